@@ -1,0 +1,27 @@
+.DEFAULT_GOAL := help
+.PHONY: help setup demo test check bench screenshots lock
+PORT ?= 8000
+
+help: ## this list
+	@grep -E '^[a-z]+:.*##' $(MAKEFILE_LIST) | sed 's/:.*## /\t/' | expand -t 14
+setup: ## prepare .venv, so that .venv/bin/norvash is there
+	@scripts/setup run
+demo: setup ## the application with the playhouse's motors (PORT=8000, RESET=1 starts over)
+	@exec .venv/bin/norvash demo --port $(PORT) $(if $(RESET),--reset)
+test: ## everything, the browser included
+	@scripts/setup dev
+	@scripts/browser
+	@.venv/bin/lint-imports --no-logo
+	@.venv/bin/python scripts/vendor.py --check
+	@.venv/bin/pytest -n 2
+check: ## what a commit needs
+	@scripts/check
+bench: ## speed, as ratios in one run, into docs/performance.md
+	@scripts/setup dev
+	@.venv/bin/python -m norvash.bench
+screenshots: ## the pictures in docs/screenshots, from the demo data
+	@scripts/setup dev
+	@scripts/browser
+	@.venv/bin/python scripts/screenshots.py
+lock: ## write the pins anew
+	@scripts/lock

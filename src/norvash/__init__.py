@@ -1,0 +1,1 @@
+"""Norvash: a thinking aid for the keepers of brushed electric motors."""

@@ -1,0 +1,1 @@
+"""Speed, shown as ratios in one run."""

@@ -1,0 +1,1 @@
+"""Rules and computation: numbers in, results out."""

@@ -1,0 +1,187 @@
+"""The figures of a motor: what it has of its own, what its type says, what its class lends."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from norvash.core.quantities import parse
+from norvash.errors import InputError
+
+GRADES = ("carbon-graphite", "electrographite", "resin-bonded", "metal-graphite", "high-metal")
+METHODS = {
+    "length": "length, brush out of its holder",
+    "depth": "depth from a fixed rim; grows as the brush wears",
+    "protrusion": "protrusion above the holder; may be negative",
+    "wear line": "wear line in the window",
+    "compare": "share of a new brush, by eye",
+    "spring position": "position of the spring on a marked scale",
+}
+INSTRUMENTS = {
+    "digital-caliper": "digital caliper",
+    "vernier": "vernier caliper",
+    "micrometer": "micrometer or depth micrometer",
+    "rule": "steel rule",
+    "eye": "by eye",
+}
+LIMIT_SOURCES = {"maker": "maker's figure", "wear line": "wear line on the brush", "site": "site rule"}
+UNITS_OF_USE = ("hours", "starts")
+
+
+@dataclass(frozen=True, slots=True)
+class FigureField:
+    """One figure that a type or a motor can carry; text figures have choices or are free."""
+
+    name: str
+    label: str
+    group: str
+    dimension: str = ""
+    choices: tuple[str, ...] = ()
+    low: float = 0.0
+    high: float = 1e6
+
+    @property
+    def is_text(self) -> bool:
+        """Tell whether the figure is a word, not a number."""
+        return not self.dimension
+
+
+def _lengths(group: str, *named: tuple[str, str], low: float = 0.0, high: float = 500.0) -> tuple[FigureField, ...]:
+    return tuple(FigureField(n, label, group, "length", (), low, high) for n, label in named)
+
+
+FIELDS: tuple[FigureField, ...] = (
+    *_lengths("Brush", ("new_mm", "New length r"), ("thickness_mm", "Thickness t, along the rotation"),
+              ("width_mm", "Width a, along the shaft"), ("new_tolerance_mm", "Tolerance of the new length"), low=0.01),
+    FigureField("face_angle_deg", "Face angle by design", "Brush", "angle", (), 0, 60),
+    FigureField("grade_family", "Grade family", "Brush", choices=GRADES),
+    FigureField("grade", "Grade or part number", "Brush"),
+    FigureField("variant", "Voltage variant", "Brush"),
+    *_lengths("Limit", ("limit_mm", "Shortest length allowed"), low=0.01),
+    FigureField("limit_source", "Where the limit comes from", "Limit", choices=tuple(LIMIT_SOURCES)),
+    *_lengths("Limit", ("lead_root_depth_mm", "Lead root below the top"), ("lead_taut_length_mm", "Length at which the lead is taut"),
+              ("spring_stop_length_mm", "Length at the spring's stop"), ("holder_gap_mm", "Holder gap")),
+    FigureField("force_new_n", "Spring force when new", "Limit", "force", (), 0.01, 1000),
+    FigureField("force_nominal_n", "Nominal spring force", "Limit", "force", (), 0.01, 1000),
+    FigureField("spring_rate_n_per_mm", "Spring rate", "Limit", "spring rate", (), 0, 100),
+    FigureField("method", "Way of measuring", "Measuring", choices=tuple(METHODS)),
+    FigureField("instrument", "Instrument", "Measuring", choices=tuple(INSTRUMENTS)),
+    FigureField("length_unit", "Unit of a bare number", "Measuring", choices=("mm", "in", "thou")),
+    *_lengths("Measuring", ("depth_new_mm", "Depth when new"), ("depth_limit_mm", "Depth limit"),
+              ("depth_constant_mm", "Depth plus length"), ("protrusion_constant_mm", "Length minus protrusion"),
+              ("wear_line_1_mm", "Length at the first wear line"), ("wear_line_2_mm", "Length at the second wear line"),
+              ("wear_line_3_mm", "Length at the third wear line"), low=-500),
+    FigureField("spring_scale_new", "Spring scale when new", "Measuring", "scale", (), -1e4, 1e4),
+    FigureField("spring_scale_mm_per_step", "Wear for one step of the spring scale", "Measuring", "length", (), -100, 100),
+    *_lengths("Commutator", ("commutator_d_mm", "Diameter when new"), ("commutator_d_min_mm", "Least diameter"),
+              ("track_mm", "Brush track along the shaft"), ("slot_width_mm", "Slot width"),
+              ("undercut_mm", "Undercut depth when new"), high=5000),
+    FigureField("bars", "Bars", "Commutator", "count", (), 3, 2000),
+    FigureField("poles", "Poles", "Commutator", "count", (), 2, 100),
+    FigureField("rated_v", "Voltage", "Plate", "voltage", (), 0, 50000),
+    FigureField("rated_a", "Current", "Plate", "current", (), 0, 50000),
+    FigureField("rated_w", "Power", "Plate", "power", (), 0, 1e8),
+    FigureField("rated_rpm", "Speed", "Plate", "speed", (), 0, 1e5),
+    FigureField("unit_of_use", "Use counted in", "Use", choices=UNITS_OF_USE),
+    FigureField("expected_life_units", "Expected life of a set", "Use", "count", (), 1, 1e7),
+    FigureField("use_per_week_units", "Usual use in a week", "Use", "count", (), 0, 1e6),
+)  # fmt: skip
+BY_NAME = {f.name: f for f in FIELDS}
+
+
+@dataclass(frozen=True, slots=True)
+class Known:
+    """A figure with the place it was taken from."""
+
+    value: float | str
+    basis: str
+
+
+class Figures:
+    """The figures in force for one motor: its own first, then its type's, then its class's defaults."""
+
+    def __init__(
+        self, own: Mapping[str, float | str], of_type: Mapping[str, float | str], lent: Mapping[str, float | str]
+    ) -> None:
+        self.known: dict[str, Known] = {}
+        for source, basis in ((lent, "class default"), (of_type, "type"), (own, "this motor")):
+            self.known.update({name: Known(value, basis) for name, value in source.items()})
+
+    def number(self, name: str) -> float | None:
+        """Return a figure as a number, None where nothing is known."""
+        known = self.known.get(name)
+        return float(known.value) if known is not None else None
+
+    def stated(self, name: str) -> float | None:
+        """Return a figure only if the motor or its type states it, not when the class lends it."""
+        known = self.known.get(name)
+        return None if known is None or known.basis == "class default" else float(known.value)
+
+    def need(self, name: str) -> float:
+        """Return a figure that the motor must have.
+
+        Raises: InputError that says which figure is missing.
+        """
+        value = self.number(name)
+        if value is None:
+            label = BY_NAME[name].label
+            raise InputError(
+                f"“{label}” is not known for this motor.", "Give it under Figures on the motor's page.", name
+            )
+        return value
+
+    def word(self, name: str) -> str:
+        """Return a figure as a word, empty where nothing is known."""
+        known = self.known.get(name)
+        return str(known.value) if known is not None else ""
+
+    def basis(self, name: str) -> str:
+        """Return where a figure comes from, empty where nothing is known."""
+        known = self.known.get(name)
+        return known.basis if known is not None else ""
+
+
+def read_figure(name: str, text: str) -> float | str:
+    """Return a figure as typed, checked against what it can be.
+
+    Raises: InputError at the field.
+    """
+    field = BY_NAME[name]
+    if field.is_text:
+        return _word(field, text.strip())
+    try:
+        value = parse(text, field.dimension).value
+    except InputError as error:
+        raise error.at(name) from None
+    if not field.low <= value <= field.high:
+        raise InputError(f"{field.label}: “{text.strip()}” cannot be right.",
+                         f"Give a value from {field.low:g} to {field.high:g}.", name)  # fmt: skip
+    return value
+
+
+def _word(field: FigureField, text: str) -> str:
+    if field.choices and text not in field.choices:
+        raise InputError(
+            f"“{text}” is no choice for “{field.label}”.", "Use " + ", ".join(field.choices) + ".", field.name
+        )
+    if len(text) > 120:
+        raise InputError(f"{field.label} is too long.", "Use at most 120 characters.", field.name)
+    return text
+
+
+def check_together(figures: Figures) -> None:
+    """Refuse figures that contradict each other.
+
+    Raises: InputError at the field to mend.
+    """
+    new_mm, limit_mm = figures.need("new_mm"), figures.number("limit_mm")
+    if limit_mm is not None and not limit_mm < new_mm:
+        raise InputError(f"The limit of {limit_mm:g} mm is not below the new length of {new_mm:g} mm.",
+                         "Correct one of them, or say that the limit is unknown.", "limit_mm")  # fmt: skip
+    depth_new, depth_limit = figures.number("depth_new_mm"), figures.number("depth_limit_mm")
+    if depth_new is not None and depth_limit is not None and not depth_limit > depth_new:
+        raise InputError("The depth limit is not beyond the depth when new.",
+                         "A depth grows as the brush wears: check the two.", "depth_limit_mm")  # fmt: skip
+    lines = [figures.number(f"wear_line_{i}_mm") for i in (1, 2, 3)]
+    seen = [x for x in lines if x is not None]
+    if seen != sorted(seen, reverse=True) or len(set(seen)) != len(seen) or any(x >= new_mm for x in seen):
+        raise InputError("The wear lines do not fall from the new length.",
+                         "The first line shows first: it has the greatest length.", "wear_line_1_mm")  # fmt: skip

@@ -1,0 +1,130 @@
+"""The length at which a brush must be out of service, and where that figure comes from."""
+
+from dataclasses import dataclass
+
+from norvash.core.rules.book import MotorRules
+from norvash.errors import InputError
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Parts:
+    """What is known of the parts that end a brush's life; None where nothing is known.
+
+    Units: lengths [mm], forces [N], spring rate [N/mm], pressure [kPa].
+    """
+
+    new_mm: float
+    thickness_mm: float | None = None
+    width_mm: float | None = None
+    holder_gap_mm: float | None = None
+    lead_root_depth_mm: float | None = None
+    lead_taut_length_mm: float | None = None
+    spring_stop_length_mm: float | None = None
+    force_new_n: float | None = None
+    force_nominal_n: float | None = None
+    spring_rate_n_per_mm: float | None = None
+    band_low_kpa: float | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Limit:
+    """A limit with its source; `terms` are the figures it was chosen from, `rule_ids` what it rests on."""
+
+    limit_mm: float
+    source: str
+    estimated: bool
+    governed_by: str
+    terms: tuple[tuple[str, float], ...] = ()
+    rule_ids: tuple[str, ...] = ()
+    remark: str = ""
+
+
+def least_force_n(parts: Parts, rules: MotorRules) -> float | None:
+    """Return the least spring force allowed [N]: a share of the nominal, else the band's lower edge."""
+    if parts.force_nominal_n is not None:
+        return rules["limit.spring-share"] * parts.force_nominal_n
+    if parts.thickness_mm is None or parts.width_mm is None or parts.force_new_n is None:
+        return None
+    low_kpa = rules["pressure.low"] if parts.band_low_kpa is None else parts.band_low_kpa
+    return low_kpa * parts.thickness_mm * parts.width_mm / 1000
+
+
+def force_ends_mm(parts: Parts, rules: MotorRules) -> float | None:
+    """Return the length [mm] at which the spring's force falls under the least allowed."""
+    least_n = least_force_n(parts, rules)
+    if least_n is None or parts.force_new_n is None or parts.spring_rate_n_per_mm is None:
+        return None
+    if parts.spring_rate_n_per_mm == 0:
+        return None if parts.force_new_n >= least_n else parts.new_mm
+    return parts.new_mm - (parts.force_new_n - least_n) / parts.spring_rate_n_per_mm
+
+
+def limit_terms(parts: Parts, rules: MotorRules) -> dict[str, float]:
+    """Return the limit that each known part sets, by its name [mm].
+
+    Source: rules limit.*
+    """
+    terms: dict[str, float] = {}
+    if parts.lead_root_depth_mm is not None:
+        terms["lead root"] = parts.lead_root_depth_mm + rules["limit.lead-root"]
+    if parts.lead_taut_length_mm is not None:
+        terms["lead reach"] = parts.lead_taut_length_mm + rules["limit.lead-reach"]
+    ends = [x for x in (parts.spring_stop_length_mm, force_ends_mm(parts, rules)) if x is not None]
+    if ends:
+        terms["spring"] = max(ends) + rules["limit.spring"]
+    if parts.thickness_mm is not None and parts.holder_gap_mm is not None:
+        terms["guidance"] = rules["limit.guidance"] * parts.thickness_mm + parts.holder_gap_mm
+    return terms
+
+
+_TERM_RULES = {
+    "lead root": "limit.lead-root",
+    "lead reach": "limit.lead-reach",
+    "spring": "limit.spring",
+    "guidance": "limit.guidance",
+}
+
+
+def limit_from_parts(parts: Parts, rules: MotorRules) -> Limit | None:
+    """Return the greatest limit that the parts set, or None when no part is known.
+
+    Raises: InputError when the parts leave no carbon at all.
+    """
+    terms = limit_terms(parts, rules)
+    if not terms:
+        return None
+    name = max(terms, key=lambda k: terms[k])
+    if not terms[name] < parts.new_mm:
+        raise InputError(
+            f"The {name} would set the limit at {terms[name]:.2f} mm, not below the new length of {parts.new_mm:g} mm.",
+            "Check the new length and the figures of that part.",
+            "new_mm",
+        )
+    ids = tuple(_TERM_RULES[n] for n in terms)
+    return Limit(terms[name], "worked out from the parts", False, name, tuple(terms.items()), ids)
+
+
+def estimated_limit(new_mm: float, rules: MotorRules) -> Limit:
+    """Return the limit to use when nothing is known; always marked as an estimate.
+
+    Units: new_mm [mm]. Source: rules limit.estimate-*
+    """
+    least = max(rules["limit.estimate-share"] * new_mm, rules["limit.estimate-least"])
+    limit_mm = min(least, rules["limit.estimate-most"] * new_mm)
+    ids = ("limit.estimate-share", "limit.estimate-least", "limit.estimate-most")
+    return Limit(limit_mm, "estimate", True, "estimate", (("estimate", limit_mm),), ids)
+
+
+def habit_limit_mm(new_mm: float, gone_share: float, at_h: float, set_h: float) -> float | None:
+    """Return the limit that was really used by earlier sets, or None where the figure is no use.
+
+    Units: new_mm [mm], gone_share of the length [1] at at_h [h], sets changed at set_h [h] -> [mm]
+    Raises: InputError without hours.
+
+    >>> habit_limit_mm(20.0, 0.3, 500, 1000)
+    8.0
+    """
+    if not at_h > 0 or not set_h > 0:
+        raise InputError("The habit needs hours above nothing.", "Give the hours of the look and of the set.", "at_h")
+    limit_mm = new_mm * (1 - gone_share * set_h / at_h)
+    return limit_mm if 0 < limit_mm < new_mm else None

@@ -1,0 +1,87 @@
+"""What a brush carries: spring pressure, current density, contact drop, bars covered."""
+
+from dataclasses import dataclass
+from math import pi
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.stages import Stage
+from norvash.errors import InputError
+
+KPA_PER_PSI = 6.894757
+
+
+def pressure_kpa(force_n: float, thickness_mm: float, width_mm: float) -> float:
+    """Return the spring pressure on the full section.
+
+    Units: force_n [N], thickness_mm, width_mm [mm] -> [kPa]
+
+    >>> round(pressure_kpa(6.3, 9.4, 12.55), 2)
+    53.4
+    """
+    return 1000 * force_n / (thickness_mm * width_mm)
+
+
+def spring_force_n(force_new_n: float, rate_n_per_mm: float, worn_mm: float) -> float:
+    """Return a coil spring's force [N] after the brush has worn by worn_mm [mm]; rate 0 is constant force."""
+    return force_new_n - rate_n_per_mm * worn_mm
+
+
+@dataclass(frozen=True, slots=True)
+class SpringJudged:
+    """A spring's severity with its reason; deviation from the nominal [1] where there is one."""
+
+    stage: Stage
+    deviation: float | None
+    reason: str
+
+
+def judge_spring(
+    force_n: float, kpa: float, band_kpa: tuple[float, float], nominal_n: float | None, rules: MotorRules
+) -> SpringJudged:
+    """Judge one spring against its nominal force, or without one against the band of its class.
+
+    Units: force_n, nominal_n [N], kpa, band_kpa [kPa]. Source: rules spring.plan, spring.change
+    """
+    plan, change = rules["spring.plan"], rules["spring.change"]
+    if nominal_n is not None:
+        off = force_n / nominal_n - 1
+        stage: Stage = "change" if abs(off) > change else "plan" if abs(off) > plan else "fit"
+        return SpringJudged(stage, off, f"{abs(off):.0%} {'over' if off > 0 else 'under'} the nominal {nominal_n:g} N")
+    low, high = band_kpa
+    if low <= kpa <= high:
+        return SpringJudged("fit", None, f"inside the band of {low:g} to {high:g} kPa")
+    out = kpa < (1 - change) * low or kpa > (1 + change) * high
+    side = "under" if kpa < low else "over"
+    return SpringJudged("change" if out else "plan", None, f"{side} the band of {low:g} to {high:g} kPa")
+
+
+def current_density_a_per_cm2(current_a: float, brush_count: int, section_mm2: float) -> float:
+    """Return the current density in brushes of which half are of one polarity.
+
+    Units: current_a [A], section_mm2 of one brush [mm²] -> [A/cm²]
+    Raises: InputError for an odd number of brushes.
+
+    >>> round(current_density_a_per_cm2(87, 8, 12.4 * 26.6), 3)
+    6.594
+    """
+    if brush_count < 2 or brush_count % 2:
+        raise InputError(
+            f"{brush_count} brushes cannot be half of each polarity.", "Give an even number.", "brush_count"
+        )
+    return current_a / (brush_count / 2 * section_mm2 / 100)
+
+
+def contact_loss_w(drop_v: float, current_a: float, brush_count: int, force_n: float, speed_m_per_s: float) -> float:
+    """Return the heat at the brushes [W]: contact drop of the pair and friction (coefficient 0.2)."""
+    return drop_v * current_a + brush_count * 0.2 * force_n * speed_m_per_s
+
+
+def bars_covered(thickness_mm: float, commutator_d_mm: float, bars: int) -> float:
+    """Return how many bars a brush covers.
+
+    Units: thickness_mm, commutator_d_mm [mm] -> [bars]
+
+    >>> round(bars_covered(12.5, 120.0, 87), 2)
+    2.88
+    """
+    return thickness_mm / (pi * commutator_d_mm / bars)

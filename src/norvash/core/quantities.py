@@ -1,0 +1,134 @@
+"""Values as people type them: decimals, fractions and units, read into SI and refused with a reason."""
+
+import re
+import unicodedata
+from dataclasses import dataclass
+
+from norvash.errors import InputError
+
+LENGTHS = {"mm": 1.0, "cm": 10.0, "µm": 0.001, "in": 25.4, "thou": 0.0254}
+HOURS = {"h": 1.0, "min": 1 / 60}
+STARTS = {"starts": 1.0}
+FORCES = {"N": 1.0, "gf": 0.00980665, "kgf": 9.80665, "ozf": 0.2780139, "lbf": 4.4482216}
+UNITS: dict[str, dict[str, float]] = {
+    "length": LENGTHS, "hours": HOURS, "starts": STARTS, "force": FORCES,
+    "spring rate": {"N/mm": 1.0}, "voltage": {"V": 1.0, "mV": 0.001}, "current": {"A": 1.0, "mA": 0.001},
+    "power": {"W": 1.0, "kW": 1000.0}, "speed": {"r/min": 1.0}, "angle": {"°": 1.0},
+    "pressure": {"kPa": 1.0, "psi": 6.894757, "gf/cm²": 0.0980665}, "share": {"": 1.0, "%": 0.01},
+    "density": {"A/cm²": 1.0}, "area speed": {"m/s": 1.0}, "count": {"": 1.0}, "scale": {"": 1.0},
+    "rate": {"mm/1000 h": 1.0},
+}  # fmt: skip
+_SPELLINGS = {
+    '"': "in", "″": "in", "''": "in", "inch": "in", "inches": "in", "thous": "thou", "mil": "thou", "mils": "thou",
+    "um": "µm", "μm": "µm", "micron": "µm", "microns": "µm", "hr": "h", "hrs": "h", "hour": "h", "hours": "h",
+    "mins": "min", "start": "starts", "rpm": "r/min", "deg": "°", "percent": "%", "n": "N", "v": "V", "a": "A",
+    "w": "W", "kw": "kW", "kpa": "kPa", "kg": "kgf", "g": "gf", "oz": "ozf", "lb": "lbf", "ma": "mA", "mv": "mV",
+    "a/cm2": "A/cm²", "n/mm": "N/mm", "millimetre": "mm", "millimetres": "mm",
+}  # fmt: skip
+_NUMBER = re.compile(
+    r"(?P<sign>[+-]?)\s*(?:(?:(?P<whole>[0-9]+)[\s-]+)?(?P<top>[0-9]+)\s*/\s*(?P<bottom>[0-9]+)"
+    r"|(?P<decimal>[0-9]+(?:[.,][0-9]*)?|[.,][0-9]+))\s*(?P<unit>[^0-9\s.,+-][^\s]*)?"
+)
+_THOUSANDS = re.compile(r"[0-9][\s'’][0-9]{3}(?![0-9/])|[0-9]*[.,][0-9]*[.,]")
+_LONGEST_TEXT = 40
+_MOST_DIGITS = 12
+_EXAMPLES = {"length": '12.4, 12,4 mm, 0.488 in, 31/64" or 488 thou', "hours": "1240, 12.5 h or 90 min",
+             "starts": "1240 or 1240 starts"}  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class Typed:
+    """A value as it was typed: the text, the unit it was meant in, and the value in the SI unit."""
+
+    text: str
+    unit: str
+    value: float
+
+
+def parse(text: str, dimension: str, bare_unit: str | None = None) -> Typed:
+    """Return the typed value in the first unit of its dimension (mm, h, N, …).
+
+    Units: a bare number is in bare_unit, or in the first unit of the dimension.
+    Raises: InputError with the reason and an example when it cannot be read for certain.
+
+    >>> parse('31/64"', "length").value
+    12.303125
+    >>> parse("12,4 mm", "length").value
+    12.4
+    """
+    cleaned = _clean(text)
+    units = UNITS[dimension]
+    remedy = f"Write it like {_EXAMPLES.get(dimension, '12.4')}."
+    if not cleaned:
+        raise InputError("Nothing was typed.", remedy)
+    if len(cleaned) > _LONGEST_TEXT or sum(c.isdigit() for c in cleaned) > _MOST_DIGITS:
+        raise InputError(f"That is too long to be a reading ({len(text)} characters).", remedy)
+    if _THOUSANDS.search(cleaned):
+        raise InputError(f"“{text}” has a thousands separator or two decimal marks.", f"Leave it out. {remedy}")
+    match = _NUMBER.fullmatch(cleaned)
+    if match is None:
+        raise InputError(f"“{text}” cannot be read as a number.", remedy)
+    unit = _unit(match["unit"], text, units, bare_unit)
+    return Typed(text.strip(), unit, _number(match, text, remedy) * units[unit])
+
+
+def parse_count(text: str, least: int, most: int) -> int:
+    """Return a whole number within bounds.
+
+    Raises: InputError if it is not whole or out of bounds.
+    """
+    value = parse(text, "count").value
+    if value != int(value) or not least <= value <= most:
+        raise InputError(f"“{text}” does not fit here.", f"Give a whole number from {least} to {most}.")
+    return int(value)
+
+
+def _clean(text: str) -> str:
+    """Fold width, minus signs and single-character fractions into plain characters."""
+    spaced = "".join(f" {c}" if unicodedata.category(c) == "No" else c for c in text)
+    folded = unicodedata.normalize("NFKC", spaced).replace("⁄", "/").replace("−", "-").replace("–", "-")
+    return folded.strip()
+
+
+def _unit(spelt: str | None, text: str, units: dict[str, float], bare_unit: str | None) -> str:
+    if spelt is None:
+        return bare_unit if bare_unit in units else next(iter(units))
+    folded = _fold(spelt)
+    for candidate in (spelt, folded, _SPELLINGS.get(spelt), _SPELLINGS.get(folded.lower()), folded.lower()):
+        if candidate in units:
+            return candidate
+    known = ", ".join(u for u in units if u)
+    raise InputError(
+        f"The unit “{spelt}” in “{text}” does not belong here.", f"Use {known}." if known else "Leave the unit out."
+    )
+
+
+def _fold(spelt: str) -> str:
+    return unicodedata.normalize("NFKC", spelt).replace("μ", "µ")
+
+
+def _number(match: re.Match[str], text: str, remedy: str) -> float:
+    sign = -1.0 if match["sign"] == "-" else 1.0
+    if match["decimal"] is not None:
+        return sign * float(match["decimal"].replace(",", "."))
+    bottom = int(match["bottom"])
+    if bottom == 0:
+        raise InputError(f"“{text}” divides by nothing.", remedy)
+    return sign * (int(match["whole"] or 0) + int(match["top"]) / bottom)
+
+
+def shown(value: float, unit: str) -> float:
+    """Return an SI value in the unit in which the person reads it.
+
+    >>> round(shown(12.7, "in"), 3)
+    0.5
+    """
+    for units in UNITS.values():
+        if unit in units:
+            return value / units[unit]
+    raise InputError(f"The unit “{unit}” is not known.", "Use one of " + ", ".join(LENGTHS) + ".")
+
+
+def better_units(value: float, low: float, high: float) -> tuple[str, ...]:
+    """Return the length units in which a bare number would lie between low and high [mm]."""
+    return tuple(unit for unit, factor in LENGTHS.items() if low < value * factor <= high)

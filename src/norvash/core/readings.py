@@ -1,0 +1,137 @@
+"""A reading by any method becomes a length with its uncertainty."""
+
+from dataclasses import dataclass
+from math import sqrt
+
+from norvash.core.brushes import taper_deg
+from norvash.core.figures import Figures
+from norvash.core.quantities import Typed, better_units, parse, parse_count
+from norvash.core.rules.book import MotorRules
+from norvash.errors import InputError
+
+
+@dataclass(frozen=True, slots=True)
+class Reading:
+    """A length as read: raw value and unit as typed, length and standard uncertainty, interval if it is one.
+
+    Units: raw_value in the method's own unit (mm, lines, share, scale), length_mm, sd_mm, low_mm, high_mm [mm].
+    """
+
+    typed: str
+    unit: str
+    raw_value: float
+    length_mm: float
+    sd_mm: float
+    low_mm: float
+    high_mm: float
+    lines: int | None = None
+    taper_deg: float | None = None
+
+
+def uncertainty_mm(instrument: str, new_mm: float, rules: MotorRules) -> float:
+    """Return the standard uncertainty of one reading [mm]. Source: rules instrument.*"""
+    figure = rules[f"instrument.{instrument}"]
+    return figure * new_mm if instrument == "eye" else figure
+
+
+def read(text: str, figures: Figures, rules: MotorRules, method: str = "", instrument: str = "") -> Reading:
+    """Return what was typed as a length, by the motor's way of measuring or the one named.
+
+    Raises: InputError when it cannot be read or cannot be right, with suggestions where another unit fits.
+    """
+    method = method or figures.word("method") or "length"
+    instrument = instrument or figures.word("instrument") or "digital-caliper"
+    readers = {"length": _length, "depth": _depth, "protrusion": _protrusion, "wear line": _wear_line,
+               "compare": _compare, "spring position": _spring}  # fmt: skip
+    if method not in readers or f"instrument.{instrument}" not in rules.book.rules:
+        raise InputError("This way of measuring is not known.", "Choose one from the list.", "method")
+    return readers[method](text, figures, rules, instrument)
+
+
+def _length(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
+    new_mm, edges = figures.need("new_mm"), text.split(";")
+    if len(edges) > 2:
+        raise InputError("More than two edges were typed.", "Write one length, or both edges as 12.4; 12.9.", "value")
+    typed = [parse(e, "length", figures.word("length_unit")) for e in edges]
+    for value in typed:
+        _believable(value, new_mm, rules)
+    shorter, longer = min(t.value for t in typed), max(t.value for t in typed)
+    taper = taper_deg(shorter, longer, figures.need("thickness_mm")) if len(typed) == 2 else None
+    return _point(text, typed[0].unit, shorter, shorter, uncertainty_mm(instrument, new_mm, rules), taper)
+
+
+def _believable(typed: Typed, new_mm: float, rules: MotorRules) -> None:
+    """Refuse a length that no such brush can have; propose the unit in which it would fit."""
+    most = rules["reading.believable"] * new_mm
+    if 0 < typed.value <= most:
+        return
+    if typed.value <= 0:
+        raise InputError(f"A length of {typed.text} is not above nothing.", "Type what the caliper shows.", "value")
+    bare = typed.text.strip()
+    plain = not any(c.isalpha() or c in "\"'″µ" for c in bare)
+    units = better_units(parse(bare, "length", "mm").value, 0.05 * new_mm, most) if plain else ()
+    asked = tuple(f"{bare} {u}" for u in units if u != typed.unit)
+    problem = f"{bare} {typed.unit if plain else ''}".strip() + f" is too long for a brush of {new_mm:g} mm new."
+    remedy = f"Did you mean {' or '.join(asked)}? Choose it, or type it again." if asked else "Type it again."
+    raise InputError(problem, remedy, "value", asked)
+
+
+def _depth(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
+    typed = parse(text, "length", figures.word("length_unit"))
+    new_mm, depth_new = figures.need("new_mm"), figures.need("depth_new_mm")
+    constant = figures.number("depth_constant_mm")
+    length = (new_mm + depth_new if constant is None else constant) - typed.value
+    return _plausible(text, typed, length, new_mm, rules, instrument)
+
+
+def _protrusion(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
+    typed = parse(text, "length", figures.word("length_unit"))
+    length = typed.value + figures.need("protrusion_constant_mm")
+    return _plausible(text, typed, length, figures.need("new_mm"), rules, instrument)
+
+
+def _plausible(text: str, typed: Typed, length: float, new_mm: float, rules: MotorRules, instrument: str) -> Reading:
+    if not 0 < length <= rules["reading.believable"] * new_mm:
+        raise InputError(
+            f"“{text.strip()}” would make the brush {length:.1f} mm long; new it is {new_mm:g} mm.",
+            "Read the gauge again, or check the constants under Figures.", "value",
+        )  # fmt: skip
+    return _point(text, typed.unit, typed.value, length, uncertainty_mm(instrument, new_mm, rules), None)
+
+
+def _point(text: str, unit: str, raw: float, length: float, sd: float, taper: float | None) -> Reading:
+    return Reading(text.strip(), unit, raw, length, sd, length, length, None, taper)
+
+
+def _wear_line(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
+    """Return the interval between two lines: its middle, and spacing over √12 as uncertainty."""
+    seen = parse_count(text, 0, 3)
+    marks = [figures.need("new_mm"), *(figures.need(f"wear_line_{i}_mm") for i in (1, 2, 3))]
+    low = marks[seen + 1] if seen < 3 else max(marks[3] - (marks[2] - marks[3]), 0.0)
+    high = marks[seen]
+    middle = (low + high) / 2
+    return Reading(text.strip(), "line", seen, middle, (high - low) / sqrt(12), low, high, seen)
+
+
+def _compare(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
+    bare = text.strip()
+    typed = parse(bare if bare.endswith("%") else f"{bare} %", "share")
+    new_mm = figures.need("new_mm")
+    if not 0 < typed.value <= rules["reading.believable"]:
+        raise InputError(
+            f"{bare} of a new brush cannot be.", "Give the share that is left in per cent, like 60 %.", "value"
+        )
+    length = typed.value * new_mm
+    return _point(text, "%", typed.value, length, uncertainty_mm("eye", new_mm, rules), None)
+
+
+def _spring(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
+    typed = parse(text, "scale")
+    per_step = figures.need("spring_scale_mm_per_step")
+    new_mm = figures.need("new_mm")
+    length = new_mm - (typed.value - figures.need("spring_scale_new")) * per_step
+    sd = max(uncertainty_mm(instrument, new_mm, rules), abs(per_step) / sqrt(12))
+    if not 0 < length <= rules["reading.believable"] * new_mm:
+        raise InputError(f"Scale {text.strip()} would make the brush {length:.1f} mm long.",
+                         "Read the scale again, or check its figures.", "value")  # fmt: skip
+    return _point(text, "scale", typed.value, length, sd, None)

@@ -1,0 +1,1 @@
+"""The rulebook: every figure of the trade by name."""

@@ -1,0 +1,124 @@
+"""Rules with their defaults, and the resolution of what applies to one motor."""
+
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, field
+from functools import cached_property
+from types import MappingProxyType
+
+from norvash.errors import InputError, NotFound
+
+CLASSES = ("appliance", "tool", "starter", "industrial", "traction", "generator")
+
+
+@dataclass(frozen=True, slots=True)
+class Rule:
+    """One figure of the trade: what it decides, its unit, its default and where that comes from."""
+
+    id: str
+    words: str
+    unit: str
+    default: float
+    source: str
+    low: float = 0.0
+    high: float = 1e6
+    by_class: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
+
+    def default_for(self, motor_class: str | None) -> float:
+        """Return the shipped figure for a class of machine, in the rule's unit."""
+        return self.by_class.get(motor_class or "", self.default)
+
+
+@dataclass(frozen=True, slots=True)
+class Override:
+    """A figure that replaces the default: for the site, one class of it, a type or a motor."""
+
+    rule_id: str
+    scope: str
+    scope_id: str
+    value: float
+    person: str
+    day: str
+    why: str
+
+
+@dataclass(frozen=True, slots=True)
+class Figure:
+    """A rule's figure as it was used, with the place it came from."""
+
+    rule_id: str
+    words: str
+    value: float
+    unit: str
+    basis: str
+
+
+class Rulebook:
+    """All rules with the overrides in force; the narrowest scope wins: motor, type, site, default."""
+
+    def __init__(self, rules: Mapping[str, Rule], overrides: Iterable[Override] = ()) -> None:
+        self.rules = rules
+        self.overrides = {(o.rule_id, o.scope, o.scope_id): o for o in overrides}
+
+    def rule(self, rule_id: str) -> Rule:
+        """Return the rule with this id.
+
+        Raises: NotFound if the rulebook has no such rule.
+        """
+        try:
+            return self.rules[rule_id]
+        except KeyError:
+            raise NotFound(
+                f"The rulebook has no rule “{rule_id}”.", "Open the rulebook and pick one from its list."
+            ) from None
+
+    def figure(self, rule_id: str, motor_class: str | None = None, type_id: str = "", motor_id: str = "") -> Figure:
+        """Return the figure that applies, with its basis in words."""
+        rule = self.rule(rule_id)
+        for scope, scope_id, words in (
+            ("motor", motor_id, "set for this motor"),
+            ("type", type_id, "set for this type"),
+            ("class", motor_class or "", f"site figure for class {motor_class}"),
+            ("site", "", "site figure"),
+        ):
+            found = self.overrides.get((rule_id, scope, scope_id))
+            if found is not None and (scope_id or scope == "site"):
+                basis = f"{words}, {found.person}, {found.day}"
+                return Figure(rule.id, rule.words, found.value, rule.unit, basis)
+        basis = f"default for class {motor_class}" if (motor_class or "") in rule.by_class else "default"
+        return Figure(rule.id, rule.words, rule.default_for(motor_class), rule.unit, basis)
+
+    def check(self, rule_id: str, value: float) -> None:
+        """Refuse a figure that the rule cannot have.
+
+        Raises: InputError outside the rule's bounds, NaN included.
+        """
+        rule = self.rule(rule_id)
+        if not rule.low <= value <= rule.high:
+            raise InputError(
+                f"{value:g} {rule.unit} is outside what this rule can be.".replace("  ", " "),
+                f"Give a figure from {rule.low:g} to {rule.high:g} {rule.unit}.".replace(" .", "."),
+                "value",
+            )
+
+
+@dataclass(frozen=True)
+class MotorRules:
+    """The rulebook as it applies to one motor: figures by id, and which of them were asked for."""
+
+    book: Rulebook
+    motor_class: str | None = None
+    type_id: str = ""
+    motor_id: str = ""
+
+    @cached_property
+    def _known(self) -> dict[str, Figure]:
+        return {}
+
+    def figure(self, rule_id: str) -> Figure:
+        """Return the figure in force with its basis."""
+        if rule_id not in self._known:
+            self._known[rule_id] = self.book.figure(rule_id, self.motor_class, self.type_id, self.motor_id)
+        return self._known[rule_id]
+
+    def __getitem__(self, rule_id: str) -> float:
+        return self.figure(rule_id).value

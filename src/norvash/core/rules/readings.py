@@ -1,0 +1,26 @@
+"""Rules about instruments and about readings that cannot be right."""
+
+from norvash.core.rules.book import Rule
+
+_SHOP = "usual accuracy of the instrument in a workshop, one standard deviation"
+_HOUSE = "set by this rulebook, to be changed by the site"
+
+RULES = (
+    Rule("instrument.digital-caliper", "digital caliper, standard uncertainty", "mm", 0.05, _SHOP, 0.001, 5),
+    Rule("instrument.vernier", "vernier caliper, standard uncertainty", "mm", 0.05, _SHOP, 0.001, 5),
+    Rule("instrument.micrometer", "micrometer or depth micrometer, standard uncertainty", "mm", 0.02, _SHOP, 0.001, 5),
+    Rule("instrument.rule", "steel rule, standard uncertainty", "mm", 0.4, _SHOP, 0.001, 5),
+    Rule("instrument.eye", "by eye against a new brush, share of the new length", "", 0.08, _SHOP, 0.001, 0.5),
+    Rule("reading.believable", "longest believable reading, times the new length", "", 1.3, _HOUSE, 1, 5),
+    Rule("doubt.noise", "standard deviations before a reading is doubted", "", 3.0, _HOUSE, 1, 10),
+    Rule("doubt.fall", "times the expected wear before a sharp fall is asked about", "", 3.0, _HOUSE, 1, 20),
+    Rule(
+        "doubt.partner",
+        "share of the partners' wear that a brush may differ before it is asked about",
+        "",
+        0.8,
+        _HOUSE,
+        0.1,
+        10,
+    ),
+)

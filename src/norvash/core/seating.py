@@ -1,0 +1,75 @@
+"""Bedding a new face to the commutator's curve."""
+
+from dataclasses import dataclass
+from math import inf, sqrt
+
+from norvash.core.rules.book import MotorRules
+from norvash.errors import InputError
+
+
+def sagitta_mm(commutator_d_mm: float, thickness_mm: float) -> float:
+    """Return the depth of the curve that a flat face must take on.
+
+    Units: [mm] -> [mm]. Raises: InputError if the brush is as thick as the commutator.
+
+    >>> round(sagitta_mm(62.0, 9.15), 4)
+    0.3394
+    """
+    radius, half = commutator_d_mm / 2, thickness_mm / 2
+    if not 0 < half < radius:
+        raise InputError(
+            f"A brush {thickness_mm:g} mm thick does not sit on a commutator of {commutator_d_mm:g} mm.",
+            "Check thickness and diameter.",
+            "thickness_mm",
+        )
+    return radius - sqrt(radius**2 - half**2)
+
+
+@dataclass(frozen=True, slots=True)
+class Face:
+    """A face on a commutator; face_radius_mm is infinite for a flat face.
+
+    Units: all [mm].
+    """
+
+    commutator_d_mm: float
+    thickness_mm: float
+    face_radius_mm: float = inf
+
+    def over_shaped(self) -> bool:
+        """Tell whether the face is curved more than the commutator, so that it touches at two edges only."""
+        return self.face_radius_mm < self.commutator_d_mm / 2 - 1e-9
+
+    def depth_mm(self) -> float:
+        """Return how much must wear off the centre line until the whole face touches."""
+        flat = sagitta_mm(self.commutator_d_mm, self.thickness_mm)
+        if self.face_radius_mm == inf:
+            return flat
+        return max(self.thickness_mm**2 / 8 * (2 / self.commutator_d_mm - 1 / self.face_radius_mm), 0.0)
+
+    def share(self, worn_mm: float) -> float:
+        """Return the share of the face that touches after worn_mm of bedding [1]."""
+        depth = self.depth_mm()
+        return 1.0 if depth == 0 else min(1.0, sqrt(worn_mm / depth))
+
+    def worn_for_mm(self, share: float) -> float:
+        """Return the bedding wear [mm] at which this share of the face touches."""
+        return share**2 * self.depth_mm()
+
+
+def seating_method(depth_mm: float, brush_count: int, rules: MotorRules) -> str:
+    """Return how to seat faces that are depth_mm [mm] from full contact.
+
+    Source: rules seating.alone, seating.paper, seating.count
+    """
+    if depth_mm < rules["seating.alone"]:
+        return "run-in alone"
+    if depth_mm > rules["seating.paper"] or brush_count > rules["seating.count"]:
+        return "contour by paper in place, then run-in"
+    return "contour by paper or seating stone, then run-in"
+
+
+def widest_face_radius_mm(commutator_d_mm: float, rules: MotorRules) -> float:
+    """Return the largest radius to which a face may be shaped [mm]; the smallest is the commutator's own."""
+    radius = commutator_d_mm / 2
+    return radius + max(rules["seating.radius-share"] * radius, rules["seating.radius-mm"])

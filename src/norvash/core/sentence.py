@@ -1,0 +1,213 @@
+"""The verdict line and its reasons, in words."""
+
+from dataclasses import dataclass
+from datetime import date
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.stages import WORDS, Staged
+from norvash.core.state import MotorState
+from norvash.core.verdict import Findings, Reason, beyond_horizon
+from norvash.core.words import day_words, length_words, listed, use_words
+
+
+@dataclass(frozen=True, slots=True)
+class Verdict:
+    """The sentence in its four parts, the reasons below it, and the word for the stage."""
+
+    act: str
+    why: str
+    sure: str
+    by_when: str
+    word: str
+    reasons: tuple[Reason, ...]
+    flags: tuple[str, ...]
+
+    @property
+    def sentence(self) -> str:
+        """Return the whole sentence."""
+        return " ".join(part for part in (self.act, self.why, self.by_when, self.sure) if part)
+
+
+_ACTS = {
+    "fit": "Run on.",
+    "watch": "Watch this set.",
+    "plan": "Plan the change.",
+    "change": "Change the set at this visit.",
+    "stop": "Take it out of service: this set must not run again.",
+}
+
+
+def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) -> Verdict:
+    """Write the verdict from the findings; today only decides what lies beyond the calendar."""
+    unit = state.figures.word("length_unit")
+    if found.round is None:
+        return _unmeasured(found, state, rules, unit)
+    flags = tuple(
+        name
+        for name, on in (
+            ("doubtful", bool(found.doubts)),
+            ("incomplete", bool(found.missing)),
+            ("limit estimated", found.limit.estimated),
+            ("not enough wear yet", bool(found.line and found.line.answer == "not enough wear yet")),
+            ("uneven", bool(found.spread and found.spread.uneven)),
+        )
+        if on
+    )
+    act = _ACTS[found.stage or "fit"]
+    if found.doubts:
+        act = f"Settle the reading of brush {found.doubts[0][0]} first."
+    elif found.missing and found.stage in ("fit", "watch"):
+        act = f"Measure {listed(list(found.missing))} to complete the round."
+    word = WORDS[found.stage or "fit"]
+    return Verdict(act, _why(found, unit), _sure(found, state), _by_when(found, state, rules, today), word,
+                   reasons(found, state, rules), flags)  # fmt: skip
+
+
+def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str) -> Verdict:
+    new = length_words(state.figures.need("new_mm"), unit)
+    why = f"Nothing is measured yet on set {state.current.number}; new brushes are {new} and may wear to {length_words(found.limit.limit_mm, unit)}."
+    flags = ("limit estimated",) if found.limit.estimated else ()
+    return Verdict("Measure this set.", why, "", "One measured round and two logged days give a first date.", "Not measured",
+                   (_limit_reason(found, rules, unit),), ("nothing measured", *flags))  # fmt: skip
+
+
+def _why(found: Findings, unit: str) -> str:
+    brush = found.governing
+    if brush is None or brush.left_mm is None or brush.last is None:
+        return ""
+    if brush.left_mm <= 0:
+        return f"Brush {brush.label} is at its limit now: {length_words(brush.last.length_mm, unit)}, limit {length_words(found.limit.limit_mm, unit)}."
+    shortest = min((b for b in found.brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0)
+    left = length_words(shortest.left_mm or 0.0, unit)
+    words = f"Brush {shortest.label} has {left} to its limit, {max(shortest.usable or 0, 0):.0%} of its usable carbon"
+    return f"{words}." if shortest is brush else f"{words}; {brush.label} wears faster and sets the date."
+
+
+def _by_when(found: Findings, state: MotorState, rules: MotorRules, today: date) -> str:
+    line = found.line
+    if found.missing:
+        return "No date from an incomplete round."
+    if line is None:
+        return "The next round gives a wear rate and a date."
+    if line.answer == "not enough wear yet":
+        return "Not enough wear yet for a date: it is still within what the instrument can tell."
+    if line.do_not_exceed_h is None or line.answer == "at the limit":
+        return ""
+    at = use_words(line.do_not_exceed_h, state.unit)
+    look = use_words(line.look_again_h or 0, state.unit)
+    if found.days.limit_on is None or found.days.look_on is None:
+        return f"The limit is reached at about {at}; look again by {look}. No date until hours are logged on two days a week apart."
+    if beyond_horizon(found.days, today, rules):
+        return f"Carbon is not what will stop this motor ({at}): look at springs, leads, bearings and insulation."
+    words = f"The limit is reached at about {at}, around {day_words(found.days.limit_on)}."
+    if found.stage in ("change", "stop"):
+        return words
+    return f"{words} Look again by {look}, {day_words(found.days.look_on)}."
+
+
+def _sure(found: Findings, state: MotorState) -> str:
+    line = found.line
+    parts = []
+    if line and line.left_sd_h and line.do_not_exceed_h is not None and line.answer == "line":
+        readings = sum(1 for r in state.current.rounds if r.readings)
+        visits = f"{readings} round{'s' * (readings != 1)}"
+        parts.append(
+            f"a straight line from {visits}, ± {use_words(line.left_sd_h, state.unit)} from the readings alone"
+        )
+    if found.limit.estimated:
+        parts.append("the limit is an estimate")
+    words = "; ".join(parts)
+    return f"({words[0].upper()}{words[1:]}.)" if words else ""
+
+
+def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reason, ...]:
+    """Return the reasons of a verdict, the weightiest first, each with its rules."""
+    unit = state.figures.word("length_unit")
+    lines = [Reason(f"Brush {label}: {words}") for label, words in found.doubts]
+    if found.missing:
+        lines.append(_missing_reason(found, state))
+    if found.staged and found.governing and found.governing.usable is not None:
+        lines.append(_stage_reason(found, found.staged, rules))
+    lines.append(_limit_reason(found, rules, unit))
+    lines.extend(_line_reasons(found, state, rules))
+    lines.extend(_spread_reasons(found, state, rules))
+    return tuple(lines)
+
+
+def _missing_reason(found: Findings, state: MotorState) -> Reason:
+    text = f"Not measured in this round: {listed(list(found.missing))}. A set lives as long as its worst brush, so there is no date."
+    if found.complete_before is not None:
+        earlier = found.complete_before
+        at = use_words(earlier.total_units + state.offset_units, state.unit)
+        text += f" The last complete round was on {day_words(earlier.at.date())} at {at}."
+    return Reason(text)
+
+
+def _stage_reason(found: Findings, staged: Staged, rules: MotorRules) -> Reason:
+    worst = min((b for b in found.brushes if b.usable is not None), key=lambda b: b.usable or 0.0)
+    share = max(worst.usable or 0.0, 0.0)
+    if staged.rule_id == "wear line":
+        seen = worst.last.lines if worst.last else 0
+        return Reason(f"{WORDS[staged.stage]}: wear line {seen} shows at brush {worst.label}.")
+    figure = rules.figure(staged.rule_id)
+    side = "over" if staged.stage == "fit" else "at or under"
+    return Reason(
+        f"{WORDS[staged.stage]}: usable carbon of brush {worst.label} is {share:.0%}, {side} {figure.value:.0%}.",
+        (figure,),
+    )
+
+
+def _limit_reason(found: Findings, rules: MotorRules, unit: str) -> Reason:
+    limit = found.limit
+    text = f"Limit {length_words(limit.limit_mm, unit)}: {limit.source}"
+    if limit.source == "worked out from the parts":
+        text += f", governed by the {limit.governed_by}"
+    if limit.estimated:
+        text += ", because nothing better is known. Ask the maker for the figure."
+    elif limit.remark:
+        text += f", {limit.remark}"
+    return Reason(text.rstrip(".") + ".", tuple(rules.figure(i) for i in limit.rule_ids))
+
+
+def _line_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list[Reason]:
+    line = found.line
+    if line is None or line.do_not_exceed_h is None or line.plan_by_h is None or line.look_again_h is None:
+        if line and line.answer == "not enough wear yet":
+            return [
+                Reason(
+                    "No straight line: the wear is under what the instrument can tell.",
+                    (rules.figure("line.least-wear"),),
+                )
+            ]
+        return []
+    if line.answer == "at the limit":
+        return []
+    figures = (rules.figure("line.plan"), rules.figure("line.look"))
+    text = (f"Straight line: do not exceed {use_words(line.do_not_exceed_h, state.unit)}, plan by "
+            f"{use_words(line.plan_by_h, state.unit)}, look again by {use_words(line.look_again_h, state.unit)}.")  # fmt: skip
+    made = [Reason(text, figures)]
+    if line.faster_note:
+        made.append(Reason("Wear is speeding up: the last interval is faster than the life so far; look for the cause.",
+                           (rules.figure("line.faster"),)))  # fmt: skip
+    if state.rate and found.days.limit_on:
+        ids = ("use.window",) if state.rate.declared is None else ("use.window", "use.declared-weight")
+        bases = tuple(rules.figure(i) for i in ids)
+        per_week = f"{state.rate.per_week:.1f} {'h' if state.unit == 'hours' else 'starts'}"
+        made.append(Reason(f"Dates from {per_week} a week ({state.rate.words}).",
+                           bases))  # fmt: skip
+    return made
+
+
+def _spread_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list[Reason]:
+    spread, made = found.spread, []
+    if spread is None:
+        return []
+    if spread.uneven and spread.spread is not None:
+        label = state.positions[spread.most_worn_position - 1].label
+        rule = rules.figure("spread.pair" if len(state.positions) == 2 else "spread.set")
+        made.append(Reason(f"Uneven: the wear differs by {spread.spread:.0%} of its mean, {label} most. "
+                           "Look at holder, spring and lead there before renewing.", (rule,)))  # fmt: skip
+    if spread.polarity_note and spread.polarity_ratio is not None:
+        made.append(Reason(f"One polarity wears {spread.polarity_ratio:.1f} times as fast as the other.",
+                           (rules.figure("spread.polarity"),)))  # fmt: skip
+    return made

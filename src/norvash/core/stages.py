@@ -1,0 +1,51 @@
+"""The five stages of carbon, from running on to out of service."""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from norvash.core.rules.book import MotorRules
+
+Stage = Literal["fit", "watch", "plan", "change", "stop"]
+STAGES: tuple[Stage, ...] = ("fit", "watch", "plan", "change", "stop")
+WORDS: dict[str, str] = {
+    "fit": "Run on",
+    "watch": "Watch",
+    "plan": "Plan the change",
+    "change": "Change now",
+    "stop": "Out of service",
+}
+
+
+@dataclass(frozen=True, slots=True)
+class Staged:
+    """A stage with the rule that gave it."""
+
+    stage: Stage
+    rule_id: str
+
+    @property
+    def rank(self) -> int:
+        """Return 0 for fit up to 4 for stop."""
+        return STAGES.index(self.stage)
+
+
+def stage_of(usable: float, rules: MotorRules) -> Staged:
+    """Return the stage of a brush from its usable carbon [1]; a figure on a threshold belongs to the worse.
+
+    Source: rules stage.*
+    """
+    worst_first: tuple[Stage, ...] = ("stop", "change", "plan", "watch")
+    for stage in worst_first:
+        if usable <= rules[f"stage.{stage}"] + 1e-12:
+            return Staged(stage, f"stage.{stage}")
+    return Staged("fit", "stage.watch")
+
+
+def stage_of_line(lines_seen: int) -> Staged:
+    """Return the stage from the wear line in the window: none, first, second, third."""
+    return Staged(("fit", "watch", "plan", "stop")[min(lines_seen, 3)], "wear line")
+
+
+def worst(stages: list[Staged]) -> Staged | None:
+    """Return the worst of several stages, None of none."""
+    return max(stages, key=lambda s: s.rank, default=None)

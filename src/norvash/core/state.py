@@ -1,0 +1,127 @@
+"""What is known of one motor at one moment: the input of every verdict."""
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from norvash.core.brushes import centre_limit_mm
+from norvash.core.classes import PositionPlan
+from norvash.core.figures import LIMIT_SOURCES, Figures
+from norvash.core.limits import Limit, Parts, estimated_limit, limit_from_parts
+from norvash.core.rules.book import MotorRules
+from norvash.core.straight_line import Point
+from norvash.core.use import Entry, Rate
+
+
+@dataclass(frozen=True, slots=True)
+class Measured:
+    """One position's reading in a round, as a length with its uncertainty [mm] and any open doubt."""
+
+    length_mm: float
+    sd_mm: float
+    low_mm: float
+    high_mm: float
+    lines: int | None = None
+    doubt: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class Round:
+    """One measured round of a set; total_units is the use when it was measured."""
+
+    id: str
+    at: datetime
+    total_units: float
+    kind: str
+    finished: bool
+    readings: dict[int, Measured]
+
+
+@dataclass(frozen=True, slots=True)
+class BrushSet:
+    """A set of brushes with its rounds in order; ended_units is None while it runs."""
+
+    number: int
+    fitted_at: datetime
+    fitted_units: float
+    fitted_known: bool
+    ended_at: datetime | None
+    ended_units: float | None
+    end_reason: str
+    rounds: tuple[Round, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class MotorState:
+    """Everything that a verdict on one motor rests on; sets in the order in which they were fitted."""
+
+    figures: Figures
+    positions: tuple[PositionPlan, ...]
+    sets: tuple[BrushSet, ...]
+    entries: tuple[Entry, ...]
+    rate: Rate | None
+
+    @property
+    def unit(self) -> str:
+        """Return the unit of use: hours or starts."""
+        return self.figures.word("unit_of_use")
+
+    @property
+    def current(self) -> BrushSet:
+        """Return the set that is fitted now."""
+        return self.sets[-1]
+
+    @property
+    def offset_units(self) -> float:
+        """Return what the counter shows more than the total use, now."""
+        return self.entries[-1].counter_units - self.entries[-1].total_units if self.entries else 0.0
+
+
+def start_of(state: MotorState, brush_set: BrushSet, position: int, rules: MotorRules) -> Point:
+    """Return where a brush's clock starts: after bedding-in, as measured at fitting, else at its nominal length.
+
+    Of a set that was in the motor before the record began, the clock starts at the first reading.
+    """
+    kinds = ("bedded", "fitting") if brush_set.fitted_known else ("bedded", "fitting", "check")
+    for kind in kinds:
+        for a_round in brush_set.rounds:
+            found = a_round.readings.get(position)
+            if a_round.kind == kind and found is not None:
+                return Point(found.length_mm, a_round.total_units, found.sd_mm)
+    figures = state.figures
+    tolerance = figures.number("new_tolerance_mm") or rules["new.tolerance"]
+    return Point(figures.need("new_mm"), brush_set.fitted_units, tolerance / 2)
+
+
+def motor_limit(figures: Figures, rules: MotorRules) -> Limit:
+    """Return the limit from its best source, on the scale of length.
+
+    Raises: InputError when figures contradict each other.
+    Source: rules limit.*
+    """
+    new_mm, stated = figures.need("new_mm"), figures.number("limit_mm")
+    if stated is not None:
+        return _stated(stated, figures)
+    depth_limit, depth_new = figures.number("depth_limit_mm"), figures.number("depth_new_mm")
+    if figures.word("method") == "depth" and depth_limit is not None and depth_new is not None:
+        constant = figures.number("depth_constant_mm")
+        limit_mm = (new_mm + depth_new if constant is None else constant) - depth_limit
+        return Limit(limit_mm, "maker's figure, as a depth", False, "maker", (("depth limit", depth_limit),))
+    third = figures.number("wear_line_3_mm")
+    if third is not None:
+        return Limit(third, "wear line on the brush", False, "wear line")
+    parts = Parts(
+        new_mm=new_mm,
+        **{n: figures.stated(n) for n in Parts.__dataclass_fields__ if n in figures.known and n != "new_mm"},
+    )
+    return limit_from_parts(parts, rules) or estimated_limit(new_mm, rules)
+
+
+def _stated(limit_mm: float, figures: Figures) -> Limit:
+    source = figures.word("limit_source") or "maker"
+    words = LIMIT_SOURCES.get(source, source)
+    angle = figures.number("face_angle_deg") or 0.0
+    if source == "maker" and angle:
+        moved = centre_limit_mm(limit_mm, figures.need("thickness_mm"), angle)
+        remark = f"given as {limit_mm:g} mm at the longest edge of a face angled by {angle:g}°"
+        return Limit(moved, words, False, "maker", (("longest edge", limit_mm),), (), remark)
+    return Limit(limit_mm, words, False, source)

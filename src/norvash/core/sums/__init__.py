@@ -1,0 +1,1 @@
+"""The sums that a technician may want alone."""

@@ -1,0 +1,8 @@
+"""All sums by name, in the order in which a set is judged and renewed."""
+
+from types import MappingProxyType
+
+from norvash.core.sums import carbon, fitting, line
+from norvash.core.sums.registry import Sum
+
+SUMS: MappingProxyType[str, Sum] = MappingProxyType({s.name: s for s in (*carbon.SUMS, *line.SUMS, *fitting.SUMS)})

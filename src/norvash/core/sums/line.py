@@ -1,0 +1,161 @@
+"""Sums about a set in use: the straight line and the spread."""
+
+from dataclasses import dataclass
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.spread import set_spread
+from norvash.core.straight_line import Point, Track, straight_line
+from norvash.core.sums.registry import Sum, ask
+from norvash.errors import InputError
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class LineIn:
+    """Lengths of one brush or of a set, at two or three moments; null in a list is “not measured”."""
+
+    start_mm: float | list[float] = ask("Length at the start", "length", above_low=True)
+    limit_mm: float = ask("Limit", "length")
+    run_h: float = ask("Use now", "hours")
+    start_run_h: float = ask("Use at the start", "hours", default=0.0)
+    lengths_mm: list[float | None] | None = ask("Lengths now", "length", default=None, hint="one for each brush")
+    length_mm: float | None = ask("or one length now", "length", default=None)
+    previous_run_h: float | None = ask("Use last time", "hours", default=None)
+    previous_lengths_mm: list[float | None] | None = ask("Lengths last time", "length", default=None)
+    previous_length_mm: float | None = ask("or one length last time", "length", default=None)
+    standard_uncertainty_mm: float | None = ask("Uncertainty of a reading", "length", default=None, above_low=True)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class LineOut:
+    """The straight line of the governing brush with the counter values that follow."""
+
+    life_rate_mm_per_kh: float | None
+    interval_rate_mm_per_kh: float | None
+    rate_mm_per_kh: float | None
+    left_mm: float | None
+    left_h: float | None
+    left_sd_h: float | None
+    left_h_by_position: tuple[float | None, ...]
+    do_not_exceed_h: int | None
+    plan_by_h: int | None
+    look_again_h: int | None
+    governing_position: int | None
+    missing_positions: tuple[int, ...]
+    faster_note: bool
+    answer: str
+    rules: tuple[str, ...]
+
+
+def _several(name: str, many: list[float | None] | None, one: float | None) -> list[float | None]:
+    if many is not None and one is not None:
+        raise InputError("One length and a list are given.", "Give the one or the other.", name)
+    return many if many is not None else [] if one is None else [one]
+
+
+def _aligned(name: str, values: list[float | None], count: int) -> list[float | None]:
+    if len(values) != count:
+        raise InputError(f"{len(values)} lengths are given for {count} brushes.", "Give one for each brush.", name)
+    return values
+
+
+def line(given: LineIn, rules: MotorRules) -> LineOut:
+    """Return the straight line, or why there is none."""
+    now = _several("lengths_mm", given.lengths_mm, given.length_mm)
+    before = _several("previous_lengths_mm", given.previous_lengths_mm, given.previous_length_mm)
+    starts = given.start_mm if isinstance(given.start_mm, list) else [given.start_mm] * len(now)
+    _aligned("start_mm", list(starts), len(now))
+    if before and given.previous_run_h is None:
+        raise InputError("Earlier lengths need their use.", "Give the use last time.", "previous_run_h")
+    before = _aligned("previous_lengths_mm", before, len(now)) if before else [None] * len(now)
+    sd = given.standard_uncertainty_mm or rules["instrument.digital-caliper"]
+    tracks = [_track(given, s, p, n, sd) for s, p, n in zip(starts, before, now, strict=True)]
+    found = straight_line(tracks, rules)
+    brush = found.brushes[found.governing_position - 1] if found.governing_position else None
+    return LineOut(
+        life_rate_mm_per_kh=brush.life_rate_mm_per_kh if brush else None,
+        interval_rate_mm_per_kh=brush.interval_rate_mm_per_kh if brush else None,
+        rate_mm_per_kh=brush.rate_mm_per_kh if brush else None, left_mm=brush.left_mm if brush else None,
+        left_h=found.left_h, left_sd_h=found.left_sd_h,
+        left_h_by_position=tuple(b.left_h if b else None for b in found.brushes),
+        do_not_exceed_h=found.do_not_exceed_h, plan_by_h=found.plan_by_h, look_again_h=found.look_again_h,
+        governing_position=found.governing_position, missing_positions=found.missing,
+        faster_note=found.faster_note, answer=found.answer,
+        rules=("line.plan", "line.look", "line.least-wear", "line.faster"),
+    )  # fmt: skip
+
+
+def _track(given: LineIn, start: float, before: float | None, now: float | None, sd: float) -> Track | None:
+    if now is None:
+        return None
+    if not given.limit_mm < start:
+        raise InputError(f"The limit of {given.limit_mm:g} mm is not below the start, {start:g} mm.",
+                         "Check the two figures.", "limit_mm")  # fmt: skip
+    earlier = None
+    if before is not None and given.previous_run_h is not None:
+        earlier = Point(before, given.previous_run_h, sd)
+    return Track(Point(start, given.start_run_h, sd), earlier, Point(now, given.run_h, sd), given.limit_mm)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SpreadIn:
+    """Wear of every brush, or start and lengths; polarity as a list of + and -."""
+
+    start_mm: float | list[float] | None = ask("Length at the start", "length", default=None, above_low=True)
+    lengths_mm: list[float] | None = ask("Lengths now", "length", default=None)
+    wear_mm: list[float] | None = ask("or wear of each brush", "length", default=None)
+    polarity: list[str] | None = ask("Polarity of each, + or -", "sign", default=None)
+    standard_uncertainty_mm: float | None = ask("Uncertainty of a reading", "length", default=None, above_low=True)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SpreadOut:
+    """The spread with its verdict."""
+
+    spread: float | None
+    spread_limit: float
+    mean_wear_mm: float
+    median_wear_mm: float
+    uneven: bool
+    outliers: tuple[int, ...]
+    most_worn_position: int
+    least_worn_position: int
+    polarity_ratio: float | None
+    polarity_note: bool
+    above_noise: bool
+    advice: str
+    rules: tuple[str, ...]
+
+
+def spread(given: SpreadIn, rules: MotorRules) -> SpreadOut:
+    """Return how evenly a set has worn."""
+    wear = given.wear_mm
+    if wear is None:
+        if given.start_mm is None or given.lengths_mm is None:
+            raise InputError("Nothing to compare.", "Give start and lengths, or the wear of each.", "lengths_mm")
+        count = len(given.lengths_mm)
+        starts = given.start_mm if isinstance(given.start_mm, list) else [given.start_mm] * count
+        _aligned("start_mm", list(starts), count)
+        wear = [s - n for s, n in zip(starts, given.lengths_mm, strict=True)]
+    sd = given.standard_uncertainty_mm or rules["instrument.digital-caliper"]
+    if given.polarity is not None and (len(given.polarity) != len(wear) or set(given.polarity) - {"+", "-"}):
+        raise InputError("Polarity does not match the brushes.", "Give + or - for each brush.", "polarity")
+    found = set_spread(wear, sd, rules, given.polarity)
+    ids = ("spread.pair" if len(wear) == 2 else "spread.set", "spread.noise", "spread.outlier", "spread.polarity")
+    values = {n: getattr(found, n) for n in found.__dataclass_fields__}
+    return SpreadOut(**values, advice=_advice(found.uneven, found.most_worn_position), rules=ids)
+
+
+def _advice(uneven: bool, position: int) -> str:
+    if not uneven:
+        return "even: nothing to look for"
+    return f"uneven: look at holder, spring and lead of brush {position} and of its partners before renewing"
+
+
+SUMS = (
+    Sum("straight-line", "Straight line",
+        "Hours to the limit by the faster of two wear rates, and the counter values to plan by.",
+        LineIn, line, {"start_mm": 22.0, "limit_mm": 8.0, "run_h": 520, "lengths_mm": [16.2, 16.9]}),
+    Sum("set-spread", "Spread of a set",
+        "Whether the brushes of a set wear evenly, and which one to look at.",
+        SpreadIn, spread, {"start_mm": 25.0, "lengths_mm": [18.2, 21.6, 21.5, 21.7], "polarity": ["+", "-", "+", "-"]}),
+)  # fmt: skip

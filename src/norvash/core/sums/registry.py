@@ -1,0 +1,51 @@
+"""One register of sums: each is a page, a JSON endpoint, a command and the function that the bench calls."""
+
+from collections.abc import Callable, Mapping
+from dataclasses import MISSING, dataclass, field
+from typing import Any
+
+from norvash.core.rules.book import MotorRules
+from norvash.errors import NotFound
+
+
+@dataclass(frozen=True, slots=True)
+class Ask:
+    """How one input is asked for: its label, its dimension for units, its bounds."""
+
+    label: str
+    dimension: str
+    low: float
+    high: float
+    hint: str
+    above_low: bool
+
+
+def ask(
+    label: str, dimension: str, *, low: float = 0.0, high: float = 1e6, hint: str = "", default: Any = MISSING,
+    above_low: bool = False,
+) -> Any:  # fmt: skip
+    """Return a dataclass field that knows how to be asked for; without a default it must be given."""
+    return field(default=default, metadata={"ask": Ask(label, dimension, low, high, hint, above_low)})
+
+
+@dataclass(frozen=True, slots=True)
+class Sum:
+    """A registered sum: inputs is a dataclass of `ask` fields, compute gives a result dataclass."""
+
+    name: str
+    title: str
+    words: str
+    inputs: type[Any]
+    compute: Callable[[Any, MotorRules], Any]
+    example: Mapping[str, Any]
+
+
+def find(sums: Mapping[str, Sum], name: str) -> Sum:
+    """Return the sum with this name.
+
+    Raises: NotFound with the names there are.
+    """
+    try:
+        return sums[name]
+    except KeyError:
+        raise NotFound(f"There is no sum “{name}”.", "Use one of: " + ", ".join(sums) + ".") from None

@@ -1,0 +1,203 @@
+"""Hours and starts: what a counter may show, what it means when it falls, and how fast use runs."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import date, datetime, timedelta
+from math import floor, log
+
+from norvash.core.rules.book import MotorRules
+from norvash.errors import Conflict, InputError, NeedsAnswer
+
+
+@dataclass(frozen=True, slots=True)
+class Entry:
+    """One line of the use log: total use since the record began, and what the counter showed."""
+
+    at: datetime
+    total_units: float
+    counter_units: float
+
+
+@dataclass(frozen=True, slots=True)
+class Counted:
+    """What a new entry means: total use, counter value, and the event that explains a step."""
+
+    total_units: float
+    counter_units: float
+    event: str
+
+
+def neighbours(entries: Sequence[Entry], at: datetime) -> tuple[Entry | None, Entry | None]:
+    """Return the entries before (or at) and after a moment, of entries in order of time."""
+    before = [e for e in entries if e.at <= at]
+    after = [e for e in entries if e.at > at]
+    return (before[-1] if before else None), (after[0] if after else None)
+
+
+def read_counter(
+    value: float, at: datetime, now: datetime, entries: Sequence[Entry], unit: str, rules: MotorRules, answer: str = ""
+) -> Counted:
+    """Judge a counter value against the log.
+
+    Units: value in the motor's unit of use.
+    Raises: InputError for the impossible, Conflict for another value at the same moment,
+    NeedsAnswer when the counter went down and nobody has said why.
+    """
+    _not_future(at, now)
+    before, _ = neighbours(entries, at)
+    if before is None:
+        counted = Counted(value, value, "first")
+    elif before.at == at and before.counter_units != value:
+        raise Conflict(f"At that moment the counter was already logged as {before.counter_units:g} {unit}.",
+                       "Take that entry back first, or give another time.", "value")  # fmt: skip
+    elif value >= before.counter_units:
+        counted = Counted(before.total_units + value - before.counter_units, value, "")
+    else:
+        counted = _explained(value, before, entries, unit, at, rules, answer)
+    _possible(counted.total_units, at, entries, unit, rules)
+    return counted
+
+
+def read_increment(
+    value: float, at: datetime, now: datetime, entries: Sequence[Entry], unit: str, rules: MotorRules
+) -> Counted:
+    """Judge an amount of use since the last entry.
+
+    Raises: InputError for the impossible or for an amount before later entries.
+    """
+    _not_future(at, now)
+    if value < 0:
+        raise InputError(f"{value:g} {unit} is less than nothing.", "Give what it ran since the last entry.", "value")
+    before, after = neighbours(entries, at)
+    if after is not None:
+        raise InputError(f"There is a later entry, of {after.at:%Y-%m-%d}.",
+                         "Log the counter value of that day instead, or take the later entry back.", "value")  # fmt: skip
+    total, counter = (before.total_units + value, before.counter_units + value) if before else (value, value)
+    _possible(total, at, entries, unit, rules)
+    return Counted(total, counter, "increment")
+
+
+def _not_future(at: datetime, now: datetime) -> None:
+    if at > now:
+        raise InputError(
+            f"{at:%Y-%m-%d} is in the future.", f"Today is {now:%Y-%m-%d}: give that or an earlier day.", "day"
+        )
+
+
+EVENTS = {
+    "rolled over": "It rolled over",
+    "replaced": "New counter, started at 0",
+    "reset": "It was reset to 0",
+    "slip": "Slip of the pen: I type it again",
+    "last was wrong": "The last entry was wrong: take that back",
+}
+
+
+def _explained(
+    value: float, before: Entry, entries: Sequence[Entry], unit: str, at: datetime, rules: MotorRules, answer: str
+) -> Counted:
+    last = before.counter_units
+    if answer == "rolled over":
+        return Counted(before.total_units + rollover(last) - last + value, value, answer)
+    if answer in ("replaced", "reset"):
+        return Counted(before.total_units + value, value, answer)
+    raise _went_down(value, before, entries, unit, at, rules)
+
+
+def rollover(last: float) -> float:
+    """Return the value at which a counter that showed `last` starts again at 0.
+
+    >>> rollover(9987.0)
+    10000.0
+    """
+    return float(10 ** len(str(floor(last))))
+
+
+def _went_down(
+    value: float, before: Entry, entries: Sequence[Entry], unit: str, at: datetime, rules: MotorRules
+) -> NeedsAnswer:
+    """Return the question, with the likeliest answer by the use that each would imply."""
+    last = before.counter_units
+    per_day = daily_rate(entries)
+    days = max((at - before.at).total_seconds() / 86400, 0.5)
+    implied = {"rolled over": rollover(last) - last + value, "replaced": value}
+    likely, best = "slip", -6.0
+    for key, ran in implied.items():
+        if per_day and ran > 0:
+            score = -0.5 * (log(ran / (per_day * days)) / rules["use.slip"]) ** 2
+            likely, best = (key, score) if score > best else (likely, best)
+    return NeedsAnswer(
+        f"The counter showed {last:g} {unit} on {before.at:%Y-%m-%d} and shows {value:g} now.",
+        "Say which it is; what you typed is kept.", "value", tuple(EVENTS.items()), likely,
+    )  # fmt: skip
+
+
+def daily_rate(entries: Sequence[Entry]) -> float | None:
+    """Return use per day over a whole log, None without two different days."""
+    if len(entries) < 2:
+        return None
+    days = (entries[-1].at - entries[0].at).total_seconds() / 86400
+    return (entries[-1].total_units - entries[0].total_units) / days if days > 0 else None
+
+
+def _possible(total: float, at: datetime, entries: Sequence[Entry], unit: str, rules: MotorRules) -> None:
+    """Refuse more use than the days between two entries have, on either side of the new one."""
+    most = rules["use.hours-a-day"] if unit == "hours" else rules["use.starts-a-day"]
+    same_day = [e for e in entries if e.at.date() == at.date()]
+    earlier = [e for e in entries if e.at.date() < at.date()]
+    later = [e for e in entries if e.at > at]
+    for entry in (*earlier[-1:], *same_day[:1], *later[:1]):
+        days = max(abs((at.date() - entry.at.date()).days), 1)
+        ran = abs(total - entry.total_units)
+        if ran > most * days + 1e-9:
+            raise InputError(
+                f"{ran:g} {unit} between {min(at, entry.at):%Y-%m-%d} and {max(at, entry.at):%Y-%m-%d} is more than "
+                f"{most * days:g} {unit}, all that {days} day{'s' * (days > 1)} can hold.",
+                "Check the value and the day.", "value",
+            )  # fmt: skip
+    if later and total > later[0].total_units:
+        raise InputError(f"That is more than the {later[0].total_units:g} {unit} logged later, on {later[0].at:%Y-%m-%d}.",
+                         "Check the value and the day.", "value")  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class Rate:
+    """Use per week with its basis: weeks of log, logged use, and what was declared."""
+
+    per_week: float
+    weeks: float
+    logged_units: float
+    declared: float | None
+
+    @property
+    def words(self) -> str:
+        """Return the basis in a few words."""
+        log_words = f"{self.weeks:.0f} weeks of log" if self.weeks else "no log yet"
+        return log_words if self.declared is None else f"{log_words} and {self.declared:g} a week as declared"
+
+
+def rate_of_use(entries: Sequence[Entry], declared: float | None, rules: MotorRules) -> Rate | None:
+    """Return use per week from the log of the last months, leaning on the declared use while the log is short.
+
+    Source: rules use.least-days, use.window, use.declared-weight
+    """
+    logged, weeks = 0.0, 0.0
+    if len(entries) >= 2:
+        since = entries[-1].at - timedelta(weeks=rules["use.window"])
+        first = ([entries[0]] + [e for e in entries if e.at <= since])[-1]
+        days = (entries[-1].at - first.at).total_seconds() / 86400
+        if days >= rules["use.least-days"] - 1e-9:
+            logged, weeks = entries[-1].total_units - first.total_units, days / 7
+    if declared is not None:
+        prior = rules["use.declared-weight"]
+        per_week = (logged + prior * declared) / (weeks + prior) if weeks + prior else declared
+        return Rate(per_week, weeks, logged, declared) if per_week > 0 else None
+    return Rate(logged / weeks, weeks, logged, None) if logged > 0 else None
+
+
+def day_of(total_units: float, last: Entry, rate: Rate) -> date | None:
+    """Return the day on which a total is reached at the present rate, None beyond the calendar."""
+    days = floor((total_units - last.total_units) / rate.per_week * 7)
+    if not -36500 < days < 36500 * 5:
+        return None
+    return last.at.date() + timedelta(days=days)

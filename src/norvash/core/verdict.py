@@ -1,0 +1,179 @@
+"""The verdict on a motor: what to do, why, how sure, by when, and by which rules."""
+
+from dataclasses import dataclass, replace
+from datetime import date, timedelta
+
+from norvash.core.brushes import usable_carbon
+from norvash.core.limits import Limit
+from norvash.core.rules.book import Figure, MotorRules
+from norvash.core.spread import Spread, set_spread
+from norvash.core.stages import Stage, Staged, stage_of, stage_of_line, worst
+from norvash.core.state import BrushSet, Measured, MotorState, Round, motor_limit, start_of
+from norvash.core.straight_line import Point, StraightLine, Track, rate_mm_per_kh, straight_line
+from norvash.core.use import day_of
+
+
+@dataclass(frozen=True, slots=True)
+class BrushNow:
+    """One position now: its last length, what is left, its own stage, and its length at the next look."""
+
+    number: int
+    label: str
+    start: Point
+    last: Measured | None
+    in_round: bool
+    wear_mm: float | None
+    usable: float | None
+    left_mm: float | None
+    rate_mm_per_kh: float | None
+    staged: Staged | None
+    next_mm: float | None
+
+
+@dataclass(frozen=True, slots=True)
+class Days:
+    """Calendar dates that follow from the counter values and the rate of use."""
+
+    limit_on: date | None = None
+    plan_on: date | None = None
+    look_on: date | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Findings:
+    """All that a verdict is written from; `line` runs on the counter's scale."""
+
+    stage: Stage | None
+    staged: Staged | None
+    limit: Limit
+    brushes: tuple[BrushNow, ...]
+    missing: tuple[str, ...]
+    governing: BrushNow | None
+    line: StraightLine | None
+    days: Days
+    spread: Spread | None
+    round: Round | None
+    complete_before: Round | None
+    doubts: tuple[tuple[str, str], ...]
+    visits: int
+
+
+@dataclass(frozen=True, slots=True)
+class Reason:
+    """One short line under the verdict, with the rules and figures that it rests on."""
+
+    text: str
+    figures: tuple[Figure, ...] = ()
+
+
+def findings(state: MotorState, rules: MotorRules) -> Findings:
+    """Return what the readings of the fitted set say.
+
+    Raises: InputError when the motor's figures contradict each other.
+    """
+    limit = motor_limit(state.figures, rules)
+    current = state.current
+    measured = [r for r in current.rounds if r.readings]
+    latest = measured[-1] if measured else None
+    complete = [r for r in measured if len(r.readings) == len(state.positions)]
+    before = next((r for r in reversed(complete) if r is not latest), None)
+    brushes = tuple(_brush(state, current, i, limit, rules) for i in range(len(state.positions)))
+    missing = tuple(b.label for b in brushes if latest and not b.in_round)
+    staged = worst([b.staged for b in brushes if b.staged])
+    line = _line(state, current, latest, limit, rules) if latest and not _only_start(current, measured) else None
+    if line:
+        brushes = tuple(_ahead(b, line, state, latest) for b in brushes)
+    shortest = min((b for b in brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0, default=None)
+    governing = brushes[line.governing_position - 1] if line and line.governing_position else shortest
+    return Findings(
+        staged.stage if staged else None, staged, limit, brushes, missing, governing, line, _days(state, line),
+        _spread(brushes, state, rules) if latest and not missing else None, latest,
+        before if missing else None, _doubts(brushes), len(measured),
+    )  # fmt: skip
+
+
+def _only_start(current: BrushSet, measured: list[Round]) -> bool:
+    """Tell whether the only round is the one at which the clock starts."""
+    return len(measured) == 1 and (measured[0].kind != "check" or not current.fitted_known)
+
+
+def _brush(state: MotorState, current: BrushSet, index: int, limit: Limit, rules: MotorRules) -> BrushNow:
+    plan = state.positions[index]
+    start = start_of(state, current, plan.number, rules)
+    having = [r for r in current.rounds if plan.number in r.readings]
+    newest = next((r for r in reversed(current.rounds) if r.readings), None)
+    if not having:
+        return BrushNow(plan.number, plan.label, start, None, False, None, None, None, None, None, None)
+    last_round = having[-1]
+    last = last_round.readings[plan.number]
+    usable = usable_carbon(last.length_mm, state.figures.need("new_mm"), limit.limit_mm)
+    staged = stage_of(usable, rules)
+    if last.lines is not None:
+        staged = worst([stage_of_line(last.lines), *([staged] if staged.stage == "stop" else [])]) or staged
+    now = Point(last.length_mm, last_round.total_units, last.sd_mm)
+    new_mm = start.length_mm if current.fitted_known else state.figures.need("new_mm")
+    return BrushNow(
+        plan.number, plan.label, start, last, last_round is newest, new_mm - last.length_mm, usable,
+        last.length_mm - limit.limit_mm, rate_mm_per_kh(start, now), staged, None,
+    )  # fmt: skip
+
+
+def _line(state: MotorState, current: BrushSet, latest: Round, limit: Limit, rules: MotorRules) -> StraightLine:
+    """Return the straight line on the counter's scale, so that its values are rounded down as read."""
+    shift = state.offset_units
+
+    def at_counter(point: Point) -> Point:
+        return replace(point, run_h=point.run_h + shift)
+
+    tracks: list[Track | None] = []
+    for plan in state.positions:
+        if plan.number not in latest.readings:
+            tracks.append(None)
+            continue
+        start = at_counter(start_of(state, current, plan.number, rules))
+        points = [
+            at_counter(Point(r.readings[plan.number].length_mm, r.total_units, r.readings[plan.number].sd_mm))
+            for r in current.rounds
+            if plan.number in r.readings and r.total_units + shift >= start.run_h
+        ]
+        previous = points[-2] if len(points) > 1 and points[-2].run_h > start.run_h else None
+        tracks.append(Track(start, previous, points[-1], limit.limit_mm))
+    return straight_line(tracks, rules)
+
+
+def _ahead(brush: BrushNow, line: StraightLine, state: MotorState, latest: Round | None) -> BrushNow:
+    """Return the brush with the length that its line gives it at the next look."""
+    own = line.brushes[brush.number - 1]
+    if latest is None or brush.last is None or own is None or line.look_again_h is None:
+        return brush
+    ahead = max(line.look_again_h - (latest.total_units + state.offset_units), 0.0)
+    rate = own.rate_mm_per_kh or 0.0
+    return replace(brush, rate_mm_per_kh=rate, next_mm=brush.last.length_mm - max(rate, 0.0) * ahead / 1000)
+
+
+def _days(state: MotorState, line: StraightLine | None) -> Days:
+    if line is None or line.do_not_exceed_h is None or state.rate is None or not state.entries:
+        return Days()
+    last, shift = state.entries[-1], state.offset_units
+
+    def on(counter: int | None) -> date | None:
+        return None if counter is None or state.rate is None else day_of(counter - shift, last, state.rate)
+
+    return Days(on(line.do_not_exceed_h), on(line.plan_by_h), on(line.look_again_h))
+
+
+def _spread(brushes: tuple[BrushNow, ...], state: MotorState, rules: MotorRules) -> Spread | None:
+    wear = [b.wear_mm for b in brushes if b.wear_mm is not None]
+    if len(wear) < 2:
+        return None
+    sd = max(b.last.sd_mm for b in brushes if b.last)
+    return set_spread(wear, sd, rules, [p.polarity for p in state.positions])
+
+
+def _doubts(brushes: tuple[BrushNow, ...]) -> tuple[tuple[str, str], ...]:
+    return tuple((b.label, b.last.doubt) for b in brushes if b.last and b.last.doubt)
+
+
+def beyond_horizon(days: Days, today: date, rules: MotorRules) -> bool:
+    """Tell whether the limit is so far off that something other than carbon will end the motor."""
+    return days.limit_on is not None and days.limit_on > today + timedelta(days=365.25 * rules["line.horizon"])

@@ -1,0 +1,51 @@
+"""Numbers and dates as they stand in a sentence."""
+
+from datetime import date
+
+from norvash.core.quantities import shown
+
+_DIGITS = {"mm": 1, "in": 3, "thou": 0}
+_MONTHS = ("January", "February", "March", "April", "May", "June", "July", "August", "September", "October",
+           "November", "December")  # fmt: skip
+
+
+def grouped(value: float, digits: int = 0) -> str:
+    """Return a number with thin spaces between thousands.
+
+    >>> grouped(5425.2).replace("\\u202f", " ")
+    '5 425'
+    """
+    return f"{value:,.{digits}f}".replace(",", "\u202f").replace("-", "−")
+
+
+def length_words(mm: float, unit: str = "mm") -> str:
+    """Return a length in the person's unit, to the digits that a reading can carry.
+
+    >>> length_words(12.43), length_words(12.43, "in"), length_words(12.43, "thou")
+    ('12.4 mm', '0.489 in', '489 thou')
+    """
+    unit = unit or "mm"
+    return f"{grouped(shown(mm, unit), _DIGITS[unit])} {unit}"
+
+
+def use_words(units: float, unit_of_use: str) -> str:
+    """Return an amount of use with its unit: h or starts."""
+    return f"{grouped(units)} {'h' if unit_of_use == 'hours' else 'starts'}"
+
+
+def day_words(day: date) -> str:
+    """Return a date for a sentence.
+
+    >>> day_words(date(2027, 3, 4))
+    '4 March 2027'
+    """
+    return f"{day.day} {_MONTHS[day.month - 1]} {day.year}"
+
+
+def listed(names: list[str]) -> str:
+    """Return names as a list in words.
+
+    >>> listed(["A1", "A2", "B1"])
+    'A1, A2 and B1'
+    """
+    return names[0] if len(names) == 1 else f"{', '.join(names[:-1])} and {names[-1]}" if names else ""

@@ -1,0 +1,1 @@
+"""The Lanternmoor Playhouse, an invented theatre."""

@@ -1,0 +1,200 @@
+"""Make the playhouse's record through the same jobs that people use, the same every time."""
+
+from collections.abc import Iterator
+from datetime import date, datetime, timedelta
+from math import cos, pi
+from pathlib import Path
+from random import Random
+
+from norvash.core.simulation import Worn, read_with, simulate_set
+from norvash.demo.fleet import KINDS, MACHINES, PEOPLE, Machine
+from norvash.errors import NorvashError
+from norvash.store import people
+from norvash.store.database import Connection, connect, migrate, transaction
+from norvash.store.people import Person
+from norvash.work.acting import Act
+from norvash.work.logging_use import log_use
+from norvash.work.measuring import finish, fit_new_set, record, settle_doubt, start_round
+from norvash.work.registering import NewMotor, add_motor, save_type
+from norvash.work.ruling import set_rule
+
+DEMO_DAY = date(2026, 11, 24)
+SITE = "Lanternmoor Playhouse, engineering shop"
+_SEED = 20261124
+_STEP = {"digital-caliper": 0.01, "vernier": 0.05, "rule": 0.5, "micrometer": 0.01}
+_SD = {"digital-caliper": 0.05, "vernier": 0.05, "rule": 0.35, "micrometer": 0.02}
+_CHANGED_AT = 0.88
+
+
+def prepare(path: Path, *, reset: bool) -> str:
+    """Make the demo database if it is not there; say what was done.
+
+    Raises: NorvashError if another file stands in its place.
+    """
+    if reset:
+        for suffix in ("", "-wal", "-shm"):
+            Path(f"{path}{suffix}").unlink(missing_ok=True)
+    if path.exists():
+        conn = connect(path)
+        migrate(conn)
+        demo_day = people.fetch_site(conn).demo_day
+        conn.close()
+        if demo_day is None:
+            raise NorvashError(f"{path} holds no demo data.", "Serve it with norvash serve, or give another --db.")
+        return f"kept as you left it in {path}"
+    path.parent.mkdir(parents=True, exist_ok=True)
+    building = Path(f"{path}.building")
+    for suffix in ("", "-wal", "-shm"):
+        Path(f"{building}{suffix}").unlink(missing_ok=True)
+    conn = connect(building)
+    conn.execute("pragma synchronous = off")
+    fill(conn, MACHINES)
+    conn.execute("pragma wal_checkpoint(truncate)")
+    conn.close()
+    building.rename(path)
+    return f"{len(MACHINES)} motors of the playhouse in {path}"
+
+
+def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
+    """Fill an empty database with people, types, motors and four years of work."""
+    migrate(conn)
+    began = datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(weeks=220)
+    with transaction(conn):
+        people.change_site(conn, SITE, DEMO_DAY.isoformat(), datetime.now().replace(microsecond=0))
+        for i, name in enumerate(PEOPLE):
+            people.add_person(conn, Person(f"person-{i + 1}-of-demo", name), began)
+    acts = _Acts(conn)
+    kinds = {k.name: save_type(conn, acts.at(began), "", k.name, k.motor_class, k.brushes, k.figures) for k in KINDS}
+    for number, machine in enumerate(machines):
+        _Story(conn, acts, machine, Random(_SEED + number)).tell(kinds)
+    set_rule(conn, acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=50)), "fit.clearance-most", "",
+             "0.25", "the house keeps brushes tighter after two chipped sets")  # fmt: skip
+
+
+class _Acts:
+    """Gives every act an id and a person, always the same ones."""
+
+    def __init__(self, conn: Connection) -> None:
+        self._conn, self._count = conn, 0
+
+    def at(self, when: datetime) -> Act:
+        self._count += 1
+        return Act(f"demo-act-{self._count:06d}", f"person-{self._count % len(PEOPLE) + 1}-of-demo", when)
+
+
+class _Story:
+    """One motor's record, week by week."""
+
+    def __init__(self, conn: Connection, acts: _Acts, machine: Machine, random: Random) -> None:
+        self.conn, self.acts, self.machine, self.random = conn, acts, machine, random
+        self.count = int(machine.brushes or (4 if machine.motor_class == "industrial" else 2))
+        self.motor_id, self.shift, self.set_start = "", 0.0, 0.0
+        limit = machine.limit_mm if machine.stated_limit else max(machine.new_mm / 3, 4)
+        self.usable_mm = machine.new_mm - limit
+        self.worn = self._new_set()
+
+    def _new_set(self) -> Worn:
+        worn = simulate_set(self.random, self.count, self.machine.new_mm, self.usable_mm, self.machine.life_units)
+        if self.machine.state == "uneven":
+            rates = (worn.rate_mm_per_unit[0] * 0.95, *(r * 0.55 for r in worn.rate_mm_per_unit[1:]))
+            return Worn(worn.new_mm, rates, worn.bedding_mm, worn.drift)
+        return worn
+
+    def tell(self, kinds: dict[str, str]) -> None:
+        weeks = list(self._weeks())
+        total = weeks[-1][1]
+        changes = self._changes(total)
+        self._add(weeks[0][0], kinds)
+        last = len(weeks) - 1
+        for i, (when, used) in enumerate(weeks[1:], start=1):
+            if changes and used >= changes[0]:
+                self._change(when, used)
+                changes.pop(0)
+            elif i == last or (i % self.machine.every_weeks == 0 and last - i > 2):
+                self._round(when, used, final=i == last)
+            elif i % 3 == 0 and used > 0:
+                log_use(self.conn, self.acts.at(when), self.motor_id, f"{used - self.shift:.0f}")
+
+    def _weeks(self) -> Iterator[tuple[datetime, float]]:
+        """Yield every week's time and total use; in July and August the house is dark."""
+        start = (
+            datetime.combine(DEMO_DAY, datetime.min.time()) + timedelta(hours=8) - timedelta(weeks=self.machine.weeks)
+        )
+        used = 0.0
+        for i in range(self.machine.weeks + 1):
+            when = start + timedelta(weeks=i, minutes=self.random.randrange(0, 50))
+            yield when, used
+            dark = self.machine.seasonal and when.month in (7, 8)
+            wave = 1 + 0.15 * cos(2 * pi * i / 52)
+            share = 0.0 if dark else wave * self.random.uniform(0.8, 1.2) * (1.2 if self.machine.seasonal else 1.0)
+            used += min(self.machine.per_week * share, 160.0)
+
+    def _changes(self, total: float) -> list[float]:
+        """Return the use at which sets were changed, so that today's set has the carbon that the story wants."""
+        in_use = (1 - self.machine.usable_now) * self.machine.life_units
+        found: list[float] = []
+        at = total - in_use
+        while at > 0.05 * self.machine.life_units and len(found) < 6:
+            found.append(at)
+            at -= _CHANGED_AT * self.machine.life_units
+        return sorted(found)
+
+    def _add(self, when: datetime, kinds: dict[str, str]) -> None:
+        m = self.machine
+        own = {} if m.kind else {"new_mm": str(m.new_mm)}
+        figures = {**m.figures, "instrument": m.figures.get("instrument", m.instrument)}
+        limit = str(m.limit_mm) if m.stated_limit and not m.kind and m.state not in ("depth", "wear lines") else ""
+        given = NewMotor(m.tag, m.name, m.place, m.motor_class, kinds.get(m.kind, ""), m.brushes, own.get("new_mm", ""),
+                         limit, "", "0", True, figures)  # fmt: skip
+        self.motor_id = add_motor(self.conn, self.acts.at(when), given)
+
+    def _counter(self, used: float) -> str:
+        return f"{used - self.shift:.0f}"
+
+    def _change(self, when: datetime, used: float) -> None:
+        answer = ""
+        if self.machine.state == "counter replaced" and self.shift == 0:
+            self.shift, answer = used - 1, "replaced"
+        self.set_start, self.worn = used, self._new_set()
+        lengths = {}
+        if self.machine.figures.get("method", "length") == "length":
+            lengths = {i + 1: self._typed(self._reading(i, used)) for i in range(self.count)}
+        reason = self.random.choice(("at its limit", "planned", "planned", "with other work"))
+        fit_new_set(self.conn, self.acts.at(when), self.motor_id, self._counter(used), reason, lengths, answer)
+
+    def _reading(self, index: int, used: float) -> float:
+        life = self.machine.life_units
+        true_mm = self.worn.length_mm(index, used - self.set_start, life)
+        sd, step = _SD[self._instrument()], _STEP[self._instrument()]
+        return max(read_with(self.random, true_mm, sd, step), 0.5)
+
+    def _instrument(self) -> str:
+        return self.machine.figures.get("instrument", self.machine.instrument)
+
+    @staticmethod
+    def _typed(value: float) -> str:
+        return f"{value:.2f}".rstrip("0").rstrip(".")
+
+    def _round(self, when: datetime, used: float, *, final: bool) -> None:
+        if self.machine.state in ("new set", "on the shelf") and final:
+            return
+        round_id = start_round(self.conn, self.acts.at(when), self.motor_id, self._counter(used))
+        half = self.machine.state == "half done" and final
+        for i in range(self.count - 1 if half else self.count):
+            at = when + timedelta(minutes=2 + i)
+            text = self._as_read(i, used, final=final)
+            reading = record(self.conn, self.acts.at(at), round_id, i + 1, text)
+            if not final:
+                settle_doubt(self.conn, self.acts.at(at), reading, "right")
+        if not half:
+            finish(self.conn, self.acts.at(when + timedelta(minutes=30)), round_id)
+
+    def _as_read(self, index: int, used: float, *, final: bool) -> str:
+        mm = self._reading(index, used)
+        if self.machine.state == "abrupt wear" and final and index == 2:
+            mm -= 0.16 * self.usable_mm
+        if self.machine.state == "depth":
+            return self._typed(float(self.machine.figures["depth_constant_mm"]) - mm)
+        if self.machine.state == "wear lines":
+            return str(sum(mm <= float(self.machine.figures[f"wear_line_{k}_mm"]) for k in (1, 2, 3)))
+        return self._typed(mm)

@@ -1,0 +1,1 @@
+"""Drawings of the parts, to scale, as SVG."""

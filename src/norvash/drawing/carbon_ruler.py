@@ -1,0 +1,99 @@
+"""The carbon ruler: a set of brushes drawn to scale against its new length and its limit."""
+
+from norvash.core.quantities import shown
+from norvash.core.ruler import Ruler, RulerBrush
+from norvash.core.words import length_words
+from norvash.drawing.svg import Drawing, Element, el, label, line, nice_step
+
+_HATCH_PX = 6.0
+
+
+def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool = False) -> Drawing:
+    """Draw a set: what is left solid, what goes by the next look hatched, what has gone outlined, the limit a notch.
+
+    Units: width and height of the carbon [px]; lengths of the ruler [mm]. Every brush is one bar of the height.
+    """
+    top, left, right = 12.0, (34.0 if dimensions else 1.0), 1.0
+    longest = max([ruler.new_mm, *(b.length_mm or 0.0 for b in ruler.brushes)])
+    px_per_mm = (width - left - right) / longest
+    bars: list[Element] = []
+    pitch = height / max(len(ruler.brushes), 1)
+    for i, brush in enumerate(ruler.brushes):
+        bars.extend(_bar(brush, left, top + i * pitch, pitch - (1.5 if pitch > 5 else 0.6), px_per_mm))
+        if dimensions:
+            bars.append(label("text", left - 6, top + (i + 0.5) * pitch + 4.5, brush.label, "end"))
+    new_px = ruler.new_mm * px_per_mm
+    bars.append(el("rect", "gone", x=left, y=top - 1.5, width=new_px, height=height + 1.5))
+    limit_x = left + ruler.limit_mm * px_per_mm
+    notch = f"M{limit_x - 6:.1f} {top - 10:.1f}h12l-6 9z"
+    bars += [el("path", "copper", d=notch),
+             line("copper-dash" if ruler.estimated else "copper-line", limit_x, top - 3, limit_x, top + height + 4)]  # fmt: skip
+    bars += _scale(ruler, left, top + height, px_per_mm, longest, limit_x)
+    return Drawing("carbon-ruler", width, top + height + 22, "Carbon ruler", describe(ruler), tuple(bars),
+                   ("brush", "length now", "at the next look", "above the limit"), _rows(ruler))  # fmt: skip
+
+
+def _bar(brush: RulerBrush, left: float, y: float, thick: float, px_per_mm: float) -> list[Element]:
+    if brush.length_mm is None:
+        return []
+    end = left + brush.length_mm * px_per_mm
+    ink = "carbon-old" if brush.old else "carbon"
+    if brush.next_mm is None or brush.old:
+        return [el("rect", ink, x=left, y=y, width=end - left, height=thick)]
+    stays = left + max(brush.next_mm, 0.0) * px_per_mm
+    made = [el("rect", ink, x=left, y=y, width=max(stays - left, 0.0), height=thick)]
+    if end - stays > 0.5:
+        made.append(el("rect", "hatch-ground", x=stays, y=y, width=end - stays, height=thick))
+        made.append(el("path", "hatch", d=_hatching(stays, end, y, thick)))
+    return made
+
+
+def _hatching(x1: float, x2: float, y: float, thick: float) -> str:
+    """Return slanted strokes across a rectangle, cut at its ends."""
+    strokes, x = [], x1 - thick + _HATCH_PX / 2
+    while x < x2:
+        a, b = max(x, x1), min(x + thick, x2)
+        strokes.append(f"M{a:.1f} {y + thick - (a - x):.1f}L{b:.1f} {y + thick - (b - x):.1f}")
+        x += _HATCH_PX
+    return "".join(strokes)
+
+
+def _scale(ruler: Ruler, left: float, y: float, px_per_mm: float, longest: float, limit_x: float) -> list[Element]:
+    """Return ticks with figures in the person's unit; a figure under the limit's line gives way to it."""
+    unit_mm = 1 / shown(1.0, ruler.unit)
+    step = nice_step(longest / unit_mm, 7)
+    made: list[Element] = []
+    count = int(longest / unit_mm / step + 1e-9)
+    for i in range(count + 1):
+        x = left + i * step * unit_mm * px_per_mm
+        made.append(line("axis", x, y + 2, x, y + 6))
+        if abs(x - limit_x) > 9:
+            last = i == count
+            made.append(label("text-soft", x, y + 19, f"{i * step:g}{f' {ruler.unit}' if last else ''}",
+                              "end" if last else "middle" if i else "start"))  # fmt: skip
+    return made
+
+
+def describe(ruler: Ruler) -> str:
+    """Return in words what the ruler shows."""
+    shortest = ruler.shortest
+    basis = ", an estimate" if ruler.estimated else ""
+    words = f"New {length_words(ruler.new_mm, ruler.unit)}, limit {length_words(ruler.limit_mm, ruler.unit)}{basis}"
+    if shortest is None or shortest.length_mm is None:
+        return f"{words}; nothing measured yet."
+    return f"{words}; shortest is {shortest.label} with {length_words(shortest.length_mm, ruler.unit)}."
+
+
+def _rows(ruler: Ruler) -> tuple[tuple[str, ...], ...]:
+    def said(mm: float | None) -> str:
+        return "–" if mm is None else length_words(mm, ruler.unit)
+
+    return tuple(
+        (
+            b.label,
+            said(b.length_mm),
+            said(b.next_mm),
+            said(None if b.length_mm is None else b.length_mm - ruler.limit_mm),
+        )
+        for b in ruler.brushes
+    )

@@ -1,0 +1,69 @@
+"""One motor's dates on a time axis that all rows of the bench share."""
+
+from dataclasses import dataclass
+from datetime import date, timedelta
+
+from norvash.core.words import day_words
+from norvash.drawing.svg import Drawing, Element, el, label, line
+
+_HEIGHT = 44.0
+
+
+@dataclass(frozen=True, slots=True)
+class TimeAxis:
+    """A stretch of days drawn over a width [px]."""
+
+    first: date
+    last: date
+    width: float
+
+    def x(self, day: date) -> float:
+        """Return where a day stands, held within the axis."""
+        share = (day - self.first).days / max((self.last - self.first).days, 1)
+        return min(max(share, 0.0), 1.0) * (self.width - 14) + 4
+
+    def months(self) -> list[date]:
+        """Return the first days of the months on the axis."""
+        made, day = [], date(self.first.year, self.first.month, 1)
+        while day <= self.last:
+            if day >= self.first:
+                made.append(day)
+            day = (day + timedelta(days=32)).replace(day=1)
+        return made
+
+
+def axis_head(axis: TimeAxis) -> Drawing:
+    """Draw the months above the rows."""
+    made: list[Element] = []
+    for i, month in enumerate(axis.months()):
+        x = axis.x(month)
+        made.append(line("rule", x, 14, x, 24))
+        if x < axis.width - 22:
+            words = f"{month:%b}" if month.month != 1 else f"{month:%Y}"
+            made.append(label("text-soft", x + 2, 12, words)) if i % 2 == 0 or month.month == 1 else None
+    return Drawing(
+        "date-head", axis.width, 24, "Months", f"From {day_words(axis.first)} to {day_words(axis.last)}", tuple(made)
+    )
+
+
+def date_span(axis: TimeAxis, look_on: date | None, limit_on: date | None) -> Drawing:
+    """Draw a motor's span from its next look to its limit; the peg is the limit, the foot the look."""
+    made: list[Element] = [line("rule", axis.x(m), 0, axis.x(m), _HEIGHT) for m in axis.months()]
+    if limit_on is None:
+        return Drawing("date-span", axis.width, _HEIGHT, "Dates", "No date yet.", tuple(made))
+    end, start = axis.x(limit_on), axis.x(look_on or limit_on)
+    beyond = limit_on > axis.last
+    made.append(el("rect", "span", x=start, y=8.0, width=max(end - start, 1.0), height=12.0))
+    if look_on and look_on <= axis.last:
+        made.append(el("path", "peg", d=f"M{start:.1f} 8v12h-2.5v-12z"))
+    if beyond:
+        made.append(el("path", "peg", d=f"M{end - 5:.1f} 7l7 7l-7 7z"))
+    else:
+        made.append(el("rect", "peg", x=end - 1.75, y=3.0, width=3.5, height=22.0))
+    words = (
+        f"{limit_on.day} {limit_on:%b}" if (limit_on - axis.first).days < 250 and not beyond else f"{limit_on:%b %Y}"
+    )
+    anchor = "end" if end > axis.width - 60 else "start" if end < 40 else "middle"
+    made.append(label("text-date", end, 40, words, anchor))
+    said = f"Limit about {day_words(limit_on)}" + (f", look again by {day_words(look_on)}" if look_on else "")
+    return Drawing("date-span", axis.width, _HEIGHT, "Dates", said, tuple(made))

@@ -1,0 +1,151 @@
+"""The end view: the commutator seen along the shaft with its brushes, to scale; the way to choose a brush."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from math import cos, pi, radians, sin
+
+from norvash.core.classes import PositionPlan
+from norvash.core.words import length_words
+from norvash.drawing.svg import Drawing, Element, el, label
+
+_MOST_BARS_DRAWN = 120
+_LABEL_PX = 30.0
+
+
+@dataclass(frozen=True, slots=True)
+class EndBrush:
+    """One brush in the end view; length_mm None where it was not measured."""
+
+    plan: PositionPlan
+    length_mm: float | None
+    in_round: bool
+    word: str
+    href: str = ""
+    chosen: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class EndPlate:
+    """The parts of the end view [mm], and whether the diameter is only lent by the class."""
+
+    commutator_d_mm: float
+    bars: int
+    thickness_mm: float
+    new_mm: float
+    limit_mm: float
+    unit: str = "mm"
+    lent: bool = False
+
+
+def end_view(plate: EndPlate, brushes: Sequence[EndBrush], size: float) -> Drawing:
+    """Draw the commutator and its brushes; one unit inside the drawn group is one millimetre.
+
+    Brushes of one arm lie behind one another on the machine; here they stand side by side.
+    """
+    radius = plate.commutator_d_mm / 2
+    rows = max((sum(b.plan.arm == a.plan.arm for b in brushes) for a in brushes), default=1)
+    reach = radius + plate.new_mm + 2
+    across = ((rows * (plate.thickness_mm + 1.5)) / 2) if rows > 1 else 0.0
+    px_per_mm = (size / 2 - 34) / max((reach**2 + across**2) ** 0.5, 1.0)
+    middle = size / 2
+    parts: list[Element] = [_commutator(plate, radius)]
+    links = [_brush(plate, b, _sideways(b, brushes, plate), radius, px_per_mm) for b in brushes]
+    labels = [_label(b, _sideways(b, brushes, plate), reach, plate.thickness_mm, px_per_mm, middle) for b in brushes]
+    turned = f"translate({middle:.2f} {middle:.2f}) scale({px_per_mm:.4f})"
+    group = el("g", children=[*parts, *links], transform=turned)
+    side = " Brushes of one arm are drawn side by side; on the machine they lie behind one another." if rows > 1 else ""
+    lent = " The commutator's size is lent by the class." if plate.lent else ""
+    words = (
+        f"{len(brushes)} brushes on a commutator of {plate.commutator_d_mm:g} mm with {plate.bars} bars.{side}{lent}"
+    )
+    head = ("brush", "polarity", "angle", "length", "state")
+    table = tuple(
+        (b.plan.label, b.plan.polarity, f"{b.plan.angle_deg:g}°",
+         "–" if b.length_mm is None else length_words(b.length_mm, plate.unit), b.word)
+        for b in brushes
+    )  # fmt: skip
+    return Drawing("end-view", size, size, "End view, seen from the commutator end", words, (group, *labels), head, table,
+                   interactive=any(b.href for b in brushes))  # fmt: skip
+
+
+def _sideways(brush: EndBrush, brushes: Sequence[EndBrush], plate: EndPlate) -> float:
+    arm = [b.plan.number for b in brushes if b.plan.arm == brush.plan.arm]
+    return (arm.index(brush.plan.number) - (len(arm) - 1) / 2) * (plate.thickness_mm + 1.5)
+
+
+def _commutator(plate: EndPlate, radius: float) -> Element:
+    drawn = min(plate.bars, _MOST_BARS_DRAWN)
+    slots = "".join(
+        f"M{0.66 * radius * cos(a):.2f} {0.66 * radius * sin(a):.2f}L{radius * cos(a):.2f} {radius * sin(a):.2f}"
+        for a in (2 * pi * i / drawn for i in range(drawn))
+    )
+    return el("g", children=[
+        el("circle", "copper", cx=0.0, cy=0.0, r=radius),
+        el("path", "slots", d=slots, vector_effect="non-scaling-stroke"),
+        el("circle", "brass", cx=0.0, cy=0.0, r=0.66 * radius),
+        el("circle", "steel", cx=0.0, cy=0.0, r=0.32 * radius),
+    ])  # fmt: skip
+
+
+def _brush(plate: EndPlate, brush: EndBrush, sideways: float, radius: float, px_per_mm: float) -> Element:
+    """Return one brush pointing up from the commutator, turned to its angle."""
+    t, left = plate.thickness_mm, sideways - plate.thickness_mm / 2
+    parts = [
+        el(
+            "rect",
+            "gone",
+            x=left,
+            y=-(radius + plate.new_mm),
+            width=t,
+            height=plate.new_mm,
+            vector_effect="non-scaling-stroke",
+        )
+    ]
+    if brush.length_mm is not None:
+        ink = "carbon-chosen" if brush.chosen else "carbon" if brush.in_round else "carbon-old"
+        parts.append(el("rect", ink, x=left, y=-(radius + brush.length_mm), width=t, height=brush.length_mm))
+    elif brush.chosen:
+        parts.append(
+            el(
+                "rect",
+                "box chosen",
+                x=left,
+                y=-(radius + plate.new_mm),
+                width=t,
+                height=plate.new_mm,
+                vector_effect="non-scaling-stroke",
+            )
+        )
+    mark_y = -(radius + plate.limit_mm)
+    over = 4 / px_per_mm
+    parts.append(
+        el(
+            "path",
+            "copper-line",
+            d=f"M{left - over:.2f} {mark_y:.2f}H{left + t + over:.2f}",
+            vector_effect="non-scaling-stroke",
+        )
+    )
+    if brush.href:
+        grow = max(0.0, (44 / px_per_mm - t) / 2)
+        parts.append(el("rect", "touch", x=left - grow, y=-(radius + plate.new_mm), width=t + 2 * grow, height=plate.new_mm,
+                        fill="transparent"))  # fmt: skip
+    turn = f"rotate({brush.plan.angle_deg:g})"
+    if not brush.href:
+        return el("g", children=parts, transform=turn)
+    said = f"Brush {brush.plan.label}, polarity {brush.plan.polarity}, {brush.word}"
+    current = "true" if brush.chosen else None
+    return el("a", "pick", children=[el("g", children=parts, transform=turn)], href=brush.href, aria_label=said,
+              aria_current=current)  # fmt: skip
+
+
+def _label(
+    brush: EndBrush, sideways: float, reach: float, thickness_mm: float, px_per_mm: float, middle: float
+) -> Element:
+    angle = radians(brush.plan.angle_deg)
+    out = reach + 15 / px_per_mm
+    apart = sideways * max(1.0, _LABEL_PX / (px_per_mm * thickness_mm))
+    x = out * sin(angle) + apart * cos(angle)
+    y = -out * cos(angle) + apart * sin(angle)
+    sign = brush.plan.polarity.replace("-", "−")
+    return label("numeral", middle + x * px_per_mm, middle + y * px_per_mm + 6, f"{brush.plan.label}{sign}", "middle")

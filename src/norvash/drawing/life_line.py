@@ -1,0 +1,186 @@
+"""The life line: length against use over all sets ever fitted, with the limit and the line to it."""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+
+from norvash.core.quantities import shown
+from norvash.core.state import BrushSet, MotorState
+from norvash.core.timeline import date_marks
+from norvash.core.verdict import Findings
+from norvash.core.words import day_words, grouped, length_words, use_words
+from norvash.drawing.svg import Drawing, Element, el, label, line, nice_step, polyline
+
+_LEFT, _RIGHT, _TOP, _BOTTOM = 44.0, 14.0, 22.0, 46.0
+
+
+@dataclass(frozen=True, slots=True)
+class _Frame:
+    """The axes: use to the right, length [mm] upwards."""
+
+    x: Callable[[float], float]
+    y: Callable[[float], float]
+    low: float
+    high: float
+    longest_mm: float
+    width: float
+    height: float
+
+
+def life_line(found: Findings, state: MotorState, width: float, height: float) -> Drawing:
+    """Draw every reading of every set against the counter's use, and the straight line to the limit."""
+    frame = _frame(found, state, width, height)
+    elements = [*_axes(frame, state), *_limit(frame, found, state)]
+    for brush_set in state.sets[:-1]:
+        elements += _past_set(frame, brush_set, state)
+    elements += _current_set(frame, found, state)
+    elements += _ahead(frame, found, state)
+    return Drawing("life-line", width, height, "Life line", _describe(found, state), tuple(elements),
+                   ("set", "date", "use", "brush", "length", "± 1 s"), _rows(state))  # fmt: skip
+
+
+def _frame(found: Findings, state: MotorState, width: float, height: float) -> _Frame:
+    shift = state.offset_units
+    uses = [s.fitted_units for s in state.sets] + [e.total_units for e in state.entries]
+    low = min(uses, default=0.0) + shift
+    high = max([*(u + shift for u in uses), (found.line.do_not_exceed_h or 0) if found.line else 0, low + 1])
+    high += 0.06 * (high - low)
+    longest = max(
+        [state.figures.need("new_mm")]
+        + [m.length_mm for s in state.sets for r in s.rounds for m in r.readings.values()]
+    )
+    longest *= 1.04
+    floor_mm = max(0.0, found.limit.limit_mm - 0.3 * (longest - found.limit.limit_mm))
+    across, down = width - _LEFT - _RIGHT, height - _TOP - _BOTTOM
+
+    def x(use: float) -> float:
+        return _LEFT + (use - low) / (high - low) * across
+
+    def y(mm: float) -> float:
+        return _TOP + (longest - mm) / (longest - floor_mm) * down
+
+    return _Frame(x, y, low, high, longest, width, height)
+
+
+def _axes(frame: _Frame, state: MotorState) -> list[Element]:
+    unit = state.figures.word("length_unit") or "mm"
+    per_unit = 1 / shown(1.0, unit)
+    bottom = frame.height - _BOTTOM
+    made = [label("text-soft", _LEFT - 8, 12, unit, "end")]
+    step = nice_step(frame.longest_mm / per_unit, 8)
+    i = 0
+    while (mm := i * step * per_unit) <= frame.longest_mm:
+        if frame.y(mm) <= bottom + 0.5:
+            made += [line("rule", _LEFT, frame.y(mm), frame.width - _RIGHT, frame.y(mm)),
+                     label("text-soft", _LEFT - 8, frame.y(mm) + 4, f"{i * step:g}", "end")]  # fmt: skip
+        i += 1
+    step = nice_step(frame.high - frame.low, 8)
+    use = -(-frame.low // step) * step
+    while use <= frame.high:
+        made += [line("axis", frame.x(use), bottom, frame.x(use), bottom + 5),
+                 label("text-soft", frame.x(use), bottom + 19, grouped(use), "middle")]  # fmt: skip
+        use += step
+    made.append(line("axis", _LEFT, bottom, frame.width - _RIGHT, bottom))
+    words = "h" if state.unit == "hours" else "starts"
+    made.append(label("text-soft", _LEFT - 8, bottom + 19, words, "end"))
+    return made + _dates(frame, state, bottom)
+
+
+def _dates(frame: _Frame, state: MotorState, bottom: float) -> list[Element]:
+    shift, made, last_x = state.offset_units, [], -99.0
+    for total, words in date_marks(frame.low - shift, frame.high - shift, state.entries, state.rate):
+        x = frame.x(total + shift)
+        if x - last_x < 34 or x > frame.width - _RIGHT - 12:
+            continue
+        last_x = x
+        made += [line("axis", x, bottom + 25, x, bottom + 29), label("text-soft", x, bottom + 42, words, "middle")]
+    return made
+
+
+def _limit(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
+    y = frame.y(found.limit.limit_mm)
+    ink = "copper-dash" if found.limit.estimated else "copper-line"
+    words = f"limit {length_words(found.limit.limit_mm, state.figures.word('length_unit'))} · {found.limit.source}"
+    return [line(ink, _LEFT, y, frame.width - _RIGHT, y), label("text-copper", _LEFT + 6, y + 16, words)]
+
+
+def _mark(frame: _Frame, brush_set: BrushSet, shift: float) -> list[Element]:
+    x = frame.x(brush_set.fitted_units + shift)
+    words = f"set {brush_set.number}" + ("" if brush_set.fitted_known else ", fitted before the record")
+    anchor = "end" if x > frame.width * 0.82 else "start"
+    return [el("path", "gone", d=f"M{x:.1f} {_TOP - 4:.1f}V{frame.height - _BOTTOM:.1f}"),
+            label("text-soft", x + (4 if anchor == "start" else -4), _TOP - 8, words, anchor)]  # fmt: skip
+
+
+def _past_set(frame: _Frame, brush_set: BrushSet, state: MotorState) -> list[Element]:
+    shift = state.offset_units
+    points = [
+        (r.total_units + shift, min(m.length_mm for m in r.readings.values())) for r in brush_set.rounds if r.readings
+    ]
+    if brush_set.fitted_known and not any(r.kind == "fitting" for r in brush_set.rounds):
+        points.insert(0, (brush_set.fitted_units + shift, state.figures.need("new_mm")))
+    drawn = [(frame.x(u), frame.y(mm)) for u, mm in points]
+    made = _mark(frame, brush_set, shift)
+    if len(drawn) > 1:
+        made.append(polyline("past", drawn))
+    return made + [el("circle", "dot-past", cx=x, cy=y, r=3.6) for x, y in drawn]
+
+
+def _current_set(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
+    shift, current = state.offset_units, state.current
+    made = _mark(frame, current, shift)
+    worst = found.governing.number if found.governing else 0
+    for brush in sorted(found.brushes, key=lambda b: b.number == worst):
+        points = [
+            (r.total_units + shift, r.readings[brush.number]) for r in current.rounds if brush.number in r.readings
+        ]
+        drawn = [(frame.x(u), frame.y(m.length_mm)) for u, m in points]
+        if points and brush.start.run_h + shift < points[0][0]:
+            drawn.insert(0, (frame.x(brush.start.run_h + shift), frame.y(brush.start.length_mm)))
+        if len(drawn) > 1:
+            made.append(polyline("track" if brush.number == worst else "track-thin", drawn))
+        if brush.number == worst:
+            for use, m in points:
+                made += _reading(frame, use, m.length_mm, m.sd_mm, bool(m.doubt))
+    return made
+
+
+def _reading(frame: _Frame, use: float, mm: float, sd_mm: float, doubted: bool) -> list[Element]:
+    """Return a dot with an error bar of two standard deviations to each side."""
+    x, low, high = frame.x(use), frame.y(mm - 2 * sd_mm), frame.y(mm + 2 * sd_mm)
+    bar = el("path", "axis", d=f"M{x:.1f} {high:.1f}V{low:.1f}M{x - 3:.1f} {high:.1f}h6M{x - 3:.1f} {low:.1f}h6")
+    return [bar, el("circle", "dot-doubt" if doubted else "dot", cx=x, cy=frame.y(mm), r=4.4)]
+
+
+def _ahead(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
+    line_ = found.line
+    if line_ is None or line_.do_not_exceed_h is None or found.governing is None or found.round is None:
+        return []
+    if found.governing.last is None or line_.answer != "line":
+        return []
+    now = found.round.total_units + state.offset_units
+    end_x, end_y = frame.x(line_.do_not_exceed_h), frame.y(found.limit.limit_mm)
+    made = [polyline("ahead", [(frame.x(now), frame.y(found.governing.last.length_mm)), (end_x, end_y)]),
+            line("copper-line", end_x, end_y - 9, end_x, frame.height - _BOTTOM)]  # fmt: skip
+    anchor = "end" if end_x > frame.width * 0.55 else "start"
+    dx = -8 if anchor == "end" else 8
+    made.append(label("numeral", end_x + dx, end_y + 25, use_words(line_.do_not_exceed_h, state.unit), anchor))
+    if found.days.limit_on:
+        made.append(label("text", end_x + dx, end_y + 42, f"about {day_words(found.days.limit_on)}", anchor))
+    return made
+
+
+def _describe(found: Findings, state: MotorState) -> str:
+    sets = f"{len(state.sets)} set{'s' * (len(state.sets) != 1)} on record"
+    if found.line is None or found.line.do_not_exceed_h is None:
+        return f"{sets}; no straight line yet."
+    day = f", about {day_words(found.days.limit_on)}" if found.days.limit_on else ""
+    return f"{sets}; the straight line meets the limit at {use_words(found.line.do_not_exceed_h, state.unit)}{day}."
+
+
+def _rows(state: MotorState) -> tuple[tuple[str, ...], ...]:
+    labels, unit = {p.number: p.label for p in state.positions}, state.figures.word("length_unit")
+    return tuple(
+        (str(s.number), f"{r.at:%Y-%m-%d}", grouped(r.total_units + state.offset_units), labels.get(n, "?"),
+         length_words(m.length_mm, unit), length_words(m.sd_mm, "mm") if m.sd_mm >= 0.1 else f"{m.sd_mm:.2f} mm")
+        for s in state.sets for r in s.rounds for n, m in r.readings.items()
+    )  # fmt: skip

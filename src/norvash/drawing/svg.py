@@ -1,0 +1,137 @@
+"""One maker of SVG elements: classes inside a page, presentation attributes in a saved file."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from html import escape
+
+INK: dict[str, dict[str, str]] = {
+    "carbon": {"fill": "#2b2f33"},
+    "carbon-old": {"fill": "#8b8f90"},
+    "carbon-chosen": {"fill": "#a8501f"},
+    "gone": {"fill": "none", "stroke": "#8d8572", "stroke-dasharray": "3 3"},
+    "hatch": {"stroke": "#f5f0e6", "stroke-width": "1.4"},
+    "hatch-ground": {"fill": "#2b2f33"},
+    "copper": {"fill": "#b5652f"},
+    "copper-line": {"fill": "none", "stroke": "#a8501f", "stroke-width": "2"},
+    "copper-dash": {"fill": "none", "stroke": "#a8501f", "stroke-width": "2", "stroke-dasharray": "7 4"},
+    "brass": {"fill": "#d8c9a3"},
+    "slots": {"fill": "none", "stroke": "#f5f0e6", "stroke-width": "1.2"},
+    "steel": {"fill": "#9c9a94"},
+    "box": {"fill": "none", "stroke": "#7b766a", "stroke-width": "1.2"},
+    "rule": {"fill": "none", "stroke": "#d9d0bc", "stroke-width": "1"},
+    "axis": {"fill": "none", "stroke": "#7b766a", "stroke-width": "1"},
+    "track": {"fill": "none", "stroke": "#2b2f33", "stroke-width": "2.4"},
+    "track-thin": {"fill": "none", "stroke": "#6d6a62", "stroke-width": "1"},
+    "past": {"fill": "none", "stroke": "#a39c8b", "stroke-width": "1.6"},
+    "ahead": {"fill": "none", "stroke": "#2b2f33", "stroke-width": "2", "stroke-dasharray": "6 5"},
+    "dot": {"fill": "#2b2f33"},
+    "dot-past": {"fill": "#f5f0e6", "stroke": "#a39c8b", "stroke-width": "1.6"},
+    "dot-doubt": {"fill": "#f5f0e6", "stroke": "#b3261e", "stroke-width": "2"},
+    "slot-full": {"fill": "currentColor"},
+    "slot-empty": {"fill": "none", "stroke": "currentColor", "stroke-width": "1.2"},
+    "span": {"fill": "currentColor", "fill-opacity": "0.22"},
+    "peg": {"fill": "currentColor"},
+    "text": {"fill": "#24272a", "font-family": "sans-serif", "font-size": "13"},
+    "text-soft": {"fill": "#5f5b52", "font-family": "sans-serif", "font-size": "12"},
+    "text-copper": {"fill": "#94451a", "font-family": "sans-serif", "font-size": "13"},
+    "numeral": {"fill": "#24272a", "font-family": "sans-serif", "font-size": "20", "font-weight": "600"},
+}
+
+
+@dataclass(frozen=True, slots=True)
+class Element:
+    """One element with its ink, its attributes, and its text or children."""
+
+    tag: str
+    ink: str = ""
+    attributes: tuple[tuple[str, object], ...] = ()
+    text: str = ""
+    children: tuple["Element", ...] = ()
+
+    def render(self, standalone: bool) -> str:
+        """Return the element as text."""
+        styled: dict[str, object] = {"class": self.ink} if self.ink and not standalone else {}
+        if standalone:
+            for name in self.ink.split():
+                styled |= INK.get(name, {})
+        styled |= dict(self.attributes)
+        written = "".join(f' {k}="{_value(v)}"' for k, v in styled.items() if v is not None)
+        inner = escape(self.text) + "".join(c.render(standalone) for c in self.children)
+        return f"<{self.tag}{written}>{inner}</{self.tag}>" if inner else f"<{self.tag}{written}/>"
+
+
+def _value(value: object) -> str:
+    if isinstance(value, float):
+        return f"{value:.2f}".rstrip("0").rstrip(".")
+    return escape(str(value), quote=True)
+
+
+def el(tag: str, ink: str = "", text: str = "", children: Sequence[Element] = (), **attributes: object) -> Element:
+    """Return an element; underscores in attribute names become hyphens."""
+    named = tuple((k.rstrip("_").replace("_", "-"), v) for k, v in attributes.items())
+    return Element(tag, ink, named, text, tuple(children))
+
+
+def line(ink: str, x1: float, y1: float, x2: float, y2: float) -> Element:
+    """Return a straight stroke."""
+    return el("path", ink, d=f"M{_value(x1)} {_value(y1)}L{_value(x2)} {_value(y2)}")
+
+
+def polyline(ink: str, points: Sequence[tuple[float, float]]) -> Element:
+    """Return a stroke through points."""
+    return el("path", ink, d="M" + "L".join(f"{_value(x)} {_value(y)}" for x, y in points))
+
+
+def label(ink: str, x: float, y: float, text: str, anchor: str = "start") -> Element:
+    """Return a piece of text."""
+    return el("text", ink, text, x=x, y=y, text_anchor=anchor if anchor != "start" else None)
+
+
+@dataclass(frozen=True, slots=True)
+class Drawing:
+    """A finished drawing with its text alternative and the table that says the same."""
+
+    name: str
+    width: float
+    height: float
+    title: str
+    description: str
+    elements: tuple[Element, ...]
+    head: tuple[str, ...] = ()
+    rows: tuple[tuple[str, ...], ...] = ()
+    interactive: bool = False
+
+    def svg(self) -> str:
+        """Return the drawing for a page, inked by the page's style sheet."""
+        return self._write(standalone=False)
+
+    def file(self) -> str:
+        """Return the drawing as a file of its own."""
+        return '<?xml version="1.0" encoding="UTF-8"?>\n' + self._write(standalone=True)
+
+    def _write(self, *, standalone: bool) -> str:
+        size = f'viewBox="0 0 {_value(self.width)} {_value(self.height)}"'
+        if standalone:
+            size += f' width="{_value(self.width)}" height="{_value(self.height)}" xmlns="http://www.w3.org/2000/svg"'
+        words = f"<title>{escape(self.title)}</title><desc>{escape(self.description)}</desc>"
+        body = "".join(e.render(standalone) for e in self.elements)
+        role = f'role="img" aria-label="{escape(f"{self.title}. {self.description}", quote=True)}"'
+        if self.interactive:
+            role = f'role="group" aria-label="{escape(self.title, quote=True)}"'
+        return f'<svg class="drawing {self.name}" {size} {role}>{words}{body}</svg>'
+
+
+def nice_step(span: float, most: int) -> float:
+    """Return a round step that divides a span into at most `most` parts.
+
+    >>> nice_step(32, 8)
+    5.0
+    """
+    step = 10.0**-3
+    for factor in (1, 2, 5) * 9:
+        candidate = factor * step
+        if span / candidate <= most:
+            return candidate
+        if factor == 5:
+            step *= 10
+    return span

@@ -1,0 +1,55 @@
+"""Errors that always say what to do about them."""
+
+
+class NorvashError(Exception):
+    """Something that cannot be done as asked: the problem, the remedy and the field it is about."""
+
+    def __init__(self, problem: str, remedy: str, field: str | None = None) -> None:
+        super().__init__(f"{problem} {remedy}")
+        self.problem = problem
+        self.remedy = remedy
+        self.field = field
+
+    def at(self, field: str) -> "NorvashError":
+        """Return the same error, pointing at the field with this name."""
+        self.field = field
+        return self
+
+
+class InputError(NorvashError):
+    """What was typed or handed in cannot be right; `suggestions` are readings that could be."""
+
+    def __init__(self, problem: str, remedy: str, field: str | None = None, suggestions: tuple[str, ...] = ()) -> None:
+        super().__init__(problem, remedy, field)
+        self.suggestions = suggestions
+
+
+class SeveralErrors(InputError):
+    """Several fields of one form or one JSON body are wrong at once."""
+
+    def __init__(self, errors: list[NorvashError]) -> None:
+        first = errors[0]
+        super().__init__(first.problem, first.remedy, first.field)
+        self.errors = errors
+
+
+class NotFound(NorvashError):
+    """There is nothing with this id."""
+
+
+class Conflict(NorvashError):
+    """Somebody else, or an earlier post, has already written here."""
+
+
+class NeedsAnswer(NorvashError):
+    """The entry is possible in more than one way; the person is asked which one it is.
+
+    `choices` are (key, words) pairs and `likely` is the key to preselect.
+    """
+
+    def __init__(
+        self, problem: str, remedy: str, field: str, choices: tuple[tuple[str, str], ...], likely: str
+    ) -> None:
+        super().__init__(problem, remedy, field)
+        self.choices = choices
+        self.likely = likely

@@ -1,0 +1,1 @@
+"""Rows in and out of SQLite; never commits."""

@@ -1,0 +1,175 @@
+"""Motors, their types, positions and figures."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+from norvash.core.classes import PositionPlan
+from norvash.errors import NotFound
+from norvash.store.database import Connection, Row
+
+Value = float | str
+
+
+@dataclass(frozen=True, slots=True)
+class MotorType:
+    """A type: shared figures of several motors."""
+
+    id: str
+    name: str
+    motor_class: str
+
+
+@dataclass(frozen=True, slots=True)
+class Motor:
+    """One motor; version counts the changes to its own data."""
+
+    id: str
+    tag: str
+    name: str
+    place: str
+    motor_class: str
+    type_id: str | None
+    version: int
+
+
+def _value(row: Row) -> Value:
+    return row["value_text"] if row["value_real"] is None else row["value_real"]  # type: ignore[no-any-return]
+
+
+def _split(value: Value) -> dict[str, Value | None]:
+    return {"real": None, "text": value} if isinstance(value, str) else {"real": float(value), "text": None}
+
+
+def add_type(conn: Connection, made: MotorType, act_id: str) -> None:
+    """Keep a new type."""
+    conn.execute("insert into motor_type (id, name, class, act_id) values (:id, :name, :class, :act_id)",
+                 {"id": made.id, "name": made.name, "class": made.motor_class, "act_id": act_id})  # fmt: skip
+
+
+def fetch_type(conn: Connection, type_id: str) -> MotorType:
+    """Return a type.
+
+    Raises: NotFound.
+    """
+    row = conn.execute("select id, name, class from motor_type where id = :id", {"id": type_id}).fetchone()
+    if row is None:
+        raise NotFound("There is no such type.", "Pick one from the list of types.", "type_id")
+    return MotorType(row["id"], row["name"], row["class"])
+
+
+def find_type_named(conn: Connection, name: str) -> MotorType | None:
+    """Return the type with this name, whatever its case."""
+    row = conn.execute(
+        "select id, name, class from motor_type where name = :name collate nocase", {"name": name}
+    ).fetchone()
+    return MotorType(row["id"], row["name"], row["class"]) if row else None
+
+
+def list_types(conn: Connection) -> list[tuple[MotorType, int]]:
+    """Return all types by name, each with its number of motors."""
+    rows = conn.execute("""select t.id, t.name, t.class, count(m.id) as motors from motor_type t
+                           left join motor m on m.type_id = t.id group by t.id order by t.name collate nocase""")
+    return [(MotorType(r["id"], r["name"], r["class"]), r["motors"]) for r in rows]
+
+
+def type_figures(conn: Connection, type_id: str) -> dict[str, Value]:
+    """Return the figures that a type states."""
+    rows = conn.execute("select name, value_real, value_text from type_figure where type_id = :id", {"id": type_id})
+    return {r["name"]: _value(r) for r in rows}
+
+
+def change_type_figures(conn: Connection, type_id: str, figures: Mapping[str, Value]) -> None:
+    """Replace the figures that a type states."""
+    conn.execute("delete from type_figure where type_id = :id", {"id": type_id})
+    conn.executemany("insert into type_figure values (:id, :name, :real, :text)",
+                     [{"id": type_id, "name": n, **_split(v)} for n, v in figures.items()])  # fmt: skip
+
+
+def type_positions(conn: Connection, type_id: str) -> tuple[PositionPlan, ...]:
+    """Return a type's positions in order."""
+    rows = conn.execute("select * from type_position where type_id = :id order by number", {"id": type_id})
+    return tuple(_plan(r) for r in rows)
+
+
+def change_type_positions(conn: Connection, type_id: str, plans: Sequence[PositionPlan]) -> None:
+    """Replace a type's positions; motors keep their own."""
+    conn.execute("delete from type_position where type_id = :id", {"id": type_id})
+    conn.executemany("insert into type_position values (:id, :number, :label, :angle_deg, :arm, :polarity)",
+                     [{"id": type_id, **_columns(p)} for p in plans])  # fmt: skip
+
+
+def _plan(row: Row) -> PositionPlan:
+    return PositionPlan(row["number"], row["label"], row["angle_deg"], row["arm"], row["polarity"])
+
+
+def _columns(plan: PositionPlan) -> dict[str, Value | int]:
+    return {"number": plan.number, "label": plan.label, "angle_deg": plan.angle_deg, "arm": plan.arm,
+            "polarity": plan.polarity}  # fmt: skip
+
+
+def add_motor(conn: Connection, motor: Motor, act_id: str) -> None:
+    """Keep a new motor."""
+    conn.execute(
+        """insert into motor (id, tag, name, place, class, type_id, act_id)
+           values (:id, :tag, :name, :place, :class, :type_id, :act_id)""",
+        {"id": motor.id, "tag": motor.tag, "name": motor.name, "place": motor.place, "class": motor.motor_class,
+         "type_id": motor.type_id, "act_id": act_id},
+    )  # fmt: skip
+
+
+def _motor(row: Row) -> Motor:
+    return Motor(row["id"], row["tag"], row["name"], row["place"], row["class"], row["type_id"], row["version"])
+
+
+def fetch_motor(conn: Connection, motor_id: str) -> Motor:
+    """Return a motor.
+
+    Raises: NotFound.
+    """
+    row = conn.execute("select * from motor where id = :id", {"id": motor_id}).fetchone()
+    if row is None:
+        raise NotFound("There is no such motor.", "Pick one from the register, or find it by its tag.")
+    return _motor(row)
+
+
+def find_tagged(conn: Connection, tag: str) -> Motor | None:
+    """Return the motor with this tag, whatever its case."""
+    row = conn.execute("select * from motor where tag = :tag collate nocase", {"tag": tag}).fetchone()
+    return _motor(row) if row else None
+
+
+def list_motors_of_type(conn: Connection, type_id: str) -> list[Motor]:
+    """Return the motors of a type by tag."""
+    return [_motor(r) for r in conn.execute("select * from motor where type_id = :id order by tag", {"id": type_id})]
+
+
+def change_motor(conn: Connection, motor: Motor) -> None:
+    """Change a motor's name and place, and count the change."""
+    conn.execute("update motor set name = :name, place = :place, version = version + 1 where id = :id",
+                 {"id": motor.id, "name": motor.name, "place": motor.place})  # fmt: skip
+
+
+def motor_figures(conn: Connection, motor_id: str) -> dict[str, Value]:
+    """Return the figures that a motor states itself."""
+    rows = conn.execute("select name, value_real, value_text from motor_figure where motor_id = :id", {"id": motor_id})
+    return {r["name"]: _value(r) for r in rows}
+
+
+def change_motor_figures(conn: Connection, motor_id: str, figures: Mapping[str, Value]) -> None:
+    """Replace the figures that a motor states itself."""
+    conn.execute("delete from motor_figure where motor_id = :id", {"id": motor_id})
+    conn.executemany("insert into motor_figure values (:id, :name, :real, :text)",
+                     [{"id": motor_id, "name": n, **_split(v)} for n, v in figures.items()])  # fmt: skip
+
+
+def positions(conn: Connection, motor_id: str) -> tuple[PositionPlan, ...]:
+    """Return a motor's positions in order."""
+    return tuple(
+        _plan(r) for r in conn.execute("select * from position where motor_id = :id order by number", {"id": motor_id})
+    )
+
+
+def add_positions(conn: Connection, motor_id: str, plans: Sequence[PositionPlan]) -> None:
+    """Keep the positions of a new motor; they stay its own through all sets."""
+    conn.executemany("insert into position values (:id, :number, :label, :angle_deg, :arm, :polarity)",
+                     [{"id": motor_id, **_columns(p)} for p in plans])  # fmt: skip

@@ -1,0 +1,118 @@
+"""The site, its people, and the record of every write."""
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from norvash.errors import NotFound
+from norvash.store.database import Connection
+
+
+@dataclass(frozen=True, slots=True)
+class Site:
+    """The one site of a database."""
+
+    name: str
+    demo_day: str | None
+    made_at: datetime
+
+
+@dataclass(frozen=True, slots=True)
+class Person:
+    """Somebody who writes."""
+
+    id: str
+    name: str
+
+
+@dataclass(frozen=True, slots=True)
+class Done:
+    """One write as it was recorded."""
+
+    id: str
+    at: datetime
+    person: str
+    job: str
+    digest: str
+    result_id: str
+    before_json: str
+    after_json: str
+
+
+def fetch_site(conn: Connection) -> Site:
+    """Return the site."""
+    row = conn.execute("select name, demo_day, made_at from site where id = 1").fetchone()
+    return Site(row["name"], row["demo_day"], datetime.fromisoformat(row["made_at"]))
+
+
+def change_site(conn: Connection, name: str, demo_day: str | None, made_at: datetime) -> None:
+    """Name the site."""
+    conn.execute(
+        "update site set name = :name, demo_day = :demo_day, made_at = :made_at where id = 1",
+        {"name": name, "demo_day": demo_day, "made_at": made_at.isoformat()},
+    )
+
+
+def add_person(conn: Connection, person: Person, made_at: datetime) -> None:
+    """Keep a person; the same id twice changes nothing."""
+    conn.execute(
+        "insert into person (id, name, made_at) values (:id, :name, :made_at) on conflict (id) do nothing",
+        {"id": person.id, "name": person.name, "made_at": made_at.isoformat()},
+    )
+
+
+def list_people(conn: Connection) -> list[Person]:
+    """Return everybody by name."""
+    return [
+        Person(r["id"], r["name"]) for r in conn.execute("select id, name from person order by name collate nocase")
+    ]
+
+
+def fetch_person(conn: Connection, person_id: str) -> Person:
+    """Return one person.
+
+    Raises: NotFound.
+    """
+    row = conn.execute("select id, name from person where id = :id", {"id": person_id}).fetchone()
+    if row is None:
+        raise NotFound("This person is not known here.", "Choose who is working.", "person")
+    return Person(row["id"], row["name"])
+
+
+def find_named(conn: Connection, name: str) -> Person | None:
+    """Return the person with this name, whatever its case."""
+    row = conn.execute("select id, name from person where name = :name collate nocase", {"name": name}).fetchone()
+    return Person(row["id"], row["name"]) if row else None
+
+
+_DONE = """select a.id, a.at, p.name as person, a.job, a.digest, a.result_id, a.before_json, a.after_json
+           from act a join person p on p.id = a.person_id"""
+
+
+def _done(row: dict[str, str]) -> Done:
+    return Done(row["id"], datetime.fromisoformat(row["at"]), row["person"], row["job"], row["digest"],
+                row["result_id"], row["before_json"], row["after_json"])  # fmt: skip
+
+
+def find_act(conn: Connection, act_id: str) -> Done | None:
+    """Return the write with this client-made id, None if it is new."""
+    row = conn.execute(f"{_DONE} where a.id = :id", {"id": act_id}).fetchone()
+    return _done(row) if row else None
+
+
+def list_acts(conn: Connection, motor_id: str, most: int) -> list[Done]:
+    """Return the latest writes about a motor, newest first."""
+    rows = conn.execute(f"{_DONE} where a.motor_id = :motor_id order by a.seq desc limit :most",
+                        {"motor_id": motor_id, "most": most})  # fmt: skip
+    return [_done(r) for r in rows]
+
+
+def add_act(conn: Connection, done: Done, person_id: str, motor_id: str | None) -> None:
+    """Record a write."""
+    conn.execute(
+        """insert into act (id, seq, at, person_id, job, motor_id, digest, result_id, before_json, after_json)
+           values (:id, (select coalesce(max(seq), 0) + 1 from act), :at, :person_id, :job, :motor_id, :digest,
+                   :result_id, :before_json, :after_json)""",
+        {"id": done.id, "at": done.at.isoformat(), "person_id": person_id, "job": done.job, "motor_id": motor_id,
+         "digest": done.digest, "result_id": done.result_id, "before_json": done.before_json,
+         "after_json": done.after_json},
+    )  # fmt: skip

@@ -1,0 +1,223 @@
+"""Sets of brushes, measured rounds and their readings."""
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from norvash.core.readings import Reading
+from norvash.core.state import BrushSet, Measured, Round
+from norvash.errors import NotFound
+from norvash.store.database import Connection, Row
+
+
+@dataclass(frozen=True, slots=True)
+class RoundRow:
+    """One round as stored, with the person who opened it."""
+
+    id: str
+    motor_id: str
+    set_id: str
+    kind: str
+    at: datetime
+    total_units: float
+    finished: bool
+    person: str
+
+
+@dataclass(frozen=True, slots=True)
+class ReadingRow:
+    """One reading as stored; it keeps what was typed."""
+
+    id: str
+    position_number: int
+    typed: str
+    unit: str
+    method: str
+    instrument: str
+    length_mm: float
+    sd_mm: float
+    taper_deg: float | None
+    doubt: str
+    doubt_answer: str
+    person: str
+    at: datetime
+
+
+def add_set(
+    conn: Connection, set_id: str, motor_id: str, number: int, at: datetime, units: float, known: bool, act_id: str
+) -> None:
+    """Keep a newly fitted set."""
+    conn.execute(
+        """insert into brush_set (id, motor_id, number, fitted_at, fitted_units, fitted_known, act_id)
+           values (:id, :motor_id, :number, :at, :units, :known, :act_id)""",
+        {
+            "id": set_id,
+            "motor_id": motor_id,
+            "number": number,
+            "at": at.isoformat(),
+            "units": units,
+            "known": int(known),
+            "act_id": act_id,
+        },
+    )
+
+
+def end_set(conn: Connection, set_id: str, at: datetime, units: float, reason: str) -> None:
+    """End a set with its reason."""
+    conn.execute(
+        "update brush_set set ended_at = :at, ended_units = :units, end_reason = :reason where id = :id",
+        {"id": set_id, "at": at.isoformat(), "units": units, "reason": reason},
+    )
+
+
+def current_set(conn: Connection, motor_id: str) -> tuple[str, int, float, datetime]:
+    """Return id, number, use and time of fitting of the set in the motor.
+
+    Raises: NotFound without one.
+    """
+    row = conn.execute(
+        "select id, number, fitted_units, fitted_at from brush_set where motor_id = :id and ended_at is null order by number desc limit 1",
+        {"id": motor_id},
+    ).fetchone()
+    if row is None:
+        raise NotFound("No set of brushes is fitted.", "Record a new set first.")
+    return row["id"], row["number"], row["fitted_units"], datetime.fromisoformat(row["fitted_at"])
+
+
+def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
+    """Return all sets ever fitted, each with its rounds and readings that count."""
+    rounds: dict[str, list[Round]] = {}
+    readings = _measured(conn, motor_id)
+    for row in conn.execute("select * from round where motor_id = :id order by at, seq", {"id": motor_id}):
+        made = Round(row["id"], datetime.fromisoformat(row["at"]), row["total_units"], row["kind"],
+                     row["finished_at"] is not None, readings.get(row["id"], {}))  # fmt: skip
+        rounds.setdefault(row["set_id"], []).append(made)
+    rows = conn.execute("select * from brush_set where motor_id = :id order by number", {"id": motor_id})
+    return tuple(
+        BrushSet(r["number"], datetime.fromisoformat(r["fitted_at"]), r["fitted_units"],
+            bool(r["fitted_known"]),
+                 datetime.fromisoformat(r["ended_at"]) if r["ended_at"] else None, r["ended_units"],
+                 r["end_reason"] or "", tuple(rounds.get(r["id"], ())))
+        for r in rows
+    )  # fmt: skip
+
+
+def _measured(conn: Connection, motor_id: str) -> dict[str, dict[int, Measured]]:
+    found: dict[str, dict[int, Measured]] = {}
+    rows = conn.execute(
+        """select g.round_id, g.position_number, g.length_mm, g.sd_mm, g.low_mm, g.high_mm, g.lines_seen,
+                  case g.doubt_answer when '' then g.doubt else '' end as doubt
+           from round r join reading g on g.round_id = r.id
+           where r.motor_id = :id and g.replaced_by is null order by g.position_number""",
+        {"id": motor_id},
+    )
+    for r in rows:
+        measured = Measured(r["length_mm"], r["sd_mm"], r["low_mm"], r["high_mm"], r["lines_seen"], r["doubt"])
+        found.setdefault(r["round_id"], {})[r["position_number"]] = measured
+    return found
+
+
+_ROUND = """select r.*, p.name as person from round r join act a on a.id = r.act_id
+            join person p on p.id = a.person_id"""
+
+
+def _round(row: Row) -> RoundRow:
+    return RoundRow(row["id"], row["motor_id"], row["set_id"], row["kind"], datetime.fromisoformat(row["at"]),
+                    row["total_units"], row["finished_at"] is not None, row["person"])  # fmt: skip
+
+
+def add_round(
+    conn: Connection, round_id: str, motor_id: str, set_id: str, kind: str, at: datetime, units: float, act_id: str
+) -> None:
+    """Open a round."""
+    conn.execute(
+        """insert into round (id, motor_id, set_id, kind, at, seq, total_units, act_id)
+           values (:id, :motor_id, :set_id, :kind, :at,
+                   (select coalesce(max(seq), 0) + 1 from round where motor_id = :motor_id), :units, :act_id)""",
+        {"id": round_id, "motor_id": motor_id, "set_id": set_id, "kind": kind, "at": at.isoformat(), "units": units,
+         "act_id": act_id},
+    )  # fmt: skip
+
+
+def fetch_round(conn: Connection, round_id: str) -> RoundRow:
+    """Return a round.
+
+    Raises: NotFound.
+    """
+    row = conn.execute(f"{_ROUND} where r.id = :id", {"id": round_id}).fetchone()
+    if row is None:
+        raise NotFound("There is no such round.", "Open the motor and measure from there.")
+    return _round(row)
+
+
+def open_round(conn: Connection, motor_id: str) -> RoundRow | None:
+    """Return the round that was left half done, None without one."""
+    row = conn.execute(f"{_ROUND} where r.motor_id = :id and r.finished_at is null", {"id": motor_id}).fetchone()
+    return _round(row) if row else None
+
+
+def finish_round(conn: Connection, round_id: str, at: datetime) -> None:
+    """Close a round."""
+    conn.execute(
+        "update round set finished_at = :at where id = :id and finished_at is null",
+        {"id": round_id, "at": at.isoformat()},
+    )
+
+
+def add_reading(
+    conn: Connection, reading_id: str, round_id: str, position: int, reading: Reading, method: str, instrument: str,
+    doubt: str, act_id: str,
+) -> None:  # fmt: skip
+    """Keep a reading as the one that counts for its position; an earlier one stays behind it."""
+    conn.execute(
+        "update reading set replaced_by = :id where round_id = :round_id and position_number = :position and replaced_by is null",
+        {"id": reading_id, "round_id": round_id, "position": position},
+    )
+    conn.execute(
+        """insert into reading (id, round_id, position_number, typed, typed_unit, method, instrument, raw_value,
+                                length_mm, sd_mm, low_mm, high_mm, lines_seen, taper_deg, doubt, act_id)
+           values (:id, :round_id, :position, :typed, :unit, :method, :instrument, :raw, :length, :sd, :low, :high,
+                   :lines, :taper, :doubt, :act_id)""",
+        {"id": reading_id, "round_id": round_id, "position": position, "typed": reading.typed, "unit": reading.unit,
+         "method": method, "instrument": instrument, "raw": reading.raw_value, "length": reading.length_mm,
+         "sd": reading.sd_mm, "low": reading.low_mm, "high": reading.high_mm, "lines": reading.lines,
+         "taper": reading.taper_deg, "doubt": doubt, "act_id": act_id},
+    )  # fmt: skip
+
+
+_READING = """select g.*, p.name as person, a.at from reading g join act a on a.id = g.act_id
+              join person p on p.id = a.person_id"""
+
+
+def _reading(row: Row) -> ReadingRow:
+    return ReadingRow(row["id"], row["position_number"], row["typed"], row["typed_unit"], row["method"],
+                      row["instrument"], row["length_mm"], row["sd_mm"], row["taper_deg"], row["doubt"],
+                      row["doubt_answer"], row["person"], datetime.fromisoformat(row["at"]))  # fmt: skip
+
+
+def list_readings(conn: Connection, round_id: str) -> dict[int, ReadingRow]:
+    """Return the readings of a round that count, by position."""
+    rows = conn.execute(
+        f"{_READING} where g.round_id = :id and g.replaced_by is null order by g.position_number", {"id": round_id}
+    )
+    return {r["position_number"]: _reading(r) for r in rows}
+
+
+def fetch_reading(conn: Connection, reading_id: str) -> tuple[ReadingRow, str]:
+    """Return a reading and the id of its round.
+
+    Raises: NotFound.
+    """
+    row = conn.execute(f"{_READING} where g.id = :id", {"id": reading_id}).fetchone()
+    if row is None:
+        raise NotFound("There is no such reading.", "Open the round and pick it there.")
+    return _reading(row), row["round_id"]
+
+
+def answer_doubt(conn: Connection, reading_id: str, answer: str) -> None:
+    """Keep what the person said about a doubted reading."""
+    conn.execute("update reading set doubt_answer = :answer where id = :id", {"id": reading_id, "answer": answer})
+
+
+def withdraw_reading(conn: Connection, reading_id: str) -> None:
+    """Take a mistyped reading out of the count; it stays in the record, replaced by nothing but itself."""
+    conn.execute("update reading set replaced_by = id where id = :id", {"id": reading_id})

@@ -1,0 +1,112 @@
+"""What the bench and the register show of each motor."""
+
+from dataclasses import dataclass
+from datetime import date
+
+from norvash.store.database import Connection, Row
+
+
+@dataclass(frozen=True, slots=True)
+class Standing:
+    """One motor's place on the bench, kept up to date by every job."""
+
+    motor_id: str
+    rules_seq: int
+    stage: str | None
+    rank: int
+    limit_on: str | None
+    look_on: str | None
+    left_mm: float | None
+    sentence: str
+    word: str
+    flags: str
+    drawing_json: str
+
+
+@dataclass(frozen=True, slots=True)
+class Listed:
+    """A motor with its standing, as a list shows it."""
+
+    motor_id: str
+    tag: str
+    name: str
+    place: str
+    motor_class: str
+    standing: Standing
+
+
+def save_standing(conn: Connection, standing: Standing) -> None:
+    """Keep a motor's standing in place of the one before."""
+    conn.execute(
+        """insert into standing (motor_id, rules_seq, stage, rank, limit_on, look_on, left_mm, sentence, word, flags, drawing_json)
+           values (:motor_id, :rules_seq, :stage, :rank, :limit_on, :look_on, :left_mm, :sentence, :word, :flags, :drawing_json)
+           on conflict (motor_id) do update set rules_seq = excluded.rules_seq, stage = excluded.stage,
+               rank = excluded.rank, limit_on = excluded.limit_on, look_on = excluded.look_on,
+               left_mm = excluded.left_mm, sentence = excluded.sentence, word = excluded.word,
+               flags = excluded.flags, drawing_json = excluded.drawing_json""",
+        {name: getattr(standing, name) for name in Standing.__dataclass_fields__},
+    )
+
+
+def _listed(row: Row) -> Listed:
+    standing = Standing(**{name: row[name] for name in Standing.__dataclass_fields__})
+    return Listed(row["motor_id"], row["tag"], row["name"], row["place"], row["class"], standing)
+
+
+_LISTED = "select m.tag, m.name, m.place, m.class, s.* from standing s join motor m on m.id = s.motor_id"
+
+
+def list_bench(conn: Connection, today: date, until: date, most: int, skip: int) -> list[Listed]:
+    """Return the motors that need hands by a day, most urgent first; past its date counts as change now."""
+    rows = conn.execute(
+        """select m.tag, m.name, m.place, m.class, s.* from (
+                select motor_id as id, case when rank < 5 and limit_on <= :today then 5 else rank end as urgency, limit_on
+                from standing where rank > 0 or look_on <= :until
+                order by 2 desc, coalesce(limit_on, '9999'), motor_id limit :most offset :skip) u
+            join standing s on s.motor_id = u.id join motor m on m.id = u.id
+            order by u.urgency desc, coalesce(u.limit_on, '9999'), u.id""",
+        {"today": today.isoformat(), "until": until.isoformat(), "most": most, "skip": skip},
+    )
+    return [_listed(r) for r in rows]
+
+
+def count_bench(conn: Connection, until: date) -> int:
+    """Return how many motors need hands by a day."""
+    row = conn.execute(
+        "select count(*) from standing where rank > 0 or look_on <= :until", {"until": until.isoformat()}
+    )
+    return int(row.fetchone()[0])
+
+
+def list_next(conn: Connection, after: date, most: int) -> list[Listed]:
+    """Return the motors that run on, the soonest due first."""
+    rows = conn.execute(
+        f"{_LISTED} where s.rank = 0 and (s.look_on is null or s.look_on > :after) order by coalesce(s.limit_on, '9999'), m.tag limit :most",
+        {"after": after.isoformat(), "most": most},
+    )
+    return [_listed(r) for r in rows]
+
+
+def find_motors(conn: Connection, words: str, motor_class: str, most: int, skip: int) -> list[Listed]:
+    """Return motors whose tag, name, place or type holds the words, by tag."""
+    rows = conn.execute(
+        f"""{_LISTED} left join motor_type t on t.id = m.type_id
+            where (:class = '' or m.class = :class)
+              and (:words = '' or instr(lower(m.tag || ' ' || m.name || ' ' || m.place || ' ' || coalesce(t.name, '')), lower(:words)) > 0)
+            order by m.tag collate nocase limit :most offset :skip""",
+        {"words": words, "class": motor_class, "most": most, "skip": skip},
+    )
+    return [_listed(r) for r in rows]
+
+
+def count_motors(conn: Connection) -> int:
+    """Return how many motors there are."""
+    return int(conn.execute("select count(*) from motor").fetchone()[0])
+
+
+def list_stale(conn: Connection, rules_seq: int, most: int) -> list[str]:
+    """Return motors whose standing rests on an older rulebook."""
+    rows = conn.execute(
+        "select motor_id from standing where rules_seq < :seq limit :most", {"seq": rules_seq, "most": most}
+    )
+    return [r["motor_id"] for r in rows]

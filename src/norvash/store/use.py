@@ -1,0 +1,79 @@
+"""The use log."""
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from norvash.core.use import Counted, Entry
+from norvash.errors import NotFound
+from norvash.store.database import Connection, Row
+
+
+@dataclass(frozen=True, slots=True)
+class UseRow:
+    """One entry of the log with who made it; struck entries stay and count for nothing."""
+
+    id: str
+    entry: Entry
+    typed: str
+    event: str
+    struck: bool
+    person: str
+
+
+def add_entry(
+    conn: Connection, entry_id: str, motor_id: str, at: datetime, counted: Counted, typed: str, act_id: str
+) -> None:
+    """Keep a new entry."""
+    conn.execute(
+        """insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, act_id)
+           values (:id, :motor_id, (select coalesce(max(seq), 0) + 1 from use_entry where motor_id = :motor_id),
+                   :at, :total, :counter, :typed, :event, :act_id)""",
+        {"id": entry_id, "motor_id": motor_id, "at": at.isoformat(), "total": counted.total_units,
+         "counter": counted.counter_units, "typed": typed, "event": counted.event, "act_id": act_id},
+    )  # fmt: skip
+
+
+def _entry(row: Row) -> Entry:
+    return Entry(datetime.fromisoformat(row["at"]), row["total_units"], row["counter_units"])
+
+
+def list_entries(conn: Connection, motor_id: str) -> tuple[Entry, ...]:
+    """Return the entries that count, in order of time."""
+    rows = conn.execute(
+        """select at, total_units, counter_units from use_entry
+           where motor_id = :id and struck_act_id is null order by at, seq""",
+        {"id": motor_id},
+    )
+    return tuple(_entry(r) for r in rows)
+
+
+def list_log(conn: Connection, motor_id: str, most: int) -> list[UseRow]:
+    """Return the latest entries, newest first, struck ones included."""
+    rows = conn.execute(
+        """select u.*, p.name as person from use_entry u join act a on a.id = u.act_id
+           join person p on p.id = a.person_id
+           where u.motor_id = :id order by u.at desc, u.seq desc limit :most""",
+        {"id": motor_id, "most": most},
+    )
+    return [
+        UseRow(r["id"], _entry(r), r["typed"], r["event"], r["struck_act_id"] is not None, r["person"]) for r in rows
+    ]
+
+
+def last_entry_id(conn: Connection, motor_id: str) -> str:
+    """Return the id of the newest entry that counts.
+
+    Raises: NotFound without any.
+    """
+    row = conn.execute(
+        "select id from use_entry where motor_id = :id and struck_act_id is null order by at desc, seq desc limit 1",
+        {"id": motor_id},
+    ).fetchone()
+    if row is None:
+        raise NotFound("There is no entry to take back.", "Log the hours first.")
+    return str(row["id"])
+
+
+def strike_entry(conn: Connection, entry_id: str, act_id: str) -> None:
+    """Strike an entry: it stays in the log and counts for nothing."""
+    conn.execute("update use_entry set struck_act_id = :act_id where id = :id", {"id": entry_id, "act_id": act_id})

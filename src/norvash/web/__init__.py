@@ -1,0 +1,1 @@
+"""Pages and JSON over HTTP."""

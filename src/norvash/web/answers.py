@@ -1,0 +1,148 @@
+"""Answers: pages from templates, errors as a page or as JSON, never a bare status."""
+
+import json
+from datetime import date, datetime
+from pathlib import Path
+from typing import Any
+
+from fastapi import Request
+from fastapi.responses import HTMLResponse, JSONResponse, RedirectResponse, Response
+from jinja2 import Environment, PackageLoader, StrictUndefined, select_autoescape
+from markupsafe import Markup
+
+from norvash.core.words import day_words, grouped, length_words, use_words
+from norvash.drawing.stage_mark import stage_mark
+from norvash.drawing.svg import Drawing
+from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
+
+AREAS = (
+    ("Bench", "/", "b"),
+    ("Motors", "/motors", "m"),
+    ("Hours", "/hours", "h"),
+    ("Sums", "/sums", "s"),
+    ("Rulebook", "/rulebook", "r"),
+)
+STATIC = Path(__file__).parent / "static"
+_VERSION = str(int(max(p.stat().st_mtime for p in STATIC.rglob("*") if p.is_file()))) if STATIC.exists() else "0"
+
+
+def _drawn(drawing: Drawing) -> Markup:
+    return Markup(drawing.svg())  # noqa: S704  (built by the drawing layer, which escapes every text)
+
+
+def _mark(stage: str | None, word: str) -> Markup:
+    return _drawn(stage_mark(stage, word))
+
+
+def _environment() -> Environment:
+    env = Environment(
+        loader=PackageLoader("norvash.web"), autoescape=select_autoescape(default=True), undefined=StrictUndefined,
+        trim_blocks=True, lstrip_blocks=True, auto_reload=False,
+    )  # fmt: skip
+    env.globals |= {"areas": AREAS, "version": _VERSION, "drawn": _drawn, "mark": _mark}
+    env.filters |= {
+        "unjson": json.loads,
+        "brief": _brief,
+        "counted": _counted,
+        "as_length": length_words,
+        "use": use_words,
+        "grouped": grouped,
+        "day": _day,
+        "iso": _iso,
+        "share": _share,
+    }
+    return env
+
+
+def _day(value: date | datetime) -> str:
+    return day_words(value)
+
+
+def _iso(value: date | datetime) -> str:
+    return f"{value:%Y-%m-%d}"
+
+
+def _counted(value: float) -> str:
+    return grouped(value, 0 if value == int(value) else 1)
+
+
+def _share(value: float) -> str:
+    return f"{value:.0%}"
+
+
+def _brief(value: object) -> str:
+    """Return a recorded value in a few words."""
+    if isinstance(value, float):
+        return f"{value:.4g}"
+    if isinstance(value, dict):
+        return ", ".join(f"{k} {_brief(v)}" for k, v in value.items())
+    return str(value)
+
+
+ENVIRONMENT = _environment()
+
+
+class Kept(dict[str, str]):
+    """What was typed, to be shown again; a field that was not sent is empty."""
+
+    def __missing__(self, name: str) -> str:
+        return ""
+
+
+def page(request: Request, template: str, status: int = 200, /, **values: Any) -> HTMLResponse:
+    """Return a page; `area` tells the navigation where it is."""
+    values.setdefault("error", None)
+    values["typed"] = Kept(values.get("typed", {}))
+    values.setdefault("who", getattr(request.state, "who", None))
+    values.setdefault("site", getattr(request.state, "site", ""))
+    values.setdefault("today", getattr(request.state, "today", None))
+    theme = request.cookies.get("norvash_theme", "")
+    text = ENVIRONMENT.get_template(template).render(
+        request=request, path=request.url.path, theme=theme if theme in ("light", "dark") else "", **values
+    )
+    return HTMLResponse(text, status)
+
+
+def go_to(path: str) -> RedirectResponse:
+    """Return the redirect after a write, so that a reload reads."""
+    return RedirectResponse(path, 303)
+
+
+def status_of(error: NorvashError) -> int:
+    """Return the HTTP status of an error."""
+    if isinstance(error, NotFound):
+        return 404
+    return 409 if isinstance(error, Conflict | NeedsAnswer) else 422
+
+
+def errors_of(error: NorvashError | None) -> dict[str, NorvashError]:
+    """Return an error's parts by field; what has no field stands under an empty name."""
+    if error is None:
+        return {}
+    several = error.errors if isinstance(error, SeveralErrors) else [error]
+    return {e.field or "": e for e in reversed(several)}
+
+
+def plain_error(error: NorvashError) -> dict[str, Any]:
+    """Return an error as the JSON that the API answers with."""
+    one: dict[str, Any] = {"problem": error.problem, "remedy": error.remedy, "field": error.field}
+    if isinstance(error, NeedsAnswer):
+        one |= {"choices": [{"answer": k, "words": w} for k, w in error.choices], "likely": error.likely}
+    if isinstance(error, InputError) and error.suggestions:
+        one["suggestions"] = list(error.suggestions)
+    if isinstance(error, SeveralErrors):
+        one["errors"] = [plain_error(e) for e in error.errors]
+    return one
+
+
+def wants_json(request: Request) -> bool:
+    """Tell whether to answer in JSON."""
+    return request.url.path.startswith("/api/") or request.url.path == "/healthz"
+
+
+def error_answer(request: Request, error: NorvashError, status: int | None = None) -> Response:
+    """Return an error as a page or as JSON."""
+    status = status or status_of(error)
+    if wants_json(request):
+        return JSONResponse({"error": plain_error(error)}, status)
+    return page(request, "error.html", status, area="", error=error, errors={}, status=status)

@@ -1,0 +1,1 @@
+"""JSON twins of the pages."""

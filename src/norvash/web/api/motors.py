@@ -1,0 +1,103 @@
+"""Motors as JSON: verdict, use, rounds and readings."""
+
+from typing import Any
+
+from fastapi import APIRouter
+from pydantic import BaseModel, ConfigDict
+
+from norvash.core.verdict import Findings
+from norvash.store import people
+from norvash.web.deps import Conn, Now
+from norvash.work.acting import Act
+from norvash.work.logging_use import log_use
+from norvash.work.measuring import record, start_round
+from norvash.work.motor_page import judged
+
+router = APIRouter(prefix="/api/v1", tags=["motors"])
+
+
+class ActBody(BaseModel):
+    """A write: an id made by the client, and the person's name."""
+
+    model_config = ConfigDict(extra="forbid", strict=True)
+
+    act_id: str
+    person: str
+
+
+class UseBody(ActBody):
+    """One entry of use, as it would be typed."""
+
+    value: str
+    mode: str = "counter"
+    day: str = ""
+    answer: str = ""
+
+
+class RoundBody(ActBody):
+    """The head of a round."""
+
+    counter: str = ""
+    kind: str = "check"
+    answer: str = ""
+
+
+class ReadingBody(ActBody):
+    """One reading, as it would be typed."""
+
+    position: int
+    value: str
+    method: str = ""
+    instrument: str = ""
+    replaces: str = ""
+
+
+def _act(body: ActBody, conn: Conn, now: Now) -> Act:
+    known = people.find_named(conn, body.person)
+    return Act(body.act_id, known.id if known else "", now)
+
+
+def _line(found: Findings) -> dict[str, Any] | None:
+    line = found.line
+    if line is None:
+        return None
+    return {"left_h": line.left_h, "do_not_exceed_h": line.do_not_exceed_h, "plan_by_h": line.plan_by_h,
+            "look_again_h": line.look_again_h, "governing_position": line.governing_position, "answer": line.answer}  # fmt: skip
+
+
+@router.get("/motors/{motor_id}")
+def verdict(conn: Conn, now: Now, motor_id: str) -> dict[str, Any]:
+    """Return a motor's verdict with its reasons and the rules they rest on."""
+    context, found, said = judged(conn, motor_id, now.date())
+    return {
+        "motor": {"id": context.motor.id, "tag": context.motor.tag, "name": context.motor.name, "class": context.motor.motor_class},
+        "stage": found.stage, "word": said.word, "sentence": said.sentence, "flags": list(said.flags),
+        "limit_mm": found.limit.limit_mm, "limit_source": found.limit.source, "limit_on": found.days.limit_on,
+        "plan_on": found.days.plan_on, "look_on": found.days.look_on, "straight_line": _line(found),
+        "reasons": [{"text": r.text, "rules": [{"id": f.rule_id, "value": f.value, "unit": f.unit, "basis": f.basis}
+                                               for f in r.figures]} for r in said.reasons],
+        "brushes": [{"position": b.number, "label": b.label, "length_mm": b.last.length_mm if b.last else None,
+                     "usable": b.usable, "left_mm": b.left_mm, "wear_mm": b.wear_mm} for b in found.brushes],
+    }  # fmt: skip
+
+
+@router.post("/motors/{motor_id}/use")
+def use(conn: Conn, now: Now, motor_id: str, body: UseBody) -> dict[str, Any]:
+    """Log use; the same act again changes nothing."""
+    made = log_use(conn, _act(body, conn, now), motor_id, body.value, body.mode, body.day, body.answer)
+    return {"entry": made, **verdict(conn, now, motor_id)}
+
+
+@router.post("/motors/{motor_id}/rounds")
+def open_round(conn: Conn, now: Now, motor_id: str, body: RoundBody) -> dict[str, str]:
+    """Open a round, or return the one left half done."""
+    return {"round": start_round(conn, _act(body, conn, now), motor_id, body.counter, body.kind, body.answer)}
+
+
+@router.post("/rounds/{round_id}/readings")
+def reading(conn: Conn, now: Now, round_id: str, body: ReadingBody) -> dict[str, str]:
+    """Keep one reading."""
+    made = record(
+        conn, _act(body, conn, now), round_id, body.position, body.value, body.method, body.instrument, body.replaces
+    )
+    return {"reading": made}

@@ -1,0 +1,26 @@
+"""Sums as JSON."""
+
+from typing import Annotated, Any
+
+from fastapi import APIRouter, Body
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sums.catalogue import SUMS
+from norvash.web.deps import Conn
+from norvash.work.context import rulebook
+from norvash.work.sums import answer, model
+
+router = APIRouter(prefix="/api/v1/sums", tags=["sums"])
+
+
+@router.get("")
+def every() -> dict[str, Any]:
+    """List the sums with the schema of their inputs."""
+    return {"sums": [{"name": s.name, "title": s.title, "words": s.words, "inputs": model(s.name).model_json_schema(),
+                      "example": dict(s.example)} for s in SUMS.values()]}  # fmt: skip
+
+
+@router.post("/{name}")
+def one(conn: Conn, name: str, given: Annotated[Any, Body()]) -> dict[str, Any]:
+    """Answer a sum by the site's rulebook."""
+    return answer(name, given, MotorRules(rulebook(conn)))

@@ -1,0 +1,109 @@
+"""The application: routes, error answers, static files, start and stop."""
+
+import threading
+from collections.abc import AsyncIterator
+from contextlib import asynccontextmanager
+from datetime import datetime
+
+import structlog
+from fastapi import Depends, FastAPI, Request
+from fastapi.exceptions import RequestValidationError
+from fastapi.responses import JSONResponse, Response
+from fastapi.staticfiles import StaticFiles
+from starlette.exceptions import HTTPException
+
+from norvash.config import Settings
+from norvash.errors import NorvashError, NotFound
+from norvash.store import people
+from norvash.store.database import connect, healthy, migrate
+from norvash.web.answers import STATIC, error_answer
+from norvash.web.api import motors as motors_api
+from norvash.web.api import sums as sums_api
+from norvash.web.deps import Conn, Now, Pool, Who
+from norvash.web.pages import bench, figures, hours, measure, motor, motors, new_set, rulebook, sums, types, who
+from norvash.web.security import Guard
+from norvash.work.site import clock
+from norvash.work.standing import catch_up
+
+_log = structlog.get_logger("norvash.web")
+
+
+def _about(request: Request, conn: Conn, who: Who, now: Now) -> None:
+    """Lay ready what every page shows in its head."""
+    request.state.who, request.state.site, request.state.today = who, people.fetch_site(conn).name, now.date()
+
+
+def catch_up_in_background(app: FastAPI) -> None:
+    """Judge anew, in a thread of its own, what rests on an older rulebook."""
+
+    def work() -> None:
+        conn = connect(app.state.settings.db)
+        try:
+            done = catch_up(conn, clock(people.fetch_site(conn), datetime.now()).date())
+        finally:
+            conn.close()
+        if done:
+            _log.info("judged anew", motors=done)
+
+    thread = threading.Thread(target=work, name="catch-up", daemon=True)
+    thread.start()
+    app.state.catching_up = thread
+
+
+def create_app(settings: Settings) -> FastAPI:
+    """Return the application on a database; a new database gets its schema."""
+    conn = connect(settings.db)
+    version = migrate(conn)
+    conn.close()
+
+    @asynccontextmanager
+    async def lifespan(app: FastAPI) -> AsyncIterator[None]:
+        catch_up_in_background(app)
+        yield
+        app.state.pool.close()
+
+    app = FastAPI(title="Norvash", docs_url=None, redoc_url=None, lifespan=lifespan, openapi_url="/api/v1/openapi.json")
+    app.state.settings, app.state.pool, app.state.catch_up = (settings, Pool(settings.db), catch_up_in_background)
+    for module in (bench, motors, motor, figures, types, hours, measure, new_set, rulebook, sums, who):
+        app.include_router(module.router, dependencies=[Depends(_about)], include_in_schema=False)
+    app.include_router(sums_api.router)
+    app.include_router(motors_api.router)
+    app.mount("/static", StaticFiles(directory=STATIC), name="static")
+
+    @app.get("/healthz")
+    def health(conn: Conn) -> JSONResponse:
+        return JSONResponse({"ok": healthy(conn), "schema": version})
+
+    _answer_errors(app)
+    app.add_middleware(Guard, settings=settings)
+    return app
+
+
+def _answer_errors(app: FastAPI) -> None:
+    @app.exception_handler(NorvashError)
+    def ours(request: Request, error: NorvashError) -> Response:
+        return error_answer(request, error)
+
+    @app.exception_handler(RequestValidationError)
+    def invalid(request: Request, error: RequestValidationError) -> Response:
+        first = error.errors()[0]
+        where = ".".join(str(p) for p in first["loc"][1:])
+        problem = f"The request cannot be read{f' at {where}' if where else ''}: {first['msg'].lower()}."
+        return error_answer(request, NorvashError(problem, "Correct it and send it again.", where or None), 422)
+
+    @app.exception_handler(HTTPException)
+    def http(request: Request, error: HTTPException) -> Response:
+        if error.status_code == 404:
+            return error_answer(request, NotFound("There is nothing at this address.", "Start from the bench."))
+        return error_answer(
+            request, NorvashError(f"{error.detail}.", "Go back and try another way."), error.status_code
+        )
+
+    @app.exception_handler(Exception)
+    def broken(request: Request, error: Exception) -> Response:
+        _log.error("broken", path=request.url.path, error=repr(error))
+        said = NorvashError(
+            "Something in Norvash broke; nothing was half saved.",
+            "Go back and try again; if it comes back, look in the log.",
+        )
+        return error_answer(request, said, 500)

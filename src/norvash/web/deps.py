@@ -1,0 +1,99 @@
+"""What every route needs: a connection, the person, the time, the form as it was typed."""
+
+import queue
+import secrets
+from collections.abc import Iterator
+from datetime import datetime
+from pathlib import Path
+from typing import Annotated
+
+from fastapi import Depends, Request
+
+from norvash.errors import InputError, NorvashError
+from norvash.store import people
+from norvash.store.database import Connection, connect
+from norvash.store.people import Person
+from norvash.work.acting import Act
+from norvash.work.site import clock
+
+PERSON_COOKIE = "norvash_person"
+_IDLE = 8
+
+
+class Pool:
+    """Open connections, each used by one request at a time."""
+
+    def __init__(self, path: Path) -> None:
+        self._path = path
+        self._idle: queue.LifoQueue[Connection] = queue.LifoQueue(_IDLE)
+
+    def take(self) -> Connection:
+        """Return an idle connection, or a new one."""
+        try:
+            return self._idle.get_nowait()
+        except queue.Empty:
+            return connect(self._path)
+
+    def give_back(self, conn: Connection) -> None:
+        """Keep a connection for the next request, or close it."""
+        try:
+            self._idle.put_nowait(conn)
+        except queue.Full:
+            conn.close()
+
+    def close(self) -> None:
+        """Close all idle connections."""
+        while not self._idle.empty():
+            self._idle.get_nowait().close()
+
+
+def _connection(request: Request) -> Iterator[Connection]:
+    pool: Pool = request.app.state.pool
+    conn = pool.take()
+    try:
+        yield conn
+    finally:
+        pool.give_back(conn)
+
+
+Conn = Annotated[Connection, Depends(_connection)]
+
+
+def _now(conn: Conn) -> datetime:
+    return clock(people.fetch_site(conn), datetime.now())
+
+
+Now = Annotated[datetime, Depends(_now)]
+
+
+def _person(request: Request, conn: Conn) -> Person | None:
+    try:
+        return people.fetch_person(conn, request.cookies.get(PERSON_COOKIE, ""))
+    except NorvashError:
+        return None
+
+
+Who = Annotated[Person | None, Depends(_person)]
+
+
+async def _typed(request: Request) -> dict[str, str]:
+    form = await request.form(max_files=0, max_fields=400)
+    return {name: value for name, value in form.items() if isinstance(value, str)}
+
+
+Typed = Annotated[dict[str, str], Depends(_typed)]
+
+
+def fresh_id() -> str:
+    """Return a new id for a form; the browser sends it back with what was typed."""
+    return secrets.token_hex(12)
+
+
+def act_of(typed: dict[str, str], who: Person | None, now: datetime) -> Act:
+    """Return the act that a form stands for.
+
+    Raises: InputError when nobody is chosen on this device.
+    """
+    if who is None:
+        raise InputError("Nobody is chosen on this device.", "Choose who is working, then send this again.", "person")
+    return Act(typed.get("act_id", ""), who.id, now)

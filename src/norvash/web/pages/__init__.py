@@ -1,0 +1,1 @@
+"""Pages, a module a working area."""

@@ -1,0 +1,49 @@
+"""The figures of one motor: its own, its type's, its class's."""
+
+from fastapi import APIRouter, Request
+from fastapi.responses import HTMLResponse, Response
+
+from norvash.core.classes import TEMPLATES
+from norvash.core.figures import FIELDS, Figures
+from norvash.errors import InputError, NorvashError
+from norvash.store import motors as store
+from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.work.registering import change_figures
+
+router = APIRouter()
+
+
+@router.get("/motors/{motor_id}/figures")
+def show(request: Request, conn: Conn, who: Who, motor_id: str) -> Response:
+    """Show a motor's figures, each with where it comes from."""
+    if who is None:
+        return go_to(f"/who?next=/motors/{motor_id}/figures")
+    own = store.motor_figures(conn, store.fetch_motor(conn, motor_id).id)
+    typed = {k: f"{v:g}" if isinstance(v, float) else v for k, v in own.items()}
+    return _page(request, conn, motor_id, typed, None)
+
+
+def _page(
+    request: Request, conn: Conn, motor_id: str, typed: dict[str, str], error: NorvashError | None
+) -> HTMLResponse:
+    motor = store.fetch_motor(conn, motor_id)
+    of_type = store.type_figures(conn, motor.type_id) if motor.type_id else {}
+    return page(request, "figures.html", status_of(error) if error else 200, area="Motors", motor=motor, fields=FIELDS,
+                lent=Figures({}, of_type, TEMPLATES[motor.motor_class].lends), typed=typed, act_id=fresh_id(),
+                error=error, errors=errors_of(error))  # fmt: skip
+
+
+@router.post("/motors/{motor_id}/figures")
+def change(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+    """Keep a motor's own figures."""
+    store.fetch_motor(conn, motor_id)
+    figures = {f.name: typed.get(f.name, "") for f in FIELDS}
+    version = typed.get("version", "")
+    try:
+        if not version.isdigit():
+            raise InputError("The form is incomplete.", "Open the page again.", "version")
+        change_figures(conn, act_of(typed, who, now), motor_id, figures, int(version))
+    except NorvashError as error:
+        return _page(request, conn, motor_id, typed, error)
+    return go_to(f"/motors/{motor_id}")

@@ -1,0 +1,111 @@
+"""Measuring a set, position by position."""
+
+from fastapi import APIRouter, Request
+from fastapi.responses import HTMLResponse, Response
+
+from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
+from norvash.core.doubts import ANSWERS
+from norvash.core.figures import INSTRUMENTS, METHODS
+from norvash.core.ruler import ruler_of
+from norvash.drawing.carbon_ruler import carbon_ruler
+from norvash.errors import Conflict, InputError, NorvashError
+from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.forms import ReadingForm, RoundForm
+from norvash.web.motor_drawings import round_view
+from norvash.work.measuring import KINDS, finish, record, settle_doubt, start_round
+from norvash.work.motor_page import motor_page
+from norvash.work.round_page import RoundPage, round_page
+
+router = APIRouter()
+
+
+@router.get("/motors/{motor_id}/measure")
+def head(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, position: int = 0) -> Response:
+    """Ask for the counter, or go on with the round that was left half done."""
+    if who is None:
+        return go_to(f"/who?next=/motors/{motor_id}/measure")
+    shown = motor_page(conn, motor_id, now.date())
+    if shown.half_done is not None:
+        return go_to(f"/rounds/{shown.half_done.id}?position={position}")
+    return _head(request, conn, now, motor_id, {}, None)
+
+
+def _head(
+    request: Request, conn: Conn, now: Now, motor_id: str, typed: dict[str, str], error: NorvashError | None
+) -> HTMLResponse:
+    shown = motor_page(conn, motor_id, now.date())
+    template = TEMPLATES[shown.context.motor.motor_class]
+    return page(request, "measure_start.html", status_of(error) if error else 200, area="Motors", m=shown, kinds=KINDS,
+                motor=shown.context.motor, state=shown.context.state, said=shown.said, act_id=fresh_id(), typed=typed,
+                error=error, errors=errors_of(error), cautions=(template.caution, CAUTION_FOR_ALL))  # fmt: skip
+
+
+@router.post("/motors/{motor_id}/rounds")
+def start(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+    """Open a round."""
+    form = RoundForm.of(typed)
+    try:
+        round_id = start_round(conn, act_of(typed, who, now), motor_id, form.counter, form.kind, form.answer)
+    except NorvashError as error:
+        return _head(request, conn, now, motor_id, typed, error)
+    return go_to(f"/rounds/{round_id}")
+
+
+@router.get("/rounds/{round_id}")
+def show(request: Request, conn: Conn, now: Now, who: Who, round_id: str, position: int = 0, done: int = 0) -> Response:
+    """Show a round at the position to measure, with the answer to the value before."""
+    if who is None:
+        return go_to(f"/who?next=/rounds/{round_id}")
+    return _round(request, round_page(conn, round_id, position, now.date()), done, {}, None)
+
+
+def _round(
+    request: Request, shown: RoundPage, done: int, typed: dict[str, str], error: NorvashError | None
+) -> HTMLResponse:
+    replaces = shown.line.reading.id if shown.line.reading else ""
+    last = next((x for x in shown.lines if x.plan.number == done and x.reading), None)
+    ruler = carbon_ruler(
+        ruler_of(shown.found, shown.context.state), 380, max(36.0, 11.0 * len(shown.lines)), dimensions=True
+    )
+    asked = error.suggestions if isinstance(error, InputError) else ()
+    return page(request, "round.html", status_of(error) if error else 200, area="Motors", r=shown, motor=shown.context.motor,
+                state=shown.context.state, said=shown.said, found=shown.found, last=last, answers=ANSWERS, asked=asked,
+                view=round_view(shown, 360), ruler=ruler, methods=METHODS, instruments=INSTRUMENTS, replaces=replaces,
+                act_id=fresh_id(), doubt_id=fresh_id(), finish_id=fresh_id(), typed=typed, error=error,
+                errors=errors_of(error))  # fmt: skip
+
+
+@router.post("/rounds/{round_id}/readings")
+def measure(request: Request, conn: Conn, now: Now, who: Who, round_id: str, typed: Typed) -> Response:
+    """Keep one reading and go on to the next position."""
+    form = ReadingForm.of(typed)
+    position = (
+        int(form.position) if form.position.isascii() and form.position.isdigit() and len(form.position) < 4 else 0
+    )
+    try:
+        record(
+            conn, act_of(typed, who, now), round_id, position, form.value, form.method, form.instrument, form.replaces
+        )
+    except NorvashError as error:
+        if isinstance(error, InputError | Conflict):
+            return _round(request, round_page(conn, round_id, position, now.date()), 0, typed, error)
+        raise
+    return go_to(f"/rounds/{round_id}?done={position}#round")
+
+
+@router.post("/readings/{reading_id}/doubt")
+def doubt(conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Response:
+    """Keep the answer to a doubt."""
+    answer = typed.get("answer", "")
+    round_id = settle_doubt(conn, act_of(typed, who, now), reading_id, answer)
+    if answer == "new set":
+        return go_to(f"/motors/{typed.get('motor_id', '')}/new-set")
+    position = typed.get("position", "") if answer == "mistyped" else ""
+    return go_to(f"/rounds/{round_id}?position={position if position.isdigit() else 0}")
+
+
+@router.post("/rounds/{round_id}/finish")
+def close(conn: Conn, now: Now, who: Who, round_id: str, typed: Typed) -> Response:
+    """Close a round and return to the motor."""
+    return go_to(f"/motors/{finish(conn, act_of(typed, who, now), round_id)}")

@@ -1,0 +1,58 @@
+"""The register of motors, and adding one."""
+
+from fastapi import APIRouter, Request
+from fastapi.responses import HTMLResponse, Response
+
+from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
+from norvash.drawing.carbon_ruler import carbon_ruler
+from norvash.errors import NorvashError
+from norvash.store import motors as store
+from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.forms import MotorForm
+from norvash.work.bench import PAGE, register
+from norvash.work.registering import NewMotor, add_motor
+
+router = APIRouter()
+
+
+@router.get("/motors")
+def show(request: Request, conn: Conn, now: Now, q: str = "", c: str = "", p: int = 1) -> HTMLResponse:
+    """Show the register, or what was found in it."""
+    rows = register(conn, q[:80], c, p, now.date())
+    drawn = [(r, carbon_ruler(r.ruler, 220, 18)) for r in rows[:PAGE]]
+    return page(request, "motors.html", area="Motors", rows=drawn, more=len(rows) > PAGE, q=q, c=c, p=max(p, 1),
+                classes=list(TEMPLATES), errors={})  # fmt: skip
+
+
+@router.get("/motors/new")
+def ask(request: Request, conn: Conn, who: Who, motor_class: str = "", type_id: str = "") -> Response:
+    """Ask for a new motor, from the template of its class."""
+    if who is None:
+        return go_to(
+            f"/who?next=/motors/new?motor_class={motor_class}" if motor_class in TEMPLATES else "/who?next=/motors/new"
+        )
+    return _form(request, conn, {"motor_class": motor_class, "type_id": type_id}, None)
+
+
+def _form(request: Request, conn: Conn, typed: dict[str, str], error: NorvashError | None) -> HTMLResponse:
+    template = TEMPLATES.get(typed.get("motor_class", ""))
+    types = [t for t, _ in store.list_types(conn) if template is None or t.motor_class == template.name]
+    figures = store.type_figures(conn, typed["type_id"]) if typed.get("type_id") else {}
+    return page(request, "motor_new.html", status_of(error) if error else 200, area="Motors", templates=TEMPLATES,
+                template=template, types=types, type_figures=figures, act_id=fresh_id(), typed=typed, error=error,
+                errors=errors_of(error), caution=CAUTION_FOR_ALL)  # fmt: skip
+
+
+@router.post("/motors")
+def add(request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
+    """Keep a new motor."""
+    form = MotorForm.of(typed)
+    limit = "" if form.limit_unknown else form.limit
+    given = NewMotor(form.tag, form.name, form.place, form.motor_class, form.type_id, form.brushes, form.new_length,
+                     limit, form.unit_of_use, form.use_now, bool(form.set_is_new), {})  # fmt: skip
+    try:
+        motor_id = add_motor(conn, act_of(typed, who, now), given)
+    except NorvashError as error:
+        return _form(request, conn, typed, error)
+    return go_to(f"/motors/{motor_id}")

@@ -1,0 +1,45 @@
+"""Fitting a new set of brushes."""
+
+from fastapi import APIRouter, Request
+from fastapi.responses import HTMLResponse, Response
+
+from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
+from norvash.errors import NorvashError
+from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.forms import SetForm
+from norvash.work.measuring import END_REASONS, fit_new_set
+from norvash.work.motor_page import motor_page
+
+router = APIRouter()
+
+
+@router.get("/motors/{motor_id}/new-set")
+def ask(request: Request, conn: Conn, now: Now, who: Who, motor_id: str) -> Response:
+    """Ask for the reason, the counter and the starting lengths."""
+    if who is None:
+        return go_to(f"/who?next=/motors/{motor_id}/new-set")
+    return _page(request, conn, now, motor_id, {}, None)
+
+
+def _page(
+    request: Request, conn: Conn, now: Now, motor_id: str, typed: dict[str, str], error: NorvashError | None
+) -> HTMLResponse:
+    shown = motor_page(conn, motor_id, now.date())
+    template = TEMPLATES[shown.context.motor.motor_class]
+    return page(request, "new_set.html", status_of(error) if error else 200, area="Motors", m=shown, reasons=END_REASONS,
+                motor=shown.context.motor, state=shown.context.state, found=shown.found, said=shown.said,
+                act_id=fresh_id(), typed=typed, error=error, errors=errors_of(error),
+                cautions=(template.caution, CAUTION_FOR_ALL))  # fmt: skip
+
+
+@router.post("/motors/{motor_id}/sets")
+def fit(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+    """End the old set and start the new one."""
+    form = SetForm.of(typed)
+    lengths = {int(k[7:]): v for k, v in typed.items() if k.startswith("length_") and k[7:].isdigit() and len(k) < 10}
+    try:
+        fit_new_set(conn, act_of(typed, who, now), motor_id, form.counter, form.reason, lengths, form.answer)
+    except NorvashError as error:
+        return _page(request, conn, now, motor_id, typed, error)
+    return go_to(f"/motors/{motor_id}")

@@ -1,0 +1,78 @@
+"""Types of motor: figures that several motors share."""
+
+from fastapi import APIRouter, Request
+from fastapi.responses import HTMLResponse, Response
+
+from norvash.core.classes import TEMPLATES
+from norvash.core.figures import FIELDS, Figures
+from norvash.errors import NorvashError
+from norvash.store import motors as store
+from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.forms import TypeForm
+from norvash.work.registering import save_type
+
+router = APIRouter()
+
+
+@router.get("/types")
+def show(request: Request, conn: Conn) -> HTMLResponse:
+    """Show all types."""
+    return page(request, "types.html", area="Motors", types=store.list_types(conn), errors={})
+
+
+@router.get("/types/new")
+def new(request: Request, conn: Conn, who: Who, motor_class: str = "") -> Response:
+    """Ask for a new type."""
+    if who is None:
+        return go_to("/who?next=/types/new")
+    return _page(request, conn, "", {"motor_class": motor_class}, None)
+
+
+@router.get("/types/{type_id}")
+def one(request: Request, conn: Conn, who: Who, type_id: str) -> Response:
+    """Show a type with its figures and its motors."""
+    if who is None:
+        return go_to(f"/who?next=/types/{type_id}")
+    kind = store.fetch_type(conn, type_id)
+    stated = store.type_figures(conn, type_id)
+    typed = {
+        "name": kind.name,
+        "motor_class": kind.motor_class,
+        **{k: f"{v:g}" if isinstance(v, float) else v for k, v in stated.items()},
+    }
+    return _page(request, conn, type_id, typed, None)
+
+
+def _page(
+    request: Request, conn: Conn, type_id: str, typed: dict[str, str], error: NorvashError | None
+) -> HTMLResponse:
+    template = TEMPLATES.get(typed.get("motor_class", ""))
+    lent = Figures({}, {}, template.lends if template else {})
+    return page(request, "type.html", status_of(error) if error else 200, area="Motors", type_id=type_id, fields=FIELDS,
+                lent=lent, templates=TEMPLATES, template=template, typed=typed, act_id=fresh_id(),
+                motors=store.list_motors_of_type(conn, type_id) if type_id else [],
+                positions=store.type_positions(conn, type_id) if type_id else (), error=error, errors=errors_of(error))  # fmt: skip
+
+
+@router.post("/types")
+def add(request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
+    """Keep a new type."""
+    return _save(request, conn, now, who, "", typed)
+
+
+@router.post("/types/{type_id}")
+def change(request: Request, conn: Conn, now: Now, who: Who, type_id: str, typed: Typed) -> Response:
+    """Change a type; its motors are judged anew."""
+    store.fetch_type(conn, type_id)
+    return _save(request, conn, now, who, type_id, typed)
+
+
+def _save(request: Request, conn: Conn, now: Now, who: Who, type_id: str, typed: dict[str, str]) -> Response:
+    form = TypeForm.of(typed)
+    figures = {f.name: typed.get(f.name, "") for f in FIELDS}
+    try:
+        saved = save_type(conn, act_of(typed, who, now), type_id, form.name, form.motor_class, form.brushes, figures)
+    except NorvashError as error:
+        return _page(request, conn, type_id, typed, error)
+    return go_to(f"/types/{saved}")

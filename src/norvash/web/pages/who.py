@@ -1,0 +1,48 @@
+"""Who is working on this device, and in which light."""
+
+from fastapi import APIRouter, Request
+from fastapi.responses import HTMLResponse, Response
+
+from norvash.errors import NorvashError
+from norvash.store import people
+from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.deps import PERSON_COOKIE, Conn, Now, Typed, fresh_id
+from norvash.work.site import join
+
+router = APIRouter()
+_YEAR_S = 365 * 86400
+
+
+def _inside(path: str) -> str:
+    """Return a path within this application, the bench for anything else."""
+    return path if path.startswith("/") and not path.startswith(("//", "/\\")) and "\\" not in path else "/"
+
+
+@router.get("/who")
+def ask(request: Request, conn: Conn, next: str = "/") -> HTMLResponse:  # noqa: A002
+    """Ask who is working."""
+    return page(request, "who.html", area="", people=people.list_people(conn), next=_inside(next), errors={})
+
+
+@router.post("/who")
+def choose(request: Request, conn: Conn, now: Now, typed: Typed) -> Response:
+    """Remember on this device who is working."""
+    onward = _inside(typed.get("next", "/"))
+    try:
+        known = typed.get("person", "")
+        person = people.fetch_person(conn, known) if known else join(conn, fresh_id(), typed.get("name", ""), now)
+    except NorvashError as error:
+        return page(request, "who.html", status_of(error), area="", people=people.list_people(conn), next=onward,
+                    typed=typed, error=error, errors=errors_of(error))  # fmt: skip
+    answer = go_to(onward)
+    answer.set_cookie(PERSON_COOKIE, person.id, max_age=_YEAR_S, httponly=True, samesite="lax")
+    return answer
+
+
+@router.post("/light")
+def light(typed: Typed) -> Response:
+    """Remember on this device whether to show it light or dark."""
+    answer = go_to(_inside(typed.get("next", "/")))
+    theme = typed.get("theme", "")
+    answer.set_cookie("norvash_theme", theme if theme in ("light", "dark") else "", max_age=_YEAR_S, samesite="lax")
+    return answer

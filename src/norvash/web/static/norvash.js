@@ -1,0 +1,59 @@
+// Keys, key sheet and small fillings-in; everything that computes is on the server.
+(function () {
+  "use strict";
+  let going = false;
+
+  function typing(target) {
+    return target.matches("input:not([type=radio]):not([type=checkbox]), textarea, select") || target.isContentEditable;
+  }
+
+  function press(element) {
+    if (element.matches("input")) { element.focus(); element.select(); } else { element.click(); }
+  }
+
+  function go(key) {
+    const area = [...document.querySelectorAll("[data-go]")].find((a) => a.dataset.go === key);
+    if (area) { area.click(); }
+  }
+
+  function showKeys() {
+    const sheet = document.getElementById("keys"), list = sheet.querySelector("dl");
+    list.replaceChildren();
+    const rows = [...document.querySelectorAll("[data-key]")].map((e) => [e.dataset.key, e.dataset.keySays]);
+    document.querySelectorAll("[data-go]").forEach((a) => rows.push(["g " + a.dataset.go, "go to " + a.firstChild.textContent.trim()]));
+    rows.push(["?", "this list"]);
+    rows.forEach(([key, says]) => {
+      const row = document.createElement("div"), term = document.createElement("dt"), words = document.createElement("dd");
+      term.textContent = key; words.textContent = says; row.append(term, words); list.append(row);
+    });
+    sheet.showModal();
+  }
+
+  document.addEventListener("keydown", (event) => {
+    if (event.key === "Escape" && typing(event.target)) { event.target.blur(); return; }
+    if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target) || document.querySelector("dialog[open]")) { return; }
+    if (going) { going = false; go(event.key); event.preventDefault(); return; }
+    if (event.key === "g") { going = true; setTimeout(() => { going = false; }, 1500); return; }
+    if (event.key === "?") { showKeys(); event.preventDefault(); return; }
+    if (event.key === "Enter" && event.target !== document.body) { return; }
+    const found = [...document.querySelectorAll("[data-key]")].find((e) => e.dataset.key === event.key);
+    if (found) { event.preventDefault(); press(found); }
+  });
+
+  document.addEventListener("click", (event) => {
+    const button = event.target.closest("[data-fill]");
+    if (!button) { return; }
+    const field = document.getElementById(button.dataset.fill);
+    field.value = button.value;
+    field.form.requestSubmit();
+  });
+
+  // A second submit of the same form while the first is under way is not sent.
+  document.addEventListener("submit", (event) => {
+    const form = event.target;
+    if (form.method !== "post" || form.hasAttribute("x-target")) { return; }
+    if (form.dataset.sent) { event.preventDefault(); return; }
+    form.dataset.sent = "1";
+    window.addEventListener("pageshow", () => { delete form.dataset.sent; }, { once: true });
+  });
+})();

@@ -1,0 +1,1 @@
+"""The jobs of the technician; each opens its transaction once."""

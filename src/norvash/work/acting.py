@@ -1,0 +1,61 @@
+"""Every write: one transaction, one person, recorded with what it was before, repeatable without effect."""
+
+import hashlib
+import json
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass
+from datetime import datetime
+
+from norvash.errors import Conflict, InputError
+from norvash.store import people
+from norvash.store.database import Connection, transaction
+
+_LONGEST_ID = 80
+
+
+@dataclass(frozen=True, slots=True)
+class Act:
+    """One write as the client sends it: an id made by the client, the person, and the time."""
+
+    id: str
+    person_id: str
+    at: datetime
+
+    def __post_init__(self) -> None:
+        plain = self.id.replace("-", "").replace(".", "").replace("_", "")
+        if not (8 <= len(self.id) <= _LONGEST_ID and plain.isascii() and plain.isalnum()):
+            raise InputError("The entry has no usable id of its own.",
+                             "Send an id of 8 to 80 letters, digits, dots or dashes, a new one for each entry.", "act_id")  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class Change:
+    """What a job changed: the id of what came of it, and the values before and after."""
+
+    result_id: str
+    before: Mapping[str, object]
+    after: Mapping[str, object]
+    motor_id: str | None = None
+
+
+def once(conn: Connection, act: Act, job: str, typed: Mapping[str, object], body: Callable[[], Change]) -> str:
+    """Do a job in one transaction and record it; the same act again changes nothing and gives the same answer.
+
+    Raises: Conflict if an act with this id was made with other content; NotFound for an unknown person.
+    """
+    digest = hashlib.sha256(json.dumps([job, typed], sort_keys=True, default=str).encode()).hexdigest()
+    with transaction(conn):
+        earlier = people.find_act(conn, act.id)
+        if earlier is not None:
+            if earlier.digest != digest:
+                raise Conflict(
+                    "This form was already sent, with other content.",
+                    "What you typed is kept here: send it again as a new entry, or leave it.", "act_id",
+                )  # fmt: skip
+            return earlier.result_id
+        person = people.fetch_person(conn, act.person_id)
+        change = body()
+        done = people.Done(act.id, act.at, person.name, job, digest, change.result_id,
+                           json.dumps(change.before, default=str), json.dumps(change.after, default=str))  # fmt: skip
+        people.add_act(conn, done, person.id, change.motor_id)
+        return change.result_id

@@ -1,0 +1,73 @@
+"""The bench: which motors need hands, most urgent first."""
+
+import json
+from dataclasses import dataclass
+from datetime import date, timedelta
+
+from norvash.core.ruler import Ruler, ruler_from
+from norvash.core.rules.book import MotorRules
+from norvash.core.stages import WORDS
+from norvash.store import standings
+from norvash.store.database import Connection
+from norvash.store.standings import Listed
+from norvash.work.context import rulebook
+
+PAGE = 25
+_NEXT = 6
+
+
+@dataclass(frozen=True, slots=True)
+class BenchRow:
+    """One motor on the bench, ready to be drawn."""
+
+    listed: Listed
+    stage: str | None
+    word: str
+    ruler: Ruler
+    limit_on: date | None
+    look_on: date | None
+    note: str
+
+
+@dataclass(frozen=True, slots=True)
+class Bench:
+    """One page of the bench, and what comes after it."""
+
+    rows: list[BenchRow]
+    coming: list[BenchRow]
+    needing: int
+    motors: int
+    page: int
+    pages: int
+
+
+def row_of(listed: Listed, today: date) -> BenchRow:
+    """Return a row; a limit that lies in the past by its date raises the stage."""
+    standing = listed.standing
+    limit_on = date.fromisoformat(standing.limit_on) if standing.limit_on else None
+    look_on = date.fromisoformat(standing.look_on) if standing.look_on else None
+    stage, note = standing.stage, ""
+    if limit_on is not None and limit_on <= today and stage in ("fit", "watch", "plan"):
+        stage, note = "change", "past its limit by date: measure or change"
+    elif look_on is not None and look_on <= today and stage in ("fit", "watch", "plan"):
+        note = "the look is due"
+    word = standing.word if stage == standing.stage else WORDS[stage or "fit"]
+    return BenchRow(listed, stage, word, ruler_from(json.loads(standing.drawing_json)), limit_on, look_on, note)
+
+
+def bench(conn: Connection, today: date, page: int) -> Bench:
+    """Return one page of the bench; after the last page come the next motors that run on."""
+    ahead = MotorRules(rulebook(conn))["bench.ahead"]
+    until = today + timedelta(days=ahead)
+    needing = standings.count_bench(conn, until)
+    pages = max((needing + PAGE - 1) // PAGE, 1)
+    page = min(max(page, 1), pages)
+    rows = [row_of(x, today) for x in standings.list_bench(conn, today, until, PAGE, (page - 1) * PAGE)]
+    coming = [row_of(x, today) for x in standings.list_next(conn, until, _NEXT)] if page == pages else []
+    return Bench(rows, coming, needing, standings.count_motors(conn), page, pages)
+
+
+def register(conn: Connection, words: str, motor_class: str, page: int, today: date) -> list[BenchRow]:
+    """Return one page of the register, by tag."""
+    found = standings.find_motors(conn, " ".join(words.split()), motor_class, PAGE + 1, (max(page, 1) - 1) * PAGE)
+    return [row_of(x, today) for x in found]

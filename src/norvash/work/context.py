@@ -1,0 +1,59 @@
+"""Everything about one motor, put together for a verdict."""
+
+from dataclasses import dataclass
+
+from norvash.core.classes import TEMPLATES
+from norvash.core.figures import Figures
+from norvash.core.rules.book import MotorRules, Rulebook
+from norvash.core.rules.catalogue import RULES
+from norvash.core.state import MotorState
+from norvash.core.use import rate_of_use
+from norvash.store import motors, rounds, rules, use
+from norvash.store.database import Connection
+from norvash.store.motors import Motor, MotorType
+
+
+@dataclass(frozen=True, slots=True)
+class Context:
+    """A motor with its type, state and the rules that apply to it."""
+
+    motor: Motor
+    type: MotorType | None
+    state: MotorState
+    rules: MotorRules
+
+    @property
+    def figures(self) -> Figures:
+        """Return the figures in force."""
+        return self.state.figures
+
+    @property
+    def unit(self) -> str:
+        """Return the unit of use."""
+        return self.state.unit
+
+
+def rulebook(conn: Connection) -> Rulebook:
+    """Return the rulebook with the site's overrides."""
+    return Rulebook(RULES, rules.list_overrides(conn))
+
+
+def figures_of(conn: Connection, motor: Motor) -> Figures:
+    """Return the figures in force for a motor."""
+    of_type = motors.type_figures(conn, motor.type_id) if motor.type_id else {}
+    return Figures(motors.motor_figures(conn, motor.id), of_type, TEMPLATES[motor.motor_class].lends)
+
+
+def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Context:
+    """Return everything about a motor.
+
+    Raises: NotFound.
+    """
+    motor = motors.fetch_motor(conn, motor_id)
+    figures = figures_of(conn, motor)
+    applied = MotorRules(book or rulebook(conn), motor.motor_class, motor.type_id or "", motor.id)
+    entries = use.list_entries(conn, motor_id)
+    rate = rate_of_use(entries, figures.number("use_per_week_units"), applied)
+    state = MotorState(figures, motors.positions(conn, motor_id), rounds.list_sets(conn, motor_id), entries, rate)
+    kind = motors.fetch_type(conn, motor.type_id) if motor.type_id else None
+    return Context(motor, kind, state, applied)

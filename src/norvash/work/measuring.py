@@ -1,0 +1,231 @@
+"""Measure a set: open a round, keep each reading at once, answer doubts, finish."""
+
+from dataclasses import replace
+
+from norvash.core.classes import PositionPlan
+from norvash.core.doubts import ANSWERS, Doubt, doubt_of
+from norvash.core.readings import Reading, read
+from norvash.core.state import Round, start_of
+from norvash.core.straight_line import Point
+from norvash.errors import Conflict, InputError, NotFound
+from norvash.store import rounds
+from norvash.store.database import Connection
+from norvash.store.rounds import RoundRow
+from norvash.work.acting import Act, Change, once
+from norvash.work.context import Context, load
+from norvash.work.logging_use import settle_use
+from norvash.work.standing import refresh
+
+KINDS = {"check": "a look", "bedded": "bedding-in has just ended"}
+
+
+def start_round(conn: Connection, act: Act, motor_id: str, counter: str, kind: str = "check", answer: str = "") -> str:
+    """Open a round at the use that the counter shows; return its id, or that of the round left half done.
+
+    Raises: InputError or NeedsAnswer about the counter; then nothing is kept.
+    """
+    if kind not in KINDS:
+        raise InputError("This kind of round is not known.", "Choose one from the list.", "kind")
+
+    def body() -> Change:
+        context = load(conn, motor_id)
+        half_done = rounds.open_round(conn, motor_id)
+        if half_done is not None:
+            return Change(half_done.id, {}, {"went on": half_done.id}, motor_id)
+        total = settle_use(conn, act, context, counter, answer)
+        set_id, number, _, _ = rounds.current_set(conn, motor_id)
+        rounds.add_round(conn, act.id, motor_id, set_id, kind, act.at, total, act.id)
+        refresh(conn, motor_id, act.at.date())
+        return Change(act.id, {}, {"set": number, "kind": kind, "total": total, "counter": counter}, motor_id)
+
+    typed = {"motor": motor_id, "counter": counter, "kind": kind, "answer": answer}
+    return once(conn, act, "start a round", typed, body)
+
+
+def record(
+    conn: Connection, act: Act, round_id: str, position: int, text: str, method: str = "", instrument: str = "",
+    replaces: str = "",
+) -> str:  # fmt: skip
+    """Keep one reading at once, doubted or not, and judge the motor anew; return the reading's id.
+
+    `replaces` is the reading that the person saw at this position; another one there is not overwritten.
+    Raises: InputError for what cannot be read, Conflict for a reading that somebody else made meanwhile.
+    """
+
+    def body() -> Change:
+        row = _open(conn, round_id)
+        context = load(conn, row.motor_id)
+        plan = _plan(context, position)
+        there = rounds.list_readings(conn, round_id).get(position)
+        if there is not None and there.id != replaces:
+            raise Conflict(f"{there.person} has already measured {plan.label}: {there.typed} {there.unit}.",
+                           f"Your value is kept in the field: enter it again to replace {there.typed} {there.unit}.", "value")  # fmt: skip
+        method_used = method or context.figures.word("method")
+        instrument_used = instrument or context.figures.word("instrument")
+        try:
+            reading = read(text, context.figures, context.rules, method_used, instrument_used)
+        except InputError as error:
+            raise error.at(error.field or "value") from None
+        doubt = doubt_about(context, row, plan, reading)
+        rounds.add_reading(conn, act.id, round_id, position, reading, method_used, instrument_used,
+                           doubt.words if doubt else "", act.id)  # fmt: skip
+        refresh(conn, row.motor_id, act.at.date())
+        before = {"typed": there.typed, "length_mm": there.length_mm} if there else {}
+        after = {
+            "position": plan.label,
+            "typed": reading.typed,
+            "length_mm": reading.length_mm,
+            "doubt": doubt.kind if doubt else "",
+        }
+        return Change(act.id, before, after, row.motor_id)
+
+    typed = {"round": round_id, "position": position, "text": text, "method": method, "instrument": instrument,
+             "replaces": replaces}  # fmt: skip
+    return once(conn, act, "measure", typed, body)
+
+
+def _open(conn: Connection, round_id: str) -> RoundRow:
+    row = rounds.fetch_round(conn, round_id)
+    if row.finished:
+        raise Conflict("This round is finished.", "Start a new round on the motor's page to measure again.", "value")
+    return row
+
+
+def _plan(context: Context, position: int) -> PositionPlan:
+    for plan in context.state.positions:
+        if plan.number == position:
+            return plan
+    raise NotFound(f"This motor has no position {position}.", "Choose one in the end view.", "position")
+
+
+def doubt_about(context: Context, row: RoundRow, plan: PositionPlan, reading: Reading) -> Doubt | None:
+    """Return the doubt about a reading, against this set's start, its last round and its partners."""
+    state, current = context.state, context.state.current
+    this = next(r for r in current.rounds if r.id == row.id)
+    start = start_of(state, current, plan.number, context.rules)
+    if start.run_h >= row.total_units and not current.fitted_known:
+        start = Point(state.figures.need("new_mm"), row.total_units, start.sd_mm)
+    return doubt_of(reading, start, _previous(current.rounds, this, plan.number), row.total_units,
+                    _partners(context, this, plan.number), context.rules)  # fmt: skip
+
+
+def _previous(all_rounds: tuple[Round, ...], this: Round, position: int) -> Point | None:
+    earlier = [
+        r for r in all_rounds if r.id != this.id and position in r.readings and r.total_units <= this.total_units
+    ]
+    if not earlier:
+        return None
+    found = earlier[-1].readings[position]
+    return Point(found.length_mm, earlier[-1].total_units, found.sd_mm)
+
+
+def _partners(context: Context, this: Round, position: int) -> list[Point]:
+    """Return the wear of the other brushes of this round, as points."""
+    partners = []
+    for number, measured in this.readings.items():
+        if number == position or measured.doubt:
+            continue
+        start = start_of(context.state, context.state.current, number, context.rules)
+        worn = start.length_mm - measured.length_mm
+        if start.run_h >= this.total_units:
+            worn = context.figures.need("new_mm") - measured.length_mm
+        partners.append(Point(worn, this.total_units, measured.sd_mm))
+    return partners
+
+
+def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str) -> str:
+    """Keep what the person says about a doubted reading; a mistyped one is withdrawn. Return the round's id."""
+    if answer not in dict(ANSWERS):
+        raise InputError("This answer is not known.", "Choose one of the answers.", "answer")
+
+    def body() -> Change:
+        reading, round_id = rounds.fetch_reading(conn, reading_id)
+        row = rounds.fetch_round(conn, round_id)
+        if answer == "mistyped":
+            _open(conn, round_id)
+            rounds.withdraw_reading(conn, reading_id)
+        else:
+            rounds.answer_doubt(conn, reading_id, answer)
+        refresh(conn, row.motor_id, act.at.date())
+        return Change(round_id, {"typed": reading.typed, "doubt": reading.doubt}, {"answer": answer}, row.motor_id)
+
+    return once(conn, act, "settle a doubt", {"reading": reading_id, "answer": answer}, body)
+
+
+def finish(conn: Connection, act: Act, round_id: str) -> str:
+    """Close a round, complete or not; return the motor's id."""
+
+    def body() -> Change:
+        row = rounds.fetch_round(conn, round_id)
+        rounds.finish_round(conn, round_id, act.at)
+        refresh(conn, row.motor_id, act.at.date())
+        return Change(row.motor_id, {"finished": row.finished}, {"finished": True}, row.motor_id)
+
+    return once(conn, act, "finish a round", {"round": round_id}, body)
+
+
+def fit_new_set(
+    conn: Connection, act: Act, motor_id: str, counter: str, reason: str, lengths: dict[int, str], answer: str = ""
+) -> str:
+    """End the set in the motor with its reason and start the next one with its measured lengths.
+
+    Raises: InputError at the field that is wrong, NeedsAnswer about the counter; then nothing is kept.
+    """
+    if reason not in END_REASONS:
+        raise InputError("Say why the old set came out.", "Choose one of the reasons.", "reason")
+
+    def body() -> Change:
+        context = load(conn, motor_id)
+        total = settle_use(conn, act, context, counter, answer)
+        set_id, number, fitted_units, _ = rounds.current_set(conn, motor_id)
+        half_done = rounds.open_round(conn, motor_id)
+        if half_done is not None:
+            rounds.finish_round(conn, half_done.id, act.at)
+        rounds.end_set(conn, set_id, act.at, total, reason)
+        rounds.add_set(conn, act.id, motor_id, number + 1, act.at, total, True, act.id)
+        measured = _starting_lengths(conn, act, context, total, lengths)
+        refresh(conn, motor_id, act.at.date())
+        before = {"set": number, "ran": total - fitted_units}
+        return Change(act.id, before, {"set": number + 1, "reason": reason, "lengths_mm": measured}, motor_id)
+
+    typed = {"motor": motor_id, "counter": counter, "reason": reason, "lengths": lengths, "answer": answer}
+    return once(conn, act, "fit a new set", typed, body)
+
+
+END_REASONS = {
+    "at its limit": "It was at its limit",
+    "planned": "Planned change before the limit",
+    "damaged": "Chipped, cracked or burnt",
+    "stuck": "Seized in a holder",
+    "lead or terminal": "Lead or terminal failed",
+    "wrong brush": "Wrong brush",
+    "with other work": "Renewed while it was open",
+    "not known": "Not known",
+}
+
+
+def _starting_lengths(
+    conn: Connection, act: Act, context: Context, total: float, lengths: dict[int, str]
+) -> dict[str, float]:
+    typed = {p: lengths[p.number] for p in context.state.positions if lengths.get(p.number, "").strip()}
+    if not typed:
+        return {}
+    round_id = f"{act.id}.fit"
+    rounds.add_round(conn, round_id, context.motor.id, act.id, "fitting", act.at, total, act.id)
+    instrument = context.figures.word("instrument")
+    method = context.figures.word("method")
+    method = "length" if method in ("wear line", "compare", "spring position") else method
+    start = Point(context.figures.need("new_mm"), total, context.rules["new.tolerance"] / 2)
+    made: dict[str, float] = {}
+    for plan, text in typed.items():
+        try:
+            reading = read(text, context.figures, context.rules, method, instrument)
+        except InputError as error:
+            raise error.at(f"length_{plan.number}") from None
+        reading = replace(reading, typed=text.strip())
+        doubt = doubt_of(reading, start, None, total, (), context.rules)
+        rounds.add_reading(conn, f"{act.id}.{plan.number}", round_id, plan.number, reading, method, instrument,
+                           doubt.words if doubt else "", act.id)  # fmt: skip
+        made[plan.label] = reading.length_mm
+    rounds.finish_round(conn, round_id, act.at)
+    return made

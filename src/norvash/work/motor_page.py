@@ -1,0 +1,44 @@
+"""All that a motor's page shows."""
+
+from dataclasses import dataclass
+from datetime import date
+
+from norvash.core.sentence import Verdict, verdict
+from norvash.core.verdict import Findings, findings
+from norvash.store import people, rounds, use
+from norvash.store.database import Connection
+from norvash.store.people import Done
+from norvash.store.rounds import RoundRow
+from norvash.store.use import UseRow
+from norvash.work.context import Context, load
+
+_HISTORY = 40
+
+
+@dataclass(frozen=True, slots=True)
+class MotorPage:
+    """A motor, judged now, with its open round, its log and its history."""
+
+    context: Context
+    found: Findings
+    said: Verdict
+    half_done: RoundRow | None
+    log: list[UseRow]
+    history: list[Done]
+
+
+def judged(conn: Connection, motor_id: str, today: date) -> tuple[Context, Findings, Verdict]:
+    """Return a motor with its verdict of today, without writing anything."""
+    context = load(conn, motor_id)
+    found = findings(context.state, context.rules)
+    return context, found, verdict(found, context.state, context.rules, today)
+
+
+def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
+    """Return all that a motor's page shows.
+
+    Raises: NotFound.
+    """
+    context, found, said = judged(conn, motor_id, today)
+    return MotorPage(context, found, said, rounds.open_round(conn, motor_id), use.list_log(conn, motor_id, _HISTORY),
+                     people.list_acts(conn, motor_id, _HISTORY))  # fmt: skip

@@ -1,0 +1,33 @@
+"""The site, its clock and its people."""
+
+from datetime import datetime, time, timedelta
+
+from norvash.store import people
+from norvash.store.database import Connection, transaction
+from norvash.store.people import Person, Site
+from norvash.work.registering import words_of
+
+_DEMO_HOURS = 14
+
+
+def clock(site: Site, now: datetime) -> datetime:
+    """Return the site's time: the wall clock, or in a demonstration its fixed day, moving with it for a while."""
+    now = now.replace(microsecond=0)
+    if site.demo_day is None:
+        return now
+    passed = min(max(now - site.made_at, timedelta()), timedelta(hours=_DEMO_HOURS))
+    return datetime.combine(datetime.fromisoformat(site.demo_day), time(9)) + passed
+
+
+def join(conn: Connection, person_id: str, name: str, now: datetime) -> Person:
+    """Return the person with this name, kept as a new one if it is not known yet.
+
+    Raises: InputError for an empty or overlong name.
+    """
+    clean = words_of("name", name, "The name")
+    with transaction(conn):
+        known = people.find_named(conn, clean)
+        if known is not None:
+            return known
+        people.add_person(conn, Person(person_id, clean), now)
+        return people.fetch_person(conn, person_id)

@@ -1,0 +1,115 @@
+"""Answer a registered sum from JSON or from a typed form; wrong input names its field."""
+
+from dataclasses import MISSING, asdict, fields
+from functools import cache
+from types import UnionType
+from typing import Annotated, Any, get_args, get_origin
+
+from pydantic import BaseModel, ConfigDict, Field, ValidationError, create_model
+
+from norvash.core.quantities import parse
+from norvash.core.rules.book import MotorRules
+from norvash.core.sums.catalogue import SUMS
+from norvash.core.sums.registry import Ask, find
+from norvash.errors import InputError, NorvashError, SeveralErrors
+
+_PLAIN = ("word", "sign")
+
+
+def answer(name: str, given: object, rules: MotorRules) -> dict[str, Any]:
+    """Return the result of a sum as plain data.
+
+    Raises: NotFound for an unknown sum, InputError or SeveralErrors naming the fields.
+    """
+    entry = find(SUMS, name)
+    if not isinstance(given, dict):
+        raise InputError("The inputs are not a JSON object.", 'Send {"name": value, …}.')
+    try:
+        checked = model(name).model_validate(given)
+    except ValidationError as error:
+        raise SeveralErrors([_plain(e) for e in error.errors()]) from None
+    result = entry.compute(entry.inputs(**dict(checked)), rules)
+    return {"sum": name, **asdict(result)}
+
+
+def answer_typed(name: str, typed: dict[str, str], rules: MotorRules) -> dict[str, Any]:
+    """Return the result of a sum from what was typed into its form, units and fractions included."""
+    given: dict[str, Any] = {}
+    errors: list[NorvashError] = []
+    for field in fields(find(SUMS, name).inputs):
+        text = typed.get(field.name, "").strip()
+        if not text:
+            continue
+        try:
+            given[field.name] = _read(text, field.metadata["ask"], _takes_list(field.type), _takes_one(field.type))
+        except NorvashError as error:
+            errors.append(error.at(field.name))
+    if errors:
+        raise SeveralErrors(errors)
+    return answer(name, given, rules)
+
+
+def _read(text: str, asked: Ask, many: bool, one: bool) -> Any:
+    if asked.dimension in _PLAIN:
+        return text.split() if many else text
+    if not many or (one and ";" not in text):
+        return parse(text, asked.dimension).value
+    parts = [p.strip() for p in text.split(";")]
+    return [None if p in ("", "-", "–") else parse(p, asked.dimension).value for p in parts]
+
+
+def _members(kind: Any) -> tuple[Any, ...]:
+    return get_args(kind) if isinstance(kind, UnionType) else (kind,)
+
+
+def _takes_list(kind: Any) -> bool:
+    return any(get_origin(m) is list for m in _members(kind))
+
+
+def _takes_one(kind: Any) -> bool:
+    return any(m in (float, int) for m in _members(kind))
+
+
+@cache
+def model(name: str) -> type[BaseModel]:
+    """Return the model of a sum's JSON input, made from its input dataclass."""
+    entry = find(SUMS, name)
+    made: dict[str, Any] = {}
+    for field in fields(entry.inputs):
+        asked: Ask = field.metadata["ask"]
+        required = ... if field.default is MISSING else field.default
+        made[field.name] = (
+            _bounded(field.type, asked),
+            Field(required, description=f"{asked.label} {asked.hint}".strip()),
+        )
+    config = ConfigDict(extra="forbid", allow_inf_nan=False, strict=False, frozen=True)
+    return create_model(f"sum_{name}".replace("-", "_"), __config__=config, **made)
+
+
+def _bounded(kind: Any, asked: Ask) -> Any:
+    """Return the type with the bounds on its numbers, inside lists too; strings never pass for numbers."""
+    if kind in (float, int):
+        low: dict[str, Any] = {"gt" if asked.above_low else "ge": asked.low}
+        return Annotated[kind, Field(strict=kind is float, le=asked.high, **low)]
+    if get_origin(kind) is list:
+        return list[_bounded(get_args(kind)[0], asked)]  # type: ignore[misc]
+    if isinstance(kind, UnionType):
+        union = _bounded(_members(kind)[0], asked)
+        for member in _members(kind)[1:]:
+            union = union | _bounded(member, asked)
+        return union
+    return kind
+
+
+def _plain(error: Any) -> NorvashError:
+    """Return one of Pydantic's errors in our words, at its field."""
+    name = next((str(p) for p in error["loc"] if not str(p).startswith(("list[", "float", "constrained"))), "")
+    if error["type"] == "extra_forbidden":
+        return InputError(
+            f"“{name}” is not an input of this sum.", "Leave it out, or see the sum's page for its names.", name
+        )
+    if error["type"] == "missing":
+        return InputError(f"{name} is missing.", "Give it a value.", name)
+    got = repr(error["input"])
+    return InputError(f"{name}: {got[:60]} does not fit ({error['msg'][0].lower()}{error['msg'][1:]}).",
+                      "Give a plain number in the unit of the field's name.", name)  # fmt: skip
