@@ -1,5 +1,5 @@
 .DEFAULT_GOAL := help
-.PHONY: help setup demo test check bench screenshots lock
+.PHONY: help setup demo test check bench screenshots rules lock
 PORT ?= 8000
 
 help: ## this list
@@ -23,5 +23,8 @@ screenshots: ## the pictures in docs/screenshots, from the demo data
 	@scripts/setup dev
 	@scripts/browser
 	@.venv/bin/python scripts/screenshots.py
+rules: ## the rule list in docs/rules.md, from the code
+	@scripts/setup dev
+	@.venv/bin/python -c "from norvash.core.rules.listing import listing; print(listing(), end='')" > docs/rules.md
 lock: ## write the pins anew
 	@scripts/lock

@@ -42,7 +42,7 @@ def judge_spring(
 
     Units: force_n, nominal_n [N], kpa, band_kpa [kPa]. Source: rules spring.plan, spring.change
     """
-    plan, change = rules["spring.plan"], rules["spring.change"]
+    plan, change = rules["spring.plan"] + 1e-9, rules["spring.change"] + 1e-9
     if nominal_n is not None:
         off = force_n / nominal_n - 1
         stage: Stage = "change" if abs(off) > change else "plan" if abs(off) > plan else "fit"

@@ -19,7 +19,7 @@ UNITS: dict[str, dict[str, float]] = {
     "rate": {"mm/1000 h": 1.0},
 }  # fmt: skip
 _SPELLINGS = {
-    '"': "in", "″": "in", "''": "in", "inch": "in", "inches": "in", "thous": "thou", "mil": "thou", "mils": "thou",
+    '"': "in", "″": "in", "''": "in", "′′": "in", "inch": "in", "inches": "in", "thous": "thou", "mil": "thou", "mils": "thou",
     "um": "µm", "μm": "µm", "micron": "µm", "microns": "µm", "hr": "h", "hrs": "h", "hour": "h", "hours": "h",
     "mins": "min", "start": "starts", "rpm": "r/min", "deg": "°", "percent": "%", "n": "N", "v": "V", "a": "A",
     "w": "W", "kw": "kW", "kpa": "kPa", "kg": "kgf", "g": "gf", "oz": "ozf", "lb": "lbf", "ma": "mA", "mv": "mV",
@@ -85,7 +85,7 @@ def parse_count(text: str, least: int, most: int) -> int:
 
 def _clean(text: str) -> str:
     """Fold width, minus signs and single-character fractions into plain characters."""
-    spaced = "".join(f" {c}" if unicodedata.category(c) == "No" else c for c in text)
+    spaced = "".join(f" {c}" if "FRACTION" in unicodedata.name(c, "") else c for c in text)
     folded = unicodedata.normalize("NFKC", spaced).replace("⁄", "/").replace("−", "-").replace("–", "-")
     return folded.strip()
 

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import WORDS, Staged
+from norvash.core.stages import STAGES, WORDS, Staged, worst
 from norvash.core.state import MotorState
 from norvash.core.verdict import Findings, Reason, beyond_horizon
 from norvash.core.words import day_words, length_words, listed, use_words
@@ -72,6 +72,14 @@ def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str
 
 
 def _why(found: Findings, unit: str) -> str:
+    raised = found.conditions and found.conditions[0][1].stage
+    if (
+        raised
+        and raised == found.stage
+        and STAGES.index(raised) > max((b.staged.rank for b in found.brushes if b.staged), default=0)
+    ):
+        label, finding = found.conditions[0]
+        return f"Brush {label}: {finding.words}; {finding.decision}."
     brush = found.governing
     if brush is None or brush.left_mm is None or brush.last is None:
         return ""
@@ -124,10 +132,12 @@ def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reas
     """Return the reasons of a verdict, the weightiest first, each with its rules."""
     unit = state.figures.word("length_unit")
     lines = [Reason(f"Brush {label}: {words}") for label, words in found.doubts]
+    lines += [Reason(f"Brush {label}, {f.words}: {f.decision}. ({WORDS[f.stage]}.)") for label, f in found.conditions]
     if found.missing:
         lines.append(_missing_reason(found, state))
-    if found.staged and found.governing and found.governing.usable is not None:
-        lines.append(_stage_reason(found, found.staged, rules))
+    by_length = worst([b.staged for b in found.brushes if b.staged])
+    if by_length is not None:
+        lines.append(_stage_reason(found, by_length, rules))
     lines.append(_limit_reason(found, rules, unit))
     lines.extend(_line_reasons(found, state, rules))
     lines.extend(_spread_reasons(found, state, rules))
@@ -144,15 +154,15 @@ def _missing_reason(found: Findings, state: MotorState) -> Reason:
 
 
 def _stage_reason(found: Findings, staged: Staged, rules: MotorRules) -> Reason:
-    worst = min((b for b in found.brushes if b.usable is not None), key=lambda b: b.usable or 0.0)
-    share = max(worst.usable or 0.0, 0.0)
+    least = min((b for b in found.brushes if b.usable is not None), key=lambda b: b.usable or 0.0)
+    share = max(least.usable or 0.0, 0.0)
     if staged.rule_id == "wear line":
-        seen = worst.last.lines if worst.last else 0
-        return Reason(f"{WORDS[staged.stage]}: wear line {seen} shows at brush {worst.label}.")
+        seen = least.last.lines if least.last else 0
+        return Reason(f"{WORDS[staged.stage]}: wear line {seen} shows at brush {least.label}.")
     figure = rules.figure(staged.rule_id)
     side = "over" if staged.stage == "fit" else "at or under"
     return Reason(
-        f"{WORDS[staged.stage]}: usable carbon of brush {worst.label} is {share:.0%}, {side} {figure.value:.0%}.",
+        f"{WORDS[staged.stage]}: usable carbon of brush {least.label} is {share:.0%}, {side} {figure.value:.0%}.",
         (figure,),
     )
 

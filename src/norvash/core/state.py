@@ -26,7 +26,7 @@ class Measured:
 
 @dataclass(frozen=True, slots=True)
 class Round:
-    """One measured round of a set; total_units is the use when it was measured."""
+    """One measured round of a set; total_units is the use when it was measured, `seen` are findings by position."""
 
     id: str
     at: datetime
@@ -34,6 +34,7 @@ class Round:
     kind: str
     finished: bool
     readings: dict[int, Measured]
+    seen: tuple[tuple[int, str], ...] = ()
 
 
 @dataclass(frozen=True, slots=True)

@@ -51,7 +51,7 @@ def read_counter(
         raise Conflict(f"At that moment the counter was already logged as {before.counter_units:g} {unit}.",
                        "Take that entry back first, or give another time.", "value")  # fmt: skip
     elif value >= before.counter_units:
-        counted = Counted(before.total_units + value - before.counter_units, value, "")
+        counted = Counted(before.total_units + (value - before.counter_units), value, "")
     else:
         counted = _explained(value, before, entries, unit, at, rules, answer)
     _possible(counted.total_units, at, entries, unit, rules)
@@ -98,7 +98,7 @@ def _explained(
 ) -> Counted:
     last = before.counter_units
     if answer == "rolled over":
-        return Counted(before.total_units + rollover(last) - last + value, value, answer)
+        return Counted(before.total_units + (rollover(last) - last + value), value, answer)
     if answer in ("replaced", "reset"):
         return Counted(before.total_units + value, value, answer)
     raise _went_down(value, before, entries, unit, at, rules)

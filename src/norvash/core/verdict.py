@@ -4,10 +4,11 @@ from dataclasses import dataclass, replace
 from datetime import date, timedelta
 
 from norvash.core.brushes import usable_carbon
+from norvash.core.findings import BY_ID, Finding
 from norvash.core.limits import Limit
 from norvash.core.rules.book import Figure, MotorRules
 from norvash.core.spread import Spread, set_spread
-from norvash.core.stages import Stage, Staged, stage_of, stage_of_line, worst
+from norvash.core.stages import STAGES, Stage, Staged, stage_of, stage_of_line, worst
 from norvash.core.state import BrushSet, Measured, MotorState, Round, motor_limit, start_of
 from norvash.core.straight_line import Point, StraightLine, Track, rate_mm_per_kh, straight_line
 from norvash.core.use import day_of
@@ -55,7 +56,7 @@ class Findings:
     round: Round | None
     complete_before: Round | None
     doubts: tuple[tuple[str, str], ...]
-    visits: int
+    conditions: tuple[tuple[str, Finding], ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -79,7 +80,8 @@ def findings(state: MotorState, rules: MotorRules) -> Findings:
     before = next((r for r in reversed(complete) if r is not latest), None)
     brushes = tuple(_brush(state, current, i, limit, rules) for i in range(len(state.positions)))
     missing = tuple(b.label for b in brushes if latest and not b.in_round)
-    staged = worst([b.staged for b in brushes if b.staged])
+    conditions = _conditions(state, latest)
+    staged = worst([*(b.staged for b in brushes if b.staged), *(Staged(f.stage, f.id) for _, f in conditions)])
     line = _line(state, current, latest, limit, rules) if latest and not _only_start(current, measured) else None
     if line:
         brushes = tuple(_ahead(b, line, state, latest) for b in brushes)
@@ -88,8 +90,15 @@ def findings(state: MotorState, rules: MotorRules) -> Findings:
     return Findings(
         staged.stage if staged else None, staged, limit, brushes, missing, governing, line, _days(state, line),
         _spread(brushes, state, rules) if latest and not missing else None, latest,
-        before if missing else None, _doubts(brushes), len(measured),
+        before if missing else None, _doubts(brushes), conditions,
     )  # fmt: skip
+
+
+def _conditions(state: MotorState, latest: Round | None) -> tuple[tuple[str, Finding], ...]:
+    """Return what was seen in the last round, the worst first, each with the label of its position."""
+    labels = {p.number: p.label for p in state.positions}
+    found = [(labels[n], BY_ID[seen]) for n, seen in (latest.seen if latest else ())]
+    return tuple(sorted(found, key=lambda pair: -STAGES.index(pair[1].stage)))
 
 
 def _only_start(current: BrushSet, measured: list[Round]) -> bool:

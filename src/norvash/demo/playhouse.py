@@ -14,7 +14,8 @@ from norvash.store.database import Connection, connect, migrate, transaction
 from norvash.store.people import Person
 from norvash.work.acting import Act
 from norvash.work.logging_use import log_use
-from norvash.work.measuring import finish, fit_new_set, record, settle_doubt, start_round
+from norvash.work.measuring import finish, record, settle_doubt, start_round
+from norvash.work.new_set import fit_new_set
 from norvash.work.registering import NewMotor, add_motor, save_type
 from norvash.work.ruling import set_rule
 

@@ -15,12 +15,20 @@ _BUSY_MS = 5000
 
 
 def connect(path: Path) -> Connection:
-    """Open a database file; a new one is empty until `migrate`."""
+    """Open a database file; a new one is empty until `migrate`.
+
+    Raises: NorvashError for a file that is no database.
+    """
     conn = sqlite3.connect(path, isolation_level=None, check_same_thread=False)
     conn.row_factory = sqlite3.Row
-    conn.execute(f"pragma busy_timeout = {_BUSY_MS}")
-    for pragma in ("journal_mode = wal", "synchronous = full", "foreign_keys = on", "trusted_schema = off"):
-        conn.execute(f"pragma {pragma}")
+    try:
+        for pragma in (f"busy_timeout = {_BUSY_MS}", "journal_mode = wal", "synchronous = full", "foreign_keys = on",
+                       "trusted_schema = off"):  # fmt: skip
+            conn.execute(f"pragma {pragma}")
+    except sqlite3.DatabaseError as error:
+        raise NorvashError(
+            f"The file {path.name} is no database ({error}).", "Give the path of a Norvash database, or a new path."
+        ) from None
     return conn
 
 
@@ -72,14 +80,9 @@ def migrate(conn: Connection) -> int:
 
 
 def _version(conn: Connection) -> int:
-    try:
-        version = int(conn.execute("pragma user_version").fetchone()[0])
-        mark = int(conn.execute("pragma application_id").fetchone()[0])
-        tables = int(conn.execute("select count(*) from sqlite_schema").fetchone()[0])
-    except sqlite3.DatabaseError as error:
-        raise NorvashError(
-            f"This file is no database ({error}).", "Give the path of a Norvash database, or a new path."
-        ) from None
+    version = int(conn.execute("pragma user_version").fetchone()[0])
+    mark = int(conn.execute("pragma application_id").fetchone()[0])
+    tables = int(conn.execute("select count(*) from sqlite_schema").fetchone()[0])
     if mark != _APPLICATION_ID and (tables or version):
         raise NorvashError("This database belongs to another application.", "Give another path.")
     return version

@@ -86,10 +86,10 @@ def current_set(conn: Connection, motor_id: str) -> tuple[str, int, float, datet
 def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
     """Return all sets ever fitted, each with its rounds and readings that count."""
     rounds: dict[str, list[Round]] = {}
-    readings = _measured(conn, motor_id)
+    readings, seen = _measured(conn, motor_id), _seen(conn, motor_id)
     for row in conn.execute("select * from round where motor_id = :id order by at, seq", {"id": motor_id}):
         made = Round(row["id"], datetime.fromisoformat(row["at"]), row["total_units"], row["kind"],
-                     row["finished_at"] is not None, readings.get(row["id"], {}))  # fmt: skip
+                     row["finished_at"] is not None, readings.get(row["id"], {}), tuple(seen.get(row["id"], ())))  # fmt: skip
         rounds.setdefault(row["set_id"], []).append(made)
     rows = conn.execute("select * from brush_set where motor_id = :id order by number", {"id": motor_id})
     return tuple(
@@ -99,6 +99,37 @@ def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
                  r["end_reason"] or "", tuple(rounds.get(r["id"], ())))
         for r in rows
     )  # fmt: skip
+
+
+def _seen(conn: Connection, motor_id: str) -> dict[str, list[tuple[int, str]]]:
+    found: dict[str, list[tuple[int, str]]] = {}
+    rows = conn.execute(
+        """select f.round_id, f.position_number, f.seen from round r join finding f on f.round_id = r.id
+           where r.motor_id = :id and f.struck_act_id is null order by f.position_number, f.seen""",
+        {"id": motor_id},
+    )
+    for r in rows:
+        found.setdefault(r["round_id"], []).append((r["position_number"], r["seen"]))
+    return found
+
+
+def add_finding(conn: Connection, finding_id: str, round_id: str, position: int, seen: str, act_id: str) -> None:
+    """Keep what was seen on a brush; the same finding twice is kept once."""
+    conn.execute(
+        """insert into finding (id, round_id, position_number, seen, act_id)
+           values (:id, :round_id, :position, :seen, :act_id)
+           on conflict (round_id, position_number, seen) where struck_act_id is null do nothing""",
+        {"id": finding_id, "round_id": round_id, "position": position, "seen": seen, "act_id": act_id},
+    )
+
+
+def strike_finding(conn: Connection, round_id: str, position: int, seen: str, act_id: str) -> None:
+    """Take a finding back; it stays in the record."""
+    conn.execute(
+        """update finding set struck_act_id = :act_id where round_id = :round_id and position_number = :position
+           and seen = :seen and struck_act_id is null""",
+        {"round_id": round_id, "position": position, "seen": seen, "act_id": act_id},
+    )
 
 
 def _measured(conn: Connection, motor_id: str) -> dict[str, dict[int, Measured]]:

@@ -1,9 +1,8 @@
 """Measure a set: open a round, keep each reading at once, answer doubts, finish."""
 
-from dataclasses import replace
-
 from norvash.core.classes import PositionPlan
 from norvash.core.doubts import ANSWERS, Doubt, doubt_of
+from norvash.core.findings import BY_ID
 from norvash.core.readings import Reading, read
 from norvash.core.state import Round, start_of
 from norvash.core.straight_line import Point
@@ -152,6 +151,29 @@ def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str) -> st
     return once(conn, act, "settle a doubt", {"reading": reading_id, "answer": answer}, body)
 
 
+def note(conn: Connection, act: Act, round_id: str, position: int, seen: str, *, gone: bool = False) -> str:
+    """Keep what was seen on a brush, or take it back; return the round's id.
+
+    Raises: InputError for a finding that is not in the list, Conflict for a finished round.
+    """
+    if seen not in BY_ID:
+        raise InputError("This finding is not known.", "Choose one from the list.", "seen")
+
+    def body() -> Change:
+        row = _open(conn, round_id)
+        plan = _plan(load(conn, row.motor_id), position)
+        if gone:
+            rounds.strike_finding(conn, round_id, position, seen, act.id)
+        else:
+            rounds.add_finding(conn, act.id, round_id, position, seen, act.id)
+        refresh(conn, row.motor_id, act.at.date())
+        return Change(round_id, {}, {"position": plan.label, "seen": seen, "taken back": gone}, row.motor_id)
+
+    return once(
+        conn, act, "note a finding", {"round": round_id, "position": position, "seen": seen, "gone": gone}, body
+    )
+
+
 def finish(conn: Connection, act: Act, round_id: str) -> str:
     """Close a round, complete or not; return the motor's id."""
 
@@ -162,70 +184,3 @@ def finish(conn: Connection, act: Act, round_id: str) -> str:
         return Change(row.motor_id, {"finished": row.finished}, {"finished": True}, row.motor_id)
 
     return once(conn, act, "finish a round", {"round": round_id}, body)
-
-
-def fit_new_set(
-    conn: Connection, act: Act, motor_id: str, counter: str, reason: str, lengths: dict[int, str], answer: str = ""
-) -> str:
-    """End the set in the motor with its reason and start the next one with its measured lengths.
-
-    Raises: InputError at the field that is wrong, NeedsAnswer about the counter; then nothing is kept.
-    """
-    if reason not in END_REASONS:
-        raise InputError("Say why the old set came out.", "Choose one of the reasons.", "reason")
-
-    def body() -> Change:
-        context = load(conn, motor_id)
-        total = settle_use(conn, act, context, counter, answer)
-        set_id, number, fitted_units, _ = rounds.current_set(conn, motor_id)
-        half_done = rounds.open_round(conn, motor_id)
-        if half_done is not None:
-            rounds.finish_round(conn, half_done.id, act.at)
-        rounds.end_set(conn, set_id, act.at, total, reason)
-        rounds.add_set(conn, act.id, motor_id, number + 1, act.at, total, True, act.id)
-        measured = _starting_lengths(conn, act, context, total, lengths)
-        refresh(conn, motor_id, act.at.date())
-        before = {"set": number, "ran": total - fitted_units}
-        return Change(act.id, before, {"set": number + 1, "reason": reason, "lengths_mm": measured}, motor_id)
-
-    typed = {"motor": motor_id, "counter": counter, "reason": reason, "lengths": lengths, "answer": answer}
-    return once(conn, act, "fit a new set", typed, body)
-
-
-END_REASONS = {
-    "at its limit": "It was at its limit",
-    "planned": "Planned change before the limit",
-    "damaged": "Chipped, cracked or burnt",
-    "stuck": "Seized in a holder",
-    "lead or terminal": "Lead or terminal failed",
-    "wrong brush": "Wrong brush",
-    "with other work": "Renewed while it was open",
-    "not known": "Not known",
-}
-
-
-def _starting_lengths(
-    conn: Connection, act: Act, context: Context, total: float, lengths: dict[int, str]
-) -> dict[str, float]:
-    typed = {p: lengths[p.number] for p in context.state.positions if lengths.get(p.number, "").strip()}
-    if not typed:
-        return {}
-    round_id = f"{act.id}.fit"
-    rounds.add_round(conn, round_id, context.motor.id, act.id, "fitting", act.at, total, act.id)
-    instrument = context.figures.word("instrument")
-    method = context.figures.word("method")
-    method = "length" if method in ("wear line", "compare", "spring position") else method
-    start = Point(context.figures.need("new_mm"), total, context.rules["new.tolerance"] / 2)
-    made: dict[str, float] = {}
-    for plan, text in typed.items():
-        try:
-            reading = read(text, context.figures, context.rules, method, instrument)
-        except InputError as error:
-            raise error.at(f"length_{plan.number}") from None
-        reading = replace(reading, typed=text.strip())
-        doubt = doubt_of(reading, start, None, total, (), context.rules)
-        rounds.add_reading(conn, f"{act.id}.{plan.number}", round_id, plan.number, reading, method, instrument,
-                           doubt.words if doubt else "", act.id)  # fmt: skip
-        made[plan.label] = reading.length_mm
-    rounds.finish_round(conn, round_id, act.at)
-    return made

@@ -162,7 +162,8 @@ def _figures(given: NewMotor, errors: Errors) -> dict[str, float | str]:
     if given.unit_of_use:
         if given.unit_of_use not in UNITS_OF_USE:
             errors.found.append(InputError("This unit of use is not known.", "Choose hours or starts.", "unit_of_use"))
-        read["unit_of_use"] = given.unit_of_use
+        else:
+            read["unit_of_use"] = given.unit_of_use
     return read
 
 

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.classes import PositionPlan
+from norvash.core.findings import BY_ID, Finding
 from norvash.core.sentence import Verdict
 from norvash.core.stages import WORDS
 from norvash.core.straight_line import Point
@@ -26,6 +27,7 @@ class Line:
     since_mm: float | None
     rate_mm_per_kh: float | None
     word: str
+    seen: tuple[Finding, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -81,7 +83,9 @@ def _line(context: Context, row: RoundRow, plan: PositionPlan, reading: ReadingR
         ran = row.total_units - before.run_h
         rate = since / ran * 1000 if ran > 0 else None
     word = WORDS[brush.staged.stage] if brush.staged and reading else "not measured in this round"
-    return Line(plan, reading, before, brush, since, rate, word)
+    this = next(r for s in context.state.sets for r in s.rounds if r.id == row.id)
+    seen = tuple(BY_ID[x] for n, x in this.seen if n == plan.number)
+    return Line(plan, reading, before, brush, since, rate, word, seen)
 
 
 def _before(context: Context, row: RoundRow, position: int) -> Point | None:

@@ -7,16 +7,21 @@ from norvash.store.database import Connection, transaction
 from norvash.store.people import Person, Site
 from norvash.work.registering import words_of
 
-_DEMO_HOURS = 14
+_DEMO_DAY = timedelta(hours=14)
 
 
 def clock(site: Site, now: datetime) -> datetime:
-    """Return the site's time: the wall clock, or in a demonstration its fixed day, moving with it for a while."""
-    now = now.replace(microsecond=0)
+    """Return the site's time: the wall clock, or in a demonstration its fixed day.
+
+    The demonstration's clock runs from nine in the morning; when its day is over it only creeps, a microsecond
+    a second, so that the day stays and entries still follow one another.
+    """
     if site.demo_day is None:
         return now
-    passed = min(max(now - site.made_at, timedelta()), timedelta(hours=_DEMO_HOURS))
-    return datetime.combine(datetime.fromisoformat(site.demo_day), time(9)) + passed
+    passed = max(now - site.made_at, timedelta())
+    over = max(passed - _DEMO_DAY, timedelta())
+    creep = timedelta(microseconds=min(over.total_seconds(), 3e9))
+    return datetime.combine(datetime.fromisoformat(site.demo_day), time(9)) + min(passed, _DEMO_DAY) + creep
 
 
 def join(conn: Connection, person_id: str, name: str, now: datetime) -> Person:

@@ -150,6 +150,16 @@ create table reading (
 ) strict;
 create unique index reading_now on reading (round_id, position_number) where replaced_by is null;
 
+create table finding (
+    id text primary key,
+    round_id text not null references round (id),
+    position_number integer not null check (position_number between 1 and 40),
+    seen text not null,
+    struck_act_id text references act (id) deferrable initially deferred,
+    act_id text not null references act (id) deferrable initially deferred
+) strict;
+create unique index finding_now on finding (round_id, position_number, seen) where struck_act_id is null;
+
 create table rule_override (
     id text primary key,
     rule_id text not null,

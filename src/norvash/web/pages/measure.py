@@ -6,6 +6,7 @@ from fastapi.responses import HTMLResponse, Response
 from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
 from norvash.core.doubts import ANSWERS
 from norvash.core.figures import INSTRUMENTS, METHODS
+from norvash.core.findings import GROUPS
 from norvash.core.ruler import ruler_of
 from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.errors import Conflict, InputError, NorvashError
@@ -13,7 +14,7 @@ from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import ReadingForm, RoundForm
 from norvash.web.motor_drawings import round_view
-from norvash.work.measuring import KINDS, finish, record, settle_doubt, start_round
+from norvash.work.measuring import KINDS, finish, note, record, settle_doubt, start_round
 from norvash.work.motor_page import motor_page
 from norvash.work.round_page import RoundPage, round_page
 
@@ -70,19 +71,21 @@ def _round(
     )
     asked = error.suggestions if isinstance(error, InputError) else ()
     return page(request, "round.html", status_of(error) if error else 200, area="Motors", r=shown, motor=shown.context.motor,
-                state=shown.context.state, said=shown.said, found=shown.found, last=last, answers=ANSWERS, asked=asked,
+                state=shown.context.state, said=shown.said, found=shown.found, last=last, answers=ANSWERS, asked=asked, list_of_findings=GROUPS,
                 view=round_view(shown, 360), ruler=ruler, methods=METHODS, instruments=INSTRUMENTS, replaces=replaces,
-                act_id=fresh_id(), doubt_id=fresh_id(), finish_id=fresh_id(), typed=typed, error=error,
+                act_id=fresh_id(), note_id=fresh_id(), doubt_id=fresh_id(), finish_id=fresh_id(), typed=typed, error=error,
                 errors=errors_of(error))  # fmt: skip
+
+
+def _number(text: str) -> int:
+    return int(text) if text.isascii() and text.isdigit() and len(text) < 4 else 0
 
 
 @router.post("/rounds/{round_id}/readings")
 def measure(request: Request, conn: Conn, now: Now, who: Who, round_id: str, typed: Typed) -> Response:
     """Keep one reading and go on to the next position."""
     form = ReadingForm.of(typed)
-    position = (
-        int(form.position) if form.position.isascii() and form.position.isdigit() and len(form.position) < 4 else 0
-    )
+    position = _number(form.position)
     try:
         record(
             conn, act_of(typed, who, now), round_id, position, form.value, form.method, form.instrument, form.replaces
@@ -101,8 +104,19 @@ def doubt(conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Resp
     round_id = settle_doubt(conn, act_of(typed, who, now), reading_id, answer)
     if answer == "new set":
         return go_to(f"/motors/{typed.get('motor_id', '')}/new-set")
-    position = typed.get("position", "") if answer == "mistyped" else ""
-    return go_to(f"/rounds/{round_id}?position={position if position.isdigit() else 0}")
+    position = _number(typed.get("position", "")) if answer == "mistyped" else 0
+    return go_to(f"/rounds/{round_id}?position={position}")
+
+
+@router.post("/rounds/{round_id}/findings")
+def findings(request: Request, conn: Conn, now: Now, who: Who, round_id: str, typed: Typed) -> Response:
+    """Keep what was seen on a brush, or take it back."""
+    position = _number(typed.get("position", ""))
+    try:
+        note(conn, act_of(typed, who, now), round_id, position, typed.get("seen", ""), gone=bool(typed.get("gone")))
+    except InputError as error:
+        return _round(request, round_page(conn, round_id, position, now.date()), 0, typed, error)
+    return go_to(f"/rounds/{round_id}?position={position}&done={position}")
 
 
 @router.post("/rounds/{round_id}/finish")

@@ -8,8 +8,8 @@ from norvash.errors import NorvashError
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import SetForm
-from norvash.work.measuring import END_REASONS, fit_new_set
 from norvash.work.motor_page import motor_page
+from norvash.work.new_set import END_REASONS, fit_new_set
 
 router = APIRouter()
 

@@ -1,0 +1,26 @@
+"""The list of rules as a document."""
+
+from norvash.core.rules.book import Rule
+from norvash.core.rules.catalogue import GROUPS
+
+_HEAD = """# Rules
+
+Every figure of the trade that the code uses, by its id. Made from the code by `make rules`; do not edit by hand.
+The narrowest figure wins: a motor's, its type's, the site's for the class, the site's, the class's default, the default.
+"""
+
+
+def listing() -> str:
+    """Return all rules by subject as Markdown."""
+    parts = [_HEAD]
+    for name, rules in GROUPS:
+        parts.append(
+            f"\n## {name}\n\n| id | what it decides | default | unit | by class | source |\n|---|---|---|---|---|---|\n"
+        )
+        parts.extend(_row(rule) for rule in rules)
+    return "".join(parts)
+
+
+def _row(rule: Rule) -> str:
+    by_class = ", ".join(f"{c} {v:g}" for c, v in rule.by_class.items())
+    return f"| {rule.id} | {rule.words} | {rule.default:.3g} | {rule.unit} | {by_class} | {rule.source} |\n"

@@ -1,0 +1,180 @@
+"""Sums about force and current."""
+
+from dataclasses import dataclass
+
+from norvash.core.loading import (
+    KPA_PER_PSI,
+    bars_covered,
+    contact_loss_w,
+    current_density_a_per_cm2,
+    judge_spring,
+    pressure_kpa,
+)  # fmt: skip
+from norvash.core.rules.book import CLASSES, MotorRules
+from norvash.core.rules.fitting import DENSITY
+from norvash.core.sums.registry import Sum, ask
+from norvash.errors import InputError
+
+
+def for_class(rules: MotorRules, motor_class: str | None) -> MotorRules:
+    """Return the rules as they apply to a class.
+
+    Raises: InputError for a class that is not known.
+    """
+    if motor_class is None:
+        return rules
+    if motor_class not in CLASSES:
+        raise InputError(f"“{motor_class}” is no class of machine.", "Use " + ", ".join(CLASSES) + ".", "motor_class")
+    return MotorRules(rules.book, motor_class)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class PressureIn:
+    """A spring force on a section, with the band to hold it against."""
+
+    force_n: float = ask("Spring force", "force", hint="pulled along the brush at its working length")
+    thickness_mm: float = ask("Thickness t", "length", above_low=True, high=500)
+    width_mm: float = ask("Width a", "length", above_low=True, high=500)
+    motor_class: str | None = ask("Class of machine", "word", default=None, hint="for the band: " + ", ".join(CLASSES))
+    band_low_kpa: float | None = ask("Band from", "pressure", default=None, above_low=True)
+    band_high_kpa: float | None = ask("Band up to", "pressure", default=None, above_low=True)
+    force_nominal_n: float | None = ask("Nominal force", "force", default=None, above_low=True)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class PressureOut:
+    """Pressure with its verdict."""
+
+    pressure_kpa: float
+    pressure_psi: float
+    in_band: bool
+    band_low_kpa: float
+    band_high_kpa: float
+    deviation: float | None
+    severity: str
+    advice: str
+    rules: tuple[str, ...]
+
+
+def spring_pressure(given: PressureIn, rules: MotorRules) -> PressureOut:
+    """Return the pressure on the full section and what it means."""
+    rules = for_class(rules, given.motor_class)
+    low = rules["pressure.low"] if given.band_low_kpa is None else given.band_low_kpa
+    high = rules["pressure.high"] if given.band_high_kpa is None else given.band_high_kpa
+    if not low < high:
+        raise InputError(
+            f"The band from {low:g} to {high:g} kPa is empty.", "Give the lower edge first.", "band_high_kpa"
+        )
+    kpa = pressure_kpa(given.force_n, given.thickness_mm, given.width_mm)
+    judged = judge_spring(given.force_n, kpa, (low, high), given.force_nominal_n, rules)
+    act = {"fit": "keep", "plan": "plan new springs as a set", "change": "renew the springs as a set now"}
+    return PressureOut(
+        pressure_kpa=kpa, pressure_psi=kpa / KPA_PER_PSI, in_band=low <= kpa <= high, band_low_kpa=low,
+        band_high_kpa=high, deviation=judged.deviation, severity=judged.stage,
+        advice=f"{act[judged.stage]}: {judged.reason}",
+        rules=("pressure.low", "pressure.high", "spring.plan", "spring.change"),
+    )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class DensityIn:
+    """A current through a set of equal brushes, half of each polarity."""
+
+    current_a: float = ask("Current", "current")
+    brush_count: int = ask("Number of brushes", "count", low=2, high=400)
+    thickness_mm: float = ask("Thickness t", "length", above_low=True, high=500)
+    width_mm: float = ask("Width a", "length", above_low=True, high=500)
+    contact_share: float = ask("Contact share", "share", default=1.0, high=1, above_low=True, hint="while bedding in")
+    grade: str | None = ask("Grade family", "word", default=None, hint=", ".join(DENSITY))
+    guide_low_a_per_cm2: float | None = ask("Guide from", "density", default=None, above_low=True)
+    guide_high_a_per_cm2: float | None = ask("Guide up to", "density", default=None, above_low=True)
+    commutator_d_mm: float | None = ask("Commutator diameter", "length", default=None, above_low=True)
+    bars: int | None = ask("Bars", "count", default=None, low=3, high=2000)
+    supply_v: float | None = ask("Supply", "voltage", default=None, above_low=True)
+    force_n: float | None = ask("Spring force", "force", default=None, hint="with the speed, for the heat")
+    speed_m_per_s: float | None = ask("Surface speed", "area speed", default=None, high=200)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class DensityOut:
+    """Current density, seated and while bedding; None against a guide that is not known."""
+
+    density_a_per_cm2: float
+    density_bedding_a_per_cm2: float
+    current_cap_a: float
+    guide_low_a_per_cm2: float | None
+    guide_high_a_per_cm2: float | None
+    below_third_of_guide: bool | None
+    over_guide: bool | None
+    bars_covered: float | None
+    bars_usual: bool | None
+    contact_drop_v: float | None
+    contact_drop_share: float | None
+    heat_w: float | None
+    advice: str
+    rules: tuple[str, ...]
+
+
+def current_density(given: DensityIn, rules: MotorRules) -> DensityOut:
+    """Return the current density against the guide of the grade."""
+    seated = current_density_a_per_cm2(given.current_a, given.brush_count, given.thickness_mm * given.width_mm)
+    low, high, ids = _guide(given, rules)
+    below = None if low is None else seated < rules["density.least-share"] * low
+    over = None if high is None else seated > high
+    drop = rules[f"drop.{given.grade}"] if f"drop.{given.grade}" in rules.book.rules else None
+    covered = None
+    if given.commutator_d_mm and given.bars:
+        covered = bars_covered(given.thickness_mm, given.commutator_d_mm, given.bars)
+    return DensityOut(
+        density_a_per_cm2=seated, density_bedding_a_per_cm2=seated / given.contact_share,
+        current_cap_a=given.current_a * given.contact_share, guide_low_a_per_cm2=low, guide_high_a_per_cm2=high,
+        below_third_of_guide=below, over_guide=over, bars_covered=covered,
+        bars_usual=None if covered is None else rules["bars.low"] <= covered <= rules["bars.high"], contact_drop_v=drop,
+        contact_drop_share=drop / given.supply_v if drop is not None and given.supply_v else None,
+        heat_w=_heat_w(drop, given),
+        advice=_density_advice(below, over, given), rules=ids,
+    )  # fmt: skip
+
+
+def _guide(given: DensityIn, rules: MotorRules) -> tuple[float | None, float | None, tuple[str, ...]]:
+    low, high = given.guide_low_a_per_cm2, given.guide_high_a_per_cm2
+    if low is not None and high is not None and not low < high:
+        raise InputError("The guide is empty.", "Give the lower figure first.", "guide_high_a_per_cm2")
+    if given.grade is None:
+        return low, high, ("density.least-share",)
+    if given.grade not in DENSITY:
+        raise InputError(f"“{given.grade}” is no grade family.", "Use " + ", ".join(DENSITY) + ".", "grade")
+    ids = (f"density.{given.grade}.low", f"density.{given.grade}.high")
+    return (
+        rules[ids[0]] if low is None else low,
+        rules[ids[1]] if high is None else high,
+        (*ids, "density.least-share"),
+    )
+
+
+def _heat_w(drop: float | None, given: DensityIn) -> float | None:
+    if drop is None or given.force_n is None or given.speed_m_per_s is None:
+        return None
+    return contact_loss_w(drop, given.current_a, given.brush_count, given.force_n, given.speed_m_per_s)
+
+
+def _density_advice(below: bool | None, over: bool | None, given: DensityIn) -> str:
+    if over:
+        return "over the guide for continuous running: check load, grade and number of brushes"
+    if below:
+        return "under a third of the guide: the film suffers in long running, look for threading"
+    if given.contact_share < 1:
+        return f"hold the current to {given.current_a * given.contact_share:.3g} A until the faces are seated"
+    return "within the guide" if over is not None else "no guide given: name the grade family to judge it"
+
+
+SUMS = (
+    Sum("spring-pressure", "Spring pressure",
+        "Force over the full section, against the band of the machine's class or a nominal force.",
+        PressureIn, spring_pressure, {"force_n": 6.2, "thickness_mm": 9.5, "width_mm": 12.5, "motor_class": "tool"}),
+    Sum("current-density", "Current density",
+        "Ampere per square centimetre of brush, seated and while bedding in, against the guide of the grade.",
+        DensityIn, current_density,
+        {"current_a": 86, "brush_count": 8, "thickness_mm": 12.5, "width_mm": 26.5, "contact_share": 0.6,
+         "grade": "electrographite"}),
+)  # fmt: skip

@@ -1,0 +1,95 @@
+"""What all tests share: an empty site, a person, and jobs in a few words."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass, field
+from datetime import datetime, timedelta
+from pathlib import Path
+
+import pytest
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.rules.catalogue import shipped
+from norvash.store import people
+from norvash.store.database import Connection, connect, migrate, transaction
+from norvash.work.acting import Act
+from norvash.work.logging_use import log_use
+from norvash.work.measuring import finish, record, start_round
+from norvash.work.motor_page import MotorPage, motor_page
+from norvash.work.new_set import fit_new_set
+from norvash.work.registering import NewMotor, add_motor
+
+NOW = datetime(2026, 11, 24, 9)
+
+
+def new_motor(**changes: object) -> NewMotor:
+    given: dict[str, object] = {
+        "tag": "X-01", "name": "Trap winch", "place": "under stage", "motor_class": "industrial", "type_id": "",
+        "brushes": "2", "new_length": "22", "limit": "8", "unit_of_use": "", "use_now": "100", "set_is_new": True,
+        "figures": {},
+    }  # fmt: skip
+    return NewMotor(**(given | changes))  # type: ignore[arg-type]
+
+
+@dataclass
+class Shop:
+    """A site with one person; time only moves when a test says so."""
+
+    conn: Connection
+    now: datetime = NOW - timedelta(weeks=60)
+    acts: int = field(default=0)
+
+    def act(self) -> Act:
+        self.acts += 1
+        return Act(f"test-act-{self.acts:05d}", "person-of-test", self.now)
+
+    def later(self, **span: float) -> "Shop":
+        self.now += timedelta(**span)
+        return self
+
+    def motor(self, **changes: object) -> str:
+        return add_motor(self.conn, self.act(), new_motor(**changes))
+
+    def log(self, motor_id: str, text: str, **how: str) -> str:
+        return log_use(self.conn, self.act(), motor_id, text, **how)
+
+    def measure(self, motor_id: str, counter: str, *values: str, kind: str = "check") -> str:
+        round_id = start_round(self.conn, self.act(), motor_id, counter, kind)
+        for position, value in enumerate(values, start=1):
+            if value:
+                record(self.conn, self.act(), round_id, position, value)
+        finish(self.conn, self.act(), round_id)
+        return round_id
+
+    def new_set(self, motor_id: str, counter: str, *lengths: str, reason: str = "planned") -> str:
+        typed = dict(enumerate(lengths, start=1))
+        return fit_new_set(self.conn, self.act(), motor_id, counter, reason, typed)
+
+    def page(self, motor_id: str) -> MotorPage:
+        return motor_page(self.conn, motor_id, self.now.date())
+
+
+def fill_site(conn: Connection) -> None:
+    migrate(conn)
+    with transaction(conn):
+        people.change_site(conn, "Test shop", None, NOW)
+        people.add_person(conn, people.Person("person-of-test", "Ines Torvald"), NOW)
+
+
+@pytest.fixture
+def db(tmp_path: Path) -> Path:
+    conn = connect(tmp_path / "test.db")
+    fill_site(conn)
+    conn.close()
+    return tmp_path / "test.db"
+
+
+@pytest.fixture
+def shop(db: Path) -> Iterator[Shop]:
+    conn = connect(db)
+    yield Shop(conn)
+    conn.close()
+
+
+@pytest.fixture
+def rules() -> MotorRules:
+    return shipped()

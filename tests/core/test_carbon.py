@@ -1,0 +1,159 @@
+"""Length, wear, stages, limits and spread: the tables of the trade, and laws that must hold."""
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from norvash.core.brushes import DepthScale, centre_limit_mm, taper_deg, usable_carbon
+from norvash.core.limits import Parts, estimated_limit, force_ends_mm, habit_limit_mm, limit_from_parts
+from norvash.core.rules.book import MotorRules
+from norvash.core.rules.catalogue import shipped
+from norvash.core.spread import set_spread
+from norvash.core.stages import STAGES, stage_of, stage_of_line, worst
+from norvash.errors import InputError
+
+
+@pytest.mark.parametrize(
+    ("usable", "stage"),
+    [(1.0, "fit"), (0.41, "fit"), (0.40, "watch"), (0.26, "watch"), (0.25, "plan"), (0.11, "plan"), (0.10, "change"),
+     (0.001, "change"), (0.0, "stop"), (-0.3, "stop")],
+)  # fmt: skip
+def test_stages_of_carbon(usable: float, stage: str, rules: MotorRules) -> None:
+    assert stage_of(usable, rules).stage == stage
+
+
+@pytest.mark.parametrize(("lines", "stage"), [(0, "fit"), (1, "watch"), (2, "plan"), (3, "stop")])
+def test_stages_of_wear_lines(lines: int, stage: str) -> None:
+    assert stage_of_line(lines).stage == stage
+
+
+def test_the_worst_voice_wins(rules: MotorRules) -> None:
+    found = worst([stage_of(u, rules) for u in (0.9, 0.2, 0.5)])
+    assert found is not None
+    assert found.stage == "plan"
+    assert worst([]) is None
+
+
+@given(st.floats(-0.5, 1.1), st.floats(0, 0.5))
+def test_less_carbon_never_has_a_better_stage(usable: float, less: float) -> None:
+    rules = shipped()
+    assert STAGES.index(stage_of(usable - less, rules).stage) >= STAGES.index(stage_of(usable, rules).stage)
+
+
+@given(st.floats(5, 60), st.floats(0.1, 0.9), st.floats(0, 1))
+def test_usable_carbon_is_one_when_new_and_nothing_at_the_limit(new: float, share: float, left: float) -> None:
+    limit = new * share
+    assert usable_carbon(new, new, limit) == pytest.approx(1)
+    assert usable_carbon(limit, new, limit) == pytest.approx(0)
+    assert usable_carbon(limit + left * (new - limit), new, limit) == pytest.approx(left)
+
+
+@pytest.mark.parametrize("limit", [22.0, 25.0, float("nan")])
+def test_a_limit_that_is_not_below_the_new_length_is_refused(limit: float) -> None:
+    with pytest.raises(InputError, match="not below"):
+        usable_carbon(15, 22.0, limit)
+
+
+@given(st.floats(5, 30), st.floats(10, 30), st.floats(0, 9))
+def test_depth_and_length_tell_the_same_wear(depth_new: float, new: float, worn: float) -> None:
+    scale = DepthScale(depth_new, depth_new + 12, depth_new + new)
+    assert scale.wear_mm(depth_new + worn) == pytest.approx(worn)
+    assert scale.length_mm(depth_new + worn) == pytest.approx(new - worn)
+    assert scale.usable(depth_new + worn) == pytest.approx(usable_carbon(new - worn, new, new - 12), abs=1e-9)
+
+
+def test_what_the_surface_sank_is_taken_out_of_wear_but_not_of_the_depth_limit() -> None:
+    scale = DepthScale(21.4, 34.6, 58.1, sunk_mm=0.37)
+    assert scale.wear_mm(33.9) == pytest.approx(12.13)
+    assert scale.left_mm(33.9) == pytest.approx(0.7)
+    with pytest.raises(InputError, match="not beyond"):
+        DepthScale(21.4, 20.0)
+
+
+def test_tilted_and_angled_faces() -> None:
+    assert taper_deg(12.0, 12.0, 8.0) == 0
+    assert taper_deg(12.0, 12.4, 8.0) == pytest.approx(2.862, abs=1e-3)
+    assert centre_limit_mm(10.0, 12.0, 30.0) == pytest.approx(10 - 6 * 0.57735, abs=1e-4)
+    with pytest.raises(InputError):
+        taper_deg(12, 12.4, 0)
+
+
+PARTS = {
+    "lead root": ({"lead_root_depth_mm": 4.7}, 6.7, "lead root"),
+    "lead reach": ({"lead_taut_length_mm": 6.25}, 7.25, "lead reach"),
+    "spring stop": ({"spring_stop_length_mm": 5.35}, 6.35, "spring"),
+    "guidance": ({"thickness_mm": 7.6, "holder_gap_mm": 1.35}, 2 * 7.6 / 3 + 1.35, "guidance"),
+    "force before stop": (
+        {"spring_stop_length_mm": 5.35, "force_new_n": 5.2, "force_nominal_n": 5.1, "spring_rate_n_per_mm": 0.085},
+        9.323529, "spring"),
+    "band instead of nominal": (
+        {"thickness_mm": 10, "width_mm": 20, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2, "band_low_kpa": 20},
+        21.5 - 1 / 0.2 + 1, "spring"),
+    "constant force": ({"force_new_n": 5.2, "force_nominal_n": 5.1, "spring_rate_n_per_mm": 0, "lead_root_depth_mm": 3}, 5, "lead root"),
+    "greatest of all": ({"lead_root_depth_mm": 4.7, "lead_taut_length_mm": 8, "spring_stop_length_mm": 5}, 9, "lead reach"),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("known", "limit", "governed"), PARTS.values(), ids=PARTS.keys())
+def test_limits_from_the_parts(known: dict[str, float], limit: float, governed: str, rules: MotorRules) -> None:
+    found = limit_from_parts(Parts(new_mm=21.5, **known), rules)
+    assert found is not None
+    assert found.limit_mm == pytest.approx(limit, abs=1e-6)
+    assert (found.governed_by, found.estimated) == (governed, False)
+
+
+def test_a_spring_too_weak_from_the_start_leaves_no_carbon(rules: MotorRules) -> None:
+    weak = Parts(new_mm=20, force_new_n=3.9, force_nominal_n=5, spring_rate_n_per_mm=0)
+    assert force_ends_mm(weak, rules) == 20
+    with pytest.raises(InputError, match="not below"):
+        limit_from_parts(weak, rules)
+    assert limit_from_parts(Parts(new_mm=20), rules) is None
+
+
+@pytest.mark.parametrize(("new", "limit"), [(30, 10), (18, 6), (12, 4), (9, 4), (7, 3.5), (5, 2.5)])
+def test_the_estimate_is_a_third_at_least_four_at_most_half(new: float, limit: float, rules: MotorRules) -> None:
+    found = estimated_limit(new, rules)
+    assert found.limit_mm == pytest.approx(limit)
+    assert found.estimated
+
+
+def test_habits_are_used_only_where_they_can_be() -> None:
+    assert habit_limit_mm(20, 0.3, 500, 1000) == pytest.approx(8)
+    assert habit_limit_mm(20, 0.6, 500, 1000) is None
+    with pytest.raises(InputError):
+        habit_limit_mm(20, 0.3, 0, 1000)
+
+
+SPREADS = {
+    "even pair": ([3.0, 3.3], 0.0952, False, ()),
+    "uneven pair": ([3.0, 4.0], 0.2857, True, ()),
+    "pair at the edge": ([3.5, 4.5], 0.25, False, ()),
+    "uneven in noise": ([0.10, 0.20], 0.6667, False, ()),
+    "set of four": ([3.0, 3.1, 3.2, 4.4], 0.4088, True, ()),
+    "four in bounds": ([3.0, 3.1, 3.2, 4.0], 0.3008, False, ()),
+    "six, one stands out": ([5.0, 5.05, 5.1, 5.0, 4.95, 5.9], 0.1839, True, (6,)),
+    "six alike": ([5.0, 5.05, 5.1, 5.0, 4.95, 5.08], 0.0298, False, ()),
+}
+
+
+@pytest.mark.parametrize(("wear", "spread", "uneven", "outliers"), SPREADS.values(), ids=SPREADS.keys())
+def test_spread_of_a_set(
+    wear: list[float], spread: float, uneven: bool, outliers: tuple[int, ...], rules: MotorRules
+) -> None:
+    found = set_spread(wear, 0.05, rules)
+    assert found.spread == pytest.approx(spread, abs=1e-4)
+    assert (found.uneven, found.outliers) == (uneven, outliers)
+
+
+@pytest.mark.parametrize(
+    ("wear", "ratio", "note"), [([5, 3, 5, 3], 5 / 3, True), ([4, 3, 4, 3], 4 / 3, False), ([0, 3, 0, 3], None, False)]
+)
+def test_polarity_effect(wear: list[float], ratio: float | None, note: bool, rules: MotorRules) -> None:
+    found = set_spread(wear, 0.05, rules, ["+", "-", "+", "-"])
+    assert found.polarity_ratio == (pytest.approx(ratio) if ratio else None)
+    assert found.polarity_note is note
+
+
+def test_one_brush_has_no_spread(rules: MotorRules) -> None:
+    with pytest.raises(InputError):
+        set_spread([3.0], 0.05, rules)

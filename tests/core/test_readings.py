@@ -1,0 +1,171 @@
+"""Every way of measuring, and the readings that are hard to believe."""
+
+import pytest
+
+from norvash.core.classes import TEMPLATES, even_positions
+from norvash.core.doubts import doubt_of
+from norvash.core.figures import FIELDS, Figures, check_together, read_figure
+from norvash.core.readings import Reading, read
+from norvash.core.rules.book import MotorRules
+from norvash.core.straight_line import Point
+from norvash.errors import InputError
+
+OWN: dict[str, float | str] = {
+    "new_mm": 22.0, "thickness_mm": 8.0, "depth_new_mm": 20.0, "depth_constant_mm": 42.0, "protrusion_constant_mm": 14.0,
+    "wear_line_1_mm": 18.0, "wear_line_2_mm": 14.0, "wear_line_3_mm": 10.0, "spring_scale_new": 0.0,
+    "spring_scale_mm_per_step": 2.0,
+}  # fmt: skip
+FIGURES = Figures(OWN, {}, TEMPLATES["tool"].lends)
+
+READ = {
+    "length": ("length", "digital-caliper", "15.2", 15.2, 0.05),
+    "vernier": ("length", "vernier", "15.2", 15.2, 0.05),
+    "micrometer": ("length", "micrometer", "15.2", 15.2, 0.02),
+    "rule": ("length", "rule", '19/32"', 15.08125, 0.4),
+    "by eye": ("length", "eye", "15", 15, 0.08 * 22),
+    "two edges": ("length", "digital-caliper", "15.6; 15.2", 15.2, 0.05),
+    "depth": ("depth", "digital-caliper", "27.5", 14.5, 0.05),
+    "protrusion": ("protrusion", "digital-caliper", "1.5", 15.5, 0.05),
+    "sunk protrusion": ("protrusion", "digital-caliper", "-2", 12, 0.05),
+    "no wear line": ("wear line", "digital-caliper", "0", 20, 4 / 12**0.5),
+    "second wear line": ("wear line", "digital-caliper", "2", 12, 4 / 12**0.5),
+    "third wear line": ("wear line", "digital-caliper", "3", 8, 4 / 12**0.5),
+    "compare": ("compare", "digital-caliper", "60", 13.2, 0.08 * 22),
+    "compare in per cent": ("compare", "digital-caliper", "60 %", 13.2, 0.08 * 22),
+    "spring position": ("spring position", "digital-caliper", "3.5", 15, 2 / 12**0.5),
+}
+
+
+@pytest.mark.parametrize(("method", "instrument", "text", "mm", "sd"), READ.values(), ids=READ.keys())
+def test_every_way_of_measuring(
+    method: str, instrument: str, text: str, mm: float, sd: float, rules: MotorRules
+) -> None:
+    reading = read(text, FIGURES, rules, method, instrument)
+    assert reading.length_mm == pytest.approx(mm)
+    assert reading.sd_mm == pytest.approx(sd)
+    assert reading.low_mm <= reading.length_mm <= reading.high_mm
+    assert reading.typed == text
+
+
+def test_a_depth_without_its_constant_counts_from_new(rules: MotorRules) -> None:
+    figures = Figures({k: v for k, v in OWN.items() if k != "depth_constant_mm"}, {}, TEMPLATES["tool"].lends)
+    assert read("27.5", figures, rules, "depth").length_mm == pytest.approx(14.5)
+
+
+UNREADABLE = {
+    "letters": ("length", "abc"), "empty": ("length", ""), "negative": ("length", "-3"), "nought": ("length", "0"),
+    "exponent": ("length", "1e9"), "not a number": ("length", "NaN"), "40 digits": ("length", "1" * 40), "hours": ("length", "12 h"),
+    "three edges": ("length", "12; 13; 14"), "far too long": ("length", "31 mm"), "depth beyond": ("depth", "60"),
+    "sunk away": ("protrusion", "-20"), "no such line": ("wear line", "4"), "half a line": ("wear line", "1.5"),
+    "over new": ("compare", "150"), "scale beyond": ("spring position", "40"), "no such way": ("guess", "12"),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("method", "text"), UNREADABLE.values(), ids=UNREADABLE.keys())
+def test_what_cannot_be_is_refused(method: str, text: str, rules: MotorRules) -> None:
+    with pytest.raises(InputError) as caught:
+        read(text, FIGURES, rules, method)
+    assert caught.value.remedy
+
+
+@pytest.mark.parametrize(
+    ("text", "unit", "asked"),
+    [
+        ("488", "mm", ("488 thou",)),
+        ("0.5", "thou", ("0.5 in",)),
+        ("15000", "mm", ("15000 µm",)),
+        ("488 mm", "mm", ()),
+        ("99999", "mm", ()),
+    ],
+)
+def test_another_unit_is_proposed_never_guessed(
+    text: str, unit: str, asked: tuple[str, ...], rules: MotorRules
+) -> None:
+    figures = Figures({**OWN, "length_unit": unit}, {}, TEMPLATES["tool"].lends)
+    if unit == "thou":
+        assert read("490", figures, rules).length_mm == pytest.approx(12.446)
+        return
+    with pytest.raises(InputError) as caught:
+        read(text, figures, rules)
+    assert caught.value.suggestions == asked
+
+
+def reading(mm: float, sd: float = 0.05) -> Reading:
+    return Reading(str(mm), "mm", mm, mm, sd, mm, mm)
+
+
+START, BEFORE = Point(22.0, 0, 0.1), Point(19.0, 300, 0.05)
+DOUBTS = {
+    "as expected": (reading(17.0), BEFORE, (), None),
+    "longer within error": (reading(19.1), BEFORE, (), None),
+    "longer than last time": (reading(19.5), BEFORE, (), "longer than last time"),
+    "longer than new": (reading(22.8), BEFORE, (), "longer than new"),
+    "longer than new by rule only": (reading(22.8, 0.4), None, (), None),
+    "fell sharply": (reading(12.0), BEFORE, (), "fell sharply"),
+    "with its partners": (reading(17.0), None, (Point(5.2, 500, 0.05),), None),
+    "far from its partners": (reading(10.0), None, (Point(1.2, 500, 0.05),), "far from its partners"),
+}
+
+
+@pytest.mark.parametrize(("now", "before", "partners", "kind"), DOUBTS.values(), ids=DOUBTS.keys())
+def test_hard_to_believe(
+    now: Reading, before: Point | None, partners: tuple[Point, ...], kind: str | None, rules: MotorRules
+) -> None:
+    doubt = doubt_of(now, START, before, 500, partners, rules)
+    assert (doubt.kind if doubt else None) == kind
+
+
+@pytest.mark.parametrize(
+    ("name", "text"),
+    [
+        ("new_mm", "abc"),
+        ("new_mm", "-3"),
+        ("new_mm", "1e9"),
+        ("new_mm", "900"),
+        ("method", "guess"),
+        ("grade", "x" * 121),
+        ("bars", "2"),
+    ],
+)
+def test_figures_that_cannot_be(name: str, text: str) -> None:
+    with pytest.raises(InputError) as caught:
+        read_figure(name, text)
+    assert caught.value.field == name
+
+
+@pytest.mark.parametrize(
+    "own",
+    [
+        {"limit_mm": 22.0},
+        {"limit_mm": 30.0},
+        {"depth_limit_mm": 19.0},
+        {"wear_line_2_mm": 19.0},
+        {"wear_line_1_mm": 23.0},
+    ],
+    ids=["limit is new", "limit over new", "depth falls", "lines rise", "line over new"],
+)
+def test_figures_that_contradict_each_other(own: dict[str, float | str]) -> None:
+    with pytest.raises(InputError):
+        check_together(Figures({**OWN, **own}, {}, TEMPLATES["tool"].lends))
+
+
+def test_the_narrowest_figure_wins_and_says_where_it_is_from() -> None:
+    figures = Figures({"new_mm": 20.0}, {"new_mm": 21.0, "bars": 40.0}, TEMPLATES["tool"].lends)
+    assert (figures.number("new_mm"), figures.basis("new_mm")) == (20.0, "this motor")
+    assert (figures.number("bars"), figures.basis("bars")) == (40.0, "type")
+    assert (figures.basis("thickness_mm"), figures.stated("thickness_mm")) == ("class default", None)
+    assert len({f.name for f in FIELDS}) == len(FIELDS)
+    with pytest.raises(InputError, match="not known"):
+        figures.need("depth_new_mm")
+
+
+@pytest.mark.parametrize(
+    ("count", "labels"), [(2, "A B"), (4, "A B C D"), (8, "A1 A2 B1 B2 C1 C2 D1 D2"), (6, "A B C D E F"), (3, "A B C")]
+)
+def test_positions(count: int, labels: str) -> None:
+    plans = even_positions(count)
+    assert [p.label for p in plans] == labels.split()
+    assert [p.number for p in plans] == list(range(1, count + 1))
+    assert all(0 <= p.angle_deg < 360 for p in plans)
+    if count % 2 == 0:
+        assert sum(p.polarity == "+" for p in plans) == count / 2

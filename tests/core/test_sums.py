@@ -1,0 +1,138 @@
+"""Every registered sum: worked examples, wrong input, and the one door to all of them."""
+
+import json
+from dataclasses import fields
+from pathlib import Path
+
+import pytest
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sums.catalogue import SUMS
+from norvash.errors import InputError, NotFound, SeveralErrors
+from norvash.work.sums import answer, answer_typed, model
+
+CASES = json.loads((Path(__file__).parent.parent / "data/sums.json").read_text())
+NAMES = {
+    "usable-carbon",
+    "brush-limit",
+    "straight-line",
+    "set-spread",
+    "spring-pressure",
+    "current-density",
+    "holder-fit",
+    "seating",
+}
+
+
+def agrees(got: object, wanted: object) -> bool:
+    if isinstance(wanted, bool | str) or wanted is None:
+        return got == wanted
+    assert isinstance(wanted, int | float)
+    return isinstance(got, int | float) and abs(got - wanted) <= 2e-4 * max(1.0, abs(wanted))
+
+
+@pytest.mark.parametrize("case", CASES, ids=[c["case"] for c in CASES])
+def test_worked_examples(case: dict[str, dict[str, object]], rules: MotorRules) -> None:
+    result = answer(str(case["sum"]), case["inputs"], rules)
+    assert {k: result.get(k) for k, v in case["expected"].items() if not agrees(result.get(k), v)} == {}
+
+
+def test_the_catalogue_is_whole_and_every_example_answers(rules: MotorRules) -> None:
+    assert set(SUMS) == NAMES
+    for entry in SUMS.values():
+        assert json.loads(json.dumps(answer(entry.name, dict(entry.example), rules)))["sum"] == entry.name
+        assert set(model(entry.name).model_json_schema()["properties"]) == {f.name for f in fields(entry.inputs)}
+
+
+BAD: dict[str, tuple[str, object, str]] = {
+    "letters": ("usable-carbon", {"length_mm": "x", "new_mm": 22, "limit_mm": 8}, "length_mm"),
+    "digits as text": ("usable-carbon", {"length_mm": "12.4", "new_mm": 22, "limit_mm": 8}, "length_mm"),
+    "negative": ("usable-carbon", {"length_mm": -3, "new_mm": 22, "limit_mm": 8}, "length_mm"),
+    "huge": ("usable-carbon", {"length_mm": 1e9, "new_mm": 22, "limit_mm": 8}, "length_mm"),
+    "not a number": ("usable-carbon", {"length_mm": float("nan"), "new_mm": 22, "limit_mm": 8}, "length_mm"),
+    "true is no number": ("usable-carbon", {"length_mm": True, "new_mm": 22, "limit_mm": 8}, "length_mm"),
+    "nothing": ("usable-carbon", {}, "length_mm"),
+    "unknown name": ("usable-carbon", {"lenght_mm": 12, "new_mm": 22, "limit_mm": 8}, "lenght_mm"),
+    "limit over new": ("usable-carbon", {"length_mm": 12, "new_mm": 8, "limit_mm": 22}, "limit_mm"),
+    "no depth when new": ("usable-carbon", {"depth_mm": 30}, "depth_new_mm"),
+    "no protrusion constant": ("usable-carbon", {"protrusion_mm": 3, "new_mm": 22, "limit_mm": 8}, "protrusion_constant_mm"),
+    "lists of two sizes": ("straight-line", {"start_mm": [22, 22], "limit_mm": 8, "run_h": 100, "lengths_mm": [20]}, "start_mm"),
+    "one and many": ("straight-line", {"start_mm": 22, "limit_mm": 8, "run_h": 100, "lengths_mm": [20], "length_mm": 20}, "lengths_mm"),
+    "earlier without use": ("straight-line", {"start_mm": 22, "limit_mm": 8, "run_h": 9, "length_mm": 20, "previous_length_mm": 21}, "previous_run_h"),
+    "limit over start": ("straight-line", {"start_mm": 7, "limit_mm": 8, "run_h": 9, "length_mm": 6}, "limit_mm"),
+    "no brush": ("straight-line", {"start_mm": 22, "limit_mm": 8, "run_h": 9, "lengths_mm": []}, "lengths_mm"),
+    "polarity of another set": ("set-spread", {"wear_mm": [1, 2], "polarity": ["+"]}, "polarity"),
+    "nothing to compare": ("set-spread", {"lengths_mm": [1, 2]}, "lengths_mm"),
+    "no such class": ("spring-pressure", {"force_n": 5, "thickness_mm": 9, "width_mm": 9, "motor_class": "boat"}, "motor_class"),
+    "empty band": ("spring-pressure", {"force_n": 5, "thickness_mm": 9, "width_mm": 9, "band_low_kpa": 50, "band_high_kpa": 20}, "band_high_kpa"),
+    "odd brushes": ("current-density", {"current_a": 5, "brush_count": 3, "thickness_mm": 9, "width_mm": 9}, "brush_count"),
+    "no such grade": ("current-density", {"current_a": 5, "brush_count": 2, "thickness_mm": 9, "width_mm": 9, "grade": "tin"}, "grade"),
+    "thicker than round": ("seating", {"commutator_d_mm": 9, "thickness_mm": 10}, "thickness_mm"),
+    "no section": ("holder-fit", {"thickness_mm": 0, "width_mm": 9, "box_thickness_mm": 9, "box_width_mm": 9}, "thickness_mm"),
+    "no carbon left": ("brush-limit", {"new_mm": 5, "lead_root_depth_mm": 4}, "new_mm"),
+    "angle without thickness": ("brush-limit", {"new_mm": 25, "maker_limit_mm": 10, "face_angle_deg": 20}, "thickness_mm"),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("name", "given", "field"), BAD.values(), ids=BAD.keys())
+def test_wrong_input_names_its_field_and_a_remedy(name: str, given: object, field: str, rules: MotorRules) -> None:
+    with pytest.raises(InputError) as caught:
+        answer(name, given, rules)
+    assert caught.value.field == field
+    assert caught.value.remedy
+
+
+@pytest.mark.parametrize("given", [None, [], "x", 3])
+def test_input_that_is_no_object(given: object, rules: MotorRules) -> None:
+    with pytest.raises(InputError, match="JSON object"):
+        answer("seating", given, rules)
+
+
+def test_an_unknown_sum_lists_those_there_are(rules: MotorRules) -> None:
+    with pytest.raises(NotFound, match="usable-carbon"):
+        answer("usable-charcoal", {}, rules)
+
+
+def test_all_wrong_fields_are_said_at_once(rules: MotorRules) -> None:
+    with pytest.raises(SeveralErrors) as caught:
+        answer_typed("seating", {"commutator_d_mm": "big", "thickness_mm": "1e9", "new_mm": "22"}, rules)
+    assert [e.field for e in caught.value.errors] == ["commutator_d_mm", "thickness_mm"]
+
+
+def test_typed_sums_take_units_lists_and_dashes(rules: MotorRules) -> None:
+    typed = {"start_mm": "22", "limit_mm": '5/16"', "run_h": "31200 min", "lengths_mm": "16.2; 1.69 cm; -"}
+    result = answer_typed("straight-line", typed, rules)
+    assert result["missing_positions"] == (3,)
+    assert result["answer"] == "incomplete"
+    even = answer_typed("set-spread", {"wear_mm": "3; 3.1", "polarity": "+ -"}, rules)
+    assert even["uneven"] is False
+
+
+def test_further_answers(rules: MotorRules) -> None:
+    assert answer("brush-limit", {"new_mm": 21.0}, rules)["governed_by"] == "estimate"
+    maker = answer(
+        "brush-limit",
+        {"new_mm": 25, "maker_limit_mm": 10, "face_angle_deg": 20, "thickness_mm": 10, "sunk_mm": 0.3},
+        rules,
+    )
+    assert maker["limit_mm"] == pytest.approx(10 - 5 * 0.36397 + 0.3, abs=1e-4)
+    habit = answer(
+        "brush-limit", {"new_mm": 20, "habit_gone_share": 0.3, "habit_at_h": 500, "habit_set_h": 1000}, rules
+    )
+    assert habit["habit_limit_mm"] == pytest.approx(8)
+    assert (
+        answer("seating", {"commutator_d_mm": 62, "thickness_mm": 9, "face_radius_mm": 30}, rules)["allowed"] is False
+    )
+    wrong = {"thickness_mm": 12.9, "width_mm": 9, "box_thickness_mm": 12.6, "box_width_mm": 9.1}
+    assert answer("holder-fit", wrong, rules)["allowed"] is False
+    low = {"current_a": 5, "brush_count": 4, "thickness_mm": 12, "width_mm": 25, "grade": "electrographite"}
+    assert answer("current-density", low, rules)["below_third_of_guide"] is True
+    bars = {"commutator_d_mm": 120, "bars": 87, "supply_v": 24, "force_n": 6, "speed_m_per_s": 9}
+    full = answer("current-density", {**low, **bars}, rules)
+    assert (full["bars_usual"], full["contact_drop_v"]) == (True, 2.0)
+    assert full["contact_drop_share"] == pytest.approx(1 / 12)
+    assert full["heat_w"] == pytest.approx(2 * 5 + 4 * 0.2 * 6 * 9)
+    stuck = answer(
+        "usable-carbon", {"protrusion_mm": -1.5, "protrusion_constant_mm": 14, "new_mm": 22, "limit_mm": 8}, rules
+    )
+    assert (stuck["length_mm"], stuck["stage"]) == (12.5, "watch")

@@ -1,0 +1,140 @@
+"""The use log: what a counter may show, questions when it falls, and the rate of use."""
+
+from datetime import date, datetime, timedelta
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.rules.catalogue import shipped
+from norvash.core.timeline import date_marks, use_on
+from norvash.core.use import Entry, Rate, day_of, neighbours, rate_of_use, read_counter, read_increment
+from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
+
+DAY = datetime(2026, 3, 2, 12)
+NOW = DAY + timedelta(days=30)
+
+
+def log(*values: tuple[float, float]) -> list[Entry]:
+    return [Entry(DAY + timedelta(days=d), v, v) for d, v in values]
+
+
+WEEKLY = log((0, 100), (7, 120), (14, 140))
+
+
+def on(day: float) -> datetime:
+    return DAY + timedelta(days=day)
+
+
+GOOD = {
+    "first": ([], 5000, 0, 5000, "first"),
+    "on": (WEEKLY, 160, 21, 160, ""),
+    "the same": (WEEKLY, 140, 21, 140, ""),
+    "between two": (WEEKLY, 130, 10, 130, ""),
+    "before the first": (WEEKLY, 90, -7, 90, "first"),
+    "all day long": (WEEKLY, 140 + 24 * 7, 21, 308, ""),
+}
+
+
+@pytest.mark.parametrize(("entries", "value", "day", "total", "event"), GOOD.values(), ids=GOOD.keys())
+def test_counters_are_read(
+    entries: list[Entry], value: float, day: float, total: float, event: str, rules: MotorRules
+) -> None:
+    counted = read_counter(value, on(day), NOW, entries, "hours", rules)
+    assert (counted.total_units, counted.event) == (total, event)
+
+
+REFUSED = {
+    "future": (WEEKLY, 160, 31, InputError, "future"),
+    "more than the days hold": (WEEKLY, 140 + 24 * 7 + 1, 21, InputError, "all that 7 days can hold"),
+    "more than a day holds": (WEEKLY, 165, 14.2, InputError, "can hold"),
+    "another value at the same moment": (WEEKLY, 141, 14, Conflict, "already logged"),
+    "over a later entry": (WEEKLY, 150, 10, InputError, "logged later"),
+    "gone down": (WEEKLY, 12, 21, NeedsAnswer, "showed 140"),
+}
+
+
+@pytest.mark.parametrize(("entries", "value", "day", "kind", "words"), REFUSED.values(), ids=REFUSED.keys())
+def test_the_impossible_is_refused_with_the_reason(
+    entries: list[Entry], value: float, day: float, kind: type[NorvashError], words: str, rules: MotorRules
+) -> None:
+    with pytest.raises(kind, match=words) as caught:
+        read_counter(value, on(day), NOW, entries, "hours", rules)
+    assert caught.value.remedy
+
+
+FALLS = {
+    "rolled over": (log((0, 9940), (7, 9960), (14, 9980)), 5, 21, "rolled over", 10005, "rolled over"),
+    "replaced": (WEEKLY, 22, 21, "replaced", 162, "replaced"),
+    "reset": (WEEKLY, 22, 21, "replaced", 162, "reset"),
+    "slip": (log((0, 1000), (7, 1020), (14, 1040)), 104, 21, "slip", None, ""),
+}
+
+
+@pytest.mark.parametrize(("entries", "value", "day", "likely", "total", "answer"), FALLS.values(), ids=FALLS.keys())
+def test_a_fallen_counter_is_asked_about_and_the_likeliest_comes_first(
+    entries: list[Entry], value: float, day: float, likely: str, total: float | None, answer: str, rules: MotorRules
+) -> None:
+    with pytest.raises(NeedsAnswer) as caught:
+        read_counter(value, on(day), NOW, entries, "hours", rules)
+    assert caught.value.likely == likely
+    if total is not None:
+        assert read_counter(value, on(day), NOW, entries, "hours", rules, answer).total_units == total
+
+
+def test_increments(rules: MotorRules) -> None:
+    assert read_increment(12, on(21), NOW, WEEKLY, "hours", rules).total_units == 152
+    assert read_increment(12, on(21), NOW, [], "hours", rules).counter_units == 12
+    for value, day, words in (
+        (-1, 21, "less than nothing"),
+        (5, 10, "later entry"),
+        (200, 21, "can hold"),
+        (5, 40, "future"),
+    ):
+        with pytest.raises(InputError, match=words):
+            read_increment(value, on(day), NOW, WEEKLY, "hours", rules)
+
+
+@given(st.lists(st.floats(0, 100), min_size=1, max_size=12))
+def test_totals_never_fall(steps: list[float]) -> None:
+    rules, entries, counter = shipped(), list[Entry](), 0.0
+    for i, step in enumerate(steps):
+        counter += step
+        counted = read_counter(counter, on(i * 7), on(400), entries, "hours", rules)
+        entries.append(Entry(on(i * 7), counted.total_units, counted.counter_units))
+    totals = [e.total_units for e in entries]
+    assert totals == sorted(totals)
+    assert neighbours(entries, on(400)) == (entries[-1], None)
+
+
+def test_the_rate_of_use(rules: MotorRules) -> None:
+    assert rate_of_use(log((0, 100)), None, rules) is None
+    assert rate_of_use(log((0, 100), (6, 120)), None, rules) is None
+    found = rate_of_use(WEEKLY, None, rules)
+    assert found is not None
+    assert found.per_week == pytest.approx(20)
+    declared = rate_of_use(WEEKLY, 10, rules)
+    assert declared is not None
+    assert declared.per_week == pytest.approx((40 + 20 * 10) / 22)
+    far = rate_of_use(log((0, 0), (364, 520), (728, 2600)), None, rules)
+    assert far is not None
+    assert far.per_week == pytest.approx(40)
+    assert rate_of_use(log((0, 5), (70, 5)), None, rules) is None
+
+
+def test_days_from_use() -> None:
+    rate = Rate(21, 10, 210, None)
+    assert day_of(140 + 42, WEEKLY[-1], rate) == date(2026, 3, 30)
+    assert day_of(140 + 44, WEEKLY[-1], rate) == date(2026, 3, 30)
+    assert day_of(1e12, WEEKLY[-1], rate) is None
+
+
+def test_the_axis_of_dates() -> None:
+    assert use_on(date(2026, 3, 12), WEEKLY, None) == pytest.approx(100 + 20 * 10 / 7)
+    assert use_on(date(2026, 2, 1), WEEKLY, None) is None
+    assert use_on(date(2026, 4, 1), WEEKLY, None) is None
+    assert use_on(date(2026, 3, 23), WEEKLY, Rate(20, 2, 40, None)) == pytest.approx(160)
+    marks = date_marks(100, 400, WEEKLY, Rate(20, 2, 40, None))
+    assert [w for _, w in marks] == ["Apr", "May", "Jun"]
+    assert [u for u, _ in marks] == sorted(u for u, _ in marks)

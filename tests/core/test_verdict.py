@@ -1,0 +1,232 @@
+"""Verdicts: what is said in each state of a set, with its reasons and their rules."""
+
+import xml.etree.ElementTree as ET
+from datetime import date, datetime, timedelta
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from norvash.core.classes import TEMPLATES, even_positions
+from norvash.core.figures import Figures
+from norvash.core.findings import BY_ID, GROUPS
+from norvash.core.ruler import ruler_from, ruler_of
+from norvash.core.rules.book import MotorRules, Override, Rulebook
+from norvash.core.rules.catalogue import RULES, shipped
+from norvash.core.sentence import Verdict, verdict
+from norvash.core.stages import STAGES
+from norvash.core.state import BrushSet, Measured, MotorState, Round, motor_limit
+from norvash.core.use import Entry, rate_of_use
+from norvash.core.verdict import Findings, findings
+from norvash.drawing.carbon_ruler import carbon_ruler
+from norvash.drawing.date_span import TimeAxis, axis_head, date_span
+from norvash.drawing.end_view import EndBrush, EndPlate, end_view
+from norvash.drawing.life_line import life_line
+from norvash.drawing.stage_mark import stage_mark
+from norvash.drawing.svg import Drawing
+from norvash.errors import InputError, NotFound
+
+T0 = datetime(2026, 1, 5, 9)
+TODAY = date(2026, 11, 24)
+FITTED: dict[str, float | str] = {"new_mm": 22.0, "limit_mm": 8.0, "limit_source": "maker"}
+
+
+def a_round(weeks: float, *lengths: float | None, kind: str = "check", doubt: str = "", seen: tuple[tuple[int, str], ...] = (),
+            sd: float = 0.05, lines: int | None = None) -> Round:  # fmt: skip
+    readings = {i: Measured(mm, sd, mm, mm, lines, doubt) for i, mm in enumerate(lengths, start=1) if mm is not None}
+    return Round(f"r{weeks}", T0 + timedelta(weeks=weeks), weeks * 20, kind, True, readings, seen)
+
+
+def state(
+    *rounds: Round, own: dict[str, float | str] | None = None, known: bool = True, weeks: int = 40, brushes: int = 2
+) -> MotorState:
+    entries = tuple(Entry(T0 + timedelta(weeks=w), w * 20.0, w * 20.0 + 100) for w in range(weeks + 1))
+    figures = Figures(FITTED if own is None else own, {}, TEMPLATES["tool"].lends)
+    fitted = BrushSet(1, T0, 0.0, known, None, None, "", tuple(rounds))
+    return MotorState(figures, even_positions(brushes), (fitted,), entries, rate_of_use(entries, None, shipped()))
+
+
+def judge(given_state: MotorState, rules: MotorRules | None = None) -> tuple[Findings, Verdict]:
+    rules = rules or shipped()
+    found = findings(given_state, rules)
+    return found, verdict(found, given_state, rules, TODAY)
+
+
+SAID = {
+    "nothing measured": (state(), None, "Measure this set.", "Nothing is measured yet", "nothing measured"),
+    "runs on": (state(a_round(20, 19, 19.4)), "fit", "Run on.", "11.0 mm to its limit, 79%", ""),
+    "watch": (state(a_round(20, 13, 13.4)), "watch", "Watch this set.", "36%", ""),
+    "plan": (state(a_round(20, 11, 11.4)), "plan", "Plan the change.", "21%", ""),
+    "change": (state(a_round(20, 9.2, 9.4)), "change", "Change the set at this visit.", "9%", ""),
+    "at the limit": (state(a_round(20, 8, 9.4)), "stop", "Take it out of service", "at its limit now", ""),
+    "one missing": (state(a_round(20, 19, None)), "fit", "Measure B to complete the round.", "No date", "incomplete"),
+    "one missing but another gone": (state(a_round(20, 7.5, None)), "stop", "Take it out of service", "No date", "incomplete"),
+    "doubtful": (state(a_round(20, 19, 19.4, doubt="why?")), "fit", "Settle the reading of brush A first.", "", "doubtful"),
+    "not enough wear": (state(a_round(20, 21.95, 21.9)), "fit", "Run on.", "Not enough wear yet", "not enough wear yet"),
+    "limit unknown": (state(a_round(20, 19, 19.4), own={"new_mm": 22.0}), "fit", "Run on.", "the limit is an estimate", "limit estimated"),
+    "uneven": (state(a_round(20, 17, 19.4)), "fit", "Run on.", "", "uneven"),
+    "clock starts at the first round": (state(a_round(20, 16, 16.4), known=False), "fit", "Run on.", "next round gives", ""),
+    "no use logged": (state(a_round(20, 16, 16.4), weeks=0), "fit", "Run on.", "No date until hours are logged", ""),
+    "far beyond": (state(a_round(20, 21.8, 21.8)), "fit", "Run on.", "Carbon is not what will stop this motor", ""),
+    "lead taut": (state(a_round(20, 19, 19.4, seen=((2, "lead.taut"),))), "stop", "Take it out", "whatever the length says", ""),
+    "second wear line": (state(a_round(20, 15, 15, lines=2)), "plan", "Plan the change.", "", ""),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("given_state", "stage", "act", "words", "flag"), SAID.values(), ids=SAID.keys())
+def test_what_is_said(given_state: MotorState, stage: str | None, act: str, words: str, flag: str) -> None:
+    found, said = judge(given_state)
+    assert found.stage == stage
+    assert said.act.startswith(act)
+    assert words in said.sentence
+    assert not flag or flag in said.flags
+    assert said.reasons
+    assert all(f.rule_id in RULES for r in said.reasons for f in r.figures)
+
+
+def test_dates_follow_from_hours_and_use() -> None:
+    found, said = judge(state(a_round(20, 15, 16)))
+    assert found.line is not None
+    assert found.line.do_not_exceed_h == 900
+    assert (found.days.look_on, found.days.plan_on, found.days.limit_on) == (
+        date(2026, 8, 3),
+        date(2026, 9, 14),
+        date(2026, 10, 12),
+    )
+    assert "900 h" in said.by_when
+
+
+def test_after_bedding_in_the_clock_starts_again() -> None:
+    found, _ = judge(state(a_round(2, 21.2, 21.3, kind="bedded"), a_round(22, 19.2, 19.5)))
+    assert found.line is not None
+    assert found.line.brushes[0] is not None
+    assert found.line.brushes[0].life_rate_mm_per_kh == pytest.approx(5)
+
+
+def test_measured_starting_lengths_replace_the_nominal() -> None:
+    found, _ = judge(state(a_round(0, 22.4, 21.9, kind="fitting"), a_round(20, 19.4, 19.4)))
+    assert [b.wear_mm for b in found.brushes] == [pytest.approx(3.0), pytest.approx(2.5)]
+
+
+def test_an_incomplete_round_names_the_last_complete_one() -> None:
+    _, said = judge(state(a_round(10, 20, 20.2), a_round(20, 19, None)))
+    assert any("last complete round was on 16 March 2026" in r.text for r in said.reasons)
+
+
+@pytest.mark.parametrize("finding", [f for _, group in GROUPS for f in group], ids=lambda f: f.id)
+def test_condition_raises_a_stage_and_never_lowers_it(finding: object) -> None:
+    known = BY_ID[finding.id]  # type: ignore[attr-defined]
+    fresh, worn = (
+        state(a_round(20, 19, 19.4, seen=((1, known.id),))),
+        state(a_round(20, 9.2, 9.4, seen=((1, known.id),))),
+    )
+    assert findings(fresh, shipped()).stage == known.stage
+    found, said = judge(worn)
+    assert STAGES.index(found.stage or "fit") == max(STAGES.index(known.stage), STAGES.index("change"))
+    assert any(known.decision in r.text for r in said.reasons)
+
+
+SEVERITY = {
+    "fit": "brush.free face.satin",
+    "watch": "brush.chip-small face.glazed face.threads face.partly insulator.dirty",
+    "plan": "brush.sticky brush.oily face.burnt face.copper face.taper lead.strands-10 terminal.poor indicator.dead spring.off",
+    "change": "brush.seized brush.chip-large lead.strands-25 lead.heat spring.heat spring.far-off spring.travel holder.damaged",
+    "stop": "brush.latched lead.taut lead.loose spring.broken insulator.cracked",
+}
+
+
+def test_the_table_of_findings() -> None:
+    assert {f.id: f.stage for f in BY_ID.values()} == {i: stage for stage, ids in SEVERITY.items() for i in ids.split()}
+
+
+LIMITS: dict[str, tuple[dict[str, float | str], float, str]] = {
+    "maker": ({"limit_mm": 8.0, "limit_source": "maker"}, 8, "maker's figure"),
+    "site": ({"limit_mm": 9.0, "limit_source": "site", "wear_line_3_mm": 7.0}, 9, "site rule"),
+    "angled face": ({"limit_mm": 10.0, "thickness_mm": 12.0, "face_angle_deg": 30.0}, 6.5359, "maker's figure"),
+    "depth": (
+        {"method": "depth", "depth_new_mm": 20.0, "depth_limit_mm": 33.0, "depth_constant_mm": 42.0},
+        9,
+        "maker's figure, as a depth",
+    ),
+    "wear line": ({"wear_line_3_mm": 7.0, "lead_root_depth_mm": 4.0}, 7, "wear line on the brush"),
+    "parts": ({"lead_root_depth_mm": 4.0}, 6, "worked out from the parts"),
+    "class figures are no parts": ({}, 22 / 3, "estimate"),
+}
+
+
+@pytest.mark.parametrize(("own", "limit", "source"), LIMITS.values(), ids=LIMITS.keys())
+def test_the_best_source_gives_the_limit(
+    own: dict[str, float | str], limit: float, source: str, rules: MotorRules
+) -> None:
+    found = motor_limit(Figures({"new_mm": 22.0, **own}, {}, TEMPLATES["tool"].lends), rules)
+    assert found.limit_mm == pytest.approx(limit, abs=1e-3)
+    assert found.source == source
+
+
+def test_the_rulebook_resolves_from_the_narrowest_scope() -> None:
+    scopes = [("site", "", 0.5), ("class", "tool", 0.45), ("type", "T", 0.35), ("motor", "M", 0.3)]
+    for i in range(len(scopes) + 1):
+        book = Rulebook(
+            RULES, [Override("stage.watch", s, k, v, "Ines", "2026-11-24", "why") for s, k, v in scopes[:i]]
+        )
+        figure = MotorRules(book, "tool", "T", "M").figure("stage.watch")
+        assert figure.value == ([0.4] + [v for _, _, v in scopes])[i]
+        assert ("Ines" in figure.basis) is (i > 0)
+    assert MotorRules(book, "tool", "", "").figure("stage.watch").value == 0.45
+    assert MotorRules(book, "starter", "", "").figure("stage.watch").value == 0.5
+    with pytest.raises(NotFound):
+        book.figure("stage.nothing")
+    for value in (float("nan"), -0.1, 1.1):
+        with pytest.raises(InputError):
+            book.check("stage.watch", value)
+
+
+def test_a_changed_rule_changes_the_verdict_and_is_shown() -> None:
+    book = Rulebook(RULES, [Override("stage.watch", "site", "", 0.9, "Ines", "2026-11-24", "careful")])
+    found, said = judge(state(a_round(20, 19, 19.4)), MotorRules(book, "tool"))
+    assert found.stage == "watch"
+    assert any(f.value == 0.9 and "site figure" in f.basis for r in said.reasons for f in r.figures)
+
+
+@given(st.floats(8.5, 21), st.floats(0.05, 4))
+def test_shorter_brushes_never_get_a_better_stage_or_a_later_date(mm: float, less: float) -> None:
+    long, short = judge(state(a_round(20, mm, 21)))[0], judge(state(a_round(20, max(mm - less, 0.5), 21)))[0]
+    assert STAGES.index(short.stage or "fit") >= STAGES.index(long.stage or "fit")
+    if long.days.limit_on and short.days.limit_on:
+        assert short.days.limit_on <= long.days.limit_on
+
+
+def drawings() -> list[Drawing]:
+    shown = state(a_round(10, 20, 20.2), a_round(20, 15, 16.2))
+    found = findings(shown, shipped())
+    plate = EndPlate(30, 28, 6.4, 22, 8)
+    brushes = [EndBrush(p, 15.0, True, "Watch", f"/x/{p.number}", p.number == 1) for p in even_positions(8)]
+    axis = TimeAxis(TODAY, TODAY + timedelta(weeks=40), 300)
+    return [
+        carbon_ruler(ruler_of(found, shown), 360, 36, dimensions=True), life_line(found, shown, 700, 300), end_view(plate, brushes, 300),
+        stage_mark("watch", "Watch"), axis_head(axis), date_span(axis, TODAY, TODAY + timedelta(days=90)), date_span(axis, None, None),
+    ]  # fmt: skip
+
+
+@pytest.mark.parametrize("drawing", drawings(), ids=lambda d: d.name)
+def test_drawings_speak_save_and_carry_no_style(drawing: Drawing) -> None:
+
+    saved = ET.fromstring(drawing.file().split("\n", 1)[1])
+    assert saved.tag.endswith("svg")
+    assert drawing.title in drawing.svg()
+    assert "style=" not in drawing.svg()
+    assert "class=" not in drawing.file().split(">", 2)[2]
+    assert all(len(r) == len(drawing.head) for r in drawing.rows)
+
+
+def test_the_ruler_is_to_scale_and_keeps_its_values() -> None:
+    shown = state(a_round(20, 11, 16.5))
+    ruler = ruler_of(findings(shown, shipped()), shown)
+    assert ruler_from(ruler.as_plain()) == ruler
+    svg = carbon_ruler(ruler, 222, 20).svg()
+    assert 'x="1" y="10.5" width="220"' in svg
+    assert f"M{1 + 80:.0f} 9L{1 + 80:.0f} 36" in svg
+
+
+def test_markup_in_names_is_escaped_in_drawings() -> None:
+    assert "<script>" not in stage_mark("fit", "<script>alert(1)</script>").svg()

@@ -1,0 +1,92 @@
+"""Rules of the house: sizes, layers' words, what ships, and the command line."""
+
+import json
+import re
+import subprocess
+import sys
+from pathlib import Path
+
+import pytest
+
+from norvash.core.rules.catalogue import RULES
+from norvash.web.app import create_app
+
+ROOT = Path(__file__).parent.parent
+SOURCE = ROOT / "src/norvash"
+MODULES = sorted(SOURCE.rglob("*.py"))
+WEB = [p for p in (SOURCE / "web").rglob("*") if p.suffix in (".html", ".css", ".js") and "vendor" not in p.parts]
+
+
+def test_no_module_is_longer_than_a_few_screens() -> None:
+    lengths = sorted((len(p.read_text().splitlines()), p.name) for p in MODULES)
+    assert lengths[-1][0] <= 300
+    assert lengths[len(lengths) // 2][0] < 150
+
+
+@pytest.mark.parametrize("path", WEB, ids=lambda p: p.name)
+def test_pages_carry_no_inline_code_and_no_foreign_address(path: Path) -> None:
+    text = path.read_text()
+    assert not re.search(r"<style|\sstyle=|<script(?![^>]*src=)|\son(click|load|change|input|submit)=", text)
+    assert not re.search(r"https?://(?!www\.w3\.org)", text)
+
+
+def test_vendored_files_match_their_manifest() -> None:
+    done = subprocess.run(
+        [sys.executable, ROOT / "scripts/vendor.py", "--check"], capture_output=True, text=True, check=False
+    )
+    assert done.returncode == 0, done.stderr
+    manifest = json.loads((SOURCE / "web/static/vendor/manifest.json").read_text())
+    licences = {m["package"] for name, m in manifest.items() if "LICENCE" in name}
+    assert licences == {m["package"] for m in manifest.values()}
+
+
+def test_every_rule_is_used_by_the_code() -> None:
+    text = "".join(p.read_text() for p in MODULES if "rules" not in p.parts)
+    families = ("stage.", "density.", "drop.", "pressure.", "instrument.", "fit.")
+    assert [r for r in RULES if f'"{r}"' not in text and not r.startswith(families)] == []
+
+
+def test_the_rule_list_in_the_docs_is_current() -> None:
+    from norvash.core.rules.listing import listing
+
+    assert (ROOT / "docs/rules.md").read_text() == listing()
+
+
+def run(*words: str, text: str = "") -> subprocess.CompletedProcess[str]:
+    return subprocess.run(
+        [sys.executable, "-c", "from norvash.cli import main; main()", *words],
+        input=text,
+        capture_output=True,
+        text=True,
+        check=False,
+    )
+
+
+def test_the_command_for_sums() -> None:
+    good = run("sum", "usable-carbon", text='{"length_mm": 12, "new_mm": 16, "limit_mm": 6}')
+    assert (good.returncode, json.loads(good.stdout)["usable"]) == (0, pytest.approx(0.6))
+    refused = run("sum", "seating", text='{"commutator_d_mm": 62, "thickness_mm": 9, "face_radius_mm": 30}')
+    assert (refused.returncode, json.loads(refused.stdout)["allowed"]) == (0, False)
+    assert "straight-line" in run("sum").stdout
+    for name, text in (
+        ("usable-carbon", "{"),
+        ("usable-carbon", '{"length_mm": "x"}'),
+        ("none", "{}"),
+        ("seating", "[" * 100000),
+    ):
+        bad = run("sum", name, text=text)
+        assert (bad.returncode, bad.stdout, bad.stderr.startswith("norvash: ")) == (2, "", True)
+        assert "Traceback" not in bad.stderr
+
+
+def test_serving_a_file_that_is_no_database(tmp_path: Path) -> None:
+    (tmp_path / "x.db").write_text("words " * 400)
+    bad = run("serve", "--db", str(tmp_path / "x.db"))
+    assert (bad.returncode, "no database" in bad.stderr) == (2, True)
+
+
+def test_the_start_imports_nothing_heavy() -> None:
+    code = "import sys, norvash.web.app; print([m for m in ('scipy', 'numpy', 'playwright', 'norvash.demo') if m in sys.modules])"
+    done = subprocess.run([sys.executable, "-c", code], capture_output=True, text=True, check=True)
+    assert done.stdout.strip() == "[]"
+    assert callable(create_app)

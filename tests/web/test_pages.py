@@ -1,0 +1,315 @@
+"""Pages and JSON over HTTP: every route answers, bad input is answered in place, writes are guarded."""
+
+import re
+from collections.abc import Iterator
+from html import unescape
+from pathlib import Path
+
+import pytest
+from starlette.testclient import TestClient
+
+from conftest import Shop
+from norvash.config import Settings
+from norvash.store import rounds, standings, use
+from norvash.web.app import create_app
+from norvash.work.measuring import start_round
+
+ORIGIN = "http://localhost"
+
+
+@pytest.fixture
+def client(db: Path) -> Iterator[TestClient]:
+    app = create_app(Settings(db=db, log=False))
+    with TestClient(app, base_url=ORIGIN, headers={"Origin": ORIGIN}) as made:
+        made.cookies.set("norvash_person", "person-of-test")
+        yield made
+        app.state.catching_up.join()
+
+
+def act_id(page: str) -> str:
+    found = re.search(r'name="act_id" value="([^"]+)"', page)
+    assert found
+    return found[1]
+
+
+def send(client: TestClient, form_at: str, to: str, **typed: str) -> tuple[int, str, str]:
+    """Open a form, send it with what was typed, and return status, page and address."""
+    given = {"act_id": act_id(client.get(form_at).text), **typed}
+    answer = client.post(to, data=given)
+    return answer.status_code, unescape(answer.text), answer.url.path
+
+
+MOTOR = {
+    "motor_class": "tool",
+    "tag": "T-90",
+    "name": "Jigsaw",
+    "place": "prop shop",
+    "new_length": "15",
+    "limit": "5.5",
+    "use_now": "40",
+}
+
+
+def add(client: TestClient, **changes: str) -> tuple[int, str, str]:
+    return send(client, "/motors/new?motor_class=tool", "/motors", **{**MOTOR, **changes})
+
+
+def test_a_job_through_the_pages(client: TestClient, shop: Shop) -> None:
+    status, page, address = add(client)
+    assert (status, "Measure this set." in page) == (200, True)
+    assert send(client, f"{address}/hours", f"{address}/hours", value="44", mode="counter")[0] == 200
+    status, page, round_at = send(client, f"{address}/measure", f"{address}/rounds", counter="")
+    assert (status, "A" in page) == (200, True)
+    for position, value in (("1", "14.2"), ("2", '9/16"')):
+        replaces = ""
+        status, page, _ = send(
+            client, round_at, f"{round_at}/readings", position=position, value=value, replaces=replaces
+        )
+        assert status == 200
+    assert '9/16"' in page
+    assert "14.29 ± 0.05 mm" in page
+    assert send(client, round_at, f"{round_at}/findings", position="1", seen="face.glazed")[1].count("face glazed") >= 2
+    assert send(client, round_at, f"{round_at}/finish")[2] == address
+    status, page, _ = send(
+        client, f"{address}/new-set", f"{address}/sets", reason="damaged", counter="", length_1="15.1", length_2=""
+    )
+    assert (status, "damaged" in page) == (200, True)
+    for name in ("end-view", "life-line", "carbon-ruler"):
+        saved = client.get(f"{address}/drawings/{name}.svg")
+        assert (saved.status_code, saved.headers["content-type"]) == (200, "image/svg+xml")
+        assert "attachment" in saved.headers["content-disposition"]
+
+
+READS = ["/", "/?p=7", "/motors", "/motors?q=nothing", "/motors?c=tool&p=3", "/motors/new", "/motors/new?motor_class=starter",
+         "/types", "/types/new", "/hours", "/hours?q=x", "/sums", "/rulebook", "/rulebook/stage.watch", "/who", "/healthz",
+         "/api/v1/sums", "/static/norvash.css"]  # fmt: skip
+
+
+@pytest.mark.parametrize("path", READS)
+def test_every_page_answers_with_its_guards(client: TestClient, path: str) -> None:
+    answer = client.get(path)
+    assert answer.status_code == 200
+    assert "default-src 'none'" in answer.headers["content-security-policy"]
+    assert answer.headers["x-content-type-options"] == "nosniff"
+    assert "style=" not in answer.text.replace("stylesheet", "")
+    assert not re.search(r"<script(?![^>]*src=)|<style|\son[a-z]+=", answer.text)
+
+
+UNKNOWN = ["/nothing", "/motors/none-such", "/motors/none-such/hours", "/motors/none-such/measure", "/motors/none-such/new-set",
+           "/motors/none-such/figures", "/motors/none-such/drawings/end-view.svg", "/rounds/none-such", "/types/none-such",
+           "/rulebook/none.such", "/sums/none-such", "/api/v1/motors/none-such", "/static/none.css"]  # fmt: skip
+
+
+@pytest.mark.parametrize("path", UNKNOWN)
+def test_unknown_ids_get_a_clear_answer(client: TestClient, path: str) -> None:
+    answer = client.get(path)
+    assert answer.status_code == 404
+    if path.startswith("/api"):
+        assert answer.json()["error"]["remedy"]
+    elif not path.startswith("/static"):
+        assert "To the bench" in answer.text
+
+
+@pytest.mark.parametrize(
+    "path",
+    [
+        "/motors/none-such/hours",
+        "/motors/none-such/sets",
+        "/rounds/none-such/readings",
+        "/readings/none/doubt",
+        "/types/none",
+    ],
+)
+def test_writes_to_unknown_ids(client: TestClient, path: str) -> None:
+    answer = client.post(
+        path, data={"act_id": "some-new-act", "value": "12", "position": "1", "answer": "right", "reason": "planned"}
+    )
+    assert answer.status_code == 404
+    assert "To the bench" in answer.text
+
+
+BAD_FORMS = {
+    "letters": {"new_length": "long"}, "empty": {"tag": "", "name": ""}, "negative": {"new_length": "-3"}, "exponent": {"new_length": "1e9"},
+    "not a number": {"use_now": "NaN"}, "40 digits": {"use_now": "4" * 40}, "wrong unit": {"new_length": "15 h"},
+    "two marks": {"limit": "5.5,5"}, "limit over new": {"limit": "16"}, "brushes": {"brushes": "0"},
+}  # fmt: skip
+
+
+@pytest.mark.parametrize("changes", BAD_FORMS.values(), ids=BAD_FORMS.keys())
+def test_a_bad_form_keeps_what_was_typed_and_saves_nothing(
+    client: TestClient, shop: Shop, changes: dict[str, str]
+) -> None:
+    status, page, _ = add(client, **changes)
+    assert status == 422
+    assert 'role="alert"' in page
+    assert 'aria-invalid="true"' in page
+    for name, value in {**MOTOR, **changes}.items():
+        assert f'name="{name}"' in page
+        assert not value or f'value="{value}"' in page
+    assert standings.count_motors(shop.conn) == 0
+
+
+def test_the_comma_and_the_point_are_the_same(client: TestClient, shop: Shop) -> None:
+    add(client, new_length="15,2", limit="5.5 mm")
+    motor = standings.find_motors(shop.conn, "T-90", "", 1, 0)[0]
+    assert '"new_mm": 15.2' in motor.standing.drawing_json
+
+
+def test_markup_in_names_is_shown_not_run(client: TestClient) -> None:
+    name = "<script>alert('x')</script><b>saw"
+    _, _, address = add(client, name=name, place='"><img src=x onerror=alert(1)>')
+    for path in (address, "/", "/motors", f"{address}/hours", f"{address}/measure", "/api/v1" + address):
+        text = client.get(path).text
+        assert "<script>alert" not in text or path.startswith("/api")
+        assert "<img src=x" not in text or path.startswith("/api")
+
+
+def test_back_and_send_again_changes_nothing(client: TestClient, shop: Shop) -> None:
+    given = {"act_id": act_id(client.get("/motors/new?motor_class=tool").text), **MOTOR}
+    first, again = client.post("/motors", data=given), client.post("/motors", data=given)
+    assert first.url == again.url
+    changed = client.post("/motors", data={**given, "name": "Another"})
+    assert (changed.status_code, "already sent" in changed.text, 'value="Another"' in changed.text) == (409, True, True)
+    assert act_id(changed.text) != given["act_id"]
+    assert standings.count_motors(shop.conn) == 1
+
+
+def test_nobody_chosen_keeps_what_was_typed(client: TestClient, shop: Shop) -> None:
+    given = {"act_id": act_id(client.get("/motors/new?motor_class=tool").text), **MOTOR}
+    client.cookies.clear()
+    answer = client.post("/motors", data=given)
+    assert (answer.status_code, "Nobody is chosen" in answer.text, 'value="T-90"' in answer.text) == (422, True, True)
+    assert client.get("/motors/new", follow_redirects=False).headers["location"] == "/who?next=/motors/new"
+    chosen = client.post(
+        "/who", data={"name": "Maud Celliers", "next": "https://elsewhere.example/"}, follow_redirects=False
+    )
+    assert chosen.headers["location"] == "/"
+    assert client.post("/motors", data=given).status_code == 200
+
+
+def test_a_fallen_counter_is_asked_about_in_the_page(client: TestClient, shop: Shop) -> None:
+    _, _, address = add(client)
+    status, page, _ = send(client, f"{address}/hours", f"{address}/hours", value="12")
+    assert (status, "Say which" in page or "It rolled over" in page, 'value="12"' in page) == (409, True, True)
+
+
+def test_two_people_at_one_position(client: TestClient, shop: Shop) -> None:
+    _, _, address = add(client)
+    _, _, round_at = send(client, f"{address}/measure", f"{address}/rounds", counter="")
+    page = client.get(f"{round_at}?position=1").text
+    mine = {"act_id": act_id(page), "position": "1", "value": "14.1", "replaces": ""}
+    send(client, round_at, f"{round_at}/readings", position="1", value="14.3", replaces="")
+    clash = client.post(f"{round_at}/readings", data=mine)
+    assert clash.status_code == 409
+    assert "already measured A: 14.3" in unescape(clash.text)
+    assert 'value="14.1"' in clash.text
+    replaces = re.search(r'name="replaces" value="([^"]+)"', clash.text)
+    assert replaces
+    done = client.post(f"{round_at}/readings", data={**mine, "act_id": act_id(clash.text), "replaces": replaces[1]})
+    assert done.status_code == 200
+    assert [r.typed for r in rounds.list_readings(shop.conn, round_at.split("/")[-1]).values()] == ["14.1"]
+
+
+FOREIGN: dict[str, dict[str, str]] = {
+    "another origin": {"Origin": "http://elsewhere.example"},
+    "another port": {"Origin": "http://localhost:81"},
+    "cross-site": {"Origin": ORIGIN, "Sec-Fetch-Site": "cross-site"},
+    "no origin at all": {"Origin": ""},
+    "null origin": {"Origin": "null"},
+    "another host": {"Host": "elsewhere.example", "Origin": "http://elsewhere.example"},
+}
+
+
+@pytest.mark.parametrize("headers", FOREIGN.values(), ids=FOREIGN.keys())
+def test_writes_from_elsewhere_are_refused(client: TestClient, shop: Shop, headers: dict[str, str]) -> None:
+    given = {"act_id": act_id(client.get("/motors/new?motor_class=tool").text), **MOTOR}
+    request = client.build_request("POST", "/motors", data=given, headers=headers)
+    if headers.get("Origin") == "":
+        del request.headers["Origin"]
+    answer = client.send(request)
+    assert (answer.status_code, "another site" in answer.text) == (403, True)
+    assert standings.count_motors(shop.conn) == 0
+
+
+def test_a_body_of_ten_megabytes(client: TestClient) -> None:
+    for sent in (b"x" * 10_000_000, iter([b"x" * 500_000] * 20)):
+        answer = client.post("/motors", content=sent, headers={"Content-Type": "application/x-www-form-urlencoded"})
+        assert (answer.status_code, "too large" in answer.text) == (413, True)
+    answer = client.post(
+        "/api/v1/sums/seating", content=b"[" * 10_000_000, headers={"Content-Type": "application/json"}
+    )
+    assert "too large" in answer.json()["error"]["problem"]
+
+
+def test_sums_as_pages_and_json(client: TestClient) -> None:
+    assert "0.3394" in client.get("/sums/seating?commutator_d_mm=62&thickness_mm=9.15").text
+    bad = client.get("/sums/seating?commutator_d_mm=big&thickness_mm=9.15")
+    assert (bad.status_code, 'value="big"' in bad.text) == (422, True)
+    good = client.post("/api/v1/sums/usable-carbon", json={"length_mm": 12, "new_mm": 16, "limit_mm": 6})
+    assert good.json()["usable"] == pytest.approx(0.6)
+    for path, body, status in (
+        ("usable-carbon", '{"length_mm": "x"}', 422), ("usable-carbon", "no json", 422), ("usable-carbon", "[1]", 422),
+        ("usable-carbon", '{"length_mm": NaN, "new_mm": 1, "limit_mm": 0}', 422), ("none", "{}", 404), ("usable-carbon", "[" * 50000, 400),
+    ):  # fmt: skip
+        answer = client.post(f"/api/v1/sums/{path}", content=body, headers={"Content-Type": "application/json"})
+        assert (answer.status_code, bool(answer.json()["error"]["remedy"])) == (status, True), body[:40]
+
+
+def test_the_json_twin_writes_once_and_says_what_it_decided(client: TestClient, shop: Shop) -> None:
+    motor = shop.motor()
+    body = {"act_id": "from-a-meter-1", "person": "ines torvald", "value": "140", "day": "2026-11-20"}
+    for _ in range(2):
+        made = client.post(f"/api/v1/motors/{motor}/use", json=body)
+        assert (made.status_code, made.json()["word"]) == (200, "Not measured")
+    assert len(use.list_entries(shop.conn, motor)) == 2
+    opened = client.post(
+        f"/api/v1/motors/{motor}/rounds", json={"act_id": "round-by-json", "person": "Ines Torvald"}
+    ).json()["round"]
+    reading = {"act_id": "reading-by-json", "person": "Ines Torvald", "position": 1, "value": "488"}
+    asked = client.post(f"/api/v1/rounds/{opened}/readings", json=reading)
+    assert (asked.status_code, asked.json()["error"]["suggestions"]) == (422, ["488 thou"])
+    assert client.post(f"/api/v1/rounds/{opened}/readings", json={**reading, "value": "488 thou"}).status_code == 200
+    verdict = client.get(f"/api/v1/motors/{motor}").json()
+    assert verdict["brushes"][0]["length_mm"] == pytest.approx(12.3952)
+    assert verdict["flags"] == ["incomplete"]
+    for wrong, status in (({**body, "act_id": "x-new-act-1", "person": "Nobody"}, 404), ({**body, "act_id": "x-new-act-2", "value": "12"}, 409),
+                          ({"value": "1"}, 422), ({**body, "act_id": "x-new-act-3", "value": 3}, 422)):  # fmt: skip
+        assert client.post(f"/api/v1/motors/{motor}/use", json=wrong).status_code == status
+
+
+def test_rules_are_changed_in_the_page(client: TestClient, shop: Shop) -> None:
+    status, page, _ = send(client, "/rulebook/stage.watch", "/rulebook/stage.watch", value="0.5", why="hard to reach")
+    assert (status, "site figure, Ines Torvald" in page) == (200, True)
+    status, page, _ = send(client, "/rulebook/stage.watch", "/rulebook/stage.watch", value="5", why="x")
+    assert (status, 'value="5"' in page) == (422, True)
+    assert "default" in send(client, "/rulebook/stage.watch", "/rulebook/stage.watch", clear="1")[1]
+
+
+def test_types_and_figures_in_the_page(client: TestClient) -> None:
+    status, page, address = send(
+        client, "/types/new", "/types", name="Saw motor", motor_class="tool", new_mm="15", limit_mm="5.5"
+    )
+    assert (status, 'value="15"' in page) == (200, True)
+    assert send(client, address, address, name="Saw motor", motor_class="tool", new_mm="x")[0] == 422
+    _, _, motor = add(client, type_id=address.split("/")[-1], new_length="", limit="")
+    page = client.get(f"{motor}/figures").text
+    assert "empty: 15, type" in page
+    version = re.search(r'name="version" value="(\d+)"', page)
+    assert version
+    status, page, _ = send(client, f"{motor}/figures", f"{motor}/figures", version=version[1], limit_mm="20")
+    assert (status, "not below the new length" in page) == (422, True)
+    assert send(client, f"{motor}/figures", f"{motor}/figures", version=version[1], limit_mm="6")[0] == 200
+    assert send(client, f"{motor}/figures", f"{motor}/figures", version=version[1], limit_mm="7")[0] == 409
+
+
+def test_light_and_dark_are_remembered(client: TestClient) -> None:
+    assert 'data-light="dark"' in client.post("/light", data={"theme": "dark", "next": "/sums"}).text
+    assert 'data-light=""' in client.post("/light", data={"theme": "<b>", "next": "//x"}).text
+
+
+def test_an_open_round_is_offered_again(client: TestClient, shop: Shop) -> None:
+    motor = shop.motor()
+    shop.now = shop.now.replace(year=2026)
+    opened = start_round(shop.conn, shop.act(), motor, "")
+    assert client.get(f"/motors/{motor}/measure").url.path == f"/rounds/{opened}"
+    assert "half done" in client.get(f"/motors/{motor}").text

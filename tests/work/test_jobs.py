@@ -1,0 +1,357 @@
+"""Whole jobs against a real database: what is kept, what is refused, what a repeat does."""
+
+from collections.abc import Callable
+from dataclasses import replace
+
+import pytest
+
+from conftest import Shop, new_motor
+from norvash.core.rules.catalogue import RULES
+from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
+from norvash.store import people, rounds, rules, standings, use
+from norvash.work.acting import Act
+from norvash.work.bench import bench, register
+from norvash.work.logging_use import log_use, take_back
+from norvash.work.measuring import note, record, settle_doubt, start_round
+from norvash.work.new_set import fit_new_set
+from norvash.work.registering import add_motor, change_figures, save_type
+from norvash.work.round_page import round_page
+from norvash.work.ruling import clear_rule, set_rule
+from norvash.work.site import clock, join
+from norvash.work.standing import catch_up
+
+
+def test_a_motors_life_from_first_entry_to_second_set(shop: Shop) -> None:
+    motor = shop.motor()
+    assert shop.page(motor).said.act == "Measure this set."
+    shop.later(weeks=4).log(motor, "180")
+    shop.measure(motor, "", "20.6", "20.9")
+    shop.later(weeks=4).log(motor, "260")
+    shop.measure(motor, "", "19.2", "19.8")
+    shown = shop.page(motor)
+    assert shown.found.line is not None
+    # Brush A wears 2.8 mm in 160 h: 17.5 mm per 1000 h; 11.2 mm are left, that is 640 h from 260 h on.
+    assert shown.found.line.do_not_exceed_h == 900
+    assert shown.found.line.plan_by_h == 772
+    assert shown.found.days.limit_on is not None
+    assert (shown.found.days.limit_on - shop.now.date()).days == 224
+    shop.later(weeks=20).new_set(motor, "760", "22.1", "21.95", reason="planned")
+    after = shop.page(motor)
+    assert [s.number for s in after.context.state.sets] == [1, 2]
+    assert after.context.state.sets[0].end_reason == "planned"
+    assert after.found.brushes[0].start.length_mm == pytest.approx(22.1)
+    assert after.said.flags == ()
+    jobs = [d.job for d in reversed(after.history)]
+    assert jobs[0] == "add a motor"
+    assert jobs[-1] == "fit a new set"
+    assert '"ran": 660' in after.history[0].before_json
+
+
+def test_a_repeated_act_changes_nothing_and_other_content_is_a_conflict(shop: Shop) -> None:
+    motor = shop.motor()
+    act = shop.later(weeks=1).act()
+    first = log_use(shop.conn, act, motor, "150")
+    assert log_use(shop.conn, act, motor, "150") == first
+    with pytest.raises(Conflict, match="already sent"):
+        log_use(shop.conn, act, motor, "151")
+    assert [e.counter_units for e in use.list_entries(shop.conn, motor)] == [100, 150]
+    jobs: tuple[Callable[[], str], ...] = (
+        lambda: add_motor(shop.conn, Act("same-motor-act", act.person_id, shop.now), new_motor(tag="X-02")),
+        lambda: start_round(shop.conn, Act("same-round-act", act.person_id, shop.now), motor, ""),
+        lambda: record(shop.conn, Act("same-reading", act.person_id, shop.now), "same-round-act", 1, "20.5"),
+        lambda: fit_new_set(shop.conn, Act("same-set-act", act.person_id, shop.now), motor, "", "planned", {1: "22"}),
+    )
+    for job in jobs:
+        assert job() == job()
+    assert len(shop.page(motor).context.state.sets) == 2
+
+
+@pytest.mark.parametrize("bad", ["", "short", "no spaces allowed", "x" * 81, "ünïcödé-id", "semi;colon-id"])
+def test_an_act_needs_an_id_of_its_own(bad: str) -> None:
+    with pytest.raises(InputError):
+        Act(bad, "person-of-test", Shop.now)
+
+
+def test_an_unknown_person_writes_nothing(shop: Shop) -> None:
+    with pytest.raises(NotFound, match="person"):
+        add_motor(shop.conn, replace(shop.act(), person_id="nobody-here"), new_motor())
+    assert standings.count_motors(shop.conn) == 0
+
+
+BAD_MOTORS: dict[str, tuple[dict[str, object], list[str]]] = {
+    "all empty": ({"tag": "", "name": " ", "place": "", "use_now": "x"}, ["tag", "name", "place", "use_now"]),
+    "no class": ({"motor_class": "boat"}, ["motor_class"]),
+    "brushes": ({"brushes": "41"}, ["brushes"]),
+    "half a brush": ({"brushes": "2.5"}, ["brushes"]),
+    "length": ({"new_length": "-3"}, ["new_mm"]),
+    "limit over new": ({"limit": "22"}, ["limit_mm"]),
+    "limit over the class's new": ({"new_length": "", "limit": "40"}, ["limit_mm"]),
+    "unit": ({"unit_of_use": "miles"}, ["unit_of_use"]),
+    "negative use": ({"use_now": "-3"}, ["use_now"]),
+    "use in starts": ({"use_now": "12 starts"}, ["use_now"]),
+    "long name": ({"name": "x" * 81}, ["name"]),
+    "no such type": ({"type_id": "none-of-these"}, ["type_id"]),
+}
+
+
+@pytest.mark.parametrize(("changes", "fields"), BAD_MOTORS.values(), ids=BAD_MOTORS.keys())
+def test_a_motor_that_cannot_be_is_refused_whole(shop: Shop, changes: dict[str, object], fields: list[str]) -> None:
+    with pytest.raises(NorvashError) as caught:
+        shop.motor(**changes)
+    errors = caught.value.errors if isinstance(caught.value, SeveralErrors) else [caught.value]
+    assert [e.field for e in errors] == fields
+    assert all(e.remedy for e in errors)
+    assert standings.count_motors(shop.conn) == 0
+
+
+def test_a_tag_is_given_once(shop: Shop) -> None:
+    shop.motor()
+    with pytest.raises(Conflict, match="in use"):
+        shop.motor(tag="x-01")
+
+
+@pytest.mark.parametrize(("name", "life", "unit"), [("starter", "12", "starts"), ("tool", "12.5", "hours")])
+def test_classes_lend_what_is_not_stated(shop: Shop, name: str, life: str, unit: str) -> None:
+    motor = shop.motor(motor_class=name, brushes="", new_length="", limit="", use_now=life)
+    shown = shop.page(motor)
+    assert shown.context.unit == unit
+    assert shown.found.limit.estimated
+    assert shown.context.figures.basis("new_mm") == "class default"
+
+
+@pytest.mark.parametrize("text", ["", "abc", "-3", "1e9", "NaN", "1" * 40, "12 mm", "1,234,567"])
+def test_bad_use_is_refused_and_nothing_is_kept(shop: Shop, text: str) -> None:
+    motor = shop.motor()
+    with pytest.raises(InputError) as caught:
+        shop.later(weeks=1).log(motor, text)
+    assert caught.value.field == "value"
+    assert len(use.list_entries(shop.conn, motor)) == 1
+    assert shop.page(motor).history[0].job == "add a motor"
+
+
+def test_days_of_use(shop: Shop) -> None:
+    motor = shop.motor()
+    shop.later(weeks=3).log(motor, "130", day=f"{shop.now:%Y-%m-%d}")
+    shop.log(motor, "115", day=f"{shop.now.replace(day=shop.now.day - 7 if shop.now.day > 7 else 1):%Y-%m-%d}")
+    for day, words in (("2099-01-01", "future"), ("yesterday", "not a day"), ("2026-13-01", "not a day")):
+        with pytest.raises(InputError, match=words) as caught:
+            shop.log(motor, "140", day=day)
+        assert caught.value.field == "day"
+    with pytest.raises(InputError, match="not clear"):
+        shop.log(motor, "140", mode="guess")
+
+
+def test_a_fallen_counter_is_asked_about_then_explained_or_taken_back(shop: Shop) -> None:
+    motor = shop.motor()
+    shop.later(weeks=4).log(motor, "180")
+    shop.later(weeks=4)
+    with pytest.raises(NeedsAnswer):
+        shop.log(motor, "70")
+    shop.log(motor, "70", answer="replaced")
+    entries = use.list_entries(shop.conn, motor)
+    assert [(e.counter_units, e.total_units) for e in entries] == [(100, 100), (180, 180), (70, 250)]
+    with pytest.raises(InputError, match="type what the counter shows"):
+        shop.log(motor, "60", answer="slip")
+    shop.later(days=1).log(motor, "76")
+    take_back(shop.conn, shop.act(), motor)
+    assert [e.counter_units for e in use.list_entries(shop.conn, motor)] == [100, 180, 70]
+    assert [r.struck for r in use.list_log(shop.conn, motor, 9)] == [True, False, False, False]
+    shop.measure(motor, "", "20.6", "20.9")
+    with pytest.raises(InputError, match="cannot be taken back"):
+        take_back(shop.conn, shop.act(), motor)
+
+
+def test_the_wrong_last_entry_can_be_replaced(shop: Shop) -> None:
+    motor = shop.motor()
+    shop.later(weeks=1).log(motor, "220")
+    shop.later(weeks=1).log(motor, "140", answer="last was wrong")
+    assert [e.counter_units for e in use.list_entries(shop.conn, motor)] == [100, 140]
+
+
+def test_increments_and_starts(shop: Shop) -> None:
+    motor = shop.motor(motor_class="starter", brushes="4", new_length="14", limit="7", use_now="10")
+    shop.later(weeks=1).log(motor, "25", mode="increment")
+    assert use.list_entries(shop.conn, motor)[-1].counter_units == 35
+    with pytest.raises(InputError, match="whole"):
+        shop.log(motor, "35.5")
+
+
+def test_a_round_left_half_done_is_still_there(shop: Shop) -> None:
+    motor = shop.motor()
+    round_id = start_round(shop.conn, shop.act(), motor, "")
+    record(shop.conn, shop.act(), round_id, 1, "20.6")
+    shown = shop.page(motor)
+    assert shown.half_done is not None
+    assert shown.half_done.id == round_id
+    assert "incomplete" in shown.said.flags
+    assert start_round(shop.conn, shop.act(), motor, "") == round_id
+    page = round_page(shop.conn, round_id, 0, shop.now.date())
+    assert (page.at, page.answered, page.complete) == (2, 1, False)
+
+
+def test_two_people_at_one_position_overwrite_nothing_silently(shop: Shop) -> None:
+    motor = shop.motor()
+    round_id = start_round(shop.conn, shop.act(), motor, "")
+    first = record(shop.conn, shop.act(), round_id, 1, "20.6")
+    with pytest.raises(Conflict, match=r"already measured A: 20\.6"):
+        record(shop.conn, shop.act(), round_id, 1, "20.4")
+    second = record(shop.conn, shop.act(), round_id, 1, "20.4", replaces=first)
+    with pytest.raises(Conflict):
+        record(shop.conn, shop.act(), round_id, 1, "20.5", replaces=first)
+    assert rounds.list_readings(shop.conn, round_id)[1].id == second
+    assert '"typed": "20.6"' in shop.page(motor).history[0].before_json
+
+
+def test_a_doubted_reading_is_kept_and_asked_about(shop: Shop) -> None:
+    motor = shop.motor()
+    shop.measure(motor, "", "21", "21")
+    shop.later(weeks=4).log(motor, "180")
+    round_id = start_round(shop.conn, shop.act(), motor, "")
+    reading = record(shop.conn, shop.act(), round_id, 1, "21.6")
+    assert "longer than last time" in rounds.list_readings(shop.conn, round_id)[1].doubt
+    assert "doubtful" in shop.page(motor).said.flags
+    settle_doubt(shop.conn, shop.act(), reading, "mistyped")
+    assert rounds.list_readings(shop.conn, round_id) == {}
+    again = record(shop.conn, shop.act(), round_id, 1, "21.5")
+    settle_doubt(shop.conn, shop.act(), again, "right")
+    assert "doubtful" not in shop.page(motor).said.flags
+    with pytest.raises(InputError, match="not known"):
+        settle_doubt(shop.conn, shop.act(), again, "perhaps")
+
+
+def test_rounds_refuse_what_does_not_belong(shop: Shop) -> None:
+    motor = shop.motor()
+    with pytest.raises(InputError, match="kind of round"):
+        start_round(shop.conn, shop.act(), motor, "", "party")
+    with pytest.raises(InputError) as caught:
+        start_round(shop.conn, shop.act(), motor, "abc")
+    assert caught.value.field == "counter"
+    round_id = shop.measure(motor, "", "20.6", "20.9")
+    with pytest.raises(Conflict, match="finished"):
+        record(shop.conn, shop.act(), round_id, 1, "20")
+    open_id = start_round(shop.conn, shop.act(), motor, "")
+    with pytest.raises(NotFound, match="no position 9"):
+        record(shop.conn, shop.act(), open_id, 9, "20")
+    with pytest.raises(InputError) as wrong:
+        record(shop.conn, shop.act(), open_id, 1, "488")
+    assert wrong.value.suggestions == ("488 thou",)
+    assert rounds.list_readings(shop.conn, open_id) == {}
+
+
+def test_what_was_seen_raises_the_verdict_and_can_be_taken_back(shop: Shop) -> None:
+    motor = shop.motor()
+    round_id = start_round(shop.conn, shop.act(), motor, "")
+    for position in (1, 2):
+        record(shop.conn, shop.act(), round_id, position, "20.6")
+    for _ in range(2):
+        note(shop.conn, shop.act(), round_id, 2, "lead.taut")
+    assert shop.page(motor).found.stage == "stop"
+    assert len(shop.page(motor).found.conditions) == 1
+    note(shop.conn, shop.act(), round_id, 2, "lead.taut", gone=True)
+    assert shop.page(motor).found.stage == "fit"
+    with pytest.raises(InputError, match="not known"):
+        note(shop.conn, shop.act(), round_id, 2, "lead.purple")
+
+
+@pytest.mark.parametrize(
+    ("reason", "lengths", "field"),
+    [("", {}, "reason"), ("planned", {2: "abc"}, "length_2"), ("planned", {1: "488"}, "length_1")],
+)
+def test_a_set_that_cannot_be_fitted_leaves_the_old_one(
+    shop: Shop, reason: str, lengths: dict[int, str], field: str
+) -> None:
+    motor = shop.motor()
+    shop.later(days=2)
+    with pytest.raises(InputError) as caught:
+        fit_new_set(shop.conn, shop.act(), motor, "120", reason, lengths)
+    assert caught.value.field == field
+    assert len(shop.page(motor).context.state.sets) == 1
+    assert len(use.list_entries(shop.conn, motor)) == 1
+
+
+def test_types_lend_figures_and_their_motors_are_judged_anew(shop: Shop) -> None:
+    kind = save_type(shop.conn, shop.act(), "", "Winch motor", "industrial", "4", {"new_mm": "32", "limit_mm": "14"})
+    motor = shop.motor(type_id=kind, brushes="", new_length="", limit="")
+    assert len(shop.page(motor).context.state.positions) == 4
+    shop.measure(motor, "", *["23"] * 4)
+    assert shop.page(motor).found.stage == "fit"
+    save_type(shop.conn, shop.act(), kind, "Winch motor", "industrial", "", {"new_mm": "32", "limit_mm": "20"})
+    assert shop.page(motor).found.stage == "plan"
+    assert register(shop.conn, "x-01", "", 1, shop.now.date())[0].stage == "plan"
+    version = shop.page(motor).context.motor.version
+    change_figures(shop.conn, shop.act(), motor, {"limit_mm": "12"}, version)
+    assert shop.page(motor).found.stage == "fit"
+    with pytest.raises(Conflict, match="Somebody else"):
+        change_figures(shop.conn, shop.act(), motor, {"limit_mm": "11"}, version)
+    with pytest.raises(InputError, match="unit of use"):
+        change_figures(shop.conn, shop.act(), motor, {"unit_of_use": "starts"}, version + 1)
+    with pytest.raises(Conflict, match="already a type"):
+        save_type(shop.conn, shop.act(), "", "winch MOTOR", "industrial", "4", {})
+    with pytest.raises(InputError, match="class industrial"):
+        shop.motor(tag="X-09", motor_class="tool", type_id=kind)
+    with pytest.raises(NorvashError):
+        save_type(shop.conn, shop.act(), "", "Other", "industrial", "99", {})
+
+
+def test_a_site_figure_is_recorded_and_every_motor_follows(shop: Shop) -> None:
+    motor = shop.motor()
+    shop.measure(motor, "", "18", "18")
+    assert register(shop.conn, "", "", 1, shop.now.date())[0].stage == "fit"
+    set_rule(shop.conn, shop.act(), "stage.watch", "", "80 %", "the pit is hard to reach")
+    assert catch_up(shop.conn, shop.now.date()) == 1
+    assert catch_up(shop.conn, shop.now.date()) == 0
+    assert register(shop.conn, "", "", 1, shop.now.date())[0].stage == "watch"
+    set_rule(shop.conn, shop.act(), "stage.watch", "industrial", "0.3", "winches are looked at weekly")
+    assert shop.page(motor).found.stage == "fit"
+    clear_rule(shop.conn, shop.act(), "stage.watch", "industrial")
+    assert shop.page(motor).found.stage == "watch"
+    assert [h.ended for h in rules.list_history(shop.conn, "stage.watch")] == [True, False]
+    for rule_id, cls, value, why, kind in (
+        ("stage.none", "", "0.5", "x", NotFound), ("stage.watch", "", "abc", "x", InputError),
+        ("stage.watch", "", "1.5", "x", InputError), ("stage.watch", "", "0.5", "", InputError),
+        ("stage.watch", "boat", "0.5", "x", InputError),
+    ):  # fmt: skip
+        with pytest.raises(kind):
+            set_rule(shop.conn, shop.act(), rule_id, cls, value, why)
+    with pytest.raises(InputError, match="no site figure"):
+        clear_rule(shop.conn, shop.act(), "stage.plan", "")
+    assert all(len(r.words) > 8 and r.source and r.low <= r.default <= r.high for r in RULES.values())
+
+
+def test_the_bench_is_in_order_of_urgency_and_pages(shop: Shop) -> None:
+    lengths = {"X-01": "20", "X-02": "9", "X-03": "13", "X-04": "7.9", "X-05": "11", "X-06": ""}
+    for tag, mm in lengths.items():
+        motor = shop.motor(tag=tag)
+        if mm:
+            shop.measure(motor, "", mm, mm)
+    found = bench(shop.conn, shop.now.date(), 1)
+    assert [r.listed.tag for r in found.rows] == ["X-04", "X-02", "X-05", "X-03", "X-06"]
+    assert [r.listed.tag for r in found.coming] == ["X-01"]
+    for n in range(7, 40):
+        shop.motor(tag=f"Y-{n:02d}")
+    second = bench(shop.conn, shop.now.date(), 99)
+    assert (second.page, second.pages, len(second.rows)) == (2, 2, 38 - 25)
+
+
+def test_past_its_date_a_motor_is_raised_on_the_bench(shop: Shop) -> None:
+    motor = shop.motor()
+    shop.later(weeks=4).log(motor, "180")
+    shop.measure(motor, "", "17", "17")
+    assert bench(shop.conn, shop.now.date(), 1).rows == []
+    shop.later(weeks=30)
+    row = bench(shop.conn, shop.now.date(), 1).rows[0]
+    assert (row.stage, row.note) == ("change", "past its limit by date: measure or change")
+
+
+def test_people_and_the_clock(shop: Shop) -> None:
+    ada = join(shop.conn, "person-2", "Maud Celliers", shop.now)
+    assert join(shop.conn, "person-3", "maud  celliers", shop.now) == ada
+    with pytest.raises(InputError):
+        join(shop.conn, "person-4", "  ", shop.now)
+    site = people.fetch_site(shop.conn)
+    assert clock(site, shop.now) == shop.now
+    demo = replace(site, demo_day="2026-11-24", made_at=shop.now)
+    assert f"{clock(demo, shop.now):%Y-%m-%d %H}" == "2026-11-24 09"
+    days = [clock(demo, shop.later(hours=9).now) for _ in range(40)]
+    assert days == sorted(set(days))
+    assert {d.date().isoformat() for d in days} == {"2026-11-24"}
