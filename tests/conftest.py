@@ -18,6 +18,7 @@ from norvash.work.motor_page import MotorPage, motor_page
 from norvash.work.new_set import fit_new_set
 from norvash.work.registering import NewMotor, add_motor
 
+pytest_plugins = ["live"]
 NOW = datetime(2026, 11, 24, 9)
 
 

@@ -1,6 +1,6 @@
 """Log hours or starts for one motor; take an entry back."""
 
-from datetime import date, datetime, time
+from datetime import datetime, time, timedelta
 
 from norvash.core.quantities import parse
 from norvash.core.use import Counted, read_counter, read_increment
@@ -12,6 +12,7 @@ from norvash.work.context import Context, load
 from norvash.work.standing import refresh
 
 _NOON = time(12)
+_DAYS = ("%Y-%m-%d", "%d/%m/%Y", "%d.%m.%Y", "%d %B %Y", "%d %b %Y")
 MODES = {"counter": "the counter shows", "increment": "it ran since the last entry"}
 
 
@@ -20,13 +21,18 @@ def moment(day: str, now: datetime) -> datetime:
 
     Raises: InputError for a day that cannot be read.
     """
-    if not day.strip():
+    text = " ".join(day.split()).lower()
+    if text in ("", "today"):
         return now
-    try:
-        given = date.fromisoformat(day.strip())
-    except ValueError:
-        raise InputError(f"“{day}” is not a day.", "Write it like 2026-11-24.", "day") from None
-    return now if given == now.date() else datetime.combine(given, _NOON)
+    if text == "yesterday":
+        return datetime.combine(now.date() - timedelta(days=1), _NOON)
+    for form in _DAYS:
+        try:
+            given = datetime.strptime(text, form).date()
+        except ValueError:
+            continue
+        return now if given == now.date() else datetime.combine(given, _NOON)
+    raise InputError(f"“{day}” is not a day.", f"Write it like {now:%Y-%m-%d}, {now:%d/%m/%Y} or yesterday.", "day")
 
 
 def read_use(text: str, unit: str) -> float:

@@ -1,0 +1,252 @@
+"""Walks through the real interface, by keyboard."""
+
+from datetime import datetime, timedelta
+
+import pytest
+from playwright.sync_api import BrowserContext, Page, expect
+
+from conftest import Shop
+from live import Watch
+
+pytestmark = pytest.mark.browser
+
+
+def press(page: Page, *keys: str) -> None:
+    for key in keys:
+        page.keyboard.press(key)
+
+
+def type_into(page: Page, label: str, text: str) -> None:
+    """Tab on from where the cursor is until the field with this label has it, then type."""
+    for _ in range(60):
+        if page.evaluate("label => document.activeElement.labels?.[0]?.textContent.trim().startsWith(label)", label):
+            page.keyboard.press("Control+A")
+            page.keyboard.type(text)
+            return
+        page.keyboard.press("Tab")
+    pytest.fail(f"no way by Tab to “{label}”")
+
+
+def tab_to(page: Page, words: str) -> None:
+    for _ in range(60):
+        if page.evaluate("words => document.activeElement.textContent.trim().startsWith(words)", words):
+            return
+        page.keyboard.press("Tab")
+    pytest.fail(f"no way by Tab to “{words}”")
+
+
+def heading(page: Page, words: str) -> None:
+    expect(page.get_by_role("heading", name=words).first).to_be_visible()
+
+
+def become(page: Page, name: str = "Ines Torvald") -> None:
+    page.goto("/who")
+    tab_to(page, name)
+    press(page, "Enter")
+    heading(page, "Nothing is on the bench yet" if page.locator(".start").count() else "")
+
+
+def log(page: Page, value: str, day: datetime) -> None:
+    press(page, "l")
+    heading(page, "Log hours")
+    type_into(page, "In hours", value)
+    type_into(page, "Day", f"{day:%d/%m/%Y}")
+    press(page, "Enter")
+    expect(page.get_by_role("cell", name=f"{day:%Y-%m-%d}").first).to_be_visible()
+
+
+def measure(page: Page, *values: str) -> None:
+    press(page, "m")
+    expect(page.locator("#counter")).to_be_focused()
+    press(page, "Enter")
+    for value, label in zip(values, "ABCD", strict=False):
+        expect(page.locator("#value")).to_be_focused()
+        expect(page.locator(".measure .big")).to_have_text(label)
+        page.keyboard.type(value)
+        press(page, "Enter")
+        heading(page, f"{label}: {value}")
+    press(page, "Escape", "d")
+    heading(page, "Sets fitted")
+
+
+def test_a_new_user_gets_a_date_and_fits_a_new_set_by_keyboard_alone(page: Page, watch: Watch) -> None:
+    now = datetime.now()
+    page.goto("/")
+    heading(page, "Nothing is on the bench yet")
+    tab_to(page, "Begin")
+    press(page, "Enter")
+    expect(page.get_by_role("button", name="Ines Torvald")).to_be_visible()
+    type_into(page, "Somebody new", "Maud Celliers")
+    press(page, "Enter")
+    heading(page, "Add a motor")
+    press(page, "2")
+    expect(page.locator("#tag")).to_be_focused()
+    for label, text in (
+        ("Tag", "T-90"),
+        ("Name", "Jigsaw"),
+        ("Place", "prop shop"),
+        ("New length", "15 mm"),
+        ("Shortest", '7/32"'),
+        ("The counter", "40"),
+    ):
+        type_into(page, label, text)
+    press(page, "Enter")
+    heading(page, "Measure this set.")
+    measure(page, "15.0", "14.95")
+    press(page, "g", "m")
+    heading(page, "Motors")
+    press(page, "/")
+    page.keyboard.type("jig")
+    press(page, "Enter")
+    heading(page, "Motors with “jig”")
+    tab_to(page, "T-90")
+    press(page, "Enter")
+    heading(page, "Sets fitted")
+    # What the paper tag said four weeks ago comes first, then today's counter.
+    log(page, "12", now - timedelta(weeks=4))
+    tab_to(page, "Jigsaw")
+    press(page, "Enter")
+    heading(page, "Sets fitted")
+    log(page, "49", now)
+    tab_to(page, "Jigsaw")
+    press(page, "Enter")
+    heading(page, "Sets fitted")
+    measure(page, "13.9", "14.05")
+    expect(page.locator(".verdict h1")).to_contain_text("The limit is reached at about 117 h, around")
+    press(page, "f")
+    heading(page, "New set fitted")
+    for _ in range(40):
+        if page.evaluate("document.activeElement.id") == "reason":
+            break
+        press(page, "Tab")
+    page.keyboard.type("Planned")
+    for label, text in (("New length of A", "15.05"), ("New length of B", "0.59 in")):
+        type_into(page, label, text)
+    press(page, "Enter")
+    expect(page.get_by_role("cell", name="planned")).to_be_visible()
+    expect(page.get_by_role("cell", name="in the motor")).to_be_visible()
+    press(page, "?")
+    expect(page.get_by_role("dialog")).to_contain_text("measure")
+    press(page, "Escape", "g", "b")
+    heading(page, "Nothing needs hands")
+
+
+def prepared(shop: Shop) -> str:
+    shop.now = datetime.now() - timedelta(weeks=8)
+    motor = shop.motor(tag="W-09", name="Trap winch")
+    shop.later(weeks=4).log(motor, "180")
+    shop.measure(motor, "", "20.6", "20.9")
+    shop.later(weeks=3, days=6).log(motor, "250")
+    return motor
+
+
+def test_two_logs_and_two_rounds_make_a_date(page: Page, watch: Watch, shop: Shop) -> None:
+    motor = prepared(shop)
+    become(page)
+    page.goto(f"/motors/{motor}")
+    log(page, "260", datetime.now())
+    tab_to(page, "Trap winch")
+    press(page, "Enter")
+    heading(page, "Sets fitted")
+    measure(page, "19.2", "19.8")
+    # 2.8 mm in 160 h leave 640 h, at 20 h a week 32 weeks.
+    expect(page.locator(".verdict h1")).to_contain_text("900 h")
+    assert (datetime.now() + timedelta(weeks=32)).strftime("%B %Y") in page.locator(".verdict h1").inner_text()
+    expect(page.get_by_role("img", name="Life line").or_(page.get_by_label("Life line")).first).to_be_visible()
+
+
+def test_doubts_and_units_are_asked_about_in_place(page: Page, watch: Watch, shop: Shop) -> None:
+    motor = prepared(shop)
+    watch.answers = {409, 422}
+    become(page)
+    page.goto(f"/motors/{motor}/measure")
+    type_into(page, "The counter shows", "12")
+    press(page, "Enter")
+    expect(page.get_by_role("group", name="The counter showed")).to_be_visible()
+    expect(page.locator("#counter")).to_have_value("12")
+    type_into(page, "The counter shows", "262")
+    press(page, "Enter")
+    expect(page.locator("#value")).to_be_focused()
+    page.keyboard.type("abc")
+    press(page, "Enter")
+    expect(page.get_by_role("alert")).to_contain_text("cannot be read as a number")
+    expect(page.locator("#value")).to_have_value("abc")
+    press(page, "Control+A")
+    page.keyboard.type("770")
+    press(page, "Enter")
+    expect(page.get_by_role("button", name="770 thou")).to_be_visible()
+    tab_to(page, "770 thou")
+    press(page, "Enter")
+    heading(page, "A: 770 thou")
+    page.keyboard.type("21.8")
+    press(page, "Enter")
+    expect(page.locator(".doubt")).to_contain_text("longer than last time")
+    tab_to(page, "Mistyped")
+    press(page, "Enter")
+    expect(page.locator(".doubt")).to_have_count(0)
+    expect(page.locator("#value")).to_be_focused()
+    page.keyboard.type("19.9")
+    press(page, "Enter")
+    heading(page, "B: 19.9")
+    press(page, "Escape", "Tab")
+    tab_to(page, "Note it")
+
+
+def test_the_end_view_chooses_the_brush(page: Page, watch: Watch, shop: Shop) -> None:
+    motor = prepared(shop)
+    become(page)
+    page.goto(f"/motors/{motor}/measure")
+    expect(page.locator("#counter")).to_be_focused()
+    press(page, "Enter")
+    page.get_by_role("link", name="Brush B, polarity −").or_(
+        page.get_by_role("link", name="Brush B, polarity -")
+    ).first.focus()
+    press(page, "Enter")
+    expect(page.locator(".measure .big")).to_have_text("B")
+    page.go_back()
+    expect(page.locator(".measure .big")).to_have_text("A")
+
+
+def test_two_people_measure_the_same_brush(page: Page, context: BrowserContext, watch: Watch, shop: Shop) -> None:
+    motor = prepared(shop)
+    watch.answers = {409}
+    become(page)
+    page.goto(f"/motors/{motor}/measure")
+    expect(page.locator("#counter")).to_be_focused()
+    press(page, "Enter")
+    expect(page.locator("#value")).to_be_focused()
+    other = watch.over(context.new_page())
+    other.goto(page.url)
+    other.locator("#value").fill("19.4")
+    other.keyboard.press("Enter")
+    heading(other, "A: 19.4")
+    page.keyboard.type("19.1")
+    press(page, "Enter")
+    expect(page.get_by_role("alert")).to_contain_text("already measured A: 19.4")
+    expect(page.locator("#value")).to_have_value("19.1")
+    press(page, "Enter")
+    heading(page, "A: 19.1")
+
+
+@pytest.mark.parametrize("light", ["light", "dark"])
+@pytest.mark.parametrize("width", [390, 1280, 1920])
+def test_pages_fit_their_window(page: Page, watch: Watch, shop: Shop, width: int, light: str) -> None:
+    motor = prepared(shop)
+    become(page)
+    page.emulate_media(color_scheme="dark" if light == "dark" else "light")
+    page.set_viewport_size({"width": width, "height": 844})
+    for path in (
+        "/",
+        f"/motors/{motor}",
+        f"/motors/{motor}/measure",
+        f"/motors/{motor}/hours",
+        "/motors",
+        "/rulebook",
+        "/sums/seating",
+    ):
+        page.goto(path)
+        over = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")
+        assert over <= 0, f"{path} is {over} px too wide"
+        small = page.evaluate("[...document.querySelectorAll('main .btn, main input:not([type=hidden]):not([type=checkbox]):not([type=radio])')]"
+                              ".filter(e => e.offsetParent && e.offsetHeight < 44).map(e => e.textContent || e.name)")  # fmt: skip
+        assert small == []
