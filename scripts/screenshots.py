@@ -24,15 +24,16 @@ def motor(page: Page, tag: str) -> None:
     page.goto(f"/motors?q={tag}")
     page.get_by_role("link", name=tag, exact=True).click()
     page.get_by_role("heading", name="Sets fitted").wait_for()
+    page.wait_for_load_state()
 
 
-def measuring(page: Page) -> None:
-    motor(page, "W-01")
+def measuring(page: Page, tag: str, *values: str) -> None:
+    motor(page, tag)
     page.keyboard.press("m")
     page.get_by_role("heading", name="Measure the set").wait_for()
     page.get_by_label("The counter shows").fill("")
     page.keyboard.press("Enter")
-    for value in ("24.9", "0.981 in"):
+    for value in values:
         page.get_by_role("textbox", name="length, brush out").fill(value)
         page.keyboard.press("Enter")
         page.get_by_role("heading", name=value).wait_for()
@@ -54,8 +55,8 @@ SHOTS = {
     "motor": (WIDE, "light", lambda p: motor(p, "R-01")),
     "motor-dark": (WIDE, "dark", lambda p: motor(p, "TG-01")),
     "motor-phone": (PHONE, "light", lambda p: motor(p, "T-11")),
-    "measure": (WIDE, "light", measuring),
-    "measure-phone": (PHONE, "light", measuring),
+    "measure": (WIDE, "light", lambda p: measuring(p, "W-01", "24.9", "0.981 in")),
+    "measure-phone": (PHONE, "light", lambda p: measuring(p, "A-07", "20.1")),
     "motors": (WIDE, "light", lambda p: p.goto("/motors")),
     "add-motor": (WIDE, "light", lambda p: p.goto("/motors/new?motor_class=industrial")),
     "hours": (WIDE, "light", asked),

@@ -40,7 +40,9 @@ def _run(db: Path, host: str, port: int, allow: list[str], *, log: bool) -> None
 
     from norvash.config import Settings
     from norvash.web.app import create_app
+    from norvash.web.logs import start_log
 
+    start_log()
     port = _free_port(host, port)
     settings = Settings(db=db, host=host, port=port, allowed_hosts=tuple(allow), log=log)
     application = create_app(settings)

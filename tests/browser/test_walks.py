@@ -37,6 +37,7 @@ def tab_to(page: Page, words: str) -> None:
 
 def heading(page: Page, words: str) -> None:
     expect(page.get_by_role("heading", name=words).first).to_be_visible()
+    page.wait_for_load_state()
 
 
 def become(page: Page, name: str = "Ines Torvald") -> None:

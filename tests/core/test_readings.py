@@ -12,8 +12,7 @@ from norvash.errors import InputError
 
 OWN: dict[str, float | str] = {
     "new_mm": 22.0, "thickness_mm": 8.0, "depth_new_mm": 20.0, "depth_constant_mm": 42.0, "protrusion_constant_mm": 14.0,
-    "wear_line_1_mm": 18.0, "wear_line_2_mm": 14.0, "wear_line_3_mm": 10.0, "spring_scale_new": 0.0,
-    "spring_scale_mm_per_step": 2.0,
+    "wear_line_1_mm": 18.0, "wear_line_2_mm": 14.0, "wear_line_3_mm": 10.0, "spring_table": "0=22; 5=12; 8=6",
 }  # fmt: skip
 FIGURES = Figures(OWN, {}, TEMPLATES["tool"].lends)
 
@@ -122,6 +121,10 @@ def test_hard_to_believe(
         ("new_mm", "-3"),
         ("new_mm", "1e9"),
         ("new_mm", "900"),
+        ("spring_table", "0=22"),
+        ("spring_table", "0=22; 5=12; 8=15"),
+        ("spring_table", "0=22; 0=12"),
+        ("spring_table", "x"),
         ("method", "guess"),
         ("grade", "x" * 121),
         ("bars", "2"),

@@ -27,7 +27,7 @@ from norvash.drawing.svg import Drawing
 from norvash.errors import InputError, NotFound
 
 T0 = datetime(2026, 1, 5, 9)
-TODAY = date(2026, 11, 24)
+TODAY = date(2026, 6, 1)
 FITTED: dict[str, float | str] = {"new_mm": 22.0, "limit_mm": 8.0, "limit_source": "maker"}
 
 
@@ -48,7 +48,7 @@ def state(
 
 def judge(given_state: MotorState, rules: MotorRules | None = None) -> tuple[Findings, Verdict]:
     rules = rules or shipped()
-    found = findings(given_state, rules)
+    found = findings(given_state, rules, TODAY)
     return found, verdict(found, given_state, rules, TODAY)
 
 
@@ -96,6 +96,16 @@ def test_dates_follow_from_hours_and_use() -> None:
     assert "900 h" in said.by_when
 
 
+def test_past_its_date_or_its_look_a_motor_says_so() -> None:
+    worn = state(a_round(20, 15, 16))
+    said = {}
+    for day in (date(2026, 8, 2), date(2026, 8, 3), date(2026, 10, 12)):
+        found = findings(worn, shipped(), day)
+        said[found.stage] = verdict(found, worn, shipped(), day).flags
+    assert said == {"fit": ("look due",), "change": ("past its date",)}
+    assert findings(worn, shipped(), date(2026, 8, 2)).days.look_on == date(2026, 8, 3)
+
+
 def test_after_bedding_in_the_clock_starts_again() -> None:
     found, _ = judge(state(a_round(2, 21.2, 21.3, kind="bedded"), a_round(22, 19.2, 19.5)))
     assert found.line is not None
@@ -120,7 +130,7 @@ def test_condition_raises_a_stage_and_never_lowers_it(finding: object) -> None:
         state(a_round(20, 19, 19.4, seen=((1, known.id),))),
         state(a_round(20, 9.2, 9.4, seen=((1, known.id),))),
     )
-    assert findings(fresh, shipped()).stage == known.stage
+    assert findings(fresh, shipped(), TODAY).stage == known.stage
     found, said = judge(worn)
     assert STAGES.index(found.stage or "fit") == max(STAGES.index(known.stage), STAGES.index("change"))
     assert any(known.decision in r.text for r in said.reasons)
@@ -198,7 +208,7 @@ def test_shorter_brushes_never_get_a_better_stage_or_a_later_date(mm: float, les
 
 def drawings() -> list[Drawing]:
     shown = state(a_round(10, 20, 20.2), a_round(20, 15, 16.2))
-    found = findings(shown, shipped())
+    found = findings(shown, shipped(), TODAY)
     plate = EndPlate(30, 28, 6.4, 22, 8)
     brushes = [EndBrush(p, 15.0, True, "Watch", f"/x/{p.number}", p.number == 1) for p in even_positions(8)]
     axis = TimeAxis(TODAY, TODAY + timedelta(weeks=40), 300)
@@ -221,7 +231,7 @@ def test_drawings_speak_save_and_carry_no_style(drawing: Drawing) -> None:
 
 def test_the_ruler_is_to_scale_and_keeps_its_values() -> None:
     shown = state(a_round(20, 11, 16.5))
-    ruler = ruler_of(findings(shown, shipped()), shown)
+    ruler = ruler_of(findings(shown, shipped(), TODAY), shown)
     assert ruler_from(ruler.as_plain()) == ruler
     svg = carbon_ruler(ruler, 222, 20).svg()
     assert 'x="1" y="10.5" width="220"' in svg

@@ -69,8 +69,7 @@ FIELDS: tuple[FigureField, ...] = (
               ("depth_constant_mm", "Depth plus length"), ("protrusion_constant_mm", "Length minus protrusion"),
               ("wear_line_1_mm", "Length at the first wear line"), ("wear_line_2_mm", "Length at the second wear line"),
               ("wear_line_3_mm", "Length at the third wear line"), low=-500),
-    FigureField("spring_scale_new", "Spring scale when new", "Measuring", "scale", (), -1e4, 1e4),
-    FigureField("spring_scale_mm_per_step", "Wear for one step of the spring scale", "Measuring", "length", (), -100, 100),
+    FigureField("spring_table", "Spring scale and length, like 0=22; 5=14; 10=6", "Measuring"),
     *_lengths("Commutator", ("commutator_d_mm", "Diameter when new"), ("commutator_d_min_mm", "Least diameter"),
               ("track_mm", "Brush track along the shaft"), ("slot_width_mm", "Slot width"),
               ("undercut_mm", "Undercut depth when new"), high=5000),
@@ -157,7 +156,33 @@ def read_figure(name: str, text: str) -> float | str:
     return value
 
 
+def spring_table(text: str) -> tuple[tuple[float, float], ...]:
+    """Return the calibrated points (scale, length [mm]) of a spring position scale, by rising scale.
+
+    Raises: InputError unless there are two points or more and the length only falls or only rises.
+    """
+    try:
+        points = sorted(
+            (parse(a, "scale").value, parse(b, "length").value) for a, b in (p.split("=") for p in text.split(";"))
+        )
+    except (ValueError, InputError):
+        raise InputError(
+            f"“{text}” is no table of scale and length.", "Write it like 0=22; 5=14; 10=6.", "spring_table"
+        ) from None
+    lengths = [mm for _, mm in points]
+    if len({s for s, _ in points}) < max(len(points), 2) or lengths not in (
+        sorted(set(lengths)),
+        sorted(set(lengths), reverse=True),
+    ):
+        raise InputError(
+            "The lengths of the table go up and down, or a mark stands twice.", "Give each mark once.", "spring_table"
+        )
+    return tuple(points)
+
+
 def _word(field: FigureField, text: str) -> str:
+    if field.name == "spring_table":
+        spring_table(text)
     if field.choices and text not in field.choices:
         raise InputError(
             f"“{text}” is no choice for “{field.label}”.", "Use " + ", ".join(field.choices) + ".", field.name

@@ -1,10 +1,11 @@
 """A reading by any method becomes a length with its uncertainty."""
 
 from dataclasses import dataclass
+from itertools import pairwise
 from math import sqrt
 
 from norvash.core.brushes import taper_deg
-from norvash.core.figures import Figures
+from norvash.core.figures import Figures, spring_table
 from norvash.core.quantities import Typed, better_units, parse, parse_count
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
@@ -126,12 +127,19 @@ def _compare(text: str, figures: Figures, rules: MotorRules, instrument: str) ->
 
 
 def _spring(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
+    """Return the length between two marks of the calibrated scale, never beyond its ends."""
     typed = parse(text, "scale")
-    per_step = figures.need("spring_scale_mm_per_step")
-    new_mm = figures.need("new_mm")
-    length = new_mm - (typed.value - figures.need("spring_scale_new")) * per_step
-    sd = max(uncertainty_mm(instrument, new_mm, rules), abs(per_step) / sqrt(12))
-    if not 0 < length <= rules["reading.believable"] * new_mm:
-        raise InputError(f"Scale {text.strip()} would make the brush {length:.1f} mm long.",
-                         "Read the scale again, or check its figures.", "value")  # fmt: skip
-    return _point(text, "scale", typed.value, length, sd, None)
+    if not figures.word("spring_table"):
+        raise InputError(
+            "The spring's scale is not calibrated.", "Give its table under Figures on the motor's page.", "spring_table"
+        )
+    points = spring_table(figures.word("spring_table"))
+    for (s1, mm1), (s2, mm2) in pairwise(points):
+        if s1 <= typed.value <= s2:
+            length = mm1 + (typed.value - s1) / (s2 - s1) * (mm2 - mm1)
+            per_mark = abs(mm2 - mm1) / (s2 - s1)
+            sd = max(uncertainty_mm(instrument, figures.need("new_mm"), rules), per_mark / sqrt(12))
+            return _point(text, "scale", typed.value, length, sd, None)
+    raise InputError(
+        f"The scale has no mark {text.strip()}.", f"It goes from {points[0][0]:g} to {points[-1][0]:g}.", "value"
+    )

@@ -49,11 +49,20 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
             ("incomplete", bool(found.missing)),
             ("limit estimated", found.limit.estimated),
             ("not enough wear yet", bool(found.line and found.line.answer == "not enough wear yet")),
+            ("past its date", found.stage == "change" and found.stage != (found.staged and found.staged.stage)),
+            (
+                "look due",
+                bool(found.days.look_on and found.days.look_on <= today and found.stage in ("fit", "watch", "plan")),
+            ),
             ("uneven", bool(found.spread and found.spread.uneven)),
         )
         if on
     )
     act = _ACTS[found.stage or "fit"]
+    if "past its date" in flags:
+        act = "Measure it or change it now: by its use it is past its limit."
+    elif "look due" in flags:
+        act = f"{act} The look is due."
     if found.doubts:
         act = f"Settle the reading of brush {found.doubts[0][0]} first."
     elif found.missing and found.stage in ("fit", "watch"):

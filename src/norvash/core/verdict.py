@@ -67,8 +67,14 @@ class Reason:
     figures: tuple[Figure, ...] = ()
 
 
-def findings(state: MotorState, rules: MotorRules) -> Findings:
-    """Return what the readings of the fitted set say.
+def raised_by_date(stage: Stage | None, limit_on: date | None, today: date) -> Stage | None:
+    """Return the stage, raised to a change when the limit lies in the past by its date."""
+    past = limit_on is not None and limit_on <= today and stage in ("fit", "watch", "plan")
+    return "change" if past else stage
+
+
+def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
+    """Return what the readings of the fitted set say today.
 
     Raises: InputError when the motor's figures contradict each other.
     """
@@ -87,8 +93,9 @@ def findings(state: MotorState, rules: MotorRules) -> Findings:
         brushes = tuple(_ahead(b, line, state, latest) for b in brushes)
     shortest = min((b for b in brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0, default=None)
     governing = brushes[line.governing_position - 1] if line and line.governing_position else shortest
+    days = _days(state, line)
     return Findings(
-        staged.stage if staged else None, staged, limit, brushes, missing, governing, line, _days(state, line),
+        raised_by_date(staged.stage if staged else None, days.limit_on, today), staged, limit, brushes, missing, governing, line, days,
         _spread(brushes, state, rules) if latest and not missing else None, latest,
         before if missing else None, _doubts(brushes), conditions,
     )  # fmt: skip

@@ -6,6 +6,7 @@ from norvash.core.words import length_words
 from norvash.drawing.svg import Drawing, Element, el, label, line, nice_step
 
 _HATCH_PX = 6.0
+_LAST_PX = 62.0
 
 
 def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool = False) -> Drawing:
@@ -61,14 +62,15 @@ def _hatching(x1: float, x2: float, y: float, thick: float) -> str:
 def _scale(ruler: Ruler, left: float, y: float, px_per_mm: float, longest: float, limit_x: float) -> list[Element]:
     """Return ticks with figures in the person's unit; a figure under the limit's line gives way to it."""
     unit_mm = 1 / shown(1.0, ruler.unit)
-    step = nice_step(longest / unit_mm, 7)
+    step = nice_step(longest / unit_mm, max(3, int(longest * px_per_mm / 52)))
     made: list[Element] = []
     count = int(longest / unit_mm / step + 1e-9)
+    last_x = left + count * step * unit_mm * px_per_mm
     for i in range(count + 1):
         x = left + i * step * unit_mm * px_per_mm
+        last = i == count
         made.append(line("axis", x, y + 2, x, y + 6))
-        if abs(x - limit_x) > 9:
-            last = i == count
+        if abs(x - limit_x) > 9 and (last or last_x - x > _LAST_PX):
             made.append(label("text-soft", x, y + 19, f"{i * step:g}{f' {ruler.unit}' if last else ''}",
                               "end" if last else "middle" if i else "start"))  # fmt: skip
     return made

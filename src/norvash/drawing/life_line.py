@@ -38,11 +38,16 @@ def life_line(found: Findings, state: MotorState, width: float, height: float) -
                    ("set", "date", "use", "brush", "length", "± 1 s"), _rows(state))  # fmt: skip
 
 
+def _end(found: Findings, state: MotorState) -> float | None:
+    """Return the total use at which the straight line meets the limit."""
+    line_ = found.line
+    return None if line_ is None or line_.do_not_exceed_h is None else line_.do_not_exceed_h - state.offset_units
+
+
 def _frame(found: Findings, state: MotorState, width: float, height: float) -> _Frame:
-    shift = state.offset_units
     uses = [s.fitted_units for s in state.sets] + [e.total_units for e in state.entries]
-    low = min(uses, default=0.0) + shift
-    high = max([*(u + shift for u in uses), (found.line.do_not_exceed_h or 0) if found.line else 0, low + 1])
+    low = min(uses, default=0.0)
+    high = max([*uses, _end(found, state) or 0.0, low + 1])
     high += 0.06 * (high - low)
     longest = max(
         [state.figures.need("new_mm")]
@@ -80,15 +85,16 @@ def _axes(frame: _Frame, state: MotorState) -> list[Element]:
                  label("text-soft", frame.x(use), bottom + 19, grouped(use), "middle")]  # fmt: skip
         use += step
     made.append(line("axis", _LEFT, bottom, frame.width - _RIGHT, bottom))
-    words = "h" if state.unit == "hours" else "starts"
+    words = ("h" if state.unit == "hours" else "starts") + (" in all" if state.offset_units else "")
     made.append(label("text-soft", _LEFT - 8, bottom + 19, words, "end"))
     return made + _dates(frame, state, bottom)
 
 
 def _dates(frame: _Frame, state: MotorState, bottom: float) -> list[Element]:
-    shift, made, last_x = state.offset_units, [], -99.0
-    for total, words in date_marks(frame.low - shift, frame.high - shift, state.entries, state.rate):
-        x = frame.x(total + shift)
+    made: list[Element] = []
+    last_x = -99.0
+    for total, words in date_marks(frame.low, frame.high, state.entries, state.rate):
+        x = frame.x(total)
         if x - last_x < 34 or x > frame.width - _RIGHT - 12:
             continue
         last_x = x
@@ -103,8 +109,8 @@ def _limit(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
     return [line(ink, _LEFT, y, frame.width - _RIGHT, y), label("text-copper", _LEFT + 6, y + 16, words)]
 
 
-def _mark(frame: _Frame, brush_set: BrushSet, shift: float) -> list[Element]:
-    x = frame.x(brush_set.fitted_units + shift)
+def _mark(frame: _Frame, brush_set: BrushSet) -> list[Element]:
+    x = frame.x(brush_set.fitted_units)
     words = f"set {brush_set.number}" + ("" if brush_set.fitted_known else ", fitted before the record")
     anchor = "end" if x > frame.width * 0.82 else "start"
     return [el("path", "gone", d=f"M{x:.1f} {_TOP - 4:.1f}V{frame.height - _BOTTOM:.1f}"),
@@ -112,30 +118,25 @@ def _mark(frame: _Frame, brush_set: BrushSet, shift: float) -> list[Element]:
 
 
 def _past_set(frame: _Frame, brush_set: BrushSet, state: MotorState) -> list[Element]:
-    shift = state.offset_units
-    points = [
-        (r.total_units + shift, min(m.length_mm for m in r.readings.values())) for r in brush_set.rounds if r.readings
-    ]
+    points = [(r.total_units, min(m.length_mm for m in r.readings.values())) for r in brush_set.rounds if r.readings]
     if brush_set.fitted_known and not any(r.kind == "fitting" for r in brush_set.rounds):
-        points.insert(0, (brush_set.fitted_units + shift, state.figures.need("new_mm")))
+        points.insert(0, (brush_set.fitted_units, state.figures.need("new_mm")))
     drawn = [(frame.x(u), frame.y(mm)) for u, mm in points]
-    made = _mark(frame, brush_set, shift)
+    made = _mark(frame, brush_set)
     if len(drawn) > 1:
         made.append(polyline("past", drawn))
     return made + [el("circle", "dot-past", cx=x, cy=y, r=3.6) for x, y in drawn]
 
 
 def _current_set(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
-    shift, current = state.offset_units, state.current
-    made = _mark(frame, current, shift)
+    current = state.current
+    made = _mark(frame, current)
     worst = found.governing.number if found.governing else 0
     for brush in sorted(found.brushes, key=lambda b: b.number == worst):
-        points = [
-            (r.total_units + shift, r.readings[brush.number]) for r in current.rounds if brush.number in r.readings
-        ]
+        points = [(r.total_units, r.readings[brush.number]) for r in current.rounds if brush.number in r.readings]
         drawn = [(frame.x(u), frame.y(m.length_mm)) for u, m in points]
-        if points and brush.start.run_h + shift < points[0][0]:
-            drawn.insert(0, (frame.x(brush.start.run_h + shift), frame.y(brush.start.length_mm)))
+        if points and brush.start.run_h < points[0][0]:
+            drawn.insert(0, (frame.x(brush.start.run_h), frame.y(brush.start.length_mm)))
         if len(drawn) > 1:
             made.append(polyline("track" if brush.number == worst else "track-thin", drawn))
         if brush.number == worst:
@@ -157,13 +158,15 @@ def _ahead(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
         return []
     if found.governing.last is None or line_.answer != "line":
         return []
-    now = found.round.total_units + state.offset_units
-    end_x, end_y = frame.x(line_.do_not_exceed_h), frame.y(found.limit.limit_mm)
+    now, counted = found.round.total_units, " on the counter" if state.offset_units else ""
+    end_x, end_y = frame.x(line_.do_not_exceed_h - state.offset_units), frame.y(found.limit.limit_mm)
     made = [polyline("ahead", [(frame.x(now), frame.y(found.governing.last.length_mm)), (end_x, end_y)]),
             line("copper-line", end_x, end_y - 9, end_x, frame.height - _BOTTOM)]  # fmt: skip
     anchor = "end" if end_x > frame.width * 0.55 else "start"
     dx = -8 if anchor == "end" else 8
-    made.append(label("numeral", end_x + dx, end_y + 25, use_words(line_.do_not_exceed_h, state.unit), anchor))
+    made.append(
+        label("numeral", end_x + dx, end_y + 25, use_words(line_.do_not_exceed_h, state.unit) + counted, anchor)
+    )
     if found.days.limit_on:
         made.append(label("text", end_x + dx, end_y + 42, f"about {day_words(found.days.limit_on)}", anchor))
     return made

@@ -15,8 +15,8 @@ def drawings_of(shown: MotorPage, wide: float = 790) -> dict[str, Drawing]:
     """Return the motor's drawings by name."""
     state = shown.context.state
     return {
-        "end-view": _end_view(shown, 350),
-        "life-line": life_line(shown.found, state, wide, 330),
+        "end-view": _end_view(shown, 330),
+        "life-line": life_line(shown.found, state, wide, 285),
         "carbon-ruler": carbon_ruler(ruler_of(shown.found, state), wide, max(44.0, 11.0 * len(state.positions)), dimensions=True),
     }  # fmt: skip
 

@@ -7,6 +7,7 @@ from datetime import date, timedelta
 from norvash.core.ruler import Ruler, ruler_from
 from norvash.core.rules.book import MotorRules
 from norvash.core.stages import WORDS
+from norvash.core.verdict import raised_by_date
 from norvash.store import standings
 from norvash.store.database import Connection
 from norvash.store.standings import Listed
@@ -46,9 +47,9 @@ def row_of(listed: Listed, today: date) -> BenchRow:
     standing = listed.standing
     limit_on = date.fromisoformat(standing.limit_on) if standing.limit_on else None
     look_on = date.fromisoformat(standing.look_on) if standing.look_on else None
-    stage, note = standing.stage, ""
-    if limit_on is not None and limit_on <= today and stage in ("fit", "watch", "plan"):
-        stage, note = "change", "past its limit by date: measure or change"
+    stage, note = raised_by_date(standing.stage, limit_on, today), ""  # type: ignore[arg-type]
+    if stage != standing.stage or "past its date" in standing.flags:
+        note = "past its limit by date: measure or change"
     elif look_on is not None and look_on <= today and stage in ("fit", "watch", "plan"):
         note = "the look is due"
     word = standing.word if stage == standing.stage else WORDS[stage or "fit"]

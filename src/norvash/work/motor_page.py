@@ -30,7 +30,7 @@ class MotorPage:
 def judged(conn: Connection, motor_id: str, today: date) -> tuple[Context, Findings, Verdict]:
     """Return a motor with its verdict of today, without writing anything."""
     context = load(conn, motor_id)
-    found = findings(context.state, context.rules)
+    found = findings(context.state, context.rules, today)
     return context, found, verdict(found, context.state, context.rules, today)
 
 

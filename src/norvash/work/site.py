@@ -24,6 +24,18 @@ def clock(site: Site, now: datetime) -> datetime:
     return datetime.combine(datetime.fromisoformat(site.demo_day), time(9)) + min(passed, _DEMO_DAY) + creep
 
 
+def name_site(conn: Connection, name: str) -> None:
+    """Give a site without a name the one that was typed, if any.
+
+    Raises: InputError for an overlong name.
+    """
+    site = people.fetch_site(conn)
+    if not site.name and name.strip():
+        clean = words_of("shop", name, "The name of the shop")
+        with transaction(conn):
+            people.change_site(conn, clean, site.demo_day, site.made_at)
+
+
 def join(conn: Connection, person_id: str, name: str, now: datetime) -> Person:
     """Return the person with this name, kept as a new one if it is not known yet.
 

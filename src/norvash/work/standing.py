@@ -30,9 +30,9 @@ def refresh(
 ) -> tuple[Context, Findings, Verdict]:
     """Judge a motor anew and keep its standing; the caller holds the transaction."""
     context = load(conn, motor_id, book)
-    found = findings(context.state, context.rules)
+    found = findings(context.state, context.rules, today)
     said = verdict(found, context.state, context.rules, today)
-    days, left = found.days, found.governing.left_mm if found.governing else None
+    days, left = found.days, min((b.left_mm for b in found.brushes if b.left_mm is not None), default=None)
     standings.save_standing(
         conn,
         standings.Standing(

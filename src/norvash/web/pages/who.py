@@ -7,7 +7,7 @@ from norvash.errors import NorvashError
 from norvash.store import people
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import PERSON_COOKIE, Conn, Now, Typed, fresh_id
-from norvash.work.site import join
+from norvash.work.site import join, name_site
 
 router = APIRouter()
 _YEAR_S = 365 * 86400
@@ -31,6 +31,7 @@ def choose(request: Request, conn: Conn, now: Now, typed: Typed) -> Response:
     try:
         known = typed.get("person", "")
         person = people.fetch_person(conn, known) if known else join(conn, fresh_id(), typed.get("name", ""), now)
+        name_site(conn, typed.get("shop", ""))
     except NorvashError as error:
         return page(request, "who.html", status_of(error), area="", people=people.list_people(conn), next=onward,
                     typed=typed, error=error, errors=errors_of(error))  # fmt: skip
