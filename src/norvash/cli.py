@@ -1,24 +1,22 @@
 """The command line: serve, demo, sum."""
 
+import argparse
 import json
 import socket
 import sys
 from pathlib import Path
-from typing import Annotated, Any
-
-import typer
+from typing import Any
 
 from norvash.errors import NorvashError, SeveralErrors
 
-app = typer.Typer(add_completion=False, no_args_is_help=True, help="Norvash: for those who keep brushed motors alive.")
 _DEMO_DB = Path("var/demo.db")
 
 
-def _fail(error: NorvashError) -> typer.Exit:
+def _say(error: NorvashError) -> int:
     for one in error.errors if isinstance(error, SeveralErrors) else [error]:
         at = f" [{one.field}]" if one.field else ""
         print(f"norvash: {one.problem} {one.remedy}{at}", file=sys.stderr)
-    return typer.Exit(2)
+    return 2
 
 
 def _free_port(host: str, port: int) -> int:
@@ -32,7 +30,7 @@ def _free_port(host: str, port: int) -> int:
             except OSError:
                 continue
             return candidate
-    raise _fail(NorvashError(f"No port from {port} on is free on {host}.", "Name another with --port."))
+    raise NorvashError(f"No port from {port} on is free on {host}.", "Name another with --port.")
 
 
 def _run(db: Path, host: str, port: int, allow: list[str], *, log: bool) -> None:
@@ -52,61 +50,32 @@ def _run(db: Path, host: str, port: int, allow: list[str], *, log: bool) -> None
     print("Norvash has stopped; everything entered is kept.")
 
 
-@app.command()
-def serve(
-    db: Annotated[Path, typer.Option(help="Database file; a new one is made.")],
-    host: Annotated[str, typer.Option(help="Address to listen on.")] = "127.0.0.1",
-    port: Annotated[int, typer.Option(help="Port; the next free one if it is taken.")] = 8000,
-    allow: Annotated[
-        list[str] | None, typer.Option(help="Host names to answer to, when not only this machine.")
-    ] = None,
-) -> None:
+def serve(given: argparse.Namespace) -> None:
     """Serve a database of your own."""
-    try:
-        db.parent.mkdir(parents=True, exist_ok=True)
-        _run(db, host, port, allow or [], log=True)
-    except NorvashError as error:
-        raise _fail(error) from None
+    given.db.parent.mkdir(parents=True, exist_ok=True)
+    _run(given.db, given.host, given.port, given.allow, log=True)
 
 
-@app.command()
-def demo(
-    port: Annotated[int, typer.Option(help="Port; the next free one if it is taken.")] = 8000,
-    reset: Annotated[bool, typer.Option("--reset", help="Start over with fresh demo data.")] = False,
-    db: Annotated[Path, typer.Option(help="Where the demo data are kept.")] = _DEMO_DB,
-) -> None:
+def demo(given: argparse.Namespace) -> None:
     """Serve the Lanternmoor Playhouse, an invented theatre with its motors."""
     from norvash.demo.playhouse import prepare
 
-    try:
-        made = prepare(db, reset=reset)
-        print(f"Demo data: {made}", flush=True)
-        _run(db, "127.0.0.1", port, [], log=False)
-    except NorvashError as error:
-        raise _fail(error) from None
+    print(f"Demo data: {prepare(given.db, reset=given.reset)}", flush=True)
+    _run(given.db, "127.0.0.1", given.port, [], log=False)
 
 
-@app.command("sum")
-def one_sum(
-    name: Annotated[str, typer.Argument(help="Name of the sum; without it, the list.")] = "",
-    db: Annotated[Path | None, typer.Option(help="Use the rulebook of this site.")] = None,
-) -> None:
-    """Work out one sum: JSON in, JSON out."""
+def one_sum(given: argparse.Namespace) -> None:
+    """Work out one sum: JSON in, JSON out; without a name, list the sums."""
     from norvash.core.rules.catalogue import shipped
     from norvash.core.sums.catalogue import SUMS
     from norvash.work.sums import answer
 
-    if not name:
+    if not given.name:
         for entry in SUMS.values():
             print(f"{entry.name:18}{entry.title}")
         return
-    try:
-        rules = shipped()
-        if db is not None:
-            rules = _rules_of(db)
-        print(json.dumps(answer(name, _read_json(), rules), indent=2, ensure_ascii=False))
-    except NorvashError as error:
-        raise _fail(error) from None
+    rules = shipped() if given.db is None else _rules_of(given.db)
+    print(json.dumps(answer(given.name, _read_json(), rules), indent=2, ensure_ascii=False))
 
 
 def _rules_of(db: Path) -> Any:
@@ -129,6 +98,31 @@ def _read_json() -> Any:
         raise NorvashError(f"The input is no JSON ({error}).", 'Send one object like {"length_mm": 12.4}.') from None
 
 
+def _parser() -> argparse.ArgumentParser:
+    parser = argparse.ArgumentParser(prog="norvash", description="Norvash: for those who keep brushed motors alive.")
+    commands = parser.add_subparsers(required=True, metavar="command")
+    one = commands.add_parser("serve", help=serve.__doc__)
+    one.add_argument("--db", type=Path, required=True, help="database file; a new one is made")
+    one.add_argument("--host", default="127.0.0.1", help="address to listen on (default: this machine only)")
+    one.add_argument("--port", type=int, default=8000, help="port; the next free one if it is taken")
+    one.add_argument("--allow", action="append", default=[], help="host name to answer to; may be repeated")
+    one.set_defaults(run=serve)
+    one = commands.add_parser("demo", help=demo.__doc__)
+    one.add_argument("--port", type=int, default=8000, help="port; the next free one if it is taken")
+    one.add_argument("--reset", action="store_true", help="start over with fresh demo data")
+    one.add_argument("--db", type=Path, default=_DEMO_DB, help="where the demo data are kept")
+    one.set_defaults(run=demo)
+    one = commands.add_parser("sum", help=one_sum.__doc__)
+    one.add_argument("name", nargs="?", default="", help="name of the sum")
+    one.add_argument("--db", type=Path, help="use the rulebook of this site")
+    one.set_defaults(run=one_sum)
+    return parser
+
+
 def main() -> None:
-    """Run the command line."""
-    app()
+    """Run the command line; exit code 2 with a remedy on wrong input."""
+    given = _parser().parse_args()
+    try:
+        given.run(given)
+    except NorvashError as error:
+        sys.exit(_say(error))

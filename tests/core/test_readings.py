@@ -2,9 +2,10 @@
 
 import pytest
 
-from norvash.core.classes import TEMPLATES, even_positions
+from norvash.core.classes import TEMPLATES
 from norvash.core.doubts import doubt_of
 from norvash.core.figures import FIELDS, Figures, check_together, read_figure
+from norvash.core.positions import even_positions
 from norvash.core.readings import Reading, read
 from norvash.core.rules.book import MotorRules
 from norvash.core.straight_line import Point

@@ -7,9 +7,10 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.classes import TEMPLATES, even_positions
+from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
 from norvash.core.findings import BY_ID, GROUPS
+from norvash.core.positions import even_positions
 from norvash.core.ruler import ruler_from, ruler_of
 from norvash.core.rules.book import MotorRules, Override, Rulebook
 from norvash.core.rules.catalogue import RULES, shipped

@@ -285,6 +285,20 @@ def test_types_lend_figures_and_their_motors_are_judged_anew(shop: Shop) -> None
         change_figures(shop.conn, shop.act(), motor, {"limit_mm": "11"}, version)
     with pytest.raises(InputError, match="unit of use"):
         change_figures(shop.conn, shop.act(), motor, {"unit_of_use": "starts"}, version + 1)
+    turned = {"label_1": "N1", "angle_1": "370", "arm_1": "2", "polarity_1": "-"}
+    change_figures(shop.conn, shop.act(), motor, turned, version + 1)
+    first = shop.page(motor).context.state.positions[0]
+    assert (first.number, first.label, first.angle_deg, first.arm, first.polarity) == (1, "N1", 10, 2, "-")
+    for field, text in (
+        ("label_1", "B"),
+        ("label_2", "x" * 9),
+        ("angle_1", "left"),
+        ("arm_1", "0"),
+        ("polarity_2", "north"),
+    ):
+        with pytest.raises(InputError) as caught:
+            change_figures(shop.conn, shop.act(), motor, {field: text}, version + 2)
+        assert caught.value.field in (field, "label_2")
     with pytest.raises(Conflict, match="already a type"):
         save_type(shop.conn, shop.act(), "", "winch MOTOR", "industrial", "4", {})
     with pytest.raises(InputError, match="class industrial"):

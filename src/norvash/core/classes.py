@@ -52,37 +52,3 @@ CAUTION_FOR_ALL = (
     "Switch off, isolate, prove dead with a proved tester, wait until it stands still. "
     "This is decision support for competent people: the maker's manual, local rules and licensed practice come first."
 )
-
-
-@dataclass(frozen=True, slots=True)
-class PositionPlan:
-    """Where a brush sits: its number, label, angle [°] from the top clockwise, arm and polarity."""
-
-    number: int
-    label: str
-    angle_deg: float
-    arm: int
-    polarity: str
-
-
-def even_positions(brushes: int, arms: int | None = None) -> tuple[PositionPlan, ...]:
-    """Return positions spread evenly: arms round the commutator, polarity alternating, rows along the shaft.
-
-    A pair is A and B; more brushes are named by arm letter and place in the arm.
-    """
-    arms = arms or _usual_arms(brushes)
-    plans: list[PositionPlan] = []
-    turn = 360 / arms
-    for number in range(1, brushes + 1):
-        arm = (number - 1) % arms + 1 if brushes <= arms else (number - 1) * arms // brushes + 1
-        place = sum(p.arm == arm for p in plans) + 1
-        label = chr(64 + arm) if brushes == arms else f"{chr(64 + arm)}{place}"
-        angle = ((arm - 1) * turn + (turn / 2 if arms > 2 else 90)) % 360
-        plans.append(PositionPlan(number, label, angle, arm, "+" if arm % 2 else "-"))
-    return tuple(plans)
-
-
-def _usual_arms(brushes: int) -> int:
-    if brushes <= 2:
-        return brushes
-    return 4 if brushes % 4 == 0 else 6 if brushes % 6 == 0 else 2 if brushes % 2 == 0 else brushes

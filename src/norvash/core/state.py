@@ -4,9 +4,9 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from norvash.core.brushes import centre_limit_mm
-from norvash.core.classes import PositionPlan
 from norvash.core.figures import LIMIT_SOURCES, Figures
 from norvash.core.limits import Limit, Parts, estimated_limit, limit_from_parts
+from norvash.core.positions import PositionPlan
 from norvash.core.rules.book import MotorRules
 from norvash.core.straight_line import Point
 from norvash.core.use import Entry, Rate

@@ -17,12 +17,14 @@ def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool 
     top, left, right = 12.0, (34.0 if dimensions else 1.0), 1.0
     longest = max([ruler.new_mm, *(b.length_mm or 0.0 for b in ruler.brushes)])
     px_per_mm = (width - left - right) / longest
+    paths = dict.fromkeys(("carbon", "carbon-old", "hatch-ground", "hatch"), "")
     bars: list[Element] = []
     pitch = height / max(len(ruler.brushes), 1)
     for i, brush in enumerate(ruler.brushes):
-        bars.extend(_bar(brush, left, top + i * pitch, pitch - (1.5 if pitch > 5 else 0.6), px_per_mm))
+        _bar(brush, left, top + i * pitch, pitch - (1.5 if pitch > 5 else 0.6), px_per_mm, paths)
         if dimensions:
             bars.append(label("text", left - 6, top + (i + 0.5) * pitch + 4.5, brush.label, "end"))
+    bars = [el("path", ink, d=d) for ink, d in paths.items() if d] + bars
     new_px = ruler.new_mm * px_per_mm
     bars.append(el("rect", "gone", x=left, y=top - 1.5, width=new_px, height=height + 1.5))
     limit_x = left + ruler.limit_mm * px_per_mm
@@ -34,19 +36,24 @@ def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool 
                    ("brush", "length now", "at the next look", "above the limit"), _rows(ruler))  # fmt: skip
 
 
-def _bar(brush: RulerBrush, left: float, y: float, thick: float, px_per_mm: float) -> list[Element]:
+def _bar(brush: RulerBrush, left: float, y: float, thick: float, px_per_mm: float, paths: dict[str, str]) -> None:
+    """Add one brush to the paths of the inks: what stays, what goes by the next look and its hatching."""
     if brush.length_mm is None:
-        return []
+        return
     end = left + brush.length_mm * px_per_mm
-    ink = "carbon-old" if brush.old else "carbon"
-    if brush.next_mm is None or brush.old:
-        return [el("rect", ink, x=left, y=y, width=end - left, height=thick)]
-    stays = left + max(brush.next_mm, 0.0) * px_per_mm
-    made = [el("rect", ink, x=left, y=y, width=max(stays - left, 0.0), height=thick)]
+    stays = end
+    if brush.next_mm is not None and not brush.old:
+        stays = left + max(brush.next_mm, 0.0) * px_per_mm
     if end - stays > 0.5:
-        made.append(el("rect", "hatch-ground", x=stays, y=y, width=end - stays, height=thick))
-        made.append(el("path", "hatch", d=_hatching(stays, end, y, thick)))
-    return made
+        paths["hatch-ground"] += _block(stays, y, end - stays, thick)
+        paths["hatch"] += _hatching(stays, end, y, thick)
+    else:
+        stays = end
+    paths["carbon-old" if brush.old else "carbon"] += _block(left, y, stays - left, thick)
+
+
+def _block(x: float, y: float, width: float, height: float) -> str:
+    return f"M{x:.5g} {y:.5g}h{width:.5g}v{height:.5g}h{-width:.5g}z"
 
 
 def _hatching(x1: float, x2: float, y: float, thick: float) -> str:
@@ -64,16 +71,17 @@ def _scale(ruler: Ruler, left: float, y: float, px_per_mm: float, longest: float
     unit_mm = 1 / shown(1.0, ruler.unit)
     step = nice_step(longest / unit_mm, max(3, int(longest * px_per_mm / 52)))
     made: list[Element] = []
+    ticks = ""
     count = int(longest / unit_mm / step + 1e-9)
     last_x = left + count * step * unit_mm * px_per_mm
     for i in range(count + 1):
         x = left + i * step * unit_mm * px_per_mm
         last = i == count
-        made.append(line("axis", x, y + 2, x, y + 6))
+        ticks += f"M{x:.5g} {y + 2:.5g}v4"
         if abs(x - limit_x) > 9 and (last or last_x - x > _LAST_PX):
             made.append(label("text-soft", x, y + 19, f"{i * step:g}{f' {ruler.unit}' if last else ''}",
                               "end" if last else "middle" if i else "start"))  # fmt: skip
-    return made
+    return [el("path", "axis", d=ticks), *made]
 
 
 def describe(ruler: Ruler) -> str:

@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 from datetime import date, timedelta
+from functools import cached_property
 
 from norvash.core.words import day_words
 from norvash.drawing.svg import Drawing, Element, el, label, line
@@ -9,7 +10,7 @@ from norvash.drawing.svg import Drawing, Element, el, label, line
 _HEIGHT = 44.0
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class TimeAxis:
     """A stretch of days drawn over a width [px]."""
 
@@ -21,6 +22,11 @@ class TimeAxis:
         """Return where a day stands, held within the axis."""
         share = (day - self.first).days / max((self.last - self.first).days, 1)
         return min(max(share, 0.0), 1.0) * (self.width - 14) + 4
+
+    @cached_property
+    def grid(self) -> str:
+        """Return the strokes of the months as one path."""
+        return "".join(f"M{self.x(m):.5g} 0v{_HEIGHT:g}" for m in self.months())
 
     def months(self) -> list[date]:
         """Return the first days of the months on the axis."""
@@ -48,7 +54,7 @@ def axis_head(axis: TimeAxis) -> Drawing:
 
 def date_span(axis: TimeAxis, look_on: date | None, limit_on: date | None) -> Drawing:
     """Draw a motor's span from its next look to its limit; the peg is the limit, the foot the look."""
-    made: list[Element] = [line("rule", axis.x(m), 0, axis.x(m), _HEIGHT) for m in axis.months()]
+    made: list[Element] = [el("path", "rule", d=axis.grid)]
     if limit_on is None:
         return Drawing("date-span", axis.width, _HEIGHT, "Dates", "No date yet.", tuple(made))
     end, start = axis.x(limit_on), axis.x(look_on or limit_on)

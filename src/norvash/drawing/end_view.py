@@ -4,7 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from math import cos, pi, radians, sin
 
-from norvash.core.classes import PositionPlan
+from norvash.core.positions import PositionPlan
 from norvash.core.words import length_words
 from norvash.drawing.svg import Drawing, Element, el, label
 

@@ -50,36 +50,43 @@ class Element:
 
     def render(self, standalone: bool) -> str:
         """Return the element as text."""
-        styled: dict[str, object] = {"class": self.ink} if self.ink and not standalone else {}
-        if standalone:
-            for name in self.ink.split():
-                styled |= INK.get(name, {})
-        styled |= dict(self.attributes)
-        written = "".join(f' {k}="{_value(v)}"' for k, v in styled.items() if v is not None)
-        inner = escape(self.text) + "".join(c.render(standalone) for c in self.children)
+        written = _inked(self.ink, self.attributes) if standalone else f' class="{self.ink}"' if self.ink else ""
+        for name, value in self.attributes:
+            if value is not None:
+                written += f' {name}="{_value(value)}"'
+        inner = (_escaped(self.text) if self.text else "") + "".join([c.render(standalone) for c in self.children])
         return f"<{self.tag}{written}>{inner}</{self.tag}>" if inner else f"<{self.tag}{written}/>"
 
 
+def _inked(ink: str, attributes: tuple[tuple[str, object], ...]) -> str:
+    """Return the presentation attributes of an ink, but for those that the element states itself."""
+    own = {name for name, _ in attributes}
+    styled = {k: v for name in ink.split() for k, v in INK.get(name, {}).items() if k not in own}
+    return "".join(f' {k}="{v}"' for k, v in styled.items())
+
+
 def _value(value: object) -> str:
-    if isinstance(value, float):
-        return f"{value:.2f}".rstrip("0").rstrip(".")
-    return escape(str(value), quote=True)
+    return f"{value:.5g}" if isinstance(value, float) else _escaped(str(value))
+
+
+def _escaped(text: str) -> str:
+    return escape(text, quote=True)
 
 
 def el(tag: str, ink: str = "", text: str = "", children: Sequence[Element] = (), **attributes: object) -> Element:
     """Return an element; underscores in attribute names become hyphens."""
-    named = tuple((k.rstrip("_").replace("_", "-"), v) for k, v in attributes.items())
+    named = tuple([(k.replace("_", "-") if "_" in k else k, v) for k, v in attributes.items()])
     return Element(tag, ink, named, text, tuple(children))
 
 
 def line(ink: str, x1: float, y1: float, x2: float, y2: float) -> Element:
     """Return a straight stroke."""
-    return el("path", ink, d=f"M{_value(x1)} {_value(y1)}L{_value(x2)} {_value(y2)}")
+    return el("path", ink, d=f"M{x1:.5g} {y1:.5g}L{x2:.5g} {y2:.5g}")
 
 
 def polyline(ink: str, points: Sequence[tuple[float, float]]) -> Element:
     """Return a stroke through points."""
-    return el("path", ink, d="M" + "L".join(f"{_value(x)} {_value(y)}" for x, y in points))
+    return el("path", ink, d="M" + "L".join([f"{x:.5g} {y:.5g}" for x, y in points]))
 
 
 def label(ink: str, x: float, y: float, text: str, anchor: str = "start") -> Element:

@@ -3,7 +3,7 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from norvash.core.classes import PositionPlan
+from norvash.core.positions import PositionPlan
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 
@@ -166,6 +166,15 @@ def positions(conn: Connection, motor_id: str) -> tuple[PositionPlan, ...]:
     """Return a motor's positions in order."""
     return tuple(
         _plan(r) for r in conn.execute("select * from position where motor_id = :id order by number", {"id": motor_id})
+    )
+
+
+def change_positions(conn: Connection, motor_id: str, plans: Sequence[PositionPlan]) -> None:
+    """Change label, angle, arm and polarity of a motor's positions; their numbers, and so their history, stay."""
+    conn.executemany(
+        """update position set label = :label, angle_deg = :angle_deg, arm = :arm, polarity = :polarity
+           where motor_id = :id and number = :number""",
+        [{"id": motor_id, **_columns(p)} for p in plans],
     )
 
 

@@ -106,13 +106,29 @@ def list_acts(conn: Connection, motor_id: str, most: int) -> list[Done]:
     return [_done(r) for r in rows]
 
 
-def add_act(conn: Connection, done: Done, person_id: str, motor_id: str | None) -> None:
-    """Record a write."""
+def add_act(conn: Connection, done: Done, person_id: str) -> None:
+    """Record a write, before what it writes."""
     conn.execute(
-        """insert into act (id, seq, at, person_id, job, motor_id, digest, result_id, before_json, after_json)
-           values (:id, (select coalesce(max(seq), 0) + 1 from act), :at, :person_id, :job, :motor_id, :digest,
-                   :result_id, :before_json, :after_json)""",
-        {"id": done.id, "at": done.at.isoformat(), "person_id": person_id, "job": done.job, "motor_id": motor_id,
-         "digest": done.digest, "result_id": done.result_id, "before_json": done.before_json,
-         "after_json": done.after_json},
+        """insert into act (id, seq, at, person_id, job, digest, result_id, before_json, after_json)
+           values (:id, (select coalesce(max(seq), 0) + 1 from act), :at, :person_id, :job, :digest, :result_id,
+                   :before_json, :after_json)""",
+        {"id": done.id, "at": done.at.isoformat(), "person_id": person_id, "job": done.job, "digest": done.digest,
+         "result_id": done.result_id, "before_json": done.before_json, "after_json": done.after_json},
     )  # fmt: skip
+
+
+def complete_act(
+    conn: Connection, act_id: str, motor_id: str | None, result_id: str, before_json: str, after_json: str
+) -> None:
+    """Add to a write what came of it, within its transaction."""
+    conn.execute(
+        """update act set motor_id = :motor_id, result_id = :result_id, before_json = :before_json, after_json = :after_json
+           where id = :id""",
+        {
+            "id": act_id,
+            "motor_id": motor_id,
+            "result_id": result_id,
+            "before_json": before_json,
+            "after_json": after_json,
+        },
+    )

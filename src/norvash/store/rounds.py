@@ -199,10 +199,12 @@ def add_reading(
     doubt: str, act_id: str,
 ) -> None:  # fmt: skip
     """Keep a reading as the one that counts for its position; an earlier one stays behind it."""
-    conn.execute(
-        "update reading set replaced_by = :id where round_id = :round_id and position_number = :position and replaced_by is null",
-        {"id": reading_id, "round_id": round_id, "position": position},
-    )
+    place = {"id": reading_id, "round_id": round_id, "position": position}
+    before = conn.execute(
+        """update reading set replaced_by = id
+           where round_id = :round_id and position_number = :position and replaced_by is null returning id""",
+        place,
+    ).fetchone()
     conn.execute(
         """insert into reading (id, round_id, position_number, typed, typed_unit, method, instrument, raw_value,
                                 length_mm, sd_mm, low_mm, high_mm, lines_seen, taper_deg, doubt, act_id)
@@ -213,6 +215,8 @@ def add_reading(
          "sd": reading.sd_mm, "low": reading.low_mm, "high": reading.high_mm, "lines": reading.lines,
          "taper": reading.taper_deg, "doubt": doubt, "act_id": act_id},
     )  # fmt: skip
+    if before is not None:
+        conn.execute("update reading set replaced_by = :id where id = :before", {**place, "before": before["id"]})
 
 
 _READING = """select g.*, p.name as person, a.at from reading g join act a on a.id = g.act_id

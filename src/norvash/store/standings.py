@@ -16,6 +16,7 @@ class Standing:
     rank: int
     limit_on: str | None
     look_on: str | None
+    due: str
     left_mm: float | None
     sentence: str
     word: str
@@ -38,10 +39,10 @@ class Listed:
 def save_standing(conn: Connection, standing: Standing) -> None:
     """Keep a motor's standing in place of the one before."""
     conn.execute(
-        """insert into standing (motor_id, rules_seq, stage, rank, limit_on, look_on, left_mm, sentence, word, flags, drawing_json)
-           values (:motor_id, :rules_seq, :stage, :rank, :limit_on, :look_on, :left_mm, :sentence, :word, :flags, :drawing_json)
+        """insert into standing (motor_id, rules_seq, stage, rank, limit_on, look_on, due, left_mm, sentence, word, flags, drawing_json)
+           values (:motor_id, :rules_seq, :stage, :rank, :limit_on, :look_on, :due, :left_mm, :sentence, :word, :flags, :drawing_json)
            on conflict (motor_id) do update set rules_seq = excluded.rules_seq, stage = excluded.stage,
-               rank = excluded.rank, limit_on = excluded.limit_on, look_on = excluded.look_on,
+               rank = excluded.rank, limit_on = excluded.limit_on, look_on = excluded.look_on, due = excluded.due,
                left_mm = excluded.left_mm, sentence = excluded.sentence, word = excluded.word,
                flags = excluded.flags, drawing_json = excluded.drawing_json""",
         {name: getattr(standing, name) for name in Standing.__dataclass_fields__},
@@ -56,15 +57,19 @@ def _listed(row: Row) -> Listed:
 _LISTED = "select m.tag, m.name, m.place, m.class, s.* from standing s join motor m on m.id = s.motor_id"
 
 
+_URGENT = "select motor_id, case when rank < 5 and due <= :today then 5 else rank end as urgency, due from standing"
+
+
 def list_bench(conn: Connection, today: date, until: date, most: int, skip: int) -> list[Listed]:
     """Return the motors that need hands by a day, most urgent first; past its date counts as change now."""
     rows = conn.execute(
-        """select m.tag, m.name, m.place, m.class, s.* from (
-                select motor_id as id, case when rank < 5 and limit_on <= :today then 5 else rank end as urgency, limit_on
-                from standing where rank > 0 or look_on <= :until
-                order by 2 desc, coalesce(limit_on, '9999'), motor_id limit :most offset :skip) u
-            join standing s on s.motor_id = u.id join motor m on m.id = u.id
-            order by u.urgency desc, coalesce(u.limit_on, '9999'), u.id""",
+        f"""with urgent as (
+                {_URGENT} where rank > 0
+                union all {_URGENT} where rank = 0 and look_on <= :until
+                order by urgency desc, due, motor_id limit :most offset :skip)
+            select m.tag, m.name, m.place, m.class, s.* from urgent u
+            join standing s on s.motor_id = u.motor_id join motor m on m.id = u.motor_id
+            order by u.urgency desc, u.due, u.motor_id""",
         {"today": today.isoformat(), "until": until.isoformat(), "most": most, "skip": skip},
     )
     return [_listed(r) for r in rows]
@@ -73,7 +78,9 @@ def list_bench(conn: Connection, today: date, until: date, most: int, skip: int)
 def count_bench(conn: Connection, until: date) -> int:
     """Return how many motors need hands by a day."""
     row = conn.execute(
-        "select count(*) from standing where rank > 0 or look_on <= :until", {"until": until.isoformat()}
+        """select (select count(*) from standing where rank > 0)
+                  + (select count(*) from standing where rank = 0 and look_on <= :until)""",
+        {"until": until.isoformat()},
     )
     return int(row.fetchone()[0])
 
@@ -81,7 +88,7 @@ def count_bench(conn: Connection, until: date) -> int:
 def list_next(conn: Connection, after: date, most: int) -> list[Listed]:
     """Return the motors that run on, the soonest due first."""
     rows = conn.execute(
-        f"{_LISTED} where s.rank = 0 and (s.look_on is null or s.look_on > :after) order by coalesce(s.limit_on, '9999'), m.tag limit :most",
+        f"{_LISTED} where s.rank = 0 and (s.look_on is null or s.look_on > :after) order by s.due, s.motor_id limit :most",
         {"after": after.isoformat(), "most": most},
     )
     return [_listed(r) for r in rows]

@@ -2,6 +2,7 @@
 
 import json
 from datetime import date, datetime
+from functools import cache
 from pathlib import Path
 from typing import Any
 
@@ -30,6 +31,7 @@ def _drawn(drawing: Drawing) -> Markup:
     return Markup(drawing.svg())  # noqa: S704  (built by the drawing layer, which escapes every text)
 
 
+@cache
 def _mark(stage: str | None, word: str) -> Markup:
     return _drawn(stage_mark(stage, word))
 

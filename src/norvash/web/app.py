@@ -5,7 +5,6 @@ from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager
 from datetime import datetime
 
-import structlog
 from fastapi import Depends, FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse, Response
@@ -20,12 +19,11 @@ from norvash.web.answers import STATIC, error_answer
 from norvash.web.api import motors as motors_api
 from norvash.web.api import sums as sums_api
 from norvash.web.deps import Conn, Now, Pool, Who
+from norvash.web.logs import log_event, log_failure
 from norvash.web.pages import bench, figures, hours, measure, motor, motors, new_set, rulebook, sums, types, who
 from norvash.web.security import Guard
 from norvash.work.site import clock
 from norvash.work.standing import catch_up
-
-_log = structlog.get_logger("norvash.web")
 
 
 def _about(request: Request, conn: Conn, who: Who, now: Now) -> None:
@@ -43,7 +41,7 @@ def catch_up_in_background(app: FastAPI) -> None:
         finally:
             conn.close()
         if done:
-            _log.info("judged anew", motors=done)
+            log_event("judged anew", motors=done)
 
     thread = threading.Thread(target=work, name="catch-up", daemon=True)
     thread.start()
@@ -101,7 +99,7 @@ def _answer_errors(app: FastAPI) -> None:
 
     @app.exception_handler(Exception)
     def broken(request: Request, error: Exception) -> Response:
-        _log.error("broken", path=request.url.path, error=repr(error))
+        log_failure("broken", error, path=request.url.path)
         said = NorvashError(
             "Something in Norvash broke; nothing was half saved.",
             "Go back and try again; if it comes back, look in the log.",

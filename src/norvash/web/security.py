@@ -3,7 +3,6 @@
 import time
 from urllib.parse import urlsplit
 
-import structlog
 from starlette.datastructures import Headers, MutableHeaders
 from starlette.requests import Request
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
@@ -11,6 +10,7 @@ from starlette.types import ASGIApp, Message, Receive, Scope, Send
 from norvash.config import Settings
 from norvash.errors import NorvashError
 from norvash.web.answers import error_answer
+from norvash.web.logs import log_event
 
 POLICY = (
     "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
@@ -26,7 +26,6 @@ _HEADERS = {
     "X-Frame-Options": "DENY",
 }
 _READS = ("GET", "HEAD", "OPTIONS")
-_log = structlog.get_logger("norvash.web")
 
 
 class TooLarge(NorvashError):
@@ -78,7 +77,7 @@ class Guard:
         await self._pass_on(scope, receive, send_guarded)
         if self.settings.log:
             took = round((time.perf_counter() - started) * 1000, 1)
-            _log.info("request", method=scope["method"], path=scope["path"], status=status[0], ms=took)
+            log_event("request", method=scope["method"], path=scope["path"], status=status[0], ms=took)
 
     async def _pass_on(self, scope: Scope, receive: Receive, send: Send) -> None:
         headers, request = Headers(scope=scope), Request(scope)

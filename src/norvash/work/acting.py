@@ -54,8 +54,8 @@ def once(conn: Connection, act: Act, job: str, typed: Mapping[str, object], body
                 )  # fmt: skip
             return earlier.result_id
         person = people.fetch_person(conn, act.person_id)
+        people.add_act(conn, people.Done(act.id, act.at, person.name, job, digest, "", "{}", "{}"), person.id)
         change = body()
-        done = people.Done(act.id, act.at, person.name, job, digest, change.result_id,
-                           json.dumps(change.before, default=str), json.dumps(change.after, default=str))  # fmt: skip
-        people.add_act(conn, done, person.id, change.motor_id)
+        before, after = json.dumps(change.before, default=str), json.dumps(change.after, default=str)
+        people.complete_act(conn, act.id, change.motor_id, change.result_id, before, after)
         return change.result_id

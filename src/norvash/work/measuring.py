@@ -1,8 +1,8 @@
 """Measure a set: open a round, keep each reading at once, answer doubts, finish."""
 
-from norvash.core.classes import PositionPlan
 from norvash.core.doubts import ANSWERS, Doubt, doubt_of
 from norvash.core.findings import BY_ID
+from norvash.core.positions import PositionPlan
 from norvash.core.readings import Reading, read
 from norvash.core.state import Round, start_of
 from norvash.core.straight_line import Point

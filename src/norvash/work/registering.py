@@ -4,8 +4,9 @@ from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from typing import Self
 
-from norvash.core.classes import TEMPLATES, PositionPlan, even_positions
+from norvash.core.classes import TEMPLATES
 from norvash.core.figures import BY_NAME, UNITS_OF_USE, Figures, check_together, read_figure
+from norvash.core.positions import PositionPlan, even_positions, read_positions
 from norvash.core.quantities import parse_count
 from norvash.core.use import Counted
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
@@ -191,7 +192,8 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
             )
         motors.change_motor_figures(conn, motor_id, figures)
         check_together(figures_of(conn, motor))
-        motors.change_motor(conn, replace(motor))
+        motors.change_positions(conn, motor_id, read_positions(typed, motors.positions(conn, motor_id)))
+        motors.change_motor(conn, motor)
         refresh(conn, motor_id, act.at.date())
         return Change(motor_id, before, figures, motor_id)
 
@@ -232,6 +234,7 @@ def save_type(
         if not type_id:
             motors.add_type(conn, made, act.id)
             motors.change_type_positions(conn, made.id, even_positions(_count(brushes, motor_class)))
+        motors.change_type_positions(conn, made.id, read_positions(typed, motors.type_positions(conn, made.id)))
         motors.change_type_figures(conn, made.id, figures)
         for motor in motors.list_motors_of_type(conn, made.id):
             refresh(conn, motor.id, act.at.date())

@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 from datetime import date
 
-from norvash.core.classes import PositionPlan
 from norvash.core.findings import BY_ID, Finding
+from norvash.core.positions import PositionPlan
 from norvash.core.sentence import Verdict
 from norvash.core.stages import WORDS
 from norvash.core.straight_line import Point

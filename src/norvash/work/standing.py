@@ -13,6 +13,7 @@ from norvash.work.context import Context, load, rulebook
 
 _RANK = {"stop": 6, "change": 5, "plan": 4, "watch": 3, "fit": 0}
 _BATCH = 200
+_NO_DAY = "9999-12-31"
 
 
 def rank_of(found: Findings) -> int:
@@ -38,6 +39,7 @@ def refresh(
         standings.Standing(
             motor_id, rules.rules_seq(conn), found.stage, rank_of(found),
             days.limit_on.isoformat() if days.limit_on else None, days.look_on.isoformat() if days.look_on else None,
+            days.limit_on.isoformat() if days.limit_on else _NO_DAY,
             left, said.sentence, said.word, "; ".join(said.flags), json.dumps(ruler_of(found, context.state).as_plain()),
         ),
     )  # fmt: skip

@@ -32,7 +32,7 @@ create table motor_type (
     id text primary key,
     name text not null unique collate nocase,
     class text not null check (class in ('appliance', 'tool', 'starter', 'industrial', 'traction', 'generator')),
-    act_id text not null references act (id) deferrable initially deferred
+    act_id text not null references act (id)
 ) strict;
 
 create table type_figure (
@@ -62,7 +62,7 @@ create table motor (
     class text not null check (class in ('appliance', 'tool', 'starter', 'industrial', 'traction', 'generator')),
     type_id text references motor_type (id),
     version integer not null default 1,
-    act_id text not null references act (id) deferrable initially deferred
+    act_id text not null references act (id)
 ) strict;
 create index motor_by_type on motor (type_id);
 
@@ -94,8 +94,8 @@ create table use_entry (
     counter_units real not null check (counter_units >= 0),
     typed text not null,
     event text not null,
-    struck_act_id text references act (id) deferrable initially deferred,
-    act_id text not null references act (id) deferrable initially deferred
+    struck_act_id text references act (id),
+    act_id text not null references act (id)
 ) strict;
 create index use_entry_by_motor on use_entry (motor_id, at, seq);
 
@@ -109,7 +109,7 @@ create table brush_set (
     ended_at text,
     ended_units real,
     end_reason text,
-    act_id text not null references act (id) deferrable initially deferred,
+    act_id text not null references act (id),
     unique (motor_id, number),
     check ((ended_at is null) = (ended_units is null) and (ended_at is null) = (end_reason is null))
 ) strict;
@@ -123,9 +123,9 @@ create table round (
     seq integer not null,
     total_units real not null check (total_units >= 0),
     finished_at text,
-    act_id text not null references act (id) deferrable initially deferred
+    act_id text not null references act (id)
 ) strict;
-create index round_by_set on round (set_id, seq);
+create index round_by_motor on round (motor_id, at, seq);
 create unique index round_open on round (motor_id) where finished_at is null;
 
 create table reading (
@@ -145,8 +145,8 @@ create table reading (
     taper_deg real,
     doubt text not null default '',
     doubt_answer text not null default '',
-    replaced_by text references reading (id) deferrable initially deferred,
-    act_id text not null references act (id) deferrable initially deferred
+    replaced_by text references reading (id),
+    act_id text not null references act (id)
 ) strict;
 create unique index reading_now on reading (round_id, position_number) where replaced_by is null;
 
@@ -155,8 +155,8 @@ create table finding (
     round_id text not null references round (id),
     position_number integer not null check (position_number between 1 and 40),
     seen text not null,
-    struck_act_id text references act (id) deferrable initially deferred,
-    act_id text not null references act (id) deferrable initially deferred
+    struck_act_id text references act (id),
+    act_id text not null references act (id)
 ) strict;
 create unique index finding_now on finding (round_id, position_number, seen) where struck_act_id is null;
 
@@ -167,8 +167,8 @@ create table rule_override (
     scope_id text not null,
     value_in_rule_unit real not null,
     why text not null,
-    ended_act_id text references act (id) deferrable initially deferred,
-    act_id text not null references act (id) deferrable initially deferred
+    ended_act_id text references act (id),
+    act_id text not null references act (id)
 ) strict;
 create unique index rule_override_now on rule_override (rule_id, scope, scope_id) where ended_act_id is null;
 
@@ -180,14 +180,14 @@ create table standing (
     rank integer not null check (rank between 0 and 9),
     limit_on text,
     look_on text,
+    due text not null, -- the limit's day, or a day beyond all others: what lists are ordered by
     left_mm real,
     sentence text not null,
     word text not null,
     flags text not null,
     drawing_json text not null
 ) strict;
-create index standing_order on standing (rank desc, limit_on);
-create index standing_look on standing (look_on);
+create index standing_order on standing (rank, due, look_on, motor_id);
 create index standing_rules on standing (rules_seq);
 
 insert into site (id, name, made_at) values (1, '', strftime('%Y-%m-%dT%H:%M:%S', 'now'));

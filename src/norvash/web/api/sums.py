@@ -5,10 +5,8 @@ from typing import Annotated, Any
 from fastapi import APIRouter, Body
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.catalogue import SUMS
 from norvash.web.deps import Conn
 from norvash.work.context import rulebook
-from norvash.work.sums import answer, model
 
 router = APIRouter(prefix="/api/v1/sums", tags=["sums"])
 
@@ -16,6 +14,9 @@ router = APIRouter(prefix="/api/v1/sums", tags=["sums"])
 @router.get("")
 def every() -> dict[str, Any]:
     """List the sums with the schema of their inputs."""
+    from norvash.core.sums.catalogue import SUMS
+    from norvash.work.sums import model
+
     return {"sums": [{"name": s.name, "title": s.title, "words": s.words, "inputs": model(s.name).model_json_schema(),
                       "example": dict(s.example)} for s in SUMS.values()]}  # fmt: skip
 
@@ -23,4 +24,6 @@ def every() -> dict[str, Any]:
 @router.post("/{name}")
 def one(conn: Conn, name: str, given: Annotated[Any, Body()]) -> dict[str, Any]:
     """Answer a sum by the site's rulebook."""
+    from norvash.work.sums import answer
+
     return answer(name, given, MotorRules(rulebook(conn)))

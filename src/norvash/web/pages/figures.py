@@ -29,7 +29,7 @@ def _page(
 ) -> HTMLResponse:
     motor = store.fetch_motor(conn, motor_id)
     of_type = store.type_figures(conn, motor.type_id) if motor.type_id else {}
-    return page(request, "figures.html", status_of(error) if error else 200, area="Motors", motor=motor, fields=FIELDS,
+    return page(request, "figures.html", status_of(error) if error else 200, area="Motors", motor=motor, fields=FIELDS, positions=store.positions(conn, motor_id),
                 lent=Figures({}, of_type, TEMPLATES[motor.motor_class].lends), typed=typed, act_id=fresh_id(),
                 error=error, errors=errors_of(error))  # fmt: skip
 
@@ -38,12 +38,11 @@ def _page(
 def change(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Keep a motor's own figures."""
     store.fetch_motor(conn, motor_id)
-    figures = {f.name: typed.get(f.name, "") for f in FIELDS}
     version = typed.get("version", "")
     try:
         if not version.isdigit():
             raise InputError("The form is incomplete.", "Open the page again.", "version")
-        change_figures(conn, act_of(typed, who, now), motor_id, figures, int(version))
+        change_figures(conn, act_of(typed, who, now), motor_id, typed, int(version))
     except NorvashError as error:
         return _page(request, conn, motor_id, typed, error)
     return go_to(f"/motors/{motor_id}")

@@ -7,14 +7,12 @@ from fastapi.responses import HTMLResponse
 
 from norvash.core.quantities import UNITS
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.catalogue import SUMS
 from norvash.core.sums.registry import Sum, find
 from norvash.errors import NorvashError
 from norvash.web.answers import errors_of, page, status_of
 from norvash.web.deps import Conn
 from norvash.web.result_table import table_of
 from norvash.work.context import rulebook
-from norvash.work.sums import answer_typed
 
 router = APIRouter()
 
@@ -22,6 +20,8 @@ router = APIRouter()
 @router.get("/sums")
 def show(request: Request) -> HTMLResponse:
     """Show all sums."""
+    from norvash.core.sums.catalogue import SUMS
+
     return page(request, "sums.html", area="Sums", sums=SUMS.values(), errors={})
 
 
@@ -34,6 +34,9 @@ def _as_typed(entry: Sum) -> dict[str, str]:
 @router.get("/sums/{name}")
 def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
     """Show a sum, worked out for what the address holds, or its example."""
+    from norvash.core.sums.catalogue import SUMS
+    from norvash.work.sums import answer_typed
+
     entry = find(SUMS, name)
     names = [f.name for f in fields(entry.inputs)]
     typed = {k: v for k, v in request.query_params.items() if k in names}

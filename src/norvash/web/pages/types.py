@@ -70,9 +70,8 @@ def change(request: Request, conn: Conn, now: Now, who: Who, type_id: str, typed
 
 def _save(request: Request, conn: Conn, now: Now, who: Who, type_id: str, typed: dict[str, str]) -> Response:
     form = TypeForm.of(typed)
-    figures = {f.name: typed.get(f.name, "") for f in FIELDS}
     try:
-        saved = save_type(conn, act_of(typed, who, now), type_id, form.name, form.motor_class, form.brushes, figures)
+        saved = save_type(conn, act_of(typed, who, now), type_id, form.name, form.motor_class, form.brushes, typed)
     except NorvashError as error:
         return _page(request, conn, type_id, typed, error)
     return go_to(f"/types/{saved}")

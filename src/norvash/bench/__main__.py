@@ -1,0 +1,175 @@
+"""Measure what a page and an entry cost, against bare pages of the same server in the same run."""
+
+import http.client
+import statistics
+import subprocess
+import sys
+import tempfile
+import threading
+import time
+import uuid
+from collections.abc import Callable
+from datetime import date, datetime
+from pathlib import Path
+from urllib.parse import urlencode
+
+import uvicorn
+from fastapi.responses import HTMLResponse
+from jinja2 import Template
+
+from norvash.bench.fleet import PERSON, make_fleet
+from norvash.config import Settings
+from norvash.web.app import create_app
+
+MOTORS = 10_000
+_BARE = Template("<!doctype html><title>Bare</title><table>{% for row in rows %}<tr>{% for cell in row %}<td>{{ cell }}</td>"
+                 "{% endfor %}</tr>{% endfor %}</table>", autoescape=True)  # fmt: skip
+_ROWS = [
+    [f"M-{i:05d}", f"Hoist {i}", f"hall {i % 40}", "industrial", f"{i * 0.37:.1f}", "2027-03-04"] for i in range(200)
+]
+_BARE_START = """
+import fastapi, numpy, uvicorn
+app = fastapi.FastAPI()
+app.get("/")(lambda: "ok")
+uvicorn.run(app, host="127.0.0.1", port={port}, log_level="error")
+"""
+_OUR_START = """
+import sys
+from norvash.cli import main
+sys.argv = ["norvash", "serve", "--db", {db!r}, "--port", "{port}"]
+main()
+"""
+
+
+class Client:
+    """One keep-alive connection with the person's cookie."""
+
+    def __init__(self, port: int) -> None:
+        self.conn, self.port = http.client.HTTPConnection("127.0.0.1", port, timeout=60), port
+
+    def get(self, path: str) -> tuple[int, str]:
+        """Return status and text of a page."""
+        self.conn.request("GET", path, headers={"Cookie": f"norvash_person={PERSON}"})
+        answer = self.conn.getresponse()
+        return answer.status, answer.read().decode()
+
+    def post(self, path: str, **typed: str) -> tuple[int, str]:
+        """Send a form; return status and where it leads."""
+        headers = {"Cookie": f"norvash_person={PERSON}", "Origin": f"http://127.0.0.1:{self.port}",
+                   "Content-Type": "application/x-www-form-urlencoded"}  # fmt: skip
+        self.conn.request("POST", path, urlencode({"act_id": uuid.uuid4().hex, **typed}), headers)
+        answer = self.conn.getresponse()
+        answer.read()
+        return answer.status, answer.headers.get("location", "")
+
+
+def timed(job: Callable[[], object]) -> float:
+    """Return how long a job took [ms]."""
+    started = time.perf_counter()
+    job()
+    return (time.perf_counter() - started) * 1000
+
+
+def page_ratios(client: Client, motor: str) -> dict[str, float]:
+    """Return each page's median time over that of the bare page, measured in turns [1]."""
+    paths = {"bare": "/bare", "bench": "/", "bench, page 200": "/?p=200", "motor": f"/motors/{motor}", "register": "/motors",
+             "register, a search": "/motors?q=hall+17"}  # fmt: skip
+    times: dict[str, list[float]] = {name: [] for name in paths}
+    for turn in range(60):
+        for name, path in paths.items():
+            took = timed(lambda path=path: client.get(path))  # type: ignore[misc]
+            if turn >= 5:
+                times[name].append(took)
+    bare = statistics.median(times["bare"])
+    return {name: statistics.median(t) / bare for name, t in times.items() if name != "bare"} | {"bare page, ms": bare}
+
+
+def saved_readings(client: Client, motor: str) -> dict[str, float]:
+    """Return the 95th percentiles of saving a reading with its new verdict, alone and with its answer page [ms]."""
+    _, at = client.post(f"/motors/{motor}/rounds", counter="")
+    saving, answering, replaces = [], [], [""] * 5
+    for i in range(400):
+        position = i % 4 + 1
+        started = time.perf_counter()
+        status, onward = client.post(
+            f"{at}/readings", position=str(position), value=f"{25 - i * 0.001:.3f}", replaces=replaces[position]
+        )
+        saving.append((time.perf_counter() - started) * 1000)
+        _, page = client.get(onward.split("#")[0])
+        answering.append((time.perf_counter() - started) * 1000)
+        if status != 303:
+            raise SystemExit(f"a reading was refused: {status}")
+        _, page = client.get(f"{at}?position={(i + 1) % 4 + 1}")
+        replaces[(i + 1) % 4 + 1] = page.split('name="replaces" value="')[1].split('"')[0]
+    return {
+        "saved": statistics.quantiles(saving, n=20)[-1],
+        "saved and answered": statistics.quantiles(answering, n=20)[-1],
+    }
+
+
+def start_ms(code: str, port: int) -> float:
+    """Return the time from starting an interpreter to its first page [ms]."""
+    started = time.perf_counter()
+    running = subprocess.Popen([sys.executable, "-c", code], stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL)
+    try:
+        while True:
+            try:
+                status, _ = Client(port).get("/")
+                if status == 200:
+                    return (time.perf_counter() - started) * 1000
+            except (ConnectionError, http.client.HTTPException):
+                time.sleep(0.005)
+    finally:
+        running.terminate()
+        running.wait()
+
+
+def starts(db: Path) -> float:
+    """Return our start over that of a bare application, medians of turns [1]."""
+    ours, bare = [], []
+    for turn in range(9):
+        bare.append(start_ms(_BARE_START.format(port=18200 + turn), 18200 + turn))
+        ours.append(start_ms(_OUR_START.format(db=str(db), port=18300 + turn), 18300 + turn))
+    return statistics.median(ours[1:]) / statistics.median(bare[1:])
+
+
+def report(pages: dict[str, float], saved: dict[str, float], start: float) -> str:
+    """Return the figures as a Markdown page."""
+    lines = [
+        "# Performance\n",
+        f"Written by `make bench` on {date.today():%Y-%m-%d}, Python {sys.version.split()[0]}. All figures of one run; the ratios",
+        f"matter, not the machine. {MOTORS:,} motors of four brushes, five rounds and a year of log each.\n".replace(",", " ", 1),
+        "| what | measured | wanted |",
+        "|---|---|---|",
+        *(f"| {name} page, over a bare page with a table of 200 rows | {ratio:.2f} × | {'3 ×' if name in ('bench', 'motor') else ''} |"
+          for name, ratio in pages.items() if "ms" not in name),
+        f"| the bare page itself | {pages['bare page, ms']:.1f} ms | |",
+        f"| a reading saved with its new verdict, 95th percentile | {saved['saved']:.1f} ms | 50 ms |",
+        f"| the same with its answer page | {saved['saved and answered']:.1f} ms | |",
+        f"| start to first page, over an application that only imports fastapi and numpy | {start:.2f} × | 1.3 × |",
+    ]  # fmt: skip
+    return "\n".join(lines) + "\n"
+
+
+def main() -> None:
+    """Run everything and write docs/performance.md."""
+    with tempfile.TemporaryDirectory() as folder:
+        db = Path(folder) / "fleet.db"
+        print(f"making {MOTORS} motors …", flush=True)
+        motor = make_fleet(db, MOTORS, datetime.now())
+        app = create_app(Settings(db=db, log=False))
+        app.get("/bare")(lambda: HTMLResponse(_BARE.render(rows=_ROWS)))
+        server = uvicorn.Server(uvicorn.Config(app, host="127.0.0.1", port=18100, log_level="error", ws="none"))
+        threading.Thread(target=server.run, daemon=True).start()
+        while not server.started:
+            time.sleep(0.01)
+        client = Client(18100)
+        pages = page_ratios(client, motor)
+        saved = saved_readings(client, motor)
+        server.should_exit = True
+        text = report(pages, saved, starts(db))
+    Path("docs/performance.md").write_text(text)
+    print(text)
+
+
+main()

@@ -1,0 +1,66 @@
+"""Ten thousand motors in one database, written in bulk."""
+
+from datetime import datetime, timedelta
+from pathlib import Path
+from random import Random
+
+from norvash.core.positions import even_positions
+from norvash.core.readings import Reading
+from norvash.core.simulation import simulate_set
+from norvash.core.use import Counted
+from norvash.store import motors, people, rounds, use
+from norvash.store.database import Connection, connect, migrate, transaction
+from norvash.work.context import rulebook
+from norvash.work.standing import refresh
+
+PERSON = "person-of-bench"
+_ACT = "act-of-the-bench"
+_NEW_MM, _LIMIT_MM, _LIFE_H = 32.0, 14.0, 2500.0
+
+
+def make_fleet(path: Path, count: int, now: datetime) -> str:
+    """Fill a new database with motors of four brushes, five rounds and a year of log; return one motor's id."""
+    conn = connect(path)
+    conn.execute("pragma synchronous = off")
+    migrate(conn)
+    random = Random(7)
+    with transaction(conn):
+        people.add_person(conn, people.Person(PERSON, "Ines Torvald"), now)
+        people.add_act(conn, people.Done(_ACT, now, "", "bulk", "", "", "{}", "{}"), PERSON)
+        book = rulebook(conn)
+        for i in range(count):
+            _motor(conn, f"motor-{i:05d}", i, now, random)
+            refresh(conn, f"motor-{i:05d}", now.date(), book)
+    conn.close()
+    return f"motor-{count // 2:05d}"
+
+
+def _motor(conn: Connection, motor_id: str, i: int, now: datetime, random: Random) -> None:
+    made = motors.Motor(motor_id, f"M-{i:05d}", f"Hoist {i}", f"hall {i % 40}", "industrial", None, 1)
+    motors.add_motor(conn, made, _ACT)
+    plans = even_positions(4)
+    motors.add_positions(conn, motor_id, plans)
+    motors.change_motor_figures(conn, motor_id, {"new_mm": _NEW_MM, "limit_mm": _LIMIT_MM, "limit_source": "maker"})
+    per_week = random.uniform(5, 40)
+    start = now - timedelta(weeks=50)
+    for week in range(0, 51, 5):
+        total = per_week * week
+        use.add_entry(
+            conn,
+            f"{motor_id}-u{week}",
+            motor_id,
+            start + timedelta(weeks=week),
+            Counted(total, total, ""),
+            f"{total:.0f}",
+            _ACT,
+        )
+    rounds.add_set(conn, f"{motor_id}-s", motor_id, 1, start, 0.0, True, _ACT)
+    worn = simulate_set(random, 4, _NEW_MM, _NEW_MM - _LIMIT_MM, _LIFE_H)
+    for week in (10, 20, 30, 40, 50):
+        round_id, at = f"{motor_id}-r{week}", start + timedelta(weeks=week)
+        rounds.add_round(conn, round_id, motor_id, f"{motor_id}-s", "check", at, per_week * week, _ACT)
+        for k in range(4):
+            mm = worn.length_mm(k, per_week * week, _LIFE_H)
+            reading = Reading(f"{mm:.2f}", "mm", mm, mm, 0.05, mm, mm)
+            rounds.add_reading(conn, f"{round_id}-{k}", round_id, k + 1, reading, "length", "digital-caliper", "", _ACT)
+        rounds.finish_round(conn, round_id, at)
