@@ -1,6 +1,7 @@
 """The command line: serve, demo, sum."""
 
 import argparse
+import gc
 import json
 import socket
 import sys
@@ -34,6 +35,7 @@ def _free_port(host: str, port: int) -> int:
 
 
 def _run(db: Path, host: str, port: int, allow: list[str], *, log: bool) -> None:
+    gc.disable()  # while everything is being loaded there is nothing to collect
     import uvicorn
 
     from norvash.config import Settings
@@ -42,8 +44,11 @@ def _run(db: Path, host: str, port: int, allow: list[str], *, log: bool) -> None
 
     start_log()
     port = _free_port(host, port)
-    settings = Settings(db=db, host=host, port=port, allowed_hosts=tuple(allow), log=log)
-    application = create_app(settings)
+    application = create_app(
+        Settings.with_environment(db=db, host=host, port=port, allowed_hosts=tuple(allow), log=log)
+    )
+    gc.freeze()
+    gc.enable()
     shown = f"[{host}]" if ":" in host else host
     print(f"Norvash is on http://{shown}:{port}/  (Ctrl-C stops it)", flush=True)
     uvicorn.run(application, host=host, port=port, log_level="warning", access_log=False, ws="none")

@@ -1,16 +1,19 @@
 """Settings: the only reader of the environment."""
 
+import os
 from pathlib import Path
+from typing import Any, Self
 
-from pydantic_settings import BaseSettings, SettingsConfigDict
+from pydantic import BaseModel, ConfigDict
 
 LOOPBACK = ("localhost", "127.0.0.1", "[::1]")
+_PREFIX = "NORVASH_"
 
 
-class Settings(BaseSettings):
-    """What a server is started with; every value can also come as NORVASH_… from the environment."""
+class Settings(BaseModel):
+    """What a server is started with."""
 
-    model_config = SettingsConfigDict(env_prefix="NORVASH_", frozen=True)
+    model_config = ConfigDict(frozen=True, extra="forbid")
 
     db: Path
     host: str = "127.0.0.1"
@@ -18,6 +21,16 @@ class Settings(BaseSettings):
     allowed_hosts: tuple[str, ...] = ()
     most_body_bytes: int = 1_000_000
     log: bool = True
+
+    @classmethod
+    def with_environment(cls, **given: Any) -> Self:
+        """Return the settings as given, with NORVASH_ALLOWED_HOSTS and NORVASH_MOST_BODY_BYTES where they are set."""
+        hosts, most = os.environ.get(f"{_PREFIX}ALLOWED_HOSTS"), os.environ.get(f"{_PREFIX}MOST_BODY_BYTES")
+        if hosts and not given.get("allowed_hosts"):
+            given["allowed_hosts"] = tuple(h.strip() for h in hosts.split(",") if h.strip())
+        if most:
+            given["most_body_bytes"] = most
+        return cls(**given)
 
     @property
     def hosts(self) -> tuple[str, ...]:

@@ -33,7 +33,7 @@ def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool 
              line("copper-dash" if ruler.estimated else "copper-line", limit_x, top - 3, limit_x, top + height + 4)]  # fmt: skip
     bars += _scale(ruler, left, top + height, px_per_mm, longest, limit_x)
     return Drawing("carbon-ruler", width, top + height + 22, "Carbon ruler", describe(ruler), tuple(bars),
-                   ("brush", "length now", "at the next look", "above the limit"), _rows(ruler))  # fmt: skip
+                   ("brush", "length now", "at the next look", "above the limit"), _rows(ruler) if dimensions else ())  # fmt: skip
 
 
 def _bar(brush: RulerBrush, left: float, y: float, thick: float, px_per_mm: float, paths: dict[str, str]) -> None:
@@ -58,10 +58,10 @@ def _block(x: float, y: float, width: float, height: float) -> str:
 
 def _hatching(x1: float, x2: float, y: float, thick: float) -> str:
     """Return slanted strokes across a rectangle, cut at its ends."""
-    strokes, x = [], x1 - thick + _HATCH_PX / 2
+    low, x, strokes = y + thick, x1 - thick + _HATCH_PX / 2, []
     while x < x2:
         a, b = max(x, x1), min(x + thick, x2)
-        strokes.append(f"M{a:.1f} {y + thick - (a - x):.1f}L{b:.1f} {y + thick - (b - x):.1f}")
+        strokes.append(f"M{a:.5g} {low - a + x:.5g}L{b:.5g} {low - b + x:.5g}")
         x += _HATCH_PX
     return "".join(strokes)
 

@@ -1,9 +1,11 @@
 """One maker of SVG elements: classes inside a page, presentation attributes in a saved file."""
 
+import re
 from collections.abc import Sequence
 from dataclasses import dataclass
 from html import escape
 
+_SPECIAL = re.compile("[&<>\"']")
 INK: dict[str, dict[str, str]] = {
     "carbon": {"fill": "#2b2f33"},
     "carbon-old": {"fill": "#8b8f90"},
@@ -70,7 +72,7 @@ def _value(value: object) -> str:
 
 
 def _escaped(text: str) -> str:
-    return escape(text, quote=True)
+    return escape(text, quote=True) if _SPECIAL.search(text) else text
 
 
 def el(tag: str, ink: str = "", text: str = "", children: Sequence[Element] = (), **attributes: object) -> Element:
@@ -120,11 +122,13 @@ class Drawing:
         size = f'viewBox="0 0 {_value(self.width)} {_value(self.height)}"'
         if standalone:
             size += f' width="{_value(self.width)}" height="{_value(self.height)}" xmlns="http://www.w3.org/2000/svg"'
-        words = f"<title>{escape(self.title)}</title><desc>{escape(self.description)}</desc>"
+        words = f"<title>{_escaped(self.title)}</title>"
+        if standalone:
+            words += f"<desc>{_escaped(self.description)}</desc>"
         body = "".join(e.render(standalone) for e in self.elements)
-        role = f'role="img" aria-label="{escape(f"{self.title}. {self.description}", quote=True)}"'
+        role = f'role="img" aria-label="{_escaped(f"{self.title}. {self.description}")}"'
         if self.interactive:
-            role = f'role="group" aria-label="{escape(self.title, quote=True)}"'
+            role = f'role="group" aria-label="{_escaped(self.title)}"'
         return f'<svg class="drawing {self.name}" {size} {role}>{words}{body}</svg>'
 
 

@@ -26,7 +26,7 @@ from norvash.work.site import clock
 from norvash.work.standing import catch_up
 
 
-def _about(request: Request, conn: Conn, who: Who, now: Now) -> None:
+async def _about(request: Request, conn: Conn, who: Who, now: Now) -> None:
     """Lay ready what every page shows in its head."""
     request.state.who, request.state.site, request.state.today = who, people.fetch_site(conn).name, now.date()
 

@@ -1,10 +1,8 @@
 """The bench: which motors need hands, most urgent first."""
 
-import json
 from dataclasses import dataclass
 from datetime import date, timedelta
 
-from norvash.core.ruler import Ruler, ruler_from
 from norvash.core.rules.book import MotorRules
 from norvash.core.stages import WORDS
 from norvash.core.verdict import raised_by_date
@@ -13,7 +11,7 @@ from norvash.store.database import Connection
 from norvash.store.standings import Listed
 from norvash.work.context import rulebook
 
-PAGE = 25
+PAGE = 20
 _NEXT = 6
 
 
@@ -24,7 +22,6 @@ class BenchRow:
     listed: Listed
     stage: str | None
     word: str
-    ruler: Ruler
     limit_on: date | None
     look_on: date | None
     note: str
@@ -53,7 +50,7 @@ def row_of(listed: Listed, today: date) -> BenchRow:
     elif look_on is not None and look_on <= today and stage in ("fit", "watch", "plan"):
         note = "the look is due"
     word = standing.word if stage == standing.stage else WORDS[stage or "fit"]
-    return BenchRow(listed, stage, word, ruler_from(json.loads(standing.drawing_json)), limit_on, look_on, note)
+    return BenchRow(listed, stage, word, limit_on, look_on, note)
 
 
 def bench(conn: Connection, today: date, page: int) -> Bench:

@@ -65,7 +65,7 @@ def _line(found: Findings) -> dict[str, Any] | None:
             "look_again_h": line.look_again_h, "governing_position": line.governing_position, "answer": line.answer}  # fmt: skip
 
 
-@router.get("/motors/{motor_id}")
+@router.get("/motors/{motor_id}", response_model=None)
 def verdict(conn: Conn, now: Now, motor_id: str) -> dict[str, Any]:
     """Return a motor's verdict with its reasons and the rules they rest on."""
     context, found, said = judged(conn, motor_id, now.date())
@@ -81,20 +81,20 @@ def verdict(conn: Conn, now: Now, motor_id: str) -> dict[str, Any]:
     }  # fmt: skip
 
 
-@router.post("/motors/{motor_id}/use")
+@router.post("/motors/{motor_id}/use", response_model=None)
 def use(conn: Conn, now: Now, motor_id: str, body: UseBody) -> dict[str, Any]:
     """Log use; the same act again changes nothing."""
     made = log_use(conn, _act(body, conn, now), motor_id, body.value, body.mode, body.day, body.answer)
     return {"entry": made, **verdict(conn, now, motor_id)}
 
 
-@router.post("/motors/{motor_id}/rounds")
+@router.post("/motors/{motor_id}/rounds", response_model=None)
 def open_round(conn: Conn, now: Now, motor_id: str, body: RoundBody) -> dict[str, str]:
     """Open a round, or return the one left half done."""
     return {"round": start_round(conn, _act(body, conn, now), motor_id, body.counter, body.kind, body.answer)}
 
 
-@router.post("/rounds/{round_id}/readings")
+@router.post("/rounds/{round_id}/readings", response_model=None)
 def reading(conn: Conn, now: Now, round_id: str, body: ReadingBody) -> dict[str, str]:
     """Keep one reading."""
     made = record(

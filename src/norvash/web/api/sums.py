@@ -11,7 +11,7 @@ from norvash.work.context import rulebook
 router = APIRouter(prefix="/api/v1/sums", tags=["sums"])
 
 
-@router.get("")
+@router.get("", response_model=None)
 def every() -> dict[str, Any]:
     """List the sums with the schema of their inputs."""
     from norvash.core.sums.catalogue import SUMS
@@ -21,7 +21,7 @@ def every() -> dict[str, Any]:
                       "example": dict(s.example)} for s in SUMS.values()]}  # fmt: skip
 
 
-@router.post("/{name}")
+@router.post("/{name}", response_model=None)
 def one(conn: Conn, name: str, given: Annotated[Any, Body()]) -> dict[str, Any]:
     """Answer a sum by the site's rulebook."""
     from norvash.work.sums import answer

@@ -5,10 +5,10 @@ from datetime import timedelta
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse
 
-from norvash.drawing.carbon_ruler import carbon_ruler
-from norvash.drawing.date_span import TimeAxis, axis_head, date_span
+from norvash.drawing.date_span import TimeAxis, axis_head
 from norvash.web.answers import page
 from norvash.web.deps import Conn, Now
+from norvash.web.list_drawings import list_ruler, list_span
 from norvash.work.bench import BenchRow, bench
 
 router = APIRouter()
@@ -23,12 +23,9 @@ def show(request: Request, conn: Conn, now: Now, p: int = 1) -> HTMLResponse:
     axis = TimeAxis(now.date(), now.date() + timedelta(weeks=_WEEKS), _AXIS_PX)
 
     def drawn(row: BenchRow) -> dict[str, object]:
-        height = min(36.0, max(18.0, 9.0 * len(row.ruler.brushes)))
-        return {
-            "row": row,
-            "ruler": carbon_ruler(row.ruler, _RULER_PX, height),
-            "span": date_span(axis, row.look_on, row.limit_on),
-        }
+        ruler, unit, estimated = list_ruler(row.listed.standing.drawing_json, _RULER_PX)
+        span = list_span(axis, row.look_on, row.limit_on)
+        return {"row": row, "ruler": ruler, "unit": unit, "estimated": estimated, "span": span}
 
     return page(request, "bench.html", area="Bench", found=found, rows=[drawn(r) for r in found.rows],
                 coming=[drawn(r) for r in found.coming], head=axis_head(axis), errors={})  # fmt: skip

@@ -4,12 +4,12 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
-from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.errors import NorvashError
 from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import MotorForm
+from norvash.web.list_drawings import list_ruler
 from norvash.work.bench import PAGE, register
 from norvash.work.registering import NewMotor, add_motor
 
@@ -20,7 +20,7 @@ router = APIRouter()
 def show(request: Request, conn: Conn, now: Now, q: str = "", c: str = "", p: int = 1) -> HTMLResponse:
     """Show the register, or what was found in it."""
     rows = register(conn, q[:80], c, p, now.date())
-    drawn = [(r, carbon_ruler(r.ruler, 220, 18)) for r in rows[:PAGE]]
+    drawn = [(r, list_ruler(r.listed.standing.drawing_json, 220.0)[0]) for r in rows[:PAGE]]
     return page(request, "motors.html", area="Motors", rows=drawn, more=len(rows) > PAGE, q=q, c=c, p=max(p, 1),
                 classes=list(TEMPLATES), errors={})  # fmt: skip
 
