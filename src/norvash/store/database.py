@@ -3,7 +3,6 @@
 import sqlite3
 from collections.abc import Iterator
 from contextlib import contextmanager
-from importlib.resources import files
 from pathlib import Path
 
 from norvash.errors import NorvashError
@@ -12,6 +11,7 @@ Connection = sqlite3.Connection
 Row = sqlite3.Row
 _APPLICATION_ID = 0x4E6F7276
 _BUSY_MS = 5000
+_SCHEMA = Path(__file__).parent / "schema"
 
 
 def connect(path: Path) -> Connection:
@@ -56,9 +56,7 @@ def snapshot(conn: Connection) -> Iterator[None]:
 
 def migrations() -> list[tuple[int, str]]:
     """Return the schema steps that ship, in order."""
-    folder = files("norvash.store") / "schema"
-    named = sorted((f.name, f) for f in folder.iterdir() if f.name.endswith(".sql"))
-    return [(int(name[:4]), f.read_text("utf-8")) for name, f in named]
+    return [(int(f.name[:4]), f.read_text("utf-8")) for f in sorted(_SCHEMA.glob("*.sql"))]
 
 
 def migrate(conn: Connection) -> int:

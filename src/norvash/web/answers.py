@@ -8,7 +8,7 @@ from typing import Any
 
 from fastapi import Request
 from fastapi.responses import HTMLResponse, JSONResponse, RedirectResponse, Response
-from jinja2 import Environment, FileSystemBytecodeCache, PackageLoader, StrictUndefined, select_autoescape
+from jinja2 import Environment, FileSystemBytecodeCache, FileSystemLoader, StrictUndefined, select_autoescape
 from markupsafe import Markup
 
 from norvash.core.words import day_words, grouped, length_words, use_words
@@ -38,7 +38,7 @@ def _mark(stage: str | None, word: str) -> Markup:
 
 def _environment() -> Environment:
     env = Environment(
-        loader=PackageLoader("norvash.web"), autoescape=select_autoescape(default=True), undefined=StrictUndefined,
+        loader=FileSystemLoader(STATIC.parent / "templates"), autoescape=select_autoescape(default=True), undefined=StrictUndefined,
         trim_blocks=True, lstrip_blocks=True, auto_reload=False, bytecode_cache=FileSystemBytecodeCache(),
     )  # fmt: skip
     env.globals |= {"areas": AREAS, "version": _VERSION, "drawn": _drawn, "mark": _mark}
