@@ -13,6 +13,7 @@ from norvash.work.context import rulebook
 
 PAGE = 20
 _NEXT = 6
+_MOST_PAGES = 100_000
 
 
 @dataclass(frozen=True, slots=True)
@@ -67,5 +68,6 @@ def bench(conn: Connection, today: date, page: int) -> Bench:
 
 def register(conn: Connection, words: str, motor_class: str, page: int, today: date) -> list[BenchRow]:
     """Return one page of the register, by tag."""
-    found = standings.find_motors(conn, " ".join(words.split()), motor_class, PAGE + 1, (max(page, 1) - 1) * PAGE)
+    skip = (min(max(page, 1), _MOST_PAGES) - 1) * PAGE
+    found = standings.find_motors(conn, " ".join(words.split()), motor_class, PAGE + 1, skip)
     return [row_of(x, today) for x in found]

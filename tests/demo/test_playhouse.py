@@ -1,0 +1,113 @@
+"""The playhouse: every class, every wanted state, the same every time, kept at a second start."""
+
+from collections.abc import Iterator
+from pathlib import Path
+
+import pytest
+
+from norvash.core.simulation import read_with, simulate_set
+from norvash.demo.fleet import KINDS, MACHINES
+from norvash.demo.playhouse import DEMO_DAY, fill, prepare
+from norvash.errors import NorvashError
+from norvash.store import standings
+from norvash.store.database import Connection, connect
+from norvash.work.bench import bench
+from norvash.work.motor_page import MotorPage, motor_page
+
+
+@pytest.fixture(scope="module")
+def house(tmp_path_factory: pytest.TempPathFactory) -> Iterator[Connection]:
+    path = tmp_path_factory.mktemp("house") / "demo.db"
+    assert "19 motors" in prepare(path, reset=True)
+    conn = connect(path)
+    yield conn
+    conn.close()
+
+
+def shown(conn: Connection, tag: str) -> MotorPage:
+    found = standings.find_motors(conn, tag, "", 9, 0)
+    return motor_page(conn, next(x.motor_id for x in found if x.tag == tag), DEMO_DAY)
+
+
+STATES = {
+    "W-02": ("change", ""), "W-01": ("fit", ""), "R-01": ("watch", ""), "S-05": ("stop", ""), "TG-01": ("plan", ""),
+    "L-01": ("fit", "uneven"), "T-13": ("fit", "limit estimated"), "T-15": ("fit", "incomplete"), "G-02": ("watch", "doubtful"),
+    "H-02": ("fit", "not enough wear yet"), "A-03": ("watch", ""),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("tag", "state"), STATES.items())
+def test_each_story_is_told(house: Connection, tag: str, state: tuple[str, str]) -> None:
+    page = shown(house, tag)
+    assert page.found.stage == state[0]
+    assert not state[1] or state[1] in page.said.flags
+
+
+def test_the_house_has_every_class_and_four_years_of_work(house: Connection) -> None:
+    assert len(MACHINES) >= 10
+    assert {m.motor_class for m in MACHINES} == {"appliance", "tool", "starter", "industrial", "traction", "generator"}
+    first, last = house.execute("select min(at), max(at) from act").fetchone()
+    assert (first[:4], last[:10]) == ("2022", "2026-11-24")
+    assert house.execute("select count(*) from act where at > '2026-11-25'").fetchone()[0] == 0
+    assert house.execute("pragma integrity_check").fetchone()[0] == "ok"
+    assert house.execute("pragma foreign_key_check").fetchall() == []
+    assert sum(len(shown(house, m.tag).context.state.sets) > 1 for m in MACHINES) >= 8
+
+
+def test_special_records(house: Connection) -> None:
+    tug = shown(house, "TG-01").context.state
+    assert tug.offset_units < 0
+    assert any(r.event == "replaced" for r in shown(house, "TG-01").log) or len(tug.entries) > 40
+    assert shown(house, "H-01").context.figures.word("method") == "depth"
+    assert shown(house, "T-15").half_done is not None
+    assert {r.word for r in bench(house, DEMO_DAY, 1).rows} >= {
+        "Out of service",
+        "Change now",
+        "Plan the change",
+        "Watch",
+    }
+
+
+def test_the_same_seed_makes_the_same_house(tmp_path: Path) -> None:
+    def told(name: str) -> list[tuple[str, str]]:
+        conn = connect(tmp_path / name)
+        fill(conn, MACHINES[:2])
+        rows = conn.execute("select motor_id, sentence from standing order by 1").fetchall()
+        conn.close()
+        return [(r[0], r[1]) for r in rows]
+
+    assert told("a.db") == told("b.db")
+
+
+def test_a_second_start_keeps_what_was_entered(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr("norvash.demo.playhouse.MACHINES", MACHINES[-1:])
+    path = tmp_path / "var" / "demo.db"
+    prepare(path, reset=False)
+    conn = connect(path)
+    conn.execute("update motor set name = 'Renamed'")
+    conn.close()
+    assert "kept" in prepare(path, reset=False)
+    assert connect(path).execute("select name from motor").fetchone()[0] == "Renamed"
+    prepare(path, reset=True)
+    assert connect(path).execute("select name from motor").fetchone()[0] == MACHINES[-1].name
+    other = connect(tmp_path / "own.db")
+    fill(other, ())
+    other.execute("update site set demo_day = null")
+    other.close()
+    with pytest.raises(NorvashError, match="no demo data"):
+        prepare(tmp_path / "own.db", reset=False)
+
+
+def test_the_simulator_wears_and_repeats() -> None:
+    from random import Random
+
+    worn, again = (simulate_set(Random(5), 4, 32, 18, 2500) for _ in range(2))
+    assert worn == again
+    lengths = [worn.length_mm(0, h, 2500) for h in range(0, 2501, 100)]
+    assert lengths == sorted(lengths, reverse=True)
+    assert 12 < min(worn.length_mm(i, 2500, 2500) for i in range(4)) < 18
+    random = Random(1)
+    read = [read_with(random, 20.0, 0.05, 0.05) for _ in range(400)]
+    assert abs(sum(read) / 400 - 20) < 0.02
+    assert all(abs(x / 0.05 - round(x / 0.05)) < 1e-6 for x in read)
+    assert len(KINDS) == 2

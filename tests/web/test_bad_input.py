@@ -1,0 +1,220 @@
+"""Nasty input everywhere: every form, every field, every address; never a 500, never half a save."""
+
+import threading
+from collections.abc import Iterator
+from pathlib import Path
+
+import pytest
+from starlette.testclient import TestClient
+
+from conftest import Shop
+from norvash.config import Settings
+from norvash.store import rounds, use
+from norvash.store.database import connect
+from norvash.web.app import create_app
+from norvash.web.security import is_foreign
+from norvash.work.acting import Act
+from norvash.work.logging_use import log_use
+from norvash.work.measuring import start_round
+
+NASTY = (
+    "", " ", "\x00", "💥", "9" * 400, "-3", "1e9", "NaN", "-inf", "0x1F", "<script>alert(1)</script>", "'; drop table motor; --",
+    "\u202etxet", "%s%n%d", "{{ 7 * 7 }}", "../../etc/passwd", "12,4", "1.234,5", "12 mm", "3 h", "½", "1/0", "\r\nSet-Cookie: x=1",
+    "A" * 3000, "٣", "2026-02-30", "9999-12-31", "0001-01-01", "true", "[]", "+", "−", ";", ";;;", "1;2;3", "=", "5=6=7",
+)  # fmt: skip
+
+
+@pytest.fixture
+def served(db: Path) -> Iterator[TestClient]:
+    app = create_app(Settings(db=db, log=False))
+    with TestClient(
+        app, base_url="http://localhost", headers={"Origin": "http://localhost"}, raise_server_exceptions=False
+    ) as made:
+        made.cookies.set("norvash_person", "person-of-test")
+        yield made
+        app.state.catching_up.join()
+
+
+@pytest.fixture
+def places(shop: Shop) -> dict[str, str]:
+    motor = shop.motor()
+    shop.later(weeks=50)
+    return {"motor": motor, "round": start_round(shop.conn, shop.act(), motor, "")}
+
+
+FORMS: dict[str, tuple[str, dict[str, str]]] = {
+    "add a motor": ("/motors", {"motor_class": "tool", "tag": "N-1", "name": "N", "place": "P", "type_id": "", "brushes": "2",
+                                "new_length": "15", "limit": "5", "unit_of_use": "hours", "use_now": "4", "set_is_new": "1"}),
+    "log use": ("/motors/{motor}/hours", {"value": "120", "mode": "counter", "day": "", "answer": ""}),
+    "start a round": ("/motors/{motor}/rounds", {"counter": "", "kind": "check", "answer": ""}),
+    "measure": ("/rounds/{round}/readings", {"position": "1", "value": "20", "method": "", "instrument": "", "replaces": ""}),
+    "note": ("/rounds/{round}/findings", {"position": "1", "seen": "face.glazed", "gone": ""}),
+    "fit": ("/motors/{motor}/sets", {"counter": "", "reason": "planned", "length_1": "22", "length_2": "22", "answer": ""}),
+    "figures": ("/motors/{motor}/figures", {"version": "1", "new_mm": "22", "method": "depth", "depth_new_mm": "20", "label_1": "A",
+                                            "angle_1": "90", "polarity_1": "+", "spring_table": "0=22; 5=6", "grade": "x"}),
+    "type": ("/types", {"name": "T", "motor_class": "tool", "brushes": "2", "new_mm": "15", "instrument": "rule"}),
+    "rule": ("/rulebook/stage.watch", {"value": "0.5", "motor_class": "", "why": "w", "clear": ""}),
+    "who": ("/who", {"name": "Somebody", "person": "", "next": "/", "shop": "S"}),
+    "light": ("/light", {"theme": "dark", "next": "/"}),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("path", "fields"), FORMS.values(), ids=FORMS.keys())
+def test_nothing_typed_into_a_form_breaks_it(
+    served: TestClient, places: dict[str, str], path: str, fields: dict[str, str]
+) -> None:
+    seen = set()
+    for field in (*fields, "act_id"):
+        for i, text in enumerate(NASTY):
+            given = {"act_id": f"nasty-{field}-{i:03d}", **fields, field: text}
+            answer = served.post(path.format(**places), data=given, follow_redirects=False)
+            seen.add(answer.status_code)
+            assert answer.status_code in (303, 404, 409, 422), (field, text[:40], answer.text[:300])
+            assert "Traceback" not in answer.text
+            assert "set-cookie: x=1" not in str(answer.headers).lower()
+    assert 422 in seen or path in ("/light", "/who")
+
+
+ADDRESSES = ("/motors?q={}", "/motors?c={}", "/hours?q={}", "/?p={}", "/motors?p={}", "/motors/new?motor_class={}", "/motors/new?type_id={}",
+             "/motors/{}", "/motors/{}/hours", "/rounds/{}", "/rulebook/{}", "/sums/{}", "/sums/seating?thickness_mm={}",
+             "/sums/straight-line?lengths_mm={}&start_mm=22&limit_mm=8&run_h=5", "/types/{}", "/who?next={}", "/api/v1/motors/{}")  # fmt: skip
+
+
+@pytest.mark.parametrize("address", ADDRESSES)
+def test_nothing_in_an_address_breaks_a_page(served: TestClient, address: str) -> None:
+    from urllib.parse import quote
+
+    for text in NASTY:
+        answer = served.get(address.format(quote(text, safe="")), follow_redirects=False)
+        assert answer.status_code in (200, 303, 307, 404, 422), (text[:40], answer.status_code)
+
+
+BODIES = (
+    b"",
+    b"\xff\xfe\x00",
+    b"value=%ff%fe&act_id=raw-bytes-1",
+    b"a" * 5000,
+    b"&&&===",
+    b"act_id=x&act_id=y&value=1&value=2",
+)
+
+
+@pytest.mark.parametrize(
+    "kind",
+    ["application/x-www-form-urlencoded", "multipart/form-data; boundary=x", "text/plain", "application/json", ""],
+)
+def test_bodies_that_are_no_forms(served: TestClient, places: dict[str, str], kind: str) -> None:
+    for body in BODIES:
+        answer = served.post(f"/motors/{places['motor']}/hours", content=body, headers={"Content-Type": kind})
+        assert answer.status_code in (400, 404, 409, 422), (body[:30], answer.status_code, answer.text[:200])
+        assert served.post("/api/v1/sums/seating", content=body, headers={"Content-Type": kind}).status_code in (
+            400,
+            415,
+            422,
+        )
+
+
+def test_a_refused_entry_leaves_every_table_as_it_was(served: TestClient, places: dict[str, str], shop: Shop) -> None:
+    def counts() -> list[int]:
+        tables = (
+            "act",
+            "motor",
+            "use_entry",
+            "round",
+            "reading",
+            "finding",
+            "brush_set",
+            "motor_figure",
+            "position",
+            "rule_override",
+        )
+        return [shop.conn.execute(f"select count(*) from {t}").fetchone()[0] for t in tables]
+
+    before = counts()
+    motor, a_round = places["motor"], places["round"]
+    for path, typed in (
+        ("/motors", {**FORMS["add a motor"][1], "limit": "30"}), (f"/motors/{motor}/hours", {"value": "99999"}),
+        (f"/motors/{motor}/sets", {"reason": "planned", "counter": "130", "length_1": "22", "length_2": "no"}),
+        (f"/rounds/{a_round}/readings", {"position": "1", "value": "no"}), (f"/motors/{motor}/figures", {"version": "1", "new_mm": "3", "limit_mm": "8"}),
+        ("/rulebook/stage.watch", {"value": "0.5", "why": ""}),
+    ):  # fmt: skip
+        assert served.post(path, data={"act_id": f"refused-{len(path)}", **typed}).status_code == 422
+    assert counts() == before
+
+
+def test_the_same_act_at_once_from_two_sides_is_kept_once(db: Path, shop: Shop) -> None:
+    motor = shop.motor()
+    shop.later(weeks=1)
+    results, errors = list[str](), list[Exception]()
+
+    def send(i: int) -> None:
+        conn = connect(db)
+        try:
+            for _ in range(5):
+                results.append(log_use(conn, Act("one-and-the-same", "person-of-test", shop.now), motor, "150"))
+            log_use(conn, Act(f"another-{i:04d}", "person-of-test", shop.later(minutes=1).now), motor, "1", "increment")
+        except Exception as error:  # noqa: BLE001
+            errors.append(error)
+        finally:
+            conn.close()
+
+    threads = [threading.Thread(target=send, args=(i,)) for i in range(6)]
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join()
+    assert errors == []
+    assert set(results) == {"one-and-the-same"}
+    assert sum(e.counter_units == 150 for e in use.list_entries(shop.conn, motor)) == 1
+    assert use.list_entries(shop.conn, motor)[-1].total_units == 156
+
+
+def test_one_brush_measured_by_two_at_the_same_time_keeps_both_in_the_record(
+    served: TestClient, places: dict[str, str], shop: Shop
+) -> None:
+    answers = list[int]()
+
+    def send(i: int) -> None:
+        typed = {"act_id": f"at-once-{i:04d}", "position": "1", "value": f"20.{i}", "replaces": ""}
+        answers.append(
+            served.post(f"/rounds/{places['round']}/readings", data=typed, follow_redirects=False).status_code
+        )
+
+    threads = [threading.Thread(target=send, args=(i,)) for i in range(4)]
+    for thread in threads:
+        thread.start()
+    for thread in threads:
+        thread.join()
+    assert sorted(answers) == [303, 409, 409, 409]
+    assert len(rounds.list_readings(shop.conn, places["round"])) == 1
+
+
+FOREIGN = [
+    ("GET", "/", {"host": "localhost"}, False), ("GET", "/", {"host": "elsewhere.example"}, True),
+    ("GET", "/", {"host": "localhost", "sec-fetch-site": "cross-site"}, False),
+    ("POST", "/motors", {"host": "localhost:8000", "origin": "http://localhost:8000"}, False),
+    ("POST", "/motors", {"host": "localhost:8000", "origin": "http://localhost:8001"}, True),
+    ("POST", "/motors", {"host": "localhost", "sec-fetch-site": "same-site", "origin": "http://localhost"}, True),
+    ("POST", "/motors", {"host": "localhost", "sec-fetch-site": "same-origin"}, False),
+    ("POST", "/motors", {"host": "localhost"}, True), ("POST", "/api/v1/sums/seating", {"host": "localhost"}, False),
+    ("POST", "/api/v1/sums/seating", {"host": "localhost", "origin": "http://elsewhere.example"}, True),
+    ("POST", "/motors", {"host": "localhost", "origin": "null"}, True), ("POST", "/", {"host": "[::1]:8000", "origin": "http://[::1]:8000"}, False),
+]  # fmt: skip
+
+
+@pytest.mark.parametrize(("method", "path", "headers", "foreign"), FOREIGN)
+def test_what_counts_as_foreign(method: str, path: str, headers: dict[str, str], foreign: bool) -> None:
+    from starlette.datastructures import Headers
+
+    assert is_foreign(Headers(headers), method, path, ("localhost", "127.0.0.1", "[::1]")) is foreign
+
+
+def test_settings_come_from_the_environment_only_where_nothing_is_given(
+    monkeypatch: pytest.MonkeyPatch, tmp_path: Path
+) -> None:
+    monkeypatch.setenv("NORVASH_ALLOWED_HOSTS", "shop.lan, bench.lan")
+    monkeypatch.setenv("NORVASH_MOST_BODY_BYTES", "2000")
+    settings = Settings.with_environment(db=tmp_path / "x.db", host="0.0.0.0")
+    assert (settings.hosts, settings.most_body_bytes) == (("shop.lan", "bench.lan"), 2000)
+    assert Settings.with_environment(db=tmp_path / "x.db", allowed_hosts=("a",)).hosts == ("a",)
+    assert Settings(db=tmp_path / "x.db", host="0.0.0.0").hosts == ()
