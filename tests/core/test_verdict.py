@@ -11,6 +11,7 @@ from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
 from norvash.core.findings import BY_ID, GROUPS
 from norvash.core.positions import even_positions
+from norvash.core.remarks import remarks
 from norvash.core.ruler import ruler_from, ruler_of
 from norvash.core.rules.book import MotorRules, Override, Rulebook
 from norvash.core.rules.catalogue import RULES, shipped
@@ -19,6 +20,7 @@ from norvash.core.stages import STAGES
 from norvash.core.state import BrushSet, Measured, MotorState, Round, motor_limit
 from norvash.core.use import Entry, rate_of_use
 from norvash.core.verdict import Findings, findings
+from norvash.core.wear import dust_g, line_rate_mm_per_kh, rubbed_km, seeming_left_h
 from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.drawing.date_span import TimeAxis, axis_head, date_span
 from norvash.drawing.end_view import EndBrush, EndPlate, end_view
@@ -105,6 +107,52 @@ def test_past_its_date_or_its_look_a_motor_says_so() -> None:
         said[found.stage] = verdict(found, worn, shipped(), day).flags
     assert said == {"fit": ("look due",), "change": ("past its date",)}
     assert findings(worn, shipped(), date(2026, 8, 2)).days.look_on == date(2026, 8, 3)
+
+
+def test_remarks_put_wear_into_proportion() -> None:
+    own: dict[str, float | str] = {
+        **FITTED,
+        "thickness_mm": 6.4,
+        "width_mm": 12.5,
+        "commutator_d_mm": 30.0,
+        "rated_rpm": 9000.0,
+    }
+    worn = state(a_round(20, 15, 16), own=own)
+    said = remarks(findings(worn, shipped(), TODAY), worn)
+    # 17.5 mm per 1000 h; 30 mm at 9000 r/min rubs 50 894 km in 1000 h; 80 mm² of 7 + 6 mm weigh 1.8 g.
+    assert "68% of its length, which looks like 857 h more, but 50% of its usable carbon, which is 400 h" in said[0]
+    assert "0.344 mm per 1000 km" in said[1]
+    assert "1.8 g" in said[2]
+    assert remarks(findings(state(), shipped(), TODAY), state()) == ()
+
+
+def test_two_wear_lines_give_a_rate_and_the_next_line() -> None:
+    lined: dict[str, float | str] = {
+        "new_mm": 22.0,
+        "wear_line_1_mm": 18.0,
+        "wear_line_2_mm": 14.0,
+        "wear_line_3_mm": 10.0,
+        "method": "wear line",
+    }
+    seen = state(a_round(10, 16, 20, lines=1), a_round(20, 12, 20, lines=2), own=lined)
+    said = " ".join(remarks(findings(seen, shipped(), TODAY), seen))
+    # 4 mm between 300 h and 500 h on the counter: 20 mm per 1000 h, the next 4 mm take 200 h.
+    assert "line 1 at 300 h and line 2 at 500 h: 20.00 mm per 1000; line 3 at about 700 h" in said
+
+
+WEAR = {
+    "distance": (rubbed_km(30, 9000, 1000), 50893.8), "no hours": (rubbed_km(30, 9000, 0), 0),
+    "carbon dust": (dust_g(100, [10, 10], "resin-bonded"), 3.4), "metal dust": (dust_g(100, [10, 10], "high-metal"), 8.0),
+    "a longer brush makes no dust": (dust_g(100, [10, -1], ""), 1.7), "two wear lines": (line_rate_mm_per_kh(4, 100, 600), 8.0),
+    "by length alone": (seeming_left_h(15, 17.5), 857.142857),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("found", "wanted"), WEAR.values(), ids=WEAR.keys())
+def test_wear_beside_hours(found: float, wanted: float) -> None:
+    assert found == pytest.approx(wanted, rel=1e-5)
+    with pytest.raises(InputError):
+        line_rate_mm_per_kh(4, 600, 600)
 
 
 def test_after_bedding_in_the_clock_starts_again() -> None:

@@ -74,7 +74,7 @@ MACHINES = (
     Machine("T-11", "Mitre saw", "scene shop, bench 3", "tool", 5.5, 360, 0.12, 15, 5.5, kind=KINDS[1].name, instrument="vernier"),
     Machine("T-12", "Hand circular saw", "scene shop", "tool", 3.2, 330, 0.55, 15, 5.5, kind=KINDS[1].name, instrument="rule",
             state="read by rule"),
-    Machine("T-13", "Angle grinder", "metal shop", "tool", 2.6, 240, 0.36, 17, 0, stated_limit=False, state="limit estimated"),
+    Machine("T-13", "Angle grinder", "metal shop", "tool", 2.6, 240, 0.5, 17, 0, stated_limit=False, state="limit estimated"),
     Machine("T-15", "Bench drill", "prop shop", "tool", 2.2, 420, 0.74, 18, 6.5, state="half done"),
     Machine("A-07", "Foyer hand dryer", "foyer east", "appliance", 21, 1500, 0.66, 26, 9),
     Machine("A-03", "Canteen mixer", "canteen", "appliance", 6, 700, 0.29, 30, 10, state="wear lines",

@@ -9,7 +9,7 @@ from random import Random
 from norvash.core.simulation import Worn, read_with, simulate_set
 from norvash.demo.fleet import KINDS, MACHINES, PEOPLE, Machine
 from norvash.errors import NorvashError
-from norvash.store import people
+from norvash.store import people, rounds
 from norvash.store.database import Connection, connect, migrate, transaction
 from norvash.store.people import Person
 from norvash.work.acting import Act
@@ -156,11 +156,14 @@ class _Story:
         answer = ""
         if self.machine.state == "counter replaced" and self.shift == 0:
             self.shift, answer = used - 1, "replaced"
+        worn_out = (used - self.set_start) / self.machine.life_units > 0.75
         self.set_start, self.worn = used, self._new_set()
         lengths = {}
         if self.machine.figures.get("method", "length") == "length":
             lengths = {i + 1: self._typed(self._reading(i, used)) for i in range(self.count)}
-        reason = self.random.choice(("at its limit", "planned", "planned", "with other work"))
+        reason = self.random.choice(
+            ("at its limit", "planned", "planned") if worn_out else ("damaged", "with other work")
+        )
         fit_new_set(self.conn, self.acts.at(when), self.motor_id, self._counter(used), reason, lengths, answer)
 
     def _reading(self, index: int, used: float) -> float:
@@ -185,7 +188,7 @@ class _Story:
             at = when + timedelta(minutes=2 + i)
             text = self._as_read(i, used, final=final)
             reading = record(self.conn, self.acts.at(at), round_id, i + 1, text)
-            if not final:
+            if not final and rounds.fetch_reading(self.conn, reading)[0].doubt:
                 settle_doubt(self.conn, self.acts.at(at), reading, "right")
         if not half:
             finish(self.conn, self.acts.at(when + timedelta(minutes=30)), round_id)

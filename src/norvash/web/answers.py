@@ -74,8 +74,10 @@ def _share(value: float) -> str:
 
 def _brief(value: object) -> str:
     """Return a recorded value in a few words."""
+    if isinstance(value, bool):
+        return "yes" if value else "no"
     if isinstance(value, float):
-        return f"{value:.4g}"
+        return f"{value:.4g}" if abs(value) < 1000 else f"{value:.0f}"
     if isinstance(value, dict):
         return ", ".join(f"{k} {_brief(v)}" for k, v in value.items())
     return str(value)

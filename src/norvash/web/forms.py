@@ -62,7 +62,6 @@ class MotorForm(Form):
     brushes: str = ""
     new_length: str = ""
     limit: str = ""
-    limit_unknown: str = ""
     unit_of_use: str = ""
     use_now: str = ""
     set_is_new: str = ""

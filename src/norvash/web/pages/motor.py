@@ -4,6 +4,7 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
+from norvash.core.remarks import remarks
 from norvash.errors import NotFound
 from norvash.web.answers import page
 from norvash.web.deps import Conn, Now
@@ -19,7 +20,7 @@ def show(request: Request, conn: Conn, now: Now, motor_id: str) -> HTMLResponse:
     shown = motor_page(conn, motor_id, now.date())
     template = TEMPLATES[shown.context.motor.motor_class]
     return page(request, "motor.html", area="Motors", m=shown, context=shown.context, motor=shown.context.motor,
-                state=shown.context.state, found=shown.found, said=shown.said, drawings=drawings_of(shown), errors={},
+                state=shown.context.state, found=shown.found, said=shown.said, drawings=drawings_of(shown), remarks=remarks(shown.found, shown.context.state), errors={},
                 caution=f"{template.caution} {CAUTION_FOR_ALL}")  # fmt: skip
 
 

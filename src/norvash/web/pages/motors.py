@@ -14,6 +14,7 @@ from norvash.work.bench import PAGE, register
 from norvash.work.registering import NewMotor, add_motor
 
 router = APIRouter()
+_UNKNOWN = ("unknown", "not known", "?")
 
 
 @router.get("/motors")
@@ -48,7 +49,7 @@ def _form(request: Request, conn: Conn, typed: dict[str, str], error: NorvashErr
 def add(request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
     """Keep a new motor."""
     form = MotorForm.of(typed)
-    limit = "" if form.limit_unknown else form.limit
+    limit = "" if form.limit.strip().lower() in _UNKNOWN else form.limit
     given = NewMotor(form.tag, form.name, form.place, form.motor_class, form.type_id, form.brushes, form.new_length,
                      limit, form.unit_of_use, form.use_now, bool(form.set_is_new), {})  # fmt: skip
     try:
