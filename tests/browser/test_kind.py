@@ -1,0 +1,170 @@
+"""Kind to hands and eyes: double clicks, the back button, no script, contrast, names for everything."""
+
+import re
+from datetime import datetime, timedelta
+from pathlib import Path
+
+import pytest
+from playwright.sync_api import Browser, Page, expect
+
+from conftest import Shop
+from live import Watch
+from norvash.store import use
+
+pytestmark = pytest.mark.browser
+CSS = (Path(__file__).parent.parent.parent / "src/norvash/web/static/norvash.css").read_text()
+
+
+@pytest.fixture
+def motor(shop: Shop) -> str:
+    shop.now = datetime.now() - timedelta(weeks=8)
+    made = shop.motor(tag="W-09", name="Trap winch")
+    shop.later(weeks=4).log(made, "180")
+    shop.measure(made, "", "20.6", "20.9")
+    return made
+
+
+@pytest.fixture
+def ines(page: Page) -> Page:
+    page.goto("/who")
+    page.get_by_role("button", name="Ines Torvald").click()
+    expect(page.get_by_role("link", name="Ines Torvald")).to_be_visible()
+    return page
+
+
+def test_a_double_click_saves_once(ines: Page, watch: Watch, motor: str, shop: Shop) -> None:
+    ines.goto(f"/motors/{motor}/hours")
+    ines.get_by_label("In hours").fill("190")
+    ines.get_by_role("button", name="Log it").dblclick()
+    expect(ines.get_by_role("cell", name="190").first).to_be_visible()
+    assert [e.counter_units for e in use.list_entries(shop.conn, motor)] == [100, 180, 190]
+
+
+def test_back_and_again_changes_nothing_and_says_so(ines: Page, watch: Watch, motor: str, shop: Shop) -> None:
+    watch.answers = {409}
+    ines.goto(f"/motors/{motor}/hours")
+    ines.get_by_label("In hours").fill("190")
+    ines.keyboard.press("Enter")
+    expect(ines.get_by_role("cell", name="190").first).to_be_visible()
+    sent = {"act_id": "typed-in-a-form-1", "value": "195", "mode": "counter", "day": "", "answer": ""}
+    origin = {"Origin": watch.address}
+    for value, status in (("195", 200), ("195", 200), ("196", 409)):
+        answer = ines.request.post(f"/motors/{motor}/hours", form={**sent, "value": value}, headers=origin)
+        assert (answer.status, "already sent" in answer.text()) == (status, status == 409)
+    assert len(use.list_entries(shop.conn, motor)) == 4
+
+
+def test_everything_works_without_script(browser: Browser, address: str, motor: str, shop: Shop) -> None:
+    context = browser.new_context(base_url=address, java_script_enabled=False)
+    page = context.new_page()
+    page.goto("/who")
+    page.get_by_role("button", name="Ines Torvald").click()
+    page.goto(f"/motors/{motor}/measure")
+    page.get_by_role("button", name="Begin with A").click()
+    for value in ("19.8", "20.2"):
+        page.locator("#value").fill(value)
+        page.get_by_role("button", name="Keep").click()
+    page.get_by_role("button", name="Done").click()
+    expect(page.get_by_role("heading", name="Straight line, step by step")).to_be_visible()
+    context.close()
+
+
+PAGES = ("/", "/motors", "/motors/new", "/motors/new?motor_class=tool", "/motors/{}", "/motors/{}/hours", "/motors/{}/measure",
+         "/motors/{}/new-set", "/motors/{}/figures", "/types", "/types/new", "/hours", "/sums", "/sums/seating", "/rulebook", "/rulebook/stage.watch")  # fmt: skip
+NAMELESS = """[...document.querySelectorAll('a, button, input:not([type=hidden]), select, svg[role]')].filter(e => {
+  const words = e.getAttribute('aria-label') || e.textContent.trim() || e.getAttribute('title')
+    || [...(e.labels || [])].map(l => l.textContent.trim()).join('') || e.querySelector('img')?.alt;
+  return !words;
+}).map(e => e.outerHTML.slice(0, 120))"""
+
+
+def test_everything_has_a_name_and_one_heading(ines: Page, watch: Watch, motor: str) -> None:
+    for path in PAGES:
+        ines.goto(path.format(motor))
+        assert ines.evaluate(NAMELESS) == [], path
+        assert ines.locator("h1").count() == 1, path
+        assert ines.evaluate("document.title").strip(), path
+        ids = ines.evaluate("[...document.querySelectorAll('[id]')].map(e => e.id)")
+        assert len(ids) == len(set(ids)), path
+
+
+def luminance(colour: str) -> float:
+    parts = [int(colour[i : i + 2], 16) / 255 for i in (1, 3, 5)]
+    red, green, blue = (c / 12.92 if c <= 0.03928 else ((c + 0.055) / 1.055) ** 2.4 for c in parts)
+    return 0.2126 * red + 0.7152 * green + 0.0722 * blue
+
+
+def contrast(a: str, b: str) -> float:
+    high, low = sorted((luminance(a), luminance(b)), reverse=True)
+    return (high + 0.05) / (low + 0.05)
+
+
+@pytest.mark.parametrize("light", [0, 1], ids=["light", "dark"])
+def test_text_stands_out_from_its_ground(light: int) -> None:
+    tokens = {
+        n: (a, b)[light] for n, a, b in re.findall(r"--([a-z-]+): light-dark\((#[0-9a-f]{6}), (#[0-9a-f]{6})\)", CSS)
+    }
+    weak = [(text, ground, round(contrast(tokens[text], tokens[ground]), 2))
+            for text in ("ink", "soft", "copper-deep", "fit", "watch", "plan", "change", "stop") for ground in ("paper", "sheet")
+            if contrast(tokens[text], tokens[ground]) < 4.5]  # fmt: skip
+    assert weak == []
+    assert contrast(tokens["carbon"], tokens["paper"]) >= 3
+    assert contrast(tokens["copper-deep"], tokens["carbon"]) >= 1.2
+
+
+def test_light_stays_as_chosen(ines: Page, watch: Watch) -> None:
+    ines.get_by_role("button", name="Dark page").click()
+    expect(ines.locator("html")).to_have_attribute("data-light", "dark")
+    ines.goto("/sums")
+    expect(ines.locator("html")).to_have_attribute("data-light", "dark")
+    assert ines.evaluate("getComputedStyle(document.body).backgroundColor") == "rgb(28, 31, 34)"
+
+
+def test_drawings_are_saved_as_files(ines: Page, watch: Watch, motor: str) -> None:
+    ines.goto(f"/motors/{motor}")
+    with ines.expect_download() as waiting:
+        ines.get_by_role("link", name="Save as SVG").first.click()
+    saved = waiting.value
+    assert saved.suggested_filename == "W-09-end-view.svg"
+    assert saved.path().read_text().startswith("<?xml")
+    ines.get_by_text("Table").first.click()
+    expect(ines.get_by_role("columnheader", name="polarity").first).to_be_visible()
+
+
+def test_a_site_figure_changes_the_verdict_that_shows_it(ines: Page, watch: Watch, motor: str) -> None:
+    ines.goto("/rulebook/stage.watch")
+    ines.get_by_label("Figure").fill("95 %")
+    ines.get_by_label("Why").fill("the pit is hard to reach")
+    ines.keyboard.press("Enter")
+    expect(ines.get_by_role("cell", name="the pit is hard to reach")).to_be_visible()
+    ines.goto(f"/motors/{motor}")
+    expect(ines.locator(".verdict .stage")).to_contain_text("Watch")
+    expect(ines.locator(".reasons")).to_contain_text("stage.watch 0.95 · site")
+    ines.get_by_role("link", name="stage.watch").click()
+    ines.get_by_role("button", name="Back to the default").click()
+    ines.goto(f"/motors/{motor}")
+    expect(ines.locator(".verdict .stage")).to_contain_text("Run on")
+
+
+def test_a_sum_by_keyboard(page: Page, watch: Watch) -> None:
+    watch.answers = {422}
+    page.goto("/sums")
+    page.keyboard.press("8")
+    expect(page.locator("#commutator_d_mm")).to_be_focused()
+    page.keyboard.press("Control+A")
+    page.keyboard.type("2.44 in")
+    page.keyboard.press("Enter")
+    expect(page.locator(".result")).to_contain_text("sagitta")
+    page.keyboard.press("Control+A")
+    page.keyboard.type("big")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("alert")).to_contain_text("cannot be read")
+    expect(page.locator("#commutator_d_mm")).to_have_value("big")
+
+
+def test_paper_shows_the_work_and_not_the_controls(ines: Page, watch: Watch, motor: str) -> None:
+    ines.emulate_media(media="print")
+    ines.goto(f"/motors/{motor}")
+    for hidden in (".areas", ".acts", ".find"):
+        expect(ines.locator(hidden).first).to_be_hidden()
+    expect(ines.get_by_role("heading", name="Sets fitted")).to_be_visible()
