@@ -167,6 +167,53 @@ def test_measured_starting_lengths_replace_the_nominal() -> None:
     assert [b.wear_mm for b in found.brushes] == [pytest.approx(3.0), pytest.approx(2.5)]
 
 
+@pytest.mark.parametrize(
+    ("own", "words"),
+    [({"length_unit": "in"}, ("0.276 in to its limit", "900 h")), ({"length_unit": "thou"}, ("276 thou to its limit", "900 h")),
+     ({"unit_of_use": "starts"}, ("7.0 mm to its limit", "900 starts"))],
+)  # fmt: skip
+def test_the_sentence_is_in_the_persons_units(own: dict[str, float | str], words: tuple[str, str]) -> None:
+    _, said = judge(state(a_round(20, 15, 16), own={**FITTED, **own}))
+    assert all(w in said.sentence for w in words)
+
+
+def test_one_brush_may_be_shortest_and_another_set_the_date() -> None:
+    found, said = judge(state(a_round(10, 16.0, 20.5), a_round(20, 15.0, 15.5)))
+    assert found.governing is not None
+    assert found.governing.label == "B"
+    assert "Brush A has 7.0 mm to its limit, 50% of its usable carbon; B wears faster and sets the date." in said.why
+    assert any("speeding up" in r.text for r in said.reasons)
+
+
+ENDS = {2: [(90, "A"), (270, "B")], 4: [(45, "A"), (135, "B"), (225, "C"), (315, "D")]}
+
+
+@pytest.mark.parametrize("count", [2, 4, 8, 40])
+def test_the_end_view_is_to_scale_and_lets_every_brush_be_chosen(count: int) -> None:
+    plans = even_positions(count)
+    assert [(p.angle_deg, p.label) for p in plans] == ENDS.get(count, [(p.angle_deg, p.label) for p in plans])
+    brushes = [EndBrush(p, 15.0, True, "Watch", f"/x/{p.number}") for p in plans]
+    root = ET.fromstring(end_view(EndPlate(30, 28, 6.4, 22, 8), brushes, 300).svg())
+    links = [e for e in root.iter() if e.tag.endswith("a") and e.get("href")]
+    assert [e.get("href") for e in links] == [f"/x/{p.number}" for p in plans]
+    assert all("Brush" in (e.get("aria-label") or "") for e in links)
+    carbon = [e for e in root.iter() if e.get("class") == "carbon"]
+    assert {e.get("height") for e in carbon} == {"15"}
+    assert (float(carbon[0].get("width") or 0) == 6.4) is (count < 40)
+    texts = [e for e in root.iter() if e.tag.endswith("text")]
+    assert len(texts) == (count if count < 40 else 4)
+    assert all(-10 <= float(e.get("x") or 0) <= 310 for e in texts)
+
+
+def test_the_life_line_shows_every_set_and_reading() -> None:
+    worn = state(a_round(10, 18, 18.5), a_round(20, 15, 16.2, doubt="why?"))
+    svg = life_line(findings(worn, shipped(), TODAY), worn, 700, 300)
+    assert svg.svg().count('class="dot') == 2
+    assert 'class="dot-doubt"' in svg.svg()
+    assert [r[3] for r in svg.rows] == ["A", "B", "A", "B"]
+    assert "1 set on record" in svg.description
+
+
 def test_an_incomplete_round_names_the_last_complete_one() -> None:
     _, said = judge(state(a_round(10, 20, 20.2), a_round(20, 19, None)))
     assert any("last complete round was on 16 March 2026" in r.text for r in said.reasons)

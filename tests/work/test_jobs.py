@@ -299,6 +299,10 @@ def test_types_lend_figures_and_their_motors_are_judged_anew(shop: Shop) -> None
         with pytest.raises(InputError) as caught:
             change_figures(shop.conn, shop.act(), motor, {field: text}, version + 2)
         assert caught.value.field in (field, "label_2")
+    shrunk = {"new_mm": "11", "limit_mm": "5"}
+    change_figures(shop.conn, shop.act(), motor, {"limit_mm": "12"}, version + 2)
+    with pytest.raises(InputError, match="Motor X-01: The limit of 12 mm is not below"):
+        save_type(shop.conn, shop.act(), kind, "Winch motor", "industrial", "", shrunk)
     with pytest.raises(Conflict, match="already a type"):
         save_type(shop.conn, shop.act(), "", "winch MOTOR", "industrial", "4", {})
     with pytest.raises(InputError, match="class industrial"):

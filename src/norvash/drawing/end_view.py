@@ -1,7 +1,7 @@
 """The end view: the commutator seen along the shaft with its brushes, to scale; the way to choose a brush."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import cos, pi, radians, sin
 
 from norvash.core.positions import PositionPlan
@@ -10,6 +10,8 @@ from norvash.drawing.svg import Drawing, Element, el, label
 
 _MOST_BARS_DRAWN = 120
 _LABEL_PX = 30.0
+_MOST_LABELLED = 3
+_BETWEEN_MM = 1.5
 
 
 @dataclass(frozen=True, slots=True)
@@ -44,16 +46,20 @@ def end_view(plate: EndPlate, brushes: Sequence[EndBrush], size: float) -> Drawi
     """
     radius = plate.commutator_d_mm / 2
     rows = max((sum(b.plan.arm == a.plan.arm for b in brushes) for a in brushes), default=1)
+    narrowed = min(1.0, 1.2 * radius / (rows * (plate.thickness_mm + _BETWEEN_MM)))
+    plate = replace(plate, thickness_mm=plate.thickness_mm * narrowed)
     reach = radius + plate.new_mm + 2
-    across = ((rows * (plate.thickness_mm + 1.5)) / 2) if rows > 1 else 0.0
+    across = ((rows * (plate.thickness_mm + _BETWEEN_MM)) / 2) if rows > 1 else 0.0
     px_per_mm = (size / 2 - 34) / max((reach**2 + across**2) ** 0.5, 1.0)
     middle = size / 2
     parts: list[Element] = [_commutator(plate, radius)]
     links = [_brush(plate, b, _sideways(b, brushes, plate), radius, px_per_mm) for b in brushes]
-    labels = [_label(b, _sideways(b, brushes, plate), reach, plate.thickness_mm, px_per_mm, middle) for b in brushes]
+    labels = _labels(brushes, plate, rows, reach, px_per_mm, middle)
     turned = f"translate({middle:.2f} {middle:.2f}) scale({px_per_mm:.4f})"
     group = el("g", children=[*parts, *links], transform=turned)
     side = " Brushes of one arm are drawn side by side; on the machine they lie behind one another." if rows > 1 else ""
+    if narrowed < 1:
+        side += f" They are drawn {narrowed:.0%} as thick as they are, to stand beside one another."
     lent = " The commutator's size is lent by the class." if plate.lent else ""
     words = (
         f"{len(brushes)} brushes on a commutator of {plate.commutator_d_mm:g} mm with {plate.bars} bars.{side}{lent}"
@@ -70,7 +76,7 @@ def end_view(plate: EndPlate, brushes: Sequence[EndBrush], size: float) -> Drawi
 
 def _sideways(brush: EndBrush, brushes: Sequence[EndBrush], plate: EndPlate) -> float:
     arm = [b.plan.number for b in brushes if b.plan.arm == brush.plan.arm]
-    return (arm.index(brush.plan.number) - (len(arm) - 1) / 2) * (plate.thickness_mm + 1.5)
+    return (arm.index(brush.plan.number) - (len(arm) - 1) / 2) * (plate.thickness_mm + _BETWEEN_MM)
 
 
 def _commutator(plate: EndPlate, radius: float) -> Element:
@@ -139,13 +145,25 @@ def _brush(plate: EndPlate, brush: EndBrush, sideways: float, radius: float, px_
               aria_current=current)  # fmt: skip
 
 
-def _label(
-    brush: EndBrush, sideways: float, reach: float, thickness_mm: float, px_per_mm: float, middle: float
-) -> Element:
-    angle = radians(brush.plan.angle_deg)
-    out = reach + 15 / px_per_mm
-    apart = sideways * max(1.0, _LABEL_PX / (px_per_mm * thickness_mm))
+def _labels(
+    brushes: Sequence[EndBrush], plate: EndPlate, rows: int, reach: float, px_per_mm: float, middle: float
+) -> list[Element]:
+    """Return a label for each brush, or one for each arm where an arm has many."""
+    if rows <= _MOST_LABELLED:
+        spread = max(1.0, _LABEL_PX / (px_per_mm * plate.thickness_mm))
+        return [
+            _label(b.plan, b.plan.label, spread * _sideways(b, brushes, plate), reach, px_per_mm, middle)
+            for b in brushes
+        ]
+    arms: dict[int, list[PositionPlan]] = {}
+    for brush in brushes:
+        arms.setdefault(brush.plan.arm, []).append(brush.plan)
+    return [_label(a[0], f"{a[0].label}–{a[-1].label}", 0.0, reach, px_per_mm, middle) for a in arms.values()]
+
+
+def _label(plan: PositionPlan, words: str, apart: float, reach: float, px_per_mm: float, middle: float) -> Element:
+    angle, out = radians(plan.angle_deg), reach + 15 / px_per_mm
     x = out * sin(angle) + apart * cos(angle)
     y = -out * cos(angle) + apart * sin(angle)
-    sign = brush.plan.polarity.replace("-", "−")
-    return label("numeral", middle + x * px_per_mm, middle + y * px_per_mm + 6, f"{brush.plan.label}{sign}", "middle")
+    sign = plan.polarity.replace("-", "−")
+    return label("numeral", middle + x * px_per_mm, middle + y * px_per_mm + 6, f"{words}{sign}", "middle")

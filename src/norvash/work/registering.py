@@ -237,7 +237,10 @@ def save_type(
         motors.change_type_positions(conn, made.id, read_positions(typed, motors.type_positions(conn, made.id)))
         motors.change_type_figures(conn, made.id, figures)
         for motor in motors.list_motors_of_type(conn, made.id):
-            refresh(conn, motor.id, act.at.date())
+            try:
+                refresh(conn, motor.id, act.at.date())
+            except InputError as error:
+                raise InputError(f"Motor {motor.tag}: {error.problem}", error.remedy, error.field) from None
         return Change(made.id, before, figures)
 
     return once(conn, act, "save a type", content, body)
