@@ -3,7 +3,7 @@
 from datetime import datetime, timedelta
 
 import pytest
-from playwright.sync_api import BrowserContext, Page, expect
+from playwright.sync_api import BrowserContext, Page, Route, expect
 
 from conftest import Shop
 from live import Watch
@@ -179,6 +179,8 @@ def test_doubts_and_units_are_asked_about_in_place(page: Page, watch: Watch, sho
     tab_to(page, "770 thou")
     press(page, "Enter")
     heading(page, "A: 770 thou")
+    expect(page.locator(".measure .big")).to_have_text("B")
+    expect(page.locator("#value")).to_be_focused()
     page.keyboard.type("21.8")
     press(page, "Enter")
     expect(page.locator(".doubt")).to_contain_text("longer than last time")
@@ -191,6 +193,30 @@ def test_doubts_and_units_are_asked_about_in_place(page: Page, watch: Watch, sho
     heading(page, "B: 19.9")
     press(page, "Escape", "Tab")
     tab_to(page, "Note it")
+
+
+def test_whoever_types_on_while_a_reading_is_on_its_way_loses_nothing(page: Page, watch: Watch, shop: Shop) -> None:
+    motor = prepared(shop)
+    become(page)
+    page.goto(f"/motors/{motor}/measure")
+    expect(page.locator("#counter")).to_be_focused()
+    press(page, "Enter")
+    expect(page.locator("#value")).to_be_focused()
+
+    def slowly(route: Route) -> None:
+        page.wait_for_timeout(400)
+        route.continue_()
+
+    page.route("**/readings", slowly)
+    page.keyboard.type("19.9")
+    press(page, "Enter")
+    page.keyboard.type("20.3")
+    press(page, "Enter")
+    heading(page, "A: 19.9")
+    expect(page.locator("#value")).to_have_value("20.3")
+    expect(page.locator("#value")).to_be_focused()
+    press(page, "Enter")
+    heading(page, "B: 20.3")
 
 
 def test_the_end_view_chooses_the_brush(page: Page, watch: Watch, shop: Shop) -> None:

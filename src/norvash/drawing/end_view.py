@@ -11,6 +11,7 @@ from norvash.drawing.svg import Drawing, Element, el, label
 _MOST_BARS_DRAWN = 120
 _LABEL_PX = 30.0
 _MOST_LABELLED = 3
+_ARM_LABEL_PX = 8.0
 _BETWEEN_MM = 1.5
 
 
@@ -158,7 +159,13 @@ def _labels(
     arms: dict[int, list[PositionPlan]] = {}
     for brush in brushes:
         arms.setdefault(brush.plan.arm, []).append(brush.plan)
-    return [_label(a[0], f"{a[0].label}–{a[-1].label}", 0.0, reach, px_per_mm, middle) for a in arms.values()]
+    outer = reach + _ARM_LABEL_PX / px_per_mm
+    return [_label(a[0], _arm_name(a), 0.0, outer, px_per_mm, middle) for a in arms.values()]
+
+
+def _arm_name(plans: Sequence[PositionPlan]) -> str:
+    """Return the label of an arm without its places, else its number."""
+    return plans[0].label.rstrip("0123456789") or str(plans[0].arm)
 
 
 def _label(plan: PositionPlan, words: str, apart: float, reach: float, px_per_mm: float, middle: float) -> Element:

@@ -48,6 +48,24 @@
     field.form.requestSubmit();
   });
 
+  // While a reading is on its way, whoever types on types the next one: it is carried into the new field, and Enter waits.
+  let sent = null, ahead = "";
+  const field = () => document.getElementById("value");
+  document.addEventListener("ajax:send", () => {
+    if (field()) { sent = field().value; ahead = ""; field().select(); }
+  });
+  document.addEventListener("ajax:merge", () => {
+    if (field() && sent !== null && field().value !== sent) { ahead = field().value; }
+  });
+  document.addEventListener("ajax:merged", () => {
+    if (field() && ahead && field().value === "") { field().value = ahead; }
+    sent = null; ahead = "";
+  });
+  window.addEventListener("unhandledrejection", () => { sent = null; });
+  document.addEventListener("submit", (event) => {
+    if (sent !== null && event.target.matches(".measure")) { event.preventDefault(); event.stopImmediatePropagation(); }
+  }, true);
+
   // A second submit of the same form while the first is under way is not sent.
   document.addEventListener("submit", (event) => {
     const form = event.target;
