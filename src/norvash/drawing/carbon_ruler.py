@@ -5,7 +5,6 @@ from norvash.core.ruler import Ruler, RulerBrush
 from norvash.core.words import length_words
 from norvash.drawing.svg import Drawing, Element, el, label, line, nice_step
 
-_HATCH_PX = 6.0
 _LAST_PX = 62.0
 
 
@@ -17,14 +16,17 @@ def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool 
     top, left, right = 12.0, (34.0 if dimensions else 1.0), 1.0
     longest = max([ruler.new_mm, *(b.length_mm or 0.0 for b in ruler.brushes)])
     px_per_mm = (width - left - right) / longest
-    paths = dict.fromkeys(("carbon", "carbon-old", "hatch-ground", "hatch"), "")
+    paths = dict.fromkeys(("carbon", "carbon-old", "hatch-ground"), "")
     bars: list[Element] = []
     pitch = height / max(len(ruler.brushes), 1)
     for i, brush in enumerate(ruler.brushes):
         _bar(brush, left, top + i * pitch, pitch - (1.5 if pitch > 5 else 0.6), px_per_mm, paths)
         if dimensions:
             bars.append(label("text", left - 6, top + (i + 0.5) * pitch + 4.5, brush.label, "end"))
-    bars = [el("path", ink, d=d) for ink, d in paths.items() if d] + bars
+    solid = [el("path", ink, d=d) for ink, d in paths.items() if d]
+    if paths["hatch-ground"]:
+        solid.append(el("path", d=paths["hatch-ground"], fill="url(#hatching)"))
+    bars = solid + bars
     new_px = ruler.new_mm * px_per_mm
     bars.append(el("rect", "gone", x=left, y=top - 1.5, width=new_px, height=height + 1.5))
     limit_x = left + ruler.limit_mm * px_per_mm
@@ -37,7 +39,7 @@ def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool 
 
 
 def _bar(brush: RulerBrush, left: float, y: float, thick: float, px_per_mm: float, paths: dict[str, str]) -> None:
-    """Add one brush to the paths of the inks: what stays, what goes by the next look and its hatching."""
+    """Add one brush to the paths of the inks: what stays, and what goes by the next look."""
     if brush.length_mm is None:
         return
     end = left + brush.length_mm * px_per_mm
@@ -46,7 +48,6 @@ def _bar(brush: RulerBrush, left: float, y: float, thick: float, px_per_mm: floa
         stays = left + max(brush.next_mm, 0.0) * px_per_mm
     if end - stays > 0.5:
         paths["hatch-ground"] += _block(stays, y, end - stays, thick)
-        paths["hatch"] += _hatching(stays, end, y, thick)
     else:
         stays = end
     paths["carbon-old" if brush.old else "carbon"] += _block(left, y, stays - left, thick)
@@ -54,16 +55,6 @@ def _bar(brush: RulerBrush, left: float, y: float, thick: float, px_per_mm: floa
 
 def _block(x: float, y: float, width: float, height: float) -> str:
     return f"M{x:.5g} {y:.5g}h{width:.5g}v{height:.5g}h{-width:.5g}z"
-
-
-def _hatching(x1: float, x2: float, y: float, thick: float) -> str:
-    """Return slanted strokes across a rectangle, cut at its ends."""
-    low, x, strokes = y + thick, x1 - thick + _HATCH_PX / 2, []
-    while x < x2:
-        a, b = max(x, x1), min(x + thick, x2)
-        strokes.append(f"M{a:.5g} {low - a + x:.5g}L{b:.5g} {low - b + x:.5g}")
-        x += _HATCH_PX
-    return "".join(strokes)
 
 
 def _scale(ruler: Ruler, left: float, y: float, px_per_mm: float, longest: float, limit_x: float) -> list[Element]:

@@ -4,6 +4,7 @@ import re
 from collections.abc import Sequence
 from dataclasses import dataclass
 from html import escape
+from typing import NamedTuple
 
 _SPECIAL = re.compile("[&<>\"']")
 INK: dict[str, dict[str, str]] = {
@@ -11,7 +12,7 @@ INK: dict[str, dict[str, str]] = {
     "carbon-old": {"fill": "#8b8f90"},
     "carbon-chosen": {"fill": "#a8501f"},
     "gone": {"fill": "none", "stroke": "#8d8572", "stroke-dasharray": "3 3"},
-    "hatch": {"stroke": "#f5f0e6", "stroke-width": "1.4"},
+    "hatch": {"stroke": "#f5f0e6", "stroke-width": "3.4"},
     "hatch-ground": {"fill": "#2b2f33"},
     "copper": {"fill": "#b5652f"},
     "copper-line": {"fill": "none", "stroke": "#a8501f", "stroke-width": "2"},
@@ -40,8 +41,7 @@ INK: dict[str, dict[str, str]] = {
 }
 
 
-@dataclass(frozen=True, slots=True)
-class Element:
+class Element(NamedTuple):
     """One element with its ink, its attributes, and its text or children."""
 
     tag: str
@@ -96,6 +96,11 @@ def label(ink: str, x: float, y: float, text: str, anchor: str = "start") -> Ele
     return el("text", ink, text, x=x, y=y, text_anchor=anchor if anchor != "start" else None)
 
 
+# Slanted strokes for what will be gone; a page holds this once for all its drawings, a saved file brings its own.
+HATCHING = el("defs", children=[el("pattern", children=[line("hatch", 0, 0, 0, 6)], id="hatching", width=4.4, height=6,
+                                   patternUnits="userSpaceOnUse", patternTransform="rotate(45)")])  # fmt: skip
+
+
 @dataclass(frozen=True, slots=True)
 class Drawing:
     """A finished drawing with its text alternative and the table that says the same."""
@@ -125,7 +130,9 @@ class Drawing:
         words = f"<title>{_escaped(self.title)}</title>"
         if standalone:
             words += f"<desc>{_escaped(self.description)}</desc>"
-        body = "".join(e.render(standalone) for e in self.elements)
+        body = "".join([e.render(standalone) for e in self.elements])
+        if standalone and "url(#hatching)" in body:
+            body = HATCHING.render(standalone=True) + body
         role = f'role="img" aria-label="{_escaped(f"{self.title}. {self.description}")}"'
         if self.interactive:
             role = f'role="group" aria-label="{_escaped(self.title)}"'

@@ -13,7 +13,7 @@ from markupsafe import Markup
 
 from norvash.core.words import day_words, grouped, length_words, use_words
 from norvash.drawing.stage_mark import stage_mark
-from norvash.drawing.svg import Drawing
+from norvash.drawing.svg import HATCHING, Drawing
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
 
 AREAS = (
@@ -36,12 +36,17 @@ def _mark(stage: str | None, word: str) -> Markup:
     return _drawn(stage_mark(stage, word))
 
 
+_HATCHING = Markup('<svg class="defs" width="0" height="0" aria-hidden="true">{}</svg>').format(
+    Markup(HATCHING.render(standalone=False))  # noqa: S704
+)
+
+
 def _environment() -> Environment:
     env = Environment(
         loader=FileSystemLoader(STATIC.parent / "templates"), autoescape=select_autoescape(default=True), undefined=StrictUndefined,
         trim_blocks=True, lstrip_blocks=True, auto_reload=False, bytecode_cache=FileSystemBytecodeCache(),
     )  # fmt: skip
-    env.globals |= {"areas": AREAS, "version": _VERSION, "drawn": _drawn, "mark": _mark}
+    env.globals |= {"areas": AREAS, "version": _VERSION, "drawn": _drawn, "mark": _mark, "hatching": _HATCHING}
     env.filters |= {
         "unjson": json.loads,
         "brief": _brief,

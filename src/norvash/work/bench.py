@@ -11,7 +11,7 @@ from norvash.store.database import Connection
 from norvash.store.standings import Listed
 from norvash.work.context import rulebook
 
-PAGE = 20
+PAGE = 15
 _NEXT = 6
 _MOST_PAGES = 100_000
 
