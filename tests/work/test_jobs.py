@@ -348,7 +348,7 @@ def test_the_bench_is_in_order_of_urgency_and_pages(shop: Shop) -> None:
     for n in range(7, 40):
         shop.motor(tag=f"Y-{n:02d}")
     second = bench(shop.conn, shop.now.date(), 99)
-    assert (second.page, second.pages, len(second.rows)) == (3, 3, 38 - 30)
+    assert (second.page, second.pages, len(second.rows)) == (4, 4, 38 - 36)
 
 
 def test_past_its_date_a_motor_is_raised_on_the_bench(shop: Shop) -> None:

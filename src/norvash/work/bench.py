@@ -11,7 +11,8 @@ from norvash.store.database import Connection
 from norvash.store.standings import Listed
 from norvash.work.context import rulebook
 
-PAGE = 15
+PAGE = 12
+REGISTER_PAGE = 20
 _NEXT = 6
 _MOST_PAGES = 100_000
 
@@ -68,6 +69,6 @@ def bench(conn: Connection, today: date, page: int) -> Bench:
 
 def register(conn: Connection, words: str, motor_class: str, page: int, today: date) -> list[BenchRow]:
     """Return one page of the register, by tag."""
-    skip = (min(max(page, 1), _MOST_PAGES) - 1) * PAGE
-    found = standings.find_motors(conn, " ".join(words.split()), motor_class, PAGE + 1, skip)
+    skip = (min(max(page, 1), _MOST_PAGES) - 1) * REGISTER_PAGE
+    found = standings.find_motors(conn, " ".join(words.split()), motor_class, REGISTER_PAGE + 1, skip)
     return [row_of(x, today) for x in found]

@@ -9,7 +9,7 @@ from norvash.drawing.date_span import TimeAxis, axis_head
 from norvash.web.answers import page
 from norvash.web.deps import Conn, Now
 from norvash.web.list_drawings import list_ruler, list_span
-from norvash.work.bench import BenchRow, bench
+from norvash.work.bench import PAGE, BenchRow, bench
 
 router = APIRouter()
 _WEEKS = 40
@@ -27,5 +27,5 @@ def show(request: Request, conn: Conn, now: Now, p: int = 1) -> HTMLResponse:
         span = list_span(axis, row.look_on, row.limit_on)
         return {"row": row, "ruler": ruler, "unit": unit, "estimated": estimated, "span": span}
 
-    return page(request, "bench.html", area="Bench", found=found, rows=[drawn(r) for r in found.rows],
+    return page(request, "bench.html", area="Bench", found=found, start=(found.page - 1) * PAGE + 1, rows=[drawn(r) for r in found.rows],
                 coming=[drawn(r) for r in found.coming], head=axis_head(axis), errors={})  # fmt: skip

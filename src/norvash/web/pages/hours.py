@@ -8,7 +8,7 @@ from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import UseForm
-from norvash.work.bench import PAGE, register
+from norvash.work.bench import REGISTER_PAGE, register
 from norvash.work.logging_use import MODES, log_use, take_back
 from norvash.work.motor_page import motor_page
 
@@ -20,7 +20,14 @@ def show(request: Request, conn: Conn, now: Now, q: str = "", p: int = 1) -> HTM
     """Show whose hours can be logged."""
     rows = register(conn, q[:80], "", p, now.date())
     return page(
-        request, "hours.html", area="Hours", rows=rows[:PAGE], more=len(rows) > PAGE, q=q, p=max(p, 1), errors={}
+        request,
+        "hours.html",
+        area="Hours",
+        rows=rows[:REGISTER_PAGE],
+        more=len(rows) > REGISTER_PAGE,
+        q=q,
+        p=max(p, 1),
+        errors={},
     )
 
 

@@ -10,7 +10,7 @@ from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import MotorForm
 from norvash.web.list_drawings import list_ruler
-from norvash.work.bench import PAGE, register
+from norvash.work.bench import REGISTER_PAGE, register
 from norvash.work.registering import NewMotor, add_motor
 
 router = APIRouter()
@@ -21,8 +21,8 @@ _UNKNOWN = ("unknown", "not known", "?")
 def show(request: Request, conn: Conn, now: Now, q: str = "", c: str = "", p: int = 1) -> HTMLResponse:
     """Show the register, or what was found in it."""
     rows = register(conn, q[:80], c, p, now.date())
-    drawn = [(r, list_ruler(r.listed.standing.drawing_json, 220.0)[0]) for r in rows[:PAGE]]
-    return page(request, "motors.html", area="Motors", rows=drawn, more=len(rows) > PAGE, q=q, c=c, p=max(p, 1),
+    drawn = [(r, list_ruler(r.listed.standing.drawing_json, 220.0)[0]) for r in rows[:REGISTER_PAGE]]
+    return page(request, "motors.html", area="Motors", rows=drawn, more=len(rows) > REGISTER_PAGE, q=q, c=c, p=max(p, 1),
                 classes=list(TEMPLATES), errors={})  # fmt: skip
 
 
