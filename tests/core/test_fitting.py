@@ -13,7 +13,6 @@ from norvash.core.loading import (
     current_density_a_per_cm2,
     judge_spring,
     pressure_kpa,
-    spring_force_n,
 )  # fmt: skip
 from norvash.core.rules.book import CLASSES, MotorRules
 from norvash.core.rules.catalogue import shipped
@@ -68,7 +67,6 @@ def test_springs_are_judged_by_nominal_or_band(
 
 def test_loading_formulas() -> None:
     assert pressure_kpa(6.3, 9.4, 12.55) == pytest.approx(53.403408)
-    assert spring_force_n(5.2, 0.085, 10) == pytest.approx(4.35)
     assert current_density_a_per_cm2(87, 8, 12.4 * 26.6) == pytest.approx(6.594106)
     assert bars_covered(12.5, 120, 87) == pytest.approx(2.8847, abs=1e-3)
     assert contact_loss_w(2.0, 38, 4, 6.0, 9.0) == pytest.approx(76 + 4 * 0.2 * 6 * 9)

@@ -21,11 +21,6 @@ def pressure_kpa(force_n: float, thickness_mm: float, width_mm: float) -> float:
     return 1000 * force_n / (thickness_mm * width_mm)
 
 
-def spring_force_n(force_new_n: float, rate_n_per_mm: float, worn_mm: float) -> float:
-    """Return a coil spring's force [N] after the brush has worn by worn_mm [mm]; rate 0 is constant force."""
-    return force_new_n - rate_n_per_mm * worn_mm
-
-
 @dataclass(frozen=True, slots=True)
 class SpringJudged:
     """A spring's severity with its reason; deviation from the nominal [1] where there is one."""

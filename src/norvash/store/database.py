@@ -44,16 +44,6 @@ def transaction(conn: Connection) -> Iterator[None]:
     conn.execute("commit")
 
 
-@contextmanager
-def snapshot(conn: Connection) -> Iterator[None]:
-    """Hold one read transaction, so that a page sees one state."""
-    conn.execute("begin")
-    try:
-        yield
-    finally:
-        conn.execute("commit")
-
-
 def migrations() -> list[tuple[int, str]]:
     """Return the schema steps that ship, in order."""
     return [(int(f.name[:4]), f.read_text("utf-8")) for f in sorted(_SCHEMA.glob("*.sql"))]

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.spread import set_spread
+from norvash.core.spread import Spread, set_spread
 from norvash.core.straight_line import Point, Track, straight_line
 from norvash.core.sums.registry import Sum, ask
 from norvash.errors import InputError
@@ -108,20 +108,9 @@ class SpreadIn:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class SpreadOut:
+class SpreadOut(Spread):
     """The spread with its verdict."""
 
-    spread: float | None
-    spread_limit: float
-    mean_wear_mm: float
-    median_wear_mm: float
-    uneven: bool
-    outliers: tuple[int, ...]
-    most_worn_position: int
-    least_worn_position: int
-    polarity_ratio: float | None
-    polarity_note: bool
-    above_noise: bool
     advice: str
     rules: tuple[str, ...]
 
