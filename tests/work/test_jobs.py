@@ -66,6 +66,18 @@ def test_a_repeated_act_changes_nothing_and_other_content_is_a_conflict(shop: Sh
     assert len(shop.page(motor).context.state.sets) == 2
 
 
+def test_writes_that_come_in_the_other_order_are_kept_in_the_order_of_writing(shop: Shop) -> None:
+    motor = shop.motor()
+    early, late = shop.later(days=1).act(), shop.later(minutes=2).act()
+    assert log_use(shop.conn, late, motor, "12", "increment") == late.id
+    assert log_use(shop.conn, early, motor, "3", "increment") == early.id
+    start_round(shop.conn, replace(early, id="an-early-round"), motor, "116")
+    state = shop.page(motor).context.state
+    assert [e.total_units for e in state.entries] == [100, 112, 115, 116]
+    assert sorted(e.at for e in state.entries) == [e.at for e in state.entries]
+    assert state.current.rounds[-1].at >= late.at
+
+
 @pytest.mark.parametrize("bad", ["", "short", "no spaces allowed", "x" * 81, "ünïcödé-id", "semi;colon-id"])
 def test_an_act_needs_an_id_of_its_own(bad: str) -> None:
     with pytest.raises(InputError):

@@ -99,6 +99,12 @@ def find_act(conn: Connection, act_id: str) -> Done | None:
     return _done(row) if row else None
 
 
+def last_act_at(conn: Connection) -> datetime | None:
+    """Return the time of the latest write, None before the first."""
+    row = conn.execute("select at from act order by seq desc limit 1").fetchone()
+    return datetime.fromisoformat(row["at"]) if row else None
+
+
 def list_acts(conn: Connection, motor_id: str, most: int) -> list[Done]:
     """Return the latest writes about a motor, newest first."""
     rows = conn.execute(f"{_DONE} where a.motor_id = :motor_id order by a.seq desc limit :most",

@@ -3,8 +3,8 @@
 import hashlib
 import json
 from collections.abc import Callable, Mapping
-from dataclasses import dataclass
-from datetime import datetime
+from dataclasses import dataclass, replace
+from datetime import datetime, timedelta
 
 from norvash.errors import Conflict, InputError
 from norvash.store import people
@@ -38,9 +38,10 @@ class Change:
     motor_id: str | None = None
 
 
-def once(conn: Connection, act: Act, job: str, typed: Mapping[str, object], body: Callable[[], Change]) -> str:
+def once(conn: Connection, act: Act, job: str, typed: Mapping[str, object], body: Callable[[Act], Change]) -> str:
     """Do a job in one transaction and record it; the same act again changes nothing and gives the same answer.
 
+    The body gets the act with its time in the order of writing.
     Raises: Conflict if an act with this id was made with other content; NotFound for an unknown person.
     """
     digest = hashlib.sha256(json.dumps([job, typed], sort_keys=True, default=str).encode()).hexdigest()
@@ -54,8 +55,17 @@ def once(conn: Connection, act: Act, job: str, typed: Mapping[str, object], body
                 )  # fmt: skip
             return earlier.result_id
         person = people.fetch_person(conn, act.person_id)
-        people.add_act(conn, people.Done(act.id, act.at, person.name, job, digest, "", "{}", "{}"), person.id)
-        change = body()
+        ordered = replace(act, at=_in_order(act.at, people.last_act_at(conn)))
+        people.add_act(conn, people.Done(act.id, ordered.at, person.name, job, digest, "", "{}", "{}"), person.id)
+        change = body(ordered)
         before, after = json.dumps(change.before, default=str), json.dumps(change.after, default=str)
         people.complete_act(conn, act.id, change.motor_id, change.result_id, before, after)
         return change.result_id
+
+
+def _in_order(at: datetime, last: datetime | None) -> datetime:
+    """Return the time of a write, never before what was already written that day.
+
+    Two devices may come to write in the other order than they asked, and a clock may be set back by an hour.
+    """
+    return last + timedelta(microseconds=1) if last and at < last and at.date() == last.date() else at

@@ -72,7 +72,7 @@ def log_use(
     Raises: InputError, Conflict or NeedsAnswer, each with its remedy; then nothing is kept.
     """
 
-    def body() -> Change:
+    def body(act: Act) -> Change:
         context, at, last_struck = load(conn, motor_id), moment(day, act.at), ""
         if answer == "slip":
             raise InputError("Then type what the counter shows.", "What you typed is kept in the field.", "value")
@@ -97,7 +97,7 @@ def take_back(conn: Connection, act: Act, motor_id: str) -> str:
     Raises: InputError when a round was measured at it.
     """
 
-    def body() -> Change:
+    def body(act: Act) -> Change:
         before = _last(load(conn, motor_id))
         struck = _strike_last(conn, motor_id, act.id)
         refresh(conn, motor_id, act.at.date())

@@ -26,7 +26,7 @@ def start_round(conn: Connection, act: Act, motor_id: str, counter: str, kind: s
     if kind not in KINDS:
         raise InputError("This kind of round is not known.", "Choose one from the list.", "kind")
 
-    def body() -> Change:
+    def body(act: Act) -> Change:
         context = load(conn, motor_id)
         half_done = rounds.open_round(conn, motor_id)
         if half_done is not None:
@@ -51,7 +51,7 @@ def record(
     Raises: InputError for what cannot be read, Conflict for a reading that somebody else made meanwhile.
     """
 
-    def body() -> Change:
+    def body(act: Act) -> Change:
         row = _open(conn, round_id)
         context = load(conn, row.motor_id)
         plan = _plan(context, position)
@@ -137,7 +137,7 @@ def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str) -> st
     if answer not in dict(ANSWERS):
         raise InputError("This answer is not known.", "Choose one of the answers.", "answer")
 
-    def body() -> Change:
+    def body(act: Act) -> Change:
         reading, round_id = rounds.fetch_reading(conn, reading_id)
         row = rounds.fetch_round(conn, round_id)
         if answer == "mistyped":
@@ -159,7 +159,7 @@ def note(conn: Connection, act: Act, round_id: str, position: int, seen: str, *,
     if seen not in BY_ID:
         raise InputError("This finding is not known.", "Choose one from the list.", "seen")
 
-    def body() -> Change:
+    def body(act: Act) -> Change:
         row = _open(conn, round_id)
         plan = _plan(load(conn, row.motor_id), position)
         if gone:
@@ -177,7 +177,7 @@ def note(conn: Connection, act: Act, round_id: str, position: int, seen: str, *,
 def finish(conn: Connection, act: Act, round_id: str) -> str:
     """Close a round, complete or not; return the motor's id."""
 
-    def body() -> Change:
+    def body(act: Act) -> Change:
         row = rounds.fetch_round(conn, round_id)
         rounds.finish_round(conn, round_id, act.at)
         refresh(conn, row.motor_id, act.at.date())

@@ -35,7 +35,7 @@ def fit_new_set(
     if reason not in END_REASONS:
         raise InputError("Say why the old set came out.", "Choose one of the reasons.", "reason")
 
-    def body() -> Change:
+    def body(act: Act) -> Change:
         context = load(conn, motor_id)
         total = settle_use(conn, act, context, counter, answer)
         set_id, number, fitted_units, _ = rounds.current_set(conn, motor_id)

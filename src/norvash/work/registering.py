@@ -80,7 +80,7 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
     """
     typed = {name: getattr(given, name) for name in NewMotor.__dataclass_fields__}
 
-    def body() -> Change:
+    def body(act: Act) -> Change:
         errors = Errors()
         motor, plans, figures, use_units = _checked(conn, act, given, errors)
         errors.raise_any()
@@ -174,7 +174,7 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
     Raises: Conflict if somebody else changed the motor since it was shown; errors at the fields.
     """
 
-    def body() -> Change:
+    def body(act: Act) -> Change:
         motor = motors.fetch_motor(conn, motor_id)
         if motor.version != version:
             raise Conflict(
@@ -217,7 +217,7 @@ def save_type(
     """Keep a new type, or change one and judge its motors anew; return its id."""
     content = {"type": type_id, "name": name, "class": motor_class, "brushes": brushes, "typed": dict(typed)}
 
-    def body() -> Change:
+    def body(act: Act) -> Change:
         errors = Errors()
         made = MotorType(type_id or act.id, "", motor_class)
         with errors:

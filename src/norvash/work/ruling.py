@@ -16,7 +16,7 @@ def set_rule(conn: Connection, act: Act, rule_id: str, motor_class: str, text: s
     Raises: NotFound for the rule, InputError at the field.
     """
 
-    def body() -> Change:
+    def body(act: Act) -> Change:
         book = rulebook(conn)
         book.rule(rule_id)
         value = _figure(text)
@@ -39,7 +39,7 @@ def set_rule(conn: Connection, act: Act, rule_id: str, motor_class: str, text: s
 def clear_rule(conn: Connection, act: Act, rule_id: str, motor_class: str) -> str:
     """Return a rule to its default."""
 
-    def body() -> Change:
+    def body(act: Act) -> Change:
         scope, scope_id = _scope(motor_class)
         if not rules.end_override(conn, rule_id, scope, scope_id, act.id):
             raise InputError("There is no site figure to take back.", "The rule already has its default.", "value")
