@@ -69,7 +69,7 @@ def test_loading_formulas() -> None:
     assert pressure_kpa(6.3, 9.4, 12.55) == pytest.approx(53.403408)
     assert current_density_a_per_cm2(87, 8, 12.4 * 26.6) == pytest.approx(6.594106)
     assert bars_covered(12.5, 120, 87) == pytest.approx(2.8847, abs=1e-3)
-    assert contact_loss_w(2.0, 38, 4, 6.0, 9.0) == pytest.approx(76 + 4 * 0.2 * 6 * 9)
+    assert contact_loss_w(2.0, 38, 4, 6.0, 9.0, shipped()) == pytest.approx(76 + 4 * 0.2 * 6 * 9)
     with pytest.raises(InputError, match="half of each polarity"):
         current_density_a_per_cm2(10, 3, 100)
 

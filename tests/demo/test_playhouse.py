@@ -33,6 +33,7 @@ STATES = {
     "W-02": ("change", ""), "W-01": ("fit", ""), "R-01": ("watch", ""), "S-05": ("stop", ""), "TG-01": ("plan", ""),
     "L-01": ("fit", "uneven"), "T-13": ("fit", "limit estimated"), "T-15": ("fit", "incomplete"), "G-02": ("watch", "doubtful"),
     "H-02": ("fit", "not enough wear yet"), "A-03": ("watch", ""),
+    "T-11": ("watch", "look due"),
 }  # fmt: skip
 
 

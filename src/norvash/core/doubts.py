@@ -53,7 +53,8 @@ def _against_last(reading: Reading, start: Point, previous: Point, run_h: float,
     expected = worn_before / ran_before * (run_h - previous.run_h)
     fell = previous.length_mm - reading.length_mm
     if fell > rules["doubt.fall"] * expected + noise_mm:
-        return Doubt("fell sharply", f"{fell:.2f} mm gone since last time, {expected:.2f} mm was to be expected. "
+        was = f"{expected:.2f} mm was to be expected" if expected > 0 else "though it has not run since by its log"
+        return Doubt("fell sharply", f"{fell:.2f} mm gone since last time, {was}. "
                      "Mistyped, or has something changed: load, commutator, spring?", "doubt.fall")  # fmt: skip
     return None
 

@@ -66,9 +66,14 @@ def current_density_a_per_cm2(current_a: float, brush_count: int, section_mm2: f
     return current_a / (brush_count / 2 * section_mm2 / 100)
 
 
-def contact_loss_w(drop_v: float, current_a: float, brush_count: int, force_n: float, speed_m_per_s: float) -> float:
-    """Return the heat at the brushes [W]: contact drop of the pair and friction (coefficient 0.2)."""
-    return drop_v * current_a + brush_count * 0.2 * force_n * speed_m_per_s
+def contact_loss_w(
+    drop_v: float, current_a: float, brush_count: int, force_n: float, speed_m_per_s: float, rules: MotorRules
+) -> float:
+    """Return the heat at the brushes: contact drop of the pair, and friction.
+
+    Units: drop_v [V], current_a [A], force_n of one brush [N], speed_m_per_s [m/s] -> [W]. Source: rule brush.friction
+    """
+    return drop_v * current_a + brush_count * rules["brush.friction"] * force_n * speed_m_per_s
 
 
 def bars_covered(thickness_mm: float, commutator_d_mm: float, bars: int) -> float:

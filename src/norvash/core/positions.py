@@ -59,7 +59,7 @@ def _read_one(typed: Mapping[str, str], plan: PositionPlan) -> PositionPlan:
     def given(name: str) -> str:
         return typed.get(f"{name}_{plan.number}", "").strip()
 
-    label, polarity = given("label") or plan.label, given("polarity") or plan.polarity
+    label, polarity = given("label") or plan.label, given("polarity").replace("−", "-") or plan.polarity
     if len(label) > 8:
         raise InputError(f"The label “{label}” is too long.", "Use at most 8 characters.", f"label_{plan.number}")
     if polarity not in ("+", "-"):

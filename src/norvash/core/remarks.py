@@ -1,14 +1,15 @@
 """Figures beside the straight line that put wear into proportion."""
 
+from norvash.core.rules.book import MotorRules
 from norvash.core.state import MotorState
 from norvash.core.verdict import Findings
 from norvash.core.wear import dust_g, line_rate_mm_per_kh, rubbed_km, seeming_left_h
 from norvash.core.words import grouped, use_words
 
 
-def remarks(found: Findings, state: MotorState) -> tuple[str, ...]:
+def remarks(found: Findings, state: MotorState, rules: MotorRules) -> tuple[str, ...]:
     """Return short lines: length against usable carbon, wear by distance, and the dust to be expected."""
-    made = (_by_length(found, state), _by_lines(found, state), _by_distance(found, state), _dust(found, state))
+    made = (_by_length(found, state), _by_lines(found, state), _by_distance(found, state), _dust(found, state, rules))
     return tuple(line for line in made if line)
 
 
@@ -62,10 +63,10 @@ def _by_distance(found: Findings, state: MotorState) -> str:
     )
 
 
-def _dust(found: Findings, state: MotorState) -> str:
+def _dust(found: Findings, state: MotorState, rules: MotorRules) -> str:
     wear = [b.wear_mm for b in found.brushes if b.wear_mm is not None]
     thickness, width = state.figures.stated("thickness_mm"), state.figures.stated("width_mm")
     if thickness is None or width is None or len(wear) < len(found.brushes) or not state.current.fitted_known:
         return ""
-    grams = dust_g(thickness * width, wear, state.figures.word("grade_family"))
+    grams = dust_g(thickness * width, wear, state.figures.word("grade_family"), rules)
     return f"About {grams:.1f} g of carbon has worn off this set; clearly more dust than that has another source."

@@ -94,19 +94,15 @@ def start_of(state: MotorState, brush_set: BrushSet, position: int, rules: Motor
 
 
 def motor_limit(figures: Figures, rules: MotorRules) -> Limit:
-    """Return the limit from its best source, on the scale of length.
+    """Return the limit from its best source, on the scale of length; of a stated length and depth, the first reached.
 
     Raises: InputError when figures contradict each other.
     Source: rules limit.*
     """
     new_mm, stated = figures.need("new_mm"), figures.number("limit_mm")
-    if stated is not None:
-        return _stated(stated, figures)
-    depth_limit, depth_new = figures.number("depth_limit_mm"), figures.number("depth_new_mm")
-    if figures.word("method") == "depth" and depth_limit is not None and depth_new is not None:
-        constant = figures.number("depth_constant_mm")
-        limit_mm = (new_mm + depth_new if constant is None else constant) - depth_limit
-        return Limit(limit_mm, "maker's figure, as a depth", False, "maker", (("depth limit", depth_limit),))
+    given = [limit for limit in (_stated(stated, figures) if stated is not None else None, _by_depth(figures)) if limit]
+    if given:
+        return max(given, key=lambda limit: limit.limit_mm)
     third = figures.number("wear_line_3_mm")
     if third is not None:
         return Limit(third, "wear line on the brush", False, "wear line")
@@ -115,6 +111,16 @@ def motor_limit(figures: Figures, rules: MotorRules) -> Limit:
         **{n: figures.stated(n) for n in Parts.__dataclass_fields__ if n in figures.known and n != "new_mm"},
     )
     return limit_from_parts(parts, rules) or estimated_limit(new_mm, rules)
+
+
+def _by_depth(figures: Figures) -> Limit | None:
+    """Return the limit that a depth gauge's own limit sets, on the scale of length; it watches the spring."""
+    depth_limit, depth_new = figures.number("depth_limit_mm"), figures.number("depth_new_mm")
+    if figures.word("method") != "depth" or depth_limit is None or depth_new is None:
+        return None
+    constant = figures.number("depth_constant_mm")
+    limit_mm = (figures.need("new_mm") + depth_new if constant is None else constant) - depth_limit
+    return Limit(limit_mm, "maker's figure, as a depth", False, "maker", (("depth limit", depth_limit),))
 
 
 def _stated(limit_mm: float, figures: Figures) -> Limit:

@@ -3,10 +3,10 @@
 from collections.abc import Sequence
 from math import pi
 
+from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 
-_DENSITY_G_PER_CM3 = {"metal-graphite": 4.0, "high-metal": 4.0}
-_CARBON_G_PER_CM3 = 1.7
+_METAL = ("metal-graphite", "high-metal")
 
 
 def rubbed_km(commutator_d_mm: float, speed_rpm: float, run_h: float) -> float:
@@ -20,15 +20,12 @@ def rubbed_km(commutator_d_mm: float, speed_rpm: float, run_h: float) -> float:
     return pi * commutator_d_mm * speed_rpm * 60 * run_h / 1e6
 
 
-def dust_g(section_mm2: float, wear_mm: Sequence[float], grade_family: str) -> float:
+def dust_g(section_mm2: float, wear_mm: Sequence[float], grade_family: str, rules: MotorRules) -> float:
     """Return the mass of carbon that a set has worn off; clearly more found means arcing, bearing debris or belt dust.
 
-    Units: section_mm2 of one brush [mm²], wear_mm of each [mm] -> [g]
-
-    >>> round(dust_g(12.5 * 25, [5.0, 5.0, 5.0, 5.0], "electrographite"), 2)
-    10.62
+    Units: section_mm2 of one brush [mm²], wear_mm of each [mm] -> [g]. Source: rules dust.*
     """
-    density = _DENSITY_G_PER_CM3.get(grade_family, _CARBON_G_PER_CM3)
+    density = rules["dust.metal" if grade_family in _METAL else "dust.carbon"]
     return section_mm2 * sum(w for w in wear_mm if w > 0) * density / 1000
 
 

@@ -5,6 +5,7 @@ from datetime import date
 from norvash.core.quantities import shown
 
 _DIGITS = {"mm": 1, "in": 3, "thou": 0}
+_UNIT_WORDS = {"hours": "h", "starts": "starts"}
 _MONTHS = ("January", "February", "March", "April", "May", "June", "July", "August", "September", "October",
            "November", "December")  # fmt: skip
 
@@ -16,6 +17,15 @@ def grouped(value: float, digits: int = 0) -> str:
     '5 425'
     """
     return f"{value:,.{digits}f}".replace(",", "\u202f").replace("-", "−")
+
+
+def figure_words(value: float) -> str:
+    """Return a rule's figure to three digits, or whole when it is large.
+
+    >>> figure_words(2 / 3), figure_words(2000.0).replace("\\u202f", " ")
+    ('0.667', '2 000')
+    """
+    return f"{value:.3g}" if abs(value) < 1000 else grouped(value)
 
 
 def length_words(mm: float, unit: str = "mm") -> str:
@@ -30,7 +40,16 @@ def length_words(mm: float, unit: str = "mm") -> str:
 
 def use_words(units: float, unit_of_use: str) -> str:
     """Return an amount of use with its unit: h or starts."""
-    return f"{grouped(units)} {'h' if unit_of_use == 'hours' else 'starts'}"
+    return f"{grouped(units)} {_UNIT_WORDS[unit_of_use]}"
+
+
+def counter_words(units: float, unit_of_use: str) -> str:
+    """Return what a counter shows, with the tenth that it may show.
+
+    >>> counter_words(112.5, "hours"), counter_words(112.0, "starts")
+    ('112.5 h', '112 starts')
+    """
+    return f"{grouped(units, 0 if units == int(units) else 1)} {_UNIT_WORDS[unit_of_use]}"
 
 
 def day_words(day: date) -> str:

@@ -35,6 +35,7 @@ class Machine:
     stated_limit: bool = True
     weeks: int = 208
     every_weeks: int = 12
+    looked_weeks_ago: int = 0
     seasonal: bool = True
     instrument: str = "digital-caliper"
     figures: Mapping[str, str] = field(default_factory=dict)
@@ -55,37 +56,37 @@ KINDS = (
 PEOPLE = ("Ines Torvald", "Bram Aldous", "Maud Celliers")
 
 MACHINES = (
-    Machine("W-02", "Fly-floor winch 2", "stage left, fly floor", "industrial", 18, 2300, 0.12, 32, 14,
+    Machine("W-02", "Fly-floor winch 2", "stage left, fly floor", "industrial", 18, 2300, 0.12, 32, 14, looked_weeks_ago=2,
             kind=KINDS[0].name, state="near its limit"),
-    Machine("W-01", "Fly-floor winch 1", "stage right, fly floor", "industrial", 16, 2500, 0.62, 32, 14, kind=KINDS[0].name),
-    Machine("R-01", "Revolve drive", "under stage", "industrial", 22, 4600, 0.31, 40, 20, brushes="8",
+    Machine("W-01", "Fly-floor winch 1", "stage right, fly floor", "industrial", 16, 2500, 0.62, 32, 14, looked_weeks_ago=6, kind=KINDS[0].name),
+    Machine("R-01", "Revolve drive", "under stage", "industrial", 22, 4600, 0.31, 40, 20, looked_weeks_ago=3, brushes="8",
             figures={"thickness_mm": "16", "width_mm": "32", "commutator_d_mm": "160", "bars": "117", "poles": "4",
                      "grade_family": "electrographite", "grade": "LP-B 230", "rated_v": "440", "rated_a": "62"},
             state="eight brushes"),
-    Machine("L-01", "Orchestra lift", "pit, motor room", "industrial", 6, 2600, 0.48, 32, 14, brushes="4", state="uneven",
+    Machine("L-01", "Orchestra lift", "pit, motor room", "industrial", 6, 2600, 0.48, 32, 14, looked_weeks_ago=9, brushes="4", state="uneven",
             figures={"thickness_mm": "12.5", "width_mm": "25"}),
-    Machine("H-01", "Paint-frame hoist", "paint shop", "industrial", 7, 1700, 0.22, 36, 16, brushes="4", state="depth",
+    Machine("H-01", "Paint-frame hoist", "paint shop", "industrial", 7, 1700, 0.22, 36, 16, looked_weeks_ago=5, brushes="4", state="depth",
             figures={"method": "depth", "instrument": "micrometer", "depth_new_mm": "22", "depth_limit_mm": "42",
                      "depth_constant_mm": "58", "thickness_mm": "12.5", "width_mm": "20"}),
-    Machine("C-01", "Safety-curtain drive", "grid", "industrial", 0.6, 900, 0.9, 28, 0, brushes="4", stated_limit=False,
-            weeks=60, every_weeks=40, seasonal=False, state="first measurement"),
-    Machine("TG-01", "Scenery tug", "scene dock", "traction", 14, 1900, 0.17, 40, 18, brushes="4", state="counter replaced",
+    Machine("C-01", "Safety-curtain drive", "grid", "industrial", 0.6, 900, 0.9, 28, 0, looked_weeks_ago=4, brushes="4", stated_limit=False,
+            weeks=60, every_weeks=100, seasonal=False, state="first measurement"),
+    Machine("TG-01", "Scenery tug", "scene dock", "traction", 14, 1900, 0.17, 40, 18, looked_weeks_ago=1, brushes="4", state="counter replaced",
             figures={"rated_v": "48", "rated_a": "90", "grade_family": "metal-graphite", "grade": "LP-B 402"}),
-    Machine("T-11", "Mitre saw", "scene shop, bench 3", "tool", 5.5, 360, 0.12, 15, 5.5, kind=KINDS[1].name, instrument="vernier"),
-    Machine("T-12", "Hand circular saw", "scene shop", "tool", 3.2, 330, 0.55, 15, 5.5, kind=KINDS[1].name, instrument="rule",
+    Machine("T-11", "Mitre saw", "scene shop, bench 3", "tool", 5.5, 360, 0.12, 15, 5.5, looked_weeks_ago=8, kind=KINDS[1].name, instrument="vernier"),
+    Machine("T-12", "Hand circular saw", "scene shop", "tool", 3.2, 330, 0.55, 15, 5.5, looked_weeks_ago=7, kind=KINDS[1].name, instrument="rule",
             state="read by rule"),
-    Machine("T-13", "Angle grinder", "metal shop", "tool", 2.6, 240, 0.5, 17, 0, stated_limit=False, state="limit estimated"),
+    Machine("T-13", "Angle grinder", "metal shop", "tool", 2.6, 240, 0.5, 17, 0, looked_weeks_ago=8, stated_limit=False, state="limit estimated"),
     Machine("T-15", "Bench drill", "prop shop", "tool", 2.2, 420, 0.74, 18, 6.5, state="half done"),
-    Machine("A-07", "Foyer hand dryer", "foyer east", "appliance", 21, 1500, 0.66, 26, 9),
-    Machine("A-03", "Canteen mixer", "canteen", "appliance", 6, 700, 0.29, 30, 10, state="wear lines",
+    Machine("A-07", "Foyer hand dryer", "foyer east", "appliance", 21, 1500, 0.66, 26, 9, looked_weeks_ago=5),
+    Machine("A-03", "Canteen mixer", "canteen", "appliance", 6, 700, 0.29, 30, 10, looked_weeks_ago=2, state="wear lines",
             figures={"method": "wear line", "wear_line_1_mm": "20", "wear_line_2_mm": "15", "wear_line_3_mm": "10"}),
     Machine("A-09", "Wind machine", "stage, sound store", "appliance", 1.4, 400, 0.95, 22, 8, state="new set"),
-    Machine("S-03", "Stand-by set, starter", "yard", "starter", 3.5, 900, 0.4, 13.5, 7, brushes="4", seasonal=False,
+    Machine("S-03", "Stand-by set, starter", "yard", "starter", 3.5, 900, 0.4, 13.5, 7, looked_weeks_ago=10, brushes="4", seasonal=False,
             figures={"thickness_mm": "8", "width_mm": "18", "grade_family": "high-metal", "grade": "LP-B 510"}),
     Machine("S-05", "Touring truck, starter", "yard", "starter", 24, 5200, 0.02, 16, 8, brushes="4", state="at the limit"),
-    Machine("G-01", "Tacho of the revolve", "under stage", "generator", 22, 9500, 0.8, 20, 8, brushes="2",
+    Machine("G-01", "Tacho of the revolve", "under stage", "generator", 22, 9500, 0.8, 20, 8, looked_weeks_ago=8, brushes="2",
             figures={"thickness_mm": "5", "width_mm": "8", "commutator_d_mm": "38", "bars": "31"}),
-    Machine("G-02", "Exciter of the stand-by set", "yard", "generator", 2.1, 700, 0.5, 22, 9, brushes="4", seasonal=False,
+    Machine("G-02", "Exciter of the stand-by set", "yard", "generator", 2.1, 700, 0.5, 22, 9, looked_weeks_ago=1, brushes="4", seasonal=False,
             state="abrupt wear"),
     Machine("H-02", "Spare winch motor", "stores, shelf 4", "industrial", 0, 2300, 1.0, 32, 14, kind=KINDS[0].name, weeks=30,
             state="on the shelf"),

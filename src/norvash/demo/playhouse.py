@@ -73,14 +73,14 @@ def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
 
 
 class _Acts:
-    """Gives every act an id and a person, always the same ones."""
+    """Gives every act an id and the person who has the rounds of that month, always the same ones."""
 
     def __init__(self, conn: Connection) -> None:
         self._conn, self._count = conn, 0
 
     def at(self, when: datetime) -> Act:
         self._count += 1
-        return Act(f"demo-act-{self._count:06d}", f"person-{self._count % len(PEOPLE) + 1}-of-demo", when)
+        return Act(f"demo-act-{self._count:06d}", f"person-{when.month % len(PEOPLE) + 1}-of-demo", when)
 
 
 class _Story:
@@ -107,13 +107,14 @@ class _Story:
         changes = self._changes(total)
         self._add(weeks[0][0], kinds)
         last = len(weeks) - 1
+        look = last - self.machine.looked_weeks_ago
         for i, (when, used) in enumerate(weeks[1:], start=1):
             if changes and used >= changes[0]:
                 self._change(when, used)
                 changes.pop(0)
-            elif i == last or (i % self.machine.every_weeks == 0 and last - i > 2):
-                self._round(when, used, final=i == last)
-            elif i % 3 == 0 and used > 0:
+            elif i == look or (i % self.machine.every_weeks == 0 and look - i > 2):
+                self._round(when, used, final=i == look)
+            elif (i % 3 == 0 or i == last) and used > 0:
                 log_use(self.conn, self.acts.at(when), self.motor_id, f"{used - self.shift:.0f}")
 
     def _weeks(self) -> Iterator[tuple[datetime, float]]:

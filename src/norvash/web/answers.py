@@ -1,6 +1,5 @@
 """Answers: pages from templates, errors as a page or as JSON, never a bare status."""
 
-import json
 from datetime import date, datetime
 from functools import cache
 from pathlib import Path
@@ -11,7 +10,7 @@ from fastapi.responses import HTMLResponse, JSONResponse, RedirectResponse, Resp
 from jinja2 import Environment, FileSystemBytecodeCache, FileSystemLoader, StrictUndefined, select_autoescape
 from markupsafe import Markup
 
-from norvash.core.words import day_words, grouped, length_words, use_words
+from norvash.core.words import day_words, figure_words, grouped, length_words, use_words
 from norvash.drawing.stage_mark import stage_mark
 from norvash.drawing.svg import HATCHING, Drawing
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
@@ -48,12 +47,11 @@ def _environment() -> Environment:
     )  # fmt: skip
     env.globals |= {"areas": AREAS, "version": _VERSION, "drawn": _drawn, "mark": _mark, "hatching": _HATCHING}
     env.filters |= {
-        "unjson": json.loads,
-        "brief": _brief,
         "counted": _counted,
         "as_length": length_words,
         "use": use_words,
         "grouped": grouped,
+        "figure": figure_words,
         "day": _day,
         "iso": _iso,
         "share": _share,
@@ -75,17 +73,6 @@ def _counted(value: float) -> str:
 
 def _share(value: float) -> str:
     return f"{value:.0%}"
-
-
-def _brief(value: object) -> str:
-    """Return a recorded value in a few words."""
-    if isinstance(value, bool):
-        return "yes" if value else "no"
-    if isinstance(value, float):
-        return f"{value:.4g}" if abs(value) < 1000 else f"{value:.0f}"
-    if isinstance(value, dict):
-        return ", ".join(f"{k} {_brief(v)}" for k, v in value.items())
-    return str(value)
 
 
 ENVIRONMENT = _environment()

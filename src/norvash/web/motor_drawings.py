@@ -1,41 +1,78 @@
 """The drawings of one motor, as its pages show them."""
 
+from collections.abc import Sequence
+
+from norvash.core.figures import Figures
+from norvash.core.positions import PositionPlan
 from norvash.core.ruler import ruler_of
+from norvash.core.rules.book import MotorRules
 from norvash.core.stages import WORDS
+from norvash.core.state import motor_limit
+from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
 from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.drawing.end_view import EndBrush, EndPlate, end_view
 from norvash.drawing.life_line import life_line
 from norvash.drawing.svg import Drawing
-from norvash.work.context import Context
+from norvash.drawing.use_curve import use_curve
+from norvash.errors import NotFound
 from norvash.work.motor_page import MotorPage
 from norvash.work.round_page import RoundPage
 
+_WIDE = 790.0
 
-def drawings_of(shown: MotorPage, wide: float = 790) -> dict[str, Drawing]:
-    """Return the motor's drawings by name."""
+
+def drawing_of(shown: MotorPage, name: str) -> Drawing:
+    """Return one of the motor's drawings.
+
+    Raises: NotFound for another name, or for a use curve without a log.
+    """
+    if name not in _MAKERS or (name == "use-curve" and not shown.context.state.entries):
+        raise NotFound("There is no such drawing.", "Save it from the motor's page.")
+    return _MAKERS[name](shown)
+
+
+def _life_line(shown: MotorPage) -> Drawing:
+    return life_line(shown.found, shown.context.state, _WIDE, 285)
+
+
+def _carbon_ruler(shown: MotorPage) -> Drawing:
     state = shown.context.state
-    return {
-        "end-view": _end_view(shown, 330),
-        "life-line": life_line(shown.found, state, wide, 285),
-        "carbon-ruler": carbon_ruler(ruler_of(shown.found, state), wide, max(44.0, 11.0 * len(state.positions)), dimensions=True),
-    }  # fmt: skip
+    return carbon_ruler(ruler_of(shown.found, state), _WIDE, max(44.0, 11.0 * len(state.positions)), dimensions=True)
 
 
-def plate_of(context: Context, limit_mm: float) -> EndPlate:
+def _use_curve(shown: MotorPage) -> Drawing:
+    state = shown.context.state
+    return use_curve(state.entries, state.rate, state.unit, 580, 250)
+
+
+def figures_drawn(figures: Figures, plans: Sequence[PositionPlan], rules: MotorRules) -> tuple[Drawing, Drawing]:
+    """Return the brush and the end view that figures stand for, as with new brushes.
+
+    Raises: InputError when the figures contradict each other.
+    """
+    limit, new_mm, unit = motor_limit(figures, rules), figures.need("new_mm"), figures.word("length_unit")
+    lines = [figures.number(f"wear_line_{i}_mm") for i in (1, 2, 3)]
+    plan = BrushPlan(new_mm, figures.need("thickness_mm"), figures.need("width_mm"), limit.limit_mm, limit.source,
+                     limit.estimated, figures.need("commutator_d_mm"), tuple(x for x in lines if x is not None),
+                     figures.number("lead_root_depth_mm"), unit)  # fmt: skip
+    fitted = [EndBrush(p, new_mm, True, "new") for p in plans]
+    return brush_sheet(plan, 470, 300), end_view(plate_of(figures, limit.limit_mm), fitted, 300)
+
+
+def plate_of(figures: Figures, limit_mm: float) -> EndPlate:
     """Return the parts of the end view."""
-    figures = context.figures
     return EndPlate(figures.need("commutator_d_mm"), int(figures.need("bars")), figures.need("thickness_mm"),
                     figures.need("new_mm"), limit_mm, figures.word("length_unit"),
                     figures.basis("commutator_d_mm") == "class default")  # fmt: skip
 
 
-def _end_view(shown: MotorPage, size: float) -> Drawing:
+def _end_view(shown: MotorPage) -> Drawing:
     brushes = [
         EndBrush(plan, b.last.length_mm if b.last else None, b.in_round, WORDS[b.staged.stage] if b.staged else "not measured",
                  f"/motors/{shown.context.motor.id}/measure?position={plan.number}")
         for plan, b in zip(shown.context.state.positions, shown.found.brushes, strict=True)
     ]  # fmt: skip
-    return end_view(plate_of(shown.context, shown.found.limit.limit_mm), brushes, size)
+    return end_view(plate_of(shown.context.figures, shown.found.limit.limit_mm), brushes, 330)
 
 
 def round_view(shown: RoundPage, size: float) -> Drawing:
@@ -45,4 +82,7 @@ def round_view(shown: RoundPage, size: float) -> Drawing:
                  x.reading is not None, x.word, f"/rounds/{shown.row.id}?position={x.plan.number}", x.plan.number == shown.at)
         for x in shown.lines
     ]  # fmt: skip
-    return end_view(plate_of(shown.context, shown.found.limit.limit_mm), brushes, size)
+    return end_view(plate_of(shown.context.figures, shown.found.limit.limit_mm), brushes, size)
+
+
+_MAKERS = {"end-view": _end_view, "life-line": _life_line, "carbon-ruler": _carbon_ruler, "use-curve": _use_curve}

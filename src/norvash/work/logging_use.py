@@ -126,18 +126,19 @@ def _strike_last(conn: Connection, motor_id: str, act_id: str) -> str:
     return last_id
 
 
-def settle_use(conn: Connection, act: Act, context: Context, text: str, answer: str) -> float:
-    """Log the counter as read at a measurement, unless it stands as logged; return total use now."""
+def settle_use(conn: Connection, act: Act, context: Context, text: str, answer: str) -> Counted:
+    """Log the counter as read at a measurement, unless it stands as logged; return the use now."""
     entries = context.state.entries
+    stands = Counted(entries[-1].total_units, entries[-1].counter_units, "") if entries else None
     if not text.strip():
-        if not entries:
+        if stands is None:
             raise InputError("No use is logged yet.", "Type what the counter shows.", "counter")
-        return entries[-1].total_units
+        return stands
     try:
         counted = count(conn, context, text, "counter", act.at, act.at, answer)
     except InputError as error:
         raise error.at("counter") from None
-    if entries and counted.counter_units == entries[-1].counter_units:
-        return entries[-1].total_units
+    if stands is not None and counted.counter_units == stands.counter_units:
+        return stands
     use.add_entry(conn, f"{act.id}.use", context.motor.id, act.at, counted, text.strip(), act.id)
-    return counted.total_units
+    return counted

@@ -31,11 +31,12 @@ def start_round(conn: Connection, act: Act, motor_id: str, counter: str, kind: s
         half_done = rounds.open_round(conn, motor_id)
         if half_done is not None:
             return Change(half_done.id, {}, {"went on": half_done.id}, motor_id)
-        total = settle_use(conn, act, context, counter, answer)
+        counted = settle_use(conn, act, context, counter, answer)
         set_id, number, _, _ = rounds.current_set(conn, motor_id)
-        rounds.add_round(conn, act.id, motor_id, set_id, kind, act.at, total, act.id)
+        rounds.add_round(conn, act.id, motor_id, set_id, kind, act.at, counted.total_units, act.id)
         refresh(conn, motor_id, act.at.date())
-        return Change(act.id, {}, {"set": number, "kind": kind, "total": total, "counter": counter}, motor_id)
+        after = {"set": number, "kind": kind, "counter": counted.counter_units, "total": counted.total_units}
+        return Change(act.id, {}, after, motor_id)
 
     typed = {"motor": motor_id, "counter": counter, "kind": kind, "answer": answer}
     return once(conn, act, "start a round", typed, body)

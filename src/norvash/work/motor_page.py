@@ -7,12 +7,12 @@ from norvash.core.sentence import Verdict, verdict
 from norvash.core.verdict import Findings, findings
 from norvash.store import people, rounds, use
 from norvash.store.database import Connection
-from norvash.store.people import Done
 from norvash.store.rounds import RoundRow
 from norvash.store.use import UseRow
 from norvash.work.context import Context, load
+from norvash.work.history import HistoryLine, history
 
-_HISTORY = 40
+_LOG, _ACTS = 40, 80
 
 
 @dataclass(frozen=True, slots=True)
@@ -24,7 +24,7 @@ class MotorPage:
     said: Verdict
     half_done: RoundRow | None
     log: list[UseRow]
-    history: list[Done]
+    history: tuple[HistoryLine, ...]
 
 
 def judged(conn: Connection, motor_id: str, today: date) -> tuple[Context, Findings, Verdict]:
@@ -40,5 +40,5 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
     Raises: NotFound.
     """
     context, found, said = judged(conn, motor_id, today)
-    return MotorPage(context, found, said, rounds.open_round(conn, motor_id), use.list_log(conn, motor_id, _HISTORY),
-                     people.list_acts(conn, motor_id, _HISTORY))  # fmt: skip
+    return MotorPage(context, found, said, rounds.open_round(conn, motor_id), use.list_log(conn, motor_id, _LOG),
+                     history(people.list_acts(conn, motor_id, _ACTS), context.unit))  # fmt: skip

@@ -37,7 +37,7 @@ def fit_new_set(
 
     def body(act: Act) -> Change:
         context = load(conn, motor_id)
-        total = settle_use(conn, act, context, counter, answer)
+        total = settle_use(conn, act, context, counter, answer).total_units
         set_id, number, fitted_units, _ = rounds.current_set(conn, motor_id)
         half_done = rounds.open_round(conn, motor_id)
         if half_done is not None:

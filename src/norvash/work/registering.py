@@ -182,7 +182,8 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
                 "What you typed is kept: compare, then send it again.",
                 "version",
             )
-        before = motors.motor_figures(conn, motor_id)
+        plans = motors.positions(conn, motor_id)
+        before = {**motors.motor_figures(conn, motor_id), **_as_words(plans)}
         figures = _read_all(typed)
         if "unit_of_use" in figures and figures["unit_of_use"] != figures_of(conn, motor).word("unit_of_use"):
             raise InputError(
@@ -192,12 +193,18 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
             )
         motors.change_motor_figures(conn, motor_id, figures)
         check_together(figures_of(conn, motor))
-        motors.change_positions(conn, motor_id, read_positions(typed, motors.positions(conn, motor_id)))
+        changed = read_positions(typed, plans)
+        motors.change_positions(conn, motor_id, changed)
         motors.change_motor(conn, motor)
         refresh(conn, motor_id, act.at.date())
-        return Change(motor_id, before, figures, motor_id)
+        return Change(motor_id, before, {**figures, **_as_words(changed)}, motor_id)
 
     return once(conn, act, "change figures", {"motor": motor_id, "typed": dict(typed), "version": version}, body)
+
+
+def _as_words(plans: tuple[PositionPlan, ...]) -> dict[str, str]:
+    """Return positions as they stand in the record."""
+    return {f"position {p.number}": f"{p.label} at {p.angle_deg:g}°, arm {p.arm}, {p.polarity}" for p in plans}
 
 
 def _read_all(typed: Mapping[str, str]) -> dict[str, float | str]:
@@ -230,18 +237,19 @@ def save_type(
         errors.raise_any()
         figures = _read_all(typed)
         check_together(Figures({}, figures, TEMPLATES[motor_class].lends))
-        before = motors.type_figures(conn, made.id)
+        before = {**motors.type_figures(conn, made.id), **_as_words(motors.type_positions(conn, made.id))}
         if not type_id:
             motors.add_type(conn, made, act.id)
             motors.change_type_positions(conn, made.id, even_positions(_count(brushes, motor_class)))
-        motors.change_type_positions(conn, made.id, read_positions(typed, motors.type_positions(conn, made.id)))
+        plans = read_positions(typed, motors.type_positions(conn, made.id))
+        motors.change_type_positions(conn, made.id, plans)
         motors.change_type_figures(conn, made.id, figures)
         for motor in motors.list_motors_of_type(conn, made.id):
             try:
                 refresh(conn, motor.id, act.at.date())
             except InputError as error:
                 raise InputError(f"Motor {motor.tag}: {error.problem}", error.remedy, error.field) from None
-        return Change(made.id, before, figures)
+        return Change(made.id, before, {"name": made.name, **figures, **_as_words(plans)})
 
     return once(conn, act, "save a type", content, body)
 

@@ -7,7 +7,7 @@ from norvash.core.findings import BY_ID, Finding
 from norvash.core.positions import PositionPlan
 from norvash.core.sentence import Verdict
 from norvash.core.stages import WORDS
-from norvash.core.straight_line import Point
+from norvash.core.straight_line import Point, rate_mm_per_kh
 from norvash.core.verdict import BrushNow, Findings
 from norvash.store import rounds
 from norvash.store.database import Connection
@@ -18,13 +18,17 @@ from norvash.work.motor_page import judged
 
 @dataclass(frozen=True, slots=True)
 class Line:
-    """One position of the round: its reading, its last one, and what follows."""
+    """One position of the round: its reading, its last one, and what follows.
+
+    `ran_units` is the use since its last reading; the rate is of that interval, or over the set's life without one.
+    """
 
     plan: PositionPlan
     reading: ReadingRow | None
     before: Point | None
     brush: BrushNow
     since_mm: float | None
+    ran_units: float | None
     rate_mm_per_kh: float | None
     word: str
     seen: tuple[Finding, ...]
@@ -77,15 +81,15 @@ def round_page(conn: Connection, round_id: str, position: int, today: date) -> R
 
 def _line(context: Context, row: RoundRow, plan: PositionPlan, reading: ReadingRow | None, brush: BrushNow) -> Line:
     before = _before(context, row, plan.number)
-    since = rate = None
+    since = ran = rate = None
     if reading is not None and before is not None:
-        since = before.length_mm - reading.length_mm
-        ran = row.total_units - before.run_h
-        rate = since / ran * 1000 if ran > 0 else None
+        now = Point(reading.length_mm, row.total_units, reading.sd_mm)
+        since, ran = before.length_mm - now.length_mm, now.run_h - before.run_h
+        rate = rate_mm_per_kh(before if ran > 0 else brush.start, now)
     word = WORDS[brush.staged.stage] if brush.staged and reading else "not measured in this round"
     this = next(r for s in context.state.sets for r in s.rounds if r.id == row.id)
     seen = tuple(BY_ID[x] for n, x in this.seen if n == plan.number)
-    return Line(plan, reading, before, brush, since, rate, word, seen)
+    return Line(plan, reading, before, brush, since, ran, rate, word, seen)
 
 
 def _before(context: Context, row: RoundRow, position: int) -> Point | None:

@@ -28,6 +28,8 @@ SETS = (
     Rule("spread.outlier", "robust standard deviations beyond which one brush stands out", "", 3.0, _HOUSE, 1, 10),
     Rule("spread.noise", "standard deviations that a difference must exceed to be seen", "", 3.0, _HOUSE, 0, 10),
     Rule("spread.polarity", "ratio of mean wear between polarities worth a note", "", 1.6, _TRADE, 1, 10),
+    Rule("dust.carbon", "density of carbon brushes, for the dust to be expected", "g/cm³", 1.7, _TRADE, 0.5, 9),
+    Rule("dust.metal", "density of metal-graphite brushes, for the dust to be expected", "g/cm³", 4.0, _TRADE, 0.5, 9),
     Rule("face.taper", "taper of a face beyond its design", "°", 1.0, _TRADE, 0, 45),
 )
 LINE = (

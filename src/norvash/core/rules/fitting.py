@@ -48,6 +48,7 @@ LOADING = (
         500,
         MappingProxyType({c: float(high) for c, (_, high) in _PRESSURE.items()}),
     ),
+    Rule("brush.friction", "friction of a brush on copper, for its heat", "", 0.2, _TRADE, 0.01, 1),
     Rule("spring.plan", "deviation of the force that is planned for", "", 0.10, _TRADE, 0, 1),
     Rule("spring.change", "deviation of the force that means renewal", "", 0.20, _TRADE, 0, 1),
     *(

@@ -2,6 +2,7 @@
 
 from norvash.core.rules.book import Rule
 from norvash.core.rules.catalogue import GROUPS
+from norvash.core.words import figure_words
 
 _HEAD = """# Rules
 
@@ -23,4 +24,4 @@ def listing() -> str:
 
 def _row(rule: Rule) -> str:
     by_class = ", ".join(f"{c} {v:g}" for c, v in rule.by_class.items())
-    return f"| {rule.id} | {rule.words} | {rule.default:.3g} | {rule.unit} | {by_class} | {rule.source} |\n"
+    return f"| {rule.id} | {rule.words} | {figure_words(rule.default)} | {rule.unit} | {by_class} | {rule.source} |\n"

@@ -131,7 +131,7 @@ def current_density(given: DensityIn, rules: MotorRules) -> DensityOut:
         below_third_of_guide=below, over_guide=over, bars_covered=covered,
         bars_usual=None if covered is None else rules["bars.low"] <= covered <= rules["bars.high"], contact_drop_v=drop,
         contact_drop_share=drop / given.supply_v if drop is not None and given.supply_v else None,
-        heat_w=_heat_w(drop, given),
+        heat_w=_heat_w(drop, given, rules),
         advice=_density_advice(below, over, given), rules=ids,
     )  # fmt: skip
 
@@ -152,10 +152,10 @@ def _guide(given: DensityIn, rules: MotorRules) -> tuple[float | None, float | N
     )
 
 
-def _heat_w(drop: float | None, given: DensityIn) -> float | None:
+def _heat_w(drop: float | None, given: DensityIn, rules: MotorRules) -> float | None:
     if drop is None or given.force_n is None or given.speed_m_per_s is None:
         return None
-    return contact_loss_w(drop, given.current_a, given.brush_count, given.force_n, given.speed_m_per_s)
+    return contact_loss_w(drop, given.current_a, given.brush_count, given.force_n, given.speed_m_per_s, rules)
 
 
 def _density_advice(below: bool | None, over: bool | None, given: DensityIn) -> str:

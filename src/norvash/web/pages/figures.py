@@ -5,10 +5,13 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.classes import TEMPLATES
 from norvash.core.figures import FIELDS, Figures
+from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError, NorvashError
 from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.motor_drawings import figures_drawn
+from norvash.work.context import figures_of, rulebook
 from norvash.work.registering import change_figures
 
 router = APIRouter()
@@ -29,7 +32,12 @@ def _page(
 ) -> HTMLResponse:
     motor = store.fetch_motor(conn, motor_id)
     of_type = store.type_figures(conn, motor.type_id) if motor.type_id else {}
-    return page(request, "figures.html", status_of(error) if error else 200, area="Motors", motor=motor, fields=FIELDS, positions=store.positions(conn, motor_id),
+    plans = store.positions(conn, motor_id)
+    in_force, rules = (
+        figures_of(conn, motor),
+        MotorRules(rulebook(conn), motor.motor_class, motor.type_id or "", motor.id),
+    )
+    return page(request, "figures.html", status_of(error) if error else 200, area="Motors", motor=motor, fields=FIELDS, positions=plans, drawings=figures_drawn(in_force, plans, rules),
                 lent=Figures({}, of_type, TEMPLATES[motor.motor_class].lends), typed=typed, act_id=fresh_id(),
                 error=error, errors=errors_of(error))  # fmt: skip
 

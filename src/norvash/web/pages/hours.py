@@ -8,6 +8,7 @@ from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import UseForm
+from norvash.web.motor_drawings import drawing_of
 from norvash.work.bench import REGISTER_PAGE, register
 from norvash.work.logging_use import MODES, log_use, take_back
 from norvash.work.motor_page import motor_page
@@ -43,8 +44,10 @@ def _page(
     request: Request, conn: Connection, now: Now, motor_id: str, typed: dict[str, str], error: NorvashError | None
 ) -> HTMLResponse:
     shown = motor_page(conn, motor_id, now.date())
+    state = shown.context.state
+    curve = drawing_of(shown, "use-curve") if state.entries else None
     return page(request, "motor_hours.html", status_of(error) if error else 200, area="Hours", m=shown, modes=MODES,
-                motor=shown.context.motor, state=shown.context.state, said=shown.said, act_id=fresh_id(),
+                motor=shown.context.motor, state=state, said=shown.said, curve=curve, act_id=fresh_id(),
                 strike_id=fresh_id(), typed=typed, error=error, errors=errors_of(error))  # fmt: skip
 
 

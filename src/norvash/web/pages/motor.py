@@ -5,13 +5,13 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
 from norvash.core.remarks import remarks
-from norvash.errors import NotFound
 from norvash.web.answers import page
 from norvash.web.deps import Conn, Now
-from norvash.web.motor_drawings import drawings_of
+from norvash.web.motor_drawings import drawing_of
 from norvash.work.motor_page import motor_page
 
 router = APIRouter()
+_DRAWINGS = ("end-view", "life-line", "carbon-ruler")
 
 
 @router.get("/motors/{motor_id}")
@@ -20,7 +20,7 @@ def show(request: Request, conn: Conn, now: Now, motor_id: str) -> HTMLResponse:
     shown = motor_page(conn, motor_id, now.date())
     template = TEMPLATES[shown.context.motor.motor_class]
     return page(request, "motor.html", area="Motors", m=shown, context=shown.context, motor=shown.context.motor,
-                state=shown.context.state, found=shown.found, said=shown.said, drawings=drawings_of(shown), remarks=remarks(shown.found, shown.context.state), errors={},
+                state=shown.context.state, found=shown.found, said=shown.said, drawings={name: drawing_of(shown, name) for name in _DRAWINGS}, remarks=remarks(shown.found, shown.context.state, shown.context.rules), errors={},
                 caution=f"{template.caution} {CAUTION_FOR_ALL}")  # fmt: skip
 
 
@@ -28,9 +28,7 @@ def show(request: Request, conn: Conn, now: Now, motor_id: str) -> HTMLResponse:
 def drawing(conn: Conn, now: Now, motor_id: str, name: str) -> Response:
     """Give one drawing as a file."""
     shown = motor_page(conn, motor_id, now.date())
-    found = drawings_of(shown).get(name)
-    if found is None:
-        raise NotFound("There is no such drawing.", "Save it from the motor's page.")
+    found = drawing_of(shown, name)
     tag = "".join(c if c.isascii() and c.isalnum() else "-" for c in shown.context.motor.tag)
     headers = {"Content-Disposition": f'attachment; filename="{tag}-{name}.svg"'}
     return Response(found.file(), media_type="image/svg+xml", headers=headers)

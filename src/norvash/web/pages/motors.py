@@ -4,13 +4,19 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
+from norvash.core.figures import Figures
+from norvash.core.positions import even_positions
+from norvash.core.rules.book import MotorRules
+from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
 from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import MotorForm
 from norvash.web.list_drawings import list_ruler
+from norvash.web.motor_drawings import figures_drawn
 from norvash.work.bench import REGISTER_PAGE, register
+from norvash.work.context import rulebook
 from norvash.work.registering import NewMotor, add_motor
 
 router = APIRouter()
@@ -40,8 +46,14 @@ def _form(request: Request, conn: Conn, typed: dict[str, str], error: NorvashErr
     template = TEMPLATES.get(typed.get("motor_class", ""))
     types = [t for t, _ in store.list_types(conn) if template is None or t.motor_class == template.name]
     figures = store.type_figures(conn, typed["type_id"]) if typed.get("type_id") else {}
+    drawings: tuple[Drawing, ...] = ()
+    if template:
+        plans = store.type_positions(conn, typed["type_id"]) if typed.get("type_id") else ()
+        rules = MotorRules(rulebook(conn), template.name, typed.get("type_id", ""))
+        lent = Figures({}, figures, template.lends)
+        drawings = figures_drawn(lent, plans or even_positions(template.brushes), rules)
     return page(request, "motor_new.html", status_of(error) if error else 200, area="Motors", templates=TEMPLATES,
-                template=template, types=types, type_figures=figures, act_id=fresh_id(), typed=typed, error=error,
+                template=template, types=types, drawings=drawings, act_id=fresh_id(), typed=typed, error=error,
                 errors=errors_of(error), caution=CAUTION_FOR_ALL)  # fmt: skip
 
 

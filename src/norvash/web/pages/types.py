@@ -5,11 +5,15 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.classes import TEMPLATES
 from norvash.core.figures import FIELDS, Figures
+from norvash.core.rules.book import MotorRules
+from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
 from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import TypeForm
+from norvash.web.motor_drawings import figures_drawn
+from norvash.work.context import rulebook
 from norvash.work.registering import save_type
 
 router = APIRouter()
@@ -49,10 +53,15 @@ def _page(
 ) -> HTMLResponse:
     template = TEMPLATES.get(typed.get("motor_class", ""))
     lent = Figures({}, {}, template.lends if template else {})
+    plans = store.type_positions(conn, type_id) if type_id else ()
+    drawings: tuple[Drawing, ...] = ()
+    if type_id and template:
+        rules = MotorRules(rulebook(conn), template.name, type_id)
+        drawings = figures_drawn(Figures({}, store.type_figures(conn, type_id), template.lends), plans, rules)
     return page(request, "type.html", status_of(error) if error else 200, area="Motors", type_id=type_id, fields=FIELDS,
                 lent=lent, templates=TEMPLATES, template=template, typed=typed, act_id=fresh_id(),
                 motors=store.list_motors_of_type(conn, type_id) if type_id else [],
-                positions=store.type_positions(conn, type_id) if type_id else (), error=error, errors=errors_of(error))  # fmt: skip
+                positions=plans, drawings=drawings, error=error, errors=errors_of(error))  # fmt: skip
 
 
 @router.post("/types")

@@ -1,0 +1,114 @@
+"""Drawings: to scale, speaking, saved without a style sheet, and safe."""
+
+import re
+import xml.etree.ElementTree as ET
+from dataclasses import replace
+from datetime import timedelta
+
+import pytest
+
+from norvash.core.positions import even_positions
+from norvash.core.ruler import ruler_from, ruler_of
+from norvash.core.rules.catalogue import shipped
+from norvash.core.verdict import findings
+from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
+from norvash.drawing.carbon_ruler import carbon_ruler
+from norvash.drawing.date_span import TimeAxis, axis_head, date_span
+from norvash.drawing.end_view import EndBrush, EndPlate, end_view
+from norvash.drawing.life_line import life_line
+from norvash.drawing.stage_mark import stage_mark
+from norvash.drawing.svg import Drawing
+from norvash.drawing.use_curve import use_curve
+from states import TODAY, a_round, state
+
+BRUSH = BrushPlan(32, 12.5, 25, 14, "maker's figure", False, 120, (26, 20, 14), 8)
+
+
+def drawings() -> list[Drawing]:
+    shown = state(a_round(10, 20, 20.2), a_round(20, 15, 16.2))
+    found = findings(shown, shipped(), TODAY)
+    plate = EndPlate(30, 28, 6.4, 22, 8)
+    brushes = [EndBrush(p, 15.0, True, "Watch", f"/x/{p.number}", p.number == 1) for p in even_positions(8)]
+    axis = TimeAxis(TODAY, TODAY + timedelta(weeks=40), 300)
+    return [
+        carbon_ruler(ruler_of(found, shown), 360, 36, dimensions=True), life_line(found, shown, 700, 300), end_view(plate, brushes, 300),
+        stage_mark("watch", "Watch"), axis_head(axis), date_span(axis, TODAY, TODAY + timedelta(days=90)), date_span(axis, None, None),
+        brush_sheet(BRUSH, 470, 300), brush_sheet(replace(BRUSH, estimated=True, wear_lines_mm=(), lead_root_mm=None), 300, 300),
+        use_curve(shown.entries, shown.rate, "hours", 500, 240), use_curve(shown.entries[:1], None, "starts", 500, 240),
+    ]  # fmt: skip
+
+
+@pytest.mark.parametrize("drawing", drawings(), ids=lambda d: d.name)
+def test_drawings_speak_save_and_carry_no_style(drawing: Drawing) -> None:
+    saved = ET.fromstring(drawing.file().split("\n", 1)[1])
+    assert saved.tag.endswith("svg")
+    assert drawing.title in drawing.svg()
+    assert "style=" not in drawing.svg()
+    assert "class=" not in drawing.file().split(">", 2)[2]
+    assert all(len(r) == len(drawing.head) for r in drawing.rows)
+
+
+def test_the_ruler_is_to_scale_and_keeps_its_values() -> None:
+    shown = state(a_round(20, 11, 16.5))
+    ruler = ruler_of(findings(shown, shipped(), TODAY), shown)
+    assert ruler_from(ruler.as_plain()) == ruler
+    svg = carbon_ruler(ruler, 222, 20).svg()
+    assert 'x="1" y="10.5" width="220"' in svg
+    assert f"M{1 + 80:.0f} 9L{1 + 80:.0f} 36" in svg
+
+
+def test_markup_in_names_is_escaped_in_drawings() -> None:
+    assert "<script>" not in stage_mark("fit", "<script>alert(1)</script>").svg()
+
+
+@pytest.mark.parametrize("commutator_d_mm", [120.0, 28.0, 10.0])
+def test_the_brush_is_drawn_to_scale(commutator_d_mm: float) -> None:
+    svg = brush_sheet(replace(BRUSH, commutator_d_mm=commutator_d_mm), 470, 300).svg()
+    side = re.search(r'<rect class="carbon" x="[^"]+" y="22" width="([^"]+)" height="([^"]+)"', svg)
+    assert side is not None
+    width, height = float(side[1]), float(side[2])
+    assert width / height == pytest.approx(25 / 32, rel=1e-3)
+    limit = re.search(r'<path class="copper-line" d="M\S+ (\S+)L', svg)
+    assert limit is not None
+    assert (float(limit[1]) - 22) / height == pytest.approx(14 / 32, rel=1e-3)
+    assert ("A" in svg.split('class="carbon" d="')[1].split('"')[0]) is (commutator_d_mm > 12.5)
+
+
+def test_the_use_curve_ends_at_the_newest_entry_and_shows_what_the_rate_rests_on() -> None:
+    shown = state(weeks=80)
+    drawing = use_curve(shown.entries, shown.rate, "hours", 500, 240)
+    assert len(drawing.rows) == 53
+    assert drawing.rows[0] == ("2027-07-19", "1\u202f700 h", "1\u202f600 h")
+    assert "20.0 h a week" in drawing.svg()
+    dots = [float(y) for y in re.findall(r'class="dot" cx="[^"]+" cy="([^"]+)"', drawing.svg())]
+    assert dots == sorted(dots, reverse=True)
+    assert dots[-1] == pytest.approx(20)
+
+
+ENDS = {2: [(90, "A"), (270, "B")], 4: [(45, "A"), (135, "B"), (225, "C"), (315, "D")]}
+
+
+@pytest.mark.parametrize("count", [2, 4, 8, 40])
+def test_the_end_view_is_to_scale_and_lets_every_brush_be_chosen(count: int) -> None:
+    plans = even_positions(count)
+    assert [(p.angle_deg, p.label) for p in plans] == ENDS.get(count, [(p.angle_deg, p.label) for p in plans])
+    brushes = [EndBrush(p, 15.0, True, "Watch", f"/x/{p.number}") for p in plans]
+    root = ET.fromstring(end_view(EndPlate(30, 28, 6.4, 22, 8), brushes, 300).svg())
+    links = [e for e in root.iter() if e.tag.endswith("a") and e.get("href")]
+    assert [e.get("href") for e in links] == [f"/x/{p.number}" for p in plans]
+    assert all("Brush" in (e.get("aria-label") or "") for e in links)
+    carbon = [e for e in root.iter() if e.get("class") == "carbon"]
+    assert {e.get("height") for e in carbon} == {"15"}
+    assert (float(carbon[0].get("width") or 0) == 6.4) is (count < 40)
+    texts = [e for e in root.iter() if e.tag.endswith("text")]
+    assert len(texts) == (count if count < 40 else 4)
+    assert all(-10 <= float(e.get("x") or 0) <= 310 for e in texts)
+
+
+def test_the_life_line_shows_every_set_and_reading() -> None:
+    worn = state(a_round(10, 18, 18.5), a_round(20, 15, 16.2, doubt="why?"))
+    svg = life_line(findings(worn, shipped(), TODAY), worn, 700, 300)
+    assert svg.svg().count('class="dot') == 2
+    assert 'class="dot-doubt"' in svg.svg()
+    assert [r[3] for r in svg.rows] == ["A", "B", "A", "B"]
+    assert "1 set on record" in svg.description

@@ -1,0 +1,29 @@
+"""A motor as the core sees it, in a few words: twenty hours a week, one set, rounds by week."""
+
+from datetime import date, datetime, timedelta
+
+from norvash.core.classes import TEMPLATES
+from norvash.core.figures import Figures
+from norvash.core.positions import even_positions
+from norvash.core.rules.catalogue import shipped
+from norvash.core.state import BrushSet, Measured, MotorState, Round
+from norvash.core.use import Entry, rate_of_use
+
+T0 = datetime(2026, 1, 5, 9)
+TODAY = date(2026, 6, 1)
+FITTED: dict[str, float | str] = {"new_mm": 22.0, "limit_mm": 8.0, "limit_source": "maker"}
+
+
+def a_round(weeks: float, *lengths: float | None, kind: str = "check", doubt: str = "", seen: tuple[tuple[int, str], ...] = (),
+            sd: float = 0.05, lines: int | None = None) -> Round:  # fmt: skip
+    readings = {i: Measured(mm, sd, mm, mm, lines, doubt) for i, mm in enumerate(lengths, start=1) if mm is not None}
+    return Round(f"r{weeks}", T0 + timedelta(weeks=weeks), weeks * 20, kind, True, readings, seen)
+
+
+def state(
+    *rounds: Round, own: dict[str, float | str] | None = None, known: bool = True, weeks: int = 40, brushes: int = 2
+) -> MotorState:
+    entries = tuple(Entry(T0 + timedelta(weeks=w), w * 20.0, w * 20.0 + 100) for w in range(weeks + 1))
+    figures = Figures(FITTED if own is None else own, {}, TEMPLATES["tool"].lends)
+    fitted = BrushSet(1, T0, 0.0, known, None, None, "", tuple(rounds))
+    return MotorState(figures, even_positions(brushes), (fitted,), entries, rate_of_use(entries, None, shipped()))
