@@ -48,6 +48,12 @@ def asked(page: Page) -> None:
     page.get_by_role("group", name="The counter showed").wait_for()
 
 
+def figures(page: Page) -> None:
+    motor(page, "A-03")
+    page.keyboard.press("e")
+    page.get_by_role("heading", name="Figures of").wait_for()
+
+
 SHOTS = {
     "bench": (WIDE, "light", lambda p: p.goto("/")),
     "bench-dark": (WIDE, "dark", lambda p: p.goto("/")),
@@ -55,10 +61,11 @@ SHOTS = {
     "motor": (WIDE, "light", lambda p: motor(p, "R-01")),
     "motor-dark": (WIDE, "dark", lambda p: motor(p, "TG-01")),
     "motor-phone": (PHONE, "light", lambda p: motor(p, "T-11")),
-    "measure": (WIDE, "light", lambda p: measuring(p, "W-01", "24.9", "0.981 in")),
-    "measure-phone": (PHONE, "light", lambda p: measuring(p, "A-07", "20.1")),
+    "measure": (WIDE, "light", lambda p: measuring(p, "W-01", "26.58", "0.995 in")),
+    "measure-phone": (PHONE, "light", lambda p: measuring(p, "A-07", "20.6")),
     "motors": (WIDE, "light", lambda p: p.goto("/motors")),
     "add-motor": (WIDE, "light", lambda p: p.goto("/motors/new?motor_class=industrial")),
+    "figures": (WIDE, "light", figures),
     "hours": (WIDE, "light", asked),
     "new-set": (
         WIDE,

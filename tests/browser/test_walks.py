@@ -66,7 +66,8 @@ def measure(page: Page, *values: str) -> None:
         page.keyboard.type(value)
         press(page, "Enter")
         heading(page, f"{label}: {value}")
-    press(page, "Escape", "d")
+    expect(page.get_by_role("button", name="Done")).to_be_focused()
+    press(page, "Enter")
     heading(page, "Sets fitted")
 
 

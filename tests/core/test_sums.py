@@ -9,7 +9,7 @@ import pytest
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.catalogue import SUMS
 from norvash.errors import InputError, NotFound, SeveralErrors
-from norvash.work.sums import answer, answer_typed, model
+from norvash.work.sums import answer, model, work_out_typed
 
 CASES = json.loads((Path(__file__).parent.parent / "data/sums.json").read_text())
 NAMES = {
@@ -95,17 +95,17 @@ def test_an_unknown_sum_lists_those_there_are(rules: MotorRules) -> None:
 
 def test_all_wrong_fields_are_said_at_once(rules: MotorRules) -> None:
     with pytest.raises(SeveralErrors) as caught:
-        answer_typed("seating", {"commutator_d_mm": "big", "thickness_mm": "1e9", "new_mm": "22"}, rules)
+        work_out_typed("seating", {"commutator_d_mm": "big", "thickness_mm": "1e9", "new_mm": "22"}, rules)
     assert [e.field for e in caught.value.errors] == ["commutator_d_mm", "thickness_mm"]
 
 
 def test_typed_sums_take_units_lists_and_dashes(rules: MotorRules) -> None:
     typed = {"start_mm": "22", "limit_mm": '5/16"', "run_h": "31200 min", "lengths_mm": "16.2; 1.69 cm; -"}
-    result = answer_typed("straight-line", typed, rules)
-    assert result["missing_positions"] == (3,)
-    assert result["answer"] == "incomplete"
-    even = answer_typed("set-spread", {"wear_mm": "3; 3.1", "polarity": "+ -"}, rules)
-    assert even["uneven"] is False
+    _, result = work_out_typed("straight-line", typed, rules)
+    assert (result.missing_positions, result.answer) == ((3,), "incomplete")
+    assert result.advice == "incomplete: brush 3 not measured, so there is no date"
+    _, even = work_out_typed("set-spread", {"wear_mm": "3; 3.1", "polarity": "+ -"}, rules)
+    assert even.uneven is False
 
 
 def test_further_answers(rules: MotorRules) -> None:

@@ -4,6 +4,7 @@ import re
 import xml.etree.ElementTree as ET
 from dataclasses import replace
 from datetime import timedelta
+from math import inf
 
 import pytest
 
@@ -11,14 +12,18 @@ from norvash.core.positions import even_positions
 from norvash.core.ruler import ruler_from, ruler_of
 from norvash.core.rules.catalogue import shipped
 from norvash.core.verdict import findings
+from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
 from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.drawing.date_span import TimeAxis, axis_head, date_span
 from norvash.drawing.end_view import EndBrush, EndPlate, end_view
+from norvash.drawing.face_contact import Contact, face_contact
 from norvash.drawing.life_line import life_line
 from norvash.drawing.stage_mark import stage_mark
+from norvash.drawing.stage_scale import stage_scale
 from norvash.drawing.svg import Drawing
 from norvash.drawing.use_curve import use_curve
+from norvash.drawing.wear_bars import wear_bars
 from states import TODAY, a_round, state
 
 BRUSH = BrushPlan(32, 12.5, 25, 14, "maker's figure", False, 120, (26, 20, 14), 8)
@@ -34,6 +39,10 @@ def drawings() -> list[Drawing]:
         carbon_ruler(ruler_of(found, shown), 360, 36, dimensions=True), life_line(found, shown, 700, 300), end_view(plate, brushes, 300),
         stage_mark("watch", "Watch"), axis_head(axis), date_span(axis, TODAY, TODAY + timedelta(days=90)), date_span(axis, None, None),
         brush_sheet(BRUSH, 470, 300), brush_sheet(replace(BRUSH, estimated=True, wear_lines_mm=(), lead_root_mm=None), 300, 300),
+        band_scale("Bands", (Banded("Pressure", "kPa", 70, 30, 60), Banded("Gap", "mm", 0, None, None, 2, "then")), 500),
+        face_contact(Contact(62, 9.15, inf, 0.1, 0.54), 460), face_contact(Contact(62, 9.15, 20, 0, 0), 460),
+        stage_scale({"stop": 0, "change": 0.1, "plan": 0.25, "watch": 0.4}, 900), stage_scale({"stop": 0.9, "change": 0.1, "plan": 0.1, "watch": 0}, 900),
+        wear_bars([3, 4.5, 3.1, 3.2, 3.1], 3.4, 0.35, (2,), 500), wear_bars([0, 0], 0, 0.25, (), 500),
         use_curve(shown.entries, shown.rate, "hours", 500, 240), use_curve(shown.entries[:1], None, "starts", 500, 240),
     ]  # fmt: skip
 

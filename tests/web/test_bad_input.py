@@ -20,7 +20,7 @@ from norvash.work.measuring import start_round
 NASTY = (
     "", " ", "\x00", "💥", "9" * 400, "-3", "1e9", "NaN", "-inf", "0x1F", "<script>alert(1)</script>", "'; drop table motor; --",
     "\u202etxet", "%s%n%d", "{{ 7 * 7 }}", "../../etc/passwd", "12,4", "1.234,5", "12 mm", "3 h", "½", "1/0", "\r\nSet-Cookie: x=1",
-    "A" * 3000, "٣", "2026-02-30", "9999-12-31", "0001-01-01", "true", "[]", "+", "−", ";", ";;;", "1;2;3", "=", "5=6=7",
+    "A" * 3000, "٣", "2026-02-30", "9999-12-31", "0001-01-01", "true", "[]", "+", "−", ";", ";;;", "1;2;3", "=", "5=6=7", "²", "0", "100000",
 )  # fmt: skip
 
 
@@ -49,7 +49,7 @@ FORMS: dict[str, tuple[str, dict[str, str]]] = {
     "start a round": ("/motors/{motor}/rounds", {"counter": "", "kind": "check", "answer": ""}),
     "measure": ("/rounds/{round}/readings", {"position": "1", "value": "20", "method": "", "instrument": "", "replaces": ""}),
     "note": ("/rounds/{round}/findings", {"position": "1", "seen": "face.glazed", "gone": ""}),
-    "fit": ("/motors/{motor}/sets", {"counter": "", "reason": "planned", "length_1": "22", "length_2": "22", "answer": ""}),
+    "fit": ("/motors/{motor}/sets", {"counter": "", "reason": "planned", "length_1": "22", "length_2": "22", "length_²": "22", "answer": ""}),
     "figures": ("/motors/{motor}/figures", {"version": "1", "new_mm": "22", "method": "depth", "depth_new_mm": "20", "label_1": "A",
                                             "angle_1": "90", "polarity_1": "+", "spring_table": "0=22; 5=6", "grade": "x"}),
     "type": ("/types", {"name": "T", "motor_class": "tool", "brushes": "2", "new_mm": "15", "instrument": "rule"}),
@@ -76,7 +76,10 @@ def test_nothing_typed_into_a_form_breaks_it(
 
 
 ADDRESSES = ("/motors?q={}", "/motors?c={}", "/hours?q={}", "/?p={}", "/motors?p={}", "/motors/new?motor_class={}", "/motors/new?type_id={}",
-             "/motors/{}", "/motors/{}/hours", "/rounds/{}", "/rulebook/{}", "/sums/{}", "/sums/seating?thickness_mm={}",
+             "/motors/{}", "/motors/{}/hours", "/rounds/{}", "/rulebook/{}", "/sums/{}", "/sums/seating?thickness_mm={}&commutator_d_mm=60",
+             "/sums/seating?thickness_mm=9&commutator_d_mm=60&face_radius_mm={}", "/sums/set-spread?wear_mm={}", "/sums/usable-carbon?length_mm={}&new_mm=22&limit_mm=8",
+             "/sums/brush-limit?new_mm={}&thickness_mm=8&width_mm=9", "/sums/current-density?current_a={}&brush_count=4&thickness_mm=8&width_mm=9",
+             "/sums/holder-fit?thickness_mm=8&width_mm=9&box_thickness_mm={}&box_width_mm=9", "/sums/spring-pressure?force_n={}&thickness_mm=8&width_mm=9",
              "/sums/straight-line?lengths_mm={}&start_mm=22&limit_mm=8&run_h=5", "/types/{}", "/who?next={}", "/api/v1/motors/{}")  # fmt: skip
 
 

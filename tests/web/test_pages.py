@@ -1,9 +1,11 @@
 """Pages and JSON over HTTP: every route answers, bad input is answered in place, writes are guarded."""
 
+import json
 import re
 from collections.abc import Iterator
 from html import unescape
 from pathlib import Path
+from typing import Any
 
 import pytest
 from starlette.testclient import TestClient
@@ -12,6 +14,7 @@ from conftest import Shop
 from norvash.config import Settings
 from norvash.store import rounds, standings, use
 from norvash.web.app import create_app
+from norvash.web.pages.sums import as_typed
 from norvash.work.measuring import start_round
 
 ORIGIN = "http://localhost"
@@ -239,6 +242,20 @@ def test_a_body_of_ten_megabytes(client: TestClient) -> None:
         "/api/v1/sums/seating", content=b"[" * 10_000_000, headers={"Content-Type": "application/json"}
     )
     assert "too large" in answer.json()["error"]["problem"]
+
+
+CASES = json.loads((Path(__file__).parents[1] / "data/sums.json").read_text())
+
+
+@pytest.mark.parametrize("case", CASES, ids=lambda c: f"{c['sum']}: {c['case']}")
+def test_every_worked_sum_is_a_page_with_words_for_each_result_and_a_drawing(
+    client: TestClient, case: dict[str, Any]
+) -> None:
+    shown = client.get(f"/sums/{case['sum']}", params=as_typed(case["inputs"]))
+    assert shown.status_code == 200
+    answer = shown.text.split('class="result"')[1]
+    assert answer.count("<svg") == 1
+    assert not re.search(r"\bnan\b|\binf\b", answer)
 
 
 def test_sums_as_pages_and_json(client: TestClient) -> None:

@@ -27,6 +27,7 @@ INK: dict[str, dict[str, str]] = {
     "track-thin": {"fill": "none", "stroke": "#6d6a62", "stroke-width": "1"},
     "past": {"fill": "none", "stroke": "#a39c8b", "stroke-width": "1.6"},
     "ahead": {"fill": "none", "stroke": "#2b2f33", "stroke-width": "2", "stroke-dasharray": "6 5"},
+    "touching": {"fill": "none", "stroke": "#22665a", "stroke-width": "5"},
     "dot": {"fill": "#2b2f33"},
     "dot-past": {"fill": "#f5f0e6", "stroke": "#a39c8b", "stroke-width": "1.6"},
     "dot-doubt": {"fill": "#f5f0e6", "stroke": "#b3261e", "stroke-width": "2"},

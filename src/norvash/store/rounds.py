@@ -41,6 +41,11 @@ class ReadingRow:
     person: str
     at: datetime
 
+    @property
+    def said(self) -> str:
+        """Return the reading as typed, with the unit it was meant in if none was typed."""
+        return f"{self.typed} {self.unit}" if self.typed[-1] in "0123456789." else self.typed
+
 
 def add_set(
     conn: Connection, set_id: str, motor_id: str, number: int, at: datetime, units: float, known: bool, act_id: str

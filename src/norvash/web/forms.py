@@ -5,6 +5,11 @@ from typing import Self
 from pydantic import BaseModel, ConfigDict
 
 
+def whole(text: str) -> int | None:
+    """Return a plain whole number of at most nine digits as a program sent it, None for anything else."""
+    return int(text) if text.isascii() and text.isdigit() and len(text) < 10 else None
+
+
 class Form(BaseModel):
     """A form; fields that it does not know are left aside."""
 

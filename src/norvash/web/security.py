@@ -10,6 +10,7 @@ from starlette.types import ASGIApp, Message, Receive, Scope, Send
 from norvash.config import Settings
 from norvash.errors import NorvashError
 from norvash.web.answers import error_answer
+from norvash.web.forms import whole
 from norvash.web.logs import log_event
 
 POLICY = (
@@ -87,8 +88,8 @@ class Guard:
             await error_answer(request, refusal, 403)(scope, receive, send)
             return
         most = self.settings.most_body_bytes
-        length = headers.get("content-length", "0")
-        if not length.isdigit() or int(length) > most:
+        length = whole(headers.get("content-length", "0"))
+        if length is None or length > most:
             await self._too_large(request, scope, receive, send)
             return
         body, complete = b"", scope["method"] in _READS

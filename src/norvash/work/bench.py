@@ -19,7 +19,7 @@ _MOST_PAGES = 100_000
 
 @dataclass(frozen=True, slots=True)
 class BenchRow:
-    """One motor on the bench, ready to be drawn."""
+    """One motor on the bench, ready to be drawn; the note says what its dates ask for."""
 
     listed: Listed
     stage: str | None
@@ -27,6 +27,7 @@ class BenchRow:
     limit_on: date | None
     look_on: date | None
     note: str
+    flags: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,7 +53,8 @@ def row_of(listed: Listed, today: date) -> BenchRow:
     elif look_on is not None and look_on <= today and stage in ("fit", "watch", "plan"):
         note = "the look is due"
     word = standing.word if stage == standing.stage else WORDS[stage or "fit"]
-    return BenchRow(listed, stage, word, limit_on, look_on, note)
+    flags = "; ".join(f for f in standing.flags.split("; ") if f not in ("look due", "past its date"))
+    return BenchRow(listed, stage, word, limit_on, look_on, note, flags)
 
 
 def bench(conn: Connection, today: date, page: int) -> Bench:

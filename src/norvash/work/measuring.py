@@ -58,8 +58,8 @@ def record(
         plan = _plan(context, position)
         there = rounds.list_readings(conn, round_id).get(position)
         if there is not None and there.id != replaces:
-            raise Conflict(f"{there.person} has already measured {plan.label}: {there.typed} {there.unit}.",
-                           f"Your value is kept in the field: enter it again to replace {there.typed} {there.unit}.", "value")  # fmt: skip
+            raise Conflict(f"{there.person} has already measured {plan.label}: {there.said}.",
+                           f"Your value is kept in the field: enter it again to replace {there.said}.", "value")  # fmt: skip
         method_used = method or context.figures.word("method")
         instrument_used = instrument or context.figures.word("instrument")
         try:

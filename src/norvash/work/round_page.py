@@ -36,7 +36,7 @@ class Line:
 
 @dataclass(frozen=True, slots=True)
 class RoundPage:
-    """A round with its motor, verdict and lines; `at` is the position to measure now."""
+    """A round with its motor, verdict and lines; `at` is the position to measure now, `chosen` by the person or next."""
 
     row: RoundRow
     context: Context
@@ -44,6 +44,7 @@ class RoundPage:
     said: Verdict
     lines: tuple[Line, ...]
     at: int
+    chosen: bool
 
     @property
     def line(self) -> Line:
@@ -54,6 +55,11 @@ class RoundPage:
     def answered(self) -> int:
         """Return how many positions are measured."""
         return sum(x.reading is not None for x in self.lines)
+
+    @property
+    def ready(self) -> bool:
+        """Tell whether nothing is left to do but to finish: complete, without an open doubt, nothing to measure again."""
+        return self.complete and not self.chosen and not self.found.doubts
 
     @property
     def complete(self) -> bool:
@@ -76,7 +82,7 @@ def round_page(conn: Connection, round_id: str, position: int, today: date) -> R
     waiting = [x.plan.number for x in lines if x.reading is None]
     numbers = [x.plan.number for x in lines]
     at = position if position in numbers else waiting[0] if waiting else numbers[-1]
-    return RoundPage(row, context, found, said, lines, at)
+    return RoundPage(row, context, found, said, lines, at, position in numbers)
 
 
 def _line(context: Context, row: RoundRow, plan: PositionPlan, reading: ReadingRow | None, brush: BrushNow) -> Line:

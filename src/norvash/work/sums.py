@@ -21,6 +21,11 @@ def answer(name: str, given: object, rules: MotorRules) -> dict[str, Any]:
 
     Raises: NotFound for an unknown sum, InputError or SeveralErrors naming the fields.
     """
+    return {"sum": name, **asdict(work_out(name, given, rules)[1])}
+
+
+def work_out(name: str, given: object, rules: MotorRules) -> tuple[Any, Any]:
+    """Return a sum's inputs as checked and its result; raises as `answer` does."""
     entry = find(SUMS, name)
     if not isinstance(given, dict):
         raise InputError("The inputs are not a JSON object.", 'Send {"name": value, …}.')
@@ -28,12 +33,12 @@ def answer(name: str, given: object, rules: MotorRules) -> dict[str, Any]:
         checked = model(name).model_validate(given)
     except ValidationError as error:
         raise SeveralErrors([_plain(e) for e in error.errors()]) from None
-    result = entry.compute(entry.inputs(**dict(checked)), rules)
-    return {"sum": name, **asdict(result)}
+    inputs = entry.inputs(**dict(checked))
+    return inputs, entry.compute(inputs, rules)
 
 
-def answer_typed(name: str, typed: dict[str, str], rules: MotorRules) -> dict[str, Any]:
-    """Return the result of a sum from what was typed into its form, units and fractions included."""
+def work_out_typed(name: str, typed: dict[str, str], rules: MotorRules) -> tuple[Any, Any]:
+    """Return a sum's inputs and result from what was typed into its form, units and fractions included."""
     given: dict[str, Any] = {}
     errors: list[NorvashError] = []
     for field in fields(find(SUMS, name).inputs):
@@ -46,7 +51,7 @@ def answer_typed(name: str, typed: dict[str, str], rules: MotorRules) -> dict[st
             errors.append(error.at(field.name))
     if errors:
         raise SeveralErrors(errors)
-    return answer(name, given, rules)
+    return work_out(name, given, rules)
 
 
 def _read(text: str, asked: Ask, many: bool, one: bool) -> Any:

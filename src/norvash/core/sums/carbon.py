@@ -141,6 +141,7 @@ class LimitOut:
     habit_limit_mm: float | None
     usable_mm: float
     not_known: tuple[str, ...]
+    advice: str
     rules: tuple[str, ...]
 
 
@@ -165,8 +166,14 @@ def brush_limit(given: LimitIn, rules: MotorRules) -> LimitOut:
         lead_root_limit_mm=terms.get("lead root"), lead_reach_limit_mm=terms.get("lead reach"),
         spring_limit_mm=terms.get("spring"), guidance_limit_mm=terms.get("guidance"),
         estimate_mm=estimate.limit_mm, habit_limit_mm=_habit(given), usable_mm=given.new_mm - limit_mm,
-        not_known=tuple(sorted(known - terms.keys())), rules=ids,
+        not_known=tuple(sorted(known - terms.keys())), advice=_limit_advice(limit_mm, by, source), rules=ids,
     )  # fmt: skip
+
+
+def _limit_advice(limit_mm: float, by: str, source: str) -> str:
+    if by == "estimate":
+        return f"out at {limit_mm:.2f} mm, an estimate: ask the maker for the figure"
+    return f"out at {limit_mm:.2f} mm, {source}{'' if by == 'maker' else f', governed by the {by}'}"
 
 
 def _maker(given: LimitIn, limit_mm: float) -> float:
@@ -190,5 +197,5 @@ SUMS = (
         CarbonIn, carbon, {"length_mm": 13.1, "new_mm": 25.0, "limit_mm": 9.5}),
     Sum("brush-limit", "Brush limit",
         "The length at which a brush must come out, from the parts around it, when no maker's figure is at hand.",
-        LimitIn, brush_limit, {"new_mm": 22.0, "thickness_mm": 8.0, "holder_gap_mm": 1.5, "lead_root_depth_mm": 5.0}),
+        LimitIn, brush_limit, {"new_mm": 22.0, "thickness_mm": 8.0, "width_mm": 12.5, "holder_gap_mm": 1.5, "lead_root_depth_mm": 5.0}),
 )  # fmt: skip

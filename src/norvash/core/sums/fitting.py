@@ -34,6 +34,9 @@ class FitOut:
     dress_thickness_mm: float
     dress_width_mm: float
     gap_ok: bool | None
+    gap_low_mm: float
+    gap_high_mm: float
+    advice: str
     reasons: tuple[str, ...]
     rules: tuple[str, ...]
 
@@ -49,6 +52,7 @@ def holder_fit(given: FitIn, rules: MotorRules) -> FitOut:
     return FitOut(
         answer=answer, allowed=answer != "do not use", clearance_thickness_mm=t.clearance_mm,
         clearance_width_mm=a.clearance_mm, dress_thickness_mm=t.dress_mm, dress_width_mm=a.dress_mm, gap_ok=gap_ok,
+        gap_low_mm=rules["gap.low"], gap_high_mm=rules["gap.high"], advice=f"{answer}: {'; '.join(reasons)}",
         reasons=reasons,
         rules=("fit.clearance-least", "fit.clearance-most", "fit.dressing", "gap.low", "gap.high"),
     )  # fmt: skip

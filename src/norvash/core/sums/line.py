@@ -4,8 +4,9 @@ from dataclasses import dataclass
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.spread import Spread, set_spread
-from norvash.core.straight_line import Point, Track, straight_line
+from norvash.core.straight_line import Point, StraightLine, Track, straight_line
 from norvash.core.sums.registry import Sum, ask
+from norvash.core.words import listed, use_words
 from norvash.errors import InputError
 
 
@@ -43,6 +44,7 @@ class LineOut:
     missing_positions: tuple[int, ...]
     faster_note: bool
     answer: str
+    advice: str
     rules: tuple[str, ...]
 
 
@@ -50,6 +52,20 @@ def _several(name: str, many: list[float | None] | None, one: float | None) -> l
     if many is not None and one is not None:
         raise InputError("One length and a list are given.", "Give the one or the other.", name)
     return many if many is not None else [] if one is None else [one]
+
+
+def lists_of(given: LineIn) -> tuple[list[float], list[float | None], list[float | None]]:
+    """Return the lengths of every brush at the start, last time and now; None where one was not measured.
+
+    Raises: InputError where they do not belong together.
+    """
+    now = _several("lengths_mm", given.lengths_mm, given.length_mm)
+    before = _several("previous_lengths_mm", given.previous_lengths_mm, given.previous_length_mm)
+    starts = given.start_mm if isinstance(given.start_mm, list) else [given.start_mm] * len(now)
+    _aligned("start_mm", list(starts), len(now))
+    if before and given.previous_run_h is None:
+        raise InputError("Earlier lengths need their use.", "Give the use last time.", "previous_run_h")
+    return starts, _aligned("previous_lengths_mm", before, len(now)) if before else [None] * len(now), now
 
 
 def _aligned(name: str, values: list[float | None], count: int) -> list[float | None]:
@@ -60,13 +76,7 @@ def _aligned(name: str, values: list[float | None], count: int) -> list[float | 
 
 def line(given: LineIn, rules: MotorRules) -> LineOut:
     """Return the straight line, or why there is none."""
-    now = _several("lengths_mm", given.lengths_mm, given.length_mm)
-    before = _several("previous_lengths_mm", given.previous_lengths_mm, given.previous_length_mm)
-    starts = given.start_mm if isinstance(given.start_mm, list) else [given.start_mm] * len(now)
-    _aligned("start_mm", list(starts), len(now))
-    if before and given.previous_run_h is None:
-        raise InputError("Earlier lengths need their use.", "Give the use last time.", "previous_run_h")
-    before = _aligned("previous_lengths_mm", before, len(now)) if before else [None] * len(now)
+    starts, before, now = lists_of(given)
     sd = given.standard_uncertainty_mm or rules["instrument.digital-caliper"]
     tracks = [_track(given, s, p, n, sd) for s, p, n in zip(starts, before, now, strict=True)]
     found = straight_line(tracks, rules)
@@ -79,9 +89,19 @@ def line(given: LineIn, rules: MotorRules) -> LineOut:
         left_h_by_position=tuple(b.left_h if b else None for b in found.brushes),
         do_not_exceed_h=found.do_not_exceed_h, plan_by_h=found.plan_by_h, look_again_h=found.look_again_h,
         governing_position=found.governing_position, missing_positions=found.missing,
-        faster_note=found.faster_note, answer=found.answer,
+        faster_note=found.faster_note, answer=found.answer, advice=_line_advice(found),
         rules=("line.plan", "line.look", "line.least-wear", "line.faster"),
     )  # fmt: skip
+
+
+def _line_advice(found: StraightLine) -> str:
+    if found.answer == "incomplete":
+        return f"incomplete: brush {listed([str(p) for p in found.missing])} not measured, so there is no date"
+    if found.do_not_exceed_h is None or found.answer == "at the limit":
+        return found.answer
+    words = (f"do not exceed {use_words(found.do_not_exceed_h, 'hours')}, plan by {use_words(found.plan_by_h or 0, 'hours')}, "
+             f"look again by {use_words(found.look_again_h or 0, 'hours')}")  # fmt: skip
+    return f"{words}; wear is speeding up, look for the cause" if found.faster_note else words
 
 
 def _track(given: LineIn, start: float, before: float | None, now: float | None, sd: float) -> Track | None:
@@ -115,16 +135,24 @@ class SpreadOut(Spread):
     rules: tuple[str, ...]
 
 
+def wear_of(given: SpreadIn) -> list[float]:
+    """Return the wear of every brush [mm], as given or from its lengths.
+
+    Raises: InputError when neither is given.
+    """
+    if given.wear_mm is not None:
+        return given.wear_mm
+    if given.start_mm is None or given.lengths_mm is None:
+        raise InputError("Nothing to compare.", "Give start and lengths, or the wear of each.", "lengths_mm")
+    count = len(given.lengths_mm)
+    starts = given.start_mm if isinstance(given.start_mm, list) else [given.start_mm] * count
+    _aligned("start_mm", list(starts), count)
+    return [s - n for s, n in zip(starts, given.lengths_mm, strict=True)]
+
+
 def spread(given: SpreadIn, rules: MotorRules) -> SpreadOut:
     """Return how evenly a set has worn."""
-    wear = given.wear_mm
-    if wear is None:
-        if given.start_mm is None or given.lengths_mm is None:
-            raise InputError("Nothing to compare.", "Give start and lengths, or the wear of each.", "lengths_mm")
-        count = len(given.lengths_mm)
-        starts = given.start_mm if isinstance(given.start_mm, list) else [given.start_mm] * count
-        _aligned("start_mm", list(starts), count)
-        wear = [s - n for s, n in zip(starts, given.lengths_mm, strict=True)]
+    wear = wear_of(given)
     sd = given.standard_uncertainty_mm or rules["instrument.digital-caliper"]
     if given.polarity is not None and (len(given.polarity) != len(wear) or set(given.polarity) - {"+", "-"}):
         raise InputError("Polarity does not match the brushes.", "Give + or - for each brush.", "polarity")

@@ -10,6 +10,7 @@ from norvash.errors import InputError, NorvashError
 from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.forms import whole
 from norvash.web.motor_drawings import figures_drawn
 from norvash.work.context import figures_of, rulebook
 from norvash.work.registering import change_figures
@@ -46,11 +47,11 @@ def _page(
 def change(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Keep a motor's own figures."""
     store.fetch_motor(conn, motor_id)
-    version = typed.get("version", "")
+    version = whole(typed.get("version", ""))
     try:
-        if not version.isdigit():
+        if version is None:
             raise InputError("The form is incomplete.", "Open the page again.", "version")
-        change_figures(conn, act_of(typed, who, now), motor_id, typed, int(version))
+        change_figures(conn, act_of(typed, who, now), motor_id, typed, version)
     except NorvashError as error:
         return _page(request, conn, motor_id, typed, error)
     return go_to(f"/motors/{motor_id}")

@@ -12,7 +12,7 @@ from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.errors import Conflict, InputError, NorvashError
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import ReadingForm, RoundForm
+from norvash.web.forms import ReadingForm, RoundForm, whole
 from norvash.web.motor_drawings import round_view
 from norvash.work.measuring import KINDS, finish, note, record, settle_doubt, start_round
 from norvash.work.motor_page import motor_page
@@ -77,15 +77,11 @@ def _round(
                 errors=errors_of(error))  # fmt: skip
 
 
-def _number(text: str) -> int:
-    return int(text) if text.isascii() and text.isdigit() and len(text) < 4 else 0
-
-
 @router.post("/rounds/{round_id}/readings")
 def measure(request: Request, conn: Conn, now: Now, who: Who, round_id: str, typed: Typed) -> Response:
     """Keep one reading and go on to the next position."""
     form = ReadingForm.of(typed)
-    position = _number(form.position)
+    position = whole(form.position) or 0
     try:
         record(
             conn, act_of(typed, who, now), round_id, position, form.value, form.method, form.instrument, form.replaces
@@ -104,14 +100,14 @@ def doubt(conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Resp
     round_id = settle_doubt(conn, act_of(typed, who, now), reading_id, answer)
     if answer == "new set":
         return go_to(f"/motors/{typed.get('motor_id', '')}/new-set")
-    position = _number(typed.get("position", "")) if answer == "mistyped" else 0
+    position = whole(typed.get("position", "")) or 0 if answer == "mistyped" else 0
     return go_to(f"/rounds/{round_id}?position={position}")
 
 
 @router.post("/rounds/{round_id}/findings")
 def findings(request: Request, conn: Conn, now: Now, who: Who, round_id: str, typed: Typed) -> Response:
     """Keep what was seen on a brush, or take it back."""
-    position = _number(typed.get("position", ""))
+    position = whole(typed.get("position", "")) or 0
     try:
         note(conn, act_of(typed, who, now), round_id, position, typed.get("seen", ""), gone=bool(typed.get("gone")))
     except InputError as error:

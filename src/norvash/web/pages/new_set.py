@@ -7,7 +7,8 @@ from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
 from norvash.errors import NorvashError
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import SetForm
+from norvash.web.forms import SetForm, whole
+from norvash.web.motor_drawings import drawing_of
 from norvash.work.motor_page import motor_page
 from norvash.work.new_set import END_REASONS, fit_new_set
 
@@ -27,7 +28,7 @@ def _page(
 ) -> HTMLResponse:
     shown = motor_page(conn, motor_id, now.date())
     template = TEMPLATES[shown.context.motor.motor_class]
-    return page(request, "new_set.html", status_of(error) if error else 200, area="Motors", m=shown, reasons=END_REASONS,
+    return page(request, "new_set.html", status_of(error) if error else 200, area="Motors", m=shown, reasons=END_REASONS, ruler=drawing_of(shown, "carbon-ruler"),
                 motor=shown.context.motor, state=shown.context.state, found=shown.found, said=shown.said,
                 act_id=fresh_id(), typed=typed, error=error, errors=errors_of(error),
                 cautions=(template.caution, CAUTION_FOR_ALL))  # fmt: skip
@@ -37,7 +38,8 @@ def _page(
 def fit(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """End the old set and start the new one."""
     form = SetForm.of(typed)
-    lengths = {int(k[7:]): v for k, v in typed.items() if k.startswith("length_") and k[7:].isdigit() and len(k) < 10}
+    numbered = {whole(name.removeprefix("length_")): text for name, text in typed.items() if name.startswith("length_")}
+    lengths = {number: text for number, text in numbered.items() if number is not None}
     try:
         fit_new_set(conn, act_of(typed, who, now), motor_id, form.counter, form.reason, lengths, form.answer)
     except NorvashError as error:

@@ -5,6 +5,8 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.rules.book import CLASSES
 from norvash.core.rules.catalogue import GROUPS
+from norvash.core.stages import STAGES
+from norvash.drawing.stage_scale import stage_scale
 from norvash.errors import NorvashError
 from norvash.store import rules as store
 from norvash.web.answers import errors_of, go_to, page, status_of
@@ -20,10 +22,19 @@ router = APIRouter()
 def show(request: Request, conn: Conn) -> HTMLResponse:
     """Show all rules by subject."""
     book = rulebook(conn)
+    edges: dict[str, float] = {stage: book.figure(f"stage.{stage}").value for stage in STAGES if stage != "fit"}
     changed: dict[str, list[object]] = {}
     for override in book.overrides.values():
         changed.setdefault(override.rule_id, []).append(override)
-    return page(request, "rulebook.html", area="Rulebook", groups=GROUPS, changed=changed, errors={})
+    return page(
+        request,
+        "rulebook.html",
+        area="Rulebook",
+        groups=GROUPS,
+        changed=changed,
+        scale=stage_scale(edges, 1000),
+        errors={},
+    )
 
 
 @router.get("/rulebook/{rule_id}")

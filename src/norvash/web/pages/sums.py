@@ -1,13 +1,16 @@
 """Sums: single calculations without a motor."""
 
-from dataclasses import MISSING, fields
+from collections.abc import Mapping
+from dataclasses import MISSING, asdict, fields
+from typing import Any
 
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse
 
 from norvash.core.quantities import UNITS
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, find
+from norvash.core.sums.registry import find
+from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
 from norvash.web.answers import errors_of, page, status_of
 from norvash.web.deps import Conn
@@ -25,27 +28,36 @@ def show(request: Request) -> HTMLResponse:
     return page(request, "sums.html", area="Sums", sums=SUMS.values(), errors={})
 
 
-def _as_typed(entry: Sum) -> dict[str, str]:
-    """Return a sum's example as somebody would type it."""
-    return {k: "; ".join(str(x) for x in v) if isinstance(v, list) and not isinstance(v[0], str)
-            else " ".join(v) if isinstance(v, list) else f"{v}" for k, v in entry.example.items()}  # fmt: skip
+def as_typed(given: Mapping[str, Any]) -> dict[str, str]:
+    """Return a sum's inputs as somebody would type them."""
+    return {k: _one_as_typed(v) for k, v in given.items()}
+
+
+def _one_as_typed(value: Any) -> str:
+    if not isinstance(value, list):
+        return str(value)
+    return "; ".join("-" if x is None else str(x) for x in value) if not isinstance(value[0], str) else " ".join(value)
 
 
 @router.get("/sums/{name}")
 def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
     """Show a sum, worked out for what the address holds, or its example."""
     from norvash.core.sums.catalogue import SUMS
-    from norvash.work.sums import answer_typed
+    from norvash.web.sum_drawings import sum_drawing
+    from norvash.work.sums import work_out_typed
 
     entry = find(SUMS, name)
     names = [f.name for f in fields(entry.inputs)]
     typed = {k: v for k, v in request.query_params.items() if k in names}
     is_example = not typed
-    typed = typed or _as_typed(entry)
+    typed = typed or as_typed(entry.example)
     result: dict[str, object] = {}
+    drawing: Drawing | None = None
+    rules = MotorRules(rulebook(conn))
     error: NorvashError | None = None
     try:
-        result = answer_typed(name, typed, MotorRules(rulebook(conn)))
+        inputs, worked = work_out_typed(name, typed, rules)
+        result, drawing = asdict(worked), sum_drawing(name, inputs, worked, rules)
     except NorvashError as found:
         error = found
     asked = [
@@ -53,7 +65,7 @@ def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
         for f in fields(entry.inputs)
     ]
     return page(request, "sum.html", status_of(error) if error else 200, area="Sums", entry=entry, asked=asked,
-                typed=typed, is_example=is_example, table=table_of(result), advice=result.get("advice") or result.get("note") or "",
+                typed=typed, is_example=is_example, drawing=drawing, table=table_of(result), advice=result.get("advice") or result.get("note") or "",
                 rules=result.get("rules", ()), error=error, errors=errors_of(error))  # fmt: skip
 
 

@@ -1,0 +1,82 @@
+"""Band scales: figures held against the band in which they should lie, one scale a row."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from norvash.drawing.svg import Drawing, Element, el, label, line, nice_step
+
+_ROW, _LEFT, _RIGHT, _TOP = 78.0, 8.0, 8.0, 8.0
+_BESIDE = 1.25
+
+
+@dataclass(frozen=True, slots=True)
+class Banded:
+    """A figure with its band; an edge that is not known is None. `also` is a second figure, with its words."""
+
+    words: str
+    unit: str
+    value: float
+    low: float | None
+    high: float | None
+    also: float | None = None
+    also_words: str = ""
+
+    @property
+    def inside(self) -> bool | None:
+        """Tell whether the figure lies in its band, None without one."""
+        if self.low is None or self.high is None:
+            return None
+        return self.low <= self.value <= self.high
+
+
+def band_scale(title: str, rows: Sequence[Banded], width: float) -> Drawing:
+    """Draw each figure as a peg on its own scale, the band as copper.
+
+    Units: width [px]. Shape: one row or more.
+    """
+    elements = [e for i, row in enumerate(rows) for e in _row(row, _TOP + i * _ROW, width)]
+    head = ("what", "figure", "band", "inside")
+    said = "; ".join(f"{r.words} {r.value:.4g} {r.unit}, {_inside(r)}" for r in rows)
+    table = tuple((r.words, f"{r.value:.4g} {r.unit}", _band(r), _inside(r)) for r in rows)
+    return Drawing("band-scale", width, _TOP + len(rows) * _ROW, title, f"{said}.", tuple(elements), head, table)
+
+
+def _row(row: Banded, top: float, width: float) -> list[Element]:
+    figures = [x for x in (row.value, row.low, row.high, row.also) if x is not None]
+    low, high = (
+        min(0.0, *figures),
+        max(*figures, 1e-9) * _BESIDE if len(figures) > 1 else max(figures[0], 1e-9) * _BESIDE,
+    )
+    across, y = width - _LEFT - _RIGHT, top + 46
+
+    def x(value: float) -> float:
+        return _LEFT + (value - low) / (high - low) * across
+
+    hollow = f"; hollow: {row.also_words}" if row.also is not None else ""
+    made = [label("text", _LEFT, top + 10, f"{row.words}{f', {row.unit}' if row.unit else ''}{hollow}")]
+    if row.low is not None and row.high is not None:
+        made.append(el("rect", "copper", x=x(row.low), y=y - 7, width=max(x(row.high) - x(row.low), 1.0), height=7.0))
+    made.append(line("axis", _LEFT, y, width - _RIGHT, y))
+    step = nice_step(high - low, 6)
+    tick = -(-low // step) * step
+    while tick <= high:
+        made += [
+            line("axis", x(tick), y, x(tick), y + 4),
+            label("text-soft", x(tick), y + 18, f"{tick:.4g}", "start" if x(tick) < 20 else "middle"),
+        ]
+        tick += step
+    if row.also is not None:
+        made.append(el("path", "slot-empty", d=f"M{x(row.also) - 6:.1f} {y - 20:.1f}h12l-6 12z"))
+    made.append(el("path", "carbon", d=f"M{x(row.value) - 6:.1f} {y - 20:.1f}h12l-6 19z"))
+    anchor = "end" if x(row.value) > width - 70 else "start"
+    beside = x(row.value) + (10 if anchor == "start" else -10)
+    return [*made, label("numeral", beside, y - 9, f"{row.value:.3g}", anchor)]
+
+
+def _band(row: Banded) -> str:
+    return "not known" if row.low is None or row.high is None else f"{row.low:.4g} to {row.high:.4g} {row.unit}".strip()
+
+
+def _inside(row: Banded) -> str:
+    also = f", {row.also_words} {row.also:.4g}" if row.also is not None else ""
+    return {None: "no band known", True: "inside its band", False: "outside its band"}[row.inside] + also

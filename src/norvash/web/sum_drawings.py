@@ -1,0 +1,116 @@
+"""What a sum's page draws beside its figures."""
+
+from collections.abc import Callable, Sequence
+from datetime import datetime
+from math import inf
+from typing import Any
+
+from norvash.core.classes import TEMPLATES
+from norvash.core.figures import Figures
+from norvash.core.positions import even_positions
+from norvash.core.ruler import Ruler, RulerBrush
+from norvash.core.rules.book import MotorRules
+from norvash.core.state import BrushSet, Measured, MotorState, Round
+from norvash.core.sums.carbon import CarbonIn, CarbonOut, LimitIn, LimitOut
+from norvash.core.sums.fitting import FitIn, FitOut, SeatingIn, SeatingOut
+from norvash.core.sums.line import LineIn, LineOut, SpreadIn, SpreadOut, lists_of, wear_of
+from norvash.core.sums.loading import DensityIn, DensityOut, PressureIn, PressureOut
+from norvash.core.verdict import findings
+from norvash.drawing.band_scale import Banded, band_scale
+from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
+from norvash.drawing.carbon_ruler import carbon_ruler
+from norvash.drawing.face_contact import Contact, face_contact
+from norvash.drawing.life_line import life_line
+from norvash.drawing.svg import Drawing
+from norvash.drawing.wear_bars import wear_bars
+
+_WIDE = 580.0
+_ANY_DAY = datetime(2000, 1, 1)
+
+
+def sum_drawing(name: str, given: Any, result: Any, rules: MotorRules) -> Drawing | None:
+    """Return the drawing of a worked sum, None where its figures leave nothing to draw."""
+    maker = _MAKERS.get(name)
+    return maker(given, result, rules) if maker else None
+
+
+def _carbon(given: CarbonIn, result: CarbonOut, rules: MotorRules) -> Drawing | None:
+    """Return the ruler of one brush; a depth is drawn once its constant makes it a length."""
+    new_mm, limit_mm, constant = given.new_mm, given.limit_mm, given.depth_constant_mm
+    if constant is not None and given.depth_new_mm is not None and given.depth_limit_mm is not None:
+        new_mm, limit_mm = constant - given.depth_new_mm, constant - given.depth_limit_mm
+    if result.length_mm is None or new_mm is None or limit_mm is None:
+        return None
+    brush = RulerBrush("now", result.length_mm, None)
+    return carbon_ruler(Ruler(new_mm, limit_mm + given.sunk_mm, False, "mm", (brush,)), _WIDE, 40, dimensions=True)
+
+
+def _limit(given: LimitIn, result: LimitOut, rules: MotorRules) -> Drawing:
+    if given.thickness_mm is None or given.width_mm is None:
+        ruler = Ruler(given.new_mm, result.limit_mm, result.estimated, "mm", (RulerBrush("new", given.new_mm, None),))
+        return carbon_ruler(ruler, _WIDE, 40, dimensions=True)
+    plan = BrushPlan(given.new_mm, given.thickness_mm, given.width_mm, result.limit_mm, result.source, result.estimated, 0.0,
+                     (), given.lead_root_depth_mm)  # fmt: skip
+    return brush_sheet(plan, _WIDE, 320)
+
+
+def _line(given: LineIn, result: LineOut, rules: MotorRules) -> Drawing | None:
+    """Return the life line of the given lengths, as of a motor with this one set."""
+    starts, before, now = lists_of(given)
+    sd = given.standard_uncertainty_mm or rules["instrument.digital-caliper"]
+    rounds = [_round("fitting", given.start_run_h, starts, sd)]
+    if given.previous_run_h is not None:
+        rounds.append(_round("check", given.previous_run_h, before, sd))
+    rounds.append(_round("check", given.run_h, now, sd))
+    figures = Figures(
+        {"new_mm": max(starts), "limit_mm": given.limit_mm, "limit_source": "as given"},
+        {},
+        TEMPLATES["industrial"].lends,
+    )
+    fitted = BrushSet(1, _ANY_DAY, given.start_run_h, True, None, None, "", tuple(rounds))
+    state = MotorState(figures, even_positions(len(now)), (fitted,), (), None)
+    return life_line(findings(state, rules, _ANY_DAY.date()), state, _WIDE, 300)
+
+
+def _round(kind: str, run_h: float, lengths: Sequence[float | None], sd: float) -> Round:
+    readings = {i: Measured(mm, sd, mm, mm) for i, mm in enumerate(lengths, start=1) if mm is not None}
+    return Round(kind, _ANY_DAY, run_h, kind, True, readings)
+
+
+def _spread(given: SpreadIn, result: SpreadOut, rules: MotorRules) -> Drawing:
+    return wear_bars(wear_of(given), result.mean_wear_mm, result.spread_limit, result.outliers, _WIDE)
+
+
+def _pressure(given: PressureIn, result: PressureOut, rules: MotorRules) -> Drawing:
+    row = Banded("Spring pressure", "kPa", result.pressure_kpa, result.band_low_kpa, result.band_high_kpa)
+    return band_scale("Pressure in its band", (row,), _WIDE)
+
+
+def _density(given: DensityIn, result: DensityOut, rules: MotorRules) -> Drawing:
+    bedding = result.density_bedding_a_per_cm2 if given.contact_share < 1 else None
+    rows = [Banded("Current density", "A/cm²", result.density_a_per_cm2, result.guide_low_a_per_cm2, result.guide_high_a_per_cm2,
+                   bedding, "while bedding in")]  # fmt: skip
+    if result.bars_covered is not None:
+        rows.append(Banded("Bars covered", "", result.bars_covered, rules["bars.low"], rules["bars.high"]))
+    return band_scale("Figures in their bands", rows, _WIDE)
+
+
+def _fit(given: FitIn, result: FitOut, rules: MotorRules) -> Drawing:
+    low, high = rules["fit.clearance-least"], rules["fit.clearance-most"]
+    rows = [Banded("Clearance along the rotation", "mm", result.clearance_thickness_mm, low, high),
+            Banded("Clearance along the shaft", "mm", result.clearance_width_mm, low, high)]  # fmt: skip
+    if given.holder_gap_mm is not None:
+        rows.append(Banded("Holder gap", "mm", given.holder_gap_mm, result.gap_low_mm, result.gap_high_mm))
+    return band_scale("Clearances in their bands", rows, _WIDE)
+
+
+def _seating(given: SeatingIn, result: SeatingOut, rules: MotorRules) -> Drawing:
+    radius = inf if given.face_radius_mm is None else given.face_radius_mm
+    contact = Contact(given.commutator_d_mm, given.thickness_mm, radius, given.worn_mm, result.contact_share)
+    return face_contact(contact, 460)
+
+
+_MAKERS: dict[str, Callable[[Any, Any, MotorRules], Drawing | None]] = {
+    "usable-carbon": _carbon, "brush-limit": _limit, "straight-line": _line, "set-spread": _spread,
+    "spring-pressure": _pressure, "current-density": _density, "holder-fit": _fit, "seating": _seating,
+}  # fmt: skip
