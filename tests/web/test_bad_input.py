@@ -59,6 +59,7 @@ FORMS: dict[str, tuple[str, dict[str, str]]] = {
 }  # fmt: skip
 
 
+@pytest.mark.long
 @pytest.mark.parametrize(("path", "fields"), FORMS.values(), ids=FORMS.keys())
 def test_nothing_typed_into_a_form_breaks_it(
     served: TestClient, places: dict[str, str], path: str, fields: dict[str, str]
