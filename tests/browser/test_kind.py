@@ -154,12 +154,14 @@ def test_a_sum_by_keyboard(page: Page, watch: Watch) -> None:
     page.keyboard.press("Control+A")
     page.keyboard.type("2.44 in")
     page.keyboard.press("Enter")
-    expect(page.locator(".result")).to_contain_text("sagitta")
+    expect(page.locator(".result")).to_contain_text("depth of the curve")
+    page.keyboard.press("Tab")
     page.keyboard.press("Control+A")
     page.keyboard.type("big")
     page.keyboard.press("Enter")
     expect(page.get_by_role("alert")).to_contain_text("cannot be read")
-    expect(page.locator("#commutator_d_mm")).to_have_value("big")
+    expect(page.locator("#thickness_mm")).to_have_value("big")
+    expect(page.locator("#thickness_mm")).to_be_focused()
 
 
 def test_paper_shows_the_work_and_not_the_controls(ines: Page, watch: Watch, motor: str) -> None:

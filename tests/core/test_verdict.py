@@ -28,7 +28,7 @@ def judge(given_state: MotorState, rules: MotorRules | None = None) -> tuple[Fin
 
 
 SAID = {
-    "nothing measured": (state(), None, "Measure this set.", "Nothing is measured yet", "nothing measured"),
+    "nothing measured": (state(), None, "Measure this set.", "Nothing is measured yet", ""),
     "runs on": (state(a_round(20, 19, 19.4)), "fit", "Run on.", "11.0 mm to its limit, 79%", ""),
     "watch": (state(a_round(20, 13, 13.4)), "watch", "Watch this set.", "36%", ""),
     "plan": (state(a_round(20, 11, 11.4)), "plan", "Plan the change.", "21%", ""),

@@ -147,7 +147,7 @@ def report(pages: dict[str, float], saved: dict[str, float], start: float) -> st
         f"matter, not the machine. {MOTORS} motors of four brushes, five rounds and a year of log each.\n",
         "| what | measured | wanted |",
         "|---|---|---|",
-        *(f"| {name} page, over a bare page with a table of 200 rows | {ratio:.2f} × | {'3 ×' if name in ('bench', 'motor') else ''} |"
+        *(f"| {name}, over a bare page with a table of 200 rows | {ratio:.2f} × | {'3 ×' if name in ('bench', 'motor') else ''} |"
           for name, ratio in pages.items() if "ms" not in name),
         f"| the bare page itself | {pages['bare page, ms']:.1f} ms | |",
         f"| a reading saved with its new verdict, 95th percentile | {saved['saved']:.1f} ms | 50 ms |",

@@ -77,7 +77,7 @@ def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str
     why = f"Nothing is measured yet on set {state.current.number}; new brushes are {new} and may wear to {length_words(found.limit.limit_mm, unit)}."
     flags = ("limit estimated",) if found.limit.estimated else ()
     return Verdict("Measure this set.", why, "", "One measured round and two logged days give a first date.", "Not measured",
-                   (_limit_reason(found, rules, unit),), ("nothing measured", *flags))  # fmt: skip
+                   (_limit_reason(found, rules, unit),), flags)  # fmt: skip
 
 
 def _why(found: Findings, unit: str) -> str:

@@ -11,6 +11,8 @@ from norvash.core.words import day_words, grouped, length_words, use_words
 from norvash.drawing.svg import Drawing, Element, el, label, line, nice_step, polyline
 
 _LEFT, _RIGHT, _TOP, _BOTTOM = 44.0, 14.0, 22.0, 46.0
+_TICK_PX, _SET_PX = 62.0, 40.0
+_LEAST_USE = 10.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -29,7 +31,7 @@ class _Frame:
 def life_line(found: Findings, state: MotorState, width: float, height: float) -> Drawing:
     """Draw every reading of every set against the counter's use, and the straight line to the limit."""
     frame = _frame(found, state, width, height)
-    elements = [*_axes(frame, state), *_limit(frame, found, state)]
+    elements = [*_axes(frame, state), *_limit(frame, found, state), *_marks(frame, state)]
     for brush_set in state.sets[:-1]:
         elements += _past_set(frame, brush_set, state)
     elements += _current_set(frame, found, state)
@@ -47,7 +49,7 @@ def _end(found: Findings, state: MotorState) -> float | None:
 def _frame(found: Findings, state: MotorState, width: float, height: float) -> _Frame:
     uses = [s.fitted_units for s in state.sets] + [e.total_units for e in state.entries]
     low = min(uses, default=0.0)
-    high = max([*uses, _end(found, state) or 0.0, low + 1])
+    high = max([*uses, _end(found, state) or 0.0, low + _LEAST_USE])
     high += 0.06 * (high - low)
     longest = max(
         [state.figures.need("new_mm")]
@@ -78,7 +80,7 @@ def _axes(frame: _Frame, state: MotorState) -> list[Element]:
             made += [line("rule", _LEFT, frame.y(mm), frame.width - _RIGHT, frame.y(mm)),
                      label("text-soft", _LEFT - 8, frame.y(mm) + 4, f"{i * step:g}", "end")]  # fmt: skip
         i += 1
-    step = nice_step(frame.high - frame.low, 8)
+    step = nice_step(frame.high - frame.low, min(8, int((frame.width - _LEFT) / _TICK_PX)))
     use = -(-frame.low // step) * step
     while use <= frame.high:
         made += [line("axis", frame.x(use), bottom, frame.x(use), bottom + 5),
@@ -109,12 +111,18 @@ def _limit(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
     return [line(ink, _LEFT, y, frame.width - _RIGHT, y), label("text-copper", _LEFT + 6, y + 16, words)]
 
 
-def _mark(frame: _Frame, brush_set: BrushSet) -> list[Element]:
-    x = frame.x(brush_set.fitted_units)
-    words = f"set {brush_set.number}" + ("" if brush_set.fitted_known else ", fitted before the record")
-    anchor = "end" if x > frame.width * 0.82 else "start"
-    return [el("path", "gone", d=f"M{x:.1f} {_TOP - 4:.1f}V{frame.height - _BOTTOM:.1f}"),
-            label("text-soft", x + (4 if anchor == "start" else -4), _TOP - 8, words, anchor)]  # fmt: skip
+def _marks(frame: _Frame, state: MotorState) -> list[Element]:
+    """Return where each set was fitted, named where there is room."""
+    made, last_x = list[Element](), -99.0
+    for brush_set in state.sets:
+        x = frame.x(brush_set.fitted_units)
+        made.append(el("path", "gone", d=f"M{x:.1f} {_TOP - 4:.1f}V{frame.height - _BOTTOM:.1f}"))
+        if x - last_x > _SET_PX:
+            words = f"set {brush_set.number}" + ("" if brush_set.fitted_known else ", fitted before the record")
+            anchor = "end" if x > frame.width * 0.82 else "start"
+            made.append(label("text-soft", x + (4 if anchor == "start" else -4), _TOP - 8, words, anchor))
+            last_x = x
+    return made
 
 
 def _past_set(frame: _Frame, brush_set: BrushSet, state: MotorState) -> list[Element]:
@@ -122,15 +130,13 @@ def _past_set(frame: _Frame, brush_set: BrushSet, state: MotorState) -> list[Ele
     if brush_set.fitted_known and not any(r.kind == "fitting" for r in brush_set.rounds):
         points.insert(0, (brush_set.fitted_units, state.figures.need("new_mm")))
     drawn = [(frame.x(u), frame.y(mm)) for u, mm in points]
-    made = _mark(frame, brush_set)
-    if len(drawn) > 1:
-        made.append(polyline("past", drawn))
+    made = [polyline("past", drawn)] if len(drawn) > 1 else []
     return made + [el("circle", "dot-past", cx=x, cy=y, r=3.6) for x, y in drawn]
 
 
 def _current_set(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
     current = state.current
-    made = _mark(frame, current)
+    made: list[Element] = []
     worst = found.governing.number if found.governing else 0
     for brush in sorted(found.brushes, key=lambda b: b.number == worst):
         points = [(r.total_units, r.readings[brush.number]) for r in current.rounds if brush.number in r.readings]

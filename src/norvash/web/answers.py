@@ -112,11 +112,13 @@ def status_of(error: NorvashError) -> int:
 
 
 def errors_of(error: NorvashError | None) -> dict[str, NorvashError]:
-    """Return an error's parts by field; what has no field stands under an empty name."""
+    """Return an error's parts by field; in their order; what has no field stands under an empty name."""
     if error is None:
         return {}
-    several = error.errors if isinstance(error, SeveralErrors) else [error]
-    return {e.field or "": e for e in reversed(several)}
+    found: dict[str, NorvashError] = {}
+    for one in error.errors if isinstance(error, SeveralErrors) else [error]:
+        found.setdefault(one.field or "", one)
+    return found
 
 
 def plain_error(error: NorvashError) -> dict[str, Any]:

@@ -1,6 +1,6 @@
 """The drawings of one motor, as its pages show them."""
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 
 from norvash.core.figures import Figures
 from norvash.core.positions import PositionPlan
@@ -18,31 +18,32 @@ from norvash.errors import NotFound
 from norvash.work.motor_page import MotorPage
 from norvash.work.round_page import RoundPage
 
-_WIDE = 790.0
+_PHONE = 346.0
 
 
-def drawing_of(shown: MotorPage, name: str) -> Drawing:
-    """Return one of the motor's drawings.
+def drawing_of(shown: MotorPage, name: str, *, narrow: bool = False) -> Drawing:
+    """Return one of the motor's drawings, for a page or for a phone.
 
     Raises: NotFound for another name, or for a use curve without a log.
     """
     if name not in _MAKERS or (name == "use-curve" and not shown.context.state.entries):
         raise NotFound("There is no such drawing.", "Save it from the motor's page.")
-    return _MAKERS[name](shown)
+    maker, wide = _MAKERS[name]
+    return maker(shown, min(wide, _PHONE) if narrow else wide)
 
 
-def _life_line(shown: MotorPage) -> Drawing:
-    return life_line(shown.found, shown.context.state, _WIDE, 285)
+def _life_line(shown: MotorPage, width: float) -> Drawing:
+    return life_line(shown.found, shown.context.state, width, 285)
 
 
-def _carbon_ruler(shown: MotorPage) -> Drawing:
+def _carbon_ruler(shown: MotorPage, width: float) -> Drawing:
     state = shown.context.state
-    return carbon_ruler(ruler_of(shown.found, state), _WIDE, max(44.0, 11.0 * len(state.positions)), dimensions=True)
+    return carbon_ruler(ruler_of(shown.found, state), width, max(44.0, 11.0 * len(state.positions)), dimensions=True)
 
 
-def _use_curve(shown: MotorPage) -> Drawing:
+def _use_curve(shown: MotorPage, width: float) -> Drawing:
     state = shown.context.state
-    return use_curve(state.entries, state.rate, state.unit, 580, 250)
+    return use_curve(state.entries, state.rate, state.unit, width, 250)
 
 
 def figures_drawn(figures: Figures, plans: Sequence[PositionPlan], rules: MotorRules) -> tuple[Drawing, Drawing]:
@@ -66,13 +67,13 @@ def plate_of(figures: Figures, limit_mm: float) -> EndPlate:
                     figures.basis("commutator_d_mm") == "class default")  # fmt: skip
 
 
-def _end_view(shown: MotorPage) -> Drawing:
+def _end_view(shown: MotorPage, width: float) -> Drawing:
     brushes = [
         EndBrush(plan, b.last.length_mm if b.last else None, b.in_round, WORDS[b.staged.stage] if b.staged else "not measured",
                  f"/motors/{shown.context.motor.id}/measure?position={plan.number}")
         for plan, b in zip(shown.context.state.positions, shown.found.brushes, strict=True)
     ]  # fmt: skip
-    return end_view(plate_of(shown.context.figures, shown.found.limit.limit_mm), brushes, 330)
+    return end_view(plate_of(shown.context.figures, shown.found.limit.limit_mm), brushes, width)
 
 
 def round_view(shown: RoundPage, size: float) -> Drawing:
@@ -85,4 +86,7 @@ def round_view(shown: RoundPage, size: float) -> Drawing:
     return end_view(plate_of(shown.context.figures, shown.found.limit.limit_mm), brushes, size)
 
 
-_MAKERS = {"end-view": _end_view, "life-line": _life_line, "carbon-ruler": _carbon_ruler, "use-curve": _use_curve}
+_MAKERS: dict[str, tuple[Callable[[MotorPage, float], Drawing], float]] = {
+    "end-view": (_end_view, 330.0), "life-line": (_life_line, 790.0), "carbon-ruler": (_carbon_ruler, 790.0),
+    "use-curve": (_use_curve, 580.0),
+}  # fmt: skip

@@ -24,17 +24,17 @@ from norvash.drawing.life_line import life_line
 from norvash.drawing.svg import Drawing
 from norvash.drawing.wear_bars import wear_bars
 
-_WIDE = 580.0
+WIDE, PHONE = 580.0, 346.0
 _ANY_DAY = datetime(2000, 1, 1)
 
 
-def sum_drawing(name: str, given: Any, result: Any, rules: MotorRules) -> Drawing | None:
-    """Return the drawing of a worked sum, None where its figures leave nothing to draw."""
+def sum_drawing(name: str, given: Any, result: Any, rules: MotorRules, width: float) -> Drawing | None:
+    """Return the drawing of a worked sum at a width [px], None where its figures leave nothing to draw."""
     maker = _MAKERS.get(name)
-    return maker(given, result, rules) if maker else None
+    return maker(given, result, rules, width) if maker else None
 
 
-def _carbon(given: CarbonIn, result: CarbonOut, rules: MotorRules) -> Drawing | None:
+def _carbon(given: CarbonIn, result: CarbonOut, rules: MotorRules, width: float) -> Drawing | None:
     """Return the ruler of one brush; a depth is drawn once its constant makes it a length."""
     new_mm, limit_mm, constant = given.new_mm, given.limit_mm, given.depth_constant_mm
     if constant is not None and given.depth_new_mm is not None and given.depth_limit_mm is not None:
@@ -42,19 +42,19 @@ def _carbon(given: CarbonIn, result: CarbonOut, rules: MotorRules) -> Drawing | 
     if result.length_mm is None or new_mm is None or limit_mm is None:
         return None
     brush = RulerBrush("now", result.length_mm, None)
-    return carbon_ruler(Ruler(new_mm, limit_mm + given.sunk_mm, False, "mm", (brush,)), _WIDE, 40, dimensions=True)
+    return carbon_ruler(Ruler(new_mm, limit_mm + given.sunk_mm, False, "mm", (brush,)), width, 40, dimensions=True)
 
 
-def _limit(given: LimitIn, result: LimitOut, rules: MotorRules) -> Drawing:
+def _limit(given: LimitIn, result: LimitOut, rules: MotorRules, width: float) -> Drawing:
     if given.thickness_mm is None or given.width_mm is None:
         ruler = Ruler(given.new_mm, result.limit_mm, result.estimated, "mm", (RulerBrush("new", given.new_mm, None),))
-        return carbon_ruler(ruler, _WIDE, 40, dimensions=True)
+        return carbon_ruler(ruler, width, 40, dimensions=True)
     plan = BrushPlan(given.new_mm, given.thickness_mm, given.width_mm, result.limit_mm, result.source, result.estimated, 0.0,
                      (), given.lead_root_depth_mm)  # fmt: skip
-    return brush_sheet(plan, _WIDE, 320)
+    return brush_sheet(plan, width, 320)
 
 
-def _line(given: LineIn, result: LineOut, rules: MotorRules) -> Drawing | None:
+def _line(given: LineIn, result: LineOut, rules: MotorRules, width: float) -> Drawing | None:
     """Return the life line of the given lengths, as of a motor with this one set."""
     starts, before, now = lists_of(given)
     sd = given.standard_uncertainty_mm or rules["instrument.digital-caliper"]
@@ -69,7 +69,7 @@ def _line(given: LineIn, result: LineOut, rules: MotorRules) -> Drawing | None:
     )
     fitted = BrushSet(1, _ANY_DAY, given.start_run_h, True, None, None, "", tuple(rounds))
     state = MotorState(figures, even_positions(len(now)), (fitted,), (), None)
-    return life_line(findings(state, rules, _ANY_DAY.date()), state, _WIDE, 300)
+    return life_line(findings(state, rules, _ANY_DAY.date()), state, width, 300)
 
 
 def _round(kind: str, run_h: float, lengths: Sequence[float | None], sd: float) -> Round:
@@ -77,40 +77,40 @@ def _round(kind: str, run_h: float, lengths: Sequence[float | None], sd: float) 
     return Round(kind, _ANY_DAY, run_h, kind, True, readings)
 
 
-def _spread(given: SpreadIn, result: SpreadOut, rules: MotorRules) -> Drawing:
-    return wear_bars(wear_of(given), result.mean_wear_mm, result.spread_limit, result.outliers, _WIDE)
+def _spread(given: SpreadIn, result: SpreadOut, rules: MotorRules, width: float) -> Drawing:
+    return wear_bars(wear_of(given), result.mean_wear_mm, result.spread_limit, result.outliers, width)
 
 
-def _pressure(given: PressureIn, result: PressureOut, rules: MotorRules) -> Drawing:
+def _pressure(given: PressureIn, result: PressureOut, rules: MotorRules, width: float) -> Drawing:
     row = Banded("Spring pressure", "kPa", result.pressure_kpa, result.band_low_kpa, result.band_high_kpa)
-    return band_scale("Pressure in its band", (row,), _WIDE)
+    return band_scale("Pressure in its band", (row,), width)
 
 
-def _density(given: DensityIn, result: DensityOut, rules: MotorRules) -> Drawing:
+def _density(given: DensityIn, result: DensityOut, rules: MotorRules, width: float) -> Drawing:
     bedding = result.density_bedding_a_per_cm2 if given.contact_share < 1 else None
     rows = [Banded("Current density", "A/cm²", result.density_a_per_cm2, result.guide_low_a_per_cm2, result.guide_high_a_per_cm2,
                    bedding, "while bedding in")]  # fmt: skip
     if result.bars_covered is not None:
         rows.append(Banded("Bars covered", "", result.bars_covered, rules["bars.low"], rules["bars.high"]))
-    return band_scale("Figures in their bands", rows, _WIDE)
+    return band_scale("Figures in their bands", rows, width)
 
 
-def _fit(given: FitIn, result: FitOut, rules: MotorRules) -> Drawing:
+def _fit(given: FitIn, result: FitOut, rules: MotorRules, width: float) -> Drawing:
     low, high = rules["fit.clearance-least"], rules["fit.clearance-most"]
     rows = [Banded("Clearance along the rotation", "mm", result.clearance_thickness_mm, low, high),
             Banded("Clearance along the shaft", "mm", result.clearance_width_mm, low, high)]  # fmt: skip
     if given.holder_gap_mm is not None:
         rows.append(Banded("Holder gap", "mm", given.holder_gap_mm, result.gap_low_mm, result.gap_high_mm))
-    return band_scale("Clearances in their bands", rows, _WIDE)
+    return band_scale("Clearances in their bands", rows, width)
 
 
-def _seating(given: SeatingIn, result: SeatingOut, rules: MotorRules) -> Drawing:
+def _seating(given: SeatingIn, result: SeatingOut, rules: MotorRules, width: float) -> Drawing:
     radius = inf if given.face_radius_mm is None else given.face_radius_mm
     contact = Contact(given.commutator_d_mm, given.thickness_mm, radius, given.worn_mm, result.contact_share)
-    return face_contact(contact, 460)
+    return face_contact(contact, min(width, 460))
 
 
-_MAKERS: dict[str, Callable[[Any, Any, MotorRules], Drawing | None]] = {
+_MAKERS: dict[str, Callable[[Any, Any, MotorRules, float], Drawing | None]] = {
     "usable-carbon": _carbon, "brush-limit": _limit, "straight-line": _line, "set-spread": _spread,
     "spring-pressure": _pressure, "current-density": _density, "holder-fit": _fit, "seating": _seating,
 }  # fmt: skip

@@ -45,9 +45,9 @@ def _page(
 ) -> HTMLResponse:
     shown = motor_page(conn, motor_id, now.date())
     state = shown.context.state
-    curve = drawing_of(shown, "use-curve") if state.entries else None
+    curve, narrow = (drawing_of(shown, "use-curve", narrow=n) if state.entries else None for n in (False, True))
     return page(request, "motor_hours.html", status_of(error) if error else 200, area="Hours", m=shown, modes=MODES,
-                motor=shown.context.motor, state=state, said=shown.said, curve=curve, act_id=fresh_id(),
+                motor=shown.context.motor, state=state, said=shown.said, curve=curve, narrow=narrow, act_id=fresh_id(),
                 strike_id=fresh_id(), typed=typed, error=error, errors=errors_of(error))  # fmt: skip
 
 

@@ -20,7 +20,8 @@ def show(request: Request, conn: Conn, now: Now, motor_id: str) -> HTMLResponse:
     shown = motor_page(conn, motor_id, now.date())
     template = TEMPLATES[shown.context.motor.motor_class]
     return page(request, "motor.html", area="Motors", m=shown, context=shown.context, motor=shown.context.motor,
-                state=shown.context.state, found=shown.found, said=shown.said, drawings={name: drawing_of(shown, name) for name in _DRAWINGS}, remarks=remarks(shown.found, shown.context.state, shown.context.rules), errors={},
+                state=shown.context.state, found=shown.found, said=shown.said, drawings={name: drawing_of(shown, name) for name in _DRAWINGS},
+                narrow={name: drawing_of(shown, name, narrow=True) for name in _DRAWINGS[1:]}, remarks=remarks(shown.found, shown.context.state, shown.context.rules), errors={},
                 caution=f"{template.caution} {CAUTION_FOR_ALL}")  # fmt: skip
 
 

@@ -20,6 +20,7 @@ from norvash.work.context import rulebook
 from norvash.work.registering import NewMotor, add_motor
 
 router = APIRouter()
+_FIELDS = {"new_mm": "new_length", "limit_mm": "limit"}
 _UNKNOWN = ("unknown", "not known", "?")
 
 
@@ -54,7 +55,7 @@ def _form(request: Request, conn: Conn, typed: dict[str, str], error: NorvashErr
         drawings = figures_drawn(lent, plans or even_positions(template.brushes), rules)
     return page(request, "motor_new.html", status_of(error) if error else 200, area="Motors", templates=TEMPLATES,
                 template=template, types=types, drawings=drawings, act_id=fresh_id(), typed=typed, error=error,
-                errors=errors_of(error), caution=CAUTION_FOR_ALL)  # fmt: skip
+                errors={_FIELDS.get(name, name): e for name, e in errors_of(error).items()}, caution=CAUTION_FOR_ALL)  # fmt: skip
 
 
 @router.post("/motors")

@@ -29,6 +29,7 @@ def _page(
     shown = motor_page(conn, motor_id, now.date())
     template = TEMPLATES[shown.context.motor.motor_class]
     return page(request, "new_set.html", status_of(error) if error else 200, area="Motors", m=shown, reasons=END_REASONS, ruler=drawing_of(shown, "carbon-ruler"),
+                narrow=drawing_of(shown, "carbon-ruler", narrow=True),
                 motor=shown.context.motor, state=shown.context.state, found=shown.found, said=shown.said,
                 act_id=fresh_id(), typed=typed, error=error, errors=errors_of(error),
                 cautions=(template.caution, CAUTION_FOR_ALL))  # fmt: skip

@@ -43,7 +43,7 @@ def _one_as_typed(value: Any) -> str:
 def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
     """Show a sum, worked out for what the address holds, or its example."""
     from norvash.core.sums.catalogue import SUMS
-    from norvash.web.sum_drawings import sum_drawing
+    from norvash.web.sum_drawings import PHONE, WIDE, sum_drawing
     from norvash.work.sums import work_out_typed
 
     entry = find(SUMS, name)
@@ -53,11 +53,13 @@ def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
     typed = typed or as_typed(entry.example)
     result: dict[str, object] = {}
     drawing: Drawing | None = None
+    narrow: Drawing | None = None
     rules = MotorRules(rulebook(conn))
     error: NorvashError | None = None
     try:
         inputs, worked = work_out_typed(name, typed, rules)
-        result, drawing = asdict(worked), sum_drawing(name, inputs, worked, rules)
+        result = asdict(worked)
+        drawing, narrow = (sum_drawing(name, inputs, worked, rules, width) for width in (WIDE, PHONE))
     except NorvashError as found:
         error = found
     asked = [
@@ -65,7 +67,7 @@ def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
         for f in fields(entry.inputs)
     ]
     return page(request, "sum.html", status_of(error) if error else 200, area="Sums", entry=entry, asked=asked,
-                typed=typed, is_example=is_example, drawing=drawing, table=table_of(result), advice=result.get("advice") or result.get("note") or "",
+                typed=typed, is_example=is_example, drawing=drawing, narrow=narrow, table=table_of(result), advice=result.get("advice") or result.get("note") or "",
                 rules=result.get("rules", ()), error=error, errors=errors_of(error))  # fmt: skip
 
 
