@@ -40,9 +40,10 @@ class EndPlate:
     lent: bool = False
 
 
-def end_view(plate: EndPlate, brushes: Sequence[EndBrush], size: float) -> Drawing:
+def end_view(plate: EndPlate, brushes: Sequence[EndBrush], size: float, px_per_mm: float | None = None) -> Drawing:
     """Draw the commutator and its brushes; one unit inside the drawn group is one millimetre.
 
+    Units: size [px]; px_per_mm draws several motors to one scale, else the motor fills the drawing.
     Brushes of one arm lie behind one another on the machine; here they stand side by side.
     """
     radius = plate.commutator_d_mm / 2
@@ -51,7 +52,7 @@ def end_view(plate: EndPlate, brushes: Sequence[EndBrush], size: float) -> Drawi
     plate = replace(plate, thickness_mm=plate.thickness_mm * narrowed)
     reach = radius + plate.new_mm + 2
     across = ((rows * (plate.thickness_mm + _BETWEEN_MM)) / 2) if rows > 1 else 0.0
-    px_per_mm = (size / 2 - 34) / max((reach**2 + across**2) ** 0.5, 1.0)
+    px_per_mm = px_per_mm or (size / 2 - 34) / max((reach**2 + across**2) ** 0.5, 1.0)
     middle = size / 2
     parts: list[Element] = [_commutator(plate, radius)]
     links = [_brush(plate, b, _sideways(b, brushes, plate), radius, px_per_mm) for b in brushes]

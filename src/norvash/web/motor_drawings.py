@@ -2,10 +2,12 @@
 
 from collections.abc import Callable, Sequence
 
+from norvash.core.classes import Template
 from norvash.core.figures import Figures
-from norvash.core.positions import PositionPlan
+from norvash.core.positions import PositionPlan, even_positions
 from norvash.core.ruler import ruler_of
-from norvash.core.rules.book import MotorRules
+from norvash.core.rules.book import MotorRules, Rulebook
+from norvash.core.rules.catalogue import RULES
 from norvash.core.stages import WORDS
 from norvash.core.state import motor_limit
 from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
@@ -58,6 +60,14 @@ def figures_drawn(figures: Figures, plans: Sequence[PositionPlan], rules: MotorR
                      figures.number("lead_root_depth_mm"), unit)  # fmt: skip
     fitted = [EndBrush(p, new_mm, True, "new") for p in plans]
     return brush_sheet(plan, 470, 300), end_view(plate_of(figures, limit.limit_mm), fitted, 300)
+
+
+def class_drawn(template: Template) -> Drawing:
+    """Return the end view of what a class lends, all classes to one scale."""
+    figures = Figures({}, {}, template.lends)
+    fitted = [EndBrush(p, figures.need("new_mm"), True, "new") for p in even_positions(template.brushes)]
+    limit = motor_limit(figures, MotorRules(Rulebook(RULES), template.name))
+    return end_view(plate_of(figures, limit.limit_mm), fitted, 220, 0.74)
 
 
 def plate_of(figures: Figures, limit_mm: float) -> EndPlate:

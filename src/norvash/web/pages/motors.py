@@ -14,7 +14,7 @@ from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import MotorForm
 from norvash.web.list_drawings import list_ruler
-from norvash.web.motor_drawings import figures_drawn
+from norvash.web.motor_drawings import class_drawn, figures_drawn
 from norvash.work.bench import REGISTER_PAGE, register
 from norvash.work.context import rulebook
 from norvash.work.registering import NewMotor, add_motor
@@ -54,7 +54,7 @@ def _form(request: Request, conn: Conn, typed: dict[str, str], error: NorvashErr
         lent = Figures({}, figures, template.lends)
         drawings = figures_drawn(lent, plans or even_positions(template.brushes), rules)
     return page(request, "motor_new.html", status_of(error) if error else 200, area="Motors", templates=TEMPLATES,
-                template=template, types=types, drawings=drawings, act_id=fresh_id(), typed=typed, error=error,
+                template=template, types=types, drawings=drawings, class_views={} if template else {t.name: class_drawn(t) for t in TEMPLATES.values()}, act_id=fresh_id(), typed=typed, error=error,
                 errors={_FIELDS.get(name, name): e for name, e in errors_of(error).items()}, caution=CAUTION_FOR_ALL)  # fmt: skip
 
 
