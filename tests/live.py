@@ -8,11 +8,12 @@ from pathlib import Path
 
 import pytest
 import uvicorn
-from playwright.sync_api import Browser, BrowserContext, ConsoleMessage, Page, Request, Response, sync_playwright
+from playwright.sync_api import Browser, BrowserContext, ConsoleMessage, Page, Request, Response, expect, sync_playwright
 
 from norvash.config import Settings
 from norvash.web.app import create_app
 
+expect.set_options(timeout=20_000)
 ARGS = [
     "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
     "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--font-render-hinting=none",
@@ -55,7 +56,7 @@ class Watch:
         page.on("pageerror", lambda e: self.seen.append(f"page error: {e}"))
         page.on("request", self._request)
         page.on("response", self._response)
-        page.set_default_timeout(10_000)
+        page.set_default_timeout(30_000)
         return page
 
     def _console(self, message: ConsoleMessage) -> None:

@@ -1,0 +1,147 @@
+"""Whatever is done in whatever order: the record stays true, a refusal changes nothing, a repeat changes nothing."""
+
+import json
+from collections.abc import Callable
+from dataclasses import replace
+from random import Random
+
+import pytest
+
+from conftest import Shop
+from norvash.core.findings import BY_ID
+from norvash.errors import NorvashError
+from norvash.store import rounds, standings
+from norvash.work.acting import Act
+from norvash.work.logging_use import log_use, take_back
+from norvash.work.measuring import finish, note, record, settle_doubt, start_round
+from norvash.work.motor_page import motor_page
+from norvash.work.new_set import END_REASONS, fit_new_set
+from norvash.work.registering import change_figures
+
+STEPS = 60
+TABLES = ("act", "use_entry", "brush_set", "round", "reading", "finding", "motor_figure", "position")
+
+
+class Hand:
+    """Somebody who does anything to one motor, sensible or not."""
+
+    def __init__(self, shop: Shop, motor: str, seed: int) -> None:
+        self.shop, self.motor, self.random = shop, motor, Random(seed)
+        self.used, self.length = 100.0, 22.0
+
+    def job(self) -> Callable[[Act], str]:
+        return self.random.choice(
+            (self.log, self.log, self.measure, self.measure, self.measure, self.fit, self.undo, self.see, self.settle, self.close, self.state)
+        )()  # fmt: skip
+
+    def _round(self) -> str:
+        found = rounds.open_round(self.shop.conn, self.motor)
+        return found.id if found else "no-round-here"
+
+    def log(self) -> Callable[[Act], str]:
+        self.used = max(0.0, self.used + self.random.choice((0, 3, 8, 20, 300, -40)))
+        text, mode = self.random.choice(((f"{self.used:g}", "counter"), ("6", "increment"), ("much", "counter")))
+        answer = self.random.choice(("", "", "", "replaced", "rolled over", "last was wrong", "slip"))
+        day = self.random.choice(("", "", "", "yesterday", "2024-01-01", "2031-01-01"))
+        return lambda act: log_use(self.shop.conn, act, self.motor, text, mode, day, answer)
+
+    def measure(self) -> Callable[[Act], str]:
+        found = rounds.open_round(self.shop.conn, self.motor)
+        if found is None:
+            kind = self.random.choice(("check", "check", "bedded"))
+            return lambda act: start_round(self.shop.conn, act, self.motor, "", kind)
+        self.length = max(6.0, self.length - self.random.random() / 2)
+        text = self.random.choice((f"{self.length:.2f}", f"{self.length / 25.4:.3f} in", "-3", "long"))
+        position, there = self.random.randrange(1, 4), rounds.list_readings(self.shop.conn, found.id)
+        replaces = there[position].id if position in there and self.random.random() < 0.8 else ""
+        return lambda act: record(self.shop.conn, act, found.id, position, text, replaces=replaces)
+
+    def fit(self) -> Callable[[Act], str]:
+        self.length = 22.0
+        reason, first = self.random.choice((*END_REASONS, "bored")), self.random.choice(("", "22.1", "no"))
+        return lambda act: fit_new_set(self.shop.conn, act, self.motor, "", reason, {1: first, 2: "21.95"})
+
+    def undo(self) -> Callable[[Act], str]:
+        return lambda act: take_back(self.shop.conn, act, self.motor)
+
+    def see(self) -> Callable[[Act], str]:
+        round_id, seen = self._round(), self.random.choice((*BY_ID, "ghost"))
+        position, gone = self.random.randrange(1, 4), self.random.random() < 0.3
+        return lambda act: note(self.shop.conn, act, round_id, position, seen, gone=gone)
+
+    def settle(self) -> Callable[[Act], str]:
+        doubted = [r.id for r in rounds.list_readings(self.shop.conn, self._round()).values() if r.doubt]
+        reading, answer = (doubted or ["no-reading"])[0], self.random.choice(("right", "mistyped"))
+        return lambda act: settle_doubt(self.shop.conn, act, reading, answer)
+
+    def close(self) -> Callable[[Act], str]:
+        round_id = self._round()
+        return lambda act: finish(self.shop.conn, act, round_id)
+
+    def state(self) -> Callable[[Act], str]:
+        version = self.shop.page(self.motor).context.motor.version - (self.random.random() < 0.2)
+        typed = {
+            "new_mm": "22",
+            "limit_mm": self.random.choice(("8", "9", "30", "x")),
+            "label_1": self.random.choice("AN"),
+        }
+        return lambda act: change_figures(self.shop.conn, act, self.motor, typed, version)
+
+
+def counts(shop: Shop) -> list[int]:
+    return [shop.conn.execute(f"select count(*) from {t}").fetchone()[0] for t in TABLES]
+
+
+def attempt(job: Callable[[Act], str], act: Act) -> str | NorvashError:
+    try:
+        return job(act)
+    except NorvashError as error:
+        return error
+
+
+def check_record(shop: Shop, motor: str) -> None:
+    page = motor_page(shop.conn, motor, shop.now.date())
+    state = page.context.state
+    totals = [e.total_units for e in state.entries]
+    assert totals == sorted(totals)
+    assert [e.at for e in state.entries] == sorted(e.at for e in state.entries)
+    assert [s.number for s in state.sets] == list(range(1, len(state.sets) + 1))
+    assert [s.ended_units is None for s in state.sets] == [False] * (len(state.sets) - 1) + [True]
+    for older, newer in zip(state.sets, state.sets[1:], strict=False):
+        assert older.ended_units == newer.fitted_units >= older.fitted_units
+    assert sum(not r.finished for s in state.sets for r in s.rounds) <= 1
+    uses = [r.total_units for r in state.current.rounds]
+    assert uses == sorted(uses)
+    assert all(u >= state.current.fitted_units for u in uses)
+    assert page.history
+    assert all(len(h.words) > 5 for h in page.history)
+
+
+@pytest.mark.parametrize("seed", range(10))
+def test_any_order_of_jobs_keeps_the_record_true(shop: Shop, seed: int) -> None:
+    motor = shop.motor(set_is_new=bool(seed % 2))
+    hand, done, refused = Hand(shop, motor, seed), 0, 0
+    for _ in range(STEPS):
+        shop.later(days=hand.random.choice((0, 0, 1, 9)), minutes=hand.random.randrange(1, 300))
+        job, act, before = hand.job(), shop.act(), counts(shop)
+        result = attempt(job, act)
+        if isinstance(result, NorvashError):
+            refused += 1
+            assert result.problem
+            assert result.remedy
+            assert counts(shop) == before
+            continue
+        done += 1
+        after = counts(shop)
+        assert after[0] == before[0] + 1
+        assert job(replace(act, at=shop.later(minutes=1).now)) == result
+        assert counts(shop) == after
+        check_record(shop, motor)
+        kept, page = standings.find_motors(shop.conn, "X-01", "", 1, 0)[0].standing, shop.page(motor)
+        assert (kept.sentence, kept.stage) == (page.said.sentence, page.found.stage)
+        assert [b["label"] for b in json.loads(kept.drawing_json)["brushes"]] == [
+            p.label for p in page.context.state.positions
+        ]
+    assert done > STEPS / 5
+    assert refused > STEPS / 10
+    assert shop.conn.execute("pragma foreign_key_check").fetchall() == []
