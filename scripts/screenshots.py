@@ -64,6 +64,7 @@ SHOTS = {
     "measure": (WIDE, "light", lambda p: measuring(p, "W-01", "26.58", "0.995 in")),
     "measure-phone": (PHONE, "light", lambda p: measuring(p, "A-07", "20.6")),
     "motors": (WIDE, "light", lambda p: p.goto("/motors")),
+    "classes": (WIDE, "light", lambda p: p.goto("/motors/new")),
     "add-motor": (WIDE, "light", lambda p: p.goto("/motors/new?motor_class=industrial")),
     "figures": (WIDE, "light", figures),
     "hours": (WIDE, "light", asked),
@@ -73,7 +74,7 @@ SHOTS = {
         lambda p: (motor(p, "W-02"), p.keyboard.press("f"), p.get_by_role("heading", name="New set fitted").wait_for()),
     ),
     "rulebook": (WIDE, "light", lambda p: p.goto("/rulebook")),
-    "sum": (WIDE, "light", lambda p: p.goto("/sums/straight-line")),
+    "sum": (WIDE, "light", lambda p: p.goto("/sums/seating")),
 }
 
 

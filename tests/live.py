@@ -8,7 +8,16 @@ from pathlib import Path
 
 import pytest
 import uvicorn
-from playwright.sync_api import Browser, BrowserContext, ConsoleMessage, Page, Request, Response, expect, sync_playwright
+from playwright.sync_api import (
+    Browser,
+    BrowserContext,
+    ConsoleMessage,
+    Page,
+    Request,
+    Response,
+    expect,
+    sync_playwright,
+)
 
 from norvash.config import Settings
 from norvash.web.app import create_app

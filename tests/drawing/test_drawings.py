@@ -24,7 +24,7 @@ from norvash.drawing.stage_scale import stage_scale
 from norvash.drawing.svg import Drawing
 from norvash.drawing.use_curve import use_curve
 from norvash.drawing.wear_bars import wear_bars
-from states import TODAY, a_round, state
+from states import T0, TODAY, a_round, state
 
 BRUSH = BrushPlan(32, 12.5, 25, 14, "maker's figure", False, 120, (26, 20, 14), 8)
 
@@ -121,3 +121,76 @@ def test_the_life_line_shows_every_set_and_reading() -> None:
     assert 'class="dot-doubt"' in svg.svg()
     assert [r[3] for r in svg.rows] == ["A", "B", "A", "B"]
     assert "1 set on record" in svg.description
+
+
+def xs(svg: str, pattern: str) -> list[float]:
+    return [float(x) for x in re.findall(pattern, svg)]
+
+
+@pytest.mark.parametrize(
+    ("value", "low", "high", "said"),
+    [(45, 30, 60, "inside its band"), (70, 30, 60, "outside its band"), (30, 30, 60, "inside its band"),
+     (0, 30, 60, "outside its band"), (5, None, 60, "no band known"), (-0.2, 0.05, 0.3, "outside its band")],
+)  # fmt: skip
+def test_a_figure_stands_in_or_beside_its_band(value: float, low: float | None, high: float | None, said: str) -> None:
+    drawing = band_scale("Band", (Banded("Figure", "kPa", value, low, high),), 580)
+    assert drawing.rows[0][3] == said
+    peg = xs(drawing.svg(), r'class="carbon" d="M([-0-9.]+)')[0] + 6
+    band = re.search(r'class="copper" x="([0-9.]+)" y="[^"]+" width="([0-9.]+)"', drawing.svg())
+    if band is None:
+        assert said == "no band known"
+        return
+    left, right = float(band[1]), float(band[1]) + float(band[2])
+    assert (left - 0.2 <= peg <= right + 0.2) is (said == "inside its band")
+    assert 0 <= peg <= 580
+
+
+@pytest.mark.parametrize("share", [0.1, 0.5, 1.0])
+def test_the_face_touches_over_its_share_of_the_thickness(share: float) -> None:
+    svg = face_contact(Contact(62, 9.15, inf, share**2 * 0.339449, share), 460).svg()
+    touching = re.search(r'class="touching" d="M([0-9.]+) ([0-9.]+)A\S+ \S+ 0 0 1 ([0-9.]+) ', svg)
+    body = re.search(r'class="carbon" d="M([0-9.]+) 14H([0-9.]+)V([0-9.]+)', svg)
+    assert touching is not None
+    assert body is not None
+    assert float(touching[3]) - float(touching[1]) == pytest.approx(share * (float(body[2]) - float(body[1])), rel=2e-3)
+    # Where the contact ends, the flat face meets the curve of the copper.
+    assert float(touching[2]) == pytest.approx(float(body[3]), abs=0.15)
+
+
+def test_wear_bars_are_as_long_as_the_wear() -> None:
+    wear = [3.0, 4.5, 3.1, 0.0]
+    svg = wear_bars(wear, 2.65, 0.35, (2,), 500).svg()
+    widths = xs(svg, r'class="carbon(?:-chosen)?" x="34" y="[^"]+" width="([0-9.]+)"')
+    assert [w / widths[1] for w in widths] == pytest.approx([w / 4.5 for w in wear], abs=1e-3)
+    mean = xs(svg, r'class="copper-line" d="M([0-9.]+)')[0]
+    assert (mean - 34) / widths[1] == pytest.approx(2.65 / 4.5, rel=1e-3)
+
+
+@pytest.mark.parametrize("edges", [(0.0, 0.1, 0.25, 0.4), (0.05, 0.2, 0.2, 0.9)])
+def test_the_stages_are_cut_where_they_begin(edges: tuple[float, ...]) -> None:
+    drawing = stage_scale(dict(zip(("stop", "change", "plan", "watch"), edges, strict=True)), 1000)
+    cuts = xs(drawing.svg(), r'class="(?:copper-line|slots)" d="M([0-9.]+)')
+    assert [(x - 124) / (1000 - 138) for x in cuts] == pytest.approx(edges, abs=1e-3)
+    assert [r[0] for r in drawing.rows] == ["Run on", "Watch", "Plan the change", "Change now", "Out of service"]
+    assert drawing.rows[0][1] == f"over {edges[3]:.0%}"
+
+
+def test_several_motors_are_drawn_to_one_scale() -> None:
+    small, large = EndPlate(30, 28, 6.4, 18, 6), EndPlate(120, 87, 12.5, 32, 14)
+    drawn = [
+        end_view(p, [EndBrush(q, p.new_mm, True, "new") for q in even_positions(2)], 220, 0.74).svg()
+        for p in (small, large)
+    ]
+    scales = [xs(svg, r"scale\(([0-9.]+)\)")[0] for svg in drawn]
+    assert scales == [0.74, 0.74]
+
+
+def test_a_narrow_life_line_names_fewer_ticks_and_no_set_twice_over() -> None:
+    worn = state(a_round(10, 18, 18.5), a_round(20, 15, 16.2))
+    old = replace(worn.current, number=1, ended_at=T0, ended_units=0.0, end_reason="planned", rounds=())
+    crowded = replace(worn, sets=(old, replace(old, number=2), replace(worn.current, number=3)))
+    found = findings(crowded, shipped(), TODAY)
+    wide, narrow = life_line(found, crowded, 790, 285), life_line(found, crowded, 346, 285)
+    assert len(re.findall("<text", narrow.svg())) < len(re.findall("<text", wide.svg()))
+    assert len(re.findall(r">set \d", narrow.svg())) == 1
+    assert narrow.rows == wide.rows
