@@ -6,6 +6,7 @@ from datetime import datetime, timedelta
 from pathlib import Path
 
 import pytest
+from hypothesis import settings
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
@@ -18,6 +19,9 @@ from norvash.work.motor_page import MotorPage, motor_page
 from norvash.work.new_set import fit_new_set
 from norvash.work.registering import NewMotor, add_motor
 
+# The same cases on every machine, however slow it is just now.
+settings.register_profile("house", deadline=None, derandomize=True)
+settings.load_profile("house")
 pytest_plugins = ["live"]
 NOW = datetime(2026, 11, 24, 9)
 

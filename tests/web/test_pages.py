@@ -12,7 +12,8 @@ from starlette.testclient import TestClient
 
 from conftest import Shop
 from norvash.config import Settings
-from norvash.store import rounds, standings, use
+from norvash.store import people, rounds, standings, use
+from norvash.store.database import connect
 from norvash.web.app import create_app
 from norvash.web.pages.sums import as_typed
 from norvash.work.measuring import start_round
@@ -317,6 +318,23 @@ def test_types_and_figures_in_the_page(client: TestClient) -> None:
     assert (status, "not below the new length" in page) == (422, True)
     assert send(client, f"{motor}/figures", f"{motor}/figures", version=version[1], limit_mm="6")[0] == 200
     assert send(client, f"{motor}/figures", f"{motor}/figures", version=version[1], limit_mm="7")[0] == 409
+
+
+def test_the_first_person_names_the_shop_once(tmp_path: Path) -> None:
+    app = create_app(Settings(db=tmp_path / "own.db", log=False))
+    with TestClient(app, base_url=ORIGIN, headers={"Origin": ORIGIN}) as client:
+        typed = {"name": "Maud Celliers", "shop": "Loft <shop>", "act_id": act_id(client.get("/who").text), "next": "/"}
+        assert "Loft &lt;shop&gt;" in client.post("/who", data=typed).text
+        assert "Loft &lt;shop&gt;" in client.post("/who", data=typed).text
+        client.post("/who", data={**typed, "name": "Bram", "shop": "Another", "act_id": "another-act-id"})
+        assert "Another" not in client.get("/").text
+        assert client.post("/who", data={**typed, "name": ""}).status_code == 422
+        app.state.catching_up.join()
+    conn = connect(tmp_path / "own.db")
+    assert [p.name for p in people.list_people(conn)] == ["Bram", "Maud Celliers"]
+    done = conn.execute("select before_json, after_json from act where job = 'name the site' order by seq").fetchall()
+    assert tuple(done[0]) == ('{"name": ""}', '{"name": "Loft <shop>"}')
+    conn.close()
 
 
 def test_light_and_dark_are_remembered(client: TestClient) -> None:

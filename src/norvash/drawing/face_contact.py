@@ -49,7 +49,7 @@ def face_contact(contact: Contact, width: float) -> Drawing:
         line("axis", _SIDE, below + 12, width - _SIDE, below + 12),
         line("axis", _SIDE, below + 8, _SIDE, below + 16),
         line("axis", width - _SIDE, below + 8, width - _SIDE, below + 16),
-        label("text-soft", _SIDE, below + 32, f"t {t:g} mm, drawn {px:.0f} px to the mm"),
+        label("text-soft", _SIDE, below + 32, f"t {t:g} mm"),
         label("numeral", width - _SIDE, below + 36, f"{contact.share:.0%} touches", "end"),
     ]
     words = f"A face {t:g} mm thick on a commutator of {contact.commutator_d_mm:g} mm; {contact.share:.0%} of it touches after {contact.worn_mm:g} mm of wear."

@@ -5,6 +5,7 @@ from datetime import datetime, time, timedelta
 from norvash.store import people
 from norvash.store.database import Connection, transaction
 from norvash.store.people import Person, Site
+from norvash.work.acting import Act, Change, once
 from norvash.work.registering import words_of
 
 _DEMO_DAY = timedelta(hours=14)
@@ -24,16 +25,19 @@ def clock(site: Site, now: datetime) -> datetime:
     return datetime.combine(datetime.fromisoformat(site.demo_day), time(9)) + min(passed, _DEMO_DAY) + creep
 
 
-def name_site(conn: Connection, name: str) -> None:
-    """Give a site without a name the one that was typed, if any.
+def name_site(conn: Connection, act: Act, name: str) -> str:
+    """Give a site without a name the one that was typed; return its name.
 
-    Raises: InputError for an overlong name.
+    Raises: InputError for an empty or overlong name.
     """
-    site = people.fetch_site(conn)
-    if not site.name and name.strip():
-        clean = words_of("shop", name, "The name of the shop")
-        with transaction(conn):
-            people.change_site(conn, clean, site.demo_day, site.made_at)
+
+    def body(_: Act) -> Change:
+        site = people.fetch_site(conn)
+        clean = site.name or words_of("shop", name, "The name of the shop")
+        people.change_site(conn, clean, site.demo_day, site.made_at)
+        return Change(clean, {"name": site.name}, {"name": clean})
+
+    return once(conn, act, "name the site", {"name": name}, body)
 
 
 def join(conn: Connection, person_id: str, name: str, now: datetime) -> Person:

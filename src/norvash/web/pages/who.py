@@ -6,7 +6,7 @@ from fastapi.responses import HTMLResponse, Response
 from norvash.errors import NorvashError
 from norvash.store import people
 from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import PERSON_COOKIE, Conn, Now, Typed, fresh_id
+from norvash.web.deps import PERSON_COOKIE, Conn, Now, Typed, act_of, fresh_id
 from norvash.work.site import join, name_site
 
 router = APIRouter()
@@ -21,7 +21,9 @@ def _inside(path: str) -> str:
 @router.get("/who")
 def ask(request: Request, conn: Conn, next: str = "/") -> HTMLResponse:  # noqa: A002
     """Ask who is working."""
-    return page(request, "who.html", area="", people=people.list_people(conn), next=_inside(next), errors={})
+    return page(
+        request, "who.html", area="", people=people.list_people(conn), next=_inside(next), act_id=fresh_id(), errors={}
+    )
 
 
 @router.post("/who")
@@ -31,9 +33,10 @@ def choose(request: Request, conn: Conn, now: Now, typed: Typed) -> Response:
     try:
         known = typed.get("person", "")
         person = people.fetch_person(conn, known) if known else join(conn, fresh_id(), typed.get("name", ""), now)
-        name_site(conn, typed.get("shop", ""))
+        if typed.get("shop", "").strip():
+            name_site(conn, act_of(typed, person, now), typed["shop"])
     except NorvashError as error:
-        return page(request, "who.html", status_of(error), area="", people=people.list_people(conn), next=onward,
+        return page(request, "who.html", status_of(error), area="", people=people.list_people(conn), next=onward, act_id=fresh_id(),
                     typed=typed, error=error, errors=errors_of(error))  # fmt: skip
     answer = go_to(onward)
     answer.set_cookie(PERSON_COOKIE, person.id, max_age=_YEAR_S, httponly=True, samesite="lax")
