@@ -16,7 +16,11 @@ FITTED: dict[str, float | str] = {"new_mm": 22.0, "limit_mm": 8.0, "limit_source
 
 def a_round(weeks: float, *lengths: float | None, kind: str = "check", doubt: str = "", seen: tuple[tuple[int, str], ...] = (),
             sd: float = 0.05, lines: int | None = None) -> Round:  # fmt: skip
-    readings = {i: Measured(mm, sd, mm, mm, lines, doubt) for i, mm in enumerate(lengths, start=1) if mm is not None}
+    readings = {
+        i: Measured(mm, sd, mm, mm, lines, doubt, "doubt.noise" if doubt else "")
+        for i, mm in enumerate(lengths, start=1)
+        if mm is not None
+    }
     return Round(f"r{weeks}", T0 + timedelta(weeks=weeks), weeks * 20, kind, True, readings, seen)
 
 

@@ -161,3 +161,24 @@ def test_a_phone_gets_drawings_that_can_be_read(ines: Page, watch: Watch, motor:
         assert box is not None
         assert box["x"] >= 0
         assert box["x"] + box["width"] <= 390
+
+
+def test_a_doubt_left_open_is_settled_on_the_motors_page(ines: Page, watch: Watch, motor: str, shop: Shop) -> None:
+    shop.later(hours=5).measure(motor, "262", "21.9", "19.7")
+    ines.goto(f"/motors/{motor}")
+    expect(ines.locator(".verdict h1")).to_contain_text("Settle the reading of brush A first")
+    expect(ines.locator(".doubt")).to_contain_text("longer than last time")
+    ines.get_by_role("button", name="Mistyped: measure again").focus()
+    keys(ines, "Enter")
+    expect(ines.get_by_label("The counter shows")).to_be_focused()
+    expect(ines.locator(".verdict h1")).to_contain_text("Measure A to complete the round")
+    keys(ines, "Enter")
+    for value in ("19.1", "19.7"):
+        expect(ines.locator("#value")).to_be_focused()
+        ines.keyboard.type(value)
+        keys(ines, "Enter")
+        expect(ines.get_by_role("heading", name=value)).to_be_visible()
+    expect(ines.get_by_role("button", name="Done")).to_be_focused()
+    keys(ines, "Enter")
+    expect(ines.locator(".verdict h1")).to_contain_text("The limit is reached at about")
+    expect(ines.locator(".doubt")).to_have_count(0)

@@ -226,6 +226,22 @@ def test_a_doubted_reading_is_kept_and_asked_about(shop: Shop) -> None:
     assert "doubtful" not in shop.page(motor).said.flags
     with pytest.raises(InputError, match="not known"):
         settle_doubt(shop.conn, shop.act(), again, "perhaps")
+    with pytest.raises(Conflict, match="counts no longer"):
+        settle_doubt(shop.conn, shop.act(), reading, "right")
+
+
+def test_a_doubt_outlives_its_round_and_is_settled_later(shop: Shop) -> None:
+    motor = shop.motor()
+    shop.measure(motor, "", "21", "21")
+    shop.later(weeks=4).log(motor, "180")
+    shop.measure(motor, "", "21.6", "20.2")
+    found = shop.page(motor).found
+    assert [(d.number, d.label) for d in found.doubts] == [(1, "A")]
+    settle_doubt(shop.conn, shop.act(), found.doubts[0].reading_id, "mistyped")
+    after = shop.page(motor)
+    assert (after.found.doubts, after.found.missing) == ((), ("A",))
+    assert after.said.act == "Measure A to complete the round."
+    assert "of 21.6: mistyped" in after.history[0].words
 
 
 def test_rounds_refuse_what_does_not_belong(shop: Shop) -> None:

@@ -64,7 +64,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     elif "look due" in flags:
         act = f"{act} The look is due."
     if found.doubts:
-        act = f"Settle the reading of brush {found.doubts[0][0]} first."
+        act = f"Settle the reading of brush {found.doubts[0].label} first."
     elif found.missing and found.stage in ("fit", "watch"):
         act = f"Measure {listed(list(found.missing))} to complete the round."
     word = WORDS[found.stage or "fit"]
@@ -140,7 +140,7 @@ def _sure(found: Findings, state: MotorState) -> str:
 def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reason, ...]:
     """Return the reasons of a verdict, the weightiest first, each with its rules."""
     unit = state.figures.word("length_unit")
-    lines = [Reason(f"Brush {label}: {words}") for label, words in found.doubts]
+    lines = [Reason(f"Brush {d.label}: {d.words}", (rules.figure(d.rule_id),)) for d in found.doubts]
     lines += [Reason(f"Brush {label}, {f.words}: {f.decision}. ({WORDS[f.stage]}.)") for label, f in found.conditions]
     if found.missing:
         lines.append(_missing_reason(found, state))

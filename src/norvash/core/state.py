@@ -14,7 +14,7 @@ from norvash.core.use import Entry, Rate
 
 @dataclass(frozen=True, slots=True)
 class Measured:
-    """One position's reading in a round, as a length with its uncertainty [mm] and any open doubt."""
+    """One position's reading in a round, as a length with its uncertainty [mm], any open doubt, and its id."""
 
     length_mm: float
     sd_mm: float
@@ -22,6 +22,8 @@ class Measured:
     high_mm: float
     lines: int | None = None
     doubt: str = ""
+    doubt_rule: str = ""
+    id: str = ""
 
 
 @dataclass(frozen=True, slots=True)

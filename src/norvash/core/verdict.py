@@ -41,6 +41,17 @@ class Days:
 
 
 @dataclass(frozen=True, slots=True)
+class OpenDoubt:
+    """A reading that is doubted and not yet answered for, at a position."""
+
+    number: int
+    label: str
+    words: str
+    rule_id: str
+    reading_id: str
+
+
+@dataclass(frozen=True, slots=True)
 class Findings:
     """All that a verdict is written from; `line` runs on the counter's scale."""
 
@@ -55,7 +66,7 @@ class Findings:
     spread: Spread | None
     round: Round | None
     complete_before: Round | None
-    doubts: tuple[tuple[str, str], ...]
+    doubts: tuple[OpenDoubt, ...]
     conditions: tuple[tuple[str, Finding], ...]
 
 
@@ -186,8 +197,12 @@ def _spread(brushes: tuple[BrushNow, ...], state: MotorState, rules: MotorRules)
     return set_spread(wear, sd, rules, [p.polarity for p in state.positions])
 
 
-def _doubts(brushes: tuple[BrushNow, ...]) -> tuple[tuple[str, str], ...]:
-    return tuple((b.label, b.last.doubt) for b in brushes if b.last and b.last.doubt)
+def _doubts(brushes: tuple[BrushNow, ...]) -> tuple[OpenDoubt, ...]:
+    return tuple(
+        OpenDoubt(b.number, b.label, b.last.doubt, b.last.doubt_rule, b.last.id)
+        for b in brushes
+        if b.last and b.last.doubt
+    )
 
 
 def beyond_horizon(days: Days, today: date, rules: MotorRules) -> bool:

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from datetime import datetime
 
+from norvash.core.doubts import Doubt
 from norvash.core.readings import Reading
 from norvash.core.state import BrushSet, Measured, Round
 from norvash.errors import NotFound
@@ -140,14 +141,16 @@ def strike_finding(conn: Connection, round_id: str, position: int, seen: str, ac
 def _measured(conn: Connection, motor_id: str) -> dict[str, dict[int, Measured]]:
     found: dict[str, dict[int, Measured]] = {}
     rows = conn.execute(
-        """select g.round_id, g.position_number, g.length_mm, g.sd_mm, g.low_mm, g.high_mm, g.lines_seen,
+        """select g.id, g.round_id, g.position_number, g.length_mm, g.sd_mm, g.low_mm, g.high_mm, g.lines_seen, g.doubt_rule,
                   case g.doubt_answer when '' then g.doubt else '' end as doubt
            from round r join reading g on g.round_id = r.id
            where r.motor_id = :id and g.replaced_by is null order by g.position_number""",
         {"id": motor_id},
     )
     for r in rows:
-        measured = Measured(r["length_mm"], r["sd_mm"], r["low_mm"], r["high_mm"], r["lines_seen"], r["doubt"])
+        measured = Measured(
+            r["length_mm"], r["sd_mm"], r["low_mm"], r["high_mm"], r["lines_seen"], r["doubt"], r["doubt_rule"], r["id"]
+        )
         found.setdefault(r["round_id"], {})[r["position_number"]] = measured
     return found
 
@@ -201,7 +204,7 @@ def finish_round(conn: Connection, round_id: str, at: datetime) -> None:
 
 def add_reading(
     conn: Connection, reading_id: str, round_id: str, position: int, reading: Reading, method: str, instrument: str,
-    doubt: str, act_id: str,
+    doubt: Doubt | None, act_id: str,
 ) -> None:  # fmt: skip
     """Keep a reading as the one that counts for its position; an earlier one stays behind it."""
     place = {"id": reading_id, "round_id": round_id, "position": position}
@@ -212,13 +215,13 @@ def add_reading(
     ).fetchone()
     conn.execute(
         """insert into reading (id, round_id, position_number, typed, typed_unit, method, instrument, raw_value,
-                                length_mm, sd_mm, low_mm, high_mm, lines_seen, taper_deg, doubt, act_id)
+                                length_mm, sd_mm, low_mm, high_mm, lines_seen, taper_deg, doubt, doubt_rule, act_id)
            values (:id, :round_id, :position, :typed, :unit, :method, :instrument, :raw, :length, :sd, :low, :high,
-                   :lines, :taper, :doubt, :act_id)""",
+                   :lines, :taper, :doubt, :doubt_rule, :act_id)""",
         {"id": reading_id, "round_id": round_id, "position": position, "typed": reading.typed, "unit": reading.unit,
          "method": method, "instrument": instrument, "raw": reading.raw_value, "length": reading.length_mm,
          "sd": reading.sd_mm, "low": reading.low_mm, "high": reading.high_mm, "lines": reading.lines,
-         "taper": reading.taper_deg, "doubt": doubt, "act_id": act_id},
+         "taper": reading.taper_deg, "doubt": doubt.words if doubt else "", "doubt_rule": doubt.rule_id if doubt else "", "act_id": act_id},
     )  # fmt: skip
     if before is not None:
         conn.execute("update reading set replaced_by = :id where id = :before", {**place, "before": before["id"]})

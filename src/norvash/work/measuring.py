@@ -67,8 +67,7 @@ def record(
         except InputError as error:
             raise error.at(error.field or "value") from None
         doubt = doubt_about(context, row, plan, reading)
-        rounds.add_reading(conn, act.id, round_id, position, reading, method_used, instrument_used,
-                           doubt.words if doubt else "", act.id)  # fmt: skip
+        rounds.add_reading(conn, act.id, round_id, position, reading, method_used, instrument_used, doubt, act.id)  # fmt: skip
         refresh(conn, row.motor_id, act.at.date())
         before = {"typed": there.typed, "length_mm": there.length_mm} if there else {}
         after = {
@@ -134,15 +133,22 @@ def _partners(context: Context, this: Round, position: int) -> list[Point]:
 
 
 def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str) -> str:
-    """Keep what the person says about a doubted reading; a mistyped one is withdrawn. Return the round's id."""
+    """Keep what the person says about a doubted reading; a mistyped one is withdrawn, from a finished round too.
+
+    Return the round's id. Raises: Conflict for a reading that counts no longer.
+    """
     if answer not in dict(ANSWERS):
         raise InputError("This answer is not known.", "Choose one of the answers.", "answer")
 
     def body(act: Act) -> Change:
         reading, round_id = rounds.fetch_reading(conn, reading_id)
         row = rounds.fetch_round(conn, round_id)
+        counts = rounds.list_readings(conn, round_id).get(reading.position_number)
+        if counts is None or counts.id != reading_id:
+            raise Conflict(
+                "This reading counts no longer: it was replaced or withdrawn.", "Look at the round as it is now."
+            )
         if answer == "mistyped":
-            _open(conn, round_id)
             rounds.withdraw_reading(conn, reading_id)
         else:
             rounds.answer_doubt(conn, reading_id, answer)

@@ -73,8 +73,7 @@ def _starting_lengths(
             raise error.at(f"length_{plan.number}") from None
         reading = replace(reading, typed=text.strip())
         doubt = doubt_of(reading, start, None, total, (), context.rules)
-        rounds.add_reading(conn, f"{act.id}.{plan.number}", round_id, plan.number, reading, method, instrument,
-                           doubt.words if doubt else "", act.id)  # fmt: skip
+        rounds.add_reading(conn, f"{act.id}.{plan.number}", round_id, plan.number, reading, method, instrument, doubt, act.id)  # fmt: skip
         made[plan.label] = reading.length_mm
     rounds.finish_round(conn, round_id, act.at)
     return made

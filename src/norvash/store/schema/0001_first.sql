@@ -144,6 +144,7 @@ create table reading (
     lines_seen integer,
     taper_deg real,
     doubt text not null default '',
+    doubt_rule text not null default '',
     doubt_answer text not null default '',
     replaced_by text references reading (id),
     act_id text not null references act (id)

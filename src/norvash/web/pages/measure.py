@@ -10,6 +10,7 @@ from norvash.core.findings import GROUPS
 from norvash.core.ruler import ruler_of
 from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.errors import Conflict, InputError, NorvashError
+from norvash.store import rounds
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import ReadingForm, RoundForm, whole
@@ -95,13 +96,14 @@ def measure(request: Request, conn: Conn, now: Now, who: Who, round_id: str, typ
 
 @router.post("/readings/{reading_id}/doubt")
 def doubt(conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Response:
-    """Keep the answer to a doubt."""
-    answer = typed.get("answer", "")
-    round_id = settle_doubt(conn, act_of(typed, who, now), reading_id, answer)
+    """Keep the answer to a doubt, and go on from where it was given."""
+    answer, position = typed.get("answer", ""), whole(typed.get("position", "")) or 0
+    row = rounds.fetch_round(conn, settle_doubt(conn, act_of(typed, who, now), reading_id, answer))
     if answer == "new set":
-        return go_to(f"/motors/{typed.get('motor_id', '')}/new-set")
-    position = whole(typed.get("position", "")) or 0 if answer == "mistyped" else 0
-    return go_to(f"/rounds/{round_id}?position={position}")
+        return go_to(f"/motors/{row.motor_id}/new-set")
+    if row.finished or typed.get("back") == "motor":
+        return go_to(f"/motors/{row.motor_id}{f'/measure?position={position}' if answer == 'mistyped' else ''}")
+    return go_to(f"/rounds/{row.id}?position={position if answer == 'mistyped' else 0}")
 
 
 @router.post("/rounds/{round_id}/findings")

@@ -4,9 +4,10 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
+from norvash.core.doubts import ANSWERS
 from norvash.core.remarks import remarks
 from norvash.web.answers import page
-from norvash.web.deps import Conn, Now
+from norvash.web.deps import Conn, Now, fresh_id
 from norvash.web.motor_drawings import drawing_of
 from norvash.work.motor_page import motor_page
 
@@ -21,7 +22,7 @@ def show(request: Request, conn: Conn, now: Now, motor_id: str) -> HTMLResponse:
     template = TEMPLATES[shown.context.motor.motor_class]
     return page(request, "motor.html", area="Motors", m=shown, context=shown.context, motor=shown.context.motor,
                 state=shown.context.state, found=shown.found, said=shown.said, drawings={name: drawing_of(shown, name) for name in _DRAWINGS},
-                narrow={name: drawing_of(shown, name, narrow=True) for name in _DRAWINGS[1:]}, remarks=remarks(shown.found, shown.context.state, shown.context.rules), errors={},
+                narrow={name: drawing_of(shown, name, narrow=True) for name in _DRAWINGS[1:]}, remarks=remarks(shown.found, shown.context.state, shown.context.rules), answers=ANSWERS, doubt_id=fresh_id(), errors={},
                 caution=f"{template.caution} {CAUTION_FOR_ALL}")  # fmt: skip
 
 
