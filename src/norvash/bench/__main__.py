@@ -20,6 +20,7 @@ from jinja2 import Template
 
 from norvash.bench.fleet import PERSON, make_fleet
 from norvash.config import Settings
+from norvash.store.database import connect, transaction
 from norvash.web.app import create_app
 from norvash.web.list_drawings import forget
 
@@ -89,12 +90,30 @@ def page_ratios(client: Client, motor: str) -> dict[str, float]:
     return {name: statistics.median(t) / bare for name, t in times.items() if name != "bare"} | {"bare page, ms": bare}
 
 
-def saved_readings(client: Client, motor: str) -> dict[str, float]:
-    """Return the 95th percentiles of saving a reading with its new verdict, alone and with its answer page [ms]."""
+def bare_commit(db: Path) -> Callable[[], float]:
+    """Return a function that keeps one row durably in a database of its own, and says how long that took [ms]."""
+    conn = connect(db.with_name("bare.db"))
+    conn.execute("create table row (at real not null) strict")
+
+    def commit() -> float:
+        started = time.perf_counter()
+        with transaction(conn):
+            conn.execute("insert into row values (?)", (started,))
+        return (time.perf_counter() - started) * 1000
+
+    return commit
+
+
+def saved_readings(client: Client, motor: str, commit: Callable[[], float]) -> dict[str, float]:
+    """Return the 95th percentiles of saving a reading with its new verdict, alone and with its answer page [ms].
+
+    Beside them, in turns, the 95th percentile of a bare commit: what the disk costs in that minute.
+    """
     _, at = client.post(f"/motors/{motor}/rounds", counter="")
-    saving, answering, replaces = [], [], [""] * 5
+    saving, answering, bare, replaces = [], [], [], [""] * 5
     for i in range(400):
         position = i % 4 + 1
+        bare.append(commit())
         started = time.perf_counter()
         status, onward = client.post(
             f"{at}/readings", position=str(position), value=f"{25 - i * 0.001:.3f}", replaces=replaces[position]
@@ -107,6 +126,7 @@ def saved_readings(client: Client, motor: str) -> dict[str, float]:
         _, page = client.get(f"{at}?position={(i + 1) % 4 + 1}")
         replaces[(i + 1) % 4 + 1] = page.split('name="replaces" value="')[1].split('"')[0]
     return {
+        "bare commit": statistics.quantiles(bare, n=20)[-1],
         "saved": statistics.quantiles(saving, n=20)[-1],
         "saved and answered": statistics.quantiles(answering, n=20)[-1],
     }
@@ -151,6 +171,7 @@ def report(pages: dict[str, float], saved: dict[str, float], start: float) -> st
           for name, ratio in pages.items() if "ms" not in name),
         f"| the bare page itself | {pages['bare page, ms']:.1f} ms | |",
         f"| a reading saved with its new verdict, 95th percentile | {saved['saved']:.1f} ms | 50 ms |",
+        f"| a bare commit of one row on the same disk, in turns with it, 95th percentile | {saved['bare commit']:.1f} ms | |",
         f"| the same with its answer page | {saved['saved and answered']:.1f} ms | |",
         f"| start to first page, over an application that only imports fastapi and numpy | {start:.2f} × | 1.3 × |",
     ]  # fmt: skip
@@ -172,7 +193,7 @@ def main() -> None:
             time.sleep(0.01)
         client = Client(18100)
         pages = page_ratios(client, motor)
-        saved = saved_readings(client, motor)
+        saved = saved_readings(client, motor, bare_commit(db))
         server.should_exit = True
         text = report(pages, saved, starts(db))
     Path("docs/performance.md").write_text(text)

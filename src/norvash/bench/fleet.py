@@ -62,5 +62,7 @@ def _motor(conn: Connection, motor_id: str, i: int, now: datetime, random: Rando
         for k in range(4):
             mm = worn.length_mm(k, per_week * week, _LIFE_H)
             reading = Reading(f"{mm:.2f}", "mm", mm, mm, 0.05, mm, mm)
-            rounds.add_reading(conn, f"{round_id}-{k}", round_id, k + 1, reading, "length", "digital-caliper", None, _ACT)
+            rounds.add_reading(
+                conn, f"{round_id}-{k}", round_id, k + 1, reading, "length", "digital-caliper", None, _ACT
+            )
         rounds.finish_round(conn, round_id, at)
