@@ -1,13 +1,16 @@
 """Every way of measuring, and the readings that are hard to believe."""
 
 import pytest
+from hypothesis import given
+from hypothesis import strategies as st
 
 from norvash.core.classes import TEMPLATES
 from norvash.core.doubts import doubt_of
 from norvash.core.figures import FIELDS, Figures, check_together, read_figure
 from norvash.core.positions import even_positions
-from norvash.core.readings import Reading, read
+from norvash.core.readings import Reading, on_the_gauge_mm, read
 from norvash.core.rules.book import MotorRules
+from norvash.core.rules.catalogue import shipped
 from norvash.core.straight_line import Point
 from norvash.errors import InputError
 
@@ -50,6 +53,15 @@ def test_every_way_of_measuring(
 def test_a_depth_without_its_constant_counts_from_new(rules: MotorRules) -> None:
     figures = Figures({k: v for k, v in OWN.items() if k != "depth_constant_mm"}, {}, TEMPLATES["tool"].lends)
     assert read("27.5", figures, rules, "depth").length_mm == pytest.approx(14.5)
+
+
+@given(st.floats(1, 22), st.sampled_from(["depth", "protrusion"]))
+def test_a_gauge_and_a_length_tell_the_same(mm: float, method: str) -> None:
+    shown_mm = on_the_gauge_mm(mm, FIGURES, method)
+    assert shown_mm is not None
+    assert read(f"{shown_mm:.6f}", FIGURES, shipped(), method).length_mm == pytest.approx(mm, abs=1e-5)
+    assert on_the_gauge_mm(mm, FIGURES, "length") is None
+    assert on_the_gauge_mm(mm, Figures({}, {}, TEMPLATES["tool"].lends), method) is None
 
 
 UNREADABLE = {

@@ -3,6 +3,7 @@
 import json
 import re
 from collections.abc import Iterator
+from datetime import datetime, timedelta
 from html import unescape
 from pathlib import Path
 from typing import Any
@@ -318,6 +319,42 @@ def test_types_and_figures_in_the_page(client: TestClient) -> None:
     assert (status, "not below the new length" in page) == (422, True)
     assert send(client, f"{motor}/figures", f"{motor}/figures", version=version[1], limit_mm="6")[0] == 200
     assert send(client, f"{motor}/figures", f"{motor}/figures", version=version[1], limit_mm="7")[0] == 409
+
+
+WAYS = {
+    "depth": ({"depth_new_mm": "20", "depth_limit_mm": "33"}, "31.9", "fixed rim", "on the gauge, a length of 22.0 mm"),
+    "protrusion": ({"protrusion_constant_mm": "14"}, "-1.5", "protrusion above", "on the gauge, a length of 22.0 mm"),
+    "wear line": (
+        {"wear_line_1_mm": "18", "wear_line_2_mm": "14", "wear_line_3_mm": "8"},
+        "2",
+        "How many lines",
+        "last time 22.0 mm",
+    ),
+    "compare": ({}, "60", "per cent of a new brush", "last time 22.0 mm"),
+    "spring position": ({"spring_table": "0=22; 5=12; 8=8"}, "3.5", "mark on the scale", "last time 22.0 mm"),
+}
+
+
+@pytest.mark.parametrize("method", WAYS)
+def test_every_way_of_measuring_is_asked_for_in_its_own_words(client: TestClient, shop: Shop, method: str) -> None:
+    figures, typed, words, last = WAYS[method]
+    shop.now = datetime.now() - timedelta(weeks=5)
+    motor = shop.motor(figures={"method": method, **figures})
+    shop.later(weeks=4).log(motor, "400")
+    page = client.post(f"/motors/{motor}/rounds", data={"act_id": "round-of-a-way", "counter": ""})
+    assert words in page.text
+    assert last in unescape(page.text)
+    for position in (1, 2):
+        sent = {"act_id": f"reading-of-a-way-{position}", "position": str(position), "value": typed}
+        page = client.post(f"{page.url.path}/readings", data=sent)
+    assert "usable carbon" in page.text
+    assert shop.page(motor).found.missing == ()
+    # Another way than the motor's own, before its figures are known, is asked about and keeps what was typed.
+    there = re.search(r'name="replaces" value="([^"]+)"', page.text)
+    assert there is not None
+    typed_over = {"act_id": "reading-otherwise", "position": "2", "value": "7", "method": "guess", "replaces": there[1]}
+    other = client.post(f"{page.url.path}/readings", data=typed_over)
+    assert (other.status_code, 'value="7"' in other.text) == (422, True)
 
 
 def test_the_first_person_names_the_shop_once(tmp_path: Path) -> None:

@@ -15,6 +15,14 @@ METHODS = {
     "compare": "share of a new brush, by eye",
     "spring position": "position of the spring on a marked scale",
 }
+METHOD_HINTS = {
+    "length": 'Any unit: 12.4, 0.488 in, 31/64", 488 thou. Two edges: 12.4; 12.9.',
+    "depth": 'Any unit: 33.9, 1.335 in, 1 21/64".',
+    "protrusion": "Any unit, with a minus when the top has sunk into its holder: 4.2 or -1.5.",
+    "wear line": "How many lines show in the window: 0, 1, 2 or 3.",
+    "compare": "In per cent of a new brush: 60.",
+    "spring position": "The mark on the scale: 4.5.",
+}
 INSTRUMENTS = {
     "digital-caliper": "digital caliper",
     "vernier": "vernier caliper",

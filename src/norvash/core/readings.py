@@ -79,16 +79,34 @@ def _believable(typed: Typed, new_mm: float, rules: MotorRules) -> None:
 
 def _depth(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
     typed = parse(text, "length", figures.word("length_unit"))
-    new_mm, depth_new = figures.need("new_mm"), figures.need("depth_new_mm")
-    constant = figures.number("depth_constant_mm")
-    length = (new_mm + depth_new if constant is None else constant) - typed.value
-    return _plausible(text, typed, length, new_mm, rules, instrument)
+    new_mm, both = figures.need("new_mm"), _depth_and_length_mm(figures)
+    return _plausible(text, typed, (both or figures.need("depth_new_mm")) - typed.value, new_mm, rules, instrument)
 
 
 def _protrusion(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
     typed = parse(text, "length", figures.word("length_unit"))
     length = typed.value + figures.need("protrusion_constant_mm")
     return _plausible(text, typed, length, figures.need("new_mm"), rules, instrument)
+
+
+def _depth_and_length_mm(figures: Figures) -> float | None:
+    """Return what a depth and the length at it add up to [mm]: the gauge's constant, else from new."""
+    constant, depth_new = figures.number("depth_constant_mm"), figures.number("depth_new_mm")
+    if constant is not None or depth_new is None:
+        return constant
+    return figures.need("new_mm") + depth_new
+
+
+def on_the_gauge_mm(length_mm: float, figures: Figures, method: str) -> float | None:
+    """Return what a depth or protrusion gauge shows of a length [mm].
+
+    None for the other ways of measuring, and while the gauge's figures are not known.
+    """
+    if method == "depth":
+        both = _depth_and_length_mm(figures)
+        return None if both is None else both - length_mm
+    constant = figures.number("protrusion_constant_mm") if method == "protrusion" else None
+    return None if constant is None else length_mm - constant
 
 
 def _plausible(text: str, typed: Typed, length: float, new_mm: float, rules: MotorRules, instrument: str) -> Reading:

@@ -5,8 +5,9 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
 from norvash.core.doubts import ANSWERS
-from norvash.core.figures import INSTRUMENTS, METHODS
+from norvash.core.figures import INSTRUMENTS, METHOD_HINTS, METHODS
 from norvash.core.findings import GROUPS
+from norvash.core.readings import on_the_gauge_mm
 from norvash.core.ruler import ruler_of
 from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.errors import Conflict, InputError, NorvashError
@@ -70,10 +71,13 @@ def _round(
     ruler = carbon_ruler(
         ruler_of(shown.found, shown.context.state), 380, max(36.0, 11.0 * len(shown.lines)), dimensions=True
     )
+    figures = shown.context.figures
+    method = typed.get("method") or figures.word("method")
+    gauge = on_the_gauge_mm(shown.line.before.length_mm, figures, method) if shown.line.before else None
     asked = error.suggestions if isinstance(error, InputError) else ()
     return page(request, "round.html", status_of(error) if error else 200, area="Motors", r=shown, motor=shown.context.motor,
                 state=shown.context.state, said=shown.said, found=shown.found, last=last, answers=ANSWERS, asked=asked, list_of_findings=GROUPS,
-                view=round_view(shown, 360), ruler=ruler, methods=METHODS, instruments=INSTRUMENTS, replaces=replaces,
+                view=round_view(shown, 360), ruler=ruler, method=method, hint=METHOD_HINTS.get(method, ""), last_gauge=gauge, methods=METHODS, instruments=INSTRUMENTS, replaces=replaces,
                 act_id=fresh_id(), note_id=fresh_id(), doubt_id=fresh_id(), finish_id=fresh_id(), typed=typed, error=error,
                 errors=errors_of(error))  # fmt: skip
 
