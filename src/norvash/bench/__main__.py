@@ -164,7 +164,8 @@ def report(pages: dict[str, float], saved: dict[str, float], start: float) -> st
     lines = [
         "# Performance\n",
         f"Written by `make bench` on {date.today():%Y-%m-%d}, Python {sys.version.split()[0]}. All figures of one run; the ratios",
-        f"matter, not the machine. {MOTORS} motors of four brushes, five rounds and a year of log each.\n",
+        f"matter, not the machine. {MOTORS} motors of four brushes, five rounds and a year of log each. A saved reading waits",
+        "for the disk: where a bare commit is slow, it is too.\n",
         "| what | measured | wanted |",
         "|---|---|---|",
         *(f"| {name}, over a bare page with a table of 200 rows | {ratio:.2f} × | {'3 ×' if name in ('bench', 'motor') else ''} |"
