@@ -7,7 +7,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.stages import STAGES, WORDS, Staged, worst
 from norvash.core.state import MotorState
 from norvash.core.verdict import Findings, Reason, beyond_horizon
-from norvash.core.words import day_words, length_words, listed, use_words
+from norvash.core.words import UNIT_WORDS, day_words, length_words, listed, use_words
 
 
 @dataclass(frozen=True, slots=True)
@@ -211,7 +211,7 @@ def _line_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list
     if state.rate and found.days.limit_on:
         ids = ("use.window",) if state.rate.declared is None else ("use.window", "use.declared-weight")
         bases = tuple(rules.figure(i) for i in ids)
-        per_week = f"{state.rate.per_week:.1f} {'h' if state.unit == 'hours' else 'starts'}"
+        per_week = f"{state.rate.per_week:.1f} {UNIT_WORDS[state.unit]}"
         made.append(Reason(f"Dates from {per_week} a week ({state.rate.words}).",
                            bases))  # fmt: skip
     return made

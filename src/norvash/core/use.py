@@ -6,6 +6,7 @@ from datetime import date, datetime, timedelta
 from math import floor, log
 
 from norvash.core.rules.book import MotorRules
+from norvash.core.words import counter_words
 from norvash.errors import Conflict, InputError, NeedsAnswer
 
 
@@ -48,7 +49,7 @@ def read_counter(
     if before is None:
         counted = Counted(value, value, "first")
     elif before.at == at and before.counter_units != value:
-        raise Conflict(f"At that moment the counter was already logged as {before.counter_units:g} {unit}.",
+        raise Conflict(f"At that moment the counter was already logged as {counter_words(before.counter_units, unit)}.",
                        "Take that entry back first, or give another time.", "value")  # fmt: skip
     elif value >= before.counter_units:
         counted = Counted(before.total_units + (value - before.counter_units), value, "")
@@ -67,7 +68,9 @@ def read_increment(
     """
     _not_future(at, now)
     if value < 0:
-        raise InputError(f"{value:g} {unit} is less than nothing.", "Give what it ran since the last entry.", "value")
+        raise InputError(
+            f"{counter_words(value, unit)} is less than nothing.", "Give what it ran since the last entry.", "value"
+        )
     before, after = neighbours(entries, at)
     if after is not None:
         raise InputError(f"There is a later entry, of {after.at:%Y-%m-%d}.",
@@ -127,7 +130,7 @@ def _went_down(
             score = -0.5 * (log(ran / (per_day * days)) / rules["use.slip"]) ** 2
             likely, best = (key, score) if score > best else (likely, best)
     return NeedsAnswer(
-        f"The counter showed {last:g} {unit} on {before.at:%Y-%m-%d} and shows {value:g} now.",
+        f"The counter showed {counter_words(last, unit)} on {before.at:%Y-%m-%d} and shows {counter_words(value, unit)} now.",
         "Say which it is; what you typed is kept.", "value", tuple(EVENTS.items()), likely,
     )  # fmt: skip
 
@@ -151,12 +154,12 @@ def _possible(total: float, at: datetime, entries: Sequence[Entry], unit: str, r
         ran = abs(total - entry.total_units)
         if ran > most * days + 1e-9:
             raise InputError(
-                f"{ran:g} {unit} between {min(at, entry.at):%Y-%m-%d} and {max(at, entry.at):%Y-%m-%d} is more than "
-                f"{most * days:g} {unit}, all that {days} day{'s' * (days > 1)} can hold.",
+                f"{counter_words(ran, unit)} between {min(at, entry.at):%Y-%m-%d} and {max(at, entry.at):%Y-%m-%d} is more than "
+                f"{counter_words(most * days, unit)}, all that {days} day{'s' * (days > 1)} can hold.",
                 "Check the value and the day.", "value",
             )  # fmt: skip
     if later and total > later[0].total_units:
-        raise InputError(f"That is more than the {later[0].total_units:g} {unit} logged later, on {later[0].at:%Y-%m-%d}.",
+        raise InputError(f"That is more than the {counter_words(later[0].total_units, unit)} logged later, on {later[0].at:%Y-%m-%d}.",
                          "Check the value and the day.", "value")  # fmt: skip
 
 

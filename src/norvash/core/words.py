@@ -5,7 +5,7 @@ from datetime import date
 from norvash.core.quantities import shown
 
 _DIGITS = {"mm": 1, "in": 3, "thou": 0}
-_UNIT_WORDS = {"hours": "h", "starts": "starts"}
+UNIT_WORDS = {"hours": "h", "starts": "starts"}
 _MONTHS = ("January", "February", "March", "April", "May", "June", "July", "August", "September", "October",
            "November", "December")  # fmt: skip
 
@@ -40,7 +40,12 @@ def length_words(mm: float, unit: str = "mm") -> str:
 
 def use_words(units: float, unit_of_use: str) -> str:
     """Return an amount of use with its unit: h or starts."""
-    return f"{grouped(units)} {_UNIT_WORDS[unit_of_use]}"
+    return f"{grouped(units)} {UNIT_WORDS[unit_of_use]}"
+
+
+def counted(units: float) -> str:
+    """Return an amount of use with the tenth that it may have."""
+    return grouped(units, 0 if units == int(units) else 1)
 
 
 def counter_words(units: float, unit_of_use: str) -> str:
@@ -49,7 +54,7 @@ def counter_words(units: float, unit_of_use: str) -> str:
     >>> counter_words(112.5, "hours"), counter_words(112.0, "starts")
     ('112.5 h', '112 starts')
     """
-    return f"{grouped(units, 0 if units == int(units) else 1)} {_UNIT_WORDS[unit_of_use]}"
+    return f"{counted(units)} {UNIT_WORDS[unit_of_use]}"
 
 
 def day_words(day: date) -> str:

@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from norvash.drawing.svg import Drawing, Element, el, label, line, nice_step
+from norvash.drawing.svg import Drawing, Element, el, label, line, ticks
 
 _ROW, _LEFT, _RIGHT, _TOP = 78.0, 8.0, 8.0, 8.0
 _BESIDE = 1.25
@@ -57,14 +57,11 @@ def _row(row: Banded, top: float, width: float) -> list[Element]:
     if row.low is not None and row.high is not None:
         made.append(el("rect", "copper", x=x(row.low), y=y - 7, width=max(x(row.high) - x(row.low), 1.0), height=7.0))
     made.append(line("axis", _LEFT, y, width - _RIGHT, y))
-    step = nice_step(high - low, 6)
-    tick = -(-low // step) * step
-    while tick <= high:
+    for tick in ticks(low, high, 6):
         made += [
             line("axis", x(tick), y, x(tick), y + 4),
             label("text-soft", x(tick), y + 18, f"{tick:.4g}", "start" if x(tick) < 20 else "middle"),
         ]
-        tick += step
     if row.also is not None:
         made.append(el("path", "slot-empty", d=f"M{x(row.also) - 6:.1f} {y - 20:.1f}h12l-6 12z"))
     made.append(el("path", "carbon", d=f"M{x(row.value) - 6:.1f} {y - 20:.1f}h12l-6 19z"))

@@ -7,8 +7,8 @@ from norvash.core.quantities import shown
 from norvash.core.state import BrushSet, MotorState
 from norvash.core.timeline import date_marks
 from norvash.core.verdict import Findings
-from norvash.core.words import day_words, grouped, length_words, use_words
-from norvash.drawing.svg import Drawing, Element, el, label, line, nice_step, polyline
+from norvash.core.words import UNIT_WORDS, day_words, grouped, length_words, use_words
+from norvash.drawing.svg import Drawing, Element, el, label, line, polyline, ticks
 
 _LEFT, _RIGHT, _TOP, _BOTTOM = 44.0, 14.0, 22.0, 46.0
 _TICK_PX, _SET_PX = 62.0, 40.0
@@ -73,21 +73,16 @@ def _axes(frame: _Frame, state: MotorState) -> list[Element]:
     per_unit = 1 / shown(1.0, unit)
     bottom = frame.height - _BOTTOM
     made = [label("text-soft", _LEFT - 8, 12, unit, "end")]
-    step = nice_step(frame.longest_mm / per_unit, 8)
-    i = 0
-    while (mm := i * step * per_unit) <= frame.longest_mm:
-        if frame.y(mm) <= bottom + 0.5:
-            made += [line("rule", _LEFT, frame.y(mm), frame.width - _RIGHT, frame.y(mm)),
-                     label("text-soft", _LEFT - 8, frame.y(mm) + 4, f"{i * step:g}", "end")]  # fmt: skip
-        i += 1
-    step = nice_step(frame.high - frame.low, min(8, int((frame.width - _LEFT) / _TICK_PX)))
-    use = -(-frame.low // step) * step
-    while use <= frame.high:
+    for tick in ticks(0.0, frame.longest_mm / per_unit, 8):
+        y = frame.y(tick * per_unit)
+        if y <= bottom + 0.5:
+            made += [line("rule", _LEFT, y, frame.width - _RIGHT, y),
+                     label("text-soft", _LEFT - 8, y + 4, f"{tick:g}", "end")]  # fmt: skip
+    for use in ticks(frame.low, frame.high, min(8, int((frame.width - _LEFT) / _TICK_PX))):
         made += [line("axis", frame.x(use), bottom, frame.x(use), bottom + 5),
                  label("text-soft", frame.x(use), bottom + 19, grouped(use), "middle")]  # fmt: skip
-        use += step
     made.append(line("axis", _LEFT, bottom, frame.width - _RIGHT, bottom))
-    words = ("h" if state.unit == "hours" else "starts") + (" in all" if state.offset_units else "")
+    words = UNIT_WORDS[state.unit] + (" in all" if state.offset_units else "")
     made.append(label("text-soft", _LEFT - 8, bottom + 19, words, "end"))
     return made + _dates(frame, state, bottom)
 

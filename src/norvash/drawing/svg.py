@@ -4,6 +4,7 @@ import re
 from collections.abc import Sequence
 from dataclasses import dataclass
 from html import escape
+from math import ceil, floor
 from typing import NamedTuple
 
 _SPECIAL = re.compile("[&<>\"']")
@@ -154,3 +155,13 @@ def nice_step(span: float, most: int) -> float:
         if factor == 5:
             step *= 10
     return span
+
+
+def ticks(low: float, high: float, most: int) -> list[float]:
+    """Return the round figures from low to high that divide it into at most `most` parts.
+
+    >>> ticks(95, 420, 4)
+    [100.0, 200.0, 300.0, 400.0]
+    """
+    step = nice_step(high - low, most)
+    return [i * step for i in range(ceil(low / step - 1e-9), floor(high / step + 1e-9) + 1)]

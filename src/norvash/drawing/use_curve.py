@@ -5,8 +5,8 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 from norvash.core.use import Entry, Rate
-from norvash.core.words import counter_words, day_words, grouped, use_words
-from norvash.drawing.svg import Drawing, Element, el, label, line, nice_step, polyline
+from norvash.core.words import UNIT_WORDS, counter_words, day_words, grouped, use_words
+from norvash.drawing.svg import Drawing, Element, el, label, line, polyline, ticks
 
 _LEFT, _RIGHT, _TOP, _BOTTOM = 52.0, 12.0, 20.0, 24.0
 _LEAST_MONTH_PX = 34.0
@@ -71,16 +71,13 @@ def _frame(shown: Sequence[Entry], width: float, height: float) -> _Frame:
 def _axes(frame: _Frame, newest: Entry, unit: str) -> list[Element]:
     shift = newest.counter_units - newest.total_units
     made = [line("axis", _LEFT, frame.bottom, frame.width - _RIGHT, frame.bottom),
-            label("text-soft", _LEFT - 8, 12, "h" if unit == "hours" else "starts", "end")]  # fmt: skip
-    step = nice_step(frame.high - frame.low, 4)
-    counter = -(-(frame.low + shift) // step) * step
-    while counter <= frame.high + shift:
+            label("text-soft", _LEFT - 8, 12, UNIT_WORDS[unit], "end")]  # fmt: skip
+    for counter in ticks(frame.low + shift, frame.high + shift, 4):
         y = frame.y(counter - shift)
         made += [
             line("rule", _LEFT, y, frame.width - _RIGHT, y),
             label("text-soft", _LEFT - 8, y + 4, grouped(counter), "end"),
         ]
-        counter += step
     month, last_x = frame.first.replace(day=1, hour=0, minute=0, second=0, microsecond=0), -99.0
     while (month := (month + timedelta(days=32)).replace(day=1)) <= frame.last:
         x = frame.x(month)
@@ -106,7 +103,7 @@ def _rate(frame: _Frame, newest: Entry, rate: Rate | None, unit: str) -> list[El
     ]
     return [
         polyline("ahead", ends),
-        label("numeral", _LEFT + 10, _TOP + 14, f"{rate.per_week:.1f} {'h' if unit == 'hours' else 'starts'} a week"),
+        label("numeral", _LEFT + 10, _TOP + 14, f"{rate.per_week:.1f} {UNIT_WORDS[unit]} a week"),
     ]
 
 

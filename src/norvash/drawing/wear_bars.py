@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 
-from norvash.drawing.svg import Drawing, Element, el, label, line, nice_step
+from norvash.drawing.svg import Drawing, Element, el, label, line, ticks
 
 _PITCH, _LEFT, _RIGHT, _TOP = 24.0, 34.0, 64.0, 20.0
 
@@ -35,13 +35,11 @@ def wear_bars(
                  label("text", _LEFT - 8, y + _PITCH / 2 + 5, str(i), "end"),
                  label("text", _LEFT + max(mm, 0.0) * px + 6, y + _PITCH / 2 + 5, f"{mm:.2f}{' ▲' * (i in outliers)}")]  # fmt: skip
     made.append(line("copper-line", _LEFT + mean_mm * px, _TOP - 6, _LEFT + mean_mm * px, bottom + 4))
-    step, tick = nice_step(most, 5), 0.0
-    while tick <= most:
+    for tick in ticks(0.0, most, 5):
         made += [
             line("axis", _LEFT + tick * px, bottom + 4, _LEFT + tick * px, bottom + 9),
             label("text-soft", _LEFT + tick * px, bottom + 22, f"{tick:g}", "middle"),
         ]
-        tick += step
     words = f"{len(wear_mm)} brushes, mean wear {mean_mm:.2f} mm; the band is {allowed:.0%} of the mean."
     rows = tuple(
         (str(i), f"{mm:.2f} mm", f"{mm - mean_mm:+.2f} mm", "stands out" if i in outliers else "")

@@ -10,7 +10,7 @@ from fastapi.responses import HTMLResponse, JSONResponse, RedirectResponse, Resp
 from jinja2 import Environment, FileSystemBytecodeCache, FileSystemLoader, StrictUndefined, select_autoescape
 from markupsafe import Markup
 
-from norvash.core.words import day_words, figure_words, grouped, length_words, use_words
+from norvash.core.words import counted, day_words, figure_words, grouped, length_words, use_words
 from norvash.drawing.stage_mark import stage_mark
 from norvash.drawing.svg import HATCHING, Drawing
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
@@ -47,7 +47,7 @@ def _environment() -> Environment:
     )  # fmt: skip
     env.globals |= {"areas": AREAS, "version": _VERSION, "drawn": _drawn, "mark": _mark, "hatching": _HATCHING}
     env.filters |= {
-        "counted": _counted,
+        "counted": counted,
         "as_length": length_words,
         "use": use_words,
         "grouped": grouped,
@@ -65,10 +65,6 @@ def _day(value: date | datetime) -> str:
 
 def _iso(value: date | datetime) -> str:
     return f"{value:%Y-%m-%d}"
-
-
-def _counted(value: float) -> str:
-    return grouped(value, 0 if value == int(value) else 1)
 
 
 def _share(value: float) -> str:

@@ -2,12 +2,10 @@
 
 from collections.abc import Callable, Sequence
 
-from norvash.core.classes import Template
 from norvash.core.figures import Figures
-from norvash.core.positions import PositionPlan, even_positions
+from norvash.core.positions import PositionPlan
 from norvash.core.ruler import ruler_of
-from norvash.core.rules.book import MotorRules, Rulebook
-from norvash.core.rules.catalogue import RULES
+from norvash.core.rules.book import MotorRules
 from norvash.core.stages import WORDS
 from norvash.core.state import motor_limit
 from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
@@ -48,8 +46,8 @@ def _use_curve(shown: MotorPage, width: float) -> Drawing:
     return use_curve(state.entries, state.rate, state.unit, width, 250)
 
 
-def figures_drawn(figures: Figures, plans: Sequence[PositionPlan], rules: MotorRules) -> tuple[Drawing, Drawing]:
-    """Return the brush and the end view that figures stand for, as with new brushes.
+def brush_drawn(figures: Figures, rules: MotorRules) -> Drawing:
+    """Return the brush that figures stand for.
 
     Raises: InputError when the figures contradict each other.
     """
@@ -58,16 +56,15 @@ def figures_drawn(figures: Figures, plans: Sequence[PositionPlan], rules: MotorR
     plan = BrushPlan(new_mm, figures.need("thickness_mm"), figures.need("width_mm"), limit.limit_mm, limit.source,
                      limit.estimated, figures.need("commutator_d_mm"), tuple(x for x in lines if x is not None),
                      figures.number("lead_root_depth_mm"), unit)  # fmt: skip
-    fitted = [EndBrush(p, new_mm, True, "new") for p in plans]
-    return brush_sheet(plan, 470, 300), end_view(plate_of(figures, limit.limit_mm), fitted, 300)
+    return brush_sheet(plan, 470, 300)
 
 
-def class_drawn(template: Template) -> Drawing:
-    """Return the end view of what a class lends, all classes to one scale."""
-    figures = Figures({}, {}, template.lends)
-    fitted = [EndBrush(p, figures.need("new_mm"), True, "new") for p in even_positions(template.brushes)]
-    limit = motor_limit(figures, MotorRules(Rulebook(RULES), template.name))
-    return end_view(plate_of(figures, limit.limit_mm), fitted, 220, 0.74)
+def end_view_new(
+    figures: Figures, plans: Sequence[PositionPlan], rules: MotorRules, size: float, px_per_mm: float | None = None
+) -> Drawing:
+    """Return the end view that figures stand for, with new brushes; px_per_mm draws several to one scale."""
+    fitted = [EndBrush(p, figures.need("new_mm"), True, "new") for p in plans]
+    return end_view(plate_of(figures, motor_limit(figures, rules).limit_mm), fitted, size, px_per_mm)
 
 
 def plate_of(figures: Figures, limit_mm: float) -> EndPlate:

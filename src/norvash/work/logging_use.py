@@ -74,8 +74,6 @@ def log_use(
 
     def body(act: Act) -> Change:
         context, at, last_struck = load(conn, motor_id), moment(day, act.at), ""
-        if answer == "slip":
-            raise InputError("Then type what the counter shows.", "What you typed is kept in the field.", "value")
         if answer == "last was wrong":
             last_struck = _strike_last(conn, motor_id, act.id)
         before = _last(context)

@@ -11,7 +11,7 @@ from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import whole
-from norvash.web.motor_drawings import figures_drawn
+from norvash.web.motor_drawings import brush_drawn, end_view_new
 from norvash.work.context import figures_of, rulebook
 from norvash.work.registering import change_figures
 
@@ -38,7 +38,7 @@ def _page(
         figures_of(conn, motor),
         MotorRules(rulebook(conn), motor.motor_class, motor.type_id or "", motor.id),
     )
-    return page(request, "figures.html", status_of(error) if error else 200, area="Motors", motor=motor, fields=FIELDS, positions=plans, drawings=figures_drawn(in_force, plans, rules),
+    return page(request, "figures.html", status_of(error) if error else 200, area="Motors", motor=motor, fields=FIELDS, positions=plans, drawings=(brush_drawn(in_force, rules), end_view_new(in_force, plans, rules, 300)),
                 lent=Figures({}, of_type, TEMPLATES[motor.motor_class].lends), typed=typed, act_id=fresh_id(),
                 error=error, errors=errors_of(error))  # fmt: skip
 

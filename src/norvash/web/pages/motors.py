@@ -14,13 +14,14 @@ from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import MotorForm
 from norvash.web.list_drawings import list_ruler
-from norvash.web.motor_drawings import class_drawn, figures_drawn
+from norvash.web.motor_drawings import brush_drawn, end_view_new
 from norvash.work.bench import REGISTER_PAGE, register
 from norvash.work.context import rulebook
 from norvash.work.registering import NewMotor, add_motor
 
 router = APIRouter()
 _FIELDS = {"new_mm": "new_length", "limit_mm": "limit"}
+_ONE_SCALE_PX_PER_MM = 0.74
 _UNKNOWN = ("unknown", "not known", "?")
 
 
@@ -46,15 +47,18 @@ def ask(request: Request, conn: Conn, who: Who, motor_class: str = "", type_id: 
 def _form(request: Request, conn: Conn, typed: dict[str, str], error: NorvashError | None) -> HTMLResponse:
     template = TEMPLATES.get(typed.get("motor_class", ""))
     types = [t for t, _ in store.list_types(conn) if template is None or t.motor_class == template.name]
-    figures = store.type_figures(conn, typed["type_id"]) if typed.get("type_id") else {}
-    drawings: tuple[Drawing, ...] = ()
+    book, type_id = rulebook(conn), typed.get("type_id", "")
+    figures = store.type_figures(conn, type_id) if type_id in [t.id for t in types] else {}
+    brush: Drawing | None = None
+    views: dict[str, Drawing] = {}
     if template:
-        plans = store.type_positions(conn, typed["type_id"]) if typed.get("type_id") else ()
-        rules = MotorRules(rulebook(conn), template.name, typed.get("type_id", ""))
-        lent = Figures({}, figures, template.lends)
-        drawings = figures_drawn(lent, plans or even_positions(template.brushes), rules)
+        brush = brush_drawn(Figures({}, figures, template.lends), MotorRules(book, template.name, type_id))
+    else:
+        for t in TEMPLATES.values():
+            plans, rules = even_positions(t.brushes), MotorRules(book, t.name)
+            views[t.name] = end_view_new(Figures({}, {}, t.lends), plans, rules, 220, _ONE_SCALE_PX_PER_MM)
     return page(request, "motor_new.html", status_of(error) if error else 200, area="Motors", templates=TEMPLATES,
-                template=template, types=types, drawings=drawings, class_views={} if template else {t.name: class_drawn(t) for t in TEMPLATES.values()}, act_id=fresh_id(), typed=typed, error=error,
+                template=template, types=types, brush=brush, class_views=views, act_id=fresh_id(), typed=typed, error=error,
                 errors={_FIELDS.get(name, name): e for name, e in errors_of(error).items()}, caution=CAUTION_FOR_ALL)  # fmt: skip
 
 

@@ -12,7 +12,7 @@ from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import TypeForm
-from norvash.web.motor_drawings import figures_drawn
+from norvash.web.motor_drawings import brush_drawn, end_view_new
 from norvash.work.context import rulebook
 from norvash.work.registering import save_type
 
@@ -57,7 +57,8 @@ def _page(
     drawings: tuple[Drawing, ...] = ()
     if type_id and template:
         rules = MotorRules(rulebook(conn), template.name, type_id)
-        drawings = figures_drawn(Figures({}, store.type_figures(conn, type_id), template.lends), plans, rules)
+        stated = Figures({}, store.type_figures(conn, type_id), template.lends)
+        drawings = (brush_drawn(stated, rules), end_view_new(stated, plans, rules, 300))
     return page(request, "type.html", status_of(error) if error else 200, area="Motors", type_id=type_id, fields=FIELDS,
                 lent=lent, templates=TEMPLATES, template=template, typed=typed, act_id=fresh_id(),
                 motors=store.list_motors_of_type(conn, type_id) if type_id else [],
