@@ -1,4 +1,4 @@
-"""The command line: serve, demo, sum."""
+"""The command line: serve, demo, sum, forecast."""
 
 import argparse
 import gc
@@ -83,6 +83,19 @@ def one_sum(given: argparse.Namespace) -> None:
     print(json.dumps(answer(given.name, _read_json(), rules), indent=2, ensure_ascii=False))
 
 
+def forecast_cases(given: argparse.Namespace) -> None:
+    """Forecast the cases of a file: a JSON list in, a list of results out."""
+    from norvash.core.forecast.model import forecasts
+    from norvash.core.forecast.plain import cases_of, plain_of
+
+    try:
+        text = given.cases.read_text(encoding="utf-8-sig")
+    except (OSError, UnicodeDecodeError) as error:
+        raise NorvashError(f"“{given.cases}” cannot be read ({error}).", "Give a JSON file in UTF-8.") from None
+    cases = cases_of(_json_of(text, "Write a list of cases, each an object with new_length_mm, limit_mm and so on."))
+    print(json.dumps([plain_of(f) for f in forecasts(cases)], indent=1))
+
+
 def _rules_of(db: Path) -> Any:
     from norvash.core.rules.book import MotorRules
     from norvash.store.database import connect
@@ -97,10 +110,14 @@ def _read_json() -> Any:
     text = sys.stdin.read(1_000_001)
     if len(text) > 1_000_000:
         raise NorvashError("The input is over 1 MB.", "Send one JSON object with the inputs.")
+    return _json_of(text, 'Send one object like {"length_mm": 12.4}.')
+
+
+def _json_of(text: str, remedy: str) -> Any:
     try:
         return json.loads(text)
     except (ValueError, RecursionError) as error:
-        raise NorvashError(f"The input is no JSON ({error}).", 'Send one object like {"length_mm": 12.4}.') from None
+        raise NorvashError(f"The input is no JSON ({error}).", remedy) from None
 
 
 def _parser() -> argparse.ArgumentParser:
@@ -121,6 +138,9 @@ def _parser() -> argparse.ArgumentParser:
     one.add_argument("name", nargs="?", default="", help="name of the sum")
     one.add_argument("--db", type=Path, help="use the rulebook of this site")
     one.set_defaults(run=one_sum)
+    one = commands.add_parser("forecast", help=forecast_cases.__doc__)
+    one.add_argument("cases", type=Path, help="JSON file with one case or a list of them")
+    one.set_defaults(run=forecast_cases)
     return parser
 
 

@@ -2,7 +2,7 @@
 
 from types import MappingProxyType
 
-from norvash.core.rules import brushes, fitting, readings, use
+from norvash.core.rules import brushes, fitting, forecast, readings, use
 from norvash.core.rules.book import MotorRules, Rule, Rulebook
 
 GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
@@ -10,6 +10,7 @@ GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
     ("Limits", brushes.LIMITS),
     ("Sets and wear", brushes.SETS),
     ("Straight line", brushes.LINE),
+    ("Forecast", forecast.RULES),
     ("Instruments and readings", readings.RULES),
     ("Use", use.RULES),
     ("Springs, current, holders", fitting.LOADING),

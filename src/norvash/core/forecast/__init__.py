@@ -1,0 +1,1 @@
+"""The forecast: when the first brush of a set reaches its limit, with its chances."""

@@ -1,0 +1,90 @@
+"""Cases side by side as arrays, so that a fleet costs little more than a motor."""
+
+from collections.abc import Iterable, Sequence
+from dataclasses import dataclass
+from itertools import chain
+
+import numpy as np
+from numpy.typing import NDArray
+
+from norvash.core.forecast.case import Case, Cases, Constants, Prior
+
+Array = NDArray[np.floating]
+KIND = np.float32
+
+
+@dataclass(frozen=True, slots=True)
+class Batch:
+    """N cases of one shape: J visits, B brushes in K groups of one age.
+
+    Shapes: new, usable, limit, brushes, loc, scale, df and each constant (N); use, sd (N, J);
+    length, seen (N, J, B); member (N, B, K); fitted (N, K). Lengths not measured are 0 and unseen.
+    """
+
+    new: Array
+    usable: Array
+    limit: Array
+    brushes: int
+    loc: Array
+    scale: Array
+    df: Array
+    use: Array
+    sd: Array
+    length: Array
+    seen: Array
+    member: Array
+    fitted: Array
+    constants: dict[str, Array]
+
+    @property
+    def last_use(self) -> Array:
+        """Return the use at the last visit, 0 without one."""
+        return self.use[:, -1] if self.use.shape[1] else np.zeros(len(self.new), self.new.dtype)
+
+
+def shape_of(case: Case) -> tuple[int, int, int]:
+    """Return what cases must share to be packed together: brushes, visits, ages."""
+    return case.brushes, len(case.visits), len(set(case.fitted)) or 1
+
+
+def pack(cases: Cases, priors: Sequence[Prior]) -> Batch:
+    """Return cases of one shape as a batch, each with its prior."""
+    brushes, visits, _ = shape_of(cases[0])
+    n = len(cases)
+    all_visits = [v for c in cases for v in c.visits]
+    use, sd = _columns(((v.use, v.sd_mm) for v in all_visits), 2)
+    length = _columns((v.lengths_mm for v in all_visits), brushes).T.reshape(n, visits, brushes)
+    seen = ~np.isnan(length)
+    new, usable, limit = _columns(((c.new_mm, c.new_mm - c.limit_mm, c.limit_mm) for c in cases), 3)
+    loc, scale, df = _columns(((p.loc, p.scale, p.df) for p in priors), 3)
+    member, fitted = _ages(cases)
+    return Batch(
+        new, usable, limit, brushes, loc, scale, df, use.reshape(n, visits), sd.reshape(n, visits), np.where(seen, length, KIND(0)), seen.astype(KIND), member, fitted, _constants(cases),
+    )  # fmt: skip
+
+
+def _columns(rows: Iterable[Iterable[float | None]], width: int) -> Array:
+    """Return rows of numbers as columns, None as NaN; flat lists convert far faster than nested ones."""
+    return np.array(list(chain.from_iterable(rows)), KIND).reshape(-1, width).T
+
+
+def _ages(cases: Cases) -> tuple[Array, Array]:
+    """Return which brush belongs to which age, the oldest first, and the use at which each age was fitted."""
+    brushes, _, ages = shape_of(cases[0])
+    if ages == 1:
+        started = [[c.fitted[0] if c.fitted else 0.0] for c in cases]
+        return np.ones((len(cases), brushes, 1), KIND), np.array(started, KIND)
+    member, fitted = np.zeros((len(cases), brushes, ages), KIND), np.zeros((len(cases), ages), KIND)
+    for i, case in enumerate(cases):
+        fitted[i] = sorted(set(case.fitted))
+        for b, at in enumerate(case.fitted):
+            member[i, b, sorted(set(case.fitted)).index(at)] = 1.0
+    return member, fitted
+
+
+def _constants(cases: Cases) -> dict[str, Array]:
+    first = cases[0].constants
+    names = Constants.__dataclass_fields__
+    if all(c.constants is first for c in cases):
+        return {name: np.full(len(cases), getattr(first, name), KIND) for name in names}
+    return {name: np.array([getattr(c.constants, name) for c in cases], KIND) for name in names}

@@ -1,0 +1,165 @@
+"""What a forecast is made from and what it says, for one set of brushes."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, field
+from itertools import pairwise
+from math import isfinite
+
+from norvash.core.rules.book import MotorRules
+from norvash.errors import InputError
+
+
+def _within(value: float, low: float, high: float, what: str, field_name: str) -> None:
+    if not low <= value <= high:
+        raise InputError(f"{value:g} is not {what}.", f"Give a value from {low:g} to {high:g}.", field_name)
+
+
+@dataclass(frozen=True, slots=True)
+class Constants:
+    """The figures of the model that the rulebook may change; every one is a rule `forecast.*`."""
+
+    new_sd_mm: float = 0.10
+    brush_sd: float = 0.15
+    drift: float = 0.055
+    brush_drift: float = 0.04
+    bedding: float = 0.02
+    bedding_sd: float = 0.012
+    jumps_a_life: float = 0.10
+    shared_error: float = 0.3
+    risk: float = 0.05
+
+
+def constants_of(rules: MotorRules) -> Constants:
+    """Return the figures of the model as the rulebook has them for a motor."""
+    return Constants(
+        rules["forecast.new-sd"], rules["forecast.brush-sd"], rules["forecast.drift"], rules["forecast.brush-drift"],
+        rules["forecast.bedding"], rules["forecast.bedding-sd"], rules["forecast.jumps"], rules["forecast.shared-error"],
+        rules["forecast.risk"],
+    )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class PastSet:
+    """The log of an earlier set's mean wear rate [ln(mm per unit of use)]; `at_most` when the set only lasted at least so long."""
+
+    log_rate: float
+    at_most: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Visit:
+    """One measured round: use since the oldest brush was fitted, lengths by position [mm], None where not measured."""
+
+    use: float
+    sd_mm: float
+    lengths_mm: tuple[float | None, ...]
+
+    def __post_init__(self) -> None:
+        _within(self.use, 0.0, 1e9, "a use", "use")
+        _within(self.sd_mm, 1e-4, 100.0, "a standard uncertainty", "sigma_mm")
+        for length in self.lengths_mm:
+            if length is not None:
+                _within(length, 0.0, 1e4, "a length", "lengths_mm")
+
+
+@dataclass(frozen=True, slots=True)
+class Usage:
+    """How fast use runs: weeks of log and the use in them, what was declared for a week, and 52 weeks of activity from today.
+
+    Of a motor with a pattern of the year, weeks and declared use count active weeks only.
+    """
+
+    weeks_logged: float = 0.0
+    use_logged: float = 0.0
+    declared_per_week: float | None = None
+    pattern: tuple[float, ...] | None = None
+
+    def __post_init__(self) -> None:
+        _within(self.weeks_logged, 0.0, 1e5, "a number of weeks", "weeks_logged")
+        _within(self.use_logged, 0.0, 1e9, "a use", "use_logged")
+        if self.declared_per_week is not None:
+            _within(self.declared_per_week, 0.0, 1e6, "a use per week", "declared_per_week")
+        if self.pattern is not None:
+            if len(self.pattern) != 52:
+                raise InputError(f"The pattern of the year has {len(self.pattern)} weeks.", "Give 52 weights.", "season_weights")  # fmt: skip
+            for weight in self.pattern:
+                _within(weight, 0.0, 100.0, "a weight of the year's pattern", "season_weights")
+
+
+@dataclass(frozen=True, slots=True)
+class Case:
+    """One set of brushes: its lengths [mm], expected life [use], what the family did, its visits and its use.
+
+    `fitted` gives each brush's own use at fitting for a set whose brushes differ in age; `shortest_of` is the true
+    number of brushes where only the shortest was ever recorded (`brushes` is 1 then).
+    """
+
+    new_mm: float
+    limit_mm: float
+    brushes: int
+    expected_life: float
+    visits: tuple[Visit, ...] = ()
+    past: tuple[PastSet, ...] = ()
+    usage: Usage = Usage()
+    fitted: tuple[float, ...] = ()
+    shortest_of: int = 1
+    constants: Constants = field(default=Constants())
+
+    def __post_init__(self) -> None:
+        _within(self.new_mm, 0.01, 1e4, "a new length", "new_length_mm")
+        _within(self.limit_mm, -1e4, 1e4, "a limit", "limit_mm")
+        _within(self.expected_life, 1e-3, 1e9, "an expected life", "expected_life")
+        _within(self.brushes, 1, 200, "a number of brushes", "brushes")
+        if not self.limit_mm < self.new_mm:
+            raise InputError(f"The limit of {self.limit_mm:g} mm is not below the new length of {self.new_mm:g} mm.",
+                             "Correct one of them.", "limit_mm")  # fmt: skip
+        if any(len(v.lengths_mm) != self.brushes for v in self.visits) or len(self.fitted) not in (0, self.brushes):
+            raise InputError(f"A visit or the fitting does not speak of {self.brushes} brushes.",
+                             "Give one value for each position, null where it was not measured.", "lengths_mm")  # fmt: skip
+        if any(b.use < a.use for a, b in pairwise(self.visits)):
+            raise InputError("The visits are not in order of use.", "Order them by use since fitting.", "use")
+        if any(not isfinite(p.log_rate) for p in self.past):
+            raise InputError("A past rate is not a number.", "Leave that set out.", "past_log_rates")
+
+
+@dataclass(frozen=True, slots=True)
+class Prior:
+    """What is believed of g = ln(wear rate) before this set is measured: Student-t with place, scale and degrees of freedom."""
+
+    loc: float
+    scale: float
+    df: float
+
+
+@dataclass(frozen=True, slots=True)
+class Quantiles:
+    """The 5, 10, 50, 90 and 95 % points."""
+
+    p05: float
+    p10: float
+    p50: float
+    p90: float
+    p95: float
+
+
+@dataclass(frozen=True, slots=True)
+class Forecast:
+    """The use at which the first brush reaches its limit, the weeks from now until then, and how far to trust them.
+
+    Units: use since fitting and weeks from now; weeks are None without any use per week.
+    `tail` is the chance of at least the wear seen last had nothing changed, `jumped` that the rate rose in the last
+    interval; worst_position counts from 0.
+    """
+
+    prior: Prior
+    use: Quantiles
+    inspect_use: float
+    weeks: Quantiles | None
+    inspect_weeks: float | None
+    tail: float
+    jumped: float
+    mean_rate: float
+    worst_position: int
+
+
+Cases = Sequence[Case]

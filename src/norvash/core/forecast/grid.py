@@ -1,0 +1,160 @@
+"""The wear rate on a grid, with the length of the set at every node: a filter over the visits."""
+
+from dataclasses import dataclass
+
+import numpy as np
+from scipy.special import ndtr
+
+from norvash.core.forecast.batch import KIND, Array, Batch
+from norvash.core.forecast.deviations import Deviations
+
+NODES = 48
+STEP = 0.09
+_WIDE_STEP = 0.12  # before the first visit the far ends of the prior are looked at too
+_PLACES = (np.arange(NODES) - (NODES - 1) / 2).astype(KIND)
+_FACTORS = np.linspace(2.0, 4.0, 9)
+_JUMPED_SHARE = KIND(0.68)
+_JUMPED_SD = KIND(0.185)
+_MOST_JUMP = 0.3
+_BEDDING = 0.01
+_VISIBLE = 4.0
+_UNSEEN = 0.2
+_NOTHING = KIND(1e-30)
+_LEAST_WEIGHT = KIND(1e-9)  # far below what any answer shows, far above the numbers that a processor is slow with
+_LEAST_LOG = KIND(-40)
+
+
+def _moves() -> Array:
+    """Return the matrix that moves weights up the grid by a factor uniform between ×2 and ×4; shape (from, to)."""
+    moves = np.zeros((NODES, NODES), KIND)
+    for shift in np.log(_FACTORS) / STEP:
+        whole = int(shift)
+        for i in range(NODES):
+            moves[i, min(i + whole, NODES - 1)] += (1 - (shift - whole)) / len(_FACTORS)
+            moves[i, min(i + whole + 1, NODES - 1)] += (shift - whole) / len(_FACTORS)
+    return moves
+
+
+_MOVES = _moves()
+
+
+@dataclass(frozen=True, slots=True)
+class Believed:
+    """After the last visit: log rates g and weights (N, nodes), level and its variance (N, K, nodes), tail, jump (N)."""
+
+    g: Array
+    weight: Array
+    level: Array
+    variance: Array
+    tail: Array
+    jumped: Array
+    step: float
+
+
+@dataclass(frozen=True, slots=True)
+class _Interval:
+    """What happens between two visits: wear (N, K, nodes), settling in bedding (N, K, 1), their variance, the reading."""
+
+    wear: Array
+    settled: Array
+    added_var: Array
+    read: Array
+    read_var: Array
+    on: Array
+
+
+def bedding_left(batch: Batch, use: Array) -> Array:
+    """Return the share of bedding-in still to come for every group at a use; shape (N, K)."""
+    tau = _BEDDING * batch.usable / np.exp(batch.loc)
+    return np.exp(-np.maximum(use[:, None] - batch.fitted, 0) / tau[:, None])
+
+
+def _start(batch: Batch, found: Deviations, step: float) -> tuple[Array, Array]:
+    """Return the grid, centred where readings or prior suggest, and its prior weights."""
+    centre = batch.loc + KIND(_UNSEEN)
+    if batch.use.shape[1]:
+        worn, ran = found.worn[:, 0], batch.last_use - batch.fitted[:, 0]
+        visible = (worn > _VISIBLE * np.sqrt(found.mean_var[:, -1, 0])) & (ran > 0)
+        centre = np.where(visible, np.log(np.where(visible, worn, 1) / np.where(visible, ran, 1)), centre)
+    g = centre[:, None] + _PLACES * KIND(step)
+    z = (g - batch.loc[:, None]) / batch.scale[:, None]
+    weight = (1 + z * z / batch.df[:, None]) ** (-(batch.df[:, None] + 1) / 2)
+    return g, weight / weight.sum(1, keepdims=True)
+
+
+def believe(batch: Batch, found: Deviations) -> Believed:
+    """Run the filter over all visits.
+
+    Source: grid over the rate with a Kalman level per node; two branches merged by moments
+    """
+    width = STEP if batch.use.shape[1] else _WIDE_STEP
+    g, weight = _start(batch, found, width)
+    rate, c = np.exp(g), batch.constants
+    n, k = batch.fitted.shape
+    level = np.broadcast_to(batch.new[:, None, None], (n, k, NODES))
+    variance = np.broadcast_to((c["new_sd_mm"] ** 2)[:, None, None], (n, k, NODES))
+    tail, jumped, before = np.full(n, 0.5, KIND), np.zeros(n, KIND), np.zeros(n, KIND)
+    for j in range(batch.use.shape[1]):
+        step = _interval(batch, found, rate, before, j)
+        mean_wear = (batch.use[:, j] - before) * (weight * rate).sum(1)
+        chance = np.minimum(c["jumps_a_life"] * mean_wear / batch.usable, _MOST_JUMP)[:, None]
+        if not found.measured[:, j + 1 :, 0].any(1).all():
+            tail = np.where(step.on[:, 0, 0] > 0, _tail(weight, level, variance, step), tail)
+        plain = _update(level - step.wear - step.settled, variance + step.added_var, step)
+        moved, level, variance = _moved(weight, level, variance)
+        shaken = _update(level - _JUMPED_SHARE * step.wear - step.settled,
+                         variance + step.added_var + (_JUMPED_SD * step.wear) ** 2, step)  # fmt: skip
+        top = np.maximum(plain[2], shaken[2]).max(1, keepdims=True)
+        risen = chance * moved * np.exp(np.maximum(shaken[2] - top, _LEAST_LOG))
+        both = (1 - chance) * weight * np.exp(np.maximum(plain[2] - top, _LEAST_LOG)) + risen
+        total = both.sum(1)
+        jumped = risen.sum(1) / total
+        share = (risen / np.maximum(both, _NOTHING))[:, None, :]
+        apart = shaken[0] - plain[0]
+        level = plain[0] + share * apart
+        variance = plain[1] + share * (shaken[1] - plain[1] + (1 - share) * apart * apart)
+        weight, before = np.maximum(both / total[:, None], _LEAST_WEIGHT), batch.use[:, j]
+    return Believed(g, weight, level, variance, tail, jumped, width)
+
+
+def _interval(batch: Batch, found: Deviations, rate: Array, before: Array, j: int) -> _Interval:
+    now, c, usable = batch.use[:, j], batch.constants, batch.usable
+    ran = np.maximum(now[:, None] - np.maximum(before[:, None], batch.fitted), 0)
+    bed = (bedding_left(batch, before) - bedding_left(batch, now))[:, :, None]
+    wear = ran[:, :, None] * rate[:, None, :]
+    by_class = (c["bedding_sd"] * usable)[:, None, None]
+    added = (c["drift"] ** 2 * usable)[:, None, None] * wear + (by_class * bed) ** 2
+    settled = (c["bedding"] * usable)[:, None, None] * bed
+    return _Interval(wear, settled, added, found.mean[:, j, :, None], found.mean_var[:, j, :, None],
+                     found.measured[:, j, :, None])  # fmt: skip
+
+
+def _tail(weight: Array, level: Array, variance: Array, step: _Interval) -> Array:
+    """Return the chance of at least the wear that was read, had nothing changed; of the oldest group."""
+    expected = level[:, 0] - step.wear[:, 0] - step.settled[:, 0]
+    sd = np.sqrt(variance[:, 0] + step.added_var[:, 0] + step.read_var[:, 0])
+    chance: Array = (weight * ndtr((step.read[:, 0] - expected) / sd)).sum(1)
+    return chance
+
+
+def _moved(weight: Array, level: Array, variance: Array) -> tuple[Array, Array, Array]:
+    """Return weights, levels and variances after a jump of the rate, by moments about the mean level."""
+    shape = level.shape
+    heavy = weight[:, None, :]
+    about = (heavy * level).sum(2, keepdims=True)
+    away = level - about
+    first = heavy * away
+    moved = weight @ _MOVES
+    per_node = np.maximum(moved, _NOTHING)[:, None, :]
+    mean = (first.reshape(-1, NODES) @ _MOVES).reshape(shape) / per_node
+    square = ((heavy * variance + first * away).reshape(-1, NODES) @ _MOVES).reshape(shape) / per_node
+    return moved, mean + about, np.maximum(square - mean * mean, variance)
+
+
+def _update(level: Array, variance: Array, step: _Interval) -> tuple[Array, Array, Array]:
+    """Return level, variance and log likelihood (summed over groups) after a reading, where there is one."""
+    total = variance + step.read_var
+    gain = step.on * variance / total
+    away = step.read - level
+    likelihood = (step.on * (away * away / total + np.log(total))).sum(1) * KIND(-0.5)
+    return level + gain * away, variance * (1 - gain), likelihood

@@ -1,0 +1,189 @@
+"""The forecast: worked cases, laws, every shape of set, and input that cannot be right."""
+
+import json
+from dataclasses import asdict, replace
+from math import log
+from pathlib import Path
+from typing import Any
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from norvash.core.forecast.case import Case, Forecast, PastSet, Usage, Visit
+from norvash.core.forecast.model import forecast, forecasts
+from norvash.core.forecast.plain import case_of, cases_of
+from norvash.core.forecast.prior import rate_prior, shortest_shift
+from norvash.errors import InputError
+
+CASES: list[dict[str, Any]] = json.loads((Path(__file__).parent.parent / "data/forecast.json").read_text())
+DIGITS = 1e-4
+
+
+def visible(case: Case) -> bool:
+    last = [x for x in case.visits[-1].lengths_mm if x is not None] if case.visits else []
+    return bool(last) and case.new_mm - sum(last) / len(last) > 4 * case.visits[-1].sd_mm
+
+
+def off(case: dict[str, Any], made: Forecast) -> dict[str, float]:
+    """Return how far a forecast is from the worked one, each as a share of what is allowed."""
+    wanted, seen = case["expected"], visible(case_of(case))
+    at = case["visits"][-1]["use"] if case["visits"] else 0.0
+    far = {"p05": 0.1, "p10": 0.1, "p50": 0.1, "p90": 0.15 if seen else 1.4, "p95": 0.30 if seen else 1.4}
+    use, weeks = wanted["use_quantiles"], wanted["weeks_quantiles"]
+    assert made.weeks is not None
+    assert made.inspect_weeks is not None
+    found = {f"use {k}": abs(v - use[k]) / (use["p50"] - at) / far[k] for k, v in asdict(made.use).items()}
+    found |= {f"weeks {k}": abs(v - weeks[k]) / weeks["p50"] / far[k] for k, v in asdict(made.weeks).items()}
+    found["inspect"] = abs(made.inspect_use - wanted["inspect_by_use"]) / (use["p50"] - at) / 0.1
+    found["inspect weeks"] = abs(made.inspect_weeks - wanted["inspect_by_weeks"]) / weeks["p50"] / 0.1
+    found["rate"] = abs(made.mean_rate / wanted["mean_rate_mm_per_use"] - 1) / 0.05
+    found["tail"], found["jump"] = abs(made.tail - wanted["tail"]) / 0.03, abs(made.jumped - wanted["p_jump"]) / 0.03
+    found |= {k: abs(v - wanted["prior"][k]) / 1e-5 for k, v in asdict(made.prior).items()}
+    found["position"] = 0.0 if made.worst_position == wanted["worst_position"] else 2.0
+    return found
+
+
+def test_the_worked_cases() -> None:
+    made = forecasts([case_of(c) for c in CASES])
+    apart = [off(c, m) for c, m in zip(CASES, made, strict=True)]
+    assert {
+        c["name"]: {k: v for k, v in a.items() if v > 1}
+        for c, a in zip(CASES, apart, strict=True)
+        if max(a.values()) > 1
+    } == {}
+    near = [max(v for k, v in a.items() if k in ("use p05", "use p10", "use p50", "inspect")) <= 0.6 for a in apart]
+    assert sum(near) >= 0.95 * len(near)
+
+
+def worn(life: float, at: tuple[float, ...], *, brushes: int = 4, sd: float = 0.05, fast: float = 1.0) -> Case:
+    """Return a set of 10 mm usable carbon that wears evenly, measured at shares of its life."""
+    rates = [fast * 10 / life * (1 + 0.05 * (b % 3)) for b in range(brushes)]
+    visits = tuple(Visit(life * x, sd, tuple(16 - r * life * x for r in rates)) for x in at)
+    return Case(16.0, 6.0, brushes, life, visits, usage=Usage(40, life / 2, life / 80))
+
+
+SHAPES = {
+    "nothing measured": worn(160, ()),
+    "measured when fitted": worn(160, (0.0,)),
+    "one brush": worn(160, (0.3, 0.5), brushes=1),
+    "forty brushes": worn(9000, (0.2, 0.4, 0.6), brushes=40),
+    "starts in tens of thousands": worn(30000, (0.2, 0.4)),
+    "at its limit": worn(160, (0.5, 1.2)),
+    "long past its limit": worn(160, (0.5, 1.0, 1.4)),
+    "worn by nothing": replace(worn(160, ()), visits=(Visit(80, 0.05, (16.0,) * 4), Visit(90, 0.05, (16.0,) * 4))),
+    "two visits at one use": replace(worn(160, (0.3,)), visits=worn(160, (0.3, 0.3)).visits),
+    "a visit with nobody measured": replace(
+        worn(160, (0.3,)), visits=(*worn(160, (0.3,)).visits, Visit(60, 0.05, (None,) * 4))
+    ),
+    "by wear lines": worn(160, (0.3, 0.6), sd=1.2),
+    "by eye": worn(160, (0.3,), sd=1.3),
+    "three ages": replace(worn(160, (0.4, 0.6)), fitted=(0.0, 0.0, 40.0, 80.0)),
+    "no use known": replace(worn(160, (0.4,)), usage=Usage()),
+    "never runs": replace(worn(160, (0.4,)), usage=Usage(40, 80, 2.0, (0.0,) * 52)),
+    "only the shortest recorded": replace(worn(160, (0.4,), brushes=1), shortest_of=4),
+}
+
+
+@pytest.mark.parametrize("case", SHAPES.values(), ids=SHAPES)
+def test_every_shape_of_set_is_forecast_alone_as_in_company(case: Case) -> None:
+    made = forecast(case)
+    at = case.visits[-1].use if case.visits else 0.0
+    levels = list(asdict(made.use).values())
+    assert levels == sorted(levels)
+    assert all(at <= x < 1e9 for x in levels)
+    assert 0 <= made.tail <= 1
+    assert 0 <= made.jumped <= 1
+    assert made.mean_rate > 0
+    assert (made.weeks is None) == (case.usage in (Usage(), Usage(40, 80, 2.0, (0.0,) * 52)))
+    company = forecasts([worn(160, (0.2, 0.4, 0.5)), case, worn(900, ()), case])
+    for other in (company[1], company[3]):
+        assert asdict(other.use) == pytest.approx(asdict(made.use), rel=DIGITS)
+
+
+@given(st.floats(1.02, 1.4), st.lists(st.floats(0.05, 0.7), min_size=1, max_size=4, unique=True))
+def test_a_set_that_wears_faster_never_lasts_longer(fast: float, at: list[float]) -> None:
+    shares = tuple(sorted(at))
+    slow, quick = forecast(worn(160, shares)).use, forecast(worn(160, shares, fast=fast)).use
+    assert quick.p05 < slow.p05
+    assert quick.p50 < slow.p50
+
+
+@given(st.floats(0.01, 100.0))
+def test_the_unit_of_use_changes_nothing(times: float) -> None:
+    a, b = forecast(worn(160, (0.2, 0.5))), forecast(worn(160 * times, (0.2, 0.5)))
+    assert [x * times for x in asdict(a.use).values()] == pytest.approx(list(asdict(b.use).values()), rel=1e-3)
+
+
+def test_readings_narrow_the_band_and_a_caliper_more_than_a_rule() -> None:
+    def width(case: Case) -> float:
+        made = forecast(case)
+        return made.use.p90 - made.use.p10
+
+    assert width(worn(160, ())) > 3 * width(worn(160, (0.4,))) > 3 * width(worn(160, (0.2, 0.4, 0.6)))
+    assert width(worn(160, (0.4,), sd=0.4)) > 1.1 * width(worn(160, (0.4,)))
+
+
+def test_a_renewed_brush_leaves_the_old_ones_to_set_the_date_and_borrows_their_rate() -> None:
+    case = worn(160, (0.5, 0.7))
+    mixed = replace(case, fitted=(0.0, 0.0, 0.0, 90.0), visits=(
+        replace(case.visits[0], lengths_mm=(*case.visits[0].lengths_mm[:3], None)),
+        replace(case.visits[1], lengths_mm=(*case.visits[1].lengths_mm[:3], 14.6)),
+    ))  # fmt: skip
+    made, plain = forecast(mixed), forecast(case)
+    assert made.worst_position == plain.worst_position == 2
+    assert made.use.p50 == pytest.approx(plain.use.p50, rel=0.03)
+    assert forecast(replace(case, fitted=(0.0,) * 4)).use == plain.use
+
+
+def test_of_a_set_with_only_its_shortest_recorded_less_is_left() -> None:
+    one = worn(160, (0.4,), brushes=1)
+    assert shortest_shift(2) < shortest_shift(3) < shortest_shift(8) == shortest_shift(12)
+    assert forecast(replace(one, visits=(), shortest_of=6)).use.p50 < forecast(replace(one, visits=())).use.p50
+
+
+def test_past_sets_move_the_prior_and_one_cut_short_only_says_at_least() -> None:
+    guess = log(10 / 160)
+    plain, taught = rate_prior(guess), rate_prior(guess, (PastSet(guess - 0.5),) * 5)
+    assert taught.loc < plain.loc
+    assert taught.scale < plain.scale
+    assert taught.df == plain.df + 5
+    cut = rate_prior(guess, (PastSet(guess - 0.5, at_most=True),))
+    assert cut.loc < rate_prior(guess, (PastSet(guess - 0.5),)).loc < guess
+    assert rate_prior(guess, (PastSet(guess + 30, at_most=True),)).loc == pytest.approx(guess, abs=0.02)
+
+
+def test_wear_out_of_line_is_seen() -> None:
+    steady = worn(160, (0.2, 0.4))
+    sudden = replace(steady, visits=(*steady.visits, Visit(74, 0.05, (9.0,) * 4)))
+    made = forecast(sudden)
+    assert made.tail < 0.01
+    assert made.jumped > 0.5
+    assert forecast(worn(160, (0.2, 0.4, 0.5))).tail > 0.1
+
+
+GOOD: dict[str, Any] = {
+    "new_length_mm": 16, "limit_mm": 6, "brushes": 2, "expected_life": 160,
+    "visits": [{"use": 40, "sigma_mm": 0.05, "lengths_mm": [14, None]}],
+}  # fmt: skip
+BAD: dict[str, tuple[dict[str, Any], str]] = {
+    "limit over new": ({"limit_mm": 20}, "limit_mm"),
+    "not a number": ({"new_length_mm": float("nan")}, "new_length_mm"),
+    "letters": ({"new_length_mm": "16"}, "new_length_mm"),
+    "no life": ({"expected_life": 0}, "expected_life"),
+    "too many brushes": ({"brushes": 41}, "brushes"),
+    "three lengths of two": ({"visits": [{"use": 1, "sigma_mm": 0.1, "lengths_mm": [1, 2, 3]}]}, "lengths_mm"),
+    "visits backwards": ({"visits": [{"use": u, "sigma_mm": 0.1, "lengths_mm": [9, 9]} for u in (9, 3)]}, "use"),
+    "an instrument that is not known": ({"visits": [{"use": 9, "instrument": "nose", "lengths_mm": [9, 9]}]}, "sigma_mm"),
+    "a pattern of 51 weeks": ({"usage": {"season_weights": [1] * 51}}, "season_weights"),
+    "less than no use": ({"usage": {"declared_per_week": -1}}, "declared_per_week"),
+    "flags without rates": ({"past_censored": [True]}, "past_censored"),
+    "a constant that is not known": ({"constants": {"luck": 1}}, "constants"),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("change", "field"), BAD.values(), ids=BAD)
+def test_a_case_that_cannot_be_is_refused_at_its_field(change: dict[str, Any], field: str) -> None:
+    with pytest.raises(InputError, match="Case 2: ") as refused:
+        cases_of([GOOD, GOOD | change])
+    assert refused.value.field == field
