@@ -1,5 +1,5 @@
 .DEFAULT_GOAL := help
-.PHONY: help setup demo test check bench screenshots rules lock
+.PHONY: help setup demo test check bench proof screenshots rules lock
 PORT ?= 8000
 
 help: ## this list
@@ -19,6 +19,9 @@ check: ## what a commit needs
 bench: ## speed, as ratios in one run, into docs/performance.md
 	@scripts/setup dev
 	@.venv/bin/python -m norvash.bench
+proof: ## the forecast on simulated fleets, into docs/method/forecast.md
+	@scripts/setup run
+	@.venv/bin/norvash prove --into docs/method/forecast.md
 screenshots: ## the pictures in docs/screenshots, from the demo data
 	@scripts/setup dev
 	@scripts/browser

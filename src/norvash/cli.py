@@ -1,16 +1,18 @@
-"""The command line: serve, demo, sum, forecast."""
+"""The command line: serve, demo, sum, forecast, prove."""
 
 import argparse
 import gc
 import json
 import socket
 import sys
+from datetime import date
 from pathlib import Path
 from typing import Any
 
 from norvash.errors import NorvashError, SeveralErrors
 
 _DEMO_DB = Path("var/demo.db")
+_PROOF = "<!-- proof -->"
 
 
 def _say(error: NorvashError) -> int:
@@ -96,6 +98,25 @@ def forecast_cases(given: argparse.Namespace) -> None:
     print(json.dumps([plain_of(f) for f in forecasts(cases)], indent=1))
 
 
+def prove(given: argparse.Namespace) -> None:
+    """Try the forecast on simulated fleets: what share of its bands hold, beside hand sums and least squares."""
+    from norvash.core.forecast.proof import prove as run
+    from norvash.core.forecast.proof import table
+
+    found = ""
+    for done, tallies in run(given.sets, given.seed):
+        print(f"\r[{'#' * round(40 * done):40}] {done:4.0%}", end="", file=sys.stderr, flush=True)
+        found = table(tallies) if done == 1 else ""
+    print(file=sys.stderr)
+    made = f"{given.sets} sets, seed {given.seed}, {date.today():%Y-%m-%d}\n\n{found}"
+    if given.into is None:
+        print(made, end="")
+        return
+    before, _, rest = given.into.read_text().partition(_PROOF)
+    _, _, after = rest.partition(_PROOF)
+    given.into.write_text(f"{before}{_PROOF}\n{made}{_PROOF}{after}")
+
+
 def _rules_of(db: Path) -> Any:
     from norvash.core.rules.book import MotorRules
     from norvash.store.database import connect
@@ -141,6 +162,11 @@ def _parser() -> argparse.ArgumentParser:
     one = commands.add_parser("forecast", help=forecast_cases.__doc__)
     one.add_argument("cases", type=Path, help="JSON file with one case or a list of them")
     one.set_defaults(run=forecast_cases)
+    one = commands.add_parser("prove", help=prove.__doc__)
+    one.add_argument("--sets", type=int, default=10000, help="how many sets to simulate")
+    one.add_argument("--seed", type=int, default=20261125, help="seed of the simulation")
+    one.add_argument("--into", type=Path, help="write the table into this file, between its two marks")
+    one.set_defaults(run=prove)
     return parser
 
 

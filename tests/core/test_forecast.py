@@ -14,6 +14,7 @@ from norvash.core.forecast.case import Case, Forecast, PastSet, Usage, Visit
 from norvash.core.forecast.model import forecast, forecasts
 from norvash.core.forecast.plain import case_of, cases_of
 from norvash.core.forecast.prior import rate_prior, shortest_shift
+from norvash.core.forecast.proof import prove, share, table
 from norvash.errors import InputError
 
 CASES: list[dict[str, Any]] = json.loads((Path(__file__).parent.parent / "data/forecast.json").read_text())
@@ -187,3 +188,17 @@ def test_a_case_that_cannot_be_is_refused_at_its_field(change: dict[str, Any], f
     with pytest.raises(InputError, match="Case 2: ") as refused:
         cases_of([GOOD, GOOD | change])
     assert refused.value.field == field
+
+
+def test_bands_hold_on_a_simulated_fleet_whose_truth_is_richer() -> None:
+    (_, tallies), *_ = list(prove(300, 7))[-1:]
+    for n in (1, 2, 3):
+        t = tallies[n]
+        assert 0.74 <= share(t.band80) <= 0.92
+        assert share(t.band90) >= 0.85
+        assert share(t.late) <= 0.09 < 0.3 < share(t.hand_late)
+        assert share(t.dates80) >= 0.76
+    assert share(tallies[2].line80) < 0.78
+    again = [t.width for _, made in prove(20, 7) for t in made.values()]
+    assert again == [t.width for _, made in prove(20, 7) for t in made.values()]
+    assert len(table(tallies).splitlines()) == 2 + len(tallies)

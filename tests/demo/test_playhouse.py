@@ -104,9 +104,9 @@ def test_the_simulator_wears_and_repeats() -> None:
 
     worn, again = (simulate_set(Random(5), 4, 32, 18, 2500) for _ in range(2))
     assert worn == again
-    lengths = [worn.length_mm(0, h, 2500) for h in range(0, 2501, 100)]
+    lengths = [worn.length_mm(0, h) for h in range(0, 2501, 100)]
     assert lengths == sorted(lengths, reverse=True)
-    assert 12 < min(worn.length_mm(i, 2500, 2500) for i in range(4)) < 18
+    assert 11 < min(worn.length_mm(i, 2500) for i in range(4)) < 18
     random = Random(1)
     read = [read_with(random, 20.0, 0.05, 0.05) for _ in range(400)]
     assert abs(sum(read) / 400 - 20) < 0.02

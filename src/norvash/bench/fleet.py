@@ -60,7 +60,7 @@ def _motor(conn: Connection, motor_id: str, i: int, now: datetime, random: Rando
         round_id, at = f"{motor_id}-r{week}", start + timedelta(weeks=week)
         rounds.add_round(conn, round_id, motor_id, f"{motor_id}-s", "check", at, per_week * week, _ACT)
         for k in range(4):
-            mm = worn.length_mm(k, per_week * week, _LIFE_H)
+            mm = worn.length_mm(k, per_week * week)
             reading = Reading(f"{mm:.2f}", "mm", mm, mm, 0.05, mm, mm)
             rounds.add_reading(
                 conn, f"{round_id}-{k}", round_id, k + 1, reading, "length", "digital-caliper", None, _ACT

@@ -1,6 +1,7 @@
 """Make the playhouse's record through the same jobs that people use, the same every time."""
 
 from collections.abc import Iterator
+from dataclasses import replace
 from datetime import date, datetime, timedelta
 from math import cos, pi
 from pathlib import Path
@@ -72,6 +73,12 @@ def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
              "0.25", "the house keeps brushes tighter after two chipped sets")  # fmt: skip
 
 
+def _lasting(worn: Worn, limit_mm: float, life_units: float) -> Worn:
+    """Return the same set, worn at the pace at which its first brush reaches the limit after a given use."""
+    crossing = worn.crossing(limit_mm)
+    return worn if crossing is None else replace(worn, step_units=worn.step_units * life_units / crossing[0])
+
+
 class _Acts:
     """Gives every act an id and the person who has the rounds of that month, always the same ones."""
 
@@ -96,9 +103,13 @@ class _Story:
 
     def _new_set(self) -> Worn:
         worn = simulate_set(self.random, self.count, self.machine.new_mm, self.usable_mm, self.machine.life_units)
+        worn = _lasting(worn, self.machine.new_mm - self.usable_mm, self.machine.life_units)
         if self.machine.state == "uneven":
-            rates = (worn.rate_mm_per_unit[0] * 0.95, *(r * 0.55 for r in worn.rate_mm_per_unit[1:]))
-            return Worn(worn.new_mm, rates, worn.bedding_mm, worn.drift)
+            rows = tuple(
+                (row[0], *(self.machine.new_mm - (self.machine.new_mm - x) * 0.58 for x in row[1:]))
+                for row in worn.lengths_mm
+            )
+            return replace(worn, lengths_mm=rows)
         return worn
 
     def tell(self, kinds: dict[str, str]) -> None:
@@ -168,8 +179,7 @@ class _Story:
         fit_new_set(self.conn, self.acts.at(when), self.motor_id, self._counter(used), reason, lengths, answer)
 
     def _reading(self, index: int, used: float) -> float:
-        life = self.machine.life_units
-        true_mm = self.worn.length_mm(index, used - self.set_start, life)
+        true_mm = self.worn.length_mm(index, used - self.set_start)
         sd, step = _SD[self._instrument()], _STEP[self._instrument()]
         return max(read_with(self.random, true_mm, sd, step), 0.5)
 

@@ -1,0 +1,214 @@
+"""The proof: what share of bands hold on simulated fleets, whose truth is richer than the model."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass, field
+from itertools import islice
+from math import exp, log, sqrt
+from random import Random
+from statistics import fmean, median
+
+import numpy as np
+from scipy.special import stdtrit
+
+from norvash.core.forecast.case import Case, Forecast, PastSet, Usage, Visit
+from norvash.core.forecast.model import forecasts
+from norvash.core.simulation import LIVELY, Habit, Worn, read_with, simulate_set, simulate_weeks
+
+VISITS = (0, 1, 2, 3, 5)
+_SHAPES = (
+    (16.0, 6.0, 2, 160.0),
+    (32.0, 12.0, 2, 1100.0),
+    (13.5, 7.0, 4, 22000.0),
+    (40.0, 20.0, 8, 6500.0),
+    (20.0, 9.0, 2, 3000.0),
+)
+_FAMILY_SD, _SET_SD = 0.45, 0.45
+_CALIPER, _RULE = (0.05, 0.05), (0.4, 0.5)
+_SHARED = 0.3
+_SEASON = tuple([1.0] * 28 + [0.0] * 8 + [1.0] * 16)
+_BATCH = 200
+
+
+@dataclass(frozen=True, slots=True)
+class Lived:
+    """One simulated set at one moment of its life: the case as it was known, and what came of it."""
+
+    case: Case
+    crossing: float
+    weeks: float
+
+
+@dataclass(slots=True)
+class Tally:
+    """How forecasts, hand sums and least squares came out after so many visits; shares from 0 to 1."""
+
+    visits: int
+    band80: list[bool] = field(default_factory=list)
+    band90: list[bool] = field(default_factory=list)
+    late: list[bool] = field(default_factory=list)
+    width: list[float] = field(default_factory=list)
+    dates80: list[bool] = field(default_factory=list)
+    dates_late: list[bool] = field(default_factory=list)
+    hand_late: list[bool] = field(default_factory=list)
+    line80: list[bool] = field(default_factory=list)
+    tails: list[float] = field(default_factory=list)
+
+    def add(self, lived: Lived, made: Forecast) -> None:
+        """Count one set."""
+        use, truth = made.use, lived.crossing
+        self.band80.append(use.p10 <= truth <= use.p90)
+        self.band90.append(use.p05 <= truth <= use.p95)
+        self.late.append(made.inspect_use > truth)
+        self.width.append((use.p90 - use.p10) / truth)
+        if made.weeks is not None and made.inspect_weeks is not None:
+            self.dates80.append(made.weeks.p10 <= lived.weeks <= made.weeks.p90)
+            self.dates_late.append(made.inspect_weeks > lived.weeks)
+        self.tails.append(made.tail)
+        if lived.case.visits:
+            self.hand_late.append(by_hand(lived.case) > truth)
+        if len(lived.case.visits) > 1:
+            low, high = by_least_squares(lived.case)
+            self.line80.append(low <= truth <= high)
+
+
+def share(found: list[bool]) -> float:
+    """Return the share that is true."""
+    return fmean(found) if found else float("nan")
+
+
+def prove(sets: int, seed: int) -> Iterator[tuple[float, dict[int, Tally]]]:
+    """Yield the share done and the tallies by number of visits, batch by batch, for a fleet of so many sets."""
+    random = Random(seed)
+    tallies = {n: Tally(n) for n in VISITS}
+    for start in range(0, sets, _BATCH):
+        lived = [one for _ in range(min(_BATCH, sets - start)) for one in _life(random)]
+        for one, made in zip(lived, forecasts([x.case for x in lived]), strict=True):
+            tallies[len(one.case.visits)].add(one, made)
+        yield min((start + _BATCH) / sets, 1.0), tallies
+
+
+def _life(random: Random) -> list[Lived]:
+    """Return one set at each number of visits that it lived to see."""
+    new_mm, limit_mm, brushes, expected = random.choice(_SHAPES)
+    usable = new_mm - limit_mm
+    family = log(expected) + random.gauss(0.0, _FAMILY_SD)
+    past = tuple(_past(random, family, usable) for _ in range(random.choice((0, 2, 4, 6, 8, 8))))
+    worn = simulate_set(random, brushes, new_mm, usable, exp(family + random.gauss(0.0, _SET_SD)), LIVELY)
+    found = worn.crossing(limit_mm)
+    if found is None:
+        return []
+    crossing, usual = found[0], random.choice((*(_CALIPER,) * 4, _RULE))
+    uses = _looks(random, expected, crossing)
+    visits = [_visit(random, worn, brushes, use, random.choice((usual, usual, usual, usual, _RULE))) for use in uses]
+    year = _Year(random, expected)
+    made = []
+    for n in VISITS:
+        if n <= len(visits):
+            now = uses[n - 1] if n else 0.0
+            usage, weeks = year.seen(crossing - now)
+            made.append(
+                Lived(Case(new_mm, limit_mm, brushes, expected, tuple(visits[:n]), past, usage), crossing, weeks)
+            )
+    return made
+
+
+def _past(random: Random, family: float, usable: float) -> PastSet:
+    life = exp(family + random.gauss(0.0, _SET_SD))
+    cut = random.random() < 0.2
+    return PastSet(log(usable / (life * random.uniform(0.4, 1.0) if cut else life)), cut)
+
+
+def _looks(random: Random, expected: float, crossing: float) -> list[float]:
+    """Return the uses of up to five looks, all before the limit was reached."""
+    at, looks = 0.0, []
+    for i in range(5):
+        at += expected * (random.uniform(0.25, 0.45) if i == 0 else random.uniform(0.14, 0.22))
+        if at >= crossing:
+            break
+        looks.append(at)
+    return looks
+
+
+def _visit(random: Random, worn: Worn, brushes: int, use: float, read: tuple[float, float]) -> Visit:
+    sd, step = read
+    shared = random.gauss(0.0, sd * sqrt(_SHARED))
+    lengths = (read_with(random, worn.length_mm(i, use), sd * sqrt(1 - _SHARED), step, shared) for i in range(brushes))
+    return Visit(use, sd, tuple(max(x, 0.1) for x in lengths))
+
+
+class _Year:
+    """How one machine is used: a log of the weeks behind, and the weeks that come."""
+
+    def __init__(self, random: Random, expected: float) -> None:
+        self._random, self._pattern = random, random.choice((None, _SEASON))
+        self._habit = Habit(expected / random.uniform(20, 120), pattern=self._pattern)
+        self._declared = self._habit.per_week * exp(random.gauss(0.0, 0.25))
+
+    def seen(self, ahead: float) -> tuple[Usage, float]:
+        """Return what is known of the use, and the weeks until so much more has run."""
+        behind = self._random.choice((0, 26, 104))
+        weeks = simulate_weeks(self._random, self._habit)
+        logged, active = sum(islice(weeks, behind)), behind
+        pattern = self._pattern
+        if pattern is not None:
+            active = sum(pattern[i % 52] > 0 for i in range(behind))
+            pattern = pattern[behind % 52 :] + pattern[: behind % 52]
+        run, passed = 0.0, 0.0
+        for ran in weeks:
+            if run + ran >= ahead:
+                return Usage(active, logged, self._declared, pattern), passed + (ahead - run) / ran
+            run, passed = run + ran, passed + 1
+        raise AssertionError
+
+
+def by_hand(case: Case) -> float:
+    """Return the use at the limit by proportion from the shortest brush, as it is done by hand."""
+    last = case.visits[-1]
+    shortest = min(x for x in last.lengths_mm if x is not None)
+    worn = max(case.new_mm - shortest, 1e-6)
+    return last.use * (case.new_mm - case.limit_mm) / worn
+
+
+def by_least_squares(case: Case) -> tuple[float, float]:
+    """Return the 80 % band of a least-squares line with Student's t through the worst brush, its new length included."""
+    last = case.visits[-1].lengths_mm
+    worst = min((x, i) for i, x in enumerate(last) if x is not None)[1]
+    known = [(v.use, x) for v in case.visits if (x := v.lengths_mm[worst]) is not None]
+    use, length = np.array([(0.0, case.new_mm), *known]).T
+    (slope, at_zero), spread = np.polyfit(use, length, 1, cov="unscaled")
+    left = length - (at_zero + slope * use)
+    freedom = len(use) - 2
+    crossing = (case.limit_mm - at_zero) / slope if slope < 0 else np.inf
+    var = (left @ left) / freedom * (spread[0, 0] * crossing**2 + 2 * spread[0, 1] * crossing + spread[1, 1])
+    half = float(stdtrit(freedom, 0.9)) * np.sqrt(var) / abs(slope)
+    return float(crossing - half), float(crossing + half)
+
+
+TARGETS = {
+    0: ((0.78, 0.90), (0.88, 0.95), 0.06, 1.8), 1: ((0.78, 0.88), (0.88, 0.95), 0.055, 0.42),
+    2: ((0.78, 0.88), (0.88, 0.95), 0.055, 0.26), 3: ((0.78, 0.89), (0.88, 0.95), 0.055, 0.20),
+    5: ((0.78, 0.89), (0.88, 0.95), 0.055, 0.155),
+}  # fmt: skip
+
+
+def table(tallies: dict[int, Tally]) -> str:
+    """Return the outcome as a table in Markdown; a figure outside its target is marked with an exclamation mark."""
+    head = (
+        "| visits | sets | 80 % band holds | 90 % band holds | look-again later than the truth | width of the 80 % band, median"
+        " | mean | 80 % band of dates holds | look-again day late | hand sum late | least squares, 80 % band holds |"
+    )
+    lines = [head, "|" + "--:|" * 11]
+    for n, t in tallies.items():
+        (low80, high80), (low90, high90), late, wide = TARGETS[n]
+        cells = [
+            str(n), str(len(t.band80)), _marked(share(t.band80), low80, high80), _marked(share(t.band90), low90, high90),
+            _marked(share(t.late), 0, late), _marked(median(t.width), 0, wide), f"{fmean(t.width):.3f}",
+            f"{share(t.dates80):.3f}", f"{share(t.dates_late):.3f}",
+            f"{share(t.hand_late):.3f}" if t.hand_late else "–", f"{share(t.line80):.3f}" if t.line80 else "–",
+        ]  # fmt: skip
+        lines.append("| " + " | ".join(cells) + " |")
+    return "\n".join(lines) + "\n"
+
+
+def _marked(value: float, low: float, high: float) -> str:
+    return f"{value:.3f}" + ("" if low <= round(value, 3) <= high else " !")
