@@ -83,7 +83,7 @@ MACHINES = (
     Machine("A-09", "Wind machine", "stage, sound store", "appliance", 1.4, 400, 0.95, 22, 8, state="new set"),
     Machine("S-03", "Stand-by set, starter", "yard", "starter", 3.5, 900, 0.4, 13.5, 7, looked_weeks_ago=10, brushes="4", seasonal=False,
             figures={"thickness_mm": "8", "width_mm": "18", "grade_family": "high-metal", "grade": "LP-B 510"}),
-    Machine("S-05", "Touring truck, starter", "yard", "starter", 24, 5200, -0.02, 16, 8, brushes="4", state="at the limit"),
+    Machine("S-05", "Touring truck, starter", "yard", "starter", 24, 4200, -0.04, 16, 8, brushes="4", state="at the limit"),
     Machine("G-01", "Tacho of the revolve", "under stage", "generator", 22, 9500, 0.8, 20, 8, looked_weeks_ago=8, brushes="2",
             figures={"thickness_mm": "5", "width_mm": "8", "commutator_d_mm": "38", "bars": "31"}),
     Machine("G-02", "Exciter of the stand-by set", "yard", "generator", 2.1, 700, 0.5, 22, 9, looked_weeks_ago=1, brushes="4", seasonal=False,
