@@ -1,13 +1,17 @@
 """A motor as the core sees it, in a few words: twenty hours a week, one set, rounds by week."""
 
+from dataclasses import replace
 from datetime import date, datetime, timedelta
 
 from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
+from norvash.core.forecast.model import forecast
+from norvash.core.forecasting import ahead_of, case_of
 from norvash.core.positions import even_positions
 from norvash.core.rules.catalogue import shipped
-from norvash.core.state import BrushSet, Measured, MotorState, Round
-from norvash.core.use import Entry, rate_of_use
+from norvash.core.state import BrushSet, Measured, MotorState, Round, motor_limit
+from norvash.core.use import rate_of_use
+from norvash.core.use_log import Entry
 
 T0 = datetime(2026, 1, 5, 9)
 TODAY = date(2026, 6, 1)
@@ -22,6 +26,13 @@ def a_round(weeks: float, *lengths: float | None, kind: str = "check", doubt: st
         if mm is not None
     }
     return Round(f"r{weeks}", T0 + timedelta(weeks=weeks), weeks * 20, kind, True, readings, seen)
+
+
+def foreseen(given: MotorState) -> MotorState:
+    """Return a motor with its forecast, as the store keeps it."""
+    rules = shipped()
+    case = case_of(given, motor_limit(given.figures, rules), (), rules)
+    return replace(given, ahead=ahead_of(forecast(case), case, given))
 
 
 def state(

@@ -9,7 +9,8 @@ from hypothesis import strategies as st
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.timeline import date_marks, use_on
-from norvash.core.use import Entry, Rate, day_of, neighbours, rate_of_use, read_counter, read_increment
+from norvash.core.use import Rate, day_of, neighbours, rate_of_use, read_counter, read_increment
+from norvash.core.use_log import Entry
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
 
 DAY = datetime(2026, 3, 2, 12)

@@ -1,6 +1,7 @@
 """Verdicts: what is said in each state of a set, with its reasons and their rules."""
 
-from datetime import date
+from dataclasses import replace
+from datetime import date, timedelta
 
 import pytest
 from hypothesis import given
@@ -18,11 +19,11 @@ from norvash.core.state import MotorState, motor_limit
 from norvash.core.verdict import Findings, findings
 from norvash.core.wear import dust_g, line_rate_mm_per_kh, rubbed_km, seeming_left_h
 from norvash.errors import InputError, NotFound
-from states import FITTED, TODAY, a_round, state
+from states import FITTED, TODAY, a_round, foreseen, state
 
 
 def judge(given_state: MotorState, rules: MotorRules | None = None) -> tuple[Findings, Verdict]:
-    rules = rules or shipped()
+    rules, given_state = rules or shipped(), foreseen(given_state)
     found = findings(given_state, rules, TODAY)
     return found, verdict(found, given_state, rules, TODAY)
 
@@ -34,15 +35,15 @@ SAID = {
     "plan": (state(a_round(20, 11, 11.4)), "plan", "Plan the change.", "21%", ""),
     "change": (state(a_round(20, 9.2, 9.4)), "change", "Change the set at this visit.", "9%", ""),
     "at the limit": (state(a_round(20, 8, 9.4)), "stop", "Take it out of service", "at its limit now", ""),
-    "one missing": (state(a_round(20, 19, None)), "fit", "Measure B to complete the round.", "No date", "incomplete"),
-    "one missing but another gone": (state(a_round(20, 7.5, None)), "stop", "Take it out of service", "No date", "incomplete"),
+    "one missing": (state(a_round(20, 19, None)), "fit", "Measure B to complete the round.", "8 times in 10", "incomplete"),
+    "one missing but another gone": (state(a_round(20, 7.5, None)), "stop", "Take it out of service", "at its limit now", "incomplete"),
     "doubtful": (state(a_round(20, 19, 19.4, doubt="why?")), "fit", "Settle the reading of brush A first.", "", "doubtful"),
-    "not enough wear": (state(a_round(20, 21.95, 21.9)), "fit", "Run on.", "Not enough wear yet", "not enough wear yet"),
+    "not enough wear": (state(a_round(20, 21.95, 21.9)), "fit", "Run on.", "8 times in 10", "not enough wear yet"),
     "limit unknown": (state(a_round(20, 19, 19.4), own={"new_mm": 22.0}), "fit", "Run on.", "the limit is an estimate", "limit estimated"),
     "uneven": (state(a_round(20, 17, 19.4)), "fit", "Run on.", "", "uneven"),
-    "clock starts at the first round": (state(a_round(20, 16, 16.4), known=False), "fit", "Run on.", "next round gives", ""),
-    "no use logged": (state(a_round(20, 16, 16.4), weeks=0), "fit", "Run on.", "No date until hours are logged", ""),
-    "far beyond": (state(a_round(20, 21.8, 21.8)), "fit", "Run on.", "Carbon is not what will stop this motor", ""),
+    "clock starts at the first round": (state(a_round(20, 16, 16.4), known=False), "fit", "Run on.", "8 times in 10", ""),
+    "no use logged": (state(a_round(20, 16, 16.4), weeks=0), "fit", "Run on.", "The hours are reliable, the date is not", ""),
+    "far beyond": (state(a_round(20, 21.95, 21.9), own={**FITTED, "expected_life_units": 90000.0}), "fit", "Run on.", "Carbon is not what will stop this motor", ""),
     "lead taut": (state(a_round(20, 19, 19.4, seen=((2, "lead.taut"),))), "stop", "Take it out", "whatever the length says", ""),
     "second wear line": (state(a_round(20, 15, 15, lines=2)), "plan", "Plan the change.", "", ""),
 }  # fmt: skip
@@ -59,26 +60,61 @@ def test_what_is_said(given_state: MotorState, stage: str | None, act: str, word
     assert all(f.rule_id in RULES for r in said.reasons for f in r.figures)
 
 
-def test_dates_follow_from_hours_and_use() -> None:
+def test_the_straight_line_and_its_dates_stand_beside_the_forecast() -> None:
     found, said = judge(state(a_round(20, 15, 16)))
     assert found.line is not None
     assert found.line.do_not_exceed_h == 900
-    assert (found.days.look_on, found.days.plan_on, found.days.limit_on) == (
+    straight = found.line_days
+    assert (straight.look_on, straight.plan_on, straight.limit_on) == (
         date(2026, 8, 3),
         date(2026, 9, 14),
         date(2026, 10, 12),
     )
-    assert "900 h" in said.by_when
+    assert any("do not exceed 900 h" in r.text for r in said.reasons)
+    ahead = found.ahead
+    assert ahead is not None
+    assert ahead.p10_on is not None
+    assert ahead.p90_on is not None
+    assert ahead.p10_on <= date(2026, 10, 12) < ahead.p90_on
+    assert ahead.look_units < ahead.p10_units < 800 < ahead.p90_units
+    assert found.look is not None
+    assert (found.look.name, found.days.look_on) == ("forecast", ahead.look_on)
+    assert [d.name for d in found.dues] == ["forecast", "calendar limit"]
+    assert "at most 5 chances in 100" in said.by_when
 
 
 def test_past_its_date_or_its_look_a_motor_says_so() -> None:
-    worn = state(a_round(20, 15, 16))
+    worn = foreseen(state(a_round(20, 15, 16)))
+    ahead = worn.ahead
+    assert ahead is not None
+    assert ahead.look_on is not None
+    assert ahead.p50_on is not None
     said = {}
-    for day in (date(2026, 8, 2), date(2026, 8, 3), date(2026, 10, 12)):
+    for day in (ahead.look_on - timedelta(days=1), ahead.look_on, ahead.p50_on):
         found = findings(worn, shipped(), day)
         said[found.stage] = verdict(found, worn, shipped(), day).flags
     assert said == {"fit": ("look due",), "change": ("past its date",)}
-    assert findings(worn, shipped(), date(2026, 8, 2)).days.look_on == date(2026, 8, 3)
+
+
+WORDS: dict[str, tuple[MotorState, tuple[str, ...]]] = {
+    "nothing measured": (state(), ("From the expected life only, half of such sets last", "narrows this about four times")),
+    "by rule": (state(a_round(20, 15, 16, sd=0.4)), ("First brush at its limit at about", "a caliper would narrow this range")),
+    "an idle spell": (
+        replace(state(a_round(20, 15, 16)), entries=tuple(
+            replace(e, total_units=min(e.total_units, 500), counter_units=min(e.counter_units, 600)) for e in state().entries)),
+        ("tell Norvash which months this machine runs",)),
+    "wear out of line": (state(a_round(10, 19, 19), a_round(20, 16, 16), a_round(24, 10, 10)), ("abnormal wear", "Find the cause")),
+    "nearly there": (state(a_round(10, 16, 16), a_round(20, 9.9, 9.9), own={**FITTED, "expected_life_units": 2000.0}), ("Change the set", "shorter than is worth while")),
+    "whole runs": (state(a_round(20, 15, 16), own={**FITTED, "run_length_units": 3.0}), ("whole runs of 3 h left",)),
+    "where it is wet": (state(a_round(20, 21, 21), own={**FITTED, "conditions": "wet"}), ("12 months since the last complete look",)),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("given_state", "words"), WORDS.values(), ids=WORDS)
+def test_the_forecast_in_words(given_state: MotorState, words: tuple[str, ...]) -> None:
+    _, said = judge(given_state)
+    whole = " ".join((said.sentence, *said.flags, *(r.text for r in said.reasons)))
+    assert [w for w in words if w not in whole] == []
 
 
 def test_remarks_put_wear_into_proportion() -> None:
@@ -141,8 +177,8 @@ def test_measured_starting_lengths_replace_the_nominal() -> None:
 
 @pytest.mark.parametrize(
     ("own", "words"),
-    [({"length_unit": "in"}, ("0.276 in to its limit", "900 h")), ({"length_unit": "thou"}, ("276 thou to its limit", "900 h")),
-     ({"unit_of_use": "starts"}, ("7.0 mm to its limit", "900 starts"))],
+    [({"length_unit": "in"}, ("0.276 in to its limit", " h, ")), ({"length_unit": "thou"}, ("276 thou to its limit", " h, ")),
+     ({"unit_of_use": "starts"}, ("7.0 mm to its limit", " starts, "))],
 )  # fmt: skip
 def test_the_sentence_is_in_the_persons_units(own: dict[str, float | str], words: tuple[str, str]) -> None:
     _, said = judge(state(a_round(20, 15, 16), own={**FITTED, **own}))

@@ -33,8 +33,12 @@ def test_a_motors_life_from_first_entry_to_second_set(shop: Shop) -> None:
     # Brush A wears 2.8 mm in 160 h: 17.5 mm per 1000 h; 11.2 mm are left, that is 640 h from 260 h on.
     assert shown.found.line.do_not_exceed_h == 900
     assert shown.found.line.plan_by_h == 772
-    assert shown.found.days.limit_on is not None
-    assert (shown.found.days.limit_on - shop.now.date()).days == 224
+    assert shown.found.line_days.limit_on is not None
+    assert (shown.found.line_days.limit_on - shop.now.date()).days == 224
+    ahead = shown.found.ahead
+    assert ahead is not None
+    assert (ahead.visits, ahead.past_sets) == (2, 0)
+    assert ahead.p05_units < 800 < ahead.p95_units
     shop.later(weeks=20).new_set(motor, "760", "22.1", "21.95", reason="planned")
     after = shop.page(motor)
     assert [s.number for s in after.context.state.sets] == [1, 2]
@@ -380,9 +384,9 @@ def test_the_bench_is_in_order_of_urgency_and_pages(shop: Shop) -> None:
 def test_past_its_date_a_motor_is_raised_on_the_bench(shop: Shop) -> None:
     motor = shop.motor()
     shop.later(weeks=4).log(motor, "180")
-    shop.measure(motor, "", "17", "17")
+    shop.measure(motor, "", "20", "20")
     assert bench(shop.conn, shop.now.date(), 1).rows == []
-    shop.later(weeks=30)
+    shop.later(weeks=40)
     row = bench(shop.conn, shop.now.date(), 1).rows[0]
     assert (row.stage, row.note) == ("change", "past its limit by date: measure or change")
 

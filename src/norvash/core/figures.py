@@ -4,6 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from norvash.core.quantities import parse
+from norvash.core.season import read_months
 from norvash.errors import InputError
 
 GRADES = ("carbon-graphite", "electrographite", "resin-bonded", "metal-graphite", "high-metal")
@@ -32,6 +33,7 @@ INSTRUMENTS = {
 }
 LIMIT_SOURCES = {"maker": "maker's figure", "wear line": "wear line on the brush", "site": "site rule"}
 UNITS_OF_USE = ("hours", "starts")
+CONDITIONS = ("dry and in use", "wet", "salt", "mostly idle")
 
 
 @dataclass(frozen=True, slots=True)
@@ -89,7 +91,10 @@ FIELDS: tuple[FigureField, ...] = (
     FigureField("rated_rpm", "Speed", "Plate", "speed", (), 0, 1e5),
     FigureField("unit_of_use", "Use counted in", "Use", choices=UNITS_OF_USE),
     FigureField("expected_life_units", "Expected life of a set", "Use", "count", (), 1, 1e7),
-    FigureField("use_per_week_units", "Usual use in a week", "Use", "count", (), 0, 1e6),
+    FigureField("use_per_week_units", "Usual use in a week that it runs", "Use", "count", (), 0, 1e6),
+    FigureField("active_months", "Months in which it runs, like 9-6", "Use"),
+    FigureField("run_length_units", "Use in one run, where it cannot stop midway", "Use", "count", (), 0.01, 1e5),
+    FigureField("conditions", "Where it stands", "Use", choices=CONDITIONS),
 )  # fmt: skip
 BY_NAME = {f.name: f for f in FIELDS}
 
@@ -191,6 +196,8 @@ def spring_table(text: str) -> tuple[tuple[float, float], ...]:
 def _word(field: FigureField, text: str) -> str:
     if field.name == "spring_table":
         spring_table(text)
+    if field.name == "active_months":
+        read_months(text)
     if field.choices and text not in field.choices:
         raise InputError(
             f"“{text}” is no choice for “{field.label}”.", "Use " + ", ".join(field.choices) + ".", field.name

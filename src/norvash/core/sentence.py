@@ -3,10 +3,11 @@
 from dataclasses import dataclass
 from datetime import date
 
+from norvash.core.forecast_words import band_words, far_off, forecast_reasons, look_words, sure_words, unmeasured_words
 from norvash.core.rules.book import MotorRules
 from norvash.core.stages import STAGES, WORDS, Staged, worst
 from norvash.core.state import MotorState
-from norvash.core.verdict import Findings, Reason, beyond_horizon
+from norvash.core.verdict import Findings, Reason
 from norvash.core.words import UNIT_WORDS, day_words, length_words, listed, use_words
 
 
@@ -49,7 +50,20 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
             ("incomplete", bool(found.missing)),
             ("limit estimated", found.limit.estimated),
             ("not enough wear yet", bool(found.line and found.line.answer == "not enough wear yet")),
-            ("past its date", found.stage == "change" and found.stage != (found.staged and found.staged.stage)),
+            (
+                "past its date",
+                bool(
+                    found.days.limit_on
+                    and found.days.limit_on <= today
+                    and found.stage == "change"
+                    and found.staged
+                    and found.staged.stage != "change"
+                ),
+            ),
+            (
+                "abnormal wear",
+                bool(found.ahead and found.ahead.visits > 1 and found.ahead.tail < rules["forecast.abnormal"]),
+            ),
             (
                 "look due",
                 bool(found.days.look_on and found.days.look_on <= today and found.stage in ("fit", "watch", "plan")),
@@ -68,7 +82,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     elif found.missing and found.stage in ("fit", "watch"):
         act = f"Measure {listed(list(found.missing))} to complete the round."
     word = WORDS[found.stage or "fit"]
-    return Verdict(act, _why(found, unit), _sure(found, state), _by_when(found, state, rules, today), word,
+    return Verdict(act, _why(found, unit), "" if found.stage == "stop" else sure_words(found, state), _by_when(found, state, rules, today), word,
                    reasons(found, state, rules), flags)  # fmt: skip
 
 
@@ -76,8 +90,9 @@ def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str
     new = length_words(state.figures.need("new_mm"), unit)
     why = f"Nothing is measured yet on set {state.current.number}; new brushes are {new} and may wear to {length_words(found.limit.limit_mm, unit)}."
     flags = ("limit estimated",) if found.limit.estimated else ()
-    return Verdict("Measure this set.", why, "", "One measured round and two logged days give a first date.", "Not measured",
-                   (_limit_reason(found, rules, unit),), flags)  # fmt: skip
+    reasons = (_limit_reason(found, rules, unit), *forecast_reasons(found, state, rules))
+    by_when = f"{unmeasured_words(found.ahead, state)} {look_words(found, state, rules)}" if found.ahead else ""
+    return Verdict("Measure this set.", why, "", by_when, "Not measured", reasons, flags)
 
 
 def _why(found: Findings, unit: str) -> str:
@@ -101,40 +116,15 @@ def _why(found: Findings, unit: str) -> str:
 
 
 def _by_when(found: Findings, state: MotorState, rules: MotorRules, today: date) -> str:
-    line = found.line
-    if found.missing:
-        return "No date from an incomplete round."
-    if line is None:
-        return "The next round gives a wear rate and a date."
-    if line.answer == "not enough wear yet":
-        return "Not enough wear yet for a date: it is still within what the instrument can tell."
-    if line.do_not_exceed_h is None or line.answer == "at the limit":
+    if found.ahead is None:
+        return "Its forecast is being worked out."
+    if found.stage == "stop":
         return ""
-    at = use_words(line.do_not_exceed_h, state.unit)
-    look = use_words(line.look_again_h or 0, state.unit)
-    if found.days.limit_on is None or found.days.look_on is None:
-        return f"The limit is reached at about {at}; look again by {look}. No date until hours are logged on two days a week apart."
-    if beyond_horizon(found.days, today, rules):
-        return f"Carbon is not what will stop this motor ({at}): look at springs, leads, bearings and insulation."
-    words = f"The limit is reached at about {at}, around {day_words(found.days.limit_on)}."
-    if found.stage in ("change", "stop"):
-        return words
-    return f"{words} Look again by {look}, {day_words(found.days.look_on)}."
-
-
-def _sure(found: Findings, state: MotorState) -> str:
-    line = found.line
-    parts = []
-    if line and line.left_sd_h and line.do_not_exceed_h is not None and line.answer == "line":
-        readings = sum(1 for r in state.current.rounds if r.readings)
-        visits = f"{readings} round{'s' * (readings != 1)}"
-        parts.append(
-            f"a straight line from {visits}, ± {use_words(line.left_sd_h, state.unit)} from the readings alone"
-        )
-    if found.limit.estimated:
-        parts.append("the limit is an estimate")
-    words = "; ".join(parts)
-    return f"({words[0].upper()}{words[1:]}.)" if words else ""
+    if far_off(found, today, rules):
+        return "Carbon is not what will stop this motor: look at springs, leads, bearings and insulation."
+    if found.stage == "change":
+        return band_words(found, state)
+    return f"{band_words(found, state)} {look_words(found, state, rules)}"
 
 
 def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reason, ...]:
@@ -148,13 +138,14 @@ def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reas
     if by_length is not None:
         lines.append(_stage_reason(found, by_length, rules))
     lines.append(_limit_reason(found, rules, unit))
+    lines.extend(forecast_reasons(found, state, rules))
     lines.extend(_line_reasons(found, state, rules))
     lines.extend(_spread_reasons(found, state, rules))
     return tuple(lines)
 
 
 def _missing_reason(found: Findings, state: MotorState) -> Reason:
-    text = f"Not measured in this round: {listed(list(found.missing))}. A set lives as long as its worst brush, so there is no date."
+    text = f"Not measured in this round: {listed(list(found.missing))}. A set lives as long as its worst brush, so there is no straight line."
     if found.complete_before is not None:
         earlier = found.complete_before
         at = use_words(earlier.total_units + state.offset_units, state.unit)
@@ -208,7 +199,7 @@ def _line_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list
     if line.faster_note:
         made.append(Reason("Wear is speeding up: the last interval is faster than the life so far; look for the cause.",
                            (rules.figure("line.faster"),)))  # fmt: skip
-    if state.rate and found.days.limit_on:
+    if state.rate and found.line_days.limit_on:
         ids = ("use.window",) if state.rate.declared is None else ("use.window", "use.declared-weight")
         bases = tuple(rules.figure(i) for i in ids)
         per_week = f"{state.rate.per_week:.1f} {UNIT_WORDS[state.unit]}"

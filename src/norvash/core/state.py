@@ -3,13 +3,16 @@
 from dataclasses import dataclass
 from datetime import datetime
 
+from norvash.core.ahead import Ahead
 from norvash.core.brushes import centre_limit_mm
 from norvash.core.figures import LIMIT_SOURCES, Figures
 from norvash.core.limits import Limit, Parts, estimated_limit, limit_from_parts
+from norvash.core.policy import Policy
 from norvash.core.positions import PositionPlan
 from norvash.core.rules.book import MotorRules
 from norvash.core.straight_line import Point
-from norvash.core.use import Entry, Rate
+from norvash.core.use import Rate
+from norvash.core.use_log import Entry
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,6 +54,7 @@ class BrushSet:
     ended_units: float | None
     end_reason: str
     rounds: tuple[Round, ...]
+    id: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,6 +66,8 @@ class MotorState:
     sets: tuple[BrushSet, ...]
     entries: tuple[Entry, ...]
     rate: Rate | None
+    ahead: Ahead | None = None
+    policies: tuple[Policy, ...] = ()
 
     @property
     def unit(self) -> str:

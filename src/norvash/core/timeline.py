@@ -4,7 +4,8 @@ from bisect import bisect_right
 from collections.abc import Sequence
 from datetime import date, datetime, time
 
-from norvash.core.use import Entry, Rate
+from norvash.core.use import Rate
+from norvash.core.use_log import Entry
 
 
 def use_on(day: date, entries: Sequence[Entry], rate: Rate | None) -> float | None:
@@ -21,8 +22,12 @@ def use_on(day: date, entries: Sequence[Entry], rate: Rate | None) -> float | No
         return None
     older = entries[i - 1]
     if i == len(entries):
+        if rate is None:
+            return None
         weeks = (at - older.at).total_seconds() / 604800
-        return None if rate is None else older.total_units + rate.per_week * weeks
+        if rate.season is not None:
+            weeks = rate.season.active_days(older.at.date(), day) / 7
+        return older.total_units + rate.per_week * weeks
     newer = entries[i]
     share = (at - older.at) / (newer.at - older.at) if newer.at > older.at else 0.0
     return older.total_units + share * (newer.total_units - older.total_units)

@@ -1,22 +1,16 @@
 """Hours and starts: what a counter may show, what it means when it falls, and how fast use runs."""
 
+from bisect import bisect_left, bisect_right
 from collections.abc import Sequence
 from dataclasses import dataclass
-from datetime import date, datetime, timedelta
-from math import floor, log
+from datetime import date, datetime, time, timedelta
+from math import floor, log, sqrt
 
 from norvash.core.rules.book import MotorRules
+from norvash.core.season import Season, weeks_ahead
+from norvash.core.use_log import Entry
 from norvash.core.words import counter_words
 from norvash.errors import Conflict, InputError, NeedsAnswer
-
-
-@dataclass(frozen=True, slots=True)
-class Entry:
-    """One line of the use log: total use since the record began, and what the counter showed."""
-
-    at: datetime
-    total_units: float
-    counter_units: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -30,9 +24,12 @@ class Counted:
 
 def neighbours(entries: Sequence[Entry], at: datetime) -> tuple[Entry | None, Entry | None]:
     """Return the entries before (or at) and after a moment, of entries in order of time."""
-    before = [e for e in entries if e.at <= at]
-    after = [e for e in entries if e.at > at]
-    return (before[-1] if before else None), (after[0] if after else None)
+    place = bisect_right(entries, at, key=_moment)
+    return (entries[place - 1] if place else None), (entries[place] if place < len(entries) else None)
+
+
+def _moment(entry: Entry) -> datetime:
+    return entry.at
 
 
 def read_counter(
@@ -146,10 +143,11 @@ def daily_rate(entries: Sequence[Entry]) -> float | None:
 def _possible(total: float, at: datetime, entries: Sequence[Entry], unit: str, rules: MotorRules) -> None:
     """Refuse more use than the days between two entries have, on either side of the new one."""
     most = rules["use.hours-a-day"] if unit == "hours" else rules["use.starts-a-day"]
-    same_day = [e for e in entries if e.at.date() == at.date()]
-    earlier = [e for e in entries if e.at.date() < at.date()]
-    later = [e for e in entries if e.at > at]
-    for entry in (*earlier[-1:], *same_day[:1], *later[:1]):
+    midnight = datetime.combine(at.date(), time())
+    place = bisect_left(entries, midnight, key=_moment)
+    first_today = entries[place : place + 1] if place < len(entries) and entries[place].at.date() == at.date() else ()
+    _, later = neighbours(entries, at)
+    for entry in (*entries[max(place - 1, 0) : place], *first_today, *((later,) if later else ())):
         days = max(abs((at.date() - entry.at.date()).days), 1)
         ran = abs(total - entry.total_units)
         if ran > most * days + 1e-9:
@@ -158,29 +156,34 @@ def _possible(total: float, at: datetime, entries: Sequence[Entry], unit: str, r
                 f"{counter_words(most * days, unit)}, all that {days} day{'s' * (days > 1)} can hold.",
                 "Check the value and the day.", "value",
             )  # fmt: skip
-    if later and total > later[0].total_units:
-        raise InputError(f"That is more than the {counter_words(later[0].total_units, unit)} logged later, on {later[0].at:%Y-%m-%d}.",
+    if later and total > later.total_units:
+        raise InputError(f"That is more than the {counter_words(later.total_units, unit)} logged later, on {later.at:%Y-%m-%d}.",
                          "Check the value and the day.", "value")  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)
 class Rate:
-    """Use per week with its basis: weeks of log, logged use, and what was declared."""
+    """Use per active week with its basis: active weeks of log, logged use, what was declared, and the season if any."""
 
     per_week: float
     weeks: float
     logged_units: float
     declared: float | None
+    season: Season | None = None
 
     @property
     def words(self) -> str:
         """Return the basis in a few words."""
-        log_words = f"{self.weeks:.0f} weeks of log" if self.weeks else "no log yet"
-        return log_words if self.declared is None else f"{log_words} and {self.declared:g} a week as declared"
+        active = " active" if self.season else ""
+        log_words = f"{self.weeks:.0f}{active} weeks of log" if self.weeks else "no log yet"
+        words = log_words if self.declared is None else f"{log_words} and {self.declared:g} a week as declared"
+        return f"{words}; {self.season.words}" if self.season else words
 
 
-def rate_of_use(entries: Sequence[Entry], declared: float | None, rules: MotorRules) -> Rate | None:
-    """Return use per week from the log of the last months, leaning on the declared use while the log is short.
+def rate_of_use(
+    entries: Sequence[Entry], declared: float | None, rules: MotorRules, season: Season | None = None
+) -> Rate | None:
+    """Return use per active week from the log of the last months, leaning on the declared use while the log is short.
 
     Source: rules use.least-days, use.window, use.declared-weight
     """
@@ -190,17 +193,42 @@ def rate_of_use(entries: Sequence[Entry], declared: float | None, rules: MotorRu
         first = ([entries[0]] + [e for e in entries if e.at <= since])[-1]
         days = (entries[-1].at - first.at).total_seconds() / 86400
         if days >= rules["use.least-days"] - 1e-9:
-            logged, weeks = entries[-1].total_units - first.total_units, days / 7
+            active = days if season is None else season.active_days(first.at.date(), entries[-1].at.date())
+            logged, weeks = entries[-1].total_units - first.total_units, active / 7
     if declared is not None:
         prior = rules["use.declared-weight"]
         per_week = (logged + prior * declared) / (weeks + prior) if weeks + prior else declared
-        return Rate(per_week, weeks, logged, declared) if per_week > 0 else None
-    return Rate(logged / weeks, weeks, logged, None) if logged > 0 else None
+        return Rate(per_week, weeks, logged, declared, season) if per_week > 0 else None
+    return Rate(logged / weeks, weeks, logged, None, season) if logged > 0 and weeks > 0 else None
+
+
+DECLARED_WEEKS = 20.0
+LEAST_RATE_SD = 0.05
+WEEKLY_VAR = 1.5
+
+
+def rate_sd(rate: Rate, active_weeks: float) -> float:
+    """Return the log standard deviation of the use in so many coming weeks: the mean is not known, and weeks differ."""
+    return sqrt(LEAST_RATE_SD**2 + WEEKLY_VAR * (1 / (rate.weeks + DECLARED_WEEKS) + 1 / (active_weeks + 4)))
 
 
 def day_of(total_units: float, last: Entry, rate: Rate) -> date | None:
-    """Return the day on which a total is reached at the present rate, None beyond the calendar."""
-    days = floor((total_units - last.total_units) / rate.per_week * 7)
-    if not -36500 < days < 36500 * 5:
-        return None
-    return last.at.date() + timedelta(days=days)
+    """Return the day on which a total is reached at the present rate, laid along the season; None beyond the calendar."""
+    return day_after((total_units - last.total_units) / rate.per_week, last, rate.season)
+
+
+def day_after(active_weeks: float, last: Entry, season: Season | None) -> date | None:
+    """Return the day after so many active weeks from the last entry, None beyond the calendar."""
+    weeks = active_weeks
+    if season is not None and active_weeks > 0:
+        weeks = weeks_ahead(active_weeks, season.pattern(last.at.date()))
+    return in_weeks(weeks, last.at.date())
+
+
+def in_weeks(weeks: float, start: date) -> date | None:
+    """Return the day so many weeks on, None beyond the calendar.
+
+    >>> in_weeks(1.5, date(2026, 11, 25))
+    datetime.date(2026, 12, 5)
+    """
+    return start + timedelta(days=floor(weeks * 7)) if -5200 < weeks < 26000 else None

@@ -3,9 +3,12 @@
 from dataclasses import dataclass, replace
 from datetime import date, timedelta
 
+from norvash.core.ahead import Ahead
 from norvash.core.brushes import usable_carbon
 from norvash.core.findings import BY_ID, Finding
 from norvash.core.limits import Limit
+from norvash.core.policies import dues, earliest
+from norvash.core.policy import Due
 from norvash.core.rules.book import Figure, MotorRules
 from norvash.core.spread import Spread, set_spread
 from norvash.core.stages import STAGES, Stage, Staged, stage_of, stage_of_line, worst
@@ -38,6 +41,8 @@ class Days:
     limit_on: date | None = None
     plan_on: date | None = None
     look_on: date | None = None
+    early_on: date | None = None
+    late_on: date | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -53,7 +58,10 @@ class OpenDoubt:
 
 @dataclass(frozen=True, slots=True)
 class Findings:
-    """All that a verdict is written from; `line` runs on the counter's scale."""
+    """All that a verdict is written from; `line` runs on the counter's scale, `ahead` and the dues on total use.
+
+    `days` are those that planning goes by: the forecast's, or the straight line's where there is none.
+    """
 
     stage: Stage | None
     staged: Staged | None
@@ -68,6 +76,12 @@ class Findings:
     complete_before: Round | None
     doubts: tuple[OpenDoubt, ...]
     conditions: tuple[tuple[str, Finding], ...]
+    line_days: Days = Days()
+    ahead: Ahead | None = None
+    dues: tuple[Due, ...] = ()
+    look: Due | None = None
+    too_short: bool = False
+    tabled_out: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -101,15 +115,50 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     staged = worst([*(b.staged for b in brushes if b.staged), *(Staged(f.stage, f.id) for _, f in conditions)])
     line = _line(state, current, latest, limit, rules) if latest and not _only_start(current, measured) else None
     if line:
-        brushes = tuple(_ahead(b, line, state, latest) for b in brushes)
+        brushes = tuple(_at_look(b, line, state, latest) for b in brushes)
     shortest = min((b for b in brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0, default=None)
     governing = brushes[line.governing_position - 1] if line and line.governing_position else shortest
-    days = _days(state, line)
+    line_days, asked = _days(state, line), _dues(state, rules)
+    look = earliest(asked)
+    days = _planned(state, line_days, look)
+    too_short, out = latest is not None and _too_short(state, rules), any(d.stop for d in asked)
+    stage = raised_by_date(staged.stage if staged else None, days.limit_on, today)
+    if too_short and stage in ("fit", "watch", "plan"):
+        stage = "change"
+    if out and stage is not None:
+        stage = "stop"
     return Findings(
-        raised_by_date(staged.stage if staged else None, days.limit_on, today), staged, limit, brushes, missing, governing, line, days,
+        stage, staged, limit, brushes, missing, governing, line, days,
         _spread(brushes, state, rules) if latest and not missing else None, latest,
-        before if missing else None, _doubts(brushes), conditions,
+        before if missing else None, _doubts(brushes), conditions, line_days, state.ahead, asked, look, too_short, out,
     )  # fmt: skip
+
+
+def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
+    """Return what the forecast and every policy ask for."""
+    ahead = state.ahead
+    if ahead is None:
+        return ()
+    risk = rules["forecast.risk"] * 100
+    own = Due("forecast", ahead.look_units, ahead.look_on,
+              f"at most {risk:g} chances in 100 per interval that the limit is passed before", "forecast.risk")  # fmt: skip
+    return (own, *dues(state, state.policies, rules))
+
+
+def _planned(state: MotorState, line_days: Days, look: Due | None) -> Days:
+    """Return the days that planning goes by; of the policies and the forecast the earliest look."""
+    ahead = state.ahead
+    if ahead is None:
+        return line_days
+    return Days(ahead.p50_on, ahead.p10_on, look.on if look else None, ahead.p10_on, ahead.p90_on)
+
+
+def _too_short(state: MotorState, rules: MotorRules) -> bool:
+    """Tell whether the next interval, counted from the last round, would not be worth while."""
+    ahead = state.ahead
+    if ahead is None or ahead.visits == 0:
+        return False
+    return ahead.look_units - ahead.seen_units < rules["forecast.stop"] * ahead.life_units
 
 
 def _conditions(state: MotorState, latest: Round | None) -> tuple[tuple[str, Finding], ...]:
@@ -168,13 +217,18 @@ def _line(state: MotorState, current: BrushSet, latest: Round, limit: Limit, rul
     return straight_line(tracks, rules)
 
 
-def _ahead(brush: BrushNow, line: StraightLine, state: MotorState, latest: Round | None) -> BrushNow:
-    """Return the brush with the length that its line gives it at the next look."""
+def _at_look(brush: BrushNow, line: StraightLine, state: MotorState, latest: Round | None) -> BrushNow:
+    """Return the brush with the length that its own rate gives it at the next look."""
     own = line.brushes[brush.number - 1]
-    if latest is None or brush.last is None or own is None or line.look_again_h is None:
+    if latest is None or brush.last is None or own is None:
         return brush
-    ahead = max(line.look_again_h - (latest.total_units + state.offset_units), 0.0)
-    rate = own.rate_mm_per_kh or 0.0
+    if state.ahead is not None:
+        ahead = max(state.ahead.look_units - latest.total_units, 0.0)
+    elif line.look_again_h is not None:
+        ahead = max(line.look_again_h - (latest.total_units + state.offset_units), 0.0)
+    else:
+        return brush
+    rate = own.rate_mm_per_kh or (state.ahead.rate_mm_per_unit * 1000 if state.ahead else 0.0)
     return replace(brush, rate_mm_per_kh=rate, next_mm=brush.last.length_mm - max(rate, 0.0) * ahead / 1000)
 
 

@@ -66,6 +66,15 @@ def day_words(day: date) -> str:
     return f"{day.day} {_MONTHS[day.month - 1]} {day.year}"
 
 
+def short_day(day: date) -> str:
+    """Return a date for a drawing.
+
+    >>> short_day(date(2027, 3, 4))
+    '4 Mar 2027'
+    """
+    return f"{day.day} {_MONTHS[day.month - 1][:3]} {day.year}"
+
+
 def listed(names: list[str]) -> str:
     """Return names as a list in words.
 

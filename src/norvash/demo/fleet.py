@@ -72,7 +72,7 @@ MACHINES = (
             weeks=60, every_weeks=100, seasonal=False, state="first measurement"),
     Machine("TG-01", "Scenery tug", "scene dock", "traction", 14, 1900, 0.17, 40, 18, looked_weeks_ago=1, brushes="4", state="counter replaced",
             figures={"rated_v": "48", "rated_a": "90", "grade_family": "metal-graphite", "grade": "LP-B 402"}),
-    Machine("T-11", "Mitre saw", "scene shop, bench 3", "tool", 5.5, 360, 0.12, 15, 5.5, looked_weeks_ago=8, kind=KINDS[1].name, instrument="vernier"),
+    Machine("T-11", "Mitre saw", "scene shop, bench 3", "tool", 5.5, 360, 0.1, 15, 5.5, looked_weeks_ago=11, kind=KINDS[1].name, instrument="vernier"),
     Machine("T-12", "Hand circular saw", "scene shop", "tool", 3.2, 330, 0.55, 15, 5.5, looked_weeks_ago=7, kind=KINDS[1].name, instrument="rule",
             state="read by rule"),
     Machine("T-13", "Angle grinder", "metal shop", "tool", 2.6, 240, 0.5, 17, 0, looked_weeks_ago=8, stated_limit=False, state="limit estimated"),

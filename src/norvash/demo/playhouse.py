@@ -125,7 +125,7 @@ class _Story:
                 changes.pop(0)
             elif i == look or (i % self.machine.every_weeks == 0 and look - i > 2):
                 self._round(when, used, final=i == look)
-            elif (i % 3 == 0 or i == last) and used > 0:
+            elif (i % 5 == 0 or i == last) and used > 0:
                 log_use(self.conn, self.acts.at(when), self.motor_id, f"{used - self.shift:.0f}")
 
     def _weeks(self) -> Iterator[tuple[datetime, float]]:

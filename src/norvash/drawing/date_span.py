@@ -52,16 +52,23 @@ def axis_head(axis: TimeAxis) -> Drawing:
     )
 
 
-def date_span(axis: TimeAxis, look_on: date | None, limit_on: date | None) -> Drawing:
-    """Draw a motor's span from its next look to its limit; the peg is the limit, the foot the look."""
+def date_span(
+    axis: TimeAxis,
+    look_on: date | None,
+    limit_on: date | None,
+    early_on: date | None = None,
+    late_on: date | None = None,
+) -> Drawing:
+    """Draw the band in which a motor's limit falls eight times in ten, its middle as a peg, and the next look as a foot."""
     made: list[Element] = [el("path", "rule", d=axis.grid)]
     if limit_on is None:
         return Drawing("date-span", axis.width, _HEIGHT, "Dates", "No date yet.", tuple(made))
-    end, start = axis.x(limit_on), axis.x(look_on or limit_on)
+    end, low, high = axis.x(limit_on), axis.x(early_on or limit_on), axis.x(late_on or limit_on)
     beyond = limit_on > axis.last
-    made.append(el("rect", "span", x=start, y=8.0, width=max(end - start, 1.0), height=12.0))
+    made.append(el("rect", "span", x=low, y=8.0, width=max(high - low, 1.0), height=12.0))
     if look_on and look_on <= axis.last:
-        made.append(el("path", "peg", d=f"M{start:.1f} 8v12h-2.5v-12z"))
+        foot = axis.x(look_on)
+        made.append(el("path", "peg", d=f"M{foot:.1f} 20l-4.5 8h9z"))
     if beyond:
         made.append(el("path", "peg", d=f"M{end - 5:.1f} 7l7 7l-7 7z"))
     else:
@@ -71,5 +78,6 @@ def date_span(axis: TimeAxis, look_on: date | None, limit_on: date | None) -> Dr
     )
     anchor = "end" if end > axis.width - 60 else "start" if end < 40 else "middle"
     made.append(label("text-date", end, 40, words, anchor))
-    said = f"Limit about {day_words(limit_on)}" + (f", look again by {day_words(look_on)}" if look_on else "")
+    band = f", 8 times in 10 from {day_words(early_on)} to {day_words(late_on)}" if early_on and late_on else ""
+    said = f"Limit about {day_words(limit_on)}{band}" + (f", look again by {day_words(look_on)}" if look_on else "")
     return Drawing("date-span", axis.width, _HEIGHT, "Dates", said, tuple(made))

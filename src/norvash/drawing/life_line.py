@@ -7,12 +7,13 @@ from norvash.core.quantities import shown
 from norvash.core.state import BrushSet, MotorState
 from norvash.core.timeline import date_marks
 from norvash.core.verdict import Findings
-from norvash.core.words import UNIT_WORDS, day_words, grouped, length_words, use_words
+from norvash.core.words import UNIT_WORDS, day_words, grouped, length_words, short_day, use_words
 from norvash.drawing.svg import Drawing, Element, el, label, line, polyline, ticks
 
 _LEFT, _RIGHT, _TOP, _BOTTOM = 44.0, 14.0, 22.0, 46.0
 _TICK_PX, _SET_PX = 62.0, 40.0
 _LEAST_USE = 10.0
+_FAR = 0.6
 
 
 @dataclass(frozen=True, slots=True)
@@ -24,6 +25,7 @@ class _Frame:
     low: float
     high: float
     longest_mm: float
+    new_mm: float
     width: float
     height: float
 
@@ -35,14 +37,17 @@ def life_line(found: Findings, state: MotorState, width: float, height: float) -
     for brush_set in state.sets[:-1]:
         elements += _past_set(frame, brush_set, state)
     elements += _current_set(frame, found, state)
+    elements += _fan(frame, found) if found.ahead else []
     elements += _ahead(frame, found, state)
     return Drawing("life-line", width, height, "Life line", _describe(found, state), tuple(elements),
                    ("set", "date", "use", "brush", "length", "± 1 s"), _rows(state))  # fmt: skip
 
 
 def _end(found: Findings, state: MotorState) -> float | None:
-    """Return the total use at which the straight line meets the limit."""
-    line_ = found.line
+    """Return the total use to which the drawing reaches: the late end of the band, unless that is far beyond the middle."""
+    line_, ahead = found.line, found.ahead
+    if ahead is not None and found.stage != "stop":
+        return min(ahead.p90_units, ahead.p50_units + _FAR * (ahead.p50_units - state.current.fitted_units))
     return None if line_ is None or line_.do_not_exceed_h is None else line_.do_not_exceed_h - state.offset_units
 
 
@@ -65,7 +70,7 @@ def _frame(found: Findings, state: MotorState, width: float, height: float) -> _
     def y(mm: float) -> float:
         return _TOP + (longest - mm) / (longest - floor_mm) * down
 
-    return _Frame(x, y, low, high, longest, width, height)
+    return _Frame(x, y, low, high, longest, state.figures.need("new_mm"), width, height)
 
 
 def _axes(frame: _Frame, state: MotorState) -> list[Element]:
@@ -153,6 +158,52 @@ def _reading(frame: _Frame, use: float, mm: float, sd_mm: float, doubted: bool) 
     return [bar, el("circle", "dot-doubt" if doubted else "dot", cx=x, cy=frame.y(mm), r=4.4)]
 
 
+def _fan(frame: _Frame, found: Findings) -> list[Element]:
+    """Return the forecast: eight in ten and half of the chances as a fan, its middle, and the look before it."""
+    ahead, governing = found.ahead, found.governing
+    if ahead is None or found.stage == "stop":
+        return []
+    limit_mm = found.limit.limit_mm
+    start = (
+        (ahead.seen_units, governing.last.length_mm)
+        if governing and governing.last
+        else (ahead.seen_units, frame.new_mm)
+    )
+    if start[1] <= limit_mm:
+        return []
+    made = [_wedge("fan", frame, start, limit_mm, ahead.p10_units, ahead.p90_units),
+            _wedge("fan-half", frame, start, limit_mm, ahead.p25_units, ahead.p75_units),
+            polyline("track", [(frame.x(u), frame.y(mm)) for u, mm in (start, _to(frame, start, limit_mm, ahead.p50_units))])]  # fmt: skip
+    y = frame.y(limit_mm)
+    ends = [frame.x(u) for u in (ahead.p10_units, ahead.p90_units) if u <= frame.high]
+    made += [line("copper-line", x, y - 7, x, y + 7) for x in ends]
+    if ahead.p50_units <= frame.high:
+        made.append(line("copper-line", frame.x(ahead.p50_units), y - 11, frame.x(ahead.p50_units), y + 11))
+    if found.look and found.look.at_units is not None and frame.low <= found.look.at_units <= frame.high:
+        x = frame.x(found.look.at_units)
+        made += [
+            line("look", x, _TOP + 2, x, frame.height - _BOTTOM),
+            label("text-soft", x - 4, _TOP + 12, "look", "end"),
+        ]
+    return made
+
+
+def _to(frame: _Frame, start: tuple[float, float], limit_mm: float, units: float) -> tuple[float, float]:
+    """Return where a line from the start to the limit ends, held within the frame."""
+    units = max(units, start[0] + 1e-6)
+    if units <= frame.high:
+        return units, limit_mm
+    share = (frame.high - start[0]) / (units - start[0])
+    return frame.high, start[1] + share * (limit_mm - start[1])
+
+
+def _wedge(ink: str, frame: _Frame, start: tuple[float, float], limit_mm: float, low: float, high: float) -> Element:
+    early, late = _to(frame, start, limit_mm, low), _to(frame, start, limit_mm, high)
+    corner = [(frame.high, limit_mm)] if high > frame.high >= low else []
+    points = [(frame.x(u), frame.y(mm)) for u, mm in (start, early, *corner, late)]
+    return el("path", ink, d="M" + "L".join(f"{x:.5g} {y:.5g}" for x, y in points) + "z")
+
+
 def _ahead(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
     line_ = found.line
     if line_ is None or line_.do_not_exceed_h is None or found.governing is None or found.round is None:
@@ -161,6 +212,10 @@ def _ahead(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
         return []
     now, counted = found.round.total_units, " on the counter" if state.offset_units else ""
     end_x, end_y = frame.x(line_.do_not_exceed_h - state.offset_units), frame.y(found.limit.limit_mm)
+    if found.ahead is not None:
+        return _straight(frame, found, now, line_.do_not_exceed_h - state.offset_units) + _band_words(
+            frame, found, state
+        )
     made = [polyline("ahead", [(frame.x(now), frame.y(found.governing.last.length_mm)), (end_x, end_y)]),
             line("copper-line", end_x, end_y - 9, end_x, frame.height - _BOTTOM)]  # fmt: skip
     anchor = "end" if end_x > frame.width * 0.55 else "start"
@@ -173,8 +228,36 @@ def _ahead(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
     return made
 
 
+def _straight(frame: _Frame, found: Findings, now: float, end: float) -> list[Element]:
+    """Return the straight line beside the fan."""
+    if found.governing is None or found.governing.last is None:
+        return []
+    start = (now, found.governing.last.length_mm)
+    ends = [(frame.x(u), frame.y(mm)) for u, mm in (start, _to(frame, start, found.limit.limit_mm, end))]
+    return [polyline("straight", ends)]
+
+
+def _band_words(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
+    ahead = found.ahead
+    if ahead is None or ahead.p50_units > frame.high:
+        return []
+    x, y = frame.x(ahead.p50_units), frame.y(found.limit.limit_mm)
+    anchor, dx = ("end", -8.0) if x > frame.width * 0.55 else ("start", 8.0)
+    counted = " on the counter" if state.offset_units else ""
+    words = use_words(ahead.p50_units + state.offset_units, state.unit)
+    made = [label("numeral", x + dx, y + 27, f"about {words}{counted}", anchor)]
+    if ahead.p10_on and ahead.p90_on and y + 44 < frame.height - _BOTTOM:
+        made.append(label("text", x + dx, y + 44, f"{short_day(ahead.p10_on)} to {short_day(ahead.p90_on)}", anchor))
+    return made
+
+
 def _describe(found: Findings, state: MotorState) -> str:
     sets = f"{len(state.sets)} set{'s' * (len(state.sets) != 1)} on record"
+    ahead = found.ahead
+    if ahead is not None and found.stage != "stop":
+        band = f"{use_words(ahead.p10_units + state.offset_units, state.unit)} and {use_words(ahead.p90_units + state.offset_units, state.unit)}"
+        days = f", {day_words(ahead.p10_on)} to {day_words(ahead.p90_on)}" if ahead.p10_on and ahead.p90_on else ""
+        return f"{sets}; 8 times in 10 the first brush reaches its limit between {band}{days}. The thin line is the straight line."
     if found.line is None or found.line.do_not_exceed_h is None:
         return f"{sets}; no straight line yet."
     day = f", about {day_words(found.days.limit_on)}" if found.days.limit_on else ""

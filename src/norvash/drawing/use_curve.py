@@ -3,13 +3,18 @@
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from datetime import datetime, timedelta
+from math import exp
 
-from norvash.core.use import Entry, Rate
+from norvash.core.use import Rate, rate_sd
+from norvash.core.use_log import Entry
 from norvash.core.words import UNIT_WORDS, counter_words, day_words, grouped, use_words
 from norvash.drawing.svg import Drawing, Element, el, label, line, polyline, ticks
 
 _LEFT, _RIGHT, _TOP, _BOTTOM = 52.0, 12.0, 20.0, 24.0
 _LEAST_MONTH_PX = 34.0
+_AHEAD = 0.45
+_STEPS = 24
+_HIGH_Z = 1.2816
 
 
 @dataclass(frozen=True, slots=True)
@@ -27,14 +32,14 @@ class _Frame:
 
 
 def use_curve(entries: Sequence[Entry], rate: Rate | None, unit: str, width: float, height: float) -> Drawing:
-    """Draw the log of the last months with its rate as a dashed line.
+    """Draw the log of the last months, its rate, and the use to come as a wedge that holds eight times in ten.
 
     Units: width, height [px]. Shape: entries in order of time, at least one.
     """
     shown = _window(entries, rate)
-    frame = _frame(shown, width, height)
+    frame = _frame(shown, rate, width, height)
     points = [(frame.x(e.at), frame.y(e.total_units)) for e in shown]
-    elements = [*_axes(frame, shown[-1], unit), *_rate(frame, shown[-1], rate, unit)]
+    elements = [*_wedge(frame, shown[-1], rate), *_axes(frame, shown[-1], unit), *_rate(frame, shown[-1], rate, unit)]
     if len(points) > 1:
         elements.append(polyline("past", points))
     elements += [el("circle", "dot", cx=x, cy=y, r=3.4) for x, y in points]
@@ -54,9 +59,32 @@ def _window(entries: Sequence[Entry], rate: Rate | None) -> list[Entry]:
     return [e for e in entries if e.at >= since]
 
 
-def _frame(shown: Sequence[Entry], width: float, height: float) -> _Frame:
-    first, last = shown[0].at, max(shown[-1].at, shown[0].at + timedelta(days=7))
+def _use_at(newest: Entry, rate: Rate, at: datetime, z: float) -> float:
+    """Return total use at a later moment, z standard deviations of the rate's uncertainty from its middle."""
+    weeks = (at - newest.at).total_seconds() / 604800
+    if rate.season is not None:
+        weeks = rate.season.active_days(newest.at.date(), at.date()) / 7
+    return newest.total_units + rate.per_week * weeks * exp(z * rate_sd(rate, weeks))
+
+
+def _wedge(frame: _Frame, newest: Entry, rate: Rate | None) -> list[Element]:
+    """Return the use to come: eight times in ten it lies within the wedge."""
+    if rate is None:
+        return []
+    moments = [newest.at + (frame.last - newest.at) * i / _STEPS for i in range(_STEPS + 1)]
+    upper, middle, lower = (
+        [(frame.x(t), frame.y(_use_at(newest, rate, t, z))) for t in moments] for z in (_HIGH_Z, 0.0, -_HIGH_Z)
+    )
+    around = "L".join(f"{x:.5g} {y:.5g}" for x, y in (*upper, *reversed(lower)))
+    return [el("path", "fan", d=f"M{around}z"), polyline("ahead", middle)]
+
+
+def _frame(shown: Sequence[Entry], rate: Rate | None, width: float, height: float) -> _Frame:
+    span = max(shown[-1].at - shown[0].at, timedelta(days=7))
+    first, last = shown[0].at, shown[0].at + span * (1 + (_AHEAD if rate else 0))
     low, high = shown[0].total_units, max(shown[-1].total_units, shown[0].total_units + 1)
+    if rate:
+        high = max(high, _use_at(shown[-1], rate, last, _HIGH_Z))
     across, down, bottom = width - _LEFT - _RIGHT, height - _TOP - _BOTTOM, height - _BOTTOM
 
     def x(at: datetime) -> float:
@@ -104,6 +132,7 @@ def _rate(frame: _Frame, newest: Entry, rate: Rate | None, unit: str) -> list[El
     return [
         polyline("ahead", ends),
         label("numeral", _LEFT + 10, _TOP + 14, f"{rate.per_week:.1f} {UNIT_WORDS[unit]} a week"),
+        label("text-soft", _LEFT + 10, _TOP + 32, f"± {rate_sd(rate, 1e6):.0%} on the long run"),
     ]
 
 
@@ -112,4 +141,5 @@ def _describe(shown: Sequence[Entry], rate: Rate | None, unit: str) -> str:
     ran = use_words(shown[-1].total_units - shown[0].total_units, unit)
     if rate is None:
         return f"{entries}, {ran}; no rate of use yet."
-    return f"{entries}, {ran}; {rate.per_week:.1f} a week from {rate.words}."
+    return (f"{entries}, {ran}; {rate.per_week:.1f} a week, ± {rate_sd(rate, 1e6):.0%} on the long run, from {rate.words}. "
+            "The wedge holds the use to come eight times in ten.")  # fmt: skip

@@ -102,7 +102,7 @@ def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
         BrushSet(r["number"], datetime.fromisoformat(r["fitted_at"]), r["fitted_units"],
             bool(r["fitted_known"]),
                  datetime.fromisoformat(r["ended_at"]) if r["ended_at"] else None, r["ended_units"],
-                 r["end_reason"] or "", tuple(rounds.get(r["id"], ())))
+                 r["end_reason"] or "", tuple(rounds.get(r["id"], ())), r["id"])
         for r in rows
     )  # fmt: skip
 

@@ -22,6 +22,9 @@ class Standing:
     word: str
     flags: str
     drawing_json: str
+    early_on: str | None = None
+    late_on: str | None = None
+    look_by: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,12 +42,13 @@ class Listed:
 def save_standing(conn: Connection, standing: Standing) -> None:
     """Keep a motor's standing in place of the one before."""
     conn.execute(
-        """insert into standing (motor_id, rules_seq, stage, rank, limit_on, look_on, due, left_mm, sentence, word, flags, drawing_json)
-           values (:motor_id, :rules_seq, :stage, :rank, :limit_on, :look_on, :due, :left_mm, :sentence, :word, :flags, :drawing_json)
+        """insert into standing (motor_id, rules_seq, stage, rank, limit_on, look_on, due, left_mm, sentence, word, flags, drawing_json, early_on, late_on, look_by)
+           values (:motor_id, :rules_seq, :stage, :rank, :limit_on, :look_on, :due, :left_mm, :sentence, :word, :flags, :drawing_json, :early_on, :late_on, :look_by)
            on conflict (motor_id) do update set rules_seq = excluded.rules_seq, stage = excluded.stage,
                rank = excluded.rank, limit_on = excluded.limit_on, look_on = excluded.look_on, due = excluded.due,
                left_mm = excluded.left_mm, sentence = excluded.sentence, word = excluded.word,
-               flags = excluded.flags, drawing_json = excluded.drawing_json""",
+               flags = excluded.flags, drawing_json = excluded.drawing_json, early_on = excluded.early_on,
+               late_on = excluded.late_on, look_by = excluded.look_by""",
         {name: getattr(standing, name) for name in Standing.__dataclass_fields__},
     )
 

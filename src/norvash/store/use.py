@@ -3,7 +3,8 @@
 from dataclasses import dataclass
 from datetime import datetime
 
-from norvash.core.use import Counted, Entry
+from norvash.core.use import Counted
+from norvash.core.use_log import Entry
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 

@@ -22,9 +22,11 @@ def list_ruler(drawing_json: str, width: float) -> tuple[Markup, str, bool]:
 
 
 @lru_cache(_KEPT)
-def list_span(axis: TimeAxis, look_on: date | None, limit_on: date | None) -> Markup:
+def list_span(
+    axis: TimeAxis, look_on: date | None, limit_on: date | None, early_on: date | None, late_on: date | None
+) -> Markup:
     """Return a motor's dates drawn for a row."""
-    return Markup(date_span(axis, look_on, limit_on).svg())  # noqa: S704
+    return Markup(date_span(axis, look_on, limit_on, early_on, late_on).svg())  # noqa: S704
 
 
 def forget() -> None:

@@ -26,6 +26,8 @@ class BenchRow:
     word: str
     limit_on: date | None
     look_on: date | None
+    early_on: date | None
+    late_on: date | None
     note: str
     flags: str
 
@@ -45,8 +47,10 @@ class Bench:
 def row_of(listed: Listed, today: date) -> BenchRow:
     """Return a row; a limit that lies in the past by its date raises the stage."""
     standing = listed.standing
-    limit_on = date.fromisoformat(standing.limit_on) if standing.limit_on else None
-    look_on = date.fromisoformat(standing.look_on) if standing.look_on else None
+    limit_on, look_on, early_on, late_on = (
+        date.fromisoformat(d) if d else None
+        for d in (standing.limit_on, standing.look_on, standing.early_on, standing.late_on)
+    )
     stage, note = raised_by_date(standing.stage, limit_on, today), ""  # type: ignore[arg-type]
     if stage != standing.stage or "past its date" in standing.flags:
         note = "past its limit by date: measure or change"
@@ -54,7 +58,7 @@ def row_of(listed: Listed, today: date) -> BenchRow:
         note = "the look is due"
     word = standing.word if stage == standing.stage else WORDS[stage or "fit"]
     flags = "; ".join(f for f in standing.flags.split("; ") if f not in ("look due", "past its date"))
-    return BenchRow(listed, stage, word, limit_on, look_on, note, flags)
+    return BenchRow(listed, stage, word, limit_on, look_on, early_on, late_on, note, flags)
 
 
 def bench(conn: Connection, today: date, page: int) -> Bench:

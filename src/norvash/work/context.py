@@ -6,9 +6,10 @@ from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
 from norvash.core.rules.book import MotorRules, Rulebook
 from norvash.core.rules.catalogue import RULES
+from norvash.core.season import season_of
 from norvash.core.state import MotorState
 from norvash.core.use import rate_of_use
-from norvash.store import motors, rounds, rules, use
+from norvash.store import forecasts, motors, policies, rounds, rules, use
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
 
@@ -53,7 +54,9 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
     figures = figures_of(conn, motor)
     applied = MotorRules(book or rulebook(conn), motor.motor_class, motor.type_id or "", motor.id)
     entries = use.list_entries(conn, motor_id)
-    rate = rate_of_use(entries, figures.number("use_per_week_units"), applied)
-    state = MotorState(figures, motors.positions(conn, motor_id), rounds.list_sets(conn, motor_id), entries, rate)
+    season = season_of(figures.word("active_months"), entries, policies.list_windows(conn), motor.place, applied)
+    rate = rate_of_use(entries, figures.number("use_per_week_units"), applied, season)
+    state = MotorState(figures, motors.positions(conn, motor_id), rounds.list_sets(conn, motor_id), entries, rate,
+                       forecasts.find_ahead(conn, motor_id), policies.list_policies(conn, motor_id, motor.type_id))  # fmt: skip
     kind = motors.fetch_type(conn, motor.type_id) if motor.type_id else None
     return Context(motor, kind, state, applied)

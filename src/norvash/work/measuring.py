@@ -7,7 +7,7 @@ from norvash.core.readings import Reading, read
 from norvash.core.state import Round, start_of
 from norvash.core.straight_line import Point
 from norvash.errors import Conflict, InputError, NotFound
-from norvash.store import rounds
+from norvash.store import forecasts, rounds
 from norvash.store.database import Connection
 from norvash.store.rounds import RoundRow
 from norvash.work.acting import Act, Change, once
@@ -187,7 +187,13 @@ def finish(conn: Connection, act: Act, round_id: str) -> str:
     def body(act: Act) -> Change:
         row = rounds.fetch_round(conn, round_id)
         rounds.finish_round(conn, round_id, act.at)
-        refresh(conn, row.motor_id, act.at.date())
+        context, _, _ = refresh(conn, row.motor_id, act.at.date())
+        ahead = context.state.ahead
+        if ahead is not None and ahead.visits:
+            forecasts.save_made(conn, forecasts.Made(
+                round_id, row.set_id, row.motor_id, act.at, ahead.visits, ahead.p05_units, ahead.p10_units, ahead.p50_units,
+                ahead.p90_units, ahead.p95_units, ahead.look_units, ahead.tail,
+            ))  # fmt: skip
         return Change(row.motor_id, {"finished": row.finished}, {"finished": True}, row.motor_id)
 
     return once(conn, act, "finish a round", {"round": round_id}, body)

@@ -8,15 +8,16 @@ from norvash.core.classes import TEMPLATES
 from norvash.core.figures import BY_NAME, UNITS_OF_USE, Figures, check_together, read_figure
 from norvash.core.positions import PositionPlan, even_positions, read_positions
 from norvash.core.quantities import parse_count
+from norvash.core.state import motor_limit
 from norvash.core.use import Counted
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
 from norvash.store import motors, rounds, use
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
 from norvash.work.acting import Act, Change, once
-from norvash.work.context import figures_of
+from norvash.work.context import figures_of, load
 from norvash.work.logging_use import read_use
-from norvash.work.standing import refresh
+from norvash.work.standing import refresh, refresh_all
 
 _LONGEST = 80
 
@@ -244,11 +245,15 @@ def save_type(
         plans = read_positions(typed, motors.type_positions(conn, made.id))
         motors.change_type_positions(conn, made.id, plans)
         motors.change_type_figures(conn, made.id, figures)
-        for motor in motors.list_motors_of_type(conn, made.id):
+        of_type = motors.list_motors_of_type(conn, made.id)
+        for motor in of_type:
             try:
-                refresh(conn, motor.id, act.at.date())
+                context = load(conn, motor.id)
+                check_together(context.figures)
+                motor_limit(context.figures, context.rules)
             except InputError as error:
                 raise InputError(f"Motor {motor.tag}: {error.problem}", error.remedy, error.field) from None
+        refresh_all(conn, [m.id for m in of_type], act.at.date())
         return Change(made.id, before, {"name": made.name, **figures, **_as_words(plans)})
 
     return once(conn, act, "save a type", content, body)

@@ -17,8 +17,9 @@ KIND = np.float32
 class Batch:
     """N cases of one shape: J visits, B brushes in K groups of one age.
 
-    Shapes: new, usable, limit, brushes, loc, scale, df and each constant (N); use, sd (N, J);
-    length, seen (N, J, B); member (N, B, K); fitted (N, K). Lengths not measured are 0 and unseen.
+    Shapes: new, usable, limit, loc, scale, df and each constant (N); use, sd (N, J);
+    length, seen (N, J, B); shift (N, B); member (N, B, K); fitted (N, K). Lengths are counted from new by adding the
+    shift, what a brush had lost before its clock started; those not measured are 0 and unseen.
     """
 
     new: Array
@@ -32,6 +33,7 @@ class Batch:
     sd: Array
     length: Array
     seen: Array
+    shift: Array
     member: Array
     fitted: Array
     constants: dict[str, Array]
@@ -55,11 +57,13 @@ def pack(cases: Cases, priors: Sequence[Prior]) -> Batch:
     use, sd = _columns(((v.use, v.sd_mm) for v in all_visits), 2)
     length = _columns((v.lengths_mm for v in all_visits), brushes).T.reshape(n, visits, brushes)
     seen = ~np.isnan(length)
+    shift = np.array([[c.new_mm - s for s in c.started_mm] or [0.0] * brushes for c in cases], KIND)
     new, usable, limit = _columns(((c.new_mm, c.new_mm - c.limit_mm, c.limit_mm) for c in cases), 3)
     loc, scale, df = _columns(((p.loc, p.scale, p.df) for p in priors), 3)
     member, fitted = _ages(cases)
     return Batch(
-        new, usable, limit, brushes, loc, scale, df, use.reshape(n, visits), sd.reshape(n, visits), np.where(seen, length, KIND(0)), seen.astype(KIND), member, fitted, _constants(cases),
+        new, usable, limit, brushes, loc, scale, df, use.reshape(n, visits), sd.reshape(n, visits),
+        np.where(seen, length + shift[:, None, :], KIND(0)), seen.astype(KIND), shift, member, fitted, _constants(cases),
     )  # fmt: skip
 
 

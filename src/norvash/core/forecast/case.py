@@ -90,8 +90,9 @@ class Usage:
 class Case:
     """One set of brushes: its lengths [mm], expected life [use], what the family did, its visits and its use.
 
-    `fitted` gives each brush's own use at fitting for a set whose brushes differ in age; `shortest_of` is the true
-    number of brushes where only the shortest was ever recorded (`brushes` is 1 then).
+    `fitted` gives each brush's own use at fitting for a set whose brushes differ in age; `started_mm` each brush's length
+    where its clock starts, for a set that was worn before its record began; `shortest_of` is the true number of brushes
+    where only the shortest was ever recorded (`brushes` is 1 then); `run_since` is what has run since the last visit.
     """
 
     new_mm: float
@@ -102,7 +103,9 @@ class Case:
     past: tuple[PastSet, ...] = ()
     usage: Usage = Usage()
     fitted: tuple[float, ...] = ()
+    started_mm: tuple[float, ...] = ()
     shortest_of: int = 1
+    run_since: float = 0.0
     constants: Constants = field(default=Constants())
 
     def __post_init__(self) -> None:
@@ -113,7 +116,9 @@ class Case:
         if not self.limit_mm < self.new_mm:
             raise InputError(f"The limit of {self.limit_mm:g} mm is not below the new length of {self.new_mm:g} mm.",
                              "Correct one of them.", "limit_mm")  # fmt: skip
-        if any(len(v.lengths_mm) != self.brushes for v in self.visits) or len(self.fitted) not in (0, self.brushes):
+        if any(len(v.lengths_mm) != self.brushes for v in self.visits) or any(
+            len(each) not in (0, self.brushes) for each in (self.fitted, self.started_mm)
+        ):
             raise InputError(f"A visit or the fitting does not speak of {self.brushes} brushes.",
                              "Give one value for each position, null where it was not measured.", "lengths_mm")  # fmt: skip
         if any(b.use < a.use for a, b in pairwise(self.visits)):
@@ -147,12 +152,14 @@ class Forecast:
     """The use at which the first brush reaches its limit, the weeks from now until then, and how far to trust them.
 
     Units: use since fitting and weeks from now; weeks are None without any use per week.
+    `half` holds the use between which half of such sets reach it.
     `tail` is the chance of at least the wear seen last had nothing changed, `jumped` that the rate rose in the last
     interval; worst_position counts from 0.
     """
 
     prior: Prior
     use: Quantiles
+    half: tuple[float, float]
     inspect_use: float
     weeks: Quantiles | None
     inspect_weeks: float | None

@@ -65,7 +65,7 @@ def _least_room(batch: Batch, found: Deviations, believed: Believed, room: Array
     worn = (batch.member @ found.worn[:, :, None])[:, :, 0]
     middle = (believed.level * believed.weight[:, None, :]).sum(2) - batch.limit[:, None]
     slope = np.maximum(1 + found.u, _LEAST_SHARE)
-    offset = found.a - worn * found.u
+    offset = found.a - worn * found.u - batch.shift
     expected = ((batch.member @ middle[:, :, None])[:, :, 0] + offset) / slope
     cov = found.cov - worn * found.var_u
     drift = (batch.constants["brush_drift"] ** 2 * batch.usable)[:, None]

@@ -5,10 +5,7 @@ import numpy as np
 from norvash.core.forecast.batch import Array
 from norvash.core.forecast.case import Usage
 from norvash.core.forecast.points import normal
-
-DECLARED_WEEKS = 20.0
-_LEAST_SD = 0.05
-_WEEKLY_VAR = 1.5
+from norvash.core.use import DECLARED_WEEKS, LEAST_RATE_SD, WEEKLY_VAR
 
 
 def use_per_week(usage: Usage) -> float:
@@ -25,7 +22,7 @@ def use_per_week(usage: Usage) -> float:
 def active_weeks(ahead: Array, per_week: Array, weeks_logged: Array) -> Array:
     """Return active weeks until an amount of use, at every point; shapes (N, points), (N) and (N)."""
     active = ahead / per_week[:, None]
-    spread = _LEAST_SD**2 + _WEEKLY_VAR * (1 / (weeks_logged[:, None] + DECLARED_WEEKS) + 1 / (active + 4))
+    spread = LEAST_RATE_SD**2 + WEEKLY_VAR * (1 / (weeks_logged[:, None] + DECLARED_WEEKS) + 1 / (active + 4))
     weeks: Array = active * np.exp(np.sqrt(spread) * normal("weeks"))
     return weeks
 

@@ -13,7 +13,7 @@ from norvash.core.forecast.laying import active_weeks, laid, use_per_week
 from norvash.core.forecast.prior import prior_of
 
 _CHUNK = 256
-_LEVELS = (0.05, 0.10, 0.50, 0.90, 0.95)
+_LEVELS = (0.05, 0.10, 0.50, 0.90, 0.95, 0.25, 0.75)
 
 
 def forecast(case: Case) -> Forecast:
@@ -52,19 +52,20 @@ def _together(cases: Cases) -> list[Forecast]:
     columns = (use, weeks, believed.tail, believed.jumped, mean_rate, crossing.worst_position)
     rows = zip(priors, *(c.tolist() for c in columns), strict=True)
     return [
-        Forecast(prior, Quantiles(*u[:5]), u[5], *_dated(w), tail, jumped, rate, worst)
+        Forecast(prior, Quantiles(*u[:5]), (u[5], u[6]), u[7], *_dated(w), tail, jumped, rate, worst)
         for prior, u, w, tail, jumped, rate, worst in rows
     ]
 
 
 def _dated(weeks: list[float]) -> tuple[Quantiles | None, float | None]:
-    return (Quantiles(*weeks[:5]), weeks[5]) if weeks[2] < np.inf else (None, None)
+    return (Quantiles(*weeks[:5]), weeks[7]) if weeks[2] < np.inf else (None, None)
 
 
 def _weeks(cases: Cases, ahead: Array) -> Array:
     per_week = np.array([use_per_week(c.usage) for c in cases], KIND)
     logged = np.array([c.usage.weeks_logged for c in cases], KIND)
-    weeks = active_weeks(ahead, np.maximum(per_week, KIND(1e-9)), logged)
+    since = np.array([c.run_since for c in cases], KIND)
+    weeks = active_weeks(np.maximum(ahead - since[:, None], 0), np.maximum(per_week, KIND(1e-9)), logged)
     weeks[per_week <= 0] = np.inf
     for i, case in enumerate(cases):
         if case.usage.pattern is not None and per_week[i] > 0:
@@ -73,7 +74,7 @@ def _weeks(cases: Cases, ahead: Array) -> Array:
 
 
 def _quantiles(values: Array, risk: Array) -> Array:
-    """Return the values at the five levels and at the chosen risk; shape (N, 6)."""
+    """Return the values at the seven levels and at the chosen risk; shape (N, 8)."""
     ordered = np.sort(values, axis=1)
     most = values.shape[1] - 1
     levels = np.column_stack([*(np.full(len(values), q) for q in _LEVELS), risk])

@@ -39,7 +39,8 @@ def case_of(given: object) -> Case:
     return Case(
         _number(given, "new_length_mm"), _number(given, "limit_mm"), brushes, _number(given, "expected_life"),
         tuple(_visit(v) for v in _list(given, "visits")), _past(given), _usage(given.get("usage") or {}),
-        tuple(_each(given, "fitted_use")), int(_number(given, "shortest_of", 1)), _constants(given.get("constants") or {}),
+        tuple(_each(given, "fitted_use")), tuple(_each(given, "started_mm")), int(_number(given, "shortest_of", 1)),
+        _number(given, "run_since", 0), _constants(given.get("constants") or {}),
     )  # fmt: skip
 
 

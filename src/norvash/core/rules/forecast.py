@@ -14,5 +14,8 @@ RULES = (
     Rule("forecast.bedding", "wear while bedding in, as a share of the usable carbon", "", 0.02, _FLEETS, 0, 0.2),
     Rule("forecast.bedding-sd", "how much that wear differs, as a share of the usable carbon", "", 0.012, _FLEETS, 0.001, 0.2),
     Rule("forecast.jumps", "sudden rises of the wear rate in the life of a set", "", 0.10, _FLEETS, 0, 1),
+    Rule("forecast.stop", "share of the expected life under which no further interval is worth while", "", 0.05, _HOUSE, 0, 0.5),
+    Rule("forecast.watch", "chance of such wear without a cause, under which load, commutator and springs are checked", "", 0.03, _HOUSE, 0, 0.5),
+    Rule("forecast.abnormal", "the same chance, under which the cause comes before the date", "", 0.01, _HOUSE, 0, 0.5),
     Rule("forecast.shared-error", "share of a reading's variance that all brushes of a round have in common", "", 0.3, _FLEETS, 0, 0.9),
 )  # fmt: skip

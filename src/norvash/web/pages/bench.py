@@ -24,7 +24,7 @@ def show(request: Request, conn: Conn, now: Now, p: int = 1) -> HTMLResponse:
 
     def drawn(row: BenchRow) -> dict[str, object]:
         ruler, unit, estimated = list_ruler(row.listed.standing.drawing_json, _RULER_PX)
-        span = list_span(axis, row.look_on, row.limit_on)
+        span = list_span(axis, row.look_on, row.limit_on, row.early_on, row.late_on)
         return {"row": row, "ruler": ruler, "unit": unit, "estimated": estimated, "span": span}
 
     return page(request, "bench.html", area="Bench", found=found, start=(found.page - 1) * PAGE + 1, rows=[drawn(r) for r in found.rows],

@@ -45,4 +45,5 @@ def fit(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: 
         fit_new_set(conn, act_of(typed, who, now), motor_id, form.counter, form.reason, lengths, form.answer)
     except NorvashError as error:
         return _page(request, conn, now, motor_id, typed, error)
+    request.app.state.catch_up(request.app)
     return go_to(f"/motors/{motor_id}")

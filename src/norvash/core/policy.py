@@ -1,0 +1,36 @@
+"""A policy beside the forecast, and what it asks for."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import date
+
+
+@dataclass(frozen=True, slots=True)
+class Policy:
+    """A policy of a type or a motor: its kind, its name, and its figures by name."""
+
+    id: str
+    kind: str
+    name: str
+    figures: Mapping[str, object]
+    of_type: bool = False
+
+    def number(self, name: str) -> float:
+        """Return one of its figures."""
+        return float(self.figures[name])  # type: ignore[arg-type]
+
+
+@dataclass(frozen=True, slots=True)
+class Due:
+    """When a policy or the forecast wants the next look, why, and whether it means out of service now.
+
+    Units: at_units on the motor's own scale of total use; overdue_units where a range ends.
+    """
+
+    name: str
+    at_units: float | None
+    on: date | None
+    why: str
+    rule_id: str = ""
+    overdue_units: float | None = None
+    stop: bool = False
