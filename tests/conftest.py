@@ -22,7 +22,7 @@ from norvash.work.registering import NewMotor, add_motor
 # The same cases on every machine, however slow it is just now.
 settings.register_profile("house", deadline=None, derandomize=True)
 settings.load_profile("house")
-pytest_plugins = ["live"]
+pytest_plugins = ["live", "pages"]
 NOW = datetime(2026, 11, 24, 9)
 
 

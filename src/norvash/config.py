@@ -20,6 +20,7 @@ class Settings(BaseModel):
     port: int = 8000
     allowed_hosts: tuple[str, ...] = ()
     most_body_bytes: int = 1_000_000
+    most_upload_bytes: int = 25_000_000
     log: bool = True
 
     @classmethod

@@ -21,10 +21,13 @@ NAMES = {
     "current-density",
     "holder-fit",
     "seating",
+    "interval-table",
 }
 
 
 def agrees(got: object, wanted: object) -> bool:
+    if isinstance(wanted, list):
+        return isinstance(got, list) and len(got) == len(wanted) and all(map(agrees, got, wanted))
     if isinstance(wanted, bool | str) or wanted is None:
         return got == wanted
     assert isinstance(wanted, int | float)

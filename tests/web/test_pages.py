@@ -2,7 +2,6 @@
 
 import json
 import re
-from collections.abc import Iterator
 from datetime import datetime, timedelta
 from html import unescape
 from pathlib import Path
@@ -18,45 +17,7 @@ from norvash.store.database import connect
 from norvash.web.app import create_app
 from norvash.web.pages.sums import as_typed
 from norvash.work.measuring import start_round
-
-ORIGIN = "http://localhost"
-
-
-@pytest.fixture
-def client(db: Path) -> Iterator[TestClient]:
-    app = create_app(Settings(db=db, log=False))
-    with TestClient(app, base_url=ORIGIN, headers={"Origin": ORIGIN}) as made:
-        made.cookies.set("norvash_person", "person-of-test")
-        yield made
-        app.state.catching_up.join()
-
-
-def act_id(page: str) -> str:
-    found = re.search(r'name="act_id" value="([^"]+)"', page)
-    assert found
-    return found[1]
-
-
-def send(client: TestClient, form_at: str, to: str, **typed: str) -> tuple[int, str, str]:
-    """Open a form, send it with what was typed, and return status, page and address."""
-    given = {"act_id": act_id(client.get(form_at).text), **typed}
-    answer = client.post(to, data=given)
-    return answer.status_code, unescape(answer.text), answer.url.path
-
-
-MOTOR = {
-    "motor_class": "tool",
-    "tag": "T-90",
-    "name": "Jigsaw",
-    "place": "prop shop",
-    "new_length": "15",
-    "limit": "5.5",
-    "use_now": "40",
-}
-
-
-def add(client: TestClient, **changes: str) -> tuple[int, str, str]:
-    return send(client, "/motors/new?motor_class=tool", "/motors", **{**MOTOR, **changes})
+from pages import MOTOR, ORIGIN, act_id, add, send
 
 
 def test_a_job_through_the_pages(client: TestClient, shop: Shop) -> None:

@@ -83,8 +83,11 @@ def _by_table(policy: Policy, state: MotorState) -> Due | None:
         return Due(policy.name, None, None, "the table goes by depth, and this motor's depth and length are not linked")
     cell = table.look_up(last.total_units - state.current.fitted_units, table.worst(values))
     if cell.interval is None:
-        return Due(policy.name, None, None, cell.words, stop=cell.answer == "out of service")
-    return Due(policy.name, last.total_units + cell.interval, _on(last.total_units + cell.interval, state), cell.words)
+        return Due(
+            policy.name, None, None, cell.words, stop=cell.answer == "out of service", cell=(cell.row, cell.column)
+        )
+    at = last.total_units + cell.interval
+    return Due(policy.name, at, _on(at, state), cell.words, cell=(cell.row, cell.column))
 
 
 def _values(a_round: Round, state: MotorState, quantity: str) -> list[float] | None:

@@ -24,7 +24,7 @@ class Policy:
 class Due:
     """When a policy or the forecast wants the next look, why, and whether it means out of service now.
 
-    Units: at_units on the motor's own scale of total use; overdue_units where a range ends.
+    Units: at_units on the motor's own scale of total use; overdue_units where a range ends; cell of a table from 0.
     """
 
     name: str
@@ -34,3 +34,4 @@ class Due:
     rule_id: str = ""
     overdue_units: float | None = None
     stop: bool = False
+    cell: tuple[int | None, int | None] = (None, None)

@@ -182,3 +182,8 @@ def add_positions(conn: Connection, motor_id: str, plans: Sequence[PositionPlan]
     """Keep the positions of a new motor; they stay its own through all sets."""
     conn.executemany("insert into position values (:id, :number, :label, :angle_deg, :arm, :polarity)",
                      [{"id": motor_id, **_columns(p)} for p in plans])  # fmt: skip
+
+
+def list_motor_ids(conn: Connection, most: int) -> list[str]:
+    """Return motors in the order in which they were added."""
+    return [r["id"] for r in conn.execute("select id from motor order by rowid limit :most", {"most": most})]

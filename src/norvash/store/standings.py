@@ -25,6 +25,7 @@ class Standing:
     early_on: str | None = None
     late_on: str | None = None
     look_by: str = ""
+    version: int = 0
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,7 +49,7 @@ def save_standing(conn: Connection, standing: Standing) -> None:
                rank = excluded.rank, limit_on = excluded.limit_on, look_on = excluded.look_on, due = excluded.due,
                left_mm = excluded.left_mm, sentence = excluded.sentence, word = excluded.word,
                flags = excluded.flags, drawing_json = excluded.drawing_json, early_on = excluded.early_on,
-               late_on = excluded.late_on, look_by = excluded.look_by""",
+               late_on = excluded.late_on, look_by = excluded.look_by, version = standing.version + 1""",
         {name: getattr(standing, name) for name in Standing.__dataclass_fields__},
     )
 
@@ -121,3 +122,66 @@ def list_stale(conn: Connection, rules_seq: int, most: int) -> list[str]:
         "select motor_id from standing where rules_seq < :seq limit :most", {"seq": rules_seq, "most": most}
     )
     return [r["motor_id"] for r in rows]
+
+
+@dataclass(frozen=True, slots=True)
+class Sought:
+    """Which motors an outlook is over: words of the place, a class, a stage; empty means all."""
+
+    place: str = ""
+    motor_class: str = ""
+    stage: str = ""
+
+    @property
+    def values(self) -> dict[str, str]:
+        """Return the filter as parameters of a statement."""
+        return {"place": self.place, "class": self.motor_class, "stage": self.stage}
+
+
+_SOUGHT = """(:place = '' or instr(lower(m.place), lower(:place)) > 0) and (:class = '' or m.class = :class)
+             and (:stage = '' or s.stage = :stage)"""
+
+
+def list_outlook(conn: Connection, sought: Sought, most: int, skip: int) -> list[Listed]:
+    """Return motors by the early bound of their limit; those without a day come last."""
+    rows = conn.execute(
+        f"""{_LISTED} where {_SOUGHT} and s.early_on is not null order by s.early_on, s.motor_id limit :most offset :skip""",
+        {**sought.values, "most": most, "skip": skip},
+    ).fetchall()
+    if len(rows) < most:
+        dated = _count(conn, sought, "s.early_on is not null")
+        rows += conn.execute(
+            f"{_LISTED} where {_SOUGHT} and s.early_on is null order by s.motor_id limit :most offset :skip",
+            {**sought.values, "most": most - len(rows), "skip": max(skip - dated, 0)},
+        ).fetchall()
+    return [_listed(r) for r in rows]
+
+
+def _count(conn: Connection, sought: Sought, which: str, **values: str) -> int:
+    statement = f"select count(*) from standing s join motor m on m.id = s.motor_id where {_SOUGHT} and {which}"
+    if sought == Sought():
+        statement = f"select count(*) from standing s where {which}"
+    return int(conn.execute(statement, {**sought.values, **values}).fetchone()[0])
+
+
+def count_outlook(conn: Connection, sought: Sought) -> int:
+    """Return how many motors an outlook is over."""
+    return _count(conn, sought, "true")
+
+
+def count_tasks(conn: Connection, sought: Sought, until: date) -> tuple[int, int]:
+    """Return how many looks are due and how many limits may be reached by a day."""
+    day = until.isoformat()
+    return (
+        _count(conn, sought, "s.look_on <= :until", until=day),
+        _count(conn, sought, "s.early_on <= :until", until=day),
+    )
+
+
+def list_tasks(conn: Connection, sought: Sought, until: date, most: int) -> list[Listed]:
+    """Return the motors whose look comes by a day, the soonest first."""
+    rows = conn.execute(
+        f"{_LISTED} where {_SOUGHT} and s.look_on <= :until order by s.look_on, s.motor_id limit :most",
+        {**sought.values, "until": until.isoformat(), "most": most},
+    )
+    return [_listed(r) for r in rows]

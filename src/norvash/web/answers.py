@@ -19,6 +19,7 @@ AREAS = (
     ("Bench", "/", "b"),
     ("Motors", "/motors", "m"),
     ("Hours", "/hours", "h"),
+    ("Outlook", "/outlook", "o"),
     ("Sums", "/sums", "s"),
     ("Rulebook", "/rulebook", "r"),
 )

@@ -20,7 +20,22 @@ from norvash.web.api import motors as motors_api
 from norvash.web.api import sums as sums_api
 from norvash.web.deps import Conn, Now, Pool, Who
 from norvash.web.logs import log_event, log_failure
-from norvash.web.pages import bench, figures, hours, measure, motor, motors, new_set, rulebook, sums, types, who
+from norvash.web.pages import (
+    bench,
+    figures,
+    hours,
+    measure,
+    motor,
+    motors,
+    new_set,
+    outlook,
+    past,
+    policies,
+    rulebook,
+    sums,
+    types,
+    who,
+)
 from norvash.web.security import Guard
 from norvash.work.site import clock
 from norvash.work.standing import catch_up
@@ -62,7 +77,22 @@ def create_app(settings: Settings) -> FastAPI:
 
     app = FastAPI(title="Norvash", docs_url=None, redoc_url=None, lifespan=lifespan, openapi_url="/api/v1/openapi.json")
     app.state.settings, app.state.pool, app.state.catch_up = (settings, Pool(settings.db), catch_up_in_background)
-    for module in (bench, motors, motor, figures, types, hours, measure, new_set, rulebook, sums, who):
+    for module in (
+        bench,
+        motors,
+        motor,
+        figures,
+        policies,
+        types,
+        hours,
+        outlook,
+        past,
+        measure,
+        new_set,
+        rulebook,
+        sums,
+        who,
+    ):
         app.include_router(module.router, dependencies=[Depends(_about)], include_in_schema=False)
     app.include_router(sums_api.router)
     app.include_router(motors_api.router)

@@ -6,6 +6,7 @@ These are coroutines because each is a matter of microseconds, less than a chang
 import queue
 import secrets
 from collections.abc import AsyncIterator
+from dataclasses import dataclass
 from datetime import datetime
 from pathlib import Path
 from typing import Annotated
@@ -85,6 +86,27 @@ async def _typed(request: Request) -> dict[str, str]:
 
 
 Typed = Annotated[dict[str, str], Depends(_typed)]
+
+
+@dataclass(frozen=True, slots=True)
+class Sent:
+    """A form with at most one file: what was typed, the file's name and its bytes."""
+
+    typed: dict[str, str]
+    name: str
+    data: bytes
+
+
+async def _sent(request: Request) -> Sent:
+    form = await request.form(max_files=1, max_fields=100)
+    typed = {name: value for name, value in form.items() if isinstance(value, str)}
+    for value in form.values():
+        if not isinstance(value, str):
+            return Sent(typed, value.filename or "", await value.read())
+    return Sent(typed, "", b"")
+
+
+SentForm = Annotated[Sent, Depends(_sent)]
 
 
 def fresh_id() -> str:

@@ -46,6 +46,8 @@ LABELS = {
     "sagitta_mm": "depth of the curve", "depth_mm": "to wear until all of it touches", "contact_share": "touches now",
     "worn_at_three_quarters_mm": "wear until three quarters touch", "worn_at_ready_mm": "wear until ready for load",
     "mean_worn_at_full_mm": "mean carbon lost when seated", "bedding_h": "bedding-in still takes about",
+    "worst_depth_mm": "greatest depth", "worst_length_mm": "shortest length", "row_h": "row", "column_mm": "column",
+    "interval_h": "longest use to the next check", "next_check_h": "next check by",
     "life_share": "share of a life spent on it", "face_radius_least_mm": "radius of a shaped face from",
     "face_radius_most_mm": "radius of a shaped face up to", "method": "way to do it",
 }  # fmt: skip

@@ -27,6 +27,7 @@ _HEADERS = {
     "X-Frame-Options": "DENY",
 }
 _READS = ("GET", "HEAD", "OPTIONS")
+UPLOADS = ("/hours/import",)
 
 
 class TooLarge(NorvashError):
@@ -87,19 +88,22 @@ class Guard:
                               "Open Norvash in this browser and do it there.")  # fmt: skip
             await error_answer(request, refusal, 403)(scope, receive, send)
             return
-        most = self.settings.most_body_bytes
+        most = self.settings.most_upload_bytes if scope["path"] in UPLOADS else self.settings.most_body_bytes
         length = whole(headers.get("content-length", "0"))
         if length is None or length > most:
-            await self._too_large(request, scope, receive, send)
+            await self._too_large(request, most, scope, receive, send)
             return
-        body, complete = b"", scope["method"] in _READS
+        parts: list[bytes] = []
+        size, complete = 0, scope["method"] in _READS
         while not complete:
             message = await receive()
-            body += message.get("body", b"")
+            parts.append(message.get("body", b""))
+            size += len(parts[-1])
             complete = not message.get("more_body", False)
-            if len(body) > most:
-                await self._too_large(request, scope, receive, send)
+            if size > most:
+                await self._too_large(request, most, scope, receive, send)
                 return
+        body = b"".join(parts)
         sent = False
 
         async def receive_kept() -> Message:
@@ -111,8 +115,7 @@ class Guard:
 
         await self.app(scope, receive_kept, send)
 
-    async def _too_large(self, request: Request, scope: Scope, receive: Receive, send: Send) -> None:
-        most = self.settings.most_body_bytes
+    async def _too_large(self, request: Request, most: int, scope: Scope, receive: Receive, send: Send) -> None:
         refusal = TooLarge(f"That is more than {most // 1000} kB, too large for any entry here.",
                            "Go back and send only what the form asks for; nothing was saved.")  # fmt: skip
         await error_answer(request, refusal, 413)(scope, receive, send)

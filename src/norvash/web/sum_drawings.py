@@ -13,6 +13,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.state import BrushSet, Measured, MotorState, Round
 from norvash.core.sums.carbon import CarbonIn, CarbonOut, LimitIn, LimitOut
 from norvash.core.sums.fitting import FitIn, FitOut, SeatingIn, SeatingOut
+from norvash.core.sums.intervals import TableIn, TableOut, looked_up
 from norvash.core.sums.line import LineIn, LineOut, SpreadIn, SpreadOut, lists_of, wear_of
 from norvash.core.sums.loading import DensityIn, DensityOut, PressureIn, PressureOut
 from norvash.core.verdict import findings
@@ -20,6 +21,7 @@ from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
 from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.drawing.face_contact import Contact, face_contact
+from norvash.drawing.interval_grid import interval_grid
 from norvash.drawing.life_line import life_line
 from norvash.drawing.svg import Drawing
 from norvash.drawing.wear_bars import wear_bars
@@ -110,7 +112,13 @@ def _seating(given: SeatingIn, result: SeatingOut, rules: MotorRules, width: flo
     return face_contact(contact, min(width, 460))
 
 
+def _table(given: TableIn, result: TableOut, rules: MotorRules, width: float) -> Drawing:
+    table, _, cells = looked_up(given)
+    return interval_grid(table, [(c.row, c.column) for c in cells], "h", width)
+
+
 _MAKERS: dict[str, Callable[[Any, Any, MotorRules, float], Drawing | None]] = {
     "usable-carbon": _carbon, "brush-limit": _limit, "straight-line": _line, "set-spread": _spread,
     "spring-pressure": _pressure, "current-density": _density, "holder-fit": _fit, "seating": _seating,
+    "interval-table": _table,
 }  # fmt: skip

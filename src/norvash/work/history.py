@@ -130,10 +130,16 @@ def _figure(value: object) -> str:
     return "not stated" if value is None else f"{value:g}" if isinstance(value, float) else str(value)
 
 
+def _policy(told: _Told) -> str:
+    return f"added the policy {told.after['policy']}" if told.after else f"ended the policy {told.before['policy']}"
+
+
 _SAID: dict[str, Callable[[_Told], str]] = {
     "add a motor": _added,
     "log use": _logged,
     "take back use": _took_back,
     "fit a new set": _fitted,
     "change figures": _changed,
+    "add a policy": _policy,
+    "end a policy": _policy,
 }

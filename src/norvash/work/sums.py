@@ -59,6 +59,8 @@ def _read(text: str, asked: Ask, many: bool, one: bool) -> Any:
         return text.split() if many else text
     if not many or (one and ";" not in text):
         return parse(text, asked.dimension).value
+    if "|" in text:
+        return [_read(row, asked, True, False) for row in text.split("|")]
     parts = [p.strip() for p in text.split(";")]
     return [None if p in ("", "-", "–") else parse(p, asked.dimension).value for p in parts]
 

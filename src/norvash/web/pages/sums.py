@@ -36,6 +36,8 @@ def as_typed(given: Mapping[str, Any]) -> dict[str, str]:
 def _one_as_typed(value: Any) -> str:
     if not isinstance(value, list):
         return str(value)
+    if isinstance(value[0], list):
+        return " | ".join(_one_as_typed(row) for row in value)
     return "; ".join("-" if x is None else str(x) for x in value) if not isinstance(value[0], str) else " ".join(value)
 
 

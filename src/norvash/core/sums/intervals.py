@@ -1,0 +1,117 @@
+"""The sum on tables of intervals: which cell holds, and why."""
+
+from dataclasses import dataclass
+from itertools import repeat
+
+from norvash.core.interval_table import Cell, IntervalTable
+from norvash.core.rules.book import MotorRules
+from norvash.core.sums.registry import Sum, ask
+from norvash.errors import InputError
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class TableIn:
+    """A table by depth or by length, and one or several moments to look up; the worst brush of a complete set counts."""
+
+    rows_h: list[float] = ask("Rows: use so far", "hours", hint="rising")
+    columns_mm: list[float] = ask("Columns: depth or length", "length", low=-500.0, hint="from new to worn")
+    cells_h: list[list[float]] = ask("Cells: longest use to the next check", "hours", hint="rows apart by |")
+    run_h: float | list[float] = ask("Use so far", "hours")
+    depths_mm: list[float] | None = ask("Depths of all brushes", "length", low=-500.0, default=None)
+    worst_depth_mm: float | list[float] | None = ask("or the greatest depth", "length", low=-500.0, default=None)
+    lengths_mm: list[float] | None = ask("or lengths of all brushes", "length", default=None)
+    worst_length_mm: float | list[float] | None = ask("or the shortest length", "length", default=None)
+    longest_h: float | None = ask("Longest interval", "hours", default=None, above_low=True)
+    since_check_h: float | None = ask("Use since the last check", "hours", default=None)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class TableOut:
+    """The cell and what it says; lists where several moments were asked for."""
+
+    worst_depth_mm: float | list[float] | None
+    worst_length_mm: float | list[float] | None
+    row_h: float | list[float | None] | None
+    column_mm: float | list[float | None] | None
+    interval_h: float | list[float | None] | None
+    next_check_h: float | list[float | None] | None
+    answer: str | list[str]
+    advice: str
+    rules: tuple[str, ...] = ()
+
+
+def interval_table(given: TableIn, rules: MotorRules) -> TableOut:
+    """Return which cells hold, by the worst brush, never between two cells."""
+    quantity, worst = _worst(given)
+    _, pairs, cells = looked_up(given)
+    several = isinstance(given.run_h, list) or isinstance(worst, list)
+    columns = (
+        [None if c.row is None else given.rows_h[c.row] for c in cells], [None if c.column is None else given.columns_mm[c.column] for c in cells],
+        [c.interval for c in cells], [None if c.interval is None else run + c.interval for c, (run, _) in zip(cells, pairs, strict=True)],
+    )  # fmt: skip
+    row, column, interval, upcoming = (c if several else c[0] for c in columns)
+    return TableOut(
+        worst_depth_mm=worst if quantity == "depth" else None, worst_length_mm=worst if quantity == "length" else None,
+        row_h=row, column_mm=column, interval_h=interval, next_check_h=upcoming,
+        answer=[c.answer for c in cells] if several else cells[0].answer, advice="; ".join(c.words for c in cells),
+    )  # fmt: skip
+
+
+def looked_up(given: TableIn) -> tuple[IntervalTable, list[tuple[float, float]], list[Cell]]:
+    """Return the table, the moments as use and worst reading, and the cell of each."""
+    quantity, worst = _worst(given)
+    table = IntervalTable(
+        tuple(given.rows_h), tuple(given.columns_mm), tuple(map(tuple, given.cells_h)), quantity, given.longest_h
+    )
+    pairs = _paired(given.run_h, worst)
+    return table, pairs, [_overdue(table.look_up(run, mm), given) for run, mm in pairs]
+
+
+def _overdue(cell: Cell, given: TableIn) -> Cell:
+    """Return the cell, as overdue where the longest interval has already passed since the last check."""
+    if (
+        cell.answer != "check"
+        or given.longest_h is None
+        or given.since_check_h is None
+        or given.since_check_h <= given.longest_h
+    ):
+        return cell
+    words = f"{given.since_check_h:g} since the last check is over the longest interval of {given.longest_h:g}: overdue"
+    return Cell("overdue", 0.0, cell.row, cell.column, words)
+
+
+def _worst(given: TableIn) -> tuple[str, float | list[float]]:
+    named = {n: getattr(given, n) for n in ("depths_mm", "worst_depth_mm", "lengths_mm", "worst_length_mm")}
+    stated = [n for n, v in named.items() if v is not None]
+    if len(stated) != 1:
+        what = "No reading is given." if not stated else f"{stated[0]} and {stated[1]} are both given."
+        raise InputError(what, "Give the depths or the lengths of all brushes, or the worst one.", "depths_mm")
+    name = stated[0]
+    value = named[name]
+    quantity = "depth" if "depth" in name else "length"
+    if name.startswith("worst"):
+        return quantity, value
+    if not value:
+        raise InputError("No brush is given.", "Give one value for each brush.", name)
+    return quantity, (max if quantity == "depth" else min)(value)
+
+
+def _paired(run: float | list[float], worst: float | list[float]) -> list[tuple[float, float]]:
+    if isinstance(run, list) and isinstance(worst, list):
+        if len(run) != len(worst) or not run:
+            raise InputError(
+                f"{len(run)} uses stand beside {len(worst)} readings.", "Give one reading for each use.", "run_h"
+            )
+        return list(zip(run, worst, strict=True))
+    if isinstance(run, list):
+        return list(zip(run, repeat(float(worst)))) if not isinstance(worst, list) else []
+    return [(run, mm) for mm in (worst if isinstance(worst, list) else [worst])]
+
+
+SUMS = (
+    Sum("interval-table", "Interval by table", "Which cell of a maker's table holds: use down to a row, wear to the next worse column, by "
+        "the worst brush; outside the table a named answer.", TableIn, interval_table,
+        {"rows_h": [260, 520, 1040], "columns_mm": [8.45, 8.95, 9.45, 9.85],
+         "cells_h": [[425, 310, 165, 55], [710, 520, 290, 110], [955, 770, 435, 195]], "run_h": 730,
+         "depths_mm": [8.83, 8.98, 8.79, 8.81]}),
+)  # fmt: skip

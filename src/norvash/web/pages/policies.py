@@ -1,0 +1,120 @@
+"""Policies of a motor or a type, makers' tables, and the table that Norvash makes for a type."""
+
+from dataclasses import dataclass
+
+from fastapi import APIRouter, Request
+from fastapi.responses import HTMLResponse, Response
+
+from norvash.core.interval_table import QUANTITIES, IntervalTable, table_from
+from norvash.core.policies import KINDS
+from norvash.core.policy import Policy
+from norvash.core.verdict import Findings
+from norvash.core.words import UNIT_WORDS
+from norvash.drawing.interval_grid import interval_grid
+from norvash.drawing.svg import Drawing
+from norvash.errors import InputError, NorvashError
+from norvash.exchange.interval_tables import table_as_csv, table_from_csv
+from norvash.store.database import Connection
+from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.deps import Conn, Now, Sent, SentForm, Typed, Who, act_of, fresh_id
+from norvash.work.motor_page import judged
+from norvash.work.policing import add_policy, end_policy, governed, table_of_type
+
+router = APIRouter()
+_GRID_PX = 620.0
+FIELDS = ("kind", "name", "every", "low", "high", "months", "quantity", "longest", "sheet", "file")
+
+
+@dataclass(frozen=True, slots=True)
+class Shown:
+    """A policy as the page shows it: its table if it has one, what it asks for on this motor, and whether that comes first."""
+
+    policy: Policy
+    table: IntervalTable | None
+    drawing: Drawing | None
+    why: str
+    when: str
+    first: bool
+
+
+@router.get("/policies/{scope}/{scope_id}")
+def show(request: Request, conn: Conn, now: Now, scope: str, scope_id: str) -> Response:
+    """Show the policies of a motor or a type, with a form for another."""
+    return _page(request, conn, now, scope, scope_id, {}, None)
+
+
+def _page(
+    request: Request,
+    conn: Connection,
+    now: Now,
+    scope: str,
+    scope_id: str,
+    typed: dict[str, str],
+    error: NorvashError | None,
+) -> HTMLResponse:
+    holder = governed(conn, scope, scope_id)
+    found = judged(conn, scope_id, now.date())[1] if scope == "motor" else None
+    shown = [_shown(p, found, UNIT_WORDS[holder.unit]) for p in holder.policies]
+    others = [d for d in (found.dues if found else ()) if d.name not in {p.name for p in holder.policies}]
+    return page(request, "policies.html", status_of(error) if error else 200, area="Motors", holder=holder, shown=shown,
+                others=others, look=found.look if found else None, kinds=KINDS.items(), quantities=[(q, q) for q in QUANTITIES],
+                names=FIELDS, act_id=fresh_id(), typed=typed, error=error, errors=errors_of(error))  # fmt: skip
+
+
+def _shown(policy: Policy, found: Findings | None, unit: str) -> Shown:
+    table = table_from(policy.figures) if policy.kind == "table" else None
+    due = next((d for d in found.dues if d.name == policy.name), None) if found else None
+    when = f"{due.on:%Y-%m-%d}" if due and due.on else ""
+    cells = [due.cell] if due and due.cell != (None, None) else []
+    drawing = interval_grid(table, cells, unit, _GRID_PX) if table else None
+    return Shown(policy, table, drawing, due.why if due else "", when, bool(found and due and due is found.look))
+
+
+@router.post("/policies/{scope}/{scope_id}")
+def add(request: Request, conn: Conn, now: Now, who: Who, scope: str, scope_id: str, sent: SentForm) -> Response:
+    """Keep a policy."""
+    typed = sent.typed
+    try:
+        table = _table(sent) if typed.get("kind") == "table" else None
+        add_policy(conn, act_of(typed, who, now), scope, scope_id, typed.get("kind", ""),
+                   {k: v for k, v in typed.items() if k in FIELDS}, table)  # fmt: skip
+    except NorvashError as error:
+        return _page(request, conn, now, scope, scope_id, typed, error)
+    request.app.state.catch_up(request.app)
+    return go_to(f"/policies/{scope}/{scope_id}")
+
+
+def _table(sent: Sent) -> IntervalTable:
+    data = sent.data or sent.typed.get("sheet", "").encode()
+    longest = sent.typed.get("longest", "").strip()
+    try:
+        most = float(longest.replace(",", ".")) if longest else None
+    except ValueError:
+        raise InputError(
+            f"“{longest}” is not a number.", "Give the longest interval, or leave it empty.", "longest"
+        ) from None
+    return table_from_csv(data, sent.typed.get("quantity", ""), most)
+
+
+@router.post("/policies/{policy_id}")
+def end(request: Request, conn: Conn, now: Now, who: Who, policy_id: str, typed: Typed) -> Response:
+    """End a policy."""
+    ended = end_policy(conn, act_of(typed, who, now), policy_id)
+    request.app.state.catch_up(request.app)
+    return go_to(f"/policies/{ended}")
+
+
+@router.get("/types/{type_id}/table")
+def made(request: Request, conn: Conn, type_id: str) -> HTMLResponse:
+    """Show the table that Norvash makes for a type, to print and hang up."""
+    kind, unit, table, past = table_of_type(conn, type_id)
+    return page(request, "shop_table.html", area="Motors", kind=kind, unit=unit, table=table, past=past,
+                drawing=interval_grid(table, [], unit, 900.0), errors={})  # fmt: skip
+
+
+@router.get("/types/{type_id}/table.csv")
+def made_csv(conn: Conn, type_id: str) -> Response:
+    """Give that table as a file."""
+    _, unit, table, _ = table_of_type(conn, type_id)
+    return Response(table_as_csv(table, unit), media_type="text/csv; charset=utf-8",
+                    headers={"Content-Disposition": 'attachment; filename="interval-table.csv"'})  # fmt: skip

@@ -1,0 +1,95 @@
+"""The outlook: all motors over the weeks or seasons ahead, and what falls to be done."""
+
+from dataclasses import dataclass
+from datetime import date, timedelta
+
+from norvash.core.outlook import Proposal, propose
+from norvash.core.season import Window
+from norvash.core.verdict import raised_by_date
+from norvash.store import policies, standings
+from norvash.store.database import Connection
+from norvash.store.standings import Listed, Sought
+
+PAGE = 14
+SPANS = {"weeks": 26, "seasons": 104}
+_NAMED = 4
+_MOST_PAGES = 100_000
+
+
+@dataclass(frozen=True, slots=True)
+class Ahead:
+    """One motor ahead, with the change proposed for it where its band is known."""
+
+    listed: Listed
+    stage: str | None
+    early_on: date | None
+    middle_on: date | None
+    late_on: date | None
+    look_on: date | None
+    change: Proposal | None
+
+
+@dataclass(frozen=True, slots=True)
+class Task:
+    """What is to be done by a day: how many looks and changes, the first ones named."""
+
+    words: str
+    until: date
+    looks: int
+    changes: int
+    first: list[Ahead]
+
+
+@dataclass(frozen=True, slots=True)
+class Outlook:
+    """One page of the outlook over a stretch of days."""
+
+    rows: list[Ahead]
+    first: date
+    last: date
+    dark: list[tuple[date, date, str]]
+    windows: tuple[Window, ...]
+    tasks: list[Task]
+    found: int
+    page: int
+    pages: int
+
+
+def outlook(conn: Connection, sought: Sought, span: str, page: int, today: date) -> Outlook:
+    """Return one page of the outlook, the earliest bound first."""
+    windows = policies.list_windows(conn)
+    last = today + timedelta(weeks=SPANS.get(span, SPANS["weeks"]))
+    found = standings.count_outlook(conn, sought)
+    pages = max((found + PAGE - 1) // PAGE, 1)
+    page = min(max(page, 1), pages)
+    rows = [ahead_of(x, windows, today) for x in standings.list_outlook(conn, sought, PAGE, (page - 1) * PAGE)]
+    tasks = _tasks(conn, sought, windows, today) if page == 1 else []
+    return Outlook(rows, today, last, _dark(windows, today, last), windows, tasks, found, page, pages)
+
+
+def ahead_of(listed: Listed, windows: tuple[Window, ...], today: date) -> Ahead:
+    """Return a motor ahead, with the change proposed for it."""
+    kept = listed.standing
+    early, middle, late, look = (
+        date.fromisoformat(d) if d else None for d in (kept.early_on, kept.limit_on, kept.late_on, kept.look_on)
+    )
+    stage = raised_by_date(kept.stage, middle, today)  # type: ignore[arg-type]
+    change = propose(early, windows, listed.place, today) if early else None
+    return Ahead(listed, stage, early, middle, late, look, change)
+
+
+def _dark(windows: tuple[Window, ...], first: date, last: date) -> list[tuple[date, date, str]]:
+    return [(a, b, w.name) for w in windows for a, b in w.spans(first, last)]
+
+
+def _tasks(conn: Connection, sought: Sought, windows: tuple[Window, ...], today: date) -> list[Task]:
+    """Return what falls to be done this week, this month and this season."""
+    season_end = min((a for a, _, _ in _dark(windows, today + timedelta(days=1), today + timedelta(days=365)) if a > today),
+                     default=today + timedelta(weeks=26))  # fmt: skip
+    made = []
+    for words, until in (("this week", today + timedelta(days=7)), ("this month", today + timedelta(days=30)),
+                         ("this season", max(season_end, today + timedelta(days=31)))):  # fmt: skip
+        looks, changes = standings.count_tasks(conn, sought, until)
+        named = [ahead_of(x, windows, today) for x in standings.list_tasks(conn, sought, until, _NAMED)]
+        made.append(Task(words, until, looks, changes, named))
+    return made

@@ -1,0 +1,188 @@
+"""Policies of a type or a motor, and the windows in which the house is dark."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import date
+
+from norvash.core.classes import TEMPLATES
+from norvash.core.figures import Figures
+from norvash.core.forecast.case import PastSet
+from norvash.core.interval_table import IntervalTable
+from norvash.core.policies import KINDS
+from norvash.core.policy import Policy
+from norvash.core.quantities import parse
+from norvash.core.readings import uncertainty_mm
+from norvash.core.rules.book import MotorRules
+from norvash.core.season import Window
+from norvash.core.shop_table import shop_table
+from norvash.core.state import motor_limit
+from norvash.errors import InputError, NotFound
+from norvash.store import forecasts, motors, policies
+from norvash.store.database import Connection
+from norvash.store.motors import MotorType
+from norvash.work.acting import Act, Change, once
+from norvash.work.context import rulebook
+from norvash.work.logging_use import moment
+from norvash.work.registering import words_of
+from norvash.work.standing import refresh
+
+_ASKED = {"interval": ("every",), "range": ("low", "high"), "calendar": ("months",), "table": ()}
+_MOST_DAYS = 366
+
+
+@dataclass(frozen=True, slots=True)
+class Governed:
+    """A type or a motor with its policies, its own unit of use, and what it is called."""
+
+    scope: str
+    scope_id: str
+    name: str
+    unit: str
+    policies: tuple[Policy, ...]
+
+
+def governed(conn: Connection, scope: str, scope_id: str) -> Governed:
+    """Return a type or a motor with the policies that hold for it.
+
+    Raises: NotFound.
+    """
+    if scope == "motor":
+        motor = motors.fetch_motor(conn, scope_id)
+        figures = Figures(motors.motor_figures(conn, motor.id), motors.type_figures(conn, motor.type_id) if motor.type_id else {},
+                          TEMPLATES[motor.motor_class].lends)  # fmt: skip
+        found = policies.list_policies(conn, motor.id, motor.type_id)
+        return Governed(scope, scope_id, f"{motor.tag} {motor.name}", figures.word("unit_of_use"), found)
+    if scope != "type":
+        raise NotFound("There are no policies at this address.", "Open them from a motor or a type.")
+    kind = motors.fetch_type(conn, scope_id)
+    figures = Figures({}, motors.type_figures(conn, kind.id), TEMPLATES[kind.motor_class].lends)
+    return Governed(scope, scope_id, kind.name, figures.word("unit_of_use"), policies.list_policies(conn, "", kind.id))
+
+
+def add_policy(
+    conn: Connection, act: Act, scope: str, scope_id: str, kind: str, typed: Mapping[str, str],
+    table: IntervalTable | None = None,
+) -> str:  # fmt: skip
+    """Keep a policy for a type or a motor; its motors are judged anew, those of a type in the background.
+
+    Raises: InputError at the field.
+    """
+    if kind not in KINDS:
+        raise InputError("This kind of policy is not known.", "Choose one from the list.", "kind")
+    content = {
+        "scope": scope,
+        "id": scope_id,
+        "kind": kind,
+        "typed": dict(typed),
+        "table": table.as_plain() if table else None,
+    }
+
+    def body(act: Act) -> Change:
+        holder = governed(conn, scope, scope_id)
+        name = words_of("name", typed.get("name", ""), "The name")
+        figures: dict[str, object] = {f: _figure(typed.get(f, ""), f) for f in _ASKED[kind]}
+        if kind == "range" and not float(str(figures["low"])) < float(str(figures["high"])):
+            raise InputError("The low end is not under the high end.", "Give the range from low to high.", "high")
+        if kind == "table":
+            if table is None:
+                raise InputError("There is no table.", "Paste it or give its file.", "file")
+            figures = table.as_plain()
+        policies.add_policy(conn, act.id, scope, scope_id, kind, name, figures, act.id)
+        _judge(conn, scope, scope_id, act.at.date())
+        return Change(
+            act.id, {}, {"policy": name, "kind": kind, "for": holder.name}, scope_id if scope == "motor" else None
+        )
+
+    return once(conn, act, "add a policy", content, body)
+
+
+def _figure(text: str, field: str) -> float:
+    try:
+        value = parse(text, "count").value
+    except InputError as error:
+        raise error.at(field) from None
+    if not 0 < value <= (600 if field == "months" else 1e7):
+        raise InputError(f"“{text}” cannot be right.", "Give an amount above nothing.", field)
+    if field == "months" and value != int(value):
+        raise InputError(f"“{text}” is not a whole number of months.", "Give whole months.", field)
+    return value
+
+
+def end_policy(conn: Connection, act: Act, policy_id: str) -> str:
+    """End a policy; return what it was for."""
+
+    def body(act: Act) -> Change:
+        scope, scope_id, name = policies.strike_policy(conn, policy_id, act.id)
+        _judge(conn, scope, scope_id, act.at.date())
+        return Change(f"{scope}/{scope_id}", {"policy": name}, {}, scope_id if scope == "motor" else None)
+
+    return once(conn, act, "end a policy", {"policy": policy_id}, body)
+
+
+def _judge(conn: Connection, scope: str, scope_id: str, today: date) -> None:
+    if scope == "motor":
+        refresh(conn, scope_id, today)
+    else:
+        policies.mark_all_stale(conn, scope, scope_id)
+
+
+def table_of_type(conn: Connection, type_id: str) -> tuple[MotorType, str, IntervalTable, tuple[PastSet, ...]]:
+    """Return the table that Norvash makes for a type, with its unit of use and the sets it rests on.
+
+    Raises: NotFound, InputError for figures that contradict each other.
+    """
+    kind = motors.fetch_type(conn, type_id)
+    figures = Figures({}, motors.type_figures(conn, kind.id), TEMPLATES[kind.motor_class].lends)
+    rules = MotorRules(rulebook(conn), kind.motor_class, kind.id)
+    new_mm, past = figures.need("new_mm"), forecasts.list_family(conn, "", kind.id)
+    sd = uncertainty_mm(figures.word("instrument") or "digital-caliper", new_mm, rules)
+    brushes = len(motors.type_positions(conn, kind.id)) or TEMPLATES[kind.motor_class].brushes
+    table = shop_table(
+        new_mm, motor_limit(figures, rules).limit_mm, brushes, figures.need("expected_life_units"), past, sd, rules
+    )
+    return kind, figures.word("unit_of_use"), table, past
+
+
+def add_window(conn: Connection, act: Act, typed: Mapping[str, str]) -> str:
+    """Keep days on which the house is dark; all motors are judged anew in the background.
+
+    Raises: InputError at the field.
+    """
+
+    def body(act: Act) -> Change:
+        name = words_of("name", typed.get("name", ""), "The name")
+        first, last = _day(typed, "first_on", act), _day(typed, "last_on", act)
+        if last < first:
+            raise InputError("The last day lies before the first.", "Check the two days.", "last_on")
+        if (last - first).days >= _MOST_DAYS:
+            raise InputError("A window of more than a year is no window.", "Check the two days.", "last_on")
+        place = " ".join(typed.get("place", "").split())[:80]
+        window = Window(act.id, name, first, last, typed.get("yearly") == "yes", place)
+        policies.add_window(conn, window, act.id)
+        policies.mark_all_stale(conn)
+        return Change(
+            act.id, {}, {"window": name, "first": first, "last": last, "yearly": window.yearly, "place": place}
+        )
+
+    return once(conn, act, "add a dark window", dict(typed), body)
+
+
+def _day(typed: Mapping[str, str], field: str, act: Act) -> date:
+    text = typed.get(field, "").strip()
+    if not text:
+        raise InputError("The day is missing.", f"Write it like {act.at:%Y-%m-%d}.", field)
+    try:
+        return moment(text, act.at).date()
+    except InputError as error:
+        raise error.at(field) from None
+
+
+def end_window(conn: Connection, act: Act, window_id: str) -> str:
+    """Take a dark window back; return its name."""
+
+    def body(act: Act) -> Change:
+        name = policies.strike_window(conn, window_id, act.id)
+        policies.mark_all_stale(conn)
+        return Change(name, {"window": name}, {})
+
+    return once(conn, act, "end a dark window", {"window": window_id}, body)
