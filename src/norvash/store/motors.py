@@ -187,3 +187,13 @@ def add_positions(conn: Connection, motor_id: str, plans: Sequence[PositionPlan]
 def list_motor_ids(conn: Connection, most: int) -> list[str]:
     """Return motors in the order in which they were added."""
     return [r["id"] for r in conn.execute("select id from motor order by rowid limit :most", {"most": most})]
+
+
+def names(conn: Connection) -> dict[str, str]:
+    """Return motors by casefolded tag, and by name where only one motor has it."""
+    rows = conn.execute("select id, tag, name from motor").fetchall()
+    counts: dict[str, int] = {}
+    for r in rows:
+        counts[r["name"].casefold()] = counts.get(r["name"].casefold(), 0) + 1
+    by_name = {r["name"].casefold(): r["id"] for r in rows if counts[r["name"].casefold()] == 1}
+    return by_name | {r["tag"].casefold(): r["id"] for r in rows}

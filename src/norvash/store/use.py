@@ -1,7 +1,8 @@
 """The use log."""
 
+from collections.abc import Iterable
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import datetime, timedelta
 
 from norvash.core.use import Counted
 from norvash.core.use_log import Entry
@@ -78,3 +79,70 @@ def last_entry_id(conn: Connection, motor_id: str) -> str:
 def strike_entry(conn: Connection, entry_id: str, act_id: str) -> None:
     """Strike an entry: it stays in the log and counts for nothing."""
     conn.execute("update use_entry set struck_act_id = :act_id where id = :id", {"id": entry_id, "act_id": act_id})
+
+
+def list_rows(conn: Connection, motor_id: str) -> list[UseRow]:
+    """Return the entries that count with how they were typed, in order of time."""
+    rows = conn.execute(
+        """select id, at, total_units, counter_units, typed, event from use_entry
+           where motor_id = :id and struck_act_id is null order by at, seq""",
+        {"id": motor_id},
+    )
+    return [UseRow(r["id"], _entry(r), r["typed"], r["event"], False, "") for r in rows]
+
+
+def add_entries(conn: Connection, act_id: str, entries: Iterable[tuple[str, datetime, Counted, str]]) -> None:
+    """Keep many entries: motor, moment, what was counted, how it was typed."""
+    seqs = dict(conn.execute("select motor_id, max(seq) from use_entry group by motor_id").fetchall())
+    rows = []
+    for number, (motor_id, at, counted, typed) in enumerate(entries):
+        seqs[motor_id] = seqs.get(motor_id, 0) + 1
+        rows.append((f"{act_id}.{number}", motor_id, seqs[motor_id], at.isoformat(), counted.total_units, counted.counter_units,
+                     typed, counted.event, act_id))  # fmt: skip
+    conn.executemany(
+        """insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, act_id)
+           values (?, ?, ?, ?, ?, ?, ?, ?, ?)""",
+        rows,
+    )
+
+
+def keep_file(
+    conn: Connection, file_id: str, name: str, sha256: str, data: bytes, at: datetime, person_id: str
+) -> None:
+    """Keep an uploaded file until it is imported; files older than a day are forgotten."""
+    conn.execute("delete from import_file where at < :day", {"day": (at - timedelta(days=1)).isoformat()})
+    conn.execute(
+        """insert into import_file (id, name, sha256, data, at, person_id) values (:id, :name, :sha256, :data, :at, :person)
+           on conflict (id) do nothing""",
+        {"id": file_id, "name": name, "sha256": sha256, "data": data, "at": at.isoformat(), "person": person_id},
+    )
+
+
+def fetch_file(conn: Connection, file_id: str) -> tuple[str, str, bytes]:
+    """Return a file's name, digest and bytes.
+
+    Raises: NotFound.
+    """
+    row = conn.execute("select name, sha256, data from import_file where id = :id", {"id": file_id}).fetchone()
+    if row is None:
+        raise NotFound("This file is not here any more: it was imported, or is more than a day old.", "Give it again.")
+    return row["name"], row["sha256"], row["data"]
+
+
+def drop_file(conn: Connection, file_id: str) -> None:
+    """Forget an uploaded file."""
+    conn.execute("delete from import_file where id = :id", {"id": file_id})
+
+
+def list_last(conn: Connection, motor_ids: Iterable[str]) -> dict[str, Entry]:
+    """Return the newest entry that counts of each motor."""
+    found = {}
+    for motor_id in motor_ids:
+        row = conn.execute(
+            """select at, total_units, counter_units from use_entry
+               where motor_id = :id and struck_act_id is null order by at desc, seq desc limit 1""",
+            {"id": motor_id},
+        ).fetchone()
+        if row is not None:
+            found[motor_id] = _entry(row)
+    return found

@@ -19,11 +19,13 @@ from norvash.web.answers import STATIC, error_answer
 from norvash.web.api import motors as motors_api
 from norvash.web.api import sums as sums_api
 from norvash.web.deps import Conn, Now, Pool, Who
+from norvash.web.jobs import Jobs
 from norvash.web.logs import log_event, log_failure
 from norvash.web.pages import (
     bench,
     figures,
     hours,
+    hours_import,
     measure,
     motor,
     motors,
@@ -77,6 +79,7 @@ def create_app(settings: Settings) -> FastAPI:
 
     app = FastAPI(title="Norvash", docs_url=None, redoc_url=None, lifespan=lifespan, openapi_url="/api/v1/openapi.json")
     app.state.settings, app.state.pool, app.state.catch_up = (settings, Pool(settings.db), catch_up_in_background)
+    app.state.jobs = Jobs()
     for module in (
         bench,
         motors,
@@ -84,6 +87,7 @@ def create_app(settings: Settings) -> FastAPI:
         figures,
         policies,
         types,
+        hours_import,
         hours,
         outlook,
         past,

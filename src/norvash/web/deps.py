@@ -98,12 +98,12 @@ class Sent:
 
 
 async def _sent(request: Request) -> Sent:
-    form = await request.form(max_files=1, max_fields=100)
-    typed = {name: value for name, value in form.items() if isinstance(value, str)}
-    for value in form.values():
-        if not isinstance(value, str):
-            return Sent(typed, value.filename or "", await value.read())
-    return Sent(typed, "", b"")
+    async with request.form(max_files=1, max_fields=100) as form:
+        typed = {name: value for name, value in form.items() if isinstance(value, str)}
+        for value in form.values():
+            if not isinstance(value, str):
+                return Sent(typed, value.filename or "", await value.read())
+        return Sent(typed, "", b"")
 
 
 SentForm = Annotated[Sent, Depends(_sent)]

@@ -62,3 +62,13 @@ create index standing_outlook on standing (early_on, motor_id);
 create index standing_look on standing (look_on, motor_id);
 create index round_by_set on round (set_id);
 update standing set rules_seq = -1;
+
+-- A file of readings between its upload and its import; taken away once it is imported or forgotten.
+create table import_file (
+    id text primary key,
+    name text not null,
+    sha256 text not null,
+    data blob not null,
+    at text not null,
+    person_id text not null references person (id)
+) strict;

@@ -1,35 +1,67 @@
 """Hours: the log of one motor, and the way to it."""
 
+from dataclasses import dataclass
+from typing import Any
+
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.errors import NorvashError
+from norvash.errors import NorvashError, NotFound
 from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import UseForm
 from norvash.web.motor_drawings import drawing_of
 from norvash.work.bench import REGISTER_PAGE, register
+from norvash.work.hours_book import BookRow, book_rows
 from norvash.work.logging_use import MODES, log_use, take_back
 from norvash.work.motor_page import motor_page
 
 router = APIRouter()
 
 
+@dataclass(frozen=True, slots=True)
+class Row:
+    """A row of the book with what is typed into it: kept, refused, or still empty."""
+
+    row: BookRow
+    act_id: str
+    day: str
+    typed: str = ""
+    kept: str = ""
+    error: NorvashError | None = None
+
+    def __getattr__(self, name: str) -> Any:
+        return getattr(self.row, name)
+
+
 @router.get("/hours")
-def show(request: Request, conn: Conn, now: Now, q: str = "", p: int = 1) -> HTMLResponse:
-    """Show whose hours can be logged."""
-    rows = register(conn, q[:80], "", p, now.date())
-    return page(
-        request,
-        "hours.html",
-        area="Hours",
-        rows=rows[:REGISTER_PAGE],
-        more=len(rows) > REGISTER_PAGE,
-        q=q,
-        p=max(p, 1),
-        errors={},
-    )
+def show(request: Request, conn: Conn, now: Now, who: Who, q: str = "", day: str = "", p: int = 1) -> Response:
+    """Show the hours book: many motors, a field for each."""
+    if who is None:
+        return go_to("/who?next=/hours")
+    found = register(conn, q[:80], "", p, now.date())
+    rows = book_rows(conn, [r.listed.motor_id for r in found[:REGISTER_PAGE]])
+    return page(request, "hours.html", area="Hours", rows=[Row(r, fresh_id(), day[:30]) for r in rows],
+                more=len(found) > REGISTER_PAGE, q=q, day=day[:30], p=max(p, 1), errors={})  # fmt: skip
+
+
+@router.post("/hours/{motor_id}/row")
+def keep_row(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+    """Keep one row of the book, and give it back as it stands now."""
+    text, day = typed.get("value", "").strip(), typed.get("day", "")
+    kept, error = "", None
+    mode = "increment" if text.startswith("+") else "counter"
+    if text:
+        try:
+            log_use(conn, act_of(typed, who, now), motor_id, text.removeprefix("+"), mode, day, typed.get("answer", ""))
+            text, kept = "", "kept"
+        except NotFound as unknown:
+            raise unknown from None
+        except NorvashError as refused:
+            error = refused
+    row = Row(book_rows(conn, [motor_id])[0], fresh_id(), day, text, kept, error)
+    return page(request, "hours_one_row.html", status_of(error) if error else 200, b=row, errors={})
 
 
 @router.get("/motors/{motor_id}/hours")

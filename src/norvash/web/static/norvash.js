@@ -40,6 +40,28 @@
     if (found) { event.preventDefault(); press(found); }
   });
 
+  // In the hours book Enter keeps a row and moves on to the next; a row that was changed is kept when it is left.
+  let entered = false;
+  const rowFields = () => [...document.querySelectorAll("[data-row] input[name=value]")];
+  document.addEventListener("keydown", (event) => {
+    if (event.key !== "Enter" || !event.target.matches("[data-row] input[name=value]")) { return; }
+    const fields = rowFields(), next = fields[fields.indexOf(event.target) + 1];
+    if (!event.target.value.trim()) { event.preventDefault(); }
+    entered = true;
+    setTimeout(() => { entered = false; }, 0);
+    if (next) { setTimeout(() => { const again = document.getElementById(next.id); if (again) { again.focus(); again.select(); } }, 0); }
+  });
+  document.addEventListener("change", (event) => {
+    if (!entered && event.target.matches("[data-row] input[name=value]") && event.target.value.trim() && event.target.isConnected) {
+      event.target.form.requestSubmit();
+    }
+    if (event.target.matches("[data-most]")) {
+      const large = event.target.files.length > 0 && event.target.files[0].size > Number(event.target.dataset.most);
+      document.getElementById("file-large").hidden = !large;
+      event.target.form.querySelector("button").disabled = large;
+    }
+  });
+
   document.addEventListener("click", (event) => {
     const button = event.target.closest("[data-fill]");
     if (!button) { return; }
