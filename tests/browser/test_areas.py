@@ -188,5 +188,5 @@ def test_a_doubt_left_open_is_settled_on_the_motors_page(ines: Page, watch: Watc
         expect(ines.get_by_role("heading", name=value)).to_be_visible()
     expect(ines.get_by_role("button", name="Done")).to_be_focused()
     keys(ines, "Enter")
-    expect(ines.locator(".verdict h1")).to_contain_text("The limit is reached at about")
+    expect(ines.locator(".verdict h1")).to_contain_text("First brush at its limit at about")
     expect(ines.locator(".doubt")).to_have_count(0)

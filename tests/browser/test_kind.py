@@ -70,7 +70,8 @@ def test_everything_works_without_script(browser: Browser, address: str, motor: 
 
 
 PAGES = ("/", "/motors", "/motors/new", "/motors/new?motor_class=tool", "/motors/{}", "/motors/{}/hours", "/motors/{}/measure",
-         "/motors/{}/new-set", "/motors/{}/figures", "/types", "/types/new", "/hours", "/sums", "/sums/seating", "/rulebook", "/rulebook/stage.watch")  # fmt: skip
+         "/motors/{}/new-set", "/motors/{}/figures", "/policies/motor/{}", "/types", "/types/new", "/hours", "/hours/import", "/outlook", "/outlook/dark", "/outlook/past",
+          "/sums", "/sums/seating", "/rulebook", "/rulebook/stage.watch")  # fmt: skip
 NAMELESS = """[...document.querySelectorAll('a, button, input:not([type=hidden]), select, svg[role]')].filter(e => {
   const words = e.getAttribute('aria-label') || e.textContent.trim() || e.getAttribute('title')
     || [...(e.labels || [])].map(l => l.textContent.trim()).join('') || e.querySelector('img')?.alt;

@@ -1,5 +1,6 @@
 """Walks through the real interface, by keyboard."""
 
+import re
 from datetime import datetime, timedelta
 
 import pytest
@@ -114,7 +115,7 @@ def test_a_new_user_gets_a_date_and_fits_a_new_set_by_keyboard_alone(page: Page,
     press(page, "Enter")
     heading(page, "Sets fitted")
     measure(page, "13.9", "14.05")
-    expect(page.locator(".verdict h1")).to_contain_text("The limit is reached at about 117 h, around")
+    expect(page.locator(".verdict h1")).to_contain_text("First brush at its limit at about")
     press(page, "f")
     heading(page, "New set fitted")
     for _ in range(40):
@@ -151,9 +152,12 @@ def test_two_logs_and_two_rounds_make_a_date(page: Page, watch: Watch, shop: Sho
     press(page, "Enter")
     heading(page, "Sets fitted")
     measure(page, "19.2", "19.8")
-    # 2.8 mm in 160 h leave 640 h, at 20 h a week 32 weeks.
-    expect(page.locator(".verdict h1")).to_contain_text("900 h")
-    assert (datetime.now() + timedelta(weeks=32)).strftime("%B %Y") in page.locator(".verdict h1").inner_text()
+    # 2.8 mm in 160 h leave 640 h, at 20 h a week 32 weeks: the straight line, beside the forecast's band.
+    expect(page.locator(".reasons")).to_contain_text("do not exceed 900 h")
+    expect(page.get_by_role("row", name=re.compile("Do not exceed"))).to_contain_text(
+        f"{datetime.now() + timedelta(weeks=32):%B %Y}"
+    )
+    expect(page.locator(".verdict h1")).to_contain_text("8 times in 10 between")
     expect(page.get_by_role("img", name="Life line").or_(page.get_by_label("Life line")).first).to_be_visible()
 
 

@@ -104,7 +104,7 @@ WORDS: dict[str, tuple[MotorState, tuple[str, ...]]] = {
             replace(e, total_units=min(e.total_units, 500), counter_units=min(e.counter_units, 600)) for e in state().entries)),
         ("tell Norvash which months this machine runs",)),
     "wear out of line": (state(a_round(10, 19, 19), a_round(20, 16, 16), a_round(24, 10, 10)), ("abnormal wear", "Find the cause")),
-    "nearly there": (state(a_round(10, 16, 16), a_round(20, 9.9, 9.9), own={**FITTED, "expected_life_units": 2000.0}), ("Change the set", "shorter than is worth while")),
+    "nearly there": (state(a_round(10, 16, 16, sd=0.6), a_round(20, 9.6, 9.6, sd=0.6)), ("Change the set", "shorter than is worth while")),
     "whole runs": (state(a_round(20, 15, 16), own={**FITTED, "run_length_units": 3.0}), ("whole runs of 3 h left",)),
     "where it is wet": (state(a_round(20, 21, 21), own={**FITTED, "conditions": "wet"}), ("12 months since the last complete look",)),
 }  # fmt: skip

@@ -47,7 +47,7 @@ def test_a_job_through_the_pages(client: TestClient, shop: Shop) -> None:
 
 
 READS = ["/", "/?p=7", "/motors", "/motors?q=nothing", "/motors?c=tool&p=3", "/motors/new", "/motors/new?motor_class=starter",
-         "/types", "/types/new", "/hours", "/hours?q=x", "/sums", "/rulebook", "/rulebook/stage.watch", "/who", "/healthz",
+         "/types", "/types/new", "/hours", "/hours?q=x", "/hours/import", "/outlook", "/outlook?span=seasons", "/outlook/dark", "/outlook/past", "/outlook/norvash.ics", "/sums", "/rulebook", "/rulebook/stage.watch", "/who", "/healthz",
          "/api/v1/sums", "/static/norvash.css"]  # fmt: skip
 
 
@@ -62,7 +62,7 @@ def test_every_page_answers_with_its_guards(client: TestClient, path: str) -> No
 
 
 UNKNOWN = ["/nothing", "/motors/none-such", "/motors/none-such/hours", "/motors/none-such/measure", "/motors/none-such/new-set",
-           "/motors/none-such/figures", "/motors/none-such/drawings/end-view.svg", "/rounds/none-such", "/types/none-such",
+           "/motors/none-such/figures", "/policies/motor/none-such", "/policies/type/none-such", "/types/none-such/table", "/motors/none-such/drawings/end-view.svg", "/rounds/none-such", "/types/none-such",
            "/rulebook/none.such", "/sums/none-such", "/api/v1/motors/none-such", "/static/none.css"]  # fmt: skip
 
 

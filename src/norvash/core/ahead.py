@@ -8,7 +8,8 @@ from datetime import date
 class Ahead:
     """When the first brush reaches its limit: total use and days at each chance, and on what it rests.
 
-    Units: total use of the motor's record; rate in mm per unit of use; position from 1.
+    Units: total use of the motor's record; rate in mm per unit of use; position from 1. life_units is what a set lasts at
+    the rate believed now.
     """
 
     visits: int

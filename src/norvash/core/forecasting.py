@@ -75,9 +75,10 @@ def ahead_of(made: Forecast, case: Case, state: MotorState) -> Ahead:
         return None if value is None or last is None else in_weeks(value, last)
 
     use, visits = made.use, case.visits
+    rate = made.mean_rate if visits else exp(made.prior.loc)
     days = (weeks.p10, weeks.p50, weeks.p90) if weeks else (None, None, None)
     return Ahead(
-        len(visits), len(case.past), (case.new_mm - case.limit_mm) / exp(made.prior.loc),
+        len(visits), len(case.past), (case.new_mm - case.limit_mm) / rate,
         base + use.p05, base + use.p10, base + made.half[0], base + use.p50, base + made.half[1], base + use.p90,
         base + use.p95, base + made.inspect_use, on(days[0]), on(days[1]), on(days[2]), on(made.inspect_weeks),
         made.tail, made.jumped, made.mean_rate, made.worst_position + 1, base + (visits[-1].use if visits else 0.0),

@@ -6,5 +6,5 @@ from norvash.core.sums import carbon, fitting, intervals, line, loading
 from norvash.core.sums.registry import Sum
 
 SUMS: MappingProxyType[str, Sum] = MappingProxyType(
-    {s.name: s for s in (*carbon.SUMS, *line.SUMS, *intervals.SUMS, *loading.SUMS, *fitting.SUMS)}
+    {s.name: s for s in (*carbon.SUMS, *line.SUMS, *loading.SUMS, *fitting.SUMS, *intervals.SUMS)}
 )

@@ -46,10 +46,11 @@
   document.addEventListener("keydown", (event) => {
     if (event.key !== "Enter" || !event.target.matches("[data-row] input[name=value]")) { return; }
     const fields = rowFields(), next = fields[fields.indexOf(event.target) + 1];
-    if (!event.target.value.trim()) { event.preventDefault(); }
+    event.preventDefault();
     entered = true;
-    setTimeout(() => { entered = false; }, 0);
-    if (next) { setTimeout(() => { const again = document.getElementById(next.id); if (again) { again.focus(); again.select(); } }, 0); }
+    if (event.target.value.trim()) { event.target.form.requestSubmit(); }
+    if (next) { next.focus(); next.select(); }
+    entered = false;
   });
   document.addEventListener("change", (event) => {
     if (!entered && event.target.matches("[data-row] input[name=value]") && event.target.value.trim() && event.target.isConnected) {
