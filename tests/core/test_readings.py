@@ -1,5 +1,7 @@
 """Every way of measuring, and the readings that are hard to believe."""
 
+from dataclasses import replace
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -9,6 +11,7 @@ from norvash.core.doubts import doubt_of
 from norvash.core.figures import FIELDS, Figures, check_together, read_figure
 from norvash.core.positions import even_positions
 from norvash.core.readings import Reading, on_the_gauge_mm, read
+from norvash.core.renewal import Carbon, renewed
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.straight_line import Point
@@ -185,3 +188,31 @@ def test_positions(count: int, labels: str) -> None:
     assert all(0 <= p.angle_deg < 360 for p in plans)
     if count % 2 == 0:
         assert sum(p.polarity == "+" for p in plans) == count / 2
+
+
+NEW_CARBON = {
+    "as expected": (16.0, 0.05, None),
+    "within error": (16.8, 0.4, None),
+    "worn faster": (10.0, 0.05, "doubt.fall"),
+    "nearly new again": (21.8, 0.05, "doubt.renewed-sure"),
+    "worn a little since": (20.9, 0.05, "doubt.renewed-sure"),
+    "nearly new by eye": (20.5, 1.7, "doubt.renewed-ask"),
+}
+
+
+@pytest.mark.parametrize(("mm", "sd", "rule"), NEW_CARBON.values(), ids=NEW_CARBON)
+def test_new_carbon_is_told_from_noise(mm: float, sd: float, rule: str | None, rules: MotorRules) -> None:
+    carbon = Carbon(22.0, 8.0, 0.01)
+    doubt = doubt_of(reading(mm, sd), START, replace(BEFORE, sd_mm=sd), 560, (), rules, carbon)
+    assert (doubt.rule_id if doubt else None) == rule
+    assert doubt is None or rule == "doubt.fall" or "New brushes since" in doubt.words
+
+
+@given(st.floats(9, 22), st.floats(0.02, 0.5))
+def test_the_chance_of_new_carbon_is_a_chance_and_grows_towards_new(mm: float, sd: float) -> None:
+    carbon, rules = Carbon(22.0, 8.0, 0.01), shipped()
+    chance = renewed(mm, sd, BEFORE, 400, carbon, rules)
+    assert 0 <= chance <= 1
+    assert (
+        renewed(18.0, 0.05, BEFORE, 400, carbon, rules) < 0.01 < 0.99 < renewed(21.8, 0.05, BEFORE, 400, carbon, rules)
+    )

@@ -6,11 +6,13 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from norvash.core.figures import Figures
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.timeline import date_marks, use_on
-from norvash.core.use import Rate, day_of, neighbours, rate_of_use, read_counter, read_increment
+from norvash.core.use import Counted, Rate, day_of, neighbours, rate_of_use, read_counter, read_increment, weighted
 from norvash.core.use_log import Entry
+from norvash.core.use_typed import read_use
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
 
 DAY = datetime(2026, 3, 2, 12)
@@ -139,3 +141,37 @@ def test_the_axis_of_dates() -> None:
     marks = date_marks(100, 400, WEEKLY, Rate(20, 2, 40, None))
     assert [w for _, w in marks] == ["Apr", "May", "Jun"]
     assert [u for u, _ in marks] == sorted(u for u, _ in marks)
+
+
+OWN_USE: dict[str, float | str] = {"reference_rpm": 1500.0, "seconds_per_start": 9.0, "starts_per_hour": 4.0}
+TYPED_USE: dict[str, tuple[str, str, float, float]] = {
+    "plain": ("12.5", "hours", 12.5, 1.0),
+    "at half speed": ("12 h @ 750", "hours", 12.0, 0.5),
+    "starts of a motor that counts hours": ("400 starts", "hours", 1.0, 1.0),
+    "hours of the engine": ("3 h", "starts", 12.0, 1.0),
+}  # fmt: skip
+BAD_USE = {
+    "no speed": ("12 @", "hours", OWN_USE), "ten times too fast": ("12 @ 90000", "hours", OWN_USE), "not weighted": ("12 @ 900", "hours", {}),
+    "starts of unknown length": ("40 starts", "hours", {}), "half a start": ("1.5", "starts", OWN_USE), "less than nothing": ("-3", "hours", OWN_USE),
+    "letters": ("twelve", "hours", OWN_USE),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("text", "unit", "value", "weight"), TYPED_USE.values(), ids=TYPED_USE)
+def test_use_is_typed_in_other_units_or_with_its_speed(text: str, unit: str, value: float, weight: float) -> None:
+    found = read_use(text, unit, Figures(OWN_USE, {}, {}))
+    assert (found.value, found.weight) == (value, weight)
+
+
+@pytest.mark.parametrize(("text", "unit", "own"), BAD_USE.values(), ids=BAD_USE)
+def test_use_that_cannot_be_read_is_refused(text: str, unit: str, own: dict[str, float | str]) -> None:
+    with pytest.raises(InputError) as refused:
+        read_use(text, unit, Figures(own, {}, {}))
+    assert refused.value.field == "value"
+
+
+def test_use_at_half_the_speed_counts_half_and_the_counter_stays_as_read() -> None:
+    before = Entry(datetime(2026, 1, 1), 100.0, 900.0)
+    found = weighted(Counted(112.0, 912.0, ""), 0.5, datetime(2026, 1, 3), (before,))
+    assert (found.total_units, found.counter_units) == (106.0, 912.0)
+    assert weighted(found, 1.0, datetime(2026, 1, 3), ()) is found

@@ -12,7 +12,7 @@ from norvash.store import people, rounds, rules, standings, use
 from norvash.work.acting import Act
 from norvash.work.bench import bench, register
 from norvash.work.logging_use import log_use, take_back
-from norvash.work.measuring import note, record, settle_doubt, start_round
+from norvash.work.measuring import note, record, settle_doubt, start_round, take_back_answer
 from norvash.work.new_set import fit_new_set
 from norvash.work.registering import add_motor, change_figures, save_type
 from norvash.work.round_page import round_page
@@ -222,13 +222,19 @@ def test_a_doubted_reading_is_kept_and_asked_about(shop: Shop) -> None:
     shop.later(weeks=4).log(motor, "180")
     round_id = start_round(shop.conn, shop.act(), motor, "")
     reading = record(shop.conn, shop.act(), round_id, 1, "21.6")
-    assert "longer than last time" in rounds.list_readings(shop.conn, round_id)[1].doubt
+    assert "looks like new carbon" in rounds.list_readings(shop.conn, round_id)[1].doubt
     assert "doubtful" in shop.page(motor).said.flags
     settle_doubt(shop.conn, shop.act(), reading, "mistyped")
     assert rounds.list_readings(shop.conn, round_id) == {}
     again = record(shop.conn, shop.act(), round_id, 1, "21.5")
     settle_doubt(shop.conn, shop.act(), again, "right")
     assert "doubtful" not in shop.page(motor).said.flags
+    assert [r.typed for r in shop.page(motor).answered] == ["21.5"]
+    take_back_answer(shop.conn, shop.act(), again)
+    assert ("doubtful" in shop.page(motor).said.flags, shop.page(motor).answered) == (True, [])
+    with pytest.raises(Conflict, match="stands no more"):
+        take_back_answer(shop.conn, shop.act(), again)
+    settle_doubt(shop.conn, shop.act(), again, "right")
     with pytest.raises(InputError, match="not known"):
         settle_doubt(shop.conn, shop.act(), again, "perhaps")
     with pytest.raises(Conflict, match="counts no longer"):

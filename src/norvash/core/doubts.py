@@ -6,6 +6,7 @@ from math import hypot
 from statistics import median
 
 from norvash.core.readings import Reading
+from norvash.core.renewal import Carbon, renewed
 from norvash.core.rules.book import MotorRules
 from norvash.core.straight_line import Point
 
@@ -22,7 +23,13 @@ class Doubt:
 
 
 def doubt_of(
-    reading: Reading, start: Point, previous: Point | None, run_h: float, partners: Sequence[Point], rules: MotorRules
+    reading: Reading,
+    start: Point,
+    previous: Point | None,
+    run_h: float,
+    partners: Sequence[Point],
+    rules: MotorRules,
+    carbon: Carbon | None = None,
 ) -> Doubt | None:
     """Return the first doubt about a reading, None when it agrees with all that is known.
 
@@ -34,10 +41,27 @@ def doubt_of(
         return Doubt("longer than new", f"{reading.length_mm:.2f} mm is longer than this brush was when new "
                      f"({start.length_mm:.2f} mm). Mistyped, or another brush?", "doubt.noise")  # fmt: skip
     if previous is not None:
-        against_last = _against_last(reading, start, previous, run_h, rules)
+        new = _new_carbon(reading, previous, run_h, carbon, rules) if carbon else None
+        against_last = new or _against_last(reading, start, previous, run_h, rules)
         if against_last is not None:
             return against_last
     return _against_partners(reading, start, partners, rules)
+
+
+def _new_carbon(reading: Reading, previous: Point, run_h: float, carbon: Carbon, rules: MotorRules) -> Doubt | None:
+    """Return the question whether the brush was changed without a record, where that is likely enough.
+
+    A reading below what was to be expected is faster wear, never new carbon.
+    """
+    if reading.length_mm <= previous.length_mm - max(run_h - previous.run_h, 0.0) * carbon.rate_mm_per_unit:
+        return None
+    chance = renewed(reading.length_mm, reading.sd_mm, previous, run_h, carbon, rules)
+    if chance < rules["doubt.renewed-ask"]:
+        return None
+    sure = chance > rules["doubt.renewed-sure"]
+    asked = "New brushes since, without a record?" if sure else "New brushes since, or one reading that is off?"
+    return Doubt("new brushes", f"{reading.length_mm:.2f} mm after {previous.length_mm:.2f} mm last time looks like new carbon "
+                 f"({chance:.0%}). {asked}", "doubt.renewed-sure" if sure else "doubt.renewed-ask")  # fmt: skip
 
 
 def _against_last(reading: Reading, start: Point, previous: Point, run_h: float, rules: MotorRules) -> Doubt | None:

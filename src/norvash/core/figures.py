@@ -94,6 +94,9 @@ FIELDS: tuple[FigureField, ...] = (
     FigureField("use_per_week_units", "Usual use in a week that it runs", "Use", "count", (), 0, 1e6),
     FigureField("active_months", "Months in which it runs, like 9-6", "Use"),
     FigureField("run_length_units", "Use in one run, where it cannot stop midway", "Use", "count", (), 0.01, 1e5),
+    FigureField("reference_rpm", "Speed that use is counted at, where it is weighted by speed", "Use", "speed", (), 1, 1e5),
+    FigureField("seconds_per_start", "Seconds of running in one start", "Use", "count", (), 0.01, 86400),
+    FigureField("starts_per_hour", "Starts in an hour of the machine it starts", "Use", "count", (), 0.001, 3600),
     FigureField("conditions", "Where it stands", "Use", choices=CONDITIONS),
 )  # fmt: skip
 BY_NAME = {f.name: f for f in FIELDS}

@@ -77,6 +77,16 @@ def read_increment(
     return Counted(total, counter, "increment")
 
 
+def weighted(counted: Counted, weight: float, at: datetime, entries: Sequence[Entry]) -> Counted:
+    """Return what was counted with the use since the entry before weighted, as by the speed it ran at; the counter is as read."""
+    before, _ = neighbours(entries, at)
+    if weight == 1 or before is None:
+        return counted
+    return Counted(
+        before.total_units + weight * (counted.total_units - before.total_units), counted.counter_units, counted.event
+    )
+
+
 def _not_future(at: datetime, now: datetime) -> None:
     if at > now:
         raise InputError(

@@ -264,3 +264,13 @@ def answer_doubt(conn: Connection, reading_id: str, answer: str) -> None:
 def withdraw_reading(conn: Connection, reading_id: str) -> None:
     """Take a mistyped reading out of the count; it stays in the record, replaced by nothing but itself."""
     conn.execute("update reading set replaced_by = id where id = :id", {"id": reading_id})
+
+
+def list_answered(conn: Connection, motor_id: str) -> list[ReadingRow]:
+    """Return the readings of the motor's newest round that were doubted and said to be right."""
+    rows = conn.execute(
+        f"""{_READING} where g.round_id = (select id from round where motor_id = :id order by at desc, seq desc limit 1)
+            and g.replaced_by is null and g.doubt <> '' and g.doubt_answer <> '' order by g.position_number""",
+        {"id": motor_id},
+    )
+    return [_reading(r) for r in rows]

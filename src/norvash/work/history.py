@@ -130,6 +130,10 @@ def _figure(value: object) -> str:
     return "not stated" if value is None else f"{value:g}" if isinstance(value, float) else str(value)
 
 
+def _reopened(told: _Told) -> str:
+    return f"took back what was said of {told.before['typed']}"
+
+
 def _policy(told: _Told) -> str:
     return f"added the policy {told.after['policy']}" if told.after else f"ended the policy {told.before['policy']}"
 
@@ -140,6 +144,7 @@ _SAID: dict[str, Callable[[_Told], str]] = {
     "take back use": _took_back,
     "fit a new set": _fitted,
     "change figures": _changed,
+    "take back an answer": _reopened,
     "add a policy": _policy,
     "end a policy": _policy,
 }

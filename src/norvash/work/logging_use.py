@@ -2,8 +2,8 @@
 
 from datetime import datetime, time, timedelta
 
-from norvash.core.quantities import parse
-from norvash.core.use import Counted, read_counter, read_increment
+from norvash.core.use import Counted, read_counter, read_increment, weighted
+from norvash.core.use_typed import read_use
 from norvash.errors import InputError
 from norvash.store import use
 from norvash.store.database import Connection
@@ -35,33 +35,19 @@ def moment(day: str, now: datetime) -> datetime:
     raise InputError(f"“{day}” is not a day.", f"Write it like {now:%Y-%m-%d}, {now:%d/%m/%Y} or yesterday.", "day")
 
 
-def read_use(text: str, unit: str) -> float:
-    """Return typed use in the motor's unit.
-
-    Raises: InputError, also below nothing or for a broken start.
-    """
-    try:
-        value = parse(text, unit).value
-    except InputError as error:
-        raise error.at("value") from None
-    if value < 0:
-        raise InputError(f"“{text.strip()}” is less than nothing.", "Type what the counter shows.", "value")
-    if unit == "starts" and value != int(value):
-        raise InputError(f"“{text.strip()}” is not a whole number of starts.", "Starts are counted whole.", "value")
-    return value
-
-
 def count(
     conn: Connection, context: Context, text: str, mode: str, at: datetime, now: datetime, answer: str
 ) -> Counted:
     """Return what a typed use means for a motor, without keeping it."""
     if mode not in MODES:
         raise InputError("It is not clear what the number means.", "Choose counter or increment.", "mode")
-    value = read_use(text, context.unit)
+    typed = read_use(text, context.unit, context.figures)
     entries = use.list_entries(conn, context.motor.id)
     if mode == "increment":
-        return read_increment(value, at, now, entries, context.unit, context.rules)
-    return read_counter(value, at, now, entries, context.unit, context.rules, answer)
+        counted = read_increment(typed.value, at, now, entries, context.unit, context.rules)
+    else:
+        counted = read_counter(typed.value, at, now, entries, context.unit, context.rules, answer)
+    return weighted(counted, typed.weight, at, entries)
 
 
 def log_use(

@@ -4,7 +4,8 @@ from norvash.core.doubts import ANSWERS, Doubt, doubt_of
 from norvash.core.findings import BY_ID
 from norvash.core.positions import PositionPlan
 from norvash.core.readings import Reading, read
-from norvash.core.state import Round, start_of
+from norvash.core.renewal import Carbon
+from norvash.core.state import Round, motor_limit, start_of
 from norvash.core.straight_line import Point
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import forecasts, rounds
@@ -104,8 +105,35 @@ def doubt_about(context: Context, row: RoundRow, plan: PositionPlan, reading: Re
     start = start_of(state, current, plan.number, context.rules)
     if start.run_h >= row.total_units and not current.fitted_known:
         start = Point(state.figures.need("new_mm"), row.total_units, start.sd_mm)
+    new_mm, limit = state.figures.need("new_mm"), motor_limit(state.figures, context.rules)
+    rate = (
+        state.ahead.rate_mm_per_unit
+        if state.ahead
+        else (new_mm - limit.limit_mm) / state.figures.need("expected_life_units")
+    )
     return doubt_of(reading, start, _previous(current.rounds, this, plan.number), row.total_units,
-                    _partners(context, this, plan.number), context.rules)  # fmt: skip
+                    _partners(context, this, plan.number), context.rules, Carbon(new_mm, limit.limit_mm, rate))  # fmt: skip
+
+
+def take_back_answer(conn: Connection, act: Act, reading_id: str) -> str:
+    """Open a doubt again that was answered with “it is right”; return the motor's id.
+
+    Raises: Conflict when there is no such answer to take back.
+    """
+
+    def body(act: Act) -> Change:
+        reading, round_id = rounds.fetch_reading(conn, reading_id)
+        row = rounds.fetch_round(conn, round_id)
+        counts = rounds.list_readings(conn, round_id).get(reading.position_number)
+        if not reading.doubt_answer or counts is None or counts.id != reading_id:
+            raise Conflict("This answer stands no more.", "Look at the round as it is now.")
+        rounds.answer_doubt(conn, reading_id, "")
+        refresh(conn, row.motor_id, act.at.date())
+        return Change(
+            row.motor_id, {"typed": reading.typed, "answer": reading.doubt_answer}, {"answer": ""}, row.motor_id
+        )
+
+    return once(conn, act, "take back an answer", {"reading": reading_id}, body)
 
 
 def _previous(all_rounds: tuple[Round, ...], this: Round, position: int) -> Point | None:

@@ -7,7 +7,7 @@ from norvash.core.sentence import Verdict, verdict
 from norvash.core.verdict import Findings, findings
 from norvash.store import people, rounds, use
 from norvash.store.database import Connection
-from norvash.store.rounds import RoundRow
+from norvash.store.rounds import ReadingRow, RoundRow
 from norvash.store.use import UseRow
 from norvash.work.context import Context, load
 from norvash.work.history import HistoryLine, history
@@ -25,6 +25,7 @@ class MotorPage:
     half_done: RoundRow | None
     log: list[UseRow]
     history: tuple[HistoryLine, ...]
+    answered: list[ReadingRow]
 
 
 def judged(conn: Connection, motor_id: str, today: date) -> tuple[Context, Findings, Verdict]:
@@ -41,4 +42,4 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
     """
     context, found, said = judged(conn, motor_id, today)
     return MotorPage(context, found, said, rounds.open_round(conn, motor_id), use.list_log(conn, motor_id, _LOG),
-                     history(people.list_acts(conn, motor_id, _ACTS), context.unit))  # fmt: skip
+                     history(people.list_acts(conn, motor_id, _ACTS), context.unit), rounds.list_answered(conn, motor_id))  # fmt: skip

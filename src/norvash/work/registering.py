@@ -10,13 +10,13 @@ from norvash.core.positions import PositionPlan, even_positions, read_positions
 from norvash.core.quantities import parse_count
 from norvash.core.state import motor_limit
 from norvash.core.use import Counted
+from norvash.core.use_typed import read_use
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
 from norvash.store import motors, rounds, use
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
 from norvash.work.acting import Act, Change, once
 from norvash.work.context import figures_of, load
-from norvash.work.logging_use import read_use
 from norvash.work.standing import refresh, refresh_all
 
 _LONGEST = 80
@@ -131,7 +131,7 @@ def _checked(
     use_units = 0.0
     with errors:
         try:
-            use_units = read_use(given.use_now or "0", unit)
+            use_units = read_use(given.use_now or "0", unit).value
         except InputError as error:
             raise error.at("use_now") from None
     return motor, plans, figures, use_units

@@ -13,6 +13,17 @@ RULES = (
     Rule("instrument.eye", "by eye against a new brush, share of the new length", "", 0.08, _SHOP, 0.001, 0.5),
     Rule("reading.believable", "longest believable reading, times the new length", "", 1.3, _HOUSE, 1, 5),
     Rule("doubt.noise", "standard deviations before a reading is doubted", "", 3.0, _HOUSE, 1, 10),
+    Rule(
+        "doubt.renewed-prior",
+        "chance beforehand that a brush was changed without a record",
+        "",
+        0.03,
+        _HOUSE,
+        0.001,
+        0.5,
+    ),
+    Rule("doubt.renewed-ask", "chance of new carbon from which it is asked about", "", 0.1, _HOUSE, 0.01, 0.9),
+    Rule("doubt.renewed-sure", "chance of new carbon over which new brushes are proposed", "", 0.9, _HOUSE, 0.1, 0.999),
     Rule("doubt.fall", "times the expected wear before a sharp fall is asked about", "", 3.0, _HOUSE, 1, 20),
     Rule(
         "doubt.partner",

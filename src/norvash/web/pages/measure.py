@@ -16,7 +16,7 @@ from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import ReadingForm, RoundForm, whole
 from norvash.web.motor_drawings import round_view
-from norvash.work.measuring import KINDS, finish, note, record, settle_doubt, start_round
+from norvash.work.measuring import KINDS, finish, note, record, settle_doubt, start_round, take_back_answer
 from norvash.work.motor_page import motor_page
 from norvash.work.round_page import RoundPage, round_page
 
@@ -108,6 +108,12 @@ def doubt(conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Resp
     if row.finished or typed.get("back") == "motor":
         return go_to(f"/motors/{row.motor_id}{f'/measure?position={position}' if answer == 'mistyped' else ''}")
     return go_to(f"/rounds/{row.id}?position={position if answer == 'mistyped' else 0}")
+
+
+@router.post("/readings/{reading_id}/answer")
+def reopen(conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Response:
+    """Take the answer to a doubt back, so that it is asked again."""
+    return go_to(f"/motors/{take_back_answer(conn, act_of(typed, who, now), reading_id)}")
 
 
 @router.post("/rounds/{round_id}/findings")
