@@ -54,6 +54,12 @@ def figures(page: Page) -> None:
     page.get_by_role("heading", name="Figures of").wait_for()
 
 
+def when_to_look(page: Page) -> None:
+    motor(page, "H-01")
+    page.keyboard.press("p")
+    page.get_by_role("heading", name="When to look").wait_for()
+
+
 SHOTS = {
     "bench": (WIDE, "light", lambda p: p.goto("/")),
     "bench-dark": (WIDE, "dark", lambda p: p.goto("/")),
@@ -73,6 +79,9 @@ SHOTS = {
         "light",
         lambda p: (motor(p, "W-02"), p.keyboard.press("f"), p.get_by_role("heading", name="New set fitted").wait_for()),
     ),
+    "hours-book": (WIDE, "light", lambda p: p.goto("/hours")),
+    "outlook": (WIDE, "light", lambda p: p.goto("/outlook")),
+    "when-to-look": (WIDE, "light", when_to_look),
     "rulebook": (WIDE, "light", lambda p: p.goto("/rulebook")),
     "sum": (WIDE, "light", lambda p: p.goto("/sums/seating")),
 }

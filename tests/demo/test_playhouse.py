@@ -18,7 +18,7 @@ from norvash.work.motor_page import MotorPage, motor_page
 @pytest.fixture(scope="module")
 def house(tmp_path_factory: pytest.TempPathFactory) -> Iterator[Connection]:
     path = tmp_path_factory.mktemp("house") / "demo.db"
-    assert "19 motors" in prepare(path, reset=True)
+    assert "25 motors" in prepare(path, reset=True)
     conn = connect(path)
     yield conn
     conn.close()

@@ -11,10 +11,11 @@ from norvash.core.use import Counted
 from norvash.store import motors, people, rounds, use
 from norvash.store.database import Connection, connect, migrate, transaction
 from norvash.work.context import rulebook
-from norvash.work.standing import refresh
+from norvash.work.standing import refresh_all
 
 PERSON = "person-of-bench"
 _ACT = "act-of-the-bench"
+_BATCH = 200
 _NEW_MM, _LIMIT_MM, _LIFE_H = 32.0, 14.0, 2500.0
 
 
@@ -30,7 +31,8 @@ def make_fleet(path: Path, count: int, now: datetime) -> str:
         book = rulebook(conn)
         for i in range(count):
             _motor(conn, f"motor-{i:05d}", i, now, random)
-            refresh(conn, f"motor-{i:05d}", now.date(), book)
+        for start in range(0, count, _BATCH):
+            refresh_all(conn, [f"motor-{i:05d}" for i in range(start, min(start + _BATCH, count))], now.date(), book)
     conn.close()
     return f"motor-{count // 2:05d}"
 

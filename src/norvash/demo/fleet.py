@@ -46,21 +46,37 @@ KINDS = (
     Kind("Winch motor, four-pole shunt", "industrial", "4",
          {"new_mm": "32", "thickness_mm": "12.5", "width_mm": "25", "limit_mm": "14", "limit_source": "maker",
           "commutator_d_mm": "120", "bars": "87", "poles": "4", "grade_family": "electrographite", "grade": "LP-B 214",
-          "rated_v": "220", "rated_a": "38", "rated_rpm": "1450", "holder_gap_mm": "2.2"}),
+          "expected_life_units": "2600", "rated_v": "220", "rated_a": "38", "rated_rpm": "1450", "holder_gap_mm": "2.2"}),
     Kind("Bench tool motor, universal", "tool", "2",
          {"new_mm": "15", "thickness_mm": "6.4", "width_mm": "12.5", "limit_mm": "5.5", "limit_source": "maker",
           "commutator_d_mm": "30", "bars": "28", "grade_family": "resin-bonded", "grade": "LP-B 031", "rated_v": "230",
-          "rated_a": "7.4"}),
+          "rated_a": "7.4", "expected_life_units": "340"}),
 )  # fmt: skip
 
 PEOPLE = ("Ines Torvald", "Bram Aldous", "Maud Celliers")
+
+_PAIR = {"thickness_mm": "6.3", "width_mm": "11", "grade_family": "resin-bonded"}
+
+# Days on which the house is dark, relative to the demonstration's year: name, first and last day, every year, place.
+WINDOWS = (
+    ("Summer, house dark", "2023-07-01", "2023-08-31", "yes", ""),
+    ("Get-in of the winter piece", "2026-12-07", "2026-12-13", "no", "stage"),
+    ("February refit", "2027-02-08", "2027-02-21", "no", ""),
+)
+# The maker's table for the paint-frame hoist: use so far, depth, hours to the next look.
+HOIST_TABLE = """h;26;30;34;38;42
+200;300;240;180;90;30
+400;420;360;260;140;50
+800;620;500;360;210;70
+1600;760;620;450;260;90
+"""
 
 MACHINES = (
     Machine("W-02", "Fly-floor winch 2", "stage left, fly floor", "industrial", 18, 2300, 0.07, 32, 14, looked_weeks_ago=2,
             kind=KINDS[0].name, state="near its limit"),
     Machine("W-01", "Fly-floor winch 1", "stage right, fly floor", "industrial", 16, 2500, 0.62, 32, 14, looked_weeks_ago=6, kind=KINDS[0].name),
     Machine("R-01", "Revolve drive", "under stage", "industrial", 22, 4600, 0.31, 40, 20, looked_weeks_ago=3, brushes="8",
-            figures={"thickness_mm": "16", "width_mm": "32", "commutator_d_mm": "160", "bars": "117", "poles": "4",
+            figures={"run_length_units": "3", "thickness_mm": "16", "width_mm": "32", "commutator_d_mm": "160", "bars": "117", "poles": "4",
                      "grade_family": "electrographite", "grade": "LP-B 230", "rated_v": "440", "rated_a": "62"},
             state="eight brushes"),
     Machine("L-01", "Orchestra lift", "pit, motor room", "industrial", 6, 2600, 0.48, 32, 14, looked_weeks_ago=9, brushes="4", state="uneven",
@@ -69,7 +85,7 @@ MACHINES = (
             figures={"method": "depth", "instrument": "micrometer", "depth_new_mm": "22", "depth_limit_mm": "42",
                      "depth_constant_mm": "58", "thickness_mm": "12.5", "width_mm": "20"}),
     Machine("C-01", "Safety-curtain drive", "grid", "industrial", 0.6, 900, 0.9, 28, 0, looked_weeks_ago=4, brushes="4", stated_limit=False,
-            weeks=60, every_weeks=100, seasonal=False, state="first measurement"),
+            weeks=60, every_weeks=100, seasonal=False, state="first measurement", figures={"conditions": "mostly idle", "expected_life_units": "900"}),
     Machine("TG-01", "Scenery tug", "scene dock", "traction", 14, 1900, 0.17, 40, 18, looked_weeks_ago=1, brushes="4", state="counter replaced",
             figures={"rated_v": "48", "rated_a": "90", "grade_family": "metal-graphite", "grade": "LP-B 402"}),
     Machine("T-11", "Mitre saw", "scene shop, bench 3", "tool", 5.5, 360, 0.1, 15, 5.5, looked_weeks_ago=11, kind=KINDS[1].name, instrument="vernier"),
@@ -88,6 +104,16 @@ MACHINES = (
             figures={"thickness_mm": "5", "width_mm": "8", "commutator_d_mm": "38", "bars": "31"}),
     Machine("G-02", "Exciter of the stand-by set", "yard", "generator", 2.1, 700, 0.5, 22, 9, looked_weeks_ago=1, brushes="4", seasonal=False,
             state="abrupt wear"),
+    Machine("T-14", "Hammer drill", "metal shop", "tool", 1.6, 210, 0.42, 16, 6, looked_weeks_ago=7, weeks=110, figures=_PAIR | {"expected_life_units": "200"}),
+    Machine("T-16", "Jigsaw", "scene shop", "tool", 2.8, 260, 0.7, 15, 5.5, looked_weeks_ago=5, weeks=90, kind=KINDS[1].name),
+    Machine("A-11", "Coffee mill", "canteen", "appliance", 3.2, 520, 0.55, 20, 7, looked_weeks_ago=9, weeks=120, instrument="rule",
+            figures=_PAIR | {"expected_life_units": "500"}),
+    Machine("A-12", "Wardrobe hand-held dryer", "wardrobe", "appliance", 4.5, 380, 0.33, 14, 5, looked_weeks_ago=4, weeks=100,
+            figures=_PAIR | {"expected_life_units": "400"}),
+    Machine("A-10", "Haze fan", "stage left", "appliance", 7, 1300, 0.81, 24, 9, looked_weeks_ago=6, weeks=80,
+            figures=_PAIR | {"expected_life_units": "1200"}),
+    Machine("S-07", "Fire-pump engine, starter", "pump house", "starter", 2, 700, 0.88, 16, 8, looked_weeks_ago=12, weeks=130, brushes="4", seasonal=False,
+            figures={"expected_life_units": "700", "conditions": "wet"}),
     Machine("H-02", "Spare winch motor", "stores, shelf 4", "industrial", 0, 2300, 1.0, 32, 14, kind=KINDS[0].name, weeks=30,
             state="on the shelf"),
 )  # fmt: skip

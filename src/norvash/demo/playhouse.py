@@ -8,17 +8,20 @@ from pathlib import Path
 from random import Random
 
 from norvash.core.simulation import Worn, read_with, simulate_set
-from norvash.demo.fleet import KINDS, MACHINES, PEOPLE, Machine
+from norvash.demo.fleet import HOIST_TABLE, KINDS, MACHINES, PEOPLE, WINDOWS, Machine
 from norvash.errors import NorvashError
-from norvash.store import people, rounds
+from norvash.exchange.interval_tables import table_from_csv
+from norvash.store import motors, people, rounds
 from norvash.store.database import Connection, connect, migrate, transaction
 from norvash.store.people import Person
 from norvash.work.acting import Act
 from norvash.work.logging_use import log_use
 from norvash.work.measuring import finish, record, settle_doubt, start_round
 from norvash.work.new_set import fit_new_set
+from norvash.work.policing import add_policy, add_window
 from norvash.work.registering import NewMotor, add_motor, save_type
 from norvash.work.ruling import set_rule
+from norvash.work.standing import catch_up
 
 DEMO_DAY = date(2026, 11, 24)
 SITE = "Lanternmoor Playhouse, engineering shop"
@@ -69,8 +72,24 @@ def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
     kinds = {k.name: save_type(conn, acts.at(began), "", k.name, k.motor_class, k.brushes, k.figures) for k in KINDS}
     for number, machine in enumerate(machines):
         _Story(conn, acts, machine, Random(_SEED + number)).tell(kinds)
+    for name, first, last, yearly, place in WINDOWS:
+        typed = {"name": name, "first_on": first, "last_on": last, "yearly": yearly, "place": place}
+        add_window(conn, acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=60)), typed)
+    hoist = motors.names(conn).get("h-01")
+    if hoist is not None:
+        at = acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=55))
+        add_policy(
+            conn,
+            at,
+            "motor",
+            hoist,
+            "table",
+            {"name": "maker's table"},
+            table_from_csv(HOIST_TABLE.encode(), "depth", 500.0),
+        )
     set_rule(conn, acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=50)), "fit.clearance-most", "",
              "0.25", "the house keeps brushes tighter after two chipped sets")  # fmt: skip
+    catch_up(conn, DEMO_DAY)
 
 
 def _lasting(worn: Worn, limit_mm: float, life_units: float) -> Worn:

@@ -38,23 +38,33 @@ def first_crossing(batch: Batch, found: Deviations, believed: Believed) -> Cross
 
 
 def _drawn(believed: Believed) -> tuple[Array, Array]:
-    """Return rates (N, points) by the inverse of the grid's distribution and levels (N, K, points) at them."""
+    """Return rates (N, points) by the inverse of the grid's distribution and levels (N, K, points) at them.
+
+    The points are in order of their first coordinate, so that every node of the grid stands for a run of them.
+    """
     n, k, _ = believed.level.shape
     upto = np.cumsum(believed.weight, axis=1)
     upto /= upto[:, -1:]
     u = uniform("rate")
     reached = u.searchsorted(upto, side="right")
     reached[:, -1] = POINTS
-    node = np.repeat(np.tile(np.arange(NODES), n), np.diff(reached, prepend=0, axis=1).ravel()).reshape(n, POINTS)
-    flat = node + (np.arange(n) * NODES)[:, None]
-    weight = believed.weight.ravel().take(flat)
-    within = 1 - (upto.ravel().take(flat) - u) / np.maximum(weight, KIND(1e-30))
-    rate = np.exp(believed.g.ravel().take(flat) + KIND(believed.step) * (np.clip(within, 0, 1) - KIND(0.5)))
-    at = node[:, None, :] + (np.arange(n * k) * NODES).reshape(n, k, 1)
+    runs = np.diff(reached, prepend=0, axis=1)
+
+    def spread(values: Array, runs: NDArray[np.intp]) -> Array:
+        return np.repeat(values.ravel(), runs.ravel()).reshape(*values.shape[:-1], POINTS)
+
+    edge = believed.g + KIND(believed.step / 2)
+    per_share = KIND(believed.step) / np.maximum(believed.weight, KIND(1e-30))
+    rate = np.exp(
+        np.clip(
+            spread(edge, runs) - (spread(upto, runs) - u) * spread(per_share, runs),
+            spread(edge, runs) - KIND(believed.step),
+            None,
+        )
+    )
+    runs_k = np.broadcast_to(runs[:, None, :], (n, k, NODES))
     z = np.stack([normal(f"level-{min(i, MOST_GROUPS - 1)}") for i in range(k)])
-    level = believed.level.ravel().take(at)
-    level += np.sqrt(believed.variance.ravel().take(at)) * z
-    return rate, level
+    return rate, spread(believed.level, runs_k) + spread(np.sqrt(believed.variance), runs_k) * z
 
 
 def _least_room(batch: Batch, found: Deviations, believed: Believed, room: Array) -> tuple[Array, NDArray[np.intp]]:
@@ -74,13 +84,18 @@ def _least_room(batch: Batch, found: Deviations, believed: Believed, room: Array
     order = np.argsort(expected, axis=1, kind="stable")
     group, rows = batch.member.argmax(2), np.arange(len(order))
     least = np.full((len(order), room.shape[2]), np.inf, room.dtype)
+    left = least
     for place in range(min(order.shape[1], MOST_BRUSHES)):
         b = order[:, place]
         own = room[:, 0] if room.shape[1] == 1 else room[rows, group[rows, b]]
-        left = np.maximum(own, 0)
-        var = fixed[rows, b, None] + left * (linear[rows, b, None] + left * square[rows, b, None])
-        mine = np.sqrt(np.maximum(var, 0))
+        left = np.maximum(own, 0) if place == 0 or room.shape[1] > 1 else left
+        mine = left * square[rows, b, None]
+        mine += linear[rows, b, None]
+        mine *= left
+        mine += fixed[rows, b, None]
+        np.sqrt(np.maximum(mine, 0, out=mine), out=mine)
         mine *= normal(f"brush-{place}")
-        mine += (own + offset[rows, b, None]) / slope[rows, b, None]
+        mine += own * (1 / slope)[rows, b, None]
+        mine += (offset / slope)[rows, b, None]
         np.minimum(least, mine, out=least)
     return least, order[:, 0]

@@ -12,7 +12,7 @@ from norvash.core.forecast.grid import believe
 from norvash.core.forecast.laying import active_weeks, laid, use_per_week
 from norvash.core.forecast.prior import prior_of
 
-_CHUNK = 256
+_CHUNK = 128
 _LEVELS = (0.05, 0.10, 0.50, 0.90, 0.95, 0.25, 0.75)
 
 
