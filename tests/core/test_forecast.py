@@ -10,11 +10,12 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.forecast.case import Case, Forecast, PastSet, Usage, Visit
+from norvash.core.forecast.case import Case, Forecast, Usage, Visit
 from norvash.core.forecast.model import forecast, forecasts
 from norvash.core.forecast.plain import case_of, cases_of
 from norvash.core.forecast.prior import rate_prior, shortest_shift
 from norvash.core.forecast.proof import prove, share, table
+from norvash.core.past_set import PastSet
 from norvash.errors import InputError
 
 CASES: list[dict[str, Any]] = json.loads((Path(__file__).parent.parent / "data/forecast.json").read_text())

@@ -8,8 +8,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.forecast.case import PastSet
 from norvash.core.interval_table import IntervalTable, table_from
+from norvash.core.past_set import PastSet
 from norvash.core.policies import dues, earliest, months_on, runs_left
 from norvash.core.policy import Due, Policy
 from norvash.core.rules.catalogue import shipped

@@ -185,9 +185,9 @@ def importing(db: Path) -> float:
     names = motors.names(conn)
     for tag in tags:
         motor = names[tag.casefold()]
-        base = use.list_last(conn, [motor])[motor].counter_units
+        base = use.list_entries(conn, motor)[-1].counter_units
         rows += [
-            f"{tag};{start + timedelta(minutes=20 * i):%Y-%m-%d %H:%M};{base + 0.01 * i:.2f}"
+            f"{tag};{start + timedelta(minutes=20 * i):%Y-%m-%d %H:%M};{int(base) + 1 + 0.01 * i:.2f}"
             for i in range(LINES // len(tags))
         ]
     data = "\n".join(rows).encode()
@@ -246,8 +246,8 @@ def main() -> None:
         pages = page_ratios(client, motor)
         saved = saved_readings(client, motor, bare_commit(db))
         server.should_exit = True
-        imported_s = importing(db)
-        text = report(pages, saved, starts(db), forecasting(), imported_s)
+        start = starts(db)
+        text = report(pages, saved, start, forecasting(), importing(db))
     Path("docs/performance.md").write_text(text)
     print(text)
 

@@ -6,8 +6,9 @@ from datetime import date
 from math import exp, log, sqrt
 
 from norvash.core.ahead import Ahead
-from norvash.core.forecast.case import Case, Forecast, PastSet, Usage, Visit, constants_of
+from norvash.core.forecast.case import Case, Forecast, Usage, Visit, constants_of
 from norvash.core.limits import Limit
+from norvash.core.past_set import PastSet
 from norvash.core.rules.book import MotorRules
 from norvash.core.state import BrushSet, MotorState, Round
 from norvash.core.use import Rate, in_weeks

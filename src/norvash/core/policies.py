@@ -116,6 +116,18 @@ def _rank(due: Due) -> tuple[int, float]:
     return (1, due.at_units or 0.0) if due.on is None else (2, float(due.on.toordinal()))
 
 
+def look_due(look: Due | None, state: MotorState, today: date) -> bool:
+    """Tell whether a look has come due, by day or by what has run."""
+    if look is None:
+        return False
+    return bool(look.on and look.on <= today) or (look.at_units is not None and look.at_units <= state.ran_by(today))
+
+
+def overdue(due: Due, state: MotorState, today: date) -> bool:
+    """Tell whether the high end of a range has been passed."""
+    return due.overdue_units is not None and due.overdue_units <= state.ran_by(today)
+
+
 def runs_left(left_units: float, run_units: float) -> int:
     """Return how many whole runs fit into the use that is left, for nobody stops in the middle of one.
 

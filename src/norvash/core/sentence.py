@@ -4,10 +4,11 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.forecast_words import band_words, far_off, forecast_reasons, look_words, sure_words, unmeasured_words
+from norvash.core.policies import look_due, overdue
 from norvash.core.rules.book import MotorRules
 from norvash.core.stages import STAGES, WORDS, Staged, worst
 from norvash.core.state import MotorState
-from norvash.core.verdict import Findings, Reason
+from norvash.core.verdict import Findings, Reason, past_limit
 from norvash.core.words import UNIT_WORDS, day_words, length_words, listed, use_words
 
 
@@ -43,6 +44,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     unit = state.figures.word("length_unit")
     if found.round is None:
         return _unmeasured(found, state, rules, unit)
+    staged = found.staged.stage if found.staged else None
     flags = tuple(
         name
         for name, on in (
@@ -50,24 +52,13 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
             ("incomplete", bool(found.missing)),
             ("limit estimated", found.limit.estimated),
             ("not enough wear yet", bool(found.line and found.line.answer == "not enough wear yet")),
-            (
-                "past its date",
-                bool(
-                    found.days.limit_on
-                    and found.days.limit_on <= today
-                    and found.stage == "change"
-                    and found.staged
-                    and found.staged.stage != "change"
-                ),
-            ),
+            ("past its date", past_limit(found.days.limit_on, state, today) and found.stage == "change" != staged),
             (
                 "abnormal wear",
                 bool(found.ahead and found.ahead.visits > 1 and found.ahead.tail < rules["forecast.abnormal"]),
             ),
-            (
-                "look due",
-                bool(found.days.look_on and found.days.look_on <= today and found.stage in ("fit", "watch", "plan")),
-            ),
+            ("look due", look_due(found.look, state, today) and found.stage in ("fit", "watch", "plan")),
+            ("overdue", any(overdue(d, state, today) for d in found.dues)),
             ("uneven", bool(found.spread and found.spread.uneven)),
         )
         if on

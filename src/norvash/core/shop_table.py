@@ -2,8 +2,9 @@
 
 from collections.abc import Sequence
 
-from norvash.core.forecast.case import Case, PastSet, Visit, constants_of
+from norvash.core.forecast.case import Case, Visit, constants_of
 from norvash.core.interval_table import IntervalTable
+from norvash.core.past_set import PastSet
 from norvash.core.rules.book import MotorRules
 
 _USE_SHARES = (0.1, 0.2, 0.35, 0.5, 0.7, 1.0, 1.4)

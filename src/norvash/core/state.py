@@ -1,7 +1,7 @@
 """What is known of one motor at one moment: the input of every verdict."""
 
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import date, datetime
 
 from norvash.core.ahead import Ahead
 from norvash.core.brushes import centre_limit_mm
@@ -78,6 +78,10 @@ class MotorState:
     def current(self) -> BrushSet:
         """Return the set that is fitted now."""
         return self.sets[-1]
+
+    def ran_by(self, today: date) -> float:
+        """Return the total use logged up to a day, 0 without a log."""
+        return max((e.total_units for e in self.entries if e.at.date() <= today), default=0.0)
 
     @property
     def offset_units(self) -> float:

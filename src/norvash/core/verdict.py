@@ -98,6 +98,13 @@ def raised_by_date(stage: Stage | None, limit_on: date | None, today: date) -> S
     return "change" if past else stage
 
 
+def past_limit(limit_on: date | None, state: MotorState, today: date) -> bool:
+    """Tell whether the middle of the forecast has been passed, by day or by what has run since a round."""
+    ahead = state.ahead
+    ran = ahead is not None and ahead.visits > 0 and ahead.p50_units <= state.ran_by(today)
+    return ran or (limit_on is not None and limit_on <= today)
+
+
 def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     """Return what the readings of the fitted set say today.
 
@@ -122,7 +129,9 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     look = earliest(asked)
     days = _planned(state, line_days, look)
     too_short, out = latest is not None and _too_short(state, rules), any(d.stop for d in asked)
-    stage = raised_by_date(staged.stage if staged else None, days.limit_on, today)
+    stage: Stage | None = staged.stage if staged else None
+    if past_limit(days.limit_on, state, today) and stage in ("fit", "watch", "plan"):
+        stage = "change"
     if too_short and stage in ("fit", "watch", "plan"):
         stage = "change"
     if out and stage is not None:

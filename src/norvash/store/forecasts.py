@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from norvash.core.ahead import Ahead, ahead_from
-from norvash.core.forecast.case import PastSet
+from norvash.core.past_set import PastSet
 from norvash.store.database import Connection
 
 _MOST_PAST = 60

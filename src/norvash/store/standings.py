@@ -1,5 +1,6 @@
 """What the bench and the register show of each motor."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 
@@ -149,7 +150,7 @@ def list_outlook(conn: Connection, sought: Sought, most: int, skip: int) -> list
         {**sought.values, "most": most, "skip": skip},
     ).fetchall()
     if len(rows) < most:
-        dated = _count(conn, sought, "s.early_on is not null")
+        dated = count_outlook(conn, sought, ()).dated
         rows += conn.execute(
             f"{_LISTED} where {_SOUGHT} and s.early_on is null order by s.motor_id limit :most offset :skip",
             {**sought.values, "most": most - len(rows), "skip": max(skip - dated, 0)},
@@ -157,25 +158,32 @@ def list_outlook(conn: Connection, sought: Sought, most: int, skip: int) -> list
     return [_listed(r) for r in rows]
 
 
-def _count(conn: Connection, sought: Sought, which: str, **values: str) -> int:
-    statement = f"select count(*) from standing s join motor m on m.id = s.motor_id where {_SOUGHT} and {which}"
+@dataclass(frozen=True, slots=True)
+class Counts:
+    """How many motors an outlook is over, how many have a day, and by each day how many looks and limits fall due."""
+
+    motors: int
+    dated: int
+    by_day: tuple[tuple[int, int], ...]
+
+
+def count_outlook(conn: Connection, sought: Sought, days: Sequence[date]) -> Counts:
+    """Count an outlook's motors and what falls due by each day: all of them by index, those sought in one pass."""
+    names = {f"day_{i}": d.isoformat() for i, d in enumerate(days)}
     if sought == Sought():
-        statement = f"select count(*) from standing s where {which}"
-    return int(conn.execute(statement, {**sought.values, **values}).fetchone()[0])
-
-
-def count_outlook(conn: Connection, sought: Sought) -> int:
-    """Return how many motors an outlook is over."""
-    return _count(conn, sought, "true")
-
-
-def count_tasks(conn: Connection, sought: Sought, until: date) -> tuple[int, int]:
-    """Return how many looks are due and how many limits may be reached by a day."""
-    day = until.isoformat()
-    return (
-        _count(conn, sought, "s.look_on <= :until", until=day),
-        _count(conn, sought, "s.early_on <= :until", until=day),
-    )
+        each = [
+            "true",
+            "early_on is not null",
+            *(f"{column} <= :{n}" for n in names for column in ("look_on", "early_on")),
+        ]
+        statement = "select " + ", ".join(f"(select count(*) from standing where {which})" for which in each)
+    else:
+        due = "".join(f", coalesce(sum(s.look_on <= :{n}), 0), coalesce(sum(s.early_on <= :{n}), 0)" for n in names)
+        statement = (
+            f"select count(*), count(s.early_on){due} from standing s join motor m on m.id = s.motor_id where {_SOUGHT}"
+        )
+    row = conn.execute(statement, {**sought.values, **names}).fetchone()
+    return Counts(row[0], row[1], tuple((row[2 + 2 * i], row[3 + 2 * i]) for i in range(len(days))))
 
 
 def list_tasks(conn: Connection, sought: Sought, until: date, most: int) -> list[Listed]:

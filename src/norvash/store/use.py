@@ -132,17 +132,3 @@ def fetch_file(conn: Connection, file_id: str) -> tuple[str, str, bytes]:
 def drop_file(conn: Connection, file_id: str) -> None:
     """Forget an uploaded file."""
     conn.execute("delete from import_file where id = :id", {"id": file_id})
-
-
-def list_last(conn: Connection, motor_ids: Iterable[str]) -> dict[str, Entry]:
-    """Return the newest entry that counts of each motor."""
-    found = {}
-    for motor_id in motor_ids:
-        row = conn.execute(
-            """select at, total_units, counter_units from use_entry
-               where motor_id = :id and struck_act_id is null order by at desc, seq desc limit 1""",
-            {"id": motor_id},
-        ).fetchone()
-        if row is not None:
-            found[motor_id] = _entry(row)
-    return found

@@ -8,7 +8,8 @@ from norvash.core.rules.book import MotorRules, Rulebook
 from norvash.core.rules.catalogue import RULES
 from norvash.core.season import season_of
 from norvash.core.state import MotorState
-from norvash.core.use import rate_of_use
+from norvash.core.use import Rate, rate_of_use
+from norvash.core.use_log import Entry
 from norvash.store import forecasts, motors, policies, rounds, rules, use
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
@@ -45,6 +46,15 @@ def figures_of(conn: Connection, motor: Motor) -> Figures:
     return Figures(motors.motor_figures(conn, motor.id), of_type, TEMPLATES[motor.motor_class].lends)
 
 
+def use_of(
+    conn: Connection, motor: Motor, figures: Figures, applied: MotorRules
+) -> tuple[tuple[Entry, ...], Rate | None]:
+    """Return a motor's use log and its rate of use, in the season that it follows."""
+    entries = use.list_entries(conn, motor.id)
+    season = season_of(figures.word("active_months"), entries, policies.list_windows(conn), motor.place, applied)
+    return entries, rate_of_use(entries, figures.number("use_per_week_units"), applied, season)
+
+
 def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Context:
     """Return everything about a motor.
 
@@ -53,9 +63,7 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
     motor = motors.fetch_motor(conn, motor_id)
     figures = figures_of(conn, motor)
     applied = MotorRules(book or rulebook(conn), motor.motor_class, motor.type_id or "", motor.id)
-    entries = use.list_entries(conn, motor_id)
-    season = season_of(figures.word("active_months"), entries, policies.list_windows(conn), motor.place, applied)
-    rate = rate_of_use(entries, figures.number("use_per_week_units"), applied, season)
+    entries, rate = use_of(conn, motor, figures, applied)
     state = MotorState(figures, motors.positions(conn, motor_id), rounds.list_sets(conn, motor_id), entries, rate,
                        forecasts.find_ahead(conn, motor_id), policies.list_policies(conn, motor_id, motor.type_id))  # fmt: skip
     kind = motors.fetch_type(conn, motor.type_id) if motor.type_id else None

@@ -3,11 +3,12 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from norvash.core.rules.book import MotorRules
 from norvash.core.use_log import Entry
 from norvash.core.words import UNIT_WORDS
-from norvash.store import use
+from norvash.store import motors
 from norvash.store.database import Connection
-from norvash.work.context import load
+from norvash.work.context import figures_of, rulebook, use_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -25,11 +26,12 @@ class BookRow:
 
 def book_rows(conn: Connection, motor_ids: Sequence[str]) -> list[BookRow]:
     """Return the rows of motors, in their order."""
-    last = use.list_last(conn, motor_ids)
-    made = []
+    book, made = rulebook(conn), []
     for motor_id in motor_ids:
-        context = load(conn, motor_id)
-        rate = context.state.rate
-        made.append(BookRow(motor_id, context.motor.tag, context.motor.name, context.motor.place, last.get(motor_id),
-                            rate.per_week if rate else None, UNIT_WORDS[context.unit]))  # fmt: skip
+        motor = motors.fetch_motor(conn, motor_id)
+        figures = figures_of(conn, motor)
+        applied = MotorRules(book, motor.motor_class, motor.type_id or "", motor.id)
+        entries, rate = use_of(conn, motor, figures, applied)
+        made.append(BookRow(motor_id, motor.tag, motor.name, motor.place, entries[-1] if entries else None,
+                            rate.per_week if rate else None, UNIT_WORDS[figures.word("unit_of_use")]))  # fmt: skip
     return made

@@ -8,7 +8,7 @@ from norvash.core.season import Window
 from norvash.core.verdict import raised_by_date
 from norvash.store import policies, standings
 from norvash.store.database import Connection
-from norvash.store.standings import Listed, Sought
+from norvash.store.standings import Counts, Listed, Sought
 
 PAGE = 14
 SPANS = {"weeks": 26, "seasons": 104}
@@ -59,12 +59,13 @@ def outlook(conn: Connection, sought: Sought, span: str, page: int, today: date)
     """Return one page of the outlook, the earliest bound first."""
     windows = policies.list_windows(conn)
     last = today + timedelta(weeks=SPANS.get(span, SPANS["weeks"]))
-    found = standings.count_outlook(conn, sought)
-    pages = max((found + PAGE - 1) // PAGE, 1)
+    ends = _ends(windows, today)
+    counts = standings.count_outlook(conn, sought, [until for _, until in ends])
+    pages = max((counts.motors + PAGE - 1) // PAGE, 1)
     page = min(max(page, 1), pages)
     rows = [ahead_of(x, windows, today) for x in standings.list_outlook(conn, sought, PAGE, (page - 1) * PAGE)]
-    tasks = _tasks(conn, sought, windows, today) if page == 1 else []
-    return Outlook(rows, today, last, _dark(windows, today, last), windows, tasks, found, page, pages)
+    tasks = _tasks(conn, sought, windows, today, ends, counts) if page == 1 else []
+    return Outlook(rows, today, last, _dark(windows, today, last), windows, tasks, counts.motors, page, pages)
 
 
 def ahead_of(listed: Listed, windows: tuple[Window, ...], today: date) -> Ahead:
@@ -82,14 +83,25 @@ def _dark(windows: tuple[Window, ...], first: date, last: date) -> list[tuple[da
     return [(a, b, w.name) for w in windows for a, b in w.spans(first, last)]
 
 
-def _tasks(conn: Connection, sought: Sought, windows: tuple[Window, ...], today: date) -> list[Task]:
-    """Return what falls to be done this week, this month and this season."""
-    season_end = min((a for a, _, _ in _dark(windows, today + timedelta(days=1), today + timedelta(days=365)) if a > today),
-                     default=today + timedelta(weeks=26))  # fmt: skip
-    made = []
-    for words, until in (("this week", today + timedelta(days=7)), ("this month", today + timedelta(days=30)),
-                         ("this season", max(season_end, today + timedelta(days=31)))):  # fmt: skip
-        looks, changes = standings.count_tasks(conn, sought, until)
-        named = [ahead_of(x, windows, today) for x in standings.list_tasks(conn, sought, until, _NAMED)]
-        made.append(Task(words, until, looks, changes, named))
-    return made
+def _ends(windows: tuple[Window, ...], today: date) -> list[tuple[str, date]]:
+    """Return the ends of this week, this month and this season, which lasts until the next dark window."""
+    dark = _dark(windows, today + timedelta(days=1), today + timedelta(days=365))
+    season_end = min((a for a, _, _ in dark if a > today), default=today + timedelta(weeks=26))
+    return [("this week", today + timedelta(days=7)), ("this month", today + timedelta(days=30)),
+            ("this season", max(season_end, today + timedelta(days=31)))]  # fmt: skip
+
+
+def _tasks(
+    conn: Connection,
+    sought: Sought,
+    windows: tuple[Window, ...],
+    today: date,
+    ends: list[tuple[str, date]],
+    counts: Counts,
+) -> list[Task]:
+    """Return what falls to be done by each end, the first looks named."""
+    due = [ahead_of(x, windows, today) for x in standings.list_tasks(conn, sought, ends[-1][1], _NAMED)]
+    return [
+        Task(words, until, looks, changes, [a for a in due if a.look_on and a.look_on <= until])
+        for (words, until), (looks, changes) in zip(ends, counts.by_day, strict=True)
+    ]

@@ -6,8 +6,8 @@ from datetime import date
 
 from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
-from norvash.core.forecast.case import PastSet
 from norvash.core.interval_table import IntervalTable
+from norvash.core.past_set import PastSet
 from norvash.core.policies import KINDS
 from norvash.core.policy import Policy
 from norvash.core.quantities import parse

@@ -5,7 +5,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 from datetime import date
 
-from norvash.core.forecast.case import PastSet
+from norvash.core.past_set import PastSet
 from norvash.core.ruler import ruler_of
 from norvash.core.rules.book import Rulebook
 from norvash.core.sentence import Verdict, verdict

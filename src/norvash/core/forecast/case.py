@@ -5,6 +5,7 @@ from dataclasses import dataclass, field
 from itertools import pairwise
 from math import isfinite
 
+from norvash.core.past_set import PastSet
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 
@@ -36,14 +37,6 @@ def constants_of(rules: MotorRules) -> Constants:
         rules["forecast.bedding"], rules["forecast.bedding-sd"], rules["forecast.jumps"], rules["forecast.shared-error"],
         rules["forecast.risk"],
     )  # fmt: skip
-
-
-@dataclass(frozen=True, slots=True)
-class PastSet:
-    """The log of an earlier set's mean wear rate [ln(mm per unit of use)]; `at_most` when the set only lasted at least so long."""
-
-    log_rate: float
-    at_most: bool = False
 
 
 @dataclass(frozen=True, slots=True)

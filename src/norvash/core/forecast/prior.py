@@ -4,7 +4,8 @@ import itertools
 from functools import lru_cache
 from math import erfc, exp, log, pi, sqrt
 
-from norvash.core.forecast.case import Case, PastSet, Prior
+from norvash.core.forecast.case import Case, Prior
+from norvash.core.past_set import PastSet
 
 GUESS_SD = 0.5
 FREEDOM = 4.0

@@ -59,6 +59,7 @@ alter table standing add column late_on text;
 alter table standing add column look_by text not null default '';
 alter table standing add column version integer not null default 0;
 create index standing_outlook on standing (early_on, motor_id);
+create index standing_counts on standing (early_on, look_on, stage, motor_id);
 create index standing_look on standing (look_on, motor_id);
 create index round_by_set on round (set_id);
 update standing set rules_seq = -1;

@@ -74,6 +74,8 @@ def verdict(conn: Conn, now: Now, motor_id: str) -> dict[str, Any]:
         "stage": found.stage, "word": said.word, "sentence": said.sentence, "flags": list(said.flags),
         "limit_mm": found.limit.limit_mm, "limit_source": found.limit.source, "limit_on": found.days.limit_on,
         "plan_on": found.days.plan_on, "look_on": found.days.look_on, "straight_line": _line(found),
+        "forecast": found.ahead.as_plain() if found.ahead else None,
+        "looks": [{"for": d.name, "at_units": d.at_units, "on": d.on, "why": d.why, "first": d is found.look} for d in found.dues],
         "reasons": [{"text": r.text, "rules": [{"id": f.rule_id, "value": f.value, "unit": f.unit, "basis": f.basis}
                                                for f in r.figures]} for r in said.reasons],
         "brushes": [{"position": b.number, "label": b.label, "length_mm": b.last.length_mm if b.last else None,

@@ -1,14 +1,17 @@
 """How it did: past forecasts against what came."""
 
+from typing import TYPE_CHECKING
+
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.drawing.past_bands import past_bands
 from norvash.errors import NorvashError
 from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.work.hindsight import Learnt, how_it_did, learn, take_fitted
+
+if TYPE_CHECKING:
+    from norvash.work.hindsight import Learnt
 
 router = APIRouter()
 _WIDE, _PHONE = 1200.0, 346.0
@@ -20,7 +23,10 @@ def show(request: Request, conn: Conn) -> HTMLResponse:
     return _page(request, conn, None, None)
 
 
-def _page(request: Request, conn: Connection, learnt: Learnt | None, error: NorvashError | None) -> HTMLResponse:
+def _page(request: Request, conn: Connection, learnt: "Learnt | None", error: NorvashError | None) -> HTMLResponse:
+    from norvash.drawing.past_bands import past_bands
+    from norvash.work.hindsight import how_it_did
+
     found = how_it_did(conn)
     drawn = [past_bands(found.latest, "use", width) if found.latest else None for width in (_WIDE, _PHONE)]
     return page(request, "past.html", status_of(error) if error else 200, area="Outlook", found=found, drawing=drawn[0],
@@ -30,6 +36,8 @@ def _page(request: Request, conn: Connection, learnt: Learnt | None, error: Norv
 @router.get("/outlook/past/learn")
 def ask(request: Request, conn: Conn) -> HTMLResponse:
     """Show what the fleet teaches about drift, before anything is changed."""
+    from norvash.work.hindsight import learn
+
     try:
         return _page(request, conn, learn(conn), None)
     except NorvashError as error:
@@ -39,6 +47,8 @@ def ask(request: Request, conn: Conn) -> HTMLResponse:
 @router.post("/outlook/past/learn")
 def take(request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
     """Take the drift that the fleet teaches; the motors are judged anew in the background."""
+    from norvash.work.hindsight import take_fitted
+
     try:
         take_fitted(conn, act_of(typed, who, now))
     except NorvashError as error:
