@@ -7,21 +7,9 @@ from norvash.core.policies import runs_left
 from norvash.core.rules.book import MotorRules
 from norvash.core.state import MotorState
 from norvash.core.verdict import Findings, Reason
-from norvash.core.words import day_words, grouped, use_words
+from norvash.core.words import day_words, grouped, rounded, use_words
 
 _FIRST_LOOK = 0.35
-
-
-def rounded(units: float) -> float:
-    """Return use rounded down to a figure that a forecast can carry: three digits, whole units.
-
-    >>> rounded(12487.2), rounded(882.9), rounded(47.3)
-    (12400.0, 882.0, 47.0)
-    """
-    step = 1.0
-    while units / step >= 1000:
-        step *= 10
-    return float(units // step * step)
 
 
 def at_counter(units: float, state: MotorState) -> str:

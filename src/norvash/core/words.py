@@ -43,6 +43,18 @@ def use_words(units: float, unit_of_use: str) -> str:
     return f"{grouped(units)} {UNIT_WORDS[unit_of_use]}"
 
 
+def rounded(units: float) -> float:
+    """Return use rounded down to a figure that a forecast can carry: three digits, whole units.
+
+    >>> rounded(12487.2), rounded(882.9), rounded(47.3)
+    (12400.0, 882.0, 47.0)
+    """
+    step = 1.0
+    while units / step >= 1000:
+        step *= 10
+    return float(units // step * step)
+
+
 def counted(units: float) -> str:
     """Return an amount of use with the tenth that it may have."""
     return grouped(units, 0 if units == int(units) else 1)

@@ -7,7 +7,7 @@ from norvash.core.quantities import shown
 from norvash.core.state import BrushSet, MotorState
 from norvash.core.timeline import date_marks
 from norvash.core.verdict import Findings
-from norvash.core.words import UNIT_WORDS, day_words, grouped, length_words, short_day, use_words
+from norvash.core.words import UNIT_WORDS, day_words, grouped, length_words, rounded, short_day, use_words
 from norvash.drawing.svg import Drawing, Element, el, label, line, polyline, ticks
 
 _LEFT, _RIGHT, _TOP, _BOTTOM = 44.0, 14.0, 22.0, 46.0
@@ -181,10 +181,7 @@ def _fan(frame: _Frame, found: Findings) -> list[Element]:
         made.append(line("copper-line", frame.x(ahead.p50_units), y - 11, frame.x(ahead.p50_units), y + 11))
     if found.look and found.look.at_units is not None and frame.low <= found.look.at_units <= frame.high:
         x = frame.x(found.look.at_units)
-        made += [
-            line("look", x, _TOP + 2, x, frame.height - _BOTTOM),
-            label("text-soft", x - 4, _TOP + 12, "look", "end"),
-        ]
+        made += [line("look", x, _TOP + 2, x, y), label("text-soft", x - 4, _TOP + 12, "look", "end")]
     return made
 
 
@@ -244,7 +241,7 @@ def _band_words(frame: _Frame, found: Findings, state: MotorState) -> list[Eleme
     x, y = frame.x(ahead.p50_units), frame.y(found.limit.limit_mm)
     anchor, dx = ("end", -8.0) if x > frame.width * 0.55 else ("start", 8.0)
     counted = " on the counter" if state.offset_units else ""
-    words = use_words(ahead.p50_units + state.offset_units, state.unit)
+    words = use_words(rounded(ahead.p50_units + state.offset_units), state.unit)
     made = [label("numeral", x + dx, y + 27, f"about {words}{counted}", anchor)]
     if ahead.p10_on and ahead.p90_on and y + 44 < frame.height - _BOTTOM:
         made.append(label("text", x + dx, y + 44, f"{short_day(ahead.p10_on)} to {short_day(ahead.p90_on)}", anchor))

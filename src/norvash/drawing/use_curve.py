@@ -59,11 +59,16 @@ def _window(entries: Sequence[Entry], rate: Rate | None) -> list[Entry]:
     return [e for e in entries if e.at >= since]
 
 
+def _weeks(rate: Rate, first: datetime, last: datetime) -> float:
+    """Return the weeks between two moments in which the motor runs."""
+    if rate.season is not None:
+        return rate.season.active_days(first.date(), last.date()) / 7
+    return (last - first).total_seconds() / 604800
+
+
 def _use_at(newest: Entry, rate: Rate, at: datetime, z: float) -> float:
     """Return total use at a later moment, z standard deviations of the rate's uncertainty from its middle."""
-    weeks = (at - newest.at).total_seconds() / 604800
-    if rate.season is not None:
-        weeks = rate.season.active_days(newest.at.date(), at.date()) / 7
+    weeks = _weeks(rate, newest.at, at)
     return newest.total_units + rate.per_week * weeks * exp(z * rate_sd(rate, weeks))
 
 
@@ -122,13 +127,9 @@ def _rate(frame: _Frame, newest: Entry, rate: Rate | None, unit: str) -> list[El
     """Return the rate as a line that ends in the newest entry, held within the frame."""
     if rate is None:
         return []
-    days = (newest.at - frame.first).total_seconds() / 86400
-    back = min(days, (newest.total_units - frame.low) / rate.per_week * 7)
-    start = newest.at - timedelta(days=back)
-    ends = [
-        (frame.x(start), frame.y(newest.total_units - rate.per_week * back / 7)),
-        (frame.x(newest.at), frame.y(newest.total_units)),
-    ]
+    moments = [frame.first + (newest.at - frame.first) * i / _STEPS for i in range(_STEPS + 1)]
+    uses = [newest.total_units - rate.per_week * _weeks(rate, t, newest.at) for t in moments]
+    ends = [(frame.x(t), frame.y(u)) for t, u in zip(moments, uses, strict=True) if u >= frame.low]
     return [
         polyline("ahead", ends),
         label("numeral", _LEFT + 10, _TOP + 14, f"{rate.per_week:.1f} {UNIT_WORDS[unit]} a week"),

@@ -13,6 +13,7 @@ from norvash.store.standings import Counts, Listed, Sought
 PAGE = 14
 SPANS = {"weeks": 26, "seasons": 104}
 _NAMED = 4
+_LONG = timedelta(weeks=3)
 _MOST_PAGES = 100_000
 
 
@@ -84,9 +85,9 @@ def _dark(windows: tuple[Window, ...], first: date, last: date) -> list[tuple[da
 
 
 def _ends(windows: tuple[Window, ...], today: date) -> list[tuple[str, date]]:
-    """Return the ends of this week, this month and this season, which lasts until the next dark window."""
+    """Return the ends of this week, this month and this season, which lasts until the house is dark for weeks."""
     dark = _dark(windows, today + timedelta(days=1), today + timedelta(days=365))
-    season_end = min((a for a, _, _ in dark if a > today), default=today + timedelta(weeks=26))
+    season_end = min((a for a, b, _ in dark if a > today and b - a >= _LONG), default=today + timedelta(weeks=26))
     return [("this week", today + timedelta(days=7)), ("this month", today + timedelta(days=30)),
             ("this season", max(season_end, today + timedelta(days=31)))]  # fmt: skip
 

@@ -21,7 +21,7 @@ from norvash.work.motor_page import judged
 from norvash.work.policing import add_policy, end_policy, governed, table_of_type
 
 router = APIRouter()
-_GRID_PX = 620.0
+_GRID_PX = 1100.0
 FIELDS = ("kind", "name", "every", "low", "high", "months", "quantity", "longest", "sheet", "file")
 
 
