@@ -100,3 +100,12 @@ def context(browser: Browser, address: str) -> Iterator[BrowserContext]:
 @pytest.fixture
 def page(context: BrowserContext, watch: Watch) -> Page:
     return watch.over(context.new_page())
+
+
+@pytest.fixture
+def ines(page: Page) -> Page:
+    """Return the browser's page after somebody has said who is working."""
+    page.goto("/who")
+    page.get_by_role("button", name="Ines Torvald").click()
+    expect(page.get_by_role("link", name="Ines Torvald")).to_be_visible()
+    return page

@@ -15,14 +15,6 @@ pytestmark = pytest.mark.browser
 
 
 @pytest.fixture
-def ines(page: Page) -> Page:
-    page.goto("/who")
-    page.get_by_role("button", name="Ines Torvald").click()
-    expect(page.get_by_role("link", name="Ines Torvald")).to_be_visible()
-    return page
-
-
-@pytest.fixture
 def house(shop: Shop) -> list[str]:
     """Three motors, two of them with rounds."""
     shop.now = datetime.now() - timedelta(weeks=9)

@@ -24,14 +24,6 @@ def motor(shop: Shop) -> str:
     return made
 
 
-@pytest.fixture
-def ines(page: Page) -> Page:
-    page.goto("/who")
-    page.get_by_role("button", name="Ines Torvald").click()
-    expect(page.get_by_role("link", name="Ines Torvald")).to_be_visible()
-    return page
-
-
 def test_a_double_click_saves_once(ines: Page, watch: Watch, motor: str, shop: Shop) -> None:
     ines.goto(f"/motors/{motor}/hours")
     ines.get_by_label("In hours").fill("190")

@@ -188,7 +188,7 @@ def test_doubts_and_units_are_asked_about_in_place(page: Page, watch: Watch, sho
     expect(page.locator("#value")).to_be_focused()
     page.keyboard.type("21.8")
     press(page, "Enter")
-    expect(page.locator(".doubt")).to_contain_text("longer than last time")
+    expect(page.locator(".doubt")).to_contain_text("looks like new carbon")
     tab_to(page, "Mistyped")
     press(page, "Enter")
     expect(page.locator(".doubt")).to_have_count(0)

@@ -8,6 +8,8 @@ from math import inf
 
 import pytest
 
+from norvash.core.hindsight import Outcome
+from norvash.core.interval_table import IntervalTable
 from norvash.core.positions import even_positions
 from norvash.core.ruler import ruler_from, ruler_of
 from norvash.core.rules.catalogue import shipped
@@ -18,20 +20,38 @@ from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.drawing.date_span import TimeAxis, axis_head, date_span
 from norvash.drawing.end_view import EndBrush, EndPlate, end_view
 from norvash.drawing.face_contact import Contact, face_contact
+from norvash.drawing.interval_grid import interval_grid
 from norvash.drawing.life_line import life_line
+from norvash.drawing.outlook_river import Flow, outlook_river
+from norvash.drawing.past_bands import past_bands
 from norvash.drawing.stage_mark import stage_mark
 from norvash.drawing.stage_scale import stage_scale
 from norvash.drawing.svg import Drawing
 from norvash.drawing.use_curve import use_curve
 from norvash.drawing.wear_bars import wear_bars
-from states import T0, TODAY, a_round, state
+from states import T0, TODAY, a_round, foreseen, state
 
+FLOWS = (
+    Flow("/m/1", "X-1", "Trap winch", TODAY + timedelta(days=20), TODAY + timedelta(days=40), TODAY + timedelta(days=70),
+         TODAY + timedelta(days=15), TODAY + timedelta(days=13), "plan", "the week before", "forecast"),
+    Flow("/m/2", "X-2", "A name that is far too long for its column", TODAY + timedelta(days=400), TODAY + timedelta(days=500),
+         TODAY + timedelta(days=600), None, None, "fit", "", ""),
+    Flow("/m/3", "X-3", "<Nothing> & known", None, None, None, None, None, None, "", ""),
+)  # fmt: skip
+DARK = (
+    (TODAY + timedelta(days=30), TODAY + timedelta(days=90), "summer"),
+    (TODAY - timedelta(days=9), TODAY - timedelta(days=3), "past"),
+)
+TABLE = IntervalTable((100.0, 500.0), (8.5, 9.0), ((400.0, 0.0), (600.0, 300.0)))
+OUTCOMES = [Outcome("X-1", 1, 2, 100, 150, 160, 200, 260, 280, 155, reached) for reached in (210.0, 270.0, 1000.0)]
 BRUSH = BrushPlan(32, 12.5, 25, 14, "maker's figure", False, 120, (26, 20, 14), 8)
 
 
 def drawings() -> list[Drawing]:
     shown = state(a_round(10, 20, 20.2), a_round(20, 15, 16.2))
     found = findings(shown, shipped(), TODAY)
+    ahead = foreseen(shown)
+    new = foreseen(state())
     plate = EndPlate(30, 28, 6.4, 22, 8)
     brushes = [EndBrush(p, 15.0, True, "Watch", f"/x/{p.number}", p.number == 1) for p in even_positions(8)]
     axis = TimeAxis(TODAY, TODAY + timedelta(weeks=40), 300)
@@ -43,6 +63,9 @@ def drawings() -> list[Drawing]:
         face_contact(Contact(62, 9.15, inf, 0.1, 0.54), 460), face_contact(Contact(62, 9.15, 20, 0, 0), 460),
         stage_scale({"stop": 0, "change": 0.1, "plan": 0.25, "watch": 0.4}, 900), stage_scale({"stop": 0.9, "change": 0.1, "plan": 0.1, "watch": 0}, 900),
         wear_bars([3, 4.5, 3.1, 3.2, 3.1], 3.4, 0.35, (2,), 500), wear_bars([0, 0], 0, 0.25, (), 500),
+        life_line(findings(ahead, shipped(), TODAY), ahead, 700, 300), life_line(findings(new, shipped(), TODAY), new, 346, 300),
+        outlook_river(FLOWS, TODAY, TODAY + timedelta(weeks=26), DARK, 1200), outlook_river((), TODAY, TODAY + timedelta(weeks=26), (), 346),
+        interval_grid(TABLE, [(1, 1), (None, 0), (1, None)], "h", 620), past_bands(OUTCOMES, "h", 800), past_bands(OUTCOMES, "h", 346),
         use_curve(shown.entries, shown.rate, "hours", 500, 240), use_curve(shown.entries[:1], None, "starts", 500, 240),
     ]  # fmt: skip
 
@@ -195,3 +218,50 @@ def test_a_narrow_life_line_names_fewer_ticks_and_no_set_twice_over() -> None:
     assert len(re.findall("<text", narrow.svg())) < len(re.findall("<text", wide.svg()))
     assert len(re.findall(r">set \d", narrow.svg())) == 1
     assert narrow.rows == wide.rows
+
+
+def numbers(svg: str, pattern: str) -> list[float]:
+    return [float(x) for x in re.findall(pattern, svg)]
+
+
+def test_the_river_lays_bands_looks_and_windows_on_one_axis() -> None:
+    svg = outlook_river(FLOWS, TODAY, TODAY + timedelta(weeks=26), DARK, 1200).svg()
+    (left,), (band,) = numbers(svg, r'class="span" x="([^"]+)"'), numbers(svg, r'class="span" [^>]*?width="([^"]+)"')
+    per_day = (1200 - 10 - 236) / 182
+    assert left == pytest.approx(236 + 20 * per_day, abs=0.1)
+    assert band == pytest.approx(50 * per_day, abs=0.1)
+    (dark,) = numbers(svg, r'class="dark" x="([^"]+)"')
+    assert dark == pytest.approx(236 + 30 * per_day, abs=0.1)
+    assert svg.count("<a ") == 3
+    assert "A name that is far too lon…" in svg
+    assert "&lt;Nothing&gt; &amp; known" in svg
+    assert "no day yet" in svg
+
+
+def test_the_fan_meets_the_limit_where_the_forecast_says() -> None:
+    shown = foreseen(state(a_round(10, 20, 20.2), a_round(20, 15, 16.2)))
+    found = findings(shown, shipped(), TODAY)
+    assert found.ahead is not None
+    svg = life_line(found, shown, 700, 300).svg()
+    wedge = re.search(r'class="fan" d="M([^"]+)z"', svg)
+    assert wedge is not None
+    points = [tuple(map(float, p.split())) for p in wedge[1].split("L")]
+    (start_x, _), (early_x, early_y), (late_x, late_y) = points
+    share = (found.ahead.p10_units - found.ahead.seen_units) / (found.ahead.p90_units - found.ahead.seen_units)
+    assert early_y == late_y
+    assert (early_x - start_x) / (late_x - start_x) == pytest.approx(share, abs=0.01)
+
+
+def test_an_interval_found_is_framed_and_a_miss_marks_the_edge() -> None:
+    framed = interval_grid(TABLE, [(1, 0)], "h", 620)
+    assert framed.svg().count("<rect") == 5
+    assert "row 500 h, column 8.5 mm: 600 h" in framed.description
+    assert interval_grid(TABLE, [(1, None)], "h", 620).svg().count("<rect") == 4
+    assert [r[-1] for r in framed.rows] == ["0", "300"]
+
+
+def test_past_bands_stand_against_the_limit_that_was_reached() -> None:
+    drawing = past_bands(OUTCOMES, "h", 800)
+    assert [r[-1] for r in drawing.rows] == ["held", "missed", "missed"]
+    assert "1 of 3 bands held" in drawing.description
+    assert (drawing.svg().count('class="span"'), drawing.svg().count('class="box"')) == (1, 2)

@@ -1,5 +1,6 @@
 """The outlook over HTTP: river and table, filters, dark windows, the calendar, policies, and how forecasts did."""
 
+from collections.abc import Callable
 from datetime import date, datetime
 from pathlib import Path
 from typing import Any
@@ -16,6 +17,7 @@ from norvash.core.season import Window
 from norvash.core.state import BrushSet
 from norvash.store import standings
 from norvash.store.database import connect
+from norvash.web.jobs import Jobs
 from norvash.work.hindsight import how_it_did
 from norvash.work.standing import catch_up
 from pages import act_id, add, send
@@ -231,3 +233,35 @@ def test_scores_by_rounds_with_what_chance_would_do() -> None:
     (score,) = scores([held, missed])
     assert (score.count, score.held, score.held_wide, score.late) == (2, 0.5, 1.0, 0.5)
     assert score.spread == pytest.approx(0.283, abs=0.001)
+
+
+def test_the_drift_that_a_fleet_teaches_is_shown_taken_and_logged(
+    client: TestClient, shop: Shop, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    monkeypatch.setattr("norvash.core.forecast.learning.LEAST_SETS", 1)
+    motor = shop.motor()
+    for counter, length in (("300", "20"), ("500", "18.1"), ("700", "15.9")):
+        shop.later(weeks=8).log(motor, counter)
+        shop.measure(motor, "", length, length)
+    page = client.get("/outlook/past/learn").text
+    assert "1 sets were looked at twice or more" in page
+    answer = client.post("/outlook/past/learn", data={"act_id": act_id(page)})
+    assert answer.url.path == "/rulebook/forecast.drift"
+    assert "refitted from the last readings of 1 sets" in answer.text
+    assert 0.045 <= shop.conn.execute("select value_in_rule_unit from rule_override").fetchone()[0] <= 0.14
+
+
+def test_work_that_breaks_says_so_and_ends() -> None:
+    def broken(tell: Callable[[float], None]) -> None:
+        tell(0.5)
+        raise ValueError
+
+    jobs = Jobs()
+    for number, (work, words) in enumerate(((broken, "broke"), (lambda _: None, ""))):
+        job = jobs.start(str(number), "Trying", work)
+        assert job.thread is not None
+        job.thread.join()
+        assert job.over
+        assert words in (job.error.problem if job.error else "")
+        assert jobs.find(str(number)) is job
+    assert jobs.find("none") is None
