@@ -40,6 +40,14 @@ def test_a_job_through_the_pages(client: TestClient, shop: Shop) -> None:
         client, f"{address}/new-set", f"{address}/sets", reason="damaged", counter="", length_1="15.1", length_2=""
     )
     assert (status, "damaged" in page) == (200, True)
+    status, page, _ = send(
+        client, f"{address}/new-set", f"{address}/sets", reason="damaged", counter="", length_2="15.02", only_2="yes"
+    )
+    assert (status, "renewed B" in page) == (200, True)
+    status, page, _ = send(
+        client, f"{address}/new-set", f"{address}/sets", reason="damaged", counter="", only_1="yes", only_2="yes"
+    )
+    assert (status, "All brushes are chosen" in page, page.count("checked")) == (422, True, 2)
     for name in ("end-view", "life-line", "carbon-ruler"):
         saved = client.get(f"{address}/drawings/{name}.svg")
         assert (saved.status_code, saved.headers["content-type"]) == (200, "image/svg+xml")

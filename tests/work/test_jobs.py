@@ -8,12 +8,12 @@ import pytest
 from conftest import Shop, new_motor
 from norvash.core.rules.catalogue import RULES
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
-from norvash.store import people, rounds, rules, standings, use
+from norvash.store import forecasts, people, rounds, rules, standings, use
 from norvash.work.acting import Act
 from norvash.work.bench import bench, register
 from norvash.work.logging_use import log_use, take_back
 from norvash.work.measuring import note, record, settle_doubt, start_round, take_back_answer
-from norvash.work.new_set import fit_new_set
+from norvash.work.new_set import fit_new_set, renew_brushes
 from norvash.work.registering import add_motor, change_figures, save_type
 from norvash.work.round_page import round_page
 from norvash.work.ruling import clear_rule, set_rule
@@ -409,3 +409,39 @@ def test_people_and_the_clock(shop: Shop) -> None:
     days = [clock(demo, shop.later(hours=9).now) for _ in range(40)]
     assert days == sorted(set(days))
     assert {d.date().isoformat() for d in days} == {"2026-11-24"}
+
+
+def test_one_brush_is_renewed_while_the_other_stays(shop: Shop) -> None:
+    motor = shop.motor()
+    shop.later(weeks=6).log(motor, "250")
+    shop.measure(motor, "", "19", "17")
+    shop.later(weeks=6).log(motor, "400")
+    lengths = {2: "21.9"}
+    renew_brushes(shop.conn, shop.act(), motor, "", "damaged", lengths)
+    shown = shop.page(motor)
+    assert (len(shown.context.state.sets), shown.said.act) == (1, "Measure B to complete the round.")
+    assert "renewed B\u00a021.90 mm of set 1, the others stayed: damaged" in shown.history[0].words
+    shop.later(weeks=6).log(motor, "550")
+    shop.measure(motor, "", "14.8", "20.1")
+    found = shop.page(motor).found
+    assert found.doubts == ()
+    assert [round(b.wear_mm or 0, 2) for b in found.brushes] == [7.2, 1.8]
+    assert found.line is not None
+    assert found.line.governing_position == 1
+    ahead = found.ahead
+    assert ahead is not None
+    # Brush A has 6.8 mm left at 7.2 mm in 450 h; B, at 1.8 mm in 150 h, would last longer.
+    assert ahead.worst_position == 1
+    assert ahead.p10_units < 550 + 425 < ahead.p90_units
+    for positions, words in (
+        ({}, "No brush is chosen"),
+        ({9: ""}, "No brush is chosen"),
+        ({1: "", 2: ""}, "All brushes are chosen"),
+    ):
+        with pytest.raises(InputError, match=words):
+            renew_brushes(shop.conn, shop.act(), motor, "", "damaged", positions)
+    with pytest.raises(InputError) as refused:
+        renew_brushes(shop.conn, shop.act(), motor, "", "damaged", {1: "x"})
+    assert refused.value.field == "length_1"
+    shop.later(weeks=3).new_set(motor, "600", "22", "22")
+    assert forecasts.list_taught(shop.conn, motor)

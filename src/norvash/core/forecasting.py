@@ -34,17 +34,27 @@ def case_of(state: MotorState, limit: Limit, past: Sequence[PastSet], rules: Mot
         sd = max((m.sd_mm for m in first.readings.values()), default=_LEAST_SD_MM)
         constants = replace(constants, bedding=0.0, bedding_sd=_NEVER_BEDDED, new_sd_mm=max(sd, _LEAST_SD_MM))
         rounds, started_at = rounds[1:], first.total_units
+    fitted = tuple(_fitted_at(current, p.number, started_at) for p in state.positions)
     visits = tuple(_visit(r, state, started_at) for r in rounds if r.total_units >= started_at)
     last = visits[-1].use if visits else 0.0
     now = state.entries[-1].total_units if state.entries else started_at
     return Case(
         state.figures.need("new_mm"), limit.limit_mm, len(state.positions), state.figures.need("expected_life_units"), visits, tuple(past),
-        usage_of(state), started_mm=started, run_since=max(now - started_at - last, 0.0), constants=constants,
+        usage_of(state), fitted if any(fitted) else (), started, run_since=max(now - started_at - last, 0.0), constants=constants,
     )  # fmt: skip
 
 
-def _mean(a_round: Round) -> float:
-    return sum(m.length_mm for m in a_round.readings.values()) / len(a_round.readings)
+def _fitted_at(brush_set: BrushSet, position: int, started_at: float) -> float:
+    """Return the use at which one brush was fitted, counted from where the set's clock starts."""
+    renewal = brush_set.renewal_of(position)
+    return max(renewal.total_units - started_at, 0.0) if renewal else 0.0
+
+
+def _mean(a_round: Round, without: frozenset[int] = frozenset()) -> float:
+    """Return the mean length of a round, of the brushes as old as the set where there are any."""
+    lengths = [m.length_mm for n, m in a_round.readings.items() if n not in without]
+    lengths = lengths or [m.length_mm for m in a_round.readings.values()]
+    return sum(lengths) / len(lengths)
 
 
 def _visit(a_round: Round, state: MotorState, started_at: float) -> Visit:
@@ -94,14 +104,15 @@ def past_set_of(brush_set: BrushSet, state: MotorState, limit: Limit) -> PastSet
     """
     ran = (brush_set.ended_units or 0.0) - brush_set.fitted_units
     new_mm = state.figures.need("new_mm")
-    rounds = [r for r in brush_set.rounds if r.readings]
+    young = frozenset(r.position for r in brush_set.renewed)
+    rounds = [r for r in brush_set.rounds if any(n not in young for n in r.readings)]
     start_mm, start_units = new_mm, brush_set.fitted_units
     if rounds and (rounds[0].kind == "fitting" or not brush_set.fitted_known):
-        start_mm, start_units = _mean(rounds[0]), rounds[0].total_units
+        start_mm, start_units = _mean(rounds[0], young), rounds[0].total_units
         rounds = rounds[1:]
     if rounds:
         last = rounds[-1]
-        worn, sd = start_mm - _mean(last), max(m.sd_mm for m in last.readings.values())
+        worn, sd = start_mm - _mean(last, young), max(m.sd_mm for m in last.readings.values())
         if worn > _VISIBLE * sd and last.total_units > start_units:
             return PastSet(log(worn / (last.total_units - start_units)))
     if ran > 0 and brush_set.fitted_known and new_mm > limit.limit_mm:

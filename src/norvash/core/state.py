@@ -43,8 +43,21 @@ class Round:
 
 
 @dataclass(frozen=True, slots=True)
+class Renewal:
+    """One brush that was renewed while the others stayed: use then, and its length if it was measured [mm]."""
+
+    position: int
+    total_units: float
+    length_mm: float | None
+    sd_mm: float | None
+
+
+@dataclass(frozen=True, slots=True)
 class BrushSet:
-    """A set of brushes with its rounds in order; ended_units is None while it runs."""
+    """A set of brushes with its rounds in order; ended_units is None while it runs.
+
+    Of a brush that was renewed its rounds only hold readings since.
+    """
 
     number: int
     fitted_at: datetime
@@ -55,6 +68,11 @@ class BrushSet:
     end_reason: str
     rounds: tuple[Round, ...]
     id: str = ""
+    renewed: tuple[Renewal, ...] = ()
+
+    def renewal_of(self, position: int) -> Renewal | None:
+        """Return the last renewal of one brush while the others stayed, None where there was none."""
+        return next((r for r in reversed(self.renewed) if r.position == position), None)
 
 
 @dataclass(frozen=True, slots=True)
@@ -94,6 +112,12 @@ def start_of(state: MotorState, brush_set: BrushSet, position: int, rules: Motor
 
     Of a set that was in the motor before the record began, the clock starts at the first reading.
     """
+    renewal = brush_set.renewal_of(position)
+    if renewal is not None:
+        tolerance = state.figures.number("new_tolerance_mm") or rules["new.tolerance"]
+        return Point(
+            renewal.length_mm or state.figures.need("new_mm"), renewal.total_units, renewal.sd_mm or tolerance / 2
+        )
     kinds = ("bedded", "fitting") if brush_set.fitted_known else ("bedded", "fitting", "check")
     for kind in kinds:
         for a_round in brush_set.rounds:

@@ -8,6 +8,7 @@ from norvash.core.readings import Reading
 from norvash.core.state import BrushSet, Measured, Round
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
+from norvash.store.renewals import list_renewals
 
 
 @dataclass(frozen=True, slots=True)
@@ -92,17 +93,20 @@ def current_set(conn: Connection, motor_id: str) -> tuple[str, int, float, datet
 def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
     """Return all sets ever fitted, each with its rounds and readings that count."""
     rounds: dict[str, list[Round]] = {}
-    readings, seen = _measured(conn, motor_id), _seen(conn, motor_id)
+    readings, seen, renewed = _measured(conn, motor_id), _seen(conn, motor_id), list_renewals(conn, motor_id)
     for row in conn.execute("select * from round where motor_id = :id order by at, seq", {"id": motor_id}):
+        since = {r.position: r.total_units for r in renewed.get(row["set_id"], ())}
+        counts = {n: m for n, m in readings.get(row["id"], {}).items() if row["total_units"] >= since.get(n, 0.0)}
         made = Round(row["id"], datetime.fromisoformat(row["at"]), row["total_units"], row["kind"],
-                     row["finished_at"] is not None, readings.get(row["id"], {}), tuple(seen.get(row["id"], ())))  # fmt: skip
+                     row["finished_at"] is not None, counts, tuple(seen.get(row["id"], ())))  # fmt: skip
         rounds.setdefault(row["set_id"], []).append(made)
     rows = conn.execute("select * from brush_set where motor_id = :id order by number", {"id": motor_id})
     return tuple(
         BrushSet(r["number"], datetime.fromisoformat(r["fitted_at"]), r["fitted_units"],
             bool(r["fitted_known"]),
                  datetime.fromisoformat(r["ended_at"]) if r["ended_at"] else None, r["ended_units"],
-                 r["end_reason"] or "", tuple(rounds.get(r["id"], ())), r["id"])
+                 r["end_reason"] or "", tuple(rounds.get(r["id"], ())), r["id"],
+                 tuple(renewed.get(r["id"], ())))
         for r in rows
     )  # fmt: skip
 

@@ -130,6 +130,11 @@ def _figure(value: object) -> str:
     return "not stated" if value is None else f"{value:g}" if isinstance(value, float) else str(value)
 
 
+def _renewed(told: _Told) -> str:
+    made = [label if mm is None else f"{label}\u00a0{mm:.2f} mm" for label, mm in told.after["renewed"].items()]
+    return f"renewed {listed(made)} of set {told.before['set']}, the others stayed: {told.after['reason']}"
+
+
 def _reopened(told: _Told) -> str:
     return f"took back what was said of {told.before['typed']}"
 
@@ -144,6 +149,7 @@ _SAID: dict[str, Callable[[_Told], str]] = {
     "take back use": _took_back,
     "fit a new set": _fitted,
     "change figures": _changed,
+    "renew brushes": _renewed,
     "take back an answer": _reopened,
     "add a policy": _policy,
     "end a policy": _policy,

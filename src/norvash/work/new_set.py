@@ -3,10 +3,11 @@
 from dataclasses import replace
 
 from norvash.core.doubts import doubt_of
-from norvash.core.readings import read
+from norvash.core.readings import Reading, read
+from norvash.core.state import Renewal
 from norvash.core.straight_line import Point
 from norvash.errors import InputError
-from norvash.store import rounds
+from norvash.store import renewals, rounds
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, once
 from norvash.work.context import Context, load
@@ -53,6 +54,47 @@ def fit_new_set(
     return once(conn, act, "fit a new set", typed, body)
 
 
+def renew_brushes(
+    conn: Connection, act: Act, motor_id: str, counter: str, reason: str, lengths: dict[int, str], answer: str = ""
+) -> str:
+    """Renew some brushes of the set while the others stay; `lengths` holds their positions, an empty one not measured.
+
+    Raises: InputError at the field that is wrong, also when all brushes are named; NeedsAnswer about the counter.
+    """
+    if reason not in END_REASONS:
+        raise InputError("Say why the brushes came out.", "Choose one of the reasons.", "reason")
+
+    def body(act: Act) -> Change:
+        context = load(conn, motor_id)
+        known = {p.number: p for p in context.state.positions}
+        if not lengths or not set(lengths) <= set(known):
+            raise InputError("No brush is chosen.", "Choose those that were renewed.", "only")
+        if len(lengths) == len(known):
+            raise InputError("All brushes are chosen.", "That is a new set: leave the choice empty.", "only")
+        total = settle_use(conn, act, context, counter, answer).total_units
+        set_id, number, _, _ = rounds.current_set(conn, motor_id)
+        made: dict[str, float | None] = {}
+        for position, text in sorted(lengths.items()):
+            found = _length_of(context, position, text) if text.strip() else None
+            made[known[position].label] = found.length_mm if found else None
+            renewal = Renewal(position, total, found.length_mm if found else None, found.sd_mm if found else None)
+            renewals.add_renewal(conn, set_id, act.at, renewal, act.id)
+        refresh(conn, motor_id, act.at.date())
+        return Change(act.id, {"set": number}, {"renewed": made, "reason": reason}, motor_id)
+
+    typed = {"motor": motor_id, "counter": counter, "reason": reason, "only": lengths, "answer": answer}
+    return once(conn, act, "renew brushes", typed, body)
+
+
+def _length_of(context: Context, position: int, text: str) -> Reading:
+    method = context.figures.word("method")
+    method = "length" if method in ("wear line", "compare", "spring position") else method
+    try:
+        return read(text, context.figures, context.rules, method, context.figures.word("instrument"))
+    except InputError as error:
+        raise error.at(f"length_{position}") from None
+
+
 def _starting_lengths(
     conn: Connection, act: Act, context: Context, total: float, lengths: dict[int, str]
 ) -> dict[str, float]:
@@ -67,11 +109,7 @@ def _starting_lengths(
     start = Point(context.figures.need("new_mm"), total, context.rules["new.tolerance"] / 2)
     made: dict[str, float] = {}
     for plan, text in typed.items():
-        try:
-            reading = read(text, context.figures, context.rules, method, instrument)
-        except InputError as error:
-            raise error.at(f"length_{plan.number}") from None
-        reading = replace(reading, typed=text.strip())
+        reading = replace(_length_of(context, plan.number, text), typed=text.strip())
         doubt = doubt_of(reading, start, None, total, (), context.rules)
         rounds.add_reading(conn, f"{act.id}.{plan.number}", round_id, plan.number, reading, method, instrument, doubt, act.id)  # fmt: skip
         made[plan.label] = reading.length_mm

@@ -73,3 +73,15 @@ create table import_file (
     at text not null,
     person_id text not null references person (id)
 ) strict;
+
+-- Single brushes of a set that were renewed while the others stayed.
+create table renewal (
+    set_id text not null references brush_set (id),
+    position_number integer not null check (position_number between 1 and 40),
+    at text not null,
+    total_units real not null check (total_units >= 0),
+    length_mm real check (length_mm > 0),
+    sd_mm real check (sd_mm > 0),
+    act_id text not null references act (id),
+    primary key (set_id, position_number, act_id)
+) strict;

@@ -10,7 +10,7 @@ from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import SetForm, whole
 from norvash.web.motor_drawings import drawing_of
 from norvash.work.motor_page import motor_page
-from norvash.work.new_set import END_REASONS, fit_new_set
+from norvash.work.new_set import END_REASONS, fit_new_set, renew_brushes
 
 router = APIRouter()
 
@@ -41,8 +41,19 @@ def fit(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: 
     form = SetForm.of(typed)
     numbered = {whole(name.removeprefix("length_")): text for name, text in typed.items() if name.startswith("length_")}
     lengths = {number: text for number, text in numbered.items() if number is not None}
+    only = {
+        number
+        for name in typed
+        if (number := whole(name.removeprefix("only_"))) is not None and name.startswith("only_")
+    }
     try:
-        fit_new_set(conn, act_of(typed, who, now), motor_id, form.counter, form.reason, lengths, form.answer)
+        act = act_of(typed, who, now)
+        if only:
+            renew_brushes(
+                conn, act, motor_id, form.counter, form.reason, {n: lengths.get(n, "") for n in only}, form.answer
+            )
+        else:
+            fit_new_set(conn, act, motor_id, form.counter, form.reason, lengths, form.answer)
     except NorvashError as error:
         return _page(request, conn, now, motor_id, typed, error)
     request.app.state.catch_up(request.app)
