@@ -16,8 +16,9 @@ from norvash.errors import InputError
 from norvash.exchange.hours_csv import Match, guessed, match_of, read_lines
 from norvash.exchange.interval_tables import table_as_csv, table_from_csv
 from norvash.exchange.sheets import number, read_sheet, write_sheet
-from norvash.store import use
+from norvash.store import standings, use
 from norvash.work.importing import judge, take
+from norvash.work.standing import catch_up
 from pages import act_id
 
 PLAIN = "tag;day;counter\nX-01;2025-10-10;120\nX-01;2025-10-17;130,5\n"
@@ -205,3 +206,16 @@ def test_a_row_of_the_hours_book_is_kept_or_refused_in_place(
     assert (answer.status_code, words in answer.text) == (status, True)
     assert status == 200 or f'value="{text}"' in answer.text
     assert client.post("/hours/none-such/row", data={"act_id": "row-of-test-2", "value": "5"}).status_code == 404
+
+
+def test_many_motors_of_one_file_are_judged_anew_later(shop: Shop) -> None:
+    made = [shop.motor(tag=f"X-{i:03d}", name=f"Winch {i}") for i in range(41)]
+    shop.later(weeks=30)
+    text = "\n".join(f"X-{i:03d};2025-10-10;120" for i in range(41))
+    lines, unread = read_lines(read_sheet(text.encode()), Match(0, 1, 2, False, "counter"))
+    shares: list[float] = []
+    assert len(take(shop.conn, shop.act(), "file", "many", lines, unread, "counter", shares.append).new) == 41
+    assert shares == sorted(shares)
+    assert shares[-1] == 1
+    assert sorted(standings.list_stale(shop.conn, 0, 99)) == sorted(made)
+    assert catch_up(shop.conn, shop.now.date()) == 41

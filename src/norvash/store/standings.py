@@ -1,6 +1,6 @@
 """What the bench and the register show of each motor."""
 
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from datetime import date
 
@@ -115,6 +115,11 @@ def find_motors(conn: Connection, words: str, motor_class: str, most: int, skip:
 def count_motors(conn: Connection) -> int:
     """Return how many motors there are."""
     return int(conn.execute("select count(*) from motor").fetchone()[0])
+
+
+def mark_stale(conn: Connection, motor_ids: Iterable[str]) -> None:
+    """Ask for motors to be judged anew."""
+    conn.executemany("update standing set rules_seq = -1 where motor_id = ?", ((i,) for i in motor_ids))
 
 
 def list_stale(conn: Connection, rules_seq: int, most: int) -> list[str]:

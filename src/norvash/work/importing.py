@@ -8,7 +8,7 @@ from datetime import datetime
 from norvash.core.use import Counted, read_counter, read_increment
 from norvash.core.use_log import Entry
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
-from norvash.store import motors, policies, use
+from norvash.store import motors, standings, use
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, once
 from norvash.work.context import Context, load
@@ -162,7 +162,7 @@ def take(
         if len(touched) <= _REFRESH_AT_ONCE:
             refresh_all(conn, touched, act.at.date())
         else:
-            policies.mark_all_stale(conn)
+            standings.mark_stale(conn, touched)
         use.drop_file(conn, file_id)
         return Change(act.id, {}, {"lines": len(kept.new), "motors": len(touched), "faulty": kept.faulty})
 
