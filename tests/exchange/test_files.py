@@ -47,6 +47,8 @@ def test_a_table_of_text_is_read_however_it_was_saved(data: bytes, encoding: str
 
 REFUSED: dict[str, tuple[bytes, str]] = {
     "nothing": (b"  \n", "is empty"),
+    "a mark of UTF-16 and nothing more": (b"\xff\xfe", "is empty"),
+    "only separators": (b";;\n;;\n", "is empty"),
     "a zip named csv": (b"PK\x03\x04rest", "a zip or spreadsheet file"),
     "a compressed file": (b"\x1f\x8b\x08", "a compressed file"),
     "a PDF": (b"%PDF-1.7", "a PDF"),

@@ -36,8 +36,6 @@ def read_sheet(data: bytes) -> Sheet:
 
     Raises: InputError for what is no table of text, or too wide or too long.
     """
-    if not data.strip():
-        raise InputError("The file is empty.", "Give one with a line for each reading.", "file")
     for magic, what in _KINDS:
         if data.startswith(magic):
             raise InputError(f"This is {what}, whatever it is called.", _AS_CSV, "file")
@@ -57,6 +55,8 @@ def read_sheet(data: bytes) -> Sheet:
             before = reader.line_num
     except csv.Error as error:
         raise InputError(f"Line {reader.line_num} cannot be read ({error}).", _AS_CSV, "file") from None
+    if not rows:
+        raise InputError("The file is empty.", "Give one with a line for each reading.", "file")
     return Sheet(tuple(rows), tuple(lines), encoding, separator)
 
 
@@ -95,7 +95,7 @@ def _separator(text: str) -> str:
     """Return the separator that the first lines agree on best."""
     lines = [x for x in text.splitlines()[:_SAMPLE] if x.strip()]
     best, most = ",", 0
-    for separator in _SEPARATORS:
+    for separator in _SEPARATORS if lines else ():
         counts = [x.count(separator) for x in lines]
         steady = sum(c == max(set(counts), key=counts.count) for c in counts) if any(counts) else 0
         weight = steady * min(max(set(counts), key=counts.count), 5)
