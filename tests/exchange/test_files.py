@@ -221,3 +221,14 @@ def test_many_motors_of_one_file_are_judged_anew_later(shop: Shop) -> None:
     assert shares[-1] == 1
     assert sorted(standings.list_stale(shop.conn, 0, 99)) == sorted(made)
     assert catch_up(shop.conn, shop.now.date()) == 41
+
+
+def test_a_reading_of_today_may_be_imported_before_noon_and_again_later(shop: Shop) -> None:
+    motor = shop.motor()
+    shop.later(days=9)
+    assert shop.now.hour == 9
+    lines, _ = read_lines(read_sheet(f"X-01;{shop.now:%Y-%m-%d};120".encode()), Match(0, 1, 2, False, "counter"))
+    assert len(take(shop.conn, shop.act(), "file", "today", lines, (), "counter").new) == 1
+    assert use.list_entries(shop.conn, motor)[-1].at == shop.now
+    found = judge(shop.conn, lines, (), "counter", shop.later(hours=8).now)
+    assert (found.there, found.new, found.faults) == (1, [], [])

@@ -2,8 +2,8 @@
 
 from bisect import insort
 from collections.abc import Callable, Iterator, Sequence
-from dataclasses import dataclass, field
-from datetime import datetime
+from dataclasses import dataclass, field, replace
+from datetime import date, datetime, time
 
 from norvash.core.use import Counted, read_counter, read_increment
 from norvash.core.use_log import Entry
@@ -17,6 +17,7 @@ from norvash.work.standing import refresh_all
 _MOST_FAULTS = 200
 _REFRESH_AT_ONCE = 40
 _TELL_EVERY = 1000
+_NOON = time(12)
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,11 +112,11 @@ def _judge_motor(
     rows = use.list_rows(conn, motor_id)
     entries = [r.entry for r in rows]
     counted_alike = mode == "counter"
-    known: set[tuple[datetime, float | str]] = set()
-    known.update((r.entry.at, r.entry.counter_units if counted_alike else r.typed) for r in rows)
-    for count, line in enumerate(sorted(lines, key=lambda x: (x.at, x.line)), start=1):
-        key: tuple[datetime, float | str] = (line.at, line.value if counted_alike else line.typed)
-        if key in known:
+    known = {(r.entry.at, r.entry.counter_units if counted_alike else r.typed) for r in rows}
+    days: set[tuple[date, float | str]] = {(at.date(), what) for at, what in known}
+    for count, given in enumerate(sorted(lines, key=lambda x: (x.at, x.line)), start=1):
+        line, what = _by_now(given, now), given.value if counted_alike else given.typed
+        if (given.at, what) in known or (given.at.time() == _NOON and (given.at.date(), what) in days):
             made.there += 1
         else:
             try:
@@ -126,11 +127,17 @@ def _judge_motor(
             except (InputError, Conflict) as error:
                 made.fault(line.line, "day" if error.field == "day" else "value", error)
             else:
-                known.add(key)
+                known.add((given.at, what))
                 insort(entries, Entry(line.at, counted.total_units, counted.counter_units), key=lambda e: e.at)
                 made.new.append(New(motor_id, line.at, counted, line.typed))
         if count % _TELL_EVERY == 0:
             yield count
+
+
+def _by_now(line: Line, now: datetime) -> Line:
+    """Return a line of today without a time as read just now, where its noon is still to come."""
+    of_today = line.at > now and line.at == datetime.combine(now.date(), _NOON)
+    return replace(line, at=now) if of_today else line
 
 
 def _counted(context: Context, entries: list[Entry], line: Line, mode: str, now: datetime) -> Counted:
