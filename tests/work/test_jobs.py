@@ -6,6 +6,7 @@ from dataclasses import replace
 import pytest
 
 from conftest import Shop, new_motor
+from norvash.core.policies import last_check
 from norvash.core.rules.catalogue import RULES
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
 from norvash.store import forecasts, people, rounds, rules, standings, use
@@ -420,6 +421,8 @@ def test_one_brush_is_renewed_while_the_other_stays(shop: Shop) -> None:
     renew_brushes(shop.conn, shop.act(), motor, "", "damaged", lengths)
     shown = shop.page(motor)
     assert (len(shown.context.state.sets), shown.said.act) == (1, "Measure B to complete the round.")
+    # The round before still counts as the last complete look: the calendar runs from it, not from fitting.
+    assert last_check(shown.context.state)[0] == 250
     assert "renewed B\u00a021.90 mm of set 1, the others stayed: damaged" in shown.history[0].words
     shop.later(weeks=6).log(motor, "550")
     shop.measure(motor, "", "14.8", "20.1")

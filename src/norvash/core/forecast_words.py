@@ -74,8 +74,8 @@ def sure_words(found: Findings, state: MotorState) -> str:
     if ahead.coarse:
         words.append("Read by rule or eye: a caliper would narrow this range by about a fifth.")
     if state.rate is None or state.rate.weeks == 0 or _idles(state):
-        words.append("The hours are reliable, the date is not: tell Norvash which months this machine runs.")
-    return " ".join(words).replace("The hours", "The starts" if state.unit == "starts" else "The hours")
+        words.append(f"The {state.unit} are reliable, the date is not: tell Norvash which months this machine runs.")
+    return " ".join(words)
 
 
 def _past(ahead: Ahead) -> str:

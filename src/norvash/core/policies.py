@@ -35,7 +35,7 @@ def months_on(day: date, months: int) -> date:
 def last_check(state: MotorState) -> tuple[float, date]:
     """Return use and day of the last complete round, or of fitting."""
     current = state.current
-    complete = [r for r in current.rounds if len(r.readings) == len(state.positions)]
+    complete = current.complete(state.positions)
     if complete:
         return complete[-1].total_units, complete[-1].at.date()
     return current.fitted_units, current.fitted_at.date()
@@ -74,7 +74,7 @@ def _due(policy: Policy, state: MotorState, since_units: float, since_on: date) 
 def _by_table(policy: Policy, state: MotorState) -> Due | None:
     """Return what a table answers for the last complete round of the fitted set, by its worst brush."""
     table = table_from(policy.figures)
-    complete = [r for r in state.current.rounds if len(r.readings) == len(state.positions)]
+    complete = state.current.complete(state.positions)
     if not complete or not state.entries:
         return None
     last = complete[-1]

@@ -1,5 +1,6 @@
 """What is known of one motor at one moment: the input of every verdict."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date, datetime
 
@@ -73,6 +74,14 @@ class BrushSet:
     def renewal_of(self, position: int) -> Renewal | None:
         """Return the last renewal of one brush while the others stayed, None where there was none."""
         return next((r for r in reversed(self.renewed) if r.position == position), None)
+
+    def complete(self, positions: Sequence[PositionPlan]) -> list[Round]:
+        """Return the rounds in which every brush was measured that is older than the round; one renewed since counts as seen."""
+        since = {r.position: r.total_units for r in self.renewed}
+        return [
+            r for r in self.rounds
+            if r.readings and all(p.number in r.readings or since.get(p.number, -1.0) > r.total_units for p in positions)
+        ]  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)

@@ -114,7 +114,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     current = state.current
     measured = [r for r in current.rounds if r.readings]
     latest = measured[-1] if measured else None
-    complete = [r for r in measured if len(r.readings) == len(state.positions)]
+    complete = current.complete(state.positions)
     before = next((r for r in reversed(complete) if r is not latest), None)
     brushes = tuple(_brush(state, current, i, limit, rules) for i in range(len(state.positions)))
     missing = tuple(b.label for b in brushes if latest and not b.in_round)

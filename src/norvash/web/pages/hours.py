@@ -1,7 +1,6 @@
 """Hours: the log of one motor, and the way to it."""
 
 from dataclasses import dataclass
-from typing import Any
 
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
@@ -24,15 +23,12 @@ router = APIRouter()
 class Row:
     """A row of the book with what is typed into it: kept, refused, or still empty."""
 
-    row: BookRow
+    motor: BookRow
     act_id: str
     day: str
     typed: str = ""
     kept: str = ""
     error: NorvashError | None = None
-
-    def __getattr__(self, name: str) -> Any:
-        return getattr(self.row, name)
 
 
 @router.get("/hours")
