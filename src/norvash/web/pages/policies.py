@@ -21,7 +21,7 @@ from norvash.work.motor_page import judged
 from norvash.work.policing import add_policy, end_policy, governed, table_of_type
 
 router = APIRouter()
-_GRID_PX = 1100.0
+_GRID_PX, _PHONE_PX = 1100.0, 346.0
 FIELDS = ("kind", "name", "every", "low", "high", "months", "quantity", "longest", "sheet", "file")
 
 
@@ -32,6 +32,7 @@ class Shown:
     policy: Policy
     table: IntervalTable | None
     drawing: Drawing | None
+    narrow: Drawing | None
     why: str
     when: str
     first: bool
@@ -66,8 +67,10 @@ def _shown(policy: Policy, found: Findings | None, unit: str) -> Shown:
     due = next((d for d in found.dues if d.name == policy.name), None) if found else None
     when = f"{due.on:%Y-%m-%d}" if due and due.on else ""
     cells = [due.cell] if due and due.cell != (None, None) else []
-    drawing = interval_grid(table, cells, unit, _GRID_PX) if table else None
-    return Shown(policy, table, drawing, due.why if due else "", when, bool(found and due and due is found.look))
+    drawing, narrow = (interval_grid(table, cells, unit, px) if table else None for px in (_GRID_PX, _PHONE_PX))
+    return Shown(
+        policy, table, drawing, narrow, due.why if due else "", when, bool(found and due and due is found.look)
+    )
 
 
 @router.post("/policies/{scope}/{scope_id}")
@@ -109,7 +112,7 @@ def made(request: Request, conn: Conn, type_id: str) -> HTMLResponse:
     """Show the table that Norvash makes for a type, to print and hang up."""
     kind, unit, table, past = table_of_type(conn, type_id)
     return page(request, "shop_table.html", area="Motors", kind=kind, unit=unit, table=table, past=past,
-                drawing=interval_grid(table, [], unit, 900.0), errors={})  # fmt: skip
+                drawing=interval_grid(table, [], unit, _GRID_PX), narrow=interval_grid(table, [], unit, _PHONE_PX), errors={})  # fmt: skip
 
 
 @router.get("/types/{type_id}/table.csv")
