@@ -22,12 +22,16 @@ NAMES = {
     "holder-fit",
     "seating",
     "interval-table",
+    "speed-ladder",
+    "cable-drop",
+    "battery",
+    "find-cause",
 }
 
 
 def agrees(got: object, wanted: object) -> bool:
     if isinstance(wanted, list):
-        return isinstance(got, list) and len(got) == len(wanted) and all(map(agrees, got, wanted))
+        return isinstance(got, list | tuple) and len(got) == len(wanted) and all(map(agrees, got, wanted))
     if isinstance(wanted, bool | str) or wanted is None:
         return got == wanted
     assert isinstance(wanted, int | float)
@@ -73,6 +77,19 @@ BAD: dict[str, tuple[str, object, str]] = {
     "thicker than round": ("seating", {"commutator_d_mm": 9, "thickness_mm": 10}, "thickness_mm"),
     "no section": ("holder-fit", {"thickness_mm": 0, "width_mm": 9, "box_thickness_mm": 9, "box_width_mm": 9}, "thickness_mm"),
     "no carbon left": ("brush-limit", {"new_mm": 5, "lead_root_depth_mm": 4}, "new_mm"),
+    "steps of another ladder": ("speed-ladder", {"supply_v": 36, "steps_v": [16, 36], "expected_share": [0.5]}, "steps_v"),
+    "no supply": ("speed-ladder", {"supply_v": 0, "steps_v": [16], "expected_share": [0.5]}, "supply_v"),
+    "a step of nothing expected": ("speed-ladder", {"supply_v": 36, "steps_v": [16, 36], "expected_share": [0, 1]}, "expected_share"),
+    "no copper": ("cable-drop", {"current_a": 10, "length_m": 3, "section_mm2": 0}, "section_mm2"),
+    "three ways": ("cable-drop", {"current_a": 10, "length_m": 3, "section_mm2": 2, "ways": 3}, "ways"),
+    "volts rise under load": ("battery", {"rest_v": 11, "cranking_v": 12}, "cranking_v"),
+    "no volts": ("battery", {"rated_v": 12}, "rest_v"),
+    "no such sign": ("find-cause", {"motor_class": "tool", "seen": ["dreams"]}, "seen"),
+    "a sign that has no such answer": ("find-cause", {"motor_class": "tool", "seen": ["ohms=zero"]}, "seen"),
+    "two answers": ("find-cause", {"motor_class": "tool", "seen": ["ohms=infinite", "ohms=swings"]}, "seen"),
+    "so and not so": ("find-cause", {"motor_class": "tool", "seen": ["weak"], "not_seen": ["weak"]}, "not_seen"),
+    "not said what": ("find-cause", {"motor_class": "tool", "seen": ["ohms"]}, "seen"),
+    "no such surroundings": ("find-cause", {"motor_class": "tool", "seen": ["weak"], "surroundings": ["moon"]}, "surroundings"),
     "angle without thickness": ("brush-limit", {"new_mm": 25, "maker_limit_mm": 10, "face_angle_deg": 20}, "thickness_mm"),
 }  # fmt: skip
 

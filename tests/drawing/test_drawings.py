@@ -17,6 +17,7 @@ from norvash.core.verdict import findings
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
 from norvash.drawing.carbon_ruler import carbon_ruler
+from norvash.drawing.cause_bars import cause_bars
 from norvash.drawing.date_span import TimeAxis, axis_head, date_span
 from norvash.drawing.end_view import EndBrush, EndPlate, end_view
 from norvash.drawing.face_contact import Contact, face_contact
@@ -24,6 +25,7 @@ from norvash.drawing.interval_grid import interval_grid
 from norvash.drawing.life_line import life_line
 from norvash.drawing.outlook_river import Flow, outlook_river
 from norvash.drawing.past_bands import past_bands
+from norvash.drawing.speed_ladder import speed_ladder_drawn
 from norvash.drawing.stage_mark import stage_mark
 from norvash.drawing.stage_scale import stage_scale
 from norvash.drawing.svg import Drawing
@@ -66,6 +68,8 @@ def drawings() -> list[Drawing]:
         life_line(findings(ahead, shipped(), TODAY), ahead, 700, 300), life_line(findings(new, shipped(), TODAY), new, 346, 300),
         outlook_river(FLOWS, TODAY, TODAY + timedelta(weeks=26), DARK, 1200), outlook_river((), TODAY, TODAY + timedelta(weeks=26), (), 346),
         interval_grid(TABLE, [(1, 1), (None, 0), (1, None)], "h", 620), past_bands(OUTCOMES, "h", 800), past_bands(OUTCOMES, "h", 346),
+        cause_bars([("a cause whose words are far too long for the margin that it has", 0.7), ("<short>", 0.3)], 0.6, 346), cause_bars([], 0.6, 500),
+        speed_ladder_drawn([0.44, 0.0, 1.0], [0.45, None, 1.0], (2,), 0.08, 580), speed_ladder_drawn([1.3], [0.5], (1,), 0.08, 346),
         use_curve(shown.entries, shown.rate, "hours", 500, 240), use_curve(shown.entries[:1], None, "starts", 500, 240),
     ]  # fmt: skip
 

@@ -2,6 +2,7 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from itertools import pairwise
 
 from norvash.core.quantities import parse
 from norvash.core.season import read_months
@@ -33,7 +34,8 @@ INSTRUMENTS = {
 }
 LIMIT_SOURCES = {"maker": "maker's figure", "wear line": "wear line on the brush", "site": "site rule"}
 UNITS_OF_USE = ("hours", "starts")
-CONDITIONS = ("dry and in use", "wet", "salt", "mostly idle")
+CONDITIONS = ("dry and in use", "wet", "salt", "mostly idle", "dusty", "oily", "hot", "vibrating", "outdoor")
+CONSTRUCTIONS = ("universal", "series", "shunt", "compound", "permanent-magnet")
 
 
 @dataclass(frozen=True, slots=True)
@@ -68,7 +70,8 @@ FIELDS: tuple[FigureField, ...] = (
     *_lengths("Limit", ("limit_mm", "Shortest length allowed"), low=0.01),
     FigureField("limit_source", "Where the limit comes from", "Limit", choices=tuple(LIMIT_SOURCES)),
     *_lengths("Limit", ("lead_root_depth_mm", "Lead root below the top"), ("lead_taut_length_mm", "Length at which the lead is taut"),
-              ("spring_stop_length_mm", "Length at the spring's stop"), ("holder_gap_mm", "Holder gap")),
+              ("spring_stop_length_mm", "Length at the spring's stop"), ("holder_gap_mm", "Holder gap"),
+              ("box_thickness_mm", "Box, along the rotation"), ("box_width_mm", "Box, along the shaft")),
     FigureField("force_new_n", "Spring force when new", "Limit", "force", (), 0.01, 1000),
     FigureField("force_nominal_n", "Nominal spring force", "Limit", "force", (), 0.01, 1000),
     FigureField("spring_rate_n_per_mm", "Spring rate", "Limit", "spring rate", (), 0, 100),
@@ -89,6 +92,11 @@ FIELDS: tuple[FigureField, ...] = (
     FigureField("rated_a", "Current", "Plate", "current", (), 0, 50000),
     FigureField("rated_w", "Power", "Plate", "power", (), 0, 1e8),
     FigureField("rated_rpm", "Speed", "Plate", "speed", (), 0, 1e5),
+    FigureField("construction", "Construction", "Plate", choices=CONSTRUCTIONS),
+    FigureField("noload_a", "Usual current without load", "Plate", "current", (), 0, 50000),
+    FigureField("speed_taps", "Speed settings as shares of the supply, like 0.45; 0.62; 1", "Plate"),
+    FigureField("mass_kg", "Mass", "Plate", "mass", (), 0, 1e5),
+    FigureField("capacitors", "Capacitors in its circuit", "Plate", choices=("no", "yes")),
     FigureField("unit_of_use", "Use counted in", "Use", choices=UNITS_OF_USE),
     FigureField("expected_life_units", "Expected life of a set", "Use", "count", (), 1, 1e7),
     FigureField("use_per_week_units", "Usual use in a week that it runs", "Use", "count", (), 0, 1e6),
@@ -172,6 +180,22 @@ def read_figure(name: str, text: str) -> float | str:
     return value
 
 
+def speed_taps(text: str) -> tuple[float, ...]:
+    """Return the expected shares of the supply of the speed settings, lowest first; empty text gives none.
+
+    Raises: InputError unless they rise.
+    """
+    if not text.strip():
+        return ()
+    try:
+        shares = tuple(parse(part, "share").value for part in text.split(";"))
+    except InputError:
+        raise InputError(f"“{text}” is no list of shares.", "Write it like 0.45; 0.62; 1.", "speed_taps") from None
+    if len(shares) > 12 or not all(0 < a <= 1.5 for a in shares) or any(b <= a for a, b in pairwise(shares)):
+        raise InputError("The shares do not rise from setting to setting.", "Write the lowest first, like 0.45; 0.62; 1.", "speed_taps")  # fmt: skip
+    return shares
+
+
 def spring_table(text: str) -> tuple[tuple[float, float], ...]:
     """Return the calibrated points (scale, length [mm]) of a spring position scale, by rising scale.
 
@@ -199,6 +223,8 @@ def spring_table(text: str) -> tuple[tuple[float, float], ...]:
 def _word(field: FigureField, text: str) -> str:
     if field.name == "spring_table":
         spring_table(text)
+    if field.name == "speed_taps":
+        speed_taps(text)
     if field.name == "active_months":
         read_months(text)
     if field.choices and text not in field.choices:

@@ -16,13 +16,16 @@ UNITS: dict[str, dict[str, float]] = {
     "power": {"W": 1.0, "kW": 1000.0}, "speed": {"r/min": 1.0}, "angle": {"°": 1.0},
     "pressure": {"kPa": 1.0, "psi": 6.894757, "gf/cm²": 0.0980665}, "share": {"": 1.0, "%": 0.01},
     "density": {"A/cm²": 1.0}, "area speed": {"m/s": 1.0}, "count": {"": 1.0}, "scale": {"": 1.0},
-    "rate": {"mm/1000 h": 1.0},
+    "rate": {"mm/1000 h": 1.0}, "metres": {"m": 1.0, "cm": 0.01}, "area": {"mm²": 1.0}, "temperature": {"°C": 1.0},
+    "resistance": {"Ω": 1.0, "mΩ": 0.001, "kΩ": 1000.0}, "insulation": {"MΩ": 1.0, "kΩ": 0.001, "GΩ": 1000.0},
+    "minutes": {"min": 1.0, "h": 60.0}, "mass": {"kg": 1.0, "g": 0.001}, "dust": {"g": 1.0, "mg": 0.001},
 }  # fmt: skip
 _SPELLINGS = {
     '"': "in", "″": "in", "''": "in", "′′": "in", "inch": "in", "inches": "in", "thous": "thou", "mil": "thou", "mils": "thou",
     "um": "µm", "μm": "µm", "micron": "µm", "microns": "µm", "hr": "h", "hrs": "h", "hour": "h", "hours": "h",
     "mins": "min", "start": "starts", "rpm": "r/min", "deg": "°", "percent": "%", "n": "N", "v": "V", "a": "A",
     "w": "W", "kw": "kW", "kpa": "kPa", "kg": "kgf", "g": "gf", "oz": "ozf", "lb": "lbf", "ma": "mA", "mv": "mV",
+    "ohm": "Ω", "ohms": "Ω", "mohm": "mΩ", "kohm": "kΩ", "Mohm": "MΩ", "Gohm": "GΩ", "megohm": "MΩ", "Ω": "Ω", "mm2": "mm²", "c": "°C", "°c": "°C",
     "a/cm2": "A/cm²", "n/mm": "N/mm", "millimetre": "mm", "millimetres": "mm",
 }  # fmt: skip
 _NUMBER = re.compile(

@@ -4,9 +4,9 @@ from collections.abc import Mapping
 
 _UNITS = {
     "mm_per_kh": "mm/1000 h", "a_per_cm2": "A/cm²", "kpa": "kPa", "psi": "psi", "mm": "mm", "h": "h", "w": "W", "a": "A",
-    "v": "V",
+    "v": "V", "mohm": "mΩ", "bits": "bit", "minutes": "min",
 }  # fmt: skip
-_HIDDEN = ("sum", "rules", "advice", "note", "stage", "reasons")
+_HIDDEN = ("sum", "rules", "advice", "note", "stage", "reasons", "fault", "causes", "checks")
 _SHARES = (
     "usable",
     "length_share",
@@ -16,6 +16,12 @@ _SHARES = (
     "contact_share",
     "contact_drop_share",
     "life_share",
+    "share",
+    "expected_share",
+    "top_drop_share",
+    "drop_share",
+    "chances",
+    "upstream_chance",
 )
 LABELS = {
     "usable": "usable carbon", "length_share": "share of the length", "length_mm": "length", "wear_mm": "worn off",
@@ -50,6 +56,13 @@ LABELS = {
     "interval_h": "longest use to the next check", "next_check_h": "next check by",
     "life_share": "share of a life spent on it", "face_radius_least_mm": "radius of a shaped face from",
     "face_radius_most_mm": "radius of a shaped face up to", "method": "way to do it",
+    "share": "share of the supply", "expected_share": "expected", "rising": "rises from step to step", "top_drop_share": "top step under the supply",
+    "top_ok": "top step right", "bad_steps": "bad steps", "dead_steps": "dead steps", "drop_v": "drop", "drop_share": "share of the voltage",
+    "allowed_v": "allowed", "drop_ok": "inside what is allowed", "loss_w": "heat in the cable", "rest_ok": "rest voltage right",
+    "cranking_ok": "cranking voltage right", "least_v": "least while cranking", "inner_mohm": "inner resistance",
+    "cause_words": "causes, the likeliest first", "chances": "their chances", "first_cause": "first to think of", "reasons_for": "for it",
+    "reasons_against": "against it", "upstream_chance": "the fault lies before the motor", "entropy_bits": "not known yet",
+    "next_check": "next check", "next_check_minutes": "takes about", "next_check_bits": "expected to tell", "danger": "mind",
 }  # fmt: skip
 
 
@@ -58,10 +71,19 @@ def table_of(result: Mapping[str, object]) -> list[tuple[str, str, str]]:
     lines = []
     for name, value in result.items():
         if name not in _HIDDEN and value is not None:
-            share = value * 100 if name in _SHARES and isinstance(value, float) else None
-            said = _said(value) if share is None else f"{share:.1f}"
-            lines.append((LABELS[name], said, _unit(name) if share is None else "%"))
+            share = name in _SHARES and (isinstance(value, float) or _all_figures(value))
+            lines.append((LABELS[name], _percent(value) if share else _said(value), "%" if share else _unit(name)))
     return lines
+
+
+def _all_figures(value: object) -> bool:
+    return isinstance(value, tuple | list) and all(isinstance(v, float) or v is None for v in value)
+
+
+def _percent(value: object) -> str:
+    if isinstance(value, tuple | list):
+        return "; ".join(_percent(v) for v in value)
+    return f"{value * 100:.1f}" if isinstance(value, float) else "–"
 
 
 def _unit(name: str) -> str:
@@ -76,5 +98,5 @@ def _said(value: object) -> str:
     if isinstance(value, float):
         return f"{value:.4g}" if abs(value) < 1000 else f"{value:.1f}"
     if isinstance(value, tuple | list):
-        return "; ".join(_said(v) for v in value) or "none"
+        return "; ".join(_said(v) for v in value if v != "") or "none"
     return str(value)

@@ -11,6 +11,16 @@ from norvash.core.positions import even_positions
 from norvash.core.ruler import Ruler, RulerBrush
 from norvash.core.rules.book import MotorRules
 from norvash.core.state import BrushSet, Measured, MotorState, Round
+from norvash.core.sums.before_opening import (
+    BatteryIn,
+    BatteryOut,
+    CableIn,
+    CableOut,
+    CauseIn,
+    CauseOut,
+    LadderIn,
+    LadderOut,
+)
 from norvash.core.sums.carbon import CarbonIn, CarbonOut, LimitIn, LimitOut
 from norvash.core.sums.fitting import FitIn, FitOut, SeatingIn, SeatingOut
 from norvash.core.sums.intervals import TableIn, TableOut, looked_up
@@ -20,13 +30,16 @@ from norvash.core.verdict import findings
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
 from norvash.drawing.carbon_ruler import carbon_ruler
+from norvash.drawing.cause_bars import cause_bars
 from norvash.drawing.face_contact import Contact, face_contact
 from norvash.drawing.interval_grid import interval_grid
 from norvash.drawing.life_line import life_line
+from norvash.drawing.speed_ladder import speed_ladder_drawn
 from norvash.drawing.svg import Drawing
 from norvash.drawing.wear_bars import wear_bars
 
 WIDE, PHONE = 580.0, 346.0
+_MOST_CAUSES = 7
 _ANY_DAY = datetime(2000, 1, 1)
 
 
@@ -117,8 +130,34 @@ def _table(given: TableIn, result: TableOut, rules: MotorRules, width: float) ->
     return interval_grid(table, [(c.row, c.column) for c in cells], "h", width)
 
 
+def _ladder(given: LadderIn, result: LadderOut, rules: MotorRules, width: float) -> Drawing:
+    return speed_ladder_drawn(result.share, result.expected_share, result.bad_steps, rules["taps.step"], width)
+
+
+def _cable(given: CableIn, result: CableOut, rules: MotorRules, width: float) -> Drawing:
+    return band_scale(
+        "Drop against what is allowed", (Banded("Drop in the cable", "V", result.drop_v, 0.0, result.allowed_v),), width
+    )
+
+
+def _battery(given: BatteryIn, result: BatteryOut, rules: MotorRules, width: float) -> Drawing:
+    rows = []
+    if given.rest_v is not None:
+        rows.append(
+            Banded("At rest", "V", given.rest_v, rules["battery.rest"] * given.rated_v / 12, given.rated_v * 1.2)
+        )
+    if given.cranking_v is not None:
+        rows.append(Banded("While cranking", "V", given.cranking_v, result.least_v, given.rated_v * 1.2))
+    return band_scale("Battery, volts", rows, width)
+
+
+def _causes(given: CauseIn, result: CauseOut, rules: MotorRules, width: float) -> Drawing:
+    ranked = list(zip(result.cause_words, result.chances, strict=True))[:_MOST_CAUSES]
+    return cause_bars(ranked, rules["diagnosis.sure"], width)
+
+
 _MAKERS: dict[str, Callable[[Any, Any, MotorRules, float], Drawing | None]] = {
     "usable-carbon": _carbon, "brush-limit": _limit, "straight-line": _line, "set-spread": _spread,
     "spring-pressure": _pressure, "current-density": _density, "holder-fit": _fit, "seating": _seating,
-    "interval-table": _table,
+    "interval-table": _table, "speed-ladder": _ladder, "cable-drop": _cable, "battery": _battery, "find-cause": _causes,
 }  # fmt: skip

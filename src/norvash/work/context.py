@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
 from norvash.core.rules.book import MotorRules, Rulebook
-from norvash.core.rules.catalogue import RULES
+from norvash.core.rules.catalogue import rulebook_with
 from norvash.core.season import season_of
 from norvash.core.state import MotorState
 from norvash.core.use import Rate, rate_of_use
@@ -37,7 +37,7 @@ class Context:
 
 def rulebook(conn: Connection) -> Rulebook:
     """Return the rulebook with the site's overrides."""
-    return Rulebook(RULES, rules.list_overrides(conn))
+    return rulebook_with(rules.list_overrides(conn))
 
 
 def figures_of(conn: Connection, motor: Motor) -> Figures:

@@ -57,12 +57,20 @@ def work_out_typed(name: str, typed: dict[str, str], rules: MotorRules) -> tuple
 def _read(text: str, asked: Ask, many: bool, one: bool) -> Any:
     if asked.dimension in _PLAIN:
         return text.split() if many else text
+    if asked.dimension == "yes":
+        return _yes(text)
     if not many or (one and ";" not in text):
         return parse(text, asked.dimension).value
     if "|" in text:
         return [_read(row, asked, True, False) for row in text.split("|")]
     parts = [p.strip() for p in text.split(";")]
     return [None if p in ("", "-", "–") else parse(p, asked.dimension).value for p in parts]
+
+
+def _yes(text: str) -> bool:
+    if text.lower() not in ("yes", "no", "true", "false"):
+        raise InputError(f"“{text}” is neither yes nor no.", "Write yes or no.")
+    return text.lower() in ("yes", "true")
 
 
 def _members(kind: Any) -> tuple[Any, ...]:

@@ -29,8 +29,49 @@ class Rule:
 
 
 @dataclass(frozen=True, slots=True)
+class School:
+    """A question with several good answers: its options as (key, words), the default and why, and what a class refuses."""
+
+    id: str
+    question: str
+    options: tuple[tuple[str, str], ...]
+    default: str
+    why: str
+    refused: Mapping[str, tuple[str, ...]] = field(default_factory=lambda: MappingProxyType({}))
+
+    def words(self, key: str) -> str:
+        """Return an option in words."""
+        return dict(self.options)[key]
+
+    def check(self, key: str, motor_class: str | None) -> None:
+        """Refuse an option that is not known, or that a class of machine must not take.
+
+        Raises: InputError.
+        """
+        if key not in dict(self.options):
+            raise InputError(f"“{key}” is no answer here.", "Choose one from the list.", "value")
+        if key in self.refused.get(motor_class or "", ()):
+            raise InputError(f"“{self.words(key)}” is refused for class {motor_class}.",
+                             "Such a machine hurts people when it fails: choose another.", "value")  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class Choice:
+    """A school as it applies, with the place it was chosen."""
+
+    school: School
+    key: str
+    basis: str
+
+    @property
+    def words(self) -> str:
+        """Return what was chosen, in words."""
+        return self.school.words(self.key)
+
+
+@dataclass(frozen=True, slots=True)
 class Override:
-    """A figure that replaces the default: for the site, one class of it, a type or a motor."""
+    """A figure, or a school's word, that replaces the default: for the site, one class of it, a type or a motor."""
 
     rule_id: str
     scope: str
@@ -39,6 +80,7 @@ class Override:
     person: str
     day: str
     why: str
+    word: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -55,8 +97,10 @@ class Figure:
 class Rulebook:
     """All rules with the overrides in force; the narrowest scope wins: motor, type, site, default."""
 
-    def __init__(self, rules: Mapping[str, Rule], overrides: Iterable[Override] = ()) -> None:
-        self.rules = rules
+    def __init__(
+        self, rules: Mapping[str, Rule], overrides: Iterable[Override] = (), schools: Mapping[str, School] | None = None
+    ) -> None:
+        self.rules, self.schools = rules, schools or {}
         self.overrides = {(o.rule_id, o.scope, o.scope_id): o for o in overrides}
 
     def rule(self, rule_id: str) -> Rule:
@@ -74,6 +118,37 @@ class Rulebook:
     def figure(self, rule_id: str, motor_class: str | None = None, type_id: str = "", motor_id: str = "") -> Figure:
         """Return the figure that applies, with its basis in words."""
         rule = self.rule(rule_id)
+        found, words = self._override(rule_id, motor_class, type_id, motor_id)
+        if found is not None:
+            return Figure(rule.id, rule.words, found.value, rule.unit, f"{words}, {found.person}, {found.day}")
+        basis = f"default for class {motor_class}" if (motor_class or "") in rule.by_class else "default"
+        return Figure(rule.id, rule.words, rule.default_for(motor_class), rule.unit, basis)
+
+    def choice(self, school_id: str, motor_class: str | None = None, type_id: str = "", motor_id: str = "") -> Choice:
+        """Return the school that applies, with its basis in words; one that the class refuses does not.
+
+        Raises: NotFound.
+        """
+        school = self.school(school_id)
+        found, words = self._override(school_id, motor_class, type_id, motor_id)
+        if found is not None and found.word not in school.refused.get(motor_class or "", ()):
+            return Choice(school, found.word, f"{words}, {found.person}, {found.day}")
+        return Choice(school, school.default, "default")
+
+    def school(self, school_id: str) -> School:
+        """Return the school with this id.
+
+        Raises: NotFound.
+        """
+        try:
+            return self.schools[school_id]
+        except KeyError:
+            raise NotFound(f"The rulebook has no school “{school_id}”.", "Open the rulebook and pick one.") from None
+
+    def _override(
+        self, rule_id: str, motor_class: str | None, type_id: str, motor_id: str
+    ) -> tuple[Override | None, str]:
+        """Return the narrowest override in force with the words for its scope."""
         for scope, scope_id, words in (
             ("motor", motor_id, "set for this motor"),
             ("type", type_id, "set for this type"),
@@ -82,10 +157,8 @@ class Rulebook:
         ):
             found = self.overrides.get((rule_id, scope, scope_id))
             if found is not None and (scope_id or scope == "site"):
-                basis = f"{words}, {found.person}, {found.day}"
-                return Figure(rule.id, rule.words, found.value, rule.unit, basis)
-        basis = f"default for class {motor_class}" if (motor_class or "") in rule.by_class else "default"
-        return Figure(rule.id, rule.words, rule.default_for(motor_class), rule.unit, basis)
+                return found, words
+        return None, ""
 
     def check(self, rule_id: str, value: float) -> None:
         """Refuse a figure that the rule cannot have.
@@ -119,6 +192,10 @@ class MotorRules:
         if rule_id not in self._known:
             self._known[rule_id] = self.book.figure(rule_id, self.motor_class, self.type_id, self.motor_id)
         return self._known[rule_id]
+
+    def choice(self, school_id: str) -> Choice:
+        """Return the school in force with its basis."""
+        return self.book.choice(school_id, self.motor_class, self.type_id, self.motor_id)
 
     def __getitem__(self, rule_id: str) -> float:
         return self.figure(rule_id).value

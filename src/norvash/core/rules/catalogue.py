@@ -1,9 +1,11 @@
 """All rules that ship with the application, by id."""
 
+from collections.abc import Iterable
 from types import MappingProxyType
 
-from norvash.core.rules import brushes, fitting, forecast, readings, use
-from norvash.core.rules.book import MotorRules, Rule, Rulebook
+from norvash.core.rules import brushes, diagnosis, fitting, forecast, readings, supply, use
+from norvash.core.rules.book import MotorRules, Override, Rule, Rulebook
+from norvash.core.rules.schools import SCHOOLS
 
 GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
     ("Stages of carbon", brushes.STAGES),
@@ -15,10 +17,20 @@ GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
     ("Use", use.RULES),
     ("Springs, current, holders", fitting.LOADING),
     ("Seating", fitting.SEATING),
+    ("Supply, taps, cables, permits", supply.RULES),
+    ("Finding causes", diagnosis.RULES),
 )
 RULES = MappingProxyType({rule.id: rule for _, group in GROUPS for rule in group})
 
 
+SCHOOLS_BY_ID = MappingProxyType({school.id: school for school in SCHOOLS})
+
+
+def rulebook_with(overrides: Iterable[Override]) -> Rulebook:
+    """Return the rulebook that ships, with a site's overrides."""
+    return Rulebook(RULES, overrides, SCHOOLS_BY_ID)
+
+
 def shipped() -> MotorRules:
     """Return the rulebook as it ships, without any override."""
-    return MotorRules(Rulebook(RULES))
+    return MotorRules(rulebook_with(()))

@@ -2,6 +2,7 @@
 
 from norvash.core.rules.book import Rule
 from norvash.core.rules.catalogue import GROUPS
+from norvash.core.rules.schools import SCHOOLS
 from norvash.core.words import figure_words
 
 _HEAD = """# Rules
@@ -19,6 +20,14 @@ def listing() -> str:
             f"\n## {name}\n\n| id | what it decides | default | unit | by class | source |\n|---|---|---|---|---|---|\n"
         )
         parts.extend(_row(rule) for rule in rules)
+    parts.append(
+        "\n## Schools\n\n| id | question | default | other answers | why the default |\n|---|---|---|---|---|\n"
+    )
+    for school in SCHOOLS:
+        others = "; ".join(words for key, words in school.options if key != school.default)
+        parts.append(
+            f"| {school.id} | {school.question} | {school.words(school.default)} | {others} | {school.why} |\n"
+        )
     return "".join(parts)
 
 

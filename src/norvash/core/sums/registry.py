@@ -18,14 +18,15 @@ class Ask:
     high: float
     hint: str
     above_low: bool
+    choices: tuple[tuple[str, str], ...] = ()
 
 
 def ask(
     label: str, dimension: str, *, low: float = 0.0, high: float = 1e6, hint: str = "", default: Any = MISSING,
-    above_low: bool = False,
+    above_low: bool = False, choices: tuple[tuple[str, str], ...] = (),
 ) -> Any:  # fmt: skip
     """Return a dataclass field that knows how to be asked for; without a default it must be given."""
-    return field(default=default, metadata={"ask": Ask(label, dimension, low, high, hint, above_low)})
+    return field(default=default, metadata={"ask": Ask(label, dimension, low, high, hint, above_low, choices)})
 
 
 @dataclass(frozen=True, slots=True)

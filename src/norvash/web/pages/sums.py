@@ -34,6 +34,8 @@ def as_typed(given: Mapping[str, Any]) -> dict[str, str]:
 
 
 def _one_as_typed(value: Any) -> str:
+    if isinstance(value, bool):
+        return "yes" if value else "no"
     if not isinstance(value, list):
         return str(value)
     if isinstance(value[0], list):
@@ -50,7 +52,7 @@ def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
 
     entry = find(SUMS, name)
     names = [f.name for f in fields(entry.inputs)]
-    typed = {k: v for k, v in request.query_params.items() if k in names}
+    typed = {k: " ".join(request.query_params.getlist(k)).strip() for k in request.query_params if k in names}
     is_example = not typed
     typed = typed or as_typed(entry.example)
     result: dict[str, object] = {}
@@ -65,7 +67,7 @@ def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
     except NorvashError as found:
         error = found
     asked = [
-        (f.name, f.metadata["ask"], f.default is MISSING, _unit(f.metadata["ask"].dimension))
+        (f.name, f.metadata["ask"], f.default is MISSING, _unit(f.metadata["ask"].dimension), "list" in str(f.type))
         for f in fields(entry.inputs)
     ]
     return page(request, "sum.html", status_of(error) if error else 200, area="Sums", entry=entry, asked=asked,

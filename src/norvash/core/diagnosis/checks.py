@@ -1,0 +1,50 @@
+"""The checks that tell causes apart: how long each takes and what the machine must be like for it."""
+
+from dataclasses import dataclass
+
+STATES = ("assembled", "opened", "stripped")
+
+
+@dataclass(frozen=True, slots=True)
+class Check:
+    """One check: the signs that it shows, its minutes, and what it needs.
+
+    `power` means it is made with power on; `state` is how far the motor must be open for it.
+    """
+
+    id: str
+    words: str
+    minutes: float
+    signs: tuple[str, ...]
+    state: str = "assembled"
+    power: bool = False
+    danger: str = ""
+
+
+CHECKS: tuple[Check, ...] = (
+    Check("ask", "ask how it came, and what happens when it is switched on", 1, ("onset", "start")),
+    Check("tap", "tap the case lightly with a wooden handle, or pump the switch, while somebody tries it", 1, ("tapped",), power=True, danger="it may start: hands and clothes clear"),
+    Check("turn", "turn it by hand", 1, ("by-hand",), danger="isolated first; gloves off near sharp edges"),
+    Check("volts", "measure the voltage at its terminals, under load where that is safe", 3, ("volts",), power=True, danger="live terminals"),
+    Check("taps", "measure the voltage at each speed setting", 6, ("taps",), power=True, danger="live terminals"),
+    Check("cranking", "measure battery and motor volts while cranking", 4, ("cranking",), power=True, danger="it may start the engine: out of gear, fuel off"),
+    Check("joints", "measure the drop across each joint and cable at working current", 6, ("joint",), power=True, danger="high current"),
+    Check("ohms", "measure resistance across the brushes while turning it slowly", 3, ("ohms",), danger="isolated, capacitors discharged"),
+    Check("amps", "measure the current without load, never above the voltage the class allows", 4, ("amps",), power=True, danger="guards on"),
+    Check("coast", "let it coast with power cut and listen", 2, ("coasting",), power=True, danger="turning parts"),
+    Check("cutout", "measure across the cut-out or module with power off", 3, ("cutout-open",)),
+    Check("solenoid", "test pull-in and contact drop of the solenoid", 5, ("solenoid-bad",), power=True, danger="it throws the pinion"),
+    Check("residual", "turn it at speed and measure the residual voltage", 5, ("residual-none",), power=True, danger="clamp it, guard the belt"),
+    Check("look", "look through the vents for sparks", 2, ("sparks",), power=True, danger="eye protection"),
+    Check("brush", "take out or measure the brushes, try each in its holder", 8, ("short-brush", "held", "uneven"), "opened"),
+    Check("springs", "look at springs, leads and terminals", 4, ("spring-heat", "spring-weak", "lead-bad", "terminal-bad"), "opened", danger="springs fly: eye protection"),
+    Check("part", "compare the brushes with the type's figures", 3, ("wrong-part",), "opened"),
+    Check("track", "look at the commutator: colour, surface, slots", 3, ("track", "surface", "slots"), "opened"),
+    Check("bars", "measure from bar to bar", 20, ("bars",), "opened"),
+    Check("insulation", "measure the insulation to earth", 4, ("insulation",), "opened", danger="people clear, discharge after"),
+    Check("windings", "look at and smell the windings", 3, ("burnt",), "stripped"),
+    Check("field", "measure and compare the field coils", 8, ("field-odd",), "stripped"),
+    Check("magnets", "look at the magnets and their seats", 3, ("magnets",), "stripped", danger="they snatch the armature"),
+    Check("bearings", "feel both bearings", 3, ("bearing-bad",), "stripped"),
+    Check("drive", "look at gear, pinion, belt and clutch", 5, ("drive-bad",), "opened"),
+)  # fmt: skip

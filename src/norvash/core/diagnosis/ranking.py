@@ -1,0 +1,197 @@
+"""Naive Bayes over the causes: their ranking, the reasons, and the next check by entropy per minute."""
+
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
+from functools import lru_cache
+from itertools import product
+from math import log, log2, prod
+
+from norvash.core.diagnosis.causes import BY_ID as CAUSES
+from norvash.core.diagnosis.causes import Cause, base_rates
+from norvash.core.diagnosis.checks import CHECKS, STATES, Check
+from norvash.core.diagnosis.signs import BY_ID as SIGNS
+from norvash.core.diagnosis.signs import NOT_SO, offered
+from norvash.core.rules.book import MotorRules
+from norvash.errors import InputError
+
+_CERTAIN = 0.97
+
+
+@dataclass(frozen=True, slots=True)
+class Reason:
+    """One thing noticed and how strongly it speaks for a cause against the others; over 1 for, under 1 against."""
+
+    words: str
+    ratio: float
+
+
+@dataclass(frozen=True, slots=True)
+class Ranked:
+    """One cause with its chance, and what speaks for and against it, the strongest first."""
+
+    cause: Cause
+    chance: float
+    speaks_for: tuple[Reason, ...]
+    speaks_against: tuple[Reason, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class NextCheck:
+    """A check that could be made now, with the entropy it is expected to take away [bit]."""
+
+    check: Check
+    drop_bits: float
+
+    @property
+    def per_minute(self) -> float:
+        """Return the expected drop of entropy per minute [bit/min]."""
+        return self.drop_bits / self.check.minutes
+
+
+@dataclass(frozen=True, slots=True)
+class Diagnosis:
+    """The causes by falling chance, the checks by falling worth, and the entropy now [bit]."""
+
+    ranked: tuple[Ranked, ...]
+    checks: tuple[NextCheck, ...]
+    entropy_bits: float
+
+    @property
+    def first(self) -> Ranked:
+        """Return the likeliest cause."""
+        return self.ranked[0]
+
+    def share(self, side: str) -> float:
+        """Return the chance that the cause lies on a side of the machine."""
+        return sum(r.chance for r in self.ranked if r.cause.side == side)
+
+
+@dataclass(frozen=True, slots=True)
+class Situation:
+    """What may be done now: how far the motor is open, and whether power may be on or hands may be in it."""
+
+    state: str = "assembled"
+    power: bool = True
+    safe: bool = True
+
+    def allows(self, check: Check) -> bool:
+        """Tell whether a check is possible and allowed now."""
+        if STATES.index(check.state) > STATES.index(self.state):
+            return False
+        return self.power if check.power else self.safe
+
+
+def strengths(rules: MotorRules) -> tuple[float, ...]:
+    """Return what a sign's strengths mean: neutral chance, then how many times it for weak, clear and strong signs.
+
+    Source: rules diagnosis.neutral, diagnosis.weak, diagnosis.for, diagnosis.strong
+    """
+    return tuple(rules[f"diagnosis.{name}"] for name in ("neutral", "weak", "for", "strong"))
+
+
+@lru_cache(maxsize=512)
+def likelihoods(sign_id: str, means: tuple[float, ...]) -> dict[str, dict[str, float]]:
+    """Return the chance of every answer of a sign under every cause; for each cause they sum to 1 with “not so”."""
+    table: dict[str, dict[str, float]] = {}
+    for cause_id in CAUSES:
+        made = {a.id: means[0] * _times(a.weights.get(cause_id, 0), means) for a in SIGNS[sign_id].answers}
+        total = sum(made.values())
+        if total > _CERTAIN:
+            made = {k: v * _CERTAIN / total for k, v in made.items()}
+        table[cause_id] = {**made, NOT_SO: 1 - sum(made.values())}
+    return table
+
+
+def _times(weight: int, means: tuple[float, ...]) -> float:
+    if weight == 0:
+        return 1.0
+    return means[weight] if weight > 0 else 1 / means[-weight]
+
+
+def diagnose(
+    motor_class: str, seen: Mapping[str, str], rules: MotorRules, *, surroundings: Iterable[str] = (),
+    ruled_out: Iterable[str] = (), now: Situation | None = None,
+) -> Diagnosis:  # fmt: skip
+    """Rank the causes from what was noticed, and the checks from what they would tell.
+
+    Units: seen holds the answer by sign, “no” where it is not so; ruled_out are causes found and mended before.
+    Raises: InputError for a sign, an answer, a cause that is not known, or when nothing is left.
+    """
+    now = now or Situation()
+    chances = base_rates(motor_class, surroundings)
+    for cause_id in ruled_out:
+        if cause_id not in CAUSES:
+            raise InputError(f"“{cause_id}” is no cause.", "Use one of " + ", ".join(CAUSES) + ".", "ruled_out")
+        chances[cause_id] = 0.0
+    given = {sign_id: _checked(sign_id, answer) for sign_id, answer in seen.items()}
+    means = strengths(rules)
+    base = dict(chances)
+    by_sign = {s: {c: row[a] for c, row in likelihoods(s, means).items()} for s, a in given.items()}
+    chances = _normed({c: p * prod(by_sign[s][c] for s in given) for c, p in chances.items()})
+    ranked = tuple(
+        _ranked(cause_id, chance, base, given, by_sign)
+        for cause_id, chance in sorted(chances.items(), key=lambda pair: -pair[1])
+        if chance > 0
+    )
+    checks = [
+        NextCheck(c, expected_drop(c, chances, given, motor_class, means))
+        for c in CHECKS
+        if now.allows(c) and any(s not in given and offered(SIGNS[s], motor_class) for s in c.signs)
+    ]
+    return Diagnosis(ranked, tuple(sorted(checks, key=lambda c: -c.per_minute)), entropy(chances.values()))
+
+
+def _checked(sign_id: str, answer: str) -> str:
+    if sign_id not in SIGNS:
+        raise InputError(f"“{sign_id}” is no sign.", "Use one of " + ", ".join(SIGNS) + ".", "seen")
+    known = (*(a.id for a in SIGNS[sign_id].answers), NOT_SO)
+    if answer not in known:
+        raise InputError(f"“{answer}” is no answer to {sign_id}.", "Use one of " + ", ".join(known) + ".", "seen")
+    return answer
+
+
+def _normed(chances: dict[str, float]) -> dict[str, float]:
+    total = sum(chances.values())
+    if total <= 0:
+        raise InputError("Every cause is ruled out.", "Take one back: something must be wrong.", "ruled_out")
+    return {c: p / total for c, p in chances.items()}
+
+
+def entropy(chances: Iterable[float]) -> float:
+    """Return the entropy of a distribution [bit].
+
+    >>> entropy([0.25, 0.25, 0.25, 0.25])
+    2.0
+    """
+    return -sum(p * log2(p) for p in chances if p > 0)
+
+
+def expected_drop(
+    check: Check, chances: Mapping[str, float], given: Mapping[str, str], motor_class: str, means: tuple[float, ...]
+) -> float:
+    """Return by how much a check is expected to lower the entropy [bit], over all that its signs can show."""
+    open_signs = [SIGNS[s] for s in check.signs if s not in given and offered(SIGNS[s], motor_class)]
+    tables = [likelihoods(s.id, means) for s in open_signs]
+    after = 0.0
+    for shown in product(*([*(a.id for a in s.answers), NOT_SO] for s in open_signs)):
+        joint = {c: p * prod(t[c][a] for t, a in zip(tables, shown, strict=True)) for c, p in chances.items()}
+        weight = sum(joint.values())
+        if weight > 0:
+            after += weight * entropy(p / weight for p in joint.values())
+    return entropy(chances.values()) - after
+
+
+def _ranked(
+    cause_id: str, chance: float, base: Mapping[str, float], given: Mapping[str, str],
+    by_sign: Mapping[str, Mapping[str, float]],
+) -> Ranked:  # fmt: skip
+    """Return a cause with its reasons: each sign's chance under it over its mean chance under the others, at base rates."""
+    reasons: list[Reason] = []
+    for sign_id, answer in given.items():
+        table = by_sign[sign_id]
+        rest = sum(base.values()) - base[cause_id]
+        others = sum(base[c] * table[c] for c in base if c != cause_id) / rest if rest > 0 else table[cause_id]
+        sign = SIGNS[sign_id]
+        reasons.append(Reason(sign.said(answer), table[cause_id] / others))
+    telling = sorted((r for r in reasons if abs(log(r.ratio)) > 0.1), key=lambda r: -abs(log(r.ratio)))
+    return Ranked(CAUSES[cause_id], chance, tuple(r for r in telling if r.ratio > 1), tuple(r for r in telling if r.ratio < 1))  # fmt: skip

@@ -1,0 +1,1 @@
+"""The bench sheet: one visit to one motor, from the call to the signature."""

@@ -1,0 +1,140 @@
+"""What the measurements before opening say: each with its judgement and its rule."""
+
+from dataclasses import dataclass
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.supply import Battery, Ladder, drop_allowed_v, judge_battery, speed_ladder
+from norvash.errors import InputError
+
+_USUAL_BATTERY_V = 12.0
+
+
+@dataclass(frozen=True, slots=True)
+class Judged:
+    """One measurement with its judgement: words, whether it is right, and the rules that say so."""
+
+    words: str
+    right: bool
+    rules: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Before:
+    """All that was measured before opening, judged; the signs that follow from it."""
+
+    judged: tuple[Judged, ...]
+    ladder: Ladder | None
+    battery: Battery | None
+    signs: dict[str, str]
+
+
+def judge_before(sheet: Sheet, rules: MotorRules) -> Before:
+    """Judge the measurements before opening."""
+    judged: list[Judged] = []
+    signs: dict[str, str] = {}
+    _supply(sheet, rules, judged, signs)
+    ladder = ladder_of(sheet, rules)
+    if ladder is not None:
+        signs["taps"] = (
+            ladder.fault if ladder.fault in ("one", "low", "miswired") else "low" if ladder.fault == "missing" else "no"
+        )
+        judged.append(
+            Judged(f"Speed settings: {ladder.advice}.", not ladder.fault and ladder.top_ok, ("taps.step", "taps.top"))
+        )
+    _drops(sheet, rules, judged, signs)
+    battery = _battery(sheet, rules, judged, signs)
+    _terminals(sheet, rules, judged, signs)
+    _amps(sheet, rules, judged, signs)
+    return Before(tuple(judged), ladder, battery, signs)
+
+
+def _supply(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str, str]) -> None:
+    volts, rated = sheet.number_of("supply-v"), sheet.facts.rated_v
+    if volts is None:
+        return
+    if rated is None:
+        signs["volts"] = "missing" if volts <= 1 else "right"
+        judged.append(Judged(f"{volts:g} V at the terminals; the plate's voltage is not known.", volts > 1, ()))
+        return
+    share = volts / rated
+    signs["volts"] = "missing" if share < rules["taps.dead"] else "no" if share < rules["supply.low"] else "right"
+    words = {"missing": "missing: look upstream", "no": "low: measure the drops and the supply under load",
+             "right": "high: look at the supply" if share > rules["supply.high"] else "right"}[signs["volts"]]  # fmt: skip
+    right = rules["supply.low"] <= share <= rules["supply.high"]
+    judged.append(Judged(f"{volts:g} V at the terminals, {share:.0%} of the plate's {rated:g} V: {words}.", right, ("supply.low", "supply.high")))  # fmt: skip
+
+
+def ladder_of(sheet: Sheet, rules: MotorRules) -> Ladder | None:
+    """Return the judged speed settings once supply and all settings are measured, None before."""
+    taps, supply = sheet.facts.taps, sheet.number_of("supply-v")
+    volts = [sheet.number_of("tap-v", n) for n in range(1, len(taps) + 1)]
+    if not taps or not supply or any(v is None for v in volts):
+        return None
+    return speed_ladder(supply, [v for v in volts if v is not None], taps, rules)
+
+
+def _drops(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str, str]) -> None:
+    sides = {n: sheet.number_of(n) for n in ("drop-supply-v", "drop-return-v", "joint-v")}
+    if all(v is None for v in sides.values()):
+        return
+    allowed = drop_allowed_v(sheet.facts.rated_v or _USUAL_BATTERY_V, rules)
+    bad = False
+    for name, words in (("drop-supply-v", "Supply side"), ("drop-return-v", "Return side"), ("joint-v", "Worst joint")):
+        volts = sides[name]
+        if volts is None:
+            continue
+        most, rule = (rules["drop.joint"], "drop.joint") if name == "joint-v" else (allowed, "drop.side")
+        fine = volts <= most + 1e-9
+        bad = bad or not fine
+        advice = "right" if fine else "clean and tighten the joints there, then the cable"
+        judged.append(Judged(f"{words} drops {volts:g} V, allowed {most:g} V: {advice}.", fine, (rule,)))
+    signs["joint"] = "yes" if bad else "no"
+
+
+def _battery(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str, str]) -> Battery | None:
+    rest, cranking = sheet.number_of("rest-v"), sheet.number_of("cranking-v")
+    if rest is None and cranking is None:
+        return None
+    rated, temp = sheet.facts.rated_v or _USUAL_BATTERY_V, sheet.number_of("battery-c")
+    try:
+        found = judge_battery(
+            rated, rest, cranking, sheet.number_of("cranking-a"), 20.0 if temp is None else temp, rules
+        )
+    except InputError as error:
+        judged.append(Judged(f"{error.problem} {error.remedy}", False, ("battery.cranking",)))
+        return None
+    if found.cranking_ok is not None:
+        signs["cranking"] = "no" if found.cranking_ok else "yes"
+    words = found.advice + (f"; inner resistance {found.inner_mohm:.1f} mΩ" if found.inner_mohm is not None else "")
+    judged.append(Judged(f"Battery: {words}.", found.rest_ok is not False and found.cranking_ok is not False, ("battery.rest", "battery.cranking", "battery.cold")))  # fmt: skip
+    return found
+
+
+def _terminals(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str, str]) -> None:
+    for name, unit, rule in (("terminal-ohm", "Ω", "terminal.ohm"), ("terminal-v", "V", "terminal.volt")):
+        value = sheet.number_of(name)
+        if value is None:
+            continue
+        fine = value <= rules[rule] + 1e-9
+        signs["terminal-bad"] = "no" if fine and signs.get("terminal-bad") != "yes" else "yes"
+        advice = "right" if fine else "clean, retension, test again; a bad contact alone stops a motor"
+        judged.append(
+            Judged(f"Worst terminal {value:g} {unit}, allowed {rules[rule]:g} {unit}: {advice}.", fine, (rule,))
+        )
+
+
+def _amps(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str, str]) -> None:
+    amps, usual = sheet.number_of("noload-a"), sheet.facts.figures.number("noload_a")
+    if amps is None:
+        return
+    if usual is None:
+        judged.append(Judged(f"{amps:g} A without load; what is usual is not known: keep this one as its own figure after a good repair.", True, ()))  # fmt: skip
+        return
+    off = amps / usual - 1 if usual else 0.0
+    band = rules["amps.band"]
+    signs["amps"] = "none" if amps < 0.02 * usual else "low" if off < -band else "high" if off > band else "no"
+    words = {"none": "none: the circuit through the brushes is open", "low": "low: think of contact", "high": "high: think of drag or shorted turns", "no": "as usual"}[signs["amps"]]  # fmt: skip
+    judged.append(
+        Judged(f"{amps:g} A without load, usual {usual:g} A: {words}.", signs["amps"] == "no", ("amps.band",))
+    )

@@ -1,0 +1,191 @@
+"""Everything that a bench sheet can hold: one field for each thing that is entered, by stage."""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from norvash.core.diagnosis.causes import BY_ID as CAUSES
+from norvash.core.diagnosis.signs import NOT_SO, SIGNS, offered
+from norvash.core.part_findings import COMPONENTS, PARTS
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.gates import GATES, METHODS
+from norvash.core.stages import WORDS
+
+Kind = Literal["pick", "tick", "quantity", "text", "decision"]
+Needs = Literal["", "safe", "permit", "power"]
+
+STAGES = {
+    "call-in": "Call in", "safe": "Make safe", "before": "Before opening", "open": "Open and record", "brushes": "Brushes",
+    "commutator": "Commutator", "windings": "Windings", "drive": "Bearings and drive", "decide": "Decide", "rework": "Rework",
+    "close": "Close up", "prove": "Prove", "sign": "Sign",
+}  # fmt: skip
+INSIDE = ("open", "brushes", "commutator", "windings", "drive", "rework", "close")
+MOST_TEXT = 400
+
+
+@dataclass(frozen=True, slots=True)
+class SheetField:
+    """One thing that is entered: where, what kind, its bounds, and the gate that it needs.
+
+    `per` says that there is one for each brush position or speed setting.
+    """
+
+    id: str
+    stage: str
+    group: str
+    label: str
+    kind: Kind = "text"
+    dimension: str = ""
+    choices: tuple[tuple[str, str], ...] = ()
+    needs: Needs = ""
+    per: Literal["", "position", "tap", "number"] = ""
+    low: float = 0.0
+    high: float = 1e6
+    hint: str = ""
+    classes: tuple[str, ...] = ()
+
+
+def _quantity(
+    field_id: str, stage: str, group: str, label: str, dimension: str, *, needs: Needs = "", hint: str = "",
+    low: float = 0.0, high: float = 1e6, per: Literal["", "position", "tap"] = "", classes: tuple[str, ...] = (),
+) -> SheetField:  # fmt: skip
+    return SheetField(field_id, stage, group, label, "quantity", dimension, (), needs, per, low, high, hint, classes)
+
+
+def _ticks(stage: str, group: str, needs: Needs, *named: tuple[str, str]) -> tuple[SheetField, ...]:
+    return tuple(SheetField(i, stage, group, w, "tick", "", (), needs) for i, w in named)
+
+
+_CALL = (
+    SheetField("complaint", "call-in", "The call", "What is said, in their words", "text"),
+    SheetField("last-work", "call-in", "The call", "Last work on it", "text"),
+    SheetField("urgency", "call-in", "The call", "How urgent", "pick", "", (("now", "stands, work waits"), ("today", "today"), ("week", "this week"), ("routine", "routine look"))),
+    SheetField("use-now", "call-in", "The call", "The counter shows", "text"),
+)  # fmt: skip
+_BEFORE = (
+    _quantity("supply-v", "before", "Supply", "Supply at its terminals", "voltage", needs="permit", high=50000, hint="under load where that is safe"),
+    _quantity("tap-v", "before", "Speed settings", "Setting", "voltage", needs="permit", per="tap", high=50000),
+    _quantity("drop-supply-v", "before", "Drops at working current", "Supply side", "voltage", classes=("starter", "traction", "generator"), high=50),
+    _quantity("drop-return-v", "before", "Drops at working current", "Return side", "voltage", classes=("starter", "traction", "generator"), high=50),
+    _quantity("joint-v", "before", "Drops at working current", "Worst joint", "voltage", high=50),
+    _quantity("rest-v", "before", "Battery", "At rest", "voltage", classes=("starter", "traction", "generator"), high=1000),
+    _quantity("cranking-v", "before", "Battery", "While cranking", "voltage", classes=("starter",), high=1000),
+    _quantity("cranking-a", "before", "Battery", "Current while cranking", "current", classes=("starter",), high=50000),
+    _quantity("battery-c", "before", "Battery", "Its temperature", "temperature", classes=("starter",), low=-60, high=80),
+    _quantity("terminal-ohm", "before", "Terminals", "Worst terminal, dead", "resistance", high=1000, hint="meter leads taken off"),
+    _quantity("terminal-v", "before", "Terminals", "Worst terminal, at working current", "voltage", high=50),
+    _quantity("noload-a", "before", "Current", "Without load, at the voltage allowed", "current", needs="permit", high=50000),
+    SheetField("upstream", "before", "Outcome", "Outcome", "pick", "", (("upstream", "the fault lies before the motor: do not open it"), ("open", "go on, open the motor"))),
+)  # fmt: skip
+_OPEN = (
+    SheetField("state", "open", "How far it is open", "It is now", "pick", "", (("opened", "brushes and commutator in sight"), ("stripped", "armature out")), "safe"),
+    *_ticks("open", "Recorded", "safe", ("marks", "Witness marks made"), ("photos", "Photos taken"), ("wires", "Wires noted, which went where")),
+    SheetField("stack", "open", "Recorded", "Washers, shims, insulators, seals: order and direction", "text", "", (), "safe", hint="from the rotor outwards"),
+    SheetField("mind", "open", "Recorded", "Must not be twisted, pulled or lost", "text", "", (), "safe"),
+)  # fmt: skip
+_BRUSHES = (
+    _quantity("force", "brushes", "Springs", "Spring force", "force", needs="safe", per="position", low=0.01, high=1000),
+    _quantity("gap", "brushes", "Holders", "Holder gap", "length", needs="safe", per="position", high=50),
+    _quantity("box-t", "brushes", "Holders", "Box, along the rotation", "length", needs="safe", per="position", low=0.1, high=500),
+    _quantity("brush-t", "brushes", "Holders", "Brush, along the rotation", "length", needs="safe", per="position", low=0.1, high=500),
+    _quantity("box-a", "brushes", "Holders", "Box, along the shaft", "length", needs="safe", per="position", low=0.1, high=500),
+    _quantity("brush-a", "brushes", "Holders", "Brush, along the shaft", "length", needs="safe", per="position", low=0.1, high=500),
+    _quantity("dust-g", "brushes", "Dust", "Dust taken out", "dust", needs="safe", high=10000),
+)  # fmt: skip
+_PARTS = tuple(
+    SheetField(f"seen.{f.id}", stage, "Seen", f.words, "tick", "", (), "safe") for stage, group in PARTS.items() for f in group
+)  # fmt: skip
+_SOUND = tuple(
+    SheetField(f"sound.{stage}", stage, "Seen", "looked at, nothing found", "tick", "", (), "safe") for stage in PARTS
+)
+_REMARKS = tuple(
+    SheetField(f"remark.{stage}", stage, "Remarks", "Remark", "text", "", (), "safe" if stage in INSIDE else "")
+    for stage in STAGES
+)
+_MEASURED = (
+    _quantity("insulation-mohm", "windings", "Measured", "Insulation to earth", "insulation", needs="safe", high=1e7, hint="as measured"),
+    _quantity("insulation-c", "windings", "Measured", "At a temperature of", "temperature", needs="safe", low=-40, high=200),
+)  # fmt: skip
+_DECIDE = (
+    SheetField("outcome", "decide", "Outcome", "What becomes of it", "pick", "", (("service", "back to service"), ("deferred", "back to service with what is deferred"),
+               ("upstream", "not opened: the fault lies before it"), ("out", "out of service until it is mended"), ("away", "sent out or replaced"))),
+    *(SheetField(f"overrule.{c}", "decide", "Overruled", w, "pick", "", tuple(WORDS.items()), "") for c, w in (*COMPONENTS.items(), ("motor", "The motor"))),
+    *(SheetField(f"ruled-out.{c.id}", "decide", "Causes found and mended", c.words, "tick") for c in CAUSES.values()),
+)  # fmt: skip
+_CLOSE = (
+    *_ticks("close", "Closed up", "safe", ("latched", "New brushes released from their latches"), ("marks-met", "Witness marks meet"),
+            ("free", "Turns freely by hand, no scrape"), ("nothing-left", "No part left over")),
+    _quantity("torque-nm", "close", "Closed up", "Torque of the through-bolts, N·m", "count", needs="safe", high=1000, hint="maker's figure first"),
+)  # fmt: skip
+_PROVE = (
+    SheetField("bump", "prove", "Run", "A short touch of power", "pick", "", (("right", "right way round, nothing rubs"), ("wrong", "wrong way round"), ("rubs", "rubs or sparks")), "power"),
+    _quantity("run-v", "prove", "Run", "Volts", "voltage", needs="power", high=50000),
+    _quantity("run-a", "prove", "Run", "Current", "current", needs="power", high=50000),
+    _quantity("run-rpm", "prove", "Run", "Speed", "speed", needs="power", high=1e5),
+    SheetField("sparks", "prove", "Run", "Sparks at the brushes", "pick", "", (("0", "0, dark"), ("1", "1, pin points at few edges"), ("2", "2, light, at half the edges"), ("3", "3, strong, all edges"), ("4", "4, flashing round")), "power"),
+    _quantity("earth-ohm", "prove", "Before power", "Protective earth, lead taken off", "resistance", high=1e6, classes=("appliance", "tool", "industrial")),
+)  # fmt: skip
+_PERMIT = (
+    SheetField("permit.open", "before", "Test with power on", "Opened", "decision", per="number"),
+    SheetField("permit.close", "before", "Test with power on", "Closed", "tick", per="number"),
+)
+_GATES = (
+    SheetField("safe.method", "safe", "Isolation", "Isolated by", "pick", "", tuple(METHODS.items())),
+    *(SheetField(f"waive.{g}", "sign" if g == "service" else "prove" if g == "power" else "safe", "Waived", f"{w}: waived because", "text") for g, w in GATES.items()),
+    *(SheetField(f"confirm.{g}", "sign" if g == "service" else "prove" if g == "power" else "safe", "Confirmed", w, "tick") for g, w in GATES.items()),
+)  # fmt: skip
+_SIGN = (
+    SheetField("parts", "sign", "Parts", "Parts used", "text", hint="part number and how many"),
+    SheetField(
+        "next-look", "sign", "Next look", "Sooner than Norvash says, by day", "text", hint="a day; empty: as forecast"
+    ),
+)
+_SIGNS = tuple(
+    SheetField(f"sign.{s.id}", s.stage, "Noticed", s.words, "pick", "", (*((a.id, a.words) for a in s.answers), (NOT_SO, s.not_so)),
+               "safe" if s.stage in INSIDE else "", classes=s.classes)
+    for s in SIGNS
+)  # fmt: skip
+_SKIP = tuple(
+    SheetField(f"skip.{stage}", stage, "Skipped", f"{words}: skipped because", "text")
+    for stage, words in STAGES.items()
+)
+FIELDS: tuple[SheetField, ...] = (
+    *_CALL, *_SIGNS, *_GATES, *_BEFORE, *_PERMIT, *_OPEN, *_BRUSHES, *_PARTS, *_SOUND, *_MEASURED, *_DECIDE, *_CLOSE, *_PROVE,
+    *_SIGN, *_REMARKS, *_SKIP,
+)  # fmt: skip
+BY_ID = {f.id: f for f in FIELDS}
+
+
+def field_of(field_id: str) -> SheetField | None:
+    """Return a field by its id; steps of gates and decisions on findings are made as they are named."""
+    if field_id in BY_ID:
+        return BY_ID[field_id]
+    kind, _, rest = field_id.partition(".")
+    gate, _, step = rest.partition(".")
+    if kind == "step" and gate in GATES and step:
+        stage = {"safe": "safe", "power": "prove", "service": "sign"}[gate]
+        return SheetField(field_id, stage, GATES[gate], step, "tick")
+    if kind == "decide" and rest:
+        return SheetField(field_id, "decide", "Decided", rest, "decision", per="position")
+    return None
+
+
+def fields_of(stage: str, facts: Facts, rules: MotorRules) -> tuple[SheetField, ...]:
+    """Return the fields of a stage that are offered for this motor."""
+    return tuple(f for f in FIELDS if f.stage == stage and is_offered(f, facts, rules))
+
+
+def is_offered(field: SheetField, facts: Facts, rules: MotorRules) -> bool:
+    """Tell whether a field is offered: by class, voltage, the taps there are, and what would make it run away."""
+    if field.classes and facts.motor_class not in field.classes:
+        return False
+    if field.id == "tap-v":
+        return bool(facts.taps)
+    if field.id in ("terminal-ohm", "terminal-v"):
+        low = (facts.rated_v or 0.0) <= rules["terminal.low-voltage"]
+        return facts.rated_v is None or low == (field.id == "terminal-v")
+    if field.id == "noload-a":
+        return facts.construction != "series" or facts.motor_class == "starter"
+    if field.id.startswith("sign."):
+        return offered(next(s for s in SIGNS if f"sign.{s.id}" == field.id), facts.motor_class)
+    return True

@@ -1,0 +1,127 @@
+"""The three gates: before it is opened, before power, back to service; each with the cautions of its class and act."""
+
+from dataclasses import dataclass
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+
+COMPETENT = (
+    "This is decision support for competent people: the maker's manual, local electrical and safety rules and licensed "
+    "practice come first; work on mains or high-energy circuits may be reserved to licensed persons where you are."
+)
+METHODS = {
+    "unplugged": "unplugged, plug in sight",
+    "battery-out": "battery taken out",
+    "earth-lead": "battery earth lead off",
+    "disconnected": "battery disconnected",
+    "locked": "own lock and tag",
+    "fuses": "fuses drawn and kept",
+    "on-bench": "on the bench, joined to nothing",
+}
+_USUAL = {"appliance": "unplugged", "tool": "unplugged", "starter": "earth-lead", "industrial": "locked",
+          "traction": "disconnected", "generator": "disconnected"}  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class Step:
+    """One thing to do at a gate: the act, and the caution that belongs to it."""
+
+    id: str
+    act: str
+    caution: str
+
+
+_DEAD = Step(
+    "dead", "Switched off, isolated and proved dead", "prove with a tester that was itself proved before and after"
+)
+_STILL = Step(
+    "still", "Standing still, nothing can start or move it", "wait for run-down; a turning shaft still makes voltage"
+)
+_CLASS: dict[str, tuple[Step, ...]] = {
+    "appliance": (
+        Step("plug", "Unplugged, the plug in sight", "water and power apart; somebody may plug it in behind you"),
+        Step("laid", "Laid on padding, edges covered", "sheet edges cut; two people when it is heavy"),
+    ),
+    "tool": (Step("bit", "Blade, bit or disc taken off", "unplug or take the battery out before you touch it"),),
+    "starter": (
+        Step("lead", "Battery earth lead off first", "it goes on last; never let a live spanner bridge; sparks away from fuel and battery gas"),
+        Step("neutral", "Gear in neutral, engine cannot start onto you", "hold the post while its nut is turned"),
+    ),
+    "industrial": (
+        Step("lock", "Own lock and tag on every source, start tried", "field supply, heaters and drive capacitors are sources too"),
+        Step("hung", "Suspended loads lowered or pinned", "a hoist or lift falls when its brake is lifted; field loss makes it overspeed"),
+    ),
+    "traction": (
+        Step("wheels", "Wheels off the ground and chocked", "it drives away; very high currents melt thin leads"),
+        Step("battery", "Battery disconnected", "no ring, no watch; cover the posts"),
+    ),
+    "generator": (Step("belt", "Belt and fan guarded or off, battery isolated", "whatever drives it must not start"),),
+}  # fmt: skip
+_CAPACITORS = Step(
+    "capacitors", "Capacitors discharged and measured", "they hold their charge long after the plug is out"
+)
+_MAGNETS = Step(
+    "magnets", "Magnets: nobody near with a pacemaker, fingers clear", "they snatch the armature, pinch and chip"
+)
+_DUST = Step(
+    "dust",
+    "Eye protection, mask and vacuum ready",
+    "springs fly; carbon and copper dust: fine filter, wash hands, no food; keep it off electronics",
+)
+_POWER = (
+    Step("insulation", "Insulation tested, terminals tight", "people clear while it is tested, discharge afterwards"),
+    Step("guards", "Guards on, it turns freely by hand, nothing loose inside", "no loose sleeves, gloves off near turning parts"),
+    Step("earth", "Protective earth joined again and measured", "an earthed plug on a two-core cord is a stop"),
+    Step("clear", "People clear, stop within reach", "a short touch of power first"),
+)  # fmt: skip
+_SERVICE = (
+    Step("whole", "All guards, covers and earth back in place", "tools and rags counted"),
+    Step("own", "Own lock and tag taken off, users told", "nobody else takes them off"),
+)
+GATES = {"safe": "Make safe", "power": "Before power", "service": "Back to service"}
+
+
+def usual_method(facts: Facts) -> str:
+    """Return the usual way to isolate a motor of this class."""
+    return _USUAL[facts.motor_class]
+
+
+def steps_of(gate: str, facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
+    """Return what must be done at a gate for this motor, in order. Source: rule lift.person"""
+    if gate == "power":
+        return (*_POWER, *_power_cautions(facts))
+    if gate == "service":
+        return _SERVICE
+    made = [_DEAD, _STILL, *_CLASS[facts.motor_class]]
+    if facts.figures.word("capacitors") == "yes" or (
+        facts.motor_class == "appliance" and facts.figures.word("capacitors") != "no"
+    ):
+        made.append(_CAPACITORS)
+    if facts.magnets:
+        made.append(_MAGNETS)
+    mass, most = facts.figures.number("mass_kg"), rules["lift.person"]
+    if mass is not None and mass > most:
+        made.append(
+            Step(
+                "lift",
+                f"Hoist or second person for {mass:g} kg",
+                f"over {most:g} kg nobody lifts alone; marked lifting points only",
+            )
+        )
+    return (*made, _DUST)
+
+
+def _power_cautions(facts: Facts) -> tuple[Step, ...]:
+    if facts.motor_class == "starter":
+        return (
+            Step(
+                "clamp",
+                "Clamped down, leads thick enough",
+                "it jumps; bursts of 10 s at most, then two minutes to cool",
+            ),
+        )
+    if facts.runs_away:
+        return (Step("speed", "Load coupled, or a reduced voltage set", "unloaded at full voltage it runs away"),)
+    if facts.construction == "shunt":
+        return (Step("field", "Field at full strength first", "with its field lost it runs away"),)
+    return ()

@@ -1,0 +1,82 @@
+"""From a sheet to the signs that a diagnosis rests on: what was picked, and what follows from measurements and findings."""
+
+from collections.abc import Iterable
+
+from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
+from norvash.core.diagnosis.signs import BY_ID as SIGNS
+from norvash.core.diagnosis.signs import NOT_SO
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.before import Before
+from norvash.core.sheet.sheet import Sheet, gate
+from norvash.core.verdict import Findings
+
+# Findings that are signs: the sign and its answer.
+_SHOWS = {
+    "brush.sticky": ("held", "yes"), "brush.seized": ("held", "yes"), "brush.latched": ("held", "yes"),
+    "spring.heat": ("spring-heat", "yes"), "spring.broken": ("spring-weak", "yes"), "spring.off": ("spring-weak", "yes"),
+    "spring.far-off": ("spring-weak", "yes"), "lead.loose": ("lead-bad", "yes"), "lead.strands-25": ("lead-bad", "yes"),
+    "lead.heat": ("lead-bad", "yes"), "terminal.poor": ("terminal-bad", "yes"), "terminal.measured": ("terminal-bad", "yes"),
+    "clearance.loose": ("wrong-part", "yes"), "commutator.black": ("track", "black"), "commutator.two-bars": ("track", "two-bars"),
+    "commutator.burnt": ("surface", "yes"), "commutator.rough": ("surface", "yes"), "commutator.raised": ("surface", "yes"),
+    "commutator.slots": ("slots", "yes"), "commutator.open": ("bars", "open"), "commutator.riser": ("bars", "open"),
+    "commutator.short": ("bars", "shorted"), "windings.burnt": ("burnt", "yes"), "windings.earth": ("insulation", "yes"),
+    "insulation.low": ("insulation", "yes"), "windings.field": ("field-odd", "yes"), "magnets.cracked": ("magnets", "yes"),
+    "bearing.rough": ("bearing-bad", "yes"), "bearing.loose": ("bearing-bad", "yes"), "bearing.locked": ("bearing-bad", "yes"),
+    "bearing.dry": ("bearing-bad", "yes"), "drive.worn": ("drive-bad", "yes"), "drive.jammed": ("drive-bad", "yes"),
+}  # fmt: skip
+# What a part that was looked at and found sound says: none of its signs.
+_SOUND = {
+    "commutator": ("track", "surface", "slots"),
+    "windings": ("burnt", "magnets"),
+    "drive": ("bearing-bad", "drive-bad"),
+}
+
+
+def noticed(sheet: Sheet, before: Before, found: Findings, finding_ids: Iterable[str]) -> dict[str, str]:
+    """Return the answers by sign; what was picked by hand stands over what follows from figures."""
+    signs = dict(before.signs)
+    for stage, sound in _SOUND.items():
+        if sheet.has(f"sound.{stage}"):
+            signs |= dict.fromkeys(sound, NOT_SO)
+    signs |= _from_brushes(found)
+    for finding_id in finding_ids:
+        if finding_id in _SHOWS:
+            sign, answer = _SHOWS[finding_id]
+            signs[sign] = answer
+    for sign_id in SIGNS:
+        picked = sheet.word(f"sign.{sign_id}")
+        if picked:
+            signs[sign_id] = picked
+    return signs
+
+
+def _from_brushes(found: Findings) -> dict[str, str]:
+    """Return what the last round says: whether a brush is at its limit, and whether the set is uneven."""
+    if found.round is None:
+        return {}
+    signs: dict[str, str] = {}
+    worst = min((b.usable for b in found.brushes if b.usable is not None), default=None)
+    if worst is not None and worst <= 0:
+        signs["short-brush"] = "yes"
+    elif worst is not None and not found.missing and worst > 0.1:
+        signs["short-brush"] = NOT_SO
+    if found.spread is not None:
+        signs["uneven"] = "yes" if found.spread.uneven else NOT_SO
+    if "brush.free" in {f.id for _, f in found.conditions}:
+        signs["held"] = NOT_SO
+    return signs
+
+
+def complained(signs: dict[str, str]) -> bool:
+    """Tell whether somebody complains of anything: a sign of the call that is there."""
+    return any(SIGNS[s].stage == "call-in" and a != NOT_SO and s != "onset" for s, a in signs.items())
+
+
+def diagnosis_of(sheet: Sheet, signs: dict[str, str], rules: MotorRules) -> Diagnosis:
+    """Return the causes and the next checks that are possible and allowed on this sheet now."""
+    safe = gate(sheet, "safe", rules).state != "open"
+    isolated = safe and not sheet.open_permits
+    now = Situation(sheet.state if safe else "assembled", not isolated, safe)
+    out = [f.removeprefix("ruled-out.") for f, p in sheet.entries if f.startswith("ruled-out.") and sheet.has(f, p)]
+    around = set(sheet.facts.surroundings) | ({"wet"} if signs.get("water") == "yes" else set())
+    return diagnose(sheet.facts.motor_class, signs, rules, surroundings=sorted(around), ruled_out=out, now=now)

@@ -1,0 +1,106 @@
+"""What a sheet says of the motor's parts: findings seen, and findings that follow from what was measured."""
+
+from collections.abc import Iterable
+
+from norvash.core.findings import Finding
+from norvash.core.holders import gap_reason, side_fit
+from norvash.core.loading import judge_spring, pressure_kpa
+from norvash.core.part_findings import BY_ID
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.wear import dust_g
+
+Voice = tuple[int, Finding]
+_GONE = ("done", "dropped")
+
+
+def voices(sheet: Sheet, rules: MotorRules, worn_mm: Iterable[float] = ()) -> tuple[Voice, ...]:
+    """Return the findings of a sheet that still stand, each with its position, 0 for the whole motor.
+
+    Units: worn_mm [mm] of every brush since new, for the dust that is to be expected.
+    """
+    found = [*_seen(sheet), *_springs(sheet, rules), *_holders(sheet, rules), *_measured(sheet, rules)]
+    found += _dust(sheet, rules, tuple(worn_mm))
+    return tuple((n, f) for n, f in found if sheet.word(f"decide.{f.id}", n) not in _GONE)
+
+
+def _seen(sheet: Sheet) -> list[Voice]:
+    return [(0, BY_ID[f.removeprefix("seen.")]) for f, p in sheet.entries if f.startswith("seen.") and sheet.has(f, p)]
+
+
+def _springs(sheet: Sheet, rules: MotorRules) -> list[Voice]:
+    """Return what the spring forces say: against the nominal or the band, and against the set's mean."""
+    forces = {p: f for p in sheet.places("force") if (f := sheet.number_of("force", p)) is not None}
+    mean = sum(forces.values()) / len(forces) if forces else 0.0
+    found: list[Voice] = []
+    for position, force in forces.items():
+        stage = spring_stage(force, sheet.facts, rules)
+        if len(forces) > 1 and abs(force / mean - 1) > rules["spring.plan"] + 1e-9 and stage == "fit":
+            stage = "plan"
+        if stage != "fit":
+            found.append((position, BY_ID["spring.far-off" if stage == "change" else "spring.off"]))
+    return found
+
+
+def spring_stage(force_n: float, facts: Facts, rules: MotorRules) -> str:
+    """Return how grave a spring's force is, by the nominal force or the pressure band of the class."""
+    thickness, width = facts.figures.need("thickness_mm"), facts.figures.need("width_mm")
+    band = (rules["pressure.low"], rules["pressure.high"])
+    nominal = facts.figures.number("force_nominal_n")
+    return judge_spring(force_n, pressure_kpa(force_n, thickness, width), band, nominal, rules).stage
+
+
+def _holders(sheet: Sheet, rules: MotorRules) -> list[Voice]:
+    found: list[Voice] = []
+    for plan in sheet.facts.positions:
+        gap = sheet.number_of("gap", plan.number)
+        if gap is not None and not gap_reason(gap, rules)[0]:
+            found.append((plan.number, BY_ID["gap.wide" if gap > rules["gap.high"] else "gap.narrow"]))
+        for axis, words in (("t", "along the rotation"), ("a", "along the shaft")):
+            box, brush = sheet.number_of(f"box-{axis}", plan.number), sheet.number_of(f"brush-{axis}", plan.number)
+            if box is None or brush is None:
+                continue
+            fit = side_fit(words, brush, box, rules)
+            if fit.fit != "fits":
+                loose = fit.clearance_mm > rules["fit.clearance-least"]
+                found.append((plan.number, BY_ID["clearance.loose" if loose else "clearance.tight"]))
+    return list(dict.fromkeys(found))
+
+
+def _measured(sheet: Sheet, rules: MotorRules) -> list[Voice]:
+    found: list[Voice] = []
+    insulation, earth = sheet.number_of("insulation-mohm"), sheet.number_of("earth-ohm")
+    if insulation is not None and insulation < rules["insulation.least"]:
+        found.append((0, BY_ID["insulation.low"]))
+    if earth is not None and earth > rules["earth.ohm"] + 1e-9:
+        found.append((0, BY_ID["earth.open"]))
+    ohm, volt = sheet.number_of("terminal-ohm"), sheet.number_of("terminal-v")
+    if (ohm is not None and ohm > rules["terminal.ohm"] + 1e-9) or (
+        volt is not None and volt > rules["terminal.volt"] + 1e-9
+    ):
+        found.append((0, BY_ID["terminal.measured"]))
+    return found
+
+
+def terminal_bad(sheet: Sheet, rules: MotorRules) -> bool:
+    """Tell whether a terminal resists or drops too much. Source: rules terminal.ohm, terminal.volt"""
+    ohm, volt = sheet.number_of("terminal-ohm"), sheet.number_of("terminal-v")
+    return (ohm is not None and ohm > rules["terminal.ohm"] + 1e-9) or (
+        volt is not None and volt > rules["terminal.volt"] + 1e-9
+    )
+
+
+def dust_expected_g(facts: Facts, worn_mm: tuple[float, ...], rules: MotorRules) -> float | None:
+    """Return the dust that the wear of the set made [g], None where the section is not stated."""
+    thickness, width = facts.figures.stated("thickness_mm"), facts.figures.stated("width_mm")
+    if thickness is None or width is None or not worn_mm:
+        return None
+    return dust_g(thickness * width, list(worn_mm), facts.figures.word("grade_family"), rules)
+
+
+def _dust(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> list[Voice]:
+    found, expected = sheet.number_of("dust-g"), dust_expected_g(sheet.facts, worn_mm, rules)
+    if found is None or expected is None or found <= rules["dust.much"] * expected:
+        return []
+    return [(0, BY_ID["dust.much"])]

@@ -1,0 +1,109 @@
+"""The work that findings lead to: what, how long, with what, step by step, and the school that decides how."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+
+from norvash.core.findings import Finding
+from norvash.core.rules.book import Choice, MotorRules
+from norvash.core.stages import STAGES
+
+
+@dataclass(frozen=True, slots=True)
+class Task:
+    """One task: its minutes, tools, steps and cautions; schools say how it is done here."""
+
+    id: str
+    what: str
+    minutes: int
+    tools: str
+    steps: tuple[str, ...]
+    schools: tuple[str, ...] = ()
+    caution: str = ""
+
+
+TASKS: dict[str, Task] = {t.id: t for t in (
+    Task("vacuum", "Take the carbon dust out", 10, "vacuum with fine filter, soft brush", ("vacuum holders, slots and windings", "wipe the insulators", "weigh it if it looks much"), ("school.dust",), "mask; keep it off electronics"),
+    Task("free-holder", "Free the holder and clean it", 15, "lint-free cloth, plastic scraper", ("take the brush out", "clean box and brush sides dry", "measure section and box, look for burrs", "the brush must drop by its own weight"), ("school.grease", "school.holder"), "springs fly: eye protection"),
+    Task("fit-set", "Renew the set", 25, "new set, caliper, pull gauge", ("measure the new brushes", "fit them the same way round", "check lead, spring and latch", "contour and seat the faces", "record the new set"), ("school.one-or-all", "school.old-or-new", "school.face", "school.order"), "magnets snatch; springs fly"),
+    Task("seek", "Look for the cause", 15, "light, magnifier, dial gauge", ("look at run-out, high bars and holder gap", "look at load, spring force and surroundings"), ()),
+    Task("terminal", "Clean and retension the terminals", 10, "contact file, pliers, ohmmeter", ("clean to metal", "retension", "measure again"), ()),
+    Task("lead", "Renew the lead with its brush", 15, "new brush, crimp or solder tool", ("renew the brush with its lead", "look at the spring for heat"), (), "no soft solder on a brush that runs hot"),
+    Task("springs", "Renew the springs as a set", 15, "new springs, pull gauge", ("renew all", "measure each force at working length"), (), "springs fly: eye protection"),
+    Task("holder", "Renew the holder", 40, "new holder, feeler gauge", ("renew it", "set gap and square", "check the neutral mark"), ()),
+    Task("gap", "Set the holder gap", 10, "feeler gauge", ("loosen, set, tighten", "measure at every holder"), ()),
+    Task("insulator", "Renew the insulator", 20, "new insulator, insulation tester", ("renew it", "test to earth"), (), "people clear, discharge after the test"),
+    Task("dress", "Dress the brush to its box", 15, "flat plate, fine paper, caliper", ("dress both sides alike", "never file the box"), (), "carbon dust: mask"),
+    Task("clean-track", "Clean the track", 15, "as the site's school says", ("clean it with the least removal", "clean the slots after", "vacuum"), ("school.cleaning", "school.shiny"), "gloves off near turning parts; no emery, no steel wool"),
+    Task("bar-test", "Make the bar test", 20, "current source, millivoltmeter", ("measure from bar to bar all round", "mark what is high or low"), ()),
+    Task("skim", "Plan a cut", 60, "lathe, dial gauge, micrometer", ("measure diameter and run-out", "see what is left above the least diameter", "cut, undercut, chamfer"), ("school.skim",), "covered windings, chuck key out, no cloth or gloves"),
+    Task("undercut", "Undercut the mica", 30, "slotting tool, chamfer tool", ("undercut to depth", "chamfer", "clean the slots"), (), "eye protection, mask"),
+    Task("armature", "Renew the armature or send it out", 120, "new or exchange armature", ("weigh repair against a new machine", "renew or send out"), ("school.repair",)),
+    Task("insulation", "Clean, dry, and test the insulation again", 60, "vacuum, warm dry air, insulation tester", ("clean", "dry at moderate heat", "test again before it is condemned"), ("school.dust",), "people clear, discharge after the test"),
+    Task("coil", "Renew the field coil", 90, "new coil, ohmmeter", ("compare all coils", "renew the odd one"), ()),
+    Task("scrap-magnet", "Take the case out of service", 10, "tag", ("tag it out", "weigh repair against a new machine"), ("school.repair",), "magnets snatch and chip"),
+    Task("bearing", "Renew the bearing", 45, "puller, press sleeve, micrometer", ("measure shaft and seat first", "press only on the ring with the tight fit", "check play and feel"), ("school.kit",), "chips when it is pulled: eye protection"),
+    Task("oil-bush", "Oil the bush", 10, "oil that suits sintered bushes", ("wipe", "oil sparingly", "none near brushes"), ()),
+    Task("seal", "Renew the seal", 15, "new seal, lubricant that suits it", ("note its direction", "renew", "no silicone near brushes"), ()),
+    Task("drive", "Mend the drive", 40, "as the machine asks", ("renew the part with its mate checked", "turn by hand"), (), "stored energy: block it first"),
+    Task("indicator", "Mend the wear indicator", 15, "ohmmeter", ("find the break", "mend, measure open or closed as it should be"), ()),
+    Task("leak", "Find the leak", 20, "light, cloth", ("find where the oil comes from", "mend it before new brushes go in"), ()),
+    Task("earth", "Join the protective earth again", 15, "ohmmeter, star washer", ("clean to metal", "join", "measure with the lead taken off"), ()),
+    Task("release", "Release the new brushes", 5, "hook", ("release every latch", "see that each brush sits on the copper"), ()),
+)}  # fmt: skip
+
+_LEADS_TO = {
+    "brush.sticky": "free-holder", "brush.seized": "free-holder fit-set", "brush.chip-small": "seek", "brush.chip-large": "fit-set seek",
+    "brush.latched": "release", "brush.oily": "leak fit-set", "face.glazed": "seek", "face.threads": "seek", "face.burnt": "seek",
+    "face.copper": "seek clean-track", "face.taper": "seek", "face.partly": "seek", "lead.strands-10": "lead", "lead.strands-25": "fit-set",
+    "lead.heat": "fit-set terminal", "lead.taut": "fit-set", "lead.loose": "fit-set", "terminal.poor": "terminal", "indicator.dead": "indicator",
+    "spring.heat": "springs terminal fit-set", "spring.broken": "springs", "spring.off": "springs", "spring.far-off": "springs",
+    "spring.travel": "fit-set", "holder.damaged": "holder", "insulator.dirty": "vacuum", "insulator.cracked": "insulator",
+    "commutator.black": "clean-track seek", "commutator.two-bars": "bar-test", "commutator.burnt": "bar-test skim", "commutator.rough": "skim",
+    "commutator.raised": "armature", "commutator.mica": "undercut", "commutator.slots": "vacuum", "commutator.riser": "armature",
+    "commutator.open": "armature", "commutator.short": "armature", "windings.burnt": "armature", "windings.loose": "armature",
+    "windings.earth": "insulation", "windings.field": "coil", "windings.dust": "vacuum insulation", "magnets.cracked": "scrap-magnet",
+    "bearing.rough": "bearing", "bearing.loose": "bearing", "bearing.locked": "bearing", "bearing.dry": "oil-bush", "bearing.seal": "seal",
+    "drive.worn": "drive", "drive.jammed": "drive", "insulation.low": "insulation", "earth.open": "earth", "gap.wide": "gap", "gap.narrow": "gap",
+    "clearance.tight": "dress", "clearance.loose": "fit-set", "dust.much": "vacuum seek", "terminal.measured": "terminal",
+}  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class Proposed:
+    """A task on the work list with the findings that ask for it, and how it is done here."""
+
+    task: Task
+    because: tuple[str, ...]
+    ways: tuple[Choice, ...]
+
+
+def tasks_for(finding_id: str) -> tuple[Task, ...]:
+    """Return the tasks that a finding leads to."""
+    return tuple(TASKS[t] for t in _LEADS_TO.get(finding_id, "").split())
+
+
+def work_list(
+    matters: Iterable[tuple[str, Finding]], renew: str, rules: MotorRules, *, idle: bool = False
+) -> tuple[Proposed, ...]:
+    """Return the work that findings ask for, each task once, the gravest first; `renew` says why the set goes, if it does.
+
+    Units: matters are (place in words, finding); idle tells whether the machine stands for long.
+    """
+    because: dict[str, list[str]] = {}
+    if renew:
+        because["fit-set"] = [renew]
+    for place, finding in sorted(matters, key=lambda m: -STAGES.index(m[1].stage)):
+        for task in tasks_for(finding.id):
+            because.setdefault(task.id, []).append(f"{place}: {finding.words}")
+    made = []
+    for task_id, why in because.items():
+        task = TASKS[task_id]
+        ways = tuple(rules.choice(s) for s in task.schools if s != "school.holder" or idle)
+        made.append(Proposed(task, tuple(dict.fromkeys(why)), ways))
+    return tuple(made)
+
+
+# Schools that are shown where the act is, beside those of single tasks.
+AT_STAGE = {
+    "decide": ("school.when", "school.repair"), "close": ("school.torque", "school.order"), "prove": ("school.test",), "sign": ("school.look",),
+}  # fmt: skip

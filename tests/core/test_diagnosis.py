@@ -1,0 +1,117 @@
+"""From symptom to cause: the known chains, and laws that hold for every table that somebody may put in place."""
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from norvash.core.classes import TEMPLATES
+from norvash.core.diagnosis.causes import CAUSES, base_rates
+from norvash.core.diagnosis.checks import CHECKS
+from norvash.core.diagnosis.ranking import Situation, diagnose, expected_drop, likelihoods, strengths
+from norvash.core.diagnosis.signs import NOT_SO, SIGNS, offered
+from norvash.core.rules.book import MotorRules
+from norvash.core.rules.catalogue import shipped
+from norvash.errors import InputError
+
+RULES = shipped()
+OPEN = Situation("stripped", power=True, safe=True)
+
+CHAINS: dict[str, tuple[str, dict[str, str], set[str]]] = {
+    "dead, tapping revives it": ("appliance", {"start": "dead", "tapped": "yes"}, {"stuck"}),
+    "the same after a long stand": ("industrial", {"start": "dead", "tapped": "yes", "idle": "yes"}, {"stuck"}),
+    "slow with low current": ("starter", {"weak": "yes", "amps": "low"}, {"terminal", "dirty", "cable", "worn"}),
+    "slow with high current": ("tool", {"weak": "yes", "amps": "high"}, {"bearing", "short", "load"}),
+    "one setting missing": ("appliance", {"taps": "one"}, {"switch"}),
+    "settings do not rise": ("appliance", {"taps": "miswired"}, {"switch"}),
+    "all settings low": ("appliance", {"taps": "low"}, {"supply"}),
+    "no voltage": ("tool", {"start": "dead", "volts": "missing"}, {"supply", "switch"}),
+    "low while cranking": ("starter", {"start": "clicks", "cranking": "yes"}, {"cable"}),
+    "clicks, volts right, no current": ("starter", {"start": "clicks", "cranking": "no", "amps": "none"}, {"worn", "stuck", "lead"}),
+    "heavy current, does not turn": ("starter", {"amps": "high", "by-hand": "locked"}, {"load", "bearing"}),
+    "hums, tool stands": ("appliance", {"hums": "yes"}, {"load"}),
+    "noise stays while it coasts": ("tool", {"loud": "yes", "coasting": "stays"}, {"bearing", "load"}),
+    "noise stops with the power": ("tool", {"new-noise": "yes", "coasting": "stops"}, {"wrong-brush", "rough"}),
+    "stops hot, returns cold": ("appliance", {"stops-hot": "yes"}, {"cutout"}),
+    "no residual": ("generator", {"low-output": "yes", "residual-none": "yes"}, {"residual"}),
+    "black at two bars": ("industrial", {"sparks": "place", "track": "two-bars"}, {"open-coil"}),
+    "after water it trips": ("appliance", {"water": "yes", "trips": "yes"}, {"earth", "tracking"}),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("motor_class", "seen", "firsts"), CHAINS.values(), ids=CHAINS.keys())
+def test_the_known_chains(motor_class: str, seen: dict[str, str], firsts: set[str]) -> None:
+    found = diagnose(motor_class, seen, RULES)
+    assert found.first.cause.id in firsts
+    assert found.first.speaks_for
+    assert all(r.ratio > 1 for r in found.first.speaks_for)
+    assert all(r.ratio < 1 for r in found.first.speaks_against)
+
+
+def test_volts_right_and_no_way_through_is_the_motors_side_and_no_volts_is_upstream() -> None:
+    for motor_class in TEMPLATES:
+        inside = diagnose(motor_class, {"start": "dead", "volts": "right", "ohms": "infinite"}, RULES)
+        assert inside.share("upstream") < 0.02
+        before = diagnose(motor_class, {"start": "dead", "volts": "missing"}, RULES)
+        assert before.share("upstream") > RULES["diagnosis.upstream"]
+
+
+def test_every_cause_can_win_and_every_answer_moves_something() -> None:
+    means = strengths(RULES)
+    for cause in CAUSES:
+        motor_class = max(TEMPLATES, key=lambda c, x=cause: base_rates(c)[x.id])  # type: ignore[misc]
+        seen = {}
+        for sign in SIGNS:
+            table = likelihoods(sign.id, means)
+            answers = [*(a.id for a in sign.answers), NOT_SO]
+            if offered(sign, motor_class):
+                seen[sign.id] = max(answers, key=lambda a, t=table: t[cause.id][a] / sum(r[a] for r in t.values()))  # type: ignore[misc]
+        assert diagnose(motor_class, seen, RULES).first.cause.id == cause.id
+    for sign in SIGNS:
+        for answer in (*(a.id for a in sign.answers), NOT_SO):
+            column = {row[answer] for row in likelihoods(sign.id, means).values()}
+            assert max(column) / min(column) > 1.05, (sign.id, answer)
+    assert {s for c in CHECKS for s in c.signs} <= {s.id for s in SIGNS}
+
+
+@st.composite
+def noticed(draw: st.DrawFn) -> tuple[str, dict[str, str]]:
+    motor_class = draw(st.sampled_from(sorted(TEMPLATES)))
+    signs = draw(
+        st.lists(st.sampled_from([s for s in SIGNS if offered(s, motor_class)]), max_size=7, unique_by=lambda s: s.id)
+    )
+    return motor_class, {s.id: draw(st.sampled_from([*(a.id for a in s.answers), NOT_SO])) for s in signs}
+
+
+@given(noticed(), st.sampled_from(["assembled", "opened", "stripped"]), st.booleans(), st.booleans())
+def test_laws_of_the_ranking(case: tuple[str, dict[str, str]], state: str, power: bool, safe: bool) -> None:
+    motor_class, seen = case
+    now = Situation(state, power, safe)
+    found = diagnose(motor_class, seen, RULES, now=now)
+    assert sum(r.chance for r in found.ranked) == pytest.approx(1)
+    turned_round = dict(reversed(seen.items()))
+    assert diagnose(motor_class, turned_round, RULES, now=now).first.chance == pytest.approx(found.first.chance)
+    for check in found.checks:
+        assert now.allows(check.check)
+        assert -1e-9 <= check.drop_bits <= found.entropy_bits + 1e-9
+    assert [c.per_minute for c in found.checks] == sorted((c.per_minute for c in found.checks), reverse=True)
+    out = diagnose(motor_class, seen, RULES, ruled_out=[found.first.cause.id], now=now)
+    assert found.first.cause.id not in {r.cause.id for r in out.ranked}
+
+
+def test_the_expected_drop_is_the_mean_over_the_answers(rules: MotorRules) -> None:
+    """One sign, worked out here by hand: the mean of what each answer would leave."""
+    seen = {"start": "dead"}
+    found = diagnose("tool", seen, rules, now=OPEN)
+    tap = next(c for c in found.checks if c.check.id == "tap")
+    chances = {r.cause.id: r.chance for r in found.ranked}
+    left = 0.0
+    for answer in ("yes", NOT_SO):
+        likely = sum(p * likelihoods("tapped", strengths(rules))[c][answer] for c, p in chances.items())
+        left += likely * diagnose("tool", {**seen, "tapped": answer}, rules).entropy_bits
+    assert tap.drop_bits == pytest.approx(found.entropy_bits - left)
+    assert expected_drop(tap.check, chances, seen, "tool", strengths(rules)) == pytest.approx(tap.drop_bits)
+
+
+def test_nothing_left_is_refused() -> None:
+    with pytest.raises(InputError, match="Every cause"):
+        diagnose("tool", {}, RULES, ruled_out=[c.id for c in CAUSES])
