@@ -1,4 +1,4 @@
-"""The command line: serve, demo, sum, forecast, prove."""
+"""The command line: serve, demo, press, sum, forecast, prove."""
 
 import argparse
 import gc
@@ -36,7 +36,7 @@ def _free_port(host: str, port: int) -> int:
     raise NorvashError(f"No port from {port} on is free on {host}.", "Name another with --port.")
 
 
-def _run(db: Path, host: str, port: int, allow: list[str], *, log: bool) -> None:
+def _run(db: Path, host: str, port: int, allow: list[str], gauge: str = "", *, log: bool) -> None:
     gc.disable()  # while everything is being loaded there is nothing to collect
     import uvicorn
 
@@ -47,7 +47,7 @@ def _run(db: Path, host: str, port: int, allow: list[str], *, log: bool) -> None
     start_log()
     port = _free_port(host, port)
     application = create_app(
-        Settings.with_environment(db=db, host=host, port=port, allowed_hosts=tuple(allow), log=log)
+        Settings.with_environment(db=db, host=host, port=port, allowed_hosts=tuple(allow), log=log, gauge=gauge)
     )
     gc.freeze()
     gc.enable()
@@ -60,15 +60,31 @@ def _run(db: Path, host: str, port: int, allow: list[str], *, log: bool) -> None
 def serve(given: argparse.Namespace) -> None:
     """Serve a database of your own."""
     given.db.parent.mkdir(parents=True, exist_ok=True)
-    _run(given.db, given.host, given.port, given.allow, log=True)
+    _run(given.db, given.host, given.port, given.allow, given.gauge, log=True)
 
 
 def demo(given: argparse.Namespace) -> None:
     """Serve the Lanternmoor Playhouse, an invented theatre with its motors."""
+    from norvash.demo.fleet import GAUGE_VALUES
     from norvash.demo.playhouse import prepare
+    from norvash.devices.gauge_process import standin
 
     print(f"Demo data: {prepare(given.db, reset=given.reset)}", flush=True)
-    _run(given.db, "127.0.0.1", given.port, [], log=False)
+    with standin(GAUGE_VALUES) as gauge:
+        print(f'A stand-in gauge is on {gauge}; norvash press {gauge} "17.42 mm" measures with it.', flush=True)
+        _run(given.db, "127.0.0.1", given.port, [], gauge, log=False)
+
+
+def press_gauge(given: argparse.Namespace) -> None:
+    """Measure with a stand-in gauge and press its button."""
+    from norvash.devices.gauge_standin import press
+
+    try:
+        press(given.gauge, f"!{given.value}")
+    except (OSError, ValueError) as error:
+        raise NorvashError(
+            f"There is no gauge at {given.gauge} ({error}).", "Give the address that the demo names."
+        ) from None
 
 
 def one_sum(given: argparse.Namespace) -> None:
@@ -149,12 +165,17 @@ def _parser() -> argparse.ArgumentParser:
     one.add_argument("--host", default="127.0.0.1", help="address to listen on (default: this machine only)")
     one.add_argument("--port", type=int, default=8000, help="port; the next free one if it is taken")
     one.add_argument("--allow", action="append", default=[], help="host name to answer to; may be repeated")
+    one.add_argument("--gauge", default="", help="host:port of a gauge that speaks the line protocol")
     one.set_defaults(run=serve)
     one = commands.add_parser("demo", help=demo.__doc__)
     one.add_argument("--port", type=int, default=8000, help="port; the next free one if it is taken")
     one.add_argument("--reset", action="store_true", help="start over with fresh demo data")
     one.add_argument("--db", type=Path, default=_DEMO_DB, help="where the demo data are kept")
     one.set_defaults(run=demo)
+    one = commands.add_parser("press", help=press_gauge.__doc__)
+    one.add_argument("gauge", help="its address, host:port")
+    one.add_argument("value", help="what is between its jaws, like 17.42 mm")
+    one.set_defaults(run=press_gauge)
     one = commands.add_parser("sum", help=one_sum.__doc__)
     one.add_argument("name", nargs="?", default="", help="name of the sum")
     one.add_argument("--db", type=Path, help="use the rulebook of this site")

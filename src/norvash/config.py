@@ -22,13 +22,17 @@ class Settings(BaseModel):
     most_body_bytes: int = 1_000_000
     most_upload_bytes: int = 25_000_000
     log: bool = True
+    gauge: str = ""
 
     @classmethod
     def with_environment(cls, **given: Any) -> Self:
-        """Return the settings as given, with NORVASH_ALLOWED_HOSTS and NORVASH_MOST_BODY_BYTES where they are set."""
+        """Return the settings as given, with NORVASH_ALLOWED_HOSTS, NORVASH_MOST_BODY_BYTES and NORVASH_GAUGE where they are set."""
         hosts, most = os.environ.get(f"{_PREFIX}ALLOWED_HOSTS"), os.environ.get(f"{_PREFIX}MOST_BODY_BYTES")
         if hosts and not given.get("allowed_hosts"):
             given["allowed_hosts"] = tuple(h.strip() for h in hosts.split(",") if h.strip())
+        gauge = os.environ.get(f"{_PREFIX}GAUGE")
+        if gauge and not given.get("gauge"):
+            given["gauge"] = gauge
         if most:
             given["most_body_bytes"] = most
         return cls(**given)

@@ -11,8 +11,8 @@ from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
 from norvash.core.findings import BY_ID, GROUPS
 from norvash.core.remarks import remarks
-from norvash.core.rules.book import MotorRules, Override, Rulebook
-from norvash.core.rules.catalogue import RULES, shipped
+from norvash.core.rules.book import MotorRules, Override
+from norvash.core.rules.catalogue import RULES, rulebook_with, shipped
 from norvash.core.sentence import Verdict, verdict
 from norvash.core.stages import STAGES
 from norvash.core.state import MotorState, motor_limit
@@ -261,9 +261,7 @@ def test_the_best_source_gives_the_limit(
 def test_the_rulebook_resolves_from_the_narrowest_scope() -> None:
     scopes = [("site", "", 0.5), ("class", "tool", 0.45), ("type", "T", 0.35), ("motor", "M", 0.3)]
     for i in range(len(scopes) + 1):
-        book = Rulebook(
-            RULES, [Override("stage.watch", s, k, v, "Ines", "2026-11-24", "why") for s, k, v in scopes[:i]]
-        )
+        book = rulebook_with([Override("stage.watch", s, k, v, "Ines", "2026-11-24", "why") for s, k, v in scopes[:i]])
         figure = MotorRules(book, "tool", "T", "M").figure("stage.watch")
         assert figure.value == ([0.4] + [v for _, _, v in scopes])[i]
         assert ("Ines" in figure.basis) is (i > 0)
@@ -277,7 +275,7 @@ def test_the_rulebook_resolves_from_the_narrowest_scope() -> None:
 
 
 def test_a_changed_rule_changes_the_verdict_and_is_shown() -> None:
-    book = Rulebook(RULES, [Override("stage.watch", "site", "", 0.9, "Ines", "2026-11-24", "careful")])
+    book = rulebook_with([Override("stage.watch", "site", "", 0.9, "Ines", "2026-11-24", "careful")])
     found, said = judge(state(a_round(20, 19, 19.4)), MotorRules(book, "tool"))
     assert found.stage == "watch"
     assert any(f.value == 0.9 and "site figure" in f.basis for r in said.reasons for f in r.figures)

@@ -15,7 +15,6 @@ from norvash.web.app import create_app
 from norvash.web.security import is_foreign
 from norvash.work.acting import Act
 from norvash.work.logging_use import log_use
-from norvash.work.measuring import start_round
 
 NASTY = (
     "", " ", "\x00", "💥", "9" * 400, "-3", "1e9", "NaN", "-inf", "0x1F", "<script>alert(1)</script>", "'; drop table motor; --",
@@ -39,7 +38,7 @@ def served(db: Path) -> Iterator[TestClient]:
 def places(shop: Shop) -> dict[str, str]:
     motor = shop.motor()
     shop.later(weeks=50)
-    return {"motor": motor, "round": start_round(shop.conn, shop.act(), motor, "")}
+    return {"motor": motor, "round": shop.look(motor)}
 
 
 FORMS: dict[str, tuple[str, dict[str, str]]] = {

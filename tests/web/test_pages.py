@@ -16,7 +16,6 @@ from norvash.store import people, rounds, standings, use
 from norvash.store.database import connect
 from norvash.web.app import create_app
 from norvash.web.pages.sums import as_typed
-from norvash.work.measuring import start_round
 from pages import MOTOR, ORIGIN, act_id, add, send
 
 
@@ -351,6 +350,6 @@ def test_light_and_dark_are_remembered(client: TestClient) -> None:
 def test_an_open_round_is_offered_again(client: TestClient, shop: Shop) -> None:
     motor = shop.motor()
     shop.now = shop.now.replace(year=2026)
-    opened = start_round(shop.conn, shop.act(), motor, "")
+    opened = shop.look(motor)
     assert client.get(f"/motors/{motor}/measure").url.path == f"/rounds/{opened}"
     assert "half done" in client.get(f"/motors/{motor}").text

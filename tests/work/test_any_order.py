@@ -13,10 +13,12 @@ from norvash.errors import NorvashError
 from norvash.store import rounds, standings
 from norvash.work.acting import Act
 from norvash.work.logging_use import log_use, take_back
-from norvash.work.measuring import finish, note, record, settle_doubt, start_round
+from norvash.work.measuring import note, record, settle_doubt
 from norvash.work.motor_page import motor_page
 from norvash.work.new_set import END_REASONS, fit_new_set
 from norvash.work.registering import change_figures
+from norvash.work.sheets import open_sheet
+from norvash.work.signing import sign
 
 STEPS = 60
 TABLES = ("act", "use_entry", "brush_set", "round", "reading", "finding", "motor_figure", "position")
@@ -49,7 +51,7 @@ class Hand:
         found = rounds.open_round(self.shop.conn, self.motor)
         if found is None:
             kind = self.random.choice(("check", "check", "bedded"))
-            return lambda act: start_round(self.shop.conn, act, self.motor, "", kind)
+            return lambda act: open_sheet(self.shop.conn, act, self.motor, "quick", "", kind, safe=True)
         self.length = max(6.0, self.length - self.random.random() / 2)
         text = self.random.choice((f"{self.length:.2f}", f"{self.length / 25.4:.3f} in", "-3", "long"))
         position, there = self.random.randrange(1, 4), rounds.list_readings(self.shop.conn, found.id)
@@ -76,7 +78,7 @@ class Hand:
 
     def close(self) -> Callable[[Act], str]:
         round_id = self._round()
-        return lambda act: finish(self.shop.conn, act, round_id)
+        return lambda act: sign(self.shop.conn, act, round_id, "left so", service=True)
 
     def state(self) -> Callable[[Act], str]:
         version = self.shop.page(self.motor).context.motor.version - (self.random.random() < 0.2)

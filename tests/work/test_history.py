@@ -7,8 +7,9 @@ from conftest import Shop
 from norvash.store import people
 from norvash.store.database import transaction
 from norvash.work.logging_use import take_back
-from norvash.work.measuring import finish, note, record, settle_doubt, start_round
+from norvash.work.measuring import note, record, settle_doubt
 from norvash.work.registering import change_figures
+from norvash.work.signing import sign
 
 
 def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:
@@ -17,7 +18,7 @@ def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:
     shop.later(days=1).log(motor, "130")
     take_back(shop.conn, shop.later(minutes=1).act(), motor)
     shop.later(minutes=1).log(motor, "3", answer="replaced")
-    round_id = start_round(shop.conn, shop.later(minutes=1).act(), motor, "")
+    round_id = shop.later(minutes=1).look(motor)
     first = record(shop.conn, shop.act(), round_id, 1, "20.9")
     record(shop.conn, shop.act(), round_id, 1, "20.8", replaces=first)
     doubted = record(shop.conn, shop.act(), round_id, 2, "23.1")
@@ -26,18 +27,18 @@ def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:
     note(shop.conn, shop.act(), round_id, 1, "brush.sticky", gone=True)
     with transaction(shop.conn):
         people.add_person(shop.conn, people.Person("another-person", "Bram Aldous"), shop.now)
-    finish(shop.conn, replace(shop.act(), person_id="another-person"), round_id)
+    sign(shop.conn, replace(shop.act(), person_id="another-person"), round_id, service=True)
     change_figures(shop.conn, shop.act(), motor, {"new_mm": "22", "limit_mm": "9", "angle_1": "80"}, 1)
     shop.later(days=2).new_set(motor, "", "22.1", "", reason="stuck")
     shop.measure(motor, "5", "22", "21.9", kind="bedded")
     told = [(h.person, h.words.replace("\u00a0", " ")) for h in shop.page(motor).history]
     ines, bram = "Ines Torvald", "Bram Aldous"
     assert told == [
-        (ines, "measured set 2 at 5 h, bedding-in ended: A 22.00, B 21.90 mm"),
+        (ines, "measured set 2 at 5 h, bedding-in ended: A 22.00, B 21.90 mm; signed sheet 2"),
         (ines, "fitted set 2, starting at A 22.10 mm; set 1 ran 15.5 h: stuck"),
         (ines, ("changed shortest length allowed 8 → 9, where the limit comes from maker → not stated "
                "and position 1 A at 90°, arm 1, + → A at 80°, arm 1, +")),
-        (bram, "finished a round"),
+        (bram, "signed sheet 1"),
         (ines, ("measured set 1 at 3 h: A 20.90, A 20.80 (before: 20.90), B 23.10 mm; of 23.1: it is right; "
                "A sticky, moves by hand; A no longer sticky, moves by hand")),
         (ines, "logged 3 h, 3 h more; the counter: new counter, started at 0"),

@@ -12,12 +12,14 @@ from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotF
 from norvash.store import forecasts, people, rounds, rules, standings, use
 from norvash.work.acting import Act
 from norvash.work.bench import bench, register
+from norvash.work.brush_lines import brush_lines
 from norvash.work.logging_use import log_use, take_back
-from norvash.work.measuring import note, record, settle_doubt, start_round, take_back_answer
+from norvash.work.measuring import note, record, settle_doubt, take_back_answer
 from norvash.work.new_set import fit_new_set, renew_brushes
 from norvash.work.registering import add_motor, change_figures, save_type
-from norvash.work.round_page import round_page
 from norvash.work.ruling import clear_rule, set_rule
+from norvash.work.sheet_page import sheet_page
+from norvash.work.sheets import open_sheet
 from norvash.work.site import clock, join
 from norvash.work.standing import catch_up
 
@@ -59,7 +61,7 @@ def test_a_repeated_act_changes_nothing_and_other_content_is_a_conflict(shop: Sh
     assert [e.counter_units for e in use.list_entries(shop.conn, motor)] == [100, 150]
     jobs: tuple[Callable[[], str], ...] = (
         lambda: add_motor(shop.conn, Act("same-motor-act", act.person_id, shop.now), new_motor(tag="X-02")),
-        lambda: start_round(shop.conn, Act("same-round-act", act.person_id, shop.now), motor, ""),
+        lambda: open_sheet(shop.conn, Act("same-round-act", act.person_id, shop.now), motor, "quick", "", safe=True),
         lambda: record(shop.conn, Act("same-reading", act.person_id, shop.now), "same-round-act", 1, "20.5"),
         lambda: fit_new_set(shop.conn, Act("same-set-act", act.person_id, shop.now), motor, "", "planned", {1: "22"}),
     )
@@ -73,7 +75,7 @@ def test_writes_that_come_in_the_other_order_are_kept_in_the_order_of_writing(sh
     early, late = shop.later(days=1).act(), shop.later(minutes=2).act()
     assert log_use(shop.conn, late, motor, "12", "increment") == late.id
     assert log_use(shop.conn, early, motor, "3", "increment") == early.id
-    start_round(shop.conn, replace(early, id="an-early-round"), motor, "116")
+    open_sheet(shop.conn, replace(early, id="an-early-round"), motor, "quick", "116", safe=True)
     state = shop.page(motor).context.state
     assert [e.total_units for e in state.entries] == [100, 112, 115, 116]
     assert sorted(e.at for e in state.entries) == [e.at for e in state.entries]
@@ -193,20 +195,20 @@ def test_increments_and_starts(shop: Shop) -> None:
 
 def test_a_round_left_half_done_is_still_there(shop: Shop) -> None:
     motor = shop.motor()
-    round_id = start_round(shop.conn, shop.act(), motor, "")
+    round_id = shop.look(motor)
     record(shop.conn, shop.act(), round_id, 1, "20.6")
     shown = shop.page(motor)
-    assert shown.half_done is not None
-    assert shown.half_done.id == round_id
+    assert shown.open_sheet is not None
+    assert shown.open_sheet.id == round_id
     assert "incomplete" in shown.said.flags
-    assert start_round(shop.conn, shop.act(), motor, "") == round_id
-    page = round_page(shop.conn, round_id, 0, shop.now.date())
-    assert (page.at, page.answered, page.complete) == (2, 1, False)
+    assert shop.look(motor) == round_id
+    lines = brush_lines(shop.conn, sheet_page(shop.conn, round_id, shop.now.date()))
+    assert (lines.at, lines.answered) == (2, 1)
 
 
 def test_two_people_at_one_position_overwrite_nothing_silently(shop: Shop) -> None:
     motor = shop.motor()
-    round_id = start_round(shop.conn, shop.act(), motor, "")
+    round_id = shop.look(motor)
     first = record(shop.conn, shop.act(), round_id, 1, "20.6")
     with pytest.raises(Conflict, match=r"already measured A: 20\.6"):
         record(shop.conn, shop.act(), round_id, 1, "20.4")
@@ -221,7 +223,7 @@ def test_a_doubted_reading_is_kept_and_asked_about(shop: Shop) -> None:
     motor = shop.motor()
     shop.measure(motor, "", "21", "21")
     shop.later(weeks=4).log(motor, "180")
-    round_id = start_round(shop.conn, shop.act(), motor, "")
+    round_id = shop.look(motor)
     reading = record(shop.conn, shop.act(), round_id, 1, "21.6")
     assert "looks like new carbon" in rounds.list_readings(shop.conn, round_id)[1].doubt
     assert "doubtful" in shop.page(motor).said.flags
@@ -259,14 +261,14 @@ def test_a_doubt_outlives_its_round_and_is_settled_later(shop: Shop) -> None:
 def test_rounds_refuse_what_does_not_belong(shop: Shop) -> None:
     motor = shop.motor()
     with pytest.raises(InputError, match="kind of round"):
-        start_round(shop.conn, shop.act(), motor, "", "party")
+        shop.look(motor, "", "party")
     with pytest.raises(InputError) as caught:
-        start_round(shop.conn, shop.act(), motor, "abc")
+        shop.look(motor, "abc")
     assert caught.value.field == "counter"
     round_id = shop.measure(motor, "", "20.6", "20.9")
     with pytest.raises(Conflict, match="finished"):
         record(shop.conn, shop.act(), round_id, 1, "20")
-    open_id = start_round(shop.conn, shop.act(), motor, "")
+    open_id = shop.look(motor)
     with pytest.raises(NotFound, match="no position 9"):
         record(shop.conn, shop.act(), open_id, 9, "20")
     with pytest.raises(InputError) as wrong:
@@ -277,7 +279,7 @@ def test_rounds_refuse_what_does_not_belong(shop: Shop) -> None:
 
 def test_what_was_seen_raises_the_verdict_and_can_be_taken_back(shop: Shop) -> None:
     motor = shop.motor()
-    round_id = start_round(shop.conn, shop.act(), motor, "")
+    round_id = shop.look(motor)
     for position in (1, 2):
         record(shop.conn, shop.act(), round_id, position, "20.6")
     for _ in range(2):

@@ -3,12 +3,14 @@
 from dataclasses import dataclass
 from datetime import date
 
+from norvash.core.components import Condition
 from norvash.core.forecast_words import band_words, far_off, forecast_reasons, look_words, sure_words, unmeasured_words
 from norvash.core.policies import look_due, overdue
 from norvash.core.rules.book import MotorRules
 from norvash.core.stages import STAGES, WORDS, Staged, worst
 from norvash.core.state import MotorState
 from norvash.core.verdict import Findings, Reason, past_limit
+from norvash.core.when import RUN_TO_FAILURE, follows_symptoms
 from norvash.core.words import UNIT_WORDS, day_words, length_words, listed, use_words
 
 
@@ -30,6 +32,13 @@ class Verdict:
         return " ".join(part for part in (self.act, self.why, self.by_when, self.sure) if part)
 
 
+_MEND = {
+    "fit": "Run on.",
+    "watch": "Watch it.",
+    "plan": "Plan the repair.",
+    "change": "Mend it at this visit.",
+    "stop": "Take it out of service: it must not run before this is mended.",
+}
 _ACTS = {
     "fit": "Run on.",
     "watch": "Watch this set.",
@@ -60,10 +69,12 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
             ("look due", look_due(found.look, state, today) and found.stage in ("fit", "watch", "plan")),
             ("overdue", any(overdue(d, state, today) for d in found.dues)),
             ("uneven", bool(found.spread and found.spread.uneven)),
+            (RUN_TO_FAILURE, follows_symptoms(rules)),
+            ("overruled", bool(found.overruled or any(c.overruled for c in found.components))),
         )
         if on
     )
-    act = _ACTS[found.stage or "fit"]
+    act = (_ACTS if _by_carbon(found) else _MEND)[found.stage or "fit"]
     if "past its date" in flags:
         act = "Measure it or change it now: by its use it is past its limit."
     elif "look due" in flags:
@@ -86,15 +97,26 @@ def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str
     return Verdict("Measure this set.", why, "", by_when, "Not measured", reasons, flags)
 
 
+def _by_carbon(found: Findings) -> bool:
+    """Tell whether the worst voice is the carbon's: its length, its date, or what was found on the brushes themselves."""
+    worst_one = max(found.components, key=lambda c: c.rank, default=None)
+    return worst_one is None or worst_one.rank == 0 or worst_one.id == "brushes"
+
+
+def _leading(found: Findings) -> Condition | None:
+    """Return the finding that raises the motor above what its carbon says, None where carbon speaks loudest."""
+    first = next(iter(found.conditions), None)
+    by_length = max((b.staged.rank for b in found.brushes if b.staged), default=0)
+    graver = first is not None and first.finding.stage == found.stage and STAGES.index(first.finding.stage) > by_length
+    return first if graver else None
+
+
 def _why(found: Findings, unit: str) -> str:
-    raised = found.conditions and found.conditions[0][1].stage
-    if (
-        raised
-        and raised == found.stage
-        and STAGES.index(raised) > max((b.staged.rank for b in found.brushes if b.staged), default=0)
-    ):
-        label, finding = found.conditions[0]
-        return f"Brush {label}: {finding.words}; {finding.decision}."
+    if found.overruled is not None:
+        return f"So decided by {found.overruled.person}: {found.overruled.why}."
+    first = _leading(found)
+    if first is not None:
+        return f"{first.place}: {first.finding.words}; {first.finding.decision}."
     brush = found.governing
     if brush is None or brush.left_mm is None or brush.last is None:
         return ""
@@ -122,7 +144,11 @@ def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reas
     """Return the reasons of a verdict, the weightiest first, each with its rules."""
     unit = state.figures.word("length_unit")
     lines = [Reason(f"Brush {d.label}: {d.words}", (rules.figure(d.rule_id),)) for d in found.doubts]
-    lines += [Reason(f"Brush {label}, {f.words}: {f.decision}. ({WORDS[f.stage]}.)") for label, f in found.conditions]
+    lines += _overrule_reasons(found)
+    lines += [
+        Reason(f"{c.place}, {c.finding.words}: {c.finding.decision}. ({WORDS[c.finding.stage]}.)")
+        for c in found.conditions
+    ]
     if found.missing:
         lines.append(_missing_reason(found, state))
     by_length = worst([b.staged for b in found.brushes if b.staged])
@@ -133,6 +159,23 @@ def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reas
     lines.extend(_line_reasons(found, state, rules))
     lines.extend(_spread_reasons(found, state, rules))
     return tuple(lines)
+
+
+def _overrule_reasons(found: Findings) -> list[Reason]:
+    """Return what was decided over a verdict, beside what it was."""
+    made = [
+        Reason(f"{c.words}: {WORDS[c.before or 'fit']} was overruled by {c.overruled.person} to {WORDS[c.overruled.stage]}: {c.overruled.why}.")
+        for c in found.components if c.overruled
+    ]  # fmt: skip
+    whole = found.overruled
+    if whole is not None:
+        before = max(found.components, key=lambda c: c.rank)
+        made.append(
+            Reason(
+                f"The motor: {WORDS[before.stage or 'fit']} was overruled by {whole.person} to {WORDS[whole.stage]}: {whole.why}."
+            )
+        )
+    return made
 
 
 def _missing_reason(found: Findings, state: MotorState) -> Reason:

@@ -7,10 +7,12 @@ from datetime import date, datetime
 from norvash.core.ahead import Ahead
 from norvash.core.brushes import centre_limit_mm
 from norvash.core.figures import LIMIT_SOURCES, Figures
+from norvash.core.findings import Finding
 from norvash.core.limits import Limit, Parts, estimated_limit, limit_from_parts
 from norvash.core.policy import Policy
 from norvash.core.positions import PositionPlan
 from norvash.core.rules.book import MotorRules
+from norvash.core.stages import Stage
 from norvash.core.straight_line import Point
 from norvash.core.use import Rate
 from norvash.core.use_log import Entry
@@ -85,8 +87,22 @@ class BrushSet:
 
 
 @dataclass(frozen=True, slots=True)
+class Overrule:
+    """What a person decided over a component's verdict, or over the motor's, and why."""
+
+    component: str
+    stage: Stage
+    person: str
+    why: str
+    day: date
+
+
+@dataclass(frozen=True, slots=True)
 class MotorState:
-    """Everything that a verdict on one motor rests on; sets in the order in which they were fitted."""
+    """Everything that a verdict on one motor rests on; sets in the order in which they were fitted.
+
+    `noted` are findings by position, 0 for the whole motor, from the open sheet and from what was put off.
+    """
 
     figures: Figures
     positions: tuple[PositionPlan, ...]
@@ -95,6 +111,8 @@ class MotorState:
     rate: Rate | None
     ahead: Ahead | None = None
     policies: tuple[Policy, ...] = ()
+    noted: tuple[tuple[int, Finding], ...] = ()
+    overrules: tuple[Overrule, ...] = ()
 
     @property
     def unit(self) -> str:

@@ -5,16 +5,17 @@ from datetime import date, timedelta
 
 from norvash.core.ahead import Ahead
 from norvash.core.brushes import usable_carbon
-from norvash.core.findings import BY_ID, Finding
+from norvash.core.components import Component, Condition, components_of, conditions_of, motor_stage
 from norvash.core.limits import Limit
 from norvash.core.policies import dues, earliest
 from norvash.core.policy import Due
 from norvash.core.rules.book import Figure, MotorRules
 from norvash.core.spread import Spread, set_spread
-from norvash.core.stages import STAGES, Stage, Staged, stage_of, stage_of_line, worst
-from norvash.core.state import BrushSet, Measured, MotorState, Round, motor_limit, start_of
+from norvash.core.stages import Stage, Staged, stage_of, stage_of_line, worst
+from norvash.core.state import BrushSet, Measured, MotorState, Overrule, Round, motor_limit, start_of
 from norvash.core.straight_line import Point, StraightLine, Track, rate_mm_per_kh, straight_line
 from norvash.core.use import day_of
+from norvash.core.when import raised
 
 
 @dataclass(frozen=True, slots=True)
@@ -75,7 +76,9 @@ class Findings:
     round: Round | None
     complete_before: Round | None
     doubts: tuple[OpenDoubt, ...]
-    conditions: tuple[tuple[str, Finding], ...]
+    conditions: tuple[Condition, ...]
+    components: tuple[Component, ...] = ()
+    overruled: Overrule | None = None
     line_days: Days = Days()
     ahead: Ahead | None = None
     dues: tuple[Due, ...] = ()
@@ -118,8 +121,8 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     before = next((r for r in reversed(complete) if r is not latest), None)
     brushes = tuple(_brush(state, current, i, limit, rules) for i in range(len(state.positions)))
     missing = tuple(b.label for b in brushes if latest and not b.in_round)
-    conditions = _conditions(state, latest)
-    staged = worst([*(b.staged for b in brushes if b.staged), *(Staged(f.stage, f.id) for _, f in conditions)])
+    conditions = conditions_of(state, latest)
+    by_length = worst([b.staged for b in brushes if b.staged])
     line = _line(state, current, latest, limit, rules) if latest and not _only_start(current, measured) else None
     if line:
         brushes = tuple(_at_look(b, line, state, latest) for b in brushes)
@@ -129,17 +132,15 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     look = earliest(asked)
     days = _planned(state, line_days, look)
     too_short, out = latest is not None and _too_short(state, rules), any(d.stop for d in asked)
-    stage: Stage | None = staged.stage if staged else None
-    if past_limit(days.limit_on, state, today) and stage in ("fit", "watch", "plan"):
-        stage = "change"
-    if too_short and stage in ("fit", "watch", "plan"):
-        stage = "change"
-    if out and stage is not None:
-        stage = "stop"
+    late = past_limit(days.limit_on, state, today) or too_short
+    last = [b.last for b in brushes if b.last]
+    by_all = raised(by_length, last, state.figures.need("new_mm"), rules, late=late, out=out)
+    components = components_of(by_all, conditions, state.overrules)
+    staged, whole = motor_stage(components, state.overrules)
     return Findings(
-        stage, staged, limit, brushes, missing, governing, line, days,
+        staged.stage if staged else None, by_length, limit, brushes, missing, governing, line, days,
         _spread(brushes, state, rules) if latest and not missing else None, latest,
-        before if missing else None, _doubts(brushes), conditions, line_days, state.ahead, asked, look, too_short, out,
+        before if missing else None, _doubts(brushes), conditions, components, whole, line_days, state.ahead, asked, look, too_short, out,
     )  # fmt: skip
 
 
@@ -168,13 +169,6 @@ def _too_short(state: MotorState, rules: MotorRules) -> bool:
     if ahead is None or ahead.visits == 0:
         return False
     return ahead.look_units - ahead.seen_units < rules["forecast.stop"] * ahead.life_units
-
-
-def _conditions(state: MotorState, latest: Round | None) -> tuple[tuple[str, Finding], ...]:
-    """Return what was seen in the last round, the worst first, each with the label of its position."""
-    labels = {p.number: p.label for p in state.positions}
-    found = [(labels[n], BY_ID[seen]) for n, seen in (latest.seen if latest else ())]
-    return tuple(sorted(found, key=lambda pair: -STAGES.index(pair[1].stage)))
 
 
 def _only_start(current: BrushSet, measured: list[Round]) -> bool:

@@ -57,6 +57,9 @@ PEOPLE = ("Ines Torvald", "Bram Aldous", "Maud Celliers")
 
 _PAIR = {"thickness_mm": "6.3", "width_mm": "11", "grade_family": "resin-bonded"}
 
+# What the stand-in gauge of the demo measures, one after the other.
+GAUGE_VALUES = ("11.84 mm", "11.79 mm", "11.91 mm", "11.66 mm")
+
 # Days on which the house is dark, relative to the demonstration's year: name, first and last day, every year, place.
 WINDOWS = (
     ("Summer, house dark", "2023-07-01", "2023-08-31", "yes", ""),

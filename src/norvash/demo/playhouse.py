@@ -16,11 +16,13 @@ from norvash.store.database import Connection, connect, migrate, transaction
 from norvash.store.people import Person
 from norvash.work.acting import Act
 from norvash.work.logging_use import log_use
-from norvash.work.measuring import finish, record, settle_doubt, start_round
+from norvash.work.measuring import record, settle_doubt
 from norvash.work.new_set import fit_new_set
 from norvash.work.policing import add_policy, add_window
 from norvash.work.registering import NewMotor, add_motor, save_type
 from norvash.work.ruling import set_rule
+from norvash.work.sheets import open_sheet
+from norvash.work.signing import sign
 from norvash.work.standing import catch_up
 
 DEMO_DAY = date(2026, 11, 24)
@@ -212,7 +214,7 @@ class _Story:
     def _round(self, when: datetime, used: float, *, final: bool) -> None:
         if self.machine.state in ("new set", "on the shelf") and final:
             return
-        round_id = start_round(self.conn, self.acts.at(when), self.motor_id, self._counter(used))
+        round_id = open_sheet(self.conn, self.acts.at(when), self.motor_id, "quick", self._counter(used), safe=True)
         half = self.machine.state == "half done" and final
         for i in range(self.count - 1 if half else self.count):
             at = when + timedelta(minutes=2 + i)
@@ -221,7 +223,13 @@ class _Story:
             if not final and rounds.fetch_reading(self.conn, reading)[0].doubt:
                 settle_doubt(self.conn, self.acts.at(at), reading, "right")
         if not half:
-            finish(self.conn, self.acts.at(when + timedelta(minutes=30)), round_id)
+            sign(
+                self.conn,
+                self.acts.at(when + timedelta(minutes=30)),
+                round_id,
+                "looked at again next week",
+                service=True,
+            )
 
     def _as_read(self, index: int, used: float, *, final: bool) -> str:
         mm = self._reading(index, used)

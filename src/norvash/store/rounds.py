@@ -112,10 +112,14 @@ def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
 
 
 def _seen(conn: Connection, motor_id: str) -> dict[str, list[tuple[int, str]]]:
+    """Return what was seen, by round; what was mended or dropped on its sheet counts no longer."""
     found: dict[str, list[tuple[int, str]]] = {}
     rows = conn.execute(
         """select f.round_id, f.position_number, f.seen from round r join finding f on f.round_id = r.id
-           where r.motor_id = :id and f.struck_act_id is null order by f.position_number, f.seen""",
+           where r.motor_id = :id and f.struck_act_id is null and not exists (
+               select 1 from entry e where e.sheet_id = f.round_id and e.field = 'decide.' || f.seen
+                and e.place = f.position_number and e.replaced_by is null and e.word in ('done', 'dropped'))
+           order by f.position_number, f.seen""",
         {"id": motor_id},
     )
     for r in rows:

@@ -10,6 +10,9 @@ from fastapi.responses import HTMLResponse, JSONResponse, RedirectResponse, Resp
 from jinja2 import Environment, FileSystemBytecodeCache, FileSystemLoader, StrictUndefined, select_autoescape
 from markupsafe import Markup
 
+from norvash.core.part_findings import BY_ID as FINDINGS
+from norvash.core.quantities import UNITS
+from norvash.core.sheet.fields import SheetField
 from norvash.core.words import counted, day_words, figure_words, grouped, length_words, use_words
 from norvash.drawing.stage_mark import stage_mark
 from norvash.drawing.svg import HATCHING, Drawing
@@ -56,6 +59,8 @@ def _environment() -> Environment:
         "day": _day,
         "iso": _iso,
         "share": _share,
+        "unit_of": _unit_of,
+        "finding": _finding,
     }
     return env
 
@@ -66,6 +71,15 @@ def _day(value: date | datetime) -> str:
 
 def _iso(value: date | datetime) -> str:
     return f"{value:%Y-%m-%d}"
+
+
+def _unit_of(field: SheetField) -> str:
+    """Return the unit in which a bare number of a sheet's field is meant."""
+    return next(iter(UNITS.get(field.dimension, {"": 1})))
+
+
+def _finding(finding_id: str) -> str:
+    return FINDINGS[finding_id].words if finding_id in FINDINGS else "the set, worn"
 
 
 def _share(value: float) -> str:

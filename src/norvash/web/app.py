@@ -12,6 +12,7 @@ from fastapi.staticfiles import StaticFiles
 from starlette.exceptions import HTTPException
 
 from norvash.config import Settings
+from norvash.devices.gauge_link import GaugeLink
 from norvash.errors import NorvashError, NotFound
 from norvash.store import people
 from norvash.store.database import connect, healthy, migrate
@@ -26,7 +27,6 @@ from norvash.web.pages import (
     figures,
     hours,
     hours_import,
-    measure,
     motor,
     motors,
     new_set,
@@ -34,6 +34,7 @@ from norvash.web.pages import (
     past,
     policies,
     rulebook,
+    sheet,
     sums,
     types,
     who,
@@ -74,12 +75,14 @@ def create_app(settings: Settings) -> FastAPI:
     @asynccontextmanager
     async def lifespan(app: FastAPI) -> AsyncIterator[None]:
         catch_up_in_background(app)
+        app.state.gauge.start()
         yield
+        app.state.gauge.stop()
         app.state.pool.close()
 
     app = FastAPI(title="Norvash", docs_url=None, redoc_url=None, lifespan=lifespan, openapi_url="/api/v1/openapi.json")
     app.state.settings, app.state.pool, app.state.catch_up = (settings, Pool(settings.db), catch_up_in_background)
-    app.state.jobs = Jobs()
+    app.state.jobs, app.state.gauge = Jobs(), GaugeLink(settings.gauge)
     for module in (
         bench,
         motors,
@@ -91,9 +94,9 @@ def create_app(settings: Settings) -> FastAPI:
         hours,
         outlook,
         past,
-        measure,
         new_set,
         rulebook,
+        sheet,
         sums,
         who,
     ):

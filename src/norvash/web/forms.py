@@ -4,6 +4,8 @@ from typing import Self
 
 from pydantic import BaseModel, ConfigDict
 
+from norvash.core.quantities import LENGTHS
+
 
 def whole(text: str) -> int | None:
     """Return a plain whole number of at most nine digits as a program sent it, None for anything else."""
@@ -30,22 +32,32 @@ class UseForm(Form):
     answer: str = ""
 
 
-class RoundForm(Form):
-    """The head of a round."""
+class SheetForm(Form):
+    """The head of a sheet."""
 
+    sheet_kind: str = "quick"
     counter: str = ""
     kind: str = "check"
     answer: str = ""
+    safe: str = ""
 
 
 class ReadingForm(Form):
-    """One reading."""
+    """One reading; a bare number is meant in `unit` where one was chosen."""
 
-    position: str = ""
+    place: str = ""
     value: str = ""
+    unit: str = ""
     method: str = ""
     instrument: str = ""
     replaces: str = ""
+
+    @property
+    def text(self) -> str:
+        """Return the reading with the unit that was chosen for it."""
+        edges = [part.strip() for part in self.value.split(";")]
+        plain = all(part and all(c in "0123456789.,+- /" for c in part) for part in edges)
+        return "; ".join(f"{part} {self.unit}" for part in edges) if self.unit in LENGTHS and plain else self.value
 
 
 class SetForm(Form):

@@ -15,8 +15,9 @@ from norvash.drawing.life_line import life_line
 from norvash.drawing.svg import Drawing
 from norvash.drawing.use_curve import use_curve
 from norvash.errors import NotFound
+from norvash.work.brush_lines import BrushLines
 from norvash.work.motor_page import MotorPage
-from norvash.work.round_page import RoundPage
+from norvash.work.sheet_page import SheetPage
 
 _PHONE = 346.0
 
@@ -77,20 +78,20 @@ def plate_of(figures: Figures, limit_mm: float) -> EndPlate:
 def _end_view(shown: MotorPage, width: float) -> Drawing:
     brushes = [
         EndBrush(plan, b.last.length_mm if b.last else None, b.in_round, WORDS[b.staged.stage] if b.staged else "not measured",
-                 f"/motors/{shown.context.motor.id}/measure?position={plan.number}")
+                 f"/motors/{shown.context.motor.id}/sheet?position={plan.number}")
         for plan, b in zip(shown.context.state.positions, shown.found.brushes, strict=True)
     ]  # fmt: skip
     return end_view(plate_of(shown.context.figures, shown.found.limit.limit_mm), brushes, width)
 
 
-def round_view(shown: RoundPage, size: float) -> Drawing:
-    """Return the end view of a round, the position to measure marked."""
-    brushes = [
+def sheet_view(shown: SheetPage, brushes: BrushLines, at: int, size: float) -> Drawing:
+    """Return the end view of a sheet's brushes, the position at hand marked."""
+    drawn = [
         EndBrush(x.plan, x.reading.length_mm if x.reading else x.before.length_mm if x.before else None,
-                 x.reading is not None, x.word, f"/rounds/{shown.row.id}?position={x.plan.number}", x.plan.number == shown.at)
-        for x in shown.lines
+                 x.reading is not None, x.word, f"/sheets/{shown.row.id}/brushes?position={x.plan.number}", x.plan.number == at)
+        for x in brushes.lines
     ]  # fmt: skip
-    return end_view(plate_of(shown.context.figures, shown.found.limit.limit_mm), brushes, size)
+    return end_view(plate_of(shown.context.figures, shown.found.limit.limit_mm), drawn, size)
 
 
 _MAKERS: dict[str, tuple[Callable[[MotorPage, float], Drawing], float]] = {

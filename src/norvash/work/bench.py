@@ -6,14 +6,17 @@ from datetime import date, timedelta
 from norvash.core.rules.book import MotorRules
 from norvash.core.stages import WORDS
 from norvash.core.verdict import raised_by_date
-from norvash.store import standings
+from norvash.core.when import RUN_TO_FAILURE
+from norvash.store import sheets, standings
 from norvash.store.database import Connection
+from norvash.store.sheets import OpenSheet
 from norvash.store.standings import Listed
 from norvash.work.context import rulebook
 
 PAGE = 12
 REGISTER_PAGE = 20
 _NEXT = 6
+_MOST_OPEN = 8
 _MOST_PAGES = 100_000
 
 
@@ -34,7 +37,7 @@ class BenchRow:
 
 @dataclass(frozen=True, slots=True)
 class Bench:
-    """One page of the bench, and what comes after it."""
+    """One page of the bench, what comes after it, and the sheets that are not signed yet."""
 
     rows: list[BenchRow]
     coming: list[BenchRow]
@@ -42,6 +45,7 @@ class Bench:
     motors: int
     page: int
     pages: int
+    open_sheets: list[OpenSheet]
 
 
 def row_of(listed: Listed, today: date) -> BenchRow:
@@ -51,7 +55,8 @@ def row_of(listed: Listed, today: date) -> BenchRow:
         date.fromisoformat(d) if d else None
         for d in (standing.limit_on, standing.look_on, standing.early_on, standing.late_on)
     )
-    stage, note = raised_by_date(standing.stage, limit_on, today), ""  # type: ignore[arg-type]
+    by_date = None if RUN_TO_FAILURE in standing.flags else limit_on
+    stage, note = raised_by_date(standing.stage, by_date, today), ""  # type: ignore[arg-type]
     if stage != standing.stage or "past its date" in standing.flags:
         note = "past its limit by date: measure or change"
     elif look_on is not None and look_on <= today and stage in ("fit", "watch", "plan"):
@@ -70,7 +75,7 @@ def bench(conn: Connection, today: date, page: int) -> Bench:
     page = min(max(page, 1), pages)
     rows = [row_of(x, today) for x in standings.list_bench(conn, today, until, PAGE, (page - 1) * PAGE)]
     coming = [row_of(x, today) for x in standings.list_next(conn, until, _NEXT)] if page == pages else []
-    return Bench(rows, coming, needing, standings.count_motors(conn), page, pages)
+    return Bench(rows, coming, needing, standings.count_motors(conn), page, pages, sheets.list_open(conn, _MOST_OPEN))
 
 
 def register(conn: Connection, words: str, motor_class: str, page: int, today: date) -> list[BenchRow]:

@@ -7,12 +7,14 @@ from norvash.core.figures import Figures
 from norvash.core.rules.book import MotorRules, Rulebook
 from norvash.core.rules.catalogue import rulebook_with
 from norvash.core.season import season_of
+from norvash.core.sheet.facts import Facts
 from norvash.core.state import MotorState
 from norvash.core.use import Rate, rate_of_use
 from norvash.core.use_log import Entry
 from norvash.store import forecasts, motors, policies, rounds, rules, use
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
+from norvash.work.sheet_state import facts_of, noted_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -28,6 +30,11 @@ class Context:
     def figures(self) -> Figures:
         """Return the figures in force."""
         return self.state.figures
+
+    @property
+    def facts(self) -> Facts:
+        """Return what a sheet must know of the motor."""
+        return facts_of(self.motor.motor_class, self.state.figures, self.state.positions)
 
     @property
     def unit(self) -> str:
@@ -64,7 +71,9 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
     figures = figures_of(conn, motor)
     applied = MotorRules(book or rulebook(conn), motor.motor_class, motor.type_id or "", motor.id)
     entries, rate = use_of(conn, motor, figures, applied)
-    state = MotorState(figures, motors.positions(conn, motor_id), rounds.list_sets(conn, motor_id), entries, rate,
-                       forecasts.find_ahead(conn, motor_id), policies.list_policies(conn, motor_id, motor.type_id))  # fmt: skip
+    positions, sets = motors.positions(conn, motor_id), rounds.list_sets(conn, motor_id)
+    noted, overrules = noted_of(conn, motor_id, facts_of(motor.motor_class, figures, positions), sets, applied)
+    state = MotorState(figures, positions, sets, entries, rate, forecasts.find_ahead(conn, motor_id),
+                       policies.list_policies(conn, motor_id, motor.type_id), noted, overrules)  # fmt: skip
     kind = motors.fetch_type(conn, motor.type_id) if motor.type_id else None
     return Context(motor, kind, state, applied)

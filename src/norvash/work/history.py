@@ -1,4 +1,4 @@
-"""A motor's record in words: what was done, by whom, and what it was before; the acts of one round as one line."""
+"""A motor's record in words: what was done, by whom, and what it was before; the acts on one sheet as one line."""
 
 import json
 from collections.abc import Callable, Mapping, Sequence
@@ -10,11 +10,12 @@ from typing import Any
 from norvash.core.doubts import ANSWERS
 from norvash.core.figures import BY_NAME
 from norvash.core.findings import BY_ID
+from norvash.core.sheet.fields import OUTCOMES
 from norvash.core.use import EVENTS
 from norvash.core.words import counter_words, listed
 from norvash.store.people import Done
 
-_ROUND_JOBS = ("start a round", "measure", "settle a doubt", "note a finding", "finish a round")
+_ROUND_JOBS = ("open a sheet", "measure", "settle a doubt", "note a finding", "enter", "undo", "sign a sheet")
 _ANSWERS = dict(ANSWERS)
 
 
@@ -40,12 +41,12 @@ class HistoryLine:
 def history(acts: Sequence[Done], unit: str) -> tuple[HistoryLine, ...]:
     """Return a motor's record from its latest acts, both newest first; unit is its unit of use.
 
-    A round of which only the end is among the acts is left out.
+    A visit of which only the end is among the acts is left out.
     """
     lines: list[HistoryLine] = []
     visit: list[Done] = []
-    for act in dropwhile(lambda a: a.job in _ROUND_JOBS and a.job != "start a round", reversed(acts)):
-        goes_on = act.job in _ROUND_JOBS and act.job != "start a round"
+    for act in dropwhile(lambda a: a.job in _ROUND_JOBS and a.job != "open a sheet", reversed(acts)):
+        goes_on = act.job in _ROUND_JOBS and act.job != "open a sheet"
         if visit and not (goes_on and act.person == visit[0].person and act.at.date() == visit[0].at.date()):
             lines.append(_visit(visit, unit))
             visit = []
@@ -62,24 +63,40 @@ def history(acts: Sequence[Done], unit: str) -> tuple[HistoryLine, ...]:
 
 
 def _visit(acts: Sequence[Done], unit: str) -> HistoryLine:
-    """Return the acts of one person at one round as a line."""
-    begun, read, said = "went on with a round", list[str](), list[str]()
-    for act in acts:
-        before, after = json.loads(act.before_json), json.loads(act.after_json)
-        if act.job == "start a round" and "set" in after:
-            begun = f"measured set {after['set']} at {counter_words(after['counter'], unit)}{_bedded(after)}"
+    """Return the acts of one person on one sheet as a line."""
+    told = [_Told(a.at.date().isoformat(), json.loads(a.before_json), json.loads(a.after_json), unit) for a in acts]
+    begun, read, said, entered = "went on with a sheet", list[str](), list[str](), 0
+    for act, t in zip(acts, told, strict=True):
+        if act.job == "open a sheet" and "set" in t.after:
+            verb = "measured" if any(a.job == "measure" for a in acts) else "looked at"
+            begun = f"{verb} set {t.after['set']} at {counter_words(t.after['counter'], unit)}{_bedded(t.after)}"
         elif act.job == "measure":
-            read.append(f"{after['position']}\u00a0{after['length_mm']:.2f}{_was(before)}")
-        elif act.job == "settle a doubt":
-            said.append(f"of {before['typed']}: {_ANSWERS.get(after['answer'], after['answer']).lower()}")
-        elif act.job == "note a finding":
-            gone = "no longer " if after["taken back"] else ""
-            said.append(f"{after['position']} {gone}{BY_ID[after['seen']].words}")
-    finished = acts[-1].job == "finish a round"
+            read.append(f"{t.after['position']}\u00a0{t.after['length_mm']:.2f}{_was(t.before)}")
+        elif act.job in ("enter", "undo"):
+            entered += 1
+        else:
+            said += _said_of(act.job, t)
     lengths = f": {', '.join(read)} mm" if read else ""
-    only_closed = finished and not read and not said and begun.startswith("went on")
-    words = "finished a round" if only_closed else "; ".join([f"{begun}{lengths}", *said])
+    entries = [f"{entered} entr{'y' if entered == 1 else 'ies'}"] if entered else []
+    only_signed = (
+        acts[-1].job == "sign a sheet" and not read and not entered and len(said) == 1 and begun.startswith("went on")
+    )
+    words = said[0] if only_signed else "; ".join([f"{begun}{lengths}", *entries, *said])
     return HistoryLine(acts[0].at, acts[0].person, words)
+
+
+def _said_of(job: str, told: _Told) -> list[str]:
+    """Return what one act on a sheet says, nothing for one that goes without saying."""
+    if job == "settle a doubt":
+        return [f"of {told.before['typed']}: {_ANSWERS.get(told.after['answer'], told.after['answer']).lower()}"]
+    if job == "note a finding":
+        gone = "no longer " if told.after["taken back"] else ""
+        return [f"{told.after['position']} {gone}{BY_ID[told.after['seen']].words}"]
+    if job == "sign a sheet" and "sheet" in told.after:
+        open_too = f" with something open: {told.after['why']}" if told.after["why"] else ""
+        outcome = dict(OUTCOMES).get(told.after["outcome"], "")
+        return [f"signed sheet {told.after['sheet']}{open_too}{f', {outcome}' if outcome else ''}"]
+    return []
 
 
 def _bedded(after: Mapping[str, Any]) -> str:
@@ -143,6 +160,10 @@ def _policy(told: _Told) -> str:
     return f"added the policy {told.after['policy']}" if told.after else f"ended the policy {told.before['policy']}"
 
 
+def _sheet_added(told: _Told) -> str:
+    return f"added to sheet {told.after['sheet']}: {told.after['added']}"
+
+
 _SAID: dict[str, Callable[[_Told], str]] = {
     "add a motor": _added,
     "log use": _logged,
@@ -153,4 +174,5 @@ _SAID: dict[str, Callable[[_Told], str]] = {
     "take back an answer": _reopened,
     "add a policy": _policy,
     "end a policy": _policy,
+    "add to a sheet": _sheet_added,
 }

@@ -1,4 +1,6 @@
-"""Measure a set: open a round, keep each reading at once, answer doubts, finish."""
+"""Measure a set: keep each reading at once, answer doubts, note what is seen, close the round."""
+
+from datetime import datetime
 
 from norvash.core.doubts import ANSWERS, Doubt, doubt_of
 from norvash.core.findings import BY_ID
@@ -8,39 +10,14 @@ from norvash.core.renewal import Carbon
 from norvash.core.state import Round, motor_limit, start_of
 from norvash.core.straight_line import Point
 from norvash.errors import Conflict, InputError, NotFound
-from norvash.store import forecasts, rounds
+from norvash.store import forecasts, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.rounds import RoundRow
 from norvash.work.acting import Act, Change, once
 from norvash.work.context import Context, load
-from norvash.work.logging_use import settle_use
-from norvash.work.standing import refresh
-
-KINDS = {"check": "a look", "bedded": "bedding-in has just ended"}
-
-
-def start_round(conn: Connection, act: Act, motor_id: str, counter: str, kind: str = "check", answer: str = "") -> str:
-    """Open a round at the use that the counter shows; return its id, or that of the round left half done.
-
-    Raises: InputError or NeedsAnswer about the counter; then nothing is kept.
-    """
-    if kind not in KINDS:
-        raise InputError("This kind of round is not known.", "Choose one from the list.", "kind")
-
-    def body(act: Act) -> Change:
-        context = load(conn, motor_id)
-        half_done = rounds.open_round(conn, motor_id)
-        if half_done is not None:
-            return Change(half_done.id, {}, {"went on": half_done.id}, motor_id)
-        counted = settle_use(conn, act, context, counter, answer)
-        set_id, number, _, _ = rounds.current_set(conn, motor_id)
-        rounds.add_round(conn, act.id, motor_id, set_id, kind, act.at, counted.total_units, act.id)
-        refresh(conn, motor_id, act.at.date())
-        after = {"set": number, "kind": kind, "counter": counted.counter_units, "total": counted.total_units}
-        return Change(act.id, {}, after, motor_id)
-
-    typed = {"motor": motor_id, "counter": counter, "kind": kind, "answer": answer}
-    return once(conn, act, "start a round", typed, body)
+from norvash.work.sheet_state import put_together
+from norvash.work.sheets import hold_at_gate
+from norvash.work.standing import judge, refresh
 
 
 def record(
@@ -54,8 +31,7 @@ def record(
     """
 
     def body(act: Act) -> Change:
-        row = _open(conn, round_id)
-        context = load(conn, row.motor_id)
+        row, context = _open(conn, round_id)
         plan = _plan(context, position)
         there = rounds.list_readings(conn, round_id).get(position)
         if there is not None and there.id != replaces:
@@ -84,11 +60,17 @@ def record(
     return once(conn, act, "measure", typed, body)
 
 
-def _open(conn: Connection, round_id: str) -> RoundRow:
+def _open(conn: Connection, round_id: str) -> tuple[RoundRow, Context]:
+    """Return a round that takes readings, with its motor.
+
+    Raises: Conflict for a finished one, or while the gate of its sheet is open.
+    """
     row = rounds.fetch_round(conn, round_id)
     if row.finished:
-        raise Conflict("This round is finished.", "Start a new round on the motor's page to measure again.", "value")
-    return row
+        raise Conflict("This round is finished.", "Start a new sheet on the motor's page to measure again.", "value")
+    context = load(conn, row.motor_id)
+    hold_at_gate(put_together(conn, sheets.fetch_sheet(conn, round_id), context.facts), "safe", context)
+    return row, context
 
 
 def _plan(context: Context, position: int) -> PositionPlan:
@@ -195,13 +177,13 @@ def note(conn: Connection, act: Act, round_id: str, position: int, seen: str, *,
         raise InputError("This finding is not known.", "Choose one from the list.", "seen")
 
     def body(act: Act) -> Change:
-        row = _open(conn, round_id)
-        plan = _plan(load(conn, row.motor_id), position)
+        row, context = _open(conn, round_id)
+        plan = _plan(context, position)
         if gone:
             rounds.strike_finding(conn, round_id, position, seen, act.id)
         else:
             rounds.add_finding(conn, act.id, round_id, position, seen, act.id)
-        refresh(conn, row.motor_id, act.at.date())
+        judge(conn, row.motor_id, act.at.date())
         return Change(round_id, {}, {"position": plan.label, "seen": seen, "taken back": gone}, row.motor_id)
 
     return once(
@@ -209,19 +191,13 @@ def note(conn: Connection, act: Act, round_id: str, position: int, seen: str, *,
     )
 
 
-def finish(conn: Connection, act: Act, round_id: str) -> str:
-    """Close a round, complete or not; return the motor's id."""
-
-    def body(act: Act) -> Change:
-        row = rounds.fetch_round(conn, round_id)
-        rounds.finish_round(conn, round_id, act.at)
-        context, _, _ = refresh(conn, row.motor_id, act.at.date())
-        ahead = context.state.ahead
-        if ahead is not None and ahead.visits:
-            forecasts.save_made(conn, forecasts.Made(
-                round_id, row.set_id, row.motor_id, act.at, ahead.visits, ahead.p05_units, ahead.p10_units, ahead.p50_units,
-                ahead.p90_units, ahead.p95_units, ahead.look_units, ahead.tail,
-            ))  # fmt: skip
-        return Change(row.motor_id, {"finished": row.finished}, {"finished": True}, row.motor_id)
-
-    return once(conn, act, "finish a round", {"round": round_id}, body)
+def close_round(conn: Connection, row: RoundRow, at: datetime) -> None:
+    """Close a round, complete or not, and keep the forecast as it stands; the caller holds the transaction."""
+    rounds.finish_round(conn, row.id, at)
+    context, _, _ = refresh(conn, row.motor_id, at.date())
+    ahead = context.state.ahead
+    if ahead is not None and ahead.visits:
+        forecasts.save_made(conn, forecasts.Made(
+            row.id, row.set_id, row.motor_id, at, ahead.visits, ahead.p05_units, ahead.p10_units, ahead.p50_units,
+            ahead.p90_units, ahead.p95_units, ahead.look_units, ahead.tail,
+        ))  # fmt: skip

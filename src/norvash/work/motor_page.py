@@ -5,9 +5,10 @@ from datetime import date
 
 from norvash.core.sentence import Verdict, verdict
 from norvash.core.verdict import Findings, findings
-from norvash.store import people, rounds, use
+from norvash.store import people, rounds, sheets, use
 from norvash.store.database import Connection
-from norvash.store.rounds import ReadingRow, RoundRow
+from norvash.store.rounds import ReadingRow
+from norvash.store.sheets import DeferredRow, SheetRow
 from norvash.store.use import UseRow
 from norvash.work.context import Context, load
 from norvash.work.history import HistoryLine, history
@@ -17,12 +18,14 @@ _LOG, _ACTS = 40, 80
 
 @dataclass(frozen=True, slots=True)
 class MotorPage:
-    """A motor, judged now, with its open round, its log and its history."""
+    """A motor, judged now, with its sheets, what was put off, its log and its history."""
 
     context: Context
     found: Findings
     said: Verdict
-    half_done: RoundRow | None
+    open_sheet: SheetRow | None
+    sheets: list[SheetRow]
+    deferred: list[DeferredRow]
     log: list[UseRow]
     history: tuple[HistoryLine, ...]
     answered: list[ReadingRow]
@@ -41,5 +44,5 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
     Raises: NotFound.
     """
     context, found, said = judged(conn, motor_id, today)
-    return MotorPage(context, found, said, rounds.open_round(conn, motor_id), use.list_log(conn, motor_id, _LOG),
+    return MotorPage(context, found, said, sheets.open_sheet_of(conn, motor_id), sheets.list_sheets(conn, motor_id), sheets.list_deferred(conn, motor_id), use.list_log(conn, motor_id, _LOG),
                      history(people.list_acts(conn, motor_id, _ACTS), context.unit), rounds.list_answered(conn, motor_id))  # fmt: skip

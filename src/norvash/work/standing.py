@@ -37,6 +37,11 @@ def refresh(
     return refresh_all(conn, [motor_id], today, book)[0]
 
 
+def judge(conn: Connection, motor_id: str, today: date) -> None:
+    """Judge a motor anew where its forecast stands as it was; the caller holds the transaction."""
+    _judge(conn, load(conn, motor_id), today)
+
+
 def refresh_all(
     conn: Connection, motor_ids: Sequence[str], today: date, book: Rulebook | None = None
 ) -> list[tuple[Context, Findings, Verdict]]:

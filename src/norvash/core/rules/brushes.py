@@ -19,6 +19,15 @@ LIMITS = (
     Rule("limit.guidance", "share of the thickness that must stay in the holder", "", 2 / 3, _TRADE, 0, 2),
     Rule("limit.estimate-share", "estimated limit, share of the new length", "", 1 / 3, _HOUSE, 0, 0.9),
     Rule("limit.estimate-least", "estimated limit, at least", "mm", 4.0, _HOUSE, 0, 50),
+    Rule(
+        "when.share",
+        "share of the length left at which a set is changed, where that is the school",
+        "",
+        0.25,
+        _TRADE,
+        0.05,
+        0.9,
+    ),
     Rule("limit.estimate-most", "estimated limit, at most this share of the new length", "", 0.5, _HOUSE, 0, 0.9),
 )
 SETS = (

@@ -106,12 +106,26 @@ _MEASURED = (
     _quantity("insulation-mohm", "windings", "Measured", "Insulation to earth", "insulation", needs="safe", high=1e7, hint="as measured"),
     _quantity("insulation-c", "windings", "Measured", "At a temperature of", "temperature", needs="safe", low=-40, high=200),
 )  # fmt: skip
+OUTCOMES = (
+    ("service", "back to service"), ("deferred", "back to service with what is put off"), ("upstream", "not opened: the fault lies before it"),
+    ("out", "out of service until it is mended"), ("away", "sent out or replaced"),
+)  # fmt: skip
 _DECIDE = (
-    SheetField("outcome", "decide", "Outcome", "What becomes of it", "pick", "", (("service", "back to service"), ("deferred", "back to service with what is deferred"),
-               ("upstream", "not opened: the fault lies before it"), ("out", "out of service until it is mended"), ("away", "sent out or replaced"))),
+    SheetField("outcome", "decide", "Outcome", "What becomes of it", "pick", "", OUTCOMES),
     *(SheetField(f"overrule.{c}", "decide", "Overruled", w, "pick", "", tuple(WORDS.items()), "") for c, w in (*COMPONENTS.items(), ("motor", "The motor"))),
     *(SheetField(f"ruled-out.{c.id}", "decide", "Causes found and mended", c.words, "tick") for c in CAUSES.values()),
 )  # fmt: skip
+_REWORK = (
+    SheetField(
+        "temporary",
+        "rework",
+        "Temporary repairs",
+        "What was done to get it going",
+        "decision",
+        per="number",
+        needs="safe",
+    ),
+)
 _CLOSE = (
     *_ticks("close", "Closed up", "safe", ("latched", "New brushes released from their latches"), ("marks-met", "Witness marks meet"),
             ("free", "Turns freely by hand, no scrape"), ("nothing-left", "No part left over")),
@@ -150,14 +164,14 @@ _SKIP = tuple(
     for stage, words in STAGES.items()
 )
 FIELDS: tuple[SheetField, ...] = (
-    *_CALL, *_SIGNS, *_GATES, *_BEFORE, *_PERMIT, *_OPEN, *_BRUSHES, *_PARTS, *_SOUND, *_MEASURED, *_DECIDE, *_CLOSE, *_PROVE,
+    *_CALL, *_SIGNS, *_GATES, *_BEFORE, *_PERMIT, *_OPEN, *_BRUSHES, *_PARTS, *_SOUND, *_MEASURED, *_DECIDE, *_REWORK, *_CLOSE, *_PROVE,
     *_SIGN, *_REMARKS, *_SKIP,
 )  # fmt: skip
 BY_ID = {f.id: f for f in FIELDS}
 
 
 def field_of(field_id: str) -> SheetField | None:
-    """Return a field by its id; steps of gates and decisions on findings are made as they are named."""
+    """Return a field by its id; steps of gates, decisions on findings and what was put off are named as they come."""
     if field_id in BY_ID:
         return BY_ID[field_id]
     kind, _, rest = field_id.partition(".")
@@ -165,6 +179,8 @@ def field_of(field_id: str) -> SheetField | None:
     if kind == "step" and gate in GATES and step:
         stage = {"safe": "safe", "power": "prove", "service": "sign"}[gate]
         return SheetField(field_id, stage, GATES[gate], step, "tick")
+    if kind == "settle" and rest:
+        return SheetField(field_id, "call-in", "Put off before", "mended now", "tick")
     if kind == "decide" and rest:
         return SheetField(field_id, "decide", "Decided", rest, "decision", per="position")
     return None

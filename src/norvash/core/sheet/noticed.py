@@ -62,7 +62,7 @@ def _from_brushes(found: Findings) -> dict[str, str]:
         signs["short-brush"] = NOT_SO
     if found.spread is not None:
         signs["uneven"] = "yes" if found.spread.uneven else NOT_SO
-    if "brush.free" in {f.id for _, f in found.conditions}:
+    if "brush.free" in {c.finding.id for c in found.conditions}:
         signs["held"] = NOT_SO
     return signs
 

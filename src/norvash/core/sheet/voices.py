@@ -44,10 +44,12 @@ def _springs(sheet: Sheet, rules: MotorRules) -> list[Voice]:
 
 
 def spring_stage(force_n: float, facts: Facts, rules: MotorRules) -> str:
-    """Return how grave a spring's force is, by the nominal force or the pressure band of the class."""
+    """Return how grave a spring's force is, by the nominal force, or by the band of the class where the section is stated."""
     thickness, width = facts.figures.need("thickness_mm"), facts.figures.need("width_mm")
     band = (rules["pressure.low"], rules["pressure.high"])
     nominal = facts.figures.number("force_nominal_n")
+    if nominal is None and facts.figures.stated("thickness_mm") is None:
+        return "fit"
     return judge_spring(force_n, pressure_kpa(force_n, thickness, width), band, nominal, rules).stage
 
 

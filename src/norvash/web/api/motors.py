@@ -10,8 +10,10 @@ from norvash.store import people
 from norvash.web.deps import Conn, Now
 from norvash.work.acting import Act
 from norvash.work.logging_use import log_use
-from norvash.work.measuring import record, start_round
+from norvash.work.measuring import record
 from norvash.work.motor_page import judged
+from norvash.work.sheets import open_sheet
+from norvash.work.signing import sign
 
 router = APIRouter(prefix="/api/v1", tags=["motors"])
 
@@ -34,12 +36,21 @@ class UseBody(ActBody):
     answer: str = ""
 
 
-class RoundBody(ActBody):
-    """The head of a round."""
+class SheetBody(ActBody):
+    """The head of a sheet; `safe` says that it is isolated and made safe, for a quick look."""
 
     counter: str = ""
+    sheet: str = "quick"
     kind: str = "check"
     answer: str = ""
+    safe: bool = False
+
+
+class SignBody(ActBody):
+    """A signature: why it is signed with something open, and that a quick look's motor is back to service."""
+
+    why: str = ""
+    service: bool = False
 
 
 class ReadingBody(ActBody):
@@ -90,16 +101,23 @@ def use(conn: Conn, now: Now, motor_id: str, body: UseBody) -> dict[str, Any]:
     return {"entry": made, **verdict(conn, now, motor_id)}
 
 
-@router.post("/motors/{motor_id}/rounds", response_model=None)
-def open_round(conn: Conn, now: Now, motor_id: str, body: RoundBody) -> dict[str, str]:
-    """Open a round, or return the one left half done."""
-    return {"round": start_round(conn, _act(body, conn, now), motor_id, body.counter, body.kind, body.answer)}
+@router.post("/motors/{motor_id}/sheets", response_model=None)
+def open_one(conn: Conn, now: Now, motor_id: str, body: SheetBody) -> dict[str, str]:
+    """Open a sheet, or return the one left open."""
+    act = _act(body, conn, now)
+    return {"sheet": open_sheet(conn, act, motor_id, body.sheet, body.counter, body.kind, body.answer, safe=body.safe)}
 
 
-@router.post("/rounds/{round_id}/readings", response_model=None)
-def reading(conn: Conn, now: Now, round_id: str, body: ReadingBody) -> dict[str, str]:
+@router.post("/sheets/{sheet_id}/readings", response_model=None)
+def reading(conn: Conn, now: Now, sheet_id: str, body: ReadingBody) -> dict[str, str]:
     """Keep one reading."""
     made = record(
-        conn, _act(body, conn, now), round_id, body.position, body.value, body.method, body.instrument, body.replaces
+        conn, _act(body, conn, now), sheet_id, body.position, body.value, body.method, body.instrument, body.replaces
     )
     return {"reading": made}
+
+
+@router.post("/sheets/{sheet_id}/sign", response_model=None)
+def sign_one(conn: Conn, now: Now, sheet_id: str, body: SignBody) -> dict[str, str]:
+    """Sign a sheet; what is still open needs a reason."""
+    return {"motor": sign(conn, _act(body, conn, now), sheet_id, body.why, service=body.service)}

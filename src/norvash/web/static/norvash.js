@@ -3,7 +3,9 @@
   "use strict";
   let going = false;
 
-  function typing(target) {
+  // A measuring field that is still empty takes the keys of its page: no reading begins with one of them.
+  function typing(target, key) {
+    if (target.matches("[data-quantity]") && target.value === "" && key && "[]uxz".includes(key)) { return false; }
     return target.matches("input:not([type=radio]):not([type=checkbox]), textarea, select") || target.isContentEditable;
   }
 
@@ -31,7 +33,7 @@
 
   document.addEventListener("keydown", (event) => {
     if (event.key === "Escape" && typing(event.target)) { event.target.blur(); return; }
-    if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target) || document.querySelector("dialog[open]")) { return; }
+    if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target, event.key) || document.querySelector("dialog[open]")) { return; }
     if (going) { going = false; go(event.key); event.preventDefault(); return; }
     if (event.key === "g") { going = true; setTimeout(() => { going = false; }, 1500); return; }
     if (event.key === "?") { showKeys(); event.preventDefault(); return; }
@@ -71,28 +73,10 @@
     field.form.requestSubmit();
   });
 
-  // While a reading is on its way, whoever types on types the next one: it is carried into the new field, and Enter waits.
-  let sent = null, ahead = "";
-  const field = () => document.getElementById("value");
-  document.addEventListener("ajax:send", () => {
-    if (field()) { sent = field().value; ahead = ""; field().select(); }
-  });
-  document.addEventListener("ajax:merge", () => {
-    if (field() && sent !== null && field().value !== sent) { ahead = field().value; }
-  });
-  document.addEventListener("ajax:merged", () => {
-    if (field() && ahead && field().value === "") { field().value = ahead; }
-    sent = null; ahead = "";
-  });
-  window.addEventListener("unhandledrejection", () => { sent = null; });
-  document.addEventListener("submit", (event) => {
-    if (sent !== null && event.target.matches(".measure")) { event.preventDefault(); event.stopImmediatePropagation(); }
-  }, true);
-
   // A second submit of the same form while the first is under way is not sent.
   document.addEventListener("submit", (event) => {
     const form = event.target;
-    if (form.method !== "post" || form.hasAttribute("x-target")) { return; }
+    if (form.method !== "post" || form.hasAttribute("x-target") || form.hasAttribute("data-entry")) { return; }
     if (form.dataset.sent) { event.preventDefault(); return; }
     form.dataset.sent = "1";
     window.addEventListener("pageshow", () => { delete form.dataset.sent; }, { once: true });

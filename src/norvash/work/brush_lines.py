@@ -1,19 +1,17 @@
-"""All that the measuring page shows, with the answer to the last value."""
+"""Each brush on a sheet: its reading, the one before, what follows, and what was seen on it."""
 
 from dataclasses import dataclass
-from datetime import date
 
 from norvash.core.findings import BY_ID, Finding
 from norvash.core.positions import PositionPlan
-from norvash.core.sentence import Verdict
 from norvash.core.stages import WORDS
 from norvash.core.straight_line import Point, rate_mm_per_kh
-from norvash.core.verdict import BrushNow, Findings
+from norvash.core.verdict import BrushNow
 from norvash.store import rounds
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow, RoundRow
 from norvash.work.context import Context
-from norvash.work.motor_page import judged
+from norvash.work.sheet_page import SheetPage
 
 
 @dataclass(frozen=True, slots=True)
@@ -35,54 +33,31 @@ class Line:
 
 
 @dataclass(frozen=True, slots=True)
-class RoundPage:
-    """A round with its motor, verdict and lines; `at` is the position to measure now, `chosen` by the person or next."""
+class BrushLines:
+    """The brushes of a sheet; `at` is the position to measure next, 0 when all are measured."""
 
     row: RoundRow
-    context: Context
-    found: Findings
-    said: Verdict
     lines: tuple[Line, ...]
-    at: int
-    chosen: bool
 
     @property
-    def line(self) -> Line:
-        """Return the line of the position to measure now."""
-        return next(x for x in self.lines if x.plan.number == self.at)
+    def at(self) -> int:
+        """Return the first position not measured yet, 0 without one."""
+        return next((x.plan.number for x in self.lines if x.reading is None), 0)
 
     @property
     def answered(self) -> int:
         """Return how many positions are measured."""
         return sum(x.reading is not None for x in self.lines)
 
-    @property
-    def ready(self) -> bool:
-        """Tell whether nothing is left to do but to finish: complete, without an open doubt, nothing to measure again."""
-        return self.complete and not self.chosen and not self.found.doubts
 
-    @property
-    def complete(self) -> bool:
-        """Tell whether every position is measured."""
-        return self.answered == len(self.lines)
-
-
-def round_page(conn: Connection, round_id: str, position: int, today: date) -> RoundPage:
-    """Return a round, standing at a position or at the first one not measured yet.
-
-    Raises: NotFound.
-    """
-    row = rounds.fetch_round(conn, round_id)
-    context, found, said = judged(conn, row.motor_id, today)
-    readings = rounds.list_readings(conn, round_id)
-    lines = tuple(
+def brush_lines(conn: Connection, shown: SheetPage) -> BrushLines:
+    """Return the brushes of a sheet, measured or not."""
+    row, context = rounds.fetch_round(conn, shown.row.id), shown.context
+    readings = rounds.list_readings(conn, row.id)
+    return BrushLines(row, tuple(
         _line(context, row, plan, readings.get(plan.number), brush)
-        for plan, brush in zip(context.state.positions, found.brushes, strict=True)
-    )
-    waiting = [x.plan.number for x in lines if x.reading is None]
-    numbers = [x.plan.number for x in lines]
-    at = position if position in numbers else waiting[0] if waiting else numbers[-1]
-    return RoundPage(row, context, found, said, lines, at, position in numbers)
+        for plan, brush in zip(context.state.positions, shown.found.brushes, strict=True)
+    ))  # fmt: skip
 
 
 def _line(context: Context, row: RoundRow, plan: PositionPlan, reading: ReadingRow | None, brush: BrushNow) -> Line:
@@ -92,7 +67,7 @@ def _line(context: Context, row: RoundRow, plan: PositionPlan, reading: ReadingR
         now = Point(reading.length_mm, row.total_units, reading.sd_mm)
         since, ran = before.length_mm - now.length_mm, now.run_h - before.run_h
         rate = rate_mm_per_kh(before if ran > 0 else brush.start, now)
-    word = WORDS[brush.staged.stage] if brush.staged and reading else "not measured in this round"
+    word = WORDS[brush.staged.stage] if brush.staged and reading else "not measured on this sheet"
     this = next(r for s in context.state.sets for r in s.rounds if r.id == row.id)
     seen = tuple(BY_ID[x] for n, x in this.seen if n == plan.number)
     return Line(plan, reading, before, brush, since, ran, rate, word, seen)
@@ -107,6 +82,6 @@ def _before(context: Context, row: RoundRow, position: int) -> Point | None:
     if earlier:
         found = earlier[-1].readings[position]
         return Point(found.length_mm, earlier[-1].total_units, found.sd_mm)
-    if current.fitted_known:
+    if current.fitted_known and current.fitted_units <= row.total_units:
         return Point(context.figures.need("new_mm"), current.fitted_units, context.rules["new.tolerance"] / 2)
     return None

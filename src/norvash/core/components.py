@@ -1,0 +1,81 @@
+"""The parts of a motor with their voices: the worst voice of each, and what somebody decided over it."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+
+from norvash.core.findings import Finding
+from norvash.core.part_findings import BY_ID, COMPONENTS, component_of
+from norvash.core.stages import STAGES, Stage, Staged, worst
+from norvash.core.state import MotorState, Overrule, Round
+
+MOTOR = "motor"
+
+
+@dataclass(frozen=True, slots=True)
+class Condition:
+    """A finding where it is: “Brush A” or the component's name; position 0 is the whole motor."""
+
+    place: str
+    finding: Finding
+    position: int = 0
+
+
+@dataclass(frozen=True, slots=True)
+class Component:
+    """One component's verdict: its stage, None where nothing speaks for it, and the stage before it was overruled."""
+
+    id: str
+    stage: Stage | None
+    by: str
+    rule_id: str
+    overruled: Overrule | None = None
+    before: Stage | None = None
+
+    @property
+    def words(self) -> str:
+        """Return the component's name."""
+        return COMPONENTS[self.id]
+
+    @property
+    def rank(self) -> int:
+        """Return 0 for fit or unknown up to 4 for stop."""
+        return STAGES.index(self.stage) if self.stage else 0
+
+
+def conditions_of(state: MotorState, latest: Round | None) -> tuple[Condition, ...]:
+    """Return what was seen in the last round and noted on the sheet, each once, the worst first."""
+    labels = {p.number: f"Brush {p.label}" for p in state.positions}
+    found = [(n, BY_ID[seen]) for n, seen in (latest.seen if latest else ())]
+    every = dict.fromkeys((*found, *state.noted))
+    made = [Condition(labels.get(n) or COMPONENTS[component_of(f.id)], f, n) for n, f in every]
+    return tuple(sorted(made, key=lambda c: -STAGES.index(c.finding.stage)))
+
+
+def components_of(
+    by_length: Staged | None, conditions: Iterable[Condition], overrules: Iterable[Overrule]
+) -> tuple[Component, ...]:
+    """Return every component's verdict: its worst voice wins; an overruled one keeps what it was before.
+
+    Units: by_length is the stage of the worst brush, its date and its tables counted in.
+    """
+    ruled = {o.component: o for o in overrules}
+    said: dict[str, Component] = {c: Component(c, None, "", "") for c in COMPONENTS}
+    if by_length is not None:
+        said["brushes"] = Component("brushes", by_length.stage, "length", by_length.rule_id)
+    for c in conditions:
+        name = component_of(c.finding.id)
+        if said[name].stage is None or STAGES.index(c.finding.stage) > said[name].rank:
+            said[name] = Component(name, c.finding.stage, f"{c.place}: {c.finding.words}", c.finding.id)
+    return tuple(
+        replace(c, stage=ruled[c.id].stage, overruled=ruled[c.id], before=c.stage) if c.id in ruled else c
+        for c in said.values()
+    )
+
+
+def motor_stage(
+    components: Iterable[Component], overrules: Iterable[Overrule]
+) -> tuple[Staged | None, Overrule | None]:
+    """Return the motor's stage, the worst of its components, and who decided otherwise for the whole motor."""
+    staged = worst([Staged(c.stage, c.rule_id) for c in components if c.stage])
+    whole = next((o for o in overrules if o.component == MOTOR), None)
+    return (Staged(whole.stage, staged.rule_id if staged else ""), whole) if whole else (staged, None)

@@ -1,0 +1,119 @@
+"""The sums of brush geometry and loading for one motor, as lines with their judgement."""
+
+from dataclasses import dataclass
+
+from norvash.core.holders import gap_reason
+from norvash.core.loading import bars_covered, current_density_a_per_cm2, pressure_kpa
+from norvash.core.rules.book import MotorRules
+from norvash.core.seating import sagitta_mm, seating_method
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.verdict import Findings
+from norvash.errors import InputError
+
+
+@dataclass(frozen=True, slots=True)
+class Line:
+    """One figure: words, value, unit, the band or basis it is held against, and whether it is right; None says nothing."""
+
+    words: str
+    value: float
+    unit: str
+    against: str
+    right: bool | None
+    rules: tuple[str, ...]
+
+
+def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Line, ...]:
+    """Return the lines that the figures known allow; what rests on class defaults says so."""
+    made = [*_springs(sheet, found, rules), *_current(sheet, rules), *_face(sheet, rules)]
+    gap = sheet.facts.figures.stated("holder_gap_mm")
+    if gap is not None and not sheet.places("gap"):
+        made.append(
+            Line(
+                "Holder gap by the type",
+                gap,
+                "mm",
+                f"{rules['gap.low']:g} to {rules['gap.high']:g} mm",
+                gap_reason(gap, rules)[0],
+                ("gap.low", "gap.high"),
+            )
+        )
+    return tuple(made)
+
+
+def _springs(sheet: Sheet, found: Findings, rules: MotorRules) -> list[Line]:
+    figures = sheet.facts.figures
+    t, a = figures.need("thickness_mm"), figures.need("width_mm")
+    low, high = rules["pressure.low"], rules["pressure.high"]
+    band, ids = f"{low:g} to {high:g} kPa", ("pressure.low", "pressure.high")
+    made = []
+    forces = [f for p in sheet.places("force") if (f := sheet.number_of("force", p)) is not None]
+    if forces:
+        worst = max(forces, key=lambda f: abs(pressure_kpa(f, t, a) - (low + high) / 2))
+        kpa = pressure_kpa(worst, t, a)
+        made.append(Line("Spring pressure, the one farthest off", kpa, "kPa", band, low <= kpa <= high, ids))
+        mean = sum(forces) / len(forces)
+        spread = (max(forces) - min(forces)) / mean
+        made.append(Line("Spread of the forces over their mean", 100 * spread, "%", f"{200 * rules['spring.plan']:g} %",
+                         max(abs(f / mean - 1) for f in forces) <= rules["spring.plan"] + 1e-9, ("spring.plan",)))  # fmt: skip
+    new, rate = figures.stated("force_new_n"), figures.stated("spring_rate_n_per_mm")
+    if new is not None and rate is not None:
+        at_limit = pressure_kpa(new - rate * (figures.need("new_mm") - found.limit.limit_mm), t, a)
+        made.append(
+            Line("Pressure at the limit, by the spring's rate", at_limit, "kPa", band, low <= at_limit <= high, ids)
+        )
+    return made
+
+
+def _current(sheet: Sheet, rules: MotorRules) -> list[Line]:
+    figures, count = sheet.facts.figures, len(sheet.facts.positions)
+    amps, grade, volts = figures.stated("rated_a"), figures.word("grade_family"), figures.stated("rated_v")
+    if amps is None:
+        return []
+    try:
+        density = current_density_a_per_cm2(amps, count, figures.need("thickness_mm") * figures.need("width_mm"))
+    except InputError:
+        return []
+    if not grade:
+        return [Line("Current density at rated current", density, "A/cm²", "grade not known", None, ())]
+    low, high = rules[f"density.{grade}.low"], rules[f"density.{grade}.high"]
+    right = None if sheet.facts.motor_class == "starter" else low * rules["density.least-share"] <= density <= high
+    made = [Line("Current density at rated current", density, "A/cm²", f"{low:g} to {high:g} A/cm² for {grade}", right,
+                 (f"density.{grade}.low", f"density.{grade}.high"))]  # fmt: skip
+    if volts:
+        drop = rules[f"drop.{grade}"]
+        made.append(
+            Line(
+                "Contact drop of a pair, share of the supply",
+                100 * drop / volts,
+                "%",
+                f"{drop:g} V of {volts:g} V",
+                None,
+                (f"drop.{grade}",),
+            )
+        )
+    return made
+
+
+def _face(sheet: Sheet, rules: MotorRules) -> list[Line]:
+    figures = sheet.facts.figures
+    diameter, bars, t = figures.stated("commutator_d_mm"), figures.stated("bars"), figures.need("thickness_mm")
+    made = []
+    if diameter is not None and bars is not None:
+        covered = bars_covered(t, diameter, int(bars))
+        low, high = rules["bars.low"], rules["bars.high"]
+        made.append(
+            Line(
+                "Bars covered by a brush",
+                covered,
+                "",
+                f"{low:g} to {high:g}",
+                low <= covered <= high,
+                ("bars.low", "bars.high"),
+            )
+        )
+    if diameter is not None and t < diameter:
+        depth = sagitta_mm(diameter, t)
+        way = seating_method(depth, len(sheet.facts.positions), rules)
+        made.append(Line("Depth of the face's curve", depth, "mm", way, None, ()))
+    return made

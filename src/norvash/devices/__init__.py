@@ -1,0 +1,1 @@
+"""Stand-ins for outside devices, and the links to them."""

@@ -1,0 +1,202 @@
+"""The bench sheet: open it, walk its stages, enter things, sign it, add to it."""
+
+from fastapi import APIRouter, Request
+from fastapi.responses import HTMLResponse, JSONResponse, Response
+
+from norvash.core.sheet.fields import STAGES
+from norvash.errors import Conflict, InputError, NorvashError, NotFound
+from norvash.store import rounds, sheets
+from norvash.web import sheet_stages
+from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.forms import ReadingForm, SheetForm, whole
+from norvash.work.brush_lines import brush_lines
+from norvash.work.measuring import note, record, settle_doubt, take_back_answer
+from norvash.work.motor_page import motor_page
+from norvash.work.sheet_page import SheetPage, sheet_page
+from norvash.work.sheets import KINDS, SHEET_KINDS, enter, open_sheet, undo
+from norvash.work.signing import add_to_signed, sign
+
+router = APIRouter()
+
+
+@router.get("/motors/{motor_id}/sheet")
+def head(
+    request: Request, conn: Conn, now: Now, who: Who, motor_id: str, kind: str = "quick", position: int = 0
+) -> Response:
+    """Ask for the counter, or offer to go on with the sheet that is open."""
+    if who is None:
+        return go_to(f"/who?next=/motors/{motor_id}/sheet")
+    return _head(request, conn, now, motor_id, {"sheet_kind": kind, "position": str(position)}, None)
+
+
+def _head(
+    request: Request, conn: Conn, now: Now, motor_id: str, typed: dict[str, str], error: NorvashError | None
+) -> HTMLResponse:
+    shown = motor_page(conn, motor_id, now.date())
+    kind = typed.get("sheet_kind", "")
+    return page(request, "sheet_start.html", status_of(error) if error else 200, area="Motors", m=shown, kinds=KINDS,
+                sheet_kinds=SHEET_KINDS, kind=kind if kind in SHEET_KINDS else "quick", motor=shown.context.motor,
+                state=shown.context.state, said=shown.said, act_id=fresh_id(), typed=typed, error=error,
+                errors=errors_of(error), **sheet_stages.opening(shown))  # fmt: skip
+
+
+@router.post("/motors/{motor_id}/sheets")
+def start(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+    """Open a sheet, or go on with the one that is open."""
+    form = SheetForm.of(typed)
+    try:
+        act = act_of(typed, who, now)
+        sheet_id = open_sheet(
+            conn, act, motor_id, form.sheet_kind, form.counter, form.kind, form.answer, safe=bool(form.safe)
+        )
+    except NorvashError as error:
+        return _head(request, conn, now, motor_id, typed, error)
+    return go_to(f"/sheets/{sheet_id}")
+
+
+@router.get("/sheets/{sheet_id}")
+def first(conn: Conn, now: Now, sheet_id: str) -> Response:
+    """Go to the first stage that waits."""
+    shown = sheet_page(conn, sheet_id, now.date())
+    at = next((s.id for s in shown.rail if s.state == "waiting"), "sign")
+    return go_to(f"/sheets/{sheet_id}/{at}")
+
+
+@router.get("/sheets/{sheet_id}/version")
+def version(request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONResponse:
+    """Tell how new the sheet is, and what the gauge sent last."""
+    sheets.fetch_sheet(conn, sheet_id)
+    return JSONResponse({"version": sheets.version_of(conn, sheet_id), "gauge": request.app.state.gauge.last(by)})
+
+
+@router.get("/sheets/{sheet_id}/gauge")
+def gauge(request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONResponse:
+    """Ask the gauge for its value now."""
+    sheets.fetch_sheet(conn, sheet_id)
+    return JSONResponse(request.app.state.gauge.ask(by))
+
+
+@router.get("/sheets/{sheet_id}/{stage}")
+def show(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, stage: str) -> Response:
+    """Show one stage of a sheet."""
+    if who is None:
+        return go_to(f"/who?next=/sheets/{sheet_id}/{stage}")
+    return _stage(request, conn, sheet_page(conn, sheet_id, now.date()), stage, dict(request.query_params), None)
+
+
+def _stage(
+    request: Request, conn: Conn, shown: SheetPage, stage: str, typed: dict[str, str], error: NorvashError | None
+) -> HTMLResponse:
+    if stage not in shown.sheet.stages:
+        raise NotFound("This sheet has no such stage.", "Choose one from its rail.")
+    lines = brush_lines(conn, shown) if stage == "brushes" else None
+    at = f"{typed.get('field', '')}.{whole(typed.get('place', '')) or 0}" if error else ""
+    return page(request, "sheet.html", status_of(error) if error else 200, area="Bench", s=shown, sheet=shown.sheet,
+                motor=shown.context.motor, state=shown.context.state, said=shown.said, found=shown.found, stage=stage,
+                stage_words=STAGES[stage], act_id=fresh_id(), typed=typed, error=error, error_at=at, errors=errors_of(error),
+                connected=request.app.state.gauge.connected, **sheet_stages.stage(shown, stage, typed, lines))  # fmt: skip
+
+
+def _again(
+    request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str, str], error: NorvashError
+) -> Response:
+    """Show the stage that a refused entry came from, with what was typed."""
+    if not isinstance(error, InputError | Conflict):
+        raise error
+    return _stage(request, conn, sheet_page(conn, sheet_id, now.date()), _from(typed), typed, error)
+
+
+def _from(typed: dict[str, str]) -> str:
+    return typed["stage"] if typed.get("stage") in STAGES else "call-in"
+
+
+def _back(sheet_id: str, typed: dict[str, str]) -> Response:
+    position = whole(typed.get("position", ""))
+    return go_to(f"/sheets/{sheet_id}/{_from(typed)}{f'?position={position}' if position else ''}")
+
+
+@router.post("/sheets/{sheet_id}/entries")
+def keep(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+    """Keep one entry."""
+    more = {k: typed.get(k, "") for k in ("who", "day", "why", "barriers", "minutes")}
+    place = whole(typed.get("place", "0"))
+    try:
+        enter(conn, act_of(typed, who, now), sheet_id, typed.get("field", ""), -1 if place is None else place,
+              typed.get("value", ""), typed.get("replaces", ""), more)  # fmt: skip
+    except NorvashError as error:
+        return _again(request, conn, now, sheet_id, typed, error)
+    return _back(sheet_id, typed)
+
+
+@router.post("/sheets/{sheet_id}/readings")
+def measure(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+    """Keep one reading."""
+    form = ReadingForm.of(typed)
+    position = whole(form.place) or 0
+    try:
+        record(
+            conn, act_of(typed, who, now), sheet_id, position, form.text, form.method, form.instrument, form.replaces
+        )
+    except NorvashError as error:
+        return _again(request, conn, now, sheet_id, {**typed, "field": "reading"}, error)
+    return _back(sheet_id, typed)
+
+
+@router.post("/sheets/{sheet_id}/findings")
+def findings(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+    """Keep what was seen on a brush, or take it back."""
+    place = whole(typed.get("place", "")) or 0
+    try:
+        note(conn, act_of(typed, who, now), sheet_id, place, typed.get("value", ""), gone=bool(typed.get("gone")))
+    except NorvashError as error:
+        return _again(request, conn, now, sheet_id, {**typed, "field": "seen"}, error)
+    return _back(sheet_id, typed)
+
+
+@router.post("/readings/{reading_id}/doubt")
+def doubt(conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Response:
+    """Keep the answer to a doubt, and go on from where it was given."""
+    answer = typed.get("answer", "")
+    row = rounds.fetch_round(conn, settle_doubt(conn, act_of(typed, who, now), reading_id, answer))
+    if answer == "new set":
+        return go_to(f"/motors/{row.motor_id}/new-set")
+    if row.finished or typed.get("back") == "motor":
+        return go_to(f"/motors/{row.motor_id}{'/sheet' if answer == 'mistyped' else ''}")
+    return go_to(f"/sheets/{row.id}/brushes")
+
+
+@router.post("/readings/{reading_id}/answer")
+def reopen(conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Response:
+    """Take the answer to a doubt back, so that it is asked again."""
+    return go_to(f"/motors/{take_back_answer(conn, act_of(typed, who, now), reading_id)}")
+
+
+@router.post("/sheets/{sheet_id}/undo")
+def take_back(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+    """Take back what this person entered last."""
+    try:
+        undo(conn, act_of(typed, who, now), sheet_id)
+    except NorvashError as error:
+        return _again(request, conn, now, sheet_id, typed, error)
+    return _back(sheet_id, typed)
+
+
+@router.post("/sheets/{sheet_id}/sign")
+def close(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+    """Sign a sheet; the page then shows it as it was signed."""
+    try:
+        sign(conn, act_of(typed, who, now), sheet_id, typed.get("why", ""), service=bool(typed.get("service")))
+    except NorvashError as error:
+        return _again(request, conn, now, sheet_id, {**typed, "stage": "sign"}, error)
+    return go_to(f"/sheets/{sheet_id}/sign")
+
+
+@router.post("/sheets/{sheet_id}/additions")
+def add(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+    """Add a remark below the signature."""
+    try:
+        add_to_signed(conn, act_of(typed, who, now), sheet_id, typed.get("addition", ""))
+    except NorvashError as error:
+        return _again(request, conn, now, sheet_id, {**typed, "stage": "sign"}, error)
+    return go_to(f"/sheets/{sheet_id}/sign")

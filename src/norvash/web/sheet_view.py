@@ -1,0 +1,78 @@
+"""What a stage of a sheet shows: its fields in groups with what was entered, and its drawings."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+
+from norvash.core.sheet.fields import SheetField, fields_of
+from norvash.core.sheet.sheet import Given
+from norvash.work.sheet_page import SheetPage
+
+_OWN_PLACE = ("Skipped", "Remarks", "Waived", "Confirmed", "Overruled", "Causes found and mended", "Test with power on",
+              "Temporary repairs", "Added after signing", "Isolation")  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True)
+class Entry:
+    """One field at one place with what was entered there, ready to be shown."""
+
+    field: SheetField
+    place: int
+    label: str
+    given: Given | None
+
+    @property
+    def key(self) -> str:
+        """Return the name that its elements and its trouble carry."""
+        return f"{self.field.id}.{self.place}".replace(":", "-")
+
+    @property
+    def word(self) -> str:
+        """Return the picked word, empty without one."""
+        return self.given.word if self.given else ""
+
+    @property
+    def typed(self) -> str:
+        """Return what was typed."""
+        return self.given.typed if self.given else ""
+
+
+Group = tuple[str, list[Entry]]
+
+
+def entry(shown: SheetPage, field: SheetField, place: int = 0, label: str = "") -> Entry:
+    """Return a field as it stands on a sheet."""
+    return Entry(field, place, label or field.label, shown.sheet.entries.get((field.id, place)))
+
+
+def groups_of(shown: SheetPage, stage: str, places: Iterable[int] = ()) -> list[Group]:
+    """Return the fields of a stage by group; those for each position at the given places only."""
+    made: dict[str, list[Entry]] = {}
+    for field in fields_of(stage, shown.context.facts, shown.context.rules):
+        if field.group in _OWN_PLACE or field.id.startswith("sign."):
+            continue
+        for place in _places(shown, field, places):
+            made.setdefault(field.group, []).append(entry(shown, field, place, _label(shown, field, place)))
+    return list(made.items())
+
+
+def _places(shown: SheetPage, field: SheetField, places: Iterable[int]) -> Iterable[int]:
+    if field.per == "tap":
+        return range(1, len(shown.context.facts.taps) + 1)
+    return places if field.per == "position" else (0,) if field.per == "" else ()
+
+
+def _label(shown: SheetPage, field: SheetField, place: int) -> str:
+    if field.per == "tap":
+        return f"{field.label} {place}, expected {shown.context.facts.taps[place - 1]:.0%}"
+    return field.label
+
+
+def signs_of(shown: SheetPage, stage: str) -> list[Entry]:
+    """Return the signs that can be noticed at a stage of this motor."""
+    fields = fields_of(stage, shown.context.facts, shown.context.rules)
+    return [entry(shown, f) for f in fields if f.id.startswith("sign.")]
+
+
+def named(shown: SheetPage, stage: str, group: str) -> list[Entry]:
+    """Return the fields of one group of a stage."""
+    return [entry(shown, f) for f in fields_of(stage, shown.context.facts, shown.context.rules) if f.group == group]

@@ -1,0 +1,88 @@
+"""All that a sheet's pages show."""
+
+from dataclasses import dataclass
+from datetime import date
+
+from norvash.core.components import Component
+from norvash.core.diagnosis.ranking import Diagnosis
+from norvash.core.sentence import Verdict
+from norvash.core.sheet.before import Before, judge_before
+from norvash.core.sheet.deciding import RENEW, Matter, matters
+from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
+from norvash.core.sheet.progress import StageNow, progress
+from norvash.core.sheet.saying import sheet_says
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.signing import Hold, holds
+from norvash.core.verdict import Findings
+from norvash.core.work_list import Proposed, work_list
+from norvash.store import sheets
+from norvash.store.database import Connection
+from norvash.store.sheets import DeferredRow, SheetRow
+from norvash.work.context import Context
+from norvash.work.motor_page import judged
+from norvash.work.sheet_state import put_together
+
+
+@dataclass(frozen=True, slots=True)
+class Look:
+    """When to look next: the day, the total use, and what asks for it."""
+
+    on: date | None
+    at: float | None
+    by: str
+
+
+@dataclass(frozen=True, slots=True)
+class SheetPage:
+    """A sheet with its motor, judged now."""
+
+    row: SheetRow
+    sheet: Sheet
+    context: Context
+    found: Findings
+    said: Verdict
+    before: Before
+    signs: dict[str, str]
+    cause: Diagnosis | None
+    matters: tuple[Matter, ...]
+    rail: tuple[StageNow, ...]
+    holds: tuple[Hold, ...]
+    work: tuple[Proposed, ...]
+    deferred: list[DeferredRow]
+    look: Look
+    version: int
+
+    @property
+    def components(self) -> tuple[Component, ...]:
+        """Return the components' verdicts."""
+        return self.found.components
+
+
+def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
+    """Return a sheet with all that follows from it.
+
+    Raises: NotFound.
+    """
+    row = sheets.fetch_sheet(conn, sheet_id)
+    context, found, said = judged(conn, row.motor_id, today)
+    sheet, rules = put_together(conn, row, context.facts), context.rules
+    before = judge_before(sheet, rules)
+    signs = noticed(sheet, before, found, {c.finding.id for c in found.conditions})
+    cause = diagnosis_of(sheet, signs, rules) if complained(signs) or before.signs else None
+    to_decide = matters(sheet, found)
+    rail = progress(sheet, found, to_decide, rules)
+    asks = [(m.place, m.finding) for m in to_decide if m.finding.id != RENEW]
+    renew = next((f"{m.place} {m.finding.words}" for m in to_decide if m.finding.id == RENEW), "")
+    work = work_list(asks, renew, rules, idle="idle" in sheet.facts.surroundings)
+    return SheetPage(row, sheet, context, found, sheet_says(sheet, found, said, cause, rules), before, signs, cause, to_decide,
+                     rail, holds(sheet, found, to_decide, rules), work, sheets.list_deferred(conn, row.motor_id),
+                     _look(sheet, found), sheets.version_of(conn, sheet_id))  # fmt: skip
+
+
+def _look(sheet: Sheet, found: Findings) -> Look:
+    """Return the next look: the forecast's or a policy's, or a day asked for on the sheet if that is sooner."""
+    due, sooner = found.look, sheet.word("next-look")
+    asked = date.fromisoformat(sooner) if sooner else None
+    if asked is not None and (due is None or due.on is None or asked < due.on):
+        return Look(asked, None, "asked for on this sheet")
+    return Look(due.on, due.at_units, due.name) if due else Look(None, None, "")

@@ -1,0 +1,68 @@
+"""A sheet put together from the record, and what it says of its motor beyond the readings."""
+
+from collections.abc import Sequence
+
+from norvash.core.figures import Figures
+from norvash.core.findings import Finding
+from norvash.core.part_findings import BY_ID
+from norvash.core.positions import PositionPlan
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.voices import voices
+from norvash.core.state import BrushSet, Overrule
+from norvash.store import sheets
+from norvash.store.database import Connection
+from norvash.store.sheets import SheetRow
+
+Noted = tuple[tuple[int, Finding], ...]
+_GONE = ("done", "dropped")
+
+
+def put_together(conn: Connection, row: SheetRow, facts: Facts) -> Sheet:
+    """Return a sheet with its entries."""
+    return Sheet(row.id, row.number, row.kind, row.at, row.person, facts, sheets.list_entries(conn, row.id), row.signed_at)  # fmt: skip
+
+
+def noted_of(
+    conn: Connection, motor_id: str, facts: Facts, sets: Sequence[BrushSet], rules: MotorRules
+) -> tuple[Noted, tuple[Overrule, ...]]:
+    """Return the findings that stand beside the readings, and what was overruled; that lasts until the next sheet."""
+    row = sheets.newest_sheet_of(conn, motor_id)
+    put_off = [(d.position, BY_ID[d.finding]) for d in sheets.list_deferred(conn, motor_id) if d.finding in BY_ID]
+    if row is None:
+        return tuple(put_off), ()
+    sheet = put_together(conn, row, facts)
+    gone = frozenset(
+        (p, f.removeprefix("decide."))
+        for (f, p), g in sheet.entries.items()
+        if f.startswith("decide.") and g.word in _GONE
+    )
+    found = list(voices(sheet, rules, _worn(sets, facts.figures))) if row.signed_at is None else []
+    noted = dict.fromkeys(x for x in (*found, *put_off) if (x[0], x[1].id) not in gone)
+    latest = max((r.at for s in sets for r in s.rounds), default=row.at)
+    return tuple(noted), _overrules(sheet) if row.at >= latest or row.signed_at is None else ()
+
+
+def _overrules(sheet: Sheet) -> tuple[Overrule, ...]:
+    return tuple(
+        Overrule(f.removeprefix("overrule."), g.word, g.person, str(g.more.get("why", "")), g.at.date())  # type: ignore[arg-type]
+        for (f, _), g in sheet.entries.items()
+        if f.startswith("overrule.") and g.word
+    )
+
+
+def _worn(sets: Sequence[BrushSet], figures: Figures) -> tuple[float, ...]:
+    """Return what each brush of the fitted set has lost by its newest reading [mm], nothing for a set of unknown age."""
+    current = sets[-1]
+    if not current.fitted_known:
+        return ()
+    newest: dict[int, float] = {}
+    for a_round in current.rounds:
+        newest.update({n: m.length_mm for n, m in a_round.readings.items()})
+    return tuple(max(figures.need("new_mm") - mm, 0.0) for mm in newest.values())
+
+
+def facts_of(motor_class: str, figures: Figures, positions: Sequence[PositionPlan]) -> Facts:
+    """Return what a sheet must know of a motor."""
+    return Facts(motor_class, figures, tuple(positions))
