@@ -3,6 +3,7 @@
 import threading
 import time
 from collections.abc import Iterator
+from contextlib import contextmanager
 from dataclasses import dataclass, field
 from pathlib import Path
 
@@ -37,10 +38,11 @@ def browser() -> Iterator[Browser]:
         made.close()
 
 
-@pytest.fixture
-def address(db: Path) -> Iterator[str]:
+@contextmanager
+def served(db: Path, gauge: str = "") -> Iterator[str]:
+    """Serve a site on a port of its own."""
     config = uvicorn.Config(
-        create_app(Settings(db=db, log=False)), host="127.0.0.1", port=0, log_level="error", ws="none"
+        create_app(Settings(db=db, log=False, gauge=gauge)), host="127.0.0.1", port=0, log_level="error", ws="none"
     )
     server = uvicorn.Server(config)
     thread = threading.Thread(target=server.run, daemon=True)
@@ -52,11 +54,18 @@ def address(db: Path) -> Iterator[str]:
     thread.join()
 
 
+@pytest.fixture
+def address(db: Path) -> Iterator[str]:
+    with served(db) as made:
+        yield made
+
+
 @dataclass
 class Watch:
-    """What a page must not do; `answers` are error statuses that a test expects."""
+    """What a page must not do; `answers` are error statuses that a test expects, `cut` that the network is cut."""
 
     address: str
+    cut: bool = False
     answers: set[int] = field(default_factory=set)
     seen: list[str] = field(default_factory=list)
 
@@ -70,6 +79,7 @@ class Watch:
 
     def _console(self, message: ConsoleMessage) -> None:
         expected = any(f"status of {status}" in message.text for status in self.answers)
+        expected = expected or (self.cut and "ERR_INTERNET_DISCONNECTED" in message.text)
         if message.type in ("error", "warning") and not expected:
             self.seen.append(f"console: {message.text}")
 

@@ -4,7 +4,7 @@ import re
 from datetime import datetime, timedelta
 
 import pytest
-from playwright.sync_api import BrowserContext, Page, Route, expect
+from playwright.sync_api import Locator, Page, Route, expect
 
 from conftest import Shop
 from live import Watch
@@ -17,14 +17,14 @@ def press(page: Page, *keys: str) -> None:
         page.keyboard.press(key)
 
 
-def type_into(page: Page, label: str, text: str) -> None:
-    """Tab on from where the cursor is until the field with this label has it, then type."""
+def type_into(page: Page, label: str, text: str, *, back: bool = False) -> None:
+    """Tab on, or back, from where the cursor is until the field with this label has it, then type."""
     for _ in range(60):
         if page.evaluate("label => document.activeElement.labels?.[0]?.textContent.trim().startsWith(label)", label):
             page.keyboard.press("Control+A")
             page.keyboard.type(text)
             return
-        page.keyboard.press("Tab")
+        page.keyboard.press("Shift+Tab" if back else "Tab")
     pytest.fail(f"no way by Tab to “{label}”")
 
 
@@ -57,17 +57,42 @@ def log(page: Page, value: str, day: datetime) -> None:
     expect(page.get_by_role("cell", name=f"{day:%Y-%m-%d}").first).to_be_visible()
 
 
-def measure(page: Page, *values: str) -> None:
+def tick(page: Page, words: str) -> None:
+    for _ in range(60):
+        if page.evaluate("words => document.activeElement.closest('label.tick')?.textContent.includes(words)", words):
+            press(page, "Space")
+            return
+        page.keyboard.press("Tab")
+    pytest.fail(f"no way by Tab to “{words}”")
+
+
+def look(page: Page) -> None:
+    """Open a quick look from a motor's page."""
     press(page, "m")
     expect(page.locator("#counter")).to_be_focused()
+    tick(page, "I made it safe")
     press(page, "Enter")
-    for value, label in zip(values, "ABCD", strict=False):
-        expect(page.locator("#value")).to_be_focused()
-        expect(page.locator(".measure .big")).to_have_text(label)
+    expect(page.locator("#value-1")).to_be_focused()
+
+
+def row(page: Page, label: str) -> Locator:
+    return page.locator(".rows li").filter(has=page.get_by_text(label, exact=True))
+
+
+def measure(page: Page, *values: str) -> None:
+    look(page)
+    for number, (value, label) in enumerate(zip(values, "ABCD", strict=False), start=1):
+        expect(page.locator(f"#value-{number}")).to_be_focused()
         page.keyboard.type(value)
         press(page, "Enter")
-        heading(page, f"{label}: {value}")
-    expect(page.get_by_role("button", name="Done")).to_be_focused()
+        expect(row(page, label)).to_contain_text("usable")
+    expect(page.get_by_role("link", name="Stage on")).to_be_focused()
+    press(page, "Enter")
+    heading(page, "Sign")
+    tick(page, "Guards, covers and earth")
+    press(page, "Enter")
+    expect(page.locator(".signed")).to_contain_text("Nothing was open")
+    page.locator(".about a").first.focus()
     press(page, "Enter")
     heading(page, "Sets fitted")
 
@@ -129,7 +154,7 @@ def test_a_new_user_gets_a_date_and_fits_a_new_set_by_keyboard_alone(page: Page,
     expect(page.get_by_role("cell", name="planned")).to_be_visible()
     expect(page.get_by_role("cell", name="in the motor")).to_be_visible()
     press(page, "?")
-    expect(page.get_by_role("dialog")).to_contain_text("measure")
+    expect(page.get_by_role("dialog")).to_contain_text("quick look")
     press(page, "Escape", "g", "b")
     heading(page, "Nothing needs hands")
 
@@ -165,48 +190,49 @@ def test_doubts_and_units_are_asked_about_in_place(page: Page, watch: Watch, sho
     motor = prepared(shop)
     watch.answers = {409, 422}
     become(page)
-    page.goto(f"/motors/{motor}/measure")
-    type_into(page, "The counter shows", "12")
+    page.goto(f"/motors/{motor}/sheet")
+    tick(page, "I made it safe")
+    type_into(page, "The counter shows", "12", back=True)
     press(page, "Enter")
     expect(page.get_by_role("group", name="The counter showed")).to_be_visible()
     expect(page.locator("#counter")).to_have_value("12")
     type_into(page, "The counter shows", "262")
     press(page, "Enter")
-    expect(page.locator("#value")).to_be_focused()
+    expect(page.locator("#value-1")).to_be_focused()
     page.keyboard.type("abc")
     press(page, "Enter")
     expect(page.get_by_role("alert")).to_contain_text("cannot be read as a number")
-    expect(page.locator("#value")).to_have_value("abc")
+    expect(page.locator("#value-1")).to_have_value("abc")
+    page.locator("#value-1").focus()
     press(page, "Control+A")
     page.keyboard.type("770")
     press(page, "Enter")
     expect(page.get_by_role("button", name="770 thou")).to_be_visible()
-    tab_to(page, "770 thou")
+    page.get_by_role("button", name="770 thou").focus()
     press(page, "Enter")
-    heading(page, "A: 770 thou")
-    expect(page.locator(".measure .big")).to_have_text("B")
-    expect(page.locator("#value")).to_be_focused()
+    expect(row(page, "A")).to_contain_text("19.56 ± 0.05 mm")
+    page.locator("#value-2").focus()
     page.keyboard.type("21.8")
     press(page, "Enter")
     expect(page.locator(".doubt")).to_contain_text("looks like new carbon")
-    tab_to(page, "Mistyped")
+    page.get_by_role("button", name="Mistyped").focus()
     press(page, "Enter")
     expect(page.locator(".doubt")).to_have_count(0)
-    expect(page.locator("#value")).to_be_focused()
-    page.keyboard.type("19.9")
+    page.locator("#value-2").focus()
+    page.keyboard.type("783")
+    press(page, "Control+A", "Delete", "u")
+    expect(page.locator("#unit")).to_contain_text("in")
+    press(page, "u")
+    page.keyboard.type("783")
     press(page, "Enter")
-    heading(page, "B: 19.9")
-    press(page, "Escape", "Tab")
-    tab_to(page, "Note it")
+    expect(row(page, "B")).to_contain_text("19.89 ± 0.05 mm")
 
 
 def test_whoever_types_on_while_a_reading_is_on_its_way_loses_nothing(page: Page, watch: Watch, shop: Shop) -> None:
     motor = prepared(shop)
     become(page)
-    page.goto(f"/motors/{motor}/measure")
-    expect(page.locator("#counter")).to_be_focused()
-    press(page, "Enter")
-    expect(page.locator("#value")).to_be_focused()
+    page.goto(f"/motors/{motor}")
+    look(page)
 
     def slowly(route: Route) -> None:
         page.wait_for_timeout(400)
@@ -216,48 +242,28 @@ def test_whoever_types_on_while_a_reading_is_on_its_way_loses_nothing(page: Page
     page.keyboard.type("19.9")
     press(page, "Enter")
     page.keyboard.type("20.3")
+    expect(row(page, "A")).to_contain_text("usable")
+    expect(page.locator("#value-2")).to_have_value("20.3")
+    expect(page.locator("#value-2")).to_be_focused()
     press(page, "Enter")
-    heading(page, "A: 19.9")
-    expect(page.locator("#value")).to_have_value("20.3")
-    expect(page.locator("#value")).to_be_focused()
-    press(page, "Enter")
-    heading(page, "B: 20.3")
+    expect(row(page, "B")).to_contain_text("usable")
 
 
 def test_the_end_view_chooses_the_brush(page: Page, watch: Watch, shop: Shop) -> None:
     motor = prepared(shop)
     become(page)
-    page.goto(f"/motors/{motor}/measure")
-    expect(page.locator("#counter")).to_be_focused()
+    page.goto(f"/motors/{motor}")
+    look(page)
+    page.locator(".pickview a").nth(1).focus()
     press(page, "Enter")
-    page.get_by_role("link", name="Brush B, polarity −").or_(
-        page.get_by_role("link", name="Brush B, polarity -")
-    ).first.focus()
+    expect(page.locator("#value-2")).to_be_focused()
+    heading(page, "B, negative: what is seen")
+    page.get_by_role("button", name="sticky, moves by hand").focus()
     press(page, "Enter")
-    expect(page.locator(".measure .big")).to_have_text("B")
-    page.go_back()
-    expect(page.locator(".measure .big")).to_have_text("A")
-
-
-def test_two_people_measure_the_same_brush(page: Page, context: BrowserContext, watch: Watch, shop: Shop) -> None:
-    motor = prepared(shop)
-    watch.answers = {409}
-    become(page)
-    page.goto(f"/motors/{motor}/measure")
-    expect(page.locator("#counter")).to_be_focused()
-    press(page, "Enter")
-    expect(page.locator("#value")).to_be_focused()
-    other = watch.over(context.new_page())
-    other.goto(page.url)
-    other.locator("#value").fill("19.4")
-    other.keyboard.press("Enter")
-    heading(other, "A: 19.4")
-    page.keyboard.type("19.1")
-    press(page, "Enter")
-    expect(page.get_by_role("alert")).to_contain_text("already measured A: 19.4")
-    expect(page.locator("#value")).to_have_value("19.1")
-    press(page, "Enter")
-    heading(page, "A: 19.1")
+    expect(page.locator(".verdict h1")).to_contain_text("Plan the repair. Brush B: sticky")
+    expect(page.locator(".found")).to_contain_text("Brush B: sticky, moves by hand")
+    press(page, "z")
+    expect(page.locator(".found")).to_have_count(0)
 
 
 @pytest.mark.parametrize("light", ["light", "dark"])
@@ -270,7 +276,8 @@ def test_pages_fit_their_window(page: Page, watch: Watch, shop: Shop, width: int
     for path in (
         "/",
         f"/motors/{motor}",
-        f"/motors/{motor}/measure",
+        f"/motors/{motor}/sheet",
+        f"/motors/{motor}/sheet?kind=full",
         f"/motors/{motor}/hours",
         "/motors",
         "/rulebook",

@@ -60,7 +60,7 @@ def test_special_records(house: Connection) -> None:
     assert tug.offset_units < 0
     assert any(r.event == "replaced" for r in shown(house, "TG-01").log) or len(tug.entries) > 40
     assert shown(house, "H-01").context.figures.word("method") == "depth"
-    assert shown(house, "T-15").half_done is not None
+    assert shown(house, "T-15").open_sheet is not None
     assert {r.word for r in bench(house, DEMO_DAY, 1).rows} >= {
         "Out of service",
         "Change now",

@@ -38,16 +38,21 @@ def served(db: Path) -> Iterator[TestClient]:
 def places(shop: Shop) -> dict[str, str]:
     motor = shop.motor()
     shop.later(weeks=50)
-    return {"motor": motor, "round": shop.look(motor)}
+    return {"motor": motor, "sheet": shop.look(motor)}
 
 
 FORMS: dict[str, tuple[str, dict[str, str]]] = {
     "add a motor": ("/motors", {"motor_class": "tool", "tag": "N-1", "name": "N", "place": "P", "type_id": "", "brushes": "2",
                                 "new_length": "15", "limit": "5", "unit_of_use": "hours", "use_now": "4", "set_is_new": "1"}),
     "log use": ("/motors/{motor}/hours", {"value": "120", "mode": "counter", "day": "", "answer": ""}),
-    "start a round": ("/motors/{motor}/rounds", {"counter": "", "kind": "check", "answer": ""}),
-    "measure": ("/rounds/{round}/readings", {"position": "1", "value": "20", "method": "", "instrument": "", "replaces": ""}),
-    "note": ("/rounds/{round}/findings", {"position": "1", "seen": "face.glazed", "gone": ""}),
+    "open a sheet": ("/motors/{motor}/sheets", {"sheet_kind": "full", "counter": "", "kind": "check", "answer": "", "safe": ""}),
+    "measure": ("/sheets/{sheet}/readings", {"place": "1", "value": "20", "unit": "", "method": "", "instrument": "", "replaces": "", "stage": "brushes"}),
+    "note": ("/sheets/{sheet}/findings", {"place": "1", "value": "face.glazed", "gone": "", "stage": "brushes"}),
+    "enter": ("/sheets/{sheet}/entries", {"field": "force", "place": "1", "value": "9 N", "replaces": "", "stage": "brushes", "position": ""}),
+    "put off": ("/sheets/{sheet}/entries", {"field": "decide.lead.taut", "place": "1", "value": "deferred", "who": "Ines", "day": "2099-01-01", "stage": "decide", "replaces": ""}),
+    "permit": ("/sheets/{sheet}/entries", {"field": "permit.open", "place": "1", "value": "volts", "who": "Ines", "barriers": "rope", "minutes": "10", "stage": "before", "replaces": ""}),
+    "undo": ("/sheets/{sheet}/undo", {"stage": "brushes", "position": ""}),
+    "add": ("/sheets/{sheet}/additions", {"addition": "seen again", "stage": "sign"}),
     "fit": ("/motors/{motor}/sets", {"counter": "", "reason": "planned", "length_1": "22", "length_2": "22", "length_²": "22", "answer": ""}),
     "figures": ("/motors/{motor}/figures", {"version": "1", "new_mm": "22", "method": "depth", "depth_new_mm": "20", "label_1": "A",
                                             "angle_1": "90", "polarity_1": "+", "spring_table": "0=22; 5=6", "grade": "x"}),
@@ -76,7 +81,7 @@ def test_nothing_typed_into_a_form_breaks_it(
 
 
 ADDRESSES = ("/motors?q={}", "/motors?c={}", "/hours?q={}", "/?p={}", "/motors?p={}", "/motors/new?motor_class={}", "/motors/new?type_id={}",
-             "/motors/{}", "/motors/{}/hours", "/rounds/{}", "/rulebook/{}", "/sums/{}", "/sums/seating?thickness_mm={}&commutator_d_mm=60",
+             "/motors/{}", "/motors/{}/hours", "/sheets/{}", "/sheets/{}/brushes", "/rulebook/{}", "/sums/{}", "/sums/seating?thickness_mm={}&commutator_d_mm=60",
              "/sums/seating?thickness_mm=9&commutator_d_mm=60&face_radius_mm={}", "/sums/set-spread?wear_mm={}", "/sums/usable-carbon?length_mm={}&new_mm=22&limit_mm=8",
              "/sums/brush-limit?new_mm={}&thickness_mm=8&width_mm=9", "/sums/current-density?current_a={}&brush_count=4&thickness_mm=8&width_mm=9",
              "/sums/holder-fit?thickness_mm=8&width_mm=9&box_thickness_mm={}&box_width_mm=9", "/sums/spring-pressure?force_n={}&thickness_mm=8&width_mm=9",
@@ -130,15 +135,17 @@ def test_a_refused_entry_leaves_every_table_as_it_was(served: TestClient, places
             "motor_figure",
             "position",
             "rule_override",
+            "entry",
+            "sheet",
         )
         return [shop.conn.execute(f"select count(*) from {t}").fetchone()[0] for t in tables]
 
     before = counts()
-    motor, a_round = places["motor"], places["round"]
+    motor, sheet = places["motor"], places["sheet"]
     for path, typed in (
         ("/motors", {**FORMS["add a motor"][1], "limit": "30"}), (f"/motors/{motor}/hours", {"value": "99999"}),
         (f"/motors/{motor}/sets", {"reason": "planned", "counter": "130", "length_1": "22", "length_2": "no"}),
-        (f"/rounds/{a_round}/readings", {"position": "1", "value": "no"}), (f"/motors/{motor}/figures", {"version": "1", "new_mm": "3", "limit_mm": "8"}),
+        (f"/sheets/{sheet}/readings", {"place": "1", "value": "no", "stage": "brushes"}), (f"/sheets/{sheet}/entries", {"field": "force", "place": "1", "value": "no"}), (f"/motors/{motor}/figures", {"version": "1", "new_mm": "3", "limit_mm": "8"}),
         ("/rulebook/stage.watch", {"value": "0.5", "why": ""}),
     ):  # fmt: skip
         assert served.post(path, data={"act_id": f"refused-{len(path)}", **typed}).status_code == 422
@@ -178,9 +185,9 @@ def test_one_brush_measured_by_two_at_the_same_time_keeps_both_in_the_record(
     answers = list[int]()
 
     def send(i: int) -> None:
-        typed = {"act_id": f"at-once-{i:04d}", "position": "1", "value": f"20.{i}", "replaces": ""}
+        typed = {"act_id": f"at-once-{i:04d}", "place": "1", "value": f"20.{i}", "replaces": "", "stage": "brushes"}
         answers.append(
-            served.post(f"/rounds/{places['round']}/readings", data=typed, follow_redirects=False).status_code
+            served.post(f"/sheets/{places['sheet']}/readings", data=typed, follow_redirects=False).status_code
         )
 
     threads = [threading.Thread(target=send, args=(i,)) for i in range(4)]
@@ -189,7 +196,7 @@ def test_one_brush_measured_by_two_at_the_same_time_keeps_both_in_the_record(
     for thread in threads:
         thread.join()
     assert sorted(answers) == [303, 409, 409, 409]
-    assert len(rounds.list_readings(shop.conn, places["round"])) == 1
+    assert len(rounds.list_readings(shop.conn, places["sheet"])) == 1
 
 
 FOREIGN = [

@@ -19,22 +19,35 @@ from norvash.web.pages.sums import as_typed
 from pages import MOTOR, ORIGIN, act_id, add, send
 
 
+def quick(client: TestClient, address: str) -> tuple[int, str, str]:
+    return send(client, f"{address}/sheet", f"{address}/sheets", sheet_kind="quick", counter="", safe="1")
+
+
 def test_a_job_through_the_pages(client: TestClient, shop: Shop) -> None:
     status, page, address = add(client)
     assert (status, "Measure this set." in page) == (200, True)
     assert send(client, f"{address}/hours", f"{address}/hours", value="44", mode="counter")[0] == 200
-    status, page, round_at = send(client, f"{address}/measure", f"{address}/rounds", counter="")
-    assert (status, "A" in page) == (200, True)
-    for position, value in (("1", "14.2"), ("2", '9/16"')):
-        replaces = ""
-        status, page, _ = send(
-            client, round_at, f"{round_at}/readings", position=position, value=value, replaces=replaces
-        )
+    status, page, brushes = quick(client, address)
+    assert (status, brushes.endswith("/brushes")) == (200, True)
+    sheet = brushes.removesuffix("/brushes")
+    for place, value in (("1", "14.2"), ("2", '9/16"')):
+        status, page, _ = send(client, brushes, f"{sheet}/readings", place=place, value=value, stage="brushes")
         assert status == 200
     assert '9/16"' in page
     assert "14.29 ± 0.05 mm" in page
-    assert send(client, round_at, f"{round_at}/findings", position="1", seen="face.glazed")[1].count("face glazed") >= 2
-    assert send(client, round_at, f"{round_at}/finish")[2] == address
+    seen = send(client, brushes, f"{sheet}/findings", place="1", value="face.glazed", stage="brushes", position="1")[1]
+    assert "face glazed; think of light load" in seen
+    status, page, _ = send(client, f"{sheet}/sign", f"{sheet}/sign")
+    assert (status, "Back to service” is open" in page) == (422, True)
+    status, page, _ = send(client, f"{sheet}/sign", f"{sheet}/sign", service="1")
+    assert (status, "Nothing was open." in page) == (200, True)
+    assert (
+        "is not edited any more"
+        in send(client, f"{sheet}/sign", f"{sheet}/readings", place="1", value="13", stage="brushes")[1]
+    )
+    assert (
+        "two spare sets left" in send(client, f"{sheet}/sign", f"{sheet}/additions", addition="two spare sets left")[1]
+    )
     status, page, _ = send(
         client, f"{address}/new-set", f"{address}/sets", reason="damaged", counter="", length_1="15.1", length_2=""
     )
@@ -69,7 +82,7 @@ def test_every_page_answers_with_its_guards(client: TestClient, path: str) -> No
 
 
 UNKNOWN = ["/nothing", "/motors/none-such", "/motors/none-such/hours", "/motors/none-such/measure", "/motors/none-such/new-set",
-           "/motors/none-such/figures", "/policies/motor/none-such", "/policies/type/none-such", "/types/none-such/table", "/motors/none-such/drawings/end-view.svg", "/rounds/none-such", "/types/none-such",
+           "/motors/none-such/figures", "/policies/motor/none-such", "/policies/type/none-such", "/types/none-such/table", "/motors/none-such/drawings/end-view.svg", "/sheets/none-such", "/sheets/none-such/brushes", "/types/none-such",
            "/rulebook/none.such", "/sums/none-such", "/api/v1/motors/none-such", "/static/none.css"]  # fmt: skip
 
 
@@ -88,7 +101,9 @@ def test_unknown_ids_get_a_clear_answer(client: TestClient, path: str) -> None:
     [
         "/motors/none-such/hours",
         "/motors/none-such/sets",
-        "/rounds/none-such/readings",
+        "/sheets/none-such/readings",
+        "/sheets/none-such/entries",
+        "/sheets/none-such/sign",
         "/readings/none/doubt",
         "/types/none",
     ],
@@ -168,19 +183,19 @@ def test_a_fallen_counter_is_asked_about_in_the_page(client: TestClient, shop: S
 
 def test_two_people_at_one_position(client: TestClient, shop: Shop) -> None:
     _, _, address = add(client)
-    _, _, round_at = send(client, f"{address}/measure", f"{address}/rounds", counter="")
-    page = client.get(f"{round_at}?position=1").text
-    mine = {"act_id": act_id(page), "position": "1", "value": "14.1", "replaces": ""}
-    send(client, round_at, f"{round_at}/readings", position="1", value="14.3", replaces="")
-    clash = client.post(f"{round_at}/readings", data=mine)
+    _, page, brushes = quick(client, address)
+    sheet = brushes.removesuffix("/brushes")
+    mine = {"act_id": act_id(page), "place": "1", "value": "14.1", "replaces": "", "stage": "brushes"}
+    send(client, brushes, f"{sheet}/readings", place="1", value="14.3", stage="brushes")
+    clash = client.post(f"{sheet}/readings", data=mine)
     assert clash.status_code == 409
     assert "already measured A: 14.3" in unescape(clash.text)
     assert 'value="14.1"' in clash.text
     replaces = re.search(r'name="replaces" value="([^"]+)"', clash.text)
     assert replaces
-    done = client.post(f"{round_at}/readings", data={**mine, "act_id": act_id(clash.text), "replaces": replaces[1]})
+    done = client.post(f"{sheet}/readings", data={**mine, "act_id": act_id(clash.text), "replaces": replaces[1]})
     assert done.status_code == 200
-    assert [r.typed for r in rounds.list_readings(shop.conn, round_at.split("/")[-1]).values()] == ["14.1"]
+    assert [r.typed for r in rounds.list_readings(shop.conn, sheet.split("/")[-1]).values()] == ["14.1"]
 
 
 FOREIGN: dict[str, dict[str, str]] = {
@@ -250,15 +265,19 @@ def test_the_json_twin_writes_once_and_says_what_it_decided(client: TestClient, 
         assert (made.status_code, made.json()["word"]) == (200, "Not measured")
     assert len(use.list_entries(shop.conn, motor)) == 2
     opened = client.post(
-        f"/api/v1/motors/{motor}/rounds", json={"act_id": "round-by-json", "person": "Ines Torvald"}
-    ).json()["round"]
+        f"/api/v1/motors/{motor}/sheets", json={"act_id": "sheet-by-json", "person": "Ines Torvald", "safe": True}
+    ).json()["sheet"]
     reading = {"act_id": "reading-by-json", "person": "Ines Torvald", "position": 1, "value": "488"}
-    asked = client.post(f"/api/v1/rounds/{opened}/readings", json=reading)
+    asked = client.post(f"/api/v1/sheets/{opened}/readings", json=reading)
     assert (asked.status_code, asked.json()["error"]["suggestions"]) == (422, ["488 thou"])
-    assert client.post(f"/api/v1/rounds/{opened}/readings", json={**reading, "value": "488 thou"}).status_code == 200
+    assert client.post(f"/api/v1/sheets/{opened}/readings", json={**reading, "value": "488 thou"}).status_code == 200
     verdict = client.get(f"/api/v1/motors/{motor}").json()
     assert verdict["brushes"][0]["length_mm"] == pytest.approx(12.3952)
     assert verdict["flags"] == ["incomplete"]
+    signing = {"act_id": "sign-by-json", "person": "Ines Torvald", "service": True}
+    refused = client.post(f"/api/v1/sheets/{opened}/sign", json=signing)
+    assert (refused.status_code, refused.json()["error"]["field"]) == (422, "why")
+    assert client.post(f"/api/v1/sheets/{opened}/sign", json={**signing, "why": "B is out of reach"}).status_code == 200
     for wrong, status in (({**body, "act_id": "x-new-act-1", "person": "Nobody"}, 404), ({**body, "act_id": "x-new-act-2", "value": "12"}, 409),
                           ({"value": "1"}, 422), ({**body, "act_id": "x-new-act-3", "value": 3}, 422)):  # fmt: skip
         assert client.post(f"/api/v1/motors/{motor}/use", json=wrong).status_code == status
@@ -296,10 +315,10 @@ WAYS = {
         {"wear_line_1_mm": "18", "wear_line_2_mm": "14", "wear_line_3_mm": "8"},
         "2",
         "How many lines",
-        "last time 22.0 mm",
+        "last 22.0 mm",
     ),
-    "compare": ({}, "60", "per cent of a new brush", "last time 22.0 mm"),
-    "spring position": ({"spring_table": "0=22; 5=12; 8=8"}, "3.5", "mark on the scale", "last time 22.0 mm"),
+    "compare": ({}, "60", "per cent of a new brush", "last 22.0 mm"),
+    "spring position": ({"spring_table": "0=22; 5=12; 8=8"}, "3.5", "mark on the scale", "last 22.0 mm"),
 }
 
 
@@ -309,19 +328,28 @@ def test_every_way_of_measuring_is_asked_for_in_its_own_words(client: TestClient
     shop.now = datetime.now() - timedelta(weeks=5)
     motor = shop.motor(figures={"method": method, **figures})
     shop.later(weeks=4).log(motor, "400")
-    page = client.post(f"/motors/{motor}/rounds", data={"act_id": "round-of-a-way", "counter": ""})
+    opened = {"act_id": "sheet-of-a-way", "sheet_kind": "quick", "counter": "", "safe": "1"}
+    page = client.post(f"/motors/{motor}/sheets", data=opened)
+    sheet = page.url.path.removesuffix("/brushes")
     assert words in page.text
     assert last in unescape(page.text)
-    for position in (1, 2):
-        sent = {"act_id": f"reading-of-a-way-{position}", "position": str(position), "value": typed}
-        page = client.post(f"{page.url.path}/readings", data=sent)
-    assert "usable carbon" in page.text
+    for place in (1, 2):
+        sent = {"act_id": f"reading-of-a-way-{place}", "place": str(place), "value": typed, "stage": "brushes"}
+        page = client.post(f"{sheet}/readings", data=sent)
+    assert "to the limit" in page.text
     assert shop.page(motor).found.missing == ()
     # Another way than the motor's own, before its figures are known, is asked about and keeps what was typed.
-    there = re.search(r'name="replaces" value="([^"]+)"', page.text)
-    assert there is not None
-    typed_over = {"act_id": "reading-otherwise", "position": "2", "value": "7", "method": "guess", "replaces": there[1]}
-    other = client.post(f"{page.url.path}/readings", data=typed_over)
+    there = re.findall(r'name="replaces" value="([^"]+)"', page.text)
+    assert there
+    typed_over = {
+        "act_id": "reading-otherwise",
+        "place": "2",
+        "value": "7",
+        "method": "guess",
+        "replaces": there[1],
+        "stage": "brushes",
+    }
+    other = client.post(f"{sheet}/readings", data=typed_over)
     assert (other.status_code, 'value="7"' in other.text) == (422, True)
 
 
@@ -347,9 +375,12 @@ def test_light_and_dark_are_remembered(client: TestClient) -> None:
     assert 'data-light=""' in client.post("/light", data={"theme": "<b>", "next": "//x"}).text
 
 
-def test_an_open_round_is_offered_again(client: TestClient, shop: Shop) -> None:
+def test_an_open_sheet_is_offered_again(client: TestClient, shop: Shop) -> None:
     motor = shop.motor()
     shop.now = shop.now.replace(year=2026)
     opened = shop.look(motor)
-    assert client.get(f"/motors/{motor}/measure").url.path == f"/rounds/{opened}"
-    assert "half done" in client.get(f"/motors/{motor}").text
+    page = client.get(f"/motors/{motor}/sheet?kind=full").text
+    assert f"/sheets/{opened}" in page
+    assert "one visit, one sheet" in page
+    assert "not signed yet" in client.get(f"/motors/{motor}").text
+    assert "Left open" in client.get("/").text

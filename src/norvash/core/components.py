@@ -42,10 +42,10 @@ class Component:
         return STAGES.index(self.stage) if self.stage else 0
 
 
-def conditions_of(state: MotorState, latest: Round | None) -> tuple[Condition, ...]:
-    """Return what was seen in the last round and noted on the sheet, each once, the worst first."""
+def conditions_of(state: MotorState, rounds: Iterable[Round]) -> tuple[Condition, ...]:
+    """Return what was seen since the last measured round and noted on the sheet, each once, the worst first."""
     labels = {p.number: f"Brush {p.label}" for p in state.positions}
-    found = [(n, BY_ID[seen]) for n, seen in (latest.seen if latest else ())]
+    found = [(n, BY_ID[seen]) for r in rounds for n, seen in r.seen]
     every = dict.fromkeys((*found, *state.noted))
     made = [Condition(labels.get(n) or COMPONENTS[component_of(f.id)], f, n) for n, f in every]
     return tuple(sorted(made, key=lambda c: -STAGES.index(c.finding.stage)))

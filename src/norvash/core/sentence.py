@@ -12,6 +12,7 @@ from norvash.core.state import MotorState
 from norvash.core.verdict import Findings, Reason, past_limit
 from norvash.core.when import RUN_TO_FAILURE, follows_symptoms
 from norvash.core.words import UNIT_WORDS, day_words, length_words, listed, use_words
+from norvash.core.work_list import tasks_for
 
 
 @dataclass(frozen=True, slots=True)
@@ -98,7 +99,10 @@ def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str
 
 
 def _by_carbon(found: Findings) -> bool:
-    """Tell whether the worst voice is the carbon's: its length, its date, or what was found on the brushes themselves."""
+    """Tell whether the worst voice asks for new brushes: their length, their date, or a finding that ends the set."""
+    first = _leading(found)
+    if first is not None:
+        return any(t.id == "fit-set" for t in tasks_for(first.finding.id))
     worst_one = max(found.components, key=lambda c: c.rank, default=None)
     return worst_one is None or worst_one.rank == 0 or worst_one.id == "brushes"
 

@@ -121,7 +121,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     before = next((r for r in reversed(complete) if r is not latest), None)
     brushes = tuple(_brush(state, current, i, limit, rules) for i in range(len(state.positions)))
     missing = tuple(b.label for b in brushes if latest and not b.in_round)
-    conditions = conditions_of(state, latest)
+    conditions = conditions_of(state, current.rounds[current.rounds.index(latest) :] if latest else current.rounds)
     by_length = worst([b.staged for b in brushes if b.staged])
     line = _line(state, current, latest, limit, rules) if latest and not _only_start(current, measured) else None
     if line:

@@ -105,10 +105,10 @@ def last_act_at(conn: Connection) -> datetime | None:
     return datetime.fromisoformat(row["at"]) if row else None
 
 
-def list_acts(conn: Connection, motor_id: str, most: int) -> list[Done]:
-    """Return the latest writes about a motor, newest first."""
-    rows = conn.execute(f"{_DONE} where a.motor_id = :motor_id order by a.seq desc limit :most",
-                        {"motor_id": motor_id, "most": most})  # fmt: skip
+def list_acts(conn: Connection, motor_id: str, most: int, before: datetime | None = None) -> list[Done]:
+    """Return the latest writes about a motor, newest first; of those before a time, if one is given."""
+    rows = conn.execute(f"{_DONE} where a.motor_id = :motor_id and a.at < :before order by a.seq desc limit :most",
+                        {"motor_id": motor_id, "most": most, "before": before.isoformat() if before else "9999"})  # fmt: skip
     return [_done(r) for r in rows]
 
 

@@ -7,7 +7,7 @@ from typing import Any
 from norvash.core.doubts import ANSWERS
 from norvash.core.figures import INSTRUMENTS, METHOD_HINTS, METHODS
 from norvash.core.findings import GROUPS
-from norvash.core.part_findings import COMPONENTS
+from norvash.core.part_findings import COMPONENTS, PARTS
 from norvash.core.readings import on_the_gauge_mm
 from norvash.core.ruler import ruler_of
 from norvash.core.sheet.bringing import what_to_bring
@@ -16,6 +16,7 @@ from norvash.core.sheet.fields import BY_ID, SheetField, field_of
 from norvash.core.sheet.gates import COMPETENT, GATES, steps_of, usual_method
 from norvash.core.sheet.gates import METHODS as ISOLATION
 from norvash.core.sheet.geometry import geometry
+from norvash.core.sheet.progress import measured_here
 from norvash.core.sheet.sheet import gate
 from norvash.core.sheet.voices import dust_expected_g
 from norvash.core.stages import WORDS
@@ -86,6 +87,8 @@ def _call(at: _At) -> dict[str, Any]:
     return {
         "bring": what_to_bring(shown.context.facts, shown.found, shown.cause, shown.context.rules),
         "put_off": settled,
+        "opened_at": shown.opened_at,
+        "last_work": shown.last_work,
     }
 
 
@@ -98,7 +101,7 @@ def _named(field_id: str) -> SheetField:
 
 def _gate(name: str, shown: SheetPage) -> dict[str, Any]:
     facts, rules = shown.context.facts, shown.context.rules
-    steps = [(s, entry(shown, _named(f"step.{name}.{s.id}"))) for s in steps_of(name, facts, rules)]
+    steps = [(s, entry(shown, _named(f"step.{name}.{s.id}"), 0, s.act)) for s in steps_of(name, facts, rules)]
     return {
         "gate": gate(shown.sheet, name, rules),
         "gate_name": GATES[name],
@@ -177,7 +180,17 @@ def _decide(at: _At) -> dict[str, Any]:
     ]
     overrules = {c: entry(shown, BY_ID[f"overrule.{c}"]) for c in (*COMPONENTS, "motor")}
     return {"decisions": DECISIONS, "decided": decided, "overrules": overrules, "words": WORDS, "outcome": named(shown, "decide", "Outcome")[0],
-            "out": [e for e in named(shown, "decide", "Causes found and mended") if e.word or _likely(shown, e)]}  # fmt: skip
+            "looked": _looked(shown), "out": [e for e in named(shown, "decide", "Causes found and mended") if e.word or _likely(shown, e)]}  # fmt: skip
+
+
+def _looked(shown: SheetPage) -> set[str]:
+    """Return the components that somebody has looked at on this sheet."""
+    return {
+        c
+        for c in COMPONENTS
+        if shown.sheet.touched(c if c in PARTS else "brushes")
+        or (c not in PARTS and measured_here(shown.sheet, shown.found))
+    }
 
 
 def _likely(shown: SheetPage, ruled: Any) -> bool:

@@ -13,14 +13,18 @@ from norvash.core.sheet.progress import StageNow, progress
 from norvash.core.sheet.saying import sheet_says
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import Hold, holds
+from norvash.core.stages import WORDS, Stage
 from norvash.core.verdict import Findings
 from norvash.core.work_list import Proposed, work_list
-from norvash.store import sheets
+from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.sheets import DeferredRow, SheetRow
 from norvash.work.context import Context
+from norvash.work.history import HistoryLine, history
 from norvash.work.motor_page import judged
 from norvash.work.sheet_state import put_together
+
+_ACTS = 30
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,6 +55,13 @@ class SheetPage:
     deferred: list[DeferredRow]
     look: Look
     version: int
+    opened_at: float
+    last_work: HistoryLine | None
+
+    @property
+    def stage(self) -> Stage | None:
+        """Return the motor's stage where the verdict line is the motor's, None where it is about a cause."""
+        return self.found.stage if self.said.word in WORDS.values() else None
 
     @property
     def components(self) -> tuple[Component, ...]:
@@ -76,7 +87,7 @@ def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
     work = work_list(asks, renew, rules, idle="idle" in sheet.facts.surroundings)
     return SheetPage(row, sheet, context, found, sheet_says(sheet, found, said, cause, rules), before, signs, cause, to_decide,
                      rail, holds(sheet, found, to_decide, rules), work, sheets.list_deferred(conn, row.motor_id),
-                     _look(sheet, found), sheets.version_of(conn, sheet_id))  # fmt: skip
+                     _look(sheet, found), sheets.version_of(conn, sheet_id), _opened_at(conn, context, sheet_id), _last_work(conn, context, sheet))  # fmt: skip
 
 
 def _look(sheet: Sheet, found: Findings) -> Look:
@@ -86,3 +97,14 @@ def _look(sheet: Sheet, found: Findings) -> Look:
     if asked is not None and (due is None or due.on is None or asked < due.on):
         return Look(asked, None, "asked for on this sheet")
     return Look(due.on, due.at_units, due.name) if due else Look(None, None, "")
+
+
+def _opened_at(conn: Connection, context: Context, sheet_id: str) -> float:
+    """Return what the counter showed when the sheet was opened."""
+    return rounds.fetch_round(conn, sheet_id).total_units + context.state.offset_units
+
+
+def _last_work(conn: Connection, context: Context, sheet: Sheet) -> HistoryLine | None:
+    """Return the last line of the motor's record before this sheet that is more than a log of use."""
+    earlier = history(people.list_acts(conn, context.motor.id, _ACTS, before=sheet.at), context.unit)
+    return next((line for line in earlier if not line.words.startswith("logged")), None)

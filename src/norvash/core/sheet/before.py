@@ -36,6 +36,8 @@ def judge_before(sheet: Sheet, rules: MotorRules) -> Before:
     _supply(sheet, rules, judged, signs)
     ladder = ladder_of(sheet, rules)
     if ladder is not None:
+        if ladder.fault:
+            signs.pop("volts", None)  # the settings say more of the switch than the supply before it
         signs["taps"] = (
             ladder.fault if ladder.fault in ("one", "low", "miswired") else "low" if ladder.fault == "missing" else "no"
         )

@@ -60,7 +60,6 @@ _CALL = (
     SheetField("complaint", "call-in", "The call", "What is said, in their words", "text"),
     SheetField("last-work", "call-in", "The call", "Last work on it", "text"),
     SheetField("urgency", "call-in", "The call", "How urgent", "pick", "", (("now", "stands, work waits"), ("today", "today"), ("week", "this week"), ("routine", "routine look"))),
-    SheetField("use-now", "call-in", "The call", "The counter shows", "text"),
 )  # fmt: skip
 _BEFORE = (
     _quantity("supply-v", "before", "Supply", "Supply at its terminals", "voltage", needs="permit", high=50000, hint="under load where that is safe"),

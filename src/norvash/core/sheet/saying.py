@@ -42,7 +42,7 @@ def sheet_says(sheet: Sheet, found: Findings, said: Verdict, cause: Diagnosis | 
 
 def _closed(said: Verdict, cause: Diagnosis | None, rules: MotorRules, act: str) -> Verdict:
     if cause is None:
-        return replace(said, act=act, why="So settled on this sheet.", sure="", by_when="")
+        return replace(said, word="Not opened", act=act, why="So settled on this sheet.", sure="", by_when="")
     first = next((r for r in cause.ranked if r.cause.side == "upstream"), cause.first)
     why = f"{cause.share('upstream'):.0%} that it is supply, switch, cable or cut-out; first {first.cause.words}: {first.cause.act}."
     return replace(

@@ -91,10 +91,11 @@ def _stage(
     if stage not in shown.sheet.stages:
         raise NotFound("This sheet has no such stage.", "Choose one from its rail.")
     lines = brush_lines(conn, shown) if stage == "brushes" else None
+    held = any(x.id == stage and x.state == "held" for x in shown.rail)
     at = f"{typed.get('field', '')}.{whole(typed.get('place', '')) or 0}" if error else ""
     return page(request, "sheet.html", status_of(error) if error else 200, area="Bench", s=shown, sheet=shown.sheet,
                 motor=shown.context.motor, state=shown.context.state, said=shown.said, found=shown.found, stage=stage,
-                stage_words=STAGES[stage], act_id=fresh_id(), typed=typed, error=error, error_at=at, errors=errors_of(error),
+                stage_words=STAGES[stage], act_id=fresh_id(), typed=typed, error=error, error_at=at, held=held, asked=error.suggestions if isinstance(error, InputError) else (), errors=errors_of(error),
                 connected=request.app.state.gauge.connected, **sheet_stages.stage(shown, stage, typed, lines))  # fmt: skip
 
 
@@ -104,16 +105,16 @@ def _again(
     """Show the stage that a refused entry came from, with what was typed."""
     if not isinstance(error, InputError | Conflict):
         raise error
-    return _stage(request, conn, sheet_page(conn, sheet_id, now.date()), _from(typed), typed, error)
-
-
-def _from(typed: dict[str, str]) -> str:
-    return typed["stage"] if typed.get("stage") in STAGES else "call-in"
+    shown = sheet_page(conn, sheet_id, now.date())
+    came_from = typed.get("stage", "")
+    stage = came_from if came_from in shown.sheet.stages else shown.sheet.stages[-2]
+    return _stage(request, conn, shown, stage, typed, error)
 
 
 def _back(sheet_id: str, typed: dict[str, str]) -> Response:
-    position = whole(typed.get("position", ""))
-    return go_to(f"/sheets/{sheet_id}/{_from(typed)}{f'?position={position}' if position else ''}")
+    position, stage = whole(typed.get("position", "")), typed.get("stage", "")
+    where = f"/{stage}{f'?position={position}' if position else ''}" if stage in STAGES else ""
+    return go_to(f"/sheets/{sheet_id}{where}")
 
 
 @router.post("/sheets/{sheet_id}/entries")

@@ -1,14 +1,15 @@
 // A sheet's entries go through a queue in the browser: each stays there until the server has it, and counts exactly once.
 (function () {
   "use strict";
-  const WAITING = "norvash.waiting", REFUSED = "norvash.refused", UNIT = "norvash.unit", LISTENS = "norvash.gauge";
+  const WAITING = "norvash.waiting", REFUSED = "norvash.refused", UNIT = "norvash.unit", LISTENS = "norvash.gauge", PRESSED = "norvash.pressed";
   const RETRY_MS = 3000, POLL_MS = 1000;
   const read = (key) => { try { return JSON.parse(localStorage.getItem(key) || "[]"); } catch { return []; } };
   const write = (key, list) => localStorage.setItem(key, JSON.stringify(list));
   const sheet = () => document.getElementById("sheet");
   const newId = () => Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => b.toString(16).padStart(2, "0")).join("");
   const here = () => location.pathname + location.search;
-  let sending = false, retry = 0, pressed = 0;
+  let sending = false, merging = false, retry = 0;
+  const pressed = () => Number(sessionStorage.getItem(PRESSED) || 0), press = (seq) => sessionStorage.setItem(PRESSED, seq);
 
   // What waits, and what was refused, stands at the head of every page.
   function show() {
@@ -45,7 +46,9 @@
       if (f.value !== f.defaultValue && !(sentItem && sentItem.field === f.id && sentItem.value === f.value)) { typed.set(f.id, f.value); }
     });
     const unfolded = [...old.querySelectorAll("details[id][open]")].map((d) => d.id);
+    merging = true;
     old.replaceWith(next);
+    merging = false;
     unfolded.forEach((id) => { const d = document.getElementById(id); if (d) { d.open = true; } });
     typed.forEach((value, id) => { const f = document.getElementById(id); if (f) { f.value = value; } });
     const wanted = (activeId && document.getElementById(activeId)) || (activeId && next.querySelector("[autofocus]"));
@@ -110,7 +113,7 @@
   }
 
   document.addEventListener("change", (event) => {
-    if (event.target.matches("[data-entry] input[data-now]") && event.target.value !== event.target.defaultValue && event.target.isConnected) {
+    if (!merging && event.target.matches("[data-entry] input[data-now]") && event.target.value !== event.target.defaultValue && event.target.isConnected) {
       event.target.form.requestSubmit();
     }
   });
@@ -160,7 +163,7 @@
   async function takeValue() {
     try {
       const answer = await (await fetch("/sheets/" + sheet().dataset.sheet + "/gauge?by=" + token())).json();
-      if (answer.text) { pressed = answer.seq; typeIn(answer); } else { say(answer.trouble || "The gauge sends nothing."); }
+      if (answer.text) { press(answer.seq); typeIn(answer); } else { say(answer.trouble || "The gauge sends nothing."); }
     } catch { say("The gauge cannot be asked without the network; type the value."); }
   }
 
@@ -170,7 +173,7 @@
         const id = sheet().dataset.sheet, answer = await fetch("/sheets/" + id + "/version?by=" + token());
         if (answer.ok) {
           const now = await answer.json();
-          if (now.gauge && now.gauge.seq > pressed) { pressed = now.gauge.seq; if (now.gauge.text) { typeIn(now.gauge); } else { say(now.gauge.trouble); } }
+          if (now.gauge && now.gauge.seq > pressed()) { press(now.gauge.seq); if (now.gauge.text) { typeIn(now.gauge); } else { say(now.gauge.trouble); } }
           if (sheet() && Number(sheet().dataset.version) < now.version && read(WAITING).length === 0) { await refresh(); }
         }
       } catch { /* the next poll tries again */ }

@@ -1,0 +1,260 @@
+"""The bench sheet in the browser: a whole visit by keyboard with the gauge, the network cut, two people at once."""
+
+from collections.abc import Iterator
+from datetime import datetime, timedelta
+from pathlib import Path
+
+import pytest
+from playwright.sync_api import BrowserContext, Locator, Page, expect
+
+from conftest import Shop
+from live import Watch, served
+from norvash.devices.gauge_process import standin
+from norvash.devices.gauge_standin import press as on_gauge
+from norvash.store import rounds
+
+pytestmark = pytest.mark.browser
+VALUES = ("19.42 mm", "19.55 mm")
+
+
+@pytest.fixture
+def gauge() -> Iterator[str]:
+    with standin(VALUES) as made:
+        yield made
+
+
+@pytest.fixture
+def address(db: Path, gauge: str) -> Iterator[str]:
+    """Serve the site with the gauge connected."""
+    with served(db, gauge) as made:
+        yield made
+
+
+@pytest.fixture
+def winch(shop: Shop) -> str:
+    shop.now = datetime.now() - timedelta(weeks=8)
+    motor = shop.motor(
+        tag="W-09", name="Trap winch", figures={"speed_taps": "0.5; 0.75; 1", "rated_v": "220", "force_nominal_n": "9"}
+    )
+    shop.later(weeks=4).log(motor, "180")
+    shop.measure(motor, "", "20.6", "20.9")
+    shop.later(weeks=3, days=6).log(motor, "250")
+    return motor
+
+
+def press(page: Page, *keys: str) -> None:
+    for key in keys:
+        page.keyboard.press(key)
+
+
+def tab_on(page: Page, there: str) -> None:
+    """Tab on until the element with this id has the focus."""
+    for _ in range(140):
+        if page.evaluate("document.activeElement.id") == there:
+            return
+        press(page, "Tab")
+    pytest.fail(f"no way by Tab to {there}")
+
+
+def hit(page: Page, there: str) -> None:
+    """Press a button that Tab reaches, and wait until it shows as pressed."""
+    tab_on(page, there)
+    press(page, "Enter")
+    expect(page.locator(f"[id='{there}']")).to_have_attribute("aria-pressed", "true")
+
+
+def put(page: Page, there: str, text: str) -> None:
+    tab_on(page, there)
+    press(page, "Control+A")
+    page.keyboard.type(text)
+
+
+def stage(page: Page, words: str) -> None:
+    expect(page.locator("#stage-title")).to_have_text(words)
+    page.wait_for_load_state()
+
+
+def leave_field(page: Page) -> None:
+    """Take the cursor out of a field, so that keys are keys again."""
+    press(page, "Escape")
+
+
+def verdict(page: Page) -> Locator:
+    return page.locator(".verdict h1")
+
+
+def open_sheet(page: Page, motor: str, *, quick: bool = False) -> None:
+    page.goto(f"/motors/{motor}")
+    press(page, "m" if quick else "n")
+    expect(page.locator("#counter")).to_be_focused()
+    if quick:
+        page.get_by_label("I made it safe").press("Space")
+    press(page, "Enter")
+    stage(page, "Brushes" if quick else "Call in")
+
+
+def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winch: str, shop: Shop) -> None:
+    page = ines
+    watch.answers = {422}
+    open_sheet(page, winch)
+    hit(page, "op-sign.start.0-dead")
+    expect(verdict(page)).to_contain_text("Next, ")
+    hit(page, "op-sign.onset.0-sudden")
+    expect(page.locator(".causes svg")).to_be_visible()
+    press(page, "]")
+    stage(page, "Make safe")
+    for button in page.locator(".ticked").all():
+        hit(page, button.get_attribute("id") or "")
+    hit(page, "op-safe.method.0-locked")
+    expect(page.locator(".passed")).to_contain_text("Ines Torvald")
+    press(page, "]")
+    stage(page, "Before opening")
+    page.locator("#permit summary").focus()
+    press(page, "Enter")
+    for there, text in (
+        ("value-permit", "settings under load"),
+        ("who-permit", "Ines"),
+        ("barriers-permit", "rope"),
+        ("minutes-permit", "500"),
+    ):
+        put(page, there, text)
+    press(page, "Enter")
+    expect(page.get_by_role("alert")).to_contain_text("500 min cannot be permitted")
+    expect(page.locator("#value-permit")).to_have_value("settings under load")
+    put(page, "minutes-permit", "10")
+    press(page, "Enter")
+    expect(page.locator(".permit")).to_contain_text("Open.")
+    for there, text in (("in-supply-v.0", "221"), ("in-tap-v.1", "110"), ("in-tap-v.2", "0"), ("in-tap-v.3", "220")):
+        put(page, there, text)
+        press(page, "Enter")
+        expect(page.locator(f"[id='form-{there.removeprefix('in-')}'] .stamp")).to_be_visible()
+    expect(page.locator(".speed-ladder-figure").first).to_be_visible()
+    expect(verdict(page)).to_contain_text("Do not open the motor yet")
+    page.locator(".tickline button").first.focus()
+    press(page, "Enter")
+    expect(page.locator(".permit")).to_contain_text("Closed")
+    hit(page, "op-upstream.0-open")
+    page.goto(page.url.replace("/before", "/brushes"))
+    expect(page.locator("#value-1")).to_be_focused()
+    press(page, "x")
+    expect(page.locator("#value-1")).to_have_value("19.42 mm")
+    expect(page.locator("#value-2")).to_be_focused()
+    press(page, "x")
+    expect(page.locator("#value-2")).to_have_value("19.55 mm")
+    expect(page.locator(".rows")).to_contain_text("19.55 ± 0.05 mm")
+    page.locator(".look-at").first.focus()
+    press(page, "Enter")
+    expect(page.locator("#at h3")).to_contain_text("what is seen")
+    hit(page, "see-brush-sticky")
+    put(page, "in-force.1", "7.8 N")
+    press(page, "Enter")
+    expect(page.locator(".found")).to_contain_text("spring force over a tenth off")
+    leave_field(page)
+    page.goto(page.url.split("?")[0].replace("/brushes", "/decide"))
+    stage(page, "Decide")
+    hit(page, "done-decide-brush-sticky-1")
+    put(page, "day-decide-spring-off-1", f"{datetime.now() + timedelta(days=30):%Y-%m-%d}")
+    hit(page, "deferred-decide-spring-off-1")
+    hit(page, "op-outcome.0-deferred")
+    page.goto(page.url.replace("/decide", "/sign"))
+    stage(page, "Sign")
+    for button in page.locator(".ticked").all():
+        hit(page, button.get_attribute("id") or "")
+    expect(page.locator(".stage-page")).to_contain_text("it can be signed clean")
+    leave_field(page)
+    press(page, "d")
+    expect(page.locator(".signed")).to_contain_text("Nothing was open")
+    shown = shop.page(winch)
+    assert [(d.finding, d.who) for d in shown.deferred] == [("spring.off", "Ines Torvald")]
+    assert shown.open_sheet is None
+
+
+def test_the_network_is_cut_in_the_middle(
+    ines: Page, context: BrowserContext, watch: Watch, winch: str, shop: Shop
+) -> None:
+    page, watch.cut = ines, True
+    open_sheet(page, winch, quick=True)
+    context.set_offline(True)
+    page.keyboard.type("19.4")
+    press(page, "Enter")
+    expect(page.locator("#value-2")).to_be_focused()
+    page.keyboard.type("19.6")
+    press(page, "Enter")
+    expect(page.locator("#waiting")).to_contain_text("2 entries wait in this browser")
+    expect(page.locator("#waiting")).to_contain_text("A 19.4; B 19.6")
+    sheet_id = page.url.split("/")[4]
+    assert rounds.list_readings(shop.conn, sheet_id) == {}
+    context.set_offline(False)
+    expect(page.locator(".rows")).to_contain_text("19.60 ± 0.05 mm")
+    expect(page.locator("#waiting")).to_be_hidden()
+    assert [r.typed for r in rounds.list_readings(shop.conn, sheet_id).values()] == ["19.4", "19.6"]
+    acts = shop.conn.execute("select count(*) from act where job = 'measure' and motor_id = ?", (winch,)).fetchone()[0]
+    assert acts == 2 + 2
+    # What waits outlives the page: closed with the lid, sent from any page later.
+    context.set_offline(True)
+    page.locator("#value-1").fill("19.3")
+    press(page, "Enter")
+    expect(page.locator("#waiting")).to_contain_text("One entry waits")
+    context.set_offline(False)
+    page.goto("/sums")
+    expect(page.locator("#waiting")).to_be_hidden()
+    assert rounds.list_readings(shop.conn, sheet_id)[1].typed == "19.3"
+
+
+def test_two_browsers_on_one_sheet(ines: Page, context: BrowserContext, watch: Watch, winch: str, shop: Shop) -> None:
+    watch.answers = {409}
+    open_sheet(ines, winch, quick=True)
+    other = watch.over(context.new_page())
+    other.goto(ines.url)
+    other.locator("#value-2").fill("19.9")
+    other.keyboard.press("Enter")
+    expect(ines.locator(".rows")).to_contain_text("19.90 ± 0.05 mm")
+    # What somebody types is left alone while the other's reading appears beside it, and may then replace it.
+    ines.bring_to_front()
+    ines.locator("#value-1").focus()
+    ines.keyboard.type("19.1")
+    other.locator("#value-1").fill("19.4")
+    other.keyboard.press("Enter")
+    expect(other.locator(".rows")).to_contain_text("19.40 ± 0.05 mm")
+    expect(ines.locator(".rows")).to_contain_text("19.40 ± 0.05 mm")
+    expect(ines.locator("#value-1")).to_have_value("19.1")
+    press(ines, "Enter")
+    expect(ines.locator(".rows")).to_contain_text("19.10 ± 0.05 mm")
+    sheet_id = ines.url.split("/")[4]
+    kept = shop.conn.execute(
+        "select typed from reading where round_id = ? and position_number = 1 order by rowid", (sheet_id,)
+    )
+    assert [r["typed"] for r in kept] == ["19.4", "19.1"]
+    assert rounds.list_readings(shop.conn, sheet_id)[1].typed == "19.1"
+
+
+def test_a_reading_made_at_the_same_moment_is_not_overwritten(
+    ines: Page, context: BrowserContext, watch: Watch, winch: str
+) -> None:
+    watch.answers, watch.cut = {409}, True
+    open_sheet(ines, winch, quick=True)
+    other = watch.over(context.new_page())
+    other.goto(ines.url)
+    context.set_offline(True)
+    ines.locator("#value-1").fill("19.1")
+    ines.locator("#value-1").press("Enter")
+    expect(ines.locator("#waiting")).to_contain_text("One entry waits")
+    other.locator("#value-1").fill("19.4")
+    other.locator("#value-1").press("Enter")
+    context.set_offline(False)
+    expect(ines.locator("#waiting")).to_be_hidden()
+    expect(ines.get_by_role("alert").or_(other.get_by_role("alert"))).to_contain_text("already measured A: 19.")
+
+
+def test_the_gauge_types_where_the_cursor_is_and_says_what_is_wrong(
+    ines: Page, watch: Watch, winch: str, gauge: str
+) -> None:
+    open_sheet(ines, winch, quick=True)
+    press(ines, "x")
+    expect(ines.locator(".rows")).to_contain_text("19.42 ± 0.05 mm")
+    ines.wait_for_timeout(200)  # no hand measures again sooner; a bouncing button does
+    on_gauge(gauge, "!0.77 in")
+    expect(ines.locator(".rows")).to_contain_text("19.56 ± 0.05 mm")
+    on_gauge(gauge, "~31392e34203b")
+    on_gauge(gauge, "~0a")
+    expect(ines.locator("#gauge-says")).to_contain_text("damaged or cut")
