@@ -9,7 +9,9 @@ from playwright.sync_api import Browser, Page, expect
 
 from conftest import Shop
 from live import Watch
+from norvash.core.sheet.fields import STAGES
 from norvash.store import use
+from norvash.work.sheets import open_sheet
 
 pytestmark = pytest.mark.browser
 CSS = (Path(__file__).parent.parent.parent / "src/norvash/web/static/norvash.css").read_text()
@@ -51,17 +53,23 @@ def test_everything_works_without_script(browser: Browser, address: str, motor: 
     page = context.new_page()
     page.goto("/who")
     page.get_by_role("button", name="Ines Torvald").click()
-    page.goto(f"/motors/{motor}/measure")
+    page.goto(f"/motors/{motor}/sheet")
+    page.get_by_label("I made it safe").check()
     page.get_by_role("button", name="Begin with A").click()
-    for value in ("19.8", "20.2"):
-        page.locator("#value").fill(value)
-        page.get_by_role("button", name="Keep").click()
-    page.get_by_role("button", name="Done").click()
+    for number, value in ((1, "20.57"), (2, "20.88")):
+        page.locator(f"#value-{number}").fill(value)
+        page.locator(f"#value-{number}").press("Enter")
+        expect(page.locator(f"#value-{number}")).to_have_value(value)
+    page.get_by_role("link", name="Sign").click()
+    page.get_by_label("Guards, covers and earth").check()
+    page.get_by_role("button", name="Sign as").click()
+    expect(page.locator(".signed")).to_contain_text("Nothing was open")
+    page.goto(f"/motors/{motor}")
     expect(page.get_by_role("heading", name="Straight line, step by step")).to_be_visible()
     context.close()
 
 
-PAGES = ("/", "/motors", "/motors/new", "/motors/new?motor_class=tool", "/motors/{}", "/motors/{}/hours", "/motors/{}/measure",
+PAGES = ("/", "/motors", "/motors/new", "/motors/new?motor_class=tool", "/motors/{}", "/motors/{}/hours", "/motors/{}/sheet", "/motors/{}/sheet?kind=full",
          "/motors/{}/new-set", "/motors/{}/figures", "/policies/motor/{}", "/types", "/types/new", "/hours", "/hours/import", "/outlook", "/outlook/dark", "/outlook/past",
           "/sums", "/sums/seating", "/rulebook", "/rulebook/stage.watch")  # fmt: skip
 NAMELESS = """[...document.querySelectorAll('a, button, input:not([type=hidden]), select, svg[role]')].filter(e => {
@@ -71,8 +79,10 @@ NAMELESS = """[...document.querySelectorAll('a, button, input:not([type=hidden])
 }).map(e => e.outerHTML.slice(0, 120))"""
 
 
-def test_everything_has_a_name_and_one_heading(ines: Page, watch: Watch, motor: str) -> None:
-    for path in PAGES:
+def test_everything_has_a_name_and_one_heading(ines: Page, watch: Watch, motor: str, shop: Shop) -> None:
+    sheet = open_sheet(shop.conn, shop.later(weeks=3).act(), motor, "full", "")
+    stages = [f"/sheets/{sheet}/{stage}?position=1" for stage in STAGES]
+    for path in (*PAGES, *stages):
         ines.goto(path.format(motor))
         assert ines.evaluate(NAMELESS) == [], path
         assert ines.locator("h1").count() == 1, path

@@ -1,6 +1,6 @@
 """The line protocol of a measuring gauge: value, unit and check sum, one reading a line, read from a stream of bytes.
 
-A line is `12.43 mm;5F` and a line feed; the check is the sum of all bytes before the semicolon, modulo 256, in hex.
+A line is `12.43 mm;F2` and a line feed; the check is the sum of all bytes before the semicolon, modulo 256, in hex.
 """
 
 from dataclasses import dataclass, field
@@ -24,7 +24,7 @@ def line_of(text: str) -> bytes:
     """Return a reading as the line that a gauge sends.
 
     >>> line_of("12.43 mm")
-    b'12.43 mm;B8\\n'
+    b'12.43 mm;F2\\n'
     """
     raw = text.encode("ascii")
     return raw + f";{sum(raw) % 256:02X}\n".encode("ascii")
