@@ -13,6 +13,7 @@ from norvash.store import standings
 from norvash.store.database import Connection, connect
 from norvash.work.bench import bench
 from norvash.work.motor_page import MotorPage, motor_page
+from norvash.work.sheet_page import sheet_page
 
 
 @pytest.fixture(scope="module")
@@ -31,7 +32,7 @@ def shown(conn: Connection, tag: str) -> MotorPage:
 
 STATES = {
     "W-02": ("change", ""), "W-01": ("fit", ""), "R-01": ("watch", ""), "S-05": ("stop", ""), "TG-01": ("plan", ""),
-    "L-01": ("fit", "uneven"), "T-13": ("fit", "limit estimated"), "T-15": ("fit", "incomplete"), "G-02": ("watch", "doubtful"),
+    "L-01": ("fit", "uneven"), "T-13": ("fit", "limit estimated"), "T-15": ("plan", "incomplete"), "G-02": ("watch", "doubtful"),
     "H-02": ("fit", "not enough wear yet"), "A-03": ("watch", ""),
     "T-11": ("watch", "look due"),
 }  # fmt: skip
@@ -60,7 +61,19 @@ def test_special_records(house: Connection) -> None:
     assert tug.offset_units < 0
     assert any(r.event == "replaced" for r in shown(house, "TG-01").log) or len(tug.entries) > 40
     assert shown(house, "H-01").context.figures.word("method") == "depth"
-    assert shown(house, "T-15").open_sheet is not None
+    half = shown(house, "T-15").open_sheet
+    assert half is not None
+    assert sheet_page(house, half.id, DEMO_DAY).cause is not None
+    unopened = shown(house, "A-09").sheets[0]
+    assert (unopened.signed["word"], unopened.signed["open"]) == ("Not opened", [])
+    assert "switch" in str(unopened.signed["sentence"])
+    freed = shown(house, "S-07")
+    assert [d.finding for d in freed.deferred] == ["terminal.poor"]
+    assert freed.found.stage == "plan"
+    assert freed.sheets[0].signed["open"] == []
+    mill = shown(house, "A-11")
+    assert sheet_page(house, mill.sheets[0].id, DEMO_DAY).sheet.word("addition", 1).startswith("ran a full evening")
+    assert mill.context.rules.choice("school.old-or-new").key == "keep"
     assert {r.word for r in bench(house, DEMO_DAY, 1).rows} >= {
         "Out of service",
         "Change now",

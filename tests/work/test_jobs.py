@@ -354,13 +354,13 @@ def test_a_site_figure_is_recorded_and_every_motor_follows(shop: Shop) -> None:
     motor = shop.motor()
     shop.measure(motor, "", "18", "18")
     assert register(shop.conn, "", "", 1, shop.now.date())[0].stage == "fit"
-    set_rule(shop.conn, shop.act(), "stage.watch", "", "80 %", "the pit is hard to reach")
+    set_rule(shop.conn, shop.act(), "stage.watch", "site", "", "80 %", "the pit is hard to reach")
     assert catch_up(shop.conn, shop.now.date()) == 1
     assert catch_up(shop.conn, shop.now.date()) == 0
     assert register(shop.conn, "", "", 1, shop.now.date())[0].stage == "watch"
-    set_rule(shop.conn, shop.act(), "stage.watch", "industrial", "0.3", "winches are looked at weekly")
+    set_rule(shop.conn, shop.act(), "stage.watch", "class", "industrial", "0.3", "winches are looked at weekly")
     assert shop.page(motor).found.stage == "fit"
-    clear_rule(shop.conn, shop.act(), "stage.watch", "industrial")
+    clear_rule(shop.conn, shop.act(), "stage.watch", "class", "industrial")
     assert shop.page(motor).found.stage == "watch"
     assert [h.ended for h in rules.list_history(shop.conn, "stage.watch")] == [True, False]
     for rule_id, cls, value, why, kind in (
@@ -369,9 +369,9 @@ def test_a_site_figure_is_recorded_and_every_motor_follows(shop: Shop) -> None:
         ("stage.watch", "boat", "0.5", "x", InputError),
     ):  # fmt: skip
         with pytest.raises(kind):
-            set_rule(shop.conn, shop.act(), rule_id, cls, value, why)
-    with pytest.raises(InputError, match="no site figure"):
-        clear_rule(shop.conn, shop.act(), "stage.plan", "")
+            set_rule(shop.conn, shop.act(), rule_id, "class" if cls else "site", cls, value, why)
+    with pytest.raises(InputError, match="Nothing is set"):
+        clear_rule(shop.conn, shop.act(), "stage.plan", "site", "")
     assert all(len(r.words) > 8 and r.source and r.low <= r.default <= r.high for r in RULES.values())
 
 

@@ -9,6 +9,7 @@ from random import Random
 
 from norvash.core.simulation import Worn, read_with, simulate_set
 from norvash.demo.fleet import HOIST_TABLE, KINDS, MACHINES, PEOPLE, WINDOWS, Machine
+from norvash.demo.visits import VISITS, Visit
 from norvash.errors import NorvashError
 from norvash.exchange.interval_tables import table_from_csv
 from norvash.store import motors, people, rounds
@@ -20,7 +21,7 @@ from norvash.work.measuring import record, settle_doubt
 from norvash.work.new_set import fit_new_set
 from norvash.work.policing import add_policy, add_window
 from norvash.work.registering import NewMotor, add_motor, save_type
-from norvash.work.ruling import set_rule
+from norvash.work.ruling import set_rule, set_school
 from norvash.work.sheets import open_sheet
 from norvash.work.signing import sign
 from norvash.work.standing import catch_up
@@ -89,8 +90,19 @@ def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
             {"name": "maker's table"},
             table_from_csv(HOIST_TABLE.encode(), "depth", 500.0),
         )
-    set_rule(conn, acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=50)), "fit.clearance-most", "",
+    set_rule(conn, acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=50)), "fit.clearance-most", "site", "",
              "0.25", "the house keeps brushes tighter after two chipped sets")  # fmt: skip
+    if "a-11" in motors.names(conn):
+        keep = acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=49))
+        set_school(
+            conn,
+            keep,
+            "school.old-or-new",
+            "motor",
+            "A-11",
+            "keep",
+            "no such carbon is made any more, and it runs well",
+        )
     catch_up(conn, DEMO_DAY)
 
 
@@ -212,24 +224,24 @@ class _Story:
         return f"{value:.2f}".rstrip("0").rstrip(".")
 
     def _round(self, when: datetime, used: float, *, final: bool) -> None:
-        if self.machine.state in ("new set", "on the shelf") and final:
+        if self.machine.state == "on the shelf" and final:
             return
-        round_id = open_sheet(self.conn, self.acts.at(when), self.motor_id, "quick", self._counter(used), safe=True)
-        half = self.machine.state == "half done" and final
-        for i in range(self.count - 1 if half else self.count):
+        if self.machine.state in VISITS and final:
+            self._visit(when, used)
+            return
+        sheet_id = open_sheet(self.conn, self.acts.at(when), self.motor_id, "quick", self._counter(used), safe=True)
+        for i in range(self.count):
             at = when + timedelta(minutes=2 + i)
-            text = self._as_read(i, used, final=final)
-            reading = record(self.conn, self.acts.at(at), round_id, i + 1, text)
+            reading = record(self.conn, self.acts.at(at), sheet_id, i + 1, self._as_read(i, used, final=final))
             if not final and rounds.fetch_reading(self.conn, reading)[0].doubt:
                 settle_doubt(self.conn, self.acts.at(at), reading, "right")
-        if not half:
-            sign(
-                self.conn,
-                self.acts.at(when + timedelta(minutes=30)),
-                round_id,
-                "looked at again next week",
-                service=True,
-            )
+        sign(self.conn, self.acts.at(when + timedelta(minutes=30)), sheet_id, "looked at again next week", service=True)
+
+    def _visit(self, when: datetime, used: float) -> None:
+        """Make the last look a whole visit."""
+        lengths = {i + 1: self._as_read(i, used, final=False) for i in range(self.count)}
+        visit = Visit(self.conn, self.acts.at, self.motor_id, when, self._counter(used))
+        VISITS[self.machine.state](visit, lengths)
 
     def _as_read(self, index: int, used: float, *, final: bool) -> str:
         mm = self._reading(index, used)

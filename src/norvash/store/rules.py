@@ -24,7 +24,16 @@ _OVERRIDE = """select o.*, p.name as person, a.at from rule_override o join act 
 def list_overrides(conn: Connection) -> tuple[Override, ...]:
     """Return the overrides in force."""
     return tuple(
-        Override(r["rule_id"], r["scope"], r["scope_id"], r["value_in_rule_unit"], r["person"], r["at"][:10], r["why"])
+        Override(
+            r["rule_id"],
+            r["scope"],
+            r["scope_id"],
+            r["value_in_rule_unit"],
+            r["person"],
+            r["at"][:10],
+            r["why"],
+            r["word"],
+        )
         for r in conn.execute(f"{_OVERRIDE} where o.ended_act_id is null")
     )
 
@@ -35,7 +44,7 @@ def list_history(conn: Connection, rule_id: str) -> list[OverrideRow]:
     return [
         OverrideRow(
             r["id"],
-            Override(r["rule_id"], r["scope"], r["scope_id"], r["value_in_rule_unit"], r["person"], r["at"][:10], r["why"]),
+            Override(r["rule_id"], r["scope"], r["scope_id"], r["value_in_rule_unit"], r["person"], r["at"][:10], r["why"], r["word"]),
             datetime.fromisoformat(r["at"]), r["ended_act_id"] is not None,
         )
         for r in rows
@@ -54,10 +63,10 @@ def end_override(conn: Connection, rule_id: str, scope: str, scope_id: str, act_
 def add_override(conn: Connection, override_id: str, override: Override, act_id: str) -> None:
     """Keep a new override."""
     conn.execute(
-        """insert into rule_override (id, rule_id, scope, scope_id, value_in_rule_unit, why, act_id)
-           values (:id, :rule_id, :scope, :scope_id, :value, :why, :act_id)""",
+        """insert into rule_override (id, rule_id, scope, scope_id, value_in_rule_unit, why, word, act_id)
+           values (:id, :rule_id, :scope, :scope_id, :value, :why, :word, :act_id)""",
         {"id": override_id, "rule_id": override.rule_id, "scope": override.scope, "scope_id": override.scope_id,
-         "value": override.value, "why": override.why, "act_id": act_id},
+         "value": override.value, "why": override.why, "word": override.word, "act_id": act_id},
     )  # fmt: skip
 
 

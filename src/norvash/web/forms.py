@@ -93,9 +93,16 @@ class TypeForm(Form):
 
 
 class RuleForm(Form):
-    """A site figure for a rule."""
+    """A figure or a school of the site's own: `target` is site, class:…, type:… or motor, which then has a tag."""
 
     value: str = ""
-    motor_class: str = ""
+    target: str = "site"
+    tag: str = ""
     why: str = ""
     clear: str = ""
+
+    @property
+    def scope(self) -> tuple[str, str]:
+        """Return the scope and what it is about."""
+        scope, _, of = self.target.partition(":")
+        return (scope, self.tag.strip() if scope == "motor" else of)

@@ -111,4 +111,4 @@ def take_fitted(conn: Connection, act: Act) -> str:
     """Set the drift that the fleet teaches as the site's own figure, kept in the rulebook's history."""
     learnt = learn(conn)
     why = f"refitted from the last readings of {learnt.sets} sets"
-    return set_rule(conn, act, "forecast.drift", "", f"{learnt.drift_fitted:g}", why)
+    return set_rule(conn, act, "forecast.drift", "site", "", f"{learnt.drift_fitted:g}", why)

@@ -191,10 +191,8 @@ def note(conn: Connection, act: Act, round_id: str, position: int, seen: str, *,
     )
 
 
-def close_round(conn: Connection, row: RoundRow, at: datetime) -> None:
-    """Close a round, complete or not, and keep the forecast as it stands; the caller holds the transaction."""
-    rounds.finish_round(conn, row.id, at)
-    context, _, _ = refresh(conn, row.motor_id, at.date())
+def keep_forecast(conn: Connection, row: RoundRow, context: Context, at: datetime) -> None:
+    """Keep the forecast as it stands when a round is closed, to be held against what comes; the caller holds the transaction."""
     ahead = context.state.ahead
     if ahead is not None and ahead.visits:
         forecasts.save_made(conn, forecasts.Made(

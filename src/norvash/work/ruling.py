@@ -1,19 +1,21 @@
-"""Set the site's own figure for a rule, or return to the default."""
+"""Set the site's own figure for a rule, or its school, for all, a class, a type or a motor; or return to the default."""
 
 from norvash.core.quantities import parse
-from norvash.core.rules.book import CLASSES, Override
+from norvash.core.rules.book import CLASSES, Override, Rulebook
 from norvash.errors import InputError
-from norvash.store import people, rules
+from norvash.store import motors, people, rules
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, once
 from norvash.work.context import rulebook
 from norvash.work.registering import words_of
 
+SCOPES = {"site": "the whole site", "class": "a class", "type": "a type", "motor": "one motor"}
 
-def set_rule(conn: Connection, act: Act, rule_id: str, motor_class: str, text: str, why: str) -> str:
-    """Give a rule the site's own figure, for all classes or one; standings follow in the background.
 
-    Raises: NotFound for the rule, InputError at the field.
+def set_rule(conn: Connection, act: Act, rule_id: str, scope: str, scope_id: str, text: str, why: str) -> str:
+    """Give a rule a figure of its own within a scope; standings follow in the background.
+
+    Raises: NotFound for the rule, the type or the motor, InputError at the field.
     """
 
     def body(act: Act) -> Change:
@@ -21,31 +23,67 @@ def set_rule(conn: Connection, act: Act, rule_id: str, motor_class: str, text: s
         book.rule(rule_id)
         value = _figure(text)
         book.check(rule_id, value)
-        reason = words_of("why", why, "The reason")
-        scope, scope_id = _scope(motor_class)
-        before = book.overrides.get((rule_id, scope, scope_id))
-        rules.end_override(conn, rule_id, scope, scope_id, act.id)
-        person = people.fetch_person(conn, act.person_id).name
-        made = Override(rule_id, scope, scope_id, value, person, act.at.date().isoformat(), reason)
-        rules.add_override(conn, act.id, made, act.id)
-        return Change(
-            rule_id, {"value": before.value if before else None}, {"value": value, "class": motor_class, "why": reason}
+        return _override(
+            conn,
+            act,
+            book,
+            Override(
+                rule_id, scope, _target(conn, scope, scope_id)[0], value, "", "", words_of("why", why, "The reason")
+            ),
         )
 
-    content = {"rule": rule_id, "class": motor_class, "value": text, "why": why}
+    content = {"rule": rule_id, "scope": scope, "of": scope_id, "value": text, "why": why}
     return once(conn, act, "change a rule", content, body)
 
 
-def clear_rule(conn: Connection, act: Act, rule_id: str, motor_class: str) -> str:
-    """Return a rule to its default."""
+def set_school(conn: Connection, act: Act, school_id: str, scope: str, scope_id: str, key: str, why: str) -> str:
+    """Choose a school within a scope.
+
+    Raises: NotFound for the question, the type or the motor; InputError for an option that is unknown, or refused for the class.
+    """
 
     def body(act: Act) -> Change:
-        scope, scope_id = _scope(motor_class)
-        if not rules.end_override(conn, rule_id, scope, scope_id, act.id):
-            raise InputError("There is no site figure to take back.", "The rule already has its default.", "value")
-        return Change(rule_id, {"class": motor_class}, {"value": "default"})
+        book = rulebook(conn)
+        target, motor_class = _target(conn, scope, scope_id)
+        book.school(school_id).check(key, motor_class)
+        made = Override(school_id, scope, target, 0.0, "", "", words_of("why", why, "The reason"), key)
+        return _override(conn, act, book, made)
 
-    return once(conn, act, "change a rule", {"rule": rule_id, "class": motor_class, "clear": True}, body)
+    content = {"school": school_id, "scope": scope, "of": scope_id, "key": key, "why": why}
+    return once(conn, act, "change a rule", content, body)
+
+
+def _override(conn: Connection, act: Act, book: Rulebook, wanted: Override) -> Change:
+    before = book.overrides.get((wanted.rule_id, wanted.scope, wanted.scope_id))
+    rules.end_override(conn, wanted.rule_id, wanted.scope, wanted.scope_id, act.id)
+    person = people.fetch_person(conn, act.person_id).name
+    made = Override(
+        wanted.rule_id,
+        wanted.scope,
+        wanted.scope_id,
+        wanted.value,
+        person,
+        act.at.date().isoformat(),
+        wanted.why,
+        wanted.word,
+    )
+    rules.add_override(conn, act.id, made, act.id)
+    after = {"value": made.word or made.value, "scope": made.scope, "of": made.scope_id, "why": made.why}
+    return Change(made.rule_id, {"value": (before.word or before.value) if before else None}, after)
+
+
+def clear_rule(conn: Connection, act: Act, rule_id: str, scope: str, scope_id: str) -> str:
+    """Take what was set within a scope back."""
+
+    def body(act: Act) -> Change:
+        target, _ = _target(conn, scope, scope_id)
+        if not rules.end_override(conn, rule_id, scope, target, act.id):
+            raise InputError(
+                "Nothing is set there that could be taken back.", "Look in the list of what is in force.", "value"
+            )
+        return Change(rule_id, {"scope": scope, "of": target}, {"value": "default"})
+
+    return once(conn, act, "change a rule", {"rule": rule_id, "scope": scope, "of": scope_id, "clear": True}, body)
 
 
 def _figure(text: str) -> float:
@@ -55,7 +93,24 @@ def _figure(text: str) -> float:
         raise error.at("value") from None
 
 
-def _scope(motor_class: str) -> tuple[str, str]:
-    if motor_class and motor_class not in CLASSES:
-        raise InputError("This class is not known.", "Choose one, or all classes.", "motor_class")
-    return ("class", motor_class) if motor_class else ("site", "")
+def _target(conn: Connection, scope: str, scope_id: str) -> tuple[str, str | None]:
+    """Return the id that a scope is kept under, and the class of machine that it is about.
+
+    A motor may be named by its tag, a type by its name.
+    """
+    if scope not in SCOPES:
+        raise InputError("This scope is not known.", "Choose one from the list.", "scope")
+    if scope == "site":
+        return "", None
+    if scope == "class":
+        if scope_id not in CLASSES:
+            raise InputError("This class is not known.", "Choose one.", "scope_id")
+        return scope_id, scope_id
+    found = motors.find_type_named(conn, scope_id) if scope == "type" else motors.find_tagged(conn, scope_id)
+    if found is None:
+        raise InputError(
+            f"There is no {scope} “{scope_id[:60]}”.",
+            "Give a motor's tag." if scope == "motor" else "Choose one from the list.",
+            "scope_id",
+        )
+    return found.id, found.motor_class

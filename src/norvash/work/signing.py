@@ -10,7 +10,7 @@ from norvash.errors import Conflict, InputError
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, once
-from norvash.work.measuring import close_round
+from norvash.work.measuring import keep_forecast
 from norvash.work.sheet_page import SheetPage, sheet_page
 from norvash.work.sheets import unsigned
 from norvash.work.standing import refresh
@@ -34,12 +34,12 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
             raise InputError("It cannot be signed clean: " + "; ".join(h.words for h in shown.holds) + ".",
                              "Settle this, or say why it is signed with it open.", "why")  # fmt: skip
         a_round = rounds.fetch_round(conn, sheet_id)
-        if not a_round.finished:
-            close_round(conn, a_round, act.at)
+        rounds.finish_round(conn, sheet_id, act.at)
         _register(conn, act, shown)
-        signed = _signed(shown, reason, person.name)
-        sheets.sign_sheet(conn, sheet_id, act.at, signed)
-        refresh(conn, row.motor_id, act.at.date())
+        sheets.sign_sheet(conn, sheet_id, act.at, _signed(shown, reason, person.name))
+        context, _, _ = refresh(conn, row.motor_id, act.at.date())
+        if not a_round.finished:
+            keep_forecast(conn, a_round, context, act.at)
         after = {"sheet": row.number, "clean": not shown.holds, "why": reason, "outcome": shown.sheet.word("outcome")}
         return Change(row.motor_id, {}, after, row.motor_id)
 

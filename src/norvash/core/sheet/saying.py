@@ -19,7 +19,8 @@ def sheet_says(sheet: Sheet, found: Findings, said: Verdict, cause: Diagnosis | 
     Source: rules diagnosis.upstream, diagnosis.sure
     """
     if sheet.upstream:
-        return _closed(said, cause, rules, "Leave the motor closed: the fault lies before it.")
+        closed = _closed(said, cause, rules, "Leave the motor closed: the fault lies before it.")
+        return replace(closed, by_when="")
     measured = measured_here(sheet, found)
     if cause is None or (measured and max((c.rank for c in found.components), default=0) >= _GRAVE):
         return said
@@ -32,6 +33,7 @@ def sheet_says(sheet: Sheet, found: Findings, said: Verdict, cause: Diagnosis | 
     why = f"{_for(cause)}" + (f" If so, {first.cause.act}." if sure else "")
     return replace(
         said,
+        word="Cause sought",
         act=act,
         why=why.strip(),
         sure=_how_sure(cause),
@@ -47,6 +49,7 @@ def _closed(said: Verdict, cause: Diagnosis | None, rules: MotorRules, act: str)
     why = f"{cause.share('upstream'):.0%} that it is supply, switch, cable or cut-out; first {first.cause.words}: {first.cause.act}."
     return replace(
         said,
+        word="Not opened",
         act=act,
         why=why,
         sure=_how_sure(cause),

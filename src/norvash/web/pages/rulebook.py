@@ -1,45 +1,57 @@
-"""The rulebook: every threshold, where it comes from, and the site's own."""
+"""The rulebook: every threshold and school, where it comes from, where it is used, and what is set in its place."""
+
+from functools import cache
 
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.core.rules.book import CLASSES
-from norvash.core.rules.catalogue import GROUPS
+from norvash.core.diagnosis.causes import CAUSES, SURROUNDINGS
+from norvash.core.diagnosis.checks import CHECKS
+from norvash.core.diagnosis.ranking import strengths
+from norvash.core.diagnosis.signs import SIGNS
+from norvash.core.rules.book import CLASSES, MotorRules, Rulebook
+from norvash.core.rules.catalogue import GROUPS, SCHOOLS_BY_ID, shipped
+from norvash.core.rules.schools import SCHOOLS
+from norvash.core.sheet.fields import STAGES as SHEET_STAGES
 from norvash.core.stages import STAGES
+from norvash.core.work_list import AT_STAGE, TASKS
 from norvash.drawing.stage_scale import stage_scale
-from norvash.errors import NorvashError
+from norvash.errors import InputError, NorvashError
+from norvash.store import motors
 from norvash.store import rules as store
+from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import RuleForm
 from norvash.work.context import rulebook
-from norvash.work.ruling import clear_rule, set_rule
+from norvash.work.ruling import clear_rule, set_rule, set_school
 
 router = APIRouter()
 
 
 @router.get("/rulebook")
 def show(request: Request, conn: Conn) -> HTMLResponse:
-    """Show all rules by subject."""
+    """Show all rules and schools by subject."""
     book = rulebook(conn)
     edges: dict[str, float] = {stage: book.figure(f"stage.{stage}").value for stage in STAGES if stage != "fit"}
     changed: dict[str, list[object]] = {}
     for override in book.overrides.values():
         changed.setdefault(override.rule_id, []).append(override)
-    return page(
-        request,
-        "rulebook.html",
-        area="Rulebook",
-        groups=GROUPS,
-        changed=changed,
-        scale=stage_scale(edges, 1000),
-        errors={},
-    )
+    return page(request, "rulebook.html", area="Rulebook", groups=GROUPS, changed=changed, schools=SCHOOLS, names=_names(conn, book),
+                scale=stage_scale(edges, 1000), errors={})  # fmt: skip
+
+
+@router.get("/rulebook/causes")
+def causes(request: Request, conn: Conn) -> HTMLResponse:
+    """Show the tables by which causes are found."""
+    rules = MotorRules(rulebook(conn))
+    return page(request, "causes.html", area="Rulebook", causes=CAUSES, signs=SIGNS, checks=CHECKS, classes=CLASSES, surroundings=SURROUNDINGS,
+                means=strengths(rules), errors={})  # fmt: skip
 
 
 @router.get("/rulebook/{rule_id}")
 def one(request: Request, conn: Conn, rule_id: str) -> Response:
-    """Show one rule with its history, and the field to change it."""
+    """Show one rule or school with its history, and the field to change it."""
     return _page(request, conn, rule_id, {}, None)
 
 
@@ -47,26 +59,85 @@ def _page(
     request: Request, conn: Conn, rule_id: str, typed: dict[str, str], error: NorvashError | None
 ) -> HTMLResponse:
     book = rulebook(conn)
+    targets = [("site", "the whole site"), *((f"class:{c}", f"class {c}") for c in CLASSES),
+               *((f"type:{t.name}", f"type {t.name}") for t, _ in motors.list_types(conn)), ("motor", "one motor, by its tag")]  # fmt: skip
+    shown = {
+        "area": "Rulebook", "targets": targets, "history": store.list_history(conn, rule_id), "names": _names(conn, book), "act_id": fresh_id(),
+        "set_here": [o for o in book.overrides.values() if o.rule_id == rule_id], "typed": typed, "error": error, "errors": errors_of(error),
+    }  # fmt: skip
+    status = status_of(error) if error else 200
+    if rule_id in SCHOOLS_BY_ID:
+        choices = [(c, book.choice(rule_id, c)) for c in CLASSES]
+        return page(
+            request,
+            "school.html",
+            status,
+            school=SCHOOLS_BY_ID[rule_id],
+            choices=choices,
+            used=_school_used(rule_id),
+            **shown,
+        )
     rule = book.rule(rule_id)
     figures = [(c, book.figure(rule_id, c)) for c in CLASSES]
-    return page(request, "rule.html", status_of(error) if error else 200, area="Rulebook", rule=rule, figures=figures,
-                history=store.list_history(conn, rule_id), classes=CLASSES, act_id=fresh_id(), clear_id=fresh_id(),
-                typed=typed, error=error, errors=errors_of(error))  # fmt: skip
+    return page(request, "rule.html", status, rule=rule, figures=figures, used=_used().get(rule_id, ()), **shown)
+
+
+def _names(conn: Connection, book: Rulebook) -> dict[tuple[str, str], str]:
+    """Return the words for what each override is about."""
+    types = {t.id: t.name for t, _ in motors.list_types(conn)}
+    made: dict[tuple[str, str], str] = {}
+    for o in book.overrides.values():
+        if o.scope == "motor":
+            made[o.scope, o.scope_id] = f"motor {motors.fetch_motor(conn, o.scope_id).tag}"
+        else:
+            made[o.scope, o.scope_id] = {"site": "the site", "class": f"class {o.scope_id}"}.get(
+                o.scope, f"type {types.get(o.scope_id, '')}"
+            )
+    return made
+
+
+@cache
+def _used() -> dict[str, tuple[tuple[str, str], ...]]:
+    """Return the sums that use each rule, as their examples show."""
+    from norvash.core.sums.catalogue import SUMS
+    from norvash.work.sums import work_out
+
+    found: dict[str, list[tuple[str, str]]] = {}
+    for entry in SUMS.values():
+        for rule_id in getattr(work_out(entry.name, dict(entry.example), shipped())[1], "rules", ()):
+            found.setdefault(rule_id, []).append((f"/sums/{entry.name}", entry.title))
+    return {k: tuple(v) for k, v in found.items()}
+
+
+def _school_used(school_id: str) -> list[str]:
+    """Return where a school is shown: stages of the sheet and tasks of the work list."""
+    stages = [f"stage “{SHEET_STAGES[s]}”" for s, ids in AT_STAGE.items() if school_id in ids]
+    return [*stages, *(f"task “{t.what}”" for t in TASKS.values() if school_id in t.schools)]
 
 
 @router.post("/rulebook/{rule_id}")
 def change(request: Request, conn: Conn, now: Now, who: Who, rule_id: str, typed: Typed) -> Response:
-    """Set the site's own figure, or take it back; the motors are judged anew in the background."""
+    """Set something in place of the default, or take it back; the motors are judged anew in the background."""
     form = RuleForm.of(typed)
+    scope, of = form.scope
     try:
         act = act_of(typed, who, now)
         if form.clear:
-            clear_rule(conn, act, rule_id, form.motor_class)
+            clear_rule(conn, act, rule_id, scope, of)
+        elif rule_id in SCHOOLS_BY_ID:
+            set_school(conn, act, rule_id, scope, of, form.value, form.why)
         else:
-            set_rule(conn, act, rule_id, form.motor_class, form.value, form.why)
+            set_rule(conn, act, rule_id, scope, of, form.value, form.why)
     except NorvashError as error:
         if status_of(error) == 404 and error.field != "person":
             raise
-        return _page(request, conn, rule_id, typed, error)
+        return _page(request, conn, rule_id, typed, _at_tag(error, scope))
     request.app.state.catch_up(request.app)
     return go_to(f"/rulebook/{rule_id}")
+
+
+def _at_tag(error: NorvashError, scope: str) -> NorvashError:
+    """Return an error about the scope at the field in which it was given."""
+    if isinstance(error, InputError) and error.field in ("scope", "scope_id"):
+        return error.at("tag" if scope == "motor" else "target")
+    return error
