@@ -101,7 +101,8 @@ class Overrule:
 class MotorState:
     """Everything that a verdict on one motor rests on; sets in the order in which they were fitted.
 
-    `noted` are findings by position, 0 for the whole motor, from the open sheet and from what was put off.
+    `noted` are findings by position, 0 for the whole motor, from the open sheet and from what was put off; `asked_on` is a look
+    that was asked for on the last sheet.
     """
 
     figures: Figures
@@ -113,6 +114,7 @@ class MotorState:
     policies: tuple[Policy, ...] = ()
     noted: tuple[tuple[int, Finding], ...] = ()
     overrules: tuple[Overrule, ...] = ()
+    asked_on: date | None = None
 
     @property
     def unit(self) -> str:

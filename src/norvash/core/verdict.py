@@ -146,13 +146,15 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
 
 def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
     """Return what the forecast and every policy ask for."""
-    ahead = state.ahead
+    ahead, asked = state.ahead, tuple[Due, ...]()
+    if state.asked_on is not None:
+        asked = (Due("date asked for on the last sheet", None, state.asked_on, "asked for when the sheet was signed"),)
     if ahead is None:
-        return ()
+        return asked
     risk = rules["forecast.risk"] * 100
     own = Due("forecast", ahead.look_units, ahead.look_on,
               f"at most {risk:g} chances in 100 per interval that the limit is passed before", "forecast.risk")  # fmt: skip
-    return (own, *dues(state, state.policies, rules))
+    return (own, *dues(state, state.policies, rules), *asked)
 
 
 def _planned(state: MotorState, line_days: Days, look: Due | None) -> Days:

@@ -14,7 +14,7 @@ from norvash.core.use_log import Entry
 from norvash.store import forecasts, motors, policies, rounds, rules, use
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
-from norvash.work.sheet_state import facts_of, noted_of
+from norvash.work.sheet_state import beside, facts_of
 
 
 @dataclass(frozen=True, slots=True)
@@ -72,8 +72,8 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
     applied = MotorRules(book or rulebook(conn), motor.motor_class, motor.type_id or "", motor.id)
     entries, rate = use_of(conn, motor, figures, applied)
     positions, sets = motors.positions(conn, motor_id), rounds.list_sets(conn, motor_id)
-    noted, overrules = noted_of(conn, motor_id, facts_of(motor.motor_class, figures, positions), sets, applied)
+    sheets_say = beside(conn, motor_id, facts_of(motor.motor_class, figures, positions), sets, applied)
     state = MotorState(figures, positions, sets, entries, rate, forecasts.find_ahead(conn, motor_id),
-                       policies.list_policies(conn, motor_id, motor.type_id), noted, overrules)  # fmt: skip
+                       policies.list_policies(conn, motor_id, motor.type_id), sheets_say.noted, sheets_say.overrules, sheets_say.look_on)  # fmt: skip
     kind = motors.fetch_type(conn, motor.type_id) if motor.type_id else None
     return Context(motor, kind, state, applied)

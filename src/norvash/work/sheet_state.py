@@ -1,6 +1,8 @@
 """A sheet put together from the record, and what it says of its motor beyond the readings."""
 
 from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import date
 
 from norvash.core.figures import Figures
 from norvash.core.findings import Finding
@@ -16,6 +18,17 @@ from norvash.store.database import Connection
 from norvash.store.sheets import SheetRow
 
 Noted = tuple[tuple[int, Finding], ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Beside:
+    """What sheets say of a motor beside its readings: findings, what was overruled, and a look asked for."""
+
+    noted: Noted
+    overrules: tuple[Overrule, ...] = ()
+    look_on: date | None = None
+
+
 _GONE = ("done", "dropped")
 
 
@@ -24,14 +37,12 @@ def put_together(conn: Connection, row: SheetRow, facts: Facts) -> Sheet:
     return Sheet(row.id, row.number, row.kind, row.at, row.person, facts, sheets.list_entries(conn, row.id), row.signed_at)  # fmt: skip
 
 
-def noted_of(
-    conn: Connection, motor_id: str, facts: Facts, sets: Sequence[BrushSet], rules: MotorRules
-) -> tuple[Noted, tuple[Overrule, ...]]:
-    """Return the findings that stand beside the readings, and what was overruled; that lasts until the next sheet."""
+def beside(conn: Connection, motor_id: str, facts: Facts, sets: Sequence[BrushSet], rules: MotorRules) -> Beside:
+    """Return what stands beside the readings; what was overruled or asked for lasts until the next visit."""
     row = sheets.newest_sheet_of(conn, motor_id)
     put_off = [(d.position, BY_ID[d.finding]) for d in sheets.list_deferred(conn, motor_id) if d.finding in BY_ID]
     if row is None:
-        return tuple(put_off), ()
+        return Beside(tuple(put_off))
     sheet = put_together(conn, row, facts)
     gone = frozenset(
         (p, f.removeprefix("decide."))
@@ -41,7 +52,10 @@ def noted_of(
     found = list(voices(sheet, rules, _worn(sets, facts.figures))) if row.signed_at is None else []
     noted = dict.fromkeys(x for x in (*found, *put_off) if (x[0], x[1].id) not in gone)
     latest = max((r.at for s in sets for r in s.rounds), default=row.at)
-    return tuple(noted), _overrules(sheet) if row.at >= latest or row.signed_at is None else ()
+    if row.signed_at is not None and row.at < latest:
+        return Beside(tuple(noted))
+    sooner = str(row.signed.get("sooner") or "")
+    return Beside(tuple(noted), _overrules(sheet), date.fromisoformat(sooner) if sooner else None)
 
 
 def _overrules(sheet: Sheet) -> tuple[Overrule, ...]:

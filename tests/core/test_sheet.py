@@ -1,0 +1,353 @@
+"""A bench sheet in the core: what is offered, gates, what measurements say, what is decided, what keeps it open, what to bring."""
+
+from datetime import date, datetime
+from typing import Any
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from norvash.core.classes import TEMPLATES
+from norvash.core.figures import Figures
+from norvash.core.findings import GROUPS
+from norvash.core.gauge_line import Frame, LineReader, line_of
+from norvash.core.part_findings import ALL_GROUPS, BY_ID, COMPONENTS, component_of
+from norvash.core.positions import even_positions
+from norvash.core.rules.book import MotorRules, Override
+from norvash.core.rules.catalogue import rulebook_with, shipped
+from norvash.core.rules.schools import SCHOOLS
+from norvash.core.sheet.before import judge_before
+from norvash.core.sheet.bringing import what_to_bring
+from norvash.core.sheet.deciding import matters
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.fields import FIELDS, STAGES, fields_of
+from norvash.core.sheet.gates import steps_of
+from norvash.core.sheet.geometry import geometry
+from norvash.core.sheet.progress import progress
+from norvash.core.sheet.saying import sheet_says
+from norvash.core.sheet.sheet import Given, Sheet, gate
+from norvash.core.sheet.signing import holds
+from norvash.core.sheet.typed import read_entry
+from norvash.core.sheet.voices import voices
+from norvash.core.state import MotorState, Overrule
+from norvash.core.verdict import Findings, findings
+from norvash.core.work_list import TASKS, tasks_for, work_list
+from norvash.drawing.finding_picture import finding_picture
+from norvash.errors import InputError
+from states import T0, TODAY, a_round, state
+
+RULES = shipped()
+NOON = datetime(2026, 6, 1, 12)
+
+
+def facts(motor_class: str = "tool", brushes: int = 2, **own: float | str) -> Facts:
+    given: dict[str, float | str] = {"new_mm": 22.0, "limit_mm": 8.0, **own}
+    return Facts(motor_class, Figures(given, {}, TEMPLATES[motor_class].lends), even_positions(brushes))
+
+
+def sheet(about: Facts | None = None, kind: str = "full", /, **entries: Any) -> Sheet:
+    """A sheet with entries; a tuple holds those of places 1, 2, …; a dot in a field is written as two underscores."""
+    made: dict[tuple[str, int], Given] = {}
+    for name, value in entries.items():
+        field = name.replace("__", ".").replace("_", "-")
+        many = value if isinstance(value, tuple) else (value,)
+        for place, one in enumerate(many, start=1 if isinstance(value, tuple) else 0):
+            word, number = (one, None) if isinstance(one, str) else ("", float(one))
+            made[field, place] = Given(f"{field}.{place}", str(one), word, number, "Ines", NOON)
+    return Sheet("s", 1, kind, NOON, "Ines", about or facts(), made)  # type: ignore[arg-type]
+
+
+def found_in(shown: MotorState | None = None) -> Findings:
+    return findings(shown or state(a_round(20, 20, 20.2)), RULES, TODAY)
+
+
+SAFE = {"confirm__safe": "yes"}
+
+
+def test_a_series_motor_is_never_offered_a_run_without_load_and_taps_only_where_there_are_some() -> None:
+    def ids(about: Facts) -> set[str]:
+        return {f.id for stage in STAGES for f in fields_of(stage, about, RULES)}
+
+    assert "noload-a" not in ids(facts("traction", 4, construction="series"))
+    assert "noload-a" in ids(facts("industrial", 4, construction="shunt"))
+    assert any("runs away" in s.caution for s in steps_of("power", facts("traction", 4, construction="series"), RULES))
+    assert "tap-v" not in ids(facts())
+    assert "tap-v" in ids(facts("appliance", speed_taps="0.5; 1"))
+    assert ("terminal-ohm" in ids(facts(rated_v=230.0)), "terminal-v" in ids(facts(rated_v=230.0))) == (True, False)
+    assert ("terminal-ohm" in ids(facts(rated_v=12.0)), "terminal-v" in ids(facts(rated_v=12.0))) == (False, True)
+    assert len({f.id for f in FIELDS}) == len(FIELDS)
+    assert {f.stage for f in FIELDS} == set(STAGES)
+
+
+CAUTIONS: dict[str, tuple[Facts, str]] = {
+    "heavy": (facts("industrial", 4, mass_kg=148.0), "Hoist or second person for 148 kg"),
+    "magnets": (facts("starter", 4, construction="permanent-magnet"), "pacemaker"),
+    "capacitors": (facts("industrial", 4, capacitors="yes"), "Capacitors discharged"),
+    "hoist": (facts("industrial", 4), "Suspended loads"), "truck": (facts("traction", 4), "Wheels off the ground"),
+    "starter": (facts("starter", 4), "Battery earth lead off first"), "dynamo": (facts("generator", 2), "Belt and fan"),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("about", "words"), CAUTIONS.values(), ids=CAUTIONS.keys())
+def test_the_gate_shows_what_this_machine_asks_for(about: Facts, words: str) -> None:
+    assert any(words in s.act for s in steps_of("safe", about, RULES))
+
+
+def test_a_gate_opens_by_every_step_or_by_a_waiver_and_names_what_is_left() -> None:
+    steps = steps_of("safe", facts(), RULES)
+    ticked = {f"step__safe__{s.id}": "yes" for s in steps}
+    assert gate(sheet(), "safe", RULES).to_do[-1] == "how it is isolated"
+    assert gate(sheet(**dict(list(ticked.items())[1:]), safe__method="unplugged"), "safe", RULES).to_do == (
+        steps[0].act,
+    )
+    assert gate(sheet(**ticked), "safe", RULES).state == "open"
+    assert gate(sheet(**ticked, safe__method="unplugged"), "safe", RULES).state == "passed"
+    waived = gate(sheet(waive__safe="on the bench in parts"), "safe", RULES)
+    assert (waived.state, waived.why, waived.person) == ("waived", "on the bench in parts", "Ines")
+
+
+BEFORE: dict[str, tuple[dict[str, object], dict[str, str], str]] = {
+    "nothing at the terminals": ({"supply_v": 2.0}, {"volts": "missing"}, "look upstream"),
+    "low": ({"supply_v": 180.0}, {"volts": "no"}, "measure the drops"),
+    "right": ({"supply_v": 228.0}, {"volts": "right"}, "right"),
+    "one setting dead": ({"supply_v": 230.0, "tap_v": (115.0, 0.0, 229.0)}, {"taps": "one"}, "step 2 is dead"),
+    "a joint": ({"joint_v": 0.3}, {"joint": "yes"}, "clean and tighten"),
+    "a terminal": ({"terminal_ohm": 0.4}, {"terminal-bad": "yes"}, "retension"),
+    "no current": ({"noload_a": 0.0}, {"amps": "none"}, "open"),
+    "high current": ({"noload_a": 2.0}, {"amps": "high"}, "drag or shorted"),
+    "low current": ({"noload_a": 0.5}, {"amps": "low"}, "contact"),
+    "battery weak": ({"rest_v": 12.6, "cranking_v": 8.1, "cranking_a": 90.0}, {"cranking": "yes"}, "battery, cables and joints first"),
+    "battery good": ({"rest_v": 12.7, "cranking_v": 10.4, "cranking_a": 90.0}, {"cranking": "no"}, "holds up"),
+    "volts rise": ({"rest_v": 11.0, "cranking_v": 12.0}, {}, "rise while cranking"),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("entries", "signs", "words"), BEFORE.values(), ids=BEFORE.keys())
+def test_each_measurement_before_opening_is_judged_and_feeds_the_diagnosis(
+    entries: dict[str, object], signs: dict[str, str], words: str
+) -> None:
+    rated = 12.0 if any("crank" in e or "rest" in e for e in entries) else 230.0
+    about = facts("starter" if rated == 12 else "tool", rated_v=rated, noload_a=1.0, speed_taps="0.5; 0.75; 1")
+    judged = judge_before(sheet(about, **entries), RULES)
+    assert signs.items() <= judged.signs.items()
+    assert any(words in j.words for j in judged.judged), [j.words for j in judged.judged]
+
+
+VOICES: dict[str, tuple[dict[str, object], list[tuple[int, str]]]] = {
+    "springs even": ({"force": (9.0, 9.2)}, []),
+    "one spring off its set": ({"force": (9.0, 7.0)}, [(1, "spring.off"), (2, "spring.far-off")]),
+    "one spring a little off": ({"force": (9.0, 8.0)}, [(2, "spring.off")]),
+    "gap": ({"gap": (1.2, 4.0)}, [(2, "gap.wide")]), "gap under": ({"gap": (0.3,)}, [(1, "gap.narrow")]),
+    "brush tight": ({"box_t": (6.4,), "brush_t": (6.39,)}, [(1, "clearance.tight")]),
+    "brush loose": ({"box_t": (7.4,), "brush_t": (6.4,)}, [(1, "clearance.loose")]),
+    "brush right": ({"box_t": (6.55,), "brush_t": (6.4,)}, []),
+    "insulation": ({"insulation_mohm": 0.2}, [(0, "insulation.low")]), "earth": ({"earth_ohm": 0.5}, [(0, "earth.open")]),
+    "seen and mended": ({"seen__commutator__black": "yes", "decide__commutator__black": "done"}, []),
+    "seen": ({"seen__bearing__rough": "yes"}, [(0, "bearing.rough")]),
+    "much dust": ({"dust_g": 9.0}, [(0, "dust.much")]), "dust as worn": ({"dust_g": 0.5}, []),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("entries", "expected"), VOICES.values(), ids=VOICES.keys())
+def test_what_a_sheet_says_of_the_parts(entries: dict[str, object], expected: list[tuple[int, str]]) -> None:
+    about = facts(thickness_mm=6.4, width_mm=12.5, force_nominal_n=9.0, grade_family="resin-bonded")
+    said = voices(sheet(about, **entries), RULES, (4.0, 4.2))
+    assert [(n, f.id) for n, f in said] == expected
+
+
+def test_every_finding_has_a_picture_a_part_and_a_task() -> None:
+    for _, group in ALL_GROUPS:
+        for finding in group:
+            assert component_of(finding.id) in COMPONENTS
+            assert finding.stage == "fit" or tasks_for(finding.id), finding.id
+    pictures = {finding_picture(f.id).svg() for _, group in GROUPS for f in group}
+    assert len(pictures) == sum(len(group) for _, group in GROUPS)
+    assert {s for t in TASKS.values() for s in t.schools} <= {s.id for s in SCHOOLS}
+
+
+@given(st.lists(st.sampled_from(sorted(BY_ID)), max_size=6), st.sampled_from([19.0, 12.0, 9.0, 7.0]))
+def test_the_worst_voice_wins_and_an_overruling_keeps_what_it_was(ids: list[str], length: float) -> None:
+    noted = tuple((1, BY_ID[i]) for i in ids)
+    base = state(a_round(20, length, length + 0.1))
+    shown = MotorState(base.figures, base.positions, base.sets, base.entries, base.rate, noted=noted)
+    found = found_in(shown)
+    order = ["fit", "watch", "plan", "change", "stop"]
+    ranks = [order.index(BY_ID[i].stage) for i in ids] + [order.index(c.stage) for c in found.components if c.stage]
+    assert order.index(found.stage or "fit") == max(ranks)
+    ruled = Overrule("brushes", "fit", "Ines", "seen with own eyes", date(2026, 6, 1))
+    over = found_in(
+        MotorState(base.figures, base.positions, base.sets, base.entries, base.rate, noted=noted, overrules=(ruled,))
+    )
+    brushes, before = (next(c for c in f.components if c.id == "brushes") for f in (over, found))
+    assert (brushes.stage, brushes.before, brushes.overruled) == ("fit", before.stage, ruled)
+    assert all(a.stage == b.stage for a, b in zip(over.components, found.components, strict=True) if a.id != "brushes")
+
+
+def test_schools_say_when_a_set_is_changed_and_some_are_refused() -> None:
+    def stage(key: str, motor_class: str, *lengths: float, lines: int | None = None) -> str | None:
+        book = rulebook_with([Override("school.when", "site", "", 0.0, "Ines", "2026-06-01", "tried", key)])
+        shown = state(a_round(20, *lengths, lines=lines), own={"new_mm": 40.0, "limit_mm": 2.0})
+        return findings(shown, MotorRules(book, motor_class), TODAY).stage
+
+    assert (stage("limit", "tool", 9.5, 14), stage("share", "tool", 9.5, 14)) == ("plan", "change")
+    assert (stage("limit", "tool", 30, 30.5, lines=1), stage("lines", "tool", 30, 30.5, lines=1)) == ("watch", "plan")
+    assert stage("lines", "tool", 30, 30.5, lines=2) == "change"
+    refused = MotorRules(
+        rulebook_with([Override("school.when", "site", "", 0.0, "Ines", "2026-06-01", "cheap", "symptoms")]), "traction"
+    )
+    assert refused.choice("school.when").key == "limit"
+    with pytest.raises(InputError, match="refused for class industrial"):
+        next(s for s in SCHOOLS if s.id == "school.when").check("symptoms", "industrial")
+
+
+def test_a_sheet_is_clean_only_when_nothing_is_open() -> None:
+    shown = found_in()
+    assert {h.stage for h in holds(sheet(), shown, (), RULES)} == {"safe", "brushes", "decide"}
+    here = found_in(state(a_round(20, 20, 20.2)))
+    made = sheet(**SAFE, outcome="service", confirm__service="yes")
+    measured = Sheet("r20", 1, "full", T0, "Ines", made.facts, made.entries)
+    assert holds(measured, here, (), RULES) == ()
+    permit = Sheet(
+        "r20",
+        1,
+        "full",
+        T0,
+        "Ines",
+        made.facts,
+        {**made.entries, ("permit.open", 1): Given("p", "volts", "volts", None, "Ines", NOON)},
+    )
+    assert [h.stage for h in holds(permit, here, (), RULES)] == ["before"]
+    unopened = sheet(upstream="upstream", outcome="upstream")
+    assert holds(unopened, found_in(state()), (), RULES) == ()
+    rail = {s.id: s.state for s in progress(unopened, found_in(state()), (), RULES)}
+    assert (rail["brushes"], rail["before"], rail["decide"], rail["sign"]) == ("skipped", "done", "done", "waiting")
+    assert {s.id: s.state for s in progress(sheet(), shown, (), RULES)}["brushes"] == "held"
+    quick = sheet(None, "quick")
+    assert [h.stage for h in holds(quick, shown, (), RULES)] == ["safe", "sign", "brushes"]
+
+
+def test_what_is_to_be_decided_and_what_follows() -> None:
+    worn = found_in(state(a_round(20, 9.0, 12.0, seen=((2, "terminal.poor"), (1, "face.glazed")))))
+    asked = matters(sheet(), worn)
+    assert [(m.finding.id, m.settled) for m in asked] == [("set.worn", False), ("terminal.poor", False)]
+    put_off = Given("d", "deferred", "deferred", None, "Ines", NOON, {"who": "Bram", "day": "2026-07-01"})
+    unnamed = Given("d", "deferred", "deferred", None, "Ines", NOON)
+    for given_, settled in ((put_off, True), (unnamed, False)):
+        some = Sheet("s", 1, "full", T0, "Ines", facts(), {("decide.terminal.poor", 2): given_})
+        assert matters(some, worn)[1].settled is settled
+    work = work_list([(m.place, m.finding) for m in asked[1:]], "the set is worn", RULES)
+    assert [w.task.id for w in work] == ["fit-set", "terminal"]
+    assert work[1].because == ("Brush B: terminal dirty, loose or oxidised",)
+    assert any(c.school.id == "school.one-or-all" for c in work[0].ways)
+
+
+def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
+    from norvash.core.sentence import verdict
+    from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
+
+    def says(made: Sheet, shown: MotorState) -> tuple[str, str]:
+        found = findings(shown, RULES, TODAY)
+        before = judge_before(made, RULES)
+        signs = noticed(made, before, found, {c.finding.id for c in found.conditions})
+        cause = diagnosis_of(made, signs, RULES) if complained(signs) else None
+        said = sheet_says(made, found, verdict(found, shown, RULES, TODAY), cause, RULES)
+        return said.word, said.act
+
+    assert says(sheet(), state()) == ("Not measured", "Measure this set.")
+    assert says(sheet(sign__start="dead", sign__tapped="yes", sign__idle="yes", sign__uneven="yes"), state())[
+        1
+    ].startswith("Likely cause: brush stuck")
+    dead = sheet(facts(rated_v=230.0), sign__start="dead", supply_v=1.0)
+    assert says(dead, state()) == ("Not opened", "Do not open the motor yet: the fault lies most likely before it.")
+    settled = sheet(sign__start="dead", upstream="upstream")
+    assert says(settled, state())[1] == "Leave the motor closed: the fault lies before it."
+    worn = Sheet("r20", 1, "full", T0, "Ines", facts(), sheet(sign__weak="yes").entries)
+    assert says(worn, state(a_round(20, 9.0, 12.0)))[0] == "Change now"
+
+
+def test_what_to_bring_follows_the_type_and_the_suspicion() -> None:
+    from norvash.core.diagnosis.ranking import diagnose
+
+    cause = diagnose("starter", {"start": "clicks", "cranking": "yes"}, RULES)
+    items = {
+        i.what: i.why
+        for i in what_to_bring(facts("starter", 4, mass_kg=40.0, grade="LP-B 9"), found_in(), cause, RULES)
+    }
+    assert "millivoltmeter, jump lead, brush for terminals" in items
+    assert "hoist, slings, a second person" in items
+    assert "seals and O-rings of its case" in items
+    plain = {i.what for i in what_to_bring(facts(grade="LP-B 9"), found_in(state(a_round(20, 9.0, 9.5))), None, RULES)}
+    assert any(w.startswith("set of 2 brushes 6.4 × 12.5 × 22 mm, LP-B 9") for w in plain)
+
+
+def test_the_geometry_of_the_brush_is_worked_out_from_what_is_known() -> None:
+    about = facts("industrial", 4, thickness_mm=12.5, width_mm=25.0, commutator_d_mm=120.0, bars=87.0, rated_a=38.0, rated_v=220.0,
+                  grade_family="electrographite", force_new_n=9.0, spring_rate_n_per_mm=0.15, holder_gap_mm=2.2)  # fmt: skip
+    rules = MotorRules(rulebook_with(()), "industrial")
+    lines = {g.words: g for g in geometry(sheet(about, force=(7.0, 8.0, 7.8, 7.6)), found_in(), rules)}
+    assert lines["Current density at rated current"].value == pytest.approx(38 / (2 * 3.125))
+    assert lines["Spring pressure, the one farthest off"].value == pytest.approx(1000 * 7.0 / 312.5)
+    assert lines["Bars covered by a brush"].value == pytest.approx(2.885, abs=0.01)
+    assert lines["Pressure at the limit, by the spring's rate"].value == pytest.approx(1000 * (9 - 0.15 * 14) / 312.5)
+    assert not [g for g in geometry(sheet(facts()), found_in(), RULES) if g.words.startswith("Current")]
+
+
+WRONG: dict[str, tuple[str, str, dict[str, str], str]] = {
+    "not a number": ("gap", "wide", {}, "value"), "another unit": ("gap", "3 N", {}, "value"), "past its bounds": ("gap", "900", {}, "value"),
+    "no such answer": ("urgency", "soon", {}, "value"), "no tick": ("marks", "maybe", {}, "value"), "too long": ("complaint", "x" * 401, {}, "value"),
+    "a day gone": ("next-look", "2020-01-01", {}, "value"), "no day": ("next-look", "soon", {}, "value"),
+    "put off by nobody": ("decide.lead.taut", "deferred", {"day": "2026-07-01"}, "who"), "put off for ever": ("decide.lead.taut", "deferred", {"who": "Ines"}, "day"),
+    "dropped without a reason": ("decide.lead.taut", "dropped", {}, "why"), "decided otherwise": ("decide.lead.taut", "perhaps", {}, "value"),
+    "nothing that can be found": ("decide.no.such", "done", {}, "value"), "overruled without a reason": ("overrule.brushes", "fit", {}, "why"),
+    "a permit for nobody": ("permit.open", "volts", {"barriers": "rope", "minutes": "5"}, "who"),
+    "a permit for ever": ("permit.open", "volts", {"who": "I", "barriers": "rope", "minutes": "600"}, "minutes"),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("field_id", "text", "more", "at"), WRONG.values(), ids=WRONG.keys())
+def test_what_cannot_be_is_refused_where_it_is(field_id: str, text: str, more: dict[str, str], at: str) -> None:
+    from norvash.core.sheet.fields import field_of
+
+    field = field_of(field_id)
+    assert field is not None
+    with pytest.raises(InputError) as caught:
+        read_entry(field, text, more, facts(), RULES, TODAY)
+    assert (caught.value.field, bool(caught.value.remedy)) == (at, True)
+    assert read_entry(field, "  ", more, facts(), RULES, TODAY).word == ""
+
+
+LINES: dict[str, tuple[list[tuple[bytes, float]], list[str]]] = {
+    "whole": ([(line_of("12.43 mm"), 1)], ["12.43 mm"]),
+    "cut in two": ([(line_of("12.43 mm")[:4], 1), (line_of("12.43 mm")[4:], 1.02)], ["12.43 mm"]),
+    "two at once, apart": ([(line_of("1 mm"), 1), (line_of("2 mm"), 2)], ["1 mm", "2 mm"]),
+    "too fast": ([(line_of("1 mm") + line_of("2 mm"), 1)], ["1 mm", "!came too soon"]),
+    "inches": ([(line_of("0.488 in"), 1)], ["0.488 in"]),
+    "another unit": ([(line_of("12.4 N"), 1)], ["!does not belong here"]),
+    "no unit": ([(line_of("12.4"), 1)], ["!without a unit"]),
+    "garbage": ([(b"\xff\x00;;\n", 1)], ["!damaged or cut"]),
+    "damaged": ([(line_of("12.43 mm").replace(b"4", b"9"), 1)], ["!damaged or cut"]),
+    "its tail only": ([(line_of("12.43 mm")[5:], 1)], ["!damaged or cut"]),
+    "empty lines": ([(b"\r\n\n \n", 1)], []),
+    "without an end": ([(b"x" * 99, 1), (line_of("3 mm"), 2)], ["!without an end", "3 mm"]),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("sent", "expected"), LINES.values(), ids=LINES.keys())
+def test_lines_of_the_gauge(sent: list[tuple[bytes, float]], expected: list[str]) -> None:
+    reader, got = LineReader(), list[Frame]()
+    for data, at in sent:
+        got += reader.feed(data, at)
+    assert len(got) == len(expected)
+    for frame, words in zip(got, expected, strict=True):
+        assert words[1:] in frame.trouble if words.startswith("!") else frame.text == words
+
+
+@given(st.lists(st.floats(0.5, 60).map(lambda x: f"{x:.2f} mm"), min_size=1, max_size=5), st.integers(1, 9))
+def test_lines_cut_anywhere_come_through_whole(texts: list[str], piece: int) -> None:
+    reader, got, clock = LineReader(), list[Frame](), 0.0
+    for text in texts:
+        data = line_of(text)
+        clock += 1
+        for i in range(0, len(data), piece):
+            got += reader.feed(data[i : i + piece], clock)
+    assert [f.text for f in got] == texts
