@@ -38,6 +38,7 @@ STATES = {
 }  # fmt: skip
 
 
+@pytest.mark.long
 @pytest.mark.parametrize(("tag", "state"), STATES.items())
 def test_each_story_is_told(house: Connection, tag: str, state: tuple[str, str]) -> None:
     page = shown(house, tag)
@@ -45,6 +46,7 @@ def test_each_story_is_told(house: Connection, tag: str, state: tuple[str, str])
     assert not state[1] or state[1] in page.said.flags
 
 
+@pytest.mark.long
 def test_the_house_has_every_class_and_four_years_of_work(house: Connection) -> None:
     assert len(MACHINES) >= 10
     assert {m.motor_class for m in MACHINES} == {"appliance", "tool", "starter", "industrial", "traction", "generator"}
@@ -56,6 +58,7 @@ def test_the_house_has_every_class_and_four_years_of_work(house: Connection) -> 
     assert sum(len(shown(house, m.tag).context.state.sets) > 1 for m in MACHINES) >= 8
 
 
+@pytest.mark.long
 def test_special_records(house: Connection) -> None:
     tug = shown(house, "TG-01").context.state
     assert tug.offset_units < 0
