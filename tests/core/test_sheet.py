@@ -23,6 +23,7 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.fields import FIELDS, STAGES, fields_of
 from norvash.core.sheet.gates import steps_of
 from norvash.core.sheet.geometry import geometry
+from norvash.core.sheet.keeping import stays
 from norvash.core.sheet.progress import progress
 from norvash.core.sheet.saying import sheet_says
 from norvash.core.sheet.sheet import Given, Sheet, gate
@@ -241,6 +242,14 @@ def test_what_is_to_be_decided_and_what_follows() -> None:
     assert any(c.school.id == "school.one-or-all" for c in work[0].ways)
 
 
+def test_a_brush_may_stay_only_when_it_is_good() -> None:
+    shown = state(
+        a_round(20, 20.0, 12.0, 20.1, None, seen=((3, "lead.strands-10"), (1, "brush.chip-small"))), brushes=4
+    )
+    found = [(x.label, x.may) for x in stays(found_in(shown), shown, RULES)]
+    assert found == [("A", True), ("B", False), ("C", False), ("D", False)]
+
+
 def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
     from norvash.core.sentence import verdict
     from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
@@ -340,6 +349,13 @@ def test_lines_of_the_gauge(sent: list[tuple[bytes, float]], expected: list[str]
     assert len(got) == len(expected)
     for frame, words in zip(got, expected, strict=True):
         assert words[1:] in frame.trouble if words.startswith("!") else frame.text == words
+
+
+def test_a_line_that_was_asked_for_is_never_too_soon() -> None:
+    reader = LineReader()
+    assert reader.feed(line_of("1 mm"), 1)[0].text == "1 mm"
+    reader.expect()
+    assert reader.feed(line_of("2 mm"), 1.05)[0].text == "2 mm"
 
 
 @given(st.lists(st.floats(0.5, 60).map(lambda x: f"{x:.2f} mm"), min_size=1, max_size=5), st.integers(1, 9))

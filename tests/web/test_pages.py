@@ -274,6 +274,12 @@ def test_the_json_twin_writes_once_and_says_what_it_decided(client: TestClient, 
     verdict = client.get(f"/api/v1/motors/{motor}").json()
     assert verdict["brushes"][0]["length_mm"] == pytest.approx(12.3952)
     assert verdict["flags"] == ["incomplete"]
+    force = {"act_id": "entry-by-json", "person": "Ines Torvald", "field": "force", "place": 1, "value": "7,9 N"}
+    for status in (200, 200):
+        assert client.post(f"/api/v1/sheets/{opened}/entries", json=force).status_code == status
+    assert (
+        client.post(f"/api/v1/sheets/{opened}/entries", json={**force, "act_id": "entry-by-json-2"}).status_code == 409
+    )
     signing = {"act_id": "sign-by-json", "person": "Ines Torvald", "service": True}
     refused = client.post(f"/api/v1/sheets/{opened}/sign", json=signing)
     assert (refused.status_code, refused.json()["error"]["field"]) == (422, "why")

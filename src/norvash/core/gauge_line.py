@@ -53,6 +53,10 @@ class LineReader:
             made.append(Frame("", "The gauge sends something without an end; it was thrown away. Measure again."))
         return made
 
+    def expect(self) -> None:
+        """Take the next line whenever it comes: it was asked for."""
+        self._last_s = -1.0
+
     def _timed(self, frame: Frame, at_s: float) -> Frame:
         if frame.trouble:
             return frame

@@ -40,6 +40,7 @@ _MEND = {
     "change": "Mend it at this visit.",
     "stop": "Take it out of service: it must not run before this is mended.",
 }
+_MEND_WORDS = {"plan": "Plan the repair", "change": "Mend now"}
 _ACTS = {
     "fit": "Run on.",
     "watch": "Watch this set.",
@@ -75,7 +76,8 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
         )
         if on
     )
-    act = (_ACTS if _by_carbon(found) else _MEND)[found.stage or "fit"]
+    carbon = _by_carbon(found)
+    act = (_ACTS if carbon else _MEND)[found.stage or "fit"]
     if "past its date" in flags:
         act = "Measure it or change it now: by its use it is past its limit."
     elif "look due" in flags:
@@ -84,7 +86,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
         act = f"Settle the reading of brush {found.doubts[0].label} first."
     elif found.missing and found.stage in ("fit", "watch"):
         act = f"Measure {listed(list(found.missing))} to complete the round."
-    word = WORDS[found.stage or "fit"]
+    word = WORDS[found.stage or "fit"] if carbon else _MEND_WORDS.get(found.stage or "fit", WORDS[found.stage or "fit"])
     return Verdict(act, _why(found, unit), "" if found.stage == "stop" else sure_words(found, state), _by_when(found, state, rules, today), word,
                    reasons(found, state, rules), flags)  # fmt: skip
 

@@ -24,7 +24,7 @@ class GaugeLink:
     def __init__(self, address: str) -> None:
         self.address, self.connected = address, False
         self._socket: socket.socket | None = None
-        self._seq, self._frame, self._holder = 0, Frame(""), ""
+        self._seq, self._frame, self._holder, self._reader = 0, Frame(""), "", LineReader()
         self._news, self._over = threading.Condition(), threading.Event()
         self._thread: threading.Thread | None = None
 
@@ -53,6 +53,7 @@ class GaugeLink:
             self._holder, before = by, self._seq
             if self._socket is None:
                 return Value(seq=self._seq, text="", trouble="No gauge is connected; type the value.")
+            self._reader.expect()
             try:
                 self._socket.sendall(b"?\n")
             except OSError:
@@ -79,7 +80,7 @@ class GaugeLink:
             self._over.wait(_AGAIN_S)
 
     def _listen(self, talk: socket.socket) -> None:
-        reader = LineReader()
+        self._reader = LineReader()
         while not self._over.is_set():
             try:
                 data = talk.recv(256)
@@ -87,7 +88,7 @@ class GaugeLink:
                 continue
             if not data:
                 return
-            for frame in reader.feed(data, time.monotonic()):
+            for frame in self._reader.feed(data, time.monotonic()):
                 with self._news:
                     self._seq, self._frame = self._seq + 1, frame
                     self._news.notify_all()

@@ -14,6 +14,7 @@ from norvash.core.part_findings import BY_ID as FINDINGS
 from norvash.core.quantities import UNITS
 from norvash.core.sheet.fields import SheetField
 from norvash.core.words import counted, day_words, figure_words, grouped, length_words, use_words
+from norvash.drawing.finding_picture import finding_picture
 from norvash.drawing.stage_mark import stage_mark
 from norvash.drawing.svg import HATCHING, Drawing
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
@@ -39,6 +40,11 @@ def _mark(stage: str | None, word: str) -> Markup:
     return _drawn(stage_mark(stage, word))
 
 
+@cache
+def _picture(finding_id: str) -> Markup:
+    return _drawn(finding_picture(finding_id))
+
+
 _HATCHING = Markup('<svg class="defs" width="0" height="0" aria-hidden="true">{}</svg>').format(
     Markup(HATCHING.render(standalone=False))  # noqa: S704
 )
@@ -49,7 +55,14 @@ def _environment() -> Environment:
         loader=FileSystemLoader(STATIC.parent / "templates"), autoescape=select_autoescape(default=True), undefined=StrictUndefined,
         trim_blocks=True, lstrip_blocks=True, auto_reload=False, bytecode_cache=FileSystemBytecodeCache(),
     )  # fmt: skip
-    env.globals |= {"areas": AREAS, "version": _VERSION, "drawn": _drawn, "mark": _mark, "hatching": _HATCHING}
+    env.globals |= {
+        "areas": AREAS,
+        "version": _VERSION,
+        "drawn": _drawn,
+        "mark": _mark,
+        "picture": _picture,
+        "hatching": _HATCHING,
+    }
     env.filters |= {
         "counted": counted,
         "as_length": length_words,

@@ -6,7 +6,7 @@ _UNITS = {
     "mm_per_kh": "mm/1000 h", "a_per_cm2": "A/cm²", "kpa": "kPa", "psi": "psi", "mm": "mm", "h": "h", "w": "W", "a": "A",
     "v": "V", "mohm": "mΩ", "bits": "bit", "minutes": "min",
 }  # fmt: skip
-_HIDDEN = ("sum", "rules", "advice", "note", "stage", "reasons", "fault", "causes", "checks")
+_HIDDEN = ("sum", "rules", "advice", "note", "stage", "reasons", "fault", "causes", "checks", "cause_words", "chances")
 _SHARES = (
     "usable",
     "length_share",

@@ -16,6 +16,7 @@ from norvash.core.sheet.fields import BY_ID, SheetField, field_of
 from norvash.core.sheet.gates import COMPETENT, GATES, steps_of, usual_method
 from norvash.core.sheet.gates import METHODS as ISOLATION
 from norvash.core.sheet.geometry import geometry
+from norvash.core.sheet.keeping import Stay, stays
 from norvash.core.sheet.progress import measured_here
 from norvash.core.sheet.sheet import gate
 from norvash.core.sheet.voices import dust_expected_g
@@ -24,7 +25,6 @@ from norvash.core.work_list import AT_STAGE
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.drawing.cause_bars import cause_bars
-from norvash.drawing.finding_picture import finding_picture
 from norvash.drawing.speed_ladder import speed_ladder_drawn
 from norvash.web.forms import whole
 from norvash.web.motor_drawings import sheet_view
@@ -88,7 +88,6 @@ def _call(at: _At) -> dict[str, Any]:
         "bring": what_to_bring(shown.context.facts, shown.found, shown.cause, shown.context.rules),
         "put_off": settled,
         "opened_at": shown.opened_at,
-        "last_work": shown.last_work,
     }
 
 
@@ -159,15 +158,9 @@ def _brushes(at: _At) -> dict[str, Any]:
     line = next((x for x in brushes.lines if x.plan.number == position), None)
     return {"b": brushes, "method": method, "instrument": instrument, "methods": METHODS, "instruments": INSTRUMENTS,
             "hint": METHOD_HINTS.get(method or "", ""), "gauges": gauges, "ruler": ruler, "view": sheet_view(shown, brushes, chosen, 330),
-            "answers": ANSWERS, "line": line, "pictures": _pictures(line is not None), "geometry": geometry(shown.sheet, shown.found, shown.context.rules),
+            "answers": ANSWERS, "line": line, "pictures": GROUPS if line is not None else (), "geometry": geometry(shown.sheet, shown.found, shown.context.rules),
             "dust_expected": dust_expected_g(shown.context.facts, worn, shown.context.rules) if shown.context.state.current.fitted_known else None,
             "whole": [e for g, es in groups_of(shown, "brushes") for e in es]}  # fmt: skip
-
-
-def _pictures(wanted: bool) -> list[tuple[str, list[tuple[Any, Any]]]]:
-    if not wanted:
-        return []
-    return [(name, [(f, finding_picture(f.id)) for f in found]) for name, found in GROUPS]
 
 
 def _decide(at: _At) -> dict[str, Any]:
@@ -180,7 +173,14 @@ def _decide(at: _At) -> dict[str, Any]:
     ]
     overrules = {c: entry(shown, BY_ID[f"overrule.{c}"]) for c in (*COMPONENTS, "motor")}
     return {"decisions": DECISIONS, "decided": decided, "overrules": overrules, "words": WORDS, "outcome": named(shown, "decide", "Outcome")[0],
-            "looked": _looked(shown), "out": [e for e in named(shown, "decide", "Causes found and mended") if e.word or _likely(shown, e)]}  # fmt: skip
+            "looked": _looked(shown), "stays": _stays(shown), "out": [e for e in named(shown, "decide", "Causes found and mended") if e.word or _likely(shown, e)]}  # fmt: skip
+
+
+def _stays(shown: SheetPage) -> tuple[Stay, ...]:
+    """Return which brushes may stay, where a set is to be renewed or the school is to keep good originals."""
+    rules = shown.context.rules
+    asked = any(w.task.id == "fit-set" for w in shown.work) or rules.choice("school.old-or-new").key == "keep"
+    return stays(shown.found, shown.context.state, rules) if asked else ()
 
 
 def _looked(shown: SheetPage) -> set[str]:

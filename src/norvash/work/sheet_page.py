@@ -10,10 +10,10 @@ from norvash.core.sheet.before import Before, judge_before
 from norvash.core.sheet.deciding import RENEW, Matter, matters
 from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
 from norvash.core.sheet.progress import StageNow, progress
-from norvash.core.sheet.saying import sheet_says
+from norvash.core.sheet.saying import SEEKING, sheet_says
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import Hold, holds
-from norvash.core.stages import WORDS, Stage
+from norvash.core.stages import Stage
 from norvash.core.verdict import Findings
 from norvash.core.work_list import Proposed, work_list
 from norvash.store import people, rounds, sheets
@@ -56,12 +56,17 @@ class SheetPage:
     look: Look
     version: int
     opened_at: float
-    last_work: HistoryLine | None
 
     @property
     def stage(self) -> Stage | None:
         """Return the motor's stage where the verdict line is the motor's, None where it is about a cause."""
-        return self.found.stage if self.said.word in WORDS.values() else None
+        return None if self.said.word in SEEKING else self.found.stage
+
+    @property
+    def signed_stage(self) -> str | None:
+        """Return the stage that the sheet was signed with, None where its verdict is about a cause."""
+        signed = self.row.signed
+        return None if signed.get("word") in SEEKING else str(signed["stage"]) if signed.get("stage") else None
 
     @property
     def components(self) -> tuple[Component, ...]:
@@ -87,7 +92,7 @@ def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
     work = work_list(asks, renew, rules, idle="idle" in sheet.facts.surroundings)
     return SheetPage(row, sheet, context, found, sheet_says(sheet, found, said, cause, rules), before, signs, cause, to_decide,
                      rail, holds(sheet, found, to_decide, rules), work, sheets.list_deferred(conn, row.motor_id),
-                     _look(sheet, found), sheets.version_of(conn, sheet_id), _opened_at(conn, context, sheet_id), _last_work(conn, context, sheet))  # fmt: skip
+                     _look(sheet, found), sheets.version_of(conn, sheet_id), _opened_at(conn, context, sheet_id))  # fmt: skip
 
 
 def _look(sheet: Sheet, found: Findings) -> Look:
@@ -104,7 +109,7 @@ def _opened_at(conn: Connection, context: Context, sheet_id: str) -> float:
     return rounds.fetch_round(conn, sheet_id).total_units + context.state.offset_units
 
 
-def _last_work(conn: Connection, context: Context, sheet: Sheet) -> HistoryLine | None:
+def last_work(conn: Connection, shown: SheetPage) -> HistoryLine | None:
     """Return the last line of the motor's record before this sheet that is more than a log of use."""
-    earlier = history(people.list_acts(conn, context.motor.id, _ACTS, before=sheet.at), context.unit)
+    earlier = history(people.list_acts(conn, shown.row.motor_id, _ACTS, before=shown.row.at), shown.context.unit)
     return next((line for line in earlier if not line.words.startswith("logged")), None)

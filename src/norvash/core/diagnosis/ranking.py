@@ -117,16 +117,24 @@ def diagnose(
     Units: seen holds the answer by sign, “no” where it is not so; ruled_out are causes found and mended before.
     Raises: InputError for a sign, an answer, a cause that is not known, or when nothing is left.
     """
-    now = now or Situation()
-    chances = base_rates(motor_class, surroundings)
-    for cause_id in ruled_out:
+    given = tuple((sign_id, _checked(sign_id, answer)) for sign_id, answer in seen.items())
+    out = tuple(ruled_out)
+    for cause_id in out:
         if cause_id not in CAUSES:
             raise InputError(f"“{cause_id}” is no cause.", "Use one of " + ", ".join(CAUSES) + ".", "ruled_out")
-        chances[cause_id] = 0.0
-    given = {sign_id: _checked(sign_id, answer) for sign_id, answer in seen.items()}
-    means = strengths(rules)
-    base = dict(chances)
+    return _diagnosis(motor_class, given, strengths(rules), tuple(surroundings), out, now or Situation())
+
+
+@lru_cache(maxsize=128)
+def _diagnosis(
+    motor_class: str, seen: tuple[tuple[str, str], ...], means: tuple[float, ...], surroundings: tuple[str, ...],
+    ruled_out: tuple[str, ...], now: Situation,
+) -> Diagnosis:  # fmt: skip
+    """Return the diagnosis of what was checked; a sheet asks for the same one at each of its pages."""
+    chances = base_rates(motor_class, surroundings) | dict.fromkeys(ruled_out, 0.0)
+    given = dict(seen)
     by_sign = {s: {c: row[a] for c, row in likelihoods(s, means).items()} for s, a in given.items()}
+    base = chances
     chances = _normed({c: p * prod(by_sign[s][c] for s in given) for c, p in chances.items()})
     ranked = tuple(
         _ranked(cause_id, chance, base, given, by_sign)

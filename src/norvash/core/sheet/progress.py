@@ -42,7 +42,7 @@ def _state(
     if skipped:
         return "skipped", skipped
     if stage in (*INSIDE, "prove") and sheet.upstream:
-        return "skipped", "not opened: the fault lies before the motor"
+        return "skipped", "not opened"
     if stage in INSIDE and not safe:
         return "held", "make safe comes first"
     return "waiting", _left(stage, sheet, found, to_decide)

@@ -11,6 +11,7 @@ from norvash.core.stages import STAGES
 from norvash.core.verdict import Findings, Reason
 
 _GRAVE = STAGES.index("plan")
+SEEKING = ("Cause sought", "Not opened")
 
 
 def sheet_says(sheet: Sheet, found: Findings, said: Verdict, cause: Diagnosis | None, rules: MotorRules) -> Verdict:
@@ -33,7 +34,7 @@ def sheet_says(sheet: Sheet, found: Findings, said: Verdict, cause: Diagnosis | 
     why = f"{_for(cause)}" + (f" If so, {first.cause.act}." if sure else "")
     return replace(
         said,
-        word="Cause sought",
+        word=SEEKING[0],
         act=act,
         why=why.strip(),
         sure=_how_sure(cause),
@@ -44,12 +45,12 @@ def sheet_says(sheet: Sheet, found: Findings, said: Verdict, cause: Diagnosis | 
 
 def _closed(said: Verdict, cause: Diagnosis | None, rules: MotorRules, act: str) -> Verdict:
     if cause is None:
-        return replace(said, word="Not opened", act=act, why="So settled on this sheet.", sure="", by_when="")
+        return replace(said, word=SEEKING[1], act=act, why="So settled on this sheet.", sure="", by_when="")
     first = next((r for r in cause.ranked if r.cause.side == "upstream"), cause.first)
     why = f"{cause.share('upstream'):.0%} that it is supply, switch, cable or cut-out; first {first.cause.words}: {first.cause.act}."
     return replace(
         said,
-        word="Not opened",
+        word=SEEKING[1],
         act=act,
         why=why,
         sure=_how_sure(cause),

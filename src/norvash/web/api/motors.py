@@ -12,7 +12,7 @@ from norvash.work.acting import Act
 from norvash.work.logging_use import log_use
 from norvash.work.measuring import record
 from norvash.work.motor_page import judged
-from norvash.work.sheets import open_sheet
+from norvash.work.sheets import enter, open_sheet
 from norvash.work.signing import sign
 
 router = APIRouter(prefix="/api/v1", tags=["motors"])
@@ -44,6 +44,16 @@ class SheetBody(ActBody):
     kind: str = "check"
     answer: str = ""
     safe: bool = False
+
+
+class EntryBody(ActBody):
+    """One entry: its field, its place where there are several, and what belongs to a decision."""
+
+    field: str
+    value: str
+    place: int = 0
+    replaces: str = ""
+    more: dict[str, str] = {}
 
 
 class SignBody(ActBody):
@@ -115,6 +125,16 @@ def reading(conn: Conn, now: Now, sheet_id: str, body: ReadingBody) -> dict[str,
         conn, _act(body, conn, now), sheet_id, body.position, body.value, body.method, body.instrument, body.replaces
     )
     return {"reading": made}
+
+
+@router.post("/sheets/{sheet_id}/entries", response_model=None)
+def entry(conn: Conn, now: Now, sheet_id: str, body: EntryBody) -> dict[str, str]:
+    """Keep one entry of a sheet, as it would be typed or picked."""
+    return {
+        "entry": enter(
+            conn, _act(body, conn, now), sheet_id, body.field, body.place, body.value, body.replaces, body.more
+        )
+    }
 
 
 @router.post("/sheets/{sheet_id}/sign", response_model=None)

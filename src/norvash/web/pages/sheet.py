@@ -13,7 +13,7 @@ from norvash.web.forms import ReadingForm, SheetForm, whole
 from norvash.work.brush_lines import brush_lines
 from norvash.work.measuring import note, record, settle_doubt, take_back_answer
 from norvash.work.motor_page import motor_page
-from norvash.work.sheet_page import SheetPage, sheet_page
+from norvash.work.sheet_page import SheetPage, last_work, sheet_page
 from norvash.work.sheets import KINDS, SHEET_KINDS, enter, open_sheet, undo
 from norvash.work.signing import add_to_signed, sign
 
@@ -95,7 +95,7 @@ def _stage(
     at = f"{typed.get('field', '')}.{whole(typed.get('place', '')) or 0}" if error else ""
     return page(request, "sheet.html", status_of(error) if error else 200, area="Bench", s=shown, sheet=shown.sheet,
                 motor=shown.context.motor, state=shown.context.state, said=shown.said, found=shown.found, stage=stage,
-                stage_words=STAGES[stage], act_id=fresh_id(), typed=typed, error=error, error_at=at, held=held, asked=error.suggestions if isinstance(error, InputError) else (), errors=errors_of(error),
+                stage_words=STAGES[stage], act_id=fresh_id(), typed=typed, error=error, error_at=at, held=held, asked=error.suggestions if isinstance(error, InputError) else (), last_work=last_work(conn, shown) if stage == "call-in" else None, errors=errors_of(error),
                 connected=request.app.state.gauge.connected, **sheet_stages.stage(shown, stage, typed, lines))  # fmt: skip
 
 

@@ -7,6 +7,7 @@
   const write = (key, list) => localStorage.setItem(key, JSON.stringify(list));
   const sheet = () => document.getElementById("sheet");
   const newId = () => Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => b.toString(16).padStart(2, "0")).join("");
+  const who = () => document.querySelector("[data-who]").dataset.who;
   const here = () => location.pathname + location.search;
   let sending = false, merging = false, retry = 0;
   const pressed = () => Number(sessionStorage.getItem(PRESSED) || 0), press = (seq) => sessionStorage.setItem(PRESSED, seq);
@@ -40,7 +41,8 @@
     if (!next || !old) { location.reload(); return; }
     const active = document.activeElement, activeId = old.contains(active) ? active.id : "";
     const at = activeId && active.selectionStart !== undefined ? [active.selectionStart, active.selectionEnd] : null;
-    const typed = new Map();
+    const stops = (part) => [...part.querySelectorAll("a[href], button, input:not([type=hidden]), select, summary")];
+    const order = stops(old).indexOf(active), typed = new Map();
     old.querySelectorAll("input[id], select[id]").forEach((f) => {
       if (f.type === "checkbox" || f.tagName === "SELECT") { return; }
       if (f.value !== f.defaultValue && !(sentItem && sentItem.field === f.id && sentItem.value === f.value)) { typed.set(f.id, f.value); }
@@ -51,7 +53,7 @@
     merging = false;
     unfolded.forEach((id) => { const d = document.getElementById(id); if (d) { d.open = true; } });
     typed.forEach((value, id) => { const f = document.getElementById(id); if (f) { f.value = value; } });
-    const wanted = (activeId && document.getElementById(activeId)) || (activeId && next.querySelector("[autofocus]"));
+    const wanted = (activeId && document.getElementById(activeId)) || (order >= 0 && (next.querySelector("[autofocus]") || stops(next)[order]));
     if (wanted) {
       wanted.focus({ preventScroll: true });
       if (at && wanted.setSelectionRange && wanted.type === "text") { try { wanted.setSelectionRange(at[0], at[1]); } catch { /* a field without a caret */ } }
@@ -71,6 +73,11 @@
     clearTimeout(retry);
     try {
       for (let item = read(WAITING)[0]; item; item = read(WAITING)[0]) {
+        if (item.who !== who()) {
+          write(WAITING, read(WAITING).filter((i) => i.act !== item.act));
+          write(REFUSED, [...read(REFUSED), { act: item.act, says: item.says, page: item.page, why: "Somebody else works on this device now; enter it again in the right name." }]);
+          continue;
+        }
         const answer = await fetch(item.url, { method: "POST", body: item.body, headers: { "Content-Type": "application/x-www-form-urlencoded" } });
         if (answer.status >= 500 || answer.status === 408 || answer.status === 429) { throw new Error("later"); }
         const html = await answer.text();
@@ -98,7 +105,7 @@
     body.set("act_id", newId());
     const value = field ? field.value : by ? by.textContent.trim() : "";
     const says = [form.dataset.says, value].filter(Boolean).join(" ").slice(0, 80);
-    write(WAITING, [...read(WAITING), { act: body.get("act_id"), url: form.getAttribute("action"), body: body.toString(), says, page: here(), form: form.id, field: field ? field.id : "", value }]);
+    write(WAITING, [...read(WAITING), { act: body.get("act_id"), url: form.getAttribute("action"), body: body.toString(), says, page: here(), who: who(), form: form.id, field: field ? field.id : "", value }]);
     if (field) { moveOn(field); }
     show();
     flush();

@@ -1,0 +1,29 @@
+"""A browser's connection to the server under test, without the browser."""
+
+import http.client
+import uuid
+from urllib.parse import urlencode
+
+from norvash.bench.fleet import PERSON
+
+
+class Client:
+    """One keep-alive connection with the person's cookie."""
+
+    def __init__(self, port: int) -> None:
+        self.conn, self.port = http.client.HTTPConnection("127.0.0.1", port, timeout=60), port
+
+    def get(self, path: str) -> tuple[int, str]:
+        """Return status and text of a page."""
+        self.conn.request("GET", path, headers={"Cookie": f"norvash_person={PERSON}"})
+        answer = self.conn.getresponse()
+        return answer.status, answer.read().decode()
+
+    def post(self, path: str, **typed: str) -> tuple[int, str]:
+        """Send a form; return status and where it leads."""
+        headers = {"Cookie": f"norvash_person={PERSON}", "Origin": f"http://127.0.0.1:{self.port}",
+                   "Content-Type": "application/x-www-form-urlencoded"}  # fmt: skip
+        self.conn.request("POST", path, urlencode({"act_id": uuid.uuid4().hex, **typed}), headers)
+        answer = self.conn.getresponse()
+        answer.read()
+        return answer.status, answer.headers.get("location", "")

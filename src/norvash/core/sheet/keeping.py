@@ -1,0 +1,42 @@
+"""Which brushes may stay when others of their set are renewed: the exception to changing all together."""
+
+from dataclasses import dataclass
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.stages import STAGES
+from norvash.core.state import MotorState
+from norvash.core.verdict import Findings
+
+_WATCH = STAGES.index("watch")
+
+
+@dataclass(frozen=True, slots=True)
+class Stay:
+    """One brush: whether it may stay, and why or why not."""
+
+    label: str
+    may: bool
+    why: str
+
+
+def stays(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Stay, ...]:
+    """Return for each brush whether it may stay: enough carbon, nothing above watch found on it, of the age of its partners.
+
+    Source: rule stage.watch
+    """
+    made = []
+    for brush in found.brushes:
+        against = []
+        if brush.usable is None or not brush.in_round:
+            against.append("not measured now")
+        elif brush.usable <= rules["stage.watch"]:
+            against.append(f"{brush.usable:.0%} usable, over {rules['stage.watch']:.0%} is asked for")
+        against += [
+            c.finding.words for c in found.conditions
+            if c.position == brush.number and STAGES.index(c.finding.stage) > _WATCH
+        ]  # fmt: skip
+        if state.current.renewal_of(brush.number) is not None:
+            against.append("renewed since: make sure that it is of the same grade")
+        share = f"{brush.usable:.0%} usable, nothing above “Watch” on it" if brush.usable is not None else ""
+        made.append(Stay(brush.label, not against, "; ".join(against) or share))
+    return tuple(made)
