@@ -10,7 +10,9 @@ import uvicorn
 from playwright.sync_api import Browser, Page, sync_playwright
 
 from norvash.config import Settings
+from norvash.demo.fleet import GAUGE_VALUES
 from norvash.demo.playhouse import prepare
+from norvash.devices.gauge_process import standin
 from norvash.web.app import create_app
 
 ARGS = [
@@ -27,25 +29,17 @@ def motor(page: Page, tag: str) -> None:
     page.wait_for_load_state()
 
 
-def measuring(page: Page, tag: str, *values: str) -> None:
+def sheet(page: Page, tag: str, stage: str, *values: str) -> None:
+    """Open the newest sheet of a motor at a stage, and measure what is still open there."""
     motor(page, tag)
-    page.keyboard.press("m")
-    page.get_by_role("heading", name="Measure the set").wait_for()
-    page.get_by_label("The counter shows").fill("")
-    page.keyboard.press("Enter")
+    page.locator(".sheets a").first.click()
+    page.wait_for_url("**/sheets/**")
+    page.goto(f"{page.url.split('/sheets/')[0]}/sheets/{page.url.split('/sheets/')[1].split('/')[0]}/{stage}")
+    page.locator("#stage-title").wait_for()
     for value in values:
-        page.get_by_role("textbox", name="length, brush out").fill(value)
+        page.keyboard.type(value)
         page.keyboard.press("Enter")
-        page.get_by_role("heading", name=value).wait_for()
-
-
-def asked(page: Page) -> None:
-    motor(page, "L-01")
-    page.keyboard.press("l")
-    page.get_by_role("heading", name="Log", exact=True).wait_for()
-    page.get_by_label("In hours").fill("12")
-    page.keyboard.press("Enter")
-    page.get_by_role("group", name="The counter showed").wait_for()
+        page.locator(".rows").get_by_text(f"{value} ±").first.wait_for()
 
 
 def figures(page: Page) -> None:
@@ -65,32 +59,28 @@ SHOTS = {
     "bench-dark": (WIDE, "dark", lambda p: p.goto("/")),
     "bench-phone": (PHONE, "light", lambda p: p.goto("/")),
     "motor": (WIDE, "light", lambda p: motor(p, "R-01")),
-    "motor-dark": (WIDE, "dark", lambda p: motor(p, "TG-01")),
     "motor-phone": (PHONE, "light", lambda p: motor(p, "T-11")),
-    "measure": (WIDE, "light", lambda p: measuring(p, "W-01", "26.58", "0.995 in")),
-    "measure-phone": (PHONE, "light", lambda p: measuring(p, "A-07", "20.6")),
+    "sheet-call": (WIDE, "light", lambda p: sheet(p, "T-15", "call-in")),
+    "sheet-before": (WIDE, "light", lambda p: sheet(p, "A-09", "before")),
+    "sheet-phone": (PHONE, "light", lambda p: sheet(p, "T-15", "brushes")),
+    "sheet-brushes": (WIDE, "light", lambda p: sheet(p, "T-15", "brushes", "15.17")),
+    "sheet-closely": (WIDE, "dark", lambda p: sheet(p, "T-15", "brushes?position=1#at")),
+    "sheet-decide": (WIDE, "light", lambda p: sheet(p, "T-15", "decide")),
     "motors": (WIDE, "light", lambda p: p.goto("/motors")),
-    "classes": (WIDE, "light", lambda p: p.goto("/motors/new")),
-    "add-motor": (WIDE, "light", lambda p: p.goto("/motors/new?motor_class=industrial")),
     "figures": (WIDE, "light", figures),
-    "hours": (WIDE, "light", asked),
-    "new-set": (
-        WIDE,
-        "light",
-        lambda p: (motor(p, "W-02"), p.keyboard.press("f"), p.get_by_role("heading", name="New set fitted").wait_for()),
-    ),
     "hours-book": (WIDE, "light", lambda p: p.goto("/hours")),
     "outlook": (WIDE, "light", lambda p: p.goto("/outlook")),
     "when-to-look": (WIDE, "light", when_to_look),
-    "rulebook": (WIDE, "light", lambda p: p.goto("/rulebook")),
+    "rulebook": (WIDE, "light", lambda p: p.goto("/rulebook/school.old-or-new")),
+    "find-cause": (WIDE, "light", lambda p: p.goto("/sums/find-cause")),
     "sum": (WIDE, "light", lambda p: p.goto("/sums/seating")),
 }
 
 
-def serve(db: Path) -> tuple[uvicorn.Server, str]:
+def serve(db: Path, gauge: str) -> tuple[uvicorn.Server, str]:
     """Start the application in a thread; return its server and address."""
     config = uvicorn.Config(
-        create_app(Settings(db=db, log=False)), host="127.0.0.1", port=0, log_level="error", ws="none"
+        create_app(Settings(db=db, log=False, gauge=gauge)), host="127.0.0.1", port=0, log_level="error", ws="none"
     )
     server = uvicorn.Server(config)
     threading.Thread(target=server.run, daemon=True).start()
@@ -108,7 +98,7 @@ def shoot(browser: Browser, address: str, name: str, folder: Path) -> None:
     page.goto("/who")
     page.get_by_role("button", name="Ines Torvald").click()
     go(page)
-    page.wait_for_load_state("networkidle")
+    page.wait_for_load_state()
     page.screenshot(path=folder / f"{name}.png")
     context.close()
 
@@ -118,9 +108,9 @@ def main() -> None:
     if "--to" in sys.argv:
         folder = Path(sys.argv[sys.argv.index("--to") + 1])
     folder.mkdir(parents=True, exist_ok=True)
-    with tempfile.TemporaryDirectory() as made, sync_playwright() as playwright:
+    with tempfile.TemporaryDirectory() as made, standin(GAUGE_VALUES) as gauge, sync_playwright() as playwright:
         prepare(Path(made) / "demo.db", reset=True)
-        server, address = serve(Path(made) / "demo.db")
+        server, address = serve(Path(made) / "demo.db", gauge)
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=ARGS)
         for name in wanted:
             shoot(browser, address, name, folder)

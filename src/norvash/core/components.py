@@ -5,8 +5,9 @@ from dataclasses import dataclass, replace
 
 from norvash.core.findings import Finding
 from norvash.core.part_findings import BY_ID, COMPONENTS, component_of
-from norvash.core.stages import STAGES, Stage, Staged, worst
+from norvash.core.stages import STAGES, Stage, Staged, word_of, worst
 from norvash.core.state import MotorState, Overrule, Round
+from norvash.core.work_list import tasks_for
 
 MOTOR = "motor"
 
@@ -35,6 +36,12 @@ class Component:
     def words(self) -> str:
         """Return the component's name."""
         return COMPONENTS[self.id]
+
+    @property
+    def word(self) -> str:
+        """Return the word for its stage, empty where nothing speaks for it."""
+        carbon = self.by == "length" or any(t.id == "fit-set" for t in tasks_for(self.rule_id))
+        return word_of(self.stage, carbon=carbon) if self.stage else ""
 
     @property
     def rank(self) -> int:

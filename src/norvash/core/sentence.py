@@ -7,7 +7,7 @@ from norvash.core.components import Condition
 from norvash.core.forecast_words import band_words, far_off, forecast_reasons, look_words, sure_words, unmeasured_words
 from norvash.core.policies import look_due, overdue
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import STAGES, WORDS, Staged, worst
+from norvash.core.stages import STAGES, WORDS, Staged, word_of, worst
 from norvash.core.state import MotorState
 from norvash.core.verdict import Findings, Reason, past_limit
 from norvash.core.when import RUN_TO_FAILURE, follows_symptoms
@@ -40,7 +40,6 @@ _MEND = {
     "change": "Mend it at this visit.",
     "stop": "Take it out of service: it must not run before this is mended.",
 }
-_MEND_WORDS = {"plan": "Plan the repair", "change": "Mend now"}
 _ACTS = {
     "fit": "Run on.",
     "watch": "Watch this set.",
@@ -86,7 +85,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
         act = f"Settle the reading of brush {found.doubts[0].label} first."
     elif found.missing and found.stage in ("fit", "watch"):
         act = f"Measure {listed(list(found.missing))} to complete the round."
-    word = WORDS[found.stage or "fit"] if carbon else _MEND_WORDS.get(found.stage or "fit", WORDS[found.stage or "fit"])
+    word = word_of(found.stage or "fit", carbon=carbon)
     return Verdict(act, _why(found, unit), "" if found.stage == "stop" else sure_words(found, state), _by_when(found, state, rules, today), word,
                    reasons(found, state, rules), flags)  # fmt: skip
 

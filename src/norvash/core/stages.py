@@ -16,6 +16,14 @@ WORDS: dict[str, str] = {
 }
 
 
+_MEND_WORDS = {"plan": "Plan the repair", "change": "Mend now"}
+
+
+def word_of(stage: Stage, *, carbon: bool) -> str:
+    """Return the word for a stage: of a set that is changed, or of something else that is mended."""
+    return WORDS[stage] if carbon else _MEND_WORDS.get(stage, WORDS[stage])
+
+
 @dataclass(frozen=True, slots=True)
 class Staged:
     """A stage with the rule that gave it."""

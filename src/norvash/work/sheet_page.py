@@ -56,6 +56,7 @@ class SheetPage:
     look: Look
     version: int
     opened_at: float
+    motor_word: str
 
     @property
     def stage(self) -> Stage | None:
@@ -92,7 +93,7 @@ def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
     work = work_list(asks, renew, rules, idle="idle" in sheet.facts.surroundings)
     return SheetPage(row, sheet, context, found, sheet_says(sheet, found, said, cause, rules), before, signs, cause, to_decide,
                      rail, holds(sheet, found, to_decide, rules), work, sheets.list_deferred(conn, row.motor_id),
-                     _look(sheet, found), sheets.version_of(conn, sheet_id), _opened_at(conn, context, sheet_id))  # fmt: skip
+                     _look(sheet, found), sheets.version_of(conn, sheet_id), _opened_at(conn, context, sheet_id), said.word)  # fmt: skip
 
 
 def _look(sheet: Sheet, found: Findings) -> Look:
