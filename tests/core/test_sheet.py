@@ -24,6 +24,7 @@ from norvash.core.sheet.fields import FIELDS, STAGES, fields_of
 from norvash.core.sheet.gates import steps_of
 from norvash.core.sheet.geometry import geometry
 from norvash.core.sheet.keeping import stays
+from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
 from norvash.core.sheet.progress import progress
 from norvash.core.sheet.saying import sheet_says
 from norvash.core.sheet.sheet import Given, Sheet, gate
@@ -71,6 +72,8 @@ def test_a_series_motor_is_never_offered_a_run_without_load_and_taps_only_where_
 
     assert "noload-a" not in ids(facts("traction", 4, construction="series"))
     assert "noload-a" in ids(facts("industrial", 4, construction="shunt"))
+    assert "amps" not in {c.check.id for c in diagnosis_of(sheet(facts("traction", 4)), {"weak": "yes"}, RULES).checks}
+    assert "amps" in {c.check.id for c in diagnosis_of(sheet(facts("tool")), {"weak": "yes"}, RULES).checks}
     assert any("runs away" in s.caution for s in steps_of("power", facts("traction", 4, construction="series"), RULES))
     assert "tap-v" not in ids(facts())
     assert "tap-v" in ids(facts("appliance", speed_taps="0.5; 1"))
@@ -252,7 +255,6 @@ def test_a_brush_may_stay_only_when_it_is_good() -> None:
 
 def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
     from norvash.core.sentence import verdict
-    from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
 
     def says(made: Sheet, shown: MotorState) -> tuple[str, str]:
         found = findings(shown, RULES, TODAY)

@@ -3,12 +3,14 @@
 from collections.abc import Iterable
 from dataclasses import dataclass
 
-from norvash.core.sheet.fields import SheetField, fields_of
+from norvash.core.sheet.fields import BY_ID, SheetField, fields_of
 from norvash.core.sheet.sheet import Given
 from norvash.work.sheet_page import SheetPage
 
 _OWN_PLACE = ("Skipped", "Remarks", "Waived", "Confirmed", "Overruled", "Causes found and mended", "Test with power on",
               "Temporary repairs", "Added after signing", "Isolation")  # fmt: skip
+# Signs of the call that are tried or seen once more at a later stage.
+_SEEN_AGAIN = {"before": ("sign.tapped", "sign.sparks")}
 
 
 @dataclass(frozen=True, slots=True)
@@ -70,7 +72,8 @@ def _label(shown: SheetPage, field: SheetField, place: int) -> str:
 def signs_of(shown: SheetPage, stage: str) -> list[Entry]:
     """Return the signs that can be noticed at a stage of this motor."""
     fields = fields_of(stage, shown.context.facts, shown.context.rules)
-    return [entry(shown, f) for f in fields if f.id.startswith("sign.")]
+    again = [BY_ID[f] for f in _SEEN_AGAIN.get(stage, ())]
+    return [entry(shown, f) for f in (*again, *fields) if f.id.startswith("sign.")]
 
 
 def named(shown: SheetPage, stage: str, group: str) -> list[Entry]:

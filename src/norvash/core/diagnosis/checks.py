@@ -9,7 +9,7 @@ STATES = ("assembled", "opened", "stripped")
 class Check:
     """One check: the signs that it shows, its minutes, and what it needs.
 
-    `power` means it is made with power on; `state` is how far the motor must be open for it.
+    `power` means it is made with power on, `unloaded` that it runs free; `state` is how far the motor must be open for it.
     """
 
     id: str
@@ -19,6 +19,7 @@ class Check:
     state: str = "assembled"
     power: bool = False
     danger: str = ""
+    unloaded: bool = False
 
 
 CHECKS: tuple[Check, ...] = (
@@ -30,7 +31,7 @@ CHECKS: tuple[Check, ...] = (
     Check("cranking", "measure battery and motor volts while cranking", 4, ("cranking",), power=True, danger="it may start the engine: out of gear, fuel off"),
     Check("joints", "measure the drop across each joint and cable at working current", 6, ("joint",), power=True, danger="high current"),
     Check("ohms", "measure resistance across the brushes while turning it slowly", 3, ("ohms",), danger="isolated, capacitors discharged"),
-    Check("amps", "measure the current without load, never above the voltage the class allows", 4, ("amps",), power=True, danger="guards on"),
+    Check("amps", "measure the current without load, never above the voltage the class allows", 4, ("amps",), power=True, danger="guards on", unloaded=True),
     Check("coast", "let it coast with power cut and listen", 2, ("coasting",), power=True, danger="turning parts"),
     Check("cutout", "measure across the cut-out or module with power off", 3, ("cutout-open",)),
     Check("solenoid", "test pull-in and contact drop of the solenoid", 5, ("solenoid-bad",), power=True, danger="it throws the pinion"),

@@ -68,15 +68,18 @@ class Diagnosis:
 
 @dataclass(frozen=True, slots=True)
 class Situation:
-    """What may be done now: how far the motor is open, and whether power may be on or hands may be in it."""
+    """What may be done now: how far the motor is open, whether power may be on or hands in it, and whether it may run free."""
 
     state: str = "assembled"
     power: bool = True
     safe: bool = True
+    unloaded: bool = True
 
     def allows(self, check: Check) -> bool:
         """Tell whether a check is possible and allowed now."""
         if STATES.index(check.state) > STATES.index(self.state):
+            return False
+        if check.unloaded and not self.unloaded:
             return False
         return self.power if check.power else self.safe
 

@@ -32,6 +32,11 @@ class Facts:
         return self.construction in ("series", "universal", "compound")
 
     @property
+    def may_run_free(self) -> bool:
+        """Tell whether it may run without load at all; a series motor runs away, but for the short burst of a starter."""
+        return self.construction != "series" or self.motor_class == "starter"
+
+    @property
     def taps(self) -> tuple[float, ...]:
         """Return the expected shares of the supply of its speed settings."""
         return speed_taps(self.figures.word("speed_taps"))

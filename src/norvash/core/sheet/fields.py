@@ -200,7 +200,7 @@ def is_offered(field: SheetField, facts: Facts, rules: MotorRules) -> bool:
         low = (facts.rated_v or 0.0) <= rules["terminal.low-voltage"]
         return facts.rated_v is None or low == (field.id == "terminal-v")
     if field.id == "noload-a":
-        return facts.construction != "series" or facts.motor_class == "starter"
+        return facts.may_run_free
     if field.id.startswith("sign."):
         return offered(next(s for s in SIGNS if f"sign.{s.id}" == field.id), facts.motor_class)
     return True

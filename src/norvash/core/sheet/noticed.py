@@ -76,7 +76,7 @@ def diagnosis_of(sheet: Sheet, signs: dict[str, str], rules: MotorRules) -> Diag
     """Return the causes and the next checks that are possible and allowed on this sheet now."""
     safe = gate(sheet, "safe", rules).state != "open"
     isolated = safe and not sheet.open_permits
-    now = Situation(sheet.state if safe else "assembled", not isolated, safe)
+    now = Situation(sheet.state if safe else "assembled", not isolated, safe, sheet.facts.may_run_free)
     out = [f.removeprefix("ruled-out.") for f, p in sheet.entries if f.startswith("ruled-out.") and sheet.has(f, p)]
     around = set(sheet.facts.surroundings) | ({"wet"} if signs.get("water") == "yes" else set())
     return diagnose(sheet.facts.motor_class, signs, rules, surroundings=sorted(around), ruled_out=out, now=now)

@@ -181,7 +181,7 @@ def found_cause(given: CauseIn, rules: MotorRules) -> Diagnosis:
     if unknown:
         raise InputError(f"“{unknown[0]}” is not known.", "Use " + ", ".join(SURROUNDINGS) + ".", "surroundings")
     return diagnose(given.motor_class, seen_of(given), rules, surroundings=given.surroundings or (),
-                    ruled_out=given.ruled_out or (), now=Situation(given.state, given.power_allowed))  # fmt: skip
+                    ruled_out=given.ruled_out or (), now=Situation(given.state, given.power_allowed, unloaded=TEMPLATES[given.motor_class].lends["construction"] != "series" or given.motor_class == "starter"))  # fmt: skip
 
 
 def find_cause(given: CauseIn, rules: MotorRules) -> CauseOut:
