@@ -194,10 +194,12 @@ def test_the_network_is_cut_in_the_middle(
     page.keyboard.type("19.4")
     press(page, "Enter")
     expect(page.locator("#value-2")).to_be_focused()
-    page.keyboard.type("19.6")
+    page.keyboard.type("19.9")
     press(page, "Enter")
-    expect(page.locator("#waiting")).to_contain_text("2 entries wait in this browser")
-    expect(page.locator("#waiting")).to_contain_text("A 19.4; B 19.6")
+    page.locator("#value-2").fill("19.6")
+    page.locator("#value-2").press("Enter")
+    expect(page.locator("#waiting")).to_contain_text("3 entries wait in this browser")
+    expect(page.locator("#waiting")).to_contain_text("A 19.4; B 19.9; B 19.6")
     sheet_id = page.url.split("/")[4]
     assert rounds.list_readings(shop.conn, sheet_id) == {}
     context.set_offline(False)
@@ -205,7 +207,7 @@ def test_the_network_is_cut_in_the_middle(
     expect(page.locator("#waiting")).to_be_hidden()
     assert [r.typed for r in rounds.list_readings(shop.conn, sheet_id).values()] == ["19.4", "19.6"]
     acts = shop.conn.execute("select count(*) from act where job = 'measure' and motor_id = ?", (winch,)).fetchone()[0]
-    assert acts == 2 + 2
+    assert acts == 2 + 3
     # What waits outlives the page: closed with the lid, sent from any page later.
     context.set_offline(True)
     page.locator("#value-1").fill("19.3")
@@ -276,3 +278,26 @@ def test_the_gauge_types_where_the_cursor_is_and_says_what_is_wrong(
     on_gauge(gauge, "~31392e34203b")
     on_gauge(gauge, "~0a")
     expect(ines.locator("#gauge-says")).to_contain_text("damaged or cut")
+
+
+def test_an_entry_that_the_server_breaks_on_does_not_hold_up_the_others(
+    ines: Page, watch: Watch, winch: str, shop: Shop
+) -> None:
+    watch.answers = {500}
+    open_sheet(ines, winch, quick=True)
+    ines.clock.install()
+    ines.route(
+        "**/readings", lambda route: route.fulfill(status=500, body="<main><h1>Something broke.</h1></main>"), times=5
+    )
+    ines.locator("#value-1").fill("19.3")
+    ines.locator("#value-1").press("Enter")
+    expect(ines.locator("#waiting")).to_contain_text("One entry waits")
+    ines.locator("#value-2").fill("19.6")
+    ines.locator("#value-2").press("Enter")
+    for _ in range(5):
+        ines.clock.run_for(4000)
+    expect(ines.locator("#waiting")).to_contain_text("Not kept: A 19.3. Something broke.")
+    expect(ines.locator(".rows")).to_contain_text("19.60 ± 0.05 mm")
+    assert [r.typed for r in rounds.list_readings(shop.conn, ines.url.split("/")[4]).values()] == ["19.6"]
+    ines.get_by_role("button", name="I have seen it").click()
+    expect(ines.locator("#waiting")).to_be_hidden()

@@ -93,11 +93,12 @@ def newest_sheet_of(conn: Connection, motor_id: str) -> SheetRow | None:
     return _sheet(row) if row else None
 
 
-def list_sheets(conn: Connection, motor_id: str) -> list[SheetRow]:
-    """Return a motor's sheets, newest first."""
-    return [
-        _sheet(r) for r in conn.execute(f"{_SHEET} where s.motor_id = :id order by s.number desc", {"id": motor_id})
-    ]
+def list_sheets(conn: Connection, motor_id: str, most: int) -> list[SheetRow]:
+    """Return a motor's newest sheets, the newest first."""
+    rows = conn.execute(
+        f"{_SHEET} where s.motor_id = :id order by s.number desc limit :most", {"id": motor_id, "most": most}
+    )
+    return [_sheet(r) for r in rows]
 
 
 def list_open(conn: Connection, most: int) -> list[OpenSheet]:

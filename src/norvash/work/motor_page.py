@@ -13,7 +13,7 @@ from norvash.store.use import UseRow
 from norvash.work.context import Context, load
 from norvash.work.history import HistoryLine, history
 
-_LOG, _ACTS = 40, 80
+_LOG, _ACTS, _SHEETS = 40, 80, 8
 
 
 @dataclass(frozen=True, slots=True)
@@ -44,5 +44,5 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
     Raises: NotFound.
     """
     context, found, said = judged(conn, motor_id, today)
-    return MotorPage(context, found, said, sheets.open_sheet_of(conn, motor_id), sheets.list_sheets(conn, motor_id), sheets.list_deferred(conn, motor_id), use.list_log(conn, motor_id, _LOG),
+    return MotorPage(context, found, said, sheets.open_sheet_of(conn, motor_id), sheets.list_sheets(conn, motor_id, _SHEETS), sheets.list_deferred(conn, motor_id), use.list_log(conn, motor_id, _LOG),
                      history(people.list_acts(conn, motor_id, _ACTS), context.unit), rounds.list_answered(conn, motor_id))  # fmt: skip

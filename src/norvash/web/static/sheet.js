@@ -2,9 +2,10 @@
 (function () {
   "use strict";
   const WAITING = "norvash.waiting", REFUSED = "norvash.refused", UNIT = "norvash.unit", LISTENS = "norvash.gauge", PRESSED = "norvash.pressed";
-  const RETRY_MS = 3000, POLL_MS = 1000;
-  const read = (key) => { try { return JSON.parse(localStorage.getItem(key) || "[]"); } catch { return []; } };
-  const write = (key, list) => localStorage.setItem(key, JSON.stringify(list));
+  const RETRY_MS = 3000, POLL_MS = 1000, MOST_TRIES = 5;
+  const memory = {};
+  const read = (key) => { try { return JSON.parse(localStorage.getItem(key) || "[]"); } catch { return memory[key] || []; } };
+  const write = (key, list) => { try { localStorage.setItem(key, JSON.stringify(list)); } catch { memory[key] = list; } };
   const sheet = () => document.getElementById("sheet");
   const newId = () => Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => b.toString(16).padStart(2, "0")).join("");
   const who = () => document.querySelector("[data-who]").dataset.who;
@@ -75,14 +76,18 @@
       for (let item = read(WAITING)[0]; item; item = read(WAITING)[0]) {
         if (item.who !== who()) {
           write(WAITING, read(WAITING).filter((i) => i.act !== item.act));
-          write(REFUSED, [...read(REFUSED), { act: item.act, says: item.says, page: item.page, why: "Somebody else works on this device now; enter it again in the right name." }]);
+          refuse(item, "Somebody else works on this device now; enter it again in the right name.");
           continue;
         }
         const answer = await fetch(item.url, { method: "POST", body: item.body, headers: { "Content-Type": "application/x-www-form-urlencoded" } });
-        if (answer.status >= 500 || answer.status === 408 || answer.status === 429) { throw new Error("later"); }
+        if (answer.status >= 500) {
+          const tries = (item.tries || 0) + 1;
+          write(WAITING, read(WAITING).map((i) => (i.act === item.act ? { ...i, tries } : i)));
+          if (tries < MOST_TRIES) { throw new Error("later"); }
+        }
         const html = await answer.text();
         write(WAITING, read(WAITING).filter((i) => i.act !== item.act));
-        if (sheet() && item.page === here() && read(WAITING).length === 0) { merge(html, item); } else if (!answer.ok) { refuse(item, html); }
+        if (sheet() && item.page === here() && read(WAITING).length === 0 && answer.status < 500) { merge(html, item); } else if (!answer.ok) { refuse(item, troubleIn(html)); }
         if (sheet() && answer.ok && item.page !== here() && read(WAITING).length === 0) { await refresh(); }
       }
     } catch { retry = setTimeout(flush, RETRY_MS); }
@@ -90,9 +95,13 @@
     show();
   }
 
-  function refuse(item, html) {
-    const trouble = new DOMParser().parseFromString(html, "text/html").querySelector(".trouble");
-    write(REFUSED, [...read(REFUSED), { act: item.act, says: item.says, page: item.page, why: trouble ? trouble.textContent.trim() : "It was refused." }]);
+  function troubleIn(html) {
+    const page = new DOMParser().parseFromString(html, "text/html"), trouble = page.querySelector(".trouble") || page.querySelector("main h1");
+    return trouble ? trouble.textContent.trim() : "It was refused.";
+  }
+
+  function refuse(item, why) {
+    write(REFUSED, [...read(REFUSED), { act: item.act, says: item.says, page: item.page, why }]);
   }
 
   document.addEventListener("submit", (event) => {
@@ -103,6 +112,9 @@
     if (field && form.dataset.sent === field.value + body.get("replaces")) { moveOn(field); return; }
     if (field) { form.dataset.sent = field.value + body.get("replaces"); }
     body.set("act_id", newId());
+    // What is entered again while the first still waits stands over it: an entry's id is the id of its act.
+    const first = read(WAITING).filter((i) => i.form && i.form === form.id).pop();
+    if (first) { body.set("replaces", first.act); }
     const value = field ? field.value : by ? by.textContent.trim() : "";
     const says = [form.dataset.says, value].filter(Boolean).join(" ").slice(0, 80);
     write(WAITING, [...read(WAITING), { act: body.get("act_id"), url: form.getAttribute("action"), body: body.toString(), says, page: here(), who: who(), form: form.id, field: field ? field.id : "", value }]);
