@@ -49,9 +49,11 @@
       if (f.value !== f.defaultValue && !(sentItem && sentItem.field === f.id && sentItem.value === f.value)) { typed.set(f.id, f.value); }
     });
     const unfolded = [...old.querySelectorAll("details[id][open]")].map((d) => d.id);
+    const told = document.getElementById("gauge-says");
     merging = true;
     old.replaceWith(next);
     merging = false;
+    if (told) { say(told.textContent); }
     unfolded.forEach((id) => { const d = document.getElementById(id); if (d) { d.open = true; } });
     typed.forEach((value, id) => { const f = document.getElementById(id); if (f) { f.value = value; } });
     const wanted = (activeId && document.getElementById(activeId)) || (order >= 0 && (next.querySelector("[autofocus]") || stops(next)[order]));
