@@ -40,13 +40,22 @@ class Component:
     @property
     def word(self) -> str:
         """Return the word for its stage, empty where nothing speaks for it."""
-        carbon = self.by == "length" or any(t.id == "fit-set" for t in tasks_for(self.rule_id))
+        carbon = self.by == "length" or _renews(self.rule_id)
         return word_of(self.stage, carbon=carbon) if self.stage else ""
 
     @property
     def rank(self) -> int:
         """Return 0 for fit or unknown up to 4 for stop."""
         return STAGES.index(self.stage) if self.stage else 0
+
+
+def _renews(finding_id: str) -> bool:
+    return any(t.id == "fit-set" for t in tasks_for(finding_id))
+
+
+def finding_word(finding: Finding) -> str:
+    """Return the word for how grave a finding is: of a set that is changed, or of something else that is mended."""
+    return word_of(finding.stage, carbon=_renews(finding.id))
 
 
 def conditions_of(state: MotorState, rounds: Iterable[Round]) -> tuple[Condition, ...]:

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from datetime import date
 
-from norvash.core.components import Condition
+from norvash.core.components import Condition, finding_word
 from norvash.core.forecast_words import band_words, far_off, forecast_reasons, look_words, sure_words, unmeasured_words
 from norvash.core.policies import look_due, overdue
 from norvash.core.rules.book import MotorRules
@@ -151,7 +151,7 @@ def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reas
     lines = [Reason(f"Brush {d.label}: {d.words}", (rules.figure(d.rule_id),)) for d in found.doubts]
     lines += _overrule_reasons(found)
     lines += [
-        Reason(f"{c.place}, {c.finding.words}: {c.finding.decision}. ({WORDS[c.finding.stage]}.)")
+        Reason(f"{c.place}, {c.finding.words}: {c.finding.decision}. ({finding_word(c.finding)}.)")
         for c in found.conditions
     ]
     if found.missing:

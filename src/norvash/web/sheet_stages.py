@@ -28,7 +28,7 @@ from norvash.drawing.cause_bars import cause_bars
 from norvash.drawing.speed_ladder import speed_ladder_drawn
 from norvash.web.forms import whole
 from norvash.web.motor_drawings import sheet_view
-from norvash.web.sheet_view import entry, groups_of, named, signs_of
+from norvash.web.sheet_view import entry, groups_of, named, signs_of, written
 from norvash.work.brush_lines import BrushLines
 from norvash.work.motor_page import MotorPage
 from norvash.work.sheet_page import SheetPage
@@ -210,12 +210,14 @@ def _prove(at: _At) -> dict[str, Any]:
 
 
 def _sign(at: _At) -> dict[str, Any]:
-    shown = at.shown
+    shown, brushes = at.shown, at.brushes
     added = [shown.sheet.given("addition", n) for n in shown.sheet.places("addition")]
     return {
         **_gate("service", shown),
         "signed": shown.row.signed,
         "added": added,
+        "written": written(shown),
+        "b": brushes,
         "sooner": entry(shown, BY_ID["next-look"]),
         "parts": entry(shown, BY_ID["parts"]),
     }

@@ -3,7 +3,11 @@
 from collections.abc import Iterable
 from dataclasses import dataclass
 
-from norvash.core.sheet.fields import BY_ID, SheetField, fields_of
+from norvash.core.part_findings import BY_ID as FINDINGS
+from norvash.core.quantities import UNITS
+from norvash.core.sheet.deciding import DECISIONS
+from norvash.core.sheet.fields import BY_ID, STAGES, SheetField, field_of, fields_of
+from norvash.core.sheet.gates import GATES, steps_of
 from norvash.core.sheet.sheet import Given
 from norvash.work.sheet_page import SheetPage
 
@@ -79,3 +83,46 @@ def signs_of(shown: SheetPage, stage: str) -> list[Entry]:
 def named(shown: SheetPage, stage: str, group: str) -> list[Entry]:
     """Return the fields of one group of a stage."""
     return [entry(shown, f) for f in fields_of(stage, shown.context.facts, shown.context.rules) if f.group == group]
+
+
+@dataclass(frozen=True, slots=True)
+class Written:
+    """One line of what stands on a sheet: what, as entered, by whom and when."""
+
+    what: str
+    said: str
+    given: Given
+
+
+def written(shown: SheetPage) -> list[tuple[str, list[Written]]]:
+    """Return all that was entered on a sheet by stage, in the order in which it was entered."""
+    made: dict[str, list[Written]] = {}
+    for (field_id, place), given in sorted(shown.sheet.entries.items(), key=lambda e: e[1].at):
+        field = field_of(field_id)
+        if field is None or not given.typed or field_id == "addition":
+            continue
+        where = (
+            f" {shown.context.state.positions[place - 1].label}"
+            if field.per == "position" and place
+            else f" {place}"
+            if place
+            else ""
+        )
+        label = _acts(shown).get(field_id, FINDINGS[field.label].words if field.label in FINDINGS else field.label)
+        made.setdefault(field.stage, []).append(Written(f"{label}{where}", _said(field, given), given))
+    return [(STAGES[s], made[s]) for s in STAGES if s in made]
+
+
+def _acts(shown: SheetPage) -> dict[str, str]:
+    """Return the words of the steps of all gates."""
+    facts, rules = shown.context.facts, shown.context.rules
+    return {f"step.{g}.{s.id}": s.act for g in GATES for s in steps_of(g, facts, rules)}
+
+
+def _said(field: SheetField, given: Given) -> str:
+    words = dict(field.choices).get(given.word, DECISIONS.get(given.word, given.typed))
+    if field.kind == "quantity" and given.typed[-1].isdigit():
+        words += f" {next(iter(UNITS[field.dimension]))}"
+    if field.kind == "tick":
+        words = "done"
+    return ", ".join([words, *(str(v) for v in given.more.values() if v)])

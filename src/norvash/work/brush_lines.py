@@ -2,9 +2,10 @@
 
 from dataclasses import dataclass
 
+from norvash.core.brushes import usable_carbon
 from norvash.core.findings import BY_ID, Finding
 from norvash.core.positions import PositionPlan
-from norvash.core.stages import WORDS
+from norvash.core.stages import WORDS, Staged, stage_of
 from norvash.core.straight_line import Point, rate_mm_per_kh
 from norvash.core.verdict import BrushNow
 from norvash.store import rounds
@@ -18,13 +19,16 @@ from norvash.work.sheet_page import SheetPage
 class Line:
     """One position of the round: its reading, its last one, and what follows.
 
-    `ran_units` is the use since its last reading; the rate is of that interval, or over the set's life without one.
+    `ran_units` is the use since its last reading; the rate is of that interval, or over the set's life without one. What is
+    usable and left is of this reading, also when later ones have followed.
     """
 
     plan: PositionPlan
     reading: ReadingRow | None
     before: Point | None
-    brush: BrushNow
+    usable: float | None
+    left_mm: float | None
+    staged: Staged | None
     since_mm: float | None
     ran_units: float | None
     rate_mm_per_kh: float | None
@@ -55,22 +59,31 @@ def brush_lines(conn: Connection, shown: SheetPage) -> BrushLines:
     row, context = rounds.fetch_round(conn, shown.row.id), shown.context
     readings = rounds.list_readings(conn, row.id)
     return BrushLines(row, tuple(
-        _line(context, row, plan, readings.get(plan.number), brush)
+        _line(shown, row, plan, readings.get(plan.number), brush)
         for plan, brush in zip(context.state.positions, shown.found.brushes, strict=True)
     ))  # fmt: skip
 
 
-def _line(context: Context, row: RoundRow, plan: PositionPlan, reading: ReadingRow | None, brush: BrushNow) -> Line:
+def _line(shown: SheetPage, row: RoundRow, plan: PositionPlan, reading: ReadingRow | None, brush: BrushNow) -> Line:
+    context, limit_mm = shown.context, shown.found.limit.limit_mm
+    usable, left, staged = None, None, None
+    if reading is not None:
+        usable, left = (
+            usable_carbon(reading.length_mm, context.figures.need("new_mm"), limit_mm),
+            reading.length_mm - limit_mm,
+        )
+        newest = brush.last is not None and brush.last.id == reading.id
+        staged = brush.staged if newest else stage_of(usable, context.rules)
     before = _before(context, row, plan.number)
     since = ran = rate = None
     if reading is not None and before is not None:
         now = Point(reading.length_mm, row.total_units, reading.sd_mm)
         since, ran = before.length_mm - now.length_mm, now.run_h - before.run_h
         rate = rate_mm_per_kh(before if ran > 0 else brush.start, now)
-    word = WORDS[brush.staged.stage] if brush.staged and reading else "not measured on this sheet"
+    word = WORDS[staged.stage] if staged else "not measured on this sheet"
     this = next(r for s in context.state.sets for r in s.rounds if r.id == row.id)
     seen = tuple(BY_ID[x] for n, x in this.seen if n == plan.number)
-    return Line(plan, reading, before, brush, since, ran, rate, word, seen)
+    return Line(plan, reading, before, usable, left, staged, since, ran, rate, word, seen)
 
 
 def _before(context: Context, row: RoundRow, position: int) -> Point | None:

@@ -90,7 +90,7 @@ def _stage(
 ) -> HTMLResponse:
     if stage not in shown.sheet.stages:
         raise NotFound("This sheet has no such stage.", "Choose one from its rail.")
-    lines = brush_lines(conn, shown) if stage == "brushes" else None
+    lines = brush_lines(conn, shown) if stage in ("brushes", "sign") else None
     held = any(x.id == stage and x.state == "held" for x in shown.rail)
     at = f"{typed.get('field', '')}.{whole(typed.get('place', '')) or 0}" if error else ""
     return page(request, "sheet.html", status_of(error) if error else 200, area="Bench", s=shown, sheet=shown.sheet,
