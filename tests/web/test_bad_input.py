@@ -88,6 +88,7 @@ ADDRESSES = ("/motors?q={}", "/motors?c={}", "/hours?q={}", "/?p={}", "/motors?p
              "/sums/straight-line?lengths_mm={}&start_mm=22&limit_mm=8&run_h=5", "/types/{}", "/who?next={}", "/api/v1/motors/{}")  # fmt: skip
 
 
+@pytest.mark.long
 @pytest.mark.parametrize("address", ADDRESSES)
 def test_nothing_in_an_address_breaks_a_page(served: TestClient, address: str) -> None:
     from urllib.parse import quote

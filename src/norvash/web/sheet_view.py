@@ -123,6 +123,8 @@ def _said(field: SheetField, given: Given) -> str:
     words = dict(field.choices).get(given.word, DECISIONS.get(given.word, given.typed))
     if field.kind == "quantity" and given.typed[-1].isdigit():
         words += f" {next(iter(UNITS[field.dimension]))}"
+    if words == field.label:
+        words = "so"
     if field.kind == "tick":
         words = "done"
     return ", ".join([words, *(str(v) for v in given.more.values() if v)])
