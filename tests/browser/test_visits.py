@@ -137,7 +137,7 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     expect(page.locator("#value-permit")).to_have_value("settings under load")
     put(page, "minutes-permit", "10")
     press(page, "Enter")
-    expect(page.locator(".permit")).to_contain_text("Open.")
+    expect(page.locator(".permit")).to_contain_text("Open until")
     for there, text in (("in-supply-v.0", "221"), ("in-tap-v.1", "110"), ("in-tap-v.2", "0"), ("in-tap-v.3", "220")):
         put(page, there, text)
         press(page, "Enter")

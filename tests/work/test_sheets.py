@@ -67,6 +67,10 @@ def test_nothing_inside_is_kept_before_the_gate_is_passed_or_waived(bench: Bench
         bench.put("run-a", "3")
     bench.put("permit.open", "volts under load", 1, who="Ines", barriers="rope", minutes="10")
     bench.put("supply-v", "220")
+    shop.later(minutes=11)
+    with pytest.raises(Conflict, match="run over its time"):
+        bench.put("supply-v", "221")
+    assert "no. 1 is not closed" in " ".join(h.words for h in bench.page.holds)
     bench.put("permit.close", "yes", 1)
     with pytest.raises(Conflict, match="with power on"):
         bench.put("supply-v", "221")

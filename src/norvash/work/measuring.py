@@ -31,7 +31,7 @@ def record(
     """
 
     def body(act: Act) -> Change:
-        row, context = _open(conn, round_id)
+        row, context = _open(conn, round_id, act.at)
         plan = _plan(context, position)
         there = rounds.list_readings(conn, round_id).get(position)
         if there is not None and there.id != replaces:
@@ -60,7 +60,7 @@ def record(
     return once(conn, act, "measure", typed, body)
 
 
-def _open(conn: Connection, round_id: str) -> tuple[RoundRow, Context]:
+def _open(conn: Connection, round_id: str, now: datetime) -> tuple[RoundRow, Context]:
     """Return a round that takes readings, with its motor.
 
     Raises: Conflict for a finished one, or while the gate of its sheet is open.
@@ -69,7 +69,7 @@ def _open(conn: Connection, round_id: str) -> tuple[RoundRow, Context]:
     if row.finished:
         raise Conflict("This round is finished.", "Start a new sheet on the motor's page to measure again.", "value")
     context = load(conn, row.motor_id)
-    hold_at_gate(put_together(conn, sheets.fetch_sheet(conn, round_id), context.facts), "safe", context)
+    hold_at_gate(put_together(conn, sheets.fetch_sheet(conn, round_id), context.facts), "safe", context, now)
     return row, context
 
 
@@ -177,7 +177,7 @@ def note(conn: Connection, act: Act, round_id: str, position: int, seen: str, *,
         raise InputError("This finding is not known.", "Choose one from the list.", "seen")
 
     def body(act: Act) -> Change:
-        row, context = _open(conn, round_id)
+        row, context = _open(conn, round_id, act.at)
         plan = _plan(context, position)
         if gone:
             rounds.strike_finding(conn, round_id, position, seen, act.id)

@@ -1,6 +1,7 @@
 """Open a sheet for a motor, enter things on it, take the last one back."""
 
 from collections.abc import Mapping
+from datetime import datetime
 
 from norvash.core.sheet.fields import SheetField, field_of, is_offered
 from norvash.core.sheet.gates import GATES
@@ -83,7 +84,7 @@ def enter(
         context = load(conn, row.motor_id)
         sheet = put_together(conn, row, context.facts)
         field = _field(field_id, place, context)
-        hold_at_gate(sheet, field.needs, context)
+        hold_at_gate(sheet, field.needs, context, act.at)
         _unseen(sheet, field, place, replaces)
         read = read_entry(field, text, more or {}, context.facts, context.rules, act.at.date())
         person = people.fetch_person(conn, act.person_id)
@@ -133,7 +134,7 @@ def _field(field_id: str, place: int, context: Context) -> SheetField:
     return field
 
 
-def hold_at_gate(sheet: Sheet, needs: str, context: Context) -> None:
+def hold_at_gate(sheet: Sheet, needs: str, context: Context, now: datetime) -> None:
     """Refuse what needs a gate that is open, or a test with power on that is not opened.
 
     Raises: Conflict.
@@ -143,6 +144,12 @@ def hold_at_gate(sheet: Sheet, needs: str, context: Context) -> None:
             raise Conflict(
                 "This is measured with power on.",
                 "Open a test with power on first: why, who, barriers, how long.",
+                "value",
+            )
+        if not sheet.permitted(now):
+            raise Conflict(
+                "The test with power on has run over its time.",
+                "Close it, make sure of power and people, and open it anew.",
                 "value",
             )
     elif needs and gate(sheet, needs, context.rules).state == "open":

@@ -2,7 +2,7 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field
-from datetime import datetime
+from datetime import datetime, timedelta
 from types import MappingProxyType
 from typing import Literal
 
@@ -91,6 +91,15 @@ class Sheet:
     def open_permits(self) -> tuple[int, ...]:
         """Return the numbers of the tests with power on that are open."""
         return tuple(n for n in self.places("permit.open") if not self.has("permit.close", n))
+
+    def runs_until(self, permit: int) -> datetime | None:
+        """Return until when a test with power on is permitted, None where there is none with this number."""
+        given = self.given("permit.open", permit)
+        return given.at + timedelta(minutes=float(given.more.get("minutes", "0"))) if given else None
+
+    def permitted(self, now: datetime) -> bool:
+        """Tell whether a test with power on is open and within its time."""
+        return any((until := self.runs_until(n)) is not None and now <= until for n in self.open_permits)
 
     @property
     def state(self) -> str:
