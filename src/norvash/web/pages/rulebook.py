@@ -62,24 +62,40 @@ def _page(
     targets = [("site", "the whole site"), *((f"class:{c}", f"class {c}") for c in CLASSES),
                *((f"type:{t.name}", f"type {t.name}") for t, _ in motors.list_types(conn)), ("motor", "one motor, by its tag")]  # fmt: skip
     shown = {
-        "area": "Rulebook", "targets": targets, "history": store.list_history(conn, rule_id), "names": _names(conn, book), "act_id": fresh_id(),
+        "area": "Rulebook", "rule_id": rule_id, "targets": targets, "history": store.list_history(conn, rule_id), "names": _names(conn, book), "act_id": fresh_id(),
         "set_here": [o for o in book.overrides.values() if o.rule_id == rule_id], "typed": typed, "error": error, "errors": errors_of(error),
     }  # fmt: skip
     status = status_of(error) if error else 200
+    history = [h.override for h in store.list_history(conn, rule_id)]
     if rule_id in SCHOOLS_BY_ID:
+        school = SCHOOLS_BY_ID[rule_id]
+        said = {o: school.words(o.word) for o in (*history, *book.overrides.values()) if o.rule_id == rule_id}
         choices = [(c, book.choice(rule_id, c)) for c in CLASSES]
         return page(
             request,
             "school.html",
             status,
-            school=SCHOOLS_BY_ID[rule_id],
+            named=school.question,
+            school=school,
             choices=choices,
+            said=said,
             used=_school_used(rule_id),
             **shown,
         )
     rule = book.rule(rule_id)
+    said = {o: f"{o.value:g} {rule.unit}" for o in (*history, *book.overrides.values()) if o.rule_id == rule_id}
     figures = [(c, book.figure(rule_id, c)) for c in CLASSES]
-    return page(request, "rule.html", status, rule=rule, figures=figures, used=_used().get(rule_id, ()), **shown)
+    return page(
+        request,
+        "rule.html",
+        status,
+        named=rule.id,
+        rule=rule,
+        figures=figures,
+        said=said,
+        used=_used().get(rule_id, ()),
+        **shown,
+    )
 
 
 def _names(conn: Connection, book: Rulebook) -> dict[tuple[str, str], str]:
