@@ -8,6 +8,9 @@ from playwright.sync_api import Locator, Page, Route, expect
 
 from conftest import Shop
 from live import Watch
+from norvash.core.sheet.fields import STAGES
+from norvash.work.measuring import record
+from norvash.work.sheets import enter, open_sheet
 
 pytestmark = pytest.mark.browser
 
@@ -203,8 +206,7 @@ def test_doubts_and_units_are_asked_about_in_place(page: Page, watch: Watch, sho
     press(page, "Enter")
     expect(page.get_by_role("alert")).to_contain_text("cannot be read as a number")
     expect(page.locator("#value-1")).to_have_value("abc")
-    page.locator("#value-1").focus()
-    press(page, "Control+A")
+    expect(page.locator("#value-1")).to_be_focused()
     page.keyboard.type("770")
     press(page, "Enter")
     expect(page.get_by_role("button", name="770 thou")).to_be_visible()
@@ -270,6 +272,10 @@ def test_the_end_view_chooses_the_brush(page: Page, watch: Watch, shop: Shop) ->
 @pytest.mark.parametrize("width", [390, 1280, 1920])
 def test_pages_fit_their_window(page: Page, watch: Watch, shop: Shop, width: int, light: str) -> None:
     motor = prepared(shop)
+    sheet = open_sheet(shop.conn, shop.act(), shop.motor(tag="W-10", brushes="4"), "full", "")
+    for field in ("waive.safe", "complaint", "parts"):
+        enter(shop.conn, shop.later(seconds=9).act(), sheet, field, 0, "a long word: " + "Lanternmoorplayhouse" * 2)
+    record(shop.conn, shop.later(seconds=9).act(), sheet, 1, "9.2")
     become(page)
     page.emulate_media(color_scheme="dark" if light == "dark" else "light")
     page.set_viewport_size({"width": width, "height": 844})
@@ -282,6 +288,10 @@ def test_pages_fit_their_window(page: Page, watch: Watch, shop: Shop, width: int
         "/motors",
         "/rulebook",
         "/sums/seating",
+        "/sums/find-cause",
+        "/rulebook/school.when",
+        "/rulebook/causes",
+        *(f"/sheets/{sheet}/{stage}?position=1" for stage in STAGES),
     ):
         page.goto(path)
         over = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")

@@ -11,7 +11,7 @@ from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
 from norvash.core.findings import GROUPS
 from norvash.core.gauge_line import Frame, LineReader, line_of
-from norvash.core.part_findings import ALL_GROUPS, BY_ID, COMPONENTS, component_of
+from norvash.core.part_findings import BY_ID, COMPONENTS, component_of
 from norvash.core.positions import even_positions
 from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import rulebook_with, shipped
@@ -160,10 +160,9 @@ def test_what_a_sheet_says_of_the_parts(entries: dict[str, object], expected: li
 
 
 def test_every_finding_has_a_picture_a_part_and_a_task() -> None:
-    for _, group in ALL_GROUPS:
-        for finding in group:
-            assert component_of(finding.id) in COMPONENTS
-            assert finding.stage == "fit" or tasks_for(finding.id), finding.id
+    for finding in BY_ID.values():
+        assert component_of(finding.id) in COMPONENTS
+        assert finding.stage == "fit" or tasks_for(finding.id), finding.id
     pictures = {finding_picture(f.id).svg() for _, group in GROUPS for f in group}
     assert len(pictures) == sum(len(group) for _, group in GROUPS)
     assert {s for t in TASKS.values() for s in t.schools} <= {s.id for s in SCHOOLS}
@@ -260,11 +259,13 @@ def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
         found = findings(shown, RULES, TODAY)
         before = judge_before(made, RULES)
         signs = noticed(made, before, found, {c.finding.id for c in found.conditions})
-        cause = diagnosis_of(made, signs, RULES) if complained(signs) else None
+        cause = diagnosis_of(made, signs, RULES) if complained(signs, before) else None
         said = sheet_says(made, found, verdict(found, shown, RULES, TODAY), cause, RULES)
         return said.word, said.act
 
     assert says(sheet(), state()) == ("Not measured", "Measure this set.")
+    assert says(sheet(facts(rated_v=230.0), supply_v=229.0), state())[1] == "Measure this set."
+    assert says(sheet(facts(rated_v=230.0), supply_v=180.0), state())[0] == "Cause sought"
     assert says(sheet(sign__start="dead", sign__tapped="yes", sign__idle="yes", sign__uneven="yes"), state())[
         1
     ].startswith("Likely cause: brush stuck")

@@ -1,7 +1,7 @@
 """What can be seen on commutator, windings, magnets, bearings and drive, and the component that each finding belongs to."""
 
 from norvash.core.findings import BY_ID as ON_BRUSHES
-from norvash.core.findings import GROUPS, Finding
+from norvash.core.findings import Finding
 
 COMMUTATOR = (
     Finding("commutator.black", "black all over", "plan", "clean it and its slots, then look for the cause"),
@@ -43,9 +43,7 @@ MEASURED = (
     Finding("terminal.measured", "terminal drops or resists too much", "plan", "clean to metal, retension, test again: this alone can stop a motor"),
 )  # fmt: skip
 PARTS = {"commutator": COMMUTATOR, "windings": WINDINGS, "drive": DRIVE}
-PART_GROUPS = (("Commutator", COMMUTATOR), ("Windings and magnets", WINDINGS), ("Bearings and drive", DRIVE))
 BY_ID: dict[str, Finding] = {**ON_BRUSHES, **{f.id: f for g in (COMMUTATOR, WINDINGS, DRIVE, MEASURED) for f in g}}
-ALL_GROUPS = (*GROUPS, *PART_GROUPS, ("Measured", MEASURED))
 
 COMPONENTS = {"brushes": "Brushes", "springs": "Springs, leads, terminals", "holders": "Holders", "commutator": "Commutator",
               "windings": "Windings and magnets", "drive": "Bearings and drive"}  # fmt: skip

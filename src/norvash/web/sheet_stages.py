@@ -159,8 +159,7 @@ def _brushes(at: _At) -> dict[str, Any]:
     return {"b": brushes, "method": method, "instrument": instrument, "methods": METHODS, "instruments": INSTRUMENTS,
             "hint": METHOD_HINTS.get(method or "", ""), "gauges": gauges, "ruler": ruler, "view": sheet_view(shown, brushes, chosen, 330),
             "answers": ANSWERS, "line": line, "pictures": GROUPS if line is not None else (), "geometry": geometry(shown.sheet, shown.found, shown.context.rules),
-            "dust_expected": dust_expected_g(shown.context.facts, worn, shown.context.rules) if shown.context.state.current.fitted_known else None,
-            "whole": [e for g, es in groups_of(shown, "brushes") for e in es]}  # fmt: skip
+            "dust_expected": dust_expected_g(shown.context.facts, worn, shown.context.rules) if shown.context.state.current.fitted_known else None}  # fmt: skip
 
 
 def _decide(at: _At) -> dict[str, Any]:

@@ -3,7 +3,6 @@
 from dataclasses import dataclass
 from datetime import date
 
-from norvash.core.components import Component
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.sentence import Verdict
 from norvash.core.sheet.before import Before, judge_before
@@ -69,11 +68,6 @@ class SheetPage:
         signed = self.row.signed
         return None if signed.get("word") in SEEKING else str(signed["stage"]) if signed.get("stage") else None
 
-    @property
-    def components(self) -> tuple[Component, ...]:
-        """Return the components' verdicts."""
-        return self.found.components
-
 
 def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
     """Return a sheet with all that follows from it.
@@ -85,7 +79,7 @@ def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
     sheet, rules = put_together(conn, row, context.facts), context.rules
     before = judge_before(sheet, rules)
     signs = noticed(sheet, before, found, {c.finding.id for c in found.conditions})
-    cause = diagnosis_of(sheet, signs, rules) if complained(signs) or before.signs else None
+    cause = diagnosis_of(sheet, signs, rules) if complained(signs, before) else None
     to_decide = matters(sheet, found)
     rail = progress(sheet, found, to_decide, rules)
     asks = [(m.place, m.finding) for m in to_decide if m.finding.id != RENEW]

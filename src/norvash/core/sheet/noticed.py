@@ -24,6 +24,8 @@ _SHOWS = {
     "bearing.rough": ("bearing-bad", "yes"), "bearing.loose": ("bearing-bad", "yes"), "bearing.locked": ("bearing-bad", "yes"),
     "bearing.dry": ("bearing-bad", "yes"), "drive.worn": ("drive-bad", "yes"), "drive.jammed": ("drive-bad", "yes"),
 }  # fmt: skip
+# Answers to what was measured that ask for no cause.
+_RIGHT = (NOT_SO, "right")
 # What a part that was looked at and found sound says: none of its signs.
 _SOUND = {
     "commutator": ("track", "surface", "slots"),
@@ -67,9 +69,10 @@ def _from_brushes(found: Findings) -> dict[str, str]:
     return signs
 
 
-def complained(signs: dict[str, str]) -> bool:
-    """Tell whether somebody complains of anything: a sign of the call that is there."""
-    return any(SIGNS[s].stage == "call-in" and a != NOT_SO and s != "onset" for s, a in signs.items())
+def complained(signs: dict[str, str], before: Before) -> bool:
+    """Tell whether there is a cause to seek: somebody complains, or something measured before opening is not right."""
+    called = any(SIGNS[s].stage == "call-in" and a != NOT_SO and s != "onset" for s, a in signs.items())
+    return called or any(a not in _RIGHT for a in before.signs.values()) or before.signs.get("volts") == NOT_SO
 
 
 def diagnosis_of(sheet: Sheet, signs: dict[str, str], rules: MotorRules) -> Diagnosis:

@@ -8,7 +8,7 @@ from typing import Literal
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.fields import INSIDE, STAGES
+from norvash.core.sheet.fields import STAGES, field_of
 from norvash.core.sheet.gates import steps_of
 
 Kind = Literal["full", "quick"]
@@ -111,8 +111,6 @@ class Sheet:
 
     def touched(self, stage: str) -> bool:
         """Tell whether anything was entered at a stage."""
-        from norvash.core.sheet.fields import field_of
-
         return any(
             (found := field_of(f)) is not None
             and found.stage == stage
@@ -139,8 +137,3 @@ def gate(sheet: Sheet, name: str, rules: MotorRules) -> Gate:
         return Gate("open", to_do=to_do)
     last = max((d for d in (*done, sheet.given("safe.method")) if d is not None), key=lambda d: d.at)
     return Gate("passed", last.person, last.at)
-
-
-def needed_gate(stage: str) -> str:
-    """Return the gate that a stage waits for, empty for none."""
-    return "safe" if stage in INSIDE else "power" if stage == "prove" else ""

@@ -77,15 +77,12 @@ def _measured(sheet: Sheet, rules: MotorRules) -> list[Voice]:
         found.append((0, BY_ID["insulation.low"]))
     if earth is not None and earth > rules["earth.ohm"] + 1e-9:
         found.append((0, BY_ID["earth.open"]))
-    ohm, volt = sheet.number_of("terminal-ohm"), sheet.number_of("terminal-v")
-    if (ohm is not None and ohm > rules["terminal.ohm"] + 1e-9) or (
-        volt is not None and volt > rules["terminal.volt"] + 1e-9
-    ):
+    if _terminal_bad(sheet, rules):
         found.append((0, BY_ID["terminal.measured"]))
     return found
 
 
-def terminal_bad(sheet: Sheet, rules: MotorRules) -> bool:
+def _terminal_bad(sheet: Sheet, rules: MotorRules) -> bool:
     """Tell whether a terminal resists or drops too much. Source: rules terminal.ohm, terminal.volt"""
     ohm, volt = sheet.number_of("terminal-ohm"), sheet.number_of("terminal-v")
     return (ohm is not None and ohm > rules["terminal.ohm"] + 1e-9) or (

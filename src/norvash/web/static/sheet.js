@@ -56,10 +56,12 @@
     if (told) { say(told.textContent); }
     unfolded.forEach((id) => { const d = document.getElementById(id); if (d) { d.open = true; } });
     typed.forEach((value, id) => { const f = document.getElementById(id); if (f) { f.value = value; } });
-    const wanted = (activeId && document.getElementById(activeId)) || (order >= 0 && (next.querySelector("[autofocus]") || stops(next)[order]));
+    // What was refused gets the cursor back, unless somebody is already typing the next thing.
+    const refused = sentItem && !typed.has(activeId) ? next.querySelector("[aria-invalid=true]") : null;
+    const wanted = refused || (activeId && document.getElementById(activeId)) || (order >= 0 && (next.querySelector("[autofocus]") || stops(next)[order]));
     if (wanted) {
       wanted.focus({ preventScroll: true });
-      if (at && wanted.setSelectionRange && wanted.type === "text") { try { wanted.setSelectionRange(at[0], at[1]); } catch { /* a field without a caret */ } }
+      if (refused) { wanted.select(); } else if (at && wanted.setSelectionRange && wanted.type === "text") { try { wanted.setSelectionRange(at[0], at[1]); } catch { /* a field without a caret */ } }
     }
     showUnit();
     show();
@@ -111,6 +113,7 @@
     if (!form.matches("[data-entry]") || (by && by.hasAttribute("data-leave"))) { return; }
     event.preventDefault();
     const body = new URLSearchParams(new FormData(form, by)), field = form.querySelector("input[data-now]");
+    if (field && field.matches("[data-measure]") && field.value.trim() === "") { field.value = field.defaultValue; moveOn(field); return; }
     if (field && form.dataset.sent === field.value + body.get("replaces")) { moveOn(field); return; }
     if (field) { form.dataset.sent = field.value + body.get("replaces"); }
     body.set("act_id", newId());
