@@ -42,6 +42,12 @@ def sheet(page: Page, tag: str, stage: str, *values: str) -> None:
         page.locator(".rows").get_by_text(f"{value} ±").first.wait_for()
 
 
+def cut(page: Page) -> None:
+    sheet(page, "P-01", "commutator")
+    page.goto(page.url.replace("/commutator", "/cut"))
+    page.locator("table.passes").wait_for()
+
+
 def figures(page: Page) -> None:
     motor(page, "A-03")
     page.keyboard.press("e")
@@ -59,12 +65,12 @@ SHOTS = {
     "bench-dark": (WIDE, "dark", lambda p: p.goto("/")),
     "bench-phone": (PHONE, "light", lambda p: p.goto("/")),
     "motor": (WIDE, "light", lambda p: motor(p, "R-01")),
-    "motor-phone": (PHONE, "light", lambda p: motor(p, "T-11")),
     "sheet-call": (WIDE, "light", lambda p: sheet(p, "T-15", "call-in")),
     "sheet-before": (WIDE, "light", lambda p: sheet(p, "A-09", "before")),
     "sheet-phone": (PHONE, "light", lambda p: sheet(p, "T-15", "brushes")),
     "sheet-brushes": (WIDE, "light", lambda p: sheet(p, "T-15", "brushes", "15.17")),
-    "sheet-closely": (WIDE, "dark", lambda p: sheet(p, "T-15", "brushes?position=1#at")),
+    "bar-map": (WIDE, "light", lambda p: sheet(p, "R-01", "commutator")),
+    "bar-map-phone": (PHONE, "light", lambda p: sheet(p, "R-01", "commutator#bars-field")),
     "sheet-decide": (WIDE, "light", lambda p: sheet(p, "T-15", "decide")),
     "motors": (WIDE, "light", lambda p: p.goto("/motors")),
     "figures": (WIDE, "light", figures),
@@ -73,7 +79,7 @@ SHOTS = {
     "when-to-look": (WIDE, "light", when_to_look),
     "rulebook": (WIDE, "light", lambda p: p.goto("/rulebook/school.old-or-new")),
     "find-cause": (WIDE, "light", lambda p: p.goto("/sums/find-cause")),
-    "sum": (WIDE, "light", lambda p: p.goto("/sums/seating")),
+    "cut": (WIDE, "light", cut),
 }
 
 

@@ -79,7 +79,7 @@ def test_the_outlook_its_windows_and_a_policy(ines: Page, watch: Watch, house: l
     ines.goto("/")
     ines.keyboard.press("g")
     ines.keyboard.press("o")
-    river = ines.locator(".outlook-river-figure .wide svg")
+    river = ines.locator(".outlook-river-figure .for-wide svg")
     expect(river.locator("a")).to_have_count(3)
     ines.keyboard.press("d")
     for name, text in (("Name", "Refit"), ("First day", f"{datetime.now() + timedelta(days=3):%Y-%m-%d}"),
@@ -109,8 +109,8 @@ def test_the_outlook_its_windows_and_a_policy(ines: Page, watch: Watch, house: l
 
 def test_the_fan_and_the_use_to_come_are_drawn(ines: Page, watch: Watch, house: list[str]) -> None:
     ines.goto(f"/motors/{house[0]}")
-    expect(ines.locator(".life-line-figure .wide .fan")).to_have_count(1)
-    expect(ines.locator(".life-line-figure .wide .straight")).to_have_count(1)
+    expect(ines.locator(".life-line-figure .for-wide .fan")).to_have_count(1)
+    expect(ines.locator(".life-line-figure .for-wide .straight")).to_have_count(1)
     expect(ines.locator(".verdict")).to_contain_text("8 times in 10 between")
     ines.goto(f"/motors/{house[0]}/hours")
-    expect(ines.locator(".use-curve-figure .wide .fan")).to_have_count(1)
+    expect(ines.locator(".use-curve-figure .for-wide .fan")).to_have_count(1)

@@ -107,6 +107,30 @@ def open_sheet(page: Page, motor: str, *, quick: bool = False) -> None:
     stage(page, "Brushes" if quick else "Call in")
 
 
+def test_the_gauge_fills_a_column_reading_by_reading(ines: Page, winch: str, gauge: str) -> None:
+    page = ines
+    open_sheet(page, winch)
+    page.goto(page.url.rsplit("/", 1)[0] + "/safe")
+    page.locator("#waiver > summary").press("Enter")
+    page.locator("[id='in-waive.safe.0']").fill("measured on the bench")
+    press(page, "Enter")
+    expect(page.locator(".half").first).to_contain_text("Waived")
+    page.goto(page.url.rsplit("/", 1)[0] + "/commutator")
+    page.locator("#part-run-out > summary").press("Enter")
+    column = page.locator("[id='in-run-out.0']")
+    page.locator("#take").press("Enter")
+    expect(column).to_have_value("19.42 mm")
+    expect(page.locator("#part-run-out")).to_contain_text("1 of 1 readings are too few")
+    page.locator("#take").press("Enter")
+    expect(column).to_have_value("19.42 mm\n19.55 mm")
+    expect(page.locator("#part-run-out")).to_contain_text("2 of 2 readings are too few")
+    column.focus()
+    page.wait_for_timeout(400)  # a hand is slower than the gauge's least time between two readings
+    on_gauge(gauge, "!19.48 mm")
+    expect(column).to_have_value("19.42 mm\n19.55 mm\n19.48 mm")
+    expect(page.locator("#part-run-out")).to_contain_text("3 of 3 readings are too few")
+
+
 def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winch: str, shop: Shop) -> None:
     page = ines
     watch.answers = {422}

@@ -19,7 +19,7 @@ from norvash.work.sheet_page import sheet_page
 @pytest.fixture(scope="module")
 def house(tmp_path_factory: pytest.TempPathFactory) -> Iterator[Connection]:
     path = tmp_path_factory.mktemp("house") / "demo.db"
-    assert "25 motors" in prepare(path, reset=True)
+    assert "26 motors" in prepare(path, reset=True)
     conn = connect(path)
     yield conn
     conn.close()
@@ -31,7 +31,7 @@ def shown(conn: Connection, tag: str) -> MotorPage:
 
 
 STATES = {
-    "W-02": ("change", ""), "W-01": ("fit", ""), "R-01": ("watch", ""), "S-05": ("stop", ""), "TG-01": ("plan", ""),
+    "W-02": ("change", ""), "W-01": ("plan", ""), "R-01": ("stop", ""), "P-01": ("plan", ""), "G-01": ("stop", ""), "S-05": ("stop", ""), "TG-01": ("plan", ""),
     "L-01": ("fit", "uneven"), "T-13": ("fit", "limit estimated"), "T-15": ("plan", "incomplete"), "G-02": ("watch", "doubtful"),
     "H-02": ("fit", "not enough wear yet"), "A-03": ("watch", ""),
     "T-11": ("watch", "look due"),
@@ -77,6 +77,14 @@ def test_special_records(house: Connection) -> None:
     mill = shown(house, "A-11")
     assert sheet_page(house, mill.sheets[0].id, DEMO_DAY).sheet.word("addition", 1).startswith("ran a full evening")
     assert mill.context.rules.choice("school.old-or-new").key == "keep"
+    spoken = {
+        tag: {c.finding.id for c in shown(house, tag).found.conditions} for tag in ("W-01", "R-01", "P-01", "G-01")
+    }
+    assert "commutator.pitch" in spoken["W-01"]
+    assert "bartest.open" in spoken["R-01"]
+    assert {"gap.cut", "face.cut"} <= spoken["P-01"]
+    assert "copper.under" in spoken["G-01"]
+    assert shown(house, "P-01").found.limit.remark.endswith("until the holders are set")
     assert {r.word for r in bench(house, DEMO_DAY, 1).rows} >= {
         "Out of service",
         "Change now",

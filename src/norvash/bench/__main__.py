@@ -19,6 +19,7 @@ from fastapi.responses import HTMLResponse
 from jinja2 import Template
 
 from norvash.bench.client import Client
+from norvash.bench.copper import on_copper
 from norvash.bench.fleet import PERSON, make_fleet
 from norvash.config import Settings
 from norvash.exchange.hours_csv import guessed, read_lines
@@ -64,7 +65,7 @@ def page_ratios(client: Client, motor: str, sheet: str) -> dict[str, float]:
     paths = {"bare": "/bare", "bench": "/", "bench, page 200": "/?p=200", "motor": f"/motors/{motor}", "register": "/motors",
              "register, a search": "/motors?q=hall+17", "outlook": "/outlook", "outlook, a place": "/outlook?place=hall+17",
              "hours book": "/hours", "sheet, its brushes": f"{sheet}/brushes", "sheet, one brush closely": f"{sheet}/brushes?position=1",
-             "sheet, the call": f"{sheet}/call-in", "sheet, what is decided": f"{sheet}/decide", "bench, first view": "/"}  # fmt: skip
+             "sheet, the call": f"{sheet}/call-in", "sheet, what is decided": f"{sheet}/decide", "sheet, the commutator with its map": f"{sheet}/commutator", "sheet, the drive": f"{sheet}/drive", "bench, first view": "/"}  # fmt: skip
     times: dict[str, list[float]] = {name: [] for name in paths}
     for turn in range(60):
         for name, path in paths.items():
@@ -202,6 +203,7 @@ def report(
     start: float,
     ahead: dict[str, float],
     imported_s: float,
+    copper: dict[str, float],
 ) -> str:
     """Return the figures as a Markdown page."""
     lines = [
@@ -223,6 +225,9 @@ def report(
         f"| the same by the leanest loop (numpy.polyfit), over ours | {ahead['polyfit_x']:.1f} × | |",
         f"| most memory while forecasting them | {ahead['memory_mb']:.0f} MB | 500 MB |",
         f"| one motor's forecast, median | {ahead['one_ms']:.1f} ms | 10 ms |",
+        f"| spacings sought among 60 spots on 400 bars, slowest of the kinds tried | {copper['pattern_ms']:.1f} ms | 20 ms |",
+        f"| a bar map of 400 bars drawn, every bar marked | {copper['map_ms']:.1f} ms | 15 ms |",
+        f"| the same, over the bare page | {copper['map_ms'] / pages['bare page, ms']:.1f} × | |",
         f"| 100 000 readings from a file into the log | {imported_s:.1f} s | 10 s |",
         f"| start to first page, over an application that only imports fastapi and numpy | {start:.2f} × | 1.3 × |",
     ]  # fmt: skip
@@ -249,7 +254,7 @@ def main() -> None:
         typed = typed_ms(db, motor)
         server.should_exit = True
         start = starts(db)
-        text = report(pages, saved, typed, start, forecasting(), importing(db))
+        text = report(pages, saved, typed, start, forecasting(), importing(db), on_copper())
     Path("docs/performance.md").write_text(text)
     print(text)
 

@@ -88,6 +88,14 @@ FIELDS: tuple[FigureField, ...] = (
               ("undercut_mm", "Undercut depth when new"), high=5000),
     FigureField("bars", "Bars", "Commutator", "count", (), 3, 2000),
     FigureField("poles", "Poles", "Commutator", "count", (), 2, 100),
+    FigureField("armature_slots", "Slots of the armature", "Commutator", "count", (), 2, 2000),
+    FigureField("winding", "Winding", "Commutator", choices=("lap", "wave", "unknown")),
+    FigureField("commutator_pitch", "Commutator pitch, bars", "Commutator", "count", (), 1, 2000),
+    *_lengths("Turning parts", ("end_float_low_mm", "End float, at least"), ("end_float_high_mm", "End float, at most"), ("air_gap_mm", "Air gap")),
+    FigureField("bearing_drive", "Bearing at the drive end", "Turning parts"),
+    FigureField("bearing_other", "Bearing at the other end", "Turning parts"),
+    FigureField("noload_rpm", "Usual speed without load", "Plate", "speed", (), 1, 1e5),
+    FigureField("protection", "Protection against shock", "Plate", choices=("protective earth", "double insulated")),
     FigureField("rated_v", "Voltage", "Plate", "voltage", (), 0, 50000),
     FigureField("rated_a", "Current", "Plate", "current", (), 0, 50000),
     FigureField("rated_w", "Power", "Plate", "power", (), 0, 1e8),
@@ -127,6 +135,17 @@ class Figures:
         self.known: dict[str, Known] = {}
         for source, basis in ((lent, "class default"), (of_type, "type"), (own, "this motor")):
             self.known.update({name: Known(value, basis) for name, value in source.items()})
+
+    def changed(self, values: Mapping[str, float], basis: str) -> "Figures":
+        """Return the figures with some of them replaced, and where those come from."""
+        made = Figures({}, {}, {})
+        made.known = {**self.known, **{name: Known(value, basis) for name, value in values.items()}}
+        return made
+
+    @property
+    def track_d_mm(self) -> float | None:
+        """Return the commutator's diameter now [mm]: after the last recorded cut, else when new."""
+        return self.number("commutator_now_mm") or self.number("commutator_d_mm")
 
     def number(self, name: str) -> float | None:
         """Return a figure as a number, None where nothing is known."""
@@ -245,6 +264,10 @@ def check_together(figures: Figures) -> None:
     if limit_mm is not None and not limit_mm < new_mm:
         raise InputError(f"The limit of {limit_mm:g} mm is not below the new length of {new_mm:g} mm.",
                          "Correct one of them, or say that the limit is unknown.", "limit_mm")  # fmt: skip
+    d_new, d_least = figures.stated("commutator_d_mm"), figures.stated("commutator_d_min_mm")
+    if d_new is not None and d_least is not None and not d_least < d_new:
+        raise InputError(f"The least diameter of {d_least:g} mm is not under the new one of {d_new:g} mm.",
+                         "Check which of the two is wrong.", "commutator_d_min_mm")  # fmt: skip
     depth_new, depth_limit = figures.number("depth_new_mm"), figures.number("depth_limit_mm")
     if depth_new is not None and depth_limit is not None and not depth_limit > depth_new:
         raise InputError("The depth limit is not beyond the depth when new.",

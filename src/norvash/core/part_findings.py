@@ -32,9 +32,52 @@ DRIVE = (
     Finding("drive.worn", "gear, pinion, belt or coupling worn", "plan", "renew it with its mate checked"),
     Finding("drive.jammed", "gear, pinion or clutch jammed", "stop", "free or renew it before power"),
 )  # fmt: skip
+ON_COPPER = (
+    Finding("commutator.pitch", "marked once a turn", "plan", "look for imbalance, misalignment, an uneven air gap, unequal fields, a bad armature joint"),
+    Finding("commutator.slot-marks", "marked slot by slot", "watch", "commutation is at its limit: check neutral, grade and load; not the armature's health"),
+    Finding("commutator.drag", "copper drag", "plan", "chamfer the edges; look at vibration, pressure and grade"),
+    Finding("commutator.threads", "threads or streaks", "watch", "think of low current, low pressure, abrasive dust or oil"),
+    Finding("runout.set-up", "runs off centre, but round", "watch", "check set-up and bearing seats before anything is cut"),
+    Finding("runout.bars", "single bars stand out", "plan", "see whether they are tight; tight ones are cut, loose ones end the armature"),
+    Finding("runout.over", "run-out over its limit", "plan", "plan a cut"),
+    Finding("runout.far", "run-out far over its limit", "stop", "not to be run: it carries people or loads"),
+    Finding("bartest.open", "open in the bar test", "stop", "no release: re-solder the riser if that is all, else renew or rewind"),
+    Finding("bartest.short", "shorted in the bar test", "stop", "no release: clean the slots and test again, then renew or rewind"),
+    Finding("bartest.suspect", "suspect in the bar test", "change", "clean, test again; if it stays, no release without a waiver"),
+    Finding("copper.cut", "cleans up with a cut", "plan", "cut it as planned, undercut, chamfer, set the holders"),
+    Finding("copper.refused", "does not clean up above its least diameter", "change", "no full cut: leave shallow pits, or renew the armature"),
+    Finding("copper.under", "under its least diameter", "stop", "renew it or send the armature out"),
+    Finding("copper.last", "no further cut left", "watch", "have a replacement in view before it is needed"),
+    Finding("slot.shallow", "slots too shallow", "plan", "undercut them"),
+    Finding("surface.emergency", "dressed with a file or a wire wheel", "plan", "clean every slot, make the bar test, look again early"),
+)  # fmt: skip
+ON_WINDINGS = (
+    Finding("insulation.fallen", "insulation fallen to a third of last time", "watch", "clean and dry, test again; the trend says more than one value"),
+    Finding("polarization.watch", "polarization index middling", "watch", "dry it, test again"),
+    Finding("polarization.low", "polarization index low", "plan", "damp or dirty: clean, dry, test again"),
+    Finding("windings.growler", "a slot answers on the growler", "change", "shorted turns: rewind or renew the armature"),
+    Finding("windings.short", "a coil low or high against the others", "change", "shorted turns if low, a poor joint if high: renew or re-solder"),
+    Finding("magnets.weak", "runs free too fast and draws too much: magnets weak", "change", "renew the case with its magnets"),
+    Finding("chain.dead", "a sensor or wear-indicator chain is not as it should be", "plan", "mend it, or its warning is lost"),
+)  # fmt: skip
+ON_DRIVE = (
+    Finding("bearing.noisy", "a bearing hisses, rumbles or clicks", "plan", "renew it when it is reached; look for the cause"),
+    Finding("bearing.corroded", "a bearing corroded", "change", "renew it, find the water"),
+    Finding("bearing.grease", "grease dark, gone or washed out", "plan", "clean and grease an open bearing; renew a sealed one"),
+    Finding("bearing.aged", "a sealed bearing at half its life", "watch", "renew it while it is in reach"),
+    Finding("bush.worn", "a bush worn", "change", "renew it only with the right tool and centring; on small starters a good old one beats a bad new one"),
+    Finding("kit.mismatch", "a part of the kit does not fit", "change", "do not take the old part out: get the right one first"),
+    Finding("float.out", "end float outside its band", "plan", "shim it"),
+    Finding("vibration.watch", "vibration to be watched", "watch", "look at balance, bearings and coupling at the next stop"),
+    Finding("vibration.high", "vibration too much", "plan", "balance, bearings, coupling"),
+    Finding("ring.squeeze", "O-ring squeezed too little or too much", "plan", "take the right section"),
+    Finding("solenoid.bad", "solenoid contact or plunger bad", "change", "renew contacts or solenoid, free the plunger"),
+)  # fmt: skip
 MEASURED = (
     Finding("insulation.low", "insulation to earth too low", "stop", "no power: clean and dry, test again, then look for the fault"),
     Finding("earth.open", "protective earth too high", "stop", "no power until the earth is joined again"),
+    Finding("gap.cut", "holders not set since the cut", "plan", "set them: the brush sinks and the spring must reach further"),
+    Finding("face.cut", "brush faces shaped to the diameter before the cut", "plan", "give them the new curve and seat them"),
     Finding("gap.wide", "holder gap too wide", "plan", "bring the holder in: the brush chatters and chips"),
     Finding("gap.narrow", "holder gap too narrow", "change", "set the holder back before it touches the copper"),
     Finding("clearance.tight", "brush tight in its box", "plan", "dress it on a flat plate or fit the right part; never file the box"),
@@ -43,14 +86,19 @@ MEASURED = (
     Finding("terminal.measured", "terminal drops or resists too much", "plan", "clean to metal, retension, test again: this alone can stop a motor"),
 )  # fmt: skip
 PARTS = {"commutator": COMMUTATOR, "windings": WINDINGS, "drive": DRIVE}
-BY_ID: dict[str, Finding] = {**ON_BRUSHES, **{f.id: f for g in (COMMUTATOR, WINDINGS, DRIVE, MEASURED) for f in g}}
+BY_ID: dict[str, Finding] = {
+    **ON_BRUSHES,
+    **{f.id: f for g in (COMMUTATOR, WINDINGS, DRIVE, ON_COPPER, ON_WINDINGS, ON_DRIVE, MEASURED) for f in g},
+}
 
 COMPONENTS = {"brushes": "Brushes", "springs": "Springs, leads, terminals", "holders": "Holders", "commutator": "Commutator",
               "windings": "Windings and magnets", "drive": "Bearings and drive"}  # fmt: skip
 _COMPONENT = {"brush": "brushes", "face": "brushes", "dust": "brushes", "lead": "springs", "terminal": "springs", "spring": "springs",
               "indicator": "springs", "holder": "holders", "insulator": "holders", "gap": "holders", "clearance": "holders",
               "commutator": "commutator", "windings": "windings", "magnets": "windings", "insulation": "windings", "earth": "windings",
-              "bearing": "drive", "drive": "drive"}  # fmt: skip
+              "bearing": "drive", "drive": "drive", "runout": "commutator", "bartest": "commutator", "copper": "commutator", "slot": "commutator",
+              "surface": "commutator", "polarization": "windings", "chain": "windings", "bush": "drive", "kit": "drive", "float": "drive",
+              "vibration": "drive", "ring": "drive", "solenoid": "drive"}  # fmt: skip
 
 
 def component_of(finding_id: str) -> str:

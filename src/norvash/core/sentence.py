@@ -5,6 +5,7 @@ from datetime import date
 
 from norvash.core.components import Condition, finding_word
 from norvash.core.forecast_words import band_words, far_off, forecast_reasons, look_words, sure_words, unmeasured_words
+from norvash.core.part_findings import COMPONENTS, component_of
 from norvash.core.policies import look_due, overdue
 from norvash.core.rules.book import MotorRules
 from norvash.core.stages import STAGES, WORDS, Staged, word_of, worst
@@ -58,6 +59,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     flags = tuple(
         name
         for name, on in (
+            (_by_part(found), bool(_by_part(found))),
             ("doubtful", bool(found.doubts)),
             ("incomplete", bool(found.missing)),
             ("limit estimated", found.limit.estimated),
@@ -97,6 +99,15 @@ def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str
     reasons = (_limit_reason(found, rules, unit), *forecast_reasons(found, state, rules))
     by_when = f"{unmeasured_words(found.ahead, state)} {look_words(found, state, rules)}" if found.ahead else ""
     return Verdict("Measure this set.", why, "", by_when, "Not measured", reasons, flags)
+
+
+def _by_part(found: Findings) -> str:
+    """Return the part that asks for hands where it is not the brushes, empty where it is them or nothing does."""
+    first = _leading(found)
+    name = (
+        component_of(first.finding.id) if first is not None and found.stage not in ("fit", "watch", None) else "brushes"
+    )
+    return "" if name == "brushes" else COMPONENTS[name].lower()
 
 
 def _by_carbon(found: Findings) -> bool:

@@ -1,7 +1,7 @@
 """What is known of one motor at one moment: the input of every verdict."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date, datetime
 
 from norvash.core.ahead import Ahead
@@ -161,9 +161,19 @@ def start_of(state: MotorState, brush_set: BrushSet, position: int, rules: Motor
 def motor_limit(figures: Figures, rules: MotorRules) -> Limit:
     """Return the limit from its best source, on the scale of length; of a stated length and depth, the first reached.
 
+    While the surface has sunk and the holders are not set, the spring must reach that much further.
     Raises: InputError when figures contradict each other.
     Source: rules limit.*
     """
+    limit, sunk = _limit(figures, rules), figures.number("sunk_mm")
+    if sunk is None:
+        return limit
+    further = limit.limit_mm + (sunk if limit.estimated or limit.governed_by == "wear line" else 0.0)
+    why = f"{sunk:.2f} mm further {figures.basis('sunk_mm')}, until the holders are set"
+    return replace(limit, limit_mm=further, remark="; ".join(filter(None, (limit.remark, why))))
+
+
+def _limit(figures: Figures, rules: MotorRules) -> Limit:
     new_mm, stated = figures.need("new_mm"), figures.number("limit_mm")
     given = [limit for limit in (_stated(stated, figures) if stated is not None else None, _by_depth(figures)) if limit]
     if given:

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Mapping
 from datetime import datetime, timedelta
+from math import cos, radians
 
 from norvash.core.sheet.gates import steps_of, usual_method
 from norvash.store import sheets
@@ -120,6 +121,84 @@ def originals(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.add("ran a full evening, no sparks seen through the vents")
 
 
+def _to_copper(visit: Visit, lengths: Mapping[int, str], said: str) -> Visit:
+    """The call, the gate, the brushes."""
+    visit.put("complaint", said).put("urgency", "week").gate("safe").put("state", "opened").measure(lengths)
+    return visit.put("sound.drive", "yes")
+
+
+def _done(visit: Visit, outcome: str = "service") -> None:
+    visit.put("latched", "yes").put("free", "yes").gate("power").put("bump", "right").put("sparks", "1")
+    visit.put("outcome", outcome).gate("service").sign()
+
+
+def pitch_marked(visit: Visit, lengths: Mapping[int, str]) -> None:
+    """Burnt once for each pole on an armature of 87 bars; the cause is put off to the refit."""
+    _to_copper(visit, lengths, "growls at full speed, sparks at all arms").put(
+        "bar-map", "burnt 5, 27, 49, 70; dark 71"
+    )
+    visit.put("run-out", _around(87, 0.011, 40, 0.004, noise=0.0011)).put("run-out-on", "bearings")
+    visit.put("insulation-mohm", "34").put("insulation-c", "22").put("insulation-10", "61")
+    day = f"{visit.now + timedelta(weeks=11):%Y-%m-%d}"
+    visit.put("decide.commutator.pitch", "deferred", who="Bram Aldous", day=day)
+    visit.put("remark.windings", "coupling to be looked at in the refit")
+    _done(visit, "deferred")
+
+
+def open_coil(visit: Visit, lengths: Mapping[int, str]) -> None:
+    """Burnt at two places of a wave winding: the bar test names the open coil; the sheet is left open for the motor shop."""
+    _to_copper(visit, lengths, "crackles and pulls unevenly, ring of fire").put(
+        "bar-map", "burnt-leading 36, 95; burnt-trailing 37, 96"
+    )
+    readings = [f"{84 + 1.6 * cos(1.7 * i) + 0.7 * cos(5.1 * i):.1f}" for i in range(1, 118)]
+    for reading in (36, 95):
+        readings[reading - 1] = f"{2480 + reading}"
+    visit.put("bar-test", "\n".join(readings)).put("bar-test-noise", "1 %")
+    visit.put("insulation-mohm", "118").put("insulation-c", "24")
+
+
+def last_cut(visit: Visit, lengths: Mapping[int, str]) -> None:
+    """Grooved and out of round, it cleans up with one further cut to follow; the cut is made, the holders wait."""
+    _to_copper(visit, lengths, "brushes chip and chatter").put("bar-map", "grooved 1-69; pitted 12-14")
+    visit.put("run-out", _around(69, 0.008, 200, 0.058, noise=0.002)).put("run-out-on", "seats").put(
+        "true-setup", "yes"
+    )
+    visit.put("track-d", "108.36\n108.40\n108.38").put("shoulder-d", "108.72").put("groove", "0.18").put(
+        "pit", "0.16"
+    ).put("slot-depth", "0.9")
+    visit.put("lathe-speeds", "90; 185; 355; 560").put(
+        "bar-test", "\n".join(f"{41 + 0.6 * cos(2.3 * i):.1f}" for i in range(69))
+    )
+    visit.put("cut-done", "108.18").put("slot-minutes", "88").put("cut-slots", "yes").put("cut-chamfer", "yes").put(
+        "cut-again", "yes"
+    ).put("cut-vacuumed", "yes")
+    visit.put("insulation-mohm", "9").put("insulation-c", "31")
+    day = f"{visit.now + timedelta(weeks=2):%Y-%m-%d}"
+    for finding in ("gap.cut", "face.cut"):
+        visit.put(f"decide.{finding}", "deferred", who="Maud Celliers", day=day)
+    _done(visit, "deferred")
+
+
+def under_least(visit: Visit, lengths: Mapping[int, str]) -> None:
+    """Cut too often: the copper is under its least diameter; the motor is sent away."""
+    _to_copper(visit, lengths, "blue flashes, smells hot").put("bar-map", "burnt 1-31; pitted 3, 9, 17")
+    visit.put("track-d", "36.05\n36.1").put("pit", "0.2").put("sound.windings", "yes")
+    visit.put("b-number", "608-2Z", 1).put("b-feel", "rough", 1).put("b-noise", "hiss", 1).put(
+        "b-number", "608-2Z", 2
+    ).put("b-feel", "smooth", 2)
+
+
+def _around(count: int, eccentric: float, high: float, oval: float, noise: float) -> str:
+    """Return dial readings round a commutator [mm], one a line."""
+    turn = [360 * i / count for i in range(count)]
+    ripple = [noise * cos(radians(7 * t)) * cos(radians(31 * t + 20)) for t in turn]
+    return "\n".join(
+        f"{0.1 + eccentric * cos(radians(t - high)) + oval * cos(radians(2 * t - 70)) + r:.4f}"
+        for t, r in zip(turn, ripple, strict=True)
+    )
+
+
 VISITS: Mapping[str, Callable[[Visit, Mapping[int, str]], None]] = {
     "half done": left_open, "new set": upstream, "stuck": stuck, "originals": originals,
+    "pitch marking": pitch_marked, "open coil": open_coil, "one cut left": last_cut, "under least": under_least,
 }  # fmt: skip

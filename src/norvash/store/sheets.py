@@ -1,12 +1,12 @@
 """Bench sheets, what was entered on them, and what was put off."""
 
 import json
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date, datetime
 from types import MappingProxyType
 
-from norvash.core.sheet.sheet import Given, Kind
+from norvash.core.sheet.sheet import Earlier, Given, Kind
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 
@@ -134,6 +134,47 @@ def list_entries(conn: Connection, sheet_id: str) -> dict[tuple[str, int], Given
     """Return the entries of a sheet that count, by field and place."""
     rows = conn.execute(f"{_ENTRY} where e.sheet_id = :id and e.replaced_by is null order by a.seq", {"id": sheet_id})
     return {(r["field"], r["place"]): _given(r) for r in rows}
+
+
+def list_earlier(conn: Connection, motor_id: str, before: int, fields: Sequence[str]) -> dict[str, Earlier]:
+    """Return for each field what was entered in it on the newest sheet before a number that has it."""
+    rows = conn.execute(
+        f"""select e.*, p.name as person, a.at, s.number from entry e join sheet s on s.id = e.sheet_id join act a on a.id = e.act_id
+            join person p on p.id = a.person_id
+            where s.motor_id = ? and s.number < ? and e.place = 0 and e.replaced_by is null
+            and (e.word <> '' or e.value_in_si_unit is not null) and e.field in ({",".join("?" * len(fields))}) order by s.number""",
+        (motor_id, before, *fields),
+    )
+    return {r["field"]: Earlier(r["number"], _given(r)) for r in rows}
+
+
+def list_kept(conn: Connection, motor_id: str, fields: Sequence[str]) -> list[tuple[str, int, Given]]:
+    """Return what stands in some fields on all sheets of a motor as (field, number of the sheet, entry), in the order of entering."""
+    rows = conn.execute(
+        f"""select e.*, p.name as person, a.at, s.number from entry e join sheet s on s.id = e.sheet_id join act a on a.id = e.act_id
+            join person p on p.id = a.person_id
+            where s.motor_id = ? and e.replaced_by is null and (e.word <> '' or e.value_in_si_unit is not null)
+            and e.field in ({",".join("?" * len(fields))}) order by a.seq""",
+        (motor_id, *fields),
+    )
+    return [(r["field"], r["number"], _given(r)) for r in rows]
+
+
+def list_signed_values(conn: Connection, field: str, most: int) -> list[Given]:
+    """Return what stands in a field on the newest signed sheets of all motors, the newest first."""
+    rows = conn.execute(
+        f"""{_ENTRY} join sheet s on s.id = e.sheet_id
+            where e.field = :field and e.replaced_by is null and s.signed_at is not null and e.value_in_si_unit is not null
+            order by a.seq desc limit :most""",
+        {"field": field, "most": most},
+    )
+    return [_given(r) for r in rows]
+
+
+def last_of_site(conn: Connection, field: str) -> Given | None:
+    """Return what was entered last in a field on any sheet, None where it never was."""
+    row = conn.execute(f"{_ENTRY} where e.field = :field and e.replaced_by is null and e.word <> '' order by a.seq desc limit 1", {"field": field}).fetchone()  # fmt: skip
+    return _given(row) if row else None
 
 
 def add_entry(

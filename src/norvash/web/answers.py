@@ -12,7 +12,7 @@ from markupsafe import Markup
 
 from norvash.core.part_findings import BY_ID as FINDINGS
 from norvash.core.quantities import UNITS
-from norvash.core.sheet.fields import SheetField
+from norvash.core.sheet.field import SheetField
 from norvash.core.words import counted, day_words, figure_words, grouped, length_words, use_words
 from norvash.drawing.finding_picture import finding_picture
 from norvash.drawing.stage_mark import stage_mark

@@ -55,7 +55,7 @@ def brush_drawn(figures: Figures, rules: MotorRules) -> Drawing:
     limit, new_mm, unit = motor_limit(figures, rules), figures.need("new_mm"), figures.word("length_unit")
     lines = [figures.number(f"wear_line_{i}_mm") for i in (1, 2, 3)]
     plan = BrushPlan(new_mm, figures.need("thickness_mm"), figures.need("width_mm"), limit.limit_mm, limit.source,
-                     limit.estimated, figures.need("commutator_d_mm"), tuple(x for x in lines if x is not None),
+                     limit.estimated, figures.track_d_mm or figures.need("commutator_d_mm"), tuple(x for x in lines if x is not None),
                      figures.number("lead_root_depth_mm"), unit)  # fmt: skip
     return brush_sheet(plan, 470, 300)
 
@@ -70,7 +70,7 @@ def end_view_new(
 
 def plate_of(figures: Figures, limit_mm: float) -> EndPlate:
     """Return the parts of the end view."""
-    return EndPlate(figures.need("commutator_d_mm"), int(figures.need("bars")), figures.need("thickness_mm"),
+    return EndPlate(figures.track_d_mm or figures.need("commutator_d_mm"), int(figures.need("bars")), figures.need("thickness_mm"),
                     figures.need("new_mm"), limit_mm, figures.word("length_unit"),
                     figures.basis("commutator_d_mm") == "class default")  # fmt: skip
 

@@ -2,7 +2,7 @@
 
 from collections.abc import Callable
 from dataclasses import dataclass
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
 from norvash.core.doubts import ANSWERS
 from norvash.core.figures import INSTRUMENTS, METHOD_HINTS, METHODS
@@ -12,7 +12,8 @@ from norvash.core.readings import on_the_gauge_mm
 from norvash.core.ruler import ruler_of
 from norvash.core.sheet.bringing import what_to_bring
 from norvash.core.sheet.deciding import DECISIONS
-from norvash.core.sheet.fields import BY_ID, SheetField, field_of
+from norvash.core.sheet.field import SheetField
+from norvash.core.sheet.fields import BY_ID, field_of
 from norvash.core.sheet.gates import COMPETENT, GATES, steps_of, usual_method
 from norvash.core.sheet.gates import METHODS as ISOLATION
 from norvash.core.sheet.geometry import geometry
@@ -33,6 +34,9 @@ from norvash.work.brush_lines import BrushLines
 from norvash.work.motor_page import MotorPage
 from norvash.work.sheet_page import SheetPage
 
+if TYPE_CHECKING:
+    from norvash.work.copper_bench import CopperBench
+
 _MOST_CAUSES = 5
 _DRAWN = 380.0
 
@@ -45,6 +49,7 @@ class _At:
     position: int
     typed: dict[str, str]
     brushes: BrushLines | None
+    bench: "CopperBench | None"
 
 
 def opening(shown: MotorPage) -> dict[str, Any]:
@@ -57,7 +62,9 @@ def opening(shown: MotorPage) -> dict[str, Any]:
     }
 
 
-def stage(shown: SheetPage, name: str, typed: dict[str, str], brushes: BrushLines | None) -> dict[str, Any]:
+def stage(
+    shown: SheetPage, name: str, typed: dict[str, str], brushes: BrushLines | None, bench: "CopperBench | None"
+) -> dict[str, Any]:
     """Return what a stage shows."""
     at = whole(typed.get("position", "")) or 0
     positions = {p.number for p in shown.context.state.positions}
@@ -70,7 +77,7 @@ def stage(shown: SheetPage, name: str, typed: dict[str, str], brushes: BrushLine
         "remark": entry(shown, BY_ID[f"remark.{name}"]), "skip": entry(shown, BY_ID[f"skip.{name}"]), "position": position,
         "back": stages[here - 1] if here else "", "on": stages[here + 1] if here + 1 < len(stages) else "",
         "schools": [rules.choice(s) for s in AT_STAGE.get(name, ())], "causes": _causes(shown), "competent": COMPETENT,
-        **(_OF_STAGE[name](_At(shown, position, typed, brushes)) if name in _OF_STAGE else {}),
+        **(_OF_STAGE[name](_At(shown, position, typed, brushes, bench)) if name in _OF_STAGE else {}),
     }  # fmt: skip
 
 
@@ -158,7 +165,7 @@ def _brushes(at: _At) -> dict[str, Any]:
     line = next((x for x in brushes.lines if x.plan.number == position), None)
     return {"b": brushes, "method": method, "instrument": instrument, "methods": METHODS, "instruments": INSTRUMENTS,
             "hint": METHOD_HINTS.get(method or "", ""), "gauges": gauges, "ruler": ruler, "view": sheet_view(shown, brushes, chosen, 330),
-            "answers": ANSWERS, "line": line, "pictures": GROUPS if line is not None else (), "geometry": geometry(shown.sheet, shown.found, shown.context.rules),
+            "changes": _cut_changes(shown), "answers": ANSWERS, "line": line, "pictures": GROUPS if line is not None else (), "geometry": geometry(shown.sheet, shown.found, shown.context.rules),
             "dust_expected": dust_expected_g(shown.context.facts, worn, shown.context.rules) if shown.context.state.current.fitted_known else None}  # fmt: skip
 
 
@@ -222,6 +229,33 @@ def _sign(at: _At) -> dict[str, Any]:
     }
 
 
+def _copper(at: _At) -> dict[str, Any]:
+    from norvash.web import copper_stage
+
+    return copper_stage.commutator(at.shown, at.bench)
+
+
+def _windings(at: _At) -> dict[str, Any]:
+    from norvash.web import part_stages
+
+    return part_stages.windings(at.shown)
+
+
+def _drive(at: _At) -> dict[str, Any]:
+    from norvash.web import part_stages
+
+    return part_stages.drive(at.shown)
+
+
+def _cut_changes(shown: SheetPage) -> Any:
+    """Return what a cut on this sheet changed, nothing without one."""
+    if shown.sheet.given("cut-done") is None:
+        return ()
+    from norvash.web.copper_stage import cut_changes_of
+
+    return cut_changes_of(shown)
+
+
 _OF_STAGE: dict[str, Callable[[_At], dict[str, Any]]] = {
-    "call-in": _call, "safe": _safe, "before": _before, "brushes": _brushes, "decide": _decide, "rework": _rework, "prove": _prove, "sign": _sign,
+    "call-in": _call, "safe": _safe, "before": _before, "brushes": _brushes, "commutator": _copper, "windings": _windings, "drive": _drive, "decide": _decide, "rework": _rework, "prove": _prove, "sign": _sign,
 }  # fmt: skip

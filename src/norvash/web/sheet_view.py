@@ -6,13 +6,16 @@ from dataclasses import dataclass
 from norvash.core.part_findings import BY_ID as FINDINGS
 from norvash.core.quantities import UNITS
 from norvash.core.sheet.deciding import DECISIONS
-from norvash.core.sheet.fields import BY_ID, STAGES, SheetField, field_of, fields_of
+from norvash.core.sheet.field import BEARINGS, SheetField
+from norvash.core.sheet.fields import BY_ID, STAGES, field_of, fields_of, is_offered
 from norvash.core.sheet.gates import GATES, steps_of
 from norvash.core.sheet.sheet import Given
 from norvash.work.sheet_page import SheetPage
 
 _OWN_PLACE = ("Skipped", "Remarks", "Waived", "Confirmed", "Overruled", "Causes found and mended", "Test with power on",
               "Temporary repairs", "Added after signing", "Isolation")  # fmt: skip
+# Fields of a later stage that are measured at an earlier one too.
+_ASKED_AGAIN = {"windings": ("earth-ohm",)}
 # Signs of the call that are tried or seen once more at a later stage.
 _SEEN_AGAIN = {"before": ("sign.tapped", "sign.sparks")}
 
@@ -37,9 +40,25 @@ class Entry:
         return self.given.word if self.given else ""
 
     @property
+    def said(self) -> str:
+        """Return what was entered in words, empty without anything."""
+        if self.given is None or not self.given.typed:
+            return ""
+        return self.label if self.field.kind == "tick" else _said(self.field, self.given)
+
+    @property
     def typed(self) -> str:
         """Return what was typed."""
         return self.given.typed if self.given else ""
+
+
+@dataclass(frozen=True, slots=True)
+class Said:
+    """One thing that was worked out: words, whether it is right (None says nothing), and its rules."""
+
+    words: str
+    right: bool | None = None
+    rules: tuple[str, ...] = ()
 
 
 Group = tuple[str, list[Entry]]
@@ -53,17 +72,22 @@ def entry(shown: SheetPage, field: SheetField, place: int = 0, label: str = "") 
 def groups_of(shown: SheetPage, stage: str, places: Iterable[int] = ()) -> list[Group]:
     """Return the fields of a stage by group; those for each position at the given places only."""
     made: dict[str, list[Entry]] = {}
-    for field in fields_of(stage, shown.context.facts, shown.context.rules):
+    facts, rules = shown.context.facts, shown.context.rules
+    again = [BY_ID[f] for f in _ASKED_AGAIN.get(stage, ()) if is_offered(BY_ID[f], facts, rules)]
+    for field in (*fields_of(stage, facts, rules), *again):
         if field.group in _OWN_PLACE or field.id.startswith("sign."):
             continue
         for place in _places(shown, field, places):
-            made.setdefault(field.group, []).append(entry(shown, field, place, _label(shown, field, place)))
+            group = f"{field.group}, {BEARINGS[place - 1]}" if field.per == "bearing" else field.group
+            made.setdefault(group, []).append(entry(shown, field, place, _label(shown, field, place)))
     return list(made.items())
 
 
 def _places(shown: SheetPage, field: SheetField, places: Iterable[int]) -> Iterable[int]:
     if field.per == "tap":
         return range(1, len(shown.context.facts.taps) + 1)
+    if field.per == "bearing":
+        return range(1, len(BEARINGS) + 1)
     return places if field.per == "position" else (0,) if field.per == "" else ()
 
 
@@ -102,7 +126,9 @@ def written(shown: SheetPage) -> list[tuple[str, list[Written]]]:
         if field is None or not given.typed or field_id == "addition":
             continue
         where = (
-            f" {shown.context.state.positions[place - 1].label}"
+            f", {BEARINGS[place - 1]}"
+            if field.per == "bearing"
+            else f" {shown.context.state.positions[place - 1].label}"
             if field.per == "position" and place
             else f" {place}"
             if place
@@ -120,6 +146,12 @@ def _acts(shown: SheetPage) -> dict[str, str]:
 
 
 def _said(field: SheetField, given: Given) -> str:
+    if field.id == "cut-done":
+        from norvash.core.sheet.cutting import cut_words
+
+        return cut_words(given.more)
+    if field.kind in ("map", "column"):
+        return given.word.replace(";", "; ") if field.kind == "map" else f"{len(given.word.split(';'))} readings"
     words = dict(field.choices).get(given.word, DECISIONS.get(given.word, given.typed))
     if field.kind == "quantity" and given.typed[-1].isdigit():
         words += f" {next(iter(UNITS[field.dimension]))}"

@@ -37,6 +37,7 @@ from norvash.drawing.life_line import life_line
 from norvash.drawing.speed_ladder import speed_ladder_drawn
 from norvash.drawing.svg import Drawing
 from norvash.drawing.wear_bars import wear_bars
+from norvash.web import copper_drawings
 
 WIDE, PHONE = 580.0, 346.0
 _MOST_CAUSES = 7
@@ -160,4 +161,7 @@ _MAKERS: dict[str, Callable[[Any, Any, MotorRules, float], Drawing | None]] = {
     "usable-carbon": _carbon, "brush-limit": _limit, "straight-line": _line, "set-spread": _spread,
     "spring-pressure": _pressure, "current-density": _density, "holder-fit": _fit, "seating": _seating,
     "interval-table": _table, "speed-ladder": _ladder, "cable-drop": _cable, "battery": _battery, "find-cause": _causes,
+    "bar-map": copper_drawings.map_drawn, "run-out": copper_drawings.rose_drawn, "bar-test": copper_drawings.bar_test_drawn,
+    "skim-plan": copper_drawings.cut_drawn, "insulation": copper_drawings.insulation_drawn, "field-coils": copper_drawings.coils_drawn,
+    "bearing-designation": copper_drawings.number_drawn, "bearing-life": copper_drawings.life_drawn, "kit-fit": copper_drawings.kit_drawn,
 }  # fmt: skip

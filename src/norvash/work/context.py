@@ -9,9 +9,10 @@ from norvash.core.rules.catalogue import rulebook_with
 from norvash.core.season import season_of
 from norvash.core.sheet.facts import Facts
 from norvash.core.state import MotorState
+from norvash.core.sunk import Mark, figures_since
 from norvash.core.use import Rate, rate_of_use
 from norvash.core.use_log import Entry
-from norvash.store import forecasts, motors, policies, rounds, rules, use
+from norvash.store import forecasts, motors, policies, rounds, rules, sheets, use
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
 from norvash.work.sheet_state import beside, facts_of
@@ -53,6 +54,14 @@ def figures_of(conn: Connection, motor: Motor) -> Figures:
     return Figures(motors.motor_figures(conn, motor.id), of_type, TEMPLATES[motor.motor_class].lends)
 
 
+def marks_of(conn: Connection, motor_id: str) -> list[Mark]:
+    """Return a motor's recorded cuts and the settings of its holders after them, in order."""
+    return [
+        Mark("cut", given.at.date(), number, given.number, float(given.more.get("sunk", "0"))) if field == "cut-done" else Mark("set", given.at.date(), number)
+        for field, number, given in sheets.list_kept(conn, motor_id, ("cut-done", "holder-set"))
+    ]  # fmt: skip
+
+
 def use_of(
     conn: Connection, motor: Motor, figures: Figures, applied: MotorRules
 ) -> tuple[tuple[Entry, ...], Rate | None]:
@@ -68,7 +77,7 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
     Raises: NotFound.
     """
     motor = motors.fetch_motor(conn, motor_id)
-    figures = figures_of(conn, motor)
+    figures = figures_since(figures_of(conn, motor), marks_of(conn, motor_id))
     applied = MotorRules(book or rulebook(conn), motor.motor_class, motor.type_id or "", motor.id)
     entries, rate = use_of(conn, motor, figures, applied)
     positions, sets = motors.positions(conn, motor_id), rounds.list_sets(conn, motor_id)

@@ -30,11 +30,15 @@ class Beside:
 
 
 _GONE = ("done", "dropped")
+# What is held against the last sheet that has it.
+_COMPARED = ("insulation-mohm", "insulation-c")
 
 
 def put_together(conn: Connection, row: SheetRow, facts: Facts) -> Sheet:
     """Return a sheet with its entries."""
-    return Sheet(row.id, row.number, row.kind, row.at, row.person, facts, sheets.list_entries(conn, row.id), row.signed_at)  # fmt: skip
+    entries = sheets.list_entries(conn, row.id)
+    earlier = sheets.list_earlier(conn, row.motor_id, row.number, _COMPARED) if (_COMPARED[0], 0) in entries else {}
+    return Sheet(row.id, row.number, row.kind, row.at, row.person, facts, entries, row.signed_at, earlier)  # fmt: skip
 
 
 def beside(conn: Connection, motor_id: str, facts: Facts, sets: Sequence[BrushSet], rules: MotorRules) -> Beside:
@@ -50,7 +54,8 @@ def beside(conn: Connection, motor_id: str, facts: Facts, sets: Sequence[BrushSe
         if f.startswith("decide.") and g.word in _GONE
     )
     found = list(voices(sheet, rules, _worn(sets, facts.figures))) if row.signed_at is None else []
-    noted = dict.fromkeys(x for x in (*found, *put_off) if (x[0], x[1].id) not in gone)
+    once = {(p, f.id): f for p, f in (*put_off, *found) if (p, f.id) not in gone}
+    noted = [(p, f) for (p, _), f in once.items()]
     latest = max((r.at for s in sets for r in s.rounds), default=row.at)
     if row.signed_at is not None and row.at < latest:
         return Beside(tuple(noted))

@@ -1,9 +1,12 @@
 """Open a sheet for a motor, enter things on it, take the last one back."""
 
 from collections.abc import Mapping
+from dataclasses import replace
 from datetime import datetime
 
-from norvash.core.sheet.fields import SheetField, field_of, is_offered
+from norvash.core.part_findings import PARTS
+from norvash.core.sheet.field import SheetField
+from norvash.core.sheet.fields import field_of, is_offered
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.sheet import Given, Sheet, gate
 from norvash.core.sheet.typed import place_of, read_entry
@@ -28,10 +31,12 @@ _JUDGED = (
     "box-",
     "brush-",
     "dust-g",
-    "insulation-",
     "earth-ohm",
     "terminal-",
+    "noload-",
 )
+# What changes the figures in force, and so the forecast.
+_CUT = ("cut-done", "holder-set")
 
 
 def open_sheet(
@@ -87,11 +92,17 @@ def enter(
         hold_at_gate(sheet, field.needs, context, act.at)
         _unseen(sheet, field, place, replaces)
         read = read_entry(field, text, more or {}, context.facts, context.rules, act.at.date())
+        if field_id == "cut-done" and read.number is not None:
+            from norvash.core.sheet.cutting import cut_record
+
+            read = replace(read, more=cut_record(sheet, read.number, context.rules))
         person = people.fetch_person(conn, act.person_id)
         given = Given(act.id, read.typed, read.word, read.number, person.name, act.at, read.more or {})
         before = sheet.given(field_id, place)
         sheets.add_entry(conn, act.id, sheet_id, field_id, place, given, act.id)
-        if field_id.startswith(_JUDGED):
+        if field_id in _CUT:
+            refresh(conn, row.motor_id, act.at.date())
+        elif field.stage in PARTS or field_id.startswith(_JUDGED):
             judge(conn, row.motor_id, act.at.date())
         after = {"field": field_id, "place": place, "typed": read.typed, **given.more}
         return Change(act.id, {"typed": before.typed} if before else {}, after, row.motor_id)

@@ -15,6 +15,9 @@ from norvash.work.sheet_page import SheetPage, sheet_page
 from norvash.work.sheets import unsigned
 from norvash.work.standing import refresh
 
+# Once this is mended the holders stand to the new diameter again.
+_HOLDERS = "gap.cut"
+
 
 def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: bool = False) -> str:
     """Sign a sheet and return its motor's id; what is still open needs a reason.
@@ -64,10 +67,15 @@ def _register(conn: Connection, act: Act, shown: SheetPage) -> None:
     """Keep what is put off or undecided, and close what was put off before and is mended now."""
     sheet, motor_id = shown.sheet, shown.context.motor.id
     known = {(d.position, d.finding): d for d in shown.deferred}
+    mended = {_HOLDERS} if sheet.word(f"decide.{_HOLDERS}") == "done" else set[str]()
     for d in shown.deferred:
         if sheet.has(f"settle.{d.id}") or sheet.word(f"decide.{d.finding}", d.position) in ("done", "dropped"):
             sheets.close_deferred(conn, d.id, act.id)
             known.pop((d.position, d.finding), None)
+            mended.add(d.finding)
+    if _HOLDERS in mended and not sheet.has("holder-set"):
+        tick = Given("", YES, YES, None, sheet.person, act.at)
+        sheets.add_entry(conn, f"{act.id}.holders", sheet.id, "holder-set", 0, tick, act.id)
     if sheet.kind == "full":
         for i, m in enumerate(shown.matters):
             _put_off(conn, act, sheet, motor_id, m, f"{act.id}.{i}", known)

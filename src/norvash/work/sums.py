@@ -7,6 +7,7 @@ from typing import Annotated, Any, get_args, get_origin
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError, create_model
 
+from norvash.core.columns import is_column, read_column
 from norvash.core.quantities import parse
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.catalogue import SUMS
@@ -59,12 +60,11 @@ def _read(text: str, asked: Ask, many: bool, one: bool) -> Any:
         return text.split() if many else text
     if asked.dimension == "yes":
         return _yes(text)
-    if not many or (one and ";" not in text):
+    if not many or (one and not is_column(text)):
         return parse(text, asked.dimension).value
     if "|" in text:
         return [_read(row, asked, True, False) for row in text.split("|")]
-    parts = [p.strip() for p in text.split(";")]
-    return [None if p in ("", "-", "–") else parse(p, asked.dimension).value for p in parts]
+    return read_column(text, asked.dimension)
 
 
 def _yes(text: str) -> bool:

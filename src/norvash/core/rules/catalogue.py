@@ -3,7 +3,18 @@
 from collections.abc import Iterable
 from types import MappingProxyType
 
-from norvash.core.rules import brushes, diagnosis, fitting, forecast, readings, supply, use
+from norvash.core.rules import (
+    bearings,
+    brushes,
+    commutator,
+    diagnosis,
+    fitting,
+    forecast,
+    readings,
+    supply,
+    use,
+    windings,
+)
 from norvash.core.rules.book import MotorRules, Override, Rule, Rulebook
 from norvash.core.rules.schools import SCHOOLS
 
@@ -18,6 +29,13 @@ GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
     ("Springs, current, holders", fitting.LOADING),
     ("Seating", fitting.SEATING),
     ("Supply, taps, cables, permits", supply.RULES),
+    ("Bar map: patterns", commutator.PATTERN),
+    ("Run-out", commutator.RUN_OUT),
+    ("Bar test", commutator.BAR_TEST),
+    ("Cutting", commutator.CUT),
+    ("Slots", commutator.SLOTS),
+    ("Insulation and windings", windings.RULES),
+    ("Bearings, bushes, seals", bearings.RULES),
     ("Finding causes", diagnosis.RULES),
 )
 RULES = MappingProxyType({rule.id: rule for _, group in GROUPS for rule in group})

@@ -1,7 +1,5 @@
 """Rules about supply, taps, cables, batteries and terminals, and about tests with power on."""
 
-from types import MappingProxyType
-
 from norvash.core.rules.book import Rule
 
 _TRADE = "trade practice; the maker's figure comes first"
@@ -29,6 +27,4 @@ RULES = (
     Rule("lift.person", "mass that one person may lift", "kg", 25.0, "usual local rule; the site's own comes first", 1, 100),
     Rule("dust.much", "times the carbon worn off from which dust has another source", "", 2.0, _HOUSE, 1, 20),
     Rule("permit.minutes", "longest time for which a test with power on is opened", "min", 60.0, _HOUSE, 1, 480),
-    Rule("insulation.least", "insulation to earth, at least", "MΩ", 1.0, _TRADE, 0.01, 1000,
-         MappingProxyType({"industrial": 5.0, "traction": 5.0})),
 )  # fmt: skip

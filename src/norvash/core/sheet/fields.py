@@ -1,18 +1,14 @@
 """Everything that a bench sheet can hold: one field for each thing that is entered, by stage."""
 
-from dataclasses import dataclass
-from typing import Literal
-
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.signs import NOT_SO, SIGNS, offered
 from norvash.core.part_findings import COMPONENTS, PARTS
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet import part_fields
 from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import SheetField, quantity, ticks
 from norvash.core.sheet.gates import GATES, METHODS
 from norvash.core.stages import WORDS
-
-Kind = Literal["pick", "tick", "quantity", "text", "decision"]
-Needs = Literal["", "safe", "permit", "power"]
 
 STAGES = {
     "call-in": "Call in", "safe": "Make safe", "before": "Before opening", "open": "Open and record", "brushes": "Brushes",
@@ -23,73 +19,41 @@ INSIDE = ("open", "brushes", "commutator", "windings", "drive", "rework", "close
 MOST_TEXT = 400
 
 
-@dataclass(frozen=True, slots=True)
-class SheetField:
-    """One thing that is entered: where, what kind, its bounds, and the gate that it needs.
-
-    `per` says that there is one for each brush position or speed setting.
-    """
-
-    id: str
-    stage: str
-    group: str
-    label: str
-    kind: Kind = "text"
-    dimension: str = ""
-    choices: tuple[tuple[str, str], ...] = ()
-    needs: Needs = ""
-    per: Literal["", "position", "tap", "number"] = ""
-    low: float = 0.0
-    high: float = 1e6
-    hint: str = ""
-    classes: tuple[str, ...] = ()
-
-
-def _quantity(
-    field_id: str, stage: str, group: str, label: str, dimension: str, *, needs: Needs = "", hint: str = "",
-    low: float = 0.0, high: float = 1e6, per: Literal["", "position", "tap"] = "", classes: tuple[str, ...] = (),
-) -> SheetField:  # fmt: skip
-    return SheetField(field_id, stage, group, label, "quantity", dimension, (), needs, per, low, high, hint, classes)
-
-
-def _ticks(stage: str, group: str, needs: Needs, *named: tuple[str, str]) -> tuple[SheetField, ...]:
-    return tuple(SheetField(i, stage, group, w, "tick", "", (), needs) for i, w in named)
-
-
 _CALL = (
     SheetField("complaint", "call-in", "The call", "What is said, in their words", "text"),
     SheetField("last-work", "call-in", "The call", "Last work on it", "text"),
     SheetField("urgency", "call-in", "The call", "How urgent", "pick", "", (("now", "stands, work waits"), ("today", "today"), ("week", "this week"), ("routine", "routine look"))),
 )  # fmt: skip
 _BEFORE = (
-    _quantity("supply-v", "before", "Supply", "Supply at its terminals", "voltage", needs="permit", high=50000, hint="under load where that is safe"),
-    _quantity("tap-v", "before", "Speed settings", "Setting", "voltage", needs="permit", per="tap", high=50000),
-    _quantity("drop-supply-v", "before", "Drops at working current", "Supply side", "voltage", classes=("starter", "traction", "generator"), high=50),
-    _quantity("drop-return-v", "before", "Drops at working current", "Return side", "voltage", classes=("starter", "traction", "generator"), high=50),
-    _quantity("joint-v", "before", "Drops at working current", "Worst joint", "voltage", high=50),
-    _quantity("rest-v", "before", "Battery", "At rest", "voltage", classes=("starter", "traction", "generator"), high=1000),
-    _quantity("cranking-v", "before", "Battery", "While cranking", "voltage", classes=("starter",), high=1000),
-    _quantity("cranking-a", "before", "Battery", "Current while cranking", "current", classes=("starter",), high=50000),
-    _quantity("battery-c", "before", "Battery", "Its temperature", "temperature", classes=("starter",), low=-60, high=80),
-    _quantity("terminal-ohm", "before", "Terminals", "Worst terminal, dead", "resistance", high=1000, hint="meter leads taken off"),
-    _quantity("terminal-v", "before", "Terminals", "Worst terminal, at working current", "voltage", high=50),
-    _quantity("noload-a", "before", "Current", "Without load, at the voltage allowed", "current", needs="permit", high=50000),
+    quantity("supply-v", "before", "Supply", "Supply at its terminals", "voltage", needs="permit", high=50000, hint="under load where that is safe"),
+    quantity("tap-v", "before", "Speed settings", "Setting", "voltage", needs="permit", per="tap", high=50000),
+    quantity("drop-supply-v", "before", "Drops at working current", "Supply side", "voltage", classes=("starter", "traction", "generator"), high=50),
+    quantity("drop-return-v", "before", "Drops at working current", "Return side", "voltage", classes=("starter", "traction", "generator"), high=50),
+    quantity("joint-v", "before", "Drops at working current", "Worst joint", "voltage", high=50),
+    quantity("rest-v", "before", "Battery", "At rest", "voltage", classes=("starter", "traction", "generator"), high=1000),
+    quantity("cranking-v", "before", "Battery", "While cranking", "voltage", classes=("starter",), high=1000),
+    quantity("cranking-a", "before", "Battery", "Current while cranking", "current", classes=("starter",), high=50000),
+    quantity("battery-c", "before", "Battery", "Its temperature", "temperature", classes=("starter",), low=-60, high=80),
+    quantity("terminal-ohm", "before", "Terminals", "Worst terminal, dead", "resistance", high=1000, hint="meter leads taken off"),
+    quantity("terminal-v", "before", "Terminals", "Worst terminal, at working current", "voltage", high=50),
+    quantity("noload-rpm", "before", "Current", "Speed without load", "speed", needs="permit", high=1e5),
+    quantity("noload-a", "before", "Current", "Without load, at the voltage allowed", "current", needs="permit", high=50000),
     SheetField("upstream", "before", "Outcome", "Outcome", "pick", "", (("upstream", "the fault lies before the motor: do not open it"), ("open", "go on, open the motor"))),
 )  # fmt: skip
 _OPEN = (
     SheetField("state", "open", "How far it is open", "It is now", "pick", "", (("opened", "brushes and commutator in sight"), ("stripped", "armature out")), "safe"),
-    *_ticks("open", "Recorded", "safe", ("marks", "Witness marks made"), ("photos", "Photos taken"), ("wires", "Wires noted, which went where")),
+    *ticks("open", "Recorded", "safe", ("marks", "Witness marks made"), ("photos", "Photos taken"), ("wires", "Wires noted, which went where")),
     SheetField("stack", "open", "Recorded", "Washers, shims, insulators, seals: order and direction", "text", "", (), "safe", hint="from the rotor outwards"),
     SheetField("mind", "open", "Recorded", "Must not be twisted, pulled or lost", "text", "", (), "safe"),
 )  # fmt: skip
 _BRUSHES = (
-    _quantity("force", "brushes", "Springs", "Spring force", "force", needs="safe", per="position", low=0.01, high=1000),
-    _quantity("gap", "brushes", "Holders", "Holder gap", "length", needs="safe", per="position", high=50),
-    _quantity("box-t", "brushes", "Holders", "Box, along the rotation", "length", needs="safe", per="position", low=0.1, high=500),
-    _quantity("brush-t", "brushes", "Holders", "Brush, along the rotation", "length", needs="safe", per="position", low=0.1, high=500),
-    _quantity("box-a", "brushes", "Holders", "Box, along the shaft", "length", needs="safe", per="position", low=0.1, high=500),
-    _quantity("brush-a", "brushes", "Holders", "Brush, along the shaft", "length", needs="safe", per="position", low=0.1, high=500),
-    _quantity("dust-g", "brushes", "Dust", "Dust taken out", "dust", needs="safe", high=10000),
+    quantity("force", "brushes", "Springs", "Spring force", "force", needs="safe", per="position", low=0.01, high=1000),
+    quantity("gap", "brushes", "Holders", "Holder gap", "length", needs="safe", per="position", high=50),
+    quantity("box-t", "brushes", "Holders", "Box, along the rotation", "length", needs="safe", per="position", low=0.1, high=500),
+    quantity("brush-t", "brushes", "Holders", "Brush, along the rotation", "length", needs="safe", per="position", low=0.1, high=500),
+    quantity("box-a", "brushes", "Holders", "Box, along the shaft", "length", needs="safe", per="position", low=0.1, high=500),
+    quantity("brush-a", "brushes", "Holders", "Brush, along the shaft", "length", needs="safe", per="position", low=0.1, high=500),
+    quantity("dust-g", "brushes", "Dust", "Dust taken out", "dust", needs="safe", high=10000),
 )  # fmt: skip
 _PARTS = tuple(
     SheetField(f"seen.{f.id}", stage, "Seen", f.words, "tick", "", (), "safe") for stage, group in PARTS.items() for f in group
@@ -101,10 +65,6 @@ _REMARKS = tuple(
     SheetField(f"remark.{stage}", stage, "Remarks", "Remark", "text", "", (), "safe" if stage in INSIDE else "")
     for stage in STAGES
 )
-_MEASURED = (
-    _quantity("insulation-mohm", "windings", "Measured", "Insulation to earth", "insulation", needs="safe", high=1e7, hint="as measured"),
-    _quantity("insulation-c", "windings", "Measured", "At a temperature of", "temperature", needs="safe", low=-40, high=200),
-)  # fmt: skip
 OUTCOMES = (
     ("service", "back to service"), ("deferred", "back to service with what is put off"), ("upstream", "not opened: the fault lies before it"),
     ("out", "out of service until it is mended"), ("away", "sent out or replaced"),
@@ -126,17 +86,17 @@ _REWORK = (
     ),
 )
 _CLOSE = (
-    *_ticks("close", "Closed up", "safe", ("latched", "New brushes released from their latches"), ("marks-met", "Witness marks meet"),
+    *ticks("close", "Closed up", "safe", ("latched", "New brushes released from their latches"), ("marks-met", "Witness marks meet"),
             ("free", "Turns freely by hand, no scrape"), ("nothing-left", "No part left over")),
-    _quantity("torque-nm", "close", "Closed up", "Torque of the through-bolts, N·m", "count", needs="safe", high=1000, hint="maker's figure first"),
+    quantity("torque-nm", "close", "Closed up", "Torque of the through-bolts, N·m", "count", needs="safe", high=1000, hint="maker's figure first"),
 )  # fmt: skip
 _PROVE = (
     SheetField("bump", "prove", "Run", "A short touch of power", "pick", "", (("right", "right way round, nothing rubs"), ("wrong", "wrong way round"), ("rubs", "rubs or sparks")), "power"),
-    _quantity("run-v", "prove", "Run", "Volts", "voltage", needs="power", high=50000),
-    _quantity("run-a", "prove", "Run", "Current", "current", needs="power", high=50000),
-    _quantity("run-rpm", "prove", "Run", "Speed", "speed", needs="power", high=1e5),
+    quantity("run-v", "prove", "Run", "Volts", "voltage", needs="power", high=50000),
+    quantity("run-a", "prove", "Run", "Current", "current", needs="power", high=50000),
+    quantity("run-rpm", "prove", "Run", "Speed", "speed", needs="power", high=1e5),
     SheetField("sparks", "prove", "Run", "Sparks at the brushes", "pick", "", (("0", "0, dark"), ("1", "1, pin points at few edges"), ("2", "2, light, at half the edges"), ("3", "3, strong, all edges"), ("4", "4, flashing round")), "power"),
-    _quantity("earth-ohm", "prove", "Before power", "Protective earth, lead taken off", "resistance", high=1e6, classes=("appliance", "tool", "industrial")),
+    quantity("earth-ohm", "prove", "Earth", "Protective earth, lead taken off", "resistance", high=1e6, classes=("appliance", "tool", "industrial")),
 )  # fmt: skip
 _PERMIT = (
     SheetField("permit.open", "before", "Test with power on", "Opened", "decision", per="number"),
@@ -163,7 +123,7 @@ _SKIP = tuple(
     for stage, words in STAGES.items()
 )
 FIELDS: tuple[SheetField, ...] = (
-    *_CALL, *_SIGNS, *_GATES, *_BEFORE, *_PERMIT, *_OPEN, *_BRUSHES, *_PARTS, *_SOUND, *_MEASURED, *_DECIDE, *_REWORK, *_CLOSE, *_PROVE,
+    *_CALL, *_SIGNS, *_GATES, *_BEFORE, *_PERMIT, *_OPEN, *_BRUSHES, *_PARTS, *_SOUND, *part_fields.FIELDS, *_DECIDE, *_REWORK, *_CLOSE, *_PROVE,
     *_SIGN, *_REMARKS, *_SKIP,
 )  # fmt: skip
 BY_ID = {f.id: f for f in FIELDS}
@@ -199,7 +159,7 @@ def is_offered(field: SheetField, facts: Facts, rules: MotorRules) -> bool:
     if field.id in ("terminal-ohm", "terminal-v"):
         low = (facts.rated_v or 0.0) <= rules["terminal.low-voltage"]
         return facts.rated_v is None or low == (field.id == "terminal-v")
-    if field.id == "noload-a":
+    if field.id in ("noload-a", "noload-rpm"):
         return facts.may_run_free
     if field.id.startswith("sign."):
         return offered(next(s for s in SIGNS if f"sign.{s.id}" == field.id), facts.motor_class)

@@ -26,11 +26,12 @@ class Line:
 def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Line, ...]:
     """Return the lines that the figures known allow; what rests on class defaults says so."""
     made = [*_springs(sheet, found, rules), *_current(sheet, rules), *_face(sheet, rules)]
-    gap = sheet.facts.figures.stated("holder_gap_mm")
+    gap, known = sheet.facts.figures.stated("holder_gap_mm"), sheet.facts.figures
+    since = f", {known.basis('holder_gap_mm')}" if known.number("sunk_mm") else ""
     if gap is not None and not sheet.places("gap"):
         made.append(
             Line(
-                "Holder gap by the type",
+                "Holder gap by the type" + since,
                 gap,
                 "mm",
                 f"{rules['gap.low']:g} to {rules['gap.high']:g} mm",
@@ -38,6 +39,9 @@ def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Line, ..
                 ("gap.low", "gap.high"),
             )
         )
+    sunk = known.number("sunk_mm")
+    if sunk is not None:
+        made.append(Line(f"Surface sunk under the brush{since}", sunk, "mm", "gap, limit and depth readings reach that much further until the holders are set", False, ()))  # fmt: skip
     return tuple(made)
 
 
@@ -97,7 +101,11 @@ def _current(sheet: Sheet, rules: MotorRules) -> list[Line]:
 
 def _face(sheet: Sheet, rules: MotorRules) -> list[Line]:
     figures = sheet.facts.figures
-    diameter, bars, t = figures.stated("commutator_d_mm"), figures.stated("bars"), figures.need("thickness_mm")
+    diameter, bars, t = (
+        figures.stated("commutator_now_mm") or figures.stated("commutator_d_mm"),
+        figures.stated("bars"),
+        figures.need("thickness_mm"),
+    )
     made = []
     if diameter is not None and bars is not None:
         covered = bars_covered(t, diameter, int(bars))

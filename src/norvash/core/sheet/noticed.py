@@ -22,7 +22,9 @@ _SHOWS = {
     "commutator.short": ("bars", "shorted"), "windings.burnt": ("burnt", "yes"), "windings.earth": ("insulation", "yes"),
     "insulation.low": ("insulation", "yes"), "windings.field": ("field-odd", "yes"), "magnets.cracked": ("magnets", "yes"),
     "bearing.rough": ("bearing-bad", "yes"), "bearing.loose": ("bearing-bad", "yes"), "bearing.locked": ("bearing-bad", "yes"),
-    "bearing.dry": ("bearing-bad", "yes"), "drive.worn": ("drive-bad", "yes"), "drive.jammed": ("drive-bad", "yes"),
+    "bearing.dry": ("bearing-bad", "yes"), "runout.over": ("surface", "yes"), "runout.far": ("surface", "yes"), "runout.bars": ("surface", "yes"),
+    "bartest.open": ("bars", "open"), "bartest.short": ("bars", "shorted"), "windings.growler": ("bars", "shorted"), "windings.short": ("field-odd", "yes"),
+    "magnets.weak": ("magnets", "yes"), "bush.worn": ("bearing-bad", "yes"), "bearing.noisy": ("bearing-bad", "yes"), "bearing.corroded": ("bearing-bad", "yes"), "drive.worn": ("drive-bad", "yes"), "drive.jammed": ("drive-bad", "yes"),
 }  # fmt: skip
 # Answers to what was measured that ask for no cause.
 _RIGHT = (NOT_SO, "right")

@@ -31,6 +31,14 @@ class Given:
 
 
 @dataclass(frozen=True, slots=True)
+class Earlier:
+    """What was entered in a field on the last sheet before this one that has it."""
+
+    sheet: int
+    given: Given
+
+
+@dataclass(frozen=True, slots=True)
 class Gate:
     """A gate's state, who settled it and when, what is still to be done, and the reason of a waiver."""
 
@@ -43,7 +51,7 @@ class Gate:
 
 @dataclass(frozen=True, slots=True)
 class Sheet:
-    """One visit to one motor; entries by field and place, place 0 where there is only one."""
+    """One visit to one motor; entries by field and place, place 0 where there is only one; `earlier` is of fields that are compared."""
 
     id: str
     number: int
@@ -53,6 +61,7 @@ class Sheet:
     facts: Facts
     entries: Mapping[tuple[str, int], Given]
     signed_at: datetime | None = None
+    earlier: Mapping[str, "Earlier"] = field(default_factory=lambda: MappingProxyType({}))
 
     def given(self, field_id: str, place: int = 0) -> Given | None:
         """Return an entry, None where nothing was entered or it was emptied again."""
@@ -68,6 +77,11 @@ class Sheet:
         """Return an entry's number in the SI unit of its field, None without one."""
         found = self.given(field_id, place)
         return found.number if found else None
+
+    def column(self, field_id: str) -> tuple[float | None, ...]:
+        """Return a column of readings in the SI unit of its field, empty without one."""
+        word = self.word(field_id)
+        return tuple(None if x == "-" else float(x) for x in word.split(";")) if word else ()
 
     def has(self, field_id: str, place: int = 0) -> bool:
         """Tell whether a tick is set."""

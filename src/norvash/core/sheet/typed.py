@@ -4,12 +4,16 @@ from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from datetime import date, datetime
 
+from norvash.core.columns import read_column
+from norvash.core.commutator.bars import check_bars, read_map, write_map
 from norvash.core.part_findings import BY_ID as FINDINGS
 from norvash.core.quantities import parse
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.deciding import DECISIONS, RENEW
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.fields import MOST_TEXT, SheetField
+from norvash.core.sheet.field import BEARINGS, SheetField
+from norvash.core.sheet.fields import MOST_TEXT
+from norvash.core.sheet.part_fields import REFUSED
 from norvash.core.sheet.sheet import YES
 from norvash.errors import InputError
 
@@ -46,7 +50,7 @@ def read_entry(
 
     Raises: InputError at “value”, or at the part of a decision that is missing.
     """
-    cleaned = " ".join(text.split())
+    cleaned = text.strip() if field.kind == "column" else " ".join(text.split())
     if not cleaned:
         return Read("")
     return _READERS[field.kind](_Asked(field, cleaned, more, facts, rules, today))
@@ -62,6 +66,7 @@ def place_of(field: SheetField, place: int, facts: Facts) -> None:
         "position": max((p.number for p in facts.positions), default=0),
         "tap": len(facts.taps),
         "number": _MOST_NUMBER,
+        "bearing": len(BEARINGS),
     }
     low = 0 if field.per == "" or field.id.startswith("decide.") else 1
     if not low <= place <= numbers[field.per]:
@@ -79,6 +84,8 @@ def _pick(asked: _Asked) -> Read:
         raise InputError(
             f"“{asked.text[:40]}” is no answer to “{asked.field.label}”.", "Choose one of those shown.", "value"
         )
+    if asked.field.id == "surface-with" and asked.text in REFUSED:
+        raise InputError(f"Refused: {REFUSED[asked.text]}.", "Use a commutator stone or non-conducting paper; clean every slot after.", "value")  # fmt: skip
     if asked.field.id.startswith("overrule."):
         return Read(
             asked.text,
@@ -101,7 +108,38 @@ def _quantity(asked: _Asked) -> Read:
             f"Give a value from {asked.field.low:g} to {asked.field.high:g}.",
             "value",
         )
-    return Read(asked.text, "", typed.value)
+    return Read(asked.text, "", typed.value, _time_planned(asked))
+
+
+def _time_planned(asked: _Asked) -> dict[str, str] | None:
+    """Return the time that the slots were expected to take, beside the time that they took."""
+    bars = asked.facts.figures.stated("bars")
+    if asked.field.id != "slot-minutes" or bars is None:
+        return None
+    from norvash.core.commutator.after_cut import slot_minutes
+
+    return {"estimated": f"{slot_minutes(int(bars), asked.rules):g}"}
+
+
+def _column(asked: _Asked) -> Read:
+    unit = asked.facts.figures.word("length_unit") if asked.field.dimension == "length" else None
+    try:
+        values = read_column(asked.text, asked.field.dimension, unit)
+    except InputError as error:
+        raise error.at("value") from None
+    off = next(
+        (i for i, x in enumerate(values, start=1) if x is not None and not asked.field.low <= x <= asked.field.high),
+        None,
+    )
+    if off is not None:
+        raise InputError(f"{asked.field.label}: reading {off} cannot be right.", f"Give values from {asked.field.low:g} to {asked.field.high:g}.", "value")  # fmt: skip
+    return Read(asked.text, ";".join("-" if x is None else f"{x:.9g}" for x in values))
+
+
+def _map(asked: _Asked) -> Read:
+    bars = asked.facts.figures.stated("bars")
+    shown = read_map(asked.text, check_bars(None if bars is None else int(bars), "value"))
+    return Read(asked.text, write_map(shown))
 
 
 def _text(asked: _Asked) -> Read:
@@ -182,6 +220,7 @@ def read_day(text: str, today: date, field: str) -> date:
 
 _READERS: dict[str, Callable[[_Asked], Read]] = {
     "tick": _tick, "pick": _pick, "quantity": _quantity, "text": _text, "decision": _decision,
+    "column": _column, "map": _map,
 }  # fmt: skip
 _DECISIONS: dict[str, Callable[[_Asked], Read]] = {
     "decide.": _decide, "temporary": _temporary, "permit.open": _permit,

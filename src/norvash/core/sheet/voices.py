@@ -5,7 +5,7 @@ from collections.abc import Iterable
 from norvash.core.findings import Finding
 from norvash.core.holders import gap_reason, side_fit
 from norvash.core.loading import judge_spring, pressure_kpa
-from norvash.core.part_findings import BY_ID
+from norvash.core.part_findings import BY_ID, PARTS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.sheet import Sheet
@@ -18,11 +18,21 @@ _GONE = ("done", "dropped")
 def voices(sheet: Sheet, rules: MotorRules, worn_mm: Iterable[float] = ()) -> tuple[Voice, ...]:
     """Return the findings of a sheet that still stand, each with its position, 0 for the whole motor.
 
-    Units: worn_mm [mm] of every brush since new, for the dust that is to be expected.
+    Units: worn_mm [mm] of every brush since new, for the dust that is to be expected. What was measured stands over what was only seen.
     """
     found = [*_seen(sheet), *_springs(sheet, rules), *_holders(sheet, rules), *_measured(sheet, rules)]
+    if any(sheet.touched(stage) for stage in (*PARTS, "before")):
+        found += _of_parts(sheet, rules)
     found += _dust(sheet, rules, tuple(worn_mm))
-    return tuple((n, f) for n, f in found if sheet.word(f"decide.{f.id}", n) not in _GONE)
+    once = {(n, f.id): f for n, f in found}
+    return tuple((n, f) for (n, _), f in once.items() if sheet.word(f"decide.{f.id}", n) not in _GONE)
+
+
+def _of_parts(sheet: Sheet, rules: MotorRules) -> list[Voice]:
+    """Return what was measured on commutator, windings and drive; its modules are only loaded where something was."""
+    from norvash.core.sheet.part_voices import part_voices
+
+    return part_voices(sheet, rules)
 
 
 def _seen(sheet: Sheet) -> list[Voice]:
@@ -72,9 +82,7 @@ def _holders(sheet: Sheet, rules: MotorRules) -> list[Voice]:
 
 def _measured(sheet: Sheet, rules: MotorRules) -> list[Voice]:
     found: list[Voice] = []
-    insulation, earth = sheet.number_of("insulation-mohm"), sheet.number_of("earth-ohm")
-    if insulation is not None and insulation < rules["insulation.least"]:
-        found.append((0, BY_ID["insulation.low"]))
+    earth = sheet.number_of("earth-ohm")
     if earth is not None and earth > rules["earth.ohm"] + 1e-9:
         found.append((0, BY_ID["earth.open"]))
     if _terminal_bad(sheet, rules):

@@ -1,10 +1,20 @@
-"""All sums by name, in the order in which a set is judged and renewed."""
+"""All sums by name, in the order in which a motor is judged and mended."""
 
 from types import MappingProxyType
 
-from norvash.core.sums import before_opening, carbon, fitting, intervals, line, loading
+from norvash.core.sums import (
+    bearings,
+    before_opening,
+    carbon,
+    commutator,
+    cutting,
+    fitting,
+    insulation,
+    intervals,
+    line,
+    loading,
+)
 from norvash.core.sums.registry import Sum
 
-SUMS: MappingProxyType[str, Sum] = MappingProxyType(
-    {s.name: s for s in (*carbon.SUMS, *line.SUMS, *loading.SUMS, *fitting.SUMS, *intervals.SUMS, *before_opening.SUMS)}
-)
+_GROUPS = (carbon, line, loading, fitting, intervals, before_opening, commutator, cutting, insulation, bearings)
+SUMS: MappingProxyType[str, Sum] = MappingProxyType({s.name: s for group in _GROUPS for s in group.SUMS})

@@ -1,11 +1,14 @@
 """The bench sheet: open it, walk its stages, enter things, sign it, add to it."""
 
+from typing import TYPE_CHECKING
+
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, JSONResponse, Response
 
 from norvash.core.sheet.fields import STAGES
 from norvash.errors import Conflict, InputError, NorvashError, NotFound
 from norvash.store import rounds, sheets
+from norvash.store.database import Connection
 from norvash.web import sheet_stages
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
@@ -16,6 +19,9 @@ from norvash.work.motor_page import motor_page
 from norvash.work.sheet_page import SheetPage, last_work, sheet_page
 from norvash.work.sheets import KINDS, SHEET_KINDS, enter, open_sheet, undo
 from norvash.work.signing import add_to_signed, sign
+
+if TYPE_CHECKING:
+    from norvash.work.copper_bench import CopperBench
 
 router = APIRouter()
 
@@ -77,6 +83,18 @@ def gauge(request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONResp
     return JSONResponse(request.app.state.gauge.ask(by))
 
 
+@router.get("/sheets/{sheet_id}/cut")
+def cut(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str) -> Response:
+    """Show the cut as a page that goes to the lathe."""
+    if who is None:
+        return go_to(f"/who?next=/sheets/{sheet_id}/cut")
+    from norvash.web import copper_stage
+
+    shown = sheet_page(conn, sheet_id, now.date())
+    values = copper_stage.lathe_page(shown, _bench(conn, shown))
+    return page(request, "cut.html", area="Bench", s=shown, sheet=shown.sheet, motor=shown.context.motor, **values)
+
+
 @router.get("/sheets/{sheet_id}/{stage}")
 def show(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, stage: str) -> Response:
     """Show one stage of a sheet."""
@@ -91,12 +109,20 @@ def _stage(
     if stage not in shown.sheet.stages:
         raise NotFound("This sheet has no such stage.", "Choose one from its rail.")
     lines = brush_lines(conn, shown) if stage in ("brushes", "sign") else None
+    bench = _bench(conn, shown) if stage == "commutator" else None
     held = any(x.id == stage and x.state == "held" for x in shown.rail)
     at = f"{typed.get('field', '')}.{whole(typed.get('place', '')) or 0}" if error else ""
     return page(request, "sheet.html", status_of(error) if error else 200, area="Bench", s=shown, sheet=shown.sheet,
                 motor=shown.context.motor, state=shown.context.state, said=shown.said, found=shown.found, stage=stage,
                 stage_words=STAGES[stage], act_id=fresh_id(), typed=typed, error=error, error_at=at, held=held, asked=error.suggestions if isinstance(error, InputError) else (), last_work=last_work(conn, shown) if stage == "call-in" else None, errors=errors_of(error),
-                connected=request.app.state.gauge.connected, **sheet_stages.stage(shown, stage, typed, lines))  # fmt: skip
+                connected=request.app.state.gauge.connected, **sheet_stages.stage(shown, stage, typed, lines, bench))  # fmt: skip
+
+
+def _bench(conn: Connection, shown: SheetPage) -> "CopperBench":
+    """Return what the stage of the commutator knows; its modules are only loaded when somebody opens it."""
+    from norvash.work.copper_bench import copper_bench
+
+    return copper_bench(conn, shown)
 
 
 def _again(

@@ -47,6 +47,7 @@ def _one_as_typed(value: Any) -> str:
 def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
     """Show a sum, worked out for what the address holds, or its example."""
     from norvash.core.sums.catalogue import SUMS
+    from norvash.web.copper_drawings import painted_words
     from norvash.web.sum_drawings import PHONE, WIDE, sum_drawing
     from norvash.work.sums import work_out_typed
 
@@ -54,15 +55,17 @@ def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
     names = [f.name for f in fields(entry.inputs)]
     typed = {k: " ".join(request.query_params.getlist(k)).strip() for k in request.query_params if k in names}
     is_example = not typed
-    typed = typed or as_typed(entry.example)
+    typed = {**_answered(entry.inputs), **(typed or as_typed(entry.example))}
     result: dict[str, object] = {}
     drawing: Drawing | None = None
     narrow: Drawing | None = None
     rules = MotorRules(rulebook(conn))
     error: NorvashError | None = None
+    painted = ""
     try:
         inputs, worked = work_out_typed(name, typed, rules)
         result = asdict(worked)
+        painted = painted_words(inputs) if name == "bar-map" else ""
         drawing, narrow = (sum_drawing(name, inputs, worked, rules, width) for width in (WIDE, PHONE))
     except NorvashError as found:
         error = found
@@ -71,8 +74,17 @@ def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
         for f in fields(entry.inputs)
     ]
     return page(request, "sum.html", status_of(error) if error else 200, area="Sums", entry=entry, asked=asked,
-                typed=typed, is_example=is_example, drawing=drawing, narrow=narrow, table=table_of(result), advice=result.get("advice") or result.get("note") or "",
+                typed=typed, is_example=is_example, painted=painted, drawing=drawing, narrow=narrow, table=table_of(result), advice=result.get("advice") or result.get("note") or "",
                 rules=result.get("rules", ()), error=error, errors=errors_of(error))  # fmt: skip
+
+
+def _answered(inputs: type[Any]) -> dict[str, str]:
+    """Return what stands at the questions that are answered by yes or no unless somebody says otherwise."""
+    return {
+        f.name: "yes" if f.default else "no"
+        for f in fields(inputs)
+        if f.metadata["ask"].dimension == "yes" and f.default is not MISSING
+    }
 
 
 def _unit(dimension: str) -> str:

@@ -44,7 +44,7 @@
     const at = activeId && active.selectionStart !== undefined ? [active.selectionStart, active.selectionEnd] : null;
     const stops = (part) => [...part.querySelectorAll("a[href], button, input:not([type=hidden]), select, summary")];
     const order = stops(old).indexOf(active), typed = new Map();
-    old.querySelectorAll("input[id], select[id]").forEach((f) => {
+    old.querySelectorAll("input[id], select[id], textarea[id]").forEach((f) => {
       if (f.type === "checkbox" || f.tagName === "SELECT") { return; }
       if (f.value !== f.defaultValue && !(sentItem && sentItem.field === f.id && sentItem.value === f.value)) { typed.set(f.id, f.value); }
     });
@@ -112,7 +112,7 @@
     const form = event.target, by = event.submitter;
     if (!form.matches("[data-entry]") || (by && by.hasAttribute("data-leave"))) { return; }
     event.preventDefault();
-    const body = new URLSearchParams(new FormData(form, by)), field = form.querySelector("input[data-now]");
+    const body = new URLSearchParams(new FormData(form, by)), field = form.querySelector("[data-now]");
     if (field && field.matches("[data-measure]") && field.value.trim() === "") { field.value = field.defaultValue; moveOn(field); return; }
     if (field && form.dataset.sent === field.value + body.get("replaces")) { moveOn(field); return; }
     if (field) { form.dataset.sent = field.value + body.get("replaces"); }
@@ -137,7 +137,7 @@
   }
 
   document.addEventListener("change", (event) => {
-    if (!merging && event.target.matches("[data-entry] input[data-now]") && event.target.value !== event.target.defaultValue && event.target.isConnected) {
+    if (!merging && event.target.matches("[data-entry] [data-now]") && event.target.value !== event.target.defaultValue && event.target.isConnected) {
       event.target.form.requestSubmit();
     }
   });
@@ -165,7 +165,7 @@
   function gaugeField() {
     const active = document.activeElement;
     if (active && active.matches("[data-gauge]")) { return active; }
-    return [...document.querySelectorAll("[data-measure]")].find((f) => f.value === "" && !f.disabled);
+    return [...document.querySelectorAll("[data-measure]")].find((f) => f.value === "" && !f.disabled) || document.querySelector("textarea[data-gauge]");
   }
 
   function say(text) { const line = document.getElementById("gauge-says"); if (line) { line.textContent = text; } }
@@ -174,7 +174,7 @@
     const field = gaugeField();
     if (!field) { say("The gauge sent " + value.text + ", but no field is open for it."); return; }
     field.focus();
-    field.value = value.text;
+    field.value = field.matches("textarea") && field.value.trim() ? field.value.trimEnd() + "\n" + value.text : value.text;
     say("From the gauge: " + value.text + ".");
     field.form.requestSubmit();
   }

@@ -1,0 +1,1 @@
+"""The commutator: what is seen and measured on it, and the cut that mends it."""

@@ -1,0 +1,261 @@
+"""What a bar map says: the pattern and its reason, what is local, what needs the bar test, what is healthy."""
+
+from dataclasses import dataclass
+
+from norvash.core.commutator.bar_testing import Armature
+from norvash.core.commutator.bars import BURNS, MARKED, BarMap, having, round_runs, spots_of
+from norvash.core.commutator.pattern import Searched, Spacing, places, search
+from norvash.core.rules.book import MotorRules
+from norvash.core.words import listed
+
+
+@dataclass(frozen=True, slots=True)
+class Wound:
+    """What a map is read against; arms are the angles of the brush arms [°], covered the bars under one brush."""
+
+    bars: int
+    poles: int | None = None
+    slots: int | None = None
+    winding: str = "unknown"
+    pitch: int | None = None
+    arms: tuple[float, ...] = ()
+    covered: float | None = None
+
+    @property
+    def pairs(self) -> int:
+        """Return the pole pairs, one where the poles are not known."""
+        return max((self.poles or 2) // 2, 1)
+
+    @property
+    def armature(self) -> Armature:
+        """Return the same armature as a bar test sees it."""
+        return Armature(self.bars, self.pairs, self.winding, self.pitch, self.slots)
+
+
+@dataclass(frozen=True, slots=True)
+class Saying:
+    """One thing that a map says: its words, the finding it stands for, empty without one, the bars, and rules."""
+
+    words: str
+    finding: str
+    bars: tuple[int, ...] = ()
+    rules: tuple[str, ...] = ()
+
+    @property
+    def brief(self) -> str:
+        """Return what it says without its reasons."""
+        first = self.words.split(":")[0].split(";")[0]
+        return f"marked {first}" if first.startswith("every ") else first
+
+
+@dataclass(frozen=True, slots=True)
+class MapRead:
+    """A map as read: spots, the search for spacings, the name of the pattern, sayings, and why the bar test is needed, if it is."""
+
+    spots: tuple[int, ...]
+    searched: Searched
+    pattern: str
+    sayings: tuple[Saying, ...]
+    bar_test: str
+
+
+_ONCE_A_TURN = "something happens once a turn and marks the bars under the arms just then; look for imbalance, misalignment, an uneven air gap, unequal fields, a bad armature joint"
+_KNOWN = {
+    "pole pitch": ("pitch marking", f"one pole pitch: {_ONCE_A_TURN}"),
+    "two pole pitches": ("pitch marking", f"two pole pitches, as the arms of one polarity: {_ONCE_A_TURN}"),
+    "slots": (
+        "slot marking",
+        "the bars of one slot: commutation at its limit, brush grade or neutral; not the armature's health",
+    ),
+}
+_ALL_OVER = 0.6
+_LOCAL = 0.25
+
+
+def read_bar_map(shown: BarMap, wound: Wound, rules: MotorRules) -> MapRead:
+    """Return what a map says.
+
+    Source: rules pattern.*
+    """
+    marked, burnt = having(shown, *MARKED), having(shown, *BURNS)
+    spots = spots_of(marked, wound.bars)
+    all_over = len(marked) > _ALL_OVER * wound.bars
+    searched = Searched(None, ()) if all_over else search(spots, wound.bars, wound.poles, wound.slots, rules)
+    name, says = _pattern(shown, searched, spots, burnt, wound, rules, all_over)
+    needed = _bar_test(shown, burnt, searched, wound, all_over)
+    seen = (_loose(shown), _region(shown, wound.bars), _slots(shown), _surface(shown), _chipped(shown))
+    more = [s for s in seen if s is not None]
+    if needed:
+        more.insert(0, Saying(f"local burn, the bar test comes before any machining: {needed}; a cut hides an open coil for a week", "commutator.two-bars", tuple(burnt)))  # fmt: skip
+    return MapRead(spots, searched, name, (*says, *more), needed)
+
+
+def _pattern(
+    shown: BarMap, searched: Searched, spots: tuple[int, ...], burnt: list[int], wound: Wound, rules: MotorRules, all_over: bool
+) -> tuple[str, list[Saying]]:  # fmt: skip
+    if all_over:
+        black = len(burnt) > _ALL_OVER * wound.bars / 2
+        return "all over", [Saying(
+            "marked all over: arcing from short brushes, weak springs, oil or dust, or overload" if black
+            else "dark nearly all over and even: a healthy film, leave it", "commutator.black" if black else "")]  # fmt: skip
+    if not spots:
+        return "none", [Saying("no spots: nothing repeats", "")] if shown else []
+    best = searched.proven
+    if best is None:
+        return _unproven(searched, spots, wound, rules)
+    where = _every(best)
+    sure = f"{best.hits} of {len(spots)} spots fit; by chance once in {_one_in(best.corrected)}"
+    if best.kind == "free":
+        slots = best.period_bars <= rules["pattern.slot-like"] and not wound.slots
+        why = "think of slot marking, the number of slots is not known" if slots else "cause not known"
+        return "free spacing", [
+            Saying(f"every {best.period_bars:g}th bar: {why} ({sure})", "", spots, ("pattern.free",))
+        ]
+    word, why = _KNOWN[best.kind]
+    dark_only = not burnt
+    if best.kind == "slots" and dark_only and best.hits == len(spots):
+        return word, [
+            Saying(
+                f"{where}, even and not burnt: {why}; healthy, nothing to do ({sure})", "", spots, ("pattern.known",)
+            )
+        ]
+    wide = _as_wide_as_brush(shown, wound)
+    still = (
+        "; the spots are as wide as the brush with clean bars between: burnt at standstill, it was stalled"
+        if wide
+        else ""
+    )
+    finding = "commutator.pitch" if word == "pitch marking" else "commutator.slot-marks"
+    return word, [Saying(f"{where}: {why}{still} ({sure})", finding, spots, ("pattern.known", "pattern.share"))]
+
+
+def _every(best: Spacing) -> str:
+    return f"every {best.period_bars:.4g} bars, {best.repeats} times a turn"
+
+
+def _one_in(chance: float) -> str:
+    return f"{1 / max(chance, 1e-9):,.0f}".replace(",", " ") if chance > 1e-9 else "a thousand million"
+
+
+def _unproven(
+    searched: Searched, spots: tuple[int, ...], wound: Wound, rules: MotorRules
+) -> tuple[str, list[Saying]]:  # fmt: skip
+    agree = [f"{s.kind} ({s.period_bars:.4g} bars)" for s in searched.agree] + _other_agreement(spots, wound)
+    few = len(spots) < rules["pattern.least"]
+    if len(spots) == 1:
+        return "one place", [Saying(f"one spot, at bar {spots[0]}: nothing repeats", "", spots)]
+    if few:
+        said = f"agrees with {listed(agree)}" if agree else "agrees with no spacing of the winding"
+        return "too few to prove", [Saying(f"{len(spots)} spots prove nothing by chance: their spacing {said}; let the bar test decide", "", spots, ("pattern.least",))]  # fmt: skip
+    said = f"; the spacing agrees with {listed(agree)}, but could be chance" if agree else ""
+    return "no pattern", [Saying(f"{len(spots)} spots without a proven spacing{said}", "", spots, ("pattern.known",))]
+
+
+def _other_agreement(spots: tuple[int, ...], wound: Wound) -> list[str]:
+    """Return the spacings beside the winding's repeats that all spots fit: the wave's pitch, and uneven arms."""
+    made = []
+    if wound.winding != "lap" and len(spots) == wound.pairs > 1:
+        for pitch in wound.armature.pitches:
+            chain = [{(s - 1 + j * pitch) % wound.bars + 1 for j in range(wound.pairs)} for s in spots]
+            if any(all(_near(x, c, wound.bars) for x in spots) for c in chain):
+                made.append(f"the commutator pitch of {pitch} bars, so one open coil of a wave winding")
+    arms = sorted(a % 360 for a in wound.arms)
+    even = wound.poles is not None and len(arms) == wound.poles
+    if len(arms) > 1 and not even and len(spots) == len(arms):
+        for first in spots:
+            at = {round(first - 1 + wound.bars * (a - arms[0]) / 360) % wound.bars + 1 for a in arms}
+            if all(_near(x, at, wound.bars) for x in spots):
+                made.append(f"the angles of the {len(arms)} brush arms, so burnt at standstill or once a turn")
+                break
+    return made
+
+
+def _near(bar: int, at: set[int], bars: int) -> bool:
+    return any((bar - 1 + d) % bars + 1 in at for d in (-1, 0, 1))
+
+
+def facing(shown: BarMap, bars: int) -> list[tuple[int, int]]:
+    """Return neighbours burnt at the edges that face each other; the leading edge of a bar faces the next bar."""
+    made = []
+    for bar in range(1, bars + 1):
+        after = bar % bars + 1
+        here, there = shown.get(bar, frozenset()), shown.get(after, frozenset())
+        if "burnt-leading" in here and "burnt-trailing" in there:
+            made.append((bar, after))
+    return made
+
+
+def _bar_test(shown: BarMap, burnt: list[int], searched: Searched, wound: Wound, all_over: bool) -> str:
+    """Return why the bar test must come before any machining, empty where it need not."""
+    pairs = facing(shown, wound.bars)
+    if pairs:
+        return f"bars {' and '.join(f'{a}/{b}' for a, b in pairs[:4])} are burnt on the edges that face each other"
+    places_burnt = spots_of(burnt, wound.bars)
+    if not places_burnt or all_over:
+        return ""
+    best = searched.proven
+    if best is None:
+        few = len(burnt) <= _LOCAL * wound.bars
+        return f"the burn is local, at {listed([f'bar {b}' for b in places_burnt[:8]])}" if few else ""
+    if wound.winding != "lap" and wound.pairs > 1 and len(places_burnt) == wound.pairs:
+        return f"{wound.pairs} places {best.period_bars:.4g} bars apart: one open coil of a wave winding looks the same"
+    return ""
+
+
+def _as_wide_as_brush(shown: BarMap, wound: Wound) -> bool:
+    widths = [n for _, n in round_runs(having(shown, *MARKED), wound.bars)]
+    return wound.covered is not None and len(widths) > 1 and min(widths) >= 2 and all(abs(n - wound.covered) <= 1 for n in widths)  # fmt: skip
+
+
+def _region(shown: BarMap, bars: int) -> Saying | None:
+    there = having(shown, "flat", "raised", "pitted", "grooved")
+    if not there:
+        return None
+    one = len(round_runs(there, bars)) == 1 and len(there) < bars / 2
+    where = (
+        "one region, not repeating: a flat spot, a high bar or out of round"
+        if one
+        else f"{len(there)} bars flat, raised, pitted or grooved"
+    )
+    return Saying(f"{where}; measure the run-out", "commutator.rough", tuple(there))
+
+
+def _loose(shown: BarMap) -> Saying | None:
+    there = having(shown, "loose", "raised")
+    loose = having(shown, "loose")
+    if not there:
+        return None
+    what = "loose" if loose else "raised"
+    return Saying(
+        f"{what} at {listed([f'bar {b}' for b in (loose or there)[:6]])}: it tears the brushes and may fly",
+        "commutator.raised",
+        tuple(there),
+    )
+
+
+def _slots(shown: BarMap) -> Saying | None:
+    mica, dirt = having(shown, "high-mica"), having(shown, "dirty-slot")
+    if mica:
+        return Saying(f"mica high at {len(mica)} bars: undercut it", "commutator.mica", tuple(mica))
+    return Saying(f"{len(dirt)} slots dirty: clean every slot", "commutator.slots", tuple(dirt)) if dirt else None
+
+
+def _surface(shown: BarMap) -> Saying | None:
+    drag, threads = having(shown, "drag"), having(shown, "threaded", "streaked")
+    if drag:
+        return Saying(f"copper drag at {len(drag)} bars: chamfer the edges, look at vibration, pressure and grade", "commutator.drag", tuple(drag))  # fmt: skip
+    return Saying(f"threads or streaks at {len(threads)} bars: low current, low pressure, abrasive dust or oil", "commutator.threads", tuple(threads)) if threads else None  # fmt: skip
+
+
+def _chipped(shown: BarMap) -> Saying | None:
+    there = having(shown, "chipped")
+    return (
+        Saying(f"edges chipped at {len(there)} bars: chamfer anew", "commutator.mica", tuple(there)) if there else None
+    )
+
+
+def set_of(best: Spacing, bars: int) -> tuple[int, ...]:
+    """Return the bars at which a spacing falls, for drawing."""
+    if best.kind == "free":
+        return tuple(range(best.offset, bars + 1, int(best.period_bars)))
+    return tuple(places(bars, best.repeats, best.offset))

@@ -1,0 +1,4 @@
+"""Tools that copper is cut with, and the rule that gives each its cutting speed."""
+
+TOOLS = {"hss": "high-speed steel", "carbide": "carbide", "diamond": "diamond"}
+SPEEDS = {"hss": "cut.hss", "carbide": "cut.carbide", "diamond": "cut.diamond"}

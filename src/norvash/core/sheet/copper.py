@@ -1,0 +1,179 @@
+"""The commutator as a sheet holds it: map, run-out, bar test and cut, worked out from what was entered."""
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, field, replace
+from typing import TypeVar
+
+from norvash.core.commutator.bar_testing import BarTested, judge_bar_test
+from norvash.core.commutator.bars import BURNS, LEAST_BARS, MOST_BARS, having, read_map
+from norvash.core.commutator.map_says import MapRead, Wound, read_bar_map
+from norvash.core.commutator.run_out import RunOut, judge_run_out
+from norvash.core.commutator.skim import Copper, Plan, plan_cut, way_of
+from norvash.core.commutator.surface import Work, least_work
+from norvash.core.loading import bars_covered
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.sheet import Sheet
+from norvash.errors import InputError
+
+_DEFAULT_NOISE = 0.01
+_MANY = 0.25
+_NEARLY = 0.75
+T = TypeVar("T")
+
+
+@dataclass(frozen=True, slots=True)
+class CopperNow:
+    """What a sheet says of the commutator; None where nothing was entered, `trouble` by field where it cannot be worked out."""
+
+    bars: int | None
+    wound: Wound | None
+    shown: dict[int, frozenset[str]]
+    read: MapRead | None
+    run_out: RunOut | None
+    per_bar: bool
+    tested: BarTested | None
+    plan: Plan | None
+    work: tuple[Work, str, str] | None
+    trouble: Mapping[str, InputError] = field(default_factory=dict)
+
+    @property
+    def needs_bar_test(self) -> str:
+        """Return why the bar test must come before any machining, empty where it was made or need not be."""
+        return self.read.bar_test if self.read is not None and self.tested is None else ""
+
+
+def _count(facts: Facts, name: str) -> int | None:
+    value = facts.figures.stated(name)
+    return None if value is None else int(value)
+
+
+def wound_of(facts: Facts) -> Wound | None:
+    """Return what a map of this motor is read against, None where the bars are not stated or cannot be mapped."""
+    bars, figures = _count(facts, "bars"), facts.figures
+    if bars is None or not LEAST_BARS <= bars <= MOST_BARS:
+        return None
+    diameter, t = figures.track_d_mm, figures.stated("thickness_mm")
+    covered = bars_covered(t, diameter, bars) if diameter and t else None
+    arms = tuple(sorted({float(p.angle_deg) for p in facts.positions}))
+    return Wound(bars, _count(facts, "poles"), _count(facts, "armature_slots"), figures.word("winding") or "unknown", _count(facts, "commutator_pitch"), arms, covered)  # fmt: skip
+
+
+def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
+    """Return all that a sheet says of the commutator.
+
+    Source: rules pattern.*, runout.*, bartest.*, cut.*
+    """
+    facts, trouble = sheet.facts, dict[str, InputError]()
+    wound = wound_of(facts)
+    shown = _tried("bar-map", lambda: _shown(sheet, wound), trouble) or {}
+    read = read_bar_map(shown, wound, rules) if wound is not None and shown else None
+    readings, diameter = sheet.column("run-out"), _diameter(sheet)
+    per_bar = wound is not None and len(readings) == wound.bars
+
+    def run_out() -> RunOut | None:
+        rpm = facts.figures.number("rated_rpm")
+        _count_readings(len(readings), wound)
+        return judge_run_out(readings, per_bar, diameter, rpm, rules) if readings else None
+
+    def bar_test() -> BarTested | None:
+        tests = sheet.column("bar-test")
+        if not tests:
+            return None
+        if wound is None:
+            raise InputError("The number of bars is not known.", "Give it under Figures on the motor's page.", "bars")
+        noise = sheet.number_of("bar-test-noise")
+        return judge_bar_test(tests, wound.armature, _DEFAULT_NOISE if noise is None else noise, rules)
+
+    turned = _tried("run-out", run_out, trouble)
+    tested = _tried("bar-test", bar_test, trouble)
+    loose = bool(having(shown, "loose"))
+    plan = _tried("cut", lambda: plan_of(sheet, turned, rules, loose=loose), trouble)
+    seen = _signs(sheet, shown, turned, plan)
+    if (read is not None and read.bar_test and tested is None) or (tested is not None and not tested.release):
+        seen.add("fault")
+    looked = (
+        bool(shown) or any(f.startswith("seen.commutator") for f, _ in sheet.entries) or sheet.has("sound.commutator")
+    )
+    work = least_work(seen, rules) if looked or turned is not None else None
+    return CopperNow(wound.bars if wound else _count(facts, "bars"), wound, shown, read, turned, per_bar, tested, plan, work, trouble)  # fmt: skip
+
+
+def _shown(sheet: Sheet, wound: Wound | None) -> dict[int, frozenset[str]]:
+    """Return the painted map.
+
+    Raises: InputError for one that was painted while the motor had another number of bars.
+    """
+    return read_map(sheet.word("bar-map"), wound.bars) if wound is not None else {}
+
+
+def _tried(name: str, made: Callable[[], T | None], trouble: dict[str, InputError]) -> T | None:
+    try:
+        return made()
+    except InputError as error:
+        trouble[name] = error
+        return None
+
+
+def _count_readings(count: int, wound: Wound | None) -> None:
+    """Refuse a column that is nearly one reading for each bar: some are missing or doubled, and all angles would be wrong."""
+    if wound is not None and count != wound.bars and count > _NEARLY * wound.bars:
+        off = wound.bars - count
+        raise InputError(f"{count} readings for {wound.bars} bars: {abs(off)} {'missing.' if off > 0 else 'too many, is one doubled?'}",
+                         "Give one for each bar, a dash where one is missing, or fewer at equal angles.", "run-out")  # fmt: skip
+
+
+def _diameter(sheet: Sheet) -> float | None:
+    known = [x for x in sheet.column("track-d") if x is not None]
+    return min(known) if known else sheet.number_of("shoulder-d") or sheet.facts.figures.track_d_mm
+
+
+def copper_of(sheet: Sheet, found: RunOut | None, *, loose: bool = False) -> Copper | None:
+    """Return the copper as measured: from the shoulder where there is one, else from the track; None without a diameter."""
+    figures = sheet.facts.figures
+    track = [x for x in sheet.column("track-d") if x is not None]
+    groove = sheet.number_of("groove") or 0.0
+    shoulder = sheet.number_of("shoulder-d")
+    if shoulder is None and not track:
+        return None
+    diameter = shoulder if shoulder is not None else min(track) + 2 * groove
+    if shoulder is not None and track:
+        groove = max(groove, (shoulder - min(track)) / 2)
+    undercut = figures.stated("undercut_mm")
+    return Copper(
+        diameter=diameter, least=figures.stated("commutator_d_min_mm"), new=figures.stated("commutator_d_mm"), groove=max(groove, sheet.number_of("step") or 0.0),
+        pit=sheet.number_of("pit") or 0.0, tir=found.tir_mm if found is not None else 0.0, slot_depth=sheet.number_of("slot-depth"),
+        slot_width=figures.stated("slot_width_mm"), flush=undercut == 0, track=figures.stated("track_mm"), gap=figures.stated("holder_gap_mm"), loose=loose,
+    )  # fmt: skip
+
+
+def plan_of(sheet: Sheet, found: RunOut | None, rules: MotorRules, *, loose: bool = False) -> Plan | None:
+    """Return the plan of a cut, None while no diameter is measured.
+
+    Raises: InputError for figures that contradict each other.
+    """
+    copper = copper_of(sheet, found, loose=loose)
+    if copper is None:
+        return None
+    speeds = tuple(x for x in sheet.column("lathe-speeds") if x is not None)
+    way = way_of(
+        sheet.word("cut-tool") or "carbide",
+        rules,
+        speeds,
+        sheet.facts.figures.stated("rated_rpm"),
+        sheet.number_of("pit-left") or 0.0,
+    )
+    rough = sheet.number_of("rough-cut")
+    return plan_cut(copper, way if rough is None else replace(way, rough=rough), rules)
+
+
+def _signs(sheet: Sheet, shown: Mapping[int, frozenset[str]], turned: RunOut | None, plan: Plan | None) -> set[str]:
+    """Return what the surface shows in the words of the table of works."""
+    table = {
+        "loose": bool(having(shown, "loose")), "raised": bool(having(shown, "raised")), "groove": bool(having(shown, "grooved")) or bool(plan and plan.copper.groove > 0),
+        "pitted": bool(having(shown, "pitted")) or bool(plan and plan.copper.pit > 0), "flat": bool(having(shown, "flat")), "step": bool(sheet.number_of("step")),
+        "drag": bool(having(shown, "drag")), "tir-over": turned is not None and turned.over and turned.cause != "set-up", "black": sheet.has("seen.commutator.black") or bool(having(shown, *BURNS)),
+        "burnt-all": sheet.has("seen.commutator.burnt") or len(having(shown, *BURNS)) > _MANY * max(shown, default=0), "under-least": plan is not None and plan.copper.diameter < plan.least - 1e-9,
+        "rough": sheet.has("seen.commutator.rough"), "dirt": bool(having(shown, "dirty-slot")) or sheet.has("seen.commutator.slots"),
+    }  # fmt: skip
+    return {name for name, there in table.items() if there}

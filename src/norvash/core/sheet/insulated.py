@@ -1,0 +1,76 @@
+"""Windings as a sheet holds them: insulation with its trend, polarization index, coils and heat."""
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.windings import (
+    Coils,
+    Insulation,
+    Polarization,
+    judge_coils,
+    judge_insulation,
+    judge_polarization,
+    least_megohm,
+    machine_of,
+    r40_megohm,
+    winding_c,
+)
+from norvash.errors import InputError
+
+
+def machine(sheet: Sheet, rules: MotorRules) -> str:
+    """Return how this motor's insulation is judged."""
+    return machine_of(sheet.facts.motor_class, sheet.facts.rated_v, sheet.facts.figures.word("protection"), rules)
+
+
+def insulation_now(sheet: Sheet, rules: MotorRules) -> Insulation | None:
+    """Return insulation to earth against its least and against the last sheet that has it, None where it was not measured.
+
+    Source: rules insulation.*
+    """
+    measured = sheet.number_of("insulation-mohm")
+    if measured is None:
+        return None
+    kind = machine(sheet, rules)
+    return judge_insulation(measured, sheet.number_of("insulation-c"), least_megohm(kind, sheet.facts.rated_v, rules), earlier_r40(sheet, rules), rules,
+                            at_40=kind in ("modern", "small", "old"))  # fmt: skip
+
+
+def earlier_r40(sheet: Sheet, rules: MotorRules) -> float | None:
+    """Return insulation at 40 °C on the last sheet that has it with its temperature [MΩ]."""
+    value, warm = sheet.earlier.get("insulation-mohm"), sheet.earlier.get("insulation-c")
+    if (
+        value is None
+        or warm is None
+        or value.sheet != warm.sheet
+        or value.given.number is None
+        or warm.given.number is None
+    ):
+        return None
+    return r40_megohm(value.given.number, warm.given.number, rules)
+
+
+def index_now(sheet: Sheet, rules: MotorRules) -> Polarization | None:
+    """Return the polarization index, None where one of its values is missing."""
+    one, ten = sheet.number_of("insulation-mohm"), sheet.number_of("insulation-10")
+    if one is None or ten is None or one <= 0:
+        return None
+    return judge_polarization(one, ten, rules)
+
+
+def coils_now(sheet: Sheet, rules: MotorRules) -> Coils | None:
+    """Return the field coils against each other, None for fewer than two."""
+    ohms = [x for x in sheet.column("coils") if x is not None]
+    warm = sheet.number_of("coils-c")
+    try:
+        return judge_coils(ohms, 20.0 if warm is None else warm, rules)
+    except InputError:
+        return None
+
+
+def heat_now(sheet: Sheet, rules: MotorRules) -> tuple[float, float | None] | None:
+    """Return the winding's temperature by its resistance and its rise over the air [°C, K], None where a value is missing."""
+    cold, cold_c, hot, air = (sheet.number_of(n) for n in ("cold-ohm", "cold-c", "hot-ohm", "air-c"))
+    if cold is None or cold_c is None or hot is None or cold <= 0:
+        return None
+    warm = winding_c(cold, cold_c, hot, rules)
+    return warm, None if air is None else warm - air

@@ -1,0 +1,217 @@
+"""Sums about the commutator: bar map, run-out, bar test."""
+
+from dataclasses import dataclass
+
+from norvash.core.commutator.bar_testing import WINDINGS, Armature, BarTested, judge_bar_test
+from norvash.core.commutator.bars import check_bars
+from norvash.core.commutator.map_says import MapRead, Wound, read_bar_map
+from norvash.core.commutator.run_out import RunOut, judge_run_out
+from norvash.core.commutator.saying import bar_test_words
+from norvash.core.rules.book import MotorRules
+from norvash.core.sums.registry import Sum, ask
+from norvash.errors import InputError
+
+_WINDINGS = tuple((w, w) for w in WINDINGS)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class MapIn:
+    """A commutator with the bars that are marked; bars count from 1 in the direction of turning."""
+
+    bars: int = ask("Bars", "count", low=5, high=400)
+    marked_bars: list[int] = ask("Dark or burnt bars", "count", low=1, high=400, hint="like 3; 19; 34; 50")
+    burnt_bars: list[int] | None = ask("Of these, burnt", "count", default=None, low=1, high=400)
+    poles: int | None = ask("Poles", "count", default=None, low=2, high=100)
+    slots: int | None = ask("Slots of the armature", "count", default=None, low=2, high=400)
+    winding: str = ask("Winding", "word", default="unknown", choices=_WINDINGS)
+    commutator_pitch: int | None = ask(
+        "Commutator pitch", "count", default=None, low=1, high=400, hint="bars from one end of a coil to the other"
+    )
+    bars_covered: float | None = ask("Bars that a brush covers", "count", default=None, low=0.1, high=50)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class MapOut:
+    """The pattern found with its chance, and what it asks for."""
+
+    pattern: str
+    proven: bool
+    period_bars: float | None
+    repeats: int | None
+    hits: int | None
+    offset_bar: int | None
+    chance: float | None
+    corrected_chance: float | None
+    spots: tuple[int, ...]
+    sayings: tuple[str, ...]
+    bar_test_needed: bool
+    advice: str
+    rules: tuple[str, ...]
+
+
+def map_of(given: MapIn) -> tuple[dict[int, frozenset[str]], Wound]:
+    """Return the map and what it is read against.
+
+    Raises: InputError for bars that there are not, or that stand twice.
+    """
+    bars = check_bars(given.bars)
+    shown: dict[int, frozenset[str]] = {}
+    for name, listed_bars, condition in (("marked_bars", given.marked_bars, "dark"), ("burnt_bars", given.burnt_bars or [], "burnt")):  # fmt: skip
+        if len(set(listed_bars)) < len(listed_bars):
+            raise InputError("A bar stands twice in the list.", "Give each once.", name)
+        for bar in listed_bars:
+            if bar > bars:
+                raise InputError(f"There is no bar {bar}.", f"Bars count from 1 to {bars}.", name)
+            shown[bar] = frozenset({condition})
+    if given.poles is not None and given.poles % 2:
+        raise InputError("Poles come in pairs.", "Give an even number.", "poles")
+    return shown, Wound(bars, given.poles, given.slots, given.winding, given.commutator_pitch, (), given.bars_covered)
+
+
+def read_given_map(given: MapIn, rules: MotorRules) -> MapRead:
+    """Return the given map as read."""
+    shown, wound = map_of(given)
+    return read_bar_map(shown, wound, rules)
+
+
+def bar_map(given: MapIn, rules: MotorRules) -> MapOut:
+    """Return the pattern of the marked bars with its reason."""
+    read = read_given_map(given, rules)
+    best = read.searched.proven
+    return MapOut(
+        pattern=read.pattern, proven=best is not None, period_bars=best.period_bars if best else None, repeats=best.repeats if best else None,
+        hits=best.hits if best else None, offset_bar=best.offset if best else None, chance=best.chance if best else None,
+        corrected_chance=best.corrected if best else None, spots=read.spots, sayings=tuple(s.words for s in read.sayings),
+        bar_test_needed=bool(read.bar_test), advice=read.sayings[0].words if read.sayings else "nothing is marked",
+        rules=("pattern.known", "pattern.free", "pattern.share", "pattern.least"),
+    )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class RunOutIn:
+    """Readings of a dial indicator at equal angles, in the direction of turning."""
+
+    readings_mm: list[float | None] = ask("Readings", "length", low=-5, high=5, hint="a column; µm if you write it")
+    per_bar: bool = ask("One reading for each bar", "yes", default=False)
+    diameter_mm: float | None = ask("Diameter", "length", default=None, above_low=True, high=5000)
+    speed_rpm: float | None = ask("Speed", "speed", default=None, above_low=True, high=1e5)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class RunOutOut:
+    """The circle that fits, what is left of the readings, and the limits."""
+
+    tir_mm: float
+    tir_limit_mm: float
+    eccentricity_mm: float
+    high_point_deg: float
+    ovality_mm: float
+    largest_remainder_mm: float
+    largest_remainder_reading: int
+    surface_speed_m_per_s: float | None
+    bar_step: str
+    step_mm: float | None
+    step_limit_mm: float
+    odd_bars: tuple[int, ...]
+    over_limit: bool
+    cause: str
+    advice: str
+    rules: tuple[str, ...]
+
+
+def judged_run_out(given: RunOutIn, rules: MotorRules) -> RunOut:
+    """Return the given readings, judged."""
+    return judge_run_out(given.readings_mm, given.per_bar, given.diameter_mm, given.speed_rpm, rules)
+
+
+def run_out(given: RunOutIn, rules: MotorRules) -> RunOutOut:
+    """Return run-out with its circle, its odd bars and its limit."""
+    found = judged_run_out(given, rules)
+    reading, left = found.largest
+    step = "not measured" if found.step_mm is None else f"{found.step_mm:.4f} mm from bar {found.step_at} to the next"
+    slow = "" if found.speed_m_per_s is not None else "; the speed is not known, so the limit of a slow surface is used"
+    return RunOutOut(
+        tir_mm=found.tir_mm, tir_limit_mm=found.tir_limit_mm, eccentricity_mm=found.fit.eccentricity_mm, high_point_deg=found.fit.high_point_deg,
+        ovality_mm=found.fit.ovality_mm, largest_remainder_mm=abs(left), largest_remainder_reading=reading,
+        surface_speed_m_per_s=found.speed_m_per_s, bar_step=step, step_mm=found.step_mm, step_limit_mm=found.step_limit_mm,
+        odd_bars=tuple(n for n, _ in found.odd), over_limit=found.over, cause=found.cause, advice=found.words + slow,
+        rules=("runout.tir-slow", "runout.tir-middle", "runout.tir-fast", "runout.outlier"),
+    )  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class BarTestIn:
+    """Readings from bar to bar all round; reading 1 lies between bars 1 and 2, the last between the last and the first."""
+
+    readings_milliohm: list[float | None] = ask(
+        "Readings, one unit for all", "reading", high=1e9, hint="mΩ or mV; a dash where one is missing"
+    )
+    bars: int = ask("Bars", "count", low=5, high=400)
+    pole_pairs: int = ask("Pole pairs", "count", default=1, low=1, high=50)
+    winding: str = ask("Winding", "word", default="unknown", choices=_WINDINGS)
+    commutator_pitch: int | None = ask("Commutator pitch", "count", default=None, low=1, high=400)
+    slots: int | None = ask("Slots of the armature", "count", default=None, low=2, high=400)
+    noise: float = ask("Noise of a reading", "share", default=0.01, high=1, hint="as a share: 0.01 or 1 %")
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class BarTestOut:
+    """The bar test, judged."""
+
+    median_milliohm: float
+    pass_band: float
+    deviations: tuple[float | None, ...]
+    high_readings: tuple[int, ...]
+    low_readings: tuple[int, ...]
+    suspect_readings: tuple[int, ...]
+    missing_readings: tuple[int, ...]
+    largest_other_deviation: float
+    open_coils: int
+    coil_from_bar: int | None
+    coil_to_bar: int | None
+    faults: tuple[str, ...]
+    release: bool
+    advice: str
+    rules: tuple[str, ...]
+
+
+def tested_of(given: BarTestIn, rules: MotorRules) -> BarTested:
+    """Return the given readings, judged."""
+    pitch = given.commutator_pitch
+    if pitch is not None and given.winding == "wave" and abs(pitch * given.pole_pairs - given.bars) != 1:
+        raise InputError(f"A commutator pitch of {pitch} does not close a wave on {given.bars} bars.",
+                         "It is (bars ± 1) over the pole pairs.", "commutator_pitch")  # fmt: skip
+    return judge_bar_test(
+        given.readings_milliohm,
+        Armature(given.bars, given.pole_pairs, given.winding, pitch, given.slots),
+        given.noise,
+        rules,
+    )
+
+
+def bar_test(given: BarTestIn, rules: MotorRules) -> BarTestOut:
+    """Return the bar test with the coil or riser at fault."""
+    found = tested_of(given, rules)
+    opened = [f for f in found.faults if f.kind == "open"]
+    first = found.faults[0] if found.faults else None
+    odd = {*found.high, *found.low}
+    others = [abs(d) for i, d in enumerate(found.deviations, start=1) if d is not None and i not in odd]
+    return BarTestOut(
+        median_milliohm=found.median, pass_band=found.band, deviations=found.deviations, high_readings=found.high, low_readings=found.low,
+        suspect_readings=found.suspect, missing_readings=found.missing, largest_other_deviation=max(others, default=0.0),
+        open_coils=len(opened), coil_from_bar=first.from_bar if first else None, coil_to_bar=first.to_bar if first else None,
+        faults=tuple(f.words for f in found.faults), release=found.release, advice=bar_test_words(found),
+        rules=("bartest.pass", "bartest.high", "bartest.low", "bartest.noise"),
+    )  # fmt: skip
+
+
+_EXAMPLE_TEST = [85.3, 83.5, 85.5, 81.7, 83.9, 1120.3, 84.8, 82.1, 85.1, 83.7, 85.2, 83.4, 83.2, 84.7, 85.5, 83.0, 85.5, 85.3, 82.2, 84.0,
+                 1138.8, 85.3, 84.2, 82.0, 83.5, 83.5, 83.5, 85.4, 82.9]  # fmt: skip
+SUMS = (
+    Sum("bar-map", "Bar map", "Whether marked bars repeat, with the exact chance that they do so by accident, and what that means.",
+        MapIn, bar_map, {"bars": 87, "poles": 4, "slots": 29, "winding": "wave", "marked_bars": [5, 27, 49, 70]}),
+    Sum("run-out", "Run-out", "The circle that fits dial readings: off centre, oval, high bars, and whether the set-up is to blame.",
+        RunOutIn, run_out, {"readings_mm": [0.024, 0.037, 0.047, 0.053, 0.059, 0.065, 0.066, 0.066, 0.04, 0.021, 0.01, 0.012], "diameter_mm": 132, "speed_rpm": 1480}),
+    Sum("bar-test", "Bar test", "Readings from bar to bar: the coil that is open or shorted, and whether the armature may run.",
+        BarTestIn, bar_test, {"readings_milliohm": _EXAMPLE_TEST, "bars": 29, "pole_pairs": 2, "winding": "wave", "commutator_pitch": 14}),
+)  # fmt: skip

@@ -1,0 +1,143 @@
+"""The sum of a cut: depth, passes, speed, what is left, and what it changes."""
+
+from dataclasses import dataclass, replace
+
+from norvash.core.commutator.after_cut import slot_minutes, where_to_cut
+from norvash.core.commutator.saying import plan_words
+from norvash.core.commutator.skim import Copper, Plan, Way, plan_cut, way_of
+from norvash.core.commutator.tools import TOOLS
+from norvash.core.rules.book import MotorRules
+from norvash.core.sums.registry import Sum, ask
+from norvash.core.words import listed
+from norvash.errors import InputError
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SkimIn:
+    """A commutator before a cut; every depth is radial, below the unworn shoulder."""
+
+    diameter_mm: float = ask(
+        "Smallest diameter of the shoulder",
+        "length",
+        above_low=True,
+        high=5000,
+        hint="no shoulder: the track, and groove 0",
+    )
+    diameter_min_mm: float | None = ask("Least diameter", "length", default=None, above_low=True, high=5000)
+    diameter_new_mm: float | None = ask("Diameter when new", "length", default=None, above_low=True, high=5000)
+    groove_mm: float = ask("Groove, radial", "length", default=0.0, high=100)
+    pit_mm: float = ask("Deepest pit, radial", "length", default=0.0, high=100, hint="a pit in a groove: both together")
+    pit_left_mm: float = ask("Leave pits up to, radial", "length", default=0.0, high=100)
+    tir_mm: float = ask("Total run-out", "length", default=0.0, high=10)
+    rough_cut_mm: float | None = ask("Rough cut, radial", "length", default=None, low=0.001, high=0.25)
+    finish_cut_mm: float | None = ask("Finish cut, radial", "length", default=None, low=0.001, high=0.25)
+    tool: str = ask("Tool", "word", default="carbide", choices=tuple(TOOLS.items()))
+    cutting_speed_m_per_min: float | None = ask("Cutting speed, m/min", "count", default=None, low=1, high=3000)
+    lathe_speeds_rpm: list[float] | None = ask("Speeds of the machine", "speed", default=None, low=1, high=1e5)
+    rated_rpm: float | None = ask("Rated speed of the armature", "speed", default=None, above_low=True, high=1e5)
+    rough_feed_mm_per_rev: float | None = ask("Rough feed, mm a turn", "count", default=None, low=0.001, high=5)
+    finish_feed_mm_per_rev: float | None = ask("Finish feed, mm a turn", "count", default=None, low=0.001, high=5)
+    track_mm: float | None = ask("Length of the track", "length", default=None, above_low=True, high=2000)
+    run_out_mm: float | None = ask("Travel beyond the track, in all", "length", default=None, high=200)
+    slot_width_mm: float | None = ask("Slot width", "length", default=None, above_low=True, high=20)
+    slot_depth_mm: float | None = ask("Slot depth now, shallowest", "length", default=None, high=50)
+    flush: bool = ask("Made with flush insulation", "yes", default=False)
+    holder_gap_mm: float | None = ask("Holder gap", "length", default=None, high=50)
+    bars: int | None = ask("Bars", "count", default=None, low=3, high=2000)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SkimOut:
+    """The cut as planned; every depth is radial unless it is named a diameter."""
+
+    radial_mm: float
+    diameter_after_mm: float
+    allowed: bool
+    under_minimum_by_mm: float | None
+    deepest_cut_mm: float
+    diameter_min_used_mm: float
+    provisional: bool
+    radial_leaving_pits_mm: float | None
+    diameter_after_leaving_pits_mm: float | None
+    allowed_leaving_pits: bool | None
+    skims_left_leaving_pits: int | None
+    infeed_from_touch_mm: float
+    rough_passes: int
+    rough_pass_mm: float
+    finish_passes: int
+    speed_max_rpm: float
+    speed_rpm: float | None
+    rough_pass_min: float | None
+    finish_pass_min: float | None
+    cutting_min: float | None
+    total_min: float | None
+    slot_min: float | None
+    copper_left_radial_mm: float
+    skims_left: int
+    slot_depth_after_mm: float | None
+    undercut_by_mm: float | None
+    sunk_mm: float
+    holder_gap_after_mm: float | None
+    face_radius_after_mm: float
+    warnings: tuple[str, ...]
+    advice: str
+    rules: tuple[str, ...]
+
+
+def planned(given: SkimIn, rules: MotorRules) -> Plan:
+    """Return the plan of the given cut."""
+    copper = Copper(
+        diameter=given.diameter_mm, least=given.diameter_min_mm, new=given.diameter_new_mm, groove=given.groove_mm, pit=given.pit_mm,
+        tir=given.tir_mm, slot_depth=given.slot_depth_mm, slot_width=given.slot_width_mm, flush=given.flush, track=given.track_mm, gap=given.holder_gap_mm,
+    )  # fmt: skip
+    if given.diameter_min_mm is not None and given.diameter_min_mm > given.diameter_mm:
+        raise InputError(f"The least diameter of {given.diameter_min_mm:g} mm is over the {given.diameter_mm:g} mm there are.",
+                         "Check the two; if they are right, no copper is left and the armature is renewed.", "diameter_min_mm")  # fmt: skip
+    return plan_cut(copper, _way(given, rules), rules)
+
+
+def _way(given: SkimIn, rules: MotorRules) -> Way:
+    if given.tool not in TOOLS:
+        raise InputError(f"“{given.tool}” is no tool here.", "Use " + ", ".join(TOOLS) + ".", "tool")
+    way = way_of(given.tool, rules, given.lathe_speeds_rpm or (), given.rated_rpm, given.pit_left_mm)
+    return replace(
+        way, rough=given.rough_cut_mm or way.rough, finish=given.finish_cut_mm or way.finish,
+        cutting_speed=given.cutting_speed_m_per_min or way.cutting_speed, feed_rough=given.rough_feed_mm_per_rev or way.feed_rough,
+        feed_finish=given.finish_feed_mm_per_rev or way.feed_finish, overrun=way.overrun if given.run_out_mm is None else given.run_out_mm,
+    )  # fmt: skip
+
+
+def skim_plan(given: SkimIn, rules: MotorRules) -> SkimOut:
+    """Return the plan of a cut; with pits left, both depths stand side by side and the full one comes first."""
+    plan = planned(given, rules)
+    full, leaving = plan.full, plan.leaving
+    rough = next((p for p in plan.passes if p.kind == "rough"), None)
+    where, why = where_to_cut(plan, rules)
+    advice = plan_words(plan) + (
+        "" if where == "own" or not (full.allowed or plan.chosen.allowed) else f"; to a motor shop: {listed(list(why))}"
+    )
+    if leaving is not None and leaving.allowed and not full.allowed:
+        advice = (
+            f"a full cut would end {full.under_by:.3g} mm under the least diameter; leaving pits up to {plan.way.pit_left:g} mm, "
+            + advice
+        )
+    return SkimOut(
+        radial_mm=full.radial, diameter_after_mm=full.diameter_after, allowed=full.allowed, under_minimum_by_mm=None if full.allowed else full.under_by,
+        deepest_cut_mm=plan.deepest, diameter_min_used_mm=plan.least, provisional=plan.provisional,
+        radial_leaving_pits_mm=leaving.radial if leaving else None, diameter_after_leaving_pits_mm=leaving.diameter_after if leaving else None,
+        allowed_leaving_pits=leaving.allowed if leaving else None, skims_left_leaving_pits=leaving.skims_left if leaving else None,
+        infeed_from_touch_mm=plan.touch, rough_passes=plan.rough_passes, rough_pass_mm=plan.rough_pass, finish_passes=1,
+        speed_max_rpm=plan.speed_most, speed_rpm=plan.speed, rough_pass_min=rough.minutes if rough else None, finish_pass_min=plan.passes[-1].minutes,
+        cutting_min=plan.cutting_min, total_min=plan.total_min, slot_min=slot_minutes(given.bars, rules) if given.bars and not given.flush else None,
+        copper_left_radial_mm=full.left, skims_left=full.skims_left, slot_depth_after_mm=plan.slot_after, undercut_by_mm=plan.undercut_by,
+        sunk_mm=plan.sunk, holder_gap_after_mm=None if given.holder_gap_mm is None else given.holder_gap_mm + plan.sunk,
+        face_radius_after_mm=plan.chosen.diameter_after / 2, warnings=plan.warnings, advice=advice,
+        rules=("cut.clean", "cut.rough", "cut.finish", "cut.setting", "slot.depth", "school.skim"),
+    )  # fmt: skip
+
+
+SUMS = (
+    Sum("skim-plan", "Cut of a commutator", "How deep to cut, in which passes, at what speed, what is left, and what it changes.",
+        SkimIn, skim_plan, {"diameter_mm": 96.4, "diameter_min_mm": 93.9, "groove_mm": 0.18, "pit_mm": 0.11, "tir_mm": 0.07, "lathe_speeds_rpm": [185, 355, 450, 560],
+                            "track_mm": 44.5, "slot_width_mm": 0.95, "slot_depth_mm": 0.84, "holder_gap_mm": 2.25, "bars": 87}),
+)  # fmt: skip

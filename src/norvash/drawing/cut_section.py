@@ -1,0 +1,106 @@
+"""Cut section: the profile along the shaft as it is, every pass, what is cut to, and the least that must stay."""
+
+from norvash.core.commutator.skim import Plan
+from norvash.drawing.svg import Drawing, Element, el, label, line, polyline
+
+_LEFT, _RIGHT, _TOP, _HEIGHT = 122.0, 112.0, 30.0, 190.0
+_SHOULDER = 0.16
+_FAR = 2.4
+
+
+def cut_section(plan: Plan, width: float) -> Drawing:
+    """Draw half a section: along the shaft to the right, radial depth downwards and magnified.
+
+    Units: width [px]. All depths in it are radial and say so.
+    """
+    copper, chosen = plan.copper, plan.chosen
+    deep, near = (
+        (copper.diameter - plan.least) / 2,
+        max(chosen.radial, plan.full.radial, copper.groove, copper.pit, 0.05),
+    )
+    broken = deep > _FAR * near
+    above = min(deep, 0.0)
+    bottom_mm = (_FAR * near if broken else max(deep, near)) * 1.18
+    px = _HEIGHT / (bottom_mm + copper.tir - above)
+    x0, x1 = _LEFT, width - _RIGHT
+    rest = (x1 - x0) * _SHOULDER
+
+    def y(depth: float) -> float:
+        return _TOP + (depth - above + copper.tir / 2) * px
+
+    low, cut, floor = y(_FAR * near if broken else deep), y(chosen.radial), _TOP + _HEIGHT
+    g0, g1 = x0 + rest, x1 - rest
+    profile = [(x0, y(0)), (g0, y(0)), (g0 + 4, y(copper.groove)), (g1 - 4, y(copper.groove)), (g1, y(0)), (x1, y(0))]
+    body = "M" + "L".join(f"{a:.1f} {b:.1f}" for a, b in [*profile, (x1, floor + 18), (x0, floor + 18)]) + "Z"
+    made: list[Element] = [el("path", "copper", d=body)]
+    if copper.pit > 0:
+        middle = (g0 + g1) / 2
+        made.append(el("path", "ground", d=f"M{middle - 9:.1f} {y(copper.groove):.1f}L{middle:.1f} {y(copper.pit):.1f}L{middle + 9:.1f} {y(copper.groove):.1f}Z"))  # fmt: skip
+    made += [line("pass-line", x0 - 8, y(p.total - copper.tir / 2), x1 + 8, y(p.total - copper.tir / 2)) for p in plan.passes[:-1] if chosen.allowed]  # fmt: skip
+    made += [el("rect", "limit-below", x=x0, y=low, width=x1 - x0, height=max(floor + 18 - low, 0.0)), line("track-hot", x0 - 16, low, x1 + 16, low), line("track", x0 - 16, cut, x1 + 16, cut)]  # fmt: skip
+    if broken:
+        made.append(_break(x0, x1, (cut + low) / 2))
+    made += _words(plan, x0, x1, y(0), cut, low)
+    if plan.leaving is not None:
+        full = y(plan.full.radial)
+        made += [line("ahead", x0 - 8, full, x1 + 8, full)]
+    scale = _scale(copper.track, x0, x1, px)
+    about = [f"track {copper.track:g} mm along the shaft"] if copper.track is not None else []
+    about.append(f"depths {scale}{', cut short at the zigzag' if broken else ''}")
+    made += [label("text-soft", 4.0, floor + 36 + 16 * i, line_of) for i, line_of in enumerate(about)]
+    verdict = "" if chosen.allowed else f"; {chosen.under_by:.3f} mm under the least diameter: not to be cut"
+    said = (f"smallest diameter {copper.diameter:.2f} mm, groove {copper.groove:g}, pit {copper.pit:g} mm radial; cut to {chosen.diameter_after:.2f} mm, "
+            f"least {plan.least:.2f} mm{verdict}")  # fmt: skip
+    return Drawing("cut-section", width, floor + 28 + 16 * len(about), "Section of the cut, depths radial", f"{said}.", tuple(made),
+                   ("pass", "kind", "infeed, mm radial", "from first touch, mm radial", "diameter after, mm", "r/min", "feed, mm/rev", "min"), pass_rows(plan) if chosen.allowed else ())  # fmt: skip
+
+
+def pass_rows(plan: Plan) -> tuple[tuple[str, ...], ...]:
+    """Return the passes as the lines of the table that goes to the lathe."""
+    return tuple(
+        (str(p.number), p.kind, f"{p.infeed:.3f}", f"{p.total:.3f}", f"{p.diameter:.3f}", "–" if p.speed is None else f"{p.speed:.0f}", f"{p.feed:g}",
+         "–" if p.minutes is None else f"{p.minutes:.1f}")
+        for p in plan.passes
+    )  # fmt: skip
+
+
+def _break(x0: float, x1: float, y: float) -> Element:
+    """Return the mark that what lies below is farther off than drawn."""
+    steps = int((x1 - x0) / 12)
+    return polyline("break", [(x0 + (x1 - x0) * i / steps, y + (4 if i % 2 else -4)) for i in range(steps + 1)])
+
+
+def _words(plan: Plan, x0: float, x1: float, top: float, cut: float, low: float) -> list[Element]:
+    """Return the diameters at the left and the radial depths at the right, moved apart where they would meet."""
+    chosen, least = plan.chosen, "guess" if plan.provisional else "least"
+    lines = _apart(
+        [
+            (top, f"now ⌀ {plan.copper.diameter:.2f}"),
+            (cut, f"cut to ⌀ {chosen.diameter_after:.2f}"),
+            (low, f"{least} ⌀ {plan.least:.2f}"),
+        ]
+    )
+    depth = _apart(
+        [
+            (cut, f"{chosen.radial:.3f} radial"),
+            (low, f"{plan.deepest:.3f} at most" if plan.deepest else "no copper left"),
+        ]
+    )
+    made = [label("text-tag", x0 - 20, y + 4, text, "end") for y, text in lines]
+    made += [label("text-copper", x1 + 20, y + 4, text) for y, text in depth]
+    arrow = x1 + 10
+    return [*made, polyline("axis", [(arrow, top), (arrow, cut)])]
+
+
+def _apart(at: list[tuple[float, str]]) -> list[tuple[float, str]]:
+    made: list[tuple[float, str]] = []
+    for y, text in sorted(at):
+        made.append((max(y, made[-1][0] + 16) if made else y, text))
+    return made
+
+
+def _scale(track: float | None, x0: float, x1: float, px: float) -> str:
+    if track is None:
+        return "magnified"
+    along = (x1 - x0) / (track / (1 - 2 * _SHOULDER))
+    return f"drawn × {float(f'{px / along:.2g}'):g} against it"

@@ -1,0 +1,96 @@
+"""What the pages of the sums about commutator, windings and bearings draw."""
+
+from norvash.core.bearings.fitting import FitLine
+from norvash.core.commutator.bars import write_map
+from norvash.core.commutator.map_says import set_of
+from norvash.core.rules.book import MotorRules
+from norvash.core.sums.bearings import KitIn, KitOut, LifeIn, LifeOut, NumberIn, NumberOut, kit_lines
+from norvash.core.sums.commutator import (
+    BarTestIn,
+    BarTestOut,
+    MapIn,
+    MapOut,
+    RunOutIn,
+    RunOutOut,
+    judged_run_out,
+    map_of,
+    read_given_map,
+    tested_of,
+)
+from norvash.core.sums.cutting import SkimIn, SkimOut, planned
+from norvash.core.sums.insulation import CoilsIn, CoilsOut, InsulationIn, InsulationOut
+from norvash.drawing.band_scale import Banded, band_scale
+from norvash.drawing.bar_map import Mapped, bar_map
+from norvash.drawing.bearing_section import bearing_section
+from norvash.drawing.cut_section import cut_section
+from norvash.drawing.run_out_rose import run_out_rose
+from norvash.drawing.svg import Drawing
+
+
+def map_drawn(given: MapIn, result: MapOut, rules: MotorRules, width: float) -> Drawing:
+    """Return the unrolled commutator with the marked bars and the spacing found."""
+    shown, wound = map_of(given)
+    best = read_given_map(given, rules).searched.proven
+    spacing = set_of(best, wound.bars) if best else ()
+    return bar_map(Mapped(wound.bars, shown, wound.poles, wound.slots, spacing, paint=True, says=result.sayings), width)
+
+
+def painted_words(given: MapIn) -> str:
+    """Return the given bars as the words of a map, to be painted on."""
+    return write_map(map_of(given)[0])
+
+
+def rose_drawn(given: RunOutIn, result: RunOutOut, rules: MotorRules, width: float) -> Drawing:
+    """Return the rose of the readings."""
+    return run_out_rose(judged_run_out(given, rules), given.diameter_mm, given.per_bar, width)
+
+
+def bar_test_drawn(given: BarTestIn, result: BarTestOut, rules: MotorRules, width: float) -> Drawing:
+    """Return the readings over the bars that they lie between."""
+    found = tested_of(given, rules)
+    odd = {*found.high, *found.low, *found.suspect}
+    at_fault = {b: frozenset({"burnt"}) for f in found.faults for b in (f.from_bar, f.to_bar)}
+    mapped = Mapped(given.bars, at_fault, 2 * given.pole_pairs, given.slots, deviations=found.deviations, marked=odd, band=found.band, says=(result.advice,))  # fmt: skip
+    return bar_map(mapped, width)
+
+
+def cut_drawn(given: SkimIn, result: SkimOut, rules: MotorRules, width: float) -> Drawing:
+    """Return the section of the cut."""
+    return cut_section(planned(given, rules), width)
+
+
+def insulation_drawn(given: InsulationIn, result: InsulationOut, rules: MotorRules, width: float) -> Drawing:
+    """Return insulation against its least and last time."""
+    value = result.r40_megohm if result.r40_megohm is not None else given.resistance_megohm
+    top = 1.2 * max(value, given.previous_r40_megohm or 0.0, result.minimum_used_megohm)
+    words = "At 40 °C" if result.r40_megohm is not None else "As measured"
+    row = Banded(words, "MΩ", value, result.minimum_used_megohm, top, given.previous_r40_megohm, "last time")
+    return band_scale("Insulation, from its least upwards", (row,), width)
+
+
+def coils_drawn(given: CoilsIn, result: CoilsOut, rules: MotorRules, width: float) -> Drawing | None:
+    """Return each coil in the band round their mean."""
+    if result.at_20_ohm is None:
+        return None
+    mean, half = sum(result.at_20_ohm) / len(result.at_20_ohm), rules["field.spread"] / 2
+    rows = [Banded(f"Coil {i} at 20 °C", "Ω", x, mean * (1 - half), mean * (1 + half)) for i, x in enumerate(result.at_20_ohm, start=1)]  # fmt: skip
+    return band_scale("Coils round their mean", rows, width)
+
+
+def number_drawn(given: NumberIn, result: NumberOut, rules: MotorRules, width: float) -> Drawing:
+    """Return the section of the bearing."""
+    return bearing_section(result.bore_mm, result.outside_mm, result.width_mm, result.seal, width)
+
+
+def life_drawn(given: LifeIn, result: LifeOut, rules: MotorRules, width: float) -> Drawing | None:
+    """Return the section of the bearing, where its dimensions are given."""
+    if given.bore_mm is None or given.outside_mm is None or given.width_mm is None:
+        return None
+    return bearing_section(given.bore_mm, given.outside_mm, given.width_mm, "rubber seals on both sides" if given.sealed else "open", width)  # fmt: skip
+
+
+def kit_drawn(given: KitIn, result: KitOut, rules: MotorRules, width: float) -> Drawing | None:
+    """Return every pair's clearance in its band."""
+    lines: list[FitLine] = kit_lines(given, rules)
+    rows = [Banded(f"{x.words}, clearance", "mm", x.clearance_mm, x.low_mm, x.high_mm) for x in lines]
+    return band_scale("Clearances, negative where it is tight", rows, width) if rows else None

@@ -1,0 +1,154 @@
+"""What the stages of windings, bearings and drive show."""
+
+import re
+from functools import partial
+from typing import Any
+
+from norvash.core.bearings.designation import decode
+from norvash.core.bearings.fitting import bush_lines, ring_lines, squeeze
+from norvash.core.sheet.field import BEARINGS
+from norvash.core.sheet.insulated import coils_now, earlier_r40, heat_now, index_now, insulation_now, machine
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.windings import MACHINES, volts_to_test_with
+from norvash.drawing.band_scale import Banded, band_scale
+from norvash.drawing.bearing_section import bearing_section
+from norvash.drawing.svg import Drawing
+from norvash.errors import InputError
+from norvash.web.sheet_view import Said
+from norvash.work.sheet_page import SheetPage
+
+
+def windings(shown: SheetPage) -> dict[str, Any]:
+    """Return insulation with its trend, index, coils and heat of a sheet."""
+    sheet, rules = shown.sheet, shown.context.rules
+    kind = machine(sheet, rules)
+    says = [
+        Said(
+            f"Test voltage: {volts_to_test_with(shown.context.facts.rated_v)}, people clear, discharge after. Judged as: {MACHINES[kind]}.",
+            None,
+            (f"insulation.{kind}",),
+        )
+    ]
+    drawn: list[Drawing] = []
+    insulation, before = insulation_now(sheet, rules), earlier_r40(sheet, rules)
+    if insulation is not None:
+        says.append(
+            Said(
+                f"Insulation {insulation.words}",
+                insulation.passes and not insulation.fallen,
+                ("insulation.half", "insulation.fall"),
+            )
+        )
+        if insulation.r40 is None:
+            says.append(
+                Said("the temperature is not entered: a cool winding looks better than it is, and there is no trend")
+            )
+        before = before if insulation.at_40 else None
+        top = 1.2 * max(insulation.judged, before or 0.0, insulation.least)
+        drawn.append(band_scale("Insulation, from its least upwards", [Banded("At 40 °C" if insulation.at_40 and insulation.r40 is not None else "As measured", "MΩ", insulation.judged, insulation.least, top, before, "last time")], 380))  # fmt: skip
+    index, coils, heat = index_now(sheet, rules), coils_now(sheet, rules), heat_now(sheet, rules)
+    if index is not None:
+        says.append(
+            Said(f"Polarization index {index.words}", index.stage == "fit", ("polarization.good", "polarization.act"))
+        )
+    if coils is not None:
+        mean, half = sum(coils.at_20) / len(coils.at_20), rules["field.spread"] / 2
+        says.append(
+            Said(
+                f"Field coils spread by {coils.spread:.1%} at 20 °C"
+                + (f": coil {', '.join(map(str, coils.off))} is off" if coils.off else ""),
+                not coils.off,
+                ("field.spread",),
+            )
+        )
+        drawn.append(
+            band_scale(
+                "Coils round their mean",
+                [
+                    Banded(f"Coil {i}", "Ω", x, mean * (1 - half), mean * (1 + half))
+                    for i, x in enumerate(coils.at_20, start=1)
+                ],
+                380,
+            )
+        )
+    says += _growler(shown)
+    if heat is not None:
+        rise = "" if heat[1] is None else f", {heat[1]:.0f} K over the air"
+        says.append(Said(f"The winding is at {heat[0]:.0f} °C{rise}", None, ("copper.zero",)))
+    return {"says": says, "drawn_here": drawn}
+
+
+def _growler(shown: SheetPage) -> list[Said]:
+    """Return which bars belong to the slots that answer on the growler, where the winding's figures tell."""
+    figures, text = shown.context.figures, shown.sheet.word("growler-slots")
+    bars, slots = figures.stated("bars"), figures.stated("armature_slots")
+    numbers = [int(n) for n in re.findall(r"[0-9]{1,4}", text)]
+    if shown.sheet.word("growler") != "fail" or not bars or not slots or bars % slots:
+        return []
+    per = int(bars // slots)
+    return [
+        Said(f"slot {n} holds bars {(n - 1) * per + 1} to {n * per}, counted from slot 1 at bar 1", False)
+        for n in numbers
+        if 1 <= n <= slots
+    ]
+
+
+def _at_bearing(sheet: Sheet, place: int, name: str) -> float | None:
+    return sheet.number_of(name, place)
+
+
+def drive(shown: SheetPage) -> dict[str, Any]:
+    """Return the bearings by number, fits and clearances of a sheet."""
+    sheet, rules = shown.sheet, shown.context.rules
+    says: list[Said] = []
+    drawn: list[Drawing] = []
+    rows: list[Banded] = []
+    for place, end in enumerate(BEARINGS, start=1):
+        at = partial(_at_bearing, sheet, place)
+        number = sheet.word("b-number", place) or shown.context.figures.word(
+            "bearing_drive" if place == 1 else "bearing_other"
+        )
+        if number:
+            try:
+                found = decode(number)
+            except InputError as error:
+                says.append(Said(f"{end}: {error.problem} {error.remedy}", False))
+            else:
+                takes = (
+                    "sealed, never greased"
+                    if found.sealed
+                    else f"{rules['bearing.grease'] * found.outside_mm * found.width_mm:.2g} g of grease"
+                )
+                says.append(
+                    Said(
+                        f"{end}: {found.designation}, {found.bore_mm:g} × {found.outside_mm:g} × {found.width_mm:g} mm, {found.seal}, clearance {found.clearance}; {takes}",
+                        None,
+                        ("bearing.grease",),
+                    )
+                )
+                drawn.append(bearing_section(found.bore_mm, found.outside_mm, found.width_mm, found.seal, 240))
+        lines = [*ring_lines(at("kit-shaft"), at("kit-bore"), at("kit-housing"), at("kit-outside"), rules),
+                 *bush_lines(sheet.number_of("journal", place), sheet.number_of("bush", place), shown.context.figures.stated("air_gap_mm"), rules)]  # fmt: skip
+        says += [
+            Said(
+                f"{end}: {x.words.lower()} {x.clearance_mm:+.3f} mm, {x.low_mm:g} to {x.high_mm:g} allowed: {x.says}",
+                x.fits,
+                ("kit.shaft-tight", "bush.clearance"),
+            )
+            for x in lines
+        ]
+        rows += [Banded(f"{end}: {x.words.lower()}", "mm", x.clearance_mm, x.low_mm, x.high_mm) for x in lines]
+    section, groove = sheet.number_of("ring-section"), sheet.number_of("ring-groove")
+    if section and groove is not None:
+        share = squeeze(section, groove)
+        says.append(
+            Said(
+                f"O-ring squeezed by {share:.0%}",
+                rules["ring.squeeze-low"] <= share <= rules["ring.squeeze-high"],
+                ("ring.squeeze-low", "ring.squeeze-high"),
+            )
+        )
+    if rows:
+        drawn.append(band_scale("Clearances, negative where it is tight", rows, 380))
+    says.append(Said(f"Press only on the ring with the tight fit, squarely, with a sleeve; warm it to {rules['bearing.heat']:g} °C at most; one pulled off through its balls is scrap. No grease, oil or silicone near brushes and commutator.", None, ("bearing.heat",)))  # fmt: skip
+    return {"says": says, "drawn_here": drawn}

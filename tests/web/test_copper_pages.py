@@ -1,0 +1,134 @@
+"""Pages of commutator, windings and drive: bad input answered at its place with what was typed, nothing overwritten, the page for the lathe."""
+
+from datetime import datetime, timedelta
+from html import unescape
+from itertools import count
+
+import pytest
+from starlette.testclient import TestClient
+
+from conftest import Shop
+from norvash.store import sheets
+from norvash.work.sheets import enter, open_sheet
+
+FIGURES = {
+    "commutator_d_mm": "98",
+    "commutator_d_min_mm": "93.9",
+    "bars": "24",
+    "poles": "4",
+    "armature_slots": "12",
+    "rated_v": "230",
+    "track_mm": "40",
+    "width_mm": "12",
+}
+IDS = count(1)
+
+
+@pytest.fixture
+def sheet(shop: Shop) -> str:
+    shop.now = datetime.now() - timedelta(hours=3)
+    made = open_sheet(shop.conn, shop.act(), shop.motor(motor_class="industrial", figures=FIGURES), "full", "")
+    enter(shop.conn, shop.later(minutes=1).act(), made, "waive.safe", 0, "on the bench")
+    return made
+
+
+def post(
+    client: TestClient, sheet: str, field: str, value: str, stage: str = "commutator", replaces: str = ""
+) -> tuple[int, str]:
+    typed = {
+        "act_id": f"typed-here-{next(IDS):04d}",
+        "field": field,
+        "place": "0",
+        "value": value,
+        "stage": stage,
+        "replaces": replaces,
+    }
+    answer = client.post(f"/sheets/{sheet}/entries", data=typed)
+    return answer.status_code, unescape(answer.text)
+
+
+@pytest.mark.parametrize(
+    ("field", "value", "says"),
+    [
+        ("run-out", "0.01 mm\n20 µm\n0.02 mm", "mixes units: reading 2 has µm"),
+        ("run-out", "1\t0.01\n2\t0.02\n2\t0.03", "Reading 2 stands twice"),
+        ("bar-test", "1\n2\nthree", "Reading 3"),
+        ("bar-map", "burnt 25", "no bar 25"),
+        ("bar-map", "crisp 3", "cannot be read"),
+        ("surface-with", "steel", "leave wires that bridge slots"),
+        ("cut-done", "97", "is not measured"),
+        ("groove", "two", "cannot be read"),
+    ],
+)
+def test_what_cannot_be_is_answered_at_its_field_and_kept(
+    field: str, value: str, says: str, client: TestClient, sheet: str
+) -> None:
+    status, text = post(client, sheet, field, value)
+    assert status == 422
+    assert says in text
+    assert field == "surface-with" or value.split("\n")[-1] in text.split(f'id="in-{field}.0"', 1)[1][:400]
+    assert client.get(f"/sheets/{sheet}/commutator").status_code == 200
+
+
+def test_a_map_that_somebody_else_painted_meanwhile_is_not_overwritten(
+    client: TestClient, shop: Shop, sheet: str
+) -> None:
+    assert post(client, sheet, "bar-map", "burnt 3")[0] == 200
+    status, text = post(client, sheet, "bar-map", "dark 9")
+    assert status == 409
+    assert "has entered “burnt 3” here meanwhile" in text
+    assert 'value="dark 9" data-now data-map data-kept="burnt 3"' in text
+    there = sheets.list_entries(shop.conn, sheet)["bar-map", 0]
+    assert there.word == "burnt 3"
+    assert post(client, sheet, "bar-map", "dark 9", replaces=there.id)[0] == 200
+    assert sheets.list_entries(shop.conn, sheet)["bar-map", 0].word == "dark 9"
+
+
+def test_the_page_for_the_lathe_with_a_cut_one_that_is_refused_and_nothing(client: TestClient, sheet: str) -> None:
+    assert "nothing to cut by yet" in client.get(f"/sheets/{sheet}/cut").text
+    post(client, sheet, "track-d", "97\n96.9")
+    post(client, sheet, "groove", "0.2")
+    fine = unescape(client.get(f"/sheets/{sheet}/cut").text)
+    assert fine.count("☐") >= 12
+    assert "off the diameter" in fine
+    post(client, sheet, "pit", "3")
+    refused = unescape(client.get(f"/sheets/{sheet}/cut").text)
+    assert "The deepest cut allowed is" in refused
+    assert "off the diameter" not in refused
+
+
+@pytest.mark.parametrize("bars", ["0", "1", "3"])
+def test_a_number_of_bars_that_cannot_be_mapped_is_said(bars: str, client: TestClient, shop: Shop) -> None:
+    answer = client.get(f"/sums/bar-map?bars={bars}&marked_bars=1")
+    assert answer.status_code == 422
+    assert f'value="{bars}"' in answer.text
+    if bars == "3":
+        made = open_sheet(
+            shop.conn,
+            shop.act(),
+            shop.motor(tag="X-33", figures={**FIGURES, "bars": "3", "armature_slots": ""}),
+            "full",
+            "",
+        )
+        assert "cannot be mapped yet" in client.get(f"/sheets/{made}/commutator").text
+
+
+def test_windings_and_drive_say_what_follows(client: TestClient, sheet: str) -> None:
+    for field, value in (
+        ("insulation-mohm", "0.4"),
+        ("growler", "fail"),
+        ("growler-slots", "4 and 7"),
+        ("earth-ohm", "0.05"),
+    ):
+        assert post(client, sheet, field, value, "windings")[0] == 200
+    text = unescape(client.get(f"/sheets/{sheet}/windings").text)
+    for words in (
+        "under its least of 1 MΩ",
+        "Slot 4 holds bars 7 to 8",
+        "Slot 7 holds bars 13 to 14",
+        "250 or 500 V",
+        "Protective earth",
+    ):
+        assert words in text
+    assert post(client, sheet, "end-float", "0.4", "drive")[0] == 200
+    assert "Press only on the ring with the tight fit" in client.get(f"/sheets/{sheet}/drive").text

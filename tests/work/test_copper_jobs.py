@@ -1,0 +1,218 @@
+"""Commutator, windings and drive on a sheet: what was measured speaks, a recorded cut changes what is in force, and holds it until undone."""
+
+import pytest
+
+from bench_sheet import Bench
+from conftest import Shop
+from norvash.errors import InputError
+from norvash.store import rounds, sheets
+from norvash.work.context import load
+from norvash.work.copper_bench import copper_bench
+from norvash.work.measuring import record
+from norvash.work.registering import change_figures
+from norvash.work.sheets import undo
+from norvash.work.signing import sign
+
+COPPER = {
+    "commutator_d_mm": "98", "commutator_d_min_mm": "93.9", "bars": "29", "poles": "4", "winding": "wave", "commutator_pitch": "14", "thickness_mm": "12.5", "width_mm": "25",
+    "slot_width_mm": "0.95", "undercut_mm": "1.1", "holder_gap_mm": "2.25", "rated_rpm": "1480", "limit_mm": "8", "rated_v": "440", "rated_a": "9",
+    "method": "depth", "depth_new_mm": "21.4", "depth_constant_mm": "43.4", "air_gap_mm": "0.4", "end_float_low_mm": "0.1", "end_float_high_mm": "0.3", "bearing_drive": "6204",
+    "construction": "permanent-magnet", "noload_rpm": "1500", "noload_a": "1.2",
+}  # fmt: skip
+
+
+class Visit(Bench):
+    """One open sheet of a motor, gate waived, a month after the one before."""
+
+    def __init__(self, shop: Shop, motor: str) -> None:
+        super().__init__(shop.later(days=30), motor)
+        self.put("waive.safe", "on the bench")
+
+    @property
+    def found(self) -> dict[str, str]:
+        return {c.finding.id: c.finding.words for c in self.page.found.conditions}
+
+
+@pytest.fixture
+def visit(shop: Shop) -> Visit:
+    return Visit(shop, shop.motor(motor_class="industrial", figures=COPPER))
+
+
+SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
+    "pitch marking needs four spots and 29 bars are too few": ({"bar-map": "burnt 3, 10, 17, 25"}, "commutator.two-bars", ""),
+    "facing edges": ({"bar-map": "burnt-leading 3; burnt-trailing 4"}, "commutator.two-bars", "local burn"),
+    "an oval track": ({"run-out": "0; 0.07; 0.1; 0.07; 0; 0.07; 0.1; 0.07"}, "runout.over", "0.100 mm, 0.08 mm allowed"),
+    "far over on a machine that carries": ({"run-out": "0; 0.17; 0.2; 0.17; 0; 0.17; 0.2; 0.17"}, "runout.far", "0.200 mm"),
+    "off centre": ({"run-out": "0.1; 0.0854; 0.05; 0.0146; 0; 0.0146; 0.05; 0.0854"}, "runout.set-up", "0.100 mm"),
+    "open coil": ({"bar-test": "; ".join("12" if i in (6, 21) else "1" for i in range(1, 30))}, "bartest.open", "from bar 7 to bar 21"),
+    "short": ({"bar-test": "; ".join("0.6" if i in (6, 21) else "1" for i in range(1, 30))}, "bartest.short", "from bar 7 to bar 21"),
+    "suspect": ({"bar-test": "; ".join("1.2" if i == 6 else "1" for i in range(1, 30))}, "bartest.suspect", "reading 6"),
+    "a bar to the shaft": ({"bar-shaft": "200 kohm", "bar-shaft-bar": "12"}, "windings.earth", "from bar 12"),
+    "a groove that cleans up": ({"bar-map": "grooved 1-29", "track-d": "97.2", "groove": "0.2"}, "copper.cut", "0.220 mm radial"),
+    "a groove deeper by its diameters than by its gauge": ({"bar-map": "grooved 1-29", "shoulder-d": "97.6", "track-d": "97.0", "groove": "0.2"}, "copper.cut", "to 96.96 mm"),
+    "a groove too deep": ({"bar-map": "grooved 1-29", "track-d": "93.9", "groove": "0.4"}, "copper.refused", "deepest allowed"),
+    "too little copper": ({"track-d": "93.7"}, "copper.under", "under its least of 93.90 mm"),
+    "shallow slots": ({"slot-depth": "0.3"}, "slot.shallow", "0.30 mm"),
+    "a file was used": ({"surface-with": "file"}, "surface.emergency", ""),
+    "insulation at 40 °C": ({"insulation-mohm": "12", "insulation-c": "20"}, "insulation.low", "3 MΩ at 40 °C"),
+    "polarization": ({"insulation-mohm": "100", "insulation-10": "120", "insulation-c": "40"}, "polarization.low", "1.20"),
+    "field coils": ({"coils": "41.2; 40.8; 38.1; 41", "coils-c": "24"}, "windings.short", "field coil 3"),
+    "growler": ({"growler": "fail", "growler-slots": "4, 12"}, "windings.growler", "slot 4, 12"),
+    "chain": ({"heat-chain": "open"}, "chain.dead", "temperature chain open"),
+    "end float": ({"end-float": "0.6"}, "float.out", "add 0.40 mm"),
+    "vibration": ({"vibration": "5.2"}, "vibration.high", "5.2 mm/s"),
+    "O-ring": ({"ring-section": "2", "ring-groove": "1.9"}, "ring.squeeze", "5%"),
+    "belt": ({"belt": "cracked"}, "drive.worn", "belt cracked"),
+    "clutch": ({"clutch": "jams"}, "drive.jammed", "jams both ways"),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("given", "finding", "words"), SPEAKS.values(), ids=SPEAKS.keys())
+def test_what_is_measured_speaks_for_the_motor(given: dict[str, str], finding: str, words: str, visit: Visit) -> None:
+    for field, text in given.items():
+        visit.put(field, text)
+    assert words in visit.found[finding]
+
+
+BEARING = {
+    "feel": ({"b-feel": "notchy"}, "bearing.rough"), "play": ({"b-play": "clear"}, "bearing.loose"), "grease": ({"b-grease": "washed"}, "bearing.grease"),
+    "noise": ({"b-noise": "rumble"}, "bearing.noisy"), "rust": ({"b-seat": "corroded"}, "bearing.corroded"), "age": ({"b-years": "12"}, "bearing.aged"),
+    "hours": ({"b-hours": "6000", "b-life": "10000"}, "bearing.aged"), "bush": ({"journal": "12", "bush": "12.2"}, "bush.worn"),
+    "kit": ({"kit-shaft": "20.1", "kit-bore": "20"}, "kit.mismatch"),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("given", "finding"), BEARING.values(), ids=BEARING.keys())
+def test_each_bearing_speaks_with_its_end(given: dict[str, str], finding: str, visit: Visit) -> None:
+    for place in (1, 2):
+        for field, text in given.items():
+            visit.put(field, text, place)
+    assert "drive end: " in visit.found[finding]
+    assert "other end: " in visit.found[finding]
+
+
+def test_weak_magnets_run_free_too_fast_with_too_much_current(visit: Visit) -> None:
+    visit.put("permit.open", "free run", 1, who="Ines", barriers="rope", minutes="30")
+    visit.put("noload-rpm", "1800")
+    assert "magnets.weak" not in visit.found
+    visit.put("noload-a", "1.6")
+    assert "1800 r/min" in visit.found["magnets.weak"]
+
+
+def test_a_fall_of_insulation_is_seen_against_the_last_sheet(visit: Visit, shop: Shop) -> None:
+    visit.put("insulation-mohm", "62")
+    visit.put("insulation-c", "40")
+    visit.put("bar-map", "dark 4")
+    sign(shop.conn, shop.later(minutes=1).act(), visit.id, "only to have it signed")
+    again = Visit(shop, visit.motor)
+    again.put("insulation-mohm", "34")
+    again.put("insulation-c", "30")
+    assert "27% of last time" in again.found["insulation.fallen"]
+    earlier = copper_bench(shop.conn, again.page).earlier_map
+    assert earlier is not None
+    assert (earlier.sheet, earlier.given.word) == (1, "dark 4")
+
+
+def test_a_cut_changes_limit_depth_readings_and_gap_until_the_holders_are_set(visit: Visit, shop: Shop) -> None:
+    visit.put("shoulder-d", "96.4")
+    visit.put("groove", "0.18")
+    visit.put("pit", "0.11")
+    visit.put("slot-depth", "0.84")
+    before = visit.page.found.limit.limit_mm
+    visit.put("cut-done", "95.95")
+    visit.put("cut-done", "95.93")
+    done = sheets.list_entries(shop.conn, visit.id)["cut-done", 0]
+    assert {k: float(v) for k, v in done.more.items()} == pytest.approx(
+        {"radial": 0.235, "sunk": 0.055, "before": 96.04, "after": 95.93, "least": 93.9, "gap": 2.25, "slot": 0.84}
+    )
+    assert visit.page.found.limit.limit_mm == pytest.approx(before + 0.055)
+    assert "until the holders are set" in visit.page.found.limit.remark
+    figures = load(shop.conn, visit.motor).figures
+    assert figures.track_d_mm == 95.93
+    assert figures.number("holder_gap_mm") == pytest.approx(2.305)
+    first = record(shop.conn, shop.later(minutes=1).act(), visit.id, 1, "33.4")
+    assert rounds.fetch_reading(shop.conn, first)[0].length_mm == pytest.approx(10.055)
+    assert {"gap.cut", "face.cut", "slot.shallow"} <= set(visit.found)
+    assert {"set-holders", "contour", "undercut"} <= {w.task.id for w in visit.page.work}
+    visit.put("holder-set", "yes")
+    assert visit.page.found.limit.limit_mm == pytest.approx(before)
+    second = record(shop.conn, shop.later(minutes=1).act(), visit.id, 2, "33.4")
+    assert rounds.fetch_reading(shop.conn, second)[0].length_mm == pytest.approx(10.0)
+    for _ in range(4):
+        undo(shop.conn, shop.later(minutes=1).act(), visit.id)
+    undo(shop.conn, shop.later(minutes=1).act(), visit.id)
+    assert load(shop.conn, visit.motor).figures.track_d_mm == 98
+    assert visit.page.found.limit.limit_mm == pytest.approx(before)
+
+
+def test_holders_that_were_put_off_count_as_set_once_they_are_mended(visit: Visit, shop: Shop) -> None:
+    visit.put("track-d", "96.4")
+    visit.put("groove", "0.1")
+    visit.put("cut-done", "96.1")
+    day = f"{shop.now.date():%Y-%m-%d}"
+    visit.put("decide.gap.cut", "deferred", who="Ines", day=day)
+    sign(shop.conn, shop.later(minutes=1).act(), visit.id, "only to have it signed")
+    assert load(shop.conn, visit.motor).figures.number("sunk_mm") == pytest.approx(0.15)
+    again = Visit(shop, visit.motor)
+    put_off = next(d for d in again.page.deferred if d.finding == "gap.cut")
+    again.put(f"settle.{put_off.id}", "yes")
+    sign(shop.conn, shop.later(minutes=1).act(), again.id, "only to have it signed")
+    assert load(shop.conn, visit.motor).figures.number("sunk_mm") is None
+    assert load(shop.conn, visit.motor).figures.track_d_mm == 96.1
+
+
+def test_a_cut_needs_the_bar_test_and_a_diameter_and_makes_sense(visit: Visit) -> None:
+    with pytest.raises(InputError, match="not measured"):
+        visit.put("cut-done", "95")
+    visit.put("track-d", "96.4\n96.3")
+    visit.put("bar-map", "burnt 9, 23")
+    with pytest.raises(InputError, match="bar test comes before the cut"):
+        visit.put("cut-done", "95.9")
+    visit.put("bar-test", "; ".join("1" for _ in range(29)))
+    with pytest.raises(InputError, match="cannot be"):
+        visit.put("cut-done", "96.5")
+    visit.put("cut-done", "93.8")
+    assert "copper.under" in visit.found
+
+
+def test_what_cannot_be_is_refused_with_the_reason(visit: Visit) -> None:
+    for field, text, says in (
+        ("surface-with", "emery", "conducts"),
+        ("bar-map", "burnt 30", "no bar 30"),
+        ("run-out", "0.02 mm\n30 µm", "mixes units"),
+        ("bar-test", "1\n2\nx", "Reading 3"),
+        ("track-d", "9000", "reading 1 cannot be right"),
+    ):
+        with pytest.raises(InputError, match=says):
+            visit.put(field, text)
+
+
+def test_a_map_of_another_number_of_bars_is_said_and_breaks_nothing(visit: Visit, shop: Shop) -> None:
+    visit.put("bar-map", "burnt 28")
+    change_figures(shop.conn, shop.later(minutes=1).act(), visit.motor, {**COPPER, "new_mm": "22", "bars": "25"}, 1)
+    bench = copper_bench(shop.conn, visit.page)
+    assert "no bar 28" in bench.now.trouble["bar-map"].problem
+    assert bench.now.shown == {}
+
+
+@pytest.mark.parametrize(("count", "says"), [(28, "1 missing"), (30, "1 too many"), (29, ""), (12, "")])
+def test_a_column_of_nearly_one_reading_a_bar_is_asked_about(count: int, says: str, visit: Visit, shop: Shop) -> None:
+    visit.put("run-out", "\n".join(f"0.0{i % 3}" for i in range(count)))
+    found = copper_bench(shop.conn, visit.page).now
+    assert (found.run_out is None) == bool(says)
+    assert says in (found.trouble["run-out"].problem if says else "")
+    assert found.per_bar == (count == 29)
+
+
+def test_slots_teach_the_site_its_own_pace(visit: Visit, shop: Shop) -> None:
+    assert copper_bench(shop.conn, visit.page).factor == 1.0
+    visit.put("slot-minutes", "58")
+    visit.put("lathe-speeds", "185\n355")
+    sign(shop.conn, shop.later(minutes=1).act(), visit.id, "only to have it signed")
+    again = Visit(shop, visit.motor)
+    bench = copper_bench(shop.conn, again.page)
+    assert bench.factor == pytest.approx(4 / 3)
+    assert bench.sheets == 1
+    assert bench.speeds is not None
+    assert bench.speeds.word == "185;355"
+    assert bench.slots_min == pytest.approx(29 * 4 / 3)
