@@ -1,5 +1,6 @@
 """What all tests share: an empty site, a person, and jobs in a few words."""
 
+import os
 from collections.abc import Iterator
 from dataclasses import dataclass, field
 from datetime import datetime, timedelta
@@ -24,6 +25,9 @@ from norvash.work.signing import sign
 # The same cases on every machine, however slow it is just now.
 settings.register_profile("house", deadline=None, derandomize=True)
 settings.load_profile("house")
+# Every transaction waits for the disk; in memory no test waits for what else the disk is doing.
+if os.access("/dev/shm", os.W_OK):
+    os.environ.setdefault("PYTEST_DEBUG_TEMPROOT", "/dev/shm")
 pytest_plugins = ["live", "pages"]
 NOW = datetime(2026, 11, 24, 9)
 

@@ -23,7 +23,7 @@ from playwright.sync_api import (
 from norvash.config import Settings
 from norvash.web.app import create_app
 
-expect.set_options(timeout=20_000)
+expect.set_options(timeout=40_000)
 ARGS = [
     "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
     "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--font-render-hinting=none",

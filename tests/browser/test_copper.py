@@ -134,6 +134,8 @@ def test_a_cut_is_planned_and_recorded_by_keyboard(ines: Page, sheet: str, shop:
     column(page, "run-out", "0.02 mm\n30 µm\n0.04 mm")
     says(page, "run-out", "mixes units: reading 2 has µm")
     expect(page.locator("[id='in-run-out.0']")).to_have_value("0.02 mm\n30 µm\n0.04 mm")
+    # Whoever has gone on to the next thing stays there: the key that follows is not for the refused field.
+    expect(page.locator("[id='keep-run-out.0']")).to_be_focused()
     column(page, "run-out", "\n".join(f"{0.05 + 0.035 * (i % 2):.3f}" for i in range(12)))
     says(page, "run-out", "Total run-out 0.035 mm")
     unfold(page, "cut")

@@ -325,3 +325,18 @@ def test_an_entry_that_the_server_breaks_on_does_not_hold_up_the_others(
     assert [r.typed for r in rounds.list_readings(shop.conn, ines.url.split("/")[4]).values()] == ["19.6"]
     ines.get_by_role("button", name="I have seen it").click()
     expect(ines.locator("#waiting")).to_be_hidden()
+
+
+def test_a_connection_that_dies_without_a_word_is_given_up(ines: Page, winch: str, shop: Shop) -> None:
+    """The first sending never gets an answer; the page asks again, and the entry counts once."""
+    open_sheet(ines, winch, quick=True)
+    ines.evaluate(
+        "AbortSignal.timeout = (ms) => { const c = new AbortController(); setTimeout(() => c.abort(), ms / 40); return c.signal; }"
+    )
+    ines.route("**/readings", lambda route: None, times=1)
+    ines.locator("#value-1").fill("19.3")
+    ines.locator("#value-1").press("Enter")
+    expect(ines.locator("#waiting")).to_contain_text("One entry waits")
+    expect(ines.locator(".rows")).to_contain_text("19.30 ± 0.05 mm")
+    expect(ines.locator("#waiting")).to_be_hidden()
+    assert [r.typed for r in rounds.list_readings(shop.conn, ines.url.split("/")[4]).values()] == ["19.3"]

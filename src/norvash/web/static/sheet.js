@@ -2,15 +2,17 @@
 (function () {
   "use strict";
   const WAITING = "norvash.waiting", REFUSED = "norvash.refused", UNIT = "norvash.unit", LISTENS = "norvash.gauge", PRESSED = "norvash.pressed";
-  const RETRY_MS = 3000, POLL_MS = 1000, MOST_TRIES = 5;
+  const RETRY_MS = 3000, POLL_MS = 1000, PATIENCE_MS = 12000, MOST_TRIES = 5;
   const memory = {};
   const read = (key) => { try { return JSON.parse(localStorage.getItem(key) || "[]"); } catch { return memory[key] || []; } };
   const write = (key, list) => { try { localStorage.setItem(key, JSON.stringify(list)); } catch { memory[key] = list; } };
   const sheet = () => document.getElementById("sheet");
   const newId = () => Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => b.toString(16).padStart(2, "0")).join("");
   const who = () => document.querySelector("[data-who]").dataset.who;
+  // A connection that died without a word is given up after a while; asking again counts once.
+  const ask = (url, how) => fetch(url, { ...how, signal: AbortSignal.timeout(PATIENCE_MS) });
   const here = () => location.pathname + location.search;
-  let sending = false, merging = false, retry = 0;
+  let sending = false, merging = false, left = false, retry = 0;
   const pressed = () => Number(sessionStorage.getItem(PRESSED) || 0), press = (seq) => sessionStorage.setItem(PRESSED, seq);
 
   // What waits, and what was refused, stands at the head of every page.
@@ -56,19 +58,19 @@
     if (told) { say(told.textContent); }
     unfolded.forEach((id) => { const d = document.getElementById(id); if (d) { d.open = true; } });
     typed.forEach((value, id) => { const f = document.getElementById(id); if (f) { f.value = value; } });
-    // What was refused gets the cursor back, unless somebody is already typing the next thing.
-    const refused = sentItem && !typed.has(activeId) ? next.querySelector("[aria-invalid=true]") : null;
+    // What was refused gets the cursor back, unless somebody has left it or is already typing the next thing: the next key belongs to where they are.
+    const refused = sentItem && !sentItem.left && !typed.has(activeId) ? next.querySelector("[aria-invalid=true]") : null;
     const wanted = refused || (activeId && document.getElementById(activeId)) || (order >= 0 && (next.querySelector("[autofocus]") || stops(next)[order]));
     if (wanted) {
       wanted.focus({ preventScroll: true });
-      if (refused) { wanted.select(); } else if (at && wanted.setSelectionRange && wanted.type === "text") { try { wanted.setSelectionRange(at[0], at[1]); } catch { /* a field without a caret */ } }
+      if (refused && !refused.matches("textarea")) { refused.select(); } else if (at && wanted.setSelectionRange && wanted.type === "text") { try { wanted.setSelectionRange(at[0], at[1]); } catch { /* a field without a caret */ } }
     }
     showUnit();
     show();
   }
 
   async function refresh() {
-    const before = here(), answer = await fetch(before);
+    const before = here(), answer = await ask(before);
     if (answer.ok && here() === before && read(WAITING).length === 0) { merge(await answer.text(), null); }
   }
 
@@ -83,7 +85,7 @@
           refuse(item, "Somebody else works on this device now; enter it again in the right name.");
           continue;
         }
-        const answer = await fetch(item.url, { method: "POST", body: item.body, headers: { "Content-Type": "application/x-www-form-urlencoded" } });
+        const answer = await ask(item.url, { method: "POST", body: item.body, headers: { "Content-Type": "application/x-www-form-urlencoded" } });
         if (answer.status >= 500) {
           const tries = (item.tries || 0) + 1;
           write(WAITING, read(WAITING).map((i) => (i.act === item.act ? { ...i, tries } : i)));
@@ -122,7 +124,7 @@
     if (first) { body.set("replaces", first.act); }
     const value = field ? field.value : by ? by.textContent.trim() : "";
     const says = [form.dataset.says, value].filter(Boolean).join(" ").slice(0, 80);
-    write(WAITING, [...read(WAITING), { act: body.get("act_id"), url: form.getAttribute("action"), body: body.toString(), says, page: here(), who: who(), form: form.id, field: field ? field.id : "", value }]);
+    write(WAITING, [...read(WAITING), { act: body.get("act_id"), url: form.getAttribute("action"), body: body.toString(), says, page: here(), who: who(), form: form.id, field: field ? field.id : "", value, left }]);
     if (field) { moveOn(field); }
     show();
     flush();
@@ -138,7 +140,9 @@
 
   document.addEventListener("change", (event) => {
     if (!merging && event.target.matches("[data-entry] [data-now]") && event.target.value !== event.target.defaultValue && event.target.isConnected) {
+      left = document.activeElement !== event.target;
       event.target.form.requestSubmit();
+      left = false;
     }
   });
 
@@ -186,7 +190,7 @@
 
   async function takeValue() {
     try {
-      const answer = await (await fetch("/sheets/" + sheet().dataset.sheet + "/gauge?by=" + token())).json();
+      const answer = await (await ask("/sheets/" + sheet().dataset.sheet + "/gauge?by=" + token())).json();
       if (answer.text) { press(answer.seq); typeIn(answer); } else { say(answer.trouble || "The gauge sends nothing."); }
     } catch { say("The gauge cannot be asked without the network; type the value."); }
   }
@@ -194,7 +198,7 @@
   async function poll() {
     if (sheet() && !document.hidden && navigator.onLine && !sending && read(WAITING).length === 0) {
       try {
-        const id = sheet().dataset.sheet, answer = await fetch("/sheets/" + id + "/version?by=" + token());
+        const id = sheet().dataset.sheet, answer = await ask("/sheets/" + id + "/version?by=" + token());
         if (answer.ok) {
           const now = await answer.json();
           if (now.gauge && now.gauge.seq > pressed()) { press(now.gauge.seq); if (now.gauge.text) { typeIn(now.gauge); } else { say(now.gauge.trouble); } }
