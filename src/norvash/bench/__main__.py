@@ -49,7 +49,8 @@ _OUR_START = """
 import sys
 from norvash.cli import main
 sys.argv = ["norvash", "serve", "--db", {db!r}, "--port", "{port}"]
-main()
+if __name__ == "__main__":
+    main()
 """
 
 
@@ -259,4 +260,5 @@ def main() -> None:
     print(text)
 
 
-main()
+if __name__ == "__main__":
+    main()
