@@ -35,6 +35,9 @@ NAMES = {
     "bearing-designation",
     "bearing-life",
     "kit-fit",
+    "surface-work",
+    "end-float",
+    "vibration",
 }
 
 

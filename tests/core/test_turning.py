@@ -1,11 +1,14 @@
 """Windings, bearings and fits: figures against tables, and what follows from them."""
 
-from itertools import pairwise
+from collections import Counter
+from itertools import combinations, pairwise
 
 import pytest
+from hypothesis import given
+from hypothesis import strategies as st
 
 from norvash.core.bearings.designation import decode
-from norvash.core.bearings.fitting import bush_limit_mm, bush_lines, ring_lines, seal_lines, shim_mm
+from norvash.core.bearings.fitting import bush_limit_mm, bush_lines, ring_lines, seal_lines, shim_mm, shim_stack
 from norvash.core.bearings.lasting import judge_vibration, renew_anyway
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with
@@ -69,6 +72,22 @@ def test_fits_bushes_and_shims(rules: MotorRules) -> None:
     assert renew_anyway(100, 10000, 11, rules) == "11 years are over 10"
     assert renew_anyway(100, 10000, 2, rules) == ""
     assert [judge_vibration(v, rules)[0] for v in (0.7, 1.8, 4.5, 4.6)] == ["fit", "fit", "watch", "plan"]
+
+
+@given(
+    st.floats(0, 3),
+    st.floats(0.02, 0.5),
+    st.lists(st.sampled_from([0.05, 0.1, 0.2, 0.3, 0.5, 1.0]), min_size=1, max_size=7),
+)
+def test_shims_from_the_box_bring_the_float_inside_or_none_can(least: float, band: float, box: list[float]) -> None:
+    found = shim_stack(least, least + band, box)
+    sums = [sum(c) for n in range(1, len(box) + 1) for c in combinations(box, n)]
+    inside = [s for s in sums if least - 1e-9 <= s <= least + band + 1e-9]
+    assert (found is None) == (not inside)
+    if found is not None:
+        assert not Counter(found) - Counter(box)
+        assert any(abs(sum(found) - s) < 1e-9 for s in inside)
+        assert not [c for c in combinations(box, len(found) - 1) if c and least - 1e-9 <= sum(c) <= least + band + 1e-9]
 
 
 def test_insulation_falls_by_half_for_ten_degrees_and_is_held_against_its_machine(rules: MotorRules) -> None:

@@ -1,6 +1,7 @@
 """Drawings of commutator and bearings: every bar once and where its angle puts it, depths in order, all to scale."""
 
 import re
+from datetime import date, timedelta
 from itertools import pairwise
 from math import cos, hypot, pi
 from xml.etree import ElementTree as ET
@@ -14,9 +15,12 @@ from norvash.core.commutator.run_out import judge_run_out
 from norvash.core.commutator.skim import Copper, plan_cut, way_of
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
+from norvash.core.sheet.insulated import InsulationTest
+from norvash.core.windings import r40_megohm
 from norvash.drawing.bar_map import Mapped, bar_map, rows_of
 from norvash.drawing.bearing_section import bearing_section
 from norvash.drawing.cut_section import cut_section
+from norvash.drawing.insulation_trend import insulation_trend
 from norvash.drawing.run_out_rose import run_out_rose
 from norvash.drawing.svg import Drawing
 
@@ -84,6 +88,51 @@ def test_readings_stand_over_their_slots_and_odd_ones_are_named_in_words_too() -
     texts = [t.text for t in parsed(drawn).iter(f"{SVG}text")]
     assert {"6▲", "12▼", "?"} <= set(texts)
     assert "reading 6 high" in drawn.description
+
+
+def test_what_was_found_by_electricity_stands_at_its_bars() -> None:
+    drawn = bar_map(Mapped(87, {}, 4, 29, answering={7: (19, 21), 22: (64, 66)}, earthed=50, paint=True), 620)
+    root, at = parsed(drawn), bars_in(parsed(drawn))
+    words = {
+        t.text: (float(t.get("x", "0")), float(t.get("y", "0")))
+        for t in root.iter(f"{SVG}text")
+        if (t.text or "").startswith("slot")
+    }
+    for slot, middle in (("slot 7", 20), ("slot 22", 65)):
+        x, y, wide = at[middle]
+        assert words[slot][0] == pytest.approx(x + wide / 2, abs=0.1)
+        assert 0 < y - words[slot][1] < 30
+    x, y, wide = at[50]
+    assert f"M{x + wide / 2:.1f} {y + 44:.1f}v4" in ET.tostring(root, "unicode")
+    assert ("slot 7 answers on the growler", "19–21", "3") in drawn.rows
+    assert ("leaks to the shaft", "50", "1") in drawn.rows
+
+
+@given(
+    st.lists(st.tuples(st.floats(0.05, 5000), st.one_of(st.none(), st.floats(0, 80))), min_size=2, max_size=9),
+    st.sampled_from([1.0, 5.0, 100.0]),
+)
+def test_insulation_over_the_years_keeps_order_and_never_leaves_its_scale(
+    given_tests: list[tuple[float, float | None]], least: float
+) -> None:
+    rules = shipped()
+    tests = [
+        InsulationTest(
+            i + 1, date(2023, 1, 31) + timedelta(days=170 * i), m, c, None if c is None else r40_megohm(m, c, rules)
+        )
+        for i, (m, c) in enumerate(given_tests)
+    ]
+    drawn = insulation_trend(tests, least, rules["insulation.fall"], 460, at_40=True)
+    dots = [(float(c.get("cx", "0")), float(c.get("cy", "0"))) for c in parsed(drawn).iter(f"{SVG}circle")]
+    values = [t.r40 or t.megohm for t in tests]
+    assert len(dots) == len(drawn.rows) == len(tests)
+    assert all(0 <= y <= drawn.height - 20 for _, y in dots)
+    assert [x for x, _ in dots] == sorted(x for x, _ in dots)
+    for (a, (_, ya)), (b, (_, yb)) in pairwise(zip(values, dots, strict=True)):
+        assert (ya - yb) * (b - a) >= -1e-6 * max(a, b)
+    beside = sorted(float(t.get("y", "0")) for t in parsed(drawn).iter(f"{SVG}text") if float(t.get("x", "0")) > 356)
+    assert all(b - a >= 14.9 for a, b in pairwise(beside))
+    assert beside[-1] <= drawn.height
 
 
 def rose(readings: list[float | None], rules: MotorRules) -> tuple[Drawing, list[tuple[float, float]]]:

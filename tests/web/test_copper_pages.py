@@ -124,11 +124,14 @@ def test_windings_and_drive_say_what_follows(client: TestClient, sheet: str) -> 
     text = unescape(client.get(f"/sheets/{sheet}/windings").text)
     for words in (
         "under its least of 1 MΩ",
-        "Slot 4 holds bars 7 to 8",
-        "Slot 7 holds bars 13 to 14",
+        "Slot 4: bars 7 to 8",
+        "Slot 7: bars 13 to 14",
         "250 or 500 V",
         "Protective earth",
     ):
         assert words in text
+    drawn = client.get(f"/sheets/{sheet}/commutator").text
+    assert "slot 4 answers on the growler" in drawn
+    assert "brackets: slots that answer" in drawn.lower()
     assert post(client, sheet, "end-float", "0.4", "drive")[0] == 200
     assert "Press only on the ring with the tight fit" in client.get(f"/sheets/{sheet}/drive").text

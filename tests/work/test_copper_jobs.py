@@ -8,6 +8,7 @@ from norvash.errors import InputError
 from norvash.store import rounds, sheets
 from norvash.work.context import load
 from norvash.work.copper_bench import copper_bench
+from norvash.work.insulation_record import insulation_record
 from norvash.work.measuring import record
 from norvash.work.registering import change_figures
 from norvash.work.sheets import undo
@@ -57,7 +58,7 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
     "insulation at 40 °C": ({"insulation-mohm": "12", "insulation-c": "20"}, "insulation.low", "3 MΩ at 40 °C"),
     "polarization": ({"insulation-mohm": "100", "insulation-10": "120", "insulation-c": "40"}, "polarization.low", "1.20"),
     "field coils": ({"coils": "41.2; 40.8; 38.1; 41", "coils-c": "24"}, "windings.short", "field coil 3"),
-    "growler": ({"growler": "fail", "growler-slots": "4, 12"}, "windings.growler", "slot 4, 12"),
+    "growler": ({"growler": "fail", "growler-slots": "4, 12"}, "windings.growler", "slots 4 and 12 answer"),
     "chain": ({"heat-chain": "open"}, "chain.dead", "temperature chain open"),
     "end float": ({"end-float": "0.6"}, "float.out", "add 0.40 mm"),
     "vibration": ({"vibration": "5.2"}, "vibration.high", "5.2 mm/s"),
@@ -108,6 +109,8 @@ def test_a_fall_of_insulation_is_seen_against_the_last_sheet(visit: Visit, shop:
     again.put("insulation-mohm", "34")
     again.put("insulation-c", "30")
     assert "27% of last time" in again.found["insulation.fallen"]
+    tests = insulation_record(shop.conn, again.page)
+    assert [(t.sheet, t.megohm, t.r40 and round(t.r40)) for t in tests] == [(1, 62, 62), (2, 34, 17)]
     earlier = copper_bench(shop.conn, again.page).earlier_map
     assert earlier is not None
     assert (earlier.sheet, earlier.given.word) == (1, "dark 4")

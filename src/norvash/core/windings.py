@@ -13,7 +13,7 @@ MACHINES = {
     "modern": "over 250 V, sound modern winding", "small": "over 250 V, small machine", "old": "over 250 V, old winding",
     "other": "any other, starters included",
 }  # fmt: skip
-_AT_40 = ("modern", "small", "old")
+AT_40 = ("modern", "small", "old")
 TEST_VOLTS = ((50.0, "100 V at most"), (250.0, "250 or 500 V"), (1000.0, "500 V"))
 
 
@@ -80,9 +80,7 @@ def judge_insulation(
     passes = judged >= least - 1e-9
     share = r40 / previous_r40 if r40 is not None and previous_r40 else None
     fallen = share is not None and share < rules["insulation.fall"]
-    stage: Stage = ("change" if passes else "stop") if fallen else ("fit" if passes else "stop")
-    if passes and fallen:
-        stage = "watch"
+    stage: Stage = "stop" if not passes else "watch" if fallen else "fit"
     how = "at 40 °C" if at_40 and r40 is not None else "as measured"
     words = f"{judged:.3g} MΩ {how}, {'over' if passes else 'under'} its least of {least:g} MΩ"
     if fallen and share is not None:
@@ -161,3 +159,15 @@ def winding_c(cold_ohm: float, cold_c: float, hot_ohm: float, rules: MotorRules)
         raise InputError("The cold resistance is nothing.", "Measure it cold, in Ω.", "cold_ohm")
     zero = rules["copper.zero"]
     return hot_ohm / cold_ohm * (zero + cold_c) - zero
+
+
+def bars_of_slot(slot: int, bars: int, slots: int) -> tuple[int, int] | None:
+    """Return the first and last bar over a slot of the armature, slot 1 starting at bar 1; None where they do not go in.
+
+    >>> bars_of_slot(7, 87, 29), bars_of_slot(30, 87, 29), bars_of_slot(1, 87, 30)
+    ((19, 21), None, None)
+    """
+    if bars % slots or not 1 <= slot <= slots:
+        return None
+    per = bars // slots
+    return (slot - 1) * per + 1, slot * per

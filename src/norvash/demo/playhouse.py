@@ -9,7 +9,7 @@ from random import Random
 
 from norvash.core.simulation import Worn, read_with, simulate_set
 from norvash.demo.fleet import HOIST_TABLE, KINDS, MACHINES, PEOPLE, WINDOWS, Machine
-from norvash.demo.visits import VISITS, Visit
+from norvash.demo.visits import TESTED, VISITS, Visit, insulation_tested
 from norvash.errors import NorvashError
 from norvash.exchange.interval_tables import table_from_csv
 from norvash.store import motors, people, rounds
@@ -32,6 +32,7 @@ _SEED = 20261124
 _STEP = {"digital-caliper": 0.01, "vernier": 0.05, "rule": 0.5, "micrometer": 0.01}
 _SD = {"digital-caliper": 0.05, "vernier": 0.05, "rule": 0.35, "micrometer": 0.02}
 _CHANGED_AT = 0.88
+_TESTED_EVERY = 4
 
 
 def prepare(path: Path, *, reset: bool) -> str:
@@ -129,7 +130,7 @@ class _Story:
     def __init__(self, conn: Connection, acts: _Acts, machine: Machine, random: Random) -> None:
         self.conn, self.acts, self.machine, self.random = conn, acts, machine, random
         self.count = int(machine.brushes or (4 if machine.motor_class == "industrial" else 2))
-        self.motor_id, self.shift, self.set_start = "", 0.0, 0.0
+        self.motor_id, self.shift, self.set_start, self.rounds = "", 0.0, 0.0, 0
         limit = machine.limit_mm if machine.stated_limit else max(machine.new_mm / 3, 4)
         self.usable_mm = machine.new_mm - limit
         self.worn = self._new_set()
@@ -228,6 +229,13 @@ class _Story:
             return
         if self.machine.state in VISITS and final:
             self._visit(when, used)
+            return
+        self.rounds += 1
+        tests = TESTED.get(self.machine.state, ())
+        if not final and self.rounds % _TESTED_EVERY == 0 and self.rounds // _TESTED_EVERY <= len(tests):
+            lengths = {i + 1: self._as_read(i, used, final=False) for i in range(self.count)}
+            visit = Visit(self.conn, self.acts.at, self.motor_id, when, self._counter(used))
+            insulation_tested(visit, lengths, *tests[self.rounds // _TESTED_EVERY - 1])
             return
         sheet_id = open_sheet(self.conn, self.acts.at(when), self.motor_id, "quick", self._counter(used), safe=True)
         for i in range(self.count):

@@ -5,11 +5,11 @@ from datetime import datetime, timedelta
 from math import cos, radians
 
 from norvash.core.sheet.gates import steps_of, usual_method
-from norvash.store import sheets
+from norvash.store import rounds, sheets
 from norvash.store.database import Connection
 from norvash.work.acting import Act
 from norvash.work.context import load
-from norvash.work.measuring import note, record
+from norvash.work.measuring import note, record, settle_doubt
 from norvash.work.sheets import enter, open_sheet
 from norvash.work.signing import add_to_signed, sign
 
@@ -40,10 +40,12 @@ class Visit:
             self.put(f"step.{name}.{step.id}", "yes")
         return self.put("safe.method", usual_method(context.facts)) if name == "safe" else self
 
-    def measure(self, lengths: Mapping[int, str]) -> "Visit":
-        """Measure brushes."""
+    def measure(self, lengths: Mapping[int, str], *, sure: bool = False) -> "Visit":
+        """Measure brushes; somebody who is sure has every doubtful reading stand."""
         for place, text in lengths.items():
-            record(self.conn, self._act(), self.sheet_id, place, text)
+            reading = record(self.conn, self._act(), self.sheet_id, place, text)
+            if sure and rounds.fetch_reading(self.conn, reading)[0].doubt:
+                settle_doubt(self.conn, self._act(), reading, "right")
         return self
 
     def see(self, place: int, finding: str) -> "Visit":
@@ -132,6 +134,13 @@ def _done(visit: Visit, outcome: str = "service") -> None:
     visit.put("outcome", outcome).gate("service").sign()
 
 
+def insulation_tested(visit: Visit, lengths: Mapping[int, str], megohm: str, temperature: str) -> None:
+    """A test of insulation in between, with the brushes measured and nothing else found."""
+    visit.put("urgency", "routine").gate("safe").put("state", "opened").measure(lengths, sure=True)
+    visit.put("sound.commutator", "yes").put("insulation-mohm", megohm).put("insulation-c", temperature)
+    visit.put("sound.drive", "yes").sign("tested between two shows")
+
+
 def pitch_marked(visit: Visit, lengths: Mapping[int, str]) -> None:
     """Burnt once for each pole on an armature of 87 bars; the cause is put off to the refit."""
     _to_copper(visit, lengths, "growls at full speed, sparks at all arms").put(
@@ -202,3 +211,10 @@ VISITS: Mapping[str, Callable[[Visit, Mapping[int, str]], None]] = {
     "half done": left_open, "new set": upstream, "stuck": stuck, "originals": originals,
     "pitch marking": pitch_marked, "open coil": open_coil, "one cut left": last_cut, "under least": under_least,
 }  # fmt: skip
+
+# Insulation of earlier years, MΩ and °C, by a motor's state: one test for every fourth round.
+TESTED: dict[str, tuple[tuple[str, str], ...]] = {
+    "open coil": (("410", "19"), ("370", "18"), ("292", "21"), ("206", "20")),
+    "pitch marking": (("52", "21"), ("47", "23"), ("44", "20")),
+    "one cut left": (("21", "24"), ("16", "26")),
+}

@@ -1,7 +1,7 @@
 """Bar map: the commutator unrolled, a row for each pole pitch, so that what repeats stands in one column."""
 
-from collections.abc import Collection, Sequence
-from dataclasses import dataclass
+from collections.abc import Collection, Mapping, Sequence
+from dataclasses import dataclass, field
 from functools import cache
 from math import ceil
 
@@ -9,7 +9,7 @@ from norvash.core.commutator.bars import CONDITIONS, BarMap, having, runs
 from norvash.drawing.svg import Drawing, Element, el, label, line, polyline
 
 _BAR_H, _LANE_H, _ROW_GAP, _LEFT = 44.0, 54.0, 30.0, 4.0
-_LANE_BASE, _LANE_FULL = 26.0, 16.0
+_LANE_BASE, _LANE_FULL, _BRACKET_H = 26.0, 16.0, 22.0
 _BARE: frozenset[str] = frozenset()
 _NARROWEST, _PHONE_NARROWEST, _WIDEST, _PHONE = 11.5, 16.0, 34.0, 400.0
 
@@ -18,7 +18,8 @@ _NARROWEST, _PHONE_NARROWEST, _WIDEST, _PHONE = 11.5, 16.0, 34.0, 400.0
 class Mapped:
     """What is drawn: conditions by bar, the bars of a proven spacing, what changed, readings between bars as deviations [1].
 
-    `marked` are readings, from 1, that stand out; `cursor` makes it a field to paint on.
+    `marked` are readings, from 1, that stand out; `paint` makes it a field to paint on; `answering` are slots that answer
+    on the growler with their first and last bar, `earthed` the bar that leaks to the shaft.
     """
 
     bars: int
@@ -33,6 +34,8 @@ class Mapped:
     band: float = 0.1
     paint: bool = False
     says: tuple[str, ...] = ()
+    answering: Mapping[int, tuple[int, int]] = field(default_factory=dict)
+    earthed: int | None = None
 
 
 def rows_of(bars: int, poles: int | None, most: int) -> int:
@@ -59,18 +62,23 @@ def bar_map(drawn: Mapped, width: float) -> Drawing:
     most = drawn.bars / rows + (0 if drawn.bars % rows == 0 else 1)
     pitch = min((width - 2 * _LEFT) / most, _WIDEST)
     lane = _LANE_H if drawn.deviations else 0.0
-    step = lane + _BAR_H + _ROW_GAP
+    over = _BRACKET_H if drawn.answering else 0.0
+    step = lane + over + _BAR_H + _ROW_GAP
     made: list[Element] = [_symbols(drawn)]
     if lane:
         made.append(label("text-soft", _LEFT, 10.0, f"readings from bar to bar; band ± {drawn.band:.0%}"))
     for row in range(rows):
-        top = 14.0 + row * step + lane
+        top = 14.0 + row * step + lane + over
         first, last = ceil(row * drawn.bars / rows), ceil((row + 1) * drawn.bars / rows) - 1
         at = [(bar, _LEFT + (bar - 1 - row * drawn.bars / rows) * pitch) for bar in range(first + 1, last + 2)]
         made += _row(drawn, at, pitch, top)
         if lane:
-            made += _lane(drawn, at, pitch, top)
+            made += _lane(drawn, at, pitch, top - over)
     rows_said = tuple((c.words, ", ".join(_run(a, b) for a, b in runs(on)), f"{len(on)}") for c in CONDITIONS if (on := having(drawn.shown, c.id)))  # fmt: skip
+    rows_said += tuple(
+        (f"slot {n} answers on the growler", _run(a, b), f"{b - a + 1}") for n, (a, b) in drawn.answering.items()
+    )
+    rows_said += (("leaks to the shaft", f"{drawn.earthed}", "1"),) if drawn.earthed is not None else ()
     said = "; ".join([f"{w}: bars {b}" for w, b, _ in rows_said] + list(drawn.says)) or "nothing painted"
     return Drawing("bar-map", width, 14.0 + rows * step, f"Bar map, {drawn.bars} bars", f"{said}.", tuple(made),
                    ("condition", "bars", "how many"), rows_said, interactive=drawn.paint)  # fmt: skip
@@ -87,7 +95,7 @@ def _row(drawn: Mapped, at: list[tuple[int, float]], pitch: float, top: float) -
     for bar, x in at:
         mark = ("href", f"#bar-{_name(drawn.shown.get(bar, _BARE))}")
         made.append(Element("use", "", (mark, ("x", x), *sized, ("data-bar", bar if drawn.paint else None))))
-    made += _signs(drawn, at, pitch, gap, top)
+    made += _signs(drawn, at, pitch, gap, top) + _electric(drawn, at, pitch, gap, top)
     every = _numbered_every(pitch, len(str(at[-1][0])))
     for bar, x in at:
         near = bar != at[0][0] and (x - at[0][1]) < 7 * len(str(bar)) + 5
@@ -107,6 +115,22 @@ def _signs(drawn: Mapped, at: list[tuple[int, float]], pitch: float, gap: float,
     made = [el("path", "visit", d=hit)] if hit else []
     changed = {**dict.fromkeys(drawn.less, "–"), **dict.fromkeys(drawn.more, "+")}
     return made + [label("text-soft", x + (pitch - gap) / 2, top - 3, changed[bar], "middle") for bar, x in at if bar in changed]  # fmt: skip
+
+
+def _electric(drawn: Mapped, at: list[tuple[int, float]], pitch: float, gap: float, top: float) -> list[Element]:
+    """Return brackets over the bars of slots that answer on the growler, and an earth sign under the bar that leaks."""
+    made = list[Element]()
+    for slot, (a, b) in drawn.answering.items():
+        held = [x for bar, x in at if a <= bar <= b]
+        if held:
+            left, right = held[0], held[-1] + pitch - gap
+            made.append(el("path", "track", d=f"M{left:.1f} {top - 11:.1f}v-5H{right:.1f}v5"))
+            made.append(label("text-tag", (left + right) / 2, top - 20, f"slot {slot}", "middle"))
+    across = next((x + (pitch - gap) / 2 for bar, x in at if bar == drawn.earthed), None)
+    if across is not None:
+        y = top + _BAR_H
+        made.append(el("path", "track", d=f"M{across:.1f} {y:.1f}v4m-6 0h12m-9 4h6m-4 4h2"))
+    return made
 
 
 def _numbered_every(pitch: float, figures: int) -> int:

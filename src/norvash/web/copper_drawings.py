@@ -19,6 +19,7 @@ from norvash.core.sums.commutator import (
 )
 from norvash.core.sums.cutting import SkimIn, SkimOut, planned
 from norvash.core.sums.insulation import CoilsIn, CoilsOut, InsulationIn, InsulationOut
+from norvash.core.sums.shaft import FloatIn, FloatOut, VibrationIn, VibrationOut
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.bar_map import Mapped, bar_map
 from norvash.drawing.bearing_section import bearing_section
@@ -94,3 +95,26 @@ def kit_drawn(given: KitIn, result: KitOut, rules: MotorRules, width: float) -> 
     lines: list[FitLine] = kit_lines(given, rules)
     rows = [Banded(f"{x.words}, clearance", "mm", x.clearance_mm, x.low_mm, x.high_mm) for x in lines]
     return band_scale("Clearances, negative where it is tight", rows, width) if rows else None
+
+
+def float_drawn(given: FloatIn, result: FloatOut, rules: MotorRules, width: float) -> Drawing:
+    """Return the end float in its band, and where the shims there bring it."""
+    row = Banded(
+        "End float",
+        "mm",
+        given.float_mm,
+        given.float_low_mm,
+        given.float_high_mm,
+        result.float_after_mm,
+        "with those shims",
+    )
+    return band_scale("End float in its band", (row,), width)
+
+
+def vibration_drawn(given: VibrationIn, result: VibrationOut, rules: MotorRules, width: float) -> Drawing:
+    """Return every place's vibration against what is acceptable."""
+    rows = [
+        Banded(f"Place {i}", "mm/s", v, 0.0, rules["vibration.acceptable"])
+        for i, v in enumerate(given.vibration_mm_per_s, start=1)
+    ]
+    return band_scale("Vibration up to what is acceptable", rows, width)

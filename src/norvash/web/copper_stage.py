@@ -3,7 +3,7 @@
 from typing import Any
 
 from norvash.core.commutator.after_cut import Change, checks_of, where_to_cut
-from norvash.core.commutator.bars import CONDITIONS, changed, read_map
+from norvash.core.commutator.bars import CONDITIONS, changed, having, read_map
 from norvash.core.commutator.map_says import set_of
 from norvash.core.commutator.saying import bar_test_words, plan_words
 from norvash.core.commutator.skim import Plan
@@ -11,6 +11,7 @@ from norvash.core.commutator.surface import ABRASIVES
 from norvash.core.sheet.copper import CopperNow
 from norvash.core.sheet.cutting import cut_changes, cut_words
 from norvash.core.sheet.fields import BY_ID
+from norvash.core.sheet.insulated import slots_on_growler
 from norvash.core.sheet.sheet import Earlier
 from norvash.core.words import listed
 from norvash.drawing.bar_map import Mapped, bar_map, condition_sample
@@ -36,12 +37,12 @@ def commutator(shown: SheetPage, bench: CopperBench | None) -> dict[str, Any]:
     now, rules = bench.now, shown.context.rules
     done = shown.sheet.given("cut-done")
     return {
-        **_map(shown, now, bench.earlier_map), "earlier_map": bench.earlier_map, "conditions": [(i, c, condition_sample(c.id)) for i, c in enumerate(CONDITIONS, start=1)],
+        **_map(shown, now, bench.earlier_map), "earlier_map": bench.earlier_map, "conditions": [(i, c, condition_sample(c.id), bool(having(now.shown, c.id))) for i, c in enumerate(CONDITIONS, start=1)],
         "own": _own(shown, "bar-map", "run-out", "run-out-on", "bar-test", "bar-test-noise", "bar-shaft", "bar-shaft-bar", "cut-done", "cut-tool", "lathe-speeds",
                     "rough-cut", "pit-left", "true-setup", "slot-minutes", "surface-with", "holder-set"),
         "now": now, "bench": bench, "rose": _rose(shown, now), "map_says": _map_says(now), "test_says": _test_says(now), "run_says": _run_says(now),
         "cut_says": _cut_says(shown, bench), "section": cut_section(now.plan, _WIDE) if now.plan else None,
-        "legend": _legend(bench),
+        "legend": _legend(shown, bench),
         "section_phone": cut_section(now.plan, _PHONE) if now.plan else None,
         "changes": cut_changes_of(shown), "cut_made": cut_words(done.more) if done else "",
         "abrasives": ABRASIVES, "school_clean": rules.choice("school.cleaning"), "school_skim": rules.choice("school.skim"),
@@ -49,7 +50,7 @@ def commutator(shown: SheetPage, bench: CopperBench | None) -> dict[str, Any]:
     }  # fmt: skip
 
 
-def _legend(bench: CopperBench) -> str:
+def _legend(shown: SheetPage, bench: CopperBench) -> str:
     """Return what the marks round the bars mean, as far as there are some."""
     read = bench.now.read
     parts = (
@@ -57,6 +58,8 @@ def _legend(bench: CopperBench) -> str:
     )
     parts += ["+ and –: more or less than last time"] if bench.earlier_map is not None else []
     parts += ["strokes over the slots: how far a reading is off the median"] if bench.now.tested is not None else []
+    parts += ["brackets: slots that answer on the growler"] if slots_on_growler(shown.sheet) else []
+    parts += ["earth sign: the bar that leaks to the shaft"] if _earthed(shown) is not None else []
     return "; ".join(parts)
 
 
@@ -89,9 +92,15 @@ def _map(shown: SheetPage, now: CopperNow, earlier: Earlier | None) -> dict[str,
     mapped = Mapped(
         now.wound.bars, now.shown, now.wound.poles, now.wound.slots, set_of(best, now.wound.bars) if best else (), more, less,
         tested.deviations if tested else (), (*tested.high, *tested.low, *tested.suspect) if tested else (), tested.band if tested else 0.1,
-        shown.sheet.signed_at is None, says,
+        shown.sheet.signed_at is None, says, {n: at for n, at in slots_on_growler(shown.sheet).items() if at is not None}, _earthed(shown),
     )  # fmt: skip
     return {"map": bar_map(mapped, _WIDE), "map_phone": bar_map(mapped, _PHONE), "map_changed": words}
+
+
+def _earthed(shown: SheetPage) -> int | None:
+    """Return the bar that leaks to the shaft, None where none does or it is not named."""
+    shaft, bar = shown.sheet.number_of("bar-shaft"), shown.sheet.number_of("bar-shaft-bar")
+    return None if shaft is None or bar is None or shaft >= shown.context.rules["insulation.bar"] else int(bar)
 
 
 def _bars(bars: tuple[int, ...]) -> str:

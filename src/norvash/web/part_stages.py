@@ -1,24 +1,33 @@
 """What the stages of windings, bearings and drive show."""
 
-import re
 from functools import partial
 from typing import Any
 
 from norvash.core.bearings.designation import decode
 from norvash.core.bearings.fitting import bush_lines, ring_lines, squeeze
+from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import BEARINGS
-from norvash.core.sheet.insulated import coils_now, earlier_r40, heat_now, index_now, insulation_now, machine
+from norvash.core.sheet.insulated import (
+    InsulationTest,
+    coils_now,
+    heat_now,
+    index_now,
+    insulation_now,
+    machine,
+    slots_on_growler,
+)
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.windings import MACHINES, volts_to_test_with
+from norvash.core.windings import AT_40, MACHINES, least_megohm, volts_to_test_with
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.bearing_section import bearing_section
+from norvash.drawing.insulation_trend import insulation_trend
 from norvash.drawing.svg import Drawing
 from norvash.errors import InputError
 from norvash.web.sheet_view import Said
 from norvash.work.sheet_page import SheetPage
 
 
-def windings(shown: SheetPage) -> dict[str, Any]:
+def windings(shown: SheetPage, tests: tuple[InsulationTest, ...]) -> dict[str, Any]:
     """Return insulation with its trend, index, coils and heat of a sheet."""
     sheet, rules = shown.sheet, shown.context.rules
     kind = machine(sheet, rules)
@@ -30,7 +39,7 @@ def windings(shown: SheetPage) -> dict[str, Any]:
         )
     ]
     drawn: list[Drawing] = []
-    insulation, before = insulation_now(sheet, rules), earlier_r40(sheet, rules)
+    insulation = insulation_now(sheet, rules)
     if insulation is not None:
         says.append(
             Said(
@@ -43,9 +52,10 @@ def windings(shown: SheetPage) -> dict[str, Any]:
             says.append(
                 Said("the temperature is not entered: a cool winding looks better than it is, and there is no trend")
             )
-        before = before if insulation.at_40 else None
-        top = 1.2 * max(insulation.judged, before or 0.0, insulation.least)
-        drawn.append(band_scale("Insulation, from its least upwards", [Banded("At 40 °C" if insulation.at_40 and insulation.r40 is not None else "As measured", "MΩ", insulation.judged, insulation.least, top, before, "last time")], 380))  # fmt: skip
+    if insulation is not None or tests:
+        drawn.append(
+            _insulation(tests, least_megohm(kind, shown.context.facts.rated_v, rules), rules, at_40=kind in AT_40)
+        )
     index, coils, heat = index_now(sheet, rules), coils_now(sheet, rules), heat_now(sheet, rules)
     if index is not None:
         says.append(
@@ -78,18 +88,27 @@ def windings(shown: SheetPage) -> dict[str, Any]:
     return {"says": says, "drawn_here": drawn}
 
 
+def _insulation(tests: tuple[InsulationTest, ...], least: float, rules: MotorRules, *, at_40: bool) -> Drawing:
+    """Return the tests of all years, or the one there is against its least."""
+    if len(tests) > 1 and all(t.megohm > 0 for t in tests):
+        return insulation_trend(tests, least, rules["insulation.fall"], 460, at_40=at_40)
+    warm = at_40 and tests[-1].r40 is not None
+    value = tests[-1].r40 if warm and tests[-1].r40 is not None else tests[-1].megohm
+    row = Banded("At 40 °C" if warm else "As measured", "MΩ", value, least, 1.2 * max(value, least))
+    return band_scale("Insulation, from its least upwards", [row], 380)
+
+
 def _growler(shown: SheetPage) -> list[Said]:
-    """Return which bars belong to the slots that answer on the growler, where the winding's figures tell."""
-    figures, text = shown.context.figures, shown.sheet.word("growler-slots")
-    bars, slots = figures.stated("bars"), figures.stated("armature_slots")
-    numbers = [int(n) for n in re.findall(r"[0-9]{1,4}", text)]
-    if shown.sheet.word("growler") != "fail" or not bars or not slots or bars % slots:
-        return []
-    per = int(bars // slots)
+    """Return which bars belong to the slots that answer on the growler, as far as the winding's figures tell."""
+    slots = shown.context.figures.stated("armature_slots")
+    beyond = (
+        f"there is no such slot among {slots:.0f}, or the bars are no multiple of them"
+        if slots
+        else "give bars and slots of the armature under Figures to see its bars"
+    )
     return [
-        Said(f"slot {n} holds bars {(n - 1) * per + 1} to {n * per}, counted from slot 1 at bar 1", False)
-        for n in numbers
-        if 1 <= n <= slots
+        Said(f"slot {n}: {beyond if at is None else f'bars {at[0]} to {at[1]}, counted from slot 1 at bar 1'}", False)
+        for n, at in slots_on_growler(shown.sheet).items()
     ]
 
 

@@ -3,7 +3,7 @@
 from collections.abc import Mapping
 
 _UNITS = {
-    "mm_per_kh": "mm/1000 h", "a_per_cm2": "A/cm²", "kpa": "kPa", "psi": "psi", "mm": "mm", "h": "h", "w": "W", "a": "A",
+    "mm_per_kh": "mm/1000 h", "mm_per_s": "mm/s", "a_per_cm2": "A/cm²", "kpa": "kPa", "psi": "psi", "mm": "mm", "h": "h", "w": "W", "a": "A",
     "v": "V", "mohm": "mΩ", "bits": "bit", "minutes": "min",
     "deg": "°", "m_per_s": "m/s", "rpm": "r/min", "min": "min", "megohm": "MΩ", "milliohm": "as read", "ohm": "Ω", "c": "°C", "k": "K", "g": "g",
 }  # fmt: skip
@@ -28,6 +28,7 @@ _HIDDEN = (
     "at_20_ohm",
     "coil_deviation",
     "cause",
+    "how",
 )
 _SHARES = (
     "usable",
@@ -49,6 +50,7 @@ _SHARES = (
     "share_of_previous",
     "coil_spread",
     "squeeze",
+    "grown_share",
 )
 LABELS = {
     "usable": "usable carbon", "length_share": "share of the length", "length_mm": "length", "wear_mm": "worn off",
@@ -111,6 +113,10 @@ LABELS = {
     "speed_factor": "speed factor", "speed_warning": "too fast for grease", "grease_g": "grease", "renew": "renew when reached", "bearing_series": "series",
     "bore_mm": "bore", "outside_mm": "outside diameter", "width_mm": "width", "seal": "seals", "sealed": "sealed on both sides", "inner_clearance": "clearance inside",
     "makers_own": "maker's own marks", "squeeze": "O-ring squeezed by", "fits_all": "all of it fits",
+    "float_ok": "inside its band", "shim_add_mm": "shim to the middle, negative out", "shim_least_mm": "shim at least", "shim_most_mm": "shim at most",
+    "shims_used_mm": "of those there", "float_after_mm": "end float then", "greatest_mm_per_s": "greatest", "greatest_place": "at measuring place",
+    "grown_share": "more than last time", "work": "work", "because": "for", "mind": "mind", "cleaned_by": "cleaned here by",
+    "abrasive_may": "the abrasive is", "abrasive_why": "because",
     "next_check": "next check", "next_check_minutes": "takes about", "next_check_bits": "expected to tell", "danger": "mind",
 }  # fmt: skip
 

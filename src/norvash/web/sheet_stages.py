@@ -35,6 +35,7 @@ from norvash.work.motor_page import MotorPage
 from norvash.work.sheet_page import SheetPage
 
 if TYPE_CHECKING:
+    from norvash.core.sheet.insulated import InsulationTest
     from norvash.work.copper_bench import CopperBench
 
 _MOST_CAUSES = 5
@@ -50,6 +51,7 @@ class _At:
     typed: dict[str, str]
     brushes: BrushLines | None
     bench: "CopperBench | None"
+    tests: "tuple[InsulationTest, ...]"
 
 
 def opening(shown: MotorPage) -> dict[str, Any]:
@@ -63,7 +65,12 @@ def opening(shown: MotorPage) -> dict[str, Any]:
 
 
 def stage(
-    shown: SheetPage, name: str, typed: dict[str, str], brushes: BrushLines | None, bench: "CopperBench | None"
+    shown: SheetPage,
+    name: str,
+    typed: dict[str, str],
+    brushes: BrushLines | None,
+    bench: "CopperBench | None",
+    tests: "tuple[InsulationTest, ...]",
 ) -> dict[str, Any]:
     """Return what a stage shows."""
     at = whole(typed.get("position", "")) or 0
@@ -77,7 +84,7 @@ def stage(
         "remark": entry(shown, BY_ID[f"remark.{name}"]), "skip": entry(shown, BY_ID[f"skip.{name}"]), "position": position,
         "back": stages[here - 1] if here else "", "on": stages[here + 1] if here + 1 < len(stages) else "",
         "schools": [rules.choice(s) for s in AT_STAGE.get(name, ())], "causes": _causes(shown), "competent": COMPETENT,
-        **(_OF_STAGE[name](_At(shown, position, typed, brushes, bench)) if name in _OF_STAGE else {}),
+        **(_OF_STAGE[name](_At(shown, position, typed, brushes, bench, tests)) if name in _OF_STAGE else {}),
     }  # fmt: skip
 
 
@@ -238,7 +245,7 @@ def _copper(at: _At) -> dict[str, Any]:
 def _windings(at: _At) -> dict[str, Any]:
     from norvash.web import part_stages
 
-    return part_stages.windings(at.shown)
+    return part_stages.windings(at.shown, at.tests)
 
 
 def _drive(at: _At) -> dict[str, Any]:

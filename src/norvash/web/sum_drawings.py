@@ -164,4 +164,5 @@ _MAKERS: dict[str, Callable[[Any, Any, MotorRules, float], Drawing | None]] = {
     "bar-map": copper_drawings.map_drawn, "run-out": copper_drawings.rose_drawn, "bar-test": copper_drawings.bar_test_drawn,
     "skim-plan": copper_drawings.cut_drawn, "insulation": copper_drawings.insulation_drawn, "field-coils": copper_drawings.coils_drawn,
     "bearing-designation": copper_drawings.number_drawn, "bearing-life": copper_drawings.life_drawn, "kit-fit": copper_drawings.kit_drawn,
+    "end-float": copper_drawings.float_drawn, "vibration": copper_drawings.vibration_drawn,
 }  # fmt: skip

@@ -1,6 +1,8 @@
 """Whether a part from a kit fits, before the old one comes out; worn bushes; O-rings; end float and shims."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
+from itertools import combinations
 
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
@@ -114,3 +116,28 @@ def shim_mm(float_mm: float, low_mm: float, high_mm: float) -> float:
     if low_mm <= float_mm <= high_mm:
         return 0.0
     return round(float_mm - (low_mm + high_mm) / 2, 6)
+
+
+_MOST_SHIMS = 12
+
+
+def shim_stack(least_mm: float, most_mm: float, box_mm: Sequence[float]) -> tuple[float, ...] | None:
+    """Return which shims, each used once, bring what is needed: as few as can be, of those the nearest to its middle; None where none fits.
+
+    Units: [mm]. Raises: InputError for more shims than can be tried.
+
+    >>> shim_stack(0.44, 0.64, [0.1, 0.15, 0.3, 0.5])
+    (0.5,)
+    >>> shim_stack(0.44, 0.46, [0.1, 0.15, 0.3, 0.5]), shim_stack(0.01, 0.05, [0.1])
+    ((0.15, 0.3), None)
+    """
+    if len(box_mm) > _MOST_SHIMS:
+        raise InputError(f"{len(box_mm)} shims are too many to try.", f"Give the {_MOST_SHIMS} likeliest.", "shims_mm")
+    middle = (least_mm + most_mm) / 2
+    fitting = [
+        c
+        for n in range(1, len(box_mm) + 1)
+        for c in combinations(sorted(box_mm), n)
+        if least_mm - 1e-9 <= sum(c) <= most_mm + 1e-9
+    ]
+    return min(fitting, key=lambda c: (len(c), abs(sum(c) - middle)), default=None)

@@ -1,11 +1,18 @@
-"""Windings as a sheet holds them: insulation with its trend, polarization index, coils and heat."""
+"""Windings as a sheet holds them: insulation with its trend, polarization index, coils and heat, slots on the growler."""
+
+import re
+from collections.abc import Iterable
+from dataclasses import dataclass
+from datetime import date
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.sheet import Given, Sheet
 from norvash.core.windings import (
+    AT_40,
     Coils,
     Insulation,
     Polarization,
+    bars_of_slot,
     judge_coils,
     judge_insulation,
     judge_polarization,
@@ -32,7 +39,7 @@ def insulation_now(sheet: Sheet, rules: MotorRules) -> Insulation | None:
         return None
     kind = machine(sheet, rules)
     return judge_insulation(measured, sheet.number_of("insulation-c"), least_megohm(kind, sheet.facts.rated_v, rules), earlier_r40(sheet, rules), rules,
-                            at_40=kind in ("modern", "small", "old"))  # fmt: skip
+                            at_40=kind in AT_40)  # fmt: skip
 
 
 def earlier_r40(sheet: Sheet, rules: MotorRules) -> float | None:
@@ -47,6 +54,35 @@ def earlier_r40(sheet: Sheet, rules: MotorRules) -> float | None:
     ):
         return None
     return r40_megohm(value.given.number, warm.given.number, rules)
+
+
+@dataclass(frozen=True, slots=True)
+class InsulationTest:
+    """Insulation to earth as one sheet has it: as measured [MΩ], at its temperature [°C], at 40 °C [MΩ] where that is known."""
+
+    sheet: int
+    on: date
+    megohm: float
+    temperature_c: float | None
+    r40: float | None
+
+
+def insulation_tests(
+    kept: Iterable[tuple[str, int, Given]], until: int, rules: MotorRules
+) -> tuple[InsulationTest, ...]:
+    """Return every test of insulation up to a sheet, the oldest first, from (field, number of the sheet, entry)."""
+    by_sheet: dict[int, dict[str, Given]] = {}
+    for name, number, given in kept:
+        if number <= until and given.number is not None:
+            by_sheet.setdefault(number, {})[name] = given
+    made = []
+    for number, fields in sorted(by_sheet.items()):
+        value, warm = fields.get("insulation-mohm"), fields.get("insulation-c")
+        if value is not None and value.number is not None:
+            temperature = warm.number if warm is not None else None
+            r40 = None if temperature is None else r40_megohm(value.number, temperature, rules)
+            made.append(InsulationTest(number, value.at.date(), value.number, temperature, r40))
+    return tuple(made)
 
 
 def index_now(sheet: Sheet, rules: MotorRules) -> Polarization | None:
@@ -74,3 +110,12 @@ def heat_now(sheet: Sheet, rules: MotorRules) -> tuple[float, float | None] | No
         return None
     warm = winding_c(cold, cold_c, hot, rules)
     return warm, None if air is None else warm - air
+
+
+def slots_on_growler(sheet: Sheet) -> dict[int, tuple[int, int] | None]:
+    """Return each slot that answers on the growler with its first and last bar, None where the figures do not tell them."""
+    if sheet.word("growler") != "fail":
+        return {}
+    bars, slots = sheet.facts.figures.stated("bars"), sheet.facts.figures.stated("armature_slots")
+    named = sorted({int(n) for n in re.findall(r"[0-9]{1,4}", sheet.word("growler-slots"))})
+    return {n: bars_of_slot(n, int(bars), int(slots)) if bars and slots else None for n in named}

@@ -10,9 +10,10 @@ from norvash.core.part_findings import BY_ID
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.copper import CopperNow, copper_now
 from norvash.core.sheet.field import BEARINGS
-from norvash.core.sheet.insulated import coils_now, index_now, insulation_now
+from norvash.core.sheet.insulated import coils_now, index_now, insulation_now, slots_on_growler
 from norvash.core.sheet.part_fields import FIELDS
 from norvash.core.sheet.sheet import Given, Sheet
+from norvash.core.words import listed
 
 Voice = tuple[int, Finding]
 _HEAVY = ("industrial", "traction")
@@ -162,7 +163,9 @@ def _windings(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
     if coils is not None and coils.off:
         yield _said("windings.short", f"field coil {', '.join(map(str, coils.off))} differs, spread {coils.spread:.0%}")
     if sheet.word("growler") == "fail":
-        yield _said("windings.growler", f"growler: slot {sheet.word('growler-slots') or 'not named'} answers")
+        slots = [str(n) for n in slots_on_growler(sheet)]
+        which = f"slot{'s' if len(slots) > 1 else ''} {listed(slots)}" if slots else "a slot that is not named"
+        yield _said("windings.growler", f"{which} answer{'' if len(slots) > 1 else 's'} on the growler")
     for chain, words in (("wear-chain", "wear-indicator chain"), ("heat-chain", "temperature chain")):
         if sheet.word(chain) in ("open", "closed"):
             yield _said("chain.dead", f"{words} {sheet.word(chain)}, should not be")

@@ -1,4 +1,4 @@
-"""How far a sheet is: each stage done, skipped, waiting or held, and why."""
+"""How far a sheet is: each stage done, skipped, waiting or held, and why; on a signed one, what was not done."""
 
 from dataclasses import dataclass
 from typing import Literal
@@ -9,7 +9,7 @@ from norvash.core.sheet.fields import INSIDE, STAGES
 from norvash.core.sheet.sheet import Sheet, gate
 from norvash.core.verdict import Findings
 
-State = Literal["done", "skipped", "waiting", "held"]
+State = Literal["done", "skipped", "waiting", "held", "not done"]
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,6 +43,8 @@ def _state(
         return "skipped", skipped
     if stage in (*INSIDE, "prove") and sheet.upstream:
         return "skipped", "not opened"
+    if sheet.signed_at is not None:
+        return "not done", ""
     if stage in INSIDE and not safe:
         return "held", "make safe comes first"
     return "waiting", _left(stage, sheet, found, to_decide)

@@ -13,8 +13,9 @@ from norvash.core.sums import (
     intervals,
     line,
     loading,
+    shaft,
 )
 from norvash.core.sums.registry import Sum
 
-_GROUPS = (carbon, line, loading, fitting, intervals, before_opening, commutator, cutting, insulation, bearings)
+_GROUPS = (carbon, line, loading, fitting, intervals, before_opening, commutator, cutting, insulation, bearings, shaft)
 SUMS: MappingProxyType[str, Sum] = MappingProxyType({s.name: s for group in _GROUPS for s in group.SUMS})

@@ -1,10 +1,11 @@
-"""The sum of a cut: depth, passes, speed, what is left, and what it changes."""
+"""Sums about the surface: the work that takes least off, and the cut with depth, passes, speed and what it changes."""
 
 from dataclasses import dataclass, replace
 
 from norvash.core.commutator.after_cut import slot_minutes, where_to_cut
 from norvash.core.commutator.saying import plan_words
 from norvash.core.commutator.skim import Copper, Plan, Way, plan_cut, way_of
+from norvash.core.commutator.surface import ABRASIVES, least_work
 from norvash.core.commutator.tools import TOOLS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask
@@ -136,7 +137,65 @@ def skim_plan(given: SkimIn, rules: MotorRules) -> SkimOut:
     )  # fmt: skip
 
 
+_SIGNS = {
+    "bar_fault": "fault", "loose_bars": "loose", "under_least": "under-least", "high_again": "high-again", "grooved": "groove",
+    "tir_over": "tir-over", "burnt_shallow": "burnt-all", "light_dirt": "dirt",
+}  # fmt: skip
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SurfaceIn:
+    """What is seen on a surface, and what somebody would like to clean it with."""
+
+    bar_fault: bool = ask("A local burn, or a bar test not passed", "yes", default=False)
+    loose_bars: bool = ask("Bars loose or lifted, insulation melted", "yes", default=False)
+    under_least: bool = ask("Copper under its least diameter", "yes", default=False)
+    high_again: bool = ask("Bars high again after a cut", "yes", default=False)
+    grooved: bool = ask("Groove, step, pits, flat or high bars", "yes", default=False)
+    tir_over: bool = ask("Run-out over its limit", "yes", default=False)
+    burnt_shallow: bool = ask("Burnt or rough all over, but shallow", "yes", default=False)
+    light_dirt: bool = ask("Light dirt, light black, slight roughness", "yes", default=False)
+    abrasive: str = ask(
+        "To be cleaned with",
+        "word",
+        default="",
+        choices=(("", "not said"), *((what, what) for what, _, _ in ABRASIVES)),
+    )
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SurfaceOut:
+    """The work that takes least off, why, how, and whether the abrasive may touch copper."""
+
+    work: str
+    because: str
+    how: str
+    mind: str
+    cleaned_by: str
+    abrasive_may: str | None
+    abrasive_why: str | None
+    advice: str
+    rules: tuple[str, ...]
+
+
+def surface_work(given: SurfaceIn, rules: MotorRules) -> SurfaceOut:
+    """Return what to do with a surface, least removal first."""
+    work, why, school = least_work({sign for name, sign in _SIGNS.items() if getattr(given, name)}, rules)
+    found = next(((may, reason) for what, may, reason in ABRASIVES if what == given.abrasive), None)
+    if given.abrasive and found is None:
+        raise InputError(
+            f"“{given.abrasive}” is not known here.",
+            "Use " + ", ".join(what for what, _, _ in ABRASIVES) + ".",
+            "abrasive",
+        )
+    never = f"; {given.abrasive}: {found[0]}, {found[1]}" if found else ""
+    return SurfaceOut(work=work.what, because=why, how=work.how, mind=work.mind, cleaned_by=school, abrasive_may=found[0] if found else None,
+                      abrasive_why=found[1] if found else None, advice=f"{work.what[0].lower()}{work.what[1:]}: {work.how}{never}", rules=("school.cleaning",))  # fmt: skip
+
+
 SUMS = (
+    Sum("surface-work", "What to do with the surface", "The work that takes least copper off for what is seen, and what may touch it.",
+        SurfaceIn, surface_work, {"burnt_shallow": True, "abrasive": "emery"}),
     Sum("skim-plan", "Cut of a commutator", "How deep to cut, in which passes, at what speed, what is left, and what it changes.",
         SkimIn, skim_plan, {"diameter_mm": 96.4, "diameter_min_mm": 93.9, "groove_mm": 0.18, "pit_mm": 0.11, "tir_mm": 0.07, "lathe_speeds_rpm": [185, 355, 450, 560],
                             "track_mm": 44.5, "slot_width_mm": 0.95, "slot_depth_mm": 0.84, "holder_gap_mm": 2.25, "bars": 87}),

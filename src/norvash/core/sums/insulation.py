@@ -4,7 +4,15 @@ from dataclasses import dataclass
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask
-from norvash.core.windings import MACHINES, judge_coils, judge_insulation, judge_polarization, least_megohm, winding_c
+from norvash.core.windings import (
+    AT_40,
+    MACHINES,
+    judge_coils,
+    judge_insulation,
+    judge_polarization,
+    least_megohm,
+    winding_c,
+)
 from norvash.errors import InputError
 
 
@@ -45,7 +53,7 @@ def insulation(given: InsulationIn, rules: MotorRules) -> InsulationOut:
     if given.machine not in MACHINES:
         raise InputError(f"“{given.machine}” is no machine here.", "Use " + ", ".join(MACHINES) + ".", "machine")
     least = given.minimum_megohm or least_megohm(given.machine, given.rated_v, rules)
-    at_40 = given.machine in ("modern", "small", "old")
+    at_40 = given.machine in AT_40
     found = judge_insulation(given.resistance_megohm, given.temperature_c, least, given.previous_r40_megohm, rules, at_40=at_40)  # fmt: skip
     if (given.one_minute_megohm is None) != (given.ten_minutes_megohm is None):
         raise InputError("The index needs both values.", "Give the one after one minute and the one after ten.", "ten_minutes_megohm")  # fmt: skip

@@ -172,13 +172,13 @@
 
   document.addEventListener("click", (event) => {
     const chosen = event.target.closest("[data-condition]");
-    if (chosen) { choose(chosen.dataset.condition); field().focus({ preventScroll: true }); }
+    if (chosen && !still()) { choose(chosen.dataset.condition); field().focus({ preventScroll: true }); }
   });
   document.addEventListener("focusin", (event) => {
-    if (!field()) { return; }
+    if (!field() || still()) { return; }
     choose(condition);
     if (event.target === field()) { if (bar > count()) { bar = 1; } if (!timer) { shown = null; showKept(); } cursor(); tell(); }
   });
-  document.addEventListener("focusout", (event) => { if (field() && event.target === field()) { document.querySelectorAll("#bars-field .bar-cursor").forEach((c) => c.remove()); if (timer) { keep(); } } });
-  if (field()) { choose(condition); }
+  document.addEventListener("focusout", (event) => { if (field() && !still() && event.target === field()) { document.querySelectorAll("#bars-field .bar-cursor").forEach((c) => c.remove()); if (timer) { keep(); } } });
+  if (field() && !still()) { choose(condition); }
 })();

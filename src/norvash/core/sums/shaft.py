@@ -1,0 +1,122 @@
+"""Sums about the shaft: end float with its shims, vibration of the housing."""
+
+from dataclasses import dataclass
+
+from norvash.core.bearings.fitting import shim_mm, shim_stack
+from norvash.core.bearings.lasting import judge_vibration
+from norvash.core.rules.book import MotorRules
+from norvash.core.stages import word_of
+from norvash.core.sums.registry import Sum, ask
+from norvash.core.words import listed
+from norvash.errors import InputError
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class FloatIn:
+    """End float of a shaft with what is allowed, and the shims that lie there."""
+
+    float_mm: float = ask(
+        "End float, as measured", "length", high=50, hint="shaft pushed and pulled against a dial gauge"
+    )
+    float_low_mm: float = ask("Allowed from", "length", default=0.0, high=50)
+    float_high_mm: float = ask("Allowed up to", "length", above_low=True, high=50, hint="by the maker's manual")
+    shims_mm: list[float] | None = ask(
+        "Shims that are there",
+        "length",
+        default=None,
+        above_low=True,
+        high=20,
+        hint="one of each thickness, like 0.1; 0.2; 0.5",
+    )
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class FloatOut:
+    """Shim to add, negative to take out, and what of the shims there does it."""
+
+    float_ok: bool
+    shim_add_mm: float
+    shim_least_mm: float
+    shim_most_mm: float
+    shims_used_mm: tuple[float, ...] | None
+    float_after_mm: float | None
+    advice: str
+    rules: tuple[str, ...]
+
+
+def end_float(given: FloatIn, _rules: MotorRules) -> FloatOut:
+    """Return the shim that brings the end float to the middle of its band, and which of the shims there bring it inside.
+
+    Raises: InputError for a band that ends before it begins.
+    """
+    low, high = given.float_low_mm, given.float_high_mm
+    if not low < high:
+        raise InputError(
+            "The float is allowed up to no more than from.", "Give the smaller figure first.", "float_high_mm"
+        )
+    add = shim_mm(given.float_mm, low, high)
+    least, most = given.float_mm - high, given.float_mm - low
+    ok = add == 0.0
+    used = shim_stack(least, most, given.shims_mm) if add > 0 and given.shims_mm else None
+    after = given.float_mm - sum(used) if used else None
+    return FloatOut(float_ok=ok, shim_add_mm=add, shim_least_mm=least, shim_most_mm=most, shims_used_mm=used, float_after_mm=after,
+                    advice=_float_words(given, add, used, after), rules=())  # fmt: skip
+
+
+def _float_words(given: FloatIn, add: float, used: tuple[float, ...] | None, after: float | None) -> str:
+    band = f"{given.float_low_mm:g} to {given.float_high_mm:g} mm allowed"
+    if add == 0:
+        return f"leave the shims as they are: {given.float_mm:.2f} mm, {band}"
+    if add < 0:
+        return (
+            f"take out {-add:.2f} mm of shim, or look for a bearing that is not home: {given.float_mm:.2f} mm, {band}"
+        )
+    if used and after is not None:
+        return f"put in {listed([f'{s:g}' for s in used])} mm: the float is {after:.2f} mm then, {band}"
+    none = "; none of those there, alone or together, brings it inside" if given.shims_mm else ""
+    return f"put in {add:.2f} mm of shim, {given.float_mm - given.float_high_mm:.2f} mm at least{none}; more than wear explains asks for a look at the bearing seats"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class VibrationIn:
+    """Vibration of the housing of a machine under 15 kW, at each place where it was measured."""
+
+    vibration_mm_per_s: list[float] = ask(
+        "Velocity, root mean square", "vibration", high=1000, hint="drive end, other end, along the shaft: mm/s"
+    )
+    previous_mm_per_s: float | None = ask("Greatest last time", "vibration", default=None, above_low=True, high=1000)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class VibrationOut:
+    """The greatest value, judged, and how it has grown."""
+
+    greatest_mm_per_s: float
+    greatest_place: int
+    grown_share: float | None
+    stage_words: str
+    advice: str
+    rules: tuple[str, ...]
+
+
+def vibration(given: VibrationIn, rules: MotorRules) -> VibrationOut:
+    """Return the greatest vibration, judged."""
+    if not given.vibration_mm_per_s:
+        raise InputError("Nothing is measured.", "Give one value at least, in mm/s.", "vibration_mm_per_s")
+    greatest = max(given.vibration_mm_per_s)
+    stage, words = judge_vibration(greatest, rules)
+    grown = None if given.previous_mm_per_s is None else greatest / given.previous_mm_per_s - 1
+    since = "" if grown is None else f"; {abs(grown):.0%} {'more' if grown > 0 else 'less'} than last time"
+    what = {"fit": "nothing to do", "watch": "look at balance, bearings and coupling at the next stop"}.get(
+        stage, "do not leave it so"
+    )
+    return VibrationOut(greatest_mm_per_s=greatest, greatest_place=given.vibration_mm_per_s.index(greatest) + 1, grown_share=grown, stage_words=word_of(stage, carbon=False),
+                        advice=f"{greatest:g} mm/s, {words}: {what}{since}", rules=("vibration.good", "vibration.acceptable", "vibration.watch"))  # fmt: skip
+
+
+SUMS = (
+    Sum("end-float", "End float and shims", "What shim brings the play of the shaft into its band, and which of the shims in the box do it.",
+        FloatIn, end_float, {"float_mm": 0.74, "float_low_mm": 0.1, "float_high_mm": 0.3, "shims_mm": [0.1, 0.15, 0.3, 0.5]}),
+    Sum("vibration", "Vibration", "How much a housing shakes, against what is good, acceptable and too much.",
+        VibrationIn, vibration, {"vibration_mm_per_s": [1.1, 2.3, 0.8], "previous_mm_per_s": 1.6}),
+)  # fmt: skip
