@@ -141,6 +141,7 @@ def test_what_a_map_asks_for(rules: MotorRules) -> None:
         "burnt-leading 12; burnt-trailing 13": ("commutator.two-bars", "face each other"),
         "burnt 1-24": ("commutator.black", "arcing"),
         "flat 3-6": ("commutator.rough", "one region"),
+        "grooved 1-20; pitted 7, 12, 17": ("commutator.rough", "20 bars grooved and 3 pitted; measure the run-out"),
         "loose 7": ("commutator.raised", "may fly"),
         "high-mica 1-5": ("commutator.mica", "undercut"),
         "dirty-slot 2": ("commutator.slots", "clean"),

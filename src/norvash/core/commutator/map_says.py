@@ -202,20 +202,24 @@ def _bar_test(shown: BarMap, burnt: list[int], searched: Searched, wound: Wound,
     return ""
 
 
+_UNEVEN = ("grooved", "pitted", "flat", "raised")
+
+
 def _as_wide_as_brush(shown: BarMap, wound: Wound) -> bool:
     widths = [n for _, n in round_runs(having(shown, *MARKED), wound.bars)]
     return wound.covered is not None and len(widths) > 1 and min(widths) >= 2 and all(abs(n - wound.covered) <= 1 for n in widths)  # fmt: skip
 
 
 def _region(shown: BarMap, bars: int) -> Saying | None:
-    there = having(shown, "flat", "raised", "pitted", "grooved")
+    there = having(shown, *_UNEVEN)
     if not there:
         return None
+    counted = [(len(on), kind) for kind in _UNEVEN if (on := having(shown, kind))]
     one = len(round_runs(there, bars)) == 1 and len(there) < bars / 2
     where = (
         "one region, not repeating: a flat spot, a high bar or out of round"
         if one
-        else f"{len(there)} bars flat, raised, pitted or grooved"
+        else listed([f"{n} {'' if i else 'bars ' if n > 1 else 'bar '}{kind}" for i, (n, kind) in enumerate(counted)])
     )
     return Saying(f"{where}; measure the run-out", "commutator.rough", tuple(there))
 
