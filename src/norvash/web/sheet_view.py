@@ -70,7 +70,7 @@ def entry(shown: SheetPage, field: SheetField, place: int = 0, label: str = "") 
 
 
 def groups_of(shown: SheetPage, stage: str, places: Iterable[int] = ()) -> list[Group]:
-    """Return the fields of a stage by group; those for each position at the given places only."""
+    """Return the fields of a stage by group, of a signed sheet those with an entry; those for each position at the given places only."""
     made: dict[str, list[Entry]] = {}
     facts, rules = shown.context.facts, shown.context.rules
     again = [BY_ID[f] for f in _ASKED_AGAIN.get(stage, ()) if is_offered(BY_ID[f], facts, rules)]
@@ -79,7 +79,9 @@ def groups_of(shown: SheetPage, stage: str, places: Iterable[int] = ()) -> list[
             continue
         for place in _places(shown, field, places):
             group = f"{field.group}, {BEARINGS[place - 1]}" if field.per == "bearing" else field.group
-            made.setdefault(group, []).append(entry(shown, field, place, _label(shown, field, place)))
+            found = entry(shown, field, place, _label(shown, field, place))
+            if found.given or not shown.sheet.signed_at:
+                made.setdefault(group, []).append(found)
     return list(made.items())
 
 
@@ -98,10 +100,11 @@ def _label(shown: SheetPage, field: SheetField, place: int) -> str:
 
 
 def signs_of(shown: SheetPage, stage: str) -> list[Entry]:
-    """Return the signs that can be noticed at a stage of this motor."""
+    """Return the signs that can be noticed at a stage of this motor, of a signed sheet those that were."""
     fields = fields_of(stage, shown.context.facts, shown.context.rules)
     again = [BY_ID[f] for f in _SEEN_AGAIN.get(stage, ())]
-    return [entry(shown, f) for f in (*again, *fields) if f.id.startswith("sign.")]
+    found = [entry(shown, f) for f in (*again, *fields) if f.id.startswith("sign.")]
+    return [e for e in found if e.given or not shown.sheet.signed_at]
 
 
 def named(shown: SheetPage, stage: str, group: str) -> list[Entry]:
