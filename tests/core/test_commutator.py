@@ -243,6 +243,9 @@ def test_bar_test_faults_of_a_lap_winding(rules: MotorRules) -> None:
     assert tested(r5=0.02) == ["bridge 5/6"]
     assert tested(r5=1.3) == ["suspect 5"]
     assert tested(r5=None) == []
+    seven = [1.0, 1.07] + [1.0] * 22
+    assert judge_bar_test(seven, Armature(24, 2, "lap"), 0.0, rules).release
+    assert judge_bar_test(seven, Armature(24, 2, "lap"), 0.0, rules, fine=True).suspect == (2,)
     noisy = judge_bar_test([1.0, 1.3] + [1.0] * 22, Armature(24, 2, "lap"), 0.2, rules)
     assert noisy.release
 

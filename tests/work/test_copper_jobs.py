@@ -48,6 +48,7 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
     "open coil": ({"bar-test": "; ".join("12" if i in (6, 21) else "1" for i in range(1, 30))}, "bartest.open", "from bar 7 to bar 21"),
     "short": ({"bar-test": "; ".join("0.6" if i in (6, 21) else "1" for i in range(1, 30))}, "bartest.short", "from bar 7 to bar 21"),
     "suspect": ({"bar-test": "; ".join("1.2" if i == 6 else "1" for i in range(1, 30))}, "bartest.suspect", "reading 6"),
+    "suspect by voltage drop": ({"bar-test": "; ".join("1.07" if i == 6 else "1" for i in range(1, 30)), "bar-test-how": "drop"}, "bartest.suspect", "reading 6"),
     "a bar to the shaft": ({"bar-shaft": "200 kohm", "bar-shaft-bar": "12"}, "windings.earth", "from bar 12"),
     "a groove that cleans up": ({"bar-map": "grooved 1-29", "track-d": "97.2", "groove": "0.2"}, "copper.cut", "0.220 mm radial"),
     "a groove deeper by its diameters than by its gauge": ({"bar-map": "grooved 1-29", "shoulder-d": "97.6", "track-d": "97.0", "groove": "0.2"}, "copper.cut", "to 96.96 mm"),

@@ -162,7 +162,7 @@ def open_coil(visit: Visit, lengths: Mapping[int, str]) -> None:
     readings = [f"{84 + 1.6 * cos(1.7 * i) + 0.7 * cos(5.1 * i):.1f}" for i in range(1, 118)]
     for reading in (36, 95):
         readings[reading - 1] = f"{2480 + reading}"
-    visit.put("bar-test", "\n".join(readings)).put("bar-test-noise", "1 %")
+    visit.put("bar-test", "\n".join(readings)).put("bar-test-how", "drop").put("bar-test-noise", "1 %")
     visit.put("insulation-mohm", "118").put("insulation-c", "24")
 
 

@@ -38,7 +38,7 @@ def commutator(shown: SheetPage, bench: CopperBench | None) -> dict[str, Any]:
     done = shown.sheet.given("cut-done")
     return {
         **_map(shown, now, bench.earlier_map), "earlier_map": bench.earlier_map, "conditions": [(i, c, condition_sample(c.id), bool(having(now.shown, c.id))) for i, c in enumerate(CONDITIONS, start=1)],
-        "own": _own(shown, "bar-map", "run-out", "run-out-on", "bar-test", "bar-test-noise", "bar-shaft", "bar-shaft-bar", "cut-done", "cut-tool", "lathe-speeds",
+        "own": _own(shown, "bar-map", "run-out", "run-out-on", "bar-test", "bar-test-how", "bar-test-noise", "bar-shaft", "bar-shaft-bar", "cut-done", "cut-tool", "lathe-speeds",
                     "rough-cut", "pit-left", "true-setup", "slot-minutes", "surface-with", "holder-set"),
         "now": now, "bench": bench, "rose": _rose(shown, now), "map_says": _map_says(now), "test_says": _test_says(now), "run_says": _run_says(now),
         "cut_says": _cut_says(shown, bench), "section": cut_section(now.plan, _WIDE) if now.plan else None,
@@ -152,7 +152,7 @@ def _test_says(now: CopperNow) -> list[Said]:
         Said(
             f"{bar_test_words(now.tested).capitalize()}{how}",
             now.tested.release,
-            ("bartest.pass", "bartest.high", "bartest.low"),
+            (now.tested.pass_rule, "bartest.high", "bartest.low"),
         )
     ]
 

@@ -55,6 +55,7 @@ class BarTested:
     unexplained: tuple[int, ...]
     rough: bool
     by_slot: bool
+    pass_rule: str
 
     @property
     def release(self) -> bool:
@@ -62,10 +63,13 @@ class BarTested:
         return not (self.high or self.low or self.suspect or self.missing)
 
 
-def judge_bar_test(readings: Sequence[float | None], armature: Armature, noise: float, rules: MotorRules) -> BarTested:
+def judge_bar_test(
+    readings: Sequence[float | None], armature: Armature, noise: float, rules: MotorRules, *, fine: bool = False
+) -> BarTested:  # fmt: skip
     """Return the readings with what they point at; reading i lies between bars i and i + 1, the last between the last and the first.
 
     Units: readings in one unit, Ω or V; noise [1] of one reading. Shape: one a bar, None where one is missing.
+    `fine` holds them to the band of voltage drops on an industrial machine.
     Raises: InputError for another number of readings, or fewer than half of them. Source: rules bartest.*
     """
     count = armature.bars
@@ -78,7 +82,8 @@ def judge_bar_test(readings: Sequence[float | None], armature: Armature, noise: 
         raise InputError("There are too few readings, or most of them are nothing.", "Measure at least every other bar.", "readings_milliohm")  # fmt: skip
     middle, places = median(known), _own_median(readings, armature)
     off = tuple(None if x is None else x / places[i % len(places)] - 1 for i, x in enumerate(readings))
-    band = max(rules["bartest.pass"], rules["bartest.noise"] * noise)
+    pass_rule = "bartest.pass-drop" if fine else "bartest.pass"
+    band = max(rules[pass_rule], rules["bartest.noise"] * noise)
     high = _where(off, lambda d: d > max(rules["bartest.high"], band))
     low = _where(off, lambda d: d < -max(rules["bartest.low"], band))
     suspect = tuple(i for i in _where(off, lambda d: abs(d) > band + 1e-9) if i not in high and i not in low)
@@ -86,7 +91,9 @@ def judge_bar_test(readings: Sequence[float | None], armature: Armature, noise: 
     opened, left = _open(high, armature)
     shorted = _short(low, off, armature, rules)
     missing = tuple(i for i, x in enumerate(readings, start=1) if x is None)
-    return BarTested(middle, off, band, high, low, suspect, missing, (*opened, *shorted), left, rough, len(places) > 1)
+    return BarTested(
+        middle, off, band, high, low, suspect, missing, (*opened, *shorted), left, rough, len(places) > 1, pass_rule
+    )
 
 
 def _own_median(readings: Sequence[float | None], armature: Armature) -> list[float]:

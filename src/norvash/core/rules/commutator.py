@@ -1,7 +1,5 @@
 """Rules about the commutator: patterns, run-out, the bar test, the cut and the slots."""
 
-from types import MappingProxyType
-
 from norvash.core.rules.book import Rule
 
 _TRADE = "trade practice; the maker's figure comes first"
@@ -29,7 +27,8 @@ RUN_OUT = (
     Rule("runout.least", "readings round the circle, at least", "", 8, _HOUSE, 6, 100),
 )  # fmt: skip
 BAR_TEST = (
-    Rule("bartest.pass", "how far a reading may be from the median", "", 0.10, _TRADE, 0.005, 0.5, MappingProxyType({"industrial": 0.05})),
+    Rule("bartest.pass", "how far a reading may be from the median", "", 0.10, _TRADE, 0.005, 0.5),
+    Rule("bartest.pass-drop", "the same for voltage drops on an industrial machine", "", 0.05, _TRADE, 0.005, 0.5),
     Rule("bartest.high", "how far over the median a reading is an open coil or riser", "", 0.50, _TRADE, 0.1, 10),
     Rule("bartest.low", "how far under the median a reading is a short", "", 0.20, _TRADE, 0.02, 0.9),
     Rule("bartest.bridge", "share of the median under which copper bridges the slot", "", 0.10, _HOUSE, 0.001, 0.5),

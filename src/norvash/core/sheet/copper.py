@@ -83,7 +83,8 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
         if wound is None:
             raise InputError("The number of bars is not known.", "Give it under Figures on the motor's page.", "bars")
         noise = sheet.number_of("bar-test-noise")
-        return judge_bar_test(tests, wound.armature, _DEFAULT_NOISE if noise is None else noise, rules)
+        return judge_bar_test(tests, wound.armature, _DEFAULT_NOISE if noise is None else noise, rules,
+                              fine=facts.motor_class == "industrial" and sheet.word("bar-test-how") == "drop")  # fmt: skip
 
     turned = _tried("run-out", run_out, trouble)
     tested = _tried("bar-test", bar_test, trouble)

@@ -17,6 +17,7 @@ _COMMUTATOR = (
            hint="one for each bar, or eight and more at equal angles; - where one is missing"),
     pick("run-out-on", "commutator", "Run-out", "It turned", ("seats", "on its bearing seats"), ("bearings", "in its own bearings"), ("centres", "between centres")),
     column("bar-test", "commutator", "Bar test", "Readings from bar to bar", "reading", high=1e9, hint="mΩ or mV, the first between bars 1 and 2; - where one is missing"),
+    pick("bar-test-how", "commutator", "Bar test", "Measured as", ("resistance", "resistance"), ("drop", "voltage drop")),
     quantity("bar-test-noise", "commutator", "Bar test", "Noise of a reading", "share", needs="safe", high=1, hint="how far two readings at one place differ, like 2 %"),
     quantity("bar-shaft", "commutator", "Bar test", "Lowest from a bar to the shaft", "insulation", needs="safe", high=1e7),
     quantity("bar-shaft-bar", "commutator", "Bar test", "At bar", "count", needs="safe", low=1, high=2000),

@@ -152,6 +152,9 @@ class BarTestIn:
     commutator_pitch: int | None = ask("Commutator pitch", "count", default=None, low=1, high=400)
     slots: int | None = ask("Slots of the armature", "count", default=None, low=2, high=400)
     noise: float = ask("Noise of a reading", "share", default=0.01, high=1, hint="as a share: 0.01 or 1 %")
+    industrial_drop: bool = ask(
+        "Voltage drops, on an industrial machine", "yes", default=False, hint="held to a finer band"
+    )
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -186,6 +189,7 @@ def tested_of(given: BarTestIn, rules: MotorRules) -> BarTested:
         Armature(given.bars, given.pole_pairs, given.winding, pitch, given.slots),
         given.noise,
         rules,
+        fine=given.industrial_drop,
     )
 
 
@@ -201,7 +205,7 @@ def bar_test(given: BarTestIn, rules: MotorRules) -> BarTestOut:
         suspect_readings=found.suspect, missing_readings=found.missing, largest_other_deviation=max(others, default=0.0),
         open_coils=len(opened), coil_from_bar=first.from_bar if first else None, coil_to_bar=first.to_bar if first else None,
         faults=tuple(f.words for f in found.faults), release=found.release, advice=bar_test_words(found),
-        rules=("bartest.pass", "bartest.high", "bartest.low", "bartest.noise"),
+        rules=(found.pass_rule, "bartest.high", "bartest.low", "bartest.noise"),
     )  # fmt: skip
 
 
