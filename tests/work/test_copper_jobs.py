@@ -59,7 +59,7 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
     "insulation at 40 °C": ({"insulation-mohm": "12", "insulation-c": "20"}, "insulation.low", "3 MΩ at 40 °C"),
     "polarization": ({"insulation-mohm": "100", "insulation-10": "120", "insulation-c": "40"}, "polarization.low", "1.20"),
     "field coils": ({"coils": "41.2; 40.8; 38.1; 41", "coils-c": "24"}, "windings.short", "field coil 3"),
-    "growler": ({"growler": "fail", "growler-slots": "4, 12"}, "windings.growler", "slots 4 and 12 answer"),
+    "growler": ({"growler": "fail", "growler-slots": "slot 4 and 11-12"}, "windings.growler", "slots 4, 11 and 12 answer"),
     "chain": ({"heat-chain": "open"}, "chain.dead", "temperature chain open"),
     "end float": ({"end-float": "0.6"}, "float.out", "add 0.40 mm"),
     "vibration": ({"vibration": "5.2"}, "vibration.high", "5.2 mm/s"),

@@ -112,10 +112,15 @@ def heat_now(sheet: Sheet, rules: MotorRules) -> tuple[float, float | None] | No
     return warm, None if air is None else warm - air
 
 
+_RUN = re.compile(r"([0-9]{1,3})(?:\s*[-–]\s*([0-9]{1,3}))?")
+_MOST_SLOTS = 40
+
+
 def slots_on_growler(sheet: Sheet) -> dict[int, tuple[int, int] | None]:
     """Return each slot that answers on the growler with its first and last bar, None where the figures do not tell them."""
     if sheet.word("growler") != "fail":
         return {}
     bars, slots = sheet.facts.figures.stated("bars"), sheet.facts.figures.stated("armature_slots")
-    named = sorted({int(n) for n in re.findall(r"[0-9]{1,4}", sheet.word("growler-slots"))})
+    runs = [(int(a), int(b or a)) for a, b in _RUN.findall(sheet.word("growler-slots"))]
+    named = sorted({n for a, b in runs for n in range(a, min(b, a + _MOST_SLOTS) + 1)})
     return {n: bars_of_slot(n, int(bars), int(slots)) if bars and slots else None for n in named}

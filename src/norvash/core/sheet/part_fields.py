@@ -45,7 +45,7 @@ _WINDINGS = (
     quantity("hot-ohm", "windings", "Heat, by resistance", "The same winding hot", "resistance", needs="safe", high=1e6),
     quantity("air-c", "windings", "Heat, by resistance", "Air while it was hot", "temperature", needs="safe", low=-40, high=80),
     pick("growler", "windings", "Growler", "Short test of the armature", ("pass", "no slot answers"), ("fail", "a slot answers")),
-    SheetField("growler-slots", "windings", "Growler", "Slots that answer", "text", "", (), "safe", hint="their numbers"),
+    SheetField("growler-slots", "windings", "Growler", "Slots that answer", "text", "", (), "safe", hint="their numbers, like 4, 11-12"),
     pick("wear-chain", "windings", "Chains", "Wear indicators", ("right", "as they should be"), ("open", "open, should be closed"), ("closed", "closed, should be open")),
     pick("heat-chain", "windings", "Chains", "Temperature sensors", ("right", "as they should be"), ("open", "open, should be closed"), ("closed", "closed, should be open")),
 )  # fmt: skip
