@@ -134,4 +134,7 @@ def test_windings_and_drive_say_what_follows(client: TestClient, sheet: str) -> 
     assert "slot 4 answers on the growler" in drawn
     assert "brackets: slots that answer" in drawn.lower()
     assert post(client, sheet, "end-float", "0.4", "drive")[0] == 200
-    assert "Press only on the ring with the tight fit" in client.get(f"/sheets/{sheet}/drive").text
+    assert post(client, sheet, "vibration", "1.2", "drive")[0] == 200
+    text = client.get(f"/sheets/{sheet}/drive").text
+    for words in ("Press only on the ring with the tight fit", "End float 0.40 mm", "Vibration 1.2 mm/s, acceptable"):
+        assert words in text

@@ -4,7 +4,8 @@ from functools import partial
 from typing import Any
 
 from norvash.core.bearings.designation import decode
-from norvash.core.bearings.fitting import bush_lines, ring_lines, squeeze
+from norvash.core.bearings.fitting import bush_lines, ring_lines, shim_mm, squeeze
+from norvash.core.bearings.lasting import judge_vibration
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import BEARINGS
 from norvash.core.sheet.insulated import (
@@ -112,6 +113,40 @@ def _growler(shown: SheetPage) -> list[Said]:
     ]
 
 
+def _end_float(shown: SheetPage) -> tuple[list[Said], list[Banded]]:
+    """Return the end float against what is allowed, with the shim that it asks for."""
+    play, figures = shown.sheet.number_of("end-float"), shown.context.figures
+    if play is None:
+        return [], []
+    low, high = figures.stated("end_float_low_mm") or 0.0, figures.stated("end_float_high_mm")
+    if high is None:
+        return [Said(f"end float {play:.2f} mm: what is allowed is not known, give it under Figures")], []
+    shim = shim_mm(play, low, high)
+    asks = (
+        f"{'put in' if shim > 0 else 'take out'} {abs(shim):.2f} mm of shim; Sums tell which of those in the box"
+        if shim
+        else "leave the shims as they are"
+    )
+    said = Said(f"end float {play:.2f} mm, {low:g} to {high:g} mm allowed: {asks}", shim == 0)
+    return [said], [Banded("End float", "mm", play, low, high)]
+
+
+def _shaft(shown: SheetPage) -> list[Said]:
+    """Return vibration and the squeeze of an O-ring, as far as they were measured."""
+    sheet, rules, made = shown.sheet, shown.context.rules, list[Said]()
+    shake, section, groove = (sheet.number_of(n) for n in ("vibration", "ring-section", "ring-groove"))
+    if shake is not None:
+        stage, words = judge_vibration(shake, rules)
+        made.append(
+            Said(f"vibration {shake:g} mm/s, {words}", stage == "fit", ("vibration.acceptable", "vibration.watch"))
+        )
+    if section and groove is not None:
+        share = squeeze(section, groove)
+        inside = rules["ring.squeeze-low"] <= share <= rules["ring.squeeze-high"]
+        made.append(Said(f"O-ring squeezed by {share:.0%}", inside, ("ring.squeeze-low", "ring.squeeze-high")))
+    return made
+
+
 def _at_bearing(sheet: Sheet, place: int, name: str) -> float | None:
     return sheet.number_of(name, place)
 
@@ -157,17 +192,10 @@ def drive(shown: SheetPage) -> dict[str, Any]:
             for x in lines
         ]
         rows += [Banded(f"{end}: {x.words.lower()}", "mm", x.clearance_mm, x.low_mm, x.high_mm) for x in lines]
-    section, groove = sheet.number_of("ring-section"), sheet.number_of("ring-groove")
-    if section and groove is not None:
-        share = squeeze(section, groove)
-        says.append(
-            Said(
-                f"O-ring squeezed by {share:.0%}",
-                rules["ring.squeeze-low"] <= share <= rules["ring.squeeze-high"],
-                ("ring.squeeze-low", "ring.squeeze-high"),
-            )
-        )
+    play, band = _end_float(shown)
+    says += [*play, *_shaft(shown)]
+    rows += band
     if rows:
-        drawn.append(band_scale("Clearances, negative where it is tight", rows, 380))
+        drawn.append(band_scale("Play and clearances, negative where it is tight", rows, 380))
     says.append(Said(f"Press only on the ring with the tight fit, squarely, with a sleeve; warm it to {rules['bearing.heat']:g} °C at most; one pulled off through its balls is scrap. No grease, oil or silicone near brushes and commutator.", None, ("bearing.heat",)))  # fmt: skip
     return {"says": says, "drawn_here": drawn}
