@@ -152,7 +152,14 @@ def test_a_site_figure_changes_the_verdict_that_shows_it(ines: Page, watch: Watc
 def test_a_sum_by_keyboard(page: Page, watch: Watch) -> None:
     watch.answers = {422}
     page.goto("/sums")
-    page.keyboard.press("8")
+    page.keyboard.press("2")
+    page.keyboard.press("5")
+    expect(page.locator("h1")).to_have_text("Vibration")
+    page.goto("/sums")
+    page.keyboard.press("2")
+    expect(page.locator("h1")).to_have_text("Brush limit")
+    page.goto("/sums")
+    page.keyboard.press("9")
     expect(page.locator("#commutator_d_mm")).to_be_focused()
     page.keyboard.press("Control+A")
     page.keyboard.type("2.44 in")

@@ -1,4 +1,4 @@
-"""All sums by name, in the order in which a motor is judged and mended."""
+"""All sums by name and by subject, in the order in which a motor is judged and mended."""
 
 from types import MappingProxyType
 
@@ -17,5 +17,12 @@ from norvash.core.sums import (
 )
 from norvash.core.sums.registry import Sum
 
-_GROUPS = (carbon, line, loading, fitting, intervals, before_opening, commutator, cutting, insulation, bearings, shaft)
-SUMS: MappingProxyType[str, Sum] = MappingProxyType({s.name: s for group in _GROUPS for s in group.SUMS})
+GROUPS: MappingProxyType[str, tuple[Sum, ...]] = MappingProxyType({
+    "Carbon, limit and dates": (*carbon.SUMS, *line.SUMS, *intervals.SUMS),
+    "Load and fit of brushes": (*loading.SUMS, *fitting.SUMS),
+    "Before opening": before_opening.SUMS,
+    "Commutator": (*commutator.SUMS, *cutting.SUMS),
+    "Windings": insulation.SUMS,
+    "Bearings and shaft": (*bearings.SUMS, *shaft.SUMS),
+})  # fmt: skip
+SUMS: MappingProxyType[str, Sum] = MappingProxyType({s.name: s for group in GROUPS.values() for s in group})

@@ -23,9 +23,10 @@ router = APIRouter()
 @router.get("/sums")
 def show(request: Request) -> HTMLResponse:
     """Show all sums."""
-    from norvash.core.sums.catalogue import SUMS
+    from norvash.core.sums.catalogue import GROUPS, SUMS
 
-    return page(request, "sums.html", area="Sums", sums=SUMS.values(), errors={})
+    numbers = {name: i for i, name in enumerate(SUMS, start=1)}
+    return page(request, "sums.html", area="Sums", groups=GROUPS, numbers=numbers, errors={})
 
 
 def as_typed(given: Mapping[str, Any]) -> dict[str, str]:

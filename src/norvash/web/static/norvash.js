@@ -1,7 +1,8 @@
 // Keys, key sheet and small fillings-in; everything that computes is on the server.
 (function () {
   "use strict";
-  let going = false;
+  const NUMBER_MS = 700;
+  let going = false, number = "", waits = 0;
 
   // A measuring field that is still empty takes the keys of its page: no reading begins with one of them.
   function typing(target, key) {
@@ -38,9 +39,22 @@
     if (event.key === "g") { going = true; setTimeout(() => { going = false; }, 1500); return; }
     if (event.key === "?") { showKeys(); event.preventDefault(); return; }
     if (event.key === "Enter" && event.target !== document.body) { return; }
-    const found = [...document.querySelectorAll("[data-key]")].find((e) => e.dataset.key === event.key);
+    const found = keyed(event.key);
     if (found) { event.preventDefault(); press(found); }
   });
+
+  // What a key stands for; a number of two figures is waited for where there is one that begins so.
+  function keyed(key) {
+    const all = [...document.querySelectorAll("[data-key]")], exactly = (typed) => all.find((e) => e.dataset.key === typed);
+    clearTimeout(waits);
+    if (!/^[0-9]$/.test(key)) { number = ""; return exactly(key); }
+    const typed = number + key;
+    number = "";
+    if (!all.some((e) => e.dataset.key.length > typed.length && e.dataset.key.startsWith(typed))) { return exactly(typed) || exactly(key); }
+    number = typed;
+    waits = setTimeout(() => { const found = exactly(number); number = ""; if (found) { press(found); } }, NUMBER_MS);
+    return undefined;
+  }
 
   // In the hours book Enter keeps a row and moves on to the next; a row that was changed is kept when it is left.
   let entered = false;
