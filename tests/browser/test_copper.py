@@ -4,7 +4,7 @@ import re
 from datetime import datetime, timedelta
 
 import pytest
-from playwright.sync_api import Browser, Page, expect
+from playwright.sync_api import Browser, BrowserContext, Page, expect
 
 from conftest import Shop
 from live import Watch
@@ -171,3 +171,28 @@ def test_bars_are_painted_alone_under_sums(ines: Page) -> None:
     expect(page.locator("#burnt_bars")).to_have_value("86")
     page.get_by_role("button", name="Work it out").press("Enter")
     expect(page.locator(".advice")).to_contain_text("2 spots prove nothing")
+
+
+def test_a_map_painted_meanwhile_by_somebody_else_is_not_overwritten(
+    ines: Page, context: BrowserContext, watch: Watch, sheet: str, shop: Shop
+) -> None:
+    """What was painted without network stays on the map and in its field; painting on stands over what is there now."""
+    page, watch.cut, watch.answers = ines, True, {409}
+    page.goto(f"/sheets/{sheet}/commutator")
+    context.set_offline(True)
+    page.locator("#bars-field").focus()
+    for key in ("Home", "4", "Space"):
+        page.keyboard.press(key)
+    expect(page.locator("#waiting")).to_contain_text("One entry waits")
+    enter(shop.conn, shop.later(minutes=1).act(), sheet, "bar-map", 0, "pitted 9")
+    context.set_offline(False)
+    expect(page.get_by_role("alert").first).to_contain_text("pitted 9")
+    expect(page.locator("#waiting")).to_be_hidden()
+    expect(page.locator("[id='in-bar-map.0']")).to_have_value("burnt 1")
+    assert kept(shop, sheet, "bar-map") == "pitted 9"
+    page.locator("#bars-field").focus()
+    expect(page.locator("svg.bar-map >> visible=true >> [data-on='1']")).to_have_attribute("href", "#bar-+burnt")
+    for key in ("End", "Space"):
+        page.keyboard.press(key)
+    says(page, "map", "more at bar 1 and bar 87")
+    assert kept(shop, sheet, "bar-map") == "burnt 1, 87"
