@@ -29,7 +29,8 @@ class Typist:
         took = (time.perf_counter() - started) * 1000
         if status != 303:
             raise SystemExit(f"an entry was refused: {status}")
-        mark = f'name="field" value="{field}"><input type="hidden" name="place" value="{place}"><input type="hidden" name="replaces" value="'
+        at = "" if place == "0" else f'<input type="hidden" name="place" value="{place}">'
+        mark = f'name="field" value="{field}">{at}<input type="hidden" name="replaces" value="'
         self.replaces[field + place] = page.split(mark, 1)[1].split('"', 1)[0] if mark in page else ""
         return took
 

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterable
 from dataclasses import dataclass
+from typing import NamedTuple
 
 from norvash.core.part_findings import BY_ID as FINDINGS
 from norvash.core.quantities import UNITS
@@ -61,7 +62,24 @@ class Said:
     rules: tuple[str, ...] = ()
 
 
-Group = tuple[str, list[Entry]]
+class Group(NamedTuple):
+    """Fields of a stage that stand together, under a heading."""
+
+    words: str
+    entries: list[Entry]
+
+    def of_kind(self, *kinds: str) -> list[Entry]:
+        """Return the entries of some kinds."""
+        return [e for e in self.entries if e.field.kind in kinds]
+
+    @property
+    def said(self) -> str:
+        """Return what was entered, in words."""
+        return ", ".join(e.said for e in self.entries if e.said)
+
+    def holds(self, place: str) -> bool:
+        """Tell whether a field at a place, as trouble names it, is among them."""
+        return any(f"{e.field.id}.{e.place}" == place for e in self.entries)
 
 
 def entry(shown: SheetPage, field: SheetField, place: int = 0, label: str = "") -> Entry:
@@ -82,7 +100,7 @@ def groups_of(shown: SheetPage, stage: str, places: Iterable[int] = ()) -> list[
             found = entry(shown, field, place, _label(shown, field, place))
             if found.given or not shown.sheet.signed_at:
                 made.setdefault(group, []).append(found)
-    return list(made.items())
+    return [Group(words, entries) for words, entries in made.items()]
 
 
 def _places(shown: SheetPage, field: SheetField, places: Iterable[int]) -> Iterable[int]:

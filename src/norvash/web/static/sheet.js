@@ -116,8 +116,8 @@
     event.preventDefault();
     const body = new URLSearchParams(new FormData(form, by)), field = form.querySelector("[data-now]");
     if (field && field.matches("[data-measure]") && field.value.trim() === "") { field.value = field.defaultValue; moveOn(field); return; }
-    if (field && form.dataset.sent === field.value + body.get("replaces")) { moveOn(field); return; }
-    if (field) { form.dataset.sent = field.value + body.get("replaces"); }
+    if (field && form.dataset.sent === field.value + (body.get("replaces") || "")) { moveOn(field); return; }
+    if (field) { form.dataset.sent = field.value + (body.get("replaces") || ""); }
     body.set("act_id", newId());
     // What is entered again while the first still waits stands over it: an entry's id is the id of its act.
     const first = read(WAITING).filter((i) => i.form && i.form === form.id).pop();
