@@ -91,6 +91,17 @@ def test_everything_has_a_name_and_one_heading(ines: Page, watch: Watch, motor: 
         assert len(ids) == len(set(ids)), path
 
 
+def test_only_a_sheet_is_asked_how_new_it_is(ines: Page, watch: Watch, motor: str) -> None:
+    asked = list[str]()
+    ines.on("request", lambda r: asked.append(r.url))
+    ines.clock.install()
+    ines.goto(f"/policies/motor/{motor}")
+    ines.locator("#sheet").fill("no bench sheet, a table to paste")
+    ines.clock.run_for(3000)
+    expect(ines.locator("#sheet")).to_have_value("no bench sheet, a table to paste")
+    assert not [url for url in asked if "/version" in url]
+
+
 def luminance(colour: str) -> float:
     parts = [int(colour[i : i + 2], 16) / 255 for i in (1, 3, 5)]
     red, green, blue = (c / 12.92 if c <= 0.03928 else ((c + 0.055) / 1.055) ** 2.4 for c in parts)

@@ -6,7 +6,7 @@
   const memory = {};
   const read = (key) => { try { return JSON.parse(localStorage.getItem(key) || "[]"); } catch { return memory[key] || []; } };
   const write = (key, list) => { try { localStorage.setItem(key, JSON.stringify(list)); } catch { memory[key] = list; } };
-  const sheet = () => document.getElementById("sheet");
+  const sheet = () => document.querySelector("[data-sheet]");
   const newId = () => Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => b.toString(16).padStart(2, "0")).join("");
   const who = () => document.querySelector("[data-who]").dataset.who;
   // A connection that died without a word is given up after a while; asking again counts once.
@@ -40,7 +40,7 @@
 
   // A fresh page takes the place of the old one; what is being typed elsewhere, the focus and what was unfolded stay.
   function merge(html, sentItem) {
-    const fresh = new DOMParser().parseFromString(html, "text/html"), next = fresh.getElementById("sheet"), old = sheet();
+    const fresh = new DOMParser().parseFromString(html, "text/html"), next = fresh.querySelector("[data-sheet]"), old = sheet();
     if (!next || !old) { location.reload(); return; }
     const active = document.activeElement, activeId = old.contains(active) ? active.id : "";
     const at = activeId && active.selectionStart !== undefined ? [active.selectionStart, active.selectionEnd] : null;
