@@ -331,7 +331,7 @@ def test_a_connection_that_dies_without_a_word_is_given_up(ines: Page, winch: st
     """The first sending never gets an answer; the page asks again, and the entry counts once."""
     open_sheet(ines, winch, quick=True)
     ines.evaluate(
-        "AbortSignal.timeout = (ms) => { const c = new AbortController(); setTimeout(() => c.abort(), ms / 40); return c.signal; }"
+        "AbortSignal.timeout = (ms) => { const c = new AbortController(); setTimeout(() => c.abort(), ms / 4); return c.signal; }"
     )
     ines.route("**/readings", lambda route: None, times=1)
     ines.locator("#value-1").fill("19.3")
