@@ -4,7 +4,7 @@ import re
 from datetime import datetime, timedelta
 
 import pytest
-from playwright.sync_api import Browser, BrowserContext, Page, expect
+from playwright.sync_api import Browser, BrowserContext, Page, Route, expect
 
 from conftest import Shop
 from live import Watch
@@ -171,6 +171,23 @@ def test_bars_are_painted_alone_under_sums(ines: Page) -> None:
     expect(page.locator("#burnt_bars")).to_have_value("86")
     page.get_by_role("button", name="Work it out").press("Enter")
     expect(page.locator(".advice")).to_contain_text("2 spots prove nothing")
+
+
+def test_what_is_painted_while_an_answer_is_on_its_way_stands_over_it(ines: Page, sheet: str, shop: Shop) -> None:
+    page = ines
+    page.goto(f"/sheets/{sheet}/commutator")
+    held = list[Route]()
+    page.route("**/entries", lambda route: held.append(route), times=1)
+    page.locator("#bars-field").focus()
+    for key in ("Home", "4", "Space"):
+        page.keyboard.press(key)
+    page.wait_for_timeout(600)
+    page.keyboard.press("End")
+    page.keyboard.press("Space")
+    held[0].continue_()
+    says(page, "map", "more at bar 1 and bar 87")
+    expect(page.locator("#bars-field")).to_be_focused()
+    assert kept(shop, sheet, "bar-map") == "burnt 1, 87"
 
 
 def test_a_map_painted_meanwhile_by_somebody_else_is_not_overwritten(

@@ -52,8 +52,10 @@
   // What was refused, because somebody else painted meanwhile, stays in its field and is what is shown and painted on.
   function showKept() {
     const words = input();
-    if (words.dataset.kept !== undefined && words.dataset.kept !== words.value) { for (let b = 1; b <= count(); b += 1) { redraw(b); } }
+    if (words.dataset.kept !== undefined && words.dataset.kept !== words.value) { redrawAll(); }
   }
+
+  function redrawAll() { for (let b = 1; b <= count(); b += 1) { redraw(b); } }
 
   function cursor() {
     document.querySelectorAll("#bars-field .bar-cursor").forEach((c) => c.remove());
@@ -177,8 +179,18 @@
   document.addEventListener("focusin", (event) => {
     if (!field() || still()) { return; }
     choose(condition);
-    if (event.target === field()) { if (bar > count()) { bar = 1; } if (!timer) { shown = null; showKept(); } cursor(); tell(); }
+    if (event.target === field()) {
+      if (bar > count()) { bar = 1; }
+      if (timer || stroke !== null) { redrawAll(); } else { shown = null; showKept(); }
+      cursor(); tell();
+    }
   });
-  document.addEventListener("focusout", (event) => { if (field() && !still() && event.target === field()) { document.querySelectorAll("#bars-field .bar-cursor").forEach((c) => c.remove()); if (timer) { keep(); } } });
+  // Whoever leaves the map has it kept at once. A fresh page that takes the place of the old one takes the cursor for a moment only:
+  // what was painted meanwhile is then kept with the new page's form, over what it shows.
+  document.addEventListener("focusout", (event) => {
+    if (!field() || still() || event.target !== field()) { return; }
+    document.querySelectorAll("#bars-field .bar-cursor").forEach((c) => c.remove());
+    if (timer && event.relatedTarget) { keep(); } else if (timer) { setTimeout(() => { if (timer && document.activeElement !== field()) { keep(); } }, 0); }
+  });
   if (field() && !still()) { choose(condition); }
 })();

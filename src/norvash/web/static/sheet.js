@@ -42,6 +42,7 @@
   function merge(html, sentItem) {
     const fresh = new DOMParser().parseFromString(html, "text/html"), next = fresh.querySelector("[data-sheet]"), old = sheet();
     if (!next || !old) { location.reload(); return; }
+    if (Number(next.dataset.version) < Number(old.dataset.version)) { return; }
     const active = document.activeElement, activeId = old.contains(active) ? active.id : "";
     const at = activeId && active.selectionStart !== undefined ? [active.selectionStart, active.selectionEnd] : null;
     const stops = (part) => [...part.querySelectorAll("a[href], button, input:not([type=hidden]), select, summary")];
