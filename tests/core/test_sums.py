@@ -119,6 +119,8 @@ BAD: dict[str, tuple[str, object, str]] = {
     "finish deeper than rough": ("skim-plan", {"diameter_mm": 58, "diameter_min_mm": 56, "rough_cut_mm": 0.02, "finish_cut_mm": 0.1}, "finish_cut_mm"),
     "no such tool": ("skim-plan", {"diameter_mm": 58, "diameter_min_mm": 56, "tool": "butter"}, "tool"),
     "half an index": ("insulation", {"resistance_megohm": 9, "one_minute_megohm": 5}, "ten_minutes_megohm"),
+    "float over all bounds": ("end-float", {"float_mm": 70, "float_high_mm": 1}, "float_mm"),
+    "a band that ends before it begins": ("end-float", {"float_mm": 0.7, "float_low_mm": 0.3, "float_high_mm": 0.1}, "float_high_mm"),
     "no such machine": ("insulation", {"resistance_megohm": 9, "machine": "kite"}, "machine"),
     "one coil": ("field-coils", {"coils_ohm": [4.0]}, "coils_ohm"),
     "cold only": ("field-coils", {"cold_ohm": 4.0}, "hot_ohm"),
@@ -194,3 +196,21 @@ def test_further_answers(rules: MotorRules) -> None:
         "usable-carbon", {"protrusion_mm": -1.5, "protrusion_constant_mm": 14, "new_mm": 22, "limit_mm": 8}, rules
     )
     assert (stuck["length_mm"], stuck["stage"]) == (12.5, "watch")
+
+
+TYPED: dict[str, tuple[str, dict[str, str], str]] = {
+    "no bars": ("bar-map", {"bars": "0", "marked_bars": "1"}, "Bars: 0 cannot be. Give from 5 to 400."),
+    "half a bar": ("bar-map", {"bars": "40", "marked_bars": "2.5"}, "Dark or burnt bars: “2.5” is no whole number."),
+    "nothing measured": ("vibration", {"vibration_mm_per_s": "-"}, "Velocity, root mean square: a value is missing."),
+    "not given": ("vibration", {}, "Velocity, root mean square is missing."),
+    "out of bounds": ("end-float", {"float_mm": "70", "float_high_mm": "1"}, "End float, as measured: 70 cannot be. Give from 0 to 50."),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("name", "typed", "words"), TYPED.values(), ids=TYPED.keys())
+def test_what_was_typed_into_a_form_is_answered_by_its_label(
+    name: str, typed: dict[str, str], words: str, rules: MotorRules
+) -> None:
+    with pytest.raises(SeveralErrors) as raised:
+        work_out_typed(name, typed, rules)
+    assert words in f"{raised.value.errors[0].problem} {raised.value.errors[0].remedy}"

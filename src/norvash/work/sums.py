@@ -25,15 +25,16 @@ def answer(name: str, given: object, rules: MotorRules) -> dict[str, Any]:
     return {"sum": name, **asdict(work_out(name, given, rules)[1])}
 
 
-def work_out(name: str, given: object, rules: MotorRules) -> tuple[Any, Any]:
-    """Return a sum's inputs as checked and its result; raises as `answer` does."""
+def work_out(name: str, given: object, rules: MotorRules, *, typed: bool = False) -> tuple[Any, Any]:
+    """Return a sum's inputs as checked and its result; raises as `answer` does, by label where it was typed into a form."""
     entry = find(SUMS, name)
     if not isinstance(given, dict):
         raise InputError("The inputs are not a JSON object.", 'Send {"name": value, …}.')
     try:
         checked = model(name).model_validate(given)
     except ValidationError as error:
-        raise SeveralErrors([_plain(e) for e in error.errors()]) from None
+        asked = {f.name: f.metadata["ask"] for f in fields(entry.inputs)} if typed else {}
+        raise SeveralErrors([_plain(e, asked) for e in error.errors()]) from None
     inputs = entry.inputs(**dict(checked))
     return inputs, entry.compute(inputs, rules)
 
@@ -52,7 +53,7 @@ def work_out_typed(name: str, typed: dict[str, str], rules: MotorRules) -> tuple
             errors.append(error.at(field.name))
     if errors:
         raise SeveralErrors(errors)
-    return work_out(name, given, rules)
+    return work_out(name, given, rules, typed=True)
 
 
 def _read(text: str, asked: Ask, many: bool, one: bool) -> Any:
@@ -116,15 +117,29 @@ def _bounded(kind: Any, asked: Ask) -> Any:
     return kind
 
 
-def _plain(error: Any) -> NorvashError:
-    """Return one of Pydantic's errors in our words, at its field."""
-    name = next((str(p) for p in error["loc"] if not str(p).startswith(("list[", "float", "constrained"))), "")
+def _plain(error: Any, asked: dict[str, Ask]) -> NorvashError:
+    """Return one of Pydantic's errors in our words, at its field; by its label where it is known how it was asked for."""
+    name = str(error["loc"][0]) if error["loc"] else ""
     if error["type"] == "extra_forbidden":
         return InputError(
             f"“{name}” is not an input of this sum.", "Leave it out, or see the sum's page for its names.", name
         )
     if error["type"] == "missing":
-        return InputError(f"{name} is missing.", "Give it a value.", name)
+        return InputError(f"{asked[name].label if name in asked else name} is missing.", "Give it a value.", name)
+    if name in asked:
+        return _beside_label(error, name, asked[name])
     got = repr(error["input"])
     return InputError(f"{name}: {got[:60]} does not fit ({error['msg'][0].lower()}{error['msg'][1:]}).",
                       "Give a plain number in the unit of the field's name.", name)  # fmt: skip
+
+
+def _beside_label(error: Any, name: str, asked: Ask) -> NorvashError:
+    got = error["input"]
+    if got is None:
+        return InputError(
+            f"{asked.label}: a value is missing.", "Give a number for each; a dash does not do here.", name
+        )
+    if error["type"].startswith("int"):
+        return InputError(f"{asked.label}: “{got:g}” is no whole number.", "Give a whole number.", name)
+    low = f"more than {asked.low:g}" if asked.above_low else f"{asked.low:g}"
+    return InputError(f"{asked.label}: {got:g} cannot be.", f"Give from {low} to {asked.high:g}.", name)

@@ -112,7 +112,7 @@ def heat_now(sheet: Sheet, rules: MotorRules) -> tuple[float, float | None] | No
     return warm, None if air is None else warm - air
 
 
-_RUN = re.compile(r"([0-9]{1,3})(?:\s*[-–]\s*([0-9]{1,3}))?")
+_RUN = re.compile(r"([0-9]{1,4})(?:\s*[-–]\s*([0-9]{1,4}))?")
 _MOST_SLOTS = 40
 
 
