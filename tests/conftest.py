@@ -1,5 +1,6 @@
 """What all tests share: an empty site, a person, and jobs in a few words."""
 
+import fcntl
 import os
 from collections.abc import Iterator
 from dataclasses import dataclass, field
@@ -11,6 +12,7 @@ from hypothesis import settings
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
+from norvash.demo.playhouse import prepare
 from norvash.store import people
 from norvash.store.database import Connection, connect, migrate, transaction
 from norvash.work.acting import Act
@@ -90,6 +92,18 @@ def fill_site(conn: Connection) -> None:
     with transaction(conn):
         people.change_site(conn, "Test shop", None, NOW)
         people.add_person(conn, people.Person("person-of-test", "Ines Torvald"), NOW)
+
+
+@pytest.fixture(scope="session")
+def playhouse(tmp_path_factory: pytest.TempPathFactory) -> Path:
+    """Return the demo's database, made once a run for all workers; whoever writes takes a copy."""
+    base = tmp_path_factory.getbasetemp()
+    path = (base.parent if "PYTEST_XDIST_WORKER" in os.environ else base) / "playhouse.db"
+    with Path(f"{path}.lock").open("w") as lock:
+        fcntl.flock(lock, fcntl.LOCK_EX)
+        if not path.exists():
+            prepare(path, reset=False)
+    return path
 
 
 @pytest.fixture

@@ -2,6 +2,7 @@
 
 import re
 from collections.abc import Iterator
+from contextlib import contextmanager
 from html import unescape
 from pathlib import Path
 
@@ -14,13 +15,20 @@ from norvash.web.app import create_app
 ORIGIN = "http://localhost"
 
 
-@pytest.fixture
-def client(db: Path) -> Iterator[TestClient]:
+@contextmanager
+def opened(db: Path, person: str = "person-of-test") -> Iterator[TestClient]:
+    """Return a client of the application on a database, with somebody at work."""
     app = create_app(Settings(db=db, log=False))
     with TestClient(app, base_url=ORIGIN, headers={"Origin": ORIGIN}) as made:
-        made.cookies.set("norvash_person", "person-of-test")
+        made.cookies.set("norvash_person", person)
         yield made
         app.state.catching_up.join()
+
+
+@pytest.fixture
+def client(db: Path) -> Iterator[TestClient]:
+    with opened(db) as made:
+        yield made
 
 
 def act_id(page: str) -> str:

@@ -8,7 +8,13 @@ from pathlib import Path
 
 import pytest
 
-from norvash.core.rules.catalogue import RULES
+from norvash.core.figures import INSTRUMENTS
+from norvash.core.rules.catalogue import FAMILIES, RULES
+from norvash.core.rules.fitting import CONTACT_DROP, GRADES
+from norvash.core.rules.readings import INSTRUMENT
+from norvash.core.rules.windings import INSULATION
+from norvash.core.windings import MACHINES
+from norvash.errors import NotFound
 from norvash.web.app import create_app
 
 ROOT = Path(__file__).parent.parent
@@ -42,8 +48,23 @@ def test_vendored_files_match_their_manifest() -> None:
 
 def test_every_rule_is_used_by_the_code() -> None:
     text = "".join(p.read_text() for p in MODULES if "rules" not in p.parts)
-    families = ("stage.", "density.", "drop.", "pressure.", "instrument.", "fit.", "insulation.")
-    assert [r for r in RULES if f'"{r}"' not in text and f"['{r}']" not in text and not r.startswith(families)] == []
+    formed = {rule_id for family in FAMILIES for rule_id in family.ids}
+    assert [r for r in RULES if f'"{r}"' not in text and f"['{r}']" not in text and r not in formed] == []
+
+
+def test_an_id_that_is_put_together_comes_from_a_family_whose_members_all_exist() -> None:
+    assert [rule_id for family in FAMILIES for rule_id in family.ids if rule_id not in RULES] == []
+    assert [p.name for p in MODULES if re.search(r"(rules\[|figure\(|rule\()f[\"']", p.read_text())] == []
+    starts = {family.pattern.partition("{")[0] for family in FAMILIES}
+    put_together = re.compile(rf"f[\"']({'|'.join(map(re.escape, starts))})\{{")
+    assert [p.name for p in MODULES if put_together.search(p.read_text())] == []
+    assert (CONTACT_DROP.members, INSTRUMENT.members, INSULATION.members) == (
+        GRADES,
+        tuple(INSTRUMENTS),
+        tuple(MACHINES),
+    )
+    with pytest.raises(NotFound, match=r"no “drop\.side”"):
+        CONTACT_DROP.of("side")
 
 
 def test_the_rule_list_in_the_docs_is_current() -> None:

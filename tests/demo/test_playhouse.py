@@ -17,10 +17,8 @@ from norvash.work.sheet_page import sheet_page
 
 
 @pytest.fixture(scope="module")
-def house(tmp_path_factory: pytest.TempPathFactory) -> Iterator[Connection]:
-    path = tmp_path_factory.mktemp("house") / "demo.db"
-    assert "26 motors" in prepare(path, reset=True)
-    conn = connect(path)
+def house(playhouse: Path) -> Iterator[Connection]:
+    conn = connect(playhouse)
     yield conn
     conn.close()
 

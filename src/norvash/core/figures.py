@@ -5,10 +5,10 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 from norvash.core.quantities import parse
+from norvash.core.rules.fitting import GRADES
 from norvash.core.season import read_months
 from norvash.errors import InputError
 
-GRADES = ("carbon-graphite", "electrographite", "resin-bonded", "metal-graphite", "high-metal")
 METHODS = {
     "length": "length, brush out of its holder",
     "depth": "depth from a fixed rim; grows as the brush wears",

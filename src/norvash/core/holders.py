@@ -24,7 +24,7 @@ def side_fit(name: str, brush_mm: float, box_mm: float, rules: MotorRules) -> Si
 
     Units: brush_mm, box_mm [mm]. Source: rules fit.*
     """
-    least, most, dressing = (rules[f"fit.{k}"] for k in ("clearance-least", "clearance-most", "dressing"))
+    least, most, dressing = (rules[k] for k in ("fit.clearance-least", "fit.clearance-most", "fit.dressing"))
     clearance = box_mm - brush_mm
     shown = f"{name}: {clearance:+.3f} mm of clearance"
     if clearance > most + 1e-9:

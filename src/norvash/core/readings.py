@@ -8,6 +8,7 @@ from norvash.core.brushes import taper_deg
 from norvash.core.figures import Figures, spring_table
 from norvash.core.quantities import Typed, better_units, parse, parse_count
 from norvash.core.rules.book import MotorRules
+from norvash.core.rules.readings import INSTRUMENT
 from norvash.errors import InputError
 
 
@@ -31,7 +32,7 @@ class Reading:
 
 def uncertainty_mm(instrument: str, new_mm: float, rules: MotorRules) -> float:
     """Return the standard uncertainty of one reading [mm]. Source: rules instrument.*"""
-    figure = rules[f"instrument.{instrument}"]
+    figure = rules[INSTRUMENT.of(instrument)]
     return figure * new_mm if instrument == "eye" else figure
 
 
@@ -44,7 +45,7 @@ def read(text: str, figures: Figures, rules: MotorRules, method: str = "", instr
     instrument = instrument or figures.word("instrument") or "digital-caliper"
     readers = {"length": _length, "depth": _depth, "protrusion": _protrusion, "wear line": _wear_line,
                "compare": _compare, "spring position": _spring}  # fmt: skip
-    if method not in readers or f"instrument.{instrument}" not in rules.book.rules:
+    if method not in readers or instrument not in INSTRUMENT.members:
         raise InputError("This way of measuring is not known.", "Choose one from the list.", "method")
     return readers[method](text, figures, rules, instrument)
 

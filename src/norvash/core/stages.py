@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from norvash.core.rules.book import MotorRules
+from norvash.core.rules.brushes import STAGE
 
 Stage = Literal["fit", "watch", "plan", "change", "stop"]
 STAGES: tuple[Stage, ...] = ("fit", "watch", "plan", "change", "stop")
@@ -44,8 +45,9 @@ def stage_of(usable: float, rules: MotorRules) -> Staged:
     """
     worst_first: tuple[Stage, ...] = ("stop", "change", "plan", "watch")
     for stage in worst_first:
-        if usable <= rules[f"stage.{stage}"] + 1e-12:
-            return Staged(stage, f"stage.{stage}")
+        rule_id = STAGE.of(stage)
+        if usable <= rules[rule_id] + 1e-12:
+            return Staged(stage, rule_id)
     return Staged("fit", "stage.watch")
 
 

@@ -4,6 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from norvash.core.rules.book import MotorRules
+from norvash.core.rules.windings import INSULATION
 from norvash.core.stages import Stage
 from norvash.errors import InputError
 
@@ -48,7 +49,7 @@ def least_megohm(machine: str, rated_v: float | None, rules: MotorRules) -> floa
 
     Units: -> [MΩ]. Source: rules insulation.*
     """
-    base = rules[f"insulation.{machine}"]
+    base = rules[INSULATION.of(machine)]
     return base + (rated_v or 0.0) / 1000 if machine == "old" else base
 
 

@@ -7,6 +7,7 @@ from norvash.core.bearings.designation import decode
 from norvash.core.bearings.fitting import bush_lines, ring_lines, shim_mm, squeeze
 from norvash.core.bearings.lasting import judge_vibration
 from norvash.core.rules.book import MotorRules
+from norvash.core.rules.windings import INSULATION
 from norvash.core.sheet.field import BEARINGS
 from norvash.core.sheet.insulated import (
     InsulationTest,
@@ -36,7 +37,7 @@ def windings(shown: SheetPage, tests: tuple[InsulationTest, ...]) -> dict[str, A
         Said(
             f"Test voltage: {volts_to_test_with(shown.context.facts.rated_v)}, people clear, discharge after. Judged as: {MACHINES[kind]}.",
             None,
-            (f"insulation.{kind}",),
+            (INSULATION.of(kind),),
         )
     ]
     drawn: list[Drawing] = []

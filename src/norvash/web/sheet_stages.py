@@ -81,7 +81,7 @@ def stage(
     rules = shown.context.rules
     return {
         "groups": groups_of(shown, name, (position,) if position else ()), "signs": signs_of(shown, name),
-        "remark": entry(shown, BY_ID[f"remark.{name}"]), "skip": entry(shown, BY_ID[f"skip.{name}"]), "position": position,
+        "remark": entry(shown, BY_ID[f"remark.{name}"]), "skip": entry(shown, BY_ID[f"skip.{name}"]) if f"skip.{name}" in BY_ID else None, "position": position,
         "back": stages[here - 1] if here else "", "on": stages[here + 1] if here + 1 < len(stages) else "",
         "schools": [rules.choice(s) for s in AT_STAGE.get(name, ())], "causes": _causes(shown), "competent": COMPETENT,
         **(_OF_STAGE[name](_At(shown, position, typed, brushes, bench, tests)) if name in _OF_STAGE else {}),

@@ -89,7 +89,7 @@ def strengths(rules: MotorRules) -> tuple[float, ...]:
 
     Source: rules diagnosis.neutral, diagnosis.weak, diagnosis.for, diagnosis.strong
     """
-    return tuple(rules[f"diagnosis.{name}"] for name in ("neutral", "weak", "for", "strong"))
+    return tuple(rules[k] for k in ("diagnosis.neutral", "diagnosis.weak", "diagnosis.for", "diagnosis.strong"))
 
 
 @lru_cache(maxsize=512)

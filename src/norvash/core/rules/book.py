@@ -29,6 +29,30 @@ class Rule:
 
 
 @dataclass(frozen=True, slots=True)
+class Family:
+    """Rules that differ in one word of their ids: the only place where an id is put together."""
+
+    pattern: str
+    members: tuple[str, ...]
+
+    def of(self, member: str) -> str:
+        """Return the id of a member's rule.
+
+        Raises: NotFound for a word that has none.
+        """
+        if member not in self.members:
+            raise NotFound(
+                f"The rulebook has no “{self.pattern.format(member)}”.", "Use " + ", ".join(self.members) + "."
+            )
+        return self.pattern.format(member)
+
+    @property
+    def ids(self) -> tuple[str, ...]:
+        """Return the ids of all its rules."""
+        return tuple(self.of(m) for m in self.members)
+
+
+@dataclass(frozen=True, slots=True)
 class School:
     """A question with several good answers: its options as (key, words), the default and why, and what a class refuses."""
 

@@ -1,10 +1,11 @@
 """Rules about brush length: stages, limits, sets and the straight line."""
 
-from norvash.core.rules.book import Rule
+from norvash.core.rules.book import Family, Rule
 
 _TRADE = "trade practice; the maker's figure comes first"
 _HOUSE = "set by this rulebook, to be changed by the site"
 
+STAGE = Family("stage.{}", ("watch", "plan", "change", "stop"))
 STAGES = (
     Rule("stage.watch", "usable carbon at or under which a set is watched", "", 0.40, _HOUSE, 0, 1),
     Rule("stage.plan", "usable carbon at or under which the change is planned", "", 0.25, _HOUSE, 0, 1),

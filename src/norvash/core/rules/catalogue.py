@@ -15,7 +15,7 @@ from norvash.core.rules import (
     use,
     windings,
 )
-from norvash.core.rules.book import MotorRules, Override, Rule, Rulebook
+from norvash.core.rules.book import Family, MotorRules, Override, Rule, Rulebook
 from norvash.core.rules.schools import SCHOOLS
 
 GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
@@ -40,7 +40,8 @@ GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
 )
 RULES = MappingProxyType({rule.id: rule for _, group in GROUPS for rule in group})
 
-
+FAMILIES: tuple[Family, ...] = (brushes.STAGE, fitting.DENSITY_LOW, fitting.DENSITY_HIGH, fitting.CONTACT_DROP,
+                                 readings.INSTRUMENT, windings.INSULATION)  # fmt: skip
 SCHOOLS_BY_ID = MappingProxyType({school.id: school for school in SCHOOLS})
 
 

@@ -2,10 +2,11 @@
 
 from types import MappingProxyType
 
-from norvash.core.rules.book import Rule
+from norvash.core.rules.book import Family, Rule
 
 _TRADE = "trade practice; the maker's figure comes first"
 _HOUSE = "set by this rulebook, to be changed by the site"
+_ESTIMATE = "estimate, to be replaced by the grade's data sheet"
 
 _PRESSURE = {
     "appliance": (25, 50),
@@ -24,7 +25,18 @@ DENSITY = MappingProxyType(
         "high-metal": (20, 30),
     }
 )
-_DROP = {"carbon-graphite": 1.6, "electrographite": 2.0, "metal-graphite": 0.6, "high-metal": 0.3}
+_DROP = MappingProxyType(
+    {
+        "carbon-graphite": (1.6, _TRADE),
+        "electrographite": (2.0, _TRADE),
+        "resin-bonded": (3.0, _ESTIMATE),
+        "metal-graphite": (0.6, _TRADE),
+        "high-metal": (0.3, _TRADE),
+    }
+)
+GRADES = tuple(DENSITY)
+DENSITY_LOW, DENSITY_HIGH = Family("density.{}.low", GRADES), Family("density.{}.high", GRADES)
+CONTACT_DROP = Family("drop.{}", GRADES)
 _GAP = {"industrial": (1.6, 3.2), "traction": (1.6, 3.2)}
 
 LOADING = (
@@ -52,17 +64,17 @@ LOADING = (
     Rule("spring.plan", "deviation of the force that is planned for", "", 0.10, _TRADE, 0, 1),
     Rule("spring.change", "deviation of the force that means renewal", "", 0.20, _TRADE, 0, 1),
     *(
-        Rule(f"density.{grade}.low", f"current density of {grade}, guide from", "A/cm²", low, _TRADE, 0.1, 200)
+        Rule(DENSITY_LOW.of(grade), f"current density of {grade}, guide from", "A/cm²", low, _TRADE, 0.1, 200)
         for grade, (low, _) in DENSITY.items()
     ),
     *(
-        Rule(f"density.{grade}.high", f"current density of {grade}, guide up to", "A/cm²", high, _TRADE, 0.1, 200)
+        Rule(DENSITY_HIGH.of(grade), f"current density of {grade}, guide up to", "A/cm²", high, _TRADE, 0.1, 200)
         for grade, (_, high) in DENSITY.items()
     ),
     Rule("density.least-share", "share of the lower guide under which the film suffers", "", 1 / 3, _TRADE, 0, 1),
     *(
-        Rule(f"drop.{grade}", f"contact drop of a pair, {grade}", "V", drop, _TRADE, 0, 10)
-        for grade, drop in _DROP.items()
+        Rule(CONTACT_DROP.of(grade), f"contact drop of a pair, {grade}", "V", drop, source, 0, 10)
+        for grade, (drop, source) in _DROP.items()
     ),
     Rule("fit.clearance-least", "clearance between brush and box, at least", "mm", 0.05, _TRADE, 0, 2),
     Rule("fit.clearance-most", "clearance between brush and box, at most", "mm", 0.30, _TRADE, 0, 5),

@@ -1,10 +1,11 @@
 """Rules about instruments and about readings that cannot be right."""
 
-from norvash.core.rules.book import Rule
+from norvash.core.rules.book import Family, Rule
 
 _SHOP = "usual accuracy of the instrument in a workshop, one standard deviation"
 _HOUSE = "set by this rulebook, to be changed by the site"
 
+INSTRUMENT = Family("instrument.{}", ("digital-caliper", "vernier", "micrometer", "rule", "eye"))
 RULES = (
     Rule("instrument.digital-caliper", "digital caliper, standard uncertainty", "mm", 0.05, _SHOP, 0.001, 5),
     Rule("instrument.vernier", "vernier caliper, standard uncertainty", "mm", 0.05, _SHOP, 0.001, 5),

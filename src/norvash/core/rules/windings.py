@@ -2,12 +2,13 @@
 
 from types import MappingProxyType
 
-from norvash.core.rules.book import Rule
+from norvash.core.rules.book import Family, Rule
 
 _TRADE = "trade practice; local rules and the maker's figure come first"
 _HOUSE = "set by this rulebook, to be changed by the site"
 _COPPER = "property of copper"
 
+INSULATION = Family("insulation.{}", ("earthed", "double", "modern", "small", "old", "other"))
 RULES = (
     Rule("insulation.earthed", "insulation of a tool or appliance with protective earth, as measured", "MΩ", 1.0, _TRADE, 0.01, 1e4),
     Rule("insulation.double", "insulation of a double insulated tool or appliance, as measured", "MΩ", 2.0, _TRADE, 0.01, 1e4),

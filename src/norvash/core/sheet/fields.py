@@ -113,14 +113,16 @@ _SIGN = (
         "next-look", "sign", "Next look", "Sooner than Norvash says, by day", "text", hint="a day; empty: as forecast"
     ),
 )
+# Signs inside the motor follow from what is found on its parts and are not asked for a second time.
 _SIGNS = tuple(
     SheetField(f"sign.{s.id}", s.stage, "Noticed", s.words, "pick", "", (*((a.id, a.words) for a in s.answers), (NOT_SO, s.not_so)),
-               "safe" if s.stage in INSIDE else "", classes=s.classes)
-    for s in SIGNS
+               classes=s.classes)
+    for s in SIGNS if s.stage not in INSIDE
 )  # fmt: skip
 _SKIP = tuple(
     SheetField(f"skip.{stage}", stage, "Skipped", f"{words}: skipped because", "text")
     for stage, words in STAGES.items()
+    if stage not in ("safe", "sign")
 )
 FIELDS: tuple[SheetField, ...] = (
     *_CALL, *_SIGNS, *_GATES, *_BEFORE, *_PERMIT, *_OPEN, *_BRUSHES, *_PARTS, *_SOUND, *part_fields.FIELDS, *_DECIDE, *_REWORK, *_CLOSE, *_PROVE,
@@ -150,6 +152,10 @@ def fields_of(stage: str, facts: Facts, rules: MotorRules) -> tuple[SheetField, 
     return tuple(f for f in FIELDS if f.stage == stage and is_offered(f, facts, rules))
 
 
+# What means nothing before the motor has a figure: a map of its bars, holders that are set after a cut.
+_NEEDS_FIGURE = {"bar-map": "bars", "holder-set": "commutator_now_mm"}
+
+
 def is_offered(field: SheetField, facts: Facts, rules: MotorRules) -> bool:
     """Tell whether a field is offered: by class, voltage, the taps there are, and what would make it run away."""
     if field.classes and facts.motor_class not in field.classes:
@@ -161,6 +167,8 @@ def is_offered(field: SheetField, facts: Facts, rules: MotorRules) -> bool:
         return facts.rated_v is None or low == (field.id == "terminal-v")
     if field.id in ("noload-a", "noload-rpm"):
         return facts.may_run_free
+    if field.id in _NEEDS_FIGURE:
+        return facts.figures.stated(_NEEDS_FIGURE[field.id]) is not None
     if field.id.startswith("sign."):
         return offered(next(s for s in SIGNS if f"sign.{s.id}" == field.id), facts.motor_class)
     return True

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from norvash.core.holders import gap_reason
 from norvash.core.loading import bars_covered, current_density_a_per_cm2, pressure_kpa
 from norvash.core.rules.book import MotorRules
+from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW
 from norvash.core.seating import sagitta_mm, seating_method
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.verdict import Findings
@@ -80,12 +81,12 @@ def _current(sheet: Sheet, rules: MotorRules) -> list[Line]:
         return []
     if not grade:
         return [Line("Current density at rated current", density, "A/cm²", "grade not known", None, ())]
-    low, high = rules[f"density.{grade}.low"], rules[f"density.{grade}.high"]
+    ids = (DENSITY_LOW.of(grade), DENSITY_HIGH.of(grade))
+    low, high = rules[ids[0]], rules[ids[1]]
     right = None if sheet.facts.motor_class == "starter" else low * rules["density.least-share"] <= density <= high
-    made = [Line("Current density at rated current", density, "A/cm²", f"{low:g} to {high:g} A/cm² for {grade}", right,
-                 (f"density.{grade}.low", f"density.{grade}.high"))]  # fmt: skip
+    made = [Line("Current density at rated current", density, "A/cm²", f"{low:g} to {high:g} A/cm² for {grade}", right, ids)]  # fmt: skip
     if volts:
-        drop = rules[f"drop.{grade}"]
+        drop = rules[CONTACT_DROP.of(grade)]
         made.append(
             Line(
                 "Contact drop of a pair, share of the supply",
@@ -93,7 +94,7 @@ def _current(sheet: Sheet, rules: MotorRules) -> list[Line]:
                 "%",
                 f"{drop:g} V of {volts:g} V",
                 None,
-                (f"drop.{grade}",),
+                (CONTACT_DROP.of(grade),),
             )
         )
     return made

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 from norvash.core.rules.book import MotorRules
+from norvash.core.rules.windings import INSULATION
 from norvash.core.sums.registry import Sum, ask
 from norvash.core.windings import (
     AT_40,
@@ -67,7 +68,7 @@ def insulation(given: InsulationIn, rules: MotorRules) -> InsulationOut:
         r40_megohm=found.r40, minimum_used_megohm=least, passes=found.passes, share_of_previous=found.share, raise_stage=found.fallen,
         stage_words={"fit": "in order", "watch": "to be watched", "stop": "no power"}.get(found.stage, found.stage),
         polarization_index=index.ratio if index else None, polarization=index.words if index else None, advice=found.words + warm,
-        rules=("insulation.half", "insulation.fall", f"insulation.{given.machine}", *(("polarization.good", "polarization.act") if index else ())),
+        rules=("insulation.half", "insulation.fall", INSULATION.of(given.machine), *(("polarization.good", "polarization.act") if index else ())),
     )  # fmt: skip
 
 

@@ -11,7 +11,7 @@ from norvash.core.loading import (
     pressure_kpa,
 )  # fmt: skip
 from norvash.core.rules.book import CLASSES, MotorRules
-from norvash.core.rules.fitting import DENSITY
+from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW, GRADES
 from norvash.core.sums.registry import Sum, ask
 from norvash.errors import InputError
 
@@ -85,7 +85,7 @@ class DensityIn:
     thickness_mm: float = ask("Thickness t", "length", above_low=True, high=500)
     width_mm: float = ask("Width a", "length", above_low=True, high=500)
     contact_share: float = ask("Contact share", "share", default=1.0, high=1, above_low=True, hint="while bedding in")
-    grade: str | None = ask("Grade family", "word", default=None, hint=", ".join(DENSITY))
+    grade: str | None = ask("Grade family", "word", default=None, hint=", ".join(GRADES))
     guide_low_a_per_cm2: float | None = ask("Guide from", "density", default=None, above_low=True)
     guide_high_a_per_cm2: float | None = ask("Guide up to", "density", default=None, above_low=True)
     commutator_d_mm: float | None = ask("Commutator diameter", "length", default=None, above_low=True)
@@ -121,7 +121,7 @@ def current_density(given: DensityIn, rules: MotorRules) -> DensityOut:
     low, high, ids = _guide(given, rules)
     below = None if low is None else seated < rules["density.least-share"] * low
     over = None if high is None else seated > high
-    drop = rules[f"drop.{given.grade}"] if f"drop.{given.grade}" in rules.book.rules else None
+    drop = None if given.grade is None else rules[CONTACT_DROP.of(given.grade)]
     covered = None
     if given.commutator_d_mm and given.bars:
         covered = bars_covered(given.thickness_mm, given.commutator_d_mm, given.bars)
@@ -142,9 +142,9 @@ def _guide(given: DensityIn, rules: MotorRules) -> tuple[float | None, float | N
         raise InputError("The guide is empty.", "Give the lower figure first.", "guide_high_a_per_cm2")
     if given.grade is None:
         return low, high, ("density.least-share",)
-    if given.grade not in DENSITY:
-        raise InputError(f"“{given.grade}” is no grade family.", "Use " + ", ".join(DENSITY) + ".", "grade")
-    ids = (f"density.{given.grade}.low", f"density.{given.grade}.high")
+    if given.grade not in GRADES:
+        raise InputError(f"“{given.grade}” is no grade family.", "Use " + ", ".join(GRADES) + ".", "grade")
+    ids = (DENSITY_LOW.of(given.grade), DENSITY_HIGH.of(given.grade))
     return (
         rules[ids[0]] if low is None else low,
         rules[ids[1]] if high is None else high,

@@ -10,10 +10,10 @@ from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.ranking import strengths
 from norvash.core.diagnosis.signs import SIGNS
 from norvash.core.rules.book import CLASSES, MotorRules, Rulebook
+from norvash.core.rules.brushes import STAGE
 from norvash.core.rules.catalogue import GROUPS, SCHOOLS_BY_ID, shipped
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.sheet.fields import STAGES as SHEET_STAGES
-from norvash.core.stages import STAGES
 from norvash.core.work_list import AT_STAGE, TASKS
 from norvash.drawing.stage_scale import stage_scale
 from norvash.errors import InputError, NorvashError
@@ -33,7 +33,7 @@ router = APIRouter()
 def show(request: Request, conn: Conn) -> HTMLResponse:
     """Show all rules and schools by subject."""
     book = rulebook(conn)
-    edges: dict[str, float] = {stage: book.figure(f"stage.{stage}").value for stage in STAGES if stage != "fit"}
+    edges: dict[str, float] = {stage: book.figure(STAGE.of(stage)).value for stage in STAGE.members}
     changed: dict[str, list[object]] = {}
     for override in book.overrides.values():
         changed.setdefault(override.rule_id, []).append(override)

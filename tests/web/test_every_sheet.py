@@ -1,0 +1,112 @@
+"""Every sheet of every motor can be shown: those of the playhouse, and every class with every construction, grade and method."""
+
+import shutil
+from collections.abc import Iterator
+from datetime import datetime, time, timedelta
+from itertools import product
+from pathlib import Path
+
+import pytest
+from starlette.testclient import TestClient
+
+from conftest import Shop
+from norvash.core.classes import TEMPLATES
+from norvash.core.figures import CONSTRUCTIONS, METHODS
+from norvash.core.rules.fitting import GRADES
+from norvash.core.sheet.fields import fields_of
+from norvash.demo.fleet import MACHINES
+from norvash.demo.playhouse import DEMO_DAY
+from norvash.store import motors, sheets
+from norvash.store.database import connect
+from norvash.work.acting import Act
+from norvash.work.context import load
+from norvash.work.sheet_state import put_together
+from norvash.work.sheets import open_sheet
+from norvash.work.signing import sign
+from pages import opened
+
+# Shown only once something else has happened on the sheet.
+LATER = ("permit.close", "ruled-out.", "confirm.")
+# A quick look is signed with a reason instead.
+FULL_ONLY = ("skip.", "waive.service")
+PLACES = {"": (0,), "position": (1,), "tap": (1, 2), "bearing": (1, 2), "number": (1,)}
+WRITER = "person-1-of-demo"
+
+
+@pytest.fixture(scope="module")
+def house(playhouse: Path, tmp_path_factory: pytest.TempPathFactory) -> Iterator[tuple[TestClient, Shop]]:
+    path = tmp_path_factory.mktemp("own-house") / "demo.db"
+    shutil.copy(playhouse, path)
+    with opened(path, WRITER) as client:
+        conn = connect(path)
+        yield client, Shop(conn, datetime.combine(DEMO_DAY, time(10)))
+        conn.close()
+
+
+def missing(client: TestClient, shop: Shop, sheet_id: str) -> dict[str, object]:
+    """Return what a sheet's stages do not show, or the status that they answer with instead."""
+    row = sheets.fetch_sheet(shop.conn, sheet_id)
+    context = load(shop.conn, row.motor_id)
+    hidden = (*LATER, *(FULL_ONLY if row.kind == "quick" else ()))
+    found: dict[str, object] = {}
+    for stage in put_together(shop.conn, row, context.facts).stages:
+        answer = client.get(f"/sheets/{sheet_id}/{stage}?position=1")
+        if answer.status_code != 200:
+            found[stage] = answer.status_code
+            continue
+        for field in fields_of(stage, context.facts, context.rules):
+            for place in PLACES[field.per]:
+                at = f'<input type="hidden" name="place" value="{place}">' if place else ""
+                if f'name="field" value="{field.id}">{at}' not in answer.text and not field.id.startswith(hidden):
+                    found[f"{stage}: {field.id} {place}"] = "not on its page"
+    return found
+
+
+@pytest.mark.long
+@pytest.mark.parametrize("tag", [m.tag for m in MACHINES])
+def test_a_full_sheet_and_a_quick_look_show_every_field(house: tuple[TestClient, Shop], tag: str) -> None:
+    client, shop = house
+    motor = motors.names(shop.conn)[tag.lower()]
+
+    def act() -> Act:
+        shop.later(seconds=30)
+        return Act(f"every-sheet-{tag}-{shop.now:%H%M%S}", WRITER, shop.now)
+
+    left = sheets.open_sheet_of(shop.conn, motor)
+    if left is not None:
+        assert missing(client, shop, left.id) == {}
+        sign(shop.conn, act(), left.id, "left as it is")
+    for kind in ("full", "quick"):
+        sheet = open_sheet(shop.conn, act(), motor, kind, "")
+        assert missing(client, shop, sheet) == {}
+        sign(shop.conn, act(), sheet, "nothing was done")
+
+
+def formed(shop: Shop, motor_class: str) -> str:
+    """Return an open sheet of a motor whose construction, grade and method are then changed by hand."""
+    figures = {"rated_v": "230", "rated_a": "9", "thickness_mm": "8", "width_mm": "16", "depth_new_mm": "3", "depth_constant_mm": "25",
+               "protrusion_constant_mm": "20", "wear_line_1_mm": "12", "wear_line_2_mm": "10", "spring_table": "0=22; 5=14; 10=6"}  # fmt: skip
+    return open_sheet(
+        shop.conn, shop.act(), shop.motor(tag=f"Z-{motor_class}", motor_class=motor_class, figures=figures), "full", ""
+    )
+
+
+@pytest.mark.long
+@pytest.mark.parametrize("motor_class", TEMPLATES)
+def test_every_construction_grade_and_method_of_a_class(client: TestClient, shop: Shop, motor_class: str) -> None:
+    shop.now = datetime.now() - timedelta(days=1)
+    sheet = formed(shop, motor_class)
+    motor = sheets.fetch_sheet(shop.conn, sheet).motor_id
+
+    def put(**figures: str) -> None:
+        for name, value in figures.items():
+            shop.conn.execute("insert or replace into motor_figure values (?, ?, null, ?)", (motor, name, value))
+
+    for construction, grade in product(CONSTRUCTIONS, ("", *GRADES)):
+        put(construction=construction, grade_family=grade)
+        for method in METHODS:
+            put(method=method)
+            assert client.get(f"/sheets/{sheet}/brushes?position=1").status_code == 200, (construction, grade, method)
+        put(method="length")
+        if grade in ("", GRADES[0]):
+            assert missing(client, shop, sheet) == {}, (construction, grade)
