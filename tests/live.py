@@ -22,6 +22,7 @@ from playwright.sync_api import (
 
 from norvash.config import Settings
 from norvash.web.app import create_app
+from norvash.web.serving import server_config
 
 expect.set_options(timeout=40_000)
 ARGS = [
@@ -39,12 +40,10 @@ def browser() -> Iterator[Browser]:
 
 
 @contextmanager
-def served(db: Path, gauge: str = "") -> Iterator[str]:
+def served(db: Path, gauge: str = "", **how: float) -> Iterator[str]:
     """Serve a site on a port of its own."""
-    config = uvicorn.Config(
-        create_app(Settings(db=db, log=False, gauge=gauge)), host="127.0.0.1", port=0, log_level="error", ws="none"
-    )
-    server = uvicorn.Server(config)
+    settings = Settings(db=db, log=False, gauge=gauge, port=0, **how)  # type: ignore[arg-type]
+    server = uvicorn.Server(server_config(create_app(settings), settings))
     thread = threading.Thread(target=server.run, daemon=True)
     thread.start()
     while not server.started:

@@ -40,20 +40,22 @@ def _run(db: Path, host: str, port: int, allow: list[str], gauge: str = "", *, l
     gc.disable()  # while everything is being loaded there is nothing to collect
     import uvicorn
 
-    from norvash.config import Settings
+    from norvash.config import Settings, check_allowed
     from norvash.web.app import create_app
     from norvash.web.logs import start_log
+    from norvash.web.serving import server_config
 
+    settings = Settings.with_environment(db=db, host=host, port=port, allowed_hosts=tuple(allow), log=log, gauge=gauge)
+    names = check_allowed(host, settings.allowed_hosts)
     start_log()
     port = _free_port(host, port)
-    application = create_app(
-        Settings.with_environment(db=db, host=host, port=port, allowed_hosts=tuple(allow), log=log, gauge=gauge)
-    )
+    settings = settings.model_copy(update={"port": port, "allowed_hosts": names})
+    application = create_app(settings)
     gc.freeze()
     gc.enable()
     shown = f"[{host}]" if ":" in host else host
     print(f"Norvash is on http://{shown}:{port}/  (Ctrl-C stops it)", flush=True)
-    uvicorn.run(application, host=host, port=port, log_level="warning", access_log=False, ws="none")
+    uvicorn.Server(server_config(application, settings)).run()
     print("Norvash has stopped; everything entered is kept.")
 
 
@@ -164,7 +166,12 @@ def _parser() -> argparse.ArgumentParser:
     one.add_argument("--db", type=Path, required=True, help="database file; a new one is made")
     one.add_argument("--host", default="127.0.0.1", help="address to listen on (default: this machine only)")
     one.add_argument("--port", type=int, default=8000, help="port; the next free one if it is taken")
-    one.add_argument("--allow", action="append", default=[], help="host name to answer to; may be repeated")
+    one.add_argument(
+        "--allow",
+        action="append",
+        default=[],
+        help="host name to answer to; may be repeated, needed on any address but this machine's own",
+    )
     one.add_argument("--gauge", default="", help="host:port of a gauge that speaks the line protocol")
     one.set_defaults(run=serve)
     one = commands.add_parser("demo", help=demo.__doc__)

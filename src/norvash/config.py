@@ -1,13 +1,47 @@
 """Settings: the only reader of the environment."""
 
 import os
+import re
+from ipaddress import ip_address
 from pathlib import Path
 from typing import Any, Self
 
 from pydantic import BaseModel, ConfigDict
 
+from norvash.errors import InputError
+
 LOOPBACK = ("localhost", "127.0.0.1", "[::1]")
 _PREFIX = "NORVASH_"
+_HOST_NAME = re.compile(r"[A-Za-z0-9]([A-Za-z0-9.-]{0,251}[A-Za-z0-9])?|\[[0-9A-Fa-f:.]{2,45}\]")
+
+
+def is_loopback(host: str) -> bool:
+    """Tell whether an address to listen on can only be reached from this machine."""
+    try:
+        return ip_address(host.strip("[]")).is_loopback
+    except ValueError:
+        return host == "localhost"
+
+
+def check_allowed(host: str, names: tuple[str, ...]) -> tuple[str, ...]:
+    """Return the host names that a server answers to.
+
+    Raises: InputError for what is no host name, and for an address that others can reach while no name is allowed.
+    """
+    for name in names:
+        if not _HOST_NAME.fullmatch(name):
+            raise InputError(
+                f"“{name}” is no host name.",
+                "Give a bare name like shop.example, without scheme, port or path.",
+                "allow",
+            )
+    if not names and not is_loopback(host):
+        raise InputError(
+            f"Listening on {host} lets others on the network in, and no name is allowed that they may use.",
+            "Say under which names it answers, once for each: --allow NAME.",
+            "allow",
+        )
+    return tuple(name.lower() for name in names)
 
 
 class Settings(BaseModel):
@@ -21,6 +55,8 @@ class Settings(BaseModel):
     allowed_hosts: tuple[str, ...] = ()
     most_body_bytes: int = 1_000_000
     most_upload_bytes: int = 25_000_000
+    most_header_bytes: int = 64_000
+    patience_s: float = 30.0
     log: bool = True
     gauge: str = ""
 
@@ -39,7 +75,8 @@ class Settings(BaseModel):
 
     @property
     def hosts(self) -> tuple[str, ...]:
-        """Return the host names that a request may be addressed to; empty means any."""
+        """Return the host names that a request may be addressed to; an address that others can reach has none of its own."""
         if self.allowed_hosts:
             return self.allowed_hosts
-        return LOOPBACK if self.host in ("127.0.0.1", "localhost", "::1") else ()
+        own = (f"[{self.host}]" if ":" in self.host else self.host,)
+        return (*LOOPBACK, *own) if is_loopback(self.host) else ()

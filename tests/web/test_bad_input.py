@@ -8,11 +8,12 @@ import pytest
 from starlette.testclient import TestClient
 
 from conftest import Shop
-from norvash.config import Settings
+from norvash.config import Settings, check_allowed
+from norvash.errors import InputError
 from norvash.store import rounds, use
 from norvash.store.database import connect
 from norvash.web.app import create_app
-from norvash.web.security import is_foreign
+from norvash.web.security import Refused, check_origin
 from norvash.work.acting import Act
 from norvash.work.logging_use import log_use
 
@@ -200,24 +201,32 @@ def test_one_brush_measured_by_two_at_the_same_time_keeps_both_in_the_record(
     assert len(rounds.list_readings(shop.conn, places["sheet"])) == 1
 
 
-FOREIGN = [
-    ("GET", "/", {"host": "localhost"}, False), ("GET", "/", {"host": "elsewhere.example"}, True),
-    ("GET", "/", {"host": "localhost", "sec-fetch-site": "cross-site"}, False),
-    ("POST", "/motors", {"host": "localhost:8000", "origin": "http://localhost:8000"}, False),
-    ("POST", "/motors", {"host": "localhost:8000", "origin": "http://localhost:8001"}, True),
-    ("POST", "/motors", {"host": "localhost", "sec-fetch-site": "same-site", "origin": "http://localhost"}, True),
-    ("POST", "/motors", {"host": "localhost", "sec-fetch-site": "same-origin"}, False),
-    ("POST", "/motors", {"host": "localhost"}, True), ("POST", "/api/v1/sums/seating", {"host": "localhost"}, False),
-    ("POST", "/api/v1/sums/seating", {"host": "localhost", "origin": "http://elsewhere.example"}, True),
-    ("POST", "/motors", {"host": "localhost", "origin": "null"}, True), ("POST", "/", {"host": "[::1]:8000", "origin": "http://[::1]:8000"}, False),
+REQUESTS = [
+    ("GET", "/", {"host": "localhost"}, 200), ("GET", "/", {"host": "elsewhere.example"}, 403), ("GET", "/", {"host": "LocalHost:8000"}, 200),
+    ("GET", "/", {"host": "localhost", "sec-fetch-site": "cross-site"}, 200),
+    ("POST", "/motors", {"host": "localhost:8000", "origin": "http://localhost:8000"}, 200),
+    ("POST", "/motors", {"host": "localhost:8000", "origin": "http://localhost:8001"}, 403),
+    ("POST", "/motors", {"host": "localhost", "sec-fetch-site": "same-site", "origin": "http://localhost"}, 403),
+    ("POST", "/motors", {"host": "localhost", "sec-fetch-site": "same-origin"}, 200),
+    ("POST", "/motors", {"host": "localhost"}, 403), ("POST", "/api/v1/sums/seating", {"host": "localhost"}, 200),
+    ("POST", "/api/v1/sums/seating", {"host": "localhost", "origin": "http://elsewhere.example"}, 403),
+    ("POST", "/motors", {"host": "localhost", "origin": "null"}, 403), ("POST", "/", {"host": "[::1]:8000", "origin": "http://[::1]:8000"}, 200),
+    *(("GET", "/", {"host": host}, 400) for host in ("", "[::1", "[evil]", "a b", "localhost:port", "localhost:8000:1", "u@localhost", "localhost/x")),
+    *(("POST", "/motors", {"host": "localhost", "origin": origin}, 400) for origin in ("http://[x", "http://", "localhost", "http://a b", "http://localhost/x")),
+    ("GET", "/", {"host": "localhost", "origin": "http://[x"}, 400),
 ]  # fmt: skip
 
 
-@pytest.mark.parametrize(("method", "path", "headers", "foreign"), FOREIGN)
-def test_what_counts_as_foreign(method: str, path: str, headers: dict[str, str], foreign: bool) -> None:
+@pytest.mark.parametrize(("method", "path", "headers", "status"), REQUESTS)
+def test_where_a_request_may_come_from(method: str, path: str, headers: dict[str, str], status: int) -> None:
     from starlette.datastructures import Headers
 
-    assert is_foreign(Headers(headers), method, path, ("localhost", "127.0.0.1", "[::1]")) is foreign
+    found = 200
+    try:
+        check_origin(Headers(headers), method, path, ("localhost", "127.0.0.1", "[::1]"))
+    except Refused as refusal:
+        found = refusal.status
+    assert found == status
 
 
 def test_settings_come_from_the_environment_only_where_nothing_is_given(
@@ -229,3 +238,19 @@ def test_settings_come_from_the_environment_only_where_nothing_is_given(
     assert (settings.hosts, settings.most_body_bytes) == (("shop.lan", "bench.lan"), 2000)
     assert Settings.with_environment(db=tmp_path / "x.db", allowed_hosts=("a",)).hosts == ("a",)
     assert Settings(db=tmp_path / "x.db", host="0.0.0.0").hosts == ()
+
+
+ALLOWED = [
+    ("127.0.0.1", (), True), ("localhost", (), True), ("::1", (), True), ("127.0.0.9", (), True), ("0.0.0.0", (), False), ("::", (), False),
+    ("192.168.4.7", (), False), ("0.0.0.0", ("Shop.lan",), True), ("0.0.0.0", ("http://shop.lan",), False), ("::", ("shop.lan:8000",), False),
+    ("127.0.0.1", ("",), False), ("0.0.0.0", ("[::1]", "10.0.0.4"), True),
+]  # fmt: skip
+
+
+@pytest.mark.parametrize(("host", "names", "fine"), ALLOWED)
+def test_an_open_address_needs_a_name_that_is_allowed(host: str, names: tuple[str, ...], fine: bool) -> None:
+    if fine:
+        assert check_allowed(host, names) == tuple(n.lower() for n in names)
+    else:
+        with pytest.raises(InputError):
+            check_allowed(host, names)

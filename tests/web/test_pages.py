@@ -79,6 +79,8 @@ def test_every_page_answers_with_its_guards(client: TestClient, path: str) -> No
     assert answer.headers["x-content-type-options"] == "nosniff"
     assert "style=" not in answer.text.replace("stylesheet", "")
     assert not re.search(r"<script(?![^>]*src=)|<style|\son[a-z]+=", answer.text)
+    head = client.head(path)
+    assert (head.status_code, head.content, head.headers["content-type"]) == (200, b"", answer.headers["content-type"])
 
 
 UNKNOWN = ["/nothing", "/motors/none-such", "/motors/none-such/hours", "/motors/none-such/measure", "/motors/none-such/new-set",

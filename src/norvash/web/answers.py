@@ -118,7 +118,7 @@ def page(request: Request, template: str, status: int = 200, /, **values: Any) -
     values.setdefault("today", getattr(request.state, "today", None))
     theme = request.cookies.get("norvash_theme", "")
     text = ENVIRONMENT.get_template(template).render(
-        request=request, path=request.url.path, theme=theme if theme in ("light", "dark") else "", **values
+        request=request, path=request.scope["path"], theme=theme if theme in ("light", "dark") else "", **values
     )
     return HTMLResponse(text, status)
 
@@ -159,7 +159,8 @@ def plain_error(error: NorvashError) -> dict[str, Any]:
 
 def wants_json(request: Request) -> bool:
     """Tell whether to answer in JSON."""
-    return request.url.path.startswith("/api/") or request.url.path == "/healthz"
+    path: str = request.scope["path"]
+    return path.startswith("/api/") or path == "/healthz"
 
 
 def error_answer(request: Request, error: NorvashError, status: int | None = None) -> Response:

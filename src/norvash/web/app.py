@@ -21,7 +21,7 @@ from norvash.web.api import motors as motors_api
 from norvash.web.api import sums as sums_api
 from norvash.web.deps import Conn, Now, Pool, Who
 from norvash.web.jobs import Jobs
-from norvash.web.logs import log_event, log_failure
+from norvash.web.logs import log_event
 from norvash.web.pages import (
     bench,
     figures,
@@ -133,12 +133,3 @@ def _answer_errors(app: FastAPI) -> None:
         return error_answer(
             request, NorvashError(f"{error.detail}.", "Go back and try another way."), error.status_code
         )
-
-    @app.exception_handler(Exception)
-    def broken(request: Request, error: Exception) -> Response:
-        log_failure("broken", error, path=request.url.path)
-        said = NorvashError(
-            "Something in Norvash broke; nothing was half saved.",
-            "Go back and try again; if it comes back, look in the log.",
-        )
-        return error_answer(request, said, 500)

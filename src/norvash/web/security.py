@@ -1,7 +1,8 @@
-"""Around every answer: security headers, the same-origin check, the size of a body, one log line."""
+"""Around every answer: security headers, the same-origin check, what may be sent and how long it may take, one log line."""
 
+import asyncio
+import re
 import time
-from urllib.parse import urlsplit
 
 from starlette.datastructures import Headers, MutableHeaders
 from starlette.requests import Request
@@ -11,7 +12,7 @@ from norvash.config import Settings
 from norvash.errors import NorvashError
 from norvash.web.answers import error_answer
 from norvash.web.forms import whole
-from norvash.web.logs import log_event
+from norvash.web.logs import log_event, log_failure
 
 POLICY = (
     "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
@@ -28,33 +29,72 @@ _HEADERS = {
 }
 _READS = ("GET", "HEAD", "OPTIONS")
 UPLOADS = ("/hours/import",)
+_AUTHORITY = r"(?P<name>[A-Za-z0-9._-]{1,253}|\[[0-9A-Fa-f:.]{2,45}\])(:\d{1,5})?"
+_HOST = re.compile(_AUTHORITY)
+_ORIGIN = re.compile(rf"null|[a-z][a-z0-9+.-]*://(?P<host>{_AUTHORITY})")
 
 
-class TooLarge(NorvashError):
-    """A body over the limit."""
+class Refused(NorvashError):
+    """A request that is answered before the application sees it, with its status."""
+
+    def __init__(self, status: int, problem: str, remedy: str) -> None:
+        super().__init__(problem, remedy)
+        self.status = status
 
 
-class Foreign(NorvashError):
-    """A write from another site."""
+def _foreign() -> Refused:
+    return Refused(403, "This request came from another site, so nothing was changed.", "Open Norvash in this browser and do it there.")  # fmt: skip
 
 
-def is_foreign(headers: Headers, method: str, path: str, hosts: tuple[str, ...]) -> bool:
-    """Tell whether a request was addressed to another name, or is a write that another site started."""
-    host = headers.get("host", "")
-    if hosts and (urlsplit(f"//{host}").hostname or "") not in [h.strip("[]") for h in hosts]:
-        return True
-    if method in _READS:
-        return False
-    if headers.get("sec-fetch-site", "same-origin") not in ("same-origin", "none"):
-        return True
+def _too_large(most: int) -> Refused:
+    return Refused(413, f"That is more than {most // 1000} kB, too large for any entry here.",
+                   "Go back and send only what the form asks for; nothing was saved.")  # fmt: skip
+
+
+def check_origin(headers: Headers, method: str, path: str, hosts: tuple[str, ...]) -> None:
+    """Refuse a request whose Host or Origin cannot be read, one addressed to another name, and a write that another site started.
+
+    Raises: Refused.
+    """
+    host = _HOST.fullmatch(headers.get("host", ""))
     origin = headers.get("origin")
-    if origin is None:
-        return not path.startswith("/api/") and "sec-fetch-site" not in headers
-    return urlsplit(origin).netloc != host
+    started_by = None if origin is None else _ORIGIN.fullmatch(origin)
+    if host is None or (origin is not None and started_by is None):
+        raise Refused(400, f"The {'Host' if host is None else 'Origin'} of this request cannot be read.",
+                      "Open Norvash by the address that it printed when it was started.")  # fmt: skip
+    if host["name"].lower() not in hosts:
+        raise _foreign()
+    if method in _READS:
+        return
+    if headers.get("sec-fetch-site", "same-origin") not in ("same-origin", "none"):
+        raise _foreign()
+    if started_by is None:
+        if not path.startswith("/api/") and "sec-fetch-site" not in headers:
+            raise _foreign()
+    elif (started_by["host"] or "").lower() != host[0].lower():
+        raise _foreign()
+
+
+def _guarded(scope: Scope, send: Send, status: list[int]) -> Send:
+    """Return a way to send that adds the headers, and tells the status that was sent."""
+
+    async def send_guarded(message: Message) -> None:
+        if message["type"] == "http.response.start":
+            status[0] = message["status"]
+            headers = MutableHeaders(scope=message)
+            for name, value in _HEADERS.items():
+                headers[name] = value
+            if not scope["path"].startswith("/static/"):
+                headers["Cache-Control"] = "no-store"
+        elif scope["method"] == "HEAD":
+            message = {"type": "http.response.body", "body": b"", "more_body": message.get("more_body", False)}
+        await send(message)
+
+    return send_guarded
 
 
 class Guard:
-    """The outermost layer of the application."""
+    """The outermost layer of the application: whatever it answers, or fails to, passes here."""
 
     def __init__(self, app: ASGIApp, settings: Settings) -> None:
         self.app, self.settings = app, settings
@@ -65,45 +105,29 @@ class Guard:
             await self.app(scope, receive, send)
             return
         started, status = time.perf_counter(), [0]
-
-        async def send_guarded(message: Message) -> None:
-            if message["type"] == "http.response.start":
-                status[0] = message["status"]
-                headers = MutableHeaders(scope=message)
-                for name, value in _HEADERS.items():
-                    headers[name] = value
-                if not scope["path"].startswith("/static/"):
-                    headers["Cache-Control"] = "no-store"
-            await send(message)
-
-        await self._pass_on(scope, receive, send_guarded)
+        send_guarded = _guarded(scope, send, status)
+        try:
+            await self._pass_on(scope, receive, send_guarded)
+        except Exception as error:
+            log_failure("broken", error, path=scope["path"])
+            if status[0]:
+                raise
+            said = Refused(500, "Something in Norvash broke; nothing was half saved.",
+                           "Go back and try again; if it comes back, look in the log.")  # fmt: skip
+            await error_answer(Request(scope), said, said.status)(scope, receive, send_guarded)
         if self.settings.log:
             took = round((time.perf_counter() - started) * 1000, 1)
             log_event("request", method=scope["method"], path=scope["path"], status=status[0], ms=took)
 
     async def _pass_on(self, scope: Scope, receive: Receive, send: Send) -> None:
-        headers, request = Headers(scope=scope), Request(scope)
-        if is_foreign(headers, scope["method"], scope["path"], self.settings.hosts):
-            refusal = Foreign("This request came from another site, so nothing was changed.",
-                              "Open Norvash in this browser and do it there.")  # fmt: skip
-            await error_answer(request, refusal, 403)(scope, receive, send)
+        try:
+            body = await self._checked(scope, receive)
+        except Refused as refusal:
+            answer = error_answer(Request(scope), refusal, refusal.status)
+            if refusal.status == 408:
+                answer.headers["Connection"] = "close"
+            await answer(scope, receive, send)
             return
-        most = self.settings.most_upload_bytes if scope["path"] in UPLOADS else self.settings.most_body_bytes
-        length = whole(headers.get("content-length", "0"))
-        if length is None or length > most:
-            await self._too_large(request, most, scope, receive, send)
-            return
-        parts: list[bytes] = []
-        size, complete = 0, scope["method"] in _READS
-        while not complete:
-            message = await receive()
-            parts.append(message.get("body", b""))
-            size += len(parts[-1])
-            complete = not message.get("more_body", False)
-            if size > most:
-                await self._too_large(request, most, scope, receive, send)
-                return
-        body = b"".join(parts)
         sent = False
 
         async def receive_kept() -> Message:
@@ -113,9 +137,41 @@ class Guard:
             sent = True
             return {"type": "http.request", "body": body, "more_body": False}
 
-        await self.app(scope, receive_kept, send)
+        # Whatever can be read can be asked for without its body too.
+        asked = {**scope, "method": "GET"} if scope["method"] == "HEAD" else scope
+        await self.app(asked, receive_kept, send)
 
-    async def _too_large(self, request: Request, most: int, scope: Scope, receive: Receive, send: Send) -> None:
-        refusal = TooLarge(f"That is more than {most // 1000} kB, too large for any entry here.",
-                           "Go back and send only what the form asks for; nothing was saved.")  # fmt: skip
-        await error_answer(request, refusal, 413)(scope, receive, send)
+    async def _checked(self, scope: Scope, receive: Receive) -> bytes:
+        """Return the body of a request that may pass.
+
+        Raises: Refused.
+        """
+        if sum(len(name) + len(value) for name, value in scope["headers"]) > self.settings.most_header_bytes:
+            raise Refused(431, "The headers of this request are too large.", "Clear the cookies of this site, then try again.")  # fmt: skip
+        headers = Headers(scope=scope)
+        check_origin(headers, scope["method"], scope["path"], self.settings.hosts)
+        most = self.settings.most_upload_bytes if scope["path"] in UPLOADS else self.settings.most_body_bytes
+        length = whole(headers.get("content-length", "0"))
+        if length is None or length > most:
+            raise _too_large(most)
+        if scope["method"] in _READS:
+            return b""
+        try:
+            async with asyncio.timeout(self.settings.patience_s):
+                return await _whole_body(receive, most)
+        except TimeoutError:
+            raise Refused(408, f"The request did not come to its end within {self.settings.patience_s:g} s.",
+                          "Look at the network, then send it again; nothing was saved.") from None  # fmt: skip
+
+
+async def _whole_body(receive: Receive, most: int) -> bytes:
+    parts: list[bytes] = []
+    size, complete = 0, False
+    while not complete:
+        message = await receive()
+        parts.append(message.get("body", b""))
+        size += len(parts[-1])
+        complete = not message.get("more_body", False)
+        if size > most:
+            raise _too_large(most)
+    return b"".join(parts)
