@@ -1,15 +1,16 @@
-"""The command line: serve, demo, press, sum, forecast, prove."""
+"""The command line: serve, demo, check, backup, restore, press, sum, forecast, prove."""
 
 import argparse
 import gc
 import json
 import socket
 import sys
-from datetime import date
+from datetime import date, datetime
 from pathlib import Path
 from typing import Any
 
 from norvash.errors import NorvashError, SeveralErrors
+from norvash.store.trouble import DatabaseError, trouble_of
 
 _DEMO_DB = Path("var/demo.db")
 _PROOF = "<!-- proof -->"
@@ -38,12 +39,11 @@ def _free_port(host: str, port: int) -> int:
 
 def _run(db: Path, host: str, port: int, allow: list[str], gauge: str = "", *, log: bool) -> None:
     gc.disable()  # while everything is being loaded there is nothing to collect
-    import uvicorn
 
     from norvash.config import Settings, check_allowed
     from norvash.web.app import create_app
     from norvash.web.logs import start_log
-    from norvash.web.serving import server_config
+    from norvash.web.serving import Announcing, server_config
 
     settings = Settings.with_environment(db=db, host=host, port=port, allowed_hosts=tuple(allow), log=log, gauge=gauge)
     names = check_allowed(host, settings.allowed_hosts)
@@ -54,15 +54,19 @@ def _run(db: Path, host: str, port: int, allow: list[str], gauge: str = "", *, l
     gc.freeze()
     gc.enable()
     shown = f"[{host}]" if ":" in host else host
-    print(f"Norvash is on http://{shown}:{port}/  (Ctrl-C stops it)", flush=True)
-    uvicorn.Server(server_config(application, settings)).run()
+    server = Announcing(server_config(application, settings))
+    server.words = f"Norvash is on http://{shown}:{port}/  (Ctrl-C stops it)"
+    server.run()
     print("Norvash has stopped; everything entered is kept.")
 
 
 def serve(given: argparse.Namespace) -> None:
     """Serve a database of your own."""
+    from norvash.store.lock import held_alone
+
     given.db.parent.mkdir(parents=True, exist_ok=True)
-    _run(given.db, given.host, given.port, given.allow, given.gauge, log=True)
+    with held_alone(given.db, "being served"):
+        _run(given.db, given.host, given.port, given.allow, given.gauge, log=True)
 
 
 def demo(given: argparse.Namespace) -> None:
@@ -70,11 +74,40 @@ def demo(given: argparse.Namespace) -> None:
     from norvash.demo.fleet import GAUGE_VALUES
     from norvash.demo.playhouse import prepare
     from norvash.devices.gauge_process import standin
+    from norvash.store.lock import held_alone
 
-    print(f"Demo data: {prepare(given.db, reset=given.reset)}", flush=True)
-    with standin(GAUGE_VALUES) as gauge:
+    given.db.parent.mkdir(parents=True, exist_ok=True)
+    with held_alone(given.db, "being served"), standin(GAUGE_VALUES) as gauge:
+        print(f"Demo data: {prepare(given.db, reset=given.reset)}", flush=True)
         print(f'A stand-in gauge is on {gauge}; norvash press {gauge} "17.42 mm" measures with it.', flush=True)
         _run(given.db, "127.0.0.1", given.port, [], gauge, log=False)
+
+
+def check(given: argparse.Namespace) -> int:
+    """Check that a database is whole; nothing is written, and it may be served meanwhile."""
+    from norvash.store.database import look_at
+
+    found = look_at(_there(given.db), thoroughly=True)
+    for line in found.faults:
+        print(line)
+    print(f"{given.db} is damaged: put the last good backup in its place." if found.faults else f"{given.db} is whole.")
+    return 1 if found.faults else 0
+
+
+def backup(given: argparse.Namespace) -> None:
+    """Copy a database into one file, as it stands at this moment; people may go on writing."""
+    from norvash.store.copies import back_up
+
+    size = back_up(_there(given.db), given.file)
+    print(f"{given.file} holds all of {given.db}, checked: {size / 1000:.0f} kB.")
+
+
+def restore(given: argparse.Namespace) -> None:
+    """Put a backup in the place of a database, once it is checked; what stood there is kept."""
+    from norvash.store.copies import restore as put_back
+
+    kept = put_back(given.file, given.db, datetime.now())
+    print(f"{given.db} is now what {given.file} holds." + (f" What stood there is kept as {kept}." if kept else ""))
 
 
 def press_gauge(given: argparse.Namespace) -> None:
@@ -135,14 +168,18 @@ def prove(given: argparse.Namespace) -> None:
     given.into.write_text(f"{before}{_PROOF}\n{made}{_PROOF}{after}")
 
 
+def _there(db: Path) -> Path:
+    if not db.exists():
+        raise NorvashError(f"There is no database {db}.", "Give the path of an existing one.")
+    return db
+
+
 def _rules_of(db: Path) -> Any:
     from norvash.core.rules.book import MotorRules
     from norvash.store.database import connect
     from norvash.work.context import rulebook
 
-    if not db.exists():
-        raise NorvashError(f"There is no database {db}.", "Give the path of an existing one.")
-    return MotorRules(rulebook(connect(db)))
+    return MotorRules(rulebook(connect(_there(db), made=True)))
 
 
 def _read_json() -> Any:
@@ -179,6 +216,16 @@ def _parser() -> argparse.ArgumentParser:
     one.add_argument("--reset", action="store_true", help="start over with fresh demo data")
     one.add_argument("--db", type=Path, default=_DEMO_DB, help="where the demo data are kept")
     one.set_defaults(run=demo)
+    for command, name, file in (
+        (check, "check", ""),
+        (backup, "backup", "file to write; one that is there is not written over"),
+        (restore, "restore", "the backup"),
+    ):
+        one = commands.add_parser(name, help=command.__doc__)
+        if file:
+            one.add_argument("file", type=Path, help=file)
+        one.add_argument("--db", type=Path, required=True, help="database file")
+        one.set_defaults(run=command)
     one = commands.add_parser("press", help=press_gauge.__doc__)
     one.add_argument("gauge", help="its address, host:port")
     one.add_argument("value", help="what is between its jaws, like 17.42 mm")
@@ -202,6 +249,13 @@ def main() -> None:
     """Run the command line; exit code 2 with a remedy on wrong input."""
     given = _parser().parse_args()
     try:
-        given.run(given)
+        sys.exit(given.run(given) or 0)
     except NorvashError as error:
         sys.exit(_say(error))
+    except DatabaseError as error:
+        sys.exit(
+            _say(
+                trouble_of(error)
+                or NorvashError(f"The database cannot be used ({error}).", "Check it: norvash check --db FILE.")
+            )
+        )

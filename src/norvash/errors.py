@@ -41,6 +41,14 @@ class Conflict(NorvashError):
     """Somebody else, or an earlier post, has already written here."""
 
 
+class Unavailable(NorvashError):
+    """The database cannot do what was asked just now: `state` is why, `wait_s` when to ask again [s]."""
+
+    def __init__(self, state: str, problem: str, remedy: str, wait_s: int) -> None:
+        super().__init__(problem, remedy)
+        self.state, self.wait_s = state, wait_s
+
+
 class NeedsAnswer(NorvashError):
     """The entry is possible in more than one way; the person is asked which one it is.
 

@@ -17,7 +17,7 @@ from norvash.core.words import counted, day_words, figure_words, grouped, length
 from norvash.drawing.finding_picture import finding_picture
 from norvash.drawing.stage_mark import stage_mark
 from norvash.drawing.svg import HATCHING, Drawing
-from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
+from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors, Unavailable
 
 AREAS = (
     ("Bench", "/", "b"),
@@ -116,11 +116,20 @@ def page(request: Request, template: str, status: int = 200, /, **values: Any) -
     values.setdefault("who", getattr(request.state, "who", None))
     values.setdefault("site", getattr(request.state, "site", ""))
     values.setdefault("today", getattr(request.state, "today", None))
+    values.setdefault("faults", request.app.state.faults)
     theme = request.cookies.get("norvash_theme", "")
     text = ENVIRONMENT.get_template(template).render(
         request=request, path=request.scope["path"], theme=theme if theme in ("light", "dark") else "", **values
     )
-    return HTMLResponse(text, status)
+    return HTMLResponse(text, status, _when_again(request, values["error"]))
+
+
+def _when_again(request: Request, error: NorvashError | None) -> dict[str, str] | None:
+    """Return the header that says when to ask again where the database cannot be used just now, and remember why."""
+    if not isinstance(error, Unavailable):
+        return None
+    request.app.state.trouble = error.state
+    return {"Retry-After": str(error.wait_s)}
 
 
 def go_to(path: str) -> RedirectResponse:
@@ -132,6 +141,8 @@ def status_of(error: NorvashError) -> int:
     """Return the HTTP status of an error."""
     if isinstance(error, NotFound):
         return 404
+    if isinstance(error, Unavailable):
+        return 503
     return 409 if isinstance(error, Conflict | NeedsAnswer) else 422
 
 
@@ -148,6 +159,8 @@ def errors_of(error: NorvashError | None) -> dict[str, NorvashError]:
 def plain_error(error: NorvashError) -> dict[str, Any]:
     """Return an error as the JSON that the API answers with."""
     one: dict[str, Any] = {"problem": error.problem, "remedy": error.remedy, "field": error.field}
+    if isinstance(error, Unavailable):
+        one |= {"state": error.state, "retry_after_s": error.wait_s}
     if isinstance(error, NeedsAnswer):
         one |= {"choices": [{"answer": k, "words": w} for k, w in error.choices], "likely": error.likely}
     if isinstance(error, InputError) and error.suggestions:
@@ -167,5 +180,5 @@ def error_answer(request: Request, error: NorvashError, status: int | None = Non
     """Return an error as a page or as JSON."""
     status = status or status_of(error)
     if wants_json(request):
-        return JSONResponse({"error": plain_error(error)}, status)
+        return JSONResponse({"error": plain_error(error)}, status, _when_again(request, error))
     return page(request, "error.html", status, area="", error=error, errors={}, status=status)

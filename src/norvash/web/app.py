@@ -7,7 +7,7 @@ from datetime import datetime
 
 from fastapi import Depends, FastAPI, Request
 from fastapi.exceptions import RequestValidationError
-from fastapi.responses import JSONResponse, Response
+from fastapi.responses import Response
 from fastapi.staticfiles import StaticFiles
 from starlette.exceptions import HTTPException
 
@@ -15,13 +15,14 @@ from norvash.config import Settings
 from norvash.devices.gauge_link import GaugeLink
 from norvash.errors import NorvashError, NotFound
 from norvash.store import people
-from norvash.store.database import connect, healthy, migrate
+from norvash.store.database import connect, fold_in, prepare
+from norvash.store.trouble import DatabaseError, trouble_of, unavailable
 from norvash.web.answers import STATIC, error_answer
 from norvash.web.api import motors as motors_api
 from norvash.web.api import sums as sums_api
 from norvash.web.deps import Conn, Now, Pool, Who
 from norvash.web.jobs import Jobs
-from norvash.web.logs import log_event
+from norvash.web.logs import log_event, log_failure
 from norvash.web.pages import (
     bench,
     figures,
@@ -35,6 +36,7 @@ from norvash.web.pages import (
     policies,
     rulebook,
     sheet,
+    state,
     sums,
     types,
     who,
@@ -42,6 +44,8 @@ from norvash.web.pages import (
 from norvash.web.security import Guard
 from norvash.work.site import clock
 from norvash.work.standing import catch_up
+
+_LAST_WORK_S = 0.5
 
 
 async def _about(request: Request, conn: Conn, who: Who, now: Now) -> None:
@@ -66,22 +70,46 @@ def catch_up_in_background(app: FastAPI) -> None:
     app.state.catching_up = thread
 
 
+@asynccontextmanager
+async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
+    if not app.state.faults:
+        catch_up_in_background(app)
+    app.state.gauge.start()
+    yield
+    app.state.stopping.set()
+    app.state.gauge.stop()
+    app.state.pool.close()
+    if not app.state.faults:
+        _leave_whole(app)
+
+
+def _leave_whole(app: FastAPI) -> None:
+    """Fold the log into the database file, so that the file alone is all of it."""
+    app.state.catching_up.join(_LAST_WORK_S)
+    try:
+        fold_in(app.state.settings.db)
+    except (NorvashError, DatabaseError) as error:
+        log_failure("the log was not folded in", error)
+
+
 def create_app(settings: Settings) -> FastAPI:
     """Return the application on a database; a new database gets its schema."""
-    conn = connect(settings.db)
-    version = migrate(conn)
-    conn.close()
+    found = prepare(settings.db)
 
-    @asynccontextmanager
-    async def lifespan(app: FastAPI) -> AsyncIterator[None]:
-        catch_up_in_background(app)
-        app.state.gauge.start()
-        yield
-        app.state.gauge.stop()
-        app.state.pool.close()
-
-    app = FastAPI(title="Norvash", docs_url=None, redoc_url=None, lifespan=lifespan, openapi_url="/api/v1/openapi.json")
-    app.state.settings, app.state.pool, app.state.catch_up = (settings, Pool(settings.db), catch_up_in_background)
+    app = FastAPI(
+        title="Norvash", docs_url=None, redoc_url=None, lifespan=_lifespan, openapi_url="/api/v1/openapi.json"
+    )
+    app.state.settings, app.state.pool, app.state.catch_up = (
+        settings,
+        Pool(settings.db, read_only=bool(found.faults)),
+        catch_up_in_background,
+    )
+    app.state.faults, app.state.trouble, app.state.schema, app.state.stopping = (
+        found.faults,
+        "",
+        found.version,
+        threading.Event(),
+    )
     app.state.jobs, app.state.gauge = Jobs(), GaugeLink(settings.gauge)
     for module in (
         bench,
@@ -104,10 +132,7 @@ def create_app(settings: Settings) -> FastAPI:
     app.include_router(sums_api.router)
     app.include_router(motors_api.router)
     app.mount("/static", StaticFiles(directory=STATIC), name="static")
-
-    @app.get("/healthz")
-    def health(conn: Conn) -> JSONResponse:
-        return JSONResponse({"ok": healthy(conn), "schema": version})
+    app.include_router(state.router, include_in_schema=False)
 
     _answer_errors(app)
     app.add_middleware(Guard, settings=settings)
@@ -118,6 +143,13 @@ def _answer_errors(app: FastAPI) -> None:
     @app.exception_handler(NorvashError)
     def ours(request: Request, error: NorvashError) -> Response:
         return error_answer(request, error)
+
+    @app.exception_handler(DatabaseError)
+    def of_the_file(request: Request, error: DatabaseError) -> Response:
+        trouble = unavailable("damaged") if app.state.faults else trouble_of(error)
+        if trouble is None:
+            raise error
+        return ours(request, trouble)
 
     @app.exception_handler(RequestValidationError)
     def invalid(request: Request, error: RequestValidationError) -> Response:

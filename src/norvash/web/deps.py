@@ -17,6 +17,7 @@ from norvash.errors import InputError, NorvashError
 from norvash.store import people
 from norvash.store.database import Connection, connect
 from norvash.store.people import Person
+from norvash.store.trouble import check_in_place, identity
 from norvash.work.acting import Act
 from norvash.work.site import clock
 
@@ -27,16 +28,20 @@ _IDLE = 8
 class Pool:
     """Open connections, each used by one request at a time."""
 
-    def __init__(self, path: Path) -> None:
-        self._path = path
+    def __init__(self, path: Path, *, read_only: bool = False) -> None:
+        self._path, self._read_only, self._opened = path, read_only, identity(path)
         self._idle: queue.LifoQueue[Connection] = queue.LifoQueue(_IDLE)
 
     def take(self) -> Connection:
-        """Return an idle connection, or a new one."""
+        """Return an idle connection, or a new one.
+
+        Raises: Unavailable where the file is no more where it was opened.
+        """
+        check_in_place(self._path, self._opened)
         try:
             return self._idle.get_nowait()
         except queue.Empty:
-            return connect(self._path)
+            return connect(self._path, read_only=self._read_only, made=True)
 
     def give_back(self, conn: Connection) -> None:
         """Keep a connection for the next request, or close it."""

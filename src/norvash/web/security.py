@@ -9,7 +9,8 @@ from starlette.requests import Request
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from norvash.config import Settings
-from norvash.errors import NorvashError
+from norvash.errors import NorvashError, Unavailable
+from norvash.store.trouble import unavailable
 from norvash.web.answers import error_answer
 from norvash.web.forms import whole
 from norvash.web.logs import log_event, log_failure
@@ -40,6 +41,11 @@ class Refused(NorvashError):
     def __init__(self, status: int, problem: str, remedy: str) -> None:
         super().__init__(problem, remedy)
         self.status = status
+
+
+def is_harmless(method: str, path: str) -> bool:
+    """Tell whether a request writes nothing: it reads, works out a sum, or is about this device only."""
+    return method in _READS or path in ("/who", "/light") or path.startswith("/api/v1/sums/")
 
 
 def _foreign() -> Refused:
@@ -115,6 +121,8 @@ class Guard:
             said = Refused(500, "Something in Norvash broke; nothing was half saved.",
                            "Go back and try again; if it comes back, look in the log.")  # fmt: skip
             await error_answer(Request(scope), said, said.status)(scope, receive, send_guarded)
+        if status[0] < 400 and scope["method"] not in _READS:
+            scope["app"].state.trouble = ""
         if self.settings.log:
             took = round((time.perf_counter() - started) * 1000, 1)
             log_event("request", method=scope["method"], path=scope["path"], status=status[0], ms=took)
@@ -122,9 +130,10 @@ class Guard:
     async def _pass_on(self, scope: Scope, receive: Receive, send: Send) -> None:
         try:
             body = await self._checked(scope, receive)
-        except Refused as refusal:
-            answer = error_answer(Request(scope), refusal, refusal.status)
-            if refusal.status == 408:
+        except (Refused, Unavailable) as refusal:
+            status = refusal.status if isinstance(refusal, Refused) else None
+            answer = error_answer(Request(scope), refusal, status)
+            if status == 408:
                 answer.headers["Connection"] = "close"
             await answer(scope, receive, send)
             return
@@ -150,6 +159,8 @@ class Guard:
             raise Refused(431, "The headers of this request are too large.", "Clear the cookies of this site, then try again.")  # fmt: skip
         headers = Headers(scope=scope)
         check_origin(headers, scope["method"], scope["path"], self.settings.hosts)
+        if scope["app"].state.faults and not is_harmless(scope["method"], scope["path"]):
+            raise unavailable("damaged")
         most = self.settings.most_upload_bytes if scope["path"] in UPLOADS else self.settings.most_body_bytes
         length = whole(headers.get("content-length", "0"))
         if length is None or length > most:

@@ -1,6 +1,7 @@
 """How the application is served: by a parser in plain Python that bounds what it holds, with patience that ends."""
 
 import asyncio
+import socket
 from typing import Any
 
 import uvicorn
@@ -8,7 +9,7 @@ from uvicorn.protocols.http.h11_impl import H11Protocol
 
 from norvash.config import Settings
 
-_STOP_S = 2
+_STOP_S = 1
 
 
 class PatientH11(H11Protocol):
@@ -42,6 +43,18 @@ class PatientH11(H11Protocol):
         if self.head_due is not None:
             self.head_due.cancel()
             self.head_due = None
+
+
+class Announcing(uvicorn.Server):
+    """A server that says when it can be reached."""
+
+    words = ""
+
+    async def startup(self, sockets: list[socket.socket] | None = None) -> None:
+        """Begin to listen, then say so."""
+        await super().startup(sockets)
+        if self.started:
+            print(self.words, flush=True)
 
 
 def server_config(app: Any, settings: Settings) -> uvicorn.Config:

@@ -12,7 +12,7 @@
   // A connection that died without a word is given up after a while; asking again counts once.
   const ask = (url, how) => fetch(url, { ...how, signal: AbortSignal.timeout(PATIENCE_MS) });
   const here = () => location.pathname + location.search;
-  let sending = false, merging = false, left = false, retry = 0;
+  let sending = false, merging = false, left = false, retry = 0, held = "";
   const pressed = () => Number(sessionStorage.getItem(PRESSED) || 0), press = (seq) => sessionStorage.setItem(PRESSED, seq);
 
   // What waits, and what was refused, stands at the head of every page.
@@ -23,7 +23,7 @@
     if (waits.length > 0) {
       const line = document.createElement("p");
       const many = waits.length === 1 ? "One entry waits" : waits.length + " entries wait";
-      line.textContent = many + " in this browser until the network is back: " + waits.map((i) => i.says).join("; ") + ".";
+      line.textContent = many + " in this browser" + (held ? "" : " until the network is back") + ": " + waits.map((i) => i.says).join("; ") + "." + (held ? " " + held : "");
       bar.append(line);
     }
     refused.forEach((item) => {
@@ -87,6 +87,13 @@
           continue;
         }
         const answer = await ask(item.url, { method: "POST", body: item.body, headers: { "Content-Type": "application/x-www-form-urlencoded" } });
+        // A database that cannot be written just now says when to ask again; nothing is wrong with the entry.
+        if (answer.status === 503) {
+          held = troubleIn(await answer.text());
+          retry = setTimeout(flush, 1000 * (Number(answer.headers.get("Retry-After")) || RETRY_MS / 1000));
+          break;
+        }
+        held = "";
         if (answer.status >= 500) {
           const tries = (item.tries || 0) + 1;
           write(WAITING, read(WAITING).map((i) => (i.act === item.act ? { ...i, tries } : i)));
@@ -97,7 +104,7 @@
         if (sheet() && item.page === here() && read(WAITING).length === 0 && answer.status < 500) { merge(html, item); } else if (!answer.ok) { refuse(item, troubleIn(html)); }
         if (sheet() && answer.ok && item.page !== here() && read(WAITING).length === 0) { await refresh(); }
       }
-    } catch { retry = setTimeout(flush, RETRY_MS); }
+    } catch { held = ""; retry = setTimeout(flush, RETRY_MS); }
     sending = false;
     show();
   }
