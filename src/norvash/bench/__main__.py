@@ -22,6 +22,7 @@ from norvash.bench.client import Client
 from norvash.bench.copper import on_copper
 from norvash.bench.fleet import PERSON, make_fleet
 from norvash.config import Settings
+from norvash.core.texts import compared
 from norvash.exchange.hours_csv import guessed, read_lines
 from norvash.exchange.sheets import read_sheet
 from norvash.store import motors, use
@@ -180,7 +181,7 @@ def importing(db: Path) -> float:
     rows = ["tag;day;counter"]
     names = motors.names(conn)
     for tag in tags:
-        motor = names[tag.casefold()]
+        motor = names[compared(tag)]
         base = use.list_entries(conn, motor)[-1].counter_units
         rows += [
             f"{tag};{start + timedelta(minutes=20 * i):%Y-%m-%d %H:%M};{int(base) + 1 + 0.01 * i:.2f}"

@@ -7,6 +7,7 @@ from itertools import pairwise
 from norvash.core.quantities import parse
 from norvash.core.rules.fitting import GRADES
 from norvash.core.season import read_months
+from norvash.core.texts import clean
 from norvash.errors import InputError
 
 METHODS = {
@@ -188,7 +189,7 @@ def read_figure(name: str, text: str) -> float | str:
     """
     field = BY_NAME[name]
     if field.is_text:
-        return _word(field, text.strip())
+        return _word(field, clean(text, name))
     try:
         value = parse(text, field.dimension).value
     except InputError as error:

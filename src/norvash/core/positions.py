@@ -4,6 +4,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from norvash.core.quantities import parse, parse_count
+from norvash.core.texts import clean
 from norvash.errors import InputError
 
 
@@ -59,7 +60,10 @@ def _read_one(typed: Mapping[str, str], plan: PositionPlan) -> PositionPlan:
     def given(name: str) -> str:
         return typed.get(f"{name}_{plan.number}", "").strip()
 
-    label, polarity = given("label") or plan.label, given("polarity").replace("−", "-") or plan.polarity
+    label, polarity = (
+        clean(given("label"), f"label_{plan.number}") or plan.label,
+        given("polarity").replace("−", "-") or plan.polarity,
+    )
     if len(label) > 8:
         raise InputError(f"The label “{label}” is too long.", "Use at most 8 characters.", f"label_{plan.number}")
     if polarity not in ("+", "-"):

@@ -6,6 +6,7 @@ from datetime import date, timedelta
 from itertools import pairwise
 
 from norvash.core.rules.book import MotorRules
+from norvash.core.texts import compared
 from norvash.core.use_log import Entry
 from norvash.errors import InputError
 
@@ -29,7 +30,7 @@ class Window:
 
     def covers(self, place: str) -> bool:
         """Tell whether the window holds for a motor's place."""
-        return not self.place or self.place.casefold() in place.casefold()
+        return not self.place or compared(self.place) in compared(place)
 
     def spans(self, first: date, last: date) -> list[tuple[date, date]]:
         """Return the window's first and last days that touch a stretch of time, in order."""

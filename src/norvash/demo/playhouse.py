@@ -79,7 +79,7 @@ def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
     for name, first, last, yearly, place in WINDOWS:
         typed = {"name": name, "first_on": first, "last_on": last, "yearly": yearly, "place": place}
         add_window(conn, acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=60)), typed)
-    hoist = motors.names(conn).get("h-01")
+    hoist = motors.names(conn).get("h01")
     if hoist is not None:
         at = acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=55))
         add_policy(
@@ -93,7 +93,7 @@ def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
         )
     set_rule(conn, acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=50)), "fit.clearance-most", "site", "",
              "0.25", "the house keeps brushes tighter after two chipped sets")  # fmt: skip
-    if "a-11" in motors.names(conn):
+    if "a11" in motors.names(conn):
         keep = acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=49))
         set_school(
             conn,

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 from pathlib import Path
 from urllib.parse import quote
 
+from norvash.core.texts import compared
 from norvash.errors import NorvashError, Unavailable
 from norvash.store.trouble import DatabaseError, trouble_of, unavailable
 
@@ -81,6 +82,7 @@ def migrate(conn: Connection) -> int:
     """
     steps = migrations()
     version = version_of(conn)
+    conn.create_function("compared", 1, compared, deterministic=True)
     for number, text in steps:
         if number > version:
             conn.executescript(f"begin immediate;\n{text}\npragma application_id = {_APPLICATION_ID};\n"

@@ -1,9 +1,11 @@
 """Motors, their types, positions and figures."""
 
+from collections import Counter
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from norvash.core.positions import PositionPlan
+from norvash.core.texts import compared
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 
@@ -42,8 +44,8 @@ def _split(value: Value) -> dict[str, Value | None]:
 
 def add_type(conn: Connection, made: MotorType, act_id: str) -> None:
     """Keep a new type."""
-    conn.execute("insert into motor_type (id, name, class, act_id) values (:id, :name, :class, :act_id)",
-                 {"id": made.id, "name": made.name, "class": made.motor_class, "act_id": act_id})  # fmt: skip
+    conn.execute("insert into motor_type (id, name, name_key, class, act_id) values (:id, :name, :key, :class, :act_id)",
+                 {"id": made.id, "name": made.name, "key": compared(made.name), "class": made.motor_class, "act_id": act_id})  # fmt: skip
 
 
 def fetch_type(conn: Connection, type_id: str) -> MotorType:
@@ -58,9 +60,9 @@ def fetch_type(conn: Connection, type_id: str) -> MotorType:
 
 
 def find_type_named(conn: Connection, name: str) -> MotorType | None:
-    """Return the type with this name, whatever its case."""
+    """Return the type whose name compares equal to this one."""
     row = conn.execute(
-        "select id, name, class from motor_type where name = :name collate nocase", {"name": name}
+        "select id, name, class from motor_type where name_key = :key order by rowid", {"key": compared(name)}
     ).fetchone()
     return MotorType(row["id"], row["name"], row["class"]) if row else None
 
@@ -110,11 +112,17 @@ def _columns(plan: PositionPlan) -> dict[str, Value | int]:
 def add_motor(conn: Connection, motor: Motor, act_id: str) -> None:
     """Keep a new motor."""
     conn.execute(
-        """insert into motor (id, tag, name, place, class, type_id, act_id)
-           values (:id, :tag, :name, :place, :class, :type_id, :act_id)""",
-        {"id": motor.id, "tag": motor.tag, "name": motor.name, "place": motor.place, "class": motor.motor_class,
+        """insert into motor (id, tag, name, place, class, type_id, act_id, tag_key, place_key, sought_key)
+           values (:id, :tag, :name, :place, :class, :type_id, :act_id, :tag_key, :place_key, :sought_key)""",
+        {**_keys(motor), "id": motor.id, "tag": motor.tag, "name": motor.name, "place": motor.place, "class": motor.motor_class,
          "type_id": motor.type_id, "act_id": act_id},
     )  # fmt: skip
+
+
+def _keys(motor: Motor) -> dict[str, str]:
+    """Return what a motor's tag and place are compared by, and what it is found by."""
+    tag, name, place = compared(motor.tag), compared(motor.name), compared(motor.place)
+    return {"tag_key": tag, "place_key": place, "sought_key": f"{tag}\n{name}\n{place}"}
 
 
 def _motor(row: Row) -> Motor:
@@ -133,8 +141,8 @@ def fetch_motor(conn: Connection, motor_id: str) -> Motor:
 
 
 def find_tagged(conn: Connection, tag: str) -> Motor | None:
-    """Return the motor with this tag, whatever its case."""
-    row = conn.execute("select * from motor where tag = :tag collate nocase", {"tag": tag}).fetchone()
+    """Return the motor whose tag compares equal to this one."""
+    row = conn.execute("select * from motor where tag_key = :key order by rowid", {"key": compared(tag)}).fetchone()
     return _motor(row) if row else None
 
 
@@ -145,8 +153,11 @@ def list_motors_of_type(conn: Connection, type_id: str) -> list[Motor]:
 
 def change_motor(conn: Connection, motor: Motor) -> None:
     """Change a motor's name and place, and count the change."""
-    conn.execute("update motor set name = :name, place = :place, version = version + 1 where id = :id",
-                 {"id": motor.id, "name": motor.name, "place": motor.place})  # fmt: skip
+    conn.execute(
+        """update motor set name = :name, place = :place, place_key = :place_key, sought_key = :sought_key,
+                  version = version + 1 where id = :id""",
+        {**_keys(motor), "id": motor.id, "name": motor.name, "place": motor.place},
+    )
 
 
 def motor_figures(conn: Connection, motor_id: str) -> dict[str, Value]:
@@ -190,10 +201,8 @@ def list_motor_ids(conn: Connection, most: int) -> list[str]:
 
 
 def names(conn: Connection) -> dict[str, str]:
-    """Return motors by casefolded tag, and by name where only one motor has it."""
-    rows = conn.execute("select id, tag, name from motor").fetchall()
-    counts: dict[str, int] = {}
-    for r in rows:
-        counts[r["name"].casefold()] = counts.get(r["name"].casefold(), 0) + 1
-    by_name = {r["name"].casefold(): r["id"] for r in rows if counts[r["name"].casefold()] == 1}
-    return by_name | {r["tag"].casefold(): r["id"] for r in rows}
+    """Return motors by what their tag is compared by, and by that of their name where only one motor has it."""
+    rows = [(r["id"], *r["sought_key"].split("\n")) for r in conn.execute("select id, sought_key from motor")]
+    counts = Counter(name for _, _, name, _ in rows)
+    by_name = {name: motor_id for motor_id, _, name, _ in rows if counts[name] == 1}
+    return by_name | {tag: motor_id for motor_id, tag, _, _ in rows}

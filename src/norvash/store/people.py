@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from datetime import datetime
 
+from norvash.core.texts import compared
 from norvash.errors import NotFound
 from norvash.store.database import Connection
 
@@ -55,8 +56,9 @@ def change_site(conn: Connection, name: str, demo_day: str | None, made_at: date
 def add_person(conn: Connection, person: Person, made_at: datetime) -> None:
     """Keep a person; the same id twice changes nothing."""
     conn.execute(
-        "insert into person (id, name, made_at) values (:id, :name, :made_at) on conflict (id) do nothing",
-        {"id": person.id, "name": person.name, "made_at": made_at.isoformat()},
+        """insert into person (id, name, name_key, made_at) values (:id, :name, :key, :made_at)
+           on conflict (id) do nothing""",
+        {"id": person.id, "name": person.name, "key": compared(person.name), "made_at": made_at.isoformat()},
     )
 
 
@@ -78,10 +80,10 @@ def fetch_person(conn: Connection, person_id: str) -> Person:
     return Person(row["id"], row["name"])
 
 
-def find_named(conn: Connection, name: str) -> Person | None:
-    """Return the person with this name, whatever its case."""
-    row = conn.execute("select id, name from person where name = :name collate nocase", {"name": name}).fetchone()
-    return Person(row["id"], row["name"]) if row else None
+def list_alike(conn: Connection, name: str) -> list[Person]:
+    """Return everybody whose name compares equal to this one, in the order in which they came."""
+    rows = conn.execute("select id, name from person where name_key = :key order by rowid", {"key": compared(name)})
+    return [Person(r["id"], r["name"]) for r in rows]
 
 
 _DONE = """select a.id, a.at, p.name as person, a.job, a.digest, a.result_id, a.before_json, a.after_json

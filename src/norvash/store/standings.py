@@ -4,6 +4,7 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from datetime import date
 
+from norvash.core.texts import compared
 from norvash.store.database import Connection, Row
 
 
@@ -105,9 +106,9 @@ def find_motors(conn: Connection, words: str, motor_class: str, most: int, skip:
     rows = conn.execute(
         f"""{_LISTED} left join motor_type t on t.id = m.type_id
             where (:class = '' or m.class = :class)
-              and (:words = '' or instr(lower(m.tag || ' ' || m.name || ' ' || m.place || ' ' || coalesce(t.name, '')), lower(:words)) > 0)
+              and (:words = '' or instr(m.sought_key || char(10) || coalesce(t.name_key, ''), :words) > 0)
             order by m.tag collate nocase limit :most offset :skip""",
-        {"words": words, "class": motor_class, "most": most, "skip": skip},
+        {"words": compared(words), "class": motor_class, "most": most, "skip": skip},
     )
     return [_listed(r) for r in rows]
 
@@ -141,10 +142,10 @@ class Sought:
     @property
     def values(self) -> dict[str, str]:
         """Return the filter as parameters of a statement."""
-        return {"place": self.place, "class": self.motor_class, "stage": self.stage}
+        return {"place": compared(self.place), "class": self.motor_class, "stage": self.stage}
 
 
-_SOUGHT = """(:place = '' or instr(lower(m.place), lower(:place)) > 0) and (:class = '' or m.class = :class)
+_SOUGHT = """(:place = '' or instr(m.place_key, :place) > 0) and (:class = '' or m.class = :class)
              and (:stage = '' or s.stage = :stage)"""
 
 

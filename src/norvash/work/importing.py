@@ -5,6 +5,7 @@ from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import date, datetime, time
 
+from norvash.core.texts import compared
 from norvash.core.use import Counted, read_counter, read_increment
 from norvash.core.use_log import Entry
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
@@ -84,7 +85,7 @@ def judge(
     by_motor: dict[str, list[Line]] = {}
     names = motors.names(conn)
     for line in lines:
-        motor_id = names.get(line.motor.casefold())
+        motor_id = names.get(compared(line.motor))
         if motor_id is None:
             made.fault(
                 line.line,

@@ -16,6 +16,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.season import Window
 from norvash.core.shop_table import shop_table
 from norvash.core.state import motor_limit
+from norvash.core.texts import clean
 from norvash.errors import InputError, NotFound
 from norvash.store import forecasts, motors, policies
 from norvash.store.database import Connection
@@ -156,7 +157,7 @@ def add_window(conn: Connection, act: Act, typed: Mapping[str, str]) -> str:
             raise InputError("The last day lies before the first.", "Check the two days.", "last_on")
         if (last - first).days >= _MOST_DAYS:
             raise InputError("A window of more than a year is no window.", "Check the two days.", "last_on")
-        place = " ".join(typed.get("place", "").split())[:80]
+        place = clean(typed.get("place", ""), "place")[:80]
         window = Window(act.id, name, first, last, typed.get("yearly") == "yes", place)
         policies.add_window(conn, window, act.id)
         policies.mark_all_stale(conn)

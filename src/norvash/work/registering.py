@@ -9,6 +9,7 @@ from norvash.core.figures import BY_NAME, UNITS_OF_USE, Figures, check_together,
 from norvash.core.positions import PositionPlan, even_positions, read_positions
 from norvash.core.quantities import parse_count
 from norvash.core.state import motor_limit
+from norvash.core.texts import clean
 from norvash.core.use import Counted
 from norvash.core.use_typed import read_use
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
@@ -43,9 +44,9 @@ class NewMotor:
 def words_of(field: str, text: str, what: str) -> str:
     """Return a short text as typed.
 
-    Raises: InputError if it is empty or too long.
+    Raises: InputError if it is empty or too long, or holds what nobody sees.
     """
-    text = " ".join(text.split())
+    text = clean(text, field)
     if not text:
         raise InputError(f"{what} is missing.", "Type it here.", field)
     if len(text) > _LONGEST:
@@ -106,8 +107,9 @@ def _checked(
     tag = name = place = ""
     with errors:
         tag = words_of("tag", given.tag, "The tag")
-        if motors.find_tagged(conn, tag) is not None:
-            raise Conflict(f"The tag {tag} is in use.", "Give another tag, or open that motor.", "tag")
+        taken = motors.find_tagged(conn, tag)
+        if taken is not None:
+            raise Conflict(f"The tag {taken.tag} is in use.", "Give another tag, or open that motor.", "tag")
     with errors:
         name = words_of("name", given.name, "The name")
     with errors:
@@ -232,7 +234,9 @@ def save_type(
             made = replace(made, name=words_of("name", name, "The name"))
             other = motors.find_type_named(conn, made.name)
             if other is not None and other.id != made.id:
-                raise Conflict(f"There is already a type {made.name}.", "Give another name, or open that type.", "name")
+                raise Conflict(
+                    f"There is already a type {other.name}.", "Give another name, or open that type.", "name"
+                )
         if motor_class not in TEMPLATES:
             errors.found.append(InputError("The class of machine is missing.", "Choose one.", "motor_class"))
         errors.raise_any()

@@ -6,6 +6,7 @@ from norvash.core.sheet.deciding import RENEW, Matter
 from norvash.core.sheet.fields import MOST_TEXT
 from norvash.core.sheet.sheet import YES, Given, Sheet
 from norvash.core.sheet.signing import Hold
+from norvash.core.texts import clean
 from norvash.errors import Conflict, InputError
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
@@ -32,7 +33,7 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
             tick = Given("", YES, YES, None, person.name, act.at)
             sheets.add_entry(conn, f"{act.id}.service", sheet_id, "confirm.service", 0, tick, act.id)
         shown = sheet_page(conn, sheet_id, act.at.date())
-        reason = " ".join(why.split())[:MOST_TEXT] if shown.holds else ""
+        reason = " ".join(clean(why, "why", note=True).split())[:MOST_TEXT] if shown.holds else ""
         if shown.holds and not reason:
             raise InputError("It cannot be signed clean: " + "; ".join(h.words for h in shown.holds) + ".",
                              "Settle this, or say why it is signed with it open.", "why")  # fmt: skip
@@ -113,7 +114,7 @@ def add_to_signed(conn: Connection, act: Act, sheet_id: str, text: str) -> str:
 
     Raises: Conflict while it is not signed, InputError.
     """
-    words = " ".join(text.split())
+    words = " ".join(clean(text, "addition", note=True).split())
 
     def body(act: Act) -> Change:
         row = sheets.fetch_sheet(conn, sheet_id)

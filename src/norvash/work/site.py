@@ -2,6 +2,7 @@
 
 from datetime import datetime, time, timedelta
 
+from norvash.errors import InputError, NeedsAnswer
 from norvash.store import people
 from norvash.store.database import Connection, transaction
 from norvash.store.people import Person, Site
@@ -9,6 +10,7 @@ from norvash.work.acting import Act, Change, once
 from norvash.work.registering import words_of
 
 _DEMO_DAY = timedelta(hours=14)
+_SOMEBODY_ELSE = "other"
 
 
 def clock(site: Site, now: datetime) -> datetime:
@@ -40,15 +42,24 @@ def name_site(conn: Connection, act: Act, name: str) -> str:
     return once(conn, act, "name the site", {"name": name}, body)
 
 
-def join(conn: Connection, person_id: str, name: str, now: datetime) -> Person:
+def join(conn: Connection, person_id: str, name: str, now: datetime, answer: str = "") -> Person:
     """Return the person with this name, kept as a new one if it is not known yet.
 
-    Raises: InputError for an empty or overlong name.
+    `answer` says who it is where somebody has a name that reads alike: that person's id, or “other”.
+    Raises: InputError for an empty or overlong name, NeedsAnswer where somebody's name reads alike.
     """
-    clean = words_of("name", name, "The name")
+    wanted = words_of("name", name, "The name")
     with transaction(conn):
-        known = people.find_named(conn, clean)
-        if known is not None:
-            return known
-        people.add_person(conn, Person(person_id, clean), now)
+        alike = {p.id: p for p in people.list_alike(conn, wanted)}
+        same = next((p for p in alike.values() if p.name == wanted), alike.get(answer))
+        if same is not None:
+            return same
+        if alike and answer != _SOMEBODY_ELSE:
+            choices = [(p.id, f"I am {p.name}") for p in alike.values()]
+            raise NeedsAnswer(f"“{wanted}” reads like {alike[choices[0][0]].name}, who is known here.", "Say whether that is you.",
+                              "name", (*choices, (_SOMEBODY_ELSE, "I am somebody else")), choices[0][0])  # fmt: skip
+        if any(p.name.casefold() == wanted.casefold() for p in alike.values()):
+            raise InputError(f"Nobody could tell “{wanted}” from {next(iter(alike.values())).name}.",
+                             "Add what tells you apart: an initial, a second name, a place.", "name")  # fmt: skip
+        people.add_person(conn, Person(person_id, wanted), now)
         return people.fetch_person(conn, person_id)

@@ -15,6 +15,7 @@ from norvash.core.sheet.field import BEARINGS, SheetField
 from norvash.core.sheet.fields import MOST_TEXT
 from norvash.core.sheet.part_fields import REFUSED
 from norvash.core.sheet.sheet import YES
+from norvash.core.texts import clean
 from norvash.errors import InputError
 
 _DAYS = ("%Y-%m-%d", "%d/%m/%Y", "%d.%m.%Y", "%d %B %Y")
@@ -50,7 +51,8 @@ def read_entry(
 
     Raises: InputError at “value”, or at the part of a decision that is missing.
     """
-    cleaned = text.strip() if field.kind == "column" else " ".join(text.split())
+    cleaned = clean(text, "value", note=True)
+    cleaned = cleaned if field.kind == "column" else " ".join(cleaned.split())
     if not cleaned:
         return Read("")
     return _READERS[field.kind](_Asked(field, cleaned, more, facts, rules, today))
@@ -196,7 +198,7 @@ def _permit(asked: _Asked) -> Read:
 
 
 def _part(more: Mapping[str, str], name: str, remedy: str) -> str:
-    text = " ".join(more.get(name, "").split())
+    text = " ".join(clean(more.get(name, ""), name, note=True).split())
     if not text or len(text) > MOST_TEXT:
         raise InputError("Something is missing." if not text else "That is too long.", f"{remedy}.", name)
     return text

@@ -74,7 +74,8 @@ class ReadingBody(ActBody):
 
 
 def _act(body: ActBody, conn: Conn, now: Now) -> Act:
-    known = people.find_named(conn, body.person)
+    alike = people.list_alike(conn, body.person)
+    known = next((p for p in alike if p.name == body.person), alike[0] if len(alike) == 1 else None)
     return Act(body.act_id, known.id if known else "", now)
 
 

@@ -46,7 +46,13 @@ def upload(request: Request, conn: Conn, now: Now, who: Who, sent: SentForm) -> 
         match = guessed(read_sheet(sent.data))
         with transaction(conn):
             use.keep_file(
-                conn, act.id, sent.name[:120], hashlib.sha256(sent.data).hexdigest(), sent.data, now, act.person_id
+                conn,
+                act.id,
+                "".join(c for c in sent.name if c.isprintable())[:120],
+                hashlib.sha256(sent.data).hexdigest(),
+                sent.data,
+                now,
+                act.person_id,
             )
     except NorvashError as error:
         return _ask(request, error)

@@ -32,7 +32,11 @@ def choose(request: Request, conn: Conn, now: Now, typed: Typed) -> Response:
     onward = _inside(typed.get("next", "/"))
     try:
         known = typed.get("person", "")
-        person = people.fetch_person(conn, known) if known else join(conn, fresh_id(), typed.get("name", ""), now)
+        person = (
+            people.fetch_person(conn, known)
+            if known
+            else join(conn, fresh_id(), typed.get("name", ""), now, typed.get("answer", ""))
+        )
         if typed.get("shop", "").strip():
             name_site(conn, act_of(typed, person, now), typed["shop"])
     except NorvashError as error:

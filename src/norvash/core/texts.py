@@ -1,0 +1,55 @@
+"""Texts as people type them: kept in one form of Unicode, refused where something unseen stands in them, compared by what is read."""
+
+import unicodedata
+from functools import lru_cache
+
+from norvash.errors import InputError
+
+_JOINERS = "\u200c\u200d"
+_BREAKS = "\t\n\r\u2028\u2029"
+_UNSEEN = ("Cc", "Cf", "Cs")
+_SAID = {
+    "\x00": "a zero byte",
+    "\ufeff": "a byte order mark",
+    "\u00ad": "a soft hyphen",
+    "\u200b": "a space without width",
+}
+
+
+def clean(text: str, field: str | None = None, *, note: bool = False) -> str:
+    """Return a text as typed, without blanks around it, in Unicode's form NFC.
+
+    In a `note` line breaks and tabs may stand. Raises: InputError for control characters, marks that turn the direction of
+    writing, and other characters that nobody sees; joiners may stand between letters.
+
+    >>> clean(" Cafe\\u0301 ")
+    'Café'
+    """
+    made = unicodedata.normalize("NFC", text.strip(" " + _BREAKS))
+    for at, c in enumerate(made):
+        if unicodedata.category(c) not in _UNSEEN and c not in "\u2028\u2029":
+            continue
+        if (note and c in _BREAKS) or (c in _JOINERS and _between_letters(made, at)):
+            continue
+        what = _SAID.get(c, "a line break or a tab" if c in _BREAKS else f"the unseen character U+{ord(c):04X}")
+        raise InputError(f"Character {at + 1} of the text is {what}.", "Type it anew instead of pasting it.", field)
+    return made
+
+
+def _between_letters(text: str, at: int) -> bool:
+    around = text[at - 1 : at] + text[at + 1 : at + 2]
+    return len(around) == 2 and all(unicodedata.category(c)[0] in "LM" for c in around)
+
+
+@lru_cache(2048)
+def compared(text: str) -> str:
+    """Return what two names are compared by: compatible letters are one, and case, blanks and punctuation do not count.
+
+    A text of nothing else is compared by itself.
+
+    >>> compared("T-11"), compared("t 11"), compared("Ｔ１１")
+    ('t11', 't11', 't11')
+    """
+    folded = unicodedata.normalize("NFKC", unicodedata.normalize("NFKC", text).casefold())
+    read = "".join(c for c in folded if unicodedata.category(c)[0] not in "PZC")
+    return unicodedata.normalize("NFKC", read) or folded.strip()

@@ -1,0 +1,67 @@
+"""What is kept of a text, what is refused, and which names are the same."""
+
+import unicodedata
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from norvash.core.texts import clean, compared
+from norvash.errors import InputError
+
+KEPT = [
+    ("Trap winch", "Trap winch"), ("  H-01 \n", "H-01"), ("Cafe\u0301", "Café"), ("two  blanks", "two  blanks"), ("نامه\u200cای", "نامه\u200cای"),
+    ("क्\u200dष", "क्\u200dष"), ("½ × 12 °C", "½ × 12 °C"), ("💥", "💥"), ("", ""),
+]  # fmt: skip
+
+
+@pytest.mark.parametrize(("typed", "kept"), KEPT)
+def test_what_was_typed_is_what_is_kept(typed: str, kept: str) -> None:
+    assert clean(typed) == kept
+
+
+REFUSED = {
+    "a zero byte": "a\x00b", "a bell": "a\x07b", "an escape": "a\x1b[31mb", "right to left override": "\u202etxet", "an isolate": "a\u2066b\u2069",
+    "a mark of direction": "a\u200fb", "an Arabic letter mark": "a\u061cb", "a space without width": "a\u200bb", "a byte order mark": "\ufeffa",
+    "a soft hyphen": "a\u00adb", "a joiner at the end": "a\u200d", "a joiner between digits": "1\u200d2", "a joiner between signs": "👩\u200d🔧",
+    "half a pair": "a\ud800b", "a line break in a name": "a\nb", "a tab in a name": "a\tb", "a line separator in a name": "a\u2028b", "C1": "a\x85b",
+}  # fmt: skip
+
+
+@pytest.mark.parametrize("typed", REFUSED.values(), ids=REFUSED)
+def test_what_nobody_sees_is_refused_at_its_field(typed: str) -> None:
+    with pytest.raises(InputError) as refused:
+        clean(typed, "name")
+    assert refused.value.field == "name"
+
+
+def test_a_note_may_have_lines_and_tabs_and_nothing_else_unseen() -> None:
+    assert clean("first\nsecond\tthird\r\nfourth", note=True) == "first\nsecond\tthird\r\nfourth"
+    for typed in ("a\x00", "a\u202eb", "a\x0bb"):
+        with pytest.raises(InputError):
+            clean(typed, note=True)
+
+
+ALIKE = [
+    ("T-11", "t 11"), ("T-11", "Ｔ１１"), ("Ines Torvald", "ines  torvald"), ("Ines Torvald", "INES-TORVALD"), ("Straße", "STRASSE"), ("O'Neil", "O’Neil"),
+    ("Café", "Cafe\u0301"), ("ﬁtter", "fitter"), ("hall 3, left", "Hall 3 (left)"), ("Σίσυφος", "ΣΊΣΥΦΟΣ"), ("a\u200cb", "ab"),
+]  # fmt: skip
+APART = [("T-11", "T-12"), ("Cafe", "Café"), ("A+", "A"), ("hall 3", "hall 33"), ("", "x"), ("---", "..."), ("²", "3")]
+
+
+@pytest.mark.parametrize(("one", "other"), ALIKE)
+def test_names_that_read_alike_compare_equal(one: str, other: str) -> None:
+    assert compared(one) == compared(other)
+
+
+@pytest.mark.parametrize(("one", "other"), APART)
+def test_names_that_differ_in_letters_or_signs_do_not(one: str, other: str) -> None:
+    assert compared(one) != compared(other)
+
+
+@given(st.text(max_size=40))
+def test_comparing_is_settled_and_never_sees_case_or_form(text: str) -> None:
+    key = compared(text)
+    assert compared(key) == key
+    assert compared(unicodedata.normalize("NFD", text)) == compared(unicodedata.normalize("NFC", text))
+    assert "\n" not in key
