@@ -3,8 +3,9 @@
 from conftest import Shop
 from norvash.store import sheets
 from norvash.work.measuring import record
+from norvash.work.opening import open_sheet
 from norvash.work.sheet_page import SheetPage, sheet_page
-from norvash.work.sheets import enter, open_sheet
+from norvash.work.sheets import enter
 from norvash.work.signing import sign
 
 

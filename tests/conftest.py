@@ -20,8 +20,8 @@ from norvash.work.logging_use import log_use
 from norvash.work.measuring import record
 from norvash.work.motor_page import MotorPage, motor_page
 from norvash.work.new_set import fit_new_set
+from norvash.work.opening import open_sheet
 from norvash.work.registering import NewMotor, add_motor
-from norvash.work.sheets import open_sheet
 from norvash.work.signing import sign
 
 # The same cases on every machine, however slow it is just now.

@@ -9,7 +9,8 @@ from playwright.sync_api import Browser, BrowserContext, Page, Route, expect
 from conftest import Shop
 from live import Watch
 from norvash.store import sheets
-from norvash.work.sheets import enter, open_sheet
+from norvash.work.opening import open_sheet
+from norvash.work.sheets import enter
 from norvash.work.signing import sign
 
 pytestmark = pytest.mark.browser

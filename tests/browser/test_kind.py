@@ -11,7 +11,7 @@ from conftest import Shop
 from live import Watch
 from norvash.core.sheet.fields import STAGES
 from norvash.store import use
-from norvash.work.sheets import open_sheet
+from norvash.work.opening import open_sheet
 
 pytestmark = pytest.mark.browser
 CSS = (Path(__file__).parent.parent.parent / "src/norvash/web/static/norvash.css").read_text()

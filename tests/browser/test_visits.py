@@ -5,7 +5,7 @@ from datetime import datetime, timedelta
 from pathlib import Path
 
 import pytest
-from playwright.sync_api import Browser, BrowserContext, Locator, Page, expect
+from playwright.sync_api import Browser, BrowserContext, Locator, Page, Route, expect
 
 from conftest import Shop
 from live import Watch, served
@@ -340,3 +340,32 @@ def test_a_connection_that_dies_without_a_word_is_given_up(ines: Page, winch: st
     expect(ines.locator(".rows")).to_contain_text("19.30 ± 0.05 mm")
     expect(ines.locator("#waiting")).to_be_hidden()
     assert [r.typed for r in rounds.list_readings(shop.conn, ines.url.split("/")[4]).values()] == ["19.3"]
+
+
+def test_an_entry_waits_for_a_busy_database_and_is_never_given_up(
+    ines: Page, watch: Watch, winch: str, shop: Shop
+) -> None:
+    """More refusals than tries are counted: as long as the server says when to ask again, the entry waits."""
+    watch.answers = {503}
+    open_sheet(ines, winch, quick=True)
+    turned_away: list[str] = []
+
+    def busy(route: Route) -> None:
+        if len(turned_away) == 8:
+            route.continue_()
+            return
+        turned_away.append(route.request.post_data or "")
+        body = "<main><h1>The database is busy: somebody else is writing.</h1></main>"
+        route.fulfill(status=503, headers={"Retry-After": "0.3", "Content-Type": "text/html"}, body=body)
+
+    ines.route("**/readings", busy)
+    ines.keyboard.type("19.4")
+    press(ines, "Enter")
+    expect(ines.locator("#waiting")).to_contain_text("The database is busy")
+    expect(ines.locator("#waiting")).not_to_contain_text("network")
+    expect(ines.locator(".rows")).to_contain_text("19.40 ± 0.05 mm")
+    expect(ines.locator("#waiting")).to_be_hidden()
+    assert len(turned_away) == 8
+    assert len(set(turned_away)) == 1
+    sheet_id = ines.url.split("/")[4]
+    assert [r.typed for r in rounds.list_readings(shop.conn, sheet_id).values()] == ["19.4"]

@@ -10,7 +10,8 @@ from conftest import Shop
 from live import Watch
 from norvash.core.sheet.fields import STAGES
 from norvash.work.measuring import record
-from norvash.work.sheets import enter, open_sheet
+from norvash.work.opening import open_sheet
+from norvash.work.sheets import enter
 
 pytestmark = pytest.mark.browser
 

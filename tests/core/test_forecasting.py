@@ -85,14 +85,14 @@ def test_relatives_learn_when_a_set_has_ended(shop: Shop) -> None:
     shop.later(weeks=10).log(one, "500")
     shop.measure(one, "", "12", "12")
     shop.new_set(one, "", "22", "22")
-    assert standings.list_stale(shop.conn, 0, 9) == [other]
+    assert standings.list_stale(shop.conn, 0, "", 9) == [other]
     assert catch_up(shop.conn, shop.now.date()) == 1
     after = forecasts.find_ahead(shop.conn, other)
     assert before is not None
     assert after is not None
     assert (before.past_sets, after.past_sets) == (0, 1)
     assert after.p50_units < before.p50_units
-    assert standings.list_stale(shop.conn, 0, 9) == []
+    assert standings.list_stale(shop.conn, 0, "", 9) == []
 
 
 @given(st.floats(0, 300), st.lists(st.sampled_from([0.0, 0.5, 1.0]), min_size=52, max_size=52))

@@ -219,7 +219,7 @@ def test_many_motors_of_one_file_are_judged_anew_later(shop: Shop) -> None:
     assert len(take(shop.conn, shop.act(), "file", "many", lines, unread, "counter", shares.append).new) == 41
     assert shares == sorted(shares)
     assert shares[-1] == 1
-    assert sorted(standings.list_stale(shop.conn, 0, 99)) == sorted(made)
+    assert sorted(standings.list_stale(shop.conn, 0, "", 99)) == sorted(made)
     assert catch_up(shop.conn, shop.now.date()) == 41
 
 

@@ -9,7 +9,8 @@ from starlette.testclient import TestClient
 
 from conftest import Shop
 from norvash.store import sheets
-from norvash.work.sheets import enter, open_sheet
+from norvash.work.opening import open_sheet
+from norvash.work.sheets import enter
 
 FIGURES = {
     "commutator_d_mm": "98",

@@ -20,8 +20,8 @@ from norvash.store import motors, sheets
 from norvash.store.database import connect
 from norvash.work.acting import Act
 from norvash.work.context import load
+from norvash.work.opening import open_sheet
 from norvash.work.sheet_state import put_together
-from norvash.work.sheets import open_sheet
 from norvash.work.signing import sign
 from pages import opened
 

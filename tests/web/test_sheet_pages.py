@@ -14,7 +14,8 @@ from norvash.core.sheet.fields import STAGES, fields_of
 from norvash.store import sheets
 from norvash.work.context import Context, load
 from norvash.work.measuring import note, record
-from norvash.work.sheets import enter, open_sheet
+from norvash.work.opening import open_sheet
+from norvash.work.sheets import enter
 from norvash.work.signing import add_to_signed, sign
 
 LEFT_OUT = ("waive.", "confirm.", "skip.", "ruled-out.", "overrule.", "outcome", "next-look", "upstream")

@@ -3,6 +3,7 @@
 import json
 from collections.abc import Callable
 from dataclasses import replace
+from datetime import date, timedelta
 from random import Random
 
 import pytest
@@ -10,18 +11,29 @@ import pytest
 from conftest import Shop
 from norvash.core.findings import BY_ID
 from norvash.errors import NorvashError
-from norvash.store import rounds, standings
+from norvash.store import rounds, sheets, standings
+from norvash.store.database import transaction
 from norvash.work.acting import Act
 from norvash.work.logging_use import log_use, take_back
-from norvash.work.measuring import note, record, settle_doubt
+from norvash.work.measuring import note, record, settle_doubt, take_back_answer
 from norvash.work.motor_page import motor_page
-from norvash.work.new_set import END_REASONS, fit_new_set
+from norvash.work.new_set import END_REASONS, fit_new_set, renew_brushes
+from norvash.work.opening import open_sheet
 from norvash.work.registering import change_figures
-from norvash.work.sheets import open_sheet
+from norvash.work.sheets import enter
 from norvash.work.signing import sign
+from norvash.work.standing import refresh
 
 STEPS = 60
 TABLES = ("act", "use_entry", "brush_set", "round", "reading", "finding", "motor_figure", "position")
+
+
+ENTRIES = (
+    ("gap", 1, "2.4"), ("gap", 1, "9"), ("gap", 1, ""), ("dust-g", 0, "40"), ("force", 2, "7 N"), ("seen.windings.burnt", 0, "yes"),
+    ("decide.windings.burnt", 0, "done"), ("decide.face.glazed", 1, "done"), ("decide.face.glazed", 1, "deferred"), ("overrule.brushes", 0, "watch"),
+    ("cut-done", 0, "59.2"), ("cut-done", 0, ""), ("holder-set", 0, "yes"), ("insulation-mohm", 0, "0.4"), ("insulation-mohm", 0, "80"),
+    ("next-look", 0, "2027-01-01"), ("earth-ohm", 0, "4"), ("sign.weak", 0, "yes"), ("remark.brushes", 0, "seen"),
+)  # fmt: skip
 
 
 class Hand:
@@ -32,12 +44,13 @@ class Hand:
         self.used, self.length = 100.0, 22.0
 
     def job(self) -> Callable[[Act], str]:
+        many = (self.log, self.measure, self.measure, self.measure, self.enter, self.enter, self.enter, self.see)
         return self.random.choice(
-            (self.log, self.log, self.measure, self.measure, self.measure, self.fit, self.undo, self.see, self.settle, self.close, self.state)
-        )()  # fmt: skip
+            (*many, *many, self.fit, self.undo, self.settle, self.close, self.state, self.renew, self.reopen)
+        )()
 
     def _round(self) -> str:
-        found = rounds.open_round(self.shop.conn, self.motor)
+        found = sheets.open_sheet_of(self.shop.conn, self.motor)
         return found.id if found else "no-round-here"
 
     def log(self) -> Callable[[Act], str]:
@@ -49,6 +62,8 @@ class Hand:
 
     def measure(self) -> Callable[[Act], str]:
         found = rounds.open_round(self.shop.conn, self.motor)
+        if found is None and sheets.open_sheet_of(self.shop.conn, self.motor):
+            return self.close()
         if found is None:
             kind = self.random.choice(("check", "check", "bedded"))
             return lambda act: open_sheet(self.shop.conn, act, self.motor, "quick", "", kind, safe=True)
@@ -76,6 +91,22 @@ class Hand:
         reading, answer = (doubted or ["no-reading"])[0], self.random.choice(("right", "mistyped"))
         return lambda act: settle_doubt(self.shop.conn, act, reading, answer)
 
+    def reopen(self) -> Callable[[Act], str]:
+        answered = [r.id for r in rounds.list_readings(self.shop.conn, self._round()).values() if r.doubt_answer]
+        return lambda act: take_back_answer(self.shop.conn, act, (answered or ["no-reading"])[0])
+
+    def renew(self) -> Callable[[Act], str]:
+        lengths = {self.random.randrange(1, 4): self.random.choice(("", "21.9"))}
+        return lambda act: renew_brushes(self.shop.conn, act, self.motor, "", "damaged", lengths)
+
+    def enter(self) -> Callable[[Act], str]:
+        sheet = self._round()
+        field, place, text = self.random.choice(ENTRIES)
+        there = sheets.list_entries(self.shop.conn, sheet).get((field, place))
+        replaces = there.id if there and self.random.random() < 0.9 else ""
+        more = {"who": "Ines", "day": f"{self.shop.now + timedelta(days=30):%Y-%m-%d}", "why": "so"}
+        return lambda act: enter(self.shop.conn, act, sheet, field, place, text, replaces, more)
+
     def close(self) -> Callable[[Act], str]:
         round_id = self._round()
         return lambda act: sign(self.shop.conn, act, round_id, "left so", service=True)
@@ -101,6 +132,21 @@ def attempt(job: Callable[[Act], str], act: Act) -> str | NorvashError:
         return error
 
 
+def kept(shop: Shop, motor: str) -> list[tuple[object, ...]]:
+    """Return a motor's forecast and its standing as they are kept."""
+    rows = [tuple(r) for r in shop.conn.execute("select ahead_json from forecast where motor_id = ?", (motor,))]
+    row = dict(shop.conn.execute("select * from standing where motor_id = ?", (motor,)).fetchone())
+    return [*rows, *((k, v) for k, v in row.items() if k != "version")]
+
+
+def check_kept(shop: Shop, motor: str, today: date) -> None:
+    """What a job worked out in memory is what follows from the record, read anew."""
+    before = kept(shop, motor)
+    with transaction(shop.conn):
+        refresh(shop.conn, motor, today)
+    assert kept(shop, motor) == before
+
+
 def check_record(shop: Shop, motor: str) -> None:
     page = motor_page(shop.conn, motor, shop.now.date())
     state = page.context.state
@@ -121,7 +167,14 @@ def check_record(shop: Shop, motor: str) -> None:
 
 @pytest.mark.parametrize("seed", range(10))
 def test_any_order_of_jobs_keeps_the_record_true(shop: Shop, seed: int) -> None:
-    motor = shop.motor(set_is_new=bool(seed % 2))
+    stated = {
+        "commutator_d_mm": "60",
+        "commutator_d_min_mm": "50",
+        "bars": "45",
+        "rated_v": "400",
+        "holder_gap_mm": "2.2",
+    }
+    motor = shop.motor(set_is_new=bool(seed % 2), figures=stated)
     hand, done, refused = Hand(shop, motor, seed), 0, 0
     for _ in range(STEPS):
         shop.later(days=hand.random.choice((0, 0, 1, 9)), minutes=hand.random.randrange(1, 300))
@@ -139,9 +192,10 @@ def test_any_order_of_jobs_keeps_the_record_true(shop: Shop, seed: int) -> None:
         assert job(replace(act, at=shop.later(minutes=1).now)) == result
         assert counts(shop) == after
         check_record(shop, motor)
-        kept, page = standings.find_motors(shop.conn, "X-01", "", 1, 0)[0].standing, shop.page(motor)
-        assert (kept.sentence, kept.stage) == (page.said.sentence, page.found.stage)
-        assert [b["label"] for b in json.loads(kept.drawing_json)["brushes"]] == [
+        check_kept(shop, motor, act.at.date())
+        standing, page = standings.find_motors(shop.conn, "X-01", "", 1, 0)[0].standing, shop.page(motor)
+        assert (standing.sentence, standing.stage) == (page.said.sentence, page.found.stage)
+        assert [b["label"] for b in json.loads(standing.drawing_json)["brushes"]] == [
             p.label for p in page.context.state.positions
         ]
     assert done > STEPS / 5

@@ -16,10 +16,10 @@ from norvash.work.brush_lines import brush_lines
 from norvash.work.logging_use import log_use, take_back
 from norvash.work.measuring import note, record, settle_doubt, take_back_answer
 from norvash.work.new_set import fit_new_set, renew_brushes
+from norvash.work.opening import open_sheet
 from norvash.work.registering import add_motor, change_figures, save_type
 from norvash.work.ruling import clear_rule, set_rule
 from norvash.work.sheet_page import sheet_page
-from norvash.work.sheets import open_sheet
 from norvash.work.site import clock, join
 from norvash.work.standing import catch_up
 

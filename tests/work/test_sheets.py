@@ -10,7 +10,8 @@ from conftest import Shop
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import rounds, sheets
 from norvash.work.measuring import note, record
-from norvash.work.sheets import enter, open_sheet, undo
+from norvash.work.opening import open_sheet
+from norvash.work.sheets import enter, undo
 from norvash.work.signing import add_to_signed
 
 

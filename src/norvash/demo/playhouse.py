@@ -19,10 +19,10 @@ from norvash.work.acting import Act
 from norvash.work.logging_use import log_use
 from norvash.work.measuring import record, settle_doubt
 from norvash.work.new_set import fit_new_set
+from norvash.work.opening import open_sheet
 from norvash.work.policing import add_policy, add_window
 from norvash.work.registering import NewMotor, add_motor, save_type
 from norvash.work.ruling import set_rule, set_school
-from norvash.work.sheets import open_sheet
 from norvash.work.signing import sign
 from norvash.work.standing import catch_up
 

@@ -10,7 +10,8 @@ from norvash.store.database import Connection
 from norvash.work.acting import Act
 from norvash.work.context import load
 from norvash.work.measuring import note, record, settle_doubt
-from norvash.work.sheets import enter, open_sheet
+from norvash.work.opening import open_sheet
+from norvash.work.sheets import enter
 from norvash.work.signing import add_to_signed, sign
 
 Acting = Callable[[datetime], Act]

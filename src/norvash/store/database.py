@@ -70,6 +70,19 @@ def transaction(conn: Connection) -> Iterator[None]:
         raise
 
 
+@contextmanager
+def snapshot(conn: Connection) -> Iterator[None]:
+    """Read one moment: what others write meanwhile is not seen; within a transaction, what it sees itself."""
+    if conn.in_transaction:
+        yield
+        return
+    conn.execute("begin")
+    try:
+        yield
+    finally:
+        conn.execute("rollback")
+
+
 def migrations() -> list[tuple[int, str]]:
     """Return the schema steps that ship, in order."""
     return [(int(f.name[:4]), f.read_text("utf-8")) for f in sorted(_SCHEMA.glob("*.sql"))]

@@ -1,15 +1,16 @@
 """Forecasts as they stand, as they stood, and what earlier sets taught."""
 
 import json
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from datetime import datetime
+from typing import NamedTuple
 
 from norvash.core.ahead import Ahead, ahead_from
 from norvash.core.past_set import PastSet
 from norvash.store.database import Connection
 
-_MOST_PAST = 60
+MOST_PAST = 60
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,15 +46,31 @@ def find_ahead(conn: Connection, motor_id: str) -> Ahead | None:
     return None if row is None else ahead_from(json.loads(row["ahead_json"]))
 
 
-def list_family(conn: Connection, motor_id: str, type_id: str | None) -> tuple[PastSet, ...]:
-    """Return what the latest ended sets of a motor's type taught; of a motor without a type, its own."""
+class Taught(NamedTuple):
+    """What one ended set taught, and when it ended."""
+
+    ended_at: datetime
+    set_id: str
+    past: PastSet
+
+
+def list_family(conn: Connection, type_id: str, without: Sequence[str]) -> list[Taught]:
+    """Return what the latest ended sets of a type's motors taught, but for those of some motors."""
     rows = conn.execute(
-        """select p.log_rate, p.at_most from past_set p join brush_set s on s.id = p.set_id
-           where p.motor_id in (select id from motor where id = :motor_id or (:type_id is not null and type_id = :type_id))
-           order by s.ended_at desc, s.id limit :most""",
-        {"motor_id": motor_id, "type_id": type_id, "most": _MOST_PAST},
+        """select s.ended_at, s.id, p.log_rate, p.at_most from past_set p join brush_set s on s.id = p.set_id
+           where p.motor_id in (select id from motor where type_id = :type_id)
+           and p.motor_id not in (select value from json_each(:without)) order by s.ended_at desc, s.id limit :most""",
+        {"type_id": type_id, "without": json.dumps(without), "most": MOST_PAST},
     )
-    return tuple(PastSet(r["log_rate"], bool(r["at_most"])) for r in rows)
+    return [
+        Taught(datetime.fromisoformat(r["ended_at"]), r["id"], PastSet(r["log_rate"], bool(r["at_most"]))) for r in rows
+    ]
+
+
+def latest(taught: Iterable[Taught]) -> tuple[PastSet, ...]:
+    """Return what the sets that ended last taught, the newest first."""
+    in_order = sorted(sorted(taught, key=lambda t: t.set_id), key=lambda t: t.ended_at, reverse=True)
+    return tuple(t.past for t in in_order[:MOST_PAST])
 
 
 def list_taught(conn: Connection, motor_id: str) -> dict[str, PastSet]:
@@ -74,6 +91,7 @@ def save_taught(conn: Connection, motor_id: str, taught: Iterable[tuple[str, Pas
 
 def mark_family_stale(conn: Connection, motor_id: str, type_id: str | None) -> None:
     """Ask for a motor's relatives to be judged anew: one of their earlier sets teaches something else now."""
+    conn.execute("update motor_type set taught = taught + 1 where id = :type_id", {"type_id": type_id})
     conn.execute(
         "update standing set rules_seq = -1 where motor_id in (select id from motor where type_id = :type_id and id <> :id)",
         {"type_id": type_id, "id": motor_id},

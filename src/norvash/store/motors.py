@@ -1,15 +1,18 @@
 """Motors, their types, positions and figures."""
 
+import json
 from collections import Counter
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
+from norvash.core.ahead import Ahead, ahead_from
 from norvash.core.positions import PositionPlan
 from norvash.core.texts import compared
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 
 Value = float | str
+_NO_MOTOR = ("There is no such motor.", "Pick one from the register, or find it by its tag.")
 
 
 @dataclass(frozen=True, slots=True)
@@ -136,8 +139,24 @@ def fetch_motor(conn: Connection, motor_id: str) -> Motor:
     """
     row = conn.execute("select * from motor where id = :id", {"id": motor_id}).fetchone()
     if row is None:
-        raise NotFound("There is no such motor.", "Pick one from the register, or find it by its tag.")
+        raise NotFound(*_NO_MOTOR)
     return _motor(row)
+
+
+def fetch_whole(conn: Connection, motor_id: str) -> tuple[Motor, MotorType | None, Ahead | None]:
+    """Return a motor with its type and its forecast, None where it has none.
+
+    Raises: NotFound.
+    """
+    row = conn.execute(
+        """select m.*, t.name as type_name, t.class as type_class, f.ahead_json from motor m
+           left join motor_type t on t.id = m.type_id left join forecast f on f.motor_id = m.id where m.id = :id""",
+        {"id": motor_id},
+    ).fetchone()
+    if row is None:
+        raise NotFound(*_NO_MOTOR)
+    kind = MotorType(row["type_id"], row["type_name"], row["type_class"]) if row["type_id"] else None
+    return _motor(row), kind, ahead_from(json.loads(row["ahead_json"])) if row["ahead_json"] else None
 
 
 def find_tagged(conn: Connection, tag: str) -> Motor | None:
@@ -164,6 +183,19 @@ def motor_figures(conn: Connection, motor_id: str) -> dict[str, Value]:
     """Return the figures that a motor states itself."""
     rows = conn.execute("select name, value_real, value_text from motor_figure where motor_id = :id", {"id": motor_id})
     return {r["name"]: _value(r) for r in rows}
+
+
+def list_figures(conn: Connection, motor: Motor) -> tuple[dict[str, Value], dict[str, Value]]:
+    """Return the figures that a motor states itself, and those that its type states."""
+    found: tuple[dict[str, Value], dict[str, Value]] = {}, {}
+    rows = conn.execute(
+        """select 0 as of_type, name, value_real, value_text from motor_figure where motor_id = :id
+           union all select 1, name, value_real, value_text from type_figure where type_id = :type_id""",
+        {"id": motor.id, "type_id": motor.type_id},
+    )
+    for r in rows:
+        found[r["of_type"]][r["name"]] = _value(r)
+    return found
 
 
 def change_motor_figures(conn: Connection, motor_id: str, figures: Mapping[str, Value]) -> None:

@@ -7,6 +7,8 @@ from norvash.core.texts import compared
 from norvash.errors import NotFound
 from norvash.store.database import Connection
 
+UNKNOWN = ("This person is not known here.", "Choose who is working.", "person")
+
 
 @dataclass(frozen=True, slots=True)
 class Site:
@@ -76,7 +78,7 @@ def fetch_person(conn: Connection, person_id: str) -> Person:
     """
     row = conn.execute("select id, name from person where id = :id", {"id": person_id}).fetchone()
     if row is None:
-        raise NotFound("This person is not known here.", "Choose who is working.", "person")
+        raise NotFound(*UNKNOWN)
     return Person(row["id"], row["name"])
 
 
@@ -95,10 +97,20 @@ def _done(row: dict[str, str]) -> Done:
                 row["result_id"], row["before_json"], row["after_json"])  # fmt: skip
 
 
-def find_act(conn: Connection, act_id: str) -> Done | None:
-    """Return the write with this client-made id, None if it is new."""
-    row = conn.execute(f"{_DONE} where a.id = :id", {"id": act_id}).fetchone()
-    return _done(row) if row else None
+def known_before(conn: Connection, act_id: str, person_id: str) -> tuple[Done | None, Person | None, datetime | None]:
+    """Return the write with this id, None if it is new; the person, None if not known; the time of the latest write."""
+    row = conn.execute(
+        """select w.id as writer_id, w.name as writer, (select at from act order by seq desc limit 1) as last_at,
+                  a.id, a.at, p.name as person, a.job, a.digest, a.result_id, a.before_json, a.after_json
+           from (select 1) left join person w on w.id = :person_id
+           left join act a on a.id = :act_id left join person p on p.id = a.person_id""",
+        {"act_id": act_id, "person_id": person_id},
+    ).fetchone()
+    return (
+        _done(row) if row["id"] is not None else None,
+        Person(row["writer_id"], row["writer"]) if row["writer_id"] is not None else None,
+        datetime.fromisoformat(row["last_at"]) if row["last_at"] else None,
+    )
 
 
 def last_act_at(conn: Connection) -> datetime | None:

@@ -5,7 +5,7 @@ from datetime import datetime
 
 from norvash.core.doubts import Doubt
 from norvash.core.readings import Reading
-from norvash.core.state import BrushSet, Measured, Round
+from norvash.core.state import BrushSet, Measured, Renewal, Round
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 from norvash.store.renewals import list_renewals
@@ -92,39 +92,64 @@ def current_set(conn: Connection, motor_id: str) -> tuple[str, int, float, datet
 
 def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
     """Return all sets ever fitted, each with its rounds and readings that count."""
-    rounds: dict[str, list[Round]] = {}
-    readings, seen, renewed = _measured(conn, motor_id), _seen(conn, motor_id), list_renewals(conn, motor_id)
-    for row in conn.execute("select * from round where motor_id = :id order by at, seq", {"id": motor_id}):
-        since = {r.position: r.total_units for r in renewed.get(row["set_id"], ())}
-        counts = {n: m for n, m in readings.get(row["id"], {}).items() if row["total_units"] >= since.get(n, 0.0)}
-        made = Round(row["id"], datetime.fromisoformat(row["at"]), row["total_units"], row["kind"],
-                     row["finished_at"] is not None, counts, tuple(seen.get(row["id"], ())))  # fmt: skip
-        rounds.setdefault(row["set_id"], []).append(made)
-    rows = conn.execute("select * from brush_set where motor_id = :id order by number", {"id": motor_id})
-    return tuple(
-        BrushSet(r["number"], datetime.fromisoformat(r["fitted_at"]), r["fitted_units"],
-            bool(r["fitted_known"]),
-                 datetime.fromisoformat(r["ended_at"]) if r["ended_at"] else None, r["ended_units"],
-                 r["end_reason"] or "", tuple(rounds.get(r["id"], ())), r["id"],
-                 tuple(renewed.get(r["id"], ())))
-        for r in rows
-    )  # fmt: skip
+    seen, renewed = _seen(conn, motor_id), list_renewals(conn, motor_id)
+    sets: dict[str, Row] = {}
+    rounds: dict[str, dict[str, Round]] = {}
+    for r in conn.execute(_SETS, {"id": motor_id}):
+        sets[r["set_id"]] = r
+        own = rounds.setdefault(r["set_id"], {})
+        if r["round_id"] is None:
+            continue
+        if r["round_id"] not in own:
+            own[r["round_id"]] = _empty_round(r, tuple(seen.get(r["round_id"], ())))
+        since = {x.position: x.total_units for x in renewed.get(r["set_id"], ())}
+        if r["id"] is not None and r["total_units"] >= since.get(r["position_number"], 0.0):
+            own[r["round_id"]].readings[r["position_number"]] = _measured(r)
+    return tuple(_set(r, tuple(rounds[i].values()), tuple(renewed.get(i, ()))) for i, r in sets.items())
+
+
+_SETS = """select s.id as set_id, s.number, s.fitted_at, s.fitted_units, s.fitted_known, s.ended_at, s.ended_units, s.end_reason,
+                  r.id as round_id, r.at as round_at, r.total_units, r.kind, r.finished_at,
+                  g.id, g.position_number, g.length_mm, g.sd_mm, g.low_mm, g.high_mm, g.lines_seen, g.doubt_rule,
+                  case g.doubt_answer when '' then g.doubt else '' end as doubt
+           from brush_set s left join round r on r.set_id = s.id
+           left join reading g on g.round_id = r.id and g.replaced_by is null
+           where s.motor_id = :id order by s.number, r.at, r.seq, g.position_number"""
+
+
+def _empty_round(row: Row, seen: tuple[tuple[int, str], ...]) -> Round:
+    return Round(row["round_id"], datetime.fromisoformat(row["round_at"]), row["total_units"], row["kind"],
+                 row["finished_at"] is not None, {}, seen)  # fmt: skip
+
+
+def _set(row: Row, rounds: tuple[Round, ...], renewed: tuple[Renewal, ...]) -> BrushSet:
+    ended_at = datetime.fromisoformat(row["ended_at"]) if row["ended_at"] else None
+    return BrushSet(row["number"], datetime.fromisoformat(row["fitted_at"]), row["fitted_units"], bool(row["fitted_known"]),
+                    ended_at, row["ended_units"], row["end_reason"] or "", rounds, row["set_id"], renewed)  # fmt: skip
+
+
+def _measured(row: Row) -> Measured:
+    return Measured(row["length_mm"], row["sd_mm"], row["low_mm"], row["high_mm"], row["lines_seen"], row["doubt"], row["doubt_rule"], row["id"])  # fmt: skip
+
+
+_SEEN = """select f.round_id, f.position_number, f.seen from round r join finding f on f.round_id = r.id
+           where {} = :id and f.struck_act_id is null and not exists (
+               select 1 from entry e where e.sheet_id = f.round_id and e.field = 'decide.' || f.seen
+                and e.place = f.position_number and e.replaced_by is null and e.word in ('done', 'dropped'))
+           order by f.position_number, f.seen"""
 
 
 def _seen(conn: Connection, motor_id: str) -> dict[str, list[tuple[int, str]]]:
     """Return what was seen, by round; what was mended or dropped on its sheet counts no longer."""
     found: dict[str, list[tuple[int, str]]] = {}
-    rows = conn.execute(
-        """select f.round_id, f.position_number, f.seen from round r join finding f on f.round_id = r.id
-           where r.motor_id = :id and f.struck_act_id is null and not exists (
-               select 1 from entry e where e.sheet_id = f.round_id and e.field = 'decide.' || f.seen
-                and e.place = f.position_number and e.replaced_by is null and e.word in ('done', 'dropped'))
-           order by f.position_number, f.seen""",
-        {"id": motor_id},
-    )
-    for r in rows:
+    for r in conn.execute(_SEEN.format("r.motor_id"), {"id": motor_id}):
         found.setdefault(r["round_id"], []).append((r["position_number"], r["seen"]))
     return found
+
+
+def list_seen(conn: Connection, round_id: str) -> tuple[tuple[int, str], ...]:
+    """Return what was seen in one round; what was mended or dropped on its sheet counts no longer."""
+    return tuple((r["position_number"], r["seen"]) for r in conn.execute(_SEEN.format("r.id"), {"id": round_id}))
 
 
 def add_finding(conn: Connection, finding_id: str, round_id: str, position: int, seen: str, act_id: str) -> None:
@@ -144,23 +169,6 @@ def strike_finding(conn: Connection, round_id: str, position: int, seen: str, ac
            and seen = :seen and struck_act_id is null""",
         {"round_id": round_id, "position": position, "seen": seen, "act_id": act_id},
     )
-
-
-def _measured(conn: Connection, motor_id: str) -> dict[str, dict[int, Measured]]:
-    found: dict[str, dict[int, Measured]] = {}
-    rows = conn.execute(
-        """select g.id, g.round_id, g.position_number, g.length_mm, g.sd_mm, g.low_mm, g.high_mm, g.lines_seen, g.doubt_rule,
-                  case g.doubt_answer when '' then g.doubt else '' end as doubt
-           from round r join reading g on g.round_id = r.id
-           where r.motor_id = :id and g.replaced_by is null order by g.position_number""",
-        {"id": motor_id},
-    )
-    for r in rows:
-        measured = Measured(
-            r["length_mm"], r["sd_mm"], r["low_mm"], r["high_mm"], r["lines_seen"], r["doubt"], r["doubt_rule"], r["id"]
-        )
-        found.setdefault(r["round_id"], {})[r["position_number"]] = measured
-    return found
 
 
 _ROUND = """select r.*, p.name as person from round r join act a on a.id = r.act_id
@@ -213,12 +221,12 @@ def finish_round(conn: Connection, round_id: str, at: datetime) -> None:
 def add_reading(
     conn: Connection, reading_id: str, round_id: str, position: int, reading: Reading, method: str, instrument: str,
     doubt: Doubt | None, act_id: str,
-) -> None:  # fmt: skip
-    """Keep a reading as the one that counts for its position; an earlier one stays behind it."""
+) -> tuple[str, str, float] | None:  # fmt: skip
+    """Keep a reading as the one that counts for its position; return id, typed text and length [mm] of the one that now stands behind it."""
     place = {"id": reading_id, "round_id": round_id, "position": position}
     before = conn.execute(
         """update reading set replaced_by = id
-           where round_id = :round_id and position_number = :position and replaced_by is null returning id""",
+           where round_id = :round_id and position_number = :position and replaced_by is null returning id, typed, length_mm""",
         place,
     ).fetchone()
     conn.execute(
@@ -233,6 +241,7 @@ def add_reading(
     )  # fmt: skip
     if before is not None:
         conn.execute("update reading set replaced_by = :id where id = :before", {**place, "before": before["id"]})
+    return (before["id"], before["typed"], before["length_mm"]) if before is not None else None
 
 
 _READING = """select g.*, p.name as person, a.at from reading g join act a on a.id = g.act_id

@@ -123,10 +123,11 @@ def mark_stale(conn: Connection, motor_ids: Iterable[str]) -> None:
     conn.executemany("update standing set rules_seq = -1 where motor_id = ?", ((i,) for i in motor_ids))
 
 
-def list_stale(conn: Connection, rules_seq: int, most: int) -> list[str]:
-    """Return motors whose standing rests on an older rulebook."""
+def list_stale(conn: Connection, rules_seq: int, after: str, most: int) -> list[str]:
+    """Return motors whose standing rests on an older rulebook, in the order of their ids from one on."""
     rows = conn.execute(
-        "select motor_id from standing where rules_seq < :seq limit :most", {"seq": rules_seq, "most": most}
+        "select motor_id from standing where rules_seq < :seq and motor_id > :after order by motor_id limit :most",
+        {"seq": rules_seq, "after": after, "most": most},
     )
     return [r["motor_id"] for r in rows]
 

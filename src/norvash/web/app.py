@@ -2,7 +2,7 @@
 
 import threading
 from collections.abc import AsyncIterator
-from contextlib import asynccontextmanager
+from contextlib import asynccontextmanager, closing
 from datetime import datetime
 
 from fastapi import Depends, FastAPI, Request
@@ -13,7 +13,7 @@ from starlette.exceptions import HTTPException
 
 from norvash.config import Settings
 from norvash.devices.gauge_link import GaugeLink
-from norvash.errors import NorvashError, NotFound
+from norvash.errors import NorvashError, NotFound, Unavailable
 from norvash.store import people
 from norvash.store.database import connect, fold_in, prepare
 from norvash.store.trouble import DatabaseError, trouble_of, unavailable
@@ -45,7 +45,7 @@ from norvash.web.security import Guard
 from norvash.work.site import clock
 from norvash.work.standing import catch_up
 
-_LAST_WORK_S = 0.5
+_LAST_WORK_S, _AGAIN_S = 0.5, 5.0
 
 
 async def _about(request: Request, conn: Conn, who: Who, now: Now) -> None:
@@ -56,16 +56,25 @@ async def _about(request: Request, conn: Conn, who: Who, now: Now) -> None:
 def catch_up_in_background(app: FastAPI) -> None:
     """Judge anew, in a thread of its own, what rests on an older rulebook."""
 
+    stopping = app.state.stopping
+
     def work() -> None:
-        conn = connect(app.state.settings.db)
-        try:
-            done = catch_up(conn, clock(people.fetch_site(conn), datetime.now()).date())
-        finally:
-            conn.close()
+        with app.state.judging, closing(connect(app.state.settings.db, made=True)) as conn:
+            done = catch_up(conn, clock(people.fetch_site(conn), datetime.now()).date(), stopping.is_set)
         if done:
             log_event("judged anew", motors=done)
 
-    thread = threading.Thread(target=work, name="catch-up", daemon=True)
+    def work_until_it_is_done() -> None:
+        while not stopping.is_set():
+            try:
+                work()
+            except (Unavailable, DatabaseError) as error:
+                log_failure("judging anew waits for the database", error)
+                stopping.wait(_AGAIN_S)
+            else:
+                return
+
+    thread = threading.Thread(target=work_until_it_is_done, name="catch-up", daemon=True)
     thread.start()
     app.state.catching_up = thread
 
@@ -99,6 +108,7 @@ def create_app(settings: Settings) -> FastAPI:
     app = FastAPI(
         title="Norvash", docs_url=None, redoc_url=None, lifespan=_lifespan, openapi_url="/api/v1/openapi.json"
     )
+    app.state.judging = threading.Lock()
     app.state.settings, app.state.pool, app.state.catch_up = (
         settings,
         Pool(settings.db, read_only=bool(found.faults)),

@@ -5,12 +5,14 @@ import json
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
+from typing import Protocol, TypeVar
 
-from norvash.errors import Conflict, InputError
+from norvash.errors import Conflict, InputError, NorvashError, NotFound
 from norvash.store import people
 from norvash.store.database import Connection, transaction
 
 _LONGEST_ID = 80
+R = TypeVar("R", bound="Ready")
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,15 +40,61 @@ class Change:
     motor_id: str | None = None
 
 
-def once(conn: Connection, act: Act, job: str, typed: Mapping[str, object], body: Callable[[Act], Change]) -> str:
+class Ready(Protocol):
+    """What a job has worked out before it takes the lock: it knows whether the record still is as it was read."""
+
+    def stands(self, conn: Connection) -> bool:
+        """Tell whether nothing has moved since."""
+
+
+def prepared(
+    conn: Connection,
+    act: Act,
+    job: str,
+    typed: Mapping[str, object],
+    prepare: Callable[[], R],
+    body: Callable[[Act, R], Change],
+) -> str:
+    """Do a job whose heavy work is done before it takes the lock; where something has moved since, it is done anew inside.
+
+    Raises: what `prepare` and `once` raise.
+    """
+    ready: R | None = None
+    trouble: NorvashError | None = None
+    try:
+        ready = prepare()
+    except NorvashError as error:
+        trouble = error  # it may be the answer to an act that was made already, or to what has moved since
+
+    def look_again() -> None:
+        nonlocal ready
+        if ready is None or not ready.stands(conn):
+            ready = prepare()
+
+    def go_on(act: Act) -> Change:
+        if ready is None:
+            raise trouble or AssertionError
+        return body(act, ready)
+
+    return once(conn, act, job, typed, go_on, look_again)
+
+
+def once(
+    conn: Connection,
+    act: Act,
+    job: str,
+    typed: Mapping[str, object],
+    body: Callable[[Act], Change],
+    first: Callable[[], None] | None = None,
+) -> str:
     """Do a job in one transaction and record it; the same act again changes nothing and gives the same answer.
 
-    The body gets the act with its time in the order of writing.
+    The body gets the act with its time in the order of writing; `first` is called once the lock is held, before anything is written.
     Raises: Conflict if an act with this id was made with other content; NotFound for an unknown person.
     """
     digest = hashlib.sha256(json.dumps([job, typed], sort_keys=True, default=str).encode()).hexdigest()
     with transaction(conn):
-        earlier = people.find_act(conn, act.id)
+        earlier, person, last_at = people.known_before(conn, act.id, act.person_id)
         if earlier is not None:
             if earlier.digest != digest:
                 raise Conflict(
@@ -54,13 +102,21 @@ def once(conn: Connection, act: Act, job: str, typed: Mapping[str, object], body
                     "What you typed is kept here: send it again as a new entry, or leave it.", "act_id",
                 )  # fmt: skip
             return earlier.result_id
-        person = people.fetch_person(conn, act.person_id)
-        ordered = replace(act, at=_in_order(act.at, people.last_act_at(conn)))
+        if person is None:
+            raise NotFound(*people.UNKNOWN)
+        if first is not None:
+            first()
+        ordered = replace(act, at=_in_order(act.at, last_at))
         people.add_act(conn, people.Done(act.id, ordered.at, person.name, job, digest, "", "{}", "{}"), person.id)
         change = body(ordered)
         before, after = json.dumps(change.before, default=str), json.dumps(change.after, default=str)
         people.complete_act(conn, act.id, change.motor_id, change.result_id, before, after)
         return change.result_id
+
+
+def in_order(conn: Connection, act: Act) -> Act:
+    """Return an act with the time that it would have if it were written now."""
+    return replace(act, at=_in_order(act.at, people.last_act_at(conn)))
 
 
 def _in_order(at: datetime, last: datetime | None) -> datetime:

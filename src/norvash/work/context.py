@@ -1,46 +1,134 @@
-"""Everything about one motor, put together for a verdict."""
+"""Everything about one motor as the record holds it at one moment, and what follows from it for a verdict."""
 
-from dataclasses import dataclass
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, replace
+from functools import cached_property
 
+from norvash.core.ahead import Ahead
 from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
+from norvash.core.policy import Policy
+from norvash.core.positions import PositionPlan
 from norvash.core.rules.book import MotorRules, Rulebook
 from norvash.core.rules.catalogue import rulebook_with
-from norvash.core.season import season_of
+from norvash.core.season import Window, season_of
 from norvash.core.sheet.facts import Facts
-from norvash.core.state import MotorState
+from norvash.core.sheet.sheet import Given, Sheet
+from norvash.core.state import BrushSet, Measured, MotorState, Round
 from norvash.core.sunk import Mark, figures_since
 from norvash.core.use import Rate, rate_of_use
 from norvash.core.use_log import Entry
-from norvash.store import forecasts, motors, policies, rounds, rules, sheets, use
-from norvash.store.database import Connection
+from norvash.store import motors, policies, rounds, rules, sheets, use
+from norvash.store.database import Connection, snapshot
 from norvash.store.motors import Motor, MotorType
-from norvash.work.sheet_state import beside, facts_of
+from norvash.store.sheets import DeferredRow, SheetRow
+from norvash.store.stamps import Stamp, stamp_of
+from norvash.work.sheet_state import beside, put_together
+
+_COPPER = ("cut-done", "holder-set")
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Context:
-    """A motor with its type, state and the rules that apply to it."""
+    """A motor as it was read at one moment, with the rules that apply to it; what follows is worked out once, when it is asked for.
 
+    A job changes it in memory as it changes the record, and goes on with that.
+    """
+
+    stamp: Stamp
     motor: Motor
     type: MotorType | None
-    state: MotorState
+    stated: Figures
+    marks: tuple[Mark, ...]
+    positions: tuple[PositionPlan, ...]
+    sets: tuple[BrushSet, ...]
+    entries: tuple[Entry, ...]
+    windows: tuple[Window, ...]
+    policies: tuple[Policy, ...]
+    ahead: Ahead | None
+    put_off: tuple[DeferredRow, ...]
+    row: SheetRow | None
+    written: Mapping[tuple[str, int], Given]
+    sheet: Sheet | None
     rules: MotorRules
 
-    @property
+    @cached_property
     def figures(self) -> Figures:
         """Return the figures in force."""
-        return self.state.figures
+        return figures_since(self.stated, self.marks)
 
-    @property
+    @cached_property
     def facts(self) -> Facts:
         """Return what a sheet must know of the motor."""
-        return facts_of(self.motor.motor_class, self.state.figures, self.state.positions)
+        return Facts(self.motor.motor_class, self.figures, self.positions)
+
+    @cached_property
+    def state(self) -> MotorState:
+        """Return what a verdict rests on."""
+        told = beside(self.row, self.sheet, self.put_off, self.figures, self.sets, self.rules)
+        rate = rate_in_season(self.motor, self.figures, self.entries, self.windows, self.rules)
+        return MotorState(self.figures, self.positions, self.sets, self.entries, rate, self.ahead, self.policies, told.noted,
+                          told.overrules, told.look_on)  # fmt: skip
 
     @property
     def unit(self) -> str:
         """Return the unit of use."""
         return self.state.unit
+
+    def with_reading(self, round_id: str, position: int, measured: Measured | None) -> "Context":
+        """Return the motor after a reading was made in a round, or withdrawn from it."""
+
+        def changed(a_round: Round, brush_set: BrushSet) -> Round:
+            readings = {n: m for n, m in a_round.readings.items() if n != position}
+            renewal = brush_set.renewal_of(position)
+            if measured is not None and (renewal is None or a_round.total_units >= renewal.total_units):
+                readings = dict(sorted({**readings, position: measured}.items()))
+            return replace(a_round, readings=readings)
+
+        return self._with_round(round_id, changed)
+
+    def with_seen(self, round_id: str, seen: tuple[tuple[int, str], ...]) -> "Context":
+        """Return the motor after other things were seen on the brushes of a round."""
+        return self._with_round(round_id, lambda a_round, _: replace(a_round, seen=seen))
+
+    def _with_round(self, round_id: str, changed: Callable[[Round, BrushSet], Round]) -> "Context":
+        sets = tuple(
+            replace(s, rounds=tuple(changed(r, s) if r.id == round_id else r for r in s.rounds)) for s in self.sets
+        )
+        return replace(self, sets=sets)
+
+    def with_sheet(
+        self, row: SheetRow, kind: str, total_units: float, written: Mapping[tuple[str, int], Given]
+    ) -> "Context":
+        """Return the motor after a sheet was opened, with the round that is measured on it."""
+        opened = Round(row.id, row.at, total_units, kind, finished=False, readings={})
+        current = replace(self.sets[-1], rounds=(*self.sets[-1].rounds, opened))
+        sheet = Sheet(row.id, row.number, row.kind, row.at, row.person, self.facts, written)
+        return replace(self, sets=(*self.sets[:-1], current), row=row, written=written, sheet=sheet)
+
+    def with_entry(self, field_id: str, place: int, given: Given, marks: tuple[Mark, ...] | None = None) -> "Context":
+        """Return the motor after something was entered on its newest sheet."""
+        if self.sheet is None:
+            raise LookupError("nothing can be entered without a sheet")
+        written = {at: g for at, g in self.written.items() if at != (field_id, place)} | {(field_id, place): given}
+        made = replace(self, written=written, marks=self.marks if marks is None else marks)
+        return replace(made, sheet=replace(self.sheet, entries=written, facts=made.facts))
+
+    def with_use(self, entries: tuple[Entry, ...]) -> "Context":
+        """Return the motor with another log of use."""
+        return replace(self, entries=tuple(sorted(entries, key=lambda e: e.at)))
+
+
+@dataclass(frozen=True)
+class Prepared:
+    """What a job has worked out from a motor as it was read, before it takes the lock."""
+
+    context: Context
+
+    def stands(self, conn: Connection, own: int = 0) -> bool:
+        """Tell whether nothing has moved since the motor was read; `own` is how often its own batch has taught its type."""
+        read = self.context.stamp
+        return stamp_of(conn, self.context.motor.id) == read._replace(taught=read.taught + own)
 
 
 def rulebook(conn: Connection) -> Rulebook:
@@ -49,40 +137,47 @@ def rulebook(conn: Connection) -> Rulebook:
 
 
 def figures_of(conn: Connection, motor: Motor) -> Figures:
-    """Return the figures in force for a motor."""
-    of_type = motors.type_figures(conn, motor.type_id) if motor.type_id else {}
-    return Figures(motors.motor_figures(conn, motor.id), of_type, TEMPLATES[motor.motor_class].lends)
+    """Return the figures that a motor, its type and its class state."""
+    own, of_type = motors.list_figures(conn, motor)
+    return Figures(own, of_type, TEMPLATES[motor.motor_class].lends)
 
 
-def marks_of(conn: Connection, motor_id: str) -> list[Mark]:
+def marks_of(conn: Connection, motor_id: str) -> tuple[Mark, ...]:
     """Return a motor's recorded cuts and the settings of its holders after them, in order."""
-    return [
-        Mark("cut", given.at.date(), number, given.number, float(given.more.get("sunk", "0"))) if field == "cut-done" else Mark("set", given.at.date(), number)
-        for field, number, given in sheets.list_kept(conn, motor_id, ("cut-done", "holder-set"))
-    ]  # fmt: skip
+    kept = sheets.list_kept(conn, motor_id, _COPPER)
+    return tuple(mark_of(field, number, given) for field, number, given in kept)
 
 
-def use_of(
-    conn: Connection, motor: Motor, figures: Figures, applied: MotorRules
-) -> tuple[tuple[Entry, ...], Rate | None]:
-    """Return a motor's use log and its rate of use, in the season that it follows."""
-    entries = use.list_entries(conn, motor.id)
-    season = season_of(figures.word("active_months"), entries, policies.list_windows(conn), motor.place, applied)
-    return entries, rate_of_use(entries, figures.number("use_per_week_units"), applied, season)
+def mark_of(field: str, number: int, given: Given) -> Mark:
+    """Return what an entry on a sheet says of the copper: a cut, or that the holders are set."""
+    if field == "cut-done":
+        return Mark("cut", given.at.date(), number, given.number, float(given.more.get("sunk", "0")))
+    return Mark("set", given.at.date(), number)
+
+
+def rate_in_season(
+    motor: Motor, figures: Figures, entries: tuple[Entry, ...], windows: tuple[Window, ...], applied: MotorRules
+) -> Rate | None:
+    """Return a motor's rate of use, in the season that it follows."""
+    season = season_of(figures.word("active_months"), entries, windows, motor.place, applied)
+    return rate_of_use(entries, figures.number("use_per_week_units"), applied, season)
 
 
 def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Context:
-    """Return everything about a motor.
+    """Return everything about a motor, all of it of one moment.
 
     Raises: NotFound.
     """
-    motor = motors.fetch_motor(conn, motor_id)
-    figures = figures_since(figures_of(conn, motor), marks_of(conn, motor_id))
-    applied = MotorRules(book or rulebook(conn), motor.motor_class, motor.type_id or "", motor.id)
-    entries, rate = use_of(conn, motor, figures, applied)
-    positions, sets = motors.positions(conn, motor_id), rounds.list_sets(conn, motor_id)
-    sheets_say = beside(conn, motor_id, facts_of(motor.motor_class, figures, positions), sets, applied)
-    state = MotorState(figures, positions, sets, entries, rate, forecasts.find_ahead(conn, motor_id),
-                       policies.list_policies(conn, motor_id, motor.type_id), sheets_say.noted, sheets_say.overrules, sheets_say.look_on)  # fmt: skip
-    kind = motors.fetch_type(conn, motor.type_id) if motor.type_id else None
-    return Context(motor, kind, state, applied)
+    with snapshot(conn):
+        stamp = stamp_of(conn, motor_id)
+        motor, kind, ahead = motors.fetch_whole(conn, motor_id)
+        applied = MotorRules(book or rulebook(conn), motor.motor_class, motor.type_id or "", motor.id)
+        row = sheets.newest_sheet_of(conn, motor_id)
+        written = sheets.list_entries(conn, row.id) if row is not None else {}
+        read = Context(
+            stamp, motor, kind, figures_of(conn, motor), marks_of(conn, motor_id), motors.positions(conn, motor_id),
+            rounds.list_sets(conn, motor_id), use.list_entries(conn, motor_id), policies.list_windows(conn),
+            policies.list_policies(conn, motor_id, motor.type_id), ahead, tuple(sheets.list_deferred(conn, motor_id)),
+            row, written, None, applied,
+        )  # fmt: skip
+        return read if row is None else replace(read, sheet=put_together(conn, row, read.facts, written))

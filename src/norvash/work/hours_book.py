@@ -6,9 +6,9 @@ from dataclasses import dataclass
 from norvash.core.rules.book import MotorRules
 from norvash.core.use_log import Entry
 from norvash.core.words import UNIT_WORDS
-from norvash.store import motors
+from norvash.store import motors, policies, use
 from norvash.store.database import Connection
-from norvash.work.context import figures_of, rulebook, use_of
+from norvash.work.context import figures_of, rate_in_season, rulebook
 
 
 @dataclass(frozen=True, slots=True)
@@ -26,12 +26,13 @@ class BookRow:
 
 def book_rows(conn: Connection, motor_ids: Sequence[str]) -> list[BookRow]:
     """Return the rows of motors, in their order."""
-    book, made = rulebook(conn), []
+    book, windows, made = rulebook(conn), policies.list_windows(conn), []
     for motor_id in motor_ids:
         motor = motors.fetch_motor(conn, motor_id)
         figures = figures_of(conn, motor)
         applied = MotorRules(book, motor.motor_class, motor.type_id or "", motor.id)
-        entries, rate = use_of(conn, motor, figures, applied)
+        entries = use.list_entries(conn, motor_id)
+        rate = rate_in_season(motor, figures, entries, windows, applied)
         made.append(BookRow(motor_id, motor.tag, motor.name, motor.place, entries[-1] if entries else None,
                             rate.per_week if rate else None, UNIT_WORDS[figures.word("unit_of_use")]))  # fmt: skip
     return made

@@ -1,15 +1,17 @@
 """Log hours or starts for one motor; take an entry back."""
 
+from dataclasses import dataclass
 from datetime import datetime, time, timedelta
 
 from norvash.core.use import Counted, read_counter, read_increment, weighted
+from norvash.core.use_log import Entry
 from norvash.core.use_typed import read_use
 from norvash.errors import InputError
 from norvash.store import use
 from norvash.store.database import Connection
-from norvash.work.acting import Act, Change, once
-from norvash.work.context import Context, load
-from norvash.work.standing import refresh
+from norvash.work.acting import Act, Change, in_order, prepared
+from norvash.work.context import Context, Prepared, load
+from norvash.work.standing import Judged, foresee, keep
 
 _NOON = time(12)
 _DAYS = ("%Y-%m-%d", "%d/%m/%Y", "%d.%m.%Y", "%d %B %Y", "%d %b %Y")
@@ -35,19 +37,25 @@ def moment(day: str, now: datetime) -> datetime:
     raise InputError(f"“{day}” is not a day.", f"Write it like {now:%Y-%m-%d}, {now:%d/%m/%Y} or yesterday.", "day")
 
 
-def count(
-    conn: Connection, context: Context, text: str, mode: str, at: datetime, now: datetime, answer: str
-) -> Counted:
+def count(context: Context, text: str, mode: str, at: datetime, now: datetime, answer: str) -> Counted:
     """Return what a typed use means for a motor, without keeping it."""
     if mode not in MODES:
         raise InputError("It is not clear what the number means.", "Choose counter or increment.", "mode")
     typed = read_use(text, context.unit, context.figures)
-    entries = use.list_entries(conn, context.motor.id)
     if mode == "increment":
-        counted = read_increment(typed.value, at, now, entries, context.unit, context.rules)
+        counted = read_increment(typed.value, at, now, context.entries, context.unit, context.rules)
     else:
-        counted = read_counter(typed.value, at, now, entries, context.unit, context.rules, answer)
-    return weighted(counted, typed.weight, at, entries)
+        counted = read_counter(typed.value, at, now, context.entries, context.unit, context.rules, answer)
+    return weighted(counted, typed.weight, at, context.entries)
+
+
+@dataclass(frozen=True)
+class _Logged(Prepared):
+    """A log of use as it is to be: what stood there, what is struck, what is added, and the motor judged by that."""
+
+    strikes: bool
+    counted: Counted | None
+    judged: Judged
 
 
 def log_use(
@@ -58,21 +66,28 @@ def log_use(
     Raises: InputError, Conflict or NeedsAnswer, each with its remedy; then nothing is kept.
     """
 
-    def body(act: Act) -> Change:
-        context, at, last_struck = load(conn, motor_id), moment(day, act.at), ""
-        if answer == "last was wrong":
-            last_struck = _strike_last(conn, motor_id, act.id)
-        before = _last(context)
-        counted = count(conn, context, text, mode, at, act.at, answer)
-        use.add_entry(conn, act.id, motor_id, at, counted, text.strip(), act.id)
-        refresh(conn, motor_id, act.at.date())
-        after = {"counter": counted.counter_units, "total": counted.total_units, "typed": text.strip(),
-                 "day": at.date(), "event": counted.event, "struck": last_struck}  # fmt: skip
-        return Change(act.id, before, after, motor_id)
+    def prepare() -> _Logged:
+        now = in_order(conn, act).at
+        context, at, strikes = load(conn, motor_id), moment(day, now), answer == "last was wrong"
+        left = _without_last(context) if strikes else context
+        counted = count(left, text, mode, at, now, answer)
+        after = left.with_use((*left.entries, Entry(at, counted.total_units, counted.counter_units)))
+        return _Logged(context, strikes, counted, foresee(conn, [after], now.date())[0])
 
-    return once(
-        conn, act, "log use", {"motor": motor_id, "text": text, "mode": mode, "day": day, "answer": answer}, body
-    )
+    def body(act: Act, made: _Logged) -> Change:
+        counted = made.counted
+        if counted is None:
+            raise AssertionError
+        struck = _strike_last(conn, motor_id, act.id) if made.strikes else ""
+        at = moment(day, act.at)
+        use.add_entry(conn, act.id, motor_id, at, counted, text.strip(), act.id)
+        keep(conn, made.judged)
+        after = {"counter": counted.counter_units, "total": counted.total_units, "typed": text.strip(),
+                 "day": at.date(), "event": counted.event, "struck": struck}  # fmt: skip
+        return Change(act.id, _last(made.context), after, motor_id)
+
+    typed = {"motor": motor_id, "text": text, "mode": mode, "day": day, "answer": answer}
+    return prepared(conn, act, "log use", typed, prepare, body)
 
 
 def take_back(conn: Connection, act: Act, motor_id: str) -> str:
@@ -81,48 +96,70 @@ def take_back(conn: Connection, act: Act, motor_id: str) -> str:
     Raises: InputError when a round was measured at it.
     """
 
-    def body(act: Act) -> Change:
-        before = _last(load(conn, motor_id))
-        struck = _strike_last(conn, motor_id, act.id)
-        refresh(conn, motor_id, act.at.date())
-        return Change(struck, before, _last(load(conn, motor_id)), motor_id)
+    def prepare() -> _Logged:
+        context = load(conn, motor_id)
+        after = _without_last(context)
+        return _Logged(context, True, None, foresee(conn, [after], act.at.date())[0])
 
-    return once(conn, act, "take back use", {"motor": motor_id}, body)
+    def body(act: Act, made: _Logged) -> Change:
+        struck = _strike_last(conn, motor_id, act.id)
+        keep(conn, made.judged)
+        return Change(struck, _last(made.context), _last(made.judged.context), motor_id)
+
+    return prepared(conn, act, "take back use", {"motor": motor_id}, prepare, body)
 
 
 def _last(context: Context) -> dict[str, object]:
-    if not context.state.entries:
+    if not context.entries:
         return {}
-    last = context.state.entries[-1]
+    last = context.entries[-1]
     return {"counter": last.counter_units, "total": last.total_units, "day": last.at.date()}
 
 
-def _strike_last(conn: Connection, motor_id: str, act_id: str) -> str:
-    context = load(conn, motor_id)
-    last_id = use.last_entry_id(conn, motor_id)
-    entries = context.state.entries
+def _without_last(context: Context) -> Context:
+    """Return the motor without the newest entry of its log.
+
+    Raises: InputError where something rests on that entry.
+    """
+    entries = context.entries
     floor_units = entries[-2].total_units if len(entries) > 1 else 0.0
-    measured = [r.total_units for r in context.state.current.rounds] + [context.state.current.fitted_units]
-    if max(measured) > floor_units + 1e-9 or len(entries) == 1:
+    current = context.state.current
+    measured = [*(r.total_units for r in current.rounds), current.fitted_units]
+    if max(measured) > floor_units + 1e-9 or len(entries) <= 1:
         raise InputError("Brushes were measured or fitted at this entry, so it cannot be taken back.",
                          "Log the counter as it is and say what happened to it.", "value")  # fmt: skip
+    return context.with_use(entries[:-1])
+
+
+def _strike_last(conn: Connection, motor_id: str, act_id: str) -> str:
+    last_id = use.last_entry_id(conn, motor_id)
     use.strike_entry(conn, last_id, act_id)
     return last_id
 
 
-def settle_use(conn: Connection, act: Act, context: Context, text: str, answer: str) -> Counted:
-    """Log the counter as read at a measurement, unless it stands as logged; return the use now."""
-    entries = context.state.entries
+def settled(context: Context, text: str, now: datetime, answer: str) -> tuple[Counted, bool]:
+    """Return the use that the counter shows at a measurement, and whether it is news that goes into the log.
+
+    Raises: InputError or NeedsAnswer about the counter.
+    """
+    entries = context.entries
     stands = Counted(entries[-1].total_units, entries[-1].counter_units, "") if entries else None
     if not text.strip():
         if stands is None:
             raise InputError("No use is logged yet.", "Type what the counter shows.", "counter")
-        return stands
+        return stands, False
     try:
-        counted = count(conn, context, text, "counter", act.at, act.at, answer)
+        counted = count(context, text, "counter", now, now, answer)
     except InputError as error:
         raise error.at("counter") from None
     if stands is not None and counted.counter_units == stands.counter_units:
-        return stands
-    use.add_entry(conn, f"{act.id}.use", context.motor.id, act.at, counted, text.strip(), act.id)
+        return stands, False
+    return counted, True
+
+
+def settle_use(conn: Connection, act: Act, context: Context, text: str, answer: str) -> Counted:
+    """Log the counter as read at a measurement, unless it stands as logged; return the use now."""
+    counted, news = settled(context, text, act.at, answer)
+    if news:
+        use.add_entry(conn, f"{act.id}.use", context.motor.id, act.at, counted, text.strip(), act.id)
     return counted

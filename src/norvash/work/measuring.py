@@ -1,23 +1,25 @@
 """Measure a set: keep each reading at once, answer doubts, note what is seen, close the round."""
 
-from datetime import datetime
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+from datetime import date, datetime
+from typing import NoReturn
 
 from norvash.core.doubts import ANSWERS, Doubt, doubt_of
 from norvash.core.findings import BY_ID
 from norvash.core.positions import PositionPlan
 from norvash.core.readings import Reading, read
 from norvash.core.renewal import Carbon
-from norvash.core.state import Round, motor_limit, start_of
+from norvash.core.state import Measured, Round, motor_limit, start_of
 from norvash.core.straight_line import Point
 from norvash.errors import Conflict, InputError, NotFound
-from norvash.store import forecasts, rounds, sheets
+from norvash.store import forecasts, rounds
 from norvash.store.database import Connection
-from norvash.store.rounds import RoundRow
-from norvash.work.acting import Act, Change, once
-from norvash.work.context import Context, load
-from norvash.work.sheet_state import put_together
-from norvash.work.sheets import hold_at_gate
-from norvash.work.standing import judge, refresh
+from norvash.store.rounds import ReadingRow, RoundRow
+from norvash.work.acting import Act, Change, once, prepared
+from norvash.work.context import Context, Prepared, load
+from norvash.work.sheets import hold_at_gate, sheet_of
+from norvash.work.standing import Judged, foresee, judge, keep
 
 
 def record(
@@ -30,13 +32,9 @@ def record(
     Raises: InputError for what cannot be read, Conflict for a reading that somebody else made meanwhile.
     """
 
-    def body(act: Act) -> Change:
+    def prepare() -> _Reading:
         row, context = _open(conn, round_id, act.at)
         plan = _plan(context, position)
-        there = rounds.list_readings(conn, round_id).get(position)
-        if there is not None and there.id != replaces:
-            raise Conflict(f"{there.person} has already measured {plan.label}: {there.said}.",
-                           f"Your value is kept in the field: enter it again to replace {there.said}.", "value")  # fmt: skip
         method_used = method or context.figures.word("method")
         instrument_used = instrument or context.figures.word("instrument")
         try:
@@ -44,20 +42,51 @@ def record(
         except InputError as error:
             raise error.at(error.field or "value") from None
         doubt = doubt_about(context, row, plan, reading)
-        rounds.add_reading(conn, act.id, round_id, position, reading, method_used, instrument_used, doubt, act.id)  # fmt: skip
-        refresh(conn, row.motor_id, act.at.date())
-        before = {"typed": there.typed, "length_mm": there.length_mm} if there else {}
+        measured = Measured(reading.length_mm, reading.sd_mm, reading.low_mm, reading.high_mm, reading.lines,
+                            doubt.words if doubt else "", doubt.rule_id if doubt else "", act.id)  # fmt: skip
+        after = context.with_reading(round_id, position, measured)
+        return _Reading(
+            context, plan, reading, method_used, instrument_used, doubt, foresee(conn, [after], act.at.date())[0]
+        )
+
+    def body(act: Act, made: _Reading) -> Change:
+        reading, doubt = made.reading, made.doubt
+        before = rounds.add_reading(
+            conn, act.id, round_id, position, reading, made.method, made.instrument, doubt, act.id
+        )
+        if before is not None and before[0] != replaces:
+            _meanwhile(conn, before[0], made.plan)
+        keep(conn, made.judged)
         after = {
-            "position": plan.label,
+            "position": made.plan.label,
             "typed": reading.typed,
             "length_mm": reading.length_mm,
             "doubt": doubt.kind if doubt else "",
         }
-        return Change(act.id, before, after, row.motor_id)
+        was = {"typed": before[1], "length_mm": before[2]} if before else {}
+        return Change(act.id, was, after, made.judged.context.motor.id)
 
     typed = {"round": round_id, "position": position, "text": text, "method": method, "instrument": instrument,
              "replaces": replaces}  # fmt: skip
-    return once(conn, act, "measure", typed, body)
+    return prepared(conn, act, "measure", typed, prepare, body)
+
+
+@dataclass(frozen=True)
+class _Reading(Prepared):
+    """A reading that is read and judged, and not kept yet."""
+
+    plan: PositionPlan
+    reading: Reading
+    method: str
+    instrument: str
+    doubt: Doubt | None
+    judged: Judged
+
+
+def _meanwhile(conn: Connection, reading_id: str, plan: PositionPlan) -> NoReturn:
+    there, _ = rounds.fetch_reading(conn, reading_id)
+    raise Conflict(f"{there.person} has already measured {plan.label}: {there.said}.",
+                   f"Your value is kept in the field: enter it again to replace {there.said}.", "value")  # fmt: skip
 
 
 def _open(conn: Connection, round_id: str, now: datetime) -> tuple[RoundRow, Context]:
@@ -69,7 +98,7 @@ def _open(conn: Connection, round_id: str, now: datetime) -> tuple[RoundRow, Con
     if row.finished:
         raise Conflict("This round is finished.", "Start a new sheet on the motor's page to measure again.", "value")
     context = load(conn, row.motor_id)
-    hold_at_gate(put_together(conn, sheets.fetch_sheet(conn, round_id), context.facts), "safe", context, now)
+    hold_at_gate(sheet_of(conn, context, round_id), "safe", context, now)
     return row, context
 
 
@@ -103,19 +132,44 @@ def take_back_answer(conn: Connection, act: Act, reading_id: str) -> str:
     Raises: Conflict when there is no such answer to take back.
     """
 
-    def body(act: Act) -> Change:
-        reading, round_id = rounds.fetch_reading(conn, reading_id)
-        row = rounds.fetch_round(conn, round_id)
-        counts = rounds.list_readings(conn, round_id).get(reading.position_number)
-        if not reading.doubt_answer or counts is None or counts.id != reading_id:
+    def prepare() -> _Answered:
+        found = _answered(conn, reading_id, act.at.date(), lambda row, now: replace(now, doubt=row.doubt))
+        if found is None or not found.reading.doubt_answer:
             raise Conflict("This answer stands no more.", "Look at the round as it is now.")
-        rounds.answer_doubt(conn, reading_id, "")
-        refresh(conn, row.motor_id, act.at.date())
-        return Change(
-            row.motor_id, {"typed": reading.typed, "answer": reading.doubt_answer}, {"answer": ""}, row.motor_id
-        )
+        return found
 
-    return once(conn, act, "take back an answer", {"reading": reading_id}, body)
+    def body(_: Act, made: _Answered) -> Change:
+        reading, motor_id = made.reading, made.judged.context.motor.id
+        rounds.answer_doubt(conn, reading_id, "")
+        keep(conn, made.judged)
+        return Change(motor_id, {"typed": reading.typed, "answer": reading.doubt_answer}, {"answer": ""}, motor_id)
+
+    return prepared(conn, act, "take back an answer", {"reading": reading_id}, prepare, body)
+
+
+@dataclass(frozen=True)
+class _Answered(Prepared):
+    """A reading whose doubt is answered, with its motor judged by that, and not kept yet."""
+
+    reading: ReadingRow
+    round_id: str
+    judged: Judged
+
+
+def _answered(
+    conn: Connection, reading_id: str, today: date, changed: Callable[[ReadingRow, Measured], Measured | None]
+) -> _Answered | None:
+    """Return a reading with its motor judged as it is changed, None where it counts no longer."""
+    reading, round_id = rounds.fetch_reading(conn, reading_id)
+    context = load(conn, rounds.fetch_round(conn, round_id).motor_id)
+    counting = rounds.list_readings(conn, round_id).get(reading.position_number)
+    if counting is None or counting.id != reading_id:
+        return None
+    of_round = next(r for s in context.sets for r in s.rounds if r.id == round_id)
+    now = of_round.readings.get(reading.position_number)  # of a brush that was renewed since it counts for nothing
+    made = changed(reading, now) if now is not None else None
+    after = context.with_reading(round_id, reading.position_number, made)
+    return _Answered(context, reading, round_id, foresee(conn, [after], today)[0])
 
 
 def _previous(all_rounds: tuple[Round, ...], this: Round, position: int) -> Point | None:
@@ -150,22 +204,26 @@ def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str) -> st
     if answer not in dict(ANSWERS):
         raise InputError("This answer is not known.", "Choose one of the answers.", "answer")
 
-    def body(act: Act) -> Change:
-        reading, round_id = rounds.fetch_reading(conn, reading_id)
-        row = rounds.fetch_round(conn, round_id)
-        counts = rounds.list_readings(conn, round_id).get(reading.position_number)
-        if counts is None or counts.id != reading_id:
+    gone = answer == "mistyped"
+
+    def prepare() -> _Answered:
+        found = _answered(conn, reading_id, act.at.date(), lambda _, now: None if gone else replace(now, doubt=""))
+        if found is None:
             raise Conflict(
                 "This reading counts no longer: it was replaced or withdrawn.", "Look at the round as it is now."
             )
-        if answer == "mistyped":
+        return found
+
+    def body(_: Act, made: _Answered) -> Change:
+        if gone:
             rounds.withdraw_reading(conn, reading_id)
         else:
             rounds.answer_doubt(conn, reading_id, answer)
-        refresh(conn, row.motor_id, act.at.date())
-        return Change(round_id, {"typed": reading.typed, "doubt": reading.doubt}, {"answer": answer}, row.motor_id)
+        keep(conn, made.judged)
+        before = {"typed": made.reading.typed, "doubt": made.reading.doubt}
+        return Change(made.round_id, before, {"answer": answer}, made.judged.context.motor.id)
 
-    return once(conn, act, "settle a doubt", {"reading": reading_id, "answer": answer}, body)
+    return prepared(conn, act, "settle a doubt", {"reading": reading_id, "answer": answer}, prepare, body)
 
 
 def note(conn: Connection, act: Act, round_id: str, position: int, seen: str, *, gone: bool = False) -> str:
@@ -183,7 +241,7 @@ def note(conn: Connection, act: Act, round_id: str, position: int, seen: str, *,
             rounds.strike_finding(conn, round_id, position, seen, act.id)
         else:
             rounds.add_finding(conn, act.id, round_id, position, seen, act.id)
-        judge(conn, row.motor_id, act.at.date())
+        keep(conn, judge(context.with_seen(round_id, rounds.list_seen(conn, round_id)), act.at.date()))
         return Change(round_id, {}, {"position": plan.label, "seen": seen, "taken back": gone}, row.motor_id)
 
     return once(

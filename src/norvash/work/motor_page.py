@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 from datetime import date
 
-from norvash.core.sentence import Verdict, verdict
-from norvash.core.verdict import Findings, findings
+from norvash.core.sentence import Verdict
+from norvash.core.verdict import Findings
 from norvash.store import people, rounds, sheets, use
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow
@@ -12,6 +12,7 @@ from norvash.store.sheets import DeferredRow, SheetRow
 from norvash.store.use import UseRow
 from norvash.work.context import Context, load
 from norvash.work.history import HistoryLine, history
+from norvash.work.standing import judge
 
 _LOG, _ACTS, _SHEETS = 40, 80, 8
 
@@ -33,9 +34,8 @@ class MotorPage:
 
 def judged(conn: Connection, motor_id: str, today: date) -> tuple[Context, Findings, Verdict]:
     """Return a motor with its verdict of today, without writing anything."""
-    context = load(conn, motor_id)
-    found = findings(context.state, context.rules, today)
-    return context, found, verdict(found, context.state, context.rules, today)
+    made = judge(load(conn, motor_id), today)
+    return made.context, made.found, made.said
 
 
 def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:

@@ -12,7 +12,7 @@ from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, once
 from norvash.work.context import Context, load
 from norvash.work.logging_use import settle_use
-from norvash.work.standing import refresh
+from norvash.work.standing import forecast_ready, refresh
 
 END_REASONS = {
     "at its limit": "It was at its limit",
@@ -35,6 +35,7 @@ def fit_new_set(
     """
     if reason not in END_REASONS:
         raise InputError("Say why the old set came out.", "Choose one of the reasons.", "reason")
+    forecast_ready()
 
     def body(act: Act) -> Change:
         context = load(conn, motor_id)
@@ -63,6 +64,7 @@ def renew_brushes(
     """
     if reason not in END_REASONS:
         raise InputError("Say why the brushes came out.", "Choose one of the reasons.", "reason")
+    forecast_ready()
 
     def body(act: Act) -> Change:
         context = load(conn, motor_id)

@@ -135,7 +135,7 @@ def table_of_type(conn: Connection, type_id: str) -> tuple[MotorType, str, Inter
     kind = motors.fetch_type(conn, type_id)
     figures = Figures({}, motors.type_figures(conn, kind.id), TEMPLATES[kind.motor_class].lends)
     rules = MotorRules(rulebook(conn), kind.motor_class, kind.id)
-    new_mm, past = figures.need("new_mm"), forecasts.list_family(conn, "", kind.id)
+    new_mm, past = figures.need("new_mm"), forecasts.latest(forecasts.list_family(conn, kind.id, ()))
     sd = uncertainty_mm(figures.word("instrument") or "digital-caliper", new_mm, rules)
     brushes = len(motors.type_positions(conn, kind.id)) or TEMPLATES[kind.motor_class].brushes
     table = shop_table(

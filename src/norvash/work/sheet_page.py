@@ -76,7 +76,8 @@ def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
     """
     row = sheets.fetch_sheet(conn, sheet_id)
     context, found, said = judged(conn, row.motor_id, today)
-    sheet, rules = put_together(conn, row, context.facts), context.rules
+    own = context.sheet if context.row is not None and context.row.id == sheet_id else None
+    sheet, rules = own or put_together(conn, row, context.facts), context.rules
     before = judge_before(sheet, rules)
     signs = noticed(sheet, before, found, {c.finding.id for c in found.conditions})
     cause = diagnosis_of(sheet, signs, rules) if complained(signs, before) else None
@@ -86,7 +87,7 @@ def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
     renew = next((f"{m.place} {m.finding.words}" for m in to_decide if m.finding.id == RENEW), "")
     work = work_list(asks, renew, rules, idle="idle" in sheet.facts.surroundings)
     return SheetPage(row, sheet, context, found, sheet_says(sheet, found, said, cause, rules), before, signs, cause, to_decide,
-                     rail, holds(sheet, found, to_decide, rules), work, sheets.list_deferred(conn, row.motor_id),
+                     rail, holds(sheet, found, to_decide, rules), work, list(context.put_off),
                      _look(sheet, found), sheets.version_of(conn, sheet_id), _opened_at(conn, context, sheet_id), said.word)  # fmt: skip
 
 

@@ -1,21 +1,20 @@
 """A sheet put together from the record, and what it says of its motor beyond the readings."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.figures import Figures
 from norvash.core.findings import Finding
 from norvash.core.part_findings import BY_ID
-from norvash.core.positions import PositionPlan
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.sheet import Given, Sheet
 from norvash.core.sheet.voices import voices
 from norvash.core.state import BrushSet, Overrule
 from norvash.store import sheets
 from norvash.store.database import Connection
-from norvash.store.sheets import SheetRow
+from norvash.store.sheets import DeferredRow, SheetRow
 
 Noted = tuple[tuple[int, Finding], ...]
 
@@ -31,29 +30,36 @@ class Beside:
 
 _GONE = ("done", "dropped")
 # What is held against the last sheet that has it.
-_COMPARED = ("insulation-mohm", "insulation-c")
+COMPARED = ("insulation-mohm", "insulation-c")
 
 
-def put_together(conn: Connection, row: SheetRow, facts: Facts) -> Sheet:
-    """Return a sheet with its entries."""
-    entries = sheets.list_entries(conn, row.id)
-    earlier = sheets.list_earlier(conn, row.motor_id, row.number, _COMPARED) if (_COMPARED[0], 0) in entries else {}
+def put_together(
+    conn: Connection, row: SheetRow, facts: Facts, written: Mapping[tuple[str, int], Given] | None = None
+) -> Sheet:
+    """Return a sheet with its entries, read anew unless they are given."""
+    entries = sheets.list_entries(conn, row.id) if written is None else written
+    earlier = sheets.list_earlier(conn, row.motor_id, row.number, COMPARED) if (COMPARED[0], 0) in entries else {}
     return Sheet(row.id, row.number, row.kind, row.at, row.person, facts, entries, row.signed_at, earlier)  # fmt: skip
 
 
-def beside(conn: Connection, motor_id: str, facts: Facts, sets: Sequence[BrushSet], rules: MotorRules) -> Beside:
-    """Return what stands beside the readings; what was overruled or asked for lasts until the next visit."""
-    row = sheets.newest_sheet_of(conn, motor_id)
-    put_off = [(d.position, BY_ID[d.finding]) for d in sheets.list_deferred(conn, motor_id) if d.finding in BY_ID]
-    if row is None:
+def beside(
+    row: SheetRow | None,
+    sheet: Sheet | None,
+    deferred: Sequence[DeferredRow],
+    figures: Figures,
+    sets: Sequence[BrushSet],
+    rules: MotorRules,
+) -> Beside:
+    """Return what stands beside the readings by the newest sheet; what was overruled or asked for lasts until the next visit."""
+    put_off = [(d.position, BY_ID[d.finding]) for d in deferred if d.finding in BY_ID]
+    if row is None or sheet is None:
         return Beside(tuple(put_off))
-    sheet = put_together(conn, row, facts)
     gone = frozenset(
         (p, f.removeprefix("decide."))
         for (f, p), g in sheet.entries.items()
         if f.startswith("decide.") and g.word in _GONE
     )
-    found = list(voices(sheet, rules, _worn(sets, facts.figures))) if row.signed_at is None else []
+    found = list(voices(sheet, rules, _worn(sets, figures))) if row.signed_at is None else []
     once = {(p, f.id): f for p, f in (*put_off, *found) if (p, f.id) not in gone}
     noted = [(p, f) for (p, _), f in once.items()]
     latest = max((r.at for s in sets for r in s.rounds), default=row.at)
@@ -80,8 +86,3 @@ def _worn(sets: Sequence[BrushSet], figures: Figures) -> tuple[float, ...]:
     for a_round in current.rounds:
         newest.update({n: m.length_mm for n, m in a_round.readings.items()})
     return tuple(max(figures.need("new_mm") - mm, 0.0) for mm in newest.values())
-
-
-def facts_of(motor_class: str, figures: Figures, positions: Sequence[PositionPlan]) -> Facts:
-    """Return what a sheet must know of a motor."""
-    return Facts(motor_class, figures, tuple(positions))

@@ -1,27 +1,24 @@
-"""Open a sheet for a motor, enter things on it, take the last one back."""
+"""Enter things on a sheet, take the last one back."""
 
 from collections.abc import Mapping
-from dataclasses import replace
-from datetime import datetime
+from dataclasses import dataclass, replace
+from datetime import date, datetime
 
 from norvash.core.part_findings import PARTS
 from norvash.core.sheet.field import SheetField
 from norvash.core.sheet.fields import field_of, is_offered
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.sheet import Given, Sheet, gate
-from norvash.core.sheet.typed import place_of, read_entry
+from norvash.core.sheet.typed import Read, place_of, read_entry
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.sheets import SheetRow
-from norvash.work.acting import Act, Change, once
-from norvash.work.context import Context, load
-from norvash.work.logging_use import settle_use
-from norvash.work.sheet_state import put_together
-from norvash.work.standing import judge, refresh
+from norvash.work.acting import Act, Change, once, prepared
+from norvash.work.context import Context, Prepared, load, mark_of
+from norvash.work.sheet_state import COMPARED, put_together
+from norvash.work.standing import Judged, foresee, judge, keep, refresh
 
-KINDS = {"check": "a look", "bedded": "bedding-in has just ended"}
-SHEET_KINDS = {"full": "a whole sheet", "quick": "a quick look: measure and sign"}
 _JUDGED = (
     "seen.",
     "decide.",
@@ -39,39 +36,13 @@ _JUDGED = (
 _CUT = ("cut-done", "holder-set")
 
 
-def open_sheet(
-    conn: Connection, act: Act, motor_id: str, kind: str, counter: str, round_kind: str = "check", answer: str = "",
-    *, safe: bool = False,
-) -> str:  # fmt: skip
-    """Open a sheet at the use that the counter shows; return its id, or that of the one left open.
+@dataclass(frozen=True)
+class _Entered(Prepared):
+    """An entry as it is to be kept: what stood there, the entry, and the motor judged by it, None where nothing follows from it."""
 
-    `safe` confirms the gate of a quick look at once. Raises: InputError or NeedsAnswer about the counter; then nothing is kept.
-    """
-    if kind not in SHEET_KINDS:
-        raise InputError("This kind of sheet is not known.", "Choose one from the list.", "sheet_kind")
-    if round_kind not in KINDS:
-        raise InputError("This kind of round is not known.", "Choose one from the list.", "kind")
-
-    def body(act: Act) -> Change:
-        context = load(conn, motor_id)
-        left_open = sheets.open_sheet_of(conn, motor_id)
-        if left_open is not None:
-            return Change(left_open.id, {}, {"went on": left_open.id}, motor_id)
-        counted = settle_use(conn, act, context, counter, answer)
-        set_id, number, _, _ = rounds.current_set(conn, motor_id)
-        rounds.add_round(conn, act.id, motor_id, set_id, round_kind, act.at, counted.total_units, act.id)
-        sheets.add_sheet(conn, act.id, motor_id, kind, act.at, act.id)
-        if safe and kind == "quick":
-            person = people.fetch_person(conn, act.person_id)
-            tick = Given("", "yes", "yes", None, person.name, act.at)
-            sheets.add_entry(conn, f"{act.id}.safe", act.id, "confirm.safe", 0, tick, act.id)
-        refresh(conn, motor_id, act.at.date())
-        after = {"set": number, "kind": round_kind, "counter": counted.counter_units, "total": counted.total_units,
-                 "sheet": sheets.fetch_sheet(conn, act.id).number, "look": kind}  # fmt: skip
-        return Change(act.id, {}, after, motor_id)
-
-    typed = {"motor": motor_id, "sheet": kind, "counter": counter, "kind": round_kind, "answer": answer, "safe": safe}
-    return once(conn, act, "open a sheet", typed, body)
+    before: Given | None
+    given: Given
+    judged: Judged | None
 
 
 def enter(
@@ -84,28 +55,27 @@ def enter(
     Raises: InputError for what cannot be, Conflict for a closed gate, a signed sheet, or what somebody else entered meanwhile.
     """
 
-    def body(act: Act) -> Change:
-        row = unsigned(conn, sheet_id)
-        context = load(conn, row.motor_id)
-        sheet = put_together(conn, row, context.facts)
+    def prepare() -> _Entered:
+        context = load(conn, unsigned(conn, sheet_id).motor_id)
+        sheet = sheet_of(conn, context, sheet_id)
         field = _field(field_id, place, context)
         hold_at_gate(sheet, field.needs, context, act.at)
         _unseen(sheet, field, place, replaces)
-        read = read_entry(field, text, more or {}, context.facts, context.rules, act.at.date())
-        if field_id == "cut-done" and read.number is not None:
-            from norvash.core.sheet.cutting import cut_record
-
-            read = replace(read, more=cut_record(sheet, read.number, context.rules))
+        read = _read(field, text, more or {}, context, sheet, act.at.date())
         person = people.fetch_person(conn, act.person_id)
         given = Given(act.id, read.typed, read.word, read.number, person.name, act.at, read.more or {})
-        before = sheet.given(field_id, place)
+        judged = _judged_by(conn, context, field, place, given)
+        return _Entered(context, sheet.given(field_id, place), given, judged)
+
+    def body(act: Act, made: _Entered) -> Change:
+        motor_id, given = made.context.motor.id, made.given
         sheets.add_entry(conn, act.id, sheet_id, field_id, place, given, act.id)
-        if field_id in _CUT:
-            refresh(conn, row.motor_id, act.at.date())
-        elif field.stage in PARTS or field_id.startswith(_JUDGED):
-            judge(conn, row.motor_id, act.at.date())
-        after = {"field": field_id, "place": place, "typed": read.typed, **given.more}
-        return Change(act.id, {"typed": before.typed} if before else {}, after, row.motor_id)
+        if field_id in COMPARED or field_id.startswith("decide."):
+            keep(conn, judge(load(conn, motor_id), act.at.date()))  # what follows stands in the record only
+        elif made.judged is not None:
+            keep(conn, made.judged)
+        after = {"field": field_id, "place": place, "typed": given.typed, **given.more}
+        return Change(act.id, {"typed": made.before.typed} if made.before else {}, after, motor_id)
 
     typed = {
         "sheet": sheet_id,
@@ -115,7 +85,35 @@ def enter(
         "replaces": replaces,
         "more": dict(more or {}),
     }
-    return once(conn, act, "enter", typed, body)
+    return prepared(conn, act, "enter", typed, prepare, body)
+
+
+def _read(field: SheetField, text: str, more: Mapping[str, str], context: Context, sheet: Sheet, today: date) -> Read:
+    read = read_entry(field, text, more, context.facts, context.rules, today)
+    if field.id != "cut-done" or read.number is None:
+        return read
+    from norvash.core.sheet.cutting import cut_record
+
+    return replace(read, more=cut_record(sheet, read.number, context.rules))
+
+
+def _judged_by(conn: Connection, context: Context, field: SheetField, place: int, given: Given) -> Judged | None:
+    """Return the motor as it is judged once an entry stands on its sheet, None where nothing follows from it."""
+    if field.id in _CUT and context.sheet is not None:
+        number, mark = context.sheet.number, mark_of(field.id, context.sheet.number, given)
+        marks = tuple(m for m in context.marks if (m.sheet, m.kind) != (number, mark.kind))
+        marks += (mark,) if given.word or given.number is not None else ()
+        return foresee(conn, [context.with_entry(field.id, place, given, marks)], given.at.date())[0]
+    if field.stage in PARTS or field.id.startswith(_JUDGED):
+        return judge(context.with_entry(field.id, place, given), given.at.date())
+    return None
+
+
+def sheet_of(conn: Connection, context: Context, sheet_id: str) -> Sheet:
+    """Return a sheet of a motor that was read: its newest one as it was read, an older one from the record."""
+    if context.sheet is not None and context.sheet.id == sheet_id:
+        return context.sheet
+    return put_together(conn, sheets.fetch_sheet(conn, sheet_id), context.facts)
 
 
 def unsigned(conn: Connection, sheet_id: str) -> SheetRow:

@@ -41,9 +41,9 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
         rounds.finish_round(conn, sheet_id, act.at)
         _register(conn, act, shown)
         sheets.sign_sheet(conn, sheet_id, act.at, _signed(shown, reason, person.name))
-        context, _, _ = refresh(conn, row.motor_id, act.at.date())
+        judged = refresh(conn, row.motor_id, act.at.date())
         if not a_round.finished:
-            keep_forecast(conn, a_round, context, act.at)
+            keep_forecast(conn, a_round, judged.context, act.at)
         after = {"sheet": row.number, "clean": not shown.holds, "why": reason, "outcome": shown.sheet.word("outcome")}
         return Change(row.motor_id, {}, after, row.motor_id)
 

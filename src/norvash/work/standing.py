@@ -1,8 +1,10 @@
 """Keep a motor's forecast and its place on the bench true at each change."""
 
 import json
-from collections.abc import Sequence
-from dataclasses import replace
+import time
+from collections import Counter
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass, replace
 from datetime import date
 
 from norvash.core.past_set import PastSet
@@ -13,11 +15,26 @@ from norvash.core.state import motor_limit
 from norvash.core.verdict import Findings, findings
 from norvash.store import forecasts, rules, standings
 from norvash.store.database import Connection, transaction
-from norvash.work.context import Context, load, rulebook
+from norvash.store.forecasts import Taught, latest
+from norvash.work.context import Context, Prepared, load, rulebook
 
 _RANK = {"stop": 6, "change": 5, "plan": 4, "watch": 3, "fit": 0}
 _BATCH = 200
+_LOCKED_S = 0.04
 _NO_DAY = "9999-12-31"
+
+
+@dataclass(frozen=True)
+class Judged(Prepared):
+    """A motor with its forecast and verdict of a day, worked out and not kept yet.
+
+    `taught` is what its ended sets teach, None where that is what is kept already; without a new forecast `foreseen` is False.
+    """
+
+    found: Findings
+    said: Verdict
+    taught: Mapping[str, PastSet] | None = None
+    foreseen: bool = True
 
 
 def rank_of(found: Findings) -> int:
@@ -30,83 +47,135 @@ def rank_of(found: Findings) -> int:
     return max(rank, 2) if found.missing else rank
 
 
-def refresh(
-    conn: Connection, motor_id: str, today: date, book: Rulebook | None = None
-) -> tuple[Context, Findings, Verdict]:
-    """Forecast and judge a motor anew and keep both; the caller holds the transaction."""
-    return refresh_all(conn, [motor_id], today, book)[0]
+def judge(context: Context, today: date) -> Judged:
+    """Judge a motor by the forecast that it has."""
+    found = findings(context.state, context.rules, today)
+    return Judged(context, found, verdict(found, context.state, context.rules, today), foreseen=False)
 
 
-def judge(conn: Connection, motor_id: str, today: date) -> None:
-    """Judge a motor anew where its forecast stands as it was; the caller holds the transaction."""
-    _judge(conn, load(conn, motor_id), today)
+def forecast_ready() -> None:
+    """Import what a forecast needs, before a lock is taken."""
+    from norvash.core.forecast import model
+
+    _ = model
 
 
-def refresh_all(
-    conn: Connection, motor_ids: Sequence[str], today: date, book: Rulebook | None = None
-) -> list[tuple[Context, Findings, Verdict]]:
-    """Forecast and judge motors anew, side by side, and keep all of it; the caller holds the transaction."""
+def foresee(conn: Connection, contexts: Sequence[Context], today: date) -> list[Judged]:
+    """Forecast motors side by side and judge them; nothing is written, and no lock is needed."""
     from norvash.core.forecast.model import forecasts as forecast_all
     from norvash.core.forecasting import ahead_of, case_of
 
-    contexts = [load(conn, motor_id, book) for motor_id in motor_ids]
-    for context in contexts:
-        _teach(conn, context)
-    cases = []
-    for context in contexts:
-        past = forecasts.list_family(conn, context.motor.id, context.motor.type_id)
-        cases.append(case_of(context.state, motor_limit(context.figures, context.rules), past, context.rules))
-    judged = []
-    for context, case, made in zip(contexts, cases, forecast_all(cases), strict=True):
-        ahead = ahead_of(made, case, context.state)
-        forecasts.save_ahead(conn, context.motor.id, ahead)
-        judged.append(_judge(conn, replace(context, state=replace(context.state, ahead=ahead)), today))
-    return judged
+    taught = {context.motor.id: _taught(context) for context in contexts}
+    families = _families(conn, contexts, taught)
+    cases = [
+        case_of(c.state, motor_limit(c.figures, c.rules), families[c.motor.type_id or c.motor.id], c.rules)
+        for c in contexts
+    ]
+    made = []
+    for context, case, foreseen in zip(contexts, cases, forecast_all(cases), strict=True):
+        ahead = ahead_of(foreseen, case, context.state)
+        own = {t.set_id: t.past for t in taught[context.motor.id]}
+        news = len(context.sets) > 1 and own != forecasts.list_taught(conn, context.motor.id)
+        judged = judge(replace(context, ahead=ahead), today)
+        made.append(replace(judged, taught=own if news else None, foreseen=True))
+    return made
 
 
-def _teach(conn: Connection, context: Context) -> None:
-    """Keep what the motor's ended sets taught; where that has changed, its relatives are judged anew later."""
+def _taught(context: Context) -> list[Taught]:
+    """Return what a motor's ended sets teach."""
     from norvash.core.forecasting import past_set_of
 
+    if len(context.sets) < 2:
+        return []
     limit = motor_limit(context.figures, context.rules)
-    found: dict[str, PastSet] = {}
-    for brush_set in context.state.sets[:-1]:
-        taught = past_set_of(brush_set, context.state, limit)
-        if taught is not None:
-            found[brush_set.id] = taught
-    if found != forecasts.list_taught(conn, context.motor.id):
-        forecasts.save_taught(conn, context.motor.id, found.items())
+    found = ((s, past_set_of(s, context.state, limit)) for s in context.sets[:-1])
+    return [Taught(s.ended_at or s.fitted_at, s.id, past) for s, past in found if past is not None]
+
+
+def _families(
+    conn: Connection, contexts: Sequence[Context], taught: Mapping[str, Sequence[Taught]]
+) -> dict[str, tuple[PastSet, ...]]:
+    """Return by type, or by motor where it has none, what earlier sets teach; that of the motors at hand as it is worked out now."""
+    found = {c.motor.id: latest(taught[c.motor.id]) for c in contexts if c.motor.type_id is None}
+    for type_id in {c.motor.type_id for c in contexts if c.motor.type_id is not None}:
+        here = [c.motor.id for c in contexts if c.motor.type_id == type_id]
+        others = forecasts.list_family(conn, type_id, here)
+        found[type_id] = latest([*others, *(t for motor_id in here for t in taught[motor_id])])
+    return found
+
+
+def keep(conn: Connection, judged: Judged) -> Judged:
+    """Keep a motor's forecast, what it teaches and its standing; the caller holds the transaction."""
+    context, found, said = judged.context, judged.found, judged.said
+    if judged.taught is not None:
+        forecasts.save_taught(conn, context.motor.id, judged.taught.items())
         forecasts.mark_family_stale(conn, context.motor.id, context.motor.type_id)
-
-
-def _judge(conn: Connection, context: Context, today: date) -> tuple[Context, Findings, Verdict]:
-    found = findings(context.state, context.rules, today)
-    said = verdict(found, context.state, context.rules, today)
+    if judged.foreseen and context.ahead is not None:
+        forecasts.save_ahead(conn, context.motor.id, context.ahead)
     days, left = found.days, min((b.left_mm for b in found.brushes if b.left_mm is not None), default=None)
     standings.save_standing(
         conn,
         standings.Standing(
-            context.motor.id, rules.rules_seq(conn), found.stage, rank_of(found), _iso(days.limit_on), _iso(days.look_on),
+            context.motor.id, context.stamp.rules_seq, found.stage, rank_of(found), _iso(days.limit_on), _iso(days.look_on),
             _iso(days.limit_on) or _NO_DAY, left, said.sentence, said.word, "; ".join(said.flags),
             json.dumps(ruler_of(found, context.state).as_plain()), _iso(days.early_on), _iso(days.late_on),
             found.look.name if found.look else "",
         ),
     )  # fmt: skip
-    return context, found, said
+    return judged
+
+
+def refresh(conn: Connection, motor_id: str, today: date) -> Judged:
+    """Read a motor anew, forecast and judge it, and keep both; the caller holds the transaction."""
+    return refresh_all(conn, [motor_id], today)[0]
+
+
+def refresh_all(conn: Connection, motor_ids: Sequence[str], today: date, book: Rulebook | None = None) -> list[Judged]:
+    """Read motors anew, forecast and judge them side by side, and keep all of it; the caller holds the transaction."""
+    return [keep(conn, j) for j in foresee(conn, [load(conn, motor_id, book) for motor_id in motor_ids], today)]
 
 
 def _iso(day: date | None) -> str | None:
     return day.isoformat() if day else None
 
 
-def catch_up(conn: Connection, today: date) -> int:
-    """Judge anew every motor whose standing rests on an older rulebook or record, in batches; return how many."""
-    done = 0
-    while True:
-        book, seq = rulebook(conn), rules.rules_seq(conn)
-        stale = standings.list_stale(conn, seq, _BATCH)
-        if not stale:
-            return done
-        with transaction(conn):
-            refresh_all(conn, stale, today, book)
-        done += len(stale)
+def catch_up(conn: Connection, today: date, stop: Callable[[], bool] = lambda: False) -> int:
+    """Judge anew every motor whose standing rests on an older rulebook or record; return how many.
+
+    A motor is forecast and judged before the lock is taken; one that moves meanwhile waits for the next turn. No further motor is
+    begun once the lock has been held for 40 ms, so that whoever enters something waits for no more than that.
+    """
+    done, after = 0, ""
+    while not stop():
+        stale = standings.list_stale(conn, rules.rules_seq(conn), after, _BATCH)
+        if not stale and not after:
+            break
+        after = stale[-1] if stale else ""  # those that others have taught something meanwhile come once more
+        book = rulebook(conn)
+        waiting: Sequence[Judged] = (
+            foresee(conn, [load(conn, motor_id, book) for motor_id in stale], today) if stale else ()
+        )
+        own: Counter[str | None] = Counter()
+        while waiting and not stop():
+            kept, waiting = _keep_some(conn, waiting, own)
+            done += kept
+    return done
+
+
+def _keep_some(conn: Connection, waiting: Sequence[Judged], own: Counter[str | None]) -> tuple[int, Sequence[Judged]]:
+    """Keep what still stands of some motors, as many as may be begun in one holding of the lock; return how many, and the rest.
+
+    `own` counts by type what motors of the same batch have taught.
+    """
+    kept = 0
+    with transaction(conn):
+        until = time.monotonic() + _LOCKED_S
+        for number, judged in enumerate(waiting):
+            if number and time.monotonic() > until:
+                return kept, waiting[number:]
+            type_id = judged.context.motor.type_id
+            if judged.stands(conn, own[type_id]):
+                keep(conn, judged)
+                own[type_id] += judged.taught is not None
+                kept += 1
+    return kept, ()

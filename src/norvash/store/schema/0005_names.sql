@@ -8,6 +8,8 @@ update person set name_key = compared(name);
 update motor_type set name_key = compared(name);
 update motor set tag_key = compared(tag), place_key = compared(place),
     sought_key = compared(tag) || char(10) || compared(name) || char(10) || compared(place);
+-- How often the family of a type was taught something by sets that ended.
+alter table motor_type add column taught integer not null default 0;
 create index person_key on person (name_key);
 create index motor_type_key on motor_type (name_key);
 create index motor_key on motor (tag_key);

@@ -12,7 +12,8 @@ from norvash.work.acting import Act
 from norvash.work.logging_use import log_use
 from norvash.work.measuring import record
 from norvash.work.motor_page import judged
-from norvash.work.sheets import enter, open_sheet
+from norvash.work.opening import open_sheet
+from norvash.work.sheets import enter
 from norvash.work.signing import sign
 
 router = APIRouter(prefix="/api/v1", tags=["motors"])

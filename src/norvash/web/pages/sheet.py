@@ -17,8 +17,9 @@ from norvash.work.brush_lines import brush_lines
 from norvash.work.insulation_record import insulation_record
 from norvash.work.measuring import note, record, settle_doubt, take_back_answer
 from norvash.work.motor_page import motor_page
+from norvash.work.opening import KINDS, SHEET_KINDS, open_sheet
 from norvash.work.sheet_page import SheetPage, last_work, sheet_page
-from norvash.work.sheets import KINDS, SHEET_KINDS, enter, open_sheet, undo
+from norvash.work.sheets import enter, undo
 from norvash.work.signing import add_to_signed, sign
 
 if TYPE_CHECKING:

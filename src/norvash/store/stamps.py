@@ -1,0 +1,29 @@
+"""What tells whether a motor is still as it was read."""
+
+from typing import NamedTuple
+
+from norvash.store.database import Connection
+
+
+class Stamp(NamedTuple):
+    """Three numbers: each rises with a write about the motor, with one about the whole house, and with what its type was taught.
+
+    `rules_seq` rises with every change of the rulebook, which is also one about the house.
+    """
+
+    motor_seq: int
+    house_seq: int
+    taught: int
+    rules_seq: int
+
+
+def stamp_of(conn: Connection, motor_id: str) -> Stamp:
+    """Return the stamp of a motor as it stands now."""
+    row = conn.execute(
+        """select (select coalesce(max(seq), 0) from act where motor_id = :id),
+                  (select coalesce(max(seq), 0) from act where motor_id is null),
+                  (select coalesce(max(t.taught), 0) from motor m join motor_type t on t.id = m.type_id where m.id = :id),
+                  (select coalesce(max(seq), 0) from act where job = 'change a rule')""",
+        {"id": motor_id},
+    ).fetchone()
+    return Stamp(*row)

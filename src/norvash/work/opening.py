@@ -1,0 +1,101 @@
+"""Open a sheet for a motor."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import datetime
+
+from norvash.core.sheet.sheet import YES, Given
+from norvash.core.use import Counted
+from norvash.core.use_log import Entry
+from norvash.errors import InputError
+from norvash.store import people, rounds, sheets, use
+from norvash.store.database import Connection
+from norvash.store.sheets import SheetRow
+from norvash.work.acting import Act, Change, in_order, prepared
+from norvash.work.context import Context, Prepared, load
+from norvash.work.logging_use import settled
+from norvash.work.standing import Judged, foresee, keep
+
+KINDS = {"check": "a look", "bedded": "bedding-in has just ended"}
+SHEET_KINDS: dict[str, str] = {"full": "a whole sheet", "quick": "a quick look: measure and sign"}
+_SAFE = ("confirm.safe", 0)
+
+
+@dataclass(frozen=True)
+class _Opened(Prepared):
+    """A sheet as it is to be opened: the use now and whether that is news, the gate confirmed at once, and the motor judged.
+
+    `judged` is None where a sheet was left open: the person goes on with that.
+    """
+
+    counted: Counted
+    news: bool
+    tick: Mapping[tuple[str, int], Given]
+    judged: Judged | None
+
+
+def open_sheet(
+    conn: Connection, act: Act, motor_id: str, kind: str, counter: str, round_kind: str = "check", answer: str = "",
+    *, safe: bool = False,
+) -> str:  # fmt: skip
+    """Open a sheet at the use that the counter shows; return its id, or that of the one left open.
+
+    `safe` confirms the gate of a quick look at once. Raises: InputError or NeedsAnswer about the counter; then nothing is kept.
+    """
+    _check_kinds(kind, round_kind)
+
+    def prepare() -> _Opened:
+        context = load(conn, motor_id)
+        if context.row is not None and context.row.signed_at is None:
+            return _Opened(context, Counted(0.0, 0.0, ""), False, {}, None)
+        now = in_order(conn, act)
+        counted, news = settled(context, counter, now.at, answer)
+        tick = _tick(now, people.fetch_person(conn, act.person_id).name) if safe and kind == "quick" else {}
+        after = _used(context, counted, now.at) if news else context
+        after = after.with_sheet(_row(context, now, kind), round_kind, counted.total_units, tick)
+        return _Opened(context, counted, news, tick, foresee(conn, [after], now.at.date())[0])
+
+    def body(act: Act, made: _Opened) -> Change:
+        if made.judged is None:
+            left_open = made.context.row.id if made.context.row is not None else ""
+            return Change(left_open, {}, {"went on": left_open}, motor_id)
+        current, counted = made.context.sets[-1], made.counted
+        if made.news:
+            use.add_entry(conn, f"{act.id}.use", motor_id, act.at, counted, counter.strip(), act.id)
+        rounds.add_round(conn, act.id, motor_id, current.id, round_kind, act.at, counted.total_units, act.id)
+        sheets.add_sheet(conn, act.id, motor_id, kind, act.at, act.id)
+        for (field, place), given in made.tick.items():
+            sheets.add_entry(conn, given.id, act.id, field, place, given, act.id)
+        keep(conn, made.judged)
+        after = {"set": current.number, "kind": round_kind, "counter": counted.counter_units, "total": counted.total_units,
+                 "sheet": _next_number(made.context), "look": kind}  # fmt: skip
+        return Change(act.id, {}, after, motor_id)
+
+    typed = {"motor": motor_id, "sheet": kind, "counter": counter, "kind": round_kind, "answer": answer, "safe": safe}
+    return prepared(conn, act, "open a sheet", typed, prepare, body)
+
+
+def _check_kinds(kind: str, round_kind: str) -> None:
+    if kind not in SHEET_KINDS:
+        raise InputError("This kind of sheet is not known.", "Choose one from the list.", "sheet_kind")
+    if round_kind not in KINDS:
+        raise InputError("This kind of round is not known.", "Choose one from the list.", "kind")
+
+
+def _used(context: Context, counted: Counted, now: datetime) -> Context:
+    return context.with_use((*context.entries, Entry(now, counted.total_units, counted.counter_units)))
+
+
+def _next_number(context: Context) -> int:
+    return context.row.number + 1 if context.row is not None else 1
+
+
+def _row(context: Context, act: Act, kind: str) -> SheetRow:
+    """Return a sheet as it will stand in the record; its person is not asked for before it is signed."""
+    return SheetRow(
+        act.id, context.motor.id, _next_number(context), "full" if kind == "full" else "quick", act.at, "", None, {}
+    )
+
+
+def _tick(act: Act, person: str) -> dict[tuple[str, int], Given]:
+    return {_SAFE: Given(f"{act.id}.safe", YES, YES, None, person, act.at)}

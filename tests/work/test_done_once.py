@@ -1,0 +1,151 @@
+"""A job reads its motor once, judges once, writes once; what is heavy is done before the lock, and again where something moved."""
+
+from collections.abc import Iterator, Sequence
+from contextlib import closing
+from datetime import date, datetime, timedelta
+from pathlib import Path
+
+import pytest
+
+from conftest import Shop
+from norvash.bench.fleet import PERSON, make_fleet
+from norvash.errors import Conflict
+from norvash.store import rounds, rules, standings
+from norvash.store.database import Connection, connect, transaction
+from norvash.work import measuring, standing
+from norvash.work.acting import Act
+from norvash.work.context import Context
+from norvash.work.logging_use import log_use
+from norvash.work.measuring import record
+from norvash.work.opening import open_sheet
+from norvash.work.registering import save_type
+from norvash.work.ruling import set_rule
+from norvash.work.standing import Judged, catch_up, foresee
+
+HELD = ("begin", "begin immediate", "commit", "rollback")
+
+
+def test_a_length_is_kept_in_few_statements_and_one_reading_of_the_motor(tmp_path: Path) -> None:
+    now = datetime(2026, 11, 24, 9)
+    motor = make_fleet(tmp_path / "fleet.db", 3, now)
+    with closing(connect(tmp_path / "fleet.db", made=True)) as conn:
+        sheet = open_sheet(conn, Act("open-one-sheet", PERSON, now), motor, "quick", "", safe=True)
+        first = record(conn, Act("measure-it-once", PERSON, now), sheet, 1, "25.2")
+        said: list[str] = []
+        conn.set_trace_callback(lambda text: said.append(" ".join(text.split())))
+        record(conn, Act("measure-it-again", PERSON, now), sheet, 1, "25.1", replaces=first)
+        conn.set_trace_callback(None)
+    assert len([s for s in said if s not in HELD]) <= 25
+    assert len([s for s in said if "from brush_set s left join round" in s]) == 1
+    locked = said[said.index("begin immediate") :]
+    assert not [s for s in locked if "from brush_set" in s]
+
+
+@pytest.fixture
+def other(db: Path) -> Iterator[Connection]:
+    with closing(connect(db, made=True)) as conn:
+        yield conn
+
+
+class Watched:
+    """Forecasting, watched: whether the lock was held each time, and something that happens meanwhile, once."""
+
+    def __init__(self, meanwhile: object = None) -> None:
+        self.locked: list[bool] = []
+        self.meanwhile = meanwhile
+
+    def __call__(self, conn: Connection, contexts: Sequence[Context], today: date) -> list[Judged]:
+        self.locked.append(conn.in_transaction)
+        made = foresee(conn, contexts, today)
+        if callable(self.meanwhile):
+            done, self.meanwhile = self.meanwhile, None
+            done()
+        return made
+
+
+def test_the_forecast_is_made_before_the_lock_is_taken(shop: Shop, monkeypatch: pytest.MonkeyPatch) -> None:
+    sheet = shop.look(shop.motor())
+    watched = Watched()
+    monkeypatch.setattr(measuring, "foresee", watched)
+    record(shop.conn, shop.act(), sheet, 1, "20.1")
+    assert watched.locked == [False]
+
+
+@pytest.mark.parametrize("moved", ["the motor", "the rulebook", "another motor"])
+def test_what_has_moved_meanwhile_is_worked_out_anew_inside_the_lock(
+    shop: Shop, other: Connection, monkeypatch: pytest.MonkeyPatch, moved: str
+) -> None:
+    motor, stranger = shop.motor(), shop.motor(tag="X-02")
+    sheet = shop.later(weeks=3).look(motor)
+    acts = iter(Act(f"meanwhile-{n}-other", "person-of-test", shop.now) for n in range(9))
+
+    def meanwhile() -> None:
+        if moved == "the rulebook":
+            set_rule(other, next(acts), "stage.watch", "site", "", "0.6", "tried")
+        else:
+            log_use(other, next(acts), motor if moved == "the motor" else stranger, "160")
+
+    watched = Watched(meanwhile)
+    monkeypatch.setattr(measuring, "foresee", watched)
+    record(shop.conn, shop.act(), sheet, 1, "17.1")
+    assert watched.locked == ([False] if moved == "another motor" else [False, True])
+    kept = shop.conn.execute("select f.ahead_json, s.sentence, s.rules_seq from forecast f join standing s using (motor_id) where motor_id = ?", (motor,)).fetchone()  # fmt: skip
+    with transaction(shop.conn):
+        standing.refresh(shop.conn, motor, shop.now.date())
+    again = shop.conn.execute("select f.ahead_json, s.sentence, s.rules_seq from forecast f join standing s using (motor_id) where motor_id = ?", (motor,)).fetchone()  # fmt: skip
+    assert tuple(kept) == tuple(again)
+
+
+def test_a_reading_made_meanwhile_is_still_a_conflict(
+    shop: Shop, other: Connection, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    sheet = shop.look(shop.motor())
+    first = Act("meanwhile-measured", "person-of-test", shop.now)
+    monkeypatch.setattr(measuring, "foresee", Watched(lambda: record(other, first, sheet, 1, "20.4")))
+    with pytest.raises(Conflict, match=r"already measured A: 20\.4 mm"):
+        record(shop.conn, shop.act(), sheet, 1, "20.1")
+    assert [r.typed for r in rounds.list_readings(shop.conn, sheet).values()] == ["20.4"]
+    assert shop.conn.in_transaction is False
+
+
+def test_after_a_rule_changes_motors_are_judged_in_steps_that_let_others_write(
+    shop: Shop, other: Connection, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    made = [shop.motor(tag=f"S-{n:02}") for n in range(12)]
+    set_rule(shop.conn, shop.act(), "stage.watch", "site", "", "0.7", "tried")
+    monkeypatch.setattr(standing, "_LOCKED_S", 0.0)
+    steps: list[int] = []
+    once = standing._keep_some
+
+    def step(*given: object) -> object:
+        kept, rest = once(*given)  # type: ignore[arg-type]
+        steps.append(kept)
+        if len(steps) == 3:  # somebody gets in between two steps, on a motor that waits
+            log_use(other, Act("between-two-steps", "person-of-test", shop.now + timedelta(hours=3)), made[-1], "101")
+        return kept, rest
+
+    monkeypatch.setattr(standing, "_keep_some", step)
+    assert catch_up(shop.conn, shop.now.date()) == 12 - 1
+    assert set(steps) <= {0, 1}
+    assert standings.list_stale(shop.conn, rules.rules_seq(shop.conn), "", 99) == []
+
+
+def test_what_a_family_teaches_reaches_all_of_it_in_two_turns(shop: Shop, monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr(standing, "_BATCH", 3)
+    kind = save_type(shop.conn, shop.act(), "", "Winch", "industrial", "2", {"new_mm": "22", "limit_mm": "8"})
+    made = [shop.motor(tag=f"F-{n}", type_id=kind, new_length="", limit="") for n in range(8)]
+    for number, motor in enumerate(made):
+        shop.later(weeks=20).measure(motor, f"{600 + 40 * number}", "15", "15")
+        shop.later(weeks=4).new_set(motor, f"{700 + 40 * number}")
+    catch_up(shop.conn, shop.now.date())
+    # A rule that says how much a set without readings teaches: all of the family is stale, and teaches anew.
+    set_rule(shop.conn, shop.act(), "stage.watch", "site", "", "0.5", "tried")
+    judged = catch_up(shop.conn, shop.now.date() + timedelta(days=1))
+    assert judged <= 2 * len(made)
+    assert standings.list_stale(shop.conn, rules.rules_seq(shop.conn), "", 99) == []
+    before = shop.conn.execute("select motor_id, ahead_json from forecast order by 1").fetchall()
+    with transaction(shop.conn):
+        standing.refresh_all(shop.conn, made, shop.now.date() + timedelta(days=1))
+    assert [tuple(r) for r in shop.conn.execute("select motor_id, ahead_json from forecast order by 1")] == [
+        tuple(r) for r in before
+    ]
