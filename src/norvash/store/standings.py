@@ -1,5 +1,6 @@
 """What the bench and the register show of each motor."""
 
+import json
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from datetime import date
@@ -24,6 +25,7 @@ class Standing:
     word: str
     flags: str
     drawing_json: str
+    place_key: str = ""
     early_on: str | None = None
     late_on: str | None = None
     look_by: str = ""
@@ -45,12 +47,12 @@ class Listed:
 def save_standing(conn: Connection, standing: Standing) -> None:
     """Keep a motor's standing in place of the one before."""
     conn.execute(
-        """insert into standing (motor_id, rules_seq, stage, rank, limit_on, look_on, due, left_mm, sentence, word, flags, drawing_json, early_on, late_on, look_by)
-           values (:motor_id, :rules_seq, :stage, :rank, :limit_on, :look_on, :due, :left_mm, :sentence, :word, :flags, :drawing_json, :early_on, :late_on, :look_by)
+        """insert into standing (motor_id, rules_seq, stage, rank, limit_on, look_on, due, left_mm, sentence, word, flags, drawing_json, place_key, early_on, late_on, look_by)
+           values (:motor_id, :rules_seq, :stage, :rank, :limit_on, :look_on, :due, :left_mm, :sentence, :word, :flags, :drawing_json, :place_key, :early_on, :late_on, :look_by)
            on conflict (motor_id) do update set rules_seq = excluded.rules_seq, stage = excluded.stage,
                rank = excluded.rank, limit_on = excluded.limit_on, look_on = excluded.look_on, due = excluded.due,
                left_mm = excluded.left_mm, sentence = excluded.sentence, word = excluded.word,
-               flags = excluded.flags, drawing_json = excluded.drawing_json, early_on = excluded.early_on,
+               flags = excluded.flags, drawing_json = excluded.drawing_json, place_key = excluded.place_key, early_on = excluded.early_on,
                late_on = excluded.late_on, look_by = excluded.look_by, version = standing.version + 1""",
         {name: getattr(standing, name) for name in Standing.__dataclass_fields__},
     )
@@ -146,21 +148,36 @@ class Sought:
         return {"place": compared(self.place), "class": self.motor_class, "stage": self.stage}
 
 
-_SOUGHT = """(:place = '' or instr(m.place_key, :place) > 0) and (:class = '' or m.class = :class)
-             and (:stage = '' or s.stage = :stage)"""
+_OF_KIND = "(:class = '' or m.class = :class) and (:stage = '' or s.stage = :stage)"
+_IN_PLACES = f"s.place_key in (select value from json_each(:places)) and {_OF_KIND}"
+# Every place once, by leaps through the index.
+_PLACES = """with recursive place (key) as (
+                 select min(place_key) from motor
+                 union all select (select min(place_key) from motor where place_key > place.key) from place where key is not null)
+             select key from place where instr(key, :place) > 0"""
+
+
+def _which(conn: Connection, sought: Sought) -> tuple[str, dict[str, str]]:
+    """Return the condition that a filter stands for, with its parameters; the places that it means are looked up first."""
+    values = sought.values
+    if not values["place"]:
+        return _OF_KIND, values
+    places = [r["key"] for r in conn.execute(_PLACES, {"place": values["place"]})]
+    return _IN_PLACES, {**values, "places": json.dumps(places)}
 
 
 def list_outlook(conn: Connection, sought: Sought, most: int, skip: int) -> list[Listed]:
     """Return motors by the early bound of their limit; those without a day come last."""
+    which, values = _which(conn, sought)
     rows = conn.execute(
-        f"""{_LISTED} where {_SOUGHT} and s.early_on is not null order by s.early_on, s.motor_id limit :most offset :skip""",
-        {**sought.values, "most": most, "skip": skip},
+        f"""{_LISTED} where {which} and s.early_on is not null order by s.early_on, s.motor_id limit :most offset :skip""",
+        {**values, "most": most, "skip": skip},
     ).fetchall()
     if len(rows) < most:
         dated = count_outlook(conn, sought, ()).dated
         rows += conn.execute(
-            f"{_LISTED} where {_SOUGHT} and s.early_on is null order by s.motor_id limit :most offset :skip",
-            {**sought.values, "most": most - len(rows), "skip": max(skip - dated, 0)},
+            f"{_LISTED} where {which} and s.early_on is null order by s.motor_id limit :most offset :skip",
+            {**values, "most": most - len(rows), "skip": max(skip - dated, 0)},
         ).fetchall()
     return [_listed(r) for r in rows]
 
@@ -184,19 +201,22 @@ def count_outlook(conn: Connection, sought: Sought, days: Sequence[date]) -> Cou
             *(f"{column} <= :{n}" for n in names for column in ("look_on", "early_on")),
         ]
         statement = "select " + ", ".join(f"(select count(*) from standing where {which})" for which in each)
+        values: dict[str, str] = {}
     else:
+        which, values = _which(conn, sought)
         due = "".join(f", coalesce(sum(s.look_on <= :{n}), 0), coalesce(sum(s.early_on <= :{n}), 0)" for n in names)
         statement = (
-            f"select count(*), count(s.early_on){due} from standing s join motor m on m.id = s.motor_id where {_SOUGHT}"
+            f"select count(*), count(s.early_on){due} from standing s join motor m on m.id = s.motor_id where {which}"
         )
-    row = conn.execute(statement, {**sought.values, **names}).fetchone()
+    row = conn.execute(statement, {**values, **names}).fetchone()
     return Counts(row[0], row[1], tuple((row[2 + 2 * i], row[3 + 2 * i]) for i in range(len(days))))
 
 
 def list_tasks(conn: Connection, sought: Sought, until: date, most: int) -> list[Listed]:
     """Return the motors whose look comes by a day, the soonest first."""
+    which, values = _which(conn, sought)
     rows = conn.execute(
-        f"{_LISTED} where {_SOUGHT} and s.look_on <= :until order by s.look_on, s.motor_id limit :most",
-        {**sought.values, "until": until.isoformat(), "most": most},
+        f"{_LISTED} where {which} and s.look_on <= :until order by s.look_on, s.motor_id limit :most",
+        {**values, "until": until.isoformat(), "most": most},
     )
     return [_listed(r) for r in rows]

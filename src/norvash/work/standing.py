@@ -12,6 +12,7 @@ from norvash.core.ruler import ruler_of
 from norvash.core.rules.book import Rulebook
 from norvash.core.sentence import Verdict, verdict
 from norvash.core.state import motor_limit
+from norvash.core.texts import compared
 from norvash.core.verdict import Findings, findings
 from norvash.store import forecasts, rules, standings
 from norvash.store.database import Connection, transaction
@@ -118,7 +119,7 @@ def keep(conn: Connection, judged: Judged) -> Judged:
         standings.Standing(
             context.motor.id, context.stamp.rules_seq, found.stage, rank_of(found), _iso(days.limit_on), _iso(days.look_on),
             _iso(days.limit_on) or _NO_DAY, left, said.sentence, said.word, "; ".join(said.flags),
-            json.dumps(ruler_of(found, context.state).as_plain()), _iso(days.early_on), _iso(days.late_on),
+            json.dumps(ruler_of(found, context.state).as_plain()), compared(context.motor.place), _iso(days.early_on), _iso(days.late_on),
             found.look.name if found.look else "",
         ),
     )  # fmt: skip

@@ -13,3 +13,7 @@ alter table motor_type add column taught integer not null default 0;
 create index person_key on person (name_key);
 create index motor_type_key on motor_type (name_key);
 create index motor_key on motor (tag_key);
+create index motor_place on motor (place_key);
+alter table standing add column place_key text not null default '';
+update standing set place_key = (select m.place_key from motor m where m.id = standing.motor_id);
+create index standing_place on standing (place_key, early_on, look_on, motor_id);
