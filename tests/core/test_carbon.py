@@ -5,7 +5,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from norvash.core.brushes import DepthScale, centre_limit_mm, taper_deg, usable_carbon
-from norvash.core.limits import Parts, estimated_limit, force_ends_mm, habit_limit_mm, limit_from_parts
+from norvash.core.limits import Parts, estimated_limit, force_ends_mm, habit_limit_mm, least_force_n, limit_from_parts
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.spread import set_spread
@@ -90,8 +90,23 @@ PARTS = {
         {"thickness_mm": 10, "width_mm": 20, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2, "band_low_kpa": 20},
         21.5 - 1 / 0.2 + 1, "spring"),
     "constant force": ({"force_new_n": 5.2, "force_nominal_n": 5.1, "spring_rate_n_per_mm": 0, "lead_root_depth_mm": 3}, 5, "lead root"),
+    "band of the rulebook": (
+        {"thickness_mm": 10, "width_mm": 20, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2}, 21.5 - 1.6 / 0.2 + 1, "spring"),
+    "force just enough for good": ({"force_new_n": 4.0, "force_nominal_n": 5.0, "spring_rate_n_per_mm": 0, "lead_root_depth_mm": 3}, 5, "lead root"),
+    "no rate": ({"force_new_n": 5.2, "force_nominal_n": 5.1, "lead_root_depth_mm": 3}, 5, "lead root"),
+    "no force": ({"force_nominal_n": 5.1, "spring_rate_n_per_mm": 0.1, "lead_root_depth_mm": 3}, 5, "lead root"),
+    "no width for a band": ({"thickness_mm": 10, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2, "lead_root_depth_mm": 3}, 5, "lead root"),
+    "no thickness for a band": ({"width_mm": 10, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2, "lead_root_depth_mm": 3}, 5, "lead root"),
     "greatest of all": ({"lead_root_depth_mm": 4.7, "lead_taut_length_mm": 8, "spring_stop_length_mm": 5}, 9, "lead reach"),
 }  # fmt: skip
+
+
+TERM_RULES = {
+    "lead root": "limit.lead-root",
+    "lead reach": "limit.lead-reach",
+    "spring": "limit.spring",
+    "guidance": "limit.guidance",
+}
 
 
 @pytest.mark.parametrize(("known", "limit", "governed"), PARTS.values(), ids=PARTS.keys())
@@ -100,6 +115,8 @@ def test_limits_from_the_parts(known: dict[str, float], limit: float, governed: 
     assert found is not None
     assert found.limit_mm == pytest.approx(limit, abs=1e-6)
     assert (found.governed_by, found.estimated) == (governed, False)
+    assert dict(found.terms)[governed] == found.limit_mm == max(dict(found.terms).values())
+    assert found.rule_ids == tuple(TERM_RULES[name] for name, _ in found.terms)
 
 
 def test_a_spring_too_weak_from_the_start_leaves_no_carbon(rules: MotorRules) -> None:
@@ -108,6 +125,10 @@ def test_a_spring_too_weak_from_the_start_leaves_no_carbon(rules: MotorRules) ->
     with pytest.raises(InputError, match="not below"):
         limit_from_parts(weak, rules)
     assert limit_from_parts(Parts(new_mm=20), rules) is None
+    with pytest.raises(InputError, match="not below"):
+        limit_from_parts(Parts(new_mm=20, lead_root_depth_mm=18), rules)
+    assert least_force_n(Parts(new_mm=20, thickness_mm=10, width_mm=20), rules) is None
+    assert force_ends_mm(Parts(new_mm=20, force_nominal_n=5), rules) is None
 
 
 @pytest.mark.parametrize(("new", "limit"), [(30, 10), (18, 6), (12, 4), (9, 4), (7, 3.5), (5, 2.5)])
@@ -115,13 +136,21 @@ def test_the_estimate_is_a_third_at_least_four_at_most_half(new: float, limit: f
     found = estimated_limit(new, rules)
     assert found.limit_mm == pytest.approx(limit)
     assert found.estimated
+    assert found.terms == (("estimate", found.limit_mm),)
+    assert found.rule_ids == ("limit.estimate-share", "limit.estimate-least", "limit.estimate-most")
 
 
 def test_habits_are_used_only_where_they_can_be() -> None:
     assert habit_limit_mm(20, 0.3, 500, 1000) == pytest.approx(8)
     assert habit_limit_mm(20, 0.6, 500, 1000) is None
-    with pytest.raises(InputError):
-        habit_limit_mm(20, 0.3, 0, 1000)
+    assert habit_limit_mm(20, 0.5, 500, 1000) is None
+    assert habit_limit_mm(20, 0.0, 500, 1000) is None
+    assert habit_limit_mm(20, 0.49, 500, 1000) == pytest.approx(0.4)
+    assert habit_limit_mm(20, 0.3, 0.5, 1) == pytest.approx(8)
+    assert habit_limit_mm(20, 0.3, 1, 0.5) == pytest.approx(17)
+    for at, done in ((0, 1000), (500, 0)):
+        with pytest.raises(InputError):
+            habit_limit_mm(20, 0.3, at, done)
 
 
 SPREADS = {

@@ -53,6 +53,8 @@ SPRINGS = {
     "nominal": (5.0, 5.0, "fit"), "ten per cent over": (5.5, 5.0, "fit"), "eleven over": (5.55, 5.0, "plan"),
     "eleven under": (4.45, 5.0, "plan"), "twenty under": (4.0, 5.0, "plan"), "under eighty": (3.95, 5.0, "change"),
     "over 120": (6.05, 5.0, "change"), "in the band": (5.2, None, "fit"), "under the band": (3.2, None, "plan"),
+    "at the lower edge": (3.4, None, "fit"), "at the upper edge": (7.0, None, "fit"), "twenty per cent over": (6.0, 5.0, "plan"),
+    "80 of the edge": (2.72, None, "plan"), "120 of the edge": (8.4, None, "plan"),
     "under 80 of the edge": (2.7, None, "change"), "over the band": (7.5, None, "plan"), "over 120 of the edge": (8.5, None, "change"),
 }  # fmt: skip
 
@@ -62,7 +64,11 @@ def test_springs_are_judged_by_nominal_or_band(
     force: float, nominal: float | None, stage: str, rules: MotorRules
 ) -> None:
     kpa = pressure_kpa(force, 10, 20)
-    assert judge_spring(force, kpa, (17, 35), nominal, rules).stage == stage
+    found = judge_spring(force, kpa, (17, 35), nominal, rules)
+    assert found.stage == stage
+    assert found.deviation == (None if nominal is None else pytest.approx(force / nominal - 1))
+    if nominal is None:
+        assert found.reason.split(" ")[0] == ("inside" if stage == "fit" else "under" if kpa < 17 else "over")
 
 
 def test_loading_formulas() -> None:

@@ -1,0 +1,104 @@
+"""Before the motor is blamed: every way in which speed settings, cables and batteries can be right or wrong, at their edges too."""
+
+from typing import Any
+
+import pytest
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.supply import cable_drop_v, drop_allowed_v, judge_battery, least_cranking_v, speed_ladder
+from norvash.errors import InputError
+
+KNOWN = (0.45, 0.62, 1.0)
+NOBODY_KNOWS = (None, None, None)
+# Of 100 V: steps, what is expected, steps that are bad, steps that are dead, whether they rise and the top is right, fault, words.
+LADDERS: dict[str, tuple[Any, ...]] = {
+    "as they should": ((45, 62, 100), KNOWN, (), (), True, True, "", "rise as they should"),
+    "one off": ((45, 70, 100), KNOWN, (2,), (), True, True, "one", "step 2 is off"),
+    "one dead": ((45, 0, 100), KNOWN, (2,), (2,), False, True, "one", "step 2 is dead"),
+    "all low": ((30, 45, 80), KNOWN, (1, 2, 3), (), True, False, "low", "every setting is low"),
+    "both of two low": ((40, 80), (0.5, 1.0), (1, 2), (), True, False, "low", "every setting is low"),
+    "the only one low": ((80,), (1.0,), (1,), (), True, False, "one", "step 1 is off"),
+    "all missing": ((0, 1, 2), KNOWN, (1, 2, 3), (1, 2, 3), True, False, "missing", "supply, fuse and switch"),
+    "two of three": ((45, 80, 90), KNOWN, (2, 3), (), True, False, "one", "steps 2, 3 are off"),
+    "two of three low": ((45, 50, 80), KNOWN, (2, 3), (), True, False, "one", "steps 2, 3 are off"),
+    "all off, one of them high": ((30, 80, 90), KNOWN, (1, 2, 3), (), True, False, "one", "steps 1, 2, 3 are off"),
+    "one dead where nothing was expected": ((4, 30, 80), (0.04, 0.45, 1.0), (1, 2, 3), (1,), True, False, "one", "steps 1, 2, 3"),
+    "low, and one dead of which nobody knows": ((0, 45, 80), (None, 0.62, 1.0), (1, 2, 3), (1,), True, False, "low", "every setting is low"),
+    "falling": ((62, 45, 100), NOBODY_KNOWS, (), (), False, True, "miswired", "do not rise"),
+    "two alike": ((50, 50, 100), NOBODY_KNOWS, (), (), False, True, "miswired", "do not rise"),
+    "top low, nothing known": ((30, 50, 90), NOBODY_KNOWS, (3,), (), True, False, "one", "step 3 is off"),
+    "top at its edge": ((45, 97), (0.45, 1.0), (), (), True, True, "", "rise as they should"),
+    "top just under it": ((45, 96.9), (0.45, 1.0), (2,), (), True, False, "one", "step 2 is off"),
+    "a step at its edge": ((54, 100), (0.5, 1.0), (), (), True, True, "", "rise as they should"),
+    "a step just over it": ((54.1, 100), (0.5, 1.0), (1,), (), True, True, "one", "step 1 is off"),
+    "at the edge of dead": ((5, 100), (None, 1.0), (), (), True, True, "", "rise as they should"),
+    "nothing expected": ((5, 100), (0.0, 1.0), (), (), True, True, "", "rise as they should"),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(
+    ("steps", "expected", "bad", "dead", "rising", "top", "fault", "words"), LADDERS.values(), ids=LADDERS
+)
+def test_speed_settings(
+    steps: tuple[float, ...], expected: tuple[float | None, ...], bad: tuple[int, ...], dead: tuple[int, ...], rising: bool, top: bool,
+    fault: str, words: str, rules: MotorRules,
+) -> None:  # fmt: skip
+    found = speed_ladder(100, steps, expected, rules)
+    assert (found.bad_steps, found.dead_steps, found.rising, found.top_ok) == (bad, dead, rising, top)
+    assert found.fault == fault
+    assert words in found.advice
+    assert found.expected_share == expected
+    assert found.share == tuple(pytest.approx(s / 100) for s in steps)
+    assert found.deviation == tuple(
+        pytest.approx(s / 100 / e - 1) if e else None for s, e in zip(steps, expected, strict=True)
+    )
+    assert found.top_drop_share == pytest.approx(1 - steps[-1] / 100)
+
+
+def test_ladders_that_cannot_be_judged(rules: MotorRules) -> None:
+    assert speed_ladder(0.5, (0.5,), (1.0,), rules).fault == ""
+    for supply, steps, expected in ((0, (1,), (1.0,)), (36, (), ()), (36, (16, 36), (0.5,))):
+        with pytest.raises(InputError):
+            speed_ladder(supply, steps, expected, rules)
+
+
+def test_cables_and_the_volts_that_may_be_lost(rules: MotorRules) -> None:
+    assert cable_drop_v(100, 5, 25, 2, 20, rules) == pytest.approx(0.70)
+    assert cable_drop_v(100, 5, 25, 1, 60, rules) == pytest.approx(0.35 * 1.156)
+    assert cable_drop_v(40, 3, 10, 2, 0, rules) == pytest.approx(0.42 * 0.922)
+    assert [drop_allowed_v(v, rules) for v in (12, 24, 6)] == [0.5, 1.0, 0.25]
+    volts = {(12, 20): 9.6, (12, 35): 9.6, (12, 19): 9.58, (12, -10): 9.0, (24, -10): 18.0, (6, 20): 4.8}
+    assert {k: least_cranking_v(*k, rules) for k in volts} == {k: pytest.approx(v) for k, v in volts.items()}
+
+
+# Rated volts, at rest, while cranking, current, temperature: rest right, cranking right, inner resistance, what to do.
+BATTERIES: dict[str, tuple[Any, ...]] = {
+    "good": (12, 12.7, 10.4, 90, 20, True, True, 1000 * 2.3 / 90, "holds up"),
+    "at the edge at rest": (12, 12.4, 9.6, 100, 20, True, True, 28.0, "holds up"),
+    "just under it": (12, 12.39, 9.6, None, 20, False, True, None, "charge the battery"),
+    "of 24 V at the edge": (24, 24.8, 19.2, 200, 20, True, True, 28.0, "holds up"),
+    "of 24 V under it": (24, 24.7, 19.2, 0, 20, False, True, None, "charge the battery"),
+    "weak": (12, 12.6, 9.59, 100, 20, True, False, 30.1, "battery, cables and joints first"),
+    "weak, but it is cold": (12, 12.6, 9.0, 100, -10, True, True, 36.0, "holds up"),
+    "no sag at all": (12, 12.6, 12.6, 100, 20, True, True, 0.0, "holds up"),
+    "only at rest": (12, 12.6, None, 100, 20, True, None, None, "volts at rest prove little"),
+    "only cranking": (12, None, 9.2, 100, 20, None, False, None, "battery, cables and joints first"),
+    "only cranking, right": (12, None, 9.8, 100, 20, None, True, None, "holds up"),
+    "nothing": (12, None, None, None, 20, None, None, None, "volts at rest prove little"),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(
+    ("rated", "rest", "cranking", "amps", "temp", "rest_ok", "ok", "inner", "words"), BATTERIES.values(), ids=BATTERIES
+)
+def test_batteries(
+    rated: float, rest: float | None, cranking: float | None, amps: float | None, temp: float, rest_ok: bool | None, ok: bool | None,
+    inner: float | None, words: str, rules: MotorRules,
+) -> None:  # fmt: skip
+    found = judge_battery(rated, rest, cranking, amps, temp, rules)
+    assert (found.rest_ok, found.cranking_ok) == (rest_ok, ok)
+    assert found.inner_mohm == (None if inner is None else pytest.approx(inner))
+    assert found.least_v == pytest.approx(least_cranking_v(rated, temp, rules))
+    assert words in found.advice
+    with pytest.raises(InputError):
+        judge_battery(rated, 12.0, 12.01, amps, temp, rules)
