@@ -1,6 +1,6 @@
 """The forecast of a motor's fitted set on the motor's own scale of use, with its days."""
 
-from dataclasses import asdict, dataclass
+from dataclasses import dataclass, fields
 from datetime import date
 
 
@@ -36,7 +36,10 @@ class Ahead:
 
     def as_plain(self) -> dict[str, object]:
         """Return the forecast as plain data, to be kept."""
-        return {k: v.isoformat() if isinstance(v, date) else v for k, v in asdict(self).items()}
+        return {
+            k: v.isoformat() if isinstance(v, date) else v
+            for k, v in ((f.name, getattr(self, f.name)) for f in fields(self))
+        }
 
 
 def ahead_from(plain: dict[str, object]) -> Ahead:

@@ -1,6 +1,6 @@
 """What the carbon ruler shows of one set: lengths, limit and the length at the next look."""
 
-from dataclasses import asdict, dataclass
+from dataclasses import dataclass, fields
 
 from norvash.core.state import MotorState
 from norvash.core.verdict import Findings
@@ -34,7 +34,8 @@ class Ruler:
 
     def as_plain(self) -> dict[str, object]:
         """Return the ruler as plain data, to be kept."""
-        return asdict(self)
+        made: dict[str, object] = {f.name: getattr(self, f.name) for f in fields(self)}
+        return made | {"brushes": [{f.name: getattr(b, f.name) for f in fields(b)} for b in self.brushes]}
 
 
 def ruler_of(found: Findings, state: MotorState) -> Ruler:

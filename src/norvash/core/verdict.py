@@ -204,7 +204,7 @@ def _line(state: MotorState, current: BrushSet, latest: Round, limit: Limit, rul
     shift = state.offset_units
 
     def at_counter(point: Point) -> Point:
-        return replace(point, run_h=point.run_h + shift)
+        return Point(point.length_mm, point.run_h + shift, point.sd_mm)
 
     tracks: list[Track | None] = []
     for plan in state.positions:
@@ -213,7 +213,7 @@ def _line(state: MotorState, current: BrushSet, latest: Round, limit: Limit, rul
             continue
         start = at_counter(start_of(state, current, plan.number, rules))
         points = [
-            at_counter(Point(r.readings[plan.number].length_mm, r.total_units, r.readings[plan.number].sd_mm))
+            Point(r.readings[plan.number].length_mm, r.total_units + shift, r.readings[plan.number].sd_mm)
             for r in current.rounds
             if plan.number in r.readings and r.total_units + shift >= start.run_h
         ]

@@ -126,6 +126,7 @@ class Rulebook:
     ) -> None:
         self.rules, self.schools = rules, schools or {}
         self.overrides = {(o.rule_id, o.scope, o.scope_id): o for o in overrides}
+        self._ruled = {o.rule_id for o in self.overrides.values()}
 
     def rule(self, rule_id: str) -> Rule:
         """Return the rule with this id.
@@ -173,6 +174,8 @@ class Rulebook:
         self, rule_id: str, motor_class: str | None, type_id: str, motor_id: str
     ) -> tuple[Override | None, str]:
         """Return the narrowest override in force with the words for its scope."""
+        if rule_id not in self._ruled:
+            return None, ""
         for scope, scope_id, words in (
             ("motor", motor_id, "set for this motor"),
             ("type", type_id, "set for this type"),
