@@ -275,7 +275,7 @@ def main() -> None:
         typed = typed_ms(db, motor)
         with closing(connect(db, made=True)) as conn:
             others = motors.list_motor_ids(conn, 40)[8:]
-        written = while_judging(Client(_PORT), lambda: app.state.catching_up, others, commit)
+        written = while_judging(_PORT, lambda: app.state.catching_up, others, commit)
         written["kept"], written["errors"] = at_once(_PORT, others)
         written["statements"], written["reads"] = of_a_length(db, others[-1])
         server.should_exit = True

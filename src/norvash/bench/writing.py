@@ -1,5 +1,8 @@
 """What writing costs: statements and readings of a length, waiting while a changed rule is judged, eight who write at once."""
 
+import json
+import subprocess
+import sys
 import threading
 import time
 import uuid
@@ -17,7 +20,7 @@ from norvash.work.opening import open_sheet
 
 _HELD = ("begin", "begin immediate", "commit", "rollback")
 _READS_A_MOTOR = "from brush_set s left join round"
-_CLIENTS, _WRITING_S = 8, 20.0
+_CLIENTS, _WRITING_S, _PAUSE_S = 8, 20.0, 0.1
 
 
 def of_a_length(db: Path, motor: str) -> tuple[int, int]:
@@ -37,20 +40,38 @@ def of_a_length(db: Path, motor: str) -> tuple[int, int]:
 
 
 def while_judging(
-    client: Client, judging: Callable[[], threading.Thread], motors: Sequence[str], commit: Callable[[], float]
+    port: int, judging: Callable[[], threading.Thread], motors: Sequence[str], commit: Callable[[], float]
 ) -> dict[str, float]:
-    """Change a rule and go on writing until every motor is judged anew; return the longest wait, a bare commit [ms], and the time of all [s]."""
+    """Change a rule while somebody in a process of their own goes on writing, until every motor is judged anew.
+
+    Return the longest wait and how many writes there were, a bare commit [ms], and the time of all [s].
+    """
     bare = sorted(commit() for _ in range(200))[100]
-    started = time.perf_counter()
-    status, _ = client.post("/rulebook/stage.watch", value="0.41", target="site", why="measured on the bench")
-    if status != 303:
-        raise SystemExit(f"the rule was refused: {status}")
-    waits, turn = [], 0
-    while judging().is_alive():
-        turn += 1
-        waits.append(_write(client, motors[turn % len(motors)]))
-        time.sleep(0.02)
-    return {"longest": max(waits), "writes": float(len(waits)), "commit": bare, "all_s": time.perf_counter() - started}
+    command = [sys.executable, "-m", "norvash.bench.writing", str(port), *motors]
+    with subprocess.Popen(command, stdin=subprocess.PIPE, stdout=subprocess.PIPE, text=True) as writer:
+        if writer.stdin is None or writer.stdout is None:
+            raise SystemExit("the writer has no voice")
+        writer.stdout.readline()
+        started = time.perf_counter()
+        status, _ = Client(port).post("/rulebook/stage.watch", value="0.41", target="site", why="measured on the bench")
+        if status != 303:
+            raise SystemExit(f"the rule was refused: {status}")
+        judging().join()
+        took = time.perf_counter() - started
+        writer.stdin.close()
+        waits = json.loads(writer.stdout.readline())
+    return {"longest": max(waits), "writes": float(len(waits)), "commit": bare, "all_s": took}
+
+
+def go_on_writing(port: int, motors: Sequence[str]) -> None:
+    """Write an hour on one motor after the other, ten a second at the most, until nobody listens; then tell how long each took."""
+    client, waits, over = Client(port), list[float](), threading.Event()
+    threading.Thread(target=lambda: (sys.stdin.read(), over.set()), daemon=True).start()
+    _write(client, motors[0])
+    print("ready", flush=True)
+    while not over.wait(_PAUSE_S):
+        waits.append(_write(client, motors[len(waits) % len(motors)]))
+    print(json.dumps(waits), flush=True)
 
 
 def _write(client: Client, motor: str) -> float:
@@ -80,3 +101,7 @@ def at_once(port: int, motors: Sequence[str]) -> tuple[int, int]:
     for thread in threads:
         thread.join()
     return sum(kept), sum(errors)
+
+
+if __name__ == "__main__":
+    go_on_writing(int(sys.argv[1]), sys.argv[2:])

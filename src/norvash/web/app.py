@@ -1,6 +1,5 @@
 """The application: routes, error answers, static files, start and stop."""
 
-import sys
 import threading
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager, closing
@@ -47,8 +46,6 @@ from norvash.work.site import clock
 from norvash.work.standing import catch_up
 
 _LAST_WORK_S, _AGAIN_S = 0.5, 5.0
-# How long one thread may go on while others wait: who writes has many short steps, and waits before each while something is judged.
-_TURN_S = 0.0005
 
 
 async def _about(request: Request, conn: Conn, who: Who, now: Now) -> None:
@@ -87,7 +84,6 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     if not app.state.faults:
         catch_up_in_background(app)
     app.state.gauge.start()
-    sys.setswitchinterval(_TURN_S)
     yield
     app.state.stopping.set()
     app.state.gauge.stop()

@@ -75,6 +75,12 @@ class Context:
         """Return the unit of use."""
         return self.state.unit
 
+    def with_ahead(self, ahead: Ahead) -> "Context":
+        """Return the motor with another forecast; nothing else that follows from it changes."""
+        made = replace(self, ahead=ahead)
+        vars(made).update(vars(self), ahead=ahead, state=replace(self.state, ahead=ahead))
+        return made
+
     def with_reading(self, round_id: str, position: int, measured: Measured | None) -> "Context":
         """Return the motor after a reading was made in a round, or withdrawn from it."""
 

@@ -54,7 +54,7 @@ def history(acts: Sequence[Done], unit: str) -> tuple[HistoryLine, ...]:
             visit.append(act)
         else:
             words = _SAID[act.job](
-                _Told(act.at.date().isoformat(), json.loads(act.before_json), json.loads(act.after_json), unit)
+                _Told(act.at.date().isoformat(), _plain(act.before_json), _plain(act.after_json), unit)
             )
             lines.append(HistoryLine(act.at, act.person, words))
     if visit:
@@ -62,9 +62,13 @@ def history(acts: Sequence[Done], unit: str) -> tuple[HistoryLine, ...]:
     return tuple(reversed(lines))
 
 
+def _plain(text: str) -> dict[str, Any]:
+    return json.loads(text) if text != "{}" else {}  # type: ignore[no-any-return]
+
+
 def _visit(acts: Sequence[Done], unit: str) -> HistoryLine:
     """Return the acts of one person on one sheet as a line."""
-    told = [_Told(a.at.date().isoformat(), json.loads(a.before_json), json.loads(a.after_json), unit) for a in acts]
+    told = [_Told(a.at.date().isoformat(), _plain(a.before_json), _plain(a.after_json), unit) for a in acts]
     begun, read, said, entered = "went on with a sheet", list[str](), list[str](), 0
     for act, t in zip(acts, told, strict=True):
         if act.job == "open a sheet" and "set" in t.after:

@@ -14,7 +14,6 @@ from norvash.core.quantities import parse
 from norvash.core.readings import uncertainty_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.season import Window
-from norvash.core.shop_table import shop_table
 from norvash.core.state import motor_limit
 from norvash.core.texts import clean
 from norvash.errors import InputError, NotFound
@@ -138,6 +137,8 @@ def table_of_type(conn: Connection, type_id: str) -> tuple[MotorType, str, Inter
     new_mm, past = figures.need("new_mm"), forecasts.latest(forecasts.list_family(conn, kind.id, ()))
     sd = uncertainty_mm(figures.word("instrument") or "digital-caliper", new_mm, rules)
     brushes = len(motors.type_positions(conn, kind.id)) or TEMPLATES[kind.motor_class].brushes
+    from norvash.core.shop_table import shop_table
+
     table = shop_table(
         new_mm, motor_limit(figures, rules).limit_mm, brushes, figures.need("expected_life_units"), past, sd, rules
     )

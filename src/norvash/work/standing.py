@@ -74,10 +74,11 @@ def foresee(conn: Connection, contexts: Sequence[Context], today: date) -> list[
     ]
     made = []
     for context, case, foreseen in zip(contexts, cases, forecast_all(cases), strict=True):
+        time.sleep(0)  # whoever enters something meanwhile takes their turn
         ahead = ahead_of(foreseen, case, context.state)
         own = {t.set_id: t.past for t in taught[context.motor.id]}
         news = len(context.sets) > 1 and own != forecasts.list_taught(conn, context.motor.id)
-        judged = judge(replace(context, ahead=ahead), today)
+        judged = judge(context.with_ahead(ahead), today)
         made.append(replace(judged, taught=own if news else None, foreseen=True))
     return made
 

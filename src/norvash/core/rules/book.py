@@ -127,6 +127,8 @@ class Rulebook:
         self.rules, self.schools = rules, schools or {}
         self.overrides = {(o.rule_id, o.scope, o.scope_id): o for o in overrides}
         self._ruled = {o.rule_id for o in self.overrides.values()}
+        self._single = {o.scope_id for o in self.overrides.values() if o.scope in ("type", "motor")}
+        self._known: dict[tuple[str | None, str, str], dict[str, Figure]] = {}
 
     def rule(self, rule_id: str) -> Rule:
         """Return the rule with this id.
@@ -187,6 +189,11 @@ class Rulebook:
                 return found, words
         return None, ""
 
+    def known_for(self, motor_class: str | None, type_id: str, motor_id: str) -> dict[str, Figure]:
+        """Return the figures asked for so far, shared by all motors of a class for which nothing of their own is set."""
+        own = tuple(i if i in self._single else "" for i in (type_id, motor_id))
+        return self._known.setdefault((motor_class, own[0], own[1]), {})
+
     def check(self, rule_id: str, value: float) -> None:
         """Refuse a figure that the rule cannot have.
 
@@ -212,7 +219,7 @@ class MotorRules:
 
     @cached_property
     def _known(self) -> dict[str, Figure]:
-        return {}
+        return self.book.known_for(self.motor_class, self.type_id, self.motor_id)
 
     def figure(self, rule_id: str) -> Figure:
         """Return the figure in force with its basis."""

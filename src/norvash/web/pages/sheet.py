@@ -14,7 +14,6 @@ from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import ReadingForm, SheetForm, whole
 from norvash.work.brush_lines import brush_lines
-from norvash.work.insulation_record import insulation_record
 from norvash.work.measuring import note, record, settle_doubt, take_back_answer
 from norvash.work.motor_page import motor_page
 from norvash.work.opening import KINDS, SHEET_KINDS, open_sheet
@@ -23,6 +22,7 @@ from norvash.work.sheets import enter, undo
 from norvash.work.signing import add_to_signed, sign
 
 if TYPE_CHECKING:
+    from norvash.core.sheet.insulated import InsulationTest
     from norvash.work.copper_bench import CopperBench
 
 router = APIRouter()
@@ -112,13 +112,20 @@ def _stage(
         raise NotFound("This sheet has no such stage.", "Choose one from its rail.")
     lines = brush_lines(conn, shown) if stage in ("brushes", "sign") else None
     bench = _bench(conn, shown) if stage == "commutator" else None
-    tests = insulation_record(conn, shown) if stage == "windings" else ()
+    tests = _tests(conn, shown) if stage == "windings" else ()
     held = any(x.id == stage and x.state == "held" for x in shown.rail)
     at = f"{typed.get('field', '')}.{whole(typed.get('place', '')) or 0}" if error else ""
     return page(request, "sheet.html", status_of(error) if error else 200, area="Bench", s=shown, sheet=shown.sheet,
                 motor=shown.context.motor, state=shown.context.state, said=shown.said, found=shown.found, stage=stage,
                 stage_words=STAGES[stage], act_id=fresh_id(), typed=typed, error=error, error_at=at, held=held, asked=error.suggestions if isinstance(error, InputError) else (), last_work=last_work(conn, shown) if stage == "call-in" else None, errors=errors_of(error),
                 connected=request.app.state.gauge.connected, **sheet_stages.stage(shown, stage, typed, lines, bench, tests))  # fmt: skip
+
+
+def _tests(conn: Connection, shown: SheetPage) -> "tuple[InsulationTest, ...]":
+    """Return what was measured on the windings before; its modules are only loaded when somebody opens that stage."""
+    from norvash.work.insulation_record import insulation_record
+
+    return insulation_record(conn, shown)
 
 
 def _bench(conn: Connection, shown: SheetPage) -> "CopperBench":
