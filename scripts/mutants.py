@@ -82,7 +82,11 @@ def workspace(part: str) -> Path:
     place = ROOT / ".mutants" / part
     shutil.rmtree(place, ignore_errors=True)
     listed = subprocess.run(
-        ["git", "ls-files", "-co", "--exclude-standard", "src", "tests", "docs", "scripts"], cwd=ROOT, capture_output=True, text=True, check=True
+        ["git", "ls-files", "-co", "--exclude-standard", "src", "tests", "docs", "scripts"],
+        cwd=ROOT,
+        capture_output=True,
+        text=True,
+        check=True,
     )
     for name in listed.stdout.split():
         if not name.endswith(".png") and (ROOT / name).exists():

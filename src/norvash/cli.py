@@ -177,7 +177,7 @@ def _there(db: Path) -> Path:
 def _rules_of(db: Path) -> Any:
     from norvash.core.rules.book import MotorRules
     from norvash.store.database import connect
-    from norvash.work.context import rulebook
+    from norvash.work.rulebook import rulebook
 
     return MotorRules(rulebook(connect(_there(db), made=True)))
 

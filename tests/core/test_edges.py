@@ -21,9 +21,9 @@ from norvash.core.part_findings import BY_ID as PARTS
 from norvash.core.positions import even_positions
 from norvash.core.rules.book import CLASSES, MotorRules, Override
 from norvash.core.rules.catalogue import rulebook_with, shipped
-from norvash.core.stages import Staged
+from norvash.core.stages import Staged, raised_by_date
 from norvash.core.state import BrushSet, Measured, MotorState, Overrule, Renewal, Round, motor_limit, start_of
-from norvash.core.verdict import beyond_horizon, findings, past_limit, raised_by_date
+from norvash.core.verdict import beyond_horizon, findings, past_limit
 from norvash.core.when import raised
 from states import FITTED, T0, TODAY, a_round, foreseen, state
 

@@ -23,11 +23,12 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.fields import FIELDS, STAGES, fields_of
 from norvash.core.sheet.gates import steps_of
 from norvash.core.sheet.geometry import geometry
+from norvash.core.sheet.given import Given
 from norvash.core.sheet.keeping import stays
 from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
 from norvash.core.sheet.progress import progress
 from norvash.core.sheet.saying import sheet_says
-from norvash.core.sheet.sheet import Given, Sheet, gate
+from norvash.core.sheet.sheet import Sheet, gate
 from norvash.core.sheet.signing import holds
 from norvash.core.sheet.typed import read_entry
 from norvash.core.sheet.voices import voices

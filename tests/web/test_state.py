@@ -183,3 +183,26 @@ def test_eight_who_write_at_once_are_all_kept(db: Path, shop: Shop) -> None:
         for thread in threads:
             thread.join()
     assert set(statuses) == {200}
+
+
+def test_pages_that_are_not_loaded_yet_are_loaded_when_the_first_of_them_is_asked_for(
+    db: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    monkeypatch.setattr("norvash.web.app._SETTLED_S", 60.0)
+    with opened(db) as client:
+        app = client.app
+        assert client.get("/").status_code == 200
+        assert not app.state.loaded  # type: ignore[attr-defined]
+        answers: list[int] = []
+        threads = [
+            threading.Thread(target=lambda at=at: answers.append(client.get(at).status_code))
+            for at in ("/motors", "/sums", "/hours", "/nothing")
+        ]
+        for thread in threads:
+            thread.start()
+        for thread in threads:
+            thread.join()
+        assert sorted(answers) == [200, 200, 200, 404]
+        assert app.state.loaded  # type: ignore[attr-defined]
+    with opened(db) as client:
+        assert "/api/v1/motors/{motor_id}" in client.get("/api/v1/openapi.json").json()["paths"]

@@ -10,7 +10,7 @@ from norvash.core.simulation import simulate_set
 from norvash.core.use import Counted
 from norvash.store import motors, people, rounds, use
 from norvash.store.database import Connection, connect, migrate, transaction
-from norvash.work.context import rulebook
+from norvash.work.rulebook import rulebook
 from norvash.work.standing import refresh_all
 
 PERSON = "person-of-bench"

@@ -66,7 +66,12 @@ def while_judging(
 def go_on_writing(port: int, motors: Sequence[str]) -> None:
     """Write an hour on one motor after the other, ten a second at the most, until nobody listens; then tell how long each took."""
     client, waits, over = Client(port), list[float](), threading.Event()
-    threading.Thread(target=lambda: (sys.stdin.read(), over.set()), daemon=True).start()
+
+    def listen() -> None:
+        sys.stdin.read()
+        over.set()
+
+    threading.Thread(target=listen, daemon=True).start()
     _write(client, motors[0])
     print("ready", flush=True)
     while not over.wait(_PAUSE_S):

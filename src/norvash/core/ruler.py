@@ -1,9 +1,11 @@
 """What the carbon ruler shows of one set: lengths, limit and the length at the next look."""
 
 from dataclasses import dataclass, fields
+from typing import TYPE_CHECKING
 
-from norvash.core.state import MotorState
-from norvash.core.verdict import Findings
+if TYPE_CHECKING:
+    from norvash.core.state import MotorState
+    from norvash.core.verdict import Findings
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,7 +40,7 @@ class Ruler:
         return made | {"brushes": [{f.name: getattr(b, f.name) for f in fields(b)} for b in self.brushes]}
 
 
-def ruler_of(found: Findings, state: MotorState) -> Ruler:
+def ruler_of(found: "Findings", state: "MotorState") -> Ruler:
     """Return the ruler of the fitted set."""
     brushes = tuple(
         RulerBrush(b.label, b.last.length_mm if b.last else None, b.next_mm, b.last is not None and not b.in_round)

@@ -1,6 +1,7 @@
 """The five stages of carbon, from running on to out of service."""
 
 from dataclasses import dataclass
+from datetime import date
 from typing import Literal
 
 from norvash.core.rules.book import MotorRules
@@ -59,3 +60,9 @@ def stage_of_line(lines_seen: int) -> Staged:
 def worst(stages: list[Staged]) -> Staged | None:
     """Return the worst of several stages, None of none."""
     return max(stages, key=lambda s: s.rank, default=None)
+
+
+def raised_by_date(stage: Stage | None, limit_on: date | None, today: date) -> Stage | None:
+    """Return the stage, raised to a change when the limit lies in the past by its date."""
+    past = limit_on is not None and limit_on <= today and stage in ("fit", "watch", "plan")
+    return "change" if past else stage

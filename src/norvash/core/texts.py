@@ -5,6 +5,7 @@ from functools import lru_cache
 
 from norvash.errors import InputError
 
+_LONGEST = 80
 _JOINERS = "\u200c\u200d"
 _BREAKS = "\t\n\r\u2028\u2029"
 _UNSEEN = ("Cc", "Cf", "Cs")
@@ -53,3 +54,16 @@ def compared(text: str) -> str:
     folded = unicodedata.normalize("NFKC", unicodedata.normalize("NFKC", text).casefold())
     read = "".join(c for c in folded if unicodedata.category(c)[0] not in "PZC")
     return unicodedata.normalize("NFKC", read) or folded.strip()
+
+
+def words_of(field: str, text: str, what: str) -> str:
+    """Return a short text as typed.
+
+    Raises: InputError if it is empty or too long, or holds what nobody sees.
+    """
+    text = clean(text, field)
+    if not text:
+        raise InputError(f"{what} is missing.", "Type it here.", field)
+    if len(text) > _LONGEST:
+        raise InputError(f"{what} has {len(text)} characters.", f"Use at most {_LONGEST}.", field)
+    return text

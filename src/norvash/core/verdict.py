@@ -95,12 +95,6 @@ class Reason:
     figures: tuple[Figure, ...] = ()
 
 
-def raised_by_date(stage: Stage | None, limit_on: date | None, today: date) -> Stage | None:
-    """Return the stage, raised to a change when the limit lies in the past by its date."""
-    past = limit_on is not None and limit_on <= today and stage in ("fit", "watch", "plan")
-    return "change" if past else stage
-
-
 def past_limit(limit_on: date | None, state: MotorState, today: date) -> bool:
     """Tell whether the middle of the forecast has been passed, by day or by what has run since a round."""
     ahead = state.ahead

@@ -1,10 +1,13 @@
 """When a set is changed: its length, its date and its tables, and the school that the site follows."""
 
 from collections.abc import Sequence
+from typing import TYPE_CHECKING
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.stages import Staged, worst
-from norvash.core.state import Measured
+
+if TYPE_CHECKING:
+    from norvash.core.state import Measured
 
 RUN_TO_FAILURE = "run to failure"
 
@@ -15,7 +18,7 @@ def follows_symptoms(rules: MotorRules) -> bool:
 
 
 def raised(
-    by_length: Staged | None, last: Sequence[Measured], new_mm: float, rules: MotorRules, *, late: bool, out: bool
+    by_length: Staged | None, last: "Sequence[Measured]", new_mm: float, rules: MotorRules, *, late: bool, out: bool
 ) -> Staged | None:
     """Return the stage of the brushes, raised by a table, by date, or by the school that is followed.
 

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from datetime import date, datetime
 from types import MappingProxyType
 
-from norvash.core.sheet.sheet import Earlier, Given, Kind
+from norvash.core.sheet.given import Earlier, Given, Kind
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 

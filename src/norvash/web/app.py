@@ -4,12 +4,17 @@ import threading
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager, closing
 from datetime import datetime
+from importlib import import_module
+from types import ModuleType
+from typing import Any
 
 from fastapi import Depends, FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import Response
 from fastapi.staticfiles import StaticFiles
+from starlette.concurrency import run_in_threadpool
 from starlette.exceptions import HTTPException
+from starlette.types import Receive, Scope, Send
 
 from norvash.config import Settings
 from norvash.devices.gauge_link import GaugeLink
@@ -18,34 +23,33 @@ from norvash.store import people
 from norvash.store.database import connect, fold_in, prepare
 from norvash.store.trouble import DatabaseError, trouble_of, unavailable
 from norvash.web.answers import STATIC, error_answer
-from norvash.web.api import motors as motors_api
-from norvash.web.api import sums as sums_api
 from norvash.web.deps import Conn, Now, Pool, Who
 from norvash.web.jobs import Jobs
 from norvash.web.logs import log_event, log_failure
-from norvash.web.pages import (
-    bench,
-    figures,
-    hours,
-    hours_import,
-    motor,
-    motors,
-    new_set,
-    outlook,
-    past,
-    policies,
-    rulebook,
-    sheet,
-    state,
-    sums,
-    types,
-    who,
-)
+from norvash.web.pages import bench, state, who
 from norvash.web.security import Guard
 from norvash.work.site import clock
-from norvash.work.standing import catch_up
 
-_LAST_WORK_S, _AGAIN_S = 0.5, 5.0
+_LAST_WORK_S, _AGAIN_S, _SETTLED_S = 0.5, 5.0, 0.2
+
+
+# Loaded right after the start, or when the first of them is asked for: the bench stands open at once.
+_PAGES = (
+    "motors",
+    "motor",
+    "figures",
+    "policies",
+    "types",
+    "hours_import",
+    "hours",
+    "outlook",
+    "past",
+    "new_set",
+    "rulebook",
+    "sheet",
+    "sums",
+)
+_API = ("sums", "motors")
 
 
 async def _about(request: Request, conn: Conn, who: Who, now: Now) -> None:
@@ -60,6 +64,8 @@ def catch_up_in_background(app: FastAPI) -> None:
 
     def work() -> None:
         with app.state.judging, closing(connect(app.state.settings.db, made=True)) as conn:
+            from norvash.work.standing import catch_up
+
             done = catch_up(conn, clock(people.fetch_site(conn), datetime.now()).date(), stopping.is_set)
         if done:
             log_event("judged anew", motors=done)
@@ -79,11 +85,49 @@ def catch_up_in_background(app: FastAPI) -> None:
     app.state.catching_up = thread
 
 
+def _include(app: FastAPI, module: ModuleType) -> None:
+    app.include_router(module.router, dependencies=[Depends(_about)], include_in_schema=False)
+
+
+def load_all(app: FastAPI) -> None:
+    """Load every page that is not loaded yet."""
+    with app.state.loading:
+        if app.state.loaded:
+            return
+        for name in _PAGES:
+            _include(app, import_module(f"norvash.web.pages.{name}"))
+        for name in _API:
+            app.include_router(import_module(f"norvash.web.api.{name}").router)
+        app.state.loaded = True
+
+
+def _load_on_demand(app: FastAPI) -> None:
+    """Look among all pages before an address is said to be unknown, or the addresses are listed."""
+    unknown, listed = app.router.default, app.openapi
+
+    async def look_again(scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] != "http" or app.state.loaded:
+            await unknown(scope, receive, send)
+            return
+        await run_in_threadpool(load_all, app)
+        await app.router(scope, receive, send)
+
+    def all_listed() -> dict[str, Any]:
+        load_all(app)
+        return listed()
+
+    app.router.default = look_again
+    app.openapi = all_listed  # type: ignore[method-assign]
+
+
 @asynccontextmanager
 async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     if not app.state.faults:
         catch_up_in_background(app)
     app.state.gauge.start()
+    later = threading.Timer(_SETTLED_S, load_all, [app])
+    later.daemon = True
+    later.start()
     yield
     app.state.stopping.set()
     app.state.gauge.stop()
@@ -114,6 +158,7 @@ def create_app(settings: Settings) -> FastAPI:
         Pool(settings.db, read_only=bool(found.faults)),
         catch_up_in_background,
     )
+    app.state.loading, app.state.loaded = threading.Lock(), False
     app.state.faults, app.state.trouble, app.state.schema, app.state.stopping = (
         found.faults,
         "",
@@ -121,29 +166,13 @@ def create_app(settings: Settings) -> FastAPI:
         threading.Event(),
     )
     app.state.jobs, app.state.gauge = Jobs(), GaugeLink(settings.gauge)
-    for module in (
-        bench,
-        motors,
-        motor,
-        figures,
-        policies,
-        types,
-        hours_import,
-        hours,
-        outlook,
-        past,
-        new_set,
-        rulebook,
-        sheet,
-        sums,
-        who,
-    ):
-        app.include_router(module.router, dependencies=[Depends(_about)], include_in_schema=False)
-    app.include_router(sums_api.router)
-    app.include_router(motors_api.router)
+    app.include_router(state.router, include_in_schema=False)  # it must answer where nothing can be read
+    for module in (bench, who):
+        _include(app, module)
     app.mount("/static", StaticFiles(directory=STATIC), name="static")
     app.include_router(state.router, include_in_schema=False)
 
+    _load_on_demand(app)
     _answer_errors(app)
     app.add_middleware(Guard, settings=settings)
     return app

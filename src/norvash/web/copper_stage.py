@@ -11,8 +11,8 @@ from norvash.core.commutator.surface import ABRASIVES
 from norvash.core.sheet.copper import CopperNow
 from norvash.core.sheet.cutting import cut_changes, cut_words
 from norvash.core.sheet.fields import BY_ID
+from norvash.core.sheet.given import Earlier
 from norvash.core.sheet.insulated import slots_on_growler
-from norvash.core.sheet.sheet import Earlier
 from norvash.core.words import listed
 from norvash.drawing.bar_map import Mapped, bar_map, condition_sample
 from norvash.drawing.cut_section import cut_section

@@ -10,7 +10,7 @@ from norvash.core.sheet.deciding import DECISIONS
 from norvash.core.sheet.field import BEARINGS, SheetField
 from norvash.core.sheet.fields import BY_ID, STAGES, field_of, fields_of, is_offered
 from norvash.core.sheet.gates import GATES, steps_of
-from norvash.core.sheet.sheet import Given
+from norvash.core.sheet.given import Given
 from norvash.work.sheet_page import SheetPage
 
 _OWN_PLACE = ("Skipped", "Remarks", "Waived", "Confirmed", "Overruled", "Causes found and mended", "Test with power on",

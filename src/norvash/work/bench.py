@@ -4,14 +4,13 @@ from dataclasses import dataclass
 from datetime import date, timedelta
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import WORDS
-from norvash.core.verdict import raised_by_date
+from norvash.core.stages import WORDS, raised_by_date
 from norvash.core.when import RUN_TO_FAILURE
 from norvash.store import sheets, standings
 from norvash.store.database import Connection
 from norvash.store.sheets import OpenSheet
 from norvash.store.standings import Listed
-from norvash.work.context import rulebook
+from norvash.work.rulebook import rulebook
 
 PAGE = 12
 REGISTER_PAGE = 20

@@ -10,19 +10,20 @@ from norvash.core.figures import Figures
 from norvash.core.policy import Policy
 from norvash.core.positions import PositionPlan
 from norvash.core.rules.book import MotorRules, Rulebook
-from norvash.core.rules.catalogue import rulebook_with
 from norvash.core.season import Window, season_of
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.sheet import Given, Sheet
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.state import BrushSet, Measured, MotorState, Round
 from norvash.core.sunk import Mark, figures_since
 from norvash.core.use import Rate, rate_of_use
 from norvash.core.use_log import Entry
-from norvash.store import motors, policies, rounds, rules, sheets, use
+from norvash.store import motors, policies, rounds, sheets, use
 from norvash.store.database import Connection, snapshot
 from norvash.store.motors import Motor, MotorType
 from norvash.store.sheets import DeferredRow, SheetRow
 from norvash.store.stamps import Stamp, stamp_of
+from norvash.work.rulebook import rulebook
 from norvash.work.sheet_state import beside, put_together
 
 _COPPER = ("cut-done", "holder-set")
@@ -135,11 +136,6 @@ class Prepared:
         """Tell whether nothing has moved since the motor was read; `own` is how often its own batch has taught its type."""
         read = self.context.stamp
         return stamp_of(conn, self.context.motor.id) == read._replace(taught=read.taught + own)
-
-
-def rulebook(conn: Connection) -> Rulebook:
-    """Return the rulebook with the site's overrides."""
-    return rulebook_with(rules.list_overrides(conn))
 
 
 def figures_of(conn: Connection, motor: Motor) -> Figures:

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from norvash.core.commutator.after_cut import learnt_factor, slot_minutes
 from norvash.core.sheet.copper import CopperNow, copper_now
-from norvash.core.sheet.sheet import Earlier, Given
+from norvash.core.sheet.given import Earlier, Given
 from norvash.store import sheets
 from norvash.store.database import Connection
 from norvash.work.sheet_page import SheetPage

@@ -63,7 +63,7 @@ def history(acts: Sequence[Done], unit: str) -> tuple[HistoryLine, ...]:
 
 
 def _plain(text: str) -> dict[str, Any]:
-    return json.loads(text) if text != "{}" else {}  # type: ignore[no-any-return]
+    return json.loads(text) if text != "{}" else {}
 
 
 def _visit(acts: Sequence[Done], unit: str) -> HistoryLine:

@@ -8,7 +8,8 @@ from norvash.core.use_log import Entry
 from norvash.core.words import UNIT_WORDS
 from norvash.store import motors, policies, use
 from norvash.store.database import Connection
-from norvash.work.context import figures_of, rate_in_season, rulebook
+from norvash.work.context import figures_of, rate_in_season
+from norvash.work.rulebook import rulebook
 
 
 @dataclass(frozen=True, slots=True)

@@ -4,7 +4,8 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import datetime
 
-from norvash.core.sheet.sheet import YES, Given
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import YES
 from norvash.core.use import Counted
 from norvash.core.use_log import Entry
 from norvash.errors import InputError

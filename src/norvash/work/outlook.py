@@ -5,7 +5,7 @@ from datetime import date, timedelta
 
 from norvash.core.outlook import Proposal, propose
 from norvash.core.season import Window
-from norvash.core.verdict import raised_by_date
+from norvash.core.stages import raised_by_date
 from norvash.store import policies, standings
 from norvash.store.database import Connection
 from norvash.store.standings import Counts, Listed, Sought

@@ -15,15 +15,14 @@ from norvash.core.readings import uncertainty_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.season import Window
 from norvash.core.state import motor_limit
-from norvash.core.texts import clean
+from norvash.core.texts import clean, words_of
 from norvash.errors import InputError, NotFound
 from norvash.store import forecasts, motors, policies
 from norvash.store.database import Connection
 from norvash.store.motors import MotorType
 from norvash.work.acting import Act, Change, once
-from norvash.work.context import rulebook
 from norvash.work.logging_use import moment
-from norvash.work.registering import words_of
+from norvash.work.rulebook import rulebook
 from norvash.work.standing import refresh
 
 _ASKED = {"interval": ("every",), "range": ("low", "high"), "calendar": ("months",), "table": ()}

@@ -9,7 +9,7 @@ from norvash.core.figures import BY_NAME, UNITS_OF_USE, Figures, check_together,
 from norvash.core.positions import PositionPlan, even_positions, read_positions
 from norvash.core.quantities import parse_count
 from norvash.core.state import motor_limit
-from norvash.core.texts import clean
+from norvash.core.texts import words_of
 from norvash.core.use import Counted
 from norvash.core.use_typed import read_use
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
@@ -19,8 +19,6 @@ from norvash.store.motors import Motor, MotorType
 from norvash.work.acting import Act, Change, once
 from norvash.work.context import figures_of, load
 from norvash.work.standing import refresh, refresh_all
-
-_LONGEST = 80
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,19 +37,6 @@ class NewMotor:
     use_now: str
     set_is_new: bool
     figures: Mapping[str, str]
-
-
-def words_of(field: str, text: str, what: str) -> str:
-    """Return a short text as typed.
-
-    Raises: InputError if it is empty or too long, or holds what nobody sees.
-    """
-    text = clean(text, field)
-    if not text:
-        raise InputError(f"{what} is missing.", "Type it here.", field)
-    if len(text) > _LONGEST:
-        raise InputError(f"{what} has {len(text)} characters.", f"Use at most {_LONGEST}.", field)
-    return text
 
 
 class Errors:

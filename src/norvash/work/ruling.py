@@ -2,12 +2,12 @@
 
 from norvash.core.quantities import parse
 from norvash.core.rules.book import CLASSES, Override, Rulebook
+from norvash.core.texts import words_of
 from norvash.errors import InputError
 from norvash.store import motors, people, rules
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, once
-from norvash.work.context import rulebook
-from norvash.work.registering import words_of
+from norvash.work.rulebook import rulebook
 
 SCOPES = {"site": "the whole site", "class": "a class", "type": "a type", "motor": "one motor"}
 

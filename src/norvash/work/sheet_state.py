@@ -9,7 +9,8 @@ from norvash.core.findings import Finding
 from norvash.core.part_findings import BY_ID
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.sheet import Given, Sheet
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.voices import voices
 from norvash.core.state import BrushSet, Overrule
 from norvash.store import sheets

@@ -8,7 +8,8 @@ from norvash.core.part_findings import PARTS
 from norvash.core.sheet.field import SheetField
 from norvash.core.sheet.fields import field_of, is_offered
 from norvash.core.sheet.gates import GATES
-from norvash.core.sheet.sheet import Given, Sheet, gate
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import Sheet, gate
 from norvash.core.sheet.typed import Read, place_of, read_entry
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import people, rounds, sheets

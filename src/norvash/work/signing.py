@@ -4,7 +4,8 @@ from datetime import date
 
 from norvash.core.sheet.deciding import RENEW, Matter
 from norvash.core.sheet.fields import MOST_TEXT
-from norvash.core.sheet.sheet import YES, Given, Sheet
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import YES, Sheet
 from norvash.core.sheet.signing import Hold
 from norvash.core.texts import clean
 from norvash.errors import Conflict, InputError

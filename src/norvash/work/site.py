@@ -2,12 +2,12 @@
 
 from datetime import datetime, time, timedelta
 
+from norvash.core.texts import words_of
 from norvash.errors import InputError, NeedsAnswer
 from norvash.store import people
 from norvash.store.database import Connection, transaction
 from norvash.store.people import Person, Site
 from norvash.work.acting import Act, Change, once
-from norvash.work.registering import words_of
 
 _DEMO_DAY = timedelta(hours=14)
 _SOMEBODY_ELSE = "other"

@@ -17,7 +17,8 @@ from norvash.core.verdict import Findings, findings
 from norvash.store import forecasts, rules, standings
 from norvash.store.database import Connection, transaction
 from norvash.store.forecasts import Taught, latest
-from norvash.work.context import Context, Prepared, load, rulebook
+from norvash.work.context import Context, Prepared, load
+from norvash.work.rulebook import rulebook
 
 _RANK = {"stop": 6, "change": 5, "plan": 4, "watch": 3, "fit": 0}
 _BATCH = 200

@@ -6,7 +6,8 @@ from math import pi
 from norvash.core.commutator.after_cut import Change
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.copper import copper_now
-from norvash.core.sheet.sheet import Given, Sheet
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import Sheet
 from norvash.errors import InputError
 
 _LEAST_LEFT = 0.5

@@ -3,7 +3,8 @@
 from dataclasses import dataclass
 
 from norvash.core.findings import Finding
-from norvash.core.sheet.sheet import Given, Sheet
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.stages import STAGES, WORDS, Stage
 from norvash.core.verdict import Findings
 

@@ -6,7 +6,8 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.sheet import Given, Sheet
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.windings import (
     AT_40,
     Coils,

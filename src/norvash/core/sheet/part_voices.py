@@ -10,9 +10,10 @@ from norvash.core.part_findings import BY_ID
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.copper import CopperNow, copper_now
 from norvash.core.sheet.field import BEARINGS
+from norvash.core.sheet.given import Given
 from norvash.core.sheet.insulated import coils_now, index_now, insulation_now, slots_on_growler
 from norvash.core.sheet.part_fields import FIELDS
-from norvash.core.sheet.sheet import Given, Sheet
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.words import listed
 
 Voice = tuple[int, Finding]

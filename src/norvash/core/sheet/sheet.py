@@ -10,32 +10,11 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.fields import STAGES, field_of
 from norvash.core.sheet.gates import steps_of
+from norvash.core.sheet.given import Earlier, Given, Kind
 
-Kind = Literal["full", "quick"]
 GateState = Literal["open", "passed", "waived"]
 QUICK = ("safe", "brushes", "sign")
 YES = "yes"
-
-
-@dataclass(frozen=True, slots=True)
-class Given:
-    """One entry that counts: its word or number, as typed, by whom and when; `more` holds what belongs to a decision."""
-
-    id: str
-    typed: str
-    word: str
-    number: float | None
-    person: str
-    at: datetime
-    more: Mapping[str, str] = field(default_factory=lambda: MappingProxyType({}))
-
-
-@dataclass(frozen=True, slots=True)
-class Earlier:
-    """What was entered in a field on the last sheet before this one that has it."""
-
-    sheet: int
-    given: Given
 
 
 @dataclass(frozen=True, slots=True)

@@ -6,7 +6,7 @@ from fastapi import APIRouter, Body
 
 from norvash.core.rules.book import MotorRules
 from norvash.web.deps import Conn
-from norvash.work.context import rulebook
+from norvash.work.rulebook import rulebook
 
 router = APIRouter(prefix="/api/v1/sums", tags=["sums"])
 

@@ -16,8 +16,8 @@ from norvash.web.forms import MotorForm
 from norvash.web.list_drawings import list_ruler
 from norvash.web.motor_drawings import brush_drawn, end_view_new
 from norvash.work.bench import REGISTER_PAGE, register
-from norvash.work.context import rulebook
 from norvash.work.registering import NewMotor, add_motor
+from norvash.work.rulebook import rulebook
 
 router = APIRouter()
 _FIELDS = {"new_mm": "new_length", "limit_mm": "limit"}

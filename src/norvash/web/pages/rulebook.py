@@ -23,7 +23,7 @@ from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import RuleForm
-from norvash.work.context import rulebook
+from norvash.work.rulebook import rulebook
 from norvash.work.ruling import clear_rule, set_rule, set_school
 
 router = APIRouter()

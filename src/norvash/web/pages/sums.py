@@ -15,7 +15,7 @@ from norvash.errors import NorvashError
 from norvash.web.answers import errors_of, page, status_of
 from norvash.web.deps import Conn
 from norvash.web.result_table import table_of
-from norvash.work.context import rulebook
+from norvash.work.rulebook import rulebook
 
 router = APIRouter()
 

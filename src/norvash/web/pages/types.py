@@ -13,8 +13,8 @@ from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import TypeForm
 from norvash.web.motor_drawings import brush_drawn, end_view_new
-from norvash.work.context import rulebook
 from norvash.work.registering import save_type
+from norvash.work.rulebook import rulebook
 
 router = APIRouter()
 
