@@ -59,8 +59,8 @@ class Typist:
         return self._keep("remark.brushes", "0", "brushes", f"remark {i}")
 
 
-def answered_ms(port: int, motors: Sequence[str]) -> float:
-    """Return the 95th percentile of an entry with its answer page while the others type [ms]."""
+def answered_ms(port: int, motors: Sequence[str]) -> tuple[float, float]:
+    """Return the 95th percentile of an entry with its answer page while the others type, and the median of a bare page between them [ms]."""
     others = [Typist(port, m) for m in motors[1:]]
     over = threading.Event()
 
@@ -74,15 +74,18 @@ def answered_ms(port: int, motors: Sequence[str]) -> float:
     for thread in threads:
         thread.start()
     mine = Typist(port, motors[0])
-    took = []
+    took, bare = [], []
     for i in range(_ENTRIES):
         took.append(mine.enter(i))
         time.sleep(_PAUSE_S / 8)
+        started = time.perf_counter()
+        mine.client.get("/bare")
+        bare.append((time.perf_counter() - started) * 1000)
     over.set()
     for thread in threads:
         thread.join()
-    return statistics.quantiles(took, n=20)[-1]
+    return statistics.quantiles(took, n=20)[-1], statistics.median(bare)
 
 
 if __name__ == "__main__":
-    print(answered_ms(int(sys.argv[1]), sys.argv[2:]))
+    print(*answered_ms(int(sys.argv[1]), sys.argv[2:]))

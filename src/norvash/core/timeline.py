@@ -3,6 +3,7 @@
 from bisect import bisect_right
 from collections.abc import Sequence
 from datetime import date, datetime, time
+from functools import lru_cache
 
 from norvash.core.use import Rate
 from norvash.core.use_log import Entry
@@ -16,8 +17,7 @@ def use_on(day: date, entries: Sequence[Entry], rate: Rate | None) -> float | No
     if not entries:
         return None
     at = datetime.combine(day, time(12))
-    times = [e.at for e in entries]
-    i = bisect_right(times, at)
+    i = bisect_right(entries, at, key=lambda e: e.at)
     if i == 0:
         return None
     older = entries[i - 1]
@@ -33,8 +33,9 @@ def use_on(day: date, entries: Sequence[Entry], rate: Rate | None) -> float | No
     return older.total_units + share * (newer.total_units - older.total_units)
 
 
+@lru_cache(16)  # a page draws the same axis for a wide and for a narrow window
 def date_marks(
-    low: float, high: float, entries: Sequence[Entry], rate: Rate | None, most: int = 7
+    low: float, high: float, entries: tuple[Entry, ...], rate: Rate | None, most: int = 7
 ) -> tuple[tuple[float, str], ...]:
     """Return marks (use, words) of years, quarters or months that fall within a range of use."""
     if not entries:

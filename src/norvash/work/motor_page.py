@@ -44,5 +44,8 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
     Raises: NotFound.
     """
     context, found, said = judged(conn, motor_id, today)
-    return MotorPage(context, found, said, sheets.open_sheet_of(conn, motor_id), sheets.list_sheets(conn, motor_id, _SHEETS), sheets.list_deferred(conn, motor_id), use.list_log(conn, motor_id, _LOG),
-                     history(people.list_acts(conn, motor_id, _ACTS), context.unit), rounds.list_answered(conn, motor_id))  # fmt: skip
+    left_open = context.row if context.row is not None and context.row.signed_at is None else None
+    return MotorPage(
+        context, found, said, left_open, sheets.list_sheets(conn, motor_id, _SHEETS), list(context.put_off), use.list_log(conn, motor_id, _LOG),
+        history(people.list_acts(conn, motor_id, _ACTS), context.unit), rounds.list_answered(conn, motor_id),
+    )  # fmt: skip
