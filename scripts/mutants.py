@@ -17,23 +17,32 @@ from mutmut.mutation import file_mutation, mutators
 
 ROOT = Path(__file__).parent.parent
 _CORE = "src/norvash/core"
-_SHEET = ("tests/core", "tests/work/test_sheets.py", "tests/work/test_copper_jobs.py", "tests/work/test_jobs.py")
+_EDGES = "tests/core/test_edges.py"
 # What belongs to each part, and the tests that are to kill its mutants.
 PARTS: dict[str, tuple[tuple[str, ...], tuple[str, ...]]] = {
-    "limits": (("limits",), ("tests/core",)),
-    "loading": (("loading",), ("tests/core",)),
-    "supply": (("supply",), ("tests/core",)),
-    "cut-plan": (("commutator/skim", "commutator/after_cut"), ("tests/core",)),
-    "carbon": (("brushes", "stages", "spread", "straight_line", "seating", "holders", "wear", "renewal", "doubts", "readings"), ("tests/core",)),
-    "commutator": (("commutator/bars", "commutator/bar_testing", "commutator/pattern", "commutator/run_out", "commutator/surface", "commutator/map_says"), ("tests/core",)),
-    "windings": (("windings", "columns", "sunk", "bearings/*"), ("tests/core",)),
-    "verdict": (("verdict", "state", "when", "components", "ruler", "ahead", "sentence"), ("tests/core",)),
-    "planning": (("policies", "policy", "interval_table", "shop_table", "outlook", "hindsight", "season", "use", "use_log", "use_typed", "timeline"), ("tests/core",)),
-    "diagnosis": (("diagnosis/*",), ("tests/core",)),
-    "forecast": (("forecast/*", "forecasting"), ("tests/core/test_forecast.py", "tests/core/test_forecasting.py")),
-    "sheet": (("sheet/*",), _SHEET),
-    "sums": (("sums/*",), ("tests/core",)),
-    "rules": (("rules/book", "quantities", "figures", "positions", "classes", "past_set", "simulation", "gauge_line"), ("tests/core", "tests/work/test_jobs.py")),
+    "limits": (("limits",), ("tests/core/test_carbon.py", "tests/core/test_verdict.py")),
+    "loading": (("loading",), ("tests/core/test_fitting.py", "tests/core/test_sums.py")),
+    "supply": (("supply",), ("tests/core/test_supply.py", "tests/core/test_sheet.py")),
+    "cut-plan": (("commutator/skim", "commutator/after_cut"), ("tests/core/test_cut.py", "tests/core/test_commutator.py")),
+    "carbon": (("brushes", "stages", "spread", "straight_line", "seating", "holders", "wear", "renewal", "doubts", "readings"),
+               ("tests/core/test_carbon.py", "tests/core/test_fitting.py", "tests/core/test_readings.py", "tests/core/test_straight_line.py",
+                "tests/core/test_verdict.py", _EDGES)),
+    "commutator": (("commutator/bars", "commutator/bar_testing", "commutator/pattern", "commutator/run_out", "commutator/surface", "commutator/map_says"),
+                   ("tests/core/test_commutator.py", "tests/core/test_armatures.py")),
+    "windings": (("windings", "columns", "sunk", "bearings/*"),
+                 ("tests/core/test_turning.py", "tests/core/test_parts_edges.py", "tests/core/test_commutator.py", "tests/core/test_sums.py")),
+    "verdict": (("verdict", "state", "when", "components", "ahead"),
+                ("tests/core/test_verdict.py", _EDGES, "tests/core/test_forecasting.py", "tests/core/test_sheet.py")),
+    "words": (("sentence", "ruler", "words", "forecast_words", "remarks", "texts"),
+              ("tests/core/test_verdict.py", "tests/core/test_texts.py", "tests/drawing/test_drawings.py")),
+    "planning": (("policies", "policy", "interval_table", "shop_table", "outlook", "hindsight", "season", "use", "use_log", "use_typed", "timeline"),
+                 ("tests/core/test_policies.py", "tests/core/test_use.py", "tests/core/test_forecasting.py", "tests/core/test_sums.py")),
+    "diagnosis": (("diagnosis/*",), ("tests/core/test_diagnosis.py", _EDGES, "tests/core/test_sheet.py")),
+    "forecast": (("forecast/*", "forecasting"), ("tests/core/test_forecast.py", "tests/core/test_forecasting.py", _EDGES)),
+    "sheet": (("sheet/*",), ("tests/core/test_sheet.py", "tests/work/test_sheets.py", "tests/work/test_copper_jobs.py")),
+    "sums": (("sums/*",), ("tests/core/test_sums.py",)),
+    "rules": (("rules/book", "quantities", "figures", "positions", "classes", "past_set", "simulation", "gauge_line"),
+              ("tests/core/test_quantities.py", "tests/core/test_readings.py", "tests/core/test_carbon.py", "tests/core/test_sums.py", _EDGES)),
 }  # fmt: skip
 _TEXTS = (cst.SimpleString, cst.FormattedString, cst.ConcatenatedString)
 

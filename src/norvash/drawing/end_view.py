@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from functools import lru_cache
 from math import cos, pi, radians, sin
 
 from norvash.core.positions import PositionPlan
@@ -81,6 +82,7 @@ def _sideways(brush: EndBrush, brushes: Sequence[EndBrush], plate: EndPlate) -> 
     return (arm.index(brush.plan.number) - (len(arm) - 1) / 2) * (plate.thickness_mm + _BETWEEN_MM)
 
 
+@lru_cache(256)  # the same plate is drawn again and again
 def _commutator(plate: EndPlate, radius: float) -> Element:
     drawn = min(plate.bars, _MOST_BARS_DRAWN)
     slots = "".join(

@@ -30,8 +30,8 @@ class _Frame:
     height: float
 
 
-def life_line(found: Findings, state: MotorState, width: float, height: float) -> Drawing:
-    """Draw every reading of every set against the counter's use, and the straight line to the limit."""
+def life_line(found: Findings, state: MotorState, width: float, height: float, *, table: bool = True) -> Drawing:
+    """Draw every reading of every set against the counter's use, and the straight line to the limit; without its table where that stands beside."""
     frame = _frame(found, state, width, height)
     elements = [*_axes(frame, state), *_limit(frame, found, state), *_marks(frame, state)]
     for brush_set in state.sets[:-1]:
@@ -40,7 +40,7 @@ def life_line(found: Findings, state: MotorState, width: float, height: float) -
     elements += _fan(frame, found) if found.ahead else []
     elements += _ahead(frame, found, state)
     return Drawing("life-line", width, height, "Life line", _describe(found, state), tuple(elements),
-                   ("set", "date", "use", "brush", "length", "± 1 s"), _rows(state))  # fmt: skip
+                   ("set", "date", "use", "brush", "length", "± 1 s"), _rows(state) if table else ())  # fmt: skip
 
 
 def _end(found: Findings, state: MotorState) -> float | None:

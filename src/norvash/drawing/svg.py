@@ -80,9 +80,13 @@ class Element(NamedTuple):
         """Return the element as text."""
         written = _inked(self.ink, self.attributes) if standalone else f' class="{self.ink}"' if self.ink else ""
         for name, value in self.attributes:
-            if value is not None:
-                written += f' {name}="{_value(value)}"'
-        inner = (_escaped(self.text) if self.text else "") + "".join([c.render(standalone) for c in self.children])
+            if isinstance(value, float):
+                written += f' {name}="{value:.5g}"'
+            elif value is not None:
+                written += f' {name}="{_escaped(str(value))}"'
+        inner = _escaped(self.text) if self.text else ""
+        if self.children:
+            inner += "".join([c.render(standalone) for c in self.children])
         return f"<{self.tag}{written}>{inner}</{self.tag}>" if inner else f"<{self.tag}{written}/>"
 
 

@@ -23,7 +23,7 @@ from norvash.store import people
 from norvash.store.database import connect, fold_in, prepare
 from norvash.store.trouble import DatabaseError, trouble_of, unavailable
 from norvash.web.answers import STATIC, error_answer
-from norvash.web.deps import Conn, Now, Pool, Who
+from norvash.web.deps import Now, OurSite, Pool, Who
 from norvash.web.jobs import Jobs
 from norvash.web.logs import log_event, log_failure
 from norvash.web.pages import bench, state, who
@@ -52,9 +52,9 @@ _PAGES = (
 _API = ("sums", "motors")
 
 
-async def _about(request: Request, conn: Conn, who: Who, now: Now) -> None:
+async def _about(request: Request, site: OurSite, who: Who, now: Now) -> None:
     """Lay ready what every page shows in its head."""
-    request.state.who, request.state.site, request.state.today = who, people.fetch_site(conn).name, now.date()
+    request.state.who, request.state.site, request.state.today = who, site.name, now.date()
 
 
 def catch_up_in_background(app: FastAPI) -> None:
@@ -94,10 +94,12 @@ def load_all(app: FastAPI) -> None:
     with app.state.loading:
         if app.state.loaded:
             return
-        for name in _PAGES:
-            _include(app, import_module(f"norvash.web.pages.{name}"))
-        for name in _API:
-            app.include_router(import_module(f"norvash.web.api.{name}").router)
+        pages = [import_module(f"norvash.web.pages.{name}") for name in _PAGES]
+        api = [import_module(f"norvash.web.api.{name}") for name in _API]
+        for module in pages:
+            _include(app, module)
+        for module in api:
+            app.include_router(module.router)
         app.state.loaded = True
 
 

@@ -16,7 +16,7 @@ from fastapi import Depends, Request
 from norvash.errors import InputError, NorvashError
 from norvash.store import people
 from norvash.store.database import Connection, connect
-from norvash.store.people import Person
+from norvash.store.people import Person, Site
 from norvash.store.trouble import check_in_place, identity
 from norvash.work.acting import Act
 from norvash.work.site import clock
@@ -68,8 +68,15 @@ async def _connection(request: Request) -> AsyncIterator[Connection]:
 Conn = Annotated[Connection, Depends(_connection)]
 
 
-async def _now(conn: Conn) -> datetime:
-    return clock(people.fetch_site(conn), datetime.now())
+async def _site(conn: Conn) -> Site:
+    return people.fetch_site(conn)
+
+
+OurSite = Annotated[Site, Depends(_site)]
+
+
+async def _now(site: OurSite) -> datetime:
+    return clock(site, datetime.now())
 
 
 Now = Annotated[datetime, Depends(_now)]

@@ -34,7 +34,7 @@ def drawing_of(shown: MotorPage, name: str, *, narrow: bool = False) -> Drawing:
 
 
 def _life_line(shown: MotorPage, width: float) -> Drawing:
-    return life_line(shown.found, shown.context.state, width, 285)
+    return life_line(shown.found, shown.context.state, width, 285, table=width > _PHONE)
 
 
 def _carbon_ruler(shown: MotorPage, width: float) -> Drawing:

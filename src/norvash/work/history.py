@@ -4,6 +4,7 @@ import json
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime
+from functools import lru_cache
 from itertools import dropwhile
 from typing import Any
 
@@ -62,7 +63,8 @@ def history(acts: Sequence[Done], unit: str) -> tuple[HistoryLine, ...]:
     return tuple(reversed(lines))
 
 
-def _plain(text: str) -> dict[str, Any]:
+@lru_cache(8192)  # what was recorded never changes, and a page reads the same acts again
+def _plain(text: str) -> Mapping[str, Any]:
     return json.loads(text) if text != "{}" else {}
 
 
