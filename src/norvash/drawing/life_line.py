@@ -8,7 +8,7 @@ from norvash.core.state import BrushSet, MotorState
 from norvash.core.timeline import date_marks
 from norvash.core.verdict import Findings
 from norvash.core.words import UNIT_WORDS, day_words, grouped, length_words, rounded, short_day, use_words
-from norvash.drawing.svg import Drawing, Element, el, label, line, polyline, ticks
+from norvash.drawing.svg import Drawing, Element, el, label, line, lines, polyline, ticks
 
 _LEFT, _RIGHT, _TOP, _BOTTOM = 44.0, 14.0, 22.0, 46.0
 _TICK_PX, _SET_PX = 62.0, 40.0
@@ -78,30 +78,30 @@ def _axes(frame: _Frame, state: MotorState) -> list[Element]:
     per_unit = 1 / shown(1.0, unit)
     bottom = frame.height - _BOTTOM
     made = [label("text-soft", _LEFT - 8, 12, unit, "end")]
-    for tick in ticks(0.0, frame.longest_mm / per_unit, 8):
-        y = frame.y(tick * per_unit)
-        if y <= bottom + 0.5:
-            made += [line("rule", _LEFT, y, frame.width - _RIGHT, y),
-                     label("text-soft", _LEFT - 8, y + 4, f"{tick:g}", "end")]  # fmt: skip
-    for use in ticks(frame.low, frame.high, min(8, int((frame.width - _LEFT) / _TICK_PX))):
-        made += [line("axis", frame.x(use), bottom, frame.x(use), bottom + 5),
-                 label("text-soft", frame.x(use), bottom + 19, grouped(use), "middle")]  # fmt: skip
-    made.append(line("axis", _LEFT, bottom, frame.width - _RIGHT, bottom))
+    levels = [(tick, frame.y(tick * per_unit)) for tick in ticks(0.0, frame.longest_mm / per_unit, 8)]
+    levels = [(tick, y) for tick, y in levels if y <= bottom + 0.5]
+    made.append(lines("rule", ((_LEFT, y, frame.width - _RIGHT, y) for _, y in levels)))
+    made += [label("text-soft", _LEFT - 8, y + 4, f"{tick:g}", "end") for tick, y in levels]
+    uses = [(u, frame.x(u)) for u in ticks(frame.low, frame.high, min(8, int((frame.width - _LEFT) / _TICK_PX)))]
+    made.append(
+        lines("axis", [(_LEFT, bottom, frame.width - _RIGHT, bottom), *((x, bottom, x, bottom + 5) for _, x in uses)])
+    )
+    made += [label("text-soft", x, bottom + 19, grouped(use), "middle") for use, x in uses]
     words = UNIT_WORDS[state.unit] + (" in all" if state.offset_units else "")
     made.append(label("text-soft", _LEFT - 8, bottom + 19, words, "end"))
     return made + _dates(frame, state, bottom)
 
 
 def _dates(frame: _Frame, state: MotorState, bottom: float) -> list[Element]:
-    made: list[Element] = []
-    last_x = -99.0
+    shown_at: list[tuple[float, str]] = []
     for total, words in date_marks(frame.low, frame.high, state.entries, state.rate):
         x = frame.x(total)
-        if x - last_x < 34 or x > frame.width - _RIGHT - 12:
-            continue
-        last_x = x
-        made += [line("axis", x, bottom + 25, x, bottom + 29), label("text-soft", x, bottom + 42, words, "middle")]
-    return made
+        if (not shown_at or x - shown_at[-1][0] >= 34) and x <= frame.width - _RIGHT - 12:
+            shown_at.append((x, words))
+    if not shown_at:
+        return []
+    strokes = lines("axis", ((x, bottom + 25, x, bottom + 29) for x, _ in shown_at))
+    return [strokes, *(label("text-soft", x, bottom + 42, words, "middle") for x, words in shown_at)]
 
 
 def _limit(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:

@@ -1,7 +1,7 @@
 """One maker of SVG elements: classes inside a page, presentation attributes in a saved file."""
 
 import re
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from html import escape
 from math import ceil, floor
@@ -114,6 +114,11 @@ def el(tag: str, ink: str = "", text: str = "", children: Sequence[Element] = ()
 def line(ink: str, x1: float, y1: float, x2: float, y2: float) -> Element:
     """Return a straight stroke."""
     return el("path", ink, d=f"M{x1:.5g} {y1:.5g}L{x2:.5g} {y2:.5g}")
+
+
+def lines(ink: str, strokes: Iterable[tuple[float, float, float, float]]) -> Element:
+    """Return straight strokes of one ink as one element."""
+    return el("path", ink, d="".join([f"M{x1:.5g} {y1:.5g}L{x2:.5g} {y2:.5g}" for x1, y1, x2, y2 in strokes]))
 
 
 def polyline(ink: str, points: Sequence[tuple[float, float]]) -> Element:
