@@ -83,6 +83,7 @@ def run(*words: str, text: str = "") -> subprocess.CompletedProcess[str]:
     )
 
 
+@pytest.mark.long
 def test_the_command_for_sums() -> None:
     good = run("sum", "usable-carbon", text='{"length_mm": 12, "new_mm": 16, "limit_mm": 6}')
     assert (good.returncode, json.loads(good.stdout)["usable"]) == (0, pytest.approx(0.6))

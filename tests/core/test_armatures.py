@@ -123,6 +123,7 @@ def test_copper_across_a_slot_is_told_from_shorted_turns(rules: MotorRules) -> N
     assert [f.kind for f in read(network, Armature(24, 2, "lap"), rules).faults] == ["short"]
 
 
+@pytest.mark.long
 def test_sound_armatures_are_released_and_noise_alone_condemns_none(rules: MotorRules) -> None:
     for bars, pairs, pitch in [*WAVES, *((b, p, 1) for b, p in LAPS)]:
         armature = Armature(bars, pairs, "lap" if pitch == 1 else "wave", None if pitch == 1 else pitch)

@@ -138,7 +138,7 @@ def test_the_axis_of_dates() -> None:
     assert use_on(date(2026, 2, 1), WEEKLY, None) is None
     assert use_on(date(2026, 4, 1), WEEKLY, None) is None
     assert use_on(date(2026, 3, 23), WEEKLY, Rate(20, 2, 40, None)) == pytest.approx(160)
-    marks = date_marks(100, 400, WEEKLY, Rate(20, 2, 40, None))
+    marks = date_marks(100, 400, tuple(WEEKLY), Rate(20, 2, 40, None))
     assert [w for _, w in marks] == ["Apr", "May", "Jun"]
     assert [u for u, _ in marks] == sorted(u for u, _ in marks)
 

@@ -91,6 +91,7 @@ def test_special_records(house: Connection) -> None:
     }
 
 
+@pytest.mark.long
 def test_the_same_seed_makes_the_same_house(tmp_path: Path) -> None:
     def told(name: str) -> list[tuple[str, str]]:
         conn = connect(tmp_path / name)

@@ -92,9 +92,8 @@ def filled(shop: Shop, motor_class: str) -> str:
     return sheet
 
 
-@pytest.mark.parametrize(
-    "motor_class", [c if c == "starter" else pytest.param(c, marks=pytest.mark.long) for c in TEMPLATES]
-)
+@pytest.mark.long
+@pytest.mark.parametrize("motor_class", TEMPLATES)
 def test_every_stage_shows_all_that_it_can_hold(client: TestClient, shop: Shop, motor_class: str) -> None:
     shop.now = datetime.now() - timedelta(days=1)
     sheet = filled(shop, motor_class)

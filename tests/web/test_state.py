@@ -20,6 +20,7 @@ Spoil = Callable[[TestClient, Path, pytest.MonkeyPatch], None]
 
 def busy(client: TestClient, db: Path, monkeypatch: pytest.MonkeyPatch) -> None:
     monkeypatch.setattr("norvash.store.database._BUSY_MS", 50)
+    monkeypatch.setattr("norvash.store.database._ALWAYS", ("busy_timeout = 50", "foreign_keys = on"))
     client.app.state.pool.close()  # type: ignore[attr-defined]
     holder = connect(db)
     holder.execute("begin immediate")
