@@ -1,5 +1,5 @@
 .DEFAULT_GOAL := help
-.PHONY: help setup demo test check bench proof screenshots rules lock
+.PHONY: help setup demo test check mutants bench proof screenshots rules lock
 PORT ?= 8000
 
 help: ## this list
@@ -16,6 +16,9 @@ test: ## everything, the browser included
 	@.venv/bin/pytest -n 2
 check: ## what a commit needs
 	@scripts/check
+mutants: ## which faults in the core no test would notice (PART=limits)
+	@scripts/setup dev
+	@.venv/bin/python scripts/mutants.py $(or $(PART),limits)
 bench: ## speed, as ratios in one run, into docs/performance.md
 	@scripts/setup dev
 	@.venv/bin/python -m norvash.bench

@@ -29,6 +29,7 @@ def plan(rules: MotorRules, way: dict[str, Any] | None = None, **copper: Any) ->
 
 def test_a_cut_by_hand(rules: MotorRules) -> None:
     found = plan(rules)
+    assert (found.copper, found.way) == (COPPER, WAY)
     assert (found.least, found.provisional, found.leaving, found.chosen) == (56, False, None, found.full)
     assert (found.chosen.radial, found.chosen.diameter_after) == (about(0.34), about(59.32))
     assert (found.chosen.allowed, found.chosen.under_by, found.chosen.left) == (True, 0.0, about(1.66))

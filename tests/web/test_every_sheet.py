@@ -14,6 +14,7 @@ from norvash.core.classes import TEMPLATES
 from norvash.core.figures import CONSTRUCTIONS, METHODS
 from norvash.core.rules.fitting import GRADES
 from norvash.core.sheet.fields import fields_of
+from norvash.core.texts import compared
 from norvash.demo.fleet import MACHINES
 from norvash.demo.playhouse import DEMO_DAY
 from norvash.store import motors, sheets
@@ -66,7 +67,7 @@ def missing(client: TestClient, shop: Shop, sheet_id: str) -> dict[str, object]:
 @pytest.mark.parametrize("tag", [m.tag for m in MACHINES])
 def test_a_full_sheet_and_a_quick_look_show_every_field(house: tuple[TestClient, Shop], tag: str) -> None:
     client, shop = house
-    motor = motors.names(shop.conn)[tag.lower()]
+    motor = motors.names(shop.conn)[compared(tag)]
 
     def act() -> Act:
         shop.later(seconds=30)

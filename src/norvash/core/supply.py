@@ -54,12 +54,12 @@ def speed_ladder(
     if not top_ok and len(share) not in bad:
         bad = (*bad, len(share))
     rising = all(b > a for a, b in pairwise(share))
-    fault, advice = _ladder_words(len(share), off, bad, dead, rising, top_ok)
+    fault, advice = _ladder_words(len(share), off, bad, dead, rising)
     return Ladder(share, tuple(expected), off, rising, top_drop, top_ok, bad, dead, fault, advice)
 
 
 def _ladder_words(
-    count: int, off: tuple[float | None, ...], bad: tuple[int, ...], dead: tuple[int, ...], rising: bool, top_ok: bool
+    count: int, off: tuple[float | None, ...], bad: tuple[int, ...], dead: tuple[int, ...], rising: bool
 ) -> tuple[str, str]:
     if len(dead) == count:
         return "missing", "nothing on any setting: look at supply, fuse and switch, not at the motor"
@@ -75,7 +75,7 @@ def _ladder_words(
         return "miswired", "the settings do not rise from step to step: the switch is wired wrongly"
     if bad:
         return "one", f"steps {', '.join(map(str, bad))} are off: look at the switch and its resistors"
-    return "", "the settings rise as they should" if top_ok else "the top setting is off"
+    return "", "the settings rise as they should"
 
 
 def cable_drop_v(
