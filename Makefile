@@ -16,9 +16,9 @@ test: ## everything, the browser included
 	@.venv/bin/pytest -n 2
 check: ## what a commit needs
 	@scripts/check
-mutants: ## which faults in the core no test would notice (PART=limits)
+mutants: ## which faults in the core no test would notice (PART=limits, ENDING=7 tries a tenth)
 	@scripts/setup dev
-	@.venv/bin/python scripts/mutants.py $(or $(PART),limits)
+	@.venv/bin/python scripts/mutants.py $(or $(PART),limits) $(if $(ENDING),--ending $(ENDING))
 bench: ## speed, as ratios in one run, into docs/performance.md
 	@scripts/setup dev
 	@.venv/bin/python -m norvash.bench

@@ -131,6 +131,7 @@ def main() -> None:
     parser = argparse.ArgumentParser(description=__doc__)
     parser.add_argument("part", choices=PARTS)
     parser.add_argument("--workers", type=int, default=os.cpu_count() or 1)
+    parser.add_argument("--ending", default="", help="only mutants whose number ends so: 7 is a sample of a tenth")
     given = parser.parse_args()
     place = workspace(given.part)
     os.chdir(place)
@@ -139,6 +140,8 @@ def main() -> None:
     from mutmut.mutation.diff_apply import get_diff_for_mutant
 
     sys.argv = ["mutmut", "run", "--max-children", str(given.workers)]
+    if given.ending:
+        sys.argv.append(f"*__mutmut_*{given.ending}")
     try:
         cli()
     except SystemExit as end:
