@@ -335,10 +335,17 @@ def test_the_least_work_that_helps_comes_first(rules: MotorRules) -> None:
         ("1\t0.02\n2\t0.03\n4\t0.05\n", [0.02, 0.03, None, 0.05]),
         ("1. 20 µm\n2. 30 µm", [0.02, 0.03]),
         ("0.01; 20 µm", [0.01, 0.02]),
+        ("1 1/2 in\n1 5/8 in", [38.1, 41.275]),
+        ("5 1/8 in\n6 1/8 in", [130.175, 155.575]),
     ],
 )
 def test_columns_as_they_are_pasted(text: str, got: list[float | None]) -> None:
     assert read_column(text, "length") == pytest.approx(got)
+
+
+def test_a_column_of_bare_numbers_is_in_the_unit_that_was_said() -> None:
+    for text in ("1; 2", "1\n2", "1\t1\n2\t2"):
+        assert read_column(text, "length", "in") == pytest.approx([25.4, 50.8])
 
 
 @pytest.mark.parametrize(

@@ -1,5 +1,7 @@
 """From symptom to cause: the known chains, and laws that hold for every table that somebody may put in place."""
 
+from dataclasses import replace
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -110,6 +112,56 @@ def test_the_expected_drop_is_the_mean_over_the_answers(rules: MotorRules) -> No
         left += likely * diagnose("tool", {**seen, "tapped": answer}, rules).entropy_bits
     assert tap.drop_bits == pytest.approx(found.entropy_bits - left)
     assert expected_drop(tap.check, chances, seen, "tool", strengths(rules)) == pytest.approx(tap.drop_bits)
+
+
+def test_where_a_motor_stands_turns_the_odds_by_its_table() -> None:
+    base, around = base_rates("tool"), base_rates("tool", ("wet", "idle", "nowhere"))
+    assert sum(around.values()) == pytest.approx(1)
+    turned = {c: around[c] / base[c] / (around["load"] / base["load"]) for c in base if base[c]}
+    wanted = {
+        "stuck": 6.0,
+        "dirty": 2.0,
+        "terminal": 1.5,
+        "earth": 2.0,
+        "tracking": 1.5,
+        "bearing": 1.3,
+        "spring": 2.25,
+        "residual": 2.0,
+    }
+    assert turned == pytest.approx({c: wanted.get(c, 1.0) for c in turned})
+
+
+def test_a_check_is_only_proposed_where_it_may_be_made() -> None:
+    plain, bold = (
+        next(c for c in CHECKS if c.power is p and not c.unloaded and c.state == "assembled") for p in (False, True)
+    )
+    free = next(c for c in CHECKS if c.unloaded)
+    inside = next(c for c in CHECKS if c.state == "stripped" and not c.power)
+    everything = Situation("stripped")
+    assert all(everything.allows(c) for c in CHECKS)
+    assert [replace(everything, state=s).allows(inside) for s in ("assembled", "opened", "stripped")] == [
+        False,
+        False,
+        True,
+    ]
+    assert [replace(everything, unloaded=False).allows(c) for c in (free, plain, bold)] == [False, True, True]
+    assert [replace(everything, power=False).allows(c) for c in (plain, bold)] == [True, False]
+    assert [replace(everything, safe=False).allows(c) for c in (plain, bold)] == [False, True]
+
+
+def test_a_weak_a_clear_and_a_strong_sign_weigh_as_the_rules_say() -> None:
+    means = strengths(RULES)
+    for sign in SIGNS:
+        for cause_id, row in likelihoods(sign.id, means).items():
+            raw = {a.id: means[0] * _weighed(a.weights.get(cause_id, 0), means) for a in sign.answers}
+            scale = min(1.0, 0.97 / sum(raw.values()))
+            assert {a: row[a] for a in raw} == pytest.approx({a: v * scale for a, v in raw.items()})
+            assert sum(row.values()) == pytest.approx(1)
+
+
+def _weighed(weight: int, means: tuple[float, ...]) -> float:
+    """Return what a strength means: none leaves the chance as it is, one below nothing divides it."""
+    return {0: 1.0, 1: means[1], 2: means[2], 3: means[3], -1: 1 / means[1], -2: 1 / means[2], -3: 1 / means[3]}[weight]
 
 
 def test_nothing_left_is_refused() -> None:
