@@ -299,8 +299,7 @@ def test_the_gauge_types_where_the_cursor_is_and_says_what_is_wrong(
     ines.wait_for_timeout(200)  # no hand measures again sooner; a bouncing button does
     on_gauge(gauge, "!0.77 in")
     expect(ines.locator(".rows")).to_contain_text("19.56 ± 0.05 mm")
-    on_gauge(gauge, "~31392e34203b")
-    on_gauge(gauge, "~0a")
+    on_gauge(gauge, "~31392e34203b\n~0a")  # in one breath: two talks could overtake each other
     expect(ines.locator("#gauge-says")).to_contain_text("damaged or cut")
 
 

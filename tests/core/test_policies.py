@@ -1,7 +1,7 @@
 """Interval tables and policies: the safe direction, the cell that holds, and which look comes first."""
 
 from dataclasses import replace
-from datetime import date
+from datetime import date, timedelta
 from typing import Any
 
 import pytest
@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 
 from norvash.core.interval_table import IntervalTable, table_from
 from norvash.core.past_set import PastSet
-from norvash.core.policies import dues, earliest, months_on, runs_left
+from norvash.core.policies import dues, earliest, look_due, months_on, overdue, runs_left
 from norvash.core.policy import Due, Policy
 from norvash.core.rules.catalogue import shipped
 from norvash.core.season import Window, month_words, read_months, season_of, weeks_ahead
@@ -18,7 +18,7 @@ from norvash.core.shop_table import shop_table
 from norvash.core.state import MotorState
 from norvash.core.verdict import findings
 from norvash.errors import InputError
-from states import T0, TODAY, a_round, foreseen, state
+from states import FITTED, T0, TODAY, a_round, foreseen, state
 
 ROWS, COLUMNS = (260.0, 520.0, 1040.0), (8.45, 8.95, 9.45)
 CELLS = ((425.0, 310.0, 165.0), (710.0, 520.0, 290.0), (955.0, 770.0, 435.0))
@@ -173,3 +173,30 @@ def test_seasons_are_declared_learnt_or_follow_the_dark_windows() -> None:
     once = replace(dark, yearly=False)
     assert once.spans(date(2025, 8, 1), date(2025, 8, 2)) == [(once.first_on, once.last_on)]
     assert once.spans(date(2026, 8, 1), date(2026, 8, 2)) == []
+
+
+def test_a_look_is_due_by_day_or_by_use_and_a_range_is_overdue_past_its_end() -> None:
+    ran = state().ran_by(TODAY)
+    assert not look_due(None, state(), TODAY)
+    for at, on, due in ((None, None, False), (ran + 1, None, False), (ran, None, True), (None, TODAY + timedelta(days=1), False),
+                        (None, TODAY, True), (ran + 1, TODAY, True), (ran, TODAY + timedelta(days=9), True)):  # fmt: skip
+        assert look_due(Due("a look", at, on, "why"), state(), TODAY) is due
+    ends = [overdue(Due("a range", 1.0, None, "why", "", end), state(), TODAY) for end in (None, ran + 1, ran, ran - 1)]
+    assert ends == [False, False, True, True]
+
+
+def test_the_calendar_limit_is_shorter_where_a_machine_stands_badly() -> None:
+    for conditions, rule_id in (("", "look.calendar"), ("wet", "look.calendar-hard")):
+        given_state = state(a_round(20, 15, 16), own={**FITTED, "conditions": conditions})
+        assert [d.rule_id for d in dues(given_state, (), shipped())] == [rule_id]
+
+
+@given(st.floats(0.01, 300), st.lists(st.sampled_from([0.0, 0.4, 1.0]), min_size=52, max_size=52))
+def test_weeks_ahead_are_those_in_which_so_many_active_weeks_are_done(active: float, pattern: list[float]) -> None:
+    weeks = weeks_ahead(active, pattern)
+    if not any(pattern):
+        assert weeks == float("inf")
+        return
+    whole = int(weeks + 1e-9)
+    done = sum(pattern[i % 52] for i in range(whole)) + (weeks - whole) * pattern[whole % 52]
+    assert done == pytest.approx(active, abs=1e-6)
