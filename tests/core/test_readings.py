@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 from norvash.core.classes import TEMPLATES
 from norvash.core.doubts import doubt_of
 from norvash.core.figures import FIELDS, Figures, check_together, read_figure
-from norvash.core.positions import even_positions
+from norvash.core.positions import even_positions, read_positions
 from norvash.core.readings import Reading, on_the_gauge_mm, read
 from norvash.core.renewal import Carbon, renewed
 from norvash.core.rules.book import MotorRules
@@ -188,6 +188,36 @@ def test_positions(count: int, labels: str) -> None:
     assert all(0 <= p.angle_deg < 360 for p in plans)
     if count % 2 == 0:
         assert sum(p.polarity == "+" for p in plans) == count / 2
+
+
+def test_positions_stand_evenly_round_the_commutator_in_their_arms() -> None:
+    def angles(count: int, arms: int | None = None) -> list[float]:
+        return [p.angle_deg for p in even_positions(count, arms)]
+
+    assert (angles(1), angles(2), angles(3), angles(4)) == ([90], [90, 270], [60, 180, 300], [45, 135, 225, 315])
+    assert angles(8) == [45, 45, 135, 135, 225, 225, 315, 315]
+    assert [p.arm for p in even_positions(10)] == [1] * 5 + [2] * 5
+    assert [p.arm for p in even_positions(6, 3)] == [1, 1, 2, 2, 3, 3]
+    assert [p.arm for p in even_positions(5)] == [1, 2, 3, 4, 5]
+
+
+def test_what_is_typed_over_a_position_is_taken_and_what_cannot_be_is_refused_at_its_field() -> None:
+    plans = even_positions(2)
+    typed = {"label_1": " left ", "angle_1": "370", "arm_1": "3", "polarity_1": "−"}
+    first, second = read_positions(typed, plans)
+    assert (first.number, first.label, first.angle_deg, first.arm, first.polarity) == (1, "left", 10, 3, "-")
+    assert second == plans[1]
+    assert read_positions({"label_2": "eight888"}, plans)[1].label == "eight888"
+    for field, text in (
+        ("label_1", "nine99999"),
+        ("label_2", "A"),
+        ("polarity_2", "x"),
+        ("arm_1", "41"),
+        ("angle_1", "up"),
+    ):
+        with pytest.raises(InputError) as refused:
+            read_positions({field: text}, plans)
+        assert refused.value.field == field
 
 
 NEW_CARBON = {
