@@ -28,7 +28,7 @@ PARTS: dict[str, tuple[tuple[str, ...], tuple[str, ...]]] = {
                ("tests/core/test_carbon.py", "tests/core/test_carbon_edges.py", "tests/core/test_fitting.py", "tests/core/test_readings.py", "tests/core/test_straight_line.py",
                 "tests/core/test_verdict.py", _EDGES)),
     "commutator": (("commutator/bars", "commutator/bar_testing", "commutator/pattern", "commutator/run_out", "commutator/surface", "commutator/map_says"),
-                   ("tests/core/test_commutator.py", "tests/core/test_armatures.py")),
+                   ("tests/core/test_commutator.py", "tests/core/test_commutator_whole.py", "tests/core/test_armatures.py")),
     "windings": (("windings", "columns", "sunk", "bearings/*"),
                  ("tests/core/test_turning.py", "tests/core/test_parts_edges.py", "tests/core/test_commutator.py", "tests/core/test_sums.py")),
     "verdict": (("verdict", "state", "when", "components", "ahead"),
