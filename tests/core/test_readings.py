@@ -8,7 +8,7 @@ from hypothesis import strategies as st
 
 from norvash.core.classes import TEMPLATES
 from norvash.core.doubts import doubt_of
-from norvash.core.figures import FIELDS, Figures, check_together, read_figure
+from norvash.core.figures import FIELDS, Figures, check_together, read_figure, speed_taps
 from norvash.core.positions import even_positions, read_positions
 from norvash.core.readings import Reading, on_the_gauge_mm, read
 from norvash.core.renewal import Carbon, renewed
@@ -218,6 +218,17 @@ def test_what_is_typed_over_a_position_is_taken_and_what_cannot_be_is_refused_at
         with pytest.raises(InputError) as refused:
             read_positions({field: text}, plans)
         assert refused.value.field == field
+
+
+def test_speed_settings_rise_and_choices_are_taken_from_their_list() -> None:
+    assert speed_taps("45 %; 0.62; 1.5") == (0.45, 0.62, 1.5)
+    assert len(speed_taps("; ".join(f"{i / 20}" for i in range(1, 13)))) == 12
+    for text in ("0.5; 0.5", "0.6; 0.5", "0; 1", "0.5; 1.51", "; ".join(f"{i / 20}" for i in range(1, 14)), "fast"):
+        with pytest.raises(InputError):
+            speed_taps(text)
+    assert read_figure("method", "depth")
+    with pytest.raises(InputError, match="no choice"):
+        read_figure("method", "guess")
 
 
 NEW_CARBON = {

@@ -1,12 +1,15 @@
 """The straight line: the hand calculation as a table, and laws."""
 
+from dataclasses import replace
+from math import hypot
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
-from norvash.core.straight_line import Point, Track, counter_at, straight_line
+from norvash.core.straight_line import Point, Track, brush_line, counter_at, straight_line
 from norvash.errors import InputError
 
 
@@ -84,3 +87,33 @@ def test_the_zero_of_the_counter_changes_nothing(now: float, run: float, shift: 
     plain, moved = straight_line([track(now, run)], rules), straight_line([track(now, run + shift, at=shift)], rules)
     assert plain.left_h == pytest.approx(moved.left_h)
     assert counter_at(100.0, 0.0) == 100
+
+
+def test_one_brush_keeps_its_rates_and_what_the_readings_leave_uncertain() -> None:
+    rules = shipped()
+    plain = brush_line(track(16, 500, sd=0.1), rules)
+    assert (plain.wear_mm, plain.life_rate_mm_per_kh, plain.interval_rate_mm_per_kh, plain.left_mm) == (6, 12, None, 8)
+    spread = hypot(0.1 * (1 + 8 / 6), 0.1 * 8 / 6)
+    assert plain.left_h == pytest.approx(8 / 12 * 1000)
+    assert plain.left_sd_h == pytest.approx(1000 / 12 * spread)
+    unlike = replace(track(16, 500, before=(20, 300)), start=Point(22.0, 0.0, 0.9), previous=Point(20.0, 300, 0.3))
+    quick = brush_line(unlike, rules)
+    assert (quick.life_rate_mm_per_kh, quick.interval_rate_mm_per_kh, quick.rate_mm_per_kh) == (12, 20, 20)
+    assert quick.left_sd_h == pytest.approx(1000 / 20 * hypot(0.05 * (1 + 8 / 4), 0.3 * 8 / 4))
+    slow = brush_line(replace(unlike, previous=Point(17.0, 300, 0.3)), rules)
+    assert slow.left_sd_h == pytest.approx(1000 / 12 * hypot(0.05 * (1 + 8 / 6), 0.9 * 8 / 6))
+    times = rules["line.faster"]
+    for before, faster in ((16 + 0.2 * 12 * times - 1e-6, False), (16 + 0.2 * 12 * times + 1e-6, True)):
+        assert brush_line(track(16, 500, before=(before, 300)), rules).faster_note is faster
+
+
+def test_at_the_limit_and_without_wear_the_rates_are_kept() -> None:
+    done = brush_line(track(8, 500, before=(14, 300)), shipped())
+    assert (done.life_rate_mm_per_kh, done.interval_rate_mm_per_kh, done.rate_mm_per_kh) == (28, 30, 30)
+    assert (done.left_h, done.left_sd_h, done.faster_note) == (0.0, 0.0, False)
+    grown = brush_line(track(22.5, 500, before=(22.2, 300)), shipped())
+    assert grown.life_rate_mm_per_kh == -1
+    assert grown.interval_rate_mm_per_kh == pytest.approx(-1.5)
+    assert (grown.left_h, grown.left_sd_h, grown.faster_note) == (None, None, False)
+    burst = straight_line([track(16, 500, before=(21, 300)), None], shipped())
+    assert (burst.answer, burst.faster_note) == ("incomplete", True)

@@ -274,6 +274,19 @@ def test_the_rulebook_resolves_from_the_narrowest_scope() -> None:
             book.check("stage.watch", value)
 
 
+def test_a_school_resolves_from_the_narrowest_scope() -> None:
+    scopes = [("site", "", "lines"), ("class", "tool", "symptoms"), ("type", "T", "lines"), ("motor", "M", "symptoms")]
+    for i in range(len(scopes) + 1):
+        book = rulebook_with(
+            [Override("school.when", s, k, 0.0, "Ines", "2026-11-24", "why", w) for s, k, w in scopes[:i]]
+        )
+        choice = MotorRules(book, "tool", "T", "M").choice("school.when")
+        assert choice.key == (["limit"] + [w for _, _, w in scopes])[i]
+        assert ("Ines" in choice.basis) is (i > 0)
+    refused = rulebook_with([Override("school.when", "site", "", 0.0, "Ines", "2026-11-24", "why", "symptoms")])
+    assert [MotorRules(refused, c).choice("school.when").key for c in ("tool", "traction")] == ["symptoms", "limit"]
+
+
 def test_a_changed_rule_changes_the_verdict_and_is_shown() -> None:
     book = rulebook_with([Override("stage.watch", "site", "", 0.9, "Ines", "2026-11-24", "careful")])
     found, said = judge(state(a_round(20, 19, 19.4)), MotorRules(book, "tool"))
