@@ -10,16 +10,19 @@ from hypothesis import strategies as st
 from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
 from norvash.core.findings import BY_ID, GROUPS
+from norvash.core.part_findings import BY_ID as PARTS
 from norvash.core.remarks import remarks
 from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import RULES, rulebook_with, shipped
 from norvash.core.sentence import Verdict, verdict
 from norvash.core.stages import STAGES
-from norvash.core.state import MotorState, motor_limit
+from norvash.core.state import MotorState, Overrule, motor_limit
+from norvash.core.use import Rate
 from norvash.core.verdict import Findings, findings
 from norvash.core.wear import dust_g, line_rate_mm_per_kh, rubbed_km, seeming_left_h
 from norvash.errors import InputError, NotFound
 from states import FITTED, TODAY, a_round, foreseen, state
+from whole import assert_nothing_moved
 
 
 def judge(given_state: MotorState, rules: MotorRules | None = None) -> tuple[Findings, Verdict]:
@@ -115,6 +118,32 @@ def test_the_forecast_in_words(given_state: MotorState, words: tuple[str, ...]) 
     _, said = judge(given_state)
     whole = " ".join((said.sentence, *said.flags, *(r.text for r in said.reasons)))
     assert [w for w in words if w not in whole] == []
+
+
+def whole_answers(rules: MotorRules) -> list[object]:
+    """Return what is said of each state above, of what was overruled, and of a set without use or with a part that is worse."""
+    burnt = replace(state(a_round(10, 18, 19), a_round(20, 15, 16)), noted=((0, PARTS["windings.burnt"]),))
+    over = replace(burnt, overrules=(Overrule("windings", "watch", "Ines", "seen by the winder", TODAY),))
+    angled = state(a_round(20, 15, 16), own={**FITTED, "thickness_mm": 12.0, "face_angle_deg": 30.0, "sunk_mm": 0.3})
+    unlimited = state(own={"new_mm": 22.0})
+    four = state(a_round(10, 18, 20, 18, 20), a_round(20, 12, 17, 12, 17), brushes=4)
+    declared = replace(state(a_round(20, 15, 16)), rate=Rate(20.0, 12.0, 20.0, 25.0, None))
+    states = [
+        *(s for s, *_ in SAID.values()),
+        *(s for s, _ in WORDS.values()),
+        burnt,
+        over,
+        angled,
+        unlimited,
+        four,
+        declared,
+    ]
+    said = [judge(s, rules)[1] for s in states]
+    return ["\n".join([v.sentence, v.word, *v.flags, *(r.text for r in v.reasons)]) for v in said]
+
+
+def test_nothing_moves_in_what_is_said(rules: MotorRules) -> None:
+    assert_nothing_moved("said.json", whole_answers(rules))
 
 
 def test_remarks_put_wear_into_proportion() -> None:
