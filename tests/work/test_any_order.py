@@ -19,8 +19,9 @@ from norvash.work.measuring import note, record, settle_doubt, take_back_answer
 from norvash.work.motor_page import motor_page
 from norvash.work.new_set import END_REASONS, fit_new_set, renew_brushes
 from norvash.work.opening import open_sheet
+from norvash.work.policing import add_policy, end_policy
 from norvash.work.registering import change_figures
-from norvash.work.sheets import enter
+from norvash.work.sheets import enter, undo
 from norvash.work.signing import sign
 from norvash.work.standing import refresh
 
@@ -46,7 +47,19 @@ class Hand:
     def job(self) -> Callable[[Act], str]:
         many = (self.log, self.measure, self.measure, self.measure, self.enter, self.enter, self.enter, self.see)
         return self.random.choice(
-            (*many, *many, self.fit, self.undo, self.settle, self.close, self.state, self.renew, self.reopen)
+            (
+                *many,
+                *many,
+                self.fit,
+                self.undo,
+                self.undo,
+                self.police,
+                self.settle,
+                self.close,
+                self.state,
+                self.renew,
+                self.reopen,
+            )
         )()
 
     def _round(self) -> str:
@@ -79,7 +92,20 @@ class Hand:
         return lambda act: fit_new_set(self.shop.conn, act, self.motor, "", reason, {1: first, 2: "21.95"})
 
     def undo(self) -> Callable[[Act], str]:
-        return lambda act: take_back(self.shop.conn, act, self.motor)
+        sheet = self._round()
+        return self.random.choice((
+            lambda act: take_back(self.shop.conn, act, self.motor), lambda act: undo(self.shop.conn, act, sheet),
+            lambda act: undo(self.shop.conn, act, sheet),
+        ))  # fmt: skip
+
+    def police(self) -> Callable[[Act], str]:
+        held = self.shop.page(self.motor).context.policies
+        if held and self.random.random() < 0.5:
+            return lambda act: end_policy(self.shop.conn, act, held[0].id)
+        every = self.random.choice(("40", "9000", "never"))
+        return lambda act: add_policy(
+            self.shop.conn, act, "motor", self.motor, "interval", {"name": "By the card", "every": every}
+        )
 
     def see(self) -> Callable[[Act], str]:
         round_id, seen = self._round(), self.random.choice((*BY_ID, "ghost"))

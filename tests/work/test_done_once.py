@@ -1,6 +1,6 @@
 """A job reads its motor once, judges once, writes once; what is heavy is done before the lock, and again where something moved."""
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Callable, Iterator, Sequence
 from contextlib import closing
 from datetime import date, datetime, timedelta
 from pathlib import Path
@@ -16,10 +16,14 @@ from norvash.work import measuring, standing
 from norvash.work.acting import Act
 from norvash.work.context import Context
 from norvash.work.logging_use import log_use
-from norvash.work.measuring import record
+from norvash.work.measuring import note, record
+from norvash.work.motor_types import save_type
+from norvash.work.new_set import fit_new_set, renew_brushes
 from norvash.work.opening import open_sheet
-from norvash.work.registering import save_type
+from norvash.work.registering import change_figures
 from norvash.work.ruling import set_rule
+from norvash.work.sheets import enter, undo
+from norvash.work.signing import sign
 from norvash.work.standing import Judged, catch_up, foresee
 
 HELD = ("begin", "begin immediate", "commit", "rollback")
@@ -39,6 +43,37 @@ def test_a_length_is_kept_in_few_statements_and_one_reading_of_the_motor(tmp_pat
     assert len([s for s in said if "from brush_set s left join round" in s]) == 1
     locked = said[said.index("begin immediate") :]
     assert not [s for s in locked if "from brush_set" in s]
+
+
+JOBS: dict[str, Callable[[Shop, str, str], str]] = {
+    "enter a gap": lambda shop, _, sheet: enter(shop.conn, shop.act(), sheet, "gap", 1, "9"),
+    "enter insulation": lambda shop, _, sheet: enter(shop.conn, shop.act(), sheet, "insulation-mohm", 0, "0.4"),
+    "note a finding": lambda shop, _, sheet: note(shop.conn, shop.act(), sheet, 1, "face.glazed"),
+    "decide": lambda shop, _, sheet: enter(shop.conn, shop.act(), sheet, "decide.face.glazed", 1, "done"),
+    "undo": lambda shop, _, sheet: undo(shop.conn, shop.act(), sheet),
+    "log use": lambda shop, motor, _: log_use(shop.conn, shop.act(), motor, "104"),
+    "renew a brush": lambda shop, motor, _: renew_brushes(shop.conn, shop.act(), motor, "", "damaged", {1: "21.9"}),
+    "sign": lambda shop, _, sheet: sign(shop.conn, shop.act(), sheet, "left so", service=True),
+    "fit a set": lambda shop, motor, _: fit_new_set(shop.conn, shop.act(), motor, "", "planned", {1: "22"}),
+    "change figures": lambda shop, motor, _: change_figures(
+        shop.conn, shop.act(), motor, {"new_mm": "22", "limit_mm": "9"}, 1
+    ),
+}
+
+
+def test_no_job_reads_its_motor_twice_nor_while_it_holds_the_lock(shop: Shop) -> None:
+    motor = shop.motor()
+    sheet = shop.look(motor)
+    record(shop.conn, shop.act(), sheet, 1, "21.1")
+    for name, job in JOBS.items():
+        said: list[str] = []
+        shop.later(minutes=3).conn.set_trace_callback(said.append)
+        job(shop, motor, sheet)
+        shop.conn.set_trace_callback(None)
+        read = [i for i, text in enumerate(said) if "from brush_set s left join round" in text]
+        lock = said.index("begin immediate")
+        assert len(read) == 1, name
+        assert read[0] < lock, name
 
 
 @pytest.fixture

@@ -15,9 +15,10 @@ from norvash.work.bench import bench, register
 from norvash.work.brush_lines import brush_lines
 from norvash.work.logging_use import log_use, take_back
 from norvash.work.measuring import note, record, settle_doubt, take_back_answer
+from norvash.work.motor_types import save_type
 from norvash.work.new_set import fit_new_set, renew_brushes
 from norvash.work.opening import open_sheet
-from norvash.work.registering import add_motor, change_figures, save_type
+from norvash.work.registering import add_motor, change_figures
 from norvash.work.ruling import clear_rule, set_rule
 from norvash.work.sheet_page import sheet_page
 from norvash.work.site import clock, join
@@ -316,6 +317,7 @@ def test_types_lend_figures_and_their_motors_are_judged_anew(shop: Shop) -> None
     assert shop.page(motor).found.stage == "fit"
     save_type(shop.conn, shop.act(), kind, "Winch motor", "industrial", "", {"new_mm": "32", "limit_mm": "20"})
     assert shop.page(motor).found.stage == "plan"
+    assert catch_up(shop.conn, shop.now.date()) == 1
     assert register(shop.conn, "x-01", "", 1, shop.now.date())[0].stage == "plan"
     version = shop.page(motor).context.motor.version
     change_figures(shop.conn, shop.act(), motor, {"limit_mm": "12"}, version)

@@ -13,7 +13,7 @@ from norvash.errors import Conflict, InputError, NeedsAnswer
 from norvash.store import motors, people, standings
 from norvash.store.database import connect, migrate, migrations
 from norvash.store.standings import Sought
-from norvash.work.registering import save_type
+from norvash.work.motor_types import save_type
 from norvash.work.site import join
 
 

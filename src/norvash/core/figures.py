@@ -137,6 +137,11 @@ class Figures:
         for source, basis in ((lent, "class default"), (of_type, "type"), (own, "this motor")):
             self.known.update({name: Known(value, basis) for name, value in source.items()})
 
+    @property
+    def own(self) -> dict[str, float | str]:
+        """Return what the motor states itself."""
+        return {name: known.value for name, known in self.known.items() if known.basis == "this motor"}
+
     def changed(self, values: Mapping[str, float], basis: str) -> "Figures":
         """Return the figures with some of them replaced, and where those come from."""
         made = Figures({}, {}, {})

@@ -18,10 +18,11 @@ from norvash.store.people import Person
 from norvash.work.acting import Act
 from norvash.work.logging_use import log_use
 from norvash.work.measuring import record, settle_doubt
+from norvash.work.motor_types import save_type
 from norvash.work.new_set import fit_new_set
 from norvash.work.opening import open_sheet
 from norvash.work.policing import add_policy, add_window
-from norvash.work.registering import NewMotor, add_motor, save_type
+from norvash.work.registering import NewMotor, add_motor
 from norvash.work.ruling import set_rule, set_school
 from norvash.work.signing import sign
 from norvash.work.standing import catch_up

@@ -152,6 +152,16 @@ def list_seen(conn: Connection, round_id: str) -> tuple[tuple[int, str], ...]:
     return tuple((r["position_number"], r["seen"]) for r in conn.execute(_SEEN.format("r.id"), {"id": round_id}))
 
 
+def list_noted(conn: Connection, round_id: str) -> tuple[tuple[int, str], ...]:
+    """Return what was seen in one round, whatever was decided of it."""
+    rows = conn.execute(
+        """select position_number, seen from finding where round_id = :id and struck_act_id is null
+           order by position_number, seen""",
+        {"id": round_id},
+    )
+    return tuple((r["position_number"], r["seen"]) for r in rows)
+
+
 def add_finding(conn: Connection, finding_id: str, round_id: str, position: int, seen: str, act_id: str) -> None:
     """Keep what was seen on a brush; the same finding twice is kept once."""
     conn.execute(
@@ -271,6 +281,17 @@ def fetch_reading(conn: Connection, reading_id: str) -> tuple[ReadingRow, str]:
     if row is None:
         raise NotFound("There is no such reading.", "Open the round and pick it there.")
     return _reading(row), row["round_id"]
+
+
+def reading_behind(conn: Connection, reading_id: str) -> Measured | None:
+    """Return the reading that another one replaced, None where that was the first at its place."""
+    row = conn.execute(
+        """select id, length_mm, sd_mm, low_mm, high_mm, lines_seen, doubt_rule,
+                  case doubt_answer when '' then doubt else '' end as doubt
+           from reading where replaced_by = :id and id <> :id""",
+        {"id": reading_id},
+    ).fetchone()
+    return _measured(row) if row else None
 
 
 def answer_doubt(conn: Connection, reading_id: str, answer: str) -> None:

@@ -197,6 +197,12 @@ def add_entry(
         conn.execute("update entry set replaced_by = :id where id = :before", {"id": entry_id, "before": before["id"]})
 
 
+def entry_behind(conn: Connection, entry_id: str) -> Given | None:
+    """Return the entry that another one replaced, None where that was the first at its place."""
+    row = conn.execute(f"{_ENTRY} where e.replaced_by = :id and e.id <> :id", {"id": entry_id}).fetchone()
+    return _given(row) if row else None
+
+
 def undo_entry(conn: Connection, entry_id: str) -> None:
     """Take an entry back; the one that it replaced counts again."""
     conn.execute("update entry set replaced_by = id where id = :id", {"id": entry_id})
@@ -248,16 +254,13 @@ def version_of(conn: Connection, sheet_id: str) -> int:
     return int(row[0])
 
 
-def add_deferred(
-    conn: Connection, deferred_id: str, motor_id: str, sheet_id: str, position: int, finding: str, words: str, who: str,
-    due_on: date | None, act_id: str,
-) -> None:  # fmt: skip
+def add_deferred(conn: Connection, motor_id: str, made: DeferredRow, act_id: str) -> None:
     """Keep something that is put off."""
     conn.execute(
         """insert into deferred (id, motor_id, sheet_id, position_number, finding, words, who, due_on, act_id)
            values (:id, :motor_id, :sheet_id, :position, :finding, :words, :who, :due_on, :act_id)""",
-        {"id": deferred_id, "motor_id": motor_id, "sheet_id": sheet_id, "position": position, "finding": finding,
-         "words": words, "who": who, "due_on": due_on.isoformat() if due_on else None, "act_id": act_id},
+        {"id": made.id, "motor_id": motor_id, "sheet_id": made.sheet_id, "position": made.position, "finding": made.finding,
+         "words": made.words, "who": made.who, "due_on": made.due_on.isoformat() if made.due_on else None, "act_id": act_id},
     )  # fmt: skip
 
 

@@ -27,3 +27,13 @@ def stamp_of(conn: Connection, motor_id: str) -> Stamp:
         {"id": motor_id},
     ).fetchone()
     return Stamp(*row)
+
+
+def seq_of_type(conn: Connection, type_id: str) -> int:
+    """Return a number that rises with every write about the house or about a motor of a type."""
+    row = conn.execute(
+        """select max((select coalesce(max(seq), 0) from act where motor_id is null),
+                      (select coalesce(max(a.seq), 0) from act a join motor m on m.id = a.motor_id where m.type_id = :id))""",
+        {"id": type_id},
+    ).fetchone()
+    return int(row[0])

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, replace
+from datetime import datetime
 from functools import cached_property
 
 from norvash.core.ahead import Ahead
@@ -14,9 +15,9 @@ from norvash.core.season import Window, season_of
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.state import BrushSet, Measured, MotorState, Round
+from norvash.core.state import BrushSet, Measured, MotorState, Renewal, Round
 from norvash.core.sunk import Mark, figures_since
-from norvash.core.use import Rate, rate_of_use
+from norvash.core.use import Counted, Rate, rate_of_use
 from norvash.core.use_log import Entry
 from norvash.store import motors, policies, rounds, sheets, use
 from norvash.store.database import Connection, snapshot
@@ -26,7 +27,8 @@ from norvash.store.stamps import Stamp, stamp_of
 from norvash.work.rulebook import rulebook
 from norvash.work.sheet_state import beside, put_together
 
-_COPPER = ("cut-done", "holder-set")
+# What changes the figures in force, and so the forecast: the fields, and the marks that they leave.
+CUT = {"cut-done": "cut", "holder-set": "set"}
 
 
 @dataclass(frozen=True)
@@ -113,13 +115,48 @@ class Context:
         sheet = Sheet(row.id, row.number, row.kind, row.at, row.person, self.facts, written)
         return replace(self, sets=(*self.sets[:-1], current), row=row, written=written, sheet=sheet)
 
-    def with_entry(self, field_id: str, place: int, given: Given, marks: tuple[Mark, ...] | None = None) -> "Context":
-        """Return the motor after something was entered on its newest sheet."""
+    def with_entry(
+        self, field_id: str, place: int, given: Given | None, marks: tuple[Mark, ...] | None = None
+    ) -> "Context":
+        """Return the motor after something was entered on its newest sheet; with None nothing stands there any more."""
         if self.sheet is None:
             raise LookupError("nothing can be entered without a sheet")
-        written = {at: g for at, g in self.written.items() if at != (field_id, place)} | {(field_id, place): given}
+        written = {at: g for at, g in self.written.items() if at != (field_id, place)}
+        written |= {} if given is None else {(field_id, place): given}
         made = replace(self, written=written, marks=self.marks if marks is None else marks)
         return replace(made, sheet=replace(self.sheet, entries=written, facts=made.facts))
+
+    def with_signature(self, row: SheetRow, put_off: tuple[DeferredRow, ...]) -> "Context":
+        """Return the motor after its newest sheet was signed and its round closed, with what is put off then."""
+        if self.sheet is None:
+            raise LookupError("nothing can be signed without a sheet")
+        closed = self._with_round(row.id, lambda a_round, _: replace(a_round, finished=True))
+        return replace(closed, row=row, put_off=put_off, sheet=replace(self.sheet, signed_at=row.signed_at))
+
+    def with_new_set(self, ended: BrushSet, fitted: BrushSet) -> "Context":
+        """Return the motor after its set has ended and another was fitted."""
+        return replace(self, sets=(*self.sets[:-1], ended, fitted))
+
+    def with_renewed(self, renewals: tuple[Renewal, ...]) -> "Context":
+        """Return the motor after some brushes of its set were renewed: what was read of them before counts no longer."""
+        current = self.sets[-1]
+        current = replace(current, renewed=tuple(sorted((*current.renewed, *renewals), key=lambda r: r.total_units)))
+
+        def since(a_round: Round, number: int) -> bool:
+            renewal = current.renewal_of(number)
+            return renewal is None or a_round.total_units >= renewal.total_units
+
+        rounds_now = (replace(r, readings={n: m for n, m in r.readings.items() if since(r, n)}) for r in current.rounds)
+        return replace(self, sets=(*self.sets[:-1], replace(current, rounds=tuple(rounds_now))))
+
+    def with_figures(self, stated: Figures, positions: tuple[PositionPlan, ...]) -> "Context":
+        """Return the motor with other figures stated, and its brushes placed or named otherwise."""
+        made = replace(self, stated=stated, positions=positions)
+        return made if self.sheet is None else replace(made, sheet=replace(self.sheet, facts=made.facts))
+
+    def with_counted(self, at: datetime, counted: Counted) -> "Context":
+        """Return the motor with one more entry in its log of use."""
+        return self.with_use((*self.entries, Entry(at, counted.total_units, counted.counter_units)))
 
     def with_use(self, entries: tuple[Entry, ...]) -> "Context":
         """Return the motor with another log of use."""
@@ -146,15 +183,15 @@ def figures_of(conn: Connection, motor: Motor) -> Figures:
 
 def marks_of(conn: Connection, motor_id: str) -> tuple[Mark, ...]:
     """Return a motor's recorded cuts and the settings of its holders after them, in order."""
-    kept = sheets.list_kept(conn, motor_id, _COPPER)
+    kept = sheets.list_kept(conn, motor_id, tuple(CUT))
     return tuple(mark_of(field, number, given) for field, number, given in kept)
 
 
 def mark_of(field: str, number: int, given: Given) -> Mark:
     """Return what an entry on a sheet says of the copper: a cut, or that the holders are set."""
     if field == "cut-done":
-        return Mark("cut", given.at.date(), number, given.number, float(given.more.get("sunk", "0")))
-    return Mark("set", given.at.date(), number)
+        return Mark(CUT[field], given.at.date(), number, given.number, float(given.more.get("sunk", "0")))
+    return Mark(CUT[field], given.at.date(), number)
 
 
 def rate_in_season(
@@ -183,3 +220,16 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
             row, written, None, applied,
         )  # fmt: skip
         return read if row is None else replace(read, sheet=put_together(conn, row, read.facts, written))
+
+
+def begin(
+    conn: Connection, motor: Motor, stated: Figures, positions: tuple[PositionPlan, ...], first: BrushSet, entry: Entry
+) -> Context:
+    """Return a motor that is not in the record yet, with its first set and the use it begins with."""
+    with snapshot(conn):
+        kind = motors.fetch_type(conn, motor.type_id) if motor.type_id else None
+        applied = MotorRules(rulebook(conn), motor.motor_class, motor.type_id or "", motor.id)
+        return Context(
+            stamp_of(conn, motor.id), motor, kind, stated, (), positions, (first,), (entry,), policies.list_windows(conn),
+            policies.list_policies(conn, motor.id, motor.type_id), None, (), None, {}, None, applied,
+        )  # fmt: skip

@@ -4,7 +4,6 @@ from dataclasses import dataclass
 from datetime import datetime, time, timedelta
 
 from norvash.core.use import Counted, read_counter, read_increment, weighted
-from norvash.core.use_log import Entry
 from norvash.core.use_typed import read_use
 from norvash.errors import InputError
 from norvash.store import use
@@ -71,7 +70,7 @@ def log_use(
         context, at, strikes = load(conn, motor_id), moment(day, now), answer == "last was wrong"
         left = _without_last(context) if strikes else context
         counted = count(left, text, mode, at, now, answer)
-        after = left.with_use((*left.entries, Entry(at, counted.total_units, counted.counter_units)))
+        after = left.with_counted(at, counted)
         return _Logged(context, strikes, counted, foresee(conn, [after], now.date())[0])
 
     def body(act: Act, made: _Logged) -> Change:
@@ -155,11 +154,3 @@ def settled(context: Context, text: str, now: datetime, answer: str) -> tuple[Co
     if stands is not None and counted.counter_units == stands.counter_units:
         return stands, False
     return counted, True
-
-
-def settle_use(conn: Connection, act: Act, context: Context, text: str, answer: str) -> Counted:
-    """Log the counter as read at a measurement, unless it stands as logged; return the use now."""
-    counted, news = settled(context, text, act.at, answer)
-    if news:
-        use.add_entry(conn, f"{act.id}.use", context.motor.id, act.at, counted, text.strip(), act.id)
-    return counted

@@ -16,8 +16,9 @@ from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import forecasts, rounds
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow, RoundRow
-from norvash.work.acting import Act, Change, once, prepared
+from norvash.work.acting import Act, Change, prepared
 from norvash.work.context import Context, Prepared, load
+from norvash.work.sheet_state import unsettled
 from norvash.work.sheets import hold_at_gate, sheet_of
 from norvash.work.standing import Judged, foresee, judge, keep
 
@@ -234,19 +235,33 @@ def note(conn: Connection, act: Act, round_id: str, position: int, seen: str, *,
     if seen not in BY_ID:
         raise InputError("This finding is not known.", "Choose one from the list.", "seen")
 
-    def body(act: Act) -> Change:
-        row, context = _open(conn, round_id, act.at)
+    def prepare() -> _Noted:
+        _, context = _open(conn, round_id, act.at)
         plan = _plan(context, position)
+        there = {s for s in rounds.list_noted(conn, round_id) if s != (position, seen)}
+        now = sorted(there if gone else there | {(position, seen)})
+        after = context.with_seen(round_id, unsettled(now, context.written))
+        return _Noted(context, plan, judge(after, act.at.date()))
+
+    def body(act: Act, made: _Noted) -> Change:
         if gone:
             rounds.strike_finding(conn, round_id, position, seen, act.id)
         else:
             rounds.add_finding(conn, act.id, round_id, position, seen, act.id)
-        keep(conn, judge(context.with_seen(round_id, rounds.list_seen(conn, round_id)), act.at.date()))
-        return Change(round_id, {}, {"position": plan.label, "seen": seen, "taken back": gone}, row.motor_id)
+        keep(conn, made.judged)
+        after = {"position": made.plan.label, "seen": seen, "taken back": gone}
+        return Change(round_id, {}, after, made.context.motor.id)
 
-    return once(
-        conn, act, "note a finding", {"round": round_id, "position": position, "seen": seen, "gone": gone}, body
-    )
+    typed = {"round": round_id, "position": position, "seen": seen, "gone": gone}
+    return prepared(conn, act, "note a finding", typed, prepare, body)
+
+
+@dataclass(frozen=True)
+class _Noted(Prepared):
+    """A finding on a brush, and the motor judged with it."""
+
+    plan: PositionPlan
+    judged: Judged
 
 
 def keep_forecast(conn: Connection, row: RoundRow, context: Context, at: datetime) -> None:

@@ -1,18 +1,21 @@
 """Fit a new set of brushes: the old one ends with its reason, the next starts with its measured lengths."""
 
-from dataclasses import replace
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
 
-from norvash.core.doubts import doubt_of
+from norvash.core.doubts import Doubt, doubt_of
+from norvash.core.positions import PositionPlan
 from norvash.core.readings import Reading, read
-from norvash.core.state import Renewal
+from norvash.core.state import BrushSet, Measured, Renewal, Round
 from norvash.core.straight_line import Point
+from norvash.core.use import Counted
 from norvash.errors import InputError
-from norvash.store import renewals, rounds
+from norvash.store import renewals, rounds, use
 from norvash.store.database import Connection
-from norvash.work.acting import Act, Change, once
-from norvash.work.context import Context, load
-from norvash.work.logging_use import settle_use
-from norvash.work.standing import forecast_ready, refresh
+from norvash.work.acting import Act, Change, in_order, prepared
+from norvash.work.context import Context, Prepared, load
+from norvash.work.logging_use import settled
+from norvash.work.standing import Judged, foresee, keep
 
 END_REASONS = {
     "at its limit": "It was at its limit",
@@ -24,6 +27,31 @@ END_REASONS = {
     "with other work": "Renewed while it was open",
     "not known": "Not known",
 }
+# Methods that say nothing of a brush in the hand: it is measured as a length.
+_IN_PLACE = ("wear line", "compare", "spring position")
+
+
+@dataclass(frozen=True)
+class _Used(Prepared):
+    """The use at which brushes were changed, whether it is news for the log, and the motor judged with the new brushes."""
+
+    counted: Counted
+    news: bool
+    judged: Judged
+
+
+@dataclass(frozen=True)
+class _Fitted(_Used):
+    """A new set with its first lengths as they were read, each with its doubt."""
+
+    lengths: tuple[tuple[PositionPlan, Reading, Doubt | None], ...]
+
+
+@dataclass(frozen=True)
+class _Renewed(_Used):
+    """Single brushes that were renewed, each with its place."""
+
+    renewals: tuple[tuple[PositionPlan, Renewal], ...]
 
 
 def fit_new_set(
@@ -33,26 +61,34 @@ def fit_new_set(
 
     Raises: InputError at the field that is wrong, NeedsAnswer about the counter; then nothing is kept.
     """
-    if reason not in END_REASONS:
-        raise InputError("Say why the old set came out.", "Choose one of the reasons.", "reason")
-    forecast_ready()
+    _check_reason(reason, "the old set")
 
-    def body(act: Act) -> Change:
-        context = load(conn, motor_id)
-        total = settle_use(conn, act, context, counter, answer).total_units
-        set_id, number, fitted_units, _ = rounds.current_set(conn, motor_id)
+    def prepare() -> _Fitted:
+        now, context = in_order(conn, act), load(conn, motor_id)
+        counted, news = settled(context, counter, now.at, answer)
+        total, read_now = counted.total_units, _starting_lengths(context, counted.total_units, lengths)
+        old = context.sets[-1]
+        ended = replace(old, ended_at=now.at, ended_units=total, end_reason=reason, rounds=tuple(replace(r, finished=True) for r in old.rounds))  # fmt: skip
+        first = (_first_round(act, now, total, read_now),) if read_now else ()
+        fitted = BrushSet(old.number + 1, now.at, total, True, None, None, "", first, act.id)
+        used = context.with_counted(now.at, counted) if news else context
+        after = used.with_new_set(ended, fitted)
+        return _Fitted(context, counted, news, foresee(conn, [after], now.at.date())[0], read_now)
+
+    def body(act: Act, made: _Fitted) -> Change:
+        total, old = _log(conn, act, motor_id, counter, made), made.context.sets[-1]
         half_done = rounds.open_round(conn, motor_id)
         if half_done is not None:
             rounds.finish_round(conn, half_done.id, act.at)
-        rounds.end_set(conn, set_id, act.at, total, reason)
-        rounds.add_set(conn, act.id, motor_id, number + 1, act.at, total, True, act.id)
-        measured = _starting_lengths(conn, act, context, total, lengths)
-        refresh(conn, motor_id, act.at.date())
-        before = {"set": number, "ran": total - fitted_units}
-        return Change(act.id, before, {"set": number + 1, "reason": reason, "lengths_mm": measured}, motor_id)
+        rounds.end_set(conn, old.id, act.at, total, reason)
+        rounds.add_set(conn, act.id, motor_id, old.number + 1, act.at, total, True, act.id)
+        measured = _keep_lengths(conn, act, made)
+        keep(conn, made.judged)
+        before = {"set": old.number, "ran": total - old.fitted_units}
+        return Change(act.id, before, {"set": old.number + 1, "reason": reason, "lengths_mm": measured}, motor_id)
 
     typed = {"motor": motor_id, "counter": counter, "reason": reason, "lengths": lengths, "answer": answer}
-    return once(conn, act, "fit a new set", typed, body)
+    return prepared(conn, act, "fit a new set", typed, prepare, body)
 
 
 def renew_brushes(
@@ -62,58 +98,97 @@ def renew_brushes(
 
     Raises: InputError at the field that is wrong, also when all brushes are named; NeedsAnswer about the counter.
     """
-    if reason not in END_REASONS:
-        raise InputError("Say why the brushes came out.", "Choose one of the reasons.", "reason")
-    forecast_ready()
+    _check_reason(reason, "the brushes")
 
-    def body(act: Act) -> Change:
-        context = load(conn, motor_id)
-        known = {p.number: p for p in context.state.positions}
+    def prepare() -> _Renewed:
+        now, context = in_order(conn, act), load(conn, motor_id)
+        known = {p.number: p for p in context.positions}
         if not lengths or not set(lengths) <= set(known):
             raise InputError("No brush is chosen.", "Choose those that were renewed.", "only")
         if len(lengths) == len(known):
             raise InputError("All brushes are chosen.", "That is a new set: leave the choice empty.", "only")
-        total = settle_use(conn, act, context, counter, answer).total_units
-        set_id, number, _, _ = rounds.current_set(conn, motor_id)
-        made: dict[str, float | None] = {}
-        for position, text in sorted(lengths.items()):
-            found = _length_of(context, position, text) if text.strip() else None
-            made[known[position].label] = found.length_mm if found else None
-            renewal = Renewal(position, total, found.length_mm if found else None, found.sd_mm if found else None)
-            renewals.add_renewal(conn, set_id, act.at, renewal, act.id)
-        refresh(conn, motor_id, act.at.date())
-        return Change(act.id, {"set": number}, {"renewed": made, "reason": reason}, motor_id)
+        counted, news = settled(context, counter, now.at, answer)
+        made = tuple((known[n], _renewal(context, n, counted.total_units, text)) for n, text in sorted(lengths.items()))
+        used = context.with_counted(now.at, counted) if news else context
+        after = used.with_renewed(tuple(r for _, r in made))
+        return _Renewed(context, counted, news, foresee(conn, [after], now.at.date())[0], made)
+
+    def body(act: Act, made: _Renewed) -> Change:
+        _log(conn, act, motor_id, counter, made)
+        current = made.context.sets[-1]
+        for _, renewal in made.renewals:
+            renewals.add_renewal(conn, current.id, act.at, renewal, act.id)
+        keep(conn, made.judged)
+        renewed = {plan.label: renewal.length_mm for plan, renewal in made.renewals}
+        return Change(act.id, {"set": current.number}, {"renewed": renewed, "reason": reason}, motor_id)
 
     typed = {"motor": motor_id, "counter": counter, "reason": reason, "only": lengths, "answer": answer}
-    return once(conn, act, "renew brushes", typed, body)
+    return prepared(conn, act, "renew brushes", typed, prepare, body)
+
+
+def _check_reason(reason: str, what: str) -> None:
+    if reason not in END_REASONS:
+        raise InputError(f"Say why {what} came out.", "Choose one of the reasons.", "reason")
+
+
+def _log(conn: Connection, act: Act, motor_id: str, counter: str, made: _Used) -> float:
+    """Log the counter as read at the change, unless it stands as logged; return the use now."""
+    if made.news:
+        use.add_entry(conn, f"{act.id}.use", motor_id, act.at, made.counted, counter.strip(), act.id)
+    return made.counted.total_units
+
+
+def _renewal(context: Context, position: int, total: float, text: str) -> Renewal:
+    found = _length_of(context, position, text) if text.strip() else None
+    return Renewal(position, total, found.length_mm if found else None, found.sd_mm if found else None)
+
+
+def _method(context: Context) -> str:
+    method = context.figures.word("method")
+    return "length" if method in _IN_PLACE else method
 
 
 def _length_of(context: Context, position: int, text: str) -> Reading:
-    method = context.figures.word("method")
-    method = "length" if method in ("wear line", "compare", "spring position") else method
     try:
-        return read(text, context.figures, context.rules, method, context.figures.word("instrument"))
+        return read(text, context.figures, context.rules, _method(context), context.figures.word("instrument"))
     except InputError as error:
         raise error.at(f"length_{position}") from None
 
 
 def _starting_lengths(
-    conn: Connection, act: Act, context: Context, total: float, lengths: dict[int, str]
-) -> dict[str, float]:
-    typed = {p: lengths[p.number] for p in context.state.positions if lengths.get(p.number, "").strip()}
-    if not typed:
-        return {}
-    round_id = f"{act.id}.fit"
-    rounds.add_round(conn, round_id, context.motor.id, act.id, "fitting", act.at, total, act.id)
-    instrument = context.figures.word("instrument")
-    method = context.figures.word("method")
-    method = "length" if method in ("wear line", "compare", "spring position") else method
+    context: Context, total: float, lengths: Mapping[int, str]
+) -> tuple[tuple[PositionPlan, Reading, Doubt | None], ...]:
+    """Return the lengths of new brushes as they were read, each with its doubt."""
     start = Point(context.figures.need("new_mm"), total, context.rules["new.tolerance"] / 2)
-    made: dict[str, float] = {}
-    for plan, text in typed.items():
-        reading = replace(_length_of(context, plan.number, text), typed=text.strip())
-        doubt = doubt_of(reading, start, None, total, (), context.rules)
+    made = []
+    for plan in context.positions:
+        text = lengths.get(plan.number, "").strip()
+        if text:
+            reading = replace(_length_of(context, plan.number, text), typed=text)
+            made.append((plan, reading, doubt_of(reading, start, None, total, (), context.rules)))
+    return tuple(made)
+
+
+def _first_round(
+    act: Act, now: Act, total: float, lengths: tuple[tuple[PositionPlan, Reading, Doubt | None], ...]
+) -> Round:
+    """Return the round of a fitting as it will stand in the record."""
+    readings = {
+        plan.number: Measured(read.length_mm, read.sd_mm, read.low_mm, read.high_mm, read.lines,
+                              doubt.words if doubt else "", doubt.rule_id if doubt else "", f"{act.id}.{plan.number}")
+        for plan, read, doubt in lengths
+    }  # fmt: skip
+    return Round(f"{act.id}.fit", now.at, total, "fitting", finished=True, readings=readings)
+
+
+def _keep_lengths(conn: Connection, act: Act, made: _Fitted) -> dict[str, float]:
+    """Keep the first lengths as a round of their own; return them by the brush's label [mm]."""
+    if not made.lengths:
+        return {}
+    context, round_id = made.context, f"{act.id}.fit"
+    rounds.add_round(conn, round_id, context.motor.id, act.id, "fitting", act.at, made.counted.total_units, act.id)
+    method, instrument = _method(context), context.figures.word("instrument")
+    for plan, reading, doubt in made.lengths:
         rounds.add_reading(conn, f"{act.id}.{plan.number}", round_id, plan.number, reading, method, instrument, doubt, act.id)  # fmt: skip
-        made[plan.label] = reading.length_mm
     rounds.finish_round(conn, round_id, act.at)
-    return made
+    return {plan.label: reading.length_mm for plan, reading, _ in made.lengths}

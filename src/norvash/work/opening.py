@@ -2,12 +2,10 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass
-from datetime import datetime
 
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import YES
 from norvash.core.use import Counted
-from norvash.core.use_log import Entry
 from norvash.errors import InputError
 from norvash.store import people, rounds, sheets, use
 from norvash.store.database import Connection
@@ -52,7 +50,7 @@ def open_sheet(
         now = in_order(conn, act)
         counted, news = settled(context, counter, now.at, answer)
         tick = _tick(now, people.fetch_person(conn, act.person_id).name) if safe and kind == "quick" else {}
-        after = _used(context, counted, now.at) if news else context
+        after = context.with_counted(now.at, counted) if news else context
         after = after.with_sheet(_row(context, now, kind), round_kind, counted.total_units, tick)
         return _Opened(context, counted, news, tick, foresee(conn, [after], now.at.date())[0])
 
@@ -81,10 +79,6 @@ def _check_kinds(kind: str, round_kind: str) -> None:
         raise InputError("This kind of sheet is not known.", "Choose one from the list.", "sheet_kind")
     if round_kind not in KINDS:
         raise InputError("This kind of round is not known.", "Choose one from the list.", "kind")
-
-
-def _used(context: Context, counted: Counted, now: datetime) -> Context:
-    return context.with_use((*context.entries, Entry(now, counted.total_units, counted.counter_units)))
 
 
 def _next_number(context: Context) -> int:

@@ -1,7 +1,7 @@
 """Policies of a type or a motor, and the windows in which the house is dark."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date
 
 from norvash.core.classes import TEMPLATES
@@ -21,9 +21,10 @@ from norvash.store import forecasts, motors, policies
 from norvash.store.database import Connection
 from norvash.store.motors import MotorType
 from norvash.work.acting import Act, Change, once
+from norvash.work.context import Context, load
 from norvash.work.logging_use import moment
 from norvash.work.rulebook import rulebook
-from norvash.work.standing import refresh
+from norvash.work.standing import judge, keep
 
 _ASKED = {"interval": ("every",), "range": ("low", "high"), "calendar": ("months",), "table": ()}
 _MOST_DAYS = 366
@@ -77,7 +78,7 @@ def add_policy(
     }
 
     def body(act: Act) -> Change:
-        holder = governed(conn, scope, scope_id)
+        holder, context = governed(conn, scope, scope_id), _of_motor(conn, scope, scope_id)
         name = words_of("name", typed.get("name", ""), "The name")
         figures: dict[str, object] = {f: _figure(typed.get(f, ""), f) for f in _ASKED[kind]}
         if kind == "range" and not float(str(figures["low"])) < float(str(figures["high"])):
@@ -87,7 +88,7 @@ def add_policy(
                 raise InputError("There is no table.", "Paste it or give its file.", "file")
             figures = table.as_plain()
         policies.add_policy(conn, act.id, scope, scope_id, kind, name, figures, act.id)
-        _judge(conn, scope, scope_id, act.at.date())
+        _judge(conn, scope, scope_id, context, act.at.date())
         return Change(
             act.id, {}, {"policy": name, "kind": kind, "for": holder.name}, scope_id if scope == "motor" else None
         )
@@ -112,17 +113,23 @@ def end_policy(conn: Connection, act: Act, policy_id: str) -> str:
 
     def body(act: Act) -> Change:
         scope, scope_id, name = policies.strike_policy(conn, policy_id, act.id)
-        _judge(conn, scope, scope_id, act.at.date())
+        _judge(conn, scope, scope_id, _of_motor(conn, scope, scope_id), act.at.date())
         return Change(f"{scope}/{scope_id}", {"policy": name}, {}, scope_id if scope == "motor" else None)
 
     return once(conn, act, "end a policy", {"policy": policy_id}, body)
 
 
-def _judge(conn: Connection, scope: str, scope_id: str, today: date) -> None:
-    if scope == "motor":
-        refresh(conn, scope_id, today)
-    else:
+def _of_motor(conn: Connection, scope: str, scope_id: str) -> Context | None:
+    return load(conn, scope_id) if scope == "motor" else None
+
+
+def _judge(conn: Connection, scope: str, scope_id: str, context: Context | None, today: date) -> None:
+    """Judge a motor by its policies as they are now; those of a type follow in the background."""
+    if context is None:
         policies.mark_all_stale(conn, scope, scope_id)
+        return
+    now = policies.list_policies(conn, context.motor.id, context.motor.type_id)
+    keep(conn, judge(replace(context, policies=now), today))
 
 
 def table_of_type(conn: Connection, type_id: str) -> tuple[MotorType, str, IntervalTable, tuple[PastSet, ...]]:

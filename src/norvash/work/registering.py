@@ -1,24 +1,25 @@
-"""Add motors and types, and change their figures."""
+"""Add motors, and change their figures."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from typing import Self
 
 from norvash.core.classes import TEMPLATES
 from norvash.core.figures import BY_NAME, UNITS_OF_USE, Figures, check_together, read_figure
 from norvash.core.positions import PositionPlan, even_positions, read_positions
 from norvash.core.quantities import parse_count
-from norvash.core.state import motor_limit
+from norvash.core.state import BrushSet
 from norvash.core.texts import words_of
 from norvash.core.use import Counted
+from norvash.core.use_log import Entry
 from norvash.core.use_typed import read_use
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
 from norvash.store import motors, rounds, use
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
-from norvash.work.acting import Act, Change, once
-from norvash.work.context import figures_of, load
-from norvash.work.standing import refresh, refresh_all
+from norvash.work.acting import Act, Change, in_order, prepared
+from norvash.work.context import Prepared, begin, load
+from norvash.work.standing import Judged, foresee, keep
 
 
 @dataclass(frozen=True, slots=True)
@@ -67,23 +68,36 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
     """
     typed = {name: getattr(given, name) for name in NewMotor.__dataclass_fields__}
 
-    def body(act: Act) -> Change:
-        errors = Errors()
-        motor, plans, figures, use_units = _checked(conn, act, given, errors)
+    def prepare() -> _Added:
+        errors, now = Errors(), in_order(conn, act)
+        motor, plans, figures, use_units = _checked(conn, now, given, errors)
         errors.raise_any()
+        stated = _stated(conn, motor, figures)
+        check_together(stated)
+        first = BrushSet(1, now.at, use_units, given.set_is_new, None, None, "", (), f"{act.id}.set")
+        context = begin(conn, motor, stated, plans, first, Entry(now.at, use_units, use_units))
+        return _Added(context, foresee(conn, [context], now.at.date())[0])
+
+    def body(act: Act, made: _Added) -> Change:
+        motor, used = made.context.motor, made.context.entries[0].total_units
         motors.add_motor(conn, motor, act.id)
-        motors.add_positions(conn, motor.id, plans)
+        motors.add_positions(conn, motor.id, made.context.positions)
+        figures = made.context.stated.own
         motors.change_motor_figures(conn, motor.id, figures)
-        with errors:
-            check_together(figures_of(conn, motor))
-        errors.raise_any()
-        counted = Counted(use_units, use_units, "first")
+        counted = Counted(used, used, "first")
         use.add_entry(conn, f"{act.id}.use", motor.id, act.at, counted, given.use_now.strip() or "0", act.id)
-        rounds.add_set(conn, f"{act.id}.set", motor.id, 1, act.at, use_units, given.set_is_new, act.id)
-        refresh(conn, motor.id, act.at.date())
+        rounds.add_set(conn, f"{act.id}.set", motor.id, 1, act.at, used, given.set_is_new, act.id)
+        keep(conn, made.judged)
         return Change(motor.id, {}, {"tag": motor.tag, "name": motor.name, "figures": figures}, motor.id)
 
-    return once(conn, act, "add a motor", typed, body)
+    return prepared(conn, act, "add a motor", typed, prepare, body)
+
+
+@dataclass(frozen=True)
+class _Added(Prepared):
+    """A new motor as it is to stand in the record, and judged."""
+
+    judged: Judged
 
 
 def _checked(
@@ -124,6 +138,12 @@ def _checked(
     return motor, plans, figures, use_units
 
 
+def _stated(conn: Connection, motor: Motor, own: Mapping[str, float | str]) -> Figures:
+    """Return the figures of a motor with those that it is to state itself."""
+    of_type = motors.type_figures(conn, motor.type_id) if motor.type_id else {}
+    return Figures(own, of_type, TEMPLATES[motor.motor_class].lends)
+
+
 def _positions(conn: Connection, given: NewMotor, kind: MotorType | None, errors: Errors) -> tuple[PositionPlan, ...]:
     template = TEMPLATES[given.motor_class]
     with errors:
@@ -162,40 +182,56 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
     Raises: Conflict if somebody else changed the motor since it was shown; errors at the fields.
     """
 
-    def body(act: Act) -> Change:
-        motor = motors.fetch_motor(conn, motor_id)
-        if motor.version != version:
+    def prepare() -> _Changed:
+        context = load(conn, motor_id)
+        if context.motor.version != version:
             raise Conflict(
                 "Somebody else changed this motor meanwhile.",
                 "What you typed is kept: compare, then send it again.",
                 "version",
             )
-        plans = motors.positions(conn, motor_id)
-        before = {**motors.motor_figures(conn, motor_id), **_as_words(plans)}
-        figures = _read_all(typed)
-        if "unit_of_use" in figures and figures["unit_of_use"] != figures_of(conn, motor).word("unit_of_use"):
+        stated = _stated(conn, context.motor, read_all(typed))
+        if stated.word("unit_of_use") != context.stated.word("unit_of_use"):
             raise InputError(
                 "The unit of use cannot change once use is logged.",
                 "Add the motor anew with the other unit.",
                 "unit_of_use",
             )
-        motors.change_motor_figures(conn, motor_id, figures)
-        check_together(figures_of(conn, motor))
-        changed = read_positions(typed, plans)
-        motors.change_positions(conn, motor_id, changed)
-        motors.change_motor(conn, motor)
-        refresh(conn, motor_id, act.at.date())
-        return Change(motor_id, before, {**figures, **_as_words(changed)}, motor_id)
+        check_together(stated)
+        after = context.with_figures(stated, read_positions(typed, context.positions))
+        return _Changed(context, foresee(conn, [after], act.at.date())[0])
 
-    return once(conn, act, "change figures", {"motor": motor_id, "typed": dict(typed), "version": version}, body)
+    def body(_: Act, made: _Changed) -> Change:
+        before, after = made.context, made.judged.context
+        motors.change_motor_figures(conn, motor_id, after.stated.own)
+        motors.change_positions(conn, motor_id, after.positions)
+        motors.change_motor(conn, before.motor)
+        keep(conn, made.judged)
+        return Change(motor_id, {**before.stated.own, **as_words(before.positions)},
+                      {**after.stated.own, **as_words(after.positions)}, motor_id)  # fmt: skip
+
+    return prepared(
+        conn, act, "change figures", {"motor": motor_id, "typed": dict(typed), "version": version}, prepare, body
+    )
 
 
-def _as_words(plans: tuple[PositionPlan, ...]) -> dict[str, str]:
+@dataclass(frozen=True)
+class _Changed(Prepared):
+    """A motor judged with other figures than it had."""
+
+    judged: Judged
+
+
+def as_words(plans: tuple[PositionPlan, ...]) -> dict[str, str]:
     """Return positions as they stand in the record."""
     return {f"position {p.number}": f"{p.label} at {p.angle_deg:g}°, arm {p.arm}, {p.polarity}" for p in plans}
 
 
-def _read_all(typed: Mapping[str, str]) -> dict[str, float | str]:
+def read_all(typed: Mapping[str, str]) -> dict[str, float | str]:
+    """Return the figures of a form; an empty field states none.
+
+    Raises: InputError or SeveralErrors at the fields.
+    """
     errors = Errors()
     read: dict[str, float | str] = {}
     for field, text in typed.items():
@@ -204,52 +240,3 @@ def _read_all(typed: Mapping[str, str]) -> dict[str, float | str]:
                 read[field] = read_figure(field, text)
     errors.raise_any()
     return read
-
-
-def save_type(
-    conn: Connection, act: Act, type_id: str, name: str, motor_class: str, brushes: str, typed: Mapping[str, str]
-) -> str:
-    """Keep a new type, or change one and judge its motors anew; return its id."""
-    content = {"type": type_id, "name": name, "class": motor_class, "brushes": brushes, "typed": dict(typed)}
-
-    def body(act: Act) -> Change:
-        errors = Errors()
-        made = MotorType(type_id or act.id, "", motor_class)
-        with errors:
-            made = replace(made, name=words_of("name", name, "The name"))
-            other = motors.find_type_named(conn, made.name)
-            if other is not None and other.id != made.id:
-                raise Conflict(
-                    f"There is already a type {other.name}.", "Give another name, or open that type.", "name"
-                )
-        if motor_class not in TEMPLATES:
-            errors.found.append(InputError("The class of machine is missing.", "Choose one.", "motor_class"))
-        errors.raise_any()
-        figures = _read_all(typed)
-        check_together(Figures({}, figures, TEMPLATES[motor_class].lends))
-        before = {**motors.type_figures(conn, made.id), **_as_words(motors.type_positions(conn, made.id))}
-        if not type_id:
-            motors.add_type(conn, made, act.id)
-            motors.change_type_positions(conn, made.id, even_positions(_count(brushes, motor_class)))
-        plans = read_positions(typed, motors.type_positions(conn, made.id))
-        motors.change_type_positions(conn, made.id, plans)
-        motors.change_type_figures(conn, made.id, figures)
-        of_type = motors.list_motors_of_type(conn, made.id)
-        for motor in of_type:
-            try:
-                context = load(conn, motor.id)
-                check_together(context.figures)
-                motor_limit(context.figures, context.rules)
-            except InputError as error:
-                raise InputError(f"Motor {motor.tag}: {error.problem}", error.remedy, error.field) from None
-        refresh_all(conn, [m.id for m in of_type], act.at.date())
-        return Change(made.id, before, {"name": made.name, **figures, **_as_words(plans)})
-
-    return once(conn, act, "save a type", content, body)
-
-
-def _count(brushes: str, motor_class: str) -> int:
-    try:
-        return parse_count(brushes or str(TEMPLATES[motor_class].brushes), 1, 40)
-    except InputError as error:
-        raise error.at("brushes") from None

@@ -18,10 +18,10 @@ from norvash.core.work_list import Proposed, work_list
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.sheets import DeferredRow, SheetRow
-from norvash.work.context import Context
+from norvash.work.context import Context, load
 from norvash.work.history import HistoryLine, history
-from norvash.work.motor_page import judged
 from norvash.work.sheet_state import put_together
+from norvash.work.standing import Judged, judge
 
 _ACTS = 30
 
@@ -75,8 +75,13 @@ def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
     Raises: NotFound.
     """
     row = sheets.fetch_sheet(conn, sheet_id)
-    context, found, said = judged(conn, row.motor_id, today)
-    own = context.sheet if context.row is not None and context.row.id == sheet_id else None
+    return shown(conn, row, judge(load(conn, row.motor_id), today))
+
+
+def shown(conn: Connection, row: SheetRow, judged: Judged) -> SheetPage:
+    """Return a sheet with all that follows from it, its motor as it was judged."""
+    context, found, said = judged.context, judged.found, judged.said
+    own = context.sheet if context.row is not None and context.row.id == row.id else None
     sheet, rules = own or put_together(conn, row, context.facts), context.rules
     before = judge_before(sheet, rules)
     signs = noticed(sheet, before, found, {c.finding.id for c in found.conditions})
@@ -88,7 +93,7 @@ def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
     work = work_list(asks, renew, rules, idle="idle" in sheet.facts.surroundings)
     return SheetPage(row, sheet, context, found, sheet_says(sheet, found, said, cause, rules), before, signs, cause, to_decide,
                      rail, holds(sheet, found, to_decide, rules), work, list(context.put_off),
-                     _look(sheet, found), sheets.version_of(conn, sheet_id), _opened_at(conn, context, sheet_id), said.word)  # fmt: skip
+                     _look(sheet, found), sheets.version_of(conn, row.id), _opened_at(conn, context, row.id), said.word)  # fmt: skip
 
 
 def _look(sheet: Sheet, found: Findings) -> Look:
@@ -105,7 +110,7 @@ def _opened_at(conn: Connection, context: Context, sheet_id: str) -> float:
     return rounds.fetch_round(conn, sheet_id).total_units + context.state.offset_units
 
 
-def last_work(conn: Connection, shown: SheetPage) -> HistoryLine | None:
+def last_work(conn: Connection, page: SheetPage) -> HistoryLine | None:
     """Return the last line of the motor's record before this sheet that is more than a log of use."""
-    earlier = history(people.list_acts(conn, shown.row.motor_id, _ACTS, before=shown.row.at), shown.context.unit)
+    earlier = history(people.list_acts(conn, page.row.motor_id, _ACTS, before=page.row.at), page.context.unit)
     return next((line for line in earlier if not line.words.startswith("logged")), None)

@@ -55,11 +55,7 @@ def beside(
     put_off = [(d.position, BY_ID[d.finding]) for d in deferred if d.finding in BY_ID]
     if row is None or sheet is None:
         return Beside(tuple(put_off))
-    gone = frozenset(
-        (p, f.removeprefix("decide."))
-        for (f, p), g in sheet.entries.items()
-        if f.startswith("decide.") and g.word in _GONE
-    )
+    gone = _settled(sheet.entries)
     found = list(voices(sheet, rules, _worn(sets, figures))) if row.signed_at is None else []
     once = {(p, f.id): f for p, f in (*put_off, *found) if (p, f.id) not in gone}
     noted = [(p, f) for (p, _), f in once.items()]
@@ -68,6 +64,19 @@ def beside(
         return Beside(tuple(noted))
     sooner = str(row.signed.get("sooner") or "")
     return Beside(tuple(noted), _overrules(sheet), date.fromisoformat(sooner) if sooner else None)
+
+
+def _settled(written: Mapping[tuple[str, int], Given]) -> frozenset[tuple[int, str]]:
+    """Return what was mended or dropped on a sheet, as place and finding."""
+    return frozenset(
+        (p, f.removeprefix("decide.")) for (f, p), g in written.items() if f.startswith("decide.") and g.word in _GONE
+    )
+
+
+def unsettled(seen: Sequence[tuple[int, str]], written: Mapping[tuple[str, int], Given]) -> tuple[tuple[int, str], ...]:
+    """Return what was seen on brushes and neither mended nor dropped on the sheet of that round."""
+    gone = _settled(written)
+    return tuple(s for s in seen if s not in gone)
 
 
 def _overrules(sheet: Sheet) -> tuple[Overrule, ...]:

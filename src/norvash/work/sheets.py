@@ -15,10 +15,10 @@ from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.sheets import SheetRow
-from norvash.work.acting import Act, Change, once, prepared
-from norvash.work.context import Context, Prepared, load, mark_of
-from norvash.work.sheet_state import COMPARED, put_together
-from norvash.work.standing import Judged, foresee, judge, keep, refresh
+from norvash.work.acting import Act, Change, prepared
+from norvash.work.context import CUT, Context, Prepared, load, mark_of
+from norvash.work.sheet_state import COMPARED, put_together, unsettled
+from norvash.work.standing import Judged, foresee, judge, keep
 
 _JUDGED = (
     "seen.",
@@ -33,8 +33,6 @@ _JUDGED = (
     "terminal-",
     "noload-",
 )
-# What changes the figures in force, and so the forecast.
-_CUT = ("cut-done", "holder-set")
 
 
 @dataclass(frozen=True)
@@ -71,9 +69,7 @@ def enter(
     def body(act: Act, made: _Entered) -> Change:
         motor_id, given = made.context.motor.id, made.given
         sheets.add_entry(conn, act.id, sheet_id, field_id, place, given, act.id)
-        if field_id in COMPARED or field_id.startswith("decide."):
-            keep(conn, judge(load(conn, motor_id), act.at.date()))  # what follows stands in the record only
-        elif made.judged is not None:
+        if made.judged is not None:
             keep(conn, made.judged)
         after = {"field": field_id, "place": place, "typed": given.typed, **given.more}
         return Change(act.id, {"typed": made.before.typed} if made.before else {}, after, motor_id)
@@ -100,14 +96,28 @@ def _read(field: SheetField, text: str, more: Mapping[str, str], context: Contex
 
 def _judged_by(conn: Connection, context: Context, field: SheetField, place: int, given: Given) -> Judged | None:
     """Return the motor as it is judged once an entry stands on its sheet, None where nothing follows from it."""
-    if field.id in _CUT and context.sheet is not None:
-        number, mark = context.sheet.number, mark_of(field.id, context.sheet.number, given)
-        marks = tuple(m for m in context.marks if (m.sheet, m.kind) != (number, mark.kind))
-        marks += (mark,) if given.word or given.number is not None else ()
-        return foresee(conn, [context.with_entry(field.id, place, given, marks)], given.at.date())[0]
-    if field.stage in PARTS or field.id.startswith(_JUDGED):
-        return judge(context.with_entry(field.id, place, given), given.at.date())
+    if field.id in CUT:
+        return foresee(conn, [after_entry(conn, context, field.id, place, given)], given.at.date())[0]
+    if field.stage in PARTS or field.id.startswith(_JUDGED) or field.id in COMPARED:
+        return judge(after_entry(conn, context, field.id, place, given), given.at.date())
     return None
+
+
+def after_entry(conn: Connection, context: Context, field_id: str, place: int, given: Given | None) -> Context:
+    """Return a motor after something was entered on its newest sheet, or taken back: cuts, comparisons and findings follow."""
+    row, marks = context.row, context.marks
+    if row is None:
+        raise LookupError("nothing can be entered without a sheet")
+    if field_id in CUT:
+        marks = tuple(m for m in marks if (m.sheet, m.kind) != (row.number, CUT[field_id]))
+        if given is not None and (given.word or given.number is not None):
+            marks += (mark_of(field_id, row.number, given),)
+    made = context.with_entry(field_id, place, given, marks)
+    if field_id in COMPARED:
+        return replace(made, sheet=put_together(conn, row, made.facts, made.written))
+    if field_id.startswith("decide."):
+        return made.with_seen(row.id, unsettled(rounds.list_noted(conn, row.id), made.written))
+    return made
 
 
 def sheet_of(conn: Connection, context: Context, sheet_id: str) -> Sheet:
@@ -187,19 +197,42 @@ def undo(conn: Connection, act: Act, sheet_id: str) -> str:
     Raises: Conflict when there is nothing left to take back.
     """
 
-    def body(act: Act) -> Change:
+    def prepare() -> _Undone:
         row = unsigned(conn, sheet_id)
         last = sheets.last_of(conn, sheet_id, act.person_id)
         if last is None:
             raise Conflict("There is nothing of yours to take back on this sheet.", "Change it where it stands.")
+        context = load(conn, row.motor_id)
+        return _Undone(context, last, foresee(conn, [_without(conn, context, sheet_id, last)], act.at.date())[0])
+
+    def body(act: Act, made: _Undone) -> Change:
+        last, motor_id = made.last, made.context.motor.id
         if last.kind == "entry":
             sheets.undo_entry(conn, last.id)
         elif last.kind == "reading":
             sheets.undo_reading(conn, last.id)
         else:
             rounds.strike_finding(conn, sheet_id, last.place, last.field, act.id)
-        refresh(conn, row.motor_id, act.at.date())
+        keep(conn, made.judged)
         before = {"kind": last.kind, "field": last.field, "place": last.place, "typed": last.typed}
-        return Change(last.id, before, {}, row.motor_id)
+        return Change(last.id, before, {}, motor_id)
 
-    return once(conn, act, "undo", {"sheet": sheet_id}, body)
+    return prepared(conn, act, "undo", {"sheet": sheet_id}, prepare, body)
+
+
+@dataclass(frozen=True)
+class _Undone(Prepared):
+    """What a person entered last on a sheet, and the motor judged without it."""
+
+    last: sheets.LastDone
+    judged: Judged
+
+
+def _without(conn: Connection, context: Context, sheet_id: str, last: sheets.LastDone) -> Context:
+    """Return a motor without what was entered last on its newest sheet: what that replaced counts again."""
+    if last.kind == "entry":
+        return after_entry(conn, context, last.field, last.place, sheets.entry_behind(conn, last.id))
+    if last.kind == "reading":
+        return context.with_reading(sheet_id, last.place, rounds.reading_behind(conn, last.id))
+    left = tuple(s for s in rounds.list_seen(conn, sheet_id) if s != (last.place, last.field))
+    return context.with_seen(sheet_id, left)

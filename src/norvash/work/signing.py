@@ -1,5 +1,6 @@
 """Sign a sheet: close its round, keep what it says, put off what is put off; add to it later."""
 
+from dataclasses import dataclass, replace
 from datetime import date
 
 from norvash.core.sheet.deciding import RENEW, Matter
@@ -11,14 +12,16 @@ from norvash.core.texts import clean
 from norvash.errors import Conflict, InputError
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
-from norvash.work.acting import Act, Change, once
+from norvash.store.sheets import DeferredRow
+from norvash.work.acting import Act, Change, in_order, once, prepared
+from norvash.work.context import Prepared, load
 from norvash.work.measuring import keep_forecast
-from norvash.work.sheet_page import SheetPage, sheet_page
-from norvash.work.sheets import unsigned
-from norvash.work.standing import refresh
+from norvash.work.sheet_page import SheetPage, shown
+from norvash.work.sheets import after_entry, unsigned
+from norvash.work.standing import Judged, foresee, judge, keep
 
 # Once this is mended the holders stand to the new diameter again.
-_HOLDERS = "gap.cut"
+_HOLDERS, _HOLDERS_SET = "gap.cut", "holder-set"
 
 
 def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: bool = False) -> str:
@@ -27,37 +30,110 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
     `service` confirms the last gate of a quick look. Raises: InputError at “why” for a sheet that is not clean, Conflict.
     """
 
-    def body(act: Act) -> Change:
-        row = unsigned(conn, sheet_id)
-        person = people.fetch_person(conn, act.person_id)
-        if service and row.kind == "quick":
-            tick = Given("", YES, YES, None, person.name, act.at)
-            sheets.add_entry(conn, f"{act.id}.service", sheet_id, "confirm.service", 0, tick, act.id)
-        shown = sheet_page(conn, sheet_id, act.at.date())
-        reason = " ".join(clean(why, "why", note=True).split())[:MOST_TEXT] if shown.holds else ""
-        if shown.holds and not reason:
-            raise InputError("It cannot be signed clean: " + "; ".join(h.words for h in shown.holds) + ".",
-                             "Settle this, or say why it is signed with it open.", "why")  # fmt: skip
+    def body(act: Act, made: _Signing) -> Change:
+        row, page = made.page.row, made.page
         a_round = rounds.fetch_round(conn, sheet_id)
+        for tick in made.ticks:
+            sheets.add_entry(conn, tick.given.id, sheet_id, tick.field, 0, tick.given, act.id)
         rounds.finish_round(conn, sheet_id, act.at)
-        _register(conn, act, shown)
-        sheets.sign_sheet(conn, sheet_id, act.at, _signed(shown, reason, person.name))
-        judged = refresh(conn, row.motor_id, act.at.date())
+        for deferred_id in made.left.closed:
+            sheets.close_deferred(conn, deferred_id, act.id)
+        for added in made.left.added:
+            sheets.add_deferred(conn, row.motor_id, added, act.id)
+        sheets.sign_sheet(conn, sheet_id, act.at, made.signed)
+        keep(conn, made.judged)
         if not a_round.finished:
-            keep_forecast(conn, a_round, judged.context, act.at)
-        after = {"sheet": row.number, "clean": not shown.holds, "why": reason, "outcome": shown.sheet.word("outcome")}
+            keep_forecast(conn, a_round, made.judged.context, act.at)
+        after = {
+            "sheet": row.number,
+            "clean": not page.holds,
+            "why": made.signed["why"],
+            "outcome": page.sheet.word("outcome"),
+        }
         return Change(row.motor_id, {}, after, row.motor_id)
 
-    return once(conn, act, "sign a sheet", {"sheet": sheet_id, "why": why, "service": service}, body)
+    return prepared(
+        conn,
+        act,
+        "sign a sheet",
+        {"sheet": sheet_id, "why": why, "service": service},
+        lambda: _prepare(conn, act, sheet_id, why, service=service),
+        body,
+    )
 
 
-def _signed(shown: SheetPage, reason: str, person: str) -> dict[str, object]:
+@dataclass(frozen=True, slots=True)
+class _Tick:
+    """A tick that a signature sets by itself."""
+
+    field: str
+    given: Given
+
+
+def _tick(act: Act, field: str, person: str) -> _Tick:
+    return _Tick(field, Given(f"{act.id}.{field}", YES, YES, None, person, act.at))
+
+
+@dataclass(frozen=True, slots=True)
+class _Left:
+    """What a signature does to what is put off: closed, added, and all that is open then; and whether the holders are set now."""
+
+    closed: tuple[str, ...]
+    added: tuple[DeferredRow, ...]
+    put_off: tuple[DeferredRow, ...]
+    holders_set: bool
+
+
+@dataclass(frozen=True)
+class _Signing(Prepared):
+    """A sheet as it is to be signed: what it says, what it puts off, and its motor judged after it."""
+
+    page: SheetPage
+    ticks: tuple[_Tick, ...]
+    left: _Left
+    signed: dict[str, object]
+    judged: Judged
+
+
+def _prepare(conn: Connection, act: Act, sheet_id: str, why: str, *, service: bool) -> _Signing:
+    now, row = in_order(conn, act), unsigned(conn, sheet_id)
+    person = people.fetch_person(conn, act.person_id).name
+    context = read = load(conn, row.motor_id)
+    ticks = [_tick(now, "confirm.service", person)] if service and row.kind == "quick" else []
+    for tick in ticks:
+        context = after_entry(conn, context, tick.field, 0, tick.given)
+    page = shown(conn, row, judge(context, now.at.date()))
+    reason = _reason(page, why)
+    left = _register(act, page)
+    if left.holders_set:
+        ticks.append(_tick(now, _HOLDERS_SET, page.sheet.person))
+        context = after_entry(conn, context, _HOLDERS_SET, 0, ticks[-1].given)
+    signed = _signed(page, reason, person)
+    after = context.with_signature(replace(row, signed_at=now.at, signed=signed), left.put_off)
+    return _Signing(read, page, tuple(ticks), left, signed, foresee(conn, [after], now.at.date())[0])
+
+
+def _reason(page: SheetPage, why: str) -> str:
+    """Return why a sheet is signed with things open, empty for a clean one.
+
+    Raises: InputError where there is no reason.
+    """
+    if not page.holds:
+        return ""
+    reason = " ".join(clean(why, "why", note=True).split())[:MOST_TEXT]
+    if not reason:
+        raise InputError("It cannot be signed clean: " + "; ".join(h.words for h in page.holds) + ".",
+                         "Settle this, or say why it is signed with it open.", "why")  # fmt: skip
+    return reason
+
+
+def _signed(page: SheetPage, reason: str, person: str) -> dict[str, object]:
     """Return what the sheet says for good: verdict, reasons, next look, work, and what was left open and why."""
-    look = shown.look
+    look = page.look
     return {
-        "person": person, "sentence": shown.said.sentence, "word": shown.said.word, "stage": shown.found.stage,
-        "reasons": [r.text for r in shown.said.reasons], "open": [h.words for h in _left(shown.holds, reason)], "why": reason,
-        "work": [w.task.what for w in shown.work], "look_on": look.on, "look_at": look.at, "look_by": look.by, "sooner": shown.sheet.word("next-look"),
+        "person": person, "sentence": page.said.sentence, "word": page.said.word, "stage": page.found.stage,
+        "reasons": [r.text for r in page.said.reasons], "open": [h.words for h in _left(page.holds, reason)], "why": reason,
+        "work": [w.task.what for w in page.work], "look_on": look.on, "look_at": look.at, "look_by": look.by, "sooner": page.sheet.word("next-look"),
     }  # fmt: skip
 
 
@@ -65,44 +141,44 @@ def _left(holds: tuple[Hold, ...], reason: str) -> tuple[Hold, ...]:
     return holds if reason else ()
 
 
-def _register(conn: Connection, act: Act, shown: SheetPage) -> None:
-    """Keep what is put off or undecided, and close what was put off before and is mended now."""
-    sheet, motor_id = shown.sheet, shown.context.motor.id
-    known = {(d.position, d.finding): d for d in shown.deferred}
+def _register(act: Act, page: SheetPage) -> _Left:
+    """Return what is put off or undecided now, and what was put off before and is mended."""
+    sheet = page.sheet
+    open_now = {d.id: d for d in page.deferred}
+    known = {(d.position, d.finding): d for d in page.deferred}
     mended = {_HOLDERS} if sheet.word(f"decide.{_HOLDERS}") == "done" else set[str]()
-    for d in shown.deferred:
+    for d in page.deferred:
         if sheet.has(f"settle.{d.id}") or sheet.word(f"decide.{d.finding}", d.position) in ("done", "dropped"):
-            sheets.close_deferred(conn, d.id, act.id)
+            del open_now[d.id]
             known.pop((d.position, d.finding), None)
             mended.add(d.finding)
-    if _HOLDERS in mended and not sheet.has("holder-set"):
-        tick = Given("", YES, YES, None, sheet.person, act.at)
-        sheets.add_entry(conn, f"{act.id}.holders", sheet.id, "holder-set", 0, tick, act.id)
-    if sheet.kind == "full":
-        for i, m in enumerate(shown.matters):
-            _put_off(conn, act, sheet, motor_id, m, f"{act.id}.{i}", known)
+    added = []
+    for i, m in enumerate(page.matters if sheet.kind == "full" else ()):
+        finding = "" if m.finding.id == RENEW else m.finding.id
+        earlier = known.get((m.position, finding)) if finding else None
+        made = _put_off(sheet, m, finding, f"{act.id}.{i}", earlier)
+        if made is not None:
+            added.append(made)
+            if earlier is not None:
+                open_now.pop(earlier.id, None)
     for n in sheet.places("temporary"):
         given = sheet.given("temporary", n)
         if given is not None:
-            sheets.add_deferred(conn, f"{act.id}.t{n}", motor_id, sheet.id, 0, "", f"temporary repair: {given.word}",
-                                given.more.get("who", ""), _day(given), act.id)  # fmt: skip
+            words = f"temporary repair: {given.word}"
+            added.append(DeferredRow(f"{act.id}.t{n}", sheet.id, 0, "", words, given.more.get("who", ""), _day(given)))
+    closed = tuple(d.id for d in page.deferred if d.id not in open_now)
+    put_off = sorted((*open_now.values(), *added), key=lambda d: (d.due_on is None, d.due_on or date.max, d.id))
+    return _Left(closed, tuple(added), tuple(put_off), _HOLDERS in mended and not sheet.has(_HOLDERS_SET))
 
 
-def _put_off(
-    conn: Connection, act: Act, sheet: Sheet, motor_id: str, m: Matter, new_id: str, known: dict[tuple[int, str], sheets.DeferredRow]
-) -> None:  # fmt: skip
+def _put_off(sheet: Sheet, m: Matter, finding: str, new_id: str, earlier: DeferredRow | None) -> DeferredRow | None:
+    """Return what is put off of one matter, None where it is settled or stands as it was put off before."""
     decided = m.decided
-    if decided is not None and decided.word in ("done", "dropped"):
-        return
-    finding = "" if m.finding.id == RENEW else m.finding.id
-    earlier = known.get((m.position, finding)) if finding else None
-    if earlier is not None and decided is None:
-        return
-    if earlier is not None:
-        sheets.close_deferred(conn, earlier.id, act.id)
+    if (decided is None and earlier is not None) or (decided is not None and decided.word in ("done", "dropped")):
+        return None
     who = decided.more.get("who", "") if decided else ""
     words = f"{m.place}: {m.finding.words}; {m.finding.decision}"
-    sheets.add_deferred(conn, new_id, motor_id, sheet.id, m.position, finding, words, who, _day(decided), act.id)
+    return DeferredRow(new_id, sheet.id, m.position, finding, words, who, _day(decided))
 
 
 def _day(given: Given | None) -> date | None:

@@ -55,13 +55,6 @@ def judge(context: Context, today: date) -> Judged:
     return Judged(context, found, verdict(found, context.state, context.rules, today), foreseen=False)
 
 
-def forecast_ready() -> None:
-    """Import what a forecast needs, before a lock is taken."""
-    from norvash.core.forecast import model
-
-    _ = model
-
-
 def foresee(conn: Connection, contexts: Sequence[Context], today: date) -> list[Judged]:
     """Forecast motors side by side and judge them; nothing is written, and no lock is needed."""
     from norvash.core.forecast.model import forecasts as forecast_all

@@ -13,7 +13,7 @@ from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import TypeForm
 from norvash.web.motor_drawings import brush_drawn, end_view_new
-from norvash.work.registering import save_type
+from norvash.work.motor_types import save_type
 from norvash.work.rulebook import rulebook
 
 router = APIRouter()
@@ -84,4 +84,5 @@ def _save(request: Request, conn: Conn, now: Now, who: Who, type_id: str, typed:
         saved = save_type(conn, act_of(typed, who, now), type_id, form.name, form.motor_class, form.brushes, typed)
     except NorvashError as error:
         return _page(request, conn, type_id, typed, error)
+    request.app.state.catch_up(request.app)
     return go_to(f"/types/{saved}")

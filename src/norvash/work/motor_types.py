@@ -1,0 +1,101 @@
+"""Keep types: what several motors share."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+
+from norvash.core.classes import TEMPLATES
+from norvash.core.figures import Figures, check_together
+from norvash.core.positions import PositionPlan, even_positions, read_positions
+from norvash.core.quantities import parse_count
+from norvash.core.rules.book import MotorRules, Rulebook
+from norvash.core.state import motor_limit
+from norvash.core.sunk import figures_since
+from norvash.core.texts import words_of
+from norvash.errors import Conflict, InputError
+from norvash.store import motors, policies, stamps
+from norvash.store.database import Connection
+from norvash.store.motors import Motor, MotorType
+from norvash.work.acting import Act, Change, prepared
+from norvash.work.context import marks_of
+from norvash.work.registering import Errors, as_words, read_all
+from norvash.work.rulebook import rulebook
+
+
+@dataclass(frozen=True, slots=True)
+class _Type:
+    """A type as it is to be kept, checked against every motor of it as the record stood at `seq`."""
+
+    seq: int
+    made: MotorType
+    figures: dict[str, float | str]
+    positions: tuple[PositionPlan, ...]
+
+    def stands(self, conn: Connection) -> bool:
+        """Tell whether nothing was written about the house or a motor of this type meanwhile."""
+        return stamps.seq_of_type(conn, self.made.id) == self.seq
+
+
+def save_type(
+    conn: Connection, act: Act, type_id: str, name: str, motor_class: str, brushes: str, typed: Mapping[str, str]
+) -> str:
+    """Keep a new type, or change one; its motors are judged anew in the background. Return its id.
+
+    Raises: errors at the fields, InputError that names a motor whose figures do not go with it, Conflict for a name in use.
+    """
+    content = {"type": type_id, "name": name, "class": motor_class, "brushes": brushes, "typed": dict(typed)}
+
+    def prepare() -> _Type:
+        made = _named(conn, MotorType(type_id or act.id, "", motor_class), name)
+        seq, figures = stamps.seq_of_type(conn, made.id), read_all(typed)
+        check_together(Figures({}, figures, TEMPLATES[motor_class].lends))
+        stands = motors.type_positions(conn, type_id) if type_id else even_positions(_count(brushes, motor_class))
+        book = rulebook(conn)
+        for motor in motors.list_motors_of_type(conn, made.id):
+            try:
+                _check_motor(conn, motor, figures, book)
+            except InputError as error:
+                raise InputError(f"Motor {motor.tag}: {error.problem}", error.remedy, error.field) from None
+        return _Type(seq, made, figures, read_positions(typed, stands))
+
+    def body(act: Act, ready: _Type) -> Change:
+        made = ready.made
+        before = {**motors.type_figures(conn, made.id), **as_words(motors.type_positions(conn, made.id))}
+        if not type_id:
+            motors.add_type(conn, made, act.id)
+        motors.change_type_positions(conn, made.id, ready.positions)
+        motors.change_type_figures(conn, made.id, ready.figures)
+        policies.mark_all_stale(conn, "type", made.id)
+        return Change(made.id, before, {"name": made.name, **ready.figures, **as_words(ready.positions)})
+
+    return prepared(conn, act, "save a type", content, prepare, body)
+
+
+def _named(conn: Connection, made: MotorType, name: str) -> MotorType:
+    errors = Errors()
+    with errors:
+        made = replace(made, name=words_of("name", name, "The name"))
+        other = motors.find_type_named(conn, made.name)
+        if other is not None and other.id != made.id:
+            raise Conflict(f"There is already a type {other.name}.", "Give another name, or open that type.", "name")
+    if made.motor_class not in TEMPLATES:
+        errors.found.append(InputError("The class of machine is missing.", "Choose one.", "motor_class"))
+    errors.raise_any()
+    return made
+
+
+def _check_motor(conn: Connection, motor: Motor, of_type: Mapping[str, float | str], book: Rulebook) -> None:
+    """Check a motor's figures together with those that its type is to lend.
+
+    Raises: InputError.
+    """
+    stated = Figures(motors.motor_figures(conn, motor.id), of_type, TEMPLATES[motor.motor_class].lends)
+    figures = figures_since(stated, marks_of(conn, motor.id))
+    check_together(figures)
+    motor_limit(figures, MotorRules(book, motor.motor_class, motor.type_id or "", motor.id))
+
+
+def _count(brushes: str, motor_class: str) -> int:
+    try:
+        return parse_count(brushes or str(TEMPLATES[motor_class].brushes), 1, 40)
+    except InputError as error:
+        raise error.at("brushes") from None
