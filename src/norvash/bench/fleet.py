@@ -8,7 +8,7 @@ from norvash.core.positions import even_positions
 from norvash.core.readings import Reading
 from norvash.core.simulation import simulate_set
 from norvash.core.use import Counted
-from norvash.store import motors, people, rounds, use
+from norvash.store import motors, people, rounds, sets, use
 from norvash.store.database import Connection, connect, migrate, transaction
 from norvash.work.rulebook import rulebook
 from norvash.work.standing import refresh_all
@@ -56,7 +56,7 @@ def _motor(conn: Connection, motor_id: str, i: int, now: datetime, random: Rando
             f"{total:.0f}",
             _ACT,
         )
-    rounds.add_set(conn, f"{motor_id}-s", motor_id, 1, start, 0.0, True, _ACT)
+    sets.add_set(conn, f"{motor_id}-s", motor_id, 1, start, 0.0, True, _ACT)
     worn = simulate_set(random, 4, _NEW_MM, _NEW_MM - _LIMIT_MM, _LIFE_H)
     for week in (10, 20, 30, 40, 50):
         round_id, at = f"{motor_id}-r{week}", start + timedelta(weeks=week)

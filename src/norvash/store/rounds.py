@@ -1,14 +1,13 @@
-"""Sets of brushes, measured rounds and their readings."""
+"""Measured rounds, their readings, and what was seen on the brushes."""
 
 from dataclasses import dataclass
 from datetime import datetime
 
 from norvash.core.doubts import Doubt
 from norvash.core.readings import Reading
-from norvash.core.state import BrushSet, Measured, Renewal, Round
+from norvash.core.state import Measured
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
-from norvash.store.renewals import list_renewals
 
 
 @dataclass(frozen=True, slots=True)
@@ -49,86 +48,8 @@ class ReadingRow:
         return f"{self.typed} {self.unit}" if self.typed[-1] in "0123456789." else self.typed
 
 
-def add_set(
-    conn: Connection, set_id: str, motor_id: str, number: int, at: datetime, units: float, known: bool, act_id: str
-) -> None:
-    """Keep a newly fitted set."""
-    conn.execute(
-        """insert into brush_set (id, motor_id, number, fitted_at, fitted_units, fitted_known, act_id)
-           values (:id, :motor_id, :number, :at, :units, :known, :act_id)""",
-        {
-            "id": set_id,
-            "motor_id": motor_id,
-            "number": number,
-            "at": at.isoformat(),
-            "units": units,
-            "known": int(known),
-            "act_id": act_id,
-        },
-    )
-
-
-def end_set(conn: Connection, set_id: str, at: datetime, units: float, reason: str) -> None:
-    """End a set with its reason."""
-    conn.execute(
-        "update brush_set set ended_at = :at, ended_units = :units, end_reason = :reason where id = :id",
-        {"id": set_id, "at": at.isoformat(), "units": units, "reason": reason},
-    )
-
-
-def current_set(conn: Connection, motor_id: str) -> tuple[str, int, float, datetime]:
-    """Return id, number, use and time of fitting of the set in the motor.
-
-    Raises: NotFound without one.
-    """
-    row = conn.execute(
-        "select id, number, fitted_units, fitted_at from brush_set where motor_id = :id and ended_at is null order by number desc limit 1",
-        {"id": motor_id},
-    ).fetchone()
-    if row is None:
-        raise NotFound("No set of brushes is fitted.", "Record a new set first.")
-    return row["id"], row["number"], row["fitted_units"], datetime.fromisoformat(row["fitted_at"])
-
-
-def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
-    """Return all sets ever fitted, each with its rounds and readings that count."""
-    seen, renewed = _seen(conn, motor_id), list_renewals(conn, motor_id)
-    sets: dict[str, Row] = {}
-    rounds: dict[str, dict[str, Round]] = {}
-    for r in conn.execute(_SETS, {"id": motor_id}):
-        sets[r["set_id"]] = r
-        own = rounds.setdefault(r["set_id"], {})
-        if r["round_id"] is None:
-            continue
-        if r["round_id"] not in own:
-            own[r["round_id"]] = _empty_round(r, tuple(seen.get(r["round_id"], ())))
-        since = {x.position: x.total_units for x in renewed.get(r["set_id"], ())}
-        if r["id"] is not None and r["total_units"] >= since.get(r["position_number"], 0.0):
-            own[r["round_id"]].readings[r["position_number"]] = _measured(r)
-    return tuple(_set(r, tuple(rounds[i].values()), tuple(renewed.get(i, ()))) for i, r in sets.items())
-
-
-_SETS = """select s.id as set_id, s.number, s.fitted_at, s.fitted_units, s.fitted_known, s.ended_at, s.ended_units, s.end_reason,
-                  r.id as round_id, r.at as round_at, r.total_units, r.kind, r.finished_at,
-                  g.id, g.position_number, g.length_mm, g.sd_mm, g.low_mm, g.high_mm, g.lines_seen, g.doubt_rule,
-                  case g.doubt_answer when '' then g.doubt else '' end as doubt
-           from brush_set s left join round r on r.set_id = s.id
-           left join reading g on g.round_id = r.id and g.replaced_by is null
-           where s.motor_id = :id order by s.number, r.at, r.seq, g.position_number"""
-
-
-def _empty_round(row: Row, seen: tuple[tuple[int, str], ...]) -> Round:
-    return Round(row["round_id"], datetime.fromisoformat(row["round_at"]), row["total_units"], row["kind"],
-                 row["finished_at"] is not None, {}, seen)  # fmt: skip
-
-
-def _set(row: Row, rounds: tuple[Round, ...], renewed: tuple[Renewal, ...]) -> BrushSet:
-    ended_at = datetime.fromisoformat(row["ended_at"]) if row["ended_at"] else None
-    return BrushSet(row["number"], datetime.fromisoformat(row["fitted_at"]), row["fitted_units"], bool(row["fitted_known"]),
-                    ended_at, row["ended_units"], row["end_reason"] or "", rounds, row["set_id"], renewed)  # fmt: skip
-
-
-def _measured(row: Row) -> Measured:
+def measured_of(row: Row) -> Measured:
+    """Return a reading as it counts for its brush."""
     return Measured(row["length_mm"], row["sd_mm"], row["low_mm"], row["high_mm"], row["lines_seen"], row["doubt"], row["doubt_rule"], row["id"])  # fmt: skip
 
 
@@ -139,7 +60,7 @@ _SEEN = """select f.round_id, f.position_number, f.seen from round r join findin
            order by f.position_number, f.seen"""
 
 
-def _seen(conn: Connection, motor_id: str) -> dict[str, list[tuple[int, str]]]:
+def seen_by_round(conn: Connection, motor_id: str) -> dict[str, list[tuple[int, str]]]:
     """Return what was seen, by round; what was mended or dropped on its sheet counts no longer."""
     found: dict[str, list[tuple[int, str]]] = {}
     for r in conn.execute(_SEEN.format("r.motor_id"), {"id": motor_id}):
@@ -291,7 +212,7 @@ def reading_behind(conn: Connection, reading_id: str) -> Measured | None:
            from reading where replaced_by = :id and id <> :id""",
         {"id": reading_id},
     ).fetchone()
-    return _measured(row) if row else None
+    return measured_of(row) if row else None
 
 
 def answer_doubt(conn: Connection, reading_id: str, answer: str) -> None:

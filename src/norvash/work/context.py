@@ -19,7 +19,7 @@ from norvash.core.state import BrushSet, Measured, MotorState, Renewal, Round
 from norvash.core.sunk import Mark, figures_since
 from norvash.core.use import Counted, Rate, rate_of_use
 from norvash.core.use_log import Entry
-from norvash.store import motors, policies, rounds, sheets, use
+from norvash.store import motors, policies, sets, sheets, use
 from norvash.store.database import Connection, snapshot
 from norvash.store.motors import Motor, MotorType
 from norvash.store.sheets import DeferredRow, SheetRow
@@ -215,7 +215,7 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
         written = sheets.list_entries(conn, row.id) if row is not None else {}
         read = Context(
             stamp, motor, kind, figures_of(conn, motor), marks_of(conn, motor_id), motors.positions(conn, motor_id),
-            rounds.list_sets(conn, motor_id), use.list_entries(conn, motor_id), policies.list_windows(conn),
+            sets.list_sets(conn, motor_id), use.list_entries(conn, motor_id), policies.list_windows(conn),
             policies.list_policies(conn, motor_id, motor.type_id), ahead, tuple(sheets.list_deferred(conn, motor_id)),
             row, written, None, applied,
         )  # fmt: skip

@@ -10,7 +10,7 @@ from norvash.core.state import BrushSet, Measured, Renewal, Round
 from norvash.core.straight_line import Point
 from norvash.core.use import Counted
 from norvash.errors import InputError
-from norvash.store import renewals, rounds, use
+from norvash.store import rounds, sets, use
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, in_order, prepared
 from norvash.work.context import Context, Prepared, load
@@ -80,8 +80,8 @@ def fit_new_set(
         half_done = rounds.open_round(conn, motor_id)
         if half_done is not None:
             rounds.finish_round(conn, half_done.id, act.at)
-        rounds.end_set(conn, old.id, act.at, total, reason)
-        rounds.add_set(conn, act.id, motor_id, old.number + 1, act.at, total, True, act.id)
+        sets.end_set(conn, old.id, act.at, total, reason)
+        sets.add_set(conn, act.id, motor_id, old.number + 1, act.at, total, True, act.id)
         measured = _keep_lengths(conn, act, made)
         keep(conn, made.judged)
         before = {"set": old.number, "ran": total - old.fitted_units}
@@ -117,7 +117,7 @@ def renew_brushes(
         _log(conn, act, motor_id, counter, made)
         current = made.context.sets[-1]
         for _, renewal in made.renewals:
-            renewals.add_renewal(conn, current.id, act.at, renewal, act.id)
+            sets.add_renewal(conn, current.id, act.at, renewal, act.id)
         keep(conn, made.judged)
         renewed = {plan.label: renewal.length_mm for plan, renewal in made.renewals}
         return Change(act.id, {"set": current.number}, {"renewed": renewed, "reason": reason}, motor_id)

@@ -14,7 +14,7 @@ from norvash.core.use import Counted
 from norvash.core.use_log import Entry
 from norvash.core.use_typed import read_use
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
-from norvash.store import motors, rounds, use
+from norvash.store import motors, sets, use
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
 from norvash.work.acting import Act, Change, in_order, prepared
@@ -86,7 +86,7 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
         motors.change_motor_figures(conn, motor.id, figures)
         counted = Counted(used, used, "first")
         use.add_entry(conn, f"{act.id}.use", motor.id, act.at, counted, given.use_now.strip() or "0", act.id)
-        rounds.add_set(conn, f"{act.id}.set", motor.id, 1, act.at, used, given.set_is_new, act.id)
+        sets.add_set(conn, f"{act.id}.set", motor.id, 1, act.at, used, given.set_is_new, act.id)
         keep(conn, made.judged)
         return Change(motor.id, {}, {"tag": motor.tag, "name": motor.name, "figures": figures}, motor.id)
 

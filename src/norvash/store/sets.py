@@ -1,0 +1,96 @@
+"""Sets of brushes, and single brushes renewed while the others of their set stayed."""
+
+from datetime import datetime
+
+from norvash.core.state import BrushSet, Renewal, Round
+from norvash.store.database import Connection, Row
+from norvash.store.rounds import measured_of, seen_by_round
+
+
+def add_set(
+    conn: Connection, set_id: str, motor_id: str, number: int, at: datetime, units: float, known: bool, act_id: str
+) -> None:
+    """Keep a newly fitted set."""
+    conn.execute(
+        """insert into brush_set (id, motor_id, number, fitted_at, fitted_units, fitted_known, act_id)
+           values (:id, :motor_id, :number, :at, :units, :known, :act_id)""",
+        {
+            "id": set_id,
+            "motor_id": motor_id,
+            "number": number,
+            "at": at.isoformat(),
+            "units": units,
+            "known": int(known),
+            "act_id": act_id,
+        },
+    )
+
+
+def end_set(conn: Connection, set_id: str, at: datetime, units: float, reason: str) -> None:
+    """End a set with its reason."""
+    conn.execute(
+        "update brush_set set ended_at = :at, ended_units = :units, end_reason = :reason where id = :id",
+        {"id": set_id, "at": at.isoformat(), "units": units, "reason": reason},
+    )
+
+
+def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
+    """Return all sets ever fitted, each with its rounds and readings that count."""
+    seen, renewed = seen_by_round(conn, motor_id), list_renewals(conn, motor_id)
+    sets: dict[str, Row] = {}
+    rounds: dict[str, dict[str, Round]] = {}
+    for r in conn.execute(_SETS, {"id": motor_id}):
+        sets[r["set_id"]] = r
+        own = rounds.setdefault(r["set_id"], {})
+        if r["round_id"] is None:
+            continue
+        if r["round_id"] not in own:
+            own[r["round_id"]] = _empty_round(r, tuple(seen.get(r["round_id"], ())))
+        since = {x.position: x.total_units for x in renewed.get(r["set_id"], ())}
+        if r["id"] is not None and r["total_units"] >= since.get(r["position_number"], 0.0):
+            own[r["round_id"]].readings[r["position_number"]] = measured_of(r)
+    return tuple(_set(r, tuple(rounds[i].values()), tuple(renewed.get(i, ()))) for i, r in sets.items())
+
+
+_SETS = """select s.id as set_id, s.number, s.fitted_at, s.fitted_units, s.fitted_known, s.ended_at, s.ended_units, s.end_reason,
+                  r.id as round_id, r.at as round_at, r.total_units, r.kind, r.finished_at,
+                  g.id, g.position_number, g.length_mm, g.sd_mm, g.low_mm, g.high_mm, g.lines_seen, g.doubt_rule,
+                  case g.doubt_answer when '' then g.doubt else '' end as doubt
+           from brush_set s left join round r on r.set_id = s.id
+           left join reading g on g.round_id = r.id and g.replaced_by is null
+           where s.motor_id = :id order by s.number, r.at, r.seq, g.position_number"""
+
+
+def _empty_round(row: Row, seen: tuple[tuple[int, str], ...]) -> Round:
+    return Round(row["round_id"], datetime.fromisoformat(row["round_at"]), row["total_units"], row["kind"],
+                 row["finished_at"] is not None, {}, seen)  # fmt: skip
+
+
+def _set(row: Row, rounds: tuple[Round, ...], renewed: tuple[Renewal, ...]) -> BrushSet:
+    ended_at = datetime.fromisoformat(row["ended_at"]) if row["ended_at"] else None
+    return BrushSet(row["number"], datetime.fromisoformat(row["fitted_at"]), row["fitted_units"], bool(row["fitted_known"]),
+                    ended_at, row["ended_units"], row["end_reason"] or "", rounds, row["set_id"], renewed)  # fmt: skip
+
+
+def list_renewals(conn: Connection, motor_id: str) -> dict[str, list[Renewal]]:
+    """Return the renewals of a motor's sets, by set, in order."""
+    found: dict[str, list[Renewal]] = {}
+    rows = conn.execute(
+        """select n.* from renewal n join brush_set s on s.id = n.set_id where s.motor_id = :id
+           order by n.total_units, n.at""",
+        {"id": motor_id},
+    )
+    for r in rows:
+        made = Renewal(r["position_number"], r["total_units"], r["length_mm"], r["sd_mm"])
+        found.setdefault(r["set_id"], []).append(made)
+    return found
+
+
+def add_renewal(conn: Connection, set_id: str, at: datetime, renewal: Renewal, act_id: str) -> None:
+    """Keep that one brush of a set was renewed."""
+    conn.execute(
+        """insert into renewal (set_id, position_number, at, total_units, length_mm, sd_mm, act_id)
+           values (:set_id, :position, :at, :units, :length, :sd, :act_id)""",
+        {"set_id": set_id, "position": renewal.position, "at": at.isoformat(), "units": renewal.total_units,
+         "length": renewal.length_mm, "sd": renewal.sd_mm, "act_id": act_id},
+    )  # fmt: skip
