@@ -57,9 +57,38 @@ def test_worked_examples(case: dict[str, dict[str, object]], rules: MotorRules) 
     assert {k: result.get(k) for k, v in case["expected"].items() if not agrees(result.get(k), v)} == {}
 
 
+# Arms of the sums that no worked case takes.
+ARMS: tuple[tuple[str, dict[str, object]], ...] = (
+    ("bearing-designation", {"designation": "6204"}),
+    ("bearing-designation", {"designation": "608 ZZ C3"}),
+    ("bar-map", {"bars": 36, "marked_bars": [3, 12, 21, 30], "poles": 4, "winding": "wave"}),
+    ("bar-map", {"bars": 45, "marked_bars": [7], "burnt_bars": [7], "poles": 2, "winding": "lap"}),
+    ("bar-map", {"bars": 45, "marked_bars": []}),
+    ("bar-test", {"bars": 6, "readings_milliohm": [10, 10.1, 10, 9.9, 10, 10]}),
+    ("surface-work", {"light_dirt": True, "abrasive": "emery"}),
+    ("surface-work", {"grooved": True, "tir_over": True}),
+    ("holder-fit", {"thickness_mm": 10, "width_mm": 16, "box_thickness_mm": 10.15, "box_width_mm": 16.2, "holder_gap_mm": 2.5, "motor_class": "industrial"}),
+    ("holder-fit", {"thickness_mm": 10, "width_mm": 16, "box_thickness_mm": 10.15, "box_width_mm": 16.2, "holder_gap_mm": 9, "motor_class": "industrial"}),
+    ("seating", {"commutator_d_mm": 60, "thickness_mm": 12, "new_mm": 25, "limit_mm": 9, "worn_mm": 0.1, "steady_rate_mm_per_kh": 2.5}),
+    ("seating", {"commutator_d_mm": 60, "thickness_mm": 12}),
+    ("insulation", {"resistance_megohm": 80, "temperature_c": 25, "one_minute_megohm": 40, "ten_minutes_megohm": 90}),
+    ("insulation", {"resistance_megohm": 0.3, "temperature_c": 25}),
+    ("end-float", {"float_mm": 0.4, "float_low_mm": 0.1, "float_high_mm": 0.2, "shims_mm": [0.1, 0.2, 0.5]}),
+    ("end-float", {"float_mm": 0.4, "float_low_mm": 0.1, "float_high_mm": 0.2, "shims_mm": [0.5]}),
+    ("end-float", {"float_mm": 0.1, "float_low_mm": 0.1, "float_high_mm": 0.2, "shims_mm": [0.1]}),
+    ("vibration", {"vibration_mm_per_s": [2.1, 3.0], "previous_mm_per_s": 1.5}),
+    ("vibration", {"vibration_mm_per_s": [2.1, 3.0], "previous_mm_per_s": 4}),
+    ("skim-plan", {"diameter_mm": 60, "diameter_min_mm": 55, "diameter_new_mm": 62, "groove_mm": 0.3, "tir_mm": 0.08, "run_out_mm": 4, "track_mm": 30}),
+    ("set-spread", {"lengths_mm": [18, 14, 18.2, 18.1], "start_mm": [22, 22, 22, 22]}),
+    ("set-spread", {"lengths_mm": [18, 18.2], "start_mm": 22}),
+    ("current-density", {"thickness_mm": 10, "width_mm": 20, "brush_count": 4, "current_a": 400, "guide_low_a_per_cm2": 8, "guide_high_a_per_cm2": 12}),
+    ("find-cause", {"motor_class": "tool", "seen": ["weak"]}),
+)  # fmt: skip
+
+
 def whole_answers(rules: MotorRules) -> list[object]:
-    """Return all that is answered to every worked case and every example."""
-    asked = [(str(c["sum"]), c["inputs"]) for c in CASES] + [(s.name, dict(s.example)) for s in SUMS.values()]
+    """Return all that is answered to every worked case, every example and every other arm."""
+    asked = [(str(c["sum"]), c["inputs"]) for c in CASES] + [(s.name, dict(s.example)) for s in SUMS.values()] + [*ARMS]
     return [answer(name, inputs, rules) for name, inputs in asked]
 
 

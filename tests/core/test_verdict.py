@@ -128,6 +128,20 @@ def whole_answers(rules: MotorRules) -> list[object]:
     unlimited = state(own={"new_mm": 22.0})
     four = state(a_round(10, 18, 20, 18, 20), a_round(20, 12, 17, 12, 17), brushes=4)
     declared = replace(state(a_round(20, 15, 16)), rate=Rate(20.0, 12.0, 20.0, 25.0, None))
+    still = replace(declared, entries=tuple(e for w, e in enumerate(declared.entries) if w < 20) + tuple(
+        replace(declared.entries[19], at=declared.entries[w].at) for w in (22, 26, 31, 40)))  # fmt: skip
+    slowly = replace(
+        declared,
+        entries=tuple(replace(e, total_units=min(e.total_units, 380 + e.total_units / 90)) for e in declared.entries),
+    )
+    twice = replace(
+        burnt,
+        overrules=(
+            Overrule("windings", "watch", "Ines", "seen by the winder", TODAY),
+            Overrule("brushes", "stop", "Ines", "chipped", TODAY),
+        ),
+    )
+    inches = state(a_round(20, 15, 16), own={**FITTED, "length_unit": "in"})
     states = [
         *(s for s, *_ in SAID.values()),
         *(s for s, _ in WORDS.values()),
@@ -137,6 +151,10 @@ def whole_answers(rules: MotorRules) -> list[object]:
         unlimited,
         four,
         declared,
+        still,
+        slowly,
+        twice,
+        inches,
     ]
     said = [judge(s, rules)[1] for s in states]
     return ["\n".join([v.sentence, v.word, *v.flags, *(r.text for r in v.reasons)]) for v in said]
