@@ -176,3 +176,14 @@ def test_a_school_is_chosen_for_one_motor_in_the_rulebook(client: TestClient, sh
     figure = {"act_id": "a-figure-for-one", "value": "0.5", "target": "motor", "tag": "x-01", "why": "hard to reach"}
     assert "0.5" in client.post("/rulebook/stage.watch", data=figure).text
     assert load(shop.conn, motor).rules["stage.watch"] == 0.5
+
+
+def test_an_entry_is_answered_by_its_page_at_once_where_that_is_asked_for(client: TestClient, shop: Shop) -> None:
+    sheet = shop.look(shop.motor())
+    typed = {"act_id": "typed-at-the-bench", "field": "gap", "place": "1", "value": "2.25", "stage": "brushes", "position": "1"}  # fmt: skip
+    at_once = client.post(f"/sheets/{sheet}/entries", data=typed, headers={"Prefer": "return=representation"})
+    gone_to = client.post(f"/sheets/{sheet}/entries", data=typed, follow_redirects=False)
+    assert (at_once.status_code, gone_to.status_code) == (200, 303)
+    page = client.get(gone_to.headers["location"]).text
+    ids = re.compile(r'value="[0-9a-f]{24}(-\w+)?"|data-act="[^"]*"')
+    assert ids.sub("", at_once.text) == ids.sub("", page)

@@ -19,11 +19,13 @@ class Client:
         answer = self.conn.getresponse()
         return answer.status, answer.read().decode()
 
-    def post(self, path: str, **typed: str) -> tuple[int, str]:
-        """Send a form; return status and where it leads."""
+    def post(self, path: str, *, at_once: bool = False, **typed: str) -> tuple[int, str]:
+        """Send a form; return status and where it leads, or with `at_once` the page that answers it."""
         headers = {"Cookie": f"norvash_person={PERSON}", "Origin": f"http://127.0.0.1:{self.port}",
                    "Content-Type": "application/x-www-form-urlencoded"}  # fmt: skip
+        if at_once:
+            headers["Prefer"] = "return=representation"
         self.conn.request("POST", path, urlencode({"act_id": uuid.uuid4().hex, **typed}), headers)
         answer = self.conn.getresponse()
-        answer.read()
-        return answer.status, answer.headers.get("location", "")
+        page = answer.read().decode()
+        return answer.status, answer.headers.get("location", page)

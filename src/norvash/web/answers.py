@@ -116,10 +116,11 @@ def page(request: Request, template: str, status: int = 200, /, **values: Any) -
     values.setdefault("who", getattr(request.state, "who", None))
     values.setdefault("site", getattr(request.state, "site", ""))
     values.setdefault("today", getattr(request.state, "today", None))
+    values.setdefault("path", request.scope["path"])
     values.setdefault("faults", request.app.state.faults)
     theme = request.cookies.get("norvash_theme", "")
     text = ENVIRONMENT.get_template(template).render(
-        request=request, path=request.scope["path"], theme=theme if theme in ("light", "dark") else "", **values
+        request=request, theme=theme if theme in ("light", "dark") else "", **values
     )
     return HTMLResponse(text, status, _when_again(request, values["error"]))
 

@@ -26,6 +26,7 @@ if TYPE_CHECKING:
     from norvash.work.copper_bench import CopperBench
 
 router = APIRouter()
+_AT_ONCE = "return=representation"
 
 
 @router.get("/motors/{motor_id}/sheet")
@@ -116,7 +117,7 @@ def _stage(
     held = any(x.id == stage and x.state == "held" for x in shown.rail)
     at = f"{typed.get('field', '')}.{whole(typed.get('place', '')) or 0}" if error else ""
     return page(request, "sheet.html", status_of(error) if error else 200, area="Bench", s=shown, sheet=shown.sheet,
-                motor=shown.context.motor, state=shown.context.state, said=shown.said, found=shown.found, stage=stage,
+                path=f"/sheets/{shown.sheet.id}/{stage}", motor=shown.context.motor, state=shown.context.state, said=shown.said, found=shown.found, stage=stage,
                 stage_words=STAGES[stage], act_id=fresh_id(), typed=typed, error=error, error_at=at, held=held, asked=error.suggestions if isinstance(error, InputError) else (), last_work=last_work(conn, shown) if stage == "call-in" else None, errors=errors_of(error),
                 connected=request.app.state.gauge.connected, **sheet_stages.stage(shown, stage, typed, lines, bench, tests))  # fmt: skip
 
@@ -147,8 +148,12 @@ def _again(
     return _stage(request, conn, shown, stage, typed, error)
 
 
-def _back(sheet_id: str, typed: dict[str, str]) -> Response:
+def _back(request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str, str]) -> Response:
+    """Go back to the stage that an entry came from; who asks for it (RFC 7240) is answered with its page at once."""
     position, stage = whole(typed.get("position", "")), typed.get("stage", "")
+    query = {"position": str(position)} if position else {}
+    if stage in STAGES and request.headers.get("prefer") == _AT_ONCE:
+        return _stage(request, conn, sheet_page(conn, sheet_id, now.date()), stage, query, None)
     where = f"/{stage}{f'?position={position}' if position else ''}" if stage in STAGES else ""
     return go_to(f"/sheets/{sheet_id}{where}")
 
@@ -163,7 +168,7 @@ def keep(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed:
               typed.get("value", ""), typed.get("replaces", ""), more)  # fmt: skip
     except NorvashError as error:
         return _again(request, conn, now, sheet_id, typed, error)
-    return _back(sheet_id, typed)
+    return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/sheets/{sheet_id}/readings")
@@ -177,7 +182,7 @@ def measure(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typ
         )
     except NorvashError as error:
         return _again(request, conn, now, sheet_id, {**typed, "field": "reading"}, error)
-    return _back(sheet_id, typed)
+    return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/sheets/{sheet_id}/findings")
@@ -188,7 +193,7 @@ def findings(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, ty
         note(conn, act_of(typed, who, now), sheet_id, place, typed.get("value", ""), gone=bool(typed.get("gone")))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id, {**typed, "field": "seen"}, error)
-    return _back(sheet_id, typed)
+    return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/readings/{reading_id}/doubt")
@@ -216,7 +221,7 @@ def take_back(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, t
         undo(conn, act_of(typed, who, now), sheet_id)
     except NorvashError as error:
         return _again(request, conn, now, sheet_id, typed, error)
-    return _back(sheet_id, typed)
+    return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/sheets/{sheet_id}/sign")
