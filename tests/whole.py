@@ -1,8 +1,12 @@
 """Whole answers as they are kept beside the tests, so that nothing in them moves unseen."""
 
 import json
+import os
 from dataclasses import asdict, is_dataclass
+from datetime import date
 from pathlib import Path
+
+import pytest
 
 DATA = Path(__file__).parent / "data"
 # A name has at most so many blanks; under the other a number is what adding up leaves.
@@ -22,6 +26,8 @@ def kept(value: object) -> object:
         return [kept(v) for v in value]
     if isinstance(value, str):
         return "words" if value.count(" ") > _NAME else value
+    if isinstance(value, date):
+        return value.isoformat()
     if isinstance(value, float):
         return float(f"{value:.6g}") if abs(value) > _NOISE else 0.0
     return value
@@ -32,13 +38,38 @@ def whole(answer: object) -> object:
     return answer if isinstance(answer, str) else kept(answer)
 
 
-def assert_nothing_moved(name: str, answers: list[object]) -> None:
-    """Compare with the answers in a file of `data`; after a wanted change write them anew and read what moved."""
+def same(got: object, known: object, rel: float) -> bool:
+    """Tell whether an answer is the known one, its numbers within a share of theirs."""
+    if isinstance(known, dict):
+        return isinstance(got, dict) and got.keys() == known.keys() and all(same(got[k], known[k], rel) for k in known)
+    if isinstance(known, list):
+        return (
+            isinstance(got, list)
+            and len(got) == len(known)
+            and all(same(g, k, rel) for g, k in zip(got, known, strict=True))
+        )
+    if isinstance(known, float) and isinstance(got, int | float):
+        return got == pytest.approx(known, rel=rel, abs=rel * 1e-3)
+    return got == known
+
+
+def assert_nothing_moved(name: str, answers: list[object], rel: float = 0.0) -> None:
+    """Compare answers with those kept in a file of `data`, numbers to `rel` of themselves.
+
+    After a wanted change `ANEW=1 pytest -k moves` writes them anew: read what moved before it is committed.
+    """
+    if os.environ.get("ANEW"):
+        lines = ",\n".join(json.dumps(whole(a), ensure_ascii=False) for a in answers)
+        (DATA / name).write_text(f"[\n{lines}\n]\n")
     wanted = json.loads((DATA / name).read_text())
     for got, known in zip(answers, wanted, strict=True):
-        assert json.loads(json.dumps(whole(got))) == known
+        told = json.loads(json.dumps(whole(got)))
+        assert same(told, known, rel), (told, known)
 
 
-def write_anew(name: str, answers: list[object]) -> None:
-    """Write the answers that are to be kept from now on."""
-    (DATA / name).write_text("[\n" + ",\n".join(json.dumps(whole(a), ensure_ascii=False) for a in answers) + "\n]\n")
+def assert_no_word_moved(name: str, text: str) -> None:
+    """Compare a text with the one kept in a file of `data`, to the letter; it is written anew as answers are."""
+    if os.environ.get("ANEW"):
+        (DATA / name).parent.mkdir(exist_ok=True)
+        (DATA / name).write_text(text)
+    assert text == (DATA / name).read_text()

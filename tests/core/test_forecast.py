@@ -1,15 +1,14 @@
 """The forecast: worked cases, laws, every shape of set, and input that cannot be right."""
 
-import json
 from dataclasses import asdict, replace
 from math import log
-from pathlib import Path
 from typing import Any
 
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from forecast_cases import CASES, SHAPES, worn
 from norvash.core.forecast.case import Case, Forecast, Usage, Visit
 from norvash.core.forecast.model import forecast, forecasts
 from norvash.core.forecast.plain import case_of, cases_of
@@ -18,7 +17,6 @@ from norvash.core.forecast.proof import prove, share, table
 from norvash.core.past_set import PastSet
 from norvash.errors import InputError
 
-CASES: list[dict[str, Any]] = json.loads((Path(__file__).parent.parent / "data/forecast.json").read_text())
 DIGITS = 1e-4
 
 
@@ -56,35 +54,6 @@ def test_the_worked_cases() -> None:
     } == {}
     near = [max(v for k, v in a.items() if k in ("use p05", "use p10", "use p50", "inspect")) <= 0.6 for a in apart]
     assert sum(near) >= 0.95 * len(near)
-
-
-def worn(life: float, at: tuple[float, ...], *, brushes: int = 4, sd: float = 0.05, fast: float = 1.0) -> Case:
-    """Return a set of 10 mm usable carbon that wears evenly, measured at shares of its life."""
-    rates = [fast * 10 / life * (1 + 0.05 * (b % 3)) for b in range(brushes)]
-    visits = tuple(Visit(life * x, sd, tuple(16 - r * life * x for r in rates)) for x in at)
-    return Case(16.0, 6.0, brushes, life, visits, usage=Usage(40, life / 2, life / 80))
-
-
-SHAPES = {
-    "nothing measured": worn(160, ()),
-    "measured when fitted": worn(160, (0.0,)),
-    "one brush": worn(160, (0.3, 0.5), brushes=1),
-    "forty brushes": worn(9000, (0.2, 0.4, 0.6), brushes=40),
-    "starts in tens of thousands": worn(30000, (0.2, 0.4)),
-    "at its limit": worn(160, (0.5, 1.2)),
-    "long past its limit": worn(160, (0.5, 1.0, 1.4)),
-    "worn by nothing": replace(worn(160, ()), visits=(Visit(80, 0.05, (16.0,) * 4), Visit(90, 0.05, (16.0,) * 4))),
-    "two visits at one use": replace(worn(160, (0.3,)), visits=worn(160, (0.3, 0.3)).visits),
-    "a visit with nobody measured": replace(
-        worn(160, (0.3,)), visits=(*worn(160, (0.3,)).visits, Visit(60, 0.05, (None,) * 4))
-    ),
-    "by wear lines": worn(160, (0.3, 0.6), sd=1.2),
-    "by eye": worn(160, (0.3,), sd=1.3),
-    "three ages": replace(worn(160, (0.4, 0.6)), fitted=(0.0, 0.0, 40.0, 80.0)),
-    "no use known": replace(worn(160, (0.4,)), usage=Usage()),
-    "never runs": replace(worn(160, (0.4,)), usage=Usage(40, 80, 2.0, (0.0,) * 52)),
-    "only the shortest recorded": replace(worn(160, (0.4,), brushes=1), shortest_of=4),
-}
 
 
 @pytest.mark.parametrize("case", SHAPES.values(), ids=SHAPES)

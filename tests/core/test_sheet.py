@@ -259,7 +259,7 @@ def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
     def says(made: Sheet, shown: MotorState) -> tuple[str, str]:
         found = findings(shown, RULES, TODAY)
         before = judge_before(made, RULES)
-        signs = noticed(made, before, found, {c.finding.id for c in found.conditions})
+        signs = noticed(made, before, found)
         cause = diagnosis_of(made, signs, RULES) if complained(signs, before) else None
         said = sheet_says(made, found, verdict(found, shown, RULES, TODAY), cause, RULES)
         return said.word, said.act

@@ -1,7 +1,5 @@
 """From a sheet to the signs that a diagnosis rests on: what was picked, and what follows from measurements and findings."""
 
-from collections.abc import Iterable
-
 from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
 from norvash.core.diagnosis.signs import BY_ID as SIGNS
 from norvash.core.diagnosis.signs import NOT_SO
@@ -36,16 +34,19 @@ _SOUND = {
 }
 
 
-def noticed(sheet: Sheet, before: Before, found: Findings, finding_ids: Iterable[str]) -> dict[str, str]:
-    """Return the answers by sign; what was picked by hand stands over what follows from figures."""
+def noticed(sheet: Sheet, before: Before, found: Findings) -> dict[str, str]:
+    """Return the answers by sign; what was picked by hand stands over what follows from figures.
+
+    Where two findings answer one sign, the graver one does.
+    """
     signs = dict(before.signs)
     for stage, sound in _SOUND.items():
         if sheet.has(f"sound.{stage}"):
             signs |= dict.fromkeys(sound, NOT_SO)
     signs |= _from_brushes(found)
-    for finding_id in finding_ids:
-        if finding_id in _SHOWS:
-            sign, answer = _SHOWS[finding_id]
+    for condition in reversed(found.conditions):  # they come the worst first
+        if condition.finding.id in _SHOWS:
+            sign, answer = _SHOWS[condition.finding.id]
             signs[sign] = answer
     for sign_id in SIGNS:
         picked = sheet.word(f"sign.{sign_id}")

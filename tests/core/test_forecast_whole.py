@@ -1,0 +1,77 @@
+"""What is forecast for every shape of set is held whole, so that nothing in the arithmetic moves unseen.
+
+Held to a thousandth: machines differ in the last digits of their exponentials.
+"""
+
+from dataclasses import asdict, replace
+from math import log
+
+from forecast_cases import CASES, SHAPES
+from norvash.core.forecast.model import forecasts
+from norvash.core.forecast.plain import case_of as plain_case
+from norvash.core.forecast.plain import plain_of
+from norvash.core.forecasting import ahead_of, case_of, past_set_of
+from norvash.core.past_set import PastSet
+from norvash.core.rules.book import MotorRules
+from norvash.core.state import BrushSet, MotorState, Renewal, Round, motor_limit
+from norvash.core.use import Rate
+from states import T0, a_round, state
+from whole import assert_nothing_moved
+
+
+def renewed(at_units: float) -> MotorState:
+    """Return a motor of four brushes, the last of them renewed while the others stayed."""
+    made = state(a_round(10, 18, 19, 18.5, None), a_round(20, 15, 16, 15.5, 21.0), brushes=4)
+    return replace(made, sets=(replace(made.current, renewed=(Renewal(4, at_units, 22.0, 0.05),)),))
+
+
+def ended(*rounds: Round, known: bool = True, ran: float = 300.0, renewed: tuple[Renewal, ...] = ()) -> BrushSet:
+    """Return a set that has ended."""
+    return BrushSet(1, T0, 0.0, known, T0, ran, "planned", rounds, "past", renewed)
+
+
+MOTORS = {
+    "nothing measured": state(),
+    "one round": state(a_round(20, 15, 16)),
+    "two rounds": state(a_round(10, 18, 19), a_round(20, 15, 16)),
+    "used since": state(a_round(10, 18, 19), weeks=60),
+    "age not known": state(a_round(10, 18, 19), a_round(20, 15, 16), known=False),
+    "age not known, one round, a brush missing": state(a_round(10, 18, None), known=False),
+    "by rule": state(a_round(10, 18, 19, sd=0.4), a_round(20, 15, 16, sd=0.4)),
+    "a renewed brush": renewed(300.0),
+    "declared use": replace(state(a_round(20, 15, 16)), rate=Rate(20.0, 12.0, 20.0, 25.0, None)),
+    "no use known": replace(state(a_round(20, 15, 16)), rate=None),
+}
+PAST = {
+    "measured": ended(a_round(10, 18, 19), a_round(14, 16, 17)),
+    "wear hardly seen": ended(a_round(2, 21.9, 21.9)),
+    "measured at fitting": ended(a_round(0, 21.5, 21.7, kind="fitting"), a_round(14, 16, 17)),
+    "age not known": ended(a_round(4, 20, 20), a_round(14, 16, 17), known=False),
+    "never measured": ended(),
+    "never measured, age not known": ended(known=False),
+    "hardly ran": ended(ran=0.5),
+    "never ran": ended(ran=0.0),
+    "one renewed": ended(a_round(10, 18, 19), a_round(14, 16, 21), renewed=(Renewal(2, 250.0, 22.0, 0.05),)),
+}
+
+
+def whole_answers(rules: MotorRules) -> list[object]:
+    """Return what is forecast for each motor, and what each ended set teaches."""
+    known = (PastSet(log(0.02)), PastSet(log(0.03), at_most=True))
+    answers: list[object] = []
+    for name, given in MOTORS.items():
+        case = case_of(given, motor_limit(given.figures, rules), known if "two" in name else (), rules)
+        answers.append(
+            {"motor": name, "case": asdict(case), "ahead": asdict(ahead_of(forecasts([case])[0], case, given))}
+        )
+    limit = motor_limit(state().figures, rules)
+    answers += [{"past": name, "teaches": past_set_of(s, state(), limit)} for name, s in PAST.items()]
+    return answers
+
+
+def test_nothing_moves_in_a_forecast(rules: MotorRules) -> None:
+    shapes = [
+        {"shape": name, **plain_of(made)} for name, made in zip(SHAPES, forecasts(list(SHAPES.values())), strict=True)
+    ]
+    cases = [plain_of(made) for made in forecasts([plain_case(c) for c in CASES])]
+    assert_nothing_moved("forecast_answers.json", [*whole_answers(rules), *shapes, *cases], rel=1e-3)
