@@ -23,7 +23,7 @@ class _Reader(HTMLParser):
         if given.get("aria-label"):
             self.parts.append(f" {given['aria-label']}: ")
         if tag in _ASKS and given.get("type") != "hidden":
-            on = [k for k in ("checked", "selected", "disabled") if k in given]
+            on: list[str] = [k for k in ("checked", "selected", "disabled") if k in given]
             on += ["pressed"] if given.get("aria-pressed") == "true" else []
             held = given.get("value") if tag == "input" and given.get("type") != "checkbox" else None
             self.parts.append(f" [{' '.join(filter(None, (given.get('name'), held, *on)))}] ")
