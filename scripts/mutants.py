@@ -37,7 +37,7 @@ PARTS: dict[str, tuple[tuple[str, ...], tuple[str, ...]]] = {
     "words": (("sentence", "ruler", "words", "forecast_words", "remarks", "texts"),
               ("tests/core/test_verdict.py", "tests/core/test_texts.py", "tests/drawing/test_drawings.py")),
     "planning": (("policies", "policy", "interval_table", "shop_table", "outlook", "hindsight", "season", "use", "use_log", "use_typed", "timeline"),
-                 ("tests/core/test_policies.py", "tests/core/test_use.py", "tests/core/test_forecasting.py", "tests/core/test_sums.py",
+                 ("tests/core/test_policies.py", "tests/core/test_use.py", "tests/core/test_use_whole.py", "tests/core/test_forecasting.py", "tests/core/test_sums.py",
                   "tests/web/test_outlook.py")),
     "diagnosis": (("diagnosis/*",), ("tests/core/test_diagnosis.py", _EDGES, "tests/core/test_sheet.py")),
     "forecast": (("forecast/batch", "forecast/case", "forecast/crossing", "forecast/deviations", "forecast/grid", "forecast/laying", "forecast/model",

@@ -1,0 +1,153 @@
+"""Counters, rates, seasons, tables and past forecasts: what each of many logs and sets comes to is held whole."""
+
+from collections.abc import Callable, Sequence
+from dataclasses import asdict, replace
+from datetime import date, datetime, timedelta
+
+from norvash.core.hindsight import Outcome, reached, scores
+from norvash.core.interval_table import IntervalTable
+from norvash.core.limits import Limit
+from norvash.core.rules.book import MotorRules
+from norvash.core.season import Season, Window, season_of, weeks_ahead
+from norvash.core.shop_table import shop_table
+from norvash.core.state import BrushSet
+from norvash.core.timeline import date_marks, use_on
+from norvash.core.use import Counted, Rate, daily_rate, day_of, rate_of_use, rate_sd, read_counter, read_increment
+from norvash.core.use_log import Entry
+from norvash.errors import NeedsAnswer, NorvashError
+from states import T0, a_round
+from whole import assert_nothing_moved
+
+DAY = datetime(2026, 3, 2, 12)
+NOW = DAY + timedelta(days=400)
+
+
+def log(*values: tuple[float, float, float]) -> list[Entry]:
+    """Return a log from (day, total, counter)."""
+    return [Entry(DAY + timedelta(days=d), total, counter) for d, total, counter in values]
+
+
+WEEKLY = log((0, 100, 1100), (7, 120, 1120), (14, 140, 1140))
+SUMMERS = [Entry(datetime(2024, 1, 1) + timedelta(days=7 * w), u, u) for w, u in enumerate(
+    [10.0 * sum(18 <= x % 52 < 40 for x in range(w)) for w in range(130)])]  # fmt: skip
+CLOSED = Window("w", "summer closing", date(2024, 2, 29), date(2024, 3, 14), True, "")
+
+
+def said(job: Callable[[], Counted]) -> object:
+    """Return what a counter comes to, or what is asked or refused."""
+    try:
+        return job()
+    except NeedsAnswer as asks:
+        return [asks.problem, [key for key, _ in asks.choices], asks.likely]
+    except NorvashError as error:
+        return [error.problem, error.remedy, error.field]
+
+
+def counters(rules: MotorRules) -> list[object]:
+    """Return what counters and amounts of use come to."""
+    made: list[object] = []
+    for value, day, answer in ((1160, 21, ""), (1130, 10, ""), (90, -7, ""), (3, 21, ""), (3, 21, "rolled over"), (3, 21, "replaced"),
+                               (3, 21, "reset"), (1130, 16, ""), (1145, 5, ""), (9000, 21, ""), (1120, 3, "")):  # fmt: skip
+        at = DAY + timedelta(days=day)
+        made.append(
+            said(lambda value=value, at=at, answer=answer: read_counter(value, at, NOW, WEEKLY, "hours", rules, answer))
+        )
+    for value, day, entries in (
+        (6, 21, WEEKLY),
+        (0, 21, WEEKLY),
+        (-1, 21, WEEKLY),
+        (6, 10, WEEKLY),
+        (6, 21, []),
+        (800, 21, WEEKLY),
+    ):
+        at = DAY + timedelta(days=day)
+        made.append(
+            said(lambda value=value, at=at, entries=entries: read_increment(value, at, NOW, entries, "hours", rules))
+        )
+    return made
+
+
+def rates(rules: MotorRules) -> list[object]:
+    """Return rates of use, their doubt, and where days fall on the axis of use and back."""
+    made: list[object] = [daily_rate(x) for x in (WEEKLY, WEEKLY[:1], WEEKLY[:1] * 2, SUMMERS)]
+    window = Season(frozenset(range(1, 13)), (CLOSED,), "closed")
+    for entries in (WEEKLY, WEEKLY[:1], SUMMERS, log((0, 100, 100), (3, 105, 105)), log((0, 100, 100), (40, 100, 100))):
+        for declared in (None, 12.0):
+            for season in (None, window):
+                rate = rate_of_use(entries, declared, rules, season)
+                made.append(
+                    [
+                        declared,
+                        season is not None,
+                        rate and [rate.per_week, rate.weeks, rate.logged_units, rate.words, rate_sd(rate, 9.0)],
+                    ]
+                )
+                if rate is not None:
+                    days = [
+                        use_on(entries[-1].at.date() + timedelta(days=d), entries, rate)
+                        for d in (-900, -5, 0, 3, 80, 400)
+                    ]
+                    made.append([*days, day_of(entries[-1].total_units + 300, entries[-1], rate)])
+    low, high = WEEKLY[0].total_units, 2000.0
+    made.append(date_marks(low, high, tuple(WEEKLY), Rate(20.0, 9.0, 180.0, None, window)))
+    return made
+
+
+def seasons(rules: MotorRules) -> list[object]:
+    """Return seasons declared, learned and by windows."""
+    made: list[object] = []
+    tries: Sequence[tuple[str, Sequence[Entry], tuple[Window, ...]]] = (
+        ("9-6", WEEKLY, ()), ("", SUMMERS, ()), ("", SUMMERS[:90], (CLOSED,)), ("", WEEKLY, (CLOSED,)), ("", WEEKLY, ()),
+        ("", SUMMERS[:105], (replace(CLOSED, yearly=False),)),
+    )  # fmt: skip
+    for declared, entries, windows in tries:
+        found = season_of(declared, entries, windows, "under stage", rules)
+        made.append(
+            found
+            and [
+                sorted(found.months),
+                found.words,
+                found.pattern(date(2026, 1, 5)),
+                found.active_days(date(2026, 2, 20), date(2028, 3, 20)),
+            ]
+        )
+    pattern = [1.0, 0.5, 0.0, 1.0]
+    return [*made, *(weeks_ahead(x, pattern) for x in (0.0, 0.25, 1.0, 1.5, 1.6, 2.5, 2.6, 7.5, 8.0, 20.0))]
+
+
+def sets() -> list[object]:
+    """Return when sets reached their limit, and how past forecasts scored."""
+    limit = Limit(8.0, "maker", "maker's figure", 0.0)
+    tries = {
+        "passed between rounds": (a_round(10, 18, 19), a_round(20, 7, 16)),
+        "passed at once": (a_round(10, 7, 19),),
+        "near it": (a_round(10, 14, 19), a_round(20, 9, 16)),
+        "near it, three rounds": (a_round(5, 18, 19), a_round(10, 14, 19), a_round(15, 11, 19), a_round(20, 9, 16)),
+        "far from it": (a_round(10, 18, 19), a_round(20, 15, 16)),
+        "one round near it": (a_round(20, 9, 16),),
+        "measured at fitting": (a_round(0, 21.5, 21.9, kind="fitting"), a_round(20, 7, 16)),
+    }
+    made: list[object] = [
+        [name, known, reached(BrushSet(1, T0, 0.0, known, T0, 500.0, "planned", rounds), limit, 22.0)]
+        for name, rounds in tries.items()
+        for known in (True, False)
+    ]
+    outcomes = [
+        Outcome("X", 1, n % 7 + 1, 100.0, 200.0, 240.0, 300.0, 400.0, 450.0, 190.0 + 20 * (n % 6), 210.0 + 40 * (n % 5))
+        for n in range(40)
+    ]
+    return [*made, *([s, s.spread] for s in scores(outcomes))]
+
+
+def tables(rules: MotorRules) -> list[object]:
+    """Return a table that the shop makes for itself, and what tables answer."""
+    shop = shop_table(22.0, 8.0, 2, 900.0, (), 0.05, rules)
+    short = shop_table(22.0, 8.0, 4, 14.0, (), 0.05, rules)
+    one = IntervalTable((0.0, 100.0), (12.0,), ((50.0,), (80.0,)), "length", 60.0)
+    looks = [one.look_up(u, mm) for u in (0.0, 99.0, 100.0, 500.0) for mm in (20.0, 12.0, 11.9)]
+    return [asdict(shop), asdict(short), *looks]
+
+
+def test_nothing_moves_in_use_and_planning(rules: MotorRules) -> None:
+    answers = [*counters(rules), *rates(rules), *seasons(rules), *sets(), *tables(rules)]
+    assert_nothing_moved("use_answers.json", answers, rel=1e-3)
