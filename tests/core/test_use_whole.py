@@ -117,7 +117,7 @@ def seasons(rules: MotorRules) -> list[object]:
 
 def sets() -> list[object]:
     """Return when sets reached their limit, and how past forecasts scored."""
-    limit = Limit(8.0, "maker", "maker's figure", 0.0)
+    limit = Limit(8.0, "maker", False, "limit.share")
     tries = {
         "passed between rounds": (a_round(10, 18, 19), a_round(20, 7, 16)),
         "passed at once": (a_round(10, 7, 19),),
