@@ -3,6 +3,7 @@
 from collections.abc import Callable, Sequence
 from dataclasses import asdict, replace
 from datetime import date, datetime, timedelta
+from functools import partial
 
 from norvash.core.hindsight import Outcome, reached, scores
 from norvash.core.interval_table import IntervalTable
@@ -45,26 +46,20 @@ def said(job: Callable[[], Counted]) -> object:
 
 def counters(rules: MotorRules) -> list[object]:
     """Return what counters and amounts of use come to."""
-    made: list[object] = []
-    for value, day, answer in ((1160, 21, ""), (1130, 10, ""), (90, -7, ""), (3, 21, ""), (3, 21, "rolled over"), (3, 21, "replaced"),
-                               (3, 21, "reset"), (1130, 16, ""), (1145, 5, ""), (9000, 21, ""), (1120, 3, "")):  # fmt: skip
-        at = DAY + timedelta(days=day)
-        made.append(
-            said(lambda value=value, at=at, answer=answer: read_counter(value, at, NOW, WEEKLY, "hours", rules, answer))
-        )
-    for value, day, entries in (
+    shown = ((1160, 21, ""), (1130, 10, ""), (90, -7, ""), (3, 21, ""), (3, 21, "rolled over"), (3, 21, "replaced"), (3, 21, "reset"),
+             (1130, 16, ""), (1145, 5, ""), (9000, 21, ""), (1120, 3, ""))  # fmt: skip
+    ran: tuple[tuple[float, int, list[Entry]], ...] = (
         (6, 21, WEEKLY),
         (0, 21, WEEKLY),
         (-1, 21, WEEKLY),
         (6, 10, WEEKLY),
         (6, 21, []),
         (800, 21, WEEKLY),
-    ):
-        at = DAY + timedelta(days=day)
-        made.append(
-            said(lambda value=value, at=at, entries=entries: read_increment(value, at, NOW, entries, "hours", rules))
-        )
-    return made
+    )
+    return [
+        *(said(partial(read_counter, x, DAY + timedelta(days=d), NOW, WEEKLY, "hours", rules, a)) for x, d, a in shown),
+        *(said(partial(read_increment, x, DAY + timedelta(days=d), NOW, e, "hours", rules)) for x, d, e in ran),
+    ]
 
 
 def rates(rules: MotorRules) -> list[object]:
