@@ -33,6 +33,11 @@ SHAPES = {
     "by wear lines": worn(160, (0.3, 0.6), sd=1.2),
     "by eye": worn(160, (0.3,), sd=1.3),
     "three ages": replace(worn(160, (0.4, 0.6)), fitted=(0.0, 0.0, 40.0, 80.0)),
+    "all renewed at once, later": replace(worn(160, (0.4, 0.6)), fitted=(40.0,) * 4),
+    "a carbon as thin as paper": Case(0.8, 0.3, 1, 40.0, (Visit(20.0, 0.02, (0.6,)),)),
+    "one brush jumps": replace(
+        worn(160, (0.2, 0.4, 0.6)), visits=(*worn(160, (0.2, 0.4)).visits, Visit(96, 0.05, (6.5, 9.0, 8.9, 9.1)))
+    ),
     "no use known": replace(worn(160, (0.4,)), usage=Usage()),
     "never runs": replace(worn(160, (0.4,)), usage=Usage(40, 80, 2.0, (0.0,) * 52)),
     "only the shortest recorded": replace(worn(160, (0.4,), brushes=1), shortest_of=4),

@@ -140,6 +140,11 @@ GOOD: dict[str, Any] = {
 BAD: dict[str, tuple[dict[str, Any], str]] = {
     "limit over new": ({"limit_mm": 20}, "limit_mm"),
     "not a number": ({"new_length_mm": float("nan")}, "new_length_mm"),
+    "longer than a mast": ({"new_length_mm": 10000.5}, "new_length_mm"),
+    "a limit far below nothing": ({"limit_mm": -10000.5}, "limit_mm"),
+    "no brush": ({"brushes": 0}, "brushes"),
+    "more use than there is": ({"visits": [{"use": 1e9 + 1, "sigma_mm": 0.1, "lengths_mm": [9, 9]}]}, "use"),
+    "as unsure as a fence": ({"visits": [{"use": 9, "sigma_mm": 100.5, "lengths_mm": [9, 9]}]}, "sigma_mm"),
     "letters": ({"new_length_mm": "16"}, "new_length_mm"),
     "no life": ({"expected_life": 0}, "expected_life"),
     "too many brushes": ({"brushes": 41}, "brushes"),

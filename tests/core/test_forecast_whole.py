@@ -1,6 +1,6 @@
 """What is forecast for every shape of set is held whole, so that nothing in the arithmetic moves unseen.
 
-Held to a thousandth: machines differ in the last digits of their exponentials.
+Held to three parts in ten thousand: machines differ in the last digits of their exponentials.
 """
 
 from dataclasses import asdict, replace
@@ -74,4 +74,4 @@ def test_nothing_moves_in_a_forecast(rules: MotorRules) -> None:
         {"shape": name, **plain_of(made)} for name, made in zip(SHAPES, forecasts(list(SHAPES.values())), strict=True)
     ]
     cases = [plain_of(made) for made in forecasts([plain_case(c) for c in CASES])]
-    assert_nothing_moved("forecast_answers.json", [*whole_answers(rules), *shapes, *cases], rel=1e-3)
+    assert_nothing_moved("forecast_answers.json", [*whole_answers(rules), *shapes, *cases], rel=3e-4)
