@@ -8,6 +8,7 @@ from norvash.core.commutator.bars import read_map
 from norvash.core.commutator.map_says import Wound, read_bar_map
 from norvash.core.commutator.run_out import judge_run_out
 from norvash.core.rules.book import MotorRules
+from norvash.errors import InputError
 from whole import assert_nothing_moved
 
 MAPS: list[tuple[int, str, dict[str, Any]]] = [
@@ -23,15 +24,62 @@ MAPS: list[tuple[int, str, dict[str, Any]]] = [
     (93, "burnt 4, 27, 50, 73", {"poles": 8, "winding": "wave"}),
     (24, "dark 1-12, 14-24", {}),
     (30, "flat 29-30, 1-9; dirty-slot 3", {"slots": 15}),
+    (87, "burnt 1, 2, 44, 45", {"poles": 4, "winding": "wave", "pitch": 43}),
+    (87, "burnt 3, 46", {"poles": 4, "winding": "wave", "pitch": 43}),
+    (87, "burnt 3, 46", {"poles": 4, "winding": "lap"}),
+    (60, "burnt 7, 17, 33", {"poles": 6, "arms": (0.0, 60.0, 156.0)}),
+    (60, "burnt 8, 17, 33", {"poles": 6, "arms": (0.0, 60.0, 156.0)}),
+    (60, "burnt 7", {"poles": 4, "arms": (0.0,)}),
+    (60, "burnt 3, 9, 22, 35, 51", {"poles": 4}),
+    (60, "burnt 3, 18, 34, 50", {"poles": 4, "slots": 30}),
+    (96, "burnt 1-3, 25-27, 49-51, 73-75", {"poles": 4, "winding": "lap", "covered": 4.5}),
+    (96, "burnt 1, 25, 49, 73", {"poles": 4, "winding": "lap", "covered": 1.8}),
+    (96, "burnt 1-2, 25-26, 49-50, 73-74", {"poles": 4, "winding": "lap", "covered": 2.0}),
+    (96, "burnt 1-3, 25-27, 49-51, 73-75", {"poles": 4, "winding": "lap"}),
+    (72, "burnt " + ", ".join(str(b) for b in range(1, 73, 2)), {"poles": 4, "slots": 36}),
+    (72, "dark " + ", ".join(str(b) for b in range(1, 73, 4)), {"poles": 4}),
+    (72, "dark " + ", ".join(str(b) for b in range(1, 73, 18)), {"poles": 4}),
+    (20, "burnt 1-13", {}),
+    (20, "dark 1-12", {}),
+    (20, "dark 1-13", {}),
+    (20, "burnt 1-5", {}),
+    (20, "burnt 1-6", {}),
+    (24, "raised 9", {}),
+    (24, "loose 9; raised 10", {}),
+    (24, "burnt-leading 24; burnt-trailing 1", {}),
+    (24, "burnt-leading 1; burnt-trailing 24", {}),
+    (24, "burnt-leading 5", {}),
+    (24, "flat 4-15", {}),
+    (24, "flat 4-14", {}),
+    (24, "threaded 3-9; streaked 12", {}),
+    (24, "even 1-24", {}),
+    (24, "", {}),
 ]  # fmt: skip
 TURN = [2 * pi * i / 24 for i in range(24)]
-CIRCLES = [
+CIRCLES: list[tuple[list[float | None], bool]] = [
     ([0.06 * cos(t - 1) + 0.001 * cos(7 * t) for t in TURN], True),
     ([0.02 * cos(2 * t - 1) + 0.004 * sin(t) for t in TURN], True),
     ([0.03 if i == 7 else -0.02 if i == 23 else 0.001 * i for i in range(24)], True),
     ([0.001 * i for i in range(24)], True),
     ([0.0001 * (i % 5) for i in range(24)], False),
+    ([None if i in (0, 5, 12) else 0.04 * cos(t) for i, t in enumerate(TURN)], True),
+    ([None if i in (6, 23) else 0.05 if i == 7 else 0.01 * sin(t) for i, t in enumerate(TURN)], True),
+    ([-0.03 if i in (7, 8) else 0.002 * sin(t) for i, t in enumerate(TURN)], True),
+    ([0.2 * cos(t) + (0.03 if i == 5 else 0.0) for i, t in enumerate(TURN)], True),
+    ([None if i % 4 == 0 else 0.01 * sin(t) for i, t in enumerate(TURN)], False),
+    ([None if i % 3 == 0 else 0.01 * sin(t) for i, t in enumerate(TURN)], False),
+    ([0.01] * 7, False),
 ]
+# Surface speeds at the edges of their bands, and where one of the two is not known.
+SPEEDS: tuple[tuple[float | None, float | None], ...] = (
+    (None, None),
+    (100.0, None),
+    (None, 1500.0),
+    (100.0, 1909.86),
+    (100.0, 1910.0),
+    (200.0, 4000.0),
+    (400.0, 2400.0),
+)
 BARS: list[tuple[list[float | None], Armature]] = [
     ([1.0 + 0.001 * (i % 3) + (0.9 if i in (4, 16) else 0.0) for i in range(24)], Armature(24, 2, "wave", 11)),
     ([1.0 - (0.7 if i in (4, 5) else 0.0) for i in range(29)], Armature(29, 2, "wave", 14)),
@@ -41,12 +89,33 @@ BARS: list[tuple[list[float | None], Armature]] = [
 ]
 
 
+def read(text: str, bars: int, wound: dict[str, Any], rules: MotorRules) -> str:
+    """Return to the letter what is read from a map, with the bars of each saying."""
+    found = read_bar_map(read_map(text, bars), Wound(bars, **wound), rules)
+    said = [f"{s.words} [{s.finding}] {s.bars} {' '.join(s.rules)}" for s in found.sayings]
+    return "\n".join([text, found.pattern, str(found.spots), found.bar_test, *said])
+
+
+def circled(
+    readings: list[float | None], per_bar: bool, speed: tuple[float | None, float | None], rules: MotorRules
+) -> object:
+    """Return how a circle of readings is judged, its sentence to the letter, or why it is not."""
+    try:
+        found = judge_run_out(readings, per_bar, *speed, rules)
+    except InputError as refused:
+        return f"{refused.problem} {refused.remedy}"
+    return [found, found.words.split(" ")]
+
+
 def whole_answers(rules: MotorRules) -> list[object]:
     maps = [(read_map(text, bars), Wound(bars, **wound)) for bars, text, wound in MAPS]
     return [
         *(read_bar_map(shown, wound, rules) for shown, wound in maps),
-        *(judge_run_out(xs, per_bar, 100, 1500, rules) for xs, per_bar in CIRCLES),
+        *(read(text, bars, wound, rules) for bars, text, wound in MAPS),
+        *(circled(xs, per_bar, (100, 1500), rules) for xs, per_bar in CIRCLES),
+        *(circled(*CIRCLES[0], speed, rules) for speed in SPEEDS),
         *(judge_bar_test(ohms, armature, 0.001, rules, fine=fine) for ohms, armature in BARS for fine in (False, True)),
+        *(f.words for ohms, armature in BARS for f in judge_bar_test(ohms, armature, 0.001, rules).faults),
     ]
 
 
