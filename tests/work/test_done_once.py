@@ -7,12 +7,12 @@ from pathlib import Path
 
 import pytest
 
-from conftest import Shop
+from conftest import Shop, new_motor
 from norvash.bench.fleet import PERSON, make_fleet
 from norvash.errors import Conflict
 from norvash.store import rounds, rules, standings
 from norvash.store.database import Connection, connect, transaction
-from norvash.work import measuring, standing
+from norvash.work import measuring, registering, standing
 from norvash.work.acting import Act
 from norvash.work.context import Context
 from norvash.work.logging_use import log_use
@@ -20,7 +20,7 @@ from norvash.work.measuring import note, record
 from norvash.work.motor_types import save_type
 from norvash.work.new_set import fit_new_set, renew_brushes
 from norvash.work.opening import open_sheet
-from norvash.work.registering import change_figures
+from norvash.work.registering import add_motor, change_figures
 from norvash.work.ruling import set_rule
 from norvash.work.sheets import enter, undo
 from norvash.work.signing import sign
@@ -141,6 +141,17 @@ def test_a_reading_made_meanwhile_is_still_a_conflict(
         record(shop.conn, shop.act(), sheet, 1, "20.1")
     assert [r.typed for r in rounds.list_readings(shop.conn, sheet).values()] == ["20.4"]
     assert shop.conn.in_transaction is False
+
+
+def test_a_tag_that_is_taken_meanwhile_is_refused_at_its_field(
+    shop: Shop, other: Connection, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    first = Act("meanwhile-added", "person-of-test", shop.now)
+    monkeypatch.setattr(registering, "foresee", Watched(lambda: add_motor(other, first, new_motor(tag="x 1"))))
+    with pytest.raises(Conflict, match="The tag x 1 is in use") as caught:
+        shop.motor(tag="X-1")
+    assert caught.value.field == "tag"
+    assert [m.tag for m in standings.find_motors(shop.conn, "", "", 9, 0)] == ["x 1"]
 
 
 def test_after_a_rule_changes_motors_are_judged_in_steps_that_let_others_write(

@@ -99,6 +99,10 @@ class _Added(Prepared):
 
     judged: Judged
 
+    def stands(self, conn: Connection, own: int = 0) -> bool:
+        """Tell whether nothing has moved, and nobody has taken the tag."""
+        return super().stands(conn, own) and motors.find_tagged(conn, self.context.motor.tag) is None
+
 
 def _checked(
     conn: Connection, act: Act, given: NewMotor, errors: Errors
