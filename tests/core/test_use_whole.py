@@ -8,6 +8,9 @@ from functools import partial
 from norvash.core.hindsight import Outcome, reached, scores
 from norvash.core.interval_table import IntervalTable
 from norvash.core.limits import Limit
+from norvash.core.outlook import propose
+from norvash.core.policies import dues, earliest, look_due, overdue, runs_left
+from norvash.core.policy import Policy
 from norvash.core.rules.book import MotorRules
 from norvash.core.season import Season, Window, season_of, weeks_ahead
 from norvash.core.shop_table import shop_table
@@ -16,7 +19,7 @@ from norvash.core.timeline import date_marks, use_on
 from norvash.core.use import Counted, Rate, daily_rate, day_of, rate_of_use, rate_sd, read_counter, read_increment
 from norvash.core.use_log import Entry
 from norvash.errors import NeedsAnswer, NorvashError
-from states import T0, a_round
+from states import FITTED, T0, TODAY, a_round, state
 from whole import assert_nothing_moved
 
 DAY = datetime(2026, 3, 2, 12)
@@ -46,8 +49,20 @@ def said(job: Callable[[], Counted]) -> object:
 
 def counters(rules: MotorRules) -> list[object]:
     """Return what counters and amounts of use come to."""
-    shown = ((1160, 21, ""), (1130, 10, ""), (90, -7, ""), (3, 21, ""), (3, 21, "rolled over"), (3, 21, "replaced"), (3, 21, "reset"),
-             (1130, 16, ""), (1145, 5, ""), (9000, 21, ""), (1120, 3, ""))  # fmt: skip
+    shown = (
+        (1160, 21, ""),
+        (1130, 10, ""),
+        (90, -7, ""),
+        (3, 21, ""),
+        (3, 21, "rolled over"),
+        (3, 21, "replaced"),
+        (3, 21, "reset"),
+        (1130, 16, ""),
+        (1145, 5, ""),
+        (9000, 21, ""),
+        (1120, 3, ""),
+    )
+    high = log((0, 100, 9900), (7, 120, 9970), (14, 140, 9990))  # fmt: skip
     ran: tuple[tuple[float, int, list[Entry]], ...] = (
         (6, 21, WEEKLY),
         (0, 21, WEEKLY),
@@ -56,7 +71,11 @@ def counters(rules: MotorRules) -> list[object]:
         (6, 21, []),
         (800, 21, WEEKLY),
     )
+    fallen = ((5, 21, "rolled over"), (5, 21, ""), (60, 21, ""), (20, 21, ""), (20, 15, ""), (0, 21, ""), (5, 60, ""))
+    many = ((30, 21, "starts"), (200 * 96, 21, "starts"), (400 * 96, 21, "starts"))
     return [
+        *(said(partial(read_counter, x, DAY + timedelta(days=d), NOW, high, "hours", rules, a)) for x, d, a in fallen),
+        *(said(partial(read_increment, x, DAY + timedelta(days=d), NOW, WEEKLY, u, rules)) for x, d, u in many),
         *(said(partial(read_counter, x, DAY + timedelta(days=d), NOW, WEEKLY, "hours", rules, a)) for x, d, a in shown),
         *(said(partial(read_increment, x, DAY + timedelta(days=d), NOW, e, "hours", rules)) for x, d, e in ran),
     ]
@@ -91,9 +110,10 @@ def rates(rules: MotorRules) -> list[object]:
 def seasons(rules: MotorRules) -> list[object]:
     """Return seasons declared, learned and by windows."""
     made: list[object] = []
+    overlapping = (CLOSED, replace(CLOSED, first_on=date(2024, 3, 14), last_on=date(2024, 4, 2)))
     tries: Sequence[tuple[str, Sequence[Entry], tuple[Window, ...]]] = (
         ("9-6", WEEKLY, ()), ("", SUMMERS, ()), ("", SUMMERS[:90], (CLOSED,)), ("", WEEKLY, (CLOSED,)), ("", WEEKLY, ()),
-        ("", SUMMERS[:105], (replace(CLOSED, yearly=False),)),
+        ("2", WEEKLY, ()), ("12-1, 5", WEEKLY, ()), ("", WEEKLY, overlapping), ("", SUMMERS[:105], (replace(CLOSED, yearly=False),)),
     )  # fmt: skip
     for declared, entries, windows in tries:
         found = season_of(declared, entries, windows, "under stage", rules)
@@ -108,6 +128,40 @@ def seasons(rules: MotorRules) -> list[object]:
         )
     pattern = [1.0, 0.5, 0.0, 1.0]
     return [*made, *(weeks_ahead(x, pattern) for x in (0.0, 0.25, 1.0, 1.5, 1.6, 2.5, 2.6, 7.5, 8.0, 20.0))]
+
+
+def plans(rules: MotorRules) -> list[object]:
+    """Return what policies ask for, what comes first, and the day that is proposed for a change."""
+    own = {**FITTED, "depth_new_mm": 20.0, "depth_constant_mm": 42.0}
+    table = {"rows": (0.0, 200.0, 350.0), "columns_mm": (22.0, 25.0, 28.0), "cells": ((90, 60, 20), (120, 80, 40), (150, 90, 50)),
+             "quantity": "depth", "longest": None}  # fmt: skip
+    lengths = {**table, "columns_mm": (20.0, 16.0, 14.0), "quantity": "length", "longest": 100.0}
+    policies = [Policy("p1", "interval", "card", {"every": 120.0}), Policy("p2", "range", "manual", {"low": 200.0, "high": 300.0}),
+                Policy("p3", "table", "by depth", table), Policy("p4", "table", "by length", lengths)]  # fmt: skip
+    yearly = Policy("p5", "calendar", "yearly", {"months": 12})
+    motors = {
+        "worn": state(a_round(10, 18, 19), a_round(20, 15, 16), own=own), "fitted later": replace(
+            state(a_round(20, 15, 16), own=own), sets=(replace(state(a_round(20, 15, 16)).current, fitted_units=100.0),)),
+        "beyond the table": state(a_round(20, 9, 16), own=own), "not linked": state(a_round(20, 15, 16)),
+        "not measured": state(own=own), "no use known": replace(state(a_round(20, 15, 16), own=own), rate=None),
+        "incomplete": state(a_round(20, 15, None), own=own), "hard": state(a_round(20, 15, 16), own={**own, "conditions": "dusty"}),
+    }  # fmt: skip
+    made: list[object] = []
+    for name, motor in motors.items():
+        for chosen in (policies, [yearly], [], policies[:2]):
+            found = dues(motor, chosen, rules)
+            days = [look_due(d, motor, TODAY) for d in found], [overdue(d, motor, TODAY) for d in found]
+            made.append([name, [[d, d.why.split(" ")] for d in found], earliest(found), *days])
+    windows = (CLOSED, Window("x", "strike week", date(2026, 5, 4), date(2026, 5, 10), False, "under stage"),
+               Window("y", "elsewhere", date(2026, 6, 1), date(2026, 6, 9), True, "roof"))  # fmt: skip
+    for early in (date(2026, 3, 5), date(2026, 5, 4), date(2026, 5, 6), date(2026, 5, 11), date(2026, 9, 1)):
+        for today in (date(2026, 2, 1), date(2026, 4, 29), date(2026, 5, 10), early - timedelta(days=7)):
+            found_day = propose(early, windows, "under stage left", today)
+            made.append([found_day, found_day.words.split(" ")])
+    return [
+        *made,
+        *(runs_left(left, run) for left, run in ((377.0, 8.0), (16.0, 8.0), (15.99, 8.0), (-3.0, 8.0), (0.3, 0.1))),
+    ]
 
 
 def sets() -> list[object]:
@@ -144,5 +198,5 @@ def tables(rules: MotorRules) -> list[object]:
 
 
 def test_nothing_moves_in_use_and_planning(rules: MotorRules) -> None:
-    answers = [*counters(rules), *rates(rules), *seasons(rules), *sets(), *tables(rules)]
+    answers = [*counters(rules), *rates(rules), *seasons(rules), *plans(rules), *sets(), *tables(rules)]
     assert_nothing_moved("use_answers.json", answers, rel=1e-3)
