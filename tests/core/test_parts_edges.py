@@ -24,10 +24,10 @@ def about(value: float) -> Any:
 INSULATION = {
     "just enough": (2.0, None, 2.0, None, False, True, False, "fit", 2.0),
     "just too little": (1.999, None, 2.0, None, False, False, False, "stop", 1.999),
-    "warm, judged at 40 °C": (1.0, 60.0, 2.0, None, True, True, False, "fit", 4.0),
-    "cold, judged at 40 °C": (10.0, 20.0, 5.0, None, True, False, False, "stop", 2.5),
+    "warm, judged at 40 degrees": (1.0, 60.0, 2.0, None, True, True, False, "fit", 4.0),
+    "cold, judged at 40 degrees": (10.0, 20.0, 5.0, None, True, False, False, "stop", 2.5),
     "cold, judged as measured": (10.0, 20.0, 5.0, None, False, True, False, "fit", 10.0),
-    "no temperature at 40 °C": (6.0, None, 5.0, None, True, True, False, "fit", 6.0),
+    "no temperature at 40 degrees": (6.0, None, 5.0, None, True, True, False, "fit", 6.0),
     "a third of last time": (10.0, 40.0, 5.0, 30.0, True, True, False, "fit", 10.0),
     "under a third of last time": (9.9, 40.0, 5.0, 30.0, True, True, True, "watch", 9.9),
     "fallen and too little": (3.0, 40.0, 5.0, 30.0, True, False, True, "stop", 3.0),

@@ -56,7 +56,7 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
     "too little copper": ({"track-d": "93.7"}, "copper.under", "under its least of 93.90 mm"),
     "shallow slots": ({"slot-depth": "0.3"}, "slot.shallow", "0.30 mm"),
     "a file was used": ({"surface-with": "file"}, "surface.emergency", ""),
-    "insulation at 40 °C": ({"insulation-mohm": "12", "insulation-c": "20"}, "insulation.low", "3 MΩ at 40 °C"),
+    "insulation at 40 degrees": ({"insulation-mohm": "12", "insulation-c": "20"}, "insulation.low", "3 MΩ at 40 °C"),
     "polarization": ({"insulation-mohm": "100", "insulation-10": "120", "insulation-c": "40"}, "polarization.low", "1.20"),
     "field coils": ({"coils": "41.2; 40.8; 38.1; 41", "coils-c": "24"}, "windings.short", "field coil 3"),
     "growler": ({"growler": "fail", "growler-slots": "slot 4 and 11-12"}, "windings.growler", "slots 4, 11 and 12 answer"),
