@@ -43,7 +43,7 @@ PARTS: dict[str, tuple[tuple[str, ...], tuple[str, ...]]] = {
     "forecast": (("forecast/batch", "forecast/case", "forecast/crossing", "forecast/deviations", "forecast/grid", "forecast/laying", "forecast/model",
                   "forecast/plain", "forecast/prior", "forecasting"),
                  ("tests/core/test_forecast.py", "tests/core/test_forecast_whole.py", "tests/core/test_forecasting.py", _EDGES)),
-    "sheet": (("sheet/*",), ("tests/core/test_sheet.py", "tests/work/test_sheets.py", "tests/work/test_copper_jobs.py", "tests/web/test_whole_pages.py")),
+    "sheet": (("sheet/*",), ("tests/core/test_sheet.py", "tests/work/test_sheets.py", "tests/work/test_copper_jobs.py", "tests/core/test_sheet_whole.py")),
     "sums": (("sums/*",), ("tests/core/test_sums.py",)),
     "rules": (("rules/book", "quantities", "figures", "positions", "classes", "past_set", "simulation", "gauge_line"),
               ("tests/core/test_quantities.py", "tests/core/test_readings.py", "tests/core/test_carbon.py", "tests/core/test_sums.py", "tests/core/test_verdict.py",

@@ -1,0 +1,141 @@
+"""All that follows from many small sheets, to the letter: judgements, findings, gates, rail, what is open, what is said."""
+
+from collections.abc import Iterator
+from typing import Any
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sentence import verdict
+from norvash.core.sheet.before import judge_before
+from norvash.core.sheet.bringing import what_to_bring
+from norvash.core.sheet.deciding import matters
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.gates import GATES
+from norvash.core.sheet.geometry import geometry
+from norvash.core.sheet.insulated import coils_now, heat_now, index_now, insulation_now, slots_on_growler
+from norvash.core.sheet.keeping import stays
+from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
+from norvash.core.sheet.progress import progress
+from norvash.core.sheet.saying import sheet_says
+from norvash.core.sheet.sheet import Sheet, gate
+from norvash.core.sheet.signing import holds
+from norvash.core.sheet.voices import voices
+from norvash.core.state import MotorState
+from norvash.core.verdict import findings
+from small_sheets import BEFORE, SPRUNG, VOICES, about_before, facts, sheet
+from states import TODAY, a_round, foreseen, state
+from whole import assert_no_word_moved
+
+COPPER = facts("industrial", 4, thickness_mm=12.5, width_mm=25.0, commutator_d_mm=120.0, commutator_d_min_mm=110.0, bars=24.0, armature_slots=12.0,
+               rated_a=38.0, rated_v=220.0, rated_rpm=1500.0, slot_width_mm=0.8, holder_gap_mm=2.5, grade_family="electrographite",
+               end_float_low_mm=0.1, end_float_high_mm=0.3, air_gap_mm=1.0, spring_rate_n_per_mm=0.2)  # fmt: skip
+MAGNETS = facts(
+    "starter", 4, construction="permanent-magnet", noload_rpm=3000.0, noload_a=60.0, mass_kg=40.0, rated_v=12.0
+)
+TRUE = ";".join(f"{0.02 + 0.001 * (i % 5):.3f}" for i in range(24))
+OVAL = ";".join(f"{0.02 + 0.09 * (i % 12 < 6):.3f}" for i in range(24))
+OHMS = ";".join("1.9" if i == 7 else "1.0" for i in range(24))
+PARTS: dict[str, tuple[Facts, dict[str, Any]]] = {
+    "insulation warm and low": (COPPER, {"insulation_mohm": 0.9, "insulation_c": 60.0, "insulation_10": 1.0}),
+    "insulation good, index middling": (COPPER, {"insulation_mohm": 80.0, "insulation_c": 25.0, "insulation_10": 130.0}),
+    "coils even": (COPPER, {"coils": "1.00;1.01;0.99;1.00"}), "one coil off": (COPPER, {"coils": "1.00;1.01;0.8;1.00", "coils_c": 40.0}),
+    "heated": (COPPER, {"cold_ohm": 1.0, "cold_c": 20.0, "hot_ohm": 1.3, "air_c": 25.0}), "heated, air not known": (COPPER, {"cold_ohm": 0.9, "cold_c": 20.0, "hot_ohm": 1.3}),
+    "cold not known": (COPPER, {"cold_c": 20.0, "hot_ohm": 1.3}), "its warmth not known": (COPPER, {"cold_ohm": 0.9, "hot_ohm": 1.3}), "hot not known": (COPPER, {"cold_ohm": 0.9, "cold_c": 20.0}),
+    "growler": (COPPER, {"growler": "fail", "growler_slots": "3-5, 9"}), "growler, no slot named": (COPPER, {"growler": "fail"}), "growler good": (COPPER, {"growler": "pass", "growler_slots": "3"}),
+    "growler, slots not known": (facts(), {"growler": "fail", "growler_slots": "7"}), "chains": (COPPER, {"wear_chain": "open", "heat_chain": "closed"}),
+    "magnets weak": (MAGNETS, {"noload_rpm": 3900.0, "noload_a": 90.0}), "only fast": (MAGNETS, {"noload_rpm": 3900.0, "noload_a": 61.0}), "only hungry": (MAGNETS, {"noload_rpm": 3100.0, "noload_a": 90.0}),
+    "bearings": (COPPER, {"b_feel": ("notchy", "dry"), "b_noise": ("rumble", "quiet"), "b_play": ("clear", ""), "b_seat": ("spun", "corroded")}),
+    "bearing past its hours": (COPPER, {"b_hours": (21000.0, 100.0), "b_life": (20000.0, 20000.0), "b_years": (2.0, 19.0)}),
+    "bush worn": (COPPER, {"journal": (19.9, 20.0), "bush": (20.3, 20.03)}), "kit": (COPPER, {"kit_shaft": (20.0,), "kit_bore": (20.2,), "kit_housing": (47.0,), "kit_outside": (46.8,)}),
+    "drive": (COPPER, {"teeth": "chipped", "belt": "cracked", "clutch": "jams", "plunger": "sticks"}),
+    "float over": (COPPER, {"end_float": 0.5}), "float under": (COPPER, {"end_float": 0.05}), "float right": (COPPER, {"end_float": 0.2}),
+    "shakes": (COPPER, {"vibration": 9.0}), "trembles": (COPPER, {"vibration": 3.0}), "quiet": (COPPER, {"vibration": 1.0}),
+    "runs true": (COPPER, {"run_out": TRUE}), "oval": (COPPER, {"run_out": OVAL, "turned_on": "seats"}), "oval between centres": (COPPER, {"run_out": OVAL, "turned_on": "centres"}),
+    "oval, a tool": (facts(commutator_d_mm=30.0, bars=24.0), {"run_out": OVAL}),
+    "a bar open": (COPPER, {"bar_test": OHMS, "bar_shaft": 0.2, "bar_shaft_bar": 7.0}), "bars burnt": (COPPER, {"bar_map": "burnt 3, 15"}),
+    "bars burnt and tested": (COPPER, {"bar_map": "burnt 3, 15", "bar_test": ";".join(["1.0"] * 24)}), "a loose bar": (COPPER, {"bar_map": "loose 3; even 4-24"}),
+    "slots shallow": (COPPER, {"slot_depth": 0.3}), "slots deep": (COPPER, {"slot_depth": 1.2}), "grooved": (COPPER, {"track_d": "118.2;118.1", "groove": 0.4, "slot_depth": 1.2, "run_out": OVAL}),
+    "grooved, no copper left": (COPPER, {"track_d": "109.4", "groove": 0.4, "run_out": OVAL}), "under its least": (COPPER, {"track_d": "108", "groove": 0.4}), "filed": (COPPER, {"surface_with": "file"}),
+    "forces low": (COPPER, {"force": (4.0, 4.2, 4.1, 4.0)}), "forces right": (COPPER, {"force": (6.0, 6.2, 6.1, 6.0)}),
+}  # fmt: skip
+VISITS: dict[str, tuple[Facts, dict[str, Any]]] = {
+    "nothing": (facts(), {}), "safe": (facts(), {"confirm__safe": "yes"}), "waived": (COPPER, {"waive__safe": "in parts", "waive__power": "no power", "waive__service": "scrap"}),
+    "method only": (facts(), {"safe__method": "unplugged"}), "dead": (facts(rated_v=230.0), {"sign__start": "dead", "supply_v": 1.0}),
+    "dead, settled": (facts(rated_v=230.0), {"sign__start": "dead", "upstream": "upstream"}), "upstream without a complaint": (facts(), {"upstream": "upstream", "outcome": "upstream"}),
+    "weak": (facts(), {"sign__weak": "yes", "sign__crackles": "yes"}), "stuck": (facts(), {"sign__start": "dead", "sign__tapped": "yes", "sign__idle": "yes"}),
+    "weak, cause out": (facts(), {"sign__weak": "yes", "ruled_out__stuck": "yes"}), "every complaint denied": (facts(), {"sign__weak": "no", "sign__loud": "no"}),
+    "found sound": (COPPER, {"sign__weak": "yes", "sound__commutator": "yes", "sound__windings": "yes", "sound__drive": "yes"}),
+    "wet": (COPPER, {"sign__water": "yes", "sign__trips": "yes"}), "burnt": (COPPER, {"confirm__safe": "yes", "seen__windings__burnt": "yes"}),
+    "burnt, let go": (COPPER, {"confirm__safe": "yes", "seen__windings__burnt": "yes", "outcome": "service"}),
+    "burnt, put off": (COPPER, {"confirm__safe": "yes", "seen__windings__burnt": "yes", "decide__windings__burnt": "deferred", "outcome": "scrap"}),
+    "proved": (COPPER, {"confirm__safe": "yes", "run_v": 220.0, "outcome": "service"}), "permit": (facts(), {"permit__open": ("volts",)}),
+    "permit closed": (facts(), {"permit__open": ("volts",), "permit__close": ("yes",)}), "skipped": (facts(), {"skip__brushes": "no time", "skip__windings": "not mine"}),
+    "charged": (facts("appliance", capacitors="yes"), {}), "hoisted": (facts("industrial", 4, mass_kg=148.0), {}), "run-away": (facts("traction", 4, construction="series"), {"confirm__safe": "yes"}),
+    "dynamo": (facts("generator", 2), {"sign__low_output": "yes"}), "state said": (facts(), {"state": "stripped", "sign__weak": "yes"}),
+}  # fmt: skip
+STATES: dict[str, MotorState] = {
+    "not measured": state(),
+    "good": foreseen(state(a_round(20, 20, 20.2))),
+    "worn, one glazed": foreseen(state(a_round(10, 16, 20, 18, 18.1), a_round(20, 12, 19, 16, 16.2, seen=((2, "face.glazed"), (1, "lead.taut"))), brushes=4)),
+    "one missing": state(a_round(20, 20, None)),
+    "doubtful": state(a_round(20, 9.0, 20, doubt="fell sharply")),
+}  # fmt: skip
+
+
+def judged(made: Sheet, rules: MotorRules) -> Iterator[str]:
+    """Yield what the measurements on a sheet come to, a line each."""
+    before = judge_before(made, rules)
+    yield from (f"before: {j.words} {j.right} {' '.join(j.rules)}" for j in before.judged)
+    yield f"signs: {sorted(before.signs.items())}"
+    yield from (f"voice: {n} {f.id}, {f.stage}: {f.words}" for n, f in voices(made, rules, (4.0, 4.2)))
+    for name, value in (("insulation", insulation_now(made, rules)), ("index", index_now(made, rules)), ("coils", coils_now(made, rules)),
+                        ("heat", heat_now(made, rules)), ("growler", slots_on_growler(made) or None)):  # fmt: skip
+        if value is not None:
+            yield f"{name}: {value}"
+
+
+def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
+    """Yield what follows from a sheet and its motor for the visit, a line each."""
+    found = findings(shown, rules, TODAY)
+    before = judge_before(made, rules)
+    signs = noticed(made, before, found)
+    cause = diagnosis_of(made, signs, rules) if complained(signs, before) else None
+    said = sheet_says(made, found, verdict(found, shown, rules, TODAY), cause, rules)
+    asked = matters(made, found)
+    yield f"signs: {sorted(signs.items())}"
+    if cause is not None:
+        yield f"causes: {[(r.cause.id, round(r.chance, 4)) for r in cause.ranked[:4]]}; {[(c.check.id, round(c.drop_bits, 3)) for c in cause.checks[:4]]}"
+    yield f"says: {said.word}: {said.sentence}"
+    yield from (f"reason: {r.text} {' '.join(f.rule_id for f in r.figures)}" for r in said.reasons)
+    yield from (
+        f"gate {g}: {x.state} {x.person} {x.why} {'; '.join(x.to_do)}" for g in GATES for x in [gate(made, g, rules)]
+    )
+    yield "rail: " + "; ".join(f"{s.id} {s.state} {s.why}" for s in progress(made, found, asked, rules))
+    yield from (f"open: {h.stage}: {h.words}" for h in holds(made, found, asked, rules))
+    yield from (f"decide: {m.place}: {m.finding.words}; {m.finding.decision} {m.settled}" for m in asked)
+    yield f"state: {made.state} {made.upstream} {made.open_permits}"
+    yield from (
+        f"line: {g.words} {g.value:.5g} {g.unit}, {g.against}, {g.right} {' '.join(g.rules)}"
+        for g in geometry(made, found, rules)
+    )
+    yield from (f"bring: {i.kind} {i.what}, {i.why}" for i in what_to_bring(made.facts, found, cause, rules))
+    yield from (f"stays: {s.label} {s.may} {s.why}" for s in stays(found, shown, rules))
+
+
+def test_no_word_moves_in_what_follows_from_a_sheet(rules: MotorRules) -> None:
+    small = {
+        **{f"before: {name}": (about_before(entries), entries) for name, (entries, *_) in BEFORE.items()},
+        **{f"voice: {name}": (SPRUNG, entries) for name, (entries, _) in VOICES.items()},
+        **{f"part: {name}": made for name, made in PARTS.items()},
+    }
+    told: list[str] = []
+    for name, (about, entries) in small.items():
+        told += [f"== {name}", *judged(sheet(about, **entries), rules)]
+    for name, (about, entries) in VISITS.items():
+        told += [f"== {name}", *follows(sheet(about, **entries), STATES["not measured"], rules)]
+    for name, shown in STATES.items():
+        for kind in ("full", "quick"):
+            made = sheet(
+                facts(brushes=len(shown.positions)), kind, confirm__safe="yes", sign__weak="yes", outcome="service"
+            )
+            told += [f"== {name}, {kind}", *follows(made, shown, rules)]
+    assert_no_word_moved("sheets.txt", "\n".join(told) + "\n")
