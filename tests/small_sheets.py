@@ -19,15 +19,32 @@ def facts(motor_class: str = "tool", brushes: int = 2, **own: float | str) -> Fa
 
 
 def sheet(about: Facts | None = None, kind: str = "full", /, **entries: Any) -> Sheet:
-    """A sheet with entries; a tuple holds those of places 1, 2, …; a dot in a field is written as two underscores."""
+    """A sheet with entries, as words, numbers or entries; a tuple holds those of places 1, 2, …; a dot in a field is written as two underscores."""
     made: dict[tuple[str, int], Given] = {}
     for name, value in entries.items():
         field = name.replace("__", ".").replace("_", "-")
         many = value if isinstance(value, tuple) else (value,)
         for place, one in enumerate(many, start=1 if isinstance(value, tuple) else 0):
+            if isinstance(one, Given):
+                made[field, place] = one
+                continue
             word, number = (one, None) if isinstance(one, str) else ("", float(one))
             made[field, place] = Given(f"{field}.{place}", str(one), word, number, "Ines", NOON)
     return Sheet("s", 1, kind, NOON, "Ines", about or facts(), made)  # type: ignore[arg-type]
+
+
+def cut(after: float, **more: str) -> Given:
+    """A cut as it is recorded: from 118 mm, a quarter of a millimetre, to a diameter, with what it did to the rest."""
+    kept = {
+        "before": "118",
+        "after": f"{after:g}",
+        "radial": "0.25",
+        "least": "110",
+        "sunk": "0.25",
+        "gap": "2.5",
+        "slot": "0.9",
+    }
+    return Given("cut", f"{after:g}", "", after, "Ines", NOON, {**kept, **more})
 
 
 BEFORE: dict[str, tuple[dict[str, object], dict[str, str], str]] = {

@@ -1,6 +1,7 @@
 """All that follows from many small sheets, to the letter: judgements, findings, gates, rail, what is open, what is said."""
 
 from collections.abc import Iterator
+from dataclasses import replace
 from typing import Any
 
 from norvash.core.rules.book import MotorRules
@@ -11,7 +12,15 @@ from norvash.core.sheet.deciding import matters
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.geometry import geometry
-from norvash.core.sheet.insulated import coils_now, heat_now, index_now, insulation_now, slots_on_growler
+from norvash.core.sheet.given import Earlier, Given
+from norvash.core.sheet.insulated import (
+    coils_now,
+    heat_now,
+    index_now,
+    insulation_now,
+    insulation_tests,
+    slots_on_growler,
+)
 from norvash.core.sheet.keeping import stays
 from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
 from norvash.core.sheet.progress import progress
@@ -19,15 +28,26 @@ from norvash.core.sheet.saying import sheet_says
 from norvash.core.sheet.sheet import Sheet, gate
 from norvash.core.sheet.signing import holds
 from norvash.core.sheet.voices import voices
-from norvash.core.state import MotorState
+from norvash.core.state import MotorState, Renewal
 from norvash.core.verdict import findings
-from small_sheets import BEFORE, SPRUNG, VOICES, about_before, facts, sheet
+from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, cut, facts, sheet
 from states import TODAY, a_round, foreseen, state
-from whole import assert_no_word_moved
+from whole import assert_no_word_moved, kept
 
 COPPER = facts("industrial", 4, thickness_mm=12.5, width_mm=25.0, commutator_d_mm=120.0, commutator_d_min_mm=110.0, bars=24.0, armature_slots=12.0,
                rated_a=38.0, rated_v=220.0, rated_rpm=1500.0, slot_width_mm=0.8, holder_gap_mm=2.5, grade_family="electrographite",
                end_float_low_mm=0.1, end_float_high_mm=0.3, air_gap_mm=1.0, spring_rate_n_per_mm=0.2)  # fmt: skip
+WAVE = facts(
+    "industrial",
+    4,
+    thickness_mm=12.5,
+    commutator_d_mm=120.0,
+    bars=87.0,
+    armature_slots=29.0,
+    poles=4.0,
+    winding="wave",
+    commutator_pitch=43.0,
+)
 MAGNETS = facts(
     "starter", 4, construction="permanent-magnet", noload_rpm=3000.0, noload_a=60.0, mass_kg=40.0, rated_v=12.0
 )
@@ -55,7 +75,26 @@ PARTS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "bars burnt and tested": (COPPER, {"bar_map": "burnt 3, 15", "bar_test": ";".join(["1.0"] * 24)}), "a loose bar": (COPPER, {"bar_map": "loose 3; even 4-24"}),
     "slots shallow": (COPPER, {"slot_depth": 0.3}), "slots deep": (COPPER, {"slot_depth": 1.2}), "grooved": (COPPER, {"track_d": "118.2;118.1", "groove": 0.4, "slot_depth": 1.2, "run_out": OVAL}),
     "grooved, no copper left": (COPPER, {"track_d": "109.4", "groove": 0.4, "run_out": OVAL}), "under its least": (COPPER, {"track_d": "108", "groove": 0.4}), "filed": (COPPER, {"surface_with": "file"}),
+    "cut": (COPPER, {"cut_done": cut(117.5)}), "cut, all set after it": (COPPER, {"cut_done": cut(117.5), "holder_set": "yes", "cut_chamfer": "yes"}),
+    "cut, nothing sunk": (COPPER, {"cut_done": cut(117.5, sunk="0")}), "cut, slots deep": (COPPER, {"cut_done": cut(117.5, slot="1.6")}),
+    "cut, slots just over the least": (COPPER, {"cut_done": cut(117.5, slot="0.9")}), "cut, slots just under": (COPPER, {"cut_done": cut(117.5, slot="0.88")}),
+    "cut, made flush": (facts(undercut_mm=0.0, slot_width_mm=0.8), {"cut_done": cut(117.5, slot="0.5")}), "cut, width not known": (facts(), {"cut_done": cut(117.5, slot="0.6")}),
+    "cut to its last": (COPPER, {"cut_done": cut(110.4)}), "cut, one more left": (COPPER, {"cut_done": cut(110.6)}), "cut, a little more than one left": (COPPER, {"cut_done": cut(110.8)}),
+    "cut through": (COPPER, {"cut_done": cut(109.9)}), "cut, gap not known": (COPPER, {"cut_done": Given("c", "117.5", "", 117.5, "Ines", NOON, {"before": "118", "after": "117.5", "sunk": "0.25"})}),
+    "a wave winding": (WAVE, {"bar_map": "burnt 3, 46"}), "as wide as the brush": (WAVE, {"bar_map": "burnt 2-4, 24-26, 46-48, 68-70"}), "by slots": (WAVE, {"bar_map": "dark " + ", ".join(str(b) for b in range(1, 88, 3))}),
+    "run-out, readings missing": (COPPER, {"run_out": TRUE.replace("0.022", "-")}), "run-out of 23 bars": (COPPER, {"run_out": TRUE[6:]}), "bar test, bars not known": (facts(), {"bar_test": OHMS}),
+    "drops at an industrial machine": (COPPER, {"bar_test": OHMS.replace("1.9", "1.07"), "bar_test_how": "drop"}), "resistances": (COPPER, {"bar_test": OHMS.replace("1.9", "1.07"), "bar_test_how": "ohm"}),
+    "a tool's insulation": (facts(rated_v=230.0), {"insulation_mohm": 1.5}), "double insulated": (facts(rated_v=230.0, protection="II"), {"insulation_mohm": 3.0}),
     "forces low": (COPPER, {"force": (4.0, 4.2, 4.1, 4.0)}), "forces right": (COPPER, {"force": (6.0, 6.2, 6.1, 6.0)}),
+}  # fmt: skip
+LINES: dict[str, tuple[Facts, dict[str, Any]]] = {
+    "forces low": PARTS["forces low"], "forces right": PARTS["forces right"], "forces apart": (COPPER, {"force": (6.0, 7.4, 6.1, 6.0)}), "forces over": (COPPER, {"force": (9.0, 9.1, 9.0, 11.5)}),
+    "nominal": (SPRUNG, {"force": (9.0, 9.2)}), "grade not known": (facts("industrial", 4, thickness_mm=12.5, width_mm=25.0, rated_a=38.0), {}),
+    "a starter": (facts("starter", 4, thickness_mm=12.5, width_mm=25.0, rated_a=400.0, rated_v=12.0, grade_family="metal-graphite"), {}),
+    "overloaded": (facts("industrial", 2, thickness_mm=12.5, width_mm=25.0, rated_a=90.0, rated_v=220.0, grade_family="electrographite"), {}),
+    "sunk": (facts("industrial", 4, holder_gap_mm=2.75, sunk_mm=0.25), {}), "gap wide by its type": (facts("industrial", 4, holder_gap_mm=9.0), {}),
+    "gaps measured": (facts("industrial", 4, holder_gap_mm=9.0), {"gap": (2.0, 2.1)}), "bars not known": (facts("industrial", 4, commutator_d_mm=120.0, thickness_mm=12.5), {}),
+    "a brush as wide as its track": (facts("tool", 2, commutator_d_mm=6.0, thickness_mm=6.0), {}), "a flat face": (facts("industrial", 12, commutator_d_mm=300.0, thickness_mm=12.5, bars=150.0), {}),
 }  # fmt: skip
 VISITS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "nothing": (facts(), {}), "safe": (facts(), {"confirm__safe": "yes"}), "waived": (COPPER, {"waive__safe": "in parts", "waive__power": "no power", "waive__service": "scrap"}),
@@ -77,8 +116,15 @@ STATES: dict[str, MotorState] = {
     "good": foreseen(state(a_round(20, 20, 20.2))),
     "worn, one glazed": foreseen(state(a_round(10, 16, 20, 18, 18.1), a_round(20, 12, 19, 16, 16.2, seen=((2, "face.glazed"), (1, "lead.taut"))), brushes=4)),
     "one missing": state(a_round(20, 20, None)),
+    "one renewed": replace(state(a_round(20, 20, 19, 18, 17), brushes=4), sets=(replace(
+        state(a_round(20, 20, 19, 18, 17), brushes=4).current, renewed=(Renewal(2, 390.0, 22.0, 0.05),)),)),
     "doubtful": state(a_round(20, 9.0, 20, doubt="fell sharply")),
 }  # fmt: skip
+
+
+def ohms(value: float | None) -> Given:
+    """An entry of a number."""
+    return Given("i", "", "", value, "Ines", NOON)
 
 
 def judged(made: Sheet, rules: MotorRules) -> Iterator[str]:
@@ -90,7 +136,7 @@ def judged(made: Sheet, rules: MotorRules) -> Iterator[str]:
     for name, value in (("insulation", insulation_now(made, rules)), ("index", index_now(made, rules)), ("coils", coils_now(made, rules)),
                         ("heat", heat_now(made, rules)), ("growler", slots_on_growler(made) or None)):  # fmt: skip
         if value is not None:
-            yield f"{name}: {value}"
+            yield f"{name}: {kept(value)}"
 
 
 def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
@@ -130,8 +176,24 @@ def test_no_word_moves_in_what_follows_from_a_sheet(rules: MotorRules) -> None:
     told: list[str] = []
     for name, (about, entries) in small.items():
         told += [f"== {name}", *judged(sheet(about, **entries), rules)]
+    for name, (about, entries) in LINES.items():
+        found = findings(STATES["good"], rules, TODAY)
+        told += [f"== line: {name}", *(f"{g.words} {g.value:.5g} {g.unit}, {g.against}, {g.right} {' '.join(g.rules)}"
+                                       for g in geometry(sheet(about, **entries), found, rules))]  # fmt: skip
     for name, (about, entries) in VISITS.items():
         told += [f"== {name}", *follows(sheet(about, **entries), STATES["not measured"], rules)]
+    for last in (Earlier(3, ohms(90.0)), Earlier(3, ohms(4.0)), None):
+        for warm in (Earlier(3, ohms(20.0)), Earlier(2, ohms(20.0)), None):
+            before = {k: v for k, v in (("insulation-mohm", last), ("insulation-c", warm)) if v is not None}
+            again = replace(sheet(COPPER, insulation_mohm=3.0, insulation_c=30.0), earlier=before)
+            told.append(
+                f"insulation before: {last and last.given.number} {warm and warm.sheet}: {kept(insulation_now(again, rules))}"
+            )
+    before_it = [("insulation-mohm", 2, ohms(5.0)), ("insulation-c", 2, ohms(25.0)), ("insulation-mohm", 1, ohms(50.0)), ("insulation-c", 3, ohms(25.0)),
+            ("insulation-mohm", 4, ohms(7.0)), ("insulation-mohm", 5, ohms(9.0)), ("insulation-c", 5, ohms(None))]  # fmt: skip
+    told.append(
+        f"tests: {kept(insulation_tests(before_it, 4, rules))} {kept(insulation_tests(before_it, 9, rules)[-1])}"
+    )
     for name, shown in STATES.items():
         for kind in ("full", "quick"):
             made = sheet(

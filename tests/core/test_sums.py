@@ -57,6 +57,9 @@ def test_worked_examples(case: dict[str, dict[str, object]], rules: MotorRules) 
     assert {k: result.get(k) for k, v in case["expected"].items() if not agrees(result.get(k), v)} == {}
 
 
+OFF = (-0.1, -0.01, 0.0, 0.01, 0.1)
+HOUSED: list[dict[str, object]] = [{"housing_mm": 47.0, "outside_mm": 47.0 + x} for x in OFF]
+SEATED: list[dict[str, object]] = [{"shaft_mm": 20.0 + x, "bore_mm": 20.0} for x in OFF]
 # Arms of the sums that no worked case takes.
 ARMS: tuple[tuple[str, dict[str, object]], ...] = (
     ("bearing-designation", {"designation": "6204"}),
@@ -88,7 +91,8 @@ ARMS: tuple[tuple[str, dict[str, object]], ...] = (
 
 def whole_answers(rules: MotorRules) -> list[object]:
     """Return all that is answered to every worked case, every example and every other arm."""
-    asked = [(str(c["sum"]), c["inputs"]) for c in CASES] + [(s.name, dict(s.example)) for s in SUMS.values()] + [*ARMS]
+    worked = [(str(c["sum"]), c["inputs"]) for c in CASES] + [(s.name, dict(s.example)) for s in SUMS.values()]
+    asked = [*worked, *ARMS, *(("kit-fit", ring) for ring in (*HOUSED, *SEATED))]
     return [answer(name, inputs, rules) for name, inputs in asked]
 
 
