@@ -11,7 +11,9 @@ from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
 from norvash.core.findings import BY_ID, GROUPS
 from norvash.core.part_findings import BY_ID as PARTS
+from norvash.core.policy import Policy
 from norvash.core.remarks import remarks
+from norvash.core.ruler import ruler_of
 from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import RULES, rulebook_with, shipped
 from norvash.core.sentence import Verdict, verdict
@@ -141,6 +143,11 @@ def whole_answers(rules: MotorRules) -> list[object]:
             Overrule("brushes", "stop", "Ines", "chipped", TODAY),
         ),
     )
+    odd = replace(state(a_round(10, 18, 19), a_round(12, 17.9, 18.9), a_round(20, 12, 16)), rate=None)
+    unlogged = replace(state(a_round(20, 15, 16)), entries=(), rate=None)
+    by_policy = replace(
+        state(a_round(20, 15, 16)), policies=(Policy("p", "interval", "card", {"every": 5.0}),), rate=None
+    )
     inches = state(a_round(20, 15, 16), own={**FITTED, "length_unit": "in"})
     states = [
         *(s for s, *_ in SAID.values()),
@@ -155,9 +162,13 @@ def whole_answers(rules: MotorRules) -> list[object]:
         slowly,
         twice,
         inches,
+        odd,
+        unlogged,
+        by_policy,
     ]
-    said = [judge(s, rules)[1] for s in states]
-    return ["\n".join([v.sentence, v.word, *v.flags, *(r.text for r in v.reasons)]) for v in said]
+    judged = [judge(s, rules) for s in states]
+    said = ["\n".join([v.sentence, v.word, *v.flags, *(r.text for r in v.reasons)]) for _, v in judged]
+    return [*said, *(ruler_of(found, s).as_plain() for (found, _), s in zip(judged, states, strict=True))]
 
 
 def test_nothing_moves_in_what_is_said(rules: MotorRules) -> None:
