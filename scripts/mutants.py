@@ -47,7 +47,7 @@ PARTS: dict[str, tuple[tuple[str, ...], tuple[str, ...]]] = {
     "sums": (("sums/*",), ("tests/core/test_sums.py",)),
     "rules": (("rules/book", "quantities", "figures", "positions", "classes", "past_set", "simulation", "gauge_line"),
               ("tests/core/test_quantities.py", "tests/core/test_readings.py", "tests/core/test_carbon.py", "tests/core/test_sums.py", "tests/core/test_verdict.py",
-               "tests/core/test_forecast.py", "tests/devices/test_gauge.py", _EDGES)),
+               "tests/core/test_forecast.py", "tests/core/test_sheet.py", "tests/devices/test_gauge.py", _EDGES)),
 }  # fmt: skip
 _TEXTS = (cst.SimpleString, cst.FormattedString, cst.ConcatenatedString)
 

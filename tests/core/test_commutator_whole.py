@@ -1,11 +1,15 @@
 """Whole readings of commutators, kept so that nothing in them moves unseen: maps, circles, bar tests."""
 
+from collections.abc import Sequence
+from itertools import product
 from math import cos, pi, sin
+from random import Random
 from typing import Any
 
 from norvash.core.commutator.bar_testing import Armature, judge_bar_test
 from norvash.core.commutator.bars import read_map
-from norvash.core.commutator.map_says import Wound, read_bar_map
+from norvash.core.commutator.map_says import Wound, read_bar_map, set_of
+from norvash.core.commutator.pattern import search
 from norvash.core.commutator.run_out import judge_run_out
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
@@ -107,6 +111,63 @@ def circled(
     return [found, found.words.split(" ")]
 
 
+def circles(rules: MotorRules) -> list[str]:
+    """Return why each of a grid of circles does not run true: off centre, oval, ragged, and with bars that stand out."""
+    made = []
+    for centre, oval, ragged, spike, limit in product(
+        (0.0, 0.02, 0.06), (0.0, 0.01, 0.03, 0.06), (0.0, 0.03), (0.0, 0.02, 0.09), (100.0, 300.0)
+    ):
+        xs = [
+            centre * cos(t) + oval * cos(2 * t - 1) + ragged * cos(5 * t) + spike * (i in (7, 15))
+            for i, t in enumerate(TURN)
+        ]
+        for per_bar in (True, False):
+            found = judge_run_out(xs, per_bar, limit, 1500, rules)
+            made.append(
+                f"{centre:g} {oval:g} {ragged:g} {spike:g} {limit:g} {per_bar}: {found.cause}, {found.words}; {[n for n, _ in found.odd]} {found.step_at} {found.over} {found.far}"
+            )
+    return made
+
+
+def scattered(rules: MotorRules) -> list[str]:
+    """Return what is read from maps with a spacing, some of its spots missing and some strewn, and where it would be drawn."""
+    made = []
+    random = Random(5)
+    for bars, every, keep, strewn in product((60, 72, 87), (2, 5, 6, 7.25, 12, 18), (1.0, 0.8, 0.5), (0, 1, 3)):
+        regular = [round(1 + i * every) for i in range(int(bars / every)) if random.random() < keep]
+        spots = tuple(sorted({b for b in (*regular, *(random.randint(1, bars) for _ in range(strewn))) if b <= bars}))
+        found = search(spots, bars, 4, bars // 3, rules)
+        best = found.proven
+        said = (
+            f"{best.kind} {best.period_bars:g} {best.offset} {best.hits} {best.corrected:.3g} {set_of(best, bars)[:4]}"
+            if best
+            else "nothing"
+        )
+        made.append(
+            f"{bars} {every:g} {keep:g} {strewn}: {said}; {[f'{x.kind} {x.period_bars:g}' for x in found.agree]}"
+        )
+    return made
+
+
+def judged_bars(readings: Sequence[float | None], armature: Armature, rules: MotorRules) -> str:
+    """Return what a bar test comes to, or why it is refused."""
+    try:
+        found = judge_bar_test(readings, armature, 0.001, rules)
+    except InputError as refused:
+        return f"{refused.problem} {refused.remedy}"
+    return f"{[f.words for f in found.faults]} {found.suspect} {found.missing} {found.unexplained} {found.release} {found.rough} {found.pass_rule}"
+
+
+EVEN = [1.0 + 0.001 * (i % 3) for i in range(24)]
+TESTS: list[tuple[list[float | None], Armature]] = [
+    ([*EVEN[:23]], Armature(24, 1)), ([*EVEN, 1.0], Armature(24, 1)), ([*EVEN[:12], *[None] * 12], Armature(24, 1)), ([*EVEN[:11], *[None] * 13], Armature(24, 1)),
+    ([*EVEN[:9], *[None] * 15], Armature(24, 1)), ([0.0] * 24, Armature(24, 1)), ([-1.0] * 24, Armature(24, 1)),
+    ([x * (1.3 if i % 5 == 0 else 1) for i, x in enumerate(EVEN)], Armature(24, 1)), ([x * (1.3 if i % 5 == 0 else 0.8 if i % 5 == 2 else 1) for i, x in enumerate(EVEN)], Armature(24, 1)),
+    ([x * (1.07 if i in (3, 9) else 1) for i, x in enumerate(EVEN)], Armature(24, 1)), ([x * (1.9 if i in (3, 4, 9) else 1) for i, x in enumerate(EVEN)], Armature(24, 1)),
+    ([x * (0.4 if i in (3, 4, 9) else 1) for i, x in enumerate(EVEN)], Armature(24, 1, "lap")), ([x * (1.9 if i in (3, 15) else 1) for i, x in enumerate(EVEN)], Armature(24, 2, "wave", 11)),
+]  # fmt: skip
+
+
 def whole_answers(rules: MotorRules) -> list[object]:
     maps = [(read_map(text, bars), Wound(bars, **wound)) for bars, text, wound in MAPS]
     return [
@@ -115,6 +176,9 @@ def whole_answers(rules: MotorRules) -> list[object]:
         *(circled(xs, per_bar, (100, 1500), rules) for xs, per_bar in CIRCLES),
         *(circled(*CIRCLES[0], speed, rules) for speed in SPEEDS),
         *(judge_bar_test(ohms, armature, 0.001, rules, fine=fine) for ohms, armature in BARS for fine in (False, True)),
+        *circles(rules),
+        *scattered(rules),
+        *(judged_bars(ohms, armature, rules) for ohms, armature in TESTS),
         *(f.words for ohms, armature in BARS for f in judge_bar_test(ohms, armature, 0.001, rules).faults),
     ]
 
