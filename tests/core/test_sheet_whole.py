@@ -2,12 +2,14 @@
 
 from collections.abc import Iterator
 from dataclasses import replace
+from itertools import product
 from typing import Any
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sentence import verdict
 from norvash.core.sheet.before import judge_before
 from norvash.core.sheet.bringing import what_to_bring
+from norvash.core.sheet.cutting import cut_changes, cut_record, cut_words
 from norvash.core.sheet.deciding import matters
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.gates import GATES
@@ -30,6 +32,7 @@ from norvash.core.sheet.signing import holds
 from norvash.core.sheet.voices import voices
 from norvash.core.state import MotorState, Renewal
 from norvash.core.verdict import findings
+from norvash.errors import NorvashError
 from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, cut, facts, sheet
 from states import TODAY, a_round, foreseen, state
 from whole import assert_no_word_moved, kept
@@ -85,6 +88,15 @@ PARTS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "run-out, readings missing": (COPPER, {"run_out": TRUE.replace("0.022", "-")}), "run-out of 23 bars": (COPPER, {"run_out": TRUE[6:]}), "bar test, bars not known": (facts(), {"bar_test": OHMS}),
     "drops at an industrial machine": (COPPER, {"bar_test": OHMS.replace("1.9", "1.07"), "bar_test_how": "drop"}), "resistances": (COPPER, {"bar_test": OHMS.replace("1.9", "1.07"), "bar_test_how": "ohm"}),
     "a tool's insulation": (facts(rated_v=230.0), {"insulation_mohm": 1.5}), "double insulated": (facts(rated_v=230.0, protection="II"), {"insulation_mohm": 3.0}),
+    "joints good": (about_before({"rest": 1}), {"joint_v": 0.05, "drop_supply_v": 0.1, "drop_return_v": 0.1}), "one side drops": (about_before({"rest": 1}), {"joint_v": 0.05, "drop_return_v": 1.5}),
+    "usual current not known": (facts(), {"noload_a": 1.0}), "plate not known": (facts(), {"supply_v": 1.0}), "plate not known, there": (facts(), {"supply_v": 1.5}),
+    "battery at rest only": (about_before({"rest": 1}), {"rest_v": 12.6}), "terminal at its limit": (facts(rated_v=230.0), {"terminal_ohm": 0.3}), "settings wired wrong": (
+        about_before({}), {"supply_v": 230.0, "tap_v": (229.0, 172.0, 115.0)}), "settings, supply low": (about_before({}), {"supply_v": 180.0, "tap_v": (90.0, 135.0, 180.0)}),
+    "pitted": (COPPER, {"bar_map": "pitted 3-5", "track_d": "118", "pit": 0.2}), "pits left": (COPPER, {"bar_map": "pitted 3-5", "track_d": "118", "pit": 0.2, "pit_left": 0.2}),
+    "stepped": (COPPER, {"run_out": TRUE, "step": 0.3, "track_d": "118", "shoulder_d": "118.8", "rough_cut": 0.2, "cut_tool": "diamond"}), "least not known": (
+        facts("industrial", 4, commutator_d_mm=120.0, bars=24.0), {"track_d": "113", "groove": 0.3, "run_out": OVAL}),
+    "burnt all over": (COPPER, {"bar_map": "burnt 1-24", "bar_test": ";".join(["1.0"] * 24)}), "loose, cut planned": (COPPER, {"bar_map": "loose 3", "track_d": "118", "groove": 0.3, "run_out": OVAL}),
+    "one force": (COPPER, {"force": (6.0,)}), "box and brush": (SPRUNG, {"box_a": (12.9, 12.6), "brush_a": (12.5, 12.59)}),
     "forces low": (COPPER, {"force": (4.0, 4.2, 4.1, 4.0)}), "forces right": (COPPER, {"force": (6.0, 6.2, 6.1, 6.0)}),
 }  # fmt: skip
 LINES: dict[str, tuple[Facts, dict[str, Any]]] = {
@@ -167,21 +179,44 @@ def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
     yield from (f"stays: {s.label} {s.may} {s.why}" for s in stays(found, shown, rules))
 
 
-def test_no_word_moves_in_what_follows_from_a_sheet(rules: MotorRules) -> None:
-    small = {
-        **{f"before: {name}": (about_before(entries), entries) for name, (entries, *_) in BEFORE.items()},
-        **{f"voice: {name}": (SPRUNG, entries) for name, (entries, _) in VOICES.items()},
-        **{f"part: {name}": made for name, made in PARTS.items()},
-    }
+def lines(rules: MotorRules) -> list[str]:
+    """Return the lines of brush geometry of motors with this and that known."""
     told: list[str] = []
-    for name, (about, entries) in small.items():
-        told += [f"== {name}", *judged(sheet(about, **entries), rules)]
     for name, (about, entries) in LINES.items():
         found = findings(STATES["good"], rules, TODAY)
         told += [f"== line: {name}", *(f"{g.words} {g.value:.5g} {g.unit}, {g.against}, {g.right} {' '.join(g.rules)}"
                                        for g in geometry(sheet(about, **entries), found, rules))]  # fmt: skip
-    for name, (about, entries) in VISITS.items():
-        told += [f"== {name}", *follows(sheet(about, **entries), STATES["not measured"], rules)]
+    return told
+
+
+def cuts(rules: MotorRules) -> list[str]:
+    """Return what recorded cuts change, and what is recorded of cuts to diameters that can be and cannot."""
+    told: list[str] = []
+    for done in (
+        cut(117.5),
+        cut(117.5, sunk="0"),
+        replace(cut(117.5), more={"before": "118", "after": "117.5", "radial": "0.25", "sunk": "0.2"}),
+    ):
+        for bars, limit_mm, holders_set in product((24, None), (14.0, None), (True, False)):
+            told.append(
+                f"cut {bars} {limit_mm} {holders_set}: {kept(cut_changes(done, bars, limit_mm, holders_set=holders_set))} {cut_words(done.more)}"
+            )
+    for name, after_mm in product(
+        ("grooved", "grooved, no copper left", "stepped", "least not known", "oval"),
+        (119.5, 118.1, 117.5, 112.5, 60.0, 20.0),
+    ):
+        try:
+            told.append(
+                f"cut of {name} to {after_mm}: {sorted(cut_record(sheet(PARTS[name][0], **PARTS[name][1]), after_mm, rules).items())}"
+            )
+        except NorvashError as refused:
+            told.append(f"cut of {name} to {after_mm}: {refused.problem} {refused.remedy}")
+    return told
+
+
+def insulations(rules: MotorRules) -> list[str]:
+    """Return insulation against the last test, and what is on record of the tests before."""
+    told: list[str] = []
     for last in (Earlier(3, ohms(90.0)), Earlier(3, ohms(4.0)), None):
         for warm in (Earlier(3, ohms(20.0)), Earlier(2, ohms(20.0)), None):
             before = {k: v for k, v in (("insulation-mohm", last), ("insulation-c", warm)) if v is not None}
@@ -194,10 +229,25 @@ def test_no_word_moves_in_what_follows_from_a_sheet(rules: MotorRules) -> None:
     told.append(
         f"tests: {kept(insulation_tests(before_it, 4, rules))} {kept(insulation_tests(before_it, 9, rules)[-1])}"
     )
+    return told
+
+
+def test_no_word_moves_in_what_follows_from_a_sheet(rules: MotorRules) -> None:
+    small = {
+        **{f"before: {name}": (about_before(entries), entries) for name, (entries, *_) in BEFORE.items()},
+        **{f"voice: {name}": (SPRUNG, entries) for name, (entries, _) in VOICES.items()},
+        **{f"part: {name}": made for name, made in PARTS.items()},
+    }
+    told: list[str] = []
+    for name, (about, entries) in small.items():
+        told += [f"== {name}", *judged(sheet(about, **entries), rules)]
+    for name, (about, entries) in VISITS.items():
+        told += [f"== {name}", *follows(sheet(about, **entries), STATES["not measured"], rules)]
     for name, shown in STATES.items():
         for kind in ("full", "quick"):
             made = sheet(
                 facts(brushes=len(shown.positions)), kind, confirm__safe="yes", sign__weak="yes", outcome="service"
             )
             told += [f"== {name}, {kind}", *follows(made, shown, rules)]
+    told += [*lines(rules), *cuts(rules), *insulations(rules)]
     assert_no_word_moved("sheets.txt", "\n".join(told) + "\n")
