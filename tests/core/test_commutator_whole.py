@@ -53,6 +53,10 @@ MAPS: list[tuple[int, str, dict[str, Any]]] = [
     (24, "burnt-leading 24; burnt-trailing 1", {}),
     (24, "burnt-leading 1; burnt-trailing 24", {}),
     (24, "burnt-leading 5", {}),
+    (24, "burnt-leading 1; burnt-trailing 2", {}),
+    (87, "burnt 3, 46", {"poles": 4, "winding": "wave"}),
+    (87, "burnt 3, 32, 61", {"poles": 6, "winding": "wave"}),
+    (87, "burnt 3", {"poles": 2, "winding": "wave"}),
     (24, "flat 4-15", {}),
     (24, "flat 4-14", {}),
     (24, "threaded 3-9; streaked 12", {}),
@@ -168,6 +172,27 @@ TESTS: list[tuple[list[float | None], Armature]] = [
 ]  # fmt: skip
 
 
+def odd_bars(rules: MotorRules) -> list[str]:
+    """Return what bar tests come to with so many readings high and low, of windings with so many bars to a slot."""
+    kinds = (
+        Armature(24, 1),
+        Armature(24, 2, "lap", 1, 8),
+        Armature(24, 2, "lap", 1, 12),
+        Armature(24, 2, "wave", 11),
+        Armature(25, 2, "wave", 12),
+        Armature(24, 1, "lap", 1, 4),
+    )
+    made = []
+    for kind, high, low, by_slot in product(kinds, (0, 1, 4), (0, 1, 4), (0.0, 0.3)):
+        xs = [
+            (1.0 + by_slot * (i % 3))
+            * (1.9 if i % 6 == 2 and i // 6 < high else 0.5 if i % 6 == 4 and i // 6 < low else 1.0)
+            for i in range(kind.bars)
+        ]
+        made.append(f"{kind.winding} {kind.slots} {kind.bars} {high} {low} {by_slot:g}: {judged_bars(xs, kind, rules)}")
+    return made
+
+
 def whole_answers(rules: MotorRules) -> list[object]:
     maps = [(read_map(text, bars), Wound(bars, **wound)) for bars, text, wound in MAPS]
     return [
@@ -178,6 +203,7 @@ def whole_answers(rules: MotorRules) -> list[object]:
         *(judge_bar_test(ohms, armature, 0.001, rules, fine=fine) for ohms, armature in BARS for fine in (False, True)),
         *circles(rules),
         *scattered(rules),
+        *odd_bars(rules),
         *(judged_bars(ohms, armature, rules) for ohms, armature in TESTS),
         *(f.words for ohms, armature in BARS for f in judge_bar_test(ohms, armature, 0.001, rules).faults),
     ]
