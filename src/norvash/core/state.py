@@ -128,7 +128,7 @@ class MotorState:
 
     def ran_by(self, today: date) -> float:
         """Return the total use logged up to a day, 0 without a log."""
-        return max((e.total_units for e in self.entries if e.at.date() <= today), default=0.0)
+        return next((e.total_units for e in reversed(self.entries) if e.at.date() <= today), 0.0)
 
     @property
     def offset_units(self) -> float:

@@ -48,11 +48,6 @@ class ReadingRow:
         return f"{self.typed} {self.unit}" if self.typed[-1] in "0123456789." else self.typed
 
 
-def measured_of(row: Row) -> Measured:
-    """Return a reading as it counts for its brush."""
-    return Measured(row["length_mm"], row["sd_mm"], row["low_mm"], row["high_mm"], row["lines_seen"], row["doubt"], row["doubt_rule"], row["id"])  # fmt: skip
-
-
 _SEEN = """select f.round_id, f.position_number, f.seen from round r join finding f on f.round_id = r.id
            where {} = :id and f.struck_act_id is null and not exists (
                select 1 from entry e where e.sheet_id = f.round_id and e.field = 'decide.' || f.seen
@@ -207,12 +202,11 @@ def fetch_reading(conn: Connection, reading_id: str) -> tuple[ReadingRow, str]:
 def reading_behind(conn: Connection, reading_id: str) -> Measured | None:
     """Return the reading that another one replaced, None where that was the first at its place."""
     row = conn.execute(
-        """select id, length_mm, sd_mm, low_mm, high_mm, lines_seen, doubt_rule,
-                  case doubt_answer when '' then doubt else '' end as doubt
+        """select length_mm, sd_mm, low_mm, high_mm, lines_seen, case doubt_answer when '' then doubt else '' end, doubt_rule, id
            from reading where replaced_by = :id and id <> :id""",
         {"id": reading_id},
     ).fetchone()
-    return measured_of(row) if row else None
+    return Measured(*row) if row else None
 
 
 def answer_doubt(conn: Connection, reading_id: str, answer: str) -> None:

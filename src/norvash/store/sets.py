@@ -2,9 +2,9 @@
 
 from datetime import datetime
 
-from norvash.core.state import BrushSet, Renewal, Round
+from norvash.core.state import BrushSet, Measured, Renewal, Round
 from norvash.store.database import Connection, Row
-from norvash.store.rounds import measured_of, seen_by_round
+from norvash.store.rounds import seen_by_round
 
 
 def add_set(
@@ -39,23 +39,28 @@ def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
     seen, renewed = seen_by_round(conn, motor_id), list_renewals(conn, motor_id)
     sets: dict[str, Row] = {}
     rounds: dict[str, dict[str, Round]] = {}
+    since: dict[int, float] = {}
     for r in conn.execute(_SETS, {"id": motor_id}):
-        sets[r["set_id"]] = r
-        own = rounds.setdefault(r["set_id"], {})
-        if r["round_id"] is None:
+        set_id, round_id, position, *measured = r[:_MEASURED]
+        if set_id not in sets:
+            sets[set_id], rounds[set_id] = r, {}
+            since = {x.position: x.total_units for x in renewed.get(set_id, ())}
+        if round_id is None:
             continue
-        if r["round_id"] not in own:
-            own[r["round_id"]] = _empty_round(r, tuple(seen.get(r["round_id"], ())))
-        since = {x.position: x.total_units for x in renewed.get(r["set_id"], ())}
-        if r["id"] is not None and r["total_units"] >= since.get(r["position_number"], 0.0):
-            own[r["round_id"]].readings[r["position_number"]] = measured_of(r)
+        own = rounds[set_id]
+        if round_id not in own:
+            own[round_id] = _empty_round(r, tuple(seen.get(round_id, ())))
+        if position is not None and own[round_id].total_units >= since.get(position, 0.0):
+            own[round_id].readings[position] = Measured(*measured)
     return tuple(_set(r, tuple(rounds[i].values()), tuple(renewed.get(i, ()))) for i, r in sets.items())
 
 
-_SETS = """select s.id as set_id, s.number, s.fitted_at, s.fitted_units, s.fitted_known, s.ended_at, s.ended_units, s.end_reason,
-                  r.id as round_id, r.at as round_at, r.total_units, r.kind, r.finished_at,
-                  g.id, g.position_number, g.length_mm, g.sd_mm, g.low_mm, g.high_mm, g.lines_seen, g.doubt_rule,
-                  case g.doubt_answer when '' then g.doubt else '' end as doubt
+# What is read of every row comes first, the reading as `Measured` has it: a name is sought from the left in each row.
+_MEASURED = 11
+_SETS = """select s.id as set_id, r.id as round_id, g.position_number, g.length_mm, g.sd_mm, g.low_mm, g.high_mm, g.lines_seen,
+                  case g.doubt_answer when '' then g.doubt else '' end as doubt, g.doubt_rule, g.id as reading_id,
+                  r.at as round_at, r.total_units, r.kind, r.finished_at,
+                  s.number, s.fitted_at, s.fitted_units, s.fitted_known, s.ended_at, s.ended_units, s.end_reason
            from brush_set s left join round r on r.set_id = s.id
            left join reading g on g.round_id = r.id and g.replaced_by is null
            where s.motor_id = :id order by s.number, r.at, r.seq, g.position_number"""
