@@ -1,6 +1,7 @@
 """Measure what a page and an entry cost, against bare pages of the same server in the same run."""
 
 import compileall
+import gc
 import http.client
 import json
 import statistics
@@ -269,6 +270,8 @@ def main() -> None:
         threading.Thread(target=server.run, daemon=True).start()
         while not server.started:
             time.sleep(0.01)
+        gc.collect()
+        gc.freeze()  # as `serve` does once everything is loaded
         client, commit = Client(_PORT), bare_commit(db)
         saved = saved_readings(client, motor, commit)
         _, sheet = client.post(f"/motors/{motor}/sheets", sheet_kind="full", counter="")

@@ -1,5 +1,6 @@
 """Answers: pages from templates, errors as a page or as JSON, never a bare status."""
 
+from collections.abc import Sequence
 from datetime import date, datetime
 from functools import cache
 from pathlib import Path
@@ -8,7 +9,7 @@ from typing import Any
 from fastapi import Request
 from fastapi.responses import HTMLResponse, JSONResponse, RedirectResponse, Response
 from jinja2 import Environment, FileSystemBytecodeCache, FileSystemLoader, StrictUndefined, select_autoescape
-from markupsafe import Markup
+from markupsafe import Markup, escape
 
 from norvash.core.part_findings import BY_ID as FINDINGS
 from norvash.core.quantities import UNITS
@@ -35,6 +36,16 @@ def _drawn(drawing: Drawing) -> Markup:
     return Markup(drawing.svg())  # noqa: S704  (built by the drawing layer, which escapes every text)
 
 
+_CELL, _ROW = "\x1f", "\x1e"  # no text has a control
+
+
+def _rows(rows: Sequence[Sequence[str]]) -> Markup:
+    """Return the rows of a table, all of its texts escaped at once: a drawing has hundreds of cells."""
+    text = str(escape(_ROW.join(_CELL.join(r) for r in rows)))
+    cells = text.replace(_CELL, "</td><td>").replace(_ROW, "</td></tr><tr><td>")
+    return Markup(f"<tr><td>{cells}</td></tr>")  # noqa: S704  (escaped above)
+
+
 @cache
 def _mark(stage: str | None, word: str) -> Markup:
     return _drawn(stage_mark(stage, word))
@@ -59,6 +70,7 @@ def _environment() -> Environment:
         "areas": AREAS,
         "version": _VERSION,
         "drawn": _drawn,
+        "table_rows": _rows,
         "mark": _mark,
         "picture": _picture,
         "hatching": _HATCHING,
