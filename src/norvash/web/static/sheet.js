@@ -86,7 +86,8 @@
           refuse(item, "Somebody else works on this device now; enter it again in the right name.");
           continue;
         }
-        const answer = await ask(item.url, { method: "POST", body: item.body, headers: { "Content-Type": "application/x-www-form-urlencoded", "Prefer": "return=representation" } });
+        const headers = { "Content-Type": "application/x-www-form-urlencoded", Prefer: "return=representation" };
+        const answer = await ask(item.url, { method: "POST", body: item.body, headers });
         // A database that cannot be written just now says when to ask again; nothing is wrong with the entry.
         if (answer.status === 503) {
           held = troubleIn(await answer.text());
