@@ -12,6 +12,7 @@ from norvash.errors import NorvashError
 from norvash.store import standings
 from norvash.store.database import Connection, connect
 from norvash.work.bench import bench
+from norvash.work.hours_book import latest_entries
 from norvash.work.motor_page import MotorPage, motor_page
 from norvash.work.sheet_page import sheet_page
 
@@ -23,9 +24,12 @@ def house(playhouse: Path) -> Iterator[Connection]:
     conn.close()
 
 
+def machine(conn: Connection, tag: str) -> str:
+    return next(x.motor_id for x in standings.find_motors(conn, tag, "", 9, 0) if x.tag == tag)
+
+
 def shown(conn: Connection, tag: str) -> MotorPage:
-    found = standings.find_motors(conn, tag, "", 9, 0)
-    return motor_page(conn, next(x.motor_id for x in found if x.tag == tag), DEMO_DAY)
+    return motor_page(conn, machine(conn, tag), DEMO_DAY)
 
 
 STATES = {
@@ -60,7 +64,7 @@ def test_the_house_has_every_class_and_four_years_of_work(house: Connection) -> 
 def test_special_records(house: Connection) -> None:
     tug = shown(house, "TG-01").context.state
     assert tug.offset_units < 0
-    assert any(r.event == "replaced" for r in shown(house, "TG-01").log) or len(tug.entries) > 40
+    assert any(r.event == "replaced" for r in latest_entries(house, machine(house, "TG-01"))) or len(tug.entries) > 40
     assert shown(house, "H-01").context.figures.word("method") == "depth"
     half = shown(house, "T-15").open_sheet
     assert half is not None

@@ -1,7 +1,9 @@
 """The site, its people, and the record of every write."""
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import datetime
+from typing import NamedTuple
 
 from norvash.core.texts import compared
 from norvash.errors import NotFound
@@ -27,8 +29,7 @@ class Person:
     name: str
 
 
-@dataclass(frozen=True, slots=True)
-class Done:
+class Done(NamedTuple):
     """One write as it was recorded."""
 
     id: str
@@ -88,26 +89,26 @@ def list_alike(conn: Connection, name: str) -> list[Person]:
     return [Person(r["id"], r["name"]) for r in rows]
 
 
-_DONE = """select a.id, a.at, p.name as person, a.job, a.digest, a.result_id, a.before_json, a.after_json
-           from act a join person p on p.id = a.person_id"""
+_COLUMNS = "a.id, a.at, p.name as person, a.job, a.digest, a.result_id, a.before_json, a.after_json"
+_DONE = f"""select {_COLUMNS} from act a join person p on p.id = a.person_id"""
 
 
-def _done(row: dict[str, str]) -> Done:
-    return Done(row["id"], datetime.fromisoformat(row["at"]), row["person"], row["job"], row["digest"],
-                row["result_id"], row["before_json"], row["after_json"])  # fmt: skip
+def _done(row: Iterable[str]) -> Done:
+    """Return a write from its columns, in the order of `_COLUMNS`."""
+    act_id, at, *others = row
+    return Done(act_id, datetime.fromisoformat(at), *others)
 
 
 def known_before(conn: Connection, act_id: str, person_id: str) -> tuple[Done | None, Person | None, datetime | None]:
     """Return the write with this id, None if it is new; the person, None if not known; the time of the latest write."""
     row = conn.execute(
-        """select w.id as writer_id, w.name as writer, (select at from act order by seq desc limit 1) as last_at,
-                  a.id, a.at, p.name as person, a.job, a.digest, a.result_id, a.before_json, a.after_json
-           from (select 1) left join person w on w.id = :person_id
+        f"""select {_COLUMNS}, w.id as writer_id, w.name as writer, (select at from act order by seq desc limit 1) as last_at
+            from (select 1) left join person w on w.id = :person_id
            left join act a on a.id = :act_id left join person p on p.id = a.person_id""",
         {"act_id": act_id, "person_id": person_id},
     ).fetchone()
     return (
-        _done(row) if row["id"] is not None else None,
+        _done(row[:8]) if row["id"] is not None else None,
         Person(row["writer_id"], row["writer"]) if row["writer_id"] is not None else None,
         datetime.fromisoformat(row["last_at"]) if row["last_at"] else None,
     )

@@ -95,7 +95,7 @@ def _day(value: date | datetime) -> str:
 
 
 def _iso(value: date | datetime) -> str:
-    return f"{value:%Y-%m-%d}"
+    return value.isoformat()[:10]
 
 
 def _unit_of(field: SheetField) -> str:

@@ -8,8 +8,11 @@ from norvash.core.use_log import Entry
 from norvash.core.words import UNIT_WORDS
 from norvash.store import motors, policies, use
 from norvash.store.database import Connection
+from norvash.store.use import UseRow
 from norvash.work.context import figures_of, rate_in_season
 from norvash.work.rulebook import rulebook
+
+_LATEST = 40
 
 
 @dataclass(frozen=True, slots=True)
@@ -37,3 +40,8 @@ def book_rows(conn: Connection, motor_ids: Sequence[str]) -> list[BookRow]:
         made.append(BookRow(motor_id, motor.tag, motor.name, motor.place, entries[-1] if entries else None,
                             rate.per_week if rate else None, UNIT_WORDS[figures.word("unit_of_use")]))  # fmt: skip
     return made
+
+
+def latest_entries(conn: Connection, motor_id: str) -> list[UseRow]:
+    """Return the end of a motor's log, newest first, what was taken back included."""
+    return use.list_log(conn, motor_id, _LATEST)

@@ -5,21 +5,20 @@ from datetime import date
 
 from norvash.core.sentence import Verdict
 from norvash.core.verdict import Findings
-from norvash.store import people, rounds, sheets, use
+from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow
 from norvash.store.sheets import DeferredRow, SheetRow
-from norvash.store.use import UseRow
 from norvash.work.context import Context, load
 from norvash.work.history import HistoryLine, history
 from norvash.work.standing import judge
 
-_LOG, _ACTS, _SHEETS = 40, 80, 8
+_ACTS, _SHEETS = 80, 8
 
 
 @dataclass(frozen=True, slots=True)
 class MotorPage:
-    """A motor, judged now, with its sheets, what was put off, its log and its history."""
+    """A motor, judged now, with its sheets, what was put off and its history."""
 
     context: Context
     found: Findings
@@ -27,7 +26,6 @@ class MotorPage:
     open_sheet: SheetRow | None
     sheets: list[SheetRow]
     deferred: list[DeferredRow]
-    log: list[UseRow]
     history: tuple[HistoryLine, ...]
     answered: list[ReadingRow]
 
@@ -46,6 +44,6 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
     context, found, said = judged(conn, motor_id, today)
     left_open = context.row if context.row is not None and context.row.signed_at is None else None
     return MotorPage(
-        context, found, said, left_open, sheets.list_sheets(conn, motor_id, _SHEETS), list(context.put_off), use.list_log(conn, motor_id, _LOG),
+        context, found, said, left_open, sheets.list_sheets(conn, motor_id, _SHEETS), list(context.put_off),
         history(people.list_acts(conn, motor_id, _ACTS), context.unit), rounds.list_answered(conn, motor_id),
     )  # fmt: skip

@@ -12,7 +12,7 @@ from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import UseForm
 from norvash.web.motor_drawings import drawing_of
 from norvash.work.bench import REGISTER_PAGE, register
-from norvash.work.hours_book import BookRow, book_rows
+from norvash.work.hours_book import BookRow, book_rows, latest_entries
 from norvash.work.logging_use import MODES, log_use, take_back
 from norvash.work.motor_page import motor_page
 
@@ -74,7 +74,7 @@ def _page(
     shown = motor_page(conn, motor_id, now.date())
     state = shown.context.state
     curve, narrow = (drawing_of(shown, "use-curve", narrow=n) if state.entries else None for n in (False, True))
-    return page(request, "motor_hours.html", status_of(error) if error else 200, area="Hours", m=shown, modes=MODES,
+    return page(request, "motor_hours.html", status_of(error) if error else 200, area="Hours", found=shown.found, log=latest_entries(conn, motor_id), modes=MODES,
                 motor=shown.context.motor, state=state, said=shown.said, curve=curve, narrow=narrow, act_id=fresh_id(),
                 strike_id=fresh_id(), typed=typed, error=error, errors=errors_of(error))  # fmt: skip
 
