@@ -9,6 +9,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sentence import verdict
 from norvash.core.sheet.before import judge_before
 from norvash.core.sheet.bringing import what_to_bring
+from norvash.core.sheet.copper import copper_now
 from norvash.core.sheet.cutting import cut_changes, cut_record, cut_words
 from norvash.core.sheet.deciding import matters
 from norvash.core.sheet.facts import Facts
@@ -145,7 +146,8 @@ def judged(made: Sheet, rules: MotorRules) -> Iterator[str]:
     yield from (f"before: {j.words} {j.right} {' '.join(j.rules)}" for j in before.judged)
     yield f"signs: {sorted(before.signs.items())}"
     yield from (f"voice: {n} {f.id}, {f.stage}: {f.words}" for n, f in voices(made, rules, (4.0, 4.2)))
-    for name, value in (("insulation", insulation_now(made, rules)), ("index", index_now(made, rules)), ("coils", coils_now(made, rules)),
+    copper = copper_now(made, rules)
+    for name, value in (("plan", copper.plan), ("work", copper.work), ("insulation", insulation_now(made, rules)), ("index", index_now(made, rules)), ("coils", coils_now(made, rules)),
                         ("heat", heat_now(made, rules)), ("growler", slots_on_growler(made) or None)):  # fmt: skip
         if value is not None:
             yield f"{name}: {kept(value)}"

@@ -12,6 +12,7 @@ from norvash.bench.fleet import PERSON, make_fleet
 from norvash.errors import Conflict
 from norvash.store import rounds, rules, standings
 from norvash.store.database import Connection, connect, transaction
+from norvash.store.policies import list_policies
 from norvash.work import measuring, registering, standing
 from norvash.work.acting import Act
 from norvash.work.context import Context
@@ -20,6 +21,7 @@ from norvash.work.measuring import note, record
 from norvash.work.motor_types import save_type
 from norvash.work.new_set import fit_new_set, renew_brushes
 from norvash.work.opening import open_sheet
+from norvash.work.policing import add_policy, end_policy
 from norvash.work.registering import add_motor, change_figures
 from norvash.work.ruling import set_rule
 from norvash.work.sheets import enter, undo
@@ -55,6 +57,12 @@ JOBS: dict[str, Callable[[Shop, str, str], str]] = {
     "renew a brush": lambda shop, motor, _: renew_brushes(shop.conn, shop.act(), motor, "", "damaged", {1: "21.9"}),
     "sign": lambda shop, _, sheet: sign(shop.conn, shop.act(), sheet, "left so", service=True),
     "fit a set": lambda shop, motor, _: fit_new_set(shop.conn, shop.act(), motor, "", "planned", {1: "22"}),
+    "add a policy": lambda shop, motor, _: add_policy(
+        shop.conn, shop.act(), "motor", motor, "interval", {"name": "often", "every": "90"}
+    ),
+    "end a policy": lambda shop, motor, _: end_policy(
+        shop.conn, shop.act(), list_policies(shop.conn, motor, None)[0].id
+    ),
     "change figures": lambda shop, motor, _: change_figures(
         shop.conn, shop.act(), motor, {"new_mm": "22", "limit_mm": "9"}, 1
     ),

@@ -7,7 +7,9 @@ from datetime import date
 from norvash.core.policy import Policy
 from norvash.core.season import Window
 from norvash.errors import NotFound
-from norvash.store.database import Connection
+from norvash.store.database import Connection, Row
+
+_NO_POLICY = ("This policy does not hold any more.", "Look at the policies as they are now.")
 
 
 def list_policies(conn: Connection, motor_id: str, type_id: str | None) -> tuple[Policy, ...]:
@@ -17,7 +19,11 @@ def list_policies(conn: Connection, motor_id: str, type_id: str | None) -> tuple
            and ((scope = 'motor' and scope_id = :motor_id) or (scope = 'type' and scope_id = :type_id)) order by rowid""",
         {"motor_id": motor_id, "type_id": type_id},
     )
-    return tuple(Policy(r["id"], r["kind"], r["name"], json.loads(r["value_json"]), r["scope"] == "type") for r in rows)
+    return tuple(_policy(r) for r in rows)
+
+
+def _policy(row: Row) -> Policy:
+    return Policy(row["id"], row["kind"], row["name"], json.loads(row["value_json"]), row["scope"] == "type")
 
 
 def add_policy(
@@ -33,18 +39,31 @@ def add_policy(
     )  # fmt: skip
 
 
-def strike_policy(conn: Connection, policy_id: str, act_id: str) -> tuple[str, str, str]:
-    """End a policy; return its scope, the motor or type, and its name.
+def fetch_policy(conn: Connection, policy_id: str) -> tuple[str, str, Policy]:
+    """Return a policy that holds, with its scope and the motor or type.
 
     Raises: NotFound for one that does not hold.
     """
     row = conn.execute(
-        "select scope, scope_id, name from policy where id = :id and struck_act_id is null", {"id": policy_id}
+        "select id, scope, scope_id, kind, name, value_json from policy where id = :id and struck_act_id is null",
+        {"id": policy_id},
     ).fetchone()
     if row is None:
-        raise NotFound("This policy does not hold any more.", "Look at the policies as they are now.")
-    conn.execute("update policy set struck_act_id = :act_id where id = :id", {"act_id": act_id, "id": policy_id})
-    return row["scope"], row["scope_id"], row["name"]
+        raise NotFound(*_NO_POLICY)
+    return row["scope"], row["scope_id"], _policy(row)
+
+
+def strike_policy(conn: Connection, policy_id: str, act_id: str) -> None:
+    """End a policy.
+
+    Raises: NotFound for one that does not hold.
+    """
+    ended = conn.execute(
+        "update policy set struck_act_id = :act_id where id = :id and struck_act_id is null",
+        {"act_id": act_id, "id": policy_id},
+    )
+    if not ended.rowcount:
+        raise NotFound(*_NO_POLICY)
 
 
 def list_windows(conn: Connection) -> tuple[Window, ...]:

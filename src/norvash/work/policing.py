@@ -20,11 +20,11 @@ from norvash.errors import InputError, NotFound
 from norvash.store import forecasts, motors, policies
 from norvash.store.database import Connection
 from norvash.store.motors import MotorType
-from norvash.work.acting import Act, Change, once
-from norvash.work.context import Context, load
+from norvash.work.acting import Act, Change, once, prepared
+from norvash.work.context import load
 from norvash.work.logging_use import moment
 from norvash.work.rulebook import rulebook
-from norvash.work.standing import judge, keep
+from norvash.work.standing import Judged, judge, keep
 
 _ASKED = {"interval": ("every",), "range": ("low", "high"), "calendar": ("months",), "table": ()}
 _MOST_DAYS = 366
@@ -59,6 +59,41 @@ def governed(conn: Connection, scope: str, scope_id: str) -> Governed:
     return Governed(scope, scope_id, kind.name, figures.word("unit_of_use"), policies.list_policies(conn, "", kind.id))
 
 
+@dataclass(frozen=True, slots=True)
+class _Governed:
+    """A policy that comes or goes, what it is for, and its motor judged by those that hold then; a type's motors follow in the background."""
+
+    holder: Governed
+    policy: Policy
+    judged: Judged | None
+
+    def stands(self, conn: Connection) -> bool:
+        """Tell whether nothing has moved since."""
+        return self.judged is None or self.judged.stands(conn)
+
+
+def _judged(conn: Connection, act: Act, holder: Governed, policy: Policy, *, holds: bool) -> _Governed:
+    """Return what follows from a policy that holds from now on, or does not any more; nothing is written."""
+    if holder.scope != "motor":
+        return _Governed(holder, policy, None)
+    context = load(conn, holder.scope_id)
+    others = tuple(p for p in context.policies if p.id != policy.id)
+    return _Governed(
+        holder, policy, judge(replace(context, policies=(*others, policy) if holds else others), act.at.date())
+    )
+
+
+def _kept(
+    conn: Connection, ready: _Governed, result_id: str, before: Mapping[str, object], after: Mapping[str, object]
+) -> Change:
+    """Keep what follows from a policy that came or went."""
+    if ready.judged is None:
+        policies.mark_all_stale(conn, ready.holder.scope, ready.holder.scope_id)
+        return Change(result_id, before, after)
+    keep(conn, ready.judged)
+    return Change(result_id, before, after, ready.holder.scope_id)
+
+
 def add_policy(
     conn: Connection, act: Act, scope: str, scope_id: str, kind: str, typed: Mapping[str, str],
     table: IntervalTable | None = None,
@@ -77,23 +112,33 @@ def add_policy(
         "table": table.as_plain() if table else None,
     }
 
-    def body(act: Act) -> Change:
-        holder, context = governed(conn, scope, scope_id), _of_motor(conn, scope, scope_id)
-        name = words_of("name", typed.get("name", ""), "The name")
-        figures: dict[str, object] = {f: _figure(typed.get(f, ""), f) for f in _ASKED[kind]}
-        if kind == "range" and not float(str(figures["low"])) < float(str(figures["high"])):
-            raise InputError("The low end is not under the high end.", "Give the range from low to high.", "high")
-        if kind == "table":
-            if table is None:
-                raise InputError("There is no table.", "Paste it or give its file.", "file")
-            figures = table.as_plain()
-        policies.add_policy(conn, act.id, scope, scope_id, kind, name, figures, act.id)
-        _judge(conn, scope, scope_id, context, act.at.date())
-        return Change(
-            act.id, {}, {"policy": name, "kind": kind, "for": holder.name}, scope_id if scope == "motor" else None
-        )
+    def prepare() -> _Governed:
+        holder, name = governed(conn, scope, scope_id), words_of("name", typed.get("name", ""), "The name")
+        figures = _figures(kind, typed, table)
+        made = Policy(act.id, kind, name, figures, scope == "type")
+        return _judged(conn, act, holder, made, holds=True)
 
-    return once(conn, act, "add a policy", content, body)
+    def body(act: Act, ready: _Governed) -> Change:
+        name = ready.policy.name
+        policies.add_policy(conn, act.id, scope, scope_id, kind, name, ready.policy.figures, act.id)
+        return _kept(conn, ready, act.id, {}, {"policy": name, "kind": kind, "for": ready.holder.name})
+
+    return prepared(conn, act, "add a policy", content, prepare, body)
+
+
+def _figures(kind: str, typed: Mapping[str, str], table: IntervalTable | None) -> Mapping[str, object]:
+    """Return the figures of a policy as they were typed, or its table.
+
+    Raises: InputError at the field.
+    """
+    if kind == "table":
+        if table is None:
+            raise InputError("There is no table.", "Paste it or give its file.", "file")
+        return table.as_plain()
+    figures = {f: _figure(typed.get(f, ""), f) for f in _ASKED[kind]}
+    if kind == "range" and not figures["low"] < figures["high"]:
+        raise InputError("The low end is not under the high end.", "Give the range from low to high.", "high")
+    return figures
 
 
 def _figure(text: str, field: str) -> float:
@@ -109,27 +154,21 @@ def _figure(text: str, field: str) -> float:
 
 
 def end_policy(conn: Connection, act: Act, policy_id: str) -> str:
-    """End a policy; return what it was for."""
+    """End a policy; return what it was for.
 
-    def body(act: Act) -> Change:
-        scope, scope_id, name = policies.strike_policy(conn, policy_id, act.id)
-        _judge(conn, scope, scope_id, _of_motor(conn, scope, scope_id), act.at.date())
-        return Change(f"{scope}/{scope_id}", {"policy": name}, {}, scope_id if scope == "motor" else None)
+    Raises: NotFound for one that does not hold.
+    """
 
-    return once(conn, act, "end a policy", {"policy": policy_id}, body)
+    def prepare() -> _Governed:
+        scope, scope_id, ended = policies.fetch_policy(conn, policy_id)
+        holder = governed(conn, scope, scope_id)
+        return _judged(conn, act, holder, ended, holds=False)
 
+    def body(act: Act, ready: _Governed) -> Change:
+        policies.strike_policy(conn, policy_id, act.id)
+        return _kept(conn, ready, f"{ready.holder.scope}/{ready.holder.scope_id}", {"policy": ready.policy.name}, {})
 
-def _of_motor(conn: Connection, scope: str, scope_id: str) -> Context | None:
-    return load(conn, scope_id) if scope == "motor" else None
-
-
-def _judge(conn: Connection, scope: str, scope_id: str, context: Context | None, today: date) -> None:
-    """Judge a motor by its policies as they are now; those of a type follow in the background."""
-    if context is None:
-        policies.mark_all_stale(conn, scope, scope_id)
-        return
-    now = policies.list_policies(conn, context.motor.id, context.motor.type_id)
-    keep(conn, judge(replace(context, policies=now), today))
+    return prepared(conn, act, "end a policy", {"policy": policy_id}, prepare, body)
 
 
 def table_of_type(conn: Connection, type_id: str) -> tuple[MotorType, str, IntervalTable, tuple[PastSet, ...]]:
