@@ -35,7 +35,7 @@ PARTS: dict[str, tuple[tuple[str, ...], tuple[str, ...]]] = {
                 ("tests/core/test_verdict.py", "tests/core/test_verdict_edges.py", _EDGES, "tests/core/test_policies.py", "tests/core/test_forecasting.py",
                  "tests/core/test_sheet.py")),
     "words": (("sentence", "ruler", "words", "forecast_words", "remarks", "texts"),
-              ("tests/core/test_verdict.py", "tests/core/test_texts.py", "tests/drawing/test_drawings.py")),
+              ("tests/core/test_verdict.py", "tests/core/test_texts.py", "tests/core/test_words_whole.py", "tests/drawing/test_drawings.py")),
     "planning": (("policies", "policy", "interval_table", "shop_table", "outlook", "hindsight", "season", "use", "use_log", "use_typed", "timeline"),
                  ("tests/core/test_policies.py", "tests/core/test_use.py", "tests/core/test_use_whole.py", "tests/core/test_forecasting.py", "tests/core/test_sums.py",
                   "tests/web/test_outlook.py")),
@@ -43,11 +43,11 @@ PARTS: dict[str, tuple[tuple[str, ...], tuple[str, ...]]] = {
     "forecast": (("forecast/batch", "forecast/case", "forecast/crossing", "forecast/deviations", "forecast/grid", "forecast/laying", "forecast/model",
                   "forecast/plain", "forecast/prior", "forecasting"),
                  ("tests/core/test_forecast.py", "tests/core/test_forecast_whole.py", "tests/core/test_forecasting.py", _EDGES)),
-    "sheet": (("sheet/*",), ("tests/core/test_sheet.py", "tests/work/test_sheets.py", "tests/work/test_copper_jobs.py", "tests/core/test_sheet_whole.py")),
+    "sheet": (("sheet/*",), ("tests/core/test_sheet.py", "tests/work/test_sheets.py", "tests/work/test_copper_jobs.py", "tests/core/test_sheet_whole.py", "tests/core/test_sheet_edges.py")),
     "sums": (("sums/*",), ("tests/core/test_sums.py",)),
     "rules": (("rules/book", "quantities", "figures", "positions", "classes", "past_set", "simulation", "gauge_line"),
               ("tests/core/test_quantities.py", "tests/core/test_readings.py", "tests/core/test_carbon.py", "tests/core/test_sums.py", "tests/core/test_verdict.py",
-               "tests/core/test_forecast.py", "tests/core/test_sheet.py", "tests/devices/test_gauge.py", _EDGES)),
+               "tests/core/test_forecast.py", "tests/core/test_forecasting.py", "tests/core/test_sheet.py", "tests/devices/test_gauge.py", _EDGES)),
 }  # fmt: skip
 _TEXTS = (cst.SimpleString, cst.FormattedString, cst.ConcatenatedString)
 

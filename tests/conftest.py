@@ -28,6 +28,7 @@ from norvash.work.signing import sign
 
 # The same cases on every machine, however slow it is just now.
 settings.register_profile("house", deadline=None, derandomize=True)
+settings.register_profile("quick", settings.get_profile("house"), max_examples=40)
 settings.load_profile("house")
 # Every transaction waits for the disk; in memory no test waits for what else the disk is doing.
 if os.access("/dev/shm", os.W_OK):

@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 from datetime import timedelta
+from itertools import islice
 from math import exp, log
 from random import Random
 
@@ -19,12 +20,13 @@ from norvash.core.forecasting import case_of, past_set_of
 from norvash.core.limits import Limit
 from norvash.core.rules.catalogue import shipped
 from norvash.core.season import Season, weeks_ahead
-from norvash.core.simulation import LIVELY, Habit, Nature, read_with, simulate_set, simulate_weeks
+from norvash.core.simulation import LIVELY, QUIET, Habit, Nature, read_with, simulate_set, simulate_weeks
 from norvash.core.state import BrushSet, MotorState, motor_limit
 from norvash.core.use import rate_of_use
 from norvash.store import forecasts, standings
 from norvash.work.standing import catch_up
 from states import T0, a_round, foreseen, state
+from whole import assert_nothing_moved
 
 LIMIT = Limit(8.0, "maker", False, "maker")
 
@@ -151,3 +153,18 @@ def test_the_simulator_is_richer_than_the_model_and_repeats() -> None:
     year = [next(weeks) for _ in range(520)]
     assert all(x == 0 for i, x in enumerate(year) if i % 52 >= 44)
     assert 6 < sum(year) / 440 < 15
+
+
+def test_nothing_moves_in_what_is_simulated() -> None:
+    told: list[object] = []
+    for seed, nature in enumerate(
+        (QUIET, LIVELY, Nature(jumps=9.0, new_sd_mm=0.5), Nature(batch_sd_mm=0.6, bedding=0.1))
+    ):
+        random = Random(seed)
+        worn = simulate_set(random, 3, 22.0, 14.0, 600.0, nature)
+        at = (0.0, 1.0, 7.0, 300.0, 555.5, 1e9)
+        told.append([len(worn.lengths_mm), *([worn.length_mm(i, h) for h in at] for i in range(3)), worn.crossing(8.0)])
+        told.append([read_with(random, 12.3, 0.05, 0.01), read_with(random, 12.3, 0.4, 0.5, 1.0)])
+        weeks = simulate_weeks(random, Habit(40.0, idle=0.3, pattern=(1.0, *[0.5] * 50, 0.0) if seed else None))
+        told.append(list(islice(weeks, 60)))
+    assert_nothing_moved("simulated.json", told, rel=1e-6)

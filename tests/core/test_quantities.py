@@ -4,7 +4,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.quantities import LENGTHS, better_units, parse, parse_count, shown
+from norvash.core.quantities import LENGTHS, UNITS, better_units, parse, parse_count, shown
 from norvash.errors import InputError
 
 READ = {
@@ -36,6 +36,12 @@ def test_the_rest_is_refused_with_a_remedy(text: str) -> None:
 def test_a_bare_number_takes_the_motors_unit() -> None:
     assert parse("488", "length", "thou").value == pytest.approx(12.3952)
     assert parse("488 mm", "length", "thou").value == 488
+    assert [parse(text, "length", "thou").unit for text in ("488", "488 mm", "12.4 MM", "12 mil")] == [
+        "thou",
+        "mm",
+        "mm",
+        "thou",
+    ]
 
 
 @pytest.mark.parametrize(
@@ -51,8 +57,9 @@ def test_other_dimensions(text: str, dimension: str, value: float) -> None:
     ("text", "dimension"), [("12 starts", "hours"), ("3 h", "starts"), ("12 mm", "hours"), ("5 N", "length")]
 )
 def test_a_wrong_unit_is_refused(text: str, dimension: str) -> None:
-    with pytest.raises(InputError, match="does not belong here"):
+    with pytest.raises(InputError, match=f"in “{text}” does not belong here") as caught:
         parse(text, dimension)
+    assert next(iter(UNITS[dimension])) in caught.value.remedy
 
 
 @given(st.floats(0.01, 400), st.sampled_from(sorted(LENGTHS)))
@@ -73,6 +80,7 @@ def test_a_better_unit_is_proposed_only_where_it_fits() -> None:
     assert better_units(488, 0.75, 19.5) == ("thou",)
     assert better_units(0.5, 0.75, 19.5) == ("cm", "in")
     assert better_units(1e9, 0.75, 19.5) == ()
+    assert better_units(5, 5, 50) == ("cm",)
 
 
 @pytest.mark.parametrize("text", ["2.5", "0", "41", "x", "-2"])

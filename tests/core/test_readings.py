@@ -8,7 +8,7 @@ from hypothesis import strategies as st
 
 from norvash.core.classes import TEMPLATES
 from norvash.core.doubts import doubt_of
-from norvash.core.figures import FIELDS, Figures, check_together, read_figure, speed_taps
+from norvash.core.figures import BY_NAME, FIELDS, Figures, check_together, read_figure, speed_taps
 from norvash.core.positions import even_positions, read_positions
 from norvash.core.readings import Reading, on_the_gauge_mm, read
 from norvash.core.renewal import Carbon, renewed
@@ -144,6 +144,8 @@ def test_hard_to_believe(
         ("method", "guess"),
         ("grade", "x" * 121),
         ("bars", "2"),
+        ("speed_taps", "0.6; 0.5"),
+        ("active_months", "9-13"),
     ],
 )
 def test_figures_that_cannot_be(name: str, text: str) -> None:
@@ -152,26 +154,45 @@ def test_figures_that_cannot_be(name: str, text: str) -> None:
     assert caught.value.field == name
 
 
-@pytest.mark.parametrize(
-    "own",
-    [
-        {"limit_mm": 22.0},
-        {"limit_mm": 30.0},
-        {"depth_limit_mm": 19.0},
-        {"wear_line_2_mm": 19.0},
-        {"wear_line_1_mm": 23.0},
-    ],
-    ids=["limit is new", "limit over new", "depth falls", "lines rise", "line over new"],
-)
-def test_figures_that_contradict_each_other(own: dict[str, float | str]) -> None:
-    with pytest.raises(InputError):
-        check_together(Figures({**OWN, **own}, {}, TEMPLATES["tool"].lends))
+# What is stated, and the field at which it is refused; empty where it can be so.
+TOGETHER = {
+    "limit is new": ({"limit_mm": 22.0}, "limit_mm"),
+    "limit over new": ({"limit_mm": 30.0}, "limit_mm"),
+    "limit just under new": ({"limit_mm": 21.99}, ""),
+    "least diameter is new": ({"commutator_d_mm": 30.0, "commutator_d_min_mm": 30.0}, "commutator_d_min_mm"),
+    "least diameter over new": ({"commutator_d_mm": 30.0, "commutator_d_min_mm": 31.0}, "commutator_d_min_mm"),
+    "least diameter under new": ({"commutator_d_mm": 30.0, "commutator_d_min_mm": 29.9}, ""),
+    "only the new diameter": ({"commutator_d_mm": 30.0}, ""),
+    "only the least diameter": ({"commutator_d_min_mm": 900.0}, ""),
+    "depth falls": ({"depth_limit_mm": 19.0}, "depth_limit_mm"),
+    "depth stands": ({"depth_limit_mm": 20.0}, "depth_limit_mm"),
+    "depth grows": ({"depth_limit_mm": 20.1}, ""),
+    "lines rise": ({"wear_line_2_mm": 19.0}, "wear_line_1_mm"),
+    "third line rises": ({"wear_line_3_mm": 15.0}, "wear_line_1_mm"),
+    "first line not over the third": ({"wear_line_1_mm": 9.0, "wear_line_2_mm": 8.0}, "wear_line_1_mm"),
+    "two lines at one place": ({"wear_line_2_mm": 18.0}, "wear_line_1_mm"),
+    "line at the new length": ({"wear_line_1_mm": 22.0}, "wear_line_1_mm"),
+    "line over new": ({"wear_line_1_mm": 23.0}, "wear_line_1_mm"),
+    "all as it should be": ({}, ""),
+}
+
+
+@pytest.mark.parametrize(("own", "field"), TOGETHER.values(), ids=TOGETHER)
+def test_figures_that_contradict_each_other(own: dict[str, float | str], field: str) -> None:
+    figures = Figures({**OWN, **own}, {}, TEMPLATES["tool"].lends)
+    if not field:
+        check_together(figures)
+        return
+    with pytest.raises(InputError) as refused:
+        check_together(figures)
+    assert refused.value.field == field
 
 
 def test_the_narrowest_figure_wins_and_says_where_it_is_from() -> None:
     figures = Figures({"new_mm": 20.0}, {"new_mm": 21.0, "bars": 40.0}, TEMPLATES["tool"].lends)
     assert (figures.number("new_mm"), figures.basis("new_mm")) == (20.0, "this motor")
     assert (figures.number("bars"), figures.basis("bars")) == (40.0, "type")
+    assert figures.basis("depth_new_mm") == ""
     assert (figures.basis("thickness_mm"), figures.stated("thickness_mm")) == ("class default", None)
     assert len({f.name for f in FIELDS}) == len(FIELDS)
     with pytest.raises(InputError, match="not known"):
@@ -199,13 +220,16 @@ def test_positions_stand_evenly_round_the_commutator_in_their_arms() -> None:
     assert [p.arm for p in even_positions(10)] == [1] * 5 + [2] * 5
     assert [p.arm for p in even_positions(6, 3)] == [1, 1, 2, 2, 3, 3]
     assert [p.arm for p in even_positions(5)] == [1, 2, 3, 4, 5]
+    assert [p.arm for p in even_positions(4, 4)] == [1, 2, 3, 4]
+    assert ([p.arm for p in even_positions(2, 4)], angles(2, 4)) == ([1, 2], [45, 135])
+    assert (angles(2, 2), angles(4, 2)) == ([90, 270], [90, 90, 270, 270])
 
 
 def test_what_is_typed_over_a_position_is_taken_and_what_cannot_be_is_refused_at_its_field() -> None:
     plans = even_positions(2)
-    typed = {"label_1": " left ", "angle_1": "370", "arm_1": "3", "polarity_1": "−"}
+    typed = {"label_1": " left ", "angle_1": "370", "arm_1": "1", "polarity_1": "−"}
     first, second = read_positions(typed, plans)
-    assert (first.number, first.label, first.angle_deg, first.arm, first.polarity) == (1, "left", 10, 3, "-")
+    assert (first.number, first.label, first.angle_deg, first.arm, first.polarity) == (1, "left", 10, 1, "-")
     assert second == plans[1]
     assert read_positions({"label_2": "eight888"}, plans)[1].label == "eight888"
     for field, text in (
@@ -227,6 +251,15 @@ def test_speed_settings_rise_and_choices_are_taken_from_their_list() -> None:
         with pytest.raises(InputError):
             speed_taps(text)
     assert read_figure("method", "depth")
+    assert read_figure("speed_taps", "0.5; 1") == "0.5; 1"
+    assert read_figure("active_months", "9-6") == "9-6"
+    assert read_figure("grade", "x" * 120)
+    assert read_figure("spring_table", "0=22; 5=12")
+    for name in ("bars", "limit_mm"):
+        low, high = BY_NAME[name].low, BY_NAME[name].high
+        assert [read_figure(name, f"{at:g}") for at in (low, high)] == [low, high]
+        with pytest.raises(InputError):
+            read_figure(name, f"{high + 1:g}")
     with pytest.raises(InputError, match="no choice"):
         read_figure("method", "guess")
 

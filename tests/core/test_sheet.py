@@ -279,6 +279,10 @@ LINES: dict[str, tuple[list[tuple[bytes, float]], list[str]]] = {
     "cut in two": ([(line_of("12.43 mm")[:4], 1), (line_of("12.43 mm")[4:], 1.02)], ["12.43 mm"]),
     "two at once, apart": ([(line_of("1 mm"), 1), (line_of("2 mm"), 2)], ["1 mm", "2 mm"]),
     "too fast": ([(line_of("1 mm") + line_of("2 mm"), 1)], ["1 mm", "!came too soon"]),
+    "too fast from the first moment on": ([(line_of("1 mm"), 0), (line_of("2 mm"), 0.1)], ["1 mm", "!came too soon"]),
+    "just not too fast": ([(line_of("1 mm"), 0), (line_of("2 mm"), 0.15)], ["1 mm", "2 mm"]),
+    "two marks": ([(line_of("1;2 mm"), 1)], ["!cannot be read as"]),
+    "a check of one digit": ([(b"\x01;1\n", 1)], ["!damaged or cut"]),
     "inches": ([(line_of("0.488 in"), 1)], ["0.488 in"]),
     "another unit": ([(line_of("12.4 N"), 1)], ["!does not belong here"]),
     "no unit": ([(line_of("12.4"), 1)], ["!without a unit"]),
@@ -286,6 +290,7 @@ LINES: dict[str, tuple[list[tuple[bytes, float]], list[str]]] = {
     "damaged": ([(line_of("12.43 mm").replace(b"4", b"9"), 1)], ["!damaged or cut"]),
     "its tail only": ([(line_of("12.43 mm")[5:], 1)], ["!damaged or cut"]),
     "empty lines": ([(b"\r\n\n \n", 1)], []),
+    "long, its end to come": ([(b"1" * 48, 1)], []),
     "without an end": ([(b"x" * 99, 1), (line_of("3 mm"), 2)], ["!without an end", "3 mm"]),
 }  # fmt: skip
 

@@ -41,6 +41,7 @@ from whole import assert_no_word_moved, kept
 COPPER = facts("industrial", 4, thickness_mm=12.5, width_mm=25.0, commutator_d_mm=120.0, commutator_d_min_mm=110.0, bars=24.0, armature_slots=12.0,
                rated_a=38.0, rated_v=220.0, rated_rpm=1500.0, slot_width_mm=0.8, holder_gap_mm=2.5, grade_family="electrographite",
                end_float_low_mm=0.1, end_float_high_mm=0.3, air_gap_mm=1.0, spring_rate_n_per_mm=0.2)  # fmt: skip
+FAST = facts("industrial", 4, commutator_d_mm=120.0, bars=24.0, rated_rpm=4000.0)
 WAVE = facts(
     "industrial",
     4,
@@ -88,7 +89,8 @@ PARTS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "a wave winding": (WAVE, {"bar_map": "burnt 3, 46"}), "as wide as the brush": (WAVE, {"bar_map": "burnt 2-4, 24-26, 46-48, 68-70"}), "by slots": (WAVE, {"bar_map": "dark " + ", ".join(str(b) for b in range(1, 88, 3))}),
     "run-out, readings missing": (COPPER, {"run_out": TRUE.replace("0.022", "-")}), "run-out of 23 bars": (COPPER, {"run_out": TRUE[6:]}), "bar test, bars not known": (facts(), {"bar_test": OHMS}),
     "drops at an industrial machine": (COPPER, {"bar_test": OHMS.replace("1.9", "1.07"), "bar_test_how": "drop"}), "resistances": (COPPER, {"bar_test": OHMS.replace("1.9", "1.07"), "bar_test_how": "ohm"}),
-    "a tool's insulation": (facts(rated_v=230.0), {"insulation_mohm": 1.5}), "double insulated": (facts(rated_v=230.0, protection="II"), {"insulation_mohm": 3.0}),
+    "a tool's insulation": (facts(rated_v=230.0), {"insulation_mohm": 1.5}), "double insulated": (facts(rated_v=230.0, protection="double insulated"), {"insulation_mohm": 3.0}), "an industrial machine's insulation": (
+        facts("industrial", 4, rated_v=440.0, protection="double insulated"), {"insulation_mohm": 1.2, "insulation_c": 20.0}),
     "joints good": (about_before({"rest": 1}), {"joint_v": 0.05, "drop_supply_v": 0.1, "drop_return_v": 0.1}), "one side drops": (about_before({"rest": 1}), {"joint_v": 0.05, "drop_return_v": 1.5}),
     "usual current not known": (facts(), {"noload_a": 1.0}), "plate not known": (facts(), {"supply_v": 1.0}), "plate not known, there": (facts(), {"supply_v": 1.5}),
     "battery at rest only": (about_before({"rest": 1}), {"rest_v": 12.6}), "terminal at its limit": (facts(rated_v=230.0), {"terminal_ohm": 0.3}), "settings wired wrong": (
@@ -97,6 +99,12 @@ PARTS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "stepped": (COPPER, {"run_out": TRUE, "step": 0.3, "track_d": "118", "shoulder_d": "118.8", "rough_cut": 0.2, "cut_tool": "diamond"}), "least not known": (
         facts("industrial", 4, commutator_d_mm=120.0, bars=24.0), {"track_d": "113", "groove": 0.3, "run_out": OVAL}),
     "burnt all over": (COPPER, {"bar_map": "burnt 1-24", "bar_test": ";".join(["1.0"] * 24)}), "loose, cut planned": (COPPER, {"bar_map": "loose 3", "track_d": "118", "groove": 0.3, "run_out": OVAL}),
+    "bar test, its noise said": (COPPER, {"bar_test": OHMS.replace("1.9", "1.07"), "bar_test_noise": 0.05}), "a map of a motor whose bars are not known": (facts(), {"bar_map": "burnt 3"}),
+    "fast, over a worn track": (FAST, {"run_out": OVAL, "track_d": "60;-"}), "fast, its shoulder measured": (FAST, {"run_out": OVAL, "shoulder_d": 118.0}), "fast": (FAST, {"run_out": OVAL}),
+    "made flush, a cut planned": (facts(undercut_mm=0.0, commutator_d_mm=30.0, bars=24.0), {"track_d": "29", "slot_depth": 0.1, "groove": 0.2}), "seen sound": (COPPER, {"sound__commutator": "yes"}),
+    "seen burnt": (COPPER, {"seen__commutator__burnt": "yes"}), "a quarter burnt": (COPPER, {"bar_map": "burnt 1-6; even 7-24", "bar_test": ";".join(["1.0"] * 24)}), "of 18 bars": (COPPER, {"run_out": OVAL[: 18 * 6 - 1]}),
+    "five bars": (facts("industrial", 4, commutator_d_mm=30.0, bars=5.0), {"bar_map": "burnt 3"}), "cut, sunk, slots known": (COPPER, {"track_d": "118", "slot_depth": 1.0, "pit": 0.1}), "cut with steel": (
+        COPPER, {"track_d": "118", "lathe_speeds": "200;400;800", "cut_tool": "hss"}),
     "one force": (COPPER, {"force": (6.0,)}), "box and brush": (SPRUNG, {"box_a": (12.9, 12.6), "brush_a": (12.5, 12.59)}),
     "forces low": (COPPER, {"force": (4.0, 4.2, 4.1, 4.0)}), "forces right": (COPPER, {"force": (6.0, 6.2, 6.1, 6.0)}),
 }  # fmt: skip
@@ -147,7 +155,8 @@ def judged(made: Sheet, rules: MotorRules) -> Iterator[str]:
     yield f"signs: {sorted(before.signs.items())}"
     yield from (f"voice: {n} {f.id}, {f.stage}: {f.words}" for n, f in voices(made, rules, (4.0, 4.2)))
     copper = copper_now(made, rules)
-    for name, value in (("plan", copper.plan), ("work", copper.work), ("insulation", insulation_now(made, rules)), ("index", index_now(made, rules)), ("coils", coils_now(made, rules)),
+    for name, value in (("wound", copper.wound), ("map", copper.read), ("run-out", copper.run_out), ("bar test", copper.tested), ("plan", copper.plan), ("work", copper.work),
+                        ("trouble", {k: v.problem for k, v in copper.trouble.items()} or None), ("insulation", insulation_now(made, rules)), ("index", index_now(made, rules)), ("coils", coils_now(made, rules)),
                         ("heat", heat_now(made, rules)), ("growler", slots_on_growler(made) or None)):  # fmt: skip
         if value is not None:
             yield f"{name}: {kept(value)}"

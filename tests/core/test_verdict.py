@@ -317,19 +317,37 @@ def test_the_best_source_gives_the_limit(
 
 
 def test_the_rulebook_resolves_from_the_narrowest_scope() -> None:
+    rule = shipped().book.rule("stage.watch")
     scopes = [("site", "", 0.5), ("class", "tool", 0.45), ("type", "T", 0.35), ("motor", "M", 0.3)]
     for i in range(len(scopes) + 1):
         book = rulebook_with([Override("stage.watch", s, k, v, "Ines", "2026-11-24", "why") for s, k, v in scopes[:i]])
         figure = MotorRules(book, "tool", "T", "M").figure("stage.watch")
+        assert (figure.rule_id, figure.words, figure.unit) == ("stage.watch", rule.words, rule.unit)
         assert figure.value == ([0.4] + [v for _, _, v in scopes])[i]
         assert ("Ines" in figure.basis) is (i > 0)
     assert MotorRules(book, "tool", "", "").figure("stage.watch").value == 0.45
     assert MotorRules(book, "starter", "", "").figure("stage.watch").value == 0.5
+    asked = [
+        MotorRules(book, "tool", t, m)["stage.watch"]
+        for t, m in (("T", "M"), ("T", "N"), ("U", "M"), ("U", "N"), ("T", "O"))
+    ]
+    assert asked == [0.3, 0.35, 0.3, 0.45, 0.35]
+    for value in (0.0, 1.0):
+        book.check("stage.watch", value)
     with pytest.raises(NotFound):
         book.figure("stage.nothing")
     for value in (float("nan"), -0.1, 1.1):
         with pytest.raises(InputError):
             book.check("stage.watch", value)
+
+
+def test_a_default_says_whose_it_is() -> None:
+    rule = next(r for r in RULES.values() if r.by_class)
+    motor_class, value = next(iter(rule.by_class.items()))
+    of_class = MotorRules(shipped().book, motor_class).figure(rule.id)
+    assert (of_class.value, of_class.basis) == (value, f"default for class {motor_class}")
+    assert (of_class.words, of_class.unit) == (rule.words, rule.unit)
+    assert MotorRules(shipped().book).figure(rule.id).basis == "default"
 
 
 def test_a_school_resolves_from_the_narrowest_scope() -> None:
@@ -341,6 +359,7 @@ def test_a_school_resolves_from_the_narrowest_scope() -> None:
         choice = MotorRules(book, "tool", "T", "M").choice("school.when")
         assert choice.key == (["limit"] + [w for _, _, w in scopes])[i]
         assert ("Ines" in choice.basis) is (i > 0)
+        assert choice.school is book.school("school.when")
     refused = rulebook_with([Override("school.when", "site", "", 0.0, "Ines", "2026-11-24", "why", "symptoms")])
     assert [MotorRules(refused, c).choice("school.when").key for c in ("tool", "traction")] == ["symptoms", "limit"]
 

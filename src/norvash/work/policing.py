@@ -60,7 +60,7 @@ def governed(conn: Connection, scope: str, scope_id: str) -> Governed:
 
 
 @dataclass(frozen=True, slots=True)
-class _Governed:
+class _PolicyChange:
     """A policy that comes or goes, what it is for, and its motor judged by those that hold then; a type's motors follow in the background."""
 
     holder: Governed
@@ -72,19 +72,19 @@ class _Governed:
         return self.judged is None or self.judged.stands(conn)
 
 
-def _judged(conn: Connection, act: Act, holder: Governed, policy: Policy, *, holds: bool) -> _Governed:
+def _judged(conn: Connection, act: Act, holder: Governed, policy: Policy, *, holds: bool) -> _PolicyChange:
     """Return what follows from a policy that holds from now on, or does not any more; nothing is written."""
     if holder.scope != "motor":
-        return _Governed(holder, policy, None)
+        return _PolicyChange(holder, policy, None)
     context = load(conn, holder.scope_id)
     others = tuple(p for p in context.policies if p.id != policy.id)
-    return _Governed(
+    return _PolicyChange(
         holder, policy, judge(replace(context, policies=(*others, policy) if holds else others), act.at.date())
     )
 
 
 def _kept(
-    conn: Connection, ready: _Governed, result_id: str, before: Mapping[str, object], after: Mapping[str, object]
+    conn: Connection, ready: _PolicyChange, result_id: str, before: Mapping[str, object], after: Mapping[str, object]
 ) -> Change:
     """Keep what follows from a policy that came or went."""
     if ready.judged is None:
@@ -112,13 +112,13 @@ def add_policy(
         "table": table.as_plain() if table else None,
     }
 
-    def prepare() -> _Governed:
+    def prepare() -> _PolicyChange:
         holder, name = governed(conn, scope, scope_id), words_of("name", typed.get("name", ""), "The name")
         figures = _figures(kind, typed, table)
         made = Policy(act.id, kind, name, figures, scope == "type")
         return _judged(conn, act, holder, made, holds=True)
 
-    def body(act: Act, ready: _Governed) -> Change:
+    def body(act: Act, ready: _PolicyChange) -> Change:
         name = ready.policy.name
         policies.add_policy(conn, act.id, scope, scope_id, kind, name, ready.policy.figures, act.id)
         return _kept(conn, ready, act.id, {}, {"policy": name, "kind": kind, "for": ready.holder.name})
@@ -159,12 +159,12 @@ def end_policy(conn: Connection, act: Act, policy_id: str) -> str:
     Raises: NotFound for one that does not hold.
     """
 
-    def prepare() -> _Governed:
+    def prepare() -> _PolicyChange:
         scope, scope_id, ended = policies.fetch_policy(conn, policy_id)
         holder = governed(conn, scope, scope_id)
         return _judged(conn, act, holder, ended, holds=False)
 
-    def body(act: Act, ready: _Governed) -> Change:
+    def body(act: Act, ready: _PolicyChange) -> Change:
         policies.strike_policy(conn, policy_id, act.id)
         return _kept(conn, ready, f"{ready.holder.scope}/{ready.holder.scope_id}", {"policy": ready.policy.name}, {})
 
