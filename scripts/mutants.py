@@ -44,7 +44,7 @@ PARTS: dict[str, tuple[tuple[str, ...], tuple[str, ...]]] = {
                   "forecast/plain", "forecast/prior", "forecasting"),
                  ("tests/core/test_forecast.py", "tests/core/test_forecast_whole.py", "tests/core/test_forecasting.py", _EDGES)),
     "sheet": (("sheet/*",), ("tests/core/test_sheet.py", "tests/work/test_sheets.py", "tests/work/test_copper_jobs.py", "tests/core/test_sheet_whole.py", "tests/core/test_sheet_edges.py")),
-    "sums": (("sums/*",), ("tests/core/test_sums.py",)),
+    "sums": (("sums/*",), ("tests/core/test_sums.py", "tests/core/test_sums_moved.py")),
     "rules": (("rules/book", "quantities", "figures", "positions", "classes", "past_set", "simulation", "gauge_line"),
               ("tests/core/test_quantities.py", "tests/core/test_readings.py", "tests/core/test_carbon.py", "tests/core/test_sums.py", "tests/core/test_verdict.py",
                "tests/core/test_forecast.py", "tests/core/test_forecasting.py", "tests/core/test_sheet.py", "tests/devices/test_gauge.py", _EDGES)),

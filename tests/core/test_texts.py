@@ -1,5 +1,6 @@
 """What is kept of a text, what is refused, and which names are the same."""
 
+import re
 import unicodedata
 
 import pytest
@@ -24,7 +25,7 @@ REFUSED = {
     "a zero byte": "a\x00b", "a bell": "a\x07b", "an escape": "a\x1b[31mb", "right to left override": "\u202etxet", "an isolate": "a\u2066b\u2069",
     "a mark of direction": "a\u200fb", "an Arabic letter mark": "a\u061cb", "a space without width": "a\u200bb", "a byte order mark": "\ufeffa",
     "a soft hyphen": "a\u00adb", "a joiner at the end": "a\u200d", "a joiner between digits": "1\u200d2", "a joiner between signs": "👩\u200d🔧",
-    "half a pair": "a\ud800b", "a line break in a name": "a\nb", "a tab in a name": "a\tb", "a line separator in a name": "a\u2028b", "C1": "a\x85b",
+    "a zero byte after a joiner that may stand": "نامه\u200cای\x00b", "half a pair": "a\ud800b", "a line break in a name": "a\nb", "a tab in a name": "a\tb", "a line separator in a name": "a\u2028b", "C1": "a\x85b",
 }  # fmt: skip
 
 
@@ -37,9 +38,18 @@ def test_what_nobody_sees_is_refused_at_its_field(typed: str) -> None:
 
 def test_a_note_may_have_lines_and_tabs_and_nothing_else_unseen() -> None:
     assert clean("first\nsecond\tthird\r\nfourth", note=True) == "first\nsecond\tthird\r\nfourth"
-    for typed in ("a\x00", "a\u202eb", "a\x0bb"):
+    for typed in ("a\x00", "a\u202eb", "a\x0bb", "first\nsecond\x00", "a\tb\u202ec"):
         with pytest.raises(InputError):
             clean(typed, note=True)
+
+
+@pytest.mark.parametrize(
+    ("typed", "named"),
+    [("a\nb", "a line break or a tab"), ("a\x00b", "a zero byte"), ("a\x07b", "U+0007"), ("a\u00adb", "a soft hyphen")],
+)
+def test_what_was_found_is_named(typed: str, named: str) -> None:
+    with pytest.raises(InputError, match=re.escape(named)):
+        clean(typed)
 
 
 ALIKE = [
