@@ -13,6 +13,7 @@ from norvash.core.forecast.plain import plain_of
 from norvash.core.forecasting import ahead_of, case_of, past_set_of
 from norvash.core.past_set import PastSet
 from norvash.core.rules.book import MotorRules
+from norvash.core.season import Season
 from norvash.core.state import BrushSet, MotorState, Renewal, Round, motor_limit
 from norvash.core.use import Rate
 from states import T0, a_round, state
@@ -23,6 +24,12 @@ def renewed(at_units: float) -> MotorState:
     """Return a motor of four brushes, the last of them renewed while the others stayed."""
     made = state(a_round(10, 18, 19, 18.5, None), a_round(20, 15, 16, 15.5, 21.0), brushes=4)
     return replace(made, sets=(replace(made.current, renewed=(Renewal(4, at_units, 22.0, 0.05),)),))
+
+
+def later(*rounds: Round, known: bool = True, renewed: tuple[Renewal, ...] = ()) -> MotorState:
+    """Return a motor whose set was fitted after 100 h."""
+    made = state(*rounds)
+    return replace(made, sets=(replace(made.current, fitted_units=100.0, fitted_known=known, renewed=renewed),))
 
 
 def ended(*rounds: Round, known: bool = True, ran: float = 300.0, renewed: tuple[Renewal, ...] = ()) -> BrushSet:
@@ -41,6 +48,19 @@ MOTORS = {
     "a renewed brush": renewed(300.0),
     "declared use": replace(state(a_round(20, 15, 16)), rate=Rate(20.0, 12.0, 20.0, 25.0, None)),
     "no use known": replace(state(a_round(20, 15, 16)), rate=None),
+    "nothing logged": replace(state(a_round(20, 15, 16)), entries=(), rate=None),
+    "a later set": later(a_round(10, 20, 20.5), a_round(20, 18, 19)),
+    "a later set, age not known": later(a_round(10, 20, 20.5), a_round(20, 18, 19), known=False),
+    "a later set, one renewed": later(
+        a_round(10, 20, 20.5), a_round(20, 18, 21.5), renewed=(Renewal(2, 300.0, 22.0, 0.05),)
+    ),
+    "a later set, one renewed before its clock": later(
+        a_round(10, 20, 21.5), a_round(20, 18, 20.5), known=False, renewed=(Renewal(2, 150.0, 22.0, 0.05),)
+    ),
+    "through its season": replace(
+        state(a_round(20, 15, 16)),
+        rate=Rate(20.0, 12.0, 240.0, None, Season(frozenset({10, 11, 12, 1}), (), "as declared")),
+    ),
 }
 PAST = {
     "measured": ended(a_round(10, 18, 19), a_round(14, 16, 17)),
@@ -51,8 +71,27 @@ PAST = {
     "never measured, age not known": ended(known=False),
     "hardly ran": ended(ran=0.5),
     "never ran": ended(ran=0.0),
+    "a later set": replace(ended(a_round(10, 20, 20.5), a_round(14, 18, 19)), fitted_units=100.0),
+    "a later set, never measured": replace(ended(), fitted_units=100.0),
+    "a later set, two measured at once": replace(
+        ended(a_round(10, 20, 21, kind="fitting"), a_round(10, 18, 19)), fitted_units=100.0
+    ),
+    "measured young and old at fitting": ended(
+        a_round(0, 21.5, 21.9, kind="fitting"), a_round(14, 16, 21), renewed=(Renewal(2, 250.0, 22.0, 0.05),)
+    ),
     "one renewed": ended(a_round(10, 18, 19), a_round(14, 16, 21), renewed=(Renewal(2, 250.0, 22.0, 0.05),)),
 }
+
+
+# A case as a file gives it, with what may be left out left out, and read by each instrument.
+GIVEN = {"new_length_mm": 16.0, "limit_mm": 6.0, "brushes": 1, "expected_life": 160.0}
+READ = ("caliper", "rule", "depth_gauge", "micrometer")
+PLAIN = (
+    GIVEN,
+    {**GIVEN, "brushes": 40},
+    {**GIVEN, "past_log_rates": [-3.0, -3.2], "usage": {"use_logged": 40.0}},
+    *({**GIVEN, "visits": [{"use": 60.0, "instrument": i, "lengths_mm": [12.0]}]} for i in READ),
+)
 
 
 def whole_answers(rules: MotorRules) -> list[object]:
@@ -73,5 +112,6 @@ def test_nothing_moves_in_a_forecast(rules: MotorRules) -> None:
     shapes = [
         {"shape": name, **plain_of(made)} for name, made in zip(SHAPES, forecasts(list(SHAPES.values())), strict=True)
     ]
-    cases = [plain_of(made) for made in forecasts([plain_case(c) for c in CASES])]
+    plain = [plain_case(c) for c in (*CASES, *PLAIN)]
+    cases = [plain_of(made) for made in forecasts(plain)]
     assert_nothing_moved("forecast_answers.json", [*whole_answers(rules), *shapes, *cases], rel=3e-4)
