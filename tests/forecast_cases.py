@@ -39,6 +39,14 @@ SHAPES = {
         worn(160, (0.2, 0.4, 0.6)), visits=(*worn(160, (0.2, 0.4)).visits, Visit(96, 0.05, (6.5, 9.0, 8.9, 9.1)))
     ),
     "no use known": replace(worn(160, (0.4,)), usage=Usage()),
+    "used half an hour a week": replace(worn(160, (0.4,)), usage=Usage(0, 0, 0.5)),
+    "used half an hour a week, in its season": replace(
+        worn(160, (0.4,)), usage=Usage(0, 0, 0.5, (1.0,) * 20 + (0.0,) * 32)
+    ),
+    "run one week a year": replace(worn(160, (0.4,)), usage=Usage(0, 0, 2.0, (0.0,) * 30 + (0.8,) + (0.0,) * 21)),
+    "past its limit, out of its season": replace(
+        worn(160, (0.5, 1.2)), usage=Usage(0, 0, 20.0, (0.0,) * 30 + (1.0,) * 22)
+    ),
     "never runs": replace(worn(160, (0.4,)), usage=Usage(40, 80, 2.0, (0.0,) * 52)),
     "only the shortest recorded": replace(worn(160, (0.4,), brushes=1), shortest_of=4),
 }

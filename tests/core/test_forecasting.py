@@ -1,6 +1,6 @@
 """From a motor to its forecast: clocks that start late, what ended sets teach, days in a season, a fleet that teaches drift."""
 
-from dataclasses import replace
+from dataclasses import asdict, replace
 from datetime import timedelta
 from itertools import islice
 from math import exp, log
@@ -13,12 +13,14 @@ from hypothesis import strategies as st
 
 from conftest import Shop
 from norvash.core.ahead import ahead_from
-from norvash.core.forecast.case import Case, Visit
+from norvash.core.forecast.case import Case, Visit, constants_of
 from norvash.core.forecast.laying import laid
 from norvash.core.forecast.learning import HIGH, LOW, fitted_drift, surprise
+from norvash.core.forecast.model import forecast
 from norvash.core.forecasting import case_of, past_set_of
 from norvash.core.limits import Limit
-from norvash.core.rules.catalogue import shipped
+from norvash.core.rules.book import MotorRules, Override
+from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.season import Season, weeks_ahead
 from norvash.core.simulation import LIVELY, QUIET, Habit, Nature, read_with, simulate_set, simulate_weeks
 from norvash.core.state import BrushSet, MotorState, motor_limit
@@ -117,6 +119,28 @@ def test_days_of_a_seasonal_motor_skip_the_dark() -> None:
     assert dark.p90_on is not None
     assert light.p90_on is not None
     assert dark.p90_on.month <= 6
+
+
+FIGURES = {
+    "forecast.new-sd": "new_sd_mm", "forecast.brush-sd": "brush_sd", "forecast.drift": "drift", "forecast.brush-drift": "brush_drift", "forecast.bedding": "bedding",
+    "forecast.bedding-sd": "bedding_sd", "forecast.jumps": "jumps_a_life", "forecast.shared-error": "shared_error", "forecast.risk": "risk",
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("rule_id", "name"), FIGURES.items())
+def test_each_figure_of_the_rulebook_reaches_the_model_by_its_own_name(rule_id: str, name: str) -> None:
+    other = shipped()[rule_id] * 1.1
+    book = rulebook_with([Override(rule_id, "site", "", other, "Ines", "2026-01-01", "tried")])
+    assert asdict(constants_of(MotorRules(book))) == {**asdict(constants_of(shipped())), name: other}
+
+
+def test_a_higher_risk_lets_the_look_wait() -> None:
+    shown = state(a_round(20, 15, 16))
+    looks = []
+    for risk in (0.02, 0.05, 0.2):
+        rules = MotorRules(rulebook_with([Override("forecast.risk", "site", "", risk, "Ines", "2026-01-01", "tried")]))
+        looks.append(forecast(case_of(shown, motor_limit(shown.figures, rules), (), rules)).inspect_use)
+    assert looks[0] < looks[1] < looks[2]
 
 
 def fleet(nature: Nature, sets: int) -> list[Case]:

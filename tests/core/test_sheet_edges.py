@@ -123,6 +123,22 @@ def test_a_cut_is_recorded_up_to_the_track_and_not_beyond() -> None:
         cut_record(sheet(facts(), track_d="25"), 24.0, RULES)
 
 
+# A field, the rule that bounds it, and what is found over it: a reading on the bound is still right.
+OVER = {"earth-ohm": ("earth.ohm", "earth.open"), "terminal-ohm": ("terminal.ohm", "terminal.measured"), "terminal-v": ("terminal.volt", "terminal.measured"),
+        "solenoid-v": ("drop.joint", "solenoid.bad"), "gap": ("gap.high", "gap.wide")}  # fmt: skip
+
+
+@pytest.mark.parametrize(("name", "rule_id", "finding"), [(k, *v) for k, v in OVER.items()], ids=OVER)
+def test_a_reading_on_its_bound_is_right_and_one_over_it_is_found(name: str, rule_id: str, finding: str) -> None:
+    def found(value: float) -> bool:
+        entered = (value,) if name == "gap" else value
+        return finding in {
+            f.id for _, f in voices(sheet(facts("starter", 4), **{name.replace("-", "_"): entered}), RULES)
+        }
+
+    assert [found(RULES[rule_id] + more) for more in (-0.001, 0.0, 0.001, 1.0)] == [False, False, True, True]
+
+
 # The diameter after a cut of 0.25 mm over a least of 110: what is said of the copper that is left.
 LEFT = {109.99: {"copper.under"}, 110.0: {"copper.last"}, 110.49: {"copper.last"}, 110.5: set(), 111.0: set()}
 

@@ -6,6 +6,7 @@ from itertools import product
 from typing import Any
 
 from norvash.core.rules.book import MotorRules
+from norvash.core.rules.catalogue import shipped
 from norvash.core.sentence import verdict
 from norvash.core.sheet.before import judge_before
 from norvash.core.sheet.bringing import what_to_bring
@@ -13,7 +14,7 @@ from norvash.core.sheet.copper import copper_now
 from norvash.core.sheet.cutting import cut_changes, cut_record, cut_words
 from norvash.core.sheet.deciding import matters
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.gates import GATES
+from norvash.core.sheet.gates import GATES, steps_of
 from norvash.core.sheet.geometry import geometry
 from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.insulated import (
@@ -38,6 +39,7 @@ from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, cut, facts,
 from states import TODAY, a_round, foreseen, state
 from whole import assert_no_word_moved, kept
 
+RULES = shipped()
 COPPER = facts("industrial", 4, thickness_mm=12.5, width_mm=25.0, commutator_d_mm=120.0, commutator_d_min_mm=110.0, bars=24.0, armature_slots=12.0,
                rated_a=38.0, rated_v=220.0, rated_rpm=1500.0, slot_width_mm=0.8, holder_gap_mm=2.5, grade_family="electrographite",
                end_float_low_mm=0.1, end_float_high_mm=0.3, air_gap_mm=1.0, spring_rate_n_per_mm=0.2)  # fmt: skip
@@ -105,6 +107,20 @@ PARTS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "seen burnt": (COPPER, {"seen__commutator__burnt": "yes"}), "a quarter burnt": (COPPER, {"bar_map": "burnt 1-6; even 7-24", "bar_test": ";".join(["1.0"] * 24)}), "of 18 bars": (COPPER, {"run_out": OVAL[: 18 * 6 - 1]}),
     "five bars": (facts("industrial", 4, commutator_d_mm=30.0, bars=5.0), {"bar_map": "burnt 3"}), "cut, sunk, slots known": (COPPER, {"track_d": "118", "slot_depth": 1.0, "pit": 0.1}), "cut with steel": (
         COPPER, {"track_d": "118", "lathe_speeds": "200;400;800", "cut_tool": "hss"}),
+    **{f"bars {mark}": (COPPER, {"bar_map": f"{mark} 3-5; even 6-24", "bar_test": ";".join(["1.0"] * 24)}) for mark in ("raised", "grooved", "flat", "drag", "pitted", "dirty-slot", "loose", "black", "streaked")},
+    "a bar stands out": (COPPER, {"run_out": TRUE.replace("0.024", "0.150", 1)}), "pits measured": (COPPER, {"track_d": "118", "pit": 0.8, "sound__commutator": "yes"}), "a step": (COPPER, {"step": 0.3, "sound__commutator": "yes"}),
+    "grooves measured": (COPPER, {"track_d": "118", "groove": 0.8, "sound__commutator": "yes"}), "set up askew, drag": (COPPER, {"run_out": OVAL[: 18 * 6 - 1], "bar_map": "drag 3"}),
+    "at its least": (COPPER, {"track_d": "110", "sound__commutator": "yes"}), "seen black": (COPPER, {"seen__commutator__black": "yes"}), "seen rough": (COPPER, {"seen__commutator__rough": "yes"}),
+    "slots dirty": (COPPER, {"seen__commutator__slots": "yes"}), "a bar to the shaft at its least": (COPPER, {"bar_test": OHMS, "bar_shaft": RULES["insulation.bar"], "bar_shaft_bar": 7.0}),
+    "slots at their least": (COPPER, {"slot_depth": max(RULES["slot.depth-least"], RULES["slot.again"] * 0.8)}), "slots made flush": (facts(undercut_mm=0.0), {"slot_depth": 0.1}), "slots, width not known": (facts(), {"slot_depth": 0.4}),
+    "magnets, speed at its band": (MAGNETS, {"noload_rpm": 3000 * (1 + RULES["magnet.speed"]), "noload_a": 90.0}), "magnets, usual speed not known": (facts("starter", 4, construction="permanent-magnet", noload_a=60.0), {"noload_rpm": 3900.0, "noload_a": 90.0}),
+    "bush and its gap": (facts("starter", 4, air_gap_mm=0.3), {"journal": (19.9, 20.0), "bush": (20.1, 20.03)}), "float, its low end not known": (facts("industrial", 4, end_float_high_mm=0.4), {"end_float": 0.6}),
+    "a box without its brush": (SPRUNG, {"box_a": (12.9,), "brush_t": (6.3,)}), "a solenoid": (MAGNETS, {"solenoid_v": 0.6}), "an old machine": (facts("industrial", 4, rated_v=440.0), {"insulation_mohm": 1.2}),
+    "battery, frozen": (facts("starter", 4), {"rest_v": 12.4, "cranking_v": 9.6, "cranking_a": 200.0, "battery_c": -15.0}), "battery of 24": (facts("starter", 4, rated_v=24.0), {"rest_v": 25.2, "cranking_v": 19.0, "cranking_a": 200.0}),
+    "drops of 24": (facts("starter", 4, rated_v=24.0), {"drop_supply_v": 0.7, "drop_return_v": 0.3, "joint_v": 0.1}), "supply at its low end": (facts(rated_v=200.0), {"supply_v": 200 * RULES["supply.low"]}),
+    "supply at its high end": (facts(rated_v=200.0), {"supply_v": 200 * RULES["supply.high"]}), "supply high": (facts(rated_v=200.0), {"supply_v": 230.0}), "terminals": (facts(rated_v=200.0), {"terminal_ohm": 0.05, "terminal_v": 0.5}),
+    "one terminal bad": (facts(rated_v=200.0), {"terminal_ohm": 0.6, "terminal_v": 0.01}), "terminals good": (facts(rated_v=200.0), {"terminal_v": 0.01}), "all settings dead": (about_before({}), {"supply_v": 230.0, "tap_v": (0.0, 0.0, 0.0)}),
+    "current, usual nothing": (facts(noload_a=0.0), {"noload_a": 1.0}), "current at a fiftieth": (facts(noload_a=1.0), {"noload_a": 0.02}), "current under it": (facts(noload_a=2.0), {"noload_a": 0.03}),
     "one force": (COPPER, {"force": (6.0,)}), "box and brush": (SPRUNG, {"box_a": (12.9, 12.6), "brush_a": (12.5, 12.59)}),
     "forces low": (COPPER, {"force": (4.0, 4.2, 4.1, 4.0)}), "forces right": (COPPER, {"force": (6.0, 6.2, 6.1, 6.0)}),
 }  # fmt: skip
@@ -128,6 +144,7 @@ VISITS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "burnt, let go": (COPPER, {"confirm__safe": "yes", "seen__windings__burnt": "yes", "outcome": "service"}),
     "burnt, put off": (COPPER, {"confirm__safe": "yes", "seen__windings__burnt": "yes", "decide__windings__burnt": "deferred", "outcome": "scrap"}),
     "proved": (COPPER, {"confirm__safe": "yes", "run_v": 220.0, "outcome": "service"}), "permit": (facts(), {"permit__open": ("volts",)}),
+    "upstream, opened": (COPPER, {"upstream": "upstream", "sound__commutator": "yes"}), "each step ticked": (facts(), {"safe__method": "unplugged", **{f"step__safe__{x.id}": "yes" for x in steps_of("safe", facts(), RULES)}}),
     "permit closed": (facts(), {"permit__open": ("volts",), "permit__close": ("yes",)}), "skipped": (facts(), {"skip__brushes": "no time", "skip__windings": "not mine"}),
     "charged": (facts("appliance", capacitors="yes"), {}), "hoisted": (facts("industrial", 4, mass_kg=148.0), {}), "run-away": (facts("traction", 4, construction="series"), {"confirm__safe": "yes"}),
     "dynamo": (facts("generator", 2), {"sign__low_output": "yes"}), "state said": (facts(), {"state": "stripped", "sign__weak": "yes"}),
@@ -155,7 +172,7 @@ def judged(made: Sheet, rules: MotorRules) -> Iterator[str]:
     yield f"signs: {sorted(before.signs.items())}"
     yield from (f"voice: {n} {f.id}, {f.stage}: {f.words}" for n, f in voices(made, rules, (4.0, 4.2)))
     copper = copper_now(made, rules)
-    for name, value in (("wound", copper.wound), ("map", copper.read), ("run-out", copper.run_out), ("bar test", copper.tested), ("plan", copper.plan), ("work", copper.work),
+    for name, value in (("ladder", before.ladder), ("battery", before.battery), ("wound", copper.wound), ("map", copper.read), ("run-out", copper.run_out), ("bar test", copper.tested), ("plan", copper.plan), ("work", copper.work),
                         ("trouble", {k: v.problem for k, v in copper.trouble.items()} or None), ("insulation", insulation_now(made, rules)), ("index", index_now(made, rules)), ("coils", coils_now(made, rules)),
                         ("heat", heat_now(made, rules)), ("growler", slots_on_growler(made) or None)):  # fmt: skip
         if value is not None:
@@ -176,11 +193,15 @@ def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
     yield f"says: {said.word}: {said.sentence}"
     yield from (f"reason: {r.text} {' '.join(f.rule_id for f in r.figures)}" for r in said.reasons)
     yield from (
-        f"gate {g}: {x.state} {x.person} {x.why} {'; '.join(x.to_do)}" for g in GATES for x in [gate(made, g, rules)]
+        f"gate {g}: {x.state} {x.person} {x.at} {x.why} {'; '.join(x.to_do)}"
+        for g in GATES
+        for x in [gate(made, g, rules)]
     )
-    yield "rail: " + "; ".join(f"{s.id} {s.state} {s.why}" for s in progress(made, found, asked, rules))
+    yield "rail: " + "; ".join(
+        f"{s.number} {s.id} {s.words} {s.state} {s.why}" for s in progress(made, found, asked, rules)
+    )
     yield from (f"open: {h.stage}: {h.words}" for h in holds(made, found, asked, rules))
-    yield from (f"decide: {m.place}: {m.finding.words}; {m.finding.decision} {m.settled}" for m in asked)
+    yield from (f"decide: {m.place} {m.position}: {m.finding.words}; {m.finding.decision} {m.settled}" for m in asked)
     yield f"state: {made.state} {made.upstream} {made.open_permits}"
     yield from (
         f"line: {g.words} {g.value:.5g} {g.unit}, {g.against}, {g.right} {' '.join(g.rules)}"
@@ -260,5 +281,11 @@ def test_no_word_moves_in_what_follows_from_a_sheet(rules: MotorRules) -> None:
                 facts(brushes=len(shown.positions)), kind, confirm__safe="yes", sign__weak="yes", outcome="service"
             )
             told += [f"== {name}, {kind}", *follows(made, shown, rules)]
+    for name in ("one missing", "doubtful", "good", "worn, one glazed"):
+        shown = STATES[name]
+        made = replace(
+            sheet(facts(brushes=len(shown.positions)), confirm__safe="yes", decide__set__worn="done"), id="r20"
+        )
+        told += [f"== {name}, measured here", *follows(made, shown, rules)]
     told += [*lines(rules), *cuts(rules), *insulations(rules)]
     assert_no_word_moved("sheets.txt", "\n".join(told) + "\n")

@@ -71,6 +71,10 @@ STATES: dict[str, MotorState] = {
     "idle, no rate": replace(idle(90), rate=None), "two entries": replace(WORN, entries=WORN.entries[:1] + WORN.entries[-1:]),
     "one entry": replace(WORN, entries=WORN.entries[:1]), "two that stand still": replace(
         WORN, entries=(Entry(T0, 400.0, 500.0), Entry(T0 + timedelta(days=90), 400.0, 500.0)), rate=Rate(20.0, 12.0, 300.0, None)),
+    "a long log, idle now": replace(
+        idle(80, at=480, to=600), entries=(Entry(T0, 0.0, 100.0), Entry(T0 + timedelta(days=40), 30.0, 130.0), *idle(80, at=480, to=600).entries[1:])
+    ),
+    "speeding up": state(a_round(15, 20.5, 20.6), a_round(20, 17, 17.2)),
     "one week of log": replace(WORN, rate=Rate(20.0, 1.0, 20.0, None)), "declared only": replace(WORN, rate=Rate(20.0, 0.0, 0.0, 20.0)),
     "second set, not measured": second_set(), "second set, measured": second_set(a_round(25, 20, 20.5)), "second set, from before": second_set(a_round(25, 20, 20.5), known=False),
     "not measured, in inches": state(own={**FITTED, "length_unit": "in"}), "in inches": state(a_round(20, 9, 16), own={**FITTED, "length_unit": "in"}),
