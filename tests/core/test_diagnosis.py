@@ -1,6 +1,7 @@
 """From symptom to cause: the known chains, and laws that hold for every table that somebody may put in place."""
 
 from dataclasses import replace
+from typing import Any
 
 import pytest
 from hypothesis import given
@@ -9,11 +10,12 @@ from hypothesis import strategies as st
 from norvash.core.classes import TEMPLATES
 from norvash.core.diagnosis.causes import CAUSES, base_rates
 from norvash.core.diagnosis.checks import CHECKS
-from norvash.core.diagnosis.ranking import Situation, diagnose, expected_drop, likelihoods, strengths
+from norvash.core.diagnosis.ranking import Situation, diagnose, entropy, expected_drop, likelihoods, strengths
 from norvash.core.diagnosis.signs import NOT_SO, SIGNS, offered
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.errors import InputError
+from whole import assert_no_word_moved
 
 RULES = shipped()
 OPEN = Situation("stripped", power=True, safe=True)
@@ -47,6 +49,29 @@ def test_the_known_chains(motor_class: str, seen: dict[str, str], firsts: set[st
     assert found.first.speaks_for
     assert all(r.ratio > 1 for r in found.first.speaks_for)
     assert all(r.ratio < 1 for r in found.first.speaks_against)
+
+
+WHERE: dict[str, dict[str, Any]] = {
+    "closed": {}, "open, safe": {"now": OPEN}, "closed, no power": {"now": Situation(power=False)}, "not to run free": {"now": Situation(unloaded=False)},
+    "wet and long idle": {"surroundings": ("wet", "idle")}, "cleaned before": {"ruled_out": ("dirty", "stuck")},
+}  # fmt: skip
+
+
+def test_nothing_moves_in_what_is_told_of_a_cause() -> None:
+    told: list[str] = []
+    for name, (motor_class, seen, _) in CHAINS.items():
+        for where, known in WHERE.items():
+            found = diagnose(motor_class, {**seen, "smell": NOT_SO}, RULES, **known)
+            told.append(f"== {name}, {where}: {found.entropy_bits:.4f} bits, {found.share('upstream'):.4f} upstream")
+            for r in found.ranked[:4]:
+                reasons = ", ".join(f"{x.words} {x.ratio:.4g}" for x in (*r.speaks_for, *r.speaks_against))
+                told.append(f"{r.cause.id} {r.chance:.4f}, {len(r.speaks_for)} for it: {reasons}")
+            told.append("; ".join(f"{c.check.id} {c.drop_bits:.4f}" for c in found.checks[:6]))
+    assert_no_word_moved("diagnosis.txt", "\n".join(told) + "\n")
+
+
+def test_entropy_counts_the_questions_that_are_left() -> None:
+    assert [entropy(x) for x in ([1.0], [0.5, 0.5], [0.25] * 4, [1.0, 0.0])] == [0.0, 1.0, 2.0, 0.0]
 
 
 def test_volts_right_and_no_way_through_is_the_motors_side_and_no_volts_is_upstream() -> None:

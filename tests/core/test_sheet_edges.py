@@ -164,6 +164,7 @@ def test_where_a_motor_stands_decides_which_checks_are_offered() -> None:
 
     closed, safe = offered(sheet(about, state="stripped")), offered(sheet(about, state="stripped", confirm__safe="yes"))
     assert closed != safe
+    assert safe != offered(sheet(about, state="assembled", confirm__safe="yes"))
     assert offered(sheet(about, state="stripped")) == offered(sheet(about, state="assembled"))
 
 

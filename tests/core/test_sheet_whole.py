@@ -101,6 +101,10 @@ PARTS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "stepped": (COPPER, {"run_out": TRUE, "step": 0.3, "track_d": "118", "shoulder_d": "118.8", "rough_cut": 0.2, "cut_tool": "diamond"}), "least not known": (
         facts("industrial", 4, commutator_d_mm=120.0, bars=24.0), {"track_d": "113", "groove": 0.3, "run_out": OVAL}),
     "burnt all over": (COPPER, {"bar_map": "burnt 1-24", "bar_test": ";".join(["1.0"] * 24)}), "loose, cut planned": (COPPER, {"bar_map": "loose 3", "track_d": "118", "groove": 0.3, "run_out": OVAL}),
+    "bar test, noisy": (COPPER, {"bar_test": OHMS.replace("1.9", "1.35"), "bar_test_noise": 0.2}), "bar test, quiet": (COPPER, {"bar_test": OHMS.replace("1.9", "1.35")}),
+    "cut planned, its track known": (facts("industrial", 4, commutator_d_mm=120.0, track_mm=32.0), {"track_d": "118", "groove": 0.3}), "bush, a small gap": (facts("starter", 4, air_gap_mm=0.04), {"journal": (20.0,), "bush": (20.1,)}),
+    "bush, a wide gap": (facts("starter", 4, air_gap_mm=0.9), {"journal": (20.0,), "bush": (20.1,)}), "cut, slots shallow for their width": (facts(slot_width_mm=2.0), {"cut_done": cut(117.5, slot="0.9")}),
+    "cut, slots of that depth": (facts(), {"cut_done": cut(117.5, slot="0.9")}),
     "bar test, its noise said": (COPPER, {"bar_test": OHMS.replace("1.9", "1.07"), "bar_test_noise": 0.05}), "a map of a motor whose bars are not known": (facts(), {"bar_map": "burnt 3"}),
     "fast, over a worn track": (FAST, {"run_out": OVAL, "track_d": "60;-"}), "fast, its shoulder measured": (FAST, {"run_out": OVAL, "shoulder_d": 118.0}), "fast": (FAST, {"run_out": OVAL}),
     "made flush, a cut planned": (facts(undercut_mm=0.0, commutator_d_mm=30.0, bars=24.0), {"track_d": "29", "slot_depth": 0.1, "groove": 0.2}), "seen sound": (COPPER, {"sound__commutator": "yes"}),
@@ -154,6 +158,10 @@ STATES: dict[str, MotorState] = {
     "good": foreseen(state(a_round(20, 20, 20.2))),
     "worn, one glazed": foreseen(state(a_round(10, 16, 20, 18, 18.1), a_round(20, 12, 19, 16, 16.2, seen=((2, "face.glazed"), (1, "lead.taut"))), brushes=4)),
     "one missing": state(a_round(20, 20, None)),
+    "to be planned, sprung": state(a_round(20, 11, 19, seen=((2, "lead.taut"),))),
+    "free in its holder": state(a_round(20, 20, 20.1, seen=((1, "brush.free"),))),
+    "at its limit": state(a_round(20, 8.0, 20)),
+    "past its limit": state(a_round(20, 7.5, 20)),
     "one renewed": replace(state(a_round(20, 20, 19, 18, 17), brushes=4), sets=(replace(
         state(a_round(20, 20, 19, 18, 17), brushes=4).current, renewed=(Renewal(2, 390.0, 22.0, 0.05),)),)),
     "doubtful": state(a_round(20, 9.0, 20, doubt="fell sharply")),

@@ -53,7 +53,12 @@ BESIDE: tuple[tuple[str, dict[str, Any]], ...] = (
     ("cable-drop", {"current_a": 60, "length_m": 1.5, "section_mm2": 1.5}), ("find-cause", {"motor_class": "tool", "seen": ["volts=missing"]}), ("bearing-designation", {"designation": "6204-2Z/QX7"}),
     ("find-cause", {"motor_class": "tool", "seen": ["ohms"]}), ("bar-test", {"readings_milliohm": [1, 50, 1, 50], "bars": 4}), ("insulation", {"resistance_megohm": 8.0, "temperature_c": 20.0, "machine": "modern"}), ("kit-fit", {"ring_section_mm": 3.0, "ring_groove_mm": 2.9}), ("kit-fit", {"ring_section_mm": 2.0, "ring_groove_mm": 1.4}), ("kit-fit", {"journal_mm": 12.02, "bush_mm": 12.05}),
     ("end-float", {"float_mm": 0.05, "float_low_mm": 0.1, "float_high_mm": 0.3}), ("end-float", {"float_mm": 0.5, "float_high_mm": 0.3, "shims_mm": [0.05]}), ("vibration", {"vibration_mm_per_s": [5.0]}),
+    ("bearing-life", {"capacity_kn": 14.1, "load_kn": 4.0, "speed_rpm": 2870, "run_h": 250.0, "age_years": 3.0}), ("bearing-life", {"capacity_kn": 14.1, "load_kn": 4.0, "speed_rpm": 2870, "run_h": 30.0}),
+    ("bar-test", {"readings_milliohm": [10.0] * 6 + [20.0, 10.0, 20.0] + [10.0] * 15, "bars": 24, "slots": 12, "pole_pairs": 1, "winding": "lap"}), ("kit-fit", {"ring_section_mm": 3.0, "journal_mm": 12.0, "bush_mm": 12.05}),
+    ("find-cause", {"motor_class": "tool", "seen": ["short-brush", "weak", "crackles"]}), ("straight-line", {"start_mm": 22.0, "limit_mm": 8.0, "run_h": 100.0, "lengths_mm": [None, None]}),
+    ("skim-plan", {"diameter_mm": 96.4, "diameter_min_mm": 93.9, "groove_mm": 0.1, "pit_mm": 0.6, "holder_gap_mm": 2.9, "tir_mm": 0.3}), ("usable-carbon", {"length_mm": 22.2, "new_mm": 22.0, "limit_mm": 8.0}),
     # Figures that stand on an edge.
+    *(("usable-carbon", {"length_mm": mm, "new_mm": 22.0, "limit_mm": 8.0}) for mm in (8.0, 7.9, 21.9)), ("brush-limit", {"new_mm": 9.0, "maker_limit_mm": 9.0}),
     ("skim-plan", {"diameter_mm": 58.0, "diameter_min_mm": 58.0}), ("straight-line", {"start_mm": 8.0, "limit_mm": 8.0, "run_h": 100.0, "length_mm": 7.9}), ("bar-map", {"bars": 45, "marked_bars": [45]}),
     *(("current-density", {"current_a": a, "brush_count": 4, "thickness_mm": 10.0, "width_mm": 25.0, "guide_low_a_per_cm2": 9.0, "guide_high_a_per_cm2": 12.0}) for a in (60.0, 45.0, 15.0)),
     *(("spring-pressure", {"force_n": n, "thickness_mm": 10.0, "width_mm": 25.0, "motor_class": "tool", "band_low_kpa": 20.0, "band_high_kpa": 60.0}) for n in (5.0, 15.0)),
