@@ -4,13 +4,15 @@ from datetime import timedelta
 
 import pytest
 
+from norvash.core.classes import TEMPLATES
 from norvash.core.diagnosis.ranking import diagnose
+from norvash.core.diagnosis.signs import SIGNS, offered
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.bringing import what_to_bring
 from norvash.core.sheet.copper import copper_now
 from norvash.core.sheet.cutting import cut_record
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.fields import field_of
+from norvash.core.sheet.fields import FIELDS, field_of, fields_of
 from norvash.core.sheet.gates import steps_of
 from norvash.core.sheet.geometry import geometry
 from norvash.core.sheet.given import Given
@@ -197,3 +199,24 @@ def test_a_line_at_the_end_of_its_band_is_in_it(
     line = next(g for g in geometry(made, findings(state(), RULES, TODAY), RULES) if g.words.startswith(words))
     assert line.value == pytest.approx(value, rel=1e-3)
     assert (line.right, bool(line.against), bool(line.rules)) == (right, True, True)
+
+
+@pytest.mark.parametrize("motor_class", TEMPLATES)
+def test_a_stage_asks_for_its_own_fields_and_those_of_its_class(motor_class: str) -> None:
+    about = facts(motor_class, 4)
+    for stage in {f.stage for f in FIELDS}:
+        asked = {f.id for f in fields_of(stage, about, RULES)}
+        assert all(f.stage == stage for f in FIELDS if f.id in asked)
+        of_others = {f.id for f in FIELDS if f.stage == stage and f.classes and motor_class not in f.classes}
+        own = {f.id for f in FIELDS if f.stage == stage and motor_class in f.classes}
+        assert not asked & of_others
+        assert own <= asked
+        signs = {f"sign.{s.id}" for s in SIGNS if offered(s, motor_class)}
+        assert {i for i in asked if i.startswith("sign.")} == {f.id for f in FIELDS if f.stage == stage} & signs
+
+
+def test_a_terminal_is_measured_by_what_its_voltage_allows() -> None:
+    low = RULES["terminal.low-voltage"]
+    for volts, asked in ((low, {"terminal-v"}), (low + 1, {"terminal-ohm"}), (None, {"terminal-v", "terminal-ohm"})):
+        about = facts("starter", 4) if volts is None else facts("starter", 4, rated_v=volts)
+        assert {f.id for f in fields_of("before", about, RULES)} & {"terminal-v", "terminal-ohm"} == asked
