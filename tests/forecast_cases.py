@@ -20,6 +20,8 @@ def worn(life: float, at: tuple[float, ...], *, brushes: int = 4, sd: float = 0.
 SHAPES = {
     "nothing measured": worn(160, ()),
     "measured when fitted": worn(160, (0.0,)),
+    "measured while it beds in": worn(160, (0.004, 0.01)),
+    "measured while it beds in, and late": worn(9000, (0.005, 0.4)),
     "one brush": worn(160, (0.3, 0.5), brushes=1),
     "forty brushes": worn(9000, (0.2, 0.4, 0.6), brushes=40),
     "starts in tens of thousands": worn(30000, (0.2, 0.4)),

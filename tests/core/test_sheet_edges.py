@@ -20,10 +20,10 @@ from norvash.core.sheet.keeping import stays
 from norvash.core.sheet.noticed import diagnosis_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.typed import read_entry
-from norvash.core.sheet.voices import spring_stage, voices
+from norvash.core.sheet.voices import dust_expected_g, spring_stage, voices
 from norvash.core.verdict import findings
 from norvash.errors import InputError
-from small_sheets import NOON, cut, facts, sheet
+from small_sheets import NOON, SPRUNG, cut, facts, sheet
 from states import TODAY, a_round, state
 
 RULES = shipped()
@@ -220,3 +220,11 @@ def test_a_terminal_is_measured_by_what_its_voltage_allows() -> None:
     for volts, asked in ((low, {"terminal-v"}), (low + 1, {"terminal-ohm"}), (None, {"terminal-v", "terminal-ohm"})):
         about = facts("starter", 4) if volts is None else facts("starter", 4, rated_v=volts)
         assert {f.id for f in fields_of("before", about, RULES)} & {"terminal-v", "terminal-ohm"} == asked
+
+
+def test_clearly_more_dust_than_the_wear_made_is_found() -> None:
+    expected = dust_expected_g(SPRUNG, (10.0, 10.0), RULES)
+    assert expected is not None
+    for share, much in ((0.99, False), (1.0, False), (1.01, True)):
+        made = sheet(SPRUNG, dust_g=share * RULES["dust.much"] * expected)
+        assert ("dust.much" in {f.id for _, f in voices(made, RULES, (10.0, 10.0))}) is much
