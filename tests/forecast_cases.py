@@ -45,6 +45,8 @@ SHAPES = {
     "used half an hour a week, in its season": replace(
         worn(160, (0.4,)), usage=Usage(0, 0, 0.5, (1.0,) * 20 + (0.0,) * 32)
     ),
+    "logged for half a week": replace(worn(160, (0.4,)), usage=Usage(0.5, 10.0)),
+    "the shorter of two recorded": replace(worn(160, (0.4,), brushes=1), shortest_of=2),
     "run one week a year": replace(worn(160, (0.4,)), usage=Usage(0, 0, 2.0, (0.0,) * 30 + (0.8,) + (0.0,) * 21)),
     "past its limit, out of its season": replace(
         worn(160, (0.5, 1.2)), usage=Usage(0, 0, 20.0, (0.0,) * 30 + (1.0,) * 22)

@@ -9,7 +9,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from forecast_cases import CASES, SHAPES, worn
-from norvash.core.forecast.case import Case, Forecast, Usage, Visit
+from norvash.core.forecast.case import Case, Constants, Forecast, Usage, Visit
 from norvash.core.forecast.model import forecast, forecasts
 from norvash.core.forecast.plain import case_of, cases_of
 from norvash.core.forecast.prior import rate_prior, shortest_shift
@@ -177,3 +177,11 @@ def test_bands_hold_on_a_simulated_fleet_whose_truth_is_richer() -> None:
     again = [t.width for _, made in prove(20, 7) for t in made.values()]
     assert again == [t.width for _, made in prove(20, 7) for t in made.values()]
     assert len(table(tallies).splitlines()) == 2 + len(tallies)
+
+
+def test_sets_side_by_side_keep_the_figures_of_their_own() -> None:
+    plain = worn(160, (0.2, 0.5))
+    own = [plain, *(replace(plain, constants=replace(Constants(), drift=d)) for d in (0.2, 0.4))]
+    together, alone = forecasts(own), [forecast(c) for c in own]
+    assert [f.use.p90 for f in together] == pytest.approx([f.use.p90 for f in alone], rel=1e-4)
+    assert together[0].use.p90 < together[1].use.p90 < together[2].use.p90
