@@ -104,13 +104,14 @@ def known_before(conn: Connection, act_id: str, person_id: str) -> tuple[Done | 
     row = conn.execute(
         f"""select {_COLUMNS}, w.id as writer_id, w.name as writer, (select at from act order by seq desc limit 1) as last_at
             from (select 1) left join person w on w.id = :person_id
-           left join act a on a.id = :act_id left join person p on p.id = a.person_id""",
+            left join act a on a.id = :act_id left join person p on p.id = a.person_id""",
         {"act_id": act_id, "person_id": person_id},
     ).fetchone()
+    *earlier, writer_id, writer, last_at = row
     return (
-        _done(row[:8]) if row["id"] is not None else None,
-        Person(row["writer_id"], row["writer"]) if row["writer_id"] is not None else None,
-        datetime.fromisoformat(row["last_at"]) if row["last_at"] else None,
+        _done(earlier) if earlier[0] is not None else None,
+        Person(writer_id, writer) if writer_id is not None else None,
+        datetime.fromisoformat(last_at) if last_at else None,
     )
 
 
