@@ -27,6 +27,8 @@ OWN = {
     "track-d": "57.1\n57",
     "shoulder-d": "60",
     "cut-done": "56.5",
+    "run-out-step": "0.001",
+    "terminal-step": "0.01",
 }
 
 

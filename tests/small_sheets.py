@@ -49,11 +49,14 @@ def cut(after: float, **more: str) -> Given:
 
 BEFORE: dict[str, tuple[dict[str, object], dict[str, str], str]] = {
     "nothing at the terminals": ({"supply_v": 2.0}, {"volts": "missing"}, "look upstream"),
-    "low": ({"supply_v": 180.0}, {"volts": "no"}, "measure the drops"),
+    "low": ({"supply_v": 180.0}, {"volts": "low"}, "measure the drops"),
     "right": ({"supply_v": 228.0}, {"volts": "right"}, "right"),
     "one setting dead": ({"supply_v": 230.0, "tap_v": (115.0, 0.0, 229.0)}, {"taps": "one"}, "step 2 is dead"),
     "a joint": ({"joint_v": 0.3}, {"joint": "yes"}, "clean and tighten"),
-    "a terminal": ({"terminal_ohm": 0.4}, {"terminal-bad": "yes"}, "retension"),
+    "low with little current": ({"supply_v": 180.0, "noload_a": 0.5}, {"volts": "low-low"}, "low: think of contact"),
+    "low with much current": ({"supply_v": 180.0, "noload_a": 2.0}, {"volts": "low-high"}, "drag or shorted"),
+    "a terminal": ({"terminal_ohm": 0.2}, {"terminal-bad": "yes"}, "retension"),
+    "a terminal by its drop": ({"terminal_v": 0.2}, {"terminal-bad": "yes"}, "retension"),
     "no current": ({"noload_a": 0.0}, {"amps": "none"}, "open"),
     "high current": ({"noload_a": 2.0}, {"amps": "high"}, "drag or shorted"),
     "low current": ({"noload_a": 0.5}, {"amps": "low"}, "contact"),
@@ -66,7 +69,9 @@ BEFORE: dict[str, tuple[dict[str, object], dict[str, str], str]] = {
 def about_before(entries: dict[str, object]) -> Facts:
     """Return the motor that measurements before opening are made on: a starter where a battery is, else a tool."""
     rated = 12.0 if any("crank" in e or "rest" in e for e in entries) else 230.0
-    return facts("starter" if rated == 12 else "tool", rated_v=rated, noload_a=1.0, speed_taps="0.5; 0.75; 1")
+    return facts(
+        "starter" if rated == 12 else "tool", rated_v=rated, noload_a=1.0, rated_a=2.0, speed_taps="0.5; 0.75; 1"
+    )
 
 
 SPRUNG = facts(thickness_mm=6.4, width_mm=12.5, force_nominal_n=9.0, grade_family="resin-bonded")

@@ -12,8 +12,6 @@ from norvash.core.figures import INSTRUMENTS
 from norvash.core.rules.catalogue import FAMILIES, RULES
 from norvash.core.rules.fitting import CONTACT_DROP, GRADES
 from norvash.core.rules.readings import INSTRUMENT
-from norvash.core.rules.windings import INSULATION
-from norvash.core.windings import MACHINES
 from norvash.errors import NotFound
 from norvash.web.app import create_app
 
@@ -58,11 +56,7 @@ def test_an_id_that_is_put_together_comes_from_a_family_whose_members_all_exist(
     starts = {family.pattern.partition("{")[0] for family in FAMILIES}
     put_together = re.compile(rf"f[\"']({'|'.join(map(re.escape, starts))})\{{")
     assert [p.name for p in MODULES if put_together.search(p.read_text())] == []
-    assert (CONTACT_DROP.members, INSTRUMENT.members, INSULATION.members) == (
-        GRADES,
-        tuple(INSTRUMENTS),
-        tuple(MACHINES),
-    )
+    assert (CONTACT_DROP.members, INSTRUMENT.members) == (GRADES, tuple(INSTRUMENTS))
     with pytest.raises(NotFound, match=r"no “drop\.side”"):
         CONTACT_DROP.of("side")
 

@@ -6,7 +6,7 @@ from random import Random
 import numpy as np
 import pytest
 
-from norvash.core.commutator.bar_testing import Armature, BarTested, judge_bar_test
+from norvash.core.commutator.bar_testing import Armature, BarTested, Taken, judge_bar_test
 from norvash.core.rules.book import MotorRules
 
 OPEN, SOLID = 1e6, 1e-3
@@ -61,7 +61,7 @@ def sound(bars: int, pitch: int) -> Network:
 def read(network: Network, armature: Armature, rules: MotorRules, noise: float = 0.0, seed: int = 1) -> BarTested:
     rnd = Random(seed)
     noisy = [None if x is None else x * (1 + noise * rnd.uniform(-1, 1)) for x in network.readings()]
-    return judge_bar_test(noisy, armature, noise, rules)
+    return judge_bar_test(noisy, armature, Taken(noise, lifted=True), rules)
 
 
 @pytest.mark.parametrize(("bars", "pairs", "pitch"), WAVES)

@@ -95,7 +95,7 @@ PARTS = {
     "force just enough for good": ({"force_new_n": 4.0, "force_nominal_n": 5.0, "spring_rate_n_per_mm": 0, "lead_root_depth_mm": 3}, 5, "lead root"),
     "no rate": ({"force_new_n": 5.2, "force_nominal_n": 5.1, "lead_root_depth_mm": 3}, 5, "lead root"),
     "no force": ({"force_nominal_n": 5.1, "spring_rate_n_per_mm": 0.1, "lead_root_depth_mm": 3}, 5, "lead root"),
-    "no width for a band": ({"thickness_mm": 10, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2, "lead_root_depth_mm": 3}, 5, "lead root"),
+    "no width for a band": ({"thickness_mm": 3, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2, "lead_root_depth_mm": 3}, 5, "lead root"),
     "no thickness for a band": ({"width_mm": 10, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2, "lead_root_depth_mm": 3}, 5, "lead root"),
     "greatest of all": ({"lead_root_depth_mm": 4.7, "lead_taut_length_mm": 8, "spring_stop_length_mm": 5}, 9, "lead reach"),
 }  # fmt: skip
@@ -111,12 +111,34 @@ TERM_RULES = {
 
 @pytest.mark.parametrize(("known", "limit", "governed"), PARTS.values(), ids=PARTS.keys())
 def test_limits_from_the_parts(known: dict[str, float], limit: float, governed: str, rules: MotorRules) -> None:
-    found = limit_from_parts(Parts(new_mm=21.5, **known), rules)
+    """Each part sets its own limit; while another is not known the estimate holds as the least, and it is marked."""
+    found, least = limit_from_parts(Parts(new_mm=21.5, **known), rules), estimated_limit(21.5, rules)
     assert found is not None
-    assert found.limit_mm == pytest.approx(limit, abs=1e-6)
-    assert (found.governed_by, found.estimated) == (governed, False)
-    assert dict(found.terms)[governed] == found.limit_mm == max(dict(found.terms).values())
-    assert found.rule_ids == tuple(TERM_RULES[name] for name, _ in found.terms)
+    assert dict(found.terms)[governed] == pytest.approx(limit, abs=1e-6)
+    assert found.limit_mm == max(dict(found.terms).values()) == pytest.approx(max(limit, least.limit_mm), abs=1e-6)
+    assert (found.governed_by, found.estimated) == (governed if limit > least.limit_mm else "estimate", True)
+    assert found.rule_ids == (*(TERM_RULES[n] for n, _ in found.terms if n != "estimate"), *least.rule_ids)
+    whole: dict[str, float] = {
+        "lead_root_depth_mm": 0.1,
+        "lead_taut_length_mm": 0.1,
+        "spring_stop_length_mm": 0.1,
+        "thickness_mm": 0.5,
+        "holder_gap_mm": 0.1,
+    }
+    sure = limit_from_parts(Parts(new_mm=21.5, **(whole | known)), rules)
+    assert sure is not None
+    assert sure.limit_mm == pytest.approx(limit, abs=1e-6)
+    assert (sure.governed_by, sure.estimated) == (governed, False)
+
+
+def test_a_part_that_cannot_set_a_limit_is_named_and_left_out(rules: MotorRules) -> None:
+    strong = {"force_new_n": 30.0, "force_nominal_n": 5.0, "spring_rate_n_per_mm": 0.05, "lead_root_depth_mm": 6.0}
+    found = limit_from_parts(
+        Parts(new_mm=22, lead_taut_length_mm=7, thickness_mm=8, holder_gap_mm=1.5, **strong), rules
+    )
+    assert found is not None
+    assert (found.limit_mm, found.governed_by, found.estimated) == (8.0, "lead root", False)
+    assert "the spring would set -497.00 mm, which cannot be: left out" in found.remark
 
 
 def test_a_spring_too_weak_from_the_start_leaves_no_carbon(rules: MotorRules) -> None:
@@ -131,13 +153,28 @@ def test_a_spring_too_weak_from_the_start_leaves_no_carbon(rules: MotorRules) ->
     assert force_ends_mm(Parts(new_mm=20, force_nominal_n=5), rules) is None
 
 
-@pytest.mark.parametrize(("new", "limit"), [(30, 10), (18, 6), (12, 4), (9, 4), (7, 3.5), (5, 2.5)])
-def test_the_estimate_is_a_third_at_least_four_at_most_half(new: float, limit: float, rules: MotorRules) -> None:
+@pytest.mark.parametrize(("new", "limit"), [(30, 10), (18, 6), (12, 4), (9, 4), (6, 3.9), (5, 3.25)])
+def test_the_estimate_is_a_share_at_least_four_at_most_two_thirds(new: float, limit: float, rules: MotorRules) -> None:
     found = estimated_limit(new, rules)
     assert found.limit_mm == pytest.approx(limit)
     assert found.estimated
     assert found.terms == (("estimate", found.limit_mm),)
     assert found.rule_ids == ("limit.estimate-share", "limit.estimate-least", "limit.estimate-most")
+
+
+@pytest.mark.parametrize(
+    ("motor_class", "share"),
+    [
+        ("starter", 0.58),
+        ("industrial", 0.45),
+        ("traction", 0.45),
+        ("tool", 1 / 3),
+        ("appliance", 1 / 3),
+        ("generator", 1 / 3),
+    ],
+)
+def test_the_estimate_goes_by_the_class(motor_class: str, share: float, rules: MotorRules) -> None:
+    assert estimated_limit(20, MotorRules(rules.book, motor_class)).limit_mm == pytest.approx(share * 20)
 
 
 def test_habits_are_used_only_where_they_can_be() -> None:

@@ -6,11 +6,11 @@ from math import cos, pi, sin
 from random import Random
 from typing import Any
 
-from norvash.core.commutator.bar_testing import Armature, judge_bar_test
+from norvash.core.commutator.bar_testing import Armature, Taken, judge_bar_test
 from norvash.core.commutator.bars import read_map
 from norvash.core.commutator.map_says import Wound, read_bar_map, set_of
 from norvash.core.commutator.pattern import search
-from norvash.core.commutator.run_out import judge_run_out
+from norvash.core.commutator.run_out import Turned, judge_run_out
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 from whole import assert_nothing_moved
@@ -109,7 +109,7 @@ def circled(
 ) -> object:
     """Return how a circle of readings is judged, its sentence to the letter, or why it is not."""
     try:
-        found = judge_run_out(readings, per_bar, *speed, rules)
+        found = judge_run_out(readings, per_bar, Turned(*speed, "centres"), rules)
     except InputError as refused:
         return f"{refused.problem} {refused.remedy}"
     return [found, found.words.split(" ")]
@@ -126,7 +126,7 @@ def circles(rules: MotorRules) -> list[str]:
             for i, t in enumerate(TURN)
         ]
         for per_bar in (True, False):
-            found = judge_run_out(xs, per_bar, limit, 1500, rules)
+            found = judge_run_out(xs, per_bar, Turned(limit, 1500, "centres"), rules)
             made.append(
                 f"{centre:g} {oval:g} {ragged:g} {spike:g} {limit:g} {per_bar}: {found.cause}, {found.words}; {[n for n, _ in found.odd]} {found.step_at} {found.over} {found.far}"
             )
@@ -156,7 +156,7 @@ def scattered(rules: MotorRules) -> list[str]:
 def judged_bars(readings: Sequence[float | None], armature: Armature, rules: MotorRules) -> str:
     """Return what a bar test comes to, or why it is refused."""
     try:
-        found = judge_bar_test(readings, armature, 0.001, rules)
+        found = judge_bar_test(readings, armature, Taken(0.001, lifted=True), rules)
     except InputError as refused:
         return f"{refused.problem} {refused.remedy}"
     return f"{[f.words for f in found.faults]} {found.suspect} {found.missing} {found.unexplained} {found.release} {found.rough} {found.pass_rule}"
@@ -200,12 +200,20 @@ def whole_answers(rules: MotorRules) -> list[object]:
         *(read(text, bars, wound, rules) for bars, text, wound in MAPS),
         *(circled(xs, per_bar, (100, 1500), rules) for xs, per_bar in CIRCLES),
         *(circled(*CIRCLES[0], speed, rules) for speed in SPEEDS),
-        *(judge_bar_test(ohms, armature, 0.001, rules, fine=fine) for ohms, armature in BARS for fine in (False, True)),
+        *(
+            judge_bar_test(ohms, armature, Taken(0.001, lifted=True, fine=fine), rules)
+            for ohms, armature in BARS
+            for fine in (False, True)
+        ),
         *circles(rules),
         *scattered(rules),
         *odd_bars(rules),
         *(judged_bars(ohms, armature, rules) for ohms, armature in TESTS),
-        *(f.words for ohms, armature in BARS for f in judge_bar_test(ohms, armature, 0.001, rules).faults),
+        *(
+            f.words
+            for ohms, armature in BARS
+            for f in judge_bar_test(ohms, armature, Taken(0.001, lifted=True), rules).faults
+        ),
     ]
 
 

@@ -8,7 +8,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.commutator.after_cut import checks_of, learnt_factor, slot_minutes, where_to_cut
+from norvash.core.commutator.after_cut import chamfer_mm, checks_of, learnt_factor, slot_minutes, where_to_cut
 from norvash.core.commutator.skim import Copper, Plan, Way, plan_cut, way_of
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
@@ -125,8 +125,8 @@ def test_no_cut_is_ever_made_over_the_rated_speed_or_that_of_the_tool(
 
 
 def test_slender_armatures_and_tracks_that_are_not_known(rules: MotorRules) -> None:
-    assert plan(rules, track=60).warnings == ()
-    assert "long and thin" in plan(rules, track=60.1).warnings[0]
+    assert plan(rules, span=300, shaft=30).warnings == plan(rules, span=301).warnings == ()
+    assert "long and thin" in plan(rules, span=300.1, shaft=30).warnings[0]
     unknown = plan(rules, track=None)
     assert (unknown.cutting_min, unknown.total_min, unknown.speed) == (None, None, about(MOST))
     assert {p.minutes for p in unknown.passes} == {None}
@@ -138,6 +138,9 @@ SLOTS: dict[str, tuple[dict[str, Any], float | None, float | None, float | None]
     "a wider slot, enough": ({"slot_depth": 1.1, "slot_width": 0.9}, 0.76, 0.0, 1.08), "a wider slot, not enough": ({"slot_depth": 1.05, "slot_width": 0.9}, 0.71, 0.37, 1.08),
     "a very wide slot": ({"slot_depth": 1.9, "slot_width": 2.0}, 1.56, 0.04, 1.6), "a very narrow slot": ({"slot_depth": 0.8, "slot_width": 0.3}, 0.46, 0.04, 0.5),
     "width not known": ({"slot_width": None}, 1.16, None, None), "depth not known": ({"slot_depth": None}, None, None, None),
+    "cut away": ({"slot_depth": 0.2}, 0.0, 0.72, 0.72), "a stated depth": ({"slot_depth": 0.8, "slot_target": 1.3}, 0.46, 0.84, 1.3),
+    "small, deep enough": ({"diameter": 39.9, "least": 35, "slot_depth": 0.83, "slot_width": 0.5}, 0.49, 0.0, 0.6), "small, too shallow": ({"diameter": 39.9, "least": 35, "slot_depth": 0.73, "slot_width": 0.35}, 0.39, 0.0, 0.5),
+    "small, under its least": ({"diameter": 39.9, "least": 35, "slot_depth": 0.63, "slot_width": 0.35}, 0.29, 0.21, 0.5),
     "flush": ({"flush": True}, None, None, None), "flush without a width": ({"flush": True, "slot_width": None}, None, None, None),
 }  # fmt: skip
 
@@ -153,7 +156,7 @@ def test_slots(
 
 REFUSED: dict[str, tuple[dict[str, Any], dict[str, Any]]] = {
     "no diameter": ({"diameter": 0}, {}), "no least and no new diameter": ({"least": None}, {}), "another commutator's least": ({"least": 90.1}, {}),
-    "least over new": ({"new": 55.9}, {}), "a groove that cannot be": ({"groove": 15.1}, {}), "a pit that cannot be": ({"pit": 15.1}, {}),
+    "over the new one": ({"new": 59.9}, {}), "least over new": ({"least": 61.0, "new": 60.5}, {}), "a groove that cannot be": ({"groove": 15.1}, {}), "a pit that cannot be": ({"pit": 15.1}, {}),
     "a run-out that cannot be": ({"tir": 15.1}, {}), "a finish deeper than a rough cut": ({}, {"finish": 0.11}),
 }  # fmt: skip
 
@@ -166,7 +169,7 @@ def test_figures_that_contradict_each_other(copper: dict[str, Any], way: dict[st
 
 def test_figures_at_the_edge_are_taken(rules: MotorRules) -> None:
     assert not plan(rules, least=90).chosen.allowed
-    assert plan(rules, new=56).least == 56
+    assert plan(rules, new=60).least == 56
     assert plan(rules, groove=15).chosen.radial == about(15.04)
     assert plan(rules, {"finish": 0.1}).passes[-1].infeed == 0.1
     assert plan(rules, diameter=0.5, least=0.4, groove=0, pit=0, tir=0).chosen.allowed
@@ -185,7 +188,13 @@ def test_where_it_is_cut_and_what_is_checked(rules: MotorRules) -> None:
         where, reasons = where_to_cut(cut, rules)
         assert (where, len(reasons)) == ("out", 1)
         assert words in reasons[0]
-    assert "set up within 0.01 mm" in where_to_cut(plan(rules), rules, true_setup=False)[1][0]
+    for rpm, true in ((None, "0.004"), (9600, "0.004"), (9500, "0.01")):
+        assert (
+            f"set up within {true} mm" in where_to_cut(plan(rules, {"rated_rpm": rpm}), rules, true_setup=False)[1][0]
+        )
+    tool = MotorRules(rules.book, "tool")
+    assert "0.004 mm" in where_to_cut(plan(tool, {"rated_rpm": 3000}), tool, true_setup=False)[1][0]
+    assert "0.01 mm" in where_to_cut(plan(tool, diameter=60.1, least=55), tool, true_setup=False)[1][0]
     said = [
         checks_of(plan(rules, **c), rules)[1][0]
         for c in ({"flush": True}, {"slot_depth": 0.8}, {}, {"slot_depth": None})
@@ -197,6 +206,20 @@ def test_where_it_is_cut_and_what_is_checked(rules: MotorRules) -> None:
     before, after = checks_of(plan(rules), rules)
     assert "runs true" in before[0]
     assert "bar test made again" in after
+
+
+# Bars, slot, flush: the chamfer of an edge.
+CHAMFERS: dict[str, tuple[int | None, dict[str, Any], tuple[float, float] | None]] = {
+    "wide bars": (36, {}, (0.2, 0.4)), "bars not counted": (None, {}, (0.2, 0.4)), "narrow bars": (60, {}, (0.1, 0.2)),
+    "a shallow slot": (36, {"slot_depth": 0.94}, (0.2, 0.3)), "a very shallow slot": (36, {"slot_depth": 0.6, "slot_width": 0.3, "slot_target": 0.26}, (0.13, 0.13)), "flush": (36, {"flush": True}, None),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("bars", "copper", "wanted"), CHAMFERS.values(), ids=CHAMFERS)
+def test_chamfers(
+    bars: int | None, copper: dict[str, Any], wanted: tuple[float, float] | None, rules: MotorRules
+) -> None:
+    assert chamfer_mm(plan(rules, **copper), bars, rules) == (None if wanted is None else about(wanted))
 
 
 def test_time_for_the_slots(rules: MotorRules) -> None:

@@ -14,7 +14,7 @@ from norvash.core.loading import (
     judge_spring,
     pressure_kpa,
 )  # fmt: skip
-from norvash.core.rules.book import CLASSES, MotorRules
+from norvash.core.rules.book import CLASSES, GEARED, MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.rules.fitting import DENSITY
 from norvash.core.seating import Face, sagitta_mm, seating_method, widest_face_radius_mm
@@ -23,7 +23,7 @@ from norvash.errors import InputError
 BANDS = {
     "appliance": (25, 50),
     "tool": (30, 60),
-    "starter": (40, 110),
+    "starter": (50, 150),
     "industrial": (17, 35),
     "traction": (30, 50),
     "generator": (17, 40),
@@ -41,6 +41,8 @@ GUIDES = {
 def test_pressure_bands_and_gaps_by_class(name: str, rules: MotorRules) -> None:
     own = MotorRules(rules.book, name)
     assert (own["pressure.low"], own["pressure.high"]) == BANDS[name]
+    geared = MotorRules(rules.book, "starter", variant=GEARED)
+    assert (geared["pressure.low"], geared["pressure.high"]) == (80, 290)
     assert (own["gap.low"], own["gap.high"]) == ((1.6, 3.2) if name in ("industrial", "traction") else (0.8, 2.0))
 
 
@@ -50,7 +52,7 @@ def test_guides_by_grade(grade: str, rules: MotorRules) -> None:
 
 
 SPRINGS = {
-    "nominal": (5.0, 5.0, "fit"), "ten per cent over": (5.5, 5.0, "fit"), "eleven over": (5.55, 5.0, "plan"),
+    "nominal": (5.0, 5.0, "fit"), "ten per cent over": (5.5, 5.0, "plan"), "ten per cent under": (4.5, 5.0, "plan"), "a hair less": (5.499, 5.0, "fit"), "eleven over": (5.55, 5.0, "plan"),
     "eleven under": (4.45, 5.0, "plan"), "twenty under": (4.0, 5.0, "plan"), "under eighty": (3.95, 5.0, "change"),
     "over 120": (6.05, 5.0, "change"), "in the band": (5.2, None, "fit"), "under the band": (3.2, None, "plan"),
     "at the lower edge": (3.4, None, "fit"), "at the upper edge": (7.0, None, "fit"), "twenty per cent over": (6.0, 5.0, "plan"),
@@ -68,7 +70,11 @@ def test_springs_are_judged_by_nominal_or_band(
     assert found.stage == stage
     assert found.deviation == (None if nominal is None else pytest.approx(force / nominal - 1))
     if nominal is None:
-        assert found.reason.split(" ")[0] == ("inside" if stage == "fit" else "under" if kpa < 17 else "over")
+        assert found.reason.split(", ")[1].split(" ")[0] == (
+            "inside" if stage == "fit" else "under" if kpa < 17 else "over"
+        )
+    else:
+        assert "the band of 17 to 35 kPa" in found.reason
 
 
 def test_loading_formulas() -> None:
@@ -111,7 +117,7 @@ def test_faces(rules: MotorRules) -> None:
     assert flat.face_radius_mm == inf
     assert flat.depth_mm() == pytest.approx(0.339449, abs=1e-6)
     assert flat.share(flat.worn_for_mm(0.75)) == pytest.approx(0.75)
-    assert shaped.depth_mm() == pytest.approx(9.15**2 / 8 * (1 / 31 - 1 / 33))
+    assert shaped.depth_mm() == pytest.approx(sagitta_mm(62, 9.15) - sagitta_mm(66, 9.15))
     assert (flat.over_shaped(), shaped.over_shaped(), over.over_shaped()) == (False, False, True)
     assert widest_face_radius_mm(62, rules) == pytest.approx(31.62)
     assert widest_face_radius_mm(20, rules) == pytest.approx(10.3)

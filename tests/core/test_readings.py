@@ -8,7 +8,8 @@ from hypothesis import strategies as st
 
 from norvash.core.classes import TEMPLATES
 from norvash.core.doubts import doubt_of
-from norvash.core.figures import BY_NAME, FIELDS, Figures, check_together, read_figure, speed_taps
+from norvash.core.figure_tables import speed_taps
+from norvash.core.figures import BY_NAME, FIELDS, Figures, check_together, read_figure
 from norvash.core.positions import even_positions, read_positions
 from norvash.core.readings import Reading, on_the_gauge_mm, read
 from norvash.core.renewal import Carbon, renewed

@@ -6,6 +6,9 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from norvash.core.classes import TEMPLATES
+from norvash.core.diagnosis.causes import BY_ID as CAUSES
+from norvash.core.diagnosis.ranking import diagnose
 from norvash.core.findings import GROUPS
 from norvash.core.gauge_line import Frame, LineReader, line_of
 from norvash.core.part_findings import BY_ID, COMPONENTS, component_of
@@ -54,10 +57,13 @@ def test_a_series_motor_is_never_offered_a_run_without_load_and_taps_only_where_
     assert "noload-a" in ids(facts("industrial", 4, construction="shunt"))
     assert "amps" not in {c.check.id for c in diagnosis_of(sheet(facts("traction", 4)), {"weak": "yes"}, RULES).checks}
     assert "amps" in {c.check.id for c in diagnosis_of(sheet(facts("tool")), {"weak": "yes"}, RULES).checks}
+    assert "noload-a" not in ids(facts("industrial", 4))  # nobody states its construction
+    assert "noload-a" not in ids(facts("industrial", 4, construction="universal"))
+    assert "noload-a" in ids(facts("tool", 2, construction="universal"))
     assert any("runs away" in s.caution for s in steps_of("power", facts("traction", 4, construction="series"), RULES))
     assert "tap-v" not in ids(facts())
     assert "tap-v" in ids(facts("appliance", speed_taps="0.5; 1"))
-    assert ("terminal-ohm" in ids(facts(rated_v=230.0)), "terminal-v" in ids(facts(rated_v=230.0))) == (True, False)
+    assert ("terminal-ohm" in ids(facts(rated_v=230.0)), "terminal-v" in ids(facts(rated_v=230.0))) == (True, True)
     assert ("terminal-ohm" in ids(facts(rated_v=12.0)), "terminal-v" in ids(facts(rated_v=12.0))) == (False, True)
     assert len({f.id for f in FIELDS}) == len(FIELDS)
     assert {f.stage for f in FIELDS} == set(STAGES)
@@ -66,7 +72,7 @@ def test_a_series_motor_is_never_offered_a_run_without_load_and_taps_only_where_
 CAUTIONS: dict[str, tuple[Facts, str]] = {
     "heavy": (facts("industrial", 4, mass_kg=148.0), "Hoist or second person for 148 kg"),
     "magnets": (facts("starter", 4, construction="permanent-magnet"), "pacemaker"),
-    "capacitors": (facts("industrial", 4, capacitors="yes"), "Capacitors discharged"),
+    "capacitors": (facts("generator", 4, capacitors="yes"), "Capacitors discharged"), "a driven machine": (facts("industrial", 4), "Capacitors discharged"),
     "hoist": (facts("industrial", 4), "Suspended loads"), "truck": (facts("traction", 4), "Wheels off the ground"),
     "starter": (facts("starter", 4), "Battery earth lead off first"), "dynamo": (facts("generator", 2), "Belt and fan"),
 }  # fmt: skip
@@ -75,6 +81,27 @@ CAUTIONS: dict[str, tuple[Facts, str]] = {
 @pytest.mark.parametrize(("about", "words"), CAUTIONS.values(), ids=CAUTIONS.keys())
 def test_the_gate_shows_what_this_machine_asks_for(about: Facts, words: str) -> None:
     assert any(words in s.act for s in steps_of("safe", about, RULES))
+
+
+POWER: dict[str, tuple[Facts, str, str]] = {
+    "built in": (facts("tool", 2, construction="universal"), "Cutter off, guards on", "runs away"), "bare series": (facts("traction", 4, construction="series"), "Load coupled", "idle"),
+    "not stated": (facts("industrial", 4), "Load coupled", "Shunt field"), "universal outside a tool": (facts("industrial", 4, construction="universal"), "Load coupled", "Cutter off"),
+    "shunt": (facts("industrial", 4, construction="shunt"), "Shunt field at full strength first", "Load coupled"), "compound": (facts("generator", 4, construction="compound"), "Shunt field at full strength first", "Load coupled"),
+    "starter": (facts("starter", 4, construction="series"), "Clamped down", "Load coupled"), "earthed": (facts("appliance", 2), "Protective earth joined again", "No earth wire added"),
+    "double insulated": (facts("tool", 2, protection="double insulated"), "No earth wire added", "Protective earth joined"), "extra-low voltage": (facts("tool", 2, protection="extra-low voltage"), "No earth wire added", "Protective earth joined"),
+    "always": (facts("tool", 2), "No shorted armature", "Load coupled"),
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(("about", "asked", "never"), POWER.values(), ids=POWER.keys())
+def test_power_asks_for_what_the_construction_may_do(about: Facts, asked: str, never: str) -> None:
+    said = " | ".join(f"{s.act} {s.caution}" for s in steps_of("power", about, RULES))
+    assert asked in said
+    assert never not in said
+    earth = {f.id for f in fields_of("prove", about, RULES)} & {"earth-ohm"}
+    assert earth == (
+        {"earth-ohm"} if about.earthed and about.motor_class in ("appliance", "tool", "industrial") else set()
+    )
 
 
 def test_a_gate_opens_by_every_step_or_by_a_waiver_and_names_what_is_left() -> None:
@@ -103,6 +130,17 @@ def test_each_measurement_before_opening_is_judged_and_feeds_the_diagnosis(
 def test_what_a_sheet_says_of_the_parts(entries: dict[str, object], expected: list[tuple[int, str]]) -> None:
     said = voices(sheet(SPRUNG, **entries), RULES, (4.0, 4.2))
     assert [(n, f.id) for n, f in said] == expected
+
+
+def test_for_every_cause_there_is_something_to_bring() -> None:
+    for motor_class, template in TEMPLATES.items():
+        for cause in CAUSES.values():
+            seen = {"start": "dead"} if cause.common[motor_class] else {}
+            rest = [c for c in CAUSES if c != cause.id]
+            if seen:
+                alone = diagnose(motor_class, seen, RULES, ruled_out=rest)
+                brought = what_to_bring(facts(motor_class, template.brushes), found_in(), alone, RULES)
+                assert any(cause.words in i.why for i in brought), cause.id
 
 
 def test_every_finding_has_a_picture_a_part_and_a_task() -> None:
@@ -204,7 +242,7 @@ def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
     def says(made: Sheet, shown: MotorState) -> tuple[str, str]:
         found = findings(shown, RULES, TODAY)
         before = judge_before(made, RULES)
-        signs = noticed(made, before, found)
+        signs = noticed(made, before, found, RULES)
         cause = diagnosis_of(made, signs, RULES) if complained(signs, before) else None
         said = sheet_says(made, found, verdict(found, shown, RULES, TODAY), cause, RULES)
         return said.word, said.act

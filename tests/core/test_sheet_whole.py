@@ -191,7 +191,7 @@ def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
     """Yield what follows from a sheet and its motor for the visit, a line each."""
     found = findings(shown, rules, TODAY)
     before = judge_before(made, rules)
-    signs = noticed(made, before, found)
+    signs = noticed(made, before, found, rules)
     cause = diagnosis_of(made, signs, rules) if complained(signs, before) else None
     said = sheet_says(made, found, verdict(found, shown, rules, TODAY), cause, rules)
     asked = matters(made, found)

@@ -116,7 +116,7 @@ BAD: dict[str, tuple[str, object, str]] = {
     "true is no number": ("usable-carbon", {"length_mm": True, "new_mm": 22, "limit_mm": 8}, "length_mm"),
     "nothing": ("usable-carbon", {}, "length_mm"),
     "unknown name": ("usable-carbon", {"lenght_mm": 12, "new_mm": 22, "limit_mm": 8}, "lenght_mm"),
-    "limit over new": ("usable-carbon", {"length_mm": 12, "new_mm": 8, "limit_mm": 22}, "limit_mm"),
+    "limit over new": ("usable-carbon", {"length_mm": 7, "new_mm": 8, "limit_mm": 22}, "limit_mm"),
     "no depth when new": ("usable-carbon", {"depth_mm": 30}, "depth_new_mm"),
     "no protrusion constant": ("usable-carbon", {"protrusion_mm": 3, "new_mm": 22, "limit_mm": 8}, "protrusion_constant_mm"),
     "lists of two sizes": ("straight-line", {"start_mm": [22, 22], "limit_mm": 8, "run_h": 100, "lengths_mm": [20]}, "start_mm"),
@@ -157,7 +157,6 @@ BAD: dict[str, tuple[str, object, str]] = {
     "a reading missing": ("bar-test", {"readings_milliohm": [1.0] * 28, "bars": 29}, "readings_milliohm"),
     "a reading doubled": ("bar-test", {"readings_milliohm": [1.0] * 30, "bars": 29}, "readings_milliohm"),
     "a wave that does not close": ("bar-test", {"readings_milliohm": [1.0] * 29, "bars": 29, "pole_pairs": 2, "winding": "wave", "commutator_pitch": 13}, "commutator_pitch"),
-    "limit over diameter": ("skim-plan", {"diameter_mm": 58, "diameter_min_mm": 60}, "diameter_min_mm"),
     "no limit and no new diameter": ("skim-plan", {"diameter_mm": 58}, "diameter_min_mm"),
     "deeper than round": ("skim-plan", {"diameter_mm": 58, "diameter_min_mm": 56, "groove_mm": 20}, "groove_mm"),
     "finish deeper than rough": ("skim-plan", {"diameter_mm": 58, "diameter_min_mm": 56, "rough_cut_mm": 0.02, "finish_cut_mm": 0.1}, "finish_cut_mm"),
@@ -243,11 +242,11 @@ def test_further_answers(rules: MotorRules) -> None:
 
 
 TYPED: dict[str, tuple[str, dict[str, str], str]] = {
-    "no bars": ("bar-map", {"bars": "0", "marked_bars": "1"}, "Bars: 0 cannot be. Give from 5 to 400."),
+    "no bars": ("bar-map", {"bars": "0", "marked_bars": "1"}, "Bars: 0 cannot be. Give a whole number from 5 to 400."),
     "half a bar": ("bar-map", {"bars": "40", "marked_bars": "2.5"}, "Dark or burnt bars: “2.5” is no whole number."),
     "nothing measured": ("vibration", {"vibration_mm_per_s": "-"}, "Velocity, root mean square: a value is missing."),
     "not given": ("vibration", {}, "Velocity, root mean square is missing."),
-    "out of bounds": ("end-float", {"float_mm": "70", "float_high_mm": "1"}, "End float, as measured: 70 cannot be. Give from 0 to 50."),
+    "out of bounds": ("end-float", {"float_mm": "70", "float_high_mm": "1"}, "End float, as measured: 70 cannot be. Give a number from 0 to 50 mm."),
 }  # fmt: skip
 
 

@@ -272,7 +272,7 @@ def test_condition_raises_a_stage_and_never_lowers_it(finding: object) -> None:
 SEVERITY = {
     "fit": "brush.free face.satin",
     "watch": "brush.chip-small face.glazed face.threads face.partly insulator.dirty",
-    "plan": "brush.sticky brush.oily face.burnt face.copper face.taper lead.strands-10 terminal.poor indicator.dead spring.off",
+    "plan": "brush.sticky brush.oily face.burnt face.copper face.taper lead.strands-10 terminal.poor indicator.dead spring.off face.one-side holder.arms",
     "change": "brush.seized brush.chip-large lead.strands-25 lead.heat spring.heat spring.far-off spring.travel holder.damaged",
     "stop": "brush.latched lead.taut lead.loose spring.broken insulator.cracked",
 }
@@ -302,7 +302,8 @@ LIMITS: dict[str, tuple[dict[str, float | str], float, str]] = {
         "maker's figure",
     ),
     "wear line": ({"wear_line_3_mm": 7.0, "lead_root_depth_mm": 4.0}, 7, "wear line on the brush"),
-    "parts": ({"lead_root_depth_mm": 4.0}, 6, "worked out from the parts"),
+    "parts": ({"lead_root_depth_mm": 4.0}, 22 / 3, "worked out from the parts"),
+    "a deeper root": ({"lead_root_depth_mm": 6.0}, 8, "worked out from the parts"),
     "class figures are no parts": ({}, 22 / 3, "estimate"),
 }
 

@@ -11,12 +11,12 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from norvash.core.commutator.bars import CONDITIONS
-from norvash.core.commutator.run_out import judge_run_out
+from norvash.core.commutator.run_out import Turned, judge_run_out
 from norvash.core.commutator.skim import Copper, plan_cut, way_of
+from norvash.core.insulation import r40_megohm
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.insulated import InsulationTest
-from norvash.core.windings import r40_megohm
 from norvash.drawing.bar_map import Mapped, bar_map, rows_of
 from norvash.drawing.bearing_section import bearing_section
 from norvash.drawing.cut_section import cut_section
@@ -136,7 +136,7 @@ def test_insulation_over_the_years_keeps_order_and_never_leaves_its_scale(
 
 
 def rose(readings: list[float | None], rules: MotorRules) -> tuple[Drawing, list[tuple[float, float]]]:
-    found = judge_run_out(readings, True, 100, 1500, rules)
+    found = judge_run_out(readings, True, Turned(100, 1500), rules)
     drawn = run_out_rose(found, 100, True, 400)
     dots = [c for c in parsed(drawn).iter(f"{SVG}circle") if float(c.get("r", "0")) in (3.4, 5.0)]
     return drawn, [(float(c.get("cx", "0")) - 200, float(c.get("cy", "0")) - 200) for c in dots]

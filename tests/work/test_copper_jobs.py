@@ -18,8 +18,11 @@ COPPER = {
     "commutator_d_mm": "98", "commutator_d_min_mm": "93.9", "bars": "29", "poles": "4", "winding": "wave", "commutator_pitch": "14", "thickness_mm": "12.5", "width_mm": "25",
     "slot_width_mm": "0.95", "undercut_mm": "1.1", "holder_gap_mm": "2.25", "rated_rpm": "1480", "limit_mm": "8", "rated_v": "440", "rated_a": "9",
     "method": "depth", "depth_new_mm": "21.4", "depth_constant_mm": "43.4", "air_gap_mm": "0.4", "end_float_low_mm": "0.1", "end_float_high_mm": "0.3", "bearing_drive": "6204",
-    "construction": "permanent-magnet", "noload_rpm": "1500", "noload_a": "1.2",
+    "construction": "permanent-magnet", "noload_rpm": "1500", "noload_a": "1.2", "form_wound": "yes",
 }  # fmt: skip
+
+
+PARTED = {"parted-capacitors": "yes"}
 
 
 class Visit(Bench):
@@ -44,7 +47,9 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
     "facing edges": ({"bar-map": "burnt-leading 3; burnt-trailing 4"}, "commutator.two-bars", "local burn"),
     "an oval track": ({"run-out": "0; 0.07; 0.1; 0.07; 0; 0.07; 0.1; 0.07"}, "runout.over", "0.100 mm, 0.08 mm allowed"),
     "far over on a machine that carries": ({"run-out": "0; 0.17; 0.2; 0.17; 0; 0.17; 0.2; 0.17"}, "runout.far", "0.200 mm"),
-    "off centre": ({"run-out": "0.1; 0.0854; 0.05; 0.0146; 0; 0.0146; 0.05; 0.0854"}, "runout.set-up", "0.100 mm"),
+    "off centre between centres": ({"run-out": "0.1; 0.0854; 0.05; 0.0146; 0; 0.0146; 0.05; 0.0854", "run-out-on": "centres"}, "runout.set-up", "0.100 mm"),
+    "off centre on its own seats": ({"run-out": "0.1; 0.0854; 0.05; 0.0146; 0; 0.0146; 0.05; 0.0854", "run-out-on": "seats"}, "runout.seats", "0.100 mm"),
+    "far off centre, whatever it turned on": ({"run-out": "0.3; 0.256; 0.15; 0.044; 0; 0.044; 0.15; 0.256", "run-out-on": "bearings"}, "runout.far", "0.300 mm"),
     "open coil": ({"bar-test": "; ".join("12" if i in (6, 21) else "1" for i in range(1, 30))}, "bartest.open", "from bar 7 to bar 21"),
     "short": ({"bar-test": "; ".join("0.6" if i in (6, 21) else "1" for i in range(1, 30))}, "bartest.short", "from bar 7 to bar 21"),
     "suspect": ({"bar-test": "; ".join("1.2" if i == 6 else "1" for i in range(1, 30))}, "bartest.suspect", "reading 6"),
@@ -56,15 +61,19 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
     "too little copper": ({"track-d": "93.7"}, "copper.under", "under its least of 93.90 mm"),
     "shallow slots": ({"slot-depth": "0.3"}, "slot.shallow", "0.30 mm"),
     "a file was used": ({"surface-with": "file"}, "surface.emergency", ""),
-    "insulation at 40 degrees": ({"insulation-mohm": "12", "insulation-c": "20"}, "insulation.low", "3 MΩ at 40 °C"),
-    "polarization": ({"insulation-mohm": "100", "insulation-10": "120", "insulation-c": "40"}, "polarization.low", "1.20"),
-    "field coils": ({"coils": "41.2; 40.8; 38.1; 41", "coils-c": "24"}, "windings.short", "field coil 3"),
+    "insulation at 40 degrees": ({"insulation-mohm": "4", "insulation-c": "20", **PARTED}, "insulation.low", "1 MΩ at 40 °C"),
+    "insulation that is middling": ({"insulation-mohm": "12", "insulation-c": "20", **PARTED}, "insulation.middling", "3 MΩ at 40 °C"),
+    "insulation with all joined": ({"insulation-mohm": "12", "insulation-c": "20"}, "insulation.again", "not judged"),
+    "insulation in the cold": ({"insulation-mohm": "90", "insulation-c": "5", **PARTED}, "insulation.again", "test again warm"),
+    "polarization": ({"insulation-mohm": "100", "insulation-10": "120", "insulation-c": "40", **PARTED}, "polarization.low", "1.20"),
+    "polarization that falls": ({"insulation-mohm": "100", "insulation-10": "90", "insulation-c": "40", **PARTED}, "polarization.hold", "0.90"),
+    "field coils": ({"coils": "41.2; 40.8; 38.1; 41", "coils-c": "24"}, "windings.short", "coil 3 (-6.8%)"),
     "growler": ({"growler": "fail", "growler-slots": "slot 4 and 11-12"}, "windings.growler", "slots 4, 11 and 12 answer"),
     "chain": ({"heat-chain": "open"}, "chain.dead", "temperature chain open"),
     "end float": ({"end-float": "0.6"}, "float.out", "add 0.40 mm"),
     "vibration": ({"vibration": "5.2"}, "vibration.high", "5.2 mm/s"),
     "O-ring": ({"ring-section": "2", "ring-groove": "1.9"}, "ring.squeeze", "5%"),
-    "belt": ({"belt": "cracked"}, "drive.worn", "belt cracked"),
+    "belt": ({"belt": "cracked"}, "drive.belt", "belt cracked"),
     "clutch": ({"clutch": "jams"}, "drive.jammed", "jams both ways"),
 }  # fmt: skip
 
@@ -80,7 +89,7 @@ BEARING = {
     "feel": ({"b-feel": "notchy"}, "bearing.rough"), "play": ({"b-play": "clear"}, "bearing.loose"), "grease": ({"b-grease": "washed"}, "bearing.grease"),
     "noise": ({"b-noise": "rumble"}, "bearing.noisy"), "rust": ({"b-seat": "corroded"}, "bearing.corroded"), "age": ({"b-years": "12"}, "bearing.aged"),
     "hours": ({"b-hours": "6000", "b-life": "10000"}, "bearing.aged"), "bush": ({"journal": "12", "bush": "12.2"}, "bush.worn"),
-    "kit": ({"kit-shaft": "20.1", "kit-bore": "20"}, "kit.mismatch"),
+    "kit": ({"kit-shaft": "20.1", "kit-bore": "20"}, "kit.mismatch"), "a dry bush": ({"bush-state": "dry"}, "bush.dry"), "a dry bearing": ({"b-feel": "dry"}, "bearing.dry"),
 }  # fmt: skip
 
 
@@ -102,11 +111,13 @@ def test_weak_magnets_run_free_too_fast_with_too_much_current(visit: Visit) -> N
 
 
 def test_a_fall_of_insulation_is_seen_against_the_last_sheet(visit: Visit, shop: Shop) -> None:
+    visit.put("parted-capacitors", "yes")
     visit.put("insulation-mohm", "62")
     visit.put("insulation-c", "40")
     visit.put("bar-map", "dark 4")
     sign(shop.conn, shop.later(minutes=1).act(), visit.id, "only to have it signed")
     again = Visit(shop, visit.motor)
+    again.put("parted-capacitors", "yes")
     again.put("insulation-mohm", "34")
     again.put("insulation-c", "30")
     assert "27% of last time" in again.found["insulation.fallen"]
@@ -173,6 +184,9 @@ def test_a_cut_needs_the_bar_test_and_a_diameter_and_makes_sense(visit: Visit) -
     with pytest.raises(InputError, match="bar test comes before the cut"):
         visit.put("cut-done", "95.9")
     visit.put("bar-test", "; ".join("1" for _ in range(29)))
+    with pytest.raises(InputError, match="bar test comes before the cut"):
+        visit.put("cut-done", "95.9")  # nobody says whether the brushes were lifted
+    visit.put("bar-test-lifted", "yes")
     with pytest.raises(InputError, match="cannot be"):
         visit.put("cut-done", "96.5")
     visit.put("cut-done", "93.8")

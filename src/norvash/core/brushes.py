@@ -3,7 +3,10 @@
 from dataclasses import dataclass
 from math import atan, degrees, radians, tan
 
+from norvash.core.edges import over, same, under
 from norvash.errors import InputError
+
+_TOO_LONG = 1.1
 
 
 def usable_carbon(length_mm: float, new_mm: float, limit_mm: float) -> float:
@@ -22,7 +25,22 @@ def usable_carbon(length_mm: float, new_mm: float, limit_mm: float) -> float:
             "Check which of the two figures is wrong.",
             "limit_mm",
         )
-    return (length_mm - limit_mm) / (new_mm - limit_mm)
+    return 0.0 if same(length_mm, limit_mm) else (length_mm - limit_mm) / (new_mm - limit_mm)
+
+
+def check_length(length_mm: float, new_mm: float, field: str) -> None:
+    """Refuse a length that no brush of this new length can have.
+
+    Units: [mm]. Raises: InputError under nothing, or over the new length by more than a tenth.
+    """
+    if under(length_mm, 0.0):
+        raise InputError(f"A length of {length_mm:g} mm cannot be.", "Measure it again.", field)
+    if over(length_mm, _TOO_LONG * new_mm):
+        raise InputError(
+            f"{length_mm:g} mm is longer than the new brush of {new_mm:g} mm.",
+            "A brush does not grow: check the two figures, or whether it is another brush.",
+            field,
+        )
 
 
 @dataclass(frozen=True, slots=True)
@@ -61,6 +79,8 @@ class DepthScale:
         """Return usable carbon [1], or None without a depth limit."""
         if self.limit_mm is None:
             return None
+        if same(depth_mm, self.limit_mm):
+            return 0.0
         return (self.limit_mm - depth_mm) / (self.limit_mm - self.new_mm - self.sunk_mm)
 
 

@@ -48,6 +48,8 @@ TEMPLATES: Mapping[str, Template] = MappingProxyType(
         )
     }
 )  # fmt: skip
+# Classes of machine that carry people or loads until told otherwise.
+HEAVY = ("industrial", "traction")
 CAUTION_FOR_ALL = (
     "Switch off, isolate, prove dead with a proved tester, wait until it stands still. "
     "This is decision support for competent people: the maker's manual, local rules and licensed practice come first."

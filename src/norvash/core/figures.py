@@ -2,9 +2,10 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass
-from itertools import pairwise
 
+from norvash.core.figure_tables import speed_taps, spring_table
 from norvash.core.quantities import parse
+from norvash.core.rules.book import GEARED
 from norvash.core.rules.fitting import GRADES
 from norvash.core.season import read_months
 from norvash.core.texts import clean
@@ -36,6 +37,7 @@ INSTRUMENTS = {
 LIMIT_SOURCES = {"maker": "maker's figure", "wear line": "wear line on the brush", "site": "site rule"}
 UNITS_OF_USE = ("hours", "starts")
 CONDITIONS = ("dry and in use", "wet", "salt", "mostly idle", "dusty", "oily", "hot", "vibrating", "outdoor")
+PROTECTIONS = ("protective earth", "double insulated", "extra-low voltage")
 CONSTRUCTIONS = ("universal", "series", "shunt", "compound", "permanent-magnet")
 
 
@@ -92,11 +94,20 @@ FIELDS: tuple[FigureField, ...] = (
     FigureField("armature_slots", "Slots of the armature", "Commutator", "count", (), 2, 2000),
     FigureField("winding", "Winding", "Commutator", choices=("lap", "wave", "unknown")),
     FigureField("commutator_pitch", "Commutator pitch, bars", "Commutator", "count", (), 1, 2000),
+    FigureField("coil_turns", "Turns of one armature coil", "Commutator", "count", (), 1, 2000),
     *_lengths("Turning parts", ("end_float_low_mm", "End float, at least"), ("end_float_high_mm", "End float, at most"), ("air_gap_mm", "Air gap")),
+    *_lengths("Turning parts", ("bearing_span_mm", "From bearing to bearing"), ("shaft_d_mm", "Shaft diameter"), low=0.1, high=10000),
     FigureField("bearing_drive", "Bearing at the drive end", "Turning parts"),
     FigureField("bearing_other", "Bearing at the other end", "Turning parts"),
+    FigureField("located_end", "End at which the bearing is held", "Turning parts", choices=("drive end", "other end")),
+    FigureField("gear_reduction", "Gear reduction inside a starter", "Turning parts", choices=("no", "yes")),
+    FigureField("mounting", "It stands", "Turning parts", choices=("rigid", "flexible")),
+    FigureField("hangs_load", "Hangs a load or carries people", "Turning parts", choices=("no", "yes")),
     FigureField("noload_rpm", "Usual speed without load", "Plate", "speed", (), 1, 1e5),
-    FigureField("protection", "Protection against shock", "Plate", choices=("protective earth", "double insulated")),
+    FigureField("protection", "Protection against shock", "Plate", choices=PROTECTIONS),
+    FigureField("excitation", "Excitation", "Plate", choices=("self-excited", "separately excited")),
+    FigureField("form_wound", "Form-wound coils", "Plate", choices=("no", "yes")),
+    FigureField("terminal_kind", "Terminals of the brushes", "Plate", choices=("press-in", "bolted")),
     FigureField("rated_v", "Voltage", "Plate", "voltage", (), 0, 50000),
     FigureField("rated_a", "Current", "Plate", "current", (), 0, 50000),
     FigureField("rated_w", "Power", "Plate", "power", (), 0, 1e8),
@@ -163,6 +174,10 @@ class Figures:
         known = self.known.get(name)
         return None if known is None or known.basis == "class default" else float(known.value)
 
+    def stated_word(self, name: str) -> str:
+        """Return a word only if the motor or its type states it, empty when the class lends it."""
+        return "" if self.basis(name) == "class default" else self.word(name)
+
     def need(self, name: str) -> float:
         """Return a figure that the motor must have.
 
@@ -187,6 +202,11 @@ class Figures:
         return known.basis if known is not None else ""
 
 
+def variant_of(motor_class: str, figures: Figures) -> str:
+    """Return the kind of machine inside its class whose defaults differ, empty without one."""
+    return GEARED if motor_class == "starter" and figures.word("gear_reduction") == "yes" else ""
+
+
 def read_figure(name: str, text: str) -> float | str:
     """Return a figure as typed, checked against what it can be.
 
@@ -203,46 +223,6 @@ def read_figure(name: str, text: str) -> float | str:
         raise InputError(f"{field.label}: “{text.strip()}” cannot be right.",
                          f"Give a value from {field.low:g} to {field.high:g}.", name)  # fmt: skip
     return value
-
-
-def speed_taps(text: str) -> tuple[float, ...]:
-    """Return the expected shares of the supply of the speed settings, lowest first; empty text gives none.
-
-    Raises: InputError unless they rise.
-    """
-    if not text.strip():
-        return ()
-    try:
-        shares = tuple(parse(part, "share").value for part in text.split(";"))
-    except InputError:
-        raise InputError(f"“{text}” is no list of shares.", "Write it like 0.45; 0.62; 1.", "speed_taps") from None
-    if len(shares) > 12 or not all(0 < a <= 1.5 for a in shares) or any(b <= a for a, b in pairwise(shares)):
-        raise InputError("The shares do not rise from setting to setting.", "Write the lowest first, like 0.45; 0.62; 1.", "speed_taps")  # fmt: skip
-    return shares
-
-
-def spring_table(text: str) -> tuple[tuple[float, float], ...]:
-    """Return the calibrated points (scale, length [mm]) of a spring position scale, by rising scale.
-
-    Raises: InputError unless there are two points or more and the length only falls or only rises.
-    """
-    try:
-        points = sorted(
-            (parse(a, "scale").value, parse(b, "length").value) for a, b in (p.split("=") for p in text.split(";"))
-        )
-    except (ValueError, InputError):
-        raise InputError(
-            f"“{text}” is no table of scale and length.", "Write it like 0=22; 5=14; 10=6.", "spring_table"
-        ) from None
-    lengths = [mm for _, mm in points]
-    if len({s for s, _ in points}) < max(len(points), 2) or lengths not in (
-        sorted(set(lengths)),
-        sorted(set(lengths), reverse=True),
-    ):
-        raise InputError(
-            "The lengths of the table go up and down, or a mark stands twice.", "Give each mark once.", "spring_table"
-        )
-    return tuple(points)
 
 
 def _word(field: FigureField, text: str) -> str:

@@ -33,6 +33,7 @@ _FACE = (
     Finding("face.burnt", "edge of the face burnt", "plan", "check spring, neutral and load, and look for high mica"),
     Finding("face.copper", "copper picked up in the face", "plan", "check current, pressure and the commutator's surface"),
     Finding("face.taper", "face tapered beyond its design", "plan", "check that the brush sits square in its box"),
+    Finding("face.one-side", "print of one side of the face only", "plan", "check box and brush for square, the spring for its line of push, the arm for its angle"),
     Finding("face.partly", "face covers less than three quarters after run-in", "watch", "keep seating, no full load yet"),
 )  # fmt: skip
 _LEAD = (
@@ -56,6 +57,7 @@ _SPRING = (
 )  # fmt: skip
 _HOLDER = (
     Finding("holder.damaged", "holder burnt, melted, oval or loose", "change", "renew the holder; it is not dressed and never glued"),
+    Finding("holder.arms", "arms spaced unequally round the commutator", "plan", "set them by a paper tape, equal within half a millimetre"),
     Finding("insulator.dirty", "insulator dirty with carbon", "watch", "wipe it: it is the path to earth"),
     Finding("insulator.cracked", "insulator cracked or missing", "stop", "renew it before power, or the post will earth"),
 )  # fmt: skip

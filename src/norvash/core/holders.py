@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from typing import Literal
 
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 
 Fit = Literal["fits", "fits after dressing", "do not use"]
@@ -19,20 +20,31 @@ class SideFit:
     reason: str
 
 
+def clearances_mm(brush_mm: float, rules: MotorRules) -> tuple[float, float]:
+    """Return the least and the greatest clearance of a brush in its box, by the size of that dimension.
+
+    Units: [mm] -> [mm]. Source: rules fit.small, fit.large, fit.clearance-*
+    """
+    if under(brush_mm, rules["fit.small"]):
+        return rules["fit.clearance-least-small"], rules["fit.clearance-most-small"]
+    large = over(brush_mm, rules["fit.large"])
+    return rules["fit.clearance-least"], rules["fit.clearance-most-large" if large else "fit.clearance-most"]
+
+
 def side_fit(name: str, brush_mm: float, box_mm: float, rules: MotorRules) -> SideFit:
     """Judge one dimension of a brush against its box.
 
     Units: brush_mm, box_mm [mm]. Source: rules fit.*
     """
-    least, most, dressing = (rules[k] for k in ("fit.clearance-least", "fit.clearance-most", "fit.dressing"))
+    (least, most), dressing = clearances_mm(brush_mm, rules), rules["fit.dressing"]
     clearance = box_mm - brush_mm
     shown = f"{name}: {clearance:+.3f} mm of clearance"
-    if clearance > most + 1e-9:
+    if over(clearance, most):
         return SideFit("do not use", clearance, 0.0, f"{shown}, over {most:g} mm: it tilts, chips and wears two faces")
-    if clearance >= least - 1e-9:
+    if not under(clearance, least):
         return SideFit("fits", clearance, 0.0, f"{shown}, within {least:g} to {most:g} mm")
     dress = least - clearance
-    if dress <= dressing + 1e-9:
+    if not over(dress, dressing):
         words = f"{shown}: dress {dress:.3f} mm in all, half a side, on a flat plate; never file the box"
         return SideFit("fits after dressing", clearance, dress, words)
     words = f"{shown}: {dress:.3f} mm too much to dress (at most {dressing:g} mm): the wrong part, send it back"
@@ -42,8 +54,8 @@ def side_fit(name: str, brush_mm: float, box_mm: float, rules: MotorRules) -> Si
 def gap_reason(gap_mm: float, rules: MotorRules) -> tuple[bool, str]:
     """Return whether the holder's gap [mm] is right, and what follows if not. Source: rules gap.*"""
     low, high = rules["gap.low"], rules["gap.high"]
-    if gap_mm < low:
+    if under(gap_mm, low):
         return (False, f"holder gap {gap_mm:g} mm is under {low:g} mm: the box can touch the copper; set it back")
-    if gap_mm > high:
+    if over(gap_mm, high):
         return (False, f"holder gap {gap_mm:g} mm is over {high:g} mm: the brush chatters and chips; bring it in")
     return True, f"holder gap {gap_mm:g} mm is within {low:g} to {high:g} mm"

@@ -6,6 +6,7 @@ from itertools import pairwise
 from math import isfinite
 from typing import Any
 
+from norvash.core.edges import over
 from norvash.core.words import grouped
 from norvash.errors import InputError
 
@@ -80,17 +81,21 @@ class IntervalTable:
     def _worse(self, a: float, b: float) -> bool:
         return a > b if self.quantity == "depth" else a < b
 
+    def _beyond(self, value: float, heading: float) -> bool:
+        """Tell whether a reading is worse than a heading; one that is the heading belongs to it."""
+        return over(value, heading) if self.quantity == "depth" else over(heading, value)
+
     def worst(self, values: Sequence[float]) -> float:
         """Return the worst of several readings, which is the one that counts."""
         return max(values) if self.quantity == "depth" else min(values)
 
-    def look_up(self, run: float, worst_mm: float) -> Cell:
+    def look_up(self, run: float, worst_mm: float, unit: str = "h") -> Cell:
         """Return the interval at a use so far and the worst brush's reading, never interpolated.
 
         Use goes down to a row, wear to the next worse column; a value equal to a heading belongs to it.
         """
-        column = next((j for j, c in enumerate(self.columns_mm) if not self._worse(worst_mm, c)), None)
-        row = max((i for i, r in enumerate(self.rows) if r <= run), default=None)
+        column = next((j for j, c in enumerate(self.columns_mm) if not self._beyond(worst_mm, c)), None)
+        row = max((i for i, r in enumerate(self.rows) if not over(r, run)), default=None)
         read = f"{self.quantity} {worst_mm:g} mm of the worst brush"
         if column is None:
             return Cell(
@@ -102,13 +107,13 @@ class IntervalTable:
             )
         if row is None:
             return Cell("no answer from the table", None, None, column,
-                        f"{grouped(run)} is below the first row, {grouped(self.rows[0])}: no answer from the table")  # fmt: skip
+                        f"{grouped(run)} {unit} is below the first row, {grouped(self.rows[0])} {unit}: no answer from the table")  # fmt: skip
         cell = self.cells[row][column]
         interval = cell if self.longest is None else min(cell, self.longest)
-        words = (f"use {grouped(run)} down to row {grouped(self.rows[row])}, {read} to column {self.columns_mm[column]:g} mm: "
-                 f"{grouped(cell)}")  # fmt: skip
+        words = (f"use {grouped(run)} {unit} down to row {grouped(self.rows[row])} {unit}, {read} to column {self.columns_mm[column]:g} mm: "
+                 f"{grouped(cell)} {unit}")  # fmt: skip
         if interval < cell:
-            words += f", never more than {grouped(interval)}"
+            words += f", never more than {grouped(interval)} {unit}"
         return Cell("check", interval, row, column, words)
 
     def as_plain(self) -> dict[str, object]:

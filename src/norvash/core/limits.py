@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 
@@ -28,7 +29,10 @@ class Parts:
 
 @dataclass(frozen=True, slots=True)
 class Limit:
-    """A limit with its source; `terms` are the figures it was chosen from, `rule_ids` what it rests on."""
+    """A limit with its source; `terms` are the figures it was chosen from, `rule_ids` what it rests on.
+
+    `estimated` marks one that rests on the estimate, in whole or because the figure of a part is not known.
+    """
 
     limit_mm: float
     source: str
@@ -37,6 +41,9 @@ class Limit:
     terms: tuple[tuple[str, float], ...] = ()
     rule_ids: tuple[str, ...] = ()
     remark: str = ""
+
+
+_FROM_PARTS = "worked out from the parts"
 
 
 def least_force_n(parts: Parts, rules: MotorRules) -> float | None:
@@ -83,25 +90,71 @@ _TERM_RULES = {
     "spring": "limit.spring",
     "guidance": "limit.guidance",
 }
+_ESTIMATE_RULES = ("limit.estimate-share", "limit.estimate-least", "limit.estimate-most")
+
+
+@dataclass(frozen=True, slots=True)
+class Terms:
+    """The limits that the parts set, by name [mm]: those that can be, those that cannot, and the parts that are not known."""
+
+    known: dict[str, float]
+    dropped: dict[str, float]
+    unknown: tuple[str, ...]
+
+    @property
+    def words(self) -> str:
+        """Return what was left out and what is not known, empty where nothing is."""
+        said = [f"the {n} would set {mm:.2f} mm, which cannot be: left out" for n, mm in self.dropped.items()]
+        if self.unknown:
+            said.append(f"not known: {', '.join(self.unknown)}")
+        return "; ".join(said)
+
+
+def sorted_terms(parts: Parts, rules: MotorRules) -> Terms:
+    """Return the limits that the parts set; one at or below nothing cannot be and is left out.
+
+    Raises: InputError when the parts leave no carbon at all.
+    """
+    terms = limit_terms(parts, rules)
+    known = {n: mm for n, mm in terms.items() if over(mm, 0.0)}
+    name = max(known, key=lambda k: known[k], default="")
+    if name and not under(known[name], parts.new_mm):
+        raise InputError(
+            f"The {name} would set the limit at {known[name]:.2f} mm, not below the new length of {parts.new_mm:g} mm.",
+            "Check the new length and the figures of that part.",
+            "new_mm",
+        )
+    return Terms(
+        known, {n: mm for n, mm in terms.items() if n not in known}, tuple(n for n in _TERM_RULES if n not in terms)
+    )
 
 
 def limit_from_parts(parts: Parts, rules: MotorRules) -> Limit | None:
     """Return the greatest limit that the parts set, or None when no part is known.
 
+    While a part is not known the estimate holds as the least, and the limit is marked as one.
     Raises: InputError when the parts leave no carbon at all.
     """
-    terms = limit_terms(parts, rules)
-    if not terms:
+    found = sorted_terms(parts, rules)
+    if not found.known:
         return None
-    name = max(terms, key=lambda k: terms[k])
-    if not terms[name] < parts.new_mm:
-        raise InputError(
-            f"The {name} would set the limit at {terms[name]:.2f} mm, not below the new length of {parts.new_mm:g} mm.",
-            "Check the new length and the figures of that part.",
-            "new_mm",
-        )
-    ids = tuple(_TERM_RULES[n] for n in terms)
-    return Limit(terms[name], "worked out from the parts", False, name, tuple(terms.items()), ids)
+    name = max(found.known, key=lambda k: found.known[k])
+    ids = tuple(_TERM_RULES[n] for n in found.known)
+    if not found.unknown:
+        return Limit(found.known[name], _FROM_PARTS, False, name, tuple(found.known.items()), ids, found.words)
+    least = estimated_limit(parts.new_mm, rules)
+    terms = (*found.known.items(), ("estimate", least.limit_mm))
+    by, limit_mm = max(((n, mm) for n, mm in terms if n in (name, "estimate")), key=lambda t: t[1])
+    return Limit(limit_mm, _FROM_PARTS, True, by, terms, (*ids, *_ESTIMATE_RULES), found.words)
+
+
+def warned(limit: Limit, parts: Parts, rules: MotorRules) -> str:
+    """Return the warning that a stated limit is below what the parts need, empty where it is not."""
+    known = limit_terms(parts, rules)
+    name = max(known, key=lambda k: known[k], default="")
+    if not name or not over(known[name], limit.limit_mm):
+        return ""
+    return f"the {name} needs {known[name]:.2f} mm: ask the maker, the stated limit may be too short"
 
 
 def estimated_limit(new_mm: float, rules: MotorRules) -> Limit:
@@ -111,8 +164,7 @@ def estimated_limit(new_mm: float, rules: MotorRules) -> Limit:
     """
     least = max(rules["limit.estimate-share"] * new_mm, rules["limit.estimate-least"])
     limit_mm = min(least, rules["limit.estimate-most"] * new_mm)
-    ids = ("limit.estimate-share", "limit.estimate-least", "limit.estimate-most")
-    return Limit(limit_mm, "estimate", True, "estimate", (("estimate", limit_mm),), ids)
+    return Limit(limit_mm, "estimate", True, "estimate", (("estimate", limit_mm),), _ESTIMATE_RULES)
 
 
 def habit_limit_mm(new_mm: float, gone_share: float, at_h: float, set_h: float) -> float | None:

@@ -1,25 +1,33 @@
 """What can be seen on commutator, windings, magnets, bearings and drive, and the component that each finding belongs to."""
 
+from dataclasses import replace
+
 from norvash.core.findings import BY_ID as ON_BRUSHES
 from norvash.core.findings import Finding
 
 COMMUTATOR = (
     Finding("commutator.black", "black all over", "plan", "clean it and its slots, then look for the cause"),
-    Finding("commutator.two-bars", "black at two bars", "plan", "make the bar test: an open coil burns its two bars"),
+    Finding("commutator.two-bars", "black at two bars", "stop", "not to be run until the bar test: an open coil burns its two bars"),
     Finding("commutator.burnt", "bars burnt", "change", "measure run-out, make the bar test, plan a cut"),
     Finding("commutator.rough", "rough, grooved or pitted", "plan", "measure it and plan a cut within its least diameter"),
     Finding("commutator.raised", "a raised or loose bar", "stop", "not to be run: it tears the brushes and may fly"),
     Finding("commutator.mica", "mica level with the copper, or high", "plan", "undercut it"),
     Finding("commutator.slots", "slots full of dust", "watch", "clean the slots: the dust conducts"),
-    Finding("commutator.riser", "a riser broken or unsoldered", "change", "re-solder it or send the armature out"),
-    Finding("commutator.open", "one bar high in the bar test", "change", "open coil: re-solder the riser if that is all, else renew the armature"),
-    Finding("commutator.short", "one bar low in the bar test", "change", "shorted turns: renew or rewind the armature"),
+    Finding("commutator.riser", "a riser broken or unsoldered", "stop", "not to be run: re-solder it or send the armature out"),
+    Finding("commutator.flashover", "marks of a flashover", "change", "clean off every bridge, test bar to bar and to earth, find what flashed: neutral, overload, dust"),
+    Finding("commutator.open", "one bar high in the bar test", "stop", "not to be run, open coil: re-solder the riser if that is all, else renew the armature"),
+    Finding("commutator.short", "one bar low in the bar test", "stop", "not to be run, shorted turns: renew or rewind the armature"),
 )  # fmt: skip
 WINDINGS = (
     Finding("windings.burnt", "burnt, melted or smelling", "stop", "armature or coil is out: renew or rewind it"),
     Finding("windings.loose", "turns loose or rubbed", "change", "secure and varnish, or renew"),
     Finding("windings.earth", "earth fault", "stop", "no power; clean and dry, test again before it is condemned"),
     Finding("windings.field", "field coils differ", "change", "renew the odd coil"),
+    Finding("windings.binding", "a binding or wedge of the armature lifted", "stop", "it flies: not to be turned under power, re-band or re-wedge it, or renew the armature"),
+    Finding("windings.broken", "a wire of a winding broken", "stop", "re-join it if both ends can be reached, else rewind"),
+    Finding("windings.core", "core of armature or pole rubbed", "change", "find why it rubbed: bearing, shaft, pole; test for shorts, varnish bared steel"),
+    Finding("windings.poles", "bolts of a pole loose", "change", "set the pole and tighten it, measure the air gap all round"),
+    Finding("windings.interpole", "an interpole hot or coloured by heat", "change", "check its joints, its turns and its polarity"),
     Finding("windings.dust", "covered with carbon dust", "watch", "vacuum it, then test the insulation again"),
     Finding("magnets.cracked", "a magnet cracked, crumbling or loose", "stop", "out of service: fragments jam the gap"),
 )  # fmt: skip
@@ -27,9 +35,14 @@ DRIVE = (
     Finding("bearing.rough", "a bearing rough or notchy", "change", "renew it, check shaft and seat"),
     Finding("bearing.loose", "clear play, or spun in its seat", "change", "renew it, measure shaft and seat first"),
     Finding("bearing.locked", "a bearing locked", "stop", "renew it before the motor turns again"),
-    Finding("bearing.dry", "a bush or bearing dry", "plan", "re-oil a sintered bush; renew a dry ball bearing"),
+    Finding("bearing.dry", "a rolling bearing dry", "change", "renew it: oil does not bring it back"),
+    Finding("bush.dry", "a plain bush dry", "plan", "oil it: sintered, wick, cup or ring"),
     Finding("bearing.seal", "a seal hard or torn", "plan", "renew it, no silicone near brushes"),
-    Finding("drive.worn", "gear, pinion, belt or coupling worn", "plan", "renew it with its mate checked"),
+    Finding("drive.shaft", "shaft bent", "stop", "renew or straighten the shaft before it turns under power"),
+    Finding("drive.keyway", "keyway worn", "change", "renew key and keyway, or the shaft"),
+    Finding("drive.fan", "fan cracked or blades missing", "change", "renew it: it flies apart, and without it the motor burns"),
+    Finding("drive.worn", "gear, pinion or coupling worn", "plan", "renew it with its mate checked"),
+    Finding("drive.belt", "belt off, slack or glazed", "plan", "put it on, tension or renew it before the motor is blamed"),
     Finding("drive.jammed", "gear, pinion or clutch jammed", "stop", "free or renew it before power"),
 )  # fmt: skip
 ON_COPPER = (
@@ -37,6 +50,7 @@ ON_COPPER = (
     Finding("commutator.slot-marks", "marked slot by slot", "watch", "commutation is at its limit: check neutral, grade and load; not the armature's health"),
     Finding("commutator.drag", "copper drag", "plan", "chamfer the edges; look at vibration, pressure and grade"),
     Finding("commutator.threads", "threads or streaks", "watch", "think of low current, low pressure, abrasive dust or oil"),
+    Finding("runout.seats", "runs off centre on its own seats", "plan", "look at seats, shaft and bearings, then true it up and cut"),
     Finding("runout.set-up", "runs off centre, but round", "watch", "check set-up and bearing seats before anything is cut"),
     Finding("runout.bars", "single bars stand out", "plan", "see whether they are tight; tight ones are cut, loose ones end the armature"),
     Finding("runout.over", "run-out over its limit", "plan", "plan a cut"),
@@ -52,10 +66,13 @@ ON_COPPER = (
     Finding("surface.emergency", "dressed with a file or a wire wheel", "plan", "clean every slot, make the bar test, look again early"),
 )  # fmt: skip
 ON_WINDINGS = (
+    Finding("insulation.again", "insulation not proven", "change", "test it again before power, warm and dry, with all parted that leads to the case"),
+    Finding("insulation.middling", "insulation to earth middling", "watch", "clean and dry it at the next stop, test again"),
     Finding("insulation.fallen", "insulation fallen to a third of last time", "watch", "clean and dry, test again; the trend says more than one value"),
     Finding("polarization.watch", "polarization index middling", "watch", "dry it, test again"),
     Finding("polarization.low", "polarization index low", "plan", "damp or dirty: clean, dry, test again"),
-    Finding("windings.growler", "a slot answers on the growler", "change", "shorted turns: rewind or renew the armature"),
+    Finding("polarization.hold", "polarization index under one", "stop", "no power until it is clean and dry and tested again"),
+    Finding("windings.growler", "a slot answers on the growler", "stop", "not to be run, shorted turns: rewind or renew the armature"),
     Finding("windings.short", "a coil low or high against the others", "change", "shorted turns if low, a poor joint if high: renew or re-solder"),
     Finding("magnets.weak", "runs free too fast and draws too much: magnets weak", "change", "renew the case with its magnets"),
     Finding("chain.dead", "a sensor or wear-indicator chain is not as it should be", "plan", "mend it, or its warning is lost"),
@@ -69,7 +86,7 @@ ON_DRIVE = (
     Finding("kit.mismatch", "a part of the kit does not fit", "change", "do not take the old part out: get the right one first"),
     Finding("float.out", "end float outside its band", "plan", "shim it"),
     Finding("vibration.watch", "vibration to be watched", "watch", "look at balance, bearings and coupling at the next stop"),
-    Finding("vibration.high", "vibration too much", "plan", "balance, bearings, coupling"),
+    Finding("vibration.high", "vibration too much", "change", "balance, bearings, coupling"),
     Finding("ring.squeeze", "O-ring squeezed too little or too much", "plan", "take the right section"),
     Finding("solenoid.bad", "solenoid contact or plunger bad", "change", "renew contacts or solenoid, free the plunger"),
 )  # fmt: skip
@@ -99,6 +116,11 @@ _COMPONENT = {"brush": "brushes", "face": "brushes", "dust": "brushes", "lead": 
               "bearing": "drive", "drive": "drive", "runout": "commutator", "bartest": "commutator", "copper": "commutator", "slot": "commutator",
               "surface": "commutator", "polarization": "windings", "chain": "windings", "bush": "drive", "kit": "drive", "float": "drive",
               "vibration": "drive", "ring": "drive", "solenoid": "drive"}  # fmt: skip
+
+
+def said(finding_id: str, words: str) -> Finding:
+    """Return a finding with its figures in its words."""
+    return replace(BY_ID[finding_id], words=words)
 
 
 def component_of(finding_id: str) -> str:

@@ -2,15 +2,15 @@
 
 from collections.abc import Sequence
 from datetime import date
-from math import floor
 
+from norvash.core.edges import whole_down
 from norvash.core.interval_table import table_from
 from norvash.core.policy import Due, Policy
 from norvash.core.readings import on_the_gauge_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.state import MotorState, Round
 from norvash.core.use import day_of
-from norvash.core.words import grouped, use_words
+from norvash.core.words import UNIT_WORDS, grouped, use_words
 
 KINDS = {
     "interval": "every so many hours or starts",
@@ -81,7 +81,8 @@ def _by_table(policy: Policy, state: MotorState) -> Due | None:
     values = _values(last, state, table.quantity)
     if values is None:
         return Due(policy.name, None, None, "the table goes by depth, and this motor's depth and length are not linked")
-    cell = table.look_up(last.total_units - state.current.fitted_units, table.worst(values))
+    run = last.total_units - state.current.fitted_units
+    cell = table.look_up(run, table.worst(values), UNIT_WORDS[state.unit])
     if cell.interval is None:
         return Due(
             policy.name, None, None, cell.words, stop=cell.answer == "out of service", cell=(cell.row, cell.column)
@@ -134,4 +135,4 @@ def runs_left(left_units: float, run_units: float) -> int:
     >>> runs_left(377.0, 8.0)
     47
     """
-    return max(floor(left_units / run_units + 1e-9), 0)
+    return max(whole_down(left_units / run_units), 0)

@@ -5,7 +5,8 @@ from itertools import pairwise
 from math import sqrt
 
 from norvash.core.brushes import taper_deg
-from norvash.core.figures import Figures, spring_table
+from norvash.core.figure_tables import spring_table
+from norvash.core.figures import Figures
 from norvash.core.quantities import Typed, better_units, parse, parse_count
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.readings import INSTRUMENT

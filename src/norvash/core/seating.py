@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from math import inf, sqrt
 
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 
@@ -38,14 +39,14 @@ class Face:
 
     def over_shaped(self) -> bool:
         """Tell whether the face is curved more than the commutator, so that it touches at two edges only."""
-        return self.face_radius_mm < self.commutator_d_mm / 2 - 1e-9
+        return under(self.face_radius_mm, self.commutator_d_mm / 2)
 
     def depth_mm(self) -> float:
         """Return how much must wear off the centre line until the whole face touches."""
         flat = sagitta_mm(self.commutator_d_mm, self.thickness_mm)
         if self.face_radius_mm == inf:
             return flat
-        return max(self.thickness_mm**2 / 8 * (2 / self.commutator_d_mm - 1 / self.face_radius_mm), 0.0)
+        return max(flat - sagitta_mm(2 * self.face_radius_mm, self.thickness_mm), 0.0)
 
     def share(self, worn_mm: float) -> float:
         """Return the share of the face that touches after worn_mm of bedding [1]."""
@@ -62,9 +63,9 @@ def seating_method(depth_mm: float, brush_count: int, rules: MotorRules) -> str:
 
     Source: rules seating.alone, seating.paper, seating.count
     """
-    if depth_mm < rules["seating.alone"]:
+    if under(depth_mm, rules["seating.alone"]):
         return "run-in alone"
-    if depth_mm > rules["seating.paper"] or brush_count > rules["seating.count"]:
+    if over(depth_mm, rules["seating.paper"]) or brush_count > rules["seating.count"]:
         return "contour by paper in place, then run-in"
     return "contour by paper or seating stone, then run-in"
 

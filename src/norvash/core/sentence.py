@@ -222,8 +222,10 @@ def _limit_reason(found: Findings, rules: MotorRules, unit: str) -> Reason:
     text = f"Limit {length_words(limit.limit_mm, unit)}: {limit.source}"
     if limit.source == "worked out from the parts":
         text += f", governed by the {limit.governed_by}"
-    if limit.estimated:
+    if limit.governed_by == "estimate" == limit.source:
         text += ", because nothing better is known. Ask the maker for the figure."
+    elif limit.estimated:
+        text += f"; {limit.remark}, so the estimate holds as the least. Ask the maker for the figure."
     elif limit.remark:
         text += f", {limit.remark}"
     return Reason(text.rstrip(".") + ".", tuple(rules.figure(i) for i in limit.rule_ids))

@@ -4,6 +4,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from statistics import fmean, median
 
+from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 
@@ -39,7 +40,7 @@ def set_spread(
     mean, difference = fmean(wear_mm), max(wear_mm) - min(wear_mm)
     allowed = rules["spread.pair"] if len(wear_mm) == 2 else rules["spread.set"]
     spread = difference / mean if mean > 0 else None
-    above_noise = difference > rules["spread.noise"] * sd_mm
+    above_noise = over(difference, rules["spread.noise"] * sd_mm)
     outliers = _outliers(wear_mm, sd_mm, rules) if above_noise else ()
     ratio = _polarity_ratio(wear_mm, polarity)
     return Spread(
@@ -47,12 +48,12 @@ def set_spread(
         allowed,
         mean,
         median(wear_mm),
-        above_noise and ((spread or 0) > allowed or bool(outliers)),
+        above_noise and (over(spread or 0.0, allowed) or bool(outliers)),
         outliers,
         max(range(len(wear_mm)), key=lambda i: wear_mm[i]) + 1,
         min(range(len(wear_mm)), key=lambda i: wear_mm[i]) + 1,
         ratio,
-        above_noise and ratio is not None and ratio > rules["spread.polarity"],
+        above_noise and ratio is not None and over(ratio, rules["spread.polarity"]),
         above_noise,
     )
 
@@ -62,7 +63,7 @@ def _outliers(wear_mm: Sequence[float], sd_mm: float, rules: MotorRules) -> tupl
         return ()
     middle = median(wear_mm)
     robust_sd = max(1.4826 * median(abs(w - middle) for w in wear_mm), sd_mm)
-    return tuple(i + 1 for i, w in enumerate(wear_mm) if abs(w - middle) > rules["spread.outlier"] * robust_sd)
+    return tuple(i + 1 for i, w in enumerate(wear_mm) if over(abs(w - middle), rules["spread.outlier"] * robust_sd))
 
 
 def _polarity_ratio(wear_mm: Sequence[float], polarity: Sequence[str] | None) -> float | None:

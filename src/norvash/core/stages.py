@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from datetime import date
 from typing import Literal
 
+from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.brushes import STAGE
 
@@ -47,7 +48,7 @@ def stage_of(usable: float, rules: MotorRules) -> Staged:
     worst_first: tuple[Stage, ...] = ("stop", "change", "plan", "watch")
     for stage in worst_first:
         rule_id = STAGE.of(stage)
-        if usable <= rules[rule_id] + 1e-12:
+        if not over(usable, rules[rule_id]):
             return Staged(stage, rule_id)
     return Staged("fit", "stage.watch")
 

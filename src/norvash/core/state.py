@@ -8,7 +8,7 @@ from norvash.core.ahead import Ahead
 from norvash.core.brushes import centre_limit_mm
 from norvash.core.figures import LIMIT_SOURCES, Figures
 from norvash.core.findings import Finding
-from norvash.core.limits import Limit, Parts, estimated_limit, limit_from_parts
+from norvash.core.limits import Limit, Parts, estimated_limit, limit_from_parts, warned
 from norvash.core.policy import Policy
 from norvash.core.positions import PositionPlan
 from norvash.core.rules.book import MotorRules
@@ -16,6 +16,7 @@ from norvash.core.stages import Stage
 from norvash.core.straight_line import Point
 from norvash.core.use import Rate
 from norvash.core.use_log import Entry
+from norvash.errors import InputError
 
 
 @dataclass(frozen=True, slots=True)
@@ -168,7 +169,7 @@ def motor_limit(figures: Figures, rules: MotorRules) -> Limit:
     limit, sunk = _limit(figures, rules), figures.number("sunk_mm")
     if sunk is None:
         return limit
-    further = limit.limit_mm + (sunk if limit.estimated or limit.governed_by == "wear line" else 0.0)
+    further = limit.limit_mm + (sunk if limit.governed_by in ("estimate", "wear line") else 0.0)
     why = f"{sunk:.2f} mm further {figures.basis('sunk_mm')}, until the holders are set"
     return replace(limit, limit_mm=further, remark="; ".join(filter(None, (limit.remark, why))))
 
@@ -176,16 +177,23 @@ def motor_limit(figures: Figures, rules: MotorRules) -> Limit:
 def _limit(figures: Figures, rules: MotorRules) -> Limit:
     new_mm, stated = figures.need("new_mm"), figures.number("limit_mm")
     given = [limit for limit in (_stated(stated, figures) if stated is not None else None, _by_depth(figures)) if limit]
-    if given:
-        return max(given, key=lambda limit: limit.limit_mm)
     third = figures.number("wear_line_3_mm")
-    if third is not None:
-        return Limit(third, "wear line on the brush", False, "wear line")
+    if third is not None and not given:
+        given = [Limit(third, "wear line on the brush", False, "wear line")]
     parts = Parts(
         new_mm=new_mm,
         **{n: figures.stated(n) for n in Parts.__dataclass_fields__ if n in figures.known and n != "new_mm"},
     )
-    return limit_from_parts(parts, rules) or estimated_limit(new_mm, rules)
+    if not given:
+        return limit_from_parts(parts, rules) or estimated_limit(new_mm, rules)
+    limit = max(given, key=lambda limit: limit.limit_mm)
+    if not limit.limit_mm > 0:
+        raise InputError(
+            f"A limit of {limit.limit_mm:.2f} mm cannot be.",
+            "Check the limit and the figures that it is worked out from.",
+            "limit_mm",
+        )
+    return replace(limit, remark="; ".join(filter(None, (limit.remark, warned(limit, parts, rules)))))
 
 
 def _by_depth(figures: Figures) -> Limit | None:

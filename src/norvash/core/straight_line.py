@@ -2,8 +2,9 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from math import floor, sqrt
+from math import sqrt
 
+from norvash.core.edges import over, under, whole_down
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 
@@ -81,8 +82,8 @@ def brush_line(track: Track, rules: MotorRules) -> BrushLine:
     left_mm = track.now.length_mm - track.limit_mm
     wear_mm = track.start.length_mm - track.now.length_mm
     rate = max((r for r in (life, interval) if r is not None), default=None)
-    faster = life is not None and interval is not None and interval > rules["line.faster"] * life > 0
-    if left_mm <= 0:
+    faster = life is not None and interval is not None and over(interval, rules["line.faster"] * life) and life > 0
+    if not over(track.now.length_mm, track.limit_mm):
         return BrushLine(wear_mm, life, interval, rate, left_mm, 0.0, 0.0, faster)
     if rate is None or rate <= 0:
         return BrushLine(wear_mm, life, interval, rate, left_mm, None, None, faster)
@@ -117,9 +118,9 @@ def straight_line(tracks: Sequence[Track | None], rules: MotorRules) -> Straight
     known = [(line.left_h, i) for i, line in enumerate(lines) if line is not None and line.left_h is not None]
     worst = min(known, default=None)
     faster = any(line.faster_note for line in lines if line)
-    if missing:
+    at_limit = any(line.left_h == 0 for line in lines if line)
+    if missing and not at_limit:
         return _without(lines, missing, worst, faster, "incomplete")
-    at_limit = any(line.left_mm <= 0 for line in lines if line)
     if worst is None or (not at_limit and not _enough(tracks[worst[1]], rules)):
         return _without(lines, missing, worst, faster, "not enough wear yet")
     left_h, index = worst
@@ -145,7 +146,7 @@ def _enough(track: Track | None, rules: MotorRules) -> bool:
     if track is None:
         return False
     sd_mm = track.now.sd_mm
-    return track.start.length_mm - track.now.length_mm >= rules["line.least-wear"] * sd_mm
+    return not under(track.start.length_mm - track.now.length_mm, rules["line.least-wear"] * sd_mm)
 
 
 def counter_at(now_h: float, ahead_h: float) -> int:
@@ -154,4 +155,4 @@ def counter_at(now_h: float, ahead_h: float) -> int:
     >>> counter_at(505.0, 377.42)
     882
     """
-    return floor(now_h + ahead_h + 1e-9)
+    return whole_down(now_h + ahead_h)

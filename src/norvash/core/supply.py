@@ -1,13 +1,17 @@
-"""Before the motor is blamed: speed taps, voltage drops, battery, terminals."""
+"""Before the motor is blamed: speed taps and battery."""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
 from itertools import pairwise
 
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
+from norvash.core.words import listed
 from norvash.errors import InputError
 
-_EDGE = 1e-9
+_MOST_NAMED = 6
+_WARM_C, _FROST_C = 20.0, -18.0
+_MOST_OF_NOMINAL, _LEAST_OF_NOMINAL = 1.25, 0.7
 
 
 @dataclass(frozen=True, slots=True)
@@ -44,99 +48,136 @@ def speed_ladder(
                          "Give one of each for every setting, lowest first.", "steps_v")  # fmt: skip
     share = tuple(v / supply_v for v in steps_v)
     off = tuple(s / e - 1 if e else None for s, e in zip(share, expected, strict=True))
-    dead = tuple(i for i, s in enumerate(share, start=1) if s < rules["taps.dead"])
+    dead = tuple(i for i, s in enumerate(share, start=1) if under(s, rules["taps.dead"]))
     top_drop = 1 - share[-1]
-    top_ok = abs(top_drop) <= rules["taps.top"] + _EDGE
-    bad = tuple(
-        i for i, (s, o) in enumerate(zip(share, off, strict=True), start=1)
-        if i in dead or (o is not None and abs(o) > rules["taps.step"] + _EDGE)
-    )  # fmt: skip
-    if not top_ok and len(share) not in bad:
-        bad = (*bad, len(share))
+    top_ok = not over(abs(top_drop), rules["taps.top"])
+    bad = [
+        under(s, rules["taps.dead"]) or (o is not None and over(abs(o), rules["taps.step"]))
+        for s, o in zip(share, off, strict=True)
+    ]
+    bad[-1] = bad[-1] or not top_ok
     rising = all(b > a for a, b in pairwise(share))
-    fault, advice = _ladder_words(len(share), off, bad, dead, rising)
-    return Ladder(share, tuple(expected), off, rising, top_drop, top_ok, bad, dead, fault, advice)
+    bad_steps = tuple(i for i, wrong in enumerate(bad, start=1) if wrong)
+    fault, advice = _ladder_words(share, off, bad_steps, dead, rising)
+    return Ladder(share, tuple(expected), off, rising, top_drop, top_ok, bad_steps, dead, fault, advice)
 
 
 def _ladder_words(
-    count: int, off: tuple[float | None, ...], bad: tuple[int, ...], dead: tuple[int, ...], rising: bool
+    share: tuple[float, ...], off: tuple[float | None, ...], bad: tuple[int, ...], dead: tuple[int, ...], rising: bool
 ) -> tuple[str, str]:
+    """Return which fault the settings show, and what to look at: all of them first, then their order, then single ones."""
+    count = len(share)
     if len(dead) == count:
         return "missing", "nothing on any setting: look at supply, fuse and switch, not at the motor"
-    if len(bad) > 1 and len(bad) == count and all(o is None or o < 0 for o in off):
-        return "low", "every setting is low: look at the supply and its cable under load"
+    known = [o for o in off if o is not None]
+    if len(bad) == count and all(o < 0 for o in known) and share[-1] < 1:
+        what = "every setting is low" if count > 1 else "the one setting is low"
+        return "low", f"{what}: look at the supply and its cable under load"
+    live = [s for i, s in enumerate(share, start=1) if i not in set(dead)]
+    if not rising and any(b <= a for a, b in pairwise(live)) and _out_of_order(share, bad):
+        return "miswired", "the settings do not rise from step to step: the switch is wired wrongly"
     if len(bad) == 1:
         state = "dead" if dead else "off"
-        return (
-            "one",
-            f"step {bad[0]} is {state} and its neighbours are good: look at the switch or its resistor, not at the motor",
-        )
+        beside = " and its neighbours are good" if count > 1 else ", the only one"
+        return "one", f"step {bad[0]} is {state}{beside}: look at the switch or its resistor, not at the motor"
     if not rising:
         return "miswired", "the settings do not rise from step to step: the switch is wired wrongly"
     if bad:
-        return "one", f"steps {', '.join(map(str, bad))} are off: look at the switch and its resistors"
+        return (
+            "one",
+            f"steps {listed([str(n) for n in bad[:_MOST_NAMED]])}{' and more' * (len(bad) > _MOST_NAMED)} are off: look at the switch and its resistors",
+        )
     return "", "the settings rise as they should"
 
 
-def cable_drop_v(
-    current_a: float, length_m: float, section_mm2: float, ways: int, temp_c: float, rules: MotorRules
-) -> float:
-    """Return the drop in a copper cable; ways 2 for there and back, 1 for a single lead.
+def _out_of_order(share: Sequence[float], bad: Sequence[int]) -> bool:
+    """Tell whether the settings fall even where the one step that is off is left out."""
+    if len(bad) != 1:
+        return True
+    rest = [s for i, s in enumerate(share, start=1) if i != bad[0]]
+    return any(b <= a for a, b in pairwise(rest))
 
-    Units: current_a [A], length_m [m], section_mm2 [mm²], temp_c [°C] -> [V]
-    Source: rules copper.resistivity, copper.coefficient
+
+def least_cranking_v(rated_v: float, temperature_c: float, rules: MotorRules) -> float | None:
+    """Return the least battery voltage while cranking, None in a cold that is not judged; only cold lowers it.
+
+    Units: rated_v [V], temperature_c of the battery [°C] -> [V]. Source: rules battery.cranking, battery.cranking-zero, battery.cranking-frost
+
+    >>> from norvash.core.rules.catalogue import shipped
+    >>> [round(least_cranking_v(12, t, shipped()) or 0, 3) for t in (30, 10, -9, -18.5)]
+    [9.6, 9.35, 8.8, 0]
     """
-    warm = 1 + rules["copper.coefficient"] * (temp_c - 20)
-    return ways * current_a * rules["copper.resistivity"] * warm * length_m / section_mm2
-
-
-def drop_allowed_v(rated_v: float, rules: MotorRules) -> float:
-    """Return the drop allowed on each side of a circuit while cranking [V]; in proportion to 12 V. Source: rule drop.side"""
-    return rules["drop.side"] * rated_v / 12
-
-
-def least_cranking_v(rated_v: float, temp_c: float, rules: MotorRules) -> float:
-    """Return the least battery voltage while cranking; only cold lowers it.
-
-    Units: rated_v [V], temp_c [°C] -> [V]. Source: rules battery.cranking, battery.cold
-    """
-    colder = max(20.0 - temp_c, 0.0)
-    return (rules["battery.cranking"] - rules["battery.cold"] * colder / 5) * rated_v / 12
+    points = [
+        (_FROST_C, rules["battery.cranking-frost"]),
+        (0.0, rules["battery.cranking-zero"]),
+        (_WARM_C, rules["battery.cranking"]),
+    ]
+    if under(temperature_c, _FROST_C):
+        return None
+    for (cold, low), (warm, high) in pairwise(points):
+        if temperature_c <= warm:
+            return (low + (high - low) * (max(temperature_c, cold) - cold) / (warm - cold)) * rated_v / 12
+    return rules["battery.cranking"] * rated_v / 12
 
 
 @dataclass(frozen=True, slots=True)
 class Battery:
-    """A battery before a starter is condemned; None where it was not measured."""
+    """A battery before a starter is condemned; None where it was not measured or cannot be judged."""
 
     rest_ok: bool | None
     cranking_ok: bool | None
-    least_v: float
+    least_v: float | None
     inner_mohm: float | None
     advice: str
 
 
 def judge_battery(
-    rated_v: float, rest_v: float | None, cranking_v: float | None, current_a: float | None, temp_c: float,
+    rated_v: float,
+    rest_v: float | None,
+    cranking_v: float | None,
+    current_a: float | None,
+    temperature_c: float,
     rules: MotorRules,
-) -> Battery:  # fmt: skip
+) -> Battery:
     """Judge a battery by its volts at rest and while cranking.
 
-    Raises: InputError when the volts rise under load. Source: rules battery.*
+    Units: [V], [A], [°C]. Raises: InputError when the volts rise under load, or do not go with the nominal voltage.
+    Source: rules battery.*
     """
-    least = least_cranking_v(rated_v, temp_c, rules)
-    if rest_v is not None and cranking_v is not None and cranking_v > rest_v:
+    _goes_with(rated_v, rest_v, cranking_v)
+    least = least_cranking_v(rated_v, temperature_c, rules)
+    if rest_v is not None and cranking_v is not None and over(cranking_v, rest_v):
         raise InputError("The volts rise while cranking.", "Check which value is which.", "cranking_v")
-    rest_ok = None if rest_v is None else rest_v >= rules["battery.rest"] * rated_v / 12 - _EDGE
-    cranking_ok = None if cranking_v is None else cranking_v >= least - _EDGE
-    inner = None
-    if rest_v is not None and cranking_v is not None and current_a:
-        inner = 1000 * (rest_v - cranking_v) / current_a
+    rest_ok = None if rest_v is None else not under(rest_v, rules["battery.rest"] * rated_v / 12)
+    fall = None if rest_v is None or cranking_v is None else rest_v - cranking_v
+    idle = fall is not None and under(fall, rules["battery.fall"] * rated_v / 12)
+    cranking_ok = None if cranking_v is None or idle or least is None else not under(cranking_v, least)
+    inner = 1000 * fall / current_a if fall is not None and current_a and not idle else None
+    return Battery(rest_ok, cranking_ok, least, inner, _battery_advice(rest_ok, cranking_ok, cranking_v, least, idle))
+
+
+def _goes_with(rated_v: float, rest_v: float | None, cranking_v: float | None) -> None:
+    """Refuse volts that no battery of the nominal voltage has."""
+    much = max((v for v in (rest_v, cranking_v) if v is not None), default=0.0) / rated_v
+    little = 1.0 if rest_v is None else rest_v / rated_v
+    if over(much, _MOST_OF_NOMINAL) or under(little, _LEAST_OF_NOMINAL):
+        volts = rest_v if rest_v is not None else cranking_v
+        raise InputError(
+            f"{volts:g} V do not go with a battery of {rated_v:g} V.", "Give its nominal voltage.", "rated_v"
+        )
+
+
+def _battery_advice(
+    rest_ok: bool | None, cranking_ok: bool | None, cranking_v: float | None, least: float | None, idle: bool
+) -> str:
     if rest_ok is False:
-        advice = "charge the battery and try again before anything is condemned"
-    elif cranking_ok is False:
-        advice = f"under {least:.1f} V while cranking: battery, cables and joints first, not the starter"
-    elif cranking_ok:
-        advice = "the battery holds up while cranking: look further on"
-    else:
-        advice = "measure it while cranking: volts at rest prove little"
-    return Battery(rest_ok, cranking_ok, least, inner, advice)
+        return "charge the battery and try again before anything is condemned"
+    if idle:
+        return "not judged: the volts hardly fell, so no heavy current flowed; look at solenoid, joints and brushes"
+    if cranking_ok is False:
+        return f"under {least:.1f} V while cranking: battery, cables and joints first, not the starter"
+    if cranking_ok:
+        return "the battery holds up while cranking: look further on"
+    if cranking_v is not None:
+        return f"not judged: a battery under {_FROST_C:g} °C says nothing; warm it and try again"
+    return "measure it while cranking: volts at rest prove little"

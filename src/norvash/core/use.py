@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from datetime import date, datetime, time, timedelta
 from math import floor, log, sqrt
 
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.core.season import Season, weeks_ahead
 from norvash.core.use_log import Entry
@@ -160,7 +161,7 @@ def _possible(total: float, at: datetime, entries: Sequence[Entry], unit: str, r
     for entry in (*entries[max(place - 1, 0) : place], *first_today, *((later,) if later else ())):
         days = max(abs((at.date() - entry.at.date()).days), 1)
         ran = abs(total - entry.total_units)
-        if ran > most * days + 1e-9:
+        if over(ran, most * days):
             raise InputError(
                 f"{counter_words(ran, unit)} between {min(at, entry.at):%Y-%m-%d} and {max(at, entry.at):%Y-%m-%d} is more than "
                 f"{counter_words(most * days, unit)}, all that {days} day{'s' * (days > 1)} can hold.",
@@ -202,7 +203,7 @@ def rate_of_use(
         since = entries[-1].at - timedelta(weeks=rules["use.window"])
         first = ([entries[0]] + [e for e in entries if e.at <= since])[-1]
         days = (entries[-1].at - first.at).total_seconds() / 86400
-        if days >= rules["use.least-days"] - 1e-9:
+        if not under(days, rules["use.least-days"]):
             active = days if season is None else season.active_days(first.at.date(), entries[-1].at.date())
             active = days if active < rules["use.least-days"] else active  # it ran while it was to stand still
             logged, weeks = entries[-1].total_units - first.total_units, active / 7

@@ -25,7 +25,7 @@ def bearing_section(bore_mm: float, outside_mm: float, width_mm: float, seal: st
             made.append(
                 el(
                     "rect",
-                    "carbon" if "rubber" in seal else "brass",
+                    "carbon" if "seal" in seal else "brass",
                     x=side,
                     y=y + race,
                     width=2.5,

@@ -16,7 +16,7 @@ def speed_ladder_drawn(
     """
     most = max(1.1, *share, *(e * (1 + step) for e in expected if e)) * 1.02
     px, count = (width - _LEFT - _RIGHT) / most, len(share)
-    bottom = _TOP + count * _PITCH
+    bottom, wrong = _TOP + count * _PITCH, set(bad)
     made: list[Element] = []
     for number in range(count, 0, -1):
         y, got, wanted = _TOP + (count - number) * _PITCH, share[number - 1], expected[number - 1]
@@ -32,17 +32,17 @@ def speed_ladder_drawn(
                 )
             )
             made.append(line("copper-line", _LEFT + wanted * px, y + 2, _LEFT + wanted * px, y + _PITCH - 2))
-        ink = "carbon-chosen" if number in bad else "carbon"
+        ink = "carbon-chosen" if number in wrong else "carbon"
         made += [el("rect", ink, x=_LEFT, y=y + 10, width=max(got * px, 1.5), height=_PITCH - 20),
                  label("text", _LEFT - 10, y + _PITCH / 2 + 5, f"{number}", "end"),
                  label("text", max(_LEFT + got * px, _LEFT + (wanted or 0) * (1 + step) * px) + 8, y + _PITCH / 2 + 5,
-                       f"{got:.1%}{' ▲' if number in bad else ''}")]  # fmt: skip
+                       f"{got:.1%}{' ▲' if number in wrong else ''}")]  # fmt: skip
     made += [line("axis", _LEFT, _TOP - 6, _LEFT, bottom), label("text-soft", _LEFT - 10, _TOP - 10, "setting", "end")]
     for tick in ticks(0.0, most, 6):
         made += [line("axis", _LEFT + tick * px, bottom, _LEFT + tick * px, bottom + 5),
                  label("text-soft", _LEFT + tick * px, bottom + 19, f"{tick:.0%}", "middle")]  # fmt: skip
     rows = tuple(
-        (str(i), f"{s:.1%}", f"{e:.1%}" if e else "not known", "off ▲" if i in bad else "right")
+        (str(i), f"{s:.1%}", f"{e:.1%}" if e else "not known", "off ▲" if i in wrong else "right")
         for i, (s, e) in enumerate(zip(share, expected, strict=True), start=1)
     )
     words = "; ".join(f"setting {r[0]} gives {r[1]}, expected {r[2]}, {r[3]}" for r in rows)

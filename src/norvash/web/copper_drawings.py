@@ -1,10 +1,12 @@
 """What the pages of the sums about commutator, windings and bearings draw."""
 
+from statistics import median
+
 from norvash.core.bearings.fitting import FitLine
 from norvash.core.commutator.bars import write_map
 from norvash.core.commutator.map_says import set_of
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.bearings import KitIn, KitOut, LifeIn, LifeOut, NumberIn, NumberOut, kit_lines
+from norvash.core.sums.bearings import LifeIn, LifeOut, NumberIn, NumberOut
 from norvash.core.sums.commutator import (
     BarTestIn,
     BarTestOut,
@@ -19,6 +21,7 @@ from norvash.core.sums.commutator import (
 )
 from norvash.core.sums.cutting import SkimIn, SkimOut, planned
 from norvash.core.sums.insulation import CoilsIn, CoilsOut, InsulationIn, InsulationOut
+from norvash.core.sums.kit import KitIn, KitOut, kit_lines
 from norvash.core.sums.shaft import FloatIn, FloatOut, VibrationIn, VibrationOut
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.bar_map import Mapped, bar_map
@@ -43,7 +46,7 @@ def painted_words(given: MapIn) -> str:
 
 def rose_drawn(given: RunOutIn, result: RunOutOut, rules: MotorRules, width: float) -> Drawing:
     """Return the rose of the readings."""
-    return run_out_rose(judged_run_out(given, rules), given.diameter_mm, given.per_bar, width)
+    return run_out_rose(judged_run_out(given, rules), given.commutator_d_mm, given.per_bar, width)
 
 
 def bar_test_drawn(given: BarTestIn, result: BarTestOut, rules: MotorRules, width: float) -> Drawing:
@@ -51,7 +54,7 @@ def bar_test_drawn(given: BarTestIn, result: BarTestOut, rules: MotorRules, widt
     found = tested_of(given, rules)
     odd = {*found.high, *found.low, *found.suspect}
     at_fault = {b: frozenset({"burnt"}) for f in found.faults for b in (f.from_bar, f.to_bar)}
-    mapped = Mapped(given.bars, at_fault, 2 * given.pole_pairs, given.slots, deviations=found.deviations, marked=odd, band=found.band, says=(result.advice,))  # fmt: skip
+    mapped = Mapped(given.bars, at_fault, 2 * (given.pole_pairs or 1), given.slots, deviations=found.deviations, marked=odd, band=found.band, says=(result.advice,))  # fmt: skip
     return bar_map(mapped, width)
 
 
@@ -62,20 +65,20 @@ def cut_drawn(given: SkimIn, result: SkimOut, rules: MotorRules, width: float) -
 
 def insulation_drawn(given: InsulationIn, result: InsulationOut, rules: MotorRules, width: float) -> Drawing:
     """Return insulation against its least and last time."""
-    value = result.r40_megohm if result.r40_megohm is not None else given.resistance_megohm
+    value = result.judged_megohm
     top = 1.2 * max(value, given.previous_r40_megohm or 0.0, result.minimum_used_megohm)
-    words = "At 40 °C" if result.r40_megohm is not None else "As measured"
+    words = "As measured" if value == given.resistance_megohm else "At 40 °C, as it counts"
     row = Banded(words, "MΩ", value, result.minimum_used_megohm, top, given.previous_r40_megohm, "last time")
     return band_scale("Insulation, from its least upwards", (row,), width)
 
 
 def coils_drawn(given: CoilsIn, result: CoilsOut, rules: MotorRules, width: float) -> Drawing | None:
-    """Return each coil in the band round their mean."""
+    """Return each coil in the band round their median."""
     if result.at_20_ohm is None:
         return None
-    mean, half = sum(result.at_20_ohm) / len(result.at_20_ohm), rules["field.spread"] / 2
-    rows = [Banded(f"Coil {i} at 20 °C", "Ω", x, mean * (1 - half), mean * (1 + half)) for i, x in enumerate(result.at_20_ohm, start=1)]  # fmt: skip
-    return band_scale("Coils round their mean", rows, width)
+    middle, off = median(result.at_20_ohm), rules["field.spread"]
+    rows = [Banded(f"Coil {i} at 20 °C", "Ω", x, middle * (1 - off), middle * (1 + off)) for i, x in enumerate(result.at_20_ohm, start=1)]  # fmt: skip
+    return band_scale("Coils round their median", rows, width)
 
 
 def number_drawn(given: NumberIn, result: NumberOut, rules: MotorRules, width: float) -> Drawing:
@@ -87,7 +90,7 @@ def life_drawn(given: LifeIn, result: LifeOut, rules: MotorRules, width: float) 
     """Return the section of the bearing, where its dimensions are given."""
     if given.bore_mm is None or given.outside_mm is None or given.width_mm is None:
         return None
-    return bearing_section(given.bore_mm, given.outside_mm, given.width_mm, "rubber seals on both sides" if given.sealed else "open", width)  # fmt: skip
+    return bearing_section(given.bore_mm, given.outside_mm, given.width_mm, "rubbing seals on both sides" if given.sealed or given.rubbing else "open", width)  # fmt: skip
 
 
 def kit_drawn(given: KitIn, result: KitOut, rules: MotorRules, width: float) -> Drawing | None:
@@ -112,9 +115,9 @@ def float_drawn(given: FloatIn, result: FloatOut, rules: MotorRules, width: floa
 
 
 def vibration_drawn(given: VibrationIn, result: VibrationOut, rules: MotorRules, width: float) -> Drawing:
-    """Return every place's vibration against what is acceptable."""
+    """Return every place's vibration up to the line over which it is mended."""
     rows = [
-        Banded(f"Place {i}", "mm/s", v, 0.0, rules["vibration.acceptable"])
+        Banded(f"Place {i}", "mm/s", v, 0.0, result.worst_line_mm_per_s)
         for i, v in enumerate(given.vibration_mm_per_s, start=1)
     ]
-    return band_scale("Vibration up to what is acceptable", rows, width)
+    return band_scale("Vibration up to the worst line", rows, width)

@@ -5,14 +5,16 @@ from typing import Any
 from norvash.core.commutator.after_cut import Change, checks_of, where_to_cut
 from norvash.core.commutator.bars import CONDITIONS, changed, having, read_map
 from norvash.core.commutator.map_says import set_of
+from norvash.core.commutator.run_out_limits import RULES_OF
 from norvash.core.commutator.saying import bar_test_words, plan_words
 from norvash.core.commutator.skim import Plan
 from norvash.core.commutator.surface import ABRASIVES
+from norvash.core.edges import over, under
 from norvash.core.sheet.copper import CopperNow
 from norvash.core.sheet.cutting import cut_changes, cut_words
 from norvash.core.sheet.fields import BY_ID
 from norvash.core.sheet.given import Earlier
-from norvash.core.sheet.insulated import slots_on_growler
+from norvash.core.sheet.insulated import bar_to_shaft, slots_on_growler
 from norvash.core.words import listed
 from norvash.drawing.bar_map import Mapped, bar_map, condition_sample
 from norvash.drawing.cut_section import cut_section
@@ -38,7 +40,7 @@ def commutator(shown: SheetPage, bench: CopperBench | None) -> dict[str, Any]:
     done = shown.sheet.given("cut-done")
     return {
         **_map(shown, now, bench.earlier_map), "earlier_map": bench.earlier_map, "conditions": [(i, c, condition_sample(c.id), bool(having(now.shown, c.id))) for i, c in enumerate(CONDITIONS, start=1)],
-        "own": _own(shown, "bar-map", "run-out", "run-out-on", "bar-test", "bar-test-how", "bar-test-noise", "bar-shaft", "bar-shaft-bar", "cut-done", "cut-tool", "lathe-speeds",
+        "own": _own(shown, "bar-map", "run-out", "run-out-on", "run-out-step", "bar-test", "bar-test-how", "bar-test-fed", "bar-test-lifted", "bar-test-noise", "bar-shaft", "bar-shaft-bar", "cut-done", "cut-tool", "lathe-speeds",
                     "rough-cut", "pit-left", "true-setup", "slot-minutes", "surface-with", "holder-set"),
         "now": now, "bench": bench, "rose": _rose(shown, now), "map_says": _map_says(now), "test_says": _test_says(now), "run_says": _run_says(now),
         "cut_says": _cut_says(shown, bench), "section": cut_section(now.plan, _WIDE) if now.plan else None,
@@ -46,7 +48,7 @@ def commutator(shown: SheetPage, bench: CopperBench | None) -> dict[str, Any]:
         "section_phone": cut_section(now.plan, _PHONE) if now.plan else None,
         "changes": cut_changes_of(shown), "cut_made": cut_words(done.more) if done else "",
         "abrasives": ABRASIVES, "school_clean": rules.choice("school.cleaning"), "school_skim": rules.choice("school.skim"),
-        "checks": checks_of(now.plan, rules) if now.plan else None,
+        "checks": checks_of(now.plan, rules, now.bars) if now.plan else None,
     }  # fmt: skip
 
 
@@ -99,8 +101,9 @@ def _map(shown: SheetPage, now: CopperNow, earlier: Earlier | None) -> dict[str,
 
 def _earthed(shown: SheetPage) -> int | None:
     """Return the bar that leaks to the shaft, None where none does or it is not named."""
-    shaft, bar = shown.sheet.number_of("bar-shaft"), shown.sheet.number_of("bar-shaft-bar")
-    return None if shaft is None or bar is None or shaft >= shown.context.rules["insulation.bar"] else int(bar)
+    bar = shown.sheet.number_of("bar-shaft-bar")
+    judged = bar_to_shaft(shown.sheet, shown.context.rules)
+    return None if judged is None or bar is None or judged.stage != "stop" else int(bar)
 
 
 def _bars(bars: tuple[int, ...]) -> str:
@@ -122,7 +125,7 @@ def _map_says(now: CopperNow) -> list[Said]:
     return [
         Said(s.words, False if s.finding else None, s.rules)
         for s in (now.read.sayings if now.read else ())
-        if s.finding != "commutator.two-bars" or now.tested is None
+        if s.finding != "commutator.two-bars" or now.needs_bar_test
     ]
 
 
@@ -130,11 +133,11 @@ def _run_says(now: CopperNow) -> list[Said]:
     found = now.run_out
     if found is None:
         return _trouble(now, "run-out")
-    slow = "slow" if found.speed_m_per_s is None else f"{found.speed_m_per_s:.1f} m/s at the surface"
-    said = [Said(f"Total run-out {found.tir_mm:.3f} mm, {found.tir_limit_mm:g} mm allowed ({slow}): {found.words}", not found.over, ("runout.tir-slow", "runout.outlier")),
+    slow = found.assumed or f"{found.speed_m_per_s:.1f} m/s at the surface"
+    said = [Said(f"Total run-out {found.tir_mm:.3f} mm, {found.tir_limit_mm:g} mm allowed ({slow}): {found.words}", found.passes, (*RULES_OF[found.band], "runout.outlier")),
             Said(f"off centre by {found.fit.eccentricity_mm:.3f} mm, high point at {found.fit.high_point_deg:.0f}°; oval by {found.fit.ovality_mm:.3f} mm")]  # fmt: skip
     if found.step_mm is not None:
-        said.append(Said(f"greatest step {found.step_mm:.4f} mm after bar {found.step_at}, {found.step_limit_mm:g} mm allowed", found.step_mm <= found.step_limit_mm + 1e-9, ("runout.step-slow",)))  # fmt: skip
+        said.append(Said(f"greatest step {found.step_mm:.4f} mm after bar {found.step_at}, {found.step_limit_mm:g} mm allowed", not over(found.step_mm, found.step_limit_mm), RULES_OF[found.band][1:]))  # fmt: skip
     else:
         said.append(Said("step from bar to bar not measured: that takes one reading for each bar"))
     said += [
@@ -152,7 +155,7 @@ def _test_says(now: CopperNow) -> list[Said]:
         Said(
             f"{bar_test_words(now.tested).capitalize()}{how}",
             now.tested.release,
-            (now.tested.pass_rule, "bartest.high", "bartest.low"),
+            (now.tested.pass_rule, "bartest.high", "bartest.low", "bartest.scatter"),
         )
     ]
 
@@ -215,7 +218,7 @@ def _reach(shown: SheetPage, plan: Plan) -> list[Said]:
         return [Said(f"the end float is not known: see that the cut reaches past the brush of {width:g} mm by it on both sides, or a step is left", None, ("cut.overrun",))]  # fmt: skip
     least, got = width + 2 * slack, plan.copper.track + plan.way.overrun
     words = f"the cut reaches {got:.1f} mm along the shaft; brush {width:g} mm and end float {slack:g} mm on both sides ask for {least:.1f} mm, or a step is left"
-    return [Said(words, got >= least - 1e-9, ("cut.overrun",))]
+    return [Said(words, not under(got, least), ("cut.overrun",))]
 
 
 def lathe_page(shown: SheetPage, bench: CopperBench) -> dict[str, Any]:
@@ -223,4 +226,4 @@ def lathe_page(shown: SheetPage, bench: CopperBench) -> dict[str, Any]:
     plan = bench.now.plan
     says = _cut_says(shown, bench)
     return {"plan": plan, "section": cut_section(plan, 760.0) if plan else None, "cut_says": says, "slots_min": bench.slots_min,
-            "checks": checks_of(plan, shown.context.rules) if plan else ((), ())}  # fmt: skip
+            "checks": checks_of(plan, shown.context.rules, bench.now.bars) if plan else ((), ())}  # fmt: skip

@@ -1,13 +1,14 @@
 """What the stages of windings, bearings and drive show."""
 
-from functools import partial
+from statistics import median
 from typing import Any
 
-from norvash.core.bearings.designation import decode
-from norvash.core.bearings.fitting import bush_lines, ring_lines, shim_mm, squeeze
-from norvash.core.bearings.lasting import judge_vibration
+from norvash.core.bearings.designation import Bearing, decode
+from norvash.core.bearings.fitting import shim_mm, squeeze
+from norvash.core.edges import within
+from norvash.core.insulation import CIRCUITS, DRYING, MACHINES, Insulation, least_megohm, volts_to_test_with
 from norvash.core.rules.book import MotorRules
-from norvash.core.rules.windings import INSULATION
+from norvash.core.sheet.drive_voices import bush_lines, kit_lines, shaken_now
 from norvash.core.sheet.field import BEARINGS
 from norvash.core.sheet.insulated import (
     InsulationTest,
@@ -15,11 +16,9 @@ from norvash.core.sheet.insulated import (
     heat_now,
     index_now,
     insulation_now,
-    machine,
     slots_on_growler,
+    tested_as,
 )
-from norvash.core.sheet.sheet import Sheet
-from norvash.core.windings import AT_40, MACHINES, least_megohm, volts_to_test_with
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.bearing_section import bearing_section
 from norvash.drawing.insulation_trend import insulation_trend
@@ -32,52 +31,38 @@ from norvash.work.sheet_page import SheetPage
 def windings(shown: SheetPage, tests: tuple[InsulationTest, ...]) -> dict[str, Any]:
     """Return insulation with its trend, index, coils and heat of a sheet."""
     sheet, rules = shown.sheet, shown.context.rules
-    kind = machine(sheet, rules)
+    tested = tested_as(sheet)
+    held = MACHINES[tested.machine] if shown.context.facts.motor_class == "tool" else CIRCUITS[tested.circuit]
     says = [
         Said(
-            f"Test voltage: {volts_to_test_with(shown.context.facts.rated_v)}, people clear, discharge after. Judged as: {MACHINES[kind]}.",
+            f"Test voltage: {volts_to_test_with(shown.context.facts.rated_v)}, people clear, discharge after. Judged as: {held}.",
             None,
-            (INSULATION.of(kind),),
+            ("insulation.high-voltage",),
         )
     ]
     drawn: list[Drawing] = []
     insulation = insulation_now(sheet, rules)
     if insulation is not None:
         says.append(
-            Said(
-                f"Insulation {insulation.words}",
-                insulation.passes and not insulation.fallen,
-                ("insulation.half", "insulation.fall"),
-            )
+            Said(f"Insulation {insulation.words}", insulation.stage == "fit", ("insulation.half", "insulation.fall"))
         )
-        if insulation.r40 is None:
-            says.append(
-                Said("the temperature is not entered: a cool winding looks better than it is, and there is no trend")
-            )
+        if not insulation.passes:
+            says.append(Said(DRYING))
     if insulation is not None or tests:
-        drawn.append(
-            _insulation(tests, least_megohm(kind, shown.context.facts.rated_v, rules), rules, at_40=kind in AT_40)
-        )
+        drawn.append(_insulation(tests, insulation, least_megohm(tested, rules), rules, at_40=tested.high(rules)))
     index, coils, heat = index_now(sheet, rules), coils_now(sheet, rules), heat_now(sheet, rules)
     if index is not None:
         says.append(
             Said(f"Polarization index {index.words}", index.stage == "fit", ("polarization.good", "polarization.act"))
         )
     if coils is not None:
-        mean, half = sum(coils.at_20) / len(coils.at_20), rules["field.spread"] / 2
-        says.append(
-            Said(
-                f"Field coils spread by {coils.spread:.1%} at 20 °C"
-                + (f": coil {', '.join(map(str, coils.off))} is off" if coils.off else ""),
-                not coils.off,
-                ("field.spread",),
-            )
-        )
+        middle, off = median(coils.at_20), rules["field.spread"]
+        says.append(Said(f"Field coils at 20 °C: {coils.words}", not coils.off, ("field.spread",)))
         drawn.append(
             band_scale(
-                "Coils round their mean",
+                "Coils round their median",
                 [
-                    Banded(f"Coil {i}", "Ω", x, mean * (1 - half), mean * (1 + half))
+                    Banded(f"Coil {i}", "Ω", x, middle * (1 - off), middle * (1 + off))
                     for i, x in enumerate(coils.at_20, start=1)
                 ],
                 380,
@@ -90,14 +75,17 @@ def windings(shown: SheetPage, tests: tuple[InsulationTest, ...]) -> dict[str, A
     return {"says": says, "drawn_here": drawn}
 
 
-def _insulation(tests: tuple[InsulationTest, ...], least: float, rules: MotorRules, *, at_40: bool) -> Drawing:
-    """Return the tests of all years, or the one there is against its least."""
+def _insulation(
+    tests: tuple[InsulationTest, ...], now: Insulation | None, least: float, rules: MotorRules, *, at_40: bool
+) -> Drawing:
+    """Return the tests of all years, or the one there is against its least, as it was judged."""
     if len(tests) > 1 and all(t.megohm > 0 for t in tests):
         return insulation_trend(tests, least, rules["insulation.fall"], 460, at_40=at_40)
-    warm = at_40 and tests[-1].r40 is not None
-    value = tests[-1].r40 if warm and tests[-1].r40 is not None else tests[-1].megohm
-    row = Banded("At 40 °C" if warm else "As measured", "MΩ", value, least, 1.2 * max(value, least))
-    return band_scale("Insulation, from its least upwards", [row], 380)
+    value = now.judged if now is not None else tests[-1].megohm
+    words = "As measured" if not at_40 or now is None else "At 40 °C, as it counts"
+    return band_scale(
+        "Insulation, from its least upwards", [Banded(words, "MΩ", value, least, 1.2 * max(value, least))], 380
+    )
 
 
 def _growler(shown: SheetPage) -> list[Said]:
@@ -136,20 +124,23 @@ def _shaft(shown: SheetPage) -> list[Said]:
     """Return vibration and the squeeze of an O-ring, as far as they were measured."""
     sheet, rules, made = shown.sheet, shown.context.rules, list[Said]()
     shake, section, groove = (sheet.number_of(n) for n in ("vibration", "ring-section", "ring-groove"))
-    if shake is not None:
-        stage, words = judge_vibration(shake, rules)
-        made.append(
-            Said(f"vibration {shake:g} mm/s, {words}", stage == "fit", ("vibration.acceptable", "vibration.watch"))
-        )
+    shaken = shaken_now(sheet, rules)
+    if shaken is not None:
+        made.append(Said(f"vibration {shake:g} mm/s, {shaken.words}", shaken.stage == "fit", shaken.rules))
+    elif shake is not None:
+        made.append(Said(f"vibration {shake:g} mm/s: no line holds here, neither for a tool in the hand nor over {rules['vibration.large']:g} kW; look it up", None, ("vibration.large",)))  # fmt: skip
     if section and groove is not None:
         share = squeeze(section, groove)
-        inside = rules["ring.squeeze-low"] <= share <= rules["ring.squeeze-high"]
+        inside = within(rules["ring.squeeze-low"], share, rules["ring.squeeze-high"])
         made.append(Said(f"O-ring squeezed by {share:.0%}", inside, ("ring.squeeze-low", "ring.squeeze-high")))
     return made
 
 
-def _at_bearing(sheet: Sheet, place: int, name: str) -> float | None:
-    return sheet.number_of(name, place)
+def _takes(found: Bearing, rules: MotorRules) -> str:
+    """Return how much grease a bearing takes, and why none."""
+    if found.greased:
+        return f"{rules['bearing.grease'] * found.outside_mm * found.width_mm:.2g} g of grease"
+    return "perhaps sealed: no grease, look" if found.perhaps else "sealed, never greased"
 
 
 def drive(shown: SheetPage) -> dict[str, Any]:
@@ -159,7 +150,6 @@ def drive(shown: SheetPage) -> dict[str, Any]:
     drawn: list[Drawing] = []
     rows: list[Banded] = []
     for place, end in enumerate(BEARINGS, start=1):
-        at = partial(_at_bearing, sheet, place)
         number = sheet.word("b-number", place) or shown.context.figures.word(
             "bearing_drive" if place == 1 else "bearing_other"
         )
@@ -169,11 +159,7 @@ def drive(shown: SheetPage) -> dict[str, Any]:
             except InputError as error:
                 says.append(Said(f"{end}: {error.problem} {error.remedy}", False))
             else:
-                takes = (
-                    "sealed, never greased"
-                    if found.sealed
-                    else f"{rules['bearing.grease'] * found.outside_mm * found.width_mm:.2g} g of grease"
-                )
+                takes = _takes(found, rules)
                 says.append(
                     Said(
                         f"{end}: {found.designation}, {found.bore_mm:g} × {found.outside_mm:g} × {found.width_mm:g} mm, {found.seal}, clearance {found.clearance}; {takes}",
@@ -182,13 +168,12 @@ def drive(shown: SheetPage) -> dict[str, Any]:
                     )
                 )
                 drawn.append(bearing_section(found.bore_mm, found.outside_mm, found.width_mm, found.seal, 240))
-        lines = [*ring_lines(at("kit-shaft"), at("kit-bore"), at("kit-housing"), at("kit-outside"), rules),
-                 *bush_lines(sheet.number_of("journal", place), sheet.number_of("bush", place), shown.context.figures.stated("air_gap_mm"), rules)]  # fmt: skip
+        lines = [*kit_lines(sheet, place, rules), *bush_lines(sheet, place, rules)]
         says += [
             Said(
                 f"{end}: {x.words.lower()} {x.clearance_mm:+.3f} mm, {x.low_mm:g} to {x.high_mm:g} allowed: {x.says}",
                 x.fits,
-                ("kit.shaft-tight", "bush.clearance"),
+                x.rules,
             )
             for x in lines
         ]
@@ -198,5 +183,5 @@ def drive(shown: SheetPage) -> dict[str, Any]:
     rows += band
     if rows:
         drawn.append(band_scale("Play and clearances, negative where it is tight", rows, 380))
-    says.append(Said(f"Press only on the ring with the tight fit, squarely, with a sleeve; warm it to {rules['bearing.heat']:g} °C at most; one pulled off through its balls is scrap. No grease, oil or silicone near brushes and commutator.", None, ("bearing.heat",)))  # fmt: skip
+    says.append(Said(f"Press only on the ring with the tight fit, squarely, with a sleeve; warm an open one to {rules['bearing.heat']:g} °C at most, one with seals or shields to {rules['bearing.heat-closed']:g} °C or fit it cold; one pulled off through its balls is scrap. No grease, oil or silicone near brushes and commutator.", None, ("bearing.heat", "bearing.heat-closed")))  # fmt: skip
     return {"says": says, "drawn_here": drawn}

@@ -3,7 +3,7 @@
 from collections.abc import Mapping
 
 _UNITS = {
-    "mm_per_kh": "mm/1000 h", "mm_per_s": "mm/s", "a_per_cm2": "A/cm²", "kpa": "kPa", "psi": "psi", "mm": "mm", "h": "h", "w": "W", "a": "A",
+    "mm2": "mm²", "mm_per_kh": "mm/1000 h", "mm_per_s": "mm/s", "a_per_cm2": "A/cm²", "kpa": "kPa", "psi": "psi", "mm": "mm", "h": "h", "w": "W", "a": "A",
     "v": "V", "mohm": "mΩ", "bits": "bit", "minutes": "min",
     "deg": "°", "m_per_s": "m/s", "rpm": "r/min", "min": "min", "megohm": "MΩ", "milliohm": "as read", "ohm": "Ω", "c": "°C", "k": "K", "g": "g",
 }  # fmt: skip
@@ -29,6 +29,7 @@ _HIDDEN = (
     "coil_deviation",
     "cause",
     "how",
+    "given",
 )
 _SHARES = (
     "usable",
@@ -117,7 +118,11 @@ LABELS = {
     "shims_used_mm": "of those there", "float_after_mm": "end float then", "greatest_mm_per_s": "greatest", "greatest_place": "at measuring place",
     "grown_share": "more than last time", "work": "work", "because": "for", "mind": "mind", "cleaned_by": "cleaned here by",
     "abrasive_may": "the abrasive is", "abrasive_why": "because",
-    "next_check": "next check", "next_check_minutes": "takes about", "next_check_bits": "expected to tell", "danger": "mind",
+    "left_out": "left out", "rod_sagitta_mm": "depth of the rod's curve", "rod_error_mm": "the rod misses it by", "rod_fits": "the rod may be used",
+    "steady_a": "current that it carries on average", "load_a": "current that it may carry for long", "burst_section_mm2": "least section for the burst", "load_ok": "thick enough for it",
+    "even": "every reading even", "shorts_excluded": "single shorted turns excluded", "judged_megohm": "insulation that counts", "test_again": "to be tested again",
+    "grease_life_h": "life of the grease inside", "lasts_h": "so it lasts", "rubbing": "its seals rub", "perhaps_sealed": "perhaps sealed", "heat_c": "warmed for fitting to, at most",
+    "worst_line_mm_per_s": "mended over", "next_check": "next check", "next_check_minutes": "takes about", "next_check_bits": "expected to tell", "danger": "mind",
 }  # fmt: skip
 
 

@@ -147,7 +147,7 @@ def _before(at: _At) -> dict[str, Any]:
         rated = shown.context.facts.rated_v or 12.0
         drawn.append(
             band_scale(
-                "Battery, volts", [Banded("While cranking", "V", cranking, battery.least_v, rated * 1.2)], _DRAWN
+                "Battery, volts", [Banded("While cranking", "V", cranking, battery.least_v, rated * 1.25)], _DRAWN
             )
         )
     return {"permits": permits, "permit_field": BY_ID["permit.open"], "permit_most": rules["permit.minutes"], "drawn_here": drawn,

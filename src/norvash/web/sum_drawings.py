@@ -7,6 +7,7 @@ from typing import Any
 
 from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
+from norvash.core.holders import clearances_mm
 from norvash.core.positions import even_positions
 from norvash.core.ruler import Ruler, RulerBrush
 from norvash.core.rules.book import MotorRules
@@ -112,16 +113,23 @@ def _density(given: DensityIn, result: DensityOut, rules: MotorRules, width: flo
 
 
 def _fit(given: FitIn, result: FitOut, rules: MotorRules, width: float) -> Drawing:
-    low, high = rules["fit.clearance-least"], rules["fit.clearance-most"]
-    rows = [Banded("Clearance along the rotation", "mm", result.clearance_thickness_mm, low, high),
-            Banded("Clearance along the shaft", "mm", result.clearance_width_mm, low, high)]  # fmt: skip
+    rows = [
+        Banded(
+            "Clearance along the rotation",
+            "mm",
+            result.clearance_thickness_mm,
+            *clearances_mm(given.thickness_mm, rules),
+        ),
+        Banded("Clearance along the shaft", "mm", result.clearance_width_mm, *clearances_mm(given.width_mm, rules)),
+    ]
     if given.holder_gap_mm is not None:
         rows.append(Banded("Holder gap", "mm", given.holder_gap_mm, result.gap_low_mm, result.gap_high_mm))
     return band_scale("Clearances in their bands", rows, width)
 
 
 def _seating(given: SeatingIn, result: SeatingOut, rules: MotorRules, width: float) -> Drawing:
-    radius = inf if given.face_radius_mm is None else given.face_radius_mm
+    shaped = given.rod_d_mm / 2 if given.rod_d_mm is not None else given.face_radius_mm
+    radius = inf if shaped is None else shaped
     contact = Contact(given.commutator_d_mm, given.thickness_mm, radius, given.worn_mm, result.contact_share)
     return face_contact(contact, min(width, 460))
 
@@ -136,19 +144,21 @@ def _ladder(given: LadderIn, result: LadderOut, rules: MotorRules, width: float)
 
 
 def _cable(given: CableIn, result: CableOut, rules: MotorRules, width: float) -> Drawing:
-    return band_scale(
-        "Drop against what is allowed", (Banded("Drop in the cable", "V", result.drop_v, 0.0, result.allowed_v),), width
+    rows = (
+        Banded("Drop in the cable", "V", result.drop_v, 0.0, result.allowed_v),
+        Banded("Current that it carries for long", "A", result.steady_a, 0.0, result.load_a),
     )
+    return band_scale("Drop and load against what is allowed", rows, width)
 
 
 def _battery(given: BatteryIn, result: BatteryOut, rules: MotorRules, width: float) -> Drawing:
     rows = []
     if given.rest_v is not None:
         rows.append(
-            Banded("At rest", "V", given.rest_v, rules["battery.rest"] * given.rated_v / 12, given.rated_v * 1.2)
+            Banded("At rest", "V", given.rest_v, rules["battery.rest"] * given.rated_v / 12, given.rated_v * 1.25)
         )
     if given.cranking_v is not None:
-        rows.append(Banded("While cranking", "V", given.cranking_v, result.least_v, given.rated_v * 1.2))
+        rows.append(Banded("While cranking", "V", given.cranking_v, result.least_v, given.rated_v * 1.25))
     return band_scale("Battery, volts", rows, width)
 
 

@@ -7,7 +7,7 @@ from functools import cached_property
 
 from norvash.core.ahead import Ahead
 from norvash.core.classes import TEMPLATES
-from norvash.core.figures import Figures
+from norvash.core.figures import Figures, variant_of
 from norvash.core.policy import Policy
 from norvash.core.positions import PositionPlan
 from norvash.core.rules.book import MotorRules, Rulebook
@@ -151,7 +151,8 @@ class Context:
 
     def with_figures(self, stated: Figures, positions: tuple[PositionPlan, ...]) -> "Context":
         """Return the motor with other figures stated, and its brushes placed or named otherwise."""
-        made = replace(self, stated=stated, positions=positions)
+        rules = replace(self.rules, variant=variant_of(self.motor.motor_class, stated))
+        made = replace(self, stated=stated, positions=positions, rules=rules)
         return made if self.sheet is None else replace(made, sheet=replace(self.sheet, facts=made.facts))
 
     def with_counted(self, at: datetime, counted: Counted) -> "Context":
@@ -173,6 +174,11 @@ class Prepared:
         """Tell whether nothing has moved since the motor was read; `own` is how often its own batch has taught its type."""
         read = self.context.stamp
         return stamp_of(conn, self.context.motor.id) == read._replace(taught=read.taught + own)
+
+
+def rules_of(book: Rulebook, motor: Motor, figures: Figures) -> MotorRules:
+    """Return the rulebook as it applies to a motor with these figures."""
+    return MotorRules(book, motor.motor_class, motor.type_id or "", motor.id, variant_of(motor.motor_class, figures))
 
 
 def figures_of(conn: Connection, motor: Motor) -> Figures:
@@ -210,11 +216,12 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
     with snapshot(conn):
         stamp = stamp_of(conn, motor_id)
         motor, kind, ahead = motors.fetch_whole(conn, motor_id)
-        applied = MotorRules(book or rulebook(conn), motor.motor_class, motor.type_id or "", motor.id)
+        stated = figures_of(conn, motor)
+        applied = rules_of(book or rulebook(conn), motor, stated)
         row = sheets.newest_sheet_of(conn, motor_id)
         written = sheets.list_entries(conn, row.id) if row is not None else {}
         read = Context(
-            stamp, motor, kind, figures_of(conn, motor), marks_of(conn, motor_id), motors.positions(conn, motor_id),
+            stamp, motor, kind, stated, marks_of(conn, motor_id), motors.positions(conn, motor_id),
             sets.list_sets(conn, motor_id), use.list_entries(conn, motor_id), policies.list_windows(conn),
             policies.list_policies(conn, motor_id, motor.type_id), ahead, tuple(sheets.list_deferred(conn, motor_id)),
             row, written, None, applied,
@@ -228,7 +235,7 @@ def begin(
     """Return a motor that is not in the record yet, with its first set and the use it begins with."""
     with snapshot(conn):
         kind = motors.fetch_type(conn, motor.type_id) if motor.type_id else None
-        applied = MotorRules(rulebook(conn), motor.motor_class, motor.type_id or "", motor.id)
+        applied = rules_of(rulebook(conn), motor, stated)
         return Context(
             stamp_of(conn, motor.id), motor, kind, stated, (), positions, (first,), (entry,), policies.list_windows(conn),
             policies.list_policies(conn, motor.id, motor.type_id), None, (), None, {}, None, applied,

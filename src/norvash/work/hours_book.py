@@ -3,13 +3,12 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from norvash.core.rules.book import MotorRules
 from norvash.core.use_log import Entry
 from norvash.core.words import UNIT_WORDS
 from norvash.store import motors, policies, use
 from norvash.store.database import Connection
 from norvash.store.use import UseRow
-from norvash.work.context import figures_of, rate_in_season
+from norvash.work.context import figures_of, rate_in_season, rules_of
 from norvash.work.rulebook import rulebook
 
 _LATEST = 40
@@ -34,7 +33,7 @@ def book_rows(conn: Connection, motor_ids: Sequence[str]) -> list[BookRow]:
     for motor_id in motor_ids:
         motor = motors.fetch_motor(conn, motor_id)
         figures = figures_of(conn, motor)
-        applied = MotorRules(book, motor.motor_class, motor.type_id or "", motor.id)
+        applied = rules_of(book, motor, figures)
         entries = use.list_entries(conn, motor_id)
         rate = rate_in_season(motor, figures, entries, windows, applied)
         made.append(BookRow(motor_id, motor.tag, motor.name, motor.place, entries[-1] if entries else None,

@@ -7,7 +7,7 @@ from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures, check_together
 from norvash.core.positions import PositionPlan, even_positions, read_positions
 from norvash.core.quantities import parse_count
-from norvash.core.rules.book import MotorRules, Rulebook
+from norvash.core.rules.book import Rulebook
 from norvash.core.state import motor_limit
 from norvash.core.sunk import figures_since
 from norvash.core.texts import words_of
@@ -16,7 +16,7 @@ from norvash.store import motors, policies, stamps
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
 from norvash.work.acting import Act, Change, prepared
-from norvash.work.context import marks_of
+from norvash.work.context import marks_of, rules_of
 from norvash.work.registering import Errors, as_words, read_all
 from norvash.work.rulebook import rulebook
 
@@ -91,7 +91,7 @@ def _check_motor(conn: Connection, motor: Motor, of_type: Mapping[str, float | s
     stated = Figures(motors.motor_figures(conn, motor.id), of_type, TEMPLATES[motor.motor_class].lends)
     figures = figures_since(stated, marks_of(conn, motor.id))
     check_together(figures)
-    motor_limit(figures, MotorRules(book, motor.motor_class, motor.type_id or "", motor.id))
+    motor_limit(figures, rules_of(book, motor, figures))
 
 
 def _count(brushes: str, motor_class: str) -> int:

@@ -84,7 +84,7 @@ def shown(conn: Connection, row: SheetRow, judged: Judged) -> SheetPage:
     own = context.sheet if context.row is not None and context.row.id == row.id else None
     sheet, rules = own or put_together(conn, row, context.facts), context.rules
     before = judge_before(sheet, rules)
-    signs = noticed(sheet, before, found)
+    signs = noticed(sheet, before, found, rules)
     cause = diagnosis_of(sheet, signs, rules) if complained(signs, before) else None
     to_decide = matters(sheet, found)
     rail = progress(sheet, found, to_decide, rules)

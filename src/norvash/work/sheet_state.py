@@ -31,7 +31,7 @@ class Beside:
 
 _GONE = ("done", "dropped")
 # What is held against the last sheet that has it.
-COMPARED = ("insulation-mohm", "insulation-c")
+COMPARED = ("insulation-mohm", "insulation-c", "vibration")
 
 
 def put_together(
@@ -39,7 +39,11 @@ def put_together(
 ) -> Sheet:
     """Return a sheet with its entries, read anew unless they are given."""
     entries = sheets.list_entries(conn, row.id) if written is None else written
-    earlier = sheets.list_earlier(conn, row.motor_id, row.number, COMPARED) if (COMPARED[0], 0) in entries else {}
+    earlier = (
+        sheets.list_earlier(conn, row.motor_id, row.number, COMPARED)
+        if any((f, 0) in entries for f in COMPARED)
+        else {}
+    )
     return Sheet(row.id, row.number, row.kind, row.at, row.person, facts, entries, row.signed_at, earlier)  # fmt: skip
 
 

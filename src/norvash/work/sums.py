@@ -1,5 +1,6 @@
 """Answer a registered sum from JSON or from a typed form; wrong input names its field."""
 
+from collections.abc import Mapping
 from dataclasses import MISSING, asdict, fields
 from functools import cache
 from types import UnionType
@@ -8,21 +9,24 @@ from typing import Annotated, Any, get_args, get_origin
 from pydantic import BaseModel, ConfigDict, Field, ValidationError, create_model
 
 from norvash.core.columns import is_column, read_column
-from norvash.core.quantities import parse
+from norvash.core.quantities import UNITS, parse
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.catalogue import SUMS
 from norvash.core.sums.registry import Ask, find
 from norvash.errors import InputError, NorvashError, SeveralErrors
 
 _PLAIN = ("word", "sign")
+MOST_VALUES = 5000
 
 
 def answer(name: str, given: object, rules: MotorRules) -> dict[str, Any]:
-    """Return the result of a sum as plain data.
+    """Return the result of a sum as plain data, with what it was given.
 
     Raises: NotFound for an unknown sum, InputError or SeveralErrors naming the fields.
     """
-    return {"sum": name, **asdict(work_out(name, given, rules)[1])}
+    inputs, result = work_out(name, given, rules)
+    told = {f.name: value for f in fields(inputs) if (value := getattr(inputs, f.name)) != f.default}
+    return {"sum": name, "given": told, **asdict(result)}
 
 
 def work_out(name: str, given: object, rules: MotorRules, *, typed: bool = False) -> tuple[Any, Any]:
@@ -30,13 +34,44 @@ def work_out(name: str, given: object, rules: MotorRules, *, typed: bool = False
     entry = find(SUMS, name)
     if not isinstance(given, dict):
         raise InputError("The inputs are not a JSON object.", 'Send {"name": value, …}.')
+    asked = {f.name: f.metadata["ask"] for f in fields(entry.inputs)}
     try:
-        checked = model(name).model_validate(given)
+        checked = model(name).model_validate(_by_name(given, asked))
     except ValidationError as error:
-        asked = {f.name: f.metadata["ask"] for f in fields(entry.inputs)} if typed else {}
-        raise SeveralErrors([_plain(e, asked) for e in error.errors()]) from None
+        raise SeveralErrors([_plain(e, entry.inputs, typed=typed) for e in error.errors()]) from None
     inputs = entry.inputs(**dict(checked))
+    _chosen(inputs, asked)
     return inputs, entry.compute(inputs, rules)
+
+
+def _by_name(given: Mapping[str, Any], asked: Mapping[str, Ask]) -> dict[str, Any]:
+    """Return the inputs under their own names; other names that an input is known by are read beside them.
+
+    Raises: InputError where two names of one input say different things.
+    """
+    made = dict(given)
+    for name, ask in asked.items():
+        for other in ask.also:
+            if other not in made:
+                continue
+            value = made.pop(other)
+            if made.setdefault(name, value) != value:
+                raise InputError(f"“{name}” and “{other}” are the same input and differ.", "Give one of them.", name)
+    return made
+
+
+def _chosen(inputs: Any, asked: Mapping[str, Ask]) -> None:
+    """Refuse a word that is none of an input's choices.
+
+    Raises: InputError at the field.
+    """
+    for name, ask in asked.items():
+        value = getattr(inputs, name)
+        known = [key for key, _ in ask.choices]
+        if known and isinstance(value, str) and value and value not in known:
+            raise InputError(
+                f"“{value[:40]}” is no answer to “{ask.label}”.", "Use " + ", ".join(filter(None, known)) + ".", name
+            )
 
 
 def work_out_typed(name: str, typed: dict[str, str], rules: MotorRules) -> tuple[Any, Any]:
@@ -108,7 +143,7 @@ def _bounded(kind: Any, asked: Ask) -> Any:
         low: dict[str, Any] = {"gt" if asked.above_low else "ge": asked.low}
         return Annotated[kind, Field(strict=kind is float, le=asked.high, **low)]
     if get_origin(kind) is list:
-        return list[_bounded(get_args(kind)[0], asked)]  # type: ignore[misc]
+        return Annotated[list[_bounded(get_args(kind)[0], asked)], Field(max_length=MOST_VALUES)]  # type: ignore[misc]
     if isinstance(kind, UnionType):
         union = _bounded(_members(kind)[0], asked)
         for member in _members(kind)[1:]:
@@ -117,29 +152,53 @@ def _bounded(kind: Any, asked: Ask) -> Any:
     return kind
 
 
-def _plain(error: Any, asked: dict[str, Ask]) -> NorvashError:
-    """Return one of Pydantic's errors in our words, at its field; by its label where it is known how it was asked for."""
+def _plain(error: Any, inputs: type[Any], *, typed: bool) -> NorvashError:
+    """Return one of Pydantic's errors in our words, at its field: by its label where it was typed into a form, else by its name."""
     name = str(error["loc"][0]) if error["loc"] else ""
     if error["type"] == "extra_forbidden":
         return InputError(
             f"“{name}” is not an input of this sum.", "Leave it out, or see the sum's page for its names.", name
         )
+    field = next(f for f in fields(inputs) if f.name == name)
+    asked: Ask = field.metadata["ask"]
+    shown = asked.label if typed else name
     if error["type"] == "missing":
-        return InputError(f"{asked[name].label if name in asked else name} is missing.", "Give it a value.", name)
-    if name in asked:
-        return _beside_label(error, name, asked[name])
-    got = repr(error["input"])
-    return InputError(f"{name}: {got[:60]} does not fit ({error['msg'][0].lower()}{error['msg'][1:]}).",
-                      "Give a plain number in the unit of the field's name.", name)  # fmt: skip
-
-
-def _beside_label(error: Any, name: str, asked: Ask) -> NorvashError:
-    got = error["input"]
-    if got is None:
+        return InputError(f"{shown} is missing.", f"Give {expected(field.type, asked)}.", name)
+    if error["type"] == "too_long":
         return InputError(
-            f"{asked.label}: a value is missing.", "Give a number for each; a dash does not do here.", name
+            f"{shown}: {error['ctx']['actual_length']} values are too many.", f"Give at most {MOST_VALUES}.", name
         )
-    if error["type"].startswith("int"):
-        return InputError(f"{asked.label}: “{got:g}” is no whole number.", "Give a whole number.", name)
-    low = f"more than {asked.low:g}" if asked.above_low else f"{asked.low:g}"
-    return InputError(f"{asked.label}: {got:g} cannot be.", f"Give from {low} to {asked.high:g}.", name)
+    if error["input"] is None:
+        return InputError(f"{shown}: a value is missing.", "Give a number for each; a dash does not do here.", name)
+    got, remedy = error["input"], f"Give {expected(field.type, asked)}."
+    if error["type"].startswith("int") and isinstance(got, float):
+        return InputError(f"{shown}: “{got:g}” is no whole number.", remedy, name)
+    if isinstance(got, int | float) and not isinstance(got, bool) and error["type"] in _OUT_OF_BOUNDS:
+        return InputError(f"{shown}: {got:g} cannot be.", remedy, name)
+    return InputError(f"{shown}: {repr(got)[:60]} does not fit here.", remedy, name)
+
+
+_OUT_OF_BOUNDS = ("greater_than", "greater_than_equal", "less_than", "less_than_equal")
+
+
+def expected(kind: Any, asked: Ask) -> str:
+    """Return what an input takes, in words: its type and its bounds."""
+    if asked.choices:
+        return "one of " + ", ".join(key for key, _ in asked.choices if key)
+    if asked.dimension == "yes":
+        return "true or false"
+    if asked.dimension in _PLAIN:
+        return "words"
+    low = f"more than {asked.low:g}" if asked.above_low else f"from {asked.low:g}"
+    whole = any(m is int or get_args(m) == (int,) for m in _members(kind))
+    number = (
+        "whole numbers"
+        if whole and _takes_list(kind)
+        else "a whole number"
+        if whole
+        else "numbers"
+        if _takes_list(kind)
+        else "a number"
+    )
+    unit = next(iter(UNITS[asked.dimension]), "") if asked.dimension in UNITS else ""
+    return f"{number} {low} to {asked.high:g}{' ' + unit if unit else ''}{', as a list' if _takes_list(kind) else ''}"

@@ -1,16 +1,18 @@
 """Whether a part from a kit fits, before the old one comes out; worn bushes; O-rings; end float and shims."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import combinations
 
+from norvash.core.edges import over, under, within
 from norvash.core.rules.book import MotorRules
+from norvash.core.rules.fits import BANDS, FIT_HIGH, FIT_LOW, WORDS
 from norvash.errors import InputError
 
 
 @dataclass(frozen=True, slots=True)
 class FitLine:
-    """One pair that must fit: the difference [mm], positive is clearance, what is allowed, whether it fits, and in words."""
+    """One pair that must fit: the difference [mm], positive is clearance, what is allowed, whether it fits, in words, and by which rules."""
 
     id: str
     words: str
@@ -19,6 +21,16 @@ class FitLine:
     high_mm: float
     fits: bool
     says: str
+    rules: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Band:
+    """Clearance allowed from and up to [mm], and the rules that say so."""
+
+    low_mm: float
+    high_mm: float
+    rules: tuple[str, ...]
 
 
 def bush_limit_mm(diameter_mm: float, rules: MotorRules) -> float:
@@ -33,63 +45,123 @@ def bush_limit_mm(diameter_mm: float, rules: MotorRules) -> float:
     return max(rules["bush.clearance"], rules["bush.clearance-share"] * diameter_mm)
 
 
-def ring_lines(
-    shaft_mm: float | None, bore_mm: float | None, housing_mm: float | None, outside_mm: float | None, rules: MotorRules
-) -> list[FitLine]:  # fmt: skip
-    """Return how a rolling bearing fits shaft and housing, of the pairs that are given.
+def band_of(kind: str, size_mm: float, rules: MotorRules) -> Band:
+    """Return the clearance allowed of a kind of pair by its size.
 
-    Units: [mm]. Source: rules kit.*
+    Units: [mm] -> [mm]. Raises: InputError for a size over its table. Source: rules fit.*
+
+    >>> from norvash.core.rules.catalogue import shipped
+    >>> band_of("needle", 14.0, shipped())
+    Band(low_mm=0.015, high_mm=0.045, rules=('fit.needle.18.low', 'fit.needle.18.high'))
     """
-    made = []
-    if shaft_mm is not None and bore_mm is not None:
-        made.append(_line("shaft", "Bore on the shaft", bore_mm - shaft_mm, -rules["kit.shaft-tight"], rules["kit.shaft-loose"],
-                          "the shaft is too big: it would crack the ring or take its clearance", "loose on the shaft: it would creep"))  # fmt: skip
-    if housing_mm is not None and outside_mm is not None:
-        made.append(_line("housing", "Outside in the housing", housing_mm - outside_mm, -rules["kit.housing-tight"], rules["kit.housing-loose"],
-                          "the housing is too small: it would squeeze the ring", "loose in the housing: the ring would turn"))  # fmt: skip
-    return made
+    for to, _, _ in BANDS[kind]:
+        if not over(size_mm, to):
+            ids = FIT_LOW.of(f"{kind}.{to:g}"), FIT_HIGH.of(f"{kind}.{to:g}")
+            return Band(rules[ids[0]], rules[ids[1]], ids)
+    raise InputError(
+        f"A {WORDS[kind]} of {size_mm:g} mm is over the table, which ends at {BANDS[kind][-1][0]:g} mm.",
+        "Look its fit up in the maker's list.",
+        {"housing": "housing_mm", "needle": "needle_shaft_mm", "bush": "journal_mm"}.get(kind, "shaft_mm"),
+    )
 
 
-def bush_lines(
-    journal_mm: float | None, bush_mm: float | None, air_gap_mm: float | None, rules: MotorRules
-) -> list[FitLine]:
-    """Return how a plain bush fits its journal: against its limit of wear and against the air gap.
+def shaft_line(shaft_mm: float, bore_mm: float, rules: MotorRules, *, c3: bool = False) -> FitLine:
+    """Return how a ball bearing fits its shaft; without clearance C3 a large one bears less.
+
+    Units: [mm]. Raises: InputError over the table. Source: rules fit.shaft.*, fit.shaft-c3.*, fit.shaft-asks-c3
+    """
+    band = band_of("shaft-c3" if c3 else "shaft", shaft_mm, rules)
+    if not c3:
+        band = replace(band, low_mm=max(band.low_mm, -rules["fit.shaft-asks-c3"]))
+    tight = "the shaft is too big: it would crack the ring or take its clearance" + (
+        "" if c3 else "; one with C3 bears more"
+    )
+    return _line("shaft", "Bore on the shaft", bore_mm - shaft_mm, band, tight, "loose on the shaft: it would creep")
+
+
+def housing_line(housing_mm: float, outside_mm: float, rules: MotorRules, *, located: bool | None = None) -> FitLine:
+    """Return how a ball bearing fits its housing; the one that holds the shaft may be a little tight.
+
+    Units: [mm]. Raises: InputError over the table. Source: rules fit.housing.*, fit.located
+    """
+    band = band_of("housing", housing_mm, rules)
+    clear, tightest = housing_mm - outside_mm, band.low_mm - rules["fit.located"]
+    tight = "the housing is too small: it would squeeze the ring"
+    if located is None and not under(clear, tightest):
+        tight = f"too tight for the end that moves; the end that holds the shaft bears {-tightest:.3f} mm: say which end it is"
+    if located:
+        band = Band(tightest, band.high_mm, (*band.rules, "fit.located"))
+    return _line("housing", "Outside in the housing", clear, band, tight, "loose in the housing: the ring would turn")
+
+
+def needle_line(shaft_mm: float, needle_mm: float, rules: MotorRules) -> FitLine:
+    """Return how a needle bearing runs over its shaft, measured after it is pressed in.
+
+    Units: [mm]. Raises: InputError over the table. Source: rules fit.needle.*
+    """
+    tight, loose = "too tight: it would run metal to metal", "too loose: the shaft would knock"
+    band = band_of("needle", shaft_mm, rules)
+    return _line("needle", "Needle bearing over its shaft", needle_mm - shaft_mm, band, tight, loose)
+
+
+def new_bush_line(journal_mm: float, bush_mm: float, rules: MotorRules, *, starter: bool = False) -> FitLine:
+    """Return how a new bush runs on its shaft, measured after it is pressed in; what a worn one may have is another figure.
+
+    Units: [mm]. Raises: InputError over the table. Source: rules fit.bush.*, fit.bush-starter-*
+    """
+    ids = ("fit.bush-starter-low", "fit.bush-starter-high")
+    band = Band(rules[ids[0]], rules[ids[1]], ids) if starter else band_of("bush", journal_mm, rules)
+    tight, loose = "too tight: it would seize", "too loose, or the wrong bush"
+    return _line("new-bush", "New bush on its shaft", bush_mm - journal_mm, band, tight, loose)
+
+
+def worn_bush_lines(journal_mm: float, bush_mm: float, air_gap_mm: float | None, rules: MotorRules) -> list[FitLine]:
+    """Return how a bush that has run stands to its limit of wear, and to the air gap.
+
+    Units: [mm]. Source: rules bush.*
+    """
+    clear, most = bush_mm - journal_mm, bush_limit_mm(journal_mm, rules)
+    band = Band(0.0, most, ("bush.clearance", "bush.clearance-share"))
+    line = _line("bush", "Bush on its journal", clear, band, "the journal does not go in", "worn, or the wrong bush")
+    return [line, *gap_lines(clear, air_gap_mm)]
+
+
+def gap_lines(clear_mm: float, air_gap_mm: float | None) -> list[FitLine]:
+    """Return whether the armature stays clear of the poles with the clearance of a bush, nothing without an air gap.
 
     Units: [mm]
     """
-    if journal_mm is None or bush_mm is None:
+    if air_gap_mm is None:
         return []
-    clear, most = bush_mm - journal_mm, bush_limit_mm(journal_mm, rules)
-    made = [
-        _line("bush", "Bush on its journal", clear, 0.0, most, "the journal does not go in", "worn, or the wrong bush")
-    ]
-    if air_gap_mm is not None:
-        rubs = clear / 2 >= air_gap_mm - 1e-9
-        made.append(FitLine("gap", "Half that clearance in the air gap", clear / 2, 0.0, air_gap_mm, not rubs,
-                            "the armature would rub" if rubs else "the armature stays clear"))  # fmt: skip
-    return made
+    rubs = not under(clear_mm / 2, air_gap_mm)
+    says = "the armature would rub" if rubs else "the armature stays clear"
+    return [FitLine("gap", "Half that clearance in the air gap", clear_mm / 2, 0.0, air_gap_mm, not rubs, says)]
 
 
-def seal_lines(
-    shaft_mm: float | None, seal_bore_mm: float | None, recess_mm: float | None, seal_outside_mm: float | None
-) -> list[FitLine]:
-    """Return whether a shaft seal or needle bearing of a kit is of the size of its shaft and recess.
+def lip_line(shaft_mm: float, lip_mm: float, rules: MotorRules) -> FitLine:
+    """Return how the free lip of a shaft seal closes on its shaft.
 
-    Units: [mm]. A seal of another nominal size differs by more than half a millimetre.
+    Units: [mm]. Source: rules seal.lip-*
     """
-    made = []
-    for name, words, part, place in (("seal-shaft", "Seal on its shaft", seal_bore_mm, shaft_mm), ("seal-recess", "Seal in its recess", recess_mm, seal_outside_mm)):  # fmt: skip
-        if part is not None and place is not None:
-            made.append(_line(name, words, part - place, -0.5, 0.5, "of another size", "of another size"))
-    return made
+    band = Band(-rules["seal.lip-high"], -rules["seal.lip-low"], ("seal.lip-low", "seal.lip-high"))
+    tight, loose = "too small: it would tear or run hot", "too large: it would leak"
+    return _line("seal-lip", "Free lip of the seal on its shaft", lip_mm - shaft_mm, band, tight, loose)
 
 
-def _line(name: str, words: str, clearance: float, low: float, high: float, tight: str, loose: str) -> FitLine:
-    if clearance < low - 1e-9:
-        return FitLine(name, words, clearance, low, high, False, tight)
-    if clearance > high + 1e-9:
-        return FitLine(name, words, clearance, low, high, False, loose)
-    return FitLine(name, words, clearance, low, high, True, "fits")
+def recess_line(recess_mm: float, outside_mm: float, rules: MotorRules, *, metal: bool = False) -> FitLine:
+    """Return how a shaft seal holds in its recess.
+
+    Units: [mm]. Source: rules seal.outside-*
+    """
+    most = "seal.outside-metal" if metal else "seal.outside-high"
+    band = Band(-rules[most], -rules["seal.outside-low"], ("seal.outside-low", most))
+    tight, loose = "too large: it would not go in whole", "too small: it would turn or leak"
+    return _line("seal-recess", "Seal in its recess", recess_mm - outside_mm, band, tight, loose)
+
+
+def _line(name: str, words: str, clearance: float, band: Band, tight: str, loose: str) -> FitLine:
+    says = tight if under(clearance, band.low_mm) else loose if over(clearance, band.high_mm) else "fits"
+    return FitLine(name, words, clearance, band.low_mm, band.high_mm, says == "fits", says, band.rules)
 
 
 def squeeze(section_mm: float, groove_mm: float) -> float:
@@ -113,9 +185,7 @@ def shim_mm(float_mm: float, low_mm: float, high_mm: float) -> float:
     >>> shim_mm(0.75, 0.1, 0.3)
     0.55
     """
-    if low_mm <= float_mm <= high_mm:
-        return 0.0
-    return round(float_mm - (low_mm + high_mm) / 2, 6)
+    return 0.0 if within(low_mm, float_mm, high_mm) else round(float_mm - (low_mm + high_mm) / 2, 6)
 
 
 _MOST_SHIMS = 12
@@ -138,6 +208,6 @@ def shim_stack(least_mm: float, most_mm: float, box_mm: Sequence[float]) -> tupl
         c
         for n in range(1, len(box_mm) + 1)
         for c in combinations(sorted(box_mm), n)
-        if least_mm - 1e-9 <= sum(c) <= most_mm + 1e-9
+        if within(least_mm, sum(c), most_mm)
     ]
     return min(fitting, key=lambda c: (len(c), abs(sum(c) - middle)), default=None)

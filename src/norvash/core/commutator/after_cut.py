@@ -2,8 +2,11 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from math import pi
 
+from norvash.core.commutator.run_out_limits import fine_cut, surface_speed_m_per_s, usual_speed_m_per_s
 from norvash.core.commutator.skim import Plan
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 
 
@@ -26,12 +29,12 @@ def where_to_cut(plan: Plan, rules: MotorRules, *, true_setup: bool | None = Non
     against = []
     if plan.copper.loose:
         against.append("a bar is loose")
-    if plan.chosen.radial > rules["cut.home"] + 1e-9:
+    if over(plan.chosen.radial, rules["cut.home"]):
         against.append(f"{plan.chosen.radial:.2f} mm radial is more than {rules['cut.home']:g} mm")
-    if plan.chosen.left < plan.chosen.radial - 1e-9:
+    if under(plan.chosen.left, plan.chosen.radial):
         against.append("no further cut of this depth would be left")
     if true_setup is False:
-        against.append(f"it cannot be set up within {rules['cut.true']:g} mm on its bearing seats")
+        against.append(f"it cannot be set up within {seats_true_mm(plan, rules):g} mm on its bearing seats")
     if plan.speed is None:
         against.append("the machine has no speed for it")
     if against:
@@ -39,10 +42,10 @@ def where_to_cut(plan: Plan, rules: MotorRules, *, true_setup: bool | None = Non
     return "own", ("shallow, another cut is left and no bar is loose; set it up true on its bearing seats",)
 
 
-def checks_of(plan: Plan, rules: MotorRules) -> tuple[tuple[str, ...], tuple[str, ...]]:
+def checks_of(plan: Plan, rules: MotorRules, bars: int | None = None) -> tuple[tuple[str, ...], tuple[str, ...]]:
     """Return what is checked before and after the cut, in words.
 
-    Source: rules cut.true, slot.chamfer-least, slot.chamfer-most
+    Source: rules cut.true, cut.true-fine, slot.chamfer-*
     """
     slots = (
         "flush insulation: never undercut"
@@ -51,12 +54,48 @@ def checks_of(plan: Plan, rules: MotorRules) -> tuple[tuple[str, ...], tuple[str
         if plan.undercut_by and plan.undercut_to
         else "slots deep enough, or not measured"
     )
-    before = (f"runs true on its bearing seats within {rules['cut.true']:g} mm", "winding covered against chips",
+    before = (f"runs true on its bearing seats within {seats_true_mm(plan, rules):g} mm", "winding covered against chips",
               "the tool reaches past track and end float on both sides, so that no step is left")  # fmt: skip
-    after = (slots, f"edges chamfered {rules['slot.chamfer-least']:g} to {rules['slot.chamfer-most']:g} mm at 45°, both sides",
+    chamfer = chamfer_mm(plan, bars, rules)
+    edges = (
+        "edges of bars broken by hand only, no chamfer: the insulation is flush"
+        if chamfer is None
+        else f"edges chamfered {chamfer[0]:g} to {chamfer[1]:g} mm at 45°, both sides"
+    )
+    after = (slots, edges,
              "every slot brushed clean of copper", "surface Ra 0.8 to 1.6 µm, no mirror", "run-out and steps measured again", "bar test made again",
              "blown out or vacuumed", "holder gap set again: the diameter has changed", "new contour for the brushes")  # fmt: skip
     return before, after
+
+
+def seats_true_mm(plan: Plan, rules: MotorRules) -> float:
+    """Return how true the bearing seats must run before a cut, by what the cut must reach.
+
+    Units: -> [mm]. Source: rules cut.true, cut.true-fine
+    """
+    diameter, rpm = plan.copper.diameter, plan.way.rated_rpm
+    speed = usual_speed_m_per_s(rules)[0] if rpm is None else surface_speed_m_per_s(diameter, rpm)
+    return rules["cut.true-fine" if fine_cut(diameter, speed, rules) else "cut.true"]
+
+
+def chamfer_mm(plan: Plan, bars: int | None, rules: MotorRules) -> tuple[float, float] | None:
+    """Return the chamfer of a bar's edge from and to, None on flush types: less on narrow bars, never over its share of the slot.
+
+    Units: -> [mm]. Source: rules slot.chamfer-*, slot.narrow
+    """
+    copper = plan.copper
+    if copper.flush:
+        return None
+    bar = None if not bars else pi * plan.chosen.diameter_after / bars - (copper.slot_width or 0.0)
+    narrow = bar is not None and under(bar, rules["slot.narrow"])
+    least, most = (
+        (rules["slot.chamfer-narrow-least"], rules["slot.chamfer-narrow-most"])
+        if narrow
+        else (rules["slot.chamfer-least"], rules["slot.chamfer-most"])
+    )
+    depth = plan.undercut_to if plan.undercut_by else plan.slot_after
+    share = most if not depth else min(most, rules["slot.chamfer-share"] * depth)
+    return min(least, share), share
 
 
 def slot_minutes(bars: int, rules: MotorRules, factor: float = 1.0) -> float:

@@ -4,21 +4,34 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from statistics import median
 
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 
+_HALF_IDLE = 0.2
+_MOST_NAMED = 6
 WINDINGS = ("lap", "wave", "unknown")
+FEEDS = {"bars": "from bar to bar", "fixed": "between two fixed bars", "unknown": "not said"}
 
 
 @dataclass(frozen=True, slots=True)
 class Armature:
-    """What a bar test must know of an armature; the commutator pitch is the bars from one end of a coil to the other."""
+    """What a bar test must know of an armature; the commutator pitch is the bars from one end of a coil to the other.
+
+    `turns` are those of one coil, None where they are not known.
+    """
 
     bars: int
     pole_pairs: int = 1
     winding: str = "unknown"
     pitch: int | None = None
     slots: int | None = None
+    turns: int | None = None
+
+    @property
+    def places(self) -> int:
+        """Return at how many readings one coil of the winding shows."""
+        return 1 if self.winding == "lap" else self.pole_pairs
 
     @property
     def pitches(self) -> tuple[int, ...]:
@@ -31,7 +44,7 @@ class Armature:
 
 @dataclass(frozen=True, slots=True)
 class Fault:
-    """One fault that the readings point at: open, riser, short or bridge; readings, and the bars it lies between."""
+    """One fault that the readings point at: open, riser, short, bridge or feed; readings, and the bars it lies between."""
 
     kind: str
     readings: tuple[int, ...]
@@ -41,8 +54,24 @@ class Fault:
 
 
 @dataclass(frozen=True, slots=True)
+class Taken:
+    """How a bar test was made: the scatter of one reading [1], how it was fed, whether brushes were lifted, None where nobody says.
+
+    `fine` holds it to the band of voltage drops on an industrial machine.
+    """
+
+    scatter: float = 0.01
+    fed: str = "unknown"
+    lifted: bool | None = None
+    fine: bool = False
+
+
+@dataclass(frozen=True, slots=True)
 class BarTested:
-    """A bar test, judged; deviations are relative to the median [1], readings count from 1."""
+    """A bar test, judged; deviations are relative to the median [1], readings count from 1.
+
+    `hidden` tells that a shorted turn would move a reading by less than the band: its least move [1], None where it would show.
+    """
 
     median: float
     deviations: tuple[float | None, ...]
@@ -56,44 +85,107 @@ class BarTested:
     rough: bool
     by_slot: bool
     pass_rule: str
+    lifted: bool | None
+    hidden: float | None
+    turns_known: bool
+
+    @property
+    def even(self) -> bool:
+        """Tell whether every reading was made and lies within its band."""
+        return not (self.high or self.low or self.suspect or self.missing)
 
     @property
     def release(self) -> bool:
-        """Tell whether the armature may run: every reading made and within its band."""
-        return not (self.high or self.low or self.suspect or self.missing)
+        """Tell whether the armature may run: all even, and measured with the brushes lifted, which must be said."""
+        return self.even and self.lifted is True
 
 
-def judge_bar_test(
-    readings: Sequence[float | None], armature: Armature, noise: float, rules: MotorRules, *, fine: bool = False
-) -> BarTested:  # fmt: skip
+def judge_bar_test(readings: Sequence[float | None], armature: Armature, taken: Taken, rules: MotorRules) -> BarTested:
     """Return the readings with what they point at; reading i lies between bars i and i + 1, the last between the last and the first.
 
-    Units: readings in one unit, Ω or V; noise [1] of one reading. Shape: one a bar, None where one is missing.
-    `fine` holds them to the band of voltage drops on an industrial machine.
-    Raises: InputError for another number of readings, or fewer than half of them. Source: rules bartest.*
+    Units: readings in one unit, Ω or V. Shape: one a bar, None where one is missing.
+    Raises: InputError for another number of readings, fewer than half of them, a scatter that hides everything, or a wave winding
+    whose pole pairs are not known. Source: rules bartest.*
     """
+    _check(armature, taken, rules)
     count = armature.bars
     if len(readings) != count:
         much = "missing." if len(readings) < count else "too many: is one doubled?"
         raise InputError(f"{len(readings)} readings for {count} bars: {abs(len(readings) - count)} {much}",
                          "Give one for each bar, a dash where one is missing.", "readings_milliohm")  # fmt: skip
-    known = [x for x in readings if x is not None]
-    if len(known) < count / 2 or median(known) <= 0:
+    known = _carrying(readings, taken, rules)
+    if sum(x is not None for x in readings) < count / 2 or not known or median(known) <= 0:
         raise InputError("There are too few readings, or most of them are nothing.", "Measure at least every other bar.", "readings_milliohm")  # fmt: skip
-    middle, places = median(known), _own_median(readings, armature)
+    fixed = taken.fed == "fixed"
+    middle, places = median(known), [median(known)] if fixed else _own_median(readings, armature)
     off = tuple(None if x is None else x / places[i % len(places)] - 1 for i, x in enumerate(readings))
-    pass_rule = "bartest.pass-drop" if fine else "bartest.pass"
-    band = max(rules[pass_rule], rules["bartest.noise"] * noise)
-    high = _where(off, lambda d: d > max(rules["bartest.high"], band))
-    low = _where(off, lambda d: d < -max(rules["bartest.low"], band))
-    suspect = tuple(i for i in _where(off, lambda d: abs(d) > band + 1e-9) if i not in high and i not in low)
-    rough = len(high) + len(low) + len(suspect) > rules["bartest.rough"] * count
+    pass_rule = "bartest.pass-drop" if taken.fine else "bartest.pass"
+    band = max(rules[pass_rule], rules["bartest.noise"] * taken.scatter)
+    drop = min(max(rules["bartest.low"], band), 1 - rules["bartest.bridge"])
+    high = _where(off, lambda d: over(d, rules["bartest.high"]))
+    low = _where(off, lambda d: under(d, -drop) or under(d + 1, rules["bartest.bridge"]))
+    odd = {*high, *low}
+    suspect = tuple(i for i in _where(off, lambda d: over(abs(d), band)) if i not in odd)
+    rough = over(len(odd) + len(suspect), rules["bartest.rough"] * count)
     opened, left = _open(high, armature)
-    shorted = _short(low, off, armature, rules)
+    idle = high and low and (fixed or (taken.fed == "unknown" and len(low) > _HALF_IDLE * count))
+    shorted = [_fed_at_fixed_bars(low, fixed)] if idle else _short(low, off, armature, rules)
     missing = tuple(i for i, x in enumerate(readings, start=1) if x is None)
     return BarTested(
-        middle, off, band, high, low, suspect, missing, (*opened, *shorted), left, rough, len(places) > 1, pass_rule
+        middle,
+        off,
+        band,
+        high,
+        low,
+        suspect,
+        missing,
+        (*opened, *shorted),
+        left,
+        rough,
+        len(places) > 1,
+        pass_rule,
+        taken.lifted,
+        _hidden(armature, band),
+        armature.turns is not None,
     )
+
+
+def _check(armature: Armature, taken: Taken, rules: MotorRules) -> None:
+    most = rules["bartest.scatter"]
+    if over(taken.scatter, most):
+        raise InputError(
+            f"Readings that scatter by {taken.scatter:.0%} prove nothing.",
+            f"Clean bars and probes until it is under {most:.0%}, then test again.",
+            "noise",
+        )
+    if armature.winding == "wave" and armature.pole_pairs < 2:
+        raise InputError(
+            "A wave winding has two pole pairs or more.", "Count the poles: two of them are a pair.", "pole_pairs"
+        )
+
+
+def _carrying(readings: Sequence[float | None], taken: Taken, rules: MotorRules) -> list[float]:
+    """Return the readings that the median is taken of: all of them, but for the half without current where a feed at fixed bars meets an open coil."""
+    known = sorted(x for x in readings if x is not None)
+    if taken.fed != "fixed" or not known:
+        return known
+    usual = median(known[len(known) // 2 :])
+    return [x for x in known if not under(x, rules["bartest.bridge"] * usual)]
+
+
+def _hidden(armature: Armature, band: float) -> float | None:
+    """Return by how much one shorted turn moves a reading where the band hides that, None where it shows or nobody knows the turns."""
+    if armature.turns is None:
+        return None
+    moved = 1 / (armature.turns * armature.places)
+    return moved if under(moved, band) else None
+
+
+def _fed_at_fixed_bars(low: tuple[int, ...], fixed: bool) -> Fault:
+    which = f"readings {_listed(low[:_MOST_NAMED])}{' and more' * (len(low) > _MOST_NAMED)} low"
+    why = f"{'' if fixed else 'if it was fed '}between two fixed bars with a coil open these are no shorts"
+    words = f"{which}: {why}; test from bar to bar before anything else is judged"
+    return Fault("feed", low, low[0], low[-1], words)
 
 
 def _own_median(readings: Sequence[float | None], armature: Armature) -> list[float]:
@@ -168,7 +260,7 @@ def _between(kind: str, reading: int, armature: Armature, words: str) -> Fault:
 def _short(
     low: tuple[int, ...], off: Sequence[float | None], armature: Armature, rules: MotorRules
 ) -> list[Fault]:  # fmt: skip
-    bridged = [i for i in low if (off[i - 1] or 0.0) + 1 < rules["bartest.bridge"]]
+    bridged = [i for i in low if under((off[i - 1] or 0.0) + 1, rules["bartest.bridge"])]
     rest = [i for i in low if i not in bridged]
     coils = [
         Fault(

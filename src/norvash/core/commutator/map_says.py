@@ -1,10 +1,12 @@
 """What a bar map says: the pattern and its reason, what is local, what needs the bar test, what is healthy."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from norvash.core.commutator.bar_testing import Armature
 from norvash.core.commutator.bars import BURNS, MARKED, BarMap, having, round_runs, spots_of
 from norvash.core.commutator.pattern import Searched, Spacing, places, search
+from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.words import listed
 
@@ -79,25 +81,36 @@ def read_bar_map(shown: BarMap, wound: Wound, rules: MotorRules) -> MapRead:
     """
     marked, burnt = having(shown, *MARKED), having(shown, *BURNS)
     spots = spots_of(marked, wound.bars)
-    all_over = len(marked) > _ALL_OVER * wound.bars
+    all_over = over(len(marked), _ALL_OVER * wound.bars)
     searched = Searched(None, ()) if all_over else search(spots, wound.bars, wound.poles, wound.slots, rules)
     name, says = _pattern(shown, searched, spots, burnt, wound, rules, all_over)
-    needed = _bar_test(shown, burnt, searched, wound, all_over)
-    seen = (_loose(shown), _region(shown, wound.bars), _slots(shown), _surface(shown), _chipped(shown))
-    more = [s for s in seen if s is not None]
+    needed = _bar_test(shown, burnt, wound, rules)
+    first = _loose(shown)
     if needed:
-        more.insert(0, Saying(f"local burn, the bar test comes before any machining: {needed}; a cut hides an open coil for a week", "commutator.two-bars", tuple(burnt)))  # fmt: skip
-    return MapRead(spots, searched, name, (*says, *more), needed)
+        first.append(
+            Saying(
+                f"local burn, the bar test comes before any machining: {needed}; a cut hides an open coil for a week",
+                "commutator.two-bars",
+                tuple(burnt),
+            )
+        )
+    rest = (*_region(shown, wound.bars), *_slots(shown), *_surface(shown), *_chipped(shown))
+    return MapRead(spots, searched, name, (*first, *says, *rest), needed)
 
 
 def _pattern(
     shown: BarMap, searched: Searched, spots: tuple[int, ...], burnt: list[int], wound: Wound, rules: MotorRules, all_over: bool
 ) -> tuple[str, list[Saying]]:  # fmt: skip
     if all_over:
-        black = len(burnt) > _ALL_OVER * wound.bars / 2
-        return "all over", [Saying(
-            "marked all over: arcing from short brushes, weak springs, oil or dust, or overload" if black
-            else "dark nearly all over and even: a healthy film, leave it", "commutator.black" if black else "")]  # fmt: skip
+        if over(len(burnt), _ALL_OVER * wound.bars / 2):
+            return "all over", [
+                Saying(
+                    "marked all over: arcing from short brushes, weak springs, oil or dust, or overload",
+                    "commutator.black",
+                )
+            ]
+        healthy = "a healthy film, leave it" if not burnt else "the film is sound, the burn is judged on its own"
+        return "all over", [Saying(f"dark nearly all over and even: {healthy}", "")]
     if not spots:
         return "none", [Saying("no spots: nothing repeats", "")] if shown else []
     best = searched.proven
@@ -185,21 +198,29 @@ def facing(shown: BarMap, bars: int) -> list[tuple[int, int]]:
     return made
 
 
-def _bar_test(shown: BarMap, burnt: list[int], searched: Searched, wound: Wound, all_over: bool) -> str:
-    """Return why the bar test must come before any machining, empty where it need not."""
+def _bar_test(shown: BarMap, burnt: list[int], wound: Wound, rules: MotorRules) -> str:
+    """Return why the bar test must come before any machining, empty where it need not; burnt bars are judged on their own, inside a pattern too."""
     pairs = facing(shown, wound.bars)
     if pairs:
         return f"bars {' and '.join(f'{a}/{b}' for a, b in pairs[:4])} are burnt on the edges that face each other"
     places_burnt = spots_of(burnt, wound.bars)
-    if not places_burnt or all_over:
+    if not places_burnt or over(len(burnt), _ALL_OVER * wound.bars):
         return ""
-    best = searched.proven
+    best = search(places_burnt, wound.bars, wound.poles, wound.slots, rules).proven
     if best is None:
-        few = len(burnt) <= _LOCAL * wound.bars
-        return f"the burn is local, at {listed([f'bar {b}' for b in places_burnt[:8]])}" if few else ""
+        few = len(places_burnt) < rules["pattern.least"] or not over(len(burnt), _LOCAL * wound.bars)
+        return f"the burn is local, at {_at(places_burnt)}" if few else ""
+    held = set(set_of(best, wound.bars))
+    beside = [b for b in places_burnt if not _near(b, held, wound.bars)]
+    if beside:
+        return f"a burn beside the pattern, at {_at(beside)}"
     if wound.winding != "lap" and wound.pairs > 1 and len(places_burnt) == wound.pairs:
         return f"{wound.pairs} places {best.period_bars:.4g} bars apart: one open coil of a wave winding looks the same"
     return ""
+
+
+def _at(bars: Sequence[int]) -> str:
+    return listed([f"bar {b}" for b in bars[:8]]) + (" and more" if len(bars) > 8 else "")
 
 
 _UNEVEN = ("grooved", "pitted", "flat", "raised")
@@ -210,10 +231,10 @@ def _as_wide_as_brush(shown: BarMap, wound: Wound) -> bool:
     return wound.covered is not None and len(widths) > 1 and min(widths) >= 2 and all(abs(n - wound.covered) <= 1 for n in widths)  # fmt: skip
 
 
-def _region(shown: BarMap, bars: int) -> Saying | None:
+def _region(shown: BarMap, bars: int) -> list[Saying]:
     there = having(shown, *_UNEVEN)
     if not there:
-        return None
+        return []
     counted = [(len(on), kind) for kind in _UNEVEN if (on := having(shown, kind))]
     one = len(round_runs(there, bars)) == 1 and len(there) < bars / 2
     where = (
@@ -221,40 +242,43 @@ def _region(shown: BarMap, bars: int) -> Saying | None:
         if one
         else listed([f"{n} {'' if i else 'bars ' if n > 1 else 'bar '}{kind}" for i, (n, kind) in enumerate(counted)])
     )
-    return Saying(f"{where}; measure the run-out", "commutator.rough", tuple(there))
+    return [Saying(f"{where}; measure the run-out", "commutator.rough", tuple(there))]
 
 
-def _loose(shown: BarMap) -> Saying | None:
+def _loose(shown: BarMap) -> list[Saying]:
     there = having(shown, "loose", "raised")
-    loose = having(shown, "loose")
     if not there:
-        return None
-    what = "loose" if loose else "raised"
-    return Saying(
-        f"{what} at {listed([f'bar {b}' for b in (loose or there)[:6]])}: it tears the brushes and may fly",
-        "commutator.raised",
-        tuple(there),
-    )
+        return []
+    each = [f"{kind} at {_at(on)}" for kind in ("loose", "raised") if (on := having(shown, kind))]
+    return [
+        Saying(f"{listed(each)}: it tears the brushes and may fly; do not run it", "commutator.raised", tuple(there))
+    ]
 
 
-def _slots(shown: BarMap) -> Saying | None:
+def _slots(shown: BarMap) -> list[Saying]:
     mica, dirt = having(shown, "high-mica"), having(shown, "dirty-slot")
-    if mica:
-        return Saying(f"mica high at {len(mica)} bars: undercut it", "commutator.mica", tuple(mica))
-    return Saying(f"{len(dirt)} slots dirty: clean every slot", "commutator.slots", tuple(dirt)) if dirt else None
+    made = [Saying(f"mica high at {len(mica)} bars: undercut it", "commutator.mica", tuple(mica))] if mica else []
+    if dirt:
+        made.append(Saying(f"{len(dirt)} slots dirty: clean every slot", "commutator.slots", tuple(dirt)))
+    return made
 
 
-def _surface(shown: BarMap) -> Saying | None:
+def _surface(shown: BarMap) -> list[Saying]:
     drag, threads = having(shown, "drag"), having(shown, "threaded", "streaked")
+    made = []
     if drag:
-        return Saying(f"copper drag at {len(drag)} bars: chamfer the edges, look at vibration, pressure and grade", "commutator.drag", tuple(drag))  # fmt: skip
-    return Saying(f"threads or streaks at {len(threads)} bars: low current, low pressure, abrasive dust or oil", "commutator.threads", tuple(threads)) if threads else None  # fmt: skip
+        words = f"copper drag at {len(drag)} bars: chamfer the edges, look at vibration, pressure and grade"
+        made.append(Saying(words, "commutator.drag", tuple(drag)))
+    if threads:
+        words = f"threads or streaks at {len(threads)} bars: low current, low pressure, abrasive dust or oil"
+        made.append(Saying(words, "commutator.threads", tuple(threads)))
+    return made
 
 
-def _chipped(shown: BarMap) -> Saying | None:
+def _chipped(shown: BarMap) -> list[Saying]:
     there = having(shown, "chipped")
     return (
-        Saying(f"edges chipped at {len(there)} bars: chamfer anew", "commutator.mica", tuple(there)) if there else None
+        [Saying(f"edges chipped at {len(there)} bars: chamfer anew", "commutator.mica", tuple(there))] if there else []
     )
 
 

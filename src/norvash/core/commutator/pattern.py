@@ -2,11 +2,14 @@
 
 from collections import Counter
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from math import ceil, comb
 
+from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
+
+_HALF_A_BAR = 0.5
 
 
 @dataclass(frozen=True, slots=True)
@@ -68,6 +71,11 @@ def _offsets(bars: int, repeats: int, play: int) -> tuple[dict[int, tuple[int, .
 
 def known_spacings(bars: int, poles: int | None, slots: int | None) -> list[tuple[str, int, int]]:
     """Return the spacings that a winding explains as (kind, repeats a turn, bars of play); those that hold every bar are left out."""
+    return [(kind, m, play) for kind, m, play in pitches(bars, poles, slots) if m * (2 * play + 1) < bars]
+
+
+def pitches(bars: int, poles: int | None, slots: int | None) -> list[tuple[str, int, int]]:
+    """Return every spacing that a winding has as (kind, repeats a turn, bars of play), those that prove nothing included."""
     known = []
     if poles:
         known.append(("pole pitch", poles, 1))
@@ -75,7 +83,7 @@ def known_spacings(bars: int, poles: int | None, slots: int | None) -> list[tupl
             known.append(("two pole pitches", poles // 2, 1))
     if slots and bars % slots == 0 and bars // slots >= 2:
         known.append(("slots", slots, 0))
-    return [(kind, m, play) for kind, m, play in known if m * (2 * play + 1) < bars]
+    return known
 
 
 def _fit(spots: Sequence[int], bars: int, kind: str, repeats: int, play: int, tried: int) -> Spacing:
@@ -96,25 +104,35 @@ def search(spots: Sequence[int], bars: int, poles: int | None, slots: int | None
     """
     known = known_spacings(bars, poles, slots)
     fitted = [_fit(spots, bars, kind, m, play, len(known)) for kind, m, play in known] if spots else []
-    enough = [f for f in fitted if f.hits >= rules["pattern.share"] * len(spots) - 1e-9]
+    enough = [f for f in fitted if not under(f.hits, rules["pattern.share"] * len(spots))]
     agree = tuple(f for f in fitted if f.hits == len(spots)) if len(spots) > 1 else ()
     if len(spots) < rules["pattern.least"]:
         return Searched(None, agree)
     best = min(enough, key=lambda f: f.corrected, default=None)
     if best is not None and best.corrected < rules["pattern.known"]:
         return Searched(best, agree)
-    return Searched(_free(spots, bars, rules), agree)
+    return Searched(_named(_free(spots, bars, rules), bars, poles, slots), agree)
+
+
+def _named(free: Spacing | None, bars: int, poles: int | None, slots: int | None) -> Spacing | None:
+    """Return a free spacing under the name of the winding's own pitch where it is one, so that its cause is never called unknown."""
+    if free is None:
+        return None
+    for kind, repeats, _ in pitches(bars, poles, slots):
+        if abs(bars / repeats - free.period_bars) <= _HALF_A_BAR:
+            return replace(free, kind=kind, repeats=repeats, period_bars=bars / repeats)
+    return free
 
 
 def _free(spots: Sequence[int], bars: int, rules: MotorRules) -> Spacing | None:
     """Return the least likely spacing of whole bars, None where no one is rarer than its rule asks."""
     most = bars // 4
     tried = sum(range(2, most + 1))
-    wanted = rules["pattern.share"] * len(spots) - 1e-9
+    wanted = rules["pattern.share"] * len(spots)
     found: list[Spacing] = []
     for k in range(2, most + 1):
         offset, hits = Counter((s - 1) % k + 1 for s in spots).most_common(1)[0]
-        if hits >= wanted:
+        if not under(hits, wanted):
             size = (bars - offset) // k + 1
             chance = tail(bars, size, len(spots), hits)
             found.append(Spacing("free", size, float(k), offset, hits, chance, min(1.0, chance * tried)))

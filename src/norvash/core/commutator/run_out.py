@@ -5,7 +5,16 @@ from dataclasses import dataclass
 from math import atan2, cos, degrees, hypot, pi, sin
 from statistics import median
 
+from norvash.core.commutator.run_out_limits import (
+    limits_after_cut_mm,
+    limits_mm,
+    surface_speed_m_per_s,
+    usual_speed_m_per_s,
+)
+from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
+from norvash.core.stages import Stage
+from norvash.core.words import listed
 from norvash.errors import InputError
 
 _MAD_TO_SD = 1.4826
@@ -28,7 +37,8 @@ class Fit:
 class RunOut:
     """A circle of readings, judged. `uncentred_mm` of the fit is the run-out that centring alone would leave.
 
-    `far` tells that it is so far over the limit that a machine which carries people or loads is stopped.
+    `far` tells that it is so far over the limit that a machine which carries people or loads is stopped, `coarse` that the
+    indicator is too coarse for a pass, `assumed` which speed the limits come from where it is not known.
     """
 
     readings_mm: tuple[float | None, ...]
@@ -40,14 +50,22 @@ class RunOut:
     speed_m_per_s: float | None
     tir_limit_mm: float
     step_limit_mm: float
+    band: str
     cause: str
     words: str
     far: bool
+    coarse: bool
+    assumed: str
 
     @property
     def over(self) -> bool:
         """Tell whether the total run-out or the step is over its limit."""
-        return self.tir_mm > self.tir_limit_mm + 1e-9 or (self.step_mm or 0.0) > self.step_limit_mm + 1e-9
+        return over(self.tir_mm, self.tir_limit_mm) or over(self.step_mm or 0.0, self.step_limit_mm)
+
+    @property
+    def passes(self) -> bool:
+        """Tell whether it is within its limits, and was measured finely enough to say so."""
+        return not self.over and not self.coarse
 
     @property
     def largest(self) -> tuple[int, float]:
@@ -56,27 +74,25 @@ class RunOut:
         return max(far, key=lambda p: abs(p[1]))
 
 
-def surface_speed_m_per_s(diameter_mm: float, speed_rpm: float) -> float:
-    """Return the speed of the surface.
+TURNED = {
+    "seats": "on its bearing seats",
+    "bearings": "in its own bearings",
+    "centres": "between centres or in a chuck",
+}
 
-    Units: diameter_mm [mm], speed_rpm [r/min] -> [m/s]
 
-    >>> round(surface_speed_m_per_s(132.0, 1480.0), 3)
-    10.229
+@dataclass(frozen=True, slots=True)
+class Turned:
+    """How a circle was read: diameter [mm], speed of the machine [r/min], where it turned, the indicator's finest step [mm].
+
+    None, or empty, where it is not known; `after_cut` holds it to what a fresh cut must reach.
     """
-    return pi * diameter_mm / 1000 * speed_rpm / 60
 
-
-def limits_mm(speed_m_per_s: float | None, rules: MotorRules) -> tuple[float, float, str]:
-    """Return the total run-out and the step allowed at a surface speed [mm], with the band they come from.
-
-    Source: rules runout.*
-    """
-    if speed_m_per_s is None or speed_m_per_s < rules["runout.middle"]:
-        return rules["runout.tir-slow"], rules["runout.step-slow"], "slow"
-    if speed_m_per_s <= rules["runout.fast"]:
-        return rules["runout.tir-middle"], rules["runout.step-middle"], "middle"
-    return rules["runout.tir-fast"], rules["runout.step-fast"], "fast"
+    diameter_mm: float | None = None
+    speed_rpm: float | None = None
+    on: str = ""
+    step_mm: float | None = None
+    after_cut: bool = False
 
 
 def fit_circle(readings_mm: Sequence[float | None]) -> Fit:
@@ -105,26 +121,41 @@ def fit_circle(readings_mm: Sequence[float | None]) -> Fit:
                left, max(centred) - min(centred))  # fmt: skip
 
 
-def judge_run_out(
-    readings_mm: Sequence[float | None], per_bar: bool, diameter_mm: float | None, speed_rpm: float | None, rules: MotorRules
-) -> RunOut:  # fmt: skip
+def judge_run_out(readings_mm: Sequence[float | None], per_bar: bool, turned: Turned, rules: MotorRules) -> RunOut:
     """Return a circle of readings with its limits and the likeliest reason.
 
-    Units: readings_mm [mm] at equal angles, None where one is missing; diameter_mm [mm], speed_rpm [r/min].
+    Units: readings_mm [mm] at equal angles, None where one is missing.
     `per_bar` says that there is one reading for each bar. Raises: InputError for too few readings, or too many missing.
     """
     given = tuple(readings_mm)
     known = [x for x in given if x is not None]
     least = int(rules["runout.least"])
     if len(known) < least or len(known) < 0.75 * len(given):
-        raise InputError(f"{len(known)} of {len(given)} readings are too few to fit a circle.",
-                         f"Give at least {least} at equal angles, and at most one in four missing.", "readings_mm")  # fmt: skip
-    speed = None if diameter_mm is None or speed_rpm is None else surface_speed_m_per_s(diameter_mm, speed_rpm)
-    tir_limit, step_limit, _ = limits_mm(speed, rules)
+        raise InputError(
+            f"{len(known)} of {len(given)} readings are too few to fit a circle.",
+            f"Give at least {least} at equal angles, and at most one in four missing.",
+            "readings_mm",
+        )
+    speed, assumed = None, ""
+    if turned.diameter_mm is not None and turned.speed_rpm is not None:
+        speed = surface_speed_m_per_s(turned.diameter_mm, turned.speed_rpm)
+        counted = speed
+    else:
+        counted, kind = usual_speed_m_per_s(rules)
+        assumed = f"the surface speed is not known, so {counted:g} m/s is assumed, for {kind}"
+    limits = limits_after_cut_mm(turned.diameter_mm, counted, rules) if turned.after_cut else limits_mm(counted, rules)
+    tir_limit, step_limit, band = limits
     fit, tir = fit_circle(given), max(known) - min(known)
     step, step_at = _step(given) if per_bar else (None, 0)
     odd = _odd(given, fit, step_limit, rules) if per_bar else ()
-    cause, words = _cause(given, fit, tir, tir_limit, odd, (step or 0.0) > step_limit + 1e-9)
+    cause, words = _cause(given, fit, tir, tir_limit, odd, over(step or 0.0, step_limit), turned.on)
+    finest = min(tir_limit, step_limit) if per_bar else tir_limit
+    coarse = turned.step_mm is not None and over(turned.step_mm, finest / 2)
+    if coarse and cause == "true":
+        cause, words = (
+            "not fine enough",
+            f"not measured finely enough: steps of {turned.step_mm:g} mm for a limit of {finest:g} mm",
+        )
     return RunOut(
         given,
         fit,
@@ -135,9 +166,12 @@ def judge_run_out(
         speed,
         tir_limit,
         step_limit,
+        band,
         cause,
         words,
-        tir > rules["runout.stop"] * tir_limit + 1e-9,
+        over(tir, rules["runout.stop"] * tir_limit),
+        coarse,
+        assumed,
     )
 
 
@@ -161,7 +195,7 @@ def _odd(
     found = []
     for i, r in enumerate(fit.remainders_mm):
         x, before, after = given[i], given[i - 1], given[(i + 1) % len(given)]
-        if r is None or x is None or abs(r) <= max(rules["runout.outlier"] * sd, step_limit):
+        if r is None or x is None or not over(abs(r), max(rules["runout.outlier"] * sd, step_limit)):
             continue
         if before is not None and after is not None and (before < x < after or before > x > after):
             continue
@@ -170,18 +204,47 @@ def _odd(
 
 
 def _cause(
-    given: Sequence[float | None], fit: Fit, tir: float, limit: float, odd: Sequence[tuple[int, float]], step_over: bool
+    given: Sequence[float | None],
+    fit: Fit,
+    tir: float,
+    limit: float,
+    odd: Sequence[tuple[int, float]],
+    step_over: bool,
+    on: str,
 ) -> tuple[str, str]:
+    """Return the likeliest reason: off centre is the set-up's only where it turned between centres or in a chuck."""
     left = fit.uncentred_mm
-    if tir <= limit + 1e-9:
+    stand_out = (
+        f"{'bar' if len(odd) == 1 else 'bars'} {listed([str(n) for n, _ in odd])} stand{'s' * (len(odd) == 1)} out"
+        if odd
+        else ""
+    )
+    if not over(tir, limit):
         if odd or step_over:
-            return "bars", "round, but single bars stand out: see whether they are tight before anything is cut"
+            what = stand_out or "the step from bar to bar is too great"
+            return "bars", f"round, but {what}: see whether bars are tight before anything is cut"
         return "true", "it runs true"
-    if left <= limit + 1e-9 and 2 * fit.eccentricity_mm > left:
-        return "set-up", (f"it is round but runs off centre by {fit.eccentricity_mm:.3f} mm; centred, {left:.3f} mm would be left: "
-                          "check set-up and bearing seats before anything is cut")  # fmt: skip
+    beside = f"; {stand_out} too: see whether they are tight" if odd else ""
+    if not over(left, limit) and 2 * fit.eccentricity_mm > left:
+        off = f"it is round but runs off centre by {fit.eccentricity_mm:.3f} mm"
+        if on == "centres":
+            return (
+                "set-up",
+                f"{off}; centred, {left:.3f} mm would be left: check set-up and bearing seats before anything is cut{beside}",
+            )
+        where = TURNED[on] if on else "not said whether between centres, so taken as on its own seats"
+        return "off centre", f"{off}, {where}: it is real, look at seats, shaft and bearings{beside}"
     bare = [x for i, x in enumerate(given, start=1) if x is not None and i not in {n for n, _ in odd}]
-    if odd and max(bare) - min(bare) <= limit + 1e-9:
-        return "bars", "single bars stand out: see whether they are tight before anything is cut"
+    if odd and not over(max(bare) - min(bare), limit):
+        return "bars", f"{stand_out}: see whether they are tight before anything is cut"
     shape = "oval" if 2 * fit.ovality_mm > left / 2 else "out of round"
-    return "out of round", f"it is {shape}: centring would leave {left:.3f} mm, so it needs a cut"
+    return "out of round", f"it is {shape}: centring would leave {left:.3f} mm, so it needs a cut{beside}"
+
+
+def run_out_stage(found: RunOut, *, carries: bool) -> Stage:
+    """Return how grave a run-out is; `carries` is whether the machine hangs a load or carries people, or is of a heavy class."""
+    if found.far and carries:
+        return "stop"
+    if found.over:
+        return "watch" if found.cause == "set-up" else "plan"
+    return "watch" if found.coarse else "fit"

@@ -2,9 +2,10 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
-from math import ceil, floor, pi
+from math import pi
 
 from norvash.core.commutator.tools import SPEEDS
+from norvash.core.edges import over, under, whole_down, whole_up
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 
@@ -21,9 +22,12 @@ class Copper:
     tir: float = 0.0
     slot_depth: float | None = None
     slot_width: float | None = None
+    slot_target: float | None = None
     flush: bool = False
     track: float | None = None
     gap: float | None = None
+    span: float | None = None
+    shaft: float | None = None
     loose: bool = False
 
 
@@ -120,15 +124,17 @@ def plan_cut(copper: Copper, way: Way, rules: MotorRules) -> Plan:
         leaving = _depth(copper, least, max(copper.groove, copper.pit - way.pit_left), rules)
     chosen = leaving if leaving is not None else full
     touch = chosen.radial + copper.tir / 2
-    number = 0 if touch <= way.finish else ceil((touch - way.finish) / way.rough - 1e-9)
+    number = whole_up((touch - way.finish) / way.rough) if over(touch, way.finish) else 0
     rough = (touch - way.finish) / number if number else 0.0
     most = 1000 * way.cutting_speed / (pi * copper.diameter)
     speed, warnings = _speed(way, most, copper, rules)
-    passes = _passes(copper, way, touch, number, rough, speed)
+    passes = _passes(copper, way, touch, number, rough, speed) if chosen.allowed else ()
     minutes = [p.minutes for p in passes]
-    cutting = None if None in minutes else sum(m for m in minutes if m is not None)
+    cutting = None if None in minutes or not passes else sum(m for m in minutes if m is not None)
     sunk = chosen.radial - copper.groove
     slot_after, by, to = _slot(copper, chosen.radial, rules)
+    if slot_after == 0.0:
+        warnings.append("the cut takes the slots away: undercut every one of them before it runs")
     return Plan(copper, way, least, provisional, full, leaving, chosen, max((copper.diameter - least) / 2, 0.0), touch, number, rough, passes,
                 most, speed, cutting, None if cutting is None else cutting + rules["cut.setting"], sunk, slot_after, by, to, tuple(warnings))  # fmt: skip
 
@@ -146,7 +152,13 @@ def _check(copper: Copper, way: Way, least: float) -> None:
         raise InputError("There is no diameter.", "Measure it and give it in mm.", "diameter_mm")
     if least > copper.diameter * 1.5:
         raise InputError(f"A least diameter of {least:g} mm does not go with {copper.diameter:g} mm.", "Check which of the two is wrong.", "diameter_min_mm")  # fmt: skip
-    if copper.new is not None and least > copper.new:
+    if copper.new is not None and over(copper.diameter, copper.new):
+        raise InputError(
+            f"{copper.diameter:g} mm now is over the new diameter of {copper.new:g} mm.",
+            "Copper does not grow: check the two.",
+            "diameter_new_mm",
+        )
+    if copper.new is not None and over(least, copper.new):
         raise InputError(f"The least diameter of {least:g} mm is over the new one of {copper.new:g} mm.", "Check which of the two is wrong.", "diameter_min_mm")  # fmt: skip
     for name, depth in (("groove_mm", copper.groove), ("pit_mm", copper.pit), ("tir_mm", copper.tir)):
         if depth > copper.diameter / 4:
@@ -162,18 +174,18 @@ def _depth(copper: Copper, least: float, deepest: float, rules: MotorRules) -> D
     after = copper.diameter - 2 * radial
     left = (after - least) / 2
     return Depth(
-        radial, after, after >= least - 1e-9, max(least - after, 0.0), left, max(floor(left / radial + 1e-9), 0)
+        radial, after, not under(after, least), max(least - after, 0.0), left, max(whole_down(left / radial), 0)
     )
 
 
 def _speed(way: Way, most: float, copper: Copper, rules: MotorRules) -> tuple[float | None, list[str]]:
     warnings = []
     cap = min(most, way.rated_rpm) if way.rated_rpm else most
-    if way.rated_rpm and most > way.rated_rpm:
+    if way.rated_rpm and over(most, way.rated_rpm):
         warnings.append(f"held at the armature's rated {way.rated_rpm:.0f} r/min, never over it")
-    if copper.track is not None and copper.track > rules["cut.slender"] * copper.diameter:
+    if copper.span is not None and copper.shaft is not None and over(copper.span, rules["cut.slender"] * copper.shaft):
         warnings.append("long and thin: support it, cut slower, watch for chatter; an unbalanced armature slower still")
-    fitting = [s for s in way.speeds if s <= cap + 1e-9]
+    fitting = [s for s in way.speeds if not over(s, cap)]
     if way.speeds and not fitting:
         return None, [
             *warnings,
@@ -194,11 +206,35 @@ def _passes(copper: Copper, way: Way, touch: float, number: int, rough: float, s
     return tuple(made)
 
 
+def slot_again_mm(diameter_mm: float | None, width_mm: float | None, rules: MotorRules) -> float:
+    """Return the slot depth under which slots are undercut again, by the size of the commutator and the width of a slot.
+
+    Units: [mm] -> [mm]. Source: rules slot.again, slot.again-small, slot.again-large, slot.small
+    """
+    small = diameter_mm is not None and under(diameter_mm, rules["slot.small"])
+    least = rules["slot.again-small" if small else "slot.again-large"]
+    return max(least, rules["slot.again"] * (width_mm or 0.0))
+
+
+def slot_target_mm(copper: Copper, rules: MotorRules) -> float | None:
+    """Return the depth to which slots are undercut: the stated one, else by their width; None where neither is known.
+
+    Units: -> [mm]. Source: rules slot.depth, slot.depth-least, slot.depth-most
+    """
+    if copper.slot_target is not None:
+        return copper.slot_target
+    if copper.slot_width is None:
+        return None
+    return min(max(rules["slot.depth"] * copper.slot_width, rules["slot.depth-least"]), rules["slot.depth-most"])
+
+
 def _slot(copper: Copper, radial: float, rules: MotorRules) -> tuple[float | None, float | None, float | None]:
     """Return the slot depth after the cut, by how much to undercut, and to what; flush types never."""
-    if copper.flush or copper.slot_depth is None or copper.slot_width is None:
-        return (None if copper.slot_depth is None or copper.flush else copper.slot_depth - radial), None, None
-    after = copper.slot_depth - radial
-    wanted = min(max(rules["slot.depth"] * copper.slot_width, rules["slot.depth-least"]), rules["slot.depth-most"])
-    enough = min(wanted, max(rules["slot.depth-least"], rules["slot.again"] * copper.slot_width))
-    return after, (wanted - after if after < enough - 1e-9 else 0.0), wanted
+    if copper.flush or copper.slot_depth is None:
+        return None, None, None
+    after = max(copper.slot_depth - radial, 0.0)
+    wanted = slot_target_mm(copper, rules)
+    if wanted is None:
+        return after, None, None
+    enough = min(wanted, slot_again_mm(copper.diameter, copper.slot_width, rules))
+    return after, (wanted - after if under(after, enough) else 0.0), wanted

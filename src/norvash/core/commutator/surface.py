@@ -23,6 +23,7 @@ WORKS: dict[str, Work] = {w.id: w for w in (
     Work("clean", 1, "Dry wipe, then clean without metal", "commutator stone, or fine non-conducting paper round the track in the direction of turning", "clean the slots after, vacuum"),
     Work("stone", 2, "Stone it at slow speed", "flexible or hand stone at 2 to 5 m/s of surface speed, or light paper turning in a lathe",
          "hand-held only on an insulated handle, turned by an outside drive or a permitted reduced direct supply, never a mains-fed universal motor, by somebody competent"),
+    Work("undercut", 2, "Undercut the slots", "cut the mica back to its depth, chamfer both edges, brush every slot clean", "high mica keeps the brush off the copper: no cleaning helps before it is down"),
     Work("skim", 3, "Cut it", "cut, undercut, chamfer, clean every slot, polish", "runs true on its bearing seats first; winding covered, no gloves or cloth near it"),
     Work("replace", 4, "Renew it or send the armature out", "no surface work helps", "do not run it"),
 )}  # fmt: skip
@@ -41,9 +42,10 @@ ABRASIVES = (
     ),
 )
 _NEEDS: tuple[tuple[str, frozenset[str], str], ...] = (
-    ("wait", frozenset({"fault"}), "a local burn or a bar test that is not passed"),
     ("replace", frozenset({"loose", "melted", "lifted", "under-least", "high-again"}), "loose or lifted bars, melted insulation or copper under its least diameter"),
+    ("wait", frozenset({"fault"}), "a local burn, a fault of a coil or riser, or a bar test that is not passed"),
     ("skim", frozenset({"groove", "step", "pitted", "tir-over", "raised", "flat"}), "groove, step, pits, flat or high bars, or run-out over its limit"),
+    ("undercut", frozenset({"mica"}), "mica level with the copper, or high"),
     ("stone", frozenset({"burnt-all", "rough"}), "burnt or rough, but shallow and within its run-out"),
     ("clean", frozenset({"dirt", "black", "light-rough", "drag"}), "light dirt, light black or slight roughness"),
 )  # fmt: skip

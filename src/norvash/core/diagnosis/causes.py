@@ -4,6 +4,11 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import Literal
 
+# How a field is flashed: at the act, whoever says that it is done.
+FLASHING = (
+    "brushes lifted or armature parted, regulator off, at most the field's own volts; turn the current down to nothing, "
+    "or put a diode or resistor across the field, before the lead is taken off"
+)
 Side = Literal["upstream", "brushes", "commutator", "windings", "mechanical"]
 _CLASSES = ("appliance", "tool", "starter", "industrial", "traction", "generator")
 
@@ -27,13 +32,16 @@ CAUSES: tuple[Cause, ...] = (
     _cause("supply", "supply or cord", "upstream", "mend the supply; leave the motor closed", 6, 8, 1, 6, 3, 1),
     _cause("switch", "switch, trigger or speed tap", "upstream", "renew the switch or mend its wiring; leave the motor closed", 8, 10, 4, 5, 8, 2),
     _cause("cable", "cable, joint or battery", "upstream", "clean and tighten the joints, charge or renew the battery, then try again", 3, 2, 22, 3, 9, 6),
-    _cause("cutout", "thermal cut-out or control module", "upstream", "find what made it hot, then renew the cut-out or module", 6, 2, 1, 5, 5, 2),
+    _cause("cutout", "cut-out or control module before the motor", "upstream", "find what made it hot, then renew the cut-out or module", 5, 2, 1, 5, 5, 2),
+    _cause("regulator", "regulator or its wiring", "upstream", "mend the wiring or renew the regulator; the generator itself may be sound", 0, 0, 0, 0, 0, 10),
     _cause("solenoid", "solenoid of the starter", "upstream", "renew or overhaul the solenoid; the motor itself may be sound", 0, 0, 12, 0, 0, 0),
     _cause("terminal", "terminal or press contact at the brush", "brushes", "clean to metal, retension, test again", 8, 5, 6, 4, 4, 5),
     _cause("worn", "brush worn to its limit", "brushes", "renew the set", 22, 26, 10, 14, 14, 14),
     _cause("stuck", "brush stuck in its holder", "brushes", "free it, clean box and brush, check every holder", 6, 6, 10, 5, 4, 6),
     _cause("spring", "spring weak, broken or corroded", "brushes", "renew the springs as a set", 3, 3, 2, 5, 4, 4),
     _cause("lead", "brush lead broken", "brushes", "renew the set, look at the spring for heat", 3, 3, 3, 4, 4, 3),
+    _cause("neutral", "off neutral, or an interpole wrong", "brushes", "set the neutral by its mark, check the polarity of the interpoles", 1, 1, 1, 4, 3, 3),
+    _cause("contamination", "oil or silicone vapour on the copper", "brushes", "find where it comes from, then renew brushes and clean the copper", 1, 1, 1, 2, 2, 1),
     _cause("wrong-brush", "wrong brush fitted", "brushes", "fit the brush that the type asks for", 2, 3, 1, 3, 2, 2),
     _cause("dirty", "commutator dirty or oxidised", "commutator", "clean it and its slots, then look at the cause", 4, 4, 6, 5, 3, 9),
     _cause("rough", "commutator burnt, rough or out of round", "commutator", "measure run-out and plan a cut", 5, 5, 4, 10, 8, 7),
@@ -42,9 +50,13 @@ CAUSES: tuple[Cause, ...] = (
     _cause("earth", "earth fault", "windings", "isolate, clean and dry, test again before condemning it", 2, 1, 2, 5, 5, 3),
     _cause("field", "field coil fault", "windings", "compare the coils, renew the odd one", 2, 3, 2, 4, 3, 6),
     _cause("tracking", "carbon dust tracking to earth", "windings", "clean and dry the insulation, test it again", 3, 3, 2, 6, 5, 4),
-    _cause("residual", "residual field lost", "windings", "flash the field with the right polarity", 0, 0, 0, 0, 0, 10),
+    _cause("cutout-inside", "thermal cut-out inside the motor", "windings", "find what made it hot, then renew the cut-out", 3, 2, 0, 1, 1, 0),
+    _cause("residual", "residual field lost", "windings", f"flash the field with the right polarity: {FLASHING}", 0, 0, 0, 0, 0, 10),
     _cause("magnet", "magnet weak, cracked or loose", "mechanical", "take it out of service: fragments jam the gap", 1, 1, 2, 1, 1, 2),
     _cause("bearing", "bearing or bush worn or seized", "mechanical", "renew the bearing, check shaft and seat", 8, 7, 5, 8, 6, 7),
+    _cause("cooling", "cooling blocked or fan broken", "mechanical", "clear the air's way, renew the fan", 3, 3, 0, 2, 2, 1),
+    _cause("imbalance", "imbalance or coupling", "mechanical", "balance it, align the coupling", 1, 1, 0, 3, 2, 2),
+    _cause("belt", "belt off or slipping", "mechanical", "put the belt on, tension or renew it; the motor itself may be sound", 4, 1, 0, 3, 0, 4),
     _cause("load", "load jammed, or gear, pinion, belt or clutch", "mechanical", "free or mend the drive before blaming the motor", 6, 6, 7, 6, 7, 3),
 )  # fmt: skip
 BY_ID = {c.id: c for c in CAUSES}
@@ -53,10 +65,10 @@ BY_ID = {c.id: c for c in CAUSES}
 SURROUNDINGS: dict[str, dict[str, float]] = {
     "wet": {"stuck": 2, "terminal": 1.5, "earth": 2, "tracking": 1.5, "bearing": 1.3, "spring": 1.5},
     "salt": {"stuck": 2, "terminal": 2, "earth": 2, "spring": 2, "dirty": 1.5, "cable": 1.5},
-    "dusty": {"stuck": 1.5, "worn": 1.5, "tracking": 2, "switch": 1.3},
-    "oily": {"dirty": 2, "stuck": 1.5, "tracking": 1.5},
-    "hot": {"cutout": 2, "short": 1.5, "field": 1.5, "spring": 1.3},
-    "vibrating": {"lead": 2, "rough": 1.5, "terminal": 1.5, "bearing": 1.3},
+    "dusty": {"stuck": 1.5, "worn": 1.5, "tracking": 2, "switch": 1.3, "cooling": 2},
+    "oily": {"dirty": 2, "stuck": 1.5, "tracking": 1.5, "contamination": 3},
+    "hot": {"cutout": 2, "cutout-inside": 2, "cooling": 1.5, "short": 1.5, "field": 1.5, "spring": 1.3},
+    "vibrating": {"imbalance": 2, "lead": 2, "rough": 1.5, "terminal": 1.5, "bearing": 1.3},
     "idle": {"stuck": 3, "dirty": 2, "spring": 1.5, "residual": 2},
     "outdoor": {"terminal": 1.5, "stuck": 1.3, "earth": 1.3},
 }

@@ -10,11 +10,14 @@ from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.causes import Cause, base_rates
 from norvash.core.diagnosis.checks import CHECKS, STATES, Check
 from norvash.core.diagnosis.signs import BY_ID as SIGNS
-from norvash.core.diagnosis.signs import NOT_SO, offered
+from norvash.core.diagnosis.signs import NOT_SO, Answer, offered
 from norvash.core.rules.book import MotorRules
+from norvash.core.rules.diagnosis import STRENGTH
 from norvash.errors import InputError
 
 _CERTAIN = 0.97
+# How often somebody knows what a sign that may stay unknown asks for.
+_KNOWN = 0.7
 
 
 @dataclass(frozen=True, slots=True)
@@ -85,24 +88,36 @@ class Situation:
 
 
 def strengths(rules: MotorRules) -> tuple[float, ...]:
-    """Return what a sign's strengths mean: neutral chance, then how many times it for weak, clear and strong signs.
+    """Return what a sign's strengths mean: neutral chance, then how many times it for weak, clear, strong signs and those that explain alone.
 
-    Source: rules diagnosis.neutral, diagnosis.weak, diagnosis.for, diagnosis.strong
+    The last is the neutral chance of what explains alone. Source: rules diagnosis.*
     """
-    return tuple(rules[k] for k in ("diagnosis.neutral", "diagnosis.weak", "diagnosis.for", "diagnosis.strong"))
+    ids = ("neutral", "weak", "for", "strong", "alone", "alone-neutral")
+    return tuple(rules[STRENGTH.of(i)] for i in ids)
 
 
 @lru_cache(maxsize=512)
 def likelihoods(sign_id: str, means: tuple[float, ...]) -> dict[str, dict[str, float]]:
-    """Return the chance of every answer of a sign under every cause; for each cause they sum to 1 with “not so”."""
+    """Return the chance of every answer of a sign under every cause; for each cause they sum to 1 with “not so”.
+
+    Where one answer always holds they share the whole; where nobody may know, “not so” has one chance under every cause.
+    """
+    sign = SIGNS[sign_id]
     table: dict[str, dict[str, float]] = {}
     for cause_id in CAUSES:
-        made = {a.id: means[0] * _times(a.weights.get(cause_id, 0), means) for a in SIGNS[sign_id].answers}
+        made = {a.id: _usual(a, means) * _times(a.weights.get(cause_id, 0), means) for a in sign.answers}
         total = sum(made.values())
-        if total > _CERTAIN:
-            made = {k: v * _CERTAIN / total for k, v in made.items()}
-        table[cause_id] = {**made, NOT_SO: 1 - sum(made.values())}
+        share = 1.0 if not sign.not_so else _KNOWN if sign.silent else min(total, _CERTAIN)
+        made = {k: v * share / total for k, v in made.items()}
+        table[cause_id] = {**made, NOT_SO: 1 - share} if sign.not_so else made
     return table
+
+
+def _usual(answer: Answer, means: tuple[float, ...]) -> float:
+    """Return the chance of an answer under a cause that it does not speak of."""
+    if answer.usual is not None:
+        return answer.usual
+    return means[-1] if answer.alone else means[0]
 
 
 def _times(weight: int, means: tuple[float, ...]) -> float:
@@ -155,7 +170,7 @@ def _diagnosis(
 def _checked(sign_id: str, answer: str) -> str:
     if sign_id not in SIGNS:
         raise InputError(f"“{sign_id}” is no sign.", "Use one of " + ", ".join(SIGNS) + ".", "seen")
-    known = (*(a.id for a in SIGNS[sign_id].answers), NOT_SO)
+    known = SIGNS[sign_id].known
     if answer not in known:
         raise InputError(f"“{answer}” is no answer to {sign_id}.", "Use one of " + ", ".join(known) + ".", "seen")
     return answer
@@ -184,7 +199,7 @@ def expected_drop(
     open_signs = [SIGNS[s] for s in check.signs if s not in given and offered(SIGNS[s], motor_class)]
     tables = [likelihoods(s.id, means) for s in open_signs]
     after = 0.0
-    for shown in product(*([*(a.id for a in s.answers), NOT_SO] for s in open_signs)):
+    for shown in product(*(s.known for s in open_signs)):
         joint = {c: p * prod(t[c][a] for t, a in zip(tables, shown, strict=True)) for c, p in chances.items()}
         weight = sum(joint.values())
         if weight > 0:

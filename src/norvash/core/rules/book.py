@@ -7,6 +7,7 @@ from types import MappingProxyType
 
 from norvash.errors import InputError, NotFound
 
+GEARED = "geared starter"
 CLASSES = ("appliance", "tool", "starter", "industrial", "traction", "generator")
 
 
@@ -23,9 +24,9 @@ class Rule:
     high: float = 1e6
     by_class: Mapping[str, float] = field(default_factory=lambda: MappingProxyType({}))
 
-    def default_for(self, motor_class: str | None) -> float:
-        """Return the shipped figure for a class of machine, in the rule's unit."""
-        return self.by_class.get(motor_class or "", self.default)
+    def default_for(self, motor_class: str | None, variant: str = "") -> float:
+        """Return the shipped figure for a class of machine, or a variant of it, in the rule's unit."""
+        return self.by_class.get(variant, self.by_class.get(motor_class or "", self.default))
 
 
 @dataclass(frozen=True, slots=True)
@@ -128,7 +129,7 @@ class Rulebook:
         self.overrides = {(o.rule_id, o.scope, o.scope_id): o for o in overrides}
         self._ruled = {o.rule_id for o in self.overrides.values()}
         self._single = {o.scope_id for o in self.overrides.values() if o.scope in ("type", "motor")}
-        self._known: dict[tuple[str | None, str, str], dict[str, Figure]] = {}
+        self._known: dict[tuple[str | None, str, str, str], dict[str, Figure]] = {}
 
     def rule(self, rule_id: str) -> Rule:
         """Return the rule with this id.
@@ -142,14 +143,17 @@ class Rulebook:
                 f"The rulebook has no rule “{rule_id}”.", "Open the rulebook and pick one from its list."
             ) from None
 
-    def figure(self, rule_id: str, motor_class: str | None = None, type_id: str = "", motor_id: str = "") -> Figure:
+    def figure(
+        self, rule_id: str, motor_class: str | None = None, type_id: str = "", motor_id: str = "", variant: str = ""
+    ) -> Figure:
         """Return the figure that applies, with its basis in words."""
         rule = self.rule(rule_id)
         found, words = self._override(rule_id, motor_class, type_id, motor_id)
         if found is not None:
             return Figure(rule.id, rule.words, found.value, rule.unit, f"{words}, {found.person}, {found.day}")
-        basis = f"default for class {motor_class}" if (motor_class or "") in rule.by_class else "default"
-        return Figure(rule.id, rule.words, rule.default_for(motor_class), rule.unit, basis)
+        known = next((name for name in (variant, motor_class or "") if name in rule.by_class), "")
+        basis = f"default for {'' if known == variant else 'class '}{known}" if known else "default"
+        return Figure(rule.id, rule.words, rule.default_for(motor_class, variant), rule.unit, basis)
 
     def choice(self, school_id: str, motor_class: str | None = None, type_id: str = "", motor_id: str = "") -> Choice:
         """Return the school that applies, with its basis in words; one that the class refuses does not.
@@ -189,10 +193,10 @@ class Rulebook:
                 return found, words
         return None, ""
 
-    def known_for(self, motor_class: str | None, type_id: str, motor_id: str) -> dict[str, Figure]:
+    def known_for(self, motor_class: str | None, type_id: str, motor_id: str, variant: str) -> dict[str, Figure]:
         """Return the figures asked for so far, shared by all motors of a class for which nothing of their own is set."""
         own = tuple(i if i in self._single else "" for i in (type_id, motor_id))
-        return self._known.setdefault((motor_class, own[0], own[1]), {})
+        return self._known.setdefault((motor_class, own[0], own[1], variant), {})
 
     def check(self, rule_id: str, value: float) -> None:
         """Refuse a figure that the rule cannot have.
@@ -210,21 +214,27 @@ class Rulebook:
 
 @dataclass(frozen=True)
 class MotorRules:
-    """The rulebook as it applies to one motor: figures by id, and which of them were asked for."""
+    """The rulebook as it applies to one motor: figures by id, and which of them were asked for.
+
+    `variant` is a kind of machine inside its class whose defaults differ: a starter with a gear reduction.
+    """
 
     book: Rulebook
     motor_class: str | None = None
     type_id: str = ""
     motor_id: str = ""
+    variant: str = ""
 
     @cached_property
     def _known(self) -> dict[str, Figure]:
-        return self.book.known_for(self.motor_class, self.type_id, self.motor_id)
+        return self.book.known_for(self.motor_class, self.type_id, self.motor_id, self.variant)
 
     def figure(self, rule_id: str) -> Figure:
         """Return the figure in force with its basis."""
         if rule_id not in self._known:
-            self._known[rule_id] = self.book.figure(rule_id, self.motor_class, self.type_id, self.motor_id)
+            self._known[rule_id] = self.book.figure(
+                rule_id, self.motor_class, self.type_id, self.motor_id, self.variant
+            )
         return self._known[rule_id]
 
     def choice(self, school_id: str) -> Choice:

@@ -1,9 +1,13 @@
 """Rules about brush length: stages, limits, sets and the straight line."""
 
+from types import MappingProxyType
+
 from norvash.core.rules.book import Family, Rule
 
 _TRADE = "trade practice; the maker's figure comes first"
 _HOUSE = "set by this rulebook, to be changed by the site"
+
+_ESTIMATE = MappingProxyType({"starter": 0.58, "industrial": 0.45, "traction": 0.45})
 
 STAGE = Family("stage.{}", ("watch", "plan", "change", "stop"))
 STAGES = (
@@ -18,7 +22,7 @@ LIMITS = (
     Rule("limit.spring", "length kept before the spring ends its travel or its force", "mm", 1.0, _TRADE, 0, 20),
     Rule("limit.spring-share", "least spring force, share of the nominal", "", 0.80, _TRADE, 0.1, 1),
     Rule("limit.guidance", "share of the thickness that must stay in the holder", "", 2 / 3, _TRADE, 0, 2),
-    Rule("limit.estimate-share", "estimated limit, share of the new length", "", 1 / 3, _HOUSE, 0, 0.9),
+    Rule("limit.estimate-share", "estimated limit, share of the new length", "", 1 / 3, _HOUSE, 0, 0.9, _ESTIMATE),
     Rule("limit.estimate-least", "estimated limit, at least", "mm", 4.0, _HOUSE, 0, 50),
     Rule(
         "when.share",
@@ -29,7 +33,7 @@ LIMITS = (
         0.05,
         0.9,
     ),
-    Rule("limit.estimate-most", "estimated limit, at most this share of the new length", "", 0.5, _HOUSE, 0, 0.9),
+    Rule("limit.estimate-most", "estimated limit, at most this share of the new length", "", 0.65, _HOUSE, 0, 0.9),
 )
 SETS = (
     Rule("new.tolerance", "tolerance of a new brush's length, plus or minus", "mm", 0.2, _TRADE, 0, 5),

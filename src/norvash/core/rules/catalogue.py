@@ -8,6 +8,7 @@ from norvash.core.rules import (
     brushes,
     commutator,
     diagnosis,
+    fits,
     fitting,
     forecast,
     readings,
@@ -28,7 +29,8 @@ GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
     ("Use", use.RULES),
     ("Springs, current, holders", fitting.LOADING),
     ("Seating", fitting.SEATING),
-    ("Supply, taps, cables, permits", supply.RULES),
+    ("Supply, taps, terminals, permits", supply.RULES),
+    ("Cables", supply.CABLES),
     ("Bar map: patterns", commutator.PATTERN),
     ("Run-out", commutator.RUN_OUT),
     ("Bar test", commutator.BAR_TEST),
@@ -36,12 +38,14 @@ GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
     ("Slots", commutator.SLOTS),
     ("Insulation and windings", windings.RULES),
     ("Bearings, bushes, seals", bearings.RULES),
+    ("Fits by size", fits.RULES),
     ("Finding causes", diagnosis.RULES),
 )
 RULES = MappingProxyType({rule.id: rule for _, group in GROUPS for rule in group})
 
 FAMILIES: tuple[Family, ...] = (brushes.STAGE, fitting.DENSITY_LOW, fitting.DENSITY_HIGH, fitting.CONTACT_DROP,
-                                 readings.INSTRUMENT, windings.INSULATION)  # fmt: skip
+                                 readings.INSTRUMENT, fits.FIT_LOW, fits.FIT_HIGH, diagnosis.STRENGTH,
+                                 supply.CABLE, supply.IN_AIR, supply.TOGETHER)  # fmt: skip
 SCHOOLS_BY_ID = MappingProxyType({school.id: school for school in SCHOOLS})
 
 

@@ -11,7 +11,8 @@ _ESTIMATE = "estimate, to be replaced by the grade's data sheet"
 _PRESSURE = {
     "appliance": (25, 50),
     "tool": (30, 60),
-    "starter": (40, 110),
+    "starter": (50, 150),
+    "geared starter": (80, 290),
     "industrial": (17, 35),
     "traction": (30, 50),
     "generator": (17, 40),
@@ -76,8 +77,13 @@ LOADING = (
         Rule(CONTACT_DROP.of(grade), f"contact drop of a pair, {grade}", "V", drop, source, 0, 10)
         for grade, (drop, source) in _DROP.items()
     ),
+    Rule("fit.small", "size of a brush under which the clearances of small ones hold", "mm", 8.0, _TRADE, 0, 500),
+    Rule("fit.large", "size of a brush over which the clearance of large ones holds", "mm", 32.0, _TRADE, 0, 500),
+    Rule("fit.clearance-least-small", "clearance of a small brush in its box, at least", "mm", 0.04, _TRADE, 0, 2),
+    Rule("fit.clearance-most-small", "clearance of a small brush in its box, at most", "mm", 0.20, _TRADE, 0, 5),
     Rule("fit.clearance-least", "clearance between brush and box, at least", "mm", 0.05, _TRADE, 0, 2),
     Rule("fit.clearance-most", "clearance between brush and box, at most", "mm", 0.30, _TRADE, 0, 5),
+    Rule("fit.clearance-most-large", "clearance of a large brush in its box, at most", "mm", 0.36, _TRADE, 0, 5),
     Rule("fit.dressing", "carbon that may be dressed off a section, in all", "mm", 0.1, _TRADE, 0, 2),
     Rule(
         "gap.low",

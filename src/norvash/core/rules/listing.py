@@ -3,7 +3,6 @@
 from norvash.core.rules.book import Rule
 from norvash.core.rules.catalogue import GROUPS
 from norvash.core.rules.schools import SCHOOLS
-from norvash.core.words import figure_words
 
 _HEAD = """# Rules
 
@@ -31,6 +30,11 @@ def listing() -> str:
     return "".join(parts)
 
 
+def _figure(value: float) -> str:
+    """Return a figure as the code holds it."""
+    return f"{value:.10g}"
+
+
 def _row(rule: Rule) -> str:
-    by_class = ", ".join(f"{c} {v:g}" for c, v in rule.by_class.items())
-    return f"| {rule.id} | {rule.words} | {figure_words(rule.default)} | {rule.unit} | {by_class} | {rule.source} |\n"
+    by_class = ", ".join(f"{c} {_figure(v)}" for c, v in rule.by_class.items())
+    return f"| {rule.id} | {rule.words} | {_figure(rule.default)} | {rule.unit} | {by_class} | {rule.source} |\n"

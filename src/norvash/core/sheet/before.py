@@ -2,12 +2,16 @@
 
 from dataclasses import dataclass
 
+from norvash.core.cables import drop_allowed_v
+from norvash.core.edges import over, under, within
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.supply import Battery, Ladder, drop_allowed_v, judge_battery, speed_ladder
+from norvash.core.sheet.voices import terminals_of
+from norvash.core.supply import Battery, Ladder, judge_battery, speed_ladder
 from norvash.errors import InputError
 
 _USUAL_BATTERY_V = 12.0
+_NOTHING = 0.02
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,6 +52,7 @@ def judge_before(sheet: Sheet, rules: MotorRules) -> Before:
     battery = _battery(sheet, rules, judged, signs)
     _terminals(sheet, rules, judged, signs)
     _amps(sheet, rules, judged, signs)
+    _volts_by_current(signs)
     return Before(tuple(judged), ladder, battery, signs)
 
 
@@ -60,10 +65,12 @@ def _supply(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[s
         judged.append(Judged(f"{volts:g} V at the terminals; the plate's voltage is not known.", volts > 1, ()))
         return
     share = volts / rated
-    signs["volts"] = "missing" if share < rules["taps.dead"] else "no" if share < rules["supply.low"] else "right"
-    words = {"missing": "missing: look upstream", "no": "low: measure the drops and the supply under load",
-             "right": "high: look at the supply" if share > rules["supply.high"] else "right"}[signs["volts"]]  # fmt: skip
-    right = rules["supply.low"] <= share <= rules["supply.high"]
+    signs["volts"] = (
+        "missing" if under(share, rules["taps.dead"]) else "low" if under(share, rules["supply.low"]) else "right"
+    )
+    words = {"missing": "missing: look upstream", "low": "low: measure the drops and the supply under load",
+             "right": "high: look at the supply" if over(share, rules["supply.high"]) else "right"}[signs["volts"]]  # fmt: skip
+    right = within(rules["supply.low"], share, rules["supply.high"])
     judged.append(Judged(f"{volts:g} V at the terminals, {share:.0%} of the plate's {rated:g} V: {words}.", right, ("supply.low", "supply.high")))  # fmt: skip
 
 
@@ -87,7 +94,7 @@ def _drops(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[st
         if volts is None:
             continue
         most, rule = (rules["drop.joint"], "drop.joint") if name == "joint-v" else (allowed, "drop.side")
-        fine = volts <= most + 1e-9
+        fine = not over(volts, most)
         bad = bad or not fine
         advice = "right" if fine else "clean and tighten the joints there, then the cable"
         judged.append(Judged(f"{words} drops {volts:g} V, allowed {most:g} V: {advice}.", fine, (rule,)))
@@ -109,20 +116,21 @@ def _battery(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[
     if found.cranking_ok is not None:
         signs["cranking"] = "no" if found.cranking_ok else "yes"
     words = found.advice + (f"; inner resistance {found.inner_mohm:.1f} mΩ" if found.inner_mohm is not None else "")
-    judged.append(Judged(f"Battery: {words}.", found.rest_ok is not False and found.cranking_ok is not False, ("battery.rest", "battery.cranking", "battery.cold")))  # fmt: skip
+    judged.append(Judged(f"Battery: {words}.", found.rest_ok is not False and found.cranking_ok is not False and not (cranking is not None and found.cranking_ok is None), ("battery.rest", "battery.cranking", "battery.cranking-zero", "battery.fall")))  # fmt: skip
     return found
 
 
 def _terminals(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str, str]) -> None:
-    for name, unit, rule in (("terminal-ohm", "Ω", "terminal.ohm"), ("terminal-v", "V", "terminal.volt")):
-        value = sheet.number_of(name)
-        if value is None:
-            continue
-        fine = value <= rules[rule] + 1e-9
-        signs["terminal-bad"] = "no" if fine and signs.get("terminal-bad") != "yes" else "yes"
-        advice = "right" if fine else "clean, retension, test again; a bad contact alone stops a motor"
+    for found in terminals_of(sheet, rules):
+        if found.right is not None:
+            signs["terminal-bad"] = "no" if found.right and signs.get("terminal-bad") != "yes" else "yes"
+        allowed = "" if found.limit is None else f", allowed {found.limit:.3g} {found.unit}"
         judged.append(
-            Judged(f"Worst terminal {value:g} {unit}, allowed {rules[rule]:g} {unit}: {advice}.", fine, (rule,))
+            Judged(
+                f"Worst terminal {found.value:g} {found.unit}{allowed}: {found.words}.",
+                found.right is True,
+                found.rules,
+            )
         )
 
 
@@ -135,8 +143,16 @@ def _amps(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str
         return
     off = amps / usual - 1 if usual else 0.0
     band = rules["amps.band"]
-    signs["amps"] = "none" if amps < 0.02 * usual else "low" if off < -band else "high" if off > band else "no"
+    signs["amps"] = (
+        "none" if under(amps, _NOTHING * usual) else "low" if under(off, -band) else "high" if over(off, band) else "no"
+    )
     words = {"none": "none: the circuit through the brushes is open", "low": "low: think of contact", "high": "high: think of drag or shorted turns", "no": "as usual"}[signs["amps"]]  # fmt: skip
     judged.append(
         Judged(f"{amps:g} A without load, usual {usual:g} A: {words}.", signs["amps"] == "no", ("amps.band",))
     )
+
+
+def _volts_by_current(signs: dict[str, str]) -> None:
+    """Say of low volts whether much or little current goes with them, where that was measured; it then counts once, not twice."""
+    if signs.get("volts") == "low" and signs.get("amps") in ("none", "low", "high"):
+        signs["volts"] = "low-high" if signs.pop("amps") == "high" else "low-low"

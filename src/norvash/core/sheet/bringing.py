@@ -31,7 +31,9 @@ _FOR_CAUSE: dict[str, tuple[str, str]] = {
     "rough": ("tool", "dial gauge with stand"), "open-coil": ("tool", "current source and millivoltmeter for the bar test"), "short": ("tool", "growler or bar tester"),
     "earth": ("tool", "insulation tester"), "tracking": ("tool", "insulation tester, warm dry air"), "field": ("tool", "low-ohm meter"),
     "residual": ("tool", "battery for flashing the field"), "magnet": ("tool", "wedges of wood, non-magnetic tools"), "bearing": ("part", "bearings, puller, press sleeve"),
-    "load": ("part", "belt, pinion or coupling of its kind"),
+    "load": ("part", "pinion, gear or coupling of its kind"), "belt": ("part", "belt of its kind"), "cutout-inside": ("part", "thermal cut-out of its rating"),
+    "regulator": ("part", "regulator of its kind, voltmeter"), "neutral": ("tool", "millivoltmeter, paper tape for the arms"), "contamination": ("part", "brush set"),
+    "cooling": ("part", "fan of its kind, soft brush"), "imbalance": ("tool", "vibration meter, dial gauge with stand"),
 }  # fmt: skip
 _MOST = 4
 
@@ -44,7 +46,7 @@ def what_to_bring(facts: Facts, found: Findings, cause: Diagnosis | None, rules:
         Item("tool", "vacuum with fine filter, soft brush", "carbon dust"),
         Item("protection", "eye protection, dust mask", "springs and dust"),
     ]
-    if facts.figures.word("capacitors") == "yes":
+    if facts.capacitors:
         made.append(Item("tool", "discharge resistor with insulated probes", "capacitors in its circuit"))
     mass = facts.figures.number("mass_kg")
     if mass is not None and mass > rules["lift.person"]:

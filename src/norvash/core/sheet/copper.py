@@ -4,12 +4,13 @@ from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field, replace
 from typing import TypeVar
 
-from norvash.core.commutator.bar_testing import BarTested, judge_bar_test
+from norvash.core.commutator.bar_testing import BarTested, Taken, judge_bar_test
 from norvash.core.commutator.bars import BURNS, LEAST_BARS, MOST_BARS, having, read_map
 from norvash.core.commutator.map_says import MapRead, Wound, read_bar_map
-from norvash.core.commutator.run_out import RunOut, judge_run_out
+from norvash.core.commutator.run_out import RunOut, Turned, judge_run_out
 from norvash.core.commutator.skim import Copper, Plan, plan_cut, way_of
 from norvash.core.commutator.surface import Work, least_work
+from norvash.core.edges import over, under
 from norvash.core.loading import bars_covered
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
@@ -40,7 +41,20 @@ class CopperNow:
     @property
     def needs_bar_test(self) -> str:
         """Return why the bar test must come before any machining, empty where it was made or need not be."""
-        return self.read.bar_test if self.read is not None and self.tested is None else ""
+        proven = self.tested is not None and self.tested.even is self.tested.release
+        return self.read.bar_test if self.read is not None and not proven else ""
+
+
+def read_after_cut(sheet: Sheet) -> bool:
+    """Tell whether the run-out was read again after the cut that is recorded."""
+    done, read = sheet.given("cut-done"), sheet.given("run-out")
+    return done is not None and read is not None and read.at > done.at
+
+
+def brushes_lifted(sheet: Sheet) -> bool | None:
+    """Tell whether the brushes were lifted for the bar test, None where nobody says; of an armature that is out they are."""
+    said = sheet.word("bar-test-lifted")
+    return said == "yes" if said else True if sheet.word("state") == "stripped" else None
 
 
 def _count(facts: Facts, name: str) -> int | None:
@@ -74,7 +88,12 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
     def run_out() -> RunOut | None:
         rpm = facts.figures.number("rated_rpm")
         _count_readings(len(readings), wound)
-        return judge_run_out(readings, per_bar, diameter, rpm, rules) if readings else None
+        if not readings:
+            return None
+        turned = Turned(
+            diameter, rpm, sheet.word("run-out-on"), sheet.number_of("run-out-step"), after_cut=read_after_cut(sheet)
+        )
+        return judge_run_out(readings, per_bar, turned, rules)
 
     def bar_test() -> BarTested | None:
         tests = sheet.column("bar-test")
@@ -83,15 +102,18 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
         if wound is None:
             raise InputError("The number of bars is not known.", "Give it under Figures on the motor's page.", "bars")
         noise = sheet.number_of("bar-test-noise")
-        return judge_bar_test(tests, wound.armature, _DEFAULT_NOISE if noise is None else noise, rules,
-                              fine=facts.motor_class == "industrial" and sheet.word("bar-test-how") == "drop")  # fmt: skip
+        fine = facts.motor_class == "industrial" and sheet.word("bar-test-how") == "drop"
+        fed = sheet.word("bar-test-fed") or "unknown"
+        taken = Taken(_DEFAULT_NOISE if noise is None else noise, fed, brushes_lifted(sheet), fine)
+        return judge_bar_test(tests, replace(wound.armature, turns=_count(facts, "coil_turns")), taken, rules)
 
     turned = _tried("run-out", run_out, trouble)
     tested = _tried("bar-test", bar_test, trouble)
     loose = bool(having(shown, "loose"))
     plan = _tried("cut", lambda: plan_of(sheet, turned, rules, loose=loose), trouble)
     seen = _signs(sheet, shown, turned, plan)
-    if (read is not None and read.bar_test and tested is None) or (tested is not None and not tested.release):
+    held = sheet.has("seen.commutator.two-bars") or (read is not None and bool(read.bar_test))
+    if (held and not (tested is not None and tested.release)) or (tested is not None and not tested.even):
         seen.add("fault")
     looked = (
         bool(shown) or any(f.startswith("seen.commutator") for f, _ in sheet.entries) or sheet.has("sound.commutator")
@@ -144,7 +166,7 @@ def copper_of(sheet: Sheet, found: RunOut | None, *, loose: bool = False) -> Cop
     return Copper(
         diameter=diameter, least=figures.stated("commutator_d_min_mm"), new=figures.stated("commutator_d_mm"), groove=max(groove, sheet.number_of("step") or 0.0),
         pit=sheet.number_of("pit") or 0.0, tir=found.tir_mm if found is not None else 0.0, slot_depth=sheet.number_of("slot-depth"),
-        slot_width=figures.stated("slot_width_mm"), flush=undercut == 0, track=figures.stated("track_mm"), gap=figures.stated("holder_gap_mm"), loose=loose,
+        slot_width=figures.stated("slot_width_mm"), slot_target=undercut or None, flush=undercut == 0, track=figures.stated("track_mm"), gap=figures.stated("holder_gap_mm"), span=figures.stated("bearing_span_mm"), shaft=figures.stated("shaft_d_mm"), loose=loose,
     )  # fmt: skip
 
 
@@ -171,10 +193,11 @@ def plan_of(sheet: Sheet, found: RunOut | None, rules: MotorRules, *, loose: boo
 def _signs(sheet: Sheet, shown: Mapping[int, frozenset[str]], turned: RunOut | None, plan: Plan | None) -> set[str]:
     """Return what the surface shows in the words of the table of works."""
     table = {
-        "loose": bool(having(shown, "loose")), "raised": bool(having(shown, "raised")), "groove": bool(having(shown, "grooved")) or bool(plan and plan.copper.groove > 0),
+        "loose": bool(having(shown, "loose")) or sheet.has("seen.commutator.raised"), "mica": bool(having(shown, "high-mica")) or sheet.has("seen.commutator.mica"),
+        "fault": any(sheet.has(f"seen.commutator.{x}") for x in ("open", "short", "riser")) or sheet.word("growler") == "fail", "raised": bool(having(shown, "raised")), "groove": bool(having(shown, "grooved")) or bool(plan and plan.copper.groove > 0),
         "pitted": bool(having(shown, "pitted")) or bool(plan and plan.copper.pit > 0), "flat": bool(having(shown, "flat")), "step": bool(sheet.number_of("step")),
-        "drag": bool(having(shown, "drag")), "tir-over": turned is not None and turned.over and turned.cause != "set-up", "black": sheet.has("seen.commutator.black") or bool(having(shown, *BURNS)),
-        "burnt-all": sheet.has("seen.commutator.burnt") or len(having(shown, *BURNS)) > _MANY * max(shown, default=0), "under-least": plan is not None and plan.copper.diameter < plan.least - 1e-9,
+        "drag": bool(having(shown, "drag")), "tir-over": turned is not None and turned.over and turned.cause not in ("set-up", "off centre"), "black": sheet.has("seen.commutator.black") or bool(having(shown, *BURNS)),
+        "burnt-all": sheet.has("seen.commutator.burnt") or over(len(having(shown, *BURNS)), _MANY * max(shown, default=0)), "under-least": plan is not None and under(plan.copper.diameter, plan.least),
         "rough": sheet.has("seen.commutator.rough"), "dirt": bool(having(shown, "dirty-slot")) or sheet.has("seen.commutator.slots"),
     }  # fmt: skip
     return {name for name, there in table.items() if there}

@@ -4,6 +4,7 @@ from collections.abc import Mapping
 from math import pi
 
 from norvash.core.commutator.after_cut import Change
+from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.copper import copper_now
 from norvash.core.sheet.given import Given
@@ -27,7 +28,7 @@ def cut_record(sheet: Sheet, after_mm: float, rules: MotorRules) -> dict[str, st
         raise InputError(problem, "Enter the diameter of track or shoulder, then the diameter after the cut.", "value")
     copper = now.plan.copper
     track = copper.diameter - 2 * copper.groove
-    if not _LEAST_LEFT * copper.diameter < after_mm <= track + 1e-9:
+    if after_mm <= _LEAST_LEFT * copper.diameter or over(after_mm, track):
         raise InputError(f"{after_mm:g} mm after a cut of {track:.2f} mm cannot be.", "Give the diameter as measured after the cut; it is a diameter, not a depth.", "value")  # fmt: skip
     radial, sunk = (copper.diameter - after_mm) / 2, (track - after_mm) / 2
     earlier = sheet.given("cut-done")

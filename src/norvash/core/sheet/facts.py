@@ -2,7 +2,9 @@
 
 from dataclasses import dataclass
 
-from norvash.core.figures import Figures, speed_taps
+from norvash.core.classes import HEAVY
+from norvash.core.figure_tables import speed_taps
+from norvash.core.figures import Figures
 from norvash.core.positions import PositionPlan
 
 _SURROUNDINGS = {"mostly idle": "idle"}
@@ -27,14 +29,54 @@ class Facts:
         return self.construction == "permanent-magnet"
 
     @property
+    def series(self) -> bool:
+        """Tell whether it has a series field; an industrial or traction motor of which nobody states otherwise counts as one."""
+        if self.motor_class in ("industrial", "traction") and not self.figures.stated_word("construction"):
+            return True
+        return self.construction in ("series", "universal")
+
+    @property
+    def built_in(self) -> bool:
+        """Tell whether it idles by design, with its own fan and gear, in a machine that it is built into."""
+        return self.motor_class in ("appliance", "tool")
+
+    @property
     def runs_away(self) -> bool:
-        """Tell whether it overspeeds when it runs without load at full voltage."""
-        return self.construction in ("series", "universal", "compound")
+        """Tell whether it overspeeds without load at full voltage: a series motor out of its machine that is no starter in a short burst."""
+        return self.series and not self.built_in and self.motor_class != "starter"
 
     @property
     def may_run_free(self) -> bool:
-        """Tell whether it may run without load at all; a series motor runs away, but for the short burst of a starter."""
-        return self.construction != "series" or self.motor_class == "starter"
+        """Tell whether it may run without load at the voltage of its plate, a starter in short bursts."""
+        return not self.runs_away
+
+    @property
+    def carries(self) -> bool:
+        """Tell whether its record says that it hangs a load or carries people."""
+        return self.figures.word("hangs_load") == "yes"
+
+    @property
+    def may_carry(self) -> bool:
+        """Tell whether it carries people or loads, as industrial and traction machines do until its record says otherwise."""
+        return self.carries or (self.motor_class in HEAVY and self.figures.word("hangs_load") != "no")
+
+    @property
+    def earthed(self) -> bool:
+        """Tell whether it has a protective earth by design; where nobody says, it is looked for."""
+        return self.figures.word("protection") not in ("double insulated", "extra-low voltage")
+
+    @property
+    def capacitors(self) -> bool:
+        """Tell whether there are capacitors in its circuit: in appliances, traction and driven machines until told otherwise."""
+        said = self.figures.word("capacitors")
+        return said == "yes" or (not said and self.motor_class in ("appliance", "traction", "industrial"))
+
+    @property
+    def to_part(self) -> tuple[str, ...]:
+        """Return what must be ticked before its insulation is judged: what leads to the case or round the winding."""
+        earthed = ("parted-brushes", "parted-field") if self.motor_class in ("starter", "generator") else ()
+        solenoid = ("parted-solenoid",) if self.motor_class == "starter" else ()
+        return (*earthed, *solenoid, *(("parted-capacitors",) if self.capacitors else ()))
 
     @property
     def taps(self) -> tuple[float, ...]:

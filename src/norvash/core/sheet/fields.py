@@ -1,7 +1,11 @@
 """Everything that a bench sheet can hold: one field for each thing that is entered, by stage."""
 
+from collections.abc import Callable
+from functools import partial
+
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
-from norvash.core.diagnosis.signs import NOT_SO, SIGNS, offered
+from norvash.core.diagnosis.signs import NOT_SO, SIGNS, Sign, offered
+from norvash.core.edges import over
 from norvash.core.part_findings import COMPONENTS, PARTS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet import part_fields
@@ -27,15 +31,16 @@ _CALL = (
 _BEFORE = (
     quantity("supply-v", "before", "Supply", "Supply at its terminals", "voltage", needs="permit", high=50000, hint="under load where that is safe"),
     quantity("tap-v", "before", "Speed settings", "Setting", "voltage", needs="permit", per="tap", high=50000),
-    quantity("drop-supply-v", "before", "Drops at working current", "Supply side", "voltage", classes=("starter", "traction", "generator"), high=50),
-    quantity("drop-return-v", "before", "Drops at working current", "Return side", "voltage", classes=("starter", "traction", "generator"), high=50),
-    quantity("joint-v", "before", "Drops at working current", "Worst joint", "voltage", high=50),
+    quantity("drop-supply-v", "before", "Drops at working current", "Supply side", "voltage", needs="permit", classes=("starter", "traction", "generator"), high=50),
+    quantity("drop-return-v", "before", "Drops at working current", "Return side", "voltage", needs="permit", classes=("starter", "traction", "generator"), high=50),
+    quantity("joint-v", "before", "Drops at working current", "Worst joint", "voltage", needs="permit", high=50),
     quantity("rest-v", "before", "Battery", "At rest", "voltage", classes=("starter", "traction", "generator"), high=1000),
-    quantity("cranking-v", "before", "Battery", "While cranking", "voltage", classes=("starter",), high=1000),
-    quantity("cranking-a", "before", "Battery", "Current while cranking", "current", classes=("starter",), high=50000),
+    quantity("cranking-v", "before", "Battery", "While cranking", "voltage", needs="permit", classes=("starter",), high=1000),
+    quantity("cranking-a", "before", "Battery", "Current while cranking", "current", needs="permit", classes=("starter",), high=50000),
     quantity("battery-c", "before", "Battery", "Its temperature", "temperature", classes=("starter",), low=-60, high=80),
     quantity("terminal-ohm", "before", "Terminals", "Worst terminal, dead", "resistance", high=1000, hint="meter leads taken off"),
-    quantity("terminal-v", "before", "Terminals", "Worst terminal, at working current", "voltage", high=50),
+    quantity("terminal-step", "before", "Terminals", "Finest step of the meter", "resistance", high=1000, hint="leads zeroed first"),
+    quantity("terminal-v", "before", "Terminals", "Worst terminal, at working current", "voltage", needs="permit", high=50),
     quantity("noload-rpm", "before", "Current", "Speed without load", "speed", needs="permit", high=1e5),
     quantity("noload-a", "before", "Current", "Without load, at the voltage allowed", "current", needs="permit", high=50000),
     SheetField("upstream", "before", "Outcome", "Outcome", "pick", "", (("upstream", "the fault lies before the motor: do not open it"), ("open", "go on, open the motor"))),
@@ -115,7 +120,7 @@ _SIGN = (
 )
 # Signs inside the motor follow from what is found on its parts and are not asked for a second time.
 _SIGNS = tuple(
-    SheetField(f"sign.{s.id}", s.stage, "Noticed", s.words, "pick", "", (*((a.id, a.words) for a in s.answers), (NOT_SO, s.not_so)),
+    SheetField(f"sign.{s.id}", s.stage, "Noticed", s.words, "pick", "", (*((a.id, a.words) for a in s.answers), *(((NOT_SO, s.not_so),) if s.not_so else ())),
                classes=s.classes)
     for s in SIGNS if s.stage not in INSIDE
 )  # fmt: skip
@@ -147,28 +152,42 @@ def field_of(field_id: str) -> SheetField | None:
     return None
 
 
+def _by_ohm(facts: Facts, rules: MotorRules) -> bool:
+    """Tell whether a terminal may be judged by its resistance: of no starter, and of no machine of low voltage."""
+    low = facts.rated_v is not None and not over(facts.rated_v, rules["terminal.low-voltage"])
+    return facts.motor_class != "starter" and not low
+
+
+def _is_parted(tick: str, facts: Facts, _: MotorRules) -> bool:
+    return tick in facts.to_part
+
+
+def _shows(sign: Sign, facts: Facts, _: MotorRules) -> bool:
+    return offered(sign, facts.motor_class)
+
+
 def fields_of(stage: str, facts: Facts, rules: MotorRules) -> tuple[SheetField, ...]:
     """Return the fields of a stage that are offered for this motor."""
     return tuple(f for f in FIELDS if f.stage == stage and is_offered(f, facts, rules))
 
 
-# What means nothing before the motor has a figure: a map of its bars, holders that are set after a cut.
-_NEEDS_FIGURE = {"bar-map": "bars", "holder-set": "commutator_now_mm"}
+# What is offered of some motors only, by the field: what means nothing without a figure, an earth, a part that can be lifted or a run without load.
+_OFFERED: dict[str, Callable[[Facts, MotorRules], bool]] = {
+    "tap-v": lambda facts, _: bool(facts.taps),
+    "terminal-ohm": _by_ohm,
+    "terminal-step": _by_ohm,
+    "noload-a": lambda facts, _: facts.may_run_free,
+    "noload-rpm": lambda facts, _: facts.may_run_free,
+    "earth-ohm": lambda facts, _: facts.earthed,
+    "bar-map": lambda facts, _: facts.figures.stated("bars") is not None,
+    "holder-set": lambda facts, _: facts.figures.stated("commutator_now_mm") is not None,
+    **{tick: partial(_is_parted, tick) for tick, _ in part_fields.PARTED},
+    **{f"sign.{s.id}": partial(_shows, s) for s in SIGNS},
+}
 
 
 def is_offered(field: SheetField, facts: Facts, rules: MotorRules) -> bool:
     """Tell whether a field is offered: by class, voltage, the taps there are, and what would make it run away."""
     if field.classes and facts.motor_class not in field.classes:
         return False
-    if field.id == "tap-v":
-        return bool(facts.taps)
-    if field.id in ("terminal-ohm", "terminal-v"):
-        low = (facts.rated_v or 0.0) <= rules["terminal.low-voltage"]
-        return facts.rated_v is None or low == (field.id == "terminal-v")
-    if field.id in ("noload-a", "noload-rpm"):
-        return facts.may_run_free
-    if field.id in _NEEDS_FIGURE:
-        return facts.figures.stated(_NEEDS_FIGURE[field.id]) is not None
-    if field.id.startswith("sign."):
-        return offered(next(s for s in SIGNS if f"sign.{s.id}" == field.id), facts.motor_class)
-    return True
+    return _OFFERED[field.id](facts, rules) if field.id in _OFFERED else True

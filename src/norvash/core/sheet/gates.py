@@ -71,11 +71,16 @@ _DUST = Step(
 _POWER = (
     Step("insulation", "Insulation tested, terminals tight", "people clear while it is tested, discharge afterwards"),
     Step("guards", "Guards on, it turns freely by hand, nothing loose inside", "no loose sleeves, gloves off near turning parts"),
-    Step("earth", "Protective earth joined again and measured", "an earthed plug on a two-core cord is a stop"),
     Step("clear", "People clear, stop within reach", "a short touch of power first"),
 )  # fmt: skip
+_EARTH = Step("earth", "Protective earth joined again and measured", "an earthed plug on a two-core cord is a stop")
+_NO_EARTH = Step(
+    "no-earth",
+    "No earth wire added: it has none by design",
+    "its insulation is its protection: both layers whole, none bridged",
+)
 _SERVICE = (
-    Step("whole", "All guards, covers and earth back in place", "tools and rags counted"),
+    Step("whole", "All guards and covers back in place, and earth where it has one", "tools and rags counted"),
     Step("own", "Own lock and tag taken off, users told", "nobody else takes them off"),
 )
 GATES = {"safe": "Make safe", "power": "Before power", "service": "Back to service"}
@@ -89,13 +94,11 @@ def usual_method(facts: Facts) -> str:
 def steps_of(gate: str, facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     """Return what must be done at a gate for this motor, in order. Source: rule lift.person"""
     if gate == "power":
-        return (*_POWER, *_power_cautions(facts))
+        return (*_POWER, _EARTH if facts.earthed else _NO_EARTH, *_power_cautions(facts))
     if gate == "service":
         return _SERVICE
     made = [_DEAD, _STILL, *_CLASS[facts.motor_class]]
-    if facts.figures.word("capacitors") == "yes" or (
-        facts.motor_class == "appliance" and facts.figures.word("capacitors") != "no"
-    ):
+    if facts.capacitors:
         made.append(_CAPACITORS)
     if facts.magnets:
         made.append(_MAGNETS)
@@ -111,17 +114,33 @@ def steps_of(gate: str, facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     return (*made, _DUST)
 
 
+_CLAMP = Step("clamp", "Clamped down, leads thick enough", "it jumps; bursts of 10 s at most, then two minutes to cool")
+_IDLES = Step(
+    "idle",
+    "Cutter off, guards on: a short touch, then no load at plate volts",
+    "built in with its own fan and gear it may idle; bare it may not",
+)
+_RUNS_AWAY = Step(
+    "speed",
+    "Load coupled, or a safe reduced voltage set",
+    "without load it runs away: with no data begin at a tenth of plate volts and read r/min at every step, never over a quarter, "
+    "off at rated r/min; where r/min is not measured a tenth is the end",
+)
+_FIELD = Step("field", "Shunt field at full strength first", "with its field lost it runs away")
+_NO_SHORT = Step(
+    "short", "No shorted armature: growler and bar test clear", "a shorted armature burns in seconds; it is not run"
+)
+
+
 def _power_cautions(facts: Facts) -> tuple[Step, ...]:
+    """Return what its construction asks for before power, by what it may do without load."""
+    made = []
     if facts.motor_class == "starter":
-        return (
-            Step(
-                "clamp",
-                "Clamped down, leads thick enough",
-                "it jumps; bursts of 10 s at most, then two minutes to cool",
-            ),
-        )
-    if facts.runs_away:
-        return (Step("speed", "Load coupled, or a reduced voltage set", "unloaded at full voltage it runs away"),)
-    if facts.construction == "shunt":
-        return (Step("field", "Field at full strength first", "with its field lost it runs away"),)
-    return ()
+        made.append(_CLAMP)
+    elif facts.built_in and facts.series:
+        made.append(_IDLES)
+    elif facts.runs_away:
+        made.append(_RUNS_AWAY)
+    if facts.construction in ("shunt", "compound") and not facts.runs_away:
+        made.append(_FIELD)
+    return (*made, _NO_SHORT)

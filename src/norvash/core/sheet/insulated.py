@@ -2,32 +2,36 @@
 
 import re
 from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date
 
+from norvash.core.insulation import (
+    EarthTest,
+    Insulation,
+    Polarization,
+    applies,
+    judge_insulation,
+    judge_polarization,
+    machine_of,
+    r40_megohm,
+)
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.windings import (
-    AT_40,
-    Coils,
-    Insulation,
-    Polarization,
-    bars_of_slot,
-    judge_coils,
-    judge_insulation,
-    judge_polarization,
-    least_megohm,
-    machine_of,
-    r40_megohm,
-    winding_c,
-)
+from norvash.core.windings import Coils, bars_of_slot, judge_coils, winding_c
 from norvash.errors import InputError
 
 
-def machine(sheet: Sheet, rules: MotorRules) -> str:
-    """Return how this motor's insulation is judged."""
-    return machine_of(sheet.facts.motor_class, sheet.facts.rated_v, sheet.facts.figures.word("protection"), rules)
+def tested_as(sheet: Sheet) -> EarthTest:
+    """Return what this sheet's insulation is judged by."""
+    facts = sheet.facts
+    return EarthTest(
+        facts.rated_v,
+        machine_of(facts.motor_class, facts.figures.word("protection")),
+        sheet.word("insulation-of") or "whole",
+        parted=all(sheet.has(tick) for tick in facts.to_part),
+        wet=sheet.word("insulation-dew") == "yes",
+    )
 
 
 def insulation_now(sheet: Sheet, rules: MotorRules) -> Insulation | None:
@@ -38,9 +42,18 @@ def insulation_now(sheet: Sheet, rules: MotorRules) -> Insulation | None:
     measured = sheet.number_of("insulation-mohm")
     if measured is None:
         return None
-    kind = machine(sheet, rules)
-    return judge_insulation(measured, sheet.number_of("insulation-c"), least_megohm(kind, sheet.facts.rated_v, rules), earlier_r40(sheet, rules), rules,
-                            at_40=kind in AT_40)  # fmt: skip
+    return judge_insulation(
+        measured, sheet.number_of("insulation-c"), earlier_r40(sheet, rules), tested_as(sheet), rules
+    )
+
+
+def bar_to_shaft(sheet: Sheet, rules: MotorRules) -> Insulation | None:
+    """Return the lowest insulation from a bar to the shaft, judged as that of an armature alone; None where it was not measured."""
+    measured = sheet.number_of("bar-shaft")
+    if measured is None:
+        return None
+    tested = replace(tested_as(sheet), circuit="armature", parted=True)
+    return judge_insulation(measured, sheet.number_of("insulation-c"), None, tested, rules)
 
 
 def earlier_r40(sheet: Sheet, rules: MotorRules) -> float | None:
@@ -91,7 +104,9 @@ def index_now(sheet: Sheet, rules: MotorRules) -> Polarization | None:
     one, ten = sheet.number_of("insulation-mohm"), sheet.number_of("insulation-10")
     if one is None or ten is None or one <= 0:
         return None
-    return judge_polarization(one, ten, rules)
+    facts = sheet.facts
+    told = applies(facts.figures.word("form_wound") == "yes", facts.figures.stated("rated_w"), rules)
+    return judge_polarization(one, ten, rules, told=told)
 
 
 def coils_now(sheet: Sheet, rules: MotorRules) -> Coils | None:
@@ -109,7 +124,10 @@ def heat_now(sheet: Sheet, rules: MotorRules) -> tuple[float, float | None] | No
     cold, cold_c, hot, air = (sheet.number_of(n) for n in ("cold-ohm", "cold-c", "hot-ohm", "air-c"))
     if cold is None or cold_c is None or hot is None or cold <= 0:
         return None
-    warm = winding_c(cold, cold_c, hot, rules)
+    try:
+        warm = winding_c(cold, cold_c, hot, rules)
+    except InputError:
+        return None
     return warm, None if air is None else warm - air
 
 

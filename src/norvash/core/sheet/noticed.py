@@ -3,6 +3,7 @@
 from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
 from norvash.core.diagnosis.signs import BY_ID as SIGNS
 from norvash.core.diagnosis.signs import NOT_SO
+from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.before import Before
 from norvash.core.sheet.sheet import Sheet, gate
@@ -10,34 +11,40 @@ from norvash.core.verdict import Findings
 
 # Findings that are signs: the sign and its answer.
 _SHOWS = {
-    "brush.sticky": ("held", "yes"), "brush.seized": ("held", "yes"), "brush.latched": ("held", "yes"),
+    "brush.sticky": ("held", "yes"), "brush.seized": ("held", "seized"), "brush.latched": ("held", "yes"), "face.glazed": ("glazed", "yes"),
+    "face.one-side": ("one-side", "yes"), "holder.arms": ("arms-off", "yes"),
     "spring.heat": ("spring-heat", "yes"), "spring.broken": ("spring-weak", "yes"), "spring.off": ("spring-weak", "yes"),
     "spring.far-off": ("spring-weak", "yes"), "lead.loose": ("lead-bad", "yes"), "lead.strands-25": ("lead-bad", "yes"),
     "lead.heat": ("lead-bad", "yes"), "terminal.poor": ("terminal-bad", "yes"), "terminal.measured": ("terminal-bad", "yes"),
     "clearance.loose": ("wrong-part", "yes"), "commutator.black": ("track", "black"), "commutator.two-bars": ("track", "two-bars"),
     "commutator.burnt": ("surface", "yes"), "commutator.rough": ("surface", "yes"), "commutator.raised": ("surface", "yes"),
-    "commutator.slots": ("slots", "yes"), "commutator.open": ("bars", "open"), "commutator.riser": ("bars", "open"),
+    "commutator.mica": ("mica", "yes"), "commutator.flashover": ("flashed", "yes"),
+    "commutator.slots": ("slots", "yes"), "commutator.open": ("bars", "open"), "commutator.riser": ("bars", "riser"),
     "commutator.short": ("bars", "shorted"), "windings.burnt": ("burnt", "yes"), "windings.earth": ("insulation", "yes"),
     "insulation.low": ("insulation", "yes"), "windings.field": ("field-odd", "yes"), "magnets.cracked": ("magnets", "yes"),
+    "windings.broken": ("wire-broken", "yes"), "windings.core": ("core-rubbed", "yes"), "windings.interpole": ("interpole-hot", "yes"),
     "bearing.rough": ("bearing-bad", "yes"), "bearing.loose": ("bearing-bad", "yes"), "bearing.locked": ("bearing-bad", "yes"),
-    "bearing.dry": ("bearing-bad", "yes"), "runout.over": ("surface", "yes"), "runout.far": ("surface", "yes"), "runout.bars": ("surface", "yes"),
+    "bearing.dry": ("bearing-bad", "yes"), "bush.dry": ("bearing-bad", "yes"), "runout.over": ("surface", "yes"), "runout.far": ("surface", "yes"),
+    "runout.bars": ("surface", "yes"), "runout.seats": ("bearing-bad", "yes"),
     "bartest.open": ("bars", "open"), "bartest.short": ("bars", "shorted"), "windings.growler": ("bars", "shorted"), "windings.short": ("field-odd", "yes"),
-    "magnets.weak": ("magnets", "yes"), "bush.worn": ("bearing-bad", "yes"), "bearing.noisy": ("bearing-bad", "yes"), "bearing.corroded": ("bearing-bad", "yes"), "drive.worn": ("drive-bad", "yes"), "drive.jammed": ("drive-bad", "yes"),
+    "bush.worn": ("bearing-bad", "yes"), "bearing.noisy": ("bearing-bad", "yes"), "bearing.corroded": ("bearing-bad", "yes"),
+    "drive.worn": ("drive-bad", "yes"), "drive.jammed": ("drive-bad", "yes"), "drive.belt": ("belt-bad", "yes"), "drive.fan": ("fan-bad", "yes"),
+    "drive.shaft": ("shaft-bad", "yes"), "drive.keyway": ("shaft-bad", "yes"),
 }  # fmt: skip
 # Answers to what was measured that ask for no cause.
 _RIGHT = (NOT_SO, "right")
 # What a part that was looked at and found sound says: none of its signs.
 _SOUND = {
-    "commutator": ("track", "surface", "slots"),
-    "windings": ("burnt", "magnets"),
-    "drive": ("bearing-bad", "drive-bad"),
+    "commutator": ("track", "surface", "slots", "mica", "flashed"),
+    "windings": ("burnt", "magnets", "wire-broken", "core-rubbed", "interpole-hot"),
+    "drive": ("bearing-bad", "drive-bad", "belt-bad", "fan-bad", "shaft-bad"),
 }
 
 
-def noticed(sheet: Sheet, before: Before, found: Findings) -> dict[str, str]:
+def noticed(sheet: Sheet, before: Before, found: Findings, rules: MotorRules) -> dict[str, str]:
     """Return the answers by sign; what was picked by hand stands over what follows from figures.
 
-    Where two findings answer one sign, the graver one does.
+    Where two findings answer one sign, the graver one does. Source: rule diagnosis.earth
     """
     signs = dict(before.signs)
     for stage, sound in _SOUND.items():
@@ -48,11 +55,19 @@ def noticed(sheet: Sheet, before: Before, found: Findings) -> dict[str, str]:
         if condition.finding.id in _SHOWS:
             sign, answer = _SHOWS[condition.finding.id]
             signs[sign] = answer
+    if signs.get("insulation") == "yes" and _next_to_nothing(sheet, rules):
+        signs["insulation"] = "none"
     for sign_id in SIGNS:
         picked = sheet.word(f"sign.{sign_id}")
         if picked:
             signs[sign_id] = picked
     return signs
+
+
+def _next_to_nothing(sheet: Sheet, rules: MotorRules) -> bool:
+    """Tell whether insulation was measured so low that an earth fault alone explains it."""
+    read = [x for x in (sheet.number_of("insulation-mohm"), sheet.number_of("bar-shaft")) if x is not None]
+    return bool(read) and under(min(read), rules["diagnosis.earth"])
 
 
 def _from_brushes(found: Findings) -> dict[str, str]:
@@ -74,8 +89,8 @@ def _from_brushes(found: Findings) -> dict[str, str]:
 
 def complained(signs: dict[str, str], before: Before) -> bool:
     """Tell whether there is a cause to seek: somebody complains, or something measured before opening is not right."""
-    called = any(SIGNS[s].stage == "call-in" and a != NOT_SO and s != "onset" for s, a in signs.items())
-    return called or any(a not in _RIGHT for a in before.signs.values()) or before.signs.get("volts") == NOT_SO
+    called = any(SIGNS[s].stage == "call-in" and a != NOT_SO and not SIGNS[s].silent for s, a in signs.items())
+    return called or any(a not in _RIGHT for a in before.signs.values())
 
 
 def diagnosis_of(sheet: Sheet, signs: dict[str, str], rules: MotorRules) -> Diagnosis:

@@ -1,8 +1,15 @@
 """What is entered at the stages of commutator, windings, bearings and drive."""
 
+from norvash.core.commutator.run_out import TURNED
 from norvash.core.commutator.tools import TOOLS
+from norvash.core.insulation import CIRCUITS
 from norvash.core.sheet.field import SheetField, column, pick, quantity, ticks
 
+# What is lifted, parted or taken off before insulation is tested, as far as there is some of it.
+PARTED = (
+    ("parted-brushes", "Earthed brushes lifted"), ("parted-field", "Field parted"),
+    ("parted-solenoid", "Solenoid unhooked from the motor post"), ("parted-capacitors", "Capacitors off"),
+)  # fmt: skip
 _SIZE = "Size of the copper"
 _TO_CUT = "Plan of a cut"
 _COMMUTATOR = (
@@ -15,10 +22,13 @@ _COMMUTATOR = (
     SheetField("bar-map", "commutator", "Bar map", "Bar map", "map", needs="safe"),
     column("run-out", "commutator", "Run-out", "Dial readings, in the direction of turning", "length", low=-50, high=50,
            hint="one for each bar, or eight and more at equal angles; - where one is missing"),
-    pick("run-out-on", "commutator", "Run-out", "It turned", ("seats", "on its bearing seats"), ("bearings", "in its own bearings"), ("centres", "between centres")),
+    pick("run-out-on", "commutator", "Run-out", "It turned", *TURNED.items()),
+    quantity("run-out-step", "commutator", "Run-out", "Finest step of the indicator", "length", needs="safe", low=0.0001, high=1),
     column("bar-test", "commutator", "Bar test", "Readings from bar to bar", "reading", high=1e9, hint="mΩ or mV, the first between bars 1 and 2; - where one is missing"),
     pick("bar-test-how", "commutator", "Bar test", "Measured as", ("resistance", "resistance"), ("drop", "voltage drop")),
-    quantity("bar-test-noise", "commutator", "Bar test", "Noise of a reading", "share", needs="safe", high=1, hint="how far two readings at one place differ, like 2 %"),
+    pick("bar-test-fed", "commutator", "Bar test", "Fed", ("bars", "from bar to bar"), ("fixed", "between two fixed bars")),
+    pick("bar-test-lifted", "commutator", "Bar test", "Brushes lifted", ("yes", "yes, or the armature was out"), ("no", "no"), hint="not said: no release"),
+    quantity("bar-test-noise", "commutator", "Bar test", "Scatter of a reading", "share", needs="safe", high=1, hint="how far two readings at one place differ, like 2 %"),
     quantity("bar-shaft", "commutator", "Bar test", "Lowest from a bar to the shaft", "insulation", needs="safe", high=1e7),
     quantity("bar-shaft-bar", "commutator", "Bar test", "At bar", "count", needs="safe", low=1, high=2000),
     pick("cut-tool", "commutator", _TO_CUT, "Tool", *TOOLS.items()),
@@ -35,6 +45,9 @@ _COMMUTATOR = (
          ("emery", "emery"), ("carborundum", "silicon carbide"), ("steel", "steel wool or metal brush")),
 )  # fmt: skip
 _WINDINGS = (
+    *ticks("windings", "Insulation", "safe", *PARTED),
+    pick("insulation-of", "windings", "Insulation", "Measured", *CIRCUITS.items()),
+    pick("insulation-dew", "windings", "Insulation", "Dew or wet", ("no", "dry"), ("yes", "wet")),
     quantity("insulation-mohm", "windings", "Insulation", "To earth, after one minute", "insulation", needs="safe", high=1e7, hint="as measured, electronics disconnected"),
     quantity("insulation-c", "windings", "Insulation", "At a temperature of", "temperature", needs="safe", low=-40, high=200),
     quantity("insulation-10", "windings", "Insulation", "After ten minutes", "insulation", needs="safe", high=1e7, hint="for the polarization index"),

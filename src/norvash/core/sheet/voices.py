@@ -2,9 +2,11 @@
 
 from collections.abc import Iterable
 
+from norvash.core.cables import Terminal, terminal_by_drop, terminal_by_ohm
+from norvash.core.edges import over, under
 from norvash.core.findings import Finding
-from norvash.core.holders import gap_reason, side_fit
-from norvash.core.loading import judge_spring, pressure_kpa
+from norvash.core.holders import clearances_mm, gap_reason, side_fit
+from norvash.core.loading import judge_spring, pressure_kpa, usual_force_n
 from norvash.core.part_findings import BY_ID, PARTS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
@@ -13,6 +15,7 @@ from norvash.core.wear import dust_g
 
 Voice = tuple[int, Finding]
 _GONE = ("done", "dropped")
+_TWO_BARS = "commutator.two-bars"
 
 
 def voices(sheet: Sheet, rules: MotorRules, worn_mm: Iterable[float] = ()) -> tuple[Voice, ...]:
@@ -24,7 +27,8 @@ def voices(sheet: Sheet, rules: MotorRules, worn_mm: Iterable[float] = ()) -> tu
     if any(sheet.touched(stage) for stage in (*PARTS, "before")):
         found += _of_parts(sheet, rules)
     found += _dust(sheet, rules, tuple(worn_mm))
-    once = {(n, f.id): f for n, f in found}
+    answered = _answered(sheet, rules)
+    once = {(n, f.id): f for n, f in found if f.id not in answered}
     return tuple((n, f) for (n, _), f in once.items() if sheet.word(f"decide.{f.id}", n) not in _GONE)
 
 
@@ -39,14 +43,24 @@ def _seen(sheet: Sheet) -> list[Voice]:
     return [(0, BY_ID[f.removeprefix("seen.")]) for f, p in sheet.entries if f.startswith("seen.") and sheet.has(f, p)]
 
 
+def _answered(sheet: Sheet, rules: MotorRules) -> frozenset[str]:
+    """Return the findings by sight that a measurement on this sheet has answered: black at two bars, by a bar test that releases."""
+    if not sheet.has(f"seen.{_TWO_BARS}") or not sheet.column("bar-test"):
+        return frozenset()
+    from norvash.core.sheet.copper import copper_now
+
+    tested = copper_now(sheet, rules).tested
+    return frozenset((_TWO_BARS,)) if tested is not None and tested.release else frozenset()
+
+
 def _springs(sheet: Sheet, rules: MotorRules) -> list[Voice]:
-    """Return what the spring forces say: against the nominal or the band, and against the set's mean."""
+    """Return what the spring forces say: against the nominal or the band, and against the median of the set's sound ones."""
     forces = {p: f for p in sheet.places("force") if (f := sheet.number_of("force", p)) is not None}
-    mean = sum(forces.values()) / len(forces) if forces else 0.0
+    usual = usual_force_n(list(forces.values()), rules) if forces else 0.0
     found: list[Voice] = []
     for position, force in forces.items():
         stage = spring_stage(force, sheet.facts, rules)
-        if len(forces) > 1 and abs(force / mean - 1) > rules["spring.plan"] + 1e-9 and stage == "fit":
+        if len(forces) > 1 and stage == "fit" and not under(abs(force / usual - 1), rules["spring.plan"]):
             stage = "plan"
         if stage != "fit":
             found.append((position, BY_ID["spring.far-off" if stage == "change" else "spring.off"]))
@@ -68,14 +82,14 @@ def _holders(sheet: Sheet, rules: MotorRules) -> list[Voice]:
     for plan in sheet.facts.positions:
         gap = sheet.number_of("gap", plan.number)
         if gap is not None and not gap_reason(gap, rules)[0]:
-            found.append((plan.number, BY_ID["gap.wide" if gap > rules["gap.high"] else "gap.narrow"]))
+            found.append((plan.number, BY_ID["gap.wide" if over(gap, rules["gap.high"]) else "gap.narrow"]))
         for axis, words in (("t", "along the rotation"), ("a", "along the shaft")):
             box, brush = sheet.number_of(f"box-{axis}", plan.number), sheet.number_of(f"brush-{axis}", plan.number)
             if box is None or brush is None:
                 continue
             fit = side_fit(words, brush, box, rules)
             if fit.fit != "fits":
-                loose = fit.clearance_mm > rules["fit.clearance-least"]
+                loose = fit.clearance_mm > clearances_mm(brush, rules)[0]
                 found.append((plan.number, BY_ID["clearance.loose" if loose else "clearance.tight"]))
     return list(dict.fromkeys(found))
 
@@ -83,19 +97,30 @@ def _holders(sheet: Sheet, rules: MotorRules) -> list[Voice]:
 def _measured(sheet: Sheet, rules: MotorRules) -> list[Voice]:
     found: list[Voice] = []
     earth = sheet.number_of("earth-ohm")
-    if earth is not None and earth > rules["earth.ohm"] + 1e-9:
+    if earth is not None and over(earth, rules["earth.ohm"]):
         found.append((0, BY_ID["earth.open"]))
-    if _terminal_bad(sheet, rules):
+    if any(t.right is False for t in terminals_of(sheet, rules)):
         found.append((0, BY_ID["terminal.measured"]))
     return found
 
 
-def _terminal_bad(sheet: Sheet, rules: MotorRules) -> bool:
-    """Tell whether a terminal resists or drops too much. Source: rules terminal.ohm, terminal.volt"""
-    ohm, volt = sheet.number_of("terminal-ohm"), sheet.number_of("terminal-v")
-    return (ohm is not None and ohm > rules["terminal.ohm"] + 1e-9) or (
-        volt is not None and volt > rules["terminal.volt"] + 1e-9
-    )
+def terminals_of(sheet: Sheet, rules: MotorRules) -> tuple[Terminal, ...]:
+    """Return the worst terminal as it was measured, judged by its drop and by its resistance.
+
+    Source: rules terminal.*
+    """
+    ohm, volt, figures = sheet.number_of("terminal-ohm"), sheet.number_of("terminal-v"), sheet.facts.figures
+    made = []
+    if ohm is not None:
+        step = sheet.number_of("terminal-step")
+        made.append(
+            terminal_by_ohm(
+                ohm, figures.stated("rated_a"), sheet.facts.rated_v, figures.word("terminal_kind"), step, rules
+            )
+        )
+    if volt is not None:
+        made.append(terminal_by_drop(volt, rules))
+    return tuple(made)
 
 
 def dust_expected_g(facts: Facts, worn_mm: tuple[float, ...], rules: MotorRules) -> float | None:
@@ -108,6 +133,6 @@ def dust_expected_g(facts: Facts, worn_mm: tuple[float, ...], rules: MotorRules)
 
 def _dust(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> list[Voice]:
     found, expected = sheet.number_of("dust-g"), dust_expected_g(sheet.facts, worn_mm, rules)
-    if found is None or expected is None or found <= rules["dust.much"] * expected:
+    if found is None or expected is None or not over(found, rules["dust.much"] * expected):
         return []
     return [(0, BY_ID["dust.much"])]

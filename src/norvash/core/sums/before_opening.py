@@ -2,14 +2,16 @@
 
 from dataclasses import dataclass
 
+from norvash.core.cables import Laid, cable_drop_v, carried, drop_allowed_v
 from norvash.core.classes import TEMPLATES
 from norvash.core.diagnosis.causes import CAUSES, SURROUNDINGS
 from norvash.core.diagnosis.checks import STATES
 from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
 from norvash.core.diagnosis.signs import NOT_SO, SIGNS
+from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask
-from norvash.core.supply import Battery, Ladder, cable_drop_v, drop_allowed_v, judge_battery, speed_ladder
+from norvash.core.supply import Battery, Ladder, judge_battery, speed_ladder
 from norvash.errors import InputError
 
 
@@ -43,39 +45,85 @@ def ladder(given: LadderIn, rules: MotorRules) -> LadderOut:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class CableIn:
-    """A copper cable that carries a current."""
+    """A copper cable that carries a current, for long or in bursts."""
 
     current_a: float = ask("Current", "current", high=50000)
     length_m: float = ask("Length, one way", "metres", above_low=True, high=10000)
     section_mm2: float = ask("Section of the copper", "area", above_low=True, high=5000)
     ways: int = ask("Ways: 2 there and back, 1 a single lead", "count", default=2, low=1, high=2)
-    temp_c: float = ask("Temperature of the copper", "temperature", default=20.0, low=-60, high=250)
+    temperature_c: float = ask(
+        "Temperature of the copper", "temperature", default=20.0, low=-60, high=250, also=("temp_c",)
+    )
     rated_v: float = ask("Voltage of the circuit", "voltage", default=12.0, above_low=True, high=50000)
+    burst_s: float | None = ask(
+        "Seconds in one burst", "count", default=None, above_low=True, high=86400, hint="empty: it flows for long"
+    )
+    rest_s: float | None = ask(
+        "Seconds of rest between", "count", default=None, above_low=True, high=86400, hint="empty: by the rulebook"
+    )
+    insulated: bool = ask("Laid in thermal insulation", "yes", default=False)
+    circuits: int = ask("Circuits laid together", "count", default=1, low=1, high=3)
+    air_c: float = ask("Air around it", "temperature", default=30.0, low=-60, high=60)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class CableOut:
-    """The drop of a cable and whether it is allowed."""
+    """The drop of a cable, what it may carry, and whether both are allowed."""
 
     drop_v: float
     drop_share: float
     allowed_v: float
     drop_ok: bool
     loss_w: float
+    steady_a: float
+    load_a: float
+    burst_section_mm2: float | None
+    load_ok: bool
     advice: str
     rules: tuple[str, ...]
 
 
 def cable(given: CableIn, rules: MotorRules) -> CableOut:
-    """Return the drop of a cable; a single lead may lose one side's share, a pair both."""
-    drop = cable_drop_v(given.current_a, given.length_m, given.section_mm2, given.ways, given.temp_c, rules)
+    """Return the drop of a cable and what it carries; a single lead may lose one side's share, a pair both.
+
+    Raises: InputError for what the table of loads does not know.
+    """
+    if given.rest_s is not None and given.burst_s is None:
+        raise InputError("A rest says nothing without a burst.", "Give the seconds of a burst, or neither.", "burst_s")
+    drop = cable_drop_v(given.current_a, given.length_m, given.section_mm2, given.ways, given.temperature_c, rules)
     allowed = drop_allowed_v(given.rated_v, rules) * given.ways
-    fine = drop <= allowed + 1e-9
-    advice = (
-        "the cable is thick enough" if fine else f"it loses more than {allowed:.2g} V: shorten it or take a thicker one"
+    fine = not over(drop, allowed)
+    rest = rules["cable.rest"] if given.rest_s is None else given.rest_s
+    laid = Laid(given.insulated, given.circuits, given.air_c)
+    load = carried(given.current_a, given.section_mm2, given.burst_s, rest, laid, rules)
+    said = [] if fine else [f"it loses {drop:.2g} V, {allowed:.2g} V allowed: shorten it or take a thicker one"]
+    if not load.enough:
+        said.append(f"too thin: {load.words}")
+    shown = (
+        f"it loses {drop:.2g} V of {allowed:.2g} V allowed, and carries {load.steady_a:.3g} A of {load.load_a:.3g} A"
     )
-    return CableOut(drop_v=drop, drop_share=drop / given.rated_v, allowed_v=allowed, drop_ok=fine, loss_w=drop * given.current_a,
-                    advice=advice, rules=("drop.side", "copper.resistivity", "copper.coefficient"))  # fmt: skip
+    how = "for long" if load.burst_mm2 is None else "in such bursts"
+    return CableOut(
+        drop_v=drop,
+        drop_share=drop / given.rated_v,
+        allowed_v=allowed,
+        drop_ok=fine,
+        loss_w=drop * given.current_a,
+        steady_a=load.steady_a,
+        load_a=load.load_a,
+        burst_section_mm2=load.burst_mm2,
+        load_ok=load.enough,
+        advice="; ".join(said) or f"thick enough {how}: {shown}",
+        rules=(
+            "drop.side",
+            "drop.low-voltage",
+            "drop.share",
+            "copper.resistivity",
+            "copper.coefficient",
+            "cable.burst",
+            "cable.rest",
+        ),
+    )
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -86,7 +134,9 @@ class BatteryIn:
     cranking_v: float | None = ask("Volts while cranking", "voltage", default=None, high=1000)
     current_a: float | None = ask("Current while cranking", "current", default=None, above_low=True, high=50000)
     rated_v: float = ask("Nominal voltage", "voltage", default=12.0, above_low=True, high=1000)
-    temp_c: float = ask("Temperature of the battery", "temperature", default=20.0, low=-60, high=80)
+    temperature_c: float = ask(
+        "Temperature of the battery", "temperature", default=20.0, low=-60, high=80, also=("temp_c",)
+    )
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -100,9 +150,12 @@ def battery(given: BatteryIn, rules: MotorRules) -> BatteryOut:
     """Return the battery, judged."""
     if given.rest_v is None and given.cranking_v is None:
         raise InputError("Nothing is measured.", "Give the volts at rest or while cranking.", "rest_v")
-    found = judge_battery(given.rated_v, given.rest_v, given.cranking_v, given.current_a, given.temp_c, rules)
+    found = judge_battery(given.rated_v, given.rest_v, given.cranking_v, given.current_a, given.temperature_c, rules)
     values = {n: getattr(found, n) for n in Battery.__dataclass_fields__}
-    return BatteryOut(**values, rules=("battery.rest", "battery.cranking", "battery.cold"))
+    return BatteryOut(
+        **values,
+        rules=("battery.rest", "battery.cranking", "battery.cranking-zero", "battery.cranking-frost", "battery.fall"),
+    )
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -116,7 +169,7 @@ class CauseIn:
         "Looked at, and not so",
         "word",
         default=None,
-        choices=tuple((s.id, s.not_so if s.not_so != "not so" else f"not: {s.words}") for s in SIGNS),
+        choices=tuple((s.id, s.not_so if s.not_so != "not so" else f"not: {s.words}") for s in SIGNS if s.not_so),
     )
     surroundings: list[str] | None = ask(
         "Where it stands", "word", default=None, choices=tuple((s, s) for s in SURROUNDINGS)
@@ -204,17 +257,17 @@ def find_cause(given: CauseIn, rules: MotorRules) -> CauseOut:
         upstream_chance=upstream, entropy_bits=found.entropy_bits, next_check=best.check.words if best else "",
         next_check_minutes=best.check.minutes if best else None, next_check_bits=best.drop_bits if best else None,
         checks=tuple(c.check.id for c in found.checks), danger=best.check.danger if best else "", advice=advice,
-        rules=("diagnosis.strong", "diagnosis.for", "diagnosis.weak", "diagnosis.neutral", "diagnosis.sure", "diagnosis.upstream"),
+        rules=("diagnosis.strong", "diagnosis.for", "diagnosis.weak", "diagnosis.neutral", "diagnosis.alone", "diagnosis.alone-neutral", "diagnosis.sure", "diagnosis.upstream"),
     )  # fmt: skip
 
 
 SUMS = (
     Sum("speed-ladder", "Speed ladder", "The voltage of every speed setting against what it should be; names the bad step.",
         LadderIn, ladder, {"supply_v": 36.2, "steps_v": [16.4, 22.3, 28.8, 35.9], "expected_share": [0.45, 0.62, 0.8, 1.0]}),
-    Sum("cable-drop", "Cable drop", "Volts lost in a copper cable, and whether that is too much.",
-        CableIn, cable, {"current_a": 180, "length_m": 1.6, "section_mm2": 35}),
+    Sum("cable-drop", "Cable: drop and load", "Volts lost in a copper cable, what it may carry for long and in bursts, and whether that is too much.",
+        CableIn, cable, {"current_a": 180, "length_m": 1.6, "section_mm2": 35, "burst_s": 8}),
     Sum("battery", "Battery while cranking", "Whether the battery holds up before a starter is condemned.",
-        BatteryIn, battery, {"rest_v": 12.6, "cranking_v": 9.8, "current_a": 210, "temp_c": 5}),
+        BatteryIn, battery, {"rest_v": 12.6, "cranking_v": 9.8, "current_a": 210, "temperature_c": 5}),
     Sum("find-cause", "Find the cause", "From what is noticed to the likely cause, and to the check that tells most per minute.",
         CauseIn, find_cause, {"motor_class": "tool", "seen": ["start=dead", "tapped=yes"]}),
 )  # fmt: skip

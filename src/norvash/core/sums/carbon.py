@@ -1,13 +1,17 @@
 """Sums about length: usable carbon and the limit."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
-from norvash.core.brushes import DepthScale, centre_limit_mm, usable_carbon
-from norvash.core.limits import Parts, estimated_limit, habit_limit_mm, limit_from_parts, limit_terms
+from norvash.core.brushes import DepthScale, centre_limit_mm, check_length, usable_carbon
+from norvash.core.edges import over, same, under
+from norvash.core.limits import Limit, Parts, estimated_limit, habit_limit_mm, limit_from_parts, sorted_terms, warned
 from norvash.core.rules.book import MotorRules
 from norvash.core.stages import WORDS, Staged, stage_of
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.loading import ask_class, for_class
+from norvash.core.sums.registry import Sum, ask, together
 from norvash.errors import InputError
+
+_TENTH = 0.1
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -58,37 +62,98 @@ def given_or_refuse(name: str, value: float | None) -> float:
 
 
 def carbon(given: CarbonIn, rules: MotorRules) -> CarbonOut:
-    """Return usable carbon from a length, a depth or a protrusion."""
+    """Return usable carbon from a length, a depth or a protrusion.
+
+    Raises: InputError for figures that contradict each other, at the field.
+    """
     if given.depth_mm is not None:
         return _from_depth(given, given.depth_mm, rules)
-    length_mm = given.length_mm
-    if given.protrusion_mm is not None:
-        if given.protrusion_constant_mm is None:
-            raise InputError("A protrusion needs its constant.", "Give length minus protrusion of one brush.",
-                             "protrusion_constant_mm")  # fmt: skip
-        length_mm = given.protrusion_mm + given.protrusion_constant_mm + given.sunk_mm
-    length_mm, new_mm = given_or_refuse("length_mm", length_mm), given_or_refuse("new_mm", given.new_mm)
+    if given.depth_new_mm is not None or given.depth_limit_mm is not None:
+        raise InputError("There is no depth to hold against the depth when new.", "Give the depth now.", "depth_mm")
+    length_mm, new_mm = _length_of(given), given_or_refuse("new_mm", given.new_mm)
+    check_length(length_mm, new_mm, "length_mm" if given.length_mm is not None else "protrusion_mm")
     limit_mm = given_or_refuse("limit_mm", given.limit_mm) + given.sunk_mm
     usable = usable_carbon(length_mm, new_mm, limit_mm)
     share = length_mm / new_mm
-    staged = _staged(usable, length_mm <= limit_mm, rules)
+    staged = _staged(usable, not over(length_mm, limit_mm), rules)
     note = f"{share:.0%} of the length is left, but {max(usable, 0):.0%} of what may be used"
-    if length_mm > new_mm + rules["new.tolerance"]:
+    if over(length_mm, new_mm + rules["new.tolerance"]):
         note = "longer than new beyond its tolerance: mistyped, or another brush?"
     return _carbon_out(usable, share, length_mm, new_mm - length_mm, length_mm - limit_mm, staged, note)
+
+
+def _length_of(given: CarbonIn) -> float:
+    """Return the length as measured, or from the protrusion; both must agree where both are given."""
+    together(given, "protrusion_mm", "protrusion_constant_mm")
+    if given.protrusion_mm is None or given.protrusion_constant_mm is None:
+        return given_or_refuse("length_mm", given.length_mm)
+    by_it = given.protrusion_mm + given.protrusion_constant_mm + given.sunk_mm
+    if given.length_mm is not None and not same(given.length_mm, by_it):
+        raise InputError(
+            f"By its protrusion the brush is {by_it:g} mm long, not {given.length_mm:g} mm.",
+            "Keep the one that was measured.",
+            "protrusion_mm",
+        )
+    return by_it
 
 
 def _from_depth(given: CarbonIn, depth_mm: float, rules: MotorRules) -> CarbonOut:
     if given.depth_new_mm is None:
         raise InputError("A depth needs the depth when new.", "Give it in mm.", "depth_new_mm")
+    if given.protrusion_mm is not None:
+        raise InputError("A depth and a protrusion are given.", "Keep the one that was measured.", "protrusion_mm")
     scale = DepthScale(given.depth_new_mm, given.depth_limit_mm, given.depth_constant_mm, given.sunk_mm)
-    usable, length_mm, left = scale.usable(depth_mm), scale.length_mm(depth_mm), scale.left_mm(depth_mm)
+    length_mm = _checked_depth(given, scale, depth_mm)
+    usable, left = scale.usable(depth_mm), scale.left_mm(depth_mm)
     share = None
     if length_mm is not None and given.depth_constant_mm is not None:
         share = length_mm / (given.depth_constant_mm - given.depth_new_mm)
-    staged = _staged(usable, left is not None and left <= 0, rules)
+    staged = _staged(
+        usable,
+        left is not None and given.depth_limit_mm is not None and not under(depth_mm, given.depth_limit_mm),
+        rules,
+    )
     note = "the depth limit is compared with the raw reading; wear is without what the surface has sunk"
+    if staged is None:
+        note = (
+            "there is no depth limit, so nothing is said of what may be used; wear is without what the surface has sunk"
+        )
     return _carbon_out(usable, share, length_mm, scale.wear_mm(depth_mm), left, staged, note)
+
+
+def _checked_depth(given: CarbonIn, scale: DepthScale, depth_mm: float) -> float | None:
+    """Return the length that a depth means, None without the gauge's constant.
+
+    Raises: InputError for a brush that has grown, or one that is gone, or a length that says otherwise.
+    """
+    new_mm, length_mm = given.new_mm, scale.length_mm(depth_mm)
+    if given.depth_constant_mm is not None:
+        new_by_it = given.depth_constant_mm - scale.new_mm
+        if not new_by_it > 0:
+            raise InputError(
+                "The constant leaves no brush at the depth when new.", "It is length plus depth.", "depth_constant_mm"
+            )
+        if new_mm is not None and over(abs(new_mm - new_by_it), _TENTH * new_mm):
+            raise InputError(
+                f"By depth and constant a new brush is {new_by_it:g} mm, not {new_mm:g} mm.",
+                "Check the three.",
+                "depth_constant_mm",
+            )
+        new_mm = new_by_it
+    if length_mm is not None and new_mm is not None:
+        check_length(length_mm, new_mm, "depth_mm")
+    grown = -scale.wear_mm(depth_mm)
+    if over(grown, _TENTH * (new_mm or abs(scale.new_mm))):
+        raise InputError(
+            f"A depth of {depth_mm:g} mm is {grown:g} mm less than when new: a brush does not grow.",
+            "Check the two depths.",
+            "depth_mm",
+        )
+    if given.length_mm is not None and (length_mm is None or not same(given.length_mm, length_mm)):
+        raise InputError(
+            "A length and a depth are given, and they do not agree.", "Keep the one that was measured.", "length_mm"
+        )
+    return length_mm
 
 
 def _carbon_out(
@@ -107,7 +172,10 @@ class LimitIn:
     """What is known of a brush and its holder; whatever is left out is not used."""
 
     new_mm: float = ask("New length", "length", above_low=True)
-    maker_limit_mm: float | None = ask("Maker's limit", "length", default=None, hint="wins over everything")
+    motor_class: str | None = ask_class()
+    maker_limit_mm: float | None = ask(
+        "Maker's limit", "length", default=None, above_low=True, hint="wins over everything"
+    )
     face_angle_deg: float = ask("Face angle", "angle", default=0.0, high=60, hint="maker's limit at the longest edge")
     thickness_mm: float | None = ask("Thickness t", "length", default=None, above_low=True)
     width_mm: float | None = ask("Width a", "length", default=None, above_low=True)
@@ -141,39 +209,59 @@ class LimitOut:
     habit_limit_mm: float | None
     usable_mm: float
     not_known: tuple[str, ...]
+    left_out: tuple[str, ...]
     advice: str
     rules: tuple[str, ...]
 
 
 def brush_limit(given: LimitIn, rules: MotorRules) -> LimitOut:
-    """Return the limit from the best source that is given."""
-    names = Parts.__dataclass_fields__
-    parts = Parts(**{n: getattr(given, n) for n in names})
+    """Return the limit from the best source that is given.
+
+    Raises: InputError where it would leave no carbon, or could never be reached.
+    """
+    together(given, "habit_gone_share", "habit_at_h", "habit_set_h")
+    rules = for_class(rules, given.motor_class)
+    parts = Parts(**{n: getattr(given, n) for n in Parts.__dataclass_fields__})
     estimate = estimated_limit(given.new_mm, rules)
     if given.maker_limit_mm is not None:
-        limit_mm, by, source, ids = _maker(given, given.maker_limit_mm), "maker", "maker's figure", ()
+        best = Limit(_maker(given, given.maker_limit_mm), "maker's figure", False, "maker")
+        best = replace(best, remark=warned(best, parts, rules))
     else:
         best = limit_from_parts(parts, rules) or estimate
-        limit_mm, by, source, ids = best.limit_mm, best.governed_by, best.source, best.rule_ids  # type: ignore[assignment]
-    limit_mm += given.sunk_mm
+    limit_mm = best.limit_mm + given.sunk_mm
     if not limit_mm < given.new_mm:
-        raise InputError(f"A limit of {limit_mm:.2f} mm leaves no carbon of {given.new_mm:g} mm.",
-                         "Check the new length and the limit.", "new_mm")  # fmt: skip
-    terms = limit_terms(parts, rules)
-    known = {"lead root", "lead reach", "spring", "guidance"}
+        raise InputError(
+            f"A limit of {limit_mm:.2f} mm leaves no carbon of {given.new_mm:g} mm.",
+            "Check the new length and the limit.",
+            "new_mm",
+        )
+    terms = sorted_terms(parts, rules)
     return LimitOut(
-        limit_mm=limit_mm, governed_by=by, source=source, estimated=by == "estimate",
-        lead_root_limit_mm=terms.get("lead root"), lead_reach_limit_mm=terms.get("lead reach"),
-        spring_limit_mm=terms.get("spring"), guidance_limit_mm=terms.get("guidance"),
-        estimate_mm=estimate.limit_mm, habit_limit_mm=_habit(given), usable_mm=given.new_mm - limit_mm,
-        not_known=tuple(sorted(known - terms.keys())), advice=_limit_advice(limit_mm, by, source), rules=ids,
-    )  # fmt: skip
+        limit_mm=limit_mm,
+        governed_by=best.governed_by,
+        source=best.source,
+        estimated=best.estimated,
+        lead_root_limit_mm=terms.known.get("lead root"),
+        lead_reach_limit_mm=terms.known.get("lead reach"),
+        spring_limit_mm=terms.known.get("spring"),
+        guidance_limit_mm=terms.known.get("guidance"),
+        estimate_mm=estimate.limit_mm,
+        habit_limit_mm=_habit(given),
+        usable_mm=given.new_mm - limit_mm,
+        not_known=tuple(sorted(terms.unknown)),
+        left_out=tuple(sorted(terms.dropped)),
+        advice=_limit_advice(limit_mm, best),
+        rules=best.rule_ids,
+    )
 
 
-def _limit_advice(limit_mm: float, by: str, source: str) -> str:
-    if by == "estimate":
+def _limit_advice(limit_mm: float, best: Limit) -> str:
+    more = f"; {best.remark}" if best.remark else ""
+    if best.source == "estimate":
         return f"out at {limit_mm:.2f} mm, an estimate: ask the maker for the figure"
-    return f"out at {limit_mm:.2f} mm, {source}{'' if by == 'maker' else f', governed by the {by}'}"
+    if best.estimated:
+        return f"out at {limit_mm:.2f} mm, provisional{more}; so the estimate holds as the least, ask the maker for the figure"
+    return f"out at {limit_mm:.2f} mm, {best.source}{'' if best.governed_by == 'maker' else f', governed by the {best.governed_by}'}{more}"
 
 
 def _maker(given: LimitIn, limit_mm: float) -> float:
@@ -181,7 +269,14 @@ def _maker(given: LimitIn, limit_mm: float) -> float:
         return limit_mm
     if given.thickness_mm is None:
         raise InputError("An angled face needs its thickness.", "Give t in mm.", "thickness_mm")
-    return centre_limit_mm(limit_mm, given.thickness_mm, given.face_angle_deg)
+    centre = centre_limit_mm(limit_mm, given.thickness_mm, given.face_angle_deg)
+    if not centre > 0:
+        raise InputError(
+            f"Moved to the centre line the limit would be {centre:.2f} mm, which cannot be.",
+            "Check limit, thickness and angle.",
+            "face_angle_deg",
+        )
+    return centre
 
 
 def _habit(given: LimitIn) -> float | None:

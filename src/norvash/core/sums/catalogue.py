@@ -11,6 +11,7 @@ from norvash.core.sums import (
     fitting,
     insulation,
     intervals,
+    kit,
     line,
     loading,
     shaft,
@@ -23,6 +24,6 @@ GROUPS: MappingProxyType[str, tuple[Sum, ...]] = MappingProxyType({
     "Before opening": before_opening.SUMS,
     "Commutator": (*commutator.SUMS, *cutting.SUMS),
     "Windings": insulation.SUMS,
-    "Bearings and shaft": (*bearings.SUMS, *shaft.SUMS),
+    "Bearings and shaft": (*bearings.SUMS, *kit.SUMS, *shaft.SUMS),
 })  # fmt: skip
 SUMS: MappingProxyType[str, Sum] = MappingProxyType({s.name: s for group in GROUPS.values() for s in group})

@@ -2,12 +2,16 @@
 
 from dataclasses import dataclass
 
-from norvash.core.commutator.bar_testing import WINDINGS, Armature, BarTested, judge_bar_test
+from norvash.core.classes import HEAVY
+from norvash.core.commutator.bar_testing import FEEDS, WINDINGS, Armature, BarTested, Taken, judge_bar_test
 from norvash.core.commutator.bars import check_bars
 from norvash.core.commutator.map_says import MapRead, Wound, read_bar_map
-from norvash.core.commutator.run_out import RunOut, judge_run_out
+from norvash.core.commutator.run_out import TURNED, RunOut, Turned, judge_run_out, run_out_stage
+from norvash.core.commutator.run_out_limits import RULES_OF
 from norvash.core.commutator.saying import bar_test_words
 from norvash.core.rules.book import MotorRules
+from norvash.core.stages import word_of
+from norvash.core.sums.loading import ask_class, for_class
 from norvash.core.sums.registry import Sum, ask
 from norvash.errors import InputError
 
@@ -21,7 +25,8 @@ class MapIn:
     bars: int = ask("Bars", "count", low=5, high=400)
     marked_bars: list[int] = ask("Dark or burnt bars", "count", low=1, high=400, hint="like 3; 19; 34; 50")
     burnt_bars: list[int] | None = ask("Of these, burnt", "count", default=None, low=1, high=400)
-    poles: int | None = ask("Poles", "count", default=None, low=2, high=100)
+    pole_pairs: int | None = ask("Pole pairs", "count", default=None, low=1, high=50)
+    poles: int | None = ask("or poles", "count", default=None, low=2, high=100)
     slots: int | None = ask("Slots of the armature", "count", default=None, low=2, high=400)
     winding: str = ask("Winding", "word", default="unknown", choices=_WINDINGS)
     commutator_pitch: int | None = ask(
@@ -63,9 +68,26 @@ def map_of(given: MapIn) -> tuple[dict[int, frozenset[str]], Wound]:
             if bar > bars:
                 raise InputError(f"There is no bar {bar}.", f"Bars count from 1 to {bars}.", name)
             shown[bar] = frozenset({condition})
+    return shown, Wound(bars, _poles(given), given.slots, given.winding, given.commutator_pitch, (), given.bars_covered)
+
+
+def _poles(given: MapIn) -> int | None:
+    """Return the poles, from poles or pole pairs; a wave winding has four or more.
+
+    Raises: InputError where the two do not agree.
+    """
     if given.poles is not None and given.poles % 2:
         raise InputError("Poles come in pairs.", "Give an even number.", "poles")
-    return shown, Wound(bars, given.poles, given.slots, given.winding, given.commutator_pitch, (), given.bars_covered)
+    poles = 2 * given.pole_pairs if given.pole_pairs is not None else given.poles
+    if given.poles is not None and poles != given.poles:
+        raise InputError(
+            f"{given.pole_pairs} pole pairs are not {given.poles} poles.", "Give the one or the other.", "pole_pairs"
+        )
+    if given.winding == "wave" and poles is not None and poles < 4:
+        raise InputError(
+            "A wave winding has two pole pairs or more.", "Count the poles: two of them are a pair.", "pole_pairs"
+        )
+    return poles
 
 
 def read_given_map(given: MapIn, rules: MotorRules) -> MapRead:
@@ -93,8 +115,15 @@ class RunOutIn:
 
     readings_mm: list[float | None] = ask("Readings", "length", low=-5, high=5, hint="a column; µm if you write it")
     per_bar: bool = ask("One reading for each bar", "yes", default=False)
-    diameter_mm: float | None = ask("Diameter", "length", default=None, above_low=True, high=5000)
+    commutator_d_mm: float | None = ask(
+        "Diameter", "length", default=None, above_low=True, high=5000, also=("diameter_mm",)
+    )
     speed_rpm: float | None = ask("Speed", "speed", default=None, above_low=True, high=1e5)
+    turned_on: str = ask("It turned", "word", default="", choices=tuple(TURNED.items()))
+    step_mm: float | None = ask("Finest step of the indicator", "length", default=None, above_low=True, high=1)
+    after_cut: bool = ask("Measured after a cut", "yes", default=False)
+    motor_class: str | None = ask_class()
+    carries: bool = ask("It hangs a load or carries people", "yes", default=False)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -114,6 +143,9 @@ class RunOutOut:
     step_limit_mm: float
     odd_bars: tuple[int, ...]
     over_limit: bool
+    passes: bool
+    stage: str
+    stage_words: str
     cause: str
     advice: str
     rules: tuple[str, ...]
@@ -121,7 +153,14 @@ class RunOutOut:
 
 def judged_run_out(given: RunOutIn, rules: MotorRules) -> RunOut:
     """Return the given readings, judged."""
-    return judge_run_out(given.readings_mm, given.per_bar, given.diameter_mm, given.speed_rpm, rules)
+    if given.speed_rpm is not None and given.commutator_d_mm is None:
+        raise InputError(
+            "A speed says nothing without the diameter.",
+            "Give the diameter too, or leave the speed out.",
+            "commutator_d_mm",
+        )
+    turned = Turned(given.commutator_d_mm, given.speed_rpm, given.turned_on, given.step_mm, given.after_cut)
+    return judge_run_out(given.readings_mm, given.per_bar, turned, for_class(rules, given.motor_class))
 
 
 def run_out(given: RunOutIn, rules: MotorRules) -> RunOutOut:
@@ -129,13 +168,17 @@ def run_out(given: RunOutIn, rules: MotorRules) -> RunOutOut:
     found = judged_run_out(given, rules)
     reading, left = found.largest
     step = "not measured" if found.step_mm is None else f"{found.step_mm:.4f} mm from bar {found.step_at} to the next"
-    slow = "" if found.speed_m_per_s is not None else "; the speed is not known, so the limit of a slow surface is used"
+    stage = run_out_stage(found, carries=given.carries or given.motor_class in HEAVY)
+    limit = f"{found.tir_mm:.3f} mm, {found.tir_limit_mm:g} mm allowed"
+    never = "; not to be run: it carries people or loads" if stage == "stop" else ""
+    assumed = f"; {found.assumed}" if found.assumed else ""
     return RunOutOut(
         tir_mm=found.tir_mm, tir_limit_mm=found.tir_limit_mm, eccentricity_mm=found.fit.eccentricity_mm, high_point_deg=found.fit.high_point_deg,
         ovality_mm=found.fit.ovality_mm, largest_remainder_mm=abs(left), largest_remainder_reading=reading,
         surface_speed_m_per_s=found.speed_m_per_s, bar_step=step, step_mm=found.step_mm, step_limit_mm=found.step_limit_mm,
-        odd_bars=tuple(n for n, _ in found.odd), over_limit=found.over, cause=found.cause, advice=found.words + slow,
-        rules=("runout.tir-slow", "runout.tir-middle", "runout.tir-fast", "runout.outlier"),
+        odd_bars=tuple(n for n, _ in found.odd), over_limit=found.over, passes=found.passes, stage=stage, stage_words=word_of(stage, carbon=False), cause=found.cause,
+        advice=f"{limit}: {found.words}{never}{assumed}",
+        rules=(*RULES_OF[found.band], "runout.speed", "runout.outlier", "runout.stop"),
     )  # fmt: skip
 
 
@@ -147,11 +190,14 @@ class BarTestIn:
         "Readings, one unit for all", "reading", high=1e9, hint="mΩ or mV; a dash where one is missing"
     )
     bars: int = ask("Bars", "count", low=5, high=400)
-    pole_pairs: int = ask("Pole pairs", "count", default=1, low=1, high=50)
+    pole_pairs: int | None = ask("Pole pairs", "count", default=None, low=1, high=50)
     winding: str = ask("Winding", "word", default="unknown", choices=_WINDINGS)
     commutator_pitch: int | None = ask("Commutator pitch", "count", default=None, low=1, high=400)
     slots: int | None = ask("Slots of the armature", "count", default=None, low=2, high=400)
-    noise: float = ask("Noise of a reading", "share", default=0.01, high=1, hint="as a share: 0.01 or 1 %")
+    fed: str = ask("Fed", "word", default="unknown", choices=tuple(FEEDS.items()))
+    lifted: bool | None = ask("Brushes lifted", "yes", default=None, hint="not said: no release")
+    coil_turns: int | None = ask("Turns of one coil", "count", default=None, low=1, high=2000)
+    noise: float = ask("Scatter of a reading", "share", default=0.01, high=1, hint="as a share: 0.01 or 1 %")
     industrial_drop: bool = ask(
         "Voltage drops, on an industrial machine", "yes", default=False, hint="held to a finer band"
     )
@@ -173,7 +219,9 @@ class BarTestOut:
     coil_from_bar: int | None
     coil_to_bar: int | None
     faults: tuple[str, ...]
+    even: bool
     release: bool
+    shorts_excluded: bool
     advice: str
     rules: tuple[str, ...]
 
@@ -181,15 +229,15 @@ class BarTestOut:
 def tested_of(given: BarTestIn, rules: MotorRules) -> BarTested:
     """Return the given readings, judged."""
     pitch = given.commutator_pitch
-    if pitch is not None and given.winding == "wave" and abs(pitch * given.pole_pairs - given.bars) != 1:
+    pairs = given.pole_pairs or 1
+    if pitch is not None and given.winding == "wave" and pairs > 1 and abs(pitch * pairs - given.bars) != 1:
         raise InputError(f"A commutator pitch of {pitch} does not close a wave on {given.bars} bars.",
                          "It is (bars ± 1) over the pole pairs.", "commutator_pitch")  # fmt: skip
     return judge_bar_test(
         given.readings_milliohm,
-        Armature(given.bars, given.pole_pairs, given.winding, pitch, given.slots),
-        given.noise,
+        Armature(given.bars, pairs, given.winding, pitch, given.slots, given.coil_turns),
+        Taken(given.noise, given.fed, given.lifted, given.industrial_drop),
         rules,
-        fine=given.industrial_drop,
     )
 
 
@@ -204,8 +252,9 @@ def bar_test(given: BarTestIn, rules: MotorRules) -> BarTestOut:
         median_milliohm=found.median, pass_band=found.band, deviations=found.deviations, high_readings=found.high, low_readings=found.low,
         suspect_readings=found.suspect, missing_readings=found.missing, largest_other_deviation=max(others, default=0.0),
         open_coils=len(opened), coil_from_bar=first.from_bar if first else None, coil_to_bar=first.to_bar if first else None,
-        faults=tuple(f.words for f in found.faults), release=found.release, advice=bar_test_words(found),
-        rules=(found.pass_rule, "bartest.high", "bartest.low", "bartest.noise"),
+        faults=tuple(f.words for f in found.faults), even=found.even, release=found.release,
+        shorts_excluded=found.even and found.turns_known and found.hidden is None, advice=bar_test_words(found),
+        rules=(found.pass_rule, "bartest.high", "bartest.low", "bartest.bridge", "bartest.noise", "bartest.scatter"),
     )  # fmt: skip
 
 
@@ -217,5 +266,5 @@ SUMS = (
     Sum("run-out", "Run-out", "The circle that fits dial readings: off centre, oval, high bars, and whether the set-up is to blame.",
         RunOutIn, run_out, {"readings_mm": [0.024, 0.037, 0.047, 0.053, 0.059, 0.065, 0.066, 0.066, 0.04, 0.021, 0.01, 0.012], "diameter_mm": 132, "speed_rpm": 1480}),
     Sum("bar-test", "Bar test", "Readings from bar to bar: the coil that is open or shorted, and whether the armature may run.",
-        BarTestIn, bar_test, {"readings_milliohm": _EXAMPLE_TEST, "bars": 29, "pole_pairs": 2, "winding": "wave", "commutator_pitch": 14}),
+        BarTestIn, bar_test, {"readings_milliohm": _EXAMPLE_TEST, "bars": 29, "pole_pairs": 2, "winding": "wave", "commutator_pitch": 14, "lifted": True}),
 )  # fmt: skip

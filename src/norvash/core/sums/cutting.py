@@ -7,22 +7,27 @@ from norvash.core.commutator.saying import plan_words
 from norvash.core.commutator.skim import Copper, Plan, Way, plan_cut, way_of
 from norvash.core.commutator.surface import ABRASIVES, least_work
 from norvash.core.commutator.tools import TOOLS
+from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.loading import ask_class, for_class
+from norvash.core.sums.registry import Sum, ask, together
 from norvash.core.words import listed
 from norvash.errors import InputError
+
+_LEAST_TRAVEL_MM = 1.0
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class SkimIn:
     """A commutator before a cut; every depth is radial, below the unworn shoulder."""
 
-    diameter_mm: float = ask(
+    commutator_d_mm: float = ask(
         "Smallest diameter of the shoulder",
         "length",
         above_low=True,
         high=5000,
         hint="no shoulder: the track, and groove 0",
+        also=("diameter_mm",),
     )
     diameter_min_mm: float | None = ask("Least diameter", "length", default=None, above_low=True, high=5000)
     diameter_new_mm: float | None = ask("Diameter when new", "length", default=None, above_low=True, high=5000)
@@ -39,11 +44,17 @@ class SkimIn:
     rough_feed_mm_per_rev: float | None = ask("Rough feed, mm a turn", "count", default=None, low=0.001, high=5)
     finish_feed_mm_per_rev: float | None = ask("Finish feed, mm a turn", "count", default=None, low=0.001, high=5)
     track_mm: float | None = ask("Length of the track", "length", default=None, above_low=True, high=2000)
-    run_out_mm: float | None = ask("Travel beyond the track, in all", "length", default=None, high=200)
+    overrun_mm: float | None = ask(
+        "Travel beyond the track, in all", "length", default=None, high=200, also=("run_out_mm",)
+    )
     slot_width_mm: float | None = ask("Slot width", "length", default=None, above_low=True, high=20)
     slot_depth_mm: float | None = ask("Slot depth now, shallowest", "length", default=None, high=50)
     flush: bool = ask("Made with flush insulation", "yes", default=False)
+    slot_target_mm: float | None = ask("Slot depth aimed at", "length", default=None, above_low=True, high=20)
+    bearing_span_mm: float | None = ask("From bearing to bearing", "length", default=None, above_low=True, high=10000)
+    shaft_d_mm: float | None = ask("Shaft diameter", "length", default=None, above_low=True, high=1000)
     holder_gap_mm: float | None = ask("Holder gap", "length", default=None, high=50)
+    motor_class: str | None = ask_class()
     bars: int | None = ask("Bars", "count", default=None, low=3, high=2000)
 
 
@@ -87,14 +98,19 @@ class SkimOut:
 
 def planned(given: SkimIn, rules: MotorRules) -> Plan:
     """Return the plan of the given cut."""
+    together(given, "bearing_span_mm", "shaft_d_mm")
+    if given.overrun_mm is not None and under(given.overrun_mm, _LEAST_TRAVEL_MM):
+        raise InputError(
+            f"{given.overrun_mm:g} mm is no travel of a tool beyond the track.",
+            "If it is the run-out, give it as the total run-out.",
+            "overrun_mm",
+        )
     copper = Copper(
-        diameter=given.diameter_mm, least=given.diameter_min_mm, new=given.diameter_new_mm, groove=given.groove_mm, pit=given.pit_mm,
-        tir=given.tir_mm, slot_depth=given.slot_depth_mm, slot_width=given.slot_width_mm, flush=given.flush, track=given.track_mm, gap=given.holder_gap_mm,
+        diameter=given.commutator_d_mm, least=given.diameter_min_mm, new=given.diameter_new_mm, groove=given.groove_mm, pit=given.pit_mm,
+        tir=given.tir_mm, slot_depth=given.slot_depth_mm, slot_width=given.slot_width_mm, slot_target=given.slot_target_mm,
+        span=given.bearing_span_mm, shaft=given.shaft_d_mm, flush=given.flush, track=given.track_mm, gap=given.holder_gap_mm,
     )  # fmt: skip
-    if given.diameter_min_mm is not None and given.diameter_min_mm > given.diameter_mm:
-        raise InputError(f"The least diameter of {given.diameter_min_mm:g} mm is over the {given.diameter_mm:g} mm there are.",
-                         "Check the two; if they are right, no copper is left and the armature is renewed.", "diameter_min_mm")  # fmt: skip
-    return plan_cut(copper, _way(given, rules), rules)
+    return plan_cut(copper, _way(given, rules), for_class(rules, given.motor_class))
 
 
 def _way(given: SkimIn, rules: MotorRules) -> Way:
@@ -104,7 +120,7 @@ def _way(given: SkimIn, rules: MotorRules) -> Way:
     return replace(
         way, rough=given.rough_cut_mm or way.rough, finish=given.finish_cut_mm or way.finish,
         cutting_speed=given.cutting_speed_m_per_min or way.cutting_speed, feed_rough=given.rough_feed_mm_per_rev or way.feed_rough,
-        feed_finish=given.finish_feed_mm_per_rev or way.feed_finish, overrun=way.overrun if given.run_out_mm is None else given.run_out_mm,
+        feed_finish=given.finish_feed_mm_per_rev or way.feed_finish, overrun=way.overrun if given.overrun_mm is None else given.overrun_mm,
     )  # fmt: skip
 
 
@@ -127,9 +143,9 @@ def skim_plan(given: SkimIn, rules: MotorRules) -> SkimOut:
         deepest_cut_mm=plan.deepest, diameter_min_used_mm=plan.least, provisional=plan.provisional,
         radial_leaving_pits_mm=leaving.radial if leaving else None, diameter_after_leaving_pits_mm=leaving.diameter_after if leaving else None,
         allowed_leaving_pits=leaving.allowed if leaving else None, skims_left_leaving_pits=leaving.skims_left if leaving else None,
-        infeed_from_touch_mm=plan.touch, rough_passes=plan.rough_passes, rough_pass_mm=plan.rough_pass, finish_passes=1,
-        speed_max_rpm=plan.speed_most, speed_rpm=plan.speed, rough_pass_min=rough.minutes if rough else None, finish_pass_min=plan.passes[-1].minutes,
-        cutting_min=plan.cutting_min, total_min=plan.total_min, slot_min=slot_minutes(given.bars, rules) if given.bars and not given.flush else None,
+        infeed_from_touch_mm=plan.touch, rough_passes=plan.rough_passes if plan.passes else 0, rough_pass_mm=plan.rough_pass if plan.passes else 0.0, finish_passes=1 if plan.passes else 0,
+        speed_max_rpm=plan.speed_most, speed_rpm=plan.speed, rough_pass_min=rough.minutes if rough else None, finish_pass_min=plan.passes[-1].minutes if plan.passes else None,
+        cutting_min=plan.cutting_min, total_min=plan.total_min, slot_min=slot_minutes(given.bars, rules) if given.bars and not given.flush and plan.passes else None,
         copper_left_radial_mm=full.left, skims_left=full.skims_left, slot_depth_after_mm=plan.slot_after, undercut_by_mm=plan.undercut_by,
         sunk_mm=plan.sunk, holder_gap_after_mm=None if given.holder_gap_mm is None else given.holder_gap_mm + plan.sunk,
         face_radius_after_mm=plan.chosen.diameter_after / 2, warnings=plan.warnings, advice=advice,
@@ -138,7 +154,7 @@ def skim_plan(given: SkimIn, rules: MotorRules) -> SkimOut:
 
 
 _SIGNS = {
-    "bar_fault": "fault", "loose_bars": "loose", "under_least": "under-least", "high_again": "high-again", "grooved": "groove",
+    "bar_fault": "fault", "high_mica": "mica", "loose_bars": "loose", "under_least": "under-least", "high_again": "high-again", "grooved": "groove",
     "tir_over": "tir-over", "burnt_shallow": "burnt-all", "light_dirt": "dirt",
 }  # fmt: skip
 
@@ -153,13 +169,11 @@ class SurfaceIn:
     high_again: bool = ask("Bars high again after a cut", "yes", default=False)
     grooved: bool = ask("Groove, step, pits, flat or high bars", "yes", default=False)
     tir_over: bool = ask("Run-out over its limit", "yes", default=False)
+    high_mica: bool = ask("Mica level with the copper, or high", "yes", default=False)
     burnt_shallow: bool = ask("Burnt or rough all over, but shallow", "yes", default=False)
     light_dirt: bool = ask("Light dirt, light black, slight roughness", "yes", default=False)
     abrasive: str = ask(
-        "To be cleaned with",
-        "word",
-        default="",
-        choices=(("", "not said"), *((what, what) for what, _, _ in ABRASIVES)),
+        "To be cleaned with", "word", default="", choices=tuple((what, what) for what, _, _ in ABRASIVES)
     )
 
 
@@ -197,6 +211,6 @@ SUMS = (
     Sum("surface-work", "What to do with the surface", "The work that takes least copper off for what is seen, and what may touch it.",
         SurfaceIn, surface_work, {"burnt_shallow": True, "abrasive": "emery"}),
     Sum("skim-plan", "Cut of a commutator", "How deep to cut, in which passes, at what speed, what is left, and what it changes.",
-        SkimIn, skim_plan, {"diameter_mm": 96.4, "diameter_min_mm": 93.9, "groove_mm": 0.18, "pit_mm": 0.11, "tir_mm": 0.07, "lathe_speeds_rpm": [185, 355, 450, 560],
+        SkimIn, skim_plan, {"commutator_d_mm": 96.4, "diameter_min_mm": 93.9, "groove_mm": 0.18, "pit_mm": 0.11, "tir_mm": 0.07, "lathe_speeds_rpm": [185, 355, 450, 560],
                             "track_mm": 44.5, "slot_width_mm": 0.95, "slot_depth_mm": 0.84, "holder_gap_mm": 2.25, "bars": 87}),
 )  # fmt: skip

@@ -3,11 +3,12 @@
 from dataclasses import dataclass
 from math import inf
 
+from norvash.core.edges import over, same, under, within
 from norvash.core.holders import FITS, gap_reason, side_fit
-from norvash.core.rules.book import CLASSES, MotorRules
+from norvash.core.rules.book import MotorRules
 from norvash.core.seating import Face, sagitta_mm, seating_method, widest_face_radius_mm
-from norvash.core.sums.loading import for_class
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.loading import ask_class, for_class
+from norvash.core.sums.registry import Sum, ask, together
 from norvash.errors import InputError
 
 
@@ -20,7 +21,7 @@ class FitIn:
     box_thickness_mm: float = ask("Box, along the rotation", "length", above_low=True, high=500)
     box_width_mm: float = ask("Box, along the shaft", "length", above_low=True, high=500)
     holder_gap_mm: float | None = ask("Holder gap", "length", default=None, high=100)
-    motor_class: str | None = ask("Class of machine", "word", default=None, hint="for the gap: " + ", ".join(CLASSES))
+    motor_class: str | None = ask_class()
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -54,7 +55,7 @@ def holder_fit(given: FitIn, rules: MotorRules) -> FitOut:
         clearance_width_mm=a.clearance_mm, dress_thickness_mm=t.dress_mm, dress_width_mm=a.dress_mm, gap_ok=gap_ok,
         gap_low_mm=rules["gap.low"], gap_high_mm=rules["gap.high"], advice=f"{answer}: {'; '.join(reasons)}",
         reasons=reasons,
-        rules=("fit.clearance-least", "fit.clearance-most", "fit.dressing", "gap.low", "gap.high"),
+        rules=("fit.small", "fit.large", "fit.clearance-least", "fit.clearance-most", "fit.dressing", "gap.low", "gap.high"),
     )  # fmt: skip
 
 
@@ -68,6 +69,9 @@ class SeatingIn:
     limit_mm: float | None = ask("Limit", "length", default=None)
     worn_mm: float = ask("Bedding wear so far", "length", default=0.0)
     face_radius_mm: float | None = ask("Radius of the face", "length", default=None, above_low=True, hint="empty: flat")
+    rod_d_mm: float | None = ask(
+        "or shaped on a rod of, paper included", "length", default=None, above_low=True, high=5000
+    )
     brush_count: int = ask("Number of brushes", "count", default=2, low=1, high=400)
     steady_rate_mm_per_kh: float | None = ask("Steady wear rate", "rate", default=None, above_low=True)
 
@@ -80,11 +84,14 @@ class SeatingOut:
     sagitta_mm: float
     depth_mm: float
     contact_share: float
-    worn_at_three_quarters_mm: float
-    worn_at_ready_mm: float
-    mean_worn_at_full_mm: float
+    worn_at_three_quarters_mm: float | None
+    worn_at_ready_mm: float | None
+    mean_worn_at_full_mm: float | None
     bedding_h: float | None
     life_share: float | None
+    rod_sagitta_mm: float | None
+    rod_error_mm: float | None
+    rod_fits: bool | None
     face_radius_least_mm: float
     face_radius_most_mm: float
     method: str
@@ -94,20 +101,25 @@ class SeatingOut:
 
 def seating(given: SeatingIn, rules: MotorRules) -> SeatingOut:
     """Return the seating of a face; a face curved more than the commutator is refused."""
-    radius = inf if given.face_radius_mm is None else given.face_radius_mm
+    together(given, "new_mm", "limit_mm")
+    if over(given.worn_mm, given.new_mm or given.worn_mm):
+        raise InputError("More has worn than the brush was long.", "Check the two figures.", "worn_mm")
+    radius = _radius_of(given)
     face = Face(given.commutator_d_mm, given.thickness_mm, radius)
-    depth, over = face.depth_mm(), face.over_shaped()
+    depth, curved = face.depth_mm(), face.over_shaped()
     method = seating_method(depth, given.brush_count, rules)
     ready = face.worn_for_mm(rules["seating.ready"])
-    rate = given.steady_rate_mm_per_kh
+    rate, curve = given.steady_rate_mm_per_kh, sagitta_mm(given.commutator_d_mm, given.thickness_mm)
+    on_rod = None if given.rod_d_mm is None else sagitta_mm(given.rod_d_mm, given.thickness_mm)
     return SeatingOut(
-        allowed=not over, sagitta_mm=sagitta_mm(given.commutator_d_mm, given.thickness_mm), depth_mm=depth,
-        contact_share=0.0 if over else face.share(given.worn_mm), worn_at_three_quarters_mm=face.worn_for_mm(0.75),
-        worn_at_ready_mm=ready, mean_worn_at_full_mm=2 * depth / 3,
-        bedding_h=None if rate is None else max(ready - given.worn_mm, 0) / (rules["seating.rate"] * rate) * 1000,
-        life_share=_life_share(depth, given), face_radius_least_mm=given.commutator_d_mm / 2,
+        allowed=not curved, sagitta_mm=curve, depth_mm=depth,
+        contact_share=0.0 if curved else face.share(given.worn_mm), worn_at_three_quarters_mm=None if curved else face.worn_for_mm(0.75),
+        worn_at_ready_mm=None if curved else ready, mean_worn_at_full_mm=None if curved else 2 * depth / 3,
+        bedding_h=None if rate is None or curved else max(ready - given.worn_mm, 0) / (rules["seating.rate"] * rate) * 1000,
+        life_share=None if curved else _life_share(depth, given), rod_sagitta_mm=on_rod,
+        rod_error_mm=None if on_rod is None else abs(curve - on_rod), rod_fits=_rod_fits(given, rules), face_radius_least_mm=given.commutator_d_mm / 2,
         face_radius_most_mm=widest_face_radius_mm(given.commutator_d_mm, rules),
-        method="refused: shape it again" if over else method, advice=_seating_advice(over, face, given, rules),
+        method="refused: shape it again" if curved else method, advice=_seating_advice(curved, face, given, rules),
         rules=("seating.alone", "seating.paper", "seating.count", "seating.ready", "seating.rate"),
     )  # fmt: skip
 
@@ -120,11 +132,27 @@ def _life_share(depth: float, given: SeatingIn) -> float | None:
     return depth / (given.new_mm - given.limit_mm)
 
 
-def _seating_advice(over: bool, face: Face, given: SeatingIn, rules: MotorRules) -> str:
-    if over:
+def _radius_of(given: SeatingIn) -> float:
+    """Return the radius of the face: as given, or of the rod that it was shaped on, infinite for a flat one."""
+    if given.face_radius_mm is None:
+        return inf if given.rod_d_mm is None else given.rod_d_mm / 2
+    if given.rod_d_mm is not None and not same(given.face_radius_mm, given.rod_d_mm / 2):
+        raise InputError("The radius of the face is not that of the rod.", "Give the one or the other.", "rod_d_mm")
+    return given.face_radius_mm
+
+
+def _rod_fits(given: SeatingIn, rules: MotorRules) -> bool | None:
+    """Tell whether a face may be shaped on the rod, None without one."""
+    if given.rod_d_mm is None:
+        return None
+    return within(given.commutator_d_mm / 2, given.rod_d_mm / 2, widest_face_radius_mm(given.commutator_d_mm, rules))
+
+
+def _seating_advice(curved: bool, face: Face, given: SeatingIn, rules: MotorRules) -> str:
+    if curved:
         return "the face is curved more than the commutator and touches at two edges only: shape it to the radius"
     share, ready = face.share(given.worn_mm), rules["seating.ready"]
-    if share < ready:
+    if under(share, ready):
         return f"{share:.0%} of the face touches: no full load before {ready:.0%}"
     return f"{share:.0%} of the face touches: load in steps"
 

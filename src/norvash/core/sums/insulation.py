@@ -2,18 +2,20 @@
 
 from dataclasses import dataclass
 
-from norvash.core.rules.book import MotorRules
-from norvash.core.rules.windings import INSULATION
-from norvash.core.sums.registry import Sum, ask
-from norvash.core.windings import (
-    AT_40,
+from norvash.core.insulation import (
+    CIRCUITS,
     MACHINES,
-    judge_coils,
+    EarthTest,
+    Polarization,
+    applies,
     judge_insulation,
     judge_polarization,
     least_megohm,
-    winding_c,
 )
+from norvash.core.rules.book import MotorRules
+from norvash.core.stages import STAGES, Stage
+from norvash.core.sums.registry import Sum, ask, together
+from norvash.core.windings import judge_coils, winding_c
 from norvash.errors import InputError
 
 
@@ -22,26 +24,39 @@ class InsulationIn:
     """Insulation to earth as measured, with what it is held against."""
 
     resistance_megohm: float = ask("Insulation, as measured", "insulation", high=1e7)
-    temperature_c: float | None = ask("Temperature of the winding", "temperature", default=None, low=-40, high=200)
+    temperature_c: float | None = ask("Temperature of the winding", "temperature", default=None, low=-60, high=300)
     previous_r40_megohm: float | None = ask("Last time, at 40 °C", "insulation", default=None, above_low=True, high=1e7)
-    machine: str = ask("Machine", "word", default="small", choices=tuple(MACHINES.items()))
-    rated_v: float | None = ask("Voltage", "voltage", default=None, high=50000)
+    rated_v: float | None = ask("Highest voltage of the plate", "voltage", default=None, above_low=True, high=50000)
+    machine: str = ask("Machine", "word", default="other", choices=tuple(MACHINES.items()))
+    circuit: str = ask("Measured", "word", default="whole", choices=tuple(CIRCUITS.items()))
+    parted: bool | None = ask(
+        "Brushes lifted, field parted, solenoid unhooked, capacitors off",
+        "yes",
+        default=None,
+        hint="what there is of them",
+    )
+    wet: bool = ask("Wet with dew", "yes", default=False)
     minimum_megohm: float | None = ask(
         "Least value, if another holds", "insulation", default=None, above_low=True, high=1e6
     )
     one_minute_megohm: float | None = ask("After one minute", "insulation", default=None, high=1e7)
     ten_minutes_megohm: float | None = ask("After ten minutes", "insulation", default=None, high=1e7)
+    form_wound: bool = ask("Form-wound coils", "yes", default=False, hint="for the index of the two")
+    rated_kw: float | None = ask("Power of the plate, kW", "count", default=None, above_low=True, high=1e6)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class InsulationOut:
-    """Insulation, judged, with the polarization index where it was measured."""
+    """Insulation, judged, with the polarization index where it was measured; the stage is the worse of the two."""
 
     r40_megohm: float | None
+    judged_megohm: float
     minimum_used_megohm: float
     passes: bool
+    test_again: bool
     share_of_previous: float | None
     raise_stage: bool
+    stage: str
     stage_words: str
     polarization_index: float | None
     polarization: str | None
@@ -49,27 +64,76 @@ class InsulationOut:
     rules: tuple[str, ...]
 
 
+_WORDS: dict[Stage, str] = {
+    "fit": "in order", "watch": "to be watched", "plan": "to be cleaned and dried", "change": "to be tested again", "stop": "no power",
+}  # fmt: skip
+
+
 def insulation(given: InsulationIn, rules: MotorRules) -> InsulationOut:
-    """Return insulation to earth, judged at 40 °C or as measured, against its least and last time."""
-    if given.machine not in MACHINES:
-        raise InputError(f"“{given.machine}” is no machine here.", "Use " + ", ".join(MACHINES) + ".", "machine")
-    least = given.minimum_megohm or least_megohm(given.machine, given.rated_v, rules)
-    at_40 = given.machine in AT_40
-    found = judge_insulation(given.resistance_megohm, given.temperature_c, least, given.previous_r40_megohm, rules, at_40=at_40)  # fmt: skip
-    if (given.one_minute_megohm is None) != (given.ten_minutes_megohm is None):
-        raise InputError("The index needs both values.", "Give the one after one minute and the one after ten.", "ten_minutes_megohm")  # fmt: skip
-    index = None if given.one_minute_megohm is None else judge_polarization(given.one_minute_megohm, given.ten_minutes_megohm or 0.0, rules)  # fmt: skip
-    warm = (
-        ""
-        if given.temperature_c is not None
-        else "; the temperature is not known, so a cool winding looks better than it is"
-    )
+    """Return insulation to earth, judged against its least and last time, with the index that belongs to it.
+
+    Raises: InputError for half an index, or a temperature that no winding has.
+    """
+    together(given, "one_minute_megohm", "ten_minutes_megohm")
+    tested = EarthTest(given.rated_v, given.machine, given.circuit, given.minimum_megohm, given.parted, given.wet)
+    found = judge_insulation(given.resistance_megohm, given.temperature_c, given.previous_r40_megohm, tested, rules)
+    index = _index(given, rules)
+    stage = found.stage if index is None else max(found.stage, index.stage, key=STAGES.index)
+    words = _WORDS[stage] + ("; the index is not judged" if index is not None and index.ratio is None else "")
+    said = f"{found.words}; polarization index {index.words}" if index is not None else found.words
     return InsulationOut(
-        r40_megohm=found.r40, minimum_used_megohm=least, passes=found.passes, share_of_previous=found.share, raise_stage=found.fallen,
-        stage_words={"fit": "in order", "watch": "to be watched", "stop": "no power"}.get(found.stage, found.stage),
-        polarization_index=index.ratio if index else None, polarization=index.words if index else None, advice=found.words + warm,
-        rules=("insulation.half", "insulation.fall", INSULATION.of(given.machine), *(("polarization.good", "polarization.act") if index else ())),
-    )  # fmt: skip
+        r40_megohm=found.r40,
+        judged_megohm=found.judged,
+        minimum_used_megohm=least_megohm(tested, rules),
+        passes=found.passes and (index is None or index.stage != "stop"),
+        test_again=bool(found.again),
+        share_of_previous=found.share,
+        raise_stage=found.fallen,
+        stage=stage,
+        stage_words=words,
+        polarization_index=index.ratio if index else None,
+        polarization=index.words if index else None,
+        advice=said,
+        rules=(
+            *_rules_of(tested, rules),
+            *(("polarization.good", "polarization.act", "polarization.hold") if index else ()),
+        ),
+    )
+
+
+def _index(given: InsulationIn, rules: MotorRules) -> Polarization | None:
+    one, ten = given.one_minute_megohm, given.ten_minutes_megohm
+    if one is None or ten is None:
+        return None
+    watts = None if given.rated_kw is None else 1000 * given.rated_kw
+    return judge_polarization(one, ten, rules, told=applies(given.form_wound, watts, rules))
+
+
+def _rules_of(tested: EarthTest, rules: MotorRules) -> tuple[str, ...]:
+    """Return the rules that a verdict rests on."""
+    if not tested.high(rules):
+        own = "insulation.double" if tested.machine == "double" else "insulation.other"
+        return (
+            "insulation.high-voltage",
+            own,
+            "insulation.never",
+            "insulation.cold",
+            "insulation.cold-times",
+            "insulation.fall",
+        )
+    least = (
+        ("insulation.bar", "insulation.modern")
+        if tested.circuit == "armature"
+        else ("insulation.old", "insulation.small")
+    )
+    return (
+        "insulation.high-voltage",
+        *least,
+        "insulation.half",
+        "insulation.never",
+        "insulation.unknown",
+        "insulation.fall",
+    )
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -79,11 +143,11 @@ class CoilsIn:
     coils_ohm: list[float] | None = ask(
         "Resistance of each field coil", "resistance", default=None, above_low=True, high=1e6
     )
-    temperature_c: float = ask("Temperature of the coils", "temperature", default=20.0, low=-40, high=200)
+    temperature_c: float = ask("Temperature of the coils", "temperature", default=20.0, low=-60, high=300)
     cold_ohm: float | None = ask("A winding cold", "resistance", default=None, above_low=True, high=1e6)
-    cold_c: float = ask("Its temperature then", "temperature", default=20.0, low=-40, high=100)
+    cold_c: float = ask("Its temperature then", "temperature", default=20.0, low=-60, high=300)
     hot_ohm: float | None = ask("The same winding hot", "resistance", default=None, above_low=True, high=1e6)
-    air_c: float | None = ask("Air while it was hot", "temperature", default=None, low=-40, high=80)
+    air_c: float | None = ask("Air while it was hot", "temperature", default=None, low=-60, high=300)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -104,17 +168,16 @@ def coils(given: CoilsIn, rules: MotorRules) -> CoilsOut:
     """Return field coils against each other and the temperature of a winding, of what is given."""
     if given.coils_ohm is None and given.cold_ohm is None:
         raise InputError("Nothing is measured.", "Give the field coils, or a winding cold and hot.", "coils_ohm")
-    if (given.cold_ohm is None) != (given.hot_ohm is None):
-        raise InputError("A temperature needs the winding cold and hot.", "Give both.", "hot_ohm")
+    together(given, "cold_ohm", "hot_ohm")
+    if given.air_c is not None and given.hot_ohm is None:
+        raise InputError(
+            "The air says nothing without a hot winding.", "Give the winding cold and hot, or leave it out.", "hot_ohm"
+        )
     found = judge_coils(given.coils_ohm, given.temperature_c, rules) if given.coils_ohm is not None else None
     hot = None if given.cold_ohm is None else winding_c(given.cold_ohm, given.cold_c, given.hot_ohm or 0.0, rules)
     said = []
     if found is not None:
-        said.append(
-            f"coil {', '.join(map(str, found.off))} is off: shorted turns if low, a poor joint if high"
-            if found.off
-            else "the coils agree"
-        )
+        said.append(found.words)
     if hot is not None:
         said.append(
             f"the winding is at {hot:.0f} °C"
@@ -126,7 +189,7 @@ def coils(given: CoilsIn, rules: MotorRules) -> CoilsOut:
 
 
 SUMS = (
-    Sum("insulation", "Insulation to earth", "Insulation at 40 °C against its least and against last time, with the polarization index.",
+    Sum("insulation", "Insulation to earth", "Insulation by voltage and temperature against its least and against last time, with the polarization index.",
         InsulationIn, insulation, {"resistance_megohm": 34.0, "temperature_c": 22.0, "previous_r40_megohm": 31.0, "minimum_megohm": 5}),
     Sum("field-coils", "Coils and their heat", "Field coils held against each other, and how hot a winding is by its resistance.",
         CoilsIn, coils, {"coils_ohm": [41.2, 40.8, 38.1, 41.0], "temperature_c": 24.0, "cold_ohm": 2.31, "cold_c": 19.0, "hot_ohm": 2.9, "air_c": 22.0}),

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from itertools import repeat
 
+from norvash.core.edges import over
 from norvash.core.interval_table import Cell, IntervalTable
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask
@@ -73,10 +74,10 @@ def _overdue(cell: Cell, given: TableIn) -> Cell:
         cell.answer != "check"
         or given.longest_h is None
         or given.since_check_h is None
-        or given.since_check_h <= given.longest_h
+        or not over(given.since_check_h, given.longest_h)
     ):
         return cell
-    words = f"{given.since_check_h:g} since the last check is over the longest interval of {given.longest_h:g}: overdue"
+    words = f"{given.since_check_h:g} h since the last check are over the longest interval of {given.longest_h:g} h: overdue"
     return Cell("overdue", 0.0, cell.row, cell.column, words)
 
 

@@ -1,13 +1,20 @@
 """Sums about a set in use: the straight line and the spread."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
+from norvash.core.brushes import check_length
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.core.spread import Spread, set_spread
 from norvash.core.straight_line import Point, StraightLine, Track, straight_line
 from norvash.core.sums.registry import Sum, ask
 from norvash.core.words import listed, use_words
 from norvash.errors import InputError
+
+_HOURS_A_YEAR = 8766.0
+_BEYOND = "not carbon"
+# What a new brush may be longer than its start says, beside the scatter of a reading.
+_GROWN_SD, _TOLERANCE_MM = 3.0, 0.2
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -63,6 +70,9 @@ def lists_of(given: LineIn) -> tuple[list[float], list[float | None], list[float
     before = _several("previous_lengths_mm", given.previous_lengths_mm, given.previous_length_mm)
     starts = given.start_mm if isinstance(given.start_mm, list) else [given.start_mm] * len(now)
     _aligned("start_mm", list(starts), len(now))
+    for start, length in zip(starts, now, strict=True):
+        if length is not None:
+            check_length(length, start, "lengths_mm")
     if before and given.previous_run_h is None:
         raise InputError("Earlier lengths need their use.", "Give the use last time.", "previous_run_h")
     return starts, _aligned("previous_lengths_mm", before, len(now)) if before else [None] * len(now), now
@@ -79,7 +89,7 @@ def line(given: LineIn, rules: MotorRules) -> LineOut:
     starts, before, now = lists_of(given)
     sd = given.standard_uncertainty_mm or rules["instrument.digital-caliper"]
     tracks = [_track(given, s, p, n, sd) for s, p, n in zip(starts, before, now, strict=True)]
-    found = straight_line(tracks, rules)
+    found = _not_carbon(straight_line(tracks, rules), rules)
     brush = found.brushes[found.governing_position - 1] if found.governing_position else None
     return LineOut(
         life_rate_mm_per_kh=brush.life_rate_mm_per_kh if brush else None,
@@ -90,14 +100,32 @@ def line(given: LineIn, rules: MotorRules) -> LineOut:
         do_not_exceed_h=found.do_not_exceed_h, plan_by_h=found.plan_by_h, look_again_h=found.look_again_h,
         governing_position=found.governing_position, missing_positions=found.missing,
         faster_note=found.faster_note, answer=found.answer, advice=_line_advice(found),
-        rules=("line.plan", "line.look", "line.least-wear", "line.faster"),
+        rules=("line.horizon", "line.plan", "line.look", "line.least-wear", "line.faster"),
     )  # fmt: skip
 
 
+def _not_carbon(found: StraightLine, rules: MotorRules) -> StraightLine:
+    """Return the line, without a date where the limit lies beyond all the hours that a machine can run in its years.
+
+    Source: rule line.horizon
+    """
+    if found.left_h is None or not over(found.left_h, rules["line.horizon"] * _HOURS_A_YEAR):
+        return found
+    return replace(
+        found, left_h=None, left_sd_h=None, do_not_exceed_h=None, plan_by_h=None, look_again_h=None, answer=_BEYOND
+    )
+
+
 def _line_advice(found: StraightLine) -> str:
+    if found.answer == _BEYOND:
+        return "no date: at this rate carbon is not what stops it; look at springs, leads, bearings and insulation"
+    if found.answer == "at the limit":
+        gone = [str(i) for i, b in enumerate(found.brushes, start=1) if b is not None and b.left_h == 0]
+        rest = f"; brush {listed([str(p) for p in found.missing])} not measured" if found.missing else ""
+        return f"out of service: brush {listed(gone)} at the limit{rest}"
     if found.answer == "incomplete":
         return f"incomplete: brush {listed([str(p) for p in found.missing])} not measured, so there is no date"
-    if found.do_not_exceed_h is None or found.answer == "at the limit":
+    if found.do_not_exceed_h is None:
         return found.answer
     words = (f"do not exceed {use_words(found.do_not_exceed_h, 'hours')}, plan by {use_words(found.plan_by_h or 0, 'hours')}, "
              f"look again by {use_words(found.look_again_h or 0, 'hours')}")  # fmt: skip
@@ -141,13 +169,28 @@ def wear_of(given: SpreadIn) -> list[float]:
     Raises: InputError when neither is given.
     """
     if given.wear_mm is not None:
+        if given.start_mm is not None or given.lengths_mm is not None:
+            raise InputError("Wear and lengths are both given.", "Give the one or the other.", "wear_mm")
         return given.wear_mm
     if given.start_mm is None or given.lengths_mm is None:
         raise InputError("Nothing to compare.", "Give start and lengths, or the wear of each.", "lengths_mm")
     count = len(given.lengths_mm)
     starts = given.start_mm if isinstance(given.start_mm, list) else [given.start_mm] * count
     _aligned("start_mm", list(starts), count)
-    return [s - n for s, n in zip(starts, given.lengths_mm, strict=True)]
+    return [_worn(s, n, given) for s, n in zip(starts, given.lengths_mm, strict=True)]
+
+
+def _worn(start_mm: float, now_mm: float, given: SpreadIn) -> float:
+    """Return the wear of one brush; one that is longer than its start by more than a reading can say is refused."""
+    check_length(now_mm, start_mm, "lengths_mm")
+    play = _GROWN_SD * (given.standard_uncertainty_mm or 0.0) + _TOLERANCE_MM
+    if under(start_mm - now_mm, -play):
+        raise InputError(
+            f"A brush of {now_mm:g} mm has grown since {start_mm:g} mm.",
+            "Check the two, or whether it is another brush.",
+            "lengths_mm",
+        )
+    return start_mm - now_mm
 
 
 def spread(given: SpreadIn, rules: MotorRules) -> SpreadOut:

@@ -1,7 +1,9 @@
 """Sums about force and current."""
 
 from dataclasses import dataclass
+from typing import Any
 
+from norvash.core.edges import over, under, within
 from norvash.core.loading import (
     KPA_PER_PSI,
     bars_covered,
@@ -10,21 +12,30 @@ from norvash.core.loading import (
     judge_spring,
     pressure_kpa,
 )  # fmt: skip
-from norvash.core.rules.book import CLASSES, MotorRules
+from norvash.core.rules.book import CLASSES, GEARED, MotorRules
 from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW, GRADES
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, together
 from norvash.errors import InputError
 
 
+def ask_class() -> Any:
+    """Return the question for the class of machine."""
+    return ask("Class of machine", "word", default=None, choices=tuple((c, c) for c in (*CLASSES, GEARED)))
+
+
 def for_class(rules: MotorRules, motor_class: str | None) -> MotorRules:
-    """Return the rules as they apply to a class.
+    """Return the rules as they apply to a class, or to a starter with a gear reduction.
 
     Raises: InputError for a class that is not known.
     """
     if motor_class is None:
         return rules
+    if motor_class == GEARED:
+        return MotorRules(rules.book, "starter", variant=GEARED)
     if motor_class not in CLASSES:
-        raise InputError(f"“{motor_class}” is no class of machine.", "Use " + ", ".join(CLASSES) + ".", "motor_class")
+        raise InputError(
+            f"“{motor_class}” is no class of machine.", "Use " + ", ".join((*CLASSES, GEARED)) + ".", "motor_class"
+        )
     return MotorRules(rules.book, motor_class)
 
 
@@ -35,7 +46,7 @@ class PressureIn:
     force_n: float = ask("Spring force", "force", hint="pulled along the brush at its working length")
     thickness_mm: float = ask("Thickness t", "length", above_low=True, high=500)
     width_mm: float = ask("Width a", "length", above_low=True, high=500)
-    motor_class: str | None = ask("Class of machine", "word", default=None, hint="for the band: " + ", ".join(CLASSES))
+    motor_class: str | None = ask_class()
     band_low_kpa: float | None = ask("Band from", "pressure", default=None, above_low=True)
     band_high_kpa: float | None = ask("Band up to", "pressure", default=None, above_low=True)
     force_nominal_n: float | None = ask("Nominal force", "force", default=None, above_low=True)
@@ -69,7 +80,7 @@ def spring_pressure(given: PressureIn, rules: MotorRules) -> PressureOut:
     judged = judge_spring(given.force_n, kpa, (low, high), given.force_nominal_n, rules)
     act = {"fit": "keep", "plan": "plan new springs as a set", "change": "renew the springs as a set now"}
     return PressureOut(
-        pressure_kpa=kpa, pressure_psi=kpa / KPA_PER_PSI, in_band=low <= kpa <= high, band_low_kpa=low,
+        pressure_kpa=kpa, pressure_psi=kpa / KPA_PER_PSI, in_band=within(low, kpa, high), band_low_kpa=low,
         band_high_kpa=high, deviation=judged.deviation, severity=judged.stage,
         advice=f"{act[judged.stage]}: {judged.reason}",
         rules=("pressure.low", "pressure.high", "spring.plan", "spring.change"),
@@ -119,8 +130,10 @@ def current_density(given: DensityIn, rules: MotorRules) -> DensityOut:
     """Return the current density against the guide of the grade."""
     seated = current_density_a_per_cm2(given.current_a, given.brush_count, given.thickness_mm * given.width_mm)
     low, high, ids = _guide(given, rules)
-    below = None if low is None else seated < rules["density.least-share"] * low
-    over = None if high is None else seated > high
+    together(given, "commutator_d_mm", "bars")
+    together(given, "force_n", "speed_m_per_s")
+    below = None if low is None else under(seated, rules["density.least-share"] * low)
+    beyond = None if high is None else over(seated, high)
     drop = None if given.grade is None else rules[CONTACT_DROP.of(given.grade)]
     covered = None
     if given.commutator_d_mm and given.bars:
@@ -128,11 +141,11 @@ def current_density(given: DensityIn, rules: MotorRules) -> DensityOut:
     return DensityOut(
         density_a_per_cm2=seated, density_bedding_a_per_cm2=seated / given.contact_share,
         current_cap_a=given.current_a * given.contact_share, guide_low_a_per_cm2=low, guide_high_a_per_cm2=high,
-        below_third_of_guide=below, over_guide=over, bars_covered=covered,
-        bars_usual=None if covered is None else rules["bars.low"] <= covered <= rules["bars.high"], contact_drop_v=drop,
+        below_third_of_guide=below, over_guide=beyond, bars_covered=covered,
+        bars_usual=None if covered is None else within(rules["bars.low"], covered, rules["bars.high"]), contact_drop_v=drop,
         contact_drop_share=drop / given.supply_v if drop is not None and given.supply_v else None,
         heat_w=_heat_w(drop, given, rules),
-        advice=_density_advice(below, over, given), rules=ids,
+        advice=_density_advice(seated, low, high, given, rules), rules=ids,
     )  # fmt: skip
 
 
@@ -158,14 +171,22 @@ def _heat_w(drop: float | None, given: DensityIn, rules: MotorRules) -> float | 
     return contact_loss_w(drop, given.current_a, given.brush_count, given.force_n, given.speed_m_per_s, rules)
 
 
-def _density_advice(below: bool | None, over: bool | None, given: DensityIn) -> str:
-    if over:
-        return "over the guide for continuous running: check load, grade and number of brushes"
-    if below:
-        return "under a third of the guide: the film suffers in long running, look for threading"
+def _density_advice(seated: float, low: float | None, high: float | None, given: DensityIn, rules: MotorRules) -> str:
+    guide = "" if low is None or high is None else f" of {low:g} to {high:g} A/cm²"
+    shown = f"{seated:.3g} A/cm²"
+    if high is not None and over(seated, high):
+        return f"{shown}, over the guide{guide} for continuous running: check load, grade and number of brushes"
+    if low is not None and under(seated, rules["density.least-share"] * low):
+        return f"{shown}, under a third of the guide{guide}: the film suffers in long running, look for threading"
     if given.contact_share < 1:
         return f"hold the current to {given.current_a * given.contact_share:.3g} A until the faces are seated"
-    return "within the guide" if over is not None else "no guide given: name the grade family to judge it"
+    if low is not None and under(seated, low):
+        return f"{shown}, under the guide{guide}: right for light or short running, watch the film"
+    return (
+        f"{shown}, within the guide{guide}"
+        if high is not None
+        else f"{shown}; no guide given: name the grade family to judge it"
+    )
 
 
 SUMS = (

@@ -1,16 +1,16 @@
 """One register of sums: each is a page, a JSON endpoint, a command and the function that the bench calls."""
 
 from collections.abc import Callable, Mapping
-from dataclasses import MISSING, dataclass, field
+from dataclasses import MISSING, dataclass, field, fields
 from typing import Any
 
 from norvash.core.rules.book import MotorRules
-from norvash.errors import NotFound
+from norvash.errors import InputError, NotFound
 
 
 @dataclass(frozen=True, slots=True)
 class Ask:
-    """How one input is asked for: its label, its dimension for units, its bounds."""
+    """How one input is asked for: its label, its dimension for units, its bounds, and other names that are read beside its own."""
 
     label: str
     dimension: str
@@ -19,14 +19,15 @@ class Ask:
     hint: str
     above_low: bool
     choices: tuple[tuple[str, str], ...] = ()
+    also: tuple[str, ...] = ()
 
 
 def ask(
     label: str, dimension: str, *, low: float = 0.0, high: float = 1e6, hint: str = "", default: Any = MISSING,
-    above_low: bool = False, choices: tuple[tuple[str, str], ...] = (),
+    above_low: bool = False, choices: tuple[tuple[str, str], ...] = (), also: tuple[str, ...] = (),
 ) -> Any:  # fmt: skip
     """Return a dataclass field that knows how to be asked for; without a default it must be given."""
-    return field(default=default, metadata={"ask": Ask(label, dimension, low, high, hint, above_low, choices)})
+    return field(default=default, metadata={"ask": Ask(label, dimension, low, high, hint, above_low, choices, also)})
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,3 +51,17 @@ def find(sums: Mapping[str, Sum], name: str) -> Sum:
         return sums[name]
     except KeyError:
         raise NotFound(f"There is no sum “{name}”.", "Use one of: " + ", ".join(sums) + ".") from None
+
+
+def together(given: Any, *names: str) -> None:
+    """Refuse inputs of which some are given without their partners.
+
+    Raises: InputError at the first that is missing.
+    """
+    missing = [n for n in names if getattr(given, n) is None]
+    if missing and len(missing) < len(names):
+        labels = {f.name: f.metadata["ask"].label for f in fields(given)}
+        there = next(n for n in names if n not in missing)
+        raise InputError(
+            f"“{labels[there]}” says nothing without “{labels[missing[0]]}”.", "Give both, or neither.", missing[0]
+        )

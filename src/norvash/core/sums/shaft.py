@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from norvash.core.bearings.fitting import shim_mm, shim_stack
-from norvash.core.bearings.lasting import judge_vibration
+from norvash.core.bearings.vibration import Stands, judge_vibration
 from norvash.core.rules.book import MotorRules
 from norvash.core.stages import word_of
 from norvash.core.sums.registry import Sum, ask
@@ -79,39 +79,69 @@ def _float_words(given: FloatIn, add: float, used: tuple[float, ...] | None, aft
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class VibrationIn:
-    """Vibration of the housing of a machine under 15 kW, at each place where it was measured."""
+    """Vibration of the housing of a bolted machine, at each place where it was measured."""
 
     vibration_mm_per_s: list[float] = ask(
         "Velocity, root mean square", "vibration", high=1000, hint="drive end, other end, along the shaft: mm/s"
     )
     previous_mm_per_s: float | None = ask("Greatest last time", "vibration", default=None, above_low=True, high=1000)
+    rated_kw: float | None = ask(
+        "Power of the plate, kW", "count", default=None, above_low=True, high=1e6, hint="empty: to 15 kW"
+    )
+    flexible: bool = ask("It stands flexible", "yes", default=False)
+    carries: bool = ask("It hangs a load or carries people", "yes", default=False)
+    hand_held: bool = ask("Held in the hand", "yes", default=False)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class VibrationOut:
-    """The greatest value, judged, and how it has grown."""
+    """The greatest value, judged, the line over which it must be mended, and how it has grown."""
 
     greatest_mm_per_s: float
     greatest_place: int
+    worst_line_mm_per_s: float
     grown_share: float | None
+    stage: str
     stage_words: str
     advice: str
     rules: tuple[str, ...]
 
 
+_SHAKEN = {
+    "fit": "nothing to do",
+    "watch": "look at balance, bearings and coupling at the next stop",
+    "plan": "plan the repair",
+    "change": "mend it now",
+    "stop": "it must not run",
+}
+
+
 def vibration(given: VibrationIn, rules: MotorRules) -> VibrationOut:
-    """Return the greatest vibration, judged."""
+    """Return the greatest vibration, judged.
+
+    Raises: InputError for nothing measured, a machine held in the hand, or one that is too large.
+    """
     if not given.vibration_mm_per_s:
         raise InputError("Nothing is measured.", "Give one value at least, in mm/s.", "vibration_mm_per_s")
+    if given.hand_held:
+        raise InputError(
+            "The lines hold for bolted machines, not for one held in the hand.",
+            "Judge it by feel and sound against a good one.",
+            "hand_held",
+        )
     greatest = max(given.vibration_mm_per_s)
-    stage, words = judge_vibration(greatest, rules)
-    grown = None if given.previous_mm_per_s is None else greatest / given.previous_mm_per_s - 1
-    since = "" if grown is None else f"; {abs(grown):.0%} {'more' if grown > 0 else 'less'} than last time"
-    what = {"fit": "nothing to do", "watch": "look at balance, bearings and coupling at the next stop"}.get(
-        stage, "do not leave it so"
+    watts = None if given.rated_kw is None else 1000 * given.rated_kw
+    found = judge_vibration(greatest, given.previous_mm_per_s, Stands(watts, given.flexible, given.carries), rules)
+    return VibrationOut(
+        greatest_mm_per_s=greatest,
+        greatest_place=given.vibration_mm_per_s.index(greatest) + 1,
+        worst_line_mm_per_s=found.lines[2],
+        grown_share=found.grown,
+        stage=found.stage,
+        stage_words=word_of(found.stage, carbon=False),
+        advice=f"{greatest:g} mm/s, {found.words}: {_SHAKEN[found.stage]}",
+        rules=(*found.rules, "vibration.sign", "vibration.plan", "vibration.change"),
     )
-    return VibrationOut(greatest_mm_per_s=greatest, greatest_place=given.vibration_mm_per_s.index(greatest) + 1, grown_share=grown, stage_words=word_of(stage, carbon=False),
-                        advice=f"{greatest:g} mm/s, {words}: {what}{since}", rules=("vibration.good", "vibration.acceptable", "vibration.watch"))  # fmt: skip
 
 
 SUMS = (

@@ -5,14 +5,13 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.classes import TEMPLATES
 from norvash.core.figures import FIELDS, Figures
-from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError, NorvashError
 from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import whole
 from norvash.web.motor_drawings import brush_drawn, end_view_new
-from norvash.work.context import figures_of
+from norvash.work.context import figures_of, rules_of
 from norvash.work.registering import change_figures
 from norvash.work.rulebook import rulebook
 
@@ -35,10 +34,8 @@ def _page(
     motor = store.fetch_motor(conn, motor_id)
     of_type = store.type_figures(conn, motor.type_id) if motor.type_id else {}
     plans = store.positions(conn, motor_id)
-    in_force, rules = (
-        figures_of(conn, motor),
-        MotorRules(rulebook(conn), motor.motor_class, motor.type_id or "", motor.id),
-    )
+    in_force = figures_of(conn, motor)
+    rules = rules_of(rulebook(conn), motor, in_force)
     return page(request, "figures.html", status_of(error) if error else 200, area="Motors", motor=motor, fields=FIELDS, positions=plans, drawings=(brush_drawn(in_force, rules), end_view_new(in_force, plans, rules, 300)),
                 lent=Figures({}, of_type, TEMPLATES[motor.motor_class].lends), typed=typed, act_id=fresh_id(),
                 error=error, errors=errors_of(error))  # fmt: skip

@@ -53,8 +53,8 @@ def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
     from norvash.work.sums import work_out_typed
 
     entry = find(SUMS, name)
-    names = [f.name for f in fields(entry.inputs)]
-    typed = {k: " ".join(request.query_params.getlist(k)).strip() for k in request.query_params if k in names}
+    names = {known: f.name for f in fields(entry.inputs) for known in (f.name, *f.metadata["ask"].also)}
+    typed = {names[k]: " ".join(request.query_params.getlist(k)).strip() for k in request.query_params if k in names}
     is_example = not typed
     typed = {**_answered(entry.inputs), **(typed or as_typed(entry.example))}
     result: dict[str, object] = {}
@@ -71,7 +71,14 @@ def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
     except NorvashError as found:
         error = found
     asked = [
-        (f.name, f.metadata["ask"], f.default is MISSING, _unit(f.metadata["ask"].dimension), "list" in str(f.type))
+        (
+            f.name,
+            f.metadata["ask"],
+            f.default is MISSING,
+            _unit(f.metadata["ask"].dimension),
+            "list" in str(f.type),
+            f.default is None,
+        )
         for f in fields(entry.inputs)
     ]
     return page(request, "sum.html", status_of(error) if error else 200, area="Sums", entry=entry, asked=asked,
@@ -84,7 +91,7 @@ def _answered(inputs: type[Any]) -> dict[str, str]:
     return {
         f.name: "yes" if f.default else "no"
         for f in fields(inputs)
-        if f.metadata["ask"].dimension == "yes" and f.default is not MISSING
+        if f.metadata["ask"].dimension == "yes" and f.default in (True, False)
     }
 
 

@@ -1,0 +1,183 @@
+"""Cables: what they drop, what they may carry for long and in bursts; terminals and solenoid contacts."""
+
+from dataclasses import dataclass
+from math import sqrt
+
+from norvash.core.edges import over, under
+from norvash.core.rules.book import MotorRules
+from norvash.core.rules.supply import AIR, CABLE, CIRCUITS, IN_AIR, SECTIONS, TOGETHER
+from norvash.errors import InputError
+
+_LONGEST_BURST_S = 10.0
+_USUAL_AIR_C = 30.0
+
+
+def cable_drop_v(
+    current_a: float, length_m: float, section_mm2: float, ways: int, temp_c: float, rules: MotorRules
+) -> float:
+    """Return the drop in a copper cable; ways 2 for there and back, 1 for a single lead.
+
+    Units: current_a [A], length_m [m], section_mm2 [mm²], temp_c [°C] -> [V]
+    Source: rules copper.resistivity, copper.coefficient
+    """
+    warm = 1 + rules["copper.coefficient"] * (temp_c - 20)
+    return ways * current_a * rules["copper.resistivity"] * warm * length_m / section_mm2
+
+
+def drop_allowed_v(rated_v: float, rules: MotorRules) -> float:
+    """Return the drop allowed on each side of a circuit while starting.
+
+    Units: [V] -> [V]. Source: rules drop.side, drop.low-voltage, drop.share
+
+    >>> from norvash.core.rules.catalogue import shipped
+    >>> drop_allowed_v(12, shipped()), drop_allowed_v(200, shipped())
+    (0.5, 4.0)
+    """
+    if over(rated_v, rules["drop.low-voltage"]):
+        return rules["drop.share"] * rated_v / 2
+    return rules["drop.side"] * rated_v / 12
+
+
+@dataclass(frozen=True, slots=True)
+class Laid:
+    """How a cable is laid: in thermal insulation, how many circuits together, temperature of the air [°C]."""
+
+    insulated: bool = False
+    circuits: int = 1
+    air_c: float = _USUAL_AIR_C
+
+
+def load_a(section_mm2: float, laid: Laid, rules: MotorRules) -> float:
+    """Return the current that a copper cable may carry for long: that of the largest section of the table which is not over it.
+
+    Units: [mm²] -> [A]. Raises: InputError for what the table does not know. Source: rules cable.*
+
+    >>> from norvash.core.rules.catalogue import shipped
+    >>> load_a(1.5, Laid(), shipped()), round(load_a(5.0, Laid(True, 2), shipped()), 6)
+    (17.0, 19.2)
+    """
+    fitting = [s for s in SECTIONS if not under(section_mm2, float(s))]
+    if not fitting:
+        raise InputError(
+            f"A cable of {section_mm2:g} mm² is under the table.",
+            "Look its load up; the table begins at 1.5 mm².",
+            "section_mm2",
+        )
+    if over(laid.air_c, float(AIR[-1])):
+        raise InputError(
+            f"Air of {laid.air_c:g} °C is over the table.", f"Look it up; the table ends at {AIR[-1]} °C.", "air_c"
+        )
+    if not 1 <= laid.circuits <= 1 + len(CIRCUITS):
+        raise InputError(
+            f"{laid.circuits} circuits together are not in the table.",
+            "Look them up; the table ends at three.",
+            "circuits",
+        )
+    load = rules[CABLE.of(fitting[-1])]
+    if laid.insulated:
+        load *= rules["cable.insulated"]
+    if laid.circuits > 1:
+        load *= rules[TOGETHER.of(CIRCUITS[laid.circuits - 2])]
+    if over(laid.air_c, _USUAL_AIR_C):
+        load *= rules[IN_AIR.of(next(a for a in AIR if not over(laid.air_c, float(a))))]
+    return load
+
+
+@dataclass(frozen=True, slots=True)
+class Carried:
+    """What a cable has to carry [A] against what it may [A], its least section for a burst [mm²], and whether that is enough."""
+
+    steady_a: float
+    load_a: float
+    burst_mm2: float | None
+    enough: bool
+    words: str
+
+
+def carried(
+    current_a: float, section_mm2: float, burst_s: float | None, rest_s: float, laid: Laid, rules: MotorRules
+) -> Carried:
+    """Return whether a cable carries a current, for long or in bursts with a rest between them; both must hold.
+
+    Units: [A], [mm²], [s]. Raises: InputError for what the table does not know. Source: rules cable.*
+    """
+    load, burst_mm2, steady = load_a(section_mm2, laid, rules), None, current_a
+    if burst_s is not None and not over(burst_s, _LONGEST_BURST_S):
+        burst_mm2 = current_a * sqrt(burst_s) / rules["cable.burst"]
+        steady = current_a * sqrt(burst_s / (burst_s + rest_s))
+    hot = over(steady, load)
+    thin = burst_mm2 is not None and under(section_mm2, burst_mm2)
+    said = []
+    if hot:
+        said.append(f"it may carry {load:.3g} A, and {steady:.3g} A flow{'' if burst_mm2 is None else ' on average'}")
+    if thin:
+        said.append(f"a burst of {burst_s:g} s asks for {burst_mm2:.3g} mm²")
+    return Carried(steady, load, burst_mm2, not (hot or thin), "; ".join(said))
+
+
+@dataclass(frozen=True, slots=True)
+class Terminal:
+    """The worst terminal, judged: the limit in the unit measured, whether it holds, None where it cannot be judged, and why."""
+
+    value: float
+    unit: str
+    limit: float | None
+    right: bool | None
+    words: str
+    rules: tuple[str, ...]
+
+
+def terminal_by_drop(drop_v: float, rules: MotorRules) -> Terminal:
+    """Return a terminal judged by its drop at working current; of a starter this alone decides.
+
+    Units: [V]. Source: rule terminal.volt
+    """
+    most = rules["terminal.volt"]
+    right = not over(drop_v, most)
+    return Terminal(drop_v, "V", most, right, _terminal_words(right), ("terminal.volt",))
+
+
+def terminal_by_ohm(
+    ohm: float, current_a: float | None, rated_v: float | None, kind: str, step_ohm: float | None, rules: MotorRules
+) -> Terminal:
+    """Return a terminal judged by its resistance, which only the current makes good or bad.
+
+    Units: ohm, step_ohm (finest step of the meter) [Ω], current_a [A], rated_v [V]; kind press-in or bolted. Source: rules terminal.*
+    """
+    if current_a is None or not current_a > 0:
+        small = rules["terminal.unknown"]
+        held = None if over(ohm, small) else True
+        most = rules["terminal.unknown-current"]
+        words = f"counts up to {most:g} A" if held else "the current is not known: measure the drop at working current"
+        found = Terminal(ohm, "Ω", small, held, words, ("terminal.unknown", "terminal.unknown-current"))
+    else:
+        limit, ids = _ohm_limit(current_a, rated_v, kind, rules)
+        right = not over(ohm, limit)
+        found = Terminal(ohm, "Ω", limit, right, _terminal_words(right), ids)
+    if found.right and found.limit is not None and step_ohm is not None and over(step_ohm, found.limit / 3):
+        return Terminal(
+            ohm, "Ω", found.limit, None, f"not judged: a meter with steps of {step_ohm:g} Ω is too coarse", found.rules
+        )
+    return found
+
+
+def _ohm_limit(current_a: float, rated_v: float | None, kind: str, rules: MotorRules) -> tuple[float, tuple[str, ...]]:
+    mains = rated_v is not None and over(rated_v, rules["terminal.low-voltage"])
+    if mains and not over(current_a, rules["terminal.small-current"]):
+        return rules["terminal.ohm"], ("terminal.ohm", "terminal.small-current")
+    heat = "terminal.heat-bolted" if kind == "bolted" else "terminal.heat"
+    return min(rules["terminal.volt"] / current_a, rules[heat] / current_a**2), ("terminal.volt", heat)
+
+
+def _terminal_words(right: bool) -> str:
+    return "right" if right else "clean, retension, test again; a bad contact alone stops a motor"
+
+
+def solenoid_allowed_v(current_a: float | None, rules: MotorRules) -> tuple[float, str]:
+    """Return the drop allowed over the contact of a solenoid while cranking, and the rule it comes from.
+
+    Units: [A] -> [V]. Source: rules solenoid.drop, solenoid.drop-heavy, solenoid.heavy
+    """
+    heavy = current_a is not None and over(current_a, rules["solenoid.heavy"])
+    rule = "solenoid.drop-heavy" if heavy else "solenoid.drop"
+    return rules[rule], rule
