@@ -3,11 +3,12 @@
 from math import ceil, floor, isclose
 
 _RELATIVE = 1e-9
-_NOTHING = 1e-12
+# What adding up and converting leave of a difference, in mm, N, V and their like.
+_NOTHING = 1e-9
 
 
 def same(value: float, limit: float) -> bool:
-    """Tell whether a value is the limit, to a thousand millionth of it.
+    """Tell whether a value is the limit, to a thousand millionth of it or of one.
 
     >>> same(0.1 + 0.2, 0.3), same(0.3001, 0.3)
     (True, False)

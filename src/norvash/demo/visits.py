@@ -54,6 +54,12 @@ class Visit:
         note(self.conn, self._act(), self.sheet_id, place, finding)
         return self
 
+    def insulation(self, megohm: str, temperature: str) -> "Visit":
+        """Part what leads to the case, and enter a test of insulation."""
+        for tick in load(self.conn, self.motor_id).facts.to_part:
+            self.put(tick, "yes")
+        return self.put("insulation-mohm", megohm).put("insulation-c", temperature)
+
     def permit(self, why: str) -> "Visit":
         """Open a test with power on."""
         return self.put(
@@ -138,7 +144,7 @@ def _done(visit: Visit, outcome: str = "service") -> None:
 def insulation_tested(visit: Visit, lengths: Mapping[int, str], megohm: str, temperature: str) -> None:
     """A test of insulation in between, with the brushes measured and nothing else found."""
     visit.put("urgency", "routine").gate("safe").put("state", "opened").measure(lengths, sure=True)
-    visit.put("sound.commutator", "yes").put("insulation-mohm", megohm).put("insulation-c", temperature)
+    visit.put("sound.commutator", "yes").insulation(megohm, temperature)
     visit.put("sound.drive", "yes").sign("tested between two shows")
 
 
@@ -148,7 +154,7 @@ def pitch_marked(visit: Visit, lengths: Mapping[int, str]) -> None:
         "bar-map", "burnt 5, 27, 49, 70; dark 71"
     )
     visit.put("run-out", _around(87, 0.011, 40, 0.004, noise=0.0011)).put("run-out-on", "bearings")
-    visit.put("insulation-mohm", "34").put("insulation-c", "22").put("insulation-10", "61")
+    visit.insulation("34", "22").put("insulation-10", "61")
     day = f"{visit.now + timedelta(weeks=11):%Y-%m-%d}"
     visit.put("decide.commutator.pitch", "deferred", who="Bram Aldous", day=day)
     visit.put("remark.windings", "coupling to be looked at in the refit")
@@ -163,8 +169,10 @@ def open_coil(visit: Visit, lengths: Mapping[int, str]) -> None:
     readings = [f"{84 + 1.6 * cos(1.7 * i) + 0.7 * cos(5.1 * i):.1f}" for i in range(1, 118)]
     for reading in (36, 95):
         readings[reading - 1] = f"{2480 + reading}"
-    visit.put("bar-test", "\n".join(readings)).put("bar-test-how", "drop").put("bar-test-noise", "1 %")
-    visit.put("insulation-mohm", "118").put("insulation-c", "24")
+    visit.put("bar-test", "\n".join(readings)).put("bar-test-how", "drop").put("bar-test-noise", "1 %").put(
+        "bar-test-fed", "bars"
+    ).put("bar-test-lifted", "yes")
+    visit.insulation("118", "24")
 
 
 def last_cut(visit: Visit, lengths: Mapping[int, str]) -> None:
@@ -178,11 +186,11 @@ def last_cut(visit: Visit, lengths: Mapping[int, str]) -> None:
     ).put("slot-depth", "0.9")
     visit.put("lathe-speeds", "90; 185; 355; 560").put(
         "bar-test", "\n".join(f"{41 + 0.6 * cos(2.3 * i):.1f}" for i in range(69))
-    )
+    ).put("bar-test-lifted", "yes")
     visit.put("cut-done", "108.18").put("slot-minutes", "88").put("cut-slots", "yes").put("cut-chamfer", "yes").put(
         "cut-again", "yes"
     ).put("cut-vacuumed", "yes")
-    visit.put("insulation-mohm", "9").put("insulation-c", "31")
+    visit.insulation("9", "31")
     day = f"{visit.now + timedelta(weeks=2):%Y-%m-%d}"
     for finding in ("gap.cut", "face.cut"):
         visit.put(f"decide.{finding}", "deferred", who="Maud Celliers", day=day)

@@ -63,6 +63,11 @@ class RunOut:
         return over(self.tir_mm, self.tir_limit_mm) or over(self.step_mm or 0.0, self.step_limit_mm)
 
     @property
+    def bars_out(self) -> bool:
+        """Tell whether single bars stand out, or the step from one to the next is over its limit."""
+        return bool(self.odd) or over(self.step_mm or 0.0, self.step_limit_mm)
+
+    @property
     def passes(self) -> bool:
         """Tell whether it is within its limits, and was measured finely enough to say so."""
         return not self.over and not self.coarse
@@ -219,12 +224,12 @@ def _cause(
         if odd
         else ""
     )
+    what = stand_out or "the step from bar to bar is too great" if odd or step_over else ""
     if not over(tir, limit):
-        if odd or step_over:
-            what = stand_out or "the step from bar to bar is too great"
+        if what:
             return "bars", f"round, but {what}: see whether bars are tight before anything is cut"
         return "true", "it runs true"
-    beside = f"; {stand_out} too: see whether they are tight" if odd else ""
+    beside = f"; beside it {what}: see whether bars are tight" if what else ""
     if not over(left, limit) and 2 * fit.eccentricity_mm > left:
         off = f"it is round but runs off centre by {fit.eccentricity_mm:.3f} mm"
         if on == "centres":
@@ -246,5 +251,5 @@ def run_out_stage(found: RunOut, *, carries: bool) -> Stage:
     if found.far and carries:
         return "stop"
     if found.over:
-        return "watch" if found.cause == "set-up" else "plan"
+        return "watch" if found.cause == "set-up" and not found.bars_out else "plan"
     return "watch" if found.coarse else "fit"

@@ -64,6 +64,8 @@ def _turned(sheet: Sheet, now: CopperNow) -> Iterator[Finding]:
         yield said("runout.far", words)
     elif found.cause in ("set-up", "off centre"):
         yield said("runout.set-up" if found.cause == "set-up" else "runout.seats", words)
+        if found.bars_out:
+            yield said("runout.bars", found.words.split("; beside it ")[-1])
     else:
         yield said("runout.bars" if found.cause == "bars" else "runout.over", words)
 
