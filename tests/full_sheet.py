@@ -54,6 +54,7 @@ def filled(shop: Shop, motor_class: str) -> str:
         "grade_family": "electrographite",
         "mass_kg": "60",
         "capacitors": "yes",
+        "form_wound": "yes",
     }
     if motor_class == "starter":
         figures["construction"] = "permanent-magnet"  # fmt: skip

@@ -101,7 +101,7 @@ def test_the_outlook_its_windows_and_a_policy(ines: Page, watch: Watch, house: l
     ines.get_by_role("button", name="Keep this policy").click()
     expect(ines.get_by_role("heading", name="maker's table")).to_be_visible()
     expect(
-        ines.get_by_text("use 160 down to row 150, length 17 mm of the worst brush to column 17 mm: 50")
+        ines.get_by_text("use 160 h down to row 150 h, length 17 mm of the worst brush to column 17 mm: 50 h")
     ).to_be_visible()
     ines.goto(f"/motors/{house[0]}")
     expect(ines.locator(".verdict")).to_contain_text("for the maker's table")
