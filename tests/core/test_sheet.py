@@ -87,9 +87,8 @@ POWER: dict[str, tuple[Facts, str, str]] = {
     "built in": (facts("tool", 2, construction="universal"), "Cutter off, guards on", "runs away"), "bare series": (facts("traction", 4, construction="series"), "Load coupled", "idle"),
     "not stated": (facts("industrial", 4), "Load coupled", "Shunt field"), "universal outside a tool": (facts("industrial", 4, construction="universal"), "Load coupled", "Cutter off"),
     "shunt": (facts("industrial", 4, construction="shunt"), "Shunt field at full strength first", "Load coupled"), "compound": (facts("generator", 4, construction="compound"), "Shunt field at full strength first", "Load coupled"),
-    "starter": (facts("starter", 4, construction="series"), "Clamped down", "Load coupled"), "earthed": (facts("appliance", 2), "Protective earth joined again", "No earth wire added"),
+    "starter": (facts("starter", 4, construction="series"), "Clamped down", "arth"), "earthed": (facts("appliance", 2), "Protective earth joined again", "No earth wire added"),
     "double insulated": (facts("tool", 2, protection="double insulated"), "No earth wire added", "Protective earth joined"), "extra-low voltage": (facts("tool", 2, protection="extra-low voltage"), "No earth wire added", "Protective earth joined"),
-    "always": (facts("tool", 2), "No shorted armature", "Load coupled"),
 }  # fmt: skip
 
 

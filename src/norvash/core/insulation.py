@@ -202,7 +202,9 @@ def _more(
     if not enough:
         said.append("carbon dust is the commonest cause: clean, dry and test again before it is condemned")
     if tested.parted is None:
-        said.append("if earthed brushes were lifted, the field parted, a solenoid unhooked and capacitors off")
+        said.append(
+            "this holds only if earthed brushes were lifted, the field parted, a solenoid unhooked and capacitors off"
+        )
     return said
 
 

@@ -150,7 +150,7 @@ def _run_says(now: CopperNow) -> list[Said]:
 def _test_says(now: CopperNow) -> list[Said]:
     if now.tested is None:
         return _trouble(now, "bar-test")
-    how = ", each held against the median of its place in the slot" if now.tested.by_slot else ""
+    how = "; each reading is held against the median of its place in the slot" if now.tested.by_slot else ""
     return [
         Said(
             f"{bar_test_words(now.tested).capitalize()}{how}",

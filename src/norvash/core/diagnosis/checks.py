@@ -24,7 +24,7 @@ class Check:
 
 CHECKS: tuple[Check, ...] = (
     Check("ask", "ask how it came, and what happens when it is switched on", 1, ("onset", "start")),
-    Check("tap", "tap the case with a soft mallet, or pump the switch, while somebody tries it", 1, ("tapped",), power=True, danger="never over permanent magnets; it may start: hands and clothes clear"),
+    Check("tap", "tap the case with a soft mallet, or pump the switch, while somebody tries it", 1, ("tapped",), power=True, danger="soft mallet on the case, never over permanent magnets, hands and clothes clear: it may start"),
     Check("turn", "turn it by hand, then try it again", 1, ("by-hand", "dead-spot"), danger="isolated first; gloves off near sharp edges"),
     Check("volts", "measure the voltage at its terminals, under load where that is safe", 3, ("volts",), power=True, danger="live terminals"),
     Check("taps", "measure the voltage at each speed setting", 6, ("taps",), power=True, danger="live terminals"),

@@ -62,8 +62,17 @@ class Facts:
 
     @property
     def earthed(self) -> bool:
-        """Tell whether it has a protective earth by design; where nobody says, it is looked for."""
-        return self.figures.word("protection") not in ("double insulated", "extra-low voltage")
+        """Tell whether it has a protective earth by design; where nobody says, one is looked for on what a mains feeds."""
+        return (self.protection or self._usual_protection) == "protective earth"
+
+    @property
+    def protection(self) -> str:
+        """Return how it protects against shock, empty where nobody says."""
+        return self.figures.word("protection")
+
+    @property
+    def _usual_protection(self) -> str:
+        return "protective earth" if self.motor_class in ("appliance", "tool", "industrial") else ""
 
     @property
     def capacitors(self) -> bool:

@@ -4,6 +4,7 @@ from collections.abc import Callable
 from functools import partial
 
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
+from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.signs import NOT_SO, SIGNS, Sign, offered
 from norvash.core.edges import over
 from norvash.core.part_findings import COMPONENTS, PARTS
@@ -118,10 +119,12 @@ _SIGN = (
         "next-look", "sign", "Next look", "Sooner than Norvash says, by day", "text", hint="a day; empty: as forecast"
     ),
 )
+# What to mind where a sign is looked for.
+_MIND = {sign_id: check.danger for check in CHECKS for sign_id in check.signs}
 # Signs inside the motor follow from what is found on its parts and are not asked for a second time.
 _SIGNS = tuple(
     SheetField(f"sign.{s.id}", s.stage, "Noticed", s.words, "pick", "", (*((a.id, a.words) for a in s.answers), *(((NOT_SO, s.not_so),) if s.not_so else ())),
-               classes=s.classes)
+               hint=_MIND.get(s.id, ""), classes=s.classes)
     for s in SIGNS if s.stage not in INSIDE
 )  # fmt: skip
 _SKIP = tuple(

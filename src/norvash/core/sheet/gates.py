@@ -74,11 +74,18 @@ _POWER = (
     Step("clear", "People clear, stop within reach", "a short touch of power first"),
 )  # fmt: skip
 _EARTH = Step("earth", "Protective earth joined again and measured", "an earthed plug on a two-core cord is a stop")
-_NO_EARTH = Step(
-    "no-earth",
-    "No earth wire added: it has none by design",
-    "its insulation is its protection: both layers whole, none bridged",
-)
+_NO_EARTH = {
+    "double insulated": Step(
+        "no-earth",
+        "No earth wire added: it has none by design",
+        "its insulation is its protection: both layers whole, none bridged",
+    ),
+    "extra-low voltage": Step(
+        "no-earth",
+        "No earth wire added: it has none by design",
+        "its low voltage is its protection: from a battery or a safety supply only",
+    ),
+}
 _SERVICE = (
     Step("whole", "All guards and covers back in place, and earth where it has one", "tools and rags counted"),
     Step("own", "Own lock and tag taken off, users told", "nobody else takes them off"),
@@ -94,7 +101,7 @@ def usual_method(facts: Facts) -> str:
 def steps_of(gate: str, facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     """Return what must be done at a gate for this motor, in order. Source: rule lift.person"""
     if gate == "power":
-        return (*_POWER, _EARTH if facts.earthed else _NO_EARTH, *_power_cautions(facts))
+        return (*_POWER, *_earth(facts), *_power_cautions(facts))
     if gate == "service":
         return _SERVICE
     made = [_DEAD, _STILL, *_CLASS[facts.motor_class]]
@@ -127,9 +134,13 @@ _RUNS_AWAY = Step(
     "off at rated r/min; where r/min is not measured a tenth is the end",
 )
 _FIELD = Step("field", "Shunt field at full strength first", "with its field lost it runs away")
-_NO_SHORT = Step(
-    "short", "No shorted armature: growler and bar test clear", "a shorted armature burns in seconds; it is not run"
-)
+
+
+def _earth(facts: Facts) -> tuple[Step, ...]:
+    """Return what is done about its earth: joined where it has one, never added where it has none by design."""
+    if facts.earthed:
+        return (_EARTH,)
+    return (_NO_EARTH[facts.protection],) if facts.protection in _NO_EARTH else ()
 
 
 def _power_cautions(facts: Facts) -> tuple[Step, ...]:
@@ -143,4 +154,4 @@ def _power_cautions(facts: Facts) -> tuple[Step, ...]:
         made.append(_RUNS_AWAY)
     if facts.construction in ("shunt", "compound") and not facts.runs_away:
         made.append(_FIELD)
-    return (*made, _NO_SHORT)
+    return tuple(made)

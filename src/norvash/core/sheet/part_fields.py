@@ -46,7 +46,7 @@ _COMMUTATOR = (
 )  # fmt: skip
 _WINDINGS = (
     *ticks("windings", "Insulation", "safe", *PARTED),
-    pick("insulation-of", "windings", "Insulation", "Measured", *CIRCUITS.items()),
+    pick("insulation-of", "windings", "Insulation", "What was measured", *CIRCUITS.items()),
     pick("insulation-dew", "windings", "Insulation", "Dew or wet", ("no", "dry"), ("yes", "wet")),
     quantity("insulation-mohm", "windings", "Insulation", "To earth, after one minute", "insulation", needs="safe", high=1e7, hint="as measured, electronics disconnected"),
     quantity("insulation-c", "windings", "Insulation", "At a temperature of", "temperature", needs="safe", low=-40, high=200),

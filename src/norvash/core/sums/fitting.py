@@ -53,7 +53,7 @@ def holder_fit(given: FitIn, rules: MotorRules) -> FitOut:
     return FitOut(
         answer=answer, allowed=answer != "do not use", clearance_thickness_mm=t.clearance_mm,
         clearance_width_mm=a.clearance_mm, dress_thickness_mm=t.dress_mm, dress_width_mm=a.dress_mm, gap_ok=gap_ok,
-        gap_low_mm=rules["gap.low"], gap_high_mm=rules["gap.high"], advice=f"{answer}: {'; '.join(reasons)}",
+        gap_low_mm=rules["gap.low"], gap_high_mm=rules["gap.high"], advice=f"{answer}{' in its box, but the holder is wrong' if gap_ok is False else ''}: {'; '.join(reasons)}",
         reasons=reasons,
         rules=("fit.small", "fit.large", "fit.clearance-least", "fit.clearance-most", "fit.dressing", "gap.low", "gap.high"),
     )  # fmt: skip

@@ -28,12 +28,12 @@ class InsulationIn:
     previous_r40_megohm: float | None = ask("Last time, at 40 °C", "insulation", default=None, above_low=True, high=1e7)
     rated_v: float | None = ask("Highest voltage of the plate", "voltage", default=None, above_low=True, high=50000)
     machine: str = ask("Machine", "word", default="other", choices=tuple(MACHINES.items()))
-    circuit: str = ask("Measured", "word", default="whole", choices=tuple(CIRCUITS.items()))
+    circuit: str = ask("What was measured", "word", default="whole", choices=tuple(CIRCUITS.items()))
     parted: bool | None = ask(
-        "Brushes lifted, field parted, solenoid unhooked, capacitors off",
+        "Earthed brushes lifted, field parted, solenoid unhooked, capacitors off",
         "yes",
         default=None,
-        hint="what there is of them",
+        hint="as far as there are some",
     )
     wet: bool = ask("Wet with dew", "yes", default=False)
     minimum_megohm: float | None = ask(

@@ -78,6 +78,7 @@ def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
             _unit(f.metadata["ask"].dimension),
             "list" in str(f.type),
             f.default is None,
+            "" if f.default is MISSING or f.default is None else f.default,
         )
         for f in fields(entry.inputs)
     ]
