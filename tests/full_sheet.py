@@ -33,9 +33,10 @@ OWN = {
 
 
 def everything(context: Context) -> Iterator[tuple[str, str, int]]:
-    """Yield every plain field that is offered to a motor, with something to enter."""
+    """Yield every plain field that is offered to a motor, with something to enter; what runs it comes before what forbids that."""
     places = {"": [0], "position": [1, 2], "tap": [1, 2], "bearing": [1, 2], "number": []}
-    for field in (f for stage in STAGES for f in fields_of(stage, context.facts, context.rules)):
+    offered = [f for stage in STAGES for f in fields_of(stage, context.facts, context.rules)]
+    for field in sorted(offered, key=lambda f: f.needs != "power"):
         if not field.id.startswith(LEFT_OUT):
             text = field.choices[0][0] if field.kind == "pick" else OWN.get(field.id, SAID.get(field.kind, ""))
             yield from ((field.id, text, place) for place in places[field.per])

@@ -352,6 +352,21 @@ def test_columns_as_they_are_pasted(text: str, got: list[float | None]) -> None:
     assert read_column(text, "length") == pytest.approx(got)
 
 
+@pytest.mark.parametrize(
+    "text",
+    [
+        "250 400 540",
+        "250/400/540 r/min",
+        "250, 400, 540",
+        "250; 400; 540 rpm",
+        "250\n400\n540",
+        " 250 r/min,400 r/min / 540;",
+    ],
+)
+def test_speeds_are_read_as_people_write_them(text: str) -> None:
+    assert read_column(text, "speed") == [250, 400, 540]
+
+
 def test_a_column_of_bare_numbers_is_in_the_unit_that_was_said() -> None:
     for text in ("1; 2", "1\n2", "1\t1\n2\t2"):
         assert read_column(text, "length", "in") == pytest.approx([25.4, 50.8])

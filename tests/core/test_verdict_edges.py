@@ -37,6 +37,8 @@ def test_a_limit_that_was_given_says_how_and_is_no_estimate() -> None:
     assert (angled.estimated, angled.governed_by, angled.terms) == (False, "maker", (("longest edge", 10.0),))
     assert angled.rule_ids == ()
     assert angled.remark == "given as 10 mm at the longest edge of a face angled by 30°"
+    unmoved = limit(limit_mm=10.0, face_angle_deg=30.0)
+    assert (unmoved.limit_mm, "nobody has stated the thickness" in unmoved.remark) == (10.0, True)
     assert limit(limit_mm=9.0, limit_source="site") == Limit(9.0, "site rule", False, "site")
     deep = limit(method="depth", depth_new_mm=4.0, depth_limit_mm=15.0)
     assert (deep.governed_by, deep.terms) == ("maker", (("depth limit", 15.0),))

@@ -4,7 +4,7 @@ import pytest
 
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.errors import InputError
+from norvash.errors import Conflict, InputError
 from norvash.store import rounds, sheets
 from norvash.work.context import load
 from norvash.work.copper_bench import copper_bench
@@ -74,6 +74,7 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
     "vibration": ({"vibration": "5.2"}, "vibration.high", "5.2 mm/s"),
     "O-ring": ({"ring-section": "2", "ring-groove": "1.9"}, "ring.squeeze", "5%"),
     "belt": ({"belt": "cracked"}, "drive.belt", "belt cracked"),
+    "a washer": ({"seen.drive.washer": "yes"}, "drive.washer", "wave spring"),
     "clutch": ({"clutch": "jams"}, "drive.jammed", "jams both ways"),
 }  # fmt: skip
 
@@ -158,6 +159,27 @@ def test_a_cut_changes_limit_depth_readings_and_gap_until_the_holders_are_set(vi
     undo(shop.conn, shop.later(minutes=1).act(), visit.id)
     assert load(shop.conn, visit.motor).figures.track_d_mm == 98
     assert visit.page.found.limit.limit_mm == pytest.approx(before)
+
+
+def test_run_out_read_again_after_a_cut_is_held_to_what_a_cut_must_reach(visit: Visit) -> None:
+    oval = "0; 0.03; 0.04; 0.03; 0; 0.03; 0.04; 0.03"
+    visit.put("run-out", oval)
+    visit.put("run-out-step", "1 µm")
+    assert not {"runout.over", "runout.far"} & set(visit.found), "good enough for a commutator that runs"
+    visit.put("track-d", "96.4")
+    visit.put("cut-done", "96.1")
+    assert not {"runout.over", "runout.far"} & set(visit.found), "what was read before the cut says nothing of the cut"
+    visit.put("run-out", oval)
+    assert "0.040 mm, 0.025 mm allowed" in visit.found["runout.over"]
+
+
+def test_a_shorted_armature_is_not_run_whatever_gate_was_waived(visit: Visit) -> None:
+    visit.put("waive.power", "seen to")
+    visit.put("growler", "fail")
+    with pytest.raises(Conflict, match=r"not run: .*growler"):
+        visit.put("run-a", "2.1")
+    visit.put("decide.windings.growler", "done")
+    visit.put("run-a", "2.1")
 
 
 def test_holders_that_were_put_off_count_as_set_once_they_are_mended(visit: Visit, shop: Shop) -> None:

@@ -8,7 +8,6 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.rules.supply import AIR, CABLE, CIRCUITS, IN_AIR, SECTIONS, TOGETHER
 from norvash.errors import InputError
 
-_LONGEST_BURST_S = 10.0
 _USUAL_AIR_C = 30.0
 
 
@@ -102,7 +101,7 @@ def carried(
     Units: [A], [mm²], [s]. Raises: InputError for what the table does not know. Source: rules cable.*
     """
     load, burst_mm2, steady = load_a(section_mm2, laid, rules), None, current_a
-    if burst_s is not None and not over(burst_s, _LONGEST_BURST_S):
+    if burst_s is not None and not over(burst_s, rules["cable.longest-burst"]):
         burst_mm2 = current_a * sqrt(burst_s) / rules["cable.burst"]
         steady = current_a * sqrt(burst_s / (burst_s + rest_s))
     hot = over(steady, load)

@@ -8,6 +8,7 @@ from norvash.errors import InputError
 
 _NOTHING = ("", "-", "–", "—")
 _NUMBERED = re.compile(r"([0-9]{1,4})[.):]?(?:\t+|\s{1,}|;\s*)(\S.*)")
+_SPEED_UNIT = re.compile(r"r/min|rpm|min-1|min⁻¹|1/min", re.IGNORECASE)
 _MOST = 2000
 
 
@@ -21,9 +22,15 @@ def read_column(text: str, dimension: str, bare_unit: str | None = None) -> list
 
     Raises: InputError that names the line; also for a pasted column that mixes units, or whose numbers have doubles.
 
+    Speeds are read as people write them: with blanks, strokes or commas between too.
+
     >>> read_column("0.024; 0.037; -", "length")
     [0.024, 0.037, None]
+    >>> read_column("250/400/540 r/min", "speed")
+    [250.0, 400.0, 540.0]
     """
+    if dimension == "speed":
+        text = ";".join(re.split(r"[;,/\s]+", _SPEED_UNIT.sub("", text).strip(";,/ \n\r\t")))
     pasted = "\n" in text.strip()
     lines = text.strip("\n\r ").splitlines() if pasted else text.split(";")
     if len(lines) > _MOST:

@@ -43,6 +43,7 @@ DRIVE = (
     Finding("drive.fan", "fan cracked or blades missing", "change", "renew it: it flies apart, and without it the motor burns"),
     Finding("drive.worn", "gear, pinion or coupling worn", "plan", "renew it with its mate checked"),
     Finding("drive.belt", "belt off, slack or glazed", "plan", "put it on, tension or renew it before the motor is blamed"),
+    Finding("drive.washer", "a fibre or thrust washer or a wave spring broken or lost", "change", "fit the right one before it is closed: it holds the end float"),
     Finding("drive.jammed", "gear, pinion or clutch jammed", "stop", "free or renew it before power"),
 )  # fmt: skip
 ON_COPPER = (

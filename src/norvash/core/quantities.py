@@ -19,7 +19,7 @@ UNITS: dict[str, dict[str, float]] = {
     "rate": {"mm/1000 h": 1.0}, "metres": {"m": 1.0, "cm": 0.01}, "area": {"mm²": 1.0}, "temperature": {"°C": 1.0},
     "resistance": {"Ω": 1.0, "mΩ": 0.001, "kΩ": 1000.0}, "insulation": {"MΩ": 1.0, "kΩ": 0.001, "GΩ": 1000.0},
     "reading": {"": 1.0, "mΩ": 1.0, "mV": 1.0, "Ω": 1000.0, "V": 1000.0, "µΩ": 0.001, "µV": 0.001}, "vibration": {"mm/s": 1.0},
-    "minutes": {"min": 1.0, "h": 60.0}, "mass": {"kg": 1.0, "g": 0.001}, "dust": {"g": 1.0, "mg": 0.001},
+    "minutes": {"min": 1.0, "h": 60.0}, "mass": {"kg": 1.0, "g": 0.001, "lb": 0.45359237}, "dust": {"g": 1.0, "mg": 0.001},
 }  # fmt: skip
 _SPELLINGS = {
     '"': "in", "″": "in", "''": "in", "′′": "in", "inch": "in", "inches": "in", "thous": "thou", "mil": "thou", "mils": "thou",

@@ -211,7 +211,27 @@ def _stated(limit_mm: float, figures: Figures) -> Limit:
     words = LIMIT_SOURCES.get(source, source)
     angle = figures.number("face_angle_deg") or 0.0
     if source == "maker" and angle:
-        moved = centre_limit_mm(limit_mm, figures.need("thickness_mm"), angle)
-        remark = f"given as {limit_mm:g} mm at the longest edge of a face angled by {angle:g}°"
-        return Limit(moved, words, False, "maker", (("longest edge", limit_mm),), (), remark)
+        told, thickness_mm = (
+            f"given as {limit_mm:g} mm at the longest edge of a face angled by {angle:g}°",
+            figures.stated("thickness_mm"),
+        )
+        if thickness_mm is None:
+            return Limit(
+                limit_mm,
+                words,
+                False,
+                "maker",
+                (),
+                (),
+                f"{told}; held at the centre too, to the safe side, while nobody has stated the thickness",
+            )
+        return Limit(
+            centre_limit_mm(limit_mm, thickness_mm, angle),
+            words,
+            False,
+            "maker",
+            (("longest edge", limit_mm),),
+            (),
+            told,
+        )
     return Limit(limit_mm, words, False, source)

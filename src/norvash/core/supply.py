@@ -11,7 +11,6 @@ from norvash.errors import InputError
 
 _MOST_NAMED = 6
 _WARM_C, _FROST_C = 20.0, -18.0
-_MOST_OF_NOMINAL, _LEAST_OF_NOMINAL = 1.25, 0.7
 
 
 @dataclass(frozen=True, slots=True)
@@ -144,7 +143,7 @@ def judge_battery(
     Units: [V], [A], [°C]. Raises: InputError when the volts rise under load, or do not go with the nominal voltage.
     Source: rules battery.*
     """
-    _goes_with(rated_v, rest_v, cranking_v)
+    _goes_with(rated_v, rest_v, cranking_v, rules)
     least = least_cranking_v(rated_v, temperature_c, rules)
     if rest_v is not None and cranking_v is not None and over(cranking_v, rest_v):
         raise InputError("The volts rise while cranking.", "Check which value is which.", "cranking_v")
@@ -156,11 +155,11 @@ def judge_battery(
     return Battery(rest_ok, cranking_ok, least, inner, _battery_advice(rest_ok, cranking_ok, cranking_v, least, idle))
 
 
-def _goes_with(rated_v: float, rest_v: float | None, cranking_v: float | None) -> None:
+def _goes_with(rated_v: float, rest_v: float | None, cranking_v: float | None, rules: MotorRules) -> None:
     """Refuse volts that no battery of the nominal voltage has."""
     much = max((v for v in (rest_v, cranking_v) if v is not None), default=0.0) / rated_v
     little = 1.0 if rest_v is None else rest_v / rated_v
-    if over(much, _MOST_OF_NOMINAL) or under(little, _LEAST_OF_NOMINAL):
+    if over(much, rules["battery.most"]) or under(little, rules["battery.least"]):
         volts = rest_v if rest_v is not None else cranking_v
         raise InputError(
             f"{volts:g} V do not go with a battery of {rated_v:g} V.", "Give its nominal voltage.", "rated_v"

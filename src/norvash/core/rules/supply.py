@@ -36,6 +36,9 @@ CABLES = (
     ),
     Rule("cable.insulated", "share of that in thermal insulation", "", 0.75, _TRADE, 0.1, 1),
     Rule("cable.burst", "A·√s that a mm² of copper bears in a burst of at most 10 s", "", 85.0, _PHYSICS, 10, 200),
+    Rule(
+        "cable.longest-burst", "longest burst that is judged as one; longer counts as lasting", "s", 10.0, _TRADE, 1, 60
+    ),
     Rule("cable.rest", "rest between two bursts where it is not stated", "s", 120.0, _TRADE, 1, 3600),
 )
 
@@ -54,6 +57,8 @@ RULES = (
     Rule("battery.cranking", "least volts while cranking, for each 12 V, from 20 °C up", "V", 9.6, _TRADE, 5, 12),
     Rule("battery.cranking-zero", "the same at 0 °C; between two figures in proportion", "V", 9.1, _TRADE, 5, 12),
     Rule("battery.cranking-frost", "the same at -18 °C, under which it is not judged", "V", 8.5, _TRADE, 5, 12),
+    Rule("battery.most", "share of its nominal voltage that no battery goes over", "", 1.25, _TRADE, 1.0, 2),
+    Rule("battery.least", "share of its nominal voltage that a battery at rest does not go under", "", 0.7, _TRADE, 0.1, 1),
     Rule("battery.fall", "fall of the volts, for each 12 V, under which no heavy current flowed", "V", 0.2, _TRADE, 0.01, 2),
     Rule("battery.rest", "volts at rest under which a 12 V battery is charged first", "V", 12.4, _TRADE, 10, 14),
     Rule("terminal.ohm", "resistance allowed in a terminal of a mains motor of little current", "Ω", 0.1, _TRADE, 0.001, 5),

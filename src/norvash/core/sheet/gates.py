@@ -90,6 +90,11 @@ _SERVICE = (
     Step("whole", "All guards and covers back in place, and earth where it has one", "tools and rags counted"),
     Step("own", "Own lock and tag taken off, users told", "nobody else takes them off"),
 )
+# Findings with which nothing runs, whatever gate was passed or waived: it burns in seconds, or parts fly.
+NOT_RUN = frozenset({
+    "commutator.two-bars", "commutator.raised", "commutator.riser", "commutator.open", "commutator.short", "windings.binding",
+    "windings.growler", "bartest.open", "bartest.short", "runout.far",
+})  # fmt: skip
 GATES = {"safe": "Make safe", "power": "Before power", "service": "Back to service"}
 
 
