@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from norvash.core.figure_tables import speed_taps, spring_table
-from norvash.core.quantities import parse
+from norvash.core.quantities import UNITS, parse
 from norvash.core.rules.book import GEARED
 from norvash.core.rules.fitting import GRADES
 from norvash.core.season import read_months
@@ -57,6 +57,12 @@ class FigureField:
     def is_text(self) -> bool:
         """Tell whether the figure is a word, not a number."""
         return not self.dimension
+
+    @property
+    def asked(self) -> str:
+        """Return its label with the unit that a bare number is in: “Voltage, V”."""
+        unit = next(iter(UNITS.get(self.dimension, ())), "")
+        return f"{self.label}, {unit}" if unit else self.label
 
 
 def _lengths(group: str, *named: tuple[str, str], low: float = 0.0, high: float = 500.0) -> tuple[FigureField, ...]:
