@@ -116,6 +116,7 @@ def test_a_number_of_bars_that_cannot_be_mapped_is_said(bars: str, client: TestC
 
 def test_windings_and_drive_say_what_follows(client: TestClient, sheet: str) -> None:
     for field, value in (
+        ("parted-capacitors", "yes"),
         ("insulation-mohm", "0.4"),
         ("growler", "fail"),
         ("growler-slots", "4 and 7"),

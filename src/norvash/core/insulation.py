@@ -117,7 +117,8 @@ def judge_insulation(
         )
     high, least = tested.high(rules), least_megohm(tested, rules)
     r40 = None if temperature_c is None else r40_megohm(measured, temperature_c, rules)
-    judged, how = _judged(measured, r40, high, rules)
+    cold = temperature_c is not None and under(temperature_c, rules["insulation.cold"])
+    judged, how = _judged(measured, None if cold else r40, high and not cold and tested.parted is not False, rules)
     floor = rules["insulation.never"]
     enough = not under(judged, least) and not under(measured, floor)
     again = _again(measured, temperature_c, enough, tested, least, high, rules)
@@ -125,13 +126,15 @@ def judge_insulation(
     share = r40 / previous_r40 if r40 is not None and previous_r40 else None
     fallen = share is not None and under(share, rules["insulation.fall"])
     stage = _stage(judged, enough, bool(again), fallen, tested, high, rules)
-    side = "under" if not enough else "over" if over(judged, least) else "exactly"
-    words = f"{judged:.3g} MΩ {how}, {side} its least of {least:g} MΩ"
-    if not enough and not under(judged, least):
-        words += f", but never passed under {floor:g} MΩ as measured"
-    words += "".join(
-        f"; {more}" for more in _more(judged, enough, again, share if fallen else None, tested, high, rules)
-    )
+    words = f"{measured:.3g} MΩ as measured, {again}"
+    if tested.parted is not False:
+        side = "under" if not enough else "over" if over(judged, least) else "exactly"
+        words = f"{judged:.3g} MΩ {how}, {side} its least of {least:g} MΩ"
+        if not enough and not under(judged, least):
+            words += f", but never passed under {floor:g} MΩ as measured"
+        words += "".join(
+            f"; {more}" for more in _more(judged, enough, again, share if fallen else None, tested, high, rules)
+        )
     return Insulation(measured, r40, judged, how == "at 40 °C", least, passes, share, fallen, stage, words, again)
 
 

@@ -37,15 +37,15 @@ def run_out_rose(found: RunOut, diameter_mm: float | None, per_bar: bool, width:
         ):
             out_x, out_y = centre + (outer + 14) * sin(radians(deg)), centre - (outer + 14) * cos(radians(deg))
             made.append(label("text-tag" if i + 1 in odd else "text-soft", out_x, out_y + 4, f"{i + 1}{'▲' if i + 1 in odd else ''}", "middle"))  # fmt: skip
-    made += _high_point(found, centre, outer)
+    if found.fit.leans:
+        made += _high_point(found, centre, outer)
     step = nice_step(2 * reach, 5)
     bar = step * px
     made += [line("track", 10, size - 12, 10 + bar, size - 12), line("track", 10, size - 16, 10, size - 8), line("track", 10 + bar, size - 16, 10 + bar, size - 8),
-             label("text", 18 + bar, size - 8, f"{step * 1000:g} µm{_magnified(px, base, diameter_mm)}"), label("text-copper", size - 8, size - 8, f"→ high point {found.fit.high_point_deg:.0f}°", "end")]  # fmt: skip
+             label("text", 18 + bar, size - 8, f"{step * 1000:g} µm{_magnified(px, base, diameter_mm)}"), label("text-copper", size - 8, size - 8, f"→ high point {found.fit.high_point_deg:.0f}°" if found.fit.leans else "on centre", "end")]  # fmt: skip
     rows = tuple((f"{i}", "not measured" if x is None else f"{x:.4f}", "" if r is None else f"{r:+z.4f}", "stands out ▲" if i in odd else "")
                  for i, (x, r) in enumerate(zip(found.readings_mm, found.fit.remainders_mm, strict=True), start=1))  # fmt: skip
-    words = (f"total run-out {found.tir_mm:.3f} mm, allowed {found.tir_limit_mm:g} mm; off centre by {found.fit.eccentricity_mm:.3f} mm, high point at "
-             f"{found.fit.high_point_deg:.0f}°; oval by {found.fit.ovality_mm:.3f} mm; {found.words}")  # fmt: skip
+    words = f"total run-out {found.tir_mm:.3f} mm, allowed {found.tir_limit_mm:g} mm; {found.fit.words}; {found.words}"
     return Drawing(
         "run-out-rose",
         size,

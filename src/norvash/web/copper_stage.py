@@ -135,7 +135,7 @@ def _run_says(now: CopperNow) -> list[Said]:
         return _trouble(now, "run-out")
     slow = found.assumed or f"{found.speed_m_per_s:.1f} m/s at the surface"
     said = [Said(f"Total run-out {found.tir_mm:.3f} mm, {found.tir_limit_mm:g} mm allowed ({slow}): {found.words}", found.passes, (*RULES_OF[found.band], "runout.outlier")),
-            Said(f"off centre by {found.fit.eccentricity_mm:.3f} mm, high point at {found.fit.high_point_deg:.0f}°; oval by {found.fit.ovality_mm:.3f} mm")]  # fmt: skip
+            Said(found.fit.words)]  # fmt: skip
     if found.step_mm is not None:
         said.append(Said(f"greatest step {found.step_mm:.4f} mm after bar {found.step_at}, {found.step_limit_mm:g} mm allowed", not over(found.step_mm, found.step_limit_mm), RULES_OF[found.band][1:]))  # fmt: skip
     else:

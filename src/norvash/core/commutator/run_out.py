@@ -11,13 +11,14 @@ from norvash.core.commutator.run_out_limits import (
     surface_speed_m_per_s,
     usual_speed_m_per_s,
 )
-from norvash.core.edges import over
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.core.stages import Stage
 from norvash.core.words import listed
 from norvash.errors import InputError
 
 _MAD_TO_SD = 1.4826
+_SHOWN_MM = 0.001
 
 
 @dataclass(frozen=True, slots=True)
@@ -31,6 +32,18 @@ class Fit:
     oval_point_deg: float
     remainders_mm: tuple[float | None, ...]
     uncentred_mm: float
+
+    @property
+    def leans(self) -> bool:
+        """Tell whether it is off centre by as much as is shown: without that a high point is noise."""
+        return not under(self.eccentricity_mm, _SHOWN_MM / 2)
+
+    @property
+    def words(self) -> str:
+        """Return in words how far it is off centre, and where its high point is if it has one."""
+        if not self.leans:
+            return f"on centre within {_SHOWN_MM} mm; oval by {self.ovality_mm:.3f} mm"
+        return f"off centre by {self.eccentricity_mm:.3f} mm, high point at {self.high_point_deg:.0f}°; oval by {self.ovality_mm:.3f} mm"
 
 
 @dataclass(frozen=True, slots=True)

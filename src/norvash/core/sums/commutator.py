@@ -133,7 +133,7 @@ class RunOutOut:
     tir_mm: float
     tir_limit_mm: float
     eccentricity_mm: float
-    high_point_deg: float
+    high_point_deg: float | None
     ovality_mm: float
     largest_remainder_mm: float
     largest_remainder_reading: int
@@ -173,7 +173,7 @@ def run_out(given: RunOutIn, rules: MotorRules) -> RunOutOut:
     never = "; not to be run: it carries people or loads" if stage == "stop" else ""
     assumed = f"; {found.assumed}" if found.assumed else ""
     return RunOutOut(
-        tir_mm=found.tir_mm, tir_limit_mm=found.tir_limit_mm, eccentricity_mm=found.fit.eccentricity_mm, high_point_deg=found.fit.high_point_deg,
+        tir_mm=found.tir_mm, tir_limit_mm=found.tir_limit_mm, eccentricity_mm=found.fit.eccentricity_mm, high_point_deg=found.fit.high_point_deg if found.fit.leans else None,
         ovality_mm=found.fit.ovality_mm, largest_remainder_mm=abs(left), largest_remainder_reading=reading,
         surface_speed_m_per_s=found.speed_m_per_s, bar_step=step, step_mm=found.step_mm, step_limit_mm=found.step_limit_mm,
         odd_bars=tuple(n for n, _ in found.odd), over_limit=found.over, passes=found.passes, stage=stage, stage_words=word_of(stage, carbon=False), cause=found.cause,
