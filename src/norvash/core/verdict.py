@@ -1,5 +1,6 @@
 """The verdict on a motor: what to do, why, how sure, by when, and by which rules."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from datetime import date, timedelta
 
@@ -117,7 +118,9 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     missing = tuple(b.label for b in brushes if latest and not b.in_round)
     conditions = conditions_of(state, current.rounds[current.rounds.index(latest) :] if latest else current.rounds)
     by_length = worst([b.staged for b in brushes if b.staged])
-    line = _line(state, current, latest, limit, rules) if latest and not _only_start(current, measured) else None
+    line = (
+        _line(state, current, latest, limit, rules, brushes) if latest and not _only_start(current, measured) else None
+    )
     if line:
         brushes = tuple(_at_look(b, line, state, latest) for b in brushes)
     shortest = min((b for b in brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0, default=None)
@@ -193,7 +196,9 @@ def _brush(state: MotorState, current: BrushSet, index: int, limit: Limit, rules
     )  # fmt: skip
 
 
-def _line(state: MotorState, current: BrushSet, latest: Round, limit: Limit, rules: MotorRules) -> StraightLine:
+def _line(
+    state: MotorState, current: BrushSet, latest: Round, limit: Limit, rules: MotorRules, brushes: Sequence[BrushNow]
+) -> StraightLine:
     """Return the straight line on the counter's scale, so that its values are rounded down as read."""
     shift = state.offset_units
 
@@ -201,11 +206,11 @@ def _line(state: MotorState, current: BrushSet, latest: Round, limit: Limit, rul
         return Point(point.length_mm, point.run_h + shift, point.sd_mm)
 
     tracks: list[Track | None] = []
-    for plan in state.positions:
+    for plan, brush in zip(state.positions, brushes, strict=True):
         if plan.number not in latest.readings:
             tracks.append(None)
             continue
-        start = at_counter(start_of(state, current, plan.number, rules))
+        start = at_counter(brush.start)
         points = [
             Point(r.readings[plan.number].length_mm, r.total_units + shift, r.readings[plan.number].sd_mm)
             for r in current.rounds

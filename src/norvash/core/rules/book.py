@@ -151,6 +151,8 @@ class Rulebook:
         found, words = self._override(rule_id, motor_class, type_id, motor_id)
         if found is not None:
             return Figure(rule.id, rule.words, found.value, rule.unit, f"{words}, {found.person}, {found.day}")
+        if not rule.by_class:
+            return Figure(rule.id, rule.words, rule.default, rule.unit, "default")
         known = next((name for name in (variant, motor_class or "") if name in rule.by_class), "")
         basis = f"default for {'' if known == variant else 'class '}{known}" if known else "default"
         return Figure(rule.id, rule.words, rule.default_for(motor_class, variant), rule.unit, basis)
