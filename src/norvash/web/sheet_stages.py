@@ -14,7 +14,7 @@ from norvash.core.sheet.bringing import what_to_bring
 from norvash.core.sheet.deciding import DECISIONS
 from norvash.core.sheet.field import SheetField
 from norvash.core.sheet.fields import BY_ID, field_of
-from norvash.core.sheet.gates import COMPETENT, GATES, steps_of, usual_method
+from norvash.core.sheet.gates import COMPETENT, GATES, steps_of, unfit, usual_method
 from norvash.core.sheet.gates import METHODS as ISOLATION
 from norvash.core.sheet.geometry import geometry
 from norvash.core.sheet.keeping import Stay, stays
@@ -219,7 +219,7 @@ def _rework(at: _At) -> dict[str, Any]:
 
 def _prove(at: _At) -> dict[str, Any]:
     shown = at.shown
-    return _gate("power", shown)
+    return {**_gate("power", shown), "unfit": unfit(shown.context.state.noted)}
 
 
 def _sign(at: _At) -> dict[str, Any]:

@@ -7,7 +7,7 @@ from datetime import date, datetime
 from norvash.core.part_findings import PARTS
 from norvash.core.sheet.field import SheetField
 from norvash.core.sheet.fields import field_of, is_offered
-from norvash.core.sheet.gates import GATES, NOT_RUN
+from norvash.core.sheet.gates import GATES, unfit
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet, gate
 from norvash.core.sheet.typed import Read, place_of, read_entry
@@ -184,11 +184,9 @@ def hold_at_gate(sheet: Sheet, needs: str, context: Context, now: datetime) -> N
 
 def _hold_unfit(context: Context) -> None:
     """Refuse to run what burns in seconds or flies: a shorted or open armature, a loose bar, a lifted binding."""
-    unfit = next((f for _, f in context.state.noted if f.id in NOT_RUN), None)
-    if unfit is not None:
-        raise Conflict(
-            f"It is not run: {unfit.words}.", f"Mend it first, then enter its run: {unfit.decision}.", "value"
-        )
+    found = unfit(context.state.noted)
+    if found is not None:
+        raise Conflict(f"Power waits: {found.words}.", f"{found.decision[0].upper()}{found.decision[1:]}.", "value")
 
 
 def _unseen(sheet: Sheet, field: SheetField, place: int, replaces: str) -> None:

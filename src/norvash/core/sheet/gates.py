@@ -1,7 +1,9 @@
 """The three gates: before it is opened, before power, back to service; each with the cautions of its class and act."""
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 
+from norvash.core.findings import Finding
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 
@@ -96,6 +98,11 @@ NOT_RUN = frozenset({
     "windings.growler", "bartest.open", "bartest.short", "runout.far",
 })  # fmt: skip
 GATES = {"safe": "Make safe", "power": "Before power", "service": "Back to service"}
+
+
+def unfit(noted: Iterable[tuple[int, Finding]]) -> Finding | None:
+    """Return the first of what was found on a motor with which nothing runs, None where nothing forbids it."""
+    return next((f for _, f in noted if f.id in NOT_RUN), None)
 
 
 def usual_method(facts: Facts) -> str:
