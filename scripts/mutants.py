@@ -24,7 +24,7 @@ PARTS: dict[str, tuple[tuple[str, ...], tuple[str, ...]]] = {
     "loading": (("loading",), ("tests/core/test_fitting.py", "tests/core/test_sums.py")),
     "supply": (("supply",), ("tests/core/test_supply.py", "tests/core/test_sheet.py")),
     "cut-plan": (("commutator/skim", "commutator/after_cut"), ("tests/core/test_cut.py", "tests/core/test_commutator.py")),
-    "carbon": (("brushes", "stages", "spread", "straight_line", "seating", "holders", "wear", "renewal", "doubts", "readings"),
+    "carbon": (("brushes", "grades", "spread", "straight_line", "seating", "holders", "wear", "renewal", "doubts", "readings"),
                ("tests/core/test_carbon.py", "tests/core/test_carbon_edges.py", "tests/core/test_carbon_whole.py", "tests/core/test_fitting.py", "tests/core/test_readings.py", "tests/core/test_straight_line.py",
                 "tests/core/test_verdict.py", _EDGES)),
     "commutator": (("commutator/bars", "commutator/bar_testing", "commutator/pattern", "commutator/run_out", "commutator/surface", "commutator/map_says"),

@@ -10,7 +10,7 @@ import pytest
 
 from norvash.core.figures import INSTRUMENTS
 from norvash.core.rules.catalogue import FAMILIES, RULES
-from norvash.core.rules.fitting import CONTACT_DROP, GRADES
+from norvash.core.rules.fitting import CONTACT_DROP, GRADE_FAMILIES
 from norvash.core.rules.readings import INSTRUMENT
 from norvash.errors import NotFound
 from norvash.web.app import create_app
@@ -56,7 +56,7 @@ def test_an_id_that_is_put_together_comes_from_a_family_whose_members_all_exist(
     starts = {family.pattern.partition("{")[0] for family in FAMILIES}
     put_together = re.compile(rf"f[\"']({'|'.join(map(re.escape, starts))})\{{")
     assert [p.name for p in MODULES if put_together.search(p.read_text())] == []
-    assert (CONTACT_DROP.members, INSTRUMENT.members) == (GRADES, tuple(INSTRUMENTS))
+    assert (CONTACT_DROP.members, INSTRUMENT.members) == (GRADE_FAMILIES, tuple(INSTRUMENTS))
     with pytest.raises(NotFound, match=r"no “drop\.side”"):
         CONTACT_DROP.of("side")
 

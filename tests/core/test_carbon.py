@@ -1,43 +1,43 @@
-"""Length, wear, stages, limits and spread: the tables of the trade, and laws that must hold."""
+"""Length, wear, grades, limits and spread: the tables of the trade, and laws that must hold."""
 
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
 from norvash.core.brushes import DepthScale, centre_limit_mm, taper_deg, usable_carbon
+from norvash.core.grades import GRADES, grade_of, grade_of_line, worst
 from norvash.core.limits import Parts, estimated_limit, force_ends_mm, habit_limit_mm, least_force_n, limit_from_parts
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.spread import set_spread
-from norvash.core.stages import STAGES, stage_of, stage_of_line, worst
 from norvash.errors import InputError
 
 
 @pytest.mark.parametrize(
-    ("usable", "stage"),
+    ("usable", "grade"),
     [(1.0, "fit"), (0.41, "fit"), (0.40, "watch"), (0.26, "watch"), (0.25, "plan"), (0.11, "plan"), (0.10, "change"),
      (0.001, "change"), (0.0, "stop"), (-0.3, "stop")],
 )  # fmt: skip
-def test_stages_of_carbon(usable: float, stage: str, rules: MotorRules) -> None:
-    assert stage_of(usable, rules).stage == stage
+def test_grades_of_carbon(usable: float, grade: str, rules: MotorRules) -> None:
+    assert grade_of(usable, rules).grade == grade
 
 
-@pytest.mark.parametrize(("lines", "stage"), [(0, "fit"), (1, "watch"), (2, "plan"), (3, "stop")])
-def test_stages_of_wear_lines(lines: int, stage: str) -> None:
-    assert stage_of_line(lines).stage == stage
+@pytest.mark.parametrize(("lines", "grade"), [(0, "fit"), (1, "watch"), (2, "plan"), (3, "stop")])
+def test_grades_of_wear_lines(lines: int, grade: str) -> None:
+    assert grade_of_line(lines).grade == grade
 
 
 def test_the_worst_voice_wins(rules: MotorRules) -> None:
-    found = worst([stage_of(u, rules) for u in (0.9, 0.2, 0.5)])
+    found = worst([grade_of(u, rules) for u in (0.9, 0.2, 0.5)])
     assert found is not None
-    assert found.stage == "plan"
+    assert found.grade == "plan"
     assert worst([]) is None
 
 
 @given(st.floats(-0.5, 1.1), st.floats(0, 0.5))
 def test_less_carbon_never_has_a_better_stage(usable: float, less: float) -> None:
     rules = shipped()
-    assert STAGES.index(stage_of(usable - less, rules).stage) >= STAGES.index(stage_of(usable, rules).stage)
+    assert GRADES.index(grade_of(usable - less, rules).grade) >= GRADES.index(grade_of(usable, rules).grade)
 
 
 @given(st.floats(5, 60), st.floats(0.1, 0.9), st.floats(0, 1))

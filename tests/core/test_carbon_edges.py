@@ -9,13 +9,13 @@ from scipy.stats import norm
 from norvash.core.brushes import DepthScale, taper_deg
 from norvash.core.doubts import Doubt, doubt_of
 from norvash.core.figures import Figures
+from norvash.core.grades import grade_of_line
 from norvash.core.holders import side_fit
 from norvash.core.readings import Reading, read
 from norvash.core.renewal import Carbon, renewed
 from norvash.core.rules.book import MotorRules
 from norvash.core.seating import Face, sagitta_mm
 from norvash.core.spread import set_spread
-from norvash.core.stages import stage_of_line
 from norvash.core.straight_line import Point
 from norvash.core.wear import dust_g, rubbed_km
 from norvash.errors import InputError
@@ -192,7 +192,7 @@ def test_faces_boxes_lines_and_dust_at_their_edges(rules: MotorRules) -> None:
     assert (own.depth_mm(), own.share(0.0), own.over_shaped()) == (0.0, 1.0, False)
     assert (flat.share(0.0), Face(62.0, 9.15, 30.9).over_shaped()) == (0.0, True)
     assert flat.share(flat.depth_mm() / 4) == pytest.approx(0.5)
-    assert stage_of_line(4) == stage_of_line(3)
+    assert grade_of_line(4) == grade_of_line(3)
     assert "never file the box" in side_fit("width", 12.56, 12.60, rules).reason
     assert "the wrong part, send it back" in side_fit("width", 12.66, 12.60, rules).reason
     worn = [0.5, 2.0, -1.0, 0.0]

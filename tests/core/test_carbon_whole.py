@@ -5,11 +5,11 @@ from dataclasses import asdict
 from itertools import groupby
 
 from norvash.core.doubts import doubt_of
+from norvash.core.grades import GRADES, word_of
 from norvash.core.readings import Reading
 from norvash.core.renewal import Carbon
 from norvash.core.rules.book import MotorRules
 from norvash.core.spread import set_spread
-from norvash.core.stages import STAGES, word_of
 from norvash.core.straight_line import Point, Track, straight_line
 from whole import assert_nothing_moved
 
@@ -66,5 +66,5 @@ def spreads(rules: MotorRules) -> list[object]:
 
 
 def test_nothing_moves_in_carbon(rules: MotorRules) -> None:
-    words = [[stage, word_of(stage, carbon=True), word_of(stage, carbon=False)] for stage in STAGES]
+    words = [[grade, word_of(grade, carbon=True), word_of(grade, carbon=False)] for grade in GRADES]
     assert_nothing_moved("carbon_answers.json", [*doubts(rules), *lines(rules), *spreads(rules), *words], rel=1e-9)

@@ -10,18 +10,18 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.components import MOTOR, components_of, conditions_of, motor_stage
+from norvash.core.components import MOTOR, components_of, conditions_of, motor_grade
 from norvash.core.diagnosis.causes import base_rates
 from norvash.core.diagnosis.ranking import diagnose
 from norvash.core.diagnosis.signs import NOT_SO, SIGNS, Sign
 from norvash.core.figures import Figures
 from norvash.core.forecasting import past_set_of
+from norvash.core.grades import Graded, raised_by_date
 from norvash.core.limits import Limit
 from norvash.core.part_findings import BY_ID as PARTS
 from norvash.core.positions import even_positions
 from norvash.core.rules.book import CLASSES, MotorRules, Override
 from norvash.core.rules.catalogue import rulebook_with, shipped
-from norvash.core.stages import Staged, raised_by_date
 from norvash.core.state import BrushSet, Measured, MotorState, Overrule, Renewal, Round, motor_limit, start_of
 from norvash.core.verdict import beyond_horizon, findings, past_limit
 from norvash.core.when import raised
@@ -105,7 +105,7 @@ def test_a_motor_that_was_never_measured_has_not_passed_its_limit() -> None:
     later = TODAY + timedelta(weeks=400)
     assert ahead.p50_units < unmeasured.ran_by(later)
     assert past_limit(None, unmeasured, later) is False
-    assert findings(unmeasured, shipped(), later).stage is None
+    assert findings(unmeasured, shipped(), later).grade is None
 
 
 def test_a_limit_is_passed_by_day_or_by_use() -> None:
@@ -171,32 +171,32 @@ def test_the_worst_voice_of_a_part_is_its_verdict_and_the_worst_part_the_motors(
     seen = a_round(20, 15, 16, seen=((1, "face.glazed"), (2, "lead.taut"), (1, "spring.off")))
     noted = replace(state(seen), noted=((0, PARTS["windings.burnt"]),))
     conditions = conditions_of(noted, [seen])
-    order = [("fit", "watch", "plan", "change", "stop").index(c.finding.stage) for c in conditions]
+    order = [("fit", "watch", "plan", "change", "stop").index(c.finding.grade) for c in conditions]
     assert order == sorted(order, reverse=True)
     assert {c.place for c in conditions} == {"Brush A", "Brush B", "Windings and magnets"}
-    parts = {c.id: c for c in components_of(Staged("watch", "stage.watch"), conditions, ())}
+    parts = {c.id: c for c in components_of(Graded("watch", "stage.watch"), conditions, ())}
     assert {c for c, part in parts.items() if part.id != c} == set()
-    assert (parts["windings"].stage, parts["windings"].rule_id) == (PARTS["windings.burnt"].stage, "windings.burnt")
-    only_length = {c.id: c for c in components_of(Staged("plan", "stage.plan"), (), ())}["brushes"]
-    assert (only_length.stage, only_length.by, only_length.rule_id) == ("plan", "length", "stage.plan")
-    worst, nobody = motor_stage(parts.values(), ())
-    assert (worst is not None and worst.stage, nobody) == ("stop", None)
+    assert (parts["windings"].grade, parts["windings"].rule_id) == (PARTS["windings.burnt"].grade, "windings.burnt")
+    only_length = {c.id: c for c in components_of(Graded("plan", "stage.plan"), (), ())}["brushes"]
+    assert (only_length.grade, only_length.by, only_length.rule_id) == ("plan", "length", "stage.plan")
+    worst, nobody = motor_grade(parts.values(), ())
+    assert (worst is not None and worst.grade, nobody) == ("stop", None)
 
 
 def test_what_somebody_decided_for_the_whole_motor_stands_over_its_parts() -> None:
     brushes, whole = (Overrule(part, "watch", "Ines", "the scale is wrong", TODAY) for part in ("brushes", MOTOR))
-    parts = components_of(Staged("change", "stage.change"), (), (brushes,))
-    assert [(c.stage, c.before) for c in parts if c.id == "brushes"] == [("watch", "change")]
-    for overrules, stage, by in (
+    parts = components_of(Graded("change", "stage.change"), (), (brushes,))
+    assert [(c.grade, c.before) for c in parts if c.id == "brushes"] == [("watch", "change")]
+    for overrules, grade, by in (
         ((brushes,), "watch", None),
         ((whole,), "watch", whole),
         ((brushes, whole), "watch", whole),
     ):
-        staged, decided = motor_stage(components_of(Staged("change", "stage.change"), (), overrules), overrules)
-        assert (staged and staged.stage, decided) == (stage, by)
-    staged, decided = motor_stage(components_of(None, (), ()), (whole,))
-    assert (staged, decided) == (Staged("watch", ""), whole)
-    assert motor_stage(components_of(Staged("change", "stage.change"), (), ()), (whole,))[0] == Staged(
+        graded, decided = motor_grade(components_of(Graded("change", "stage.change"), (), overrules), overrules)
+        assert (graded and graded.grade, decided) == (grade, by)
+    graded, decided = motor_grade(components_of(None, (), ()), (whole,))
+    assert (graded, decided) == (Graded("watch", ""), whole)
+    assert motor_grade(components_of(Graded("change", "stage.change"), (), ()), (whole,))[0] == Graded(
         "watch", "stage.change"
     )
 
@@ -212,11 +212,11 @@ LINES = [
 ]
 
 
-@pytest.mark.parametrize(("lines", "length", "stage"), LINES)
-def test_a_wear_line_rules_unless_the_length_is_at_its_limit(lines: int, length: float, stage: str) -> None:
+@pytest.mark.parametrize(("lines", "length", "grade"), LINES)
+def test_a_wear_line_rules_unless_the_length_is_at_its_limit(lines: int, length: float, grade: str) -> None:
     found = findings(state(a_round(20, length, length, lines=lines)), shipped(), TODAY).brushes[0]
-    assert found.staged is not None
-    assert found.staged.stage == stage
+    assert found.graded is not None
+    assert found.graded.grade == grade
 
 
 def school(key: str) -> MotorRules:
@@ -224,18 +224,18 @@ def school(key: str) -> MotorRules:
 
 
 def test_when_a_set_is_changed_by_each_school() -> None:
-    def staged(key: str, *last: tuple[float, int | None], late: bool = False, out: bool = False) -> str:
+    def graded(key: str, *last: tuple[float, int | None], late: bool = False, out: bool = False) -> str:
         read = [Measured(mm, 0.05, mm, mm, lines) for mm, lines in last]
-        found = raised(Staged("fit", "stage.watch"), read, 20.0, school(key), late=late, out=out)
-        return found.stage if found else ""
+        found = raised(Graded("fit", "stage.watch"), read, 20.0, school(key), late=late, out=out)
+        return found.grade if found else ""
 
-    assert [staged("share", (mm, None)) for mm in (5.1, 5.0)] == ["fit", "change"]
-    assert [staged("lines", (15, lines)) for lines in (None, 0, 1, 2)] == ["fit", "fit", "plan", "change"]
-    assert [staged(key, (15, None), late=True) for key in ("share", "symptoms")] == ["change", "fit"]
-    assert [staged(key, (15, None), out=True) for key in ("share", "symptoms")] == ["stop", "stop"]
-    assert [staged(key) for key in ("share", "lines")] == ["fit", "fit"]
+    assert [graded("share", (mm, None)) for mm in (5.1, 5.0)] == ["fit", "change"]
+    assert [graded("lines", (15, lines)) for lines in (None, 0, 1, 2)] == ["fit", "fit", "plan", "change"]
+    assert [graded(key, (15, None), late=True) for key in ("share", "symptoms")] == ["change", "fit"]
+    assert [graded(key, (15, None), out=True) for key in ("share", "symptoms")] == ["stop", "stop"]
+    assert [graded(key) for key in ("share", "lines")] == ["fit", "fit"]
     assert raised(None, [], 20.0, shipped(), late=True, out=True) is None
-    assert raised(Staged("stop", "stage.stop"), [], 20.0, shipped(), late=True, out=True) == Staged(
+    assert raised(Graded("stop", "stage.stop"), [], 20.0, shipped(), late=True, out=True) == Graded(
         "stop", "stage.stop"
     )
 

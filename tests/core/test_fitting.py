@@ -61,17 +61,17 @@ SPRINGS = {
 }  # fmt: skip
 
 
-@pytest.mark.parametrize(("force", "nominal", "stage"), SPRINGS.values(), ids=SPRINGS.keys())
+@pytest.mark.parametrize(("force", "nominal", "grade"), SPRINGS.values(), ids=SPRINGS.keys())
 def test_springs_are_judged_by_nominal_or_band(
-    force: float, nominal: float | None, stage: str, rules: MotorRules
+    force: float, nominal: float | None, grade: str, rules: MotorRules
 ) -> None:
     kpa = pressure_kpa(force, 10, 20)
     found = judge_spring(force, kpa, (17, 35), nominal, rules)
-    assert found.stage == stage
+    assert found.grade == grade
     assert found.deviation == (None if nominal is None else pytest.approx(force / nominal - 1))
     if nominal is None:
         assert found.reason.split(", ")[1].split(" ")[0] == (
-            "inside" if stage == "fit" else "under" if kpa < 17 else "over"
+            "inside" if grade == "fit" else "under" if kpa < 17 else "over"
         )
     else:
         assert "the band of 17 to 35 kPa" in found.reason

@@ -22,13 +22,13 @@ from norvash.core.bearings.vibration import Stands, judge_vibration
 from norvash.core.brushes import usable_carbon
 from norvash.core.cables import Laid, carried, terminal_by_drop, terminal_by_ohm
 from norvash.core.commutator.bar_testing import Armature, Taken, judge_bar_test
-from norvash.core.commutator.run_out import TURNED, Turned, judge_run_out, run_out_stage
+from norvash.core.commutator.run_out import TURNED, Turned, judge_run_out, run_out_grade
+from norvash.core.grades import GRADES, grade_of
 from norvash.core.holders import FITS, gap_reason, side_fit
 from norvash.core.insulation import CIRCUITS, MACHINES, EarthTest, judge_insulation, judge_polarization
 from norvash.core.loading import judge_spring, pressure_kpa
 from norvash.core.rules.book import CLASSES, GEARED, MotorRules
 from norvash.core.rules.catalogue import shipped
-from norvash.core.stages import STAGES, stage_of
 from norvash.core.supply import judge_battery, speed_ladder
 from norvash.core.windings import judge_coils
 from norvash.work.sums import work_out_typed
@@ -45,8 +45,8 @@ class Law:
     judge: Callable[[st.DataObject], Callable[[float], int | None]]
 
 
-def _rank(stage: str) -> int:
-    return STAGES.index(stage)
+def _rank(grade: str) -> int:
+    return GRADES.index(grade)
 
 
 def _rules(data: st.DataObject) -> MotorRules:
@@ -60,7 +60,7 @@ def _insulation(data: st.DataObject) -> Callable[[float], int]:
         data.draw(st.sampled_from(sorted(CIRCUITS))), None, data.draw(st.sampled_from([None, True, False])), data.draw(st.booleans()),
     )  # fmt: skip
     warm, last = data.draw(st.none() | st.floats(-20, 140)), data.draw(st.none() | st.floats(0.1, 500))
-    return lambda megohm: _rank(judge_insulation(megohm, warm, last, tested, RULES).stage)
+    return lambda megohm: _rank(judge_insulation(megohm, warm, last, tested, RULES).grade)
 
 
 def _bar_test(data: st.DataObject) -> Callable[[float], int]:
@@ -83,7 +83,7 @@ def _run_out(data: st.DataObject) -> Callable[[float], int]:
     rules, per_bar, carries = _rules(data), data.draw(st.booleans()), data.draw(st.booleans())
     turned = turned if turned.diameter_mm else replace(turned, speed_rpm=None)
     return lambda size: _rank(
-        run_out_stage(judge_run_out([size * x for x in shape], per_bar, turned, rules), carries=carries)
+        run_out_grade(judge_run_out([size * x for x in shape], per_bar, turned, rules), carries=carries)
     )
 
 
@@ -100,7 +100,7 @@ def _battery(data: st.DataObject) -> Callable[[float], int | None]:
 def _vibration(data: st.DataObject) -> Callable[[float], int]:
     stands = Stands(data.draw(st.none() | st.floats(100, 3e5)), data.draw(st.booleans()), data.draw(st.booleans()))
     before = data.draw(st.none() | st.floats(0.05, 10))
-    return lambda v: _rank(judge_vibration(v, before, stands, RULES).stage)
+    return lambda v: _rank(judge_vibration(v, before, stands, RULES).grade)
 
 
 def _terminal(data: st.DataObject) -> Callable[[float], int]:
@@ -127,7 +127,7 @@ def _spring(data: st.DataObject) -> Callable[[float], int]:
 
     def rank(off: float) -> int:
         force = 6.0 * (1 + up * off)
-        return _rank(judge_spring(force, pressure_kpa(force, 10, 20), (20, 40), nominal, RULES).stage)
+        return _rank(judge_spring(force, pressure_kpa(force, 10, 20), (20, 40), nominal, RULES).grade)
 
     return rank
 
@@ -148,7 +148,7 @@ def _ladder(data: st.DataObject) -> Callable[[float], int]:
 
 def _index(data: st.DataObject) -> Callable[[float], int]:
     one = data.draw(st.floats(1, 5000))
-    return lambda ratio: _rank(judge_polarization(one, ratio * one, RULES).stage)
+    return lambda ratio: _rank(judge_polarization(one, ratio * one, RULES).grade)
 
 
 def _box(data: st.DataObject) -> Callable[[float], int]:
@@ -163,7 +163,7 @@ def _gap(data: st.DataObject) -> Callable[[float], int]:
 
 
 LAWS: dict[str, Law] = {
-    "carbon": Law(22, 0, lambda _: lambda mm: _rank(stage_of(usable_carbon(mm, 22, 8), RULES).stage)),
+    "carbon": Law(22, 0, lambda _: lambda mm: _rank(grade_of(usable_carbon(mm, 22, 8), RULES).grade)),
     "insulation": Law(5000, 0, _insulation), "polarization": Law(4, 0.01, _index), "a high reading": Law(1, 40, _bar_test), "a low reading": Law(1, 0, _bar_test),
     "run-out": Law(0, 0.5, _run_out), "battery": Law(12.9, 5, _battery), "vibration": Law(0.01, 100, _vibration), "terminal": Law(0, 1, _terminal), "cable": Law(0, 2000, _cable),
     "terminal drop": Law(0, 2, lambda _: lambda v: int(not terminal_by_drop(v, RULES).right)), "spring": Law(0, 0.95, _spring), "coils": Law(0, 0.5, _coils), "speed setting": Law(0, 0.9, _ladder),

@@ -36,7 +36,7 @@ def about(value: float) -> Any:
     return pytest.approx(value)
 
 
-# What is tested, as measured, at what temperature, last time: passes, stage, value judged by, and what must be said.
+# What is tested, as measured, at what temperature, last time: passes, grade, value judged by, and what must be said.
 LOW, HIGH = EarthTest(rated_v=230, parted=True), EarthTest(rated_v=440, parted=True)
 DOUBLE, ALONE = replace(LOW, machine="double"), replace(HIGH, circuit="armature")
 INSULATION: dict[str, tuple[EarthTest, float, float | None, float | None, bool, str, float, str]] = {
@@ -77,26 +77,26 @@ INSULATION: dict[str, tuple[EarthTest, float, float | None, float | None, bool, 
 
 
 @pytest.mark.parametrize(
-    ("tested", "measured", "temp", "last", "passes", "stage", "judged", "words"), INSULATION.values(), ids=INSULATION
+    ("tested", "measured", "temp", "last", "passes", "grade", "judged", "words"), INSULATION.values(), ids=INSULATION
 )
 def test_insulation(
-    tested: EarthTest, measured: float, temp: float | None, last: float | None, passes: bool, stage: str, judged: float, words: str, rules: MotorRules
+    tested: EarthTest, measured: float, temp: float | None, last: float | None, passes: bool, grade: str, judged: float, words: str, rules: MotorRules
 ) -> None:  # fmt: skip
     found = judge_insulation(measured, temp, last, tested, rules)
-    assert (found.passes, found.stage, found.judged, found.least) == (
+    assert (found.passes, found.grade, found.judged, found.least) == (
         passes,
-        stage,
+        grade,
         about(judged),
         least_megohm(tested, rules),
     )
     assert words in found.words
-    assert bool(found.again) is (stage == "change")
-    assert ("clean, dry and test again" in found.words) is (stage == "stop")
+    assert bool(found.again) is (grade == "change")
+    assert ("clean, dry and test again" in found.words) is (grade == "stop")
 
 
 def test_machines_indices_and_coils(rules: MotorRules) -> None:
     index = {ten: judge_polarization(100, ten, rules) for ten in (200, 199, 150, 149, 100, 99)}
-    assert {ten: (found.stage, found.ratio) for ten, found in index.items()} == {
+    assert {ten: (found.grade, found.ratio) for ten, found in index.items()} == {
         200: ("fit", 2.0),
         199: ("watch", 1.99),
         150: ("watch", 1.5),
@@ -107,7 +107,7 @@ def test_machines_indices_and_coils(rules: MotorRules) -> None:
     told = [applies(True, None, rules), *(applies(False, w, rules) for w in (None, 49900.0, 50000.0))]
     assert told == [True, False, False, True]
     unsaid = judge_polarization(100, 100, rules, told=False)
-    assert (unsaid.ratio, unsaid.stage) == (None, "fit")
+    assert (unsaid.ratio, unsaid.grade) == (None, "fit")
     assert "not judged" in unsaid.words
     assert [judge_polarization(one, one, rules).ratio for one in (5000, 5001, 0.5)] == [1.0, None, 1.0]
     even = judge_coils([10.0, 10.0, 10.0], 70.0, rules)
@@ -235,12 +235,12 @@ SHAKEN: dict[str, tuple[float | None, bool, bool, float, float | None, str]] = {
 }  # fmt: skip
 
 
-@pytest.mark.parametrize(("watts", "flexible", "carries", "now", "before", "stage"), SHAKEN.values(), ids=SHAKEN)
+@pytest.mark.parametrize(("watts", "flexible", "carries", "now", "before", "grade"), SHAKEN.values(), ids=SHAKEN)
 def test_vibration(
-    watts: float | None, flexible: bool, carries: bool, now: float, before: float | None, stage: str, rules: MotorRules
+    watts: float | None, flexible: bool, carries: bool, now: float, before: float | None, grade: str, rules: MotorRules
 ) -> None:
     found = judge_vibration(now, before, Stands(watts, flexible, carries), rules)
-    assert found.stage == stage
+    assert found.grade == grade
     with pytest.raises(InputError, match="lines of its own"):
         judge_vibration(now, before, Stands(300001), rules)
 

@@ -125,7 +125,7 @@ def test_a_table_that_says_out_of_service_takes_the_motor_out() -> None:
         replace(state(a_round(39, 15, 16)), policies=(policy("table", **table.as_plain()),))
     )
     found = findings(given_state, shipped(), TODAY)
-    assert (found.stage, found.tabled_out) == ("stop", True)
+    assert (found.grade, found.tabled_out) == ("stop", True)
     depths = replace(given_state, policies=(policy("table", **TABLE.as_plain()),))
     assert "not linked" in dues(depths, depths.policies, shipped())[0].why
 

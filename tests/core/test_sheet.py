@@ -145,7 +145,7 @@ def test_for_every_cause_there_is_something_to_bring() -> None:
 def test_every_finding_has_a_picture_a_part_and_a_task() -> None:
     for finding in BY_ID.values():
         assert component_of(finding.id) in COMPONENTS
-        assert finding.stage == "fit" or tasks_for(finding.id), finding.id
+        assert finding.grade == "fit" or tasks_for(finding.id), finding.id
     pictures = {finding_picture(f.id).svg() for _, group in GROUPS for f in group}
     assert len(pictures) == sum(len(group) for _, group in GROUPS)
     assert {s for t in TASKS.values() for s in t.schools} <= {s.id for s in SCHOOLS}
@@ -158,22 +158,22 @@ def test_the_worst_voice_wins_and_an_overruling_keeps_what_it_was(ids: list[str]
     shown = MotorState(base.figures, base.positions, base.sets, base.entries, base.rate, noted=noted)
     found = found_in(shown)
     order = ["fit", "watch", "plan", "change", "stop"]
-    ranks = [order.index(BY_ID[i].stage) for i in ids] + [order.index(c.stage) for c in found.components if c.stage]
-    assert order.index(found.stage or "fit") == max(ranks)
+    ranks = [order.index(BY_ID[i].grade) for i in ids] + [order.index(c.grade) for c in found.components if c.grade]
+    assert order.index(found.grade or "fit") == max(ranks)
     ruled = Overrule("brushes", "fit", "Ines", "seen with own eyes", date(2026, 6, 1))
     over = found_in(
         MotorState(base.figures, base.positions, base.sets, base.entries, base.rate, noted=noted, overrules=(ruled,))
     )
     brushes, before = (next(c for c in f.components if c.id == "brushes") for f in (over, found))
-    assert (brushes.stage, brushes.before, brushes.overruled) == ("fit", before.stage, ruled)
-    assert all(a.stage == b.stage for a, b in zip(over.components, found.components, strict=True) if a.id != "brushes")
+    assert (brushes.grade, brushes.before, brushes.overruled) == ("fit", before.grade, ruled)
+    assert all(a.grade == b.grade for a, b in zip(over.components, found.components, strict=True) if a.id != "brushes")
 
 
 def test_schools_say_when_a_set_is_changed_and_some_are_refused() -> None:
     def stage(key: str, motor_class: str, *lengths: float, lines: int | None = None) -> str | None:
         book = rulebook_with([Override("school.when", "site", "", 0.0, "Ines", "2026-06-01", "tried", key)])
         shown = state(a_round(20, *lengths, lines=lines), own={"new_mm": 40.0, "limit_mm": 2.0})
-        return findings(shown, MotorRules(book, motor_class), TODAY).stage
+        return findings(shown, MotorRules(book, motor_class), TODAY).grade
 
     assert (stage("limit", "tool", 9.5, 14), stage("share", "tool", 9.5, 14)) == ("plan", "change")
     assert (stage("limit", "tool", 30, 30.5, lines=1), stage("lines", "tool", 30, 30.5, lines=1)) == ("watch", "plan")

@@ -20,7 +20,7 @@ from norvash.core.sheet.keeping import stays
 from norvash.core.sheet.noticed import diagnosis_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.typed import read_entry
-from norvash.core.sheet.voices import dust_expected_g, spring_stage, voices
+from norvash.core.sheet.voices import dust_expected_g, spring_grade, voices
 from norvash.core.verdict import findings
 from norvash.errors import InputError
 from small_sheets import NOON, SPRUNG, cut, facts, sheet
@@ -80,9 +80,9 @@ def test_what_may_stay_ends_where_watch_begins() -> None:
 
 
 def test_a_spring_is_judged_by_its_nominal_force_even_where_the_section_is_not_stated() -> None:
-    assert spring_stage(3.0, facts(force_nominal_n=9.0), RULES) != "fit"
-    assert spring_stage(3.0, facts(), RULES) == "fit"
-    assert spring_stage(3.0, facts(thickness_mm=20.0, width_mm=32.0), RULES) != "fit"
+    assert spring_grade(3.0, facts(force_nominal_n=9.0), RULES) != "fit"
+    assert spring_grade(3.0, facts(), RULES) == "fit"
+    assert spring_grade(3.0, facts(thickness_mm=20.0, width_mm=32.0), RULES) != "fit"
 
 
 def test_what_one_person_may_lift_needs_no_hoist() -> None:

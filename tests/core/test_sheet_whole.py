@@ -178,7 +178,7 @@ def judged(made: Sheet, rules: MotorRules) -> Iterator[str]:
     before = judge_before(made, rules)
     yield from (f"before: {j.words} {j.right} {' '.join(j.rules)}" for j in before.judged)
     yield f"signs: {sorted(before.signs.items())}"
-    yield from (f"voice: {n} {f.id}, {f.stage}: {f.words}" for n, f in voices(made, rules, (4.0, 4.2)))
+    yield from (f"voice: {n} {f.id}, {f.grade}: {f.words}" for n, f in voices(made, rules, (4.0, 4.2)))
     copper = copper_now(made, rules)
     for name, value in (("ladder", before.ladder), ("battery", before.battery), ("wound", copper.wound), ("map", copper.read), ("run-out", copper.run_out), ("bar test", copper.tested), ("plan", copper.plan), ("work", copper.work),
                         ("trouble", {k: v.problem for k, v in copper.trouble.items()} or None), ("insulation", insulation_now(made, rules)), ("index", index_now(made, rules)), ("coils", coils_now(made, rules)),

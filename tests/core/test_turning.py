@@ -159,10 +159,10 @@ def test_what_insulation_is_judged_and_tested_by(rules: MotorRules) -> None:
 
 
 def test_index_coils_and_heat(rules: MotorRules) -> None:
-    stages = [
-        judge_polarization(one, ten, rules).stage for one, ten in ((100, 210), (100, 160), (100, 120), (6000, 6100))
+    grades = [
+        judge_polarization(one, ten, rules).grade for one, ten in ((100, 210), (100, 160), (100, 120), (6000, 6100))
     ]
-    assert stages == ["fit", "watch", "plan", "fit"]
+    assert grades == ["fit", "watch", "plan", "fit"]
     coils = judge_coils([41.2, 40.8, 38.1, 41.0], 24, rules)
     assert coils.off == (3,)
     assert judge_coils([41.2, 40.8], 24, rules).off == ()

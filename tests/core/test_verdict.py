@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
 from norvash.core.findings import BY_ID, GROUPS
+from norvash.core.grades import GRADES
 from norvash.core.part_findings import BY_ID as PARTS
 from norvash.core.policy import Policy
 from norvash.core.remarks import remarks
@@ -17,7 +18,6 @@ from norvash.core.ruler import ruler_of
 from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import RULES, rulebook_with, shipped
 from norvash.core.sentence import Verdict, verdict
-from norvash.core.stages import STAGES
 from norvash.core.state import MotorState, Overrule, motor_limit
 from norvash.core.use import Rate
 from norvash.core.verdict import Findings, findings
@@ -54,10 +54,10 @@ SAID = {
 }  # fmt: skip
 
 
-@pytest.mark.parametrize(("given_state", "stage", "act", "words", "flag"), SAID.values(), ids=SAID.keys())
-def test_what_is_said(given_state: MotorState, stage: str | None, act: str, words: str, flag: str) -> None:
+@pytest.mark.parametrize(("given_state", "grade", "act", "words", "flag"), SAID.values(), ids=SAID.keys())
+def test_what_is_said(given_state: MotorState, grade: str | None, act: str, words: str, flag: str) -> None:
     found, said = judge(given_state)
-    assert found.stage == stage
+    assert found.grade == grade
     assert said.act.startswith(act)
     assert words in said.sentence
     assert not flag or flag in said.flags
@@ -97,7 +97,7 @@ def test_past_its_date_or_its_look_a_motor_says_so() -> None:
     said = {}
     for day in (ahead.look_on - timedelta(days=1), ahead.look_on, ahead.p50_on):
         found = findings(worn, shipped(), day)
-        said[found.stage] = verdict(found, worn, shipped(), day).flags
+        said[found.grade] = verdict(found, worn, shipped(), day).flags
     assert said == {"fit": ("look due",), "change": ("past its date",)}
 
 
@@ -257,15 +257,15 @@ def test_an_incomplete_round_names_the_last_complete_one() -> None:
 
 
 @pytest.mark.parametrize("finding", [f for _, group in GROUPS for f in group], ids=lambda f: f.id)
-def test_condition_raises_a_stage_and_never_lowers_it(finding: object) -> None:
+def test_condition_raises_a_grade_and_never_lowers_it(finding: object) -> None:
     known = BY_ID[finding.id]  # type: ignore[attr-defined]
     fresh, worn = (
         state(a_round(20, 19, 19.4, seen=((1, known.id),))),
         state(a_round(20, 9.2, 9.4, seen=((1, known.id),))),
     )
-    assert findings(fresh, shipped(), TODAY).stage == known.stage
+    assert findings(fresh, shipped(), TODAY).grade == known.grade
     found, said = judge(worn)
-    assert STAGES.index(found.stage or "fit") == max(STAGES.index(known.stage), STAGES.index("change"))
+    assert GRADES.index(found.grade or "fit") == max(GRADES.index(known.grade), GRADES.index("change"))
     assert any(known.decision in r.text for r in said.reasons)
 
 
@@ -279,7 +279,7 @@ SEVERITY = {
 
 
 def test_the_table_of_findings() -> None:
-    assert {f.id: f.stage for f in BY_ID.values()} == {i: stage for stage, ids in SEVERITY.items() for i in ids.split()}
+    assert {f.id: f.grade for f in BY_ID.values()} == {i: grade for grade, ids in SEVERITY.items() for i in ids.split()}
 
 
 LIMITS: dict[str, tuple[dict[str, float | str], float, str]] = {
@@ -368,13 +368,13 @@ def test_a_school_resolves_from_the_narrowest_scope() -> None:
 def test_a_changed_rule_changes_the_verdict_and_is_shown() -> None:
     book = rulebook_with([Override("stage.watch", "site", "", 0.9, "Ines", "2026-11-24", "careful")])
     found, said = judge(state(a_round(20, 19, 19.4)), MotorRules(book, "tool"))
-    assert found.stage == "watch"
+    assert found.grade == "watch"
     assert any(f.value == 0.9 and "site figure" in f.basis for r in said.reasons for f in r.figures)
 
 
 @given(st.floats(8.5, 21), st.floats(0.05, 4))
-def test_shorter_brushes_never_get_a_better_stage_or_a_later_date(mm: float, less: float) -> None:
+def test_shorter_brushes_never_get_a_better_grade_or_a_later_date(mm: float, less: float) -> None:
     long, short = judge(state(a_round(20, mm, 21)))[0], judge(state(a_round(20, max(mm - less, 0.5), 21)))[0]
-    assert STAGES.index(short.stage or "fit") >= STAGES.index(long.stage or "fit")
+    assert GRADES.index(short.grade or "fit") >= GRADES.index(long.grade or "fit")
     if long.days.limit_on and short.days.limit_on:
         assert short.days.limit_on <= long.days.limit_on

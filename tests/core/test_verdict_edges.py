@@ -9,10 +9,10 @@ from norvash.core.ahead import Ahead
 from norvash.core.components import components_of, finding_word
 from norvash.core.figures import Figures
 from norvash.core.findings import BY_ID
+from norvash.core.grades import Graded
 from norvash.core.limits import Limit
 from norvash.core.part_findings import COMPONENTS
 from norvash.core.rules.catalogue import shipped
-from norvash.core.stages import Staged
 from norvash.core.state import MotorState, Overrule, Renewal, motor_limit
 from norvash.core.verdict import Days, Findings, OpenDoubt, findings
 from states import FITTED, TODAY, a_round, foreseen, state
@@ -48,7 +48,7 @@ def test_what_was_seen_before_the_last_measured_round_has_been_dealt_with() -> N
     taut = ((1, "lead.taut"),)
     assert judged(state(replace(EARLIER, seen=taut), WORN)).conditions == ()
     since = judged(state(EARLIER, replace(WORN, seen=taut)))
-    assert ([c.finding.id for c in since.conditions], since.stage) == (["lead.taut"], "stop")
+    assert ([c.finding.id for c in since.conditions], since.grade) == (["lead.taut"], "stop")
     assert [c.finding.id for c in judged(state(a_round(20, seen=taut))).conditions] == ["lead.taut"]
 
 
@@ -139,10 +139,10 @@ def test_the_next_interval_is_not_worth_while_under_its_share_of_a_life() -> Non
 def test_a_verdict_keeps_what_the_lengths_said_and_who_decided_otherwise() -> None:
     worn = foreseen(state(EARLIER, a_round(20, 13, 16)))
     found = judged(worn)
-    assert (found.staged, found.stage, found.overruled) == (Staged("watch", "stage.watch"), "watch", None)
+    assert (found.graded, found.grade, found.overruled) == (Graded("watch", "stage.watch"), "watch", None)
     whole = Overrule("motor", "plan", "Ines", "a bad smell", TODAY)
     over = judged(replace(worn, overrules=(whole,)))
-    assert (over.staged, over.stage, over.overruled) == (Staged("watch", "stage.watch"), "plan", whole)
+    assert (over.graded, over.grade, over.overruled) == (Graded("watch", "stage.watch"), "plan", whole)
 
 
 def test_an_open_doubt_names_its_brush_its_reason_and_its_reading() -> None:
@@ -158,4 +158,4 @@ def test_carbon_is_changed_and_everything_else_is_mended() -> None:
     assert words == {"lead.heat": "Change now", "spring.far-off": "Mend now", "brush.oily": "Plan the change", "brush.sticky": "Plan the repair"}  # fmt: skip
     silent = components_of(None, (), ())
     assert [(c.id, c.word) for c in silent] == [(c, "") for c in COMPONENTS]
-    assert {c.word for c in components_of(Staged("change", "stage.change"), (), ())} == {"", "Change now"}
+    assert {c.word for c in components_of(Graded("change", "stage.change"), (), ())} == {"", "Change now"}

@@ -44,7 +44,7 @@ STATES = {
 @pytest.mark.parametrize(("tag", "state"), STATES.items())
 def test_each_story_is_told(house: Connection, tag: str, state: tuple[str, str]) -> None:
     page = shown(house, tag)
-    assert page.found.stage == state[0]
+    assert page.found.grade == state[0]
     assert not state[1] or state[1] in page.said.flags
 
 
@@ -74,7 +74,7 @@ def test_special_records(house: Connection) -> None:
     assert "switch" in str(unopened.signed["sentence"])
     freed = shown(house, "S-07")
     assert [d.finding for d in freed.deferred] == ["terminal.poor"]
-    assert freed.found.stage == "plan"
+    assert freed.found.grade == "plan"
     assert freed.sheets[0].signed["open"] == []
     mill = shown(house, "A-11")
     assert sheet_page(house, mill.sheets[0].id, DEMO_DAY).sheet.word("addition", 1).startswith("ran a full evening")

@@ -21,13 +21,13 @@ from norvash.drawing.cause_bars import cause_bars
 from norvash.drawing.date_span import TimeAxis, axis_head, date_span
 from norvash.drawing.end_view import EndBrush, EndPlate, end_view
 from norvash.drawing.face_contact import Contact, face_contact
+from norvash.drawing.grade_mark import grade_mark
+from norvash.drawing.grade_scale import grade_scale
 from norvash.drawing.interval_grid import interval_grid
 from norvash.drawing.life_line import life_line
 from norvash.drawing.outlook_river import Flow, outlook_river
 from norvash.drawing.past_bands import past_bands
 from norvash.drawing.speed_ladder import speed_ladder_drawn
-from norvash.drawing.stage_mark import stage_mark
-from norvash.drawing.stage_scale import stage_scale
 from norvash.drawing.svg import Drawing
 from norvash.drawing.use_curve import use_curve
 from norvash.drawing.wear_bars import wear_bars
@@ -59,11 +59,11 @@ def drawings() -> list[Drawing]:
     axis = TimeAxis(TODAY, TODAY + timedelta(weeks=40), 300)
     return [
         carbon_ruler(ruler_of(found, shown), 360, 36, dimensions=True), life_line(found, shown, 700, 300), end_view(plate, brushes, 300),
-        stage_mark("watch", "Watch"), axis_head(axis), date_span(axis, TODAY, TODAY + timedelta(days=90)), date_span(axis, None, None),
+        grade_mark("watch", "Watch"), axis_head(axis), date_span(axis, TODAY, TODAY + timedelta(days=90)), date_span(axis, None, None),
         brush_sheet(BRUSH, 470, 300), brush_sheet(replace(BRUSH, estimated=True, wear_lines_mm=(), lead_root_mm=None), 300, 300),
         band_scale("Bands", (Banded("Pressure", "kPa", 70, 30, 60), Banded("Gap", "mm", 0, None, None, 2, "then")), 500),
         face_contact(Contact(62, 9.15, inf, 0.1, 0.54), 460), face_contact(Contact(62, 9.15, 20, 0, 0), 460),
-        stage_scale({"stop": 0, "change": 0.1, "plan": 0.25, "watch": 0.4}, 900), stage_scale({"stop": 0.9, "change": 0.1, "plan": 0.1, "watch": 0}, 900),
+        grade_scale({"stop": 0, "change": 0.1, "plan": 0.25, "watch": 0.4}, 900), grade_scale({"stop": 0.9, "change": 0.1, "plan": 0.1, "watch": 0}, 900),
         wear_bars([3, 4.5, 3.1, 3.2, 3.1], 3.4, 0.35, (2,), 500), wear_bars([0, 0], 0, 0.25, (), 500),
         life_line(findings(ahead, shipped(), TODAY), ahead, 700, 300), life_line(findings(new, shipped(), TODAY), new, 346, 300),
         outlook_river(FLOWS, TODAY, TODAY + timedelta(weeks=26), DARK, 1200), outlook_river((), TODAY, TODAY + timedelta(weeks=26), (), 346),
@@ -94,7 +94,7 @@ def test_the_ruler_is_to_scale_and_keeps_its_values() -> None:
 
 
 def test_markup_in_names_is_escaped_in_drawings() -> None:
-    assert "<script>" not in stage_mark("fit", "<script>alert(1)</script>").svg()
+    assert "<script>" not in grade_mark("fit", "<script>alert(1)</script>").svg()
 
 
 @pytest.mark.parametrize("commutator_d_mm", [120.0, 28.0, 10.0])
@@ -196,7 +196,7 @@ def test_wear_bars_are_as_long_as_the_wear() -> None:
 
 @pytest.mark.parametrize("edges", [(0.0, 0.1, 0.25, 0.4), (0.05, 0.2, 0.2, 0.9)])
 def test_the_stages_are_cut_where_they_begin(edges: tuple[float, ...]) -> None:
-    drawing = stage_scale(dict(zip(("stop", "change", "plan", "watch"), edges, strict=True)), 1000)
+    drawing = grade_scale(dict(zip(("stop", "change", "plan", "watch"), edges, strict=True)), 1000)
     cuts = xs(drawing.svg(), r'class="(?:copper-line|slots)" d="M([0-9.]+)')
     assert [(x - 124) / (1000 - 138) for x in cuts] == pytest.approx(edges, abs=1e-3)
     assert [r[0] for r in drawing.rows] == ["Run on", "Watch", "Plan the change", "Change now", "Out of service"]

@@ -12,7 +12,7 @@ from starlette.testclient import TestClient
 from conftest import Shop
 from norvash.core.classes import TEMPLATES
 from norvash.core.figures import CONSTRUCTIONS, METHODS
-from norvash.core.rules.fitting import GRADES
+from norvash.core.rules.fitting import GRADE_FAMILIES
 from norvash.core.sheet.fields import fields_of
 from norvash.core.texts import compared
 from norvash.demo.fleet import MACHINES
@@ -103,11 +103,11 @@ def test_every_construction_grade_and_method_of_a_class(client: TestClient, shop
         for name, value in figures.items():
             shop.conn.execute("insert or replace into motor_figure values (?, ?, null, ?)", (motor, name, value))
 
-    for construction, grade in product(CONSTRUCTIONS, ("", *GRADES)):
+    for construction, grade in product(CONSTRUCTIONS, ("", *GRADE_FAMILIES)):
         put(construction=construction, grade_family=grade)
         for method in METHODS:
             put(method=method)
             assert client.get(f"/sheets/{sheet}/brushes?position=1").status_code == 200, (construction, grade, method)
         put(method="length")
-        if grade in ("", GRADES[0]):
+        if grade in ("", GRADE_FAMILIES[0]):
             assert missing(client, shop, sheet) == {}, (construction, grade)

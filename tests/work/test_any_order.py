@@ -220,7 +220,7 @@ def test_any_order_of_jobs_keeps_the_record_true(shop: Shop, seed: int) -> None:
         check_record(shop, motor)
         check_kept(shop, motor, act.at.date())
         standing, page = standings.find_motors(shop.conn, "X-01", "", 1, 0)[0].standing, shop.page(motor)
-        assert (standing.sentence, standing.stage) == (page.said.sentence, page.found.stage)
+        assert (standing.sentence, standing.grade) == (page.said.sentence, page.found.grade)
         assert [b["label"] for b in json.loads(standing.drawing_json)["brushes"]] == [
             p.label for p in page.context.state.positions
         ]

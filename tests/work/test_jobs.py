@@ -285,10 +285,10 @@ def test_what_was_seen_raises_the_verdict_and_can_be_taken_back(shop: Shop) -> N
         record(shop.conn, shop.act(), round_id, position, "20.6")
     for _ in range(2):
         note(shop.conn, shop.act(), round_id, 2, "lead.taut")
-    assert shop.page(motor).found.stage == "stop"
+    assert shop.page(motor).found.grade == "stop"
     assert len(shop.page(motor).found.conditions) == 1
     note(shop.conn, shop.act(), round_id, 2, "lead.taut", gone=True)
-    assert shop.page(motor).found.stage == "fit"
+    assert shop.page(motor).found.grade == "fit"
     with pytest.raises(InputError, match="not known"):
         note(shop.conn, shop.act(), round_id, 2, "lead.purple")
 
@@ -314,14 +314,14 @@ def test_types_lend_figures_and_their_motors_are_judged_anew(shop: Shop) -> None
     motor = shop.motor(type_id=kind, brushes="", new_length="", limit="")
     assert len(shop.page(motor).context.state.positions) == 4
     shop.measure(motor, "", *["23"] * 4)
-    assert shop.page(motor).found.stage == "fit"
+    assert shop.page(motor).found.grade == "fit"
     save_type(shop.conn, shop.act(), kind, "Winch motor", "industrial", "", {"new_mm": "32", "limit_mm": "20"})
-    assert shop.page(motor).found.stage == "plan"
+    assert shop.page(motor).found.grade == "plan"
     assert catch_up(shop.conn, shop.now.date()) == 1
-    assert register(shop.conn, "x-01", "", 1, shop.now.date())[0].stage == "plan"
+    assert register(shop.conn, "x-01", "", 1, shop.now.date())[0].grade == "plan"
     version = shop.page(motor).context.motor.version
     change_figures(shop.conn, shop.act(), motor, {"limit_mm": "12"}, version)
-    assert shop.page(motor).found.stage == "fit"
+    assert shop.page(motor).found.grade == "fit"
     with pytest.raises(Conflict, match="Somebody else"):
         change_figures(shop.conn, shop.act(), motor, {"limit_mm": "11"}, version)
     with pytest.raises(InputError, match="unit of use"):
@@ -355,15 +355,15 @@ def test_types_lend_figures_and_their_motors_are_judged_anew(shop: Shop) -> None
 def test_a_site_figure_is_recorded_and_every_motor_follows(shop: Shop) -> None:
     motor = shop.motor()
     shop.measure(motor, "", "18", "18")
-    assert register(shop.conn, "", "", 1, shop.now.date())[0].stage == "fit"
+    assert register(shop.conn, "", "", 1, shop.now.date())[0].grade == "fit"
     set_rule(shop.conn, shop.act(), "stage.watch", "site", "", "80 %", "the pit is hard to reach")
     assert catch_up(shop.conn, shop.now.date()) == 1
     assert catch_up(shop.conn, shop.now.date()) == 0
-    assert register(shop.conn, "", "", 1, shop.now.date())[0].stage == "watch"
+    assert register(shop.conn, "", "", 1, shop.now.date())[0].grade == "watch"
     set_rule(shop.conn, shop.act(), "stage.watch", "class", "industrial", "0.3", "winches are looked at weekly")
-    assert shop.page(motor).found.stage == "fit"
+    assert shop.page(motor).found.grade == "fit"
     clear_rule(shop.conn, shop.act(), "stage.watch", "class", "industrial")
-    assert shop.page(motor).found.stage == "watch"
+    assert shop.page(motor).found.grade == "watch"
     assert [h.ended for h in rules.list_history(shop.conn, "stage.watch")] == [True, False]
     for rule_id, cls, value, why, kind in (
         ("stage.none", "", "0.5", "x", NotFound), ("stage.watch", "", "abc", "x", InputError),
@@ -399,7 +399,7 @@ def test_past_its_date_a_motor_is_raised_on_the_bench(shop: Shop) -> None:
     assert bench(shop.conn, shop.now.date(), 1).rows == []
     shop.later(weeks=40)
     row = bench(shop.conn, shop.now.date(), 1).rows[0]
-    assert (row.stage, row.note) == ("change", "past its limit by date: measure or change")
+    assert (row.grade, row.note) == ("change", "past its limit by date: measure or change")
 
 
 def test_people_and_the_clock(shop: Shop) -> None:

@@ -120,10 +120,10 @@ def test_what_is_put_off_stays_with_the_motor_until_it_is_mended(bench: Bench, s
     after = shop.page(bench.motor)
     assert {(d.finding, d.who) for d in after.deferred} == {("terminal.poor", "Bram Aldous"), ("", "Bram Aldous")}
     assert [c.finding.id for c in after.found.conditions] == ["terminal.poor"]
-    assert after.found.stage == "plan"
+    assert after.found.grade == "plan"
     # A later quick look does not forget it; the next whole sheet offers it first and closes it.
     shop.later(weeks=2).measure(bench.motor, "", "20.5", "20.3")
-    assert shop.page(bench.motor).found.stage == "plan"
+    assert shop.page(bench.motor).found.grade == "plan"
     again = Bench(shop.later(weeks=1), bench.motor)
     again.put("waive.safe", "in parts")
     again.measure("20.4", "20.2")
@@ -134,24 +134,24 @@ def test_what_is_put_off_stays_with_the_motor_until_it_is_mended(bench: Bench, s
     again.put("confirm.service", "yes")
     again.sign()
     assert shop.page(bench.motor).deferred == []
-    assert shop.page(bench.motor).found.stage == "fit"
+    assert shop.page(bench.motor).found.grade == "fit"
 
 
 def test_an_overruled_verdict_keeps_the_original_beside_it_until_the_next_visit(bench: Bench, shop: Shop) -> None:
     bench.put("waive.safe", "in parts")
     bench.measure("9.2", "20.4")
-    assert shop.page(bench.motor).found.stage == "change"
+    assert shop.page(bench.motor).found.grade == "change"
     with pytest.raises(InputError, match="Say why"):
         bench.put("overrule.brushes", "watch")
     bench.put("overrule.brushes", "watch", why="the scale is wrong, seen by two")
     shown = shop.page(bench.motor)
-    assert (shown.found.stage, "overruled" in shown.said.flags) == ("watch", True)
+    assert (shown.found.grade, "overruled" in shown.said.flags) == ("watch", True)
     assert any("Change now was overruled by Ines Torvald to Watch" in r.text for r in shown.said.reasons)
     bench.sign("seen by two")
-    assert shop.page(bench.motor).found.stage == "watch"
+    assert shop.page(bench.motor).found.grade == "watch"
     shop.later(weeks=1).log(bench.motor, "130")
     shop.measure(bench.motor, "", "9.1", "20.2")
-    assert shop.page(bench.motor).found.stage == "change"
+    assert shop.page(bench.motor).found.grade == "change"
 
 
 def test_upstream_is_an_outcome_that_can_be_signed_clean(bench: Bench, shop: Shop) -> None:

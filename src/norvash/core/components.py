@@ -4,8 +4,8 @@ from collections.abc import Iterable
 from dataclasses import dataclass, replace
 
 from norvash.core.findings import Finding
+from norvash.core.grades import GRADES, Grade, Graded, word_of, worst
 from norvash.core.part_findings import BY_ID, COMPONENTS, component_of
-from norvash.core.stages import STAGES, Stage, Staged, word_of, worst
 from norvash.core.state import MotorState, Overrule, Round
 from norvash.core.work_list import tasks_for
 
@@ -23,14 +23,14 @@ class Condition:
 
 @dataclass(frozen=True, slots=True)
 class Component:
-    """One component's verdict: its stage, None where nothing speaks for it, and the stage before it was overruled."""
+    """One component's verdict: its grade, None where nothing speaks for it, and the grade before it was overruled."""
 
     id: str
-    stage: Stage | None
+    grade: Grade | None
     by: str
     rule_id: str
     overruled: Overrule | None = None
-    before: Stage | None = None
+    before: Grade | None = None
 
     @property
     def words(self) -> str:
@@ -39,14 +39,14 @@ class Component:
 
     @property
     def word(self) -> str:
-        """Return the word for its stage, empty where nothing speaks for it."""
+        """Return the word for its grade, empty where nothing speaks for it."""
         carbon = self.by == "length" or _renews(self.rule_id)
-        return word_of(self.stage, carbon=carbon) if self.stage else ""
+        return word_of(self.grade, carbon=carbon) if self.grade else ""
 
     @property
     def rank(self) -> int:
         """Return 0 for fit or unknown up to 4 for stop."""
-        return STAGES.index(self.stage) if self.stage else 0
+        return GRADES.index(self.grade) if self.grade else 0
 
 
 def _renews(finding_id: str) -> bool:
@@ -55,7 +55,7 @@ def _renews(finding_id: str) -> bool:
 
 def finding_word(finding: Finding) -> str:
     """Return the word for how grave a finding is: of a set that is changed, or of something else that is mended."""
-    return word_of(finding.stage, carbon=_renews(finding.id))
+    return word_of(finding.grade, carbon=_renews(finding.id))
 
 
 def conditions_of(state: MotorState, rounds: Iterable[Round]) -> tuple[Condition, ...]:
@@ -64,34 +64,34 @@ def conditions_of(state: MotorState, rounds: Iterable[Round]) -> tuple[Condition
     found = [(n, BY_ID[seen]) for r in rounds for n, seen in r.seen]
     every = dict.fromkeys((*found, *state.noted))
     made = [Condition(labels.get(n) or COMPONENTS[component_of(f.id)], f, n) for n, f in every]
-    return tuple(sorted(made, key=lambda c: -STAGES.index(c.finding.stage)))
+    return tuple(sorted(made, key=lambda c: -GRADES.index(c.finding.grade)))
 
 
 def components_of(
-    by_length: Staged | None, conditions: Iterable[Condition], overrules: Iterable[Overrule]
+    by_length: Graded | None, conditions: Iterable[Condition], overrules: Iterable[Overrule]
 ) -> tuple[Component, ...]:
     """Return every component's verdict: its worst voice wins; an overruled one keeps what it was before.
 
-    Units: by_length is the stage of the worst brush, its date and its tables counted in.
+    Units: by_length is the grade of the worst brush, its date and its tables counted in.
     """
     ruled = {o.component: o for o in overrules}
     said: dict[str, Component] = {c: Component(c, None, "", "") for c in COMPONENTS}
     if by_length is not None:
-        said["brushes"] = Component("brushes", by_length.stage, "length", by_length.rule_id)
+        said["brushes"] = Component("brushes", by_length.grade, "length", by_length.rule_id)
     for c in conditions:
         name = component_of(c.finding.id)
-        if said[name].stage is None or STAGES.index(c.finding.stage) > said[name].rank:
-            said[name] = Component(name, c.finding.stage, f"{c.place}: {c.finding.words}", c.finding.id)
+        if said[name].grade is None or GRADES.index(c.finding.grade) > said[name].rank:
+            said[name] = Component(name, c.finding.grade, f"{c.place}: {c.finding.words}", c.finding.id)
     return tuple(
-        replace(c, stage=ruled[c.id].stage, overruled=ruled[c.id], before=c.stage) if c.id in ruled else c
+        replace(c, grade=ruled[c.id].grade, overruled=ruled[c.id], before=c.grade) if c.id in ruled else c
         for c in said.values()
     )
 
 
-def motor_stage(
+def motor_grade(
     components: Iterable[Component], overrules: Iterable[Overrule]
-) -> tuple[Staged | None, Overrule | None]:
-    """Return the motor's stage, the worst of its components, and who decided otherwise for the whole motor."""
-    staged = worst([Staged(c.stage, c.rule_id) for c in components if c.stage])
+) -> tuple[Graded | None, Overrule | None]:
+    """Return the motor's grade, the worst of its components, and who decided otherwise for the whole motor."""
+    graded = worst([Graded(c.grade, c.rule_id) for c in components if c.grade])
     whole = next((o for o in overrules if o.component == MOTOR), None)
-    return (Staged(whole.stage, staged.rule_id if staged else ""), whole) if whole else (staged, None)
+    return (Graded(whole.grade, graded.rule_id if graded else ""), whole) if whole else (graded, None)

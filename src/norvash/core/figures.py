@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from norvash.core.figure_tables import speed_taps, spring_table
 from norvash.core.quantities import UNITS, parse
 from norvash.core.rules.book import GEARED
-from norvash.core.rules.fitting import GRADES
+from norvash.core.rules.fitting import GRADE_FAMILIES
 from norvash.core.season import read_months
 from norvash.core.texts import clean
 from norvash.errors import InputError
@@ -73,7 +73,7 @@ FIELDS: tuple[FigureField, ...] = (
     *_lengths("Brush", ("new_mm", "New length r"), ("thickness_mm", "Thickness t, along the rotation"),
               ("width_mm", "Width a, along the shaft"), ("new_tolerance_mm", "Tolerance of the new length"), low=0.01),
     FigureField("face_angle_deg", "Face angle by design", "Brush", "angle", (), 0, 60),
-    FigureField("grade_family", "Grade family", "Brush", choices=GRADES),
+    FigureField("grade_family", "Grade family", "Brush", choices=GRADE_FAMILIES),
     FigureField("grade", "Grade or part number", "Brush"),
     FigureField("variant", "Voltage variant", "Brush"),
     *_lengths("Limit", ("limit_mm", "Shortest length allowed"), low=0.01),

@@ -2,16 +2,16 @@
 
 from dataclasses import dataclass
 
-from norvash.core.stages import Stage
+from norvash.core.grades import Grade
 
 
 @dataclass(frozen=True, slots=True)
 class Finding:
-    """One finding: words to pick it by, the stage to which it raises the set, and the decision."""
+    """One finding: words to pick it by, the grade to which it raises the set, and the decision."""
 
     id: str
     words: str
-    stage: Stage
+    grade: Grade
     decision: str
 
 

@@ -103,7 +103,7 @@ def _idles(state: MotorState) -> bool:
 def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list[Reason]:
     """Return the forecast's reasons: the band, abnormal wear, what else asks for a look, whole runs."""
     ahead, made = found.ahead, list[Reason]()
-    if ahead is None or (found.stage == "stop" and not found.tabled_out):
+    if ahead is None or (found.grade == "stop" and not found.tabled_out):
         return made
     if ahead.visits >= 2 and ahead.tail < rules["forecast.watch"]:
         made.append(_abnormal(ahead, rules))

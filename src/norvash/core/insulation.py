@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 
 from norvash.core.edges import over, under
+from norvash.core.grades import GRADES, Grade
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import STAGES, Stage
 from norvash.errors import InputError
 
 _REFERENCE_C = 40.0
@@ -56,7 +56,7 @@ class Insulation:
     passes: bool
     share: float | None
     fallen: bool
-    stage: Stage
+    grade: Grade
     words: str
     again: str = ""
 
@@ -125,7 +125,7 @@ def judge_insulation(
     passes = enough and not again
     share = r40 / previous_r40 if r40 is not None and previous_r40 else None
     fallen = share is not None and under(share, rules["insulation.fall"])
-    stage = _stage(judged, enough, bool(again), fallen, tested, high, rules)
+    grade = _grade(judged, enough, bool(again), fallen, tested, high, rules)
     words = f"{measured:.3g} MΩ as measured, {again}"
     if tested.parted is not False:
         side = "under" if not enough else "over" if over(judged, least) else "exactly"
@@ -135,7 +135,7 @@ def judge_insulation(
         words += "".join(
             f"; {more}" for more in _more(judged, enough, again, share if fallen else None, tested, high, rules)
         )
-    return Insulation(measured, r40, judged, how == "at 40 °C", least, passes, share, fallen, stage, words, again)
+    return Insulation(measured, r40, judged, how == "at 40 °C", least, passes, share, fallen, grade, words, again)
 
 
 def _judged(measured: float, r40: float | None, high: bool, rules: MotorRules) -> tuple[float, str]:
@@ -170,9 +170,9 @@ def _again(
     return f"{'wet with dew' if tested.wet else f'only {temperature_c:g} °C'}: test again {'dry and ' if tested.wet else ''}warm"
 
 
-def _stage(
+def _grade(
     judged: float, enough: bool, again: bool, fallen: bool, tested: EarthTest, high: bool, rules: MotorRules
-) -> Stage:
+) -> Grade:
     if tested.parted is False:
         return "change"
     if not enough:
@@ -180,7 +180,7 @@ def _stage(
     middling = (
         high and tested.least_megohm is None and tested.circuit == "whole" and under(judged, rules["insulation.small"])
     )
-    raised = STAGES[(1 if middling else 0) + (1 if fallen else 0)]
+    raised = GRADES[(1 if middling else 0) + (1 if fallen else 0)]
     return "change" if again else raised
 
 
@@ -216,7 +216,7 @@ class Polarization:
     """The ratio of the ten-minute to the one-minute value [1], None where it says nothing, and the stage."""
 
     ratio: float | None
-    stage: Stage
+    grade: Grade
     words: str
 
 

@@ -6,8 +6,8 @@ from math import pi
 from statistics import median
 
 from norvash.core.edges import over, under, within
+from norvash.core.grades import Grade
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import Stage
 from norvash.errors import InputError
 
 KPA_PER_PSI = 6.894757
@@ -28,7 +28,7 @@ def pressure_kpa(force_n: float, thickness_mm: float, width_mm: float) -> float:
 class SpringJudged:
     """A spring's severity with its reason; deviation from the nominal [1] where there is one."""
 
-    stage: Stage
+    grade: Grade
     deviation: float | None
     reason: str
 
@@ -46,9 +46,9 @@ def judge_spring(
     band = f"{side} the band of {low:g} to {high:g} kPa"
     if nominal_n is not None:
         off = force_n / nominal_n - 1
-        stage: Stage = "fit" if under(abs(off), plan) else "change" if over(abs(off), change) else "plan"
+        grade: Grade = "fit" if under(abs(off), plan) else "change" if over(abs(off), change) else "plan"
         return SpringJudged(
-            stage,
+            grade,
             off,
             f"{abs(off):.0%} {'over' if off > 0 else 'under'} the nominal {nominal_n:g} N; {kpa:.3g} kPa, {band}",
         )

@@ -5,10 +5,10 @@ from datetime import date
 
 from norvash.core.components import Condition, finding_word
 from norvash.core.forecast_words import band_words, far_off, forecast_reasons, look_words, sure_words, unmeasured_words
+from norvash.core.grades import GRADES, WORDS, Graded, word_of, worst
 from norvash.core.part_findings import COMPONENTS, component_of
 from norvash.core.policies import look_due, overdue
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import STAGES, WORDS, Staged, word_of, worst
 from norvash.core.state import MotorState
 from norvash.core.verdict import Findings, Reason, past_limit
 from norvash.core.when import RUN_TO_FAILURE, follows_symptoms
@@ -55,7 +55,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     unit = state.figures.word("length_unit")
     if found.round is None:
         return _unmeasured(found, state, rules, unit)
-    staged = found.staged.stage if found.staged else None
+    graded = found.graded.grade if found.graded else None
     flags = tuple(
         name
         for name, on in (
@@ -64,12 +64,12 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
             ("incomplete", bool(found.missing)),
             ("limit estimated", found.limit.estimated),
             ("not enough wear yet", bool(found.line and found.line.answer == "not enough wear yet")),
-            ("past its date", past_limit(found.days.limit_on, state, today) and found.stage == "change" != staged),
+            ("past its date", past_limit(found.days.limit_on, state, today) and found.grade == "change" != graded),
             (
                 "abnormal wear",
                 bool(found.ahead and found.ahead.visits > 1 and found.ahead.tail < rules["forecast.abnormal"]),
             ),
-            ("look due", look_due(found.look, state, today) and found.stage in ("fit", "watch", "plan")),
+            ("look due", look_due(found.look, state, today) and found.grade in ("fit", "watch", "plan")),
             ("overdue", any(overdue(d, state, today) for d in found.dues)),
             ("uneven", bool(found.spread and found.spread.uneven)),
             (RUN_TO_FAILURE, follows_symptoms(rules)),
@@ -78,17 +78,17 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
         if on
     )
     carbon = _by_carbon(found)
-    act = (_ACTS if carbon else _MEND)[found.stage or "fit"]
+    act = (_ACTS if carbon else _MEND)[found.grade or "fit"]
     if "past its date" in flags:
         act = "Measure it or change it now: by its use it is past its limit."
     elif "look due" in flags:
         act = f"{act} The look is due."
     if found.doubts:
         act = f"Settle the reading of brush {found.doubts[0].label} first."
-    elif found.missing and found.stage in ("fit", "watch"):
+    elif found.missing and found.grade in ("fit", "watch"):
         act = f"Measure {listed(list(found.missing))} to complete the round."
-    word = word_of(found.stage or "fit", carbon=carbon)
-    return Verdict(act, _why(found, unit), "" if found.stage == "stop" else sure_words(found, state), _by_when(found, state, rules, today), word,
+    word = word_of(found.grade or "fit", carbon=carbon)
+    return Verdict(act, _why(found, unit), "" if found.grade == "stop" else sure_words(found, state), _by_when(found, state, rules, today), word,
                    reasons(found, state, rules), flags)  # fmt: skip
 
 
@@ -105,7 +105,7 @@ def _by_part(found: Findings) -> str:
     """Return the part that asks for hands where it is not the brushes, empty where it is them or nothing does."""
     first = _leading(found)
     name = (
-        component_of(first.finding.id) if first is not None and found.stage not in ("fit", "watch", None) else "brushes"
+        component_of(first.finding.id) if first is not None and found.grade not in ("fit", "watch", None) else "brushes"
     )
     return "" if name == "brushes" else COMPONENTS[name].lower()
 
@@ -122,8 +122,8 @@ def _by_carbon(found: Findings) -> bool:
 def _leading(found: Findings) -> Condition | None:
     """Return the finding that raises the motor above what its carbon says, None where carbon speaks loudest."""
     first = next(iter(found.conditions), None)
-    by_length = max((b.staged.rank for b in found.brushes if b.staged), default=0)
-    graver = first is not None and first.finding.stage == found.stage and STAGES.index(first.finding.stage) > by_length
+    by_length = max((b.graded.rank for b in found.brushes if b.graded), default=0)
+    graver = first is not None and first.finding.grade == found.grade and GRADES.index(first.finding.grade) > by_length
     return first if graver else None
 
 
@@ -147,11 +147,11 @@ def _why(found: Findings, unit: str) -> str:
 def _by_when(found: Findings, state: MotorState, rules: MotorRules, today: date) -> str:
     if found.ahead is None:
         return "Its forecast is being worked out."
-    if found.stage == "stop":
+    if found.grade == "stop":
         return ""
     if far_off(found, today, rules):
         return "Carbon is not what will stop this motor: look at springs, leads, bearings and insulation."
-    if found.stage == "change":
+    if found.grade == "change":
         return band_words(found, state)
     return f"{band_words(found, state)} {look_words(found, state, rules)}"
 
@@ -167,9 +167,9 @@ def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reas
     ]
     if found.missing:
         lines.append(_missing_reason(found, state))
-    by_length = worst([b.staged for b in found.brushes if b.staged])
+    by_length = worst([b.graded for b in found.brushes if b.graded])
     if by_length is not None:
-        lines.append(_stage_reason(found, by_length, rules))
+        lines.append(_grade_reason(found, by_length, rules))
     lines.append(_limit_reason(found, rules, unit))
     lines.extend(forecast_reasons(found, state, rules))
     lines.extend(_line_reasons(found, state, rules))
@@ -180,7 +180,7 @@ def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reas
 def _overrule_reasons(found: Findings) -> list[Reason]:
     """Return what was decided over a verdict, beside what it was."""
     made = [
-        Reason(f"{c.words}: {WORDS[c.before or 'fit']} was overruled by {c.overruled.person} to {WORDS[c.overruled.stage]}: {c.overruled.why}.")
+        Reason(f"{c.words}: {WORDS[c.before or 'fit']} was overruled by {c.overruled.person} to {WORDS[c.overruled.grade]}: {c.overruled.why}.")
         for c in found.components if c.overruled
     ]  # fmt: skip
     whole = found.overruled
@@ -188,7 +188,7 @@ def _overrule_reasons(found: Findings) -> list[Reason]:
         before = max(found.components, key=lambda c: c.rank)
         made.append(
             Reason(
-                f"The motor: {WORDS[before.stage or 'fit']} was overruled by {whole.person} to {WORDS[whole.stage]}: {whole.why}."
+                f"The motor: {WORDS[before.grade or 'fit']} was overruled by {whole.person} to {WORDS[whole.grade]}: {whole.why}."
             )
         )
     return made
@@ -203,16 +203,16 @@ def _missing_reason(found: Findings, state: MotorState) -> Reason:
     return Reason(text)
 
 
-def _stage_reason(found: Findings, staged: Staged, rules: MotorRules) -> Reason:
+def _grade_reason(found: Findings, graded: Graded, rules: MotorRules) -> Reason:
     least = min((b for b in found.brushes if b.usable is not None), key=lambda b: b.usable or 0.0)
     share = max(least.usable or 0.0, 0.0)
-    if staged.rule_id == "wear line":
+    if graded.rule_id == "wear line":
         seen = least.last.lines if least.last else 0
-        return Reason(f"{WORDS[staged.stage]}: wear line {seen} shows at brush {least.label}.")
-    figure = rules.figure(staged.rule_id)
-    side = "over" if staged.stage == "fit" else "at or under"
+        return Reason(f"{WORDS[graded.grade]}: wear line {seen} shows at brush {least.label}.")
+    figure = rules.figure(graded.rule_id)
+    side = "over" if graded.grade == "fit" else "at or under"
     return Reason(
-        f"{WORDS[staged.stage]}: usable carbon of brush {least.label} is {share:.0%}, {side} {figure.value:.0%}.",
+        f"{WORDS[graded.grade]}: usable carbon of brush {least.label} is {share:.0%}, {side} {figure.value:.0%}.",
         (figure,),
     )
 

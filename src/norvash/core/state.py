@@ -8,11 +8,11 @@ from norvash.core.ahead import Ahead
 from norvash.core.brushes import centre_limit_mm
 from norvash.core.figures import LIMIT_SOURCES, Figures
 from norvash.core.findings import Finding
+from norvash.core.grades import Grade
 from norvash.core.limits import Limit, Parts, estimated_limit, limit_from_parts, warned
 from norvash.core.policy import Policy
 from norvash.core.positions import PositionPlan
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import Stage
 from norvash.core.straight_line import Point
 from norvash.core.use import Rate
 from norvash.core.use_log import Entry
@@ -92,7 +92,7 @@ class Overrule:
     """What a person decided over a component's verdict, or over the motor's, and why."""
 
     component: str
-    stage: Stage
+    grade: Grade
     person: str
     why: str
     day: date

@@ -6,13 +6,13 @@ from datetime import date, timedelta
 
 from norvash.core.ahead import Ahead
 from norvash.core.brushes import usable_carbon
-from norvash.core.components import Component, Condition, components_of, conditions_of, motor_stage
+from norvash.core.components import Component, Condition, components_of, conditions_of, motor_grade
+from norvash.core.grades import Grade, Graded, grade_of, grade_of_line, worst
 from norvash.core.limits import Limit
 from norvash.core.policies import dues, earliest
 from norvash.core.policy import Due
 from norvash.core.rules.book import Figure, MotorRules
 from norvash.core.spread import Spread, set_spread
-from norvash.core.stages import Stage, Staged, stage_of, stage_of_line, worst
 from norvash.core.state import BrushSet, Measured, MotorState, Overrule, Round, motor_limit, start_of
 from norvash.core.straight_line import Point, StraightLine, Track, rate_mm_per_kh, straight_line
 from norvash.core.use import day_of
@@ -21,7 +21,7 @@ from norvash.core.when import raised
 
 @dataclass(frozen=True, slots=True)
 class BrushNow:
-    """One position now: its last length, what is left, its own stage, and its length at the next look."""
+    """One position now: its last length, what is left, its own grade, and its length at the next look."""
 
     number: int
     label: str
@@ -32,7 +32,7 @@ class BrushNow:
     usable: float | None
     left_mm: float | None
     rate_mm_per_kh: float | None
-    staged: Staged | None
+    graded: Graded | None
     next_mm: float | None
 
 
@@ -65,8 +65,8 @@ class Findings:
     `days` are those that planning goes by: the forecast's, or the straight line's where there is none.
     """
 
-    stage: Stage | None
-    staged: Staged | None
+    grade: Grade | None
+    graded: Graded | None
     limit: Limit
     brushes: tuple[BrushNow, ...]
     missing: tuple[str, ...]
@@ -117,7 +117,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     brushes = tuple(_brush(state, current, i, limit, rules) for i in range(len(state.positions)))
     missing = tuple(b.label for b in brushes if latest and not b.in_round)
     conditions = conditions_of(state, current.rounds[current.rounds.index(latest) :] if latest else current.rounds)
-    by_length = worst([b.staged for b in brushes if b.staged])
+    by_length = worst([b.graded for b in brushes if b.graded])
     line = (
         _line(state, current, latest, limit, rules, brushes) if latest and not _only_start(current, measured) else None
     )
@@ -133,9 +133,9 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     last = [b.last for b in brushes if b.last]
     by_all = raised(by_length, last, state.figures.need("new_mm"), rules, late=late, out=out)
     components = components_of(by_all, conditions, state.overrules)
-    staged, whole = motor_stage(components, state.overrules)
+    graded, whole = motor_grade(components, state.overrules)
     return Findings(
-        staged.stage if staged else None, by_length, limit, brushes, missing, governing, line, days,
+        graded.grade if graded else None, by_length, limit, brushes, missing, governing, line, days,
         _spread(brushes, state, rules) if latest and not missing else None, latest,
         before if missing else None, _doubts(brushes), conditions, components, whole, line_days, state.ahead, asked, look, too_short, out,
     )  # fmt: skip
@@ -185,14 +185,14 @@ def _brush(state: MotorState, current: BrushSet, index: int, limit: Limit, rules
     last_round = having[-1]
     last = last_round.readings[plan.number]
     usable = usable_carbon(last.length_mm, state.figures.need("new_mm"), limit.limit_mm)
-    staged = stage_of(usable, rules)
+    graded = grade_of(usable, rules)
     if last.lines is not None:
-        staged = worst([stage_of_line(last.lines), *([staged] if staged.stage == "stop" else [])]) or staged
+        graded = worst([grade_of_line(last.lines), *([graded] if graded.grade == "stop" else [])]) or graded
     now = Point(last.length_mm, last_round.total_units, last.sd_mm)
     new_mm = start.length_mm if current.fitted_known else state.figures.need("new_mm")
     return BrushNow(
         plan.number, plan.label, start, last, last_round is newest, new_mm - last.length_mm, usable,
-        last.length_mm - limit.limit_mm, rate_mm_per_kh(start, now), staged, None,
+        last.length_mm - limit.limit_mm, rate_mm_per_kh(start, now), graded, None,
     )  # fmt: skip
 
 

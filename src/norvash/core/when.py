@@ -3,8 +3,8 @@
 from collections.abc import Sequence
 from typing import TYPE_CHECKING
 
+from norvash.core.grades import Graded, worst
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import Staged, worst
 
 if TYPE_CHECKING:
     from norvash.core.state import Measured
@@ -18,23 +18,23 @@ def follows_symptoms(rules: MotorRules) -> bool:
 
 
 def raised(
-    by_length: Staged | None, last: "Sequence[Measured]", new_mm: float, rules: MotorRules, *, late: bool, out: bool
-) -> Staged | None:
-    """Return the stage of the brushes, raised by a table, by date, or by the school that is followed.
+    by_length: Graded | None, last: "Sequence[Measured]", new_mm: float, rules: MotorRules, *, late: bool, out: bool
+) -> Graded | None:
+    """Return the grade of the brushes, raised by a table, by date, or by the school that is followed.
 
     Units: last holds each brush's newest reading, new_mm [mm]; late tells whether the limit has passed by date or use.
     Source: school.when, rule when.share
     """
-    if by_length is None or by_length.stage == "stop":
+    if by_length is None or by_length.grade == "stop":
         return by_length
     if out:
-        return Staged("stop", "table")
+        return Graded("stop", "table")
     school, found = rules.choice("school.when").key, [by_length]
     if late and school != "symptoms":
-        found.append(Staged("change", "forecast"))
+        found.append(Graded("change", "forecast"))
     if school == "share" and min((m.length_mm for m in last), default=new_mm) <= rules["when.share"] * new_mm:
-        found.append(Staged("change", "when.share"))
+        found.append(Graded("change", "when.share"))
     lines = max((m.lines or 0 for m in last), default=0)
     if school == "lines" and lines in (1, 2):
-        found.append(Staged("change" if lines > 1 else "plan", "wear line"))
+        found.append(Graded("change" if lines > 1 else "plan", "wear line"))
     return worst(found)

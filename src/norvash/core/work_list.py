@@ -4,8 +4,8 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 
 from norvash.core.findings import Finding
+from norvash.core.grades import GRADES
 from norvash.core.rules.book import Choice, MotorRules
-from norvash.core.stages import STAGES
 
 
 @dataclass(frozen=True, slots=True)
@@ -119,7 +119,7 @@ def work_list(
     because: dict[str, list[str]] = {}
     if renew:
         because["fit-set"] = [renew]
-    for place, finding in sorted(matters, key=lambda m: -STAGES.index(m[1].stage)):
+    for place, finding in sorted(matters, key=lambda m: -GRADES.index(m[1].grade)):
         for task in tasks_for(finding.id):
             because.setdefault(task.id, []).append(f"{place}: {finding.words}")
     made = []

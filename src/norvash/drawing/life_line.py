@@ -46,7 +46,7 @@ def life_line(found: Findings, state: MotorState, width: float, height: float, *
 def _end(found: Findings, state: MotorState) -> float | None:
     """Return the total use to which the drawing reaches: the late end of the band, unless that is far beyond the middle."""
     line_, ahead = found.line, found.ahead
-    if ahead is not None and found.stage != "stop":
+    if ahead is not None and found.grade != "stop":
         return min(ahead.p90_units, ahead.p50_units + _FAR * (ahead.p50_units - state.current.fitted_units))
     return None if line_ is None or line_.do_not_exceed_h is None else line_.do_not_exceed_h - state.offset_units
 
@@ -161,7 +161,7 @@ def _reading(frame: _Frame, use: float, mm: float, sd_mm: float, doubted: bool) 
 def _fan(frame: _Frame, found: Findings) -> list[Element]:
     """Return the forecast: eight in ten and half of the chances as a fan, its middle, and the look before it."""
     ahead, governing = found.ahead, found.governing
-    if ahead is None or found.stage == "stop":
+    if ahead is None or found.grade == "stop":
         return []
     limit_mm = found.limit.limit_mm
     start = (
@@ -251,7 +251,7 @@ def _band_words(frame: _Frame, found: Findings, state: MotorState) -> list[Eleme
 def _describe(found: Findings, state: MotorState) -> str:
     sets = f"{len(state.sets)} set{'s' * (len(state.sets) != 1)} on record"
     ahead = found.ahead
-    if ahead is not None and found.stage != "stop":
+    if ahead is not None and found.grade != "stop":
         band = f"{use_words(ahead.p10_units + state.offset_units, state.unit)} and {use_words(ahead.p90_units + state.offset_units, state.unit)}"
         days = f", {day_words(ahead.p10_on)} to {day_words(ahead.p90_on)}" if ahead.p10_on and ahead.p90_on else ""
         return f"{sets}; 8 times in 10 the first brush reaches its limit between {band}{days}. The thin line is the straight line."

@@ -24,7 +24,7 @@ class Flow:
     late_on: date | None
     look_on: date | None
     change_on: date | None
-    stage: str | None
+    grade: str | None
     change_words: str
     look_words: str
 
@@ -91,7 +91,7 @@ def _ticks(course: _Course, height: float) -> list[Element]:
 
 def _flow(course: _Course, flow: Flow, y: float, row: float, narrow: bool) -> Element:
     """Return one motor's line as a link to it."""
-    stage = f"stage-{flow.stage or 'none'}"
+    grade = f"stage-{flow.grade or 'none'}"
     bar = y + (row - 24 if narrow else 9.0)
     made = [el("rect", "ground", x=0, y=y, width=course.right, height=row, fill_opacity=0)]
     made += [label("text-tag", 0 if not narrow else course.left, y + 16, flow.tag),
@@ -107,7 +107,7 @@ def _flow(course: _Course, flow: Flow, y: float, row: float, narrow: bool) -> El
         x = course.x(flow.change_on)
         made.append(el("path", "visit", d=f"M{x - 1.4:.1f} {bar - 5:.1f}h2.8v26h-2.8z"))
         made.append(el("circle", "visit", cx=x, cy=bar - 5, r=4.2))
-    return el("a", stage, children=made, href=flow.href)
+    return el("a", grade, children=made, href=flow.href)
 
 
 def _cut(name: str, most: int) -> str:

@@ -15,7 +15,7 @@ class Standing:
 
     motor_id: str
     rules_seq: int
-    stage: str | None
+    grade: str | None
     rank: int
     limit_on: str | None
     look_on: str | None
@@ -48,7 +48,7 @@ def save_standing(conn: Connection, standing: Standing) -> None:
     """Keep a motor's standing in place of the one before."""
     conn.execute(
         """insert into standing (motor_id, rules_seq, stage, rank, limit_on, look_on, due, left_mm, sentence, word, flags, drawing_json, place_key, early_on, late_on, look_by)
-           values (:motor_id, :rules_seq, :stage, :rank, :limit_on, :look_on, :due, :left_mm, :sentence, :word, :flags, :drawing_json, :place_key, :early_on, :late_on, :look_by)
+           values (:motor_id, :rules_seq, :grade, :rank, :limit_on, :look_on, :due, :left_mm, :sentence, :word, :flags, :drawing_json, :place_key, :early_on, :late_on, :look_by)
            on conflict (motor_id) do update set rules_seq = excluded.rules_seq, stage = excluded.stage,
                rank = excluded.rank, limit_on = excluded.limit_on, look_on = excluded.look_on, due = excluded.due,
                left_mm = excluded.left_mm, sentence = excluded.sentence, word = excluded.word,
@@ -63,7 +63,9 @@ def _listed(row: Row) -> Listed:
     return Listed(row["motor_id"], row["tag"], row["name"], row["place"], row["class"], standing)
 
 
-_LISTED = "select m.tag, m.name, m.place, m.class, s.* from standing s join motor m on m.id = s.motor_id"
+_LISTED = (
+    "select m.tag, m.name, m.place, m.class, s.*, s.stage as grade from standing s join motor m on m.id = s.motor_id"
+)
 
 
 _URGENT = "select motor_id, case when rank < 5 and due <= :today then 5 else rank end as urgency, due from standing"
@@ -76,7 +78,7 @@ def list_bench(conn: Connection, today: date, until: date, most: int, skip: int)
                 {_URGENT} where rank > 0
                 union all {_URGENT} where rank = 0 and look_on <= :until
                 order by urgency desc, due, motor_id limit :most offset :skip)
-            select m.tag, m.name, m.place, m.class, s.* from urgent u
+            select m.tag, m.name, m.place, m.class, s.*, s.stage as grade from urgent u
             join standing s on s.motor_id = u.motor_id join motor m on m.id = u.motor_id
             order by u.urgency desc, u.due, u.motor_id""",
         {"today": today.isoformat(), "until": until.isoformat(), "most": most, "skip": skip},
@@ -136,16 +138,16 @@ def list_stale(conn: Connection, rules_seq: int, after: str, most: int) -> list[
 
 @dataclass(frozen=True, slots=True)
 class Sought:
-    """Which motors an outlook is over: words of the place, a class, a stage; empty means all."""
+    """Which motors an outlook is over: words of the place, a class, a grade; empty means all."""
 
     place: str = ""
     motor_class: str = ""
-    stage: str = ""
+    grade: str = ""
 
     @property
     def values(self) -> dict[str, str]:
         """Return the filter as parameters of a statement."""
-        return {"place": compared(self.place), "class": self.motor_class, "stage": self.stage}
+        return {"place": compared(self.place), "class": self.motor_class, "stage": self.grade}
 
 
 _OF_KIND = "(:class = '' or m.class = :class) and (:stage = '' or s.stage = :stage)"

@@ -16,7 +16,7 @@ from norvash.core.quantities import UNITS
 from norvash.core.sheet.field import SheetField
 from norvash.core.words import counted, day_words, figure_words, grouped, length_words, use_words
 from norvash.drawing.finding_picture import finding_picture
-from norvash.drawing.stage_mark import stage_mark
+from norvash.drawing.grade_mark import grade_mark
 from norvash.drawing.svg import HATCHING, Drawing
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors, Unavailable
 
@@ -47,8 +47,8 @@ def _rows(rows: Sequence[Sequence[str]]) -> Markup:
 
 
 @cache
-def _mark(stage: str | None, word: str) -> Markup:
-    return _drawn(stage_mark(stage, word))
+def _mark(grade: str | None, word: str) -> Markup:
+    return _drawn(grade_mark(grade, word))
 
 
 @cache

@@ -103,7 +103,7 @@ def _earthed(shown: SheetPage) -> int | None:
     """Return the bar that leaks to the shaft, None where none does or it is not named."""
     bar = shown.sheet.number_of("bar-shaft-bar")
     judged = bar_to_shaft(shown.sheet, shown.context.rules)
-    return None if judged is None or bar is None or judged.stage != "stop" else int(bar)
+    return None if judged is None or bar is None or judged.grade != "stop" else int(bar)
 
 
 def _bars(bars: tuple[int, ...]) -> str:

@@ -3,10 +3,10 @@
 from collections.abc import Callable, Sequence
 
 from norvash.core.figures import Figures
+from norvash.core.grades import WORDS
 from norvash.core.positions import PositionPlan
 from norvash.core.ruler import ruler_of
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import WORDS
 from norvash.core.state import motor_limit
 from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
 from norvash.drawing.carbon_ruler import carbon_ruler
@@ -77,7 +77,7 @@ def plate_of(figures: Figures, limit_mm: float) -> EndPlate:
 
 def _end_view(shown: MotorPage, width: float) -> Drawing:
     brushes = [
-        EndBrush(plan, b.last.length_mm if b.last else None, b.in_round, WORDS[b.staged.stage] if b.staged else "not measured",
+        EndBrush(plan, b.last.length_mm if b.last else None, b.in_round, WORDS[b.graded.grade] if b.graded else "not measured",
                  f"/motors/{shown.context.motor.id}/sheet?position={plan.number}")
         for plan, b in zip(shown.context.state.positions, shown.found.brushes, strict=True)
     ]  # fmt: skip

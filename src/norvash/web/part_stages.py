@@ -44,7 +44,7 @@ def windings(shown: SheetPage, tests: tuple[InsulationTest, ...]) -> dict[str, A
     insulation = insulation_now(sheet, rules)
     if insulation is not None:
         says.append(
-            Said(f"Insulation {insulation.words}", insulation.stage == "fit", ("insulation.half", "insulation.fall"))
+            Said(f"Insulation {insulation.words}", insulation.grade == "fit", ("insulation.half", "insulation.fall"))
         )
         if not insulation.passes:
             says.append(Said(DRYING))
@@ -53,7 +53,7 @@ def windings(shown: SheetPage, tests: tuple[InsulationTest, ...]) -> dict[str, A
     index, coils, heat = index_now(sheet, rules), coils_now(sheet, rules), heat_now(sheet, rules)
     if index is not None:
         says.append(
-            Said(f"Polarization index {index.words}", index.stage == "fit", ("polarization.good", "polarization.act"))
+            Said(f"Polarization index {index.words}", index.grade == "fit", ("polarization.good", "polarization.act"))
         )
     if coils is not None:
         middle, off = median(coils.at_20), rules["field.spread"]
@@ -126,7 +126,7 @@ def _shaft(shown: SheetPage) -> list[Said]:
     shake, section, groove = (sheet.number_of(n) for n in ("vibration", "ring-section", "ring-groove"))
     shaken = shaken_now(sheet, rules)
     if shaken is not None:
-        made.append(Said(f"vibration {shake:g} mm/s, {shaken.words}", shaken.stage == "fit", shaken.rules))
+        made.append(Said(f"vibration {shake:g} mm/s, {shaken.words}", shaken.grade == "fit", shaken.rules))
     elif shake is not None:
         made.append(Said(f"vibration {shake:g} mm/s: no line holds here, neither for a tool in the hand nor over {rules['vibration.large']:g} kW; look it up", None, ("vibration.large",)))  # fmt: skip
     if section and groove is not None:

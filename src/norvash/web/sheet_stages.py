@@ -7,6 +7,7 @@ from typing import TYPE_CHECKING, Any
 from norvash.core.doubts import ANSWERS
 from norvash.core.figures import INSTRUMENTS, METHOD_HINTS, METHODS
 from norvash.core.findings import GROUPS
+from norvash.core.grades import WORDS
 from norvash.core.part_findings import COMPONENTS, PARTS
 from norvash.core.readings import on_the_gauge_mm
 from norvash.core.ruler import ruler_of
@@ -21,7 +22,6 @@ from norvash.core.sheet.keeping import Stay, stays
 from norvash.core.sheet.progress import measured_here
 from norvash.core.sheet.sheet import gate
 from norvash.core.sheet.voices import dust_expected_g
-from norvash.core.stages import WORDS
 from norvash.core.work_list import AT_STAGE
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.carbon_ruler import carbon_ruler

@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 from datetime import date, timedelta
 
+from norvash.core.grades import WORDS, raised_by_date
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import WORDS, raised_by_date
 from norvash.core.when import RUN_TO_FAILURE
 from norvash.store import sheets, standings
 from norvash.store.database import Connection
@@ -24,7 +24,7 @@ class BenchRow:
     """One motor on the bench, ready to be drawn; the note says what its dates ask for."""
 
     listed: Listed
-    stage: str | None
+    grade: str | None
     word: str
     limit_on: date | None
     look_on: date | None
@@ -55,14 +55,14 @@ def row_of(listed: Listed, today: date) -> BenchRow:
         for d in (standing.limit_on, standing.look_on, standing.early_on, standing.late_on)
     )
     by_date = None if RUN_TO_FAILURE in standing.flags else limit_on
-    stage, note = raised_by_date(standing.stage, by_date, today), ""  # type: ignore[arg-type]
-    if stage != standing.stage or "past its date" in standing.flags:
+    grade, note = raised_by_date(standing.grade, by_date, today), ""  # type: ignore[arg-type]
+    if grade != standing.grade or "past its date" in standing.flags:
         note = "past its limit by date: measure or change"
-    elif look_on is not None and look_on <= today and stage in ("fit", "watch", "plan"):
+    elif look_on is not None and look_on <= today and grade in ("fit", "watch", "plan"):
         note = "the look is due"
-    word = standing.word if stage == standing.stage else WORDS[stage or "fit"]
+    word = standing.word if grade == standing.grade else WORDS[grade or "fit"]
     flags = "; ".join(f for f in standing.flags.split("; ") if f not in ("look due", "past its date"))
-    return BenchRow(listed, stage, word, limit_on, look_on, early_on, late_on, note, flags)
+    return BenchRow(listed, grade, word, limit_on, look_on, early_on, late_on, note, flags)
 
 
 def bench(conn: Connection, today: date, page: int) -> Bench:

@@ -4,8 +4,8 @@ from dataclasses import dataclass
 
 from norvash.core.brushes import usable_carbon
 from norvash.core.findings import BY_ID, Finding
+from norvash.core.grades import WORDS, Graded, grade_of
 from norvash.core.positions import PositionPlan
-from norvash.core.stages import WORDS, Staged, stage_of
 from norvash.core.straight_line import Point, rate_mm_per_kh
 from norvash.core.verdict import BrushNow
 from norvash.store import rounds
@@ -28,7 +28,7 @@ class Line:
     before: Point | None
     usable: float | None
     left_mm: float | None
-    staged: Staged | None
+    graded: Graded | None
     since_mm: float | None
     ran_units: float | None
     rate_mm_per_kh: float | None
@@ -66,24 +66,24 @@ def brush_lines(conn: Connection, shown: SheetPage) -> BrushLines:
 
 def _line(shown: SheetPage, row: RoundRow, plan: PositionPlan, reading: ReadingRow | None, brush: BrushNow) -> Line:
     context, limit_mm = shown.context, shown.found.limit.limit_mm
-    usable, left, staged = None, None, None
+    usable, left, graded = None, None, None
     if reading is not None:
         usable, left = (
             usable_carbon(reading.length_mm, context.figures.need("new_mm"), limit_mm),
             reading.length_mm - limit_mm,
         )
         newest = brush.last is not None and brush.last.id == reading.id
-        staged = brush.staged if newest else stage_of(usable, context.rules)
+        graded = brush.graded if newest else grade_of(usable, context.rules)
     before = _before(context, row, plan.number)
     since = ran = rate = None
     if reading is not None and before is not None:
         now = Point(reading.length_mm, row.total_units, reading.sd_mm)
         since, ran = before.length_mm - now.length_mm, now.run_h - before.run_h
         rate = rate_mm_per_kh(before if ran > 0 else brush.start, now)
-    word = WORDS[staged.stage] if staged else "not measured on this sheet"
+    word = WORDS[graded.grade] if graded else "not measured on this sheet"
     this = next(r for s in context.state.sets for r in s.rounds if r.id == row.id)
     seen = tuple(BY_ID[x] for n, x in this.seen if n == plan.number)
-    return Line(plan, reading, before, usable, left, staged, since, ran, rate, word, seen)
+    return Line(plan, reading, before, usable, left, graded, since, ran, rate, word, seen)
 
 
 def _before(context: Context, row: RoundRow, position: int) -> Point | None:

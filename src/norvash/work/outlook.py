@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from datetime import date, timedelta
 
+from norvash.core.grades import raised_by_date
 from norvash.core.outlook import Proposal, propose
 from norvash.core.season import Window
-from norvash.core.stages import raised_by_date
 from norvash.store import policies, standings
 from norvash.store.database import Connection
 from norvash.store.standings import Counts, Listed, Sought
@@ -22,7 +22,7 @@ class Ahead:
     """One motor ahead, with the change proposed for it where its band is known."""
 
     listed: Listed
-    stage: str | None
+    grade: str | None
     early_on: date | None
     middle_on: date | None
     late_on: date | None
@@ -75,9 +75,9 @@ def ahead_of(listed: Listed, windows: tuple[Window, ...], today: date) -> Ahead:
     early, middle, late, look = (
         date.fromisoformat(d) if d else None for d in (kept.early_on, kept.limit_on, kept.late_on, kept.look_on)
     )
-    stage = raised_by_date(kept.stage, middle, today)  # type: ignore[arg-type]
+    grade = raised_by_date(kept.grade, middle, today)  # type: ignore[arg-type]
     change = propose(early, windows, listed.place, today) if early else None
-    return Ahead(listed, stage, early, middle, late, look, change)
+    return Ahead(listed, grade, early, middle, late, look, change)
 
 
 def _dark(windows: tuple[Window, ...], first: date, last: date) -> list[tuple[date, date, str]]:

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.diagnosis.ranking import Diagnosis
+from norvash.core.grades import Grade
 from norvash.core.sentence import Verdict
 from norvash.core.sheet.before import Before, judge_before
 from norvash.core.sheet.deciding import RENEW, Matter, matters
@@ -12,7 +13,6 @@ from norvash.core.sheet.progress import StageNow, progress
 from norvash.core.sheet.saying import SEEKING, sheet_says
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import Hold, holds
-from norvash.core.stages import Stage
 from norvash.core.verdict import Findings
 from norvash.core.work_list import Proposed, work_list
 from norvash.store import people, rounds, sheets
@@ -58,13 +58,13 @@ class SheetPage:
     motor_word: str
 
     @property
-    def stage(self) -> Stage | None:
-        """Return the motor's stage where the verdict line is the motor's, None where it is about a cause."""
-        return None if self.said.word in SEEKING else self.found.stage
+    def grade(self) -> Grade | None:
+        """Return the motor's grade where the verdict line is the motor's, None where it is about a cause."""
+        return None if self.said.word in SEEKING else self.found.grade
 
     @property
-    def signed_stage(self) -> str | None:
-        """Return the stage that the sheet was signed with, None where its verdict is about a cause."""
+    def signed_grade(self) -> str | None:
+        """Return the grade that the sheet was signed with, None where its verdict is about a cause."""
         signed = self.row.signed
         return None if signed.get("word") in SEEKING else str(signed["stage"]) if signed.get("stage") else None
 

@@ -131,7 +131,7 @@ def _signed(page: SheetPage, reason: str, person: str) -> dict[str, object]:
     """Return what the sheet says for good: verdict, reasons, next look, work, and what was left open and why."""
     look = page.look
     return {
-        "person": person, "sentence": page.said.sentence, "word": page.said.word, "stage": page.found.stage,
+        "person": person, "sentence": page.said.sentence, "word": page.said.word, "stage": page.found.grade,
         "reasons": [r.text for r in page.said.reasons], "open": [h.words for h in _left(page.holds, reason)], "why": reason,
         "work": [w.task.what for w in page.work], "look_on": look.on, "look_at": look.at, "look_by": look.by, "sooner": page.sheet.word("next-look"),
     }  # fmt: skip

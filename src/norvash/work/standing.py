@@ -43,7 +43,7 @@ def rank_of(found: Findings) -> int:
     """Return how urgently a motor needs hands: 6 out of service, down to 0 runs on."""
     if found.round is None:
         return 2
-    rank = _RANK[found.stage or "fit"]
+    rank = _RANK[found.grade or "fit"]
     if found.doubts:
         return max(rank, 4)
     return max(rank, 2) if found.missing else rank
@@ -112,7 +112,7 @@ def keep(conn: Connection, judged: Judged) -> Judged:
     standings.save_standing(
         conn,
         standings.Standing(
-            context.motor.id, context.stamp.rules_seq, found.stage, rank_of(found), _iso(days.limit_on), _iso(days.look_on),
+            context.motor.id, context.stamp.rules_seq, found.grade, rank_of(found), _iso(days.limit_on), _iso(days.look_on),
             _iso(days.limit_on) or _NO_DAY, left, said.sentence, said.word, "; ".join(said.flags),
             json.dumps(ruler_of(found, context.state).as_plain()), compared(context.motor.place), _iso(days.early_on), _iso(days.late_on),
             found.look.name if found.look else "",

@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 
 from norvash.core.edges import over, under
+from norvash.core.grades import GRADES, Grade
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import STAGES, Stage
 from norvash.errors import InputError
 
 
@@ -22,9 +22,9 @@ class Stands:
 
 @dataclass(frozen=True, slots=True)
 class Shaken:
-    """Vibration [mm/s], judged: its stage and words, the three lines [mm/s] with the rules they come from, growth since last time [1]."""
+    """Vibration [mm/s], judged: its grade and words, the three lines [mm/s] with the rules they come from, growth since last time [1]."""
 
-    stage: Stage
+    grade: Grade
     words: str
     lines: tuple[float, float, float]
     rules: tuple[str, str, str]
@@ -59,19 +59,19 @@ def judge_vibration(mm_per_s: float, before_mm_per_s: float | None, stands: Stan
     """
     (good, acceptable, watch), ids = vibration_lines(stands, rules)
     if over(mm_per_s, watch):
-        stage: Stage = "stop" if stands.carries else "change"
+        grade: Grade = "stop" if stands.carries else "change"
         words = "far too much: balance, bearings, coupling" + (
             "; it hangs a load or carries people" if stands.carries else ""
         )
     elif over(mm_per_s, acceptable):
-        stage, words = "watch", "to be watched"
+        grade, words = "watch", "to be watched"
     else:
-        stage, words = "fit", "acceptable" if over(mm_per_s, good) else "good"
+        grade, words = "fit", "acceptable" if over(mm_per_s, good) else "good"
     if before_mm_per_s is None:
-        return Shaken(stage, words, (good, acceptable, watch), ids, None)
+        return Shaken(grade, words, (good, acceptable, watch), ids, None)
     by_growth, said = _grown(mm_per_s, before_mm_per_s, acceptable, rules)
     return Shaken(
-        max(stage, by_growth, key=STAGES.index),
+        max(grade, by_growth, key=GRADES.index),
         words + said,
         (good, acceptable, watch),
         ids,
@@ -79,7 +79,7 @@ def judge_vibration(mm_per_s: float, before_mm_per_s: float | None, stands: Stan
     )
 
 
-def _grown(now: float, before: float, acceptable: float, rules: MotorRules) -> tuple[Stage, str]:
+def _grown(now: float, before: float, acceptable: float, rules: MotorRules) -> tuple[Grade, str]:
     """Return what the change since last time asks for; less than last time is a sign too, but raises nothing."""
     times = now / before
     if not under(times, rules["vibration.change"]):

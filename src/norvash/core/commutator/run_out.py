@@ -12,8 +12,8 @@ from norvash.core.commutator.run_out_limits import (
     usual_speed_m_per_s,
 )
 from norvash.core.edges import over, under
+from norvash.core.grades import Grade
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import Stage
 from norvash.core.words import listed
 from norvash.errors import InputError
 
@@ -259,7 +259,7 @@ def _cause(
     return "out of round", f"it is {shape}: centring would leave {left:.3f} mm, so it needs a cut{beside}"
 
 
-def run_out_stage(found: RunOut, *, carries: bool) -> Stage:
+def run_out_grade(found: RunOut, *, carries: bool) -> Grade:
     """Return how grave a run-out is; `carries` is whether the machine hangs a load or carries people, or is of a heavy class."""
     if found.far and carries:
         return "stop"

@@ -9,7 +9,7 @@ _HOUSE = "set by this rulebook, to be changed by the site"
 
 _ESTIMATE = MappingProxyType({"starter": 0.58, "industrial": 0.45, "traction": 0.45})
 
-STAGE = Family("stage.{}", ("watch", "plan", "change", "stop"))
+GRADE_FROM = Family("stage.{}", ("watch", "plan", "change", "stop"))
 STAGES = (
     Rule("stage.watch", "usable carbon at or under which a set is watched", "", 0.40, _HOUSE, 0, 1),
     Rule("stage.plan", "usable carbon at or under which the change is planned", "", 0.25, _HOUSE, 0, 1),

@@ -35,9 +35,9 @@ _DROP = MappingProxyType(
         "high-metal": (0.3, _TRADE),
     }
 )
-GRADES = tuple(DENSITY)
-DENSITY_LOW, DENSITY_HIGH = Family("density.{}.low", GRADES), Family("density.{}.high", GRADES)
-CONTACT_DROP = Family("drop.{}", GRADES)
+GRADE_FAMILIES = tuple(DENSITY)
+DENSITY_LOW, DENSITY_HIGH = Family("density.{}.low", GRADE_FAMILIES), Family("density.{}.high", GRADE_FAMILIES)
+CONTACT_DROP = Family("drop.{}", GRADE_FAMILIES)
 _GAP = {"industrial": (1.6, 3.2), "traction": (1.6, 3.2)}
 
 LOADING = (

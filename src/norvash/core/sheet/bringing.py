@@ -4,9 +4,9 @@ from dataclasses import dataclass
 
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.figures import INSTRUMENTS
+from norvash.core.grades import GRADES
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.stages import STAGES
 from norvash.core.verdict import Findings
 
 
@@ -51,7 +51,7 @@ def what_to_bring(facts: Facts, found: Findings, cause: Diagnosis | None, rules:
     mass = facts.figures.number("mass_kg")
     if mass is not None and mass > rules["lift.person"]:
         made.append(Item("protection", "hoist, slings, a second person", f"{mass:g} kg"))
-    if found.stage is not None and STAGES.index(found.stage) >= STAGES.index("plan"):
+    if found.grade is not None and GRADES.index(found.grade) >= GRADES.index("plan"):
         made.append(Item("part", _set_of(facts), "the verdict on its set"))
     if facts.motor_class == "starter":
         made.append(Item("part", "seals and O-rings of its case", "opened starters are sealed anew"))

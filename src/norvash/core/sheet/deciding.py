@@ -3,14 +3,14 @@
 from dataclasses import dataclass
 
 from norvash.core.findings import Finding
+from norvash.core.grades import GRADES, WORDS, Grade
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.stages import STAGES, WORDS, Stage
 from norvash.core.verdict import Findings
 
 DECISIONS = {"done": "done at this visit", "deferred": "put off", "dropped": "not needed after all"}
 RENEW = "set.worn"
-_PLAN = STAGES.index("plan")
+_PLAN = GRADES.index("plan")
 
 
 @dataclass(frozen=True, slots=True)
@@ -40,14 +40,14 @@ def matters(sheet: Sheet, found: Findings) -> tuple[Matter, ...]:
     made = [
         Matter(c.place, c.finding, c.position, sheet.given(f"decide.{c.finding.id}", c.position))
         for c in found.conditions
-        if STAGES.index(c.finding.stage) >= _PLAN
+        if GRADES.index(c.finding.grade) >= _PLAN
     ]
     brushes = next((c for c in found.components if c.id == "brushes"), None)
-    if brushes is not None and brushes.by == "length" and brushes.rank >= _PLAN and brushes.stage is not None:
-        made.insert(0, Matter("The set", worn_set(brushes.stage), 0, sheet.given(f"decide.{RENEW}")))
-    return tuple(sorted(made, key=lambda m: -STAGES.index(m.finding.stage)))
+    if brushes is not None and brushes.by == "length" and brushes.rank >= _PLAN and brushes.grade is not None:
+        made.insert(0, Matter("The set", worn_set(brushes.grade), 0, sheet.given(f"decide.{RENEW}")))
+    return tuple(sorted(made, key=lambda m: -GRADES.index(m.finding.grade)))
 
 
-def worn_set(stage: Stage) -> Finding:
+def worn_set(grade: Grade) -> Finding:
     """Return the finding that a set's own length, date or table stands for."""
-    return Finding(RENEW, f"worn: {WORDS[stage].lower()}", stage, "renew the set")
+    return Finding(RENEW, f"worn: {WORDS[grade].lower()}", grade, "renew the set")

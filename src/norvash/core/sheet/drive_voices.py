@@ -107,10 +107,10 @@ def _shaft(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
             f"end float {play:.2f} mm, {low:g} to {high:g} mm allowed: {'add' if shim > 0 else 'take out'} {abs(shim):.2f} mm of shim",
         )
     shaken = shaken_now(sheet, rules)
-    if shaken is not None and shaken.stage != "fit":
+    if shaken is not None and shaken.grade != "fit":
         words = f"vibration {shake:g} mm/s, {shaken.words}"
-        finding = said("vibration.watch" if shaken.stage == "watch" else "vibration.high", words)
-        yield replace(finding, stage=shaken.stage)
+        finding = said("vibration.watch" if shaken.grade == "watch" else "vibration.high", words)
+        yield replace(finding, grade=shaken.grade)
     section, groove = sheet.number_of("ring-section"), sheet.number_of("ring-groove")
     if (
         section is not None

@@ -7,13 +7,13 @@ from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.signs import NOT_SO, SIGNS, Sign, offered
 from norvash.core.edges import over
+from norvash.core.grades import WORDS
 from norvash.core.part_findings import COMPONENTS, PARTS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet import part_fields
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import SheetField, quantity, ticks
 from norvash.core.sheet.gates import GATES, METHODS
-from norvash.core.stages import WORDS
 
 STAGES = {
     "call-in": "Call in", "safe": "Make safe", "before": "Before opening", "open": "Open and record", "brushes": "Brushes",

@@ -2,12 +2,12 @@
 
 from dataclasses import dataclass
 
+from norvash.core.grades import GRADES
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import STAGES
 from norvash.core.state import MotorState
 from norvash.core.verdict import Findings
 
-_WATCH = STAGES.index("watch")
+_WATCH = GRADES.index("watch")
 
 
 @dataclass(frozen=True, slots=True)
@@ -33,7 +33,7 @@ def stays(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Stay, 
             against.append(f"{brush.usable:.0%} usable, over {rules['stage.watch']:.0%} is asked for")
         against += [
             c.finding.words for c in found.conditions
-            if c.position == brush.number and STAGES.index(c.finding.stage) > _WATCH
+            if c.position == brush.number and GRADES.index(c.finding.grade) > _WATCH
         ]  # fmt: skip
         if state.current.renewal_of(brush.number) is not None:
             against.append("renewed since: make sure that it is of the same grade")

@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from dataclasses import replace
 
-from norvash.core.commutator.run_out import run_out_stage
+from norvash.core.commutator.run_out import run_out_grade
 from norvash.core.commutator.skim import slot_again_mm
 from norvash.core.edges import over, under
 from norvash.core.findings import Finding
@@ -60,7 +60,7 @@ def _turned(sheet: Sheet, now: CopperNow) -> Iterator[Finding]:
     if found is None or not found.over:
         return
     words = f"run-out {found.tir_mm:.3f} mm, {found.tir_limit_mm:g} mm allowed"
-    if run_out_stage(found, carries=sheet.facts.may_carry) == "stop":
+    if run_out_grade(found, carries=sheet.facts.may_carry) == "stop":
         yield said("runout.far", words)
     elif found.cause in ("set-up", "off centre"):
         yield said("runout.set-up" if found.cause == "set-up" else "runout.seats", words)
@@ -84,7 +84,7 @@ def _bar_test(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Findi
     if shaft is not None and not shaft.passes:
         bar = sheet.number_of("bar-shaft-bar")
         where = f"from bar{'' if bar is None else f' {bar:.0f}'} to the shaft"
-        if shaft.stage == "stop":
+        if shaft.grade == "stop":
             yield said("windings.earth", f"{shaft.measured:g} MΩ {where}")
         else:
             yield said("insulation.again", f"{where}: {shaft.again}")
@@ -162,9 +162,9 @@ def _windings(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
     insulation, index, coils = insulation_now(sheet, rules), index_now(sheet, rules), coils_now(sheet, rules)
     if insulation is not None:
         yield from _insulation(insulation)
-    if index is not None and index.stage != "fit":
+    if index is not None and index.grade != "fit":
         grave: dict[str, str] = {"watch": "polarization.watch", "plan": "polarization.low", "stop": "polarization.hold"}
-        yield said(grave[index.stage], f"polarization index {index.words}")
+        yield said(grave[index.grade], f"polarization index {index.words}")
     if coils is not None and coils.off:
         yield said("windings.short", f"field coils: {coils.words}")
     if sheet.word("growler") == "fail":
@@ -182,12 +182,12 @@ def _insulation(found: Insulation) -> Iterator[Finding]:
     first = found.words.split(";")[0]
     if found.again:
         yield said("insulation.again", f"insulation {found.measured:.3g} MΩ, {found.again}")
-    elif found.stage == "stop":
+    elif found.grade == "stop":
         yield said("insulation.low", f"insulation {first}")
     elif found.fallen:
         words = f"insulation fallen to {found.share or 0:.0%} of last time, {first}"
-        yield replace(said("insulation.fallen", words), stage=found.stage)
-    elif found.stage == "watch":
+        yield replace(said("insulation.fallen", words), grade=found.grade)
+    elif found.grade == "watch":
         yield said("insulation.middling", f"insulation {first}")
 
 

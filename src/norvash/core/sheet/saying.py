@@ -3,14 +3,14 @@
 from dataclasses import replace
 
 from norvash.core.diagnosis.ranking import Diagnosis
+from norvash.core.grades import GRADES
 from norvash.core.rules.book import MotorRules
 from norvash.core.sentence import Verdict
 from norvash.core.sheet.progress import measured_here
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.stages import STAGES
 from norvash.core.verdict import Findings, Reason
 
-_GRAVE = STAGES.index("plan")
+_GRAVE = GRADES.index("plan")
 SEEKING = ("Cause sought", "Not opened")
 
 

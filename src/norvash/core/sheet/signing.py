@@ -39,7 +39,7 @@ def holds(sheet: Sheet, found: Findings, to_decide: tuple[Matter, ...], rules: M
         made += [Hold(f"Not decided: {m.place}, {m.finding.words}", "decide") for m in to_decide if not m.settled]
         if not sheet.word("outcome"):
             made.append(Hold("It is not said what becomes of the motor", "decide"))
-        if found.stage == "stop" and sheet.word("outcome") in ("service", "deferred"):
+        if found.grade == "stop" and sheet.word("outcome") in ("service", "deferred"):
             made.append(Hold("What was found takes it out of service: no release", "decide"))
     return tuple(made)
 

@@ -59,22 +59,22 @@ def _springs(sheet: Sheet, rules: MotorRules) -> list[Voice]:
     usual = usual_force_n(list(forces.values()), rules) if forces else 0.0
     found: list[Voice] = []
     for position, force in forces.items():
-        stage = spring_stage(force, sheet.facts, rules)
-        if len(forces) > 1 and stage == "fit" and not under(abs(force / usual - 1), rules["spring.plan"]):
-            stage = "plan"
-        if stage != "fit":
-            found.append((position, BY_ID["spring.far-off" if stage == "change" else "spring.off"]))
+        grade = spring_grade(force, sheet.facts, rules)
+        if len(forces) > 1 and grade == "fit" and not under(abs(force / usual - 1), rules["spring.plan"]):
+            grade = "plan"
+        if grade != "fit":
+            found.append((position, BY_ID["spring.far-off" if grade == "change" else "spring.off"]))
     return found
 
 
-def spring_stage(force_n: float, facts: Facts, rules: MotorRules) -> str:
+def spring_grade(force_n: float, facts: Facts, rules: MotorRules) -> str:
     """Return how grave a spring's force is, by the nominal force, or by the band of the class where the section is stated."""
     thickness, width = facts.figures.need("thickness_mm"), facts.figures.need("width_mm")
     band = (rules["pressure.low"], rules["pressure.high"])
     nominal = facts.figures.number("force_nominal_n")
     if nominal is None and facts.figures.stated("thickness_mm") is None:
         return "fit"
-    return judge_spring(force_n, pressure_kpa(force_n, thickness, width), band, nominal, rules).stage
+    return judge_spring(force_n, pressure_kpa(force_n, thickness, width), band, nominal, rules).grade
 
 
 def _holders(sheet: Sheet, rules: MotorRules) -> list[Voice]:

@@ -4,9 +4,9 @@ from dataclasses import dataclass, replace
 
 from norvash.core.brushes import DepthScale, centre_limit_mm, check_length, usable_carbon
 from norvash.core.edges import over, same, under
+from norvash.core.grades import WORDS, Graded, grade_of
 from norvash.core.limits import Limit, Parts, estimated_limit, habit_limit_mm, limit_from_parts, sorted_terms, warned
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import WORDS, Staged, stage_of
 from norvash.core.sums.loading import ask_class, for_class
 from norvash.core.sums.registry import Sum, ask, together
 from norvash.errors import InputError
@@ -32,7 +32,7 @@ class CarbonIn:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class CarbonOut:
-    """Usable carbon with its stage and the words for it."""
+    """Usable carbon with its grade and the words for it."""
 
     usable: float | None
     length_share: float | None
@@ -45,10 +45,10 @@ class CarbonOut:
     rules: tuple[str, ...]
 
 
-def _staged(usable: float | None, at_limit: bool, rules: MotorRules) -> Staged | None:
+def _graded(usable: float | None, at_limit: bool, rules: MotorRules) -> Graded | None:
     if at_limit:
-        return Staged("stop", "stage.stop")
-    return None if usable is None else stage_of(usable, rules)
+        return Graded("stop", "stage.stop")
+    return None if usable is None else grade_of(usable, rules)
 
 
 def given_or_refuse(name: str, value: float | None) -> float:
@@ -75,11 +75,11 @@ def carbon(given: CarbonIn, rules: MotorRules) -> CarbonOut:
     limit_mm = given_or_refuse("limit_mm", given.limit_mm) + given.sunk_mm
     usable = usable_carbon(length_mm, new_mm, limit_mm)
     share = length_mm / new_mm
-    staged = _staged(usable, not over(length_mm, limit_mm), rules)
+    graded = _graded(usable, not over(length_mm, limit_mm), rules)
     note = f"{share:.0%} of the length is left, but {max(usable, 0):.0%} of what may be used"
     if over(length_mm, new_mm + rules["new.tolerance"]):
         note = "longer than new beyond its tolerance: mistyped, or another brush?"
-    return _carbon_out(usable, share, length_mm, new_mm - length_mm, length_mm - limit_mm, staged, note)
+    return _carbon_out(usable, share, length_mm, new_mm - length_mm, length_mm - limit_mm, graded, note)
 
 
 def _length_of(given: CarbonIn) -> float:
@@ -108,17 +108,17 @@ def _from_depth(given: CarbonIn, depth_mm: float, rules: MotorRules) -> CarbonOu
     share = None
     if length_mm is not None and given.depth_constant_mm is not None:
         share = length_mm / (given.depth_constant_mm - given.depth_new_mm)
-    staged = _staged(
+    graded = _graded(
         usable,
         left is not None and given.depth_limit_mm is not None and not under(depth_mm, given.depth_limit_mm),
         rules,
     )
     note = "the depth limit is compared with the raw reading; wear is without what the surface has sunk"
-    if staged is None:
+    if graded is None:
         note = (
             "there is no depth limit, so nothing is said of what may be used; wear is without what the surface has sunk"
         )
-    return _carbon_out(usable, share, length_mm, scale.wear_mm(depth_mm), left, staged, note)
+    return _carbon_out(usable, share, length_mm, scale.wear_mm(depth_mm), left, graded, note)
 
 
 def _checked_depth(given: CarbonIn, scale: DepthScale, depth_mm: float) -> float | None:
@@ -158,12 +158,12 @@ def _checked_depth(given: CarbonIn, scale: DepthScale, depth_mm: float) -> float
 
 def _carbon_out(
     usable: float | None, share: float | None, length_mm: float | None, wear_mm: float, left: float | None,
-    staged: Staged | None, note: str,
+    graded: Graded | None, note: str,
 ) -> CarbonOut:  # fmt: skip
     return CarbonOut(
         usable=usable, length_share=share, length_mm=length_mm, wear_mm=wear_mm, left_to_limit_mm=left,
-        stage=staged.stage if staged else None, stage_words=WORDS[staged.stage] if staged else None, note=note,
-        rules=(staged.rule_id,) if staged else (),
+        stage=graded.grade if graded else None, stage_words=WORDS[graded.grade] if graded else None, note=note,
+        rules=(graded.rule_id,) if graded else (),
     )  # fmt: skip
 
 

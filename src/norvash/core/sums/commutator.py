@@ -6,11 +6,11 @@ from norvash.core.classes import HEAVY
 from norvash.core.commutator.bar_testing import FEEDS, WINDINGS, Armature, BarTested, Taken, judge_bar_test
 from norvash.core.commutator.bars import check_bars
 from norvash.core.commutator.map_says import MapRead, Wound, read_bar_map
-from norvash.core.commutator.run_out import TURNED, RunOut, Turned, judge_run_out, run_out_stage
+from norvash.core.commutator.run_out import TURNED, RunOut, Turned, judge_run_out, run_out_grade
 from norvash.core.commutator.run_out_limits import RULES_OF
 from norvash.core.commutator.saying import bar_test_words
+from norvash.core.grades import word_of
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import word_of
 from norvash.core.sums.loading import ask_class, for_class
 from norvash.core.sums.registry import Sum, ask
 from norvash.errors import InputError
@@ -168,15 +168,15 @@ def run_out(given: RunOutIn, rules: MotorRules) -> RunOutOut:
     found = judged_run_out(given, rules)
     reading, left = found.largest
     step = "not measured" if found.step_mm is None else f"{found.step_mm:.4f} mm from bar {found.step_at} to the next"
-    stage = run_out_stage(found, carries=given.carries or given.motor_class in HEAVY)
+    grade = run_out_grade(found, carries=given.carries or given.motor_class in HEAVY)
     limit = f"{found.tir_mm:.3f} mm, {found.tir_limit_mm:g} mm allowed"
-    never = "; not to be run: it carries people or loads" if stage == "stop" else ""
+    never = "; not to be run: it carries people or loads" if grade == "stop" else ""
     assumed = f"; {found.assumed}" if found.assumed else ""
     return RunOutOut(
         tir_mm=found.tir_mm, tir_limit_mm=found.tir_limit_mm, eccentricity_mm=found.fit.eccentricity_mm, high_point_deg=found.fit.high_point_deg if found.fit.leans else None,
         ovality_mm=found.fit.ovality_mm, largest_remainder_mm=abs(left), largest_remainder_reading=reading,
         surface_speed_m_per_s=found.speed_m_per_s, bar_step=step, step_mm=found.step_mm, step_limit_mm=found.step_limit_mm,
-        odd_bars=tuple(n for n, _ in found.odd), over_limit=found.over, passes=found.passes, stage=stage, stage_words=word_of(stage, carbon=False), cause=found.cause,
+        odd_bars=tuple(n for n, _ in found.odd), over_limit=found.over, passes=found.passes, stage=grade, stage_words=word_of(grade, carbon=False), cause=found.cause,
         advice=f"{limit}: {found.words}{never}{assumed}",
         rules=(*RULES_OF[found.band], "runout.speed", "runout.outlier", "runout.stop"),
     )  # fmt: skip

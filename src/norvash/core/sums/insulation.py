@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from norvash.core.grades import GRADES, Grade
 from norvash.core.insulation import (
     CIRCUITS,
     MACHINES,
@@ -13,7 +14,6 @@ from norvash.core.insulation import (
     least_megohm,
 )
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import STAGES, Stage
 from norvash.core.sums.registry import Sum, ask, together
 from norvash.core.windings import judge_coils, winding_c
 from norvash.errors import InputError
@@ -47,7 +47,7 @@ class InsulationIn:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class InsulationOut:
-    """Insulation, judged, with the polarization index where it was measured; the stage is the worse of the two."""
+    """Insulation, judged, with the polarization index where it was measured; the grade is the worse of the two."""
 
     r40_megohm: float | None
     judged_megohm: float
@@ -64,7 +64,7 @@ class InsulationOut:
     rules: tuple[str, ...]
 
 
-_WORDS: dict[Stage, str] = {
+_WORDS: dict[Grade, str] = {
     "fit": "in order", "watch": "to be watched", "plan": "to be cleaned and dried", "change": "to be tested again", "stop": "no power",
 }  # fmt: skip
 
@@ -78,18 +78,18 @@ def insulation(given: InsulationIn, rules: MotorRules) -> InsulationOut:
     tested = EarthTest(given.rated_v, given.machine, given.circuit, given.minimum_megohm, given.parted, given.wet)
     found = judge_insulation(given.resistance_megohm, given.temperature_c, given.previous_r40_megohm, tested, rules)
     index = _index(given, rules)
-    stage = found.stage if index is None else max(found.stage, index.stage, key=STAGES.index)
-    words = _WORDS[stage] + ("; the index is not judged" if index is not None and index.ratio is None else "")
+    grade = found.grade if index is None else max(found.grade, index.grade, key=GRADES.index)
+    words = _WORDS[grade] + ("; the index is not judged" if index is not None and index.ratio is None else "")
     said = f"{found.words}; polarization index {index.words}" if index is not None else found.words
     return InsulationOut(
         r40_megohm=found.r40,
         judged_megohm=found.judged,
         minimum_used_megohm=least_megohm(tested, rules),
-        passes=found.passes and (index is None or index.stage != "stop"),
+        passes=found.passes and (index is None or index.grade != "stop"),
         test_again=bool(found.again),
         share_of_previous=found.share,
         raise_stage=found.fallen,
-        stage=stage,
+        stage=grade,
         stage_words=words,
         polarization_index=index.ratio if index else None,
         polarization=index.words if index else None,

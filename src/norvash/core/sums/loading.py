@@ -13,7 +13,7 @@ from norvash.core.loading import (
     pressure_kpa,
 )  # fmt: skip
 from norvash.core.rules.book import CLASSES, GEARED, MotorRules
-from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW, GRADES
+from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW, GRADE_FAMILIES
 from norvash.core.sums.registry import Sum, ask, together
 from norvash.errors import InputError
 
@@ -81,8 +81,8 @@ def spring_pressure(given: PressureIn, rules: MotorRules) -> PressureOut:
     act = {"fit": "keep", "plan": "plan new springs as a set", "change": "renew the springs as a set now"}
     return PressureOut(
         pressure_kpa=kpa, pressure_psi=kpa / KPA_PER_PSI, in_band=within(low, kpa, high), band_low_kpa=low,
-        band_high_kpa=high, deviation=judged.deviation, severity=judged.stage,
-        advice=f"{act[judged.stage]}: {judged.reason}",
+        band_high_kpa=high, deviation=judged.deviation, severity=judged.grade,
+        advice=f"{act[judged.grade]}: {judged.reason}",
         rules=("pressure.low", "pressure.high", "spring.plan", "spring.change"),
     )  # fmt: skip
 
@@ -96,7 +96,7 @@ class DensityIn:
     thickness_mm: float = ask("Thickness t", "length", above_low=True, high=500)
     width_mm: float = ask("Width a", "length", above_low=True, high=500)
     contact_share: float = ask("Contact share", "share", default=1.0, high=1, above_low=True, hint="while bedding in")
-    grade: str | None = ask("Grade family", "word", default=None, hint=", ".join(GRADES))
+    grade: str | None = ask("Grade family", "word", default=None, hint=", ".join(GRADE_FAMILIES))
     guide_low_a_per_cm2: float | None = ask("Guide from", "density", default=None, above_low=True)
     guide_high_a_per_cm2: float | None = ask("Guide up to", "density", default=None, above_low=True)
     commutator_d_mm: float | None = ask("Commutator diameter", "length", default=None, above_low=True)
@@ -155,8 +155,8 @@ def _guide(given: DensityIn, rules: MotorRules) -> tuple[float | None, float | N
         raise InputError("The guide is empty.", "Give the lower figure first.", "guide_high_a_per_cm2")
     if given.grade is None:
         return low, high, ("density.least-share",)
-    if given.grade not in GRADES:
-        raise InputError(f"“{given.grade}” is no grade family.", "Use " + ", ".join(GRADES) + ".", "grade")
+    if given.grade not in GRADE_FAMILIES:
+        raise InputError(f"“{given.grade}” is no grade family.", "Use " + ", ".join(GRADE_FAMILIES) + ".", "grade")
     ids = (DENSITY_LOW.of(given.grade), DENSITY_HIGH.of(given.grade))
     return (
         rules[ids[0]] if low is None else low,

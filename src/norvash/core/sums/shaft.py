@@ -4,8 +4,8 @@ from dataclasses import dataclass
 
 from norvash.core.bearings.fitting import shim_mm, shim_stack
 from norvash.core.bearings.vibration import Stands, judge_vibration
+from norvash.core.grades import word_of
 from norvash.core.rules.book import MotorRules
-from norvash.core.stages import word_of
 from norvash.core.sums.registry import Sum, ask
 from norvash.core.words import listed
 from norvash.errors import InputError
@@ -137,9 +137,9 @@ def vibration(given: VibrationIn, rules: MotorRules) -> VibrationOut:
         greatest_place=given.vibration_mm_per_s.index(greatest) + 1,
         worst_line_mm_per_s=found.lines[2],
         grown_share=found.grown,
-        stage=found.stage,
-        stage_words=word_of(found.stage, carbon=False),
-        advice=f"{greatest:g} mm/s, {found.words}: {_SHAKEN[found.stage]}",
+        stage=found.grade,
+        stage_words=word_of(found.grade, carbon=False),
+        advice=f"{greatest:g} mm/s, {found.words}: {_SHAKEN[found.grade]}",
         rules=(*found.rules, "vibration.sign", "vibration.plan", "vibration.change"),
     )
 

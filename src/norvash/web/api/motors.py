@@ -94,7 +94,7 @@ def verdict(conn: Conn, now: Now, motor_id: str) -> dict[str, Any]:
     context, found, said = judged(conn, motor_id, now.date())
     return {
         "motor": {"id": context.motor.id, "tag": context.motor.tag, "name": context.motor.name, "class": context.motor.motor_class},
-        "stage": found.stage, "word": said.word, "sentence": said.sentence, "flags": list(said.flags),
+        "stage": found.grade, "word": said.word, "sentence": said.sentence, "flags": list(said.flags),
         "limit_mm": found.limit.limit_mm, "limit_source": found.limit.source, "limit_on": found.days.limit_on,
         "plan_on": found.days.plan_on, "look_on": found.days.look_on, "straight_line": _line(found),
         "forecast": found.ahead.as_plain() if found.ahead else None,

@@ -6,8 +6,8 @@ from urllib.parse import urlencode
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
+from norvash.core.grades import GRADES, WORDS
 from norvash.core.rules.book import CLASSES
-from norvash.core.stages import STAGES, WORDS
 from norvash.core.words import day_words
 from norvash.drawing.outlook_river import Flow, outlook_river
 from norvash.drawing.svg import Drawing
@@ -28,7 +28,7 @@ _FIELDS = ("name", "first_on", "last_on", "yearly", "place")
 
 
 def _sought(place: str, c: str, s: str) -> Sought:
-    return Sought(" ".join(place.split())[:80], c if c in CLASSES else "", s if s in STAGES else "")
+    return Sought(" ".join(place.split())[:80], c if c in CLASSES else "", s if s in GRADES else "")
 
 
 @router.get("/outlook")
@@ -38,10 +38,10 @@ def show(
     """Show the outlook."""
     sought = _sought(place, c, s)
     found = outlook(conn, sought, span, p, now.date())
-    kept = {"span": span, "place": sought.place, "c": sought.motor_class, "s": sought.stage}
+    kept = {"span": span, "place": sought.place, "c": sought.motor_class, "s": sought.grade}
     wide, narrow = (_river(found, width) for width in (_WIDE, _PHONE))
     return page(request, "outlook.html", area="Outlook", found=found, river=wide, narrow=narrow, kept=kept, spans=list(SPANS),
-                query=urlencode({k: v for k, v in kept.items() if v}), classes=CLASSES, stages=[(x, WORDS[x]) for x in STAGES],
+                query=urlencode({k: v for k, v in kept.items() if v}), classes=CLASSES, grades=[(x, WORDS[x]) for x in GRADES],
                 address=str(request.url_for("calendar")), errors={})  # fmt: skip
 
 
@@ -51,9 +51,9 @@ def _river(found: Outlook, width: float) -> Drawing:
 
 def _flow(row: Ahead) -> Flow:
     listed, change = row.listed, row.change
-    shown = change is not None and row.stage != "stop"
+    shown = change is not None and row.grade != "stop"
     return Flow(f"/motors/{listed.motor_id}", listed.tag, listed.name, row.early_on, row.middle_on, row.late_on, row.look_on,
-                change.on if change and shown else None, row.stage, change.words if change and shown else "",
+                change.on if change and shown else None, row.grade, change.words if change and shown else "",
                 listed.standing.look_by)  # fmt: skip
 
 

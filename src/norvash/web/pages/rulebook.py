@@ -10,12 +10,12 @@ from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.ranking import strengths
 from norvash.core.diagnosis.signs import SIGNS
 from norvash.core.rules.book import CLASSES, MotorRules, Rulebook
-from norvash.core.rules.brushes import STAGE
+from norvash.core.rules.brushes import GRADE_FROM
 from norvash.core.rules.catalogue import GROUPS, SCHOOLS_BY_ID, shipped
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.sheet.fields import STAGES as SHEET_STAGES
 from norvash.core.work_list import AT_STAGE, TASKS
-from norvash.drawing.stage_scale import stage_scale
+from norvash.drawing.grade_scale import grade_scale
 from norvash.errors import InputError, NorvashError
 from norvash.store import motors
 from norvash.store import rules as store
@@ -33,12 +33,12 @@ router = APIRouter()
 def show(request: Request, conn: Conn) -> HTMLResponse:
     """Show all rules and schools by subject."""
     book = rulebook(conn)
-    edges: dict[str, float] = {stage: book.figure(STAGE.of(stage)).value for stage in STAGE.members}
+    edges: dict[str, float] = {stage: book.figure(GRADE_FROM.of(stage)).value for stage in GRADE_FROM.members}
     changed: dict[str, list[object]] = {}
     for override in book.overrides.values():
         changed.setdefault(override.rule_id, []).append(override)
     return page(request, "rulebook.html", area="Rulebook", groups=GROUPS, changed=changed, schools=SCHOOLS, names=_names(conn, book),
-                scale=stage_scale(edges, 1000), errors={})  # fmt: skip
+                scale=grade_scale(edges, 1000), errors={})  # fmt: skip
 
 
 @router.get("/rulebook/causes")
