@@ -23,32 +23,129 @@ PARTS: dict[str, tuple[tuple[str, ...], tuple[str, ...]]] = {
     "limits": (("limits",), ("tests/core/test_carbon.py", "tests/core/test_verdict.py")),
     "loading": (("loading",), ("tests/core/test_fitting.py", "tests/core/test_sums.py")),
     "supply": (("supply",), ("tests/core/test_supply.py", "tests/core/test_sheet.py")),
-    "cut-plan": (("commutator/skim", "commutator/after_cut"), ("tests/core/test_cut.py", "tests/core/test_commutator.py")),
-    "carbon": (("brushes", "grades", "spread", "straight_line", "seating", "holders", "wear", "renewal", "doubts", "readings"),
-               ("tests/core/test_carbon.py", "tests/core/test_carbon_edges.py", "tests/core/test_carbon_whole.py", "tests/core/test_fitting.py", "tests/core/test_readings.py", "tests/core/test_straight_line.py",
-                "tests/core/test_verdict.py", _EDGES)),
-    "commutator": (("commutator/bars", "commutator/bar_testing", "commutator/pattern", "commutator/run_out", "commutator/surface", "commutator/map_says"),
-                   ("tests/core/test_commutator.py", "tests/core/test_commutator_whole.py", "tests/core/test_armatures.py")),
-    "windings": (("windings", "columns", "sunk", "bearings/*"),
-                 ("tests/core/test_turning.py", "tests/core/test_parts_edges.py", "tests/core/test_commutator.py", "tests/core/test_sums.py")),
-    "verdict": (("verdict", "state", "when", "components", "ahead"),
-                ("tests/core/test_verdict.py", "tests/core/test_verdict_edges.py", _EDGES, "tests/core/test_policies.py", "tests/core/test_forecasting.py",
-                 "tests/core/test_sheet.py")),
-    "words": (("sentence", "ruler", "words", "forecast_words", "remarks", "texts"),
-              ("tests/core/test_verdict.py", "tests/core/test_texts.py", "tests/core/test_words_whole.py", "tests/drawing/test_drawings.py")),
-    "planning": (("policies", "policy", "interval_table", "shop_table", "outlook", "hindsight", "season", "use", "use_log", "use_typed", "timeline"),
-                 ("tests/core/test_policies.py", "tests/core/test_use.py", "tests/core/test_use_whole.py", "tests/core/test_forecasting.py", "tests/core/test_sums.py",
-                  "tests/web/test_outlook.py")),
+    "cut-plan": (
+        ("commutator/skim", "commutator/after_cut"),
+        ("tests/core/test_cut.py", "tests/core/test_commutator.py"),
+    ),
+    "carbon": (
+        ("brushes", "grades", "spread", "straight_line", "seating", "holders", "wear", "renewal", "doubts", "readings"),
+        (
+            "tests/core/test_carbon.py",
+            "tests/core/test_carbon_edges.py",
+            "tests/core/test_carbon_whole.py",
+            "tests/core/test_fitting.py",
+            "tests/core/test_readings.py",
+            "tests/core/test_straight_line.py",
+            "tests/core/test_verdict.py",
+            _EDGES,
+        ),
+    ),
+    "commutator": (
+        (
+            "commutator/bars",
+            "commutator/bar_testing",
+            "commutator/pattern",
+            "commutator/run_out",
+            "commutator/surface",
+            "commutator/map_says",
+        ),
+        ("tests/core/test_commutator.py", "tests/core/test_commutator_whole.py", "tests/core/test_armatures.py"),
+    ),
+    "windings": (
+        ("windings", "columns", "sunk", "bearings/*"),
+        (
+            "tests/core/test_turning.py",
+            "tests/core/test_parts_edges.py",
+            "tests/core/test_commutator.py",
+            "tests/core/test_sums.py",
+        ),
+    ),
+    "verdict": (
+        ("verdict", "state", "when", "components", "ahead"),
+        (
+            "tests/core/test_verdict.py",
+            "tests/core/test_verdict_edges.py",
+            _EDGES,
+            "tests/core/test_policies.py",
+            "tests/core/test_forecasting.py",
+            "tests/core/test_sheet.py",
+        ),
+    ),
+    "words": (
+        ("sentence", "ruler", "words", "forecast_words", "remarks", "texts"),
+        (
+            "tests/core/test_verdict.py",
+            "tests/core/test_texts.py",
+            "tests/core/test_words_whole.py",
+            "tests/drawing/test_drawings.py",
+        ),
+    ),
+    "planning": (
+        (
+            "policies",
+            "policy",
+            "interval_table",
+            "shop_table",
+            "outlook",
+            "hindsight",
+            "season",
+            "use",
+            "use_log",
+            "use_typed",
+            "timeline",
+        ),
+        (
+            "tests/core/test_policies.py",
+            "tests/core/test_use.py",
+            "tests/core/test_use_whole.py",
+            "tests/core/test_forecasting.py",
+            "tests/core/test_sums.py",
+            "tests/web/test_outlook.py",
+        ),
+    ),
     "diagnosis": (("diagnosis/*",), ("tests/core/test_diagnosis.py", _EDGES, "tests/core/test_sheet.py")),
-    "forecast": (("forecast/batch", "forecast/case", "forecast/crossing", "forecast/deviations", "forecast/grid", "forecast/laying", "forecast/model",
-                  "forecast/plain", "forecast/prior", "forecasting"),
-                 ("tests/core/test_forecast.py", "tests/core/test_forecast_whole.py", "tests/core/test_forecasting.py", _EDGES)),
-    "sheet": (("sheet/*",), ("tests/core/test_sheet.py", "tests/work/test_sheets.py", "tests/work/test_copper_jobs.py", "tests/core/test_sheet_whole.py", "tests/core/test_sheet_edges.py")),
+    "forecast": (
+        (
+            "forecast/batch",
+            "forecast/case",
+            "forecast/crossing",
+            "forecast/deviations",
+            "forecast/grid",
+            "forecast/laying",
+            "forecast/model",
+            "forecast/plain",
+            "forecast/prior",
+            "forecasting",
+        ),
+        ("tests/core/test_forecast.py", "tests/core/test_forecast_whole.py", "tests/core/test_forecasting.py", _EDGES),
+    ),
+    "sheet": (
+        ("sheet/*",),
+        (
+            "tests/core/test_sheet.py",
+            "tests/work/test_sheets.py",
+            "tests/work/test_copper_jobs.py",
+            "tests/core/test_sheet_whole.py",
+            "tests/core/test_sheet_edges.py",
+        ),
+    ),
     "sums": (("sums/*",), ("tests/core/test_sums.py", "tests/core/test_sums_moved.py")),
-    "rules": (("rules/book", "quantities", "figures", "positions", "classes", "past_set", "simulation", "gauge_line"),
-              ("tests/core/test_quantities.py", "tests/core/test_readings.py", "tests/core/test_carbon.py", "tests/core/test_sums.py", "tests/core/test_verdict.py",
-               "tests/core/test_forecast.py", "tests/core/test_forecasting.py", "tests/core/test_sheet.py", "tests/devices/test_gauge.py", _EDGES)),
-}  # fmt: skip
+    "rules": (
+        ("rules/book", "quantities", "figures", "positions", "classes", "past_set", "simulation", "gauge_line"),
+        (
+            "tests/core/test_quantities.py",
+            "tests/core/test_readings.py",
+            "tests/core/test_carbon.py",
+            "tests/core/test_sums.py",
+            "tests/core/test_verdict.py",
+            "tests/core/test_forecast.py",
+            "tests/core/test_forecasting.py",
+            "tests/core/test_sheet.py",
+            "tests/devices/test_gauge.py",
+            _EDGES,
+        ),
+    ),
+}
 _TEXTS = (cst.SimpleString, cst.FormattedString, cst.ConcatenatedString)
 
 
@@ -154,7 +251,8 @@ def main() -> None:
     tried, killed, lived = tally(place)
     (place / "survivors.txt").write_text("\n".join(f"# {name}\n{get_diff_for_mutant(name)}" for name in lived))
     print(
-        f"\n{given.part}: {killed} of {tried} mutants died, {killed / max(tried, 1):.0%}; {len(lived)} lived: .mutants/{given.part}/survivors.txt"
+        f"\n{given.part}: {killed} of {tried} mutants died, {killed / max(tried, 1):.0%};"
+        f" {len(lived)} lived: .mutants/{given.part}/survivors.txt"
     )
 
 

@@ -16,9 +16,16 @@ from norvash.devices.gauge_process import standin
 from norvash.web.app import create_app
 
 ARGS = [
-    "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-    "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--font-render-hinting=none",
-]  # fmt: skip
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--disable-dev-shm-usage",
+    "--font-render-hinting=none",
+]
 WIDE, PHONE = (1280, 800), (390, 844)
 
 
@@ -98,8 +105,14 @@ def serve(db: Path, gauge: str) -> tuple[uvicorn.Server, str]:
 
 def shoot(browser: Browser, address: str, name: str, folder: Path) -> None:
     (width, height), light, go = SHOTS[name]
-    context = browser.new_context(base_url=address, viewport={"width": width, "height": height}, locale="en-GB",
-                                  timezone_id="UTC", reduced_motion="reduce", color_scheme=light)  # fmt: skip
+    context = browser.new_context(
+        base_url=address,
+        viewport={"width": width, "height": height},
+        locale="en-GB",
+        timezone_id="UTC",
+        reduced_motion="reduce",
+        color_scheme=light,
+    )
     page = context.new_page()
     page.goto("/who")
     page.get_by_role("button", name="Ines Torvald").click()

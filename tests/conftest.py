@@ -39,10 +39,19 @@ NOW = datetime(2026, 11, 24, 9)
 
 def new_motor(**changes: object) -> NewMotor:
     given: dict[str, object] = {
-        "tag": "X-01", "name": "Trap winch", "place": "under stage", "motor_class": "industrial", "type_id": "",
-        "brushes": "2", "new_length": "22", "limit": "8", "unit_of_use": "", "use_now": "100", "set_is_new": True,
+        "tag": "X-01",
+        "name": "Trap winch",
+        "place": "under stage",
+        "motor_class": "industrial",
+        "type_id": "",
+        "brushes": "2",
+        "new_length": "22",
+        "limit": "8",
+        "unit_of_use": "",
+        "use_now": "100",
+        "set_is_new": True,
         "figures": {},
-    }  # fmt: skip
+    }
     return NewMotor(**(given | changes))  # type: ignore[arg-type]
 
 
@@ -66,10 +75,10 @@ class Shop:
         return add_motor(self.conn, self.act(), new_motor(**changes))
 
     def log(self, motor_id: str, text: str, **how: str) -> str:
-        return log_use(self.conn, self.act(), motor_id, text, **how)
+        return log_use(self.conn, self.act(), motor_id, text=text, **how)
 
     def look(self, motor_id: str, counter: str = "", kind: str = "check") -> str:
-        return open_sheet(self.conn, self.act(), motor_id, "quick", counter, kind, safe=True)
+        return open_sheet(self.conn, self.act(), motor_id, kind="quick", counter=counter, round_kind=kind, safe=True)
 
     def sign(self, sheet_id: str, why: str = "left so by the test") -> str:
         return sign(self.conn, self.act(), sheet_id, why, service=True)
@@ -78,13 +87,13 @@ class Shop:
         round_id = self.look(motor_id, counter, kind)
         for position, value in enumerate(values, start=1):
             if value:
-                record(self.conn, self.act(), round_id, position, value)
+                record(self.conn, self.act(), round_id, position=position, text=value)
         self.sign(round_id)
         return round_id
 
     def new_set(self, motor_id: str, counter: str, *lengths: str, reason: str = "planned") -> str:
         typed = dict(enumerate(lengths, start=1))
-        return fit_new_set(self.conn, self.act(), motor_id, counter, reason, typed)
+        return fit_new_set(self.conn, self.act(), motor_id, counter=counter, reason=reason, lengths=typed)
 
     def page(self, motor_id: str) -> MotorPage:
         return motor_page(self.conn, motor_id, self.now.date())

@@ -14,7 +14,14 @@ def worn(life: float, at: tuple[float, ...], *, brushes: int = 4, sd: float = 0.
     """Return a set of 10 mm usable carbon that wears evenly, measured at shares of its life."""
     rates = [fast * 10 / life * (1 + 0.05 * (b % 3)) for b in range(brushes)]
     visits = tuple(Visit(life * x, sd, tuple(16 - r * life * x for r in rates)) for x in at)
-    return Case(16.0, 6.0, brushes, life, visits, usage=Usage(40, life / 2, life / 80))
+    return Case(
+        new_mm=16.0,
+        limit_mm=6.0,
+        brushes=brushes,
+        expected_life=life,
+        visits=visits,
+        usage=Usage(40, life / 2, life / 80),
+    )
 
 
 SHAPES = {
@@ -36,7 +43,9 @@ SHAPES = {
     "by eye": worn(160, (0.3,), sd=1.3),
     "three ages": replace(worn(160, (0.4, 0.6)), fitted=(0.0, 0.0, 40.0, 80.0)),
     "all renewed at once, later": replace(worn(160, (0.4, 0.6)), fitted=(40.0,) * 4),
-    "a carbon as thin as paper": Case(0.8, 0.3, 1, 40.0, (Visit(20.0, 0.02, (0.6,)),)),
+    "a carbon as thin as paper": Case(
+        new_mm=0.8, limit_mm=0.3, brushes=1, expected_life=40.0, visits=(Visit(20.0, 0.02, (0.6,)),)
+    ),
     "one brush jumps": replace(
         worn(160, (0.2, 0.4, 0.6)), visits=(*worn(160, (0.2, 0.4)).visits, Visit(96, 0.05, (6.5, 9.0, 8.9, 9.1)))
     ),

@@ -4,7 +4,8 @@ from collections.abc import Iterator
 from datetime import timedelta
 
 from conftest import Shop
-from norvash.core.sheet.fields import STAGES, fields_of
+from norvash.core.sheet.fields import STAGES
+from norvash.core.sheet.offering import fields_of
 from norvash.work.context import Context, load
 from norvash.work.measuring import note, record
 from norvash.work.opening import open_sheet
@@ -33,7 +34,10 @@ OWN = {
 
 
 def everything(context: Context) -> Iterator[tuple[str, str, int]]:
-    """Yield every plain field that is offered to a motor, with something to enter; what runs it comes before what forbids that."""
+    """Yield every plain field that is offered to a motor, with something to enter.
+
+    What runs it comes before what forbids that.
+    """
     places = {"": [0], "position": [1, 2], "tap": [1, 2], "bearing": [1, 2], "number": []}
     offered = [f for stage in STAGES for f in fields_of(stage, context.facts, context.rules)]
     for field in sorted(offered, key=lambda f: f.needs != "power"):
@@ -58,19 +62,28 @@ def filled(shop: Shop, motor_class: str) -> str:
         "form_wound": "yes",
     }
     if motor_class == "starter":
-        figures["construction"] = "permanent-magnet"  # fmt: skip
+        figures["construction"] = "permanent-magnet"
     motor = shop.motor(motor_class=motor_class, figures=figures)
-    sheet = open_sheet(shop.conn, shop.later(minutes=1).act(), motor, "full", "")
+    sheet = open_sheet(shop.conn, shop.later(minutes=1).act(), motor, kind="full", counter="")
 
     def put(field: str, text: str, place: int = 0, **more: str) -> None:
-        enter(shop.conn, shop.later(seconds=5).act(), sheet, field, place, text, "", more)
+        enter(
+            shop.conn,
+            shop.later(seconds=5).act(),
+            sheet,
+            field_id=field,
+            place=place,
+            text=text,
+            replaces="",
+            more=more,
+        )
 
     soon = f"{shop.now + timedelta(days=9):%Y-%m-%d}"
     for gate in ("safe", "power", "service"):
         put(f"waive.{gate}", "shown in a test")
     put("permit.open", "volts", 1, who="Ines", barriers="rope", minutes="30")
     for place, mm in ((1, "9.1"), (2, "15")):
-        record(shop.conn, shop.later(seconds=5).act(), sheet, place, mm)
+        record(shop.conn, shop.later(seconds=5).act(), sheet, position=place, text=mm)
     for seen in ("lead.taut", "terminal.poor", "face.glazed", "brush.sticky"):
         note(shop.conn, shop.later(seconds=5).act(), sheet, 1, seen)
     for field, text, place in everything(load(shop.conn, motor)):

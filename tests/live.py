@@ -26,9 +26,16 @@ from norvash.web.serving import server_config
 
 expect.set_options(timeout=40_000)
 ARGS = [
-    "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking",
-    "--disable-component-update", "--disable-sync", "--disable-dev-shm-usage", "--font-render-hinting=none",
-]  # fmt: skip
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+    "--disable-dev-shm-usage",
+    "--font-render-hinting=none",
+]
 
 
 @pytest.fixture(scope="session")
@@ -100,8 +107,13 @@ def watch(address: str) -> Iterator[Watch]:
 
 @pytest.fixture
 def context(browser: Browser, address: str) -> Iterator[BrowserContext]:
-    made = browser.new_context(base_url=address, viewport={"width": 1280, "height": 800}, locale="en-GB", timezone_id="UTC",
-                               reduced_motion="reduce")  # fmt: skip
+    made = browser.new_context(
+        base_url=address,
+        viewport={"width": 1280, "height": 800},
+        locale="en-GB",
+        timezone_id="UTC",
+        reduced_motion="reduce",
+    )
     yield made
     made.close()
 

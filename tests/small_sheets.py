@@ -19,7 +19,10 @@ def facts(motor_class: str = "tool", brushes: int = 2, **own: float | str) -> Fa
 
 
 def sheet(about: Facts | None = None, kind: str = "full", /, **entries: Any) -> Sheet:
-    """A sheet with entries, as words, numbers or entries; a tuple holds those of places 1, 2, …; a dot in a field is written as two underscores."""
+    """A sheet with entries, as words, numbers or entries; a tuple holds those of places 1, 2, ….
+
+    A dot in a field is written as two underscores.
+    """
     made: dict[tuple[str, int], Given] = {}
     for name, value in entries.items():
         field = name.replace("__", ".").replace("_", "-")
@@ -29,8 +32,10 @@ def sheet(about: Facts | None = None, kind: str = "full", /, **entries: Any) -> 
                 made[field, place] = one
                 continue
             word, number = (one, None) if isinstance(one, str) else ("", float(one))
-            made[field, place] = Given(f"{field}.{place}", str(one), word, number, "Ines", NOON)
-    return Sheet("s", 1, kind, NOON, "Ines", about or facts(), made)  # type: ignore[arg-type]
+            made[field, place] = Given(
+                id=f"{field}.{place}", typed=str(one), word=word, number=number, person="Ines", at=NOON
+            )
+    return Sheet(id="s", number=1, kind=kind, at=NOON, person="Ines", facts=about or facts(), entries=made)  # type: ignore[arg-type]
 
 
 def cut(after: float, **more: str) -> Given:
@@ -44,7 +49,7 @@ def cut(after: float, **more: str) -> Given:
         "gap": "2.5",
         "slot": "0.9",
     }
-    return Given("cut", f"{after:g}", "", after, "Ines", NOON, {**kept, **more})
+    return Given(id="cut", typed=f"{after:g}", word="", number=after, person="Ines", at=NOON, more={**kept, **more})
 
 
 BEFORE: dict[str, tuple[dict[str, object], dict[str, str], str]] = {
@@ -60,10 +65,14 @@ BEFORE: dict[str, tuple[dict[str, object], dict[str, str], str]] = {
     "no current": ({"noload_a": 0.0}, {"amps": "none"}, "open"),
     "high current": ({"noload_a": 2.0}, {"amps": "high"}, "drag or shorted"),
     "low current": ({"noload_a": 0.5}, {"amps": "low"}, "contact"),
-    "battery weak": ({"rest_v": 12.6, "cranking_v": 8.1, "cranking_a": 90.0}, {"cranking": "yes"}, "battery, cables and joints first"),
+    "battery weak": (
+        {"rest_v": 12.6, "cranking_v": 8.1, "cranking_a": 90.0},
+        {"cranking": "yes"},
+        "battery, cables and joints first",
+    ),
     "battery good": ({"rest_v": 12.7, "cranking_v": 10.4, "cranking_a": 90.0}, {"cranking": "no"}, "holds up"),
     "volts rise": ({"rest_v": 11.0, "cranking_v": 12.0}, {}, "rise while cranking"),
-}  # fmt: skip
+}
 
 
 def about_before(entries: dict[str, object]) -> Facts:
@@ -79,12 +88,15 @@ VOICES: dict[str, tuple[dict[str, object], list[tuple[int, str]]]] = {
     "springs even": ({"force": (9.0, 9.2)}, []),
     "one spring off its set": ({"force": (9.0, 7.0)}, [(1, "spring.off"), (2, "spring.far-off")]),
     "one spring a little off": ({"force": (9.0, 8.0)}, [(2, "spring.off")]),
-    "gap": ({"gap": (1.2, 4.0)}, [(2, "gap.wide")]), "gap under": ({"gap": (0.3,)}, [(1, "gap.narrow")]),
+    "gap": ({"gap": (1.2, 4.0)}, [(2, "gap.wide")]),
+    "gap under": ({"gap": (0.3,)}, [(1, "gap.narrow")]),
     "brush tight": ({"box_t": (6.4,), "brush_t": (6.39,)}, [(1, "clearance.tight")]),
     "brush loose": ({"box_t": (7.4,), "brush_t": (6.4,)}, [(1, "clearance.loose")]),
     "brush right": ({"box_t": (6.55,), "brush_t": (6.4,)}, []),
-    "insulation": ({"insulation_mohm": 0.2}, [(0, "insulation.low")]), "earth": ({"earth_ohm": 0.5}, [(0, "earth.open")]),
+    "insulation": ({"insulation_mohm": 0.2}, [(0, "insulation.low")]),
+    "earth": ({"earth_ohm": 0.5}, [(0, "earth.open")]),
     "seen and mended": ({"seen__commutator__black": "yes", "decide__commutator__black": "done"}, []),
     "seen": ({"seen__bearing__rough": "yes"}, [(0, "bearing.rough")]),
-    "much dust": ({"dust_g": 9.0}, [(0, "dust.much")]), "dust as worn": ({"dust_g": 0.5}, []),
-}  # fmt: skip
+    "much dust": ({"dust_g": 9.0}, [(0, "dust.much")]),
+    "dust as worn": ({"dust_g": 0.5}, []),
+}

@@ -7,25 +7,52 @@ from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
 from norvash.core.forecast.model import forecast
 from norvash.core.forecasting import ahead_of, case_of
+from norvash.core.found import Findings
 from norvash.core.positions import even_positions
+from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
+from norvash.core.sentence import Verdict, verdict
 from norvash.core.state import BrushSet, Measured, MotorState, Round, motor_limit
 from norvash.core.use import rate_of_use
 from norvash.core.use_log import Entry
+from norvash.core.verdict import findings
 
 T0 = datetime(2026, 1, 5, 9)
 TODAY = date(2026, 6, 1)
 FITTED: dict[str, float | str] = {"new_mm": 22.0, "limit_mm": 8.0, "limit_source": "maker"}
 
 
-def a_round(weeks: float, *lengths: float | None, kind: str = "check", doubt: str = "", seen: tuple[tuple[int, str], ...] = (),
-            sd: float = 0.05, lines: int | None = None) -> Round:  # fmt: skip
+def a_round(
+    weeks: float,
+    *lengths: float | None,
+    kind: str = "check",
+    doubt: str = "",
+    seen: tuple[tuple[int, str], ...] = (),
+    sd: float = 0.05,
+    lines: int | None = None,
+) -> Round:
     readings = {
-        i: Measured(mm, sd, mm, mm, lines, doubt, "doubt.noise" if doubt else "")
+        i: Measured(
+            length_mm=mm,
+            sd_mm=sd,
+            low_mm=mm,
+            high_mm=mm,
+            lines=lines,
+            doubt=doubt,
+            doubt_rule="doubt.noise" if doubt else "",
+        )
         for i, mm in enumerate(lengths, start=1)
         if mm is not None
     }
-    return Round(f"r{weeks}", T0 + timedelta(weeks=weeks), weeks * 20, kind, True, readings, seen)
+    return Round(
+        id=f"r{weeks}",
+        at=T0 + timedelta(weeks=weeks),
+        total_units=weeks * 20,
+        kind=kind,
+        finished=True,
+        readings=readings,
+        seen=seen,
+    )
 
 
 def foreseen(given: MotorState) -> MotorState:
@@ -40,5 +67,26 @@ def state(
 ) -> MotorState:
     entries = tuple(Entry(T0 + timedelta(weeks=w), w * 20.0, w * 20.0 + 100) for w in range(weeks + 1))
     figures = Figures(FITTED if own is None else own, {}, TEMPLATES["tool"].lends)
-    fitted = BrushSet(1, T0, 0.0, known, None, None, "", tuple(rounds))
-    return MotorState(figures, even_positions(brushes), (fitted,), entries, rate_of_use(entries, None, shipped()))
+    fitted = BrushSet(
+        number=1,
+        fitted_at=T0,
+        fitted_units=0.0,
+        fitted_known=known,
+        ended_at=None,
+        ended_units=None,
+        end_reason="",
+        rounds=tuple(rounds),
+    )
+    return MotorState(
+        figures=figures,
+        positions=even_positions(brushes),
+        sets=(fitted,),
+        entries=entries,
+        rate=rate_of_use(entries, None, shipped()),
+    )
+
+
+def judge(given_state: MotorState, rules: MotorRules | None = None) -> tuple[Findings, Verdict]:
+    rules, given_state = rules or shipped(), foreseen(given_state)
+    found = findings(given_state, rules, TODAY)
+    return found, verdict(found, given_state, rules, TODAY)

@@ -30,9 +30,11 @@ def test_cases_of_a_file_are_forecast_in_their_order(
 
 
 WRONG = {
-    "no JSON": ("{", "no JSON"), "no list": ("[1]", "Case 1: This is no object"), "a field missing": ('[{"brushes": 2}]', "[new_length_mm]"),
+    "no JSON": ("{", "no JSON"),
+    "no list": ("[1]", "Case 1: This is no object"),
+    "a field missing": ('[{"brushes": 2}]', "[new_length_mm]"),
     "no text": ("\udc81", "cannot be read"),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("text", "words"), WRONG.values(), ids=WRONG)

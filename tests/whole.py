@@ -24,6 +24,10 @@ def kept(value: object) -> object:
         return {str(k): kept(v) for k, v in value.items()}
     if isinstance(value, list | tuple):
         return [kept(v) for v in value]
+    return _kept_alone(value)
+
+
+def _kept_alone(value: object) -> object:
     if isinstance(value, str):
         return "words" if value.count(" ") > _NAME else value
     if isinstance(value, date):

@@ -62,7 +62,9 @@ class Settings(BaseModel):
 
     @classmethod
     def with_environment(cls, **given: Any) -> Self:
-        """Return the settings as given, with NORVASH_ALLOWED_HOSTS, NORVASH_MOST_BODY_BYTES and NORVASH_GAUGE where they are set."""
+        """Return the settings as given, with NORVASH_ALLOWED_HOSTS, NORVASH_MOST_BODY_BYTES and NORVASH_GAUGE where
+        they are set.
+        """
         hosts, most = os.environ.get(f"{_PREFIX}ALLOWED_HOSTS"), os.environ.get(f"{_PREFIX}MOST_BODY_BYTES")
         if hosts and not given.get("allowed_hosts"):
             given["allowed_hosts"] = tuple(h.strip() for h in hosts.split(",") if h.strip())
@@ -75,7 +77,10 @@ class Settings(BaseModel):
 
     @property
     def hosts(self) -> tuple[str, ...]:
-        """Return the host names that a request may be addressed to; an address that others can reach has none of its own."""
+        """Return the host names that a request may be addressed to.
+
+        An address that others can reach has none of its own.
+        """
         if self.allowed_hosts:
             return self.allowed_hosts
         own = (f"[{self.host}]" if ":" in self.host else self.host,)

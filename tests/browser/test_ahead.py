@@ -82,8 +82,11 @@ def test_the_outlook_its_windows_and_a_policy(ines: Page, watch: Watch, house: l
     river = ines.locator(".outlook-river-figure .for-wide svg")
     expect(river.locator("a")).to_have_count(3)
     ines.keyboard.press("d")
-    for name, text in (("Name", "Refit"), ("First day", f"{datetime.now() + timedelta(days=3):%Y-%m-%d}"),
-                       ("Last day", f"{datetime.now() + timedelta(days=9):%Y-%m-%d}")):  # fmt: skip
+    for name, text in (
+        ("Name", "Refit"),
+        ("First day", f"{datetime.now() + timedelta(days=3):%Y-%m-%d}"),
+        ("Last day", f"{datetime.now() + timedelta(days=9):%Y-%m-%d}"),
+    ):
         ines.get_by_label(name, exact=True).fill(text)
     ines.keyboard.press("Enter")
     expect(ines.get_by_role("button", name="Take back Refit")).to_be_visible()

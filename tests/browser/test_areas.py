@@ -104,7 +104,8 @@ def test_a_type_is_made_and_lends_its_figures(ines: Page, watch: Watch) -> None:
 def test_classes_are_drawn_to_one_scale(ines: Page, watch: Watch) -> None:
     ines.goto("/motors/new")
     radii = ines.evaluate(
-        "[...document.querySelectorAll('.with-views svg')].map(s => s.querySelector('circle').getBoundingClientRect().width)"
+        "[...document.querySelectorAll('.with-views svg')].map(s =>"
+        " s.querySelector('circle').getBoundingClientRect().width)"
     )
     assert len(radii) == 6
     assert radii[3] / radii[1] == pytest.approx(120 / 30, rel=0.03)
@@ -151,7 +152,8 @@ def test_a_phone_gets_drawings_that_can_be_read(ines: Page, watch: Watch, motor:
     ines.set_viewport_size({"width": 390, "height": 844})
     ines.goto(path.format(motor))
     heights = ines.evaluate(
-        "[...document.querySelectorAll('main svg.drawing:not(.stage-mark) text')].map(t => t.getBoundingClientRect().height).filter(h => h > 0)"
+        "[...document.querySelectorAll('main svg.drawing:not(.stage-mark) text')].map(t =>"
+        " t.getBoundingClientRect().height).filter(h => h > 0)"
     )
     assert len(heights) > 4
     assert min(heights) >= 10

@@ -1,4 +1,6 @@
-"""Commutator on the sheet in the browser: a map painted by mouse, touch and keys, readings pasted, a cut planned and recorded by keyboard."""
+"""Commutator on the sheet in the browser: a map painted by mouse, touch and keys, readings pasted, a cut planned and
+recorded by keyboard.
+"""
 
 import re
 from datetime import datetime, timedelta
@@ -8,16 +10,28 @@ from playwright.sync_api import Browser, BrowserContext, Page, Route, expect
 
 from conftest import Shop
 from live import Watch
-from norvash.store import sheets
+from norvash.store import entries
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
 from norvash.work.signing import sign
 
 pytestmark = pytest.mark.browser
 FIGURES = {
-    "commutator_d_mm": "98", "commutator_d_min_mm": "93.9", "bars": "87", "poles": "4", "armature_slots": "29", "winding": "wave", "thickness_mm": "12.5",
-    "width_mm": "25", "track_mm": "44.5", "slot_width_mm": "0.95", "undercut_mm": "1.1", "holder_gap_mm": "2.25", "rated_rpm": "900", "limit_mm": "8",
-}  # fmt: skip
+    "commutator_d_mm": "98",
+    "commutator_d_min_mm": "93.9",
+    "bars": "87",
+    "poles": "4",
+    "armature_slots": "29",
+    "winding": "wave",
+    "thickness_mm": "12.5",
+    "width_mm": "25",
+    "track_mm": "44.5",
+    "slot_width_mm": "0.95",
+    "undercut_mm": "1.1",
+    "holder_gap_mm": "2.25",
+    "rated_rpm": "900",
+    "limit_mm": "8",
+}
 
 
 @pytest.fixture
@@ -25,22 +39,22 @@ def sheet(shop: Shop) -> str:
     """Return an open sheet with its gate waived, after a signed one that has a map."""
     shop.now = datetime.now() - timedelta(days=40)
     motor = shop.motor(tag="W-09", name="Trap winch", figures=FIGURES)
-    first = open_sheet(shop.conn, shop.later(minutes=1).act(), motor, "full", "")
+    first = open_sheet(shop.conn, shop.later(minutes=1).act(), motor, kind="full", counter="")
     for field, text in (
         ("waive.safe", "on the bench"),
         ("bar-map", "dark 5, 27"),
         ("lathe-speeds", "185; 355; 450; 560"),
     ):
-        enter(shop.conn, shop.later(minutes=1).act(), first, field, 0, text)
+        enter(shop.conn, shop.later(minutes=1).act(), first, field_id=field, place=0, text=text)
     sign(shop.conn, shop.later(minutes=1).act(), first, "only to have a map")
     shop.now = datetime.now() - timedelta(hours=2)
-    again = open_sheet(shop.conn, shop.later(minutes=1).act(), motor, "full", "")
-    enter(shop.conn, shop.later(minutes=1).act(), again, "waive.safe", 0, "on the bench")
+    again = open_sheet(shop.conn, shop.later(minutes=1).act(), motor, kind="full", counter="")
+    enter(shop.conn, shop.later(minutes=1).act(), again, field_id="waive.safe", place=0, text="on the bench")
     return again
 
 
 def kept(shop: Shop, sheet: str, field: str) -> str:
-    there = sheets.list_entries(shop.conn, sheet).get((field, 0))
+    there = entries.list_entries(shop.conn, sheet).get((field, 0))
     return there.word if there else ""
 
 
@@ -202,7 +216,7 @@ def test_a_map_painted_meanwhile_by_somebody_else_is_not_overwritten(
     for key in ("Home", "4", "Space"):
         page.keyboard.press(key)
     expect(page.locator("#waiting")).to_contain_text("One entry waits")
-    enter(shop.conn, shop.later(minutes=1).act(), sheet, "bar-map", 0, "pitted 9")
+    enter(shop.conn, shop.later(minutes=1).act(), sheet, field_id="bar-map", place=0, text="pitted 9")
     context.set_offline(False)
     expect(page.get_by_role("alert").first).to_contain_text("pitted 9")
     expect(page.locator("#waiting")).to_be_hidden()

@@ -69,9 +69,30 @@ def test_everything_works_without_script(browser: Browser, address: str, motor: 
     context.close()
 
 
-PAGES = ("/", "/motors", "/motors/new", "/motors/new?motor_class=tool", "/motors/{}", "/motors/{}/hours", "/motors/{}/sheet", "/motors/{}/sheet?kind=full",
-         "/motors/{}/new-set", "/motors/{}/figures", "/policies/motor/{}", "/types", "/types/new", "/hours", "/hours/import", "/outlook", "/outlook/dark", "/outlook/past",
-          "/sums", "/sums/seating", "/rulebook", "/rulebook/stage.watch")  # fmt: skip
+PAGES = (
+    "/",
+    "/motors",
+    "/motors/new",
+    "/motors/new?motor_class=tool",
+    "/motors/{}",
+    "/motors/{}/hours",
+    "/motors/{}/sheet",
+    "/motors/{}/sheet?kind=full",
+    "/motors/{}/new-set",
+    "/motors/{}/figures",
+    "/policies/motor/{}",
+    "/types",
+    "/types/new",
+    "/hours",
+    "/hours/import",
+    "/outlook",
+    "/outlook/dark",
+    "/outlook/past",
+    "/sums",
+    "/sums/seating",
+    "/rulebook",
+    "/rulebook/stage.watch",
+)
 NAMELESS = """[...document.querySelectorAll('a, button, input:not([type=hidden]), select, svg[role]')].filter(e => {
   const words = e.getAttribute('aria-label') || e.textContent.trim() || e.getAttribute('title')
     || [...(e.labels || [])].map(l => l.textContent.trim()).join('') || e.querySelector('img')?.alt;
@@ -80,7 +101,7 @@ NAMELESS = """[...document.querySelectorAll('a, button, input:not([type=hidden])
 
 
 def test_everything_has_a_name_and_one_heading(ines: Page, watch: Watch, motor: str, shop: Shop) -> None:
-    sheet = open_sheet(shop.conn, shop.later(weeks=3).act(), motor, "full", "")
+    sheet = open_sheet(shop.conn, shop.later(weeks=3).act(), motor, kind="full", counter="")
     stages = [f"/sheets/{sheet}/{stage}?position=1" for stage in STAGES]
     for path in (*PAGES, *stages):
         ines.goto(path.format(motor))
@@ -118,9 +139,12 @@ def test_text_stands_out_from_its_ground(light: int) -> None:
     tokens = {
         n: (a, b)[light] for n, a, b in re.findall(r"--([a-z-]+): light-dark\((#[0-9a-f]{6}), (#[0-9a-f]{6})\)", CSS)
     }
-    weak = [(text, ground, round(contrast(tokens[text], tokens[ground]), 2))
-            for text in ("ink", "soft", "copper-deep", "fit", "watch", "plan", "change", "stop") for ground in ("paper", "sheet")
-            if contrast(tokens[text], tokens[ground]) < 4.5]  # fmt: skip
+    weak = [
+        (text, ground, round(contrast(tokens[text], tokens[ground]), 2))
+        for text in ("ink", "soft", "copper-deep", "fit", "watch", "plan", "change", "stop")
+        for ground in ("paper", "sheet")
+        if contrast(tokens[text], tokens[ground]) < 4.5
+    ]
     assert weak == []
     assert contrast(tokens["carbon"], tokens["paper"]) >= 3
     assert contrast(tokens["copper-deep"], tokens["carbon"]) >= 1.2

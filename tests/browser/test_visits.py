@@ -271,7 +271,7 @@ def test_two_browsers_on_one_sheet(ines: Page, other: Page, watch: Watch, winch:
 
 
 def test_a_reading_made_at_the_same_moment_is_not_overwritten(
-    ines: Page, other: Page, context: BrowserContext, watch: Watch, winch: str, shop: Shop
+    *, ines: Page, other: Page, context: BrowserContext, watch: Watch, winch: str, shop: Shop
 ) -> None:
     """One is without network while the other measures the same brush: what waited is told, and stays in its field."""
     watch.answers, watch.cut = {409}, True
@@ -331,7 +331,8 @@ def test_a_connection_that_dies_without_a_word_is_given_up(ines: Page, winch: st
     """The first sending never gets an answer; the page asks again, and the entry counts once."""
     open_sheet(ines, winch, quick=True)
     ines.evaluate(
-        "AbortSignal.timeout = (ms) => { const c = new AbortController(); setTimeout(() => c.abort(), ms / 4); return c.signal; }"
+        "AbortSignal.timeout = (ms) => { const c = new AbortController(); setTimeout(() => c.abort(), ms / 4); return"
+        " c.signal; }"
     )
     ines.route("**/readings", lambda route: None, times=1)
     ines.locator("#value-1").fill("19.3")

@@ -273,10 +273,17 @@ def test_the_end_view_chooses_the_brush(page: Page, watch: Watch, shop: Shop) ->
 @pytest.mark.parametrize("width", [390, 1280, 1920])
 def test_pages_fit_their_window(page: Page, watch: Watch, shop: Shop, width: int, light: str) -> None:
     motor = prepared(shop)
-    sheet = open_sheet(shop.conn, shop.act(), shop.motor(tag="W-10", brushes="4"), "full", "")
+    sheet = open_sheet(shop.conn, shop.act(), shop.motor(tag="W-10", brushes="4"), kind="full", counter="")
     for field in ("waive.safe", "complaint", "parts"):
-        enter(shop.conn, shop.later(seconds=9).act(), sheet, field, 0, "a long word: " + "Lanternmoorplayhouse" * 2)
-    record(shop.conn, shop.later(seconds=9).act(), sheet, 1, "9.2")
+        enter(
+            shop.conn,
+            shop.later(seconds=9).act(),
+            sheet,
+            field_id=field,
+            place=0,
+            text="a long word: " + "Lanternmoorplayhouse" * 2,
+        )
+    record(shop.conn, shop.later(seconds=9).act(), sheet, position=1, text="9.2")
     become(page)
     page.emulate_media(color_scheme="dark" if light == "dark" else "light")
     page.set_viewport_size({"width": width, "height": 844})
@@ -297,6 +304,9 @@ def test_pages_fit_their_window(page: Page, watch: Watch, shop: Shop, width: int
         page.goto(path)
         over = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")
         assert over <= 0, f"{path} is {over} px too wide"
-        small = page.evaluate("[...document.querySelectorAll('main .btn, main input:not([type=hidden]):not([type=checkbox]):not([type=radio])')]"
-                              ".filter(e => e.offsetParent && e.offsetHeight < 44).map(e => e.textContent || e.name)")  # fmt: skip
+        small = page.evaluate(
+            "[...document.querySelectorAll('main .btn, main"
+            " input:not([type=hidden]):not([type=checkbox]):not([type=radio])')].filter(e => e.offsetParent &&"
+            " e.offsetHeight < 44).map(e => e.textContent || e.name)"
+        )
         assert small == []

@@ -15,9 +15,19 @@ from norvash.errors import InputError
 
 @pytest.mark.parametrize(
     ("usable", "grade"),
-    [(1.0, "fit"), (0.41, "fit"), (0.40, "watch"), (0.26, "watch"), (0.25, "plan"), (0.11, "plan"), (0.10, "change"),
-     (0.001, "change"), (0.0, "stop"), (-0.3, "stop")],
-)  # fmt: skip
+    [
+        (1.0, "fit"),
+        (0.41, "fit"),
+        (0.40, "watch"),
+        (0.26, "watch"),
+        (0.25, "plan"),
+        (0.11, "plan"),
+        (0.10, "change"),
+        (0.001, "change"),
+        (0.0, "stop"),
+        (-0.3, "stop"),
+    ],
+)
 def test_grades_of_carbon(usable: float, grade: str, rules: MotorRules) -> None:
     assert grade_of(usable, rules).grade == grade
 
@@ -85,20 +95,47 @@ PARTS = {
     "guidance": ({"thickness_mm": 7.6, "holder_gap_mm": 1.35}, 2 * 7.6 / 3 + 1.35, "guidance"),
     "force before stop": (
         {"spring_stop_length_mm": 5.35, "force_new_n": 5.2, "force_nominal_n": 5.1, "spring_rate_n_per_mm": 0.085},
-        9.323529, "spring"),
+        9.323529,
+        "spring",
+    ),
     "band instead of nominal": (
         {"thickness_mm": 10, "width_mm": 20, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2, "band_low_kpa": 20},
-        21.5 - 1 / 0.2 + 1, "spring"),
-    "constant force": ({"force_new_n": 5.2, "force_nominal_n": 5.1, "spring_rate_n_per_mm": 0, "lead_root_depth_mm": 3}, 5, "lead root"),
+        21.5 - 1 / 0.2 + 1,
+        "spring",
+    ),
+    "constant force": (
+        {"force_new_n": 5.2, "force_nominal_n": 5.1, "spring_rate_n_per_mm": 0, "lead_root_depth_mm": 3},
+        5,
+        "lead root",
+    ),
     "band of the rulebook": (
-        {"thickness_mm": 10, "width_mm": 20, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2}, 21.5 - 1.6 / 0.2 + 1, "spring"),
-    "force just enough for good": ({"force_new_n": 4.0, "force_nominal_n": 5.0, "spring_rate_n_per_mm": 0, "lead_root_depth_mm": 3}, 5, "lead root"),
+        {"thickness_mm": 10, "width_mm": 20, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2},
+        21.5 - 1.6 / 0.2 + 1,
+        "spring",
+    ),
+    "force just enough for good": (
+        {"force_new_n": 4.0, "force_nominal_n": 5.0, "spring_rate_n_per_mm": 0, "lead_root_depth_mm": 3},
+        5,
+        "lead root",
+    ),
     "no rate": ({"force_new_n": 5.2, "force_nominal_n": 5.1, "lead_root_depth_mm": 3}, 5, "lead root"),
     "no force": ({"force_nominal_n": 5.1, "spring_rate_n_per_mm": 0.1, "lead_root_depth_mm": 3}, 5, "lead root"),
-    "no width for a band": ({"thickness_mm": 3, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2, "lead_root_depth_mm": 3}, 5, "lead root"),
-    "no thickness for a band": ({"width_mm": 10, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2, "lead_root_depth_mm": 3}, 5, "lead root"),
-    "greatest of all": ({"lead_root_depth_mm": 4.7, "lead_taut_length_mm": 8, "spring_stop_length_mm": 5}, 9, "lead reach"),
-}  # fmt: skip
+    "no width for a band": (
+        {"thickness_mm": 3, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2, "lead_root_depth_mm": 3},
+        5,
+        "lead root",
+    ),
+    "no thickness for a band": (
+        {"width_mm": 10, "force_new_n": 5.0, "spring_rate_n_per_mm": 0.2, "lead_root_depth_mm": 3},
+        5,
+        "lead root",
+    ),
+    "greatest of all": (
+        {"lead_root_depth_mm": 4.7, "lead_taut_length_mm": 8, "spring_stop_length_mm": 5},
+        9,
+        "lead reach",
+    ),
+}
 
 
 TERM_RULES = {

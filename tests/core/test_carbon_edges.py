@@ -1,4 +1,6 @@
-"""Readings and what is made of them, each at its edge: what is kept of a reading, when it is doubted, and the laws of carbon."""
+"""Readings and what is made of them, each at its edge: what is kept of a reading, when it is doubted, and the
+laws of carbon.
+"""
 
 from dataclasses import astuple, replace
 from math import atan, degrees, hypot
@@ -21,34 +23,82 @@ from norvash.core.wear import dust_g, rubbed_km
 from norvash.errors import InputError
 
 OWN: dict[str, float | str] = {
-    "new_mm": 22.0, "thickness_mm": 8.0, "depth_constant_mm": 42.0, "protrusion_constant_mm": 14.0, "wear_line_1_mm": 18.0,
-    "wear_line_2_mm": 10.0, "wear_line_3_mm": 4.0, "spring_table": "0=22; 5=12; 8=6",
-}  # fmt: skip
+    "new_mm": 22.0,
+    "thickness_mm": 8.0,
+    "depth_constant_mm": 42.0,
+    "protrusion_constant_mm": 14.0,
+    "wear_line_1_mm": 18.0,
+    "wear_line_2_mm": 10.0,
+    "wear_line_3_mm": 4.0,
+    "spring_table": "0=22; 5=12; 8=6",
+}
 INCH: dict[str, float | str] = {"length_unit": "in"}
 LINE = 12**0.5
 KEPT: dict[str, tuple[str, str, str, dict[str, float | str], tuple[object, ...]]] = {
     "a length": ("length", "digital-caliper", " 15.2 ", {}, ("15.2", "mm", 15.2, 15.2, 0.05, 15.2, 15.2, None, None)),
-    "both edges": ("length", "digital-caliper", "15.6; 15.2", {}, ("15.6; 15.2", "mm", 15.2, 15.2, 0.05, 15.2, 15.2, None, degrees(atan(0.4 / 8)))),
+    "both edges": (
+        "length",
+        "digital-caliper",
+        "15.6; 15.2",
+        {},
+        ("15.6; 15.2", "mm", 15.2, 15.2, 0.05, 15.2, 15.2, None, degrees(atan(0.4 / 8))),
+    ),
     "a short brush": ("length", "digital-caliper", "0.5", {}, ("0.5", "mm", 0.5, 0.5, 0.05, 0.5, 0.5, None, None)),
-    "the longest believable": ("length", "digital-caliper", "28.6", {}, ("28.6", "mm", 28.6, 28.6, 0.05, 28.6, 28.6, None, None)),
+    "the longest believable": (
+        "length",
+        "digital-caliper",
+        "28.6",
+        {},
+        ("28.6", "mm", 28.6, 28.6, 0.05, 28.6, 28.6, None, None),
+    ),
     "a depth": ("depth", "eye", "27.5", {}, ("27.5", "mm", 27.5, 14.5, 1.76, 14.5, 14.5, None, None)),
     "a depth in inches": ("depth", "digital-caliper", "1", INCH, ("1", "in", 25.4, 16.6, 0.05, 16.6, 16.6, None, None)),
-    "a protrusion in inches": ("protrusion", "digital-caliper", "0.1", INCH, ("0.1", "in", 2.54, 16.54, 0.05, 16.54, 16.54, None, None)),
+    "a protrusion in inches": (
+        "protrusion",
+        "digital-caliper",
+        "0.1",
+        INCH,
+        ("0.1", "in", 2.54, 16.54, 0.05, 16.54, 16.54, None, None),
+    ),
     "the third line": ("wear line", "digital-caliper", "3", {}, ("3", "line", 3, 2.0, 4 / LINE, 0.0, 4.0, 3, None)),
     "by comparing": ("compare", "rule", "60", {}, ("60", "%", 0.6, 13.2, 1.76, 13.2, 13.2, None, None)),
     "the most by comparing": ("compare", "rule", "130", {}, ("130", "%", 1.3, 28.6, 1.76, 28.6, 28.6, None, None)),
-    "a spring": ("spring position", "digital-caliper", "6", {}, ("6", "scale", 6, 10.0, 2 / LINE, 10.0, 10.0, None, None)),
+    "a spring": (
+        "spring position",
+        "digital-caliper",
+        "6",
+        {},
+        ("6", "scale", 6, 10.0, 2 / LINE, 10.0, 10.0, None, None),
+    ),
     "a spring by eye": ("spring position", "eye", "6", {}, ("6", "scale", 6, 10.0, 1.76, 10.0, 10.0, None, None)),
-    "a spring's ends": ("spring position", "digital-caliper", "0", {}, ("0", "scale", 0, 22.0, 2 / LINE, 22.0, 22.0, None, None)),
-    "a spring's other end": ("spring position", "digital-caliper", "8", {}, ("8", "scale", 8, 6.0, 2 / LINE, 6.0, 6.0, None, None)),
-    "by the motor's own way": ("", "", "27.5", {"method": "depth", "instrument": "rule"}, ("27.5", "mm", 27.5, 14.5, 0.4, 14.5, 14.5, None, None)),
+    "a spring's ends": (
+        "spring position",
+        "digital-caliper",
+        "0",
+        {},
+        ("0", "scale", 0, 22.0, 2 / LINE, 22.0, 22.0, None, None),
+    ),
+    "a spring's other end": (
+        "spring position",
+        "digital-caliper",
+        "8",
+        {},
+        ("8", "scale", 8, 6.0, 2 / LINE, 6.0, 6.0, None, None),
+    ),
+    "by the motor's own way": (
+        "",
+        "",
+        "27.5",
+        {"method": "depth", "instrument": "rule"},
+        ("27.5", "mm", 27.5, 14.5, 0.4, 14.5, 14.5, None, None),
+    ),
     "by the usual way": ("", "", "15.2", {}, ("15.2", "mm", 15.2, 15.2, 0.05, 15.2, 15.2, None, None)),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("method", "instrument", "text", "own", "kept"), KEPT.values(), ids=KEPT)
 def test_what_is_kept_of_a_reading(
-    method: str, instrument: str, text: str, own: dict[str, float | str], kept: tuple[object, ...], rules: MotorRules
+    *, method: str, instrument: str, text: str, own: dict[str, float | str], kept: tuple[object, ...], rules: MotorRules
 ) -> None:
     found = read(text, Figures({**OWN, **own}, {}, {"length_unit": "mm"}), rules, method, instrument)
     for value, wanted in zip(astuple(found), kept, strict=True):
@@ -78,15 +128,32 @@ START, LAST = Point(22.0, 100, 0.1), Point(15.0, 400, 0.08)
 TINY = 1e-6
 
 
-def doubt(mm: float, run: float, rules: MotorRules, last: Point | None = LAST, start: Point = START, sd: float = 0.05,
-          partners: tuple[Point, ...] = (), carbon: Carbon | None = None) -> Doubt | None:  # fmt: skip
-    return doubt_of(Reading("", "mm", mm, mm, sd, mm, mm), start, last, run, partners, rules, carbon)
+def doubt(
+    mm: float,
+    run: float,
+    rules: MotorRules,
+    *,
+    last: Point | None = LAST,
+    start: Point = START,
+    sd: float = 0.05,
+    partners: tuple[Point, ...] = (),
+    carbon: Carbon | None = None,
+) -> Doubt | None:
+    return doubt_of(
+        Reading(typed="", unit="mm", raw_value=mm, length_mm=mm, sd_mm=sd, low_mm=mm, high_mm=mm),
+        start,
+        last,
+        run_h=run,
+        partners=partners,
+        rules=rules,
+        carbon=carbon,
+    )
 
 
 def test_a_reading_is_longer_than_it_can_be_beyond_its_noise(rules: MotorRules) -> None:
     new, last = 22.2 + 3 * hypot(0.05, 0.1), 15 + 3 * hypot(0.05, 0.08)
     for edge, before, kind in ((new, None, "longer than new"), (last, LAST, "longer than last time")):
-        within, beyond = (doubt(edge + by, 400, rules, before) for by in (-TINY, TINY))
+        within, beyond = (doubt(edge + by, 400, rules, last=before) for by in (-TINY, TINY))
         assert within is None
         assert beyond is not None
         assert beyond.kind == kind
@@ -100,7 +167,7 @@ def test_a_reading_fell_sharply_beyond_three_times_what_was_to_be_expected(rules
     assert sharp is not None
     assert sharp.kind == "fell sharply"
     assert f"{expected:.2f} mm was to be expected" in sharp.words
-    slow = doubt(12, 430, rules, Point(15.0, 400, 0.08), Point(15.2, 100, 0.1))
+    slow = doubt(12, 430, rules, last=Point(15.0, 400, 0.08), start=Point(15.2, 100, 0.1))
     assert slow is not None
     assert "0.02 mm was to be expected" in slow.words
     idle = doubt(14, 400, rules)
@@ -109,10 +176,10 @@ def test_a_reading_fell_sharply_beyond_three_times_what_was_to_be_expected(rules
 
 
 def test_without_wear_or_use_before_nothing_is_to_be_expected(rules: MotorRules) -> None:
-    assert doubt(14, 460, rules, replace(LAST, run_h=100)) is None
-    assert doubt(18, 460, rules, Point(22.0, 400, 0.08)) is None
+    assert doubt(14, 460, rules, last=replace(LAST, run_h=100)) is None
+    assert doubt(18, 460, rules, last=Point(22.0, 400, 0.08)) is None
     for last, start in ((Point(21.5, 400, 0.05), START), (Point(15.0, 100.5, 0.05), START)):
-        fell = doubt(last.length_mm - 1, last.run_h, rules, last, start)
+        fell = doubt(last.length_mm - 1, last.run_h, rules, last=last, start=start)
         assert fell is not None
         assert fell.kind == "fell sharply"
 
@@ -132,7 +199,7 @@ def test_a_reading_is_far_from_its_partners_beyond_share_noise_and_tolerance(
 ) -> None:
     out = TINY if partners > wear else -TINY
     kinds = [
-        doubt(22 - wear, 400, rules, None, sd=min(sd, 0.05), partners=(Point(partners + by, 400, sd),) * 3)
+        doubt(22 - wear, 400, rules, last=None, sd=min(sd, 0.05), partners=(Point(partners + by, 400, sd),) * 3)
         for by in (-out, out)
     ]
     assert [k and k.kind for k in kinds] == [None, "far from its partners"]
@@ -141,7 +208,7 @@ def test_a_reading_is_far_from_its_partners_beyond_share_noise_and_tolerance(
 def test_new_carbon_is_asked_about_in_words_that_say_how_sure(rules: MotorRules) -> None:
     carbon, said = Carbon(22.0, 8.0, 0.01), set()
     for mm in (x / 100 for x in range(1600, 2200)):
-        chance = renewed(mm, 0.6, LAST, 460, carbon, rules)
+        chance = renewed(mm, 0.6, LAST, run=460, carbon=carbon, rules=rules)
         found = doubt(mm, 460, rules, carbon=carbon, sd=0.6)
         wanted = "" if chance < 0.1 else "off?" if chance <= 0.9 else "record?"
         assert (found is not None and found.kind == "new brushes") is bool(wanted)
@@ -162,7 +229,9 @@ def test_the_chance_that_a_brush_was_changed_is_bayes_law(sd: float, run: float,
             norm.pdf(mm, 22 - 0.14 - a * wear, (sd**2 + 0.1**2 + (0.3 * a * wear) ** 2 + 0.28**2) ** 0.5) for a in ages
         ]
         odds = 0.03 / 0.97 * sum(new) / 8 / same
-        assert renewed(mm, sd, LAST, run, Carbon(22.0, 8.0, 0.01), rules) == pytest.approx(odds / (1 + odds))
+        assert renewed(mm, sd, LAST, run=run, carbon=Carbon(22.0, 8.0, 0.01), rules=rules) == pytest.approx(
+            odds / (1 + odds)
+        )
 
 
 def test_a_depth_gauge_by_its_limit_and_what_the_surface_sank() -> None:

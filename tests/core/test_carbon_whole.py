@@ -18,7 +18,7 @@ NEW = Point(22.0, 0.0, 0.1)
 
 def read(mm: float, sd: float) -> Reading:
     """Return a reading of a length as a caliper gives it."""
-    return Reading(f"{mm:g}", "mm", mm, mm, sd, mm, mm)
+    return Reading(typed=f"{mm:g}", unit="mm", raw_value=mm, length_mm=mm, sd_mm=sd, low_mm=mm, high_mm=mm)
 
 
 def doubts(rules: MotorRules) -> list[object]:
@@ -33,7 +33,10 @@ def doubts(rules: MotorRules) -> list[object]:
                     for sd in (0.05, 0.4):
                         lengths = [5 + 0.05 * i for i in range(400)]
                         found = (
-                            doubt_of(read(mm, sd), NEW, previous, run_h, partners, rules, carbon) for mm in lengths
+                            doubt_of(
+                                read(mm, sd), NEW, previous, run_h=run_h, partners=partners, rules=rules, carbon=carbon
+                            )
+                            for mm in lengths
                         )
                         named = [f"{d.kind} {d.rule_id}" if d else "" for d in found]
                         made.append("; ".join(f"{len(list(run))} {kind}" for kind, run in groupby(named)))
@@ -43,8 +46,11 @@ def doubts(rules: MotorRules) -> list[object]:
 def lines(rules: MotorRules) -> list[object]:
     """Return the straight line of sets that wear fast, slowly, not at all, and past their limit."""
     nows = [(mm, h) for mm in (21.99, 21.5, 15.0, 8.4, 8.0, 7.5) for h in (0.5, 600.0)]
-    tracks = [Track(NEW, before, Point(mm, h, 0.05), 8.0)
-              for mm, h in nows for before in (None, Point(mm + 0.3, h - 0.4, 0.05), Point(mm, h - 0.4, 0.05))]  # fmt: skip
+    tracks = [
+        Track(NEW, before, Point(mm, h, 0.05), 8.0)
+        for mm, h in nows
+        for before in (None, Point(mm + 0.3, h - 0.4, 0.05), Point(mm, h - 0.4, 0.05))
+    ]
     some: Sequence[Sequence[Track | None]] = (tracks[9:13], [tracks[9], None], [None, None])
     sets = [*([t] for t in tracks), *some]
     return [asdict(straight_line(s, rules)) for s in sets]

@@ -10,19 +10,22 @@ from hypothesis import strategies as st
 
 from norvash.core.columns import read_column
 from norvash.core.commutator.after_cut import checks_of, learnt_factor, where_to_cut
-from norvash.core.commutator.bar_testing import Armature, Taken, judge_bar_test, readings_of_coil
+from norvash.core.commutator.armature import Armature, readings_of_coil
+from norvash.core.commutator.bar_testing import Taken, judge_bar_test
 from norvash.core.commutator.bars import CONDITIONS, changed, read_map, runs, spots_of, write_map
-from norvash.core.commutator.map_says import Wound, read_bar_map
+from norvash.core.commutator.cut import Copper
+from norvash.core.commutator.map_read import Wound
+from norvash.core.commutator.map_says import read_bar_map
 from norvash.core.commutator.pattern import known_spacings, places, search, tail
 from norvash.core.commutator.run_out import Turned, judge_run_out
-from norvash.core.commutator.skim import Copper, plan_cut, way_of
+from norvash.core.commutator.skim import plan_cut, way_of
 from norvash.core.commutator.surface import ABRASIVES, least_work
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 
 
 def around(bars: int, burnt: str = "", **more: object) -> tuple[dict[int, frozenset[str]], Wound]:
-    return read_map(burnt, bars), Wound(bars, **more)  # type: ignore[arg-type]
+    return read_map(burnt, bars), Wound(bars=bars, **more)  # type: ignore[arg-type]
 
 
 # ---- the map
@@ -43,8 +46,14 @@ def test_a_map_is_written_as_it_is_read(bars: int, rnd: Random) -> None:
 
 @pytest.mark.parametrize(
     ("text", "says"),
-    [("burnt 88", "no bar 88"), ("burnt 0", "no bar 0"), ("crispy 4", "cannot be read"), ("burnt five", "cannot be read"), ("dark 4; light 4", "two films")],
-)  # fmt: skip
+    [
+        ("burnt 88", "no bar 88"),
+        ("burnt 0", "no bar 0"),
+        ("crispy 4", "cannot be read"),
+        ("burnt five", "cannot be read"),
+        ("dark 4; light 4", "two films"),
+    ],
+)
 def test_a_map_that_cannot_be_is_refused_with_the_reason(text: str, says: str) -> None:
     with pytest.raises(InputError, match=says):
         read_map(text, 87)
@@ -217,7 +226,7 @@ def test_an_open_coil_of_a_wave_is_named_wherever_it_lies(
     from norvash.core.rules.catalogue import shipped
 
     bars, pairs = size
-    armature = Armature(bars, pairs, "wave")
+    armature = Armature(bars=bars, pole_pairs=pairs, winding="wave")
     for pitch in armature.pitches:
         start = data.draw(st.integers(1, bars))
         held = readings_of_coil(start, pitch, armature)
@@ -233,7 +242,7 @@ def test_bar_test_faults_of_a_lap_winding(rules: MotorRules) -> None:
         readings: list[float | None] = [1.0 + 0.01 * (i % 3) for i in range(24)]
         for key, value in odd.items():
             readings[int(key[1:]) - 1] = value
-        found = judge_bar_test(readings, Armature(24, 2, "lap"), LIFTED, rules)
+        found = judge_bar_test(readings, Armature(bars=24, pole_pairs=2, winding="lap"), LIFTED, rules)
         return (
             [f"{f.kind} {f.from_bar}/{f.to_bar}" for f in found.faults]
             + ["release"] * found.release
@@ -249,26 +258,38 @@ def test_bar_test_faults_of_a_lap_winding(rules: MotorRules) -> None:
     assert tested(r5=1.3) == ["suspect 5"]
     assert tested(r5=None) == []
     seven = [1.0, 1.07] + [1.0] * 22
-    assert judge_bar_test(seven, Armature(24, 2, "lap"), LIFTED, rules).release
-    assert judge_bar_test(seven, Armature(24, 2, "lap"), Taken(0.0, lifted=True, fine=True), rules).suspect == (2,)
-    noisy = judge_bar_test([1.0, 1.15] + [1.0] * 22, Armature(24, 2, "lap"), Taken(0.09, lifted=True), rules)
+    assert judge_bar_test(seven, Armature(bars=24, pole_pairs=2, winding="lap"), LIFTED, rules).release
+    assert judge_bar_test(
+        seven, Armature(bars=24, pole_pairs=2, winding="lap"), Taken(0.0, lifted=True, fine=True), rules
+    ).suspect == (2,)
+    noisy = judge_bar_test(
+        [1.0, 1.15] + [1.0] * 22, Armature(bars=24, pole_pairs=2, winding="lap"), Taken(0.09, lifted=True), rules
+    )
     assert noisy.release
 
 
 def test_the_winding_s_own_alternation_is_no_fault(rules: MotorRules) -> None:
     readings: list[float | None] = [1.0, 1.18, 1.0] * 10
-    assert judge_bar_test(readings, Armature(30, 2, "lap", None, 10), LIFTED, rules).release
-    assert not judge_bar_test(readings, Armature(30, 2, "lap"), LIFTED, rules).release
+    assert judge_bar_test(
+        readings, Armature(bars=30, pole_pairs=2, winding="lap", pitch=None, slots=10), LIFTED, rules
+    ).release
+    assert not judge_bar_test(readings, Armature(bars=30, pole_pairs=2, winding="lap"), LIFTED, rules).release
 
 
 # ---- the cut
 
 
 @given(
-    st.floats(20, 400), st.floats(0.8, 1.0), st.floats(0, 1), st.floats(0, 1), st.floats(0, 0.3), st.floats(0, 0.5), st.floats(0.03, 0.25)
-)  # fmt: skip
+    d=st.floats(20, 400),
+    share=st.floats(0.8, 1.0),
+    groove=st.floats(0, 1),
+    pit=st.floats(0, 1),
+    tir=st.floats(0, 0.3),
+    left=st.floats(0, 0.5),
+    rough=st.floats(0.03, 0.25),
+)
 def test_no_plan_ends_under_the_least_diameter_and_more_depth_never_needs_fewer_passes(
-    d: float, share: float, groove: float, pit: float, tir: float, left: float, rough: float
+    *, d: float, share: float, groove: float, pit: float, tir: float, left: float, rough: float
 ) -> None:
     from norvash.core.rules.catalogue import shipped
 

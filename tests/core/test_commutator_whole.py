@@ -6,9 +6,11 @@ from math import cos, pi, sin
 from random import Random
 from typing import Any
 
-from norvash.core.commutator.bar_testing import Armature, Taken, judge_bar_test
+from norvash.core.commutator.armature import Armature
+from norvash.core.commutator.bar_testing import Taken, judge_bar_test
 from norvash.core.commutator.bars import read_map
-from norvash.core.commutator.map_says import Wound, read_bar_map, set_of
+from norvash.core.commutator.map_read import Wound
+from norvash.core.commutator.map_says import read_bar_map, set_of
 from norvash.core.commutator.pattern import search
 from norvash.core.commutator.run_out import Turned, judge_run_out
 from norvash.core.rules.book import MotorRules
@@ -62,7 +64,7 @@ MAPS: list[tuple[int, str, dict[str, Any]]] = [
     (24, "threaded 3-9; streaked 12", {}),
     (24, "even 1-24", {}),
     (24, "", {}),
-]  # fmt: skip
+]
 TURN = [2 * pi * i / 24 for i in range(24)]
 CIRCLES: list[tuple[list[float | None], bool]] = [
     ([0.06 * cos(t - 1) + 0.001 * cos(7 * t) for t in TURN], True),
@@ -89,17 +91,29 @@ SPEEDS: tuple[tuple[float | None, float | None], ...] = (
     (400.0, 2400.0),
 )
 BARS: list[tuple[list[float | None], Armature]] = [
-    ([1.0 + 0.001 * (i % 3) + (0.9 if i in (4, 16) else 0.0) for i in range(24)], Armature(24, 2, "wave", 11)),
-    ([1.0 - (0.7 if i in (4, 5) else 0.0) for i in range(29)], Armature(29, 2, "wave", 14)),
-    ([1.0 + 0.2 * (i % 3) - (0.5 if i == 7 else 0.0) for i in range(24)], Armature(24, 2, "lap", 1, 8)),
-    ([1.0 + 0.2 * (i % 2) + (0.5 if i == 7 else 0.0) for i in range(24)], Armature(24, 2, "lap", 1, 12)),
-    ([None if i == 3 else 1.0 + 0.004 * i for i in range(24)], Armature(24, 1)),
+    (
+        [1.0 + 0.001 * (i % 3) + (0.9 if i in (4, 16) else 0.0) for i in range(24)],
+        Armature(bars=24, pole_pairs=2, winding="wave", pitch=11),
+    ),
+    (
+        [1.0 - (0.7 if i in (4, 5) else 0.0) for i in range(29)],
+        Armature(bars=29, pole_pairs=2, winding="wave", pitch=14),
+    ),
+    (
+        [1.0 + 0.2 * (i % 3) - (0.5 if i == 7 else 0.0) for i in range(24)],
+        Armature(bars=24, pole_pairs=2, winding="lap", pitch=1, slots=8),
+    ),
+    (
+        [1.0 + 0.2 * (i % 2) + (0.5 if i == 7 else 0.0) for i in range(24)],
+        Armature(bars=24, pole_pairs=2, winding="lap", pitch=1, slots=12),
+    ),
+    ([None if i == 3 else 1.0 + 0.004 * i for i in range(24)], Armature(bars=24, pole_pairs=1)),
 ]
 
 
 def read(text: str, bars: int, wound: dict[str, Any], rules: MotorRules) -> str:
     """Return to the letter what is read from a map, with the bars of each saying."""
-    found = read_bar_map(read_map(text, bars), Wound(bars, **wound), rules)
+    found = read_bar_map(read_map(text, bars), Wound(bars=bars, **wound), rules)
     said = [f"{s.words} [{s.finding}] {s.bars} {' '.join(s.rules)}" for s in found.sayings]
     return "\n".join([text, found.pattern, str(found.spots), found.bar_test, *said])
 
@@ -116,7 +130,9 @@ def circled(
 
 
 def circles(rules: MotorRules) -> list[str]:
-    """Return why each of a grid of circles does not run true: off centre, oval, ragged, and with bars that stand out."""
+    """Return why each of a grid of circles does not run true: off centre, oval, ragged, and with bars that
+    stand out.
+    """
     made = []
     for centre, oval, ragged, spike, limit in product(
         (0.0, 0.02, 0.06), (0.0, 0.01, 0.03, 0.06), (0.0, 0.03), (0.0, 0.02, 0.09), (100.0, 300.0)
@@ -128,13 +144,16 @@ def circles(rules: MotorRules) -> list[str]:
         for per_bar in (True, False):
             found = judge_run_out(xs, per_bar, Turned(limit, 1500, "centres"), rules)
             made.append(
-                f"{centre:g} {oval:g} {ragged:g} {spike:g} {limit:g} {per_bar}: {found.cause}, {found.words}; {[n for n, _ in found.odd]} {found.step_at} {found.over} {found.far}"
+                f"{centre:g} {oval:g} {ragged:g} {spike:g} {limit:g} {per_bar}: {found.cause}, {found.words};"
+                f" {[n for n, _ in found.odd]} {found.step_at} {found.over} {found.far}"
             )
     return made
 
 
 def scattered(rules: MotorRules) -> list[str]:
-    """Return what is read from maps with a spacing, some of its spots missing and some strewn, and where it would be drawn."""
+    """Return what is read from maps with a spacing, some of its spots missing and some strewn, and where it would be
+    drawn.
+    """
     made = []
     random = Random(5)
     for bars, every, keep, strewn in product((60, 72, 87), (2, 5, 6, 7.25, 12, 18), (1.0, 0.8, 0.5), (0, 1, 3)):
@@ -159,28 +178,45 @@ def judged_bars(readings: Sequence[float | None], armature: Armature, rules: Mot
         found = judge_bar_test(readings, armature, Taken(0.001, lifted=True), rules)
     except InputError as refused:
         return f"{refused.problem} {refused.remedy}"
-    return f"{[f.words for f in found.faults]} {found.suspect} {found.missing} {found.unexplained} {found.release} {found.rough} {found.pass_rule}"
+    return (
+        f"{[f.words for f in found.faults]} {found.suspect} {found.missing} {found.unexplained} {found.release}"
+        f" {found.rough} {found.pass_rule}"
+    )
 
 
 EVEN = [1.0 + 0.001 * (i % 3) for i in range(24)]
 TESTS: list[tuple[list[float | None], Armature]] = [
-    ([*EVEN[:23]], Armature(24, 1)), ([*EVEN, 1.0], Armature(24, 1)), ([*EVEN[:12], *[None] * 12], Armature(24, 1)), ([*EVEN[:11], *[None] * 13], Armature(24, 1)),
-    ([*EVEN[:9], *[None] * 15], Armature(24, 1)), ([0.0] * 24, Armature(24, 1)), ([-1.0] * 24, Armature(24, 1)),
-    ([x * (1.3 if i % 5 == 0 else 1) for i, x in enumerate(EVEN)], Armature(24, 1)), ([x * (1.3 if i % 5 == 0 else 0.8 if i % 5 == 2 else 1) for i, x in enumerate(EVEN)], Armature(24, 1)),
-    ([x * (1.07 if i in (3, 9) else 1) for i, x in enumerate(EVEN)], Armature(24, 1)), ([x * (1.9 if i in (3, 4, 9) else 1) for i, x in enumerate(EVEN)], Armature(24, 1)),
-    ([x * (0.4 if i in (3, 4, 9) else 1) for i, x in enumerate(EVEN)], Armature(24, 1, "lap")), ([x * (1.9 if i in (3, 15) else 1) for i, x in enumerate(EVEN)], Armature(24, 2, "wave", 11)),
-]  # fmt: skip
+    ([*EVEN[:23]], Armature(bars=24, pole_pairs=1)),
+    ([*EVEN, 1.0], Armature(bars=24, pole_pairs=1)),
+    ([*EVEN[:12], *[None] * 12], Armature(bars=24, pole_pairs=1)),
+    ([*EVEN[:11], *[None] * 13], Armature(bars=24, pole_pairs=1)),
+    ([*EVEN[:9], *[None] * 15], Armature(bars=24, pole_pairs=1)),
+    ([0.0] * 24, Armature(bars=24, pole_pairs=1)),
+    ([-1.0] * 24, Armature(bars=24, pole_pairs=1)),
+    ([x * (1.3 if i % 5 == 0 else 1) for i, x in enumerate(EVEN)], Armature(bars=24, pole_pairs=1)),
+    (
+        [x * (1.3 if i % 5 == 0 else 0.8 if i % 5 == 2 else 1) for i, x in enumerate(EVEN)],
+        Armature(bars=24, pole_pairs=1),
+    ),
+    ([x * (1.07 if i in (3, 9) else 1) for i, x in enumerate(EVEN)], Armature(bars=24, pole_pairs=1)),
+    ([x * (1.9 if i in (3, 4, 9) else 1) for i, x in enumerate(EVEN)], Armature(bars=24, pole_pairs=1)),
+    ([x * (0.4 if i in (3, 4, 9) else 1) for i, x in enumerate(EVEN)], Armature(bars=24, pole_pairs=1, winding="lap")),
+    (
+        [x * (1.9 if i in (3, 15) else 1) for i, x in enumerate(EVEN)],
+        Armature(bars=24, pole_pairs=2, winding="wave", pitch=11),
+    ),
+]
 
 
 def odd_bars(rules: MotorRules) -> list[str]:
     """Return what bar tests come to with so many readings high and low, of windings with so many bars to a slot."""
     kinds = (
-        Armature(24, 1),
-        Armature(24, 2, "lap", 1, 8),
-        Armature(24, 2, "lap", 1, 12),
-        Armature(24, 2, "wave", 11),
-        Armature(25, 2, "wave", 12),
-        Armature(24, 1, "lap", 1, 4),
+        Armature(bars=24, pole_pairs=1),
+        Armature(bars=24, pole_pairs=2, winding="lap", pitch=1, slots=8),
+        Armature(bars=24, pole_pairs=2, winding="lap", pitch=1, slots=12),
+        Armature(bars=24, pole_pairs=2, winding="wave", pitch=11),
+        Armature(bars=25, pole_pairs=2, winding="wave", pitch=12),
+        Armature(bars=24, pole_pairs=1, winding="lap", pitch=1, slots=4),
     )
     made = []
     for kind, high, low, by_slot in product(kinds, (0, 1, 4), (0, 1, 4), (0.0, 0.3)):
@@ -194,7 +230,7 @@ def odd_bars(rules: MotorRules) -> list[str]:
 
 
 def whole_answers(rules: MotorRules) -> list[object]:
-    maps = [(read_map(text, bars), Wound(bars, **wound)) for bars, text, wound in MAPS]
+    maps = [(read_map(text, bars), Wound(bars=bars, **wound)) for bars, text, wound in MAPS]
     return [
         *(read_bar_map(shown, wound, rules) for shown, wound in maps),
         *(read(text, bars, wound, rules) for bars, text, wound in MAPS),

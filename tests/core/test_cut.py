@@ -1,4 +1,7 @@
-"""The cut: depths, passes, speeds, slots and where it is made, each at its edge; never over the armature's rated speed."""
+"""The cut: depths, passes, speeds, slots and where it is made, each at its edge.
+
+Never over the armature's rated speed.
+"""
 
 from dataclasses import replace
 from math import pi
@@ -9,7 +12,8 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from norvash.core.commutator.after_cut import chamfer_mm, checks_of, learnt_factor, slot_minutes, where_to_cut
-from norvash.core.commutator.skim import Copper, Plan, Way, plan_cut, way_of
+from norvash.core.commutator.cut import Copper, Plan, Way
+from norvash.core.commutator.skim import plan_cut, way_of
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.errors import InputError
@@ -40,10 +44,12 @@ def test_a_cut_by_hand(rules: MotorRules) -> None:
     rough, finish = 24 / (0.08 * MOST), 24 / (0.05 * MOST)
     passes = [(p.number, p.kind, p.infeed, p.total, p.diameter, p.speed, p.feed, p.minutes) for p in found.passes]
     assert passes == [
-        *((n, "rough", about(0.0825), about(n * 0.0825), about(60.04 - n * 0.165), found.speed, 0.08, about(rough))
-          for n in range(1, 5)),
+        *(
+            (n, "rough", about(0.0825), about(n * 0.0825), about(60.04 - n * 0.165), found.speed, 0.08, about(rough))
+            for n in range(1, 5)
+        ),
         (5, "finish", 0.03, about(0.36), about(59.32), found.speed, 0.05, about(finish)),
-    ]  # fmt: skip
+    ]
     assert found.cutting_min == about(4 * rough + finish)
     assert found.total_min == about(4 * rough + finish + 10)
 
@@ -71,8 +77,17 @@ def test_pits_may_be_left_only_where_they_are_the_deepest(rules: MotorRules) -> 
     assert plan(rules, {"pit_left": 0.1}, pit=0.1).leaving is None
     assert plan(rules, {"pit_left": 0.1}, pit=0.15).chosen.radial == about(0.14)
     assert way_of("carbide", rules).pit_left == 0.0
-    assert way_of("carbide", rules, (100, 200), 900, 0.2) == Way(rough=0.1, finish=0.03, cutting_speed=150, feed_rough=0.08, feed_finish=0.05, overrun=4,
-                                                                 speeds=(100, 200), rated_rpm=900, pit_left=0.2)  # fmt: skip
+    assert way_of("carbide", rules, (100, 200), 900, 0.2) == Way(
+        rough=0.1,
+        finish=0.03,
+        cutting_speed=150,
+        feed_rough=0.08,
+        feed_finish=0.05,
+        overrun=4,
+        speeds=(100, 200),
+        rated_rpm=900,
+        pit_left=0.2,
+    )
 
 
 def test_the_least_diameter_is_never_passed(rules: MotorRules) -> None:
@@ -88,11 +103,15 @@ def test_the_least_diameter_is_never_passed(rules: MotorRules) -> None:
 
 # Speeds of the machine, rated speed: the speed that is taken, and whether it is held back.
 SPEEDS: dict[str, tuple[tuple[float, ...], float | None, float | None, bool]] = {
-    "any speed": ((), None, MOST, False), "over the rated speed": ((), 250, 250, True), "under the rated speed": ((), 400, MOST, False),
-    "just the rated speed": ((), MOST, MOST, False), "the fastest that fits": ((100, 200, 300, 400), None, 300, False),
-    "one that is just the rated speed": ((100, 250, 300), 250, 250, True), "half a turn over it": ((100, 250.5), 250, 100, True),
+    "any speed": ((), None, MOST, False),
+    "over the rated speed": ((), 250, 250, True),
+    "under the rated speed": ((), 400, MOST, False),
+    "just the rated speed": ((), MOST, MOST, False),
+    "the fastest that fits": ((100, 200, 300, 400), None, 300, False),
+    "one that is just the rated speed": ((100, 250, 300), 250, 250, True),
+    "half a turn over it": ((100, 250.5), 250, 100, True),
     "none fits": ((300, 400), 250, None, True),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("speeds", "rated", "speed", "held"), SPEEDS.values(), ids=SPEEDS)
@@ -108,9 +127,11 @@ def test_speeds(
 
 
 @given(
-    st.floats(5, 500), st.sampled_from(["hss", "carbide", "diamond"]), st.lists(st.floats(10, 5000), max_size=6),
+    st.floats(5, 500),
+    st.sampled_from(["hss", "carbide", "diamond"]),
+    st.lists(st.floats(10, 5000), max_size=6),
     st.none() | st.floats(50, 30000),
-)  # fmt: skip
+)
 def test_no_cut_is_ever_made_over_the_rated_speed_or_that_of_the_tool(
     diameter: float, tool: str, speeds: list[float], rated: float | None
 ) -> None:
@@ -134,15 +155,28 @@ def test_slender_armatures_and_tracks_that_are_not_known(rules: MotorRules) -> N
 
 # Slot depth and width, flush: after the cut of 0.34 mm, by how much to undercut, to what.
 SLOTS: dict[str, tuple[dict[str, Any], float | None, float | None, float | None]] = {
-    "deep enough": ({}, 1.16, 0.0, 0.72), "too shallow": ({"slot_depth": 0.8}, 0.46, 0.26, 0.72), "just enough": ({"slot_depth": 0.84}, 0.50, 0.0, 0.72),
-    "a wider slot, enough": ({"slot_depth": 1.1, "slot_width": 0.9}, 0.76, 0.0, 1.08), "a wider slot, not enough": ({"slot_depth": 1.05, "slot_width": 0.9}, 0.71, 0.37, 1.08),
-    "a very wide slot": ({"slot_depth": 1.9, "slot_width": 2.0}, 1.56, 0.04, 1.6), "a very narrow slot": ({"slot_depth": 0.8, "slot_width": 0.3}, 0.46, 0.04, 0.5),
-    "width not known": ({"slot_width": None}, 1.16, None, None), "depth not known": ({"slot_depth": None}, None, None, None),
-    "cut away": ({"slot_depth": 0.2}, 0.0, 0.72, 0.72), "a stated depth": ({"slot_depth": 0.8, "slot_target": 1.3}, 0.46, 0.84, 1.3),
-    "small, deep enough": ({"diameter": 39.9, "least": 35, "slot_depth": 0.83, "slot_width": 0.5}, 0.49, 0.0, 0.6), "small, too shallow": ({"diameter": 39.9, "least": 35, "slot_depth": 0.73, "slot_width": 0.35}, 0.39, 0.0, 0.5),
-    "small, under its least": ({"diameter": 39.9, "least": 35, "slot_depth": 0.63, "slot_width": 0.35}, 0.29, 0.21, 0.5),
-    "flush": ({"flush": True}, None, None, None), "flush without a width": ({"flush": True, "slot_width": None}, None, None, None),
-}  # fmt: skip
+    "deep enough": ({}, 1.16, 0.0, 0.72),
+    "too shallow": ({"slot_depth": 0.8}, 0.46, 0.26, 0.72),
+    "just enough": ({"slot_depth": 0.84}, 0.50, 0.0, 0.72),
+    "a wider slot, enough": ({"slot_depth": 1.1, "slot_width": 0.9}, 0.76, 0.0, 1.08),
+    "a wider slot, not enough": ({"slot_depth": 1.05, "slot_width": 0.9}, 0.71, 0.37, 1.08),
+    "a very wide slot": ({"slot_depth": 1.9, "slot_width": 2.0}, 1.56, 0.04, 1.6),
+    "a very narrow slot": ({"slot_depth": 0.8, "slot_width": 0.3}, 0.46, 0.04, 0.5),
+    "width not known": ({"slot_width": None}, 1.16, None, None),
+    "depth not known": ({"slot_depth": None}, None, None, None),
+    "cut away": ({"slot_depth": 0.2}, 0.0, 0.72, 0.72),
+    "a stated depth": ({"slot_depth": 0.8, "slot_target": 1.3}, 0.46, 0.84, 1.3),
+    "small, deep enough": ({"diameter": 39.9, "least": 35, "slot_depth": 0.83, "slot_width": 0.5}, 0.49, 0.0, 0.6),
+    "small, too shallow": ({"diameter": 39.9, "least": 35, "slot_depth": 0.73, "slot_width": 0.35}, 0.39, 0.0, 0.5),
+    "small, under its least": (
+        {"diameter": 39.9, "least": 35, "slot_depth": 0.63, "slot_width": 0.35},
+        0.29,
+        0.21,
+        0.5,
+    ),
+    "flush": ({"flush": True}, None, None, None),
+    "flush without a width": ({"flush": True, "slot_width": None}, None, None, None),
+}
 
 
 @pytest.mark.parametrize(("copper", "after", "by", "to"), SLOTS.values(), ids=SLOTS)
@@ -155,10 +189,16 @@ def test_slots(
 
 
 REFUSED: dict[str, tuple[dict[str, Any], dict[str, Any]]] = {
-    "no diameter": ({"diameter": 0}, {}), "no least and no new diameter": ({"least": None}, {}), "another commutator's least": ({"least": 90.1}, {}),
-    "over the new one": ({"new": 59.9}, {}), "least over new": ({"least": 61.0, "new": 60.5}, {}), "a groove that cannot be": ({"groove": 15.1}, {}), "a pit that cannot be": ({"pit": 15.1}, {}),
-    "a run-out that cannot be": ({"tir": 15.1}, {}), "a finish deeper than a rough cut": ({}, {"finish": 0.11}),
-}  # fmt: skip
+    "no diameter": ({"diameter": 0}, {}),
+    "no least and no new diameter": ({"least": None}, {}),
+    "another commutator's least": ({"least": 90.1}, {}),
+    "over the new one": ({"new": 59.9}, {}),
+    "least over new": ({"least": 61.0, "new": 60.5}, {}),
+    "a groove that cannot be": ({"groove": 15.1}, {}),
+    "a pit that cannot be": ({"pit": 15.1}, {}),
+    "a run-out that cannot be": ({"tir": 15.1}, {}),
+    "a finish deeper than a rough cut": ({}, {"finish": 0.11}),
+}
 
 
 @pytest.mark.parametrize(("copper", "way"), REFUSED.values(), ids=REFUSED)
@@ -181,9 +221,11 @@ def test_where_it_is_cut_and_what_is_checked(rules: MotorRules) -> None:
     assert where_to_cut(plan(rules, pit=0.48, tir=0), rules)[0] == "own"
     assert where_to_cut(plan(rules, groove=0, pit=0, tir=0, least=59.92), rules)[0] == "own"
     why = {
-        "a bar is loose": plan(rules, loose=True), "more than 0.5 mm": plan(rules, pit=0.481, tir=0),
-        "no further cut": plan(rules, groove=0, pit=0, tir=0, least=59.921), "no speed": plan(rules, {"speeds": (9000,)}),
-    }  # fmt: skip
+        "a bar is loose": plan(rules, loose=True),
+        "more than 0.5 mm": plan(rules, pit=0.481, tir=0),
+        "no further cut": plan(rules, groove=0, pit=0, tir=0, least=59.921),
+        "no speed": plan(rules, {"speeds": (9000,)}),
+    }
     for words, cut in why.items():
         where, reasons = where_to_cut(cut, rules)
         assert (where, len(reasons)) == ("out", 1)
@@ -200,9 +242,11 @@ def test_where_it_is_cut_and_what_is_checked(rules: MotorRules) -> None:
         for c in ({"flush": True}, {"slot_depth": 0.8}, {}, {"slot_depth": None})
     ]
     assert said == [
-        "flush insulation: never undercut", "slots undercut to 0.72 mm, 0.26 mm deeper than after the cut", "slots deep enough, or not measured",
+        "flush insulation: never undercut",
+        "slots undercut to 0.72 mm, 0.26 mm deeper than after the cut",
         "slots deep enough, or not measured",
-    ]  # fmt: skip
+        "slots deep enough, or not measured",
+    ]
     before, after = checks_of(plan(rules), rules)
     assert "runs true" in before[0]
     assert "bar test made again" in after
@@ -210,9 +254,13 @@ def test_where_it_is_cut_and_what_is_checked(rules: MotorRules) -> None:
 
 # Bars, slot, flush: the chamfer of an edge.
 CHAMFERS: dict[str, tuple[int | None, dict[str, Any], tuple[float, float] | None]] = {
-    "wide bars": (36, {}, (0.2, 0.4)), "bars not counted": (None, {}, (0.2, 0.4)), "narrow bars": (60, {}, (0.1, 0.2)),
-    "a shallow slot": (36, {"slot_depth": 0.94}, (0.2, 0.3)), "a very shallow slot": (36, {"slot_depth": 0.6, "slot_width": 0.3, "slot_target": 0.26}, (0.13, 0.13)), "flush": (36, {"flush": True}, None),
-}  # fmt: skip
+    "wide bars": (36, {}, (0.2, 0.4)),
+    "bars not counted": (None, {}, (0.2, 0.4)),
+    "narrow bars": (60, {}, (0.1, 0.2)),
+    "a shallow slot": (36, {"slot_depth": 0.94}, (0.2, 0.3)),
+    "a very shallow slot": (36, {"slot_depth": 0.6, "slot_width": 0.3, "slot_target": 0.26}, (0.13, 0.13)),
+    "flush": (36, {"flush": True}, None),
+}
 
 
 @pytest.mark.parametrize(("bars", "copper", "wanted"), CHAMFERS.values(), ids=CHAMFERS)

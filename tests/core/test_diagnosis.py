@@ -11,7 +11,8 @@ from norvash.core.classes import TEMPLATES
 from norvash.core.diagnosis.causes import CAUSES, base_rates
 from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.ranking import Situation, diagnose, entropy, expected_drop, likelihoods, strengths
-from norvash.core.diagnosis.signs import NOT_SO, SIGNS, offered
+from norvash.core.diagnosis.sign import NOT_SO
+from norvash.core.diagnosis.signs import SIGNS, offered
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.errors import InputError
@@ -30,7 +31,11 @@ CHAINS: dict[str, tuple[str, dict[str, str], set[str]]] = {
     "all settings low": ("appliance", {"taps": "low"}, {"supply"}),
     "no voltage": ("tool", {"start": "dead", "volts": "missing"}, {"supply", "switch"}),
     "low while cranking": ("starter", {"start": "clicks", "cranking": "yes"}, {"cable"}),
-    "clicks, volts right, no current": ("starter", {"start": "clicks", "cranking": "no", "amps": "none"}, {"worn", "stuck", "lead"}),
+    "clicks, volts right, no current": (
+        "starter",
+        {"start": "clicks", "cranking": "no", "amps": "none"},
+        {"worn", "stuck", "lead"},
+    ),
     "heavy current, does not turn": ("starter", {"amps": "high", "by-hand": "locked"}, {"load", "bearing"}),
     "hums, tool stands": ("appliance", {"hums": "yes"}, {"load"}),
     "noise stays while it coasts": ("tool", {"loud": "yes", "coasting": "stays"}, {"bearing", "load"}),
@@ -47,7 +52,11 @@ CHAINS: dict[str, tuple[str, dict[str, str], set[str]]] = {
     "good on the bench, dead in place": ("generator", {"good-here": "yes"}, {"regulator"}),
     "volts too high": ("generator", {"volts-high": "yes"}, {"regulator"}),
     "hot, stops hot": ("appliance", {"hot": "yes", "stops-hot": "yes"}, {"cooling", "cutout", "cutout-inside"}),
-    "sparks at all edges after work on the brush gear": ("industrial", {"gear-work": "yes", "sparks": "little"}, {"neutral"}),
+    "sparks at all edges after work on the brush gear": (
+        "industrial",
+        {"gear-work": "yes", "sparks": "little"},
+        {"neutral"},
+    ),
     "the same in a tool": ("tool", {"gear-work": "yes", "sparks": "little"}, {"neutral"}),
     "faster one way than the other": ("traction", {"by-direction": "yes"}, {"neutral"}),
     "the load stands": ("appliance", {"belt-stands": "yes"}, {"belt"}),
@@ -56,14 +65,18 @@ CHAINS: dict[str, tuple[str, dict[str, str], set[str]]] = {
     "a single click": ("starter", {"start": "clicks"}, {"solenoid"}),
     "a dead spot": ("industrial", {"dead-spot": "yes"}, {"open-coil"}),
     "wears fast and glazed": ("industrial", {"wears-fast": "yes", "glazed": "yes"}, {"contamination"}),
-    "no way through a series machine, but through its armature": ("traction", {"start": "dead", "ohms-all": "yes", "ohms": "no"}, {"field"}),
+    "no way through a series machine, but through its armature": (
+        "traction",
+        {"start": "dead", "ohms-all": "yes", "ohms": "no"},
+        {"field"},
+    ),
     "a cracked magnet": ("tool", {"weak": "yes", "magnets": "yes"}, {"magnet"}),
     "a broken lead": ("industrial", {"start": "dead", "lead-bad": "yes"}, {"lead"}),
     "a seized brush": ("industrial", {"start": "dead", "held": "seized"}, {"stuck"}),
     "an open riser": ("industrial", {"sparks": "ring", "bars": "riser"}, {"open-coil"}),
     "no insulation left": ("appliance", {"trips": "yes", "insulation": "none"}, {"earth"}),
     "after water it trips": ("appliance", {"water": "yes", "trips": "yes"}, {"earth", "tracking"}),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("motor_class", "seen", "firsts"), CHAINS.values(), ids=CHAINS.keys())
@@ -76,9 +89,13 @@ def test_the_known_chains(motor_class: str, seen: dict[str, str], firsts: set[st
 
 
 WHERE: dict[str, dict[str, Any]] = {
-    "closed": {}, "open, safe": {"now": OPEN}, "closed, no power": {"now": Situation(power=False)}, "not to run free": {"now": Situation(unloaded=False)},
-    "wet and long idle": {"surroundings": ("wet", "idle")}, "cleaned before": {"ruled_out": ("dirty", "stuck")},
-}  # fmt: skip
+    "closed": {},
+    "open, safe": {"now": OPEN},
+    "closed, no power": {"now": Situation(power=False)},
+    "not to run free": {"now": Situation(unloaded=False)},
+    "wet and long idle": {"surroundings": ("wet", "idle")},
+    "cleaned before": {"ruled_out": ("dirty", "stuck")},
+}
 
 
 def test_nothing_moves_in_what_is_told_of_a_cause() -> None:

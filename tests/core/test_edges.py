@@ -1,4 +1,6 @@
-"""What a verdict rests on, at its edges: where clocks start, which limit holds, whose voice is the worst, and what has passed."""
+"""What a verdict rests on, at its edges: where clocks start, which limit holds, whose voice is the worst, and what has
+passed.
+"""
 
 from collections.abc import Mapping
 from dataclasses import replace
@@ -13,7 +15,8 @@ from hypothesis import strategies as st
 from norvash.core.components import MOTOR, components_of, conditions_of, motor_grade
 from norvash.core.diagnosis.causes import base_rates
 from norvash.core.diagnosis.ranking import diagnose
-from norvash.core.diagnosis.signs import NOT_SO, SIGNS, Sign
+from norvash.core.diagnosis.sign import NOT_SO, Sign
+from norvash.core.diagnosis.signs import SIGNS
 from norvash.core.figures import Figures
 from norvash.core.forecasting import past_set_of
 from norvash.core.grades import Graded, raised_by_date
@@ -27,7 +30,7 @@ from norvash.core.verdict import beyond_horizon, findings, past_limit
 from norvash.core.when import raised
 from states import FITTED, T0, TODAY, a_round, foreseen, state
 
-LIMIT = Limit(8.0, "maker", False, "maker")
+LIMIT = Limit(limit_mm=8.0, source="maker", estimated=False, governed_by="maker")
 WORN = a_round(20, 15, 16)
 
 
@@ -36,13 +39,28 @@ def with_set(given_state: MotorState, **changes: object) -> MotorState:
 
 
 STARTS: dict[str, tuple[tuple[Round, ...], bool, float, float]] = {
-    "bedded before fitted": ((a_round(0, 21.8, 21.7, kind="fitting"), a_round(2, 21.5, 21.4, kind="bedded"), WORN), True, 21.5, 40),
-    "bedded, whatever came first": ((a_round(2, 21.5, 21.4, kind="bedded"), a_round(3, 21.3, 21.3, kind="fitting"), WORN), True, 21.5, 40),
-    "fitted where it was not bedded": ((a_round(0, 21.8, 21.7, kind="fitting"), a_round(2, None, 21.4, kind="bedded"), WORN), True, 21.8, 0),
+    "bedded before fitted": (
+        (a_round(0, 21.8, 21.7, kind="fitting"), a_round(2, 21.5, 21.4, kind="bedded"), WORN),
+        True,
+        21.5,
+        40,
+    ),
+    "bedded, whatever came first": (
+        (a_round(2, 21.5, 21.4, kind="bedded"), a_round(3, 21.3, 21.3, kind="fitting"), WORN),
+        True,
+        21.5,
+        40,
+    ),
+    "fitted where it was not bedded": (
+        (a_round(0, 21.8, 21.7, kind="fitting"), a_round(2, None, 21.4, kind="bedded"), WORN),
+        True,
+        21.8,
+        0,
+    ),
     "nominal where it was only looked at": ((WORN,), True, 22.0, 0),
     "the first look of a set of unknown age": ((a_round(4, 18, 18), WORN), False, 18.0, 80),
     "bedded before the first look": ((a_round(4, 18, 18), a_round(5, 17.9, 17.9, kind="bedded")), False, 17.9, 100),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("rounds", "known", "length", "use"), STARTS.values(), ids=STARTS)
@@ -68,7 +86,18 @@ def test_a_brush_renewed_by_itself_starts_anew_and_a_nominal_length_has_its_tole
 
 def test_a_round_is_complete_where_only_younger_brushes_were_not_measured() -> None:
     def complete(*rounds: Round, renewed: tuple[Renewal, ...] = ()) -> list[str]:
-        one = BrushSet(1, T0, 0.0, True, None, None, "", rounds, "s", renewed)
+        one = BrushSet(
+            number=1,
+            fitted_at=T0,
+            fitted_units=0.0,
+            fitted_known=True,
+            ended_at=None,
+            ended_units=None,
+            end_reason="",
+            rounds=rounds,
+            id="s",
+            renewed=renewed,
+        )
         return [r.id for r in one.complete(even_positions(2))]
 
     half, whole, empty = a_round(10, None, 18), a_round(20, 15, 16), a_round(30)
@@ -80,18 +109,39 @@ def test_a_round_is_complete_where_only_younger_brushes_were_not_measured() -> N
 
 
 TAUGHT: dict[str, tuple[tuple[Round, ...], tuple[Renewal, ...], float, bool]] = {
-    "the old one alone, beside a renewed one": ((a_round(10, 18, 18), a_round(20, 21.5, 14)), (Renewal(1, 300, 22.0, 0.1),), log(8 / 400), False),
-    "nothing from a round of young brushes only": ((a_round(10, 18, 18), a_round(20, 21.0, None)), (Renewal(1, 300, 22.0, 0.1),), log(4 / 200), False),
+    "the old one alone, beside a renewed one": (
+        (a_round(10, 18, 18), a_round(20, 21.5, 14)),
+        (Renewal(1, 300, 22.0, 0.1),),
+        log(8 / 400),
+        False,
+    ),
+    "nothing from a round of young brushes only": (
+        (a_round(10, 18, 18), a_round(20, 21.0, None)),
+        (Renewal(1, 300, 22.0, 0.1),),
+        log(4 / 200),
+        False,
+    ),
     "wear that can be seen": ((a_round(10, 21.79, 21.79),), (), log(0.21 / 200), False),
     "wear that cannot be seen yet": ((a_round(10, 21.81, 21.81),), (), log(14 / 420), True),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("rounds", "renewed", "rate", "at_most"), TAUGHT.values(), ids=TAUGHT)
 def test_what_an_ended_set_teaches_at_its_edges(
     rounds: tuple[Round, ...], renewed: tuple[Renewal, ...], rate: float, at_most: bool
 ) -> None:
-    ended = BrushSet(1, T0, 0.0, True, T0 + timedelta(weeks=21), 420.0, "planned", rounds, "s", renewed)
+    ended = BrushSet(
+        number=1,
+        fitted_at=T0,
+        fitted_units=0.0,
+        fitted_known=True,
+        ended_at=T0 + timedelta(weeks=21),
+        ended_units=420.0,
+        end_reason="planned",
+        rounds=rounds,
+        id="s",
+        renewed=renewed,
+    )
     found = past_set_of(ended, state(), LIMIT)
     assert found is not None
     assert found.log_rate == pytest.approx(rate)
@@ -146,17 +196,29 @@ def test_a_limit_is_passed_by_day_or_by_use() -> None:
 
 
 LIMITS: dict[str, tuple[Mapping[str, float | str], float, bool]] = {
-    "a depth gauge by its constant": ({"method": "depth", "depth_new_mm": 4.0, "depth_limit_mm": 15.0, "depth_constant_mm": 25.0}, 10.0, False),
+    "a depth gauge by its constant": (
+        {"method": "depth", "depth_new_mm": 4.0, "depth_limit_mm": 15.0, "depth_constant_mm": 25.0},
+        10.0,
+        False,
+    ),
     "a depth gauge by its new depth": ({"method": "depth", "depth_new_mm": 4.0, "depth_limit_mm": 15.0}, 11.0, False),
-    "a depth limit where a length is measured": ({"method": "length", "depth_new_mm": 4.0, "depth_limit_mm": 15.0}, 22 / 3, True),
+    "a depth limit where a length is measured": (
+        {"method": "length", "depth_new_mm": 4.0, "depth_limit_mm": 15.0},
+        22 / 3,
+        True,
+    ),
     "a depth limit without the new depth": ({"method": "depth", "depth_limit_mm": 15.0}, 22 / 3, True),
-    "the greater of length and depth": ({"method": "depth", "depth_new_mm": 4.0, "depth_limit_mm": 15.0, "limit_mm": 11.5}, 11.5, False),
+    "the greater of length and depth": (
+        {"method": "depth", "depth_new_mm": 4.0, "depth_limit_mm": 15.0, "limit_mm": 11.5},
+        11.5,
+        False,
+    ),
     "the third wear line": ({"wear_line_3_mm": 7.5}, 7.5, False),
     "an estimate": ({}, 22 / 3, True),
     "sunk, by the maker": ({"limit_mm": 9.0, "sunk_mm": 0.4}, 9.0, False),
     "sunk, by the wear line": ({"wear_line_3_mm": 7.5, "sunk_mm": 0.4}, 7.9, False),
     "sunk, estimated": ({"sunk_mm": 0.4}, 22 / 3 + 0.4, True),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("own", "limit", "estimated"), LIMITS.values(), ids=LIMITS)
@@ -220,12 +282,27 @@ def test_a_wear_line_rules_unless_the_length_is_at_its_limit(lines: int, length:
 
 
 def school(key: str) -> MotorRules:
-    return MotorRules(rulebook_with([Override("school.when", "site", "", 0.0, "Ines", "2026-01-01", "tried", key)]))
+    return MotorRules(
+        rulebook_with(
+            [
+                Override(
+                    rule_id="school.when",
+                    scope="site",
+                    scope_id="",
+                    value=0.0,
+                    person="Ines",
+                    day="2026-01-01",
+                    why="tried",
+                    word=key,
+                )
+            ]
+        )
+    )
 
 
 def test_when_a_set_is_changed_by_each_school() -> None:
     def graded(key: str, *last: tuple[float, int | None], late: bool = False, out: bool = False) -> str:
-        read = [Measured(mm, 0.05, mm, mm, lines) for mm, lines in last]
+        read = [Measured(length_mm=mm, sd_mm=0.05, low_mm=mm, high_mm=mm, lines=lines) for mm, lines in last]
         found = raised(Graded("fit", "stage.watch"), read, 20.0, school(key), late=late, out=out)
         return found.grade if found else ""
 

@@ -7,13 +7,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from norvash.core.holders import gap_reason, side_fit
-from norvash.core.loading import (
-    bars_covered,
-    contact_loss_w,
-    current_density_a_per_cm2,
-    judge_spring,
-    pressure_kpa,
-)  # fmt: skip
+from norvash.core.loading import bars_covered, contact_loss_w, current_density_a_per_cm2, judge_spring, pressure_kpa
 from norvash.core.rules.book import CLASSES, GEARED, MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.rules.fitting import DENSITY
@@ -52,13 +46,26 @@ def test_guides_by_grade(grade: str, rules: MotorRules) -> None:
 
 
 SPRINGS = {
-    "nominal": (5.0, 5.0, "fit"), "ten per cent over": (5.5, 5.0, "plan"), "ten per cent under": (4.5, 5.0, "plan"), "a hair less": (5.499, 5.0, "fit"), "eleven over": (5.55, 5.0, "plan"),
-    "eleven under": (4.45, 5.0, "plan"), "twenty under": (4.0, 5.0, "plan"), "under eighty": (3.95, 5.0, "change"),
-    "over 120": (6.05, 5.0, "change"), "in the band": (5.2, None, "fit"), "under the band": (3.2, None, "plan"),
-    "at the lower edge": (3.4, None, "fit"), "at the upper edge": (7.0, None, "fit"), "twenty per cent over": (6.0, 5.0, "plan"),
-    "80 of the edge": (2.72, None, "plan"), "120 of the edge": (8.4, None, "plan"),
-    "under 80 of the edge": (2.7, None, "change"), "over the band": (7.5, None, "plan"), "over 120 of the edge": (8.5, None, "change"),
-}  # fmt: skip
+    "nominal": (5.0, 5.0, "fit"),
+    "ten per cent over": (5.5, 5.0, "plan"),
+    "ten per cent under": (4.5, 5.0, "plan"),
+    "a hair less": (5.499, 5.0, "fit"),
+    "eleven over": (5.55, 5.0, "plan"),
+    "eleven under": (4.45, 5.0, "plan"),
+    "twenty under": (4.0, 5.0, "plan"),
+    "under eighty": (3.95, 5.0, "change"),
+    "over 120": (6.05, 5.0, "change"),
+    "in the band": (5.2, None, "fit"),
+    "under the band": (3.2, None, "plan"),
+    "at the lower edge": (3.4, None, "fit"),
+    "at the upper edge": (7.0, None, "fit"),
+    "twenty per cent over": (6.0, 5.0, "plan"),
+    "80 of the edge": (2.72, None, "plan"),
+    "120 of the edge": (8.4, None, "plan"),
+    "under 80 of the edge": (2.7, None, "change"),
+    "over the band": (7.5, None, "plan"),
+    "over 120 of the edge": (8.5, None, "change"),
+}
 
 
 @pytest.mark.parametrize(("force", "nominal", "grade"), SPRINGS.values(), ids=SPRINGS.keys())
@@ -81,16 +88,25 @@ def test_loading_formulas() -> None:
     assert pressure_kpa(6.3, 9.4, 12.55) == pytest.approx(53.403408)
     assert current_density_a_per_cm2(87, 8, 12.4 * 26.6) == pytest.approx(6.594106)
     assert bars_covered(12.5, 120, 87) == pytest.approx(2.8847, abs=1e-3)
-    assert contact_loss_w(2.0, 38, 4, 6.0, 9.0, shipped()) == pytest.approx(76 + 4 * 0.2 * 6 * 9)
+    assert contact_loss_w(2.0, 38, 4, force_n=6.0, speed_m_per_s=9.0, rules=shipped()) == pytest.approx(
+        76 + 4 * 0.2 * 6 * 9
+    )
     with pytest.raises(InputError, match="half of each polarity"):
         current_density_a_per_cm2(10, 3, 100)
 
 
 @pytest.mark.parametrize(
     ("brush", "box", "fit", "dress"),
-    [(12.50, 12.60, "fits", 0), (12.55, 12.60, "fits", 0), (12.30, 12.60, "fits", 0), (12.29, 12.60, "do not use", 0),
-     (12.56, 12.60, "fits after dressing", 0.01), (12.65, 12.60, "fits after dressing", 0.10), (12.66, 12.60, "do not use", 0.11)],
-)  # fmt: skip
+    [
+        (12.50, 12.60, "fits", 0),
+        (12.55, 12.60, "fits", 0),
+        (12.30, 12.60, "fits", 0),
+        (12.29, 12.60, "do not use", 0),
+        (12.56, 12.60, "fits after dressing", 0.01),
+        (12.65, 12.60, "fits after dressing", 0.10),
+        (12.66, 12.60, "do not use", 0.11),
+    ],
+)
 def test_side_clearance(brush: float, box: float, fit: str, dress: float, rules: MotorRules) -> None:
     found = side_fit("thickness", brush, box, rules)
     assert found.fit == fit
@@ -104,10 +120,15 @@ def test_holder_gap(gap: float, right: bool, rules: MotorRules) -> None:
 
 @pytest.mark.parametrize(
     ("depth", "count", "method"),
-    [(0.04, 2, "run-in alone"), (0.04, 8, "run-in alone"), (0.05, 2, "contour by paper or seating stone, then run-in"),
-     (0.30, 4, "contour by paper or seating stone, then run-in"), (0.31, 2, "contour by paper in place, then run-in"),
-     (0.10, 5, "contour by paper in place, then run-in")],
-)  # fmt: skip
+    [
+        (0.04, 2, "run-in alone"),
+        (0.04, 8, "run-in alone"),
+        (0.05, 2, "contour by paper or seating stone, then run-in"),
+        (0.30, 4, "contour by paper or seating stone, then run-in"),
+        (0.31, 2, "contour by paper in place, then run-in"),
+        (0.10, 5, "contour by paper in place, then run-in"),
+    ],
+)
 def test_seating_methods(depth: float, count: int, method: str, rules: MotorRules) -> None:
     assert seating_method(depth, count, rules) == method
 

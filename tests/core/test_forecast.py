@@ -97,10 +97,14 @@ def test_readings_narrow_the_band_and_a_caliper_more_than_a_rule() -> None:
 
 def test_a_renewed_brush_leaves_the_old_ones_to_set_the_date_and_borrows_their_rate() -> None:
     case = worn(160, (0.5, 0.7))
-    mixed = replace(case, fitted=(0.0, 0.0, 0.0, 90.0), visits=(
-        replace(case.visits[0], lengths_mm=(*case.visits[0].lengths_mm[:3], None)),
-        replace(case.visits[1], lengths_mm=(*case.visits[1].lengths_mm[:3], 14.6)),
-    ))  # fmt: skip
+    mixed = replace(
+        case,
+        fitted=(0.0, 0.0, 0.0, 90.0),
+        visits=(
+            replace(case.visits[0], lengths_mm=(*case.visits[0].lengths_mm[:3], None)),
+            replace(case.visits[1], lengths_mm=(*case.visits[1].lengths_mm[:3], 14.6)),
+        ),
+    )
     made, plain = forecast(mixed), forecast(case)
     assert made.worst_position == plain.worst_position == 2
     assert made.use.p50 == pytest.approx(plain.use.p50, rel=0.03)
@@ -134,9 +138,12 @@ def test_wear_out_of_line_is_seen() -> None:
 
 
 GOOD: dict[str, Any] = {
-    "new_length_mm": 16, "limit_mm": 6, "brushes": 2, "expected_life": 160,
+    "new_length_mm": 16,
+    "limit_mm": 6,
+    "brushes": 2,
+    "expected_life": 160,
     "visits": [{"use": 40, "sigma_mm": 0.05, "lengths_mm": [14, None]}],
-}  # fmt: skip
+}
 BAD: dict[str, tuple[dict[str, Any], str]] = {
     "limit over new": ({"limit_mm": 20}, "limit_mm"),
     "not a number": ({"new_length_mm": float("nan")}, "new_length_mm"),
@@ -150,12 +157,15 @@ BAD: dict[str, tuple[dict[str, Any], str]] = {
     "too many brushes": ({"brushes": 41}, "brushes"),
     "three lengths of two": ({"visits": [{"use": 1, "sigma_mm": 0.1, "lengths_mm": [1, 2, 3]}]}, "lengths_mm"),
     "visits backwards": ({"visits": [{"use": u, "sigma_mm": 0.1, "lengths_mm": [9, 9]} for u in (9, 3)]}, "use"),
-    "an instrument that is not known": ({"visits": [{"use": 9, "instrument": "nose", "lengths_mm": [9, 9]}]}, "sigma_mm"),
+    "an instrument that is not known": (
+        {"visits": [{"use": 9, "instrument": "nose", "lengths_mm": [9, 9]}]},
+        "sigma_mm",
+    ),
     "a pattern of 51 weeks": ({"usage": {"season_weights": [1] * 51}}, "season_weights"),
     "less than no use": ({"usage": {"declared_per_week": -1}}, "declared_per_week"),
     "flags without rates": ({"past_censored": [True]}, "past_censored"),
     "a constant that is not known": ({"constants": {"luck": 1}}, "constants"),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("change", "field"), BAD.values(), ids=BAD)

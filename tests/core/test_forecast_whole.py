@@ -34,7 +34,18 @@ def later(*rounds: Round, known: bool = True, renewed: tuple[Renewal, ...] = ())
 
 def ended(*rounds: Round, known: bool = True, ran: float = 300.0, renewed: tuple[Renewal, ...] = ()) -> BrushSet:
     """Return a set that has ended."""
-    return BrushSet(1, T0, 0.0, known, T0, ran, "planned", rounds, "past", renewed)
+    return BrushSet(
+        number=1,
+        fitted_at=T0,
+        fitted_units=0.0,
+        fitted_known=known,
+        ended_at=T0,
+        ended_units=ran,
+        end_reason="planned",
+        rounds=rounds,
+        id="past",
+        renewed=renewed,
+    )
 
 
 MOTORS = {

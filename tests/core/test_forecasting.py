@@ -1,4 +1,6 @@
-"""From a motor to its forecast: clocks that start late, what ended sets teach, days in a season, a fleet that teaches drift."""
+"""From a motor to its forecast: clocks that start late, what ended sets teach, days in a season, a fleet that teaches
+drift.
+"""
 
 from dataclasses import asdict, replace
 from datetime import timedelta
@@ -23,14 +25,14 @@ from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.season import Season, weeks_ahead
 from norvash.core.simulation import LIVELY, QUIET, Habit, Nature, read_with, simulate_set, simulate_weeks
-from norvash.core.state import BrushSet, MotorState, motor_limit
+from norvash.core.state import BrushSet, MotorState, Round, motor_limit
 from norvash.core.use import rate_of_use
 from norvash.store import forecasts, standings
 from norvash.work.standing import catch_up
 from states import T0, a_round, foreseen, state
 from whole import assert_nothing_moved
 
-LIMIT = Limit(8.0, "maker", False, "maker")
+LIMIT = Limit(limit_mm=8.0, source="maker", estimated=False, governed_by="maker")
 
 
 def made(given_state: MotorState) -> Case:
@@ -58,17 +60,31 @@ def test_of_a_set_from_before_the_record_the_clock_starts_at_its_first_round() -
 
 TAUGHT = {
     "measured to the end": ((a_round(10, 18, 18), a_round(20, 14, 14)), True, log(8 / 400), False),
-    "from the lengths read at fitting": ((a_round(0, 21, 21, kind="fitting"), a_round(20, 13, 13)), True, log(8 / 400), False),
+    "from the lengths read at fitting": (
+        (a_round(0, 21, 21, kind="fitting"), a_round(20, 13, 13)),
+        True,
+        log(8 / 400),
+        False,
+    ),
     "never measured": ((), True, log(14 / 420), True),
     "measured before it wore": ((a_round(1, 21.98, 22),), True, log(14 / 420), True),
     "from before the record": ((a_round(10, 18, 18), a_round(20, 14, 14)), False, log(4 / 200), False),
     "from before the record, once": ((a_round(10, 18, 18),), False, None, False),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("rounds", "known", "rate", "at_most"), TAUGHT.values(), ids=TAUGHT)
-def test_what_an_ended_set_teaches(rounds: tuple[object, ...], known: bool, rate: float | None, at_most: bool) -> None:
-    ended = BrushSet(1, T0, 0.0, known, T0 + timedelta(weeks=21), 420.0, "planned", rounds)  # type: ignore[arg-type]
+def test_what_an_ended_set_teaches(rounds: tuple[Round, ...], known: bool, rate: float | None, at_most: bool) -> None:
+    ended = BrushSet(
+        number=1,
+        fitted_at=T0,
+        fitted_units=0.0,
+        fitted_known=known,
+        ended_at=T0 + timedelta(weeks=21),
+        ended_units=420.0,
+        end_reason="planned",
+        rounds=rounds,
+    )
     found = past_set_of(ended, state(), LIMIT)
     if rate is None:
         assert found is None
@@ -122,15 +138,28 @@ def test_days_of_a_seasonal_motor_skip_the_dark() -> None:
 
 
 FIGURES = {
-    "forecast.new-sd": "new_sd_mm", "forecast.brush-sd": "brush_sd", "forecast.drift": "drift", "forecast.brush-drift": "brush_drift", "forecast.bedding": "bedding",
-    "forecast.bedding-sd": "bedding_sd", "forecast.jumps": "jumps_a_life", "forecast.shared-error": "shared_error", "forecast.risk": "risk",
-}  # fmt: skip
+    "forecast.new-sd": "new_sd_mm",
+    "forecast.brush-sd": "brush_sd",
+    "forecast.drift": "drift",
+    "forecast.brush-drift": "brush_drift",
+    "forecast.bedding": "bedding",
+    "forecast.bedding-sd": "bedding_sd",
+    "forecast.jumps": "jumps_a_life",
+    "forecast.shared-error": "shared_error",
+    "forecast.risk": "risk",
+}
 
 
 @pytest.mark.parametrize(("rule_id", "name"), FIGURES.items())
 def test_each_figure_of_the_rulebook_reaches_the_model_by_its_own_name(rule_id: str, name: str) -> None:
     other = shipped()[rule_id] * 1.1
-    book = rulebook_with([Override(rule_id, "site", "", other, "Ines", "2026-01-01", "tried")])
+    book = rulebook_with(
+        [
+            Override(
+                rule_id=rule_id, scope="site", scope_id="", value=other, person="Ines", day="2026-01-01", why="tried"
+            )
+        ]
+    )
     assert asdict(constants_of(MotorRules(book))) == {**asdict(constants_of(shipped())), name: other}
 
 
@@ -138,7 +167,21 @@ def test_a_higher_risk_lets_the_look_wait() -> None:
     shown = state(a_round(20, 15, 16))
     looks = []
     for risk in (0.02, 0.05, 0.2):
-        rules = MotorRules(rulebook_with([Override("forecast.risk", "site", "", risk, "Ines", "2026-01-01", "tried")]))
+        rules = MotorRules(
+            rulebook_with(
+                [
+                    Override(
+                        rule_id="forecast.risk",
+                        scope="site",
+                        scope_id="",
+                        value=risk,
+                        person="Ines",
+                        day="2026-01-01",
+                        why="tried",
+                    )
+                ]
+            )
+        )
         looks.append(forecast(case_of(shown, motor_limit(shown.figures, rules), (), rules)).inspect_use)
     assert looks[0] < looks[1] < looks[2]
 
@@ -147,12 +190,12 @@ def fleet(nature: Nature, sets: int) -> list[Case]:
     """Return the cases of simulated sets, each looked at three times."""
     random, found = Random(3), []
     for _ in range(sets):
-        worn = simulate_set(random, 2, 16.0, 10.0, 160 * exp(random.gauss(0, 0.3)), nature)
+        worn = simulate_set(random, 2, 16.0, usable_mm=10.0, life_units=160 * exp(random.gauss(0, 0.3)), nature=nature)
         visits = tuple(
             Visit(h, 0.05, tuple(max(read_with(random, worn.length_mm(i, h), 0.05, 0.01), 0.1) for i in range(2)))
             for h in (40.0, 70.0, 100.0)
         )
-        found.append(Case(16.0, 6.0, 2, 160.0, visits))
+        found.append(Case(new_mm=16.0, limit_mm=6.0, brushes=2, expected_life=160.0, visits=visits))
     return found
 
 
@@ -166,8 +209,8 @@ def test_a_fleet_that_strays_more_asks_for_more_drift() -> None:
 
 
 def test_the_simulator_is_richer_than_the_model_and_repeats() -> None:
-    worn = [simulate_set(Random(n), 4, 16.0, 10.0, 160.0, LIVELY) for n in range(40)]
-    assert worn[3] == simulate_set(Random(3), 4, 16.0, 10.0, 160.0, LIVELY)
+    worn = [simulate_set(Random(n), 4, 16.0, usable_mm=10.0, life_units=160.0, nature=LIVELY) for n in range(40)]
+    assert worn[3] == simulate_set(Random(3), 4, 16.0, usable_mm=10.0, life_units=160.0, nature=LIVELY)
     crossings = [c for w in worn if (c := w.crossing(6.0))]
     assert len(crossings) == 40
     assert len({i for _, i in crossings}) > 1
@@ -185,7 +228,7 @@ def test_nothing_moves_in_what_is_simulated() -> None:
         (QUIET, LIVELY, Nature(jumps=9.0, new_sd_mm=0.5), Nature(batch_sd_mm=0.6, bedding=0.1))
     ):
         random = Random(seed)
-        worn = simulate_set(random, 3, 22.0, 14.0, 600.0, nature)
+        worn = simulate_set(random, 3, 22.0, usable_mm=14.0, life_units=600.0, nature=nature)
         at = (0.0, 1.0, 7.0, 300.0, 555.5, 1e9)
         told.append([len(worn.lengths_mm), *([worn.length_mm(i, h) for h in at] for i in range(3)), worn.crossing(8.0)])
         told.append([read_with(random, 12.3, 0.05, 0.01), read_with(random, 12.3, 0.4, 0.5, 1.0)])

@@ -1,4 +1,6 @@
-"""Laws that every judgement keeps: a worse reading never gets a better verdict, and the unit that was typed changes none."""
+"""Laws that every judgement keeps: a worse reading never gets a better verdict, and the unit that was typed changes
+none.
+"""
 
 from collections.abc import Callable
 from dataclasses import dataclass, replace
@@ -21,7 +23,8 @@ from norvash.core.bearings.lasting import renew_anyway
 from norvash.core.bearings.vibration import Stands, judge_vibration
 from norvash.core.brushes import usable_carbon
 from norvash.core.cables import Laid, carried, terminal_by_drop, terminal_by_ohm
-from norvash.core.commutator.bar_testing import Armature, Taken, judge_bar_test
+from norvash.core.commutator.armature import Armature
+from norvash.core.commutator.bar_testing import Taken, judge_bar_test
 from norvash.core.commutator.run_out import TURNED, Turned, judge_run_out, run_out_grade
 from norvash.core.grades import GRADES, grade_of
 from norvash.core.holders import FITS, gap_reason, side_fit
@@ -38,7 +41,10 @@ RULES = shipped()
 
 @dataclass(frozen=True)
 class Law:
-    """One judgement: readings from best to worst, and the rank of a verdict, None where it gives none; drawn are its surroundings."""
+    """One judgement: readings from best to worst, and the rank of a verdict, None where it gives none.
+
+    Drawn are its surroundings.
+    """
 
     best: float
     worst: float
@@ -56,9 +62,13 @@ def _rules(data: st.DataObject) -> MotorRules:
 
 def _insulation(data: st.DataObject) -> Callable[[float], int]:
     tested = EarthTest(
-        data.draw(st.none() | st.sampled_from([12.0, 230.0, 250.0, 251.0, 440.0, 750.0])), data.draw(st.sampled_from(sorted(MACHINES))),
-        data.draw(st.sampled_from(sorted(CIRCUITS))), None, data.draw(st.sampled_from([None, True, False])), data.draw(st.booleans()),
-    )  # fmt: skip
+        rated_v=data.draw(st.none() | st.sampled_from([12.0, 230.0, 250.0, 251.0, 440.0, 750.0])),
+        machine=data.draw(st.sampled_from(sorted(MACHINES))),
+        circuit=data.draw(st.sampled_from(sorted(CIRCUITS))),
+        least_megohm=None,
+        parted=data.draw(st.sampled_from([None, True, False])),
+        wet=data.draw(st.booleans()),
+    )
     warm, last = data.draw(st.none() | st.floats(-20, 140)), data.draw(st.none() | st.floats(0.1, 500))
     return lambda megohm: _rank(judge_insulation(megohm, warm, last, tested, RULES).grade)
 
@@ -70,7 +80,10 @@ def _bar_test(data: st.DataObject) -> Callable[[float], int]:
 
     def rank(reading: float) -> int:
         found = judge_bar_test(
-            [reading if i == at else 1.0 for i in range(bars)], Armature(bars, 1, "lap"), taken, RULES
+            [reading if i == at else 1.0 for i in range(bars)],
+            Armature(bars=bars, pole_pairs=1, winding="lap"),
+            taken,
+            RULES,
         )
         return 0 if found.release else 2 if found.faults else 1
 
@@ -79,7 +92,13 @@ def _bar_test(data: st.DataObject) -> Callable[[float], int]:
 
 def _run_out(data: st.DataObject) -> Callable[[float], int]:
     shape = data.draw(st.lists(st.floats(-1, 1), min_size=12, max_size=40).filter(lambda xs: max(xs) - min(xs) > 0.1))
-    turned = Turned(data.draw(st.sampled_from([None, 30.0, 60.0, 120.0])), 3000, data.draw(st.sampled_from(["", *TURNED])), data.draw(st.none() | st.floats(0.0005, 0.02)), data.draw(st.booleans()))  # fmt: skip
+    turned = Turned(
+        data.draw(st.sampled_from([None, 30.0, 60.0, 120.0])),
+        3000,
+        data.draw(st.sampled_from(["", *TURNED])),
+        data.draw(st.none() | st.floats(0.0005, 0.02)),
+        data.draw(st.booleans()),
+    )
     rules, per_bar, carries = _rules(data), data.draw(st.booleans()), data.draw(st.booleans())
     turned = turned if turned.diameter_mm else replace(turned, speed_rpm=None)
     return lambda size: _rank(
@@ -91,7 +110,7 @@ def _battery(data: st.DataObject) -> Callable[[float], int | None]:
     rest, warm = data.draw(st.floats(11.0, 13.0)), data.draw(st.floats(-18, 30))
 
     def rank(volts: float) -> int | None:
-        ok = judge_battery(12, max(rest, volts), volts, None, warm, RULES).cranking_ok
+        ok = judge_battery(12, max(rest, volts), volts, current_a=None, temperature_c=warm, rules=RULES).cranking_ok
         return None if ok is None else int(not ok)
 
     return rank
@@ -109,7 +128,9 @@ def _terminal(data: st.DataObject) -> Callable[[float], int]:
         data.draw(st.none() | st.sampled_from([12.0, 48.0, 230.0])),
     )
     kind, step = data.draw(st.sampled_from(["", "press-in", "bolted"])), data.draw(st.none() | st.floats(1e-4, 0.1))
-    return lambda ohm: {True: 0, None: 1, False: 2}[terminal_by_ohm(ohm, amps, volts, kind, step, RULES).right]
+    return lambda ohm: {True: 0, None: 1, False: 2}[
+        terminal_by_ohm(ohm, amps, volts, kind=kind, step_ohm=step, rules=RULES).right
+    ]
 
 
 def _cable(data: st.DataObject) -> Callable[[float], int]:
@@ -119,7 +140,7 @@ def _cable(data: st.DataObject) -> Callable[[float], int]:
         data.draw(st.none() | st.floats(0.1, 30)),
         data.draw(st.floats(1, 600)),
     )
-    return lambda amps: int(not carried(amps, section, burst, rest, laid, RULES).enough)
+    return lambda amps: int(not carried(amps, section, burst, rest_s=rest, laid=laid, rules=RULES).enough)
 
 
 def _spring(data: st.DataObject) -> Callable[[float], int]:
@@ -164,16 +185,34 @@ def _gap(data: st.DataObject) -> Callable[[float], int]:
 
 LAWS: dict[str, Law] = {
     "carbon": Law(22, 0, lambda _: lambda mm: _rank(grade_of(usable_carbon(mm, 22, 8), RULES).grade)),
-    "insulation": Law(5000, 0, _insulation), "polarization": Law(4, 0.01, _index), "a high reading": Law(1, 40, _bar_test), "a low reading": Law(1, 0, _bar_test),
-    "run-out": Law(0, 0.5, _run_out), "battery": Law(12.9, 5, _battery), "vibration": Law(0.01, 100, _vibration), "terminal": Law(0, 1, _terminal), "cable": Law(0, 2000, _cable),
-    "terminal drop": Law(0, 2, lambda _: lambda v: int(not terminal_by_drop(v, RULES).right)), "spring": Law(0, 0.95, _spring), "coils": Law(0, 0.5, _coils), "speed setting": Law(0, 0.9, _ladder),
-    "loose in its box": Law(0.1, 3, _box), "tight in its box": Law(0.1, -3, _box), "holder gap": Law(0, 10, _gap), "bearing hours": Law(0, 1e5, lambda _: lambda h: int(bool(renew_anyway(h, 20000, None, RULES)))),
-    "tight on its shaft": Law(-0.005, -0.1, lambda _: _pair(lambda c: shaft_line(20, 20 + c, RULES))), "loose on its shaft": Law(-0.005, 0.1, lambda _: _pair(lambda c: shaft_line(20, 20 + c, RULES))),
-    "loose in its housing": Law(0.01, 0.3, lambda _: _pair(lambda c: housing_line(47, 47 - c, RULES))), "tight in its housing": Law(0.01, -0.3, lambda _: _pair(lambda c: housing_line(47, 47 - c, RULES))),
-    "a loose needle": Law(0.03, 0.3, lambda _: _pair(lambda c: needle_line(14, 14 + c, RULES))), "a tight needle": Law(0.03, -0.3, lambda _: _pair(lambda c: needle_line(14, 14 + c, RULES))),
-    "a tight new bush": Law(0.03, -0.3, lambda _: _pair(lambda c: new_bush_line(12, 12 + c, RULES))), "a worn bush": Law(0.03, 1, lambda _: _pair(lambda c: worn_bush_lines(12, 12 + c, None, RULES)[0])),
-    "a wide lip": Law(-1, 2, lambda _: _pair(lambda c: lip_line(25, 25 + c, RULES))), "a loose seal": Law(-0.2, 1, lambda _: _pair(lambda c: recess_line(47, 47 - c, RULES))),
-}  # fmt: skip
+    "insulation": Law(5000, 0, _insulation),
+    "polarization": Law(4, 0.01, _index),
+    "a high reading": Law(1, 40, _bar_test),
+    "a low reading": Law(1, 0, _bar_test),
+    "run-out": Law(0, 0.5, _run_out),
+    "battery": Law(12.9, 5, _battery),
+    "vibration": Law(0.01, 100, _vibration),
+    "terminal": Law(0, 1, _terminal),
+    "cable": Law(0, 2000, _cable),
+    "terminal drop": Law(0, 2, lambda _: lambda v: int(not terminal_by_drop(v, RULES).right)),
+    "spring": Law(0, 0.95, _spring),
+    "coils": Law(0, 0.5, _coils),
+    "speed setting": Law(0, 0.9, _ladder),
+    "loose in its box": Law(0.1, 3, _box),
+    "tight in its box": Law(0.1, -3, _box),
+    "holder gap": Law(0, 10, _gap),
+    "bearing hours": Law(0, 1e5, lambda _: lambda h: int(bool(renew_anyway(h, 20000, None, RULES)))),
+    "tight on its shaft": Law(-0.005, -0.1, lambda _: _pair(lambda c: shaft_line(20, 20 + c, RULES))),
+    "loose on its shaft": Law(-0.005, 0.1, lambda _: _pair(lambda c: shaft_line(20, 20 + c, RULES))),
+    "loose in its housing": Law(0.01, 0.3, lambda _: _pair(lambda c: housing_line(47, 47 - c, RULES))),
+    "tight in its housing": Law(0.01, -0.3, lambda _: _pair(lambda c: housing_line(47, 47 - c, RULES))),
+    "a loose needle": Law(0.03, 0.3, lambda _: _pair(lambda c: needle_line(14, 14 + c, RULES))),
+    "a tight needle": Law(0.03, -0.3, lambda _: _pair(lambda c: needle_line(14, 14 + c, RULES))),
+    "a tight new bush": Law(0.03, -0.3, lambda _: _pair(lambda c: new_bush_line(12, 12 + c, RULES))),
+    "a worn bush": Law(0.03, 1, lambda _: _pair(lambda c: worn_bush_lines(12, 12 + c, None, RULES)[0])),
+    "a wide lip": Law(-1, 2, lambda _: _pair(lambda c: lip_line(25, 25 + c, RULES))),
+    "a loose seal": Law(-0.2, 1, lambda _: _pair(lambda c: recess_line(47, 47 - c, RULES))),
+}
 
 
 @pytest.mark.parametrize("law", LAWS.values(), ids=LAWS)
@@ -195,13 +234,40 @@ def test_a_worse_reading_never_gets_a_better_verdict(law: Law) -> None:
 # A sum, its inputs in mm or N, and those of them that are typed in another unit.
 UNITS: dict[str, tuple[str, dict[str, float], tuple[str, ...]]] = {
     "carbon": ("usable-carbon", {"length_mm": 8.0, "new_mm": 22.0, "limit_mm": 8.0}, ("length_mm", "limit_mm")),
-    "carbon at a stage": ("usable-carbon", {"length_mm": 11.5, "new_mm": 22.0, "limit_mm": 8.0}, ("length_mm", "new_mm")),
-    "box": ("holder-fit", {"thickness_mm": 12.5, "width_mm": 25.0, "box_thickness_mm": 12.55, "box_width_mm": 25.3}, ("thickness_mm", "box_thickness_mm", "box_width_mm")),
-    "end float": ("end-float", {"float_mm": 0.35, "float_low_mm": 0.1, "float_high_mm": 0.35}, ("float_mm", "float_high_mm")),
-    "kit": ("kit-fit", {"shaft_mm": 20.0, "bore_mm": 19.979, "housing_mm": 47.036, "outside_mm": 47.0, "needle_shaft_mm": 14.0, "needle_bore_mm": 14.045}, ("bore_mm", "housing_mm", "needle_bore_mm")),
-    "spring": ("spring-pressure", {"force_n": 5.4, "thickness_mm": 10.0, "width_mm": 12.0, "force_nominal_n": 6.0}, ("force_n", "force_nominal_n")),
+    "carbon at a stage": (
+        "usable-carbon",
+        {"length_mm": 11.5, "new_mm": 22.0, "limit_mm": 8.0},
+        ("length_mm", "new_mm"),
+    ),
+    "box": (
+        "holder-fit",
+        {"thickness_mm": 12.5, "width_mm": 25.0, "box_thickness_mm": 12.55, "box_width_mm": 25.3},
+        ("thickness_mm", "box_thickness_mm", "box_width_mm"),
+    ),
+    "end float": (
+        "end-float",
+        {"float_mm": 0.35, "float_low_mm": 0.1, "float_high_mm": 0.35},
+        ("float_mm", "float_high_mm"),
+    ),
+    "kit": (
+        "kit-fit",
+        {
+            "shaft_mm": 20.0,
+            "bore_mm": 19.979,
+            "housing_mm": 47.036,
+            "outside_mm": 47.0,
+            "needle_shaft_mm": 14.0,
+            "needle_bore_mm": 14.045,
+        },
+        ("bore_mm", "housing_mm", "needle_bore_mm"),
+    ),
+    "spring": (
+        "spring-pressure",
+        {"force_n": 5.4, "thickness_mm": 10.0, "width_mm": 12.0, "force_nominal_n": 6.0},
+        ("force_n", "force_nominal_n"),
+    ),
     "table": ("interval-table", {"run_h": 100.0, "worst_depth_mm": 5.1}, ("worst_depth_mm",)),
-}  # fmt: skip
+}
 TABLE = {"rows_h": "0; 100", "columns_mm": "5; 5.1; 5.2", "cells_h": "300; 200; 100 | 300; 200; 100"}
 LENGTHS = {"mm": 1.0, "cm": 10.0, "µm": 0.001, "in": 25.4, "thou": 0.0254}
 FORCES = {"N": 1.0, "gf": 0.00980665, "kgf": 9.80665, "ozf": 0.2780139, "lbf": 4.4482216}

@@ -68,20 +68,38 @@ INSULATION: dict[str, tuple[EarthTest, float, float | None, float | None, bool, 
     "voltage not known": (replace(HIGH, rated_v=None), 1.9, 40.0, None, False, "stop", 1.9, "voltage is not known"),
     "nothing parted": (replace(LOW, parted=False), 0.2, 20.0, None, False, "change", 0.2, "not judged: first lift"),
     "nobody says": (replace(LOW, parted=None), 3.0, 20.0, None, True, "fit", 3.0, "if earthed brushes were lifted"),
-    "never under 1 MΩ": (replace(LOW, least_megohm=0.5), 0.9, 20.0, None, False, "stop", 0.9, "never passed under 1 MΩ"),
+    "never under 1 MΩ": (
+        replace(LOW, least_megohm=0.5),
+        0.9,
+        20.0,
+        None,
+        False,
+        "stop",
+        0.9,
+        "never passed under 1 MΩ",
+    ),
     "a third of last time": (HIGH, 10.0, 40.0, 30.0, True, "fit", 10.0, "over its least"),
     "under a third of last time": (HIGH, 9.9, 40.0, 30.0, True, "watch", 9.9, "fallen to 33%"),
     "middling and fallen": (HIGH, 3.0, 40.0, 30.0, True, "plan", 3.0, "raised by one stage"),
     "fallen and too little": (HIGH, 1.0, 40.0, 30.0, False, "stop", 1.0, "under its least"),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(
     ("tested", "measured", "temp", "last", "passes", "grade", "judged", "words"), INSULATION.values(), ids=INSULATION
 )
 def test_insulation(
-    tested: EarthTest, measured: float, temp: float | None, last: float | None, passes: bool, grade: str, judged: float, words: str, rules: MotorRules
-) -> None:  # fmt: skip
+    *,
+    tested: EarthTest,
+    measured: float,
+    temp: float | None,
+    last: float | None,
+    passes: bool,
+    grade: str,
+    judged: float,
+    words: str,
+    rules: MotorRules,
+) -> None:
     found = judge_insulation(measured, temp, last, tested, rules)
     assert (found.passes, found.grade, found.judged, found.least) == (
         passes,
@@ -142,21 +160,34 @@ def test_bars_of_a_slot() -> None:
 
 # A pair by its clearance, the kind's size, and its band.
 FITS: dict[str, tuple[Callable[[float, MotorRules], FitLine], float, float]] = {
-    "shaft to 10": (lambda c, r: shaft_line(10, 10 + c, r), -0.012, 0.002), "shaft to 18": (lambda c, r: shaft_line(17, 17 + c, r), -0.013, 0.003),
-    "shaft to 30": (lambda c, r: shaft_line(20, 20 + c, r), -0.021, 0.0), "shaft to 50": (lambda c, r: shaft_line(50, 50 + c, r), -0.025, 0.0),
-    "shaft to 80": (lambda c, r: shaft_line(80, 80 + c, r), -0.030, 0.0), "shaft to 80, C3": (lambda c, r: shaft_line(80, 80 + c, r, c3=True), -0.035, 0.0),
-    "shaft to 10, C3": (lambda c, r: shaft_line(9, 9 + c, r, c3=True), -0.015, 0.002), "shaft to 18, C3": (lambda c, r: shaft_line(18, 18 + c, r, c3=True), -0.017, 0.003),
-    "housing to 30": (lambda c, r: housing_line(30, 30 - c, r, located=False), 0.0, 0.030), "housing to 50": (lambda c, r: housing_line(47, 47 - c, r), 0.0, 0.036),
-    "housing to 80": (lambda c, r: housing_line(62, 62 - c, r), 0.0, 0.043), "housing to 120": (lambda c, r: housing_line(110, 110 - c, r), 0.0, 0.050),
-    "housing to 150": (lambda c, r: housing_line(140, 140 - c, r), 0.0, 0.058), "housing to 180": (lambda c, r: housing_line(180, 180 - c, r), 0.0, 0.065),
+    "shaft to 10": (lambda c, r: shaft_line(10, 10 + c, r), -0.012, 0.002),
+    "shaft to 18": (lambda c, r: shaft_line(17, 17 + c, r), -0.013, 0.003),
+    "shaft to 30": (lambda c, r: shaft_line(20, 20 + c, r), -0.021, 0.0),
+    "shaft to 50": (lambda c, r: shaft_line(50, 50 + c, r), -0.025, 0.0),
+    "shaft to 80": (lambda c, r: shaft_line(80, 80 + c, r), -0.030, 0.0),
+    "shaft to 80, C3": (lambda c, r: shaft_line(80, 80 + c, r, c3=True), -0.035, 0.0),
+    "shaft to 10, C3": (lambda c, r: shaft_line(9, 9 + c, r, c3=True), -0.015, 0.002),
+    "shaft to 18, C3": (lambda c, r: shaft_line(18, 18 + c, r, c3=True), -0.017, 0.003),
+    "housing to 30": (lambda c, r: housing_line(30, 30 - c, r, located=False), 0.0, 0.030),
+    "housing to 50": (lambda c, r: housing_line(47, 47 - c, r), 0.0, 0.036),
+    "housing to 80": (lambda c, r: housing_line(62, 62 - c, r), 0.0, 0.043),
+    "housing to 120": (lambda c, r: housing_line(110, 110 - c, r), 0.0, 0.050),
+    "housing to 150": (lambda c, r: housing_line(140, 140 - c, r), 0.0, 0.058),
+    "housing to 180": (lambda c, r: housing_line(180, 180 - c, r), 0.0, 0.065),
     "housing that holds": (lambda c, r: housing_line(62, 62 - c, r, located=True), -0.010, 0.043),
-    "needle to 10": (lambda c, r: needle_line(8, 8 + c, r), 0.010, 0.040), "needle to 18": (lambda c, r: needle_line(14, 14 + c, r), 0.015, 0.045),
-    "needle to 30": (lambda c, r: needle_line(25, 25 + c, r), 0.020, 0.055), "needle to 50": (lambda c, r: needle_line(50, 50 + c, r), 0.025, 0.066),
-    "bush to 10": (lambda c, r: new_bush_line(10, 10 + c, r), 0.010, 0.035), "bush to 18": (lambda c, r: new_bush_line(12, 12 + c, r), 0.015, 0.050),
-    "bush to 30": (lambda c, r: new_bush_line(30, 30 + c, r), 0.020, 0.070), "bush of a starter": (lambda c, r: new_bush_line(12, 12 + c, r, starter=True), 0.03, 0.10),
-    "worn bush": (lambda c, r: worn_bush_lines(12, 12 + c, None, r)[0], 0.0, 0.10), "lip": (lambda c, r: lip_line(25, 25 + c, r), -2.0, -0.5),
-    "recess": (lambda c, r: recess_line(47, 47 - c, r), -0.35, -0.05), "recess, metal": (lambda c, r: recess_line(47, 47 - c, r, metal=True), -0.25, -0.05),
-}  # fmt: skip
+    "needle to 10": (lambda c, r: needle_line(8, 8 + c, r), 0.010, 0.040),
+    "needle to 18": (lambda c, r: needle_line(14, 14 + c, r), 0.015, 0.045),
+    "needle to 30": (lambda c, r: needle_line(25, 25 + c, r), 0.020, 0.055),
+    "needle to 50": (lambda c, r: needle_line(50, 50 + c, r), 0.025, 0.066),
+    "bush to 10": (lambda c, r: new_bush_line(10, 10 + c, r), 0.010, 0.035),
+    "bush to 18": (lambda c, r: new_bush_line(12, 12 + c, r), 0.015, 0.050),
+    "bush to 30": (lambda c, r: new_bush_line(30, 30 + c, r), 0.020, 0.070),
+    "bush of a starter": (lambda c, r: new_bush_line(12, 12 + c, r, starter=True), 0.03, 0.10),
+    "worn bush": (lambda c, r: worn_bush_lines(12, 12 + c, None, r)[0], 0.0, 0.10),
+    "lip": (lambda c, r: lip_line(25, 25 + c, r), -2.0, -0.5),
+    "recess": (lambda c, r: recess_line(47, 47 - c, r), -0.35, -0.05),
+    "recess, metal": (lambda c, r: recess_line(47, 47 - c, r, metal=True), -0.25, -0.05),
+}
 
 
 @pytest.mark.parametrize(("pair", "low", "high"), FITS.values(), ids=FITS)
@@ -226,18 +257,36 @@ def test_shims_life_and_age(rules: MotorRules) -> None:
 
 # Power in W, flexible, carries people; vibration now and last time: the stage.
 SHAKEN: dict[str, tuple[float | None, bool, bool, float, float | None, str]] = {
-    "good": (None, False, False, 0.71, None, "fit"), "acceptable": (15000, False, False, 1.8, None, "fit"), "to be watched": (15000, False, False, 1.81, None, "watch"),
-    "just to be watched": (None, False, False, 4.5, None, "watch"), "over the worst line": (None, False, False, 4.51, None, "change"), "far over it": (None, False, False, 1000, None, "change"),
-    "over it, with people": (None, False, True, 4.51, None, "stop"), "larger, rigid": (15001, False, False, 2.8, None, "fit"), "larger, rigid, over it": (300000, False, False, 4.51, None, "change"),
-    "larger, flexible": (20000, True, False, 4.5, None, "fit"), "larger, flexible, worst line": (20000, True, False, 7.1, None, "watch"), "larger, flexible, over it": (20000, True, False, 7.11, None, "change"),
-    "a quarter of the line more": (None, False, False, 0.95, 0.5, "fit"), "more than that": (None, False, False, 0.96, 0.5, "watch"), "less": (None, False, False, 0.2, 1.7, "fit"),
-    "two and a half times": (None, False, False, 0.5, 0.2, "plan"), "five times": (None, False, False, 0.5, 0.1, "change"),
-}  # fmt: skip
+    "good": (None, False, False, 0.71, None, "fit"),
+    "acceptable": (15000, False, False, 1.8, None, "fit"),
+    "to be watched": (15000, False, False, 1.81, None, "watch"),
+    "just to be watched": (None, False, False, 4.5, None, "watch"),
+    "over the worst line": (None, False, False, 4.51, None, "change"),
+    "far over it": (None, False, False, 1000, None, "change"),
+    "over it, with people": (None, False, True, 4.51, None, "stop"),
+    "larger, rigid": (15001, False, False, 2.8, None, "fit"),
+    "larger, rigid, over it": (300000, False, False, 4.51, None, "change"),
+    "larger, flexible": (20000, True, False, 4.5, None, "fit"),
+    "larger, flexible, worst line": (20000, True, False, 7.1, None, "watch"),
+    "larger, flexible, over it": (20000, True, False, 7.11, None, "change"),
+    "a quarter of the line more": (None, False, False, 0.95, 0.5, "fit"),
+    "more than that": (None, False, False, 0.96, 0.5, "watch"),
+    "less": (None, False, False, 0.2, 1.7, "fit"),
+    "two and a half times": (None, False, False, 0.5, 0.2, "plan"),
+    "five times": (None, False, False, 0.5, 0.1, "change"),
+}
 
 
 @pytest.mark.parametrize(("watts", "flexible", "carries", "now", "before", "grade"), SHAKEN.values(), ids=SHAKEN)
 def test_vibration(
-    watts: float | None, flexible: bool, carries: bool, now: float, before: float | None, grade: str, rules: MotorRules
+    *,
+    watts: float | None,
+    flexible: bool,
+    carries: bool,
+    now: float,
+    before: float | None,
+    grade: str,
+    rules: MotorRules,
 ) -> None:
     found = judge_vibration(now, before, Stands(watts, flexible, carries), rules)
     assert found.grade == grade
@@ -254,9 +303,15 @@ def test_what_the_surface_has_sunk_since_the_holders_were_set() -> None:
     stated = Figures({"limit_mm": 8.0, "holder_gap_mm": 2.0}, {}, {"depth_new_mm": 4.0})
     assert figures_since(stated, []) is stated
     after = figures_since(stated, cut[:2])
-    assert {n: after.number(n) for n in ("commutator_now_mm", "sunk_mm", "limit_mm", "holder_gap_mm", "depth_new_mm")} == {
-        "commutator_now_mm": 59.8, "sunk_mm": about(0.15), "limit_mm": about(8.15), "holder_gap_mm": about(2.15), "depth_new_mm": 4.0,
-    }  # fmt: skip
+    assert {
+        n: after.number(n) for n in ("commutator_now_mm", "sunk_mm", "limit_mm", "holder_gap_mm", "depth_new_mm")
+    } == {
+        "commutator_now_mm": 59.8,
+        "sunk_mm": about(0.15),
+        "limit_mm": about(8.15),
+        "holder_gap_mm": about(2.15),
+        "depth_new_mm": 4.0,
+    }
     assert after.basis("limit_mm") == "since the cut on sheet 2"
     reset = figures_since(stated, [*cut[:2], Mark("set", DAY, 2)])
     assert (reset.number("commutator_now_mm"), reset.number("sunk_mm"), reset.number("limit_mm")) == (59.8, None, 8.0)

@@ -64,7 +64,7 @@ UNSAFE: dict[str, tuple[dict[str, Any], str]] = {
     "a cell missing": ({"cells": ((425.0, 310.0), *CELLS[1:])}, "do not fill"),
     "a cell that is no number": ({"cells": ((425.0, 310.0, float("nan")), *CELLS[1:])}, "no cell"),
     "another quantity": ({"quantity": "weight"}, "not a quantity"),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("change", "words"), UNSAFE.values(), ids=UNSAFE)
@@ -85,8 +85,8 @@ def test_more_wear_never_allows_a_longer_interval(run: float, depth: float, more
 
 
 def test_the_table_that_norvash_makes_is_safe_and_follows_its_family() -> None:
-    made = shop_table(16.0, 6.0, 2, 160.0, (), 0.05, shipped())
-    quick = shop_table(16.0, 6.0, 2, 160.0, (PastSet(-2.0),) * 6, 0.05, shipped())
+    made = shop_table(16.0, 6.0, 2, life=160.0, past=(), sd_mm=0.05, rules=shipped())
+    quick = shop_table(16.0, 6.0, 2, life=160.0, past=(PastSet(-2.0),) * 6, sd_mm=0.05, rules=shipped())
     assert made.cells[0][-1] == 0 < made.cells[2][0]
     assert sum(map(sum, quick.cells)) < sum(map(sum, made.cells))
     assert made.columns_mm[0] > made.columns_mm[-1] > 6
@@ -131,16 +131,22 @@ def test_a_table_that_says_out_of_service_takes_the_motor_out() -> None:
 
 
 def test_without_days_the_looks_are_ordered_by_use() -> None:
-    calendar, early, late = Due("c", None, TODAY, ""), Due("e", 10.0, None, ""), Due("l", 20.0, None, "")
+    calendar, early, late = (
+        Due(name="c", at_units=None, on=TODAY, why=""),
+        Due(name="e", at_units=10.0, on=None, why=""),
+        Due(name="l", at_units=20.0, on=None, why=""),
+    )
     assert earliest([calendar, late, early]) is early
-    assert earliest([calendar, Due("nothing", None, None, "")]) is calendar
+    assert earliest([calendar, Due(name="nothing", at_units=None, on=None, why="")]) is calendar
     assert earliest([]) is None
     assert (runs_left(377, 8), runs_left(-5, 8)) == (47, 0)
     assert months_on(date(2028, 2, 29), 12) == date(2029, 2, 28)
 
 
 def test_seasons_are_declared_learnt_or_follow_the_dark_windows() -> None:
-    dark = Window("w", "summer", date(2025, 7, 1), date(2025, 8, 31), True, "stage")
+    dark = Window(
+        id="w", name="summer", first_on=date(2025, 7, 1), last_on=date(2025, 8, 31), yearly=True, place="stage"
+    )
     rules, entries = shipped(), state().entries
     assert read_months("9-2, 5") == {9, 10, 11, 12, 1, 2, 5}
     assert month_words(frozenset(range(1, 13))) == "the whole year"
@@ -178,10 +184,20 @@ def test_seasons_are_declared_learnt_or_follow_the_dark_windows() -> None:
 def test_a_look_is_due_by_day_or_by_use_and_a_range_is_overdue_past_its_end() -> None:
     ran = state().ran_by(TODAY)
     assert not look_due(None, state(), TODAY)
-    for at, on, due in ((None, None, False), (ran + 1, None, False), (ran, None, True), (None, TODAY + timedelta(days=1), False),
-                        (None, TODAY, True), (ran + 1, TODAY, True), (ran, TODAY + timedelta(days=9), True)):  # fmt: skip
-        assert look_due(Due("a look", at, on, "why"), state(), TODAY) is due
-    ends = [overdue(Due("a range", 1.0, None, "why", "", end), state(), TODAY) for end in (None, ran + 1, ran, ran - 1)]
+    for at, on, due in (
+        (None, None, False),
+        (ran + 1, None, False),
+        (ran, None, True),
+        (None, TODAY + timedelta(days=1), False),
+        (None, TODAY, True),
+        (ran + 1, TODAY, True),
+        (ran, TODAY + timedelta(days=9), True),
+    ):
+        assert look_due(Due(name="a look", at_units=at, on=on, why="why"), state(), TODAY) is due
+    ends = [
+        overdue(Due(name="a range", at_units=1.0, on=None, why="why", rule_id="", overdue_units=end), state(), TODAY)
+        for end in (None, ran + 1, ran, ran - 1)
+    ]
     assert ends == [False, False, True, True]
 
 

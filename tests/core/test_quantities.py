@@ -8,16 +8,52 @@ from norvash.core.quantities import LENGTHS, UNITS, better_units, parse, parse_c
 from norvash.errors import InputError
 
 READ = {
-    "plain": ("12.4", 12.4), "comma": ("12,4 mm", 12.4), "inch": ("0.488 in", 12.3952), "thou": ("488 thou", 12.3952),
-    "mil": ("488mil", 12.3952), "fraction": ('31/64"', 12.303125), "mixed": ("1 1/4 in", 31.75), "dash": ('1-1/4"', 31.75),
-    "no nought": ('.5"', 12.7), "one sign": ('1½"', 38.1), "true prime": ("0.5″", 12.7), "cm": ("1.24 cm", 12.4),
-    "micron": ("12400 µm", 12.4), "greek mu": ("12400 μm", 12.4), "minus": ("-3", -3.0), "long minus": ("−3", -3.0),
-    "hard space": ("12.4\u00a0mm", 12.4), "wide digits": ("１２.４", 12.4), "capitals": ("12.4 MM", 12.4), "trailing": ("12.", 12.0),
-}  # fmt: skip
+    "plain": ("12.4", 12.4),
+    "comma": ("12,4 mm", 12.4),
+    "inch": ("0.488 in", 12.3952),
+    "thou": ("488 thou", 12.3952),
+    "mil": ("488mil", 12.3952),
+    "fraction": ('31/64"', 12.303125),
+    "mixed": ("1 1/4 in", 31.75),
+    "dash": ('1-1/4"', 31.75),
+    "no nought": ('.5"', 12.7),
+    "one sign": ('1½"', 38.1),
+    "true prime": ("0.5″", 12.7),
+    "cm": ("1.24 cm", 12.4),
+    "micron": ("12400 µm", 12.4),
+    "greek mu": ("12400 μm", 12.4),
+    "minus": ("-3", -3.0),
+    "long minus": ("−3", -3.0),
+    "hard space": ("12.4\u00a0mm", 12.4),
+    "wide digits": ("１２.４", 12.4),
+    "capitals": ("12.4 MM", 12.4),
+    "trailing": ("12.", 12.0),
+}
 REFUSED = (
-    "", " ", "abc", "NaN", "inf", "1e9", "1,234.5", "1.234,5", "1 234", "1'234", "1.2.3", "4" * 40, "12.4 kg", "12 mm x",
-    "1/0", "12..4", "--3", "0x10", "١٢", "12.4 h", "<b>12</b>", "1/2/3", "5 ft",
-)  # fmt: skip
+    "",
+    " ",
+    "abc",
+    "NaN",
+    "inf",
+    "1e9",
+    "1,234.5",
+    "1.234,5",
+    "1 234",
+    "1'234",
+    "1.2.3",
+    "4" * 40,
+    "12.4 kg",
+    "12 mm x",
+    "1/0",
+    "12..4",
+    "--3",
+    "0x10",
+    "١٢",
+    "12.4 h",
+    "<b>12</b>",
+    "1/2/3",
+    "5 ft",
+)
 
 
 @pytest.mark.parametrize(("text", "mm"), READ.values(), ids=READ.keys())
@@ -46,9 +82,17 @@ def test_a_bare_number_takes_the_motors_unit() -> None:
 
 @pytest.mark.parametrize(
     ("text", "dimension", "value"),
-    [("90 min", "hours", 1.5), ("1240 hours", "hours", 1240), ("12 starts", "starts", 12), ("640 gf", "force", 6.276256),
-     ("60 %", "share", 0.6), ("8 A/cm²", "density", 8), ("7 psi", "pressure", 48.263299), ("1.5 kW", "power", 1500)],
-)  # fmt: skip
+    [
+        ("90 min", "hours", 1.5),
+        ("1240 hours", "hours", 1240),
+        ("12 starts", "starts", 12),
+        ("640 gf", "force", 6.276256),
+        ("60 %", "share", 0.6),
+        ("8 A/cm²", "density", 8),
+        ("7 psi", "pressure", 48.263299),
+        ("1.5 kW", "power", 1500),
+    ],
+)
 def test_other_dimensions(text: str, dimension: str, value: float) -> None:
     assert parse(text, dimension).value == pytest.approx(value)
 

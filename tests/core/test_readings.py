@@ -8,8 +8,9 @@ from hypothesis import strategies as st
 
 from norvash.core.classes import TEMPLATES
 from norvash.core.doubts import doubt_of
+from norvash.core.figure_fields import BY_NAME, FIELDS
 from norvash.core.figure_tables import speed_taps
-from norvash.core.figures import BY_NAME, FIELDS, Figures, check_together, read_figure
+from norvash.core.figures import Figures, check_together, read_figure
 from norvash.core.positions import even_positions, read_positions
 from norvash.core.readings import Reading, on_the_gauge_mm, read
 from norvash.core.renewal import Carbon, renewed
@@ -19,9 +20,16 @@ from norvash.core.straight_line import Point
 from norvash.errors import InputError
 
 OWN: dict[str, float | str] = {
-    "new_mm": 22.0, "thickness_mm": 8.0, "depth_new_mm": 20.0, "depth_constant_mm": 42.0, "protrusion_constant_mm": 14.0,
-    "wear_line_1_mm": 18.0, "wear_line_2_mm": 14.0, "wear_line_3_mm": 10.0, "spring_table": "0=22; 5=12; 8=6",
-}  # fmt: skip
+    "new_mm": 22.0,
+    "thickness_mm": 8.0,
+    "depth_new_mm": 20.0,
+    "depth_constant_mm": 42.0,
+    "protrusion_constant_mm": 14.0,
+    "wear_line_1_mm": 18.0,
+    "wear_line_2_mm": 14.0,
+    "wear_line_3_mm": 10.0,
+    "spring_table": "0=22; 5=12; 8=6",
+}
 FIGURES = Figures(OWN, {}, TEMPLATES["tool"].lends)
 
 READ = {
@@ -45,7 +53,7 @@ READ = {
 
 @pytest.mark.parametrize(("method", "instrument", "text", "mm", "sd"), READ.values(), ids=READ.keys())
 def test_every_way_of_measuring(
-    method: str, instrument: str, text: str, mm: float, sd: float, rules: MotorRules
+    *, method: str, instrument: str, text: str, mm: float, sd: float, rules: MotorRules
 ) -> None:
     reading = read(text, FIGURES, rules, method, instrument)
     assert reading.length_mm == pytest.approx(mm)
@@ -69,12 +77,24 @@ def test_a_gauge_and_a_length_tell_the_same(mm: float, method: str) -> None:
 
 
 UNREADABLE = {
-    "letters": ("length", "abc"), "empty": ("length", ""), "negative": ("length", "-3"), "nought": ("length", "0"),
-    "exponent": ("length", "1e9"), "not a number": ("length", "NaN"), "40 digits": ("length", "1" * 40), "hours": ("length", "12 h"),
-    "three edges": ("length", "12; 13; 14"), "far too long": ("length", "31 mm"), "depth beyond": ("depth", "60"),
-    "sunk away": ("protrusion", "-20"), "no such line": ("wear line", "4"), "half a line": ("wear line", "1.5"),
-    "over new": ("compare", "150"), "scale beyond": ("spring position", "40"), "no such way": ("guess", "12"),
-}  # fmt: skip
+    "letters": ("length", "abc"),
+    "empty": ("length", ""),
+    "negative": ("length", "-3"),
+    "nought": ("length", "0"),
+    "exponent": ("length", "1e9"),
+    "not a number": ("length", "NaN"),
+    "40 digits": ("length", "1" * 40),
+    "hours": ("length", "12 h"),
+    "three edges": ("length", "12; 13; 14"),
+    "far too long": ("length", "31 mm"),
+    "depth beyond": ("depth", "60"),
+    "sunk away": ("protrusion", "-20"),
+    "no such line": ("wear line", "4"),
+    "half a line": ("wear line", "1.5"),
+    "over new": ("compare", "150"),
+    "scale beyond": ("spring position", "40"),
+    "no such way": ("guess", "12"),
+}
 
 
 @pytest.mark.parametrize(("method", "text"), UNREADABLE.values(), ids=UNREADABLE.keys())
@@ -107,7 +127,7 @@ def test_another_unit_is_proposed_never_guessed(
 
 
 def reading(mm: float, sd: float = 0.05) -> Reading:
-    return Reading(str(mm), "mm", mm, mm, sd, mm, mm)
+    return Reading(typed=str(mm), unit="mm", raw_value=mm, length_mm=mm, sd_mm=sd, low_mm=mm, high_mm=mm)
 
 
 START, BEFORE = Point(22.0, 0, 0.1), Point(19.0, 300, 0.05)
@@ -127,7 +147,7 @@ DOUBTS = {
 def test_hard_to_believe(
     now: Reading, before: Point | None, partners: tuple[Point, ...], kind: str | None, rules: MotorRules
 ) -> None:
-    doubt = doubt_of(now, START, before, 500, partners, rules)
+    doubt = doubt_of(now, START, before, run_h=500, partners=partners, rules=rules)
     assert (doubt.kind if doubt else None) == kind
 
 
@@ -278,7 +298,9 @@ NEW_CARBON = {
 @pytest.mark.parametrize(("mm", "sd", "rule"), NEW_CARBON.values(), ids=NEW_CARBON)
 def test_new_carbon_is_told_from_noise(mm: float, sd: float, rule: str | None, rules: MotorRules) -> None:
     carbon = Carbon(22.0, 8.0, 0.01)
-    doubt = doubt_of(reading(mm, sd), START, replace(BEFORE, sd_mm=sd), 560, (), rules, carbon)
+    doubt = doubt_of(
+        reading(mm, sd), START, replace(BEFORE, sd_mm=sd), run_h=560, partners=(), rules=rules, carbon=carbon
+    )
     assert (doubt.rule_id if doubt else None) == rule
     assert doubt is None or rule == "doubt.fall" or "New brushes since" in doubt.words
 
@@ -286,8 +308,11 @@ def test_new_carbon_is_told_from_noise(mm: float, sd: float, rule: str | None, r
 @given(st.floats(9, 22), st.floats(0.02, 0.5))
 def test_the_chance_of_new_carbon_is_a_chance_and_grows_towards_new(mm: float, sd: float) -> None:
     carbon, rules = Carbon(22.0, 8.0, 0.01), shipped()
-    chance = renewed(mm, sd, BEFORE, 400, carbon, rules)
+    chance = renewed(mm, sd, BEFORE, run=400, carbon=carbon, rules=rules)
     assert 0 <= chance <= 1
     assert (
-        renewed(18.0, 0.05, BEFORE, 400, carbon, rules) < 0.01 < 0.99 < renewed(21.8, 0.05, BEFORE, 400, carbon, rules)
+        renewed(18.0, 0.05, BEFORE, run=400, carbon=carbon, rules=rules)
+        < 0.01
+        < 0.99
+        < renewed(21.8, 0.05, BEFORE, run=400, carbon=carbon, rules=rules)
     )

@@ -1,4 +1,6 @@
-"""A bench sheet in the core: what is offered, gates, what measurements say, what is decided, what keeps it open, what to bring."""
+"""A bench sheet in the core: what is offered, gates, what measurements say, what is decided, what keeps it open, what
+to bring.
+"""
 
 from datetime import date
 
@@ -10,7 +12,7 @@ from norvash.core.classes import TEMPLATES
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.ranking import diagnose
 from norvash.core.findings import GROUPS
-from norvash.core.gauge_line import Frame, LineReader, line_of
+from norvash.core.found import Findings
 from norvash.core.part_findings import BY_ID, COMPONENTS, component_of
 from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import rulebook_with, shipped
@@ -19,12 +21,13 @@ from norvash.core.sheet.before import judge_before
 from norvash.core.sheet.bringing import what_to_bring
 from norvash.core.sheet.deciding import matters
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.fields import FIELDS, STAGES, fields_of
+from norvash.core.sheet.fields import FIELDS, STAGES
 from norvash.core.sheet.gates import steps_of
 from norvash.core.sheet.geometry import geometry
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.keeping import stays
 from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
+from norvash.core.sheet.offering import fields_of
 from norvash.core.sheet.progress import progress
 from norvash.core.sheet.saying import sheet_says
 from norvash.core.sheet.sheet import Sheet, gate
@@ -32,8 +35,9 @@ from norvash.core.sheet.signing import holds
 from norvash.core.sheet.typed import read_entry
 from norvash.core.sheet.voices import voices
 from norvash.core.state import MotorState, Overrule
-from norvash.core.verdict import Findings, findings
-from norvash.core.work_list import TASKS, tasks_for, work_list
+from norvash.core.tasks.catalogue import TASKS, tasks_for
+from norvash.core.verdict import findings
+from norvash.core.work_list import work_list
 from norvash.drawing.finding_picture import finding_picture
 from norvash.errors import InputError
 from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, facts, sheet
@@ -72,10 +76,13 @@ def test_a_series_motor_is_never_offered_a_run_without_load_and_taps_only_where_
 CAUTIONS: dict[str, tuple[Facts, str]] = {
     "heavy": (facts("industrial", 4, mass_kg=148.0), "Hoist or second person for 148 kg"),
     "magnets": (facts("starter", 4, construction="permanent-magnet"), "pacemaker"),
-    "capacitors": (facts("generator", 4, capacitors="yes"), "Capacitors discharged"), "a driven machine": (facts("industrial", 4), "Capacitors discharged"),
-    "hoist": (facts("industrial", 4), "Suspended loads"), "truck": (facts("traction", 4), "Wheels off the ground"),
-    "starter": (facts("starter", 4), "Battery earth lead off first"), "dynamo": (facts("generator", 2), "Belt and fan"),
-}  # fmt: skip
+    "capacitors": (facts("generator", 4, capacitors="yes"), "Capacitors discharged"),
+    "a driven machine": (facts("industrial", 4), "Capacitors discharged"),
+    "hoist": (facts("industrial", 4), "Suspended loads"),
+    "truck": (facts("traction", 4), "Wheels off the ground"),
+    "starter": (facts("starter", 4), "Battery earth lead off first"),
+    "dynamo": (facts("generator", 2), "Belt and fan"),
+}
 
 
 @pytest.mark.parametrize(("about", "words"), CAUTIONS.values(), ids=CAUTIONS.keys())
@@ -84,12 +91,25 @@ def test_the_gate_shows_what_this_machine_asks_for(about: Facts, words: str) -> 
 
 
 POWER: dict[str, tuple[Facts, str, str]] = {
-    "built in": (facts("tool", 2, construction="universal"), "Cutter off, guards on", "runs away"), "bare series": (facts("traction", 4, construction="series"), "Load coupled", "idle"),
-    "not stated": (facts("industrial", 4), "Load coupled", "Shunt field"), "universal outside a tool": (facts("industrial", 4, construction="universal"), "Load coupled", "Cutter off"),
-    "shunt": (facts("industrial", 4, construction="shunt"), "Shunt field at full strength first", "Load coupled"), "compound": (facts("generator", 4, construction="compound"), "Shunt field at full strength first", "Load coupled"),
-    "starter": (facts("starter", 4, construction="series"), "Clamped down", "arth"), "earthed": (facts("appliance", 2), "Protective earth joined again", "No earth wire added"),
-    "double insulated": (facts("tool", 2, protection="double insulated"), "No earth wire added", "Protective earth joined"), "extra-low voltage": (facts("tool", 2, protection="extra-low voltage"), "No earth wire added", "Protective earth joined"),
-}  # fmt: skip
+    "built in": (facts("tool", 2, construction="universal"), "Cutter off, guards on", "runs away"),
+    "bare series": (facts("traction", 4, construction="series"), "Load coupled", "idle"),
+    "not stated": (facts("industrial", 4), "Load coupled", "Shunt field"),
+    "universal outside a tool": (facts("industrial", 4, construction="universal"), "Load coupled", "Cutter off"),
+    "shunt": (facts("industrial", 4, construction="shunt"), "Shunt field at full strength first", "Load coupled"),
+    "compound": (facts("generator", 4, construction="compound"), "Shunt field at full strength first", "Load coupled"),
+    "starter": (facts("starter", 4, construction="series"), "Clamped down", "arth"),
+    "earthed": (facts("appliance", 2), "Protective earth joined again", "No earth wire added"),
+    "double insulated": (
+        facts("tool", 2, protection="double insulated"),
+        "No earth wire added",
+        "Protective earth joined",
+    ),
+    "extra-low voltage": (
+        facts("tool", 2, protection="extra-low voltage"),
+        "No earth wire added",
+        "Protective earth joined",
+    ),
+}
 
 
 @pytest.mark.parametrize(("about", "asked", "never"), POWER.values(), ids=POWER.keys())
@@ -155,14 +175,29 @@ def test_every_finding_has_a_picture_a_part_and_a_task() -> None:
 def test_the_worst_voice_wins_and_an_overruling_keeps_what_it_was(ids: list[str], length: float) -> None:
     noted = tuple((1, BY_ID[i]) for i in ids)
     base = state(a_round(20, length, length + 0.1))
-    shown = MotorState(base.figures, base.positions, base.sets, base.entries, base.rate, noted=noted)
+    shown = MotorState(
+        figures=base.figures,
+        positions=base.positions,
+        sets=base.sets,
+        entries=base.entries,
+        rate=base.rate,
+        noted=noted,
+    )
     found = found_in(shown)
     order = ["fit", "watch", "plan", "change", "stop"]
     ranks = [order.index(BY_ID[i].grade) for i in ids] + [order.index(c.grade) for c in found.components if c.grade]
     assert order.index(found.grade or "fit") == max(ranks)
     ruled = Overrule("brushes", "fit", "Ines", "seen with own eyes", date(2026, 6, 1))
     over = found_in(
-        MotorState(base.figures, base.positions, base.sets, base.entries, base.rate, noted=noted, overrules=(ruled,))
+        MotorState(
+            figures=base.figures,
+            positions=base.positions,
+            sets=base.sets,
+            entries=base.entries,
+            rate=base.rate,
+            noted=noted,
+            overrules=(ruled,),
+        )
     )
     brushes, before = (next(c for c in f.components if c.id == "brushes") for f in (over, found))
     assert (brushes.grade, brushes.before, brushes.overruled) == ("fit", before.grade, ruled)
@@ -171,7 +206,20 @@ def test_the_worst_voice_wins_and_an_overruling_keeps_what_it_was(ids: list[str]
 
 def test_schools_say_when_a_set_is_changed_and_some_are_refused() -> None:
     def stage(key: str, motor_class: str, *lengths: float, lines: int | None = None) -> str | None:
-        book = rulebook_with([Override("school.when", "site", "", 0.0, "Ines", "2026-06-01", "tried", key)])
+        book = rulebook_with(
+            [
+                Override(
+                    rule_id="school.when",
+                    scope="site",
+                    scope_id="",
+                    value=0.0,
+                    person="Ines",
+                    day="2026-06-01",
+                    why="tried",
+                    word=key,
+                )
+            ]
+        )
         shown = state(a_round(20, *lengths, lines=lines), own={"new_mm": 40.0, "limit_mm": 2.0})
         return findings(shown, MotorRules(book, motor_class), TODAY).grade
 
@@ -179,7 +227,21 @@ def test_schools_say_when_a_set_is_changed_and_some_are_refused() -> None:
     assert (stage("limit", "tool", 30, 30.5, lines=1), stage("lines", "tool", 30, 30.5, lines=1)) == ("watch", "plan")
     assert stage("lines", "tool", 30, 30.5, lines=2) == "change"
     refused = MotorRules(
-        rulebook_with([Override("school.when", "site", "", 0.0, "Ines", "2026-06-01", "cheap", "symptoms")]), "traction"
+        rulebook_with(
+            [
+                Override(
+                    rule_id="school.when",
+                    scope="site",
+                    scope_id="",
+                    value=0.0,
+                    person="Ines",
+                    day="2026-06-01",
+                    why="cheap",
+                    word="symptoms",
+                )
+            ]
+        ),
+        "traction",
     )
     assert refused.choice("school.when").key == "limit"
     with pytest.raises(InputError, match="refused for class industrial"):
@@ -191,16 +253,19 @@ def test_a_sheet_is_clean_only_when_nothing_is_open() -> None:
     assert {h.stage for h in holds(sheet(), shown, (), RULES)} == {"safe", "brushes", "decide"}
     here = found_in(state(a_round(20, 20, 20.2)))
     made = sheet(**SAFE, outcome="service", confirm__service="yes")
-    measured = Sheet("r20", 1, "full", T0, "Ines", made.facts, made.entries)
+    measured = Sheet(id="r20", number=1, kind="full", at=T0, person="Ines", facts=made.facts, entries=made.entries)
     assert holds(measured, here, (), RULES) == ()
     permit = Sheet(
-        "r20",
-        1,
-        "full",
-        T0,
-        "Ines",
-        made.facts,
-        {**made.entries, ("permit.open", 1): Given("p", "volts", "volts", None, "Ines", NOON)},
+        id="r20",
+        number=1,
+        kind="full",
+        at=T0,
+        person="Ines",
+        facts=made.facts,
+        entries={
+            **made.entries,
+            ("permit.open", 1): Given(id="p", typed="volts", word="volts", number=None, person="Ines", at=NOON),
+        },
     )
     assert [h.stage for h in holds(permit, here, (), RULES)] == ["before"]
     unopened = sheet(upstream="upstream", outcome="upstream")
@@ -216,10 +281,26 @@ def test_what_is_to_be_decided_and_what_follows() -> None:
     worn = found_in(state(a_round(20, 9.0, 12.0, seen=((2, "terminal.poor"), (1, "face.glazed")))))
     asked = matters(sheet(), worn)
     assert [(m.finding.id, m.settled) for m in asked] == [("set.worn", False), ("terminal.poor", False)]
-    put_off = Given("d", "deferred", "deferred", None, "Ines", NOON, {"who": "Bram", "day": "2026-07-01"})
-    unnamed = Given("d", "deferred", "deferred", None, "Ines", NOON)
+    put_off = Given(
+        id="d",
+        typed="deferred",
+        word="deferred",
+        number=None,
+        person="Ines",
+        at=NOON,
+        more={"who": "Bram", "day": "2026-07-01"},
+    )
+    unnamed = Given(id="d", typed="deferred", word="deferred", number=None, person="Ines", at=NOON)
     for given_, settled in ((put_off, True), (unnamed, False)):
-        some = Sheet("s", 1, "full", T0, "Ines", facts(), {("decide.terminal.poor", 2): given_})
+        some = Sheet(
+            id="s",
+            number=1,
+            kind="full",
+            at=T0,
+            person="Ines",
+            facts=facts(),
+            entries={("decide.terminal.poor", 2): given_},
+        )
         assert matters(some, worn)[1].settled is settled
     work = work_list([(m.place, m.finding) for m in asked[1:]], "the set is worn", RULES)
     assert [w.task.id for w in work] == ["fit-set", "terminal"]
@@ -256,7 +337,9 @@ def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
     assert says(dead, state()) == ("Not opened", "Do not open the motor yet: the fault lies most likely before it.")
     settled = sheet(sign__start="dead", upstream="upstream")
     assert says(settled, state())[1] == "Leave the motor closed: the fault lies before it."
-    worn = Sheet("r20", 1, "full", T0, "Ines", facts(), sheet(sign__weak="yes").entries)
+    worn = Sheet(
+        id="r20", number=1, kind="full", at=T0, person="Ines", facts=facts(), entries=sheet(sign__weak="yes").entries
+    )
     assert says(worn, state(a_round(20, 9.0, 12.0)))[0] == "Change now"
 
 
@@ -276,8 +359,20 @@ def test_what_to_bring_follows_the_type_and_the_suspicion() -> None:
 
 
 def test_the_geometry_of_the_brush_is_worked_out_from_what_is_known() -> None:
-    about = facts("industrial", 4, thickness_mm=12.5, width_mm=25.0, commutator_d_mm=120.0, bars=87.0, rated_a=38.0, rated_v=220.0,
-                  grade_family="electrographite", force_new_n=9.0, spring_rate_n_per_mm=0.15, holder_gap_mm=2.2)  # fmt: skip
+    about = facts(
+        "industrial",
+        4,
+        thickness_mm=12.5,
+        width_mm=25.0,
+        commutator_d_mm=120.0,
+        bars=87.0,
+        rated_a=38.0,
+        rated_v=220.0,
+        grade_family="electrographite",
+        force_new_n=9.0,
+        spring_rate_n_per_mm=0.15,
+        holder_gap_mm=2.2,
+    )
     rules = MotorRules(rulebook_with(()), "industrial")
     lines = {g.words: g for g in geometry(sheet(about, force=(7.0, 8.0, 7.8, 7.6)), found_in(), rules)}
     assert lines["Current density at rated current"].value == pytest.approx(38 / (2 * 3.125))
@@ -288,15 +383,23 @@ def test_the_geometry_of_the_brush_is_worked_out_from_what_is_known() -> None:
 
 
 WRONG: dict[str, tuple[str, str, dict[str, str], str]] = {
-    "not a number": ("gap", "wide", {}, "value"), "another unit": ("gap", "3 N", {}, "value"), "past its bounds": ("gap", "900", {}, "value"),
-    "no such answer": ("urgency", "soon", {}, "value"), "no tick": ("marks", "maybe", {}, "value"), "too long": ("complaint", "x" * 401, {}, "value"),
-    "a day gone": ("next-look", "2020-01-01", {}, "value"), "no day": ("next-look", "soon", {}, "value"),
-    "put off by nobody": ("decide.lead.taut", "deferred", {"day": "2026-07-01"}, "who"), "put off for ever": ("decide.lead.taut", "deferred", {"who": "Ines"}, "day"),
-    "dropped without a reason": ("decide.lead.taut", "dropped", {}, "why"), "decided otherwise": ("decide.lead.taut", "perhaps", {}, "value"),
-    "nothing that can be found": ("decide.no.such", "done", {}, "value"), "overruled without a reason": ("overrule.brushes", "fit", {}, "why"),
+    "not a number": ("gap", "wide", {}, "value"),
+    "another unit": ("gap", "3 N", {}, "value"),
+    "past its bounds": ("gap", "900", {}, "value"),
+    "no such answer": ("urgency", "soon", {}, "value"),
+    "no tick": ("marks", "maybe", {}, "value"),
+    "too long": ("complaint", "x" * 401, {}, "value"),
+    "a day gone": ("next-look", "2020-01-01", {}, "value"),
+    "no day": ("next-look", "soon", {}, "value"),
+    "put off by nobody": ("decide.lead.taut", "deferred", {"day": "2026-07-01"}, "who"),
+    "put off for ever": ("decide.lead.taut", "deferred", {"who": "Ines"}, "day"),
+    "dropped without a reason": ("decide.lead.taut", "dropped", {}, "why"),
+    "decided otherwise": ("decide.lead.taut", "perhaps", {}, "value"),
+    "nothing that can be found": ("decide.no.such", "done", {}, "value"),
+    "overruled without a reason": ("overrule.brushes", "fit", {}, "why"),
     "a permit for nobody": ("permit.open", "volts", {"barriers": "rope", "minutes": "5"}, "who"),
     "a permit for ever": ("permit.open", "volts", {"who": "I", "barriers": "rope", "minutes": "600"}, "minutes"),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("field_id", "text", "more", "at"), WRONG.values(), ids=WRONG.keys())
@@ -306,55 +409,6 @@ def test_what_cannot_be_is_refused_where_it_is(field_id: str, text: str, more: d
     field = field_of(field_id)
     assert field is not None
     with pytest.raises(InputError) as caught:
-        read_entry(field, text, more, facts(), RULES, TODAY)
+        read_entry(field, text, more, facts=facts(), rules=RULES, today=TODAY)
     assert (caught.value.field, bool(caught.value.remedy)) == (at, True)
-    assert read_entry(field, "  ", more, facts(), RULES, TODAY).word == ""
-
-
-LINES: dict[str, tuple[list[tuple[bytes, float]], list[str]]] = {
-    "whole": ([(line_of("12.43 mm"), 1)], ["12.43 mm"]),
-    "cut in two": ([(line_of("12.43 mm")[:4], 1), (line_of("12.43 mm")[4:], 1.02)], ["12.43 mm"]),
-    "two at once, apart": ([(line_of("1 mm"), 1), (line_of("2 mm"), 2)], ["1 mm", "2 mm"]),
-    "too fast": ([(line_of("1 mm") + line_of("2 mm"), 1)], ["1 mm", "!came too soon"]),
-    "too fast from the first moment on": ([(line_of("1 mm"), 0), (line_of("2 mm"), 0.1)], ["1 mm", "!came too soon"]),
-    "just not too fast": ([(line_of("1 mm"), 0), (line_of("2 mm"), 0.15)], ["1 mm", "2 mm"]),
-    "two marks": ([(line_of("1;2 mm"), 1)], ["!cannot be read as"]),
-    "a check of one digit": ([(b"\x01;1\n", 1)], ["!damaged or cut"]),
-    "inches": ([(line_of("0.488 in"), 1)], ["0.488 in"]),
-    "another unit": ([(line_of("12.4 N"), 1)], ["!does not belong here"]),
-    "no unit": ([(line_of("12.4"), 1)], ["!without a unit"]),
-    "garbage": ([(b"\xff\x00;;\n", 1)], ["!damaged or cut"]),
-    "damaged": ([(line_of("12.43 mm").replace(b"4", b"9"), 1)], ["!damaged or cut"]),
-    "its tail only": ([(line_of("12.43 mm")[5:], 1)], ["!damaged or cut"]),
-    "empty lines": ([(b"\r\n\n \n", 1)], []),
-    "long, its end to come": ([(b"1" * 48, 1)], []),
-    "without an end": ([(b"x" * 99, 1), (line_of("3 mm"), 2)], ["!without an end", "3 mm"]),
-}  # fmt: skip
-
-
-@pytest.mark.parametrize(("sent", "expected"), LINES.values(), ids=LINES.keys())
-def test_lines_of_the_gauge(sent: list[tuple[bytes, float]], expected: list[str]) -> None:
-    reader, got = LineReader(), list[Frame]()
-    for data, at in sent:
-        got += reader.feed(data, at)
-    assert len(got) == len(expected)
-    for frame, words in zip(got, expected, strict=True):
-        assert words[1:] in frame.trouble if words.startswith("!") else frame.text == words
-
-
-def test_a_line_that_was_asked_for_is_never_too_soon() -> None:
-    reader = LineReader()
-    assert reader.feed(line_of("1 mm"), 1)[0].text == "1 mm"
-    reader.expect()
-    assert reader.feed(line_of("2 mm"), 1.05)[0].text == "2 mm"
-
-
-@given(st.lists(st.floats(0.5, 60).map(lambda x: f"{x:.2f} mm"), min_size=1, max_size=5), st.integers(1, 9))
-def test_lines_cut_anywhere_come_through_whole(texts: list[str], piece: int) -> None:
-    reader, got, clock = LineReader(), list[Frame](), 0.0
-    for text in texts:
-        data = line_of(text)
-        clock += 1
-        for i in range(0, len(data), piece):
-            got += reader.feed(data[i : i + piece], clock)
-    assert [f.text for f in got] == texts
+    assert read_entry(field, "  ", more, facts=facts(), rules=RULES, today=TODAY).word == ""

@@ -1,4 +1,6 @@
-"""What a sheet takes and says at its edges: bounds that still hold, units of the motor, permits to the minute, lines at a band's end."""
+"""What a sheet takes and says at its edges: bounds that still hold, units of the motor, permits to the minute, lines at
+a band's end.
+"""
 
 from datetime import timedelta
 
@@ -12,12 +14,13 @@ from norvash.core.sheet.bringing import what_to_bring
 from norvash.core.sheet.copper import copper_now
 from norvash.core.sheet.cutting import cut_record
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.fields import FIELDS, field_of, fields_of
+from norvash.core.sheet.fields import FIELDS, field_of
 from norvash.core.sheet.gates import steps_of
 from norvash.core.sheet.geometry import geometry
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.keeping import stays
 from norvash.core.sheet.noticed import diagnosis_of
+from norvash.core.sheet.offering import fields_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.typed import read_entry
 from norvash.core.sheet.voices import dust_expected_g, spring_grade, voices
@@ -34,7 +37,7 @@ COPPER = facts("industrial", 4, commutator_d_mm=120.0, commutator_d_min_mm=110.0
 def typed(field_id: str, text: str, about: Facts | None = None, /, **more: str) -> str:
     field = field_of(field_id)
     assert field is not None
-    return read_entry(field, text, more, about or facts(), RULES, TODAY).word
+    return read_entry(field, text, more, facts=about or facts(), rules=RULES, today=TODAY).word
 
 
 def test_a_column_is_read_in_the_unit_of_the_motor_and_keeps_what_is_missing() -> None:
@@ -65,7 +68,11 @@ def test_a_permit_lasts_to_the_minute_it_was_given_for() -> None:
     with pytest.raises(InputError) as hidden:
         typed("permit.open", "volts", None, who="Ines\x00", barriers="rope", minutes="5")
     assert hidden.value.field == "who"
-    open_now = sheet(permit__open=(Given("p", "", "volts", None, "Ines", NOON, {"minutes": "10"}),))
+    open_now = sheet(
+        permit__open=(
+            Given(id="p", typed="", word="volts", number=None, person="Ines", at=NOON, more={"minutes": "10"}),
+        )
+    )
     assert open_now.runs_until(1) == NOON + timedelta(minutes=10)
     assert open_now.runs_until(2) is None
     assert [open_now.permitted(NOON + timedelta(minutes=m)) for m in (0, 10, 10.1)] == [True, True, False]
@@ -125,8 +132,12 @@ def test_a_cut_is_recorded_up_to_the_track_and_not_beyond() -> None:
 
 
 # A field, the rule that bounds it, and what is found over it: a reading on the bound is still right.
-OVER = {"earth-ohm": ("earth.ohm", "earth.open"), "terminal-v": ("terminal.volt", "terminal.measured"),
-        "solenoid-v": ("solenoid.drop", "solenoid.bad"), "gap": ("gap.high", "gap.wide")}  # fmt: skip
+OVER = {
+    "earth-ohm": ("earth.ohm", "earth.open"),
+    "terminal-v": ("terminal.volt", "terminal.measured"),
+    "solenoid-v": ("solenoid.drop", "solenoid.bad"),
+    "gap": ("gap.high", "gap.wide"),
+}
 
 
 @pytest.mark.parametrize(("name", "rule_id", "finding"), [(k, *v) for k, v in OVER.items()], ids=OVER)
@@ -178,15 +189,39 @@ def test_only_causes_that_are_likely_enough_are_brought_for() -> None:
 
 # What is entered, the line, its value and whether it is right: a figure on the end of its band belongs to it.
 BANDS: dict[str, tuple[dict[str, float], tuple[float, ...], str, float, bool]] = {
-    "pressure at its low end": ({}, (1.7,), "Spring pressure", 17.0, True), "pressure under it": ({}, (1.69,), "Spring pressure", 16.9, False),
-    "pressure at its high end": ({}, (6.0,), "Spring pressure", 60.0, True), "pressure over it": ({}, (6.01,), "Spring pressure", 60.1, False),
-    "forces less than a tenth off": ({}, (3.0, 3.0, 3.29), "The force farthest off", 9.667, True), "a force a tenth off": ({}, (3.0, 3.0, 3.3), "The force farthest off", 10.0, False), "a dead one": ({}, (0.2, 3.0, 3.1), "The force farthest off", -93.443, False),
-    "at the limit, low end": ({"force_new_n": 3.1, "spring_rate_n_per_mm": 0.1}, (), "Pressure at the limit", 17.0, True),
-    "at the limit, under it": ({"force_new_n": 3.0, "spring_rate_n_per_mm": 0.1}, (), "Pressure at the limit", 16.0, False),
-    "at the limit, high end": ({"force_new_n": 6.0, "spring_rate_n_per_mm": 0.0}, (), "Pressure at the limit", 60.0, True),
-    "density at its high end": ({"rated_a": 12.0}, (), "Current density", 12.0, True), "density over it": ({"rated_a": 12.1}, (), "Current density", 12.1, False),
-    "density under a third of the least": ({"rated_a": 2.6}, (), "Current density", 2.6, False), "density a little over that": ({"rated_a": 2.7}, (), "Current density", 2.7, True),
-}  # fmt: skip
+    "pressure at its low end": ({}, (1.7,), "Spring pressure", 17.0, True),
+    "pressure under it": ({}, (1.69,), "Spring pressure", 16.9, False),
+    "pressure at its high end": ({}, (6.0,), "Spring pressure", 60.0, True),
+    "pressure over it": ({}, (6.01,), "Spring pressure", 60.1, False),
+    "forces less than a tenth off": ({}, (3.0, 3.0, 3.29), "The force farthest off", 9.667, True),
+    "a force a tenth off": ({}, (3.0, 3.0, 3.3), "The force farthest off", 10.0, False),
+    "a dead one": ({}, (0.2, 3.0, 3.1), "The force farthest off", -93.443, False),
+    "at the limit, low end": (
+        {"force_new_n": 3.1, "spring_rate_n_per_mm": 0.1},
+        (),
+        "Pressure at the limit",
+        17.0,
+        True,
+    ),
+    "at the limit, under it": (
+        {"force_new_n": 3.0, "spring_rate_n_per_mm": 0.1},
+        (),
+        "Pressure at the limit",
+        16.0,
+        False,
+    ),
+    "at the limit, high end": (
+        {"force_new_n": 6.0, "spring_rate_n_per_mm": 0.0},
+        (),
+        "Pressure at the limit",
+        60.0,
+        True,
+    ),
+    "density at its high end": ({"rated_a": 12.0}, (), "Current density", 12.0, True),
+    "density over it": ({"rated_a": 12.1}, (), "Current density", 12.1, False),
+    "density under a third of the least": ({"rated_a": 2.6}, (), "Current density", 2.6, False),
+    "density a little over that": ({"rated_a": 2.7}, (), "Current density", 2.7, True),
+}
 
 
 @pytest.mark.parametrize(("own", "forces", "words", "value", "right"), BANDS.values(), ids=BANDS)

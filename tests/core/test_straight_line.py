@@ -13,8 +13,16 @@ from norvash.core.straight_line import Point, Track, brush_line, counter_at, str
 from norvash.errors import InputError
 
 
-def track(now: float, run: float, *, start: float = 22.0, at: float = 0.0, limit: float = 8.0,
-          before: tuple[float, float] | None = None, sd: float = 0.05) -> Track:  # fmt: skip
+def track(
+    now: float,
+    run: float,
+    *,
+    start: float = 22.0,
+    at: float = 0.0,
+    limit: float = 8.0,
+    before: tuple[float, float] | None = None,
+    sd: float = 0.05,
+) -> Track:
     previous = Point(before[0], before[1], sd) if before else None
     return Track(Point(start, at, sd), previous, Point(now, run, sd), limit)
 
@@ -38,9 +46,16 @@ CASES = {
     ("tracks", "left", "end", "plan", "look", "governs", "answer"), CASES.values(), ids=CASES.keys()
 )
 def test_the_hand_calculation(
-    tracks: list[Track | None], left: float | None, end: int | None, plan: int | None, look: int | None,
-    governs: int | None, answer: str, rules: MotorRules,
-) -> None:  # fmt: skip
+    *,
+    tracks: list[Track | None],
+    left: float | None,
+    end: int | None,
+    plan: int | None,
+    look: int | None,
+    governs: int | None,
+    answer: str,
+    rules: MotorRules,
+) -> None:
     found = straight_line(tracks, rules)
     assert found.left_h == (None if left is None else pytest.approx(left))
     assert (found.do_not_exceed_h, found.plan_by_h, found.look_again_h) == (end, plan, look)

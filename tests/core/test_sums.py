@@ -70,9 +70,39 @@ ARMS: tuple[tuple[str, dict[str, object]], ...] = (
     ("bar-test", {"bars": 6, "readings_milliohm": [10, 10.1, 10, 9.9, 10, 10]}),
     ("surface-work", {"light_dirt": True, "abrasive": "emery"}),
     ("surface-work", {"grooved": True, "tir_over": True}),
-    ("holder-fit", {"thickness_mm": 10, "width_mm": 16, "box_thickness_mm": 10.15, "box_width_mm": 16.2, "holder_gap_mm": 2.5, "motor_class": "industrial"}),
-    ("holder-fit", {"thickness_mm": 10, "width_mm": 16, "box_thickness_mm": 10.15, "box_width_mm": 16.2, "holder_gap_mm": 9, "motor_class": "industrial"}),
-    ("seating", {"commutator_d_mm": 60, "thickness_mm": 12, "new_mm": 25, "limit_mm": 9, "worn_mm": 0.1, "steady_rate_mm_per_kh": 2.5}),
+    (
+        "holder-fit",
+        {
+            "thickness_mm": 10,
+            "width_mm": 16,
+            "box_thickness_mm": 10.15,
+            "box_width_mm": 16.2,
+            "holder_gap_mm": 2.5,
+            "motor_class": "industrial",
+        },
+    ),
+    (
+        "holder-fit",
+        {
+            "thickness_mm": 10,
+            "width_mm": 16,
+            "box_thickness_mm": 10.15,
+            "box_width_mm": 16.2,
+            "holder_gap_mm": 9,
+            "motor_class": "industrial",
+        },
+    ),
+    (
+        "seating",
+        {
+            "commutator_d_mm": 60,
+            "thickness_mm": 12,
+            "new_mm": 25,
+            "limit_mm": 9,
+            "worn_mm": 0.1,
+            "steady_rate_mm_per_kh": 2.5,
+        },
+    ),
     ("seating", {"commutator_d_mm": 60, "thickness_mm": 12}),
     ("insulation", {"resistance_megohm": 80, "temperature_c": 25, "one_minute_megohm": 40, "ten_minutes_megohm": 90}),
     ("insulation", {"resistance_megohm": 0.3, "temperature_c": 25}),
@@ -81,12 +111,33 @@ ARMS: tuple[tuple[str, dict[str, object]], ...] = (
     ("end-float", {"float_mm": 0.1, "float_low_mm": 0.1, "float_high_mm": 0.2, "shims_mm": [0.1]}),
     ("vibration", {"vibration_mm_per_s": [2.1, 3.0], "previous_mm_per_s": 1.5}),
     ("vibration", {"vibration_mm_per_s": [2.1, 3.0], "previous_mm_per_s": 4}),
-    ("skim-plan", {"diameter_mm": 60, "diameter_min_mm": 55, "diameter_new_mm": 62, "groove_mm": 0.3, "tir_mm": 0.08, "run_out_mm": 4, "track_mm": 30}),
+    (
+        "skim-plan",
+        {
+            "diameter_mm": 60,
+            "diameter_min_mm": 55,
+            "diameter_new_mm": 62,
+            "groove_mm": 0.3,
+            "tir_mm": 0.08,
+            "run_out_mm": 4,
+            "track_mm": 30,
+        },
+    ),
     ("set-spread", {"lengths_mm": [18, 14, 18.2, 18.1], "start_mm": [22, 22, 22, 22]}),
     ("set-spread", {"lengths_mm": [18, 18.2], "start_mm": 22}),
-    ("current-density", {"thickness_mm": 10, "width_mm": 20, "brush_count": 4, "current_a": 400, "guide_low_a_per_cm2": 8, "guide_high_a_per_cm2": 12}),
+    (
+        "current-density",
+        {
+            "thickness_mm": 10,
+            "width_mm": 20,
+            "brush_count": 4,
+            "current_a": 400,
+            "guide_low_a_per_cm2": 8,
+            "guide_high_a_per_cm2": 12,
+        },
+    ),
     ("find-cause", {"motor_class": "tool", "seen": ["weak"]}),
-)  # fmt: skip
+)
 
 
 def whole_answers(rules: MotorRules) -> list[object]:
@@ -107,6 +158,7 @@ def test_the_catalogue_is_whole_and_every_example_answers(rules: MotorRules) -> 
         assert set(model(entry.name).model_json_schema()["properties"]) == {f.name for f in fields(entry.inputs)}
 
 
+# fmt: off
 BAD: dict[str, tuple[str, object, str]] = {
     "letters": ("usable-carbon", {"length_mm": "x", "new_mm": 22, "limit_mm": 8}, "length_mm"),
     "digits as text": ("usable-carbon", {"length_mm": "12.4", "new_mm": 22, "limit_mm": 8}, "length_mm"),
@@ -156,7 +208,11 @@ BAD: dict[str, tuple[str, object, str]] = {
     "most readings missing": ("run-out", {"readings_mm": [0.01] * 8 + [None] * 8}, "readings_mm"),
     "a reading missing": ("bar-test", {"readings_milliohm": [1.0] * 28, "bars": 29}, "readings_milliohm"),
     "a reading doubled": ("bar-test", {"readings_milliohm": [1.0] * 30, "bars": 29}, "readings_milliohm"),
-    "a wave that does not close": ("bar-test", {"readings_milliohm": [1.0] * 29, "bars": 29, "pole_pairs": 2, "winding": "wave", "commutator_pitch": 13}, "commutator_pitch"),
+    "a wave that does not close": (
+        "bar-test",
+        {"readings_milliohm": [1.0] * 29, "bars": 29, "pole_pairs": 2, "winding": "wave", "commutator_pitch": 13},
+        "commutator_pitch",
+    ),
     "no limit and no new diameter": ("skim-plan", {"diameter_mm": 58}, "diameter_min_mm"),
     "deeper than round": ("skim-plan", {"diameter_mm": 58, "diameter_min_mm": 56, "groove_mm": 20}, "groove_mm"),
     "finish deeper than rough": ("skim-plan", {"diameter_mm": 58, "diameter_min_mm": 56, "rough_cut_mm": 0.02, "finish_cut_mm": 0.1}, "finish_cut_mm"),
@@ -174,7 +230,8 @@ BAD: dict[str, tuple[str, object, str]] = {
     "one side of a pair": ("kit-fit", {"shaft_mm": 20}, "bore_mm"),
     "an empty kit": ("kit-fit", {}, "shaft_mm"),
     "angle without thickness": ("brush-limit", {"new_mm": 25, "maker_limit_mm": 10, "face_angle_deg": 20}, "thickness_mm"),
-}  # fmt: skip
+}
+# fmt: on
 
 
 @pytest.mark.parametrize(("name", "given", "field"), BAD.values(), ids=BAD.keys())
@@ -246,8 +303,12 @@ TYPED: dict[str, tuple[str, dict[str, str], str]] = {
     "half a bar": ("bar-map", {"bars": "40", "marked_bars": "2.5"}, "Dark or burnt bars: “2.5” is no whole number."),
     "nothing measured": ("vibration", {"vibration_mm_per_s": "-"}, "Velocity, root mean square: a value is missing."),
     "not given": ("vibration", {}, "Velocity, root mean square is missing."),
-    "out of bounds": ("end-float", {"float_mm": "70", "float_high_mm": "1"}, "End float, as measured: 70 cannot be. Give a number from 0 to 50 mm."),
-}  # fmt: skip
+    "out of bounds": (
+        "end-float",
+        {"float_mm": "70", "float_high_mm": "1"},
+        "End float, as measured: 70 cannot be. Give a number from 0 to 50 mm.",
+    ),
+}
 
 
 @pytest.mark.parametrize(("name", "typed", "words"), TYPED.values(), ids=TYPED.keys())

@@ -1,4 +1,6 @@
-"""Before the motor is blamed: every way in which speed settings, cables and batteries can be right or wrong, at their edges too."""
+"""Before the motor is blamed: every way in which speed settings, cables and batteries can be right or wrong, at
+their edges too.
+"""
 
 from typing import Any
 
@@ -20,7 +22,8 @@ from norvash.errors import InputError
 
 KNOWN = (0.45, 0.62, 1.0)
 NOBODY_KNOWS = (None, None, None)
-# Of 100 V: steps, what is expected, steps that are bad, steps that are dead, whether they rise and the top is right, fault, words.
+# Of 100 V: steps, what is expected, steps that are bad, steps that are dead, whether they rise and the top is right,
+# fault, words.
 LADDERS: dict[str, tuple[Any, ...]] = {
     "as they should": ((45, 62, 100), KNOWN, (), (), True, True, "", "rise as they should"),
     "one off": ((45, 70, 100), KNOWN, (2,), (), True, True, "one", "step 2 is off"),
@@ -29,14 +32,41 @@ LADDERS: dict[str, tuple[Any, ...]] = {
     "both of two low": ((40, 80), (0.5, 1.0), (1, 2), (), True, False, "low", "every setting is low"),
     "the only one low": ((80,), (1.0,), (1,), (), True, False, "low", "the one setting is low"),
     "the only one high": ((110,), (1.0,), (1,), (), True, False, "one", "step 1 is off, the only one"),
-    "falling, the top among them": ((100, 80, 60), (0.45, 0.62, 1.0), (1, 2, 3), (), False, False, "miswired", "do not rise"),
+    "falling, the top among them": (
+        (100, 80, 60),
+        (0.45, 0.62, 1.0),
+        (1, 2, 3),
+        (),
+        False,
+        False,
+        "miswired",
+        "do not rise",
+    ),
     "falling, nothing known": ((100, 80, 60), NOBODY_KNOWS, (3,), (), False, False, "miswired", "do not rise"),
     "all missing": ((0, 1, 2), KNOWN, (1, 2, 3), (1, 2, 3), True, False, "missing", "supply, fuse and switch"),
     "two of three": ((45, 80, 90), KNOWN, (2, 3), (), True, False, "one", "steps 2 and 3 are off"),
     "two of three low": ((45, 50, 80), KNOWN, (2, 3), (), True, False, "one", "steps 2 and 3 are off"),
     "all off, one of them high": ((30, 80, 90), KNOWN, (1, 2, 3), (), True, False, "one", "steps 1, 2 and 3 are off"),
-    "one dead where nothing was expected": ((4, 30, 80), (0.04, 0.45, 1.0), (1, 2, 3), (1,), True, False, "one", "steps 1, 2 and 3"),
-    "low, and one dead of which nobody knows": ((0, 45, 80), (None, 0.62, 1.0), (1, 2, 3), (1,), True, False, "low", "every setting is low"),
+    "one dead where nothing was expected": (
+        (4, 30, 80),
+        (0.04, 0.45, 1.0),
+        (1, 2, 3),
+        (1,),
+        True,
+        False,
+        "one",
+        "steps 1, 2 and 3",
+    ),
+    "low, and one dead of which nobody knows": (
+        (0, 45, 80),
+        (None, 0.62, 1.0),
+        (1, 2, 3),
+        (1,),
+        True,
+        False,
+        "low",
+        "every setting is low",
+    ),
     "falling": ((62, 45, 100), NOBODY_KNOWS, (), (), False, True, "miswired", "do not rise"),
     "two alike": ((50, 50, 100), NOBODY_KNOWS, (), (), False, True, "miswired", "do not rise"),
     "top low, nothing known": ((30, 50, 90), NOBODY_KNOWS, (3,), (), True, False, "one", "step 3 is off"),
@@ -46,16 +76,24 @@ LADDERS: dict[str, tuple[Any, ...]] = {
     "a step just over it": ((54.1, 100), (0.5, 1.0), (1,), (), True, True, "one", "step 1 is off"),
     "at the edge of dead": ((5, 100), (None, 1.0), (), (), True, True, "", "rise as they should"),
     "nothing expected": ((5, 100), (0.0, 1.0), (), (), True, True, "", "rise as they should"),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(
     ("steps", "expected", "bad", "dead", "rising", "top", "fault", "words"), LADDERS.values(), ids=LADDERS
 )
 def test_speed_settings(
-    steps: tuple[float, ...], expected: tuple[float | None, ...], bad: tuple[int, ...], dead: tuple[int, ...], rising: bool, top: bool,
-    fault: str, words: str, rules: MotorRules,
-) -> None:  # fmt: skip
+    *,
+    steps: tuple[float, ...],
+    expected: tuple[float | None, ...],
+    bad: tuple[int, ...],
+    dead: tuple[int, ...],
+    rising: bool,
+    top: bool,
+    fault: str,
+    words: str,
+    rules: MotorRules,
+) -> None:
     found = speed_ladder(100, steps, expected, rules)
     assert (found.bad_steps, found.dead_steps, found.rising, found.top_ok) == (bad, dead, rising, top)
     assert found.fault == fault
@@ -82,9 +120,9 @@ def test_a_ladder_of_thousands_of_steps_is_judged_in_no_time(rules: MotorRules) 
 
 
 def test_cables_and_the_volts_that_may_be_lost(rules: MotorRules) -> None:
-    assert cable_drop_v(100, 5, 25, 2, 20, rules) == pytest.approx(0.70)
-    assert cable_drop_v(100, 5, 25, 1, 60, rules) == pytest.approx(0.35 * 1.156)
-    assert cable_drop_v(40, 3, 10, 2, 0, rules) == pytest.approx(0.42 * 0.922)
+    assert cable_drop_v(100, 5, 25, ways=2, temp_c=20, rules=rules) == pytest.approx(0.70)
+    assert cable_drop_v(100, 5, 25, ways=1, temp_c=60, rules=rules) == pytest.approx(0.35 * 1.156)
+    assert cable_drop_v(40, 3, 10, ways=2, temp_c=0, rules=rules) == pytest.approx(0.42 * 0.922)
     assert [drop_allowed_v(v, rules) for v in (12, 24, 6, 48, 48.1)] == [0.5, 1.0, 0.25, 2.0, pytest.approx(0.962)]
     volts = {
         (12, 20): 9.6,
@@ -132,30 +170,46 @@ def test_what_a_cable_carries(rules: MotorRules) -> None:
     for section, odd in ((1.4, Laid()), (10, Laid(air_c=61)), (10, Laid(circuits=4))):
         with pytest.raises(InputError):
             load_a(section, odd, rules)
-    assert not carried(60, 1.5, None, 120, Laid(), rules).enough
-    assert carried(17, 1.5, None, 120, Laid(), rules).enough
-    burst = carried(901.960784, 25, 4.0, 120, Laid(), rules)
+    assert not carried(60, 1.5, None, rest_s=120, laid=Laid(), rules=rules).enough
+    assert carried(17, 1.5, None, rest_s=120, laid=Laid(), rules=rules).enough
+    burst = carried(901.960784, 25, 4.0, rest_s=120, laid=Laid(), rules=rules)
     assert [burst.burst_mm2, burst.steady_a] == pytest.approx([21.222607, 161.996939])
-    assert (burst.enough, carried(901.960784, 70, 4.0, 120, Laid(), rules).enough) == (False, True)
-    thin = carried(170, 4, 10.0, 3600, Laid(), rules)
+    assert (burst.enough, carried(901.960784, 70, 4.0, rest_s=120, laid=Laid(), rules=rules).enough) == (False, True)
+    thin = carried(170, 4, 10.0, rest_s=3600, laid=Laid(), rules=rules)
     assert (thin.steady_a < thin.load_a, thin.enough, "asks for 6.32 mm²" in thin.words) == (True, False, True)
-    assert carried(170, 4, 10.1, 3600, Laid(), rules).burst_mm2 is None
+    assert carried(170, 4, 10.1, rest_s=3600, laid=Laid(), rules=rules).burst_mm2 is None
 
 
 # Ohm, current, volts of the plate, kind, step of the meter: the limit, whether it is right.
 TERMINALS: dict[str, tuple[float, float | None, float | None, str, float | None, float | None, bool | None]] = {
-    "little current on mains": (0.1, 3.0, 230, "", None, 0.1, True), "too much there": (0.101, 3.0, 230, "", None, 0.1, False), "more current on mains": (0.02, 3.1, 230, "", None, 0.1 / 3.1, True),
-    "little current, no mains": (0.1, 3.0, 24, "", None, 0.1 / 3, False), "heat decides": (0.0026, 20.0, 24, "press-in", None, 0.0025, False), "bolted": (0.005, 20.0, 24, "bolted", None, 0.005, True),
-    "bolted, too hot": (0.0031, 32.0, 24, "bolted", None, 3 / 32**2, False), "current not known": (0.010, None, 24, "", None, 0.010, True), "current not known, more": (0.011, None, 24, "", None, 0.010, None),
-    "a coarse meter": (0.002, 20.0, 24, "", 0.001, 0.0025, None), "just fine enough": (0.002, 20.0, 24, "", 0.0025 / 3, 0.0025, True), "coarse, but bad for sure": (0.5, 20.0, 24, "", 0.01, 0.0025, False),
-}  # fmt: skip
+    "little current on mains": (0.1, 3.0, 230, "", None, 0.1, True),
+    "too much there": (0.101, 3.0, 230, "", None, 0.1, False),
+    "more current on mains": (0.02, 3.1, 230, "", None, 0.1 / 3.1, True),
+    "little current, no mains": (0.1, 3.0, 24, "", None, 0.1 / 3, False),
+    "heat decides": (0.0026, 20.0, 24, "press-in", None, 0.0025, False),
+    "bolted": (0.005, 20.0, 24, "bolted", None, 0.005, True),
+    "bolted, too hot": (0.0031, 32.0, 24, "bolted", None, 3 / 32**2, False),
+    "current not known": (0.010, None, 24, "", None, 0.010, True),
+    "current not known, more": (0.011, None, 24, "", None, 0.010, None),
+    "a coarse meter": (0.002, 20.0, 24, "", 0.001, 0.0025, None),
+    "just fine enough": (0.002, 20.0, 24, "", 0.0025 / 3, 0.0025, True),
+    "coarse, but bad for sure": (0.5, 20.0, 24, "", 0.01, 0.0025, False),
+}
 
 
 @pytest.mark.parametrize(("ohm", "amps", "volts", "kind", "step", "limit", "right"), TERMINALS.values(), ids=TERMINALS)
 def test_terminals(
-    ohm: float, amps: float | None, volts: float | None, kind: str, step: float | None, limit: float | None, right: bool | None, rules: MotorRules
-) -> None:  # fmt: skip
-    found = terminal_by_ohm(ohm, amps, volts, kind, step, rules)
+    *,
+    ohm: float,
+    amps: float | None,
+    volts: float | None,
+    kind: str,
+    step: float | None,
+    limit: float | None,
+    right: bool | None,
+    rules: MotorRules,
+) -> None:
+    found = terminal_by_ohm(ohm, amps, volts, kind=kind, step_ohm=step, rules=rules)
     assert (found.limit, found.right) == (None if limit is None else pytest.approx(limit), right)
     assert [terminal_by_drop(v, rules).right for v in (0.1, 0.101)] == [True, False]
     assert [solenoid_allowed_v(a, rules)[0] for a in (None, 400, 401)] == [0.2, 0.2, 0.3]
@@ -173,29 +227,39 @@ BATTERIES: dict[str, tuple[Any, ...]] = {
     "a hair too weak for that": (12, 12.6, 8.76, 100, -10, True, False, 38.4, "battery, cables and joints first"),
     "too cold": (12, 12.6, 9.0, 100, -19, True, None, 36.0, "says nothing"),
     "no sag at all": (12, 12.6, 12.6, 100, 20, True, None, None, "no heavy current flowed"),
-    "hardly any sag": (12, 12.6, 12.41, 100, 20, True, None, None, "no heavy current flowed"), "just enough sag": (12, 12.6, 12.4, 100, 20, True, True, 2.0, "holds up"),
+    "hardly any sag": (12, 12.6, 12.41, 100, 20, True, None, None, "no heavy current flowed"),
+    "just enough sag": (12, 12.6, 12.4, 100, 20, True, True, 2.0, "holds up"),
     "only at rest": (12, 12.6, None, 100, 20, True, None, None, "volts at rest prove little"),
     "only cranking": (12, None, 9.2, 100, 20, None, False, None, "battery, cables and joints first"),
     "only cranking, right": (12, None, 9.8, 100, 20, None, True, None, "holds up"),
     "nothing": (12, None, None, None, 20, None, None, None, "volts at rest prove little"),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(
     ("rated", "rest", "cranking", "amps", "temp", "rest_ok", "ok", "inner", "words"), BATTERIES.values(), ids=BATTERIES
 )
 def test_batteries(
-    rated: float, rest: float | None, cranking: float | None, amps: float | None, temp: float, rest_ok: bool | None, ok: bool | None,
-    inner: float | None, words: str, rules: MotorRules,
-) -> None:  # fmt: skip
-    found = judge_battery(rated, rest, cranking, amps, temp, rules)
+    *,
+    rated: float,
+    rest: float | None,
+    cranking: float | None,
+    amps: float | None,
+    temp: float,
+    rest_ok: bool | None,
+    ok: bool | None,
+    inner: float | None,
+    words: str,
+    rules: MotorRules,
+) -> None:
+    found = judge_battery(rated, rest, cranking, current_a=amps, temperature_c=temp, rules=rules)
     assert (found.rest_ok, found.cranking_ok) == (rest_ok, ok)
     assert found.inner_mohm == (None if inner is None else pytest.approx(inner))
     least = least_cranking_v(rated, temp, rules)
     assert found.least_v == (None if least is None else pytest.approx(least))
     assert words in found.advice
     with pytest.raises(InputError):
-        judge_battery(rated, 12.0, 12.01, amps, temp, rules)
+        judge_battery(rated, 12.0, 12.01, current_a=amps, temperature_c=temp, rules=rules)
 
 
 @pytest.mark.parametrize(
@@ -206,5 +270,5 @@ def test_a_battery_of_another_voltage_is_asked_for(
     rated: float, rest: float | None, cranking: float | None, rules: MotorRules
 ) -> None:
     with pytest.raises(InputError) as caught:
-        judge_battery(rated, rest, cranking, 100, 20, rules)
+        judge_battery(rated, rest, cranking, current_a=100, temperature_c=20, rules=rules)
     assert caught.value.field == "rated_v"

@@ -21,17 +21,31 @@ from norvash.errors import InputError
     ("text", "bore", "outside", "width", "seal", "clearance"),
     [
         ("6204-2RS", 20, 47, 14, "rubbing seals on both sides", "normal"),
-        ("6000", 10, 26, 8, "open", "normal"), ("6201 ZZ", 12, 32, 10, "metal shields on both sides", "normal"),
-        ("6302/C3", 15, 42, 13, "open", "more than normal"), ("62 03 Z", 17, 40, 12, "one metal shield", "normal"),
-        ("608 2Z", 8, 22, 7, "metal shields on both sides", "normal"), ("6310-2Z/C3", 50, 110, 27, "metal shields on both sides", "more than normal"),
-        ("6020", 100, 150, 24, "open", "normal"), ("626RS", 6, 19, 6, "one seal", "normal"), ("62206-2RS", 30, 62, 20, "rubbing seals on both sides", "normal"),
-        ("62206 2RSL", 30, 62, 20, "seals that do not rub on both sides", "normal"), ("6204-2RSH/C3", 20, 47, 14, "rubbing seals on both sides", "more than normal"),
-        ("6204DDUC3", 20, 47, 14, "rubbing seals on both sides", "more than normal"), ("6205 LLU C4", 25, 52, 15, "rubbing seals on both sides", "more than C3"), ("6205LLB", 25, 52, 15, "seals that do not rub on both sides", "normal"),
-        ("623", 3, 10, 4, "open", "normal"), ("62/28", 28, 58, 16, "open", "normal"), ("63005-2RS1", 25, 47, 16, "rubbing seals on both sides", "normal"), ("16005", 25, 47, 8, "open", "normal"),
-        ("61805-2Z", 25, 37, 7, "metal shields on both sides", "normal"), ("61904", 20, 37, 9, "open", "normal"), ("62305", 25, 62, 24, "open", "normal"), ("6203 TN9/P5", 17, 40, 12, "open", "normal"),
+        ("6000", 10, 26, 8, "open", "normal"),
+        ("6201 ZZ", 12, 32, 10, "metal shields on both sides", "normal"),
+        ("6302/C3", 15, 42, 13, "open", "more than normal"),
+        ("62 03 Z", 17, 40, 12, "one metal shield", "normal"),
+        ("608 2Z", 8, 22, 7, "metal shields on both sides", "normal"),
+        ("6310-2Z/C3", 50, 110, 27, "metal shields on both sides", "more than normal"),
+        ("6020", 100, 150, 24, "open", "normal"),
+        ("626RS", 6, 19, 6, "one seal", "normal"),
+        ("62206-2RS", 30, 62, 20, "rubbing seals on both sides", "normal"),
+        ("62206 2RSL", 30, 62, 20, "seals that do not rub on both sides", "normal"),
+        ("6204-2RSH/C3", 20, 47, 14, "rubbing seals on both sides", "more than normal"),
+        ("6204DDUC3", 20, 47, 14, "rubbing seals on both sides", "more than normal"),
+        ("6205 LLU C4", 25, 52, 15, "rubbing seals on both sides", "more than C3"),
+        ("6205LLB", 25, 52, 15, "seals that do not rub on both sides", "normal"),
+        ("623", 3, 10, 4, "open", "normal"),
+        ("62/28", 28, 58, 16, "open", "normal"),
+        ("63005-2RS1", 25, 47, 16, "rubbing seals on both sides", "normal"),
+        ("16005", 25, 47, 8, "open", "normal"),
+        ("61805-2Z", 25, 37, 7, "metal shields on both sides", "normal"),
+        ("61904", 20, 37, 9, "open", "normal"),
+        ("62305", 25, 62, 24, "open", "normal"),
+        ("6203 TN9/P5", 17, 40, 12, "open", "normal"),
     ],
-)  # fmt: skip
-def test_bearing_numbers(text: str, bore: float, outside: float, width: float, seal: str, clearance: str) -> None:
+)
+def test_bearing_numbers(*, text: str, bore: float, outside: float, width: float, seal: str, clearance: str) -> None:
     found = decode(text)
     assert (found.bore_mm, found.outside_mm, found.width_mm, found.seal, found.clearance) == (
         bore,
@@ -98,9 +112,14 @@ def test_what_seals_mean_for_grease_and_heat() -> None:
         for b in (decode(t),)
     }
     assert told == {
-        "6205": (False, False, False, True, False), "6205 2RS": (True, True, False, False, True), "6205 2Z": (True, False, False, False, True), "6205 Z": (False, False, False, True, True),
-        "6205 LX9": (False, False, True, False, True), "6205 2Z LX9": (True, False, False, False, True), "6205 C3 N": (False, False, False, True, False),
-    }  # fmt: skip
+        "6205": (False, False, False, True, False),
+        "6205 2RS": (True, True, False, False, True),
+        "6205 2Z": (True, False, False, False, True),
+        "6205 Z": (False, False, False, True, True),
+        "6205 LX9": (False, False, True, False, True),
+        "6205 2Z LX9": (True, False, False, False, True),
+        "6205 C3 N": (False, False, False, True, False),
+    }
     assert decode("6205 LX9").unknown == ("LX9",)
     assert "perhaps sealed" in decode("6205 LX9").seal
 
@@ -146,9 +165,9 @@ def test_what_insulation_is_judged_and_tested_by(rules: MotorRules) -> None:
     ]
     assert machines == ["double", "double", "earthed", "other", "other"]
     volts = (12.0, 250.0, 251.0, 440.0, None)
-    assert [least_megohm(EarthTest(v), rules) for v in volts] == [1, 1, pytest.approx(1.251), 1.44, 2]
-    assert [least_megohm(EarthTest(v, circuit="armature"), rules) for v in volts] == [1, 1, 5, 5, 5]
-    assert [least_megohm(EarthTest(v, machine="double"), rules) for v in volts] == [2, 2, 2, 2, 2]
+    assert [least_megohm(EarthTest(rated_v=v), rules) for v in volts] == [1, 1, pytest.approx(1.251), 1.44, 2]
+    assert [least_megohm(EarthTest(rated_v=v, circuit="armature"), rules) for v in volts] == [1, 1, 5, 5, 5]
+    assert [least_megohm(EarthTest(rated_v=v, machine="double"), rules) for v in volts] == [2, 2, 2, 2, 2]
     assert [volts_to_test_with(v) for v in (24, 230, 600, 5000, None)] == [
         "100 V at most",
         "250 or 500 V",

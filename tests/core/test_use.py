@@ -42,9 +42,9 @@ GOOD = {
 
 @pytest.mark.parametrize(("entries", "value", "day", "total", "event"), GOOD.values(), ids=GOOD.keys())
 def test_counters_are_read(
-    entries: list[Entry], value: float, day: float, total: float, event: str, rules: MotorRules
+    *, entries: list[Entry], value: float, day: float, total: float, event: str, rules: MotorRules
 ) -> None:
-    counted = read_counter(value, on(day), NOW, entries, "hours", rules)
+    counted = read_counter(value, on(day), NOW, entries=entries, unit="hours", rules=rules)
     assert (counted.total_units, counted.event) == (total, event)
 
 
@@ -60,10 +60,10 @@ REFUSED = {
 
 @pytest.mark.parametrize(("entries", "value", "day", "kind", "words"), REFUSED.values(), ids=REFUSED.keys())
 def test_the_impossible_is_refused_with_the_reason(
-    entries: list[Entry], value: float, day: float, kind: type[NorvashError], words: str, rules: MotorRules
+    *, entries: list[Entry], value: float, day: float, kind: type[NorvashError], words: str, rules: MotorRules
 ) -> None:
     with pytest.raises(kind, match=words) as caught:
-        read_counter(value, on(day), NOW, entries, "hours", rules)
+        read_counter(value, on(day), NOW, entries=entries, unit="hours", rules=rules)
     assert caught.value.remedy
 
 
@@ -77,18 +77,21 @@ FALLS = {
 
 @pytest.mark.parametrize(("entries", "value", "day", "likely", "total", "answer"), FALLS.values(), ids=FALLS.keys())
 def test_a_fallen_counter_is_asked_about_and_the_likeliest_comes_first(
-    entries: list[Entry], value: float, day: float, likely: str, total: float | None, answer: str, rules: MotorRules
+    *, entries: list[Entry], value: float, day: float, likely: str, total: float | None, answer: str, rules: MotorRules
 ) -> None:
     with pytest.raises(NeedsAnswer) as caught:
-        read_counter(value, on(day), NOW, entries, "hours", rules)
+        read_counter(value, on(day), NOW, entries=entries, unit="hours", rules=rules)
     assert caught.value.likely == likely
     if total is not None:
-        assert read_counter(value, on(day), NOW, entries, "hours", rules, answer).total_units == total
+        assert (
+            read_counter(value, on(day), NOW, entries=entries, unit="hours", rules=rules, answer=answer).total_units
+            == total
+        )
 
 
 def test_increments(rules: MotorRules) -> None:
-    assert read_increment(12, on(21), NOW, WEEKLY, "hours", rules).total_units == 152
-    assert read_increment(12, on(21), NOW, [], "hours", rules).counter_units == 12
+    assert read_increment(12, on(21), NOW, entries=WEEKLY, unit="hours", rules=rules).total_units == 152
+    assert read_increment(12, on(21), NOW, entries=[], unit="hours", rules=rules).counter_units == 12
     for value, day, words in (
         (-1, 21, "less than nothing"),
         (5, 10, "later entry"),
@@ -96,7 +99,7 @@ def test_increments(rules: MotorRules) -> None:
         (5, 40, "future"),
     ):
         with pytest.raises(InputError, match=words):
-            read_increment(value, on(day), NOW, WEEKLY, "hours", rules)
+            read_increment(value, on(day), NOW, entries=WEEKLY, unit="hours", rules=rules)
 
 
 @given(st.lists(st.floats(0, 100), min_size=1, max_size=12))
@@ -104,7 +107,7 @@ def test_totals_never_fall(steps: list[float]) -> None:
     rules, entries, counter = shipped(), list[Entry](), 0.0
     for i, step in enumerate(steps):
         counter += step
-        counted = read_counter(counter, on(i * 7), on(400), entries, "hours", rules)
+        counted = read_counter(counter, on(i * 7), on(400), entries=entries, unit="hours", rules=rules)
         entries.append(Entry(on(i * 7), counted.total_units, counted.counter_units))
     totals = [e.total_units for e in entries]
     assert totals == sorted(totals)
@@ -149,12 +152,16 @@ TYPED_USE: dict[str, tuple[str, str, float, float]] = {
     "at half speed": ("12 h @ 750", "hours", 12.0, 0.5),
     "starts of a motor that counts hours": ("400 starts", "hours", 1.0, 1.0),
     "hours of the engine": ("3 h", "starts", 12.0, 1.0),
-}  # fmt: skip
+}
 BAD_USE = {
-    "no speed": ("12 @", "hours", OWN_USE), "ten times too fast": ("12 @ 90000", "hours", OWN_USE), "not weighted": ("12 @ 900", "hours", {}),
-    "starts of unknown length": ("40 starts", "hours", {}), "half a start": ("1.5", "starts", OWN_USE), "less than nothing": ("-3", "hours", OWN_USE),
+    "no speed": ("12 @", "hours", OWN_USE),
+    "ten times too fast": ("12 @ 90000", "hours", OWN_USE),
+    "not weighted": ("12 @ 900", "hours", {}),
+    "starts of unknown length": ("40 starts", "hours", {}),
+    "half a start": ("1.5", "starts", OWN_USE),
+    "less than nothing": ("-3", "hours", OWN_USE),
     "letters": ("twelve", "hours", OWN_USE),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("text", "unit", "value", "weight"), TYPED_USE.values(), ids=TYPED_USE)

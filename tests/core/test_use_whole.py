@@ -32,9 +32,13 @@ def log(*values: tuple[float, float, float]) -> list[Entry]:
 
 
 WEEKLY = log((0, 100, 1100), (7, 120, 1120), (14, 140, 1140))
-SUMMERS = [Entry(datetime(2024, 1, 1) + timedelta(days=7 * w), u, u) for w, u in enumerate(
-    [10.0 * sum(18 <= x % 52 < 40 for x in range(w)) for w in range(130)])]  # fmt: skip
-CLOSED = Window("w", "summer closing", date(2024, 2, 29), date(2024, 3, 14), True, "")
+SUMMERS = [
+    Entry(datetime(2024, 1, 1) + timedelta(days=7 * w), u, u)
+    for w, u in enumerate([10.0 * sum(18 <= x % 52 < 40 for x in range(w)) for w in range(130)])
+]
+CLOSED = Window(
+    id="w", name="summer closing", first_on=date(2024, 2, 29), last_on=date(2024, 3, 14), yearly=True, place=""
+)
 
 
 def said(job: Callable[[], Counted]) -> object:
@@ -62,7 +66,7 @@ def counters(rules: MotorRules) -> list[object]:
         (9000, 21, ""),
         (1120, 3, ""),
     )
-    high = log((0, 100, 9900), (7, 120, 9970), (14, 140, 9990))  # fmt: skip
+    high = log((0, 100, 9900), (7, 120, 9970), (14, 140, 9990))
     ran: tuple[tuple[float, int, list[Entry]], ...] = (
         (6, 21, WEEKLY),
         (0, 21, WEEKLY),
@@ -73,11 +77,12 @@ def counters(rules: MotorRules) -> list[object]:
     )
     fallen = ((5, 21, "rolled over"), (5, 21, ""), (60, 21, ""), (20, 21, ""), (20, 15, ""), (0, 21, ""), (5, 60, ""))
     many = ((30, 21, "starts"), (200 * 96, 21, "starts"), (400 * 96, 21, "starts"))
+    counter, increment = partial(read_counter, unit="hours", rules=rules), partial(read_increment, rules=rules)
     return [
-        *(said(partial(read_counter, x, DAY + timedelta(days=d), NOW, high, "hours", rules, a)) for x, d, a in fallen),
-        *(said(partial(read_increment, x, DAY + timedelta(days=d), NOW, WEEKLY, u, rules)) for x, d, u in many),
-        *(said(partial(read_counter, x, DAY + timedelta(days=d), NOW, WEEKLY, "hours", rules, a)) for x, d, a in shown),
-        *(said(partial(read_increment, x, DAY + timedelta(days=d), NOW, e, "hours", rules)) for x, d, e in ran),
+        *(said(partial(counter, x, DAY + timedelta(days=d), NOW, entries=high, answer=a)) for x, d, a in fallen),
+        *(said(partial(increment, x, DAY + timedelta(days=d), NOW, entries=WEEKLY, unit=u)) for x, d, u in many),
+        *(said(partial(counter, x, DAY + timedelta(days=d), NOW, entries=WEEKLY, answer=a)) for x, d, a in shown),
+        *(said(partial(increment, x, DAY + timedelta(days=d), NOW, entries=e, unit="hours")) for x, d, e in ran),
     ]
 
 
@@ -112,9 +117,16 @@ def seasons(rules: MotorRules) -> list[object]:
     made: list[object] = []
     overlapping = (CLOSED, replace(CLOSED, first_on=date(2024, 3, 14), last_on=date(2024, 4, 2)))
     tries: Sequence[tuple[str, Sequence[Entry], tuple[Window, ...]]] = (
-        ("9-6", WEEKLY, ()), ("", SUMMERS, ()), ("", SUMMERS[:90], (CLOSED,)), ("", WEEKLY, (CLOSED,)), ("", WEEKLY, ()),
-        ("2", WEEKLY, ()), ("12-1, 5", WEEKLY, ()), ("", WEEKLY, overlapping), ("", SUMMERS[:105], (replace(CLOSED, yearly=False),)),
-    )  # fmt: skip
+        ("9-6", WEEKLY, ()),
+        ("", SUMMERS, ()),
+        ("", SUMMERS[:90], (CLOSED,)),
+        ("", WEEKLY, (CLOSED,)),
+        ("", WEEKLY, ()),
+        ("2", WEEKLY, ()),
+        ("12-1, 5", WEEKLY, ()),
+        ("", WEEKLY, overlapping),
+        ("", SUMMERS[:105], (replace(CLOSED, yearly=False),)),
+    )
     for declared, entries, windows in tries:
         found = season_of(declared, entries, windows, "under stage", rules)
         made.append(
@@ -133,27 +145,53 @@ def seasons(rules: MotorRules) -> list[object]:
 def plans(rules: MotorRules) -> list[object]:
     """Return what policies ask for, what comes first, and the day that is proposed for a change."""
     own = {**FITTED, "depth_new_mm": 20.0, "depth_constant_mm": 42.0}
-    table = {"rows": (0.0, 200.0, 350.0), "columns_mm": (22.0, 25.0, 28.0), "cells": ((90, 60, 20), (120, 80, 40), (150, 90, 50)),
-             "quantity": "depth", "longest": None}  # fmt: skip
+    table = {
+        "rows": (0.0, 200.0, 350.0),
+        "columns_mm": (22.0, 25.0, 28.0),
+        "cells": ((90, 60, 20), (120, 80, 40), (150, 90, 50)),
+        "quantity": "depth",
+        "longest": None,
+    }
     lengths = {**table, "columns_mm": (20.0, 16.0, 14.0), "quantity": "length", "longest": 100.0}
-    policies = [Policy("p1", "interval", "card", {"every": 120.0}), Policy("p2", "range", "manual", {"low": 200.0, "high": 300.0}),
-                Policy("p3", "table", "by depth", table), Policy("p4", "table", "by length", lengths)]  # fmt: skip
+    policies = [
+        Policy("p1", "interval", "card", {"every": 120.0}),
+        Policy("p2", "range", "manual", {"low": 200.0, "high": 300.0}),
+        Policy("p3", "table", "by depth", table),
+        Policy("p4", "table", "by length", lengths),
+    ]
     yearly = Policy("p5", "calendar", "yearly", {"months": 12})
     motors = {
-        "worn": state(a_round(10, 18, 19), a_round(20, 15, 16), own=own), "fitted later": replace(
-            state(a_round(20, 15, 16), own=own), sets=(replace(state(a_round(20, 15, 16)).current, fitted_units=100.0),)),
-        "beyond the table": state(a_round(20, 9, 16), own=own), "not linked": state(a_round(20, 15, 16)),
-        "not measured": state(own=own), "no use known": replace(state(a_round(20, 15, 16), own=own), rate=None),
-        "incomplete": state(a_round(20, 15, None), own=own), "hard": state(a_round(20, 15, 16), own={**own, "conditions": "dusty"}),
-    }  # fmt: skip
+        "worn": state(a_round(10, 18, 19), a_round(20, 15, 16), own=own),
+        "fitted later": replace(
+            state(a_round(20, 15, 16), own=own), sets=(replace(state(a_round(20, 15, 16)).current, fitted_units=100.0),)
+        ),
+        "beyond the table": state(a_round(20, 9, 16), own=own),
+        "not linked": state(a_round(20, 15, 16)),
+        "not measured": state(own=own),
+        "no use known": replace(state(a_round(20, 15, 16), own=own), rate=None),
+        "incomplete": state(a_round(20, 15, None), own=own),
+        "hard": state(a_round(20, 15, 16), own={**own, "conditions": "dusty"}),
+    }
     made: list[object] = []
     for name, motor in motors.items():
         for chosen in (policies, [yearly], [], policies[:2]):
             found = dues(motor, chosen, rules)
             days = [look_due(d, motor, TODAY) for d in found], [overdue(d, motor, TODAY) for d in found]
             made.append([name, [[d, d.why.split(" ")] for d in found], earliest(found), *days])
-    windows = (CLOSED, Window("x", "strike week", date(2026, 5, 4), date(2026, 5, 10), False, "under stage"),
-               Window("y", "elsewhere", date(2026, 6, 1), date(2026, 6, 9), True, "roof"))  # fmt: skip
+    windows = (
+        CLOSED,
+        Window(
+            id="x",
+            name="strike week",
+            first_on=date(2026, 5, 4),
+            last_on=date(2026, 5, 10),
+            yearly=False,
+            place="under stage",
+        ),
+        Window(
+            id="y", name="elsewhere", first_on=date(2026, 6, 1), last_on=date(2026, 6, 9), yearly=True, place="roof"
+        ),
+    )
     for early in (date(2026, 3, 5), date(2026, 5, 4), date(2026, 5, 6), date(2026, 5, 11), date(2026, 9, 1)):
         for today in (date(2026, 2, 1), date(2026, 4, 29), date(2026, 5, 10), early - timedelta(days=7)):
             found_day = propose(early, windows, "under stage left", today)
@@ -166,7 +204,7 @@ def plans(rules: MotorRules) -> list[object]:
 
 def sets() -> list[object]:
     """Return when sets reached their limit, and how past forecasts scored."""
-    limit = Limit(8.0, "maker", False, "limit.share")
+    limit = Limit(limit_mm=8.0, source="maker", estimated=False, governed_by="limit.share")
     tries = {
         "passed between rounds": (a_round(10, 18, 19), a_round(20, 7, 16)),
         "passed at once": (a_round(10, 7, 19),),
@@ -177,12 +215,41 @@ def sets() -> list[object]:
         "measured at fitting": (a_round(0, 21.5, 21.9, kind="fitting"), a_round(20, 7, 16)),
     }
     made: list[object] = [
-        [name, known, reached(BrushSet(1, T0, 0.0, known, T0, 500.0, "planned", rounds), limit, 22.0)]
+        [
+            name,
+            known,
+            reached(
+                BrushSet(
+                    number=1,
+                    fitted_at=T0,
+                    fitted_units=0.0,
+                    fitted_known=known,
+                    ended_at=T0,
+                    ended_units=500.0,
+                    end_reason="planned",
+                    rounds=rounds,
+                ),
+                limit,
+                22.0,
+            ),
+        ]
         for name, rounds in tries.items()
         for known in (True, False)
     ]
     outcomes = [
-        Outcome("X", 1, n % 7 + 1, 100.0, 200.0, 240.0, 300.0, 400.0, 450.0, 190.0 + 20 * (n % 6), 210.0 + 40 * (n % 5))
+        Outcome(
+            tag="X",
+            set_number=1,
+            visits=n % 7 + 1,
+            made_units=100.0,
+            p05_units=200.0,
+            p10_units=240.0,
+            p50_units=300.0,
+            p90_units=400.0,
+            p95_units=450.0,
+            look_units=190.0 + 20 * (n % 6),
+            reached_units=210.0 + 40 * (n % 5),
+        )
         for n in range(40)
     ]
     return [*made, *([s, s.spread] for s in scores(outcomes))]
@@ -190,8 +257,8 @@ def sets() -> list[object]:
 
 def tables(rules: MotorRules) -> list[object]:
     """Return a table that the shop makes for itself, and what tables answer."""
-    shop = shop_table(22.0, 8.0, 2, 900.0, (), 0.05, rules)
-    short = shop_table(22.0, 8.0, 4, 14.0, (), 0.05, rules)
+    shop = shop_table(22.0, 8.0, 2, life=900.0, past=(), sd_mm=0.05, rules=rules)
+    short = shop_table(22.0, 8.0, 4, life=14.0, past=(), sd_mm=0.05, rules=rules)
     one = IntervalTable((0.0, 100.0), (12.0,), ((50.0,), (80.0,)), "length", 60.0)
     looks = [one.look_up(u, mm) for u in (0.0, 99.0, 100.0, 500.0) for mm in (20.0, 12.0, 11.9)]
     return [asdict(shop), asdict(short), *looks]

@@ -7,32 +7,24 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.classes import TEMPLATES
-from norvash.core.figures import Figures
 from norvash.core.findings import BY_ID, GROUPS
 from norvash.core.grades import GRADES
 from norvash.core.part_findings import BY_ID as PARTS
 from norvash.core.policy import Policy
 from norvash.core.remarks import remarks
 from norvash.core.ruler import ruler_of
-from norvash.core.rules.book import MotorRules, Override
-from norvash.core.rules.catalogue import RULES, rulebook_with, shipped
-from norvash.core.sentence import Verdict, verdict
-from norvash.core.state import MotorState, Overrule, motor_limit
+from norvash.core.rules.book import MotorRules
+from norvash.core.rules.catalogue import RULES, shipped
+from norvash.core.sentence import verdict
+from norvash.core.state import MotorState, Overrule
 from norvash.core.use import Rate
-from norvash.core.verdict import Findings, findings
+from norvash.core.verdict import findings
 from norvash.core.wear import dust_g, line_rate_mm_per_kh, rubbed_km, seeming_left_h
-from norvash.errors import InputError, NotFound
-from states import FITTED, TODAY, a_round, foreseen, state
+from norvash.errors import InputError
+from states import FITTED, TODAY, a_round, foreseen, judge, state
 from whole import assert_nothing_moved
 
-
-def judge(given_state: MotorState, rules: MotorRules | None = None) -> tuple[Findings, Verdict]:
-    rules, given_state = rules or shipped(), foreseen(given_state)
-    found = findings(given_state, rules, TODAY)
-    return found, verdict(found, given_state, rules, TODAY)
-
-
+# fmt: off
 SAID = {
     "nothing measured": (state(), None, "Measure this set.", "Nothing is measured yet", ""),
     "runs on": (state(a_round(20, 19, 19.4)), "fit", "Run on.", "11.0 mm to its limit, 79%", ""),
@@ -48,10 +40,17 @@ SAID = {
     "uneven": (state(a_round(20, 17, 19.4)), "fit", "Run on.", "", "uneven"),
     "clock starts at the first round": (state(a_round(20, 16, 16.4), known=False), "fit", "Run on.", "8 times in 10", ""),
     "no use logged": (state(a_round(20, 16, 16.4), weeks=0), "fit", "Run on.", "The hours are reliable, the date is not", ""),
-    "far beyond": (state(a_round(20, 21.95, 21.9), own={**FITTED, "expected_life_units": 90000.0}), "fit", "Run on.", "Carbon is not what will stop this motor", ""),
+    "far beyond": (
+        state(a_round(20, 21.95, 21.9), own={**FITTED, "expected_life_units": 90000.0}),
+        "fit",
+        "Run on.",
+        "Carbon is not what will stop this motor",
+        "",
+    ),
     "lead taut": (state(a_round(20, 19, 19.4, seen=((2, "lead.taut"),))), "stop", "Take it out", "whatever the length says", ""),
     "second wear line": (state(a_round(20, 15, 15, lines=2)), "plan", "Plan the change.", "", ""),
-}  # fmt: skip
+}
+# fmt: on
 
 
 @pytest.mark.parametrize(("given_state", "grade", "act", "words", "flag"), SAID.values(), ids=SAID.keys())
@@ -102,17 +101,38 @@ def test_past_its_date_or_its_look_a_motor_says_so() -> None:
 
 
 WORDS: dict[str, tuple[MotorState, tuple[str, ...]]] = {
-    "nothing measured": (state(), ("From the expected life only, half of such sets last", "narrows this about four times")),
-    "by rule": (state(a_round(20, 15, 16, sd=0.4)), ("First brush at its limit at about", "a caliper would narrow this range")),
+    "nothing measured": (
+        state(),
+        ("From the expected life only, half of such sets last", "narrows this about four times"),
+    ),
+    "by rule": (
+        state(a_round(20, 15, 16, sd=0.4)),
+        ("First brush at its limit at about", "a caliper would narrow this range"),
+    ),
     "an idle spell": (
-        replace(state(a_round(20, 15, 16)), entries=tuple(
-            replace(e, total_units=min(e.total_units, 500), counter_units=min(e.counter_units, 600)) for e in state().entries)),
-        ("tell Norvash which months this machine runs",)),
-    "wear out of line": (state(a_round(10, 19, 19), a_round(20, 16, 16), a_round(24, 10, 10)), ("abnormal wear", "Find the cause")),
-    "nearly there": (state(a_round(10, 16, 16, sd=0.6), a_round(20, 9.6, 9.6, sd=0.6)), ("Change the set", "shorter than is worth while")),
+        replace(
+            state(a_round(20, 15, 16)),
+            entries=tuple(
+                replace(e, total_units=min(e.total_units, 500), counter_units=min(e.counter_units, 600))
+                for e in state().entries
+            ),
+        ),
+        ("tell Norvash which months this machine runs",),
+    ),
+    "wear out of line": (
+        state(a_round(10, 19, 19), a_round(20, 16, 16), a_round(24, 10, 10)),
+        ("abnormal wear", "Find the cause"),
+    ),
+    "nearly there": (
+        state(a_round(10, 16, 16, sd=0.6), a_round(20, 9.6, 9.6, sd=0.6)),
+        ("Change the set", "shorter than is worth while"),
+    ),
     "whole runs": (state(a_round(20, 15, 16), own={**FITTED, "run_length_units": 3.0}), ("whole runs of 3 h left",)),
-    "where it is wet": (state(a_round(20, 21, 21), own={**FITTED, "conditions": "wet"}), ("12 months since the last complete look",)),
-}  # fmt: skip
+    "where it is wet": (
+        state(a_round(20, 21, 21), own={**FITTED, "conditions": "wet"}),
+        ("12 months since the last complete look",),
+    ),
+}
 
 
 @pytest.mark.parametrize(("given_state", "words"), WORDS.values(), ids=WORDS)
@@ -123,15 +143,20 @@ def test_the_forecast_in_words(given_state: MotorState, words: tuple[str, ...]) 
 
 
 def whole_answers(rules: MotorRules) -> list[object]:
-    """Return what is said of each state above, of what was overruled, and of a set without use or with a part that is worse."""
+    """Return what is said of each state above, of what was overruled, and of a set without use or with a part
+    that is worse.
+    """
     burnt = replace(state(a_round(10, 18, 19), a_round(20, 15, 16)), noted=((0, PARTS["windings.burnt"]),))
     over = replace(burnt, overrules=(Overrule("windings", "watch", "Ines", "seen by the winder", TODAY),))
     angled = state(a_round(20, 15, 16), own={**FITTED, "thickness_mm": 12.0, "face_angle_deg": 30.0, "sunk_mm": 0.3})
     unlimited = state(own={"new_mm": 22.0})
     four = state(a_round(10, 18, 20, 18, 20), a_round(20, 12, 17, 12, 17), brushes=4)
     declared = replace(state(a_round(20, 15, 16)), rate=Rate(20.0, 12.0, 20.0, 25.0, None))
-    still = replace(declared, entries=tuple(e for w, e in enumerate(declared.entries) if w < 20) + tuple(
-        replace(declared.entries[19], at=declared.entries[w].at) for w in (22, 26, 31, 40)))  # fmt: skip
+    still = replace(
+        declared,
+        entries=tuple(e for w, e in enumerate(declared.entries) if w < 20)
+        + tuple(replace(declared.entries[19], at=declared.entries[w].at) for w in (22, 26, 31, 40)),
+    )
     slowly = replace(
         declared,
         entries=tuple(replace(e, total_units=min(e.total_units, 380 + e.total_units / 90)) for e in declared.entries),
@@ -207,11 +232,14 @@ def test_two_wear_lines_give_a_rate_and_the_next_line() -> None:
 
 
 WEAR = {
-    "distance": (rubbed_km(30, 9000, 1000), 50893.8), "no hours": (rubbed_km(30, 9000, 0), 0),
-    "carbon dust": (dust_g(100, [10, 10], "resin-bonded", shipped()), 3.4), "metal dust": (dust_g(100, [10, 10], "high-metal", shipped()), 8.0),
-    "a longer brush makes no dust": (dust_g(100, [10, -1], "", shipped()), 1.7), "two wear lines": (line_rate_mm_per_kh(4, 100, 600), 8.0),
+    "distance": (rubbed_km(30, 9000, 1000), 50893.8),
+    "no hours": (rubbed_km(30, 9000, 0), 0),
+    "carbon dust": (dust_g(100, [10, 10], "resin-bonded", shipped()), 3.4),
+    "metal dust": (dust_g(100, [10, 10], "high-metal", shipped()), 8.0),
+    "a longer brush makes no dust": (dust_g(100, [10, -1], "", shipped()), 1.7),
+    "two wear lines": (line_rate_mm_per_kh(4, 100, 600), 8.0),
     "by length alone": (seeming_left_h(15, 17.5), 857.142857),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("found", "wanted"), WEAR.values(), ids=WEAR.keys())
@@ -235,9 +263,12 @@ def test_measured_starting_lengths_replace_the_nominal() -> None:
 
 @pytest.mark.parametrize(
     ("own", "words"),
-    [({"length_unit": "in"}, ("0.276 in to its limit", " h, ")), ({"length_unit": "thou"}, ("276 thou to its limit", " h, ")),
-     ({"unit_of_use": "starts"}, ("7.0 mm to its limit", " starts, "))],
-)  # fmt: skip
+    [
+        ({"length_unit": "in"}, ("0.276 in to its limit", " h, ")),
+        ({"length_unit": "thou"}, ("276 thou to its limit", " h, ")),
+        ({"unit_of_use": "starts"}, ("7.0 mm to its limit", " starts, ")),
+    ],
+)
 def test_the_sentence_is_in_the_persons_units(own: dict[str, float | str], words: tuple[str, str]) -> None:
     _, said = judge(state(a_round(20, 15, 16), own={**FITTED, **own}))
     assert all(w in said.sentence for w in words)
@@ -272,104 +303,18 @@ def test_condition_raises_a_grade_and_never_lowers_it(finding: object) -> None:
 SEVERITY = {
     "fit": "brush.free face.satin",
     "watch": "brush.chip-small face.glazed face.threads face.partly insulator.dirty",
-    "plan": "brush.sticky brush.oily face.burnt face.copper face.taper lead.strands-10 terminal.poor indicator.dead spring.off face.one-side holder.arms",
-    "change": "brush.seized brush.chip-large lead.strands-25 lead.heat spring.heat spring.far-off spring.travel holder.damaged",
+    "plan": (
+        "brush.sticky brush.oily face.burnt face.copper face.taper lead.strands-10 terminal.poor indicator.dead spring.off face.one-side holder.arms"
+    ),
+    "change": (
+        "brush.seized brush.chip-large lead.strands-25 lead.heat spring.heat spring.far-off spring.travel holder.damaged"
+    ),
     "stop": "brush.latched lead.taut lead.loose spring.broken insulator.cracked",
 }
 
 
 def test_the_table_of_findings() -> None:
     assert {f.id: f.grade for f in BY_ID.values()} == {i: grade for grade, ids in SEVERITY.items() for i in ids.split()}
-
-
-LIMITS: dict[str, tuple[dict[str, float | str], float, str]] = {
-    "maker": ({"limit_mm": 8.0, "limit_source": "maker"}, 8, "maker's figure"),
-    "site": ({"limit_mm": 9.0, "limit_source": "site", "wear_line_3_mm": 7.0}, 9, "site rule"),
-    "angled face": ({"limit_mm": 10.0, "thickness_mm": 12.0, "face_angle_deg": 30.0}, 6.5359, "maker's figure"),
-    "depth": (
-        {"method": "depth", "depth_new_mm": 20.0, "depth_limit_mm": 33.0, "depth_constant_mm": 42.0},
-        9,
-        "maker's figure, as a depth",
-    ),
-    "a depth before a length": (
-        {"limit_mm": 8.0, "method": "depth", "depth_new_mm": 20.0, "depth_limit_mm": 33.0},
-        9,
-        "maker's figure, as a depth",
-    ),
-    "a length before a depth": (
-        {"limit_mm": 10.0, "method": "depth", "depth_new_mm": 20.0, "depth_limit_mm": 33.0},
-        10,
-        "maker's figure",
-    ),
-    "wear line": ({"wear_line_3_mm": 7.0, "lead_root_depth_mm": 4.0}, 7, "wear line on the brush"),
-    "parts": ({"lead_root_depth_mm": 4.0}, 22 / 3, "worked out from the parts"),
-    "a deeper root": ({"lead_root_depth_mm": 6.0}, 8, "worked out from the parts"),
-    "class figures are no parts": ({}, 22 / 3, "estimate"),
-}
-
-
-@pytest.mark.parametrize(("own", "limit", "source"), LIMITS.values(), ids=LIMITS.keys())
-def test_the_best_source_gives_the_limit(
-    own: dict[str, float | str], limit: float, source: str, rules: MotorRules
-) -> None:
-    found = motor_limit(Figures({"new_mm": 22.0, **own}, {}, TEMPLATES["tool"].lends), rules)
-    assert found.limit_mm == pytest.approx(limit, abs=1e-3)
-    assert found.source == source
-
-
-def test_the_rulebook_resolves_from_the_narrowest_scope() -> None:
-    rule = shipped().book.rule("stage.watch")
-    scopes = [("site", "", 0.5), ("class", "tool", 0.45), ("type", "T", 0.35), ("motor", "M", 0.3)]
-    for i in range(len(scopes) + 1):
-        book = rulebook_with([Override("stage.watch", s, k, v, "Ines", "2026-11-24", "why") for s, k, v in scopes[:i]])
-        figure = MotorRules(book, "tool", "T", "M").figure("stage.watch")
-        assert (figure.rule_id, figure.words, figure.unit) == ("stage.watch", rule.words, rule.unit)
-        assert figure.value == ([0.4] + [v for _, _, v in scopes])[i]
-        assert ("Ines" in figure.basis) is (i > 0)
-    assert MotorRules(book, "tool", "", "").figure("stage.watch").value == 0.45
-    assert MotorRules(book, "starter", "", "").figure("stage.watch").value == 0.5
-    asked = [
-        MotorRules(book, "tool", t, m)["stage.watch"]
-        for t, m in (("T", "M"), ("T", "N"), ("U", "M"), ("U", "N"), ("T", "O"))
-    ]
-    assert asked == [0.3, 0.35, 0.3, 0.45, 0.35]
-    for value in (0.0, 1.0):
-        book.check("stage.watch", value)
-    with pytest.raises(NotFound):
-        book.figure("stage.nothing")
-    for value in (float("nan"), -0.1, 1.1):
-        with pytest.raises(InputError):
-            book.check("stage.watch", value)
-
-
-def test_a_default_says_whose_it_is() -> None:
-    rule = next(r for r in RULES.values() if r.by_class)
-    motor_class, value = next(iter(rule.by_class.items()))
-    of_class = MotorRules(shipped().book, motor_class).figure(rule.id)
-    assert (of_class.value, of_class.basis) == (value, f"default for class {motor_class}")
-    assert (of_class.words, of_class.unit) == (rule.words, rule.unit)
-    assert MotorRules(shipped().book).figure(rule.id).basis == "default"
-
-
-def test_a_school_resolves_from_the_narrowest_scope() -> None:
-    scopes = [("site", "", "lines"), ("class", "tool", "symptoms"), ("type", "T", "lines"), ("motor", "M", "symptoms")]
-    for i in range(len(scopes) + 1):
-        book = rulebook_with(
-            [Override("school.when", s, k, 0.0, "Ines", "2026-11-24", "why", w) for s, k, w in scopes[:i]]
-        )
-        choice = MotorRules(book, "tool", "T", "M").choice("school.when")
-        assert choice.key == (["limit"] + [w for _, _, w in scopes])[i]
-        assert ("Ines" in choice.basis) is (i > 0)
-        assert choice.school is book.school("school.when")
-    refused = rulebook_with([Override("school.when", "site", "", 0.0, "Ines", "2026-11-24", "why", "symptoms")])
-    assert [MotorRules(refused, c).choice("school.when").key for c in ("tool", "traction")] == ["symptoms", "limit"]
-
-
-def test_a_changed_rule_changes_the_verdict_and_is_shown() -> None:
-    book = rulebook_with([Override("stage.watch", "site", "", 0.9, "Ines", "2026-11-24", "careful")])
-    found, said = judge(state(a_round(20, 19, 19.4)), MotorRules(book, "tool"))
-    assert found.grade == "watch"
-    assert any(f.value == 0.9 and "site figure" in f.basis for r in said.reasons for f in r.figures)
 
 
 @given(st.floats(8.5, 21), st.floats(0.05, 4))

@@ -1,4 +1,6 @@
-"""What a verdict takes from the rounds, one by one: which round counts, whose rate, which brush is the shortest, and when."""
+"""What a verdict takes from the rounds, one by one: which round counts, whose rate, which brush is the shortest, and
+when.
+"""
 
 from dataclasses import replace
 from datetime import date, timedelta
@@ -9,12 +11,13 @@ from norvash.core.ahead import Ahead
 from norvash.core.components import components_of, finding_word
 from norvash.core.figures import Figures
 from norvash.core.findings import BY_ID
+from norvash.core.found import Days, Findings, OpenDoubt
 from norvash.core.grades import Graded
 from norvash.core.limits import Limit
 from norvash.core.part_findings import COMPONENTS
 from norvash.core.rules.catalogue import shipped
 from norvash.core.state import MotorState, Overrule, Renewal, motor_limit
-from norvash.core.verdict import Days, Findings, OpenDoubt, findings
+from norvash.core.verdict import findings
 from states import FITTED, TODAY, a_round, foreseen, state
 
 EARLIER, WORN = a_round(10, 18, 19), a_round(20, 15, 16)
@@ -39,7 +42,9 @@ def test_a_limit_that_was_given_says_how_and_is_no_estimate() -> None:
     assert angled.remark == "given as 10 mm at the longest edge of a face angled by 30°"
     unmoved = limit(limit_mm=10.0, face_angle_deg=30.0)
     assert (unmoved.limit_mm, "nobody has stated the thickness" in unmoved.remark) == (10.0, True)
-    assert limit(limit_mm=9.0, limit_source="site") == Limit(9.0, "site rule", False, "site")
+    assert limit(limit_mm=9.0, limit_source="site") == Limit(
+        limit_mm=9.0, source="site rule", estimated=False, governed_by="site"
+    )
     deep = limit(method="depth", depth_new_mm=4.0, depth_limit_mm=15.0)
     assert (deep.governed_by, deep.terms) == ("maker", (("depth limit", 15.0),))
 
@@ -155,7 +160,12 @@ def test_an_open_doubt_names_its_brush_its_reason_and_its_reading() -> None:
 
 def test_carbon_is_changed_and_everything_else_is_mended() -> None:
     words = {f: finding_word(BY_ID[f]) for f in ("lead.heat", "spring.far-off", "brush.oily", "brush.sticky")}
-    assert words == {"lead.heat": "Change now", "spring.far-off": "Mend now", "brush.oily": "Plan the change", "brush.sticky": "Plan the repair"}  # fmt: skip
+    assert words == {
+        "lead.heat": "Change now",
+        "spring.far-off": "Mend now",
+        "brush.oily": "Plan the change",
+        "brush.sticky": "Plan the repair",
+    }
     silent = components_of(None, (), ())
     assert [(c.id, c.word) for c in silent] == [(c, "") for c in COMPONENTS]
     assert {c.word for c in components_of(Graded("change", "stage.change"), (), ())} == {"", "Change now"}

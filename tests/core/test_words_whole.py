@@ -1,4 +1,6 @@
-"""Every word that is said of states at the edges of what is known: idle spells, past sets, other units, wear lines, what was overruled."""
+"""Every word that is said of states at the edges of what is known: idle spells, past sets, other units, wear
+lines, what was overruled.
+"""
 
 from collections.abc import Iterator
 from dataclasses import replace
@@ -13,7 +15,7 @@ from norvash.core.ruler import ruler_of
 from norvash.core.rules.book import MotorRules
 from norvash.core.season import Season
 from norvash.core.sentence import verdict
-from norvash.core.state import BrushSet, MotorState, Overrule
+from norvash.core.state import BrushSet, MotorState, Overrule, Round
 from norvash.core.use import Rate
 from norvash.core.use_log import Entry
 from norvash.core.verdict import findings
@@ -50,12 +52,30 @@ def without(**figures: float | str) -> dict[str, float | str]:
     return {k: v for k, v in RUBBED.items() if k not in figures}
 
 
-def second_set(*rounds: object, known: bool = True) -> MotorState:
+def second_set(*rounds: Round, known: bool = True) -> MotorState:
     """A motor that had a set before, the second one fitted at 300 h."""
     first = BrushSet(
-        1, T0, 0.0, True, T0 + timedelta(weeks=15), 300.0, "worn", (a_round(0, 22, 22), a_round(14, 9, 9.5)), "one"
+        number=1,
+        fitted_at=T0,
+        fitted_units=0.0,
+        fitted_known=True,
+        ended_at=T0 + timedelta(weeks=15),
+        ended_units=300.0,
+        end_reason="worn",
+        rounds=(a_round(0, 22, 22), a_round(14, 9, 9.5)),
+        id="one",
     )
-    later = BrushSet(2, T0 + timedelta(weeks=15), 300.0, known, None, None, "", tuple(rounds), "two")  # type: ignore[arg-type]
+    later = BrushSet(
+        number=2,
+        fitted_at=T0 + timedelta(weeks=15),
+        fitted_units=300.0,
+        fitted_known=known,
+        ended_at=None,
+        ended_units=None,
+        end_reason="",
+        rounds=rounds,
+        id="two",
+    )
     return replace(state(), sets=(first, later))
 
 
@@ -65,44 +85,93 @@ def overruled(*, component: str, stage: str, noted: bool = True) -> MotorState:
 
 
 STATES: dict[str, MotorState] = {
-    "idle 59 days": idle(59), "idle 60 days": idle(60), "idle 61 days": idle(61), "idle in two steps": replace(
-        idle(80), entries=(*idle(80).entries[:2], Entry(T0 + timedelta(days=140), 290.0, 390.0), *idle(80).entries[2:])),
-    "idle long ago": idle(80, at=10, to=480), "idle to the end": idle(180), "idle in its season": replace(idle(90), rate=Rate(20.0, 12.0, 300.0, None, SEASON)),
-    "idle, no rate": replace(idle(90), rate=None), "two entries": replace(WORN, entries=WORN.entries[:1] + WORN.entries[-1:]),
-    "one entry": replace(WORN, entries=WORN.entries[:1]), "two that stand still": replace(
-        WORN, entries=(Entry(T0, 400.0, 500.0), Entry(T0 + timedelta(days=90), 400.0, 500.0)), rate=Rate(20.0, 12.0, 300.0, None)),
+    "idle 59 days": idle(59),
+    "idle 60 days": idle(60),
+    "idle 61 days": idle(61),
+    "idle in two steps": replace(
+        idle(80), entries=(*idle(80).entries[:2], Entry(T0 + timedelta(days=140), 290.0, 390.0), *idle(80).entries[2:])
+    ),
+    "idle long ago": idle(80, at=10, to=480),
+    "idle to the end": idle(180),
+    "idle in its season": replace(idle(90), rate=Rate(20.0, 12.0, 300.0, None, SEASON)),
+    "idle, no rate": replace(idle(90), rate=None),
+    "two entries": replace(WORN, entries=WORN.entries[:1] + WORN.entries[-1:]),
+    "one entry": replace(WORN, entries=WORN.entries[:1]),
+    "two that stand still": replace(
+        WORN,
+        entries=(Entry(T0, 400.0, 500.0), Entry(T0 + timedelta(days=90), 400.0, 500.0)),
+        rate=Rate(20.0, 12.0, 300.0, None),
+    ),
     "a long log, idle now": replace(
-        idle(80, at=480, to=600), entries=(Entry(T0, 0.0, 100.0), Entry(T0 + timedelta(days=40), 30.0, 130.0), *idle(80, at=480, to=600).entries[1:])
+        idle(80, at=480, to=600),
+        entries=(
+            Entry(T0, 0.0, 100.0),
+            Entry(T0 + timedelta(days=40), 30.0, 130.0),
+            *idle(80, at=480, to=600).entries[1:],
+        ),
     ),
     "speeding up": state(a_round(15, 20.5, 20.6), a_round(20, 17, 17.2)),
-    "one week of log": replace(WORN, rate=Rate(20.0, 1.0, 20.0, None)), "declared only": replace(WORN, rate=Rate(20.0, 0.0, 0.0, 20.0)),
-    "second set, not measured": second_set(), "second set, measured": second_set(a_round(25, 20, 20.5)), "second set, from before": second_set(a_round(25, 20, 20.5), known=False),
-    "not measured, in inches": state(own={**FITTED, "length_unit": "in"}), "in inches": state(a_round(20, 9, 16), own={**FITTED, "length_unit": "in"}),
-    "a complete round before": state(a_round(10, 20, 20), a_round(20, 19, None)), "no complete round": state(a_round(10, None, 20), a_round(20, 19, None)),
-    "a pair apart": state(a_round(20, 12, 19)), "four apart": state(a_round(10, 18, 20, 18, 20), a_round(20, 12, 19, 12, 19), brushes=4),
-    "motor overruled down": overruled(component=MOTOR, stage="watch"), "motor overruled up": overruled(component=MOTOR, stage="stop", noted=False),
-    "brushes overruled": overruled(component="brushes", stage="stop"), "windings overruled": overruled(component="windings", stage="fit"),
-    "a part as grave": replace(state(a_round(20, 9.2, 9.4)), noted=((0, PARTS["windings.burnt"]),)), "a part less grave": replace(state(a_round(20, 7.5, 9)), noted=((0, PARTS["spring.off"]),)),
-    "spring noted": replace(WORN, noted=((2, PARTS["spring.off"]),)), "under its limit": state(a_round(20, 7.5, 9)), "just over its limit": state(a_round(20, 8.5, 12)),
-    "line seen": state(a_round(20, 16, 20, lines=1), own=LINED), "no line seen": state(a_round(20, 20, 20, lines=0), own=LINED),
+    "one week of log": replace(WORN, rate=Rate(20.0, 1.0, 20.0, None)),
+    "declared only": replace(WORN, rate=Rate(20.0, 0.0, 0.0, 20.0)),
+    "second set, not measured": second_set(),
+    "second set, measured": second_set(a_round(25, 20, 20.5)),
+    "second set, from before": second_set(a_round(25, 20, 20.5), known=False),
+    "not measured, in inches": state(own={**FITTED, "length_unit": "in"}),
+    "in inches": state(a_round(20, 9, 16), own={**FITTED, "length_unit": "in"}),
+    "a complete round before": state(a_round(10, 20, 20), a_round(20, 19, None)),
+    "no complete round": state(a_round(10, None, 20), a_round(20, 19, None)),
+    "a pair apart": state(a_round(20, 12, 19)),
+    "four apart": state(a_round(10, 18, 20, 18, 20), a_round(20, 12, 19, 12, 19), brushes=4),
+    "motor overruled down": overruled(component=MOTOR, stage="watch"),
+    "motor overruled up": overruled(component=MOTOR, stage="stop", noted=False),
+    "brushes overruled": overruled(component="brushes", stage="stop"),
+    "windings overruled": overruled(component="windings", stage="fit"),
+    "a part as grave": replace(state(a_round(20, 9.2, 9.4)), noted=((0, PARTS["windings.burnt"]),)),
+    "a part less grave": replace(state(a_round(20, 7.5, 9)), noted=((0, PARTS["spring.off"]),)),
+    "spring noted": replace(WORN, noted=((2, PARTS["spring.off"]),)),
+    "under its limit": state(a_round(20, 7.5, 9)),
+    "just over its limit": state(a_round(20, 8.5, 12)),
+    "line seen": state(a_round(20, 16, 20, lines=1), own=LINED),
+    "no line seen": state(a_round(20, 20, 20, lines=0), own=LINED),
     "lines 1 and 2": state(a_round(10, 16, 20, lines=1), a_round(20, 12, 20, lines=2), own=LINED),
-    "lines 2 and 3": state(a_round(5, 16, 20, lines=1), a_round(10, 12, 20, lines=2), a_round(20, 9, 20, lines=3), own=LINED),
-    "lines 1 and 3": state(a_round(10, 16, 20, lines=1), a_round(20, 9, 20, lines=3), own=LINED), "two lines at once": state(
-        a_round(20, 16, 20, lines=1), replace(a_round(20, 12, 20, lines=2), id="again"), own=LINED),
-    "a line, one brush missing before": state(a_round(5, None, 20), a_round(10, 16, 20, lines=1), a_round(20, 12, 20, lines=2), own=LINED),
-    "rubbed": state(a_round(20, 15, 16), own=RUBBED), "rubbed, its metal": state(a_round(20, 15, 16), own={**RUBBED, "grade_family": "high-metal"}),
-    "rubbed, in starts": state(a_round(20, 15, 16), own={**RUBBED, "unit_of_use": "starts"}), "rubbed, no speed": state(a_round(20, 15, 16), own=without(rated_rpm=0)),
-    "rubbed, no width": state(a_round(20, 15, 16), own=without(width_mm=0)), "rubbed, no section": state(a_round(20, 15, 16), own=without(width_mm=0, thickness_mm=0)),
-    "rubbed, no diameter": state(a_round(20, 15, 16), own=without(commutator_d_mm=0)), "rubbed, from before": state(a_round(5, 18, 18), a_round(20, 15, 16), own=RUBBED, known=False),
-    "rubbed, one missing": state(a_round(20, 15, None), own=RUBBED), "rubbed, no wear": state(a_round(20, 22, 22.1), own=RUBBED), "rubbed, not measured": state(own=RUBBED),
-    "rubbed, past its limit": state(a_round(20, 7, 16), own=RUBBED), "by rule, under a policy": replace(
-        state(a_round(20, 15, 16, sd=0.4)), policies=(Policy("p", "interval", "card", {"every": 500.0}), Policy("q", "calendar", "spring", {"months": 6}, of_type=True))),
+    "lines 2 and 3": state(
+        a_round(5, 16, 20, lines=1), a_round(10, 12, 20, lines=2), a_round(20, 9, 20, lines=3), own=LINED
+    ),
+    "lines 1 and 3": state(a_round(10, 16, 20, lines=1), a_round(20, 9, 20, lines=3), own=LINED),
+    "two lines at once": state(
+        a_round(20, 16, 20, lines=1), replace(a_round(20, 12, 20, lines=2), id="again"), own=LINED
+    ),
+    "a line, one brush missing before": state(
+        a_round(5, None, 20), a_round(10, 16, 20, lines=1), a_round(20, 12, 20, lines=2), own=LINED
+    ),
+    "rubbed": state(a_round(20, 15, 16), own=RUBBED),
+    "rubbed, its metal": state(a_round(20, 15, 16), own={**RUBBED, "grade_family": "high-metal"}),
+    "rubbed, in starts": state(a_round(20, 15, 16), own={**RUBBED, "unit_of_use": "starts"}),
+    "rubbed, no speed": state(a_round(20, 15, 16), own=without(rated_rpm=0)),
+    "rubbed, no width": state(a_round(20, 15, 16), own=without(width_mm=0)),
+    "rubbed, no section": state(a_round(20, 15, 16), own=without(width_mm=0, thickness_mm=0)),
+    "rubbed, no diameter": state(a_round(20, 15, 16), own=without(commutator_d_mm=0)),
+    "rubbed, from before": state(a_round(5, 18, 18), a_round(20, 15, 16), own=RUBBED, known=False),
+    "rubbed, one missing": state(a_round(20, 15, None), own=RUBBED),
+    "rubbed, no wear": state(a_round(20, 22, 22.1), own=RUBBED),
+    "rubbed, not measured": state(own=RUBBED),
+    "rubbed, past its limit": state(a_round(20, 7, 16), own=RUBBED),
+    "by rule, under a policy": replace(
+        state(a_round(20, 15, 16, sd=0.4)),
+        policies=(
+            Policy("p", "interval", "card", {"every": 500.0}),
+            Policy("q", "calendar", "spring", {"months": 6}, of_type=True),
+        ),
+    ),
     "a policy without a day": replace(WORN, policies=(Policy("p", "interval", "card", {"every": 500.0}),), rate=None),
-    "a policy long past": replace(WORN, policies=(Policy("p", "interval", "card", {"every": 50.0}),)), "out of line, two visits": state(a_round(10, 19, 19), a_round(20, 10, 10)),
-    "a little out of line": state(a_round(10, 19, 19), a_round(20, 12.6, 13)), "whole runs": state(a_round(20, 15, 16), own={**FITTED, "run_length_units": 190.0}),
-    "eight brushes, one low": state(a_round(20, 19, 19, 19, 19, 9.3, 19, 19, 19), brushes=8), "two doubts": state(a_round(20, 9, 19, doubt="fell sharply")),
+    "a policy long past": replace(WORN, policies=(Policy("p", "interval", "card", {"every": 50.0}),)),
+    "out of line, two visits": state(a_round(10, 19, 19), a_round(20, 10, 10)),
+    "a little out of line": state(a_round(10, 19, 19), a_round(20, 12.6, 13)),
+    "whole runs": state(a_round(20, 15, 16), own={**FITTED, "run_length_units": 190.0}),
+    "eight brushes, one low": state(a_round(20, 19, 19, 19, 19, 9.3, 19, 19, 19), brushes=8),
+    "two doubts": state(a_round(20, 9, 19, doubt="fell sharply")),
     "three arms": replace(state(a_round(20, 15, 16, 17), brushes=3), positions=even_positions(3)),
-}  # fmt: skip
+}
 
 
 def said(shown: MotorState, rules: MotorRules) -> Iterator[str]:

@@ -6,8 +6,9 @@ from pathlib import Path
 import pytest
 
 from norvash.core.simulation import read_with, simulate_set
-from norvash.demo.fleet import KINDS, MACHINES
-from norvash.demo.playhouse import DEMO_DAY, fill, prepare
+from norvash.demo.fleet import DEMO_DAY, MACHINES
+from norvash.demo.machine import KINDS
+from norvash.demo.playhouse import fill, prepare
 from norvash.errors import NorvashError
 from norvash.store import standings
 from norvash.store.database import Connection, connect
@@ -33,11 +34,21 @@ def shown(conn: Connection, tag: str) -> MotorPage:
 
 
 STATES = {
-    "W-02": ("change", ""), "W-01": ("plan", ""), "R-01": ("stop", ""), "P-01": ("plan", ""), "G-01": ("stop", ""), "S-05": ("stop", ""), "TG-01": ("plan", ""),
-    "L-01": ("fit", "uneven"), "T-13": ("fit", "limit estimated"), "T-15": ("plan", "incomplete"), "G-02": ("watch", "doubtful"),
-    "H-02": ("fit", "not enough wear yet"), "A-03": ("watch", ""),
+    "W-02": ("change", ""),
+    "W-01": ("plan", ""),
+    "R-01": ("stop", ""),
+    "P-01": ("plan", ""),
+    "G-01": ("stop", ""),
+    "S-05": ("stop", ""),
+    "TG-01": ("plan", ""),
+    "L-01": ("fit", "uneven"),
+    "T-13": ("fit", "limit estimated"),
+    "T-15": ("plan", "incomplete"),
+    "G-02": ("watch", "doubtful"),
+    "H-02": ("fit", "not enough wear yet"),
+    "A-03": ("watch", ""),
     "T-11": ("watch", "look due"),
-}  # fmt: skip
+}
 
 
 @pytest.mark.long
@@ -129,7 +140,7 @@ def test_a_second_start_keeps_what_was_entered(tmp_path: Path, monkeypatch: pyte
 def test_the_simulator_wears_and_repeats() -> None:
     from random import Random
 
-    worn, again = (simulate_set(Random(5), 4, 32, 18, 2500) for _ in range(2))
+    worn, again = (simulate_set(Random(5), 4, 32, usable_mm=18, life_units=2500) for _ in range(2))
     assert worn == again
     lengths = [worn.length_mm(0, h) for h in range(0, 2501, 100)]
     assert lengths == sorted(lengths, reverse=True)

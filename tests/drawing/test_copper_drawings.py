@@ -11,8 +11,9 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from norvash.core.commutator.bars import CONDITIONS
+from norvash.core.commutator.cut import Copper
 from norvash.core.commutator.run_out import Turned, judge_run_out
-from norvash.core.commutator.skim import Copper, plan_cut, way_of
+from norvash.core.commutator.skim import plan_cut, way_of
 from norvash.core.insulation import r40_megohm
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
@@ -42,14 +43,14 @@ def bars_in(root: ET.Element) -> dict[int, tuple[float, float, float]]:
 def test_every_bar_is_drawn_once_inside_the_sheet_and_stands_over_its_like(
     bars: int, poles: int | None, width: float
 ) -> None:
-    at = bars_in(parsed(bar_map(Mapped(bars, {}, poles, paint=True), width)))
+    at = bars_in(parsed(bar_map(Mapped(bars=bars, shown={}, poles=poles, paint=True), width)))
     assert sorted(at) == list(range(1, bars + 1))
     assert all(x >= 0 and x + w <= width + 0.01 for x, _, w in at.values())
     assert min(w for _, _, w in at.values()) >= (13 if width < 400 else 9)
     tops = sorted({y for _, y, _ in at.values()})
     assert all(b - a > 44 for a, b in pairwise(tops))
     rows = len(tops)
-    if poles and poles <= bars and rows >= poles and rows % poles == 0:
+    if poles and poles <= min(bars, rows) and rows % poles == 0:
         pitch, row = bars / poles, bars / rows * (at[2][0] - at[1][0])
         for bar in range(1, bars - int(pitch)):
             across = (at[round(bar + pitch)][0] - at[bar][0]) % row
@@ -70,7 +71,9 @@ def test_every_condition_has_its_own_mark_and_the_marks_that_are_used_are_there(
     shown = {i: frozenset([c.id]) for i, c in enumerate(CONDITIONS, start=1)} | {
         30: frozenset(["burnt", "pitted", "dark"])
     }
-    root = parsed(bar_map(Mapped(36, shown, 4, 12, spacing=(3, 12), more=(3,), less=(5,), paint=True), 620))
+    root = parsed(
+        bar_map(Mapped(bars=36, shown=shown, poles=4, slots=12, spacing=(3, 12), more=(3,), less=(5,), paint=True), 620)
+    )
     symbols = {s.get("id"): ET.tostring(s) for s in root.iter(f"{SVG}symbol")}
     used = {u.get("href", "#")[1:] for u in root.iter(f"{SVG}use")}
     assert used <= set(symbols)
@@ -84,14 +87,16 @@ def test_every_condition_has_its_own_mark_and_the_marks_that_are_used_are_there(
 def test_readings_stand_over_their_slots_and_odd_ones_are_named_in_words_too() -> None:
     off: list[float | None] = [0.01] * 24
     off[5], off[11], off[20] = 12.0, -0.6, None
-    drawn = bar_map(Mapped(24, {}, 4, deviations=off, marked=(6, 12), says=("reading 6 high",)), 620)
+    drawn = bar_map(Mapped(bars=24, shown={}, poles=4, deviations=off, marked=(6, 12), says=("reading 6 high",)), 620)
     texts = [t.text for t in parsed(drawn).iter(f"{SVG}text")]
     assert {"6▲", "12▼", "?"} <= set(texts)
     assert "reading 6 high" in drawn.description
 
 
 def test_what_was_found_by_electricity_stands_at_its_bars() -> None:
-    drawn = bar_map(Mapped(87, {}, 4, 29, answering={7: (19, 21), 22: (64, 66)}, earthed=50, paint=True), 620)
+    drawn = bar_map(
+        Mapped(bars=87, shown={}, poles=4, slots=29, answering={7: (19, 21), 22: (64, 66)}, earthed=50, paint=True), 620
+    )
     root, at = parsed(drawn), bars_in(parsed(drawn))
     words = {
         t.text: (float(t.get("x", "0")), float(t.get("y", "0")))

@@ -34,19 +34,78 @@ from norvash.drawing.wear_bars import wear_bars
 from states import T0, TODAY, a_round, foreseen, state
 
 FLOWS = (
-    Flow("/m/1", "X-1", "Trap winch", TODAY + timedelta(days=20), TODAY + timedelta(days=40), TODAY + timedelta(days=70),
-         TODAY + timedelta(days=15), TODAY + timedelta(days=13), "plan", "the week before", "forecast"),
-    Flow("/m/2", "X-2", "A name that is far too long for its column", TODAY + timedelta(days=400), TODAY + timedelta(days=500),
-         TODAY + timedelta(days=600), None, None, "fit", "", ""),
-    Flow("/m/3", "X-3", "<Nothing> & known", None, None, None, None, None, None, "", ""),
-)  # fmt: skip
+    Flow(
+        href="/m/1",
+        tag="X-1",
+        name="Trap winch",
+        early_on=TODAY + timedelta(days=20),
+        middle_on=TODAY + timedelta(days=40),
+        late_on=TODAY + timedelta(days=70),
+        look_on=TODAY + timedelta(days=15),
+        change_on=TODAY + timedelta(days=13),
+        grade="plan",
+        change_words="the week before",
+        look_words="forecast",
+    ),
+    Flow(
+        href="/m/2",
+        tag="X-2",
+        name="A name that is far too long for its column",
+        early_on=TODAY + timedelta(days=400),
+        middle_on=TODAY + timedelta(days=500),
+        late_on=TODAY + timedelta(days=600),
+        look_on=None,
+        change_on=None,
+        grade="fit",
+        change_words="",
+        look_words="",
+    ),
+    Flow(
+        href="/m/3",
+        tag="X-3",
+        name="<Nothing> & known",
+        early_on=None,
+        middle_on=None,
+        late_on=None,
+        look_on=None,
+        change_on=None,
+        grade=None,
+        change_words="",
+        look_words="",
+    ),
+)
 DARK = (
     (TODAY + timedelta(days=30), TODAY + timedelta(days=90), "summer"),
     (TODAY - timedelta(days=9), TODAY - timedelta(days=3), "past"),
 )
 TABLE = IntervalTable((100.0, 500.0), (8.5, 9.0), ((400.0, 0.0), (600.0, 300.0)))
-OUTCOMES = [Outcome("X-1", 1, 2, 100, 150, 160, 200, 260, 280, 155, reached) for reached in (210.0, 270.0, 1000.0)]
-BRUSH = BrushPlan(32, 12.5, 25, 14, "maker's figure", False, 120, (26, 20, 14), 8)
+OUTCOMES = [
+    Outcome(
+        tag="X-1",
+        set_number=1,
+        visits=2,
+        made_units=100,
+        p05_units=150,
+        p10_units=160,
+        p50_units=200,
+        p90_units=260,
+        p95_units=280,
+        look_units=155,
+        reached_units=reached,
+    )
+    for reached in (210.0, 270.0, 1000.0)
+]
+BRUSH = BrushPlan(
+    new_mm=32,
+    thickness_mm=12.5,
+    width_mm=25,
+    limit_mm=14,
+    limit_basis="maker's figure",
+    estimated=False,
+    commutator_d_mm=120,
+    wear_lines_mm=(26, 20, 14),
+    lead_root_mm=8,
+)
 
 
 def drawings() -> list[Drawing]:
@@ -54,24 +113,52 @@ def drawings() -> list[Drawing]:
     found = findings(shown, shipped(), TODAY)
     ahead = foreseen(shown)
     new = foreseen(state())
-    plate = EndPlate(30, 28, 6.4, 22, 8)
-    brushes = [EndBrush(p, 15.0, True, "Watch", f"/x/{p.number}", p.number == 1) for p in even_positions(8)]
+    plate = EndPlate(commutator_d_mm=30, bars=28, thickness_mm=6.4, new_mm=22, limit_mm=8)
+    brushes = [
+        EndBrush(plan=p, length_mm=15.0, in_round=True, word="Watch", href=f"/x/{p.number}", chosen=p.number == 1)
+        for p in even_positions(8)
+    ]
     axis = TimeAxis(TODAY, TODAY + timedelta(weeks=40), 300)
     return [
-        carbon_ruler(ruler_of(found, shown), 360, 36, dimensions=True), life_line(found, shown, 700, 300), end_view(plate, brushes, 300),
-        grade_mark("watch", "Watch"), axis_head(axis), date_span(axis, TODAY, TODAY + timedelta(days=90)), date_span(axis, None, None),
-        brush_sheet(BRUSH, 470, 300), brush_sheet(replace(BRUSH, estimated=True, wear_lines_mm=(), lead_root_mm=None), 300, 300),
-        band_scale("Bands", (Banded("Pressure", "kPa", 70, 30, 60), Banded("Gap", "mm", 0, None, None, 2, "then")), 500),
-        face_contact(Contact(62, 9.15, inf, 0.1, 0.54), 460), face_contact(Contact(62, 9.15, 20, 0, 0), 460),
-        grade_scale({"stop": 0, "change": 0.1, "plan": 0.25, "watch": 0.4}, 900), grade_scale({"stop": 0.9, "change": 0.1, "plan": 0.1, "watch": 0}, 900),
-        wear_bars([3, 4.5, 3.1, 3.2, 3.1], 3.4, 0.35, (2,), 500), wear_bars([0, 0], 0, 0.25, (), 500),
-        life_line(findings(ahead, shipped(), TODAY), ahead, 700, 300), life_line(findings(new, shipped(), TODAY), new, 346, 300),
-        outlook_river(FLOWS, TODAY, TODAY + timedelta(weeks=26), DARK, 1200), outlook_river((), TODAY, TODAY + timedelta(weeks=26), (), 346),
-        interval_grid(TABLE, [(1, 1), (None, 0), (1, None)], "h", 620), past_bands(OUTCOMES, "h", 800), past_bands(OUTCOMES, "h", 346),
-        cause_bars([("a cause whose words are far too long for the margin that it has", 0.7), ("<short>", 0.3)], 0.6, 346), cause_bars([], 0.6, 500),
-        speed_ladder_drawn([0.44, 0.0, 1.0], [0.45, None, 1.0], (2,), 0.08, 580), speed_ladder_drawn([1.3], [0.5], (1,), 0.08, 346),
-        use_curve(shown.entries, shown.rate, "hours", 500, 240), use_curve(shown.entries[:1], None, "starts", 500, 240),
-    ]  # fmt: skip
+        carbon_ruler(ruler_of(found, shown), 360, 36, dimensions=True),
+        life_line(found, shown, 700, 300),
+        end_view(plate, brushes, 300),
+        grade_mark("watch", "Watch"),
+        axis_head(axis),
+        date_span(axis, TODAY, TODAY + timedelta(days=90)),
+        date_span(axis, None, None),
+        brush_sheet(BRUSH, 470, 300),
+        brush_sheet(replace(BRUSH, estimated=True, wear_lines_mm=(), lead_root_mm=None), 300, 300),
+        band_scale(
+            "Bands",
+            (
+                Banded(words="Pressure", unit="kPa", value=70, low=30, high=60),
+                Banded(words="Gap", unit="mm", value=0, low=None, high=None, also=2, also_words="then"),
+            ),
+            500,
+        ),
+        face_contact(Contact(62, 9.15, inf, 0.1, 0.54), 460),
+        face_contact(Contact(62, 9.15, 20, 0, 0), 460),
+        grade_scale({"stop": 0, "change": 0.1, "plan": 0.25, "watch": 0.4}, 900),
+        grade_scale({"stop": 0.9, "change": 0.1, "plan": 0.1, "watch": 0}, 900),
+        wear_bars([3, 4.5, 3.1, 3.2, 3.1], 3.4, 0.35, (2,), 500),
+        wear_bars([0, 0], 0, 0.25, (), 500),
+        life_line(findings(ahead, shipped(), TODAY), ahead, 700, 300),
+        life_line(findings(new, shipped(), TODAY), new, 346, 300),
+        outlook_river(FLOWS, TODAY, TODAY + timedelta(weeks=26), DARK, 1200),
+        outlook_river((), TODAY, TODAY + timedelta(weeks=26), (), 346),
+        interval_grid(TABLE, [(1, 1), (None, 0), (1, None)], "h", 620),
+        past_bands(OUTCOMES, "h", 800),
+        past_bands(OUTCOMES, "h", 346),
+        cause_bars(
+            [("a cause whose words are far too long for the margin that it has", 0.7), ("<short>", 0.3)], 0.6, 346
+        ),
+        cause_bars([], 0.6, 500),
+        speed_ladder_drawn([0.44, 0.0, 1.0], [0.45, None, 1.0], (2,), 0.08, 580),
+        speed_ladder_drawn([1.3], [0.5], (1,), 0.08, 346),
+        use_curve(shown.entries, shown.rate, "hours", 500, 240),
+        use_curve(shown.entries[:1], None, "starts", 500, 240),
+    ]
 
 
 @pytest.mark.parametrize("drawing", drawings(), ids=lambda d: d.name)
@@ -129,8 +216,10 @@ ENDS = {2: [(90, "A"), (270, "B")], 4: [(45, "A"), (135, "B"), (225, "C"), (315,
 def test_the_end_view_is_to_scale_and_lets_every_brush_be_chosen(count: int) -> None:
     plans = even_positions(count)
     assert [(p.angle_deg, p.label) for p in plans] == ENDS.get(count, [(p.angle_deg, p.label) for p in plans])
-    brushes = [EndBrush(p, 15.0, True, "Watch", f"/x/{p.number}") for p in plans]
-    root = ET.fromstring(end_view(EndPlate(30, 28, 6.4, 22, 8), brushes, 300).svg())
+    brushes = [EndBrush(plan=p, length_mm=15.0, in_round=True, word="Watch", href=f"/x/{p.number}") for p in plans]
+    root = ET.fromstring(
+        end_view(EndPlate(commutator_d_mm=30, bars=28, thickness_mm=6.4, new_mm=22, limit_mm=8), brushes, 300).svg()
+    )
     links = [e for e in root.iter() if e.tag.endswith("a") and e.get("href")]
     assert [e.get("href") for e in links] == [f"/x/{p.number}" for p in plans]
     assert all("Brush" in (e.get("aria-label") or "") for e in links)
@@ -157,11 +246,17 @@ def xs(svg: str, pattern: str) -> list[float]:
 
 @pytest.mark.parametrize(
     ("value", "low", "high", "said"),
-    [(45, 30, 60, "inside its band"), (70, 30, 60, "outside its band"), (30, 30, 60, "inside its band"),
-     (0, 30, 60, "outside its band"), (5, None, 60, "no band known"), (-0.2, 0.05, 0.3, "outside its band")],
-)  # fmt: skip
+    [
+        (45, 30, 60, "inside its band"),
+        (70, 30, 60, "outside its band"),
+        (30, 30, 60, "inside its band"),
+        (0, 30, 60, "outside its band"),
+        (5, None, 60, "no band known"),
+        (-0.2, 0.05, 0.3, "outside its band"),
+    ],
+)
 def test_a_figure_stands_in_or_beside_its_band(value: float, low: float | None, high: float | None, said: str) -> None:
-    drawing = band_scale("Band", (Banded("Figure", "kPa", value, low, high),), 580)
+    drawing = band_scale("Band", (Banded(words="Figure", unit="kPa", value=value, low=low, high=high),), 580)
     assert drawing.rows[0][3] == said
     peg = xs(drawing.svg(), r'class="carbon" d="M([-0-9.]+)')[0] + 6
     band = re.search(r'class="copper" x="([0-9.]+)" y="[^"]+" width="([0-9.]+)"', drawing.svg())
@@ -204,9 +299,14 @@ def test_the_stages_are_cut_where_they_begin(edges: tuple[float, ...]) -> None:
 
 
 def test_several_motors_are_drawn_to_one_scale() -> None:
-    small, large = EndPlate(30, 28, 6.4, 18, 6), EndPlate(120, 87, 12.5, 32, 14)
+    small, large = (
+        EndPlate(commutator_d_mm=30, bars=28, thickness_mm=6.4, new_mm=18, limit_mm=6),
+        EndPlate(commutator_d_mm=120, bars=87, thickness_mm=12.5, new_mm=32, limit_mm=14),
+    )
     drawn = [
-        end_view(p, [EndBrush(q, p.new_mm, True, "new") for q in even_positions(2)], 220, 0.74).svg()
+        end_view(
+            p, [EndBrush(plan=q, length_mm=p.new_mm, in_round=True, word="new") for q in even_positions(2)], 220, 0.74
+        ).svg()
         for p in (small, large)
     ]
     scales = [xs(svg, r"scale\(([0-9.]+)\)")[0] for svg in drawn]

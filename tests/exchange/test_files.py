@@ -41,8 +41,9 @@ def test_a_table_of_text_is_read_however_it_was_saved(data: bytes, encoding: str
     lines, faults = read_lines(sheet, guessed(sheet))
     assert faults == []
     assert [(x.motor, x.at, x.value) for x in lines] == [
-        ("X-01", datetime(2025, 10, 10, 12), 120.0), ("X-01", datetime(2025, 10, 17, 12), 130.5),
-    ]  # fmt: skip
+        ("X-01", datetime(2025, 10, 10, 12), 120.0),
+        ("X-01", datetime(2025, 10, 17, 12), 130.5),
+    ]
 
 
 REFUSED: dict[str, tuple[bytes, str]] = {
@@ -115,7 +116,12 @@ LINES: dict[str, tuple[str, str, int, list[tuple[int, str]]]] = {
     "two good lines": ("X-01;2025-10-10;120\nX-01;2025-10-17;130", "counter", 2, []),
     "out of order": ("X-01;2025-10-17;130\nX-01;2025-10-10;120", "counter", 2, []),
     "the same line twice": ("X-01;2025-10-10;120\nX-01;2025-10-10;120", "counter", 1, []),
-    "another value at the same moment": ("X-01;2025-10-10;120\nX-01;2025-10-10;121", "counter", 1, [(2, "already logged")]),
+    "another value at the same moment": (
+        "X-01;2025-10-10;120\nX-01;2025-10-10;121",
+        "counter",
+        1,
+        [(2, "already logged")],
+    ),
     "by name, in small letters": ("trap winch;10.10.2025;120", "counter", 1, []),
     "a motor that is not there": ("Y-99;2025-10-10;120", "counter", 0, [(1, "no motor")]),
     "no day": ("X-01;yesterday;120", "counter", 0, [(1, "is not a day")]),
@@ -127,7 +133,7 @@ LINES: dict[str, tuple[str, str, int, list[tuple[int, str]]]] = {
     "a column missing": ("X-01;2025-10-10", "counter", 0, [(1, "only 2 columns")]),
     "what it ran": ("X-01;2025-10-10;20\nX-01;2025-10-17;10", "increment", 2, []),
     "less than nothing": ("X-01;2025-10-10;-5", "increment", 0, [(1, "less than nothing")]),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("text", "mode", "new", "faults"), LINES.values(), ids=LINES)
@@ -137,16 +143,16 @@ def test_every_line_is_judged_and_the_same_file_again_changes_nothing(
     motor = shop.motor()
     shop.later(weeks=30)
     lines, unread = read_lines(read_sheet(text.encode()), Match(0, 1, 2, False, mode))
-    found = judge(shop.conn, lines, unread, mode, shop.now)
+    found = judge(shop.conn, lines, unread, mode=mode, now=shop.now)
     assert (len(found.new), [f.line for f in found.faults]) == (new, [n for n, _ in faults])
     assert all(w in f.problem and f.remedy for f, (_, w) in zip(found.faults, faults, strict=True))
     if new:
-        kept = take(shop.conn, shop.act(), "file-1", "digest", lines, unread, mode)
+        kept = take(shop.conn, shop.act(), "file-1", sha256="digest", lines=lines, faults=unread, mode=mode)
         entries = use.list_entries(shop.conn, motor)
         assert (len(kept.new), len(entries)) == (new, new + 1)
         assert [e.total_units for e in entries] == sorted(e.total_units for e in entries)
     with pytest.raises(InputError, match="nothing new"):
-        take(shop.conn, shop.act(), "file-1", "digest", lines, unread, mode)
+        take(shop.conn, shop.act(), "file-1", sha256="digest", lines=lines, faults=unread, mode=mode)
 
 
 def test_a_file_is_looked_at_matched_and_kept_in_steps(client: TestClient, shop: Shop) -> None:
@@ -193,9 +199,13 @@ def test_a_file_that_is_no_table_or_far_too_large_is_answered_in_place(client: T
 
 
 ROWS = {
-    "a counter value": ("120", 200, "kept"), "what it ran": ("+12", 200, "kept"), "nothing": ("", 200, ""),
-    "letters": ("abc", 422, "cannot be read"), "lower than before": ("90", 409, "Which is it?"), "too much": ("+99999", 422, "is more than"),
-}  # fmt: skip
+    "a counter value": ("120", 200, "kept"),
+    "what it ran": ("+12", 200, "kept"),
+    "nothing": ("", 200, ""),
+    "letters": ("abc", 422, "cannot be read"),
+    "lower than before": ("90", 409, "Which is it?"),
+    "too much": ("+99999", 422, "is more than"),
+}
 
 
 @pytest.mark.parametrize(("text", "status", "words"), ROWS.values(), ids=ROWS)
@@ -216,7 +226,21 @@ def test_many_motors_of_one_file_are_judged_anew_later(shop: Shop) -> None:
     text = "\n".join(f"X-{i:03d};2025-10-10;120" for i in range(41))
     lines, unread = read_lines(read_sheet(text.encode()), Match(0, 1, 2, False, "counter"))
     shares: list[float] = []
-    assert len(take(shop.conn, shop.act(), "file", "many", lines, unread, "counter", shares.append).new) == 41
+    assert (
+        len(
+            take(
+                shop.conn,
+                shop.act(),
+                "file",
+                sha256="many",
+                lines=lines,
+                faults=unread,
+                mode="counter",
+                tell=shares.append,
+            ).new
+        )
+        == 41
+    )
     assert shares == sorted(shares)
     assert shares[-1] == 1
     assert sorted(standings.list_stale(shop.conn, 0, "", 99)) == sorted(made)
@@ -228,7 +252,7 @@ def test_a_reading_of_today_may_be_imported_before_noon_and_again_later(shop: Sh
     shop.later(days=9)
     assert shop.now.hour == 9
     lines, _ = read_lines(read_sheet(f"X-01;{shop.now:%Y-%m-%d};120".encode()), Match(0, 1, 2, False, "counter"))
-    assert len(take(shop.conn, shop.act(), "file", "today", lines, (), "counter").new) == 1
+    assert len(take(shop.conn, shop.act(), "file", sha256="today", lines=lines, faults=(), mode="counter").new) == 1
     assert use.list_entries(shop.conn, motor)[-1].at == shop.now
-    found = judge(shop.conn, lines, (), "counter", shop.later(hours=8).now)
+    found = judge(shop.conn, lines, (), mode="counter", now=shop.later(hours=8).now)
     assert (found.there, found.new, found.faults) == (1, [], [])

@@ -229,7 +229,10 @@ def test_a_new_file_gets_its_schema_and_a_path_may_hold_any_character(tmp_path: 
 
 def test_a_server_that_is_told_to_end_leaves_one_whole_file(tmp_path: Path) -> None:
     db = tmp_path / "own.db"
-    code = f"from norvash.cli import main; import sys; sys.argv[1:] = ['serve', '--db', {str(db)!r}, '--port', '8870']; main()"
+    code = (
+        f"from norvash.cli import main; import sys; sys.argv[1:] = ['serve', '--db', {str(db)!r}, '--port', '8870'];"
+        " main()"
+    )
     with subprocess.Popen(
         [sys.executable, "-c", code], stdout=subprocess.PIPE, stderr=subprocess.DEVNULL, text=True
     ) as server:

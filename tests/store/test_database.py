@@ -62,7 +62,10 @@ def test_a_transaction_is_all_or_nothing(shop: Shop) -> None:
     [
         "insert into person (id, name, made_at) values ('p-2', 'INES torvald', '2026-01-01')",
         "insert into motor (id, tag, name, place, class, act_id) values ('m', 't', 'n', 'p', 'boat', 'a')",
-        "insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, act_id) values ('u', 'm', 1, 'x', -1, 0, '', '', 'a')",
+        (
+            "insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, act_id) values"
+            " ('u', 'm', 1, 'x', -1, 0, '', '', 'a')"
+        ),
         "insert into type_figure values ('t', 'new_mm', 'twelve', null)",
     ],
 )

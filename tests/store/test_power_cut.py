@@ -24,7 +24,8 @@ from norvash.work.acting import Act
 from norvash.work.logging_use import log_use
 conn, at = connect(Path(sys.argv[1])), datetime(2026, 1, 1)
 for i in range(100_000):
-    print(log_use(conn, Act(f"cut-act-{i:06d}", "person-of-test", at + timedelta(hours=i)), sys.argv[2], "1", "increment"), flush=True)
+    act = Act(f"cut-act-{i:06d}", "person-of-test", at + timedelta(hours=i))
+    print(log_use(conn, act, sys.argv[2], text="1", mode="increment"), flush=True)
 """
 
 
@@ -48,7 +49,7 @@ def test_a_killed_process_leaves_whole_acts_only(db: Path, shop: Shop, after_s: 
     assert conn.execute("select count(*) from act where result_id = ''").fetchone()[0] == 0
     # The client does not know whether its last entry arrived: it sends it again, and it counts once.
     again = Act(f"cut-act-{len(acknowledged) - 1:06d}", "person-of-test", shop.now)
-    assert log_use(conn, again, motor, "1", "increment") == again.id
+    assert log_use(conn, again, motor, text="1", mode="increment") == again.id
     assert use.list_entries(conn, motor) == entries
     assert catch_up(conn, entries[-1].at.date()) == 0
     conn.close()

@@ -18,10 +18,47 @@ from norvash.work.acting import Act
 from norvash.work.logging_use import log_use
 
 NASTY = (
-    "", " ", "\x00", "💥", "9" * 400, "-3", "1e9", "NaN", "-inf", "0x1F", "<script>alert(1)</script>", "'; drop table motor; --",
-    "\u202etxet", "%s%n%d", "{{ 7 * 7 }}", "../../etc/passwd", "12,4", "1.234,5", "12 mm", "3 h", "½", "1/0", "\r\nSet-Cookie: x=1",
-    "A" * 3000, "٣", "2026-02-30", "9999-12-31", "0001-01-01", "true", "[]", "+", "−", ";", ";;;", "1;2;3", "=", "5=6=7", "²", "0", "100000",
-)  # fmt: skip
+    "",
+    " ",
+    "\x00",
+    "💥",
+    "9" * 400,
+    "-3",
+    "1e9",
+    "NaN",
+    "-inf",
+    "0x1F",
+    "<script>alert(1)</script>",
+    "'; drop table motor; --",
+    "\u202etxet",
+    "%s%n%d",
+    "{{ 7 * 7 }}",
+    "../../etc/passwd",
+    "12,4",
+    "1.234,5",
+    "12 mm",
+    "3 h",
+    "½",
+    "1/0",
+    "\r\nSet-Cookie: x=1",
+    "A" * 3000,
+    "٣",
+    "2026-02-30",
+    "9999-12-31",
+    "0001-01-01",
+    "true",
+    "[]",
+    "+",
+    "−",
+    ";",
+    ";;;",
+    "1;2;3",
+    "=",
+    "5=6=7",
+    "²",
+    "0",
+    "100000",
+)
 
 
 @pytest.fixture
@@ -42,26 +79,60 @@ def places(shop: Shop) -> dict[str, str]:
     return {"motor": motor, "sheet": shop.look(motor)}
 
 
+# fmt: off
 FORMS: dict[str, tuple[str, dict[str, str]]] = {
-    "add a motor": ("/motors", {"motor_class": "tool", "tag": "N-1", "name": "N", "place": "P", "type_id": "", "brushes": "2",
-                                "new_length": "15", "limit": "5", "unit_of_use": "hours", "use_now": "4", "set_is_new": "1"}),
+    "add a motor": (
+        "/motors",
+        {
+            "motor_class": "tool",
+            "tag": "N-1",
+            "name": "N",
+            "place": "P",
+            "type_id": "",
+            "brushes": "2",
+            "new_length": "15",
+            "limit": "5",
+            "unit_of_use": "hours",
+            "use_now": "4",
+            "set_is_new": "1",
+        },
+    ),
     "log use": ("/motors/{motor}/hours", {"value": "120", "mode": "counter", "day": "", "answer": ""}),
     "open a sheet": ("/motors/{motor}/sheets", {"sheet_kind": "full", "counter": "", "kind": "check", "answer": "", "safe": ""}),
     "measure": ("/sheets/{sheet}/readings", {"place": "1", "value": "20", "unit": "", "method": "", "instrument": "", "replaces": "", "stage": "brushes"}),
     "note": ("/sheets/{sheet}/findings", {"place": "1", "value": "face.glazed", "gone": "", "stage": "brushes"}),
     "enter": ("/sheets/{sheet}/entries", {"field": "force", "place": "1", "value": "9 N", "replaces": "", "stage": "brushes", "position": ""}),
-    "put off": ("/sheets/{sheet}/entries", {"field": "decide.lead.taut", "place": "1", "value": "deferred", "who": "Ines", "day": "2099-01-01", "stage": "decide", "replaces": ""}),
-    "permit": ("/sheets/{sheet}/entries", {"field": "permit.open", "place": "1", "value": "volts", "who": "Ines", "barriers": "rope", "minutes": "10", "stage": "before", "replaces": ""}),
+    "put off": (
+        "/sheets/{sheet}/entries",
+        {"field": "decide.lead.taut", "place": "1", "value": "deferred", "who": "Ines", "day": "2099-01-01", "stage": "decide", "replaces": ""},
+    ),
+    "permit": (
+        "/sheets/{sheet}/entries",
+        {"field": "permit.open", "place": "1", "value": "volts", "who": "Ines", "barriers": "rope", "minutes": "10", "stage": "before", "replaces": ""},
+    ),
     "undo": ("/sheets/{sheet}/undo", {"stage": "brushes", "position": ""}),
     "add": ("/sheets/{sheet}/additions", {"addition": "seen again", "stage": "sign"}),
     "fit": ("/motors/{motor}/sets", {"counter": "", "reason": "planned", "length_1": "22", "length_2": "22", "length_²": "22", "answer": ""}),
-    "figures": ("/motors/{motor}/figures", {"version": "1", "new_mm": "22", "method": "depth", "depth_new_mm": "20", "label_1": "A",
-                                            "angle_1": "90", "polarity_1": "+", "spring_table": "0=22; 5=6", "grade": "x"}),
+    "figures": (
+        "/motors/{motor}/figures",
+        {
+            "version": "1",
+            "new_mm": "22",
+            "method": "depth",
+            "depth_new_mm": "20",
+            "label_1": "A",
+            "angle_1": "90",
+            "polarity_1": "+",
+            "spring_table": "0=22; 5=6",
+            "grade": "x",
+        },
+    ),
     "type": ("/types", {"name": "T", "motor_class": "tool", "brushes": "2", "new_mm": "15", "instrument": "rule"}),
     "rule": ("/rulebook/stage.watch", {"value": "0.5", "motor_class": "", "why": "w", "clear": ""}),
     "who": ("/who", {"name": "Somebody", "person": "", "next": "/", "shop": "S"}),
     "light": ("/light", {"theme": "dark", "next": "/"}),
-}  # fmt: skip
+}
+# fmt: on
 
 
 @pytest.mark.long
@@ -81,12 +152,33 @@ def test_nothing_typed_into_a_form_breaks_it(
     assert 422 in seen or path in ("/light", "/who")
 
 
-ADDRESSES = ("/motors?q={}", "/motors?c={}", "/hours?q={}", "/?p={}", "/motors?p={}", "/motors/new?motor_class={}", "/motors/new?type_id={}",
-             "/motors/{}", "/motors/{}/hours", "/sheets/{}", "/sheets/{}/brushes", "/rulebook/{}", "/sums/{}", "/sums/seating?thickness_mm={}&commutator_d_mm=60",
-             "/sums/seating?thickness_mm=9&commutator_d_mm=60&face_radius_mm={}", "/sums/set-spread?wear_mm={}", "/sums/usable-carbon?length_mm={}&new_mm=22&limit_mm=8",
-             "/sums/brush-limit?new_mm={}&thickness_mm=8&width_mm=9", "/sums/current-density?current_a={}&brush_count=4&thickness_mm=8&width_mm=9",
-             "/sums/holder-fit?thickness_mm=8&width_mm=9&box_thickness_mm={}&box_width_mm=9", "/sums/spring-pressure?force_n={}&thickness_mm=8&width_mm=9",
-             "/sums/straight-line?lengths_mm={}&start_mm=22&limit_mm=8&run_h=5", "/types/{}", "/who?next={}", "/api/v1/motors/{}")  # fmt: skip
+ADDRESSES = (
+    "/motors?q={}",
+    "/motors?c={}",
+    "/hours?q={}",
+    "/?p={}",
+    "/motors?p={}",
+    "/motors/new?motor_class={}",
+    "/motors/new?type_id={}",
+    "/motors/{}",
+    "/motors/{}/hours",
+    "/sheets/{}",
+    "/sheets/{}/brushes",
+    "/rulebook/{}",
+    "/sums/{}",
+    "/sums/seating?thickness_mm={}&commutator_d_mm=60",
+    "/sums/seating?thickness_mm=9&commutator_d_mm=60&face_radius_mm={}",
+    "/sums/set-spread?wear_mm={}",
+    "/sums/usable-carbon?length_mm={}&new_mm=22&limit_mm=8",
+    "/sums/brush-limit?new_mm={}&thickness_mm=8&width_mm=9",
+    "/sums/current-density?current_a={}&brush_count=4&thickness_mm=8&width_mm=9",
+    "/sums/holder-fit?thickness_mm=8&width_mm=9&box_thickness_mm={}&box_width_mm=9",
+    "/sums/spring-pressure?force_n={}&thickness_mm=8&width_mm=9",
+    "/sums/straight-line?lengths_mm={}&start_mm=22&limit_mm=8&run_h=5",
+    "/types/{}",
+    "/who?next={}",
+    "/api/v1/motors/{}",
+)
 
 
 @pytest.mark.long
@@ -145,11 +237,14 @@ def test_a_refused_entry_leaves_every_table_as_it_was(served: TestClient, places
     before = counts()
     motor, sheet = places["motor"], places["sheet"]
     for path, typed in (
-        ("/motors", {**FORMS["add a motor"][1], "limit": "30"}), (f"/motors/{motor}/hours", {"value": "99999"}),
+        ("/motors", {**FORMS["add a motor"][1], "limit": "30"}),
+        (f"/motors/{motor}/hours", {"value": "99999"}),
         (f"/motors/{motor}/sets", {"reason": "planned", "counter": "130", "length_1": "22", "length_2": "no"}),
-        (f"/sheets/{sheet}/readings", {"place": "1", "value": "no", "stage": "brushes"}), (f"/sheets/{sheet}/entries", {"field": "force", "place": "1", "value": "no"}), (f"/motors/{motor}/figures", {"version": "1", "new_mm": "3", "limit_mm": "8"}),
+        (f"/sheets/{sheet}/readings", {"place": "1", "value": "no", "stage": "brushes"}),
+        (f"/sheets/{sheet}/entries", {"field": "force", "place": "1", "value": "no"}),
+        (f"/motors/{motor}/figures", {"version": "1", "new_mm": "3", "limit_mm": "8"}),
         ("/rulebook/stage.watch", {"value": "0.5", "why": ""}),
-    ):  # fmt: skip
+    ):
         assert served.post(path, data={"act_id": f"refused-{len(path)}", **typed}).status_code == 422
     assert counts() == before
 
@@ -163,8 +258,14 @@ def test_the_same_act_at_once_from_two_sides_is_kept_once(db: Path, shop: Shop) 
         conn = connect(db)
         try:
             for _ in range(5):
-                results.append(log_use(conn, Act("one-and-the-same", "person-of-test", shop.now), motor, "150"))
-            log_use(conn, Act(f"another-{i:04d}", "person-of-test", shop.later(minutes=1).now), motor, "1", "increment")
+                results.append(log_use(conn, Act("one-and-the-same", "person-of-test", shop.now), motor, text="150"))
+            log_use(
+                conn,
+                Act(f"another-{i:04d}", "person-of-test", shop.later(minutes=1).now),
+                motor,
+                text="1",
+                mode="increment",
+            )
         except Exception as error:  # noqa: BLE001
             errors.append(error)
         finally:
@@ -202,19 +303,29 @@ def test_one_brush_measured_by_two_at_the_same_time_keeps_both_in_the_record(
 
 
 REQUESTS = [
-    ("GET", "/", {"host": "localhost"}, 200), ("GET", "/", {"host": "elsewhere.example"}, 403), ("GET", "/", {"host": "LocalHost:8000"}, 200),
+    ("GET", "/", {"host": "localhost"}, 200),
+    ("GET", "/", {"host": "elsewhere.example"}, 403),
+    ("GET", "/", {"host": "LocalHost:8000"}, 200),
     ("GET", "/", {"host": "localhost", "sec-fetch-site": "cross-site"}, 200),
     ("POST", "/motors", {"host": "localhost:8000", "origin": "http://localhost:8000"}, 200),
     ("POST", "/motors", {"host": "localhost:8000", "origin": "http://localhost:8001"}, 403),
     ("POST", "/motors", {"host": "localhost", "sec-fetch-site": "same-site", "origin": "http://localhost"}, 403),
     ("POST", "/motors", {"host": "localhost", "sec-fetch-site": "same-origin"}, 200),
-    ("POST", "/motors", {"host": "localhost"}, 403), ("POST", "/api/v1/sums/seating", {"host": "localhost"}, 200),
+    ("POST", "/motors", {"host": "localhost"}, 403),
+    ("POST", "/api/v1/sums/seating", {"host": "localhost"}, 200),
     ("POST", "/api/v1/sums/seating", {"host": "localhost", "origin": "http://elsewhere.example"}, 403),
-    ("POST", "/motors", {"host": "localhost", "origin": "null"}, 403), ("POST", "/", {"host": "[::1]:8000", "origin": "http://[::1]:8000"}, 200),
-    *(("GET", "/", {"host": host}, 400) for host in ("", "[::1", "[evil]", "a b", "localhost:port", "localhost:8000:1", "u@localhost", "localhost/x")),
-    *(("POST", "/motors", {"host": "localhost", "origin": origin}, 400) for origin in ("http://[x", "http://", "localhost", "http://a b", "http://localhost/x")),
+    ("POST", "/motors", {"host": "localhost", "origin": "null"}, 403),
+    ("POST", "/", {"host": "[::1]:8000", "origin": "http://[::1]:8000"}, 200),
+    *(
+        ("GET", "/", {"host": host}, 400)
+        for host in ("", "[::1", "[evil]", "a b", "localhost:port", "localhost:8000:1", "u@localhost", "localhost/x")
+    ),
+    *(
+        ("POST", "/motors", {"host": "localhost", "origin": origin}, 400)
+        for origin in ("http://[x", "http://", "localhost", "http://a b", "http://localhost/x")
+    ),
     ("GET", "/", {"host": "localhost", "origin": "http://[x"}, 400),
-]  # fmt: skip
+]
 
 
 @pytest.mark.parametrize(("method", "path", "headers", "status"), REQUESTS)
@@ -241,10 +352,19 @@ def test_settings_come_from_the_environment_only_where_nothing_is_given(
 
 
 ALLOWED = [
-    ("127.0.0.1", (), True), ("localhost", (), True), ("::1", (), True), ("127.0.0.9", (), True), ("0.0.0.0", (), False), ("::", (), False),
-    ("192.168.4.7", (), False), ("0.0.0.0", ("Shop.lan",), True), ("0.0.0.0", ("http://shop.lan",), False), ("::", ("shop.lan:8000",), False),
-    ("127.0.0.1", ("",), False), ("0.0.0.0", ("[::1]", "10.0.0.4"), True),
-]  # fmt: skip
+    ("127.0.0.1", (), True),
+    ("localhost", (), True),
+    ("::1", (), True),
+    ("127.0.0.9", (), True),
+    ("0.0.0.0", (), False),
+    ("::", (), False),
+    ("192.168.4.7", (), False),
+    ("0.0.0.0", ("Shop.lan",), True),
+    ("0.0.0.0", ("http://shop.lan",), False),
+    ("::", ("shop.lan:8000",), False),
+    ("127.0.0.1", ("",), False),
+    ("0.0.0.0", ("[::1]", "10.0.0.4"), True),
+]
 
 
 @pytest.mark.parametrize(("host", "names", "fine"), ALLOWED)

@@ -1,4 +1,6 @@
-"""Pages of commutator, windings and drive: bad input answered at its place with what was typed, nothing overwritten, the page for the lathe."""
+"""Pages of commutator, windings and drive: bad input answered at its place with what was typed, nothing overwritten,
+the page for the lathe.
+"""
 
 from datetime import datetime, timedelta
 from html import unescape
@@ -8,7 +10,7 @@ import pytest
 from starlette.testclient import TestClient
 
 from conftest import Shop
-from norvash.store import sheets
+from norvash.store import entries
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
 
@@ -28,13 +30,15 @@ IDS = count(1)
 @pytest.fixture
 def sheet(shop: Shop) -> str:
     shop.now = datetime.now() - timedelta(hours=3)
-    made = open_sheet(shop.conn, shop.act(), shop.motor(motor_class="industrial", figures=FIGURES), "full", "")
-    enter(shop.conn, shop.later(minutes=1).act(), made, "waive.safe", 0, "on the bench")
+    made = open_sheet(
+        shop.conn, shop.act(), shop.motor(motor_class="industrial", figures=FIGURES), kind="full", counter=""
+    )
+    enter(shop.conn, shop.later(minutes=1).act(), made, field_id="waive.safe", place=0, text="on the bench")
     return made
 
 
 def post(
-    client: TestClient, sheet: str, field: str, value: str, stage: str = "commutator", replaces: str = ""
+    client: TestClient, sheet: str, field: str, *, value: str, stage: str = "commutator", replaces: str = ""
 ) -> tuple[int, str]:
     typed = {
         "act_id": f"typed-here-{next(IDS):04d}",
@@ -64,7 +68,7 @@ def post(
 def test_what_cannot_be_is_answered_at_its_field_and_kept(
     field: str, value: str, says: str, client: TestClient, sheet: str
 ) -> None:
-    status, text = post(client, sheet, field, value)
+    status, text = post(client, sheet, field, value=value)
     assert status == 422
     assert says in text
     assert field == "surface-with" or value.split("\n")[-1] in text.split(f'id="in-{field}.0"', 1)[1][:400]
@@ -74,25 +78,25 @@ def test_what_cannot_be_is_answered_at_its_field_and_kept(
 def test_a_map_that_somebody_else_painted_meanwhile_is_not_overwritten(
     client: TestClient, shop: Shop, sheet: str
 ) -> None:
-    assert post(client, sheet, "bar-map", "burnt 3")[0] == 200
-    status, text = post(client, sheet, "bar-map", "dark 9")
+    assert post(client, sheet, "bar-map", value="burnt 3")[0] == 200
+    status, text = post(client, sheet, "bar-map", value="dark 9")
     assert status == 409
     assert "has entered “burnt 3” here meanwhile" in text
     assert 'value="dark 9" data-now data-map data-kept="burnt 3"' in text
-    there = sheets.list_entries(shop.conn, sheet)["bar-map", 0]
+    there = entries.list_entries(shop.conn, sheet)["bar-map", 0]
     assert there.word == "burnt 3"
-    assert post(client, sheet, "bar-map", "dark 9", replaces=there.id)[0] == 200
-    assert sheets.list_entries(shop.conn, sheet)["bar-map", 0].word == "dark 9"
+    assert post(client, sheet, "bar-map", value="dark 9", replaces=there.id)[0] == 200
+    assert entries.list_entries(shop.conn, sheet)["bar-map", 0].word == "dark 9"
 
 
 def test_the_page_for_the_lathe_with_a_cut_one_that_is_refused_and_nothing(client: TestClient, sheet: str) -> None:
     assert "nothing to cut by yet" in client.get(f"/sheets/{sheet}/cut").text
-    post(client, sheet, "track-d", "97\n96.9")
-    post(client, sheet, "groove", "0.2")
+    post(client, sheet, "track-d", value="97\n96.9")
+    post(client, sheet, "groove", value="0.2")
     fine = unescape(client.get(f"/sheets/{sheet}/cut").text)
     assert fine.count("☐") >= 12
     assert "off the diameter" in fine
-    post(client, sheet, "pit", "3")
+    post(client, sheet, "pit", value="3")
     refused = unescape(client.get(f"/sheets/{sheet}/cut").text)
     assert "The deepest cut allowed is" in refused
     assert "off the diameter" not in refused
@@ -108,8 +112,8 @@ def test_a_number_of_bars_that_cannot_be_mapped_is_said(bars: str, client: TestC
             shop.conn,
             shop.act(),
             shop.motor(tag="X-33", figures={**FIGURES, "bars": "3", "armature_slots": ""}),
-            "full",
-            "",
+            kind="full",
+            counter="",
         )
         assert "cannot be mapped yet" in client.get(f"/sheets/{made}/commutator").text
 
@@ -122,7 +126,7 @@ def test_windings_and_drive_say_what_follows(client: TestClient, sheet: str) -> 
         ("growler-slots", "4 and 7"),
         ("earth-ohm", "0.05"),
     ):
-        assert post(client, sheet, field, value, "windings")[0] == 200
+        assert post(client, sheet, field, value=value, stage="windings")[0] == 200
     text = unescape(client.get(f"/sheets/{sheet}/windings").text)
     for words in (
         "under its least of 1 MΩ",
@@ -136,8 +140,8 @@ def test_windings_and_drive_say_what_follows(client: TestClient, sheet: str) -> 
     drawn = client.get(f"/sheets/{sheet}/commutator").text
     assert "slot 4 answers on the growler" in drawn
     assert "brackets: slots that answer" in drawn.lower()
-    assert post(client, sheet, "end-float", "0.4", "drive")[0] == 200
-    assert post(client, sheet, "vibration", "1.2", "drive")[0] == 200
+    assert post(client, sheet, "end-float", value="0.4", stage="drive")[0] == 200
+    assert post(client, sheet, "vibration", value="1.2", stage="drive")[0] == 200
     text = client.get(f"/sheets/{sheet}/drive").text
     for words in ("Press only on the ring with the tight fit", "End float 0.40 mm", "Vibration 1.2 mm/s, acceptable"):
         assert words in text

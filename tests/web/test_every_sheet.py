@@ -1,4 +1,6 @@
-"""Every sheet of every motor can be shown: those of the playhouse, and every class with every construction, grade and method."""
+"""Every sheet of every motor can be shown: those of the playhouse, and every class with every construction, grade and
+method.
+"""
 
 import shutil
 from collections.abc import Iterator
@@ -11,12 +13,11 @@ from starlette.testclient import TestClient
 
 from conftest import Shop
 from norvash.core.classes import TEMPLATES
-from norvash.core.figures import CONSTRUCTIONS, METHODS
+from norvash.core.figure_fields import CONSTRUCTIONS, METHODS
 from norvash.core.rules.fitting import GRADE_FAMILIES
-from norvash.core.sheet.fields import fields_of
+from norvash.core.sheet.offering import fields_of
 from norvash.core.texts import compared
-from norvash.demo.fleet import MACHINES
-from norvash.demo.playhouse import DEMO_DAY
+from norvash.demo.fleet import DEMO_DAY, MACHINES
 from norvash.store import motors, sheets
 from norvash.store.database import connect
 from norvash.work.acting import Act
@@ -78,17 +79,31 @@ def test_a_full_sheet_and_a_quick_look_show_every_field(house: tuple[TestClient,
         assert missing(client, shop, left.id) == {}
         sign(shop.conn, act(), left.id, "left as it is")
     for kind in ("full", "quick"):
-        sheet = open_sheet(shop.conn, act(), motor, kind, "")
+        sheet = open_sheet(shop.conn, act(), motor, kind=kind, counter="")
         assert missing(client, shop, sheet) == {}
         sign(shop.conn, act(), sheet, "nothing was done")
 
 
 def formed(shop: Shop, motor_class: str) -> str:
     """Return an open sheet of a motor whose construction, grade and method are then changed by hand."""
-    figures = {"rated_v": "230", "rated_a": "9", "thickness_mm": "8", "width_mm": "16", "depth_new_mm": "3", "depth_constant_mm": "25",
-               "protrusion_constant_mm": "20", "wear_line_1_mm": "12", "wear_line_2_mm": "10", "spring_table": "0=22; 5=14; 10=6"}  # fmt: skip
+    figures = {
+        "rated_v": "230",
+        "rated_a": "9",
+        "thickness_mm": "8",
+        "width_mm": "16",
+        "depth_new_mm": "3",
+        "depth_constant_mm": "25",
+        "protrusion_constant_mm": "20",
+        "wear_line_1_mm": "12",
+        "wear_line_2_mm": "10",
+        "spring_table": "0=22; 5=14; 10=6",
+    }
     return open_sheet(
-        shop.conn, shop.act(), shop.motor(tag=f"Z-{motor_class}", motor_class=motor_class, figures=figures), "full", ""
+        shop.conn,
+        shop.act(),
+        shop.motor(tag=f"Z-{motor_class}", motor_class=motor_class, figures=figures),
+        kind="full",
+        counter="",
     )
 
 

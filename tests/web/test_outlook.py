@@ -24,8 +24,8 @@ from pages import act_id, add, send
 from states import T0, a_round
 
 TODAY = date(2026, 11, 24)
-SUMMER = Window("s", "summer", date(2026, 7, 1), date(2026, 8, 31), True, "")
-REFIT = Window("r", "refit", date(2027, 2, 8), date(2027, 2, 21), False, "stage")
+SUMMER = Window(id="s", name="summer", first_on=date(2026, 7, 1), last_on=date(2026, 8, 31), yearly=True, place="")
+REFIT = Window(id="r", name="refit", first_on=date(2027, 2, 8), last_on=date(2027, 2, 21), yearly=False, place="stage")
 
 PROPOSED = {
     "no window": ((), date(2027, 3, 10), date(2027, 3, 3), "no dark window"),
@@ -99,7 +99,7 @@ BAD_WINDOWS = {
     "backwards": ({"name": "x", "first_on": "2027-02-09", "last_on": "2027-02-05"}, "lies before the first"),
     "no such day": ({"name": "x", "first_on": "2027-02-30", "last_on": "2027-03-05"}, "is not a day"),
     "years": ({"name": "x", "first_on": "2027-02-01", "last_on": "2029-02-05"}, "more than a year"),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("typed", "words"), BAD_WINDOWS.values(), ids=BAD_WINDOWS)
@@ -112,8 +112,15 @@ def test_a_window_that_cannot_be_is_refused_in_place(client: TestClient, typed: 
 def test_a_dark_window_moves_days_and_can_be_taken_back(client: TestClient, shop: Shop, db: Path) -> None:
     near, *_ = fill(client, shop)
     before = kept(db, near)
-    status, shown, at = send(client, "/outlook/dark", "/outlook/dark", name="long refit", first_on="2025-12-05",
-                             last_on="2026-03-01", yearly="no")  # fmt: skip
+    status, shown, at = send(
+        client,
+        "/outlook/dark",
+        "/outlook/dark",
+        name="long refit",
+        first_on="2025-12-05",
+        last_on="2026-03-01",
+        yearly="no",
+    )
     assert (status, at, "long refit" in shown) == (200, "/outlook/dark", True)
     catch_up(shop.conn, shop.now.date())
     after = kept(db, near)
@@ -136,8 +143,11 @@ POLICIES: dict[str, tuple[dict[str, str], str]] = {
     "interval": ({"kind": "interval", "name": "every ten", "every": "10"}, "Every 10 h"),
     "range": ({"kind": "range", "name": "house round", "low": "20", "high": "40"}, "overdue at the high one"),
     "calendar": ({"kind": "calendar", "name": "yearly", "months": "12"}, "every 12 months"),
-    "table": ({"kind": "table", "name": "maker 7", "quantity": "depth", "sheet": TABLE, "longest": "250"}, "never more than 250 h"),
-}  # fmt: skip
+    "table": (
+        {"kind": "table", "name": "maker 7", "quantity": "depth", "sheet": TABLE, "longest": "250"},
+        "never more than 250 h",
+    ),
+}
 BAD_POLICIES: dict[str, tuple[dict[str, str], str]] = {
     "no kind": ({"name": "x"}, "not known"),
     "no interval": ({"kind": "interval", "name": "x"}, "Nothing was typed"),
@@ -145,10 +155,16 @@ BAD_POLICIES: dict[str, tuple[dict[str, str], str]] = {
     "half months": ({"kind": "calendar", "name": "x", "months": "1.5"}, "whole number of months"),
     "no table": ({"kind": "table", "name": "x", "quantity": "depth"}, "is empty"),
     "the unsafe direction": ({"kind": "table", "name": "x", "quantity": "length", "sheet": TABLE}, "does not fall"),
-    "a formula": ({"kind": "table", "name": "x", "quantity": "depth", "sheet": "h,8\n100,=1+1\n"}, "Line 2, column 2: “=1+1” is a formula"),
-    "a row too short": ({"kind": "table", "name": "x", "quantity": "depth", "sheet": "h;8;9\n100;5\n"}, "Line 2 has 2 cells"),
+    "a formula": (
+        {"kind": "table", "name": "x", "quantity": "depth", "sheet": "h,8\n100,=1+1\n"},
+        "Line 2, column 2: “=1+1” is a formula",
+    ),
+    "a row too short": (
+        {"kind": "table", "name": "x", "quantity": "depth", "sheet": "h;8;9\n100;5\n"},
+        "Line 2 has 2 cells",
+    ),
     "a zip": ({"kind": "table", "name": "x", "quantity": "depth", "sheet": "PK\x03\x04"}, "a zip or spreadsheet"),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("typed", "words"), BAD_POLICIES.values(), ids=BAD_POLICIES)
@@ -211,25 +227,53 @@ def test_how_it_did_counts_only_what_is_known(client: TestClient, shop: Shop) ->
     assert client.post("/outlook/past/learn", data={"act_id": "learn-it-now"}).status_code == 422
 
 
-LIMIT = Limit(8.0, "maker", False, "maker")
+LIMIT = Limit(limit_mm=8.0, source="maker", estimated=False, governed_by="maker")
 ENDS = {
     "between two rounds": ((a_round(10, 12, 13), a_round(20, 6, 9)), 21.0, 333.33),
     "followed on near its limit": ((a_round(10, 15, 15), a_round(20, 9, 9)), 21.0, 430.77),
     "taken out early": ((a_round(10, 18, 18),), 21.0, None),
     "never measured": ((), 21.0, None),
     "still in the motor": ((a_round(10, 12, 13), a_round(20, 8.5, 9)), None, None),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("rounds", "ended", "wanted"), ENDS.values(), ids=ENDS)
 def test_when_a_set_reached_its_limit(rounds: tuple[Any, ...], ended: float | None, wanted: float | None) -> None:
     when = datetime(2026, 6, 1) if ended else None
-    found = reached(BrushSet(1, T0, 0.0, True, when, ended and ended * 20, "", rounds), LIMIT, 22.0)
+    found = reached(
+        BrushSet(
+            number=1,
+            fitted_at=T0,
+            fitted_units=0.0,
+            fitted_known=True,
+            ended_at=when,
+            ended_units=ended and ended * 20,
+            end_reason="",
+            rounds=rounds,
+        ),
+        LIMIT,
+        22.0,
+    )
     assert found == (None if wanted is None else pytest.approx(wanted, abs=0.5))
 
 
 def test_scores_by_rounds_with_what_chance_would_do() -> None:
-    held, missed = (Outcome("X", 1, n, 0, 80, 90, 100, 110, 120, 85, r) for n, r in ((1, 100.0), (1, 84.0)))
+    held, missed = (
+        Outcome(
+            tag="X",
+            set_number=1,
+            visits=n,
+            made_units=0,
+            p05_units=80,
+            p10_units=90,
+            p50_units=100,
+            p90_units=110,
+            p95_units=120,
+            look_units=85,
+            reached_units=r,
+        )
+        for n, r in ((1, 100.0), (1, 84.0))
+    )
     (score,) = scores([held, missed])
     assert (score.count, score.held, score.held_wide, score.late) == (2, 0.5, 1.0, 0.5)
     assert score.spread == pytest.approx(0.283, abs=0.001)

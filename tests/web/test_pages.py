@@ -66,9 +66,32 @@ def test_a_job_through_the_pages(client: TestClient, shop: Shop) -> None:
         assert "attachment" in saved.headers["content-disposition"]
 
 
-READS = ["/", "/?p=7", "/motors", "/motors?q=nothing", "/motors?c=tool&p=3", "/motors/new", "/motors/new?motor_class=starter",
-         "/types", "/types/new", "/hours", "/hours?q=x", "/hours/import", "/outlook", "/outlook?span=seasons", "/outlook/dark", "/outlook/past", "/outlook/norvash.ics", "/sums", "/rulebook", "/rulebook/stage.watch", "/who", "/healthz",
-         "/api/v1/sums", "/static/norvash.css"]  # fmt: skip
+READS = [
+    "/",
+    "/?p=7",
+    "/motors",
+    "/motors?q=nothing",
+    "/motors?c=tool&p=3",
+    "/motors/new",
+    "/motors/new?motor_class=starter",
+    "/types",
+    "/types/new",
+    "/hours",
+    "/hours?q=x",
+    "/hours/import",
+    "/outlook",
+    "/outlook?span=seasons",
+    "/outlook/dark",
+    "/outlook/past",
+    "/outlook/norvash.ics",
+    "/sums",
+    "/rulebook",
+    "/rulebook/stage.watch",
+    "/who",
+    "/healthz",
+    "/api/v1/sums",
+    "/static/norvash.css",
+]
 
 
 @pytest.mark.parametrize("path", READS)
@@ -83,9 +106,25 @@ def test_every_page_answers_with_its_guards(client: TestClient, path: str) -> No
     assert (head.status_code, head.content, head.headers["content-type"]) == (200, b"", answer.headers["content-type"])
 
 
-UNKNOWN = ["/nothing", "/motors/none-such", "/motors/none-such/hours", "/motors/none-such/measure", "/motors/none-such/new-set",
-           "/motors/none-such/figures", "/policies/motor/none-such", "/policies/type/none-such", "/types/none-such/table", "/motors/none-such/drawings/end-view.svg", "/sheets/none-such", "/sheets/none-such/brushes", "/types/none-such",
-           "/rulebook/none.such", "/sums/none-such", "/api/v1/motors/none-such", "/static/none.css"]  # fmt: skip
+UNKNOWN = [
+    "/nothing",
+    "/motors/none-such",
+    "/motors/none-such/hours",
+    "/motors/none-such/measure",
+    "/motors/none-such/new-set",
+    "/motors/none-such/figures",
+    "/policies/motor/none-such",
+    "/policies/type/none-such",
+    "/types/none-such/table",
+    "/motors/none-such/drawings/end-view.svg",
+    "/sheets/none-such",
+    "/sheets/none-such/brushes",
+    "/types/none-such",
+    "/rulebook/none.such",
+    "/sums/none-such",
+    "/api/v1/motors/none-such",
+    "/static/none.css",
+]
 
 
 @pytest.mark.parametrize("path", UNKNOWN)
@@ -119,10 +158,17 @@ def test_writes_to_unknown_ids(client: TestClient, path: str) -> None:
 
 
 BAD_FORMS = {
-    "letters": {"new_length": "long"}, "empty": {"tag": "", "name": ""}, "negative": {"new_length": "-3"}, "exponent": {"new_length": "1e9"},
-    "not a number": {"use_now": "NaN"}, "40 digits": {"use_now": "4" * 40}, "wrong unit": {"new_length": "15 h"},
-    "two marks": {"limit": "5.5,5"}, "limit over new": {"limit": "16"}, "brushes": {"brushes": "0"},
-}  # fmt: skip
+    "letters": {"new_length": "long"},
+    "empty": {"tag": "", "name": ""},
+    "negative": {"new_length": "-3"},
+    "exponent": {"new_length": "1e9"},
+    "not a number": {"use_now": "NaN"},
+    "40 digits": {"use_now": "4" * 40},
+    "wrong unit": {"new_length": "15 h"},
+    "two marks": {"limit": "5.5,5"},
+    "limit over new": {"limit": "16"},
+    "brushes": {"brushes": "0"},
+}
 
 
 @pytest.mark.parametrize("changes", BAD_FORMS.values(), ids=BAD_FORMS.keys())
@@ -252,9 +298,13 @@ def test_sums_as_pages_and_json(client: TestClient) -> None:
     good = client.post("/api/v1/sums/usable-carbon", json={"length_mm": 12, "new_mm": 16, "limit_mm": 6})
     assert good.json()["usable"] == pytest.approx(0.6)
     for path, body, status in (
-        ("usable-carbon", '{"length_mm": "x"}', 422), ("usable-carbon", "no json", 422), ("usable-carbon", "[1]", 422),
-        ("usable-carbon", '{"length_mm": NaN, "new_mm": 1, "limit_mm": 0}', 422), ("none", "{}", 404), ("usable-carbon", "[" * 50000, 400),
-    ):  # fmt: skip
+        ("usable-carbon", '{"length_mm": "x"}', 422),
+        ("usable-carbon", "no json", 422),
+        ("usable-carbon", "[1]", 422),
+        ("usable-carbon", '{"length_mm": NaN, "new_mm": 1, "limit_mm": 0}', 422),
+        ("none", "{}", 404),
+        ("usable-carbon", "[" * 50000, 400),
+    ):
         answer = client.post(f"/api/v1/sums/{path}", content=body, headers={"Content-Type": "application/json"})
         assert (answer.status_code, bool(answer.json()["error"]["remedy"])) == (status, True), body[:40]
 
@@ -286,8 +336,12 @@ def test_the_json_twin_writes_once_and_says_what_it_decided(client: TestClient, 
     refused = client.post(f"/api/v1/sheets/{opened}/sign", json=signing)
     assert (refused.status_code, refused.json()["error"]["field"]) == (422, "why")
     assert client.post(f"/api/v1/sheets/{opened}/sign", json={**signing, "why": "B is out of reach"}).status_code == 200
-    for wrong, status in (({**body, "act_id": "x-new-act-1", "person": "Nobody"}, 404), ({**body, "act_id": "x-new-act-2", "value": "12"}, 409),
-                          ({"value": "1"}, 422), ({**body, "act_id": "x-new-act-3", "value": 3}, 422)):  # fmt: skip
+    for wrong, status in (
+        ({**body, "act_id": "x-new-act-1", "person": "Nobody"}, 404),
+        ({**body, "act_id": "x-new-act-2", "value": "12"}, 409),
+        ({"value": "1"}, 422),
+        ({**body, "act_id": "x-new-act-3", "value": 3}, 422),
+    ):
         assert client.post(f"/api/v1/motors/{motor}/use", json=wrong).status_code == status
 
 

@@ -44,12 +44,18 @@ GUARDED = {
     "fine": (b"GET /healthz HTTP/1.1\r\n" + HOST + b"\r\n", 200),
     "a host that opens a bracket": (b"GET / HTTP/1.1\r\nHost: [::1\r\n\r\n", 400),
     "a name in brackets": (b"GET / HTTP/1.1\r\nHost: [evil]\r\n\r\n", 400),
-    "an origin that opens a bracket": (POST.replace(b"http://localhost", b"http://[x") + b"Content-Length: 0\r\n\r\n", 400),
+    "an origin that opens a bracket": (
+        POST.replace(b"http://localhost", b"http://[x") + b"Content-Length: 0\r\n\r\n",
+        400,
+    ),
     "an old client without a host": (b"GET / HTTP/1.0\r\n\r\n", 400),
     "another name": (b"GET / HTTP/1.1\r\nHost: elsewhere.example\r\n\r\n", 403),
-    "large headers": (b"GET / HTTP/1.1\r\n" + HOST + b"".join(b"X-%d: %s\r\n" % (i, b"a" * 900) for i in range(80)) + b"\r\n", 431),
+    "large headers": (
+        b"GET / HTTP/1.1\r\n" + HOST + b"".join(b"X-%d: %s\r\n" % (i, b"a" * 900) for i in range(80)) + b"\r\n",
+        431,
+    ),
     "a body that never comes": (POST + b"Content-Length: 20\r\n\r\nact_id=", 408),
-}  # fmt: skip
+}
 
 
 @pytest.mark.parametrize(("sent", "status"), GUARDED.values(), ids=GUARDED)

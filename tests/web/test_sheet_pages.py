@@ -56,7 +56,7 @@ def test_every_stage_shows_all_that_it_can_hold(client: TestClient, shop: Shop, 
 
 def test_a_sheet_without_its_gate_takes_nothing_inside_and_says_so(client: TestClient, shop: Shop) -> None:
     shop.now = datetime.now() - timedelta(days=1)
-    sheet = open_sheet(shop.conn, shop.act(), shop.motor(), "full", "")
+    sheet = open_sheet(shop.conn, shop.act(), shop.motor(), kind="full", counter="")
     assert "This stage waits for" in client.get(f"/sheets/{sheet}/brushes").text
     typed = {
         "act_id": "typed-too-early",
@@ -105,7 +105,14 @@ def test_a_school_is_chosen_for_one_motor_in_the_rulebook(client: TestClient, sh
 
 def test_an_entry_is_answered_by_its_page_at_once_where_that_is_asked_for(client: TestClient, shop: Shop) -> None:
     sheet = shop.look(shop.motor())
-    typed = {"act_id": "typed-at-the-bench", "field": "gap", "place": "1", "value": "2.25", "stage": "brushes", "position": "1"}  # fmt: skip
+    typed = {
+        "act_id": "typed-at-the-bench",
+        "field": "gap",
+        "place": "1",
+        "value": "2.25",
+        "stage": "brushes",
+        "position": "1",
+    }
     at_once = client.post(f"/sheets/{sheet}/entries", data=typed, headers={"Prefer": "return=representation"})
     gone_to = client.post(f"/sheets/{sheet}/entries", data=typed, follow_redirects=False)
     assert (at_once.status_code, gone_to.status_code) == (200, 303)

@@ -1,4 +1,6 @@
-"""What the application says when its database is busy, full, read-only, missing, moved or damaged, and that nothing is lost."""
+"""What the application says when its database is busy, full, read-only, missing, moved or damaged, and that nothing is
+lost.
+"""
 
 import sqlite3
 import threading
@@ -64,9 +66,12 @@ def moved(client: TestClient, db: Path, monkeypatch: pytest.MonkeyPatch) -> None
 
 
 SPOILT: dict[str, tuple[Spoil, str]] = {
-    "busy": (busy, "The database is busy"), "full": (full, "The disk is full"), "read-only": (read_only, "cannot be written"),
-    "missing": (missing, "not where it was"), "moved": (moved, "Another file stands"),
-}  # fmt: skip
+    "busy": (busy, "The database is busy"),
+    "full": (full, "The disk is full"),
+    "read-only": (read_only, "cannot be written"),
+    "missing": (missing, "not where it was"),
+    "moved": (moved, "Another file stands"),
+}
 
 
 @pytest.mark.parametrize("state", SPOILT)

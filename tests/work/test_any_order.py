@@ -11,16 +11,17 @@ import pytest
 from conftest import Shop
 from norvash.core.findings import BY_ID
 from norvash.errors import NorvashError
-from norvash.store import rounds, sheets, standings
+from norvash.store import entries, rounds, sheets, standings
 from norvash.store.database import transaction
 from norvash.work.acting import Act
 from norvash.work.logging_use import log_use, take_back
-from norvash.work.measuring import note, record, settle_doubt, take_back_answer
+from norvash.work.measuring import note, record
 from norvash.work.motor_page import motor_page
 from norvash.work.new_set import END_REASONS, fit_new_set, renew_brushes
 from norvash.work.opening import open_sheet
 from norvash.work.policing import add_policy, end_policy
 from norvash.work.registering import change_figures
+from norvash.work.settling import settle_doubt, take_back_answer
 from norvash.work.sheets import enter, undo
 from norvash.work.signing import sign
 from norvash.work.standing import refresh
@@ -30,11 +31,26 @@ TABLES = ("act", "use_entry", "brush_set", "round", "reading", "finding", "motor
 
 
 ENTRIES = (
-    ("gap", 1, "2.4"), ("gap", 1, "9"), ("gap", 1, ""), ("dust-g", 0, "40"), ("force", 2, "7 N"), ("seen.windings.burnt", 0, "yes"),
-    ("decide.windings.burnt", 0, "done"), ("decide.face.glazed", 1, "done"), ("decide.face.glazed", 1, "deferred"), ("overrule.brushes", 0, "watch"),
-    ("cut-done", 0, "59.2"), ("cut-done", 0, ""), ("holder-set", 0, "yes"), ("insulation-mohm", 0, "0.4"), ("insulation-mohm", 0, "80"),
-    ("next-look", 0, "2027-01-01"), ("earth-ohm", 0, "4"), ("sign.weak", 0, "yes"), ("remark.brushes", 0, "seen"),
-)  # fmt: skip
+    ("gap", 1, "2.4"),
+    ("gap", 1, "9"),
+    ("gap", 1, ""),
+    ("dust-g", 0, "40"),
+    ("force", 2, "7 N"),
+    ("seen.windings.burnt", 0, "yes"),
+    ("decide.windings.burnt", 0, "done"),
+    ("decide.face.glazed", 1, "done"),
+    ("decide.face.glazed", 1, "deferred"),
+    ("overrule.brushes", 0, "watch"),
+    ("cut-done", 0, "59.2"),
+    ("cut-done", 0, ""),
+    ("holder-set", 0, "yes"),
+    ("insulation-mohm", 0, "0.4"),
+    ("insulation-mohm", 0, "80"),
+    ("next-look", 0, "2027-01-01"),
+    ("earth-ohm", 0, "4"),
+    ("sign.weak", 0, "yes"),
+    ("remark.brushes", 0, "seen"),
+)
 
 
 class Hand:
@@ -71,7 +87,7 @@ class Hand:
         text, mode = self.random.choice(((f"{self.used:g}", "counter"), ("6", "increment"), ("much", "counter")))
         answer = self.random.choice(("", "", "", "replaced", "rolled over", "last was wrong", "slip"))
         day = self.random.choice(("", "", "", "yesterday", "2024-01-01", "2031-01-01"))
-        return lambda act: log_use(self.shop.conn, act, self.motor, text, mode, day, answer)
+        return lambda act: log_use(self.shop.conn, act, self.motor, text=text, mode=mode, day=day, answer=answer)
 
     def measure(self) -> Callable[[Act], str]:
         found = rounds.open_round(self.shop.conn, self.motor)
@@ -79,24 +95,31 @@ class Hand:
             return self.close()
         if found is None:
             kind = self.random.choice(("check", "check", "bedded"))
-            return lambda act: open_sheet(self.shop.conn, act, self.motor, "quick", "", kind, safe=True)
+            return lambda act: open_sheet(
+                self.shop.conn, act, self.motor, kind="quick", counter="", round_kind=kind, safe=True
+            )
         self.length = max(6.0, self.length - self.random.random() / 2)
         text = self.random.choice((f"{self.length:.2f}", f"{self.length / 25.4:.3f} in", "-3", "long"))
         position, there = self.random.randrange(1, 4), rounds.list_readings(self.shop.conn, found.id)
         replaces = there[position].id if position in there and self.random.random() < 0.8 else ""
-        return lambda act: record(self.shop.conn, act, found.id, position, text, replaces=replaces)
+        return lambda act: record(self.shop.conn, act, found.id, position=position, text=text, replaces=replaces)
 
     def fit(self) -> Callable[[Act], str]:
         self.length = 22.0
         reason, first = self.random.choice((*END_REASONS, "bored")), self.random.choice(("", "22.1", "no"))
-        return lambda act: fit_new_set(self.shop.conn, act, self.motor, "", reason, {1: first, 2: "21.95"})
+        return lambda act: fit_new_set(
+            self.shop.conn, act, self.motor, counter="", reason=reason, lengths={1: first, 2: "21.95"}
+        )
 
     def undo(self) -> Callable[[Act], str]:
         sheet = self._round()
-        return self.random.choice((
-            lambda act: take_back(self.shop.conn, act, self.motor), lambda act: undo(self.shop.conn, act, sheet),
-            lambda act: undo(self.shop.conn, act, sheet),
-        ))  # fmt: skip
+        return self.random.choice(
+            (
+                lambda act: take_back(self.shop.conn, act, self.motor),
+                lambda act: undo(self.shop.conn, act, sheet),
+                lambda act: undo(self.shop.conn, act, sheet),
+            )
+        )
 
     def police(self) -> Callable[[Act], str]:
         held = self.shop.page(self.motor).context.policies
@@ -104,7 +127,12 @@ class Hand:
             return lambda act: end_policy(self.shop.conn, act, held[0].id)
         every = self.random.choice(("40", "9000", "never"))
         return lambda act: add_policy(
-            self.shop.conn, act, "motor", self.motor, "interval", {"name": "By the card", "every": every}
+            self.shop.conn,
+            act,
+            "motor",
+            scope_id=self.motor,
+            kind="interval",
+            typed={"name": "By the card", "every": every},
         )
 
     def see(self) -> Callable[[Act], str]:
@@ -123,15 +151,17 @@ class Hand:
 
     def renew(self) -> Callable[[Act], str]:
         lengths = {self.random.randrange(1, 4): self.random.choice(("", "21.9"))}
-        return lambda act: renew_brushes(self.shop.conn, act, self.motor, "", "damaged", lengths)
+        return lambda act: renew_brushes(self.shop.conn, act, self.motor, counter="", reason="damaged", lengths=lengths)
 
     def enter(self) -> Callable[[Act], str]:
         sheet = self._round()
         field, place, text = self.random.choice(ENTRIES)
-        there = sheets.list_entries(self.shop.conn, sheet).get((field, place))
+        there = entries.list_entries(self.shop.conn, sheet).get((field, place))
         replaces = there.id if there and self.random.random() < 0.9 else ""
         more = {"who": "Ines", "day": f"{self.shop.now + timedelta(days=30):%Y-%m-%d}", "why": "so"}
-        return lambda act: enter(self.shop.conn, act, sheet, field, place, text, replaces, more)
+        return lambda act: enter(
+            self.shop.conn, act, sheet, field_id=field, place=place, text=text, replaces=replaces, more=more
+        )
 
     def close(self) -> Callable[[Act], str]:
         round_id = self._round()

@@ -1,11 +1,13 @@
-"""Commutator, windings and drive on a sheet: what was measured speaks, a recorded cut changes what is in force, and holds it until undone."""
+"""Commutator, windings and drive on a sheet: what was measured speaks, a recorded cut changes what is in force,
+and holds it until undone.
+"""
 
 import pytest
 
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.errors import Conflict, InputError
-from norvash.store import rounds, sheets
+from norvash.store import entries, rounds
 from norvash.work.context import load
 from norvash.work.copper_bench import copper_bench
 from norvash.work.insulation_record import insulation_record
@@ -15,11 +17,33 @@ from norvash.work.sheets import undo
 from norvash.work.signing import sign
 
 COPPER = {
-    "commutator_d_mm": "98", "commutator_d_min_mm": "93.9", "bars": "29", "poles": "4", "winding": "wave", "commutator_pitch": "14", "thickness_mm": "12.5", "width_mm": "25",
-    "slot_width_mm": "0.95", "undercut_mm": "1.1", "holder_gap_mm": "2.25", "rated_rpm": "1480", "limit_mm": "8", "rated_v": "440", "rated_a": "9",
-    "method": "depth", "depth_new_mm": "21.4", "depth_constant_mm": "43.4", "air_gap_mm": "0.4", "end_float_low_mm": "0.1", "end_float_high_mm": "0.3", "bearing_drive": "6204",
-    "construction": "permanent-magnet", "noload_rpm": "1500", "noload_a": "1.2", "form_wound": "yes",
-}  # fmt: skip
+    "commutator_d_mm": "98",
+    "commutator_d_min_mm": "93.9",
+    "bars": "29",
+    "poles": "4",
+    "winding": "wave",
+    "commutator_pitch": "14",
+    "thickness_mm": "12.5",
+    "width_mm": "25",
+    "slot_width_mm": "0.95",
+    "undercut_mm": "1.1",
+    "holder_gap_mm": "2.25",
+    "rated_rpm": "1480",
+    "limit_mm": "8",
+    "rated_v": "440",
+    "rated_a": "9",
+    "method": "depth",
+    "depth_new_mm": "21.4",
+    "depth_constant_mm": "43.4",
+    "air_gap_mm": "0.4",
+    "end_float_low_mm": "0.1",
+    "end_float_high_mm": "0.3",
+    "bearing_drive": "6204",
+    "construction": "permanent-magnet",
+    "noload_rpm": "1500",
+    "noload_a": "1.2",
+    "form_wound": "yes",
+}
 
 
 PARTED = {"parted-capacitors": "yes"}
@@ -42,6 +66,7 @@ def visit(shop: Shop) -> Visit:
     return Visit(shop, shop.motor(motor_class="industrial", figures=COPPER))
 
 
+# fmt: off
 SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
     "pitch marking needs four spots and 29 bars are too few": ({"bar-map": "burnt 3, 10, 17, 25"}, "commutator.two-bars", ""),
     "facing edges": ({"bar-map": "burnt-leading 3; burnt-trailing 4"}, "commutator.two-bars", "local burn"),
@@ -49,14 +74,26 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
     "far over on a machine that carries": ({"run-out": "0; 0.17; 0.2; 0.17; 0; 0.17; 0.2; 0.17"}, "runout.far", "0.200 mm"),
     "off centre between centres": ({"run-out": "0.1; 0.0854; 0.05; 0.0146; 0; 0.0146; 0.05; 0.0854", "run-out-on": "centres"}, "runout.set-up", "0.100 mm"),
     "off centre on its own seats": ({"run-out": "0.1; 0.0854; 0.05; 0.0146; 0; 0.0146; 0.05; 0.0854", "run-out-on": "seats"}, "runout.seats", "0.100 mm"),
-    "far off centre, whatever it turned on": ({"run-out": "0.3; 0.256; 0.15; 0.044; 0; 0.044; 0.15; 0.256", "run-out-on": "bearings"}, "runout.far", "0.300 mm"),
+    "far off centre, whatever it turned on": (
+        {"run-out": "0.3; 0.256; 0.15; 0.044; 0; 0.044; 0.15; 0.256", "run-out-on": "bearings"},
+        "runout.far",
+        "0.300 mm",
+    ),
     "open coil": ({"bar-test": "; ".join("12" if i in (6, 21) else "1" for i in range(1, 30))}, "bartest.open", "from bar 7 to bar 21"),
     "short": ({"bar-test": "; ".join("0.6" if i in (6, 21) else "1" for i in range(1, 30))}, "bartest.short", "from bar 7 to bar 21"),
     "suspect": ({"bar-test": "; ".join("1.2" if i == 6 else "1" for i in range(1, 30))}, "bartest.suspect", "reading 6"),
-    "suspect by voltage drop": ({"bar-test": "; ".join("1.07" if i == 6 else "1" for i in range(1, 30)), "bar-test-how": "drop"}, "bartest.suspect", "reading 6"),
+    "suspect by voltage drop": (
+        {"bar-test": "; ".join("1.07" if i == 6 else "1" for i in range(1, 30)), "bar-test-how": "drop"},
+        "bartest.suspect",
+        "reading 6",
+    ),
     "a bar to the shaft": ({"bar-shaft": "200 kohm", "bar-shaft-bar": "12"}, "windings.earth", "from bar 12"),
     "a groove that cleans up": ({"bar-map": "grooved 1-29", "track-d": "97.2", "groove": "0.2"}, "copper.cut", "0.220 mm radial"),
-    "a groove deeper by its diameters than by its gauge": ({"bar-map": "grooved 1-29", "shoulder-d": "97.6", "track-d": "97.0", "groove": "0.2"}, "copper.cut", "to 96.96 mm"),
+    "a groove deeper by its diameters than by its gauge": (
+        {"bar-map": "grooved 1-29", "shoulder-d": "97.6", "track-d": "97.0", "groove": "0.2"},
+        "copper.cut",
+        "to 96.96 mm",
+    ),
     "a groove too deep": ({"bar-map": "grooved 1-29", "track-d": "93.9", "groove": "0.4"}, "copper.refused", "deepest allowed"),
     "too little copper": ({"track-d": "93.7"}, "copper.under", "under its least of 93.90 mm"),
     "shallow slots": ({"slot-depth": "0.3"}, "slot.shallow", "0.30 mm"),
@@ -76,7 +113,8 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
     "belt": ({"belt": "cracked"}, "drive.belt", "belt cracked"),
     "a washer": ({"seen.drive.washer": "yes"}, "drive.washer", "wave spring"),
     "clutch": ({"clutch": "jams"}, "drive.jammed", "jams both ways"),
-}  # fmt: skip
+}
+# fmt: on
 
 
 @pytest.mark.parametrize(("given", "finding", "words"), SPEAKS.values(), ids=SPEAKS.keys())
@@ -87,11 +125,18 @@ def test_what_is_measured_speaks_for_the_motor(given: dict[str, str], finding: s
 
 
 BEARING = {
-    "feel": ({"b-feel": "notchy"}, "bearing.rough"), "play": ({"b-play": "clear"}, "bearing.loose"), "grease": ({"b-grease": "washed"}, "bearing.grease"),
-    "noise": ({"b-noise": "rumble"}, "bearing.noisy"), "rust": ({"b-seat": "corroded"}, "bearing.corroded"), "age": ({"b-years": "12"}, "bearing.aged"),
-    "hours": ({"b-hours": "6000", "b-life": "10000"}, "bearing.aged"), "bush": ({"journal": "12", "bush": "12.2"}, "bush.worn"),
-    "kit": ({"kit-shaft": "20.1", "kit-bore": "20"}, "kit.mismatch"), "a dry bush": ({"bush-state": "dry"}, "bush.dry"), "a dry bearing": ({"b-feel": "dry"}, "bearing.dry"),
-}  # fmt: skip
+    "feel": ({"b-feel": "notchy"}, "bearing.rough"),
+    "play": ({"b-play": "clear"}, "bearing.loose"),
+    "grease": ({"b-grease": "washed"}, "bearing.grease"),
+    "noise": ({"b-noise": "rumble"}, "bearing.noisy"),
+    "rust": ({"b-seat": "corroded"}, "bearing.corroded"),
+    "age": ({"b-years": "12"}, "bearing.aged"),
+    "hours": ({"b-hours": "6000", "b-life": "10000"}, "bearing.aged"),
+    "bush": ({"journal": "12", "bush": "12.2"}, "bush.worn"),
+    "kit": ({"kit-shaft": "20.1", "kit-bore": "20"}, "kit.mismatch"),
+    "a dry bush": ({"bush-state": "dry"}, "bush.dry"),
+    "a dry bearing": ({"b-feel": "dry"}, "bearing.dry"),
+}
 
 
 @pytest.mark.parametrize(("given", "finding"), BEARING.values(), ids=BEARING.keys())
@@ -137,7 +182,7 @@ def test_a_cut_changes_limit_depth_readings_and_gap_until_the_holders_are_set(vi
     before = visit.page.found.limit.limit_mm
     visit.put("cut-done", "95.95")
     visit.put("cut-done", "95.93")
-    done = sheets.list_entries(shop.conn, visit.id)["cut-done", 0]
+    done = entries.list_entries(shop.conn, visit.id)["cut-done", 0]
     assert {k: float(v) for k, v in done.more.items()} == pytest.approx(
         {"radial": 0.235, "sunk": 0.055, "before": 96.04, "after": 95.93, "least": 93.9, "gap": 2.25, "slot": 0.84}
     )
@@ -146,13 +191,13 @@ def test_a_cut_changes_limit_depth_readings_and_gap_until_the_holders_are_set(vi
     figures = load(shop.conn, visit.motor).figures
     assert figures.track_d_mm == 95.93
     assert figures.number("holder_gap_mm") == pytest.approx(2.305)
-    first = record(shop.conn, shop.later(minutes=1).act(), visit.id, 1, "33.4")
+    first = record(shop.conn, shop.later(minutes=1).act(), visit.id, position=1, text="33.4")
     assert rounds.fetch_reading(shop.conn, first)[0].length_mm == pytest.approx(10.055)
     assert {"gap.cut", "face.cut", "slot.shallow"} <= set(visit.found)
     assert {"set-holders", "contour", "undercut"} <= {w.task.id for w in visit.page.work}
     visit.put("holder-set", "yes")
     assert visit.page.found.limit.limit_mm == pytest.approx(before)
-    second = record(shop.conn, shop.later(minutes=1).act(), visit.id, 2, "33.4")
+    second = record(shop.conn, shop.later(minutes=1).act(), visit.id, position=2, text="33.4")
     assert rounds.fetch_reading(shop.conn, second)[0].length_mm == pytest.approx(10.0)
     for _ in range(4):
         undo(shop.conn, shop.later(minutes=1).act(), visit.id)

@@ -1,4 +1,7 @@
-"""A job reads its motor once, judges once, writes once; what is heavy is done before the lock, and again where something moved."""
+"""A job reads its motor once, judges once, writes once.
+
+What is heavy is done before the lock, and again where something moved.
+"""
 
 from collections.abc import Callable, Iterator, Sequence
 from contextlib import closing
@@ -35,11 +38,11 @@ def test_a_length_is_kept_in_few_statements_and_one_reading_of_the_motor(tmp_pat
     now = datetime(2026, 11, 24, 9)
     motor = make_fleet(tmp_path / "fleet.db", 3, now)
     with closing(connect(tmp_path / "fleet.db", made=True)) as conn:
-        sheet = open_sheet(conn, Act("open-one-sheet", PERSON, now), motor, "quick", "", safe=True)
-        first = record(conn, Act("measure-it-once", PERSON, now), sheet, 1, "25.2")
+        sheet = open_sheet(conn, Act("open-one-sheet", PERSON, now), motor, kind="quick", counter="", safe=True)
+        first = record(conn, Act("measure-it-once", PERSON, now), sheet, position=1, text="25.2")
         said: list[str] = []
         conn.set_trace_callback(lambda text: said.append(" ".join(text.split())))
-        record(conn, Act("measure-it-again", PERSON, now), sheet, 1, "25.1", replaces=first)
+        record(conn, Act("measure-it-again", PERSON, now), sheet, position=1, text="25.1", replaces=first)
         conn.set_trace_callback(None)
     assert len([s for s in said if s not in HELD]) <= 25
     assert len([s for s in said if "from brush_set s left join round" in s]) == 1
@@ -48,17 +51,25 @@ def test_a_length_is_kept_in_few_statements_and_one_reading_of_the_motor(tmp_pat
 
 
 JOBS: dict[str, Callable[[Shop, str, str], str]] = {
-    "enter a gap": lambda shop, _, sheet: enter(shop.conn, shop.act(), sheet, "gap", 1, "9"),
-    "enter insulation": lambda shop, _, sheet: enter(shop.conn, shop.act(), sheet, "insulation-mohm", 0, "0.4"),
+    "enter a gap": lambda shop, _, sheet: enter(shop.conn, shop.act(), sheet, field_id="gap", place=1, text="9"),
+    "enter insulation": lambda shop, _, sheet: enter(
+        shop.conn, shop.act(), sheet, field_id="insulation-mohm", place=0, text="0.4"
+    ),
     "note a finding": lambda shop, _, sheet: note(shop.conn, shop.act(), sheet, 1, "face.glazed"),
-    "decide": lambda shop, _, sheet: enter(shop.conn, shop.act(), sheet, "decide.face.glazed", 1, "done"),
+    "decide": lambda shop, _, sheet: enter(
+        shop.conn, shop.act(), sheet, field_id="decide.face.glazed", place=1, text="done"
+    ),
     "undo": lambda shop, _, sheet: undo(shop.conn, shop.act(), sheet),
-    "log use": lambda shop, motor, _: log_use(shop.conn, shop.act(), motor, "104"),
-    "renew a brush": lambda shop, motor, _: renew_brushes(shop.conn, shop.act(), motor, "", "damaged", {1: "21.9"}),
+    "log use": lambda shop, motor, _: log_use(shop.conn, shop.act(), motor, text="104"),
+    "renew a brush": lambda shop, motor, _: renew_brushes(
+        shop.conn, shop.act(), motor, counter="", reason="damaged", lengths={1: "21.9"}
+    ),
     "sign": lambda shop, _, sheet: sign(shop.conn, shop.act(), sheet, "left so", service=True),
-    "fit a set": lambda shop, motor, _: fit_new_set(shop.conn, shop.act(), motor, "", "planned", {1: "22"}),
+    "fit a set": lambda shop, motor, _: fit_new_set(
+        shop.conn, shop.act(), motor, counter="", reason="planned", lengths={1: "22"}
+    ),
     "add a policy": lambda shop, motor, _: add_policy(
-        shop.conn, shop.act(), "motor", motor, "interval", {"name": "often", "every": "90"}
+        shop.conn, shop.act(), "motor", scope_id=motor, kind="interval", typed={"name": "often", "every": "90"}
     ),
     "end a policy": lambda shop, motor, _: end_policy(
         shop.conn, shop.act(), list_policies(shop.conn, motor, None)[0].id
@@ -72,7 +83,7 @@ JOBS: dict[str, Callable[[Shop, str, str], str]] = {
 def test_no_job_reads_its_motor_twice_nor_while_it_holds_the_lock(shop: Shop) -> None:
     motor = shop.motor()
     sheet = shop.look(motor)
-    record(shop.conn, shop.act(), sheet, 1, "21.1")
+    record(shop.conn, shop.act(), sheet, position=1, text="21.1")
     for name, job in JOBS.items():
         said: list[str] = []
         shop.later(minutes=3).conn.set_trace_callback(said.append)
@@ -110,7 +121,7 @@ def test_the_forecast_is_made_before_the_lock_is_taken(shop: Shop, monkeypatch: 
     sheet = shop.look(shop.motor())
     watched = Watched()
     monkeypatch.setattr(measuring, "foresee", watched)
-    record(shop.conn, shop.act(), sheet, 1, "20.1")
+    record(shop.conn, shop.act(), sheet, position=1, text="20.1")
     assert watched.locked == [False]
 
 
@@ -124,18 +135,26 @@ def test_what_has_moved_meanwhile_is_worked_out_anew_inside_the_lock(
 
     def meanwhile() -> None:
         if moved == "the rulebook":
-            set_rule(other, next(acts), "stage.watch", "site", "", "0.6", "tried")
+            set_rule(other, next(acts), "stage.watch", scope="site", scope_id="", text="0.6", why="tried")
         else:
-            log_use(other, next(acts), motor if moved == "the motor" else stranger, "160")
+            log_use(other, next(acts), motor if moved == "the motor" else stranger, text="160")
 
     watched = Watched(meanwhile)
     monkeypatch.setattr(measuring, "foresee", watched)
-    record(shop.conn, shop.act(), sheet, 1, "17.1")
+    record(shop.conn, shop.act(), sheet, position=1, text="17.1")
     assert watched.locked == ([False] if moved == "another motor" else [False, True])
-    kept = shop.conn.execute("select f.ahead_json, s.sentence, s.rules_seq from forecast f join standing s using (motor_id) where motor_id = ?", (motor,)).fetchone()  # fmt: skip
+    kept = shop.conn.execute(
+        "select f.ahead_json, s.sentence, s.rules_seq from forecast f join standing s using (motor_id) where"
+        " motor_id = ?",
+        (motor,),
+    ).fetchone()
     with transaction(shop.conn):
         standing.refresh(shop.conn, motor, shop.now.date())
-    again = shop.conn.execute("select f.ahead_json, s.sentence, s.rules_seq from forecast f join standing s using (motor_id) where motor_id = ?", (motor,)).fetchone()  # fmt: skip
+    again = shop.conn.execute(
+        "select f.ahead_json, s.sentence, s.rules_seq from forecast f join standing s using (motor_id) where"
+        " motor_id = ?",
+        (motor,),
+    ).fetchone()
     assert tuple(kept) == tuple(again)
 
 
@@ -144,9 +163,9 @@ def test_a_reading_made_meanwhile_is_still_a_conflict(
 ) -> None:
     sheet = shop.look(shop.motor())
     first = Act("meanwhile-measured", "person-of-test", shop.now)
-    monkeypatch.setattr(measuring, "foresee", Watched(lambda: record(other, first, sheet, 1, "20.4")))
+    monkeypatch.setattr(measuring, "foresee", Watched(lambda: record(other, first, sheet, position=1, text="20.4")))
     with pytest.raises(Conflict, match=r"already measured A: 20\.4 mm"):
-        record(shop.conn, shop.act(), sheet, 1, "20.1")
+        record(shop.conn, shop.act(), sheet, position=1, text="20.1")
     assert [r.typed for r in rounds.list_readings(shop.conn, sheet).values()] == ["20.4"]
     assert shop.conn.in_transaction is False
 
@@ -166,7 +185,7 @@ def test_after_a_rule_changes_motors_are_judged_in_steps_that_let_others_write(
     shop: Shop, other: Connection, monkeypatch: pytest.MonkeyPatch
 ) -> None:
     made = [shop.motor(tag=f"S-{n:02}") for n in range(12)]
-    set_rule(shop.conn, shop.act(), "stage.watch", "site", "", "0.7", "tried")
+    set_rule(shop.conn, shop.act(), "stage.watch", scope="site", scope_id="", text="0.7", why="tried")
     monkeypatch.setattr(standing, "_LOCKED_S", 0.0)
     steps: list[int] = []
     once = standing._keep_some
@@ -175,7 +194,9 @@ def test_after_a_rule_changes_motors_are_judged_in_steps_that_let_others_write(
         kept, rest = once(*given)  # type: ignore[arg-type]
         steps.append(kept)
         if len(steps) == 3:  # somebody gets in between two steps, on a motor that waits
-            log_use(other, Act("between-two-steps", "person-of-test", shop.now + timedelta(hours=3)), made[-1], "101")
+            log_use(
+                other, Act("between-two-steps", "person-of-test", shop.now + timedelta(hours=3)), made[-1], text="101"
+            )
         return kept, rest
 
     monkeypatch.setattr(standing, "_keep_some", step)
@@ -186,14 +207,22 @@ def test_after_a_rule_changes_motors_are_judged_in_steps_that_let_others_write(
 
 def test_what_a_family_teaches_reaches_all_of_it_in_two_turns(shop: Shop, monkeypatch: pytest.MonkeyPatch) -> None:
     monkeypatch.setattr(standing, "_BATCH", 3)
-    kind = save_type(shop.conn, shop.act(), "", "Winch", "industrial", "2", {"new_mm": "22", "limit_mm": "8"})
+    kind = save_type(
+        shop.conn,
+        shop.act(),
+        "",
+        name="Winch",
+        motor_class="industrial",
+        brushes="2",
+        typed={"new_mm": "22", "limit_mm": "8"},
+    )
     made = [shop.motor(tag=f"F-{n}", type_id=kind, new_length="", limit="") for n in range(8)]
     for number, motor in enumerate(made):
         shop.later(weeks=20).measure(motor, f"{600 + 40 * number}", "15", "15")
         shop.later(weeks=4).new_set(motor, f"{700 + 40 * number}")
     catch_up(shop.conn, shop.now.date())
     # A rule that says how much a set without readings teaches: all of the family is stale, and teaches anew.
-    set_rule(shop.conn, shop.act(), "stage.watch", "site", "", "0.5", "tried")
+    set_rule(shop.conn, shop.act(), "stage.watch", scope="site", scope_id="", text="0.5", why="tried")
     judged = catch_up(shop.conn, shop.now.date() + timedelta(days=1))
     assert judged <= 2 * len(made)
     assert standings.list_stale(shop.conn, rules.rules_seq(shop.conn), "", 99) == []

@@ -7,8 +7,9 @@ from conftest import Shop
 from norvash.store import people
 from norvash.store.database import transaction
 from norvash.work.logging_use import take_back
-from norvash.work.measuring import note, record, settle_doubt
+from norvash.work.measuring import note, record
 from norvash.work.registering import change_figures
+from norvash.work.settling import settle_doubt
 from norvash.work.signing import sign
 
 
@@ -19,9 +20,9 @@ def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:
     take_back(shop.conn, shop.later(minutes=1).act(), motor)
     shop.later(minutes=1).log(motor, "3", answer="replaced")
     round_id = shop.later(minutes=1).look(motor)
-    first = record(shop.conn, shop.act(), round_id, 1, "20.9")
-    record(shop.conn, shop.act(), round_id, 1, "20.8", replaces=first)
-    doubted = record(shop.conn, shop.act(), round_id, 2, "23.1")
+    first = record(shop.conn, shop.act(), round_id, position=1, text="20.9")
+    record(shop.conn, shop.act(), round_id, position=1, text="20.8", replaces=first)
+    doubted = record(shop.conn, shop.act(), round_id, position=2, text="23.1")
     settle_doubt(shop.conn, shop.act(), doubted, "right")
     note(shop.conn, shop.act(), round_id, 1, "brush.sticky")
     note(shop.conn, shop.act(), round_id, 1, "brush.sticky", gone=True)
@@ -36,16 +37,26 @@ def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:
     assert told == [
         (ines, "measured set 2 at 5 h, bedding-in ended: A 22.00, B 21.90 mm; signed sheet 2"),
         (ines, "fitted set 2, starting at A 22.10 mm; set 1 ran 15.5 h: stuck"),
-        (ines, ("changed shortest length allowed 8 → 9, where the limit comes from maker → not stated "
-               "and position 1 A at 90°, arm 1, + → A at 80°, arm 1, +")),
+        (
+            ines,
+            (
+                "changed shortest length allowed 8 → 9, where the limit comes from maker → not stated "
+                "and position 1 A at 90°, arm 1, + → A at 80°, arm 1, +"
+            ),
+        ),
         (bram, "signed sheet 1"),
-        (ines, ("measured set 1 at 3 h: A 20.90, A 20.80 (before: 20.90), B 23.10 mm; of 23.1: it is right; "
-               "A sticky, moves by hand; A no longer sticky, moves by hand")),
+        (
+            ines,
+            (
+                "measured set 1 at 3 h: A 20.90, A 20.80 (before: 20.90), B 23.10 mm; of 23.1: it is right; "
+                "A sticky, moves by hand; A no longer sticky, moves by hand"
+            ),
+        ),
         (ines, "logged 3 h, 3 h more; the counter: new counter, started at 0"),
         (ines, "took back the entry of 130 h"),
         (ines, "logged 130 h, 17.5 h more"),
         (ines, "logged 112.5 h, 12.5 h more"),
         (ines, "added the motor as X-01, Trap winch"),
-    ]  # fmt: skip
+    ]
     shop.later(days=9).log(motor, "9", day="yesterday")
     assert shop.page(motor).history[0].words == f"logged 9 h for {(shop.now - timedelta(days=1)).date()}"

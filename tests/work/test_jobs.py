@@ -7,22 +7,17 @@ import pytest
 
 from conftest import Shop, new_motor
 from norvash.core.policies import last_check
-from norvash.core.rules.catalogue import RULES
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
-from norvash.store import forecasts, people, rounds, rules, standings, use
+from norvash.store import forecasts, rounds, standings, use
 from norvash.work.acting import Act
-from norvash.work.bench import bench, register
 from norvash.work.brush_lines import brush_lines
 from norvash.work.logging_use import log_use, take_back
-from norvash.work.measuring import note, record, settle_doubt, take_back_answer
-from norvash.work.motor_types import save_type
+from norvash.work.measuring import note, record
 from norvash.work.new_set import fit_new_set, renew_brushes
 from norvash.work.opening import open_sheet
-from norvash.work.registering import add_motor, change_figures
-from norvash.work.ruling import clear_rule, set_rule
+from norvash.work.registering import add_motor
+from norvash.work.settling import settle_doubt, take_back_answer
 from norvash.work.sheet_page import sheet_page
-from norvash.work.site import clock, join
-from norvash.work.standing import catch_up
 
 
 def test_a_motors_life_from_first_entry_to_second_set(shop: Shop) -> None:
@@ -55,16 +50,27 @@ def test_a_motors_life_from_first_entry_to_second_set(shop: Shop) -> None:
 def test_a_repeated_act_changes_nothing_and_other_content_is_a_conflict(shop: Shop) -> None:
     motor = shop.motor()
     act = shop.later(weeks=1).act()
-    first = log_use(shop.conn, act, motor, "150")
-    assert log_use(shop.conn, act, motor, "150") == first
+    first = log_use(shop.conn, act, motor, text="150")
+    assert log_use(shop.conn, act, motor, text="150") == first
     with pytest.raises(Conflict, match="already sent"):
-        log_use(shop.conn, act, motor, "151")
+        log_use(shop.conn, act, motor, text="151")
     assert [e.counter_units for e in use.list_entries(shop.conn, motor)] == [100, 150]
     jobs: tuple[Callable[[], str], ...] = (
         lambda: add_motor(shop.conn, Act("same-motor-act", act.person_id, shop.now), new_motor(tag="X-02")),
-        lambda: open_sheet(shop.conn, Act("same-round-act", act.person_id, shop.now), motor, "quick", "", safe=True),
-        lambda: record(shop.conn, Act("same-reading", act.person_id, shop.now), "same-round-act", 1, "20.5"),
-        lambda: fit_new_set(shop.conn, Act("same-set-act", act.person_id, shop.now), motor, "", "planned", {1: "22"}),
+        lambda: open_sheet(
+            shop.conn, Act("same-round-act", act.person_id, shop.now), motor, kind="quick", counter="", safe=True
+        ),
+        lambda: record(
+            shop.conn, Act("same-reading", act.person_id, shop.now), "same-round-act", position=1, text="20.5"
+        ),
+        lambda: fit_new_set(
+            shop.conn,
+            Act("same-set-act", act.person_id, shop.now),
+            motor,
+            counter="",
+            reason="planned",
+            lengths={1: "22"},
+        ),
     )
     for job in jobs:
         assert job() == job()
@@ -74,9 +80,9 @@ def test_a_repeated_act_changes_nothing_and_other_content_is_a_conflict(shop: Sh
 def test_writes_that_come_in_the_other_order_are_kept_in_the_order_of_writing(shop: Shop) -> None:
     motor = shop.motor()
     early, late = shop.later(days=1).act(), shop.later(minutes=2).act()
-    assert log_use(shop.conn, late, motor, "12", "increment") == late.id
-    assert log_use(shop.conn, early, motor, "3", "increment") == early.id
-    open_sheet(shop.conn, replace(early, id="an-early-round"), motor, "quick", "116", safe=True)
+    assert log_use(shop.conn, late, motor, text="12", mode="increment") == late.id
+    assert log_use(shop.conn, early, motor, text="3", mode="increment") == early.id
+    open_sheet(shop.conn, replace(early, id="an-early-round"), motor, kind="quick", counter="116", safe=True)
     state = shop.page(motor).context.state
     assert [e.total_units for e in state.entries] == [100, 112, 115, 116]
     assert sorted(e.at for e in state.entries) == [e.at for e in state.entries]
@@ -197,7 +203,7 @@ def test_increments_and_starts(shop: Shop) -> None:
 def test_a_round_left_half_done_is_still_there(shop: Shop) -> None:
     motor = shop.motor()
     round_id = shop.look(motor)
-    record(shop.conn, shop.act(), round_id, 1, "20.6")
+    record(shop.conn, shop.act(), round_id, position=1, text="20.6")
     shown = shop.page(motor)
     assert shown.open_sheet is not None
     assert shown.open_sheet.id == round_id
@@ -210,12 +216,12 @@ def test_a_round_left_half_done_is_still_there(shop: Shop) -> None:
 def test_two_people_at_one_position_overwrite_nothing_silently(shop: Shop) -> None:
     motor = shop.motor()
     round_id = shop.look(motor)
-    first = record(shop.conn, shop.act(), round_id, 1, "20.6")
+    first = record(shop.conn, shop.act(), round_id, position=1, text="20.6")
     with pytest.raises(Conflict, match=r"already measured A: 20\.6"):
-        record(shop.conn, shop.act(), round_id, 1, "20.4")
-    second = record(shop.conn, shop.act(), round_id, 1, "20.4", replaces=first)
+        record(shop.conn, shop.act(), round_id, position=1, text="20.4")
+    second = record(shop.conn, shop.act(), round_id, position=1, text="20.4", replaces=first)
     with pytest.raises(Conflict):
-        record(shop.conn, shop.act(), round_id, 1, "20.5", replaces=first)
+        record(shop.conn, shop.act(), round_id, position=1, text="20.5", replaces=first)
     assert rounds.list_readings(shop.conn, round_id)[1].id == second
     assert "A\u00a020.40 (before: 20.60)" in shop.page(motor).history[0].words
 
@@ -225,12 +231,12 @@ def test_a_doubted_reading_is_kept_and_asked_about(shop: Shop) -> None:
     shop.measure(motor, "", "21", "21")
     shop.later(weeks=4).log(motor, "180")
     round_id = shop.look(motor)
-    reading = record(shop.conn, shop.act(), round_id, 1, "21.6")
+    reading = record(shop.conn, shop.act(), round_id, position=1, text="21.6")
     assert "looks like new carbon" in rounds.list_readings(shop.conn, round_id)[1].doubt
     assert "doubtful" in shop.page(motor).said.flags
     settle_doubt(shop.conn, shop.act(), reading, "mistyped")
     assert rounds.list_readings(shop.conn, round_id) == {}
-    again = record(shop.conn, shop.act(), round_id, 1, "21.5")
+    again = record(shop.conn, shop.act(), round_id, position=1, text="21.5")
     settle_doubt(shop.conn, shop.act(), again, "right")
     assert "doubtful" not in shop.page(motor).said.flags
     assert [r.typed for r in shop.page(motor).answered] == ["21.5"]
@@ -268,12 +274,12 @@ def test_rounds_refuse_what_does_not_belong(shop: Shop) -> None:
     assert caught.value.field == "counter"
     round_id = shop.measure(motor, "", "20.6", "20.9")
     with pytest.raises(Conflict, match="finished"):
-        record(shop.conn, shop.act(), round_id, 1, "20")
+        record(shop.conn, shop.act(), round_id, position=1, text="20")
     open_id = shop.look(motor)
     with pytest.raises(NotFound, match="no position 9"):
-        record(shop.conn, shop.act(), open_id, 9, "20")
+        record(shop.conn, shop.act(), open_id, position=9, text="20")
     with pytest.raises(InputError) as wrong:
-        record(shop.conn, shop.act(), open_id, 1, "488")
+        record(shop.conn, shop.act(), open_id, position=1, text="488")
     assert wrong.value.suggestions == ("488 thou",)
     assert rounds.list_readings(shop.conn, open_id) == {}
 
@@ -282,7 +288,7 @@ def test_what_was_seen_raises_the_verdict_and_can_be_taken_back(shop: Shop) -> N
     motor = shop.motor()
     round_id = shop.look(motor)
     for position in (1, 2):
-        record(shop.conn, shop.act(), round_id, position, "20.6")
+        record(shop.conn, shop.act(), round_id, position=position, text="20.6")
     for _ in range(2):
         note(shop.conn, shop.act(), round_id, 2, "lead.taut")
     assert shop.page(motor).found.grade == "stop"
@@ -303,117 +309,10 @@ def test_a_set_that_cannot_be_fitted_leaves_the_old_one(
     motor = shop.motor()
     shop.later(days=2)
     with pytest.raises(InputError) as caught:
-        fit_new_set(shop.conn, shop.act(), motor, "120", reason, lengths)
+        fit_new_set(shop.conn, shop.act(), motor, counter="120", reason=reason, lengths=lengths)
     assert caught.value.field == field
     assert len(shop.page(motor).context.state.sets) == 1
     assert len(use.list_entries(shop.conn, motor)) == 1
-
-
-def test_types_lend_figures_and_their_motors_are_judged_anew(shop: Shop) -> None:
-    kind = save_type(shop.conn, shop.act(), "", "Winch motor", "industrial", "4", {"new_mm": "32", "limit_mm": "14"})
-    motor = shop.motor(type_id=kind, brushes="", new_length="", limit="")
-    assert len(shop.page(motor).context.state.positions) == 4
-    shop.measure(motor, "", *["23"] * 4)
-    assert shop.page(motor).found.grade == "fit"
-    save_type(shop.conn, shop.act(), kind, "Winch motor", "industrial", "", {"new_mm": "32", "limit_mm": "20"})
-    assert shop.page(motor).found.grade == "plan"
-    assert catch_up(shop.conn, shop.now.date()) == 1
-    assert register(shop.conn, "x-01", "", 1, shop.now.date())[0].grade == "plan"
-    version = shop.page(motor).context.motor.version
-    change_figures(shop.conn, shop.act(), motor, {"limit_mm": "12"}, version)
-    assert shop.page(motor).found.grade == "fit"
-    with pytest.raises(Conflict, match="Somebody else"):
-        change_figures(shop.conn, shop.act(), motor, {"limit_mm": "11"}, version)
-    with pytest.raises(InputError, match="unit of use"):
-        change_figures(shop.conn, shop.act(), motor, {"unit_of_use": "starts"}, version + 1)
-    turned = {"label_1": "N1", "angle_1": "370", "arm_1": "2", "polarity_1": "-"}
-    change_figures(shop.conn, shop.act(), motor, turned, version + 1)
-    first = shop.page(motor).context.state.positions[0]
-    assert (first.number, first.label, first.angle_deg, first.arm, first.polarity) == (1, "N1", 10, 2, "-")
-    for field, text in (
-        ("label_1", "B"),
-        ("label_2", "x" * 9),
-        ("angle_1", "left"),
-        ("arm_1", "0"),
-        ("polarity_2", "north"),
-    ):
-        with pytest.raises(InputError) as caught:
-            change_figures(shop.conn, shop.act(), motor, {field: text}, version + 2)
-        assert caught.value.field in (field, "label_2")
-    shrunk = {"new_mm": "11", "limit_mm": "5"}
-    change_figures(shop.conn, shop.act(), motor, {"limit_mm": "12"}, version + 2)
-    with pytest.raises(InputError, match="Motor X-01: The limit of 12 mm is not below"):
-        save_type(shop.conn, shop.act(), kind, "Winch motor", "industrial", "", shrunk)
-    with pytest.raises(Conflict, match="already a type"):
-        save_type(shop.conn, shop.act(), "", "winch MOTOR", "industrial", "4", {})
-    with pytest.raises(InputError, match="class industrial"):
-        shop.motor(tag="X-09", motor_class="tool", type_id=kind)
-    with pytest.raises(NorvashError):
-        save_type(shop.conn, shop.act(), "", "Other", "industrial", "99", {})
-
-
-def test_a_site_figure_is_recorded_and_every_motor_follows(shop: Shop) -> None:
-    motor = shop.motor()
-    shop.measure(motor, "", "18", "18")
-    assert register(shop.conn, "", "", 1, shop.now.date())[0].grade == "fit"
-    set_rule(shop.conn, shop.act(), "stage.watch", "site", "", "80 %", "the pit is hard to reach")
-    assert catch_up(shop.conn, shop.now.date()) == 1
-    assert catch_up(shop.conn, shop.now.date()) == 0
-    assert register(shop.conn, "", "", 1, shop.now.date())[0].grade == "watch"
-    set_rule(shop.conn, shop.act(), "stage.watch", "class", "industrial", "0.3", "winches are looked at weekly")
-    assert shop.page(motor).found.grade == "fit"
-    clear_rule(shop.conn, shop.act(), "stage.watch", "class", "industrial")
-    assert shop.page(motor).found.grade == "watch"
-    assert [h.ended for h in rules.list_history(shop.conn, "stage.watch")] == [True, False]
-    for rule_id, cls, value, why, kind in (
-        ("stage.none", "", "0.5", "x", NotFound), ("stage.watch", "", "abc", "x", InputError),
-        ("stage.watch", "", "1.5", "x", InputError), ("stage.watch", "", "0.5", "", InputError),
-        ("stage.watch", "boat", "0.5", "x", InputError),
-    ):  # fmt: skip
-        with pytest.raises(kind):
-            set_rule(shop.conn, shop.act(), rule_id, "class" if cls else "site", cls, value, why)
-    with pytest.raises(InputError, match="Nothing is set"):
-        clear_rule(shop.conn, shop.act(), "stage.plan", "site", "")
-    assert all(len(r.words) > 8 and r.source and r.low <= r.default <= r.high for r in RULES.values())
-
-
-def test_the_bench_is_in_order_of_urgency_and_pages(shop: Shop) -> None:
-    lengths = {"X-01": "20", "X-02": "9", "X-03": "13", "X-04": "7.9", "X-05": "11", "X-06": ""}
-    for tag, mm in lengths.items():
-        motor = shop.motor(tag=tag)
-        if mm:
-            shop.measure(motor, "", mm, mm)
-    found = bench(shop.conn, shop.now.date(), 1)
-    assert [r.listed.tag for r in found.rows] == ["X-04", "X-02", "X-05", "X-03", "X-06"]
-    assert [r.listed.tag for r in found.coming] == ["X-01"]
-    for n in range(7, 40):
-        shop.motor(tag=f"Y-{n:02d}")
-    second = bench(shop.conn, shop.now.date(), 99)
-    assert (second.page, second.pages, len(second.rows)) == (4, 4, 38 - 36)
-
-
-def test_past_its_date_a_motor_is_raised_on_the_bench(shop: Shop) -> None:
-    motor = shop.motor()
-    shop.later(weeks=4).log(motor, "180")
-    shop.measure(motor, "", "20", "20")
-    assert bench(shop.conn, shop.now.date(), 1).rows == []
-    shop.later(weeks=40)
-    row = bench(shop.conn, shop.now.date(), 1).rows[0]
-    assert (row.grade, row.note) == ("change", "past its limit by date: measure or change")
-
-
-def test_people_and_the_clock(shop: Shop) -> None:
-    ada = join(shop.conn, "person-2", "Maud Celliers", shop.now)
-    assert join(shop.conn, "person-3", " Maud Celliers ", shop.now) == ada
-    with pytest.raises(InputError):
-        join(shop.conn, "person-4", "  ", shop.now)
-    site = people.fetch_site(shop.conn)
-    assert clock(site, shop.now) == shop.now
-    demo = replace(site, demo_day="2026-11-24", made_at=shop.now)
-    assert f"{clock(demo, shop.now):%Y-%m-%d %H}" == "2026-11-24 09"
-    days = [clock(demo, shop.later(hours=9).now) for _ in range(40)]
-    assert days == sorted(set(days))
-    assert {d.date().isoformat() for d in days} == {"2026-11-24"}
 
 
 def test_one_brush_is_renewed_while_the_other_stays(shop: Shop) -> None:
@@ -422,7 +321,7 @@ def test_one_brush_is_renewed_while_the_other_stays(shop: Shop) -> None:
     shop.measure(motor, "", "19", "17")
     shop.later(weeks=6).log(motor, "400")
     lengths = {2: "21.9"}
-    renew_brushes(shop.conn, shop.act(), motor, "", "damaged", lengths)
+    renew_brushes(shop.conn, shop.act(), motor, counter="", reason="damaged", lengths=lengths)
     shown = shop.page(motor)
     assert (len(shown.context.state.sets), shown.said.act) == (1, "Measure B to complete the round.")
     # The round before still counts as the last complete look: the calendar runs from it, not from fitting.
@@ -446,9 +345,9 @@ def test_one_brush_is_renewed_while_the_other_stays(shop: Shop) -> None:
         ({1: "", 2: ""}, "All brushes are chosen"),
     ):
         with pytest.raises(InputError, match=words):
-            renew_brushes(shop.conn, shop.act(), motor, "", "damaged", positions)
+            renew_brushes(shop.conn, shop.act(), motor, counter="", reason="damaged", lengths=positions)
     with pytest.raises(InputError) as refused:
-        renew_brushes(shop.conn, shop.act(), motor, "", "damaged", {1: "x"})
+        renew_brushes(shop.conn, shop.act(), motor, counter="", reason="damaged", lengths={1: "x"})
     assert refused.value.field == "length_1"
     shop.later(weeks=3).new_set(motor, "600", "22", "22")
     assert forecasts.list_taught(shop.conn, motor)

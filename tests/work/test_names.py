@@ -1,4 +1,6 @@
-"""Names, tags and places by what is read: never two of one, found however they are written, older files brought along."""
+"""Names, tags and places by what is read: never two of one, found however they are written, older files brought
+along.
+"""
 
 from contextlib import closing
 from datetime import date
@@ -22,9 +24,9 @@ def test_a_tag_or_a_type_that_reads_alike_is_in_use(shop: Shop) -> None:
     for tag in ("t11", "T 11", "Ｔ-１１", "T_11"):
         with pytest.raises(Conflict, match="The tag T-11 is in use"):
             shop.motor(tag=tag)
-    save_type(shop.conn, shop.act(), "", "Jigsaw 90", "tool", "2", {"new_mm": "15"})
+    save_type(shop.conn, shop.act(), "", name="Jigsaw 90", motor_class="tool", brushes="2", typed={"new_mm": "15"})
     with pytest.raises(Conflict, match="already a type Jigsaw 90"):
-        save_type(shop.conn, shop.act(), "", "JIGSAW-90", "tool", "2", {"new_mm": "15"})
+        save_type(shop.conn, shop.act(), "", name="JIGSAW-90", motor_class="tool", brushes="2", typed={"new_mm": "15"})
 
 
 def test_motors_are_found_and_sorted_into_places_however_they_are_written(shop: Shop) -> None:
@@ -34,7 +36,9 @@ def test_motors_are_found_and_sorted_into_places_however_they_are_written(shop: 
         assert [x.motor_id for x in standings.find_motors(shop.conn, words, "", 9, 0)] == [motor], words
     assert standings.count_outlook(shop.conn, Sought("HALL-3"), [date(2026, 1, 1)]).motors == 2
     assert motors.names(shop.conn)["é07"] == motors.names(shop.conn)["grossewinde"] == motor
-    window = Window("w", "dark", date(2026, 1, 1), date(2026, 1, 2), False, "hall-3 LEFT")
+    window = Window(
+        id="w", name="dark", first_on=date(2026, 1, 1), last_on=date(2026, 1, 2), yearly=False, place="hall-3 LEFT"
+    )
     assert window.covers("Hall 3, left")
     assert not window.covers("hall 4")
 
@@ -76,7 +80,8 @@ def test_an_older_file_learns_what_its_names_are_compared_by(tmp_path: Path) -> 
             insert into person (id, name, made_at) values ('p', 'Ines Torvald', '2026-01-01');
             insert into act values ('a', 1, '2026-01-01', 'p', 'add', null, '', '', '{}', '{}');
             insert into motor_type (id, name, class, act_id) values ('t', 'Straßenfeger', 'tool', 'a');
-            insert into motor (id, tag, name, place, class, type_id, act_id) values ('m', 'T-11', 'Große Winde', 'Hall 3', 'tool', 't', 'a');
+            insert into motor (id, tag, name, place, class, type_id, act_id)
+            values ('m', 'T-11', 'Große Winde', 'Hall 3', 'tool', 't', 'a');
         """)
         migrate(conn)
         assert people.list_alike(conn, "ines torvald") == [people.Person("p", "Ines Torvald")]

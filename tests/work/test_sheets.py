@@ -22,7 +22,7 @@ def bench(shop: Shop) -> Bench:
 
 def test_nothing_inside_is_kept_before_the_gate_is_passed_or_waived(bench: Bench, shop: Shop) -> None:
     jobs: list[Callable[[], object]] = [
-        lambda: record(shop.conn, shop.act(), bench.id, 1, "20.6"),
+        lambda: record(shop.conn, shop.act(), bench.id, position=1, text="20.6"),
         lambda: note(shop.conn, shop.act(), bench.id, 1, "face.glazed"),
         lambda: bench.put("gap", "2", 1),
         lambda: bench.put("seen.bearing.rough", "yes"),
@@ -50,19 +50,19 @@ def test_nothing_inside_is_kept_before_the_gate_is_passed_or_waived(bench: Bench
 
 def test_a_second_sheet_goes_on_with_the_open_one(bench: Bench, shop: Shop) -> None:
     for kind in ("quick", "full"):
-        assert open_sheet(shop.conn, shop.act(), bench.motor, kind, "") == bench.id
+        assert open_sheet(shop.conn, shop.act(), bench.motor, kind=kind, counter="") == bench.id
     assert [x.motor_id for x in sheets.list_open(shop.conn, 9)] == [bench.motor]
     with pytest.raises(InputError, match="kind of sheet"):
-        open_sheet(shop.conn, shop.act(), bench.motor, "long", "")
+        open_sheet(shop.conn, shop.act(), bench.motor, kind="long", counter="")
 
 
 def test_what_somebody_else_entered_is_not_overwritten_and_the_last_entry_can_be_taken_back(
     bench: Bench, shop: Shop
 ) -> None:
-    first = enter(shop.conn, shop.act(), bench.id, "complaint", 0, "loud")
+    first = enter(shop.conn, shop.act(), bench.id, field_id="complaint", place=0, text="loud")
     with pytest.raises(Conflict, match="has entered “loud” here meanwhile"):
-        enter(shop.conn, shop.act(), bench.id, "complaint", 0, "dead")
-    enter(shop.conn, shop.act(), bench.id, "complaint", 0, "dead", first)
+        enter(shop.conn, shop.act(), bench.id, field_id="complaint", place=0, text="dead")
+    enter(shop.conn, shop.act(), bench.id, field_id="complaint", place=0, text="dead", replaces=first)
     bench.put("waive.safe", "in parts")
     bench.measure("20.6")
     note(shop.conn, shop.act(), bench.id, 2, "face.glazed")
@@ -88,9 +88,12 @@ def test_a_signed_sheet_is_never_edited_only_added_to(bench: Bench, shop: Shop) 
     assert page.row.signed["why"] == "called away"
     assert "It is not said what becomes of the motor" in str(page.row.signed["open"])
     late: list[Callable[[], object]] = [
-        lambda: bench.put("complaint", "late"), lambda: record(shop.conn, shop.act(), bench.id, 1, "20"), lambda: bench.sign("again"),
-        lambda: undo(shop.conn, shop.act(), bench.id), lambda: note(shop.conn, shop.act(), bench.id, 1, "face.glazed"),
-    ]  # fmt: skip
+        lambda: bench.put("complaint", "late"),
+        lambda: record(shop.conn, shop.act(), bench.id, position=1, text="20"),
+        lambda: bench.sign("again"),
+        lambda: undo(shop.conn, shop.act(), bench.id),
+        lambda: note(shop.conn, shop.act(), bench.id, 1, "face.glazed"),
+    ]
     for job in late:
         with pytest.raises(Conflict):
             job()
@@ -177,7 +180,7 @@ def test_a_new_set_on_the_visit_closes_its_round_and_the_sheet_goes_on(bench: Be
     assert page.matters == ()
     assert {s.id: s.state for s in page.rail}["brushes"] == "done"
     with pytest.raises(Conflict, match="finished"):
-        record(shop.conn, shop.act(), bench.id, 1, "20")
+        record(shop.conn, shop.act(), bench.id, position=1, text="20")
     bench.put("outcome", "service")
     bench.put("confirm.service", "yes")
     bench.sign()
@@ -199,9 +202,18 @@ def test_a_day_asked_for_on_the_sheet_comes_before_the_forecasts(bench: Bench, s
 
 @pytest.mark.parametrize(
     ("field", "place", "error"),
-    [("no-such", 0, NotFound), ("addition", 1, NotFound), ("confirm.safe", 0, NotFound), ("gap", 9, InputError), ("gap", 0, InputError),
-     ("complaint", 1, InputError), ("tap-v", 1, InputError), ("sign.cranking", 0, InputError), ("complaint", -1, InputError)],
-)  # fmt: skip
+    [
+        ("no-such", 0, NotFound),
+        ("addition", 1, NotFound),
+        ("confirm.safe", 0, NotFound),
+        ("gap", 9, InputError),
+        ("gap", 0, InputError),
+        ("complaint", 1, InputError),
+        ("tap-v", 1, InputError),
+        ("sign.cranking", 0, InputError),
+        ("complaint", -1, InputError),
+    ],
+)
 def test_what_a_sheet_does_not_hold_is_refused(bench: Bench, field: str, place: int, error: type[Exception]) -> None:
     bench.put("waive.safe", "in parts")
     with pytest.raises(error):

@@ -13,7 +13,7 @@ import time
 import uuid
 from collections.abc import Callable
 from contextlib import closing
-from datetime import date, datetime, timedelta
+from datetime import datetime, timedelta
 from pathlib import Path
 
 import uvicorn
@@ -22,7 +22,8 @@ from jinja2 import Template
 
 from norvash.bench.client import Client
 from norvash.bench.copper import on_copper
-from norvash.bench.fleet import PERSON, make_fleet
+from norvash.bench.fleet import MOTORS, PERSON, make_fleet
+from norvash.bench.report import report
 from norvash.bench.writing import at_once, of_a_length, while_judging
 from norvash.config import Settings
 from norvash.core.texts import compared
@@ -37,12 +38,14 @@ from norvash.web.serving import server_config
 from norvash.work.acting import Act
 from norvash.work.importing import take
 
-MOTORS = 10_000
 LINES = 100_000
 _PORT = 18100
 _PATIENCE_S = 30
-_BARE = Template("<!doctype html><title>Bare</title><table>{% for row in rows %}<tr>{% for cell in row %}<td>{{ cell }}</td>"
-                 "{% endfor %}</tr>{% endfor %}</table>", autoescape=True)  # fmt: skip
+_BARE = Template(
+    "<!doctype html><title>Bare</title><table>{% for row in rows %}<tr>{% for cell in row %}<td>{{ cell }}</td>"
+    "{% endfor %}</tr>{% endfor %}</table>",
+    autoescape=True,
+)
 _ROWS = [
     [f"M-{i:05d}", f"Hoist {i}", f"hall {i % 40}", "industrial", f"{i * 0.37:.1f}", "2027-03-04"] for i in range(200)
 ]
@@ -70,10 +73,24 @@ def timed(job: Callable[[], object]) -> float:
 
 def page_ratios(client: Client, motor: str, sheet: str) -> dict[str, float]:
     """Return each page's median time over that of the bare page, measured in turns [1]."""
-    paths = {"bare": "/bare", "bench": "/", "bench, page 200": "/?p=200", "motor": f"/motors/{motor}", "register": "/motors",
-             "register, a search": "/motors?q=hall+17", "outlook": "/outlook", "outlook, a place": "/outlook?place=hall+17",
-             "hours book": "/hours", "sheet, its brushes": f"{sheet}/brushes", "sheet, one brush closely": f"{sheet}/brushes?position=1",
-             "sheet, the call": f"{sheet}/call-in", "sheet, what is decided": f"{sheet}/decide", "sheet, the commutator with its map": f"{sheet}/commutator", "sheet, the drive": f"{sheet}/drive", "bench, first view": "/"}  # fmt: skip
+    paths = {
+        "bare": "/bare",
+        "bench": "/",
+        "bench, page 200": "/?p=200",
+        "motor": f"/motors/{motor}",
+        "register": "/motors",
+        "register, a search": "/motors?q=hall+17",
+        "outlook": "/outlook",
+        "outlook, a place": "/outlook?place=hall+17",
+        "hours book": "/hours",
+        "sheet, its brushes": f"{sheet}/brushes",
+        "sheet, one brush closely": f"{sheet}/brushes?position=1",
+        "sheet, the call": f"{sheet}/call-in",
+        "sheet, what is decided": f"{sheet}/decide",
+        "sheet, the commutator with its map": f"{sheet}/commutator",
+        "sheet, the drive": f"{sheet}/drive",
+        "bench, first view": "/",
+    }
     times: dict[str, list[float]] = {name: [] for name in paths}
     for turn in range(60):
         for name, path in paths.items():
@@ -135,7 +152,10 @@ def saved_readings(client: Client, motor: str, commit: Callable[[], float]) -> d
 
 
 def typed_ms(db: Path, motor: str) -> tuple[float, float]:
-    """Return the 95th percentile of an entry while four others type, and a bare page between them [ms]; they sit in a process of their own."""
+    """Return the 95th percentile of an entry while four others type, and a bare page between them [ms].
+
+    They sit in a process of their own.
+    """
     others = [m for m in motors.list_motor_ids(connect(db), 6) if m != motor][:5]
     done = subprocess.run(
         [sys.executable, "-m", "norvash.bench.typing", str(_PORT), *others], capture_output=True, text=True, check=True
@@ -199,61 +219,18 @@ def importing(db: Path) -> float:
     sheet = read_sheet(data)
     match = guessed(sheet)
     lines, faults = read_lines(sheet, match)
-    kept = take(conn, Act(uuid.uuid4().hex, PERSON, later), "file", uuid.uuid4().hex, lines, faults, match.mode)
+    kept = take(
+        conn,
+        Act(uuid.uuid4().hex, PERSON, later),
+        "file",
+        sha256=uuid.uuid4().hex,
+        lines=lines,
+        faults=faults,
+        mode=match.mode,
+    )
     if len(kept.new) != len(tags) * (LINES // len(tags)):
         raise SystemExit(f"{kept.faulty} lines were refused: {kept.faults[:2]}")
     return time.perf_counter() - started
-
-
-def report(
-    pages: dict[str, float],
-    saved: dict[str, float],
-    typed: tuple[float, float],
-    start: float,
-    ahead: dict[str, float],
-    imported_s: float,
-    copper: dict[str, float],
-    written: dict[str, float],
-) -> str:
-    """Return the figures as a Markdown page."""
-    most_ms = max(200 * written["commit"], 200)
-    lines = [
-        "# Performance\n",
-        f"Written by `make bench` on {date.today():%Y-%m-%d}, Python {sys.version.split()[0]}. All figures of one run; the ratios",
-        f"matter, not the machine. {MOTORS} motors of four brushes, five rounds and a year of log each. A saved reading waits",
-        "for the disk: where a bare commit is slow, it is too.\n",
-        "| what | measured | wanted |",
-        "|---|---|---|",
-        *(f"| {name}, over a bare page with a table of 200 rows | {ratio:.2f} × | {_wanted(name)} |" for name, ratio in pages.items() if "ms" not in name),
-        f"| the bare page itself | {pages['bare page, ms']:.1f} ms | |",
-        f"| a reading saved with its new verdict, 95th percentile | {saved['saved']:.1f} ms | 50 ms |",
-        f"| a bare commit of one row on the same disk, in turns with it, 95th percentile | {saved['bare commit']:.1f} ms | |",
-        f"| the same with its answer page | {saved['saved and answered']:.1f} ms | |",
-        f"| an entry on a sheet with its answer page while four others type, 95th percentile | {typed[0]:.1f} ms | |",
-        f"| the same, over the bare page between those entries | {typed[0] / typed[1]:.1f} × | 10 × |",
-        f"| statements of a length that replaces another on an open sheet | {written['statements']:.0f} | 25 |",
-        f"| how often its motor is read for that | {written['reads']:.0f} | 1 |",
-        f"| a rule changed at {MOTORS} motors: judged anew, a motor | {1000 * written['all_s'] / MOTORS:.2f} ms | 2.5 ms |",
-        f"| the longest of {written['writes']:.0f} writes meanwhile (200 bare commits take {200 * written['commit']:.0f} ms) | {written['longest']:.0f} ms | {most_ms:.0f} ms |",
-        f"| entries by eight clients in 20 s, and how many were not taken | {written['kept']:.0f}, {written['errors']:.0f} | 0 |",
-        f"| forecasts of 10 000 motors of four brushes and five visits, hours and days | {ahead['fleet_s']:.2f} s | |",
-        f"| the same by least squares in a loop over the worst brush (scipy.stats.linregress), over ours | {ahead['linregress_x']:.1f} × | 4 × |",
-        f"| the same by the leanest loop (numpy.polyfit), over ours | {ahead['polyfit_x']:.1f} × | |",
-        f"| most memory while forecasting them | {ahead['memory_mb']:.0f} MB | 500 MB |",
-        f"| one motor's forecast, median | {ahead['one_ms']:.1f} ms | 10 ms |",
-        f"| spacings sought among 60 spots on 400 bars, slowest of the kinds tried | {copper['pattern_ms']:.1f} ms | 20 ms |",
-        f"| a bar map of 400 bars drawn, every bar marked | {copper['map_ms']:.1f} ms | 15 ms |",
-        f"| the same, over the bare page | {copper['map_ms'] / pages['bare page, ms']:.1f} × | |",
-        f"| 100 000 readings from a file into the log | {imported_s:.1f} s | 10 s |",
-        f"| start to first page on the demo's database, over an application that only imports fastapi and numpy | {start:.2f} × | 1.35 × |",
-    ]  # fmt: skip
-    return "\n".join(lines) + "\n"
-
-
-def _wanted(name: str) -> str:
-    if name == "motor":
-        return "2.8 ×"
-    return "3 ×" if name in ("bench", "outlook", "outlook, a place") or name.startswith("sheet") else ""
 
 
 def main() -> None:
@@ -285,7 +262,16 @@ def main() -> None:
         server.should_exit = True
         prepare(Path(folder) / "demo.db", reset=True)
         start = starts(Path(folder) / "demo.db")
-        text = report(pages, saved, typed, start, forecasting(), importing(db), on_copper(), written)
+        text = report(
+            pages,
+            saved,
+            typed,
+            start=start,
+            ahead=forecasting(),
+            imported_s=importing(db),
+            copper=on_copper(),
+            written=written,
+        )
     Path("docs/performance.md").write_text(text)
     print(text)
 

@@ -21,8 +21,11 @@ class Client:
 
     def post(self, path: str, *, at_once: bool = False, **typed: str) -> tuple[int, str]:
         """Send a form; return status and where it leads, or with `at_once` the page that answers it."""
-        headers = {"Cookie": f"norvash_person={PERSON}", "Origin": f"http://127.0.0.1:{self.port}",
-                   "Content-Type": "application/x-www-form-urlencoded"}  # fmt: skip
+        headers = {
+            "Cookie": f"norvash_person={PERSON}",
+            "Origin": f"http://127.0.0.1:{self.port}",
+            "Content-Type": "application/x-www-form-urlencoded",
+        }
         if at_once:
             headers["Prefer"] = "return=representation"
         self.conn.request("POST", path, urlencode({"act_id": uuid.uuid4().hex, **typed}), headers)

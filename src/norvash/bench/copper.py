@@ -36,5 +36,5 @@ def on_copper() -> dict[str, float]:
         for poles, slots in ((4, 100), (None, None))
     ]
     shown = {b: frozenset(("dark" if b % 2 else "even", "pitted")) for b in range(1, _BARS + 1)}
-    mapped = Mapped(_BARS, shown, 4, 100, deviations=[0.01] * _BARS, paint=True)
+    mapped = Mapped(bars=_BARS, shown=shown, poles=4, slots=100, deviations=[0.01] * _BARS, paint=True)
     return {"pattern_ms": max(searched), "map_ms": _median_ms(lambda: bar_map(mapped, 620).svg())}

@@ -13,6 +13,7 @@ from norvash.store.database import Connection, connect, migrate, transaction
 from norvash.work.rulebook import rulebook
 from norvash.work.standing import refresh_all
 
+MOTORS = 10_000
 PERSON = "person-of-bench"
 _ACT = "act-of-the-bench"
 _BATCH = 200
@@ -38,7 +39,15 @@ def make_fleet(path: Path, count: int, now: datetime) -> str:
 
 
 def _motor(conn: Connection, motor_id: str, i: int, now: datetime, random: Random) -> None:
-    made = motors.Motor(motor_id, f"M-{i:05d}", f"Hoist {i}", f"hall {i % 40}", "industrial", None, 1)
+    made = motors.Motor(
+        id=motor_id,
+        tag=f"M-{i:05d}",
+        name=f"Hoist {i}",
+        place=f"hall {i % 40}",
+        motor_class="industrial",
+        type_id=None,
+        version=1,
+    )
     motors.add_motor(conn, made, _ACT)
     plans = even_positions(4)
     motors.add_positions(conn, motor_id, plans)
@@ -51,20 +60,32 @@ def _motor(conn: Connection, motor_id: str, i: int, now: datetime, random: Rando
             conn,
             f"{motor_id}-u{week}",
             motor_id,
-            start + timedelta(weeks=week),
-            Counted(total, total, ""),
-            f"{total:.0f}",
-            _ACT,
+            at=start + timedelta(weeks=week),
+            counted=Counted(total, total, ""),
+            typed=f"{total:.0f}",
+            act_id=_ACT,
         )
-    sets.add_set(conn, f"{motor_id}-s", motor_id, 1, start, 0.0, True, _ACT)
-    worn = simulate_set(random, 4, _NEW_MM, _NEW_MM - _LIMIT_MM, _LIFE_H)
+    sets.add_set(conn, f"{motor_id}-s", motor_id, number=1, at=start, units=0.0, known=True, act_id=_ACT)
+    worn = simulate_set(random, 4, _NEW_MM, usable_mm=_NEW_MM - _LIMIT_MM, life_units=_LIFE_H)
     for week in (10, 20, 30, 40, 50):
         round_id, at = f"{motor_id}-r{week}", start + timedelta(weeks=week)
-        rounds.add_round(conn, round_id, motor_id, f"{motor_id}-s", "check", at, per_week * week, _ACT)
+        rounds.add_round(
+            conn, round_id, motor_id, set_id=f"{motor_id}-s", kind="check", at=at, units=per_week * week, act_id=_ACT
+        )
         for k in range(4):
             mm = worn.length_mm(k, per_week * week)
-            reading = Reading(f"{mm:.2f}", "mm", mm, mm, 0.05, mm, mm)
+            reading = Reading(
+                typed=f"{mm:.2f}", unit="mm", raw_value=mm, length_mm=mm, sd_mm=0.05, low_mm=mm, high_mm=mm
+            )
             rounds.add_reading(
-                conn, f"{round_id}-{k}", round_id, k + 1, reading, "length", "digital-caliper", None, _ACT
+                conn,
+                f"{round_id}-{k}",
+                round_id,
+                position=k + 1,
+                reading=reading,
+                method="length",
+                instrument="digital-caliper",
+                doubt=None,
+                act_id=_ACT,
             )
         rounds.finish_round(conn, round_id, at)

@@ -29,7 +29,16 @@ def fleet() -> list[Case]:
             Visit(h, 0.05, tuple(max(_NEW_MM - r * h + random.gauss(0, 0.05), 0.1) for r in rates))
             for h in (20.0 * (j + 1) for j in range(VISITS))
         )
-        made.append(Case(_NEW_MM, _LIMIT_MM, BRUSHES, _LIFE_H, visits, usage=Usage(80, 480, 6.0)))
+        made.append(
+            Case(
+                new_mm=_NEW_MM,
+                limit_mm=_LIMIT_MM,
+                brushes=BRUSHES,
+                expected_life=_LIFE_H,
+                visits=visits,
+                usage=Usage(80, 480, 6.0),
+            )
+        )
     return made
 
 
@@ -89,8 +98,17 @@ def main() -> None:
         started = time.perf_counter()
         forecast(case)
         single.append((time.perf_counter() - started) * 1000)
-    print(json.dumps({"fleet_s": ours, "linregress_x": line / ours, "polyfit_x": lean / ours, "memory_mb": memory_mb,
-                      "one_ms": sorted(single)[len(single) // 2]}))  # fmt: skip
+    print(
+        json.dumps(
+            {
+                "fleet_s": ours,
+                "linregress_x": line / ours,
+                "polyfit_x": lean / ours,
+                "memory_mb": memory_mb,
+                "one_ms": sorted(single)[len(single) // 2],
+            }
+        )
+    )
 
 
 if __name__ == "__main__":

@@ -23,8 +23,16 @@ class Typist:
     def _keep(self, field: str, place: str, stage: str, value: str) -> float:
         """Enter something; return how long its answer took, page and all [ms]."""
         started = time.perf_counter()
-        status, page = self.client.post(f"{self.at}/entries", at_once=True, field=field, place=place, stage=stage, value=value,
-                                        position=place, replaces=self.replaces.get(field + place, ""))  # fmt: skip
+        status, page = self.client.post(
+            f"{self.at}/entries",
+            at_once=True,
+            field=field,
+            place=place,
+            stage=stage,
+            value=value,
+            position=place,
+            replaces=self.replaces.get(field + place, ""),
+        )
         took = (time.perf_counter() - started) * 1000
         if status != 200:
             raise SystemExit(f"an entry was refused: {status}")
@@ -63,7 +71,9 @@ class Typist:
 
 
 def answered_ms(port: int, motors: Sequence[str]) -> tuple[float, float]:
-    """Return the 95th percentile of an entry with its answer page while the others type, and the median of a bare page between them [ms]."""
+    """Return the 95th percentile of an entry with its answer page while the others type, and the median of a bare page
+    between them [ms].
+    """
     others = [Typist(port, m) for m in motors[1:]]
     over = threading.Event()
 

@@ -1,4 +1,6 @@
-"""What writing costs: statements and readings of a length, waiting while a changed rule is judged, eight who write at once."""
+"""What writing costs: statements and readings of a length, waiting while a changed rule is judged, eight who write at
+once.
+"""
 
 import json
 import subprocess
@@ -30,11 +32,11 @@ def of_a_length(db: Path, motor: str) -> tuple[int, int]:
         def act() -> Act:
             return Act(uuid.uuid4().hex, PERSON, datetime.now())
 
-        sheet = open_sheet(conn, act(), motor, "quick", "", safe=True)
-        first = record(conn, act(), sheet, 1, "25.2")
+        sheet = open_sheet(conn, act(), motor, kind="quick", counter="", safe=True)
+        first = record(conn, act(), sheet, position=1, text="25.2")
         said: list[str] = []
         conn.set_trace_callback(lambda text: said.append(" ".join(text.split())))
-        record(conn, act(), sheet, 1, "25.1", replaces=first)
+        record(conn, act(), sheet, position=1, text="25.1", replaces=first)
         conn.set_trace_callback(None)
     return len([s for s in said if s not in _HELD]), len([s for s in said if _READS_A_MOTOR in s])
 
@@ -64,7 +66,10 @@ def while_judging(
 
 
 def go_on_writing(port: int, motors: Sequence[str]) -> None:
-    """Write an hour on one motor after the other, ten a second at the most, until nobody listens; then tell how long each took."""
+    """Write an hour on one motor after the other, ten a second at the most, until nobody listens.
+
+    Then tell how long each took.
+    """
     client, waits, over = Client(port), list[float](), threading.Event()
 
     def listen() -> None:

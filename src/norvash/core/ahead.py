@@ -4,12 +4,12 @@ from dataclasses import dataclass, fields
 from datetime import date
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Ahead:
     """When the first brush reaches its limit: total use and days at each chance, and on what it rests.
 
-    Units: total use of the motor's record; rate in mm per unit of use; position from 1. life_units is what a set lasts at
-    the rate believed now.
+    Units: total use of the motor's record; rate in mm per unit of use; position from 1. life_units is what a set lasts
+    at the rate believed now.
     """
 
     visits: int

@@ -12,7 +12,7 @@ _USUAL_AIR_C = 30.0
 
 
 def cable_drop_v(
-    current_a: float, length_m: float, section_mm2: float, ways: int, temp_c: float, rules: MotorRules
+    current_a: float, length_m: float, section_mm2: float, *, ways: int, temp_c: float, rules: MotorRules
 ) -> float:
     """Return the drop in a copper cable; ways 2 for there and back, 1 for a single lead.
 
@@ -47,7 +47,8 @@ class Laid:
 
 
 def load_a(section_mm2: float, laid: Laid, rules: MotorRules) -> float:
-    """Return the current that a copper cable may carry for long: that of the largest section of the table which is not over it.
+    """Return the current that a copper cable may carry for long: that of the largest section of the table which is not
+    over it.
 
     Units: [mm²] -> [A]. Raises: InputError for what the table does not know. Source: rules cable.*
 
@@ -84,7 +85,9 @@ def load_a(section_mm2: float, laid: Laid, rules: MotorRules) -> float:
 
 @dataclass(frozen=True, slots=True)
 class Carried:
-    """What a cable has to carry [A] against what it may [A], its least section for a burst [mm²], and whether that is enough."""
+    """What a cable has to carry [A] against what it may [A], its least section for a burst [mm²], and whether that is
+    enough.
+    """
 
     steady_a: float
     load_a: float
@@ -94,7 +97,7 @@ class Carried:
 
 
 def carried(
-    current_a: float, section_mm2: float, burst_s: float | None, rest_s: float, laid: Laid, rules: MotorRules
+    current_a: float, section_mm2: float, burst_s: float | None, *, rest_s: float, laid: Laid, rules: MotorRules
 ) -> Carried:
     """Return whether a cable carries a current, for long or in bursts with a rest between them; both must hold.
 
@@ -114,9 +117,11 @@ def carried(
     return Carried(steady, load, burst_mm2, not (hot or thin), "; ".join(said))
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Terminal:
-    """The worst terminal, judged: the limit in the unit measured, whether it holds, None where it cannot be judged, and why."""
+    """The worst terminal, judged: the limit in the unit measured, whether it holds, None where it cannot be judged, and
+    why.
+    """
 
     value: float
     unit: str
@@ -133,29 +138,45 @@ def terminal_by_drop(drop_v: float, rules: MotorRules) -> Terminal:
     """
     most = rules["terminal.volt"]
     right = not over(drop_v, most)
-    return Terminal(drop_v, "V", most, right, _terminal_words(right), ("terminal.volt",))
+    return Terminal(
+        value=drop_v, unit="V", limit=most, right=right, words=_terminal_words(right), rules=("terminal.volt",)
+    )
 
 
 def terminal_by_ohm(
-    ohm: float, current_a: float | None, rated_v: float | None, kind: str, step_ohm: float | None, rules: MotorRules
+    ohm: float, current_a: float | None, rated_v: float | None, *, kind: str, step_ohm: float | None, rules: MotorRules
 ) -> Terminal:
     """Return a terminal judged by its resistance, which only the current makes good or bad.
 
-    Units: ohm, step_ohm (finest step of the meter) [Ω], current_a [A], rated_v [V]; kind press-in or bolted. Source: rules terminal.*
+    Units: ohm, step_ohm (finest step of the meter) [Ω], current_a [A], rated_v [V]; kind press-in or bolted. Source:
+    rules terminal.*
     """
     if current_a is None or not current_a > 0:
         small = rules["terminal.unknown"]
         held = None if over(ohm, small) else True
         most = rules["terminal.unknown-current"]
         words = f"counts up to {most:g} A" if held else "the current is not known: measure the drop at working current"
-        found = Terminal(ohm, "Ω", small, held, words, ("terminal.unknown", "terminal.unknown-current"))
+        found = Terminal(
+            value=ohm,
+            unit="Ω",
+            limit=small,
+            right=held,
+            words=words,
+            rules=("terminal.unknown", "terminal.unknown-current"),
+        )
     else:
         limit, ids = _ohm_limit(current_a, rated_v, kind, rules)
         right = not over(ohm, limit)
-        found = Terminal(ohm, "Ω", limit, right, _terminal_words(right), ids)
-    if found.right and found.limit is not None and step_ohm is not None and over(step_ohm, found.limit / 3):
+        found = Terminal(value=ohm, unit="Ω", limit=limit, right=right, words=_terminal_words(right), rules=ids)
+    stepped = found.limit is not None and step_ohm is not None and over(step_ohm, found.limit / 3)
+    if found.right and stepped:
         return Terminal(
-            ohm, "Ω", found.limit, None, f"not judged: a meter with steps of {step_ohm:g} Ω is too coarse", found.rules
+            value=ohm,
+            unit="Ω",
+            limit=found.limit,
+            right=None,
+            words=f"not judged: a meter with steps of {step_ohm:g} Ω is too coarse",
+            rules=found.rules,
         )
     return found
 

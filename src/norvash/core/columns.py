@@ -1,4 +1,7 @@
-"""A column of readings as it is typed or pasted: one on a line, or with semicolons; numbered lines are checked for gaps and doubles."""
+"""A column of readings as it is typed or pasted: one on a line, or with semicolons.
+
+Numbered lines are checked for gaps and doubles.
+"""
 
 import re
 from itertools import pairwise

@@ -7,7 +7,7 @@ from norvash.core.findings import Finding
 from norvash.core.grades import GRADES, Grade, Graded, word_of, worst
 from norvash.core.part_findings import BY_ID, COMPONENTS, component_of
 from norvash.core.state import MotorState, Overrule, Round
-from norvash.core.work_list import tasks_for
+from norvash.core.tasks.catalogue import tasks_for
 
 MOTOR = "motor"
 
@@ -21,7 +21,7 @@ class Condition:
     position: int = 0
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Component:
     """One component's verdict: its grade, None where nothing speaks for it, and the grade before it was overruled."""
 
@@ -75,13 +75,15 @@ def components_of(
     Units: by_length is the grade of the worst brush, its date and its tables counted in.
     """
     ruled = {o.component: o for o in overrules}
-    said: dict[str, Component] = {c: Component(c, None, "", "") for c in COMPONENTS}
+    said: dict[str, Component] = {c: Component(id=c, grade=None, by="", rule_id="") for c in COMPONENTS}
     if by_length is not None:
-        said["brushes"] = Component("brushes", by_length.grade, "length", by_length.rule_id)
+        said["brushes"] = Component(id="brushes", grade=by_length.grade, by="length", rule_id=by_length.rule_id)
     for c in conditions:
         name = component_of(c.finding.id)
         if said[name].grade is None or GRADES.index(c.finding.grade) > said[name].rank:
-            said[name] = Component(name, c.finding.grade, f"{c.place}: {c.finding.words}", c.finding.id)
+            said[name] = Component(
+                id=name, grade=c.finding.grade, by=f"{c.place}: {c.finding.words}", rule_id=c.finding.id
+            )
     return tuple(
         replace(c, grade=ruled[c.id].grade, overruled=ruled[c.id], before=c.grade) if c.id in ruled else c
         for c in said.values()

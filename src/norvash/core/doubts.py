@@ -26,6 +26,7 @@ def doubt_of(
     reading: Reading,
     start: Point,
     previous: Point | None,
+    *,
     run_h: float,
     partners: Sequence[Point],
     rules: MotorRules,
@@ -38,8 +39,12 @@ def doubt_of(
     """
     noise = rules["doubt.noise"]
     if reading.low_mm > start.length_mm + rules["new.tolerance"] + noise * hypot(reading.sd_mm, start.sd_mm):
-        return Doubt("longer than new", f"{reading.length_mm:.2f} mm is longer than this brush was when new "
-                     f"({start.length_mm:.2f} mm). Mistyped, or another brush?", "doubt.noise")  # fmt: skip
+        return Doubt(
+            "longer than new",
+            f"{reading.length_mm:.2f} mm is longer than this brush was when new "
+            f"({start.length_mm:.2f} mm). Mistyped, or another brush?",
+            "doubt.noise",
+        )
     if previous is not None:
         new = _new_carbon(reading, previous, run_h, carbon, rules) if carbon else None
         against_last = new or _against_last(reading, start, previous, run_h, rules)
@@ -55,21 +60,28 @@ def _new_carbon(reading: Reading, previous: Point, run_h: float, carbon: Carbon,
     """
     if reading.length_mm <= previous.length_mm - max(run_h - previous.run_h, 0.0) * carbon.rate_mm_per_unit:
         return None
-    chance = renewed(reading.length_mm, reading.sd_mm, previous, run_h, carbon, rules)
+    chance = renewed(reading.length_mm, reading.sd_mm, previous, run=run_h, carbon=carbon, rules=rules)
     if chance < rules["doubt.renewed-ask"]:
         return None
     sure = chance > rules["doubt.renewed-sure"]
     asked = "New brushes since, without a record?" if sure else "New brushes since, or one reading that is off?"
-    return Doubt("new brushes", f"{reading.length_mm:.2f} mm after {previous.length_mm:.2f} mm last time looks like new carbon "
-                 f"({chance:.0%}). {asked}", "doubt.renewed-sure" if sure else "doubt.renewed-ask")  # fmt: skip
+    return Doubt(
+        "new brushes",
+        f"{reading.length_mm:.2f} mm after {previous.length_mm:.2f} mm last time looks like new carbon "
+        f"({chance:.0%}). {asked}",
+        "doubt.renewed-sure" if sure else "doubt.renewed-ask",
+    )
 
 
 def _against_last(reading: Reading, start: Point, previous: Point, run_h: float, rules: MotorRules) -> Doubt | None:
     noise_mm = rules["doubt.noise"] * hypot(reading.sd_mm, previous.sd_mm)
     if reading.length_mm > previous.length_mm + noise_mm:
-        return Doubt("longer than last time", f"{reading.length_mm:.2f} mm is longer than last time "
-                     f"({previous.length_mm:.2f} mm). Mistyped, another brush, or a set changed without a record?",
-                     "doubt.noise")  # fmt: skip
+        return Doubt(
+            "longer than last time",
+            f"{reading.length_mm:.2f} mm is longer than last time "
+            f"({previous.length_mm:.2f} mm). Mistyped, another brush, or a set changed without a record?",
+            "doubt.noise",
+        )
     ran_before = previous.run_h - start.run_h
     worn_before = start.length_mm - previous.length_mm
     if ran_before <= 0 or worn_before <= 0:
@@ -78,8 +90,11 @@ def _against_last(reading: Reading, start: Point, previous: Point, run_h: float,
     fell = previous.length_mm - reading.length_mm
     if fell > rules["doubt.fall"] * expected + noise_mm:
         was = f"{expected:.2f} mm was to be expected" if expected > 0 else "though it has not run since by its log"
-        return Doubt("fell sharply", f"{fell:.2f} mm gone since last time, {was}. "
-                     "Mistyped, or has something changed: load, commutator, spring?", "doubt.fall")  # fmt: skip
+        return Doubt(
+            "fell sharply",
+            f"{fell:.2f} mm gone since last time, {was}. Mistyped, or has something changed: load, commutator, spring?",
+            "doubt.fall",
+        )
     return None
 
 
@@ -92,5 +107,8 @@ def _against_partners(reading: Reading, start: Point, partners: Sequence[Point],
     room = max(rules["doubt.partner"] * max(abs(middle), abs(wear)), noise_mm, rules["new.tolerance"])
     if abs(wear - middle) <= room:
         return None
-    return Doubt("far from its partners", f"{wear:.2f} mm worn, its partners {middle:.2f} mm. "
-                 "Mistyped, or one holder that is not like the others?", "doubt.partner")  # fmt: skip
+    return Doubt(
+        "far from its partners",
+        f"{wear:.2f} mm worn, its partners {middle:.2f} mm. Mistyped, or one holder that is not like the others?",
+        "doubt.partner",
+    )

@@ -18,7 +18,11 @@ def speed_taps(text: str) -> tuple[float, ...]:
     except InputError:
         raise InputError(f"“{text}” is no list of shares.", "Write it like 0.45; 0.62; 1.", "speed_taps") from None
     if len(shares) > 12 or not all(0 < a <= 1.5 for a in shares) or any(b <= a for a, b in pairwise(shares)):
-        raise InputError("The shares do not rise from setting to setting.", "Write the lowest first, like 0.45; 0.62; 1.", "speed_taps")  # fmt: skip
+        raise InputError(
+            "The shares do not rise from setting to setting.",
+            "Write the lowest first, like 0.45; 0.62; 1.",
+            "speed_taps",
+        )
     return shares
 
 

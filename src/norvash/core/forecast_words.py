@@ -3,10 +3,10 @@
 from datetime import date, timedelta
 
 from norvash.core.ahead import Ahead
+from norvash.core.found import Findings, Reason
 from norvash.core.policies import runs_left
 from norvash.core.rules.book import MotorRules
 from norvash.core.state import MotorState
-from norvash.core.verdict import Findings, Reason
 from norvash.core.words import day_words, grouped, rounded, use_words
 
 _FIRST_LOOK = 0.35
@@ -26,8 +26,10 @@ def unmeasured_words(ahead: Ahead, state: MotorState) -> str:
     started = state.current.fitted_units
     low, high = (grouped(rounded(x - started)) for x in (ahead.p25_units, ahead.p75_units))
     first = started + min(_FIRST_LOOK * (ahead.p50_units - started), ahead.look_units - started)
-    return (f"{basis[0].upper()}{basis[1:]}, half of such sets last {low} to {high} {_unit(state)}. "
-            f"One measurement at about {at_counter(first, state)} narrows this about four times.")  # fmt: skip
+    return (
+        f"{basis[0].upper()}{basis[1:]}, half of such sets last {low} to {high} {_unit(state)}. "
+        f"One measurement at about {at_counter(first, state)} narrows this about four times."
+    )
 
 
 def _unit(state: MotorState) -> str:
@@ -43,8 +45,10 @@ def band_words(found: Findings, state: MotorState) -> str:
     words = f"First brush at its limit at about {at_counter(ahead.p50_units, state)}"
     if ahead.p50_on is None or ahead.p10_on is None or ahead.p90_on is None:
         return f"{words}; 8 times in 10 between {low} and {high}."
-    return (f"{words}, around {day_words(ahead.p50_on)}; 8 times in 10 between {low} and {high}, "
-            f"{day_words(ahead.p10_on)} to {day_words(ahead.p90_on)}.")  # fmt: skip
+    return (
+        f"{words}, around {day_words(ahead.p50_on)}; 8 times in 10 between {low} and {high}, "
+        f"{day_words(ahead.p10_on)} to {day_words(ahead.p90_on)}."
+    )
 
 
 def look_words(found: Findings, state: MotorState, rules: MotorRules) -> str:
@@ -108,11 +112,21 @@ def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> l
     if ahead.visits >= 2 and ahead.tail < rules["forecast.watch"]:
         made.append(_abnormal(ahead, rules))
     if found.too_short:
-        made.append(Reason("The next interval would be shorter than is worth while: change it at this visit.",
-                           (rules.figure("forecast.stop"),)))  # fmt: skip
+        made.append(
+            Reason(
+                "The next interval would be shorter than is worth while: change it at this visit.",
+                (rules.figure("forecast.stop"),),
+            )
+        )
     for due in found.dues:
-        when = ", ".join(x for x in (at_counter(due.at_units, state) if due.at_units is not None else "",
-                                     day_words(due.on) if due.on else "") if x)  # fmt: skip
+        when = ", ".join(
+            x
+            for x in (
+                at_counter(due.at_units, state) if due.at_units is not None else "",
+                day_words(due.on) if due.on else "",
+            )
+            if x
+        )
         first = "; this comes first" if due is found.look else ""
         lead = f"Look by {when} for the {due.name}" if when else f"By the {due.name}"
         if due.name == "forecast":
@@ -122,18 +136,28 @@ def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> l
     run = state.figures.number("run_length_units")
     if run and state.entries:
         left = runs_left(ahead.p10_units - state.entries[-1].total_units, run)
-        made.append(Reason(f"{left} whole run{'s' * (left != 1)} of {use_words(run, state.unit)} left before the early end of the band; "
-                           "nobody stops in the middle of one."))  # fmt: skip
+        made.append(
+            Reason(
+                f"{left} whole run{'s' * (left != 1)} of {use_words(run, state.unit)} left before the early end of the"
+                " band; nobody stops in the middle of one."
+            )
+        )
     return made
 
 
 def _abnormal(ahead: Ahead, rules: MotorRules) -> Reason:
     chance = f"{ahead.tail:.1%}"
     if ahead.tail < rules["forecast.abnormal"]:
-        return Reason(f"Abnormal wear: had nothing changed, so much wear would come {chance} of the time. Find the cause before "
-                      "trusting the date; the forecast now leans on the last interval.", (rules.figure("forecast.abnormal"),))  # fmt: skip
-    return Reason(f"Watch: had nothing changed, so much wear would come {chance} of the time. Check load, commutator and springs.",
-                  (rules.figure("forecast.watch"),))  # fmt: skip
+        return Reason(
+            f"Abnormal wear: had nothing changed, so much wear would come {chance} of the time. Find the cause before "
+            "trusting the date; the forecast now leans on the last interval.",
+            (rules.figure("forecast.abnormal"),),
+        )
+    return Reason(
+        f"Watch: had nothing changed, so much wear would come {chance} of the time. Check load, commutator and"
+        " springs.",
+        (rules.figure("forecast.watch"),),
+    )
 
 
 def far_off(found: Findings, today: date, rules: MotorRules) -> bool:

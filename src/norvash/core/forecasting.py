@@ -39,9 +39,18 @@ def case_of(state: MotorState, limit: Limit, past: Sequence[PastSet], rules: Mot
     last = visits[-1].use if visits else 0.0
     now = state.entries[-1].total_units if state.entries else started_at
     return Case(
-        state.figures.need("new_mm"), limit.limit_mm, len(state.positions), state.figures.need("expected_life_units"), visits, tuple(past),
-        usage_of(state), fitted if any(fitted) else (), started, run_since=max(now - started_at - last, 0.0), constants=constants,
-    )  # fmt: skip
+        new_mm=state.figures.need("new_mm"),
+        limit_mm=limit.limit_mm,
+        brushes=len(state.positions),
+        expected_life=state.figures.need("expected_life_units"),
+        visits=visits,
+        past=tuple(past),
+        usage=usage_of(state),
+        fitted=fitted if any(fitted) else (),
+        started_mm=started,
+        run_since=max(now - started_at - last, 0.0),
+        constants=constants,
+    )
 
 
 def _fitted_at(brush_set: BrushSet, position: int, started_at: float) -> float:
@@ -89,12 +98,28 @@ def ahead_of(made: Forecast, case: Case, state: MotorState) -> Ahead:
     rate = made.mean_rate if visits else exp(made.prior.loc)
     days = (weeks.p10, weeks.p50, weeks.p90) if weeks else (None, None, None)
     return Ahead(
-        len(visits), len(case.past), (case.new_mm - case.limit_mm) / rate,
-        base + use.p05, base + use.p10, base + made.half[0], base + use.p50, base + made.half[1], base + use.p90,
-        base + use.p95, base + made.inspect_use, on(days[0]), on(days[1]), on(days[2]), on(made.inspect_weeks),
-        made.tail, made.jumped, made.mean_rate, made.worst_position + 1, base + (visits[-1].use if visits else 0.0),
-        bool(visits) and visits[-1].sd_mm > _COARSE_MM,
-    )  # fmt: skip
+        visits=len(visits),
+        past_sets=len(case.past),
+        life_units=(case.new_mm - case.limit_mm) / rate,
+        p05_units=base + use.p05,
+        p10_units=base + use.p10,
+        p25_units=base + made.half[0],
+        p50_units=base + use.p50,
+        p75_units=base + made.half[1],
+        p90_units=base + use.p90,
+        p95_units=base + use.p95,
+        look_units=base + made.inspect_use,
+        p10_on=on(days[0]),
+        p50_on=on(days[1]),
+        p90_on=on(days[2]),
+        look_on=on(made.inspect_weeks),
+        tail=made.tail,
+        jumped=made.jumped,
+        rate_mm_per_unit=made.mean_rate,
+        worst_position=made.worst_position + 1,
+        seen_units=base + (visits[-1].use if visits else 0.0),
+        coarse=bool(visits) and visits[-1].sd_mm > _COARSE_MM,
+    )
 
 
 def past_set_of(brush_set: BrushSet, state: MotorState, limit: Limit) -> PastSet | None:

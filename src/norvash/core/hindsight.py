@@ -12,7 +12,7 @@ _NEAR = 0.15
 _MOST_VISITS = 5
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Outcome:
     """One forecast, as it stood after so many rounds, and the use at which the limit was reached; use from fitting."""
 
@@ -88,6 +88,13 @@ def scores(outcomes: Sequence[Outcome]) -> tuple[Score, ...]:
         some = [o for o in outcomes if o.visits == visits or (visits == _MOST_VISITS and o.visits > visits)]
         if some:
             n = len(some)
-            made.append(Score(visits, n, sum(o.held for o in some) / n, sum(o.held_wide for o in some) / n,
-                              sum(o.late for o in some) / n))  # fmt: skip
+            made.append(
+                Score(
+                    visits,
+                    n,
+                    sum(o.held for o in some) / n,
+                    sum(o.held_wide for o in some) / n,
+                    sum(o.late for o in some) / n,
+                )
+            )
     return tuple(made)

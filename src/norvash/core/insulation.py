@@ -1,4 +1,7 @@
-"""Insulation to earth, judged by voltage, temperature and what was parted; the polarization index; how it is tested and dried."""
+"""Insulation to earth, judged by voltage, temperature and what was parted; the polarization index.
+
+How it is tested and dried.
+"""
 
 from dataclasses import dataclass
 
@@ -17,16 +20,19 @@ MACHINES = {
 CIRCUITS = {"whole": "the whole circuit, brush gear in it", "armature": "armature alone, or a bar to the shaft"}
 TEST_VOLTS = ((50.0, "100 V at most"), (250.0, "250 or 500 V"), (1000.0, "500 V"))
 DRYING = (
-    "Drying: at most 90 °C, at most 10 K warmer an hour, solvents gone first. It is dry when the reading has passed its lowest, "
-    "has risen, and three readings an hour apart at one temperature agree within a tenth; judge it after it has cooled to about 40 °C."
+    "Drying: at most 90 °C, at most 10 K warmer an hour, solvents gone first. It is dry when the reading has passed its"
+    " lowest, has risen, and three readings an hour apart at one temperature agree within a tenth; judge it after it"
+    " has cooled to about 40 °C."
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class EarthTest:
-    """What insulation is judged by: voltage of the plate [V], kind of machine, what was measured, and what is known of the test.
+    """What insulation is judged by: voltage of the plate [V], kind of machine, what was measured, and what is known of
+    the test.
 
-    `parted` tells whether all that leads to the case or round the winding was lifted, parted or taken off: None where nobody says.
+    `parted` tells whether all that leads to the case or round the winding was lifted, parted or taken off: None where
+    nobody says.
     """
 
     rated_v: float | None = None
@@ -41,9 +47,10 @@ class EarthTest:
         return self.rated_v is None or over(self.rated_v, rules["insulation.high-voltage"])
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Insulation:
-    """Insulation to earth, judged: as measured, at 40 °C and the value judged by [MΩ], its least [MΩ], its share of last time [1].
+    """Insulation to earth, judged: as measured, at 40 °C and the value judged by [MΩ], its least [MΩ], its share of
+    last time [1].
 
     `again` says why it cannot be judged and must be tested again, empty where it can.
     """
@@ -121,11 +128,11 @@ def judge_insulation(
     judged, how = _judged(measured, None if cold else r40, high and not cold and tested.parted is not False, rules)
     floor = rules["insulation.never"]
     enough = not under(judged, least) and not under(measured, floor)
-    again = _again(measured, temperature_c, enough, tested, least, high, rules)
+    again = _again(measured, temperature_c, enough, tested=tested, least=least, high=high, rules=rules)
     passes = enough and not again
     share = r40 / previous_r40 if r40 is not None and previous_r40 else None
     fallen = share is not None and under(share, rules["insulation.fall"])
-    grade = _grade(judged, enough, bool(again), fallen, tested, high, rules)
+    grade = _grade(judged, enough, bool(again), fallen=fallen, tested=tested, high=high, rules=rules)
     words = f"{measured:.3g} MΩ as measured, {again}"
     if tested.parted is not False:
         side = "under" if not enough else "over" if over(judged, least) else "exactly"
@@ -133,9 +140,24 @@ def judge_insulation(
         if not enough and not under(judged, least):
             words += f", but never passed under {floor:g} MΩ as measured"
         words += "".join(
-            f"; {more}" for more in _more(judged, enough, again, share if fallen else None, tested, high, rules)
+            f"; {more}"
+            for more in _more(
+                judged, enough, again, share=share if fallen else None, tested=tested, high=high, rules=rules
+            )
         )
-    return Insulation(measured, r40, judged, how == "at 40 °C", least, passes, share, fallen, grade, words, again)
+    return Insulation(
+        measured=measured,
+        r40=r40,
+        judged=judged,
+        at_40=how == "at 40 °C",
+        least=least,
+        passes=passes,
+        share=share,
+        fallen=fallen,
+        grade=grade,
+        words=words,
+        again=again,
+    )
 
 
 def _judged(measured: float, r40: float | None, high: bool, rules: MotorRules) -> tuple[float, str]:
@@ -154,6 +176,7 @@ def _again(
     measured: float,
     temperature_c: float | None,
     enough: bool,
+    *,
     tested: EarthTest,
     least: float,
     high: bool,
@@ -161,45 +184,49 @@ def _again(
 ) -> str:
     """Return why a reading proves nothing; one that is under its least although it was cold is bad without a doubt."""
     if tested.parted is False:
-        return "not judged: first lift earthed brushes, part the field, unhook the solenoid from the motor post, take capacitors off"
+        return (
+            "not judged: first lift earthed brushes, part the field, unhook the solenoid from the motor post, take"
+            " capacitors off"
+        )
     cold = temperature_c is not None and under(temperature_c, rules["insulation.cold"])
     if not enough or not (cold or tested.wet):
         return ""
     if not high and not tested.wet and not under(measured, rules["insulation.cold-times"] * least):
         return ""
-    return f"{'wet with dew' if tested.wet else f'only {temperature_c:g} °C'}: test again {'dry and ' if tested.wet else ''}warm"
+    return (
+        f"{'wet with dew' if tested.wet else f'only {temperature_c:g} °C'}: test again"
+        f" {'dry and ' if tested.wet else ''}warm"
+    )
 
 
 def _grade(
-    judged: float, enough: bool, again: bool, fallen: bool, tested: EarthTest, high: bool, rules: MotorRules
+    judged: float, enough: bool, again: bool, *, fallen: bool, tested: EarthTest, high: bool, rules: MotorRules
 ) -> Grade:
     if tested.parted is False:
         return "change"
     if not enough:
         return "stop"
-    middling = (
-        high and tested.least_megohm is None and tested.circuit == "whole" and under(judged, rules["insulation.small"])
-    )
+    middling = high and _aims_higher(tested) and under(judged, rules["insulation.small"])
     raised = GRADES[(1 if middling else 0) + (1 if fallen else 0)]
     return "change" if again else raised
 
 
+def _aims_higher(tested: EarthTest) -> bool:
+    """Tell whether a whole circuit is held to the house's own figure, as nobody stated its least."""
+    return tested.least_megohm is None and tested.circuit == "whole"
+
+
 def _more(
-    judged: float, enough: bool, again: str, share: float | None, tested: EarthTest, high: bool, rules: MotorRules
+    judged: float, enough: bool, again: str, *, share: float | None, tested: EarthTest, high: bool, rules: MotorRules
 ) -> list[str]:
     said = [again] if again else []
     if high and tested.rated_v is None and tested.least_megohm is None:
         said.append("the plate's voltage is not known, so it is held to what holds over 250 V")
-    if (
-        enough
-        and high
-        and tested.circuit == "whole"
-        and tested.least_megohm is None
-        and under(judged, rules["insulation.small"])
-    ):
-        said.append(f"good from {rules['insulation.small']:g} MΩ")
-    if enough and high and tested.circuit == "armature" and under(judged, rules["insulation.modern"]):
-        said.append(f"a rewound armature aims at {rules['insulation.modern']:g} MΩ")
+    if enough and high:
+        if _aims_higher(tested) and under(judged, rules["insulation.small"]):
+            said.append(f"good from {rules['insulation.small']:g} MΩ")
+        if tested.circuit == "armature" and under(judged, rules["insulation.modern"]):
+            said.append(f"a rewound armature aims at {rules['insulation.modern']:g} MΩ")
     if share is not None:
         said.append(f"fallen to {share:.0%} of last time, so it is raised by one stage")
     if not enough:

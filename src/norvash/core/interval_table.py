@@ -16,7 +16,10 @@ _MOST_ROWS, _MOST_COLUMNS = 200, 60
 
 @dataclass(frozen=True, slots=True)
 class Cell:
-    """What a table answers, with the place it was found at (from 0) and the reason in words; no interval without a check."""
+    """What a table answers, with the place it was found at (from 0) and the reason in words.
+
+    No interval without a check.
+    """
 
     answer: str
     interval: float | None
@@ -41,15 +44,20 @@ class IntervalTable:
 
     def __post_init__(self) -> None:
         if self.quantity not in QUANTITIES:
-            raise InputError(f"“{self.quantity}” is not a quantity of such a table.", "Say depth or length.", "quantity")  # fmt: skip
+            raise InputError(
+                f"“{self.quantity}” is not a quantity of such a table.", "Say depth or length.", "quantity"
+            )
         self._shape()
         self._headings()
         self._directions()
 
     def _shape(self) -> None:
         if not (1 <= len(self.rows) <= _MOST_ROWS and 1 <= len(self.columns_mm) <= _MOST_COLUMNS):
-            raise InputError(f"The table has {len(self.rows)} rows and {len(self.columns_mm)} columns.",
-                             f"Give 1 to {_MOST_ROWS} rows and 1 to {_MOST_COLUMNS} columns.", "cells_h")  # fmt: skip
+            raise InputError(
+                f"The table has {len(self.rows)} rows and {len(self.columns_mm)} columns.",
+                f"Give 1 to {_MOST_ROWS} rows and 1 to {_MOST_COLUMNS} columns.",
+                "cells_h",
+            )
         if len(self.cells) != len(self.rows) or any(len(r) != len(self.columns_mm) for r in self.cells):
             raise InputError("The cells do not fill the table.", "Give one cell for each row and column.", "cells_h")
         for value in (*self.rows, *self.columns_mm, *(c for r in self.cells for c in r)):
@@ -58,25 +66,36 @@ class IntervalTable:
 
     def _headings(self) -> None:
         if any(b <= a for a, b in pairwise(self.rows)):
-            raise InputError("The use so far does not rise from row to row.", "Order the rows by use, each once.", "rows_h")  # fmt: skip
+            raise InputError(
+                "The use so far does not rise from row to row.", "Order the rows by use, each once.", "rows_h"
+            )
         if any(not self._worse(b, a) for a, b in pairwise(self.columns_mm)):
             way = "grow" if self.quantity == "depth" else "fall"
-            raise InputError(f"The {self.quantity} does not {way} from column to column.",
-                             f"Order the columns from new to worn: a {self.quantity} {way}s with wear.", "columns_mm")  # fmt: skip
+            raise InputError(
+                f"The {self.quantity} does not {way} from column to column.",
+                f"Order the columns from new to worn: a {self.quantity} {way}s with wear.",
+                "columns_mm",
+            )
 
     def _directions(self) -> None:
         for i, row in enumerate(self.cells):
             for j, (a, b) in enumerate(pairwise(row)):
                 if b > a:
                     raise InputError(
-                        f"The table rises towards worse wear: row {self.rows[i]:g}, from {a:g} to {b:g} at {self.columns_mm[j + 1]:g} mm.",
-                        "More wear never allows a longer interval: check the cells, or which way is worse.", "cells_h")  # fmt: skip
+                        f"The table rises towards worse wear: row {self.rows[i]:g}, from {a:g} to {b:g} at"
+                        f" {self.columns_mm[j + 1]:g} mm.",
+                        "More wear never allows a longer interval: check the cells, or which way is worse.",
+                        "cells_h",
+                    )
         for j in range(len(self.columns_mm)):
             for i, (above, below) in enumerate(pairwise(self.cells)):
                 if below[j] < above[j]:
                     raise InputError(
-                        f"The table falls with more use: column {self.columns_mm[j]:g} mm, from {above[j]:g} to {below[j]:g} at row {self.rows[i + 1]:g}.",
-                        "The same wear after more use is slower wear: its interval is never shorter. Check the cells.", "cells_h")  # fmt: skip
+                        f"The table falls with more use: column {self.columns_mm[j]:g} mm, from {above[j]:g} to"
+                        f" {below[j]:g} at row {self.rows[i + 1]:g}.",
+                        "The same wear after more use is slower wear: its interval is never shorter. Check the cells.",
+                        "cells_h",
+                    )
 
     def _worse(self, a: float, b: float) -> bool:
         return a > b if self.quantity == "depth" else a < b
@@ -106,20 +125,33 @@ class IntervalTable:
                 f"{read} is beyond the last column, {self.columns_mm[-1]:g} mm: out of service",
             )
         if row is None:
-            return Cell("no answer from the table", None, None, column,
-                        f"{grouped(run)} {unit} is below the first row, {grouped(self.rows[0])} {unit}: no answer from the table")  # fmt: skip
+            return Cell(
+                "no answer from the table",
+                None,
+                None,
+                column,
+                f"{grouped(run)} {unit} is below the first row, {grouped(self.rows[0])} {unit}: no answer from the"
+                " table",
+            )
         cell = self.cells[row][column]
         interval = cell if self.longest is None else min(cell, self.longest)
-        words = (f"use {grouped(run)} {unit} down to row {grouped(self.rows[row])} {unit}, {read} to column {self.columns_mm[column]:g} mm: "
-                 f"{grouped(cell)} {unit}")  # fmt: skip
+        words = (
+            f"use {grouped(run)} {unit} down to row {grouped(self.rows[row])} {unit}, {read} to column"
+            f" {self.columns_mm[column]:g} mm: {grouped(cell)} {unit}"
+        )
         if interval < cell:
             words += f", never more than {grouped(interval)} {unit}"
         return Cell("check", interval, row, column, words)
 
     def as_plain(self) -> dict[str, object]:
         """Return the table as plain data, to be kept."""
-        return {"rows": self.rows, "columns_mm": self.columns_mm, "cells": self.cells, "quantity": self.quantity,
-                "longest": self.longest}  # fmt: skip
+        return {
+            "rows": self.rows,
+            "columns_mm": self.columns_mm,
+            "cells": self.cells,
+            "quantity": self.quantity,
+            "longest": self.longest,
+        }
 
 
 def table_from(plain: Mapping[str, Any]) -> IntervalTable:

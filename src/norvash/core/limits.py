@@ -27,7 +27,7 @@ class Parts:
     band_low_kpa: float | None = None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Limit:
     """A limit with its source; `terms` are the figures it was chosen from, `rule_ids` what it rests on.
 
@@ -95,7 +95,9 @@ _ESTIMATE_RULES = ("limit.estimate-share", "limit.estimate-least", "limit.estima
 
 @dataclass(frozen=True, slots=True)
 class Terms:
-    """The limits that the parts set, by name [mm]: those that can be, those that cannot, and the parts that are not known."""
+    """The limits that the parts set, by name [mm]: those that can be, those that cannot, and the parts that are not
+    known.
+    """
 
     known: dict[str, float]
     dropped: dict[str, float]
@@ -141,11 +143,27 @@ def limit_from_parts(parts: Parts, rules: MotorRules) -> Limit | None:
     name = max(found.known, key=lambda k: found.known[k])
     ids = tuple(_TERM_RULES[n] for n in found.known)
     if not found.unknown:
-        return Limit(found.known[name], _FROM_PARTS, False, name, tuple(found.known.items()), ids, found.words)
+        return Limit(
+            limit_mm=found.known[name],
+            source=_FROM_PARTS,
+            estimated=False,
+            governed_by=name,
+            terms=tuple(found.known.items()),
+            rule_ids=ids,
+            remark=found.words,
+        )
     least = estimated_limit(parts.new_mm, rules)
     terms = (*found.known.items(), ("estimate", least.limit_mm))
     by, limit_mm = max(((n, mm) for n, mm in terms if n in (name, "estimate")), key=lambda t: t[1])
-    return Limit(limit_mm, _FROM_PARTS, True, by, terms, (*ids, *_ESTIMATE_RULES), found.words)
+    return Limit(
+        limit_mm=limit_mm,
+        source=_FROM_PARTS,
+        estimated=True,
+        governed_by=by,
+        terms=terms,
+        rule_ids=(*ids, *_ESTIMATE_RULES),
+        remark=found.words,
+    )
 
 
 def warned(limit: Limit, parts: Parts, rules: MotorRules) -> str:
@@ -164,7 +182,14 @@ def estimated_limit(new_mm: float, rules: MotorRules) -> Limit:
     """
     least = max(rules["limit.estimate-share"] * new_mm, rules["limit.estimate-least"])
     limit_mm = min(least, rules["limit.estimate-most"] * new_mm)
-    return Limit(limit_mm, "estimate", True, "estimate", (("estimate", limit_mm),), _ESTIMATE_RULES)
+    return Limit(
+        limit_mm=limit_mm,
+        source="estimate",
+        estimated=True,
+        governed_by="estimate",
+        terms=(("estimate", limit_mm),),
+        rule_ids=_ESTIMATE_RULES,
+    )
 
 
 def habit_limit_mm(new_mm: float, gone_share: float, at_h: float, set_h: float) -> float | None:

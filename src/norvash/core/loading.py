@@ -59,9 +59,11 @@ def judge_spring(
 
 
 def usual_force_n(forces_n: Sequence[float], rules: MotorRules) -> float:
-    """Return the force that the springs of a set are held against where no nominal is known: the median of the sound ones.
+    """Return the force that the springs of a set are held against where no nominal is known: the median of the sound
+    ones.
 
-    Units: [N]. A spring is sound within the change band of the median of the three strongest: a dead one shifts nothing.
+    Units: [N]. A spring is sound within the change band of the median of the three strongest: a dead one shifts
+    nothing.
     Source: rule spring.change
 
     >>> from norvash.core.rules.catalogue import shipped
@@ -90,7 +92,7 @@ def current_density_a_per_cm2(current_a: float, brush_count: int, section_mm2: f
 
 
 def contact_loss_w(
-    drop_v: float, current_a: float, brush_count: int, force_n: float, speed_m_per_s: float, rules: MotorRules
+    drop_v: float, current_a: float, brush_count: int, *, force_n: float, speed_m_per_s: float, rules: MotorRules
 ) -> float:
     """Return the heat at the brushes: contact drop of the pair, and friction.
 

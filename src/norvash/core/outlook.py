@@ -27,9 +27,11 @@ def propose(early_on: date, windows: Sequence[Window], place: str, today: date) 
     """
     fits = [
         (min(last, early_on - _DAY), w.name)
-        for w in windows if w.covers(place)
-        for first, last in w.spans(today, early_on) if first < early_on and last >= today
-    ]  # fmt: skip
+        for w in windows
+        if w.covers(place)
+        for first, last in w.spans(today, early_on)
+        if first < early_on and last >= today
+    ]
     if fits:
         on, name = max(fits)
         return Proposal(on, f"in the last window before {day_words(early_on)}: {name}", name)

@@ -5,7 +5,10 @@ from dataclasses import dataclass
 
 @dataclass(frozen=True, slots=True)
 class PastSet:
-    """The log of an earlier set's mean wear rate [ln(mm per unit of use)]; `at_most` when the set only lasted at least so long."""
+    """The log of an earlier set's mean wear rate [ln(mm per unit of use)].
+
+    `at_most` when the set only lasted at least so long.
+    """
 
     log_rate: float
     at_most: bool = False

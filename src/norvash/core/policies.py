@@ -1,4 +1,7 @@
-"""Policies beside the forecast: fixed intervals, ranges, calendar limits, makers' tables; the earliest wins and is named."""
+"""Policies beside the forecast: fixed intervals, ranges, calendar limits, makers' tables.
+
+The earliest wins and is named.
+"""
 
 from collections.abc import Sequence
 from datetime import date
@@ -48,15 +51,27 @@ def dues(state: MotorState, policies: Sequence[Policy], rules: MotorRules) -> tu
     if not any(p.kind == "calendar" for p in policies):
         rule_id = "look.calendar-hard" if state.figures.word("conditions") in _WORKS_LATE else "look.calendar"
         months = int(rules[rule_id])
-        found.append(Due("calendar limit", None, months_on(since_on, months),
-                         f"{months} months since the last complete look: low use is not health", rule_id))  # fmt: skip
+        found.append(
+            Due(
+                name="calendar limit",
+                at_units=None,
+                on=months_on(since_on, months),
+                why=f"{months} months since the last complete look: low use is not health",
+                rule_id=rule_id,
+            )
+        )
     return tuple(d for d in found if d is not None)
 
 
 def _due(policy: Policy, state: MotorState, since_units: float, since_on: date) -> Due | None:
     if policy.kind == "calendar":
         months = int(policy.number("months"))
-        return Due(policy.name, None, months_on(since_on, months), f"{months} months since the last complete look")
+        return Due(
+            name=policy.name,
+            at_units=None,
+            on=months_on(since_on, months),
+            why=f"{months} months since the last complete look",
+        )
     if policy.kind == "table":
         return _by_table(policy, state)
     every = policy.number("every" if policy.kind == "interval" else "low")
@@ -68,7 +83,14 @@ def _due(policy: Policy, state: MotorState, since_units: float, since_on: date) 
             since_units + high,
             f"every {grouped(every)} to {use_words(high, state.unit)}: due at the low end, overdue at the high one",
         )
-    return Due(policy.name, at, _on(at, state), f"{words}, counted from the last complete look", "", late)
+    return Due(
+        name=policy.name,
+        at_units=at,
+        on=_on(at, state),
+        why=f"{words}, counted from the last complete look",
+        rule_id="",
+        overdue_units=late,
+    )
 
 
 def _by_table(policy: Policy, state: MotorState) -> Due | None:
@@ -80,15 +102,25 @@ def _by_table(policy: Policy, state: MotorState) -> Due | None:
     last = complete[-1]
     values = _values(last, state, table.quantity)
     if values is None:
-        return Due(policy.name, None, None, "the table goes by depth, and this motor's depth and length are not linked")
+        return Due(
+            name=policy.name,
+            at_units=None,
+            on=None,
+            why="the table goes by depth, and this motor's depth and length are not linked",
+        )
     run = last.total_units - state.current.fitted_units
     cell = table.look_up(run, table.worst(values), UNIT_WORDS[state.unit])
     if cell.interval is None:
         return Due(
-            policy.name, None, None, cell.words, stop=cell.answer == "out of service", cell=(cell.row, cell.column)
+            name=policy.name,
+            at_units=None,
+            on=None,
+            why=cell.words,
+            stop=cell.answer == "out of service",
+            cell=(cell.row, cell.column),
         )
     at = last.total_units + cell.interval
-    return Due(policy.name, at, _on(at, state), cell.words, cell=(cell.row, cell.column))
+    return Due(name=policy.name, at_units=at, on=_on(at, state), why=cell.words, cell=(cell.row, cell.column))
 
 
 def _values(a_round: Round, state: MotorState, quantity: str) -> list[float] | None:

@@ -20,7 +20,7 @@ class Policy:
         return float(self.figures[name])  # type: ignore[arg-type]
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Due:
     """When a policy or the forecast wants the next look, why, and whether it means out of service now.
 

@@ -13,7 +13,7 @@ from norvash.core.rules.readings import INSTRUMENT
 from norvash.errors import InputError
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Reading:
     """A length as read: raw value and unit as typed, length and standard uncertainty, interval if it is one.
 
@@ -44,8 +44,14 @@ def read(text: str, figures: Figures, rules: MotorRules, method: str = "", instr
     """
     method = method or figures.word("method") or "length"
     instrument = instrument or figures.word("instrument") or "digital-caliper"
-    readers = {"length": _length, "depth": _depth, "protrusion": _protrusion, "wear line": _wear_line,
-               "compare": _compare, "spring position": _spring}  # fmt: skip
+    readers = {
+        "length": _length,
+        "depth": _depth,
+        "protrusion": _protrusion,
+        "wear line": _wear_line,
+        "compare": _compare,
+        "spring position": _spring,
+    }
     if method not in readers or instrument not in INSTRUMENT.members:
         raise InputError("This way of measuring is not known.", "Choose one from the list.", "method")
     return readers[method](text, figures, rules, instrument)
@@ -60,7 +66,9 @@ def _length(text: str, figures: Figures, rules: MotorRules, instrument: str) -> 
         _believable(value, new_mm, rules)
     shorter, longer = min(t.value for t in typed), max(t.value for t in typed)
     taper = taper_deg(shorter, longer, figures.need("thickness_mm")) if len(typed) == 2 else None
-    return _point(text, typed[0].unit, shorter, shorter, uncertainty_mm(instrument, new_mm, rules), taper)
+    return _point(
+        text, typed[0].unit, shorter, length=shorter, sd=uncertainty_mm(instrument, new_mm, rules), taper=taper
+    )
 
 
 def _believable(typed: Typed, new_mm: float, rules: MotorRules) -> None:
@@ -82,13 +90,20 @@ def _believable(typed: Typed, new_mm: float, rules: MotorRules) -> None:
 def _depth(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
     typed = parse(text, "length", figures.word("length_unit"))
     new_mm, both = figures.need("new_mm"), _depth_and_length_mm(figures)
-    return _plausible(text, typed, (both or figures.need("depth_new_mm")) - typed.value, new_mm, rules, instrument)
+    return _plausible(
+        text,
+        typed,
+        (both or figures.need("depth_new_mm")) - typed.value,
+        new_mm=new_mm,
+        rules=rules,
+        instrument=instrument,
+    )
 
 
 def _protrusion(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
     typed = parse(text, "length", figures.word("length_unit"))
     length = typed.value + figures.need("protrusion_constant_mm")
-    return _plausible(text, typed, length, figures.need("new_mm"), rules, instrument)
+    return _plausible(text, typed, length, new_mm=figures.need("new_mm"), rules=rules, instrument=instrument)
 
 
 def _depth_and_length_mm(figures: Figures) -> float | None:
@@ -111,17 +126,30 @@ def on_the_gauge_mm(length_mm: float, figures: Figures, method: str) -> float | 
     return None if constant is None else length_mm - constant
 
 
-def _plausible(text: str, typed: Typed, length: float, new_mm: float, rules: MotorRules, instrument: str) -> Reading:
+def _plausible(text: str, typed: Typed, length: float, *, new_mm: float, rules: MotorRules, instrument: str) -> Reading:
     if not 0 < length <= rules["reading.believable"] * new_mm:
         raise InputError(
             f"“{text.strip()}” would make the brush {length:.1f} mm long; new it is {new_mm:g} mm.",
-            "Read the gauge again, or check the constants under Figures.", "value",
-        )  # fmt: skip
-    return _point(text, typed.unit, typed.value, length, uncertainty_mm(instrument, new_mm, rules), None)
+            "Read the gauge again, or check the constants under Figures.",
+            "value",
+        )
+    return _point(
+        text, typed.unit, typed.value, length=length, sd=uncertainty_mm(instrument, new_mm, rules), taper=None
+    )
 
 
-def _point(text: str, unit: str, raw: float, length: float, sd: float, taper: float | None) -> Reading:
-    return Reading(text.strip(), unit, raw, length, sd, length, length, None, taper)
+def _point(text: str, unit: str, raw: float, *, length: float, sd: float, taper: float | None) -> Reading:
+    return Reading(
+        typed=text.strip(),
+        unit=unit,
+        raw_value=raw,
+        length_mm=length,
+        sd_mm=sd,
+        low_mm=length,
+        high_mm=length,
+        lines=None,
+        taper_deg=taper,
+    )
 
 
 def _wear_line(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
@@ -131,7 +159,16 @@ def _wear_line(text: str, figures: Figures, rules: MotorRules, instrument: str) 
     low = marks[seen + 1] if seen < 3 else max(marks[3] - (marks[2] - marks[3]), 0.0)
     high = marks[seen]
     middle = (low + high) / 2
-    return Reading(text.strip(), "line", seen, middle, (high - low) / sqrt(12), low, high, seen)
+    return Reading(
+        typed=text.strip(),
+        unit="line",
+        raw_value=seen,
+        length_mm=middle,
+        sd_mm=(high - low) / sqrt(12),
+        low_mm=low,
+        high_mm=high,
+        lines=seen,
+    )
 
 
 def _compare(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
@@ -143,7 +180,7 @@ def _compare(text: str, figures: Figures, rules: MotorRules, instrument: str) ->
             f"{bare} of a new brush cannot be.", "Give the share that is left in per cent, like 60 %.", "value"
         )
     length = typed.value * new_mm
-    return _point(text, "%", typed.value, length, uncertainty_mm("eye", new_mm, rules), None)
+    return _point(text, "%", typed.value, length=length, sd=uncertainty_mm("eye", new_mm, rules), taper=None)
 
 
 def _spring(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
@@ -159,7 +196,7 @@ def _spring(text: str, figures: Figures, rules: MotorRules, instrument: str) -> 
             length = mm1 + (typed.value - s1) / (s2 - s1) * (mm2 - mm1)
             per_mark = abs(mm2 - mm1) / (s2 - s1)
             sd = max(uncertainty_mm(instrument, figures.need("new_mm"), rules), per_mark / sqrt(12))
-            return _point(text, "scale", typed.value, length, sd, None)
+            return _point(text, "scale", typed.value, length=length, sd=sd, taper=None)
     raise InputError(
         f"The scale has no mark {text.strip()}.", f"It goes from {points[0][0]:g} to {points[-1][0]:g}.", "value"
     )

@@ -1,8 +1,9 @@
 """Figures beside the straight line that put wear into proportion."""
 
+from norvash.core.found import Findings
+from norvash.core.known import all_known
 from norvash.core.rules.book import MotorRules
 from norvash.core.state import MotorState
-from norvash.core.verdict import Findings
 from norvash.core.wear import dust_g, line_rate_mm_per_kh, rubbed_km, seeming_left_h
 from norvash.core.words import grouped, use_words
 
@@ -15,19 +16,17 @@ def remarks(found: Findings, state: MotorState, rules: MotorRules) -> tuple[str,
 
 def _by_length(found: Findings, state: MotorState) -> str:
     brush, line = found.governing, found.line
-    if (
-        brush is None
-        or brush.last is None
-        or brush.usable is None
-        or line is None
-        or not line.left_h
-        or not brush.rate_mm_per_kh
-    ):
+    if brush is None or brush.last is None or brush.usable is None:
+        return ""
+    if line is None or not line.left_h or not brush.rate_mm_per_kh:
         return ""
     share = brush.last.length_mm / state.figures.need("new_mm")
     seems = use_words(seeming_left_h(brush.last.length_mm, brush.rate_mm_per_kh), state.unit)
-    return (f"Half the length is not half the life: brush {brush.label} has {share:.0%} of its length, which looks like "
-            f"{seems} more, but {max(brush.usable, 0):.0%} of its usable carbon, which is {use_words(line.left_h, state.unit)}.")  # fmt: skip
+    return (
+        f"Half the length is not half the life: brush {brush.label} has {share:.0%} of its length, which looks like"
+        f" {seems} more, but {max(brush.usable, 0):.0%} of its usable carbon, which is"
+        f" {use_words(line.left_h, state.unit)}."
+    )
 
 
 def _by_lines(found: Findings, state: MotorState) -> str:
@@ -44,8 +43,10 @@ def _by_lines(found: Findings, state: MotorState) -> str:
         return ""
     spacing = state.figures.need(f"wear_line_{seen[0]}_mm") - state.figures.need(f"wear_line_{seen[1]}_mm")
     rate = line_rate_mm_per_kh(spacing, first_seen[seen[0]], first_seen[seen[1]])
-    words = (f"Brush {brush.label} showed wear line {seen[0]} at {use_words(first_seen[seen[0]], state.unit)} and line {seen[1]} at "
-             f"{use_words(first_seen[seen[1]], state.unit)}: {rate:.2f} mm per 1000")  # fmt: skip
+    words = (
+        f"Brush {brush.label} showed wear line {seen[0]} at {use_words(first_seen[seen[0]], state.unit)} and line"
+        f" {seen[1]} at {use_words(first_seen[seen[1]], state.unit)}: {rate:.2f} mm per 1000"
+    )
     if seen[1] == 3:
         return f"{words}."
     ahead = state.figures.need(f"wear_line_{seen[1]}_mm") - state.figures.need(f"wear_line_{seen[1] + 1}_mm")
@@ -53,10 +54,13 @@ def _by_lines(found: Findings, state: MotorState) -> str:
 
 
 def _by_distance(found: Findings, state: MotorState) -> str:
-    speed, diameter = state.figures.stated("rated_rpm"), state.figures.stated("commutator_d_mm")
+    track = all_known(state.figures.stated("rated_rpm"), state.figures.stated("commutator_d_mm"))
     brush = found.governing
-    if state.unit != "hours" or speed is None or diameter is None or brush is None or not brush.rate_mm_per_kh:
+    if state.unit != "hours" or track is None:
         return ""
+    if brush is None or not brush.rate_mm_per_kh:
+        return ""
+    speed, diameter = track
     per_km = brush.rate_mm_per_kh / rubbed_km(diameter, speed, 1000.0) * 1000
     return (
         f"Brush {brush.label} wears {per_km:.3f} mm per 1000 km rubbed, at {grouped(speed)} r/min on {diameter:g} mm."
@@ -65,8 +69,9 @@ def _by_distance(found: Findings, state: MotorState) -> str:
 
 def _dust(found: Findings, state: MotorState, rules: MotorRules) -> str:
     wear = [b.wear_mm for b in found.brushes if b.wear_mm is not None]
-    thickness, width = state.figures.stated("thickness_mm"), state.figures.stated("width_mm")
-    if thickness is None or width is None or len(wear) < len(found.brushes) or not state.current.fitted_known:
+    section = all_known(state.figures.stated("thickness_mm"), state.figures.stated("width_mm"))
+    if section is None or len(wear) < len(found.brushes) or not state.current.fitted_known:
         return ""
+    thickness, width = section
     grams = dust_g(thickness * width, wear, state.figures.word("grade_family"), rules)
     return f"About {grams:.1f} g of carbon has worn off this set; clearly more dust than that has another source."

@@ -21,7 +21,7 @@ class Carbon:
     rate_mm_per_unit: float
 
 
-def renewed(length_mm: float, sd_mm: float, previous: Point, run: float, carbon: Carbon, rules: MotorRules) -> float:
+def renewed(length_mm: float, sd_mm: float, previous: Point, *, run: float, carbon: Carbon, rules: MotorRules) -> float:
     """Return the chance that a brush was changed at an unknown time since its last reading.
 
     Units: length_mm, sd_mm [mm]; run is the use at the reading, on the scale of `previous`.
@@ -33,10 +33,13 @@ def renewed(length_mm: float, sd_mm: float, previous: Point, run: float, carbon:
         _normal(length_mm, previous.length_mm - wear, 2 * sd_mm**2 + _MOVED_MM**2 + (_SAME_SHARE * wear) ** 2) + _LEAST
     )
     changed = sum(
-        _normal(length_mm, carbon.new_mm - _BEDDED * usable - age * wear,
-                sd_mm**2 + _NEW_MM**2 + (_NEW_SHARE * age * wear) ** 2 + (_BEDDED_SD * usable) ** 2)
+        _normal(
+            length_mm,
+            carbon.new_mm - _BEDDED * usable - age * wear,
+            sd_mm**2 + _NEW_MM**2 + (_NEW_SHARE * age * wear) ** 2 + (_BEDDED_SD * usable) ** 2,
+        )
         for age in _AGES
-    ) / len(_AGES)  # fmt: skip
+    ) / len(_AGES)
     prior = rules["doubt.renewed-prior"]
     return prior * changed / (prior * changed + (1 - prior) * same)
 

@@ -11,13 +11,25 @@ from norvash.core.use_log import Entry
 from norvash.errors import InputError
 
 WEEKS = 52
-_MONTHS = ("January", "February", "March", "April", "May", "June", "July", "August", "September", "October",
-           "November", "December")  # fmt: skip
+_MONTHS = (
+    "January",
+    "February",
+    "March",
+    "April",
+    "May",
+    "June",
+    "July",
+    "August",
+    "September",
+    "October",
+    "November",
+    "December",
+)
 _MOST_YEARS = 60
 _DAY = timedelta(days=1)
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Window:
     """Days on which the house is dark: machines stand still and can be worked on; `place` empty means everywhere."""
 
@@ -116,7 +128,9 @@ def read_months(text: str) -> frozenset[int]:
     for part in text.replace(" ", "").replace("–", "-").split(","):
         ends = part.split("-")
         if not 1 <= len(ends) <= 2 or not all(e.isascii() and e.isdigit() and 1 <= int(e) <= 12 for e in ends):
-            raise InputError(f"“{text}” names no months.", "Write them as numbers, like 9-6 or 1-3, 10-12.", "active_months")  # fmt: skip
+            raise InputError(
+                f"“{text}” names no months.", "Write them as numbers, like 9-6 or 1-3, 10-12.", "active_months"
+            )
         first, last = int(ends[0]), int(ends[-1])
         found.update((first + i - 1) % 12 + 1 for i in range((last - first) % 12 + 1))
     return frozenset(found)

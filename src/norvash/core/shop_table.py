@@ -12,12 +12,21 @@ _USABLE_SHARES = (0.9, 0.8, 0.7, 0.6, 0.5, 0.4, 0.3, 0.2, 0.1)
 
 
 def shop_table(
-    new_mm: float, limit_mm: float, brushes: int, life: float, past: Sequence[PastSet], sd_mm: float, rules: MotorRules
+    new_mm: float,
+    limit_mm: float,
+    brushes: int,
+    *,
+    life: float,
+    past: Sequence[PastSet],
+    sd_mm: float,
+    rules: MotorRules,
 ) -> IntervalTable:
-    """Return a table over use so far and the worst brush's length; a cell is the use to the next look at the chosen risk.
+    """Return a table over use so far and the worst brush's length.
 
-    Units: lengths [mm], life and cells in the unit of use; no cell is longer than a life. The worst brush stands for the set, and every cell is rounded
-    down and never longer than its neighbours allow.
+    A cell is the use to the next look at the chosen risk.
+
+    Units: lengths [mm], life and cells in the unit of use; no cell is longer than a life. The worst brush stands for
+    the set, and every cell is rounded down and never longer than its neighbours allow.
     """
     from norvash.core.forecast.model import forecasts
 
@@ -26,9 +35,18 @@ def shop_table(
     columns = tuple(round(limit_mm + (new_mm - limit_mm) * s, 1) for s in _USABLE_SHARES)
     constants = constants_of(rules)
     cases = [
-        Case(new_mm, limit_mm, brushes, life, (Visit(use, sd_mm, (mm,) * brushes),), tuple(past), constants=constants)
-        for use in rows for mm in columns
-    ]  # fmt: skip
+        Case(
+            new_mm=new_mm,
+            limit_mm=limit_mm,
+            brushes=brushes,
+            expected_life=life,
+            visits=(Visit(use, sd_mm, (mm,) * brushes),),
+            past=tuple(past),
+            constants=constants,
+        )
+        for use in rows
+        for mm in columns
+    ]
     made = forecasts(cases)
     least = rules["forecast.stop"] * life
     raw = [

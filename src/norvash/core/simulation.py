@@ -15,7 +15,7 @@ _MOST_LIVES = 6.0
 _RETURN = 12.0  # how often in a life a rate that strays comes back
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Nature:
     """How sets of one family behave; log spreads and shares without a unit, lengths in mm.
 
@@ -65,7 +65,7 @@ class Worn:
 
 
 def simulate_set(
-    random: Random, brushes: int, new_mm: float, usable_mm: float, life_units: float, nature: Nature = QUIET
+    random: Random, brushes: int, new_mm: float, *, usable_mm: float, life_units: float, nature: Nature = QUIET
 ) -> Worn:
     """Return a set whose mean brush would last life_units at a steady rate.
 
@@ -95,7 +95,10 @@ def simulate_set(
 
 
 def read_with(random: Random, true_mm: float, sd_mm: float, step_mm: float, shared_mm: float = 0.0) -> float:
-    """Return what an instrument shows of a true length, to its own step [mm]; shared_mm is this round's common error."""
+    """Return what an instrument shows of a true length, to its own step [mm].
+
+    Shared_mm is this round's common error.
+    """
     return round(random.gauss(true_mm + shared_mm, sd_mm) / step_mm) * step_mm
 
 

@@ -9,7 +9,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Spread:
     """The spread of a set's wear; positions count from 1."""
 
@@ -44,17 +44,17 @@ def set_spread(
     outliers = _outliers(wear_mm, sd_mm, rules) if above_noise else ()
     ratio = _polarity_ratio(wear_mm, polarity)
     return Spread(
-        spread,
-        allowed,
-        mean,
-        median(wear_mm),
-        above_noise and (over(spread or 0.0, allowed) or bool(outliers)),
-        outliers,
-        max(range(len(wear_mm)), key=lambda i: wear_mm[i]) + 1,
-        min(range(len(wear_mm)), key=lambda i: wear_mm[i]) + 1,
-        ratio,
-        above_noise and ratio is not None and over(ratio, rules["spread.polarity"]),
-        above_noise,
+        spread=spread,
+        spread_limit=allowed,
+        mean_wear_mm=mean,
+        median_wear_mm=median(wear_mm),
+        uneven=above_noise and (over(spread or 0.0, allowed) or bool(outliers)),
+        outliers=outliers,
+        most_worn_position=max(range(len(wear_mm)), key=lambda i: wear_mm[i]) + 1,
+        least_worn_position=min(range(len(wear_mm)), key=lambda i: wear_mm[i]) + 1,
+        polarity_ratio=ratio,
+        polarity_note=above_noise and ratio is not None and over(ratio, rules["spread.polarity"]),
+        above_noise=above_noise,
     )
 
 

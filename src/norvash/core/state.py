@@ -6,7 +6,8 @@ from datetime import date, datetime
 
 from norvash.core.ahead import Ahead
 from norvash.core.brushes import centre_limit_mm
-from norvash.core.figures import LIMIT_SOURCES, Figures
+from norvash.core.figure_fields import LIMIT_SOURCES
+from norvash.core.figures import Figures
 from norvash.core.findings import Finding
 from norvash.core.grades import Grade
 from norvash.core.limits import Limit, Parts, estimated_limit, limit_from_parts, warned
@@ -19,7 +20,7 @@ from norvash.core.use_log import Entry
 from norvash.errors import InputError
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Measured:
     """One position's reading in a round, as a length with its uncertainty [mm], any open doubt, and its id."""
 
@@ -33,7 +34,7 @@ class Measured:
     id: str = ""
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Round:
     """One measured round of a set; total_units is the use when it was measured, `seen` are findings by position."""
 
@@ -56,7 +57,7 @@ class Renewal:
     sd_mm: float | None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class BrushSet:
     """A set of brushes with its rounds in order; ended_units is None while it runs.
 
@@ -79,12 +80,17 @@ class BrushSet:
         return next((r for r in reversed(self.renewed) if r.position == position), None)
 
     def complete(self, positions: Sequence[PositionPlan]) -> list[Round]:
-        """Return the rounds in which every brush was measured that is older than the round; one renewed since counts as seen."""
+        """Return the rounds in which every brush was measured that is older than the round.
+
+        One renewed since counts as seen.
+        """
         since = {r.position: r.total_units for r in self.renewed}
         return [
-            r for r in self.rounds
-            if r.readings and all(p.number in r.readings or since.get(p.number, -1.0) > r.total_units for p in positions)
-        ]  # fmt: skip
+            r
+            for r in self.rounds
+            if r.readings
+            and all(p.number in r.readings or since.get(p.number, -1.0) > r.total_units for p in positions)
+        ]
 
 
 @dataclass(frozen=True, slots=True)
@@ -98,12 +104,12 @@ class Overrule:
     day: date
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class MotorState:
     """Everything that a verdict on one motor rests on; sets in the order in which they were fitted.
 
-    `noted` are findings by position, 0 for the whole motor, from the open sheet and from what was put off; `asked_on` is a look
-    that was asked for on the last sheet.
+    `noted` are findings by position, 0 for the whole motor, from the open sheet and from what was put off;
+    `asked_on` is a look that was asked for on the last sheet.
     """
 
     figures: Figures
@@ -179,7 +185,7 @@ def _limit(figures: Figures, rules: MotorRules) -> Limit:
     given = [limit for limit in (_stated(stated, figures) if stated is not None else None, _by_depth(figures)) if limit]
     third = figures.number("wear_line_3_mm")
     if third is not None and not given:
-        given = [Limit(third, "wear line on the brush", False, "wear line")]
+        given = [Limit(limit_mm=third, source="wear line on the brush", estimated=False, governed_by="wear line")]
     parts = Parts(
         new_mm=new_mm,
         **{n: figures.stated(n) for n in Parts.__dataclass_fields__ if n in figures.known and n != "new_mm"},
@@ -203,7 +209,13 @@ def _by_depth(figures: Figures) -> Limit | None:
         return None
     constant = figures.number("depth_constant_mm")
     limit_mm = (figures.need("new_mm") + depth_new if constant is None else constant) - depth_limit
-    return Limit(limit_mm, "maker's figure, as a depth", False, "maker", (("depth limit", depth_limit),))
+    return Limit(
+        limit_mm=limit_mm,
+        source="maker's figure, as a depth",
+        estimated=False,
+        governed_by="maker",
+        terms=(("depth limit", depth_limit),),
+    )
 
 
 def _stated(limit_mm: float, figures: Figures) -> Limit:
@@ -217,21 +229,21 @@ def _stated(limit_mm: float, figures: Figures) -> Limit:
         )
         if thickness_mm is None:
             return Limit(
-                limit_mm,
-                words,
-                False,
-                "maker",
-                (),
-                (),
-                f"{told}; held at the centre too, to the safe side, while nobody has stated the thickness",
+                limit_mm=limit_mm,
+                source=words,
+                estimated=False,
+                governed_by="maker",
+                terms=(),
+                rule_ids=(),
+                remark=f"{told}; held at the centre too, to the safe side, while nobody has stated the thickness",
             )
         return Limit(
-            centre_limit_mm(limit_mm, thickness_mm, angle),
-            words,
-            False,
-            "maker",
-            (("longest edge", limit_mm),),
-            (),
-            told,
+            limit_mm=centre_limit_mm(limit_mm, thickness_mm, angle),
+            source=words,
+            estimated=False,
+            governed_by="maker",
+            terms=(("longest edge", limit_mm),),
+            rule_ids=(),
+            remark=told,
         )
-    return Limit(limit_mm, words, False, source)
+    return Limit(limit_mm=limit_mm, source=words, estimated=False, governed_by=source)

@@ -36,7 +36,7 @@ class Track:
             )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class BrushLine:
     """One brush's line; rates in mm per 1000 units of use, left_h and its sd in units of use."""
 
@@ -50,7 +50,7 @@ class BrushLine:
     faster_note: bool
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class StraightLine:
     """The line of a set: the governing brush (position from 1), hours left and the three counter values."""
 
@@ -84,12 +84,37 @@ def brush_line(track: Track, rules: MotorRules) -> BrushLine:
     rate = max((r for r in (life, interval) if r is not None), default=None)
     faster = life is not None and interval is not None and over(interval, rules["line.faster"] * life) and life > 0
     if not over(track.now.length_mm, track.limit_mm):
-        return BrushLine(wear_mm, life, interval, rate, left_mm, 0.0, 0.0, faster)
+        return BrushLine(
+            wear_mm=wear_mm,
+            life_rate_mm_per_kh=life,
+            interval_rate_mm_per_kh=interval,
+            rate_mm_per_kh=rate,
+            left_mm=left_mm,
+            left_h=0.0,
+            left_sd_h=0.0,
+            faster_note=faster,
+        )
     if rate is None or rate <= 0:
-        return BrushLine(wear_mm, life, interval, rate, left_mm, None, None, faster)
+        return BrushLine(
+            wear_mm=wear_mm,
+            life_rate_mm_per_kh=life,
+            interval_rate_mm_per_kh=interval,
+            rate_mm_per_kh=rate,
+            left_mm=left_mm,
+            left_h=None,
+            left_sd_h=None,
+            faster_note=faster,
+        )
     base = track.previous if track.previous and rate == interval else track.start
     return BrushLine(
-        wear_mm, life, interval, rate, left_mm, left_mm / rate * 1000, _left_sd_h(base, track, rate), faster
+        wear_mm=wear_mm,
+        life_rate_mm_per_kh=life,
+        interval_rate_mm_per_kh=interval,
+        rate_mm_per_kh=rate,
+        left_mm=left_mm,
+        left_h=left_mm / rate * 1000,
+        left_sd_h=_left_sd_h(base, track, rate),
+        faster_note=faster,
     )
 
 
@@ -127,19 +152,39 @@ def straight_line(tracks: Sequence[Track | None], rules: MotorRules) -> Straight
     now_h = max(t.now.run_h for t in tracks if t)
     line = lines[index]
     return StraightLine(
-        lines, missing, index + 1, left_h, line.left_sd_h if line else None,
-        counter_at(now_h, left_h), counter_at(now_h, rules["line.plan"] * left_h),
-        counter_at(now_h, rules["line.look"] * left_h), bool(line and line.faster_note),
-        "at the limit" if at_limit else "line",
-    )  # fmt: skip
+        brushes=lines,
+        missing=missing,
+        governing_position=index + 1,
+        left_h=left_h,
+        left_sd_h=line.left_sd_h if line else None,
+        do_not_exceed_h=counter_at(now_h, left_h),
+        plan_by_h=counter_at(now_h, rules["line.plan"] * left_h),
+        look_again_h=counter_at(now_h, rules["line.look"] * left_h),
+        faster_note=bool(line and line.faster_note),
+        answer="at the limit" if at_limit else "line",
+    )
 
 
 def _without(
-    lines: tuple[BrushLine | None, ...], missing: tuple[int, ...], worst: tuple[float, int] | None,
-    faster: bool, answer: str,
-) -> StraightLine:  # fmt: skip
+    lines: tuple[BrushLine | None, ...],
+    missing: tuple[int, ...],
+    worst: tuple[float, int] | None,
+    faster: bool,
+    answer: str,
+) -> StraightLine:
     position = worst[1] + 1 if worst else None
-    return StraightLine(lines, missing, position, None, None, None, None, None, faster, answer)
+    return StraightLine(
+        brushes=lines,
+        missing=missing,
+        governing_position=position,
+        left_h=None,
+        left_sd_h=None,
+        do_not_exceed_h=None,
+        plan_by_h=None,
+        look_again_h=None,
+        faster_note=faster,
+        answer=answer,
+    )
 
 
 def _enough(track: Track | None, rules: MotorRules) -> bool:

@@ -7,12 +7,22 @@ from datetime import date
 from norvash.core.figures import Figures
 
 # Lengths that the holder's distance from the copper goes into: each grows by what the surface has sunk.
-_GROW = ("limit_mm", "holder_gap_mm", "spring_stop_length_mm", "lead_taut_length_mm", "depth_new_mm", "depth_constant_mm", "protrusion_constant_mm")  # fmt: skip
+_GROW = (
+    "limit_mm",
+    "holder_gap_mm",
+    "spring_stop_length_mm",
+    "lead_taut_length_mm",
+    "depth_new_mm",
+    "depth_constant_mm",
+    "protrusion_constant_mm",
+)
 
 
 @dataclass(frozen=True, slots=True)
 class Mark:
-    """A cut, or the setting of the holders after one: the track's diameter after it and how far the surface sank [mm]."""
+    """A cut, or the setting of the holders after one: the track's diameter after it and how far the surface
+    sank [mm].
+    """
 
     kind: str
     day: date
@@ -30,7 +40,8 @@ def sunk_since(marks: Sequence[Mark]) -> tuple[float, Mark | None]:
 
 
 def figures_since(figures: Figures, marks: Sequence[Mark]) -> Figures:
-    """Return the figures in force after cuts: the track's diameter, and while the holders are not set what depends on their gap.
+    """Return the figures in force after cuts: the track's diameter, and while the holders are not set what depends on
+    their gap.
 
     A figure that the class lends is left as it is: it is an estimate anyway.
     """

@@ -13,7 +13,7 @@ _MOST_NAMED = 6
 _WARM_C, _FROST_C = 20.0, -18.0
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Ladder:
     """Measured speed settings against what each should be.
 
@@ -43,8 +43,11 @@ def speed_ladder(
     if not supply_v > 0:
         raise InputError("There is no supply to measure against.", "Measure the supply first.", "supply_v")
     if not steps_v or len(expected) != len(steps_v):
-        raise InputError(f"{len(steps_v)} steps are measured and {len(expected)} are expected.",
-                         "Give one of each for every setting, lowest first.", "steps_v")  # fmt: skip
+        raise InputError(
+            f"{len(steps_v)} steps are measured and {len(expected)} are expected.",
+            "Give one of each for every setting, lowest first.",
+            "steps_v",
+        )
     share = tuple(v / supply_v for v in steps_v)
     off = tuple(s / e - 1 if e else None for s, e in zip(share, expected, strict=True))
     dead = tuple(i for i, s in enumerate(share, start=1) if under(s, rules["taps.dead"]))
@@ -58,13 +61,26 @@ def speed_ladder(
     rising = all(b > a for a, b in pairwise(share))
     bad_steps = tuple(i for i, wrong in enumerate(bad, start=1) if wrong)
     fault, advice = _ladder_words(share, off, bad_steps, dead, rising)
-    return Ladder(share, tuple(expected), off, rising, top_drop, top_ok, bad_steps, dead, fault, advice)
+    return Ladder(
+        share=share,
+        expected_share=tuple(expected),
+        deviation=off,
+        rising=rising,
+        top_drop_share=top_drop,
+        top_ok=top_ok,
+        bad_steps=bad_steps,
+        dead_steps=dead,
+        fault=fault,
+        advice=advice,
+    )
 
 
 def _ladder_words(
     share: tuple[float, ...], off: tuple[float | None, ...], bad: tuple[int, ...], dead: tuple[int, ...], rising: bool
 ) -> tuple[str, str]:
-    """Return which fault the settings show, and what to look at: all of them first, then their order, then single ones."""
+    """Return which fault the settings show, and what to look at: all of them first, then their order, then
+    single ones.
+    """
     count = len(share)
     if len(dead) == count:
         return "missing", "nothing on any setting: look at supply, fuse and switch, not at the motor"
@@ -73,20 +89,21 @@ def _ladder_words(
         what = "every setting is low" if count > 1 else "the one setting is low"
         return "low", f"{what}: look at the supply and its cable under load"
     live = [s for i, s in enumerate(share, start=1) if i not in set(dead)]
-    if not rising and any(b <= a for a, b in pairwise(live)) and _out_of_order(share, bad):
-        return "miswired", "the settings do not rise from step to step: the switch is wired wrongly"
-    if len(bad) == 1:
-        state = "dead" if dead else "off"
-        beside = " and its neighbours are good" if count > 1 else ", the only one"
-        return "one", f"step {bad[0]} is {state}{beside}: look at the switch or its resistor, not at the motor"
-    if not rising:
+    jumbled = any(b <= a for a, b in pairwise(live)) and _out_of_order(share, bad)
+    if not rising and (jumbled or len(bad) != 1):
         return "miswired", "the settings do not rise from step to step: the switch is wired wrongly"
     if bad:
-        return (
-            "one",
-            f"steps {listed([str(n) for n in bad[:_MOST_NAMED]])}{' and more' * (len(bad) > _MOST_NAMED)} are off: look at the switch and its resistors",
-        )
+        return "one", _off_words(bad, count, dead=bool(dead))
     return "", "the settings rise as they should"
+
+
+def _off_words(bad: tuple[int, ...], count: int, *, dead: bool) -> str:
+    if len(bad) == 1:
+        beside = " and its neighbours are good" if count > 1 else ", the only one"
+        step = f"step {bad[0]} is {'dead' if dead else 'off'}{beside}"
+        return f"{step}: look at the switch or its resistor, not at the motor"
+    steps = f"{listed([str(n) for n in bad[:_MOST_NAMED]])}{' and more' * (len(bad) > _MOST_NAMED)}"
+    return f"steps {steps} are off: look at the switch and its resistors"
 
 
 def _out_of_order(share: Sequence[float], bad: Sequence[int]) -> bool:
@@ -100,7 +117,8 @@ def _out_of_order(share: Sequence[float], bad: Sequence[int]) -> bool:
 def least_cranking_v(rated_v: float, temperature_c: float, rules: MotorRules) -> float | None:
     """Return the least battery voltage while cranking, None in a cold that is not judged; only cold lowers it.
 
-    Units: rated_v [V], temperature_c of the battery [°C] -> [V]. Source: rules battery.cranking, battery.cranking-zero, battery.cranking-frost
+    Units: rated_v [V], temperature_c of the battery [°C] -> [V]. Source: rules battery.cranking, battery.cranking-zero,
+    battery.cranking-frost
 
     >>> from norvash.core.rules.catalogue import shipped
     >>> [round(least_cranking_v(12, t, shipped()) or 0, 3) for t in (30, 10, -9, -18.5)]
@@ -134,6 +152,7 @@ def judge_battery(
     rated_v: float,
     rest_v: float | None,
     cranking_v: float | None,
+    *,
     current_a: float | None,
     temperature_c: float,
     rules: MotorRules,

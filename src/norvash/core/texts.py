@@ -1,4 +1,6 @@
-"""Texts as people type them: kept in one form of Unicode, refused where something unseen stands in them, compared by what is read."""
+"""Texts as people type them: kept in one form of Unicode, refused where something unseen stands in them, compared by
+what is read.
+"""
 
 import unicodedata
 from functools import lru_cache
@@ -20,8 +22,8 @@ _SAID = {
 def clean(text: str, field: str | None = None, *, note: bool = False) -> str:
     """Return a text as typed, without blanks around it, in Unicode's form NFC.
 
-    In a `note` line breaks and tabs may stand. Raises: InputError for control characters, marks that turn the direction of
-    writing, and other characters that nobody sees; joiners may stand between letters.
+    In a `note` line breaks and tabs may stand. Raises: InputError for control characters, marks that turn the
+    direction of writing, and other characters that nobody sees; joiners may stand between letters.
 
     >>> clean(" Cafe\\u0301 ")
     'Café'
@@ -30,7 +32,8 @@ def clean(text: str, field: str | None = None, *, note: bool = False) -> str:
     for at, c in enumerate(made):
         if unicodedata.category(c) not in _UNSEEN and c not in "\u2028\u2029":
             continue
-        if (note and c in _BREAKS) or (c in _JOINERS and _between_letters(made, at)):
+        joins = c in _JOINERS and _between_letters(made, at)
+        if joins or (note and c in _BREAKS):
             continue
         what = _SAID.get(c, "a line break or a tab" if c in _BREAKS else f"the unseen character U+{ord(c):04X}")
         raise InputError(f"Character {at + 1} of the text is {what}.", "Type it anew instead of pasting it.", field)

@@ -34,7 +34,14 @@ def _moment(entry: Entry) -> datetime:
 
 
 def read_counter(
-    value: float, at: datetime, now: datetime, entries: Sequence[Entry], unit: str, rules: MotorRules, answer: str = ""
+    value: float,
+    at: datetime,
+    now: datetime,
+    *,
+    entries: Sequence[Entry],
+    unit: str,
+    rules: MotorRules,
+    answer: str = "",
 ) -> Counted:
     """Judge a counter value against the log.
 
@@ -47,18 +54,21 @@ def read_counter(
     if before is None:
         counted = Counted(value, value, "first")
     elif before.at == at and before.counter_units != value:
-        raise Conflict(f"At that moment the counter was already logged as {counter_words(before.counter_units, unit)}.",
-                       "Take that entry back first, or give another time.", "value")  # fmt: skip
+        raise Conflict(
+            f"At that moment the counter was already logged as {counter_words(before.counter_units, unit)}.",
+            "Take that entry back first, or give another time.",
+            "value",
+        )
     elif value >= before.counter_units:
         counted = Counted(before.total_units + (value - before.counter_units), value, "")
     else:
-        counted = _explained(value, before, entries, unit, at, rules, answer)
+        counted = _explained(value, before, entries, unit=unit, at=at, rules=rules, answer=answer)
     _possible(counted.total_units, at, entries, unit, rules)
     return counted
 
 
 def read_increment(
-    value: float, at: datetime, now: datetime, entries: Sequence[Entry], unit: str, rules: MotorRules
+    value: float, at: datetime, now: datetime, *, entries: Sequence[Entry], unit: str, rules: MotorRules
 ) -> Counted:
     """Judge an amount of use since the last entry.
 
@@ -71,15 +81,21 @@ def read_increment(
         )
     before, after = neighbours(entries, at)
     if after is not None:
-        raise InputError(f"There is a later entry, of {after.at:%Y-%m-%d}.",
-                         "Log the counter value of that day instead, or take the later entry back.", "value")  # fmt: skip
+        raise InputError(
+            f"There is a later entry, of {after.at:%Y-%m-%d}.",
+            "Log the counter value of that day instead, or take the later entry back.",
+            "value",
+        )
     total, counter = (before.total_units + value, before.counter_units + value) if before else (value, value)
     _possible(total, at, entries, unit, rules)
     return Counted(total, counter, "increment")
 
 
 def weighted(counted: Counted, weight: float, at: datetime, entries: Sequence[Entry]) -> Counted:
-    """Return what was counted with the use since the entry before weighted, as by the speed it ran at; the counter is as read."""
+    """Return what was counted with the use since the entry before weighted, as by the speed it ran at.
+
+    The counter is as read.
+    """
     before, _ = neighbours(entries, at)
     if weight == 1 or before is None:
         return counted
@@ -105,14 +121,14 @@ EVENTS = {
 
 
 def _explained(
-    value: float, before: Entry, entries: Sequence[Entry], unit: str, at: datetime, rules: MotorRules, answer: str
+    value: float, before: Entry, entries: Sequence[Entry], *, unit: str, at: datetime, rules: MotorRules, answer: str
 ) -> Counted:
     last = before.counter_units
     if answer == "rolled over":
         return Counted(before.total_units + (rollover(last) - last + value), value, answer)
     if answer in ("replaced", "reset"):
         return Counted(before.total_units + value, value, answer)
-    raise _went_down(value, before, entries, unit, at, rules)
+    raise _went_down(value, before, entries, unit=unit, at=at, rules=rules)
 
 
 def rollover(last: float) -> float:
@@ -125,7 +141,7 @@ def rollover(last: float) -> float:
 
 
 def _went_down(
-    value: float, before: Entry, entries: Sequence[Entry], unit: str, at: datetime, rules: MotorRules
+    value: float, before: Entry, entries: Sequence[Entry], *, unit: str, at: datetime, rules: MotorRules
 ) -> NeedsAnswer:
     """Return the question, with the likeliest answer by the use that each would imply."""
     last = before.counter_units
@@ -138,9 +154,13 @@ def _went_down(
             score = -0.5 * (log(ran / (per_day * days)) / rules["use.slip"]) ** 2
             likely, best = (key, score) if score > best else (likely, best)
     return NeedsAnswer(
-        f"The counter showed {counter_words(last, unit)} on {before.at:%Y-%m-%d} and shows {counter_words(value, unit)} now.",
-        "Say which it is; what you typed is kept.", "value", tuple(EVENTS.items()), likely,
-    )  # fmt: skip
+        f"The counter showed {counter_words(last, unit)} on {before.at:%Y-%m-%d} and shows {counter_words(value, unit)}"
+        " now.",
+        "Say which it is; what you typed is kept.",
+        "value",
+        tuple(EVENTS.items()),
+        likely,
+    )
 
 
 def daily_rate(entries: Sequence[Entry]) -> float | None:
@@ -163,13 +183,17 @@ def _possible(total: float, at: datetime, entries: Sequence[Entry], unit: str, r
         ran = abs(total - entry.total_units)
         if over(ran, most * days):
             raise InputError(
-                f"{counter_words(ran, unit)} between {min(at, entry.at):%Y-%m-%d} and {max(at, entry.at):%Y-%m-%d} is more than "
-                f"{counter_words(most * days, unit)}, all that {days} day{'s' * (days > 1)} can hold.",
-                "Check the value and the day.", "value",
-            )  # fmt: skip
+                f"{counter_words(ran, unit)} between {min(at, entry.at):%Y-%m-%d} and {max(at, entry.at):%Y-%m-%d} is"
+                f" more than {counter_words(most * days, unit)}, all that {days} day{'s' * (days > 1)} can hold.",
+                "Check the value and the day.",
+                "value",
+            )
     if later and total > later.total_units:
-        raise InputError(f"That is more than the {counter_words(later.total_units, unit)} logged later, on {later.at:%Y-%m-%d}.",
-                         "Check the value and the day.", "value")  # fmt: skip
+        raise InputError(
+            f"That is more than the {counter_words(later.total_units, unit)} logged later, on {later.at:%Y-%m-%d}.",
+            "Check the value and the day.",
+            "value",
+        )
 
 
 @dataclass(frozen=True, slots=True)
@@ -225,7 +249,10 @@ def rate_sd(rate: Rate, active_weeks: float) -> float:
 
 
 def day_of(total_units: float, last: Entry, rate: Rate) -> date | None:
-    """Return the day on which a total is reached at the present rate, laid along the season; None beyond the calendar."""
+    """Return the day on which a total is reached at the present rate, laid along the season.
+
+    None beyond the calendar.
+    """
     return day_after((total_units - last.total_units) / rate.per_week, last, rate.season)
 
 

@@ -9,7 +9,9 @@ from norvash.errors import InputError
 
 @dataclass(frozen=True, slots=True)
 class TypedUse:
-    """Use in the motor's unit, and the weight by which it counts: 1, or the speed it ran at over the reference speed."""
+    """Use in the motor's unit, and the weight by which it counts: 1, or the speed it ran at over the reference
+    speed.
+    """
 
     value: float
     weight: float
@@ -18,8 +20,8 @@ class TypedUse:
 def read_use(text: str, unit: str, figures: Figures | None = None) -> TypedUse:
     """Return typed use in the motor's unit, with its weight by speed.
 
-    `12 h @ 900` ran at 900 r/min; `40 starts` of a motor that counts hours, or `3 h` of one that counts starts, become its
-    own unit by its figures.
+    `12 h @ 900` ran at 900 r/min; `40 starts` of a motor that counts hours, or `3 h` of one that counts starts,
+    become its own unit by its figures.
     Raises: InputError, also below nothing or for a broken start.
     """
     amount, _, speed = text.partition("@")
@@ -46,15 +48,22 @@ def _converted(text: str, unit: str, figures: Figures | None) -> float:
     name = "seconds_per_start" if unit == "hours" else "starts_per_hour"
     factor = figures.number(name)
     if factor is None:
-        raise InputError(f"This motor counts {unit}, and what {other} make of them is not known.",
-                         "Give it under Figures, or type the use in its own unit.", "value")  # fmt: skip
+        raise InputError(
+            f"This motor counts {unit}, and what {other} make of them is not known.",
+            "Give it under Figures, or type the use in its own unit.",
+            "value",
+        )
     return given * factor / 3600 if unit == "hours" else float(round(given * factor))
 
 
 def _weight(text: str, figures: Figures | None) -> float:
     reference = figures.number("reference_rpm") if figures is not None else None
     if reference is None:
-        raise InputError("Use of this motor is not weighted by speed.", "Give its reference speed under Figures, or leave the speed out.", "value")  # fmt: skip
+        raise InputError(
+            "Use of this motor is not weighted by speed.",
+            "Give its reference speed under Figures, or leave the speed out.",
+            "value",
+        )
     try:
         speed = parse(text, "speed").value
     except InputError as error:

@@ -1,99 +1,22 @@
 """The verdict on a motor: what to do, why, how sure, by when, and by which rules."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import date, timedelta
 
-from norvash.core.ahead import Ahead
 from norvash.core.brushes import usable_carbon
-from norvash.core.components import Component, Condition, components_of, conditions_of, motor_grade
-from norvash.core.grades import Grade, Graded, grade_of, grade_of_line, worst
+from norvash.core.components import components_of, conditions_of, motor_grade
+from norvash.core.found import BrushNow, Days, Findings, OpenDoubt
+from norvash.core.grades import grade_of, grade_of_line, worst
 from norvash.core.limits import Limit
 from norvash.core.policies import dues, earliest
 from norvash.core.policy import Due
-from norvash.core.rules.book import Figure, MotorRules
+from norvash.core.rules.book import MotorRules
 from norvash.core.spread import Spread, set_spread
-from norvash.core.state import BrushSet, Measured, MotorState, Overrule, Round, motor_limit, start_of
+from norvash.core.state import BrushSet, MotorState, Round, motor_limit, start_of
 from norvash.core.straight_line import Point, StraightLine, Track, rate_mm_per_kh, straight_line
 from norvash.core.use import day_of
 from norvash.core.when import raised
-
-
-@dataclass(frozen=True, slots=True)
-class BrushNow:
-    """One position now: its last length, what is left, its own grade, and its length at the next look."""
-
-    number: int
-    label: str
-    start: Point
-    last: Measured | None
-    in_round: bool
-    wear_mm: float | None
-    usable: float | None
-    left_mm: float | None
-    rate_mm_per_kh: float | None
-    graded: Graded | None
-    next_mm: float | None
-
-
-@dataclass(frozen=True, slots=True)
-class Days:
-    """Calendar dates that follow from the counter values and the rate of use."""
-
-    limit_on: date | None = None
-    plan_on: date | None = None
-    look_on: date | None = None
-    early_on: date | None = None
-    late_on: date | None = None
-
-
-@dataclass(frozen=True, slots=True)
-class OpenDoubt:
-    """A reading that is doubted and not yet answered for, at a position."""
-
-    number: int
-    label: str
-    words: str
-    rule_id: str
-    reading_id: str
-
-
-@dataclass(frozen=True, slots=True)
-class Findings:
-    """All that a verdict is written from; `line` runs on the counter's scale, `ahead` and the dues on total use.
-
-    `days` are those that planning goes by: the forecast's, or the straight line's where there is none.
-    """
-
-    grade: Grade | None
-    graded: Graded | None
-    limit: Limit
-    brushes: tuple[BrushNow, ...]
-    missing: tuple[str, ...]
-    governing: BrushNow | None
-    line: StraightLine | None
-    days: Days
-    spread: Spread | None
-    round: Round | None
-    complete_before: Round | None
-    doubts: tuple[OpenDoubt, ...]
-    conditions: tuple[Condition, ...]
-    components: tuple[Component, ...] = ()
-    overruled: Overrule | None = None
-    line_days: Days = Days()
-    ahead: Ahead | None = None
-    dues: tuple[Due, ...] = ()
-    look: Due | None = None
-    too_short: bool = False
-    tabled_out: bool = False
-
-
-@dataclass(frozen=True, slots=True)
-class Reason:
-    """One short line under the verdict, with the rules and figures that it rests on."""
-
-    text: str
-    figures: tuple[Figure, ...] = ()
 
 
 def past_limit(limit_on: date | None, state: MotorState, today: date) -> bool:
@@ -119,7 +42,9 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     conditions = conditions_of(state, current.rounds[current.rounds.index(latest) :] if latest else current.rounds)
     by_length = worst([b.graded for b in brushes if b.graded])
     line = (
-        _line(state, current, latest, limit, rules, brushes) if latest and not _only_start(current, measured) else None
+        _line(state, current, latest, limit=limit, rules=rules, brushes=brushes)
+        if latest and not _only_start(current, measured)
+        else None
     )
     if line:
         brushes = tuple(_at_look(b, line, state, latest) for b in brushes)
@@ -135,22 +60,52 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     components = components_of(by_all, conditions, state.overrules)
     graded, whole = motor_grade(components, state.overrules)
     return Findings(
-        graded.grade if graded else None, by_length, limit, brushes, missing, governing, line, days,
-        _spread(brushes, state, rules) if latest and not missing else None, latest,
-        before if missing else None, _doubts(brushes), conditions, components, whole, line_days, state.ahead, asked, look, too_short, out,
-    )  # fmt: skip
+        grade=graded.grade if graded else None,
+        graded=by_length,
+        limit=limit,
+        brushes=brushes,
+        missing=missing,
+        governing=governing,
+        line=line,
+        days=days,
+        spread=_spread(brushes, state, rules) if latest and not missing else None,
+        round=latest,
+        complete_before=before if missing else None,
+        doubts=_doubts(brushes),
+        conditions=conditions,
+        components=components,
+        overruled=whole,
+        line_days=line_days,
+        ahead=state.ahead,
+        dues=asked,
+        look=look,
+        too_short=too_short,
+        tabled_out=out,
+    )
 
 
 def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
     """Return what the forecast and every policy ask for."""
     ahead, asked = state.ahead, tuple[Due, ...]()
     if state.asked_on is not None:
-        asked = (Due("date asked for on the last sheet", None, state.asked_on, "asked for when the sheet was signed"),)
+        asked = (
+            Due(
+                name="date asked for on the last sheet",
+                at_units=None,
+                on=state.asked_on,
+                why="asked for when the sheet was signed",
+            ),
+        )
     if ahead is None:
         return asked
     risk = rules["forecast.risk"] * 100
-    own = Due("forecast", ahead.look_units, ahead.look_on,
-              f"at most {risk:g} chances in 100 per interval that the limit is passed before", "forecast.risk")  # fmt: skip
+    own = Due(
+        name="forecast",
+        at_units=ahead.look_units,
+        on=ahead.look_on,
+        why=f"at most {risk:g} chances in 100 per interval that the limit is passed before",
+        rule_id="forecast.risk",
+    )
     return (own, *dues(state, state.policies, rules), *asked)
 
 
@@ -181,7 +136,19 @@ def _brush(state: MotorState, current: BrushSet, index: int, limit: Limit, rules
     having = [r for r in current.rounds if plan.number in r.readings]
     newest = next((r for r in reversed(current.rounds) if r.readings), None)
     if not having:
-        return BrushNow(plan.number, plan.label, start, None, False, None, None, None, None, None, None)
+        return BrushNow(
+            number=plan.number,
+            label=plan.label,
+            start=start,
+            last=None,
+            in_round=False,
+            wear_mm=None,
+            usable=None,
+            left_mm=None,
+            rate_mm_per_kh=None,
+            graded=None,
+            next_mm=None,
+        )
     last_round = having[-1]
     last = last_round.readings[plan.number]
     usable = usable_carbon(last.length_mm, state.figures.need("new_mm"), limit.limit_mm)
@@ -191,13 +158,22 @@ def _brush(state: MotorState, current: BrushSet, index: int, limit: Limit, rules
     now = Point(last.length_mm, last_round.total_units, last.sd_mm)
     new_mm = start.length_mm if current.fitted_known else state.figures.need("new_mm")
     return BrushNow(
-        plan.number, plan.label, start, last, last_round is newest, new_mm - last.length_mm, usable,
-        last.length_mm - limit.limit_mm, rate_mm_per_kh(start, now), graded, None,
-    )  # fmt: skip
+        number=plan.number,
+        label=plan.label,
+        start=start,
+        last=last,
+        in_round=last_round is newest,
+        wear_mm=new_mm - last.length_mm,
+        usable=usable,
+        left_mm=last.length_mm - limit.limit_mm,
+        rate_mm_per_kh=rate_mm_per_kh(start, now),
+        graded=graded,
+        next_mm=None,
+    )
 
 
 def _line(
-    state: MotorState, current: BrushSet, latest: Round, limit: Limit, rules: MotorRules, brushes: Sequence[BrushNow]
+    state: MotorState, current: BrushSet, latest: Round, *, limit: Limit, rules: MotorRules, brushes: Sequence[BrushNow]
 ) -> StraightLine:
     """Return the straight line on the counter's scale, so that its values are rounded down as read."""
     shift = state.offset_units
@@ -237,12 +213,15 @@ def _at_look(brush: BrushNow, line: StraightLine, state: MotorState, latest: Rou
 
 
 def _days(state: MotorState, line: StraightLine | None) -> Days:
-    if line is None or line.do_not_exceed_h is None or state.rate is None or not state.entries:
+    rate = state.rate
+    if line is None or line.do_not_exceed_h is None or rate is None:
+        return Days()
+    if not state.entries:
         return Days()
     last, shift = state.entries[-1], state.offset_units
 
     def on(counter: int | None) -> date | None:
-        return None if counter is None or state.rate is None else day_of(counter - shift, last, state.rate)
+        return None if counter is None else day_of(counter - shift, last, rate)
 
     return Days(on(line.do_not_exceed_h), on(line.plan_by_h), on(line.look_again_h))
 

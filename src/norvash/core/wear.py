@@ -1,4 +1,6 @@
-"""What wear means beside hours: by the distance rubbed, as dust, by wear lines, and what the length alone would suggest."""
+"""What wear means beside hours: by the distance rubbed, as dust, by wear lines, and what the length alone would
+suggest.
+"""
 
 from collections.abc import Sequence
 from math import pi

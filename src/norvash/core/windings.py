@@ -25,7 +25,10 @@ class Coils:
         if not self.off:
             return "the coils agree"
         if len(self.at_20) == 2:
-            return f"the two coils differ by {self.spread:.1%}: one has shorted turns or the other a poor joint, it is not known which"
+            return (
+                f"the two coils differ by {self.spread:.1%}: one has shorted turns or the other a poor joint, it is not"
+                " known which"
+            )
         each = listed([f"{n} ({self.deviations[n - 1]:+.1%})" for n in self.off])
         return f"coil{'s' * (len(self.off) > 1)} {each} off the median: shorted turns if low, a poor joint if high"
 
@@ -74,7 +77,9 @@ def winding_c(cold_ohm: float, cold_c: float, hot_ohm: float, rules: MotorRules)
 
 
 def bars_of_slot(slot: int, bars: int, slots: int) -> tuple[int, int] | None:
-    """Return the first and last bar over a slot of the armature, slot 1 starting at bar 1; None where they do not go in.
+    """Return the first and last bar over a slot of the armature, slot 1 starting at bar 1.
+
+    None where they do not go in.
 
     >>> bars_of_slot(7, 87, 29), bars_of_slot(30, 87, 29), bars_of_slot(1, 87, 30)
     ((19, 21), None, None)

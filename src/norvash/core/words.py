@@ -6,8 +6,20 @@ from norvash.core.quantities import shown
 
 _DIGITS = {"mm": 1, "in": 3, "thou": 0}
 UNIT_WORDS = {"hours": "h", "starts": "starts"}
-_MONTHS = ("January", "February", "March", "April", "May", "June", "July", "August", "September", "October",
-           "November", "December")  # fmt: skip
+_MONTHS = (
+    "January",
+    "February",
+    "March",
+    "April",
+    "May",
+    "June",
+    "July",
+    "August",
+    "September",
+    "October",
+    "November",
+    "December",
+)
 
 
 def grouped(value: float, digits: int = 0) -> str:

@@ -5,12 +5,13 @@ from datetime import datetime, timedelta
 from math import cos, radians
 
 from norvash.core.sheet.gates import steps_of, usual_method
-from norvash.store import rounds, sheets
+from norvash.store import entries, rounds
 from norvash.store.database import Connection
 from norvash.work.acting import Act
 from norvash.work.context import load
-from norvash.work.measuring import note, record, settle_doubt
+from norvash.work.measuring import note, record
 from norvash.work.opening import open_sheet
+from norvash.work.settling import settle_doubt
 from norvash.work.sheets import enter
 from norvash.work.signing import add_to_signed, sign
 
@@ -22,7 +23,7 @@ class Visit:
 
     def __init__(self, conn: Connection, acting: Acting, motor_id: str, when: datetime, counter: str) -> None:
         self.conn, self.acting, self.motor_id, self.now = conn, acting, motor_id, when
-        self.sheet_id = open_sheet(conn, self._act(), motor_id, "full", counter)
+        self.sheet_id = open_sheet(conn, self._act(), motor_id, kind="full", counter=counter)
 
     def _act(self) -> Act:
         self.now += timedelta(minutes=1)
@@ -30,8 +31,17 @@ class Visit:
 
     def put(self, field: str, text: str, place: int = 0, **more: str) -> "Visit":
         """Enter one thing."""
-        there = sheets.list_entries(self.conn, self.sheet_id).get((field, place))
-        enter(self.conn, self._act(), self.sheet_id, field, place, text, there.id if there else "", more)
+        there = entries.list_entries(self.conn, self.sheet_id).get((field, place))
+        enter(
+            self.conn,
+            self._act(),
+            self.sheet_id,
+            field_id=field,
+            place=place,
+            text=text,
+            replaces=there.id if there else "",
+            more=more,
+        )
         return self
 
     def gate(self, name: str) -> "Visit":
@@ -44,7 +54,7 @@ class Visit:
     def measure(self, lengths: Mapping[int, str], *, sure: bool = False) -> "Visit":
         """Measure brushes; somebody who is sure has every doubtful reading stand."""
         for place, text in lengths.items():
-            reading = record(self.conn, self._act(), self.sheet_id, place, text)
+            reading = record(self.conn, self._act(), self.sheet_id, position=place, text=text)
             if sure and rounds.fetch_reading(self.conn, reading)[0].doubt:
                 settle_doubt(self.conn, self._act(), reading, "right")
         return self
@@ -162,7 +172,10 @@ def pitch_marked(visit: Visit, lengths: Mapping[int, str]) -> None:
 
 
 def open_coil(visit: Visit, lengths: Mapping[int, str]) -> None:
-    """Burnt at two places of a wave winding: the bar test names the open coil; the sheet is left open for the motor shop."""
+    """Burnt at two places of a wave winding: the bar test names the open coil.
+
+    The sheet is left open for the motor shop.
+    """
     _to_copper(visit, lengths, "crackles and pulls unevenly, ring of fire").put(
         "bar-map", "burnt-leading 36, 95; burnt-trailing 37, 96"
     )
@@ -217,9 +230,15 @@ def _around(count: int, eccentric: float, high: float, oval: float, noise: float
 
 
 VISITS: Mapping[str, Callable[[Visit, Mapping[int, str]], None]] = {
-    "half done": left_open, "new set": upstream, "stuck": stuck, "originals": originals,
-    "pitch marking": pitch_marked, "open coil": open_coil, "one cut left": last_cut, "under least": under_least,
-}  # fmt: skip
+    "half done": left_open,
+    "new set": upstream,
+    "stuck": stuck,
+    "originals": originals,
+    "pitch marking": pitch_marked,
+    "open coil": open_coil,
+    "one cut left": last_cut,
+    "under least": under_least,
+}
 
 # Insulation of earlier years, MΩ and °C, by a motor's state: one test for every fourth round.
 TESTED: dict[str, tuple[tuple[str, str], ...]] = {

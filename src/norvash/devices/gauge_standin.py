@@ -1,8 +1,8 @@
 """A stand-in for a length gauge: a small process that speaks the line protocol on a local socket.
 
-It answers `?` with the value between its jaws and then moves on to the next of its values. Whoever plays the hand on the
-gauge sends `!12.43 mm` to close the jaws on a brush and press its button: all that listen then get the line. `~` and
-bytes in hex are sent on as they are, to see what damaged lines do.
+It answers `?` with the value between its jaws and then moves on to the next of its values. Whoever plays the hand on
+the gauge sends `!12.43 mm` to close the jaws on a brush and press its button: all that listen then get the line. `~`
+and bytes in hex are sent on as they are, to see what damaged lines do.
 """
 
 import socket

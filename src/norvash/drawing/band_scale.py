@@ -9,7 +9,7 @@ _ROW, _LEFT, _RIGHT, _TOP = 78.0, 8.0, 8.0, 8.0
 _BESIDE = 1.25
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Banded:
     """A figure with its band; an edge that is not known is None. `also` is a second figure, with its words."""
 
@@ -38,7 +38,16 @@ def band_scale(title: str, rows: Sequence[Banded], width: float) -> Drawing:
     head = ("what", "figure", "band", "inside")
     said = "; ".join(f"{r.words} {r.value:.4g} {r.unit}, {_inside(r)}" for r in rows)
     table = tuple((r.words, f"{r.value:.4g} {r.unit}", _band(r), _inside(r)) for r in rows)
-    return Drawing("band-scale", width, _TOP + len(rows) * _ROW, title, f"{said}.", tuple(elements), head, table)
+    return Drawing(
+        name="band-scale",
+        width=width,
+        height=_TOP + len(rows) * _ROW,
+        title=title,
+        description=f"{said}.",
+        elements=tuple(elements),
+        head=head,
+        rows=table,
+    )
 
 
 def _row(row: Banded, top: float, width: float) -> list[Element]:

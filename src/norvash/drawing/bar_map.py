@@ -14,12 +14,13 @@ _BARE: frozenset[str] = frozenset()
 _NARROWEST, _PHONE_NARROWEST, _WIDEST, _PHONE = 11.5, 16.0, 34.0, 400.0
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Mapped:
-    """What is drawn: conditions by bar, the bars of a proven spacing, what changed, readings between bars as deviations [1].
+    """What is drawn: conditions by bar, the bars of a proven spacing, what changed, readings between bars as deviations
+    [1].
 
-    `marked` are readings, from 1, that stand out; `paint` makes it a field to paint on; `answering` are slots that answer
-    on the growler with their first and last bar, `earthed` the bar that leaks to the shaft.
+    `marked` are readings, from 1, that stand out; `paint` makes it a field to paint on; `answering` are slots that
+    answer on the growler with their first and last bar, `earthed` the bar that leaks to the shaft.
     """
 
     bars: int
@@ -39,7 +40,8 @@ class Mapped:
 
 
 def rows_of(bars: int, poles: int | None, most: int) -> int:
-    """Return into how many rows the bars are wrapped: whole pole pitches in a row if that fits, else equal parts of one.
+    """Return into how many rows the bars are wrapped: whole pole pitches in a row if that fits, else equal parts of
+    one.
 
     >>> rows_of(87, 4, 50), rows_of(400, 4, 50), rows_of(60, 12, 50), rows_of(63, None, 50)
     (2, 8, 2, 2)
@@ -53,7 +55,8 @@ def rows_of(bars: int, poles: int | None, most: int) -> int:
 
 
 def bar_map(drawn: Mapped, width: float) -> Drawing:
-    """Draw the unrolled commutator; bars count from left to right in the direction of turning, the leading edge to the right.
+    """Draw the unrolled commutator; bars count from left to right in the direction of turning, the leading edge to the
+    right.
 
     Units: width [px]. Shape: wraps by itself, so that single bars can be told at 400 bars and on a phone.
     """
@@ -74,14 +77,27 @@ def bar_map(drawn: Mapped, width: float) -> Drawing:
         made += _row(drawn, at, pitch, top)
         if lane:
             made += _lane(drawn, at, pitch, top - over)
-    rows_said = tuple((c.words, ", ".join(_run(a, b) for a, b in runs(on)), f"{len(on)}") for c in CONDITIONS if (on := having(drawn.shown, c.id)))  # fmt: skip
+    rows_said = tuple(
+        (c.words, ", ".join(_run(a, b) for a, b in runs(on)), f"{len(on)}")
+        for c in CONDITIONS
+        if (on := having(drawn.shown, c.id))
+    )
     rows_said += tuple(
         (f"slot {n} answers on the growler", _run(a, b), f"{b - a + 1}") for n, (a, b) in drawn.answering.items()
     )
     rows_said += (("leaks to the shaft", f"{drawn.earthed}", "1"),) if drawn.earthed is not None else ()
     said = "; ".join([f"{w}: bars {b}" for w, b, _ in rows_said] + list(drawn.says)) or "nothing painted"
-    return Drawing("bar-map", width, 14.0 + rows * step, f"Bar map, {drawn.bars} bars", f"{said}.", tuple(made),
-                   ("condition", "bars", "how many"), rows_said, interactive=drawn.paint)  # fmt: skip
+    return Drawing(
+        name="bar-map",
+        width=width,
+        height=14.0 + rows * step,
+        title=f"Bar map, {drawn.bars} bars",
+        description=f"{said}.",
+        elements=tuple(made),
+        head=("condition", "bars", "how many"),
+        rows=rows_said,
+        interactive=drawn.paint,
+    )
 
 
 def _run(first: int, last: int) -> str:
@@ -114,7 +130,9 @@ def _signs(drawn: Mapped, at: list[tuple[int, float]], pitch: float, gap: float,
     hit = "".join(f"M{x + pitch / 2:.1f} {top + _BAR_H + 2:.1f}l4 7h-8z" for bar, x in at if bar in drawn.spacing)
     made = [el("path", "visit", d=hit)] if hit else []
     changed = {**dict.fromkeys(drawn.less, "–"), **dict.fromkeys(drawn.more, "+")}
-    return made + [label("text-soft", x + (pitch - gap) / 2, top - 3, changed[bar], "middle") for bar, x in at if bar in changed]  # fmt: skip
+    return made + [
+        label("text-soft", x + (pitch - gap) / 2, top - 3, changed[bar], "middle") for bar, x in at if bar in changed
+    ]
 
 
 def _electric(drawn: Mapped, at: list[tuple[int, float]], pitch: float, gap: float, top: float) -> list[Element]:
@@ -143,7 +161,10 @@ def _lane(drawn: Mapped, at: list[tuple[int, float]], pitch: float, top: float) 
     px = full / max(3 * drawn.band, 0.3)
     left, right = at[0][1], at[-1][1] + pitch
     band = drawn.band * px
-    made = [el("rect", "fan", x=left, y=base - band, width=right - left, height=2 * band), line("axis", left, base, right, base)]  # fmt: skip
+    made = [
+        el("rect", "fan", x=left, y=base - band, width=right - left, height=2 * band),
+        line("axis", left, base, right, base),
+    ]
     plain = ""
     for bar, x in at:
         off, across = drawn.deviations[bar - 1], x + pitch * 0.955
@@ -155,7 +176,10 @@ def _lane(drawn: Mapped, at: list[tuple[int, float]], pitch: float, top: float) 
             plain += stick
             continue
         end = base - max(min(off * px, full), -full)
-        made += [el("path", "touching", d=stick), label("text-tag", across, end - 3 if off > 0 else end + 13, f"{bar}{'▲' if off > 0 else '▼'}", "middle")]  # fmt: skip
+        made += [
+            el("path", "touching", d=stick),
+            label("text-tag", across, end - 3 if off > 0 else end + 13, f"{bar}{'▲' if off > 0 else '▼'}", "middle"),
+        ]
     return [*made, el("path", "track", d=plain)] if plain else made
 
 
@@ -167,10 +191,19 @@ def _name(shown: frozenset[str]) -> str:
 
 @cache
 def _symbol(name: str) -> Element:
-    """Return a bar with its conditions; a name like +burnt is the mark alone, to be laid on a bar while it is painted."""
+    """Return a bar with its conditions; a name like +burnt is the mark alone, to be laid on a bar while it is
+    painted.
+    """
     parts = [part for c in name.lstrip("+").split("_") for part in _GLYPHS.get(c, ())]
     copper = [] if name.startswith("+") else [el("rect", "copper", x=0, y=0, width=10, height=44)]
-    return el("symbol", children=[*copper, *parts], id=f"bar-{name}", viewBox="0 0 10 44", preserveAspectRatio="none", overflow="visible")  # fmt: skip
+    return el(
+        "symbol",
+        children=[*copper, *parts],
+        id=f"bar-{name}",
+        viewBox="0 0 10 44",
+        preserveAspectRatio="none",
+        overflow="visible",
+    )
 
 
 def _symbols(drawn: Mapped) -> Element:
@@ -216,5 +249,25 @@ _GLYPHS: dict[str, list[Element]] = {
 
 def condition_sample(condition: str) -> Drawing:
     """Draw one bar with a condition, for the row of conditions to choose from."""
-    parts = (el("rect", "copper", x=2.0, y=2.0, width=20.0, height=_BAR_H), el("svg", children=_GLYPHS[condition], x=2.0, y=2.0, width=20.0, height=_BAR_H, viewBox="0 0 10 44", preserveAspectRatio="none", overflow="visible"))  # fmt: skip
-    return Drawing("bar-sample", 24.0, _BAR_H + 4, next(c.words for c in CONDITIONS if c.id == condition), "", parts)
+    parts = (
+        el("rect", "copper", x=2.0, y=2.0, width=20.0, height=_BAR_H),
+        el(
+            "svg",
+            children=_GLYPHS[condition],
+            x=2.0,
+            y=2.0,
+            width=20.0,
+            height=_BAR_H,
+            viewBox="0 0 10 44",
+            preserveAspectRatio="none",
+            overflow="visible",
+        ),
+    )
+    return Drawing(
+        name="bar-sample",
+        width=24.0,
+        height=_BAR_H + 4,
+        title=next(c.words for c in CONDITIONS if c.id == condition),
+        description="",
+        elements=parts,
+    )

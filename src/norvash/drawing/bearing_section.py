@@ -19,8 +19,11 @@ def bearing_section(bore_mm: float, outside_mm: float, width_mm: float, seal: st
         upper = y == top
         race = ring * 0.26
         middle = y + ring / 2
-        made += [el("rect", "steel", x=x, y=y, width=w, height=race), el("rect", "steel", x=x, y=y + ring - race, width=w, height=race),
-                 el("circle", "box", cx=x + w / 2, cy=middle, r=ring * 0.29)]  # fmt: skip
+        made += [
+            el("rect", "steel", x=x, y=y, width=w, height=race),
+            el("rect", "steel", x=x, y=y + ring - race, width=w, height=race),
+            el("circle", "box", cx=x + w / 2, cy=middle, r=ring * 0.29),
+        ]
         for side in (x + 1.5, x + w - 4.0) if "both" in seal else (x + 1.5,) if seal != "open" else ():
             made.append(
                 el(
@@ -39,8 +42,26 @@ def bearing_section(bore_mm: float, outside_mm: float, width_mm: float, seal: st
     edge = x + w
     for value, name, gap in ((outside_mm, "D", 34.0), (bore_mm, "d", 14.0)):
         half = value * px / 2
-        made += [line("axis", edge + 4, axis - half, edge + gap + 4, axis - half), line("axis", edge + 4, axis + half, edge + gap + 4, axis + half),
-                 line("axis", edge + gap, axis - half, edge + gap, axis + half), label("text-tag", edge + gap + (6 if name == "D" else -6), axis + (18 if name == "D" else -8), f"{name} {value:g} mm", "start" if name == "D" else "end")]  # fmt: skip
+        made += [
+            line("axis", edge + 4, axis - half, edge + gap + 4, axis - half),
+            line("axis", edge + 4, axis + half, edge + gap + 4, axis + half),
+            line("axis", edge + gap, axis - half, edge + gap, axis + half),
+            label(
+                "text-tag",
+                edge + gap + (6 if name == "D" else -6),
+                axis + (18 if name == "D" else -8),
+                f"{name} {value:g} mm",
+                "start" if name == "D" else "end",
+            ),
+        ]
     said = f"bore {bore_mm:g} mm, outside {outside_mm:g} mm, width {width_mm:g} mm, {seal}"
-    return Drawing("bearing-section", edge + 130, height, "Section of the bearing, to scale", f"{said}.", tuple(made),
-                   ("what", "mm"), (("bore d", f"{bore_mm:g}"), ("outside D", f"{outside_mm:g}"), ("width B", f"{width_mm:g}")))  # fmt: skip
+    return Drawing(
+        name="bearing-section",
+        width=edge + 130,
+        height=height,
+        title="Section of the bearing, to scale",
+        description=f"{said}.",
+        elements=tuple(made),
+        head=("what", "mm"),
+        rows=(("bore d", f"{bore_mm:g}"), ("outside D", f"{outside_mm:g}"), ("width B", f"{width_mm:g}")),
+    )

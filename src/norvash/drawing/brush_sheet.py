@@ -12,7 +12,7 @@ _TICK = 4.0
 _LEAST_APART = 16.0
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class BrushPlan:
     """A new brush [mm]; commutator_d_mm curves its face, lead_root_mm is the root's depth below the top."""
 
@@ -53,14 +53,14 @@ def brush_sheet(plan: BrushPlan, width: float, height: float) -> Drawing:
     elements = [*_views(plan, scale), *_lines(plan, scale), *_dimensions(plan, scale)]
     head = ("what", "length")
     return Drawing(
-        "brush-sheet",
-        width,
-        height,
-        f"The brush, new, in {plan.unit}",
-        _describe(plan),
-        tuple(elements),
-        head,
-        _rows(plan),
+        name="brush-sheet",
+        width=width,
+        height=height,
+        title=f"The brush, new, in {plan.unit}",
+        description=_describe(plan),
+        elements=tuple(elements),
+        head=head,
+        rows=_rows(plan),
     )
 
 
@@ -99,7 +99,9 @@ def _dimensions(plan: BrushPlan, scale: _Scale) -> list[Element]:
     right = scale.side_x + plan.width_mm * scale.px_per_mm
     top, limit, foot = scale.y(0), scale.y(plan.limit_mm), scale.y(plan.new_mm)
     made = [
-        *_upright(scale.front_x - 22, top, foot, f"r {_figure(plan.new_mm, plan.unit)}", "text", "end"),
+        *_upright(
+            scale.front_x - 22, top, foot, words=f"r {_figure(plan.new_mm, plan.unit)}", ink="text", anchor="end"
+        ),
         *_level(
             scale.front_x,
             scale.front_x + plan.thickness_mm * scale.px_per_mm,
@@ -109,15 +111,20 @@ def _dimensions(plan: BrushPlan, scale: _Scale) -> list[Element]:
         *_level(scale.side_x, right, foot + 14, f"a {_figure(plan.width_mm, plan.unit)}"),
     ]
     words = f"limit {_figure(plan.limit_mm, plan.unit)}{', est.' if plan.estimated else ''}"
-    made += _upright(right + 22, top, limit, words, "text-copper", "start")
+    made += _upright(right + 22, top, limit, words=words, ink="text-copper", anchor="start")
     if foot - limit > _LEAST_APART:
         made += _upright(
-            right + 22, limit, foot, f"to wear {_figure(plan.new_mm - plan.limit_mm, plan.unit)}", "text", "start"
+            right + 22,
+            limit,
+            foot,
+            words=f"to wear {_figure(plan.new_mm - plan.limit_mm, plan.unit)}",
+            ink="text",
+            anchor="start",
         )
     return made
 
 
-def _upright(x: float, y1: float, y2: float, words: str, ink: str, anchor: str) -> list[Element]:
+def _upright(x: float, y1: float, y2: float, *, words: str, ink: str, anchor: str) -> list[Element]:
     """Return an upright dimension with its figure beside it."""
     ticks = f"M{x:.5g} {y1:.5g}V{y2:.5g}M{x - _TICK:.5g} {y1:.5g}h{2 * _TICK:g}M{x - _TICK:.5g} {y2:.5g}h{2 * _TICK:g}"
     beside = x - 7 if anchor == "end" else x + 7
@@ -140,8 +147,13 @@ def _describe(plan: BrushPlan) -> str:
 
 
 def _rows(plan: BrushPlan) -> tuple[tuple[str, ...], ...]:
-    named = [("thickness t", plan.thickness_mm), ("width a", plan.width_mm), ("new length r", plan.new_mm),
-             (f"limit, {plan.limit_basis}", plan.limit_mm), ("to wear", plan.new_mm - plan.limit_mm)]  # fmt: skip
+    named = [
+        ("thickness t", plan.thickness_mm),
+        ("width a", plan.width_mm),
+        ("new length r", plan.new_mm),
+        (f"limit, {plan.limit_basis}", plan.limit_mm),
+        ("to wear", plan.new_mm - plan.limit_mm),
+    ]
     named += [(f"wear line {i}", mm) for i, mm in enumerate(plan.wear_lines_mm, start=1)]
     named += [("lead root below the top", plan.lead_root_mm)] if plan.lead_root_mm is not None else []
     return tuple((name, length_words(mm, plan.unit)) for name, mm in named)

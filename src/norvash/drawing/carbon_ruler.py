@@ -20,7 +20,7 @@ def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool 
     bars: list[Element] = []
     pitch = height / max(len(ruler.brushes), 1)
     for i, brush in enumerate(ruler.brushes):
-        _bar(brush, left, top + i * pitch, pitch - (1.5 if pitch > 5 else 0.6), px_per_mm, paths)
+        _bar(brush, left, top + i * pitch, thick=pitch - (1.5 if pitch > 5 else 0.6), px_per_mm=px_per_mm, paths=paths)
         if dimensions:
             bars.append(label("text", left - 6, top + (i + 0.5) * pitch + 4.5, brush.label, "end"))
     solid = [el("path", ink, d=d) for ink, d in paths.items() if d]
@@ -31,14 +31,24 @@ def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool 
     bars.append(el("rect", "gone", x=left, y=top - 1.5, width=new_px, height=height + 1.5))
     limit_x = left + ruler.limit_mm * px_per_mm
     notch = f"M{limit_x - 6:.1f} {top - 10:.1f}h12l-6 9z"
-    bars += [el("path", "copper", d=notch),
-             line("copper-dash" if ruler.estimated else "copper-line", limit_x, top - 3, limit_x, top + height + 4)]  # fmt: skip
-    bars += _scale(ruler, left, top + height, px_per_mm, longest, limit_x)
-    return Drawing("carbon-ruler", width, top + height + 22, "Carbon ruler", describe(ruler), tuple(bars),
-                   ("brush", "length now", "at the next look", "above the limit"), _rows(ruler) if dimensions else ())  # fmt: skip
+    bars += [
+        el("path", "copper", d=notch),
+        line("copper-dash" if ruler.estimated else "copper-line", limit_x, top - 3, limit_x, top + height + 4),
+    ]
+    bars += _scale(ruler, left, top + height, px_per_mm=px_per_mm, longest=longest, limit_x=limit_x)
+    return Drawing(
+        name="carbon-ruler",
+        width=width,
+        height=top + height + 22,
+        title="Carbon ruler",
+        description=describe(ruler),
+        elements=tuple(bars),
+        head=("brush", "length now", "at the next look", "above the limit"),
+        rows=_rows(ruler) if dimensions else (),
+    )
 
 
-def _bar(brush: RulerBrush, left: float, y: float, thick: float, px_per_mm: float, paths: dict[str, str]) -> None:
+def _bar(brush: RulerBrush, left: float, y: float, *, thick: float, px_per_mm: float, paths: dict[str, str]) -> None:
     """Add one brush to the paths of the inks: what stays, and what goes by the next look."""
     if brush.length_mm is None:
         return
@@ -57,7 +67,7 @@ def _block(x: float, y: float, width: float, height: float) -> str:
     return f"M{x:.5g} {y:.5g}h{width:.5g}v{height:.5g}h{-width:.5g}z"
 
 
-def _scale(ruler: Ruler, left: float, y: float, px_per_mm: float, longest: float, limit_x: float) -> list[Element]:
+def _scale(ruler: Ruler, left: float, y: float, *, px_per_mm: float, longest: float, limit_x: float) -> list[Element]:
     """Return ticks with figures in the person's unit; a figure under the limit's line gives way to it."""
     unit_mm = 1 / shown(1.0, ruler.unit)
     step = nice_step(longest / unit_mm, max(3, int(longest * px_per_mm / 52)))
@@ -70,8 +80,15 @@ def _scale(ruler: Ruler, left: float, y: float, px_per_mm: float, longest: float
         last = i == count
         ticks += f"M{x:.5g} {y + 2:.5g}v4"
         if abs(x - limit_x) > 9 and (last or last_x - x > _LAST_PX):
-            made.append(label("text-soft", x, y + 19, f"{i * step:g}{f' {ruler.unit}' if last else ''}",
-                              "end" if last else "middle" if i else "start"))  # fmt: skip
+            made.append(
+                label(
+                    "text-soft",
+                    x,
+                    y + 19,
+                    f"{i * step:g}{f' {ruler.unit}' if last else ''}",
+                    "end" if last else "middle" if i else "start",
+                )
+            )
     return [el("path", "axis", d=ticks), *made]
 
 

@@ -31,13 +31,23 @@ def cause_bars(causes: Sequence[tuple[str, float]], sure: float, width: float) -
             )
             for n, part in enumerate(lines)
         ]
-        made += [el("rect", "carbon", x=left, y=y + 5, width=max(chance * px, 1.0), height=_PITCH - 14),
-                 label("text", left + chance * px + 7, y + 17, f"{chance:.0%}")]  # fmt: skip
+        made += [
+            el("rect", "carbon", x=left, y=y + 5, width=max(chance * px, 1.0), height=_PITCH - 14),
+            label("text", left + chance * px + 7, y + 17, f"{chance:.0%}"),
+        ]
     made.append(line("axis", left, _TOP - 4, left, bottom))
     rows = tuple((words, f"{chance:.1%}") for words, chance in causes)
     said = "; ".join(f"{words} {share}" for words, share in rows)
-    return Drawing("cause-bars", width, bottom + 4, f"How likely each cause is; the band begins at {sure:.0%}", f"{said}.", tuple(made),
-                   ("cause", "chance"), rows)  # fmt: skip
+    return Drawing(
+        name="cause-bars",
+        width=width,
+        height=bottom + 4,
+        title=f"How likely each cause is; the band begins at {sure:.0%}",
+        description=f"{said}.",
+        elements=tuple(made),
+        head=("cause", "chance"),
+        rows=rows,
+    )
 
 
 def _two_lines(words: str, left: float) -> list[str]:

@@ -1,6 +1,6 @@
 """Cut section: the profile along the shaft as it is, every pass, what is cut to, and the least that must stay."""
 
-from norvash.core.commutator.skim import Plan
+from norvash.core.commutator.cut import Plan
 from norvash.drawing.svg import Drawing, Element, el, label, line, polyline
 
 _LEFT, _RIGHT, _TOP, _HEIGHT = 122.0, 112.0, 30.0, 190.0
@@ -35,12 +35,29 @@ def cut_section(plan: Plan, width: float) -> Drawing:
     made: list[Element] = [el("path", "copper", d=body)]
     if copper.pit > 0:
         middle = (g0 + g1) / 2
-        made.append(el("path", "ground", d=f"M{middle - 9:.1f} {y(copper.groove):.1f}L{middle:.1f} {y(copper.pit):.1f}L{middle + 9:.1f} {y(copper.groove):.1f}Z"))  # fmt: skip
-    made += [line("pass-line", x0 - 8, y(p.total - copper.tir / 2), x1 + 8, y(p.total - copper.tir / 2)) for p in plan.passes[:-1] if chosen.allowed]  # fmt: skip
-    made += [el("rect", "limit-below", x=x0, y=low, width=x1 - x0, height=max(floor + 18 - low, 0.0)), line("track-hot", x0 - 16, low, x1 + 16, low), line("track", x0 - 16, cut, x1 + 16, cut)]  # fmt: skip
+        made.append(
+            el(
+                "path",
+                "ground",
+                d=(
+                    f"M{middle - 9:.1f} {y(copper.groove):.1f}L{middle:.1f} {y(copper.pit):.1f}L{middle + 9:.1f}"
+                    f" {y(copper.groove):.1f}Z"
+                ),
+            )
+        )
+    made += [
+        line("pass-line", x0 - 8, y(p.total - copper.tir / 2), x1 + 8, y(p.total - copper.tir / 2))
+        for p in plan.passes[:-1]
+        if chosen.allowed
+    ]
+    made += [
+        el("rect", "limit-below", x=x0, y=low, width=x1 - x0, height=max(floor + 18 - low, 0.0)),
+        line("track-hot", x0 - 16, low, x1 + 16, low),
+        line("track", x0 - 16, cut, x1 + 16, cut),
+    ]
     if broken:
         made.append(_break(x0, x1, (cut + low) / 2))
-    made += _words(plan, x0, x1, y(0), cut, low)
+    made += _words(plan, x0, x1, top=y(0), cut=cut, low=low)
     if plan.leaving is not None:
         full = y(plan.full.radial)
         made += [line("ahead", x0 - 8, full, x1 + 8, full)]
@@ -49,19 +66,46 @@ def cut_section(plan: Plan, width: float) -> Drawing:
     about.append(f"depths {scale}{', cut short at the zigzag' if broken else ''}")
     made += [label("text-soft", 4.0, floor + 36 + 16 * i, line_of) for i, line_of in enumerate(about)]
     verdict = "" if chosen.allowed else f"; {chosen.under_by:.3f} mm under the least diameter: not to be cut"
-    said = (f"smallest diameter {copper.diameter:.2f} mm, groove {copper.groove:g}, pit {copper.pit:g} mm radial; cut to {chosen.diameter_after:.2f} mm, "
-            f"least {plan.least:.2f} mm{verdict}")  # fmt: skip
-    return Drawing("cut-section", width, floor + 28 + 16 * len(about), "Section of the cut, depths radial", f"{said}.", tuple(made),
-                   ("pass", "kind", "infeed, mm radial", "from first touch, mm radial", "diameter after, mm", "r/min", "feed, mm/rev", "min"), pass_rows(plan) if chosen.allowed else ())  # fmt: skip
+    said = (
+        f"smallest diameter {copper.diameter:.2f} mm, groove {copper.groove:g}, pit {copper.pit:g} mm radial; cut to"
+        f" {chosen.diameter_after:.2f} mm, least {plan.least:.2f} mm{verdict}"
+    )
+    return Drawing(
+        name="cut-section",
+        width=width,
+        height=floor + 28 + 16 * len(about),
+        title="Section of the cut, depths radial",
+        description=f"{said}.",
+        elements=tuple(made),
+        head=(
+            "pass",
+            "kind",
+            "infeed, mm radial",
+            "from first touch, mm radial",
+            "diameter after, mm",
+            "r/min",
+            "feed, mm/rev",
+            "min",
+        ),
+        rows=pass_rows(plan) if chosen.allowed else (),
+    )
 
 
 def pass_rows(plan: Plan) -> tuple[tuple[str, ...], ...]:
     """Return the passes as the lines of the table that goes to the lathe."""
     return tuple(
-        (str(p.number), p.kind, f"{p.infeed:.3f}", f"{p.total:.3f}", f"{p.diameter:.3f}", "–" if p.speed is None else f"{p.speed:.0f}", f"{p.feed:g}",
-         "–" if p.minutes is None else f"{p.minutes:.1f}")
+        (
+            str(p.number),
+            p.kind,
+            f"{p.infeed:.3f}",
+            f"{p.total:.3f}",
+            f"{p.diameter:.3f}",
+            "–" if p.speed is None else f"{p.speed:.0f}",
+            f"{p.feed:g}",
+            "–" if p.minutes is None else f"{p.minutes:.1f}",
+        )
         for p in plan.passes
-    )  # fmt: skip
+    )
 
 
 def _break(x0: float, x1: float, y: float) -> Element:
@@ -70,7 +114,7 @@ def _break(x0: float, x1: float, y: float) -> Element:
     return polyline("break", [(x0 + (x1 - x0) * i / steps, y + (4 if i % 2 else -4)) for i in range(steps + 1)])
 
 
-def _words(plan: Plan, x0: float, x1: float, top: float, cut: float, low: float) -> list[Element]:
+def _words(plan: Plan, x0: float, x1: float, *, top: float, cut: float, low: float) -> list[Element]:
     """Return the diameters at the left and the radial depths at the right, moved apart where they would meet."""
     chosen, least = plan.chosen, "guess" if plan.provisional else "least"
     lines = _apart(

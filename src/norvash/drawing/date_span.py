@@ -48,7 +48,12 @@ def axis_head(axis: TimeAxis) -> Drawing:
             words = f"{month:%b}" if month.month != 1 else f"{month:%Y}"
             made.append(label("text-soft", x + 2, 12, words)) if i % 2 == 0 or month.month == 1 else None
     return Drawing(
-        "date-head", axis.width, 24, "Months", f"From {day_words(axis.first)} to {day_words(axis.last)}", tuple(made)
+        name="date-head",
+        width=axis.width,
+        height=24,
+        title="Months",
+        description=f"From {day_words(axis.first)} to {day_words(axis.last)}",
+        elements=tuple(made),
     )
 
 
@@ -59,10 +64,19 @@ def date_span(
     early_on: date | None = None,
     late_on: date | None = None,
 ) -> Drawing:
-    """Draw the band in which a motor's limit falls eight times in ten, its middle as a peg, and the next look as a foot."""
+    """Draw the band in which a motor's limit falls eight times in ten, its middle as a peg, and the next look as a
+    foot.
+    """
     made: list[Element] = [el("path", "rule", d=axis.grid)]
     if limit_on is None:
-        return Drawing("date-span", axis.width, _HEIGHT, "Dates", "No date yet.", tuple(made))
+        return Drawing(
+            name="date-span",
+            width=axis.width,
+            height=_HEIGHT,
+            title="Dates",
+            description="No date yet.",
+            elements=tuple(made),
+        )
     end, low, high = axis.x(limit_on), axis.x(early_on or limit_on), axis.x(late_on or limit_on)
     beyond = limit_on > axis.last
     made.append(el("rect", "span", x=low, y=8.0, width=max(high - low, 1.0), height=12.0))
@@ -80,4 +94,6 @@ def date_span(
     made.append(label("text-date", end, 40, words, anchor))
     band = f", 8 times in 10 from {day_words(early_on)} to {day_words(late_on)}" if early_on and late_on else ""
     said = f"Limit about {day_words(limit_on)}{band}" + (f", look again by {day_words(look_on)}" if look_on else "")
-    return Drawing("date-span", axis.width, _HEIGHT, "Dates", said, tuple(made))
+    return Drawing(
+        name="date-span", width=axis.width, height=_HEIGHT, title="Dates", description=said, elements=tuple(made)
+    )

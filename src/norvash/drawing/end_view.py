@@ -16,7 +16,7 @@ _ARM_LABEL_PX = 8.0
 _BETWEEN_MM = 1.5
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class EndBrush:
     """One brush in the end view; length_mm None where it was not measured."""
 
@@ -28,7 +28,7 @@ class EndBrush:
     chosen: bool = False
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class EndPlate:
     """The parts of the end view [mm], and whether the diameter is only lent by the class."""
 
@@ -57,7 +57,7 @@ def end_view(plate: EndPlate, brushes: Sequence[EndBrush], size: float, px_per_m
     middle = size / 2
     parts: list[Element] = [_commutator(plate, radius)]
     links = [_brush(plate, b, _sideways(b, brushes, plate), radius, px_per_mm) for b in brushes]
-    labels = _labels(brushes, plate, rows, reach, px_per_mm, middle)
+    labels = _labels(brushes, plate, rows, reach=reach, px_per_mm=px_per_mm, middle=middle)
     turned = f"translate({middle:.2f} {middle:.2f}) scale({px_per_mm:.4f})"
     group = el("g", children=[*parts, *links], transform=turned)
     side = " Brushes of one arm are drawn side by side; on the machine they lie behind one another." if rows > 1 else ""
@@ -69,12 +69,26 @@ def end_view(plate: EndPlate, brushes: Sequence[EndBrush], size: float, px_per_m
     )
     head = ("brush", "polarity", "angle", "length", "state")
     table = tuple(
-        (b.plan.label, b.plan.polarity, f"{b.plan.angle_deg:g}°",
-         "–" if b.length_mm is None else length_words(b.length_mm, plate.unit), b.word)
+        (
+            b.plan.label,
+            b.plan.polarity,
+            f"{b.plan.angle_deg:g}°",
+            "–" if b.length_mm is None else length_words(b.length_mm, plate.unit),
+            b.word,
+        )
         for b in brushes
-    )  # fmt: skip
-    return Drawing("end-view", size, size, "End view, seen from the commutator end", words, (group, *labels), head, table,
-                   interactive=any(b.href for b in brushes))  # fmt: skip
+    )
+    return Drawing(
+        name="end-view",
+        width=size,
+        height=size,
+        title="End view, seen from the commutator end",
+        description=words,
+        elements=(group, *labels),
+        head=head,
+        rows=table,
+        interactive=any(b.href for b in brushes),
+    )
 
 
 def _sideways(brush: EndBrush, brushes: Sequence[EndBrush], plate: EndPlate) -> float:
@@ -89,12 +103,15 @@ def _commutator(plate: EndPlate, radius: float) -> Element:
         f"M{0.66 * radius * cos(a):.2f} {0.66 * radius * sin(a):.2f}L{radius * cos(a):.2f} {radius * sin(a):.2f}"
         for a in (2 * pi * i / drawn for i in range(drawn))
     )
-    return el("g", children=[
-        el("circle", "copper", cx=0.0, cy=0.0, r=radius),
-        el("path", "slots", d=slots, vector_effect="non-scaling-stroke"),
-        el("circle", "brass", cx=0.0, cy=0.0, r=0.66 * radius),
-        el("circle", "steel", cx=0.0, cy=0.0, r=0.32 * radius),
-    ])  # fmt: skip
+    return el(
+        "g",
+        children=[
+            el("circle", "copper", cx=0.0, cy=0.0, r=radius),
+            el("path", "slots", d=slots, vector_effect="non-scaling-stroke"),
+            el("circle", "brass", cx=0.0, cy=0.0, r=0.66 * radius),
+            el("circle", "steel", cx=0.0, cy=0.0, r=0.32 * radius),
+        ],
+    )
 
 
 def _brush(plate: EndPlate, brush: EndBrush, sideways: float, radius: float, px_per_mm: float) -> Element:
@@ -138,32 +155,54 @@ def _brush(plate: EndPlate, brush: EndBrush, sideways: float, radius: float, px_
     )
     if brush.href:
         grow = max(0.0, (44 / px_per_mm - t) / 2)
-        parts.append(el("rect", "touch", x=left - grow, y=-(radius + plate.new_mm), width=t + 2 * grow, height=plate.new_mm,
-                        fill="transparent"))  # fmt: skip
+        parts.append(
+            el(
+                "rect",
+                "touch",
+                x=left - grow,
+                y=-(radius + plate.new_mm),
+                width=t + 2 * grow,
+                height=plate.new_mm,
+                fill="transparent",
+            )
+        )
     turn = f"rotate({brush.plan.angle_deg:g})"
     if not brush.href:
         return el("g", children=parts, transform=turn)
     said = f"Brush {brush.plan.label}, polarity {brush.plan.polarity}, {brush.word}"
     current = "true" if brush.chosen else None
-    return el("a", "pick", children=[el("g", children=parts, transform=turn)], href=brush.href, aria_label=said,
-              aria_current=current)  # fmt: skip
+    return el(
+        "a",
+        "pick",
+        children=[el("g", children=parts, transform=turn)],
+        href=brush.href,
+        aria_label=said,
+        aria_current=current,
+    )
 
 
 def _labels(
-    brushes: Sequence[EndBrush], plate: EndPlate, rows: int, reach: float, px_per_mm: float, middle: float
+    brushes: Sequence[EndBrush], plate: EndPlate, rows: int, *, reach: float, px_per_mm: float, middle: float
 ) -> list[Element]:
     """Return a label for each brush, or one for each arm where an arm has many."""
     if rows <= _MOST_LABELLED:
         spread = max(1.0, _LABEL_PX / (px_per_mm * plate.thickness_mm))
         return [
-            _label(b.plan, b.plan.label, spread * _sideways(b, brushes, plate), reach, px_per_mm, middle)
+            _label(
+                b.plan,
+                b.plan.label,
+                spread * _sideways(b, brushes, plate),
+                reach=reach,
+                px_per_mm=px_per_mm,
+                middle=middle,
+            )
             for b in brushes
         ]
     arms: dict[int, list[PositionPlan]] = {}
     for brush in brushes:
         arms.setdefault(brush.plan.arm, []).append(brush.plan)
     outer = reach + _ARM_LABEL_PX / px_per_mm
-    return [_label(a[0], _arm_name(a), 0.0, outer, px_per_mm, middle) for a in arms.values()]
+    return [_label(a[0], _arm_name(a), 0.0, reach=outer, px_per_mm=px_per_mm, middle=middle) for a in arms.values()]
 
 
 def _arm_name(plans: Sequence[PositionPlan]) -> str:
@@ -171,7 +210,7 @@ def _arm_name(plans: Sequence[PositionPlan]) -> str:
     return plans[0].label.rstrip("0123456789") or str(plans[0].arm)
 
 
-def _label(plan: PositionPlan, words: str, apart: float, reach: float, px_per_mm: float, middle: float) -> Element:
+def _label(plan: PositionPlan, words: str, apart: float, *, reach: float, px_per_mm: float, middle: float) -> Element:
     angle, out = radians(plan.angle_deg), reach + 15 / px_per_mm
     x = out * sin(angle) + apart * cos(angle)
     y = -out * cos(angle) + apart * sin(angle)

@@ -35,13 +35,19 @@ def face_contact(contact: Contact, width: float) -> Drawing:
     hollow = _depth(contact.face_radius_mm, half)
     lifted = max(hollow - _depth(radius, half), 0.0)
     foot = crown + (contact.worn_mm - lifted) * px
-    bend = f"A{contact.face_radius_mm * px:.5g} {contact.face_radius_mm * px:.5g} 0 0 0 {_SIDE:.5g} {foot + hollow * px:.5g}"
+    bend = (
+        f"A{contact.face_radius_mm * px:.5g} {contact.face_radius_mm * px:.5g} 0 0 0 {_SIDE:.5g}"
+        f" {foot + hollow * px:.5g}"
+    )
     end = bend if contact.face_radius_mm < inf else f"H{_SIDE:.5g}"
     carbon = f"M{_SIDE:.5g} {_TOP:g}H{width - _SIDE:.5g}V{foot + hollow * px:.5g}{end}z"
     reach = min(_BEYOND * half, radius)
     drop = _depth(radius, reach)
     below = crown + max(drop * px, 8.0) + _BELOW
-    arc = f"M{middle - reach * px:.5g} {crown + drop * px:.5g}A{radius * px:.5g} {radius * px:.5g} 0 0 1 {middle + reach * px:.5g} {crown + drop * px:.5g}V{below:.5g}H{middle - reach * px:.5g}z"
+    arc = (
+        f"M{middle - reach * px:.5g} {crown + drop * px:.5g}A{radius * px:.5g} {radius * px:.5g} 0 0 1"
+        f" {middle + reach * px:.5g} {crown + drop * px:.5g}V{below:.5g}H{middle - reach * px:.5g}z"
+    )
     elements = [el("path", "carbon", d=carbon), el("path", "copper", d=arc)]
     if contact.share > 0:
         elements.append(el("path", "touching", d=_touching(contact, radius, px, middle, crown)))
@@ -52,8 +58,18 @@ def face_contact(contact: Contact, width: float) -> Drawing:
         label("text-soft", _SIDE, below + 32, f"t {t:g} mm"),
         label("numeral", width - _SIDE, below + 36, f"{contact.share:.0%} touches", "end"),
     ]
-    words = f"A face {t:g} mm thick on a commutator of {contact.commutator_d_mm:g} mm; {contact.share:.0%} of it touches after {contact.worn_mm:g} mm of wear."
-    return Drawing("face-contact", width, below + 42, "The face on the copper, to scale", words, tuple(elements))
+    words = (
+        f"A face {t:g} mm thick on a commutator of {contact.commutator_d_mm:g} mm; {contact.share:.0%} of it touches"
+        f" after {contact.worn_mm:g} mm of wear."
+    )
+    return Drawing(
+        name="face-contact",
+        width=width,
+        height=below + 42,
+        title="The face on the copper, to scale",
+        description=words,
+        elements=tuple(elements),
+    )
 
 
 def _depth(radius_mm: float, half_mm: float) -> float:

@@ -37,5 +37,13 @@ def grade_scale(edges: Mapping[str, float], width: float) -> Drawing:
         (WORDS[s], f"at or under {edges[s]:.0%}" if s in edges else f"over {edges['watch']:.0%}") for s in GRADES
     )
     words = "; ".join(f"{word} {at}" for word, at in rows)
-    return Drawing("stage-scale", width, bottom + 24, "Usable carbon, from the limit to new", f"{words}.", tuple(made),
-                   ("stage", "usable carbon"), rows)  # fmt: skip
+    return Drawing(
+        name="stage-scale",
+        width=width,
+        height=bottom + 24,
+        title="Usable carbon, from the limit to new",
+        description=f"{words}.",
+        elements=tuple(made),
+        head=("stage", "usable carbon"),
+        rows=rows,
+    )

@@ -1,4 +1,6 @@
-"""Insulation over the years at one temperature, on a scale of tenfolds, against its least and against a fall since last time."""
+"""Insulation over the years at one temperature, on a scale of tenfolds, against its least and against a fall since last
+time.
+"""
 
 from collections.abc import Callable, Sequence
 from datetime import date, timedelta
@@ -47,11 +49,31 @@ def insulation_trend(
         el("circle", "dot" if t.r40 else "dot-past", cx=x(t.on), cy=y(v), r=4.5)
         for t, v in zip(tests, values, strict=True)
     ]
-    rows = tuple((f"{t.on:%Y-%m-%d}", f"{t.sheet}", f"{t.megohm:.3g} MΩ", "not known" if t.temperature_c is None else f"{t.temperature_c:g} °C",
-                  "–" if t.r40 is None else f"{t.r40:.3g} MΩ") for t in reversed(tests))  # fmt: skip
+    rows = tuple(
+        (
+            f"{t.on:%Y-%m-%d}",
+            f"{t.sheet}",
+            f"{t.megohm:.3g} MΩ",
+            "not known" if t.temperature_c is None else f"{t.temperature_c:g} °C",
+            "–" if t.r40 is None else f"{t.r40:.3g} MΩ",
+        )
+        for t in reversed(tests)
+    )
     held = "" if at_40 else "; the least holds for the value as measured"
-    said = f"{len(tests)} tests from {day_words(first)} to {day_words(tests[-1].on)}: {values[0]:.3g} to {values[-1]:.3g} MΩ, least {least:g} MΩ{held}."
-    return Drawing("insulation-trend", width, _HEIGHT, "Insulation at 40 °C over the years, MΩ", said, tuple(made), ("day", "sheet", "measured", "at", "at 40 °C"), rows)  # fmt: skip
+    said = (
+        f"{len(tests)} tests from {day_words(first)} to {day_words(tests[-1].on)}: {values[0]:.3g} to {values[-1]:.3g}"
+        f" MΩ, least {least:g} MΩ{held}."
+    )
+    return Drawing(
+        name="insulation-trend",
+        width=width,
+        height=_HEIGHT,
+        title="Insulation at 40 °C over the years, MΩ",
+        description=said,
+        elements=tuple(made),
+        head=("day", "sheet", "measured", "at", "at 40 °C"),
+        rows=rows,
+    )
 
 
 def _beside(words: list[tuple[float, str, str]], x: float) -> list[Element]:

@@ -28,8 +28,17 @@ def interval_grid(
         made.append(label("text", _FIRST_PX - 8, y + 20, grouped(row), "end"))
         for j, cell in enumerate(table.cells[i]):
             x = _FIRST_PX + j * across
-            made.append(el("rect", "carbon", x=x + 1, y=y + 1, width=across - 2, height=_ROW_PX - 2,
-                           fill_opacity=round(0.04 + _MOST_TINT * cell / longest * 0.5, 3)))  # fmt: skip
+            made.append(
+                el(
+                    "rect",
+                    "carbon",
+                    x=x + 1,
+                    y=y + 1,
+                    width=across - 2,
+                    height=_ROW_PX - 2,
+                    fill_opacity=round(0.04 + _MOST_TINT * cell / longest * 0.5, 3),
+                )
+            )
             made.append(label("text", x + across / 2, y + 20, grouped(cell) if cell else "change", "middle"))
     for marked_row, marked_column in found:
         made += _mark(table, marked_row, marked_column, across)
@@ -37,7 +46,16 @@ def interval_grid(
     head = (f"{unit} so far", *(f"{c:g} mm" for c in table.columns_mm))
     rows = tuple((grouped(r), *(grouped(c) for c in cells)) for r, cells in zip(table.rows, table.cells, strict=True))
     drawn = max(_FIRST_PX + across * len(table.columns_mm) + 2, width)
-    return Drawing("interval-grid", drawn, height, "Intervals", _describe(table, found, unit), tuple(made), head, rows)
+    return Drawing(
+        name="interval-grid",
+        width=drawn,
+        height=height,
+        title="Intervals",
+        description=_describe(table, found, unit),
+        elements=tuple(made),
+        head=head,
+        rows=rows,
+    )
 
 
 def _mark(table: IntervalTable, i: int | None, j: int | None, across: float) -> list[Element]:
@@ -49,15 +67,18 @@ def _mark(table: IntervalTable, i: int | None, j: int | None, across: float) -> 
     if i is None:
         return [line("copper-line", x, _HEAD_PX - 2, x + across, _HEAD_PX - 2)]
     y = _HEAD_PX + i * _ROW_PX
-    return [line("copper-line", _FIRST_PX - 4, y + 3, _FIRST_PX - 4, y + _ROW_PX - 3),
-            line("copper-line", x + 4, _HEAD_PX - 4, x + across - 4, _HEAD_PX - 4),
-            el("rect", "copper-line", x=x, y=y, width=across, height=_ROW_PX)]  # fmt: skip
+    return [
+        line("copper-line", _FIRST_PX - 4, y + 3, _FIRST_PX - 4, y + _ROW_PX - 3),
+        line("copper-line", x + 4, _HEAD_PX - 4, x + across - 4, _HEAD_PX - 4),
+        el("rect", "copper-line", x=x, y=y, width=across, height=_ROW_PX),
+    ]
 
 
 def _describe(table: IntervalTable, found: Sequence[tuple[int | None, int | None]], unit: str) -> str:
     words = f"{len(table.rows)} rows of use by {len(table.columns_mm)} columns of {table.quantity}"
     cells = [
         f"row {grouped(table.rows[i])} {unit}, column {table.columns_mm[j]:g} mm: {grouped(table.cells[i][j])} {unit}"
-        for i, j in found if i is not None and j is not None
-    ]  # fmt: skip
+        for i, j in found
+        if i is not None and j is not None
+    ]
     return "; ".join([words, *cells]) + "."

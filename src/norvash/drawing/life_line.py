@@ -1,131 +1,60 @@
 """The life line: length against use over all sets ever fitted, with the limit and the line to it."""
 
-from collections.abc import Callable
-from dataclasses import dataclass
-
-from norvash.core.quantities import shown
+from norvash.core.found import Findings
 from norvash.core.state import BrushSet, MotorState
-from norvash.core.timeline import date_marks
-from norvash.core.verdict import Findings
-from norvash.core.words import UNIT_WORDS, day_words, grouped, length_words, rounded, short_day, use_words
-from norvash.drawing.svg import Drawing, Element, el, label, line, lines, polyline, ticks
+from norvash.core.words import day_words, grouped, length_words, rounded, short_day, use_words
+from norvash.drawing.life_frame import BOTTOM, LEFT, RIGHT, TOP, Frame, axes, frame_of
+from norvash.drawing.svg import Drawing, Element, el, label, line, polyline
 
-_LEFT, _RIGHT, _TOP, _BOTTOM = 44.0, 14.0, 22.0, 46.0
-_TICK_PX, _SET_PX = 62.0, 40.0
-_LEAST_USE = 10.0
-_FAR = 0.6
-
-
-@dataclass(frozen=True, slots=True)
-class _Frame:
-    """The axes: use to the right, length [mm] upwards."""
-
-    x: Callable[[float], float]
-    y: Callable[[float], float]
-    low: float
-    high: float
-    longest_mm: float
-    new_mm: float
-    width: float
-    height: float
+_SET_PX = 40.0
 
 
 def life_line(found: Findings, state: MotorState, width: float, height: float, *, table: bool = True) -> Drawing:
-    """Draw every reading of every set against the counter's use, and the straight line to the limit; without its table where that stands beside."""
-    frame = _frame(found, state, width, height)
-    elements = [*_axes(frame, state), *_limit(frame, found, state), *_marks(frame, state)]
+    """Draw every reading of every set against the counter's use, and the straight line to the limit.
+
+    Without its table where that stands beside.
+    """
+    frame = frame_of(found, state, width, height)
+    elements = [*axes(frame, state), *_limit(frame, found, state), *_marks(frame, state)]
     for brush_set in state.sets[:-1]:
         elements += _past_set(frame, brush_set, state)
     elements += _current_set(frame, found, state)
     elements += _fan(frame, found) if found.ahead else []
     elements += _ahead(frame, found, state)
-    return Drawing("life-line", width, height, "Life line", _describe(found, state), tuple(elements),
-                   ("set", "date", "use", "brush", "length", "± 1 s"), _rows(state) if table else ())  # fmt: skip
-
-
-def _end(found: Findings, state: MotorState) -> float | None:
-    """Return the total use to which the drawing reaches: the late end of the band, unless that is far beyond the middle."""
-    line_, ahead = found.line, found.ahead
-    if ahead is not None and found.grade != "stop":
-        return min(ahead.p90_units, ahead.p50_units + _FAR * (ahead.p50_units - state.current.fitted_units))
-    return None if line_ is None or line_.do_not_exceed_h is None else line_.do_not_exceed_h - state.offset_units
-
-
-def _frame(found: Findings, state: MotorState, width: float, height: float) -> _Frame:
-    uses = [s.fitted_units for s in state.sets] + [e.total_units for e in state.entries]
-    low = min(uses, default=0.0)
-    high = max([*uses, _end(found, state) or 0.0, low + _LEAST_USE])
-    high += 0.06 * (high - low)
-    longest = max(
-        [state.figures.need("new_mm")]
-        + [m.length_mm for s in state.sets for r in s.rounds for m in r.readings.values()]
+    return Drawing(
+        name="life-line",
+        width=width,
+        height=height,
+        title="Life line",
+        description=_describe(found, state),
+        elements=tuple(elements),
+        head=("set", "date", "use", "brush", "length", "± 1 s"),
+        rows=_rows(state) if table else (),
     )
-    longest *= 1.04
-    floor_mm = max(0.0, found.limit.limit_mm - 0.3 * (longest - found.limit.limit_mm))
-    across, down = width - _LEFT - _RIGHT, height - _TOP - _BOTTOM
-
-    def x(use: float) -> float:
-        return _LEFT + (use - low) / (high - low) * across
-
-    def y(mm: float) -> float:
-        return _TOP + (longest - mm) / (longest - floor_mm) * down
-
-    return _Frame(x, y, low, high, longest, state.figures.need("new_mm"), width, height)
 
 
-def _axes(frame: _Frame, state: MotorState) -> list[Element]:
-    unit = state.figures.word("length_unit") or "mm"
-    per_unit = 1 / shown(1.0, unit)
-    bottom = frame.height - _BOTTOM
-    made = [label("text-soft", _LEFT - 8, 12, unit, "end")]
-    levels = [(tick, frame.y(tick * per_unit)) for tick in ticks(0.0, frame.longest_mm / per_unit, 8)]
-    levels = [(tick, y) for tick, y in levels if y <= bottom + 0.5]
-    made.append(lines("rule", ((_LEFT, y, frame.width - _RIGHT, y) for _, y in levels)))
-    made += [label("text-soft", _LEFT - 8, y + 4, f"{tick:g}", "end") for tick, y in levels]
-    uses = [(u, frame.x(u)) for u in ticks(frame.low, frame.high, min(8, int((frame.width - _LEFT) / _TICK_PX)))]
-    made.append(
-        lines("axis", [(_LEFT, bottom, frame.width - _RIGHT, bottom), *((x, bottom, x, bottom + 5) for _, x in uses)])
-    )
-    made += [label("text-soft", x, bottom + 19, grouped(use), "middle") for use, x in uses]
-    words = UNIT_WORDS[state.unit] + (" in all" if state.offset_units else "")
-    made.append(label("text-soft", _LEFT - 8, bottom + 19, words, "end"))
-    return made + _dates(frame, state, bottom)
-
-
-def _dates(frame: _Frame, state: MotorState, bottom: float) -> list[Element]:
-    shown_at: list[tuple[float, str]] = []
-    for total, words in date_marks(frame.low, frame.high, state.entries, state.rate):
-        x = frame.x(total)
-        if (not shown_at or x - shown_at[-1][0] >= 34) and x <= frame.width - _RIGHT - 12:
-            shown_at.append((x, words))
-    if not shown_at:
-        return []
-    strokes = lines("axis", ((x, bottom + 25, x, bottom + 29) for x, _ in shown_at))
-    return [strokes, *(label("text-soft", x, bottom + 42, words, "middle") for x, words in shown_at)]
-
-
-def _limit(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
+def _limit(frame: Frame, found: Findings, state: MotorState) -> list[Element]:
     y = frame.y(found.limit.limit_mm)
     ink = "copper-dash" if found.limit.estimated else "copper-line"
     words = f"limit {length_words(found.limit.limit_mm, state.figures.word('length_unit'))} · {found.limit.source}"
-    return [line(ink, _LEFT, y, frame.width - _RIGHT, y), label("text-copper", _LEFT + 6, y + 16, words)]
+    return [line(ink, LEFT, y, frame.width - RIGHT, y), label("text-copper", LEFT + 6, y + 16, words)]
 
 
-def _marks(frame: _Frame, state: MotorState) -> list[Element]:
+def _marks(frame: Frame, state: MotorState) -> list[Element]:
     """Return where each set was fitted, named where there is room."""
     made, last_x = list[Element](), -99.0
     for brush_set in state.sets:
         x = frame.x(brush_set.fitted_units)
-        made.append(el("path", "gone", d=f"M{x:.1f} {_TOP - 4:.1f}V{frame.height - _BOTTOM:.1f}"))
+        made.append(el("path", "gone", d=f"M{x:.1f} {TOP - 4:.1f}V{frame.height - BOTTOM:.1f}"))
         if x - last_x > _SET_PX:
             words = f"set {brush_set.number}" + ("" if brush_set.fitted_known else ", fitted before the record")
             anchor = "end" if x > frame.width * 0.82 else "start"
-            made.append(label("text-soft", x + (4 if anchor == "start" else -4), _TOP - 8, words, anchor))
+            made.append(label("text-soft", x + (4 if anchor == "start" else -4), TOP - 8, words, anchor))
             last_x = x
     return made
 
 
-def _past_set(frame: _Frame, brush_set: BrushSet, state: MotorState) -> list[Element]:
+def _past_set(frame: Frame, brush_set: BrushSet, state: MotorState) -> list[Element]:
     points = [(r.total_units, min(m.length_mm for m in r.readings.values())) for r in brush_set.rounds if r.readings]
     if brush_set.fitted_known and not any(r.kind == "fitting" for r in brush_set.rounds):
         points.insert(0, (brush_set.fitted_units, state.figures.need("new_mm")))
@@ -134,7 +63,7 @@ def _past_set(frame: _Frame, brush_set: BrushSet, state: MotorState) -> list[Ele
     return made + [el("circle", "dot-past", cx=x, cy=y, r=3.6) for x, y in drawn]
 
 
-def _current_set(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
+def _current_set(frame: Frame, found: Findings, state: MotorState) -> list[Element]:
     current = state.current
     made: list[Element] = []
     worst = found.governing.number if found.governing else 0
@@ -151,14 +80,14 @@ def _current_set(frame: _Frame, found: Findings, state: MotorState) -> list[Elem
     return made
 
 
-def _reading(frame: _Frame, use: float, mm: float, sd_mm: float, doubted: bool) -> list[Element]:
+def _reading(frame: Frame, use: float, mm: float, sd_mm: float, doubted: bool) -> list[Element]:
     """Return a dot with an error bar of two standard deviations to each side."""
     x, low, high = frame.x(use), frame.y(mm - 2 * sd_mm), frame.y(mm + 2 * sd_mm)
     bar = el("path", "axis", d=f"M{x:.1f} {high:.1f}V{low:.1f}M{x - 3:.1f} {high:.1f}h6M{x - 3:.1f} {low:.1f}h6")
     return [bar, el("circle", "dot-doubt" if doubted else "dot", cx=x, cy=frame.y(mm), r=4.4)]
 
 
-def _fan(frame: _Frame, found: Findings) -> list[Element]:
+def _fan(frame: Frame, found: Findings) -> list[Element]:
     """Return the forecast: eight in ten and half of the chances as a fan, its middle, and the look before it."""
     ahead, governing = found.ahead, found.governing
     if ahead is None or found.grade == "stop":
@@ -171,9 +100,13 @@ def _fan(frame: _Frame, found: Findings) -> list[Element]:
     )
     if start[1] <= limit_mm:
         return []
-    made = [_wedge("fan", frame, start, limit_mm, ahead.p10_units, ahead.p90_units),
-            _wedge("fan-half", frame, start, limit_mm, ahead.p25_units, ahead.p75_units),
-            polyline("track", [(frame.x(u), frame.y(mm)) for u, mm in (start, _to(frame, start, limit_mm, ahead.p50_units))])]  # fmt: skip
+    made = [
+        _wedge("fan", frame, start, limit_mm=limit_mm, low=ahead.p10_units, high=ahead.p90_units),
+        _wedge("fan-half", frame, start, limit_mm=limit_mm, low=ahead.p25_units, high=ahead.p75_units),
+        polyline(
+            "track", [(frame.x(u), frame.y(mm)) for u, mm in (start, _to(frame, start, limit_mm, ahead.p50_units))]
+        ),
+    ]
     y = frame.y(limit_mm)
     ends = [frame.x(u) for u in (ahead.p10_units, ahead.p90_units) if u <= frame.high]
     made += [line("copper-line", x, y - 7, x, y + 7) for x in ends]
@@ -181,11 +114,11 @@ def _fan(frame: _Frame, found: Findings) -> list[Element]:
         made.append(line("copper-line", frame.x(ahead.p50_units), y - 11, frame.x(ahead.p50_units), y + 11))
     if found.look and found.look.at_units is not None and frame.low <= found.look.at_units <= frame.high:
         x = frame.x(found.look.at_units)
-        made += [line("look", x, _TOP + 2, x, y), label("text-soft", x - 4, _TOP + 12, "look", "end")]
+        made += [line("look", x, TOP + 2, x, y), label("text-soft", x - 4, TOP + 12, "look", "end")]
     return made
 
 
-def _to(frame: _Frame, start: tuple[float, float], limit_mm: float, units: float) -> tuple[float, float]:
+def _to(frame: Frame, start: tuple[float, float], limit_mm: float, units: float) -> tuple[float, float]:
     """Return where a line from the start to the limit ends, held within the frame."""
     units = max(units, start[0] + 1e-6)
     if units <= frame.high:
@@ -194,18 +127,18 @@ def _to(frame: _Frame, start: tuple[float, float], limit_mm: float, units: float
     return frame.high, start[1] + share * (limit_mm - start[1])
 
 
-def _wedge(ink: str, frame: _Frame, start: tuple[float, float], limit_mm: float, low: float, high: float) -> Element:
+def _wedge(ink: str, frame: Frame, start: tuple[float, float], *, limit_mm: float, low: float, high: float) -> Element:
     early, late = _to(frame, start, limit_mm, low), _to(frame, start, limit_mm, high)
     corner = [(frame.high, limit_mm)] if high > frame.high >= low else []
     points = [(frame.x(u), frame.y(mm)) for u, mm in (start, early, *corner, late)]
     return el("path", ink, d="M" + "L".join(f"{x:.5g} {y:.5g}" for x, y in points) + "z")
 
 
-def _ahead(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
+def _ahead(frame: Frame, found: Findings, state: MotorState) -> list[Element]:
     line_ = found.line
-    if line_ is None or line_.do_not_exceed_h is None or found.governing is None or found.round is None:
+    if line_ is None or line_.do_not_exceed_h is None or line_.answer != "line":
         return []
-    if found.governing.last is None or line_.answer != "line":
+    if found.round is None or found.governing is None or found.governing.last is None:
         return []
     now, counted = found.round.total_units, " on the counter" if state.offset_units else ""
     end_x, end_y = frame.x(line_.do_not_exceed_h - state.offset_units), frame.y(found.limit.limit_mm)
@@ -213,8 +146,10 @@ def _ahead(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
         return _straight(frame, found, now, line_.do_not_exceed_h - state.offset_units) + _band_words(
             frame, found, state
         )
-    made = [polyline("ahead", [(frame.x(now), frame.y(found.governing.last.length_mm)), (end_x, end_y)]),
-            line("copper-line", end_x, end_y - 9, end_x, frame.height - _BOTTOM)]  # fmt: skip
+    made = [
+        polyline("ahead", [(frame.x(now), frame.y(found.governing.last.length_mm)), (end_x, end_y)]),
+        line("copper-line", end_x, end_y - 9, end_x, frame.height - BOTTOM),
+    ]
     anchor = "end" if end_x > frame.width * 0.55 else "start"
     dx = -8 if anchor == "end" else 8
     made.append(
@@ -225,7 +160,7 @@ def _ahead(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
     return made
 
 
-def _straight(frame: _Frame, found: Findings, now: float, end: float) -> list[Element]:
+def _straight(frame: Frame, found: Findings, now: float, end: float) -> list[Element]:
     """Return the straight line beside the fan."""
     if found.governing is None or found.governing.last is None:
         return []
@@ -234,7 +169,7 @@ def _straight(frame: _Frame, found: Findings, now: float, end: float) -> list[El
     return [polyline("straight", ends)]
 
 
-def _band_words(frame: _Frame, found: Findings, state: MotorState) -> list[Element]:
+def _band_words(frame: Frame, found: Findings, state: MotorState) -> list[Element]:
     ahead = found.ahead
     if ahead is None or ahead.p50_units > frame.high:
         return []
@@ -243,7 +178,7 @@ def _band_words(frame: _Frame, found: Findings, state: MotorState) -> list[Eleme
     counted = " on the counter" if state.offset_units else ""
     words = use_words(rounded(ahead.p50_units + state.offset_units), state.unit)
     made = [label("numeral", x + dx, y + 27, f"about {words}{counted}", anchor)]
-    if ahead.p10_on and ahead.p90_on and y + 44 < frame.height - _BOTTOM:
+    if ahead.p10_on and ahead.p90_on and y + 44 < frame.height - BOTTOM:
         made.append(label("text", x + dx, y + 44, f"{short_day(ahead.p10_on)} to {short_day(ahead.p90_on)}", anchor))
     return made
 
@@ -252,9 +187,15 @@ def _describe(found: Findings, state: MotorState) -> str:
     sets = f"{len(state.sets)} set{'s' * (len(state.sets) != 1)} on record"
     ahead = found.ahead
     if ahead is not None and found.grade != "stop":
-        band = f"{use_words(ahead.p10_units + state.offset_units, state.unit)} and {use_words(ahead.p90_units + state.offset_units, state.unit)}"
+        band = (
+            f"{use_words(ahead.p10_units + state.offset_units, state.unit)} and"
+            f" {use_words(ahead.p90_units + state.offset_units, state.unit)}"
+        )
         days = f", {day_words(ahead.p10_on)} to {day_words(ahead.p90_on)}" if ahead.p10_on and ahead.p90_on else ""
-        return f"{sets}; 8 times in 10 the first brush reaches its limit between {band}{days}. The thin line is the straight line."
+        return (
+            f"{sets}; 8 times in 10 the first brush reaches its limit between {band}{days}. The thin line is the"
+            " straight line."
+        )
     if found.line is None or found.line.do_not_exceed_h is None:
         return f"{sets}; no straight line yet."
     day = f", about {day_words(found.days.limit_on)}" if found.days.limit_on else ""
@@ -264,7 +205,15 @@ def _describe(found: Findings, state: MotorState) -> str:
 def _rows(state: MotorState) -> tuple[tuple[str, ...], ...]:
     labels, unit = {p.number: p.label for p in state.positions}, state.figures.word("length_unit")
     return tuple(
-        (str(s.number), f"{r.at:%Y-%m-%d}", grouped(r.total_units + state.offset_units), labels.get(n, "?"),
-         length_words(m.length_mm, unit), length_words(m.sd_mm, "mm") if m.sd_mm >= 0.1 else f"{m.sd_mm:.2f} mm")
-        for s in state.sets for r in s.rounds for n, m in r.readings.items()
-    )  # fmt: skip
+        (
+            str(s.number),
+            f"{r.at:%Y-%m-%d}",
+            grouped(r.total_units + state.offset_units),
+            labels.get(n, "?"),
+            length_words(m.length_mm, unit),
+            length_words(m.sd_mm, "mm") if m.sd_mm >= 0.1 else f"{m.sd_mm:.2f} mm",
+        )
+        for s in state.sets
+        for r in s.rounds
+        for n, m in r.readings.items()
+    )

@@ -1,4 +1,6 @@
-"""The outlook river: days to the right, one motor a line, the band of its limit, the look before it, the change proposed."""
+"""The outlook river: days to the right, one motor a line, the band of its limit, the look before it, the change
+proposed.
+"""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
@@ -12,7 +14,7 @@ _NARROW_PX = 600.0
 _LEAST_TICK_PX = 42.0
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Flow:
     """One motor on the river; dates are None where nothing is known."""
 
@@ -60,7 +62,14 @@ def outlook_river(
     title = f"From {day_words(first)} to {day_words(last)}: {len(flows)} motor{'s' * (len(flows) != 1)}"
     head = ("motor", "look by", "for", "limit from", "about", "to", "change proposed")
     return Drawing(
-        "outlook-river", width, height, "Outlook", f"{title}.", tuple(made), head, tuple(_row(f) for f in flows)
+        name="outlook-river",
+        width=width,
+        height=height,
+        title="Outlook",
+        description=f"{title}.",
+        elements=tuple(made),
+        head=head,
+        rows=tuple(_row(f) for f in flows),
     )
 
 
@@ -94,8 +103,10 @@ def _flow(course: _Course, flow: Flow, y: float, row: float, narrow: bool) -> El
     grade = f"stage-{flow.grade or 'none'}"
     bar = y + (row - 24 if narrow else 9.0)
     made = [el("rect", "ground", x=0, y=y, width=course.right, height=row, fill_opacity=0)]
-    made += [label("text-tag", 0 if not narrow else course.left, y + 16, flow.tag),
-             label("text-soft", 54 if not narrow else course.left + 54, y + 16, _cut(flow.name, 27 if not narrow else 36))]  # fmt: skip
+    made += [
+        label("text-tag", 0 if not narrow else course.left, y + 16, flow.tag),
+        label("text-soft", 54 if not narrow else course.left + 54, y + 16, _cut(flow.name, 27 if not narrow else 36)),
+    ]
     if flow.early_on and flow.late_on and flow.middle_on:
         made += _band(course, flow.early_on, flow.middle_on, flow.late_on, bar)
     else:
@@ -135,5 +146,12 @@ def _row(flow: Flow) -> tuple[str, ...]:
         return f"{value:%Y-%m-%d}" if value else "–"
 
     change = f"{day(flow.change_on)} {flow.change_words}".strip() if flow.change_on else "–"
-    return (f"{flow.tag} {flow.name}", day(flow.look_on), flow.look_words or "–", day(flow.early_on), day(flow.middle_on),
-            day(flow.late_on), change)  # fmt: skip
+    return (
+        f"{flow.tag} {flow.name}",
+        day(flow.look_on),
+        flow.look_words or "–",
+        day(flow.early_on),
+        day(flow.middle_on),
+        day(flow.late_on),
+        change,
+    )

@@ -24,37 +24,79 @@ def run_out_rose(found: RunOut, diameter_mm: float | None, per_bar: bool, width:
         return centre + r * sin(radians(deg)), centre - r * cos(radians(deg))
 
     half = found.tir_limit_mm / 2 * px
-    made: list[Element] = [el("circle", "limit-ring", cx=centre, cy=centre, r=base, stroke_width=f"{2 * half:.1f}"), el("circle", "axis", cx=centre, cy=centre, r=base)]  # fmt: skip
-    made += [el("path", "copper-line", d="M" + "L".join("{:.1f} {:.1f}".format(*at(d, _curve(found, d))) for d in range(0, 361, 3)) + "Z")]  # fmt: skip
+    made: list[Element] = [
+        el("circle", "limit-ring", cx=centre, cy=centre, r=base, stroke_width=f"{2 * half:.1f}"),
+        el("circle", "axis", cx=centre, cy=centre, r=base),
+    ]
+    made += [
+        el(
+            "path",
+            "copper-line",
+            d="M" + "L".join("{:.1f} {:.1f}".format(*at(d, _curve(found, d))) for d in range(0, 361, 3)) + "Z",
+        )
+    ]
     odd = {n for n, _ in found.odd}
     for i, x in enumerate(found.readings_mm):
         deg = 360 * i / count
         if x is not None:
             px_x, px_y = at(deg, x)
-            made.append(el("circle", "dot-doubt" if i + 1 in odd else "dot", cx=px_x, cy=px_y, r=5.0 if i + 1 in odd else (3.4 if count <= 72 else 1.8)))  # fmt: skip
-        if (count <= 16 or i % max(count // 12, 1) == 0 or i + 1 in odd) and (
-            i == 0 or count - i >= max(count // 24, 1)
-        ):
+            made.append(
+                el(
+                    "circle",
+                    "dot-doubt" if i + 1 in odd else "dot",
+                    cx=px_x,
+                    cy=px_y,
+                    r=5.0 if i + 1 in odd else (3.4 if count <= 72 else 1.8),
+                )
+            )
+        named = count <= 16 or i % max(count // 12, 1) == 0 or i + 1 in odd
+        if named and (i == 0 or count - i >= max(count // 24, 1)):
             out_x, out_y = centre + (outer + 14) * sin(radians(deg)), centre - (outer + 14) * cos(radians(deg))
-            made.append(label("text-tag" if i + 1 in odd else "text-soft", out_x, out_y + 4, f"{i + 1}{'▲' if i + 1 in odd else ''}", "middle"))  # fmt: skip
+            made.append(
+                label(
+                    "text-tag" if i + 1 in odd else "text-soft",
+                    out_x,
+                    out_y + 4,
+                    f"{i + 1}{'▲' if i + 1 in odd else ''}",
+                    "middle",
+                )
+            )
     if found.fit.leans:
         made += _high_point(found, centre, outer)
     step = nice_step(2 * reach, 5)
     bar = step * px
-    made += [line("track", 10, size - 12, 10 + bar, size - 12), line("track", 10, size - 16, 10, size - 8), line("track", 10 + bar, size - 16, 10 + bar, size - 8),
-             label("text", 18 + bar, size - 8, f"{step * 1000:g} µm{_magnified(px, base, diameter_mm)}"), label("text-copper", size - 8, size - 8, f"→ high point {found.fit.high_point_deg:.0f}°" if found.fit.leans else "on centre", "end")]  # fmt: skip
-    rows = tuple((f"{i}", "not measured" if x is None else f"{x:.4f}", "" if r is None else f"{r:+z.4f}", "stands out ▲" if i in odd else "")
-                 for i, (x, r) in enumerate(zip(found.readings_mm, found.fit.remainders_mm, strict=True), start=1))  # fmt: skip
+    made += [
+        line("track", 10, size - 12, 10 + bar, size - 12),
+        line("track", 10, size - 16, 10, size - 8),
+        line("track", 10 + bar, size - 16, 10 + bar, size - 8),
+        label("text", 18 + bar, size - 8, f"{step * 1000:g} µm{_magnified(px, base, diameter_mm)}"),
+        label(
+            "text-copper",
+            size - 8,
+            size - 8,
+            f"→ high point {found.fit.high_point_deg:.0f}°" if found.fit.leans else "on centre",
+            "end",
+        ),
+    ]
+    rows = tuple(
+        (
+            f"{i}",
+            "not measured" if x is None else f"{x:.4f}",
+            "" if r is None else f"{r:+z.4f}",
+            "stands out ▲" if i in odd else "",
+        )
+        for i, (x, r) in enumerate(zip(found.readings_mm, found.fit.remainders_mm, strict=True), start=1)
+    )
     words = f"total run-out {found.tir_mm:.3f} mm, allowed {found.tir_limit_mm:g} mm; {found.fit.words}; {found.words}"
     return Drawing(
-        "run-out-rose",
-        size,
-        size,
-        "Run-out rose",
-        f"{words}.",
-        tuple(made),
-        (what, "reading, mm", "left after the fit, mm", ""),
-        rows,
+        name="run-out-rose",
+        width=size,
+        height=size,
+        title="Run-out rose",
+        description=f"{words}.",
+        elements=tuple(made),
+        head=(what, "reading, mm", "left after the fit, mm", ""),
+        rows=rows,
     )
 
 
@@ -71,7 +113,11 @@ def _high_point(found: RunOut, centre: float, outer: float) -> list[Element]:
     t = radians(found.fit.high_point_deg)
     x, y = centre + outer * sin(t), centre - outer * cos(t)
     wings = [(x - 9 * sin(t + turn), y + 9 * cos(t + turn)) for turn in (0.5, -0.5)]
-    return [line("copper-dash", centre, centre, x, y), polyline("copper-line", [wings[0], (x, y), wings[1]]), el("circle", "axis", cx=centre, cy=centre, r=3.0)]  # fmt: skip
+    return [
+        line("copper-dash", centre, centre, x, y),
+        polyline("copper-line", [wings[0], (x, y), wings[1]]),
+        el("circle", "axis", cx=centre, cy=centre, r=3.0),
+    ]
 
 
 def _magnified(px: float, base: float, diameter_mm: float | None) -> str:

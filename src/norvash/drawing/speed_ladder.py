@@ -33,18 +33,34 @@ def speed_ladder_drawn(
             )
             made.append(line("copper-line", _LEFT + wanted * px, y + 2, _LEFT + wanted * px, y + _PITCH - 2))
         ink = "carbon-chosen" if number in wrong else "carbon"
-        made += [el("rect", ink, x=_LEFT, y=y + 10, width=max(got * px, 1.5), height=_PITCH - 20),
-                 label("text", _LEFT - 10, y + _PITCH / 2 + 5, f"{number}", "end"),
-                 label("text", max(_LEFT + got * px, _LEFT + (wanted or 0) * (1 + step) * px) + 8, y + _PITCH / 2 + 5,
-                       f"{got:.1%}{' ▲' if number in wrong else ''}")]  # fmt: skip
+        made += [
+            el("rect", ink, x=_LEFT, y=y + 10, width=max(got * px, 1.5), height=_PITCH - 20),
+            label("text", _LEFT - 10, y + _PITCH / 2 + 5, f"{number}", "end"),
+            label(
+                "text",
+                max(_LEFT + got * px, _LEFT + (wanted or 0) * (1 + step) * px) + 8,
+                y + _PITCH / 2 + 5,
+                f"{got:.1%}{' ▲' if number in wrong else ''}",
+            ),
+        ]
     made += [line("axis", _LEFT, _TOP - 6, _LEFT, bottom), label("text-soft", _LEFT - 10, _TOP - 10, "setting", "end")]
     for tick in ticks(0.0, most, 6):
-        made += [line("axis", _LEFT + tick * px, bottom, _LEFT + tick * px, bottom + 5),
-                 label("text-soft", _LEFT + tick * px, bottom + 19, f"{tick:.0%}", "middle")]  # fmt: skip
+        made += [
+            line("axis", _LEFT + tick * px, bottom, _LEFT + tick * px, bottom + 5),
+            label("text-soft", _LEFT + tick * px, bottom + 19, f"{tick:.0%}", "middle"),
+        ]
     rows = tuple(
         (str(i), f"{s:.1%}", f"{e:.1%}" if e else "not known", "off ▲" if i in wrong else "right")
         for i, (s, e) in enumerate(zip(share, expected, strict=True), start=1)
     )
     words = "; ".join(f"setting {r[0]} gives {r[1]}, expected {r[2]}, {r[3]}" for r in rows)
-    return Drawing("speed-ladder", width, bottom + 26, "Speed settings, share of the supply", f"{words}.", tuple(made),
-                   ("setting", "measured", "expected", ""), rows)  # fmt: skip
+    return Drawing(
+        name="speed-ladder",
+        width=width,
+        height=bottom + 26,
+        title="Speed settings, share of the supply",
+        description=f"{words}.",
+        elements=tuple(made),
+        head=("setting", "measured", "expected", ""),
+        rows=rows,
+    )

@@ -132,11 +132,23 @@ def label(ink: str, x: float, y: float, text: str, anchor: str = "start") -> Ele
 
 
 # Slanted strokes for what will be gone; a page holds this once for all its drawings, a saved file brings its own.
-HATCHING = el("defs", children=[el("pattern", children=[line("hatch", 0, 0, 0, 6)], id="hatching", width=4.4, height=6,
-                                   patternUnits="userSpaceOnUse", patternTransform="rotate(45)")])  # fmt: skip
+HATCHING = el(
+    "defs",
+    children=[
+        el(
+            "pattern",
+            children=[line("hatch", 0, 0, 0, 6)],
+            id="hatching",
+            width=4.4,
+            height=6,
+            patternUnits="userSpaceOnUse",
+            patternTransform="rotate(45)",
+        )
+    ],
+)
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Drawing:
     """A finished drawing with its text alternative and the table that says the same."""
 

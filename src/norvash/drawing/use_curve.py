@@ -17,7 +17,7 @@ _STEPS = 24
 _HIGH_Z = 1.2816
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class _Frame:
     """The axes: days to the right, counter values upwards; the counter of today stands for all entries."""
 
@@ -49,7 +49,14 @@ def use_curve(entries: Sequence[Entry], rate: Rate | None, unit: str, width: flo
         for e in reversed(shown)
     )
     return Drawing(
-        "use-curve", width, height, "Use, as logged", _describe(shown, rate, unit), tuple(elements), head, rows
+        name="use-curve",
+        width=width,
+        height=height,
+        title="Use, as logged",
+        description=_describe(shown, rate, unit),
+        elements=tuple(elements),
+        head=head,
+        rows=rows,
     )
 
 
@@ -98,13 +105,15 @@ def _frame(shown: Sequence[Entry], rate: Rate | None, width: float, height: floa
     def y(total: float) -> float:
         return bottom - (total - low) / (high - low) * down
 
-    return _Frame(x, y, first, last, low, high, width, bottom)
+    return _Frame(x=x, y=y, first=first, last=last, low=low, high=high, width=width, bottom=bottom)
 
 
 def _axes(frame: _Frame, newest: Entry, unit: str) -> list[Element]:
     shift = newest.counter_units - newest.total_units
-    made = [line("axis", _LEFT, frame.bottom, frame.width - _RIGHT, frame.bottom),
-            label("text-soft", _LEFT - 8, 12, UNIT_WORDS[unit], "end")]  # fmt: skip
+    made = [
+        line("axis", _LEFT, frame.bottom, frame.width - _RIGHT, frame.bottom),
+        label("text-soft", _LEFT - 8, 12, UNIT_WORDS[unit], "end"),
+    ]
     for counter in ticks(frame.low + shift, frame.high + shift, 4):
         y = frame.y(counter - shift)
         made += [
@@ -138,9 +147,14 @@ def _rate(frame: _Frame, newest: Entry, rate: Rate | None, unit: str) -> list[El
 
 
 def _describe(shown: Sequence[Entry], rate: Rate | None, unit: str) -> str:
-    entries = f"{len(shown)} entr{'ies' if len(shown) != 1 else 'y'} from {day_words(shown[0].at)} to {day_words(shown[-1].at)}"
+    entries = (
+        f"{len(shown)} entr{'ies' if len(shown) != 1 else 'y'} from {day_words(shown[0].at)} to"
+        f" {day_words(shown[-1].at)}"
+    )
     ran = use_words(shown[-1].total_units - shown[0].total_units, unit)
     if rate is None:
         return f"{entries}, {ran}; no rate of use yet."
-    return (f"{entries}, {ran}; {rate.per_week:.1f} a week, ± {rate_sd(rate, 1e6):.0%} on the long run, from {rate.words}. "
-            "The wedge holds the use to come eight times in ten.")  # fmt: skip
+    return (
+        f"{entries}, {ran}; {rate.per_week:.1f} a week, ± {rate_sd(rate, 1e6):.0%} on the long run, from {rate.words}. "
+        "The wedge holds the use to come eight times in ten."
+    )

@@ -31,9 +31,11 @@ def wear_bars(
     for i, mm in enumerate(wear_mm, start=1):
         y = _TOP + (i - 1) * _PITCH
         ink = "carbon-chosen" if i in outliers else "carbon"
-        made += [el("rect", ink, x=_LEFT, y=y + 3, width=max(mm, 0.0) * px, height=_PITCH - 6),
-                 label("text", _LEFT - 8, y + _PITCH / 2 + 5, str(i), "end"),
-                 label("text", _LEFT + max(mm, 0.0) * px + 6, y + _PITCH / 2 + 5, f"{mm:.2f}{' ▲' * (i in outliers)}")]  # fmt: skip
+        made += [
+            el("rect", ink, x=_LEFT, y=y + 3, width=max(mm, 0.0) * px, height=_PITCH - 6),
+            label("text", _LEFT - 8, y + _PITCH / 2 + 5, str(i), "end"),
+            label("text", _LEFT + max(mm, 0.0) * px + 6, y + _PITCH / 2 + 5, f"{mm:.2f}{' ▲' * (i in outliers)}"),
+        ]
     made.append(line("copper-line", _LEFT + mean_mm * px, _TOP - 6, _LEFT + mean_mm * px, bottom + 4))
     for tick in ticks(0.0, most, 5):
         made += [
@@ -46,12 +48,12 @@ def wear_bars(
         for i, mm in enumerate(wear_mm, start=1)
     )
     return Drawing(
-        "wear-bars",
-        width,
-        bottom + 28,
-        "Wear of each brush, mm",
-        words,
-        tuple(made),
-        ("brush", "wear", "from the mean", ""),
-        rows,
+        name="wear-bars",
+        width=width,
+        height=bottom + 28,
+        title="Wear of each brush, mm",
+        description=words,
+        elements=tuple(made),
+        head=("brush", "wear", "from the mean", ""),
+        rows=rows,
     )

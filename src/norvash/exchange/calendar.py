@@ -7,7 +7,7 @@ from datetime import UTC, date, datetime, timedelta
 _DAY = timedelta(days=1)
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Event:
     """A day or days in the calendar; a newer version of the same id replaces the one before."""
 

@@ -12,15 +12,21 @@ def table_from_csv(data: bytes, quantity: str, longest: float | None) -> Interva
     """
     sheet = read_sheet(data)
     if len(sheet.rows) < 2 or len(sheet.rows[0]) < 2:
-        raise InputError("The file has no table of rows and columns.",
-                         "Put the depths or lengths in the first row, the use in the first column.", "file")  # fmt: skip
+        raise InputError(
+            "The file has no table of rows and columns.",
+            "Put the depths or lengths in the first row, the use in the first column.",
+            "file",
+        )
     width = len(sheet.rows[0])
     columns = tuple(_cell(sheet, 0, j) for j in range(1, width))
     rows, cells = [], []
     for i in range(1, len(sheet.rows)):
         if len(sheet.rows[i]) != width:
-            raise InputError(f"Line {sheet.lines[i]} has {len(sheet.rows[i])} cells, the first row {width}.",
-                             "Fill every cell of the table.", "file")  # fmt: skip
+            raise InputError(
+                f"Line {sheet.lines[i]} has {len(sheet.rows[i])} cells, the first row {width}.",
+                "Fill every cell of the table.",
+                "file",
+            )
         rows.append(_cell(sheet, i, 0))
         cells.append(tuple(_cell(sheet, i, j) for j in range(1, width)))
     try:

@@ -2,6 +2,7 @@
 
 import csv
 import io
+import re
 from dataclasses import dataclass
 
 from norvash.errors import InputError
@@ -10,8 +11,14 @@ MOST_COLUMNS = 60
 MOST_LINES = 200_000
 _SAMPLE = 40
 _LONGEST_CELL = 400
-_KINDS = ((b"PK", "a zip or spreadsheet file"), (b"\x1f\x8b", "a compressed file"), (b"%PDF", "a PDF"),
-          (b"\xd0\xcf\x11\xe0", "an old spreadsheet file"), (b"\x89PNG", "a picture"), (b"\xff\xd8\xff", "a picture"))  # fmt: skip
+_KINDS = (
+    (b"PK", "a zip or spreadsheet file"),
+    (b"\x1f\x8b", "a compressed file"),
+    (b"%PDF", "a PDF"),
+    (b"\xd0\xcf\x11\xe0", "an old spreadsheet file"),
+    (b"\x89PNG", "a picture"),
+    (b"\xff\xd8\xff", "a picture"),
+)
 _AS_CSV = "Save it as CSV (text with commas, semicolons or tabs) and give that."
 _SEPARATORS = {";": "semicolon", "\t": "tab", ",": "comma"}
 
@@ -62,11 +69,17 @@ def read_sheet(data: bytes) -> Sheet:
 
 def _fits(cells: tuple[str, ...], line: int, so_far: int) -> None:
     if len(cells) > MOST_COLUMNS:
-        raise InputError(f"Line {line} has {len(cells)} columns; {MOST_COLUMNS} is the most that is read.",
-                         "Leave out the columns that are not needed.", "file")  # fmt: skip
+        raise InputError(
+            f"Line {line} has {len(cells)} columns; {MOST_COLUMNS} is the most that is read.",
+            "Leave out the columns that are not needed.",
+            "file",
+        )
     if max(map(len, cells)) > _LONGEST_CELL:
-        raise InputError(f"Line {line} has a cell of more than {_LONGEST_CELL} characters.",
-                         "Check the quotation marks and the separator.", "file")  # fmt: skip
+        raise InputError(
+            f"Line {line} has a cell of more than {_LONGEST_CELL} characters.",
+            "Check the quotation marks and the separator.",
+            "file",
+        )
     if so_far >= MOST_LINES:
         raise InputError(
             f"The file has more than {MOST_LINES} lines.", "Split it and give the parts one by one.", "file"
@@ -109,6 +122,10 @@ def is_formula(text: str) -> bool:
     return text[:1] in ("=", "@") or (text[:1] in ("+", "-") and any(c.isalpha() or c == "(" for c in text[1:]))
 
 
+# Digits with at most one point; at least one digit.
+_DIGITS = re.compile(r"-?(?=\.?[0-9])[0-9]*\.?[0-9]*")
+
+
 def number(text: str) -> float:
     """Return a cell as a number, with decimal point or comma.
 
@@ -119,13 +136,7 @@ def number(text: str) -> float:
         raise InputError(f"“{text[:30]}” is a formula, not a value.", "Export the values.")
     if bare.count(",") == 1 and "." not in bare:
         bare = bare.replace(",", ".")
-    plain = bare.removeprefix("-")
-    if (
-        not plain
-        or not all(c.isascii() and (c.isdigit() or c == ".") for c in plain)
-        or plain.count(".") > 1
-        or plain == "."
-    ):
+    if not _DIGITS.fullmatch(bare):
         raise InputError(
             f"“{text[:30]}” is not a number.", "Write it like 1240 or 1240.5, without thousands separators."
         )

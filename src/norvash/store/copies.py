@@ -16,9 +16,12 @@ _BESIDE = ("-wal", "-shm")
 
 
 def back_up(db: Path, target: Path) -> int:
-    """Copy a database into one file of its own, as it stands at one moment, and check the copy; return its size in bytes.
+    """Copy a database into one file of its own, as it stands at one moment, and check the copy.
 
-    Raises: NorvashError for a target that is there already, for a database that is damaged, where the copy cannot be written.
+    Return its size in bytes.
+
+    Raises: NorvashError for a target that is there already, for a database that is damaged, where the copy cannot be
+    written.
     """
     if target.exists():
         raise NorvashError(f"{target} is there already.", "Give the backup another name; no backup is written over.")
@@ -28,9 +31,11 @@ def back_up(db: Path, target: Path) -> int:
 
 
 def restore(source: Path, db: Path, now: datetime) -> Path | None:
-    """Put a checked backup in the place of a database, and return where what stood there is kept, None where nothing did.
+    """Put a checked backup in the place of a database, and return where what stood there is kept, None where nothing
+    did.
 
-    Raises: NorvashError for a file that is no sound backup, Conflict while the database is served; then nothing is changed.
+    Raises: NorvashError for a file that is no sound backup, Conflict while the database is served; then nothing is
+    changed.
     """
     if source.resolve() == db.resolve():
         raise NorvashError("This is the database itself.", "Name the backup first, then --db and the database.")

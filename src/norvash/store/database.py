@@ -24,8 +24,8 @@ _TO_WRITE = ("journal_mode = wal", "synchronous = full")
 def connect(path: Path, *, read_only: bool = False, made: bool = False) -> Connection:
     """Open a database file; a new one is empty until `migrate`.
 
-    `made`: the file is there already, so none is made in its place. Raises: NorvashError for a file that is no database,
-    Unavailable where it cannot be opened.
+    `made`: the file is there already, so none is made in its place. Raises: NorvashError for a file that is no
+    database, Unavailable where it cannot be opened.
     """
     mode = "ro" if read_only else "rw" if made else "rwc"
     try:
@@ -98,8 +98,10 @@ def migrate(conn: Connection) -> int:
     conn.create_function("compared", 1, compared, deterministic=True)
     for number, text in steps:
         if number > version:
-            conn.executescript(f"begin immediate;\n{text}\npragma application_id = {_APPLICATION_ID};\n"
-                               f"pragma user_version = {number};\ncommit;")  # fmt: skip
+            conn.executescript(
+                f"begin immediate;\n{text}\npragma application_id = {_APPLICATION_ID};\n"
+                f"pragma user_version = {number};\ncommit;"
+            )
     return steps[-1][0]
 
 
@@ -132,7 +134,8 @@ class Looked:
 def look_at(path: Path, *, thoroughly: bool = False) -> Looked:
     """Check the integrity of a database without writing to it.
 
-    Raises: NorvashError for a file that is no database, or that belongs to something else; Unavailable where it is not there.
+    Raises: NorvashError for a file that is no database, or that belongs to something else; Unavailable where it is not
+    there.
     """
     with closing(connect(path, read_only=True)) as conn:
         version = 0
@@ -149,7 +152,8 @@ def look_at(path: Path, *, thoroughly: bool = False) -> Looked:
 
 
 def prepare(path: Path) -> Looked:
-    """Make a database ready to be served: a new one gets its schema, a sound one the steps that it lacks, a damaged one nothing.
+    """Make a database ready to be served: a new one gets its schema, a sound one the steps that it lacks, a damaged one
+    nothing.
 
     Raises: NorvashError for a file that is no database, or that belongs to something else.
     """

@@ -13,7 +13,7 @@ from norvash.store.database import Connection
 MOST_PAST = 60
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Made:
     """A forecast as it stood when a round was finished, on the motor's total use."""
 
@@ -93,7 +93,8 @@ def mark_family_stale(conn: Connection, motor_id: str, type_id: str | None) -> N
     """Ask for a motor's relatives to be judged anew: one of their earlier sets teaches something else now."""
     conn.execute("update motor_type set taught = taught + 1 where id = :type_id", {"type_id": type_id})
     conn.execute(
-        "update standing set rules_seq = -1 where motor_id in (select id from motor where type_id = :type_id and id <> :id)",
+        "update standing set rules_seq = -1 where motor_id in (select id from motor where type_id = :type_id and id <>"
+        " :id)",
         {"type_id": type_id, "id": motor_id},
     )
 
@@ -101,10 +102,10 @@ def mark_family_stale(conn: Connection, motor_id: str, type_id: str | None) -> N
 def save_made(conn: Connection, made: Made) -> None:
     """Keep a forecast as it stood when its round was finished."""
     conn.execute(
-        """insert into forecast_made (round_id, set_id, motor_id, at, visits, p05_units, p10_units, p50_units, p90_units,
-                                      p95_units, look_units, tail)
-           values (:round_id, :set_id, :motor_id, :at, :visits, :p05_units, :p10_units, :p50_units, :p90_units, :p95_units,
-                   :look_units, :tail)
+        """insert into forecast_made (round_id, set_id, motor_id, at, visits,
+                                      p05_units, p10_units, p50_units, p90_units, p95_units, look_units, tail)
+           values (:round_id, :set_id, :motor_id, :at, :visits,
+                   :p05_units, :p10_units, :p50_units, :p90_units, :p95_units, :look_units, :tail)
            on conflict (round_id) do nothing""",
         {name: getattr(made, name) for name in Made.__dataclass_fields__} | {"at": made.at.isoformat()},
     )

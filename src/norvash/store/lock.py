@@ -19,8 +19,10 @@ def held_alone(path: Path, what: str) -> Iterator[None]:
     try:
         file = os.open(beside, os.O_RDWR | os.O_CREAT, 0o644)
     except OSError as error:
-        raise NorvashError(f"The file {beside.name} cannot be made beside the database ({error.strerror}).",
-                           "Give this program leave to write in that folder.") from None  # fmt: skip
+        raise NorvashError(
+            f"The file {beside.name} cannot be made beside the database ({error.strerror}).",
+            "Give this program leave to write in that folder.",
+        ) from None
     try:
         try:
             fcntl.flock(file, fcntl.LOCK_EX | fcntl.LOCK_NB)

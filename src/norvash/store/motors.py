@@ -24,7 +24,7 @@ class MotorType:
     motor_class: str
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Motor:
     """One motor; version counts the changes to its own data."""
 
@@ -47,8 +47,10 @@ def _split(value: Value) -> dict[str, Value | None]:
 
 def add_type(conn: Connection, made: MotorType, act_id: str) -> None:
     """Keep a new type."""
-    conn.execute("insert into motor_type (id, name, name_key, class, act_id) values (:id, :name, :key, :class, :act_id)",
-                 {"id": made.id, "name": made.name, "key": compared(made.name), "class": made.motor_class, "act_id": act_id})  # fmt: skip
+    conn.execute(
+        "insert into motor_type (id, name, name_key, class, act_id) values (:id, :name, :key, :class, :act_id)",
+        {"id": made.id, "name": made.name, "key": compared(made.name), "class": made.motor_class, "act_id": act_id},
+    )
 
 
 def fetch_type(conn: Connection, type_id: str) -> MotorType:
@@ -86,8 +88,10 @@ def type_figures(conn: Connection, type_id: str) -> dict[str, Value]:
 def change_type_figures(conn: Connection, type_id: str, figures: Mapping[str, Value]) -> None:
     """Replace the figures that a type states."""
     conn.execute("delete from type_figure where type_id = :id", {"id": type_id})
-    conn.executemany("insert into type_figure values (:id, :name, :real, :text)",
-                     [{"id": type_id, "name": n, **_split(v)} for n, v in figures.items()])  # fmt: skip
+    conn.executemany(
+        "insert into type_figure values (:id, :name, :real, :text)",
+        [{"id": type_id, "name": n, **_split(v)} for n, v in figures.items()],
+    )
 
 
 def type_positions(conn: Connection, type_id: str) -> tuple[PositionPlan, ...]:
@@ -99,8 +103,10 @@ def type_positions(conn: Connection, type_id: str) -> tuple[PositionPlan, ...]:
 def change_type_positions(conn: Connection, type_id: str, plans: Sequence[PositionPlan]) -> None:
     """Replace a type's positions; motors keep their own."""
     conn.execute("delete from type_position where type_id = :id", {"id": type_id})
-    conn.executemany("insert into type_position values (:id, :number, :label, :angle_deg, :arm, :polarity)",
-                     [{"id": type_id, **_columns(p)} for p in plans])  # fmt: skip
+    conn.executemany(
+        "insert into type_position values (:id, :number, :label, :angle_deg, :arm, :polarity)",
+        [{"id": type_id, **_columns(p)} for p in plans],
+    )
 
 
 def _plan(row: Row) -> PositionPlan:
@@ -108,8 +114,13 @@ def _plan(row: Row) -> PositionPlan:
 
 
 def _columns(plan: PositionPlan) -> dict[str, Value | int]:
-    return {"number": plan.number, "label": plan.label, "angle_deg": plan.angle_deg, "arm": plan.arm,
-            "polarity": plan.polarity}  # fmt: skip
+    return {
+        "number": plan.number,
+        "label": plan.label,
+        "angle_deg": plan.angle_deg,
+        "arm": plan.arm,
+        "polarity": plan.polarity,
+    }
 
 
 def add_motor(conn: Connection, motor: Motor, act_id: str) -> None:
@@ -117,9 +128,17 @@ def add_motor(conn: Connection, motor: Motor, act_id: str) -> None:
     conn.execute(
         """insert into motor (id, tag, name, place, class, type_id, act_id, tag_key, place_key, sought_key)
            values (:id, :tag, :name, :place, :class, :type_id, :act_id, :tag_key, :place_key, :sought_key)""",
-        {**_keys(motor), "id": motor.id, "tag": motor.tag, "name": motor.name, "place": motor.place, "class": motor.motor_class,
-         "type_id": motor.type_id, "act_id": act_id},
-    )  # fmt: skip
+        {
+            **_keys(motor),
+            "id": motor.id,
+            "tag": motor.tag,
+            "name": motor.name,
+            "place": motor.place,
+            "class": motor.motor_class,
+            "type_id": motor.type_id,
+            "act_id": act_id,
+        },
+    )
 
 
 def _keys(motor: Motor) -> dict[str, str]:
@@ -129,7 +148,15 @@ def _keys(motor: Motor) -> dict[str, str]:
 
 
 def _motor(row: Row) -> Motor:
-    return Motor(row["id"], row["tag"], row["name"], row["place"], row["class"], row["type_id"], row["version"])
+    return Motor(
+        id=row["id"],
+        tag=row["tag"],
+        name=row["name"],
+        place=row["place"],
+        motor_class=row["class"],
+        type_id=row["type_id"],
+        version=row["version"],
+    )
 
 
 def fetch_motor(conn: Connection, motor_id: str) -> Motor:
@@ -201,8 +228,10 @@ def list_figures(conn: Connection, motor: Motor) -> tuple[dict[str, Value], dict
 def change_motor_figures(conn: Connection, motor_id: str, figures: Mapping[str, Value]) -> None:
     """Replace the figures that a motor states itself."""
     conn.execute("delete from motor_figure where motor_id = :id", {"id": motor_id})
-    conn.executemany("insert into motor_figure values (:id, :name, :real, :text)",
-                     [{"id": motor_id, "name": n, **_split(v)} for n, v in figures.items()])  # fmt: skip
+    conn.executemany(
+        "insert into motor_figure values (:id, :name, :real, :text)",
+        [{"id": motor_id, "name": n, **_split(v)} for n, v in figures.items()],
+    )
 
 
 def positions(conn: Connection, motor_id: str) -> tuple[PositionPlan, ...]:
@@ -223,8 +252,10 @@ def change_positions(conn: Connection, motor_id: str, plans: Sequence[PositionPl
 
 def add_positions(conn: Connection, motor_id: str, plans: Sequence[PositionPlan]) -> None:
     """Keep the positions of a new motor; they stay its own through all sets."""
-    conn.executemany("insert into position values (:id, :number, :label, :angle_deg, :arm, :polarity)",
-                     [{"id": motor_id, **_columns(p)} for p in plans])  # fmt: skip
+    conn.executemany(
+        "insert into position values (:id, :number, :label, :angle_deg, :arm, :polarity)",
+        [{"id": motor_id, **_columns(p)} for p in plans],
+    )
 
 
 def list_motor_ids(conn: Connection, most: int) -> list[str]:

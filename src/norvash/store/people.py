@@ -102,7 +102,8 @@ def _done(row: Iterable[str]) -> Done:
 def known_before(conn: Connection, act_id: str, person_id: str) -> tuple[Done | None, Person | None, datetime | None]:
     """Return the write with this id, None if it is new; the person, None if not known; the time of the latest write."""
     row = conn.execute(
-        f"""select {_COLUMNS}, w.id as writer_id, w.name as writer, (select at from act order by seq desc limit 1) as last_at
+        f"""select {_COLUMNS}, w.id as writer_id, w.name as writer,
+                   (select at from act order by seq desc limit 1) as last_at
             from (select 1) left join person w on w.id = :person_id
             left join act a on a.id = :act_id left join person p on p.id = a.person_id""",
         {"act_id": act_id, "person_id": person_id},
@@ -123,8 +124,10 @@ def last_act_at(conn: Connection) -> datetime | None:
 
 def list_acts(conn: Connection, motor_id: str, most: int, before: datetime | None = None) -> list[Done]:
     """Return the latest writes about a motor, newest first; of those before a time, if one is given."""
-    rows = conn.execute(f"{_DONE} where a.motor_id = :motor_id and a.at < :before order by a.seq desc limit :most",
-                        {"motor_id": motor_id, "most": most, "before": before.isoformat() if before else "9999"})  # fmt: skip
+    rows = conn.execute(
+        f"{_DONE} where a.motor_id = :motor_id and a.at < :before order by a.seq desc limit :most",
+        {"motor_id": motor_id, "most": most, "before": before.isoformat() if before else "9999"},
+    )
     return [_done(r) for r in rows]
 
 
@@ -134,17 +137,26 @@ def add_act(conn: Connection, done: Done, person_id: str) -> None:
         """insert into act (id, seq, at, person_id, job, digest, result_id, before_json, after_json)
            values (:id, (select coalesce(max(seq), 0) + 1 from act), :at, :person_id, :job, :digest, :result_id,
                    :before_json, :after_json)""",
-        {"id": done.id, "at": done.at.isoformat(), "person_id": person_id, "job": done.job, "digest": done.digest,
-         "result_id": done.result_id, "before_json": done.before_json, "after_json": done.after_json},
-    )  # fmt: skip
+        {
+            "id": done.id,
+            "at": done.at.isoformat(),
+            "person_id": person_id,
+            "job": done.job,
+            "digest": done.digest,
+            "result_id": done.result_id,
+            "before_json": done.before_json,
+            "after_json": done.after_json,
+        },
+    )
 
 
 def complete_act(
-    conn: Connection, act_id: str, motor_id: str | None, result_id: str, before_json: str, after_json: str
+    conn: Connection, act_id: str, motor_id: str | None, *, result_id: str, before_json: str, after_json: str
 ) -> None:
     """Add to a write what came of it, within its transaction."""
     conn.execute(
-        """update act set motor_id = :motor_id, result_id = :result_id, before_json = :before_json, after_json = :after_json
+        """update act set motor_id = :motor_id, result_id = :result_id,
+                  before_json = :before_json, after_json = :after_json
            where id = :id""",
         {
             "id": act_id,

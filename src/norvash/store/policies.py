@@ -16,7 +16,8 @@ def list_policies(conn: Connection, motor_id: str, type_id: str | None) -> tuple
     """Return the policies that hold for a motor: its type's and its own."""
     rows = conn.execute(
         """select id, scope, kind, name, value_json from policy where struck_act_id is null
-           and ((scope = 'motor' and scope_id = :motor_id) or (scope = 'type' and scope_id = :type_id)) order by rowid""",
+           and ((scope = 'motor' and scope_id = :motor_id) or (scope = 'type' and scope_id = :type_id))
+           order by rowid""",
         {"motor_id": motor_id, "type_id": type_id},
     )
     return tuple(_policy(r) for r in rows)
@@ -27,16 +28,30 @@ def _policy(row: Row) -> Policy:
 
 
 def add_policy(
-    conn: Connection, policy_id: str, scope: str, scope_id: str, kind: str, name: str, figures: Mapping[str, object],
+    conn: Connection,
+    policy_id: str,
+    scope: str,
+    *,
+    scope_id: str,
+    kind: str,
+    name: str,
+    figures: Mapping[str, object],
     act_id: str,
-) -> None:  # fmt: skip
+) -> None:
     """Keep a new policy."""
     conn.execute(
         """insert into policy (id, scope, scope_id, kind, name, value_json, act_id)
            values (:id, :scope, :scope_id, :kind, :name, :value, :act_id)""",
-        {"id": policy_id, "scope": scope, "scope_id": scope_id, "kind": kind, "name": name, "value": json.dumps(figures),
-         "act_id": act_id},
-    )  # fmt: skip
+        {
+            "id": policy_id,
+            "scope": scope,
+            "scope_id": scope_id,
+            "kind": kind,
+            "name": name,
+            "value": json.dumps(figures),
+            "act_id": act_id,
+        },
+    )
 
 
 def fetch_policy(conn: Connection, policy_id: str) -> tuple[str, str, Policy]:
@@ -70,10 +85,16 @@ def list_windows(conn: Connection) -> tuple[Window, ...]:
     """Return the dark windows of the house, in order of their first day."""
     rows = conn.execute("select * from shutdown where struck_act_id is null order by first_on, rowid")
     return tuple(
-        Window(r["id"], r["name"], date.fromisoformat(r["first_on"]), date.fromisoformat(r["last_on"]), bool(r["yearly"]),
-               r["place"])
+        Window(
+            id=r["id"],
+            name=r["name"],
+            first_on=date.fromisoformat(r["first_on"]),
+            last_on=date.fromisoformat(r["last_on"]),
+            yearly=bool(r["yearly"]),
+            place=r["place"],
+        )
         for r in rows
-    )  # fmt: skip
+    )
 
 
 def add_window(conn: Connection, window: Window, act_id: str) -> None:
@@ -81,9 +102,16 @@ def add_window(conn: Connection, window: Window, act_id: str) -> None:
     conn.execute(
         """insert into shutdown (id, name, first_on, last_on, yearly, place, act_id)
            values (:id, :name, :first_on, :last_on, :yearly, :place, :act_id)""",
-        {"id": window.id, "name": window.name, "first_on": window.first_on.isoformat(),
-         "last_on": window.last_on.isoformat(), "yearly": int(window.yearly), "place": window.place, "act_id": act_id},
-    )  # fmt: skip
+        {
+            "id": window.id,
+            "name": window.name,
+            "first_on": window.first_on.isoformat(),
+            "last_on": window.last_on.isoformat(),
+            "yearly": int(window.yearly),
+            "place": window.place,
+            "act_id": act_id,
+        },
+    )
 
 
 def strike_window(conn: Connection, window_id: str, act_id: str) -> str:

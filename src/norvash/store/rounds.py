@@ -10,7 +10,7 @@ from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class RoundRow:
     """One round as stored, with the person who opened it."""
 
@@ -24,7 +24,7 @@ class RoundRow:
     person: str
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class ReadingRow:
     """One reading as stored; it keeps what was typed."""
 
@@ -78,7 +78,7 @@ def list_noted(conn: Connection, round_id: str) -> tuple[tuple[int, str], ...]:
     return tuple((r["position_number"], r["seen"]) for r in rows)
 
 
-def add_finding(conn: Connection, finding_id: str, round_id: str, position: int, seen: str, act_id: str) -> None:
+def add_finding(conn: Connection, finding_id: str, round_id: str, *, position: int, seen: str, act_id: str) -> None:
     """Keep what was seen on a brush; the same finding twice is kept once."""
     conn.execute(
         """insert into finding (id, round_id, position_number, seen, act_id)
@@ -102,21 +102,36 @@ _ROUND = """select r.*, p.name as person from round r join act a on a.id = r.act
 
 
 def _round(row: Row) -> RoundRow:
-    return RoundRow(row["id"], row["motor_id"], row["set_id"], row["kind"], datetime.fromisoformat(row["at"]),
-                    row["total_units"], row["finished_at"] is not None, row["person"])  # fmt: skip
+    return RoundRow(
+        id=row["id"],
+        motor_id=row["motor_id"],
+        set_id=row["set_id"],
+        kind=row["kind"],
+        at=datetime.fromisoformat(row["at"]),
+        total_units=row["total_units"],
+        finished=row["finished_at"] is not None,
+        person=row["person"],
+    )
 
 
 def add_round(
-    conn: Connection, round_id: str, motor_id: str, set_id: str, kind: str, at: datetime, units: float, act_id: str
+    conn: Connection, round_id: str, motor_id: str, *, set_id: str, kind: str, at: datetime, units: float, act_id: str
 ) -> None:
     """Open a round."""
     conn.execute(
         """insert into round (id, motor_id, set_id, kind, at, seq, total_units, act_id)
            values (:id, :motor_id, :set_id, :kind, :at,
                    (select coalesce(max(seq), 0) + 1 from round where motor_id = :motor_id), :units, :act_id)""",
-        {"id": round_id, "motor_id": motor_id, "set_id": set_id, "kind": kind, "at": at.isoformat(), "units": units,
-         "act_id": act_id},
-    )  # fmt: skip
+        {
+            "id": round_id,
+            "motor_id": motor_id,
+            "set_id": set_id,
+            "kind": kind,
+            "at": at.isoformat(),
+            "units": units,
+            "act_id": act_id,
+        },
+    )
 
 
 def fetch_round(conn: Connection, round_id: str) -> RoundRow:
@@ -145,14 +160,26 @@ def finish_round(conn: Connection, round_id: str, at: datetime) -> None:
 
 
 def add_reading(
-    conn: Connection, reading_id: str, round_id: str, position: int, reading: Reading, method: str, instrument: str,
-    doubt: Doubt | None, act_id: str,
-) -> tuple[str, str, float] | None:  # fmt: skip
-    """Keep a reading as the one that counts for its position; return id, typed text and length [mm] of the one that now stands behind it."""
+    conn: Connection,
+    reading_id: str,
+    round_id: str,
+    *,
+    position: int,
+    reading: Reading,
+    method: str,
+    instrument: str,
+    doubt: Doubt | None,
+    act_id: str,
+) -> tuple[str, str, float] | None:
+    """Keep a reading as the one that counts for its position.
+
+    Return id, typed text and length [mm] of the one that now stands behind it.
+    """
     place = {"id": reading_id, "round_id": round_id, "position": position}
     before = conn.execute(
         """update reading set replaced_by = id
-           where round_id = :round_id and position_number = :position and replaced_by is null returning id, typed, length_mm""",
+           where round_id = :round_id and position_number = :position and replaced_by is null
+           returning id, typed, length_mm""",
         place,
     ).fetchone()
     conn.execute(
@@ -160,11 +187,26 @@ def add_reading(
                                 length_mm, sd_mm, low_mm, high_mm, lines_seen, taper_deg, doubt, doubt_rule, act_id)
            values (:id, :round_id, :position, :typed, :unit, :method, :instrument, :raw, :length, :sd, :low, :high,
                    :lines, :taper, :doubt, :doubt_rule, :act_id)""",
-        {"id": reading_id, "round_id": round_id, "position": position, "typed": reading.typed, "unit": reading.unit,
-         "method": method, "instrument": instrument, "raw": reading.raw_value, "length": reading.length_mm,
-         "sd": reading.sd_mm, "low": reading.low_mm, "high": reading.high_mm, "lines": reading.lines,
-         "taper": reading.taper_deg, "doubt": doubt.words if doubt else "", "doubt_rule": doubt.rule_id if doubt else "", "act_id": act_id},
-    )  # fmt: skip
+        {
+            "id": reading_id,
+            "round_id": round_id,
+            "position": position,
+            "typed": reading.typed,
+            "unit": reading.unit,
+            "method": method,
+            "instrument": instrument,
+            "raw": reading.raw_value,
+            "length": reading.length_mm,
+            "sd": reading.sd_mm,
+            "low": reading.low_mm,
+            "high": reading.high_mm,
+            "lines": reading.lines,
+            "taper": reading.taper_deg,
+            "doubt": doubt.words if doubt else "",
+            "doubt_rule": doubt.rule_id if doubt else "",
+            "act_id": act_id,
+        },
+    )
     if before is not None:
         conn.execute("update reading set replaced_by = :id where id = :before", {**place, "before": before["id"]})
     return (before["id"], before["typed"], before["length_mm"]) if before is not None else None
@@ -175,9 +217,21 @@ _READING = """select g.*, p.name as person, a.at from reading g join act a on a.
 
 
 def _reading(row: Row) -> ReadingRow:
-    return ReadingRow(row["id"], row["position_number"], row["typed"], row["typed_unit"], row["method"],
-                      row["instrument"], row["length_mm"], row["sd_mm"], row["taper_deg"], row["doubt"],
-                      row["doubt_answer"], row["person"], datetime.fromisoformat(row["at"]))  # fmt: skip
+    return ReadingRow(
+        id=row["id"],
+        position_number=row["position_number"],
+        typed=row["typed"],
+        unit=row["typed_unit"],
+        method=row["method"],
+        instrument=row["instrument"],
+        length_mm=row["length_mm"],
+        sd_mm=row["sd_mm"],
+        taper_deg=row["taper_deg"],
+        doubt=row["doubt"],
+        doubt_answer=row["doubt_answer"],
+        person=row["person"],
+        at=datetime.fromisoformat(row["at"]),
+    )
 
 
 def list_readings(conn: Connection, round_id: str) -> dict[int, ReadingRow]:
@@ -202,11 +256,12 @@ def fetch_reading(conn: Connection, reading_id: str) -> tuple[ReadingRow, str]:
 def reading_behind(conn: Connection, reading_id: str) -> Measured | None:
     """Return the reading that another one replaced, None where that was the first at its place."""
     row = conn.execute(
-        """select length_mm, sd_mm, low_mm, high_mm, lines_seen, case doubt_answer when '' then doubt else '' end, doubt_rule, id
+        """select length_mm, sd_mm, low_mm, high_mm, lines_seen as lines,
+                  case doubt_answer when '' then doubt else '' end as doubt, doubt_rule, id
            from reading where replaced_by = :id and id <> :id""",
         {"id": reading_id},
     ).fetchone()
-    return Measured(*row) if row else None
+    return Measured(**dict(row)) if row else None
 
 
 def answer_doubt(conn: Connection, reading_id: str, answer: str) -> None:

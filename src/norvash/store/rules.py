@@ -25,14 +25,14 @@ def list_overrides(conn: Connection) -> tuple[Override, ...]:
     """Return the overrides in force."""
     return tuple(
         Override(
-            r["rule_id"],
-            r["scope"],
-            r["scope_id"],
-            r["value_in_rule_unit"],
-            r["person"],
-            r["at"][:10],
-            r["why"],
-            r["word"],
+            rule_id=r["rule_id"],
+            scope=r["scope"],
+            scope_id=r["scope_id"],
+            value=r["value_in_rule_unit"],
+            person=r["person"],
+            day=r["at"][:10],
+            why=r["why"],
+            word=r["word"],
         )
         for r in conn.execute(f"{_OVERRIDE} where o.ended_act_id is null")
     )
@@ -44,11 +44,21 @@ def list_history(conn: Connection, rule_id: str) -> list[OverrideRow]:
     return [
         OverrideRow(
             r["id"],
-            Override(r["rule_id"], r["scope"], r["scope_id"], r["value_in_rule_unit"], r["person"], r["at"][:10], r["why"], r["word"]),
-            datetime.fromisoformat(r["at"]), r["ended_act_id"] is not None,
+            Override(
+                rule_id=r["rule_id"],
+                scope=r["scope"],
+                scope_id=r["scope_id"],
+                value=r["value_in_rule_unit"],
+                person=r["person"],
+                day=r["at"][:10],
+                why=r["why"],
+                word=r["word"],
+            ),
+            datetime.fromisoformat(r["at"]),
+            r["ended_act_id"] is not None,
         )
         for r in rows
-    ]  # fmt: skip
+    ]
 
 
 def end_override(conn: Connection, rule_id: str, scope: str, scope_id: str, act_id: str) -> int:
@@ -65,9 +75,17 @@ def add_override(conn: Connection, override_id: str, override: Override, act_id:
     conn.execute(
         """insert into rule_override (id, rule_id, scope, scope_id, value_in_rule_unit, why, word, act_id)
            values (:id, :rule_id, :scope, :scope_id, :value, :why, :word, :act_id)""",
-        {"id": override_id, "rule_id": override.rule_id, "scope": override.scope, "scope_id": override.scope_id,
-         "value": override.value, "why": override.why, "word": override.word, "act_id": act_id},
-    )  # fmt: skip
+        {
+            "id": override_id,
+            "rule_id": override.rule_id,
+            "scope": override.scope,
+            "scope_id": override.scope_id,
+            "value": override.value,
+            "why": override.why,
+            "word": override.word,
+            "act_id": act_id,
+        },
+    )
 
 
 def rules_seq(conn: Connection) -> int:

@@ -1,6 +1,7 @@
 """Sets of brushes, and single brushes renewed while the others of their set stayed."""
 
 from datetime import datetime
+from typing import Any
 
 from norvash.core.state import BrushSet, Measured, Renewal, Round
 from norvash.store.database import Connection, Row
@@ -8,7 +9,7 @@ from norvash.store.rounds import seen_by_round
 
 
 def add_set(
-    conn: Connection, set_id: str, motor_id: str, number: int, at: datetime, units: float, known: bool, act_id: str
+    conn: Connection, set_id: str, motor_id: str, *, number: int, at: datetime, units: float, known: bool, act_id: str
 ) -> None:
     """Keep a newly fitted set."""
     conn.execute(
@@ -51,13 +52,14 @@ def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
         if round_id not in own:
             own[round_id] = _empty_round(r, tuple(seen.get(round_id, ())))
         if position is not None and own[round_id].total_units >= since.get(position, 0.0):
-            own[round_id].readings[position] = Measured(*measured)
+            own[round_id].readings[position] = _measured(measured)
     return tuple(_set(r, tuple(rounds[i].values()), tuple(renewed.get(i, ()))) for i, r in sets.items())
 
 
 # What is read of every row comes first, the reading as `Measured` has it: a name is sought from the left in each row.
 _MEASURED = 11
-_SETS = """select s.id as set_id, r.id as round_id, g.position_number, g.length_mm, g.sd_mm, g.low_mm, g.high_mm, g.lines_seen,
+_SETS = """select s.id as set_id, r.id as round_id,
+                  g.position_number, g.length_mm, g.sd_mm, g.low_mm, g.high_mm, g.lines_seen,
                   case g.doubt_answer when '' then g.doubt else '' end as doubt, g.doubt_rule, g.id as reading_id,
                   r.at as round_at, r.total_units, r.kind, r.finished_at,
                   s.number, s.fitted_at, s.fitted_units, s.fitted_known, s.ended_at, s.ended_units, s.end_reason
@@ -66,15 +68,46 @@ _SETS = """select s.id as set_id, r.id as round_id, g.position_number, g.length_
            where s.motor_id = :id order by s.number, r.at, r.seq, g.position_number"""
 
 
+def _measured(values: list[Any]) -> Measured:
+    length_mm, sd_mm, low_mm, high_mm, lines, doubt, doubt_rule, reading_id = values
+    return Measured(
+        length_mm=length_mm,
+        sd_mm=sd_mm,
+        low_mm=low_mm,
+        high_mm=high_mm,
+        lines=lines,
+        doubt=doubt,
+        doubt_rule=doubt_rule,
+        id=reading_id,
+    )
+
+
 def _empty_round(row: Row, seen: tuple[tuple[int, str], ...]) -> Round:
-    return Round(row["round_id"], datetime.fromisoformat(row["round_at"]), row["total_units"], row["kind"],
-                 row["finished_at"] is not None, {}, seen)  # fmt: skip
+    return Round(
+        id=row["round_id"],
+        at=datetime.fromisoformat(row["round_at"]),
+        total_units=row["total_units"],
+        kind=row["kind"],
+        finished=row["finished_at"] is not None,
+        readings={},
+        seen=seen,
+    )
 
 
 def _set(row: Row, rounds: tuple[Round, ...], renewed: tuple[Renewal, ...]) -> BrushSet:
     ended_at = datetime.fromisoformat(row["ended_at"]) if row["ended_at"] else None
-    return BrushSet(row["number"], datetime.fromisoformat(row["fitted_at"]), row["fitted_units"], bool(row["fitted_known"]),
-                    ended_at, row["ended_units"], row["end_reason"] or "", rounds, row["set_id"], renewed)  # fmt: skip
+    return BrushSet(
+        number=row["number"],
+        fitted_at=datetime.fromisoformat(row["fitted_at"]),
+        fitted_units=row["fitted_units"],
+        fitted_known=bool(row["fitted_known"]),
+        ended_at=ended_at,
+        ended_units=row["ended_units"],
+        end_reason=row["end_reason"] or "",
+        rounds=rounds,
+        id=row["set_id"],
+        renewed=renewed,
+    )
 
 
 def list_renewals(conn: Connection, motor_id: str) -> dict[str, list[Renewal]]:
@@ -96,6 +129,13 @@ def add_renewal(conn: Connection, set_id: str, at: datetime, renewal: Renewal, a
     conn.execute(
         """insert into renewal (set_id, position_number, at, total_units, length_mm, sd_mm, act_id)
            values (:set_id, :position, :at, :units, :length, :sd, :act_id)""",
-        {"set_id": set_id, "position": renewal.position, "at": at.isoformat(), "units": renewal.total_units,
-         "length": renewal.length_mm, "sd": renewal.sd_mm, "act_id": act_id},
-    )  # fmt: skip
+        {
+            "set_id": set_id,
+            "position": renewal.position,
+            "at": at.isoformat(),
+            "units": renewal.total_units,
+            "length": renewal.length_mm,
+            "sd": renewal.sd_mm,
+            "act_id": act_id,
+        },
+    )

@@ -6,7 +6,8 @@ from norvash.store.database import Connection
 
 
 class Stamp(NamedTuple):
-    """Three numbers: each rises with a write about the motor, with one about the whole house, and with what its type was taught.
+    """Three numbers: each rises with a write about the motor, with one about the whole house, and with what its type
+    was taught.
 
     `rules_seq` rises with every change of the rulebook, which is also one about the house.
     """
@@ -22,7 +23,8 @@ def stamp_of(conn: Connection, motor_id: str) -> Stamp:
     row = conn.execute(
         """select (select coalesce(max(seq), 0) from act where motor_id = :id),
                   (select coalesce(max(seq), 0) from act where motor_id is null),
-                  (select coalesce(max(t.taught), 0) from motor m join motor_type t on t.id = m.type_id where m.id = :id),
+                  (select coalesce(max(t.taught), 0)
+                   from motor m join motor_type t on t.id = m.type_id where m.id = :id),
                   (select coalesce(max(seq), 0) from act where job = 'change a rule')""",
         {"id": motor_id},
     ).fetchone()
@@ -33,7 +35,8 @@ def seq_of_type(conn: Connection, type_id: str) -> int:
     """Return a number that rises with every write about the house or about a motor of a type."""
     row = conn.execute(
         """select max((select coalesce(max(seq), 0) from act where motor_id is null),
-                      (select coalesce(max(a.seq), 0) from act a join motor m on m.id = a.motor_id where m.type_id = :id))""",
+                      (select coalesce(max(a.seq), 0)
+                       from act a join motor m on m.id = a.motor_id where m.type_id = :id))""",
         {"id": type_id},
     ).fetchone()
     return int(row[0])

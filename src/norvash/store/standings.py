@@ -9,7 +9,7 @@ from norvash.core.texts import compared
 from norvash.store.database import Connection, Row
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Standing:
     """One motor's place on the bench, kept up to date by every job."""
 
@@ -32,7 +32,7 @@ class Standing:
     version: int = 0
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Listed:
     """A motor with its standing, as a list shows it."""
 
@@ -47,20 +47,30 @@ class Listed:
 def save_standing(conn: Connection, standing: Standing) -> None:
     """Keep a motor's standing in place of the one before."""
     conn.execute(
-        """insert into standing (motor_id, rules_seq, stage, rank, limit_on, look_on, due, left_mm, sentence, word, flags, drawing_json, place_key, early_on, late_on, look_by)
-           values (:motor_id, :rules_seq, :grade, :rank, :limit_on, :look_on, :due, :left_mm, :sentence, :word, :flags, :drawing_json, :place_key, :early_on, :late_on, :look_by)
+        """insert into standing (motor_id, rules_seq, stage, rank, limit_on, look_on, due, left_mm,
+                                 sentence, word, flags, drawing_json, place_key, early_on, late_on, look_by)
+           values (:motor_id, :rules_seq, :grade, :rank, :limit_on, :look_on, :due, :left_mm,
+                   :sentence, :word, :flags, :drawing_json, :place_key, :early_on, :late_on, :look_by)
            on conflict (motor_id) do update set rules_seq = excluded.rules_seq, stage = excluded.stage,
                rank = excluded.rank, limit_on = excluded.limit_on, look_on = excluded.look_on, due = excluded.due,
                left_mm = excluded.left_mm, sentence = excluded.sentence, word = excluded.word,
-               flags = excluded.flags, drawing_json = excluded.drawing_json, place_key = excluded.place_key, early_on = excluded.early_on,
-               late_on = excluded.late_on, look_by = excluded.look_by, version = standing.version + 1""",
+               flags = excluded.flags, drawing_json = excluded.drawing_json, place_key = excluded.place_key,
+               early_on = excluded.early_on, late_on = excluded.late_on, look_by = excluded.look_by,
+               version = standing.version + 1""",
         {name: getattr(standing, name) for name in Standing.__dataclass_fields__},
     )
 
 
 def _listed(row: Row) -> Listed:
     standing = Standing(**{name: row[name] for name in Standing.__dataclass_fields__})
-    return Listed(row["motor_id"], row["tag"], row["name"], row["place"], row["class"], standing)
+    return Listed(
+        motor_id=row["motor_id"],
+        tag=row["tag"],
+        name=row["name"],
+        place=row["place"],
+        motor_class=row["class"],
+        standing=standing,
+    )
 
 
 _LISTED = (
@@ -99,7 +109,8 @@ def count_bench(conn: Connection, until: date) -> int:
 def list_next(conn: Connection, after: date, most: int) -> list[Listed]:
     """Return the motors that run on, the soonest due first."""
     rows = conn.execute(
-        f"{_LISTED} where s.rank = 0 and (s.look_on is null or s.look_on > :after) order by s.due, s.motor_id limit :most",
+        f"{_LISTED} where s.rank = 0 and (s.look_on is null or s.look_on > :after) order by s.due, s.motor_id limit"
+        " :most",
         {"after": after.isoformat(), "most": most},
     )
     return [_listed(r) for r in rows]
@@ -155,12 +166,16 @@ _IN_PLACES = f"s.place_key in (select value from json_each(:places)) and {_OF_KI
 # Every place once, by leaps through the index.
 _PLACES = """with recursive place (key) as (
                  select min(place_key) from motor
-                 union all select (select min(place_key) from motor where place_key > place.key) from place where key is not null)
+                 union all
+                 select (select min(place_key) from motor where place_key > place.key) from place where key is not null)
              select key from place where instr(key, :place) > 0"""
 
 
 def _which(conn: Connection, sought: Sought) -> tuple[str, dict[str, str]]:
-    """Return the condition that a filter stands for, with its parameters; the places that it means are looked up first."""
+    """Return the condition that a filter stands for, with its parameters.
+
+    The places that it means are looked up first.
+    """
     values = sought.values
     if not values["place"]:
         return _OF_KIND, values
@@ -172,7 +187,8 @@ def list_outlook(conn: Connection, sought: Sought, most: int, skip: int) -> list
     """Return motors by the early bound of their limit; those without a day come last."""
     which, values = _which(conn, sought)
     rows = conn.execute(
-        f"""{_LISTED} where {which} and s.early_on is not null order by s.early_on, s.motor_id limit :most offset :skip""",
+        f"""{_LISTED} where {which} and s.early_on is not null
+            order by s.early_on, s.motor_id limit :most offset :skip""",
         {**values, "most": most, "skip": skip},
     ).fetchall()
     if len(rows) < most:

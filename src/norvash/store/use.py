@@ -10,7 +10,7 @@ from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class UseRow:
     """One entry of the log with who made it; struck entries stay and count for nothing."""
 
@@ -23,16 +23,24 @@ class UseRow:
 
 
 def add_entry(
-    conn: Connection, entry_id: str, motor_id: str, at: datetime, counted: Counted, typed: str, act_id: str
+    conn: Connection, entry_id: str, motor_id: str, *, at: datetime, counted: Counted, typed: str, act_id: str
 ) -> None:
     """Keep a new entry."""
     conn.execute(
         """insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, act_id)
            values (:id, :motor_id, (select coalesce(max(seq), 0) + 1 from use_entry where motor_id = :motor_id),
                    :at, :total, :counter, :typed, :event, :act_id)""",
-        {"id": entry_id, "motor_id": motor_id, "at": at.isoformat(), "total": counted.total_units,
-         "counter": counted.counter_units, "typed": typed, "event": counted.event, "act_id": act_id},
-    )  # fmt: skip
+        {
+            "id": entry_id,
+            "motor_id": motor_id,
+            "at": at.isoformat(),
+            "total": counted.total_units,
+            "counter": counted.counter_units,
+            "typed": typed,
+            "event": counted.event,
+            "act_id": act_id,
+        },
+    )
 
 
 def _entry(row: Row) -> Entry:
@@ -58,7 +66,15 @@ def list_log(conn: Connection, motor_id: str, most: int) -> list[UseRow]:
         {"id": motor_id, "most": most},
     )
     return [
-        UseRow(r["id"], _entry(r), r["typed"], r["event"], r["struck_act_id"] is not None, r["person"]) for r in rows
+        UseRow(
+            id=r["id"],
+            entry=_entry(r),
+            typed=r["typed"],
+            event=r["event"],
+            struck=r["struck_act_id"] is not None,
+            person=r["person"],
+        )
+        for r in rows
     ]
 
 
@@ -88,7 +104,9 @@ def list_rows(conn: Connection, motor_id: str) -> list[UseRow]:
            where motor_id = :id and struck_act_id is null order by at, seq""",
         {"id": motor_id},
     )
-    return [UseRow(r["id"], _entry(r), r["typed"], r["event"], False, "") for r in rows]
+    return [
+        UseRow(id=r["id"], entry=_entry(r), typed=r["typed"], event=r["event"], struck=False, person="") for r in rows
+    ]
 
 
 def add_entries(conn: Connection, act_id: str, entries: Iterable[tuple[str, datetime, Counted, str]]) -> None:
@@ -97,8 +115,19 @@ def add_entries(conn: Connection, act_id: str, entries: Iterable[tuple[str, date
     rows = []
     for number, (motor_id, at, counted, typed) in enumerate(entries):
         seqs[motor_id] = seqs.get(motor_id, 0) + 1
-        rows.append((f"{act_id}.{number}", motor_id, seqs[motor_id], at.isoformat(), counted.total_units, counted.counter_units,
-                     typed, counted.event, act_id))  # fmt: skip
+        rows.append(
+            (
+                f"{act_id}.{number}",
+                motor_id,
+                seqs[motor_id],
+                at.isoformat(),
+                counted.total_units,
+                counted.counter_units,
+                typed,
+                counted.event,
+                act_id,
+            )
+        )
     conn.executemany(
         """insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, act_id)
            values (?, ?, ?, ?, ?, ?, ?, ?, ?)""",
@@ -107,12 +136,13 @@ def add_entries(conn: Connection, act_id: str, entries: Iterable[tuple[str, date
 
 
 def keep_file(
-    conn: Connection, file_id: str, name: str, sha256: str, data: bytes, at: datetime, person_id: str
+    conn: Connection, file_id: str, name: str, *, sha256: str, data: bytes, at: datetime, person_id: str
 ) -> None:
     """Keep an uploaded file until it is imported; files older than a day are forgotten."""
     conn.execute("delete from import_file where at < :day", {"day": (at - timedelta(days=1)).isoformat()})
     conn.execute(
-        """insert into import_file (id, name, sha256, data, at, person_id) values (:id, :name, :sha256, :data, :at, :person)
+        """insert into import_file (id, name, sha256, data, at, person_id)
+           values (:id, :name, :sha256, :data, :at, :person)
            on conflict (id) do nothing""",
         {"id": file_id, "name": name, "sha256": sha256, "data": data, "at": at.isoformat(), "person": person_id},
     )

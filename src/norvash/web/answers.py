@@ -63,9 +63,14 @@ _HATCHING = Markup('<svg class="defs" width="0" height="0" aria-hidden="true">{}
 
 def _environment() -> Environment:
     env = Environment(
-        loader=FileSystemLoader(STATIC.parent / "templates"), autoescape=select_autoescape(default=True), undefined=StrictUndefined,
-        trim_blocks=True, lstrip_blocks=True, auto_reload=False, bytecode_cache=FileSystemBytecodeCache(),
-    )  # fmt: skip
+        loader=FileSystemLoader(STATIC.parent / "templates"),
+        autoescape=select_autoescape(default=True),
+        undefined=StrictUndefined,
+        trim_blocks=True,
+        lstrip_blocks=True,
+        auto_reload=False,
+        bytecode_cache=FileSystemBytecodeCache(),
+    )
     env.globals |= {
         "areas": AREAS,
         "version": _VERSION,

@@ -46,6 +46,7 @@ _PAGES = (
     "past",
     "new_set",
     "rulebook",
+    "sheet_start",
     "sheet",
     "sums",
 )

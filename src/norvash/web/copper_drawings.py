@@ -6,19 +6,9 @@ from norvash.core.bearings.fitting import FitLine
 from norvash.core.commutator.bars import write_map
 from norvash.core.commutator.map_says import set_of
 from norvash.core.rules.book import MotorRules
+from norvash.core.sums.bar_testing import BarTestIn, BarTestOut, tested_of
 from norvash.core.sums.bearings import LifeIn, LifeOut, NumberIn, NumberOut
-from norvash.core.sums.commutator import (
-    BarTestIn,
-    BarTestOut,
-    MapIn,
-    MapOut,
-    RunOutIn,
-    RunOutOut,
-    judged_run_out,
-    map_of,
-    read_given_map,
-    tested_of,
-)
+from norvash.core.sums.commutator import MapIn, MapOut, RunOutIn, RunOutOut, judged_run_out, map_of, read_given_map
 from norvash.core.sums.cutting import SkimIn, SkimOut, planned
 from norvash.core.sums.insulation import CoilsIn, CoilsOut, InsulationIn, InsulationOut
 from norvash.core.sums.kit import KitIn, KitOut, kit_lines
@@ -36,7 +26,18 @@ def map_drawn(given: MapIn, result: MapOut, rules: MotorRules, width: float) -> 
     shown, wound = map_of(given)
     best = read_given_map(given, rules).searched.proven
     spacing = set_of(best, wound.bars) if best else ()
-    return bar_map(Mapped(wound.bars, shown, wound.poles, wound.slots, spacing, paint=True, says=result.sayings), width)
+    return bar_map(
+        Mapped(
+            bars=wound.bars,
+            shown=shown,
+            poles=wound.poles,
+            slots=wound.slots,
+            spacing=spacing,
+            paint=True,
+            says=result.sayings,
+        ),
+        width,
+    )
 
 
 def painted_words(given: MapIn) -> str:
@@ -54,7 +55,16 @@ def bar_test_drawn(given: BarTestIn, result: BarTestOut, rules: MotorRules, widt
     found = tested_of(given, rules)
     odd = {*found.high, *found.low, *found.suspect}
     at_fault = {b: frozenset({"burnt"}) for f in found.faults for b in (f.from_bar, f.to_bar)}
-    mapped = Mapped(given.bars, at_fault, 2 * (given.pole_pairs or 1), given.slots, deviations=found.deviations, marked=odd, band=found.band, says=(result.advice,))  # fmt: skip
+    mapped = Mapped(
+        bars=given.bars,
+        shown=at_fault,
+        poles=2 * (given.pole_pairs or 1),
+        slots=given.slots,
+        deviations=found.deviations,
+        marked=odd,
+        band=found.band,
+        says=(result.advice,),
+    )
     return bar_map(mapped, width)
 
 
@@ -68,7 +78,15 @@ def insulation_drawn(given: InsulationIn, result: InsulationOut, rules: MotorRul
     value = result.judged_megohm
     top = 1.2 * max(value, given.previous_r40_megohm or 0.0, result.minimum_used_megohm)
     words = "As measured" if value == given.resistance_megohm else "At 40 °C, as it counts"
-    row = Banded(words, "MΩ", value, result.minimum_used_megohm, top, given.previous_r40_megohm, "last time")
+    row = Banded(
+        words=words,
+        unit="MΩ",
+        value=value,
+        low=result.minimum_used_megohm,
+        high=top,
+        also=given.previous_r40_megohm,
+        also_words="last time",
+    )
     return band_scale("Insulation, from its least upwards", (row,), width)
 
 
@@ -77,7 +95,10 @@ def coils_drawn(given: CoilsIn, result: CoilsOut, rules: MotorRules, width: floa
     if result.at_20_ohm is None:
         return None
     middle, off = median(result.at_20_ohm), rules["field.spread"]
-    rows = [Banded(f"Coil {i} at 20 °C", "Ω", x, middle * (1 - off), middle * (1 + off)) for i, x in enumerate(result.at_20_ohm, start=1)]  # fmt: skip
+    rows = [
+        Banded(words=f"Coil {i} at 20 °C", unit="Ω", value=x, low=middle * (1 - off), high=middle * (1 + off))
+        for i, x in enumerate(result.at_20_ohm, start=1)
+    ]
     return band_scale("Coils round their median", rows, width)
 
 
@@ -90,26 +111,35 @@ def life_drawn(given: LifeIn, result: LifeOut, rules: MotorRules, width: float) 
     """Return the section of the bearing, where its dimensions are given."""
     if given.bore_mm is None or given.outside_mm is None or given.width_mm is None:
         return None
-    return bearing_section(given.bore_mm, given.outside_mm, given.width_mm, "rubbing seals on both sides" if given.sealed or given.rubbing else "open", width)  # fmt: skip
+    return bearing_section(
+        given.bore_mm,
+        given.outside_mm,
+        given.width_mm,
+        "rubbing seals on both sides" if given.sealed or given.rubbing else "open",
+        width,
+    )
 
 
 def kit_drawn(given: KitIn, result: KitOut, rules: MotorRules, width: float) -> Drawing | None:
     """Return every pair's clearance in its band."""
     lines: list[FitLine] = kit_lines(given, rules)
-    rows = [Banded(f"{x.words}, clearance", "mm", x.clearance_mm, x.low_mm, x.high_mm) for x in lines]
+    rows = [
+        Banded(words=f"{x.words}, clearance", unit="mm", value=x.clearance_mm, low=x.low_mm, high=x.high_mm)
+        for x in lines
+    ]
     return band_scale("Clearances, negative where it is tight", rows, width) if rows else None
 
 
 def float_drawn(given: FloatIn, result: FloatOut, rules: MotorRules, width: float) -> Drawing:
     """Return the end float in its band, and where the shims there bring it."""
     row = Banded(
-        "End float",
-        "mm",
-        given.float_mm,
-        given.float_low_mm,
-        given.float_high_mm,
-        result.float_after_mm,
-        "with those shims",
+        words="End float",
+        unit="mm",
+        value=given.float_mm,
+        low=given.float_low_mm,
+        high=given.float_high_mm,
+        also=result.float_after_mm,
+        also_words="with those shims",
     )
     return band_scale("End float in its band", (row,), width)
 
@@ -117,7 +147,7 @@ def float_drawn(given: FloatIn, result: FloatOut, rules: MotorRules, width: floa
 def vibration_drawn(given: VibrationIn, result: VibrationOut, rules: MotorRules, width: float) -> Drawing:
     """Return every place's vibration up to the line over which it is mended."""
     rows = [
-        Banded(f"Place {i}", "mm/s", v, 0.0, result.worst_line_mm_per_s)
+        Banded(words=f"Place {i}", unit="mm/s", value=v, low=0.0, high=result.worst_line_mm_per_s)
         for i, v in enumerate(given.vibration_mm_per_s, start=1)
     ]
     return band_scale("Vibration up to the worst line", rows, width)

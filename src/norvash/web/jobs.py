@@ -11,7 +11,7 @@ from norvash.web.logs import log_failure
 _MOST_KEPT = 50
 
 
-@dataclass(slots=True)
+@dataclass(slots=True, kw_only=True)
 class Job:
     """One piece of work: what it is, the share done, and its result or error once it is over."""
 
@@ -31,7 +31,7 @@ class Jobs:
 
     def start(self, job_id: str, words: str, work: Callable[[Callable[[float], None]], Any]) -> Job:
         """Begin work under an id in place of what stood there; `work` is given a function to tell the share done."""
-        job = Job(words)
+        job = Job(words=words)
         while len(self._jobs) >= _MOST_KEPT:
             self._jobs.pop(next(iter(self._jobs)))
         self._jobs[job_id] = job

@@ -11,8 +11,12 @@ _log = logging.getLogger("norvash")
 
 class _JsonLines(logging.Formatter):
     def format(self, record: logging.LogRecord) -> str:
-        line = {"at": datetime.fromtimestamp(record.created).isoformat(timespec="milliseconds"),
-                "level": record.levelname.lower(), "event": record.getMessage(), **getattr(record, "values", {})}  # fmt: skip
+        line = {
+            "at": datetime.fromtimestamp(record.created).isoformat(timespec="milliseconds"),
+            "level": record.levelname.lower(),
+            "event": record.getMessage(),
+            **getattr(record, "values", {}),
+        }
         if record.exc_info:
             line["trace"] = self.formatException(record.exc_info)
         return json.dumps(line, ensure_ascii=False, default=str)

@@ -54,9 +54,18 @@ def brush_drawn(figures: Figures, rules: MotorRules) -> Drawing:
     """
     limit, new_mm, unit = motor_limit(figures, rules), figures.need("new_mm"), figures.word("length_unit")
     lines = [figures.number(f"wear_line_{i}_mm") for i in (1, 2, 3)]
-    plan = BrushPlan(new_mm, figures.need("thickness_mm"), figures.need("width_mm"), limit.limit_mm, limit.source,
-                     limit.estimated, figures.track_d_mm or figures.need("commutator_d_mm"), tuple(x for x in lines if x is not None),
-                     figures.number("lead_root_depth_mm"), unit)  # fmt: skip
+    plan = BrushPlan(
+        new_mm=new_mm,
+        thickness_mm=figures.need("thickness_mm"),
+        width_mm=figures.need("width_mm"),
+        limit_mm=limit.limit_mm,
+        limit_basis=limit.source,
+        estimated=limit.estimated,
+        commutator_d_mm=figures.track_d_mm or figures.need("commutator_d_mm"),
+        wear_lines_mm=tuple(x for x in lines if x is not None),
+        lead_root_mm=figures.number("lead_root_depth_mm"),
+        unit=unit,
+    )
     return brush_sheet(plan, 470, 300)
 
 
@@ -64,37 +73,56 @@ def end_view_new(
     figures: Figures, plans: Sequence[PositionPlan], rules: MotorRules, size: float, px_per_mm: float | None = None
 ) -> Drawing:
     """Return the end view that figures stand for, with new brushes; px_per_mm draws several to one scale."""
-    fitted = [EndBrush(p, figures.need("new_mm"), True, "new") for p in plans]
+    fitted = [EndBrush(plan=p, length_mm=figures.need("new_mm"), in_round=True, word="new") for p in plans]
     return end_view(plate_of(figures, motor_limit(figures, rules).limit_mm), fitted, size, px_per_mm)
 
 
 def plate_of(figures: Figures, limit_mm: float) -> EndPlate:
     """Return the parts of the end view."""
-    return EndPlate(figures.track_d_mm or figures.need("commutator_d_mm"), int(figures.need("bars")), figures.need("thickness_mm"),
-                    figures.need("new_mm"), limit_mm, figures.word("length_unit"),
-                    figures.basis("commutator_d_mm") == "class default")  # fmt: skip
+    return EndPlate(
+        commutator_d_mm=figures.track_d_mm or figures.need("commutator_d_mm"),
+        bars=int(figures.need("bars")),
+        thickness_mm=figures.need("thickness_mm"),
+        new_mm=figures.need("new_mm"),
+        limit_mm=limit_mm,
+        unit=figures.word("length_unit"),
+        lent=figures.basis("commutator_d_mm") == "class default",
+    )
 
 
 def _end_view(shown: MotorPage, width: float) -> Drawing:
     brushes = [
-        EndBrush(plan, b.last.length_mm if b.last else None, b.in_round, WORDS[b.graded.grade] if b.graded else "not measured",
-                 f"/motors/{shown.context.motor.id}/sheet?position={plan.number}")
+        EndBrush(
+            plan=plan,
+            length_mm=b.last.length_mm if b.last else None,
+            in_round=b.in_round,
+            word=WORDS[b.graded.grade] if b.graded else "not measured",
+            href=f"/motors/{shown.context.motor.id}/sheet?position={plan.number}",
+        )
         for plan, b in zip(shown.context.state.positions, shown.found.brushes, strict=True)
-    ]  # fmt: skip
+    ]
     return end_view(plate_of(shown.context.figures, shown.found.limit.limit_mm), brushes, width)
 
 
 def sheet_view(shown: SheetPage, brushes: BrushLines, at: int, size: float) -> Drawing:
     """Return the end view of a sheet's brushes, the position at hand marked."""
     drawn = [
-        EndBrush(x.plan, x.reading.length_mm if x.reading else x.before.length_mm if x.before else None,
-                 x.reading is not None, x.word, f"/sheets/{shown.row.id}/brushes?position={x.plan.number}", x.plan.number == at)
+        EndBrush(
+            plan=x.plan,
+            length_mm=x.reading.length_mm if x.reading else x.before.length_mm if x.before else None,
+            in_round=x.reading is not None,
+            word=x.word,
+            href=f"/sheets/{shown.row.id}/brushes?position={x.plan.number}",
+            chosen=x.plan.number == at,
+        )
         for x in brushes.lines
-    ]  # fmt: skip
+    ]
     return end_view(plate_of(shown.context.figures, shown.found.limit.limit_mm), drawn, size)
 
 
 _MAKERS: dict[str, tuple[Callable[[MotorPage, float], Drawing], float]] = {
-    "end-view": (_end_view, 330.0), "life-line": (_life_line, 790.0), "carbon-ruler": (_carbon_ruler, 790.0),
+    "end-view": (_end_view, 330.0),
+    "life-line": (_life_line, 790.0),
+    "carbon-ruler": (_carbon_ruler, 790.0),
     "use-curve": (_use_curve, 580.0),
-}  # fmt: skip
+}

@@ -35,7 +35,8 @@ def windings(shown: SheetPage, tests: tuple[InsulationTest, ...]) -> dict[str, A
     held = MACHINES[tested.machine] if shown.context.facts.motor_class == "tool" else CIRCUITS[tested.circuit]
     says = [
         Said(
-            f"Test voltage: {volts_to_test_with(shown.context.facts.rated_v)}, people clear, discharge after. Judged as: {held}.",
+            f"Test voltage: {volts_to_test_with(shown.context.facts.rated_v)}, people clear, discharge after. Judged"
+            f" as: {held}.",
             None,
             ("insulation.high-voltage",),
         )
@@ -62,7 +63,7 @@ def windings(shown: SheetPage, tests: tuple[InsulationTest, ...]) -> dict[str, A
             band_scale(
                 "Coils round their median",
                 [
-                    Banded(f"Coil {i}", "Ω", x, middle * (1 - off), middle * (1 + off))
+                    Banded(words=f"Coil {i}", unit="Ω", value=x, low=middle * (1 - off), high=middle * (1 + off))
                     for i, x in enumerate(coils.at_20, start=1)
                 ],
                 380,
@@ -84,7 +85,9 @@ def _insulation(
     value = now.judged if now is not None else tests[-1].megohm
     words = "As measured" if not at_40 or now is None else "At 40 °C, as it counts"
     return band_scale(
-        "Insulation, from its least upwards", [Banded(words, "MΩ", value, least, 1.2 * max(value, least))], 380
+        "Insulation, from its least upwards",
+        [Banded(words=words, unit="MΩ", value=value, low=least, high=1.2 * max(value, least))],
+        380,
     )
 
 
@@ -117,7 +120,7 @@ def _end_float(shown: SheetPage) -> tuple[list[Said], list[Banded]]:
         else "leave the shims as they are"
     )
     said = Said(f"end float {play:.2f} mm, {low:g} to {high:g} mm allowed: {asks}", shim == 0)
-    return [said], [Banded("End float", "mm", play, low, high)]
+    return [said], [Banded(words="End float", unit="mm", value=play, low=low, high=high)]
 
 
 def _shaft(shown: SheetPage) -> list[Said]:
@@ -128,7 +131,14 @@ def _shaft(shown: SheetPage) -> list[Said]:
     if shaken is not None:
         made.append(Said(f"vibration {shake:g} mm/s, {shaken.words}", shaken.grade == "fit", shaken.rules))
     elif shake is not None:
-        made.append(Said(f"vibration {shake:g} mm/s: no line holds here, neither for a tool in the hand nor over {rules['vibration.large']:g} kW; look it up", None, ("vibration.large",)))  # fmt: skip
+        made.append(
+            Said(
+                f"vibration {shake:g} mm/s: no line holds here, neither for a tool in the hand nor over"
+                f" {rules['vibration.large']:g} kW; look it up",
+                None,
+                ("vibration.large",),
+            )
+        )
     if section and groove is not None:
         share = squeeze(section, groove)
         inside = within(rules["ring.squeeze-low"], share, rules["ring.squeeze-high"])
@@ -162,7 +172,8 @@ def drive(shown: SheetPage) -> dict[str, Any]:
                 takes = _takes(found, rules)
                 says.append(
                     Said(
-                        f"{end}: {found.designation}, {found.bore_mm:g} × {found.outside_mm:g} × {found.width_mm:g} mm, {found.seal}, clearance {found.clearance}; {takes}",
+                        f"{end}: {found.designation}, {found.bore_mm:g} × {found.outside_mm:g} × {found.width_mm:g} mm,"
+                        f" {found.seal}, clearance {found.clearance}; {takes}",
                         None,
                         ("bearing.grease",),
                     )
@@ -177,11 +188,23 @@ def drive(shown: SheetPage) -> dict[str, Any]:
             )
             for x in lines
         ]
-        rows += [Banded(f"{end}: {x.words.lower()}", "mm", x.clearance_mm, x.low_mm, x.high_mm) for x in lines]
+        rows += [
+            Banded(words=f"{end}: {x.words.lower()}", unit="mm", value=x.clearance_mm, low=x.low_mm, high=x.high_mm)
+            for x in lines
+        ]
     play, band = _end_float(shown)
     says += [*play, *_shaft(shown)]
     rows += band
     if rows:
         drawn.append(band_scale("Play and clearances, negative where it is tight", rows, 380))
-    says.append(Said(f"Press only on the ring with the tight fit, squarely, with a sleeve; warm an open one to {rules['bearing.heat']:g} °C at most, one with seals or shields to {rules['bearing.heat-closed']:g} °C or fit it cold; one pulled off through its balls is scrap. No grease, oil or silicone near brushes and commutator.", None, ("bearing.heat", "bearing.heat-closed")))  # fmt: skip
+    says.append(
+        Said(
+            "Press only on the ring with the tight fit, squarely, with a sleeve; warm an open one to"
+            f" {rules['bearing.heat']:g} °C at most, one with seals or shields to {rules['bearing.heat-closed']:g} °C"
+            " or fit it cold; one pulled off through its balls is scrap. No grease, oil or silicone near brushes and"
+            " commutator.",
+            None,
+            ("bearing.heat", "bearing.heat-closed"),
+        )
+    )
     return {"says": says, "drawn_here": drawn}

@@ -1,4 +1,6 @@
-"""Around every answer: security headers, the same-origin check, what may be sent and how long it may take, one log line."""
+"""Around every answer: security headers, the same-origin check, what may be sent and how long it may take, one log
+line.
+"""
 
 import asyncio
 import re
@@ -49,16 +51,24 @@ def is_harmless(method: str, path: str) -> bool:
 
 
 def _foreign() -> Refused:
-    return Refused(403, "This request came from another site, so nothing was changed.", "Open Norvash in this browser and do it there.")  # fmt: skip
+    return Refused(
+        403,
+        "This request came from another site, so nothing was changed.",
+        "Open Norvash in this browser and do it there.",
+    )
 
 
 def _too_large(most: int) -> Refused:
-    return Refused(413, f"That is more than {most // 1000} kB, too large for any entry here.",
-                   "Go back and send only what the form asks for; nothing was saved.")  # fmt: skip
+    return Refused(
+        413,
+        f"That is more than {most // 1000} kB, too large for any entry here.",
+        "Go back and send only what the form asks for; nothing was saved.",
+    )
 
 
 def check_origin(headers: Headers, method: str, path: str, hosts: tuple[str, ...]) -> None:
-    """Refuse a request whose Host or Origin cannot be read, one addressed to another name, and a write that another site started.
+    """Refuse a request whose Host or Origin cannot be read, one addressed to another name, and a write that another
+    site started.
 
     Raises: Refused.
     """
@@ -66,8 +76,11 @@ def check_origin(headers: Headers, method: str, path: str, hosts: tuple[str, ...
     origin = headers.get("origin")
     started_by = None if origin is None else _ORIGIN.fullmatch(origin)
     if host is None or (origin is not None and started_by is None):
-        raise Refused(400, f"The {'Host' if host is None else 'Origin'} of this request cannot be read.",
-                      "Open Norvash by the address that it printed when it was started.")  # fmt: skip
+        raise Refused(
+            400,
+            f"The {'Host' if host is None else 'Origin'} of this request cannot be read.",
+            "Open Norvash by the address that it printed when it was started.",
+        )
     if host["name"].lower() not in hosts:
         raise _foreign()
     if method in _READS:
@@ -118,8 +131,11 @@ class Guard:
             log_failure("broken", error, path=scope["path"])
             if status[0]:
                 raise
-            said = Refused(500, "Something in Norvash broke; nothing was half saved.",
-                           "Go back and try again; if it comes back, look in the log.")  # fmt: skip
+            said = Refused(
+                500,
+                "Something in Norvash broke; nothing was half saved.",
+                "Go back and try again; if it comes back, look in the log.",
+            )
             await error_answer(Request(scope), said, said.status)(scope, receive, send_guarded)
         if status[0] < 400 and scope["method"] not in _READS:
             scope["app"].state.trouble = ""
@@ -156,7 +172,9 @@ class Guard:
         Raises: Refused.
         """
         if sum(len(name) + len(value) for name, value in scope["headers"]) > self.settings.most_header_bytes:
-            raise Refused(431, "The headers of this request are too large.", "Clear the cookies of this site, then try again.")  # fmt: skip
+            raise Refused(
+                431, "The headers of this request are too large.", "Clear the cookies of this site, then try again."
+            )
         headers = Headers(scope=scope)
         check_origin(headers, scope["method"], scope["path"], self.settings.hosts)
         if scope["app"].state.faults and not is_harmless(scope["method"], scope["path"]):
@@ -171,8 +189,11 @@ class Guard:
             async with asyncio.timeout(self.settings.patience_s):
                 return await _whole_body(receive, most)
         except TimeoutError:
-            raise Refused(408, f"The request did not come to its end within {self.settings.patience_s:g} s.",
-                          "Look at the network, then send it again; nothing was saved.") from None  # fmt: skip
+            raise Refused(
+                408,
+                f"The request did not come to its end within {self.settings.patience_s:g} s.",
+                "Look at the network, then send it again; nothing was saved.",
+            ) from None
 
 
 async def _whole_body(receive: Receive, most: int) -> bytes:

@@ -8,13 +8,24 @@ from norvash.core.part_findings import BY_ID as FINDINGS
 from norvash.core.quantities import UNITS
 from norvash.core.sheet.deciding import DECISIONS
 from norvash.core.sheet.field import BEARINGS, SheetField
-from norvash.core.sheet.fields import BY_ID, STAGES, field_of, fields_of, is_offered
+from norvash.core.sheet.fields import BY_ID, STAGES, field_of
 from norvash.core.sheet.gates import GATES, steps_of
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.offering import fields_of, is_offered
 from norvash.work.sheet_page import SheetPage
 
-_OWN_PLACE = ("Skipped", "Remarks", "Waived", "Confirmed", "Overruled", "Causes found and mended", "Test with power on",
-              "Temporary repairs", "Added after signing", "Isolation")  # fmt: skip
+_OWN_PLACE = (
+    "Skipped",
+    "Remarks",
+    "Waived",
+    "Confirmed",
+    "Overruled",
+    "Causes found and mended",
+    "Test with power on",
+    "Temporary repairs",
+    "Added after signing",
+    "Isolation",
+)
 # Fields of a later stage that are measured at an earlier one too.
 _ASKED_AGAIN = {"windings": ("earth-ohm",)}
 # Signs of the call that are tried or seen once more at a later stage.
@@ -88,7 +99,10 @@ def entry(shown: SheetPage, field: SheetField, place: int = 0, label: str = "") 
 
 
 def groups_of(shown: SheetPage, stage: str, places: Iterable[int] = ()) -> list[Group]:
-    """Return the fields of a stage by group, of a signed sheet those with an entry; those for each position at the given places only."""
+    """Return the fields of a stage by group, of a signed sheet those with an entry.
+
+    Those for each position at the given places only.
+    """
     made: dict[str, list[Entry]] = {}
     facts, rules = shown.context.facts, shown.context.rules
     again = [BY_ID[f] for f in _ASKED_AGAIN.get(stage, ()) if is_offered(BY_ID[f], facts, rules)]
@@ -149,11 +163,13 @@ def written(shown: SheetPage) -> list[tuple[str, list[Written]]]:
         where = (
             f", {BEARINGS[place - 1]}"
             if field.per == "bearing"
-            else f" {shown.context.state.positions[place - 1].label}"
-            if field.per == "position" and place
-            else f" {place}"
-            if place
-            else ""
+            else (
+                f" {shown.context.state.positions[place - 1].label}"
+                if field.per == "position" and place
+                else f" {place}"
+                if place
+                else ""
+            )
         )
         label = _acts(shown).get(field_id, FINDINGS[field.label].words if field.label in FINDINGS else field.label)
         made.setdefault(field.stage, []).append(Written(f"{label}{where}", _said(field, given), given))

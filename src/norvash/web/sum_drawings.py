@@ -12,19 +12,12 @@ from norvash.core.positions import even_positions
 from norvash.core.ruler import Ruler, RulerBrush
 from norvash.core.rules.book import MotorRules
 from norvash.core.state import BrushSet, Measured, MotorState, Round
-from norvash.core.sums.before_opening import (
-    BatteryIn,
-    BatteryOut,
-    CableIn,
-    CableOut,
-    CauseIn,
-    CauseOut,
-    LadderIn,
-    LadderOut,
-)
-from norvash.core.sums.carbon import CarbonIn, CarbonOut, LimitIn, LimitOut
+from norvash.core.sums.before_opening import BatteryIn, BatteryOut, CableIn, CableOut, LadderIn, LadderOut
+from norvash.core.sums.carbon import CarbonIn, CarbonOut
+from norvash.core.sums.cause import CauseIn, CauseOut
 from norvash.core.sums.fitting import FitIn, FitOut, SeatingIn, SeatingOut
 from norvash.core.sums.intervals import TableIn, TableOut, looked_up
+from norvash.core.sums.limit import LimitIn, LimitOut
 from norvash.core.sums.line import LineIn, LineOut, SpreadIn, SpreadOut, lists_of, wear_of
 from norvash.core.sums.loading import DensityIn, DensityOut, PressureIn, PressureOut
 from norvash.core.verdict import findings
@@ -66,8 +59,17 @@ def _limit(given: LimitIn, result: LimitOut, rules: MotorRules, width: float) ->
     if given.thickness_mm is None or given.width_mm is None:
         ruler = Ruler(given.new_mm, result.limit_mm, result.estimated, "mm", (RulerBrush("new", given.new_mm, None),))
         return carbon_ruler(ruler, width, 40, dimensions=True)
-    plan = BrushPlan(given.new_mm, given.thickness_mm, given.width_mm, result.limit_mm, result.source, result.estimated, 0.0,
-                     (), given.lead_root_depth_mm)  # fmt: skip
+    plan = BrushPlan(
+        new_mm=given.new_mm,
+        thickness_mm=given.thickness_mm,
+        width_mm=given.width_mm,
+        limit_mm=result.limit_mm,
+        limit_basis=result.source,
+        estimated=result.estimated,
+        commutator_d_mm=0.0,
+        wear_lines_mm=(),
+        lead_root_mm=given.lead_root_depth_mm,
+    )
     return brush_sheet(plan, width, 320)
 
 
@@ -84,14 +86,27 @@ def _line(given: LineIn, result: LineOut, rules: MotorRules, width: float) -> Dr
         {},
         TEMPLATES["industrial"].lends,
     )
-    fitted = BrushSet(1, _ANY_DAY, given.start_run_h, True, None, None, "", tuple(rounds))
-    state = MotorState(figures, even_positions(len(now)), (fitted,), (), None)
+    fitted = BrushSet(
+        number=1,
+        fitted_at=_ANY_DAY,
+        fitted_units=given.start_run_h,
+        fitted_known=True,
+        ended_at=None,
+        ended_units=None,
+        end_reason="",
+        rounds=tuple(rounds),
+    )
+    state = MotorState(figures=figures, positions=even_positions(len(now)), sets=(fitted,), entries=(), rate=None)
     return life_line(findings(state, rules, _ANY_DAY.date()), state, width, 300)
 
 
 def _round(kind: str, run_h: float, lengths: Sequence[float | None], sd: float) -> Round:
-    readings = {i: Measured(mm, sd, mm, mm) for i, mm in enumerate(lengths, start=1) if mm is not None}
-    return Round(kind, _ANY_DAY, run_h, kind, True, readings)
+    readings = {
+        i: Measured(length_mm=mm, sd_mm=sd, low_mm=mm, high_mm=mm)
+        for i, mm in enumerate(lengths, start=1)
+        if mm is not None
+    }
+    return Round(id=kind, at=_ANY_DAY, total_units=run_h, kind=kind, finished=True, readings=readings)
 
 
 def _spread(given: SpreadIn, result: SpreadOut, rules: MotorRules, width: float) -> Drawing:
@@ -99,32 +114,55 @@ def _spread(given: SpreadIn, result: SpreadOut, rules: MotorRules, width: float)
 
 
 def _pressure(given: PressureIn, result: PressureOut, rules: MotorRules, width: float) -> Drawing:
-    row = Banded("Spring pressure", "kPa", result.pressure_kpa, result.band_low_kpa, result.band_high_kpa)
+    row = Banded(
+        words="Spring pressure",
+        unit="kPa",
+        value=result.pressure_kpa,
+        low=result.band_low_kpa,
+        high=result.band_high_kpa,
+    )
     return band_scale("Pressure in its band", (row,), width)
 
 
 def _density(given: DensityIn, result: DensityOut, rules: MotorRules, width: float) -> Drawing:
     bedding = result.density_bedding_a_per_cm2 if given.contact_share < 1 else None
-    rows = [Banded("Current density", "A/cm²", result.density_a_per_cm2, result.guide_low_a_per_cm2, result.guide_high_a_per_cm2,
-                   bedding, "while bedding in")]  # fmt: skip
+    rows = [
+        Banded(
+            words="Current density",
+            unit="A/cm²",
+            value=result.density_a_per_cm2,
+            low=result.guide_low_a_per_cm2,
+            high=result.guide_high_a_per_cm2,
+            also=bedding,
+            also_words="while bedding in",
+        )
+    ]
     if result.bars_covered is not None:
-        rows.append(Banded("Bars covered", "", result.bars_covered, rules["bars.low"], rules["bars.high"]))
+        rows.append(
+            Banded(
+                words="Bars covered", unit="", value=result.bars_covered, low=rules["bars.low"], high=rules["bars.high"]
+            )
+        )
     return band_scale("Figures in their bands", rows, width)
 
 
 def _fit(given: FitIn, result: FitOut, rules: MotorRules, width: float) -> Drawing:
     rows = [
-        Banded(
-            "Clearance along the rotation",
-            "mm",
-            result.clearance_thickness_mm,
-            *clearances_mm(given.thickness_mm, rules),
-        ),
-        Banded("Clearance along the shaft", "mm", result.clearance_width_mm, *clearances_mm(given.width_mm, rules)),
+        _clearance("Clearance along the rotation", result.clearance_thickness_mm, given.thickness_mm, rules),
+        _clearance("Clearance along the shaft", result.clearance_width_mm, given.width_mm, rules),
     ]
     if given.holder_gap_mm is not None:
-        rows.append(Banded("Holder gap", "mm", given.holder_gap_mm, result.gap_low_mm, result.gap_high_mm))
+        rows.append(
+            Banded(
+                words="Holder gap", unit="mm", value=given.holder_gap_mm, low=result.gap_low_mm, high=result.gap_high_mm
+            )
+        )
     return band_scale("Clearances in their bands", rows, width)
+
+
+def _clearance(words: str, clearance_mm: float, brush_mm: float, rules: MotorRules) -> Banded:
+    low, high = clearances_mm(brush_mm, rules)
+    return Banded(words=words, unit="mm", value=clearance_mm, low=low, high=high)
 
 
 def _seating(given: SeatingIn, result: SeatingOut, rules: MotorRules, width: float) -> Drawing:
@@ -145,8 +183,8 @@ def _ladder(given: LadderIn, result: LadderOut, rules: MotorRules, width: float)
 
 def _cable(given: CableIn, result: CableOut, rules: MotorRules, width: float) -> Drawing:
     rows = (
-        Banded("Drop in the cable", "V", result.drop_v, 0.0, result.allowed_v),
-        Banded("Current that it carries for long", "A", result.steady_a, 0.0, result.load_a),
+        Banded(words="Drop in the cable", unit="V", value=result.drop_v, low=0.0, high=result.allowed_v),
+        Banded(words="Current that it carries for long", unit="A", value=result.steady_a, low=0.0, high=result.load_a),
     )
     return band_scale("Drop and load against what is allowed", rows, width)
 
@@ -155,10 +193,20 @@ def _battery(given: BatteryIn, result: BatteryOut, rules: MotorRules, width: flo
     rows = []
     if given.rest_v is not None:
         rows.append(
-            Banded("At rest", "V", given.rest_v, rules["battery.rest"] * given.rated_v / 12, given.rated_v * 1.25)
+            Banded(
+                words="At rest",
+                unit="V",
+                value=given.rest_v,
+                low=rules["battery.rest"] * given.rated_v / 12,
+                high=given.rated_v * 1.25,
+            )
         )
     if given.cranking_v is not None:
-        rows.append(Banded("While cranking", "V", given.cranking_v, result.least_v, given.rated_v * 1.25))
+        rows.append(
+            Banded(
+                words="While cranking", unit="V", value=given.cranking_v, low=result.least_v, high=given.rated_v * 1.25
+            )
+        )
     return band_scale("Battery, volts", rows, width)
 
 
@@ -168,11 +216,28 @@ def _causes(given: CauseIn, result: CauseOut, rules: MotorRules, width: float) -
 
 
 _MAKERS: dict[str, Callable[[Any, Any, MotorRules, float], Drawing | None]] = {
-    "usable-carbon": _carbon, "brush-limit": _limit, "straight-line": _line, "set-spread": _spread,
-    "spring-pressure": _pressure, "current-density": _density, "holder-fit": _fit, "seating": _seating,
-    "interval-table": _table, "speed-ladder": _ladder, "cable-drop": _cable, "battery": _battery, "find-cause": _causes,
-    "bar-map": copper_drawings.map_drawn, "run-out": copper_drawings.rose_drawn, "bar-test": copper_drawings.bar_test_drawn,
-    "skim-plan": copper_drawings.cut_drawn, "insulation": copper_drawings.insulation_drawn, "field-coils": copper_drawings.coils_drawn,
-    "bearing-designation": copper_drawings.number_drawn, "bearing-life": copper_drawings.life_drawn, "kit-fit": copper_drawings.kit_drawn,
-    "end-float": copper_drawings.float_drawn, "vibration": copper_drawings.vibration_drawn,
-}  # fmt: skip
+    "usable-carbon": _carbon,
+    "brush-limit": _limit,
+    "straight-line": _line,
+    "set-spread": _spread,
+    "spring-pressure": _pressure,
+    "current-density": _density,
+    "holder-fit": _fit,
+    "seating": _seating,
+    "interval-table": _table,
+    "speed-ladder": _ladder,
+    "cable-drop": _cable,
+    "battery": _battery,
+    "find-cause": _causes,
+    "bar-map": copper_drawings.map_drawn,
+    "run-out": copper_drawings.rose_drawn,
+    "bar-test": copper_drawings.bar_test_drawn,
+    "skim-plan": copper_drawings.cut_drawn,
+    "insulation": copper_drawings.insulation_drawn,
+    "field-coils": copper_drawings.coils_drawn,
+    "bearing-designation": copper_drawings.number_drawn,
+    "bearing-life": copper_drawings.life_drawn,
+    "kit-fit": copper_drawings.kit_drawn,
+    "end-float": copper_drawings.float_drawn,
+    "vibration": copper_drawings.vibration_drawn,
+}

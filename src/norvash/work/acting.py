@@ -26,8 +26,11 @@ class Act:
     def __post_init__(self) -> None:
         plain = self.id.replace("-", "").replace(".", "").replace("_", "")
         if not (8 <= len(self.id) <= _LONGEST_ID and plain.isascii() and plain.isalnum()):
-            raise InputError("The entry has no usable id of its own.",
-                             "Send an id of 8 to 80 letters, digits, dots or dashes, a new one for each entry.", "act_id")  # fmt: skip
+            raise InputError(
+                "The entry has no usable id of its own.",
+                "Send an id of 8 to 80 letters, digits, dots or dashes, a new one for each entry.",
+                "act_id",
+            )
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,11 +54,14 @@ def prepared(
     conn: Connection,
     act: Act,
     job: str,
+    *,
     typed: Mapping[str, object],
     prepare: Callable[[], R],
     body: Callable[[Act, R], Change],
 ) -> str:
-    """Do a job whose heavy work is done before it takes the lock; where something has moved since, it is done anew inside.
+    """Do a job whose heavy work is done before it takes the lock.
+
+    Where something has moved since, it is done anew inside.
 
     Raises: what `prepare` and `once` raise.
     """
@@ -76,20 +82,22 @@ def prepared(
             raise trouble or AssertionError
         return body(act, ready)
 
-    return once(conn, act, job, typed, go_on, look_again)
+    return once(conn, act, job, typed=typed, body=go_on, first=look_again)
 
 
 def once(
     conn: Connection,
     act: Act,
     job: str,
+    *,
     typed: Mapping[str, object],
     body: Callable[[Act], Change],
     first: Callable[[], None] | None = None,
 ) -> str:
     """Do a job in one transaction and record it; the same act again changes nothing and gives the same answer.
 
-    The body gets the act with its time in the order of writing; `first` is called once the lock is held, before anything is written.
+    The body gets the act with its time in the order of writing; `first` is called once the lock is held, before
+    anything is written.
     Raises: Conflict if an act with this id was made with other content; NotFound for an unknown person.
     """
     digest = hashlib.sha256(json.dumps([job, typed], sort_keys=True, default=str).encode()).hexdigest()
@@ -99,8 +107,9 @@ def once(
             if earlier.digest != digest:
                 raise Conflict(
                     "This form was already sent, with other content.",
-                    "What you typed is kept here: send it again as a new entry, or leave it.", "act_id",
-                )  # fmt: skip
+                    "What you typed is kept here: send it again as a new entry, or leave it.",
+                    "act_id",
+                )
             return earlier.result_id
         if person is None:
             raise NotFound(*people.UNKNOWN)
@@ -110,7 +119,9 @@ def once(
         people.add_act(conn, people.Done(act.id, ordered.at, person.name, job, digest, "", "{}", "{}"), person.id)
         change = body(ordered)
         before, after = json.dumps(change.before, default=str), json.dumps(change.after, default=str)
-        people.complete_act(conn, act.id, change.motor_id, change.result_id, before, after)
+        people.complete_act(
+            conn, act.id, change.motor_id, result_id=change.result_id, before_json=before, after_json=after
+        )
         return change.result_id
 
 

@@ -19,7 +19,7 @@ _MOST_OPEN = 8
 _MOST_PAGES = 100_000
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class BenchRow:
     """One motor on the bench, ready to be drawn; the note says what its dates ask for."""
 
@@ -34,7 +34,7 @@ class BenchRow:
     flags: str
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Bench:
     """One page of the bench, what comes after it, and the sheets that are not signed yet."""
 
@@ -62,7 +62,17 @@ def row_of(listed: Listed, today: date) -> BenchRow:
         note = "the look is due"
     word = standing.word if grade == standing.grade else WORDS[grade or "fit"]
     flags = "; ".join(f for f in standing.flags.split("; ") if f not in ("look due", "past its date"))
-    return BenchRow(listed, grade, word, limit_on, look_on, early_on, late_on, note, flags)
+    return BenchRow(
+        listed=listed,
+        grade=grade,
+        word=word,
+        limit_on=limit_on,
+        look_on=look_on,
+        early_on=early_on,
+        late_on=late_on,
+        note=note,
+        flags=flags,
+    )
 
 
 def bench(conn: Connection, today: date, page: int) -> Bench:
@@ -74,7 +84,15 @@ def bench(conn: Connection, today: date, page: int) -> Bench:
     page = min(max(page, 1), pages)
     rows = [row_of(x, today) for x in standings.list_bench(conn, today, until, PAGE, (page - 1) * PAGE)]
     coming = [row_of(x, today) for x in standings.list_next(conn, until, _NEXT)] if page == pages else []
-    return Bench(rows, coming, needing, standings.count_motors(conn), page, pages, sheets.list_open(conn, _MOST_OPEN))
+    return Bench(
+        rows=rows,
+        coming=coming,
+        needing=needing,
+        motors=standings.count_motors(conn),
+        page=page,
+        pages=pages,
+        open_sheets=sheets.list_open(conn, _MOST_OPEN),
+    )
 
 
 def register(conn: Connection, words: str, motor_class: str, page: int, today: date) -> list[BenchRow]:

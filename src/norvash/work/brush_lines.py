@@ -4,10 +4,10 @@ from dataclasses import dataclass
 
 from norvash.core.brushes import usable_carbon
 from norvash.core.findings import BY_ID, Finding
+from norvash.core.found import BrushNow
 from norvash.core.grades import WORDS, Graded, grade_of
 from norvash.core.positions import PositionPlan
 from norvash.core.straight_line import Point, rate_mm_per_kh
-from norvash.core.verdict import BrushNow
 from norvash.store import rounds
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow, RoundRow
@@ -15,12 +15,12 @@ from norvash.work.context import Context
 from norvash.work.sheet_page import SheetPage
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Line:
     """One position of the round: its reading, its last one, and what follows.
 
-    `ran_units` is the use since its last reading; the rate is of that interval, or over the set's life without one. What is
-    usable and left is of this reading, also when later ones have followed.
+    `ran_units` is the use since its last reading; the rate is of that interval, or over the set's life without one.
+    What is usable and left is of this reading, also when later ones have followed.
     """
 
     plan: PositionPlan
@@ -58,10 +58,13 @@ def brush_lines(conn: Connection, shown: SheetPage) -> BrushLines:
     """Return the brushes of a sheet, measured or not."""
     row, context = rounds.fetch_round(conn, shown.row.id), shown.context
     readings = rounds.list_readings(conn, row.id)
-    return BrushLines(row, tuple(
-        _line(shown, row, plan, readings.get(plan.number), brush)
-        for plan, brush in zip(context.state.positions, shown.found.brushes, strict=True)
-    ))  # fmt: skip
+    return BrushLines(
+        row,
+        tuple(
+            _line(shown, row, plan, readings.get(plan.number), brush)
+            for plan, brush in zip(context.state.positions, shown.found.brushes, strict=True)
+        ),
+    )
 
 
 def _line(shown: SheetPage, row: RoundRow, plan: PositionPlan, reading: ReadingRow | None, brush: BrushNow) -> Line:
@@ -83,7 +86,19 @@ def _line(shown: SheetPage, row: RoundRow, plan: PositionPlan, reading: ReadingR
     word = WORDS[graded.grade] if graded else "not measured on this sheet"
     this = next(r for s in context.state.sets for r in s.rounds if r.id == row.id)
     seen = tuple(BY_ID[x] for n, x in this.seen if n == plan.number)
-    return Line(plan, reading, before, usable, left, graded, since, ran, rate, word, seen)
+    return Line(
+        plan=plan,
+        reading=reading,
+        before=before,
+        usable=usable,
+        left_mm=left,
+        graded=graded,
+        since_mm=since,
+        ran_units=ran,
+        rate_mm_per_kh=rate,
+        word=word,
+        seen=seen,
+    )
 
 
 def _before(context: Context, row: RoundRow, position: int) -> Point | None:

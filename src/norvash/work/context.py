@@ -19,7 +19,7 @@ from norvash.core.state import BrushSet, Measured, MotorState, Renewal, Round
 from norvash.core.sunk import Mark, figures_since
 from norvash.core.use import Counted, Rate, rate_of_use
 from norvash.core.use_log import Entry
-from norvash.store import motors, policies, sets, sheets, use
+from norvash.store import entries, motors, policies, sets, sheets, use
 from norvash.store.database import Connection, snapshot
 from norvash.store.motors import Motor, MotorType
 from norvash.store.sheets import DeferredRow, SheetRow
@@ -31,9 +31,11 @@ from norvash.work.sheet_state import beside, put_together
 CUT = {"cut-done": "cut", "holder-set": "set"}
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Context:
-    """A motor as it was read at one moment, with the rules that apply to it; what follows is worked out once, when it is asked for.
+    """A motor as it was read at one moment, with the rules that apply to it.
+
+    What follows is worked out once, when it is asked for.
 
     A job changes it in memory as it changes the record, and goes on with that.
     """
@@ -68,10 +70,20 @@ class Context:
     @cached_property
     def state(self) -> MotorState:
         """Return what a verdict rests on."""
-        told = beside(self.row, self.sheet, self.put_off, self.figures, self.sets, self.rules)
+        told = beside(self.row, self.sheet, self.put_off, figures=self.figures, sets=self.sets, rules=self.rules)
         rate = rate_in_season(self.motor, self.figures, self.entries, self.windows, self.rules)
-        return MotorState(self.figures, self.positions, self.sets, self.entries, rate, self.ahead, self.policies, told.noted,
-                          told.overrules, told.look_on)  # fmt: skip
+        return MotorState(
+            figures=self.figures,
+            positions=self.positions,
+            sets=self.sets,
+            entries=self.entries,
+            rate=rate,
+            ahead=self.ahead,
+            policies=self.policies,
+            noted=told.noted,
+            overrules=told.overrules,
+            asked_on=told.look_on,
+        )
 
     @property
     def unit(self) -> str:
@@ -110,9 +122,11 @@ class Context:
         self, row: SheetRow, kind: str, total_units: float, written: Mapping[tuple[str, int], Given]
     ) -> "Context":
         """Return the motor after a sheet was opened, with the round that is measured on it."""
-        opened = Round(row.id, row.at, total_units, kind, finished=False, readings={})
+        opened = Round(id=row.id, at=row.at, total_units=total_units, kind=kind, finished=False, readings={})
         current = replace(self.sets[-1], rounds=(*self.sets[-1].rounds, opened))
-        sheet = Sheet(row.id, row.number, row.kind, row.at, row.person, self.facts, written)
+        sheet = Sheet(
+            id=row.id, number=row.number, kind=row.kind, at=row.at, person=row.person, facts=self.facts, entries=written
+        )
         return replace(self, sets=(*self.sets[:-1], current), row=row, written=written, sheet=sheet)
 
     def with_entry(
@@ -138,7 +152,9 @@ class Context:
         return replace(self, sets=(*self.sets[:-1], ended, fitted))
 
     def with_renewed(self, renewals: tuple[Renewal, ...]) -> "Context":
-        """Return the motor after some brushes of its set were renewed: what was read of them before counts no longer."""
+        """Return the motor after some brushes of its set were renewed: what was read of them before counts no
+        longer.
+        """
         current = self.sets[-1]
         current = replace(current, renewed=tuple(sorted((*current.renewed, *renewals), key=lambda r: r.total_units)))
 
@@ -171,7 +187,10 @@ class Prepared:
     context: Context
 
     def stands(self, conn: Connection, own: int = 0) -> bool:
-        """Tell whether nothing has moved since the motor was read; `own` is how often its own batch has taught its type."""
+        """Tell whether nothing has moved since the motor was read.
+
+        `own` is how often its own batch has taught its type.
+        """
         read = self.context.stamp
         return stamp_of(conn, self.context.motor.id) == read._replace(taught=read.taught + own)
 
@@ -189,7 +208,7 @@ def figures_of(conn: Connection, motor: Motor) -> Figures:
 
 def marks_of(conn: Connection, motor_id: str) -> tuple[Mark, ...]:
     """Return a motor's recorded cuts and the settings of its holders after them, in order."""
-    kept = sheets.list_kept(conn, motor_id, tuple(CUT))
+    kept = entries.list_kept(conn, motor_id, tuple(CUT))
     return tuple(mark_of(field, number, given) for field, number, given in kept)
 
 
@@ -219,24 +238,56 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
         stated = figures_of(conn, motor)
         applied = rules_of(book or rulebook(conn), motor, stated)
         row = sheets.newest_sheet_of(conn, motor_id)
-        written = sheets.list_entries(conn, row.id) if row is not None else {}
+        written = entries.list_entries(conn, row.id) if row is not None else {}
         read = Context(
-            stamp, motor, kind, stated, marks_of(conn, motor_id), motors.positions(conn, motor_id),
-            sets.list_sets(conn, motor_id), use.list_entries(conn, motor_id), policies.list_windows(conn),
-            policies.list_policies(conn, motor_id, motor.type_id), ahead, tuple(sheets.list_deferred(conn, motor_id)),
-            row, written, None, applied,
-        )  # fmt: skip
+            stamp=stamp,
+            motor=motor,
+            type=kind,
+            stated=stated,
+            marks=marks_of(conn, motor_id),
+            positions=motors.positions(conn, motor_id),
+            sets=sets.list_sets(conn, motor_id),
+            entries=use.list_entries(conn, motor_id),
+            windows=policies.list_windows(conn),
+            policies=policies.list_policies(conn, motor_id, motor.type_id),
+            ahead=ahead,
+            put_off=tuple(sheets.list_deferred(conn, motor_id)),
+            row=row,
+            written=written,
+            sheet=None,
+            rules=applied,
+        )
         return read if row is None else replace(read, sheet=put_together(conn, row, read.facts, written))
 
 
 def begin(
-    conn: Connection, motor: Motor, stated: Figures, positions: tuple[PositionPlan, ...], first: BrushSet, entry: Entry
+    conn: Connection,
+    motor: Motor,
+    stated: Figures,
+    *,
+    positions: tuple[PositionPlan, ...],
+    first: BrushSet,
+    entry: Entry,
 ) -> Context:
     """Return a motor that is not in the record yet, with its first set and the use it begins with."""
     with snapshot(conn):
         kind = motors.fetch_type(conn, motor.type_id) if motor.type_id else None
         applied = rules_of(rulebook(conn), motor, stated)
         return Context(
-            stamp_of(conn, motor.id), motor, kind, stated, (), positions, (first,), (entry,), policies.list_windows(conn),
-            policies.list_policies(conn, motor.id, motor.type_id), None, (), None, {}, None, applied,
-        )  # fmt: skip
+            stamp=stamp_of(conn, motor.id),
+            motor=motor,
+            type=kind,
+            stated=stated,
+            marks=(),
+            positions=positions,
+            sets=(first,),
+            entries=(entry,),
+            windows=policies.list_windows(conn),
+            policies=policies.list_policies(conn, motor.id, motor.type_id),
+            ahead=None,
+            put_off=(),
+            row=None,
+            written={},
+            sheet=None,
+            rules=applied,
+        )

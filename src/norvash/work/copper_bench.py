@@ -5,16 +5,18 @@ from dataclasses import dataclass
 from norvash.core.commutator.after_cut import learnt_factor, slot_minutes
 from norvash.core.sheet.copper import CopperNow, copper_now
 from norvash.core.sheet.given import Earlier, Given
-from norvash.store import sheets
+from norvash.store import entries
 from norvash.store.database import Connection
 from norvash.work.sheet_page import SheetPage
 
 _MOST_SHEETS = 20
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class CopperBench:
-    """The commutator as worked out now; speeds kept from the last plan anywhere, and the site's own factor for slots."""
+    """The commutator as worked out now; speeds kept from the last plan anywhere, and the site's own factor for
+    slots.
+    """
 
     now: CopperNow
     speeds: Given | None
@@ -27,9 +29,20 @@ class CopperBench:
 def copper_bench(conn: Connection, shown: SheetPage) -> CopperBench:
     """Return the commutator of a sheet with what the site has learnt."""
     rules = shown.context.rules
-    taken = [(g.number, float(g.more["estimated"])) for g in sheets.list_signed_values(conn, "slot-minutes", _MOST_SHEETS) if g.number and "estimated" in g.more]  # fmt: skip
+    taken = [
+        (g.number, float(g.more["estimated"]))
+        for g in entries.list_signed_values(conn, "slot-minutes", _MOST_SHEETS)
+        if g.number and "estimated" in g.more
+    ]
     factor = learnt_factor([t / e for t, e in taken if e > 0], rules)
     now = copper_now(shown.sheet, rules)
     minutes = slot_minutes(now.bars, rules, factor) if now.bars else None
-    earlier = sheets.list_earlier(conn, shown.row.motor_id, shown.row.number, ("bar-map",)).get("bar-map")
-    return CopperBench(now, sheets.last_of_site(conn, "lathe-speeds"), factor, len(taken), minutes, earlier)
+    earlier = entries.list_earlier(conn, shown.row.motor_id, shown.row.number, ("bar-map",)).get("bar-map")
+    return CopperBench(
+        now=now,
+        speeds=entries.last_of_site(conn, "lathe-speeds"),
+        factor=factor,
+        sheets=len(taken),
+        slots_min=minutes,
+        earlier_map=earlier,
+    )

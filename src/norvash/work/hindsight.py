@@ -19,7 +19,7 @@ _MOST_SETS = 3000
 _SHOWN = 30
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class HowItDid:
     """All outcomes known, their scores, the latest ones, the sets that have taught, and the drift in force."""
 
@@ -33,7 +33,9 @@ class HowItDid:
 
 @dataclass(frozen=True, slots=True)
 class Learnt:
-    """What the tails of the visited sets say: how surprising they are now, and the drift at which they would be right."""
+    """What the tails of the visited sets say: how surprising they are now, and the drift at which they would be
+    right.
+    """
 
     sets: int
     surprise: float
@@ -56,12 +58,31 @@ def how_it_did(conn: Connection) -> HowItDid:
         if end is None or used is None or used >= end:
             undecided += end is None
             continue
-        outcomes.append(Outcome(context.motor.tag, number, one.visits, used - fitted, *(
-            x - fitted for x in (one.p05_units, one.p10_units, one.p50_units, one.p90_units, one.p95_units, one.look_units, end)
-        )))  # fmt: skip
+        outcomes.append(
+            Outcome(
+                tag=context.motor.tag,
+                set_number=number,
+                visits=one.visits,
+                made_units=used - fitted,
+                p05_units=one.p05_units - fitted,
+                p10_units=one.p10_units - fitted,
+                p50_units=one.p50_units - fitted,
+                p90_units=one.p90_units - fitted,
+                p95_units=one.p95_units - fitted,
+                look_units=one.look_units - fitted,
+                reached_units=end - fitted,
+            )
+        )
     visited = len({one.set_id for one in made})
     drift = rulebook(conn).figure("forecast.drift").value
-    return HowItDid(outcomes, scores(outcomes), outcomes[-_SHOWN:], undecided, visited, drift)
+    return HowItDid(
+        outcomes=outcomes,
+        scores=scores(outcomes),
+        latest=outcomes[-_SHOWN:],
+        open=undecided,
+        visited=visited,
+        drift=drift,
+    )
 
 
 def _ends(context: Context) -> dict[str, tuple[int, float, float | None]]:
@@ -102,8 +123,10 @@ def learn(conn: Connection) -> Learnt:
 
     cases = visited_cases(conn)
     if len(cases) < LEAST_SETS:
-        raise InputError(f"{len(cases)} sets have been looked at twice or more; {LEAST_SETS} are needed to learn from.",
-                         "Until then the figure that was calibrated on simulated fleets holds.")  # fmt: skip
+        raise InputError(
+            f"{len(cases)} sets have been looked at twice or more; {LEAST_SETS} are needed to learn from.",
+            "Until then the figure that was calibrated on simulated fleets holds.",
+        )
     now = rulebook(conn).figure("forecast.drift").value
     return Learnt(len(cases), surprise(cases, now), now, fitted_drift(cases))
 
@@ -112,4 +135,4 @@ def take_fitted(conn: Connection, act: Act) -> str:
     """Set the drift that the fleet teaches as the site's own figure, kept in the rulebook's history."""
     learnt = learn(conn)
     why = f"refitted from the last readings of {learnt.sets} sets"
-    return set_rule(conn, act, "forecast.drift", "site", "", f"{learnt.drift_fitted:g}", why)
+    return set_rule(conn, act, "forecast.drift", scope="site", scope_id="", text=f"{learnt.drift_fitted:g}", why=why)

@@ -9,9 +9,9 @@ from itertools import dropwhile
 from typing import Any
 
 from norvash.core.doubts import ANSWERS
-from norvash.core.figures import BY_NAME
+from norvash.core.figure_fields import BY_NAME
 from norvash.core.findings import BY_ID
-from norvash.core.sheet.fields import OUTCOMES
+from norvash.core.sheet.closing_fields import OUTCOMES
 from norvash.core.use import EVENTS
 from norvash.core.words import counter_words, listed
 from norvash.store.people import Done
@@ -135,7 +135,10 @@ def _took_back(told: _Told) -> str:
 def _fitted(told: _Told) -> str:
     lengths = ", ".join(f"{label}\u00a0{mm:.2f}" for label, mm in told.after["lengths_mm"].items())
     starts = f"starting at {lengths} mm" if lengths else "lengths not measured"
-    return f"fitted set {told.after['set']}, {starts}; set {told.before['set']} ran {counter_words(told.before['ran'], told.unit)}: {told.after['reason']}"
+    return (
+        f"fitted set {told.after['set']}, {starts}; set {told.before['set']} ran"
+        f" {counter_words(told.before['ran'], told.unit)}: {told.after['reason']}"
+    )
 
 
 def _changed(told: _Told) -> str:

@@ -14,7 +14,7 @@ from norvash.work.rulebook import rulebook
 _LATEST = 40
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class BookRow:
     """One motor in the book: its newest entry, its use in an active week, its unit in words."""
 
@@ -36,8 +36,17 @@ def book_rows(conn: Connection, motor_ids: Sequence[str]) -> list[BookRow]:
         applied = rules_of(book, motor, figures)
         entries = use.list_entries(conn, motor_id)
         rate = rate_in_season(motor, figures, entries, windows, applied)
-        made.append(BookRow(motor_id, motor.tag, motor.name, motor.place, entries[-1] if entries else None,
-                            rate.per_week if rate else None, UNIT_WORDS[figures.word("unit_of_use")]))  # fmt: skip
+        made.append(
+            BookRow(
+                motor_id=motor_id,
+                tag=motor.tag,
+                name=motor.name,
+                place=motor.place,
+                last=entries[-1] if entries else None,
+                per_week=rate.per_week if rate else None,
+                unit_words=UNIT_WORDS[figures.word("unit_of_use")],
+            )
+        )
     return made
 
 

@@ -1,4 +1,6 @@
-"""Import readings of use: every line judged as if it were typed, all or nothing, the same file twice changes nothing."""
+"""Import readings of use: every line judged as if it were typed, all or nothing, the same file twice changes
+nothing.
+"""
 
 from bisect import insort
 from collections.abc import Callable, Iterator, Sequence
@@ -76,6 +78,7 @@ def judge(
     conn: Connection,
     lines: Sequence[Line],
     faults: Sequence[Faulty],
+    *,
     mode: str,
     now: datetime,
     tell: Told = lambda _: None,
@@ -97,7 +100,7 @@ def judge(
     done = 0
     for motor_id, own in by_motor.items():
         before = len(made.new)
-        for count in _judge_motor(conn, motor_id, own, mode, now, made):
+        for count in _judge_motor(conn, motor_id, own, mode=mode, now=now, made=made):
             tell((done + count) / max(len(lines), 1))
         done += len(own)
         made.motors += len(made.new) > before
@@ -106,7 +109,7 @@ def judge(
 
 
 def _judge_motor(
-    conn: Connection, motor_id: str, lines: Sequence[Line], mode: str, now: datetime, made: Judged
+    conn: Connection, motor_id: str, lines: Sequence[Line], *, mode: str, now: datetime, made: Judged
 ) -> Iterator[int]:
     """Judge one motor's lines in order of time, yielding how many are done now and then."""
     context = load(conn, motor_id)
@@ -145,14 +148,21 @@ def _counted(context: Context, entries: list[Entry], line: Line, mode: str, now:
     if line.value < 0:
         raise InputError(f"“{line.typed}” is less than nothing.", "Give what was read.", "value")
     if mode == "increment":
-        return read_increment(line.value, line.at, now, entries, context.unit, context.rules)
-    return read_counter(line.value, line.at, now, entries, context.unit, context.rules)
+        return read_increment(line.value, line.at, now, entries=entries, unit=context.unit, rules=context.rules)
+    return read_counter(line.value, line.at, now, entries=entries, unit=context.unit, rules=context.rules)
 
 
 def take(
-    conn: Connection, act: Act, file_id: str, sha256: str, lines: Sequence[Line], faults: Sequence[Faulty], mode: str,
+    conn: Connection,
+    act: Act,
+    file_id: str,
+    *,
+    sha256: str,
+    lines: Sequence[Line],
+    faults: Sequence[Faulty],
+    mode: str,
     tell: Told = lambda _: None,
-) -> Judged:  # fmt: skip
+) -> Judged:
     """Keep all good lines of a file in one transaction; its motors are judged anew, many of them in the background.
 
     Raises: InputError when there is nothing new in it.
@@ -161,7 +171,7 @@ def take(
 
     def body(act: Act) -> Change:
         nonlocal kept
-        kept = judge(conn, lines, faults, mode, act.at, lambda share: tell(share * 0.8))
+        kept = judge(conn, lines, faults, mode=mode, now=act.at, tell=lambda share: tell(share * 0.8))
         if not kept.new:
             raise InputError("There is nothing new in this file.", "Every good line of it is already in the log.")
         use.add_entries(conn, act.id, [(n.motor_id, n.at, n.counted, n.typed) for n in kept.new])
@@ -174,6 +184,6 @@ def take(
         use.drop_file(conn, file_id)
         return Change(act.id, {}, {"lines": len(kept.new), "motors": len(touched), "faulty": kept.faulty})
 
-    once(conn, act, "import hours", {"file": sha256, "mode": mode}, body)
+    once(conn, act, "import hours", typed={"file": sha256, "mode": mode}, body=body)
     tell(1.0)
     return kept

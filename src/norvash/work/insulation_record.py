@@ -1,12 +1,12 @@
 """What earlier sheets of a motor measured on its windings."""
 
 from norvash.core.sheet.insulated import InsulationTest, insulation_tests
-from norvash.store import sheets
+from norvash.store import entries
 from norvash.store.database import Connection
 from norvash.work.sheet_page import SheetPage
 
 
 def insulation_record(conn: Connection, shown: SheetPage) -> tuple[InsulationTest, ...]:
     """Return every test of insulation up to this sheet, the oldest first."""
-    kept = sheets.list_kept(conn, shown.row.motor_id, ("insulation-mohm", "insulation-c"))
+    kept = entries.list_kept(conn, shown.row.motor_id, ("insulation-mohm", "insulation-c"))
     return insulation_tests(kept, shown.row.number, shown.context.rules)

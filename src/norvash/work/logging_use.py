@@ -36,15 +36,17 @@ def moment(day: str, now: datetime) -> datetime:
     raise InputError(f"“{day}” is not a day.", f"Write it like {now:%Y-%m-%d}, {now:%d/%m/%Y} or yesterday.", "day")
 
 
-def count(context: Context, text: str, mode: str, at: datetime, now: datetime, answer: str) -> Counted:
+def count(context: Context, text: str, mode: str, *, at: datetime, now: datetime, answer: str) -> Counted:
     """Return what a typed use means for a motor, without keeping it."""
     if mode not in MODES:
         raise InputError("It is not clear what the number means.", "Choose counter or increment.", "mode")
     typed = read_use(text, context.unit, context.figures)
     if mode == "increment":
-        counted = read_increment(typed.value, at, now, context.entries, context.unit, context.rules)
+        counted = read_increment(typed.value, at, now, entries=context.entries, unit=context.unit, rules=context.rules)
     else:
-        counted = read_counter(typed.value, at, now, context.entries, context.unit, context.rules, answer)
+        counted = read_counter(
+            typed.value, at, now, entries=context.entries, unit=context.unit, rules=context.rules, answer=answer
+        )
     return weighted(counted, typed.weight, at, context.entries)
 
 
@@ -58,7 +60,7 @@ class _Logged(Prepared):
 
 
 def log_use(
-    conn: Connection, act: Act, motor_id: str, text: str, mode: str = "counter", day: str = "", answer: str = ""
+    conn: Connection, act: Act, motor_id: str, *, text: str, mode: str = "counter", day: str = "", answer: str = ""
 ) -> str:
     """Keep one entry of use and judge the motor anew; return the entry's id.
 
@@ -69,7 +71,7 @@ def log_use(
         now = in_order(conn, act).at
         context, at, strikes = load(conn, motor_id), moment(day, now), answer == "last was wrong"
         left = _without_last(context) if strikes else context
-        counted = count(left, text, mode, at, now, answer)
+        counted = count(left, text, mode, at=at, now=now, answer=answer)
         after = left.with_counted(at, counted)
         return _Logged(context, strikes, counted, foresee(conn, [after], now.date())[0])
 
@@ -79,14 +81,20 @@ def log_use(
             raise AssertionError
         struck = _strike_last(conn, motor_id, act.id) if made.strikes else ""
         at = moment(day, act.at)
-        use.add_entry(conn, act.id, motor_id, at, counted, text.strip(), act.id)
+        use.add_entry(conn, act.id, motor_id, at=at, counted=counted, typed=text.strip(), act_id=act.id)
         keep(conn, made.judged)
-        after = {"counter": counted.counter_units, "total": counted.total_units, "typed": text.strip(),
-                 "day": at.date(), "event": counted.event, "struck": struck}  # fmt: skip
+        after = {
+            "counter": counted.counter_units,
+            "total": counted.total_units,
+            "typed": text.strip(),
+            "day": at.date(),
+            "event": counted.event,
+            "struck": struck,
+        }
         return Change(act.id, _last(made.context), after, motor_id)
 
     typed = {"motor": motor_id, "text": text, "mode": mode, "day": day, "answer": answer}
-    return prepared(conn, act, "log use", typed, prepare, body)
+    return prepared(conn, act, "log use", typed=typed, prepare=prepare, body=body)
 
 
 def take_back(conn: Connection, act: Act, motor_id: str) -> str:
@@ -105,7 +113,7 @@ def take_back(conn: Connection, act: Act, motor_id: str) -> str:
         keep(conn, made.judged)
         return Change(struck, _last(made.context), _last(made.judged.context), motor_id)
 
-    return prepared(conn, act, "take back use", {"motor": motor_id}, prepare, body)
+    return prepared(conn, act, "take back use", typed={"motor": motor_id}, prepare=prepare, body=body)
 
 
 def _last(context: Context) -> dict[str, object]:
@@ -125,8 +133,11 @@ def _without_last(context: Context) -> Context:
     current = context.state.current
     measured = [*(r.total_units for r in current.rounds), current.fitted_units]
     if max(measured) > floor_units + 1e-9 or len(entries) <= 1:
-        raise InputError("Brushes were measured or fitted at this entry, so it cannot be taken back.",
-                         "Log the counter as it is and say what happened to it.", "value")  # fmt: skip
+        raise InputError(
+            "Brushes were measured or fitted at this entry, so it cannot be taken back.",
+            "Log the counter as it is and say what happened to it.",
+            "value",
+        )
     return context.with_use(entries[:-1])
 
 
@@ -148,7 +159,7 @@ def settled(context: Context, text: str, now: datetime, answer: str) -> tuple[Co
             raise InputError("No use is logged yet.", "Type what the counter shows.", "counter")
         return stands, False
     try:
-        counted = count(context, text, "counter", now, now, answer)
+        counted = count(context, text, "counter", at=now, now=now, answer=answer)
     except InputError as error:
         raise error.at("counter") from None
     if stands is not None and counted.counter_units == stands.counter_units:

@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 from datetime import date
 
+from norvash.core.found import Findings
 from norvash.core.sentence import Verdict
-from norvash.core.verdict import Findings
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow
@@ -16,7 +16,7 @@ from norvash.work.standing import judge
 _ACTS, _SHEETS = 80, 8
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class MotorPage:
     """A motor, judged now, with its sheets, what was put off and its history."""
 
@@ -44,6 +44,12 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
     context, found, said = judged(conn, motor_id, today)
     left_open = context.row if context.row is not None and context.row.signed_at is None else None
     return MotorPage(
-        context, found, said, left_open, sheets.list_sheets(conn, motor_id, _SHEETS), list(context.put_off),
-        history(people.list_acts(conn, motor_id, _ACTS), context.unit), rounds.list_answered(conn, motor_id),
-    )  # fmt: skip
+        context=context,
+        found=found,
+        said=said,
+        open_sheet=left_open,
+        sheets=sheets.list_sheets(conn, motor_id, _SHEETS),
+        deferred=list(context.put_off),
+        history=history(people.list_acts(conn, motor_id, _ACTS), context.unit),
+        answered=rounds.list_answered(conn, motor_id),
+    )

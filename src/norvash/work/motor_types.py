@@ -36,11 +36,12 @@ class _Type:
 
 
 def save_type(
-    conn: Connection, act: Act, type_id: str, name: str, motor_class: str, brushes: str, typed: Mapping[str, str]
+    conn: Connection, act: Act, type_id: str, *, name: str, motor_class: str, brushes: str, typed: Mapping[str, str]
 ) -> str:
     """Keep a new type, or change one; its motors are judged anew in the background. Return its id.
 
-    Raises: errors at the fields, InputError that names a motor whose figures do not go with it, Conflict for a name in use.
+    Raises: errors at the fields, InputError that names a motor whose figures do not go with it, Conflict for a name in
+    use.
     """
     content = {"type": type_id, "name": name, "class": motor_class, "brushes": brushes, "typed": dict(typed)}
 
@@ -67,7 +68,7 @@ def save_type(
         policies.mark_all_stale(conn, "type", made.id)
         return Change(made.id, before, {"name": made.name, **ready.figures, **as_words(ready.positions)})
 
-    return prepared(conn, act, "save a type", content, prepare, body)
+    return prepared(conn, act, "save a type", typed=content, prepare=prepare, body=body)
 
 
 def _named(conn: Connection, made: MotorType, name: str) -> MotorType:

@@ -33,7 +33,9 @@ _IN_PLACE = ("wear line", "compare", "spring position")
 
 @dataclass(frozen=True)
 class _Used(Prepared):
-    """The use at which brushes were changed, whether it is news for the log, and the motor judged with the new brushes."""
+    """The use at which brushes were changed, whether it is news for the log, and the motor judged with the new
+    brushes.
+    """
 
     counted: Counted
     news: bool
@@ -55,7 +57,7 @@ class _Renewed(_Used):
 
 
 def fit_new_set(
-    conn: Connection, act: Act, motor_id: str, counter: str, reason: str, lengths: dict[int, str], answer: str = ""
+    conn: Connection, act: Act, motor_id: str, *, counter: str, reason: str, lengths: dict[int, str], answer: str = ""
 ) -> str:
     """End the set in the motor with its reason and start the next one with its measured lengths.
 
@@ -68,9 +70,25 @@ def fit_new_set(
         counted, news = settled(context, counter, now.at, answer)
         total, read_now = counted.total_units, _starting_lengths(context, counted.total_units, lengths)
         old = context.sets[-1]
-        ended = replace(old, ended_at=now.at, ended_units=total, end_reason=reason, rounds=tuple(replace(r, finished=True) for r in old.rounds))  # fmt: skip
+        ended = replace(
+            old,
+            ended_at=now.at,
+            ended_units=total,
+            end_reason=reason,
+            rounds=tuple(replace(r, finished=True) for r in old.rounds),
+        )
         first = (_first_round(act, now, total, read_now),) if read_now else ()
-        fitted = BrushSet(old.number + 1, now.at, total, True, None, None, "", first, act.id)
+        fitted = BrushSet(
+            number=old.number + 1,
+            fitted_at=now.at,
+            fitted_units=total,
+            fitted_known=True,
+            ended_at=None,
+            ended_units=None,
+            end_reason="",
+            rounds=first,
+            id=act.id,
+        )
         used = context.with_counted(now.at, counted) if news else context
         after = used.with_new_set(ended, fitted)
         return _Fitted(context, counted, news, foresee(conn, [after], now.at.date())[0], read_now)
@@ -81,18 +99,18 @@ def fit_new_set(
         if half_done is not None:
             rounds.finish_round(conn, half_done.id, act.at)
         sets.end_set(conn, old.id, act.at, total, reason)
-        sets.add_set(conn, act.id, motor_id, old.number + 1, act.at, total, True, act.id)
+        sets.add_set(conn, act.id, motor_id, number=old.number + 1, at=act.at, units=total, known=True, act_id=act.id)
         measured = _keep_lengths(conn, act, made)
         keep(conn, made.judged)
         before = {"set": old.number, "ran": total - old.fitted_units}
         return Change(act.id, before, {"set": old.number + 1, "reason": reason, "lengths_mm": measured}, motor_id)
 
     typed = {"motor": motor_id, "counter": counter, "reason": reason, "lengths": lengths, "answer": answer}
-    return prepared(conn, act, "fit a new set", typed, prepare, body)
+    return prepared(conn, act, "fit a new set", typed=typed, prepare=prepare, body=body)
 
 
 def renew_brushes(
-    conn: Connection, act: Act, motor_id: str, counter: str, reason: str, lengths: dict[int, str], answer: str = ""
+    conn: Connection, act: Act, motor_id: str, *, counter: str, reason: str, lengths: dict[int, str], answer: str = ""
 ) -> str:
     """Renew some brushes of the set while the others stay; `lengths` holds their positions, an empty one not measured.
 
@@ -123,7 +141,7 @@ def renew_brushes(
         return Change(act.id, {"set": current.number}, {"renewed": renewed, "reason": reason}, motor_id)
 
     typed = {"motor": motor_id, "counter": counter, "reason": reason, "only": lengths, "answer": answer}
-    return prepared(conn, act, "renew brushes", typed, prepare, body)
+    return prepared(conn, act, "renew brushes", typed=typed, prepare=prepare, body=body)
 
 
 def _check_reason(reason: str, what: str) -> None:
@@ -134,7 +152,9 @@ def _check_reason(reason: str, what: str) -> None:
 def _log(conn: Connection, act: Act, motor_id: str, counter: str, made: _Used) -> float:
     """Log the counter as read at the change, unless it stands as logged; return the use now."""
     if made.news:
-        use.add_entry(conn, f"{act.id}.use", motor_id, act.at, made.counted, counter.strip(), act.id)
+        use.add_entry(
+            conn, f"{act.id}.use", motor_id, at=act.at, counted=made.counted, typed=counter.strip(), act_id=act.id
+        )
     return made.counted.total_units
 
 
@@ -165,7 +185,7 @@ def _starting_lengths(
         text = lengths.get(plan.number, "").strip()
         if text:
             reading = replace(_length_of(context, plan.number, text), typed=text)
-            made.append((plan, reading, doubt_of(reading, start, None, total, (), context.rules)))
+            made.append((plan, reading, doubt_of(reading, start, None, run_h=total, partners=(), rules=context.rules)))
     return tuple(made)
 
 
@@ -174,11 +194,19 @@ def _first_round(
 ) -> Round:
     """Return the round of a fitting as it will stand in the record."""
     readings = {
-        plan.number: Measured(read.length_mm, read.sd_mm, read.low_mm, read.high_mm, read.lines,
-                              doubt.words if doubt else "", doubt.rule_id if doubt else "", f"{act.id}.{plan.number}")
+        plan.number: Measured(
+            length_mm=read.length_mm,
+            sd_mm=read.sd_mm,
+            low_mm=read.low_mm,
+            high_mm=read.high_mm,
+            lines=read.lines,
+            doubt=doubt.words if doubt else "",
+            doubt_rule=doubt.rule_id if doubt else "",
+            id=f"{act.id}.{plan.number}",
+        )
         for plan, read, doubt in lengths
-    }  # fmt: skip
-    return Round(f"{act.id}.fit", now.at, total, "fitting", finished=True, readings=readings)
+    }
+    return Round(id=f"{act.id}.fit", at=now.at, total_units=total, kind="fitting", finished=True, readings=readings)
 
 
 def _keep_lengths(conn: Connection, act: Act, made: _Fitted) -> dict[str, float]:
@@ -186,9 +214,28 @@ def _keep_lengths(conn: Connection, act: Act, made: _Fitted) -> dict[str, float]
     if not made.lengths:
         return {}
     context, round_id = made.context, f"{act.id}.fit"
-    rounds.add_round(conn, round_id, context.motor.id, act.id, "fitting", act.at, made.counted.total_units, act.id)
+    rounds.add_round(
+        conn,
+        round_id,
+        context.motor.id,
+        set_id=act.id,
+        kind="fitting",
+        at=act.at,
+        units=made.counted.total_units,
+        act_id=act.id,
+    )
     method, instrument = _method(context), context.figures.word("instrument")
     for plan, reading, doubt in made.lengths:
-        rounds.add_reading(conn, f"{act.id}.{plan.number}", round_id, plan.number, reading, method, instrument, doubt, act.id)  # fmt: skip
+        rounds.add_reading(
+            conn,
+            f"{act.id}.{plan.number}",
+            round_id,
+            position=plan.number,
+            reading=reading,
+            method=method,
+            instrument=instrument,
+            doubt=doubt,
+            act_id=act.id,
+        )
     rounds.finish_round(conn, round_id, act.at)
     return {plan.label: reading.length_mm for plan, reading, _ in made.lengths}

@@ -7,7 +7,7 @@ from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import YES
 from norvash.core.use import Counted
 from norvash.errors import InputError
-from norvash.store import people, rounds, sheets, use
+from norvash.store import entries, people, rounds, sheets, use
 from norvash.store.database import Connection
 from norvash.store.sheets import SheetRow
 from norvash.work.acting import Act, Change, in_order, prepared
@@ -22,7 +22,8 @@ _SAFE = ("confirm.safe", 0)
 
 @dataclass(frozen=True)
 class _Opened(Prepared):
-    """A sheet as it is to be opened: the use now and whether that is news, the gate confirmed at once, and the motor judged.
+    """A sheet as it is to be opened: the use now and whether that is news, the gate confirmed at once, and the motor
+    judged.
 
     `judged` is None where a sheet was left open: the person goes on with that.
     """
@@ -34,12 +35,20 @@ class _Opened(Prepared):
 
 
 def open_sheet(
-    conn: Connection, act: Act, motor_id: str, kind: str, counter: str, round_kind: str = "check", answer: str = "",
-    *, safe: bool = False,
-) -> str:  # fmt: skip
+    conn: Connection,
+    act: Act,
+    motor_id: str,
+    *,
+    kind: str,
+    counter: str,
+    round_kind: str = "check",
+    answer: str = "",
+    safe: bool = False,
+) -> str:
     """Open a sheet at the use that the counter shows; return its id, or that of the one left open.
 
-    `safe` confirms the gate of a quick look at once. Raises: InputError or NeedsAnswer about the counter; then nothing is kept.
+    `safe` confirms the gate of a quick look at once. Raises: InputError or NeedsAnswer about the counter; then nothing
+    is kept.
     """
     _check_kinds(kind, round_kind)
 
@@ -60,18 +69,35 @@ def open_sheet(
             return Change(left_open, {}, {"went on": left_open}, motor_id)
         current, counted = made.context.sets[-1], made.counted
         if made.news:
-            use.add_entry(conn, f"{act.id}.use", motor_id, act.at, counted, counter.strip(), act.id)
-        rounds.add_round(conn, act.id, motor_id, current.id, round_kind, act.at, counted.total_units, act.id)
-        sheets.add_sheet(conn, act.id, motor_id, kind, act.at, act.id)
+            use.add_entry(
+                conn, f"{act.id}.use", motor_id, at=act.at, counted=counted, typed=counter.strip(), act_id=act.id
+            )
+        rounds.add_round(
+            conn,
+            act.id,
+            motor_id,
+            set_id=current.id,
+            kind=round_kind,
+            at=act.at,
+            units=counted.total_units,
+            act_id=act.id,
+        )
+        sheets.add_sheet(conn, act.id, motor_id, kind=kind, at=act.at, act_id=act.id)
         for (field, place), given in made.tick.items():
-            sheets.add_entry(conn, given.id, act.id, field, place, given, act.id)
+            entries.add_entry(conn, given.id, act.id, field=field, place=place, given=given, act_id=act.id)
         keep(conn, made.judged)
-        after = {"set": current.number, "kind": round_kind, "counter": counted.counter_units, "total": counted.total_units,
-                 "sheet": _next_number(made.context), "look": kind}  # fmt: skip
+        after = {
+            "set": current.number,
+            "kind": round_kind,
+            "counter": counted.counter_units,
+            "total": counted.total_units,
+            "sheet": _next_number(made.context),
+            "look": kind,
+        }
         return Change(act.id, {}, after, motor_id)
 
     typed = {"motor": motor_id, "sheet": kind, "counter": counter, "kind": round_kind, "answer": answer, "safe": safe}
-    return prepared(conn, act, "open a sheet", typed, prepare, body)
+    return prepared(conn, act, "open a sheet", typed=typed, prepare=prepare, body=body)
 
 
 def _check_kinds(kind: str, round_kind: str) -> None:
@@ -88,9 +114,16 @@ def _next_number(context: Context) -> int:
 def _row(context: Context, act: Act, kind: str) -> SheetRow:
     """Return a sheet as it will stand in the record; its person is not asked for before it is signed."""
     return SheetRow(
-        act.id, context.motor.id, _next_number(context), "full" if kind == "full" else "quick", act.at, "", None, {}
+        id=act.id,
+        motor_id=context.motor.id,
+        number=_next_number(context),
+        kind="full" if kind == "full" else "quick",
+        at=act.at,
+        person="",
+        signed_at=None,
+        signed={},
     )
 
 
 def _tick(act: Act, person: str) -> dict[tuple[str, int], Given]:
-    return {_SAFE: Given(f"{act.id}.safe", YES, YES, None, person, act.at)}
+    return {_SAFE: Given(id=f"{act.id}.safe", typed=YES, word=YES, number=None, person=person, at=act.at)}

@@ -17,7 +17,7 @@ _LONG = timedelta(weeks=3)
 _MOST_PAGES = 100_000
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Ahead:
     """One motor ahead, with the change proposed for it where its band is known."""
 
@@ -41,7 +41,7 @@ class Task:
     first: list[Ahead]
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Outlook:
     """One page of the outlook over a stretch of days."""
 
@@ -65,8 +65,18 @@ def outlook(conn: Connection, sought: Sought, span: str, page: int, today: date)
     pages = max((counts.motors + PAGE - 1) // PAGE, 1)
     page = min(max(page, 1), pages)
     rows = [ahead_of(x, windows, today) for x in standings.list_outlook(conn, sought, PAGE, (page - 1) * PAGE)]
-    tasks = _tasks(conn, sought, windows, today, ends, counts) if page == 1 else []
-    return Outlook(rows, today, last, _dark(windows, today, last), windows, tasks, counts.motors, page, pages)
+    tasks = _tasks(conn, sought, windows, today=today, ends=ends, counts=counts) if page == 1 else []
+    return Outlook(
+        rows=rows,
+        first=today,
+        last=last,
+        dark=_dark(windows, today, last),
+        windows=windows,
+        tasks=tasks,
+        found=counts.motors,
+        page=page,
+        pages=pages,
+    )
 
 
 def ahead_of(listed: Listed, windows: tuple[Window, ...], today: date) -> Ahead:
@@ -77,7 +87,9 @@ def ahead_of(listed: Listed, windows: tuple[Window, ...], today: date) -> Ahead:
     )
     grade = raised_by_date(kept.grade, middle, today)  # type: ignore[arg-type]
     change = propose(early, windows, listed.place, today) if early else None
-    return Ahead(listed, grade, early, middle, late, look, change)
+    return Ahead(
+        listed=listed, grade=grade, early_on=early, middle_on=middle, late_on=late, look_on=look, change=change
+    )
 
 
 def _dark(windows: tuple[Window, ...], first: date, last: date) -> list[tuple[date, date, str]]:
@@ -88,14 +100,18 @@ def _ends(windows: tuple[Window, ...], today: date) -> list[tuple[str, date]]:
     """Return the ends of this week, this month and this season, which lasts until the house is dark for weeks."""
     dark = _dark(windows, today + timedelta(days=1), today + timedelta(days=365))
     season_end = min((a for a, b, _ in dark if a > today and b - a >= _LONG), default=today + timedelta(weeks=26))
-    return [("this week", today + timedelta(days=7)), ("this month", today + timedelta(days=30)),
-            ("this season", max(season_end, today + timedelta(days=31)))]  # fmt: skip
+    return [
+        ("this week", today + timedelta(days=7)),
+        ("this month", today + timedelta(days=30)),
+        ("this season", max(season_end, today + timedelta(days=31))),
+    ]
 
 
 def _tasks(
     conn: Connection,
     sought: Sought,
     windows: tuple[Window, ...],
+    *,
     today: date,
     ends: list[tuple[str, date]],
     counts: Counts,

@@ -48,8 +48,11 @@ def governed(conn: Connection, scope: str, scope_id: str) -> Governed:
     """
     if scope == "motor":
         motor = motors.fetch_motor(conn, scope_id)
-        figures = Figures(motors.motor_figures(conn, motor.id), motors.type_figures(conn, motor.type_id) if motor.type_id else {},
-                          TEMPLATES[motor.motor_class].lends)  # fmt: skip
+        figures = Figures(
+            motors.motor_figures(conn, motor.id),
+            motors.type_figures(conn, motor.type_id) if motor.type_id else {},
+            TEMPLATES[motor.motor_class].lends,
+        )
         found = policies.list_policies(conn, motor.id, motor.type_id)
         return Governed(scope, scope_id, f"{motor.tag} {motor.name}", figures.word("unit_of_use"), found)
     if scope != "type":
@@ -61,7 +64,10 @@ def governed(conn: Connection, scope: str, scope_id: str) -> Governed:
 
 @dataclass(frozen=True, slots=True)
 class _PolicyChange:
-    """A policy that comes or goes, what it is for, and its motor judged by those that hold then; a type's motors follow in the background."""
+    """A policy that comes or goes, what it is for, and its motor judged by those that hold then.
+
+    A type's motors follow in the background.
+    """
 
     holder: Governed
     policy: Policy
@@ -95,9 +101,15 @@ def _kept(
 
 
 def add_policy(
-    conn: Connection, act: Act, scope: str, scope_id: str, kind: str, typed: Mapping[str, str],
+    conn: Connection,
+    act: Act,
+    scope: str,
+    *,
+    scope_id: str,
+    kind: str,
+    typed: Mapping[str, str],
     table: IntervalTable | None = None,
-) -> str:  # fmt: skip
+) -> str:
     """Keep a policy for a type or a motor; its motors are judged anew, those of a type in the background.
 
     Raises: InputError at the field.
@@ -120,10 +132,12 @@ def add_policy(
 
     def body(act: Act, ready: _PolicyChange) -> Change:
         name = ready.policy.name
-        policies.add_policy(conn, act.id, scope, scope_id, kind, name, ready.policy.figures, act.id)
+        policies.add_policy(
+            conn, act.id, scope, scope_id=scope_id, kind=kind, name=name, figures=ready.policy.figures, act_id=act.id
+        )
         return _kept(conn, ready, act.id, {}, {"policy": name, "kind": kind, "for": ready.holder.name})
 
-    return prepared(conn, act, "add a policy", content, prepare, body)
+    return prepared(conn, act, "add a policy", typed=content, prepare=prepare, body=body)
 
 
 def _figures(kind: str, typed: Mapping[str, str], table: IntervalTable | None) -> Mapping[str, object]:
@@ -168,7 +182,7 @@ def end_policy(conn: Connection, act: Act, policy_id: str) -> str:
         policies.strike_policy(conn, policy_id, act.id)
         return _kept(conn, ready, f"{ready.holder.scope}/{ready.holder.scope_id}", {"policy": ready.policy.name}, {})
 
-    return prepared(conn, act, "end a policy", {"policy": policy_id}, prepare, body)
+    return prepared(conn, act, "end a policy", typed={"policy": policy_id}, prepare=prepare, body=body)
 
 
 def table_of_type(conn: Connection, type_id: str) -> tuple[MotorType, str, IntervalTable, tuple[PastSet, ...]]:
@@ -185,7 +199,13 @@ def table_of_type(conn: Connection, type_id: str) -> tuple[MotorType, str, Inter
     from norvash.core.shop_table import shop_table
 
     table = shop_table(
-        new_mm, motor_limit(figures, rules).limit_mm, brushes, figures.need("expected_life_units"), past, sd, rules
+        new_mm,
+        motor_limit(figures, rules).limit_mm,
+        brushes,
+        life=figures.need("expected_life_units"),
+        past=past,
+        sd_mm=sd,
+        rules=rules,
     )
     return kind, figures.word("unit_of_use"), table, past
 
@@ -204,14 +224,16 @@ def add_window(conn: Connection, act: Act, typed: Mapping[str, str]) -> str:
         if (last - first).days >= _MOST_DAYS:
             raise InputError("A window of more than a year is no window.", "Check the two days.", "last_on")
         place = clean(typed.get("place", ""), "place")[:80]
-        window = Window(act.id, name, first, last, typed.get("yearly") == "yes", place)
+        window = Window(
+            id=act.id, name=name, first_on=first, last_on=last, yearly=typed.get("yearly") == "yes", place=place
+        )
         policies.add_window(conn, window, act.id)
         policies.mark_all_stale(conn)
         return Change(
             act.id, {}, {"window": name, "first": first, "last": last, "yearly": window.yearly, "place": place}
         )
 
-    return once(conn, act, "add a dark window", dict(typed), body)
+    return once(conn, act, "add a dark window", typed=dict(typed), body=body)
 
 
 def _day(typed: Mapping[str, str], field: str, act: Act) -> date:
@@ -232,4 +254,4 @@ def end_window(conn: Connection, act: Act, window_id: str) -> str:
         policies.mark_all_stale(conn)
         return Change(name, {"window": name}, {})
 
-    return once(conn, act, "end a dark window", {"window": window_id}, body)
+    return once(conn, act, "end a dark window", typed={"window": window_id}, body=body)

@@ -5,7 +5,8 @@ from dataclasses import dataclass
 from typing import Self
 
 from norvash.core.classes import TEMPLATES
-from norvash.core.figures import BY_NAME, UNITS_OF_USE, Figures, check_together, read_figure
+from norvash.core.figure_fields import BY_NAME, UNITS_OF_USE
+from norvash.core.figures import Figures, check_together, read_figure
 from norvash.core.positions import PositionPlan, even_positions, read_positions
 from norvash.core.quantities import parse_count
 from norvash.core.state import BrushSet
@@ -22,7 +23,7 @@ from norvash.work.context import Prepared, begin, load
 from norvash.work.standing import Judged, foresee, keep
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class NewMotor:
     """A new motor as typed; figures are what the person stated beyond class and type."""
 
@@ -74,8 +75,18 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
         errors.raise_any()
         stated = _stated(conn, motor, figures)
         check_together(stated)
-        first = BrushSet(1, now.at, use_units, given.set_is_new, None, None, "", (), f"{act.id}.set")
-        context = begin(conn, motor, stated, plans, first, Entry(now.at, use_units, use_units))
+        first = BrushSet(
+            number=1,
+            fitted_at=now.at,
+            fitted_units=use_units,
+            fitted_known=given.set_is_new,
+            ended_at=None,
+            ended_units=None,
+            end_reason="",
+            rounds=(),
+            id=f"{act.id}.set",
+        )
+        context = begin(conn, motor, stated, positions=plans, first=first, entry=Entry(now.at, use_units, use_units))
         return _Added(context, foresee(conn, [context], now.at.date())[0])
 
     def body(act: Act, made: _Added) -> Change:
@@ -85,12 +96,22 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
         figures = made.context.stated.own
         motors.change_motor_figures(conn, motor.id, figures)
         counted = Counted(used, used, "first")
-        use.add_entry(conn, f"{act.id}.use", motor.id, act.at, counted, given.use_now.strip() or "0", act.id)
-        sets.add_set(conn, f"{act.id}.set", motor.id, 1, act.at, used, given.set_is_new, act.id)
+        use.add_entry(
+            conn,
+            f"{act.id}.use",
+            motor.id,
+            at=act.at,
+            counted=counted,
+            typed=given.use_now.strip() or "0",
+            act_id=act.id,
+        )
+        sets.add_set(
+            conn, f"{act.id}.set", motor.id, number=1, at=act.at, units=used, known=given.set_is_new, act_id=act.id
+        )
         keep(conn, made.judged)
         return Change(motor.id, {}, {"tag": motor.tag, "name": motor.name, "figures": figures}, motor.id)
 
-    return prepared(conn, act, "add a motor", typed, prepare, body)
+    return prepared(conn, act, "add a motor", typed=typed, prepare=prepare, body=body)
 
 
 @dataclass(frozen=True)
@@ -129,7 +150,15 @@ def _checked(
                 "Choose that class, or another type.",
                 "type_id",
             )
-    motor = Motor(act.id, tag, name, place, given.motor_class, kind.id if kind else None, 1)
+    motor = Motor(
+        id=act.id,
+        tag=tag,
+        name=name,
+        place=place,
+        motor_class=given.motor_class,
+        type_id=kind.id if kind else None,
+        version=1,
+    )
     plans = _positions(conn, given, kind, errors)
     figures = _figures(given, errors)
     unit = str(figures.get("unit_of_use") or TEMPLATES[given.motor_class].lends["unit_of_use"])
@@ -211,11 +240,20 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
         motors.change_positions(conn, motor_id, after.positions)
         motors.change_motor(conn, before.motor)
         keep(conn, made.judged)
-        return Change(motor_id, {**before.stated.own, **as_words(before.positions)},
-                      {**after.stated.own, **as_words(after.positions)}, motor_id)  # fmt: skip
+        return Change(
+            motor_id,
+            {**before.stated.own, **as_words(before.positions)},
+            {**after.stated.own, **as_words(after.positions)},
+            motor_id,
+        )
 
     return prepared(
-        conn, act, "change figures", {"motor": motor_id, "typed": dict(typed), "version": version}, prepare, body
+        conn,
+        act,
+        "change figures",
+        typed={"motor": motor_id, "typed": dict(typed), "version": version},
+        prepare=prepare,
+        body=body,
     )
 
 

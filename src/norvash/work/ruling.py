@@ -1,4 +1,7 @@
-"""Set the site's own figure for a rule, or its school, for all, a class, a type or a motor; or return to the default."""
+"""Set the site's own figure for a rule, or its school, for all, a class, a type or a motor.
+
+Or return to the default.
+"""
 
 from norvash.core.quantities import parse
 from norvash.core.rules.book import CLASSES, Override, Rulebook
@@ -12,7 +15,7 @@ from norvash.work.rulebook import rulebook
 SCOPES = {"site": "the whole site", "class": "a class", "type": "a type", "motor": "one motor"}
 
 
-def set_rule(conn: Connection, act: Act, rule_id: str, scope: str, scope_id: str, text: str, why: str) -> str:
+def set_rule(conn: Connection, act: Act, rule_id: str, *, scope: str, scope_id: str, text: str, why: str) -> str:
     """Give a rule a figure of its own within a scope; standings follow in the background.
 
     Raises: NotFound for the rule, the type or the motor, InputError at the field.
@@ -28,29 +31,45 @@ def set_rule(conn: Connection, act: Act, rule_id: str, scope: str, scope_id: str
             act,
             book,
             Override(
-                rule_id, scope, _target(conn, scope, scope_id)[0], value, "", "", words_of("why", why, "The reason")
+                rule_id=rule_id,
+                scope=scope,
+                scope_id=_target(conn, scope, scope_id)[0],
+                value=value,
+                person="",
+                day="",
+                why=words_of("why", why, "The reason"),
             ),
         )
 
     content = {"rule": rule_id, "scope": scope, "of": scope_id, "value": text, "why": why}
-    return once(conn, act, "change a rule", content, body)
+    return once(conn, act, "change a rule", typed=content, body=body)
 
 
-def set_school(conn: Connection, act: Act, school_id: str, scope: str, scope_id: str, key: str, why: str) -> str:
+def set_school(conn: Connection, act: Act, school_id: str, *, scope: str, scope_id: str, key: str, why: str) -> str:
     """Choose a school within a scope.
 
-    Raises: NotFound for the question, the type or the motor; InputError for an option that is unknown, or refused for the class.
+    Raises: NotFound for the question, the type or the motor; InputError for an option that is unknown, or refused for
+    the class.
     """
 
     def body(act: Act) -> Change:
         book = rulebook(conn)
         target, motor_class = _target(conn, scope, scope_id)
         book.school(school_id).check(key, motor_class)
-        made = Override(school_id, scope, target, 0.0, "", "", words_of("why", why, "The reason"), key)
+        made = Override(
+            rule_id=school_id,
+            scope=scope,
+            scope_id=target,
+            value=0.0,
+            person="",
+            day="",
+            why=words_of("why", why, "The reason"),
+            word=key,
+        )
         return _override(conn, act, book, made)
 
     content = {"school": school_id, "scope": scope, "of": scope_id, "key": key, "why": why}
-    return once(conn, act, "change a rule", content, body)
+    return once(conn, act, "change a rule", typed=content, body=body)
 
 
 def _override(conn: Connection, act: Act, book: Rulebook, wanted: Override) -> Change:
@@ -58,14 +77,14 @@ def _override(conn: Connection, act: Act, book: Rulebook, wanted: Override) -> C
     rules.end_override(conn, wanted.rule_id, wanted.scope, wanted.scope_id, act.id)
     person = people.fetch_person(conn, act.person_id).name
     made = Override(
-        wanted.rule_id,
-        wanted.scope,
-        wanted.scope_id,
-        wanted.value,
-        person,
-        act.at.date().isoformat(),
-        wanted.why,
-        wanted.word,
+        rule_id=wanted.rule_id,
+        scope=wanted.scope,
+        scope_id=wanted.scope_id,
+        value=wanted.value,
+        person=person,
+        day=act.at.date().isoformat(),
+        why=wanted.why,
+        word=wanted.word,
     )
     rules.add_override(conn, act.id, made, act.id)
     after = {"value": made.word or made.value, "scope": made.scope, "of": made.scope_id, "why": made.why}
@@ -83,7 +102,9 @@ def clear_rule(conn: Connection, act: Act, rule_id: str, scope: str, scope_id: s
             )
         return Change(rule_id, {"scope": scope, "of": target}, {"value": "default"})
 
-    return once(conn, act, "change a rule", {"rule": rule_id, "scope": scope, "of": scope_id, "clear": True}, body)
+    return once(
+        conn, act, "change a rule", typed={"rule": rule_id, "scope": scope, "of": scope_id, "clear": True}, body=body
+    )
 
 
 def _figure(text: str) -> float:

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.diagnosis.ranking import Diagnosis
+from norvash.core.found import Findings
 from norvash.core.grades import Grade
 from norvash.core.sentence import Verdict
 from norvash.core.sheet.before import Before, judge_before
@@ -13,7 +14,6 @@ from norvash.core.sheet.progress import StageNow, progress
 from norvash.core.sheet.saying import SEEKING, sheet_says
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import Hold, holds
-from norvash.core.verdict import Findings
 from norvash.core.work_list import Proposed, work_list
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
@@ -35,7 +35,7 @@ class Look:
     by: str
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class SheetPage:
     """A sheet with its motor, judged now."""
 
@@ -91,16 +91,33 @@ def shown(conn: Connection, row: SheetRow, judged: Judged) -> SheetPage:
     asks = [(m.place, m.finding) for m in to_decide if m.finding.id != RENEW]
     renew = next((f"{m.place} {m.finding.words}" for m in to_decide if m.finding.id == RENEW), "")
     work = work_list(asks, renew, rules, idle="idle" in sheet.facts.surroundings)
-    return SheetPage(row, sheet, context, found, sheet_says(sheet, found, said, cause, rules), before, signs, cause, to_decide,
-                     rail, holds(sheet, found, to_decide, rules), work, list(context.put_off),
-                     _look(sheet, found), sheets.version_of(conn, row.id), _opened_at(conn, context, row.id), said.word)  # fmt: skip
+    return SheetPage(
+        row=row,
+        sheet=sheet,
+        context=context,
+        found=found,
+        said=sheet_says(sheet, found, said, cause, rules),
+        before=before,
+        signs=signs,
+        cause=cause,
+        matters=to_decide,
+        rail=rail,
+        holds=holds(sheet, found, to_decide, rules),
+        work=work,
+        deferred=list(context.put_off),
+        look=_look(sheet, found),
+        version=sheets.version_of(conn, row.id),
+        opened_at=_opened_at(conn, context, row.id),
+        motor_word=said.word,
+    )
 
 
 def _look(sheet: Sheet, found: Findings) -> Look:
     """Return the next look: the forecast's or a policy's, or a day asked for on the sheet if that is sooner."""
     due, sooner = found.look, sheet.word("next-look")
     asked = date.fromisoformat(sooner) if sooner else None
-    if asked is not None and (due is None or due.on is None or asked < due.on):
+    due_on = due.on if due else None
+    if asked is not None and (due_on is None or asked < due_on):
         return Look(asked, None, "asked for on this sheet")
     return Look(due.on, due.at_units, due.name) if due else Look(None, None, "")
 

@@ -13,7 +13,7 @@ from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.voices import voices
 from norvash.core.state import BrushSet, Overrule
-from norvash.store import sheets
+from norvash.store import entries
 from norvash.store.database import Connection
 from norvash.store.sheets import DeferredRow, SheetRow
 
@@ -38,24 +38,38 @@ def put_together(
     conn: Connection, row: SheetRow, facts: Facts, written: Mapping[tuple[str, int], Given] | None = None
 ) -> Sheet:
     """Return a sheet with its entries, read anew unless they are given."""
-    entries = sheets.list_entries(conn, row.id) if written is None else written
+    entered = entries.list_entries(conn, row.id) if written is None else written
     earlier = (
-        sheets.list_earlier(conn, row.motor_id, row.number, COMPARED)
-        if any((f, 0) in entries for f in COMPARED)
+        entries.list_earlier(conn, row.motor_id, row.number, COMPARED)
+        if any((f, 0) in entered for f in COMPARED)
         else {}
     )
-    return Sheet(row.id, row.number, row.kind, row.at, row.person, facts, entries, row.signed_at, earlier)  # fmt: skip
+    return Sheet(
+        id=row.id,
+        number=row.number,
+        kind=row.kind,
+        at=row.at,
+        person=row.person,
+        facts=facts,
+        entries=entered,
+        signed_at=row.signed_at,
+        earlier=earlier,
+    )
 
 
 def beside(
     row: SheetRow | None,
     sheet: Sheet | None,
     deferred: Sequence[DeferredRow],
+    *,
     figures: Figures,
     sets: Sequence[BrushSet],
     rules: MotorRules,
 ) -> Beside:
-    """Return what stands beside the readings by the newest sheet; what was overruled or asked for lasts until the next visit."""
+    """Return what stands beside the readings by the newest sheet.
+
+    What was overruled or asked for lasts until the next visit.
+    """
     put_off = [(d.position, BY_ID[d.finding]) for d in deferred if d.finding in BY_ID]
     if row is None or sheet is None:
         return Beside(tuple(put_off))
@@ -92,7 +106,9 @@ def _overrules(sheet: Sheet) -> tuple[Overrule, ...]:
 
 
 def _worn(sets: Sequence[BrushSet], figures: Figures) -> tuple[float, ...]:
-    """Return what each brush of the fitted set has lost by its newest reading [mm], nothing for a set of unknown age."""
+    """Return what each brush of the fitted set has lost by its newest reading [mm], nothing for a set of
+    unknown age.
+    """
     current = sets[-1]
     if not current.fitted_known:
         return ()

@@ -6,13 +6,14 @@ from datetime import date, datetime
 
 from norvash.core.part_findings import PARTS
 from norvash.core.sheet.field import SheetField
-from norvash.core.sheet.fields import field_of, is_offered
+from norvash.core.sheet.fields import field_of
 from norvash.core.sheet.gates import GATES, unfit
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.offering import is_offered
 from norvash.core.sheet.sheet import Sheet, gate
 from norvash.core.sheet.typed import Read, place_of, read_entry
 from norvash.errors import Conflict, InputError, NotFound
-from norvash.store import people, rounds, sheets
+from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.sheets import SheetRow
 from norvash.work.acting import Act, Change, prepared
@@ -37,7 +38,9 @@ _JUDGED = (
 
 @dataclass(frozen=True)
 class _Entered(Prepared):
-    """An entry as it is to be kept: what stood there, the entry, and the motor judged by it, None where nothing follows from it."""
+    """An entry as it is to be kept: what stood there, the entry, and the motor judged by it, None where nothing follows
+    from it.
+    """
 
     before: Given | None
     given: Given
@@ -45,13 +48,21 @@ class _Entered(Prepared):
 
 
 def enter(
-    conn: Connection, act: Act, sheet_id: str, field_id: str, place: int, text: str, replaces: str = "",
+    conn: Connection,
+    act: Act,
+    sheet_id: str,
+    *,
+    field_id: str,
+    place: int,
+    text: str,
+    replaces: str = "",
     more: Mapping[str, str] | None = None,
-) -> str:  # fmt: skip
+) -> str:
     """Keep one entry at once and return its id; an empty text empties the place.
 
     `replaces` is the entry that the person saw there; another one is not overwritten.
-    Raises: InputError for what cannot be, Conflict for a closed gate, a signed sheet, or what somebody else entered meanwhile.
+    Raises: InputError for what cannot be, Conflict for a closed gate, a signed sheet, or what somebody else entered
+    meanwhile.
     """
 
     def prepare() -> _Entered:
@@ -60,15 +71,23 @@ def enter(
         field = _field(field_id, place, context)
         hold_at_gate(sheet, field.needs, context, act.at)
         _unseen(sheet, field, place, replaces)
-        read = _read(field, text, more or {}, context, sheet, act.at.date())
+        read = _read(field, text, more or {}, context=context, sheet=sheet, today=act.at.date())
         person = people.fetch_person(conn, act.person_id)
-        given = Given(act.id, read.typed, read.word, read.number, person.name, act.at, read.more or {})
+        given = Given(
+            id=act.id,
+            typed=read.typed,
+            word=read.word,
+            number=read.number,
+            person=person.name,
+            at=act.at,
+            more=read.more or {},
+        )
         judged = _judged_by(conn, context, field, place, given)
         return _Entered(context, sheet.given(field_id, place), given, judged)
 
     def body(act: Act, made: _Entered) -> Change:
         motor_id, given = made.context.motor.id, made.given
-        sheets.add_entry(conn, act.id, sheet_id, field_id, place, given, act.id)
+        entries.add_entry(conn, act.id, sheet_id, field=field_id, place=place, given=given, act_id=act.id)
         if made.judged is not None:
             keep(conn, made.judged)
         after = {"field": field_id, "place": place, "typed": given.typed, **given.more}
@@ -82,11 +101,13 @@ def enter(
         "replaces": replaces,
         "more": dict(more or {}),
     }
-    return prepared(conn, act, "enter", typed, prepare, body)
+    return prepared(conn, act, "enter", typed=typed, prepare=prepare, body=body)
 
 
-def _read(field: SheetField, text: str, more: Mapping[str, str], context: Context, sheet: Sheet, today: date) -> Read:
-    read = read_entry(field, text, more, context.facts, context.rules, today)
+def _read(
+    field: SheetField, text: str, more: Mapping[str, str], *, context: Context, sheet: Sheet, today: date
+) -> Read:
+    read = read_entry(field, text, more, facts=context.facts, rules=context.rules, today=today)
     if field.id != "cut-done" or read.number is None:
         return read
     from norvash.core.sheet.cutting import cut_record
@@ -104,7 +125,9 @@ def _judged_by(conn: Connection, context: Context, field: SheetField, place: int
 
 
 def after_entry(conn: Connection, context: Context, field_id: str, place: int, given: Given | None) -> Context:
-    """Return a motor after something was entered on its newest sheet, or taken back: cuts, comparisons and findings follow."""
+    """Return a motor after something was entered on its newest sheet, or taken back: cuts, comparisons and findings
+    follow.
+    """
     row, marks = context.row, context.marks
     if row is None:
         raise LookupError("nothing can be entered without a sheet")
@@ -208,7 +231,7 @@ def undo(conn: Connection, act: Act, sheet_id: str) -> str:
 
     def prepare() -> _Undone:
         row = unsigned(conn, sheet_id)
-        last = sheets.last_of(conn, sheet_id, act.person_id)
+        last = entries.last_of(conn, sheet_id, act.person_id)
         if last is None:
             raise Conflict("There is nothing of yours to take back on this sheet.", "Change it where it stands.")
         context = load(conn, row.motor_id)
@@ -217,30 +240,30 @@ def undo(conn: Connection, act: Act, sheet_id: str) -> str:
     def body(act: Act, made: _Undone) -> Change:
         last, motor_id = made.last, made.context.motor.id
         if last.kind == "entry":
-            sheets.undo_entry(conn, last.id)
+            entries.undo_entry(conn, last.id)
         elif last.kind == "reading":
-            sheets.undo_reading(conn, last.id)
+            entries.undo_reading(conn, last.id)
         else:
             rounds.strike_finding(conn, sheet_id, last.place, last.field, act.id)
         keep(conn, made.judged)
         before = {"kind": last.kind, "field": last.field, "place": last.place, "typed": last.typed}
         return Change(last.id, before, {}, motor_id)
 
-    return prepared(conn, act, "undo", {"sheet": sheet_id}, prepare, body)
+    return prepared(conn, act, "undo", typed={"sheet": sheet_id}, prepare=prepare, body=body)
 
 
 @dataclass(frozen=True)
 class _Undone(Prepared):
     """What a person entered last on a sheet, and the motor judged without it."""
 
-    last: sheets.LastDone
+    last: entries.LastDone
     judged: Judged
 
 
-def _without(conn: Connection, context: Context, sheet_id: str, last: sheets.LastDone) -> Context:
+def _without(conn: Connection, context: Context, sheet_id: str, last: entries.LastDone) -> Context:
     """Return a motor without what was entered last on its newest sheet: what that replaced counts again."""
     if last.kind == "entry":
-        return after_entry(conn, context, last.field, last.place, sheets.entry_behind(conn, last.id))
+        return after_entry(conn, context, last.field, last.place, entries.entry_behind(conn, last.id))
     if last.kind == "reading":
         return context.with_reading(sheet_id, last.place, rounds.reading_behind(conn, last.id))
     left = tuple(s for s in rounds.list_seen(conn, sheet_id) if s != (last.place, last.field))

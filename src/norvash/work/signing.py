@@ -10,7 +10,7 @@ from norvash.core.sheet.sheet import YES, Sheet
 from norvash.core.sheet.signing import Hold
 from norvash.core.texts import clean
 from norvash.errors import Conflict, InputError
-from norvash.store import people, rounds, sheets
+from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.sheets import DeferredRow
 from norvash.work.acting import Act, Change, in_order, once, prepared
@@ -27,14 +27,15 @@ _HOLDERS, _HOLDERS_SET = "gap.cut", "holder-set"
 def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: bool = False) -> str:
     """Sign a sheet and return its motor's id; what is still open needs a reason.
 
-    `service` confirms the last gate of a quick look. Raises: InputError at “why” for a sheet that is not clean, Conflict.
+    `service` confirms the last gate of a quick look. Raises: InputError at “why” for a sheet that is not clean,
+    Conflict.
     """
 
     def body(act: Act, made: _Signing) -> Change:
         row, page = made.page.row, made.page
         a_round = rounds.fetch_round(conn, sheet_id)
         for tick in made.ticks:
-            sheets.add_entry(conn, tick.given.id, sheet_id, tick.field, 0, tick.given, act.id)
+            entries.add_entry(conn, tick.given.id, sheet_id, field=tick.field, place=0, given=tick.given, act_id=act.id)
         rounds.finish_round(conn, sheet_id, act.at)
         for deferred_id in made.left.closed:
             sheets.close_deferred(conn, deferred_id, act.id)
@@ -56,9 +57,9 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
         conn,
         act,
         "sign a sheet",
-        {"sheet": sheet_id, "why": why, "service": service},
-        lambda: _prepare(conn, act, sheet_id, why, service=service),
-        body,
+        typed={"sheet": sheet_id, "why": why, "service": service},
+        prepare=lambda: _prepare(conn, act, sheet_id, why, service=service),
+        body=body,
     )
 
 
@@ -71,12 +72,15 @@ class _Tick:
 
 
 def _tick(act: Act, field: str, person: str) -> _Tick:
-    return _Tick(field, Given(f"{act.id}.{field}", YES, YES, None, person, act.at))
+    return _Tick(field, Given(id=f"{act.id}.{field}", typed=YES, word=YES, number=None, person=person, at=act.at))
 
 
 @dataclass(frozen=True, slots=True)
 class _Left:
-    """What a signature does to what is put off: closed, added, and all that is open then; and whether the holders are set now."""
+    """What a signature does to what is put off: closed, added, and all that is open then.
+
+    And whether the holders are set now.
+    """
 
     closed: tuple[str, ...]
     added: tuple[DeferredRow, ...]
@@ -84,7 +88,7 @@ class _Left:
     holders_set: bool
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class _Signing(Prepared):
     """A sheet as it is to be signed: what it says, what it puts off, and its motor judged after it."""
 
@@ -110,7 +114,14 @@ def _prepare(conn: Connection, act: Act, sheet_id: str, why: str, *, service: bo
         context = after_entry(conn, context, _HOLDERS_SET, 0, ticks[-1].given)
     signed = _signed(page, reason, person)
     after = context.with_signature(replace(row, signed_at=now.at, signed=signed), left.put_off)
-    return _Signing(read, page, tuple(ticks), left, signed, foresee(conn, [after], now.at.date())[0])
+    return _Signing(
+        context=read,
+        page=page,
+        ticks=tuple(ticks),
+        left=left,
+        signed=signed,
+        judged=foresee(conn, [after], now.at.date())[0],
+    )
 
 
 def _reason(page: SheetPage, why: str) -> str:
@@ -122,8 +133,11 @@ def _reason(page: SheetPage, why: str) -> str:
         return ""
     reason = " ".join(clean(why, "why", note=True).split())[:MOST_TEXT]
     if not reason:
-        raise InputError("It cannot be signed clean: " + "; ".join(h.words for h in page.holds) + ".",
-                         "Settle this, or say why it is signed with it open.", "why")  # fmt: skip
+        raise InputError(
+            "It cannot be signed clean: " + "; ".join(h.words for h in page.holds) + ".",
+            "Settle this, or say why it is signed with it open.",
+            "why",
+        )
     return reason
 
 
@@ -131,10 +145,19 @@ def _signed(page: SheetPage, reason: str, person: str) -> dict[str, object]:
     """Return what the sheet says for good: verdict, reasons, next look, work, and what was left open and why."""
     look = page.look
     return {
-        "person": person, "sentence": page.said.sentence, "word": page.said.word, "stage": page.found.grade,
-        "reasons": [r.text for r in page.said.reasons], "open": [h.words for h in _left(page.holds, reason)], "why": reason,
-        "work": [w.task.what for w in page.work], "look_on": look.on, "look_at": look.at, "look_by": look.by, "sooner": page.sheet.word("next-look"),
-    }  # fmt: skip
+        "person": person,
+        "sentence": page.said.sentence,
+        "word": page.said.word,
+        "stage": page.found.grade,
+        "reasons": [r.text for r in page.said.reasons],
+        "open": [h.words for h in _left(page.holds, reason)],
+        "why": reason,
+        "work": [w.task.what for w in page.work],
+        "look_on": look.on,
+        "look_at": look.at,
+        "look_by": look.by,
+        "sooner": page.sheet.word("next-look"),
+    }
 
 
 def _left(holds: tuple[Hold, ...], reason: str) -> tuple[Hold, ...]:
@@ -165,7 +188,17 @@ def _register(act: Act, page: SheetPage) -> _Left:
         given = sheet.given("temporary", n)
         if given is not None:
             words = f"temporary repair: {given.word}"
-            added.append(DeferredRow(f"{act.id}.t{n}", sheet.id, 0, "", words, given.more.get("who", ""), _day(given)))
+            added.append(
+                DeferredRow(
+                    id=f"{act.id}.t{n}",
+                    sheet_id=sheet.id,
+                    position=0,
+                    finding="",
+                    words=words,
+                    who=given.more.get("who", ""),
+                    due_on=_day(given),
+                )
+            )
     closed = tuple(d.id for d in page.deferred if d.id not in open_now)
     put_off = sorted((*open_now.values(), *added), key=lambda d: (d.due_on is None, d.due_on or date.max, d.id))
     return _Left(closed, tuple(added), tuple(put_off), _HOLDERS in mended and not sheet.has(_HOLDERS_SET))
@@ -174,11 +207,14 @@ def _register(act: Act, page: SheetPage) -> _Left:
 def _put_off(sheet: Sheet, m: Matter, finding: str, new_id: str, earlier: DeferredRow | None) -> DeferredRow | None:
     """Return what is put off of one matter, None where it is settled or stands as it was put off before."""
     decided = m.decided
-    if (decided is None and earlier is not None) or (decided is not None and decided.word in ("done", "dropped")):
+    settled = earlier is not None if decided is None else decided.word in ("done", "dropped")
+    if settled:
         return None
     who = decided.more.get("who", "") if decided else ""
     words = f"{m.place}: {m.finding.words}; {m.finding.decision}"
-    return DeferredRow(new_id, sheet.id, m.position, finding, words, who, _day(decided))
+    return DeferredRow(
+        id=new_id, sheet_id=sheet.id, position=m.position, finding=finding, words=words, who=who, due_on=_day(decided)
+    )
 
 
 def _day(given: Given | None) -> date | None:
@@ -203,11 +239,17 @@ def add_to_signed(conn: Connection, act: Act, sheet_id: str, text: str) -> str:
                 f"Use up to {MOST_TEXT} characters.",
                 "addition",
             )
-        number = sum(f == "addition" for f, _ in sheets.list_entries(conn, sheet_id)) + 1
+        number = sum(f == "addition" for f, _ in entries.list_entries(conn, sheet_id)) + 1
         person = people.fetch_person(conn, act.person_id)
-        sheets.add_entry(
-            conn, act.id, sheet_id, "addition", number, Given("", words, words, None, person.name, act.at), act.id
+        entries.add_entry(
+            conn,
+            act.id,
+            sheet_id,
+            field="addition",
+            place=number,
+            given=Given(id="", typed=words, word=words, number=None, person=person.name, at=act.at),
+            act_id=act.id,
         )
         return Change(sheet_id, {}, {"sheet": row.number, "added": words}, row.motor_id)
 
-    return once(conn, act, "add to a sheet", {"sheet": sheet_id, "text": text}, body)
+    return once(conn, act, "add to a sheet", typed={"sheet": sheet_id, "text": text}, body=body)

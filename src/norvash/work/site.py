@@ -39,7 +39,7 @@ def name_site(conn: Connection, act: Act, name: str) -> str:
         people.change_site(conn, clean, site.demo_day, site.made_at)
         return Change(clean, {"name": site.name}, {"name": clean})
 
-    return once(conn, act, "name the site", {"name": name}, body)
+    return once(conn, act, "name the site", typed={"name": name}, body=body)
 
 
 def join(conn: Connection, person_id: str, name: str, now: datetime, answer: str = "") -> Person:
@@ -56,10 +56,18 @@ def join(conn: Connection, person_id: str, name: str, now: datetime, answer: str
             return same
         if alike and answer != _SOMEBODY_ELSE:
             choices = [(p.id, f"I am {p.name}") for p in alike.values()]
-            raise NeedsAnswer(f"“{wanted}” reads like {alike[choices[0][0]].name}, who is known here.", "Say whether that is you.",
-                              "name", (*choices, (_SOMEBODY_ELSE, "I am somebody else")), choices[0][0])  # fmt: skip
+            raise NeedsAnswer(
+                f"“{wanted}” reads like {alike[choices[0][0]].name}, who is known here.",
+                "Say whether that is you.",
+                "name",
+                (*choices, (_SOMEBODY_ELSE, "I am somebody else")),
+                choices[0][0],
+            )
         if any(p.name.casefold() == wanted.casefold() for p in alike.values()):
-            raise InputError(f"Nobody could tell “{wanted}” from {next(iter(alike.values())).name}.",
-                             "Add what tells you apart: an initial, a second name, a place.", "name")  # fmt: skip
+            raise InputError(
+                f"Nobody could tell “{wanted}” from {next(iter(alike.values())).name}.",
+                "Add what tells you apart: an initial, a second name, a place.",
+                "name",
+            )
         people.add_person(conn, Person(person_id, wanted), now)
         return people.fetch_person(conn, person_id)

@@ -7,13 +7,14 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import date
 
+from norvash.core.found import Findings
 from norvash.core.past_set import PastSet
 from norvash.core.ruler import ruler_of
 from norvash.core.rules.book import Rulebook
 from norvash.core.sentence import Verdict, verdict
 from norvash.core.state import motor_limit
 from norvash.core.texts import compared
-from norvash.core.verdict import Findings, findings
+from norvash.core.verdict import findings
 from norvash.store import forecasts, rules, standings
 from norvash.store.database import Connection, transaction
 from norvash.store.forecasts import Taught, latest
@@ -30,7 +31,8 @@ _NO_DAY = "9999-12-31"
 class Judged(Prepared):
     """A motor with its forecast and verdict of a day, worked out and not kept yet.
 
-    `taught` is what its ended sets teach, None where that is what is kept already; without a new forecast `foreseen` is False.
+    `taught` is what its ended sets teach, None where that is what is kept already; without a new forecast `foreseen` is
+    False.
     """
 
     found: Findings
@@ -91,7 +93,10 @@ def _taught(context: Context) -> list[Taught]:
 def _families(
     conn: Connection, contexts: Sequence[Context], taught: Mapping[str, Sequence[Taught]]
 ) -> dict[str, tuple[PastSet, ...]]:
-    """Return by type, or by motor where it has none, what earlier sets teach; that of the motors at hand as it is worked out now."""
+    """Return by type, or by motor where it has none, what earlier sets teach.
+
+    That of the motors at hand as it is worked out now.
+    """
     found = {c.motor.id: latest(taught[c.motor.id]) for c in contexts if c.motor.type_id is None}
     for type_id in {c.motor.type_id for c in contexts if c.motor.type_id is not None}:
         here = [c.motor.id for c in contexts if c.motor.type_id == type_id]
@@ -112,12 +117,24 @@ def keep(conn: Connection, judged: Judged) -> Judged:
     standings.save_standing(
         conn,
         standings.Standing(
-            context.motor.id, context.stamp.rules_seq, found.grade, rank_of(found), _iso(days.limit_on), _iso(days.look_on),
-            _iso(days.limit_on) or _NO_DAY, left, said.sentence, said.word, "; ".join(said.flags),
-            json.dumps(ruler_of(found, context.state).as_plain()), compared(context.motor.place), _iso(days.early_on), _iso(days.late_on),
-            found.look.name if found.look else "",
+            motor_id=context.motor.id,
+            rules_seq=context.stamp.rules_seq,
+            grade=found.grade,
+            rank=rank_of(found),
+            limit_on=_iso(days.limit_on),
+            look_on=_iso(days.look_on),
+            due=_iso(days.limit_on) or _NO_DAY,
+            left_mm=left,
+            sentence=said.sentence,
+            word=said.word,
+            flags="; ".join(said.flags),
+            drawing_json=json.dumps(ruler_of(found, context.state).as_plain()),
+            place_key=compared(context.motor.place),
+            early_on=_iso(days.early_on),
+            late_on=_iso(days.late_on),
+            look_by=found.look.name if found.look else "",
         ),
-    )  # fmt: skip
+    )
     return judged
 
 
@@ -138,8 +155,9 @@ def _iso(day: date | None) -> str | None:
 def catch_up(conn: Connection, today: date, stop: Callable[[], bool] = lambda: False) -> int:
     """Judge anew every motor whose standing rests on an older rulebook or record; return how many.
 
-    A motor is forecast and judged before the lock is taken; one that moves meanwhile waits for the next turn. No further motor is
-    begun once the lock has been held for 40 ms, so that whoever enters something waits for no more than that.
+    A motor is forecast and judged before the lock is taken; one that moves meanwhile waits for the next turn. No
+    further motor is begun once the lock has been held for 40 ms, so that whoever enters something waits for no more
+    than that.
     """
     done, after = 0, ""
     while not stop():
@@ -159,7 +177,9 @@ def catch_up(conn: Connection, today: date, stop: Callable[[], bool] = lambda: F
 
 
 def _keep_some(conn: Connection, waiting: Sequence[Judged], own: Counter[str | None]) -> tuple[int, Sequence[Judged]]:
-    """Keep what still stands of some motors, as many as may be begun in one holding of the lock; return how many, and the rest.
+    """Keep what still stands of some motors, as many as may be begun in one holding of the lock.
+
+    Return how many, and the rest.
 
     `own` counts by type what motors of the same batch have taught.
     """

@@ -30,7 +30,10 @@ def answer(name: str, given: object, rules: MotorRules) -> dict[str, Any]:
 
 
 def work_out(name: str, given: object, rules: MotorRules, *, typed: bool = False) -> tuple[Any, Any]:
-    """Return a sum's inputs as checked and its result; raises as `answer` does, by label where it was typed into a form."""
+    """Return a sum's inputs as checked and its result.
+
+    Raises as `answer` does, by label where it was typed into a form.
+    """
     entry = find(SUMS, name)
     if not isinstance(given, dict):
         raise InputError("The inputs are not a JSON object.", 'Send {"name": value, …}.')
@@ -68,7 +71,7 @@ def _chosen(inputs: Any, asked: Mapping[str, Ask]) -> None:
     for name, ask in asked.items():
         value = getattr(inputs, name)
         known = [key for key, _ in ask.choices]
-        if known and isinstance(value, str) and value and value not in known:
+        if known and isinstance(value, str) and value not in ("", *known):
             raise InputError(
                 f"“{value[:40]}” is no answer to “{ask.label}”.", "Use " + ", ".join(filter(None, known)) + ".", name
             )
@@ -153,7 +156,9 @@ def _bounded(kind: Any, asked: Ask) -> Any:
 
 
 def _plain(error: Any, inputs: type[Any], *, typed: bool) -> NorvashError:
-    """Return one of Pydantic's errors in our words, at its field: by its label where it was typed into a form, else by its name."""
+    """Return one of Pydantic's errors in our words, at its field: by its label where it was typed into a form, else by
+    its name.
+    """
     name = str(error["loc"][0]) if error["loc"] else ""
     if error["type"] == "extra_forbidden":
         return InputError(
@@ -170,15 +175,20 @@ def _plain(error: Any, inputs: type[Any], *, typed: bool) -> NorvashError:
         )
     if error["input"] is None:
         return InputError(f"{shown}: a value is missing.", "Give a number for each; a dash does not do here.", name)
-    got, remedy = error["input"], f"Give {expected(field.type, asked)}."
-    if error["type"].startswith("int") and isinstance(got, float):
-        return InputError(f"{shown}: “{got:g}” is no whole number.", remedy, name)
-    if isinstance(got, int | float) and not isinstance(got, bool) and error["type"] in _OUT_OF_BOUNDS:
-        return InputError(f"{shown}: {got:g} cannot be.", remedy, name)
-    return InputError(f"{shown}: {repr(got)[:60]} does not fit here.", remedy, name)
+    wrong = _wrong(error["type"], error["input"])
+    return InputError(f"{shown}: {wrong}.", f"Give {expected(field.type, asked)}.", name)
 
 
 _OUT_OF_BOUNDS = ("greater_than", "greater_than_equal", "less_than", "less_than_equal")
+
+
+def _wrong(kind: str, got: Any) -> str:
+    """Return in words what is wrong with what was given."""
+    if kind.startswith("int") and isinstance(got, float):
+        return f"“{got:g}” is no whole number"
+    if isinstance(got, int | float) and not isinstance(got, bool) and kind in _OUT_OF_BOUNDS:
+        return f"{got:g} cannot be"
+    return f"{repr(got)[:60]} does not fit here"
 
 
 def expected(kind: Any, asked: Ask) -> str:

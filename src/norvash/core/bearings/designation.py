@@ -24,11 +24,12 @@ _INCH = re.compile(r"[0-9]+/[0-9]+")
 _LOOK = "Look it up in the maker's list, or give the dimensions."
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Bearing:
     """A deep-groove ball bearing by its number; lengths [mm].
 
-    `sealed` tells whether both sides are closed, `rubbing` whether its seals rub, `perhaps` whether a suffix may mean a seal.
+    `sealed` tells whether both sides are closed, `rubbing` whether its seals rub, `perhaps` whether a suffix may mean a
+    seal.
     """
 
     designation: str
@@ -93,17 +94,17 @@ def decode(text: str) -> Bearing:
     seal = seals[0] if seals else ""
     perhaps = bool(unknown) and seal not in (*RUBBING, *FREE)
     return Bearing(
-        cleaned,
-        series,
-        bore,
-        outside,
-        width,
-        _seal_words(seal, perhaps),
-        seal in (*RUBBING, *FREE),
-        seal in RUBBING,
-        perhaps,
-        clearances[0] if clearances else "normal",
-        unknown,
+        designation=cleaned,
+        series=series,
+        bore_mm=bore,
+        outside_mm=outside,
+        width_mm=width,
+        seal=_seal_words(seal, perhaps),
+        sealed=seal in (*RUBBING, *FREE),
+        rubbing=seal in RUBBING,
+        perhaps=perhaps,
+        clearance=clearances[0] if clearances else "normal",
+        unknown=unknown,
     )
 
 

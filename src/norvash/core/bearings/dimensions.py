@@ -1,4 +1,6 @@
-"""The standard plan of boundary dimensions of deep-groove ball bearings: outside diameter and width by series and bore [mm]."""
+"""The standard plan of boundary dimensions of deep-groove ball bearings: outside diameter and width by series and bore
+[mm].
+"""
 
 FIRST_BORES = (10.0, 12.0, 15.0, 17.0)
 Size = tuple[float, float]

@@ -10,9 +10,11 @@ from norvash.core.rules.fits import BANDS, FIT_HIGH, FIT_LOW, WORDS
 from norvash.errors import InputError
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class FitLine:
-    """One pair that must fit: the difference [mm], positive is clearance, what is allowed, whether it fits, in words, and by which rules."""
+    """One pair that must fit: the difference [mm], positive is clearance, what is allowed, whether it fits, in words,
+    and by which rules.
+    """
 
     id: str
     words: str
@@ -76,7 +78,14 @@ def shaft_line(shaft_mm: float, bore_mm: float, rules: MotorRules, *, c3: bool =
     tight = "the shaft is too big: it would crack the ring or take its clearance" + (
         "" if c3 else "; one with C3 bears more"
     )
-    return _line("shaft", "Bore on the shaft", bore_mm - shaft_mm, band, tight, "loose on the shaft: it would creep")
+    return _line(
+        "shaft",
+        "Bore on the shaft",
+        bore_mm - shaft_mm,
+        band=band,
+        tight=tight,
+        loose="loose on the shaft: it would creep",
+    )
 
 
 def housing_line(housing_mm: float, outside_mm: float, rules: MotorRules, *, located: bool | None = None) -> FitLine:
@@ -88,10 +97,20 @@ def housing_line(housing_mm: float, outside_mm: float, rules: MotorRules, *, loc
     clear, tightest = housing_mm - outside_mm, band.low_mm - rules["fit.located"]
     tight = "the housing is too small: it would squeeze the ring"
     if located is None and not under(clear, tightest):
-        tight = f"too tight for the end that moves; the end that holds the shaft bears {-tightest:.3f} mm: say which end it is"
+        tight = (
+            f"too tight for the end that moves; the end that holds the shaft bears {-tightest:.3f} mm: say which end"
+            " it is"
+        )
     if located:
         band = Band(tightest, band.high_mm, (*band.rules, "fit.located"))
-    return _line("housing", "Outside in the housing", clear, band, tight, "loose in the housing: the ring would turn")
+    return _line(
+        "housing",
+        "Outside in the housing",
+        clear,
+        band=band,
+        tight=tight,
+        loose="loose in the housing: the ring would turn",
+    )
 
 
 def needle_line(shaft_mm: float, needle_mm: float, rules: MotorRules) -> FitLine:
@@ -101,18 +120,20 @@ def needle_line(shaft_mm: float, needle_mm: float, rules: MotorRules) -> FitLine
     """
     tight, loose = "too tight: it would run metal to metal", "too loose: the shaft would knock"
     band = band_of("needle", shaft_mm, rules)
-    return _line("needle", "Needle bearing over its shaft", needle_mm - shaft_mm, band, tight, loose)
+    return _line("needle", "Needle bearing over its shaft", needle_mm - shaft_mm, band=band, tight=tight, loose=loose)
 
 
 def new_bush_line(journal_mm: float, bush_mm: float, rules: MotorRules, *, starter: bool = False) -> FitLine:
-    """Return how a new bush runs on its shaft, measured after it is pressed in; what a worn one may have is another figure.
+    """Return how a new bush runs on its shaft, measured after it is pressed in.
+
+    What a worn one may have is another figure.
 
     Units: [mm]. Raises: InputError over the table. Source: rules fit.bush.*, fit.bush-starter-*
     """
     ids = ("fit.bush-starter-low", "fit.bush-starter-high")
     band = Band(rules[ids[0]], rules[ids[1]], ids) if starter else band_of("bush", journal_mm, rules)
     tight, loose = "too tight: it would seize", "too loose, or the wrong bush"
-    return _line("new-bush", "New bush on its shaft", bush_mm - journal_mm, band, tight, loose)
+    return _line("new-bush", "New bush on its shaft", bush_mm - journal_mm, band=band, tight=tight, loose=loose)
 
 
 def worn_bush_lines(journal_mm: float, bush_mm: float, air_gap_mm: float | None, rules: MotorRules) -> list[FitLine]:
@@ -122,7 +143,14 @@ def worn_bush_lines(journal_mm: float, bush_mm: float, air_gap_mm: float | None,
     """
     clear, most = bush_mm - journal_mm, bush_limit_mm(journal_mm, rules)
     band = Band(0.0, most, ("bush.clearance", "bush.clearance-share"))
-    line = _line("bush", "Bush on its journal", clear, band, "the journal does not go in", "worn, or the wrong bush")
+    line = _line(
+        "bush",
+        "Bush on its journal",
+        clear,
+        band=band,
+        tight="the journal does not go in",
+        loose="worn, or the wrong bush",
+    )
     return [line, *gap_lines(clear, air_gap_mm)]
 
 
@@ -135,7 +163,17 @@ def gap_lines(clear_mm: float, air_gap_mm: float | None) -> list[FitLine]:
         return []
     rubs = not under(clear_mm / 2, air_gap_mm)
     says = "the armature would rub" if rubs else "the armature stays clear"
-    return [FitLine("gap", "Half that clearance in the air gap", clear_mm / 2, 0.0, air_gap_mm, not rubs, says)]
+    return [
+        FitLine(
+            id="gap",
+            words="Half that clearance in the air gap",
+            clearance_mm=clear_mm / 2,
+            low_mm=0.0,
+            high_mm=air_gap_mm,
+            fits=not rubs,
+            says=says,
+        )
+    ]
 
 
 def lip_line(shaft_mm: float, lip_mm: float, rules: MotorRules) -> FitLine:
@@ -145,7 +183,9 @@ def lip_line(shaft_mm: float, lip_mm: float, rules: MotorRules) -> FitLine:
     """
     band = Band(-rules["seal.lip-high"], -rules["seal.lip-low"], ("seal.lip-low", "seal.lip-high"))
     tight, loose = "too small: it would tear or run hot", "too large: it would leak"
-    return _line("seal-lip", "Free lip of the seal on its shaft", lip_mm - shaft_mm, band, tight, loose)
+    return _line(
+        "seal-lip", "Free lip of the seal on its shaft", lip_mm - shaft_mm, band=band, tight=tight, loose=loose
+    )
 
 
 def recess_line(recess_mm: float, outside_mm: float, rules: MotorRules, *, metal: bool = False) -> FitLine:
@@ -156,12 +196,21 @@ def recess_line(recess_mm: float, outside_mm: float, rules: MotorRules, *, metal
     most = "seal.outside-metal" if metal else "seal.outside-high"
     band = Band(-rules[most], -rules["seal.outside-low"], ("seal.outside-low", most))
     tight, loose = "too large: it would not go in whole", "too small: it would turn or leak"
-    return _line("seal-recess", "Seal in its recess", recess_mm - outside_mm, band, tight, loose)
+    return _line("seal-recess", "Seal in its recess", recess_mm - outside_mm, band=band, tight=tight, loose=loose)
 
 
-def _line(name: str, words: str, clearance: float, band: Band, tight: str, loose: str) -> FitLine:
+def _line(name: str, words: str, clearance: float, *, band: Band, tight: str, loose: str) -> FitLine:
     says = tight if under(clearance, band.low_mm) else loose if over(clearance, band.high_mm) else "fits"
-    return FitLine(name, words, clearance, band.low_mm, band.high_mm, says == "fits", says, band.rules)
+    return FitLine(
+        id=name,
+        words=words,
+        clearance_mm=clearance,
+        low_mm=band.low_mm,
+        high_mm=band.high_mm,
+        fits=says == "fits",
+        says=says,
+        rules=band.rules,
+    )
 
 
 def squeeze(section_mm: float, groove_mm: float) -> float:
@@ -178,7 +227,9 @@ def squeeze(section_mm: float, groove_mm: float) -> float:
 
 
 def shim_mm(float_mm: float, low_mm: float, high_mm: float) -> float:
-    """Return the shim to be added, negative to be taken out, to bring the end float to the middle of its band; 0 inside it.
+    """Return the shim to be added, negative to be taken out, to bring the end float to the middle of its band.
+
+    0 inside it.
 
     Units: [mm]
 
@@ -192,7 +243,9 @@ _MOST_SHIMS = 12
 
 
 def shim_stack(least_mm: float, most_mm: float, box_mm: Sequence[float]) -> tuple[float, ...] | None:
-    """Return which shims, each used once, bring what is needed: as few as can be, of those the nearest to its middle; None where none fits.
+    """Return which shims, each used once, bring what is needed: as few as can be, of those the nearest to its middle.
+
+    None where none fits.
 
     Units: [mm]. Raises: InputError for more shims than can be tried.
 

@@ -9,7 +9,10 @@ from norvash.errors import InputError
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Running:
-    """A bearing as it runs: capacity and load [kN], speed [r/min], size [mm], seals, temperature [°C]; None where it is not known."""
+    """A bearing as it runs: capacity and load [kN], speed [r/min], size [mm], seals, temperature [°C].
+
+    None where it is not known.
+    """
 
     capacity_kn: float
     load_kn: float
@@ -22,11 +25,13 @@ class Running:
     temperature_c: float | None = None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Lasting:
-    """Life that nine in ten reach and life of the grease inside [h], the lesser of them, mean diameter [mm], speed factor [mm·r/min], grease [g].
+    """Life that nine in ten reach and life of the grease inside [h], the lesser of them, mean diameter [mm], speed
+    factor [mm·r/min], grease [g].
 
-    `too_fast` tells whether grease or seals do not bear the speed, `look_up` whether it is too hot for the life of grease.
+    `too_fast` tells whether grease or seals do not bear the speed, `look_up` whether it is too hot for the life of
+    grease.
     """
 
     life_h: float
@@ -70,7 +75,9 @@ def grease_life_h(speed_factor: float, temperature_c: float, rules: MotorRules) 
 
 
 def lasting(runs: Running, rules: MotorRules) -> Lasting:
-    """Return life, speed factor and grease of a ball bearing; a sealed one takes none, and lasts no longer than its own.
+    """Return life, speed factor and grease of a ball bearing.
+
+    A sealed one takes none, and lasts no longer than its own.
 
     Raises: InputError for a bore that is not inside. Source: rules bearing.*
     """
@@ -86,14 +93,14 @@ def lasting(runs: Running, rules: MotorRules) -> Lasting:
     greased = grease_life_h(factor, warm, rules) if closed and factor is not None else None
     life = life_h(runs.capacity_kn, runs.load_kn, runs.speed_rpm)
     return Lasting(
-        life,
-        greased,
-        life if greased is None else min(life, greased),
-        mean,
-        factor,
-        factor is not None and over(factor, most),
-        grease,
-        closed and over(warm, rules["bearing.grease-hot"]),
+        life_h=life,
+        grease_life_h=greased,
+        lasts_h=life if greased is None else min(life, greased),
+        mean_d_mm=mean,
+        speed_factor=factor,
+        too_fast=factor is not None and over(factor, most),
+        grease_g=grease,
+        look_up=closed and over(warm, rules["bearing.grease-hot"]),
     )
 
 

@@ -10,7 +10,8 @@ from norvash.errors import InputError
 
 @dataclass(frozen=True, slots=True)
 class Stands:
-    """What the lines depend on: power of the plate [W], whether it stands flexible, whether it hangs a load or carries people.
+    """What the lines depend on: power of the plate [W], whether it stands flexible, whether it hangs a load or carries
+    people.
 
     None where it is not known: a small machine's lines and a rigid stand are the stricter ones.
     """
@@ -22,7 +23,9 @@ class Stands:
 
 @dataclass(frozen=True, slots=True)
 class Shaken:
-    """Vibration [mm/s], judged: its grade and words, the three lines [mm/s] with the rules they come from, growth since last time [1]."""
+    """Vibration [mm/s], judged: its grade and words, the three lines [mm/s] with the rules they come from, growth since
+    last time [1].
+    """
 
     grade: Grade
     words: str

@@ -1,11 +1,13 @@
-"""What comes with a cut: where it is made, what is checked, what it changes for slots, holders and faces, how long the slots take."""
+"""What comes with a cut: where it is made, what is checked, what it changes for slots, holders and faces, how long the
+slots take.
+"""
 
 from collections.abc import Sequence
 from dataclasses import dataclass
 from math import pi
 
+from norvash.core.commutator.cut import Plan
 from norvash.core.commutator.run_out_limits import fine_cut, surface_speed_m_per_s, usual_speed_m_per_s
-from norvash.core.commutator.skim import Plan
 from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 
@@ -50,21 +52,34 @@ def checks_of(plan: Plan, rules: MotorRules, bars: int | None = None) -> tuple[t
     slots = (
         "flush insulation: never undercut"
         if plan.copper.flush
-        else f"slots undercut to {plan.undercut_to:.2f} mm, {plan.undercut_by:.2f} mm deeper than after the cut"
-        if plan.undercut_by and plan.undercut_to
-        else "slots deep enough, or not measured"
+        else (
+            f"slots undercut to {plan.undercut_to:.2f} mm, {plan.undercut_by:.2f} mm deeper than after the cut"
+            if plan.undercut_by and plan.undercut_to
+            else "slots deep enough, or not measured"
+        )
     )
-    before = (f"runs true on its bearing seats within {seats_true_mm(plan, rules):g} mm", "winding covered against chips",
-              "the tool reaches past track and end float on both sides, so that no step is left")  # fmt: skip
+    before = (
+        f"runs true on its bearing seats within {seats_true_mm(plan, rules):g} mm",
+        "winding covered against chips",
+        "the tool reaches past track and end float on both sides, so that no step is left",
+    )
     chamfer = chamfer_mm(plan, bars, rules)
     edges = (
         "edges of bars broken by hand only, no chamfer: the insulation is flush"
         if chamfer is None
         else f"edges chamfered {chamfer[0]:g} to {chamfer[1]:g} mm at 45°, both sides"
     )
-    after = (slots, edges,
-             "every slot brushed clean of copper", "surface Ra 0.8 to 1.6 µm, no mirror", "run-out and steps measured again", "bar test made again",
-             "blown out or vacuumed", "holder gap set again: the diameter has changed", "new contour for the brushes")  # fmt: skip
+    after = (
+        slots,
+        edges,
+        "every slot brushed clean of copper",
+        "surface Ra 0.8 to 1.6 µm, no mirror",
+        "run-out and steps measured again",
+        "bar test made again",
+        "blown out or vacuumed",
+        "holder gap set again: the diameter has changed",
+        "new contour for the brushes",
+    )
     return before, after
 
 
@@ -79,7 +94,8 @@ def seats_true_mm(plan: Plan, rules: MotorRules) -> float:
 
 
 def chamfer_mm(plan: Plan, bars: int | None, rules: MotorRules) -> tuple[float, float] | None:
-    """Return the chamfer of a bar's edge from and to, None on flush types: less on narrow bars, never over its share of the slot.
+    """Return the chamfer of a bar's edge from and to, None on flush types: less on narrow bars, never over its share of
+    the slot.
 
     Units: -> [mm]. Source: rules slot.chamfer-*, slot.narrow
     """

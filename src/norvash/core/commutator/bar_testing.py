@@ -4,47 +4,22 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from statistics import median
 
+from norvash.core.commutator.armature import Armature, readings_of_coil
 from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 
 _HALF_IDLE = 0.2
 _MOST_NAMED = 6
-WINDINGS = ("lap", "wave", "unknown")
 FEEDS = {"bars": "from bar to bar", "fixed": "between two fixed bars", "unknown": "not said"}
 
 
 @dataclass(frozen=True, slots=True)
-class Armature:
-    """What a bar test must know of an armature; the commutator pitch is the bars from one end of a coil to the other.
-
-    `turns` are those of one coil, None where they are not known.
-    """
-
-    bars: int
-    pole_pairs: int = 1
-    winding: str = "unknown"
-    pitch: int | None = None
-    slots: int | None = None
-    turns: int | None = None
-
-    @property
-    def places(self) -> int:
-        """Return at how many readings one coil of the winding shows."""
-        return 1 if self.winding == "lap" else self.pole_pairs
-
-    @property
-    def pitches(self) -> tuple[int, ...]:
-        """Return the wave pitches that are whole, the stated one only where there is one."""
-        if self.pitch is not None:
-            return (self.pitch,)
-        p = self.pole_pairs
-        return tuple((self.bars + s) // p for s in (-1, 1) if p > 1 and (self.bars + s) % p == 0)
-
-
-@dataclass(frozen=True, slots=True)
 class Fault:
-    """One fault that the readings point at: open, riser, short, bridge or feed; readings, and the bars it lies between."""
+    """One fault that the readings point at: open, riser, short, bridge or feed.
+
+    Readings, and the bars it lies between.
+    """
 
     kind: str
     readings: tuple[int, ...]
@@ -55,7 +30,8 @@ class Fault:
 
 @dataclass(frozen=True, slots=True)
 class Taken:
-    """How a bar test was made: the scatter of one reading [1], how it was fed, whether brushes were lifted, None where nobody says.
+    """How a bar test was made: the scatter of one reading [1], how it was fed, whether brushes were lifted, None where
+    nobody says.
 
     `fine` holds it to the band of voltage drops on an industrial machine.
     """
@@ -66,11 +42,12 @@ class Taken:
     fine: bool = False
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class BarTested:
     """A bar test, judged; deviations are relative to the median [1], readings count from 1.
 
-    `hidden` tells that a shorted turn would move a reading by less than the band: its least move [1], None where it would show.
+    `hidden` tells that a shorted turn would move a reading by less than the band: its least move [1], None where it
+    would show.
     """
 
     median: float
@@ -101,21 +78,30 @@ class BarTested:
 
 
 def judge_bar_test(readings: Sequence[float | None], armature: Armature, taken: Taken, rules: MotorRules) -> BarTested:
-    """Return the readings with what they point at; reading i lies between bars i and i + 1, the last between the last and the first.
+    """Return the readings with what they point at.
+
+    Reading i lies between bars i and i + 1, the last between the last and the first.
 
     Units: readings in one unit, Ω or V. Shape: one a bar, None where one is missing.
-    Raises: InputError for another number of readings, fewer than half of them, a scatter that hides everything, or a wave winding
-    whose pole pairs are not known. Source: rules bartest.*
+    Raises: InputError for another number of readings, fewer than half of them, a scatter that hides everything, or a
+    wave winding whose pole pairs are not known. Source: rules bartest.*
     """
     _check(armature, taken, rules)
     count = armature.bars
     if len(readings) != count:
         much = "missing." if len(readings) < count else "too many: is one doubled?"
-        raise InputError(f"{len(readings)} readings for {count} bars: {abs(len(readings) - count)} {much}",
-                         "Give one for each bar, a dash where one is missing.", "readings_milliohm")  # fmt: skip
+        raise InputError(
+            f"{len(readings)} readings for {count} bars: {abs(len(readings) - count)} {much}",
+            "Give one for each bar, a dash where one is missing.",
+            "readings_milliohm",
+        )
     known = _carrying(readings, taken, rules)
     if sum(x is not None for x in readings) < count / 2 or not known or median(known) <= 0:
-        raise InputError("There are too few readings, or most of them are nothing.", "Measure at least every other bar.", "readings_milliohm")  # fmt: skip
+        raise InputError(
+            "There are too few readings, or most of them are nothing.",
+            "Measure at least every other bar.",
+            "readings_milliohm",
+        )
     fixed = taken.fed == "fixed"
     middle, places = median(known), [median(known)] if fixed else _own_median(readings, armature)
     off = tuple(None if x is None else x / places[i % len(places)] - 1 for i, x in enumerate(readings))
@@ -132,21 +118,21 @@ def judge_bar_test(readings: Sequence[float | None], armature: Armature, taken: 
     shorted = [_fed_at_fixed_bars(low, fixed)] if idle else _short(low, off, armature, rules)
     missing = tuple(i for i, x in enumerate(readings, start=1) if x is None)
     return BarTested(
-        middle,
-        off,
-        band,
-        high,
-        low,
-        suspect,
-        missing,
-        (*opened, *shorted),
-        left,
-        rough,
-        len(places) > 1,
-        pass_rule,
-        taken.lifted,
-        _hidden(armature, band),
-        armature.turns is not None,
+        median=middle,
+        deviations=off,
+        band=band,
+        high=high,
+        low=low,
+        suspect=suspect,
+        missing=missing,
+        faults=(*opened, *shorted),
+        unexplained=left,
+        rough=rough,
+        by_slot=len(places) > 1,
+        pass_rule=pass_rule,
+        lifted=taken.lifted,
+        hidden=_hidden(armature, band),
+        turns_known=armature.turns is not None,
     )
 
 
@@ -165,7 +151,9 @@ def _check(armature: Armature, taken: Taken, rules: MotorRules) -> None:
 
 
 def _carrying(readings: Sequence[float | None], taken: Taken, rules: MotorRules) -> list[float]:
-    """Return the readings that the median is taken of: all of them, but for the half without current where a feed at fixed bars meets an open coil."""
+    """Return the readings that the median is taken of: all of them, but for the half without current where a feed at
+    fixed bars meets an open coil.
+    """
     known = sorted(x for x in readings if x is not None)
     if taken.fed != "fixed" or not known:
         return known
@@ -174,7 +162,9 @@ def _carrying(readings: Sequence[float | None], taken: Taken, rules: MotorRules)
 
 
 def _hidden(armature: Armature, band: float) -> float | None:
-    """Return by how much one shorted turn moves a reading where the band hides that, None where it shows or nobody knows the turns."""
+    """Return by how much one shorted turn moves a reading where the band hides that, None where it shows or nobody
+    knows the turns.
+    """
     if armature.turns is None:
         return None
     moved = 1 / (armature.turns * armature.places)
@@ -207,16 +197,6 @@ def _where(off: Sequence[float | None], wanted: Callable[[float], bool]) -> tupl
 
 def _next(bar: int, bars: int) -> int:
     return bar % bars + 1
-
-
-def readings_of_coil(start: int, pitch: int, armature: Armature) -> tuple[int, ...]:
-    """Return the readings of a wave winding that hold the coil which starts at a bar.
-
-    >>> readings_of_coil(7, 14, Armature(29, 2, "wave", 14))
-    (6, 21)
-    """
-    back = 1 if pitch * armature.pole_pairs == armature.bars - 1 else 0
-    return tuple(sorted((start - back - j * pitch - 1) % armature.bars + 1 for j in range(armature.pole_pairs)))
 
 
 def _coils(odd: Sequence[int], armature: Armature) -> list[tuple[tuple[int, ...], int, int]]:
@@ -257,9 +237,7 @@ def _between(kind: str, reading: int, armature: Armature, words: str) -> Fault:
     return Fault(kind, (reading,), reading, after, words.format(i=reading, j=after))
 
 
-def _short(
-    low: tuple[int, ...], off: Sequence[float | None], armature: Armature, rules: MotorRules
-) -> list[Fault]:  # fmt: skip
+def _short(low: tuple[int, ...], off: Sequence[float | None], armature: Armature, rules: MotorRules) -> list[Fault]:
     bridged = [i for i in low if under((off[i - 1] or 0.0) + 1, rules["bartest.bridge"])]
     rest = [i for i in low if i not in bridged]
     coils = [
@@ -271,9 +249,14 @@ def _short(
     seen = {i for f in coils for i in f.readings}
     bridge = "reading {i} near nothing: copper may bridge the slot after bar {i}, clean it and test again"
     return [
-        *[_between("bridge", i, armature, bridge) for i in bridged], *coils,
-        *[_between("short", i, armature, "reading {i} low: shorted turns between bars {i} and {j}") for i in rest if i not in seen],
-    ]  # fmt: skip
+        *[_between("bridge", i, armature, bridge) for i in bridged],
+        *coils,
+        *[
+            _between("short", i, armature, "reading {i} low: shorted turns between bars {i} and {j}")
+            for i in rest
+            if i not in seen
+        ],
+    ]
 
 
 def _listed(numbers: Sequence[int]) -> str:

@@ -74,7 +74,11 @@ def read_map(text: str, bars: int) -> dict[int, frozenset[str]]:
         match = _PART.fullmatch(part)
         if match is None or match[1] not in BY_ID:
             known = ", ".join(c.id for c in CONDITIONS)
-            raise InputError(f"“{part[:40]}” cannot be read.", f"Write a condition and its bars, like burnt 5, 27; conditions are {known}.", "value")  # fmt: skip
+            raise InputError(
+                f"“{part[:40]}” cannot be read.",
+                f"Write a condition and its bars, like burnt 5, 27; conditions are {known}.",
+                "value",
+            )
         for bar in _bars_of(match[2], bars):
             found.setdefault(bar, set()).add(match[1])
     for bar, shown in found.items():
@@ -95,7 +99,9 @@ def _bars_of(text: str, bars: int) -> list[int]:
         first = int(match[1])
         last = int(match[2] or first)
         if not (1 <= first <= bars and 1 <= last <= bars):
-            raise InputError(f"There is no bar {last if 1 <= first <= bars else first}.", f"Bars count from 1 to {bars}.", "value")  # fmt: skip
+            raise InputError(
+                f"There is no bar {last if 1 <= first <= bars else first}.", f"Bars count from 1 to {bars}.", "value"
+            )
         made += [(first - 1 + i) % bars + 1 for i in range((last - first) % bars + 1)]
     return made
 

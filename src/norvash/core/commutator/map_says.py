@@ -1,67 +1,18 @@
 """What a bar map says: the pattern and its reason, what is local, what needs the bar test, what is healthy."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 
-from norvash.core.commutator.bar_testing import Armature
 from norvash.core.commutator.bars import BURNS, MARKED, BarMap, having, round_runs, spots_of
+from norvash.core.commutator.map_read import MapRead, Saying, Wound
 from norvash.core.commutator.pattern import Searched, Spacing, places, search
 from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.words import listed
 
-
-@dataclass(frozen=True, slots=True)
-class Wound:
-    """What a map is read against; arms are the angles of the brush arms [°], covered the bars under one brush."""
-
-    bars: int
-    poles: int | None = None
-    slots: int | None = None
-    winding: str = "unknown"
-    pitch: int | None = None
-    arms: tuple[float, ...] = ()
-    covered: float | None = None
-
-    @property
-    def pairs(self) -> int:
-        """Return the pole pairs, one where the poles are not known."""
-        return max((self.poles or 2) // 2, 1)
-
-    @property
-    def armature(self) -> Armature:
-        """Return the same armature as a bar test sees it."""
-        return Armature(self.bars, self.pairs, self.winding, self.pitch, self.slots)
-
-
-@dataclass(frozen=True, slots=True)
-class Saying:
-    """One thing that a map says: its words, the finding it stands for, empty without one, the bars, and rules."""
-
-    words: str
-    finding: str
-    bars: tuple[int, ...] = ()
-    rules: tuple[str, ...] = ()
-
-    @property
-    def brief(self) -> str:
-        """Return what it says without its reasons."""
-        first = self.words.split(":")[0].split(";")[0]
-        return f"marked {first}" if first.startswith("every ") else first
-
-
-@dataclass(frozen=True, slots=True)
-class MapRead:
-    """A map as read: spots, the search for spacings, the name of the pattern, sayings, and why the bar test is needed, if it is."""
-
-    spots: tuple[int, ...]
-    searched: Searched
-    pattern: str
-    sayings: tuple[Saying, ...]
-    bar_test: str
-
-
-_ONCE_A_TURN = "something happens once a turn and marks the bars under the arms just then; look for imbalance, misalignment, an uneven air gap, unequal fields, a bad armature joint"
+_ONCE_A_TURN = (
+    "something happens once a turn and marks the bars under the arms just then; look for imbalance, misalignment, an"
+    " uneven air gap, unequal fields, a bad armature joint"
+)
 _KNOWN = {
     "pole pitch": ("pitch marking", f"one pole pitch: {_ONCE_A_TURN}"),
     "two pole pitches": ("pitch marking", f"two pole pitches, as the arms of one polarity: {_ONCE_A_TURN}"),
@@ -83,7 +34,7 @@ def read_bar_map(shown: BarMap, wound: Wound, rules: MotorRules) -> MapRead:
     spots = spots_of(marked, wound.bars)
     all_over = over(len(marked), _ALL_OVER * wound.bars)
     searched = Searched(None, ()) if all_over else search(spots, wound.bars, wound.poles, wound.slots, rules)
-    name, says = _pattern(shown, searched, spots, burnt, wound, rules, all_over)
+    name, says = _pattern(shown, searched, spots, burnt=burnt, wound=wound, rules=rules, all_over=all_over)
     needed = _bar_test(shown, burnt, wound, rules)
     first = _loose(shown)
     if needed:
@@ -99,18 +50,17 @@ def read_bar_map(shown: BarMap, wound: Wound, rules: MotorRules) -> MapRead:
 
 
 def _pattern(
-    shown: BarMap, searched: Searched, spots: tuple[int, ...], burnt: list[int], wound: Wound, rules: MotorRules, all_over: bool
-) -> tuple[str, list[Saying]]:  # fmt: skip
+    shown: BarMap,
+    searched: Searched,
+    spots: tuple[int, ...],
+    *,
+    burnt: list[int],
+    wound: Wound,
+    rules: MotorRules,
+    all_over: bool,
+) -> tuple[str, list[Saying]]:
     if all_over:
-        if over(len(burnt), _ALL_OVER * wound.bars / 2):
-            return "all over", [
-                Saying(
-                    "marked all over: arcing from short brushes, weak springs, oil or dust, or overload",
-                    "commutator.black",
-                )
-            ]
-        healthy = "a healthy film, leave it" if not burnt else "the film is sound, the burn is judged on its own"
-        return "all over", [Saying(f"dark nearly all over and even: {healthy}", "")]
+        return "all over", [_all_over(burnt, wound)]
     if not spots:
         return "none", [Saying("no spots: nothing repeats", "")] if shown else []
     best = searched.proven
@@ -142,6 +92,15 @@ def _pattern(
     return word, [Saying(f"{where}: {why}{still} ({sure})", finding, spots, ("pattern.known", "pattern.share"))]
 
 
+def _all_over(burnt: list[int], wound: Wound) -> Saying:
+    if over(len(burnt), _ALL_OVER * wound.bars / 2):
+        return Saying(
+            "marked all over: arcing from short brushes, weak springs, oil or dust, or overload", "commutator.black"
+        )
+    healthy = "a healthy film, leave it" if not burnt else "the film is sound, the burn is judged on its own"
+    return Saying(f"dark nearly all over and even: {healthy}", "")
+
+
 def _every(best: Spacing) -> str:
     return f"every {best.period_bars:.4g} bars, {best.repeats} times a turn"
 
@@ -150,16 +109,21 @@ def _one_in(chance: float) -> str:
     return f"{1 / max(chance, 1e-9):,.0f}".replace(",", " ") if chance > 1e-9 else "a thousand million"
 
 
-def _unproven(
-    searched: Searched, spots: tuple[int, ...], wound: Wound, rules: MotorRules
-) -> tuple[str, list[Saying]]:  # fmt: skip
+def _unproven(searched: Searched, spots: tuple[int, ...], wound: Wound, rules: MotorRules) -> tuple[str, list[Saying]]:
     agree = [f"{s.kind} ({s.period_bars:.4g} bars)" for s in searched.agree] + _other_agreement(spots, wound)
     few = len(spots) < rules["pattern.least"]
     if len(spots) == 1:
         return "one place", [Saying(f"one spot, at bar {spots[0]}: nothing repeats", "", spots)]
     if few:
         said = f"agrees with {listed(agree)}" if agree else "agrees with no spacing of the winding"
-        return "too few to prove", [Saying(f"{len(spots)} spots prove nothing by chance: their spacing {said}; let the bar test decide", "", spots, ("pattern.least",))]  # fmt: skip
+        return "too few to prove", [
+            Saying(
+                f"{len(spots)} spots prove nothing by chance: their spacing {said}; let the bar test decide",
+                "",
+                spots,
+                ("pattern.least",),
+            )
+        ]
     said = f"; the spacing agrees with {listed(agree)}, but could be chance" if agree else ""
     return "no pattern", [Saying(f"{len(spots)} spots without a proven spacing{said}", "", spots, ("pattern.known",))]
 
@@ -199,7 +163,10 @@ def facing(shown: BarMap, bars: int) -> list[tuple[int, int]]:
 
 
 def _bar_test(shown: BarMap, burnt: list[int], wound: Wound, rules: MotorRules) -> str:
-    """Return why the bar test must come before any machining, empty where it need not; burnt bars are judged on their own, inside a pattern too."""
+    """Return why the bar test must come before any machining, empty where it need not.
+
+    Burnt bars are judged on their own, inside a pattern too.
+    """
     pairs = facing(shown, wound.bars)
     if pairs:
         return f"bars {' and '.join(f'{a}/{b}' for a, b in pairs[:4])} are burnt on the edges that face each other"
@@ -228,7 +195,12 @@ _UNEVEN = ("grooved", "pitted", "flat", "raised")
 
 def _as_wide_as_brush(shown: BarMap, wound: Wound) -> bool:
     widths = [n for _, n in round_runs(having(shown, *MARKED), wound.bars)]
-    return wound.covered is not None and len(widths) > 1 and min(widths) >= 2 and all(abs(n - wound.covered) <= 1 for n in widths)  # fmt: skip
+    return (
+        wound.covered is not None
+        and len(widths) > 1
+        and min(widths) >= 2
+        and all(abs(n - wound.covered) <= 1 for n in widths)
+    )
 
 
 def _region(shown: BarMap, bars: int) -> list[Saying]:

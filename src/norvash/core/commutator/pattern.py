@@ -12,12 +12,13 @@ from norvash.core.rules.book import MotorRules
 _HALF_A_BAR = 0.5
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Spacing:
     """A regular spacing held against the spots.
 
-    `repeats` marks a turn, one each `period_bars`; `chance` is that of as many hits by accident at one offset, `corrected` counts in
-    every offset and every spacing tried; `kind` is pole pitch, two pole pitches, slots or free.
+    `repeats` marks a turn, one each `period_bars`; `chance` is that of as many hits by accident at one offset,
+    `corrected` counts in every offset and every spacing tried; `kind` is pole pitch, two pole pitches, slots or
+    free.
     """
 
     kind: str
@@ -70,12 +71,17 @@ def _offsets(bars: int, repeats: int, play: int) -> tuple[dict[int, tuple[int, .
 
 
 def known_spacings(bars: int, poles: int | None, slots: int | None) -> list[tuple[str, int, int]]:
-    """Return the spacings that a winding explains as (kind, repeats a turn, bars of play); those that hold every bar are left out."""
+    """Return the spacings that a winding explains as (kind, repeats a turn, bars of play).
+
+    Those that hold every bar are left out.
+    """
     return [(kind, m, play) for kind, m, play in pitches(bars, poles, slots) if m * (2 * play + 1) < bars]
 
 
 def pitches(bars: int, poles: int | None, slots: int | None) -> list[tuple[str, int, int]]:
-    """Return every spacing that a winding has as (kind, repeats a turn, bars of play), those that prove nothing included."""
+    """Return every spacing that a winding has as (kind, repeats a turn, bars of play), those that prove nothing
+    included.
+    """
     known = []
     if poles:
         known.append(("pole pitch", poles, 1))
@@ -86,7 +92,7 @@ def pitches(bars: int, poles: int | None, slots: int | None) -> list[tuple[str, 
     return known
 
 
-def _fit(spots: Sequence[int], bars: int, kind: str, repeats: int, play: int, tried: int) -> Spacing:
+def _fit(spots: Sequence[int], bars: int, kind: str, *, repeats: int, play: int, tried: int) -> Spacing:
     """Return the best offset of one spacing; of several with as many hits the one that is hit most squarely."""
     near, sizes = _offsets(bars, repeats, play)
     exact, _ = _offsets(bars, repeats, 0)
@@ -94,7 +100,15 @@ def _fit(spots: Sequence[int], bars: int, kind: str, repeats: int, play: int, tr
     offset = max(sizes, key=lambda o: (hits_at[o], square_at[o], -o))
     hits, size = hits_at[offset], sizes[offset]
     chance = tail(bars, size, len(spots), hits)
-    return Spacing(kind, repeats, bars / repeats, offset, hits, chance, min(1.0, chance * ceil(bars / repeats) * tried))
+    return Spacing(
+        kind=kind,
+        repeats=repeats,
+        period_bars=bars / repeats,
+        offset=offset,
+        hits=hits,
+        chance=chance,
+        corrected=min(1.0, chance * ceil(bars / repeats) * tried),
+    )
 
 
 def search(spots: Sequence[int], bars: int, poles: int | None, slots: int | None, rules: MotorRules) -> Searched:
@@ -103,7 +117,9 @@ def search(spots: Sequence[int], bars: int, poles: int | None, slots: int | None
     Shape: spots are bars from 1, each once. Source: rules pattern.known, pattern.free, pattern.share, pattern.least
     """
     known = known_spacings(bars, poles, slots)
-    fitted = [_fit(spots, bars, kind, m, play, len(known)) for kind, m, play in known] if spots else []
+    fitted = (
+        [_fit(spots, bars, kind, repeats=m, play=play, tried=len(known)) for kind, m, play in known] if spots else []
+    )
     enough = [f for f in fitted if not under(f.hits, rules["pattern.share"] * len(spots))]
     agree = tuple(f for f in fitted if f.hits == len(spots)) if len(spots) > 1 else ()
     if len(spots) < rules["pattern.least"]:
@@ -115,7 +131,9 @@ def search(spots: Sequence[int], bars: int, poles: int | None, slots: int | None
 
 
 def _named(free: Spacing | None, bars: int, poles: int | None, slots: int | None) -> Spacing | None:
-    """Return a free spacing under the name of the winding's own pitch where it is one, so that its cause is never called unknown."""
+    """Return a free spacing under the name of the winding's own pitch where it is one, so that its cause is never
+    called unknown.
+    """
     if free is None:
         return None
     for kind, repeats, _ in pitches(bars, poles, slots):
@@ -135,6 +153,16 @@ def _free(spots: Sequence[int], bars: int, rules: MotorRules) -> Spacing | None:
         if not under(hits, wanted):
             size = (bars - offset) // k + 1
             chance = tail(bars, size, len(spots), hits)
-            found.append(Spacing("free", size, float(k), offset, hits, chance, min(1.0, chance * tried)))
+            found.append(
+                Spacing(
+                    kind="free",
+                    repeats=size,
+                    period_bars=float(k),
+                    offset=offset,
+                    hits=hits,
+                    chance=chance,
+                    corrected=min(1.0, chance * tried),
+                )
+            )
     best = min(found, key=lambda f: f.corrected, default=None)
     return best if best is not None and best.corrected < rules["pattern.free"] else None

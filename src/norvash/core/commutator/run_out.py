@@ -21,7 +21,7 @@ _MAD_TO_SD = 1.4826
 _SHOWN_MM = 0.001
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Fit:
     """The readings as c + first and second harmonic; remainders at the angles measured, None where nothing was."""
 
@@ -43,15 +43,18 @@ class Fit:
         """Return in words how far it is off centre, and where its high point is if it has one."""
         if not self.leans:
             return f"on centre within {_SHOWN_MM} mm; oval by {self.ovality_mm:.3f} mm"
-        return f"off centre by {self.eccentricity_mm:.3f} mm, high point at {self.high_point_deg:.0f}°; oval by {self.ovality_mm:.3f} mm"
+        return (
+            f"off centre by {self.eccentricity_mm:.3f} mm, high point at {self.high_point_deg:.0f}°; oval by"
+            f" {self.ovality_mm:.3f} mm"
+        )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class RunOut:
     """A circle of readings, judged. `uncentred_mm` of the fit is the run-out that centring alone would leave.
 
-    `far` tells that it is so far over the limit that a machine which carries people or loads is stopped, `coarse` that the
-    indicator is too coarse for a pass, `assumed` which speed the limits come from where it is not known.
+    `far` tells that it is so far over the limit that a machine which carries people or loads is stopped, `coarse`
+    that the indicator is too coarse for a pass, `assumed` which speed the limits come from where it is not known.
     """
 
     readings_mm: tuple[float | None, ...]
@@ -101,7 +104,8 @@ TURNED = {
 
 @dataclass(frozen=True, slots=True)
 class Turned:
-    """How a circle was read: diameter [mm], speed of the machine [r/min], where it turned, the indicator's finest step [mm].
+    """How a circle was read: diameter [mm], speed of the machine [r/min], where it turned, the indicator's finest step
+    [mm].
 
     None, or empty, where it is not known; `after_cut` holds it to what a fresh cut must reach.
     """
@@ -135,8 +139,15 @@ def fit_circle(readings_mm: Sequence[float | None]) -> Fit:
 
     left = tuple(None if x is None else x - both(i) for i, x in enumerate(readings_mm))
     centred = [x - first(i) for i, x in enumerate(readings_mm) if x is not None]
-    return Fit(mean, hypot(a1, b1), degrees(atan2(b1, a1)) % 360, hypot(a2, b2), degrees(atan2(b2, a2)) / 2 % 180,
-               left, max(centred) - min(centred))  # fmt: skip
+    return Fit(
+        mean_mm=mean,
+        eccentricity_mm=hypot(a1, b1),
+        high_point_deg=degrees(atan2(b1, a1)) % 360,
+        ovality_mm=hypot(a2, b2),
+        oval_point_deg=degrees(atan2(b2, a2)) / 2 % 180,
+        remainders_mm=left,
+        uncentred_mm=max(centred) - min(centred),
+    )
 
 
 def judge_run_out(readings_mm: Sequence[float | None], per_bar: bool, turned: Turned, rules: MotorRules) -> RunOut:
@@ -166,7 +177,9 @@ def judge_run_out(readings_mm: Sequence[float | None], per_bar: bool, turned: Tu
     fit, tir = fit_circle(given), max(known) - min(known)
     step, step_at = _step(given) if per_bar else (None, 0)
     odd = _odd(given, fit, step_limit, rules) if per_bar else ()
-    cause, words = _cause(given, fit, tir, tir_limit, odd, over(step or 0.0, step_limit), turned.on)
+    cause, words = _cause(
+        given, fit, tir, limit=tir_limit, odd=odd, step_over=over(step or 0.0, step_limit), on=turned.on
+    )
     finest = min(tir_limit, step_limit) if per_bar else tir_limit
     coarse = turned.step_mm is not None and over(turned.step_mm, finest / 2)
     if coarse and cause == "true":
@@ -175,26 +188,28 @@ def judge_run_out(readings_mm: Sequence[float | None], per_bar: bool, turned: Tu
             f"not measured finely enough: steps of {turned.step_mm:g} mm for a limit of {finest:g} mm",
         )
     return RunOut(
-        given,
-        fit,
-        tir,
-        step,
-        step_at,
-        odd,
-        speed,
-        tir_limit,
-        step_limit,
-        band,
-        cause,
-        words,
-        over(tir, rules["runout.stop"] * tir_limit),
-        coarse,
-        assumed,
+        readings_mm=given,
+        fit=fit,
+        tir_mm=tir,
+        step_mm=step,
+        step_at=step_at,
+        odd=odd,
+        speed_m_per_s=speed,
+        tir_limit_mm=tir_limit,
+        step_limit_mm=step_limit,
+        band=band,
+        cause=cause,
+        words=words,
+        far=over(tir, rules["runout.stop"] * tir_limit),
+        coarse=coarse,
+        assumed=assumed,
     )
 
 
 def _step(given: Sequence[float | None]) -> tuple[float | None, int]:
-    """Return the greatest step between neighbours that were both read, last to first included, and the first of the two."""
+    """Return the greatest step between neighbours that were both read, last to first included, and the first of the
+    two.
+    """
     steps = [
         (abs(b - a), i)
         for i, (a, b) in enumerate(zip(given, (*given[1:], given[0]), strict=True), start=1)
@@ -206,7 +221,10 @@ def _step(given: Sequence[float | None]) -> tuple[float | None, int]:
 def _odd(
     given: Sequence[float | None], fit: Fit, step_limit: float, rules: MotorRules
 ) -> tuple[tuple[int, float], ...]:
-    """Return bars that stand out of the fit, from 1, high ones positive [mm]; one in the midst of a steady rise does not."""
+    """Return bars that stand out of the fit, from 1, high ones positive [mm].
+
+    One in the midst of a steady rise does not.
+    """
     left = [r for r in fit.remainders_mm if r is not None]
     middle = median(left)
     sd = _MAD_TO_SD * median([abs(r - middle) for r in left])
@@ -215,7 +233,7 @@ def _odd(
         x, before, after = given[i], given[i - 1], given[(i + 1) % len(given)]
         if r is None or x is None or not over(abs(r), max(rules["runout.outlier"] * sd, step_limit)):
             continue
-        if before is not None and after is not None and (before < x < after or before > x > after):
+        if before is not None and after is not None and min(before, after) < x < max(before, after):
             continue
         found.append((i + 1, r))
     return tuple(found)
@@ -225,6 +243,7 @@ def _cause(
     given: Sequence[float | None],
     fit: Fit,
     tir: float,
+    *,
     limit: float,
     odd: Sequence[tuple[int, float]],
     step_over: bool,
@@ -248,7 +267,10 @@ def _cause(
         if on == "centres":
             return (
                 "set-up",
-                f"{off}; centred, {left:.3f} mm would be left: check set-up and bearing seats before anything is cut{beside}",
+                (
+                    f"{off}; centred, {left:.3f} mm would be left: check set-up and bearing seats before anything is"
+                    f" cut{beside}"
+                ),
             )
         where = TURNED[on] if on else "not said whether between centres, so taken as on its own seats"
         return "off centre", f"{off}, {where}: it is real, look at seats, shaft and bearings{beside}"
@@ -260,7 +282,9 @@ def _cause(
 
 
 def run_out_grade(found: RunOut, *, carries: bool) -> Grade:
-    """Return how grave a run-out is; `carries` is whether the machine hangs a load or carries people, or is of a heavy class."""
+    """Return how grave a run-out is; `carries` is whether the machine hangs a load or carries people, or is of a heavy
+    class.
+    """
     if found.far and carries:
         return "stop"
     if found.over:

@@ -6,8 +6,8 @@ from typing import Literal
 
 # How a field is flashed: at the act, whoever says that it is done.
 FLASHING = (
-    "brushes lifted or armature parted, regulator off, at most the field's own volts; turn the current down to nothing, "
-    "or put a diode or resistor across the field, before the lead is taken off"
+    "brushes lifted or armature parted, regulator off, at most the field's own volts; turn the current down to nothing,"
+    " or put a diode or resistor across the field, before the lead is taken off"
 )
 Side = Literal["upstream", "brushes", "commutator", "windings", "mechanical"]
 _CLASSES = ("appliance", "tool", "starter", "industrial", "traction", "generator")
@@ -28,6 +28,7 @@ def _cause(cause_id: str, words: str, side: Side, act: str, *common: float) -> C
     return Cause(cause_id, words, side, act, dict(zip(_CLASSES, common, strict=True)))
 
 
+# fmt: off
 CAUSES: tuple[Cause, ...] = (
     _cause("supply", "supply or cord", "upstream", "mend the supply; leave the motor closed", 6, 8, 1, 6, 3, 1),
     _cause("switch", "switch, trigger or speed tap", "upstream", "renew the switch or mend its wiring; leave the motor closed", 8, 10, 4, 5, 8, 2),
@@ -41,7 +42,18 @@ CAUSES: tuple[Cause, ...] = (
     _cause("spring", "spring weak, broken or corroded", "brushes", "renew the springs as a set", 3, 3, 2, 5, 4, 4),
     _cause("lead", "brush lead broken", "brushes", "renew the set, look at the spring for heat", 3, 3, 3, 4, 4, 3),
     _cause("neutral", "off neutral, or an interpole wrong", "brushes", "set the neutral by its mark, check the polarity of the interpoles", 1, 1, 1, 4, 3, 3),
-    _cause("contamination", "oil or silicone vapour on the copper", "brushes", "find where it comes from, then renew brushes and clean the copper", 1, 1, 1, 2, 2, 1),
+    _cause(
+        "contamination",
+        "oil or silicone vapour on the copper",
+        "brushes",
+        "find where it comes from, then renew brushes and clean the copper",
+        1,
+        1,
+        1,
+        2,
+        2,
+        1,
+    ),
     _cause("wrong-brush", "wrong brush fitted", "brushes", "fit the brush that the type asks for", 2, 3, 1, 3, 2, 2),
     _cause("dirty", "commutator dirty or oxidised", "commutator", "clean it and its slots, then look at the cause", 4, 4, 6, 5, 3, 9),
     _cause("rough", "commutator burnt, rough or out of round", "commutator", "measure run-out and plan a cut", 5, 5, 4, 10, 8, 7),
@@ -58,7 +70,8 @@ CAUSES: tuple[Cause, ...] = (
     _cause("imbalance", "imbalance or coupling", "mechanical", "balance it, align the coupling", 1, 1, 0, 3, 2, 2),
     _cause("belt", "belt off or slipping", "mechanical", "put the belt on, tension or renew it; the motor itself may be sound", 4, 1, 0, 3, 0, 4),
     _cause("load", "load jammed, or gear, pinion, belt or clutch", "mechanical", "free or mend the drive before blaming the motor", 6, 6, 7, 6, 7, 3),
-)  # fmt: skip
+)
+# fmt: on
 BY_ID = {c.id: c for c in CAUSES}
 
 # How many times as common a cause is in some surroundings.

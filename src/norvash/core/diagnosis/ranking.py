@@ -9,8 +9,9 @@ from math import log, log2, prod
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.causes import Cause, base_rates
 from norvash.core.diagnosis.checks import CHECKS, STATES, Check
+from norvash.core.diagnosis.sign import NOT_SO, Answer
 from norvash.core.diagnosis.signs import BY_ID as SIGNS
-from norvash.core.diagnosis.signs import NOT_SO, Answer, offered
+from norvash.core.diagnosis.signs import offered
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.diagnosis import STRENGTH
 from norvash.errors import InputError
@@ -71,7 +72,9 @@ class Diagnosis:
 
 @dataclass(frozen=True, slots=True)
 class Situation:
-    """What may be done now: how far the motor is open, whether power may be on or hands in it, and whether it may run free."""
+    """What may be done now: how far the motor is open, whether power may be on or hands in it, and whether it may run
+    free.
+    """
 
     state: str = "assembled"
     power: bool = True
@@ -88,7 +91,8 @@ class Situation:
 
 
 def strengths(rules: MotorRules) -> tuple[float, ...]:
-    """Return what a sign's strengths mean: neutral chance, then how many times it for weak, clear, strong signs and those that explain alone.
+    """Return what a sign's strengths mean: neutral chance, then how many times it for weak, clear, strong signs and
+    those that explain alone.
 
     The last is the neutral chance of what explains alone. Source: rules diagnosis.*
     """
@@ -100,7 +104,8 @@ def strengths(rules: MotorRules) -> tuple[float, ...]:
 def likelihoods(sign_id: str, means: tuple[float, ...]) -> dict[str, dict[str, float]]:
     """Return the chance of every answer of a sign under every cause; for each cause they sum to 1 with “not so”.
 
-    Where one answer always holds they share the whole; where nobody may know, “not so” has one chance under every cause.
+    Where one answer always holds they share the whole; where nobody may know, “not so” has one chance under every
+    cause.
     """
     sign = SIGNS[sign_id]
     table: dict[str, dict[str, float]] = {}
@@ -127,9 +132,14 @@ def _times(weight: int, means: tuple[float, ...]) -> float:
 
 
 def diagnose(
-    motor_class: str, seen: Mapping[str, str], rules: MotorRules, *, surroundings: Iterable[str] = (),
-    ruled_out: Iterable[str] = (), now: Situation | None = None,
-) -> Diagnosis:  # fmt: skip
+    motor_class: str,
+    seen: Mapping[str, str],
+    rules: MotorRules,
+    *,
+    surroundings: Iterable[str] = (),
+    ruled_out: Iterable[str] = (),
+    now: Situation | None = None,
+) -> Diagnosis:
     """Rank the causes from what was noticed, and the checks from what they would tell.
 
     Units: seen holds the answer by sign, “no” where it is not so; ruled_out are causes found and mended before.
@@ -140,14 +150,21 @@ def diagnose(
     for cause_id in out:
         if cause_id not in CAUSES:
             raise InputError(f"“{cause_id}” is no cause.", "Use one of " + ", ".join(CAUSES) + ".", "ruled_out")
-    return _diagnosis(motor_class, given, strengths(rules), tuple(surroundings), out, now or Situation())
+    return _diagnosis(
+        motor_class, given, strengths(rules), surroundings=tuple(surroundings), ruled_out=out, now=now or Situation()
+    )
 
 
 @lru_cache(maxsize=128)
 def _diagnosis(
-    motor_class: str, seen: tuple[tuple[str, str], ...], means: tuple[float, ...], surroundings: tuple[str, ...],
-    ruled_out: tuple[str, ...], now: Situation,
-) -> Diagnosis:  # fmt: skip
+    motor_class: str,
+    seen: tuple[tuple[str, str], ...],
+    means: tuple[float, ...],
+    *,
+    surroundings: tuple[str, ...],
+    ruled_out: tuple[str, ...],
+    now: Situation,
+) -> Diagnosis:
     """Return the diagnosis of what was checked; a sheet asks for the same one at each of its pages."""
     chances = base_rates(motor_class, surroundings) | dict.fromkeys(ruled_out, 0.0)
     given = dict(seen)
@@ -208,10 +225,15 @@ def expected_drop(
 
 
 def _ranked(
-    cause_id: str, chance: float, base: Mapping[str, float], given: Mapping[str, str],
+    cause_id: str,
+    chance: float,
+    base: Mapping[str, float],
+    given: Mapping[str, str],
     by_sign: Mapping[str, Mapping[str, float]],
-) -> Ranked:  # fmt: skip
-    """Return a cause with its reasons: each sign's chance under it over its mean chance under the others, at base rates."""
+) -> Ranked:
+    """Return a cause with its reasons: each sign's chance under it over its mean chance under the others, at base
+    rates.
+    """
     reasons: list[Reason] = []
     for sign_id, answer in given.items():
         table = by_sign[sign_id]
@@ -220,4 +242,6 @@ def _ranked(
         sign = SIGNS[sign_id]
         reasons.append(Reason(sign.said(answer), table[cause_id] / others))
     telling = sorted((r for r in reasons if abs(log(r.ratio)) > 0.1), key=lambda r: -abs(log(r.ratio)))
-    return Ranked(CAUSES[cause_id], chance, tuple(r for r in telling if r.ratio > 1), tuple(r for r in telling if r.ratio < 1))  # fmt: skip
+    return Ranked(
+        CAUSES[cause_id], chance, tuple(r for r in telling if r.ratio > 1), tuple(r for r in telling if r.ratio < 1)
+    )

@@ -13,7 +13,7 @@ Array = NDArray[np.floating]
 KIND = np.float32
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Batch:
     """N cases of one shape: J visits, B brushes in K groups of one age.
 
@@ -62,9 +62,22 @@ def pack(cases: Cases, priors: Sequence[Prior]) -> Batch:
     loc, scale, df = _columns(((p.loc, p.scale, p.df) for p in priors), 3)
     member, fitted = _ages(cases)
     return Batch(
-        new, usable, limit, brushes, loc, scale, df, use.reshape(n, visits), sd.reshape(n, visits),
-        np.where(seen, length + shift[:, None, :], KIND(0)), seen.astype(KIND), shift, member, fitted, _constants(cases),
-    )  # fmt: skip
+        new=new,
+        usable=usable,
+        limit=limit,
+        brushes=brushes,
+        loc=loc,
+        scale=scale,
+        df=df,
+        use=use.reshape(n, visits),
+        sd=sd.reshape(n, visits),
+        length=np.where(seen, length + shift[:, None, :], KIND(0)),
+        seen=seen.astype(KIND),
+        shift=shift,
+        member=member,
+        fitted=fitted,
+        constants=_constants(cases),
+    )
 
 
 def _columns(rows: Iterable[Iterable[float | None]], width: int) -> Array:

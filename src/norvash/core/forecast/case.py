@@ -15,7 +15,7 @@ def _within(value: float, low: float, high: float, what: str, field_name: str) -
         raise InputError(f"{value:g} is not {what}.", f"Give a value from {low:g} to {high:g}.", field_name)
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Constants:
     """The figures of the model that the rulebook may change; every one is a rule `forecast.*`."""
 
@@ -33,10 +33,16 @@ class Constants:
 def constants_of(rules: MotorRules) -> Constants:
     """Return the figures of the model as the rulebook has them for a motor."""
     return Constants(
-        rules["forecast.new-sd"], rules["forecast.brush-sd"], rules["forecast.drift"], rules["forecast.brush-drift"],
-        rules["forecast.bedding"], rules["forecast.bedding-sd"], rules["forecast.jumps"], rules["forecast.shared-error"],
-        rules["forecast.risk"],
-    )  # fmt: skip
+        new_sd_mm=rules["forecast.new-sd"],
+        brush_sd=rules["forecast.brush-sd"],
+        drift=rules["forecast.drift"],
+        brush_drift=rules["forecast.brush-drift"],
+        bedding=rules["forecast.bedding"],
+        bedding_sd=rules["forecast.bedding-sd"],
+        jumps_a_life=rules["forecast.jumps"],
+        shared_error=rules["forecast.shared-error"],
+        risk=rules["forecast.risk"],
+    )
 
 
 @dataclass(frozen=True, slots=True)
@@ -57,7 +63,8 @@ class Visit:
 
 @dataclass(frozen=True, slots=True)
 class Usage:
-    """How fast use runs: weeks of log and the use in them, what was declared for a week, and 52 weeks of activity from today.
+    """How fast use runs: weeks of log and the use in them, what was declared for a week, and 52 weeks of activity from
+    today.
 
     Of a motor with a pattern of the year, weeks and declared use count active weeks only.
     """
@@ -74,18 +81,21 @@ class Usage:
             _within(self.declared_per_week, 0.0, 1e6, "a use per week", "declared_per_week")
         if self.pattern is not None:
             if len(self.pattern) != 52:
-                raise InputError(f"The pattern of the year has {len(self.pattern)} weeks.", "Give 52 weights.", "season_weights")  # fmt: skip
+                raise InputError(
+                    f"The pattern of the year has {len(self.pattern)} weeks.", "Give 52 weights.", "season_weights"
+                )
             for weight in self.pattern:
                 _within(weight, 0.0, 100.0, "a weight of the year's pattern", "season_weights")
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Case:
     """One set of brushes: its lengths [mm], expected life [use], what the family did, its visits and its use.
 
-    `fitted` gives each brush's own use at fitting for a set whose brushes differ in age; `started_mm` each brush's length
-    where its clock starts, for a set that was worn before its record began; `shortest_of` is the true number of brushes
-    where only the shortest was ever recorded (`brushes` is 1 then); `run_since` is what has run since the last visit.
+    `fitted` gives each brush's own use at fitting for a set whose brushes differ in age; `started_mm` each brush's
+    length where its clock starts, for a set that was worn before its record began; `shortest_of` is the true number
+    of brushes where only the shortest was ever recorded (`brushes` is 1 then); `run_since` is what has run since the
+    last visit.
     """
 
     new_mm: float
@@ -107,13 +117,19 @@ class Case:
         _within(self.expected_life, 1e-3, 1e9, "an expected life", "expected_life")
         _within(self.brushes, 1, 200, "a number of brushes", "brushes")
         if not self.limit_mm < self.new_mm:
-            raise InputError(f"The limit of {self.limit_mm:g} mm is not below the new length of {self.new_mm:g} mm.",
-                             "Correct one of them.", "limit_mm")  # fmt: skip
+            raise InputError(
+                f"The limit of {self.limit_mm:g} mm is not below the new length of {self.new_mm:g} mm.",
+                "Correct one of them.",
+                "limit_mm",
+            )
         if any(len(v.lengths_mm) != self.brushes for v in self.visits) or any(
             len(each) not in (0, self.brushes) for each in (self.fitted, self.started_mm)
         ):
-            raise InputError(f"A visit or the fitting does not speak of {self.brushes} brushes.",
-                             "Give one value for each position, null where it was not measured.", "lengths_mm")  # fmt: skip
+            raise InputError(
+                f"A visit or the fitting does not speak of {self.brushes} brushes.",
+                "Give one value for each position, null where it was not measured.",
+                "lengths_mm",
+            )
         if any(b.use < a.use for a, b in pairwise(self.visits)):
             raise InputError("The visits are not in order of use.", "Order them by use since fitting.", "use")
         if any(not isfinite(p.log_rate) for p in self.past):
@@ -122,7 +138,9 @@ class Case:
 
 @dataclass(frozen=True, slots=True)
 class Prior:
-    """What is believed of g = ln(wear rate) before this set is measured: Student-t with place, scale and degrees of freedom."""
+    """What is believed of g = ln(wear rate) before this set is measured: Student-t with place, scale and degrees of
+    freedom.
+    """
 
     loc: float
     scale: float
@@ -140,14 +158,13 @@ class Quantiles:
     p95: float
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Forecast:
     """The use at which the first brush reaches its limit, the weeks from now until then, and how far to trust them.
 
     Units: use since fitting and weeks from now; weeks are None without any use per week.
-    `half` holds the use between which half of such sets reach it.
-    `tail` is the chance of at least the wear seen last had nothing changed, `jumped` that the rate rose in the last
-    interval; worst_position counts from 0.
+    `half` holds the use between which half of such sets reach it. `tail` is the chance of at least the wear seen
+    last had nothing changed, `jumped` that the rate rose in the last interval; worst_position counts from 0.
     """
 
     prior: Prior

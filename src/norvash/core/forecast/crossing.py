@@ -17,7 +17,9 @@ _LEAST_FACTOR, _MOST_FACTOR = KIND(2.0), KIND(4.0)
 
 @dataclass(frozen=True, slots=True)
 class Crossing:
-    """Use from the last visit to the first crossing at every point (N, points), and the position with least room (N)."""
+    """Use from the last visit to the first crossing at every point (N, points), and the position with least
+    room (N).
+    """
 
     ahead: Array
     worst_position: NDArray[np.intp]

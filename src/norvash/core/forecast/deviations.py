@@ -10,7 +10,7 @@ _LEAST_SPREAD = 1e-4
 _SWEEPS = 2
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Deviations:
     """Per brush an offset a [mm] and a rate share u with their covariance, and the corrected means of the visits.
 
@@ -59,7 +59,17 @@ def deviations(batch: Batch) -> Deviations:
     lacking = np.maximum(1 / divisor - 1 / batch.brushes, 0)
     mean_var = batch.sd[:, :, None] ** 2 * (shared + (1 - shared) / divisor)
     mean_var = mean_var + wear * wear * var_u.mean(1)[:, None, None] * lacking
-    return Deviations(a, u, of_u / det, var_u, -both / det, mean, mean_var, measured, _last(wear, measured))
+    return Deviations(
+        a=a,
+        u=u,
+        var_a=of_u / det,
+        var_u=var_u,
+        cov=-both / det,
+        mean=mean,
+        mean_var=mean_var,
+        measured=measured,
+        worn=_last(wear, measured),
+    )
 
 
 def _last(wear: Array, measured: Array) -> Array:

@@ -38,9 +38,11 @@ def _moves() -> Array:
 _MOVES = _moves()
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Believed:
-    """After the last visit: log rates g and weights (N, nodes), level and its variance (N, K, nodes), tail, jump (N)."""
+    """After the last visit: log rates g and weights (N, nodes), level and its variance (N, K, nodes), tail,
+    jump (N).
+    """
 
     g: Array
     weight: Array
@@ -51,9 +53,11 @@ class Believed:
     step: float
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class _Interval:
-    """What happens between two visits: wear (N, K, nodes), settling in bedding (N, K, 1), their variance, the reading."""
+    """What happens between two visits: wear (N, K, nodes), settling in bedding (N, K, 1), their variance, the
+    reading.
+    """
 
     wear: Array
     settled: Array
@@ -102,8 +106,11 @@ def believe(batch: Batch, found: Deviations) -> Believed:
             tail = np.where(step.on[:, 0, 0] > 0, _tail(weight, level, variance, step), tail)
         plain = _update(level - step.wear - step.settled, variance + step.added_var, step)
         moved, level, variance = _moved(weight, level, variance)
-        shaken = _update(level - _JUMPED_SHARE * step.wear - step.settled,
-                         variance + step.added_var + (_JUMPED_SD * step.wear) ** 2, step)  # fmt: skip
+        shaken = _update(
+            level - _JUMPED_SHARE * step.wear - step.settled,
+            variance + step.added_var + (_JUMPED_SD * step.wear) ** 2,
+            step,
+        )
         top = np.maximum(plain[2], shaken[2]).max(1, keepdims=True)
         risen = chance * moved * np.exp(np.maximum(shaken[2] - top, _LEAST_LOG))
         both = (1 - chance) * weight * np.exp(np.maximum(plain[2] - top, _LEAST_LOG)) + risen
@@ -114,7 +121,7 @@ def believe(batch: Batch, found: Deviations) -> Believed:
         level = plain[0] + share * apart
         variance = plain[1] + share * (shaken[1] - plain[1] + (1 - share) * apart * apart)
         weight, before = np.maximum(both / total[:, None], _LEAST_WEIGHT), batch.use[:, j]
-    return Believed(g, weight, level, variance, tail, jumped, width)
+    return Believed(g=g, weight=weight, level=level, variance=variance, tail=tail, jumped=jumped, step=width)
 
 
 def _interval(batch: Batch, found: Deviations, rate: Array, before: Array, j: int) -> _Interval:
@@ -125,8 +132,14 @@ def _interval(batch: Batch, found: Deviations, rate: Array, before: Array, j: in
     by_class = (c["bedding_sd"] * usable)[:, None, None]
     added = (c["drift"] ** 2 * usable)[:, None, None] * wear + (by_class * bed) ** 2
     settled = (c["bedding"] * usable)[:, None, None] * bed
-    return _Interval(wear, settled, added, found.mean[:, j, :, None], found.mean_var[:, j, :, None],
-                     found.measured[:, j, :, None])  # fmt: skip
+    return _Interval(
+        wear=wear,
+        settled=settled,
+        added_var=added,
+        read=found.mean[:, j, :, None],
+        read_var=found.mean_var[:, j, :, None],
+        on=found.measured[:, j, :, None],
+    )
 
 
 def _tail(weight: Array, level: Array, variance: Array, step: _Interval) -> Array:

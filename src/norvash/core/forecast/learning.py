@@ -14,7 +14,10 @@ _STEPS = 7
 
 
 def surprise(cases: Sequence[Case], drift: float) -> float:
-    """Return the median distance of the tails from a half at a drift; a quarter is right, more means bands too narrow."""
+    """Return the median distance of the tails from a half at a drift.
+
+    A quarter is right, more means bands too narrow.
+    """
     tried = [replace(c, constants=replace(c.constants, drift=drift)) for c in cases]
     return median(abs(f.tail - 0.5) for f in forecasts(tried))
 

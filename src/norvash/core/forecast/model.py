@@ -52,13 +52,24 @@ def _together(cases: Cases) -> list[Forecast]:
     columns = (use, weeks, believed.tail, believed.jumped, mean_rate, crossing.worst_position)
     rows = zip(priors, *(c.tolist() for c in columns), strict=True)
     return [
-        Forecast(prior, Quantiles(*u[:5]), (u[5], u[6]), u[7], *_dated(w), tail, jumped, rate, worst)
+        Forecast(
+            prior=prior,
+            use=Quantiles(*u[:5]),
+            half=(u[5], u[6]),
+            inspect_use=u[7],
+            weeks=Quantiles(*w[:5]) if _is_dated(w) else None,
+            inspect_weeks=w[7] if _is_dated(w) else None,
+            tail=tail,
+            jumped=jumped,
+            mean_rate=rate,
+            worst_position=worst,
+        )
         for prior, u, w, tail, jumped, rate, worst in rows
     ]
 
 
-def _dated(weeks: list[float]) -> tuple[Quantiles | None, float | None]:
-    return (Quantiles(*weeks[:5]), weeks[7]) if weeks[2] < np.inf else (None, None)
+def _is_dated(weeks: list[float]) -> bool:
+    return weeks[2] < np.inf
 
 
 def _weeks(cases: Cases, ahead: Array) -> Array:

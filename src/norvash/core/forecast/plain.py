@@ -38,11 +38,19 @@ def case_of(given: object) -> Case:
     if not 1 <= brushes <= _MOST_BRUSHES:
         raise InputError(f"{brushes} brushes cannot be.", f"Give 1 to {_MOST_BRUSHES}.", "brushes")
     return Case(
-        _number(given, "new_length_mm"), _number(given, "limit_mm"), brushes, _number(given, "expected_life"),
-        tuple(_visit(v) for v in _list(given, "visits")), _past(given), _usage(given.get("usage") or {}),
-        tuple(_each(given, "fitted_use")), tuple(_each(given, "started_mm")), int(_number(given, "shortest_of", 1)),
-        _number(given, "run_since", 0), _constants(given.get("constants") or {}),
-    )  # fmt: skip
+        new_mm=_number(given, "new_length_mm"),
+        limit_mm=_number(given, "limit_mm"),
+        brushes=brushes,
+        expected_life=_number(given, "expected_life"),
+        visits=tuple(_visit(v) for v in _list(given, "visits")),
+        past=_past(given),
+        usage=_usage(given.get("usage") or {}),
+        fitted=tuple(_each(given, "fitted_use")),
+        started_mm=tuple(_each(given, "started_mm")),
+        shortest_of=int(_number(given, "shortest_of", 1)),
+        run_since=_number(given, "run_since", 0),
+        constants=_constants(given.get("constants") or {}),
+    )
 
 
 def plain_of(made: Forecast) -> dict[str, object]:
@@ -118,9 +126,11 @@ def _usage(given: object) -> Usage:
     declared = given.get("declared_per_week")
     pattern = tuple(_each(given, "season_weights")) or None
     return Usage(
-        _number(given, "weeks_logged", 0), _number(given, "use_logged", 0),
-        None if declared is None else _number(given, "declared_per_week"), pattern,
-    )  # fmt: skip
+        _number(given, "weeks_logged", 0),
+        _number(given, "use_logged", 0),
+        None if declared is None else _number(given, "declared_per_week"),
+        pattern,
+    )
 
 
 def _constants(given: object) -> Constants:

@@ -12,9 +12,15 @@ POINTS = 512
 MOST_BRUSHES = 16
 MOST_GROUPS = 3
 COLUMNS = (
-    "rate", "drift", "weeks", "jump", "jump-at", "jump-factor",
-    *(f"level-{k}" for k in range(MOST_GROUPS)), *(f"brush-{b}" for b in range(MOST_BRUSHES)),
-)  # fmt: skip
+    "rate",
+    "drift",
+    "weeks",
+    "jump",
+    "jump-at",
+    "jump-factor",
+    *(f"level-{k}" for k in range(MOST_GROUPS)),
+    *(f"brush-{b}" for b in range(MOST_BRUSHES)),
+)
 
 
 @cache

@@ -39,7 +39,7 @@ class Lived:
     weeks: float
 
 
-@dataclass(slots=True)
+@dataclass(slots=True, kw_only=True)
 class Tally:
     """How forecasts, hand sums and least squares came out after so many visits; shares from 0 to 1."""
 
@@ -80,7 +80,7 @@ def share(found: list[bool]) -> float:
 def prove(sets: int, seed: int) -> Iterator[tuple[float, dict[int, Tally]]]:
     """Yield the share done and the tallies by number of visits, batch by batch, for a fleet of so many sets."""
     random = Random(seed)
-    tallies = {n: Tally(n) for n in VISITS}
+    tallies = {n: Tally(visits=n) for n in VISITS}
     for start in range(0, sets, _BATCH):
         lived = [one for _ in range(min(_BATCH, sets - start)) for one in _life(random)]
         for one, made in zip(lived, forecasts([x.case for x in lived]), strict=True):
@@ -94,7 +94,9 @@ def _life(random: Random) -> list[Lived]:
     usable = new_mm - limit_mm
     family = log(expected) + random.gauss(0.0, _FAMILY_SD)
     past = tuple(_past(random, family, usable) for _ in range(random.choice((0, 2, 4, 6, 8, 8))))
-    worn = simulate_set(random, brushes, new_mm, usable, exp(family + random.gauss(0.0, _SET_SD)), LIVELY)
+    worn = simulate_set(
+        random, brushes, new_mm, usable_mm=usable, life_units=exp(family + random.gauss(0.0, _SET_SD)), nature=LIVELY
+    )
     found = worn.crossing(limit_mm)
     if found is None:
         return []
@@ -108,7 +110,19 @@ def _life(random: Random) -> list[Lived]:
             now = uses[n - 1] if n else 0.0
             usage, weeks = year.seen(crossing - now)
             made.append(
-                Lived(Case(new_mm, limit_mm, brushes, expected, tuple(visits[:n]), past, usage), crossing, weeks)
+                Lived(
+                    Case(
+                        new_mm=new_mm,
+                        limit_mm=limit_mm,
+                        brushes=brushes,
+                        expected_life=expected,
+                        visits=tuple(visits[:n]),
+                        past=past,
+                        usage=usage,
+                    ),
+                    crossing,
+                    weeks,
+                )
             )
     return made
 
@@ -171,7 +185,9 @@ def by_hand(case: Case) -> float:
 
 
 def by_least_squares(case: Case) -> tuple[float, float]:
-    """Return the 80 % band of a least-squares line with Student's t through the worst brush, its new length included."""
+    """Return the 80 % band of a least-squares line with Student's t through the worst brush, its new length
+    included.
+    """
     last = case.visits[-1].lengths_mm
     worst = min((x, i) for i, x in enumerate(last) if x is not None)[1]
     known = [(v.use, x) for v in case.visits if (x := v.lengths_mm[worst]) is not None]
@@ -186,27 +202,37 @@ def by_least_squares(case: Case) -> tuple[float, float]:
 
 
 TARGETS = {
-    0: ((0.78, 0.90), (0.88, 0.95), 0.06, 1.8), 1: ((0.78, 0.88), (0.88, 0.95), 0.055, 0.42),
-    2: ((0.78, 0.88), (0.88, 0.95), 0.055, 0.26), 3: ((0.78, 0.89), (0.88, 0.95), 0.055, 0.20),
+    0: ((0.78, 0.90), (0.88, 0.95), 0.06, 1.8),
+    1: ((0.78, 0.88), (0.88, 0.95), 0.055, 0.42),
+    2: ((0.78, 0.88), (0.88, 0.95), 0.055, 0.26),
+    3: ((0.78, 0.89), (0.88, 0.95), 0.055, 0.20),
     5: ((0.78, 0.89), (0.88, 0.95), 0.055, 0.155),
-}  # fmt: skip
+}
 
 
 def table(tallies: dict[int, Tally]) -> str:
     """Return the outcome as a table in Markdown; a figure outside its target is marked with an exclamation mark."""
     head = (
-        "| visits | sets | 80 % band holds | 90 % band holds | look-again later than the truth | width of the 80 % band, median"
-        " | mean | 80 % band of dates holds | look-again day late | hand sum late | least squares, 80 % band holds |"
+        "| visits | sets | 80 % band holds | 90 % band holds | look-again later than the truth | width of the 80 %"
+        " band, median | mean | 80 % band of dates holds | look-again day late | hand sum late | least squares, 80 %"
+        " band holds |"
     )
     lines = [head, "|" + "--:|" * 11]
     for n, t in tallies.items():
         (low80, high80), (low90, high90), late, wide = TARGETS[n]
         cells = [
-            str(n), str(len(t.band80)), _marked(share(t.band80), low80, high80), _marked(share(t.band90), low90, high90),
-            _marked(share(t.late), 0, late), _marked(median(t.width), 0, wide), f"{fmean(t.width):.3f}",
-            f"{share(t.dates80):.3f}", f"{share(t.dates_late):.3f}",
-            f"{share(t.hand_late):.3f}" if t.hand_late else "–", f"{share(t.line80):.3f}" if t.line80 else "–",
-        ]  # fmt: skip
+            str(n),
+            str(len(t.band80)),
+            _marked(share(t.band80), low80, high80),
+            _marked(share(t.band90), low90, high90),
+            _marked(share(t.late), 0, late),
+            _marked(median(t.width), 0, wide),
+            f"{fmean(t.width):.3f}",
+            f"{share(t.dates80):.3f}",
+            f"{share(t.dates_late):.3f}",
+            f"{share(t.hand_late):.3f}" if t.hand_late else "–",
+            f"{share(t.line80):.3f}" if t.line80 else "–",
+        ]
         lines.append("| " + " | ".join(cells) + " |")
     return "\n".join(lines) + "\n"
 

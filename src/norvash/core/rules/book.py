@@ -11,7 +11,7 @@ GEARED = "geared starter"
 CLASSES = ("appliance", "tool", "starter", "industrial", "traction", "generator")
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Rule:
     """One figure of the trade: what it decides, its unit, its default and where that comes from."""
 
@@ -53,9 +53,11 @@ class Family:
         return tuple(self.of(m) for m in self.members)
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class School:
-    """A question with several good answers: its options as (key, words), the default and why, and what a class refuses."""
+    """A question with several good answers: its options as (key, words), the default and why, and what a class
+    refuses.
+    """
 
     id: str
     question: str
@@ -76,8 +78,11 @@ class School:
         if key not in dict(self.options):
             raise InputError(f"“{key}” is no answer here.", "Choose one from the list.", "value")
         if key in self.refused.get(motor_class or "", ()):
-            raise InputError(f"“{self.words(key)}” is refused for class {motor_class}.",
-                             "Such a machine hurts people when it fails: choose another.", "value")  # fmt: skip
+            raise InputError(
+                f"“{self.words(key)}” is refused for class {motor_class}.",
+                "Such a machine hurts people when it fails: choose another.",
+                "value",
+            )
 
 
 @dataclass(frozen=True, slots=True)
@@ -94,7 +99,7 @@ class Choice:
         return self.school.words(self.key)
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Override:
     """A figure, or a school's word, that replaces the default: for the site, one class of it, a type or a motor."""
 
@@ -196,7 +201,9 @@ class Rulebook:
         return None, ""
 
     def known_for(self, motor_class: str | None, type_id: str, motor_id: str, variant: str) -> dict[str, Figure]:
-        """Return the figures asked for so far, shared by all motors of a class for which nothing of their own is set."""
+        """Return the figures asked for so far, shared by all motors of a class for which nothing of their own
+        is set.
+        """
         own = tuple(i if i in self._single else "" for i in (type_id, motor_id))
         return self._known.setdefault((motor_class, own[0], own[1], variant), {})
 

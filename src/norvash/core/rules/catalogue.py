@@ -43,9 +43,19 @@ GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
 )
 RULES = MappingProxyType({rule.id: rule for _, group in GROUPS for rule in group})
 
-FAMILIES: tuple[Family, ...] = (brushes.GRADE_FROM, fitting.DENSITY_LOW, fitting.DENSITY_HIGH, fitting.CONTACT_DROP,
-                                 readings.INSTRUMENT, fits.FIT_LOW, fits.FIT_HIGH, diagnosis.STRENGTH,
-                                 supply.CABLE, supply.IN_AIR, supply.TOGETHER)  # fmt: skip
+FAMILIES: tuple[Family, ...] = (
+    brushes.GRADE_FROM,
+    fitting.DENSITY_LOW,
+    fitting.DENSITY_HIGH,
+    fitting.CONTACT_DROP,
+    readings.INSTRUMENT,
+    fits.FIT_LOW,
+    fits.FIT_HIGH,
+    diagnosis.STRENGTH,
+    supply.CABLE,
+    supply.IN_AIR,
+    supply.TOGETHER,
+)
 SCHOOLS_BY_ID = MappingProxyType({school.id: school for school in SCHOOLS})
 
 

@@ -32,36 +32,38 @@ FIT_LOW, FIT_HIGH = Family("fit.{}.low", _PLACES), Family("fit.{}.high", _PLACES
 def _of(kind: str, to: float, low: float, high: float) -> tuple[Rule, Rule]:
     place, words = f"{kind}.{to:g}", f"clearance of a {WORDS[kind]}, up to {to:g} mm"
     return (
-        Rule(FIT_LOW.of(place), f"{words}, from", "mm", low, _TRADE, -1, 1),
-        Rule(FIT_HIGH.of(place), f"{words}, up to", "mm", high, _TRADE, -1, 1),
+        Rule(id=FIT_LOW.of(place), words=f"{words}, from", unit="mm", default=low, source=_TRADE, low=-1, high=1),
+        Rule(id=FIT_HIGH.of(place), words=f"{words}, up to", unit="mm", default=high, source=_TRADE, low=-1, high=1),
     )
 
 
+# fmt: off
 RULES = (
     *(rule for kind, bands in BANDS.items() for band in bands for rule in _of(kind, *band)),
     Rule(
-        "fit.located",
-        "interference in its housing of the bearing that holds the shaft, at most",
-        "mm",
-        0.010,
-        _TRADE,
-        0,
-        0.5,
+        id="fit.located",
+        words="interference in its housing of the bearing that holds the shaft, at most",
+        unit="mm",
+        default=0.010,
+        source=_TRADE,
+        low=0,
+        high=0.5,
     ),
     Rule(
-        "fit.shaft-asks-c3",
-        "interference on the shaft over which a large bearing needs clearance C3",
-        "mm",
-        0.030,
-        _TRADE,
-        0,
-        0.5,
+        id="fit.shaft-asks-c3",
+        words="interference on the shaft over which a large bearing needs clearance C3",
+        unit="mm",
+        default=0.030,
+        source=_TRADE,
+        low=0,
+        high=0.5,
     ),
-    Rule("fit.bush-starter-low", "clearance of a new bush of a starter, from", "mm", 0.03, _TRADE, 0, 1),
-    Rule("fit.bush-starter-high", "clearance of a new bush of a starter, up to", "mm", 0.10, _TRADE, 0, 1),
-    Rule("seal.lip-low", "how much smaller than its shaft the free lip of a seal is, from", "mm", 0.5, _TRADE, 0, 20),
-    Rule("seal.lip-high", "how much smaller than its shaft the free lip of a seal is, up to", "mm", 2.0, _TRADE, 0, 20),
-    Rule("seal.outside-low", "how much larger than its recess a seal is outside, from", "mm", 0.05, _TRADE, 0, 5),
-    Rule("seal.outside-high", "how much larger than its recess a seal is outside, up to", "mm", 0.35, _TRADE, 0, 5),
-    Rule("seal.outside-metal", "the same of a seal with a metal case, up to", "mm", 0.25, _TRADE, 0, 5),
+    Rule(id="fit.bush-starter-low", words="clearance of a new bush of a starter, from", unit="mm", default=0.03, source=_TRADE, low=0, high=1),
+    Rule(id="fit.bush-starter-high", words="clearance of a new bush of a starter, up to", unit="mm", default=0.10, source=_TRADE, low=0, high=1),
+    Rule(id="seal.lip-low", words="how much smaller than its shaft the free lip of a seal is, from", unit="mm", default=0.5, source=_TRADE, low=0, high=20),
+    Rule(id="seal.lip-high", words="how much smaller than its shaft the free lip of a seal is, up to", unit="mm", default=2.0, source=_TRADE, low=0, high=20),
+    Rule(id="seal.outside-low", words="how much larger than its recess a seal is outside, from", unit="mm", default=0.05, source=_TRADE, low=0, high=5),
+    Rule(id="seal.outside-high", words="how much larger than its recess a seal is outside, up to", unit="mm", default=0.35, source=_TRADE, low=0, high=5),
+    Rule(id="seal.outside-metal", words="the same of a seal with a metal case, up to", unit="mm", default=0.25, source=_TRADE, low=0, high=5),
 )
+# fmt: on

@@ -7,7 +7,8 @@ from norvash.core.rules.schools import SCHOOLS
 _HEAD = """# Rules
 
 Every figure of the trade that the code uses, by its id. Made from the code by `make rules`; do not edit by hand.
-The narrowest figure wins: a motor's, its type's, the site's for the class, the site's, the class's default, the default.
+The narrowest figure wins: a motor's, its type's, the site's for the class, the site's, the class's default, the \
+default.
 """
 
 

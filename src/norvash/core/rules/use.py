@@ -5,18 +5,18 @@ from norvash.core.rules.book import Rule
 _CLOCK = "the length of a day"
 _HOUSE = "set by this rulebook, to be changed by the site"
 
+# fmt: off
 RULES = (
-    Rule("use.hours-a-day", "hours that a motor can run in a day", "h", 24.0, _CLOCK, 1, 24),
-    Rule("use.starts-a-day", "starts that a motor can make in a day", "starts", 2000.0, _HOUSE, 1, 100000),
-    Rule("use.least-days", "days of log before a rate of use is worked out", "days", 7.0, _HOUSE, 1, 365),
-    Rule("use.window", "weeks of log that a rate of use looks back over", "weeks", 52.0, _HOUSE, 1, 520),
-    Rule("use.declared-weight", "weeks of log that a declared use counts for", "weeks", 20.0, _HOUSE, 0, 200),
-    Rule("use.season-log", "weeks of log before a season is read from it", "weeks", 104.0, _HOUSE, 52, 520),
-    Rule("use.idle-share", "share of the mean use under which a month counts as idle", "", 0.25, _HOUSE, 0, 0.9),
-    Rule("use.slip", "log standard deviation when a lower counter reading is explained", "", 0.35, _HOUSE, 0.05, 3),
-    Rule(
-        "look.calendar", "months after which a motor is looked at whatever it has run", "months", 24.0, _HOUSE, 1, 240
-    ),
-    Rule("look.calendar-hard", "the same where it is wet, salt or mostly idle", "months", 12.0, _HOUSE, 1, 240),
-    Rule("bench.ahead", "days ahead in which a due look puts a motor on the bench", "days", 14.0, _HOUSE, 0, 365),
+    Rule(id="use.hours-a-day", words="hours that a motor can run in a day", unit="h", default=24.0, source=_CLOCK, low=1, high=24),
+    Rule(id="use.starts-a-day", words="starts that a motor can make in a day", unit="starts", default=2000.0, source=_HOUSE, low=1, high=100000),
+    Rule(id="use.least-days", words="days of log before a rate of use is worked out", unit="days", default=7.0, source=_HOUSE, low=1, high=365),
+    Rule(id="use.window", words="weeks of log that a rate of use looks back over", unit="weeks", default=52.0, source=_HOUSE, low=1, high=520),
+    Rule(id="use.declared-weight", words="weeks of log that a declared use counts for", unit="weeks", default=20.0, source=_HOUSE, low=0, high=200),
+    Rule(id="use.season-log", words="weeks of log before a season is read from it", unit="weeks", default=104.0, source=_HOUSE, low=52, high=520),
+    Rule(id="use.idle-share", words="share of the mean use under which a month counts as idle", unit="", default=0.25, source=_HOUSE, low=0, high=0.9),
+    Rule(id="use.slip", words="log standard deviation when a lower counter reading is explained", unit="", default=0.35, source=_HOUSE, low=0.05, high=3),
+    Rule(id="look.calendar", words="months after which a motor is looked at whatever it has run", unit="months", default=24.0, source=_HOUSE, low=1, high=240),
+    Rule(id="look.calendar-hard", words="the same where it is wet, salt or mostly idle", unit="months", default=12.0, source=_HOUSE, low=1, high=240),
+    Rule(id="bench.ahead", words="days ahead in which a due look puts a motor on the bench", unit="days", default=14.0, source=_HOUSE, low=0, high=365),
 )
+# fmt: on

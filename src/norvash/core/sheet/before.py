@@ -68,10 +68,19 @@ def _supply(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[s
     signs["volts"] = (
         "missing" if under(share, rules["taps.dead"]) else "low" if under(share, rules["supply.low"]) else "right"
     )
-    words = {"missing": "missing: look upstream", "low": "low: measure the drops and the supply under load",
-             "right": "high: look at the supply" if over(share, rules["supply.high"]) else "right"}[signs["volts"]]  # fmt: skip
+    words = {
+        "missing": "missing: look upstream",
+        "low": "low: measure the drops and the supply under load",
+        "right": "high: look at the supply" if over(share, rules["supply.high"]) else "right",
+    }[signs["volts"]]
     right = within(rules["supply.low"], share, rules["supply.high"])
-    judged.append(Judged(f"{volts:g} V at the terminals, {share:.0%} of the plate's {rated:g} V: {words}.", right, ("supply.low", "supply.high")))  # fmt: skip
+    judged.append(
+        Judged(
+            f"{volts:g} V at the terminals, {share:.0%} of the plate's {rated:g} V: {words}.",
+            right,
+            ("supply.low", "supply.high"),
+        )
+    )
 
 
 def ladder_of(sheet: Sheet, rules: MotorRules) -> Ladder | None:
@@ -108,7 +117,12 @@ def _battery(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[
     rated, temp = sheet.facts.rated_v or _USUAL_BATTERY_V, sheet.number_of("battery-c")
     try:
         found = judge_battery(
-            rated, rest, cranking, sheet.number_of("cranking-a"), 20.0 if temp is None else temp, rules
+            rated,
+            rest,
+            cranking,
+            current_a=sheet.number_of("cranking-a"),
+            temperature_c=20.0 if temp is None else temp,
+            rules=rules,
         )
     except InputError as error:
         judged.append(Judged(f"{error.problem} {error.remedy}", False, ("battery.cranking",)))
@@ -116,7 +130,15 @@ def _battery(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[
     if found.cranking_ok is not None:
         signs["cranking"] = "no" if found.cranking_ok else "yes"
     words = found.advice + (f"; inner resistance {found.inner_mohm:.1f} mΩ" if found.inner_mohm is not None else "")
-    judged.append(Judged(f"Battery: {words}.", found.rest_ok is not False and found.cranking_ok is not False and not (cranking is not None and found.cranking_ok is None), ("battery.rest", "battery.cranking", "battery.cranking-zero", "battery.fall")))  # fmt: skip
+    judged.append(
+        Judged(
+            f"Battery: {words}.",
+            found.rest_ok is not False
+            and found.cranking_ok is not False
+            and not (cranking is not None and found.cranking_ok is None),
+            ("battery.rest", "battery.cranking", "battery.cranking-zero", "battery.fall"),
+        )
+    )
     return found
 
 
@@ -139,20 +161,35 @@ def _amps(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str
     if amps is None:
         return
     if usual is None:
-        judged.append(Judged(f"{amps:g} A without load; what is usual is not known: keep this one as its own figure after a good repair.", True, ()))  # fmt: skip
+        judged.append(
+            Judged(
+                f"{amps:g} A without load; what is usual is not known: keep this one as its own figure after a good"
+                " repair.",
+                True,
+                (),
+            )
+        )
         return
     off = amps / usual - 1 if usual else 0.0
     band = rules["amps.band"]
     signs["amps"] = (
         "none" if under(amps, _NOTHING * usual) else "low" if under(off, -band) else "high" if over(off, band) else "no"
     )
-    words = {"none": "none: the circuit through the brushes is open", "low": "low: think of contact", "high": "high: think of drag or shorted turns", "no": "as usual"}[signs["amps"]]  # fmt: skip
+    words = {
+        "none": "none: the circuit through the brushes is open",
+        "low": "low: think of contact",
+        "high": "high: think of drag or shorted turns",
+        "no": "as usual",
+    }[signs["amps"]]
     judged.append(
         Judged(f"{amps:g} A without load, usual {usual:g} A: {words}.", signs["amps"] == "no", ("amps.band",))
     )
 
 
 def _volts_by_current(signs: dict[str, str]) -> None:
-    """Say of low volts whether much or little current goes with them, where that was measured; it then counts once, not twice."""
+    """Say of low volts whether much or little current goes with them, where that was measured.
+
+    It then counts once, not twice.
+    """
     if signs.get("volts") == "low" and signs.get("amps") in ("none", "low", "high"):
         signs["volts"] = "low-high" if signs.pop("amps") == "high" else "low-low"

@@ -6,9 +6,11 @@ from typing import TypeVar
 
 from norvash.core.commutator.bar_testing import BarTested, Taken, judge_bar_test
 from norvash.core.commutator.bars import BURNS, LEAST_BARS, MOST_BARS, having, read_map
-from norvash.core.commutator.map_says import MapRead, Wound, read_bar_map
+from norvash.core.commutator.cut import Copper, Plan
+from norvash.core.commutator.map_read import MapRead, Wound
+from norvash.core.commutator.map_says import read_bar_map
 from norvash.core.commutator.run_out import RunOut, Turned, judge_run_out
-from norvash.core.commutator.skim import Copper, Plan, plan_cut, way_of
+from norvash.core.commutator.skim import plan_cut, way_of
 from norvash.core.commutator.surface import Work, least_work
 from norvash.core.edges import over, under
 from norvash.core.loading import bars_covered
@@ -23,9 +25,11 @@ _NEARLY = 0.75
 T = TypeVar("T")
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class CopperNow:
-    """What a sheet says of the commutator; None where nothing was entered, `trouble` by field where it cannot be worked out."""
+    """What a sheet says of the commutator; None where nothing was entered, `trouble` by field where it cannot be worked
+    out.
+    """
 
     bars: int | None
     wound: Wound | None
@@ -52,7 +56,10 @@ def read_after_cut(sheet: Sheet) -> bool:
 
 
 def brushes_lifted(sheet: Sheet) -> bool | None:
-    """Tell whether the brushes were lifted for the bar test, None where nobody says; of an armature that is out they are."""
+    """Tell whether the brushes were lifted for the bar test, None where nobody says.
+
+    Of an armature that is out they are.
+    """
     said = sheet.word("bar-test-lifted")
     return said == "yes" if said else True if sheet.word("state") == "stripped" else None
 
@@ -70,7 +77,15 @@ def wound_of(facts: Facts) -> Wound | None:
     diameter, t = figures.track_d_mm, figures.stated("thickness_mm")
     covered = bars_covered(t, diameter, bars) if diameter and t else None
     arms = tuple(sorted({float(p.angle_deg) for p in facts.positions}))
-    return Wound(bars, _count(facts, "poles"), _count(facts, "armature_slots"), figures.word("winding") or "unknown", _count(facts, "commutator_pitch"), arms, covered)  # fmt: skip
+    return Wound(
+        bars=bars,
+        poles=_count(facts, "poles"),
+        slots=_count(facts, "armature_slots"),
+        winding=figures.word("winding") or "unknown",
+        pitch=_count(facts, "commutator_pitch"),
+        arms=arms,
+        covered=covered,
+    )
 
 
 def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
@@ -113,13 +128,25 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
     plan = _tried("cut", lambda: plan_of(sheet, turned, rules, loose=loose), trouble)
     seen = _signs(sheet, shown, turned, plan)
     held = sheet.has("seen.commutator.two-bars") or (read is not None and bool(read.bar_test))
-    if (held and not (tested is not None and tested.release)) or (tested is not None and not tested.even):
+    cleared, uneven = tested is not None and tested.release, tested is not None and not tested.even
+    if (held and not cleared) or uneven:
         seen.add("fault")
     looked = (
         bool(shown) or any(f.startswith("seen.commutator") for f, _ in sheet.entries) or sheet.has("sound.commutator")
     )
     work = least_work(seen, rules) if looked or turned is not None else None
-    return CopperNow(wound.bars if wound else _count(facts, "bars"), wound, shown, read, turned, per_bar, tested, plan, work, trouble)  # fmt: skip
+    return CopperNow(
+        bars=wound.bars if wound else _count(facts, "bars"),
+        wound=wound,
+        shown=shown,
+        read=read,
+        run_out=turned,
+        per_bar=per_bar,
+        tested=tested,
+        plan=plan,
+        work=work,
+        trouble=trouble,
+    )
 
 
 def _shown(sheet: Sheet, wound: Wound | None) -> dict[int, frozenset[str]]:
@@ -139,11 +166,17 @@ def _tried(name: str, made: Callable[[], T | None], trouble: dict[str, InputErro
 
 
 def _count_readings(count: int, wound: Wound | None) -> None:
-    """Refuse a column that is nearly one reading for each bar: some are missing or doubled, and all angles would be wrong."""
+    """Refuse a column that is nearly one reading for each bar: some are missing or doubled, and all angles would be
+    wrong.
+    """
     if wound is not None and count != wound.bars and count > _NEARLY * wound.bars:
         off = wound.bars - count
-        raise InputError(f"{count} readings for {wound.bars} bars: {abs(off)} {'missing.' if off > 0 else 'too many, is one doubled?'}",
-                         "Give one for each bar, a dash where one is missing, or fewer at equal angles.", "run-out")  # fmt: skip
+        raise InputError(
+            f"{count} readings for {wound.bars} bars: {abs(off)}"
+            f" {'missing.' if off > 0 else 'too many, is one doubled?'}",
+            "Give one for each bar, a dash where one is missing, or fewer at equal angles.",
+            "run-out",
+        )
 
 
 def _diameter(sheet: Sheet) -> float | None:
@@ -152,7 +185,10 @@ def _diameter(sheet: Sheet) -> float | None:
 
 
 def copper_of(sheet: Sheet, found: RunOut | None, *, loose: bool = False) -> Copper | None:
-    """Return the copper as measured: from the shoulder where there is one, else from the track; None without a diameter."""
+    """Return the copper as measured: from the shoulder where there is one, else from the track.
+
+    None without a diameter.
+    """
     figures = sheet.facts.figures
     track = [x for x in sheet.column("track-d") if x is not None]
     groove = sheet.number_of("groove") or 0.0
@@ -164,10 +200,22 @@ def copper_of(sheet: Sheet, found: RunOut | None, *, loose: bool = False) -> Cop
         groove = max(groove, (shoulder - min(track)) / 2)
     undercut = figures.stated("undercut_mm")
     return Copper(
-        diameter=diameter, least=figures.stated("commutator_d_min_mm"), new=figures.stated("commutator_d_mm"), groove=max(groove, sheet.number_of("step") or 0.0),
-        pit=sheet.number_of("pit") or 0.0, tir=found.tir_mm if found is not None else 0.0, slot_depth=sheet.number_of("slot-depth"),
-        slot_width=figures.stated("slot_width_mm"), slot_target=undercut or None, flush=undercut == 0, track=figures.stated("track_mm"), gap=figures.stated("holder_gap_mm"), span=figures.stated("bearing_span_mm"), shaft=figures.stated("shaft_d_mm"), loose=loose,
-    )  # fmt: skip
+        diameter=diameter,
+        least=figures.stated("commutator_d_min_mm"),
+        new=figures.stated("commutator_d_mm"),
+        groove=max(groove, sheet.number_of("step") or 0.0),
+        pit=sheet.number_of("pit") or 0.0,
+        tir=found.tir_mm if found is not None else 0.0,
+        slot_depth=sheet.number_of("slot-depth"),
+        slot_width=figures.stated("slot_width_mm"),
+        slot_target=undercut or None,
+        flush=undercut == 0,
+        track=figures.stated("track_mm"),
+        gap=figures.stated("holder_gap_mm"),
+        span=figures.stated("bearing_span_mm"),
+        shaft=figures.stated("shaft_d_mm"),
+        loose=loose,
+    )
 
 
 def plan_of(sheet: Sheet, found: RunOut | None, rules: MotorRules, *, loose: bool = False) -> Plan | None:
@@ -193,11 +241,25 @@ def plan_of(sheet: Sheet, found: RunOut | None, rules: MotorRules, *, loose: boo
 def _signs(sheet: Sheet, shown: Mapping[int, frozenset[str]], turned: RunOut | None, plan: Plan | None) -> set[str]:
     """Return what the surface shows in the words of the table of works."""
     table = {
-        "loose": bool(having(shown, "loose")) or sheet.has("seen.commutator.raised"), "mica": bool(having(shown, "high-mica")) or sheet.has("seen.commutator.mica"),
-        "fault": any(sheet.has(f"seen.commutator.{x}") for x in ("open", "short", "riser")) or sheet.word("growler") == "fail", "raised": bool(having(shown, "raised")), "groove": bool(having(shown, "grooved")) or bool(plan and plan.copper.groove > 0),
-        "pitted": bool(having(shown, "pitted")) or bool(plan and plan.copper.pit > 0), "flat": bool(having(shown, "flat")), "step": bool(sheet.number_of("step")),
-        "drag": bool(having(shown, "drag")), "tir-over": turned is not None and turned.over and turned.cause not in ("set-up", "off centre"), "black": sheet.has("seen.commutator.black") or bool(having(shown, *BURNS)),
-        "burnt-all": sheet.has("seen.commutator.burnt") or over(len(having(shown, *BURNS)), _MANY * max(shown, default=0)), "under-least": plan is not None and under(plan.copper.diameter, plan.least),
-        "rough": sheet.has("seen.commutator.rough"), "dirt": bool(having(shown, "dirty-slot")) or sheet.has("seen.commutator.slots"),
-    }  # fmt: skip
+        "loose": bool(having(shown, "loose")) or sheet.has("seen.commutator.raised"),
+        "mica": bool(having(shown, "high-mica")) or sheet.has("seen.commutator.mica"),
+        "fault": (
+            any(sheet.has(f"seen.commutator.{x}") for x in ("open", "short", "riser"))
+            or sheet.word("growler") == "fail"
+        ),
+        "raised": bool(having(shown, "raised")),
+        "groove": bool(having(shown, "grooved")) or bool(plan and plan.copper.groove > 0),
+        "pitted": bool(having(shown, "pitted")) or bool(plan and plan.copper.pit > 0),
+        "flat": bool(having(shown, "flat")),
+        "step": bool(sheet.number_of("step")),
+        "drag": bool(having(shown, "drag")),
+        "tir-over": turned is not None and turned.over and turned.cause not in ("set-up", "off centre"),
+        "black": sheet.has("seen.commutator.black") or bool(having(shown, *BURNS)),
+        "burnt-all": (
+            sheet.has("seen.commutator.burnt") or over(len(having(shown, *BURNS)), _MANY * max(shown, default=0))
+        ),
+        "under-least": plan is not None and under(plan.copper.diameter, plan.least),
+        "rough": sheet.has("seen.commutator.rough"),
+        "dirt": bool(having(shown, "dirty-slot")) or sheet.has("seen.commutator.slots"),
+    }
     return {name for name, there in table.items() if there}

@@ -17,31 +17,50 @@ _LEAST_LEFT = 0.5
 def cut_record(sheet: Sheet, after_mm: float, rules: MotorRules) -> dict[str, str]:
     """Return what belongs to a cut that is made, by the diameter measured after it [mm].
 
-    Raises: InputError while the bar test is missing that the map asks for, before anything was measured, or for a diameter that
-    no cut can leave.
+    Raises: InputError while the bar test is missing that the map asks for, before anything was measured, or for a
+    diameter that no cut can leave.
     """
     now = copper_now(sheet, rules)
     if now.needs_bar_test:
-        raise InputError(f"The bar test comes before the cut: {now.needs_bar_test}.", "Make it and enter it; a cut hides an open coil for a week.", "value")  # fmt: skip
+        raise InputError(
+            f"The bar test comes before the cut: {now.needs_bar_test}.",
+            "Make it and enter it; a cut hides an open coil for a week.",
+            "value",
+        )
     if now.plan is None:
         problem = now.trouble["cut"].problem if "cut" in now.trouble else "The diameter before the cut is not measured."
         raise InputError(problem, "Enter the diameter of track or shoulder, then the diameter after the cut.", "value")
     copper = now.plan.copper
     track = copper.diameter - 2 * copper.groove
     if after_mm <= _LEAST_LEFT * copper.diameter or over(after_mm, track):
-        raise InputError(f"{after_mm:g} mm after a cut of {track:.2f} mm cannot be.", "Give the diameter as measured after the cut; it is a diameter, not a depth.", "value")  # fmt: skip
+        raise InputError(
+            f"{after_mm:g} mm after a cut of {track:.2f} mm cannot be.",
+            "Give the diameter as measured after the cut; it is a diameter, not a depth.",
+            "value",
+        )
     radial, sunk = (copper.diameter - after_mm) / 2, (track - after_mm) / 2
     earlier = sheet.given("cut-done")
     gap = copper.gap
     if gap is not None and earlier is not None and not sheet.has("holder-set"):
         gap -= float(earlier.more.get("sunk", "0"))
-    made = {"radial": radial, "sunk": sunk, "before": track, "after": after_mm, "least": now.plan.least, "gap": gap, "slot": copper.slot_depth}  # fmt: skip
+    made = {
+        "radial": radial,
+        "sunk": sunk,
+        "before": track,
+        "after": after_mm,
+        "least": now.plan.least,
+        "gap": gap,
+        "slot": copper.slot_depth,
+    }
     return {name: f"{value:.6g}" for name, value in made.items() if value is not None}
 
 
 def cut_words(more: Mapping[str, str]) -> str:
     """Return a recorded cut in words."""
-    return f"{float(more['radial']):.3f} mm radial, {float(more['before']):.2f} to {float(more['after']):.2f} mm in diameter; the brush sinks by {float(more['sunk']):.3f} mm"
+    return (
+        f"{float(more['radial']):.3f} mm radial, {float(more['before']):.2f} to {float(more['after']):.2f} mm in"
+        f" diameter; the brush sinks by {float(more['sunk']):.3f} mm"
+    )
 
 
 def cut_changes(done: Given, bars: int | None, limit_mm: float | None, *, holders_set: bool) -> tuple[Change, ...]:

@@ -3,10 +3,10 @@
 from dataclasses import dataclass
 
 from norvash.core.findings import Finding
+from norvash.core.found import Findings
 from norvash.core.grades import GRADES, WORDS, Grade
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.verdict import Findings
 
 DECISIONS = {"done": "done at this visit", "deferred": "put off", "dropped": "not needed after all"}
 RENEW = "set.worn"
@@ -43,8 +43,9 @@ def matters(sheet: Sheet, found: Findings) -> tuple[Matter, ...]:
         if GRADES.index(c.finding.grade) >= _PLAN
     ]
     brushes = next((c for c in found.components if c.id == "brushes"), None)
-    if brushes is not None and brushes.by == "length" and brushes.rank >= _PLAN and brushes.grade is not None:
-        made.insert(0, Matter("The set", worn_set(brushes.grade), 0, sheet.given(f"decide.{RENEW}")))
+    worn = brushes.grade if brushes is not None and brushes.by == "length" and brushes.rank >= _PLAN else None
+    if worn is not None:
+        made.insert(0, Matter("The set", worn_set(worn), 0, sheet.given(f"decide.{RENEW}")))
     return tuple(sorted(made, key=lambda m: -GRADES.index(m.finding.grade)))
 
 

@@ -19,15 +19,33 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.errors import InputError
 
 _PICKED = {
-    ("b-feel", "dry"): "bearing.dry", ("b-feel", "rough"): "bearing.rough", ("b-feel", "notchy"): "bearing.rough", ("b-feel", "locked"): "bearing.locked",
-    ("b-noise", "hiss"): "bearing.noisy", ("b-noise", "rumble"): "bearing.noisy", ("b-noise", "click"): "bearing.noisy", ("b-play", "clear"): "bearing.loose",
-    ("b-seal", "hard"): "bearing.seal", ("b-seal", "torn"): "bearing.seal", ("b-grease", "dark"): "bearing.grease", ("b-grease", "none"): "bearing.grease",
-    ("b-grease", "washed"): "bearing.grease", ("b-seat", "spun"): "bearing.loose", ("b-seat", "corroded"): "bearing.corroded", ("bush-state", "dry"): "bush.dry",
-}  # fmt: skip
+    ("b-feel", "dry"): "bearing.dry",
+    ("b-feel", "rough"): "bearing.rough",
+    ("b-feel", "notchy"): "bearing.rough",
+    ("b-feel", "locked"): "bearing.locked",
+    ("b-noise", "hiss"): "bearing.noisy",
+    ("b-noise", "rumble"): "bearing.noisy",
+    ("b-noise", "click"): "bearing.noisy",
+    ("b-play", "clear"): "bearing.loose",
+    ("b-seal", "hard"): "bearing.seal",
+    ("b-seal", "torn"): "bearing.seal",
+    ("b-grease", "dark"): "bearing.grease",
+    ("b-grease", "none"): "bearing.grease",
+    ("b-grease", "washed"): "bearing.grease",
+    ("b-seat", "spun"): "bearing.loose",
+    ("b-seat", "corroded"): "bearing.corroded",
+    ("bush-state", "dry"): "bush.dry",
+}
 _DRIVEN = {
-    ("teeth", "worn"): "drive.worn", ("teeth", "chipped"): "drive.worn", ("clutch", "slips"): "drive.worn", ("clutch", "jams"): "drive.jammed",
-    ("belt", "cracked"): "drive.belt", ("belt", "off"): "drive.belt", ("cushions", "hard"): "drive.worn", ("plunger", "sticks"): "solenoid.bad",
-}  # fmt: skip
+    ("teeth", "worn"): "drive.worn",
+    ("teeth", "chipped"): "drive.worn",
+    ("clutch", "slips"): "drive.worn",
+    ("clutch", "jams"): "drive.jammed",
+    ("belt", "cracked"): "drive.belt",
+    ("belt", "off"): "drive.belt",
+    ("cushions", "hard"): "drive.worn",
+    ("plunger", "sticks"): "solenoid.bad",
+}
 
 
 def drive_voices(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
@@ -64,7 +82,9 @@ def _measured_bearing(sheet: Sheet, place: int, end: str, rules: MotorRules) -> 
 
 
 def bush_lines(sheet: Sheet, place: int, rules: MotorRules) -> list[FitLine]:
-    """Return how the plain bush of one end stands to its limit of wear and to the air gap, nothing while a side is not measured."""
+    """Return how the plain bush of one end stands to its limit of wear and to the air gap, nothing while a side is not
+    measured.
+    """
     journal, bush = sheet.number_of("journal", place), sheet.number_of("bush", place)
     if journal is None or bush is None:
         return []
@@ -104,7 +124,8 @@ def _shaft(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
         shim = shim_mm(play, low, high)
         yield said(
             "float.out",
-            f"end float {play:.2f} mm, {low:g} to {high:g} mm allowed: {'add' if shim > 0 else 'take out'} {abs(shim):.2f} mm of shim",
+            f"end float {play:.2f} mm, {low:g} to {high:g} mm allowed: {'add' if shim > 0 else 'take out'}"
+            f" {abs(shim):.2f} mm of shim",
         )
     shaken = shaken_now(sheet, rules)
     if shaken is not None and shaken.grade != "fit":

@@ -30,7 +30,9 @@ class Facts:
 
     @property
     def series(self) -> bool:
-        """Tell whether it has a series field; an industrial or traction motor of which nobody states otherwise counts as one."""
+        """Tell whether it has a series field; an industrial or traction motor of which nobody states otherwise counts
+        as one.
+        """
         if self.motor_class in ("industrial", "traction") and not self.figures.stated_word("construction"):
             return True
         return self.construction in ("series", "universal")
@@ -42,7 +44,9 @@ class Facts:
 
     @property
     def runs_away(self) -> bool:
-        """Tell whether it overspeeds without load at full voltage: a series motor out of its machine that is no starter in a short burst."""
+        """Tell whether it overspeeds without load at full voltage: a series motor out of its machine that is no starter
+        in a short burst.
+        """
         return self.series and not self.built_in and self.motor_class != "starter"
 
     @property
@@ -57,12 +61,17 @@ class Facts:
 
     @property
     def may_carry(self) -> bool:
-        """Tell whether it carries people or loads, as industrial and traction machines do until its record says otherwise."""
+        """Tell whether it carries people or loads, as industrial and traction machines do until its record says
+        otherwise.
+        """
         return self.carries or (self.motor_class in HEAVY and self.figures.word("hangs_load") != "no")
 
     @property
     def earthed(self) -> bool:
-        """Tell whether it has a protective earth by design; where nobody says, one is looked for on what a mains feeds."""
+        """Tell whether it has a protective earth by design.
+
+        Where nobody says, one is looked for on what a mains feeds.
+        """
         return (self.protection or self._usual_protection) == "protective earth"
 
     @property
@@ -76,7 +85,9 @@ class Facts:
 
     @property
     def capacitors(self) -> bool:
-        """Tell whether there are capacitors in its circuit: in appliances, traction and driven machines until told otherwise."""
+        """Tell whether there are capacitors in its circuit: in appliances, traction and driven machines until told
+        otherwise.
+        """
         said = self.figures.word("capacitors")
         return said == "yes" or (not said and self.motor_class in ("appliance", "traction", "industrial"))
 

@@ -20,8 +20,14 @@ METHODS = {
     "fuses": "fuses drawn and kept",
     "on-bench": "on the bench, joined to nothing",
 }
-_USUAL = {"appliance": "unplugged", "tool": "unplugged", "starter": "earth-lead", "industrial": "locked",
-          "traction": "disconnected", "generator": "disconnected"}  # fmt: skip
+_USUAL = {
+    "appliance": "unplugged",
+    "tool": "unplugged",
+    "starter": "earth-lead",
+    "industrial": "locked",
+    "traction": "disconnected",
+    "generator": "disconnected",
+}
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,19 +52,31 @@ _CLASS: dict[str, tuple[Step, ...]] = {
     ),
     "tool": (Step("bit", "Blade, bit or disc taken off", "unplug or take the battery out before you touch it"),),
     "starter": (
-        Step("lead", "Battery earth lead off first", "it goes on last; never let a live spanner bridge; sparks away from fuel and battery gas"),
+        Step(
+            "lead",
+            "Battery earth lead off first",
+            "it goes on last; never let a live spanner bridge; sparks away from fuel and battery gas",
+        ),
         Step("neutral", "Gear in neutral, engine cannot start onto you", "hold the post while its nut is turned"),
     ),
     "industrial": (
-        Step("lock", "Own lock and tag on every source, start tried", "field supply, heaters and drive capacitors are sources too"),
-        Step("hung", "Suspended loads lowered or pinned", "a hoist or lift falls when its brake is lifted; field loss makes it overspeed"),
+        Step(
+            "lock",
+            "Own lock and tag on every source, start tried",
+            "field supply, heaters and drive capacitors are sources too",
+        ),
+        Step(
+            "hung",
+            "Suspended loads lowered or pinned",
+            "a hoist or lift falls when its brake is lifted; field loss makes it overspeed",
+        ),
     ),
     "traction": (
         Step("wheels", "Wheels off the ground and chocked", "it drives away; very high currents melt thin leads"),
         Step("battery", "Battery disconnected", "no ring, no watch; cover the posts"),
     ),
     "generator": (Step("belt", "Belt and fan guarded or off, battery isolated", "whatever drives it must not start"),),
-}  # fmt: skip
+}
 _CAPACITORS = Step(
     "capacitors", "Capacitors discharged and measured", "they hold their charge long after the plug is out"
 )
@@ -72,9 +90,13 @@ _DUST = Step(
 )
 _POWER = (
     Step("insulation", "Insulation tested, terminals tight", "people clear while it is tested, discharge afterwards"),
-    Step("guards", "Guards on, it turns freely by hand, nothing loose inside", "no loose sleeves, gloves off near turning parts"),
+    Step(
+        "guards",
+        "Guards on, it turns freely by hand, nothing loose inside",
+        "no loose sleeves, gloves off near turning parts",
+    ),
     Step("clear", "People clear, stop within reach", "a short touch of power first"),
-)  # fmt: skip
+)
 _EARTH = Step("earth", "Protective earth joined again and measured", "an earthed plug on a two-core cord is a stop")
 _NO_EARTH = {
     "double insulated": Step(
@@ -93,10 +115,20 @@ _SERVICE = (
     Step("own", "Own lock and tag taken off, users told", "nobody else takes them off"),
 )
 # Findings with which nothing runs, whatever gate was passed or waived: it burns in seconds, or parts fly.
-NOT_RUN = frozenset({
-    "commutator.two-bars", "commutator.raised", "commutator.riser", "commutator.open", "commutator.short", "windings.binding",
-    "windings.growler", "bartest.open", "bartest.short", "runout.far",
-})  # fmt: skip
+NOT_RUN = frozenset(
+    {
+        "commutator.two-bars",
+        "commutator.raised",
+        "commutator.riser",
+        "commutator.open",
+        "commutator.short",
+        "windings.binding",
+        "windings.growler",
+        "bartest.open",
+        "bartest.short",
+        "runout.far",
+    }
+)
 GATES = {"safe": "Make safe", "power": "Before power", "service": "Back to service"}
 
 
@@ -142,8 +174,8 @@ _IDLES = Step(
 _RUNS_AWAY = Step(
     "speed",
     "Load coupled, or a safe reduced voltage set",
-    "without load it runs away: with no data begin at a tenth of plate volts and read r/min at every step, never over a quarter, "
-    "off at rated r/min; where r/min is not measured a tenth is the end",
+    "without load it runs away: with no data begin at a tenth of plate volts and read r/min at every step, never over a"
+    " quarter, off at rated r/min; where r/min is not measured a tenth is the end",
 )
 _FIELD = Step("field", "Shunt field at full strength first", "with its field lost it runs away")
 

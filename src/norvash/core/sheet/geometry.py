@@ -3,19 +3,22 @@
 from dataclasses import dataclass
 
 from norvash.core.edges import under, within
+from norvash.core.found import Findings
 from norvash.core.holders import gap_reason
 from norvash.core.loading import bars_covered, current_density_a_per_cm2, pressure_kpa, usual_force_n
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW
 from norvash.core.seating import sagitta_mm, seating_method
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.verdict import Findings
 from norvash.errors import InputError
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Line:
-    """One figure: words, value, unit, the band or basis it is held against, and whether it is right; None says nothing."""
+    """One figure: words, value, unit, the band or basis it is held against, and whether it is right.
+
+    None says nothing.
+    """
 
     words: str
     value: float
@@ -33,17 +36,26 @@ def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Line, ..
     if gap is not None and not sheet.places("gap"):
         made.append(
             Line(
-                "Holder gap by the type" + since,
-                gap,
-                "mm",
-                f"{rules['gap.low']:g} to {rules['gap.high']:g} mm",
-                gap_reason(gap, rules)[0],
-                ("gap.low", "gap.high"),
+                words="Holder gap by the type" + since,
+                value=gap,
+                unit="mm",
+                against=f"{rules['gap.low']:g} to {rules['gap.high']:g} mm",
+                right=gap_reason(gap, rules)[0],
+                rules=("gap.low", "gap.high"),
             )
         )
     sunk = known.number("sunk_mm")
     if sunk is not None:
-        made.append(Line(f"Surface sunk under the brush{since}", sunk, "mm", "gap, limit and depth readings reach that much further until the holders are set", False, ()))  # fmt: skip
+        made.append(
+            Line(
+                words=f"Surface sunk under the brush{since}",
+                value=sunk,
+                unit="mm",
+                against="gap, limit and depth readings reach that much further until the holders are set",
+                right=False,
+                rules=(),
+            )
+        )
     return tuple(made)
 
 
@@ -57,25 +69,41 @@ def _springs(sheet: Sheet, found: Findings, rules: MotorRules) -> list[Line]:
     if forces:
         worst = max(forces, key=lambda f: abs(pressure_kpa(f, t, a) - (low + high) / 2))
         kpa = pressure_kpa(worst, t, a)
-        made.append(Line("Spring pressure, the one farthest off", kpa, "kPa", band, within(low, kpa, high), ids))
+        made.append(
+            Line(
+                words="Spring pressure, the one farthest off",
+                value=kpa,
+                unit="kPa",
+                against=band,
+                right=within(low, kpa, high),
+                rules=ids,
+            )
+        )
         usual = usual_force_n(forces, rules)
         off = max((f / usual - 1 for f in forces), key=abs)
         band_of_set = f"under {100 * rules['spring.plan']:g} % off"
         made.append(
             Line(
-                "The force farthest off the median of the sound ones",
-                100 * off,
-                "%",
-                band_of_set,
-                under(abs(off), rules["spring.plan"]),
-                ("spring.plan",),
+                words="The force farthest off the median of the sound ones",
+                value=100 * off,
+                unit="%",
+                against=band_of_set,
+                right=under(abs(off), rules["spring.plan"]),
+                rules=("spring.plan",),
             )
         )
     new, rate = figures.stated("force_new_n"), figures.stated("spring_rate_n_per_mm")
     if new is not None and rate is not None:
         at_limit = pressure_kpa(new - rate * (figures.need("new_mm") - found.limit.limit_mm), t, a)
         made.append(
-            Line("Pressure at the limit, by the spring's rate", at_limit, "kPa", band, within(low, at_limit, high), ids)
+            Line(
+                words="Pressure at the limit, by the spring's rate",
+                value=at_limit,
+                unit="kPa",
+                against=band,
+                right=within(low, at_limit, high),
+                rules=ids,
+            )
         )
     return made
 
@@ -90,21 +118,39 @@ def _current(sheet: Sheet, rules: MotorRules) -> list[Line]:
     except InputError:
         return []
     if not grade:
-        return [Line("Current density at rated current", density, "A/cm²", "grade not known", None, ())]
+        return [
+            Line(
+                words="Current density at rated current",
+                value=density,
+                unit="A/cm²",
+                against="grade not known",
+                right=None,
+                rules=(),
+            )
+        ]
     ids = (DENSITY_LOW.of(grade), DENSITY_HIGH.of(grade))
     low, high = rules[ids[0]], rules[ids[1]]
     right = None if sheet.facts.motor_class == "starter" else within(low * rules["density.least-share"], density, high)
-    made = [Line("Current density at rated current", density, "A/cm²", f"{low:g} to {high:g} A/cm² for {grade}", right, ids)]  # fmt: skip
+    made = [
+        Line(
+            words="Current density at rated current",
+            value=density,
+            unit="A/cm²",
+            against=f"{low:g} to {high:g} A/cm² for {grade}",
+            right=right,
+            rules=ids,
+        )
+    ]
     if volts:
         drop = rules[CONTACT_DROP.of(grade)]
         made.append(
             Line(
-                "Contact drop of a pair, share of the supply",
-                100 * drop / volts,
-                "%",
-                f"{drop:g} V of {volts:g} V",
-                None,
-                (CONTACT_DROP.of(grade),),
+                words="Contact drop of a pair, share of the supply",
+                value=100 * drop / volts,
+                unit="%",
+                against=f"{drop:g} V of {volts:g} V",
+                right=None,
+                rules=(CONTACT_DROP.of(grade),),
             )
         )
     return made
@@ -123,16 +169,16 @@ def _face(sheet: Sheet, rules: MotorRules) -> list[Line]:
         low, high = rules["bars.low"], rules["bars.high"]
         made.append(
             Line(
-                "Bars covered by a brush",
-                covered,
-                "",
-                f"{low:g} to {high:g}",
-                within(low, covered, high),
-                ("bars.low", "bars.high"),
+                words="Bars covered by a brush",
+                value=covered,
+                unit="",
+                against=f"{low:g} to {high:g}",
+                right=within(low, covered, high),
+                rules=("bars.low", "bars.high"),
             )
         )
     if diameter is not None and t < diameter:
         depth = sagitta_mm(diameter, t)
         way = seating_method(depth, len(sheet.facts.positions), rules)
-        made.append(Line("Depth of the face's curve", depth, "mm", way, None, ()))
+        made.append(Line(words="Depth of the face's curve", value=depth, unit="mm", against=way, right=None, rules=()))
     return made

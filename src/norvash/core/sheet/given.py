@@ -9,9 +9,12 @@ from typing import Literal
 Kind = Literal["full", "quick"]
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Given:
-    """One entry that counts: its word or number, as typed, by whom and when; `more` holds what belongs to a decision."""
+    """One entry that counts: its word or number, as typed, by whom and when.
+
+    `more` holds what belongs to a decision.
+    """
 
     id: str
     typed: str

@@ -1,4 +1,6 @@
-"""Windings as a sheet holds them: insulation with its trend, polarization index, coils and heat, slots on the growler."""
+"""Windings as a sheet holds them: insulation with its trend, polarization index, coils and heat, slots on the
+growler.
+"""
 
 import re
 from collections.abc import Iterable
@@ -15,6 +17,7 @@ from norvash.core.insulation import (
     machine_of,
     r40_megohm,
 )
+from norvash.core.known import all_known
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
@@ -26,16 +29,17 @@ def tested_as(sheet: Sheet) -> EarthTest:
     """Return what this sheet's insulation is judged by."""
     facts = sheet.facts
     return EarthTest(
-        facts.rated_v,
-        machine_of(facts.motor_class, facts.figures.word("protection")),
-        sheet.word("insulation-of") or "whole",
+        rated_v=facts.rated_v,
+        machine=machine_of(facts.motor_class, facts.figures.word("protection")),
+        circuit=sheet.word("insulation-of") or "whole",
         parted=all(sheet.has(tick) for tick in facts.to_part),
         wet=sheet.word("insulation-dew") == "yes",
     )
 
 
 def insulation_now(sheet: Sheet, rules: MotorRules) -> Insulation | None:
-    """Return insulation to earth against its least and against the last sheet that has it, None where it was not measured.
+    """Return insulation to earth against its least and against the last sheet that has it, None where it was not
+    measured.
 
     Source: rules insulation.*
     """
@@ -48,7 +52,10 @@ def insulation_now(sheet: Sheet, rules: MotorRules) -> Insulation | None:
 
 
 def bar_to_shaft(sheet: Sheet, rules: MotorRules) -> Insulation | None:
-    """Return the lowest insulation from a bar to the shaft, judged as that of an armature alone; None where it was not measured."""
+    """Return the lowest insulation from a bar to the shaft, judged as that of an armature alone.
+
+    None where it was not measured.
+    """
     measured = sheet.number_of("bar-shaft")
     if measured is None:
         return None
@@ -59,20 +66,20 @@ def bar_to_shaft(sheet: Sheet, rules: MotorRules) -> Insulation | None:
 def earlier_r40(sheet: Sheet, rules: MotorRules) -> float | None:
     """Return insulation at 40 °C on the last sheet that has it with its temperature [MΩ]."""
     value, warm = sheet.earlier.get("insulation-mohm"), sheet.earlier.get("insulation-c")
-    if (
-        value is None
-        or warm is None
-        or value.sheet != warm.sheet
-        or value.given.number is None
-        or warm.given.number is None
-    ):
+    if value is None or warm is None or value.sheet != warm.sheet:
         return None
-    return r40_megohm(value.given.number, warm.given.number, rules)
+    measured = all_known(value.given.number, warm.given.number)
+    if measured is None:
+        return None
+    megohm, temperature_c = measured
+    return r40_megohm(megohm, temperature_c, rules)
 
 
 @dataclass(frozen=True, slots=True)
 class InsulationTest:
-    """Insulation to earth as one sheet has it: as measured [MΩ], at its temperature [°C], at 40 °C [MΩ] where that is known."""
+    """Insulation to earth as one sheet has it: as measured [MΩ], at its temperature [°C], at 40 °C [MΩ] where that is
+    known.
+    """
 
     sheet: int
     on: date
@@ -120,10 +127,13 @@ def coils_now(sheet: Sheet, rules: MotorRules) -> Coils | None:
 
 
 def heat_now(sheet: Sheet, rules: MotorRules) -> tuple[float, float | None] | None:
-    """Return the winding's temperature by its resistance and its rise over the air [°C, K], None where a value is missing."""
-    cold, cold_c, hot, air = (sheet.number_of(n) for n in ("cold-ohm", "cold-c", "hot-ohm", "air-c"))
-    if cold is None or cold_c is None or hot is None or cold <= 0:
+    """Return the winding's temperature by its resistance and its rise over the air [°C, K], None where a value is
+    missing.
+    """
+    measured = all_known(*(sheet.number_of(n) for n in ("cold-ohm", "cold-c", "hot-ohm")))
+    if measured is None or measured[0] <= 0:
         return None
+    (cold, cold_c, hot), air = measured, sheet.number_of("air-c")
     try:
         warm = winding_c(cold, cold_c, hot, rules)
     except InputError:
@@ -136,7 +146,9 @@ _MOST_SLOTS = 40
 
 
 def slots_on_growler(sheet: Sheet) -> dict[int, tuple[int, int] | None]:
-    """Return each slot that answers on the growler with its first and last bar, None where the figures do not tell them."""
+    """Return each slot that answers on the growler with its first and last bar, None where the figures do not tell
+    them.
+    """
     if sheet.word("growler") != "fail":
         return {}
     bars, slots = sheet.facts.figures.stated("bars"), sheet.facts.figures.stated("armature_slots")

@@ -2,10 +2,10 @@
 
 from dataclasses import dataclass
 
+from norvash.core.found import Findings
 from norvash.core.grades import GRADES
 from norvash.core.rules.book import MotorRules
 from norvash.core.state import MotorState
-from norvash.core.verdict import Findings
 
 _WATCH = GRADES.index("watch")
 
@@ -20,7 +20,8 @@ class Stay:
 
 
 def stays(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Stay, ...]:
-    """Return for each brush whether it may stay: enough carbon, nothing above watch found on it, of the age of its partners.
+    """Return for each brush whether it may stay: enough carbon, nothing above watch found on it, of the age of its
+    partners.
 
     Source: rule stage.watch
     """
@@ -32,9 +33,10 @@ def stays(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Stay, 
         elif brush.usable <= rules["stage.watch"]:
             against.append(f"{brush.usable:.0%} usable, over {rules['stage.watch']:.0%} is asked for")
         against += [
-            c.finding.words for c in found.conditions
+            c.finding.words
+            for c in found.conditions
             if c.position == brush.number and GRADES.index(c.finding.grade) > _WATCH
-        ]  # fmt: skip
+        ]
         if state.current.renewal_of(brush.number) is not None:
             against.append("renewed since: make sure that it is of the same grade")
         share = f"{brush.usable:.0%} usable, nothing above “Watch” on it" if brush.usable is not None else ""

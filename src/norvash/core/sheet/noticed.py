@@ -1,36 +1,76 @@
-"""From a sheet to the signs that a diagnosis rests on: what was picked, and what follows from measurements and findings."""
+"""From a sheet to the signs that a diagnosis rests on: what was picked, and what follows from measurements and
+findings.
+"""
 
 from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
+from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.diagnosis.signs import BY_ID as SIGNS
-from norvash.core.diagnosis.signs import NOT_SO
 from norvash.core.edges import under
+from norvash.core.found import Findings
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.before import Before
 from norvash.core.sheet.sheet import Sheet, gate
-from norvash.core.verdict import Findings
 
 # Findings that are signs: the sign and its answer.
 _SHOWS = {
-    "brush.sticky": ("held", "yes"), "brush.seized": ("held", "seized"), "brush.latched": ("held", "yes"), "face.glazed": ("glazed", "yes"),
-    "face.one-side": ("one-side", "yes"), "holder.arms": ("arms-off", "yes"),
-    "spring.heat": ("spring-heat", "yes"), "spring.broken": ("spring-weak", "yes"), "spring.off": ("spring-weak", "yes"),
-    "spring.far-off": ("spring-weak", "yes"), "lead.loose": ("lead-bad", "yes"), "lead.strands-25": ("lead-bad", "yes"),
-    "lead.heat": ("lead-bad", "yes"), "terminal.poor": ("terminal-bad", "yes"), "terminal.measured": ("terminal-bad", "yes"),
-    "clearance.loose": ("wrong-part", "yes"), "commutator.black": ("track", "black"), "commutator.two-bars": ("track", "two-bars"),
-    "commutator.burnt": ("surface", "yes"), "commutator.rough": ("surface", "yes"), "commutator.raised": ("surface", "yes"),
-    "commutator.mica": ("mica", "yes"), "commutator.flashover": ("flashed", "yes"),
-    "commutator.slots": ("slots", "yes"), "commutator.open": ("bars", "open"), "commutator.riser": ("bars", "riser"),
-    "commutator.short": ("bars", "shorted"), "windings.burnt": ("burnt", "yes"), "windings.earth": ("insulation", "yes"),
-    "insulation.low": ("insulation", "yes"), "windings.field": ("field-odd", "yes"), "magnets.cracked": ("magnets", "yes"),
-    "windings.broken": ("wire-broken", "yes"), "windings.core": ("core-rubbed", "yes"), "windings.interpole": ("interpole-hot", "yes"),
-    "bearing.rough": ("bearing-bad", "yes"), "bearing.loose": ("bearing-bad", "yes"), "bearing.locked": ("bearing-bad", "yes"),
-    "bearing.dry": ("bearing-bad", "yes"), "bush.dry": ("bearing-bad", "yes"), "runout.over": ("surface", "yes"), "runout.far": ("surface", "yes"),
-    "runout.bars": ("surface", "yes"), "runout.seats": ("bearing-bad", "yes"),
-    "bartest.open": ("bars", "open"), "bartest.short": ("bars", "shorted"), "windings.growler": ("bars", "shorted"), "windings.short": ("field-odd", "yes"),
-    "bush.worn": ("bearing-bad", "yes"), "bearing.noisy": ("bearing-bad", "yes"), "bearing.corroded": ("bearing-bad", "yes"),
-    "drive.worn": ("drive-bad", "yes"), "drive.jammed": ("drive-bad", "yes"), "drive.belt": ("belt-bad", "yes"), "drive.fan": ("fan-bad", "yes"),
-    "drive.shaft": ("shaft-bad", "yes"), "drive.keyway": ("shaft-bad", "yes"),
-}  # fmt: skip
+    "brush.sticky": ("held", "yes"),
+    "brush.seized": ("held", "seized"),
+    "brush.latched": ("held", "yes"),
+    "face.glazed": ("glazed", "yes"),
+    "face.one-side": ("one-side", "yes"),
+    "holder.arms": ("arms-off", "yes"),
+    "spring.heat": ("spring-heat", "yes"),
+    "spring.broken": ("spring-weak", "yes"),
+    "spring.off": ("spring-weak", "yes"),
+    "spring.far-off": ("spring-weak", "yes"),
+    "lead.loose": ("lead-bad", "yes"),
+    "lead.strands-25": ("lead-bad", "yes"),
+    "lead.heat": ("lead-bad", "yes"),
+    "terminal.poor": ("terminal-bad", "yes"),
+    "terminal.measured": ("terminal-bad", "yes"),
+    "clearance.loose": ("wrong-part", "yes"),
+    "commutator.black": ("track", "black"),
+    "commutator.two-bars": ("track", "two-bars"),
+    "commutator.burnt": ("surface", "yes"),
+    "commutator.rough": ("surface", "yes"),
+    "commutator.raised": ("surface", "yes"),
+    "commutator.mica": ("mica", "yes"),
+    "commutator.flashover": ("flashed", "yes"),
+    "commutator.slots": ("slots", "yes"),
+    "commutator.open": ("bars", "open"),
+    "commutator.riser": ("bars", "riser"),
+    "commutator.short": ("bars", "shorted"),
+    "windings.burnt": ("burnt", "yes"),
+    "windings.earth": ("insulation", "yes"),
+    "insulation.low": ("insulation", "yes"),
+    "windings.field": ("field-odd", "yes"),
+    "magnets.cracked": ("magnets", "yes"),
+    "windings.broken": ("wire-broken", "yes"),
+    "windings.core": ("core-rubbed", "yes"),
+    "windings.interpole": ("interpole-hot", "yes"),
+    "bearing.rough": ("bearing-bad", "yes"),
+    "bearing.loose": ("bearing-bad", "yes"),
+    "bearing.locked": ("bearing-bad", "yes"),
+    "bearing.dry": ("bearing-bad", "yes"),
+    "bush.dry": ("bearing-bad", "yes"),
+    "runout.over": ("surface", "yes"),
+    "runout.far": ("surface", "yes"),
+    "runout.bars": ("surface", "yes"),
+    "runout.seats": ("bearing-bad", "yes"),
+    "bartest.open": ("bars", "open"),
+    "bartest.short": ("bars", "shorted"),
+    "windings.growler": ("bars", "shorted"),
+    "windings.short": ("field-odd", "yes"),
+    "bush.worn": ("bearing-bad", "yes"),
+    "bearing.noisy": ("bearing-bad", "yes"),
+    "bearing.corroded": ("bearing-bad", "yes"),
+    "drive.worn": ("drive-bad", "yes"),
+    "drive.jammed": ("drive-bad", "yes"),
+    "drive.belt": ("belt-bad", "yes"),
+    "drive.fan": ("fan-bad", "yes"),
+    "drive.shaft": ("shaft-bad", "yes"),
+    "drive.keyway": ("shaft-bad", "yes"),
+}
 # Answers to what was measured that ask for no cause.
 _RIGHT = (NOT_SO, "right")
 # What a part that was looked at and found sound says: none of its signs.

@@ -4,10 +4,11 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from norvash.core.commutator.run_out import run_out_grade
-from norvash.core.commutator.skim import slot_again_mm
+from norvash.core.commutator.slots import slot_again_mm
 from norvash.core.edges import over, under
 from norvash.core.findings import Finding
 from norvash.core.insulation import Insulation
+from norvash.core.known import all_known
 from norvash.core.part_findings import BY_ID, said
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.copper import CopperNow, copper_now, read_after_cut
@@ -23,7 +24,9 @@ _ASK_FOR_A_CUT = ("commutator.rough", "runout.over", "runout.bars", "slot.shallo
 
 
 def part_voices(sheet: Sheet, rules: MotorRules) -> list[Voice]:
-    """Return what the measurements of stages 6 to 8 say of the whole motor, each finding once with its figures in its words."""
+    """Return what the measurements of stages 6 to 8 say of the whole motor, each finding once with its figures in its
+    words.
+    """
     found: dict[str, Finding] = {}
     for finding in (f for teller in (_copper, _windings, drive_voices) for f in teller(sheet, rules)):
         before = found.get(finding.id)
@@ -113,12 +116,14 @@ def _cut(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
         if depth.allowed:
             yield said(
                 "copper.cut",
-                f"cleans up with {depth.radial:.3f} mm radial, to {depth.diameter_after:.2f} mm; {depth.skims_left} more such cuts left{about}",
+                f"cleans up with {depth.radial:.3f} mm radial, to {depth.diameter_after:.2f} mm; {depth.skims_left}"
+                f" more such cuts left{about}",
             )
         else:
             yield said(
                 "copper.refused",
-                f"a cut would end {depth.under_by:.3f} mm under the least diameter; deepest allowed {plan.deepest:.3f} mm radial{about}",
+                f"a cut would end {depth.under_by:.3f} mm under the least diameter; deepest allowed {plan.deepest:.3f}"
+                f" mm radial{about}",
             )
 
 
@@ -192,11 +197,16 @@ def _insulation(found: Insulation) -> Iterator[Finding]:
 
 
 def _magnets(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
-    """Return weak magnets: no-load speed well over the type's, and current too. Source: rules magnet.speed, amps.band"""
-    rpm, amps, figures = sheet.number_of("noload-rpm"), sheet.number_of("noload-a"), sheet.facts.figures
-    usual_rpm, usual_a = figures.number("noload_rpm"), figures.number("noload_a")
-    if not sheet.facts.magnets or rpm is None or amps is None or usual_rpm is None or usual_a is None:
+    """Return weak magnets: no-load speed well over the type's, and current too.
+
+    Source: rules magnet.speed, amps.band
+    """
+    figures = sheet.facts.figures
+    measured = all_known(sheet.number_of("noload-rpm"), sheet.number_of("noload-a"))
+    usual = all_known(figures.number("noload_rpm"), figures.number("noload_a"))
+    if not sheet.facts.magnets or measured is None or usual is None:
         return
+    (rpm, amps), (usual_rpm, usual_a) = measured, usual
     if over(rpm, (1 + rules["magnet.speed"]) * usual_rpm) and over(amps, (1 + rules["amps.band"]) * usual_a):
         yield said(
             "magnets.weak",

@@ -3,11 +3,11 @@
 from dataclasses import dataclass
 from typing import Literal
 
+from norvash.core.found import Findings
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.deciding import Matter
 from norvash.core.sheet.fields import INSIDE, STAGES
 from norvash.core.sheet.sheet import Sheet, gate
-from norvash.core.verdict import Findings
 
 State = Literal["done", "skipped", "waiting", "held", "not done"]
 
@@ -28,13 +28,13 @@ def progress(sheet: Sheet, found: Findings, to_decide: tuple[Matter, ...], rules
     safe = gate(sheet, "safe", rules)
     made = []
     for stage in sheet.stages:
-        state, why = _state(stage, sheet, found, to_decide, rules, safe.state != "open")
+        state, why = _state(stage, sheet, found, to_decide=to_decide, rules=rules, safe=safe.state != "open")
         made.append(StageNow(stage, STAGES[stage], list(STAGES).index(stage) + 1, state, why))
     return tuple(made)
 
 
 def _state(
-    stage: str, sheet: Sheet, found: Findings, to_decide: tuple[Matter, ...], rules: MotorRules, safe: bool
+    stage: str, sheet: Sheet, found: Findings, *, to_decide: tuple[Matter, ...], rules: MotorRules, safe: bool
 ) -> tuple[State, str]:
     if _done(stage, sheet, found, to_decide, rules):
         return "done", ""

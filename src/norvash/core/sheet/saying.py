@@ -3,12 +3,12 @@
 from dataclasses import replace
 
 from norvash.core.diagnosis.ranking import Diagnosis
+from norvash.core.found import Findings, Reason
 from norvash.core.grades import GRADES
 from norvash.core.rules.book import MotorRules
 from norvash.core.sentence import Verdict
 from norvash.core.sheet.progress import measured_here
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.verdict import Findings, Reason
 
 _GRAVE = GRADES.index("plan")
 SEEKING = ("Cause sought", "Not opened")
@@ -47,7 +47,10 @@ def _closed(said: Verdict, cause: Diagnosis | None, rules: MotorRules, act: str)
     if cause is None:
         return replace(said, word=SEEKING[1], act=act, why="So settled on this sheet.", sure="", by_when="")
     first = next((r for r in cause.ranked if r.cause.side == "upstream"), cause.first)
-    why = f"{cause.share('upstream'):.0%} that it is supply, switch, cable or cut-out; first {first.cause.words}: {first.cause.act}."
+    why = (
+        f"{cause.share('upstream'):.0%} that it is supply, switch, cable or cut-out; first {first.cause.words}:"
+        f" {first.cause.act}."
+    )
     return replace(
         said,
         word=SEEKING[1],

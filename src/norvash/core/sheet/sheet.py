@@ -28,9 +28,12 @@ class Gate:
     to_do: tuple[str, ...] = ()
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Sheet:
-    """One visit to one motor; entries by field and place, place 0 where there is only one; `earlier` is of fields that are compared."""
+    """One visit to one motor; entries by field and place, place 0 where there is only one.
+
+    `earlier` is of fields that are compared.
+    """
 
     id: str
     number: int

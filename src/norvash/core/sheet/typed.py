@@ -32,7 +32,7 @@ class Read:
     more: Mapping[str, str] | None = None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class _Asked:
     """An entry before it is read: its field, what was typed, what belongs to it, and what it is read by."""
 
@@ -45,7 +45,7 @@ class _Asked:
 
 
 def read_entry(
-    field: SheetField, text: str, more: Mapping[str, str], facts: Facts, rules: MotorRules, today: date
+    field: SheetField, text: str, more: Mapping[str, str], *, facts: Facts, rules: MotorRules, today: date
 ) -> Read:
     """Return an entry as read; an empty text empties the place.
 
@@ -55,7 +55,7 @@ def read_entry(
     cleaned = cleaned if field.kind == "column" else " ".join(cleaned.split())
     if not cleaned:
         return Read("")
-    return _READERS[field.kind](_Asked(field, cleaned, more, facts, rules, today))
+    return _READERS[field.kind](_Asked(field=field, text=cleaned, more=more, facts=facts, rules=rules, today=today))
 
 
 def place_of(field: SheetField, place: int, facts: Facts) -> None:
@@ -87,7 +87,11 @@ def _pick(asked: _Asked) -> Read:
             f"“{asked.text[:40]}” is no answer to “{asked.field.label}”.", "Choose one of those shown.", "value"
         )
     if asked.field.id == "surface-with" and asked.text in REFUSED:
-        raise InputError(f"Refused: {REFUSED[asked.text]}.", "Use a commutator stone or non-conducting paper; clean every slot after.", "value")  # fmt: skip
+        raise InputError(
+            f"Refused: {REFUSED[asked.text]}.",
+            "Use a commutator stone or non-conducting paper; clean every slot after.",
+            "value",
+        )
     if asked.field.id.startswith("overrule."):
         return Read(
             asked.text,
@@ -134,7 +138,11 @@ def _column(asked: _Asked) -> Read:
         None,
     )
     if off is not None:
-        raise InputError(f"{asked.field.label}: reading {off} cannot be right.", f"Give values from {asked.field.low:g} to {asked.field.high:g}.", "value")  # fmt: skip
+        raise InputError(
+            f"{asked.field.label}: reading {off} cannot be right.",
+            f"Give values from {asked.field.low:g} to {asked.field.high:g}.",
+            "value",
+        )
     return Read(asked.text, ";".join("-" if x is None else f"{x:.9g}" for x in values))
 
 
@@ -221,9 +229,12 @@ def read_day(text: str, today: date, field: str) -> date:
 
 
 _READERS: dict[str, Callable[[_Asked], Read]] = {
-    "tick": _tick, "pick": _pick, "quantity": _quantity, "text": _text, "decision": _decision,
-    "column": _column, "map": _map,
-}  # fmt: skip
-_DECISIONS: dict[str, Callable[[_Asked], Read]] = {
-    "decide.": _decide, "temporary": _temporary, "permit.open": _permit,
-}  # fmt: skip
+    "tick": _tick,
+    "pick": _pick,
+    "quantity": _quantity,
+    "text": _text,
+    "decision": _decision,
+    "column": _column,
+    "map": _map,
+}
+_DECISIONS: dict[str, Callable[[_Asked], Read]] = {"decide.": _decide, "temporary": _temporary, "permit.open": _permit}

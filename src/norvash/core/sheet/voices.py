@@ -21,7 +21,8 @@ _TWO_BARS = "commutator.two-bars"
 def voices(sheet: Sheet, rules: MotorRules, worn_mm: Iterable[float] = ()) -> tuple[Voice, ...]:
     """Return the findings of a sheet that still stand, each with its position, 0 for the whole motor.
 
-    Units: worn_mm [mm] of every brush since new, for the dust that is to be expected. What was measured stands over what was only seen.
+    Units: worn_mm [mm] of every brush since new, for the dust that is to be expected. What was measured stands over
+    what was only seen.
     """
     found = [*_seen(sheet), *_springs(sheet, rules), *_holders(sheet, rules), *_measured(sheet, rules)]
     if any(sheet.touched(stage) for stage in (*PARTS, "before")):
@@ -44,7 +45,9 @@ def _seen(sheet: Sheet) -> list[Voice]:
 
 
 def _answered(sheet: Sheet, rules: MotorRules) -> frozenset[str]:
-    """Return the findings by sight that a measurement on this sheet has answered: black at two bars, by a bar test that releases."""
+    """Return the findings by sight that a measurement on this sheet has answered: black at two bars, by a bar test that
+    releases.
+    """
     if not sheet.has(f"seen.{_TWO_BARS}") or not sheet.column("bar-test"):
         return frozenset()
     from norvash.core.sheet.copper import copper_now
@@ -54,7 +57,9 @@ def _answered(sheet: Sheet, rules: MotorRules) -> frozenset[str]:
 
 
 def _springs(sheet: Sheet, rules: MotorRules) -> list[Voice]:
-    """Return what the spring forces say: against the nominal or the band, and against the median of the set's sound ones."""
+    """Return what the spring forces say: against the nominal or the band, and against the median of the set's sound
+    ones.
+    """
     forces = {p: f for p in sheet.places("force") if (f := sheet.number_of("force", p)) is not None}
     usual = usual_force_n(list(forces.values()), rules) if forces else 0.0
     found: list[Voice] = []
@@ -68,7 +73,9 @@ def _springs(sheet: Sheet, rules: MotorRules) -> list[Voice]:
 
 
 def spring_grade(force_n: float, facts: Facts, rules: MotorRules) -> str:
-    """Return how grave a spring's force is, by the nominal force, or by the band of the class where the section is stated."""
+    """Return how grave a spring's force is, by the nominal force, or by the band of the class where the section is
+    stated.
+    """
     thickness, width = facts.figures.need("thickness_mm"), facts.figures.need("width_mm")
     band = (rules["pressure.low"], rules["pressure.high"])
     nominal = facts.figures.number("force_nominal_n")
@@ -115,7 +122,12 @@ def terminals_of(sheet: Sheet, rules: MotorRules) -> tuple[Terminal, ...]:
         step = sheet.number_of("terminal-step")
         made.append(
             terminal_by_ohm(
-                ohm, figures.stated("rated_a"), sheet.facts.rated_v, figures.word("terminal_kind"), step, rules
+                ohm,
+                figures.stated("rated_a"),
+                sheet.facts.rated_v,
+                kind=figures.word("terminal_kind"),
+                step_ohm=step,
+                rules=rules,
             )
         )
     if volt is not None:

@@ -45,7 +45,8 @@ class LifeOut:
 
 
 def bearing_life(given: LifeIn, rules: MotorRules) -> LifeOut:
-    """Return the life that nine in ten reach, that of the grease inside, whether it is too fast, and whether it is renewed anyway.
+    """Return the life that nine in ten reach, that of the grease inside, whether it is too fast, and whether it is
+    renewed anyway.
 
     Raises: InputError for half a size, or a bore that is not inside.
     """
@@ -79,7 +80,8 @@ def _life_words(found: Lasting, runs: Running, why: str, rules: MotorRules) -> l
         said.append(f"over {rules['bearing.grease-hot']:g} °C the life of its grease is looked up")
     elif found.grease_life_h is not None:
         said.append(
-            f"its grease lasts {grouped(found.grease_life_h)} h, so the bearing {grouped(found.lasts_h)} h, and {rules['bearing.years']:g} years at most"
+            f"its grease lasts {grouped(found.grease_life_h)} h, so the bearing {grouped(found.lasts_h)} h, and"
+            f" {rules['bearing.years']:g} years at most"
         )
     elif runs.sealed or runs.rubbing:
         said.append("how long its grease lasts needs bore and outside diameter")
@@ -150,12 +152,34 @@ def _number_words(found: Bearing, heat_c: float) -> str:
     perhaps = "; no grease before you have looked" if found.perhaps else ""
     cold = ", or fit it cold" if found.closed else ""
     size = f"{found.bore_mm:g} × {found.outside_mm:g} × {found.width_mm:g} mm"
-    return f"{size}, {found.seal}, clearance {found.clearance}{own}{perhaps}; warm it to {heat_c:g} °C at most{cold}, press only on the ring with the tight fit"
+    return (
+        f"{size}, {found.seal}, clearance {found.clearance}{own}{perhaps}; warm it to {heat_c:g} °C at most{cold},"
+        " press only on the ring with the tight fit"
+    )
 
 
 SUMS = (
-    Sum("bearing-designation", "Bearing number", "What the number on a ball bearing says: bore, outside diameter, width, seals, clearance.",
-        NumberIn, bearing_designation, {"designation": "6204-2RS C3"}),
-    Sum("bearing-life", "Life of a bearing", "The life that nine in ten ball bearings reach, whether grease bears the speed, and how much of it.",
-        LifeIn, bearing_life, {"capacity_kn": 14.1, "load_kn": 0.64, "speed_rpm": 2870, "bore_mm": 20, "outside_mm": 47, "width_mm": 14}),
-)  # fmt: skip
+    Sum(
+        name="bearing-designation",
+        title="Bearing number",
+        words="What the number on a ball bearing says: bore, outside diameter, width, seals, clearance.",
+        inputs=NumberIn,
+        compute=bearing_designation,
+        example={"designation": "6204-2RS C3"},
+    ),
+    Sum(
+        name="bearing-life",
+        title="Life of a bearing",
+        words="The life that nine in ten ball bearings reach, whether grease bears the speed, and how much of it.",
+        inputs=LifeIn,
+        compute=bearing_life,
+        example={
+            "capacity_kn": 14.1,
+            "load_kn": 0.64,
+            "speed_rpm": 2870,
+            "bore_mm": 20,
+            "outside_mm": 47,
+            "width_mm": 14,
+        },
+    ),
+)

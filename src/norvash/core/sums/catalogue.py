@@ -3,27 +3,32 @@
 from types import MappingProxyType
 
 from norvash.core.sums import (
+    bar_testing,
     bearings,
     before_opening,
     carbon,
+    cause,
     commutator,
     cutting,
     fitting,
     insulation,
     intervals,
     kit,
+    limit,
     line,
     loading,
     shaft,
 )
 from norvash.core.sums.registry import Sum
 
-GROUPS: MappingProxyType[str, tuple[Sum, ...]] = MappingProxyType({
-    "Carbon, limit and dates": (*carbon.SUMS, *line.SUMS, *intervals.SUMS),
-    "Load and fit of brushes": (*loading.SUMS, *fitting.SUMS),
-    "Before opening": before_opening.SUMS,
-    "Commutator": (*commutator.SUMS, *cutting.SUMS),
-    "Windings": insulation.SUMS,
-    "Bearings and shaft": (*bearings.SUMS, *kit.SUMS, *shaft.SUMS),
-})  # fmt: skip
+GROUPS: MappingProxyType[str, tuple[Sum, ...]] = MappingProxyType(
+    {
+        "Carbon, limit and dates": (*carbon.SUMS, *limit.SUMS, *line.SUMS, *intervals.SUMS),
+        "Load and fit of brushes": (*loading.SUMS, *fitting.SUMS),
+        "Before opening": (*before_opening.SUMS, *cause.SUMS),
+        "Commutator": (*commutator.SUMS, *bar_testing.SUMS, *cutting.SUMS),
+        "Windings": insulation.SUMS,
+        "Bearings and shaft": (*bearings.SUMS, *kit.SUMS, *shaft.SUMS),
+    }
+)
 SUMS: MappingProxyType[str, Sum] = MappingProxyType({s.name: s for group in GROUPS.values() for s in group})

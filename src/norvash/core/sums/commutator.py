@@ -3,19 +3,19 @@
 from dataclasses import dataclass
 
 from norvash.core.classes import HEAVY
-from norvash.core.commutator.bar_testing import FEEDS, WINDINGS, Armature, BarTested, Taken, judge_bar_test
+from norvash.core.commutator.armature import WINDINGS
 from norvash.core.commutator.bars import check_bars
-from norvash.core.commutator.map_says import MapRead, Wound, read_bar_map
+from norvash.core.commutator.map_read import MapRead, Wound
+from norvash.core.commutator.map_says import read_bar_map
 from norvash.core.commutator.run_out import TURNED, RunOut, Turned, judge_run_out, run_out_grade
 from norvash.core.commutator.run_out_limits import RULES_OF
-from norvash.core.commutator.saying import bar_test_words
 from norvash.core.grades import word_of
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.loading import ask_class, for_class
 from norvash.core.sums.registry import Sum, ask
 from norvash.errors import InputError
 
-_WINDINGS = tuple((w, w) for w in WINDINGS)
+WINDING_CHOICES = tuple((w, w) for w in WINDINGS)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -28,7 +28,7 @@ class MapIn:
     pole_pairs: int | None = ask("Pole pairs", "count", default=None, low=1, high=50)
     poles: int | None = ask("or poles", "count", default=None, low=2, high=100)
     slots: int | None = ask("Slots of the armature", "count", default=None, low=2, high=400)
-    winding: str = ask("Winding", "word", default="unknown", choices=_WINDINGS)
+    winding: str = ask("Winding", "word", default="unknown", choices=WINDING_CHOICES)
     commutator_pitch: int | None = ask(
         "Commutator pitch", "count", default=None, low=1, high=400, hint="bars from one end of a coil to the other"
     )
@@ -61,14 +61,25 @@ def map_of(given: MapIn) -> tuple[dict[int, frozenset[str]], Wound]:
     """
     bars = check_bars(given.bars)
     shown: dict[int, frozenset[str]] = {}
-    for name, listed_bars, condition in (("marked_bars", given.marked_bars, "dark"), ("burnt_bars", given.burnt_bars or [], "burnt")):  # fmt: skip
+    for name, listed_bars, condition in (
+        ("marked_bars", given.marked_bars, "dark"),
+        ("burnt_bars", given.burnt_bars or [], "burnt"),
+    ):
         if len(set(listed_bars)) < len(listed_bars):
             raise InputError("A bar stands twice in the list.", "Give each once.", name)
         for bar in listed_bars:
             if bar > bars:
                 raise InputError(f"There is no bar {bar}.", f"Bars count from 1 to {bars}.", name)
             shown[bar] = frozenset({condition})
-    return shown, Wound(bars, _poles(given), given.slots, given.winding, given.commutator_pitch, (), given.bars_covered)
+    return shown, Wound(
+        bars=bars,
+        poles=_poles(given),
+        slots=given.slots,
+        winding=given.winding,
+        pitch=given.commutator_pitch,
+        arms=(),
+        covered=given.bars_covered,
+    )
 
 
 def _poles(given: MapIn) -> int | None:
@@ -101,12 +112,20 @@ def bar_map(given: MapIn, rules: MotorRules) -> MapOut:
     read = read_given_map(given, rules)
     best = read.searched.proven
     return MapOut(
-        pattern=read.pattern, proven=best is not None, period_bars=best.period_bars if best else None, repeats=best.repeats if best else None,
-        hits=best.hits if best else None, offset_bar=best.offset if best else None, chance=best.chance if best else None,
-        corrected_chance=best.corrected if best else None, spots=read.spots, sayings=tuple(s.words for s in read.sayings),
-        bar_test_needed=bool(read.bar_test), advice=read.sayings[0].words if read.sayings else "nothing is marked",
+        pattern=read.pattern,
+        proven=best is not None,
+        period_bars=best.period_bars if best else None,
+        repeats=best.repeats if best else None,
+        hits=best.hits if best else None,
+        offset_bar=best.offset if best else None,
+        chance=best.chance if best else None,
+        corrected_chance=best.corrected if best else None,
+        spots=read.spots,
+        sayings=tuple(s.words for s in read.sayings),
+        bar_test_needed=bool(read.bar_test),
+        advice=read.sayings[0].words if read.sayings else "nothing is marked",
         rules=("pattern.known", "pattern.free", "pattern.share", "pattern.least"),
-    )  # fmt: skip
+    )
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -173,98 +192,47 @@ def run_out(given: RunOutIn, rules: MotorRules) -> RunOutOut:
     never = "; not to be run: it carries people or loads" if grade == "stop" else ""
     assumed = f"; {found.assumed}" if found.assumed else ""
     return RunOutOut(
-        tir_mm=found.tir_mm, tir_limit_mm=found.tir_limit_mm, eccentricity_mm=found.fit.eccentricity_mm, high_point_deg=found.fit.high_point_deg if found.fit.leans else None,
-        ovality_mm=found.fit.ovality_mm, largest_remainder_mm=abs(left), largest_remainder_reading=reading,
-        surface_speed_m_per_s=found.speed_m_per_s, bar_step=step, step_mm=found.step_mm, step_limit_mm=found.step_limit_mm,
-        odd_bars=tuple(n for n, _ in found.odd), over_limit=found.over, passes=found.passes, stage=grade, stage_words=word_of(grade, carbon=False), cause=found.cause,
+        tir_mm=found.tir_mm,
+        tir_limit_mm=found.tir_limit_mm,
+        eccentricity_mm=found.fit.eccentricity_mm,
+        high_point_deg=found.fit.high_point_deg if found.fit.leans else None,
+        ovality_mm=found.fit.ovality_mm,
+        largest_remainder_mm=abs(left),
+        largest_remainder_reading=reading,
+        surface_speed_m_per_s=found.speed_m_per_s,
+        bar_step=step,
+        step_mm=found.step_mm,
+        step_limit_mm=found.step_limit_mm,
+        odd_bars=tuple(n for n, _ in found.odd),
+        over_limit=found.over,
+        passes=found.passes,
+        stage=grade,
+        stage_words=word_of(grade, carbon=False),
+        cause=found.cause,
         advice=f"{limit}: {found.words}{never}{assumed}",
         rules=(*RULES_OF[found.band], "runout.speed", "runout.outlier", "runout.stop"),
-    )  # fmt: skip
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class BarTestIn:
-    """Readings from bar to bar all round; reading 1 lies between bars 1 and 2, the last between the last and the first."""
-
-    readings_milliohm: list[float | None] = ask(
-        "Readings, one unit for all", "reading", high=1e9, hint="mΩ or mV; a dash where one is missing"
-    )
-    bars: int = ask("Bars", "count", low=5, high=400)
-    pole_pairs: int | None = ask("Pole pairs", "count", default=None, low=1, high=50)
-    winding: str = ask("Winding", "word", default="unknown", choices=_WINDINGS)
-    commutator_pitch: int | None = ask("Commutator pitch", "count", default=None, low=1, high=400)
-    slots: int | None = ask("Slots of the armature", "count", default=None, low=2, high=400)
-    fed: str = ask("Fed", "word", default="unknown", choices=tuple(FEEDS.items()))
-    lifted: bool | None = ask("Brushes lifted", "yes", default=None, hint="not said: no release")
-    coil_turns: int | None = ask("Turns of one coil", "count", default=None, low=1, high=2000)
-    noise: float = ask("Scatter of a reading", "share", default=0.01, high=1, hint="as a share: 0.01 or 1 %")
-    industrial_drop: bool = ask(
-        "Voltage drops, on an industrial machine", "yes", default=False, hint="held to a finer band"
     )
 
 
-@dataclass(frozen=True, slots=True, kw_only=True)
-class BarTestOut:
-    """The bar test, judged."""
-
-    median_milliohm: float
-    pass_band: float
-    deviations: tuple[float | None, ...]
-    high_readings: tuple[int, ...]
-    low_readings: tuple[int, ...]
-    suspect_readings: tuple[int, ...]
-    missing_readings: tuple[int, ...]
-    largest_other_deviation: float
-    open_coils: int
-    coil_from_bar: int | None
-    coil_to_bar: int | None
-    faults: tuple[str, ...]
-    even: bool
-    release: bool
-    shorts_excluded: bool
-    advice: str
-    rules: tuple[str, ...]
-
-
-def tested_of(given: BarTestIn, rules: MotorRules) -> BarTested:
-    """Return the given readings, judged."""
-    pitch = given.commutator_pitch
-    pairs = given.pole_pairs or 1
-    if pitch is not None and given.winding == "wave" and pairs > 1 and abs(pitch * pairs - given.bars) != 1:
-        raise InputError(f"A commutator pitch of {pitch} does not close a wave on {given.bars} bars.",
-                         "It is (bars ± 1) over the pole pairs.", "commutator_pitch")  # fmt: skip
-    return judge_bar_test(
-        given.readings_milliohm,
-        Armature(given.bars, pairs, given.winding, pitch, given.slots, given.coil_turns),
-        Taken(given.noise, given.fed, given.lifted, given.industrial_drop),
-        rules,
-    )
-
-
-def bar_test(given: BarTestIn, rules: MotorRules) -> BarTestOut:
-    """Return the bar test with the coil or riser at fault."""
-    found = tested_of(given, rules)
-    opened = [f for f in found.faults if f.kind == "open"]
-    first = found.faults[0] if found.faults else None
-    odd = {*found.high, *found.low}
-    others = [abs(d) for i, d in enumerate(found.deviations, start=1) if d is not None and i not in odd]
-    return BarTestOut(
-        median_milliohm=found.median, pass_band=found.band, deviations=found.deviations, high_readings=found.high, low_readings=found.low,
-        suspect_readings=found.suspect, missing_readings=found.missing, largest_other_deviation=max(others, default=0.0),
-        open_coils=len(opened), coil_from_bar=first.from_bar if first else None, coil_to_bar=first.to_bar if first else None,
-        faults=tuple(f.words for f in found.faults), even=found.even, release=found.release,
-        shorts_excluded=found.even and found.turns_known and found.hidden is None, advice=bar_test_words(found),
-        rules=(found.pass_rule, "bartest.high", "bartest.low", "bartest.bridge", "bartest.noise", "bartest.scatter"),
-    )  # fmt: skip
-
-
-_EXAMPLE_TEST = [85.3, 83.5, 85.5, 81.7, 83.9, 1120.3, 84.8, 82.1, 85.1, 83.7, 85.2, 83.4, 83.2, 84.7, 85.5, 83.0, 85.5, 85.3, 82.2, 84.0,
-                 1138.8, 85.3, 84.2, 82.0, 83.5, 83.5, 83.5, 85.4, 82.9]  # fmt: skip
 SUMS = (
-    Sum("bar-map", "Bar map", "Whether marked bars repeat, with the exact chance that they do so by accident, and what that means.",
-        MapIn, bar_map, {"bars": 87, "poles": 4, "slots": 29, "winding": "wave", "marked_bars": [5, 27, 49, 70]}),
-    Sum("run-out", "Run-out", "The circle that fits dial readings: off centre, oval, high bars, and whether the set-up is to blame.",
-        RunOutIn, run_out, {"readings_mm": [0.024, 0.037, 0.047, 0.053, 0.059, 0.065, 0.066, 0.066, 0.04, 0.021, 0.01, 0.012], "diameter_mm": 132, "speed_rpm": 1480}),
-    Sum("bar-test", "Bar test", "Readings from bar to bar: the coil that is open or shorted, and whether the armature may run.",
-        BarTestIn, bar_test, {"readings_milliohm": _EXAMPLE_TEST, "bars": 29, "pole_pairs": 2, "winding": "wave", "commutator_pitch": 14, "lifted": True}),
-)  # fmt: skip
+    Sum(
+        name="bar-map",
+        title="Bar map",
+        words="Whether marked bars repeat, with the exact chance that they do so by accident, and what that means.",
+        inputs=MapIn,
+        compute=bar_map,
+        example={"bars": 87, "poles": 4, "slots": 29, "winding": "wave", "marked_bars": [5, 27, 49, 70]},
+    ),
+    Sum(
+        name="run-out",
+        title="Run-out",
+        words="The circle that fits dial readings: off centre, oval, high bars, and whether the set-up is to blame.",
+        inputs=RunOutIn,
+        compute=run_out,
+        example={
+            "readings_mm": [0.024, 0.037, 0.047, 0.053, 0.059, 0.065, 0.066, 0.066, 0.04, 0.021, 0.01, 0.012],
+            "diameter_mm": 132,
+            "speed_rpm": 1480,
+        },
+    ),
+)

@@ -3,8 +3,9 @@
 from dataclasses import dataclass, replace
 
 from norvash.core.commutator.after_cut import slot_minutes, where_to_cut
+from norvash.core.commutator.cut import Copper, Plan, Way
 from norvash.core.commutator.saying import plan_words
-from norvash.core.commutator.skim import Copper, Plan, Way, plan_cut, way_of
+from norvash.core.commutator.skim import plan_cut, way_of
 from norvash.core.commutator.surface import ABRASIVES, least_work
 from norvash.core.commutator.tools import TOOLS
 from norvash.core.edges import under
@@ -106,10 +107,21 @@ def planned(given: SkimIn, rules: MotorRules) -> Plan:
             "overrun_mm",
         )
     copper = Copper(
-        diameter=given.commutator_d_mm, least=given.diameter_min_mm, new=given.diameter_new_mm, groove=given.groove_mm, pit=given.pit_mm,
-        tir=given.tir_mm, slot_depth=given.slot_depth_mm, slot_width=given.slot_width_mm, slot_target=given.slot_target_mm,
-        span=given.bearing_span_mm, shaft=given.shaft_d_mm, flush=given.flush, track=given.track_mm, gap=given.holder_gap_mm,
-    )  # fmt: skip
+        diameter=given.commutator_d_mm,
+        least=given.diameter_min_mm,
+        new=given.diameter_new_mm,
+        groove=given.groove_mm,
+        pit=given.pit_mm,
+        tir=given.tir_mm,
+        slot_depth=given.slot_depth_mm,
+        slot_width=given.slot_width_mm,
+        slot_target=given.slot_target_mm,
+        span=given.bearing_span_mm,
+        shaft=given.shaft_d_mm,
+        flush=given.flush,
+        track=given.track_mm,
+        gap=given.holder_gap_mm,
+    )
     return plan_cut(copper, _way(given, rules), for_class(rules, given.motor_class))
 
 
@@ -118,10 +130,14 @@ def _way(given: SkimIn, rules: MotorRules) -> Way:
         raise InputError(f"“{given.tool}” is no tool here.", "Use " + ", ".join(TOOLS) + ".", "tool")
     way = way_of(given.tool, rules, given.lathe_speeds_rpm or (), given.rated_rpm, given.pit_left_mm)
     return replace(
-        way, rough=given.rough_cut_mm or way.rough, finish=given.finish_cut_mm or way.finish,
-        cutting_speed=given.cutting_speed_m_per_min or way.cutting_speed, feed_rough=given.rough_feed_mm_per_rev or way.feed_rough,
-        feed_finish=given.finish_feed_mm_per_rev or way.feed_finish, overrun=way.overrun if given.overrun_mm is None else given.overrun_mm,
-    )  # fmt: skip
+        way,
+        rough=given.rough_cut_mm or way.rough,
+        finish=given.finish_cut_mm or way.finish,
+        cutting_speed=given.cutting_speed_m_per_min or way.cutting_speed,
+        feed_rough=given.rough_feed_mm_per_rev or way.feed_rough,
+        feed_finish=given.finish_feed_mm_per_rev or way.feed_finish,
+        overrun=way.overrun if given.overrun_mm is None else given.overrun_mm,
+    )
 
 
 def skim_plan(given: SkimIn, rules: MotorRules) -> SkimOut:
@@ -135,28 +151,56 @@ def skim_plan(given: SkimIn, rules: MotorRules) -> SkimOut:
     )
     if leaving is not None and leaving.allowed and not full.allowed:
         advice = (
-            f"a full cut would end {full.under_by:.3g} mm under the least diameter; leaving pits up to {plan.way.pit_left:g} mm, "
-            + advice
+            f"a full cut would end {full.under_by:.3g} mm under the least diameter; leaving pits up to"
+            f" {plan.way.pit_left:g} mm, " + advice
         )
     return SkimOut(
-        radial_mm=full.radial, diameter_after_mm=full.diameter_after, allowed=full.allowed, under_minimum_by_mm=None if full.allowed else full.under_by,
-        deepest_cut_mm=plan.deepest, diameter_min_used_mm=plan.least, provisional=plan.provisional,
-        radial_leaving_pits_mm=leaving.radial if leaving else None, diameter_after_leaving_pits_mm=leaving.diameter_after if leaving else None,
-        allowed_leaving_pits=leaving.allowed if leaving else None, skims_left_leaving_pits=leaving.skims_left if leaving else None,
-        infeed_from_touch_mm=plan.touch, rough_passes=plan.rough_passes if plan.passes else 0, rough_pass_mm=plan.rough_pass if plan.passes else 0.0, finish_passes=1 if plan.passes else 0,
-        speed_max_rpm=plan.speed_most, speed_rpm=plan.speed, rough_pass_min=rough.minutes if rough else None, finish_pass_min=plan.passes[-1].minutes if plan.passes else None,
-        cutting_min=plan.cutting_min, total_min=plan.total_min, slot_min=slot_minutes(given.bars, rules) if given.bars and not given.flush and plan.passes else None,
-        copper_left_radial_mm=full.left, skims_left=full.skims_left, slot_depth_after_mm=plan.slot_after, undercut_by_mm=plan.undercut_by,
-        sunk_mm=plan.sunk, holder_gap_after_mm=None if given.holder_gap_mm is None else given.holder_gap_mm + plan.sunk,
-        face_radius_after_mm=plan.chosen.diameter_after / 2, warnings=plan.warnings, advice=advice,
+        radial_mm=full.radial,
+        diameter_after_mm=full.diameter_after,
+        allowed=full.allowed,
+        under_minimum_by_mm=None if full.allowed else full.under_by,
+        deepest_cut_mm=plan.deepest,
+        diameter_min_used_mm=plan.least,
+        provisional=plan.provisional,
+        radial_leaving_pits_mm=leaving.radial if leaving else None,
+        diameter_after_leaving_pits_mm=leaving.diameter_after if leaving else None,
+        allowed_leaving_pits=leaving.allowed if leaving else None,
+        skims_left_leaving_pits=leaving.skims_left if leaving else None,
+        infeed_from_touch_mm=plan.touch,
+        rough_passes=plan.rough_passes if plan.passes else 0,
+        rough_pass_mm=plan.rough_pass if plan.passes else 0.0,
+        finish_passes=1 if plan.passes else 0,
+        speed_max_rpm=plan.speed_most,
+        speed_rpm=plan.speed,
+        rough_pass_min=rough.minutes if rough else None,
+        finish_pass_min=plan.passes[-1].minutes if plan.passes else None,
+        cutting_min=plan.cutting_min,
+        total_min=plan.total_min,
+        slot_min=slot_minutes(given.bars, rules) if given.bars and not given.flush and plan.passes else None,
+        copper_left_radial_mm=full.left,
+        skims_left=full.skims_left,
+        slot_depth_after_mm=plan.slot_after,
+        undercut_by_mm=plan.undercut_by,
+        sunk_mm=plan.sunk,
+        holder_gap_after_mm=None if given.holder_gap_mm is None else given.holder_gap_mm + plan.sunk,
+        face_radius_after_mm=plan.chosen.diameter_after / 2,
+        warnings=plan.warnings,
+        advice=advice,
         rules=("cut.clean", "cut.rough", "cut.finish", "cut.setting", "slot.depth", "school.skim"),
-    )  # fmt: skip
+    )
 
 
 _SIGNS = {
-    "bar_fault": "fault", "high_mica": "mica", "loose_bars": "loose", "under_least": "under-least", "high_again": "high-again", "grooved": "groove",
-    "tir_over": "tir-over", "burnt_shallow": "burnt-all", "light_dirt": "dirt",
-}  # fmt: skip
+    "bar_fault": "fault",
+    "high_mica": "mica",
+    "loose_bars": "loose",
+    "under_least": "under-least",
+    "high_again": "high-again",
+    "grooved": "groove",
+    "tir_over": "tir-over",
+    "burnt_shallow": "burnt-all",
+    "light_dirt": "dirt",
+}
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -203,14 +247,46 @@ def surface_work(given: SurfaceIn, rules: MotorRules) -> SurfaceOut:
             "abrasive",
         )
     never = f"; {given.abrasive}: {found[0]}, {found[1]}" if found else ""
-    return SurfaceOut(work=work.what, because=why, how=work.how, mind=work.mind, cleaned_by=school, abrasive_may=found[0] if found else None,
-                      abrasive_why=found[1] if found else None, advice=f"{work.what[0].lower()}{work.what[1:]}: {work.how}{never}", rules=("school.cleaning",))  # fmt: skip
+    return SurfaceOut(
+        work=work.what,
+        because=why,
+        how=work.how,
+        mind=work.mind,
+        cleaned_by=school,
+        abrasive_may=found[0] if found else None,
+        abrasive_why=found[1] if found else None,
+        advice=f"{work.what[0].lower()}{work.what[1:]}: {work.how}{never}",
+        rules=("school.cleaning",),
+    )
 
 
 SUMS = (
-    Sum("surface-work", "What to do with the surface", "The work that takes least copper off for what is seen, and what may touch it.",
-        SurfaceIn, surface_work, {"burnt_shallow": True, "abrasive": "emery"}),
-    Sum("skim-plan", "Cut of a commutator", "How deep to cut, in which passes, at what speed, what is left, and what it changes.",
-        SkimIn, skim_plan, {"commutator_d_mm": 96.4, "diameter_min_mm": 93.9, "groove_mm": 0.18, "pit_mm": 0.11, "tir_mm": 0.07, "lathe_speeds_rpm": [185, 355, 450, 560],
-                            "track_mm": 44.5, "slot_width_mm": 0.95, "slot_depth_mm": 0.84, "holder_gap_mm": 2.25, "bars": 87}),
-)  # fmt: skip
+    Sum(
+        name="surface-work",
+        title="What to do with the surface",
+        words="The work that takes least copper off for what is seen, and what may touch it.",
+        inputs=SurfaceIn,
+        compute=surface_work,
+        example={"burnt_shallow": True, "abrasive": "emery"},
+    ),
+    Sum(
+        name="skim-plan",
+        title="Cut of a commutator",
+        words="How deep to cut, in which passes, at what speed, what is left, and what it changes.",
+        inputs=SkimIn,
+        compute=skim_plan,
+        example={
+            "commutator_d_mm": 96.4,
+            "diameter_min_mm": 93.9,
+            "groove_mm": 0.18,
+            "pit_mm": 0.11,
+            "tir_mm": 0.07,
+            "lathe_speeds_rpm": [185, 355, 450, 560],
+            "track_mm": 44.5,
+            "slot_width_mm": 0.95,
+            "slot_depth_mm": 0.84,
+            "holder_gap_mm": 2.25,
+            "bars": 87,
+        },
+    ),
+)

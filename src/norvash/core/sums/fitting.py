@@ -51,12 +51,27 @@ def holder_fit(given: FitIn, rules: MotorRules) -> FitOut:
     answer = max(t.fit, a.fit, key=FITS.index)
     reasons = (t.reason, a.reason, *((gap_words,) if gap_words else ()))
     return FitOut(
-        answer=answer, allowed=answer != "do not use", clearance_thickness_mm=t.clearance_mm,
-        clearance_width_mm=a.clearance_mm, dress_thickness_mm=t.dress_mm, dress_width_mm=a.dress_mm, gap_ok=gap_ok,
-        gap_low_mm=rules["gap.low"], gap_high_mm=rules["gap.high"], advice=f"{answer}{' in its box, but the holder is wrong' if gap_ok is False else ''}: {'; '.join(reasons)}",
+        answer=answer,
+        allowed=answer != "do not use",
+        clearance_thickness_mm=t.clearance_mm,
+        clearance_width_mm=a.clearance_mm,
+        dress_thickness_mm=t.dress_mm,
+        dress_width_mm=a.dress_mm,
+        gap_ok=gap_ok,
+        gap_low_mm=rules["gap.low"],
+        gap_high_mm=rules["gap.high"],
+        advice=f"{answer}{' in its box, but the holder is wrong' if gap_ok is False else ''}: {'; '.join(reasons)}",
         reasons=reasons,
-        rules=("fit.small", "fit.large", "fit.clearance-least", "fit.clearance-most", "fit.dressing", "gap.low", "gap.high"),
-    )  # fmt: skip
+        rules=(
+            "fit.small",
+            "fit.large",
+            "fit.clearance-least",
+            "fit.clearance-most",
+            "fit.dressing",
+            "gap.low",
+            "gap.high",
+        ),
+    )
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -112,16 +127,26 @@ def seating(given: SeatingIn, rules: MotorRules) -> SeatingOut:
     rate, curve = given.steady_rate_mm_per_kh, sagitta_mm(given.commutator_d_mm, given.thickness_mm)
     on_rod = None if given.rod_d_mm is None else sagitta_mm(given.rod_d_mm, given.thickness_mm)
     return SeatingOut(
-        allowed=not curved, sagitta_mm=curve, depth_mm=depth,
-        contact_share=0.0 if curved else face.share(given.worn_mm), worn_at_three_quarters_mm=None if curved else face.worn_for_mm(0.75),
-        worn_at_ready_mm=None if curved else ready, mean_worn_at_full_mm=None if curved else 2 * depth / 3,
-        bedding_h=None if rate is None or curved else max(ready - given.worn_mm, 0) / (rules["seating.rate"] * rate) * 1000,
-        life_share=None if curved else _life_share(depth, given), rod_sagitta_mm=on_rod,
-        rod_error_mm=None if on_rod is None else abs(curve - on_rod), rod_fits=_rod_fits(given, rules), face_radius_least_mm=given.commutator_d_mm / 2,
+        allowed=not curved,
+        sagitta_mm=curve,
+        depth_mm=depth,
+        contact_share=0.0 if curved else face.share(given.worn_mm),
+        worn_at_three_quarters_mm=None if curved else face.worn_for_mm(0.75),
+        worn_at_ready_mm=None if curved else ready,
+        mean_worn_at_full_mm=None if curved else 2 * depth / 3,
+        bedding_h=(
+            None if rate is None or curved else max(ready - given.worn_mm, 0) / (rules["seating.rate"] * rate) * 1000
+        ),
+        life_share=None if curved else _life_share(depth, given),
+        rod_sagitta_mm=on_rod,
+        rod_error_mm=None if on_rod is None else abs(curve - on_rod),
+        rod_fits=_rod_fits(given, rules),
+        face_radius_least_mm=given.commutator_d_mm / 2,
         face_radius_most_mm=widest_face_radius_mm(given.commutator_d_mm, rules),
-        method="refused: shape it again" if curved else method, advice=_seating_advice(curved, face, given, rules),
+        method="refused: shape it again" if curved else method,
+        advice=_seating_advice(curved, face, given, rules),
         rules=("seating.alone", "seating.paper", "seating.count", "seating.ready", "seating.rate"),
-    )  # fmt: skip
+    )
 
 
 def _life_share(depth: float, given: SeatingIn) -> float | None:
@@ -158,12 +183,20 @@ def _seating_advice(curved: bool, face: Face, given: SeatingIn, rules: MotorRule
 
 
 SUMS = (
-    Sum("holder-fit", "Brush in its box",
-        "Clearance of a brush in its holder, what may be dressed and what is the wrong part.",
-        FitIn, holder_fit,
-        {"thickness_mm": 12.48, "width_mm": 24.9, "box_thickness_mm": 12.6, "box_width_mm": 25.02}),
-    Sum("seating", "Seating a face",
-        "How much must wear or be shaped until a new face touches all over, and the way to do it.",
-        SeatingIn, seating,
-        {"commutator_d_mm": 62.0, "thickness_mm": 9.0, "new_mm": 23.0, "limit_mm": 9.0, "worn_mm": 0.08}),
-)  # fmt: skip
+    Sum(
+        name="holder-fit",
+        title="Brush in its box",
+        words="Clearance of a brush in its holder, what may be dressed and what is the wrong part.",
+        inputs=FitIn,
+        compute=holder_fit,
+        example={"thickness_mm": 12.48, "width_mm": 24.9, "box_thickness_mm": 12.6, "box_width_mm": 25.02},
+    ),
+    Sum(
+        name="seating",
+        title="Seating a face",
+        words="How much must wear or be shaped until a new face touches all over, and the way to do it.",
+        inputs=SeatingIn,
+        compute=seating,
+        example={"commutator_d_mm": 62.0, "thickness_mm": 9.0, "new_mm": 23.0, "limit_mm": 9.0, "worn_mm": 0.08},
+    ),
+)

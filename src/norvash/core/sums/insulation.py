@@ -65,8 +65,12 @@ class InsulationOut:
 
 
 _WORDS: dict[Grade, str] = {
-    "fit": "in order", "watch": "to be watched", "plan": "to be cleaned and dried", "change": "to be tested again", "stop": "no power",
-}  # fmt: skip
+    "fit": "in order",
+    "watch": "to be watched",
+    "plan": "to be cleaned and dried",
+    "change": "to be tested again",
+    "stop": "no power",
+}
 
 
 def insulation(given: InsulationIn, rules: MotorRules) -> InsulationOut:
@@ -75,7 +79,14 @@ def insulation(given: InsulationIn, rules: MotorRules) -> InsulationOut:
     Raises: InputError for half an index, or a temperature that no winding has.
     """
     together(given, "one_minute_megohm", "ten_minutes_megohm")
-    tested = EarthTest(given.rated_v, given.machine, given.circuit, given.minimum_megohm, given.parted, given.wet)
+    tested = EarthTest(
+        rated_v=given.rated_v,
+        machine=given.machine,
+        circuit=given.circuit,
+        least_megohm=given.minimum_megohm,
+        parted=given.parted,
+        wet=given.wet,
+    )
     found = judge_insulation(given.resistance_megohm, given.temperature_c, given.previous_r40_megohm, tested, rules)
     index = _index(given, rules)
     grade = found.grade if index is None else max(found.grade, index.grade, key=GRADES.index)
@@ -183,14 +194,43 @@ def coils(given: CoilsIn, rules: MotorRules) -> CoilsOut:
             f"the winding is at {hot:.0f} °C"
             + ("" if given.air_c is None else f", {hot - given.air_c:.0f} K over the air")
         )
-    return CoilsOut(at_20_ohm=found.at_20 if found else None, coil_deviation=found.deviations if found else None, coil_spread=found.spread if found else None,
-                    off_coils=found.off if found else (), winding_c=hot, rise_k=None if hot is None or given.air_c is None else hot - given.air_c,
-                    advice="; ".join(said), rules=("field.spread", "field.coefficient", "copper.zero"))  # fmt: skip
+    return CoilsOut(
+        at_20_ohm=found.at_20 if found else None,
+        coil_deviation=found.deviations if found else None,
+        coil_spread=found.spread if found else None,
+        off_coils=found.off if found else (),
+        winding_c=hot,
+        rise_k=None if hot is None or given.air_c is None else hot - given.air_c,
+        advice="; ".join(said),
+        rules=("field.spread", "field.coefficient", "copper.zero"),
+    )
 
 
 SUMS = (
-    Sum("insulation", "Insulation to earth", "Insulation by voltage and temperature against its least and against last time, with the polarization index.",
-        InsulationIn, insulation, {"resistance_megohm": 34.0, "temperature_c": 22.0, "previous_r40_megohm": 31.0, "minimum_megohm": 5}),
-    Sum("field-coils", "Coils and their heat", "Field coils held against each other, and how hot a winding is by its resistance.",
-        CoilsIn, coils, {"coils_ohm": [41.2, 40.8, 38.1, 41.0], "temperature_c": 24.0, "cold_ohm": 2.31, "cold_c": 19.0, "hot_ohm": 2.9, "air_c": 22.0}),
-)  # fmt: skip
+    Sum(
+        name="insulation",
+        title="Insulation to earth",
+        words=(
+            "Insulation by voltage and temperature against its least and against last time, with the polarization"
+            " index."
+        ),
+        inputs=InsulationIn,
+        compute=insulation,
+        example={"resistance_megohm": 34.0, "temperature_c": 22.0, "previous_r40_megohm": 31.0, "minimum_megohm": 5},
+    ),
+    Sum(
+        name="field-coils",
+        title="Coils and their heat",
+        words="Field coils held against each other, and how hot a winding is by its resistance.",
+        inputs=CoilsIn,
+        compute=coils,
+        example={
+            "coils_ohm": [41.2, 40.8, 38.1, 41.0],
+            "temperature_c": 24.0,
+            "cold_ohm": 2.31,
+            "cold_c": 19.0,
+            "hot_ohm": 2.9,
+            "air_c": 22.0,
+        },
+    ),
+)

@@ -5,6 +5,7 @@ from itertools import repeat
 
 from norvash.core.edges import over
 from norvash.core.interval_table import Cell, IntervalTable
+from norvash.core.known import all_known
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask
 from norvash.errors import InputError
@@ -12,7 +13,10 @@ from norvash.errors import InputError
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class TableIn:
-    """A table by depth or by length, and one or several moments to look up; the worst brush of a complete set counts."""
+    """A table by depth or by length, and one or several moments to look up.
+
+    The worst brush of a complete set counts.
+    """
 
     rows_h: list[float] = ask("Rows: use so far", "hours", hint="rising")
     columns_mm: list[float] = ask("Columns: depth or length", "length", low=-500.0, hint="from new to worn")
@@ -47,15 +51,22 @@ def interval_table(given: TableIn, rules: MotorRules) -> TableOut:
     _, pairs, cells = looked_up(given)
     several = isinstance(given.run_h, list) or isinstance(worst, list)
     columns = (
-        [None if c.row is None else given.rows_h[c.row] for c in cells], [None if c.column is None else given.columns_mm[c.column] for c in cells],
-        [c.interval for c in cells], [None if c.interval is None else run + c.interval for c, (run, _) in zip(cells, pairs, strict=True)],
-    )  # fmt: skip
+        [None if c.row is None else given.rows_h[c.row] for c in cells],
+        [None if c.column is None else given.columns_mm[c.column] for c in cells],
+        [c.interval for c in cells],
+        [None if c.interval is None else run + c.interval for c, (run, _) in zip(cells, pairs, strict=True)],
+    )
     row, column, interval, upcoming = (c if several else c[0] for c in columns)
     return TableOut(
-        worst_depth_mm=worst if quantity == "depth" else None, worst_length_mm=worst if quantity == "length" else None,
-        row_h=row, column_mm=column, interval_h=interval, next_check_h=upcoming,
-        answer=[c.answer for c in cells] if several else cells[0].answer, advice="; ".join(c.words for c in cells),
-    )  # fmt: skip
+        worst_depth_mm=worst if quantity == "depth" else None,
+        worst_length_mm=worst if quantity == "length" else None,
+        row_h=row,
+        column_mm=column,
+        interval_h=interval,
+        next_check_h=upcoming,
+        answer=[c.answer for c in cells] if several else cells[0].answer,
+        advice="; ".join(c.words for c in cells),
+    )
 
 
 def looked_up(given: TableIn) -> tuple[IntervalTable, list[tuple[float, float]], list[Cell]]:
@@ -70,14 +81,10 @@ def looked_up(given: TableIn) -> tuple[IntervalTable, list[tuple[float, float]],
 
 def _overdue(cell: Cell, given: TableIn) -> Cell:
     """Return the cell, as overdue where the longest interval has already passed since the last check."""
-    if (
-        cell.answer != "check"
-        or given.longest_h is None
-        or given.since_check_h is None
-        or not over(given.since_check_h, given.longest_h)
-    ):
+    hours = all_known(given.since_check_h, given.longest_h)
+    if cell.answer != "check" or hours is None or not over(*hours):
         return cell
-    words = f"{given.since_check_h:g} h since the last check are over the longest interval of {given.longest_h:g} h: overdue"
+    words = "{:g} h since the last check are over the longest interval of {:g} h: overdue".format(*hours)
     return Cell("overdue", 0.0, cell.row, cell.column, words)
 
 
@@ -110,9 +117,21 @@ def _paired(run: float | list[float], worst: float | list[float]) -> list[tuple[
 
 
 SUMS = (
-    Sum("interval-table", "Interval by table", "Which cell of a maker's table holds: use down to a row, wear to the next worse column, by "
-        "the worst brush; outside the table a named answer.", TableIn, interval_table,
-        {"rows_h": [260, 520, 1040], "columns_mm": [8.45, 8.95, 9.45, 9.85],
-         "cells_h": [[425, 310, 165, 55], [710, 520, 290, 110], [955, 770, 435, 195]], "run_h": 730,
-         "depths_mm": [8.83, 8.98, 8.79, 8.81]}),
-)  # fmt: skip
+    Sum(
+        name="interval-table",
+        title="Interval by table",
+        words=(
+            "Which cell of a maker's table holds: use down to a row, wear to the next worse column, by "
+            "the worst brush; outside the table a named answer."
+        ),
+        inputs=TableIn,
+        compute=interval_table,
+        example={
+            "rows_h": [260, 520, 1040],
+            "columns_mm": [8.45, 8.95, 9.45, 9.85],
+            "cells_h": [[425, 310, 165, 55], [710, 520, 290, 110], [955, 770, 435, 195]],
+            "run_h": 730,
+            "depths_mm": [8.83, 8.98, 8.79, 8.81],
+        },
+    ),
+)

@@ -21,7 +21,10 @@ from norvash.errors import InputError
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class KitIn:
-    """Parts of a kit against the places they go to, measured before the old part comes out; each kind has its own pair."""
+    """Parts of a kit against the places they go to, measured before the old part comes out.
+
+    Each kind has its own pair.
+    """
 
     shaft_mm: float | None = ask("Shaft", "length", default=None, above_low=True, high=1000)
     bore_mm: float | None = ask("Bore of the new bearing", "length", default=None, above_low=True, high=1000)
@@ -142,11 +145,32 @@ def kit_fit(given: KitIn, rules: MotorRules) -> KitOut:
         if bad
         else "what was measured fits; parts for other versions left over are normal"
     )
-    return KitOut(pairs=tuple(x.words for x in found), clearances_mm=tuple(x.clearance_mm for x in found), pair_fits=tuple(x.fits for x in found),
-                  squeeze=ring, fits_all=not bad, advice=advice, rules=tuple(dict.fromkeys(r for x in found for r in x.rules)))  # fmt: skip
+    return KitOut(
+        pairs=tuple(x.words for x in found),
+        clearances_mm=tuple(x.clearance_mm for x in found),
+        pair_fits=tuple(x.fits for x in found),
+        squeeze=ring,
+        fits_all=not bad,
+        advice=advice,
+        rules=tuple(dict.fromkeys(r for x in found for r in x.rules)),
+    )
 
 
 SUMS = (
-    Sum("kit-fit", "Does the kit fit?", "Parts against the places they go to, before the old part comes out.",
-        KitIn, kit_fit, {"shaft_mm": 20.006, "bore_mm": 19.996, "housing_mm": 47.012, "outside_mm": 46.994, "journal_mm": 12.02, "bush_mm": 12.055, "air_gap_mm": 0.4}),
-)  # fmt: skip
+    Sum(
+        name="kit-fit",
+        title="Does the kit fit?",
+        words="Parts against the places they go to, before the old part comes out.",
+        inputs=KitIn,
+        compute=kit_fit,
+        example={
+            "shaft_mm": 20.006,
+            "bore_mm": 19.996,
+            "housing_mm": 47.012,
+            "outside_mm": 46.994,
+            "journal_mm": 12.02,
+            "bush_mm": 12.055,
+            "air_gap_mm": 0.4,
+        },
+    ),
+)

@@ -94,14 +94,21 @@ def line(given: LineIn, rules: MotorRules) -> LineOut:
     return LineOut(
         life_rate_mm_per_kh=brush.life_rate_mm_per_kh if brush else None,
         interval_rate_mm_per_kh=brush.interval_rate_mm_per_kh if brush else None,
-        rate_mm_per_kh=brush.rate_mm_per_kh if brush else None, left_mm=brush.left_mm if brush else None,
-        left_h=found.left_h, left_sd_h=found.left_sd_h,
+        rate_mm_per_kh=brush.rate_mm_per_kh if brush else None,
+        left_mm=brush.left_mm if brush else None,
+        left_h=found.left_h,
+        left_sd_h=found.left_sd_h,
         left_h_by_position=tuple(b.left_h if b else None for b in found.brushes),
-        do_not_exceed_h=found.do_not_exceed_h, plan_by_h=found.plan_by_h, look_again_h=found.look_again_h,
-        governing_position=found.governing_position, missing_positions=found.missing,
-        faster_note=found.faster_note, answer=found.answer, advice=_line_advice(found),
+        do_not_exceed_h=found.do_not_exceed_h,
+        plan_by_h=found.plan_by_h,
+        look_again_h=found.look_again_h,
+        governing_position=found.governing_position,
+        missing_positions=found.missing,
+        faster_note=found.faster_note,
+        answer=found.answer,
+        advice=_line_advice(found),
         rules=("line.horizon", "line.plan", "line.look", "line.least-wear", "line.faster"),
-    )  # fmt: skip
+    )
 
 
 def _not_carbon(found: StraightLine, rules: MotorRules) -> StraightLine:
@@ -127,8 +134,10 @@ def _line_advice(found: StraightLine) -> str:
         return f"incomplete: brush {listed([str(p) for p in found.missing])} not measured, so there is no date"
     if found.do_not_exceed_h is None:
         return found.answer
-    words = (f"do not exceed {use_words(found.do_not_exceed_h, 'hours')}, plan by {use_words(found.plan_by_h or 0, 'hours')}, "
-             f"look again by {use_words(found.look_again_h or 0, 'hours')}")  # fmt: skip
+    words = (
+        f"do not exceed {use_words(found.do_not_exceed_h, 'hours')}, plan by"
+        f" {use_words(found.plan_by_h or 0, 'hours')}, look again by {use_words(found.look_again_h or 0, 'hours')}"
+    )
     return f"{words}; wear is speeding up, look for the cause" if found.faster_note else words
 
 
@@ -136,8 +145,11 @@ def _track(given: LineIn, start: float, before: float | None, now: float | None,
     if now is None:
         return None
     if not given.limit_mm < start:
-        raise InputError(f"The limit of {given.limit_mm:g} mm is not below the start, {start:g} mm.",
-                         "Check the two figures.", "limit_mm")  # fmt: skip
+        raise InputError(
+            f"The limit of {given.limit_mm:g} mm is not below the start, {start:g} mm.",
+            "Check the two figures.",
+            "limit_mm",
+        )
     earlier = None
     if before is not None and given.previous_run_h is not None:
         earlier = Point(before, given.previous_run_h, sd)
@@ -212,10 +224,20 @@ def _advice(uneven: bool, position: int) -> str:
 
 
 SUMS = (
-    Sum("straight-line", "Straight line",
-        "Hours to the limit by the faster of two wear rates, and the counter values to plan by.",
-        LineIn, line, {"start_mm": 22.0, "limit_mm": 8.0, "run_h": 520, "lengths_mm": [16.2, 16.9]}),
-    Sum("set-spread", "Spread of a set",
-        "Whether the brushes of a set wear evenly, and which one to look at.",
-        SpreadIn, spread, {"start_mm": 25.0, "lengths_mm": [18.2, 21.6, 21.5, 21.7], "polarity": ["+", "-", "+", "-"]}),
-)  # fmt: skip
+    Sum(
+        name="straight-line",
+        title="Straight line",
+        words="Hours to the limit by the faster of two wear rates, and the counter values to plan by.",
+        inputs=LineIn,
+        compute=line,
+        example={"start_mm": 22.0, "limit_mm": 8.0, "run_h": 520, "lengths_mm": [16.2, 16.9]},
+    ),
+    Sum(
+        name="set-spread",
+        title="Spread of a set",
+        words="Whether the brushes of a set wear evenly, and which one to look at.",
+        inputs=SpreadIn,
+        compute=spread,
+        example={"start_mm": 25.0, "lengths_mm": [18.2, 21.6, 21.5, 21.7], "polarity": ["+", "-", "+", "-"]},
+    ),
+)

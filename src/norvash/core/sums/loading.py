@@ -11,7 +11,7 @@ from norvash.core.loading import (
     current_density_a_per_cm2,
     judge_spring,
     pressure_kpa,
-)  # fmt: skip
+)
 from norvash.core.rules.book import CLASSES, GEARED, MotorRules
 from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW, GRADE_FAMILIES
 from norvash.core.sums.registry import Sum, ask, together
@@ -80,11 +80,16 @@ def spring_pressure(given: PressureIn, rules: MotorRules) -> PressureOut:
     judged = judge_spring(given.force_n, kpa, (low, high), given.force_nominal_n, rules)
     act = {"fit": "keep", "plan": "plan new springs as a set", "change": "renew the springs as a set now"}
     return PressureOut(
-        pressure_kpa=kpa, pressure_psi=kpa / KPA_PER_PSI, in_band=within(low, kpa, high), band_low_kpa=low,
-        band_high_kpa=high, deviation=judged.deviation, severity=judged.grade,
+        pressure_kpa=kpa,
+        pressure_psi=kpa / KPA_PER_PSI,
+        in_band=within(low, kpa, high),
+        band_low_kpa=low,
+        band_high_kpa=high,
+        deviation=judged.deviation,
+        severity=judged.grade,
         advice=f"{act[judged.grade]}: {judged.reason}",
         rules=("pressure.low", "pressure.high", "spring.plan", "spring.change"),
-    )  # fmt: skip
+    )
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -139,14 +144,21 @@ def current_density(given: DensityIn, rules: MotorRules) -> DensityOut:
     if given.commutator_d_mm and given.bars:
         covered = bars_covered(given.thickness_mm, given.commutator_d_mm, given.bars)
     return DensityOut(
-        density_a_per_cm2=seated, density_bedding_a_per_cm2=seated / given.contact_share,
-        current_cap_a=given.current_a * given.contact_share, guide_low_a_per_cm2=low, guide_high_a_per_cm2=high,
-        below_third_of_guide=below, over_guide=beyond, bars_covered=covered,
-        bars_usual=None if covered is None else within(rules["bars.low"], covered, rules["bars.high"]), contact_drop_v=drop,
+        density_a_per_cm2=seated,
+        density_bedding_a_per_cm2=seated / given.contact_share,
+        current_cap_a=given.current_a * given.contact_share,
+        guide_low_a_per_cm2=low,
+        guide_high_a_per_cm2=high,
+        below_third_of_guide=below,
+        over_guide=beyond,
+        bars_covered=covered,
+        bars_usual=None if covered is None else within(rules["bars.low"], covered, rules["bars.high"]),
+        contact_drop_v=drop,
         contact_drop_share=drop / given.supply_v if drop is not None and given.supply_v else None,
         heat_w=_heat_w(drop, given, rules),
-        advice=_density_advice(seated, low, high, given, rules), rules=ids,
-    )  # fmt: skip
+        advice=_density_advice(seated, low, high, given, rules),
+        rules=ids,
+    )
 
 
 def _guide(given: DensityIn, rules: MotorRules) -> tuple[float | None, float | None, tuple[str, ...]]:
@@ -168,7 +180,9 @@ def _guide(given: DensityIn, rules: MotorRules) -> tuple[float | None, float | N
 def _heat_w(drop: float | None, given: DensityIn, rules: MotorRules) -> float | None:
     if drop is None or given.force_n is None or given.speed_m_per_s is None:
         return None
-    return contact_loss_w(drop, given.current_a, given.brush_count, given.force_n, given.speed_m_per_s, rules)
+    return contact_loss_w(
+        drop, given.current_a, given.brush_count, force_n=given.force_n, speed_m_per_s=given.speed_m_per_s, rules=rules
+    )
 
 
 def _density_advice(seated: float, low: float | None, high: float | None, given: DensityIn, rules: MotorRules) -> str:
@@ -190,12 +204,27 @@ def _density_advice(seated: float, low: float | None, high: float | None, given:
 
 
 SUMS = (
-    Sum("spring-pressure", "Spring pressure",
-        "Force over the full section, against the band of the machine's class or a nominal force.",
-        PressureIn, spring_pressure, {"force_n": 6.2, "thickness_mm": 9.5, "width_mm": 12.5, "motor_class": "tool"}),
-    Sum("current-density", "Current density",
-        "Ampere per square centimetre of brush, seated and while bedding in, against the guide of the grade.",
-        DensityIn, current_density,
-        {"current_a": 86, "brush_count": 8, "thickness_mm": 12.5, "width_mm": 26.5, "contact_share": 0.6,
-         "grade": "electrographite"}),
-)  # fmt: skip
+    Sum(
+        name="spring-pressure",
+        title="Spring pressure",
+        words="Force over the full section, against the band of the machine's class or a nominal force.",
+        inputs=PressureIn,
+        compute=spring_pressure,
+        example={"force_n": 6.2, "thickness_mm": 9.5, "width_mm": 12.5, "motor_class": "tool"},
+    ),
+    Sum(
+        name="current-density",
+        title="Current density",
+        words="Ampere per square centimetre of brush, seated and while bedding in, against the guide of the grade.",
+        inputs=DensityIn,
+        compute=current_density,
+        example={
+            "current_a": 86,
+            "brush_count": 8,
+            "thickness_mm": 12.5,
+            "width_mm": 26.5,
+            "contact_share": 0.6,
+            "grade": "electrographite",
+        },
+    ),
+)

@@ -8,9 +8,11 @@ from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError, NotFound
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Ask:
-    """How one input is asked for: its label, its dimension for units, its bounds, and other names that are read beside its own."""
+    """How one input is asked for: its label, its dimension for units, its bounds, and other names that are read beside
+    its own.
+    """
 
     label: str
     dimension: str
@@ -23,14 +25,36 @@ class Ask:
 
 
 def ask(
-    label: str, dimension: str, *, low: float = 0.0, high: float = 1e6, hint: str = "", default: Any = MISSING,
-    above_low: bool = False, choices: tuple[tuple[str, str], ...] = (), also: tuple[str, ...] = (),
-) -> Any:  # fmt: skip
+    label: str,
+    dimension: str,
+    *,
+    low: float = 0.0,
+    high: float = 1e6,
+    hint: str = "",
+    default: Any = MISSING,
+    above_low: bool = False,
+    choices: tuple[tuple[str, str], ...] = (),
+    also: tuple[str, ...] = (),
+) -> Any:
     """Return a dataclass field that knows how to be asked for; without a default it must be given."""
-    return field(default=default, metadata={"ask": Ask(label, dimension, low, high, hint, above_low, choices, also)})
+    return field(
+        default=default,
+        metadata={
+            "ask": Ask(
+                label=label,
+                dimension=dimension,
+                low=low,
+                high=high,
+                hint=hint,
+                above_low=above_low,
+                choices=choices,
+                also=also,
+            )
+        },
+    )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Sum:
     """A registered sum: inputs is a dataclass of `ask` fields, compute gives a result dataclass."""
 

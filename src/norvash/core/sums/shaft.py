@@ -45,7 +45,8 @@ class FloatOut:
 
 
 def end_float(given: FloatIn, _rules: MotorRules) -> FloatOut:
-    """Return the shim that brings the end float to the middle of its band, and which of the shims there bring it inside.
+    """Return the shim that brings the end float to the middle of its band, and which of the shims there bring it
+    inside.
 
     Raises: InputError for a band that ends before it begins.
     """
@@ -59,8 +60,16 @@ def end_float(given: FloatIn, _rules: MotorRules) -> FloatOut:
     ok = add == 0.0
     used = shim_stack(least, most, given.shims_mm) if add > 0 and given.shims_mm else None
     after = given.float_mm - sum(used) if used else None
-    return FloatOut(float_ok=ok, shim_add_mm=add, shim_least_mm=least, shim_most_mm=most, shims_used_mm=used, float_after_mm=after,
-                    advice=_float_words(given, add, used, after), rules=())  # fmt: skip
+    return FloatOut(
+        float_ok=ok,
+        shim_add_mm=add,
+        shim_least_mm=least,
+        shim_most_mm=most,
+        shims_used_mm=used,
+        float_after_mm=after,
+        advice=_float_words(given, add, used, after),
+        rules=(),
+    )
 
 
 def _float_words(given: FloatIn, add: float, used: tuple[float, ...] | None, after: float | None) -> str:
@@ -74,7 +83,10 @@ def _float_words(given: FloatIn, add: float, used: tuple[float, ...] | None, aft
     if used and after is not None:
         return f"put in {listed([f'{s:g}' for s in used])} mm: the float is {after:.2f} mm then, {band}"
     none = "; none of those there, alone or together, brings it inside" if given.shims_mm else ""
-    return f"put in {add:.2f} mm of shim, {given.float_mm - given.float_high_mm:.2f} mm at least{none}; more than wear explains asks for a look at the bearing seats"
+    return (
+        f"put in {add:.2f} mm of shim, {given.float_mm - given.float_high_mm:.2f} mm at least{none}; more than wear"
+        " explains asks for a look at the bearing seats"
+    )
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -145,8 +157,20 @@ def vibration(given: VibrationIn, rules: MotorRules) -> VibrationOut:
 
 
 SUMS = (
-    Sum("end-float", "End float and shims", "What shim brings the play of the shaft into its band, and which of the shims in the box do it.",
-        FloatIn, end_float, {"float_mm": 0.74, "float_low_mm": 0.1, "float_high_mm": 0.3, "shims_mm": [0.1, 0.15, 0.3, 0.5]}),
-    Sum("vibration", "Vibration", "How much a housing shakes, against what is good, acceptable and too much.",
-        VibrationIn, vibration, {"vibration_mm_per_s": [1.1, 2.3, 0.8], "previous_mm_per_s": 1.6}),
-)  # fmt: skip
+    Sum(
+        name="end-float",
+        title="End float and shims",
+        words="What shim brings the play of the shaft into its band, and which of the shims in the box do it.",
+        inputs=FloatIn,
+        compute=end_float,
+        example={"float_mm": 0.74, "float_low_mm": 0.1, "float_high_mm": 0.3, "shims_mm": [0.1, 0.15, 0.3, 0.5]},
+    ),
+    Sum(
+        name="vibration",
+        title="Vibration",
+        words="How much a housing shakes, against what is good, acceptable and too much.",
+        inputs=VibrationIn,
+        compute=vibration,
+        example={"vibration_mm_per_s": [1.1, 2.3, 0.8], "previous_mm_per_s": 1.6},
+    ),
+)

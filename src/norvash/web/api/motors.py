@@ -5,7 +5,7 @@ from typing import Any
 from fastapi import APIRouter
 from pydantic import BaseModel, ConfigDict
 
-from norvash.core.verdict import Findings
+from norvash.core.found import Findings
 from norvash.store import people
 from norvash.web.deps import Conn, Now
 from norvash.work.acting import Act
@@ -84,62 +84,124 @@ def _line(found: Findings) -> dict[str, Any] | None:
     line = found.line
     if line is None:
         return None
-    return {"left_h": line.left_h, "do_not_exceed_h": line.do_not_exceed_h, "plan_by_h": line.plan_by_h,
-            "look_again_h": line.look_again_h, "governing_position": line.governing_position, "answer": line.answer}  # fmt: skip
+    return {
+        "left_h": line.left_h,
+        "do_not_exceed_h": line.do_not_exceed_h,
+        "plan_by_h": line.plan_by_h,
+        "look_again_h": line.look_again_h,
+        "governing_position": line.governing_position,
+        "answer": line.answer,
+    }
 
 
 @router.get("/motors/{motor_id}", response_model=None)
-def verdict(conn: Conn, now: Now, motor_id: str) -> dict[str, Any]:
+def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, Any]:
     """Return a motor's verdict with its reasons and the rules they rest on."""
     context, found, said = judged(conn, motor_id, now.date())
     return {
-        "motor": {"id": context.motor.id, "tag": context.motor.tag, "name": context.motor.name, "class": context.motor.motor_class},
-        "stage": found.grade, "word": said.word, "sentence": said.sentence, "flags": list(said.flags),
-        "limit_mm": found.limit.limit_mm, "limit_source": found.limit.source, "limit_on": found.days.limit_on,
-        "plan_on": found.days.plan_on, "look_on": found.days.look_on, "straight_line": _line(found),
+        "motor": {
+            "id": context.motor.id,
+            "tag": context.motor.tag,
+            "name": context.motor.name,
+            "class": context.motor.motor_class,
+        },
+        "stage": found.grade,
+        "word": said.word,
+        "sentence": said.sentence,
+        "flags": list(said.flags),
+        "limit_mm": found.limit.limit_mm,
+        "limit_source": found.limit.source,
+        "limit_on": found.days.limit_on,
+        "plan_on": found.days.plan_on,
+        "look_on": found.days.look_on,
+        "straight_line": _line(found),
         "forecast": found.ahead.as_plain() if found.ahead else None,
-        "looks": [{"for": d.name, "at_units": d.at_units, "on": d.on, "why": d.why, "first": d is found.look} for d in found.dues],
-        "reasons": [{"text": r.text, "rules": [{"id": f.rule_id, "value": f.value, "unit": f.unit, "basis": f.basis}
-                                               for f in r.figures]} for r in said.reasons],
-        "brushes": [{"position": b.number, "label": b.label, "length_mm": b.last.length_mm if b.last else None,
-                     "usable": b.usable, "left_mm": b.left_mm, "wear_mm": b.wear_mm} for b in found.brushes],
-    }  # fmt: skip
+        "looks": [
+            {"for": d.name, "at_units": d.at_units, "on": d.on, "why": d.why, "first": d is found.look}
+            for d in found.dues
+        ],
+        "reasons": [
+            {
+                "text": r.text,
+                "rules": [{"id": f.rule_id, "value": f.value, "unit": f.unit, "basis": f.basis} for f in r.figures],
+            }
+            for r in said.reasons
+        ],
+        "brushes": [
+            {
+                "position": b.number,
+                "label": b.label,
+                "length_mm": b.last.length_mm if b.last else None,
+                "usable": b.usable,
+                "left_mm": b.left_mm,
+                "wear_mm": b.wear_mm,
+            }
+            for b in found.brushes
+        ],
+    }
 
 
 @router.post("/motors/{motor_id}/use", response_model=None)
-def use(conn: Conn, now: Now, motor_id: str, body: UseBody) -> dict[str, Any]:
+def use(*, conn: Conn, now: Now, motor_id: str, body: UseBody) -> dict[str, Any]:
     """Log use; the same act again changes nothing."""
-    made = log_use(conn, _act(body, conn, now), motor_id, body.value, body.mode, body.day, body.answer)
-    return {"entry": made, **verdict(conn, now, motor_id)}
+    made = log_use(
+        conn, _act(body, conn, now), motor_id, text=body.value, mode=body.mode, day=body.day, answer=body.answer
+    )
+    return {"entry": made, **verdict(conn=conn, now=now, motor_id=motor_id)}
 
 
 @router.post("/motors/{motor_id}/sheets", response_model=None)
-def open_one(conn: Conn, now: Now, motor_id: str, body: SheetBody) -> dict[str, str]:
+def open_one(*, conn: Conn, now: Now, motor_id: str, body: SheetBody) -> dict[str, str]:
     """Open a sheet, or return the one left open."""
     act = _act(body, conn, now)
-    return {"sheet": open_sheet(conn, act, motor_id, body.sheet, body.counter, body.kind, body.answer, safe=body.safe)}
+    return {
+        "sheet": open_sheet(
+            conn,
+            act,
+            motor_id,
+            kind=body.sheet,
+            counter=body.counter,
+            round_kind=body.kind,
+            answer=body.answer,
+            safe=body.safe,
+        )
+    }
 
 
 @router.post("/sheets/{sheet_id}/readings", response_model=None)
-def reading(conn: Conn, now: Now, sheet_id: str, body: ReadingBody) -> dict[str, str]:
+def reading(*, conn: Conn, now: Now, sheet_id: str, body: ReadingBody) -> dict[str, str]:
     """Keep one reading."""
     made = record(
-        conn, _act(body, conn, now), sheet_id, body.position, body.value, body.method, body.instrument, body.replaces
+        conn,
+        _act(body, conn, now),
+        sheet_id,
+        position=body.position,
+        text=body.value,
+        method=body.method,
+        instrument=body.instrument,
+        replaces=body.replaces,
     )
     return {"reading": made}
 
 
 @router.post("/sheets/{sheet_id}/entries", response_model=None)
-def entry(conn: Conn, now: Now, sheet_id: str, body: EntryBody) -> dict[str, str]:
+def entry(*, conn: Conn, now: Now, sheet_id: str, body: EntryBody) -> dict[str, str]:
     """Keep one entry of a sheet, as it would be typed or picked."""
     return {
         "entry": enter(
-            conn, _act(body, conn, now), sheet_id, body.field, body.place, body.value, body.replaces, body.more
+            conn,
+            _act(body, conn, now),
+            sheet_id,
+            field_id=body.field,
+            place=body.place,
+            text=body.value,
+            replaces=body.replaces,
+            more=body.more,
         )
     }
 
 
 @router.post("/sheets/{sheet_id}/sign", response_model=None)
-def sign_one(conn: Conn, now: Now, sheet_id: str, body: SignBody) -> dict[str, str]:
+def sign_one(*, conn: Conn, now: Now, sheet_id: str, body: SignBody) -> dict[str, str]:
     """Sign a sheet; what is still open needs a reason."""
     return {"motor": sign(conn, _act(body, conn, now), sheet_id, body.why, service=body.service)}

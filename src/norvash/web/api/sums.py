@@ -17,12 +17,22 @@ def every() -> dict[str, Any]:
     from norvash.core.sums.catalogue import SUMS
     from norvash.work.sums import model
 
-    return {"sums": [{"name": s.name, "title": s.title, "words": s.words, "inputs": model(s.name).model_json_schema(),
-                      "example": dict(s.example)} for s in SUMS.values()]}  # fmt: skip
+    return {
+        "sums": [
+            {
+                "name": s.name,
+                "title": s.title,
+                "words": s.words,
+                "inputs": model(s.name).model_json_schema(),
+                "example": dict(s.example),
+            }
+            for s in SUMS.values()
+        ]
+    }
 
 
 @router.post("/{name}", response_model=None)
-def one(conn: Conn, name: str, given: Annotated[Any, Body()]) -> dict[str, Any]:
+def one(*, conn: Conn, name: str, given: Annotated[Any, Body()]) -> dict[str, Any]:
     """Answer a sum by the site's rulebook."""
     from norvash.work.sums import answer
 

@@ -17,7 +17,7 @@ _AXIS_PX, _RULER_PX = 330.0, 360.0
 
 
 @router.get("/")
-def show(request: Request, conn: Conn, now: Now, p: int = 1) -> HTMLResponse:
+def show(*, request: Request, conn: Conn, now: Now, p: int = 1) -> HTMLResponse:
     """Show the motors that need hands, most urgent first."""
     found = bench(conn, now.date(), p)
     axis = TimeAxis(now.date(), now.date() + timedelta(weeks=_WEEKS), _AXIS_PX)
@@ -27,5 +27,14 @@ def show(request: Request, conn: Conn, now: Now, p: int = 1) -> HTMLResponse:
         span = list_span(axis, row.look_on, row.limit_on, row.early_on, row.late_on)
         return {"row": row, "ruler": ruler, "unit": unit, "estimated": estimated, "span": span}
 
-    return page(request, "bench.html", area="Bench", found=found, start=(found.page - 1) * PAGE + 1, rows=[drawn(r) for r in found.rows],
-                coming=[drawn(r) for r in found.coming], head=axis_head(axis), errors={})  # fmt: skip
+    return page(
+        request,
+        "bench.html",
+        area="Bench",
+        found=found,
+        start=(found.page - 1) * PAGE + 1,
+        rows=[drawn(r) for r in found.rows],
+        coming=[drawn(r) for r in found.coming],
+        head=axis_head(axis),
+        errors={},
+    )

@@ -4,7 +4,8 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.classes import TEMPLATES
-from norvash.core.figures import FIELDS, Figures
+from norvash.core.figure_fields import FIELDS
+from norvash.core.figures import Figures
 from norvash.errors import InputError, NorvashError
 from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
@@ -19,7 +20,7 @@ router = APIRouter()
 
 
 @router.get("/motors/{motor_id}/figures")
-def show(request: Request, conn: Conn, who: Who, motor_id: str) -> Response:
+def show(*, request: Request, conn: Conn, who: Who, motor_id: str) -> Response:
     """Show a motor's figures, each with where it comes from."""
     if who is None:
         return go_to(f"/who?next=/motors/{motor_id}/figures")
@@ -36,13 +37,25 @@ def _page(
     plans = store.positions(conn, motor_id)
     in_force = figures_of(conn, motor)
     rules = rules_of(rulebook(conn), motor, in_force)
-    return page(request, "figures.html", status_of(error) if error else 200, area="Motors", motor=motor, fields=FIELDS, positions=plans, drawings=(brush_drawn(in_force, rules), end_view_new(in_force, plans, rules, 300)),
-                lent=Figures({}, of_type, TEMPLATES[motor.motor_class].lends), typed=typed, act_id=fresh_id(),
-                error=error, errors=errors_of(error))  # fmt: skip
+    return page(
+        request,
+        "figures.html",
+        status_of(error) if error else 200,
+        area="Motors",
+        motor=motor,
+        fields=FIELDS,
+        positions=plans,
+        drawings=(brush_drawn(in_force, rules), end_view_new(in_force, plans, rules, 300)),
+        lent=Figures({}, of_type, TEMPLATES[motor.motor_class].lends),
+        typed=typed,
+        act_id=fresh_id(),
+        error=error,
+        errors=errors_of(error),
+    )
 
 
 @router.post("/motors/{motor_id}/figures")
-def change(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+def change(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Keep a motor's own figures."""
     store.fetch_motor(conn, motor_id)
     version = whole(typed.get("version", ""))

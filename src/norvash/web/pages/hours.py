@@ -19,7 +19,7 @@ from norvash.work.motor_page import motor_page
 router = APIRouter()
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Row:
     """A row of the book with what is typed into it: kept, refused, or still empty."""
 
@@ -32,69 +32,104 @@ class Row:
 
 
 @router.get("/hours")
-def show(request: Request, conn: Conn, now: Now, who: Who, q: str = "", day: str = "", p: int = 1) -> Response:
+def show(*, request: Request, conn: Conn, now: Now, who: Who, q: str = "", day: str = "", p: int = 1) -> Response:
     """Show the hours book: many motors, a field for each."""
     if who is None:
         return go_to("/who?next=/hours")
     found = register(conn, q[:80], "", p, now.date())
     rows = book_rows(conn, [r.listed.motor_id for r in found[:REGISTER_PAGE]])
-    return page(request, "hours.html", area="Hours", rows=[Row(r, fresh_id(), day[:30]) for r in rows],
-                more=len(found) > REGISTER_PAGE, q=q, day=day[:30], p=max(p, 1), errors={})  # fmt: skip
+    return page(
+        request,
+        "hours.html",
+        area="Hours",
+        rows=[Row(motor=r, act_id=fresh_id(), day=day[:30]) for r in rows],
+        more=len(found) > REGISTER_PAGE,
+        q=q,
+        day=day[:30],
+        p=max(p, 1),
+        errors={},
+    )
 
 
 @router.post("/hours/{motor_id}/row")
-def keep_row(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+def keep_row(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Keep one row of the book, and give it back as it stands now."""
     text, day = typed.get("value", "").strip(), typed.get("day", "")
     kept, error = "", None
     mode = "increment" if text.startswith("+") else "counter"
     if text:
         try:
-            log_use(conn, act_of(typed, who, now), motor_id, text.removeprefix("+"), mode, day, typed.get("answer", ""))
+            log_use(
+                conn,
+                act_of(typed, who, now),
+                motor_id,
+                text=text.removeprefix("+"),
+                mode=mode,
+                day=day,
+                answer=typed.get("answer", ""),
+            )
             text, kept = "", "kept"
         except NotFound as unknown:
             raise unknown from None
         except NorvashError as refused:
             error = refused
-    row = Row(book_rows(conn, [motor_id])[0], fresh_id(), day, text, kept, error)
+    row = Row(motor=book_rows(conn, [motor_id])[0], act_id=fresh_id(), day=day, typed=text, kept=kept, error=error)
     return page(request, "hours_one_row.html", status_of(error) if error else 200, b=row, errors={})
 
 
 @router.get("/motors/{motor_id}/hours")
-def log(request: Request, conn: Conn, now: Now, who: Who, motor_id: str) -> Response:
+def log(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str) -> Response:
     """Show a motor's log with the field for its next entry."""
     if who is None:
         return go_to(f"/who?next=/motors/{motor_id}/hours")
-    return _page(request, conn, now, motor_id, {}, None)
+    return _page(request, conn, now, motor_id=motor_id, typed={}, error=None)
 
 
 def _page(
-    request: Request, conn: Connection, now: Now, motor_id: str, typed: dict[str, str], error: NorvashError | None
+    request: Request, conn: Connection, now: Now, *, motor_id: str, typed: dict[str, str], error: NorvashError | None
 ) -> HTMLResponse:
     shown = motor_page(conn, motor_id, now.date())
     state = shown.context.state
     curve, narrow = (drawing_of(shown, "use-curve", narrow=n) if state.entries else None for n in (False, True))
-    return page(request, "motor_hours.html", status_of(error) if error else 200, area="Hours", found=shown.found, log=latest_entries(conn, motor_id), modes=MODES,
-                motor=shown.context.motor, state=state, said=shown.said, curve=curve, narrow=narrow, act_id=fresh_id(),
-                strike_id=fresh_id(), typed=typed, error=error, errors=errors_of(error))  # fmt: skip
+    return page(
+        request,
+        "motor_hours.html",
+        status_of(error) if error else 200,
+        area="Hours",
+        found=shown.found,
+        log=latest_entries(conn, motor_id),
+        modes=MODES,
+        motor=shown.context.motor,
+        state=state,
+        said=shown.said,
+        curve=curve,
+        narrow=narrow,
+        act_id=fresh_id(),
+        strike_id=fresh_id(),
+        typed=typed,
+        error=error,
+        errors=errors_of(error),
+    )
 
 
 @router.post("/motors/{motor_id}/hours")
-def add(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+def add(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Keep one entry of use."""
     form = UseForm.of(typed)
     try:
-        log_use(conn, act_of(typed, who, now), motor_id, form.value, form.mode, form.day, form.answer)
+        log_use(
+            conn, act_of(typed, who, now), motor_id, text=form.value, mode=form.mode, day=form.day, answer=form.answer
+        )
     except NorvashError as error:
-        return _page(request, conn, now, motor_id, typed, error)
+        return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
     return go_to(f"/motors/{motor_id}/hours")
 
 
 @router.post("/motors/{motor_id}/hours/take-back")
-def strike(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+def strike(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Take the newest entry back."""
     try:
         take_back(conn, act_of(typed, who, now), motor_id)
     except NorvashError as error:
-        return _page(request, conn, now, motor_id, {}, error)
+        return _page(request, conn, now, motor_id=motor_id, typed={}, error=error)
     return go_to(f"/motors/{motor_id}/hours")

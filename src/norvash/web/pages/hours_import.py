@@ -25,7 +25,7 @@ _SAMPLE = 6
 
 
 @router.get("/hours/import")
-def ask(request: Request, who: Who) -> Response:
+def ask(*, request: Request, who: Who) -> Response:
     """Ask for a file."""
     if who is None:
         return go_to("/who?next=/hours/import")
@@ -34,12 +34,20 @@ def ask(request: Request, who: Who) -> Response:
 
 def _ask(request: Request, error: NorvashError | None) -> HTMLResponse:
     most = request.app.state.settings.most_upload_bytes
-    return page(request, "hours_import.html", status_of(error) if error else 200, area="Hours", act_id=fresh_id(), most=most,
-                error=error, errors=errors_of(error))  # fmt: skip
+    return page(
+        request,
+        "hours_import.html",
+        status_of(error) if error else 200,
+        area="Hours",
+        act_id=fresh_id(),
+        most=most,
+        error=error,
+        errors=errors_of(error),
+    )
 
 
 @router.post("/hours/import")
-def upload(request: Request, conn: Conn, now: Now, who: Who, sent: SentForm) -> Response:
+def upload(*, request: Request, conn: Conn, now: Now, who: Who, sent: SentForm) -> Response:
     """Keep a file and look at every line of it."""
     try:
         act = act_of(sent.typed, who, now)
@@ -49,10 +57,10 @@ def upload(request: Request, conn: Conn, now: Now, who: Who, sent: SentForm) -> 
                 conn,
                 act.id,
                 "".join(c for c in sent.name if c.isprintable())[:120],
-                hashlib.sha256(sent.data).hexdigest(),
-                sent.data,
-                now,
-                act.person_id,
+                sha256=hashlib.sha256(sent.data).hexdigest(),
+                data=sent.data,
+                at=now,
+                person_id=act.person_id,
             )
     except NorvashError as error:
         return _ask(request, error)
@@ -69,7 +77,7 @@ def _check(request: Request, file_id: str, match: Match) -> None:
         try:
             sheet, _ = _sheet(conn, file_id)
             lines, faults = read_lines(sheet, match)
-            return match, judge(conn, lines, faults, match.mode, _clock(conn), tell)
+            return match, judge(conn, lines, faults, mode=match.mode, now=_clock(conn), tell=tell)
         finally:
             conn.close()
 
@@ -91,7 +99,7 @@ def _sheet(conn: Connection, file_id: str) -> tuple[Sheet, str]:
 
 
 @router.get("/hours/import/{file_id}")
-def show(request: Request, conn: Conn, file_id: str) -> Response:
+def show(*, request: Request, conn: Conn, file_id: str) -> Response:
     """Show how far the look at a file is, what it would do, or what it did."""
     return _page(request, conn, file_id, {}, None)
 
@@ -111,13 +119,28 @@ def _page(
         return go_to(f"/hours/import/{file_id}")
     error = error or job.error
     match, judged = job.result if job.result is not None else (guessed(sheet), Judged())
-    return page(request, "hours_preview.html", status_of(error) if error else 200, area="Hours", name=name, sheet=sheet, match=match,
-                judged=judged, columns=COLUMNS, modes=MODES.items(), sample=sheet.rows[: _SAMPLE + match.heading], file_id=file_id,
-                act_id=fresh_id(), typed=typed, error=error, errors=errors_of(error))  # fmt: skip
+    return page(
+        request,
+        "hours_preview.html",
+        status_of(error) if error else 200,
+        area="Hours",
+        name=name,
+        sheet=sheet,
+        match=match,
+        judged=judged,
+        columns=COLUMNS,
+        modes=MODES.items(),
+        sample=sheet.rows[: _SAMPLE + match.heading],
+        file_id=file_id,
+        act_id=fresh_id(),
+        typed=typed,
+        error=error,
+        errors=errors_of(error),
+    )
 
 
 @router.post("/hours/import/{file_id}/match")
-def match(request: Request, conn: Conn, file_id: str, typed: Typed) -> Response:
+def match(*, request: Request, conn: Conn, file_id: str, typed: Typed) -> Response:
     """Look at every line anew with the columns as chosen."""
     try:
         chosen = match_of(typed, _sheet(conn, file_id)[0])
@@ -128,7 +151,7 @@ def match(request: Request, conn: Conn, file_id: str, typed: Typed) -> Response:
 
 
 @router.post("/hours/import/{file_id}/take")
-def keep(request: Request, conn: Conn, now: Now, who: Who, file_id: str, typed: Typed) -> Response:
+def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, typed: Typed) -> Response:
     """Keep all good lines, in a thread of its own."""
     job = _jobs(request).find(file_id)
     try:
@@ -150,7 +173,7 @@ def _take(request: Request, file_id: str, chosen: Match, act: Act) -> None:
         try:
             sheet, digest = _sheet(conn, file_id)
             lines, faults = read_lines(sheet, chosen)
-            made = take(conn, act, file_id, digest, lines, faults, chosen.mode, tell)
+            made = take(conn, act, file_id, sha256=digest, lines=lines, faults=faults, mode=chosen.mode, tell=tell)
         finally:
             conn.close()
         app.state.catch_up(app)

@@ -16,18 +16,32 @@ _DRAWINGS = ("end-view", "life-line", "carbon-ruler")
 
 
 @router.get("/motors/{motor_id}")
-def show(request: Request, conn: Conn, now: Now, motor_id: str) -> HTMLResponse:
+def show(*, request: Request, conn: Conn, now: Now, motor_id: str) -> HTMLResponse:
     """Show a motor's page."""
     shown = motor_page(conn, motor_id, now.date())
     template = TEMPLATES[shown.context.motor.motor_class]
-    return page(request, "motor.html", area="Motors", m=shown, context=shown.context, motor=shown.context.motor,
-                state=shown.context.state, found=shown.found, said=shown.said, drawings={name: drawing_of(shown, name) for name in _DRAWINGS},
-                narrow={name: drawing_of(shown, name, narrow=True) for name in _DRAWINGS[1:]}, remarks=remarks(shown.found, shown.context.state, shown.context.rules), answers=ANSWERS, doubt_id=fresh_id(), errors={},
-                caution=f"{template.caution} {CAUTION_FOR_ALL}")  # fmt: skip
+    return page(
+        request,
+        "motor.html",
+        area="Motors",
+        m=shown,
+        context=shown.context,
+        motor=shown.context.motor,
+        state=shown.context.state,
+        found=shown.found,
+        said=shown.said,
+        drawings={name: drawing_of(shown, name) for name in _DRAWINGS},
+        narrow={name: drawing_of(shown, name, narrow=True) for name in _DRAWINGS[1:]},
+        remarks=remarks(shown.found, shown.context.state, shown.context.rules),
+        answers=ANSWERS,
+        doubt_id=fresh_id(),
+        errors={},
+        caution=f"{template.caution} {CAUTION_FOR_ALL}",
+    )
 
 
 @router.get("/motors/{motor_id}/drawings/{name}.svg")
-def drawing(conn: Conn, now: Now, motor_id: str, name: str) -> Response:
+def drawing(*, conn: Conn, now: Now, motor_id: str, name: str) -> Response:
     """Give one drawing as a file."""
     shown = motor_page(conn, motor_id, now.date())
     found = drawing_of(shown, name)

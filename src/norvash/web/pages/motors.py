@@ -26,16 +26,26 @@ _UNKNOWN = ("unknown", "not known", "?")
 
 
 @router.get("/motors")
-def show(request: Request, conn: Conn, now: Now, q: str = "", c: str = "", p: int = 1) -> HTMLResponse:
+def show(*, request: Request, conn: Conn, now: Now, q: str = "", c: str = "", p: int = 1) -> HTMLResponse:
     """Show the register, or what was found in it."""
     rows = register(conn, q[:80], c, p, now.date())
     drawn = [(r, list_ruler(r.listed.standing.drawing_json, 220.0)[0]) for r in rows[:REGISTER_PAGE]]
-    return page(request, "motors.html", area="Motors", rows=drawn, more=len(rows) > REGISTER_PAGE, q=q, c=c, p=max(p, 1),
-                classes=list(TEMPLATES), errors={})  # fmt: skip
+    return page(
+        request,
+        "motors.html",
+        area="Motors",
+        rows=drawn,
+        more=len(rows) > REGISTER_PAGE,
+        q=q,
+        c=c,
+        p=max(p, 1),
+        classes=list(TEMPLATES),
+        errors={},
+    )
 
 
 @router.get("/motors/new")
-def ask(request: Request, conn: Conn, who: Who, motor_class: str = "", type_id: str = "") -> Response:
+def ask(*, request: Request, conn: Conn, who: Who, motor_class: str = "", type_id: str = "") -> Response:
     """Ask for a new motor, from the template of its class."""
     if who is None:
         return go_to(
@@ -57,18 +67,43 @@ def _form(request: Request, conn: Conn, typed: dict[str, str], error: NorvashErr
         for t in TEMPLATES.values():
             plans, rules = even_positions(t.brushes), MotorRules(book, t.name)
             views[t.name] = end_view_new(Figures({}, {}, t.lends), plans, rules, 220, _ONE_SCALE_PX_PER_MM)
-    return page(request, "motor_new.html", status_of(error) if error else 200, area="Motors", templates=TEMPLATES,
-                template=template, types=types, brush=brush, class_views=views, act_id=fresh_id(), typed=typed, error=error,
-                errors={_FIELDS.get(name, name): e for name, e in errors_of(error).items()}, caution=CAUTION_FOR_ALL)  # fmt: skip
+    return page(
+        request,
+        "motor_new.html",
+        status_of(error) if error else 200,
+        area="Motors",
+        templates=TEMPLATES,
+        template=template,
+        types=types,
+        brush=brush,
+        class_views=views,
+        act_id=fresh_id(),
+        typed=typed,
+        error=error,
+        errors={_FIELDS.get(name, name): e for name, e in errors_of(error).items()},
+        caution=CAUTION_FOR_ALL,
+    )
 
 
 @router.post("/motors")
-def add(request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
+def add(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
     """Keep a new motor."""
     form = MotorForm.of(typed)
     limit = "" if form.limit.strip().lower() in _UNKNOWN else form.limit
-    given = NewMotor(form.tag, form.name, form.place, form.motor_class, form.type_id, form.brushes, form.new_length,
-                     limit, form.unit_of_use, form.use_now, bool(form.set_is_new), {})  # fmt: skip
+    given = NewMotor(
+        tag=form.tag,
+        name=form.name,
+        place=form.place,
+        motor_class=form.motor_class,
+        type_id=form.type_id,
+        brushes=form.brushes,
+        new_length=form.new_length,
+        limit=limit,
+        unit_of_use=form.unit_of_use,
+        use_now=form.use_now,
+        set_is_new=bool(form.set_is_new),
+        figures={},
+    )
     try:
         motor_id = add_motor(conn, act_of(typed, who, now), given)
     except NorvashError as error:

@@ -16,27 +16,41 @@ router = APIRouter()
 
 
 @router.get("/motors/{motor_id}/new-set")
-def ask(request: Request, conn: Conn, now: Now, who: Who, motor_id: str) -> Response:
+def ask(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str) -> Response:
     """Ask for the reason, the counter and the starting lengths."""
     if who is None:
         return go_to(f"/who?next=/motors/{motor_id}/new-set")
-    return _page(request, conn, now, motor_id, {}, None)
+    return _page(request, conn, now, motor_id=motor_id, typed={}, error=None)
 
 
 def _page(
-    request: Request, conn: Conn, now: Now, motor_id: str, typed: dict[str, str], error: NorvashError | None
+    request: Request, conn: Conn, now: Now, *, motor_id: str, typed: dict[str, str], error: NorvashError | None
 ) -> HTMLResponse:
     shown = motor_page(conn, motor_id, now.date())
     template = TEMPLATES[shown.context.motor.motor_class]
-    return page(request, "new_set.html", status_of(error) if error else 200, area="Motors", m=shown, reasons=END_REASONS, ruler=drawing_of(shown, "carbon-ruler"),
-                narrow=drawing_of(shown, "carbon-ruler", narrow=True),
-                motor=shown.context.motor, state=shown.context.state, found=shown.found, said=shown.said,
-                act_id=fresh_id(), typed=typed, error=error, errors=errors_of(error),
-                cautions=(template.caution, CAUTION_FOR_ALL))  # fmt: skip
+    return page(
+        request,
+        "new_set.html",
+        status_of(error) if error else 200,
+        area="Motors",
+        m=shown,
+        reasons=END_REASONS,
+        ruler=drawing_of(shown, "carbon-ruler"),
+        narrow=drawing_of(shown, "carbon-ruler", narrow=True),
+        motor=shown.context.motor,
+        state=shown.context.state,
+        found=shown.found,
+        said=shown.said,
+        act_id=fresh_id(),
+        typed=typed,
+        error=error,
+        errors=errors_of(error),
+        cautions=(template.caution, CAUTION_FOR_ALL),
+    )
 
 
 @router.post("/motors/{motor_id}/sets")
-def fit(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+def fit(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """End the old set and start the new one."""
     form = SetForm.of(typed)
     numbered = {whole(name.removeprefix("length_")): text for name, text in typed.items() if name.startswith("length_")}
@@ -50,11 +64,19 @@ def fit(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: 
         act = act_of(typed, who, now)
         if only:
             renew_brushes(
-                conn, act, motor_id, form.counter, form.reason, {n: lengths.get(n, "") for n in only}, form.answer
+                conn,
+                act,
+                motor_id,
+                counter=form.counter,
+                reason=form.reason,
+                lengths={n: lengths.get(n, "") for n in only},
+                answer=form.answer,
             )
         else:
-            fit_new_set(conn, act, motor_id, form.counter, form.reason, lengths, form.answer)
+            fit_new_set(
+                conn, act, motor_id, counter=form.counter, reason=form.reason, lengths=lengths, answer=form.answer
+            )
     except NorvashError as error:
-        return _page(request, conn, now, motor_id, typed, error)
+        return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
     request.app.state.catch_up(request.app)
     return go_to(f"/motors/{motor_id}")

@@ -7,6 +7,7 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.grades import GRADES, WORDS
+from norvash.core.known import all_known
 from norvash.core.rules.book import CLASSES
 from norvash.core.words import day_words
 from norvash.drawing.outlook_river import Flow, outlook_river
@@ -33,16 +34,36 @@ def _sought(place: str, c: str, s: str) -> Sought:
 
 @router.get("/outlook")
 def show(
-    request: Request, conn: Conn, now: Now, span: str = "weeks", place: str = "", c: str = "", s: str = "", p: int = 1
+    *,
+    request: Request,
+    conn: Conn,
+    now: Now,
+    span: str = "weeks",
+    place: str = "",
+    c: str = "",
+    s: str = "",
+    p: int = 1,
 ) -> HTMLResponse:
     """Show the outlook."""
     sought = _sought(place, c, s)
     found = outlook(conn, sought, span, p, now.date())
     kept = {"span": span, "place": sought.place, "c": sought.motor_class, "s": sought.grade}
     wide, narrow = (_river(found, width) for width in (_WIDE, _PHONE))
-    return page(request, "outlook.html", area="Outlook", found=found, river=wide, narrow=narrow, kept=kept, spans=list(SPANS),
-                query=urlencode({k: v for k, v in kept.items() if v}), classes=CLASSES, grades=[(x, WORDS[x]) for x in GRADES],
-                address=str(request.url_for("calendar")), errors={})  # fmt: skip
+    return page(
+        request,
+        "outlook.html",
+        area="Outlook",
+        found=found,
+        river=wide,
+        narrow=narrow,
+        kept=kept,
+        spans=list(SPANS),
+        query=urlencode({k: v for k, v in kept.items() if v}),
+        classes=CLASSES,
+        grades=[(x, WORDS[x]) for x in GRADES],
+        address=str(request.url_for("calendar")),
+        errors={},
+    )
 
 
 def _river(found: Outlook, width: float) -> Drawing:
@@ -52,28 +73,44 @@ def _river(found: Outlook, width: float) -> Drawing:
 def _flow(row: Ahead) -> Flow:
     listed, change = row.listed, row.change
     shown = change is not None and row.grade != "stop"
-    return Flow(f"/motors/{listed.motor_id}", listed.tag, listed.name, row.early_on, row.middle_on, row.late_on, row.look_on,
-                change.on if change and shown else None, row.grade, change.words if change and shown else "",
-                listed.standing.look_by)  # fmt: skip
+    return Flow(
+        href=f"/motors/{listed.motor_id}",
+        tag=listed.tag,
+        name=listed.name,
+        early_on=row.early_on,
+        middle_on=row.middle_on,
+        late_on=row.late_on,
+        look_on=row.look_on,
+        change_on=change.on if change and shown else None,
+        grade=row.grade,
+        change_words=change.words if change and shown else "",
+        look_words=listed.standing.look_by,
+    )
 
 
 @router.get("/outlook/river.svg")
 def drawing(
-    conn: Conn, now: Now, span: str = "weeks", place: str = "", c: str = "", s: str = "", p: int = 1
+    *, conn: Conn, now: Now, span: str = "weeks", place: str = "", c: str = "", s: str = "", p: int = 1
 ) -> Response:
     """Give the river as a file."""
     found = outlook(conn, _sought(place, c, s), span, p, now.date())
-    return Response(_river(found, _WIDE).file(), media_type="image/svg+xml",
-                    headers={"Content-Disposition": 'attachment; filename="outlook.svg"'})  # fmt: skip
+    return Response(
+        _river(found, _WIDE).file(),
+        media_type="image/svg+xml",
+        headers={"Content-Disposition": 'attachment; filename="outlook.svg"'},
+    )
 
 
 @router.get("/outlook/norvash.ics", name="calendar")
-def calendar(request: Request, conn: Conn, now: Now, place: str = "", c: str = "", s: str = "") -> Response:
+def calendar(*, request: Request, conn: Conn, now: Now, place: str = "", c: str = "", s: str = "") -> Response:
     """Give looks, proposed changes and dark windows as a calendar to open or subscribe to."""
     events = _events(conn, _sought(place, c, s), now.date())
     name = f"{request.state.site or 'Norvash'}: brushes"
-    return Response(calendar_of(events, name, now), media_type="text/calendar; charset=utf-8",
-                    headers={"Content-Disposition": 'inline; filename="norvash.ics"'})  # fmt: skip
+    return Response(
+        calendar_of(events, name, now),
+        media_type="text/calendar; charset=utf-8",
+        headers={"Content-Disposition": 'inline; filename="norvash.ics"'},
+    )
 
 
 def _events(conn: Connection, sought: Sought, today: date) -> list[Event]:
@@ -82,22 +119,52 @@ def _events(conn: Connection, sought: Sought, today: date) -> list[Event]:
         row, version = ahead_of(listed, windows, today), listed.standing.version
         who = f"{listed.tag} {listed.name}"
         if row.look_on:
-            made.append(Event(f"{listed.motor_id}.look", version, row.look_on, row.look_on, f"Look at the brushes: {who}",
-                              f"{listed.standing.sentence}\nFor the {listed.standing.look_by}.", listed.place, "look"))  # fmt: skip
-        if row.change and row.early_on and row.late_on and row.middle_on:
-            band = f"Limit about {day_words(row.middle_on)}, 8 times in 10 from {day_words(row.early_on)} to {day_words(row.late_on)}."
-            made.append(Event(f"{listed.motor_id}.change", version, row.change.on, row.change.on, f"Change the brushes: {who}",
-                              f"{band}\n{row.change.words}.", listed.place, "change"))  # fmt: skip
+            made.append(
+                Event(
+                    id=f"{listed.motor_id}.look",
+                    version=version,
+                    first_on=row.look_on,
+                    last_on=row.look_on,
+                    title=f"Look at the brushes: {who}",
+                    words=f"{listed.standing.sentence}\nFor the {listed.standing.look_by}.",
+                    place=listed.place,
+                    kind="look",
+                )
+            )
+        band = all_known(row.middle_on, row.early_on, row.late_on)
+        if row.change and band:
+            likely = "Limit about {}, 8 times in 10 from {} to {}.".format(*map(day_words, band))
+            made.append(
+                Event(
+                    id=f"{listed.motor_id}.change",
+                    version=version,
+                    first_on=row.change.on,
+                    last_on=row.change.on,
+                    title=f"Change the brushes: {who}",
+                    words=f"{likely}\n{row.change.words}.",
+                    place=listed.place,
+                    kind="change",
+                )
+            )
     for window in windows:
         for first, last in window.spans(today, today + timedelta(days=730)):
             made.append(
-                Event(f"{window.id}.{first.year}", 0, first, last, f"Dark: {window.name}", "", window.place, "dark")
+                Event(
+                    id=f"{window.id}.{first.year}",
+                    version=0,
+                    first_on=first,
+                    last_on=last,
+                    title=f"Dark: {window.name}",
+                    words="",
+                    place=window.place,
+                    kind="dark",
+                )
             )
     return made
 
 
 @router.get("/outlook/dark")
-def dark(request: Request, conn: Conn, who: Who) -> Response:
+def dark(*, request: Request, conn: Conn, who: Who) -> Response:
     """Show the windows in which the house is dark, with a form for another."""
     if who is None:
         return go_to("/who?next=/outlook/dark")
@@ -105,12 +172,22 @@ def dark(request: Request, conn: Conn, who: Who) -> Response:
 
 
 def _dark(request: Request, conn: Connection, typed: dict[str, str], error: NorvashError | None) -> HTMLResponse:
-    return page(request, "dark.html", status_of(error) if error else 200, area="Outlook", windows=policies.list_windows(conn),
-                names=_FIELDS, act_id=fresh_id(), typed=typed, error=error, errors=errors_of(error))  # fmt: skip
+    return page(
+        request,
+        "dark.html",
+        status_of(error) if error else 200,
+        area="Outlook",
+        windows=policies.list_windows(conn),
+        names=_FIELDS,
+        act_id=fresh_id(),
+        typed=typed,
+        error=error,
+        errors=errors_of(error),
+    )
 
 
 @router.post("/outlook/dark")
-def add_dark(request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
+def add_dark(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
     """Keep a dark window."""
     try:
         add_window(conn, act_of(typed, who, now), {k: typed.get(k, "") for k in _FIELDS})
@@ -121,7 +198,7 @@ def add_dark(request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> 
 
 
 @router.post("/outlook/dark/{window_id}")
-def end_dark(request: Request, conn: Conn, now: Now, who: Who, window_id: str, typed: Typed) -> Response:
+def end_dark(*, request: Request, conn: Conn, now: Now, who: Who, window_id: str, typed: Typed) -> Response:
     """Take a dark window back."""
     try:
         end_window(conn, act_of(typed, who, now), window_id)

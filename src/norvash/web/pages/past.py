@@ -18,7 +18,7 @@ _WIDE, _PHONE = 1200.0, 346.0
 
 
 @router.get("/outlook/past")
-def show(request: Request, conn: Conn) -> HTMLResponse:
+def show(*, request: Request, conn: Conn) -> HTMLResponse:
     """Show what share of past bands held."""
     return _page(request, conn, None, None)
 
@@ -29,12 +29,23 @@ def _page(request: Request, conn: Connection, learnt: "Learnt | None", error: No
 
     found = how_it_did(conn)
     drawn = [past_bands(found.latest, "use", width) if found.latest else None for width in (_WIDE, _PHONE)]
-    return page(request, "past.html", status_of(error) if error else 200, area="Outlook", found=found, drawing=drawn[0],
-                narrow=drawn[1], learnt=learnt, act_id=fresh_id(), error=error, errors=errors_of(error))  # fmt: skip
+    return page(
+        request,
+        "past.html",
+        status_of(error) if error else 200,
+        area="Outlook",
+        found=found,
+        drawing=drawn[0],
+        narrow=drawn[1],
+        learnt=learnt,
+        act_id=fresh_id(),
+        error=error,
+        errors=errors_of(error),
+    )
 
 
 @router.get("/outlook/past/learn")
-def ask(request: Request, conn: Conn) -> HTMLResponse:
+def ask(*, request: Request, conn: Conn) -> HTMLResponse:
     """Show what the fleet teaches about drift, before anything is changed."""
     from norvash.work.hindsight import learn
 
@@ -45,7 +56,7 @@ def ask(request: Request, conn: Conn) -> HTMLResponse:
 
 
 @router.post("/outlook/past/learn")
-def take(request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
+def take(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
     """Take the drift that the fleet teaches; the motors are judged anew in the background."""
     from norvash.work.hindsight import take_fitted
 

@@ -5,10 +5,10 @@ from dataclasses import dataclass
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
+from norvash.core.found import Findings
 from norvash.core.interval_table import QUANTITIES, IntervalTable, table_from
 from norvash.core.policies import KINDS
 from norvash.core.policy import Policy
-from norvash.core.verdict import Findings
 from norvash.core.words import UNIT_WORDS
 from norvash.drawing.interval_grid import interval_grid
 from norvash.drawing.svg import Drawing
@@ -25,9 +25,11 @@ _GRID_PX, _PHONE_PX = 1100.0, 346.0
 FIELDS = ("kind", "name", "every", "low", "high", "months", "quantity", "longest", "sheet", "file")
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Shown:
-    """A policy as the page shows it: its table if it has one, what it asks for on this motor, and whether that comes first."""
+    """A policy as the page shows it: its table if it has one, what it asks for on this motor, and whether that comes
+    first.
+    """
 
     policy: Policy
     table: IntervalTable | None
@@ -39,15 +41,16 @@ class Shown:
 
 
 @router.get("/policies/{scope}/{scope_id}")
-def show(request: Request, conn: Conn, now: Now, scope: str, scope_id: str) -> Response:
+def show(*, request: Request, conn: Conn, now: Now, scope: str, scope_id: str) -> Response:
     """Show the policies of a motor or a type, with a form for another."""
-    return _page(request, conn, now, scope, scope_id, {}, None)
+    return _page(request, conn, now, scope=scope, scope_id=scope_id, typed={}, error=None)
 
 
 def _page(
     request: Request,
     conn: Connection,
     now: Now,
+    *,
     scope: str,
     scope_id: str,
     typed: dict[str, str],
@@ -57,9 +60,23 @@ def _page(
     found = judged(conn, scope_id, now.date())[1] if scope == "motor" else None
     shown = [_shown(p, found, UNIT_WORDS[holder.unit]) for p in holder.policies]
     others = [d for d in (found.dues if found else ()) if d.name not in {p.name for p in holder.policies}]
-    return page(request, "policies.html", status_of(error) if error else 200, area="Motors", holder=holder, shown=shown,
-                others=others, look=found.look if found else None, kinds=KINDS.items(), quantities=[(q, q) for q in QUANTITIES],
-                names=FIELDS, act_id=fresh_id(), typed=typed, error=error, errors=errors_of(error))  # fmt: skip
+    return page(
+        request,
+        "policies.html",
+        status_of(error) if error else 200,
+        area="Motors",
+        holder=holder,
+        shown=shown,
+        others=others,
+        look=found.look if found else None,
+        kinds=KINDS.items(),
+        quantities=[(q, q) for q in QUANTITIES],
+        names=FIELDS,
+        act_id=fresh_id(),
+        typed=typed,
+        error=error,
+        errors=errors_of(error),
+    )
 
 
 def _shown(policy: Policy, found: Findings | None, unit: str) -> Shown:
@@ -69,20 +86,33 @@ def _shown(policy: Policy, found: Findings | None, unit: str) -> Shown:
     cells = [due.cell] if due and due.cell != (None, None) else []
     drawing, narrow = (interval_grid(table, cells, unit, px) if table else None for px in (_GRID_PX, _PHONE_PX))
     return Shown(
-        policy, table, drawing, narrow, due.why if due else "", when, bool(found and due and due is found.look)
+        policy=policy,
+        table=table,
+        drawing=drawing,
+        narrow=narrow,
+        why=due.why if due else "",
+        when=when,
+        first=bool(found and due and due is found.look),
     )
 
 
 @router.post("/policies/{scope}/{scope_id}")
-def add(request: Request, conn: Conn, now: Now, who: Who, scope: str, scope_id: str, sent: SentForm) -> Response:
+def add(*, request: Request, conn: Conn, now: Now, who: Who, scope: str, scope_id: str, sent: SentForm) -> Response:
     """Keep a policy."""
     typed = sent.typed
     try:
         table = _table(sent) if typed.get("kind") == "table" else None
-        add_policy(conn, act_of(typed, who, now), scope, scope_id, typed.get("kind", ""),
-                   {k: v for k, v in typed.items() if k in FIELDS}, table)  # fmt: skip
+        add_policy(
+            conn,
+            act_of(typed, who, now),
+            scope,
+            scope_id=scope_id,
+            kind=typed.get("kind", ""),
+            typed={k: v for k, v in typed.items() if k in FIELDS},
+            table=table,
+        )
     except NorvashError as error:
-        return _page(request, conn, now, scope, scope_id, typed, error)
+        return _page(request, conn, now, scope=scope, scope_id=scope_id, typed=typed, error=error)
     request.app.state.catch_up(request.app)
     return go_to(f"/policies/{scope}/{scope_id}")
 
@@ -100,7 +130,7 @@ def _table(sent: Sent) -> IntervalTable:
 
 
 @router.post("/policies/{policy_id}")
-def end(request: Request, conn: Conn, now: Now, who: Who, policy_id: str, typed: Typed) -> Response:
+def end(*, request: Request, conn: Conn, now: Now, who: Who, policy_id: str, typed: Typed) -> Response:
     """End a policy."""
     ended = end_policy(conn, act_of(typed, who, now), policy_id)
     request.app.state.catch_up(request.app)
@@ -108,16 +138,29 @@ def end(request: Request, conn: Conn, now: Now, who: Who, policy_id: str, typed:
 
 
 @router.get("/types/{type_id}/table")
-def made(request: Request, conn: Conn, type_id: str) -> HTMLResponse:
+def made(*, request: Request, conn: Conn, type_id: str) -> HTMLResponse:
     """Show the table that Norvash makes for a type, to print and hang up."""
     kind, unit, table, past = table_of_type(conn, type_id)
-    return page(request, "shop_table.html", area="Motors", kind=kind, unit=unit, table=table, past=past,
-                drawing=interval_grid(table, [], unit, _GRID_PX), narrow=interval_grid(table, [], unit, _PHONE_PX), errors={})  # fmt: skip
+    return page(
+        request,
+        "shop_table.html",
+        area="Motors",
+        kind=kind,
+        unit=unit,
+        table=table,
+        past=past,
+        drawing=interval_grid(table, [], unit, _GRID_PX),
+        narrow=interval_grid(table, [], unit, _PHONE_PX),
+        errors={},
+    )
 
 
 @router.get("/types/{type_id}/table.csv")
-def made_csv(conn: Conn, type_id: str) -> Response:
+def made_csv(*, conn: Conn, type_id: str) -> Response:
     """Give that table as a file."""
     _, unit, table, _ = table_of_type(conn, type_id)
-    return Response(table_as_csv(table, unit), media_type="text/csv; charset=utf-8",
-                    headers={"Content-Disposition": 'attachment; filename="interval-table.csv"'})  # fmt: skip
+    return Response(
+        table_as_csv(table, unit),
+        media_type="text/csv; charset=utf-8",
+        headers={"Content-Disposition": 'attachment; filename="interval-table.csv"'},
+    )

@@ -14,7 +14,8 @@ from norvash.core.rules.brushes import GRADE_FROM
 from norvash.core.rules.catalogue import GROUPS, SCHOOLS_BY_ID, shipped
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.sheet.fields import STAGES as SHEET_STAGES
-from norvash.core.work_list import AT_STAGE, TASKS
+from norvash.core.tasks.catalogue import TASKS
+from norvash.core.work_list import AT_STAGE
 from norvash.drawing.grade_scale import grade_scale
 from norvash.errors import InputError, NorvashError
 from norvash.store import motors
@@ -30,27 +31,46 @@ router = APIRouter()
 
 
 @router.get("/rulebook")
-def show(request: Request, conn: Conn) -> HTMLResponse:
+def show(*, request: Request, conn: Conn) -> HTMLResponse:
     """Show all rules and schools by subject."""
     book = rulebook(conn)
     edges: dict[str, float] = {stage: book.figure(GRADE_FROM.of(stage)).value for stage in GRADE_FROM.members}
     changed: dict[str, list[object]] = {}
     for override in book.overrides.values():
         changed.setdefault(override.rule_id, []).append(override)
-    return page(request, "rulebook.html", area="Rulebook", groups=GROUPS, changed=changed, schools=SCHOOLS, names=_names(conn, book),
-                scale=grade_scale(edges, 1000), errors={})  # fmt: skip
+    return page(
+        request,
+        "rulebook.html",
+        area="Rulebook",
+        groups=GROUPS,
+        changed=changed,
+        schools=SCHOOLS,
+        names=_names(conn, book),
+        scale=grade_scale(edges, 1000),
+        errors={},
+    )
 
 
 @router.get("/rulebook/causes")
-def causes(request: Request, conn: Conn) -> HTMLResponse:
+def causes(*, request: Request, conn: Conn) -> HTMLResponse:
     """Show the tables by which causes are found."""
     rules = MotorRules(rulebook(conn))
-    return page(request, "causes.html", area="Rulebook", causes=CAUSES, signs=SIGNS, checks=CHECKS, classes=CLASSES, surroundings=SURROUNDINGS,
-                means=strengths(rules), errors={})  # fmt: skip
+    return page(
+        request,
+        "causes.html",
+        area="Rulebook",
+        causes=CAUSES,
+        signs=SIGNS,
+        checks=CHECKS,
+        classes=CLASSES,
+        surroundings=SURROUNDINGS,
+        means=strengths(rules),
+        errors={},
+    )
 
 
 @router.get("/rulebook/{rule_id}")
-def one(request: Request, conn: Conn, rule_id: str) -> Response:
+def one(*, request: Request, conn: Conn, rule_id: str) -> Response:
     """Show one rule or school with its history, and the field to change it."""
     return _page(request, conn, rule_id, {}, None)
 
@@ -59,12 +79,24 @@ def _page(
     request: Request, conn: Conn, rule_id: str, typed: dict[str, str], error: NorvashError | None
 ) -> HTMLResponse:
     book = rulebook(conn)
-    targets = [("site", "the whole site"), *((f"class:{c}", f"class {c}") for c in CLASSES),
-               *((f"type:{t.name}", f"type {t.name}") for t, _ in motors.list_types(conn)), ("motor", "one motor, by its tag")]  # fmt: skip
+    targets = [
+        ("site", "the whole site"),
+        *((f"class:{c}", f"class {c}") for c in CLASSES),
+        *((f"type:{t.name}", f"type {t.name}") for t, _ in motors.list_types(conn)),
+        ("motor", "one motor, by its tag"),
+    ]
     shown = {
-        "area": "Rulebook", "rule_id": rule_id, "targets": targets, "history": store.list_history(conn, rule_id), "names": _names(conn, book), "act_id": fresh_id(),
-        "set_here": [o for o in book.overrides.values() if o.rule_id == rule_id], "typed": typed, "error": error, "errors": errors_of(error),
-    }  # fmt: skip
+        "area": "Rulebook",
+        "rule_id": rule_id,
+        "targets": targets,
+        "history": store.list_history(conn, rule_id),
+        "names": _names(conn, book),
+        "act_id": fresh_id(),
+        "set_here": [o for o in book.overrides.values() if o.rule_id == rule_id],
+        "typed": typed,
+        "error": error,
+        "errors": errors_of(error),
+    }
     status = status_of(error) if error else 200
     history = [h.override for h in store.list_history(conn, rule_id)]
     if rule_id in SCHOOLS_BY_ID:
@@ -132,7 +164,7 @@ def _school_used(school_id: str) -> list[str]:
 
 
 @router.post("/rulebook/{rule_id}")
-def change(request: Request, conn: Conn, now: Now, who: Who, rule_id: str, typed: Typed) -> Response:
+def change(*, request: Request, conn: Conn, now: Now, who: Who, rule_id: str, typed: Typed) -> Response:
     """Set something in place of the default, or take it back; the motors are judged anew in the background."""
     form = RuleForm.of(typed)
     scope, of = form.scope
@@ -141,9 +173,9 @@ def change(request: Request, conn: Conn, now: Now, who: Who, rule_id: str, typed
         if form.clear:
             clear_rule(conn, act, rule_id, scope, of)
         elif rule_id in SCHOOLS_BY_ID:
-            set_school(conn, act, rule_id, scope, of, form.value, form.why)
+            set_school(conn, act, rule_id, scope=scope, scope_id=of, key=form.value, why=form.why)
         else:
-            set_rule(conn, act, rule_id, scope, of, form.value, form.why)
+            set_rule(conn, act, rule_id, scope=scope, scope_id=of, text=form.value, why=form.why)
     except NorvashError as error:
         if status_of(error) == 404 and error.field != "person":
             raise

@@ -12,11 +12,10 @@ from norvash.store.database import Connection
 from norvash.web import sheet_stages
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import ReadingForm, SheetForm, whole
+from norvash.web.forms import ReadingForm, whole
 from norvash.work.brush_lines import brush_lines
-from norvash.work.measuring import note, record, settle_doubt, take_back_answer
-from norvash.work.motor_page import motor_page
-from norvash.work.opening import KINDS, SHEET_KINDS, open_sheet
+from norvash.work.measuring import note, record
+from norvash.work.settling import settle_doubt, take_back_answer
 from norvash.work.sheet_page import SheetPage, last_work, sheet_page
 from norvash.work.sheets import enter, undo
 from norvash.work.signing import add_to_signed, sign
@@ -29,43 +28,8 @@ router = APIRouter()
 _AT_ONCE = "return=representation"
 
 
-@router.get("/motors/{motor_id}/sheet")
-def head(
-    request: Request, conn: Conn, now: Now, who: Who, motor_id: str, kind: str = "quick", position: int = 0
-) -> Response:
-    """Ask for the counter, or offer to go on with the sheet that is open."""
-    if who is None:
-        return go_to(f"/who?next=/motors/{motor_id}/sheet")
-    return _head(request, conn, now, motor_id, {"sheet_kind": kind, "position": str(position)}, None)
-
-
-def _head(
-    request: Request, conn: Conn, now: Now, motor_id: str, typed: dict[str, str], error: NorvashError | None
-) -> HTMLResponse:
-    shown = motor_page(conn, motor_id, now.date())
-    kind = typed.get("sheet_kind", "")
-    return page(request, "sheet_start.html", status_of(error) if error else 200, area="Motors", m=shown, kinds=KINDS,
-                sheet_kinds=SHEET_KINDS, kind=kind if kind in SHEET_KINDS else "quick", motor=shown.context.motor,
-                state=shown.context.state, said=shown.said, act_id=fresh_id(), typed=typed, error=error,
-                errors=errors_of(error), **sheet_stages.opening(shown))  # fmt: skip
-
-
-@router.post("/motors/{motor_id}/sheets")
-def start(request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
-    """Open a sheet, or go on with the one that is open."""
-    form = SheetForm.of(typed)
-    try:
-        act = act_of(typed, who, now)
-        sheet_id = open_sheet(
-            conn, act, motor_id, form.sheet_kind, form.counter, form.kind, form.answer, safe=bool(form.safe)
-        )
-    except NorvashError as error:
-        return _head(request, conn, now, motor_id, typed, error)
-    return go_to(f"/sheets/{sheet_id}")
-
-
 @router.get("/sheets/{sheet_id}")
-def first(conn: Conn, now: Now, sheet_id: str) -> Response:
+def first(*, conn: Conn, now: Now, sheet_id: str) -> Response:
     """Go to the first stage that waits."""
     shown = sheet_page(conn, sheet_id, now.date())
     at = next((s.id for s in shown.rail if s.state == "waiting"), "sign")
@@ -73,21 +37,21 @@ def first(conn: Conn, now: Now, sheet_id: str) -> Response:
 
 
 @router.get("/sheets/{sheet_id}/version")
-def version(request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONResponse:
+def version(*, request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONResponse:
     """Tell how new the sheet is, and what the gauge sent last."""
     sheets.fetch_sheet(conn, sheet_id)
     return JSONResponse({"version": sheets.version_of(conn, sheet_id), "gauge": request.app.state.gauge.last(by)})
 
 
 @router.get("/sheets/{sheet_id}/gauge")
-def gauge(request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONResponse:
+def gauge(*, request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONResponse:
     """Ask the gauge for its value now."""
     sheets.fetch_sheet(conn, sheet_id)
     return JSONResponse(request.app.state.gauge.ask(by))
 
 
 @router.get("/sheets/{sheet_id}/cut")
-def cut(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str) -> Response:
+def cut(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str) -> Response:
     """Show the cut as a page that goes to the lathe."""
     if who is None:
         return go_to(f"/who?next=/sheets/{sheet_id}/cut")
@@ -99,15 +63,17 @@ def cut(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str) -> Resp
 
 
 @router.get("/sheets/{sheet_id}/{stage}")
-def show(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, stage: str) -> Response:
+def show(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, stage: str) -> Response:
     """Show one stage of a sheet."""
     if who is None:
         return go_to(f"/who?next=/sheets/{sheet_id}/{stage}")
-    return _stage(request, conn, sheet_page(conn, sheet_id, now.date()), stage, dict(request.query_params), None)
+    return _stage(
+        request, conn, sheet_page(conn, sheet_id, now.date()), stage=stage, typed=dict(request.query_params), error=None
+    )
 
 
 def _stage(
-    request: Request, conn: Conn, shown: SheetPage, stage: str, typed: dict[str, str], error: NorvashError | None
+    request: Request, conn: Conn, shown: SheetPage, *, stage: str, typed: dict[str, str], error: NorvashError | None
 ) -> HTMLResponse:
     if stage not in shown.sheet.stages:
         raise NotFound("This sheet has no such stage.", "Choose one from its rail.")
@@ -116,10 +82,31 @@ def _stage(
     tests = _tests(conn, shown) if stage == "windings" else ()
     held = any(x.id == stage and x.state == "held" for x in shown.rail)
     at = f"{typed.get('field', '')}.{whole(typed.get('place', '')) or 0}" if error else ""
-    return page(request, "sheet.html", status_of(error) if error else 200, area="Bench", s=shown, sheet=shown.sheet,
-                path=f"/sheets/{shown.sheet.id}/{stage}", motor=shown.context.motor, state=shown.context.state, said=shown.said, found=shown.found, stage=stage,
-                stage_words=STAGES[stage], act_id=fresh_id(), typed=typed, error=error, error_at=at, held=held, asked=error.suggestions if isinstance(error, InputError) else (), last_work=last_work(conn, shown) if stage == "call-in" else None, errors=errors_of(error),
-                connected=request.app.state.gauge.connected, **sheet_stages.stage(shown, stage, typed, lines, bench, tests))  # fmt: skip
+    return page(
+        request,
+        "sheet.html",
+        status_of(error) if error else 200,
+        area="Bench",
+        s=shown,
+        sheet=shown.sheet,
+        path=f"/sheets/{shown.sheet.id}/{stage}",
+        motor=shown.context.motor,
+        state=shown.context.state,
+        said=shown.said,
+        found=shown.found,
+        stage=stage,
+        stage_words=STAGES[stage],
+        act_id=fresh_id(),
+        typed=typed,
+        error=error,
+        error_at=at,
+        held=held,
+        asked=error.suggestions if isinstance(error, InputError) else (),
+        last_work=last_work(conn, shown) if stage == "call-in" else None,
+        errors=errors_of(error),
+        connected=request.app.state.gauge.connected,
+        **sheet_stages.stage(shown, stage, typed, brushes=lines, bench=bench, tests=tests),
+    )
 
 
 def _tests(conn: Connection, shown: SheetPage) -> "tuple[InsulationTest, ...]":
@@ -137,7 +124,7 @@ def _bench(conn: Connection, shown: SheetPage) -> "CopperBench":
 
 
 def _again(
-    request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str, str], error: NorvashError
+    request: Request, conn: Conn, now: Now, *, sheet_id: str, typed: dict[str, str], error: NorvashError
 ) -> Response:
     """Show the stage that a refused entry came from, with what was typed."""
     if not isinstance(error, InputError | Conflict):
@@ -145,7 +132,7 @@ def _again(
     shown = sheet_page(conn, sheet_id, now.date())
     came_from = typed.get("stage", "")
     stage = came_from if came_from in shown.sheet.stages else shown.sheet.stages[-2]
-    return _stage(request, conn, shown, stage, typed, error)
+    return _stage(request, conn, shown, stage=stage, typed=typed, error=error)
 
 
 def _back(request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str, str]) -> Response:
@@ -153,51 +140,66 @@ def _back(request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str
     position, stage = whole(typed.get("position", "")), typed.get("stage", "")
     query = {"position": str(position)} if position else {}
     if stage in STAGES and request.headers.get("prefer") == _AT_ONCE:
-        return _stage(request, conn, sheet_page(conn, sheet_id, now.date()), stage, query, None)
+        return _stage(request, conn, sheet_page(conn, sheet_id, now.date()), stage=stage, typed=query, error=None)
     where = f"/{stage}{f'?position={position}' if position else ''}" if stage in STAGES else ""
     return go_to(f"/sheets/{sheet_id}{where}")
 
 
 @router.post("/sheets/{sheet_id}/entries")
-def keep(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep one entry."""
     more = {k: typed.get(k, "") for k in ("who", "day", "why", "barriers", "minutes")}
     place = whole(typed.get("place", "0"))
     try:
-        enter(conn, act_of(typed, who, now), sheet_id, typed.get("field", ""), -1 if place is None else place,
-              typed.get("value", ""), typed.get("replaces", ""), more)  # fmt: skip
+        enter(
+            conn,
+            act_of(typed, who, now),
+            sheet_id,
+            field_id=typed.get("field", ""),
+            place=-1 if place is None else place,
+            text=typed.get("value", ""),
+            replaces=typed.get("replaces", ""),
+            more=more,
+        )
     except NorvashError as error:
-        return _again(request, conn, now, sheet_id, typed, error)
+        return _again(request, conn, now, sheet_id=sheet_id, typed=typed, error=error)
     return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/sheets/{sheet_id}/readings")
-def measure(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+def measure(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep one reading."""
     form = ReadingForm.of(typed)
     position = whole(form.place) or 0
     try:
         record(
-            conn, act_of(typed, who, now), sheet_id, position, form.text, form.method, form.instrument, form.replaces
+            conn,
+            act_of(typed, who, now),
+            sheet_id,
+            position=position,
+            text=form.text,
+            method=form.method,
+            instrument=form.instrument,
+            replaces=form.replaces,
         )
     except NorvashError as error:
-        return _again(request, conn, now, sheet_id, {**typed, "field": "reading"}, error)
+        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "reading"}, error=error)
     return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/sheets/{sheet_id}/findings")
-def findings(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+def findings(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep what was seen on a brush, or take it back."""
     place = whole(typed.get("place", "")) or 0
     try:
         note(conn, act_of(typed, who, now), sheet_id, place, typed.get("value", ""), gone=bool(typed.get("gone")))
     except NorvashError as error:
-        return _again(request, conn, now, sheet_id, {**typed, "field": "seen"}, error)
+        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "seen"}, error=error)
     return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/readings/{reading_id}/doubt")
-def doubt(conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Response:
+def doubt(*, conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Response:
     """Keep the answer to a doubt, and go on from where it was given."""
     answer = typed.get("answer", "")
     row = rounds.fetch_round(conn, settle_doubt(conn, act_of(typed, who, now), reading_id, answer))
@@ -209,36 +211,36 @@ def doubt(conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Resp
 
 
 @router.post("/readings/{reading_id}/answer")
-def reopen(conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Response:
+def reopen(*, conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Response:
     """Take the answer to a doubt back, so that it is asked again."""
     return go_to(f"/motors/{take_back_answer(conn, act_of(typed, who, now), reading_id)}")
 
 
 @router.post("/sheets/{sheet_id}/undo")
-def take_back(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+def take_back(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Take back what this person entered last."""
     try:
         undo(conn, act_of(typed, who, now), sheet_id)
     except NorvashError as error:
-        return _again(request, conn, now, sheet_id, typed, error)
+        return _again(request, conn, now, sheet_id=sheet_id, typed=typed, error=error)
     return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/sheets/{sheet_id}/sign")
-def close(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+def close(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Sign a sheet; the page then shows it as it was signed."""
     try:
         sign(conn, act_of(typed, who, now), sheet_id, typed.get("why", ""), service=bool(typed.get("service")))
     except NorvashError as error:
-        return _again(request, conn, now, sheet_id, {**typed, "stage": "sign"}, error)
+        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": "sign"}, error=error)
     return go_to(f"/sheets/{sheet_id}/sign")
 
 
 @router.post("/sheets/{sheet_id}/additions")
-def add(request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+def add(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Add a remark below the signature."""
     try:
         add_to_signed(conn, act_of(typed, who, now), sheet_id, typed.get("addition", ""))
     except NorvashError as error:
-        return _again(request, conn, now, sheet_id, {**typed, "stage": "sign"}, error)
+        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": "sign"}, error=error)
     return go_to(f"/sheets/{sheet_id}/sign")

@@ -15,7 +15,10 @@ _LEAST_FREE_BYTES = 1_000_000
 
 
 def trouble_now(app: FastAPI) -> Unavailable | None:
-    """Return what is wrong with the database at this moment, or with the last entry that came; None where all is well."""
+    """Return what is wrong with the database at this moment, or with the last entry that came.
+
+    None where all is well.
+    """
     if app.state.faults:
         return unavailable("damaged")
     try:
@@ -35,7 +38,7 @@ def trouble_now(app: FastAPI) -> Unavailable | None:
 
 
 @router.get("/healthz")
-def health(request: Request) -> JSONResponse:
+def health(*, request: Request) -> JSONResponse:
     """Answer a program that watches: 200 where all is well, else 503 and the state."""
     trouble = trouble_now(request.app)
     told = {"ok": trouble is None, "state": trouble.state if trouble else "well", "schema": request.app.state.schema}
@@ -47,7 +50,7 @@ def health(request: Request) -> JSONResponse:
 
 
 @router.get("/state")
-def show(request: Request) -> HTMLResponse:
+def show(*, request: Request) -> HTMLResponse:
     """Say how the database is, and what to do where something is wrong."""
     return page(
         request,

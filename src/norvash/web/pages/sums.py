@@ -21,7 +21,7 @@ router = APIRouter()
 
 
 @router.get("/sums")
-def show(request: Request) -> HTMLResponse:
+def show(*, request: Request) -> HTMLResponse:
     """Show all sums."""
     from norvash.core.sums.catalogue import GROUPS, SUMS
 
@@ -45,7 +45,7 @@ def _one_as_typed(value: Any) -> str:
 
 
 @router.get("/sums/{name}")
-def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
+def one(*, request: Request, conn: Conn, name: str) -> HTMLResponse:
     """Show a sum, worked out for what the address holds, or its example."""
     from norvash.core.sums.catalogue import SUMS
     from norvash.web.copper_drawings import painted_words
@@ -82,9 +82,24 @@ def one(request: Request, conn: Conn, name: str) -> HTMLResponse:
         )
         for f in fields(entry.inputs)
     ]
-    return page(request, "sum.html", status_of(error) if error else 200, area="Sums", entry=entry, asked=asked,
-                typed=typed, is_example=is_example, painted=painted, drawing=drawing, narrow=narrow, table=table_of(result), advice=result.get("advice") or result.get("note") or "",
-                rules=result.get("rules", ()), error=error, errors=errors_of(error))  # fmt: skip
+    return page(
+        request,
+        "sum.html",
+        status_of(error) if error else 200,
+        area="Sums",
+        entry=entry,
+        asked=asked,
+        typed=typed,
+        is_example=is_example,
+        painted=painted,
+        drawing=drawing,
+        narrow=narrow,
+        table=table_of(result),
+        advice=result.get("advice") or result.get("note") or "",
+        rules=result.get("rules", ()),
+        error=error,
+        errors=errors_of(error),
+    )
 
 
 def _answered(inputs: type[Any]) -> dict[str, str]:

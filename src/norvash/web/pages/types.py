@@ -4,7 +4,8 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.classes import TEMPLATES
-from norvash.core.figures import FIELDS, Figures
+from norvash.core.figure_fields import FIELDS
+from norvash.core.figures import Figures
 from norvash.core.rules.book import MotorRules
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
@@ -20,13 +21,13 @@ router = APIRouter()
 
 
 @router.get("/types")
-def show(request: Request, conn: Conn) -> HTMLResponse:
+def show(*, request: Request, conn: Conn) -> HTMLResponse:
     """Show all types."""
     return page(request, "types.html", area="Motors", types=store.list_types(conn), errors={})
 
 
 @router.get("/types/new")
-def new(request: Request, conn: Conn, who: Who, motor_class: str = "") -> Response:
+def new(*, request: Request, conn: Conn, who: Who, motor_class: str = "") -> Response:
     """Ask for a new type."""
     if who is None:
         return go_to("/who?next=/types/new")
@@ -34,7 +35,7 @@ def new(request: Request, conn: Conn, who: Who, motor_class: str = "") -> Respon
 
 
 @router.get("/types/{type_id}")
-def one(request: Request, conn: Conn, who: Who, type_id: str) -> Response:
+def one(*, request: Request, conn: Conn, who: Who, type_id: str) -> Response:
     """Show a type with its figures and its motors."""
     if who is None:
         return go_to(f"/who?next=/types/{type_id}")
@@ -59,29 +60,51 @@ def _page(
         rules = MotorRules(rulebook(conn), template.name, type_id)
         stated = Figures({}, store.type_figures(conn, type_id), template.lends)
         drawings = (brush_drawn(stated, rules), end_view_new(stated, plans, rules, 300))
-    return page(request, "type.html", status_of(error) if error else 200, area="Motors", type_id=type_id, fields=FIELDS,
-                lent=lent, templates=TEMPLATES, template=template, typed=typed, act_id=fresh_id(),
-                motors=store.list_motors_of_type(conn, type_id) if type_id else [],
-                positions=plans, drawings=drawings, error=error, errors=errors_of(error))  # fmt: skip
+    return page(
+        request,
+        "type.html",
+        status_of(error) if error else 200,
+        area="Motors",
+        type_id=type_id,
+        fields=FIELDS,
+        lent=lent,
+        templates=TEMPLATES,
+        template=template,
+        typed=typed,
+        act_id=fresh_id(),
+        motors=store.list_motors_of_type(conn, type_id) if type_id else [],
+        positions=plans,
+        drawings=drawings,
+        error=error,
+        errors=errors_of(error),
+    )
 
 
 @router.post("/types")
-def add(request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
+def add(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
     """Keep a new type."""
-    return _save(request, conn, now, who, "", typed)
+    return _save(request, conn, now, who=who, type_id="", typed=typed)
 
 
 @router.post("/types/{type_id}")
-def change(request: Request, conn: Conn, now: Now, who: Who, type_id: str, typed: Typed) -> Response:
+def change(*, request: Request, conn: Conn, now: Now, who: Who, type_id: str, typed: Typed) -> Response:
     """Change a type; its motors are judged anew."""
     store.fetch_type(conn, type_id)
-    return _save(request, conn, now, who, type_id, typed)
+    return _save(request, conn, now, who=who, type_id=type_id, typed=typed)
 
 
-def _save(request: Request, conn: Conn, now: Now, who: Who, type_id: str, typed: dict[str, str]) -> Response:
+def _save(request: Request, conn: Conn, now: Now, *, who: Who, type_id: str, typed: dict[str, str]) -> Response:
     form = TypeForm.of(typed)
     try:
-        saved = save_type(conn, act_of(typed, who, now), type_id, form.name, form.motor_class, form.brushes, typed)
+        saved = save_type(
+            conn,
+            act_of(typed, who, now),
+            type_id,
+            name=form.name,
+            motor_class=form.motor_class,
+            brushes=form.brushes,
+            typed=typed,
+        )
     except NorvashError as error:
         return _page(request, conn, type_id, typed, error)
     request.app.state.catch_up(request.app)

@@ -19,7 +19,7 @@ def _inside(path: str) -> str:
 
 
 @router.get("/who")
-def ask(request: Request, conn: Conn, next: str = "/") -> HTMLResponse:  # noqa: A002
+def ask(*, request: Request, conn: Conn, next: str = "/") -> HTMLResponse:  # noqa: A002
     """Ask who is working."""
     return page(
         request, "who.html", area="", people=people.list_people(conn), next=_inside(next), act_id=fresh_id(), errors={}
@@ -27,7 +27,7 @@ def ask(request: Request, conn: Conn, next: str = "/") -> HTMLResponse:  # noqa:
 
 
 @router.post("/who")
-def choose(request: Request, conn: Conn, now: Now, typed: Typed) -> Response:
+def choose(*, request: Request, conn: Conn, now: Now, typed: Typed) -> Response:
     """Remember on this device who is working."""
     onward = _inside(typed.get("next", "/"))
     try:
@@ -40,15 +40,25 @@ def choose(request: Request, conn: Conn, now: Now, typed: Typed) -> Response:
         if typed.get("shop", "").strip():
             name_site(conn, act_of(typed, person, now), typed["shop"])
     except NorvashError as error:
-        return page(request, "who.html", status_of(error), area="", people=people.list_people(conn), next=onward, act_id=fresh_id(),
-                    typed=typed, error=error, errors=errors_of(error))  # fmt: skip
+        return page(
+            request,
+            "who.html",
+            status_of(error),
+            area="",
+            people=people.list_people(conn),
+            next=onward,
+            act_id=fresh_id(),
+            typed=typed,
+            error=error,
+            errors=errors_of(error),
+        )
     answer = go_to(onward)
     answer.set_cookie(PERSON_COOKIE, person.id, max_age=_YEAR_S, httponly=True, samesite="lax")
     return answer
 
 
 @router.post("/light")
-def light(typed: Typed) -> Response:
+def light(*, typed: Typed) -> Response:
     """Remember on this device whether to show it light or dark."""
     answer = go_to(_inside(typed.get("next", "/")))
     theme = typed.get("theme", "")

@@ -1,0 +1,89 @@
+"""What was measured, as it is written into the docs."""
+
+import sys
+from datetime import date
+
+from norvash.bench.fleet import MOTORS
+
+
+def report(
+    pages: dict[str, float],
+    saved: dict[str, float],
+    typed: tuple[float, float],
+    *,
+    start: float,
+    ahead: dict[str, float],
+    imported_s: float,
+    copper: dict[str, float],
+    written: dict[str, float],
+) -> str:
+    """Return the figures as a Markdown page."""
+    most_ms = max(200 * written["commit"], 200)
+    lines = [
+        "# Performance\n",
+        (
+            f"Written by `make bench` on {date.today():%Y-%m-%d}, Python {sys.version.split()[0]}. All figures of one"
+            " run; the ratios"
+        ),
+        (
+            f"matter, not the machine. {MOTORS} motors of four brushes, five rounds and a year of log each. A saved"
+            " reading waits"
+        ),
+        "for the disk: where a bare commit is slow, it is too.\n",
+        "| what | measured | wanted |",
+        "|---|---|---|",
+        *(
+            f"| {name}, over a bare page with a table of 200 rows | {ratio:.2f} × | {_wanted(name)} |"
+            for name, ratio in pages.items()
+            if "ms" not in name
+        ),
+        f"| the bare page itself | {pages['bare page, ms']:.1f} ms | |",
+        f"| a reading saved with its new verdict, 95th percentile | {saved['saved']:.1f} ms | 50 ms |",
+        (
+            "| a bare commit of one row on the same disk, in turns with it, 95th percentile |"
+            f" {saved['bare commit']:.1f} ms | |"
+        ),
+        f"| the same with its answer page | {saved['saved and answered']:.1f} ms | |",
+        f"| an entry on a sheet with its answer page while four others type, 95th percentile | {typed[0]:.1f} ms | |",
+        f"| the same, over the bare page between those entries | {typed[0] / typed[1]:.1f} × | 10 × |",
+        f"| statements of a length that replaces another on an open sheet | {written['statements']:.0f} | 25 |",
+        f"| how often its motor is read for that | {written['reads']:.0f} | 1 |",
+        (
+            f"| a rule changed at {MOTORS} motors: judged anew, a motor | {1000 * written['all_s'] / MOTORS:.2f} ms |"
+            " 2.5 ms |"
+        ),
+        (
+            f"| the longest of {written['writes']:.0f} writes meanwhile (200 bare commits take"
+            f" {200 * written['commit']:.0f} ms) | {written['longest']:.0f} ms | {most_ms:.0f} ms |"
+        ),
+        (
+            f"| entries by eight clients in 20 s, and how many were not taken | {written['kept']:.0f},"
+            f" {written['errors']:.0f} | 0 |"
+        ),
+        f"| forecasts of 10 000 motors of four brushes and five visits, hours and days | {ahead['fleet_s']:.2f} s | |",
+        (
+            "| the same by least squares in a loop over the worst brush (scipy.stats.linregress), over ours |"
+            f" {ahead['linregress_x']:.1f} × | 4 × |"
+        ),
+        f"| the same by the leanest loop (numpy.polyfit), over ours | {ahead['polyfit_x']:.1f} × | |",
+        f"| most memory while forecasting them | {ahead['memory_mb']:.0f} MB | 500 MB |",
+        f"| one motor's forecast, median | {ahead['one_ms']:.1f} ms | 10 ms |",
+        (
+            f"| spacings sought among 60 spots on 400 bars, slowest of the kinds tried | {copper['pattern_ms']:.1f} ms"
+            " | 20 ms |"
+        ),
+        f"| a bar map of 400 bars drawn, every bar marked | {copper['map_ms']:.1f} ms | 15 ms |",
+        f"| the same, over the bare page | {copper['map_ms'] / pages['bare page, ms']:.1f} × | |",
+        f"| 100 000 readings from a file into the log | {imported_s:.1f} s | 10 s |",
+        (
+            "| start to first page on the demo's database, over an application that only imports fastapi and numpy |"
+            f" {start:.2f} × | 1.35 × |"
+        ),
+    ]
+    return "\n".join(lines) + "\n"
+
+
+def _wanted(name: str) -> str:
+    if name == "motor":
+        return "2.8 ×"
+    return "3 ×" if name in ("bench", "outlook", "outlook, a place") or name.startswith("sheet") else ""

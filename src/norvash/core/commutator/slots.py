@@ -1,0 +1,40 @@
+"""How deep the slots between the bars are to be."""
+
+from norvash.core.commutator.cut import Copper
+from norvash.core.edges import under
+from norvash.core.rules.book import MotorRules
+
+
+def slot_again_mm(diameter_mm: float | None, width_mm: float | None, rules: MotorRules) -> float:
+    """Return the slot depth under which slots are undercut again, by the size of the commutator and the width of a
+    slot.
+
+    Units: [mm] -> [mm]. Source: rules slot.again, slot.again-small, slot.again-large, slot.small
+    """
+    small = diameter_mm is not None and under(diameter_mm, rules["slot.small"])
+    least = rules["slot.again-small" if small else "slot.again-large"]
+    return max(least, rules["slot.again"] * (width_mm or 0.0))
+
+
+def slot_target_mm(copper: Copper, rules: MotorRules) -> float | None:
+    """Return the depth to which slots are undercut: the stated one, else by their width; None where neither is known.
+
+    Units: -> [mm]. Source: rules slot.depth, slot.depth-least, slot.depth-most
+    """
+    if copper.slot_target is not None:
+        return copper.slot_target
+    if copper.slot_width is None:
+        return None
+    return min(max(rules["slot.depth"] * copper.slot_width, rules["slot.depth-least"]), rules["slot.depth-most"])
+
+
+def slot_after(copper: Copper, radial: float, rules: MotorRules) -> tuple[float | None, float | None, float | None]:
+    """Return the slot depth after the cut, by how much to undercut, and to what; flush types never."""
+    if copper.flush or copper.slot_depth is None:
+        return None, None, None
+    after = max(copper.slot_depth - radial, 0.0)
+    wanted = slot_target_mm(copper, rules)
+    if wanted is None:
+        return after, None, None
+    enough = min(wanted, slot_again_mm(copper.diameter, copper.slot_width, rules))
+    return after, (wanted - after if under(after, enough) else 0.0), wanted

@@ -1,0 +1,1 @@
+"""The tasks that findings lead to, by what is worked on."""

@@ -1,0 +1,155 @@
+"""What is entered on sheets: each entry with who made it and when, the one that counts and those before it."""
+
+import json
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import datetime
+from types import MappingProxyType
+
+from norvash.core.sheet.given import Earlier, Given
+from norvash.store.database import Connection, Row
+
+_ENTRY = """select e.*, p.name as person, a.at, a.seq, a.person_id from entry e join act a on a.id = e.act_id
+            join person p on p.id = a.person_id"""
+
+
+def _given(row: Row) -> Given:
+    return Given(
+        id=row["id"],
+        typed=row["typed"],
+        word=row["word"],
+        number=row["value_in_si_unit"],
+        person=row["person"],
+        at=datetime.fromisoformat(row["at"]),
+        more=MappingProxyType(json.loads(row["more_json"])),
+    )
+
+
+def list_entries(conn: Connection, sheet_id: str) -> dict[tuple[str, int], Given]:
+    """Return the entries of a sheet that count, by field and place."""
+    rows = conn.execute(f"{_ENTRY} where e.sheet_id = :id and e.replaced_by is null order by a.seq", {"id": sheet_id})
+    return {(r["field"], r["place"]): _given(r) for r in rows}
+
+
+def list_earlier(conn: Connection, motor_id: str, before: int, fields: Sequence[str]) -> dict[str, Earlier]:
+    """Return for each field what was entered in it on the newest sheet before a number that has it."""
+    rows = conn.execute(
+        f"""select e.*, p.name as person, a.at, s.number
+            from entry e join sheet s on s.id = e.sheet_id
+            join act a on a.id = e.act_id join person p on p.id = a.person_id
+            where s.motor_id = ? and s.number < ? and e.place = 0 and e.replaced_by is null
+            and (e.word <> '' or e.value_in_si_unit is not null) and e.field in ({",".join("?" * len(fields))})
+            order by s.number""",
+        (motor_id, before, *fields),
+    )
+    return {r["field"]: Earlier(r["number"], _given(r)) for r in rows}
+
+
+def list_kept(conn: Connection, motor_id: str, fields: Sequence[str]) -> list[tuple[str, int, Given]]:
+    """Return what stands in some fields on all sheets of a motor as (field, number of the sheet, entry), in the order
+    of entering.
+    """
+    rows = conn.execute(
+        f"""select e.*, p.name as person, a.at, s.number
+            from entry e join sheet s on s.id = e.sheet_id
+            join act a on a.id = e.act_id join person p on p.id = a.person_id
+            where s.motor_id = ? and e.replaced_by is null and (e.word <> '' or e.value_in_si_unit is not null)
+            and e.field in ({",".join("?" * len(fields))}) order by a.seq""",
+        (motor_id, *fields),
+    )
+    return [(r["field"], r["number"], _given(r)) for r in rows]
+
+
+def list_signed_values(conn: Connection, field: str, most: int) -> list[Given]:
+    """Return what stands in a field on the newest signed sheets of all motors, the newest first."""
+    rows = conn.execute(
+        f"""{_ENTRY} join sheet s on s.id = e.sheet_id
+            where e.field = :field and e.replaced_by is null
+            and s.signed_at is not null and e.value_in_si_unit is not null
+            order by a.seq desc limit :most""",
+        {"field": field, "most": most},
+    )
+    return [_given(r) for r in rows]
+
+
+def last_of_site(conn: Connection, field: str) -> Given | None:
+    """Return what was entered last in a field on any sheet, None where it never was."""
+    row = conn.execute(
+        f"{_ENTRY} where e.field = :field and e.replaced_by is null and e.word <> '' order by a.seq desc limit 1",
+        {"field": field},
+    ).fetchone()
+    return _given(row) if row else None
+
+
+def add_entry(
+    conn: Connection, entry_id: str, sheet_id: str, *, field: str, place: int, given: Given, act_id: str
+) -> None:
+    """Keep an entry as the one that counts at its place; an earlier one stays behind it."""
+    place_now = {"sheet_id": sheet_id, "field": field, "place": place}
+    before = conn.execute(
+        """update entry set replaced_by = id
+           where sheet_id = :sheet_id and field = :field and place = :place and replaced_by is null returning id""",
+        place_now,
+    ).fetchone()
+    conn.execute(
+        """insert into entry (id, sheet_id, field, place, typed, word, value_in_si_unit, more_json, act_id)
+           values (:id, :sheet_id, :field, :place, :typed, :word, :value, :more, :act_id)""",
+        {
+            **place_now,
+            "id": entry_id,
+            "typed": given.typed,
+            "word": given.word,
+            "value": given.number,
+            "more": json.dumps(dict(given.more)),
+            "act_id": act_id,
+        },
+    )
+    if before is not None:
+        conn.execute("update entry set replaced_by = :id where id = :before", {"id": entry_id, "before": before["id"]})
+
+
+def entry_behind(conn: Connection, entry_id: str) -> Given | None:
+    """Return the entry that another one replaced, None where that was the first at its place."""
+    row = conn.execute(f"{_ENTRY} where e.replaced_by = :id and e.id <> :id", {"id": entry_id}).fetchone()
+    return _given(row) if row else None
+
+
+def undo_entry(conn: Connection, entry_id: str) -> None:
+    """Take an entry back; the one that it replaced counts again."""
+    conn.execute("update entry set replaced_by = id where id = :id", {"id": entry_id})
+    conn.execute("update entry set replaced_by = null where replaced_by = :id and id <> :id", {"id": entry_id})
+
+
+def undo_reading(conn: Connection, reading_id: str) -> None:
+    """Take a reading back; the one that it replaced counts again."""
+    conn.execute("update reading set replaced_by = id where id = :id", {"id": reading_id})
+    conn.execute("update reading set replaced_by = null where replaced_by = :id and id <> :id", {"id": reading_id})
+
+
+@dataclass(frozen=True, slots=True)
+class LastDone:
+    """The newest thing that a person entered on a sheet and that still counts."""
+
+    kind: str
+    id: str
+    field: str
+    place: int
+    typed: str
+
+
+def last_of(conn: Connection, sheet_id: str, person_id: str) -> LastDone | None:
+    """Return what a person entered last on a sheet, entry, reading or finding; None when nothing is left."""
+    row = conn.execute(
+        """select * from (
+             select 'entry' as kind, e.id, e.field, e.place, e.typed, a.seq from entry e join act a on a.id = e.act_id
+              where e.sheet_id = :sheet and a.person_id = :person and e.replaced_by is null
+             union all
+             select 'reading', g.id, '', g.position_number, g.typed, a.seq from reading g join act a on a.id = g.act_id
+              where g.round_id = :sheet and a.person_id = :person and g.replaced_by is null
+             union all
+             select 'finding', f.id, f.seen, f.position_number, '', a.seq from finding f join act a on a.id = f.act_id
+              where f.round_id = :sheet and a.person_id = :person and f.struck_act_id is null
+           ) order by seq desc limit 1""",
+        {"sheet": sheet_id, "person": person_id},
+    ).fetchone()
+    return LastDone(row["kind"], row["id"], row["field"], row["place"], row["typed"]) if row else None

@@ -1,0 +1,145 @@
+"""Doubtful readings: asked about, answered, taken back."""
+
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+from datetime import date
+
+from norvash.core.doubts import ANSWERS, Doubt, doubt_of
+from norvash.core.positions import PositionPlan
+from norvash.core.readings import Reading
+from norvash.core.renewal import Carbon
+from norvash.core.state import Measured, Round, motor_limit, start_of
+from norvash.core.straight_line import Point
+from norvash.errors import Conflict, InputError
+from norvash.store import rounds
+from norvash.store.database import Connection
+from norvash.store.rounds import ReadingRow, RoundRow
+from norvash.work.acting import Act, Change, prepared
+from norvash.work.context import Context, Prepared, load
+from norvash.work.standing import Judged, foresee, keep
+
+
+def doubt_about(context: Context, row: RoundRow, plan: PositionPlan, reading: Reading) -> Doubt | None:
+    """Return the doubt about a reading, against this set's start, its last round and its partners."""
+    state, current = context.state, context.state.current
+    this = next(r for r in current.rounds if r.id == row.id)
+    start = start_of(state, current, plan.number, context.rules)
+    if start.run_h >= row.total_units and not current.fitted_known:
+        start = Point(state.figures.need("new_mm"), row.total_units, start.sd_mm)
+    new_mm, limit = state.figures.need("new_mm"), motor_limit(state.figures, context.rules)
+    rate = (
+        state.ahead.rate_mm_per_unit
+        if state.ahead
+        else (new_mm - limit.limit_mm) / state.figures.need("expected_life_units")
+    )
+    return doubt_of(
+        reading,
+        start,
+        _previous(current.rounds, this, plan.number),
+        run_h=row.total_units,
+        partners=_partners(context, this, plan.number),
+        rules=context.rules,
+        carbon=Carbon(new_mm, limit.limit_mm, rate),
+    )
+
+
+def take_back_answer(conn: Connection, act: Act, reading_id: str) -> str:
+    """Open a doubt again that was answered with “it is right”; return the motor's id.
+
+    Raises: Conflict when there is no such answer to take back.
+    """
+
+    def prepare() -> _Answered:
+        found = _answered(conn, reading_id, act.at.date(), lambda row, now: replace(now, doubt=row.doubt))
+        if found is None or not found.reading.doubt_answer:
+            raise Conflict("This answer stands no more.", "Look at the round as it is now.")
+        return found
+
+    def body(_: Act, made: _Answered) -> Change:
+        reading, motor_id = made.reading, made.judged.context.motor.id
+        rounds.answer_doubt(conn, reading_id, "")
+        keep(conn, made.judged)
+        return Change(motor_id, {"typed": reading.typed, "answer": reading.doubt_answer}, {"answer": ""}, motor_id)
+
+    return prepared(conn, act, "take back an answer", typed={"reading": reading_id}, prepare=prepare, body=body)
+
+
+@dataclass(frozen=True)
+class _Answered(Prepared):
+    """A reading whose doubt is answered, with its motor judged by that, and not kept yet."""
+
+    reading: ReadingRow
+    round_id: str
+    judged: Judged
+
+
+def _answered(
+    conn: Connection, reading_id: str, today: date, changed: Callable[[ReadingRow, Measured], Measured | None]
+) -> _Answered | None:
+    """Return a reading with its motor judged as it is changed, None where it counts no longer."""
+    reading, round_id = rounds.fetch_reading(conn, reading_id)
+    context = load(conn, rounds.fetch_round(conn, round_id).motor_id)
+    counting = rounds.list_readings(conn, round_id).get(reading.position_number)
+    if counting is None or counting.id != reading_id:
+        return None
+    of_round = next(r for s in context.sets for r in s.rounds if r.id == round_id)
+    now = of_round.readings.get(reading.position_number)  # of a brush that was renewed since it counts for nothing
+    made = changed(reading, now) if now is not None else None
+    after = context.with_reading(round_id, reading.position_number, made)
+    return _Answered(context, reading, round_id, foresee(conn, [after], today)[0])
+
+
+def _previous(all_rounds: tuple[Round, ...], this: Round, position: int) -> Point | None:
+    earlier = [
+        r for r in all_rounds if r.id != this.id and position in r.readings and r.total_units <= this.total_units
+    ]
+    if not earlier:
+        return None
+    found = earlier[-1].readings[position]
+    return Point(found.length_mm, earlier[-1].total_units, found.sd_mm)
+
+
+def _partners(context: Context, this: Round, position: int) -> list[Point]:
+    """Return the wear of the other brushes of this round, as points."""
+    partners = []
+    for number, measured in this.readings.items():
+        if number == position or measured.doubt:
+            continue
+        start = start_of(context.state, context.state.current, number, context.rules)
+        worn = start.length_mm - measured.length_mm
+        if start.run_h >= this.total_units:
+            worn = context.figures.need("new_mm") - measured.length_mm
+        partners.append(Point(worn, this.total_units, measured.sd_mm))
+    return partners
+
+
+def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str) -> str:
+    """Keep what the person says about a doubted reading; a mistyped one is withdrawn, from a finished round too.
+
+    Return the round's id. Raises: Conflict for a reading that counts no longer.
+    """
+    if answer not in dict(ANSWERS):
+        raise InputError("This answer is not known.", "Choose one of the answers.", "answer")
+
+    gone = answer == "mistyped"
+
+    def prepare() -> _Answered:
+        found = _answered(conn, reading_id, act.at.date(), lambda _, now: None if gone else replace(now, doubt=""))
+        if found is None:
+            raise Conflict(
+                "This reading counts no longer: it was replaced or withdrawn.", "Look at the round as it is now."
+            )
+        return found
+
+    def body(_: Act, made: _Answered) -> Change:
+        if gone:
+            rounds.withdraw_reading(conn, reading_id)
+        else:
+            rounds.answer_doubt(conn, reading_id, answer)
+        keep(conn, made.judged)
+        before = {"typed": made.reading.typed, "doubt": made.reading.doubt}
+        return Change(made.round_id, before, {"answer": answer}, made.judged.context.motor.id)
+
+    return prepared(
+        conn, act, "settle a doubt", typed={"reading": reading_id, "answer": answer}, prepare=prepare, body=body
+    )

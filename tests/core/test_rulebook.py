@@ -1,0 +1,144 @@
+"""Which figure and which school holds for a motor, and what a change of them changes."""
+
+import pytest
+
+from norvash.core.classes import TEMPLATES
+from norvash.core.figures import Figures
+from norvash.core.rules.book import MotorRules, Override
+from norvash.core.rules.catalogue import RULES, rulebook_with, shipped
+from norvash.core.state import motor_limit
+from norvash.errors import InputError, NotFound
+from states import a_round, judge, state
+
+LIMITS: dict[str, tuple[dict[str, float | str], float, str]] = {
+    "maker": ({"limit_mm": 8.0, "limit_source": "maker"}, 8, "maker's figure"),
+    "site": ({"limit_mm": 9.0, "limit_source": "site", "wear_line_3_mm": 7.0}, 9, "site rule"),
+    "angled face": ({"limit_mm": 10.0, "thickness_mm": 12.0, "face_angle_deg": 30.0}, 6.5359, "maker's figure"),
+    "depth": (
+        {"method": "depth", "depth_new_mm": 20.0, "depth_limit_mm": 33.0, "depth_constant_mm": 42.0},
+        9,
+        "maker's figure, as a depth",
+    ),
+    "a depth before a length": (
+        {"limit_mm": 8.0, "method": "depth", "depth_new_mm": 20.0, "depth_limit_mm": 33.0},
+        9,
+        "maker's figure, as a depth",
+    ),
+    "a length before a depth": (
+        {"limit_mm": 10.0, "method": "depth", "depth_new_mm": 20.0, "depth_limit_mm": 33.0},
+        10,
+        "maker's figure",
+    ),
+    "wear line": ({"wear_line_3_mm": 7.0, "lead_root_depth_mm": 4.0}, 7, "wear line on the brush"),
+    "parts": ({"lead_root_depth_mm": 4.0}, 22 / 3, "worked out from the parts"),
+    "a deeper root": ({"lead_root_depth_mm": 6.0}, 8, "worked out from the parts"),
+    "class figures are no parts": ({}, 22 / 3, "estimate"),
+}
+
+
+@pytest.mark.parametrize(("own", "limit", "source"), LIMITS.values(), ids=LIMITS.keys())
+def test_the_best_source_gives_the_limit(
+    own: dict[str, float | str], limit: float, source: str, rules: MotorRules
+) -> None:
+    found = motor_limit(Figures({"new_mm": 22.0, **own}, {}, TEMPLATES["tool"].lends), rules)
+    assert found.limit_mm == pytest.approx(limit, abs=1e-3)
+    assert found.source == source
+
+
+def test_the_rulebook_resolves_from_the_narrowest_scope() -> None:
+    rule = shipped().book.rule("stage.watch")
+    scopes = [("site", "", 0.5), ("class", "tool", 0.45), ("type", "T", 0.35), ("motor", "M", 0.3)]
+    for i in range(len(scopes) + 1):
+        book = rulebook_with(
+            [
+                Override(
+                    rule_id="stage.watch", scope=s, scope_id=k, value=v, person="Ines", day="2026-11-24", why="why"
+                )
+                for s, k, v in scopes[:i]
+            ]
+        )
+        figure = MotorRules(book, "tool", "T", "M").figure("stage.watch")
+        assert (figure.rule_id, figure.words, figure.unit) == ("stage.watch", rule.words, rule.unit)
+        assert figure.value == ([0.4] + [v for _, _, v in scopes])[i]
+        assert ("Ines" in figure.basis) is (i > 0)
+    assert MotorRules(book, "tool", "", "").figure("stage.watch").value == 0.45
+    assert MotorRules(book, "starter", "", "").figure("stage.watch").value == 0.5
+    asked = [
+        MotorRules(book, "tool", t, m)["stage.watch"]
+        for t, m in (("T", "M"), ("T", "N"), ("U", "M"), ("U", "N"), ("T", "O"))
+    ]
+    assert asked == [0.3, 0.35, 0.3, 0.45, 0.35]
+    for value in (0.0, 1.0):
+        book.check("stage.watch", value)
+    with pytest.raises(NotFound):
+        book.figure("stage.nothing")
+    for value in (float("nan"), -0.1, 1.1):
+        with pytest.raises(InputError):
+            book.check("stage.watch", value)
+
+
+def test_a_default_says_whose_it_is() -> None:
+    rule = next(r for r in RULES.values() if r.by_class)
+    motor_class, value = next(iter(rule.by_class.items()))
+    of_class = MotorRules(shipped().book, motor_class).figure(rule.id)
+    assert (of_class.value, of_class.basis) == (value, f"default for class {motor_class}")
+    assert (of_class.words, of_class.unit) == (rule.words, rule.unit)
+    assert MotorRules(shipped().book).figure(rule.id).basis == "default"
+
+
+def test_a_school_resolves_from_the_narrowest_scope() -> None:
+    scopes = [("site", "", "lines"), ("class", "tool", "symptoms"), ("type", "T", "lines"), ("motor", "M", "symptoms")]
+    for i in range(len(scopes) + 1):
+        book = rulebook_with(
+            [
+                Override(
+                    rule_id="school.when",
+                    scope=s,
+                    scope_id=k,
+                    value=0.0,
+                    person="Ines",
+                    day="2026-11-24",
+                    why="why",
+                    word=w,
+                )
+                for s, k, w in scopes[:i]
+            ]
+        )
+        choice = MotorRules(book, "tool", "T", "M").choice("school.when")
+        assert choice.key == (["limit"] + [w for _, _, w in scopes])[i]
+        assert ("Ines" in choice.basis) is (i > 0)
+        assert choice.school is book.school("school.when")
+    refused = rulebook_with(
+        [
+            Override(
+                rule_id="school.when",
+                scope="site",
+                scope_id="",
+                value=0.0,
+                person="Ines",
+                day="2026-11-24",
+                why="why",
+                word="symptoms",
+            )
+        ]
+    )
+    assert [MotorRules(refused, c).choice("school.when").key for c in ("tool", "traction")] == ["symptoms", "limit"]
+
+
+def test_a_changed_rule_changes_the_verdict_and_is_shown() -> None:
+    book = rulebook_with(
+        [
+            Override(
+                rule_id="stage.watch",
+                scope="site",
+                scope_id="",
+                value=0.9,
+                person="Ines",
+                day="2026-11-24",
+                why="careful",
+            )
+        ]
+    )
+    found, said = judge(state(a_round(20, 19, 19.4)), MotorRules(book, "tool"))
+    assert found.grade == "watch"
+    assert any(f.value == 0.9 and "site figure" in f.basis for r in said.reasons for f in r.figures)

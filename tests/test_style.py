@@ -1,0 +1,119 @@
+"""How the code is written: by the formatter, in short modules, with values and endpoints that are given by name."""
+
+import ast
+import json
+import re
+import subprocess
+import sys
+import tomllib
+from collections.abc import Iterator
+from pathlib import Path
+
+import pytest
+
+ROOT = Path(__file__).parent.parent
+SOURCE = sorted((ROOT / "src").rglob("*.py"))
+TESTS = sorted((ROOT / "tests").rglob("*.py"))
+LINT = tomllib.loads((ROOT / "pyproject.toml").read_text())["tool"]["ruff"]["lint"]
+# Modules that hold tables of data, wider than the rest.
+TABLES = [ROOT / name for name, codes in LINT["per-file-ignores"].items() if codes == ["E501"]]
+REGION = re.compile(r"^# fmt: off\n(.*?)^# fmt: on\n", re.MULTILINE | re.DOTALL)
+
+
+def ruff(*words: str, text: str) -> str:
+    command = [sys.executable, "-m", "ruff", *words, "-"]
+    return subprocess.run(command, input=text, capture_output=True, text=True, check=False, cwd=ROOT).stdout
+
+
+def test_modules_are_short() -> None:
+    lengths = {p: len(p.read_text().splitlines()) for p in (*SOURCE, *TESTS)}
+    assert {p.name: n for p, n in lengths.items() if n > (450 if p in TESTS else 300)} == {}
+    assert sorted(lengths[p] for p in SOURCE)[len(SOURCE) // 2] < 150
+
+
+def test_the_formatter_is_only_held_off_tables_of_data() -> None:
+    found = {
+        p: re.findall(r"# fmt: *(?:off|skip)", p.read_text()) for p in (*SOURCE, *TESTS) if p.name != "test_style.py"
+    }
+    assert sum(map(len, found.values())) <= 40
+    assert {p for p, marks in found.items() if marks} == set(TABLES)
+    assert not [p.name for p, marks in found.items() if any("skip" in m for m in marks)]
+
+
+@pytest.mark.parametrize("path", TABLES, ids=lambda p: f"{p.parent.name}/{p.stem}")
+def test_a_table_is_as_the_formatter_would_have_it_in_wider_lines(path: Path) -> None:
+    text = path.read_text()
+    regions = REGION.findall(text)
+    assert regions
+    for region in regions:
+        assert all(isinstance(n, ast.Assign | ast.AnnAssign) for n in ast.parse(region).body)
+    free = re.sub(r"^# fmt: (?:off|on)\n", "", text, flags=re.MULTILINE)
+    formed = ruff("format", "--line-length", "160", text=free)
+    assert [region for region in regions if region.rstrip("\n") not in formed] == []
+
+
+def dataclasses(path: Path) -> Iterator[tuple[ast.ClassDef, str]]:
+    for node in ast.walk(ast.parse(path.read_text())):
+        if isinstance(node, ast.ClassDef):
+            yield from ((node, ast.unparse(d)) for d in node.decorator_list if "dataclass" in ast.unparse(d))
+
+
+def test_values_with_more_than_five_members_are_made_by_name() -> None:
+    members: dict[str, int] = {}
+    bases: dict[str, list[str]] = {}
+    by_name: dict[str, bool] = {}
+    for path in SOURCE:
+        for node, how in dataclasses(path):
+            name = f"{path.stem}.{node.name}"
+            members[name] = sum(
+                isinstance(n, ast.AnnAssign) and "ClassVar" not in ast.unparse(n.annotation) for n in node.body
+            )
+            bases[name] = [ast.unparse(b) for b in node.bases]
+            by_name[name] = "kw_only=True" in how
+
+    def counted(name: str) -> int:
+        above = [n for n in members if n.partition(".")[2] in bases[name]]
+        return members[name] + max((counted(n) for n in above), default=0)
+
+    assert len(members) > 100
+    assert [name for name in members if counted(name) > 5 and not by_name[name]] == []
+
+
+def test_endpoints_are_given_by_name() -> None:
+    served = re.compile(r"\b(?:router|app)\.(?:get|post|put|delete|head)\(")
+    endpoints = [
+        (f"{path.stem}.{node.name}", node.args)
+        for path in SOURCE
+        for node in ast.walk(ast.parse(path.read_text()))
+        if isinstance(node, ast.FunctionDef) and any(served.search(ast.unparse(d)) for d in node.decorator_list)
+    ]
+    assert len(endpoints) > 40
+    assert [name for name, args in endpoints if args.args or args.posonlyargs] == []
+
+
+BRANCHES = "".join(f"    {'el' * (i > 0)}if a == {i}:\n        b = {i}\n" for i in range(9))
+RETURNS = "".join(f"    if a == {i}:\n        return {i}\n" for i in range(6))
+MADE = {
+    "PLR0911": f"def f(a: int) -> int:\n{RETURNS}    return 9\n",
+    "PLR0912": f"def f(a: int) -> int:\n    b = 0\n{BRANCHES}    return b\n",
+    "PLR0916": "def f(a: int, b: int) -> int:\n    if a and b and a > b and a > 1:\n        return 1\n    return 0\n",
+    "PLR0917": "def f(a: int, b: int, c: int, d: int, e: int, g: int) -> int:\n    return a + b + c + d + e + g\n",
+    "E501": f'A = "{"word " * 24}"\n',
+}
+
+
+@pytest.mark.parametrize("code", MADE)
+def test_a_rule_fires_on_a_made_example_and_not_on_a_smaller_one(code: str) -> None:
+    def found(text: str) -> set[str]:
+        out = ruff("check", "--output-format", "json", "--stdin-filename", "src/norvash/core/made.py", text=text)
+        return {m["code"] for m in json.loads(out)}
+
+    smaller = {
+        "PLR0911": ("    if a == 5:\n        return 5\n", ""),
+        "PLR0912": ("    elif a == 8:\n        b = 8\n", ""),
+        "PLR0916": (" and a > 1", ""),
+        "PLR0917": ("e: int, g", "e: int, *, g"),
+        "E501": ("word word ", ""),
+    }[code]
+    assert code in found(MADE[code])
+    assert code not in found(MADE[code].replace(*smaller))
