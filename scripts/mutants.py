@@ -17,132 +17,54 @@ from mutmut.mutation import file_mutation, mutators
 
 ROOT = Path(__file__).parent.parent
 _CORE = "src/norvash/core"
-_EDGES = "tests/core/test_edges.py"
-# What belongs to each part, and the tests that are to kill its mutants.
-PARTS: dict[str, tuple[tuple[str, ...], tuple[str, ...]]] = {
-    "limits": (("limits",), ("tests/core/test_carbon.py", "tests/core/test_verdict.py")),
-    "loading": (("loading",), ("tests/core/test_fitting.py", "tests/core/test_sums.py")),
-    "supply": (("supply",), ("tests/core/test_supply.py", "tests/core/test_sheet.py")),
-    "cut-plan": (
-        ("commutator/skim", "commutator/after_cut"),
-        ("tests/core/test_cut.py", "tests/core/test_commutator.py"),
-    ),
+# What belongs to each part of the core, and the tests that are to kill its mutants; both by the ends of their paths.
+PARTS: dict[str, tuple[str, str]] = {
+    "limits": ("limits", "core/carbon core/verdict core/rulebook"),
+    "loading": ("loading", "core/fitting core/sums"),
+    "supply": ("supply", "core/supply core/sheet"),
+    "cut-plan": ("commutator/skim commutator/cut commutator/slots commutator/after_cut", "core/cut core/commutator"),
     "carbon": (
-        ("brushes", "grades", "spread", "straight_line", "seating", "holders", "wear", "renewal", "doubts", "readings"),
+        "brushes grades spread straight_line seating holders wear renewal doubts readings",
         (
-            "tests/core/test_carbon.py",
-            "tests/core/test_carbon_edges.py",
-            "tests/core/test_carbon_whole.py",
-            "tests/core/test_fitting.py",
-            "tests/core/test_readings.py",
-            "tests/core/test_straight_line.py",
-            "tests/core/test_verdict.py",
-            _EDGES,
+            "core/carbon core/carbon_edges core/carbon_whole core/fitting core/readings core/straight_line core/verdict"
+            " core/edges"
         ),
     ),
     "commutator": (
         (
-            "commutator/bars",
-            "commutator/bar_testing",
-            "commutator/pattern",
-            "commutator/run_out",
-            "commutator/surface",
-            "commutator/map_says",
+            "commutator/bars commutator/armature commutator/bar_testing commutator/pattern commutator/run_out"
+            " commutator/surface commutator/map_read commutator/map_says"
         ),
-        ("tests/core/test_commutator.py", "tests/core/test_commutator_whole.py", "tests/core/test_armatures.py"),
+        "core/commutator core/commutator_whole core/armatures",
     ),
-    "windings": (
-        ("windings", "columns", "sunk", "bearings/*"),
-        (
-            "tests/core/test_turning.py",
-            "tests/core/test_parts_edges.py",
-            "tests/core/test_commutator.py",
-            "tests/core/test_sums.py",
-        ),
-    ),
+    "windings": ("windings columns sunk bearings/*", "core/turning core/parts_edges core/commutator core/sums"),
     "verdict": (
-        ("verdict", "state", "when", "components", "ahead"),
-        (
-            "tests/core/test_verdict.py",
-            "tests/core/test_verdict_edges.py",
-            _EDGES,
-            "tests/core/test_policies.py",
-            "tests/core/test_forecasting.py",
-            "tests/core/test_sheet.py",
-        ),
+        "verdict found state when components ahead",
+        "core/verdict core/verdict_edges core/rulebook core/edges core/policies core/forecasting core/sheet",
     ),
     "words": (
-        ("sentence", "ruler", "words", "forecast_words", "remarks", "texts"),
-        (
-            "tests/core/test_verdict.py",
-            "tests/core/test_texts.py",
-            "tests/core/test_words_whole.py",
-            "tests/drawing/test_drawings.py",
-        ),
+        "sentence reasons ruler words forecast_words remarks texts",
+        "core/verdict core/rulebook core/texts core/words_whole drawing/drawings",
     ),
     "planning": (
-        (
-            "policies",
-            "policy",
-            "interval_table",
-            "shop_table",
-            "outlook",
-            "hindsight",
-            "season",
-            "use",
-            "use_log",
-            "use_typed",
-            "timeline",
-        ),
-        (
-            "tests/core/test_policies.py",
-            "tests/core/test_use.py",
-            "tests/core/test_use_whole.py",
-            "tests/core/test_forecasting.py",
-            "tests/core/test_sums.py",
-            "tests/web/test_outlook.py",
-        ),
+        "policies policy interval_table shop_table outlook hindsight season use use_log use_typed timeline",
+        "core/policies core/use core/use_whole core/forecasting core/sums web/outlook",
     ),
-    "diagnosis": (("diagnosis/*",), ("tests/core/test_diagnosis.py", _EDGES, "tests/core/test_sheet.py")),
+    "diagnosis": ("diagnosis/*", "core/diagnosis core/edges core/sheet"),
     "forecast": (
         (
-            "forecast/batch",
-            "forecast/case",
-            "forecast/crossing",
-            "forecast/deviations",
-            "forecast/grid",
-            "forecast/laying",
-            "forecast/model",
-            "forecast/plain",
-            "forecast/prior",
-            "forecasting",
+            "forecast/batch forecast/case forecast/crossing forecast/deviations forecast/grid forecast/laying"
+            " forecast/model forecast/plain forecast/prior forecasting"
         ),
-        ("tests/core/test_forecast.py", "tests/core/test_forecast_whole.py", "tests/core/test_forecasting.py", _EDGES),
+        "core/forecast core/forecast_whole core/forecasting core/edges",
     ),
-    "sheet": (
-        ("sheet/*",),
-        (
-            "tests/core/test_sheet.py",
-            "tests/work/test_sheets.py",
-            "tests/work/test_copper_jobs.py",
-            "tests/core/test_sheet_whole.py",
-            "tests/core/test_sheet_edges.py",
-        ),
-    ),
-    "sums": (("sums/*",), ("tests/core/test_sums.py", "tests/core/test_sums_moved.py")),
+    "sheet": ("sheet/*", "core/sheet core/sheet_whole core/sheet_edges work/sheets work/copper_jobs"),
+    "sums": ("sums/*", "core/sums core/sums_moved core/named_faults core/named_refusals"),
     "rules": (
-        ("rules/book", "quantities", "figures", "positions", "classes", "past_set", "simulation", "gauge_line"),
+        "rules/book quantities figures figure_fields positions classes past_set simulation gauge_line",
         (
-            "tests/core/test_quantities.py",
-            "tests/core/test_readings.py",
-            "tests/core/test_carbon.py",
-            "tests/core/test_sums.py",
-            "tests/core/test_verdict.py",
-            "tests/core/test_forecast.py",
-            "tests/core/test_forecasting.py",
-            "tests/core/test_sheet.py",
-            "tests/devices/test_gauge.py",
-            _EDGES,
+            "core/quantities core/readings core/carbon core/sums core/verdict core/rulebook core/forecast"
+            " core/forecasting core/sheet core/gauge_line devices/gauge core/edges"
         ),
     ),
 }
@@ -203,12 +125,12 @@ def workspace(part: str) -> Path:
         if not name.endswith(".png") and (ROOT / name).exists():
             (place / name).parent.mkdir(parents=True, exist_ok=True)
             shutil.copy(ROOT / name, place / name)
-    modules, tests = PARTS[part]
+    modules, tests = (words.split() for words in PARTS[part])
     wanted = [f"{_CORE}/{m}.py" for m in modules]
     settings = {
         "source_paths": ["src"],
         "only_mutate": wanted,
-        "pytest_add_cli_args_test_selection": list(tests),
+        "pytest_add_cli_args_test_selection": [f"tests/{t.replace('/', '/test_')}.py" for t in tests],
         "also_copy": ["docs", "scripts"],
     }
     lines = [f"{k} = {json.dumps(v)}" for k, v in settings.items()]

@@ -28,7 +28,7 @@ def make_fleet(path: Path, count: int, now: datetime) -> str:
     random = Random(7)
     with transaction(conn):
         people.add_person(conn, people.Person(PERSON, "Ines Torvald"), now)
-        people.add_act(conn, people.Done(_ACT, now, "", "bulk", "", "", "{}", "{}"), PERSON)
+        people.add_act(conn, people.Done(id=_ACT, at=now, job="bulk"), PERSON)
         book = rulebook(conn)
         for i in range(count):
             _motor(conn, f"motor-{i:05d}", i, now, random)

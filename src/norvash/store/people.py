@@ -1,13 +1,11 @@
 """The site, its people, and the record of every write."""
 
-from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import datetime
-from typing import NamedTuple
 
 from norvash.core.texts import compared
 from norvash.errors import NotFound
-from norvash.store.database import Connection
+from norvash.store.database import Connection, Row
 
 UNKNOWN = ("This person is not known here.", "Choose who is working.", "person")
 
@@ -29,17 +27,18 @@ class Person:
     name: str
 
 
-class Done(NamedTuple):
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Done:
     """One write as it was recorded."""
 
     id: str
     at: datetime
-    person: str
+    person: str = ""
     job: str
-    digest: str
-    result_id: str
-    before_json: str
-    after_json: str
+    digest: str = ""
+    result_id: str = ""
+    before_json: str = "{}"
+    after_json: str = "{}"
 
 
 def fetch_site(conn: Connection) -> Site:
@@ -93,10 +92,17 @@ _COLUMNS = "a.id, a.at, p.name as person, a.job, a.digest, a.result_id, a.before
 _DONE = f"""select {_COLUMNS} from act a join person p on p.id = a.person_id"""
 
 
-def _done(row: Iterable[str]) -> Done:
-    """Return a write from its columns, in the order of `_COLUMNS`."""
-    act_id, at, *others = row
-    return Done(act_id, datetime.fromisoformat(at), *others)
+def _done(row: Row) -> Done:
+    return Done(
+        id=row["id"],
+        at=datetime.fromisoformat(row["at"]),
+        person=row["person"],
+        job=row["job"],
+        digest=row["digest"],
+        result_id=row["result_id"],
+        before_json=row["before_json"],
+        after_json=row["after_json"],
+    )
 
 
 def known_before(conn: Connection, act_id: str, person_id: str) -> tuple[Done | None, Person | None, datetime | None]:
@@ -108,11 +114,10 @@ def known_before(conn: Connection, act_id: str, person_id: str) -> tuple[Done | 
             left join act a on a.id = :act_id left join person p on p.id = a.person_id""",
         {"act_id": act_id, "person_id": person_id},
     ).fetchone()
-    *earlier, writer_id, writer, last_at = row
     return (
-        _done(earlier) if earlier[0] is not None else None,
-        Person(writer_id, writer) if writer_id is not None else None,
-        datetime.fromisoformat(last_at) if last_at else None,
+        _done(row) if row["id"] is not None else None,
+        Person(row["writer_id"], row["writer"]) if row["writer_id"] is not None else None,
+        datetime.fromisoformat(row["last_at"]) if row["last_at"] else None,
     )
 
 

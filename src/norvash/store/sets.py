@@ -1,7 +1,6 @@
 """Sets of brushes, and single brushes renewed while the others of their set stayed."""
 
 from datetime import datetime
-from typing import Any
 
 from norvash.core.state import BrushSet, Measured, Renewal, Round
 from norvash.store.database import Connection, Row
@@ -52,7 +51,17 @@ def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
         if round_id not in own:
             own[round_id] = _empty_round(r, tuple(seen.get(round_id, ())))
         if position is not None and own[round_id].total_units >= since.get(position, 0.0):
-            own[round_id].readings[position] = _measured(measured)
+            length_mm, sd_mm, low_mm, high_mm, lines, doubt, doubt_rule, reading_id = measured
+            own[round_id].readings[position] = Measured(
+                length_mm=length_mm,
+                sd_mm=sd_mm,
+                low_mm=low_mm,
+                high_mm=high_mm,
+                lines=lines,
+                doubt=doubt,
+                doubt_rule=doubt_rule,
+                id=reading_id,
+            )
     return tuple(_set(r, tuple(rounds[i].values()), tuple(renewed.get(i, ()))) for i, r in sets.items())
 
 
@@ -66,20 +75,6 @@ _SETS = """select s.id as set_id, r.id as round_id,
            from brush_set s left join round r on r.set_id = s.id
            left join reading g on g.round_id = r.id and g.replaced_by is null
            where s.motor_id = :id order by s.number, r.at, r.seq, g.position_number"""
-
-
-def _measured(values: list[Any]) -> Measured:
-    length_mm, sd_mm, low_mm, high_mm, lines, doubt, doubt_rule, reading_id = values
-    return Measured(
-        length_mm=length_mm,
-        sd_mm=sd_mm,
-        low_mm=low_mm,
-        high_mm=high_mm,
-        lines=lines,
-        doubt=doubt,
-        doubt_rule=doubt_rule,
-        id=reading_id,
-    )
 
 
 def _empty_round(row: Row, seen: tuple[tuple[int, str], ...]) -> Round:

@@ -116,7 +116,9 @@ def once(
         if first is not None:
             first()
         ordered = replace(act, at=_in_order(act.at, last_at))
-        people.add_act(conn, people.Done(act.id, ordered.at, person.name, job, digest, "", "{}", "{}"), person.id)
+        people.add_act(
+            conn, people.Done(id=act.id, at=ordered.at, person=person.name, job=job, digest=digest), person.id
+        )
         change = body(ordered)
         before, after = json.dumps(change.before, default=str), json.dumps(change.after, default=str)
         people.complete_act(
