@@ -240,7 +240,7 @@ def _more(
 
 @dataclass(frozen=True, slots=True)
 class Polarization:
-    """The ratio of the ten-minute to the one-minute value [1], None where it says nothing, and the stage."""
+    """The ratio of the ten-minute to the one-minute value [1], None where it says nothing, and the grade."""
 
     ratio: float | None
     grade: Grade

@@ -20,7 +20,7 @@ from norvash.core.words import length_words, listed
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Verdict:
-    """The sentence in its four parts, the reasons below it, and the word for the stage."""
+    """The sentence in its four parts, the reasons below it, and the word for the grade."""
 
     act: str
     why: str

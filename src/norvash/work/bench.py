@@ -48,7 +48,7 @@ class Bench:
 
 
 def row_of(listed: Listed, today: date) -> BenchRow:
-    """Return a row; a limit that lies in the past by its date raises the stage."""
+    """Return a row; a limit that lies in the past by its date raises the grade."""
     standing = listed.standing
     limit_on, look_on, early_on, late_on = (
         date.fromisoformat(d) if d else None

@@ -1,4 +1,4 @@
-"""Rules about brush length: stages, limits, sets and the straight line."""
+"""Rules about brush length: grades, limits, sets and the straight line."""
 
 from types import MappingProxyType
 
@@ -11,7 +11,7 @@ _ESTIMATE = MappingProxyType({"starter": 0.58, "industrial": 0.45, "traction": 0
 
 GRADE_FROM = Family("stage.{}", ("watch", "plan", "change", "stop"))
 # fmt: off
-STAGES = (
+GRADING = (
     Rule(id="stage.watch", words="usable carbon at or under which a set is watched", unit="", default=0.40, source=_HOUSE, low=0, high=1),
     Rule(id="stage.plan", words="usable carbon at or under which the change is planned", unit="", default=0.25, source=_HOUSE, low=0, high=1),
     Rule(id="stage.change", words="usable carbon at or under which the set is changed now", unit="", default=0.10, source=_HOUSE, low=0, high=1),

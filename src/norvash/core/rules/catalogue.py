@@ -20,7 +20,7 @@ from norvash.core.rules.book import Family, MotorRules, Override, Rule, Rulebook
 from norvash.core.rules.schools import SCHOOLS
 
 GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
-    ("Stages of carbon", brushes.STAGES),
+    ("Stages of carbon", brushes.GRADING),
     ("Limits", brushes.LIMITS),
     ("Sets and wear", brushes.SETS),
     ("Straight line", brushes.LINE),
