@@ -39,7 +39,7 @@ PARTS: dict[str, tuple[str, str]] = {
     ),
     "windings": ("windings columns sunk bearings/*", "core/turning core/parts_edges core/commutator core/sums"),
     "verdict": (
-        "verdict found state when components ahead",
+        "verdict verdict_values state when components ahead",
         "core/verdict core/verdict_edges core/rulebook core/edges core/policies core/forecasting core/sheet",
     ),
     "words": (

@@ -7,15 +7,15 @@ from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
 from norvash.core.forecast.model import forecast
 from norvash.core.forecasting import ahead_of, case_of
-from norvash.core.found import Findings
 from norvash.core.positions import even_positions
-from norvash.core.rules.book import MotorRules
+from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sentence import Verdict, verdict
 from norvash.core.state import BrushSet, Measured, MotorState, Round, motor_limit
 from norvash.core.use import rate_of_use
 from norvash.core.use_log import Entry
 from norvash.core.verdict import findings
+from norvash.core.verdict_values import Findings
 
 T0 = datetime(2026, 1, 5, 9)
 TODAY = date(2026, 6, 1)
@@ -90,3 +90,17 @@ def judge(given_state: MotorState, rules: MotorRules | None = None) -> tuple[Fin
     rules, given_state = rules or shipped(), foreseen(given_state)
     found = findings(given_state, rules, TODAY)
     return found, verdict(found, given_state, rules, TODAY)
+
+
+def ruled(rule_id: str, value: float = 0.0, *, scope: str = "site", scope_id: str = "", word: str = "") -> Override:
+    """A figure, or a school by its word, as somebody set it."""
+    return Override(
+        rule_id=rule_id,
+        scope=scope,
+        scope_id=scope_id,
+        value=value,
+        person="Ines",
+        day="2026-11-24",
+        why="tried",
+        word=word,
+    )

@@ -23,12 +23,12 @@ from norvash.core.grades import Graded, raised_by_date
 from norvash.core.limits import Limit
 from norvash.core.part_findings import BY_ID as PARTS
 from norvash.core.positions import even_positions
-from norvash.core.rules.book import CLASSES, MotorRules, Override
+from norvash.core.rules.book import CLASSES, MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.state import BrushSet, Measured, MotorState, Overrule, Renewal, Round, motor_limit, start_of
 from norvash.core.verdict import beyond_horizon, findings, past_limit
 from norvash.core.when import raised
-from states import FITTED, T0, TODAY, a_round, foreseen, state
+from states import FITTED, T0, TODAY, a_round, foreseen, ruled, state
 
 LIMIT = Limit(limit_mm=8.0, source="maker", estimated=False, governed_by="maker")
 WORN = a_round(20, 15, 16)
@@ -282,22 +282,7 @@ def test_a_wear_line_rules_unless_the_length_is_at_its_limit(lines: int, length:
 
 
 def school(key: str) -> MotorRules:
-    return MotorRules(
-        rulebook_with(
-            [
-                Override(
-                    rule_id="school.when",
-                    scope="site",
-                    scope_id="",
-                    value=0.0,
-                    person="Ines",
-                    day="2026-01-01",
-                    why="tried",
-                    word=key,
-                )
-            ]
-        )
-    )
+    return MotorRules(rulebook_with([ruled("school.when", word=key)]))
 
 
 def test_when_a_set_is_changed_by_each_school() -> None:

@@ -21,7 +21,7 @@ from norvash.core.forecast.learning import HIGH, LOW, fitted_drift, surprise
 from norvash.core.forecast.model import forecast
 from norvash.core.forecasting import case_of, past_set_of
 from norvash.core.limits import Limit
-from norvash.core.rules.book import MotorRules, Override
+from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.season import Season, weeks_ahead
 from norvash.core.simulation import LIVELY, QUIET, Habit, Nature, read_with, simulate_set, simulate_weeks
@@ -29,7 +29,7 @@ from norvash.core.state import BrushSet, MotorState, Round, motor_limit
 from norvash.core.use import rate_of_use
 from norvash.store import forecasts, standings
 from norvash.work.standing import catch_up
-from states import T0, a_round, foreseen, state
+from states import T0, a_round, foreseen, ruled, state
 from whole import assert_nothing_moved
 
 LIMIT = Limit(limit_mm=8.0, source="maker", estimated=False, governed_by="maker")
@@ -153,13 +153,7 @@ FIGURES = {
 @pytest.mark.parametrize(("rule_id", "name"), FIGURES.items())
 def test_each_figure_of_the_rulebook_reaches_the_model_by_its_own_name(rule_id: str, name: str) -> None:
     other = shipped()[rule_id] * 1.1
-    book = rulebook_with(
-        [
-            Override(
-                rule_id=rule_id, scope="site", scope_id="", value=other, person="Ines", day="2026-01-01", why="tried"
-            )
-        ]
-    )
+    book = rulebook_with([ruled(rule_id, other)])
     assert asdict(constants_of(MotorRules(book))) == {**asdict(constants_of(shipped())), name: other}
 
 
@@ -167,21 +161,7 @@ def test_a_higher_risk_lets_the_look_wait() -> None:
     shown = state(a_round(20, 15, 16))
     looks = []
     for risk in (0.02, 0.05, 0.2):
-        rules = MotorRules(
-            rulebook_with(
-                [
-                    Override(
-                        rule_id="forecast.risk",
-                        scope="site",
-                        scope_id="",
-                        value=risk,
-                        person="Ines",
-                        day="2026-01-01",
-                        why="tried",
-                    )
-                ]
-            )
-        )
+        rules = MotorRules(rulebook_with([ruled("forecast.risk", risk)]))
         looks.append(forecast(case_of(shown, motor_limit(shown.figures, rules), (), rules)).inspect_use)
     assert looks[0] < looks[1] < looks[2]
 

@@ -4,11 +4,11 @@ import pytest
 
 from norvash.core.classes import TEMPLATES
 from norvash.core.figures import Figures
-from norvash.core.rules.book import MotorRules, Override
+from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import RULES, rulebook_with, shipped
 from norvash.core.state import motor_limit
 from norvash.errors import InputError, NotFound
-from states import a_round, judge, state
+from states import a_round, judge, ruled, state
 
 LIMITS: dict[str, tuple[dict[str, float | str], float, str]] = {
     "maker": ({"limit_mm": 8.0, "limit_source": "maker"}, 8, "maker's figure"),
@@ -49,14 +49,7 @@ def test_the_rulebook_resolves_from_the_narrowest_scope() -> None:
     rule = shipped().book.rule("stage.watch")
     scopes = [("site", "", 0.5), ("class", "tool", 0.45), ("type", "T", 0.35), ("motor", "M", 0.3)]
     for i in range(len(scopes) + 1):
-        book = rulebook_with(
-            [
-                Override(
-                    rule_id="stage.watch", scope=s, scope_id=k, value=v, person="Ines", day="2026-11-24", why="why"
-                )
-                for s, k, v in scopes[:i]
-            ]
-        )
+        book = rulebook_with([ruled("stage.watch", v, scope=s, scope_id=k) for s, k, v in scopes[:i]])
         figure = MotorRules(book, "tool", "T", "M").figure("stage.watch")
         assert (figure.rule_id, figure.words, figure.unit) == ("stage.watch", rule.words, rule.unit)
         assert figure.value == ([0.4] + [v for _, _, v in scopes])[i]
@@ -89,56 +82,17 @@ def test_a_default_says_whose_it_is() -> None:
 def test_a_school_resolves_from_the_narrowest_scope() -> None:
     scopes = [("site", "", "lines"), ("class", "tool", "symptoms"), ("type", "T", "lines"), ("motor", "M", "symptoms")]
     for i in range(len(scopes) + 1):
-        book = rulebook_with(
-            [
-                Override(
-                    rule_id="school.when",
-                    scope=s,
-                    scope_id=k,
-                    value=0.0,
-                    person="Ines",
-                    day="2026-11-24",
-                    why="why",
-                    word=w,
-                )
-                for s, k, w in scopes[:i]
-            ]
-        )
+        book = rulebook_with([ruled("school.when", scope=s, scope_id=k, word=w) for s, k, w in scopes[:i]])
         choice = MotorRules(book, "tool", "T", "M").choice("school.when")
         assert choice.key == (["limit"] + [w for _, _, w in scopes])[i]
         assert ("Ines" in choice.basis) is (i > 0)
         assert choice.school is book.school("school.when")
-    refused = rulebook_with(
-        [
-            Override(
-                rule_id="school.when",
-                scope="site",
-                scope_id="",
-                value=0.0,
-                person="Ines",
-                day="2026-11-24",
-                why="why",
-                word="symptoms",
-            )
-        ]
-    )
+    refused = rulebook_with([ruled("school.when", word="symptoms")])
     assert [MotorRules(refused, c).choice("school.when").key for c in ("tool", "traction")] == ["symptoms", "limit"]
 
 
 def test_a_changed_rule_changes_the_verdict_and_is_shown() -> None:
-    book = rulebook_with(
-        [
-            Override(
-                rule_id="stage.watch",
-                scope="site",
-                scope_id="",
-                value=0.9,
-                person="Ines",
-                day="2026-11-24",
-                why="careful",
-            )
-        ]
-    )
+    book = rulebook_with([ruled("stage.watch", 0.9)])
     found, said = judge(state(a_round(20, 19, 19.4)), MotorRules(book, "tool"))
     assert found.grade == "watch"
     assert any(f.value == 0.9 and "site figure" in f.basis for r in said.reasons for f in r.figures)

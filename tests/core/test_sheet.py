@@ -12,9 +12,8 @@ from norvash.core.classes import TEMPLATES
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.ranking import diagnose
 from norvash.core.findings import GROUPS
-from norvash.core.found import Findings
 from norvash.core.part_findings import BY_ID, COMPONENTS, component_of
-from norvash.core.rules.book import MotorRules, Override
+from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.sheet.before import judge_before
@@ -37,11 +36,12 @@ from norvash.core.sheet.voices import voices
 from norvash.core.state import MotorState, Overrule
 from norvash.core.tasks.catalogue import TASKS, tasks_for
 from norvash.core.verdict import findings
+from norvash.core.verdict_values import Findings
 from norvash.core.work_list import work_list
 from norvash.drawing.finding_picture import finding_picture
 from norvash.errors import InputError
 from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, facts, sheet
-from states import T0, TODAY, a_round, state
+from states import T0, TODAY, a_round, ruled, state
 
 RULES = shipped()
 
@@ -206,43 +206,14 @@ def test_the_worst_voice_wins_and_an_overruling_keeps_what_it_was(ids: list[str]
 
 def test_schools_say_when_a_set_is_changed_and_some_are_refused() -> None:
     def stage(key: str, motor_class: str, *lengths: float, lines: int | None = None) -> str | None:
-        book = rulebook_with(
-            [
-                Override(
-                    rule_id="school.when",
-                    scope="site",
-                    scope_id="",
-                    value=0.0,
-                    person="Ines",
-                    day="2026-06-01",
-                    why="tried",
-                    word=key,
-                )
-            ]
-        )
+        book = rulebook_with([ruled("school.when", word=key)])
         shown = state(a_round(20, *lengths, lines=lines), own={"new_mm": 40.0, "limit_mm": 2.0})
         return findings(shown, MotorRules(book, motor_class), TODAY).grade
 
     assert (stage("limit", "tool", 9.5, 14), stage("share", "tool", 9.5, 14)) == ("plan", "change")
     assert (stage("limit", "tool", 30, 30.5, lines=1), stage("lines", "tool", 30, 30.5, lines=1)) == ("watch", "plan")
     assert stage("lines", "tool", 30, 30.5, lines=2) == "change"
-    refused = MotorRules(
-        rulebook_with(
-            [
-                Override(
-                    rule_id="school.when",
-                    scope="site",
-                    scope_id="",
-                    value=0.0,
-                    person="Ines",
-                    day="2026-06-01",
-                    why="cheap",
-                    word="symptoms",
-                )
-            ]
-        ),
-        "traction",
-    )
+    refused = MotorRules(rulebook_with([ruled("school.when", word="symptoms")]), "traction")
     assert refused.choice("school.when").key == "limit"
     with pytest.raises(InputError, match="refused for class industrial"):
         next(s for s in SCHOOLS if s.id == "school.when").check("symptoms", "industrial")

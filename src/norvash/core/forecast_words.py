@@ -3,10 +3,10 @@
 from datetime import date, timedelta
 
 from norvash.core.ahead import Ahead
-from norvash.core.found import Findings, Reason
 from norvash.core.policies import runs_left
 from norvash.core.rules.book import MotorRules
 from norvash.core.state import MotorState
+from norvash.core.verdict_values import Findings, Reason
 from norvash.core.words import day_words, grouped, rounded, use_words
 
 _FIRST_LOOK = 0.35

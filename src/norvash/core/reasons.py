@@ -2,11 +2,11 @@
 
 from norvash.core.components import finding_word
 from norvash.core.forecast_words import forecast_reasons
-from norvash.core.found import Findings, Reason
 from norvash.core.grades import WORDS, Graded, worst
 from norvash.core.known import all_known
 from norvash.core.rules.book import MotorRules
 from norvash.core.state import MotorState
+from norvash.core.verdict_values import Findings, Reason
 from norvash.core.words import UNIT_WORDS, day_words, length_words, listed, use_words
 
 

@@ -1,9 +1,9 @@
 """Figures beside the straight line that put wear into proportion."""
 
-from norvash.core.found import Findings
 from norvash.core.known import all_known
 from norvash.core.rules.book import MotorRules
 from norvash.core.state import MotorState
+from norvash.core.verdict_values import Findings
 from norvash.core.wear import dust_g, line_rate_mm_per_kh, rubbed_km, seeming_left_h
 from norvash.core.words import grouped, use_words
 

@@ -4,8 +4,8 @@ from dataclasses import dataclass, fields
 from typing import TYPE_CHECKING
 
 if TYPE_CHECKING:
-    from norvash.core.found import Findings
     from norvash.core.state import MotorState
+    from norvash.core.verdict_values import Findings
 
 
 @dataclass(frozen=True, slots=True)

@@ -8,23 +8,10 @@ from itertools import pairwise
 from norvash.core.rules.book import MotorRules
 from norvash.core.texts import compared
 from norvash.core.use_log import Entry
+from norvash.core.words import MONTHS
 from norvash.errors import InputError
 
 WEEKS = 52
-_MONTHS = (
-    "January",
-    "February",
-    "March",
-    "April",
-    "May",
-    "June",
-    "July",
-    "August",
-    "September",
-    "October",
-    "November",
-    "December",
-)
 _MOST_YEARS = 60
 _DAY = timedelta(days=1)
 
@@ -150,7 +137,7 @@ def month_words(months: frozenset[int]) -> str:
         last = first
         while last % 12 + 1 in months:
             last = last % 12 + 1
-        made.append(_MONTHS[first - 1] if first == last else f"{_MONTHS[first - 1]} to {_MONTHS[last - 1]}")
+        made.append(MONTHS[first - 1] if first == last else f"{MONTHS[first - 1]} to {MONTHS[last - 1]}")
     return ", ".join(made)
 
 

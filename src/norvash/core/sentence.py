@@ -5,7 +5,6 @@ from datetime import date
 
 from norvash.core.components import Condition
 from norvash.core.forecast_words import band_words, far_off, forecast_reasons, look_words, sure_words, unmeasured_words
-from norvash.core.found import Findings, Reason
 from norvash.core.grades import GRADES, word_of
 from norvash.core.part_findings import COMPONENTS, component_of
 from norvash.core.policies import look_due, overdue
@@ -14,6 +13,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.state import MotorState
 from norvash.core.tasks.catalogue import tasks_for
 from norvash.core.verdict import past_limit
+from norvash.core.verdict_values import Findings, Reason
 from norvash.core.when import RUN_TO_FAILURE, follows_symptoms
 from norvash.core.words import length_words, listed
 

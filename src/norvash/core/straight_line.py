@@ -83,37 +83,21 @@ def brush_line(track: Track, rules: MotorRules) -> BrushLine:
     wear_mm = track.start.length_mm - track.now.length_mm
     rate = max((r for r in (life, interval) if r is not None), default=None)
     faster = life is not None and interval is not None and over(interval, rules["line.faster"] * life) and life > 0
+    left_h: float | None = None
+    left_sd_h: float | None = None
     if not over(track.now.length_mm, track.limit_mm):
-        return BrushLine(
-            wear_mm=wear_mm,
-            life_rate_mm_per_kh=life,
-            interval_rate_mm_per_kh=interval,
-            rate_mm_per_kh=rate,
-            left_mm=left_mm,
-            left_h=0.0,
-            left_sd_h=0.0,
-            faster_note=faster,
-        )
-    if rate is None or rate <= 0:
-        return BrushLine(
-            wear_mm=wear_mm,
-            life_rate_mm_per_kh=life,
-            interval_rate_mm_per_kh=interval,
-            rate_mm_per_kh=rate,
-            left_mm=left_mm,
-            left_h=None,
-            left_sd_h=None,
-            faster_note=faster,
-        )
-    base = track.previous if track.previous and rate == interval else track.start
+        left_h = left_sd_h = 0.0
+    elif rate is not None and rate > 0:
+        base = track.previous if track.previous and rate == interval else track.start
+        left_h, left_sd_h = left_mm / rate * 1000, _left_sd_h(base, track, rate)
     return BrushLine(
         wear_mm=wear_mm,
         life_rate_mm_per_kh=life,
         interval_rate_mm_per_kh=interval,
         rate_mm_per_kh=rate,
         left_mm=left_mm,
-        left_h=left_mm / rate * 1000,
-        left_sd_h=_left_sd_h(base, track, rate),
+        left_h=left_h,
+        left_sd_h=left_sd_h,
         faster_note=faster,
     )
 

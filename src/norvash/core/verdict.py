@@ -6,7 +6,6 @@ from datetime import date, timedelta
 
 from norvash.core.brushes import usable_carbon
 from norvash.core.components import components_of, conditions_of, motor_grade
-from norvash.core.found import BrushNow, Days, Findings, OpenDoubt
 from norvash.core.grades import grade_of, grade_of_line, worst
 from norvash.core.limits import Limit
 from norvash.core.policies import dues, earliest
@@ -16,6 +15,7 @@ from norvash.core.spread import Spread, set_spread
 from norvash.core.state import BrushSet, MotorState, Round, motor_limit, start_of
 from norvash.core.straight_line import Point, StraightLine, Track, rate_mm_per_kh, straight_line
 from norvash.core.use import day_of
+from norvash.core.verdict_values import BrushNow, Days, Findings, OpenDoubt
 from norvash.core.when import raised
 
 

@@ -6,7 +6,7 @@ from norvash.core.quantities import shown
 
 _DIGITS = {"mm": 1, "in": 3, "thou": 0}
 UNIT_WORDS = {"hours": "h", "starts": "starts"}
-_MONTHS = (
+MONTHS = (
     "January",
     "February",
     "March",
@@ -87,7 +87,7 @@ def day_words(day: date) -> str:
     >>> day_words(date(2027, 3, 4))
     '4 March 2027'
     """
-    return f"{day.day} {_MONTHS[day.month - 1]} {day.year}"
+    return f"{day.day} {MONTHS[day.month - 1]} {day.year}"
 
 
 def short_day(day: date) -> str:
@@ -96,7 +96,7 @@ def short_day(day: date) -> str:
     >>> short_day(date(2027, 3, 4))
     '4 Mar 2027'
     """
-    return f"{day.day} {_MONTHS[day.month - 1][:3]} {day.year}"
+    return f"{day.day} {MONTHS[day.month - 1][:3]} {day.year}"
 
 
 def listed(names: list[str]) -> str:

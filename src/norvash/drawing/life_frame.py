@@ -3,10 +3,10 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 
-from norvash.core.found import Findings
 from norvash.core.quantities import shown
 from norvash.core.state import MotorState
 from norvash.core.timeline import date_marks
+from norvash.core.verdict_values import Findings
 from norvash.core.words import UNIT_WORDS, grouped
 from norvash.drawing.svg import Element, label, lines, ticks
 

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from norvash.core.rules.book import Override
-from norvash.store.database import Connection
+from norvash.store.database import Connection, Row
 
 
 @dataclass(frozen=True, slots=True)
@@ -21,43 +21,29 @@ _OVERRIDE = """select o.*, p.name as person, a.at from rule_override o join act 
                join person p on p.id = a.person_id"""
 
 
+def _override(row: Row) -> Override:
+    return Override(
+        rule_id=row["rule_id"],
+        scope=row["scope"],
+        scope_id=row["scope_id"],
+        value=row["value_in_rule_unit"],
+        person=row["person"],
+        day=row["at"][:10],
+        why=row["why"],
+        word=row["word"],
+    )
+
+
 def list_overrides(conn: Connection) -> tuple[Override, ...]:
     """Return the overrides in force."""
-    return tuple(
-        Override(
-            rule_id=r["rule_id"],
-            scope=r["scope"],
-            scope_id=r["scope_id"],
-            value=r["value_in_rule_unit"],
-            person=r["person"],
-            day=r["at"][:10],
-            why=r["why"],
-            word=r["word"],
-        )
-        for r in conn.execute(f"{_OVERRIDE} where o.ended_act_id is null")
-    )
+    return tuple(_override(r) for r in conn.execute(f"{_OVERRIDE} where o.ended_act_id is null"))
 
 
 def list_history(conn: Connection, rule_id: str) -> list[OverrideRow]:
     """Return every override that a rule ever had, newest first."""
     rows = conn.execute(f"{_OVERRIDE} where o.rule_id = :id order by a.seq desc", {"id": rule_id})
     return [
-        OverrideRow(
-            r["id"],
-            Override(
-                rule_id=r["rule_id"],
-                scope=r["scope"],
-                scope_id=r["scope_id"],
-                value=r["value_in_rule_unit"],
-                person=r["person"],
-                day=r["at"][:10],
-                why=r["why"],
-                word=r["word"],
-            ),
-            datetime.fromisoformat(r["at"]),
-            r["ended_act_id"] is not None,
-        )
-        for r in rows
+        OverrideRow(r["id"], _override(r), datetime.fromisoformat(r["at"]), r["ended_act_id"] is not None) for r in rows
     ]
 
 

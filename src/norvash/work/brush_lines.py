@@ -4,10 +4,10 @@ from dataclasses import dataclass
 
 from norvash.core.brushes import usable_carbon
 from norvash.core.findings import BY_ID, Finding
-from norvash.core.found import BrushNow
 from norvash.core.grades import WORDS, Graded, grade_of
 from norvash.core.positions import PositionPlan
 from norvash.core.straight_line import Point, rate_mm_per_kh
+from norvash.core.verdict_values import BrushNow
 from norvash.store import rounds
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow, RoundRow

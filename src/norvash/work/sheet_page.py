@@ -4,7 +4,6 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.diagnosis.ranking import Diagnosis
-from norvash.core.found import Findings
 from norvash.core.grades import Grade
 from norvash.core.sentence import Verdict
 from norvash.core.sheet.before import Before, judge_before
@@ -14,6 +13,7 @@ from norvash.core.sheet.progress import StageNow, progress
 from norvash.core.sheet.saying import SEEKING, sheet_says
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import Hold, holds
+from norvash.core.verdict_values import Findings
 from norvash.core.work_list import Proposed, work_list
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection

@@ -7,7 +7,6 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import date
 
-from norvash.core.found import Findings
 from norvash.core.past_set import PastSet
 from norvash.core.ruler import ruler_of
 from norvash.core.rules.book import Rulebook
@@ -15,6 +14,7 @@ from norvash.core.sentence import Verdict, verdict
 from norvash.core.state import motor_limit
 from norvash.core.texts import compared
 from norvash.core.verdict import findings
+from norvash.core.verdict_values import Findings
 from norvash.store import forecasts, rules, standings
 from norvash.store.database import Connection, transaction
 from norvash.store.forecasts import Taught, latest

@@ -6,10 +6,10 @@ from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
 from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.diagnosis.signs import BY_ID as SIGNS
 from norvash.core.edges import under
-from norvash.core.found import Findings
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.before import Before
 from norvash.core.sheet.sheet import Sheet, gate
+from norvash.core.verdict_values import Findings
 
 # Findings that are signs: the sign and its answer.
 _SHOWS = {

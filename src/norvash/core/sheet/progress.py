@@ -3,11 +3,11 @@
 from dataclasses import dataclass
 from typing import Literal
 
-from norvash.core.found import Findings
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.deciding import Matter
 from norvash.core.sheet.fields import INSIDE, STAGES
 from norvash.core.sheet.sheet import Sheet, gate
+from norvash.core.verdict_values import Findings
 
 State = Literal["done", "skipped", "waiting", "held", "not done"]
 

@@ -2,13 +2,13 @@
 
 from dataclasses import dataclass
 
-from norvash.core.found import Findings
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.deciding import Matter
 from norvash.core.sheet.fields import INSIDE
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.progress import measured_here
 from norvash.core.sheet.sheet import Sheet, gate
+from norvash.core.verdict_values import Findings
 from norvash.core.words import listed
 
 

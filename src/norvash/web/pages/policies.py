@@ -5,10 +5,10 @@ from dataclasses import dataclass
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.core.found import Findings
 from norvash.core.interval_table import QUANTITIES, IntervalTable, table_from
 from norvash.core.policies import KINDS
 from norvash.core.policy import Policy
+from norvash.core.verdict_values import Findings
 from norvash.core.words import UNIT_WORDS
 from norvash.drawing.interval_grid import interval_grid
 from norvash.drawing.svg import Drawing
