@@ -11,8 +11,7 @@ demo: setup ## the application with the playhouse's motors (PORT=8000, RESET=1 s
 test: ## everything, the browser included
 	@scripts/setup dev
 	@scripts/browser
-	@.venv/bin/lint-imports --no-logo
-	@.venv/bin/python scripts/vendor.py --check
+	@scripts/lint
 	@.venv/bin/pytest -n 2
 check: ## what a commit needs
 	@scripts/check
