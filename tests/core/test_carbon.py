@@ -1,12 +1,23 @@
 """Length, wear, grades, limits and spread: the tables of the trade, and laws that must hold."""
 
+from dataclasses import replace
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
 from norvash.core.brushes import DepthScale, centre_limit_mm, taper_deg, usable_carbon
 from norvash.core.grades import GRADES, grade_of, grade_of_line, worst
-from norvash.core.limits import Parts, estimated_limit, force_ends_mm, habit_limit_mm, least_force_n, limit_from_parts
+from norvash.core.limits import (
+    Parts,
+    estimated_limit,
+    force_ends_mm,
+    habit_limit_mm,
+    least_force_n,
+    limit_from_parts,
+    limit_terms,
+    warned,
+)
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.spread import set_spread
@@ -165,7 +176,10 @@ def test_limits_from_the_parts(known: dict[str, float], limit: float, governed: 
     sure = limit_from_parts(Parts(new_mm=21.5, **(whole | known)), rules)
     assert sure is not None
     assert sure.limit_mm == pytest.approx(limit, abs=1e-6)
-    assert (sure.governed_by, sure.estimated) == (governed, False)
+    assert (sure.governed_by, sure.estimated, sure.source) == (governed, False, found.source)
+    assert dict(sure.terms)[governed] == max(dict(sure.terms).values()) == sure.limit_mm
+    assert (sure.rule_ids, sure.remark) == (tuple(TERM_RULES[n] for n, _ in sure.terms), "")
+    assert found.remark == f"not known: {', '.join(n for n in TERM_RULES if n not in dict(found.terms))}"
 
 
 def test_a_part_that_cannot_set_a_limit_is_named_and_left_out(rules: MotorRules) -> None:
@@ -176,6 +190,20 @@ def test_a_part_that_cannot_set_a_limit_is_named_and_left_out(rules: MotorRules)
     assert found is not None
     assert (found.limit_mm, found.governed_by, found.estimated) == (8.0, "lead root", False)
     assert "the spring would set -497.00 mm, which cannot be: left out" in found.remark
+
+
+def test_a_stated_limit_is_held_against_the_part_that_needs_most(rules: MotorRules) -> None:
+    parts = Parts(new_mm=22, lead_root_depth_mm=7, spring_stop_length_mm=3, thickness_mm=0.2, holder_gap_mm=0.3)
+    stated = estimated_limit(22, rules)
+    most = dict(limit_terms(parts, rules))
+    assert most == {"lead root": 9.0, "spring": 4.0, "guidance": pytest.approx(0.4 / 3 + 0.3)}
+    assert warned(replace(stated, limit_mm=8.9), parts, rules).startswith("the lead root needs 9.00 mm")
+    assert warned(replace(stated, limit_mm=9.0), parts, rules) == warned(stated, Parts(new_mm=22), rules) == ""
+    found = limit_from_parts(parts, rules)
+    assert found is not None
+    assert dict(found.terms) == most | {"estimate": stated.limit_mm}
+    with pytest.raises(InputError, match="The lead root would set the limit at 23"):
+        limit_from_parts(replace(parts, lead_root_depth_mm=21), rules)
 
 
 def test_a_spring_too_weak_from_the_start_leaves_no_carbon(rules: MotorRules) -> None:
