@@ -160,20 +160,18 @@ def written(shown: SheetPage) -> list[tuple[str, list[Written]]]:
         field = field_of(field_id)
         if field is None or not given.typed or field_id == "addition":
             continue
-        where = (
-            f", {BEARINGS[place - 1]}"
-            if field.per == "bearing"
-            else (
-                f" {shown.context.state.positions[place - 1].label}"
-                if field.per == "position" and place
-                else f" {place}"
-                if place
-                else ""
-            )
-        )
+        where = _where(shown, field, place)
         label = _acts(shown).get(field_id, FINDINGS[field.label].words if field.label in FINDINGS else field.label)
         made.setdefault(field.stage, []).append(Written(f"{label}{where}", _said(field, given), given))
     return [(STAGES[s], made[s]) for s in STAGES if s in made]
+
+
+def _where(shown: SheetPage, field: SheetField, place: int) -> str:
+    if field.per == "bearing":
+        return f", {BEARINGS[place - 1]}"
+    if field.per == "position" and place:
+        return f" {shown.context.state.positions[place - 1].label}"
+    return f" {place}" if place else ""
 
 
 def _acts(shown: SheetPage) -> dict[str, str]:

@@ -201,14 +201,7 @@ def expected(kind: Any, asked: Ask) -> str:
         return "words"
     low = f"more than {asked.low:g}" if asked.above_low else f"from {asked.low:g}"
     whole = any(m is int or get_args(m) == (int,) for m in _members(kind))
-    number = (
-        "whole numbers"
-        if whole and _takes_list(kind)
-        else "a whole number"
-        if whole
-        else "numbers"
-        if _takes_list(kind)
-        else "a number"
-    )
+    many = _takes_list(kind)
+    number = f"{'' if many else 'a '}{'whole ' if whole else ''}number{'s' if many else ''}"
     unit = next(iter(UNITS[asked.dimension]), "") if asked.dimension in UNITS else ""
-    return f"{number} {low} to {asked.high:g}{' ' + unit if unit else ''}{', as a list' if _takes_list(kind) else ''}"
+    return f"{number} {low} to {asked.high:g}{' ' + unit if unit else ''}{', as a list' if many else ''}"

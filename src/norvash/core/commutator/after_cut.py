@@ -49,15 +49,11 @@ def checks_of(plan: Plan, rules: MotorRules, bars: int | None = None) -> tuple[t
 
     Source: rules cut.true, cut.true-fine, slot.chamfer-*
     """
-    slots = (
-        "flush insulation: never undercut"
-        if plan.copper.flush
-        else (
-            f"slots undercut to {plan.undercut_to:.2f} mm, {plan.undercut_by:.2f} mm deeper than after the cut"
-            if plan.undercut_by and plan.undercut_to
-            else "slots deep enough, or not measured"
-        )
-    )
+    slots = "slots deep enough, or not measured"
+    if plan.copper.flush:
+        slots = "flush insulation: never undercut"
+    elif plan.undercut_by and plan.undercut_to:
+        slots = f"slots undercut to {plan.undercut_to:.2f} mm, {plan.undercut_by:.2f} mm deeper than after the cut"
     before = (
         f"runs true on its bearing seats within {seats_true_mm(plan, rules):g} mm",
         "winding covered against chips",
