@@ -19,12 +19,15 @@ ROOT = Path(__file__).parent.parent
 _CORE = "src/norvash/core"
 # What belongs to each part of the core, and the tests that are to kill its mutants; both by the ends of their paths.
 PARTS: dict[str, tuple[str, str]] = {
-    "limits": ("limits", "core/carbon core/verdict core/rulebook"),
-    "loading": ("loading", "core/fitting core/sums"),
-    "supply": ("supply", "core/supply core/sheet"),
+    "limits": ("brush/limits brush/motor_limit", "core/carbon core/verdict core/rulebook"),
+    "loading": ("brush/loading", "core/fitting core/sums"),
+    "supply": ("supply/settings supply/battery", "core/supply core/sheet"),
     "cut-plan": ("commutator/skim commutator/cut commutator/slots commutator/after_cut", "core/cut core/commutator"),
     "carbon": (
-        "brushes grades spread straight_line seating holders wear renewal doubts readings",
+        (
+            "brush/carbon verdict/grades brush/spread brush/straight_line brush/seating"
+            " brush/holders brush/wear_measures brush/renewal brush/doubts brush/readings"
+        ),
         (
             "core/carbon core/carbon_edges core/carbon_whole core/fitting core/readings core/straight_line core/verdict"
             " core/edges"
@@ -33,35 +36,38 @@ PARTS: dict[str, tuple[str, str]] = {
     "commutator": (
         (
             "commutator/bars commutator/armature commutator/bar_testing commutator/pattern commutator/run_out"
-            " commutator/surface commutator/map_read commutator/map_says"
+            "commutator/surface commutator/map_read commutator/map_says"
         ),
         "core/commutator core/commutator_whole core/armatures",
     ),
-    "windings": ("windings columns sunk bearings/*", "core/turning core/parts_edges core/commutator core/sums"),
+    "windings": (
+        "windings/resistance text/columns commutator/figures_after_cut bearings/*",
+        "core/turning core/parts_edges core/commutator core/sums",
+    ),
     "verdict": (
-        "verdict verdict_values state when components ahead",
+        "verdict/judging verdict/values verdict/set_grade verdict/components motor/record forecast/set_forecast",
         "core/verdict core/verdict_edges core/rulebook core/edges core/policies core/forecasting core/sheet",
     ),
     "words": (
-        "sentence reasons ruler words forecast_words remarks texts",
+        "verdict/sentence verdict/reasons brush/ruler text/words verdict/forecast_words verdict/proportion text/texts",
         "core/verdict core/rulebook core/texts core/words_whole drawing/drawings",
     ),
-    "planning": (
-        "policies policy interval_table shop_table outlook hindsight season use use_log use_typed timeline",
-        "core/policies core/use core/use_whole core/forecasting core/sums web/outlook",
-    ),
+    "planning": ("planning/* use/*", "core/policies core/use core/use_whole core/forecasting core/sums web/outlook"),
     "diagnosis": ("diagnosis/*", "core/diagnosis core/edges core/sheet"),
     "forecast": (
         (
             "forecast/batch forecast/case forecast/crossing forecast/deviations forecast/grid forecast/laying"
-            " forecast/model forecast/plain forecast/prior forecasting"
+            "forecast/model forecast/plain forecast/prior forecast/of_motor"
         ),
         "core/forecast core/forecast_whole core/forecasting core/edges",
     ),
     "sheet": ("sheet/*", "core/sheet core/sheet_whole core/sheet_edges work/sheets work/copper_jobs"),
     "sums": ("sums/*", "core/sums core/sums_moved core/named_faults core/named_refusals"),
     "rules": (
-        "rules/book quantities figures figure_fields positions classes past_set simulation gauge_line",
+        (
+            "rules/book text/quantities motor/figures motor/figure_fields"
+            " motor/positions motor/classes forecast/past_set forecast/simulation brush/gauge_line"
+        ),
         (
             "core/quantities core/readings core/carbon core/sums core/verdict core/rulebook core/forecast"
             " core/forecasting core/sheet core/gauge_line devices/gauge core/edges"

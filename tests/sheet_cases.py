@@ -3,11 +3,11 @@
 from dataclasses import replace
 from typing import Any
 
+from norvash.core.motor.record import MotorState, Renewal
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.gates import steps_of
 from norvash.core.sheet.given import Given
-from norvash.core.state import MotorState, Renewal
 from small_sheets import NOON, SPRUNG, about_before, cut, facts
 from states import a_round, foreseen, state
 

@@ -3,9 +3,9 @@
 from datetime import datetime
 from typing import Any
 
-from norvash.core.classes import TEMPLATES
-from norvash.core.figures import Figures
-from norvash.core.positions import even_positions
+from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figures import Figures
+from norvash.core.motor.positions import even_positions
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet

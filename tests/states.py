@@ -3,19 +3,20 @@
 from dataclasses import replace
 from datetime import date, datetime, timedelta
 
-from norvash.core.classes import TEMPLATES
-from norvash.core.figures import Figures
+from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.forecast.model import forecast
-from norvash.core.forecasting import ahead_of, case_of
-from norvash.core.positions import even_positions
+from norvash.core.forecast.of_motor import ahead_of, case_of
+from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figures import Figures
+from norvash.core.motor.positions import even_positions
+from norvash.core.motor.record import BrushSet, Measured, MotorState, Round
 from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import shipped
-from norvash.core.sentence import Verdict, verdict
-from norvash.core.state import BrushSet, Measured, MotorState, Round, motor_limit
-from norvash.core.use import rate_of_use
-from norvash.core.use_log import Entry
-from norvash.core.verdict import findings
-from norvash.core.verdict_values import Findings
+from norvash.core.use.counting import rate_of_use
+from norvash.core.use.log_entry import Entry
+from norvash.core.verdict.judging import findings
+from norvash.core.verdict.sentence import Verdict, verdict
+from norvash.core.verdict.values import Findings
 
 T0 = datetime(2026, 1, 5, 9)
 TODAY = date(2026, 6, 1)

@@ -8,7 +8,7 @@ from pathlib import Path
 
 import pytest
 
-from norvash.core.figure_fields import INSTRUMENTS
+from norvash.core.motor.figure_fields import INSTRUMENTS
 from norvash.core.rules.catalogue import FAMILIES, RULES
 from norvash.core.rules.fitting import CONTACT_DROP, GRADE_FAMILIES
 from norvash.core.rules.readings import INSTRUMENT

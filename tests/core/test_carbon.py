@@ -6,9 +6,8 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.brushes import DepthScale, centre_limit_mm, taper_deg, usable_carbon
-from norvash.core.grades import GRADES, grade_of, grade_of_line, worst
-from norvash.core.limits import (
+from norvash.core.brush.carbon import DepthScale, centre_limit_mm, taper_deg, usable_carbon
+from norvash.core.brush.limits import (
     Parts,
     estimated_limit,
     force_ends_mm,
@@ -18,9 +17,10 @@ from norvash.core.limits import (
     limit_terms,
     warned,
 )
+from norvash.core.brush.spread import set_spread
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
-from norvash.core.spread import set_spread
+from norvash.core.verdict.grades import GRADES, grade_of, grade_of_line, worst
 from norvash.errors import InputError
 
 

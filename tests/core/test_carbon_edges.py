@@ -8,18 +8,18 @@ from math import atan, degrees, hypot
 import pytest
 from scipy.stats import norm
 
-from norvash.core.brushes import DepthScale, taper_deg
-from norvash.core.doubts import Doubt, doubt_of
-from norvash.core.figures import Figures
-from norvash.core.grades import grade_of_line
-from norvash.core.holders import side_fit
-from norvash.core.readings import Reading, read
-from norvash.core.renewal import Carbon, renewed
+from norvash.core.brush.carbon import DepthScale, taper_deg
+from norvash.core.brush.doubts import Doubt, doubt_of
+from norvash.core.brush.holders import side_fit
+from norvash.core.brush.readings import Reading, read
+from norvash.core.brush.renewal import Carbon, renewed
+from norvash.core.brush.seating import Face, sagitta_mm
+from norvash.core.brush.spread import set_spread
+from norvash.core.brush.straight_line import Point
+from norvash.core.brush.wear_measures import dust_g, rubbed_km
+from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules
-from norvash.core.seating import Face, sagitta_mm
-from norvash.core.spread import set_spread
-from norvash.core.straight_line import Point
-from norvash.core.wear import dust_g, rubbed_km
+from norvash.core.verdict.grades import grade_of_line
 from norvash.errors import InputError
 
 OWN: dict[str, float | str] = {

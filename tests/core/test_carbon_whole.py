@@ -4,13 +4,13 @@ from collections.abc import Sequence
 from dataclasses import asdict
 from itertools import groupby
 
-from norvash.core.doubts import doubt_of
-from norvash.core.grades import GRADES, word_of
-from norvash.core.readings import Reading
-from norvash.core.renewal import Carbon
+from norvash.core.brush.doubts import doubt_of
+from norvash.core.brush.readings import Reading
+from norvash.core.brush.renewal import Carbon
+from norvash.core.brush.spread import set_spread
+from norvash.core.brush.straight_line import Point, Track, straight_line
 from norvash.core.rules.book import MotorRules
-from norvash.core.spread import set_spread
-from norvash.core.straight_line import Point, Track, straight_line
+from norvash.core.verdict.grades import GRADES, word_of
 from whole import assert_nothing_moved
 
 NEW = Point(22.0, 0.0, 0.1)

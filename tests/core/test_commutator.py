@@ -8,7 +8,6 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.columns import read_column
 from norvash.core.commutator.after_cut import checks_of, learnt_factor, where_to_cut
 from norvash.core.commutator.armature import Armature, readings_of_coil
 from norvash.core.commutator.bar_testing import Taken, judge_bar_test
@@ -21,6 +20,7 @@ from norvash.core.commutator.run_out import Turned, judge_run_out
 from norvash.core.commutator.skim import plan_cut, way_of
 from norvash.core.commutator.surface import ABRASIVES, least_work
 from norvash.core.rules.book import MotorRules
+from norvash.core.text.columns import read_column
 from norvash.errors import InputError
 
 

@@ -7,12 +7,12 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.classes import TEMPLATES
 from norvash.core.diagnosis.causes import CAUSES, base_rates
 from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.ranking import Situation, diagnose, entropy, expected_drop, likelihoods, strengths
 from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.diagnosis.signs import SIGNS, offered
+from norvash.core.motor.classes import TEMPLATES
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.errors import InputError

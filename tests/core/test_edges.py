@@ -12,22 +12,23 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.components import MOTOR, components_of, conditions_of, motor_grade
+from norvash.core.brush.limits import Limit
+from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.diagnosis.causes import base_rates
 from norvash.core.diagnosis.ranking import diagnose
 from norvash.core.diagnosis.sign import NOT_SO, Sign
 from norvash.core.diagnosis.signs import SIGNS
-from norvash.core.figures import Figures
-from norvash.core.forecasting import past_set_of
-from norvash.core.grades import Graded, raised_by_date
-from norvash.core.limits import Limit
+from norvash.core.forecast.of_motor import past_set_of
+from norvash.core.motor.figures import Figures
+from norvash.core.motor.positions import even_positions
+from norvash.core.motor.record import BrushSet, Measured, MotorState, Overrule, Renewal, Round, start_of
 from norvash.core.part_findings import BY_ID as PARTS
-from norvash.core.positions import even_positions
 from norvash.core.rules.book import CLASSES, MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
-from norvash.core.state import BrushSet, Measured, MotorState, Overrule, Renewal, Round, motor_limit, start_of
-from norvash.core.verdict import beyond_horizon, findings, past_limit
-from norvash.core.when import raised
+from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
+from norvash.core.verdict.grades import Graded, raised_by_date
+from norvash.core.verdict.judging import beyond_horizon, findings, past_limit
+from norvash.core.verdict.set_grade import raised
 from states import FITTED, T0, TODAY, a_round, foreseen, ruled, state
 
 LIMIT = Limit(limit_mm=8.0, source="maker", estimated=False, governed_by="maker")

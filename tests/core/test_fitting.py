@@ -6,12 +6,18 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.holders import gap_reason, side_fit
-from norvash.core.loading import bars_covered, contact_loss_w, current_density_a_per_cm2, judge_spring, pressure_kpa
+from norvash.core.brush.holders import gap_reason, side_fit
+from norvash.core.brush.loading import (
+    bars_covered,
+    contact_loss_w,
+    current_density_a_per_cm2,
+    judge_spring,
+    pressure_kpa,
+)
+from norvash.core.brush.seating import Face, sagitta_mm, seating_method, widest_face_radius_mm
 from norvash.core.rules.book import CLASSES, GEARED, MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.rules.fitting import DENSITY
-from norvash.core.seating import Face, sagitta_mm, seating_method, widest_face_radius_mm
 from norvash.errors import InputError
 
 BANDS = {

@@ -11,10 +11,10 @@ from hypothesis import strategies as st
 from forecast_cases import CASES, SHAPES, worn
 from norvash.core.forecast.case import Case, Constants, Forecast, Usage, Visit
 from norvash.core.forecast.model import forecast, forecasts
+from norvash.core.forecast.past_set import PastSet
 from norvash.core.forecast.plain import case_of, cases_of
 from norvash.core.forecast.prior import rate_prior, shortest_shift
 from norvash.core.forecast.proof import prove, share, table
-from norvash.core.past_set import PastSet
 from norvash.errors import InputError
 
 DIGITS = 1e-4

@@ -7,15 +7,16 @@ from dataclasses import asdict, replace
 from math import log
 
 from forecast_cases import CASES, SHAPES
+from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.forecast.model import forecasts
+from norvash.core.forecast.of_motor import ahead_of, case_of, past_set_of
+from norvash.core.forecast.past_set import PastSet
 from norvash.core.forecast.plain import case_of as plain_case
 from norvash.core.forecast.plain import plain_of
-from norvash.core.forecasting import ahead_of, case_of, past_set_of
-from norvash.core.past_set import PastSet
+from norvash.core.motor.record import BrushSet, MotorState, Renewal, Round
 from norvash.core.rules.book import MotorRules
-from norvash.core.season import Season
-from norvash.core.state import BrushSet, MotorState, Renewal, Round, motor_limit
-from norvash.core.use import Rate
+from norvash.core.use.counting import Rate
+from norvash.core.use.season import Season
 from states import T0, a_round, state
 from whole import assert_nothing_moved
 

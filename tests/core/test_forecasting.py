@@ -14,19 +14,20 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from conftest import Shop
-from norvash.core.ahead import ahead_from
+from norvash.core.brush.limits import Limit
+from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.forecast.case import Case, Visit, constants_of
 from norvash.core.forecast.laying import laid
 from norvash.core.forecast.learning import HIGH, LOW, fitted_drift, surprise
 from norvash.core.forecast.model import forecast
-from norvash.core.forecasting import case_of, past_set_of
-from norvash.core.limits import Limit
+from norvash.core.forecast.of_motor import case_of, past_set_of
+from norvash.core.forecast.set_forecast import ahead_from
+from norvash.core.forecast.simulation import LIVELY, QUIET, Habit, Nature, read_with, simulate_set, simulate_weeks
+from norvash.core.motor.record import BrushSet, MotorState, Round
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
-from norvash.core.season import Season, weeks_ahead
-from norvash.core.simulation import LIVELY, QUIET, Habit, Nature, read_with, simulate_set, simulate_weeks
-from norvash.core.state import BrushSet, MotorState, Round, motor_limit
-from norvash.core.use import rate_of_use
+from norvash.core.use.counting import rate_of_use
+from norvash.core.use.season import Season, weeks_ahead
 from norvash.store import forecasts, standings
 from norvash.work.standing import catch_up
 from states import T0, a_round, foreseen, ruled, state

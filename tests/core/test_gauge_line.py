@@ -4,7 +4,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.gauge_line import Frame, LineReader, line_of
+from norvash.core.brush.gauge_line import Frame, LineReader, line_of
 
 LINES: dict[str, tuple[list[tuple[bytes, float]], list[str]]] = {
     "whole": ([(line_of("12.43 mm"), 1)], ["12.43 mm"]),

@@ -22,11 +22,11 @@ from norvash.core.bearings.fitting import (
 )
 from norvash.core.bearings.lasting import Running, grease_life_h, lasting, renew_anyway
 from norvash.core.bearings.vibration import Stands, judge_vibration
-from norvash.core.figures import Figures
-from norvash.core.insulation import EarthTest, applies, judge_insulation, judge_polarization, least_megohm
+from norvash.core.commutator.figures_after_cut import Mark, figures_since, sunk_since
+from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules
-from norvash.core.sunk import Mark, figures_since, sunk_since
-from norvash.core.windings import bars_of_slot, judge_coils, winding_c
+from norvash.core.windings.insulation import EarthTest, applies, judge_insulation, judge_polarization, least_megohm
+from norvash.core.windings.resistance import bars_of_slot, judge_coils, winding_c
 from norvash.errors import InputError
 
 DAY = date(2026, 1, 1)

@@ -8,15 +8,15 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.interval_table import IntervalTable, table_from
-from norvash.core.past_set import PastSet
-from norvash.core.policies import dues, earliest, look_due, months_on, overdue, runs_left
-from norvash.core.policy import Due, Policy
+from norvash.core.forecast.past_set import PastSet
+from norvash.core.motor.record import MotorState
+from norvash.core.planning.interval_table import IntervalTable, table_from
+from norvash.core.planning.policies import dues, earliest, look_due, months_on, overdue, runs_left
+from norvash.core.planning.policy import Due, Policy
+from norvash.core.planning.shop_table import shop_table
 from norvash.core.rules.catalogue import shipped
-from norvash.core.season import Window, month_words, read_months, season_of, weeks_ahead
-from norvash.core.shop_table import shop_table
-from norvash.core.state import MotorState
-from norvash.core.verdict import findings
+from norvash.core.use.season import Window, month_words, read_months, season_of, weeks_ahead
+from norvash.core.verdict.judging import findings
 from norvash.errors import InputError
 from states import FITTED, T0, TODAY, a_round, foreseen, state
 

@@ -4,7 +4,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.quantities import LENGTHS, UNITS, better_units, parse, parse_count, shown
+from norvash.core.text.quantities import LENGTHS, UNITS, better_units, parse, parse_count, shown
 from norvash.errors import InputError
 
 READ = {

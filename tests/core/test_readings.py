@@ -6,17 +6,17 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.classes import TEMPLATES
-from norvash.core.doubts import doubt_of
-from norvash.core.figure_fields import BY_NAME, FIELDS
-from norvash.core.figure_tables import speed_taps
-from norvash.core.figures import Figures, check_together, read_figure
-from norvash.core.positions import even_positions, read_positions
-from norvash.core.readings import Reading, on_the_gauge_mm, read
-from norvash.core.renewal import Carbon, renewed
+from norvash.core.brush.doubts import doubt_of
+from norvash.core.brush.readings import Reading, on_the_gauge_mm, read
+from norvash.core.brush.renewal import Carbon, renewed
+from norvash.core.brush.straight_line import Point
+from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figure_fields import BY_NAME, FIELDS
+from norvash.core.motor.figure_tables import speed_taps
+from norvash.core.motor.figures import Figures, check_together, read_figure
+from norvash.core.motor.positions import even_positions, read_positions
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
-from norvash.core.straight_line import Point
 from norvash.errors import InputError
 
 OWN: dict[str, float | str] = {

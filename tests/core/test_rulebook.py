@@ -2,11 +2,11 @@
 
 import pytest
 
-from norvash.core.classes import TEMPLATES
-from norvash.core.figures import Figures
+from norvash.core.brush.motor_limit import motor_limit
+from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import RULES, rulebook_with, shipped
-from norvash.core.state import motor_limit
 from norvash.errors import InputError, NotFound
 from states import a_round, judge, ruled, state
 

@@ -8,10 +8,11 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.classes import TEMPLATES
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.ranking import diagnose
 from norvash.core.findings import GROUPS
+from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.record import MotorState, Overrule
 from norvash.core.part_findings import BY_ID, COMPONENTS, component_of
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
@@ -33,11 +34,10 @@ from norvash.core.sheet.sheet import Sheet, gate
 from norvash.core.sheet.signing import holds
 from norvash.core.sheet.typed import read_entry
 from norvash.core.sheet.voices import voices
-from norvash.core.state import MotorState, Overrule
+from norvash.core.sheet.work_list import work_list
 from norvash.core.tasks.catalogue import TASKS, tasks_for
-from norvash.core.verdict import findings
-from norvash.core.verdict_values import Findings
-from norvash.core.work_list import work_list
+from norvash.core.verdict.judging import findings
+from norvash.core.verdict.values import Findings
 from norvash.drawing.finding_picture import finding_picture
 from norvash.errors import InputError
 from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, facts, sheet
@@ -288,7 +288,7 @@ def test_a_brush_may_stay_only_when_it_is_good() -> None:
 
 
 def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
-    from norvash.core.sentence import verdict
+    from norvash.core.verdict.sentence import verdict
 
     def says(made: Sheet, shown: MotorState) -> tuple[str, str]:
         found = findings(shown, RULES, TODAY)

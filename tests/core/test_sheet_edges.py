@@ -6,9 +6,9 @@ from datetime import timedelta
 
 import pytest
 
-from norvash.core.classes import TEMPLATES
 from norvash.core.diagnosis.ranking import diagnose
 from norvash.core.diagnosis.signs import SIGNS, offered
+from norvash.core.motor.classes import TEMPLATES
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.bringing import what_to_bring
 from norvash.core.sheet.copper import copper_now
@@ -24,7 +24,7 @@ from norvash.core.sheet.offering import fields_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.typed import read_entry
 from norvash.core.sheet.voices import dust_expected_g, spring_grade, voices
-from norvash.core.verdict import findings
+from norvash.core.verdict.judging import findings
 from norvash.errors import InputError
 from small_sheets import NOON, SPRUNG, cut, facts, sheet
 from states import TODAY, a_round, state

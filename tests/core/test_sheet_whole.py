@@ -6,8 +6,8 @@ from collections.abc import Iterator
 from dataclasses import replace
 from itertools import product
 
+from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
-from norvash.core.sentence import verdict
 from norvash.core.sheet.before import judge_before
 from norvash.core.sheet.bringing import what_to_bring
 from norvash.core.sheet.copper import copper_now
@@ -31,8 +31,8 @@ from norvash.core.sheet.saying import sheet_says
 from norvash.core.sheet.sheet import Sheet, gate
 from norvash.core.sheet.signing import holds
 from norvash.core.sheet.voices import voices
-from norvash.core.state import MotorState
-from norvash.core.verdict import findings
+from norvash.core.verdict.judging import findings
+from norvash.core.verdict.sentence import verdict
 from norvash.errors import NorvashError
 from sheet_cases import COPPER, LINES, PARTS, STATES, VISITS
 from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, cut, facts, sheet

@@ -7,9 +7,9 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from norvash.core.brush.straight_line import Point, Track, brush_line, counter_at, straight_line
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
-from norvash.core.straight_line import Point, Track, brush_line, counter_at, straight_line
 from norvash.errors import InputError
 
 

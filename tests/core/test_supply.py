@@ -6,7 +6,9 @@ from typing import Any
 
 import pytest
 
-from norvash.core.cables import (
+from norvash.core.rules.book import MotorRules
+from norvash.core.supply.battery import judge_battery, least_cranking_v
+from norvash.core.supply.cables import (
     Laid,
     cable_drop_v,
     carried,
@@ -16,8 +18,7 @@ from norvash.core.cables import (
     terminal_by_drop,
     terminal_by_ohm,
 )
-from norvash.core.rules.book import MotorRules
-from norvash.core.supply import judge_battery, least_cranking_v, speed_ladder
+from norvash.core.supply.settings import speed_ladder
 from norvash.errors import InputError
 
 KNOWN = (0.45, 0.62, 1.0)

@@ -7,7 +7,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.texts import clean, compared
+from norvash.core.text.texts import clean, compared
 from norvash.errors import InputError
 
 KEPT = [

@@ -10,10 +10,10 @@ from hypothesis import strategies as st
 from norvash.core.bearings.designation import decode
 from norvash.core.bearings.fitting import bush_limit_mm, shim_mm, shim_stack, worn_bush_lines
 from norvash.core.bearings.lasting import renew_anyway
-from norvash.core.insulation import EarthTest, judge_polarization, least_megohm, machine_of, volts_to_test_with
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with
-from norvash.core.windings import judge_coils, winding_c
+from norvash.core.windings.insulation import EarthTest, judge_polarization, least_megohm, machine_of, volts_to_test_with
+from norvash.core.windings.resistance import judge_coils, winding_c
 from norvash.errors import InputError
 
 

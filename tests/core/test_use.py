@@ -6,13 +6,22 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.figures import Figures
+from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
-from norvash.core.timeline import date_marks, use_on
-from norvash.core.use import Counted, Rate, day_of, neighbours, rate_of_use, read_counter, read_increment, weighted
-from norvash.core.use_log import Entry
-from norvash.core.use_typed import read_use
+from norvash.core.use.counting import (
+    Counted,
+    Rate,
+    day_of,
+    neighbours,
+    rate_of_use,
+    read_counter,
+    read_increment,
+    weighted,
+)
+from norvash.core.use.log_entry import Entry
+from norvash.core.use.timeline import date_marks, use_on
+from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
 
 DAY = datetime(2026, 3, 2, 12)

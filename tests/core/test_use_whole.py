@@ -5,19 +5,28 @@ from dataclasses import asdict, replace
 from datetime import date, datetime, timedelta
 from functools import partial
 
-from norvash.core.hindsight import Outcome, reached, scores
-from norvash.core.interval_table import IntervalTable
-from norvash.core.limits import Limit
-from norvash.core.outlook import propose
-from norvash.core.policies import dues, earliest, look_due, overdue, runs_left
-from norvash.core.policy import Policy
+from norvash.core.brush.limits import Limit
+from norvash.core.motor.record import BrushSet
+from norvash.core.planning.hindsight import Outcome, reached, scores
+from norvash.core.planning.interval_table import IntervalTable
+from norvash.core.planning.outlook import propose
+from norvash.core.planning.policies import dues, earliest, look_due, overdue, runs_left
+from norvash.core.planning.policy import Policy
+from norvash.core.planning.shop_table import shop_table
 from norvash.core.rules.book import MotorRules
-from norvash.core.season import Season, Window, season_of, weeks_ahead
-from norvash.core.shop_table import shop_table
-from norvash.core.state import BrushSet
-from norvash.core.timeline import date_marks, use_on
-from norvash.core.use import Counted, Rate, daily_rate, day_of, rate_of_use, rate_sd, read_counter, read_increment
-from norvash.core.use_log import Entry
+from norvash.core.use.counting import (
+    Counted,
+    Rate,
+    daily_rate,
+    day_of,
+    rate_of_use,
+    rate_sd,
+    read_counter,
+    read_increment,
+)
+from norvash.core.use.log_entry import Entry
+from norvash.core.use.season import Season, Window, season_of, weeks_ahead
+from norvash.core.use.timeline import date_marks, use_on
 from norvash.errors import NeedsAnswer, NorvashError
 from states import FITTED, T0, TODAY, a_round, state
 from whole import assert_nothing_moved

@@ -7,19 +7,19 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from norvash.core.brush.ruler import ruler_of
+from norvash.core.brush.wear_measures import dust_g, line_rate_mm_per_kh, rubbed_km, seeming_left_h
 from norvash.core.findings import BY_ID, GROUPS
-from norvash.core.grades import GRADES
+from norvash.core.motor.record import MotorState, Overrule
 from norvash.core.part_findings import BY_ID as PARTS
-from norvash.core.policy import Policy
-from norvash.core.remarks import remarks
-from norvash.core.ruler import ruler_of
+from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import RULES, shipped
-from norvash.core.sentence import verdict
-from norvash.core.state import MotorState, Overrule
-from norvash.core.use import Rate
-from norvash.core.verdict import findings
-from norvash.core.wear import dust_g, line_rate_mm_per_kh, rubbed_km, seeming_left_h
+from norvash.core.use.counting import Rate
+from norvash.core.verdict.grades import GRADES
+from norvash.core.verdict.judging import findings
+from norvash.core.verdict.proportion import remarks
+from norvash.core.verdict.sentence import verdict
 from norvash.errors import InputError
 from states import FITTED, TODAY, a_round, foreseen, judge, state
 from whole import assert_nothing_moved

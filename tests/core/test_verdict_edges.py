@@ -7,17 +7,18 @@ from datetime import date, timedelta
 
 import pytest
 
-from norvash.core.ahead import Ahead
-from norvash.core.components import components_of, finding_word
-from norvash.core.figures import Figures
+from norvash.core.brush.limits import Limit
+from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.findings import BY_ID
-from norvash.core.grades import Graded
-from norvash.core.limits import Limit
+from norvash.core.forecast.set_forecast import Ahead
+from norvash.core.motor.figures import Figures
+from norvash.core.motor.record import MotorState, Overrule, Renewal
 from norvash.core.part_findings import COMPONENTS
 from norvash.core.rules.catalogue import shipped
-from norvash.core.state import MotorState, Overrule, Renewal, motor_limit
-from norvash.core.verdict import findings
-from norvash.core.verdict_values import Days, Findings, OpenDoubt
+from norvash.core.verdict.components import components_of, finding_word
+from norvash.core.verdict.grades import Graded
+from norvash.core.verdict.judging import findings
+from norvash.core.verdict.values import Days, Findings, OpenDoubt
 from states import FITTED, TODAY, a_round, foreseen, state
 
 EARLIER, WORN = a_round(10, 18, 19), a_round(20, 15, 16)

@@ -6,20 +6,20 @@ from collections.abc import Iterator
 from dataclasses import replace
 from datetime import timedelta
 
-from norvash.core.components import MOTOR
+from norvash.core.brush.ruler import ruler_of
+from norvash.core.motor.positions import even_positions
+from norvash.core.motor.record import BrushSet, MotorState, Overrule, Round
 from norvash.core.part_findings import BY_ID as PARTS
-from norvash.core.policy import Policy
-from norvash.core.positions import even_positions
-from norvash.core.remarks import remarks
-from norvash.core.ruler import ruler_of
+from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
-from norvash.core.season import Season
-from norvash.core.sentence import verdict
-from norvash.core.state import BrushSet, MotorState, Overrule, Round
-from norvash.core.use import Rate
-from norvash.core.use_log import Entry
-from norvash.core.verdict import findings
-from norvash.core.words import counted, listed, rounded
+from norvash.core.text.words import counted, listed, rounded
+from norvash.core.use.counting import Rate
+from norvash.core.use.log_entry import Entry
+from norvash.core.use.season import Season
+from norvash.core.verdict.components import MOTOR
+from norvash.core.verdict.judging import findings
+from norvash.core.verdict.proportion import remarks
+from norvash.core.verdict.sentence import verdict
 from states import FITTED, T0, TODAY, a_round, foreseen, state
 from whole import assert_no_word_moved
 

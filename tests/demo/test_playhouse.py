@@ -5,7 +5,7 @@ from pathlib import Path
 
 import pytest
 
-from norvash.core.simulation import read_with, simulate_set
+from norvash.core.forecast.simulation import read_with, simulate_set
 from norvash.demo.fleet import DEMO_DAY, MACHINES
 from norvash.demo.machine import KINDS
 from norvash.demo.playhouse import fill, prepare

@@ -14,10 +14,10 @@ from norvash.core.commutator.bars import CONDITIONS
 from norvash.core.commutator.cut import Copper
 from norvash.core.commutator.run_out import Turned, judge_run_out
 from norvash.core.commutator.skim import plan_cut, way_of
-from norvash.core.insulation import r40_megohm
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.insulated import InsulationTest
+from norvash.core.windings.insulation import r40_megohm
 from norvash.drawing.bar_map import Mapped, bar_map, rows_of
 from norvash.drawing.bearing_section import bearing_section
 from norvash.drawing.cut_section import cut_section

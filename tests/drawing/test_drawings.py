@@ -8,12 +8,12 @@ from math import inf
 
 import pytest
 
-from norvash.core.hindsight import Outcome
-from norvash.core.interval_table import IntervalTable
-from norvash.core.positions import even_positions
-from norvash.core.ruler import ruler_from, ruler_of
+from norvash.core.brush.ruler import ruler_from, ruler_of
+from norvash.core.motor.positions import even_positions
+from norvash.core.planning.hindsight import Outcome
+from norvash.core.planning.interval_table import IntervalTable
 from norvash.core.rules.catalogue import shipped
-from norvash.core.verdict import findings
+from norvash.core.verdict.judging import findings
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
 from norvash.drawing.carbon_ruler import carbon_ruler

@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 from starlette.testclient import TestClient
 
 from conftest import Shop
-from norvash.core.interval_table import IntervalTable
+from norvash.core.planning.interval_table import IntervalTable
 from norvash.errors import InputError
 from norvash.exchange.hours_csv import Match, guessed, match_of, read_lines
 from norvash.exchange.interval_tables import table_as_csv, table_from_csv

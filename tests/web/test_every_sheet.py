@@ -12,11 +12,11 @@ import pytest
 from starlette.testclient import TestClient
 
 from conftest import Shop
-from norvash.core.classes import TEMPLATES
-from norvash.core.figure_fields import CONSTRUCTIONS, METHODS
+from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figure_fields import CONSTRUCTIONS, METHODS
 from norvash.core.rules.fitting import GRADE_FAMILIES
 from norvash.core.sheet.offering import fields_of
-from norvash.core.texts import compared
+from norvash.core.text.texts import compared
 from norvash.demo.fleet import DEMO_DAY, MACHINES
 from norvash.store import motors, sheets
 from norvash.store.database import connect

@@ -10,11 +10,11 @@ import pytest
 from starlette.testclient import TestClient
 
 from conftest import Shop
-from norvash.core.hindsight import Outcome, reached, scores
-from norvash.core.limits import Limit
-from norvash.core.outlook import propose
-from norvash.core.season import Window
-from norvash.core.state import BrushSet
+from norvash.core.brush.limits import Limit
+from norvash.core.motor.record import BrushSet
+from norvash.core.planning.hindsight import Outcome, reached, scores
+from norvash.core.planning.outlook import propose
+from norvash.core.use.season import Window
 from norvash.store import standings
 from norvash.store.database import connect
 from norvash.web.jobs import Jobs

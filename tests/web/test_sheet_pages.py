@@ -9,7 +9,7 @@ from starlette.testclient import TestClient
 
 from conftest import Shop
 from full_sheet import filled
-from norvash.core.classes import TEMPLATES
+from norvash.core.motor.classes import TEMPLATES
 from norvash.core.sheet.fields import STAGES
 from norvash.store import sheets
 from norvash.work.context import load

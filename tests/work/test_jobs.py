@@ -6,7 +6,7 @@ from dataclasses import replace
 import pytest
 
 from conftest import Shop, new_motor
-from norvash.core.policies import last_check
+from norvash.core.planning.policies import last_check
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
 from norvash.store import forecasts, rounds, standings, use
 from norvash.work.acting import Act

@@ -10,7 +10,7 @@ import pytest
 from starlette.testclient import TestClient
 
 from conftest import Shop
-from norvash.core.season import Window
+from norvash.core.use.season import Window
 from norvash.errors import Conflict, InputError, NeedsAnswer
 from norvash.store import motors, people, standings
 from norvash.store.database import connect, migrate, migrations

@@ -26,7 +26,7 @@ from norvash.bench.fleet import MOTORS, PERSON, make_fleet
 from norvash.bench.report import report
 from norvash.bench.writing import at_once, of_a_length, while_judging
 from norvash.config import Settings
-from norvash.core.texts import compared
+from norvash.core.text.texts import compared
 from norvash.demo.playhouse import prepare
 from norvash.exchange.hours_csv import guessed, read_lines
 from norvash.exchange.sheets import read_sheet

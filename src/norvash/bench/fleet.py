@@ -4,10 +4,10 @@ from datetime import datetime, timedelta
 from pathlib import Path
 from random import Random
 
-from norvash.core.positions import even_positions
-from norvash.core.readings import Reading
-from norvash.core.simulation import simulate_set
-from norvash.core.use import Counted
+from norvash.core.brush.readings import Reading
+from norvash.core.forecast.simulation import simulate_set
+from norvash.core.motor.positions import even_positions
+from norvash.core.use.counting import Counted
 from norvash.store import motors, people, rounds, sets, use
 from norvash.store.database import Connection, connect, migrate, transaction
 from norvash.work.rulebook import rulebook

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from norvash.core.grades import Grade
+from norvash.core.verdict.grades import Grade
 
 
 @dataclass(frozen=True, slots=True)

@@ -6,7 +6,7 @@ from datetime import datetime, timedelta
 from math import cos, pi
 from random import Random
 
-from norvash.core.simulation import Worn, read_with, simulate_set
+from norvash.core.forecast.simulation import Worn, read_with, simulate_set
 from norvash.demo.fleet import DEMO_DAY, PEOPLE
 from norvash.demo.machine import Machine
 from norvash.demo.visits import TESTED, VISITS, Visit, insulation_tested

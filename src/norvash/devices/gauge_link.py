@@ -5,7 +5,7 @@ import threading
 import time
 from typing import TypedDict
 
-from norvash.core.gauge_line import Frame, LineReader
+from norvash.core.brush.gauge_line import Frame, LineReader
 
 _AGAIN_S, _WAIT_S = 1.0, 0.6
 

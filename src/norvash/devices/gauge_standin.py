@@ -11,7 +11,7 @@ import sys
 import threading
 from collections.abc import Sequence
 
-from norvash.core.gauge_line import line_of
+from norvash.core.brush.gauge_line import line_of
 
 HOST = "127.0.0.1"
 

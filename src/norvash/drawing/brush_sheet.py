@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 from math import sqrt
 
-from norvash.core.quantities import shown
-from norvash.core.words import length_words
+from norvash.core.text.quantities import shown
+from norvash.core.text.words import length_words
 from norvash.drawing.svg import Drawing, Element, el, label, line
 
 _TOP, _BOTTOM, _LEFT, _RIGHT, _BETWEEN = 22.0, 44.0, 64.0, 104.0, 46.0

@@ -1,8 +1,8 @@
 """The carbon ruler: a set of brushes drawn to scale against its new length and its limit."""
 
-from norvash.core.quantities import shown
-from norvash.core.ruler import Ruler, RulerBrush
-from norvash.core.words import length_words
+from norvash.core.brush.ruler import Ruler, RulerBrush
+from norvash.core.text.quantities import shown
+from norvash.core.text.words import length_words
 from norvash.drawing.svg import Drawing, Element, el, label, line, nice_step
 
 _LAST_PX = 62.0

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from datetime import date, timedelta
 from functools import cached_property
 
-from norvash.core.words import day_words
+from norvash.core.text.words import day_words
 from norvash.drawing.svg import Drawing, Element, el, label, line
 
 _HEIGHT = 44.0

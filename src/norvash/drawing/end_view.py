@@ -5,8 +5,8 @@ from dataclasses import dataclass, replace
 from functools import lru_cache
 from math import cos, pi, radians, sin
 
-from norvash.core.positions import PositionPlan
-from norvash.core.words import length_words
+from norvash.core.motor.positions import PositionPlan
+from norvash.core.text.words import length_words
 from norvash.drawing.svg import Drawing, Element, el, label
 
 _MOST_BARS_DRAWN = 120

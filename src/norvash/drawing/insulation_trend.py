@@ -7,7 +7,7 @@ from datetime import date, timedelta
 from math import ceil, floor, log10
 
 from norvash.core.sheet.insulated import InsulationTest
-from norvash.core.words import day_words
+from norvash.core.text.words import day_words
 from norvash.drawing.svg import Drawing, Element, el, label, line, polyline
 
 _LEFT, _RIGHT, _TOP, _BOTTOM, _HEIGHT = 46.0, 104.0, 22.0, 26.0, 190.0

@@ -2,8 +2,8 @@
 
 from collections.abc import Sequence
 
-from norvash.core.interval_table import IntervalTable
-from norvash.core.words import grouped
+from norvash.core.planning.interval_table import IntervalTable
+from norvash.core.text.words import grouped
 from norvash.drawing.svg import Drawing, Element, el, label, line
 
 _HEAD_PX, _ROW_PX, _FIRST_PX, _FOOT_PX = 34.0, 30.0, 64.0, 8.0

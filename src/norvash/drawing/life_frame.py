@@ -3,11 +3,11 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 
-from norvash.core.quantities import shown
-from norvash.core.state import MotorState
-from norvash.core.timeline import date_marks
-from norvash.core.verdict_values import Findings
-from norvash.core.words import UNIT_WORDS, grouped
+from norvash.core.motor.record import MotorState
+from norvash.core.text.quantities import shown
+from norvash.core.text.words import UNIT_WORDS, grouped
+from norvash.core.use.timeline import date_marks
+from norvash.core.verdict.values import Findings
 from norvash.drawing.svg import Element, label, lines, ticks
 
 LEFT, RIGHT, TOP, BOTTOM = 44.0, 14.0, 22.0, 46.0

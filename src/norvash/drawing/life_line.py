@@ -1,8 +1,8 @@
 """The life line: length against use over all sets ever fitted, with the limit and the line to it."""
 
-from norvash.core.state import BrushSet, MotorState
-from norvash.core.verdict_values import Findings
-from norvash.core.words import day_words, grouped, length_words, rounded, short_day, use_words
+from norvash.core.motor.record import BrushSet, MotorState
+from norvash.core.text.words import day_words, grouped, length_words, rounded, short_day, use_words
+from norvash.core.verdict.values import Findings
 from norvash.drawing.life_frame import BOTTOM, LEFT, RIGHT, TOP, Frame, axes, frame_of
 from norvash.drawing.svg import Drawing, Element, el, label, line, polyline
 

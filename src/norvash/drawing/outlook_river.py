@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date, timedelta
 
-from norvash.core.words import day_words
+from norvash.core.text.words import day_words
 from norvash.drawing.svg import Drawing, Element, el, label, line
 
 _HEAD, _ROW, _FOOT = 34.0, 38.0, 12.0

@@ -4,8 +4,8 @@ reached.
 
 from collections.abc import Sequence
 
-from norvash.core.hindsight import Outcome
-from norvash.core.words import grouped
+from norvash.core.planning.hindsight import Outcome
+from norvash.core.text.words import grouped
 from norvash.drawing.svg import Drawing, Element, el, label, line
 
 _LEFT, _ROW, _TOP, _FOOT = 116.0, 15.0, 30.0, 12.0

@@ -5,9 +5,9 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 from math import exp
 
-from norvash.core.use import Rate, rate_sd
-from norvash.core.use_log import Entry
-from norvash.core.words import UNIT_WORDS, counter_words, day_words, grouped, use_words
+from norvash.core.text.words import UNIT_WORDS, counter_words, day_words, grouped, use_words
+from norvash.core.use.counting import Rate, rate_sd
+from norvash.core.use.log_entry import Entry
 from norvash.drawing.svg import Drawing, Element, el, label, line, polyline, ticks
 
 _LEFT, _RIGHT, _TOP, _BOTTOM = 52.0, 12.0, 20.0, 24.0

@@ -1,6 +1,6 @@
 """Interval tables as CSV: the first row holds the wear, the first column the use."""
 
-from norvash.core.interval_table import IntervalTable
+from norvash.core.planning.interval_table import IntervalTable
 from norvash.errors import InputError
 from norvash.exchange.sheets import Sheet, number, read_sheet, write_sheet
 

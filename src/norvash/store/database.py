@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from pathlib import Path
 from urllib.parse import quote
 
-from norvash.core.texts import compared
+from norvash.core.text.texts import compared
 from norvash.errors import NorvashError, Unavailable
 from norvash.store.trouble import DatabaseError, trouble_of, unavailable
 

@@ -6,8 +6,8 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import NamedTuple
 
-from norvash.core.ahead import Ahead, ahead_from
-from norvash.core.past_set import PastSet
+from norvash.core.forecast.past_set import PastSet
+from norvash.core.forecast.set_forecast import Ahead, ahead_from
 from norvash.store.database import Connection
 
 MOST_PAST = 60

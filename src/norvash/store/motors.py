@@ -5,9 +5,9 @@ from collections import Counter
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
-from norvash.core.ahead import Ahead, ahead_from
-from norvash.core.positions import PositionPlan
-from norvash.core.texts import compared
+from norvash.core.forecast.set_forecast import Ahead, ahead_from
+from norvash.core.motor.positions import PositionPlan
+from norvash.core.text.texts import compared
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 

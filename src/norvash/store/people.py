@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from datetime import datetime
 
-from norvash.core.texts import compared
+from norvash.core.text.texts import compared
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 

@@ -4,8 +4,8 @@ import json
 from collections.abc import Mapping
 from datetime import date
 
-from norvash.core.policy import Policy
-from norvash.core.season import Window
+from norvash.core.planning.policy import Policy
+from norvash.core.use.season import Window
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 

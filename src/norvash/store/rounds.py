@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from datetime import datetime
 
-from norvash.core.doubts import Doubt
-from norvash.core.readings import Reading
-from norvash.core.state import Measured
+from norvash.core.brush.doubts import Doubt
+from norvash.core.brush.readings import Reading
+from norvash.core.motor.record import Measured
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 

@@ -2,7 +2,7 @@
 
 from datetime import datetime
 
-from norvash.core.state import BrushSet, Measured, Renewal, Round
+from norvash.core.motor.record import BrushSet, Measured, Renewal, Round
 from norvash.store.database import Connection, Row
 from norvash.store.rounds import seen_by_round
 

@@ -5,7 +5,7 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from datetime import date
 
-from norvash.core.texts import compared
+from norvash.core.text.texts import compared
 from norvash.store.database import Connection, Row
 
 

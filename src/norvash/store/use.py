@@ -4,8 +4,8 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
-from norvash.core.use import Counted
-from norvash.core.use_log import Entry
+from norvash.core.use.counting import Counted
+from norvash.core.use.log_entry import Entry
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 

@@ -12,9 +12,9 @@ from jinja2 import Environment, FileSystemBytecodeCache, FileSystemLoader, Stric
 from markupsafe import Markup, escape
 
 from norvash.core.part_findings import BY_ID as FINDINGS
-from norvash.core.quantities import UNITS
 from norvash.core.sheet.field import SheetField
-from norvash.core.words import counted, day_words, figure_words, grouped, length_words, use_words
+from norvash.core.text.quantities import UNITS
+from norvash.core.text.words import counted, day_words, figure_words, grouped, length_words, use_words
 from norvash.drawing.finding_picture import finding_picture
 from norvash.drawing.grade_mark import grade_mark
 from norvash.drawing.svg import HATCHING, Drawing

@@ -2,11 +2,11 @@
 
 from typing import Any
 
-from norvash.core.doubts import ANSWERS
-from norvash.core.figure_fields import INSTRUMENTS, METHOD_HINTS, METHODS
+from norvash.core.brush.doubts import ANSWERS
+from norvash.core.brush.readings import on_the_gauge_mm
+from norvash.core.brush.ruler import ruler_of
 from norvash.core.findings import GROUPS
-from norvash.core.readings import on_the_gauge_mm
-from norvash.core.ruler import ruler_of
+from norvash.core.motor.figure_fields import INSTRUMENTS, METHOD_HINTS, METHODS
 from norvash.core.sheet.geometry import geometry
 from norvash.core.sheet.voices import dust_expected_g
 from norvash.drawing.carbon_ruler import carbon_ruler

@@ -2,11 +2,11 @@
 
 from norvash.core.commutator.after_cut import where_to_cut
 from norvash.core.commutator.cut import Plan
+from norvash.core.commutator.result_words import bar_test_words, plan_words
 from norvash.core.commutator.run_out_limits import RULES_OF
-from norvash.core.commutator.saying import bar_test_words, plan_words
 from norvash.core.edges import over, under
 from norvash.core.sheet.copper import CopperNow
-from norvash.core.words import listed
+from norvash.core.text.words import listed
 from norvash.errors import NorvashError
 from norvash.web.sheet_view import Said
 from norvash.work.copper_bench import CopperBench

@@ -11,7 +11,7 @@ from norvash.core.sheet.cutting import cut_changes, cut_words
 from norvash.core.sheet.fields import BY_ID
 from norvash.core.sheet.given import Earlier
 from norvash.core.sheet.insulated import bar_to_shaft, slots_on_growler
-from norvash.core.words import listed
+from norvash.core.text.words import listed
 from norvash.drawing.bar_map import Mapped, bar_map, condition_sample
 from norvash.drawing.cut_section import cut_section
 from norvash.drawing.run_out_rose import run_out_rose

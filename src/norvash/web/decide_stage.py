@@ -2,12 +2,12 @@
 
 from typing import Any
 
-from norvash.core.grades import WORDS
 from norvash.core.part_findings import COMPONENTS, PARTS
 from norvash.core.sheet.deciding import DECISIONS
 from norvash.core.sheet.fields import BY_ID
 from norvash.core.sheet.keeping import Stay, stays
 from norvash.core.sheet.progress import measured_here
+from norvash.core.verdict.grades import WORDS
 from norvash.web.sheet_view import entry, named
 from norvash.web.stage_at import At
 from norvash.work.sheet_page import SheetPage

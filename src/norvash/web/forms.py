@@ -4,7 +4,7 @@ from typing import Self
 
 from pydantic import BaseModel, ConfigDict
 
-from norvash.core.quantities import LENGTHS
+from norvash.core.text.quantities import LENGTHS
 
 
 def whole(text: str) -> int | None:

@@ -2,12 +2,12 @@
 
 from collections.abc import Callable, Sequence
 
-from norvash.core.figures import Figures
-from norvash.core.grades import WORDS
-from norvash.core.positions import PositionPlan
-from norvash.core.ruler import ruler_of
+from norvash.core.brush.motor_limit import motor_limit
+from norvash.core.brush.ruler import ruler_of
+from norvash.core.motor.figures import Figures
+from norvash.core.motor.positions import PositionPlan
 from norvash.core.rules.book import MotorRules
-from norvash.core.state import motor_limit
+from norvash.core.verdict.grades import WORDS
 from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
 from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.drawing.end_view import EndBrush, EndPlate, end_view

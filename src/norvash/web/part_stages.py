@@ -6,7 +6,6 @@ from typing import Any
 from norvash.core.bearings.designation import Bearing, decode
 from norvash.core.bearings.fitting import shim_mm, squeeze
 from norvash.core.edges import within
-from norvash.core.insulation import CIRCUITS, DRYING, MACHINES, Insulation, least_megohm, volts_to_test_with
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.drive_voices import bush_lines, kit_lines, shaken_now
 from norvash.core.sheet.field import BEARINGS
@@ -19,6 +18,7 @@ from norvash.core.sheet.insulated import (
     slots_on_growler,
     tested_as,
 )
+from norvash.core.windings.insulation import CIRCUITS, DRYING, MACHINES, Insulation, least_megohm, volts_to_test_with
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.bearing_section import bearing_section
 from norvash.drawing.insulation_trend import insulation_trend

@@ -9,7 +9,7 @@ from norvash.core.sheet.fields import BY_ID, field_of
 from norvash.core.sheet.gates import COMPETENT, GATES, steps_of, unfit, usual_method
 from norvash.core.sheet.gates import METHODS as ISOLATION
 from norvash.core.sheet.sheet import gate
-from norvash.core.work_list import AT_STAGE
+from norvash.core.sheet.work_list import AT_STAGE
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.cause_bars import cause_bars
 from norvash.drawing.speed_ladder import speed_ladder_drawn

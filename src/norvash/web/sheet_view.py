@@ -5,13 +5,13 @@ from dataclasses import dataclass
 from typing import NamedTuple
 
 from norvash.core.part_findings import BY_ID as FINDINGS
-from norvash.core.quantities import UNITS
 from norvash.core.sheet.deciding import DECISIONS
 from norvash.core.sheet.field import BEARINGS, SheetField
 from norvash.core.sheet.fields import BY_ID, STAGES, field_of
 from norvash.core.sheet.gates import GATES, steps_of
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.offering import fields_of, is_offered
+from norvash.core.text.quantities import UNITS
 from norvash.work.sheet_page import SheetPage
 
 _OWN_PLACE = (

@@ -5,13 +5,13 @@ from datetime import datetime
 from math import inf
 from typing import Any
 
-from norvash.core.classes import TEMPLATES
-from norvash.core.figures import Figures
-from norvash.core.holders import clearances_mm
-from norvash.core.positions import even_positions
-from norvash.core.ruler import Ruler, RulerBrush
+from norvash.core.brush.holders import clearances_mm
+from norvash.core.brush.ruler import Ruler, RulerBrush
+from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figures import Figures
+from norvash.core.motor.positions import even_positions
+from norvash.core.motor.record import BrushSet, Measured, MotorState, Round
 from norvash.core.rules.book import MotorRules
-from norvash.core.state import BrushSet, Measured, MotorState, Round
 from norvash.core.sums.before_opening import BatteryIn, BatteryOut, CableIn, CableOut, LadderIn, LadderOut
 from norvash.core.sums.carbon import CarbonIn, CarbonOut
 from norvash.core.sums.cause import CauseIn, CauseOut
@@ -20,7 +20,7 @@ from norvash.core.sums.intervals import TableIn, TableOut, looked_up
 from norvash.core.sums.limit import LimitIn, LimitOut
 from norvash.core.sums.line import LineIn, LineOut, SpreadIn, SpreadOut, lists_of, wear_of
 from norvash.core.sums.loading import DensityIn, DensityOut, PressureIn, PressureOut
-from norvash.core.verdict import findings
+from norvash.core.verdict.judging import findings
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
 from norvash.drawing.carbon_ruler import carbon_ruler

@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from datetime import date, timedelta
 
-from norvash.core.grades import WORDS, raised_by_date
 from norvash.core.rules.book import MotorRules
-from norvash.core.when import RUN_TO_FAILURE
+from norvash.core.verdict.grades import WORDS, raised_by_date
+from norvash.core.verdict.set_grade import RUN_TO_FAILURE
 from norvash.store import sheets, standings
 from norvash.store.database import Connection
 from norvash.store.sheets import OpenSheet

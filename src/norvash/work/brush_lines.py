@@ -2,12 +2,12 @@
 
 from dataclasses import dataclass
 
-from norvash.core.brushes import usable_carbon
+from norvash.core.brush.carbon import usable_carbon
+from norvash.core.brush.straight_line import Point, rate_mm_per_kh
 from norvash.core.findings import BY_ID, Finding
-from norvash.core.grades import WORDS, Graded, grade_of
-from norvash.core.positions import PositionPlan
-from norvash.core.straight_line import Point, rate_mm_per_kh
-from norvash.core.verdict_values import BrushNow
+from norvash.core.motor.positions import PositionPlan
+from norvash.core.verdict.grades import WORDS, Graded, grade_of
+from norvash.core.verdict.values import BrushNow
 from norvash.store import rounds
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow, RoundRow

@@ -5,20 +5,20 @@ from dataclasses import dataclass, replace
 from datetime import datetime
 from functools import cached_property
 
-from norvash.core.ahead import Ahead
-from norvash.core.classes import TEMPLATES
-from norvash.core.figures import Figures, variant_of
-from norvash.core.policy import Policy
-from norvash.core.positions import PositionPlan
+from norvash.core.commutator.figures_after_cut import Mark, figures_since
+from norvash.core.forecast.set_forecast import Ahead
+from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figures import Figures, variant_of
+from norvash.core.motor.positions import PositionPlan
+from norvash.core.motor.record import BrushSet, Measured, MotorState, Renewal, Round
+from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules, Rulebook
-from norvash.core.season import Window, season_of
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.state import BrushSet, Measured, MotorState, Renewal, Round
-from norvash.core.sunk import Mark, figures_since
-from norvash.core.use import Counted, Rate, rate_of_use
-from norvash.core.use_log import Entry
+from norvash.core.use.counting import Counted, Rate, rate_of_use
+from norvash.core.use.log_entry import Entry
+from norvash.core.use.season import Window, season_of
 from norvash.store import entries, motors, policies, sets, sheets, use
 from norvash.store.database import Connection, snapshot
 from norvash.store.motors import Motor, MotorType

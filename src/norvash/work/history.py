@@ -8,12 +8,12 @@ from functools import lru_cache
 from itertools import dropwhile
 from typing import Any
 
-from norvash.core.doubts import ANSWERS
-from norvash.core.figure_fields import BY_NAME
+from norvash.core.brush.doubts import ANSWERS
 from norvash.core.findings import BY_ID
+from norvash.core.motor.figure_fields import BY_NAME
 from norvash.core.sheet.closing_fields import OUTCOMES
-from norvash.core.use import EVENTS
-from norvash.core.words import counter_words, listed
+from norvash.core.text.words import counter_words, listed
+from norvash.core.use.counting import EVENTS
 from norvash.store.people import Done
 
 _ROUND_JOBS = ("open a sheet", "measure", "settle a doubt", "note a finding", "enter", "undo", "sign a sheet")

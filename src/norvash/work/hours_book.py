@@ -3,8 +3,8 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from norvash.core.use_log import Entry
-from norvash.core.words import UNIT_WORDS
+from norvash.core.text.words import UNIT_WORDS
+from norvash.core.use.log_entry import Entry
 from norvash.store import motors, policies, use
 from norvash.store.database import Connection
 from norvash.store.use import UseRow

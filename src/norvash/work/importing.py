@@ -7,9 +7,9 @@ from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import date, datetime, time
 
-from norvash.core.texts import compared
-from norvash.core.use import Counted, read_counter, read_increment
-from norvash.core.use_log import Entry
+from norvash.core.text.texts import compared
+from norvash.core.use.counting import Counted, read_counter, read_increment
+from norvash.core.use.log_entry import Entry
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
 from norvash.store import motors, standings, use
 from norvash.store.database import Connection

@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 from datetime import datetime, time, timedelta
 
-from norvash.core.use import Counted, read_counter, read_increment, weighted
-from norvash.core.use_typed import read_use
+from norvash.core.use.counting import Counted, read_counter, read_increment, weighted
+from norvash.core.use.typed import read_use
 from norvash.errors import InputError
 from norvash.store import use
 from norvash.store.database import Connection

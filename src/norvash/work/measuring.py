@@ -4,11 +4,11 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import NoReturn
 
-from norvash.core.doubts import Doubt
+from norvash.core.brush.doubts import Doubt
+from norvash.core.brush.readings import Reading, read
 from norvash.core.findings import BY_ID
-from norvash.core.positions import PositionPlan
-from norvash.core.readings import Reading, read
-from norvash.core.state import Measured
+from norvash.core.motor.positions import PositionPlan
+from norvash.core.motor.record import Measured
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import forecasts, rounds
 from norvash.store.database import Connection

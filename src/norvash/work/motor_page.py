@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 from datetime import date
 
-from norvash.core.sentence import Verdict
-from norvash.core.verdict_values import Findings
+from norvash.core.verdict.sentence import Verdict
+from norvash.core.verdict.values import Findings
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow

@@ -3,14 +3,14 @@
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
-from norvash.core.classes import TEMPLATES
-from norvash.core.figures import Figures, check_together
-from norvash.core.positions import PositionPlan, even_positions, read_positions
-from norvash.core.quantities import parse_count
+from norvash.core.brush.motor_limit import motor_limit
+from norvash.core.commutator.figures_after_cut import figures_since
+from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figures import Figures, check_together
+from norvash.core.motor.positions import PositionPlan, even_positions, read_positions
 from norvash.core.rules.book import Rulebook
-from norvash.core.state import motor_limit
-from norvash.core.sunk import figures_since
-from norvash.core.texts import words_of
+from norvash.core.text.quantities import parse_count
+from norvash.core.text.texts import words_of
 from norvash.errors import Conflict, InputError
 from norvash.store import motors, policies, stamps
 from norvash.store.database import Connection

@@ -3,12 +3,12 @@
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
-from norvash.core.doubts import Doubt, doubt_of
-from norvash.core.positions import PositionPlan
-from norvash.core.readings import Reading, read
-from norvash.core.state import BrushSet, Measured, Renewal, Round
-from norvash.core.straight_line import Point
-from norvash.core.use import Counted
+from norvash.core.brush.doubts import Doubt, doubt_of
+from norvash.core.brush.readings import Reading, read
+from norvash.core.brush.straight_line import Point
+from norvash.core.motor.positions import PositionPlan
+from norvash.core.motor.record import BrushSet, Measured, Renewal, Round
+from norvash.core.use.counting import Counted
 from norvash.errors import InputError
 from norvash.store import rounds, sets, use
 from norvash.store.database import Connection

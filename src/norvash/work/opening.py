@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import YES
-from norvash.core.use import Counted
+from norvash.core.use.counting import Counted
 from norvash.errors import InputError
 from norvash.store import entries, people, rounds, sheets, use
 from norvash.store.database import Connection

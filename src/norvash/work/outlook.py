@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from datetime import date, timedelta
 
-from norvash.core.grades import raised_by_date
-from norvash.core.outlook import Proposal, propose
-from norvash.core.season import Window
+from norvash.core.planning.outlook import Proposal, propose
+from norvash.core.use.season import Window
+from norvash.core.verdict.grades import raised_by_date
 from norvash.store import policies, standings
 from norvash.store.database import Connection
 from norvash.store.standings import Counts, Listed, Sought

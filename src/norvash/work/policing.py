@@ -4,18 +4,18 @@ from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from datetime import date
 
-from norvash.core.classes import TEMPLATES
-from norvash.core.figures import Figures
-from norvash.core.interval_table import IntervalTable
-from norvash.core.past_set import PastSet
-from norvash.core.policies import KINDS
-from norvash.core.policy import Policy
-from norvash.core.quantities import parse
-from norvash.core.readings import uncertainty_mm
+from norvash.core.brush.motor_limit import motor_limit
+from norvash.core.brush.readings import uncertainty_mm
+from norvash.core.forecast.past_set import PastSet
+from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figures import Figures
+from norvash.core.planning.interval_table import IntervalTable
+from norvash.core.planning.policies import KINDS
+from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
-from norvash.core.season import Window
-from norvash.core.state import motor_limit
-from norvash.core.texts import clean, words_of
+from norvash.core.text.quantities import parse
+from norvash.core.text.texts import clean, words_of
+from norvash.core.use.season import Window
 from norvash.errors import InputError, NotFound
 from norvash.store import forecasts, motors, policies
 from norvash.store.database import Connection
@@ -196,7 +196,7 @@ def table_of_type(conn: Connection, type_id: str) -> tuple[MotorType, str, Inter
     new_mm, past = figures.need("new_mm"), forecasts.latest(forecasts.list_family(conn, kind.id, ()))
     sd = uncertainty_mm(figures.word("instrument") or "digital-caliper", new_mm, rules)
     brushes = len(motors.type_positions(conn, kind.id)) or TEMPLATES[kind.motor_class].brushes
-    from norvash.core.shop_table import shop_table
+    from norvash.core.planning.shop_table import shop_table
 
     table = shop_table(
         new_mm,

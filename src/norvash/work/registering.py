@@ -4,16 +4,16 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Self
 
-from norvash.core.classes import TEMPLATES
-from norvash.core.figure_fields import BY_NAME, UNITS_OF_USE
-from norvash.core.figures import Figures, check_together, read_figure
-from norvash.core.positions import PositionPlan, even_positions, read_positions
-from norvash.core.quantities import parse_count
-from norvash.core.state import BrushSet
-from norvash.core.texts import words_of
-from norvash.core.use import Counted
-from norvash.core.use_log import Entry
-from norvash.core.use_typed import read_use
+from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figure_fields import BY_NAME, UNITS_OF_USE
+from norvash.core.motor.figures import Figures, check_together, read_figure
+from norvash.core.motor.positions import PositionPlan, even_positions, read_positions
+from norvash.core.motor.record import BrushSet
+from norvash.core.text.quantities import parse_count
+from norvash.core.text.texts import words_of
+from norvash.core.use.counting import Counted
+from norvash.core.use.log_entry import Entry
+from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
 from norvash.store import motors, sets, use
 from norvash.store.database import Connection

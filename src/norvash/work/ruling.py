@@ -3,9 +3,9 @@
 Or return to the default.
 """
 
-from norvash.core.quantities import parse
 from norvash.core.rules.book import CLASSES, Override, Rulebook
-from norvash.core.texts import words_of
+from norvash.core.text.quantities import parse
+from norvash.core.text.texts import words_of
 from norvash.errors import InputError
 from norvash.store import motors, people, rules
 from norvash.store.database import Connection

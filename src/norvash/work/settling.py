@@ -4,12 +4,13 @@ from collections.abc import Callable
 from dataclasses import dataclass, replace
 from datetime import date
 
-from norvash.core.doubts import ANSWERS, Doubt, doubt_of
-from norvash.core.positions import PositionPlan
-from norvash.core.readings import Reading
-from norvash.core.renewal import Carbon
-from norvash.core.state import Measured, Round, motor_limit, start_of
-from norvash.core.straight_line import Point
+from norvash.core.brush.doubts import ANSWERS, Doubt, doubt_of
+from norvash.core.brush.motor_limit import motor_limit
+from norvash.core.brush.readings import Reading
+from norvash.core.brush.renewal import Carbon
+from norvash.core.brush.straight_line import Point
+from norvash.core.motor.positions import PositionPlan
+from norvash.core.motor.record import Measured, Round, start_of
 from norvash.errors import Conflict, InputError
 from norvash.store import rounds
 from norvash.store.database import Connection

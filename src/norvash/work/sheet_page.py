@@ -4,8 +4,6 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.diagnosis.ranking import Diagnosis
-from norvash.core.grades import Grade
-from norvash.core.sentence import Verdict
 from norvash.core.sheet.before import Before, judge_before
 from norvash.core.sheet.deciding import RENEW, Matter, matters
 from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
@@ -13,8 +11,10 @@ from norvash.core.sheet.progress import StageNow, progress
 from norvash.core.sheet.saying import SEEKING, sheet_says
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import Hold, holds
-from norvash.core.verdict_values import Findings
-from norvash.core.work_list import Proposed, work_list
+from norvash.core.sheet.work_list import Proposed, work_list
+from norvash.core.verdict.grades import Grade
+from norvash.core.verdict.sentence import Verdict
+from norvash.core.verdict.values import Findings
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.sheets import DeferredRow, SheetRow

@@ -4,15 +4,15 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 
-from norvash.core.figures import Figures
 from norvash.core.findings import Finding
+from norvash.core.motor.figures import Figures
+from norvash.core.motor.record import BrushSet, Overrule
 from norvash.core.part_findings import BY_ID
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.voices import voices
-from norvash.core.state import BrushSet, Overrule
 from norvash.store import entries
 from norvash.store.database import Connection
 from norvash.store.sheets import DeferredRow, SheetRow

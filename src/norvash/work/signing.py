@@ -8,7 +8,7 @@ from norvash.core.sheet.fields import MOST_TEXT
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import YES, Sheet
 from norvash.core.sheet.signing import Hold
-from norvash.core.texts import clean
+from norvash.core.text.texts import clean
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection

@@ -2,7 +2,7 @@
 
 from datetime import datetime, time, timedelta
 
-from norvash.core.texts import words_of
+from norvash.core.text.texts import words_of
 from norvash.errors import InputError, NeedsAnswer
 from norvash.store import people
 from norvash.store.database import Connection, transaction

@@ -7,14 +7,14 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import date
 
-from norvash.core.past_set import PastSet
-from norvash.core.ruler import ruler_of
+from norvash.core.brush.motor_limit import motor_limit
+from norvash.core.brush.ruler import ruler_of
+from norvash.core.forecast.past_set import PastSet
 from norvash.core.rules.book import Rulebook
-from norvash.core.sentence import Verdict, verdict
-from norvash.core.state import motor_limit
-from norvash.core.texts import compared
-from norvash.core.verdict import findings
-from norvash.core.verdict_values import Findings
+from norvash.core.text.texts import compared
+from norvash.core.verdict.judging import findings
+from norvash.core.verdict.sentence import Verdict, verdict
+from norvash.core.verdict.values import Findings
 from norvash.store import forecasts, rules, standings
 from norvash.store.database import Connection, transaction
 from norvash.store.forecasts import Taught, latest
@@ -60,7 +60,7 @@ def judge(context: Context, today: date) -> Judged:
 def foresee(conn: Connection, contexts: Sequence[Context], today: date) -> list[Judged]:
     """Forecast motors side by side and judge them; nothing is written, and no lock is needed."""
     from norvash.core.forecast.model import forecasts as forecast_all
-    from norvash.core.forecasting import ahead_of, case_of
+    from norvash.core.forecast.of_motor import ahead_of, case_of
 
     taught = {context.motor.id: _taught(context) for context in contexts}
     families = _families(conn, contexts, taught)
@@ -81,7 +81,7 @@ def foresee(conn: Connection, contexts: Sequence[Context], today: date) -> list[
 
 def _taught(context: Context) -> list[Taught]:
     """Return what a motor's ended sets teach."""
-    from norvash.core.forecasting import past_set_of
+    from norvash.core.forecast.of_motor import past_set_of
 
     if len(context.sets) < 2:
         return []

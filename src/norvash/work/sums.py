@@ -8,11 +8,11 @@ from typing import Annotated, Any, get_args, get_origin
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError, create_model
 
-from norvash.core.columns import is_column, read_column
-from norvash.core.quantities import UNITS, parse
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.catalogue import SUMS
 from norvash.core.sums.registry import Ask, find
+from norvash.core.text.columns import is_column, read_column
+from norvash.core.text.quantities import UNITS, parse
 from norvash.errors import InputError, NorvashError, SeveralErrors
 
 _PLAIN = ("word", "sign")

@@ -7,7 +7,7 @@ from norvash.core.commutator.map_read import MapRead, Saying, Wound
 from norvash.core.commutator.pattern import Searched, Spacing, places, search
 from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
-from norvash.core.words import listed
+from norvash.core.text.words import listed
 
 _ONCE_A_TURN = (
     "something happens once a turn and marks the bars under the arms just then; look for imbalance, misalignment, an"

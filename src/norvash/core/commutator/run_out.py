@@ -12,9 +12,9 @@ from norvash.core.commutator.run_out_limits import (
     usual_speed_m_per_s,
 )
 from norvash.core.edges import over, under
-from norvash.core.grades import Grade
 from norvash.core.rules.book import MotorRules
-from norvash.core.words import listed
+from norvash.core.text.words import listed
+from norvash.core.verdict.grades import Grade
 from norvash.errors import InputError
 
 _MAD_TO_SD = 1.4826

@@ -5,7 +5,7 @@ from dataclasses import dataclass, field
 from itertools import pairwise
 from math import isfinite
 
-from norvash.core.past_set import PastSet
+from norvash.core.forecast.past_set import PastSet
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 

@@ -5,7 +5,7 @@ import numpy as np
 from norvash.core.forecast.batch import Array
 from norvash.core.forecast.case import Usage
 from norvash.core.forecast.points import normal
-from norvash.core.use import DECLARED_WEEKS, LEAST_RATE_SD, WEEKLY_VAR
+from norvash.core.use.counting import DECLARED_WEEKS, LEAST_RATE_SD, WEEKLY_VAR
 
 
 def use_per_week(usage: Usage) -> float:

@@ -4,7 +4,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import asdict
 
 from norvash.core.forecast.case import Case, Constants, Forecast, Usage, Visit
-from norvash.core.past_set import PastSet
+from norvash.core.forecast.past_set import PastSet
 from norvash.errors import InputError
 
 _INSTRUMENTS = {"caliper": 0.05, "rule": 0.4, "depth_gauge": 0.02, "micrometer": 0.02}

@@ -5,7 +5,7 @@ from functools import lru_cache
 from math import erfc, exp, log, pi, sqrt
 
 from norvash.core.forecast.case import Case, Prior
-from norvash.core.past_set import PastSet
+from norvash.core.forecast.past_set import PastSet
 
 GUESS_SD = 0.5
 FREEDOM = 4.0

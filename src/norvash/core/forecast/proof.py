@@ -12,8 +12,8 @@ from scipy.special import stdtrit
 
 from norvash.core.forecast.case import Case, Forecast, Usage, Visit
 from norvash.core.forecast.model import forecasts
-from norvash.core.past_set import PastSet
-from norvash.core.simulation import LIVELY, Habit, Worn, read_with, simulate_set, simulate_weeks
+from norvash.core.forecast.past_set import PastSet
+from norvash.core.forecast.simulation import LIVELY, Habit, Worn, read_with, simulate_set, simulate_weeks
 
 VISITS = (0, 1, 2, 3, 5)
 _SHAPES = (

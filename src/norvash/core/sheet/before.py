@@ -2,12 +2,13 @@
 
 from dataclasses import dataclass
 
-from norvash.core.cables import drop_allowed_v
 from norvash.core.edges import over, under, within
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.voices import terminals_of
-from norvash.core.supply import Battery, Ladder, judge_battery, speed_ladder
+from norvash.core.supply.battery import Battery, judge_battery
+from norvash.core.supply.cables import drop_allowed_v
+from norvash.core.supply.settings import Ladder, speed_ladder
 from norvash.errors import InputError
 
 _USUAL_BATTERY_V = 12.0

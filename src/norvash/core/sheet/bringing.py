@@ -3,11 +3,11 @@
 from dataclasses import dataclass
 
 from norvash.core.diagnosis.ranking import Diagnosis
-from norvash.core.figure_fields import INSTRUMENTS
-from norvash.core.grades import GRADES
+from norvash.core.motor.figure_fields import INSTRUMENTS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.verdict_values import Findings
+from norvash.core.verdict.grades import GRADES
+from norvash.core.verdict.values import Findings
 
 
 @dataclass(frozen=True, slots=True)

@@ -1,9 +1,9 @@
 """What is entered from the decision to the signature."""
 
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
-from norvash.core.grades import WORDS
 from norvash.core.part_findings import COMPONENTS
 from norvash.core.sheet.field import SheetField, quantity, ticks
+from norvash.core.verdict.grades import WORDS
 
 OUTCOMES = (
     ("service", "back to service"),

@@ -4,6 +4,7 @@ from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field, replace
 from typing import TypeVar
 
+from norvash.core.brush.loading import bars_covered
 from norvash.core.commutator.bar_testing import BarTested, Taken, judge_bar_test
 from norvash.core.commutator.bars import BURNS, LEAST_BARS, MOST_BARS, having, read_map
 from norvash.core.commutator.cut import Copper, Plan
@@ -13,7 +14,6 @@ from norvash.core.commutator.run_out import RunOut, Turned, judge_run_out
 from norvash.core.commutator.skim import plan_cut, way_of
 from norvash.core.commutator.surface import Work, least_work
 from norvash.core.edges import over, under
-from norvash.core.loading import bars_covered
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.sheet import Sheet

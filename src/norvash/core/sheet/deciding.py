@@ -3,10 +3,10 @@
 from dataclasses import dataclass
 
 from norvash.core.findings import Finding
-from norvash.core.grades import GRADES, WORDS, Grade
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.verdict_values import Findings
+from norvash.core.verdict.grades import GRADES, WORDS, Grade
+from norvash.core.verdict.values import Findings
 
 DECISIONS = {"done": "done at this visit", "deferred": "put off", "dropped": "not needed after all"}
 RENEW = "set.worn"

@@ -8,7 +8,6 @@ from norvash.core.bearings.designation import CLEARANCES, decode
 from norvash.core.bearings.fitting import FitLine, housing_line, shaft_line, shim_mm, squeeze, worn_bush_lines
 from norvash.core.bearings.lasting import renew_anyway
 from norvash.core.bearings.vibration import Shaken, Stands, judge_vibration
-from norvash.core.cables import solenoid_allowed_v
 from norvash.core.edges import over, within
 from norvash.core.findings import Finding
 from norvash.core.part_findings import said
@@ -16,6 +15,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import BEARINGS
 from norvash.core.sheet.part_fields import FIELDS
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.supply.cables import solenoid_allowed_v
 from norvash.errors import InputError
 
 _PICKED = {

@@ -2,10 +2,10 @@
 
 from dataclasses import dataclass
 
-from norvash.core.classes import HEAVY
-from norvash.core.figure_tables import speed_taps
-from norvash.core.figures import Figures
-from norvash.core.positions import PositionPlan
+from norvash.core.motor.classes import HEAVY
+from norvash.core.motor.figure_tables import speed_taps
+from norvash.core.motor.figures import Figures
+from norvash.core.motor.positions import PositionPlan
 
 _SURROUNDINGS = {"mostly idle": "idle"}
 

@@ -2,14 +2,14 @@
 
 from dataclasses import dataclass
 
+from norvash.core.brush.holders import gap_reason
+from norvash.core.brush.loading import bars_covered, current_density_a_per_cm2, pressure_kpa, usual_force_n
+from norvash.core.brush.seating import sagitta_mm, seating_method
 from norvash.core.edges import under, within
-from norvash.core.holders import gap_reason
-from norvash.core.loading import bars_covered, current_density_a_per_cm2, pressure_kpa, usual_force_n
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW
-from norvash.core.seating import sagitta_mm, seating_method
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.verdict_values import Findings
+from norvash.core.verdict.values import Findings
 from norvash.errors import InputError
 
 

@@ -7,7 +7,11 @@ from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from datetime import date
 
-from norvash.core.insulation import (
+from norvash.core.known import all_known
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.windings.insulation import (
     EarthTest,
     Insulation,
     Polarization,
@@ -17,11 +21,7 @@ from norvash.core.insulation import (
     machine_of,
     r40_megohm,
 )
-from norvash.core.known import all_known
-from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.given import Given
-from norvash.core.sheet.sheet import Sheet
-from norvash.core.windings import Coils, bars_of_slot, judge_coils, winding_c
+from norvash.core.windings.resistance import Coils, bars_of_slot, judge_coils, winding_c
 from norvash.errors import InputError
 
 

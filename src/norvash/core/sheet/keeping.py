@@ -2,10 +2,10 @@
 
 from dataclasses import dataclass
 
-from norvash.core.grades import GRADES
+from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
-from norvash.core.state import MotorState
-from norvash.core.verdict_values import Findings
+from norvash.core.verdict.grades import GRADES
+from norvash.core.verdict.values import Findings
 
 _WATCH = GRADES.index("watch")
 

@@ -9,7 +9,7 @@ from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.before import Before
 from norvash.core.sheet.sheet import Sheet, gate
-from norvash.core.verdict_values import Findings
+from norvash.core.verdict.values import Findings
 
 # Findings that are signs: the sign and its answer.
 _SHOWS = {

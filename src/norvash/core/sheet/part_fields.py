@@ -2,8 +2,8 @@
 
 from norvash.core.commutator.run_out import TURNED
 from norvash.core.commutator.tools import TOOLS
-from norvash.core.insulation import CIRCUITS
 from norvash.core.sheet.field import SheetField, column, pick, quantity, ticks
+from norvash.core.windings.insulation import CIRCUITS
 
 # What is lifted, parted or taken off before insulation is tested, as far as there is some of it.
 PARTED = (

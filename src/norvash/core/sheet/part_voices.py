@@ -7,7 +7,6 @@ from norvash.core.commutator.run_out import run_out_grade
 from norvash.core.commutator.slots import slot_again_mm
 from norvash.core.edges import over, under
 from norvash.core.findings import Finding
-from norvash.core.insulation import Insulation
 from norvash.core.known import all_known
 from norvash.core.part_findings import BY_ID, said
 from norvash.core.rules.book import MotorRules
@@ -16,7 +15,8 @@ from norvash.core.sheet.drive_voices import drive_voices
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.insulated import bar_to_shaft, coils_now, index_now, insulation_now, slots_on_growler
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.words import listed
+from norvash.core.text.words import listed
+from norvash.core.windings.insulation import Insulation
 
 Voice = tuple[int, Finding]
 # What ends in a cut says nothing more where no copper is left to be cut.

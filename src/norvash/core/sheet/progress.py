@@ -7,7 +7,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.deciding import Matter
 from norvash.core.sheet.fields import INSIDE, STAGES
 from norvash.core.sheet.sheet import Sheet, gate
-from norvash.core.verdict_values import Findings
+from norvash.core.verdict.values import Findings
 
 State = Literal["done", "skipped", "waiting", "held", "not done"]
 

@@ -3,12 +3,12 @@
 from dataclasses import replace
 
 from norvash.core.diagnosis.ranking import Diagnosis
-from norvash.core.grades import GRADES
 from norvash.core.rules.book import MotorRules
-from norvash.core.sentence import Verdict
 from norvash.core.sheet.progress import measured_here
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.verdict_values import Findings, Reason
+from norvash.core.verdict.grades import GRADES
+from norvash.core.verdict.sentence import Verdict
+from norvash.core.verdict.values import Findings, Reason
 
 _GRAVE = GRADES.index("plan")
 SEEKING = ("Cause sought", "Not opened")

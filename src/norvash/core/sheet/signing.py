@@ -8,8 +8,8 @@ from norvash.core.sheet.fields import INSIDE
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.progress import measured_here
 from norvash.core.sheet.sheet import Sheet, gate
-from norvash.core.verdict_values import Findings
-from norvash.core.words import listed
+from norvash.core.text.words import listed
+from norvash.core.verdict.values import Findings
 
 
 @dataclass(frozen=True, slots=True)

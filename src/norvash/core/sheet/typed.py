@@ -4,10 +4,8 @@ from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from datetime import date, datetime
 
-from norvash.core.columns import read_column
 from norvash.core.commutator.bars import check_bars, read_map, write_map
 from norvash.core.part_findings import BY_ID as FINDINGS
-from norvash.core.quantities import parse
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.deciding import DECISIONS, RENEW
 from norvash.core.sheet.facts import Facts
@@ -15,7 +13,9 @@ from norvash.core.sheet.field import BEARINGS, SheetField
 from norvash.core.sheet.fields import MOST_TEXT
 from norvash.core.sheet.part_fields import REFUSED
 from norvash.core.sheet.sheet import YES
-from norvash.core.texts import clean
+from norvash.core.text.columns import read_column
+from norvash.core.text.quantities import parse
+from norvash.core.text.texts import clean
 from norvash.errors import InputError
 
 _DAYS = ("%Y-%m-%d", "%d/%m/%Y", "%d.%m.%Y", "%d %B %Y")

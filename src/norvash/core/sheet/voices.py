@@ -2,16 +2,16 @@
 
 from collections.abc import Iterable
 
-from norvash.core.cables import Terminal, terminal_by_drop, terminal_by_ohm
+from norvash.core.brush.holders import clearances_mm, gap_reason, side_fit
+from norvash.core.brush.loading import judge_spring, pressure_kpa, usual_force_n
+from norvash.core.brush.wear_measures import dust_g
 from norvash.core.edges import over, under
 from norvash.core.findings import Finding
-from norvash.core.holders import clearances_mm, gap_reason, side_fit
-from norvash.core.loading import judge_spring, pressure_kpa, usual_force_n
 from norvash.core.part_findings import BY_ID, PARTS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.wear import dust_g
+from norvash.core.supply.cables import Terminal, terminal_by_drop, terminal_by_ohm
 
 Voice = tuple[int, Finding]
 _GONE = ("done", "dropped")

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from norvash.core.commutator.armature import Armature
 from norvash.core.commutator.bar_testing import FEEDS, BarTested, Taken, judge_bar_test
-from norvash.core.commutator.saying import bar_test_words
+from norvash.core.commutator.result_words import bar_test_words
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.commutator import WINDING_CHOICES
 from norvash.core.sums.registry import Sum, ask

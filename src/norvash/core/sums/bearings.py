@@ -6,7 +6,7 @@ from norvash.core.bearings.designation import Bearing, decode
 from norvash.core.bearings.lasting import Lasting, Running, lasting, renew_anyway
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask, together
-from norvash.core.words import grouped
+from norvash.core.text.words import grouped
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

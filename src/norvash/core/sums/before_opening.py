@@ -2,11 +2,12 @@
 
 from dataclasses import dataclass
 
-from norvash.core.cables import Laid, cable_drop_v, carried, drop_allowed_v
 from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask
-from norvash.core.supply import Battery, Ladder, judge_battery, speed_ladder
+from norvash.core.supply.battery import Battery, judge_battery
+from norvash.core.supply.cables import Laid, cable_drop_v, carried, drop_allowed_v
+from norvash.core.supply.settings import Ladder, speed_ladder
 from norvash.errors import InputError
 
 

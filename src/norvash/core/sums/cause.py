@@ -2,12 +2,12 @@
 
 from dataclasses import dataclass
 
-from norvash.core.classes import TEMPLATES
 from norvash.core.diagnosis.causes import CAUSES, SURROUNDINGS
 from norvash.core.diagnosis.checks import STATES
 from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
 from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.diagnosis.signs import SIGNS
+from norvash.core.motor.classes import TEMPLATES
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask
 from norvash.errors import InputError

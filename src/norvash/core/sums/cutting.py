@@ -4,7 +4,7 @@ from dataclasses import dataclass, replace
 
 from norvash.core.commutator.after_cut import slot_minutes, where_to_cut
 from norvash.core.commutator.cut import Copper, Plan, Way
-from norvash.core.commutator.saying import plan_words
+from norvash.core.commutator.result_words import plan_words
 from norvash.core.commutator.skim import plan_cut, way_of
 from norvash.core.commutator.surface import ABRASIVES, least_work
 from norvash.core.commutator.tools import TOOLS
@@ -12,7 +12,7 @@ from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.loading import ask_class, for_class
 from norvash.core.sums.registry import Sum, ask, together
-from norvash.core.words import listed
+from norvash.core.text.words import listed
 from norvash.errors import InputError
 
 _LEAST_TRAVEL_MM = 1.0

@@ -3,10 +3,10 @@
 from dataclasses import dataclass
 from math import inf
 
+from norvash.core.brush.holders import FITS, gap_reason, side_fit
+from norvash.core.brush.seating import Face, sagitta_mm, seating_method, widest_face_radius_mm
 from norvash.core.edges import over, same, under, within
-from norvash.core.holders import FITS, gap_reason, side_fit
 from norvash.core.rules.book import MotorRules
-from norvash.core.seating import Face, sagitta_mm, seating_method, widest_face_radius_mm
 from norvash.core.sums.loading import ask_class, for_class
 from norvash.core.sums.registry import Sum, ask, together
 from norvash.errors import InputError

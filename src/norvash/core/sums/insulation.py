@@ -2,8 +2,10 @@
 
 from dataclasses import dataclass
 
-from norvash.core.grades import GRADES, Grade
-from norvash.core.insulation import (
+from norvash.core.rules.book import MotorRules
+from norvash.core.sums.registry import Sum, ask, together
+from norvash.core.verdict.grades import GRADES, Grade
+from norvash.core.windings.insulation import (
     CIRCUITS,
     MACHINES,
     EarthTest,
@@ -13,9 +15,7 @@ from norvash.core.insulation import (
     judge_polarization,
     least_megohm,
 )
-from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, ask, together
-from norvash.core.windings import judge_coils, winding_c
+from norvash.core.windings.resistance import judge_coils, winding_c
 from norvash.errors import InputError
 
 

@@ -4,8 +4,8 @@ from dataclasses import dataclass
 from itertools import repeat
 
 from norvash.core.edges import over
-from norvash.core.interval_table import Cell, IntervalTable
 from norvash.core.known import all_known
+from norvash.core.planning.interval_table import Cell, IntervalTable
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask
 from norvash.errors import InputError

@@ -2,8 +2,16 @@
 
 from dataclasses import dataclass, replace
 
-from norvash.core.brushes import centre_limit_mm
-from norvash.core.limits import Limit, Parts, estimated_limit, habit_limit_mm, limit_from_parts, sorted_terms, warned
+from norvash.core.brush.carbon import centre_limit_mm
+from norvash.core.brush.limits import (
+    Limit,
+    Parts,
+    estimated_limit,
+    habit_limit_mm,
+    limit_from_parts,
+    sorted_terms,
+    warned,
+)
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.loading import ask_class, for_class
 from norvash.core.sums.registry import Sum, ask, together

@@ -2,13 +2,13 @@
 
 from dataclasses import dataclass, replace
 
-from norvash.core.brushes import check_length
+from norvash.core.brush.carbon import check_length
+from norvash.core.brush.spread import Spread, set_spread
+from norvash.core.brush.straight_line import Point, StraightLine, Track, straight_line
 from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
-from norvash.core.spread import Spread, set_spread
-from norvash.core.straight_line import Point, StraightLine, Track, straight_line
 from norvash.core.sums.registry import Sum, ask
-from norvash.core.words import listed, use_words
+from norvash.core.text.words import listed, use_words
 from norvash.errors import InputError
 
 _HOURS_A_YEAR = 8766.0

@@ -3,8 +3,7 @@
 from dataclasses import dataclass
 from typing import Any
 
-from norvash.core.edges import over, under, within
-from norvash.core.loading import (
+from norvash.core.brush.loading import (
     KPA_PER_PSI,
     bars_covered,
     contact_loss_w,
@@ -12,6 +11,7 @@ from norvash.core.loading import (
     judge_spring,
     pressure_kpa,
 )
+from norvash.core.edges import over, under, within
 from norvash.core.rules.book import CLASSES, GEARED, MotorRules
 from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW, GRADE_FAMILIES
 from norvash.core.sums.registry import Sum, ask, together

@@ -5,7 +5,7 @@ from typing import Any
 from fastapi import APIRouter
 from pydantic import BaseModel, ConfigDict
 
-from norvash.core.verdict_values import Findings
+from norvash.core.verdict.values import Findings
 from norvash.store import people
 from norvash.web.deps import Conn, Now
 from norvash.work.acting import Act

@@ -3,9 +3,9 @@
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.core.classes import TEMPLATES
-from norvash.core.figure_fields import FIELDS
-from norvash.core.figures import Figures
+from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figure_fields import FIELDS
+from norvash.core.motor.figures import Figures
 from norvash.errors import InputError, NorvashError
 from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of

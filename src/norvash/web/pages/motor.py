@@ -3,9 +3,9 @@
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
-from norvash.core.doubts import ANSWERS
-from norvash.core.remarks import remarks
+from norvash.core.brush.doubts import ANSWERS
+from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
+from norvash.core.verdict.proportion import remarks
 from norvash.web.answers import page
 from norvash.web.deps import Conn, Now, fresh_id
 from norvash.web.motor_drawings import drawing_of

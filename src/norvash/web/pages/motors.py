@@ -3,9 +3,9 @@
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
-from norvash.core.figures import Figures
-from norvash.core.positions import even_positions
+from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
+from norvash.core.motor.figures import Figures
+from norvash.core.motor.positions import even_positions
 from norvash.core.rules.book import MotorRules
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError

@@ -3,7 +3,7 @@
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.core.classes import CAUTION_FOR_ALL, TEMPLATES
+from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
 from norvash.errors import NorvashError
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id

@@ -14,8 +14,8 @@ from norvash.core.rules.brushes import GRADE_FROM
 from norvash.core.rules.catalogue import GROUPS, SCHOOLS_BY_ID, shipped
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.sheet.fields import STAGES as SHEET_STAGES
+from norvash.core.sheet.work_list import AT_STAGE
 from norvash.core.tasks.catalogue import TASKS
-from norvash.core.work_list import AT_STAGE
 from norvash.drawing.grade_scale import grade_scale
 from norvash.errors import InputError, NorvashError
 from norvash.store import motors

@@ -7,9 +7,9 @@ from typing import Any
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse
 
-from norvash.core.quantities import UNITS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import find
+from norvash.core.text.quantities import UNITS
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
 from norvash.web.answers import errors_of, page, status_of

@@ -3,9 +3,9 @@
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.core.classes import TEMPLATES
-from norvash.core.figure_fields import FIELDS
-from norvash.core.figures import Figures
+from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figure_fields import FIELDS
+from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError

@@ -1,0 +1,1 @@
+"""Brushes and their holders: readings, limits, wear, springs, seating."""

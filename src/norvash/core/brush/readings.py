@@ -1,0 +1,202 @@
+"""A reading by any method becomes a length with its uncertainty."""
+
+from dataclasses import dataclass
+from itertools import pairwise
+from math import sqrt
+
+from norvash.core.brush.carbon import taper_deg
+from norvash.core.motor.figure_tables import spring_table
+from norvash.core.motor.figures import Figures
+from norvash.core.rules.book import MotorRules
+from norvash.core.rules.readings import INSTRUMENT
+from norvash.core.text.quantities import Typed, better_units, parse, parse_count
+from norvash.errors import InputError
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Reading:
+    """A length as read: raw value and unit as typed, length and standard uncertainty, interval if it is one.
+
+    Units: raw_value in the method's own unit (mm, lines, share, scale), length_mm, sd_mm, low_mm, high_mm [mm].
+    """
+
+    typed: str
+    unit: str
+    raw_value: float
+    length_mm: float
+    sd_mm: float
+    low_mm: float
+    high_mm: float
+    lines: int | None = None
+    taper_deg: float | None = None
+
+
+def uncertainty_mm(instrument: str, new_mm: float, rules: MotorRules) -> float:
+    """Return the standard uncertainty of one reading [mm]. Source: rules instrument.*"""
+    figure = rules[INSTRUMENT.of(instrument)]
+    return figure * new_mm if instrument == "eye" else figure
+
+
+def read(text: str, figures: Figures, rules: MotorRules, method: str = "", instrument: str = "") -> Reading:
+    """Return what was typed as a length, by the motor's way of measuring or the one named.
+
+    Raises: InputError when it cannot be read or cannot be right, with suggestions where another unit fits.
+    """
+    method = method or figures.word("method") or "length"
+    instrument = instrument or figures.word("instrument") or "digital-caliper"
+    readers = {
+        "length": _length,
+        "depth": _depth,
+        "protrusion": _protrusion,
+        "wear line": _wear_line,
+        "compare": _compare,
+        "spring position": _spring,
+    }
+    if method not in readers or instrument not in INSTRUMENT.members:
+        raise InputError("This way of measuring is not known.", "Choose one from the list.", "method")
+    return readers[method](text, figures, rules, instrument)
+
+
+def _length(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
+    new_mm, edges = figures.need("new_mm"), text.split(";")
+    if len(edges) > 2:
+        raise InputError("More than two edges were typed.", "Write one length, or both edges as 12.4; 12.9.", "value")
+    typed = [parse(e, "length", figures.word("length_unit")) for e in edges]
+    for value in typed:
+        _believable(value, new_mm, rules)
+    shorter, longer = min(t.value for t in typed), max(t.value for t in typed)
+    taper = taper_deg(shorter, longer, figures.need("thickness_mm")) if len(typed) == 2 else None
+    return _point(
+        text, typed[0].unit, shorter, length=shorter, sd=uncertainty_mm(instrument, new_mm, rules), taper=taper
+    )
+
+
+def _believable(typed: Typed, new_mm: float, rules: MotorRules) -> None:
+    """Refuse a length that no such brush can have; propose the unit in which it would fit."""
+    most = rules["reading.believable"] * new_mm
+    if 0 < typed.value <= most:
+        return
+    if typed.value <= 0:
+        raise InputError(f"A length of {typed.text} is not above nothing.", "Type what the caliper shows.", "value")
+    bare = typed.text.strip()
+    plain = not any(c.isalpha() or c in "\"'″µ" for c in bare)
+    units = better_units(parse(bare, "length", "mm").value, 0.05 * new_mm, most) if plain else ()
+    asked = tuple(f"{bare} {u}" for u in units if u != typed.unit)
+    problem = f"{bare} {typed.unit if plain else ''}".strip() + f" is too long for a brush of {new_mm:g} mm new."
+    remedy = f"Did you mean {' or '.join(asked)}? Choose it, or type it again." if asked else "Type it again."
+    raise InputError(problem, remedy, "value", asked)
+
+
+def _depth(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
+    typed = parse(text, "length", figures.word("length_unit"))
+    new_mm, both = figures.need("new_mm"), _depth_and_length_mm(figures)
+    return _plausible(
+        text,
+        typed,
+        (both or figures.need("depth_new_mm")) - typed.value,
+        new_mm=new_mm,
+        rules=rules,
+        instrument=instrument,
+    )
+
+
+def _protrusion(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
+    typed = parse(text, "length", figures.word("length_unit"))
+    length = typed.value + figures.need("protrusion_constant_mm")
+    return _plausible(text, typed, length, new_mm=figures.need("new_mm"), rules=rules, instrument=instrument)
+
+
+def _depth_and_length_mm(figures: Figures) -> float | None:
+    """Return what a depth and the length at it add up to [mm]: the gauge's constant, else from new."""
+    constant, depth_new = figures.number("depth_constant_mm"), figures.number("depth_new_mm")
+    if constant is not None or depth_new is None:
+        return constant
+    return figures.need("new_mm") + depth_new
+
+
+def on_the_gauge_mm(length_mm: float, figures: Figures, method: str) -> float | None:
+    """Return what a depth or protrusion gauge shows of a length [mm].
+
+    None for the other ways of measuring, and while the gauge's figures are not known.
+    """
+    if method == "depth":
+        both = _depth_and_length_mm(figures)
+        return None if both is None else both - length_mm
+    constant = figures.number("protrusion_constant_mm") if method == "protrusion" else None
+    return None if constant is None else length_mm - constant
+
+
+def _plausible(text: str, typed: Typed, length: float, *, new_mm: float, rules: MotorRules, instrument: str) -> Reading:
+    if not 0 < length <= rules["reading.believable"] * new_mm:
+        raise InputError(
+            f"“{text.strip()}” would make the brush {length:.1f} mm long; new it is {new_mm:g} mm.",
+            "Read the gauge again, or check the constants under Figures.",
+            "value",
+        )
+    return _point(
+        text, typed.unit, typed.value, length=length, sd=uncertainty_mm(instrument, new_mm, rules), taper=None
+    )
+
+
+def _point(text: str, unit: str, raw: float, *, length: float, sd: float, taper: float | None) -> Reading:
+    return Reading(
+        typed=text.strip(),
+        unit=unit,
+        raw_value=raw,
+        length_mm=length,
+        sd_mm=sd,
+        low_mm=length,
+        high_mm=length,
+        lines=None,
+        taper_deg=taper,
+    )
+
+
+def _wear_line(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
+    """Return the interval between two lines: its middle, and spacing over √12 as uncertainty."""
+    seen = parse_count(text, 0, 3)
+    marks = [figures.need("new_mm"), *(figures.need(f"wear_line_{i}_mm") for i in (1, 2, 3))]
+    low = marks[seen + 1] if seen < 3 else max(marks[3] - (marks[2] - marks[3]), 0.0)
+    high = marks[seen]
+    middle = (low + high) / 2
+    return Reading(
+        typed=text.strip(),
+        unit="line",
+        raw_value=seen,
+        length_mm=middle,
+        sd_mm=(high - low) / sqrt(12),
+        low_mm=low,
+        high_mm=high,
+        lines=seen,
+    )
+
+
+def _compare(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
+    bare = text.strip()
+    typed = parse(bare if bare.endswith("%") else f"{bare} %", "share")
+    new_mm = figures.need("new_mm")
+    if not 0 < typed.value <= rules["reading.believable"]:
+        raise InputError(
+            f"{bare} of a new brush cannot be.", "Give the share that is left in per cent, like 60 %.", "value"
+        )
+    length = typed.value * new_mm
+    return _point(text, "%", typed.value, length=length, sd=uncertainty_mm("eye", new_mm, rules), taper=None)
+
+
+def _spring(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
+    """Return the length between two marks of the calibrated scale, never beyond its ends."""
+    typed = parse(text, "scale")
+    if not figures.word("spring_table"):
+        raise InputError(
+            "The spring's scale is not calibrated.", "Give its table under Figures on the motor's page.", "spring_table"
+        )
+    points = spring_table(figures.word("spring_table"))
+    for (s1, mm1), (s2, mm2) in pairwise(points):
+        if s1 <= typed.value <= s2:
+            length = mm1 + (typed.value - s1) / (s2 - s1) * (mm2 - mm1)
+            per_mark = abs(mm2 - mm1) / (s2 - s1)
+            sd = max(uncertainty_mm(instrument, figures.need("new_mm"), rules), per_mark / sqrt(12))
+            return _point(text, "scale", typed.value, length=length, sd=sd, taper=None)
+    raise InputError(
+        f"The scale has no mark {text.strip()}.", f"It goes from {points[0][0]:g} to {points[-1][0]:g}.", "value"
+    )

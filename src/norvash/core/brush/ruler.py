@@ -1,0 +1,56 @@
+"""What the carbon ruler shows of one set: lengths, limit and the length at the next look."""
+
+from dataclasses import dataclass, fields
+from typing import TYPE_CHECKING
+
+if TYPE_CHECKING:
+    from norvash.core.motor.record import MotorState
+    from norvash.core.verdict.values import Findings
+
+
+@dataclass(frozen=True, slots=True)
+class RulerBrush:
+    """One brush on the ruler; lengths [mm], None where it was not measured or nothing is foreseen."""
+
+    label: str
+    length_mm: float | None
+    next_mm: float | None
+    old: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Ruler:
+    """A set drawn against its new length and its limit [mm]; unit is the person's unit of length."""
+
+    new_mm: float
+    limit_mm: float
+    estimated: bool
+    unit: str
+    brushes: tuple[RulerBrush, ...]
+
+    @property
+    def shortest(self) -> RulerBrush | None:
+        """Return the shortest measured brush, None where nothing is measured."""
+        measured = [b for b in self.brushes if b.length_mm is not None]
+        return min(measured, key=lambda b: b.length_mm or 0.0, default=None)
+
+    def as_plain(self) -> dict[str, object]:
+        """Return the ruler as plain data, to be kept."""
+        made: dict[str, object] = {f.name: getattr(self, f.name) for f in fields(self)}
+        return made | {"brushes": [{f.name: getattr(b, f.name) for f in fields(b)} for b in self.brushes]}
+
+
+def ruler_of(found: "Findings", state: "MotorState") -> Ruler:
+    """Return the ruler of the fitted set."""
+    brushes = tuple(
+        RulerBrush(b.label, b.last.length_mm if b.last else None, b.next_mm, b.last is not None and not b.in_round)
+        for b in found.brushes
+    )
+    unit = state.figures.word("length_unit") or "mm"
+    return Ruler(state.figures.need("new_mm"), found.limit.limit_mm, found.limit.estimated, unit, brushes)
+
+
+def ruler_from(plain: dict[str, object]) -> Ruler:
+    """Return a kept ruler."""
+    brushes = tuple(RulerBrush(**b) for b in plain.pop("brushes"))  # type: ignore[attr-defined]
+    return Ruler(brushes=brushes, **plain)  # type: ignore[arg-type]

@@ -1,0 +1,56 @@
+"""What a recorded cut changes for everything else: figures in force since then, until the holders are set again."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from datetime import date
+
+from norvash.core.motor.figures import Figures
+
+# Lengths that the holder's distance from the copper goes into: each grows by what the surface has sunk.
+_GROW = (
+    "limit_mm",
+    "holder_gap_mm",
+    "spring_stop_length_mm",
+    "lead_taut_length_mm",
+    "depth_new_mm",
+    "depth_constant_mm",
+    "protrusion_constant_mm",
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Mark:
+    """A cut, or the setting of the holders after one: the track's diameter after it and how far the surface
+    sank [mm].
+    """
+
+    kind: str
+    day: date
+    sheet: int
+    diameter_mm: float | None = None
+    sunk_mm: float = 0.0
+
+
+def sunk_since(marks: Sequence[Mark]) -> tuple[float, Mark | None]:
+    """Return how far the surface has sunk since the holders were set [mm], and the last cut of it; marks in order."""
+    sunk, last = 0.0, None
+    for mark in marks:
+        sunk, last = (0.0, None) if mark.kind == "set" else (sunk + mark.sunk_mm, mark)
+    return sunk, last
+
+
+def figures_since(figures: Figures, marks: Sequence[Mark]) -> Figures:
+    """Return the figures in force after cuts: the track's diameter, and while the holders are not set what depends on
+    their gap.
+
+    A figure that the class lends is left as it is: it is an estimate anyway.
+    """
+    cuts = [m for m in marks if m.kind == "cut" and m.diameter_mm is not None]
+    if not cuts:
+        return figures
+    changed: dict[str, float] = {"commutator_now_mm": cuts[-1].diameter_mm or 0.0}
+    sunk, last = sunk_since(marks)
+    if last is not None and sunk > 0:
+        changed["sunk_mm"] = sunk
+        changed |= {name: value + sunk for name in _GROW if (value := figures.stated(name)) is not None}
+    return figures.changed(changed, f"since the cut on sheet {cuts[-1].sheet}")

@@ -1,0 +1,1 @@
+"""A motor on record: its class, figures, brush positions, sets and rounds."""

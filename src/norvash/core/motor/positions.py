@@ -1,0 +1,78 @@
+"""Where the brushes of a motor sit: labels, angles, arms and polarity."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+from norvash.core.text.quantities import parse, parse_count
+from norvash.core.text.texts import clean
+from norvash.errors import InputError
+
+
+@dataclass(frozen=True, slots=True)
+class PositionPlan:
+    """Where a brush sits: its number, label, angle [°] from the top clockwise, arm and polarity."""
+
+    number: int
+    label: str
+    angle_deg: float
+    arm: int
+    polarity: str
+
+
+def even_positions(brushes: int, arms: int | None = None) -> tuple[PositionPlan, ...]:
+    """Return positions spread evenly: arms round the commutator, polarity alternating, rows along the shaft.
+
+    A pair is A and B; more brushes are named by arm letter and place in the arm.
+    """
+    arms = arms or _usual_arms(brushes)
+    plans: list[PositionPlan] = []
+    turn = 360 / arms
+    for number in range(1, brushes + 1):
+        arm = (number - 1) % arms + 1 if brushes <= arms else (number - 1) * arms // brushes + 1
+        place = sum(p.arm == arm for p in plans) + 1
+        label = chr(64 + arm) if brushes == arms else f"{chr(64 + arm)}{place}"
+        angle = ((arm - 1) * turn + (turn / 2 if arms > 2 else 90)) % 360
+        plans.append(PositionPlan(number, label, angle, arm, "+" if arm % 2 else "-"))
+    return tuple(plans)
+
+
+def _usual_arms(brushes: int) -> int:
+    if brushes <= 2:
+        return brushes
+    return 4 if brushes % 4 == 0 else 6 if brushes % 6 == 0 else 2 if brushes % 2 == 0 else brushes
+
+
+def read_positions(typed: Mapping[str, str], plans: Sequence[PositionPlan]) -> tuple[PositionPlan, ...]:
+    """Return the positions as typed in fields label_N, angle_N, arm_N and polarity_N; an empty field keeps its value.
+
+    Raises: InputError at the field; labels must differ.
+    """
+    read = tuple(_read_one(typed, plan) for plan in plans)
+    for i, plan in enumerate(read):
+        if plan.label in [p.label for p in read[:i]]:
+            raise InputError(
+                f"The label {plan.label} stands twice.", "Give each position its own.", f"label_{plan.number}"
+            )
+    return read
+
+
+def _read_one(typed: Mapping[str, str], plan: PositionPlan) -> PositionPlan:
+    def given(name: str) -> str:
+        return typed.get(f"{name}_{plan.number}", "").strip()
+
+    label, polarity = (
+        clean(given("label"), f"label_{plan.number}") or plan.label,
+        given("polarity").replace("−", "-") or plan.polarity,
+    )
+    if len(label) > 8:
+        raise InputError(f"The label “{label}” is too long.", "Use at most 8 characters.", f"label_{plan.number}")
+    if polarity not in ("+", "-"):
+        raise InputError(f"“{polarity}” is no polarity.", "Use + or -.", f"polarity_{plan.number}")
+    field = f"angle_{plan.number}"
+    try:
+        angle = parse(given("angle"), "angle").value if given("angle") else plan.angle_deg
+        field = f"arm_{plan.number}"
+        arm = parse_count(given("arm"), 1, 40) if given("arm") else plan.arm
+    except InputError as error:
+        raise error.at(field) from None
+    return PositionPlan(plan.number, label, angle % 360, arm, polarity)

@@ -1,0 +1,1 @@
+"""Planning: policies, tables of intervals, the outlook over many motors."""

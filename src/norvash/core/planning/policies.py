@@ -1,0 +1,170 @@
+"""Policies beside the forecast: fixed intervals, ranges, calendar limits, makers' tables.
+
+The earliest wins and is named.
+"""
+
+from collections.abc import Sequence
+from datetime import date
+
+from norvash.core.brush.readings import on_the_gauge_mm
+from norvash.core.edges import whole_down
+from norvash.core.motor.record import MotorState, Round
+from norvash.core.planning.interval_table import table_from
+from norvash.core.planning.policy import Due, Policy
+from norvash.core.rules.book import MotorRules
+from norvash.core.text.words import UNIT_WORDS, grouped, use_words
+from norvash.core.use.counting import day_of
+
+KINDS = {
+    "interval": "every so many hours or starts",
+    "range": "every so many to so many hours or starts",
+    "calendar": "at the latest every so many months",
+    "table": "by a table of use and wear",
+}
+_WORKS_LATE = ("wet", "salt", "mostly idle")
+
+
+def months_on(day: date, months: int) -> date:
+    """Return the day so many months on, the last of its month where that has fewer days.
+
+    >>> months_on(date(2026, 11, 30), 3)
+    datetime.date(2027, 2, 28)
+    """
+    year, month = divmod(day.year * 12 + day.month - 1 + months, 12)
+    last = (date(year + month // 11, (month + 1) % 12 + 1, 1) - date.resolution).day
+    return date(year, month + 1, min(day.day, last))
+
+
+def last_check(state: MotorState) -> tuple[float, date]:
+    """Return use and day of the last complete round, or of fitting."""
+    current = state.current
+    complete = current.complete(state.positions)
+    if complete:
+        return complete[-1].total_units, complete[-1].at.date()
+    return current.fitted_units, current.fitted_at.date()
+
+
+def dues(state: MotorState, policies: Sequence[Policy], rules: MotorRules) -> tuple[Due, ...]:
+    """Return what each policy asks for, and the calendar limit that every motor has."""
+    since_units, since_on = last_check(state)
+    found = [_due(p, state, since_units, since_on) for p in policies]
+    if not any(p.kind == "calendar" for p in policies):
+        rule_id = "look.calendar-hard" if state.figures.word("conditions") in _WORKS_LATE else "look.calendar"
+        months = int(rules[rule_id])
+        found.append(
+            Due(
+                name="calendar limit",
+                at_units=None,
+                on=months_on(since_on, months),
+                why=f"{months} months since the last complete look: low use is not health",
+                rule_id=rule_id,
+            )
+        )
+    return tuple(d for d in found if d is not None)
+
+
+def _due(policy: Policy, state: MotorState, since_units: float, since_on: date) -> Due | None:
+    if policy.kind == "calendar":
+        months = int(policy.number("months"))
+        return Due(
+            name=policy.name,
+            at_units=None,
+            on=months_on(since_on, months),
+            why=f"{months} months since the last complete look",
+        )
+    if policy.kind == "table":
+        return _by_table(policy, state)
+    every = policy.number("every" if policy.kind == "interval" else "low")
+    at, late = since_units + every, None
+    words = f"every {use_words(every, state.unit)}"
+    if policy.kind == "range":
+        high = policy.number("high")
+        late, words = (
+            since_units + high,
+            f"every {grouped(every)} to {use_words(high, state.unit)}: due at the low end, overdue at the high one",
+        )
+    return Due(
+        name=policy.name,
+        at_units=at,
+        on=_on(at, state),
+        why=f"{words}, counted from the last complete look",
+        rule_id="",
+        overdue_units=late,
+    )
+
+
+def _by_table(policy: Policy, state: MotorState) -> Due | None:
+    """Return what a table answers for the last complete round of the fitted set, by its worst brush."""
+    table = table_from(policy.figures)
+    complete = state.current.complete(state.positions)
+    if not complete or not state.entries:
+        return None
+    last = complete[-1]
+    values = _values(last, state, table.quantity)
+    if values is None:
+        return Due(
+            name=policy.name,
+            at_units=None,
+            on=None,
+            why="the table goes by depth, and this motor's depth and length are not linked",
+        )
+    run = last.total_units - state.current.fitted_units
+    cell = table.look_up(run, table.worst(values), UNIT_WORDS[state.unit])
+    if cell.interval is None:
+        return Due(
+            name=policy.name,
+            at_units=None,
+            on=None,
+            why=cell.words,
+            stop=cell.answer == "out of service",
+            cell=(cell.row, cell.column),
+        )
+    at = last.total_units + cell.interval
+    return Due(name=policy.name, at_units=at, on=_on(at, state), why=cell.words, cell=(cell.row, cell.column))
+
+
+def _values(a_round: Round, state: MotorState, quantity: str) -> list[float] | None:
+    lengths = [m.length_mm for m in a_round.readings.values()]
+    if quantity == "length":
+        return lengths
+    depths = [on_the_gauge_mm(x, state.figures, "depth") for x in lengths]
+    return None if any(d is None for d in depths) else [d for d in depths if d is not None]
+
+
+def _on(units: float, state: MotorState) -> date | None:
+    if state.rate is None or not state.entries:
+        return None
+    return day_of(units, state.entries[-1], state.rate)
+
+
+def earliest(found: Sequence[Due]) -> Due | None:
+    """Return the due that comes first: out of service, then by use where no day is known, then by day."""
+    ranked = [(_rank(d), i) for i, d in enumerate(found) if d.stop or d.at_units is not None or d.on is not None]
+    return found[min(ranked)[1]] if ranked else None
+
+
+def _rank(due: Due) -> tuple[int, float]:
+    if due.stop:
+        return (0, 0.0)
+    return (1, due.at_units or 0.0) if due.on is None else (2, float(due.on.toordinal()))
+
+
+def look_due(look: Due | None, state: MotorState, today: date) -> bool:
+    """Tell whether a look has come due, by day or by what has run."""
+    if look is None:
+        return False
+    return bool(look.on and look.on <= today) or (look.at_units is not None and look.at_units <= state.ran_by(today))
+
+
+def overdue(due: Due, state: MotorState, today: date) -> bool:
+    """Tell whether the high end of a range has been passed."""
+    return due.overdue_units is not None and due.overdue_units <= state.ran_by(today)
+
+
+def runs_left(left_units: float, run_units: float) -> int:
+    """Return how many whole runs fit into the use that is left, for nobody stops in the middle of one.
+
+    >>> runs_left(377.0, 8.0)
+    47
+    """
+    return max(whole_down(left_units / run_units), 0)

@@ -1,0 +1,1 @@
+"""What feeds a motor: speed settings, battery, cables, terminals."""

@@ -1,0 +1,1 @@
+"""Text: quantities as typed, words, numbers in sentences."""

@@ -1,0 +1,108 @@
+"""Numbers and dates as they stand in a sentence."""
+
+from datetime import date
+
+from norvash.core.text.quantities import shown
+
+_DIGITS = {"mm": 1, "in": 3, "thou": 0}
+UNIT_WORDS = {"hours": "h", "starts": "starts"}
+MONTHS = (
+    "January",
+    "February",
+    "March",
+    "April",
+    "May",
+    "June",
+    "July",
+    "August",
+    "September",
+    "October",
+    "November",
+    "December",
+)
+
+
+def grouped(value: float, digits: int = 0) -> str:
+    """Return a number with thin spaces between thousands.
+
+    >>> grouped(5425.2).replace("\\u202f", " ")
+    '5 425'
+    """
+    return f"{value:,.{digits}f}".replace(",", "\u202f").replace("-", "−")
+
+
+def figure_words(value: float) -> str:
+    """Return a rule's figure to three digits, or whole when it is large.
+
+    >>> figure_words(2 / 3), figure_words(2000.0).replace("\\u202f", " ")
+    ('0.667', '2 000')
+    """
+    return f"{value:.3g}" if abs(value) < 1000 else grouped(value)
+
+
+def length_words(mm: float, unit: str = "mm") -> str:
+    """Return a length in the person's unit, to the digits that a reading can carry.
+
+    >>> length_words(12.43), length_words(12.43, "in"), length_words(12.43, "thou")
+    ('12.4 mm', '0.489 in', '489 thou')
+    """
+    unit = unit or "mm"
+    return f"{grouped(shown(mm, unit), _DIGITS[unit])} {unit}"
+
+
+def use_words(units: float, unit_of_use: str) -> str:
+    """Return an amount of use with its unit: h or starts."""
+    return f"{grouped(units)} {UNIT_WORDS[unit_of_use]}"
+
+
+def rounded(units: float) -> float:
+    """Return use rounded down to a figure that a forecast can carry: three digits, whole units.
+
+    >>> rounded(12487.2), rounded(882.9), rounded(47.3)
+    (12400.0, 882.0, 47.0)
+    """
+    step = 1.0
+    while units / step >= 1000:
+        step *= 10
+    return float(units // step * step)
+
+
+def counted(units: float) -> str:
+    """Return an amount of use with the tenth that it may have."""
+    return grouped(units, 0 if units == int(units) else 1)
+
+
+def counter_words(units: float, unit_of_use: str) -> str:
+    """Return what a counter shows, with the tenth that it may show.
+
+    >>> counter_words(112.5, "hours"), counter_words(112.0, "starts")
+    ('112.5 h', '112 starts')
+    """
+    return f"{counted(units)} {UNIT_WORDS[unit_of_use]}"
+
+
+def day_words(day: date) -> str:
+    """Return a date for a sentence.
+
+    >>> day_words(date(2027, 3, 4))
+    '4 March 2027'
+    """
+    return f"{day.day} {MONTHS[day.month - 1]} {day.year}"
+
+
+def short_day(day: date) -> str:
+    """Return a date for a drawing.
+
+    >>> short_day(date(2027, 3, 4))
+    '4 Mar 2027'
+    """
+    return f"{day.day} {MONTHS[day.month - 1][:3]} {day.year}"
+
+
+def listed(names: list[str]) -> str:
+    """Return names as a list in words.
+
+    >>> listed(["A1", "A2", "B1"])
+    'A1, A2 and B1'
+    """
+    return names[0] if len(names) == 1 else f"{', '.join(names[:-1])} and {names[-1]}" if names else ""

@@ -1,0 +1,1 @@
+"""Use: counters, the log of hours and starts, seasons."""

@@ -1,0 +1,75 @@
+"""Use as it is typed: in the motor's own unit, in starts or hours that become it, or with the speed it ran at."""
+
+from dataclasses import dataclass
+
+from norvash.core.motor.figures import Figures
+from norvash.core.text.quantities import parse
+from norvash.errors import InputError
+
+
+@dataclass(frozen=True, slots=True)
+class TypedUse:
+    """Use in the motor's unit, and the weight by which it counts: 1, or the speed it ran at over the reference
+    speed.
+    """
+
+    value: float
+    weight: float
+
+
+def read_use(text: str, unit: str, figures: Figures | None = None) -> TypedUse:
+    """Return typed use in the motor's unit, with its weight by speed.
+
+    `12 h @ 900` ran at 900 r/min; `40 starts` of a motor that counts hours, or `3 h` of one that counts starts,
+    become its own unit by its figures.
+    Raises: InputError, also below nothing or for a broken start.
+    """
+    amount, _, speed = text.partition("@")
+    weight = _weight(speed, figures) if "@" in text else 1.0
+    value = _converted(amount, unit, figures)
+    if value < 0:
+        raise InputError(f"“{text.strip()}” is less than nothing.", "Type what the counter shows.", "value")
+    if unit == "starts" and value != int(value):
+        raise InputError(f"“{text.strip()}” is not a whole number of starts.", "Starts are counted whole.", "value")
+    return TypedUse(value, weight)
+
+
+def _converted(text: str, unit: str, figures: Figures | None) -> float:
+    try:
+        return parse(text, unit).value
+    except InputError as refused:
+        other = "starts" if unit == "hours" else "hours"
+        if figures is None or not any(c.isalpha() for c in text):
+            raise refused.at("value") from None
+        try:
+            given = parse(text, other).value
+        except InputError:
+            raise refused.at("value") from None
+    name = "seconds_per_start" if unit == "hours" else "starts_per_hour"
+    factor = figures.number(name)
+    if factor is None:
+        raise InputError(
+            f"This motor counts {unit}, and what {other} make of them is not known.",
+            "Give it under Figures, or type the use in its own unit.",
+            "value",
+        )
+    return given * factor / 3600 if unit == "hours" else float(round(given * factor))
+
+
+def _weight(text: str, figures: Figures | None) -> float:
+    reference = figures.number("reference_rpm") if figures is not None else None
+    if reference is None:
+        raise InputError(
+            "Use of this motor is not weighted by speed.",
+            "Give its reference speed under Figures, or leave the speed out.",
+            "value",
+        )
+    try:
+        speed = parse(text, "speed").value
+    except InputError as error:
+        raise error.at("value") from None
+    if not 0 < speed <= 10 * reference:
+        raise InputError(
+            f"{text.strip()} r/min cannot be right beside {reference:g} r/min.", "Check the speed.", "value"
+        )
+    return speed / reference

@@ -1,0 +1,1 @@
+"""The verdict on a motor: its parts, its grade, and every sentence that joins them."""

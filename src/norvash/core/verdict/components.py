@@ -1,0 +1,99 @@
+"""The parts of a motor with their voices: the worst voice of each, and what somebody decided over it."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+
+from norvash.core.findings import Finding
+from norvash.core.motor.record import MotorState, Overrule, Round
+from norvash.core.part_findings import BY_ID, COMPONENTS, component_of
+from norvash.core.tasks.catalogue import tasks_for
+from norvash.core.verdict.grades import GRADES, Grade, Graded, word_of, worst
+
+MOTOR = "motor"
+
+
+@dataclass(frozen=True, slots=True)
+class Condition:
+    """A finding where it is: “Brush A” or the component's name; position 0 is the whole motor."""
+
+    place: str
+    finding: Finding
+    position: int = 0
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Component:
+    """One component's verdict: its grade, None where nothing speaks for it, and the grade before it was overruled."""
+
+    id: str
+    grade: Grade | None
+    by: str
+    rule_id: str
+    overruled: Overrule | None = None
+    before: Grade | None = None
+
+    @property
+    def words(self) -> str:
+        """Return the component's name."""
+        return COMPONENTS[self.id]
+
+    @property
+    def word(self) -> str:
+        """Return the word for its grade, empty where nothing speaks for it."""
+        carbon = self.by == "length" or _renews(self.rule_id)
+        return word_of(self.grade, carbon=carbon) if self.grade else ""
+
+    @property
+    def rank(self) -> int:
+        """Return 0 for fit or unknown up to 4 for stop."""
+        return GRADES.index(self.grade) if self.grade else 0
+
+
+def _renews(finding_id: str) -> bool:
+    return any(t.id == "fit-set" for t in tasks_for(finding_id))
+
+
+def finding_word(finding: Finding) -> str:
+    """Return the word for how grave a finding is: of a set that is changed, or of something else that is mended."""
+    return word_of(finding.grade, carbon=_renews(finding.id))
+
+
+def conditions_of(state: MotorState, rounds: Iterable[Round]) -> tuple[Condition, ...]:
+    """Return what was seen since the last measured round and noted on the sheet, each once, the worst first."""
+    labels = {p.number: f"Brush {p.label}" for p in state.positions}
+    found = [(n, BY_ID[seen]) for r in rounds for n, seen in r.seen]
+    every = dict.fromkeys((*found, *state.noted))
+    made = [Condition(labels.get(n) or COMPONENTS[component_of(f.id)], f, n) for n, f in every]
+    return tuple(sorted(made, key=lambda c: -GRADES.index(c.finding.grade)))
+
+
+def components_of(
+    by_length: Graded | None, conditions: Iterable[Condition], overrules: Iterable[Overrule]
+) -> tuple[Component, ...]:
+    """Return every component's verdict: its worst voice wins; an overruled one keeps what it was before.
+
+    Units: by_length is the grade of the worst brush, its date and its tables counted in.
+    """
+    ruled = {o.component: o for o in overrules}
+    said: dict[str, Component] = {c: Component(id=c, grade=None, by="", rule_id="") for c in COMPONENTS}
+    if by_length is not None:
+        said["brushes"] = Component(id="brushes", grade=by_length.grade, by="length", rule_id=by_length.rule_id)
+    for c in conditions:
+        name = component_of(c.finding.id)
+        if said[name].grade is None or GRADES.index(c.finding.grade) > said[name].rank:
+            said[name] = Component(
+                id=name, grade=c.finding.grade, by=f"{c.place}: {c.finding.words}", rule_id=c.finding.id
+            )
+    return tuple(
+        replace(c, grade=ruled[c.id].grade, overruled=ruled[c.id], before=c.grade) if c.id in ruled else c
+        for c in said.values()
+    )
+
+
+def motor_grade(
+    components: Iterable[Component], overrules: Iterable[Overrule]
+) -> tuple[Graded | None, Overrule | None]:
+    """Return the motor's grade, the worst of its components, and who decided otherwise for the whole motor."""
+    graded = worst([Graded(c.grade, c.rule_id) for c in components if c.grade])
+    whole = next((o for o in overrules if o.component == MOTOR), None)
+    return (Graded(whole.grade, graded.rule_id if graded else ""), whole) if whole else (graded, None)

@@ -1,0 +1,166 @@
+"""What a forecast is said as: a middle, a band that holds, a look before it, and what would narrow it."""
+
+from datetime import date, timedelta
+
+from norvash.core.forecast.set_forecast import Ahead
+from norvash.core.motor.record import MotorState
+from norvash.core.planning.policies import runs_left
+from norvash.core.rules.book import MotorRules
+from norvash.core.text.words import day_words, grouped, rounded, use_words
+from norvash.core.verdict.values import Findings, Reason
+
+_FIRST_LOOK = 0.35
+
+
+def at_counter(units: float, state: MotorState) -> str:
+    """Return a total use as the counter will show it."""
+    return use_words(rounded(units + state.offset_units), state.unit)
+
+
+def unmeasured_words(ahead: Ahead, state: MotorState) -> str:
+    """Return what may be said before anything is measured."""
+    if ahead.past_sets:
+        basis = f"from {ahead.past_sets} earlier set{'s' * (ahead.past_sets > 1)} of this kind"
+    else:
+        basis = "from the expected life only"
+    started = state.current.fitted_units
+    low, high = (grouped(rounded(x - started)) for x in (ahead.p25_units, ahead.p75_units))
+    first = started + min(_FIRST_LOOK * (ahead.p50_units - started), ahead.look_units - started)
+    return (
+        f"{basis[0].upper()}{basis[1:]}, half of such sets last {low} to {high} {_unit(state)}. "
+        f"One measurement at about {at_counter(first, state)} narrows this about four times."
+    )
+
+
+def _unit(state: MotorState) -> str:
+    return use_words(0, state.unit).split()[-1]
+
+
+def band_words(found: Findings, state: MotorState) -> str:
+    """Return the middle and the band of eight in ten, in use and in days."""
+    ahead = found.ahead
+    if ahead is None:
+        return ""
+    low, high = grouped(rounded(ahead.p10_units + state.offset_units)), at_counter(ahead.p90_units, state)
+    words = f"First brush at its limit at about {at_counter(ahead.p50_units, state)}"
+    if ahead.p50_on is None or ahead.p10_on is None or ahead.p90_on is None:
+        return f"{words}; 8 times in 10 between {low} and {high}."
+    return (
+        f"{words}, around {day_words(ahead.p50_on)}; 8 times in 10 between {low} and {high}, "
+        f"{day_words(ahead.p10_on)} to {day_words(ahead.p90_on)}."
+    )
+
+
+def look_words(found: Findings, state: MotorState, rules: MotorRules) -> str:
+    """Return when to look again, by which policy, and the risk that is run until then."""
+    look = found.look
+    if look is None:
+        return ""
+    at = at_counter(look.at_units, state) if look.at_units is not None else ""
+    on = day_words(look.on) if look.on else ""
+    when = f"{at}, {on}" if at and on else at or on
+    if look.rule_id == "forecast.risk":
+        risk = rules["forecast.risk"] * 100
+        return f"Look again by {when}: at most {risk:g} chances in 100 that the limit is passed before."
+    return f"Look again by {when}, for the {look.name}."
+
+
+def sure_words(found: Findings, state: MotorState) -> str:
+    """Return on what the forecast rests and what would make it surer."""
+    ahead = found.ahead
+    if ahead is None:
+        return ""
+    visits = f"from {ahead.visits} round{'s' * (ahead.visits != 1)} and {_past(ahead)}"
+    parts = [visits]
+    if found.limit.estimated:
+        parts.append("the limit is an estimate")
+    words = [f"({'; '.join(parts)[0].upper()}{'; '.join(parts)[1:]}.)"]
+    if ahead.coarse:
+        words.append("Read by rule or eye: a caliper would narrow this range by about a fifth.")
+    if state.rate is None or state.rate.weeks == 0 or _idles(state):
+        words.append(f"The {state.unit} are reliable, the date is not: tell Norvash which months this machine runs.")
+    return " ".join(words)
+
+
+def _past(ahead: Ahead) -> str:
+    return f"{ahead.past_sets} earlier set{'s' * (ahead.past_sets != 1)}" if ahead.past_sets else "the expected life"
+
+
+def _idles(state: MotorState) -> bool:
+    """Tell whether the log has an idle spell of two months or more that no season explains."""
+    if state.rate is None or state.rate.season is not None or len(state.entries) < 2:
+        return False
+    since = state.entries[-1].at - timedelta(days=365)
+    idle_from = None
+    for older, newer in zip(state.entries, state.entries[1:], strict=False):
+        if newer.at < since:
+            continue
+        if newer.total_units - older.total_units > 1e-9:
+            idle_from = None
+        else:
+            idle_from = idle_from or older.at
+            if (newer.at - idle_from).days >= 60:
+                return True
+    return False
+
+
+def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list[Reason]:
+    """Return the forecast's reasons: the band, abnormal wear, what else asks for a look, whole runs."""
+    ahead, made = found.ahead, list[Reason]()
+    if ahead is None or (found.grade == "stop" and not found.tabled_out):
+        return made
+    if ahead.visits >= 2 and ahead.tail < rules["forecast.watch"]:
+        made.append(_abnormal(ahead, rules))
+    if found.too_short:
+        made.append(
+            Reason(
+                "The next interval would be shorter than is worth while: change it at this visit.",
+                (rules.figure("forecast.stop"),),
+            )
+        )
+    for due in found.dues:
+        when = ", ".join(
+            x
+            for x in (
+                at_counter(due.at_units, state) if due.at_units is not None else "",
+                day_words(due.on) if due.on else "",
+            )
+            if x
+        )
+        first = "; this comes first" if due is found.look else ""
+        lead = f"Look by {when} for the {due.name}" if when else f"By the {due.name}"
+        if due.name == "forecast":
+            lead = f"Look by {when} by the forecast"
+        figures = (rules.figure(due.rule_id),) if due.rule_id else ()
+        made.append(Reason(f"{lead}: {due.why}{first}.", figures))
+    run = state.figures.number("run_length_units")
+    if run and state.entries:
+        left = runs_left(ahead.p10_units - state.entries[-1].total_units, run)
+        made.append(
+            Reason(
+                f"{left} whole run{'s' * (left != 1)} of {use_words(run, state.unit)} left before the early end of the"
+                " band; nobody stops in the middle of one."
+            )
+        )
+    return made
+
+
+def _abnormal(ahead: Ahead, rules: MotorRules) -> Reason:
+    chance = f"{ahead.tail:.1%}"
+    if ahead.tail < rules["forecast.abnormal"]:
+        return Reason(
+            f"Abnormal wear: had nothing changed, so much wear would come {chance} of the time. Find the cause before "
+            "trusting the date; the forecast now leans on the last interval.",
+            (rules.figure("forecast.abnormal"),),
+        )
+    return Reason(
+        f"Watch: had nothing changed, so much wear would come {chance} of the time. Check load, commutator and"
+        " springs.",
+        (rules.figure("forecast.watch"),),
+    )
+
+
+def far_off(found: Findings, today: date, rules: MotorRules) -> bool:
+    """Tell whether even the early end of the band is so far off that something other than carbon ends the motor."""
+    early = found.ahead.p10_on if found.ahead else found.days.limit_on
+    return early is not None and early > today + timedelta(days=365.25 * rules["line.horizon"])

@@ -1,0 +1,248 @@
+"""The verdict on a motor: what to do, why, how sure, by when, and by which rules."""
+
+from collections.abc import Sequence
+from dataclasses import replace
+from datetime import date, timedelta
+
+from norvash.core.brush.carbon import usable_carbon
+from norvash.core.brush.limits import Limit
+from norvash.core.brush.motor_limit import motor_limit
+from norvash.core.brush.spread import Spread, set_spread
+from norvash.core.brush.straight_line import Point, StraightLine, Track, rate_mm_per_kh, straight_line
+from norvash.core.motor.record import BrushSet, MotorState, Round, start_of
+from norvash.core.planning.policies import dues, earliest
+from norvash.core.planning.policy import Due
+from norvash.core.rules.book import MotorRules
+from norvash.core.use.counting import day_of
+from norvash.core.verdict.components import components_of, conditions_of, motor_grade
+from norvash.core.verdict.grades import grade_of, grade_of_line, worst
+from norvash.core.verdict.set_grade import raised
+from norvash.core.verdict.values import BrushNow, Days, Findings, OpenDoubt
+
+
+def past_limit(limit_on: date | None, state: MotorState, today: date) -> bool:
+    """Tell whether the middle of the forecast has been passed, by day or by what has run since a round."""
+    ahead = state.ahead
+    ran = ahead is not None and ahead.visits > 0 and ahead.p50_units <= state.ran_by(today)
+    return ran or (limit_on is not None and limit_on <= today)
+
+
+def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
+    """Return what the readings of the fitted set say today.
+
+    Raises: InputError when the motor's figures contradict each other.
+    """
+    limit = motor_limit(state.figures, rules)
+    current = state.current
+    measured = [r for r in current.rounds if r.readings]
+    latest = measured[-1] if measured else None
+    complete = current.complete(state.positions)
+    before = next((r for r in reversed(complete) if r is not latest), None)
+    brushes = tuple(_brush(state, current, i, limit, rules) for i in range(len(state.positions)))
+    missing = tuple(b.label for b in brushes if latest and not b.in_round)
+    conditions = conditions_of(state, current.rounds[current.rounds.index(latest) :] if latest else current.rounds)
+    by_length = worst([b.graded for b in brushes if b.graded])
+    line = (
+        _line(state, current, latest, limit=limit, rules=rules, brushes=brushes)
+        if latest and not _only_start(current, measured)
+        else None
+    )
+    if line:
+        brushes = tuple(_at_look(b, line, state, latest) for b in brushes)
+    shortest = min((b for b in brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0, default=None)
+    governing = brushes[line.governing_position - 1] if line and line.governing_position else shortest
+    line_days, asked = _days(state, line), _dues(state, rules)
+    look = earliest(asked)
+    days = _planned(state, line_days, look)
+    too_short, out = latest is not None and _too_short(state, rules), any(d.stop for d in asked)
+    late = past_limit(days.limit_on, state, today) or too_short
+    last = [b.last for b in brushes if b.last]
+    by_all = raised(by_length, last, state.figures.need("new_mm"), rules, late=late, out=out)
+    components = components_of(by_all, conditions, state.overrules)
+    graded, whole = motor_grade(components, state.overrules)
+    return Findings(
+        grade=graded.grade if graded else None,
+        graded=by_length,
+        limit=limit,
+        brushes=brushes,
+        missing=missing,
+        governing=governing,
+        line=line,
+        days=days,
+        spread=_spread(brushes, state, rules) if latest and not missing else None,
+        round=latest,
+        complete_before=before if missing else None,
+        doubts=_doubts(brushes),
+        conditions=conditions,
+        components=components,
+        overruled=whole,
+        line_days=line_days,
+        ahead=state.ahead,
+        dues=asked,
+        look=look,
+        too_short=too_short,
+        tabled_out=out,
+    )
+
+
+def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
+    """Return what the forecast and every policy ask for."""
+    ahead, asked = state.ahead, tuple[Due, ...]()
+    if state.asked_on is not None:
+        asked = (
+            Due(
+                name="date asked for on the last sheet",
+                at_units=None,
+                on=state.asked_on,
+                why="asked for when the sheet was signed",
+            ),
+        )
+    if ahead is None:
+        return asked
+    risk = rules["forecast.risk"] * 100
+    own = Due(
+        name="forecast",
+        at_units=ahead.look_units,
+        on=ahead.look_on,
+        why=f"at most {risk:g} chances in 100 per interval that the limit is passed before",
+        rule_id="forecast.risk",
+    )
+    return (own, *dues(state, state.policies, rules), *asked)
+
+
+def _planned(state: MotorState, line_days: Days, look: Due | None) -> Days:
+    """Return the days that planning goes by; of the policies and the forecast the earliest look."""
+    ahead = state.ahead
+    if ahead is None:
+        return line_days
+    return Days(ahead.p50_on, ahead.p10_on, look.on if look else None, ahead.p10_on, ahead.p90_on)
+
+
+def _too_short(state: MotorState, rules: MotorRules) -> bool:
+    """Tell whether the next interval, counted from the last round, would not be worth while."""
+    ahead = state.ahead
+    if ahead is None or ahead.visits == 0:
+        return False
+    return ahead.look_units - ahead.seen_units < rules["forecast.stop"] * ahead.life_units
+
+
+def _only_start(current: BrushSet, measured: list[Round]) -> bool:
+    """Tell whether the only round is the one at which the clock starts."""
+    return len(measured) == 1 and (measured[0].kind != "check" or not current.fitted_known)
+
+
+def _brush(state: MotorState, current: BrushSet, index: int, limit: Limit, rules: MotorRules) -> BrushNow:
+    plan = state.positions[index]
+    start = start_of(state, current, plan.number, rules)
+    having = [r for r in current.rounds if plan.number in r.readings]
+    newest = next((r for r in reversed(current.rounds) if r.readings), None)
+    if not having:
+        return BrushNow(
+            number=plan.number,
+            label=plan.label,
+            start=start,
+            last=None,
+            in_round=False,
+            wear_mm=None,
+            usable=None,
+            left_mm=None,
+            rate_mm_per_kh=None,
+            graded=None,
+            next_mm=None,
+        )
+    last_round = having[-1]
+    last = last_round.readings[plan.number]
+    usable = usable_carbon(last.length_mm, state.figures.need("new_mm"), limit.limit_mm)
+    graded = grade_of(usable, rules)
+    if last.lines is not None:
+        graded = worst([grade_of_line(last.lines), *([graded] if graded.grade == "stop" else [])]) or graded
+    now = Point(last.length_mm, last_round.total_units, last.sd_mm)
+    new_mm = start.length_mm if current.fitted_known else state.figures.need("new_mm")
+    return BrushNow(
+        number=plan.number,
+        label=plan.label,
+        start=start,
+        last=last,
+        in_round=last_round is newest,
+        wear_mm=new_mm - last.length_mm,
+        usable=usable,
+        left_mm=last.length_mm - limit.limit_mm,
+        rate_mm_per_kh=rate_mm_per_kh(start, now),
+        graded=graded,
+        next_mm=None,
+    )
+
+
+def _line(
+    state: MotorState, current: BrushSet, latest: Round, *, limit: Limit, rules: MotorRules, brushes: Sequence[BrushNow]
+) -> StraightLine:
+    """Return the straight line on the counter's scale, so that its values are rounded down as read."""
+    shift = state.offset_units
+
+    def at_counter(point: Point) -> Point:
+        return Point(point.length_mm, point.run_h + shift, point.sd_mm)
+
+    tracks: list[Track | None] = []
+    for plan, brush in zip(state.positions, brushes, strict=True):
+        if plan.number not in latest.readings:
+            tracks.append(None)
+            continue
+        start = at_counter(brush.start)
+        points = [
+            Point(r.readings[plan.number].length_mm, r.total_units + shift, r.readings[plan.number].sd_mm)
+            for r in current.rounds
+            if plan.number in r.readings and r.total_units + shift >= start.run_h
+        ]
+        previous = points[-2] if len(points) > 1 and points[-2].run_h > start.run_h else None
+        tracks.append(Track(start, previous, points[-1], limit.limit_mm))
+    return straight_line(tracks, rules)
+
+
+def _at_look(brush: BrushNow, line: StraightLine, state: MotorState, latest: Round | None) -> BrushNow:
+    """Return the brush with the length that its own rate gives it at the next look."""
+    own = line.brushes[brush.number - 1]
+    if latest is None or brush.last is None or own is None:
+        return brush
+    if state.ahead is not None:
+        ahead = max(state.ahead.look_units - latest.total_units, 0.0)
+    elif line.look_again_h is not None:
+        ahead = max(line.look_again_h - (latest.total_units + state.offset_units), 0.0)
+    else:
+        return brush
+    rate = own.rate_mm_per_kh or (state.ahead.rate_mm_per_unit * 1000 if state.ahead else 0.0)
+    return replace(brush, rate_mm_per_kh=rate, next_mm=brush.last.length_mm - max(rate, 0.0) * ahead / 1000)
+
+
+def _days(state: MotorState, line: StraightLine | None) -> Days:
+    rate = state.rate
+    if line is None or line.do_not_exceed_h is None or rate is None:
+        return Days()
+    if not state.entries:
+        return Days()
+    last, shift = state.entries[-1], state.offset_units
+
+    def on(counter: int | None) -> date | None:
+        return None if counter is None else day_of(counter - shift, last, rate)
+
+    return Days(on(line.do_not_exceed_h), on(line.plan_by_h), on(line.look_again_h))
+
+
+def _spread(brushes: tuple[BrushNow, ...], state: MotorState, rules: MotorRules) -> Spread | None:
+    wear = [b.wear_mm for b in brushes if b.wear_mm is not None]
+    if len(wear) < 2:
+        return None
+    sd = max(b.last.sd_mm for b in brushes if b.last)
+    return set_spread(wear, sd, rules, [p.polarity for p in state.positions])
+
+
+def _doubts(brushes: tuple[BrushNow, ...]) -> tuple[OpenDoubt, ...]:
+    return tuple(
+        OpenDoubt(b.number, b.label, b.last.doubt, b.last.doubt_rule, b.last.id)
+        for b in brushes
+        if b.last and b.last.doubt
+    )
+
+
+def beyond_horizon(days: Days, today: date, rules: MotorRules) -> bool:
+    """Tell whether the limit is so far off that something other than carbon will end the motor."""
+    return days.limit_on is not None and days.limit_on > today + timedelta(days=365.25 * rules["line.horizon"])

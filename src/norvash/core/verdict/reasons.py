@@ -1,0 +1,150 @@
+"""The reasons below a verdict, each with the figures that it rests on."""
+
+from norvash.core.known import all_known
+from norvash.core.motor.record import MotorState
+from norvash.core.rules.book import MotorRules
+from norvash.core.text.words import UNIT_WORDS, day_words, length_words, listed, use_words
+from norvash.core.verdict.components import finding_word
+from norvash.core.verdict.forecast_words import forecast_reasons
+from norvash.core.verdict.grades import WORDS, Graded, worst
+from norvash.core.verdict.values import Findings, Reason
+
+
+def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reason, ...]:
+    """Return the reasons of a verdict, the weightiest first, each with its rules."""
+    unit = state.figures.word("length_unit")
+    lines = [Reason(f"Brush {d.label}: {d.words}", (rules.figure(d.rule_id),)) for d in found.doubts]
+    lines += _overrule_reasons(found)
+    lines += [
+        Reason(f"{c.place}, {c.finding.words}: {c.finding.decision}. ({finding_word(c.finding)}.)")
+        for c in found.conditions
+    ]
+    if found.missing:
+        lines.append(_missing_reason(found, state))
+    by_length = worst([b.graded for b in found.brushes if b.graded])
+    if by_length is not None:
+        lines.append(_grade_reason(found, by_length, rules))
+    lines.append(limit_reason(found, rules, unit))
+    lines.extend(forecast_reasons(found, state, rules))
+    lines.extend(_line_reasons(found, state, rules))
+    lines.extend(_spread_reasons(found, state, rules))
+    return tuple(lines)
+
+
+def _overrule_reasons(found: Findings) -> list[Reason]:
+    """Return what was decided over a verdict, beside what it was."""
+    made = [
+        Reason(
+            f"{c.words}: {WORDS[c.before or 'fit']} was overruled by {c.overruled.person} to"
+            f" {WORDS[c.overruled.grade]}: {c.overruled.why}."
+        )
+        for c in found.components
+        if c.overruled
+    ]
+    whole = found.overruled
+    if whole is not None:
+        before = max(found.components, key=lambda c: c.rank)
+        made.append(
+            Reason(
+                f"The motor: {WORDS[before.grade or 'fit']} was overruled by {whole.person} to {WORDS[whole.grade]}:"
+                f" {whole.why}."
+            )
+        )
+    return made
+
+
+def _missing_reason(found: Findings, state: MotorState) -> Reason:
+    text = (
+        f"Not measured in this round: {listed(list(found.missing))}. A set lives as long as its worst brush, so there"
+        " is no straight line."
+    )
+    if found.complete_before is not None:
+        earlier = found.complete_before
+        at = use_words(earlier.total_units + state.offset_units, state.unit)
+        text += f" The last complete round was on {day_words(earlier.at.date())} at {at}."
+    return Reason(text)
+
+
+def _grade_reason(found: Findings, graded: Graded, rules: MotorRules) -> Reason:
+    least = min((b for b in found.brushes if b.usable is not None), key=lambda b: b.usable or 0.0)
+    share = max(least.usable or 0.0, 0.0)
+    if graded.rule_id == "wear line":
+        seen = least.last.lines if least.last else 0
+        return Reason(f"{WORDS[graded.grade]}: wear line {seen} shows at brush {least.label}.")
+    figure = rules.figure(graded.rule_id)
+    side = "over" if graded.grade == "fit" else "at or under"
+    return Reason(
+        f"{WORDS[graded.grade]}: usable carbon of brush {least.label} is {share:.0%}, {side} {figure.value:.0%}.",
+        (figure,),
+    )
+
+
+def limit_reason(found: Findings, rules: MotorRules, unit: str) -> Reason:
+    """Return where the limit comes from."""
+    limit = found.limit
+    text = f"Limit {length_words(limit.limit_mm, unit)}: {limit.source}"
+    if limit.source == "worked out from the parts":
+        text += f", governed by the {limit.governed_by}"
+    if limit.governed_by == "estimate" == limit.source:
+        text += ", because nothing better is known. Ask the maker for the figure."
+    elif limit.estimated:
+        text += f"; {limit.remark}, so the estimate holds as the least. Ask the maker for the figure."
+    elif limit.remark:
+        text += f", {limit.remark}"
+    return Reason(text.rstrip(".") + ".", tuple(rules.figure(i) for i in limit.rule_ids))
+
+
+def _line_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list[Reason]:
+    line = found.line
+    uses = None if line is None else all_known(line.do_not_exceed_h, line.plan_by_h, line.look_again_h)
+    if line is None or uses is None:
+        if line and line.answer == "not enough wear yet":
+            return [
+                Reason(
+                    "No straight line: the wear is under what the instrument can tell.",
+                    (rules.figure("line.least-wear"),),
+                )
+            ]
+        return []
+    if line.answer == "at the limit":
+        return []
+    most, plan_by, look_by = (use_words(x, state.unit) for x in uses)
+    figures = (rules.figure("line.plan"), rules.figure("line.look"))
+    made = [Reason(f"Straight line: do not exceed {most}, plan by {plan_by}, look again by {look_by}.", figures)]
+    if line.faster_note:
+        made.append(
+            Reason(
+                "Wear is speeding up: the last interval is faster than the life so far; look for the cause.",
+                (rules.figure("line.faster"),),
+            )
+        )
+    if state.rate and found.line_days.limit_on:
+        ids = ("use.window",) if state.rate.declared is None else ("use.window", "use.declared-weight")
+        bases = tuple(rules.figure(i) for i in ids)
+        per_week = f"{state.rate.per_week:.1f} {UNIT_WORDS[state.unit]}"
+        made.append(Reason(f"Dates from {per_week} a week ({state.rate.words}).", bases))
+    return made
+
+
+def _spread_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list[Reason]:
+    spread, made = found.spread, []
+    if spread is None:
+        return []
+    if spread.uneven and spread.spread is not None:
+        label = state.positions[spread.most_worn_position - 1].label
+        rule = rules.figure("spread.pair" if len(state.positions) == 2 else "spread.set")
+        made.append(
+            Reason(
+                f"Uneven: the wear differs by {spread.spread:.0%} of its mean, {label} most. "
+                "Look at holder, spring and lead there before renewing.",
+                (rule,),
+            )
+        )
+    if spread.polarity_note and spread.polarity_ratio is not None:
+        made.append(
+            Reason(
+                f"One polarity wears {spread.polarity_ratio:.1f} times as fast as the other.",
+                (rules.figure("spread.polarity"),),
+            )
+        )
+    return made

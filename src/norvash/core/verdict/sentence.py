@@ -1,0 +1,180 @@
+"""The verdict line and its reasons, in words."""
+
+from dataclasses import dataclass
+from datetime import date
+
+from norvash.core.motor.record import MotorState
+from norvash.core.part_findings import COMPONENTS, component_of
+from norvash.core.planning.policies import look_due, overdue
+from norvash.core.rules.book import MotorRules
+from norvash.core.tasks.catalogue import tasks_for
+from norvash.core.text.words import length_words, listed
+from norvash.core.verdict.components import Condition
+from norvash.core.verdict.forecast_words import (
+    band_words,
+    far_off,
+    forecast_reasons,
+    look_words,
+    sure_words,
+    unmeasured_words,
+)
+from norvash.core.verdict.grades import GRADES, word_of
+from norvash.core.verdict.judging import past_limit
+from norvash.core.verdict.reasons import limit_reason, reasons
+from norvash.core.verdict.set_grade import RUN_TO_FAILURE, follows_symptoms
+from norvash.core.verdict.values import Findings, Reason
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Verdict:
+    """The sentence in its four parts, the reasons below it, and the word for the grade."""
+
+    act: str
+    why: str
+    sure: str
+    by_when: str
+    word: str
+    reasons: tuple[Reason, ...]
+    flags: tuple[str, ...]
+
+    @property
+    def sentence(self) -> str:
+        """Return the whole sentence."""
+        return " ".join(part for part in (self.act, self.why, self.by_when, self.sure) if part)
+
+
+_MEND = {
+    "fit": "Run on.",
+    "watch": "Watch it.",
+    "plan": "Plan the repair.",
+    "change": "Mend it at this visit.",
+    "stop": "Take it out of service: it must not run before this is mended.",
+}
+_ACTS = {
+    "fit": "Run on.",
+    "watch": "Watch this set.",
+    "plan": "Plan the change.",
+    "change": "Change the set at this visit.",
+    "stop": "Take it out of service: this set must not run again.",
+}
+
+
+def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) -> Verdict:
+    """Write the verdict from the findings; today only decides what lies beyond the calendar."""
+    unit = state.figures.word("length_unit")
+    if found.round is None:
+        return _unmeasured(found, state, rules, unit)
+    graded = found.graded.grade if found.graded else None
+    flags = tuple(
+        name
+        for name, on in (
+            (_by_part(found), bool(_by_part(found))),
+            ("doubtful", bool(found.doubts)),
+            ("incomplete", bool(found.missing)),
+            ("limit estimated", found.limit.estimated),
+            ("not enough wear yet", bool(found.line and found.line.answer == "not enough wear yet")),
+            ("past its date", past_limit(found.days.limit_on, state, today) and found.grade == "change" != graded),
+            (
+                "abnormal wear",
+                bool(found.ahead and found.ahead.visits > 1 and found.ahead.tail < rules["forecast.abnormal"]),
+            ),
+            ("look due", look_due(found.look, state, today) and found.grade in ("fit", "watch", "plan")),
+            ("overdue", any(overdue(d, state, today) for d in found.dues)),
+            ("uneven", bool(found.spread and found.spread.uneven)),
+            (RUN_TO_FAILURE, follows_symptoms(rules)),
+            ("overruled", bool(found.overruled or any(c.overruled for c in found.components))),
+        )
+        if on
+    )
+    carbon = _by_carbon(found)
+    act = (_ACTS if carbon else _MEND)[found.grade or "fit"]
+    if "past its date" in flags:
+        act = "Measure it or change it now: by its use it is past its limit."
+    elif "look due" in flags:
+        act = f"{act} The look is due."
+    if found.doubts:
+        act = f"Settle the reading of brush {found.doubts[0].label} first."
+    elif found.missing and found.grade in ("fit", "watch"):
+        act = f"Measure {listed(list(found.missing))} to complete the round."
+    word = word_of(found.grade or "fit", carbon=carbon)
+    return Verdict(
+        act=act,
+        why=_why(found, unit),
+        sure="" if found.grade == "stop" else sure_words(found, state),
+        by_when=_by_when(found, state, rules, today),
+        word=word,
+        reasons=reasons(found, state, rules),
+        flags=flags,
+    )
+
+
+def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str) -> Verdict:
+    new = length_words(state.figures.need("new_mm"), unit)
+    why = (
+        f"Nothing is measured yet on set {state.current.number}; new brushes are {new} and may wear to"
+        f" {length_words(found.limit.limit_mm, unit)}."
+    )
+    flags = ("limit estimated",) if found.limit.estimated else ()
+    reasons = (limit_reason(found, rules, unit), *forecast_reasons(found, state, rules))
+    by_when = f"{unmeasured_words(found.ahead, state)} {look_words(found, state, rules)}" if found.ahead else ""
+    return Verdict(
+        act="Measure this set.", why=why, sure="", by_when=by_when, word="Not measured", reasons=reasons, flags=flags
+    )
+
+
+def _by_part(found: Findings) -> str:
+    """Return the part that asks for hands where it is not the brushes, empty where it is them or nothing does."""
+    first = _leading(found)
+    name = (
+        component_of(first.finding.id) if first is not None and found.grade not in ("fit", "watch", None) else "brushes"
+    )
+    return "" if name == "brushes" else COMPONENTS[name].lower()
+
+
+def _by_carbon(found: Findings) -> bool:
+    """Tell whether the worst voice asks for new brushes: their length, their date, or a finding that ends the set."""
+    first = _leading(found)
+    if first is not None:
+        return any(t.id == "fit-set" for t in tasks_for(first.finding.id))
+    worst_one = max(found.components, key=lambda c: c.rank, default=None)
+    return worst_one is None or worst_one.rank == 0 or worst_one.id == "brushes"
+
+
+def _leading(found: Findings) -> Condition | None:
+    """Return the finding that raises the motor above what its carbon says, None where carbon speaks loudest."""
+    first = next(iter(found.conditions), None)
+    by_length = max((b.graded.rank for b in found.brushes if b.graded), default=0)
+    graver = first is not None and first.finding.grade == found.grade and GRADES.index(first.finding.grade) > by_length
+    return first if graver else None
+
+
+def _why(found: Findings, unit: str) -> str:
+    if found.overruled is not None:
+        return f"So decided by {found.overruled.person}: {found.overruled.why}."
+    first = _leading(found)
+    if first is not None:
+        return f"{first.place}: {first.finding.words}; {first.finding.decision}."
+    brush = found.governing
+    if brush is None or brush.left_mm is None or brush.last is None:
+        return ""
+    if brush.left_mm <= 0:
+        return (
+            f"Brush {brush.label} is at its limit now: {length_words(brush.last.length_mm, unit)}, limit"
+            f" {length_words(found.limit.limit_mm, unit)}."
+        )
+    shortest = min((b for b in found.brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0)
+    left = length_words(shortest.left_mm or 0.0, unit)
+    words = f"Brush {shortest.label} has {left} to its limit, {max(shortest.usable or 0, 0):.0%} of its usable carbon"
+    return f"{words}." if shortest is brush else f"{words}; {brush.label} wears faster and sets the date."
+
+
+def _by_when(found: Findings, state: MotorState, rules: MotorRules, today: date) -> str:
+    if found.ahead is None:
+        return "Its forecast is being worked out."
+    if found.grade == "stop":
+        return ""
+    if far_off(found, today, rules):
+        return "Carbon is not what will stop this motor: look at springs, leads, bearings and insulation."
+    if found.grade == "change":
+        return band_words(found, state)
+    return f"{band_words(found, state)} {look_words(found, state, rules)}"

@@ -1,0 +1,40 @@
+"""When a set is changed: its length, its date and its tables, and the school that the site follows."""
+
+from collections.abc import Sequence
+from typing import TYPE_CHECKING
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.verdict.grades import Graded, worst
+
+if TYPE_CHECKING:
+    from norvash.core.motor.record import Measured
+
+RUN_TO_FAILURE = "run to failure"
+
+
+def follows_symptoms(rules: MotorRules) -> bool:
+    """Tell whether this motor runs until it shows symptoms. Source: school.when"""
+    return rules.choice("school.when").key == "symptoms"
+
+
+def raised(
+    by_length: Graded | None, last: "Sequence[Measured]", new_mm: float, rules: MotorRules, *, late: bool, out: bool
+) -> Graded | None:
+    """Return the grade of the brushes, raised by a table, by date, or by the school that is followed.
+
+    Units: last holds each brush's newest reading, new_mm [mm]; late tells whether the limit has passed by date or use.
+    Source: school.when, rule when.share
+    """
+    if by_length is None or by_length.grade == "stop":
+        return by_length
+    if out:
+        return Graded("stop", "table")
+    school, found = rules.choice("school.when").key, [by_length]
+    if late and school != "symptoms":
+        found.append(Graded("change", "forecast"))
+    if school == "share" and min((m.length_mm for m in last), default=new_mm) <= rules["when.share"] * new_mm:
+        found.append(Graded("change", "when.share"))
+    lines = max((m.lines or 0 for m in last), default=0)
+    if school == "lines" and lines in (1, 2):
+        found.append(Graded("change" if lines > 1 else "plan", "wear line"))
+    return worst(found)

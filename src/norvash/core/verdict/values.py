@@ -1,0 +1,91 @@
+"""What is found of a motor: its brushes now, its dates, its doubts, and all that a verdict is made of."""
+
+from dataclasses import dataclass
+from datetime import date
+
+from norvash.core.brush.limits import Limit
+from norvash.core.brush.spread import Spread
+from norvash.core.brush.straight_line import Point, StraightLine
+from norvash.core.forecast.set_forecast import Ahead
+from norvash.core.motor.record import Measured, Overrule, Round
+from norvash.core.planning.policy import Due
+from norvash.core.rules.book import Figure
+from norvash.core.verdict.components import Component, Condition
+from norvash.core.verdict.grades import Grade, Graded
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class BrushNow:
+    """One position now: its last length, what is left, its own grade, and its length at the next look."""
+
+    number: int
+    label: str
+    start: Point
+    last: Measured | None
+    in_round: bool
+    wear_mm: float | None
+    usable: float | None
+    left_mm: float | None
+    rate_mm_per_kh: float | None
+    graded: Graded | None
+    next_mm: float | None
+
+
+@dataclass(frozen=True, slots=True)
+class Days:
+    """Calendar dates that follow from the counter values and the rate of use."""
+
+    limit_on: date | None = None
+    plan_on: date | None = None
+    look_on: date | None = None
+    early_on: date | None = None
+    late_on: date | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class OpenDoubt:
+    """A reading that is doubted and not yet answered for, at a position."""
+
+    number: int
+    label: str
+    words: str
+    rule_id: str
+    reading_id: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Findings:
+    """All that a verdict is written from; `line` runs on the counter's scale, `ahead` and the dues on total use.
+
+    `days` are those that planning goes by: the forecast's, or the straight line's where there is none.
+    """
+
+    grade: Grade | None
+    graded: Graded | None
+    limit: Limit
+    brushes: tuple[BrushNow, ...]
+    missing: tuple[str, ...]
+    governing: BrushNow | None
+    line: StraightLine | None
+    days: Days
+    spread: Spread | None
+    round: Round | None
+    complete_before: Round | None
+    doubts: tuple[OpenDoubt, ...]
+    conditions: tuple[Condition, ...]
+    components: tuple[Component, ...] = ()
+    overruled: Overrule | None = None
+    line_days: Days = Days()
+    ahead: Ahead | None = None
+    dues: tuple[Due, ...] = ()
+    look: Due | None = None
+    too_short: bool = False
+    tabled_out: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Reason:
+    """One short line under the verdict, with the rules and figures that it rests on."""
+
+    text: str
+    figures: tuple[Figure, ...] = ()

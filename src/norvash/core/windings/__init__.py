@@ -1,0 +1,1 @@
+"""Windings: their resistance and their insulation."""
