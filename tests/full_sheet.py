@@ -4,8 +4,8 @@ from collections.abc import Iterator
 from datetime import timedelta
 
 from conftest import Shop
-from norvash.core.sheet.fields import STAGES
-from norvash.core.sheet.offering import fields_of
+from norvash.core.sheet.field import Pick
+from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.work.context import Context, load
 from norvash.work.measuring import note, record
 from norvash.work.opening import open_sheet
@@ -39,10 +39,10 @@ def everything(context: Context) -> Iterator[tuple[str, str, int]]:
     What runs it comes before what forbids that.
     """
     places = {"": [0], "position": [1, 2], "tap": [1, 2], "bearing": [1, 2], "number": []}
-    offered = [f for stage in STAGES for f in fields_of(stage, context.facts, context.rules)]
+    offered = [f for stage in STAGES for f in stage.offered(context.facts, context.rules)]
     for field in sorted(offered, key=lambda f: f.needs != "power"):
         if not field.id.startswith(LEFT_OUT):
-            text = field.choices[0][0] if field.kind == "pick" else OWN.get(field.id, SAID.get(field.kind, ""))
+            text = field.choices[0][0] if isinstance(field, Pick) else OWN.get(field.id, SAID.get(field.kind, ""))
             yield from ((field.id, text, place) for place in places[field.per])
 
 

@@ -6,7 +6,7 @@ from typing import Any
 from norvash.core.motor.record import MotorState, Renewal
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.gates import steps_of
+from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.given import Given
 from small_sheets import NOON, SPRUNG, about_before, cut, facts
 from states import a_round, foreseen, state
@@ -237,7 +237,7 @@ VISITS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "proved": (COPPER, {"confirm__safe": "yes", "run_v": 220.0, "outcome": "service"}),
     "permit": (facts(), {"permit__open": ("volts",)}),
     "upstream, opened": (COPPER, {"upstream": "upstream", "sound__commutator": "yes"}),
-    "each step ticked": (facts(), {"safe__method": "unplugged", **{f"step__safe__{x.id}": "yes" for x in steps_of("safe", facts(), RULES)}}),
+    "each step ticked": (facts(), {"safe__method": "unplugged", **{f"step__safe__{x.id}": "yes" for x in SAFE.steps(facts(), RULES)}}),
     "permit closed": (facts(), {"permit__open": ("volts",), "permit__close": ("yes",)}),
     "skipped": (facts(), {"skip__brushes": "no time", "skip__windings": "not mine"}),
     "charged": (facts("appliance", capacitors="yes"), {}),

@@ -12,6 +12,7 @@ from norvash.core.motor.positions import even_positions
 from norvash.core.motor.record import BrushSet, Measured, MotorState, Round
 from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import shipped
+from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.use.counting import rate_of_use
 from norvash.core.use.log_entry import Entry
 from norvash.core.verdict.judging import findings
@@ -52,7 +53,7 @@ def a_round(
         kind=kind,
         finished=True,
         readings=readings,
-        seen=seen,
+        seen=tuple((n, FINDINGS[i]) for n, i in seen),
     )
 
 

@@ -2,11 +2,13 @@
 
 import json
 import os
-from dataclasses import asdict, is_dataclass
+from dataclasses import fields, is_dataclass
 from datetime import date
 from pathlib import Path
 
 import pytest
+
+from norvash.core.sheet.finding import Finding
 
 DATA = Path(__file__).parent / "data"
 # A name has at most so many blanks; under the other a number is what adding up leaves.
@@ -18,8 +20,10 @@ def kept(value: object) -> object:
 
     A text that is the whole answer is kept to the letter.
     """
+    if isinstance(value, Finding):
+        return value.id
     if is_dataclass(value) and not isinstance(value, type):
-        return kept(asdict(value))
+        return {f.name: kept(getattr(value, f.name)) for f in fields(value)}
     if isinstance(value, dict):
         return {str(k): kept(v) for k, v in value.items()}
     if isinstance(value, list | tuple):

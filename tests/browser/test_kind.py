@@ -9,7 +9,7 @@ from playwright.sync_api import Browser, Page, expect
 
 from conftest import Shop
 from live import Watch
-from norvash.core.sheet.fields import STAGES
+from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.store import use
 from norvash.work.opening import open_sheet
 
@@ -102,7 +102,7 @@ NAMELESS = """[...document.querySelectorAll('a, button, input:not([type=hidden])
 
 def test_everything_has_a_name_and_one_heading(ines: Page, watch: Watch, motor: str, shop: Shop) -> None:
     sheet = open_sheet(shop.conn, shop.later(weeks=3).act(), motor, kind="full", counter="")
-    stages = [f"/sheets/{sheet}/{stage}?position=1" for stage in STAGES]
+    stages = [f"/sheets/{sheet}/{stage}?position=1" for stage in STAGE_BY_ID]
     for path in (*PAGES, *stages):
         ines.goto(path.format(motor))
         assert ines.evaluate(NAMELESS) == [], path

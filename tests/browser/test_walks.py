@@ -8,7 +8,7 @@ from playwright.sync_api import Locator, Page, Route, expect
 
 from conftest import Shop
 from live import Watch
-from norvash.core.sheet.fields import STAGES
+from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.work.measuring import record
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
@@ -299,7 +299,7 @@ def test_pages_fit_their_window(page: Page, watch: Watch, shop: Shop, width: int
         "/sums/find-cause",
         "/rulebook/school.when",
         "/rulebook/causes",
-        *(f"/sheets/{sheet}/{stage}?position=1" for stage in STAGES),
+        *(f"/sheets/{sheet}/{stage}?position=1" for stage in STAGE_BY_ID),
     ):
         page.goto(path)
         over = page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth")

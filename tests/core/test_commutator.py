@@ -20,6 +20,7 @@ from norvash.core.commutator.run_out import Turned, judge_run_out
 from norvash.core.commutator.skim import plan_cut, way_of
 from norvash.core.commutator.surface import ABRASIVES, least_work
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.text.columns import read_column
 from norvash.errors import InputError
 
@@ -133,13 +134,13 @@ def test_the_worked_armature_of_87_bars(rules: MotorRules) -> None:
     assert (read.pattern, read.bar_test) == ("pitch marking", "")
     third, _ = around(87, "dark " + ", ".join(str(b) for b in range(1, 88, 3)))
     healthy = read_bar_map(third, wound, rules)
-    assert (healthy.pattern, healthy.sayings[0].finding) == ("slot marking", "")
+    assert (healthy.pattern, healthy.sayings[0].finding) == ("slot marking", None)
     assert "healthy" in healthy.sayings[0].words
     two, _ = around(87, "burnt 9-10, 53-54")
     few = read_bar_map(two, wound, rules)
     assert few.pattern == "too few to prove"
     assert "local" in few.bar_test
-    assert few.sayings[0].finding == "commutator.two-bars"
+    assert few.sayings[0].finding is FINDINGS["commutator.two-bars"]
     assert "two pole pitches" in few.sayings[1].words
     assert "commutator pitch of 44" in few.sayings[1].words
     assert known_spacings(10, 4, 5) == [("two pole pitches", 2, 1), ("slots", 5, 0)]
@@ -161,11 +162,11 @@ def test_what_a_map_asks_for(rules: MotorRules) -> None:
     }
     for text, (finding, word) in cases.items():
         shown, wound = around(24, text, **lap)
-        said = [s for s in read_bar_map(shown, wound, rules).sayings if s.finding == finding]
+        said = [s for s in read_bar_map(shown, wound, rules).sayings if s.finding is FINDINGS[finding]]
         assert said, text
         assert word in said[0].words, text
     even, wound = around(24, "dark 1-24", **lap)
-    assert [s.finding for s in read_bar_map(even, wound, rules).sayings] == [""]
+    assert [s.finding for s in read_bar_map(even, wound, rules).sayings] == [None]
     wide, wound = around(96, "burnt 1-3, 25-27, 49-51, 73-75", **lap, covered=2.8)
     assert "standstill" in read_bar_map(wide, wound, rules).sayings[0].words
     arms, wound = around(80, "burnt 5, 25", poles=4, arms=(0.0, 90.0))

@@ -114,7 +114,7 @@ BARS: list[tuple[list[float | None], Armature]] = [
 def read(text: str, bars: int, wound: dict[str, Any], rules: MotorRules) -> str:
     """Return to the letter what is read from a map, with the bars of each saying."""
     found = read_bar_map(read_map(text, bars), Wound(bars=bars, **wound), rules)
-    said = [f"{s.words} [{s.finding}] {s.bars} {' '.join(s.rules)}" for s in found.sayings]
+    said = [f"{s.words} [{s.finding.id if s.finding else ''}] {s.bars} {' '.join(s.rules)}" for s in found.sayings]
     return "\n".join([text, found.pattern, str(found.spots), found.bar_test, *said])
 
 

@@ -143,7 +143,7 @@ def test_every_cause_can_win_and_every_answer_moves_something() -> None:
 
 
 @st.composite
-def noticed(draw: st.DrawFn) -> tuple[str, dict[str, str]]:
+def signs_shown(draw: st.DrawFn) -> tuple[str, dict[str, str]]:
     motor_class = draw(st.sampled_from(sorted(TEMPLATES)))
     signs = draw(
         st.lists(st.sampled_from([s for s in SIGNS if offered(s, motor_class)]), max_size=7, unique_by=lambda s: s.id)
@@ -151,7 +151,7 @@ def noticed(draw: st.DrawFn) -> tuple[str, dict[str, str]]:
     return motor_class, {s.id: draw(st.sampled_from(s.known)) for s in signs}
 
 
-@given(noticed(), st.sampled_from(["assembled", "opened", "stripped"]), st.booleans(), st.booleans())
+@given(signs_shown(), st.sampled_from(["assembled", "opened", "stripped"]), st.booleans(), st.booleans())
 def test_laws_of_the_ranking(case: tuple[str, dict[str, str]], state: str, power: bool, safe: bool) -> None:
     motor_class, seen = case
     now = Situation(state, power, safe)

@@ -22,9 +22,9 @@ from norvash.core.forecast.of_motor import past_set_of
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import even_positions
 from norvash.core.motor.record import BrushSet, Measured, MotorState, Overrule, Renewal, Round, start_of
-from norvash.core.part_findings import BY_ID as PARTS
 from norvash.core.rules.book import CLASSES, MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
+from norvash.core.sheet.stages.catalogue import FINDINGS as PARTS
 from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
 from norvash.core.verdict.grades import Graded, raised_by_date
 from norvash.core.verdict.judging import beyond_horizon, findings, past_limit

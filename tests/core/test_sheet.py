@@ -10,33 +10,33 @@ from hypothesis import strategies as st
 
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.ranking import diagnose
-from norvash.core.findings import GROUPS
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.record import MotorState, Overrule
-from norvash.core.part_findings import BY_ID, COMPONENTS, component_of
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.rules.schools import SCHOOLS
-from norvash.core.sheet.before import judge_before
 from norvash.core.sheet.bringing import what_to_bring
-from norvash.core.sheet.deciding import matters
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.fields import FIELDS, STAGES
-from norvash.core.sheet.gates import steps_of
-from norvash.core.sheet.geometry import geometry
+from norvash.core.sheet.gates import POWER, SAFE
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.keeping import stays
-from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
-from norvash.core.sheet.offering import fields_of
+from norvash.core.sheet.matters import matters
+from norvash.core.sheet.noted import noted
+from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.progress import progress
-from norvash.core.sheet.saying import sheet_says
-from norvash.core.sheet.sheet import Sheet, gate
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import holds
+from norvash.core.sheet.signs_shown import complained, diagnosis_of, signs_shown
+from norvash.core.sheet.stage import Visit
+from norvash.core.sheet.stages import prove
+from norvash.core.sheet.stages.before.judged import judge_before
+from norvash.core.sheet.stages.brushes.geometry import geometry
+from norvash.core.sheet.stages.brushes.keeping import stays
+from norvash.core.sheet.stages.brushes.stage import PICTURES as GROUPS
+from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS, field_of, stage_of
 from norvash.core.sheet.typed import read_entry
-from norvash.core.sheet.voices import voices
 from norvash.core.sheet.work_list import work_list
-from norvash.core.tasks.catalogue import TASKS, tasks_for
 from norvash.core.verdict.judging import findings
+from norvash.core.verdict.sheet_line import sheet_says
 from norvash.core.verdict.values import Findings
 from norvash.drawing.finding_picture import finding_picture
 from norvash.errors import InputError
@@ -50,12 +50,12 @@ def found_in(shown: MotorState | None = None) -> Findings:
     return findings(shown or state(a_round(20, 20, 20.2)), RULES, TODAY)
 
 
-SAFE = {"confirm__safe": "yes"}
+MADE_SAFE = {"confirm__safe": "yes"}
 
 
 def test_a_series_motor_is_never_offered_a_run_without_load_and_taps_only_where_there_are_some() -> None:
     def ids(about: Facts) -> set[str]:
-        return {f.id for stage in STAGES for f in fields_of(stage, about, RULES)}
+        return {f.id for stage in STAGES for f in stage.offered(about, RULES)}
 
     assert "noload-a" not in ids(facts("traction", 4, construction="series"))
     assert "noload-a" in ids(facts("industrial", 4, construction="shunt"))
@@ -64,13 +64,13 @@ def test_a_series_motor_is_never_offered_a_run_without_load_and_taps_only_where_
     assert "noload-a" not in ids(facts("industrial", 4))  # nobody states its construction
     assert "noload-a" not in ids(facts("industrial", 4, construction="universal"))
     assert "noload-a" in ids(facts("tool", 2, construction="universal"))
-    assert any("runs away" in s.caution for s in steps_of("power", facts("traction", 4, construction="series"), RULES))
+    assert any("runs away" in s.caution for s in POWER.steps(facts("traction", 4, construction="series"), RULES))
     assert "tap-v" not in ids(facts())
     assert "tap-v" in ids(facts("appliance", speed_taps="0.5; 1"))
     assert ("terminal-ohm" in ids(facts(rated_v=230.0)), "terminal-v" in ids(facts(rated_v=230.0))) == (True, True)
     assert ("terminal-ohm" in ids(facts(rated_v=12.0)), "terminal-v" in ids(facts(rated_v=12.0))) == (False, True)
     assert len({f.id for f in FIELDS}) == len(FIELDS)
-    assert {f.stage for f in FIELDS} == set(STAGES)
+    assert {stage_of(f.id) for f in FIELDS} == set(STAGES)
 
 
 CAUTIONS: dict[str, tuple[Facts, str]] = {
@@ -87,10 +87,10 @@ CAUTIONS: dict[str, tuple[Facts, str]] = {
 
 @pytest.mark.parametrize(("about", "words"), CAUTIONS.values(), ids=CAUTIONS.keys())
 def test_the_gate_shows_what_this_machine_asks_for(about: Facts, words: str) -> None:
-    assert any(words in s.act for s in steps_of("safe", about, RULES))
+    assert any(words in s.act for s in SAFE.steps(about, RULES))
 
 
-POWER: dict[str, tuple[Facts, str, str]] = {
+AT_POWER: dict[str, tuple[Facts, str, str]] = {
     "built in": (facts("tool", 2, construction="universal"), "Cutter off, guards on", "runs away"),
     "bare series": (facts("traction", 4, construction="series"), "Load coupled", "idle"),
     "not stated": (facts("industrial", 4), "Load coupled", "Shunt field"),
@@ -112,27 +112,25 @@ POWER: dict[str, tuple[Facts, str, str]] = {
 }
 
 
-@pytest.mark.parametrize(("about", "asked", "never"), POWER.values(), ids=POWER.keys())
+@pytest.mark.parametrize(("about", "asked", "never"), AT_POWER.values(), ids=AT_POWER.keys())
 def test_power_asks_for_what_the_construction_may_do(about: Facts, asked: str, never: str) -> None:
-    said = " | ".join(f"{s.act} {s.caution}" for s in steps_of("power", about, RULES))
+    said = " | ".join(f"{s.act} {s.caution}" for s in POWER.steps(about, RULES))
     assert asked in said
     assert never not in said
-    earth = {f.id for f in fields_of("prove", about, RULES)} & {"earth-ohm"}
+    earth = {f.id for f in prove.STAGE.offered(about, RULES)} & {"earth-ohm"}
     assert earth == (
         {"earth-ohm"} if about.earthed and about.motor_class in ("appliance", "tool", "industrial") else set()
     )
 
 
 def test_a_gate_opens_by_every_step_or_by_a_waiver_and_names_what_is_left() -> None:
-    steps = steps_of("safe", facts(), RULES)
+    steps = SAFE.steps(facts(), RULES)
     ticked = {f"step__safe__{s.id}": "yes" for s in steps}
-    assert gate(sheet(), "safe", RULES).to_do[-1] == "how it is isolated"
-    assert gate(sheet(**dict(list(ticked.items())[1:]), safe__method="unplugged"), "safe", RULES).to_do == (
-        steps[0].act,
-    )
-    assert gate(sheet(**ticked), "safe", RULES).state == "open"
-    assert gate(sheet(**ticked, safe__method="unplugged"), "safe", RULES).state == "passed"
-    waived = gate(sheet(waive__safe="on the bench in parts"), "safe", RULES)
+    assert SAFE.now(sheet(), RULES).to_do[-1] == "how it is isolated"
+    assert SAFE.now(sheet(**dict(list(ticked.items())[1:]), safe__method="unplugged"), RULES).to_do == (steps[0].act,)
+    assert SAFE.now(sheet(**ticked), RULES).state == "open"
+    assert SAFE.now(sheet(**ticked, safe__method="unplugged"), RULES).state == "passed"
+    waived = SAFE.now(sheet(waive__safe="on the bench in parts"), RULES)
     assert (waived.state, waived.why, waived.person) == ("waived", "on the bench in parts", "Ines")
 
 
@@ -147,7 +145,7 @@ def test_each_measurement_before_opening_is_judged_and_feeds_the_diagnosis(
 
 @pytest.mark.parametrize(("entries", "expected"), VOICES.values(), ids=VOICES.keys())
 def test_what_a_sheet_says_of_the_parts(entries: dict[str, object], expected: list[tuple[int, str]]) -> None:
-    said = voices(sheet(SPRUNG, **entries), RULES, (4.0, 4.2))
+    said = noted(sheet(SPRUNG, **entries), RULES, (4.0, 4.2))
     assert [(n, f.id) for n, f in said] == expected
 
 
@@ -163,17 +161,17 @@ def test_for_every_cause_there_is_something_to_bring() -> None:
 
 
 def test_every_finding_has_a_picture_a_part_and_a_task() -> None:
-    for finding in BY_ID.values():
-        assert component_of(finding.id) in COMPONENTS
-        assert finding.grade == "fit" or tasks_for(finding.id), finding.id
+    for finding in FINDINGS.values():
+        assert finding.part in PARTS
+        assert finding.grade == "fit" or finding.tasks, finding.id
     pictures = {finding_picture(f.id).svg() for _, group in GROUPS for f in group}
     assert len(pictures) == sum(len(group) for _, group in GROUPS)
     assert {s for t in TASKS.values() for s in t.schools} <= {s.id for s in SCHOOLS}
 
 
-@given(st.lists(st.sampled_from(sorted(BY_ID)), max_size=6), st.sampled_from([19.0, 12.0, 9.0, 7.0]))
+@given(st.lists(st.sampled_from(sorted(FINDINGS)), max_size=6), st.sampled_from([19.0, 12.0, 9.0, 7.0]))
 def test_the_worst_voice_wins_and_an_overruling_keeps_what_it_was(ids: list[str], length: float) -> None:
-    noted = tuple((1, BY_ID[i]) for i in ids)
+    noted = tuple((1, FINDINGS[i]) for i in ids)
     base = state(a_round(20, length, length + 0.1))
     shown = MotorState(
         figures=base.figures,
@@ -185,7 +183,7 @@ def test_the_worst_voice_wins_and_an_overruling_keeps_what_it_was(ids: list[str]
     )
     found = found_in(shown)
     order = ["fit", "watch", "plan", "change", "stop"]
-    ranks = [order.index(BY_ID[i].grade) for i in ids] + [order.index(c.grade) for c in found.components if c.grade]
+    ranks = [order.index(FINDINGS[i].grade) for i in ids] + [order.index(c.grade) for c in found.components if c.grade]
     assert order.index(found.grade or "fit") == max(ranks)
     ruled = Overrule("brushes", "fit", "Ines", "seen with own eyes", date(2026, 6, 1))
     over = found_in(
@@ -221,11 +219,11 @@ def test_schools_say_when_a_set_is_changed_and_some_are_refused() -> None:
 
 def test_a_sheet_is_clean_only_when_nothing_is_open() -> None:
     shown = found_in()
-    assert {h.stage for h in holds(sheet(), shown, (), RULES)} == {"safe", "brushes", "decide"}
+    assert {h.stage.id for h in holds(Visit(sheet(), shown, (), RULES))} == {"safe", "brushes", "decide"}
     here = found_in(state(a_round(20, 20, 20.2)))
-    made = sheet(**SAFE, outcome="service", confirm__service="yes")
+    made = sheet(**MADE_SAFE, outcome="service", confirm__service="yes")
     measured = Sheet(id="r20", number=1, kind="full", at=T0, person="Ines", facts=made.facts, entries=made.entries)
-    assert holds(measured, here, (), RULES) == ()
+    assert holds(Visit(measured, here, (), RULES)) == ()
     permit = Sheet(
         id="r20",
         number=1,
@@ -238,14 +236,15 @@ def test_a_sheet_is_clean_only_when_nothing_is_open() -> None:
             ("permit.open", 1): Given(id="p", typed="volts", word="volts", number=None, person="Ines", at=NOON),
         },
     )
-    assert [h.stage for h in holds(permit, here, (), RULES)] == ["before"]
+    assert [h.stage.id for h in holds(Visit(permit, here, (), RULES))] == ["before"]
     unopened = sheet(upstream="upstream", outcome="upstream")
-    assert holds(unopened, found_in(state()), (), RULES) == ()
-    rail = {s.id: s.state for s in progress(unopened, found_in(state()), (), RULES)}
+    visit = Visit(unopened, found_in(state()), (), RULES)
+    assert holds(visit) == ()
+    rail = {s.stage.id: s.state for s in progress(visit)}
     assert (rail["brushes"], rail["before"], rail["decide"], rail["sign"]) == ("skipped", "done", "done", "waiting")
-    assert {s.id: s.state for s in progress(sheet(), shown, (), RULES)}["brushes"] == "held"
+    assert {s.stage.id: s.state for s in progress(Visit(sheet(), shown, (), RULES))}["brushes"] == "held"
     quick = sheet(None, "quick")
-    assert [h.stage for h in holds(quick, shown, (), RULES)] == ["safe", "sign", "brushes"]
+    assert [h.stage.id for h in holds(Visit(quick, shown, (), RULES))] == ["safe", "sign", "brushes"]
 
 
 def test_what_is_to_be_decided_and_what_follows() -> None:
@@ -293,9 +292,9 @@ def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
     def says(made: Sheet, shown: MotorState) -> tuple[str, str]:
         found = findings(shown, RULES, TODAY)
         before = judge_before(made, RULES)
-        signs = noticed(made, before, found, RULES)
+        signs = signs_shown(made, before, found, RULES)
         cause = diagnosis_of(made, signs, RULES) if complained(signs, before) else None
-        said = sheet_says(made, found, verdict(found, shown, RULES, TODAY), cause, RULES)
+        said = sheet_says(Visit(made, found, (), RULES), verdict(found, shown, RULES, TODAY), cause)
         return said.word, said.act
 
     assert says(sheet(), state()) == ("Not measured", "Measure this set.")
@@ -375,8 +374,6 @@ WRONG: dict[str, tuple[str, str, dict[str, str], str]] = {
 
 @pytest.mark.parametrize(("field_id", "text", "more", "at"), WRONG.values(), ids=WRONG.keys())
 def test_what_cannot_be_is_refused_where_it_is(field_id: str, text: str, more: dict[str, str], at: str) -> None:
-    from norvash.core.sheet.fields import field_of
-
     field = field_of(field_id)
     assert field is not None
     with pytest.raises(InputError) as caught:

@@ -11,19 +11,22 @@ from norvash.core.diagnosis.signs import SIGNS, offered
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.bringing import what_to_bring
-from norvash.core.sheet.copper import copper_now
-from norvash.core.sheet.cutting import cut_record
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.fields import FIELDS, field_of
-from norvash.core.sheet.gates import steps_of
-from norvash.core.sheet.geometry import geometry
+from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.keeping import stays
-from norvash.core.sheet.noticed import diagnosis_of
-from norvash.core.sheet.offering import fields_of
+from norvash.core.sheet.noted import noted
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.signs_shown import diagnosis_of
+from norvash.core.sheet.stages.before import stage as before
+from norvash.core.sheet.stages.brushes.findings import dust_expected_g, spring_grade
+from norvash.core.sheet.stages.brushes.geometry import geometry
+from norvash.core.sheet.stages.brushes.keeping import stays
+from norvash.core.sheet.stages.catalogue import STAGES, field_of, stage_of
+from norvash.core.sheet.stages.commutator.copper_now import copper_now
+from norvash.core.sheet.stages.commutator.cut_made import cut_record
+from norvash.core.sheet.stages.commutator.size import TRACK_D
 from norvash.core.sheet.typed import read_entry
-from norvash.core.sheet.voices import dust_expected_g, spring_grade, voices
+from norvash.core.sheet.walk import permitted, runs_until
 from norvash.core.verdict.judging import findings
 from norvash.errors import InputError
 from small_sheets import NOON, SPRUNG, cut, facts, sheet
@@ -45,8 +48,7 @@ def test_a_column_is_read_in_the_unit_of_the_motor_and_keeps_what_is_missing() -
     assert typed("track-d", "1.2; -; 1.3", inches) == "30.48;-;33.02"
     assert typed("track-d", "30 mm; 31", facts()) == "30;31"
     assert typed("bar-test", "1; 2", inches) == "1;2"
-    field = field_of("track-d")
-    assert field is not None
+    field = TRACK_D
     assert typed("track-d", f"{field.low:g}; {field.high:g}") == f"{field.low:g};{field.high:g}"
     for off in (f"30; {field.high + 1:g}", f"-1; 30; {field.high:g}"):
         with pytest.raises(InputError, match=r"reading [12] cannot be"):
@@ -73,9 +75,9 @@ def test_a_permit_lasts_to_the_minute_it_was_given_for() -> None:
             Given(id="p", typed="", word="volts", number=None, person="Ines", at=NOON, more={"minutes": "10"}),
         )
     )
-    assert open_now.runs_until(1) == NOON + timedelta(minutes=10)
-    assert open_now.runs_until(2) is None
-    assert [open_now.permitted(NOON + timedelta(minutes=m)) for m in (0, 10, 10.1)] == [True, True, False]
+    assert runs_until(open_now, 1) == NOON + timedelta(minutes=10)
+    assert runs_until(open_now, 2) is None
+    assert [permitted(open_now, NOON + timedelta(minutes=m)) for m in (0, 10, 10.1)] == [True, True, False]
 
 
 def test_what_may_stay_ends_where_watch_begins() -> None:
@@ -98,7 +100,7 @@ def test_what_one_person_may_lift_needs_no_hoist() -> None:
         about = facts("industrial", 4, mass_kg=mass)
         brought = [i.what for i in what_to_bring(about, findings(state(), RULES, TODAY), None, RULES)]
         assert any("hoist" in what for what in brought) is hoist
-        assert any(s.id == "lift" for s in steps_of("safe", about, RULES)) is hoist
+        assert any(s.id == "lift" for s in SAFE.steps(about, RULES)) is hoist
 
 
 @pytest.mark.parametrize(("worn", "brings"), [(12.5, False), (11.0, True), (9.5, True)])
@@ -110,9 +112,7 @@ def test_a_set_is_brought_once_it_is_to_be_planned(worn: float, brings: bool) ->
 
 def test_capacitors_are_discharged_where_there_may_be_some() -> None:
     asked = {
-        (motor_class, said): any(
-            s.id == "capacitors" for s in steps_of("safe", facts(motor_class, capacitors=said), RULES)
-        )
+        (motor_class, said): any(s.id == "capacitors" for s in SAFE.steps(facts(motor_class, capacitors=said), RULES))
         for motor_class in ("appliance", "tool", "traction", "industrial")
         for said in ("yes", "no", "")
     }
@@ -145,7 +145,7 @@ def test_a_reading_on_its_bound_is_right_and_one_over_it_is_found(name: str, rul
     def found(value: float) -> bool:
         entered = (value,) if name == "gap" else value
         return finding in {
-            f.id for _, f in voices(sheet(facts("starter", 4), **{name.replace("-", "_"): entered}), RULES)
+            f.id for _, f in noted(sheet(facts("starter", 4), **{name.replace("-", "_"): entered}), RULES)
         }
 
     assert [found(RULES[rule_id] + more) for more in (-0.001, 0.0, 0.001, 1.0)] == [False, False, True, True]
@@ -157,7 +157,7 @@ LEFT = {109.99: {"copper.under"}, 110.0: {"copper.last"}, 110.49: {"copper.last"
 
 @pytest.mark.parametrize(("after", "said"), LEFT.items())
 def test_what_is_left_after_a_cut(after: float, said: set[str]) -> None:
-    found = {f.id for _, f in voices(sheet(COPPER, cut_done=cut(after)), RULES)}
+    found = {f.id for _, f in noted(sheet(COPPER, cut_done=cut(after)), RULES)}
     assert found & {"copper.under", "copper.last"} == said
 
 
@@ -240,15 +240,19 @@ def test_a_line_at_the_end_of_its_band_is_in_it(
 @pytest.mark.parametrize("motor_class", TEMPLATES)
 def test_a_stage_asks_for_its_own_fields_and_those_of_its_class(motor_class: str) -> None:
     about = facts(motor_class, 4)
-    for stage in {f.stage for f in FIELDS}:
-        asked = {f.id for f in fields_of(stage, about, RULES)}
-        assert all(f.stage == stage for f in FIELDS if f.id in asked)
-        of_others = {f.id for f in FIELDS if f.stage == stage and f.classes and motor_class not in f.classes}
-        own = {f.id for f in FIELDS if f.stage == stage and motor_class in f.classes and f.id != "earth-ohm"}
+    for stage in STAGES:
+        asked = {f.id for f in stage.offered(about, RULES)}
+        assert all(stage_of(i) is stage for i in asked)
+        of_others = {f.id for f in stage.all_fields if f.classes and motor_class not in f.classes}
+        own = {
+            f.id
+            for f in stage.all_fields
+            if motor_class in f.classes and f.id not in ("earth-ohm", "parted-capacitors")
+        }
         assert not asked & of_others
         assert own <= asked
         signs = {f"sign.{s.id}" for s in SIGNS if offered(s, motor_class)}
-        assert {i for i in asked if i.startswith("sign.")} == {f.id for f in FIELDS if f.stage == stage} & signs
+        assert {i for i in asked if i.startswith("sign.")} == {f.id for f in stage.all_fields} & signs
 
 
 def test_a_terminal_is_measured_by_what_its_voltage_allows() -> None:
@@ -262,7 +266,7 @@ def test_a_terminal_is_measured_by_what_its_voltage_allows() -> None:
         ("starter", low + 1, by_drop),
     ):
         about = facts(name, 4) if volts is None else facts(name, 4, rated_v=volts)
-        assert {f.id for f in fields_of("before", about, RULES)} & both == asked
+        assert {f.id for f in before.STAGE.offered(about, RULES)} & both == asked
 
 
 def test_clearly_more_dust_than_the_wear_made_is_found() -> None:
@@ -270,4 +274,4 @@ def test_clearly_more_dust_than_the_wear_made_is_found() -> None:
     assert expected is not None
     for share, much in ((0.99, False), (1.0, False), (1.01, True)):
         made = sheet(SPRUNG, dust_g=share * RULES["dust.much"] * expected)
-        assert ("dust.much" in {f.id for _, f in voices(made, RULES, (10.0, 10.0))}) is much
+        assert ("dust.much" in {f.id for _, f in noted(made, RULES, (10.0, 10.0))}) is much

@@ -8,15 +8,22 @@ from itertools import product
 
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.before import judge_before
 from norvash.core.sheet.bringing import what_to_bring
-from norvash.core.sheet.copper import copper_now
-from norvash.core.sheet.cutting import cut_changes, cut_record, cut_words
-from norvash.core.sheet.deciding import matters
 from norvash.core.sheet.gates import GATES
-from norvash.core.sheet.geometry import geometry
 from norvash.core.sheet.given import Earlier, Given
-from norvash.core.sheet.insulated import (
+from norvash.core.sheet.matters import matters
+from norvash.core.sheet.noted import noted
+from norvash.core.sheet.progress import progress
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.signing import holds
+from norvash.core.sheet.signs_shown import complained, diagnosis_of, signs_shown
+from norvash.core.sheet.stage import Visit
+from norvash.core.sheet.stages.before.judged import judge_before
+from norvash.core.sheet.stages.brushes.geometry import geometry
+from norvash.core.sheet.stages.brushes.keeping import stays
+from norvash.core.sheet.stages.commutator.copper_now import copper_now
+from norvash.core.sheet.stages.commutator.cut_made import cut_changes, cut_record, cut_words
+from norvash.core.sheet.stages.windings.measured import (
     coils_now,
     heat_now,
     index_now,
@@ -24,15 +31,10 @@ from norvash.core.sheet.insulated import (
     insulation_tests,
     slots_on_growler,
 )
-from norvash.core.sheet.keeping import stays
-from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
-from norvash.core.sheet.progress import progress
-from norvash.core.sheet.saying import sheet_says
-from norvash.core.sheet.sheet import Sheet, gate
-from norvash.core.sheet.signing import holds
-from norvash.core.sheet.voices import voices
+from norvash.core.sheet.walk import how_far_open, open_permits, upstream
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.sentence import verdict
+from norvash.core.verdict.sheet_line import sheet_says
 from norvash.errors import NorvashError
 from sheet_cases import COPPER, LINES, PARTS, STATES, VISITS
 from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, cut, facts, sheet
@@ -50,7 +52,7 @@ def judged(made: Sheet, rules: MotorRules) -> Iterator[str]:
     before = judge_before(made, rules)
     yield from (f"before: {j.words} {j.right} {' '.join(j.rules)}" for j in before.judged)
     yield f"signs: {sorted(before.signs.items())}"
-    yield from (f"voice: {n} {f.id}, {f.grade}: {f.words}" for n, f in voices(made, rules, (4.0, 4.2)))
+    yield from (f"voice: {n} {f.id}, {f.grade}: {f.words}" for n, f in noted(made, rules, (4.0, 4.2)))
     copper = copper_now(made, rules)
     for name, value in (
         ("ladder", before.ladder),
@@ -76,10 +78,11 @@ def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
     """Yield what follows from a sheet and its motor for the visit, a line each."""
     found = findings(shown, rules, TODAY)
     before = judge_before(made, rules)
-    signs = noticed(made, before, found, rules)
+    signs = signs_shown(made, before, found, rules)
     cause = diagnosis_of(made, signs, rules) if complained(signs, before) else None
-    said = sheet_says(made, found, verdict(found, shown, rules, TODAY), cause, rules)
     asked = matters(made, found)
+    visit = Visit(made, found, asked, rules)
+    said = sheet_says(visit, verdict(found, shown, rules, TODAY), cause)
     yield f"signs: {sorted(signs.items())}"
     if cause is not None:
         yield (
@@ -90,15 +93,13 @@ def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
     yield from (f"reason: {r.text} {' '.join(f.rule_id for f in r.figures)}" for r in said.reasons)
     yield from (
         f"gate {g}: {x.state} {x.person} {x.at} {x.why} {'; '.join(x.to_do)}"
-        for g in GATES
-        for x in [gate(made, g, rules)]
+        for g, gate in GATES.items()
+        for x in [gate.now(made, rules)]
     )
-    yield "rail: " + "; ".join(
-        f"{s.number} {s.id} {s.words} {s.state} {s.why}" for s in progress(made, found, asked, rules)
-    )
-    yield from (f"open: {h.stage}: {h.words}" for h in holds(made, found, asked, rules))
+    yield "rail: " + "; ".join(f"{s.number} {s.stage.id} {s.stage.words} {s.state} {s.why}" for s in progress(visit))
+    yield from (f"open: {h.stage.id}: {h.words}" for h in holds(visit))
     yield from (f"decide: {m.place} {m.position}: {m.finding.words}; {m.finding.decision} {m.settled}" for m in asked)
-    yield f"state: {made.state} {made.upstream} {made.open_permits}"
+    yield f"state: {how_far_open(made)} {upstream(made)} {open_permits(made)}"
     yield from (
         f"line: {g.words} {g.value:.5g} {g.unit}, {g.against}, {g.right} {' '.join(g.rules)}"
         for g in geometry(made, found, rules)

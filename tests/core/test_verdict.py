@@ -9,12 +9,13 @@ from hypothesis import strategies as st
 
 from norvash.core.brush.ruler import ruler_of
 from norvash.core.brush.wear_measures import dust_g, line_rate_mm_per_kh, rubbed_km, seeming_left_h
-from norvash.core.findings import BY_ID, GROUPS
 from norvash.core.motor.record import MotorState, Overrule
-from norvash.core.part_findings import BY_ID as PARTS
 from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import RULES, shipped
+from norvash.core.sheet.stages.brushes.stage import BY_SIGHT as BY_ID
+from norvash.core.sheet.stages.brushes.stage import PICTURES as GROUPS
+from norvash.core.sheet.stages.catalogue import FINDINGS as PARTS
 from norvash.core.use.counting import Rate
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.judging import findings

@@ -9,12 +9,13 @@ import pytest
 
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.motor_limit import motor_limit
-from norvash.core.findings import BY_ID
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.record import MotorState, Overrule, Renewal
-from norvash.core.part_findings import COMPONENTS
 from norvash.core.rules.catalogue import shipped
+from norvash.core.sheet.part import PARTS
+from norvash.core.sheet.stages.brushes.stage import BY_SIGHT as BY_ID
+from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.verdict.components import components_of, finding_word
 from norvash.core.verdict.grades import Graded
 from norvash.core.verdict.judging import findings
@@ -51,11 +52,11 @@ def test_a_limit_that_was_given_says_how_and_is_no_estimate() -> None:
 
 
 def test_what_was_seen_before_the_last_measured_round_has_been_dealt_with() -> None:
-    taut = ((1, "lead.taut"),)
+    taut = ((1, FINDINGS["lead.taut"]),)
     assert judged(state(replace(EARLIER, seen=taut), WORN)).conditions == ()
     since = judged(state(EARLIER, replace(WORN, seen=taut)))
     assert ([c.finding.id for c in since.conditions], since.grade) == (["lead.taut"], "stop")
-    assert [c.finding.id for c in judged(state(a_round(20, seen=taut))).conditions] == ["lead.taut"]
+    assert [c.finding.id for c in judged(state(replace(a_round(20), seen=taut))).conditions] == ["lead.taut"]
 
 
 @pytest.mark.parametrize(
@@ -168,5 +169,5 @@ def test_carbon_is_changed_and_everything_else_is_mended() -> None:
         "brush.sticky": "Plan the repair",
     }
     silent = components_of(None, (), ())
-    assert [(c.id, c.word) for c in silent] == [(c, "") for c in COMPONENTS]
+    assert [(c.id, c.word) for c in silent] == [(c, "") for c in [p.id for p in PARTS]]
     assert {c.word for c in components_of(Graded("change", "stage.change"), (), ())} == {"", "Change now"}

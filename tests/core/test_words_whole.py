@@ -9,9 +9,9 @@ from datetime import timedelta
 from norvash.core.brush.ruler import ruler_of
 from norvash.core.motor.positions import even_positions
 from norvash.core.motor.record import BrushSet, MotorState, Overrule, Round
-from norvash.core.part_findings import BY_ID as PARTS
 from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.stages.catalogue import FINDINGS as PARTS
 from norvash.core.text.words import counted, listed, rounded
 from norvash.core.use.counting import Rate
 from norvash.core.use.log_entry import Entry

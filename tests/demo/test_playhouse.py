@@ -6,6 +6,7 @@ from pathlib import Path
 import pytest
 
 from norvash.core.forecast.simulation import read_with, simulate_set
+from norvash.core.sheet.stages.sign import ADDITION
 from norvash.demo.fleet import DEMO_DAY, MACHINES
 from norvash.demo.machine import KINDS
 from norvash.demo.playhouse import fill, prepare
@@ -88,7 +89,7 @@ def test_special_records(house: Connection) -> None:
     assert freed.found.grade == "plan"
     assert freed.sheets[0].signed["open"] == []
     mill = shown(house, "A-11")
-    assert sheet_page(house, mill.sheets[0].id, DEMO_DAY).sheet.word("addition", 1).startswith("ran a full evening")
+    assert ADDITION.of(sheet_page(house, mill.sheets[0].id, DEMO_DAY).sheet, 1).startswith("ran a full evening")
     assert mill.context.rules.choice("school.old-or-new").key == "keep"
     spoken = {
         tag: {c.finding.id for c in shown(house, tag).found.conditions} for tag in ("W-01", "R-01", "P-01", "G-01")

@@ -15,7 +15,7 @@ from conftest import Shop
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import CONSTRUCTIONS, METHODS
 from norvash.core.rules.fitting import GRADE_FAMILIES
-from norvash.core.sheet.offering import fields_of
+from norvash.core.sheet.walk import stages_of
 from norvash.core.text.texts import compared
 from norvash.demo.fleet import DEMO_DAY, MACHINES
 from norvash.store import motors, sheets
@@ -51,16 +51,16 @@ def missing(client: TestClient, shop: Shop, sheet_id: str) -> dict[str, object]:
     context = load(shop.conn, row.motor_id)
     hidden = (*LATER, *(FULL_ONLY if row.kind == "quick" else ()))
     found: dict[str, object] = {}
-    for stage in put_together(shop.conn, row, context.facts).stages:
-        answer = client.get(f"/sheets/{sheet_id}/{stage}?position=1")
+    for stage in stages_of(put_together(shop.conn, row, context.facts)):
+        answer = client.get(f"/sheets/{sheet_id}/{stage.id}?position=1")
         if answer.status_code != 200:
-            found[stage] = answer.status_code
+            found[stage.id] = answer.status_code
             continue
-        for field in fields_of(stage, context.facts, context.rules):
+        for field in stage.offered(context.facts, context.rules):
             for place in PLACES[field.per]:
                 at = f'<input type="hidden" name="place" value="{place}">' if place else ""
                 if f'name="field" value="{field.id}">{at}' not in answer.text and not field.id.startswith(hidden):
-                    found[f"{stage}: {field.id} {place}"] = "not on its page"
+                    found[f"{stage.id}: {field.id} {place}"] = "not on its page"
     return found
 
 

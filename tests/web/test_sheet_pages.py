@@ -10,7 +10,7 @@ from starlette.testclient import TestClient
 from conftest import Shop
 from full_sheet import filled
 from norvash.core.motor.classes import TEMPLATES
-from norvash.core.sheet.fields import STAGES
+from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.store import sheets
 from norvash.work.context import load
 from norvash.work.opening import open_sheet
@@ -22,8 +22,8 @@ from norvash.work.signing import add_to_signed, sign
 def test_every_stage_shows_all_that_it_can_hold(client: TestClient, shop: Shop, motor_class: str) -> None:
     shop.now = datetime.now() - timedelta(days=1)
     sheet = filled(shop, motor_class)
-    before = {stage: client.get(f"/sheets/{sheet}/{stage}?position=1") for stage in STAGES}
-    assert {s: a.status_code for s, a in before.items()} == dict.fromkeys(STAGES, 200)
+    before = {stage: client.get(f"/sheets/{sheet}/{stage}?position=1") for stage in STAGE_BY_ID}
+    assert {s: a.status_code for s, a in before.items()} == dict.fromkeys(STAGE_BY_ID, 200)
     assert "What to bring" in before["call-in"].text
     assert "runs away" in before["prove"].text or motor_class != "traction"
     assert "as seen" in before["open"].text
@@ -42,7 +42,7 @@ def test_every_stage_shows_all_that_it_can_hold(client: TestClient, shop: Shop, 
     assert "Cut of the commutator" in client.get(f"/sheets/{sheet}/cut").text
     sign(shop.conn, shop.later(minutes=1).act(), sheet, "shown with everything open")
     add_to_signed(shop.conn, shop.later(minutes=1).act(), sheet, "and something more")
-    for stage in STAGES:
+    for stage in STAGE_BY_ID:
         page = client.get(f"/sheets/{sheet}/{stage}")
         assert page.status_code == 200
         assert "as signed on" in page.text

@@ -8,7 +8,7 @@ from starlette.testclient import TestClient
 
 from conftest import NOW, Shop
 from full_sheet import filled
-from norvash.core.sheet.fields import STAGES
+from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.store import people
 from norvash.store.database import transaction
 from told import told
@@ -23,7 +23,7 @@ def stages_told(client: TestClient, shop: Shop, motor_class: str) -> Iterator[st
     with transaction(shop.conn):
         people.change_site(shop.conn, "Test shop", NOW.date().isoformat(), datetime.now())
     sheet, page = filled(shop, motor_class), ""
-    for stage in STAGES:
+    for stage in STAGE_BY_ID:
         page = client.get(f"/sheets/{sheet}/{stage}?position=1").text
         if stage == "call-in":
             yield "== head\n" + told(page, end=_STAGE)

@@ -9,7 +9,7 @@ from random import Random
 import pytest
 
 from conftest import Shop
-from norvash.core.findings import BY_ID
+from norvash.core.sheet.stages.brushes.stage import BY_SIGHT as BY_ID
 from norvash.errors import NorvashError
 from norvash.store import entries, rounds, sheets, standings
 from norvash.store.database import transaction

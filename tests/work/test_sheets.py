@@ -7,6 +7,8 @@ import pytest
 
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.sheet.stages.call_in import COMPLAINT
+from norvash.core.sheet.stages.sign import ADDITION
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import rounds, sheets
 from norvash.work.measuring import note, record
@@ -69,7 +71,7 @@ def test_what_somebody_else_entered_is_not_overwritten_and_the_last_entry_can_be
     taken = [undo(shop.conn, shop.later(minutes=1).act(), bench.id) for _ in range(4)]
     assert len(set(taken)) == 4
     assert rounds.list_readings(shop.conn, bench.id) == {}
-    assert bench.page.sheet.word("complaint") == "loud"
+    assert COMPLAINT.of(bench.page.sheet) == "loud"
     undo(shop.conn, shop.act(), bench.id)
     with pytest.raises(Conflict, match="nothing of yours"):
         undo(shop.conn, shop.act(), bench.id)
@@ -100,7 +102,7 @@ def test_a_signed_sheet_is_never_edited_only_added_to(bench: Bench, shop: Shop) 
     add_to_signed(shop.conn, shop.act(), bench.id, "came back in the evening")
     with pytest.raises(InputError):
         add_to_signed(shop.conn, shop.act(), bench.id, "  ")
-    assert bench.page.sheet.word("addition", 1) == "came back in the evening"
+    assert ADDITION.of(bench.page.sheet, 1) == "came back in the evening"
     assert "called away" in shop.page(bench.motor).history[1].words
 
 
@@ -178,7 +180,7 @@ def test_a_new_set_on_the_visit_closes_its_round_and_the_sheet_goes_on(bench: Be
     shop.later(minutes=5).new_set(bench.motor, "", "22", "22.1", reason="at its limit")
     page = bench.page
     assert page.matters == ()
-    assert {s.id: s.state for s in page.rail}["brushes"] == "done"
+    assert {s.stage.id: s.state for s in page.rail}["brushes"] == "done"
     with pytest.raises(Conflict, match="finished"):
         record(shop.conn, shop.act(), bench.id, position=1, text="20")
     bench.put("outcome", "service")

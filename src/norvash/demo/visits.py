@@ -4,7 +4,9 @@ from collections.abc import Callable, Mapping
 from datetime import datetime, timedelta
 from math import cos, radians
 
-from norvash.core.sheet.gates import steps_of, usual_method
+from norvash.core.sheet.gate import Gate
+from norvash.core.sheet.gates import POWER, SAFE, SERVICE, usual_method
+from norvash.core.sheet.stages.windings.measured import to_part
 from norvash.store import entries, rounds
 from norvash.store.database import Connection
 from norvash.work.acting import Act
@@ -44,12 +46,12 @@ class Visit:
         )
         return self
 
-    def gate(self, name: str) -> "Visit":
+    def gate(self, gate: Gate) -> "Visit":
         """Tick every step of a gate."""
         context = load(self.conn, self.motor_id)
-        for step in steps_of(name, context.facts, context.rules):
-            self.put(f"step.{name}.{step.id}", "yes")
-        return self.put("safe.method", usual_method(context.facts)) if name == "safe" else self
+        for step in gate.steps(context.facts, context.rules):
+            self.put(gate.step(step.id).id, "yes")
+        return self.put(gate.how.id, usual_method(context.facts)) if gate.how is not None else self
 
     def measure(self, lengths: Mapping[int, str], *, sure: bool = False) -> "Visit":
         """Measure brushes; somebody who is sure has every doubtful reading stand."""
@@ -66,8 +68,9 @@ class Visit:
 
     def insulation(self, megohm: str, temperature: str) -> "Visit":
         """Part what leads to the case, and enter a test of insulation."""
-        for tick in load(self.conn, self.motor_id).facts.to_part:
-            self.put(tick, "yes")
+        context = load(self.conn, self.motor_id)
+        for tick in to_part(context.facts, context.rules):
+            self.put(tick.id, "yes")
         return self.put("insulation-mohm", megohm).put("insulation-c", temperature)
 
     def permit(self, why: str) -> "Visit":
@@ -91,7 +94,7 @@ class Visit:
 def left_open(visit: Visit, lengths: Mapping[int, str]) -> None:
     """Half done: the call, the gate, what was seen from outside, all brushes but the last."""
     visit.put("complaint", "runs slow and crackles since last week").put("urgency", "today")
-    visit.put("sign.weak", "yes").put("sign.crackles", "yes").put("sign.onset", "gradual").gate("safe")
+    visit.put("sign.weak", "yes").put("sign.crackles", "yes").put("sign.onset", "gradual").gate(SAFE)
     visit.put("sign.by-hand", "no").put("state", "opened")
     visit.measure(dict(list(lengths.items())[:-1])).see(1, "face.burnt")
 
@@ -100,7 +103,7 @@ def upstream(visit: Visit, _lengths: Mapping[int, str]) -> None:
     """Not opened: one speed setting is dead, its neighbours are good."""
     visit.put("complaint", "dead on the third setting, good on the others").put("urgency", "week").put(
         "sign.onset", "sudden"
-    ).gate("safe")
+    ).gate(SAFE)
     visit.permit("voltage at every setting").put("supply-v", "229")
     for place, volts in enumerate(("104", "141", "2", "228"), start=1):
         visit.put("tap-v", volts, place)
@@ -113,7 +116,7 @@ def upstream(visit: Visit, _lengths: Mapping[int, str]) -> None:
 def stuck(visit: Visit, lengths: Mapping[int, str]) -> None:
     """After the dark summer: a brush seized in its holder; a poor terminal is put off."""
     visit.put("complaint", "dead after the summer, came back when the case was tapped").put("urgency", "now")
-    visit.put("sign.start", "dead").put("sign.tapped", "yes").put("sign.idle", "yes").gate("safe")
+    visit.put("sign.start", "dead").put("sign.tapped", "yes").put("sign.idle", "yes").gate(SAFE)
     visit.put("rest-v", "12.7").put("state", "opened").put("marks", "yes").put(
         "stack", "washer, wave washer, shim 0.2, insulator"
     )
@@ -126,34 +129,34 @@ def stuck(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("remark.rework", "freed dry, all holders cleaned, brush drops by its own weight").put(
         "latched", "yes"
     ).put("free", "yes")
-    visit.gate("power").put("bump", "right").put("sparks", "1").put("outcome", "deferred").gate("service").sign()
+    visit.gate(POWER).put("bump", "right").put("sparks", "1").put("outcome", "deferred").gate(SERVICE).sign()
 
 
 def originals(visit: Visit, lengths: Mapping[int, str]) -> None:
     """A rare old motor: the original brushes stay, by their figures; something is added after signing."""
-    visit.put("urgency", "routine").gate("safe").put("state", "opened").measure(lengths).see(1, "brush.chip-small").see(
+    visit.put("urgency", "routine").gate(SAFE).put("state", "opened").measure(lengths).see(1, "brush.chip-small").see(
         1, "face.satin"
     )
     visit.put("sound.commutator", "yes").put("sound.windings", "yes").put("sound.drive", "yes")
     visit.put("remark.decide", "original carbon kept: more than 40 % usable, even wear, no such grade made any more")
-    visit.put("outcome", "service").put("parts", "none").gate("service").sign()
+    visit.put("outcome", "service").put("parts", "none").gate(SERVICE).sign()
     visit.add("ran a full evening, no sparks seen through the vents")
 
 
 def _to_copper(visit: Visit, lengths: Mapping[int, str], said: str) -> Visit:
     """The call, the gate, the brushes."""
-    visit.put("complaint", said).put("urgency", "week").gate("safe").put("state", "opened").measure(lengths)
+    visit.put("complaint", said).put("urgency", "week").gate(SAFE).put("state", "opened").measure(lengths)
     return visit.put("sound.drive", "yes")
 
 
 def _done(visit: Visit, outcome: str = "service") -> None:
-    visit.put("latched", "yes").put("free", "yes").gate("power").put("bump", "right").put("sparks", "1")
-    visit.put("outcome", outcome).gate("service").sign()
+    visit.put("latched", "yes").put("free", "yes").gate(POWER).put("bump", "right").put("sparks", "1")
+    visit.put("outcome", outcome).gate(SERVICE).sign()
 
 
 def insulation_tested(visit: Visit, lengths: Mapping[int, str], megohm: str, temperature: str) -> None:
     """A test of insulation in between, with the brushes measured and nothing else found."""
-    visit.put("urgency", "routine").gate("safe").put("state", "opened").measure(lengths, sure=True)
+    visit.put("urgency", "routine").gate(SAFE).put("state", "opened").measure(lengths, sure=True)
     visit.put("sound.commutator", "yes").insulation(megohm, temperature)
     visit.put("sound.drive", "yes").sign("tested between two shows")
 

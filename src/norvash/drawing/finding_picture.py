@@ -3,7 +3,7 @@
 from collections.abc import Callable
 from functools import cache
 
-from norvash.core.findings import BY_ID
+from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.drawing.svg import Drawing, Element, el, line, polyline
 
 _WIDTH, _HEIGHT = 108.0, 84.0
@@ -194,12 +194,12 @@ _MAKERS: dict[str, Callable[[], list[Element]]] = {
 @cache
 def finding_picture(finding_id: str) -> Drawing:
     """Draw one finding; its words stand beside it on the page and in its text alternative."""
-    words = BY_ID[finding_id].words
+    words = BY_SIGHT[finding_id].words
     return Drawing(
         name="finding-picture",
         width=_WIDTH,
         height=_HEIGHT,
         title=words[0].upper() + words[1:],
-        description=BY_ID[finding_id].decision,
+        description=BY_SIGHT[finding_id].decision,
         elements=tuple(_MAKERS[finding_id]()),
     )

@@ -6,6 +6,8 @@ from datetime import datetime
 from norvash.core.brush.doubts import Doubt
 from norvash.core.brush.readings import Reading
 from norvash.core.motor.record import Measured
+from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 
@@ -55,27 +57,31 @@ _SEEN = """select f.round_id, f.position_number, f.seen from round r join findin
            order by f.position_number, f.seen"""
 
 
-def seen_by_round(conn: Connection, motor_id: str) -> dict[str, list[tuple[int, str]]]:
+def _noted(row: Row) -> Noted:
+    return row["position_number"], BY_SIGHT[row["seen"]]
+
+
+def seen_by_round(conn: Connection, motor_id: str) -> dict[str, list[Noted]]:
     """Return what was seen, by round; what was mended or dropped on its sheet counts no longer."""
-    found: dict[str, list[tuple[int, str]]] = {}
+    found: dict[str, list[Noted]] = {}
     for r in conn.execute(_SEEN.format("r.motor_id"), {"id": motor_id}):
-        found.setdefault(r["round_id"], []).append((r["position_number"], r["seen"]))
+        found.setdefault(r["round_id"], []).append(_noted(r))
     return found
 
 
-def list_seen(conn: Connection, round_id: str) -> tuple[tuple[int, str], ...]:
+def list_seen(conn: Connection, round_id: str) -> tuple[Noted, ...]:
     """Return what was seen in one round; what was mended or dropped on its sheet counts no longer."""
-    return tuple((r["position_number"], r["seen"]) for r in conn.execute(_SEEN.format("r.id"), {"id": round_id}))
+    return tuple(_noted(r) for r in conn.execute(_SEEN.format("r.id"), {"id": round_id}))
 
 
-def list_noted(conn: Connection, round_id: str) -> tuple[tuple[int, str], ...]:
+def list_noted(conn: Connection, round_id: str) -> tuple[Noted, ...]:
     """Return what was seen in one round, whatever was decided of it."""
     rows = conn.execute(
         """select position_number, seen from finding where round_id = :id and struck_act_id is null
            order by position_number, seen""",
         {"id": round_id},
     )
-    return tuple((r["position_number"], r["seen"]) for r in rows)
+    return tuple(_noted(r) for r in rows)
 
 
 def add_finding(conn: Connection, finding_id: str, round_id: str, *, position: int, seen: str, act_id: str) -> None:

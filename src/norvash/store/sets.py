@@ -3,6 +3,7 @@
 from datetime import datetime
 
 from norvash.core.motor.record import BrushSet, Measured, Renewal, Round
+from norvash.core.sheet.finding import Noted
 from norvash.store.database import Connection, Row
 from norvash.store.rounds import seen_by_round
 
@@ -77,7 +78,7 @@ _SETS = """select s.id as set_id, r.id as round_id,
            where s.motor_id = :id order by s.number, r.at, r.seq, g.position_number"""
 
 
-def _empty_round(row: Row, seen: tuple[tuple[int, str], ...]) -> Round:
+def _empty_round(row: Row, seen: tuple[Noted, ...]) -> Round:
     return Round(
         id=row["round_id"],
         at=datetime.fromisoformat(row["round_at"]),

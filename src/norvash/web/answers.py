@@ -11,8 +11,9 @@ from fastapi.responses import HTMLResponse, JSONResponse, RedirectResponse, Resp
 from jinja2 import Environment, FileSystemBytecodeCache, FileSystemLoader, StrictUndefined, select_autoescape
 from markupsafe import Markup, escape
 
-from norvash.core.part_findings import BY_ID as FINDINGS
-from norvash.core.sheet.field import SheetField
+from norvash.core.sheet.field import Column, Field, Quantity
+from norvash.core.sheet.stages.catalogue import FINDINGS
+from norvash.core.sheet.stages.decide import decision
 from norvash.core.text.quantities import UNITS
 from norvash.core.text.words import counted, day_words, figure_words, grouped, length_words, use_words
 from norvash.drawing.finding_picture import finding_picture
@@ -91,6 +92,7 @@ def _environment() -> Environment:
         "share": _share,
         "unit_of": _unit_of,
         "finding": _finding,
+        "decision": _decision,
     }
     return env
 
@@ -103,13 +105,18 @@ def _iso(value: date | datetime) -> str:
     return value.isoformat()[:10]
 
 
-def _unit_of(field: SheetField) -> str:
+def _unit_of(field: Field) -> str:
     """Return the unit in which a bare number of a sheet's field is meant."""
-    return next(iter(UNITS.get(field.dimension, {"": 1})))
+    return next(iter(UNITS[field.dimension])) if isinstance(field, Quantity | Column) else ""
 
 
 def _finding(finding_id: str) -> str:
     return FINDINGS[finding_id].words if finding_id in FINDINGS else "the set, worn"
+
+
+def _decision(finding_id: str) -> str:
+    """Return the id of the entry that decides a finding."""
+    return decision(finding_id).id
 
 
 def _share(value: float) -> str:

@@ -5,10 +5,11 @@ from typing import Any
 from norvash.core.brush.doubts import ANSWERS
 from norvash.core.brush.readings import on_the_gauge_mm
 from norvash.core.brush.ruler import ruler_of
-from norvash.core.findings import GROUPS
 from norvash.core.motor.figure_fields import INSTRUMENTS, METHOD_HINTS, METHODS
-from norvash.core.sheet.geometry import geometry
-from norvash.core.sheet.voices import dust_expected_g
+from norvash.core.sheet.stages.brushes.findings import dust_expected_g
+from norvash.core.sheet.stages.brushes.geometry import geometry
+from norvash.core.sheet.stages.brushes.stage import PICTURES
+from norvash.core.sheet.stages.commutator.cut import CUT_DONE
 from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.web.motor_drawings import sheet_view
 from norvash.web.stage_at import DRAWN, At
@@ -45,7 +46,7 @@ def brushes_stage(at: At) -> dict[str, Any]:
         "changes": _cut_changes(shown),
         "answers": ANSWERS,
         "line": line,
-        "pictures": GROUPS if line is not None else (),
+        "pictures": PICTURES if line is not None else (),
         "geometry": geometry(shown.sheet, shown.found, shown.context.rules),
         "dust_expected": (
             dust_expected_g(shown.context.facts, worn, shown.context.rules)
@@ -57,7 +58,7 @@ def brushes_stage(at: At) -> dict[str, Any]:
 
 def _cut_changes(shown: SheetPage) -> Any:
     """Return what a cut on this sheet changed, nothing without one."""
-    if shown.sheet.given("cut-done") is None:
+    if CUT_DONE.given(shown.sheet) is None:
         return ()
     from norvash.web.copper_stage import cut_changes_of
 

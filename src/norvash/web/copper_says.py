@@ -5,7 +5,11 @@ from norvash.core.commutator.cut import Plan
 from norvash.core.commutator.result_words import bar_test_words, plan_words
 from norvash.core.commutator.run_out_limits import RULES_OF
 from norvash.core.edges import over, under
-from norvash.core.sheet.copper import CopperNow
+from norvash.core.sheet.stages.commutator.copper_now import CopperNow
+from norvash.core.sheet.stages.commutator.cut import TRUE_SETUP
+from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_TWO_BARS
+from norvash.core.sheet.stages.commutator.size import TRACK_D
+from norvash.core.sheet.stages.drive.shaft import END_FLOAT
 from norvash.core.text.words import listed
 from norvash.errors import NorvashError
 from norvash.web.sheet_view import Said
@@ -20,7 +24,7 @@ def map_says(now: CopperNow) -> list[Said]:
     return [
         Said(s.words, False if s.finding else None, s.rules)
         for s in (now.read.sayings if now.read else ())
-        if s.finding != "commutator.two-bars" or now.needs_bar_test
+        if s.finding is not COMMUTATOR_TWO_BARS or now.needs_bar_test
     ]
 
 
@@ -96,7 +100,7 @@ def cut_says(shown: SheetPage, bench: CopperBench) -> list[Said]:
             )
         )
     made += _reach(shown, now.plan)
-    setup = shown.sheet.word("true-setup")
+    setup = TRUE_SETUP.of(shown.sheet)
     where, why = where_to_cut(now.plan, rules, true_setup=None if not setup else setup == "yes")
     school = rules.choice("school.skim")
     chosen = where if school.key == "figures" else school.key
@@ -121,7 +125,7 @@ def cut_says(shown: SheetPage, bench: CopperBench) -> list[Said]:
 
 def _spread(shown: SheetPage) -> list[Said]:
     """Return how far the diameters along the track lie apart."""
-    known = [x for x in shown.sheet.column("track-d") if x is not None]
+    known = [x for x in TRACK_D.of(shown.sheet) if x is not None]
     if len(known) < 2:
         return []
     return [
@@ -136,11 +140,7 @@ def _reach(shown: SheetPage, plan: Plan) -> list[Said]:
     """Return how far along the shaft a cut must reach so that no step is left: the brush, and the end float on both
     sides.
     """
-    width, play, figures = (
-        shown.context.figures.stated("width_mm"),
-        shown.sheet.number_of("end-float"),
-        shown.context.figures,
-    )
+    width, play, figures = (shown.context.figures.stated("width_mm"), END_FLOAT.of(shown.sheet), shown.context.figures)
     if width is None or plan.copper.track is None:
         return []
     slack = play if play is not None else figures.stated("end_float_high_mm")

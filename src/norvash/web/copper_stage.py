@@ -6,11 +6,14 @@ from norvash.core.commutator.after_cut import Change, checks_of
 from norvash.core.commutator.bars import CONDITIONS, changed, having, read_map
 from norvash.core.commutator.map_says import set_of
 from norvash.core.commutator.surface import ABRASIVES
-from norvash.core.sheet.copper import CopperNow
-from norvash.core.sheet.cutting import cut_changes, cut_words
-from norvash.core.sheet.fields import BY_ID
 from norvash.core.sheet.given import Earlier
-from norvash.core.sheet.insulated import bar_to_shaft, slots_on_growler
+from norvash.core.sheet.stages.catalogue import FIELD_BY_ID
+from norvash.core.sheet.stages.commutator.bar_test import BAR_SHAFT_BAR
+from norvash.core.sheet.stages.commutator.copper_now import CopperNow
+from norvash.core.sheet.stages.commutator.cut import CUT_DONE
+from norvash.core.sheet.stages.commutator.cut_made import cut_changes, cut_words
+from norvash.core.sheet.stages.rework import HOLDER_SET
+from norvash.core.sheet.stages.windings.measured import bar_to_shaft, slots_on_growler
 from norvash.core.text.words import listed
 from norvash.drawing.bar_map import Mapped, bar_map, condition_sample
 from norvash.drawing.cut_section import cut_section
@@ -26,7 +29,7 @@ _WIDE, _PHONE = 620.0, 346.0
 
 
 def _own(shown: SheetPage, *ids: str) -> dict[str, Any]:
-    return {i: entry(shown, BY_ID[i]) for i in ids}
+    return {i: entry(shown, FIELD_BY_ID[i]) for i in ids}
 
 
 def commutator(shown: SheetPage, bench: CopperBench | None) -> dict[str, Any]:
@@ -34,7 +37,7 @@ def commutator(shown: SheetPage, bench: CopperBench | None) -> dict[str, Any]:
     if bench is None:
         raise LookupError("the stage of the commutator needs its bench")
     now, rules = bench.now, shown.context.rules
-    done = shown.sheet.given("cut-done")
+    done = CUT_DONE.given(shown.sheet)
     return {
         **_map(shown, now, bench.earlier_map),
         "earlier_map": bench.earlier_map,
@@ -98,11 +101,11 @@ def _legend(shown: SheetPage, bench: CopperBench) -> str:
 
 def cut_changes_of(shown: SheetPage) -> tuple[Change, ...]:
     """Return what the cut that is recorded on a sheet changed, nothing without one."""
-    done, bars = shown.sheet.given("cut-done"), shown.context.figures.stated("bars")
+    done, bars = CUT_DONE.given(shown.sheet), shown.context.figures.stated("bars")
     if done is None:
         return ()
     return cut_changes(
-        done, int(bars) if bars else None, shown.found.limit.limit_mm, holders_set=shown.sheet.has("holder-set")
+        done, int(bars) if bars else None, shown.found.limit.limit_mm, holders_set=HOLDER_SET.of(shown.sheet)
     )
 
 
@@ -145,7 +148,7 @@ def _map(shown: SheetPage, now: CopperNow, earlier: Earlier | None) -> dict[str,
 
 def _earthed(shown: SheetPage) -> int | None:
     """Return the bar that leaks to the shaft, None where none does or it is not named."""
-    bar = shown.sheet.number_of("bar-shaft-bar")
+    bar = BAR_SHAFT_BAR.of(shown.sheet)
     judged = bar_to_shaft(shown.sheet, shown.context.rules)
     return None if judged is None or bar is None or judged.grade != "stop" else int(bar)
 

@@ -2,13 +2,16 @@
 
 from typing import Any
 
-from norvash.core.part_findings import COMPONENTS, PARTS
-from norvash.core.sheet.deciding import DECISIONS
-from norvash.core.sheet.fields import BY_ID
-from norvash.core.sheet.keeping import Stay, stays
-from norvash.core.sheet.progress import measured_here
+from norvash.core.sheet.field import Decision
+from norvash.core.sheet.matters import DECISIONS
+from norvash.core.sheet.part import PARTS, Part
+from norvash.core.sheet.stages.brushes import stage as brushes
+from norvash.core.sheet.stages.brushes.keeping import Stay, stays
+from norvash.core.sheet.stages.catalogue import STAGES, field_of
+from norvash.core.sheet.stages.decide import OUTCOME, OVERRULED, RULED_OUT, decided_finding, decision
+from norvash.core.sheet.walk import touched
 from norvash.core.verdict.grades import WORDS
-from norvash.web.sheet_view import entry, named
+from norvash.web.sheet_view import entry
 from norvash.web.stage_at import At
 from norvash.work.sheet_page import SheetPage
 
@@ -16,22 +19,22 @@ from norvash.work.sheet_page import SheetPage
 def decide(at: At) -> dict[str, Any]:
     """Return what is to be decided, what was, and what may be overruled."""
     shown = at.shown
-    standing = {(m.field_id, m.position) for m in shown.matters}
+    standing = {(decision(m.finding.id).id, m.position) for m in shown.matters}
     decided = [
-        (f, p, g)
+        (decided_finding(field), p, g)
         for (f, p), g in shown.sheet.entries.items()
-        if f.startswith("decide.") and g.word and (f, p) not in standing
+        if isinstance(field := field_of(f), Decision) and g.word and (f, p) not in standing
     ]
-    overrules = {c: entry(shown, BY_ID[f"overrule.{c}"]) for c in (*COMPONENTS, "motor")}
+    overrules = {part: entry(shown, field) for part, field in OVERRULED.items()}
     return {
         "decisions": DECISIONS,
         "decided": decided,
         "overrules": overrules,
         "words": WORDS,
-        "outcome": named(shown, "decide", "Outcome")[0],
+        "outcome": entry(shown, OUTCOME),
         "looked": _looked(shown),
         "stays": _stays(shown),
-        "out": [e for e in named(shown, "decide", "Causes found and mended") if e.word or _likely(shown, e)],
+        "out": [e for c, f in RULED_OUT.items() if (e := entry(shown, f)).word or _likely(shown, c)],
     }
 
 
@@ -44,14 +47,14 @@ def _stays(shown: SheetPage) -> tuple[Stay, ...]:
 
 def _looked(shown: SheetPage) -> set[str]:
     """Return the components that somebody has looked at on this sheet."""
-    return {
-        c
-        for c in COMPONENTS
-        if shown.sheet.touched(c if c in PARTS else "brushes")
-        or (c not in PARTS and measured_here(shown.sheet, shown.found))
-    }
+    return {p.id for p in PARTS if _looked_at(shown, p)}
 
 
-def _likely(shown: SheetPage, ruled: Any) -> bool:
+def _looked_at(shown: SheetPage, part: Part) -> bool:
+    own = next((s for s in STAGES if s.id == part.id and s is not brushes.STAGE), None)
+    return touched(shown.sheet, own or brushes.STAGE) or (own is None and shown.visit.measured)
+
+
+def _likely(shown: SheetPage, cause: str) -> bool:
     first = {r.cause.id for r in shown.cause.ranked[:3]} if shown.cause else set()
-    return ruled.field.id.removeprefix("ruled-out.") in first
+    return cause in first

@@ -7,9 +7,11 @@ from norvash.core.bearings.designation import Bearing, decode
 from norvash.core.bearings.fitting import shim_mm, squeeze
 from norvash.core.edges import within
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.drive_voices import bush_lines, kit_lines, shaken_now
 from norvash.core.sheet.field import BEARINGS
-from norvash.core.sheet.insulated import (
+from norvash.core.sheet.stages.drive.bearings import BEARING_NUMBER
+from norvash.core.sheet.stages.drive.findings import bush_lines, kit_lines, shaken_now
+from norvash.core.sheet.stages.drive.shaft import END_FLOAT, RING_GROOVE, RING_SECTION, VIBRATION
+from norvash.core.sheet.stages.windings.measured import (
     InsulationTest,
     coils_now,
     heat_now,
@@ -31,7 +33,7 @@ from norvash.work.sheet_page import SheetPage
 def windings(shown: SheetPage, tests: tuple[InsulationTest, ...]) -> dict[str, Any]:
     """Return insulation with its trend, index, coils and heat of a sheet."""
     sheet, rules = shown.sheet, shown.context.rules
-    tested = tested_as(sheet)
+    tested = tested_as(sheet, rules)
     held = MACHINES[tested.machine] if shown.context.facts.motor_class == "tool" else CIRCUITS[tested.circuit]
     says = [
         Said(
@@ -107,7 +109,7 @@ def _growler(shown: SheetPage) -> list[Said]:
 
 def _end_float(shown: SheetPage) -> tuple[list[Said], list[Banded]]:
     """Return the end float against what is allowed, with the shim that it asks for."""
-    play, figures = shown.sheet.number_of("end-float"), shown.context.figures
+    play, figures = END_FLOAT.of(shown.sheet), shown.context.figures
     if play is None:
         return [], []
     low, high = figures.stated("end_float_low_mm") or 0.0, figures.stated("end_float_high_mm")
@@ -126,7 +128,7 @@ def _end_float(shown: SheetPage) -> tuple[list[Said], list[Banded]]:
 def _shaft(shown: SheetPage) -> list[Said]:
     """Return vibration and the squeeze of an O-ring, as far as they were measured."""
     sheet, rules, made = shown.sheet, shown.context.rules, list[Said]()
-    shake, section, groove = (sheet.number_of(n) for n in ("vibration", "ring-section", "ring-groove"))
+    shake, section, groove = (f.of(sheet) for f in (VIBRATION, RING_SECTION, RING_GROOVE))
     shaken = shaken_now(sheet, rules)
     if shaken is not None:
         made.append(Said(f"vibration {shake:g} mm/s, {shaken.words}", shaken.grade == "fit", shaken.rules))
@@ -160,7 +162,7 @@ def drive(shown: SheetPage) -> dict[str, Any]:
     drawn: list[Drawing] = []
     rows: list[Banded] = []
     for place, end in enumerate(BEARINGS, start=1):
-        number = sheet.word("b-number", place) or shown.context.figures.word(
+        number = BEARING_NUMBER.of(sheet, place) or shown.context.figures.word(
             "bearing_drive" if place == 1 else "bearing_other"
         )
         if number:

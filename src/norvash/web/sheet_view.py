@@ -4,13 +4,13 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import NamedTuple
 
-from norvash.core.part_findings import BY_ID as FINDINGS
-from norvash.core.sheet.deciding import DECISIONS
-from norvash.core.sheet.field import BEARINGS, SheetField
-from norvash.core.sheet.fields import BY_ID, STAGES, field_of
-from norvash.core.sheet.gates import GATES, steps_of
+from norvash.core.sheet.field import BEARINGS, Field, Noticed, Pick, Quantity
+from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.offering import fields_of, is_offered
+from norvash.core.sheet.matters import DECISIONS
+from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES, field_of, stage_of
+from norvash.core.sheet.stages.commutator.cut import CUT_DONE
 from norvash.core.text.quantities import UNITS
 from norvash.work.sheet_page import SheetPage
 
@@ -26,17 +26,13 @@ _OWN_PLACE = (
     "Added after signing",
     "Isolation",
 )
-# Fields of a later stage that are measured at an earlier one too.
-_ASKED_AGAIN = {"windings": ("earth-ohm",)}
-# Signs of the call that are tried or seen once more at a later stage.
-_SEEN_AGAIN = {"before": ("sign.tapped", "sign.sparks")}
 
 
 @dataclass(frozen=True, slots=True)
 class Entry:
     """One field at one place with what was entered there, ready to be shown."""
 
-    field: SheetField
+    field: Field
     place: int
     label: str
     given: Given | None
@@ -93,21 +89,21 @@ class Group(NamedTuple):
         return any(f"{e.field.id}.{e.place}" == place for e in self.entries)
 
 
-def entry(shown: SheetPage, field: SheetField, place: int = 0, label: str = "") -> Entry:
+def entry(shown: SheetPage, field: Field, place: int = 0, label: str = "") -> Entry:
     """Return a field as it stands on a sheet."""
     return Entry(field, place, label or field.label, shown.sheet.entries.get((field.id, place)))
 
 
-def groups_of(shown: SheetPage, stage: str, places: Iterable[int] = ()) -> list[Group]:
+def groups_of(shown: SheetPage, stage: Stage, places: Iterable[int] = ()) -> list[Group]:
     """Return the fields of a stage by group, of a signed sheet those with an entry.
 
     Those for each position at the given places only.
     """
     made: dict[str, list[Entry]] = {}
     facts, rules = shown.context.facts, shown.context.rules
-    again = [BY_ID[f] for f in _ASKED_AGAIN.get(stage, ()) if is_offered(BY_ID[f], facts, rules)]
-    for field in (*fields_of(stage, facts, rules), *again):
-        if field.group in _OWN_PLACE or field.id.startswith("sign."):
+    again = [f for f in stage.again if f.is_offered(facts, rules)]
+    for field in (*stage.offered(facts, rules), *again):
+        if field.group in _OWN_PLACE or isinstance(field, Noticed):
             continue
         for place in _places(shown, field, places):
             group = f"{field.group}, {BEARINGS[place - 1]}" if field.per == "bearing" else field.group
@@ -117,7 +113,7 @@ def groups_of(shown: SheetPage, stage: str, places: Iterable[int] = ()) -> list[
     return [Group(words, entries) for words, entries in made.items()]
 
 
-def _places(shown: SheetPage, field: SheetField, places: Iterable[int]) -> Iterable[int]:
+def _places(shown: SheetPage, field: Field, places: Iterable[int]) -> Iterable[int]:
     if field.per == "tap":
         return range(1, len(shown.context.facts.taps) + 1)
     if field.per == "bearing":
@@ -125,23 +121,22 @@ def _places(shown: SheetPage, field: SheetField, places: Iterable[int]) -> Itera
     return places if field.per == "position" else (0,) if field.per == "" else ()
 
 
-def _label(shown: SheetPage, field: SheetField, place: int) -> str:
+def _label(shown: SheetPage, field: Field, place: int) -> str:
     if field.per == "tap":
         return f"{field.label} {place}, expected {shown.context.facts.taps[place - 1]:.0%}"
     return field.label
 
 
-def signs_of(shown: SheetPage, stage: str) -> list[Entry]:
+def signs_of(shown: SheetPage, stage: Stage) -> list[Entry]:
     """Return the signs that can be noticed at a stage of this motor, of a signed sheet those that were."""
-    fields = fields_of(stage, shown.context.facts, shown.context.rules)
-    again = [BY_ID[f] for f in _SEEN_AGAIN.get(stage, ())]
-    found = [entry(shown, f) for f in (*again, *fields) if f.id.startswith("sign.")]
+    fields = stage.offered(shown.context.facts, shown.context.rules)
+    found = [entry(shown, f) for f in (*stage.again, *fields) if isinstance(f, Noticed)]
     return [e for e in found if e.given or not shown.sheet.signed_at]
 
 
-def named(shown: SheetPage, stage: str, group: str) -> list[Entry]:
+def named(shown: SheetPage, stage: Stage, group: str) -> list[Entry]:
     """Return the fields of one group of a stage."""
-    return [entry(shown, f) for f in fields_of(stage, shown.context.facts, shown.context.rules) if f.group == group]
+    return [entry(shown, f) for f in stage.offered(shown.context.facts, shown.context.rules) if f.group == group]
 
 
 @dataclass(frozen=True, slots=True)
@@ -155,18 +150,18 @@ class Written:
 
 def written(shown: SheetPage) -> list[tuple[str, list[Written]]]:
     """Return all that was entered on a sheet by stage, in the order in which it was entered."""
-    made: dict[str, list[Written]] = {}
+    made: dict[Stage | None, list[Written]] = {}
     for (field_id, place), given in sorted(shown.sheet.entries.items(), key=lambda e: e[1].at):
         field = field_of(field_id)
-        if field is None or not given.typed or field_id == "addition":
+        if field is None or not given.typed:
             continue
         where = _where(shown, field, place)
         label = _acts(shown).get(field_id, FINDINGS[field.label].words if field.label in FINDINGS else field.label)
-        made.setdefault(field.stage, []).append(Written(f"{label}{where}", _said(field, given), given))
-    return [(STAGES[s], made[s]) for s in STAGES if s in made]
+        made.setdefault(stage_of(field_id), []).append(Written(f"{label}{where}", _said(field, given), given))
+    return [(s.words, made[s]) for s in STAGES if s in made]
 
 
-def _where(shown: SheetPage, field: SheetField, place: int) -> str:
+def _where(shown: SheetPage, field: Field, place: int) -> str:
     if field.per == "bearing":
         return f", {BEARINGS[place - 1]}"
     if field.per == "position" and place:
@@ -177,18 +172,19 @@ def _where(shown: SheetPage, field: SheetField, place: int) -> str:
 def _acts(shown: SheetPage) -> dict[str, str]:
     """Return the words of the steps of all gates."""
     facts, rules = shown.context.facts, shown.context.rules
-    return {f"step.{g}.{s.id}": s.act for g in GATES for s in steps_of(g, facts, rules)}
+    return {g.step(s.id).id: s.act for g in GATES.values() for s in g.steps(facts, rules)}
 
 
-def _said(field: SheetField, given: Given) -> str:
-    if field.id == "cut-done":
-        from norvash.core.sheet.cutting import cut_words
+def _said(field: Field, given: Given) -> str:
+    if field is CUT_DONE:
+        from norvash.core.sheet.stages.commutator.cut_made import cut_words
 
         return cut_words(given.more)
     if field.kind in ("map", "column"):
         return given.word.replace(";", "; ") if field.kind == "map" else f"{len(given.word.split(';'))} readings"
-    words = dict(field.choices).get(given.word, DECISIONS.get(given.word, given.typed))
-    if field.kind == "quantity" and given.typed[-1].isdigit():
+    choices = dict(field.choices) if isinstance(field, Pick) else DECISIONS
+    words = choices.get(given.word, given.typed)
+    if isinstance(field, Quantity) and given.typed[-1].isdigit():
         words += f" {next(iter(UNITS[field.dimension]))}"
     if words == field.label:
         words = "so"

@@ -7,7 +7,7 @@ from norvash.work.brush_lines import BrushLines
 from norvash.work.sheet_page import SheetPage
 
 if TYPE_CHECKING:
-    from norvash.core.sheet.insulated import InsulationTest
+    from norvash.core.sheet.stages.windings.measured import InsulationTest
     from norvash.work.copper_bench import CopperBench
 
 

@@ -4,8 +4,8 @@ from dataclasses import dataclass
 
 from norvash.core.brush.carbon import usable_carbon
 from norvash.core.brush.straight_line import Point, rate_mm_per_kh
-from norvash.core.findings import BY_ID, Finding
 from norvash.core.motor.positions import PositionPlan
+from norvash.core.sheet.finding import Finding
 from norvash.core.verdict.grades import WORDS, Graded, grade_of
 from norvash.core.verdict.values import BrushNow
 from norvash.store import rounds
@@ -85,7 +85,7 @@ def _line(shown: SheetPage, row: RoundRow, plan: PositionPlan, reading: ReadingR
         rate = rate_mm_per_kh(before if ran > 0 else brush.start, now)
     word = WORDS[graded.grade] if graded else "not measured on this sheet"
     this = next(r for s in context.state.sets for r in s.rounds if r.id == row.id)
-    seen = tuple(BY_ID[x] for n, x in this.seen if n == plan.number)
+    seen = tuple(f for n, f in this.seen if n == plan.number)
     return Line(
         plan=plan,
         reading=reading,

@@ -14,8 +14,11 @@ from norvash.core.motor.record import BrushSet, Measured, MotorState, Renewal, R
 from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules, Rulebook
 from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FIELDS
 from norvash.core.use.counting import Counted, Rate, rate_of_use
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.season import Window, season_of
@@ -28,7 +31,7 @@ from norvash.work.rulebook import rulebook
 from norvash.work.sheet_state import beside, put_together
 
 # What changes the figures in force, and so the forecast: the fields, and the marks that they leave.
-CUT = {"cut-done": "cut", "holder-set": "set"}
+_MARKING = tuple(f for f in FIELDS if f.marks)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -108,7 +111,7 @@ class Context:
 
         return self._with_round(round_id, changed)
 
-    def with_seen(self, round_id: str, seen: tuple[tuple[int, str], ...]) -> "Context":
+    def with_seen(self, round_id: str, seen: tuple[Noted, ...]) -> "Context":
         """Return the motor after other things were seen on the brushes of a round."""
         return self._with_round(round_id, lambda a_round, _: replace(a_round, seen=seen))
 
@@ -208,15 +211,13 @@ def figures_of(conn: Connection, motor: Motor) -> Figures:
 
 def marks_of(conn: Connection, motor_id: str) -> tuple[Mark, ...]:
     """Return a motor's recorded cuts and the settings of its holders after them, in order."""
-    kept = entries.list_kept(conn, motor_id, tuple(CUT))
-    return tuple(mark_of(field, number, given) for field, number, given in kept)
+    kept = entries.list_kept(conn, motor_id, tuple(f.id for f in _MARKING))
+    return tuple(mark_of(FIELD_BY_ID[field_id], number, given) for field_id, number, given in kept)
 
 
-def mark_of(field: str, number: int, given: Given) -> Mark:
+def mark_of(field: Field, number: int, given: Given) -> Mark:
     """Return what an entry on a sheet says of the copper: a cut, or that the holders are set."""
-    if field == "cut-done":
-        return Mark(CUT[field], given.at.date(), number, given.number, float(given.more.get("sunk", "0")))
-    return Mark(CUT[field], given.at.date(), number)
+    return Mark(field.marks, given.at.date(), number, given.number, float(given.more.get("sunk", "0")))
 
 
 def rate_in_season(

@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 
 from norvash.core.commutator.after_cut import learnt_factor, slot_minutes
-from norvash.core.sheet.copper import CopperNow, copper_now
 from norvash.core.sheet.given import Earlier, Given
+from norvash.core.sheet.stages.commutator.copper_now import CopperNow, copper_now
 from norvash.store import entries
 from norvash.store.database import Connection
 from norvash.work.sheet_page import SheetPage

@@ -9,9 +9,9 @@ from itertools import dropwhile
 from typing import Any
 
 from norvash.core.brush.doubts import ANSWERS
-from norvash.core.findings import BY_ID
 from norvash.core.motor.figure_fields import BY_NAME
-from norvash.core.sheet.closing_fields import OUTCOMES
+from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
+from norvash.core.sheet.stages.decide import OUTCOME
 from norvash.core.text.words import counter_words, listed
 from norvash.core.use.counting import EVENTS
 from norvash.store.people import Done
@@ -97,10 +97,10 @@ def _said_of(job: str, told: _Told) -> list[str]:
         return [f"of {told.before['typed']}: {_ANSWERS.get(told.after['answer'], told.after['answer']).lower()}"]
     if job == "note a finding":
         gone = "no longer " if told.after["taken back"] else ""
-        return [f"{told.after['position']} {gone}{BY_ID[told.after['seen']].words}"]
+        return [f"{told.after['position']} {gone}{BY_SIGHT[told.after['seen']].words}"]
     if job == "sign a sheet" and "sheet" in told.after:
         open_too = f" with something open: {told.after['why']}" if told.after["why"] else ""
-        outcome = dict(OUTCOMES).get(told.after["outcome"], "")
+        outcome = dict(OUTCOME.choices).get(told.after["outcome"], "")
         return [f"signed sheet {told.after['sheet']}{open_too}{f', {outcome}' if outcome else ''}"]
     return []
 

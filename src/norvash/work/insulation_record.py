@@ -1,6 +1,6 @@
 """What earlier sheets of a motor measured on its windings."""
 
-from norvash.core.sheet.insulated import InsulationTest, insulation_tests
+from norvash.core.sheet.stages.windings.measured import InsulationTest, insulation_tests
 from norvash.store import entries
 from norvash.store.database import Connection
 from norvash.work.sheet_page import SheetPage

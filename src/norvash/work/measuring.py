@@ -6,9 +6,9 @@ from typing import NoReturn
 
 from norvash.core.brush.doubts import Doubt
 from norvash.core.brush.readings import Reading, read
-from norvash.core.findings import BY_ID
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import Measured
+from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import forecasts, rounds
 from norvash.store.database import Connection
@@ -151,14 +151,15 @@ def note(conn: Connection, act: Act, round_id: str, position: int, seen: str, *,
 
     Raises: InputError for a finding that is not in the list, Conflict for a finished round.
     """
-    if seen not in BY_ID:
+    if seen not in BY_SIGHT:
         raise InputError("This finding is not known.", "Choose one from the list.", "seen")
 
     def prepare() -> _Noted:
         _, context = _open(conn, round_id, act.at)
         plan = _plan(context, position)
-        there = {s for s in rounds.list_noted(conn, round_id) if s != (position, seen)}
-        now = sorted(there if gone else there | {(position, seen)})
+        this = (position, BY_SIGHT[seen])
+        there = {s for s in rounds.list_noted(conn, round_id) if s != this}
+        now = sorted(there if gone else there | {this}, key=lambda s: (s[0], s[1].id))
         after = context.with_seen(round_id, unsettled(now, context.written))
         return _Noted(context, plan, judge(after, act.at.date()))
 

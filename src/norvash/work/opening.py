@@ -3,8 +3,9 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 
+from norvash.core.sheet.field import YES
+from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.sheet import YES
 from norvash.core.use.counting import Counted
 from norvash.errors import InputError
 from norvash.store import entries, people, rounds, sheets, use
@@ -17,7 +18,7 @@ from norvash.work.standing import Judged, foresee, keep
 
 KINDS = {"check": "a look", "bedded": "bedding-in has just ended"}
 SHEET_KINDS: dict[str, str] = {"full": "a whole sheet", "quick": "a quick look: measure and sign"}
-_SAFE = ("confirm.safe", 0)
+_CONFIRMED = (SAFE.confirmed.id, 0)
 
 
 @dataclass(frozen=True)
@@ -126,4 +127,4 @@ def _row(context: Context, act: Act, kind: str) -> SheetRow:
 
 
 def _tick(act: Act, person: str) -> dict[tuple[str, int], Given]:
-    return {_SAFE: Given(id=f"{act.id}.safe", typed=YES, word=YES, number=None, person=person, at=act.at)}
+    return {_CONFIRMED: Given(id=f"{act.id}.safe", typed=YES, word=YES, number=None, person=person, at=act.at)}

@@ -4,16 +4,19 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.diagnosis.ranking import Diagnosis
-from norvash.core.sheet.before import Before, judge_before
-from norvash.core.sheet.deciding import RENEW, Matter, matters
-from norvash.core.sheet.noticed import complained, diagnosis_of, noticed
+from norvash.core.sheet.matter import Matter
+from norvash.core.sheet.matters import RENEW, matters
 from norvash.core.sheet.progress import StageNow, progress
-from norvash.core.sheet.saying import SEEKING, sheet_says
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import Hold, holds
+from norvash.core.sheet.signs_shown import complained, diagnosis_of, signs_shown
+from norvash.core.sheet.stage import Visit
+from norvash.core.sheet.stages.before.judged import Before, judge_before
+from norvash.core.sheet.stages.sign import NEXT_LOOK
 from norvash.core.sheet.work_list import Proposed, work_list
 from norvash.core.verdict.grades import Grade
 from norvash.core.verdict.sentence import Verdict
+from norvash.core.verdict.sheet_line import SEEKING, sheet_says
 from norvash.core.verdict.values import Findings
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
@@ -42,6 +45,7 @@ class SheetPage:
     row: SheetRow
     sheet: Sheet
     context: Context
+    visit: Visit
     found: Findings
     said: Verdict
     before: Before
@@ -84,10 +88,10 @@ def shown(conn: Connection, row: SheetRow, judged: Judged) -> SheetPage:
     own = context.sheet if context.row is not None and context.row.id == row.id else None
     sheet, rules = own or put_together(conn, row, context.facts), context.rules
     before = judge_before(sheet, rules)
-    signs = noticed(sheet, before, found, rules)
+    signs = signs_shown(sheet, before, found, rules)
     cause = diagnosis_of(sheet, signs, rules) if complained(signs, before) else None
     to_decide = matters(sheet, found)
-    rail = progress(sheet, found, to_decide, rules)
+    visit = Visit(sheet, found, to_decide, rules)
     asks = [(m.place, m.finding) for m in to_decide if m.finding.id != RENEW]
     renew = next((f"{m.place} {m.finding.words}" for m in to_decide if m.finding.id == RENEW), "")
     work = work_list(asks, renew, rules, idle="idle" in sheet.facts.surroundings)
@@ -95,14 +99,15 @@ def shown(conn: Connection, row: SheetRow, judged: Judged) -> SheetPage:
         row=row,
         sheet=sheet,
         context=context,
+        visit=visit,
         found=found,
-        said=sheet_says(sheet, found, said, cause, rules),
+        said=sheet_says(visit, said, cause),
         before=before,
         signs=signs,
         cause=cause,
         matters=to_decide,
-        rail=rail,
-        holds=holds(sheet, found, to_decide, rules),
+        rail=progress(visit),
+        holds=holds(visit),
         work=work,
         deferred=list(context.put_off),
         look=_look(sheet, found),
@@ -114,7 +119,7 @@ def shown(conn: Connection, row: SheetRow, judged: Judged) -> SheetPage:
 
 def _look(sheet: Sheet, found: Findings) -> Look:
     """Return the next look: the forecast's or a policy's, or a day asked for on the sheet if that is sooner."""
-    due, sooner = found.look, sheet.word("next-look")
+    due, sooner = found.look, NEXT_LOOK.of(sheet)
     asked = date.fromisoformat(sooner) if sooner else None
     due_on = due.on if due else None
     if asked is not None and (due_on is None or asked < due_on):

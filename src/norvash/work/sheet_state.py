@@ -4,34 +4,33 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 
-from norvash.core.findings import Finding
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.record import BrushSet, Overrule
-from norvash.core.part_findings import BY_ID
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import Decision
+from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.noted import GONE, noted
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.voices import voices
+from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, field_of
+from norvash.core.sheet.stages.decide import OVERRULED, decided_finding
 from norvash.store import entries
 from norvash.store.database import Connection
 from norvash.store.sheets import DeferredRow, SheetRow
-
-Noted = tuple[tuple[int, Finding], ...]
 
 
 @dataclass(frozen=True, slots=True)
 class Beside:
     """What sheets say of a motor beside its readings: findings, what was overruled, and a look asked for."""
 
-    noted: Noted
+    noted: tuple[Noted, ...]
     overrules: tuple[Overrule, ...] = ()
     look_on: date | None = None
 
 
-_GONE = ("done", "dropped")
 # What is held against the last sheet that has it.
-COMPARED = ("insulation-mohm", "insulation-c", "vibration")
+_COMPARED = tuple(f.id for f in FIELDS if f.compared)
 
 
 def put_together(
@@ -40,8 +39,8 @@ def put_together(
     """Return a sheet with its entries, read anew unless they are given."""
     entered = entries.list_entries(conn, row.id) if written is None else written
     earlier = (
-        entries.list_earlier(conn, row.motor_id, row.number, COMPARED)
-        if any((f, 0) in entered for f in COMPARED)
+        entries.list_earlier(conn, row.motor_id, row.number, _COMPARED)
+        if any((f, 0) in entered for f in _COMPARED)
         else {}
     )
     return Sheet(
@@ -70,38 +69,38 @@ def beside(
 
     What was overruled or asked for lasts until the next visit.
     """
-    put_off = [(d.position, BY_ID[d.finding]) for d in deferred if d.finding in BY_ID]
+    put_off = [(d.position, FINDINGS[d.finding]) for d in deferred if d.finding in FINDINGS]
     if row is None or sheet is None:
         return Beside(tuple(put_off))
     gone = _settled(sheet.entries)
-    found = list(voices(sheet, rules, _worn(sets, figures))) if row.signed_at is None else []
+    found = list(noted(sheet, rules, _worn(sets, figures))) if row.signed_at is None else []
     once = {(p, f.id): f for p, f in (*put_off, *found) if (p, f.id) not in gone}
-    noted = [(p, f) for (p, _), f in once.items()]
+    standing = tuple((p, f) for (p, _), f in once.items())
     latest = max((r.at for s in sets for r in s.rounds), default=row.at)
     if row.signed_at is not None and row.at < latest:
-        return Beside(tuple(noted))
+        return Beside(standing)
     sooner = str(row.signed.get("sooner") or "")
-    return Beside(tuple(noted), _overrules(sheet), date.fromisoformat(sooner) if sooner else None)
+    return Beside(standing, _overrules(sheet), date.fromisoformat(sooner) if sooner else None)
 
 
 def _settled(written: Mapping[tuple[str, int], Given]) -> frozenset[tuple[int, str]]:
     """Return what was mended or dropped on a sheet, as place and finding."""
-    return frozenset(
-        (p, f.removeprefix("decide.")) for (f, p), g in written.items() if f.startswith("decide.") and g.word in _GONE
-    )
+    gone = [(p, f) for (f, p), g in written.items() if g.word in GONE]
+    return frozenset((p, decided_finding(field)) for p, f in gone if isinstance(field := field_of(f), Decision))
 
 
-def unsettled(seen: Sequence[tuple[int, str]], written: Mapping[tuple[str, int], Given]) -> tuple[tuple[int, str], ...]:
+def unsettled(seen: Sequence[Noted], written: Mapping[tuple[str, int], Given]) -> tuple[Noted, ...]:
     """Return what was seen on brushes and neither mended nor dropped on the sheet of that round."""
     gone = _settled(written)
-    return tuple(s for s in seen if s not in gone)
+    return tuple((p, f) for p, f in seen if (p, f.id) not in gone)
 
 
 def _overrules(sheet: Sheet) -> tuple[Overrule, ...]:
+    given = [(part, field.given(sheet)) for part, field in OVERRULED.items()]
     return tuple(
-        Overrule(f.removeprefix("overrule."), g.word, g.person, str(g.more.get("why", "")), g.at.date())  # type: ignore[arg-type]
-        for (f, _), g in sheet.entries.items()
-        if f.startswith("overrule.") and g.word
+        Overrule(part, g.word, g.person, str(g.more.get("why", "")), g.at.date())  # type: ignore[arg-type]
+        for part, g in given
+        if g is not None
     )
 
 

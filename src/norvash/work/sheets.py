@@ -4,36 +4,23 @@ from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from datetime import date, datetime
 
-from norvash.core.part_findings import PARTS
-from norvash.core.sheet.field import SheetField
-from norvash.core.sheet.fields import field_of
-from norvash.core.sheet.gates import GATES, unfit
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.gates import GATES, SAFE, unfit
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.offering import is_offered
-from norvash.core.sheet.sheet import Sheet, gate
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.stages.commutator.cut import CUT_DONE
+from norvash.core.sheet.stages.decide import decided_finding
 from norvash.core.sheet.typed import Read, place_of, read_entry
+from norvash.core.sheet.walk import open_permits, permitted
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.sheets import SheetRow
 from norvash.work.acting import Act, Change, prepared
-from norvash.work.context import CUT, Context, Prepared, load, mark_of
-from norvash.work.sheet_state import COMPARED, put_together, unsettled
+from norvash.work.context import Context, Prepared, load, mark_of
+from norvash.work.sheet_state import put_together, unsettled
 from norvash.work.standing import Judged, foresee, judge, keep
-
-_JUDGED = (
-    "seen.",
-    "decide.",
-    "overrule.",
-    "force",
-    "gap",
-    "box-",
-    "brush-",
-    "dust-g",
-    "earth-ohm",
-    "terminal-",
-    "noload-",
-)
 
 
 @dataclass(frozen=True)
@@ -83,7 +70,7 @@ def enter(
             more=read.more or {},
         )
         judged = _judged_by(conn, context, field, place, given)
-        return _Entered(context, sheet.given(field_id, place), given, judged)
+        return _Entered(context, field.given(sheet, place), given, judged)
 
     def body(act: Act, made: _Entered) -> Change:
         motor_id, given = made.context.motor.id, made.given
@@ -104,41 +91,39 @@ def enter(
     return prepared(conn, act, "enter", typed=typed, prepare=prepare, body=body)
 
 
-def _read(
-    field: SheetField, text: str, more: Mapping[str, str], *, context: Context, sheet: Sheet, today: date
-) -> Read:
+def _read(field: Field, text: str, more: Mapping[str, str], *, context: Context, sheet: Sheet, today: date) -> Read:
     read = read_entry(field, text, more, facts=context.facts, rules=context.rules, today=today)
-    if field.id != "cut-done" or read.number is None:
+    if field is not CUT_DONE or read.number is None:
         return read
-    from norvash.core.sheet.cutting import cut_record
+    from norvash.core.sheet.stages.commutator.cut_made import cut_record
 
     return replace(read, more=cut_record(sheet, read.number, context.rules))
 
 
-def _judged_by(conn: Connection, context: Context, field: SheetField, place: int, given: Given) -> Judged | None:
+def _judged_by(conn: Connection, context: Context, field: Field, place: int, given: Given) -> Judged | None:
     """Return the motor as it is judged once an entry stands on its sheet, None where nothing follows from it."""
-    if field.id in CUT:
-        return foresee(conn, [after_entry(conn, context, field.id, place, given)], given.at.date())[0]
-    if field.stage in PARTS or field.id.startswith(_JUDGED) or field.id in COMPARED:
-        return judge(after_entry(conn, context, field.id, place, given), given.at.date())
+    if field.marks:
+        return foresee(conn, [after_entry(conn, context, field, place, given)], given.at.date())[0]
+    if field.judged:
+        return judge(after_entry(conn, context, field, place, given), given.at.date())
     return None
 
 
-def after_entry(conn: Connection, context: Context, field_id: str, place: int, given: Given | None) -> Context:
+def after_entry(conn: Connection, context: Context, field: Field, place: int, given: Given | None) -> Context:
     """Return a motor after something was entered on its newest sheet, or taken back: cuts, comparisons and findings
     follow.
     """
     row, marks = context.row, context.marks
     if row is None:
         raise LookupError("nothing can be entered without a sheet")
-    if field_id in CUT:
-        marks = tuple(m for m in marks if (m.sheet, m.kind) != (row.number, CUT[field_id]))
-        if given is not None and (given.word or given.number is not None):
-            marks += (mark_of(field_id, row.number, given),)
-    made = context.with_entry(field_id, place, given, marks)
-    if field_id in COMPARED:
+    if field.marks:
+        marks = tuple(m for m in marks if (m.sheet, m.kind) != (row.number, field.marks))
+        if given is not None and given.stands:
+            marks += (mark_of(field, row.number, given),)
+    made = context.with_entry(field.id, place, given, marks)
+    if field.compared:
         return replace(made, sheet=put_together(conn, row, made.facts, made.written))
-    if field_id.startswith("decide."):
+    if decided_finding(field):
         return made.with_seen(row.id, unsettled(rounds.list_noted(conn, row.id), made.written))
     return made
 
@@ -165,11 +150,19 @@ def unsigned(conn: Connection, sheet_id: str) -> SheetRow:
     return row
 
 
-def _field(field_id: str, place: int, context: Context) -> SheetField:
+def kept_field(field_id: str) -> Field:
+    """Return the field of an entry that was kept."""
     field = field_of(field_id)
-    if field is None or field_id in ("addition", "confirm.safe"):
+    if field is None:
+        raise LookupError(field_id)
+    return field
+
+
+def _field(field_id: str, place: int, context: Context) -> Field:
+    field = field_of(field_id)
+    if field is None or field_id == SAFE.confirmed.id:
         raise NotFound(f"A sheet has no “{field_id[:60]}”.", "Enter it on the sheet's page.", "field")
-    if not is_offered(field, context.facts, context.rules):
+    if not field.is_offered(context.facts, context.rules):
         raise InputError(
             f"“{field.label}” is not offered for this motor.", "Its class and figures decide what is.", "value"
         )
@@ -183,21 +176,21 @@ def hold_at_gate(sheet: Sheet, needs: str, context: Context, now: datetime) -> N
     Raises: Conflict.
     """
     if needs == "permit":
-        if not sheet.open_permits:
+        if not open_permits(sheet):
             raise Conflict(
                 "This is measured with power on.",
                 "Open a test with power on first: why, who, barriers, how long.",
                 "value",
             )
-        if not sheet.permitted(now):
+        if not permitted(sheet, now):
             raise Conflict(
                 "The test with power on has run over its time.",
                 "Close it, make sure of power and people, and open it anew.",
                 "value",
             )
-    elif needs and gate(sheet, needs, context.rules).state == "open":
+    elif needs and GATES[needs].now(sheet, context.rules).is_open:
         raise Conflict(
-            f"The gate “{GATES[needs]}” is not passed yet.",
+            f"The gate “{GATES[needs].words}” is not passed yet.",
             "Settle it first, or waive it with a reason; what you typed is kept in its field.",
             "value",
         )
@@ -212,7 +205,7 @@ def _hold_unfit(context: Context) -> None:
         raise Conflict(f"Power waits: {found.words}.", f"{found.decision[0].upper()}{found.decision[1:]}.", "value")
 
 
-def _unseen(sheet: Sheet, field: SheetField, place: int, replaces: str) -> None:
+def _unseen(sheet: Sheet, field: Field, place: int, replaces: str) -> None:
     there = sheet.entries.get((field.id, place))
     if there is not None and there.id != replaces:
         said = there.typed or "empty"
@@ -263,8 +256,8 @@ class _Undone(Prepared):
 def _without(conn: Connection, context: Context, sheet_id: str, last: entries.LastDone) -> Context:
     """Return a motor without what was entered last on its newest sheet: what that replaced counts again."""
     if last.kind == "entry":
-        return after_entry(conn, context, last.field, last.place, entries.entry_behind(conn, last.id))
+        return after_entry(conn, context, kept_field(last.field), last.place, entries.entry_behind(conn, last.id))
     if last.kind == "reading":
         return context.with_reading(sheet_id, last.place, rounds.reading_behind(conn, last.id))
-    left = tuple(s for s in rounds.list_seen(conn, sheet_id) if s != (last.place, last.field))
+    left = tuple(s for s in rounds.list_seen(conn, sheet_id) if (s[0], s[1].id) != (last.place, last.field))
     return context.with_seen(sheet_id, left)

@@ -3,11 +3,20 @@
 from dataclasses import dataclass, replace
 from datetime import date
 
-from norvash.core.sheet.deciding import RENEW, Matter
-from norvash.core.sheet.fields import MOST_TEXT
+from norvash.core.sheet.field import YES, Tick
+from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.sheet import YES, Sheet
+from norvash.core.sheet.matter import Matter
+from norvash.core.sheet.matters import RENEW
+from norvash.core.sheet.noted import GONE
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import Hold
+from norvash.core.sheet.stages.brushes.holders import GAP_CUT
+from norvash.core.sheet.stages.call_in import settled
+from norvash.core.sheet.stages.decide import OUTCOME, decision
+from norvash.core.sheet.stages.rework import HOLDER_SET, TEMPORARY
+from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK
+from norvash.core.sheet.typed import MOST_TEXT
 from norvash.core.text.texts import clean
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, people, rounds, sheets
@@ -19,9 +28,6 @@ from norvash.work.measuring import keep_forecast
 from norvash.work.sheet_page import SheetPage, shown
 from norvash.work.sheets import after_entry, unsigned
 from norvash.work.standing import Judged, foresee, judge, keep
-
-# Once this is mended the holders stand to the new diameter again.
-_HOLDERS, _HOLDERS_SET = "gap.cut", "holder-set"
 
 
 def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: bool = False) -> str:
@@ -35,7 +41,9 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
         row, page = made.page.row, made.page
         a_round = rounds.fetch_round(conn, sheet_id)
         for tick in made.ticks:
-            entries.add_entry(conn, tick.given.id, sheet_id, field=tick.field, place=0, given=tick.given, act_id=act.id)
+            entries.add_entry(
+                conn, tick.given.id, sheet_id, field=tick.field.id, place=0, given=tick.given, act_id=act.id
+            )
         rounds.finish_round(conn, sheet_id, act.at)
         for deferred_id in made.left.closed:
             sheets.close_deferred(conn, deferred_id, act.id)
@@ -49,7 +57,7 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
             "sheet": row.number,
             "clean": not page.holds,
             "why": made.signed["why"],
-            "outcome": page.sheet.word("outcome"),
+            "outcome": OUTCOME.of(page.sheet),
         }
         return Change(row.motor_id, {}, after, row.motor_id)
 
@@ -67,12 +75,12 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
 class _Tick:
     """A tick that a signature sets by itself."""
 
-    field: str
+    field: Tick
     given: Given
 
 
-def _tick(act: Act, field: str, person: str) -> _Tick:
-    return _Tick(field, Given(id=f"{act.id}.{field}", typed=YES, word=YES, number=None, person=person, at=act.at))
+def _tick(act: Act, field: Tick, person: str) -> _Tick:
+    return _Tick(field, Given(id=f"{act.id}.{field.id}", typed=YES, word=YES, number=None, person=person, at=act.at))
 
 
 @dataclass(frozen=True, slots=True)
@@ -103,15 +111,15 @@ def _prepare(conn: Connection, act: Act, sheet_id: str, why: str, *, service: bo
     now, row = in_order(conn, act), unsigned(conn, sheet_id)
     person = people.fetch_person(conn, act.person_id).name
     context = read = load(conn, row.motor_id)
-    ticks = [_tick(now, "confirm.service", person)] if service and row.kind == "quick" else []
+    ticks = [_tick(now, SERVICE.confirmed, person)] if service and row.kind == "quick" else []
     for tick in ticks:
         context = after_entry(conn, context, tick.field, 0, tick.given)
     page = shown(conn, row, judge(context, now.at.date()))
     reason = _reason(page, why)
     left = _register(act, page)
     if left.holders_set:
-        ticks.append(_tick(now, _HOLDERS_SET, page.sheet.person))
-        context = after_entry(conn, context, _HOLDERS_SET, 0, ticks[-1].given)
+        ticks.append(_tick(now, HOLDER_SET, page.sheet.person))
+        context = after_entry(conn, context, HOLDER_SET, 0, ticks[-1].given)
     signed = _signed(page, reason, person)
     after = context.with_signature(replace(row, signed_at=now.at, signed=signed), left.put_off)
     return _Signing(
@@ -156,7 +164,7 @@ def _signed(page: SheetPage, reason: str, person: str) -> dict[str, object]:
         "look_on": look.on,
         "look_at": look.at,
         "look_by": look.by,
-        "sooner": page.sheet.word("next-look"),
+        "sooner": NEXT_LOOK.of(page.sheet),
     }
 
 
@@ -169,9 +177,9 @@ def _register(act: Act, page: SheetPage) -> _Left:
     sheet = page.sheet
     open_now = {d.id: d for d in page.deferred}
     known = {(d.position, d.finding): d for d in page.deferred}
-    mended = {_HOLDERS} if sheet.word(f"decide.{_HOLDERS}") == "done" else set[str]()
+    mended = {GAP_CUT.id} if decision(GAP_CUT.id).of(sheet) == "done" else set[str]()
     for d in page.deferred:
-        if sheet.has(f"settle.{d.id}") or sheet.word(f"decide.{d.finding}", d.position) in ("done", "dropped"):
+        if settled(d.id).of(sheet) or decision(d.finding).of(sheet, d.position) in GONE:
             del open_now[d.id]
             known.pop((d.position, d.finding), None)
             mended.add(d.finding)
@@ -184,8 +192,8 @@ def _register(act: Act, page: SheetPage) -> _Left:
             added.append(made)
             if earlier is not None:
                 open_now.pop(earlier.id, None)
-    for n in sheet.places("temporary"):
-        given = sheet.given("temporary", n)
+    for n in TEMPORARY.places(sheet):
+        given = TEMPORARY.given(sheet, n)
         if given is not None:
             words = f"temporary repair: {given.word}"
             added.append(
@@ -201,14 +209,14 @@ def _register(act: Act, page: SheetPage) -> _Left:
             )
     closed = tuple(d.id for d in page.deferred if d.id not in open_now)
     put_off = sorted((*open_now.values(), *added), key=lambda d: (d.due_on is None, d.due_on or date.max, d.id))
-    return _Left(closed, tuple(added), tuple(put_off), _HOLDERS in mended and not sheet.has(_HOLDERS_SET))
+    return _Left(closed, tuple(added), tuple(put_off), GAP_CUT.id in mended and not HOLDER_SET.of(sheet))
 
 
 def _put_off(sheet: Sheet, m: Matter, finding: str, new_id: str, earlier: DeferredRow | None) -> DeferredRow | None:
     """Return what is put off of one matter, None where it is settled or stands as it was put off before."""
     decided = m.decided
-    settled = earlier is not None if decided is None else decided.word in ("done", "dropped")
-    if settled:
+    closed = earlier is not None if decided is None else decided.word in GONE
+    if closed:
         return None
     who = decided.more.get("who", "") if decided else ""
     words = f"{m.place}: {m.finding.words}; {m.finding.decision}"
@@ -239,13 +247,13 @@ def add_to_signed(conn: Connection, act: Act, sheet_id: str, text: str) -> str:
                 f"Use up to {MOST_TEXT} characters.",
                 "addition",
             )
-        number = sum(f == "addition" for f, _ in entries.list_entries(conn, sheet_id)) + 1
+        number = sum(f == ADDITION.id for f, _ in entries.list_entries(conn, sheet_id)) + 1
         person = people.fetch_person(conn, act.person_id)
         entries.add_entry(
             conn,
             act.id,
             sheet_id,
-            field="addition",
+            field=ADDITION.id,
             place=number,
             given=Given(id="", typed=words, word=words, number=None, person=person.name, at=act.at),
             act_id=act.id,

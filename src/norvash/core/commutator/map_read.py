@@ -4,6 +4,7 @@ from dataclasses import dataclass
 
 from norvash.core.commutator.armature import Armature
 from norvash.core.commutator.pattern import Searched
+from norvash.core.sheet.finding import Finding
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -31,10 +32,10 @@ class Wound:
 
 @dataclass(frozen=True, slots=True)
 class Saying:
-    """One thing that a map says: its words, the finding it stands for, empty without one, the bars, and rules."""
+    """One thing that a map says: its words, the finding it stands for, None without one, the bars, and rules."""
 
     words: str
-    finding: str
+    finding: Finding | None = None
     bars: tuple[int, ...] = ()
     rules: tuple[str, ...] = ()
 

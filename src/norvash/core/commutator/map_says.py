@@ -7,6 +7,20 @@ from norvash.core.commutator.map_read import MapRead, Saying, Wound
 from norvash.core.commutator.pattern import Searched, Spacing, places, search
 from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.stages.commutator.bar_map import (
+    COMMUTATOR_DRAG,
+    COMMUTATOR_PITCH,
+    COMMUTATOR_SLOT_MARKS,
+    COMMUTATOR_THREADS,
+)
+from norvash.core.sheet.stages.commutator.seen import (
+    COMMUTATOR_BLACK,
+    COMMUTATOR_MICA,
+    COMMUTATOR_RAISED,
+    COMMUTATOR_ROUGH,
+    COMMUTATOR_SLOTS,
+    COMMUTATOR_TWO_BARS,
+)
 from norvash.core.text.words import listed
 
 _ONCE_A_TURN = (
@@ -41,7 +55,7 @@ def read_bar_map(shown: BarMap, wound: Wound, rules: MotorRules) -> MapRead:
         first.append(
             Saying(
                 f"local burn, the bar test comes before any machining: {needed}; a cut hides an open coil for a week",
-                "commutator.two-bars",
+                COMMUTATOR_TWO_BARS,
                 tuple(burnt),
             )
         )
@@ -62,7 +76,7 @@ def _pattern(
     if all_over:
         return "all over", [_all_over(burnt, wound)]
     if not spots:
-        return "none", [Saying("no spots: nothing repeats", "")] if shown else []
+        return "none", [Saying("no spots: nothing repeats")] if shown else []
     best = searched.proven
     if best is None:
         return _unproven(searched, spots, wound, rules)
@@ -72,14 +86,14 @@ def _pattern(
         slots = best.period_bars <= rules["pattern.slot-like"] and not wound.slots
         why = "think of slot marking, the number of slots is not known" if slots else "cause not known"
         return "free spacing", [
-            Saying(f"every {best.period_bars:g}th bar: {why} ({sure})", "", spots, ("pattern.free",))
+            Saying(f"every {best.period_bars:g}th bar: {why} ({sure})", None, spots, ("pattern.free",))
         ]
     word, why = _KNOWN[best.kind]
     dark_only = not burnt
     if best.kind == "slots" and dark_only and best.hits == len(spots):
         return word, [
             Saying(
-                f"{where}, even and not burnt: {why}; healthy, nothing to do ({sure})", "", spots, ("pattern.known",)
+                f"{where}, even and not burnt: {why}; healthy, nothing to do ({sure})", None, spots, ("pattern.known",)
             )
         ]
     wide = _as_wide_as_brush(shown, wound)
@@ -88,17 +102,17 @@ def _pattern(
         if wide
         else ""
     )
-    finding = "commutator.pitch" if word == "pitch marking" else "commutator.slot-marks"
+    finding = COMMUTATOR_PITCH if word == "pitch marking" else COMMUTATOR_SLOT_MARKS
     return word, [Saying(f"{where}: {why}{still} ({sure})", finding, spots, ("pattern.known", "pattern.share"))]
 
 
 def _all_over(burnt: list[int], wound: Wound) -> Saying:
     if over(len(burnt), _ALL_OVER * wound.bars / 2):
         return Saying(
-            "marked all over: arcing from short brushes, weak springs, oil or dust, or overload", "commutator.black"
+            "marked all over: arcing from short brushes, weak springs, oil or dust, or overload", COMMUTATOR_BLACK
         )
     healthy = "a healthy film, leave it" if not burnt else "the film is sound, the burn is judged on its own"
-    return Saying(f"dark nearly all over and even: {healthy}", "")
+    return Saying(f"dark nearly all over and even: {healthy}")
 
 
 def _every(best: Spacing) -> str:
@@ -113,19 +127,19 @@ def _unproven(searched: Searched, spots: tuple[int, ...], wound: Wound, rules: M
     agree = [f"{s.kind} ({s.period_bars:.4g} bars)" for s in searched.agree] + _other_agreement(spots, wound)
     few = len(spots) < rules["pattern.least"]
     if len(spots) == 1:
-        return "one place", [Saying(f"one spot, at bar {spots[0]}: nothing repeats", "", spots)]
+        return "one place", [Saying(f"one spot, at bar {spots[0]}: nothing repeats", None, spots)]
     if few:
         said = f"agrees with {listed(agree)}" if agree else "agrees with no spacing of the winding"
         return "too few to prove", [
             Saying(
                 f"{len(spots)} spots prove nothing by chance: their spacing {said}; let the bar test decide",
-                "",
+                None,
                 spots,
                 ("pattern.least",),
             )
         ]
     said = f"; the spacing agrees with {listed(agree)}, but could be chance" if agree else ""
-    return "no pattern", [Saying(f"{len(spots)} spots without a proven spacing{said}", "", spots, ("pattern.known",))]
+    return "no pattern", [Saying(f"{len(spots)} spots without a proven spacing{said}", None, spots, ("pattern.known",))]
 
 
 def _other_agreement(spots: tuple[int, ...], wound: Wound) -> list[str]:
@@ -214,7 +228,7 @@ def _region(shown: BarMap, bars: int) -> list[Saying]:
         if one
         else listed([f"{n} {'' if i else 'bars ' if n > 1 else 'bar '}{kind}" for i, (n, kind) in enumerate(counted)])
     )
-    return [Saying(f"{where}; measure the run-out", "commutator.rough", tuple(there))]
+    return [Saying(f"{where}; measure the run-out", COMMUTATOR_ROUGH, tuple(there))]
 
 
 def _loose(shown: BarMap) -> list[Saying]:
@@ -222,16 +236,14 @@ def _loose(shown: BarMap) -> list[Saying]:
     if not there:
         return []
     each = [f"{kind} at {_at(on)}" for kind in ("loose", "raised") if (on := having(shown, kind))]
-    return [
-        Saying(f"{listed(each)}: it tears the brushes and may fly; do not run it", "commutator.raised", tuple(there))
-    ]
+    return [Saying(f"{listed(each)}: it tears the brushes and may fly; do not run it", COMMUTATOR_RAISED, tuple(there))]
 
 
 def _slots(shown: BarMap) -> list[Saying]:
     mica, dirt = having(shown, "high-mica"), having(shown, "dirty-slot")
-    made = [Saying(f"mica high at {len(mica)} bars: undercut it", "commutator.mica", tuple(mica))] if mica else []
+    made = [Saying(f"mica high at {len(mica)} bars: undercut it", COMMUTATOR_MICA, tuple(mica))] if mica else []
     if dirt:
-        made.append(Saying(f"{len(dirt)} slots dirty: clean every slot", "commutator.slots", tuple(dirt)))
+        made.append(Saying(f"{len(dirt)} slots dirty: clean every slot", COMMUTATOR_SLOTS, tuple(dirt)))
     return made
 
 
@@ -240,18 +252,16 @@ def _surface(shown: BarMap) -> list[Saying]:
     made = []
     if drag:
         words = f"copper drag at {len(drag)} bars: chamfer the edges, look at vibration, pressure and grade"
-        made.append(Saying(words, "commutator.drag", tuple(drag)))
+        made.append(Saying(words, COMMUTATOR_DRAG, tuple(drag)))
     if threads:
         words = f"threads or streaks at {len(threads)} bars: low current, low pressure, abrasive dust or oil"
-        made.append(Saying(words, "commutator.threads", tuple(threads)))
+        made.append(Saying(words, COMMUTATOR_THREADS, tuple(threads)))
     return made
 
 
 def _chipped(shown: BarMap) -> list[Saying]:
     there = having(shown, "chipped")
-    return (
-        [Saying(f"edges chipped at {len(there)} bars: chamfer anew", "commutator.mica", tuple(there))] if there else []
-    )
+    return [Saying(f"edges chipped at {len(there)} bars: chamfer anew", COMMUTATOR_MICA, tuple(there))] if there else []
 
 
 def set_of(best: Spacing, bars: int) -> tuple[int, ...]:

@@ -29,14 +29,13 @@ class Answer:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Sign:
-    """One thing to notice: where on the sheet, its answers, and the words for “not so”, empty where one answer
+    """One thing to notice: its answers, and the words for “not so”, empty where one answer
     always holds.
 
     `silent` says that “not so” means nobody knows, which is no evidence.
     """
 
     id: str
-    stage: str
     words: str
     answers: tuple[Answer, ...]
     not_so: str = "not so"
@@ -70,23 +69,15 @@ def weighed(text: str) -> Weights:
     return found
 
 
-def yes(
-    sign_id: str, stage: str, words: str, *, weights: str, not_so: str = "not so", classes: tuple[str, ...] = ()
-) -> Sign:
+def yes(sign_id: str, words: str, *, weights: str, not_so: str = "not so", classes: tuple[str, ...] = ()) -> Sign:
     """Return a sign that is so or not so."""
     return Sign(
-        id=sign_id,
-        stage=stage,
-        words=words,
-        answers=(Answer("yes", words, weighed(weights)),),
-        not_so=not_so,
-        classes=classes,
+        id=sign_id, words=words, answers=(Answer("yes", words, weighed(weights)),), not_so=not_so, classes=classes
     )
 
 
 def several(
     sign_id: str,
-    stage: str,
     words: str,
     not_so: str,
     *answers: tuple[str, str, str],
@@ -96,7 +87,6 @@ def several(
     """Return a sign with several answers, each with its words and its weights."""
     return Sign(
         id=sign_id,
-        stage=stage,
         words=words,
         answers=tuple(Answer(i, w, weighed(x)) for i, w, x in answers),
         not_so=not_so,

@@ -5,12 +5,12 @@ from dataclasses import dataclass
 from datetime import date, datetime
 
 from norvash.core.brush.straight_line import Point
-from norvash.core.findings import Finding
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.finding import Noted
 from norvash.core.use.counting import Rate
 from norvash.core.use.log_entry import Entry
 from norvash.core.verdict.grades import Grade
@@ -40,7 +40,7 @@ class Round:
     kind: str
     finished: bool
     readings: dict[int, Measured]
-    seen: tuple[tuple[int, str], ...] = ()
+    seen: tuple[Noted, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -115,7 +115,7 @@ class MotorState:
     rate: Rate | None
     ahead: Ahead | None = None
     policies: tuple[Policy, ...] = ()
-    noted: tuple[tuple[int, Finding], ...] = ()
+    noted: tuple[Noted, ...] = ()
     overrules: tuple[Overrule, ...] = ()
     asked_on: date | None = None
 

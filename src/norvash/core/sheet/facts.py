@@ -92,13 +92,6 @@ class Facts:
         return said == "yes" or (not said and self.motor_class in ("appliance", "traction", "industrial"))
 
     @property
-    def to_part(self) -> tuple[str, ...]:
-        """Return what must be ticked before its insulation is judged: what leads to the case or round the winding."""
-        earthed = ("parted-brushes", "parted-field") if self.motor_class in ("starter", "generator") else ()
-        solenoid = ("parted-solenoid",) if self.motor_class == "starter" else ()
-        return (*earthed, *solenoid, *(("parted-capacitors",) if self.capacitors else ()))
-
-    @property
     def taps(self) -> tuple[float, ...]:
         """Return the expected shares of the supply of its speed settings."""
         return speed_taps(self.figures.word("speed_taps"))

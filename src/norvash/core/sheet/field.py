@@ -1,128 +1,267 @@
-"""One thing that a bench sheet can hold, and the makers of its kinds."""
+"""What a bench sheet can hold: fields of every kind, each with what it asks for and how it is read from a sheet."""
 
-from dataclasses import dataclass
-from typing import Literal
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, field
+from typing import ClassVar, Literal, TypedDict, Unpack
 
-Kind = Literal["pick", "tick", "quantity", "text", "decision", "column", "map"]
+from norvash.core.diagnosis.sign import NOT_SO, Sign
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.given import Earlier, Given
+from norvash.core.sheet.sheet import Sheet
+
 Needs = Literal["", "safe", "permit", "power"]
 Per = Literal["", "position", "tap", "number", "bearing"]
+Mark = Literal["", "cut", "set"]
 BEARINGS = ("drive end", "other end")
+YES = "yes"
 
 
-@dataclass(frozen=True, slots=True, kw_only=True)
-class SheetField:
-    """One thing that is entered: where, what kind, its bounds, and the gate that it needs.
+def _always(_facts: Facts, _rules: MotorRules) -> bool:
+    return True
 
-    `per` says that there is one for each brush position or speed setting.
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Field:
+    """One thing that is entered: where, and the gate that it needs.
+
+    `per` says that there is one for each brush position, speed setting, bearing or number; `whole` that place 0 stands
+    for the motor beside them. `judged` tells that a finding follows from it, `compared` that it is held against the
+    last sheet that has it, `marks` that it moves the figures in force: by a cut, or by setting the holders after one.
     """
 
+    kind: ClassVar[str] = ""
+
     id: str
-    stage: str
     group: str
     label: str
-    kind: Kind = "text"
-    dimension: str = ""
-    choices: tuple[tuple[str, str], ...] = ()
     needs: Needs = ""
     per: Per = ""
-    low: float = 0.0
-    high: float = 1e6
+    whole: bool = False
     hint: str = ""
     classes: tuple[str, ...] = ()
+    offered: Callable[[Facts, MotorRules], bool] = _always
+    judged: bool = False
+    compared: bool = False
+    marks: Mark = ""
+
+    def given(self, sheet: Sheet, place: int = 0) -> Given | None:
+        """Return what was entered, None where nothing was or it was emptied again."""
+        found = sheet.entries.get((self.id, place))
+        return found if found is not None and found.stands else None
+
+    def places(self, sheet: Sheet) -> tuple[int, ...]:
+        """Return the places at which it was entered, in order."""
+        return tuple(sorted(p for f, p in sheet.entries if f == self.id and self.given(sheet, p)))
+
+    def earlier(self, sheet: Sheet) -> Earlier | None:
+        """Return what was entered in it on the last sheet before that has it, None where none does."""
+        return sheet.earlier.get(self.id)
+
+    def is_offered(self, facts: Facts, rules: MotorRules) -> bool:
+        """Tell whether it is offered for a motor: by its class, and by what it means there."""
+        return (not self.classes or facts.motor_class in self.classes) and self.offered(facts, rules)
 
 
-def quantity(
-    field_id: str,
-    stage: str,
-    group: str,
-    label: str,
-    dimension: str,
-    *,
-    needs: Needs = "",
-    hint: str = "",
-    low: float = 0.0,
-    high: float = 1e6,
-    per: Per = "",
-    classes: tuple[str, ...] = (),
-) -> SheetField:
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Quantity(Field):
+    """A measured value in the SI unit of its dimension, between two bounds.
+
+    `beside` is what is kept with it, where something is.
+    """
+
+    kind: ClassVar[str] = "quantity"
+
+    dimension: str
+    low: float = 0.0
+    high: float = 1e6
+    beside: Callable[[Facts, MotorRules], Mapping[str, str]] | None = None
+
+    def of(self, sheet: Sheet, place: int = 0) -> float | None:
+        """Return the value on a sheet, None without one."""
+        found = self.given(sheet, place)
+        return found.number if found else None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Words(Field):
+    """An entry that is a word or a text."""
+
+    def of(self, sheet: Sheet, place: int = 0) -> str:
+        """Return the word on a sheet, empty without one."""
+        found = self.given(sheet, place)
+        return found.word if found else ""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Text(Words):
+    """Free words."""
+
+    kind: ClassVar[str] = "text"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Day(Words):
+    """A day from today on."""
+
+    kind: ClassVar[str] = "text"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Pick(Words):
+    """One of several answers; some are refused with a reason, some are a finding.
+
+    `why` asks for the reason of the pick.
+    """
+
+    kind: ClassVar[str] = "pick"
+
+    choices: tuple[tuple[str, str], ...]
+    refused: Mapping[str, str] = field(default_factory=dict)
+    finds: Mapping[str, Finding] = field(default_factory=dict)
+    why: bool = False
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Noticed(Pick):
+    """A sign that is picked by hand."""
+
+    sign: Sign
+
+    @classmethod
+    def asking(cls, sign: Sign, mind: str) -> "Noticed":
+        """Return the field that asks for a sign, of the classes that can show it; `mind` is what to beware of."""
+        not_so = ((NOT_SO, sign.not_so),) if sign.not_so else ()
+        return cls(
+            id=f"sign.{sign.id}",
+            group="Noticed",
+            label=sign.words,
+            choices=(*((a.id, a.words) for a in sign.answers), *not_so),
+            hint=mind,
+            classes=sign.classes,
+            sign=sign,
+        )
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Tick(Field):
+    """Something that is so once it is ticked."""
+
+    kind: ClassVar[str] = "tick"
+
+    def of(self, sheet: Sheet, place: int = 0) -> bool:
+        """Tell whether it is ticked on a sheet."""
+        found = self.given(sheet, place)
+        return found is not None and found.word == YES
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Column(Field):
+    """A column of readings in the SI unit of its dimension, each between two bounds."""
+
+    kind: ClassVar[str] = "column"
+
+    dimension: str
+    low: float = 0.0
+    high: float = 1e6
+
+    def of(self, sheet: Sheet) -> tuple[float | None, ...]:
+        """Return the readings on a sheet, None where a dash stands, empty without any."""
+        found = self.given(sheet)
+        return tuple(None if x == "-" else float(x) for x in found.word.split(";")) if found else ()
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Painted(Words):
+    """A map of the commutator's bars."""
+
+    kind: ClassVar[str] = "map"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Decision(Words):
+    """What is decided of one finding: done, put off with person and day, or dropped with the reason."""
+
+    kind: ClassVar[str] = "decision"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Repair(Words):
+    """A temporary repair, and who makes it good by when."""
+
+    kind: ClassVar[str] = "decision"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Permit(Words):
+    """A test with power on: why, who, barriers, for how long."""
+
+    kind: ClassVar[str] = "decision"
+
+
+class More(TypedDict, total=False):
+    """What a field may say beyond where it stands and what it is called."""
+
+    needs: Needs
+    per: Per
+    whole: bool
+    hint: str
+    classes: tuple[str, ...]
+    offered: Callable[[Facts, MotorRules], bool]
+    judged: bool
+    compared: bool
+    marks: Mark
+
+
+class Bounded(More, total=False):
+    """What a field of values may say beyond that."""
+
+    low: float
+    high: float
+    beside: Callable[[Facts, MotorRules], Mapping[str, str]] | None
+
+
+def quantity(field_id: str, group: str, label: str, dimension: str, **more: Unpack[Bounded]) -> Quantity:
     """Return a field that takes one measured value."""
-    return SheetField(
-        id=field_id,
-        stage=stage,
-        group=group,
-        label=label,
-        kind="quantity",
-        dimension=dimension,
-        choices=(),
-        needs=needs,
-        per=per,
-        low=low,
-        high=high,
-        hint=hint,
-        classes=classes,
-    )
+    return Quantity(id=field_id, group=group, label=label, dimension=dimension, **more)
 
 
-def ticks(stage: str, group: str, needs: Needs, *named: tuple[str, str]) -> tuple[SheetField, ...]:
-    """Return fields that are ticked, each named by id and words."""
-    return tuple(
-        SheetField(id=i, stage=stage, group=group, label=w, kind="tick", dimension="", choices=(), needs=needs)
-        for i, w in named
-    )
+def column(
+    field_id: str, group: str, label: str, dimension: str, *, low: float = 0.0, high: float = 1e6, **more: Unpack[More]
+) -> Column:
+    """Return a field that takes a column of readings."""
+    return Column(id=field_id, group=group, label=label, dimension=dimension, low=low, high=high, **more)
+
+
+def tick(field_id: str, group: str, label: str, **more: Unpack[More]) -> Tick:
+    """Return a field that is ticked."""
+    return Tick(id=field_id, group=group, label=label, **more)
+
+
+def text(field_id: str, group: str, label: str, **more: Unpack[More]) -> Text:
+    """Return a field that takes words."""
+    return Text(id=field_id, group=group, label=label, **more)
 
 
 def pick(
     field_id: str,
-    stage: str,
     group: str,
     label: str,
     *choices: tuple[str, str],
-    needs: Needs = "safe",
-    per: Per = "",
-    hint: str = "",
-    classes: tuple[str, ...] = (),
-) -> SheetField:
+    finds: Mapping[str, Finding] | None = None,
+    refused: Mapping[str, str] | None = None,
+    why: bool = False,
+    **more: Unpack[More],
+) -> Pick:
     """Return a field that is answered by one of its choices."""
-    return SheetField(
+    return Pick(
         id=field_id,
-        stage=stage,
         group=group,
         label=label,
-        kind="pick",
-        dimension="",
         choices=choices,
-        needs=needs,
-        per=per,
-        low=0.0,
-        high=1e6,
-        hint=hint,
-        classes=classes,
-    )
-
-
-def column(
-    field_id: str,
-    stage: str,
-    group: str,
-    label: str,
-    dimension: str,
-    *,
-    hint: str = "",
-    low: float = 0.0,
-    high: float = 1e6,
-) -> SheetField:
-    """Return a field that takes a column of readings."""
-    return SheetField(
-        id=field_id,
-        stage=stage,
-        group=group,
-        label=label,
-        kind="column",
-        dimension=dimension,
-        choices=(),
-        needs="safe",
-        per="",
-        low=low,
-        high=high,
-        hint=hint,
+        finds=finds or {},
+        refused=refused or {},
+        why=why,
+        **more,
     )

@@ -1,11 +1,12 @@
 """The three gates: before it is opened, before power, back to service; each with the cautions of its class and act."""
 
 from collections.abc import Iterable
-from dataclasses import dataclass
 
-from norvash.core.findings import Finding
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import pick
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.gate import Gate, Step
 
 COMPETENT = (
     "This is decision support for competent people: the maker's manual, local electrical and safety rules and licensed "
@@ -28,15 +29,6 @@ _USUAL = {
     "traction": "disconnected",
     "generator": "disconnected",
 }
-
-
-@dataclass(frozen=True, slots=True)
-class Step:
-    """One thing to do at a gate: the act, and the caution that belongs to it."""
-
-    id: str
-    act: str
-    caution: str
 
 
 _DEAD = Step(
@@ -114,27 +106,11 @@ _SERVICE = (
     Step("whole", "All guards and covers back in place, and earth where it has one", "tools and rags counted"),
     Step("own", "Own lock and tag taken off, users told", "nobody else takes them off"),
 )
-# Findings with which nothing runs, whatever gate was passed or waived: it burns in seconds, or parts fly.
-NOT_RUN = frozenset(
-    {
-        "commutator.two-bars",
-        "commutator.raised",
-        "commutator.riser",
-        "commutator.open",
-        "commutator.short",
-        "windings.binding",
-        "windings.growler",
-        "bartest.open",
-        "bartest.short",
-        "runout.far",
-    }
-)
-GATES = {"safe": "Make safe", "power": "Before power", "service": "Back to service"}
 
 
 def unfit(noted: Iterable[tuple[int, Finding]]) -> Finding | None:
     """Return the first of what was found on a motor with which nothing runs, None where nothing forbids it."""
-    return next((f for _, f in noted if f.id in NOT_RUN), None)
+    return next((f for _, f in noted if f.never_runs), None)
 
 
 def usual_method(facts: Facts) -> str:
@@ -142,12 +118,8 @@ def usual_method(facts: Facts) -> str:
     return _USUAL[facts.motor_class]
 
 
-def steps_of(gate: str, facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
-    """Return what must be done at a gate for this motor, in order. Source: rule lift.person"""
-    if gate == "power":
-        return (*_POWER, *_earth(facts), *_power_cautions(facts))
-    if gate == "service":
-        return _SERVICE
+def _to_be_safe(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
+    """Return what must be done before anything is taken inside, in order. Source: rule lift.person"""
     made = [_DEAD, _STILL, *_CLASS[facts.motor_class]]
     if facts.capacitors:
         made.append(_CAPACITORS)
@@ -199,3 +171,18 @@ def _power_cautions(facts: Facts) -> tuple[Step, ...]:
     if facts.construction in ("shunt", "compound") and not facts.runs_away:
         made.append(_FIELD)
     return tuple(made)
+
+
+def _before_power(facts: Facts, _rules: MotorRules) -> tuple[Step, ...]:
+    return (*_POWER, *_earth(facts), *_power_cautions(facts))
+
+
+def _back_to_service(_facts: Facts, _rules: MotorRules) -> tuple[Step, ...]:
+    return _SERVICE
+
+
+METHOD = pick("safe.method", "Isolation", "Isolated by", *METHODS.items())
+SAFE = Gate("safe", "Make safe", _to_be_safe, METHOD, "how it is isolated")
+POWER = Gate("power", "Before power", _before_power)
+SERVICE = Gate("service", "Back to service", _back_to_service)
+GATES = {g.id: g for g in (SAFE, POWER, SERVICE)}

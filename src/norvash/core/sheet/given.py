@@ -24,6 +24,11 @@ class Given:
     at: datetime
     more: Mapping[str, str] = field(default_factory=lambda: MappingProxyType({}))
 
+    @property
+    def stands(self) -> bool:
+        """Tell whether something stands there: an entry that was emptied again says nothing."""
+        return bool(self.word) or self.number is not None
+
 
 @dataclass(frozen=True, slots=True)
 class Earlier:

@@ -2,14 +2,19 @@
 
 from dataclasses import dataclass
 
-from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.deciding import Matter
-from norvash.core.sheet.fields import INSIDE
-from norvash.core.sheet.gates import GATES
-from norvash.core.sheet.progress import measured_here
-from norvash.core.sheet.sheet import Sheet, gate
+from norvash.core.sheet.gate import Gate
+from norvash.core.sheet.gates import POWER, SAFE, SERVICE
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stage import Stage, Visit
+from norvash.core.sheet.stages import decide, prove, safe, sign
+from norvash.core.sheet.stages.before import stage as before
+from norvash.core.sheet.stages.brushes import stage as brushes
+from norvash.core.sheet.stages.catalogue import STAGES
+from norvash.core.sheet.stages.decide import OUTCOME
+from norvash.core.sheet.walk import open_permits, touched, upstream
 from norvash.core.text.words import listed
-from norvash.core.verdict.values import Findings
+
+_RUNS = ("service", "deferred")
 
 
 @dataclass(frozen=True, slots=True)
@@ -17,41 +22,45 @@ class Hold:
     """One thing that is open: in words, and the stage at which it is settled."""
 
     words: str
-    stage: str
+    stage: Stage
 
 
-def holds(sheet: Sheet, found: Findings, to_decide: tuple[Matter, ...], rules: MotorRules) -> tuple[Hold, ...]:
+def holds(visit: Visit) -> tuple[Hold, ...]:
     """Return what is still open; nothing means that the sheet can be signed clean."""
+    sheet, found, rules = visit.sheet, visit.found, visit.rules
     made = [
-        Hold(f"Gate “{GATES[g]}” is open: {listed(list(gate(sheet, g, rules).to_do))}", stage)
-        for g, stage in _gates(sheet, rules)
+        Hold(f"Gate “{gate.words}” is open: {listed(list(gate.now(sheet, rules).to_do))}", stage)
+        for gate, stage in _needed(sheet)
+        if gate.now(sheet, rules).is_open
     ]
-    made += [Hold(f"Test with power on no. {n} is not closed", "before") for n in sheet.open_permits]
-    if not sheet.upstream and not sheet.word("skip.brushes"):
-        if not measured_here(sheet, found):
-            made.append(Hold("The brushes are not measured", "brushes"))
+    made += [Hold(f"Test with power on no. {n} is not closed", before.STAGE) for n in open_permits(sheet)]
+    if not upstream(sheet) and not (brushes.STAGE.skip and brushes.STAGE.skip.of(sheet)):
+        if not visit.measured:
+            made.append(Hold("The brushes are not measured", brushes.STAGE))
         elif found.missing:
-            made.append(Hold(f"Not measured: {listed(list(found.missing))}", "brushes"))
-    made += [
-        Hold(f"The reading of {d.label} is doubtful", "brushes") for d in found.doubts if measured_here(sheet, found)
-    ]
-    if sheet.kind == "full":
-        made += [Hold(f"Not decided: {m.place}, {m.finding.words}", "decide") for m in to_decide if not m.settled]
-        if not sheet.word("outcome"):
-            made.append(Hold("It is not said what becomes of the motor", "decide"))
-        if found.grade == "stop" and sheet.word("outcome") in ("service", "deferred"):
-            made.append(Hold("What was found takes it out of service: no release", "decide"))
-    return tuple(made)
+            made.append(Hold(f"Not measured: {listed(list(found.missing))}", brushes.STAGE))
+    if visit.measured:
+        made += [Hold(f"The reading of {d.label} is doubtful", brushes.STAGE) for d in found.doubts]
+    return (*made, *(_undecided(visit) if sheet.kind == "full" else ()))
 
 
-def _gates(sheet: Sheet, rules: MotorRules) -> list[tuple[str, str]]:
-    """Return the gates that this sheet needs and that are open, each with its stage."""
-    inside = any(sheet.touched(s) for s in INSIDE)
-    needed = []
-    if sheet.kind == "quick" or inside or not sheet.upstream:
-        needed.append(("safe", "safe"))
-    if sheet.touched("prove"):
-        needed.append(("power", "prove"))
-    if sheet.kind == "quick" or sheet.word("outcome") in ("service", "deferred"):
-        needed.append(("service", "sign"))
-    return [(g, stage) for g, stage in needed if gate(sheet, g, rules).state == "open"]
+def _undecided(visit: Visit) -> list[Hold]:
+    """Return what a full sheet has not decided."""
+    outcome = OUTCOME.of(visit.sheet)
+    made = [Hold(f"Not decided: {m.place}, {m.finding.words}", decide.STAGE) for m in visit.matters if not m.settled]
+    if not outcome:
+        made.append(Hold("It is not said what becomes of the motor", decide.STAGE))
+    if visit.found.grade == "stop" and outcome in _RUNS:
+        made.append(Hold("What was found takes it out of service: no release", decide.STAGE))
+    return made
+
+
+def _needed(sheet: Sheet) -> list[tuple[Gate, Stage]]:
+    """Return the gates that this sheet needs, each with its stage."""
+    quick, inside = sheet.kind == "quick", any(touched(sheet, s) for s in STAGES if s.inside)
+    asked = (
+        (SAFE, safe.STAGE, quick or inside or not upstream(sheet)),
+        (POWER, prove.STAGE, touched(sheet, prove.STAGE)),
+        (SERVICE, sign.STAGE, quick or OUTCOME.of(sheet) in _RUNS),
+    )
+    return [(gate, stage) for gate, stage, needed in asked if needed]

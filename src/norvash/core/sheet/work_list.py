@@ -3,10 +3,10 @@
 from collections.abc import Iterable
 from dataclasses import dataclass
 
-from norvash.core.findings import Finding
 from norvash.core.rules.book import Choice, MotorRules
-from norvash.core.tasks.catalogue import TASKS, tasks_for
-from norvash.core.tasks.task import Task
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.stages.shared import FIT_SET
+from norvash.core.sheet.task import Task
 from norvash.core.verdict.grades import GRADES
 
 
@@ -28,24 +28,12 @@ def work_list(
 
     Units: matters are (place in words, finding); idle tells whether the machine stands for long.
     """
-    because: dict[str, list[str]] = {}
-    if renew:
-        because["fit-set"] = [renew]
+    because: dict[Task, list[str]] = {FIT_SET: [renew]} if renew else {}
     for place, finding in sorted(matters, key=lambda m: -GRADES.index(m[1].grade)):
-        for task in tasks_for(finding.id):
-            because.setdefault(task.id, []).append(f"{place}: {finding.words}")
+        for task in finding.tasks:
+            because.setdefault(task, []).append(f"{place}: {finding.words}")
     made = []
-    for task_id, why in because.items():
-        task = TASKS[task_id]
+    for task, why in because.items():
         ways = tuple(rules.choice(s) for s in task.schools if s != "school.holder" or idle)
         made.append(Proposed(task, tuple(dict.fromkeys(why)), ways))
     return tuple(made)
-
-
-# Schools that are shown where the act is, beside those of single tasks.
-AT_STAGE = {
-    "decide": ("school.when", "school.repair"),
-    "close": ("school.torque", "school.order"),
-    "prove": ("school.test",),
-    "sign": ("school.look",),
-}

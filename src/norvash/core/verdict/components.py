@@ -3,10 +3,9 @@
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
 
-from norvash.core.findings import Finding
 from norvash.core.motor.record import MotorState, Overrule, Round
-from norvash.core.part_findings import BY_ID, COMPONENTS, component_of
-from norvash.core.tasks.catalogue import tasks_for
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.part import BRUSHES, PARTS, Part
 from norvash.core.verdict.grades import GRADES, Grade, Graded, word_of, worst
 
 MOTOR = "motor"
@@ -25,22 +24,28 @@ class Condition:
 class Component:
     """One component's verdict: its grade, None where nothing speaks for it, and the grade before it was overruled."""
 
-    id: str
+    part: Part
     grade: Grade | None
     by: str
     rule_id: str
+    renews: bool = False
     overruled: Overrule | None = None
     before: Grade | None = None
 
     @property
+    def id(self) -> str:
+        """Return the id of its part."""
+        return self.part.id
+
+    @property
     def words(self) -> str:
         """Return the component's name."""
-        return COMPONENTS[self.id]
+        return self.part.words
 
     @property
     def word(self) -> str:
         """Return the word for its grade, empty where nothing speaks for it."""
-        carbon = self.by == "length" or _renews(self.rule_id)
+        carbon = self.by == "length" or self.renews
         return word_of(self.grade, carbon=carbon) if self.grade else ""
 
     @property
@@ -49,21 +54,17 @@ class Component:
         return GRADES.index(self.grade) if self.grade else 0
 
 
-def _renews(finding_id: str) -> bool:
-    return any(t.id == "fit-set" for t in tasks_for(finding_id))
-
-
 def finding_word(finding: Finding) -> str:
     """Return the word for how grave a finding is: of a set that is changed, or of something else that is mended."""
-    return word_of(finding.grade, carbon=_renews(finding.id))
+    return word_of(finding.grade, carbon=finding.renews)
 
 
 def conditions_of(state: MotorState, rounds: Iterable[Round]) -> tuple[Condition, ...]:
     """Return what was seen since the last measured round and noted on the sheet, each once, the worst first."""
     labels = {p.number: f"Brush {p.label}" for p in state.positions}
-    found = [(n, BY_ID[seen]) for r in rounds for n, seen in r.seen]
+    found = [seen for r in rounds for seen in r.seen]
     every = dict.fromkeys((*found, *state.noted))
-    made = [Condition(labels.get(n) or COMPONENTS[component_of(f.id)], f, n) for n, f in every]
+    made = [Condition(labels.get(n) or f.part.words, f, n) for n, f in every]
     return tuple(sorted(made, key=lambda c: -GRADES.index(c.finding.grade)))
 
 
@@ -75,14 +76,18 @@ def components_of(
     Units: by_length is the grade of the worst brush, its date and its tables counted in.
     """
     ruled = {o.component: o for o in overrules}
-    said: dict[str, Component] = {c: Component(id=c, grade=None, by="", rule_id="") for c in COMPONENTS}
+    said: dict[str, Component] = {p.id: Component(part=p, grade=None, by="", rule_id="") for p in PARTS}
     if by_length is not None:
-        said["brushes"] = Component(id="brushes", grade=by_length.grade, by="length", rule_id=by_length.rule_id)
+        said[BRUSHES.id] = Component(part=BRUSHES, grade=by_length.grade, by="length", rule_id=by_length.rule_id)
     for c in conditions:
-        name = component_of(c.finding.id)
+        name = c.finding.part.id
         if said[name].grade is None or GRADES.index(c.finding.grade) > said[name].rank:
             said[name] = Component(
-                id=name, grade=c.finding.grade, by=f"{c.place}: {c.finding.words}", rule_id=c.finding.id
+                part=c.finding.part,
+                grade=c.finding.grade,
+                by=f"{c.place}: {c.finding.words}",
+                rule_id=c.finding.id,
+                renews=c.finding.renews,
             )
     return tuple(
         replace(c, grade=ruled[c.id].grade, overruled=ruled[c.id], before=c.grade) if c.id in ruled else c

@@ -4,10 +4,9 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.motor.record import MotorState
-from norvash.core.part_findings import COMPONENTS, component_of
 from norvash.core.planning.policies import look_due, overdue
 from norvash.core.rules.book import MotorRules
-from norvash.core.tasks.catalogue import tasks_for
+from norvash.core.sheet.part import BRUSHES
 from norvash.core.text.words import length_words, listed
 from norvash.core.verdict.components import Condition
 from norvash.core.verdict.forecast_words import (
@@ -125,19 +124,17 @@ def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str
 def _by_part(found: Findings) -> str:
     """Return the part that asks for hands where it is not the brushes, empty where it is them or nothing does."""
     first = _leading(found)
-    name = (
-        component_of(first.finding.id) if first is not None and found.grade not in ("fit", "watch", None) else "brushes"
-    )
-    return "" if name == "brushes" else COMPONENTS[name].lower()
+    part = first.finding.part if first is not None and found.grade not in ("fit", "watch", None) else BRUSHES
+    return "" if part is BRUSHES else part.words.lower()
 
 
 def _by_carbon(found: Findings) -> bool:
     """Tell whether the worst voice asks for new brushes: their length, their date, or a finding that ends the set."""
     first = _leading(found)
     if first is not None:
-        return any(t.id == "fit-set" for t in tasks_for(first.finding.id))
+        return first.finding.renews
     worst_one = max(found.components, key=lambda c: c.rank, default=None)
-    return worst_one is None or worst_one.rank == 0 or worst_one.id == "brushes"
+    return worst_one is None or worst_one.rank == 0 or worst_one.part is BRUSHES
 
 
 def _leading(found: Findings) -> Condition | None:

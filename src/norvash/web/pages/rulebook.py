@@ -13,9 +13,7 @@ from norvash.core.rules.book import CLASSES, MotorRules, Rulebook
 from norvash.core.rules.brushes import GRADE_FROM
 from norvash.core.rules.catalogue import GROUPS, SCHOOLS_BY_ID, shipped
 from norvash.core.rules.schools import SCHOOLS
-from norvash.core.sheet.fields import STAGES as SHEET_STAGES
-from norvash.core.sheet.work_list import AT_STAGE
-from norvash.core.tasks.catalogue import TASKS
+from norvash.core.sheet.stages.catalogue import STAGES, TASKS
 from norvash.drawing.grade_scale import grade_scale
 from norvash.errors import InputError, NorvashError
 from norvash.store import motors
@@ -159,7 +157,7 @@ def _used() -> dict[str, tuple[tuple[str, str], ...]]:
 
 def _school_used(school_id: str) -> list[str]:
     """Return where a school is shown: stages of the sheet and tasks of the work list."""
-    stages = [f"stage “{SHEET_STAGES[s]}”" for s, ids in AT_STAGE.items() if school_id in ids]
+    stages = [f"stage “{s.words}”" for s in STAGES if school_id in s.schools]
     return [*stages, *(f"task “{t.what}”" for t in TASKS.values() if school_id in t.schools)]
 
 

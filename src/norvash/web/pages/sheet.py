@@ -5,7 +5,8 @@ from typing import TYPE_CHECKING
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, JSONResponse, Response
 
-from norvash.core.sheet.fields import STAGES
+from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.sheet.walk import open_permits, stages_of, upstream
 from norvash.errors import Conflict, InputError, NorvashError, NotFound
 from norvash.store import rounds, sheets
 from norvash.store.database import Connection
@@ -21,7 +22,7 @@ from norvash.work.sheets import enter, undo
 from norvash.work.signing import add_to_signed, sign
 
 if TYPE_CHECKING:
-    from norvash.core.sheet.insulated import InsulationTest
+    from norvash.core.sheet.stages.windings.measured import InsulationTest
     from norvash.work.copper_bench import CopperBench
 
 router = APIRouter()
@@ -32,7 +33,7 @@ _AT_ONCE = "return=representation"
 def first(*, conn: Conn, now: Now, sheet_id: str) -> Response:
     """Go to the first stage that waits."""
     shown = sheet_page(conn, sheet_id, now.date())
-    at = next((s.id for s in shown.rail if s.state == "waiting"), "sign")
+    at = next((s.stage.id for s in shown.rail if s.state == "waiting"), "sign")
     return go_to(f"/sheets/{sheet_id}/{at}")
 
 
@@ -75,12 +76,13 @@ def show(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, sta
 def _stage(
     request: Request, conn: Conn, shown: SheetPage, *, stage: str, typed: dict[str, str], error: NorvashError | None
 ) -> HTMLResponse:
-    if stage not in shown.sheet.stages:
+    here = STAGE_BY_ID.get(stage)
+    if here is None or here not in stages_of(shown.sheet):
         raise NotFound("This sheet has no such stage.", "Choose one from its rail.")
     lines = brush_lines(conn, shown) if stage in ("brushes", "sign") else None
     bench = _bench(conn, shown) if stage == "commutator" else None
     tests = _tests(conn, shown) if stage == "windings" else ()
-    held = any(x.id == stage and x.state == "held" for x in shown.rail)
+    held = any(x.stage is here and x.state == "held" for x in shown.rail)
     at = f"{typed.get('field', '')}.{whole(typed.get('place', '')) or 0}" if error else ""
     return page(
         request,
@@ -95,7 +97,9 @@ def _stage(
         said=shown.said,
         found=shown.found,
         stage=stage,
-        stage_words=STAGES[stage],
+        upstream=upstream(shown.sheet),
+        open_permits=open_permits(shown.sheet),
+        stage_words=here.words,
         act_id=fresh_id(),
         typed=typed,
         error=error,
@@ -105,7 +109,7 @@ def _stage(
         last_work=last_work(conn, shown) if stage == "call-in" else None,
         errors=errors_of(error),
         connected=request.app.state.gauge.connected,
-        **sheet_stages.stage(shown, stage, typed, brushes=lines, bench=bench, tests=tests),
+        **sheet_stages.stage_shown(shown, here, typed, brushes=lines, bench=bench, tests=tests),
     )
 
 
@@ -131,7 +135,8 @@ def _again(
         raise error
     shown = sheet_page(conn, sheet_id, now.date())
     came_from = typed.get("stage", "")
-    stage = came_from if came_from in shown.sheet.stages else shown.sheet.stages[-2]
+    walked = [s.id for s in stages_of(shown.sheet)]
+    stage = came_from if came_from in walked else walked[-2]
     return _stage(request, conn, shown, stage=stage, typed=typed, error=error)
 
 
@@ -139,9 +144,9 @@ def _back(request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str
     """Go back to the stage that an entry came from; who asks for it (RFC 7240) is answered with its page at once."""
     position, stage = whole(typed.get("position", "")), typed.get("stage", "")
     query = {"position": str(position)} if position else {}
-    if stage in STAGES and request.headers.get("prefer") == _AT_ONCE:
+    if stage in STAGE_BY_ID and request.headers.get("prefer") == _AT_ONCE:
         return _stage(request, conn, sheet_page(conn, sheet_id, now.date()), stage=stage, typed=query, error=None)
-    where = f"/{stage}{f'?position={position}' if position else ''}" if stage in STAGES else ""
+    where = f"/{stage}{f'?position={position}' if position else ''}" if stage in STAGE_BY_ID else ""
     return go_to(f"/sheets/{sheet_id}{where}")
 
 

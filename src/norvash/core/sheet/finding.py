@@ -1,0 +1,70 @@
+"""What can be found on a part of a motor: how grave it is, what is decided, which work and which sign it is."""
+
+from dataclasses import dataclass, field, replace
+
+from norvash.core.sheet.part import Part
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.task import Task
+from norvash.core.verdict.grades import Grade
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Finding:
+    """One finding: words to pick it by, the grade to which it raises its part, and the decision.
+
+    `tasks` are the work that it leads to, `shows` the sign that it is, with its answer. With one that `never_runs`
+    nothing gets power; one that `ends_in_cut` says nothing where no copper is left to be cut.
+    """
+
+    id: str
+    words: str
+    grade: Grade
+    decision: str
+    part: Part = field(compare=False)
+    tasks: tuple[Task, ...] = field(default=(), compare=False)
+    shows: tuple[str, str] | None = field(default=None, compare=False)
+    never_runs: bool = field(default=False, compare=False)
+    ends_in_cut: bool = field(default=False, compare=False)
+
+    @property
+    def renews(self) -> bool:
+        """Tell whether the set of brushes goes with it."""
+        return any(task.renews for task in self.tasks)
+
+    def saying(self, words: str) -> "Finding":
+        """Return the finding with its figures in its words."""
+        return replace(self, words=words)
+
+    def seen(self, sheet: Sheet) -> bool:
+        """Tell whether it was picked by sight on a sheet."""
+        given = sheet.entries.get((f"seen.{self.id}", 0))
+        return given is not None and given.stands
+
+
+# A finding where it is: its position, 0 for the whole motor.
+Noted = tuple[int, Finding]
+
+
+def finding(
+    finding_id: str,
+    words: str,
+    grade: Grade,
+    decision: str,
+    part: Part,
+    *tasks: Task,
+    shows: tuple[str, str] | None = None,
+    never_runs: bool = False,
+    ends_in_cut: bool = False,
+) -> Finding:
+    """Return a finding with the work that it leads to."""
+    return Finding(
+        id=finding_id,
+        words=words,
+        grade=grade,
+        decision=decision,
+        part=part,
+        tasks=tasks,
+        shows=shows,
+        never_runs=never_runs,
+        ends_in_cut=ends_in_cut,
+    )

@@ -1,0 +1,90 @@
+"""A gate: what must be done before something is allowed, step by step."""
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from datetime import datetime
+from typing import Literal
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import Pick, Text, Tick, text, tick
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import Sheet
+
+GateState = Literal["open", "passed", "waived"]
+
+
+@dataclass(frozen=True, slots=True)
+class Step:
+    """One thing to do at a gate: the act, and the caution that belongs to it."""
+
+    id: str
+    act: str
+    caution: str
+
+
+@dataclass(frozen=True, slots=True)
+class GateNow:
+    """A gate's state, who settled it and when, what is still to be done, and the reason of a waiver."""
+
+    state: GateState
+    person: str = ""
+    at: datetime | None = None
+    why: str = ""
+    to_do: tuple[str, ...] = ()
+
+    @property
+    def is_open(self) -> bool:
+        """Tell whether it is neither passed nor waived."""
+        return self.state == "open"
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Gate:
+    """A gate with its steps for a motor; `how` is what must be said beside them, and its words."""
+
+    id: str
+    words: str
+    steps: Callable[[Facts, MotorRules], tuple[Step, ...]]
+    how: Pick | None = None
+    how_words: str = ""
+
+    @property
+    def waived(self) -> Text:
+        """Return the field that waives it with a reason."""
+        return text(f"waive.{self.id}", "Waived", f"{self.words}: waived because")
+
+    @property
+    def confirmed(self) -> Tick:
+        """Return the tick that confirms all of its steps at once."""
+        return tick(f"confirm.{self.id}", "Confirmed", self.words)
+
+    def step(self, step_id: str, label: str = "") -> Tick:
+        """Return the tick of one of its steps."""
+        return tick(f"step.{self.id}.{step_id}", self.words, label or step_id)
+
+    def named(self, field_id: str) -> Tick | None:
+        """Return the tick of a step by the id of its entry, None for another field."""
+        start, _, step_id = field_id.partition(f"step.{self.id}.")
+        return self.step(step_id) if step_id and not start else None
+
+    def now(self, sheet: Sheet, rules: MotorRules) -> GateNow:
+        """Return how it stands: every step ticked or all confirmed at once, waived with a reason, or open."""
+        waived, confirmed = self.waived.given(sheet), self.confirmed.given(sheet)
+        if waived is not None:
+            return GateNow("waived", waived.person, waived.at, waived.word)
+        if confirmed is not None:
+            return GateNow("passed", confirmed.person, confirmed.at)
+        steps = self.steps(sheet.facts, rules)
+        done = [self.step(s.id).given(sheet) for s in steps]
+        how = self.how.given(sheet) if self.how is not None else None
+        to_do = tuple(s.act for s, d in zip(steps, done, strict=True) if d is None)
+        if self.how is not None and how is None:
+            to_do = (*to_do, self.how_words)
+        return GateNow("open", to_do=to_do) if to_do else _last((*done, how))
+
+
+def _last(done: tuple[Given | None, ...]) -> GateNow:
+    """Return a gate that was passed by the last of its steps."""
+    last = max((d for d in done if d is not None), key=lambda d: d.at)
+    return GateNow("passed", last.person, last.at)

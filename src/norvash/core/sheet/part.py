@@ -1,0 +1,20 @@
+"""The parts of a motor that have a verdict of their own."""
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True, slots=True)
+class Part:
+    """One part: its id in the record and its name."""
+
+    id: str
+    words: str
+
+
+BRUSHES = Part("brushes", "Brushes")
+SPRINGS = Part("springs", "Springs, leads, terminals")
+HOLDERS = Part("holders", "Holders")
+COMMUTATOR = Part("commutator", "Commutator")
+WINDINGS = Part("windings", "Windings and magnets")
+DRIVE = Part("drive", "Bearings and drive")
+PARTS = (BRUSHES, SPRINGS, HOLDERS, COMMUTATOR, WINDINGS, DRIVE)

@@ -1,0 +1,81 @@
+"""From a sheet to the signs that a diagnosis rests on: what was picked, and what follows from measurements and
+findings.
+"""
+
+from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
+from norvash.core.diagnosis.sign import NOT_SO
+from norvash.core.diagnosis.signs import AT_THE_CALL
+from norvash.core.edges import under
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.gates import SAFE
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.before.judged import Before
+from norvash.core.sheet.stages.brushes.carbon import BRUSH_FREE
+from norvash.core.sheet.stages.catalogue import STAGES
+from norvash.core.sheet.stages.commutator.bar_test import BAR_SHAFT
+from norvash.core.sheet.stages.decide import RULED_OUT
+from norvash.core.sheet.stages.windings.insulation import INSULATION_MOHM
+from norvash.core.sheet.walk import how_far_open, open_permits
+from norvash.core.verdict.values import Findings
+
+# Answers to what was measured that ask for no cause.
+_RIGHT = (NOT_SO, "right")
+
+
+def signs_shown(sheet: Sheet, before: Before, found: Findings, rules: MotorRules) -> dict[str, str]:
+    """Return the answers by sign; what was picked by hand stands over what follows from figures.
+
+    Where two findings answer one sign, the graver one does. Source: rule diagnosis.earth
+    """
+    signs = dict(before.signs)
+    for stage in STAGES:
+        if stage.sound is not None and stage.sound.of(sheet):
+            signs |= dict.fromkeys(stage.clears, NOT_SO)
+    signs |= _from_brushes(found)
+    for condition in reversed(found.conditions):  # they come the worst first
+        if condition.finding.shows is not None:
+            sign, answer = condition.finding.shows
+            signs[sign] = answer
+    if signs.get("insulation") == "yes" and _next_to_nothing(sheet, rules):
+        signs["insulation"] = "none"
+    picked = {p.sign.id: p.of(sheet) for s in STAGES for p in s.noticed}
+    return signs | {sign: answer for sign, answer in picked.items() if answer}
+
+
+def _next_to_nothing(sheet: Sheet, rules: MotorRules) -> bool:
+    """Tell whether insulation was measured so low that an earth fault alone explains it."""
+    read = [x for x in (INSULATION_MOHM.of(sheet), BAR_SHAFT.of(sheet)) if x is not None]
+    return bool(read) and under(min(read), rules["diagnosis.earth"])
+
+
+def _from_brushes(found: Findings) -> dict[str, str]:
+    """Return what the last round says: whether a brush is at its limit, and whether the set is uneven."""
+    if found.round is None:
+        return {}
+    signs: dict[str, str] = {}
+    worst = min((b.usable for b in found.brushes if b.usable is not None), default=None)
+    if worst is not None and worst <= 0:
+        signs["short-brush"] = "yes"
+    elif worst is not None and not found.missing and worst > 0.1:
+        signs["short-brush"] = NOT_SO
+    if found.spread is not None:
+        signs["uneven"] = "yes" if found.spread.uneven else NOT_SO
+    if any(c.finding.id == BRUSH_FREE.id for c in found.conditions):
+        signs["held"] = NOT_SO
+    return signs
+
+
+def complained(signs: dict[str, str], before: Before) -> bool:
+    """Tell whether there is a cause to seek: somebody complains, or something measured before opening is not right."""
+    called = any(signs.get(s.id, NOT_SO) != NOT_SO and not s.silent for s in AT_THE_CALL)
+    return called or any(a not in _RIGHT for a in before.signs.values())
+
+
+def diagnosis_of(sheet: Sheet, signs: dict[str, str], rules: MotorRules) -> Diagnosis:
+    """Return the causes and the next checks that are possible and allowed on this sheet now."""
+    safe = not SAFE.now(sheet, rules).is_open
+    isolated = safe and not open_permits(sheet)
+    now = Situation(how_far_open(sheet) if safe else "assembled", not isolated, safe, sheet.facts.may_run_free)
+    out = [cause for cause, mended in RULED_OUT.items() if mended.of(sheet)]
+    around = set(sheet.facts.surroundings) | ({"wet"} if signs.get("water") == "yes" else set())
+    return diagnose(sheet.facts.motor_class, signs, rules, surroundings=sorted(around), ruled_out=out, now=now)

@@ -1,0 +1,141 @@
+"""A stage of a bench sheet: what is entered at it, what can be found, what it asks for and when it is done."""
+
+from collections.abc import Callable, Iterable
+from dataclasses import dataclass
+from functools import cached_property
+
+from norvash.core.diagnosis.checks import CHECKS
+from norvash.core.diagnosis.sign import Sign
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import Field, Noticed, Text, Tick, text, tick
+from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.gate import Gate
+from norvash.core.sheet.matter import Matter
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.task import Task
+from norvash.core.verdict.values import Findings
+
+# What a stage's entries say: of a sheet, by the rules, with what every brush has worn since new [mm].
+Judge = Callable[[Sheet, MotorRules, tuple[float, ...]], Iterable[Noted]]
+
+
+@dataclass(frozen=True, slots=True)
+class Visit:
+    """A sheet with what was found on its motor, what is to be decided, and the rules that hold for it."""
+
+    sheet: Sheet
+    found: Findings
+    matters: tuple[Matter, ...]
+    rules: MotorRules
+
+    @property
+    def measured(self) -> bool:
+        """Tell whether the set was measured on this sheet, or has been renewed since it was."""
+        last = self.found.round
+        return last is not None and (last.id == self.sheet.id or last.at >= self.sheet.at)
+
+
+def _nothing(_sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
+    return ()
+
+
+def _none_answered(_sheet: Sheet, _rules: MotorRules) -> Iterable[Finding]:
+    return ()
+
+
+def _no_words(_visit: Visit) -> str:
+    return ""
+
+
+@dataclass(frozen=True, kw_only=True, eq=False)
+class Stage:
+    """One stage: its id in the record and in addresses, its name in the code, its title.
+
+    `fields` are entered at it, `again` are those of other stages that are asked or tried once more at it, `named` finds
+    fields that are only named as they come. `signs` belong to it: of a stage with the motor closed they are picked, of
+    one `inside` they follow from its findings; `clears` are those that “looked at, nothing found” denies. `looked` are
+    the findings that are picked by sight, `findings` all others. `judge` returns what its entries say,
+    `answered` the findings by sight that a measurement has answered. It is done by
+    `is_done`, or once it was touched; `left` says what it still waits for. One that is
+    inside or `proves` the motor is not walked where the fault lies before it; an entry at one
+    that `opens` says that the motor was opened.
+    """
+
+    id: str
+    name: str
+    words: str
+    fields: tuple[Field, ...] = ()
+    again: tuple[Field, ...] = ()
+    signs: tuple[Sign, ...] = ()
+    clears: tuple[str, ...] = ()
+    looked: tuple[Finding, ...] = ()
+    findings: tuple[Finding, ...] = ()
+    gate: Gate | None = None
+    schools: tuple[str, ...] = ()
+    inside: bool = False
+    opens: bool = False
+    proves: bool = False
+    quick: bool = False
+    remarked: bool = True
+    skipped: bool = True
+    named: Callable[[str], Field | None] | None = None
+    judge: Judge = _nothing
+    answered: Callable[[Sheet, MotorRules], Iterable[Finding]] = _none_answered
+    is_done: Callable[[Visit], bool] | None = None
+    left: Callable[[Visit], str] = _no_words
+
+    @property
+    def tasks(self) -> tuple[Task, ...]:
+        """Return the tasks that its findings lead to."""
+        return tuple(dict.fromkeys(t for f in (*self.looked, *self.findings) for t in f.tasks))
+
+    @cached_property
+    def remark(self) -> Text:
+        """Return its remark."""
+        return text(f"remark.{self.id}", "Remarks", "Remark", needs="safe" if self.inside else "")
+
+    @cached_property
+    def skip(self) -> Text | None:
+        """Return the field that skips it with a reason, None where it cannot be skipped."""
+        return text(f"skip.{self.id}", "Skipped", f"{self.words}: skipped because") if self.skipped else None
+
+    @cached_property
+    def sound(self) -> Tick | None:
+        """Return the tick that says that it was looked at and nothing found, None where nothing is picked by sight."""
+        if not self.looked:
+            return None
+        return tick(f"sound.{self.id}", "Seen", "looked at, nothing found", needs="safe", judged=True)
+
+    @cached_property
+    def noticed(self) -> tuple[Noticed, ...]:
+        """Return its signs as fields; where one is looked for it says what to mind."""
+        mind = {sign_id: check.danger for check in CHECKS for sign_id in check.signs}
+        return tuple(Noticed.asking(s, mind.get(s.id, "")) for s in self.signs)
+
+    @property
+    def picked(self) -> tuple[Noticed, ...]:
+        """Return the signs that are picked at it: of a stage inside none, they follow from what is found there."""
+        return () if self.inside else self.noticed
+
+    @cached_property
+    def all_fields(self) -> tuple[Field, ...]:
+        """Return every field of it, in the order in which they are asked for."""
+        seen = tuple(tick(f"seen.{f.id}", "Seen", f.words, needs="safe", judged=True) for f in self.looked)
+        own = (self.sound, self.gate.waived if self.gate else None, self.gate.confirmed if self.gate else None)
+        last = (self.remark if self.remarked else None, self.skip)
+        return (*seen, *(f for f in own if f), *self.fields, *self.picked, *(f for f in last if f))
+
+    def looked_at(self, sheet: Sheet) -> bool:
+        """Tell whether somebody has looked: something was seen at it, or nothing found."""
+        nothing = self.sound is not None and self.sound.of(sheet)
+        return nothing or any(f.seen(sheet) for f in self.looked)
+
+    def named_field(self, field_id: str) -> Field | None:
+        """Return a field of it that is only named as it comes, None where it has no such field."""
+        step = self.gate.named(field_id) if self.gate is not None else None
+        return step or (self.named(field_id) if self.named is not None else None)
+
+    def offered(self, facts: Facts, rules: MotorRules) -> tuple[Field, ...]:
+        """Return its fields that are offered for a motor."""
+        return tuple(f for f in self.all_fields if f.is_offered(facts, rules))

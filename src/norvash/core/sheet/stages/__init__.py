@@ -1,0 +1,1 @@
+"""The stages of a bench sheet: one module or package each."""

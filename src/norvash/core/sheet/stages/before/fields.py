@@ -1,0 +1,55 @@
+"""What is measured before a motor is opened."""
+
+from norvash.core.edges import over
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import Field, Permit, pick, quantity, tick
+
+
+def _has_taps(facts: Facts, _rules: MotorRules) -> bool:
+    return bool(facts.taps)
+
+
+def _may_run_free(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.may_run_free
+
+
+def _judged_by_ohm(facts: Facts, rules: MotorRules) -> bool:
+    """Tell whether a terminal may be judged by its resistance: of no starter, and of no machine of low voltage."""
+    low = facts.rated_v is not None and not over(facts.rated_v, rules["terminal.low-voltage"])
+    return facts.motor_class != "starter" and not low
+
+
+# fmt: off
+FIELDS: tuple[Field, ...] = (
+    SUPPLY_V := quantity("supply-v", "Supply", "Supply at its terminals", "voltage", needs="permit", high=50000, hint="under load where that is safe"),
+    TAP_V := quantity("tap-v", "Speed settings", "Setting", "voltage", needs="permit", per="tap", high=50000, offered=_has_taps),
+    DROP_SUPPLY_V := quantity(
+        "drop-supply-v", "Drops at working current", "Supply side", "voltage", needs="permit", high=50, classes=("starter", "traction", "generator")
+    ),
+    DROP_RETURN_V := quantity(
+        "drop-return-v", "Drops at working current", "Return side", "voltage", needs="permit", high=50, classes=("starter", "traction", "generator")
+    ),
+    JOINT_V := quantity("joint-v", "Drops at working current", "Worst joint", "voltage", needs="permit", high=50),
+    REST_V := quantity("rest-v", "Battery", "At rest", "voltage", high=1000, classes=("starter", "traction", "generator")),
+    CRANKING_V := quantity("cranking-v", "Battery", "While cranking", "voltage", needs="permit", high=1000, classes=("starter",)),
+    CRANKING_A := quantity("cranking-a", "Battery", "Current while cranking", "current", needs="permit", high=50000, classes=("starter",)),
+    BATTERY_C := quantity("battery-c", "Battery", "Its temperature", "temperature", low=-60, high=80, classes=("starter",)),
+    TERMINAL_OHM := quantity(
+        "terminal-ohm", "Terminals", "Worst terminal, dead", "resistance", high=1000, hint="meter leads taken off", offered=_judged_by_ohm, judged=True
+    ),
+    TERMINAL_STEP := quantity(
+        "terminal-step", "Terminals", "Finest step of the meter", "resistance", high=1000, hint="leads zeroed first", offered=_judged_by_ohm, judged=True
+    ),
+    TERMINAL_V := quantity("terminal-v", "Terminals", "Worst terminal, at working current", "voltage", needs="permit", high=50, judged=True),
+    NOLOAD_RPM := quantity("noload-rpm", "Current", "Speed without load", "speed", needs="permit", high=1e5, offered=_may_run_free, judged=True),
+    NOLOAD_A := quantity(
+        "noload-a", "Current", "Without load, at the voltage allowed", "current", needs="permit", high=50000, offered=_may_run_free, judged=True
+    ),
+    OUTCOME_BEFORE := pick(
+        "upstream", "Outcome", "Outcome", ("upstream", "the fault lies before the motor: do not open it"), ("open", "go on, open the motor")
+    ),
+)
+# fmt: on
+PERMIT_OPEN = Permit(id="permit.open", group="Test with power on", label="Opened", per="number")
+PERMIT_CLOSE = tick("permit.close", "Test with power on", "Closed", per="number")

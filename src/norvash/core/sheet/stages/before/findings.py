@@ -1,0 +1,37 @@
+"""What was measured before opening, as findings."""
+
+from collections.abc import Iterator
+
+from norvash.core.edges import over
+from norvash.core.known import all_known
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM
+from norvash.core.sheet.stages.before.judged import terminals_of
+from norvash.core.sheet.stages.brushes.springs import TERMINAL_MEASURED
+from norvash.core.sheet.stages.windings.coils import MAGNETS_WEAK
+
+
+def findings(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
+    """Return what the terminals and a run without load say."""
+    if any(t.right is False for t in terminals_of(sheet, rules)):
+        yield 0, TERMINAL_MEASURED
+    yield from ((0, f) for f in _magnets(sheet, rules))
+
+
+def _magnets(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
+    """Return weak magnets: no-load speed well over the type's, and current too.
+
+    Source: rules magnet.speed, amps.band
+    """
+    figures = sheet.facts.figures
+    measured = all_known(NOLOAD_RPM.of(sheet), NOLOAD_A.of(sheet))
+    usual = all_known(figures.number("noload_rpm"), figures.number("noload_a"))
+    if not sheet.facts.magnets or measured is None or usual is None:
+        return
+    (rpm, amps), (usual_rpm, usual_a) = measured, usual
+    if over(rpm, (1 + rules["magnet.speed"]) * usual_rpm) and over(amps, (1 + rules["amps.band"]) * usual_a):
+        yield MAGNETS_WEAK.saying(
+            f"{rpm:.0f} r/min and {amps:g} A without load, {usual_rpm:.0f} and {usual_a:g} usual: weak magnets"
+        )

@@ -1,0 +1,114 @@
+"""What is found on the carbon of brushes and in its dust."""
+
+from norvash.core.sheet.field import Field, quantity
+from norvash.core.sheet.finding import finding
+from norvash.core.sheet.part import BRUSHES
+from norvash.core.sheet.stages.shared import CLEAN_TRACK, CONTOUR_FACES, FIT_SET, SEEK_CAUSE, VACUUM
+from norvash.core.sheet.task import Task
+
+FREE_HOLDER = Task(
+    id="free-holder",
+    what="Free the holder and clean it",
+    minutes=15,
+    tools="lint-free cloth, plastic scraper",
+    steps=(
+        "take the brush out",
+        "clean box and brush sides dry",
+        "measure section and box, look for burrs",
+        "the brush must drop by its own weight",
+    ),
+    schools=("school.grease", "school.holder"),
+    caution="springs fly: eye protection",
+)
+FIND_LEAK = Task(
+    id="leak",
+    what="Find the leak",
+    minutes=20,
+    tools="light, cloth",
+    steps=("find where the oil comes from", "mend it before new brushes go in"),
+)
+RELEASE_BRUSHES = Task(
+    id="release",
+    what="Release the new brushes",
+    minutes=5,
+    tools="hook",
+    steps=("release every latch", "see that each brush sits on the copper"),
+)
+# fmt: off
+BRUSH = (
+    BRUSH_FREE := finding("brush.free", "moves freely", "fit", "nothing to do", BRUSHES),
+    BRUSH_STICKY := finding(
+        "brush.sticky",
+        "sticky, moves by hand",
+        "plan",
+        "clean box and brush sides, check section and burrs, note the cause",
+        BRUSHES,
+        FREE_HOLDER,
+        shows=("held", "yes"),
+    ),
+    BRUSH_SEIZED := finding(
+        "brush.seized",
+        "seized in its holder",
+        "change",
+        "free it and clean, renew the set and check every holder",
+        BRUSHES,
+        FREE_HOLDER,
+        FIT_SET,
+        shows=("held", "seized"),
+    ),
+    BRUSH_CHIP_SMALL := finding(
+        "brush.chip-small",
+        "edge chipped, under a tenth of the face",
+        "watch",
+        "look for run-out, high bars, holder gap and rough handling",
+        BRUSHES,
+        SEEK_CAUSE,
+    ),
+    BRUSH_CHIP_LARGE := finding(
+        "brush.chip-large", "chipped over a tenth of the face, or cracked", "change", "renew the set and find the cause", BRUSHES, FIT_SET, SEEK_CAUSE
+    ),
+    BRUSH_LATCHED := finding(
+        "brush.latched", "still latched or held back", "stop", "release it before closing", BRUSHES, RELEASE_BRUSHES, shows=("held", "yes")
+    ),
+    BRUSH_OILY := finding("brush.oily", "brush or box oily", "plan", "renew and find the leak; oil never cures a sticky brush", BRUSHES, FIND_LEAK, FIT_SET),
+)
+FACE = (
+    FACE_SATIN := finding("face.satin", "face even and satin", "fit", "nothing to do", BRUSHES),
+    FACE_GLAZED := finding(
+        "face.glazed",
+        "face glazed",
+        "watch",
+        "think of light load, low pressure, damp missing or silicone vapour",
+        BRUSHES,
+        SEEK_CAUSE,
+        shows=("glazed", "yes"),
+    ),
+    FACE_THREADS := finding(
+        "face.threads", "threads across the face", "watch", "think of low current, low pressure, abrasive dust or oil", BRUSHES, SEEK_CAUSE
+    ),
+    FACE_BURNT := finding("face.burnt", "edge of the face burnt", "plan", "check spring, neutral and load, and look for high mica", BRUSHES, SEEK_CAUSE),
+    FACE_COPPER := finding(
+        "face.copper", "copper picked up in the face", "plan", "check current, pressure and the commutator's surface", BRUSHES, SEEK_CAUSE, CLEAN_TRACK
+    ),
+    FACE_TAPER := finding("face.taper", "face tapered beyond its design", "plan", "check that the brush sits square in its box", BRUSHES, SEEK_CAUSE),
+    FACE_ONE_SIDE := finding(
+        "face.one-side",
+        "print of one side of the face only",
+        "plan",
+        "check box and brush for square, the spring for its line of push, the arm for its angle",
+        BRUSHES,
+        SEEK_CAUSE,
+        shows=("one-side", "yes"),
+    ),
+    FACE_PARTLY := finding("face.partly", "face covers less than three quarters after run-in", "watch", "keep seating, no full load yet", BRUSHES, SEEK_CAUSE),
+)
+FINDINGS = (
+    DUST_MUCH := finding(
+        "dust.much", "clearly more dust than carbon worn off", "watch", "look for arcing, bearing debris or belt dust", BRUSHES, VACUUM, SEEK_CAUSE
+    ),
+    FACE_CUT := finding(
+        "face.cut", "brush faces shaped to the diameter before the cut", "plan", "give them the new curve and seat them", BRUSHES, CONTOUR_FACES
+    ),
+)
+FIELDS: tuple[Field, ...] = (DUST_G := quantity("dust-g", "Dust", "Dust taken out", "dust", needs="safe", high=10000, judged=True),)
+# fmt: on

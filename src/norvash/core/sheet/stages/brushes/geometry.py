@@ -1,0 +1,186 @@
+"""The sums of brush geometry and loading for one motor, as lines with their judgement."""
+
+from dataclasses import dataclass
+
+from norvash.core.brush.holders import gap_reason
+from norvash.core.brush.loading import bars_covered, current_density_a_per_cm2, pressure_kpa, usual_force_n
+from norvash.core.brush.seating import sagitta_mm, seating_method
+from norvash.core.edges import under, within
+from norvash.core.rules.book import MotorRules
+from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.brushes.holders import HOLDER_GAP
+from norvash.core.sheet.stages.brushes.springs import SPRING_FORCE
+from norvash.core.verdict.values import Findings
+from norvash.errors import InputError
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Line:
+    """One figure: words, value, unit, the band or basis it is held against, and whether it is right.
+
+    None says nothing.
+    """
+
+    words: str
+    value: float
+    unit: str
+    against: str
+    right: bool | None
+    rules: tuple[str, ...]
+
+
+def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Line, ...]:
+    """Return the lines that the figures known allow; what rests on class defaults says so."""
+    made = [*_springs(sheet, found, rules), *_current(sheet, rules), *_face(sheet, rules)]
+    gap, known = sheet.facts.figures.stated("holder_gap_mm"), sheet.facts.figures
+    since = f", {known.basis('holder_gap_mm')}" if known.number("sunk_mm") else ""
+    if gap is not None and not HOLDER_GAP.places(sheet):
+        made.append(
+            Line(
+                words="Holder gap by the type" + since,
+                value=gap,
+                unit="mm",
+                against=f"{rules['gap.low']:g} to {rules['gap.high']:g} mm",
+                right=gap_reason(gap, rules)[0],
+                rules=("gap.low", "gap.high"),
+            )
+        )
+    sunk = known.number("sunk_mm")
+    if sunk is not None:
+        made.append(
+            Line(
+                words=f"Surface sunk under the brush{since}",
+                value=sunk,
+                unit="mm",
+                against="gap, limit and depth readings reach that much further until the holders are set",
+                right=False,
+                rules=(),
+            )
+        )
+    return tuple(made)
+
+
+def _springs(sheet: Sheet, found: Findings, rules: MotorRules) -> list[Line]:
+    figures = sheet.facts.figures
+    t, a = figures.need("thickness_mm"), figures.need("width_mm")
+    low, high = rules["pressure.low"], rules["pressure.high"]
+    band, ids = f"{low:g} to {high:g} kPa", ("pressure.low", "pressure.high")
+    made = []
+    forces = [f for p in SPRING_FORCE.places(sheet) if (f := SPRING_FORCE.of(sheet, p)) is not None]
+    if forces:
+        worst = max(forces, key=lambda f: abs(pressure_kpa(f, t, a) - (low + high) / 2))
+        kpa = pressure_kpa(worst, t, a)
+        made.append(
+            Line(
+                words="Spring pressure, the one farthest off",
+                value=kpa,
+                unit="kPa",
+                against=band,
+                right=within(low, kpa, high),
+                rules=ids,
+            )
+        )
+        usual = usual_force_n(forces, rules)
+        off = max((f / usual - 1 for f in forces), key=abs)
+        band_of_set = f"under {100 * rules['spring.plan']:g} % off"
+        made.append(
+            Line(
+                words="The force farthest off the median of the sound ones",
+                value=100 * off,
+                unit="%",
+                against=band_of_set,
+                right=under(abs(off), rules["spring.plan"]),
+                rules=("spring.plan",),
+            )
+        )
+    new, rate = figures.stated("force_new_n"), figures.stated("spring_rate_n_per_mm")
+    if new is not None and rate is not None:
+        at_limit = pressure_kpa(new - rate * (figures.need("new_mm") - found.limit.limit_mm), t, a)
+        made.append(
+            Line(
+                words="Pressure at the limit, by the spring's rate",
+                value=at_limit,
+                unit="kPa",
+                against=band,
+                right=within(low, at_limit, high),
+                rules=ids,
+            )
+        )
+    return made
+
+
+def _current(sheet: Sheet, rules: MotorRules) -> list[Line]:
+    figures, count = sheet.facts.figures, len(sheet.facts.positions)
+    amps, grade, volts = figures.stated("rated_a"), figures.word("grade_family"), figures.stated("rated_v")
+    if amps is None:
+        return []
+    try:
+        density = current_density_a_per_cm2(amps, count, figures.need("thickness_mm") * figures.need("width_mm"))
+    except InputError:
+        return []
+    if not grade:
+        return [
+            Line(
+                words="Current density at rated current",
+                value=density,
+                unit="A/cm²",
+                against="grade not known",
+                right=None,
+                rules=(),
+            )
+        ]
+    ids = (DENSITY_LOW.of(grade), DENSITY_HIGH.of(grade))
+    low, high = rules[ids[0]], rules[ids[1]]
+    right = None if sheet.facts.motor_class == "starter" else within(low * rules["density.least-share"], density, high)
+    made = [
+        Line(
+            words="Current density at rated current",
+            value=density,
+            unit="A/cm²",
+            against=f"{low:g} to {high:g} A/cm² for {grade}",
+            right=right,
+            rules=ids,
+        )
+    ]
+    if volts:
+        drop = rules[CONTACT_DROP.of(grade)]
+        made.append(
+            Line(
+                words="Contact drop of a pair, share of the supply",
+                value=100 * drop / volts,
+                unit="%",
+                against=f"{drop:g} V of {volts:g} V",
+                right=None,
+                rules=(CONTACT_DROP.of(grade),),
+            )
+        )
+    return made
+
+
+def _face(sheet: Sheet, rules: MotorRules) -> list[Line]:
+    figures = sheet.facts.figures
+    diameter, bars, t = (
+        figures.stated("commutator_now_mm") or figures.stated("commutator_d_mm"),
+        figures.stated("bars"),
+        figures.need("thickness_mm"),
+    )
+    made = []
+    if diameter is not None and bars is not None:
+        covered = bars_covered(t, diameter, int(bars))
+        low, high = rules["bars.low"], rules["bars.high"]
+        made.append(
+            Line(
+                words="Bars covered by a brush",
+                value=covered,
+                unit="",
+                against=f"{low:g} to {high:g}",
+                right=within(low, covered, high),
+                rules=("bars.low", "bars.high"),
+            )
+        )
+    if diameter is not None and t < diameter:
+        depth = sagitta_mm(diameter, t)
+        way = seating_method(depth, len(sheet.facts.positions), rules)
+        made.append(Line(words="Depth of the face's curve", value=depth, unit="mm", against=way, right=None, rules=()))
+    return made

@@ -1,0 +1,84 @@
+"""Holders of brushes: their gap, and how a brush sits in its box."""
+
+from norvash.core.sheet.field import Field, quantity
+from norvash.core.sheet.finding import finding
+from norvash.core.sheet.part import HOLDERS
+from norvash.core.sheet.stages.shared import CHECK_NEUTRAL, FIT_SET, SET_HOLDERS, VACUUM
+from norvash.core.sheet.task import Task
+
+RENEW_HOLDER = Task(
+    id="holder",
+    what="Renew the holder",
+    minutes=40,
+    tools="new holder, feeler gauge",
+    steps=("renew it", "set gap and square", "check the neutral mark"),
+)
+SET_GAP = Task(
+    id="gap",
+    what="Set the holder gap",
+    minutes=10,
+    tools="feeler gauge",
+    steps=("loosen, set, tighten", "measure at every holder"),
+)
+RENEW_INSULATOR = Task(
+    id="insulator",
+    what="Renew the insulator",
+    minutes=20,
+    tools="new insulator, insulation tester",
+    steps=("renew it", "test to earth"),
+    caution="people clear, discharge after the test",
+)
+DRESS_BRUSH = Task(
+    id="dress",
+    what="Dress the brush to its box",
+    minutes=15,
+    tools="flat plate, fine paper, caliper",
+    steps=("dress both sides alike", "never file the box"),
+    caution="carbon dust: mask",
+)
+SPACE_ARMS = Task(
+    id="arms",
+    what="Space the arms evenly",
+    minutes=30,
+    tools="paper tape, scale",
+    steps=("wrap a tape round, mark every arm", "set them equal within half a millimetre", "set neutral again"),
+)
+# fmt: off
+HOLDER = (
+    HOLDER_DAMAGED := finding(
+        "holder.damaged", "holder burnt, melted, oval or loose", "change", "renew the holder; it is not dressed and never glued", HOLDERS, RENEW_HOLDER
+    ),
+    HOLDER_ARMS := finding(
+        "holder.arms",
+        "arms spaced unequally round the commutator",
+        "plan",
+        "set them by a paper tape, equal within half a millimetre",
+        HOLDERS,
+        SPACE_ARMS,
+        CHECK_NEUTRAL,
+        shows=("arms-off", "yes"),
+    ),
+    INSULATOR_DIRTY := finding("insulator.dirty", "insulator dirty with carbon", "watch", "wipe it: it is the path to earth", HOLDERS, VACUUM),
+    INSULATOR_CRACKED := finding(
+        "insulator.cracked", "insulator cracked or missing", "stop", "renew it before power, or the post will earth", HOLDERS, RENEW_INSULATOR
+    ),
+)
+FINDINGS = (
+    GAP_WIDE := finding("gap.wide", "holder gap too wide", "plan", "bring the holder in: the brush chatters and chips", HOLDERS, SET_GAP),
+    GAP_NARROW := finding("gap.narrow", "holder gap too narrow", "change", "set the holder back before it touches the copper", HOLDERS, SET_GAP),
+    CLEARANCE_TIGHT := finding(
+        "clearance.tight", "brush tight in its box", "plan", "dress it on a flat plate or fit the right part; never file the box", HOLDERS, DRESS_BRUSH
+    ),
+    CLEARANCE_LOOSE := finding(
+        "clearance.loose", "brush loose in its box", "change", "do not use it: it tilts and wears two faces", HOLDERS, FIT_SET, shows=("wrong-part", "yes")
+    ),
+    GAP_CUT := finding("gap.cut", "holders not set since the cut", "plan", "set them: the brush sinks and the spring must reach further", HOLDERS, SET_HOLDERS),
+)
+FIELDS: tuple[Field, ...] = (
+    HOLDER_GAP := quantity("gap", "Holders", "Holder gap", "length", needs="safe", per="position", high=50, judged=True),
+    BOX_T := quantity("box-t", "Holders", "Box, along the rotation", "length", needs="safe", per="position", low=0.1, high=500, judged=True),
+    BRUSH_T := quantity("brush-t", "Holders", "Brush, along the rotation", "length", needs="safe", per="position", low=0.1, high=500, judged=True),
+    BOX_A := quantity("box-a", "Holders", "Box, along the shaft", "length", needs="safe", per="position", low=0.1, high=500, judged=True),
+    BRUSH_A := quantity("brush-a", "Holders", "Brush, along the shaft", "length", needs="safe", per="position", low=0.1, high=500, judged=True),
+)
+# fmt: on

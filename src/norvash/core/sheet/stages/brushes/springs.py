@@ -1,0 +1,123 @@
+"""Springs, leads, terminals and wear indicators of brushes."""
+
+from norvash.core.sheet.field import Field, quantity
+from norvash.core.sheet.finding import finding
+from norvash.core.sheet.part import SPRINGS
+from norvash.core.sheet.stages.shared import FIT_SET
+from norvash.core.sheet.task import Task
+
+MEND_TERMINAL = Task(
+    id="terminal",
+    what="Clean and retension the terminals",
+    minutes=10,
+    tools="contact file, pliers, ohmmeter",
+    steps=("clean to metal", "retension", "measure again"),
+)
+RENEW_LEAD = Task(
+    id="lead",
+    what="Renew the lead with its brush",
+    minutes=15,
+    tools="new brush, crimp or solder tool",
+    steps=("renew the brush with its lead", "look at the spring for heat"),
+    caution="no soft solder on a brush that runs hot",
+)
+RENEW_SPRINGS = Task(
+    id="springs",
+    what="Renew the springs as a set",
+    minutes=15,
+    tools="new springs, pull gauge",
+    steps=("renew all", "measure each force at working length"),
+    caution="springs fly: eye protection",
+)
+MEND_INDICATOR = Task(
+    id="indicator",
+    what="Mend the wear indicator",
+    minutes=15,
+    tools="ohmmeter",
+    steps=("find the break", "mend, measure open or closed as it should be"),
+)
+# fmt: off
+LEAD = (
+    LEAD_STRANDS_10 := finding(
+        "lead.strands-10", "a tenth or more of the strands broken", "plan", "renew before the current goes through the spring", SPRINGS, RENEW_LEAD
+    ),
+    LEAD_STRANDS_25 := finding(
+        "lead.strands-25",
+        "a quarter or more of the strands broken",
+        "change",
+        "renew now: a failing lead sends the current through the spring",
+        SPRINGS,
+        FIT_SET,
+        shows=("lead-bad", "yes"),
+    ),
+    LEAD_HEAT := finding(
+        "lead.heat",
+        "lead discoloured by heat",
+        "change",
+        "renew now and find where the current goes",
+        SPRINGS,
+        FIT_SET,
+        MEND_TERMINAL,
+        shows=("lead-bad", "yes"),
+    ),
+    LEAD_TAUT := finding("lead.taut", "lead taut, the brush hangs on it", "stop", "renew, whatever the length says", SPRINGS, FIT_SET),
+    LEAD_LOOSE := finding("lead.loose", "lead loose in the carbon or pulled out", "stop", "renew the set", SPRINGS, FIT_SET, shows=("lead-bad", "yes")),
+    TERMINAL_POOR := finding(
+        "terminal.poor",
+        "terminal dirty, loose or oxidised",
+        "plan",
+        "clean to metal and retension, then test again: this alone can stop a motor",
+        SPRINGS,
+        MEND_TERMINAL,
+        shows=("terminal-bad", "yes"),
+    ),
+    INDICATOR_DEAD := finding(
+        "indicator.dead", "lead of the wear indicator open or earthed", "plan", "repair it, or the warning is lost", SPRINGS, MEND_INDICATOR
+    ),
+)
+SPRING = (
+    SPRING_HEAT := finding(
+        "spring.heat",
+        "spring discoloured by heat",
+        "change",
+        "it has carried current: mend lead or terminal, renew spring and set",
+        SPRINGS,
+        RENEW_SPRINGS,
+        MEND_TERMINAL,
+        FIT_SET,
+        shows=("spring-heat", "yes"),
+    ),
+    SPRING_BROKEN := finding(
+        "spring.broken",
+        "spring corroded, broken, cracked or missing",
+        "stop",
+        "renew it: the brush was not pressed",
+        SPRINGS,
+        RENEW_SPRINGS,
+        shows=("spring-weak", "yes"),
+    ),
+    SPRING_OFF := finding(
+        "spring.off", "spring force over a tenth off", "plan", "renew the springs as a set", SPRINGS, RENEW_SPRINGS, shows=("spring-weak", "yes")
+    ),
+    SPRING_FAR_OFF := finding(
+        "spring.far-off", "spring force over a fifth off", "change", "renew the springs as a set now", SPRINGS, RENEW_SPRINGS, shows=("spring-weak", "yes")
+    ),
+    SPRING_TRAVEL := finding("spring.travel", "under 2 mm of spring travel left", "change", "treat it as at its limit", SPRINGS, FIT_SET),
+)
+# fmt: on
+FINDINGS = (
+    TERMINAL_MEASURED := finding(
+        "terminal.measured",
+        "terminal drops or resists too much",
+        "plan",
+        "clean to metal, retension, test again: this alone can stop a motor",
+        SPRINGS,
+        MEND_TERMINAL,
+        shows=("terminal-bad", "yes"),
+    ),
+)
+# fmt: off
+FIELDS: tuple[Field, ...] = (
+    SPRING_FORCE := quantity("force", "Springs", "Spring force", "force", needs="safe", per="position", low=0.01, high=1000, judged=True),
+)
+# fmt: on

@@ -1,0 +1,64 @@
+"""Brushes: carbon, springs and leads, holders."""
+
+from collections.abc import Iterable
+from types import MappingProxyType
+
+from norvash.core.diagnosis.signs import ON_BRUSHES
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stage import Stage, Visit
+from norvash.core.sheet.stages.brushes import carbon, holders, springs
+
+
+def _judge(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Iterable[Noted]:
+    from norvash.core.sheet.stages.brushes.findings import findings
+
+    return findings(sheet, rules, worn_mm)
+
+
+def _is_done(visit: Visit) -> bool:
+    found = visit.found
+    return visit.measured and not found.missing and not found.doubts
+
+
+def _left(visit: Visit) -> str:
+    if not visit.measured:
+        return ""
+    missing, doubts = len(visit.found.missing), len(visit.found.doubts)
+    return ", ".join([*([f"{missing} not measured"] if missing else []), *([f"{doubts} doubtful"] if doubts else [])])
+
+
+STAGE = Stage(
+    id="brushes",
+    name="brushes",
+    fields=(*springs.FIELDS, *holders.FIELDS, *carbon.FIELDS),
+    signs=ON_BRUSHES,
+    findings=(
+        *carbon.BRUSH,
+        *carbon.FACE,
+        *springs.LEAD,
+        *springs.SPRING,
+        *holders.HOLDER,
+        *springs.FINDINGS,
+        *holders.FINDINGS,
+        *carbon.FINDINGS,
+    ),
+    inside=True,
+    opens=True,
+    judge=_judge,
+    words="Brushes",
+    quick=True,
+    is_done=_is_done,
+    left=_left,
+)
+
+# What is picked by picture on one brush, by where it is.
+PICTURES = (
+    ("Brush", carbon.BRUSH),
+    ("Face", carbon.FACE),
+    ("Lead and terminal", springs.LEAD),
+    ("Spring", springs.SPRING),
+    ("Holder", holders.HOLDER),
+)
+BY_SIGHT = MappingProxyType({f.id: f for _, group in PICTURES for f in group})

@@ -1,0 +1,49 @@
+"""The stages of a bench sheet, in the order of the work; everything that a sheet can hold follows from them."""
+
+from types import MappingProxyType
+
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages import call_in, close, decide, prove, record, rework, safe, sign
+from norvash.core.sheet.stages.before import stage as before
+from norvash.core.sheet.stages.brushes import stage as brushes
+from norvash.core.sheet.stages.commutator import stage as commutator
+from norvash.core.sheet.stages.drive import stage as drive
+from norvash.core.sheet.stages.windings import stage as windings
+from norvash.core.sheet.task import Task as Task
+
+STAGES: tuple[Stage, ...] = (
+    call_in.STAGE,
+    safe.STAGE,
+    before.STAGE,
+    record.STAGE,
+    brushes.STAGE,
+    commutator.STAGE,
+    windings.STAGE,
+    drive.STAGE,
+    decide.STAGE,
+    rework.STAGE,
+    close.STAGE,
+    prove.STAGE,
+    sign.STAGE,
+)
+STAGE_BY_ID = MappingProxyType({s.id: s for s in STAGES})
+FIELDS: tuple[Field, ...] = tuple(f for s in STAGES for f in s.all_fields)
+FIELD_BY_ID = MappingProxyType({f.id: f for f in FIELDS})
+FINDINGS = MappingProxyType({f.id: f for s in STAGES for f in (*s.looked, *s.findings)})
+TASKS = MappingProxyType({t.id: t for s in STAGES for t in s.tasks})
+_OWNER = MappingProxyType({f.id: s for s in STAGES for f in s.all_fields})
+
+
+def field_of(field_id: str) -> Field | None:
+    """Return a field by its id; steps of gates, decisions and what was put off are named as they come."""
+    if field_id in FIELD_BY_ID:
+        return FIELD_BY_ID[field_id]
+    return next((found for s in STAGES if (found := s.named_field(field_id)) is not None), None)
+
+
+def stage_of(field_id: str) -> Stage | None:
+    """Return the stage at which a field is entered, None where there is no such field."""
+    if field_id in _OWNER:
+        return _OWNER[field_id]
+    return next((s for s in STAGES if s.named_field(field_id) is not None), None)

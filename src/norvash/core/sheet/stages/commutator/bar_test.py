@@ -1,0 +1,77 @@
+"""The test from bar to bar, and from the bars to the shaft."""
+
+from norvash.core.sheet.field import Field, column, pick, quantity
+from norvash.core.sheet.finding import finding
+from norvash.core.sheet.part import COMMUTATOR
+from norvash.core.sheet.stages.shared import CLEAN_TRACK, MAKE_BAR_TEST, RENEW_ARMATURE
+
+FINDINGS = (
+    BARTEST_OPEN := finding(
+        "bartest.open",
+        "open in the bar test",
+        "stop",
+        "no release: re-solder the riser if that is all, else renew or rewind",
+        COMMUTATOR,
+        RENEW_ARMATURE,
+        shows=("bars", "open"),
+        never_runs=True,
+    ),
+    BARTEST_SHORT := finding(
+        "bartest.short",
+        "shorted in the bar test",
+        "stop",
+        "no release: clean the slots and test again, then renew or rewind",
+        COMMUTATOR,
+        CLEAN_TRACK,
+        RENEW_ARMATURE,
+        shows=("bars", "shorted"),
+        never_runs=True,
+    ),
+    BARTEST_SUSPECT := finding(
+        "bartest.suspect",
+        "suspect in the bar test",
+        "change",
+        "clean, test again; if it stays, no release without a waiver",
+        COMMUTATOR,
+        CLEAN_TRACK,
+        MAKE_BAR_TEST,
+    ),
+)
+# fmt: off
+FIELDS: tuple[Field, ...] = (
+    BAR_TEST := column(
+        "bar-test",
+        "Bar test",
+        "Readings from bar to bar",
+        "reading",
+        needs="safe",
+        high=1e9,
+        hint="mΩ or mV, the first between bars 1 and 2; - where one is missing",
+        judged=True,
+    ),
+    BAR_TEST_HOW := pick("bar-test-how", "Bar test", "Measured as", ("resistance", "resistance"), ("drop", "voltage drop"), needs="safe", judged=True),
+    BAR_TEST_FED := pick("bar-test-fed", "Bar test", "Fed", ("bars", "from bar to bar"), ("fixed", "between two fixed bars"), needs="safe", judged=True),
+    BAR_TEST_LIFTED := pick(
+        "bar-test-lifted",
+        "Bar test",
+        "Brushes lifted",
+        ("yes", "yes, or the armature was out"),
+        ("no", "no"),
+        needs="safe",
+        hint="not said: no release",
+        judged=True,
+    ),
+    BAR_TEST_NOISE := quantity(
+        "bar-test-noise",
+        "Bar test",
+        "Scatter of a reading",
+        "share",
+        needs="safe",
+        high=1,
+        hint="how far two readings at one place differ, like 2 %",
+        judged=True,
+    ),
+    BAR_SHAFT := quantity("bar-shaft", "Bar test", "Lowest from a bar to the shaft", "insulation", needs="safe", high=1e7, judged=True),
+    BAR_SHAFT_BAR := quantity("bar-shaft-bar", "Bar test", "At bar", "count", needs="safe", low=1, high=2000, judged=True),
+)
+# fmt: on

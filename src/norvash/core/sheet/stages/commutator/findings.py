@@ -1,0 +1,166 @@
+"""What was painted, measured and cut on the copper, as findings."""
+
+from collections.abc import Iterator
+
+from norvash.core.commutator.run_out import run_out_grade
+from norvash.core.commutator.slots import slot_again_mm
+from norvash.core.edges import under
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.brushes.carbon import FACE_CUT
+from norvash.core.sheet.stages.brushes.holders import GAP_CUT
+from norvash.core.sheet.stages.commutator.bar_test import BAR_SHAFT_BAR, BARTEST_OPEN, BARTEST_SHORT, BARTEST_SUSPECT
+from norvash.core.sheet.stages.commutator.copper_now import CopperNow, copper_now, read_after_cut
+from norvash.core.sheet.stages.commutator.cut import (
+    COPPER_CUT,
+    COPPER_LAST,
+    COPPER_REFUSED,
+    COPPER_UNDER,
+    CUT_CHAMFER,
+    CUT_DONE,
+    SURFACE_EMERGENCY,
+    SURFACE_WITH,
+)
+from norvash.core.sheet.stages.commutator.run_out import (
+    RUNOUT_BARS,
+    RUNOUT_FAR,
+    RUNOUT_OVER,
+    RUNOUT_SEATS,
+    RUNOUT_SET_UP,
+)
+from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_TWO_BARS as TWO_BARS
+from norvash.core.sheet.stages.commutator.size import SLOT_DEPTH, SLOT_SHALLOW
+from norvash.core.sheet.stages.rework import HOLDER_SET
+from norvash.core.sheet.stages.windings.insulation import INSULATION_AGAIN
+from norvash.core.sheet.stages.windings.measured import bar_to_shaft
+from norvash.core.sheet.stages.windings.seen import WINDINGS_EARTH
+
+
+def findings(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
+    """Return what was painted, measured and cut on the copper."""
+    now = copper_now(sheet, rules)
+    found = list(_all_copper(sheet, now, rules))
+    ended = any(f.id == COPPER_UNDER.id for f in found)
+    yield from ((0, f) for f in found if not (ended and f.ends_in_cut))
+
+
+def _all_copper(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
+    if CUT_DONE.given(sheet) is None:
+        yield from _map(now)
+    if CUT_DONE.given(sheet) is None or read_after_cut(sheet):
+        yield from _turned(sheet, now)
+    yield from _bar_test(sheet, now, rules)
+    yield from _cut(sheet, now, rules)
+    if SURFACE_WITH.of(sheet) == "file":
+        yield SURFACE_EMERGENCY
+
+
+def _map(now: CopperNow) -> Iterator[Finding]:
+    for saying in now.read.sayings if now.read else ():
+        if saying.finding and not (saying.finding is TWO_BARS and not now.needs_bar_test):
+            yield saying.finding.saying(saying.brief)
+
+
+def _turned(sheet: Sheet, now: CopperNow) -> Iterator[Finding]:
+    found = now.run_out
+    if found is None or not found.over:
+        return
+    words = f"run-out {found.tir_mm:.3f} mm, {found.tir_limit_mm:g} mm allowed"
+    if run_out_grade(found, carries=sheet.facts.may_carry) == "stop":
+        yield RUNOUT_FAR.saying(words)
+    elif found.cause in ("set-up", "off centre"):
+        yield (RUNOUT_SET_UP if found.cause == "set-up" else RUNOUT_SEATS).saying(words)
+        if found.bars_out:
+            yield RUNOUT_BARS.saying(found.words.split("; beside it ")[-1])
+    else:
+        yield (RUNOUT_BARS if found.cause == "bars" else RUNOUT_OVER).saying(words)
+
+
+def _bar_test(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
+    tested, shaft = now.tested, bar_to_shaft(sheet, rules)
+    if tested is not None:
+        for fault in tested.faults:
+            if fault.kind == "feed":
+                yield BARTEST_SUSPECT.saying(fault.words)
+            else:
+                yield (BARTEST_OPEN if fault.kind in ("open", "riser") else BARTEST_SHORT).saying(fault.words)
+        odd = [*tested.unexplained, *tested.suspect]
+        if odd:
+            yield BARTEST_SUSPECT.saying(f"suspect at reading {', '.join(map(str, odd[:6]))}")
+    if shaft is not None and not shaft.passes:
+        bar = BAR_SHAFT_BAR.of(sheet)
+        where = f"from bar{'' if bar is None else f' {bar:.0f}'} to the shaft"
+        if shaft.grade == "stop":
+            yield WINDINGS_EARTH.saying(f"{shaft.measured:g} MΩ {where}")
+        else:
+            yield INSULATION_AGAIN.saying(f"{where}: {shaft.again}")
+
+
+def _cut(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
+    plan, done = now.plan, CUT_DONE.given(sheet)
+    if done is not None:
+        yield from _left(done)
+        yield from _after_cut(sheet, done, rules)
+        return
+    yield from _slots(sheet, rules)
+    if plan is None:
+        return
+    about = ", the least an estimate" if plan.provisional else ""
+    if under(plan.copper.diameter, plan.least):
+        yield COPPER_UNDER.saying(
+            f"{plan.copper.diameter:.2f} mm in diameter, under its least of {plan.least:.2f} mm{about}"
+        )
+    elif (
+        now.work is not None
+        and now.work[0].id == "skim"
+        and not (now.run_out and now.run_out.cause in ("set-up", "off centre"))
+    ):
+        depth = plan.chosen
+        if depth.allowed:
+            yield COPPER_CUT.saying(
+                f"cleans up with {depth.radial:.3f} mm radial, to {depth.diameter_after:.2f} mm; {depth.skims_left}"
+                f" more such cuts left{about}"
+            )
+        else:
+            yield COPPER_REFUSED.saying(
+                f"a cut would end {depth.under_by:.3f} mm under the least diameter; deepest allowed {plan.deepest:.3f}"
+                f" mm radial{about}"
+            )
+
+
+def _left(done: Given) -> Iterator[Finding]:
+    """Return what a cut left of the copper."""
+    after, least, radial = (float(done.more.get(name, "nan")) for name in ("after", "least", "radial"))
+    if under(after, least):
+        yield COPPER_UNDER.saying(f"{after:.2f} mm after the cut, under its least of {least:.2f} mm")
+    elif under(after - least, 2 * radial):
+        yield COPPER_LAST.saying(
+            f"{(after - least) / 2:.3f} mm radial left above the least diameter, less than the last cut"
+        )
+
+
+def _after_cut(sheet: Sheet, done: Given, rules: MotorRules) -> Iterator[Finding]:
+    """Return what a cut leaves to be done, until it is ticked: holders, faces, slots."""
+    sunk, slot = float(done.more.get("sunk", "0")), done.more.get("slot")
+    if not HOLDER_SET.of(sheet) and sunk > 0:
+        gap = done.more.get("gap")
+        wider = "" if gap is None else f", gap {float(gap):.2f} to {float(gap) + sunk:.2f} mm"
+        yield GAP_CUT.saying(f"holders not set since the cut: the brush sinks by {sunk:.3f} mm{wider}")
+    before, after = float(done.more.get("before", "0")), float(done.more.get("after", "0"))
+    yield FACE_CUT.saying(f"faces shaped to {before / 2:.2f} mm, the radius is {after / 2:.2f} mm now")
+    if slot is not None and not CUT_CHAMFER.of(sheet):
+        depth = max(float(slot) - float(done.more.get("radial", "0")), 0.0)
+        least = slot_again_mm(after, sheet.facts.figures.stated("slot_width_mm"), rules)
+        if under(depth, least) and sheet.facts.figures.stated("undercut_mm") != 0:
+            yield SLOT_SHALLOW.saying(f"slots {depth:.2f} mm deep after the cut")
+
+
+def _slots(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
+    depth, width = SLOT_DEPTH.of(sheet), sheet.facts.figures.stated("slot_width_mm")
+    if depth is None or sheet.facts.figures.stated("undercut_mm") == 0:
+        return
+    least = slot_again_mm(sheet.facts.figures.track_d_mm, width, rules)
+    if under(depth, least):
+        yield SLOT_SHALLOW.saying(f"slots {depth:.2f} mm deep, {least:.2f} mm at least")

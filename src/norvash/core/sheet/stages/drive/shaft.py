@@ -1,0 +1,92 @@
+"""Shaft, seals, drive and solenoid, and what is seen on all turning parts."""
+
+from norvash.core.sheet.field import Field, pick, quantity
+from norvash.core.sheet.finding import finding
+from norvash.core.sheet.part import DRIVE
+from norvash.core.sheet.stages.drive.seen import DRIVE_BELT, DRIVE_JAMMED, DRIVE_WORN, RENEW_SEAL
+from norvash.core.sheet.stages.shared import SEEK_ONCE_A_TURN
+from norvash.core.sheet.task import Task
+
+SHIM_END_FLOAT = Task(
+    id="shim",
+    what="Shim the end float",
+    minutes=20,
+    tools="shims, dial gauge",
+    steps=("set it to the middle of its band", "note what was put in"),
+)
+MEND_SOLENOID = Task(
+    id="solenoid",
+    what="Mend the solenoid",
+    minutes=30,
+    tools="contacts or solenoid of its type",
+    steps=("renew the contacts", "free and clean the plunger", "measure drop and pinion clearance"),
+    caution="battery earth lead off first",
+)
+# fmt: off
+FINDINGS = (
+    FLOAT_OUT := finding("float.out", "end float outside its band", "plan", "shim it", DRIVE, SHIM_END_FLOAT),
+    VIBRATION_WATCH := finding(
+        "vibration.watch", "vibration to be watched", "watch", "look at balance, bearings and coupling at the next stop", DRIVE, SEEK_ONCE_A_TURN
+    ),
+    VIBRATION_HIGH := finding("vibration.high", "vibration too much", "change", "balance, bearings, coupling", DRIVE, SEEK_ONCE_A_TURN),
+    RING_SQUEEZE := finding("ring.squeeze", "O-ring squeezed too little or too much", "plan", "take the right section", DRIVE, RENEW_SEAL),
+    SOLENOID_BAD := finding("solenoid.bad", "solenoid contact or plunger bad", "change", "renew contacts or solenoid, free the plunger", DRIVE, MEND_SOLENOID),
+)
+FIELDS: tuple[Field, ...] = (
+    END_FLOAT := quantity("end-float", "Shaft", "End float", "length", needs="safe", high=50, judged=True),
+    VIBRATION := quantity("vibration", "Shaft", "Vibration of the housing, rms", "vibration", high=1000, judged=True, compared=True),
+    RING_SECTION := quantity("ring-section", "Seals", "Thickness of an O-ring", "length", needs="safe", low=0.1, high=50, judged=True),
+    RING_GROOVE := quantity("ring-groove", "Seals", "Depth of its groove", "length", needs="safe", high=50, judged=True),
+    TEETH := pick(
+        "teeth",
+        "Drive",
+        "Pinion and gears",
+        ("sound", "sound"),
+        ("worn", "worn or rounded"),
+        ("chipped", "chipped"),
+        needs="safe",
+        judged=True,
+        finds={"worn": DRIVE_WORN, "chipped": DRIVE_WORN},
+    ),
+    CLUTCH := pick(
+        "clutch",
+        "Drive",
+        "One-way clutch",
+        ("right", "locks one way, free the other"),
+        ("slips", "slips"),
+        ("jams", "jams both ways"),
+        needs="safe",
+        judged=True,
+        finds={"slips": DRIVE_WORN, "jams": DRIVE_JAMMED},
+    ),
+    BELT := pick(
+        "belt",
+        "Drive",
+        "Belt",
+        ("sound", "sound, in its grooves"),
+        ("cracked", "cracked or glazed"),
+        ("off", "ribs not in their grooves"),
+        needs="safe",
+        judged=True,
+        finds={"cracked": DRIVE_BELT, "off": DRIVE_BELT},
+    ),
+    CUSHIONS := pick(
+        "cushions", "Drive", "Rubber cushions", ("sound", "sound"), ("hard", "cracked or hard"), needs="safe", judged=True, finds={"hard": DRIVE_WORN}
+    ),
+    PLUNGER := pick(
+        "plunger",
+        "Solenoid",
+        "Plunger",
+        ("free", "free"),
+        ("sticks", "sticks"),
+        needs="safe",
+        classes=("starter",),
+        judged=True,
+        finds={"sticks": SOLENOID_BAD},
+    ),
+    SOLENOID_V := quantity(
+        "solenoid-v", "Solenoid", "Drop over its contact while cranking", "voltage", needs="permit", high=50, classes=("starter",), judged=True
+    ),
+    PINION_GAP := quantity("pinion-gap", "Solenoid", "Pinion clearance at full throw", "length", needs="safe", high=100, classes=("starter",), judged=True),
+)
+# fmt: on

@@ -1,0 +1,31 @@
+"""Bearings, shaft, seals, drive and solenoid."""
+
+from collections.abc import Iterable
+
+from norvash.core.diagnosis.signs import ON_DRIVE
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stage import Visit as Visit
+from norvash.core.sheet.stages.drive import bearings, seen, shaft
+
+
+def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
+    from norvash.core.sheet.stages.drive.findings import findings
+
+    return findings(sheet, rules)
+
+
+STAGE = Stage(
+    id="drive",
+    name="drive",
+    fields=(*bearings.FIELDS, *shaft.FIELDS),
+    signs=ON_DRIVE,
+    looked=seen.LOOKED,
+    findings=(*bearings.FINDINGS, *shaft.FINDINGS),
+    inside=True,
+    judge=_judge,
+    words="Bearings and drive",
+    clears=("bearing-bad", "drive-bad", "belt-bad", "fan-bad", "shaft-bad"),
+)

@@ -1,0 +1,27 @@
+"""Open and record: how far it is open, and what must be known to close it again."""
+
+from norvash.core.sheet.field import Field, pick, text, tick
+from norvash.core.sheet.stage import Stage
+
+FIELDS: tuple[Field, ...] = (
+    HOW_FAR_OPEN := pick(
+        "state",
+        "How far it is open",
+        "It is now",
+        ("opened", "brushes and commutator in sight"),
+        ("stripped", "armature out"),
+        needs="safe",
+    ),
+    WITNESS_MARKS := tick("marks", "Recorded", "Witness marks made", needs="safe"),
+    PHOTOS := tick("photos", "Recorded", "Photos taken", needs="safe"),
+    WIRES_NOTED := tick("wires", "Recorded", "Wires noted, which went where", needs="safe"),
+    STACK := text(
+        "stack",
+        "Recorded",
+        "Washers, shims, insulators, seals: order and direction",
+        needs="safe",
+        hint="from the rotor outwards",
+    ),
+    HANDLE_WITH_CARE := text("mind", "Recorded", "Must not be twisted, pulled or lost", needs="safe"),
+)
+STAGE = Stage(id="open", name="record", words="Open and record", fields=FIELDS, inside=True)

@@ -1,0 +1,133 @@
+"""Work that several stages ask for."""
+
+from norvash.core.sheet.task import Task
+
+VACUUM = Task(
+    id="vacuum",
+    what="Take the carbon dust out",
+    minutes=10,
+    tools="vacuum with fine filter, soft brush",
+    steps=("vacuum holders, slots and windings", "wipe the insulators", "weigh it if it looks much"),
+    schools=("school.dust",),
+    caution="mask; keep it off electronics",
+)
+FIT_SET = Task(
+    id="fit-set",
+    what="Renew the set",
+    minutes=25,
+    tools="new set, caliper, pull gauge",
+    steps=(
+        "measure the new brushes",
+        "fit them the same way round",
+        "check lead, spring and latch",
+        "contour and seat the faces",
+        "record the new set",
+    ),
+    schools=("school.one-or-all", "school.old-or-new", "school.face", "school.order"),
+    caution="magnets snatch; springs fly",
+    renews=True,
+)
+SEEK_CAUSE = Task(
+    id="seek",
+    what="Look for the cause",
+    minutes=15,
+    tools="light, magnifier, dial gauge",
+    steps=("look at run-out, high bars and holder gap", "look at load, spring force and surroundings"),
+)
+SET_HOLDERS = Task(
+    id="set-holders",
+    what="Set the holders to the new diameter",
+    minutes=15,
+    tools="feeler gauge",
+    steps=(
+        "loosen, set the gap at every holder, tighten",
+        "tick it on the sheet: limit and depth readings go back to normal",
+    ),
+)
+CONTOUR_FACES = Task(
+    id="contour",
+    what="Give the brushes the new curve",
+    minutes=25,
+    tools="paper or seating stone",
+    steps=("fresh contour to the smaller radius", "vacuum after", "follow-up look soon"),
+    schools=("school.face",),
+)
+CLEAN_TRACK = Task(
+    id="clean-track",
+    what="Clean the track",
+    minutes=15,
+    tools="as the site's school says",
+    steps=("clean it with the least removal", "clean the slots after", "vacuum"),
+    schools=("school.cleaning", "school.shiny"),
+    caution="gloves off near turning parts; no emery, no steel wool",
+)
+MAKE_BAR_TEST = Task(
+    id="bar-test",
+    what="Make the bar test",
+    minutes=20,
+    tools="current source, millivoltmeter",
+    steps=("measure from bar to bar all round", "mark what is high or low"),
+)
+PLAN_CUT = Task(
+    id="skim",
+    what="Plan a cut",
+    minutes=60,
+    tools="lathe, dial gauge, micrometer",
+    steps=("measure diameter and run-out", "see what is left above the least diameter", "cut, undercut, chamfer"),
+    schools=("school.skim",),
+    caution="covered windings, chuck key out, no cloth or gloves",
+)
+SEEK_ONCE_A_TURN = Task(
+    id="balance",
+    what="Look for what comes once a turn",
+    minutes=40,
+    tools="dial gauge, feeler gauges, vibration meter",
+    steps=("balance and coupling", "air gap at every pole", "field coils against each other", "joints of the armature"),
+)
+CHECK_NEUTRAL = Task(
+    id="neutral",
+    what="Check neutral, grade and load",
+    minutes=20,
+    tools="millivoltmeter",
+    steps=("neutral mark", "grade and pressure of the brushes", "load"),
+)
+UNDERCUT_MICA = Task(
+    id="undercut",
+    what="Undercut the mica",
+    minutes=30,
+    tools="slotting tool, chamfer tool",
+    steps=("undercut to depth", "chamfer", "clean the slots"),
+    caution="eye protection, mask",
+)
+RENEW_ARMATURE = Task(
+    id="armature",
+    what="Renew the armature or send it out",
+    minutes=120,
+    tools="new or exchange armature",
+    steps=("weigh repair against a new machine", "renew or send out"),
+    schools=("school.repair",),
+)
+DRY_INSULATION = Task(
+    id="insulation",
+    what="Clean, dry, and test the insulation again",
+    minutes=60,
+    tools="vacuum, warm dry air, insulation tester",
+    steps=(
+        "clean",
+        "let solvents go first",
+        "dry, at most 90 °C and 10 K an hour",
+        "dry when the reading has passed its lowest, risen, and three an hour apart agree within a tenth",
+        "judge it after cooling to about 40 °C",
+    ),
+    schools=("school.dust",),
+    caution="people clear, discharge after the test",
+)
+RENEW_BEARING = Task(
+    id="bearing",
+    what="Renew the bearing",
+    minutes=45,
+    tools="puller, press sleeve, micrometer",
+    steps=("measure shaft and seat first", "press only on the ring with the tight fit", "check play and feel"),
+    schools=("school.kit",),
+    caution="chips when it is pulled: eye protection",
+)

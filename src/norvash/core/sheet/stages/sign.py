@@ -1,0 +1,29 @@
+"""Sign: back to service, what was used, when to look next."""
+
+from norvash.core.sheet.field import Day, text
+from norvash.core.sheet.gates import SERVICE
+from norvash.core.sheet.stage import Stage, Visit
+
+PARTS_USED = text("parts", "Parts", "Parts used", hint="part number and how many")
+NEXT_LOOK = Day(
+    id="next-look", group="Next look", label="Sooner than Norvash says, by day", hint="a day; empty: as forecast"
+)
+# What is added below the signature of a sheet; it is no entry of its walk.
+ADDITION = text("addition", "Added after signing", "Added", per="number")
+
+
+def _is_done(visit: Visit) -> bool:
+    return visit.sheet.signed_at is not None
+
+
+STAGE = Stage(
+    id="sign",
+    name="sign",
+    words="Sign",
+    fields=(PARTS_USED, NEXT_LOOK),
+    gate=SERVICE,
+    schools=("school.look",),
+    quick=True,
+    skipped=False,
+    is_done=_is_done,
+)

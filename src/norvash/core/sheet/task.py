@@ -1,0 +1,20 @@
+"""One task of the work list."""
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Task:
+    """One task: its minutes, tools, steps and cautions; schools say how it is done here.
+
+    `renews` tells that the set of brushes goes.
+    """
+
+    id: str
+    what: str
+    minutes: int
+    tools: str
+    steps: tuple[str, ...]
+    schools: tuple[str, ...] = ()
+    caution: str = ""
+    renews: bool = False

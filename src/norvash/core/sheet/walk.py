@@ -1,0 +1,50 @@
+"""How a sheet is walked: its stages, how far the motor is open, and the tests with power on that are permitted."""
+
+from datetime import datetime, timedelta
+
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages import record
+from norvash.core.sheet.stages.before.fields import OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
+from norvash.core.sheet.stages.catalogue import STAGES, stage_of
+from norvash.core.sheet.stages.decide import OUTCOME
+
+
+def stages_of(sheet: Sheet) -> tuple[Stage, ...]:
+    """Return the stages that a sheet walks, of a quick look those that belong to one."""
+    return tuple(s for s in STAGES if s.quick or sheet.kind == "full")
+
+
+def touched(sheet: Sheet, stage: Stage) -> bool:
+    """Tell whether anything was entered at a stage; that it is skipped is no entry of its work."""
+    return any(
+        given.stands and stage_of(f) is stage and f != (stage.skip.id if stage.skip else "")
+        for (f, _), given in sheet.entries.items()
+    )
+
+
+def upstream(sheet: Sheet) -> bool:
+    """Tell whether it was settled that the fault lies before the motor."""
+    return "upstream" in (OUTCOME_BEFORE.of(sheet), OUTCOME.of(sheet))
+
+
+def how_far_open(sheet: Sheet) -> str:
+    """Return how far the motor is open: assembled, opened or stripped."""
+    said = record.HOW_FAR_OPEN.of(sheet)
+    return said or ("opened" if any(touched(sheet, s) for s in STAGES if s.opens) else "assembled")
+
+
+def open_permits(sheet: Sheet) -> tuple[int, ...]:
+    """Return the numbers of the tests with power on that are open."""
+    return tuple(n for n in PERMIT_OPEN.places(sheet) if not PERMIT_CLOSE.of(sheet, n))
+
+
+def runs_until(sheet: Sheet, permit: int) -> datetime | None:
+    """Return until when a test with power on is permitted, None where there is none with this number."""
+    given = PERMIT_OPEN.given(sheet, permit)
+    return given.at + timedelta(minutes=float(given.more.get("minutes", "0"))) if given else None
+
+
+def permitted(sheet: Sheet, now: datetime) -> bool:
+    """Tell whether a test with power on is open and within its time."""
+    return any((until := runs_until(sheet, n)) is not None and now <= until for n in open_permits(sheet))

@@ -1,1 +1,0 @@
-"""The tasks that findings lead to, by what is worked on."""

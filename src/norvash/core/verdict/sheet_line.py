@@ -1,0 +1,91 @@
+"""The verdict line of a sheet: the motor's own, or the cause to look for, or that it stays closed."""
+
+from dataclasses import replace
+
+from norvash.core.diagnosis.ranking import Diagnosis
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.stage import Visit
+from norvash.core.sheet.walk import upstream
+from norvash.core.verdict.grades import GRADES
+from norvash.core.verdict.sentence import Verdict
+from norvash.core.verdict.values import Reason
+
+_GRAVE = GRADES.index("plan")
+SEEKING = ("Cause sought", "Not opened")
+
+
+def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
+    """Return what to do now on this sheet; `cause` is None while nobody complains of anything.
+
+    Source: rules diagnosis.upstream, diagnosis.sure
+    """
+    rules = visit.rules
+    if upstream(visit.sheet):
+        closed = _closed(said, cause, rules, "Leave the motor closed: the fault lies before it.")
+        return replace(closed, by_when="")
+    if cause is None or (visit.measured and max((c.rank for c in visit.found.components), default=0) >= _GRAVE):
+        return said
+    if cause.share("upstream") >= rules["diagnosis.upstream"]:
+        return _closed(said, cause, rules, "Do not open the motor yet: the fault lies most likely before it.")
+    first = cause.first
+    sure = first.chance >= rules["diagnosis.sure"]
+    act = f"Likely cause: {first.cause.words}." if sure else f"Find the cause; first to think of: {first.cause.words}."
+    why = f"{_for(cause)}" + (f" If so, {first.cause.act}." if sure else "")
+    return replace(
+        said,
+        word=SEEKING[0],
+        act=act,
+        why=why.strip(),
+        sure=_how_sure(cause),
+        by_when=_next(cause),
+        reasons=(*_reasons(cause, rules), *said.reasons),
+    )
+
+
+def _closed(said: Verdict, cause: Diagnosis | None, rules: MotorRules, act: str) -> Verdict:
+    if cause is None:
+        return replace(said, word=SEEKING[1], act=act, why="So settled on this sheet.", sure="", by_when="")
+    first = next((r for r in cause.ranked if r.cause.side == "upstream"), cause.first)
+    why = (
+        f"{cause.share('upstream'):.0%} that it is supply, switch, cable or cut-out; first {first.cause.words}:"
+        f" {first.cause.act}."
+    )
+    return replace(
+        said,
+        word=SEEKING[1],
+        act=act,
+        why=why,
+        sure=_how_sure(cause),
+        by_when=_next(cause),
+        reasons=(*_reasons(cause, rules), *said.reasons),
+    )
+
+
+def _for(cause: Diagnosis) -> str:
+    words = [r.words for r in cause.first.speaks_for[:2]]
+    return f"For it: {'; '.join(words)}." if words else ""
+
+
+def _how_sure(cause: Diagnosis) -> str:
+    second = f", then {cause.ranked[1].cause.words} {cause.ranked[1].chance:.0%}" if len(cause.ranked) > 1 else ""
+    return f"{cause.first.chance:.0%}{second}."
+
+
+def _next(cause: Diagnosis) -> str:
+    if not cause.checks or cause.checks[0].drop_bits <= 0:
+        return ""
+    check = cause.checks[0].check
+    return f"Next, {check.words} ({check.minutes:g} min)."
+
+
+def _reasons(cause: Diagnosis, rules: MotorRules) -> tuple[Reason, ...]:
+    figures = (rules.figure("diagnosis.sure"), rules.figure("diagnosis.upstream"))
+    made: list[Reason] = []
+    for ranked in cause.ranked[:3]:
+        words = f"{ranked.cause.words}, {ranked.chance:.0%}"
+        if ranked.speaks_for:
+            words += f"; for: {', '.join(r.words for r in ranked.speaks_for[:3])}"
+        if ranked.speaks_against:
+            words += f"; against: {', '.join(r.words for r in ranked.speaks_against[:3])}"
+        made.append(Reason(f"{words[0].upper()}{words[1:]}.", figures if not made else ()))
+    return tuple(made)
