@@ -23,6 +23,7 @@ from norvash.core.bearings.fitting import (
 from norvash.core.bearings.lasting import Running, grease_life_h, lasting, renew_anyway
 from norvash.core.bearings.vibration import Stands, judge_vibration
 from norvash.core.commutator.figures_after_cut import Mark, figures_since, sunk_since
+from norvash.core.motor.figure_fields import COMMUTATOR_NOW_MM, DEPTH_NEW_MM, HOLDER_GAP_MM, LIMIT_MM, SUNK_MM
 from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules
 from norvash.core.windings.insulation import EarthTest, applies, judge_insulation, judge_polarization, least_megohm
@@ -303,15 +304,13 @@ def test_what_the_surface_has_sunk_since_the_holders_were_set() -> None:
     stated = Figures({"limit_mm": 8.0, "holder_gap_mm": 2.0}, {}, {"depth_new_mm": 4.0})
     assert figures_since(stated, []) is stated
     after = figures_since(stated, cut[:2])
-    assert {
-        n: after.number(n) for n in ("commutator_now_mm", "sunk_mm", "limit_mm", "holder_gap_mm", "depth_new_mm")
-    } == {
+    assert {f.name: f.of(after) for f in (COMMUTATOR_NOW_MM, SUNK_MM, LIMIT_MM, HOLDER_GAP_MM, DEPTH_NEW_MM)} == {
         "commutator_now_mm": 59.8,
         "sunk_mm": about(0.15),
         "limit_mm": about(8.15),
         "holder_gap_mm": about(2.15),
         "depth_new_mm": 4.0,
     }
-    assert after.basis("limit_mm") == "since the cut on sheet 2"
+    assert LIMIT_MM.basis(after) == "since the cut on sheet 2"
     reset = figures_since(stated, [*cut[:2], Mark("set", DAY, 2)])
-    assert (reset.number("commutator_now_mm"), reset.number("sunk_mm"), reset.number("limit_mm")) == (59.8, None, 8.0)
+    assert (COMMUTATOR_NOW_MM.of(reset), SUNK_MM.of(reset), LIMIT_MM.of(reset)) == (59.8, None, 8.0)

@@ -11,9 +11,10 @@ from norvash.core.brush.readings import Reading, on_the_gauge_mm, read
 from norvash.core.brush.renewal import Carbon, renewed
 from norvash.core.brush.straight_line import Point
 from norvash.core.motor.classes import TEMPLATES
-from norvash.core.motor.figure_fields import BY_NAME, FIELDS
+from norvash.core.motor.figure_fields import BARS, DEPTH_NEW_MM, FIELDS, LIMIT_MM, NEW_MM, THICKNESS_MM
+from norvash.core.motor.figure_reading import check_together, read_figure
 from norvash.core.motor.figure_tables import speed_taps
-from norvash.core.motor.figures import Figures, check_together, read_figure
+from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import even_positions, read_positions
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
@@ -211,13 +212,13 @@ def test_figures_that_contradict_each_other(own: dict[str, float | str], field: 
 
 def test_the_narrowest_figure_wins_and_says_where_it_is_from() -> None:
     figures = Figures({"new_mm": 20.0}, {"new_mm": 21.0, "bars": 40.0}, TEMPLATES["tool"].lends)
-    assert (figures.number("new_mm"), figures.basis("new_mm")) == (20.0, "this motor")
-    assert (figures.number("bars"), figures.basis("bars")) == (40.0, "type")
-    assert figures.basis("depth_new_mm") == ""
-    assert (figures.basis("thickness_mm"), figures.stated("thickness_mm")) == ("class default", None)
+    assert (NEW_MM.of(figures), NEW_MM.basis(figures)) == (20.0, "this motor")
+    assert (BARS.of(figures), BARS.basis(figures)) == (40.0, "type")
+    assert DEPTH_NEW_MM.basis(figures) == ""
+    assert (THICKNESS_MM.basis(figures), THICKNESS_MM.stated(figures)) == ("class default", None)
     assert len({f.name for f in FIELDS}) == len(FIELDS)
     with pytest.raises(InputError, match="not known"):
-        figures.need("depth_new_mm")
+        DEPTH_NEW_MM.need(figures)
 
 
 @pytest.mark.parametrize(
@@ -276,8 +277,7 @@ def test_speed_settings_rise_and_choices_are_taken_from_their_list() -> None:
     assert read_figure("active_months", "9-6") == "9-6"
     assert read_figure("grade", "x" * 120)
     assert read_figure("spring_table", "0=22; 5=12")
-    for name in ("bars", "limit_mm"):
-        low, high = BY_NAME[name].low, BY_NAME[name].high
+    for name, low, high in ((f.name, f.low, f.high) for f in (BARS, LIMIT_MM)):
         assert [read_figure(name, f"{at:g}") for at in (low, high)] == [low, high]
         with pytest.raises(InputError):
             read_figure(name, f"{high + 1:g}")

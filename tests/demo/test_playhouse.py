@@ -6,6 +6,7 @@ from pathlib import Path
 import pytest
 
 from norvash.core.forecast.simulation import read_with, simulate_set
+from norvash.core.motor.figure_fields import MEASURED_BY
 from norvash.core.sheet.stages.sign import ADDITION
 from norvash.demo.fleet import DEMO_DAY, MACHINES
 from norvash.demo.machine import KINDS
@@ -77,7 +78,7 @@ def test_special_records(house: Connection) -> None:
     tug = shown(house, "TG-01").context.state
     assert tug.offset_units < 0
     assert any(r.event == "replaced" for r in latest_entries(house, machine(house, "TG-01"))) or len(tug.entries) > 40
-    assert shown(house, "H-01").context.figures.word("method") == "depth"
+    assert MEASURED_BY.of(shown(house, "H-01").context.figures) == "depth"
     half = shown(house, "T-15").open_sheet
     assert half is not None
     assert sheet_page(house, half.id, DEMO_DAY).cause is not None

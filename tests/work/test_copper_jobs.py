@@ -6,6 +6,8 @@ import pytest
 
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.motor.figure_fields import HOLDER_GAP_MM, SUNK_MM
+from norvash.core.motor.figure_reading import track_d_mm
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, rounds
 from norvash.work.context import load
@@ -189,8 +191,8 @@ def test_a_cut_changes_limit_depth_readings_and_gap_until_the_holders_are_set(vi
     assert visit.page.found.limit.limit_mm == pytest.approx(before + 0.055)
     assert "until the holders are set" in visit.page.found.limit.remark
     figures = load(shop.conn, visit.motor).figures
-    assert figures.track_d_mm == 95.93
-    assert figures.number("holder_gap_mm") == pytest.approx(2.305)
+    assert track_d_mm(figures) == 95.93
+    assert HOLDER_GAP_MM.of(figures) == pytest.approx(2.305)
     first = record(shop.conn, shop.later(minutes=1).act(), visit.id, position=1, text="33.4")
     assert rounds.fetch_reading(shop.conn, first)[0].length_mm == pytest.approx(10.055)
     assert {"gap.cut", "face.cut", "slot.shallow"} <= set(visit.found)
@@ -202,7 +204,7 @@ def test_a_cut_changes_limit_depth_readings_and_gap_until_the_holders_are_set(vi
     for _ in range(4):
         undo(shop.conn, shop.later(minutes=1).act(), visit.id)
     undo(shop.conn, shop.later(minutes=1).act(), visit.id)
-    assert load(shop.conn, visit.motor).figures.track_d_mm == 98
+    assert track_d_mm(load(shop.conn, visit.motor).figures) == 98
     assert visit.page.found.limit.limit_mm == pytest.approx(before)
 
 
@@ -234,13 +236,13 @@ def test_holders_that_were_put_off_count_as_set_once_they_are_mended(visit: Visi
     day = f"{shop.now.date():%Y-%m-%d}"
     visit.put("decide.gap.cut", "deferred", who="Ines", day=day)
     sign(shop.conn, shop.later(minutes=1).act(), visit.id, "only to have it signed")
-    assert load(shop.conn, visit.motor).figures.number("sunk_mm") == pytest.approx(0.15)
+    assert SUNK_MM.of(load(shop.conn, visit.motor).figures) == pytest.approx(0.15)
     again = Visit(shop, visit.motor)
     put_off = next(d for d in again.page.deferred if d.finding == "gap.cut")
     again.put(f"settle.{put_off.id}", "yes")
     sign(shop.conn, shop.later(minutes=1).act(), again.id, "only to have it signed")
-    assert load(shop.conn, visit.motor).figures.number("sunk_mm") is None
-    assert load(shop.conn, visit.motor).figures.track_d_mm == 96.1
+    assert SUNK_MM.of(load(shop.conn, visit.motor).figures) is None
+    assert track_d_mm(load(shop.conn, visit.motor).figures) == 96.1
 
 
 def test_a_cut_needs_the_bar_test_and_a_diameter_and_makes_sense(visit: Visit) -> None:
@@ -290,14 +292,14 @@ def test_a_column_of_nearly_one_reading_a_bar_is_asked_about(count: int, says: s
 
 
 def test_slots_teach_the_site_its_own_pace(visit: Visit, shop: Shop) -> None:
-    assert copper_bench(shop.conn, visit.page).factor == 1.0
+    assert copper_bench(shop.conn, visit.page).slots.factor == 1.0
     visit.put("slot-minutes", "58")
     visit.put("lathe-speeds", "185\n355")
     sign(shop.conn, shop.later(minutes=1).act(), visit.id, "only to have it signed")
     again = Visit(shop, visit.motor)
     bench = copper_bench(shop.conn, again.page)
-    assert bench.factor == pytest.approx(4 / 3)
-    assert bench.sheets == 1
+    assert bench.slots.factor == pytest.approx(4 / 3)
+    assert bench.slots.sheets == 1
     assert bench.speeds is not None
     assert bench.speeds.word == "185;355"
-    assert bench.slots_min == pytest.approx(29 * 4 / 3)
+    assert bench.slots.minutes == pytest.approx(29 * 4 / 3)

@@ -6,6 +6,7 @@ from dataclasses import replace
 import pytest
 
 from conftest import Shop, new_motor
+from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.planning.policies import last_check
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
 from norvash.store import forecasts, rounds, standings, use
@@ -139,7 +140,7 @@ def test_classes_lend_what_is_not_stated(shop: Shop, name: str, life: str, unit:
     shown = shop.page(motor)
     assert shown.context.unit == unit
     assert shown.found.limit.estimated
-    assert shown.context.figures.basis("new_mm") == "class default"
+    assert NEW_MM.basis(shown.context.figures) == "class default"
 
 
 @pytest.mark.parametrize("text", ["", "abc", "-3", "1e9", "NaN", "1" * 40, "12 mm", "1,234,567"])

@@ -3,6 +3,7 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 
+from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
 from norvash.core.motor.record import MotorState
 from norvash.core.text.quantities import shown
 from norvash.core.text.words import UNIT_WORDS, grouped
@@ -47,8 +48,7 @@ def frame_of(found: Findings, state: MotorState, width: float, height: float) ->
     high = max([*uses, _end(found, state) or 0.0, low + _LEAST_USE])
     high += 0.06 * (high - low)
     longest = max(
-        [state.figures.need("new_mm")]
-        + [m.length_mm for s in state.sets for r in s.rounds for m in r.readings.values()]
+        [NEW_MM.need(state.figures)] + [m.length_mm for s in state.sets for r in s.rounds for m in r.readings.values()]
     )
     longest *= 1.04
     floor_mm = max(0.0, found.limit.limit_mm - 0.3 * (longest - found.limit.limit_mm))
@@ -61,20 +61,13 @@ def frame_of(found: Findings, state: MotorState, width: float, height: float) ->
         return TOP + (longest - mm) / (longest - floor_mm) * down
 
     return Frame(
-        x=x,
-        y=y,
-        low=low,
-        high=high,
-        longest_mm=longest,
-        new_mm=state.figures.need("new_mm"),
-        width=width,
-        height=height,
+        x=x, y=y, low=low, high=high, longest_mm=longest, new_mm=NEW_MM.need(state.figures), width=width, height=height
     )
 
 
 def axes(frame: Frame, state: MotorState) -> list[Element]:
     """Draw both axes with their figures and dates."""
-    unit = state.figures.word("length_unit") or "mm"
+    unit = LENGTH_UNIT.of(state.figures) or "mm"
     per_unit = 1 / shown(1.0, unit)
     bottom = frame.height - BOTTOM
     made = [label("text-soft", LEFT - 8, 12, unit, "end")]

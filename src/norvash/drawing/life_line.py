@@ -1,5 +1,6 @@
 """The life line: length against use over all sets ever fitted, with the limit and the line to it."""
 
+from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState
 from norvash.core.text.words import day_words, grouped, length_words, rounded, short_day, use_words
 from norvash.core.verdict.values import Findings
@@ -36,7 +37,7 @@ def life_line(found: Findings, state: MotorState, width: float, height: float, *
 def _limit(frame: Frame, found: Findings, state: MotorState) -> list[Element]:
     y = frame.y(found.limit.limit_mm)
     ink = "copper-dash" if found.limit.estimated else "copper-line"
-    words = f"limit {length_words(found.limit.limit_mm, state.figures.word('length_unit'))} · {found.limit.source}"
+    words = f"limit {length_words(found.limit.limit_mm, LENGTH_UNIT.of(state.figures))} · {found.limit.source}"
     return [line(ink, LEFT, y, frame.width - RIGHT, y), label("text-copper", LEFT + 6, y + 16, words)]
 
 
@@ -57,7 +58,7 @@ def _marks(frame: Frame, state: MotorState) -> list[Element]:
 def _past_set(frame: Frame, brush_set: BrushSet, state: MotorState) -> list[Element]:
     points = [(r.total_units, min(m.length_mm for m in r.readings.values())) for r in brush_set.rounds if r.readings]
     if brush_set.fitted_known and not any(r.kind == "fitting" for r in brush_set.rounds):
-        points.insert(0, (brush_set.fitted_units, state.figures.need("new_mm")))
+        points.insert(0, (brush_set.fitted_units, NEW_MM.need(state.figures)))
     drawn = [(frame.x(u), frame.y(mm)) for u, mm in points]
     made = [polyline("past", drawn)] if len(drawn) > 1 else []
     return made + [el("circle", "dot-past", cx=x, cy=y, r=3.6) for x, y in drawn]
@@ -203,7 +204,7 @@ def _describe(found: Findings, state: MotorState) -> str:
 
 
 def _rows(state: MotorState) -> tuple[tuple[str, ...], ...]:
-    labels, unit = {p.number: p.label for p in state.positions}, state.figures.word("length_unit")
+    labels, unit = {p.number: p.label for p in state.positions}, LENGTH_UNIT.of(state.figures)
     return tuple(
         (
             str(s.number),

@@ -4,6 +4,17 @@ from collections.abc import Callable, Sequence
 
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.ruler import ruler_of
+from norvash.core.motor.figure_fields import (
+    BARS,
+    COMMUTATOR_D_MM,
+    LEAD_ROOT_DEPTH_MM,
+    LENGTH_UNIT,
+    NEW_MM,
+    THICKNESS_MM,
+    WEAR_LINES,
+    WIDTH_MM,
+)
+from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.rules.book import MotorRules
@@ -52,18 +63,18 @@ def brush_drawn(figures: Figures, rules: MotorRules) -> Drawing:
 
     Raises: InputError when the figures contradict each other.
     """
-    limit, new_mm, unit = motor_limit(figures, rules), figures.need("new_mm"), figures.word("length_unit")
-    lines = [figures.number(f"wear_line_{i}_mm") for i in (1, 2, 3)]
+    limit, new_mm, unit = motor_limit(figures, rules), NEW_MM.need(figures), LENGTH_UNIT.of(figures)
+    lines = [line.of(figures) for line in WEAR_LINES]
     plan = BrushPlan(
         new_mm=new_mm,
-        thickness_mm=figures.need("thickness_mm"),
-        width_mm=figures.need("width_mm"),
+        thickness_mm=THICKNESS_MM.need(figures),
+        width_mm=WIDTH_MM.need(figures),
         limit_mm=limit.limit_mm,
         limit_basis=limit.source,
         estimated=limit.estimated,
-        commutator_d_mm=figures.track_d_mm or figures.need("commutator_d_mm"),
+        commutator_d_mm=track_d_mm(figures) or COMMUTATOR_D_MM.need(figures),
         wear_lines_mm=tuple(x for x in lines if x is not None),
-        lead_root_mm=figures.number("lead_root_depth_mm"),
+        lead_root_mm=LEAD_ROOT_DEPTH_MM.of(figures),
         unit=unit,
     )
     return brush_sheet(plan, 470, 300)
@@ -73,20 +84,20 @@ def end_view_new(
     figures: Figures, plans: Sequence[PositionPlan], rules: MotorRules, size: float, px_per_mm: float | None = None
 ) -> Drawing:
     """Return the end view that figures stand for, with new brushes; px_per_mm draws several to one scale."""
-    fitted = [EndBrush(plan=p, length_mm=figures.need("new_mm"), in_round=True, word="new") for p in plans]
+    fitted = [EndBrush(plan=p, length_mm=NEW_MM.need(figures), in_round=True, word="new") for p in plans]
     return end_view(plate_of(figures, motor_limit(figures, rules).limit_mm), fitted, size, px_per_mm)
 
 
 def plate_of(figures: Figures, limit_mm: float) -> EndPlate:
     """Return the parts of the end view."""
     return EndPlate(
-        commutator_d_mm=figures.track_d_mm or figures.need("commutator_d_mm"),
-        bars=int(figures.need("bars")),
-        thickness_mm=figures.need("thickness_mm"),
-        new_mm=figures.need("new_mm"),
+        commutator_d_mm=track_d_mm(figures) or COMMUTATOR_D_MM.need(figures),
+        bars=int(BARS.need(figures)),
+        thickness_mm=THICKNESS_MM.need(figures),
+        new_mm=NEW_MM.need(figures),
         limit_mm=limit_mm,
-        unit=figures.word("length_unit"),
-        lent=figures.basis("commutator_d_mm") == "class default",
+        unit=LENGTH_UNIT.of(figures),
+        lent=COMMUTATOR_D_MM.basis(figures) == "class default",
     )
 
 

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 
 from norvash.core.brush.carbon import usable_carbon
 from norvash.core.brush.straight_line import Point, rate_mm_per_kh
+from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.sheet.finding import Finding
 from norvash.core.verdict.grades import WORDS, Graded, grade_of
@@ -16,7 +17,7 @@ from norvash.work.sheet_page import SheetPage
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Line:
+class BrushLine:
     """One position of the round: its reading, its last one, and what follows.
 
     `ran_units` is the use since its last reading; the rate is of that interval, or over the set's life without one.
@@ -41,7 +42,7 @@ class BrushLines:
     """The brushes of a sheet; `at` is the position to measure next, 0 when all are measured."""
 
     row: RoundRow
-    lines: tuple[Line, ...]
+    lines: tuple[BrushLine, ...]
 
     @property
     def at(self) -> int:
@@ -67,12 +68,14 @@ def brush_lines(conn: Connection, shown: SheetPage) -> BrushLines:
     )
 
 
-def _line(shown: SheetPage, row: RoundRow, plan: PositionPlan, reading: ReadingRow | None, brush: BrushNow) -> Line:
+def _line(
+    shown: SheetPage, row: RoundRow, plan: PositionPlan, reading: ReadingRow | None, brush: BrushNow
+) -> BrushLine:
     context, limit_mm = shown.context, shown.found.limit.limit_mm
     usable, left, graded = None, None, None
     if reading is not None:
         usable, left = (
-            usable_carbon(reading.length_mm, context.figures.need("new_mm"), limit_mm),
+            usable_carbon(reading.length_mm, NEW_MM.need(context.figures), limit_mm),
             reading.length_mm - limit_mm,
         )
         newest = brush.last is not None and brush.last.id == reading.id
@@ -86,7 +89,7 @@ def _line(shown: SheetPage, row: RoundRow, plan: PositionPlan, reading: ReadingR
     word = WORDS[graded.grade] if graded else "not measured on this sheet"
     this = next(r for s in context.state.sets for r in s.rounds if r.id == row.id)
     seen = tuple(f for n, f in this.seen if n == plan.number)
-    return Line(
+    return BrushLine(
         plan=plan,
         reading=reading,
         before=before,
@@ -111,5 +114,5 @@ def _before(context: Context, row: RoundRow, position: int) -> Point | None:
         found = earlier[-1].readings[position]
         return Point(found.length_mm, earlier[-1].total_units, found.sd_mm)
     if current.fitted_known and current.fitted_units <= row.total_units:
-        return Point(context.figures.need("new_mm"), current.fitted_units, context.rules["new.tolerance"] / 2)
+        return Point(NEW_MM.need(context.figures), current.fitted_units, context.rules["new.tolerance"] / 2)
     return None

@@ -8,7 +8,9 @@ from functools import cached_property
 from norvash.core.commutator.figures_after_cut import Mark, figures_since
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.classes import TEMPLATES
-from norvash.core.motor.figures import Figures, variant_of
+from norvash.core.motor.figure_fields import ACTIVE_MONTHS, USE_PER_WEEK_UNITS
+from norvash.core.motor.figure_reading import variant_of
+from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import BrushSet, Measured, MotorState, Renewal, Round
 from norvash.core.planning.policy import Policy
@@ -224,8 +226,8 @@ def rate_in_season(
     motor: Motor, figures: Figures, entries: tuple[Entry, ...], windows: tuple[Window, ...], applied: MotorRules
 ) -> Rate | None:
     """Return a motor's rate of use, in the season that it follows."""
-    season = season_of(figures.word("active_months"), entries, windows, motor.place, applied)
-    return rate_of_use(entries, figures.number("use_per_week_units"), applied, season)
+    season = season_of(ACTIVE_MONTHS.of(figures), entries, windows, motor.place, applied)
+    return rate_of_use(entries, USE_PER_WEEK_UNITS.of(figures), applied, season)
 
 
 def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Context:

@@ -4,7 +4,10 @@ from dataclasses import dataclass
 
 from norvash.core.commutator.after_cut import learnt_factor, slot_minutes
 from norvash.core.sheet.given import Earlier, Given
+from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
 from norvash.core.sheet.stages.commutator.copper_now import CopperNow, copper_now
+from norvash.core.sheet.stages.commutator.cut import LATHE_SPEEDS, SLOT_MINUTES
+from norvash.core.sheet.stages.commutator.says import SlotsHere
 from norvash.store import entries
 from norvash.store.database import Connection
 from norvash.work.sheet_page import SheetPage
@@ -14,15 +17,13 @@ _MOST_SHEETS = 20
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class CopperBench:
-    """The commutator as worked out now; speeds kept from the last plan anywhere, and the site's own factor for
-    slots.
+    """The commutator as worked out now; speeds kept from the last plan anywhere, and how long slots take
+    here.
     """
 
     now: CopperNow
     speeds: Given | None
-    factor: float
-    sheets: int
-    slots_min: float | None
+    slots: SlotsHere
     earlier_map: Earlier | None
 
 
@@ -31,18 +32,16 @@ def copper_bench(conn: Connection, shown: SheetPage) -> CopperBench:
     rules = shown.context.rules
     taken = [
         (g.number, float(g.more["estimated"]))
-        for g in entries.list_signed_values(conn, "slot-minutes", _MOST_SHEETS)
+        for g in entries.list_signed_values(conn, SLOT_MINUTES.id, _MOST_SHEETS)
         if g.number and "estimated" in g.more
     ]
     factor = learnt_factor([t / e for t, e in taken if e > 0], rules)
     now = copper_now(shown.sheet, rules)
     minutes = slot_minutes(now.bars, rules, factor) if now.bars else None
-    earlier = entries.list_earlier(conn, shown.row.motor_id, shown.row.number, ("bar-map",)).get("bar-map")
+    earlier = entries.list_earlier(conn, shown.row.motor_id, shown.row.number, (BAR_MAP.id,)).get(BAR_MAP.id)
     return CopperBench(
         now=now,
-        speeds=entries.last_of_site(conn, "lathe-speeds"),
-        factor=factor,
-        sheets=len(taken),
-        slots_min=minutes,
+        speeds=entries.last_of_site(conn, LATHE_SPEEDS.id),
+        slots=SlotsHere(factor, len(taken), minutes),
         earlier_map=earlier,
     )

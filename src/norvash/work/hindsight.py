@@ -5,6 +5,7 @@ from dataclasses import dataclass, replace
 
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.forecast.case import Case
+from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.record import MotorState
 from norvash.core.planning.hindsight import Outcome, Score, reached, scores
 from norvash.errors import InputError
@@ -88,7 +89,7 @@ def how_it_did(conn: Connection) -> HowItDid:
 
 def _ends(context: Context) -> dict[str, tuple[int, float, float | None]]:
     """Return by set its number, the use at fitting, and the use at which its limit was reached where that is known."""
-    limit, new_mm = motor_limit(context.figures, context.rules), context.figures.need("new_mm")
+    limit, new_mm = motor_limit(context.figures, context.rules), NEW_MM.need(context.figures)
     return {s.id: (s.number, s.fitted_units, reached(s, limit, new_mm)) for s in context.state.sets}
 
 

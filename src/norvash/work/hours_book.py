@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from norvash.core.motor.figure_fields import UNIT_OF_USE
 from norvash.core.text.words import UNIT_WORDS
 from norvash.core.use.log_entry import Entry
 from norvash.store import motors, policies, use
@@ -44,7 +45,7 @@ def book_rows(conn: Connection, motor_ids: Sequence[str]) -> list[BookRow]:
                 place=motor.place,
                 last=entries[-1] if entries else None,
                 per_week=rate.per_week if rate else None,
-                unit_words=UNIT_WORDS[figures.word("unit_of_use")],
+                unit_words=UNIT_WORDS[UNIT_OF_USE.of(figures)],
             )
         )
     return made

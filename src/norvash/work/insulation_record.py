@@ -1,5 +1,6 @@
 """What earlier sheets of a motor measured on its windings."""
 
+from norvash.core.sheet.stages.windings.insulation import INSULATION_C, INSULATION_MOHM
 from norvash.core.sheet.stages.windings.measured import InsulationTest, insulation_tests
 from norvash.store import entries
 from norvash.store.database import Connection
@@ -8,5 +9,5 @@ from norvash.work.sheet_page import SheetPage
 
 def insulation_record(conn: Connection, shown: SheetPage) -> tuple[InsulationTest, ...]:
     """Return every test of insulation up to this sheet, the oldest first."""
-    kept = entries.list_kept(conn, shown.row.motor_id, ("insulation-mohm", "insulation-c"))
+    kept = entries.list_kept(conn, shown.row.motor_id, (INSULATION_MOHM.id, INSULATION_C.id))
     return insulation_tests(kept, shown.row.number, shown.context.rules)

@@ -6,6 +6,7 @@ from typing import NoReturn
 
 from norvash.core.brush.doubts import Doubt
 from norvash.core.brush.readings import Reading, read
+from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import Measured
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
@@ -41,8 +42,8 @@ def record(
     def prepare() -> _Reading:
         row, context = _open(conn, round_id, act.at)
         plan = _plan(context, position)
-        method_used = method or context.figures.word("method")
-        instrument_used = instrument or context.figures.word("instrument")
+        method_used = method or MEASURED_BY.of(context.figures)
+        instrument_used = instrument or MEASURED_WITH.of(context.figures)
         try:
             reading = read(text, context.figures, context.rules, method_used, instrument_used)
         except InputError as error:

@@ -6,7 +6,8 @@ from dataclasses import dataclass, replace
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.commutator.figures_after_cut import figures_since
 from norvash.core.motor.classes import TEMPLATES
-from norvash.core.motor.figures import Figures, check_together
+from norvash.core.motor.figure_reading import check_together
+from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan, even_positions, read_positions
 from norvash.core.rules.book import Rulebook
 from norvash.core.text.quantities import parse_count

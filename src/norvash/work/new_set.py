@@ -6,6 +6,7 @@ from dataclasses import dataclass, replace
 from norvash.core.brush.doubts import Doubt, doubt_of
 from norvash.core.brush.readings import Reading, read
 from norvash.core.brush.straight_line import Point
+from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH, NEW_MM
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import BrushSet, Measured, Renewal, Round
 from norvash.core.use.counting import Counted
@@ -164,13 +165,13 @@ def _renewal(context: Context, position: int, total: float, text: str) -> Renewa
 
 
 def _method(context: Context) -> str:
-    method = context.figures.word("method")
+    method = MEASURED_BY.of(context.figures)
     return "length" if method in _IN_PLACE else method
 
 
 def _length_of(context: Context, position: int, text: str) -> Reading:
     try:
-        return read(text, context.figures, context.rules, _method(context), context.figures.word("instrument"))
+        return read(text, context.figures, context.rules, _method(context), MEASURED_WITH.of(context.figures))
     except InputError as error:
         raise error.at(f"length_{position}") from None
 
@@ -179,7 +180,7 @@ def _starting_lengths(
     context: Context, total: float, lengths: Mapping[int, str]
 ) -> tuple[tuple[PositionPlan, Reading, Doubt | None], ...]:
     """Return the lengths of new brushes as they were read, each with its doubt."""
-    start = Point(context.figures.need("new_mm"), total, context.rules["new.tolerance"] / 2)
+    start = Point(NEW_MM.need(context.figures), total, context.rules["new.tolerance"] / 2)
     made = []
     for plan in context.positions:
         text = lengths.get(plan.number, "").strip()
@@ -224,7 +225,7 @@ def _keep_lengths(conn: Connection, act: Act, made: _Fitted) -> dict[str, float]
         units=made.counted.total_units,
         act_id=act.id,
     )
-    method, instrument = _method(context), context.figures.word("instrument")
+    method, instrument = _method(context), MEASURED_WITH.of(context.figures)
     for plan, reading, doubt in made.lengths:
         rounds.add_reading(
             conn,

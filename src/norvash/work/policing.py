@@ -8,6 +8,7 @@ from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.readings import uncertainty_mm
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, MEASURED_WITH, NEW_MM, UNIT_OF_USE
 from norvash.core.motor.figures import Figures
 from norvash.core.planning.interval_table import IntervalTable
 from norvash.core.planning.policies import KINDS
@@ -54,12 +55,12 @@ def governed(conn: Connection, scope: str, scope_id: str) -> Governed:
             TEMPLATES[motor.motor_class].lends,
         )
         found = policies.list_policies(conn, motor.id, motor.type_id)
-        return Governed(scope, scope_id, f"{motor.tag} {motor.name}", figures.word("unit_of_use"), found)
+        return Governed(scope, scope_id, f"{motor.tag} {motor.name}", UNIT_OF_USE.of(figures), found)
     if scope != "type":
         raise NotFound("There are no policies at this address.", "Open them from a motor or a type.")
     kind = motors.fetch_type(conn, scope_id)
     figures = Figures({}, motors.type_figures(conn, kind.id), TEMPLATES[kind.motor_class].lends)
-    return Governed(scope, scope_id, kind.name, figures.word("unit_of_use"), policies.list_policies(conn, "", kind.id))
+    return Governed(scope, scope_id, kind.name, UNIT_OF_USE.of(figures), policies.list_policies(conn, "", kind.id))
 
 
 @dataclass(frozen=True, slots=True)
@@ -193,8 +194,8 @@ def table_of_type(conn: Connection, type_id: str) -> tuple[MotorType, str, Inter
     kind = motors.fetch_type(conn, type_id)
     figures = Figures({}, motors.type_figures(conn, kind.id), TEMPLATES[kind.motor_class].lends)
     rules = MotorRules(rulebook(conn), kind.motor_class, kind.id)
-    new_mm, past = figures.need("new_mm"), forecasts.latest(forecasts.list_family(conn, kind.id, ()))
-    sd = uncertainty_mm(figures.word("instrument") or "digital-caliper", new_mm, rules)
+    new_mm, past = NEW_MM.need(figures), forecasts.latest(forecasts.list_family(conn, kind.id, ()))
+    sd = uncertainty_mm(MEASURED_WITH.of(figures) or "digital-caliper", new_mm, rules)
     brushes = len(motors.type_positions(conn, kind.id)) or TEMPLATES[kind.motor_class].brushes
     from norvash.core.planning.shop_table import shop_table
 
@@ -202,12 +203,12 @@ def table_of_type(conn: Connection, type_id: str) -> tuple[MotorType, str, Inter
         new_mm,
         motor_limit(figures, rules).limit_mm,
         brushes,
-        life=figures.need("expected_life_units"),
+        life=EXPECTED_LIFE_UNITS.need(figures),
         past=past,
         sd_mm=sd,
         rules=rules,
     )
-    return kind, figures.word("unit_of_use"), table, past
+    return kind, UNIT_OF_USE.of(figures), table, past
 
 
 def add_window(conn: Connection, act: Act, typed: Mapping[str, str]) -> str:

@@ -5,8 +5,9 @@ from dataclasses import dataclass
 from typing import Self
 
 from norvash.core.motor.classes import TEMPLATES
-from norvash.core.motor.figure_fields import BY_NAME, UNITS_OF_USE
-from norvash.core.motor.figures import Figures, check_together, read_figure
+from norvash.core.motor.figure_fields import BY_NAME, UNIT_OF_USE, UNITS_OF_USE
+from norvash.core.motor.figure_reading import check_together, read_figure
+from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan, even_positions, read_positions
 from norvash.core.motor.record import BrushSet
 from norvash.core.text.quantities import parse_count
@@ -224,7 +225,7 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
                 "version",
             )
         stated = _stated(conn, context.motor, read_all(typed))
-        if stated.word("unit_of_use") != context.stated.word("unit_of_use"):
+        if UNIT_OF_USE.of(stated) != UNIT_OF_USE.of(context.stated):
             raise InputError(
                 "The unit of use cannot change once use is logged.",
                 "Add the motor anew with the other unit.",

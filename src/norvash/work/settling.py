@@ -9,6 +9,7 @@ from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.readings import Reading
 from norvash.core.brush.renewal import Carbon
 from norvash.core.brush.straight_line import Point
+from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, NEW_MM
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import Measured, Round, start_of
 from norvash.errors import Conflict, InputError
@@ -26,12 +27,12 @@ def doubt_about(context: Context, row: RoundRow, plan: PositionPlan, reading: Re
     this = next(r for r in current.rounds if r.id == row.id)
     start = start_of(state, current, plan.number, context.rules)
     if start.run_h >= row.total_units and not current.fitted_known:
-        start = Point(state.figures.need("new_mm"), row.total_units, start.sd_mm)
-    new_mm, limit = state.figures.need("new_mm"), motor_limit(state.figures, context.rules)
+        start = Point(NEW_MM.need(state.figures), row.total_units, start.sd_mm)
+    new_mm, limit = NEW_MM.need(state.figures), motor_limit(state.figures, context.rules)
     rate = (
         state.ahead.rate_mm_per_unit
         if state.ahead
-        else (new_mm - limit.limit_mm) / state.figures.need("expected_life_units")
+        else (new_mm - limit.limit_mm) / EXPECTED_LIFE_UNITS.need(state.figures)
     )
     return doubt_of(
         reading,
@@ -109,7 +110,7 @@ def _partners(context: Context, this: Round, position: int) -> list[Point]:
         start = start_of(context.state, context.state.current, number, context.rules)
         worn = start.length_mm - measured.length_mm
         if start.run_h >= this.total_units:
-            worn = context.figures.need("new_mm") - measured.length_mm
+            worn = NEW_MM.need(context.figures) - measured.length_mm
         partners.append(Point(worn, this.total_units, measured.sd_mm))
     return partners
 

@@ -4,6 +4,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 
+from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.record import BrushSet, Overrule
 from norvash.core.rules.book import MotorRules
@@ -114,4 +115,4 @@ def _worn(sets: Sequence[BrushSet], figures: Figures) -> tuple[float, ...]:
     newest: dict[int, float] = {}
     for a_round in current.rounds:
         newest.update({n: m.length_mm for n, m in a_round.readings.items()})
-    return tuple(max(figures.need("new_mm") - mm, 0.0) for mm in newest.values())
+    return tuple(max(NEW_MM.need(figures) - mm, 0.0) for mm in newest.values())

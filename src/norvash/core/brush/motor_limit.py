@@ -4,7 +4,28 @@ from dataclasses import replace
 
 from norvash.core.brush.carbon import centre_limit_mm
 from norvash.core.brush.limits import Limit, Parts, estimated_limit, limit_from_parts, warned
-from norvash.core.motor.figure_fields import LIMIT_SOURCES
+from norvash.core.motor.figure_fields import (
+    DEPTH_CONSTANT_MM,
+    DEPTH_LIMIT_MM,
+    DEPTH_NEW_MM,
+    FACE_ANGLE_DEG,
+    FORCE_NEW_N,
+    FORCE_NOMINAL_N,
+    HOLDER_GAP_MM,
+    LEAD_ROOT_DEPTH_MM,
+    LEAD_TAUT_LENGTH_MM,
+    LIMIT_MM,
+    LIMIT_SOURCE,
+    LIMIT_SOURCES,
+    MEASURED_BY,
+    NEW_MM,
+    SPRING_RATE_N_PER_MM,
+    SPRING_STOP_LENGTH_MM,
+    SUNK_MM,
+    THICKNESS_MM,
+    WEAR_LINE_3_MM,
+    WIDTH_MM,
+)
 from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
@@ -17,23 +38,31 @@ def motor_limit(figures: Figures, rules: MotorRules) -> Limit:
     Raises: InputError when figures contradict each other.
     Source: rules limit.*
     """
-    limit, sunk = _limit(figures, rules), figures.number("sunk_mm")
+    limit, sunk = _limit(figures, rules), SUNK_MM.of(figures)
     if sunk is None:
         return limit
     further = limit.limit_mm + (sunk if limit.governed_by in ("estimate", "wear line") else 0.0)
-    why = f"{sunk:.2f} mm further {figures.basis('sunk_mm')}, until the holders are set"
+    why = f"{sunk:.2f} mm further {SUNK_MM.basis(figures)}, until the holders are set"
     return replace(limit, limit_mm=further, remark="; ".join(filter(None, (limit.remark, why))))
 
 
 def _limit(figures: Figures, rules: MotorRules) -> Limit:
-    new_mm, stated = figures.need("new_mm"), figures.number("limit_mm")
+    new_mm, stated = NEW_MM.need(figures), LIMIT_MM.of(figures)
     given = [limit for limit in (_stated(stated, figures) if stated is not None else None, _by_depth(figures)) if limit]
-    third = figures.number("wear_line_3_mm")
+    third = WEAR_LINE_3_MM.of(figures)
     if third is not None and not given:
         given = [Limit(limit_mm=third, source="wear line on the brush", estimated=False, governed_by="wear line")]
     parts = Parts(
         new_mm=new_mm,
-        **{n: figures.stated(n) for n in Parts.__dataclass_fields__ if n in figures.known and n != "new_mm"},
+        thickness_mm=THICKNESS_MM.stated(figures),
+        width_mm=WIDTH_MM.stated(figures),
+        holder_gap_mm=HOLDER_GAP_MM.stated(figures),
+        lead_root_depth_mm=LEAD_ROOT_DEPTH_MM.stated(figures),
+        lead_taut_length_mm=LEAD_TAUT_LENGTH_MM.stated(figures),
+        spring_stop_length_mm=SPRING_STOP_LENGTH_MM.stated(figures),
+        force_new_n=FORCE_NEW_N.stated(figures),
+        force_nominal_n=FORCE_NOMINAL_N.stated(figures),
+        spring_rate_n_per_mm=SPRING_RATE_N_PER_MM.stated(figures),
     )
     if not given:
         return limit_from_parts(parts, rules) or estimated_limit(new_mm, rules)
@@ -49,11 +78,11 @@ def _limit(figures: Figures, rules: MotorRules) -> Limit:
 
 def _by_depth(figures: Figures) -> Limit | None:
     """Return the limit that a depth gauge's own limit sets, on the scale of length; it watches the spring."""
-    depth_limit, depth_new = figures.number("depth_limit_mm"), figures.number("depth_new_mm")
-    if figures.word("method") != "depth" or depth_limit is None or depth_new is None:
+    depth_limit, depth_new = DEPTH_LIMIT_MM.of(figures), DEPTH_NEW_MM.of(figures)
+    if MEASURED_BY.of(figures) != "depth" or depth_limit is None or depth_new is None:
         return None
-    constant = figures.number("depth_constant_mm")
-    limit_mm = (figures.need("new_mm") + depth_new if constant is None else constant) - depth_limit
+    constant = DEPTH_CONSTANT_MM.of(figures)
+    limit_mm = (NEW_MM.need(figures) + depth_new if constant is None else constant) - depth_limit
     return Limit(
         limit_mm=limit_mm,
         source="maker's figure, as a depth",
@@ -64,13 +93,13 @@ def _by_depth(figures: Figures) -> Limit | None:
 
 
 def _stated(limit_mm: float, figures: Figures) -> Limit:
-    source = figures.word("limit_source") or "maker"
+    source = LIMIT_SOURCE.of(figures) or "maker"
     words = LIMIT_SOURCES.get(source, source)
-    angle = figures.number("face_angle_deg") or 0.0
+    angle = FACE_ANGLE_DEG.of(figures) or 0.0
     if source == "maker" and angle:
         told, thickness_mm = (
             f"given as {limit_mm:g} mm at the longest edge of a face angled by {angle:g}°",
-            figures.stated("thickness_mm"),
+            THICKNESS_MM.stated(figures),
         )
         if thickness_mm is None:
             return Limit(

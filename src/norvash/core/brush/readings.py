@@ -5,6 +5,18 @@ from itertools import pairwise
 from math import sqrt
 
 from norvash.core.brush.carbon import taper_deg
+from norvash.core.motor.figure_fields import (
+    DEPTH_CONSTANT_MM,
+    DEPTH_NEW_MM,
+    LENGTH_UNIT,
+    MEASURED_BY,
+    MEASURED_WITH,
+    NEW_MM,
+    PROTRUSION_CONSTANT_MM,
+    SPRING_TABLE,
+    THICKNESS_MM,
+    WEAR_LINES,
+)
 from norvash.core.motor.figure_tables import spring_table
 from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules
@@ -42,8 +54,8 @@ def read(text: str, figures: Figures, rules: MotorRules, method: str = "", instr
 
     Raises: InputError when it cannot be read or cannot be right, with suggestions where another unit fits.
     """
-    method = method or figures.word("method") or "length"
-    instrument = instrument or figures.word("instrument") or "digital-caliper"
+    method = method or MEASURED_BY.of(figures) or "length"
+    instrument = instrument or MEASURED_WITH.of(figures) or "digital-caliper"
     readers = {
         "length": _length,
         "depth": _depth,
@@ -58,14 +70,14 @@ def read(text: str, figures: Figures, rules: MotorRules, method: str = "", instr
 
 
 def _length(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
-    new_mm, edges = figures.need("new_mm"), text.split(";")
+    new_mm, edges = NEW_MM.need(figures), text.split(";")
     if len(edges) > 2:
         raise InputError("More than two edges were typed.", "Write one length, or both edges as 12.4; 12.9.", "value")
-    typed = [parse(e, "length", figures.word("length_unit")) for e in edges]
+    typed = [parse(e, "length", LENGTH_UNIT.of(figures)) for e in edges]
     for value in typed:
         _believable(value, new_mm, rules)
     shorter, longer = min(t.value for t in typed), max(t.value for t in typed)
-    taper = taper_deg(shorter, longer, figures.need("thickness_mm")) if len(typed) == 2 else None
+    taper = taper_deg(shorter, longer, THICKNESS_MM.need(figures)) if len(typed) == 2 else None
     return _point(
         text, typed[0].unit, shorter, length=shorter, sd=uncertainty_mm(instrument, new_mm, rules), taper=taper
     )
@@ -88,12 +100,12 @@ def _believable(typed: Typed, new_mm: float, rules: MotorRules) -> None:
 
 
 def _depth(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
-    typed = parse(text, "length", figures.word("length_unit"))
-    new_mm, both = figures.need("new_mm"), _depth_and_length_mm(figures)
+    typed = parse(text, "length", LENGTH_UNIT.of(figures))
+    new_mm, both = NEW_MM.need(figures), _depth_and_length_mm(figures)
     return _plausible(
         text,
         typed,
-        (both or figures.need("depth_new_mm")) - typed.value,
+        (both or DEPTH_NEW_MM.need(figures)) - typed.value,
         new_mm=new_mm,
         rules=rules,
         instrument=instrument,
@@ -101,17 +113,17 @@ def _depth(text: str, figures: Figures, rules: MotorRules, instrument: str) -> R
 
 
 def _protrusion(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
-    typed = parse(text, "length", figures.word("length_unit"))
-    length = typed.value + figures.need("protrusion_constant_mm")
-    return _plausible(text, typed, length, new_mm=figures.need("new_mm"), rules=rules, instrument=instrument)
+    typed = parse(text, "length", LENGTH_UNIT.of(figures))
+    length = typed.value + PROTRUSION_CONSTANT_MM.need(figures)
+    return _plausible(text, typed, length, new_mm=NEW_MM.need(figures), rules=rules, instrument=instrument)
 
 
 def _depth_and_length_mm(figures: Figures) -> float | None:
     """Return what a depth and the length at it add up to [mm]: the gauge's constant, else from new."""
-    constant, depth_new = figures.number("depth_constant_mm"), figures.number("depth_new_mm")
+    constant, depth_new = DEPTH_CONSTANT_MM.of(figures), DEPTH_NEW_MM.of(figures)
     if constant is not None or depth_new is None:
         return constant
-    return figures.need("new_mm") + depth_new
+    return NEW_MM.need(figures) + depth_new
 
 
 def on_the_gauge_mm(length_mm: float, figures: Figures, method: str) -> float | None:
@@ -122,7 +134,7 @@ def on_the_gauge_mm(length_mm: float, figures: Figures, method: str) -> float | 
     if method == "depth":
         both = _depth_and_length_mm(figures)
         return None if both is None else both - length_mm
-    constant = figures.number("protrusion_constant_mm") if method == "protrusion" else None
+    constant = PROTRUSION_CONSTANT_MM.of(figures) if method == "protrusion" else None
     return None if constant is None else length_mm - constant
 
 
@@ -155,7 +167,7 @@ def _point(text: str, unit: str, raw: float, *, length: float, sd: float, taper:
 def _wear_line(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
     """Return the interval between two lines: its middle, and spacing over √12 as uncertainty."""
     seen = parse_count(text, 0, 3)
-    marks = [figures.need("new_mm"), *(figures.need(f"wear_line_{i}_mm") for i in (1, 2, 3))]
+    marks = [NEW_MM.need(figures), *(line.need(figures) for line in WEAR_LINES)]
     low = marks[seen + 1] if seen < 3 else max(marks[3] - (marks[2] - marks[3]), 0.0)
     high = marks[seen]
     middle = (low + high) / 2
@@ -174,7 +186,7 @@ def _wear_line(text: str, figures: Figures, rules: MotorRules, instrument: str) 
 def _compare(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
     bare = text.strip()
     typed = parse(bare if bare.endswith("%") else f"{bare} %", "share")
-    new_mm = figures.need("new_mm")
+    new_mm = NEW_MM.need(figures)
     if not 0 < typed.value <= rules["reading.believable"]:
         raise InputError(
             f"{bare} of a new brush cannot be.", "Give the share that is left in per cent, like 60 %.", "value"
@@ -186,16 +198,16 @@ def _compare(text: str, figures: Figures, rules: MotorRules, instrument: str) ->
 def _spring(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
     """Return the length between two marks of the calibrated scale, never beyond its ends."""
     typed = parse(text, "scale")
-    if not figures.word("spring_table"):
+    if not SPRING_TABLE.of(figures):
         raise InputError(
             "The spring's scale is not calibrated.", "Give its table under Figures on the motor's page.", "spring_table"
         )
-    points = spring_table(figures.word("spring_table"))
+    points = spring_table(SPRING_TABLE.of(figures))
     for (s1, mm1), (s2, mm2) in pairwise(points):
         if s1 <= typed.value <= s2:
             length = mm1 + (typed.value - s1) / (s2 - s1) * (mm2 - mm1)
             per_mark = abs(mm2 - mm1) / (s2 - s1)
-            sd = max(uncertainty_mm(instrument, figures.need("new_mm"), rules), per_mark / sqrt(12))
+            sd = max(uncertainty_mm(instrument, NEW_MM.need(figures), rules), per_mark / sqrt(12))
             return _point(text, "scale", typed.value, length=length, sd=sd, taper=None)
     raise InputError(
         f"The scale has no mark {text.strip()}.", f"It goes from {points[0][0]:g} to {points[-1][0]:g}.", "value"

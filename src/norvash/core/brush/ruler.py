@@ -3,6 +3,8 @@
 from dataclasses import dataclass, fields
 from typing import TYPE_CHECKING
 
+from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
+
 if TYPE_CHECKING:
     from norvash.core.motor.record import MotorState
     from norvash.core.verdict.values import Findings
@@ -46,8 +48,8 @@ def ruler_of(found: "Findings", state: "MotorState") -> Ruler:
         RulerBrush(b.label, b.last.length_mm if b.last else None, b.next_mm, b.last is not None and not b.in_round)
         for b in found.brushes
     )
-    unit = state.figures.word("length_unit") or "mm"
-    return Ruler(state.figures.need("new_mm"), found.limit.limit_mm, found.limit.estimated, unit, brushes)
+    unit = LENGTH_UNIT.of(state.figures) or "mm"
+    return Ruler(NEW_MM.need(state.figures), found.limit.limit_mm, found.limit.estimated, unit, brushes)
 
 
 def ruler_from(plain: dict[str, object]) -> Ruler:

@@ -4,17 +4,28 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 
+from norvash.core.motor.figure_fields import (
+    COMMUTATOR_NOW_MM,
+    DEPTH_CONSTANT_MM,
+    DEPTH_NEW_MM,
+    HOLDER_GAP_MM,
+    LEAD_TAUT_LENGTH_MM,
+    LIMIT_MM,
+    PROTRUSION_CONSTANT_MM,
+    SPRING_STOP_LENGTH_MM,
+    SUNK_MM,
+)
 from norvash.core.motor.figures import Figures
 
 # Lengths that the holder's distance from the copper goes into: each grows by what the surface has sunk.
 _GROW = (
-    "limit_mm",
-    "holder_gap_mm",
-    "spring_stop_length_mm",
-    "lead_taut_length_mm",
-    "depth_new_mm",
-    "depth_constant_mm",
-    "protrusion_constant_mm",
+    LIMIT_MM,
+    HOLDER_GAP_MM,
+    SPRING_STOP_LENGTH_MM,
+    LEAD_TAUT_LENGTH_MM,
+    DEPTH_NEW_MM,
+    DEPTH_CONSTANT_MM,
+    PROTRUSION_CONSTANT_MM,
 )
 
 
@@ -48,9 +59,9 @@ def figures_since(figures: Figures, marks: Sequence[Mark]) -> Figures:
     cuts = [m for m in marks if m.kind == "cut" and m.diameter_mm is not None]
     if not cuts:
         return figures
-    changed: dict[str, float] = {"commutator_now_mm": cuts[-1].diameter_mm or 0.0}
+    changed: dict[str, float] = {COMMUTATOR_NOW_MM.name: cuts[-1].diameter_mm or 0.0}
     sunk, last = sunk_since(marks)
     if last is not None and sunk > 0:
-        changed["sunk_mm"] = sunk
-        changed |= {name: value + sunk for name in _GROW if (value := figures.stated(name)) is not None}
+        changed[SUNK_MM.name] = sunk
+        changed |= {f.name: value + sunk for f in _GROW if (value := f.stated(figures)) is not None}
     return figures.changed(changed, f"since the cut on sheet {cuts[-1].sheet}")

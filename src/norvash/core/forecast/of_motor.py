@@ -9,6 +9,7 @@ from norvash.core.brush.limits import Limit
 from norvash.core.forecast.case import Case, Forecast, Usage, Visit, constants_of
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.forecast.set_forecast import Ahead
+from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState, Round
 from norvash.core.rules.book import MotorRules
 from norvash.core.use.counting import Rate, in_weeks
@@ -39,10 +40,10 @@ def case_of(state: MotorState, limit: Limit, past: Sequence[PastSet], rules: Mot
     last = visits[-1].use if visits else 0.0
     now = state.entries[-1].total_units if state.entries else started_at
     return Case(
-        new_mm=state.figures.need("new_mm"),
+        new_mm=NEW_MM.need(state.figures),
         limit_mm=limit.limit_mm,
         brushes=len(state.positions),
-        expected_life=state.figures.need("expected_life_units"),
+        expected_life=EXPECTED_LIFE_UNITS.need(state.figures),
         visits=visits,
         past=tuple(past),
         usage=usage_of(state),
@@ -128,7 +129,7 @@ def past_set_of(brush_set: BrushSet, state: MotorState, limit: Limit) -> PastSet
     With lengths measured it is a full datum, however early it came out; without, it only lasted at least so long.
     """
     ran = (brush_set.ended_units or 0.0) - brush_set.fitted_units
-    new_mm = state.figures.need("new_mm")
+    new_mm = NEW_MM.need(state.figures)
     young = frozenset(r.position for r in brush_set.renewed)
     rounds = [r for r in brush_set.rounds if any(n not in young for n in r.readings)]
     start_mm, start_units = new_mm, brush_set.fitted_units

@@ -1,9 +1,7 @@
 """Every figure that a motor can have: how it is asked for, in which unit, between which bounds."""
 
-from dataclasses import dataclass
-
+from norvash.core.motor.figure import Number, Word, number, word
 from norvash.core.rules.fitting import GRADE_FAMILIES
-from norvash.core.text.quantities import UNITS
 
 METHODS = {
     "length": "length, brush out of its holder",
@@ -36,135 +34,93 @@ INSTRUMENTS = {
 
 LIMIT_SOURCES = {"maker": "maker's figure", "wear line": "wear line on the brush", "site": "site rule"}
 UNITS_OF_USE = ("hours", "starts")
-CONDITIONS = ("dry and in use", "wet", "salt", "mostly idle", "dusty", "oily", "hot", "vibrating", "outdoor")
+SURROUNDINGS = ("dry and in use", "wet", "salt", "mostly idle", "dusty", "oily", "hot", "vibrating", "outdoor")
 PROTECTIONS = ("protective earth", "double insulated", "extra-low voltage")
 CONSTRUCTIONS = ("universal", "series", "shunt", "compound", "permanent-magnet")
 
 
-@dataclass(frozen=True, slots=True, kw_only=True)
-class FigureField:
-    """One figure that a type or a motor can carry; text figures have choices or are free."""
-
-    name: str
-    label: str
-    group: str
-    dimension: str = ""
-    choices: tuple[str, ...] = ()
-    low: float = 0.0
-    high: float = 1e6
-
-    @property
-    def is_text(self) -> bool:
-        """Tell whether the figure is a word, not a number."""
-        return not self.dimension
-
-    @property
-    def asked(self) -> str:
-        """Return its label with the unit that a bare number is in: “Voltage, V”."""
-        unit = next(iter(UNITS.get(self.dimension, ())), "")
-        return f"{self.label}, {unit}" if unit else self.label
-
-
-def _lengths(group: str, *named: tuple[str, str], low: float = 0.0, high: float = 500.0) -> tuple[FigureField, ...]:
-    return tuple(
-        FigureField(name=n, label=label, group=group, dimension="length", choices=(), low=low, high=high)
-        for n, label in named
-    )
-
-
 # fmt: off
-FIELDS: tuple[FigureField, ...] = (
-    *_lengths(
-        "Brush",
-        ("new_mm", "New length r"),
-        ("thickness_mm", "Thickness t, along the rotation"),
-        ("width_mm", "Width a, along the shaft"),
-        ("new_tolerance_mm", "Tolerance of the new length"),
-        low=0.01,
-    ),
-    FigureField(name="face_angle_deg", label="Face angle by design", group="Brush", dimension="angle", choices=(), low=0, high=60),
-    FigureField(name="grade_family", label="Grade family", group="Brush", choices=GRADE_FAMILIES),
-    FigureField(name="grade", label="Grade or part number", group="Brush"),
-    FigureField(name="variant", label="Voltage variant", group="Brush"),
-    *_lengths("Limit", ("limit_mm", "Shortest length allowed"), low=0.01),
-    FigureField(name="limit_source", label="Where the limit comes from", group="Limit", choices=tuple(LIMIT_SOURCES)),
-    *_lengths(
-        "Limit",
-        ("lead_root_depth_mm", "Lead root below the top"),
-        ("lead_taut_length_mm", "Length at which the lead is taut"),
-        ("spring_stop_length_mm", "Length at the spring's stop"),
-        ("holder_gap_mm", "Holder gap"),
-        ("box_thickness_mm", "Box, along the rotation"),
-        ("box_width_mm", "Box, along the shaft"),
-    ),
-    FigureField(name="force_new_n", label="Spring force when new", group="Limit", dimension="force", choices=(), low=0.01, high=1000),
-    FigureField(name="force_nominal_n", label="Nominal spring force", group="Limit", dimension="force", choices=(), low=0.01, high=1000),
-    FigureField(name="spring_rate_n_per_mm", label="Spring rate", group="Limit", dimension="spring rate", choices=(), low=0, high=100),
-    FigureField(name="method", label="Way of measuring", group="Measuring", choices=tuple(METHODS)),
-    FigureField(name="instrument", label="Instrument", group="Measuring", choices=tuple(INSTRUMENTS)),
-    FigureField(name="length_unit", label="Unit of a bare number", group="Measuring", choices=("mm", "in", "thou")),
-    *_lengths(
-        "Measuring",
-        ("depth_new_mm", "Depth when new"),
-        ("depth_limit_mm", "Depth limit"),
-        ("depth_constant_mm", "Depth plus length"),
-        ("protrusion_constant_mm", "Length minus protrusion"),
-        ("wear_line_1_mm", "Length at the first wear line"),
-        ("wear_line_2_mm", "Length at the second wear line"),
-        ("wear_line_3_mm", "Length at the third wear line"),
-        low=-500,
-    ),
-    FigureField(name="spring_table", label="Spring scale and length, like 0=22; 5=14; 10=6", group="Measuring"),
-    *_lengths(
-        "Commutator",
-        ("commutator_d_mm", "Diameter when new"),
-        ("commutator_d_min_mm", "Least diameter"),
-        ("track_mm", "Brush track along the shaft"),
-        ("slot_width_mm", "Slot width"),
-        ("undercut_mm", "Undercut depth when new"),
-        high=5000,
-    ),
-    FigureField(name="bars", label="Bars", group="Commutator", dimension="count", choices=(), low=3, high=2000),
-    FigureField(name="poles", label="Poles", group="Commutator", dimension="count", choices=(), low=2, high=100),
-    FigureField(name="armature_slots", label="Slots of the armature", group="Commutator", dimension="count", choices=(), low=2, high=2000),
-    FigureField(name="winding", label="Winding", group="Commutator", choices=("lap", "wave", "unknown")),
-    FigureField(name="commutator_pitch", label="Commutator pitch, bars", group="Commutator", dimension="count", choices=(), low=1, high=2000),
-    FigureField(name="coil_turns", label="Turns of one armature coil", group="Commutator", dimension="count", choices=(), low=1, high=2000),
-    *_lengths("Turning parts", ("end_float_low_mm", "End float, at least"), ("end_float_high_mm", "End float, at most"), ("air_gap_mm", "Air gap")),
-    *_lengths("Turning parts", ("bearing_span_mm", "From bearing to bearing"), ("shaft_d_mm", "Shaft diameter"), low=0.1, high=10000),
-    FigureField(name="bearing_drive", label="Bearing at the drive end", group="Turning parts"),
-    FigureField(name="bearing_other", label="Bearing at the other end", group="Turning parts"),
-    FigureField(name="located_end", label="End at which the bearing is held", group="Turning parts", choices=("drive end", "other end")),
-    FigureField(name="gear_reduction", label="Gear reduction inside a starter", group="Turning parts", choices=("no", "yes")),
-    FigureField(name="mounting", label="It stands", group="Turning parts", choices=("rigid", "flexible")),
-    FigureField(name="hangs_load", label="Hangs a load or carries people", group="Turning parts", choices=("no", "yes")),
-    FigureField(name="noload_rpm", label="Usual speed without load", group="Plate", dimension="speed", choices=(), low=1, high=1e5),
-    FigureField(name="protection", label="Protection against shock", group="Plate", choices=PROTECTIONS),
-    FigureField(name="excitation", label="Excitation", group="Plate", choices=("self-excited", "separately excited")),
-    FigureField(name="form_wound", label="Form-wound coils", group="Plate", choices=("no", "yes")),
-    FigureField(name="terminal_kind", label="Terminals of the brushes", group="Plate", choices=("press-in", "bolted")),
-    FigureField(name="rated_v", label="Voltage", group="Plate", dimension="voltage", choices=(), low=0, high=50000),
-    FigureField(name="rated_a", label="Current", group="Plate", dimension="current", choices=(), low=0, high=50000),
-    FigureField(name="rated_w", label="Power", group="Plate", dimension="power", choices=(), low=0, high=1e8),
-    FigureField(name="rated_rpm", label="Speed", group="Plate", dimension="speed", choices=(), low=0, high=1e5),
-    FigureField(name="construction", label="Construction", group="Plate", choices=CONSTRUCTIONS),
-    FigureField(name="noload_a", label="Usual current without load", group="Plate", dimension="current", choices=(), low=0, high=50000),
-    FigureField(name="speed_taps", label="Speed settings as shares of the supply, like 0.45; 0.62; 1", group="Plate"),
-    FigureField(name="mass_kg", label="Mass", group="Plate", dimension="mass", choices=(), low=0, high=1e5),
-    FigureField(name="capacitors", label="Capacitors in its circuit", group="Plate", choices=("no", "yes")),
-    FigureField(name="unit_of_use", label="Use counted in", group="Use", choices=UNITS_OF_USE),
-    FigureField(name="expected_life_units", label="Expected life of a set", group="Use", dimension="count", choices=(), low=1, high=1e7),
-    FigureField(name="use_per_week_units", label="Usual use in a week that it runs", group="Use", dimension="count", choices=(), low=0, high=1e6),
-    FigureField(name="active_months", label="Months in which it runs, like 9-6", group="Use"),
-    FigureField(name="run_length_units", label="Use in one run, where it cannot stop midway", group="Use", dimension="count", choices=(), low=0.01, high=1e5),
-    FigureField(
-        name="reference_rpm", label="Speed that use is counted at, where it is weighted by speed", group="Use", dimension="speed", choices=(), low=1, high=1e5
-    ),
-    FigureField(name="seconds_per_start", label="Seconds of running in one start", group="Use", dimension="count", choices=(), low=0.01, high=86400),
-    FigureField(name="starts_per_hour", label="Starts in an hour of the machine it starts", group="Use", dimension="count", choices=(), low=0.001, high=3600),
-    FigureField(name="conditions", label="Where it stands", group="Use", choices=CONDITIONS),
+FIELDS: tuple[Number | Word, ...] = (
+    NEW_MM := number("new_mm", "Brush", "New length r", "length", low=0.01, high=500),
+    THICKNESS_MM := number("thickness_mm", "Brush", "Thickness t, along the rotation", "length", low=0.01, high=500),
+    WIDTH_MM := number("width_mm", "Brush", "Width a, along the shaft", "length", low=0.01, high=500),
+    NEW_TOLERANCE_MM := number("new_tolerance_mm", "Brush", "Tolerance of the new length", "length", low=0.01, high=500),
+    FACE_ANGLE_DEG := number("face_angle_deg", "Brush", "Face angle by design", "angle", high=60),
+    GRADE_FAMILY := word("grade_family", "Brush", "Grade family", choices=GRADE_FAMILIES),
+    BRUSH_GRADE := word("grade", "Brush", "Grade or part number"),
+    VOLTAGE_VARIANT := word("variant", "Brush", "Voltage variant"),
+    LIMIT_MM := number("limit_mm", "Limit", "Shortest length allowed", "length", low=0.01, high=500),
+    LIMIT_SOURCE := word("limit_source", "Limit", "Where the limit comes from", choices=tuple(LIMIT_SOURCES)),
+    LEAD_ROOT_DEPTH_MM := number("lead_root_depth_mm", "Limit", "Lead root below the top", "length", high=500),
+    LEAD_TAUT_LENGTH_MM := number("lead_taut_length_mm", "Limit", "Length at which the lead is taut", "length", high=500),
+    SPRING_STOP_LENGTH_MM := number("spring_stop_length_mm", "Limit", "Length at the spring's stop", "length", high=500),
+    HOLDER_GAP_MM := number("holder_gap_mm", "Limit", "Holder gap", "length", high=500),
+    BOX_THICKNESS_MM := number("box_thickness_mm", "Limit", "Box, along the rotation", "length", high=500),
+    BOX_WIDTH_MM := number("box_width_mm", "Limit", "Box, along the shaft", "length", high=500),
+    FORCE_NEW_N := number("force_new_n", "Limit", "Spring force when new", "force", low=0.01, high=1000),
+    FORCE_NOMINAL_N := number("force_nominal_n", "Limit", "Nominal spring force", "force", low=0.01, high=1000),
+    SPRING_RATE_N_PER_MM := number("spring_rate_n_per_mm", "Limit", "Spring rate", "spring rate", high=100),
+    MEASURED_BY := word("method", "Measuring", "Way of measuring", choices=tuple(METHODS)),
+    MEASURED_WITH := word("instrument", "Measuring", "Instrument", choices=tuple(INSTRUMENTS)),
+    LENGTH_UNIT := word("length_unit", "Measuring", "Unit of a bare number", choices=("mm", "in", "thou")),
+    DEPTH_NEW_MM := number("depth_new_mm", "Measuring", "Depth when new", "length", low=-500, high=500),
+    DEPTH_LIMIT_MM := number("depth_limit_mm", "Measuring", "Depth limit", "length", low=-500, high=500),
+    DEPTH_CONSTANT_MM := number("depth_constant_mm", "Measuring", "Depth plus length", "length", low=-500, high=500),
+    PROTRUSION_CONSTANT_MM := number("protrusion_constant_mm", "Measuring", "Length minus protrusion", "length", low=-500, high=500),
+    WEAR_LINE_1_MM := number("wear_line_1_mm", "Measuring", "Length at the first wear line", "length", low=-500, high=500),
+    WEAR_LINE_2_MM := number("wear_line_2_mm", "Measuring", "Length at the second wear line", "length", low=-500, high=500),
+    WEAR_LINE_3_MM := number("wear_line_3_mm", "Measuring", "Length at the third wear line", "length", low=-500, high=500),
+    SPRING_TABLE := word("spring_table", "Measuring", "Spring scale and length, like 0=22; 5=14; 10=6"),
+    COMMUTATOR_D_MM := number("commutator_d_mm", "Commutator", "Diameter when new", "length", high=5000),
+    COMMUTATOR_D_MIN_MM := number("commutator_d_min_mm", "Commutator", "Least diameter", "length", high=5000),
+    TRACK_MM := number("track_mm", "Commutator", "Brush track along the shaft", "length", high=5000),
+    SLOT_WIDTH_MM := number("slot_width_mm", "Commutator", "Slot width", "length", high=5000),
+    UNDERCUT_MM := number("undercut_mm", "Commutator", "Undercut depth when new", "length", high=5000),
+    BARS := number("bars", "Commutator", "Bars", "count", low=3, high=2000),
+    POLES := number("poles", "Commutator", "Poles", "count", low=2, high=100),
+    ARMATURE_SLOTS := number("armature_slots", "Commutator", "Slots of the armature", "count", low=2, high=2000),
+    WINDING := word("winding", "Commutator", "Winding", choices=("lap", "wave", "unknown")),
+    COMMUTATOR_PITCH := number("commutator_pitch", "Commutator", "Commutator pitch, bars", "count", low=1, high=2000),
+    COIL_TURNS := number("coil_turns", "Commutator", "Turns of one armature coil", "count", low=1, high=2000),
+    END_FLOAT_LOW_MM := number("end_float_low_mm", "Turning parts", "End float, at least", "length", high=500),
+    END_FLOAT_HIGH_MM := number("end_float_high_mm", "Turning parts", "End float, at most", "length", high=500),
+    AIR_GAP_MM := number("air_gap_mm", "Turning parts", "Air gap", "length", high=500),
+    BEARING_SPAN_MM := number("bearing_span_mm", "Turning parts", "From bearing to bearing", "length", low=0.1, high=10000),
+    SHAFT_D_MM := number("shaft_d_mm", "Turning parts", "Shaft diameter", "length", low=0.1, high=10000),
+    BEARING_DRIVE := word("bearing_drive", "Turning parts", "Bearing at the drive end"),
+    BEARING_OTHER := word("bearing_other", "Turning parts", "Bearing at the other end"),
+    LOCATED_END := word("located_end", "Turning parts", "End at which the bearing is held", choices=("drive end", "other end")),
+    GEAR_REDUCTION := word("gear_reduction", "Turning parts", "Gear reduction inside a starter", choices=("no", "yes")),
+    MOUNTING := word("mounting", "Turning parts", "It stands", choices=("rigid", "flexible")),
+    HANGS_LOAD := word("hangs_load", "Turning parts", "Hangs a load or carries people", choices=("no", "yes")),
+    USUAL_NOLOAD_RPM := number("noload_rpm", "Plate", "Usual speed without load", "speed", low=1, high=1e5),
+    PROTECTION := word("protection", "Plate", "Protection against shock", choices=PROTECTIONS),
+    EXCITATION := word("excitation", "Plate", "Excitation", choices=("self-excited", "separately excited")),
+    FORM_WOUND := word("form_wound", "Plate", "Form-wound coils", choices=("no", "yes")),
+    TERMINAL_KIND := word("terminal_kind", "Plate", "Terminals of the brushes", choices=("press-in", "bolted")),
+    RATED_V := number("rated_v", "Plate", "Voltage", "voltage", high=50000),
+    RATED_A := number("rated_a", "Plate", "Current", "current", high=50000),
+    RATED_W := number("rated_w", "Plate", "Power", "power", high=1e8),
+    RATED_RPM := number("rated_rpm", "Plate", "Speed", "speed", high=1e5),
+    CONSTRUCTION := word("construction", "Plate", "Construction", choices=CONSTRUCTIONS),
+    USUAL_NOLOAD_A := number("noload_a", "Plate", "Usual current without load", "current", high=50000),
+    SPEED_TAPS := word("speed_taps", "Plate", "Speed settings as shares of the supply, like 0.45; 0.62; 1"),
+    MASS_KG := number("mass_kg", "Plate", "Mass", "mass", high=1e5),
+    CAPACITORS := word("capacitors", "Plate", "Capacitors in its circuit", choices=("no", "yes")),
+    UNIT_OF_USE := word("unit_of_use", "Use", "Use counted in", choices=UNITS_OF_USE),
+    EXPECTED_LIFE_UNITS := number("expected_life_units", "Use", "Expected life of a set", "count", low=1, high=1e7),
+    USE_PER_WEEK_UNITS := number("use_per_week_units", "Use", "Usual use in a week that it runs", "count"),
+    ACTIVE_MONTHS := word("active_months", "Use", "Months in which it runs, like 9-6"),
+    RUN_LENGTH_UNITS := number("run_length_units", "Use", "Use in one run, where it cannot stop midway", "count", low=0.01, high=1e5),
+    REFERENCE_RPM := number("reference_rpm", "Use", "Speed that use is counted at, where it is weighted by speed", "speed", low=1, high=1e5),
+    SECONDS_PER_START := number("seconds_per_start", "Use", "Seconds of running in one start", "count", low=0.01, high=86400),
+    STARTS_PER_HOUR := number("starts_per_hour", "Use", "Starts in an hour of the machine it starts", "count", low=0.001, high=3600),
+    WHERE_IT_STANDS := word("conditions", "Use", "Where it stands", choices=SURROUNDINGS),
 )
 # fmt: on
-
-
+BEARING_AT = (BEARING_DRIVE, BEARING_OTHER)
+WEAR_LINES = (WEAR_LINE_1_MM, WEAR_LINE_2_MM, WEAR_LINE_3_MM)
+# What follows from the record and is not asked for.
+COMMUTATOR_NOW_MM = number("commutator_now_mm", "Commutator", "Diameter since the last cut", "length", high=5000)
+SUNK_MM = number("sunk_mm", "Commutator", "Sunk under the brush since the last cut", "length")
 BY_NAME = {f.name: f for f in FIELDS}

@@ -6,6 +6,7 @@ from datetime import date, datetime
 
 from norvash.core.brush.straight_line import Point
 from norvash.core.forecast.set_forecast import Ahead
+from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM, NEW_TOLERANCE_MM, THICKNESS_MM, UNIT_OF_USE, WIDTH_MM
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.planning.policy import Policy
@@ -100,6 +101,15 @@ class Overrule:
     day: date
 
 
+@dataclass(frozen=True, slots=True)
+class BrushSize:
+    """The size of a brush when new: length, along the rotation, along the shaft [mm]."""
+
+    new_mm: float
+    thickness_mm: float
+    width_mm: float
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class MotorState:
     """Everything that a verdict on one motor rests on; sets in the order in which they were fitted.
@@ -122,7 +132,18 @@ class MotorState:
     @property
     def unit(self) -> str:
         """Return the unit of use: hours or starts."""
-        return self.figures.word("unit_of_use")
+        return UNIT_OF_USE.of(self.figures)
+
+    @property
+    def length_unit(self) -> str:
+        """Return the unit in which a bare length of this motor is meant."""
+        return LENGTH_UNIT.of(self.figures)
+
+    @property
+    def brush(self) -> BrushSize:
+        """Return the size of its brushes."""
+        figures = self.figures
+        return BrushSize(NEW_MM.need(figures), THICKNESS_MM.need(figures), WIDTH_MM.need(figures))
 
     @property
     def current(self) -> BrushSet:
@@ -146,9 +167,9 @@ def start_of(state: MotorState, brush_set: BrushSet, position: int, rules: Motor
     """
     renewal = brush_set.renewal_of(position)
     if renewal is not None:
-        tolerance = state.figures.number("new_tolerance_mm") or rules["new.tolerance"]
+        tolerance = NEW_TOLERANCE_MM.of(state.figures) or rules["new.tolerance"]
         return Point(
-            renewal.length_mm or state.figures.need("new_mm"), renewal.total_units, renewal.sd_mm or tolerance / 2
+            renewal.length_mm or NEW_MM.need(state.figures), renewal.total_units, renewal.sd_mm or tolerance / 2
         )
     kinds = ("bedded", "fitting") if brush_set.fitted_known else ("bedded", "fitting", "check")
     for kind in kinds:
@@ -157,5 +178,5 @@ def start_of(state: MotorState, brush_set: BrushSet, position: int, rules: Motor
             if a_round.kind == kind and found is not None:
                 return Point(found.length_mm, a_round.total_units, found.sd_mm)
     figures = state.figures
-    tolerance = figures.number("new_tolerance_mm") or rules["new.tolerance"]
-    return Point(figures.need("new_mm"), brush_set.fitted_units, tolerance / 2)
+    tolerance = NEW_TOLERANCE_MM.of(figures) or rules["new.tolerance"]
+    return Point(NEW_MM.need(figures), brush_set.fitted_units, tolerance / 2)

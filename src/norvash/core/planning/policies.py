@@ -8,6 +8,7 @@ from datetime import date
 
 from norvash.core.brush.readings import on_the_gauge_mm
 from norvash.core.edges import whole_down
+from norvash.core.motor.figure_fields import WHERE_IT_STANDS
 from norvash.core.motor.record import MotorState, Round
 from norvash.core.planning.interval_table import table_from
 from norvash.core.planning.policy import Due, Policy
@@ -49,7 +50,7 @@ def dues(state: MotorState, policies: Sequence[Policy], rules: MotorRules) -> tu
     since_units, since_on = last_check(state)
     found = [_due(p, state, since_units, since_on) for p in policies]
     if not any(p.kind == "calendar" for p in policies):
-        rule_id = "look.calendar-hard" if state.figures.word("conditions") in _WORKS_LATE else "look.calendar"
+        rule_id = "look.calendar-hard" if WHERE_IT_STANDS.of(state.figures) in _WORKS_LATE else "look.calendar"
         months = int(rules[rule_id])
         found.append(
             Due(

@@ -3,7 +3,17 @@
 from dataclasses import dataclass
 
 from norvash.core.diagnosis.ranking import Diagnosis
-from norvash.core.motor.figure_fields import INSTRUMENTS
+from norvash.core.motor.figure_fields import (
+    BRUSH_GRADE,
+    GRADE_FAMILY,
+    INSTRUMENTS,
+    MASS_KG,
+    MEASURED_WITH,
+    NEW_MM,
+    THICKNESS_MM,
+    VOLTAGE_VARIANT,
+    WIDTH_MM,
+)
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.verdict.grades import GRADES
@@ -65,13 +75,13 @@ def what_to_bring(facts: Facts, found: Findings, cause: Diagnosis | None, rules:
     """Return what to bring, each thing once; of what is suspected only the likeliest."""
     made = [
         Item("tool", _ISOLATE[facts.motor_class], f"class {facts.motor_class}"),
-        Item("tool", INSTRUMENTS.get(facts.figures.word("instrument"), "caliper"), "its way of measuring"),
+        Item("tool", INSTRUMENTS.get(MEASURED_WITH.of(facts.figures), "caliper"), "its way of measuring"),
         Item("tool", "vacuum with fine filter, soft brush", "carbon dust"),
         Item("protection", "eye protection, dust mask", "springs and dust"),
     ]
     if facts.capacitors:
         made.append(Item("tool", "discharge resistor with insulated probes", "capacitors in its circuit"))
-    mass = facts.figures.number("mass_kg")
+    mass = MASS_KG.of(facts.figures)
     if mass is not None and mass > rules["lift.person"]:
         made.append(Item("protection", "hoist, slings, a second person", f"{mass:g} kg"))
     if found.grade is not None and GRADES.index(found.grade) >= GRADES.index("plan"):
@@ -100,6 +110,6 @@ def _suspected(facts: Facts, cause: Diagnosis | None) -> list[Item]:
 
 def _set_of(facts: Facts) -> str:
     figures, count = facts.figures, len(facts.positions)
-    size = " × ".join(f"{figures.need(n):g}" for n in ("thickness_mm", "width_mm", "new_mm"))
-    known = ", ".join(w for w in (figures.word("grade"), figures.word("variant"), figures.word("grade_family")) if w)
+    size = " × ".join(f"{size.need(figures):g}" for size in (THICKNESS_MM, WIDTH_MM, NEW_MM))
+    known = ", ".join(w for w in (BRUSH_GRADE.of(figures), VOLTAGE_VARIANT.of(figures), GRADE_FAMILY.of(figures)) if w)
     return f"set of {count} brushes {size} mm{f', {known}' if known else ''}"

@@ -3,6 +3,15 @@
 from dataclasses import dataclass
 
 from norvash.core.motor.classes import HEAVY
+from norvash.core.motor.figure_fields import (
+    CAPACITORS,
+    CONSTRUCTION,
+    HANGS_LOAD,
+    PROTECTION,
+    RATED_V,
+    SPEED_TAPS,
+    WHERE_IT_STANDS,
+)
 from norvash.core.motor.figure_tables import speed_taps
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
@@ -21,7 +30,7 @@ class Facts:
     @property
     def construction(self) -> str:
         """Return the construction: universal, series, shunt, compound or permanent-magnet."""
-        return self.figures.word("construction")
+        return CONSTRUCTION.of(self.figures)
 
     @property
     def magnets(self) -> bool:
@@ -33,7 +42,7 @@ class Facts:
         """Tell whether it has a series field; an industrial or traction motor of which nobody states otherwise counts
         as one.
         """
-        if self.motor_class in ("industrial", "traction") and not self.figures.stated_word("construction"):
+        if self.motor_class in ("industrial", "traction") and not CONSTRUCTION.stated(self.figures):
             return True
         return self.construction in ("series", "universal")
 
@@ -57,14 +66,14 @@ class Facts:
     @property
     def carries(self) -> bool:
         """Tell whether its record says that it hangs a load or carries people."""
-        return self.figures.word("hangs_load") == "yes"
+        return HANGS_LOAD.of(self.figures) == "yes"
 
     @property
     def may_carry(self) -> bool:
         """Tell whether it carries people or loads, as industrial and traction machines do until its record says
         otherwise.
         """
-        return self.carries or (self.motor_class in HEAVY and self.figures.word("hangs_load") != "no")
+        return self.carries or (self.motor_class in HEAVY and HANGS_LOAD.of(self.figures) != "no")
 
     @property
     def earthed(self) -> bool:
@@ -77,7 +86,7 @@ class Facts:
     @property
     def protection(self) -> str:
         """Return how it protects against shock, empty where nobody says."""
-        return self.figures.word("protection")
+        return PROTECTION.of(self.figures)
 
     @property
     def _usual_protection(self) -> str:
@@ -88,23 +97,23 @@ class Facts:
         """Tell whether there are capacitors in its circuit: in appliances, traction and driven machines until told
         otherwise.
         """
-        said = self.figures.word("capacitors")
+        said = CAPACITORS.of(self.figures)
         return said == "yes" or (not said and self.motor_class in ("appliance", "traction", "industrial"))
 
     @property
     def taps(self) -> tuple[float, ...]:
         """Return the expected shares of the supply of its speed settings."""
-        return speed_taps(self.figures.word("speed_taps"))
+        return speed_taps(SPEED_TAPS.of(self.figures))
 
     @property
     def rated_v(self) -> float | None:
         """Return the voltage of its plate [V]."""
-        return self.figures.number("rated_v")
+        return RATED_V.of(self.figures)
 
     @property
     def surroundings(self) -> tuple[str, ...]:
         """Return what is known of where it stands, in the words of the table of causes."""
-        word = self.figures.word("conditions")
+        word = WHERE_IT_STANDS.of(self.figures)
         return (_SURROUNDINGS.get(word, word),) if word else ()
 
     def place(self, position: int) -> str:

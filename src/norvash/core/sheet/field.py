@@ -29,6 +29,7 @@ class Field:
     `per` says that there is one for each brush position, speed setting, bearing or number; `whole` that place 0 stands
     for the motor beside them. `judged` tells that a finding follows from it, `compared` that it is held against the
     last sheet that has it, `marks` that it moves the figures in force: by a cut, or by setting the holders after one.
+    One that is `placed` is shown where and when its stage says, not among the rest.
     """
 
     kind: ClassVar[str] = ""
@@ -45,6 +46,7 @@ class Field:
     judged: bool = False
     compared: bool = False
     marks: Mark = ""
+    placed: bool = False
 
     def given(self, sheet: Sheet, place: int = 0) -> Given | None:
         """Return what was entered, None where nothing was or it was emptied again."""
@@ -212,6 +214,7 @@ class More(TypedDict, total=False):
     judged: bool
     compared: bool
     marks: Mark
+    placed: bool
 
 
 class Bounded(More, total=False):

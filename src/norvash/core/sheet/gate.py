@@ -52,12 +52,12 @@ class Gate:
     @property
     def waived(self) -> Text:
         """Return the field that waives it with a reason."""
-        return text(f"waive.{self.id}", "Waived", f"{self.words}: waived because")
+        return text(f"waive.{self.id}", "Waived", f"{self.words}: waived because", placed=True)
 
     @property
     def confirmed(self) -> Tick:
         """Return the tick that confirms all of its steps at once."""
-        return tick(f"confirm.{self.id}", "Confirmed", self.words)
+        return tick(f"confirm.{self.id}", "Confirmed", self.words, placed=True)
 
     def step(self, step_id: str, label: str = "") -> Tick:
         """Return the tick of one of its steps."""

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterable
 
+from norvash.core.motor.figure_fields import MASS_KG
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import pick
@@ -125,7 +126,7 @@ def _to_be_safe(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
         made.append(_CAPACITORS)
     if facts.magnets:
         made.append(_MAGNETS)
-    mass, most = facts.figures.number("mass_kg"), rules["lift.person"]
+    mass, most = MASS_KG.of(facts.figures), rules["lift.person"]
     if mass is not None and mass > most:
         made.append(
             Step(

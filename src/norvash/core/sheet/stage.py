@@ -12,6 +12,7 @@ from norvash.core.sheet.field import Field, Noticed, Text, Tick, text, tick
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.matter import Matter
+from norvash.core.sheet.part import Part
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.task import Task
 from norvash.core.verdict.values import Findings
@@ -55,7 +56,8 @@ class Stage:
     `fields` are entered at it, `again` are those of other stages that are asked or tried once more at it, `named` finds
     fields that are only named as they come. `signs` belong to it: of a stage with the motor closed they are picked, of
     one `inside` they follow from its findings; `clears` are those that “looked at, nothing found” denies. `looked` are
-    the findings that are picked by sight, `findings` all others. `judge` returns what its entries say,
+    the findings that are picked by sight, `findings` all others; `parts` are those that
+    it looks at, the set of brushes too where it `measures`. `judge` returns what its entries say,
     `answered` the findings by sight that a measurement has answered. It is done by
     `is_done`, or once it was touched; `left` says what it still waits for. One that is
     inside or `proves` the motor is not walked where the fault lies before it; an entry at one
@@ -71,6 +73,8 @@ class Stage:
     clears: tuple[str, ...] = ()
     looked: tuple[Finding, ...] = ()
     findings: tuple[Finding, ...] = ()
+    parts: tuple[Part, ...] = ()
+    measures: bool = False
     gate: Gate | None = None
     schools: tuple[str, ...] = ()
     inside: bool = False
@@ -93,12 +97,14 @@ class Stage:
     @cached_property
     def remark(self) -> Text:
         """Return its remark."""
-        return text(f"remark.{self.id}", "Remarks", "Remark", needs="safe" if self.inside else "")
+        return text(f"remark.{self.id}", "Remarks", "Remark", needs="safe" if self.inside else "", placed=True)
 
     @cached_property
     def skip(self) -> Text | None:
         """Return the field that skips it with a reason, None where it cannot be skipped."""
-        return text(f"skip.{self.id}", "Skipped", f"{self.words}: skipped because") if self.skipped else None
+        return (
+            text(f"skip.{self.id}", "Skipped", f"{self.words}: skipped because", placed=True) if self.skipped else None
+        )
 
     @cached_property
     def sound(self) -> Tick | None:

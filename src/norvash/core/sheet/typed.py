@@ -6,6 +6,7 @@ from datetime import date, datetime
 from functools import singledispatch
 
 from norvash.core.commutator.bars import check_bars, read_map, write_map
+from norvash.core.motor.figure_fields import BARS, LENGTH_UNIT
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import (
@@ -58,7 +59,7 @@ class _Asked:
 
     def unit_of(self, dimension: str) -> str | None:
         """Return the unit of a bare number, None for the first of its dimension."""
-        return self.facts.figures.word("length_unit") if dimension == "length" else None
+        return LENGTH_UNIT.of(self.facts.figures) if dimension == "length" else None
 
 
 def read_entry(
@@ -152,7 +153,7 @@ def _column(field: Column, asked: _Asked) -> Read:
 
 @_read.register
 def _painted(_field: Painted, asked: _Asked) -> Read:
-    bars = asked.facts.figures.stated("bars")
+    bars = BARS.stated(asked.facts.figures)
     shown = read_map(asked.text, check_bars(None if bars is None else int(bars), "value"))
     return Read(asked.text, write_map(shown))
 

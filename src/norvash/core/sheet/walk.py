@@ -2,8 +2,9 @@
 
 from datetime import datetime, timedelta
 
+from norvash.core.sheet.part import Part
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages import record
 from norvash.core.sheet.stages.before.fields import OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
 from norvash.core.sheet.stages.catalogue import STAGES, stage_of
@@ -21,6 +22,12 @@ def touched(sheet: Sheet, stage: Stage) -> bool:
         given.stands and stage_of(f) is stage and f != (stage.skip.id if stage.skip else "")
         for (f, _), given in sheet.entries.items()
     )
+
+
+def looked_at(visit: Visit, part: Part) -> bool:
+    """Tell whether somebody has looked at a part: something was entered at its stage, or the set was measured."""
+    stage = next((s for s in STAGES if part in s.parts), None)
+    return stage is not None and (touched(visit.sheet, stage) or (stage.measures and visit.measured))
 
 
 def upstream(sheet: Sheet) -> bool:

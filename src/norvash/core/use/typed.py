@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from norvash.core.motor.figure_fields import REFERENCE_RPM, SECONDS_PER_START, STARTS_PER_HOUR
 from norvash.core.motor.figures import Figures
 from norvash.core.text.quantities import parse
 from norvash.errors import InputError
@@ -45,8 +46,8 @@ def _converted(text: str, unit: str, figures: Figures | None) -> float:
             given = parse(text, other).value
         except InputError:
             raise refused.at("value") from None
-    name = "seconds_per_start" if unit == "hours" else "starts_per_hour"
-    factor = figures.number(name)
+    asked = SECONDS_PER_START if unit == "hours" else STARTS_PER_HOUR
+    factor = asked.of(figures)
     if factor is None:
         raise InputError(
             f"This motor counts {unit}, and what {other} make of them is not known.",
@@ -57,7 +58,7 @@ def _converted(text: str, unit: str, figures: Figures | None) -> float:
 
 
 def _weight(text: str, figures: Figures | None) -> float:
-    reference = figures.number("reference_rpm") if figures is not None else None
+    reference = REFERENCE_RPM.of(figures) if figures is not None else None
     if reference is None:
         raise InputError(
             "Use of this motor is not weighted by speed.",

@@ -3,6 +3,7 @@
 from datetime import date, timedelta
 
 from norvash.core.forecast.set_forecast import Ahead
+from norvash.core.motor.figure_fields import RUN_LENGTH_UNITS
 from norvash.core.motor.record import MotorState
 from norvash.core.planning.policies import runs_left
 from norvash.core.rules.book import MotorRules
@@ -133,7 +134,7 @@ def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> l
             lead = f"Look by {when} by the forecast"
         figures = (rules.figure(due.rule_id),) if due.rule_id else ()
         made.append(Reason(f"{lead}: {due.why}{first}.", figures))
-    run = state.figures.number("run_length_units")
+    run = RUN_LENGTH_UNITS.of(state.figures)
     if run and state.entries:
         left = runs_left(ahead.p10_units - state.entries[-1].total_units, run)
         made.append(

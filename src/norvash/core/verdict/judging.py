@@ -9,6 +9,7 @@ from norvash.core.brush.limits import Limit
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.spread import Spread, set_spread
 from norvash.core.brush.straight_line import Point, StraightLine, Track, rate_mm_per_kh, straight_line
+from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState, Round, start_of
 from norvash.core.planning.policies import dues, earliest
 from norvash.core.planning.policy import Due
@@ -57,7 +58,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     too_short, out = latest is not None and _too_short(state, rules), any(d.stop for d in asked)
     late = past_limit(days.limit_on, state, today) or too_short
     last = [b.last for b in brushes if b.last]
-    by_all = raised(by_length, last, state.figures.need("new_mm"), rules, late=late, out=out)
+    by_all = raised(by_length, last, NEW_MM.need(state.figures), rules, late=late, out=out)
     components = components_of(by_all, conditions, state.overrules)
     graded, whole = motor_grade(components, state.overrules)
     return Findings(
@@ -152,12 +153,12 @@ def _brush(state: MotorState, current: BrushSet, index: int, limit: Limit, rules
         )
     last_round = having[-1]
     last = last_round.readings[plan.number]
-    usable = usable_carbon(last.length_mm, state.figures.need("new_mm"), limit.limit_mm)
+    usable = usable_carbon(last.length_mm, NEW_MM.need(state.figures), limit.limit_mm)
     graded = grade_of(usable, rules)
     if last.lines is not None:
         graded = worst([grade_of_line(last.lines), *([graded] if graded.grade == "stop" else [])]) or graded
     now = Point(last.length_mm, last_round.total_units, last.sd_mm)
-    new_mm = start.length_mm if current.fitted_known else state.figures.need("new_mm")
+    new_mm = start.length_mm if current.fitted_known else NEW_MM.need(state.figures)
     return BrushNow(
         number=plan.number,
         label=plan.label,

@@ -2,6 +2,15 @@
 
 from norvash.core.brush.wear_measures import dust_g, line_rate_mm_per_kh, rubbed_km, seeming_left_h
 from norvash.core.known import all_known
+from norvash.core.motor.figure_fields import (
+    COMMUTATOR_D_MM,
+    GRADE_FAMILY,
+    NEW_MM,
+    RATED_RPM,
+    THICKNESS_MM,
+    WEAR_LINES,
+    WIDTH_MM,
+)
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import grouped, use_words
@@ -20,7 +29,7 @@ def _by_length(found: Findings, state: MotorState) -> str:
         return ""
     if line is None or not line.left_h or not brush.rate_mm_per_kh:
         return ""
-    share = brush.last.length_mm / state.figures.need("new_mm")
+    share = brush.last.length_mm / NEW_MM.need(state.figures)
     seems = use_words(seeming_left_h(brush.last.length_mm, brush.rate_mm_per_kh), state.unit)
     return (
         f"Half the length is not half the life: brush {brush.label} has {share:.0%} of its length, which looks like"
@@ -41,7 +50,7 @@ def _by_lines(found: Findings, state: MotorState) -> str:
     seen = sorted(first_seen)[-2:]
     if len(seen) < 2 or seen[1] - seen[0] != 1 or first_seen[seen[1]] <= first_seen[seen[0]]:
         return ""
-    spacing = state.figures.need(f"wear_line_{seen[0]}_mm") - state.figures.need(f"wear_line_{seen[1]}_mm")
+    spacing = _spacing_mm(state, seen[0])
     rate = line_rate_mm_per_kh(spacing, first_seen[seen[0]], first_seen[seen[1]])
     words = (
         f"Brush {brush.label} showed wear line {seen[0]} at {use_words(first_seen[seen[0]], state.unit)} and line"
@@ -49,12 +58,17 @@ def _by_lines(found: Findings, state: MotorState) -> str:
     )
     if seen[1] == 3:
         return f"{words}."
-    ahead = state.figures.need(f"wear_line_{seen[1]}_mm") - state.figures.need(f"wear_line_{seen[1] + 1}_mm")
+    ahead = _spacing_mm(state, seen[1])
     return f"{words}; line {seen[1] + 1} at about {use_words(first_seen[seen[1]] + ahead / rate * 1000, state.unit)}."
 
 
+def _spacing_mm(state: MotorState, line: int) -> float:
+    """Return the length between a wear line and the next one [mm]; lines count from 1."""
+    return WEAR_LINES[line - 1].need(state.figures) - WEAR_LINES[line].need(state.figures)
+
+
 def _by_distance(found: Findings, state: MotorState) -> str:
-    track = all_known(state.figures.stated("rated_rpm"), state.figures.stated("commutator_d_mm"))
+    track = all_known(RATED_RPM.stated(state.figures), COMMUTATOR_D_MM.stated(state.figures))
     brush = found.governing
     if state.unit != "hours" or track is None:
         return ""
@@ -69,9 +83,9 @@ def _by_distance(found: Findings, state: MotorState) -> str:
 
 def _dust(found: Findings, state: MotorState, rules: MotorRules) -> str:
     wear = [b.wear_mm for b in found.brushes if b.wear_mm is not None]
-    section = all_known(state.figures.stated("thickness_mm"), state.figures.stated("width_mm"))
+    section = all_known(THICKNESS_MM.stated(state.figures), WIDTH_MM.stated(state.figures))
     if section is None or len(wear) < len(found.brushes) or not state.current.fitted_known:
         return ""
     thickness, width = section
-    grams = dust_g(thickness * width, wear, state.figures.word("grade_family"), rules)
+    grams = dust_g(thickness * width, wear, GRADE_FAMILY.of(state.figures), rules)
     return f"About {grams:.1f} g of carbon has worn off this set; clearly more dust than that has another source."

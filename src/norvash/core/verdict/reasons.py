@@ -1,6 +1,7 @@
 """The reasons below a verdict, each with the figures that it rests on."""
 
 from norvash.core.known import all_known
+from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import UNIT_WORDS, day_words, length_words, listed, use_words
@@ -12,7 +13,7 @@ from norvash.core.verdict.values import Findings, Reason
 
 def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reason, ...]:
     """Return the reasons of a verdict, the weightiest first, each with its rules."""
-    unit = state.figures.word("length_unit")
+    unit = LENGTH_UNIT.of(state.figures)
     lines = [Reason(f"Brush {d.label}: {d.words}", (rules.figure(d.rule_id),)) for d in found.doubts]
     lines += _overrule_reasons(found)
     lines += [

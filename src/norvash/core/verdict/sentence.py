@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from datetime import date
 
+from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
 from norvash.core.motor.record import MotorState
 from norvash.core.planning.policies import look_due, overdue
 from norvash.core.rules.book import MotorRules
@@ -60,7 +61,7 @@ _ACTS = {
 
 def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) -> Verdict:
     """Write the verdict from the findings; today only decides what lies beyond the calendar."""
-    unit = state.figures.word("length_unit")
+    unit = LENGTH_UNIT.of(state.figures)
     if found.round is None:
         return _unmeasured(found, state, rules, unit)
     graded = found.graded.grade if found.graded else None
@@ -108,7 +109,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
 
 
 def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str) -> Verdict:
-    new = length_words(state.figures.need("new_mm"), unit)
+    new = length_words(NEW_MM.need(state.figures), unit)
     why = (
         f"Nothing is measured yet on set {state.current.number}; new brushes are {new} and may wear to"
         f" {length_words(found.limit.limit_mm, unit)}."

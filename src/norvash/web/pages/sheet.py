@@ -1,29 +1,21 @@
 """The bench sheet: open it, walk its stages, enter things, sign it, add to it."""
 
-from typing import TYPE_CHECKING
-
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, JSONResponse, Response
 
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
-from norvash.core.sheet.walk import open_permits, stages_of, upstream
+from norvash.core.sheet.walk import stages_of
 from norvash.errors import Conflict, InputError, NorvashError, NotFound
 from norvash.store import rounds, sheets
-from norvash.store.database import Connection
-from norvash.web import sheet_stages
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import ReadingForm, whole
-from norvash.work.brush_lines import brush_lines
+from norvash.web.stages.page import stage_page
 from norvash.work.measuring import note, record
 from norvash.work.settling import settle_doubt, take_back_answer
-from norvash.work.sheet_page import SheetPage, last_work, sheet_page
+from norvash.work.sheet_page import SheetPage, sheet_page
 from norvash.work.sheets import enter, undo
 from norvash.work.signing import add_to_signed, sign
-
-if TYPE_CHECKING:
-    from norvash.core.sheet.stages.windings.measured import InsulationTest
-    from norvash.work.copper_bench import CopperBench
 
 router = APIRouter()
 _AT_ONCE = "return=representation"
@@ -56,11 +48,12 @@ def cut(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str) -> R
     """Show the cut as a page that goes to the lathe."""
     if who is None:
         return go_to(f"/who?next=/sheets/{sheet_id}/cut")
-    from norvash.web import copper_stage
+    from norvash.web.stages.commutator import lathe_page
+    from norvash.work.copper_bench import copper_bench
 
     shown = sheet_page(conn, sheet_id, now.date())
-    values = copper_stage.lathe_page(shown, _bench(conn, shown))
-    return page(request, "cut.html", area="Bench", s=shown, sheet=shown.sheet, motor=shown.context.motor, **values)
+    cut_page = lathe_page(shown, copper_bench(conn, shown))
+    return page(request, "cut.html", area="Bench", s=shown, sheet=shown.sheet, motor=shown.context.motor, v=cut_page)
 
 
 @router.get("/sheets/{sheet_id}/{stage}")
@@ -79,11 +72,8 @@ def _stage(
     here = STAGE_BY_ID.get(stage)
     if here is None or here not in stages_of(shown.sheet):
         raise NotFound("This sheet has no such stage.", "Choose one from its rail.")
-    lines = brush_lines(conn, shown) if stage in ("brushes", "sign") else None
-    bench = _bench(conn, shown) if stage == "commutator" else None
-    tests = _tests(conn, shown) if stage == "windings" else ()
-    held = any(x.stage is here and x.state == "held" for x in shown.rail)
     at = f"{typed.get('field', '')}.{whole(typed.get('place', '')) or 0}" if error else ""
+    shown_page = stage_page(conn, shown, here, typed)
     return page(
         request,
         "sheet.html",
@@ -96,35 +86,19 @@ def _stage(
         state=shown.context.state,
         said=shown.said,
         found=shown.found,
+        g=shown_page,
+        v=shown_page.view,
+        fields=shown_page.fields,
         stage=stage,
-        upstream=upstream(shown.sheet),
-        open_permits=open_permits(shown.sheet),
-        stage_words=here.words,
+        position=shown_page.position,
         act_id=fresh_id(),
         typed=typed,
         error=error,
         error_at=at,
-        held=held,
         asked=error.suggestions if isinstance(error, InputError) else (),
-        last_work=last_work(conn, shown) if stage == "call-in" else None,
         errors=errors_of(error),
         connected=request.app.state.gauge.connected,
-        **sheet_stages.stage_shown(shown, here, typed, brushes=lines, bench=bench, tests=tests),
     )
-
-
-def _tests(conn: Connection, shown: SheetPage) -> "tuple[InsulationTest, ...]":
-    """Return what was measured on the windings before; its modules are only loaded when somebody opens that stage."""
-    from norvash.work.insulation_record import insulation_record
-
-    return insulation_record(conn, shown)
-
-
-def _bench(conn: Connection, shown: SheetPage) -> "CopperBench":
-    """Return what the stage of the commutator knows; its modules are only loaded when somebody opens it."""
-    from norvash.work.copper_bench import copper_bench
-
-    return copper_bench(conn, shown)
 
 
 def _again(

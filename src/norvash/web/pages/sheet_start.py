@@ -3,8 +3,8 @@
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
+from norvash.core.sheet.gates import COMPETENT, METHODS, SAFE, usual_method
 from norvash.errors import NorvashError
-from norvash.web import sheet_stages
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import SheetForm
@@ -47,7 +47,9 @@ def _head(
         typed=typed,
         error=error,
         errors=errors_of(error),
-        **sheet_stages.opening(shown),
+        steps=SAFE.steps(shown.context.facts, shown.context.rules),
+        isolation=METHODS[usual_method(shown.context.facts)],
+        competent=COMPETENT,
     )
 
 

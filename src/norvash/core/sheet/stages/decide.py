@@ -33,12 +33,12 @@ def decided_finding(field: Field) -> str:
 
 def overruled(part_id: str, words: str) -> Pick:
     """Return the field in which the verdict on a part, or on the motor, is overruled with a reason."""
-    return pick(f"overrule.{part_id}", "Overruled", words, *WORDS.items(), why=True, judged=True)
+    return pick(f"overrule.{part_id}", "Overruled", words, *WORDS.items(), why=True, judged=True, placed=True)
 
 
 def ruled_out(cause_id: str, words: str) -> Tick:
     """Return the tick that says that a cause was found and mended."""
-    return tick(f"ruled-out.{cause_id}", "Causes found and mended", words)
+    return tick(f"ruled-out.{cause_id}", "Causes found and mended", words, placed=True)
 
 
 OVERRULED = {

@@ -4,9 +4,13 @@ from norvash.core.sheet.field import Day, text
 from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.stage import Stage, Visit
 
-PARTS_USED = text("parts", "Parts", "Parts used", hint="part number and how many")
+PARTS_USED = text("parts", "Parts", "Parts used", hint="part number and how many", placed=True)
 NEXT_LOOK = Day(
-    id="next-look", group="Next look", label="Sooner than Norvash says, by day", hint="a day; empty: as forecast"
+    id="next-look",
+    group="Next look",
+    label="Sooner than Norvash says, by day",
+    hint="a day; empty: as forecast",
+    placed=True,
 )
 # What is added below the signature of a sheet; it is no entry of its walk.
 ADDITION = text("addition", "Added after signing", "Added", per="number")

@@ -51,5 +51,5 @@ FIELDS: tuple[Field, ...] = (
     ),
 )
 # fmt: on
-PERMIT_OPEN = Permit(id="permit.open", group="Test with power on", label="Opened", per="number")
-PERMIT_CLOSE = tick("permit.close", "Test with power on", "Closed", per="number")
+PERMIT_OPEN = Permit(id="permit.open", group="Test with power on", label="Opened", per="number", placed=True)
+PERMIT_CLOSE = tick("permit.close", "Test with power on", "Closed", per="number", placed=True)

@@ -4,6 +4,7 @@ from collections.abc import Iterator
 
 from norvash.core.edges import over
 from norvash.core.known import all_known
+from norvash.core.motor.figure_fields import USUAL_NOLOAD_A, USUAL_NOLOAD_RPM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.sheet import Sheet
@@ -27,7 +28,7 @@ def _magnets(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
     """
     figures = sheet.facts.figures
     measured = all_known(NOLOAD_RPM.of(sheet), NOLOAD_A.of(sheet))
-    usual = all_known(figures.number("noload_rpm"), figures.number("noload_a"))
+    usual = all_known(USUAL_NOLOAD_RPM.of(figures), USUAL_NOLOAD_A.of(figures))
     if not sheet.facts.magnets or measured is None or usual is None:
         return
     (rpm, amps), (usual_rpm, usual_a) = measured, usual

@@ -3,7 +3,9 @@
 from dataclasses import dataclass
 
 from norvash.core.edges import over, under, within
+from norvash.core.motor.figure_fields import RATED_A, TERMINAL_KIND, USUAL_NOLOAD_A
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import (
     BATTERY_C,
@@ -47,6 +49,11 @@ class Before:
     ladder: Ladder | None
     battery: Battery | None
     signs: dict[str, str]
+
+
+def rated_of(facts: Facts) -> float:
+    """Return the voltage of the circuit [V]: of the plate, else of a usual battery."""
+    return facts.rated_v or _USUAL_BATTERY_V
 
 
 def judge_before(sheet: Sheet, rules: MotorRules) -> Before:
@@ -111,7 +118,7 @@ def ladder_of(sheet: Sheet, rules: MotorRules) -> Ladder | None:
 def _drops(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str, str]) -> None:
     if all(field.of(sheet) is None for field, _ in _SIDES):
         return
-    allowed = drop_allowed_v(sheet.facts.rated_v or _USUAL_BATTERY_V, rules)
+    allowed = drop_allowed_v(rated_of(sheet.facts), rules)
     bad = False
     for field, words in _SIDES:
         volts = field.of(sheet)
@@ -129,7 +136,7 @@ def _battery(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[
     rest, cranking = REST_V.of(sheet), CRANKING_V.of(sheet)
     if rest is None and cranking is None:
         return None
-    rated, temp = sheet.facts.rated_v or _USUAL_BATTERY_V, BATTERY_C.of(sheet)
+    rated, temp = rated_of(sheet.facts), BATTERY_C.of(sheet)
     try:
         found = judge_battery(
             rated,
@@ -169,9 +176,9 @@ def terminals_of(sheet: Sheet, rules: MotorRules) -> tuple[Terminal, ...]:
         made.append(
             terminal_by_ohm(
                 ohm,
-                figures.stated("rated_a"),
+                RATED_A.stated(figures),
                 sheet.facts.rated_v,
-                kind=figures.word("terminal_kind"),
+                kind=TERMINAL_KIND.of(figures),
                 step_ohm=step,
                 rules=rules,
             )
@@ -196,7 +203,7 @@ def _terminals(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dic
 
 
 def _amps(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str, str]) -> None:
-    amps, usual = NOLOAD_A.of(sheet), sheet.facts.figures.number("noload_a")
+    amps, usual = NOLOAD_A.of(sheet), USUAL_NOLOAD_A.of(sheet.facts.figures)
     if amps is None:
         return
     if usual is None:

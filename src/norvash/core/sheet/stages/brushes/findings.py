@@ -6,6 +6,7 @@ from norvash.core.brush.holders import clearances_mm, gap_reason, side_fit
 from norvash.core.brush.loading import judge_spring, pressure_kpa, usual_force_n
 from norvash.core.brush.wear_measures import dust_g
 from norvash.core.edges import over, under
+from norvash.core.motor.figure_fields import FORCE_NOMINAL_N, GRADE_FAMILY, THICKNESS_MM, WIDTH_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Noted
@@ -52,10 +53,10 @@ def spring_grade(force_n: float, facts: Facts, rules: MotorRules) -> str:
     """Return how grave a spring's force is, by the nominal force, or by the band of the class where the section is
     stated.
     """
-    thickness, width = facts.figures.need("thickness_mm"), facts.figures.need("width_mm")
+    thickness, width = THICKNESS_MM.need(facts.figures), WIDTH_MM.need(facts.figures)
     band = (rules["pressure.low"], rules["pressure.high"])
-    nominal = facts.figures.number("force_nominal_n")
-    if nominal is None and facts.figures.stated("thickness_mm") is None:
+    nominal = FORCE_NOMINAL_N.of(facts.figures)
+    if nominal is None and THICKNESS_MM.stated(facts.figures) is None:
         return "fit"
     return judge_spring(force_n, pressure_kpa(force_n, thickness, width), band, nominal, rules).grade
 
@@ -77,10 +78,10 @@ def _holders(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
 
 def dust_expected_g(facts: Facts, worn_mm: tuple[float, ...], rules: MotorRules) -> float | None:
     """Return the dust that the wear of the set made [g], None where the section is not stated."""
-    thickness, width = facts.figures.stated("thickness_mm"), facts.figures.stated("width_mm")
+    thickness, width = THICKNESS_MM.stated(facts.figures), WIDTH_MM.stated(facts.figures)
     if thickness is None or width is None or not worn_mm:
         return None
-    return dust_g(thickness * width, list(worn_mm), facts.figures.word("grade_family"), rules)
+    return dust_g(thickness * width, list(worn_mm), GRADE_FAMILY.of(facts.figures), rules)
 
 
 def _dust(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Iterator[Noted]:

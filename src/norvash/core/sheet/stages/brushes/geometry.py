@@ -6,6 +6,21 @@ from norvash.core.brush.holders import gap_reason
 from norvash.core.brush.loading import bars_covered, current_density_a_per_cm2, pressure_kpa, usual_force_n
 from norvash.core.brush.seating import sagitta_mm, seating_method
 from norvash.core.edges import under, within
+from norvash.core.motor.figure_fields import (
+    BARS,
+    COMMUTATOR_D_MM,
+    COMMUTATOR_NOW_MM,
+    FORCE_NEW_N,
+    GRADE_FAMILY,
+    HOLDER_GAP_MM,
+    NEW_MM,
+    RATED_A,
+    RATED_V,
+    SPRING_RATE_N_PER_MM,
+    SUNK_MM,
+    THICKNESS_MM,
+    WIDTH_MM,
+)
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW
 from norvash.core.sheet.sheet import Sheet
@@ -33,8 +48,8 @@ class Line:
 def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Line, ...]:
     """Return the lines that the figures known allow; what rests on class defaults says so."""
     made = [*_springs(sheet, found, rules), *_current(sheet, rules), *_face(sheet, rules)]
-    gap, known = sheet.facts.figures.stated("holder_gap_mm"), sheet.facts.figures
-    since = f", {known.basis('holder_gap_mm')}" if known.number("sunk_mm") else ""
+    gap, known = HOLDER_GAP_MM.stated(sheet.facts.figures), sheet.facts.figures
+    since = f", {HOLDER_GAP_MM.basis(known)}" if SUNK_MM.of(known) else ""
     if gap is not None and not HOLDER_GAP.places(sheet):
         made.append(
             Line(
@@ -46,7 +61,7 @@ def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Line, ..
                 rules=("gap.low", "gap.high"),
             )
         )
-    sunk = known.number("sunk_mm")
+    sunk = SUNK_MM.of(known)
     if sunk is not None:
         made.append(
             Line(
@@ -63,7 +78,7 @@ def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Line, ..
 
 def _springs(sheet: Sheet, found: Findings, rules: MotorRules) -> list[Line]:
     figures = sheet.facts.figures
-    t, a = figures.need("thickness_mm"), figures.need("width_mm")
+    t, a = THICKNESS_MM.need(figures), WIDTH_MM.need(figures)
     low, high = rules["pressure.low"], rules["pressure.high"]
     band, ids = f"{low:g} to {high:g} kPa", ("pressure.low", "pressure.high")
     made = []
@@ -94,9 +109,9 @@ def _springs(sheet: Sheet, found: Findings, rules: MotorRules) -> list[Line]:
                 rules=("spring.plan",),
             )
         )
-    new, rate = figures.stated("force_new_n"), figures.stated("spring_rate_n_per_mm")
+    new, rate = FORCE_NEW_N.stated(figures), SPRING_RATE_N_PER_MM.stated(figures)
     if new is not None and rate is not None:
-        at_limit = pressure_kpa(new - rate * (figures.need("new_mm") - found.limit.limit_mm), t, a)
+        at_limit = pressure_kpa(new - rate * (NEW_MM.need(figures) - found.limit.limit_mm), t, a)
         made.append(
             Line(
                 words="Pressure at the limit, by the spring's rate",
@@ -112,11 +127,11 @@ def _springs(sheet: Sheet, found: Findings, rules: MotorRules) -> list[Line]:
 
 def _current(sheet: Sheet, rules: MotorRules) -> list[Line]:
     figures, count = sheet.facts.figures, len(sheet.facts.positions)
-    amps, grade, volts = figures.stated("rated_a"), figures.word("grade_family"), figures.stated("rated_v")
+    amps, grade, volts = RATED_A.stated(figures), GRADE_FAMILY.of(figures), RATED_V.stated(figures)
     if amps is None:
         return []
     try:
-        density = current_density_a_per_cm2(amps, count, figures.need("thickness_mm") * figures.need("width_mm"))
+        density = current_density_a_per_cm2(amps, count, THICKNESS_MM.need(figures) * WIDTH_MM.need(figures))
     except InputError:
         return []
     if not grade:
@@ -161,9 +176,9 @@ def _current(sheet: Sheet, rules: MotorRules) -> list[Line]:
 def _face(sheet: Sheet, rules: MotorRules) -> list[Line]:
     figures = sheet.facts.figures
     diameter, bars, t = (
-        figures.stated("commutator_now_mm") or figures.stated("commutator_d_mm"),
-        figures.stated("bars"),
-        figures.need("thickness_mm"),
+        COMMUTATOR_NOW_MM.stated(figures) or COMMUTATOR_D_MM.stated(figures),
+        BARS.stated(figures),
+        THICKNESS_MM.need(figures),
     )
     made = []
     if diameter is not None and bars is not None:

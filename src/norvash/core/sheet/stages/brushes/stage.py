@@ -6,6 +6,7 @@ from types import MappingProxyType
 from norvash.core.diagnosis.signs import ON_BRUSHES
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.part import BRUSHES, HOLDERS, SPRINGS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages.brushes import carbon, holders, springs
@@ -44,6 +45,8 @@ STAGE = Stage(
         *holders.FINDINGS,
         *carbon.FINDINGS,
     ),
+    parts=(BRUSHES, SPRINGS, HOLDERS),
+    measures=True,
     inside=True,
     opens=True,
     judge=_judge,

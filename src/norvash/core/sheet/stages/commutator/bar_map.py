@@ -1,5 +1,6 @@
 """The map of the bars, and what its pattern says."""
 
+from norvash.core.motor.figure_fields import BARS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Painted
@@ -9,7 +10,7 @@ from norvash.core.sheet.stages.shared import CHECK_NEUTRAL, SEEK_CAUSE, SEEK_ONC
 
 
 def _has_bars(facts: Facts, _rules: MotorRules) -> bool:
-    return facts.figures.stated("bars") is not None
+    return BARS.stated(facts.figures) is not None
 
 
 # fmt: off

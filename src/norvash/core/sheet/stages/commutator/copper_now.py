@@ -2,18 +2,29 @@
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field, replace
-from typing import TypeVar
+from typing import Literal, TypeVar
 
 from norvash.core.brush.loading import bars_covered
 from norvash.core.commutator.bar_testing import BarTested, Taken, judge_bar_test
 from norvash.core.commutator.bars import BURNS, LEAST_BARS, MOST_BARS, having, read_map
-from norvash.core.commutator.cut import Copper, Plan
+from norvash.core.commutator.cut import Plan
 from norvash.core.commutator.map_read import MapRead, Wound
 from norvash.core.commutator.map_says import read_bar_map
 from norvash.core.commutator.run_out import RunOut, Turned, judge_run_out
-from norvash.core.commutator.skim import plan_cut, way_of
 from norvash.core.commutator.surface import Work, least_work
 from norvash.core.edges import over, under
+from norvash.core.motor.figure import Number
+from norvash.core.motor.figure_fields import (
+    ARMATURE_SLOTS,
+    BARS,
+    COIL_TURNS,
+    COMMUTATOR_PITCH,
+    POLES,
+    RATED_RPM,
+    THICKNESS_MM,
+    WINDING,
+)
+from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.sheet import Sheet
@@ -25,7 +36,7 @@ from norvash.core.sheet.stages.commutator.bar_test import (
     BAR_TEST_LIFTED,
     BAR_TEST_NOISE,
 )
-from norvash.core.sheet.stages.commutator.cut import CUT_DONE, CUT_TOOL, LATHE_SPEEDS, PIT_LEFT, ROUGH_CUT
+from norvash.core.sheet.stages.commutator.cut import CUT_DONE
 from norvash.core.sheet.stages.commutator.run_out import RUN_OUT, RUN_OUT_ON, RUN_OUT_STEP
 from norvash.core.sheet.stages.commutator.seen import (
     COMMUTATOR_BLACK,
@@ -39,8 +50,9 @@ from norvash.core.sheet.stages.commutator.seen import (
     COMMUTATOR_SLOTS,
     COMMUTATOR_TWO_BARS,
 )
-from norvash.core.sheet.stages.commutator.size import EARLIER_STEP, GROOVE, PIT, SHOULDER_D, SLOT_DEPTH, TRACK_D
+from norvash.core.sheet.stages.commutator.size import EARLIER_STEP, SHOULDER_D, TRACK_D
 from norvash.core.sheet.stages.commutator.stage import STAGE
+from norvash.core.sheet.stages.commutator.to_cut import plan_of
 from norvash.core.sheet.stages.record import HOW_FAR_OPEN
 from norvash.core.sheet.stages.windings.coils import GROWLER_TEST
 from norvash.errors import InputError
@@ -49,6 +61,8 @@ _DEFAULT_NOISE = 0.01
 _MANY = 0.25
 _NEARLY = 0.75
 T = TypeVar("T")
+# What of the copper may not be worked out.
+Trouble = Literal["bar-map", "run-out", "bar-test", "cut"]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -66,7 +80,7 @@ class CopperNow:
     tested: BarTested | None
     plan: Plan | None
     work: tuple[Work, str, str] | None
-    trouble: Mapping[str, InputError] = field(default_factory=dict)
+    trouble: Mapping[Trouble, InputError] = field(default_factory=dict)
 
     @property
     def needs_bar_test(self) -> str:
@@ -90,25 +104,25 @@ def brushes_lifted(sheet: Sheet) -> bool | None:
     return said == "yes" if said else True if HOW_FAR_OPEN.of(sheet) == "stripped" else None
 
 
-def _count(facts: Facts, name: str) -> int | None:
-    value = facts.figures.stated(name)
+def _count(facts: Facts, figure: Number) -> int | None:
+    value = figure.stated(facts.figures)
     return None if value is None else int(value)
 
 
 def wound_of(facts: Facts) -> Wound | None:
     """Return what a map of this motor is read against, None where the bars are not stated or cannot be mapped."""
-    bars, figures = _count(facts, "bars"), facts.figures
+    bars, figures = _count(facts, BARS), facts.figures
     if bars is None or not LEAST_BARS <= bars <= MOST_BARS:
         return None
-    diameter, t = figures.track_d_mm, figures.stated("thickness_mm")
+    diameter, t = track_d_mm(figures), THICKNESS_MM.stated(figures)
     covered = bars_covered(t, diameter, bars) if diameter and t else None
     arms = tuple(sorted({float(p.angle_deg) for p in facts.positions}))
     return Wound(
         bars=bars,
-        poles=_count(facts, "poles"),
-        slots=_count(facts, "armature_slots"),
-        winding=figures.word("winding") or "unknown",
-        pitch=_count(facts, "commutator_pitch"),
+        poles=_count(facts, POLES),
+        slots=_count(facts, ARMATURE_SLOTS),
+        winding=WINDING.of(figures) or "unknown",
+        pitch=_count(facts, COMMUTATOR_PITCH),
         arms=arms,
         covered=covered,
     )
@@ -119,7 +133,7 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
 
     Source: rules pattern.*, runout.*, bartest.*, cut.*
     """
-    facts, trouble = sheet.facts, dict[str, InputError]()
+    facts, trouble = sheet.facts, dict[Trouble, InputError]()
     wound = wound_of(facts)
     shown = _tried("bar-map", lambda: _shown(sheet, wound), trouble) or {}
     read = read_bar_map(shown, wound, rules) if wound is not None and shown else None
@@ -127,7 +141,7 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
     per_bar = wound is not None and len(readings) == wound.bars
 
     def run_out() -> RunOut | None:
-        rpm = facts.figures.number("rated_rpm")
+        rpm = RATED_RPM.of(facts.figures)
         _count_readings(len(readings), wound)
         if not readings:
             return None
@@ -144,7 +158,7 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
         fine = facts.motor_class == "industrial" and BAR_TEST_HOW.of(sheet) == "drop"
         fed = BAR_TEST_FED.of(sheet) or "unknown"
         taken = Taken(_DEFAULT_NOISE if noise is None else noise, fed, brushes_lifted(sheet), fine)
-        return judge_bar_test(tests, replace(wound.armature, turns=_count(facts, "coil_turns")), taken, rules)
+        return judge_bar_test(tests, replace(wound.armature, turns=_count(facts, COIL_TURNS)), taken, rules)
 
     turned = _tried("run-out", run_out, trouble)
     tested = _tried("bar-test", bar_test, trouble)
@@ -158,7 +172,7 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
     looked = bool(shown) or STAGE.looked_at(sheet)
     work = least_work(seen, rules) if looked or turned is not None else None
     return CopperNow(
-        bars=wound.bars if wound else _count(facts, "bars"),
+        bars=wound.bars if wound else _count(facts, BARS),
         wound=wound,
         shown=shown,
         read=read,
@@ -179,7 +193,7 @@ def _shown(sheet: Sheet, wound: Wound | None) -> dict[int, frozenset[str]]:
     return read_map(BAR_MAP.of(sheet), wound.bars) if wound is not None else {}
 
 
-def _tried(name: str, made: Callable[[], T | None], trouble: dict[str, InputError]) -> T | None:
+def _tried(name: Trouble, made: Callable[[], T | None], trouble: dict[Trouble, InputError]) -> T | None:
     try:
         return made()
     except InputError as error:
@@ -203,61 +217,7 @@ def _count_readings(count: int, wound: Wound | None) -> None:
 
 def _diameter(sheet: Sheet) -> float | None:
     known = [x for x in TRACK_D.of(sheet) if x is not None]
-    return min(known) if known else SHOULDER_D.of(sheet) or sheet.facts.figures.track_d_mm
-
-
-def copper_of(sheet: Sheet, found: RunOut | None, *, loose: bool = False) -> Copper | None:
-    """Return the copper as measured: from the shoulder where there is one, else from the track.
-
-    None without a diameter.
-    """
-    figures = sheet.facts.figures
-    track = [x for x in TRACK_D.of(sheet) if x is not None]
-    groove = GROOVE.of(sheet) or 0.0
-    shoulder = SHOULDER_D.of(sheet)
-    if shoulder is None and not track:
-        return None
-    diameter = shoulder if shoulder is not None else min(track) + 2 * groove
-    if shoulder is not None and track:
-        groove = max(groove, (shoulder - min(track)) / 2)
-    undercut = figures.stated("undercut_mm")
-    return Copper(
-        diameter=diameter,
-        least=figures.stated("commutator_d_min_mm"),
-        new=figures.stated("commutator_d_mm"),
-        groove=max(groove, EARLIER_STEP.of(sheet) or 0.0),
-        pit=PIT.of(sheet) or 0.0,
-        tir=found.tir_mm if found is not None else 0.0,
-        slot_depth=SLOT_DEPTH.of(sheet),
-        slot_width=figures.stated("slot_width_mm"),
-        slot_target=undercut or None,
-        flush=undercut == 0,
-        track=figures.stated("track_mm"),
-        gap=figures.stated("holder_gap_mm"),
-        span=figures.stated("bearing_span_mm"),
-        shaft=figures.stated("shaft_d_mm"),
-        loose=loose,
-    )
-
-
-def plan_of(sheet: Sheet, found: RunOut | None, rules: MotorRules, *, loose: bool = False) -> Plan | None:
-    """Return the plan of a cut, None while no diameter is measured.
-
-    Raises: InputError for figures that contradict each other.
-    """
-    copper = copper_of(sheet, found, loose=loose)
-    if copper is None:
-        return None
-    speeds = tuple(x for x in LATHE_SPEEDS.of(sheet) if x is not None)
-    way = way_of(
-        CUT_TOOL.of(sheet) or "carbide",
-        rules,
-        speeds,
-        sheet.facts.figures.stated("rated_rpm"),
-        PIT_LEFT.of(sheet) or 0.0,
-    )
-    rough = ROUGH_CUT.of(sheet)
-    return plan_cut(copper, way if rough is None else replace(way, rough=rough), rules)
+    return min(known) if known else SHOULDER_D.of(sheet) or track_d_mm(sheet.facts.figures)
 
 
 def _signs(sheet: Sheet, shown: Mapping[int, frozenset[str]], turned: RunOut | None, plan: Plan | None) -> set[str]:

@@ -1,6 +1,7 @@
 """A cut, planned and made, and surface work."""
 
 from norvash.core.commutator.tools import TOOLS
+from norvash.core.motor.figure_fields import BARS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, column, pick, quantity, tick
@@ -25,7 +26,7 @@ REFUSED = {
 
 def _time_planned(facts: Facts, rules: MotorRules) -> dict[str, str]:
     """Return the time that the slots were expected to take, beside the time that they took."""
-    bars = facts.figures.stated("bars")
+    bars = BARS.stated(facts.figures)
     if bars is None:
         return {}
     from norvash.core.commutator.after_cut import slot_minutes

@@ -5,6 +5,8 @@ from collections.abc import Iterator
 from norvash.core.commutator.run_out import run_out_grade
 from norvash.core.commutator.slots import slot_again_mm
 from norvash.core.edges import under
+from norvash.core.motor.figure_fields import SLOT_WIDTH_MM, UNDERCUT_MM
+from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.given import Given
@@ -152,15 +154,15 @@ def _after_cut(sheet: Sheet, done: Given, rules: MotorRules) -> Iterator[Finding
     yield FACE_CUT.saying(f"faces shaped to {before / 2:.2f} mm, the radius is {after / 2:.2f} mm now")
     if slot is not None and not CUT_CHAMFER.of(sheet):
         depth = max(float(slot) - float(done.more.get("radial", "0")), 0.0)
-        least = slot_again_mm(after, sheet.facts.figures.stated("slot_width_mm"), rules)
-        if under(depth, least) and sheet.facts.figures.stated("undercut_mm") != 0:
+        least = slot_again_mm(after, SLOT_WIDTH_MM.stated(sheet.facts.figures), rules)
+        if under(depth, least) and UNDERCUT_MM.stated(sheet.facts.figures) != 0:
             yield SLOT_SHALLOW.saying(f"slots {depth:.2f} mm deep after the cut")
 
 
 def _slots(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
-    depth, width = SLOT_DEPTH.of(sheet), sheet.facts.figures.stated("slot_width_mm")
-    if depth is None or sheet.facts.figures.stated("undercut_mm") == 0:
+    depth, width = SLOT_DEPTH.of(sheet), SLOT_WIDTH_MM.stated(sheet.facts.figures)
+    if depth is None or UNDERCUT_MM.stated(sheet.facts.figures) == 0:
         return
-    least = slot_again_mm(sheet.facts.figures.track_d_mm, width, rules)
+    least = slot_again_mm(track_d_mm(sheet.facts.figures), width, rules)
     if under(depth, least):
         yield SLOT_SHALLOW.saying(f"slots {depth:.2f} mm deep, {least:.2f} mm at least")

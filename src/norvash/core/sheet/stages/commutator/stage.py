@@ -5,6 +5,7 @@ from collections.abc import Iterable
 from norvash.core.diagnosis.signs import ON_COMMUTATOR
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.part import COMMUTATOR
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stage import Visit as Visit
@@ -34,6 +35,7 @@ STAGE = Stage(
     signs=ON_COMMUTATOR,
     looked=seen.LOOKED,
     findings=(*size.FINDINGS, *bar_map.FINDINGS, *run_out.FINDINGS, *bar_test.FINDINGS, *cut.FINDINGS),
+    parts=(COMMUTATOR,),
     inside=True,
     opens=True,
     judge=_judge,

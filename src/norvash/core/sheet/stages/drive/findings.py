@@ -8,6 +8,15 @@ from norvash.core.bearings.fitting import FitLine, housing_line, shaft_line, shi
 from norvash.core.bearings.lasting import renew_anyway
 from norvash.core.bearings.vibration import Shaken, Stands, judge_vibration
 from norvash.core.edges import over, within
+from norvash.core.motor.figure_fields import (
+    AIR_GAP_MM,
+    BEARING_AT,
+    END_FLOAT_HIGH_MM,
+    END_FLOAT_LOW_MM,
+    LOCATED_END,
+    MOUNTING,
+    RATED_W,
+)
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import BEARINGS
 from norvash.core.sheet.finding import Finding, Noted
@@ -72,13 +81,13 @@ def bush_lines(sheet: Sheet, place: int, rules: MotorRules) -> list[FitLine]:
     journal, bush = JOURNAL.of(sheet, place), BUSH_BORE.of(sheet, place)
     if journal is None or bush is None:
         return []
-    return worn_bush_lines(journal, bush, sheet.facts.figures.stated("air_gap_mm"), rules)
+    return worn_bush_lines(journal, bush, AIR_GAP_MM.stated(sheet.facts.figures), rules)
 
 
 def kit_lines(sheet: Sheet, place: int, rules: MotorRules) -> list[FitLine]:
     """Return how the new bearing of one end fits shaft and housing, of the pairs that are measured and in the table."""
     shaft, bore, housing, outside = (f.of(sheet, place) for f in (KIT_SHAFT, KIT_BORE, KIT_HOUSING, KIT_OUTSIDE))
-    held = sheet.facts.figures.word("located_end")
+    held = LOCATED_END.of(sheet.facts.figures)
     made = []
     try:
         if shaft is not None and bore is not None:
@@ -93,7 +102,7 @@ def kit_lines(sheet: Sheet, place: int, rules: MotorRules) -> list[FitLine]:
 
 def _has_c3(sheet: Sheet, place: int) -> bool:
     """Tell whether the bearing of one end is marked with more clearance than normal."""
-    own = sheet.facts.figures.word("bearing_drive" if place == 1 else "bearing_other")
+    own = BEARING_AT[place - 1].of(sheet.facts.figures)
     try:
         return decode(BEARING_NUMBER.of(sheet, place) or own).clearance == CLEARANCES["C3"]
     except InputError:
@@ -102,7 +111,7 @@ def _has_c3(sheet: Sheet, place: int) -> bool:
 
 def _shaft(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
     figures, play, shake = sheet.facts.figures, END_FLOAT.of(sheet), VIBRATION.of(sheet)
-    low, high = figures.stated("end_float_low_mm") or 0.0, figures.stated("end_float_high_mm")
+    low, high = END_FLOAT_LOW_MM.stated(figures) or 0.0, END_FLOAT_HIGH_MM.stated(figures)
     if play is not None and high is not None and shim_mm(play, low, high):
         shim = shim_mm(play, low, high)
         yield FLOAT_OUT.saying(
@@ -134,7 +143,7 @@ def shaken_now(sheet: Sheet, rules: MotorRules) -> Shaken | None:
     if shake is None or facts.motor_class == "tool":
         return None
     earlier = VIBRATION.earlier(sheet)
-    stands = Stands(facts.figures.stated("rated_w"), facts.figures.word("mounting") == "flexible", facts.carries)
+    stands = Stands(RATED_W.stated(facts.figures), MOUNTING.of(facts.figures) == "flexible", facts.carries)
     try:
         return judge_vibration(shake, earlier.given.number or None if earlier else None, stands, rules)
     except InputError:

@@ -5,6 +5,7 @@ from collections.abc import Iterable
 from norvash.core.diagnosis.signs import ON_DRIVE
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.part import DRIVE
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stage import Visit as Visit
@@ -24,6 +25,7 @@ STAGE = Stage(
     signs=ON_DRIVE,
     looked=seen.LOOKED,
     findings=(*bearings.FINDINGS, *shaft.FINDINGS),
+    parts=(DRIVE,),
     inside=True,
     judge=_judge,
     words="Bearings and drive",

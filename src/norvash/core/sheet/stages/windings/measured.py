@@ -8,6 +8,7 @@ from dataclasses import dataclass, replace
 from datetime import date
 
 from norvash.core.known import all_known
+from norvash.core.motor.figure_fields import ARMATURE_SLOTS, BARS, FORM_WOUND, PROTECTION, RATED_W
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Tick
@@ -56,7 +57,7 @@ def tested_as(sheet: Sheet, rules: MotorRules) -> EarthTest:
     facts = sheet.facts
     return EarthTest(
         rated_v=facts.rated_v,
-        machine=machine_of(facts.motor_class, facts.figures.word("protection")),
+        machine=machine_of(facts.motor_class, PROTECTION.of(facts.figures)),
         circuit=INSULATION_OF.of(sheet) or "whole",
         parted=all(tick.of(sheet) for tick in to_part(facts, rules)),
         wet=INSULATION_DEW.of(sheet) == "yes",
@@ -136,7 +137,7 @@ def index_now(sheet: Sheet, rules: MotorRules) -> Polarization | None:
     if one is None or ten is None or one <= 0:
         return None
     facts = sheet.facts
-    told = applies(facts.figures.word("form_wound") == "yes", facts.figures.stated("rated_w"), rules)
+    told = applies(FORM_WOUND.of(facts.figures) == "yes", RATED_W.stated(facts.figures), rules)
     return judge_polarization(one, ten, rules, told=told)
 
 
@@ -175,7 +176,7 @@ def slots_on_growler(sheet: Sheet) -> dict[int, tuple[int, int] | None]:
     """
     if GROWLER_TEST.of(sheet) != "fail":
         return {}
-    bars, slots = sheet.facts.figures.stated("bars"), sheet.facts.figures.stated("armature_slots")
+    bars, slots = BARS.stated(sheet.facts.figures), ARMATURE_SLOTS.stated(sheet.facts.figures)
     runs = [(int(a), int(b or a)) for a, b in _RUN.findall(GROWLER_SLOTS.of(sheet))]
     named = sorted({n for a, b in runs for n in range(a, min(b, a + _MOST_SLOTS) + 1)})
     return {n: bars_of_slot(n, int(bars), int(slots)) if bars and slots else None for n in named}

@@ -5,6 +5,7 @@ from collections.abc import Iterable
 from norvash.core.diagnosis.signs import ON_WINDINGS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stage import Visit as Visit
@@ -25,6 +26,7 @@ STAGE = Stage(
     signs=ON_WINDINGS,
     looked=seen.LOOKED,
     findings=(*insulation.FINDINGS, *coils.FINDINGS),
+    parts=(WINDINGS,),
     inside=True,
     judge=_judge,
     words="Windings",

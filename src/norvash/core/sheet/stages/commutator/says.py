@@ -1,20 +1,36 @@
 """What the commutator says of itself at its stage: of its map, run-out, bar test and cut."""
 
+from dataclasses import dataclass
+
 from norvash.core.commutator.after_cut import where_to_cut
 from norvash.core.commutator.cut import Plan
 from norvash.core.commutator.result_words import bar_test_words, plan_words
 from norvash.core.commutator.run_out_limits import RULES_OF
 from norvash.core.edges import over, under
-from norvash.core.sheet.stages.commutator.copper_now import CopperNow
+from norvash.core.motor.figure_fields import END_FLOAT_HIGH_MM, WIDTH_MM
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.said import Said
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.commutator.copper_now import CopperNow, Trouble
 from norvash.core.sheet.stages.commutator.cut import TRUE_SETUP
 from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_TWO_BARS
 from norvash.core.sheet.stages.commutator.size import TRACK_D
 from norvash.core.sheet.stages.drive.shaft import END_FLOAT
 from norvash.core.text.words import listed
 from norvash.errors import NorvashError
-from norvash.web.sheet_view import Said
-from norvash.work.copper_bench import CopperBench
-from norvash.work.sheet_page import SheetPage
+
+
+@dataclass(frozen=True, slots=True)
+class SlotsHere:
+    """How long the slots take at this site: its own factor on the estimate, by how many signed sheets, and the minutes
+    for this commutator.
+
+    None where its bars are not known.
+    """
+
+    factor: float
+    sheets: int
+    minutes: float | None
 
 
 def map_says(now: CopperNow) -> list[Said]:
@@ -73,12 +89,11 @@ def test_says(now: CopperNow) -> list[Said]:
     ]
 
 
-def cut_says(shown: SheetPage, bench: CopperBench) -> list[Said]:
+def cut_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) -> list[Said]:
     """Return what a cut would take and leave, and where it is made."""
-    now, rules = bench.now, shown.context.rules
     if now.plan is None:
         return trouble_says(now, "cut")
-    made = [Said(plan_words(now.plan).capitalize(), now.plan.chosen.allowed, ("cut.clean",)), *_spread(shown)]
+    made = [Said(plan_words(now.plan).capitalize(), now.plan.chosen.allowed, ("cut.clean",)), *_spread(sheet)]
     if now.needs_bar_test:
         made.insert(0, Said(f"Bar test before any cut: {now.needs_bar_test}", False))
     if now.run_out is not None and now.run_out.cause == "set-up":
@@ -99,8 +114,8 @@ def cut_says(shown: SheetPage, bench: CopperBench) -> list[Said]:
                 f" copper; {less.skims_left} more such cuts against {full.skims_left} full ones"
             )
         )
-    made += _reach(shown, now.plan)
-    setup = TRUE_SETUP.of(shown.sheet)
+    made += _reach(sheet, now.plan)
+    setup = TRUE_SETUP.of(sheet)
     where, why = where_to_cut(now.plan, rules, true_setup=None if not setup else setup == "yes")
     school = rules.choice("school.skim")
     chosen = where if school.key == "figures" else school.key
@@ -112,20 +127,20 @@ def cut_says(shown: SheetPage, bench: CopperBench) -> list[Said]:
             ("school.skim",),
         )
     )
-    if bench.slots_min is not None and not now.plan.copper.flush:
+    if slots.minutes is not None and not now.plan.copper.flush:
         learnt = (
-            f"this site takes {bench.factor:.2f} of the estimate, by {bench.sheets} signed"
-            f" {'sheet' if bench.sheets == 1 else 'sheets'}"
-            if bench.sheets
+            f"this site takes {slots.factor:.2f} of the estimate, by {slots.sheets} signed"
+            f" {'sheet' if slots.sheets == 1 else 'sheets'}"
+            if slots.sheets
             else "no sheet has taught a factor of this site yet"
         )
-        made.append(Said(f"slots: about {bench.slots_min:.0f} min; {learnt}", None, ("slot.seconds",)))
+        made.append(Said(f"slots: about {slots.minutes:.0f} min; {learnt}", None, ("slot.seconds",)))
     return made + [Said(w) for w in now.plan.warnings]
 
 
-def _spread(shown: SheetPage) -> list[Said]:
+def _spread(sheet: Sheet) -> list[Said]:
     """Return how far the diameters along the track lie apart."""
-    known = [x for x in TRACK_D.of(shown.sheet) if x is not None]
+    known = [x for x in TRACK_D.of(sheet) if x is not None]
     if len(known) < 2:
         return []
     return [
@@ -136,14 +151,15 @@ def _spread(shown: SheetPage) -> list[Said]:
     ]
 
 
-def _reach(shown: SheetPage, plan: Plan) -> list[Said]:
+def _reach(sheet: Sheet, plan: Plan) -> list[Said]:
     """Return how far along the shaft a cut must reach so that no step is left: the brush, and the end float on both
     sides.
     """
-    width, play, figures = (shown.context.figures.stated("width_mm"), END_FLOAT.of(shown.sheet), shown.context.figures)
+    figures, play = sheet.facts.figures, END_FLOAT.of(sheet)
+    width = WIDTH_MM.stated(figures)
     if width is None or plan.copper.track is None:
         return []
-    slack = play if play is not None else figures.stated("end_float_high_mm")
+    slack = play if play is not None else END_FLOAT_HIGH_MM.stated(figures)
     if slack is None:
         return [
             Said(
@@ -161,7 +177,7 @@ def _reach(shown: SheetPage, plan: Plan) -> list[Said]:
     return [Said(words, not under(got, least), ("cut.overrun",))]
 
 
-def trouble_says(now: CopperNow, name: str) -> list[Said]:
+def trouble_says(now: CopperNow, name: Trouble) -> list[Said]:
     """Return why something that was entered cannot be worked out."""
     found: NorvashError | None = now.trouble.get(name)
     return [Said(f"{found.problem} {found.remedy}", False)] if found else []

@@ -1,0 +1,95 @@
+"""One figure of a motor: how it is asked for, and how it is read from the figures in force."""
+
+from dataclasses import dataclass
+from typing import ClassVar
+
+from norvash.core.motor.figures import Figures
+from norvash.core.text.quantities import UNITS
+from norvash.errors import InputError
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Figure:
+    """One figure that a type or a motor can carry: its name in the record, its label and its group."""
+
+    is_text: ClassVar[bool] = False
+
+    name: str
+    group: str
+    label: str
+
+    def basis(self, figures: Figures) -> str:
+        """Return where it comes from, empty where nothing is known."""
+        known = figures.known.get(self.name)
+        return known.basis if known is not None else ""
+
+    @property
+    def asked(self) -> str:
+        """Return its label as it is asked for."""
+        return self.label
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Number(Figure):
+    """A figure that is a number in the first unit of its dimension, between two bounds."""
+
+    dimension: str
+    low: float = 0.0
+    high: float = 1e6
+
+    def of(self, figures: Figures) -> float | None:
+        """Return its value, None where nothing is known."""
+        known = figures.known.get(self.name)
+        return float(known.value) if known is not None else None
+
+    def stated(self, figures: Figures) -> float | None:
+        """Return its value only if the motor or its type states it, not when the class lends it."""
+        known = figures.known.get(self.name)
+        return None if known is None or known.lent else float(known.value)
+
+    def need(self, figures: Figures) -> float:
+        """Return the value that a motor must have.
+
+        Raises: InputError that says which figure is missing.
+        """
+        value = self.of(figures)
+        if value is None:
+            raise InputError(
+                f"“{self.label}” is not known for this motor.", "Give it under Figures on the motor's page.", self.name
+            )
+        return value
+
+    @property
+    def asked(self) -> str:
+        """Return its label with the unit that a bare number is in: “Voltage, V”."""
+        unit = next(iter(UNITS.get(self.dimension, ())), "")
+        return f"{self.label}, {unit}" if unit else self.label
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Word(Figure):
+    """A figure that is a word, one of its choices where it has some."""
+
+    is_text: ClassVar[bool] = True
+
+    choices: tuple[str, ...] = ()
+
+    def of(self, figures: Figures) -> str:
+        """Return its word, empty where nothing is known."""
+        known = figures.known.get(self.name)
+        return str(known.value) if known is not None else ""
+
+    def stated(self, figures: Figures) -> str:
+        """Return its word only if the motor or its type states it, empty when the class lends it."""
+        known = figures.known.get(self.name)
+        return "" if known is None or known.lent else str(known.value)
+
+
+def number(name: str, group: str, label: str, dimension: str, *, low: float = 0.0, high: float = 1e6) -> Number:
+    """Return a figure that is a number."""
+    return Number(name=name, group=group, label=label, dimension=dimension, low=low, high=high)
+
+
+def word(name: str, group: str, label: str, *, choices: tuple[str, ...] = ()) -> Word:
+    """Return a figure that is a word."""
+    return Word(name=name, group=group, label=label, choices=choices)

@@ -1,0 +1,110 @@
+"""Figures as they are typed, and held against each other."""
+
+from norvash.core.motor.figure import Number, Word
+from norvash.core.motor.figure_fields import (
+    ACTIVE_MONTHS,
+    BY_NAME,
+    COMMUTATOR_D_MIN_MM,
+    COMMUTATOR_D_MM,
+    COMMUTATOR_NOW_MM,
+    DEPTH_LIMIT_MM,
+    DEPTH_NEW_MM,
+    GEAR_REDUCTION,
+    LIMIT_MM,
+    NEW_MM,
+    SPEED_TAPS,
+    SPRING_TABLE,
+    WEAR_LINES,
+)
+from norvash.core.motor.figure_tables import speed_taps, spring_table
+from norvash.core.motor.figures import Figures
+from norvash.core.rules.book import GEARED
+from norvash.core.text.quantities import parse
+from norvash.core.text.texts import clean
+from norvash.core.use.season import read_months
+from norvash.errors import InputError
+
+
+def track_d_mm(figures: Figures) -> float | None:
+    """Return the commutator's diameter now [mm]: after the last recorded cut, else when new."""
+    return COMMUTATOR_NOW_MM.of(figures) or COMMUTATOR_D_MM.of(figures)
+
+
+def variant_of(motor_class: str, figures: Figures) -> str:
+    """Return the kind of machine inside its class whose defaults differ, empty without one."""
+    return GEARED if motor_class == "starter" and GEAR_REDUCTION.of(figures) == "yes" else ""
+
+
+def read_figure(name: str, text: str) -> float | str:
+    """Return a figure as typed, checked against what it can be.
+
+    Raises: InputError at the field.
+    """
+    field = BY_NAME[name]
+    return _word(field, clean(text, name)) if isinstance(field, Word) else _number(field, text)
+
+
+def _number(field: Number, text: str) -> float:
+    try:
+        value = parse(text, field.dimension).value
+    except InputError as error:
+        raise error.at(field.name) from None
+    if not field.low <= value <= field.high:
+        raise InputError(
+            f"{field.label}: “{text.strip()}” cannot be right.",
+            f"Give a value from {field.low:g} to {field.high:g}.",
+            field.name,
+        )
+    return value
+
+
+def _word(field: Word, text: str) -> str:
+    if field is SPRING_TABLE:
+        spring_table(text)
+    if field is SPEED_TAPS:
+        speed_taps(text)
+    if field is ACTIVE_MONTHS:
+        read_months(text)
+    if field.choices and text not in field.choices:
+        raise InputError(
+            f"“{text}” is no choice for “{field.label}”.", "Use " + ", ".join(field.choices) + ".", field.name
+        )
+    if len(text) > 120:
+        raise InputError(f"{field.label} is too long.", "Use at most 120 characters.", field.name)
+    return text
+
+
+def check_together(figures: Figures) -> None:
+    """Refuse figures that contradict each other.
+
+    Raises: InputError at the field to mend.
+    """
+    new_mm, limit_mm = NEW_MM.need(figures), LIMIT_MM.of(figures)
+    if limit_mm is not None and not limit_mm < new_mm:
+        raise InputError(
+            f"The limit of {limit_mm:g} mm is not below the new length of {new_mm:g} mm.",
+            "Correct one of them, or say that the limit is unknown.",
+            "limit_mm",
+        )
+    d_new, d_least = COMMUTATOR_D_MM.stated(figures), COMMUTATOR_D_MIN_MM.stated(figures)
+    if d_new is not None and d_least is not None and not d_least < d_new:
+        raise InputError(
+            f"The least diameter of {d_least:g} mm is not under the new one of {d_new:g} mm.",
+            "Check which of the two is wrong.",
+            "commutator_d_min_mm",
+        )
+    depth_new, depth_limit = DEPTH_NEW_MM.of(figures), DEPTH_LIMIT_MM.of(figures)
+    if depth_new is not None and depth_limit is not None and not depth_limit > depth_new:
+        raise InputError(
+            "The depth limit is not beyond the depth when new.",
+            "A depth grows as the brush wears: check the two.",
+            "depth_limit_mm",
+        )
+    lines = [line.of(figures) for line in WEAR_LINES]
+    seen = [x for x in lines if x is not None]
+    if seen != sorted(seen, reverse=True) or len(set(seen)) != len(seen) or any(x >= new_mm for x in seen):
+        raise InputError(
+            "The wear lines do not fall from the new length.",
+            "The first line shows first: it has the greatest length.",
+            "wear_line_1_mm",
+        )

@@ -1,0 +1,20 @@
+"""Where somebody stands on a sheet."""
+
+from dataclasses import dataclass
+
+from norvash.core.sheet.stage import Stage
+from norvash.store.database import Connection
+from norvash.work.sheet_page import SheetPage
+
+DRAWN = 380.0
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class At:
+    """Where somebody stands on a sheet: the position chosen, 0 for none, and what was typed."""
+
+    conn: Connection
+    shown: SheetPage
+    stage: Stage
+    position: int
+    typed: dict[str, str]

@@ -1,0 +1,74 @@
+"""What the stage before opening shows: tests with power on, speed settings and battery drawn."""
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from norvash.core.sheet.gates import COMPETENT
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.stages.before.fields import CRANKING_V, OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
+from norvash.core.sheet.stages.before.judged import rated_of
+from norvash.core.sheet.walk import runs_until
+from norvash.drawing.band_scale import Banded, band_scale
+from norvash.drawing.speed_ladder import speed_ladder_drawn
+from norvash.drawing.svg import Drawing
+from norvash.web.stages.at import DRAWN, At
+from norvash.web.stages.fields import Entry, entry
+from norvash.work.sheet_page import SheetPage
+
+
+@dataclass(frozen=True, slots=True)
+class PermitShown:
+    """A test with power on: its number, who opened it, who closed it, and until when it runs."""
+
+    number: int
+    opened: Given
+    closed: Given | None
+    until: datetime | None
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Before:
+    """The tests with power on, how the next one is opened, and drawings of what was measured."""
+
+    permits: list[PermitShown]
+    close: list[Entry]
+    opens: Entry
+    most_minutes: float
+    competent: str
+    drawn: list[Drawing]
+    outcome: Entry
+
+
+def view(at: At) -> Before:
+    """Return what the stage before opening shows."""
+    shown = at.shown
+    permits = [
+        PermitShown(n, opened, PERMIT_CLOSE.given(shown.sheet, n), runs_until(shown.sheet, n))
+        for n in PERMIT_OPEN.places(shown.sheet)
+        if (opened := PERMIT_OPEN.given(shown.sheet, n)) is not None
+    ]
+    return Before(
+        permits=permits,
+        close=[entry(shown, PERMIT_CLOSE, p.number) for p in permits if p.closed is None],
+        opens=entry(shown, PERMIT_OPEN, len(permits) + 1),
+        most_minutes=shown.context.rules["permit.minutes"],
+        competent=COMPETENT,
+        drawn=[*_ladder(shown), *_battery(shown)],
+        outcome=entry(shown, OUTCOME_BEFORE),
+    )
+
+
+def _ladder(shown: SheetPage) -> list[Drawing]:
+    ladder, step = shown.before.ladder, shown.context.rules["taps.step"]
+    if ladder is None:
+        return []
+    return [speed_ladder_drawn(ladder.share, ladder.expected_share, ladder.bad_steps, step, DRAWN)]
+
+
+def _battery(shown: SheetPage) -> list[Drawing]:
+    battery, cranking = shown.before.battery, CRANKING_V.of(shown.sheet)
+    if battery is None or cranking is None:
+        return []
+    high = rated_of(shown.context.facts) * 1.25
+    banded = Banded(words="While cranking", unit="V", value=cranking, low=battery.least_v, high=high)
+    return [band_scale("Battery, volts", [banded], DRAWN)]

@@ -1,0 +1,94 @@
+"""What the stage of the brushes shows: the ruler, the end view, and how the next one is measured."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from norvash.core.brush.doubts import ANSWERS
+from norvash.core.brush.readings import on_the_gauge_mm
+from norvash.core.brush.ruler import ruler_of
+from norvash.core.commutator.after_cut import Change
+from norvash.core.motor.figure_fields import INSTRUMENTS, MEASURED_BY, MEASURED_WITH, METHOD_HINTS, METHODS
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.stages.brushes.findings import dust_expected_g
+from norvash.core.sheet.stages.brushes.geometry import Line, geometry
+from norvash.core.sheet.stages.brushes.stage import PICTURES
+from norvash.core.sheet.stages.commutator.cut import CUT_DONE
+from norvash.drawing.carbon_ruler import carbon_ruler
+from norvash.drawing.svg import Drawing
+from norvash.web.motor_drawings import sheet_view
+from norvash.web.stages.at import DRAWN, At
+from norvash.work.brush_lines import BrushLine, BrushLines, brush_lines
+from norvash.work.sheet_page import SheetPage
+
+_VIEW = 330
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Brushes:
+    """The lines of all brushes, how they are measured, the drawings, and what is known of springs, holders and dust.
+
+    `line` is the brush that is looked at closely, None for none; `gauges` what a gauge showed last, by position [mm].
+    """
+
+    lines: BrushLines
+    method: str
+    instrument: str
+    methods: Mapping[str, str]
+    instruments: Mapping[str, str]
+    hint: str
+    gauges: Mapping[int, float | None]
+    ruler: Drawing
+    end_view: Drawing
+    changes: tuple[Change, ...]
+    answers: tuple[tuple[str, str], ...]
+    line: BrushLine | None
+    pictures: tuple[tuple[str, tuple[Finding, ...]], ...]
+    geometry: tuple[Line, ...]
+    dust_expected_g: float | None
+
+
+def view(at: At) -> Brushes:
+    """Return what the stage of the brushes shows."""
+    shown, lines = at.shown, brush_lines(at.conn, at.shown)
+    figures = shown.context.figures
+    method = _chosen(at, "method", METHODS) or MEASURED_BY.of(figures)
+    line = next((x for x in lines.lines if x.plan.number == at.position), None)
+    height = max(36.0, 11.0 * len(lines.lines))
+    return Brushes(
+        lines=lines,
+        method=method,
+        instrument=_chosen(at, "instrument", INSTRUMENTS) or MEASURED_WITH.of(figures),
+        methods=METHODS,
+        instruments=INSTRUMENTS,
+        hint=METHOD_HINTS.get(method, ""),
+        gauges={x.plan.number: on_the_gauge_mm(x.before.length_mm, figures, method) for x in lines.lines if x.before},
+        ruler=carbon_ruler(ruler_of(shown.found, shown.context.state), DRAWN, height, dimensions=True),
+        end_view=sheet_view(shown, lines, at.position or lines.at, _VIEW),
+        changes=_cut_changes(shown),
+        answers=ANSWERS,
+        line=line,
+        pictures=PICTURES if line is not None else (),
+        geometry=geometry(shown.sheet, shown.found, shown.context.rules),
+        dust_expected_g=_dust_expected(shown),
+    )
+
+
+def _chosen(at: At, name: str, known: Mapping[str, str]) -> str:
+    return at.typed[name] if at.typed.get(name) in known else ""
+
+
+def _dust_expected(shown: SheetPage) -> float | None:
+    """Return the dust that the set has made by its readings [g], None for a set of unknown age."""
+    if not shown.context.state.current.fitted_known:
+        return None
+    worn = tuple(b.wear_mm for b in shown.found.brushes if b.wear_mm is not None)
+    return dust_expected_g(shown.context.facts, worn, shown.context.rules)
+
+
+def _cut_changes(shown: SheetPage) -> tuple[Change, ...]:
+    """Return what a cut on this sheet changed, nothing without one; its modules are only loaded then."""
+    if CUT_DONE.given(shown.sheet) is None:
+        return ()
+    from norvash.web.stages.commutator import cut_changes_of
+
+    return cut_changes_of(shown)

@@ -1,0 +1,287 @@
+"""What the stage of the commutator shows, and the page that goes to the lathe."""
+
+from dataclasses import dataclass
+
+from norvash.core.commutator.after_cut import Change, checks_of
+from norvash.core.commutator.bars import CONDITIONS, Condition, changed, having, read_map
+from norvash.core.commutator.cut import Plan
+from norvash.core.commutator.map_says import set_of
+from norvash.core.commutator.surface import ABRASIVES
+from norvash.core.motor.figure_fields import BARS
+from norvash.core.motor.figure_reading import track_d_mm
+from norvash.core.rules.book import Choice
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.given import Earlier, Given
+from norvash.core.sheet.said import Said
+from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
+from norvash.core.sheet.stages.commutator.bar_test import (
+    BAR_SHAFT,
+    BAR_SHAFT_BAR,
+    BAR_TEST,
+    BAR_TEST_FED,
+    BAR_TEST_HOW,
+    BAR_TEST_LIFTED,
+    BAR_TEST_NOISE,
+)
+from norvash.core.sheet.stages.commutator.copper_now import CopperNow
+from norvash.core.sheet.stages.commutator.cut import (
+    CUT_DONE,
+    CUT_TOOL,
+    LATHE_SPEEDS,
+    PIT_LEFT,
+    ROUGH_CUT,
+    SLOT_MINUTES,
+    SURFACE_WITH,
+    TRUE_SETUP,
+)
+from norvash.core.sheet.stages.commutator.cut_made import cut_changes, cut_words
+from norvash.core.sheet.stages.commutator.run_out import RUN_OUT, RUN_OUT_ON, RUN_OUT_STEP
+from norvash.core.sheet.stages.commutator.says import cut_says, map_says, run_says, test_says
+from norvash.core.sheet.stages.rework import HOLDER_SET
+from norvash.core.sheet.stages.windings.measured import bar_to_shaft, slots_on_growler
+from norvash.core.text.words import listed
+from norvash.drawing.bar_map import Mapped, bar_map, condition_sample
+from norvash.drawing.cut_section import cut_section
+from norvash.drawing.run_out_rose import run_out_rose
+from norvash.drawing.svg import Drawing
+from norvash.errors import InputError
+from norvash.web.stages.at import At
+from norvash.web.stages.fields import Entry, entry
+from norvash.work.copper_bench import CopperBench, copper_bench
+from norvash.work.sheet_page import SheetPage
+
+_WIDE, _PHONE, _LATHE = 620.0, 346.0, 760.0
+
+
+@dataclass(frozen=True, slots=True)
+class MapDrawn:
+    """The bar map, for a page and for a phone, and what has changed since the sheet before."""
+
+    drawn: Drawing
+    phone: Drawing
+    changed: str
+
+
+@dataclass(frozen=True, slots=True)
+class PaletteMark:
+    """One mark that can be painted: its number, the condition, a sample, and whether this map has it."""
+
+    number: int
+    condition: Condition
+    sample: Drawing
+    there: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Own:
+    """The fields of the commutator by the parts of its page."""
+
+    bar_map: Entry
+    run_out: Entry
+    run_out_on: Entry
+    run_out_step: Entry
+    bar_test: Entry
+    bar_test_with: tuple[Entry, ...]
+    bar_test_lines: tuple[Entry, ...]
+    surface_with: Entry
+    cut_tool: Entry
+    lathe_speeds: Entry
+    rough_cut: Entry
+    pit_left: Entry
+    true_setup: Entry
+    cut_done: Entry
+    slot_minutes: Entry
+    holder_set: Entry
+
+    @property
+    def of_the_cut(self) -> tuple[Entry, ...]:
+        """Return those of size and cut."""
+        return (
+            self.cut_tool,
+            self.lathe_speeds,
+            self.rough_cut,
+            self.pit_left,
+            self.true_setup,
+            self.cut_done,
+            self.slot_minutes,
+        )
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Commutator:
+    """The map to paint, run-out, bar test, cut and surface work of a sheet, with what each says."""
+
+    now: CopperNow
+    map: MapDrawn | None
+    earlier_map: Earlier | None
+    palette: list[PaletteMark]
+    legend: str
+    own: Own
+    speeds: Given | None
+    map_says: list[Said]
+    run_says: list[Said]
+    test_says: list[Said]
+    cut_says: list[Said]
+    rose: Drawing | None
+    section: Drawing | None
+    section_phone: Drawing | None
+    changes: tuple[Change, ...]
+    cut_made: str
+    abrasives: tuple[tuple[str, str, str], ...]
+    school_clean: Choice
+    checks: tuple[tuple[str, ...], tuple[str, ...]] | None
+
+
+def view(at: At) -> Commutator:
+    """Return the map to paint, run-out, bar test, cut and surface work of a sheet."""
+    shown, bench, rules = at.shown, copper_bench(at.conn, at.shown), at.shown.context.rules
+    now, done = bench.now, CUT_DONE.given(shown.sheet)
+    plan = now.plan
+    return Commutator(
+        now=now,
+        map=_map(shown, now, bench.earlier_map),
+        earlier_map=bench.earlier_map,
+        palette=[
+            PaletteMark(i, c, condition_sample(c.id), bool(having(now.shown, c.id)))
+            for i, c in enumerate(CONDITIONS, start=1)
+        ],
+        legend=_legend(shown, bench),
+        own=_own(shown),
+        speeds=bench.speeds,
+        map_says=map_says(now),
+        run_says=run_says(now),
+        test_says=test_says(now),
+        cut_says=cut_says(shown.sheet, now, bench.slots, rules),
+        rose=_rose(shown, now),
+        section=cut_section(plan, _WIDE) if plan else None,
+        section_phone=cut_section(plan, _PHONE) if plan else None,
+        changes=cut_changes_of(shown),
+        cut_made=cut_words(done.more) if done else "",
+        abrasives=ABRASIVES,
+        school_clean=rules.choice("school.cleaning"),
+        checks=checks_of(plan, rules, now.bars) if plan else None,
+    )
+
+
+def _own(shown: SheetPage) -> Own:
+    def at(field: Field) -> Entry:
+        return entry(shown, field)
+
+    return Own(
+        bar_map=at(BAR_MAP),
+        run_out=at(RUN_OUT),
+        run_out_on=at(RUN_OUT_ON),
+        run_out_step=at(RUN_OUT_STEP),
+        bar_test=at(BAR_TEST),
+        bar_test_with=(at(BAR_TEST_HOW), at(BAR_TEST_FED), at(BAR_TEST_LIFTED)),
+        bar_test_lines=(at(BAR_TEST_NOISE), at(BAR_SHAFT), at(BAR_SHAFT_BAR)),
+        surface_with=at(SURFACE_WITH),
+        cut_tool=at(CUT_TOOL),
+        lathe_speeds=at(LATHE_SPEEDS),
+        rough_cut=at(ROUGH_CUT),
+        pit_left=at(PIT_LEFT),
+        true_setup=at(TRUE_SETUP),
+        cut_done=at(CUT_DONE),
+        slot_minutes=at(SLOT_MINUTES),
+        holder_set=at(HOLDER_SET),
+    )
+
+
+def _legend(shown: SheetPage, bench: CopperBench) -> str:
+    """Return what the marks round the bars mean, as far as there are some."""
+    read = bench.now.read
+    parts = (
+        ["triangles: where the proven spacing falls"] if read is not None and read.searched.proven is not None else []
+    )
+    parts += ["+ and –: more or less than last time"] if bench.earlier_map is not None else []
+    parts += ["strokes over the slots: how far a reading is off the median"] if bench.now.tested is not None else []
+    parts += ["brackets: slots that answer on the growler"] if slots_on_growler(shown.sheet) else []
+    parts += ["earth sign: the bar that leaks to the shaft"] if _earthed(shown) is not None else []
+    return "; ".join(parts)
+
+
+def cut_changes_of(shown: SheetPage) -> tuple[Change, ...]:
+    """Return what the cut that is recorded on a sheet changed, nothing without one."""
+    done, bars = CUT_DONE.given(shown.sheet), BARS.stated(shown.context.figures)
+    if done is None:
+        return ()
+    return cut_changes(
+        done, int(bars) if bars else None, shown.found.limit.limit_mm, holders_set=HOLDER_SET.of(shown.sheet)
+    )
+
+
+def _map(shown: SheetPage, now: CopperNow, earlier: Earlier | None) -> MapDrawn | None:
+    if now.wound is None:
+        return None
+    more: tuple[int, ...] = ()
+    less: tuple[int, ...] = ()
+    words = ""
+    if earlier is not None:
+        try:
+            before = read_map(earlier.given.word, now.wound.bars)
+        except InputError:
+            before = {}
+        if now.shown:
+            more, less = (tuple(x) for x in changed(before, now.shown))
+            parts = [f"more at {_bars(more)}"] * bool(more) + [f"less at {_bars(less)}"] * bool(less)
+            words = f"Since sheet {earlier.sheet}: {' and '.join(parts) or 'nothing has changed'}."
+    best = now.read.searched.proven if now.read else None
+    tested = now.tested
+    says = tuple(s.words for s in now.read.sayings) if now.read else ()
+    mapped = Mapped(
+        bars=now.wound.bars,
+        shown=now.shown,
+        poles=now.wound.poles,
+        slots=now.wound.slots,
+        spacing=set_of(best, now.wound.bars) if best else (),
+        more=more,
+        less=less,
+        deviations=tested.deviations if tested else (),
+        marked=(*tested.high, *tested.low, *tested.suspect) if tested else (),
+        band=tested.band if tested else 0.1,
+        paint=shown.sheet.signed_at is None,
+        says=says,
+        answering={n: at for n, at in slots_on_growler(shown.sheet).items() if at is not None},
+        earthed=_earthed(shown),
+    )
+    return MapDrawn(bar_map(mapped, _WIDE), bar_map(mapped, _PHONE), words)
+
+
+def _earthed(shown: SheetPage) -> int | None:
+    """Return the bar that leaks to the shaft, None where none does or it is not named."""
+    bar = BAR_SHAFT_BAR.of(shown.sheet)
+    judged = bar_to_shaft(shown.sheet, shown.context.rules)
+    return None if judged is None or bar is None or judged.grade != "stop" else int(bar)
+
+
+def _bars(bars: tuple[int, ...]) -> str:
+    return listed([f"bar {b}" for b in bars[:8]]) + (f" and {len(bars) - 8} more" if len(bars) > 8 else "")
+
+
+def _rose(shown: SheetPage, now: CopperNow) -> Drawing | None:
+    return run_out_rose(now.run_out, track_d_mm(shown.context.figures), now.per_bar, 340) if now.run_out else None
+
+
+@dataclass(frozen=True, slots=True)
+class LathePage:
+    """What goes to the lathe: the plan with its section, what it says, minutes for the slots, checks before and
+    after.
+    """
+
+    plan: Plan | None
+    section: Drawing | None
+    says: list[Said]
+    slots_min: float | None
+    checks: tuple[tuple[str, ...], tuple[str, ...]]
+
+
+def lathe_page(shown: SheetPage, bench: CopperBench) -> LathePage:
+    """Return what goes to the lathe: section, passes, checks."""
+    plan, rules = bench.now.plan, shown.context.rules
+    return LathePage(
+        plan,
+        cut_section(plan, _LATHE) if plan else None,
+        cut_says(shown.sheet, bench.now, bench.slots, rules),
+        bench.slots.minutes,
+        checks_of(plan, rules, bench.now.bars) if plan else ((), ()),
+    )

@@ -1,0 +1,147 @@
+"""The fields of a stage as they stand on a sheet, and which of them its template has drawn."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from typing import NamedTuple
+
+from norvash.core.sheet.field import BEARINGS, Field, Noticed, Pick, Quantity, Tick
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.matters import DECISIONS
+from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages.commutator.cut import CUT_DONE
+from norvash.core.text.quantities import UNITS
+from norvash.work.sheet_page import SheetPage
+
+
+@dataclass(frozen=True, slots=True)
+class Entry:
+    """One field at one place with what was entered there, ready to be shown."""
+
+    field: Field
+    place: int
+    label: str
+    given: Given | None
+
+    @property
+    def key(self) -> str:
+        """Return the name that its elements and its trouble carry."""
+        return f"{self.field.id}.{self.place}".replace(":", "-")
+
+    @property
+    def word(self) -> str:
+        """Return the picked word, empty without one."""
+        return self.given.word if self.given else ""
+
+    @property
+    def said(self) -> str:
+        """Return what was entered in words, empty without anything."""
+        if self.given is None or not self.given.typed:
+            return ""
+        return self.label if isinstance(self.field, Tick) else said(self.field, self.given)
+
+    @property
+    def typed(self) -> str:
+        """Return what was typed."""
+        return self.given.typed if self.given else ""
+
+
+class Group(NamedTuple):
+    """Fields of a stage that stand together, under a heading."""
+
+    words: str
+    entries: list[Entry]
+
+    def of_kind(self, *kinds: str) -> list[Entry]:
+        """Return the entries of some kinds."""
+        return [e for e in self.entries if e.field.kind in kinds]
+
+    @property
+    def said(self) -> str:
+        """Return what was entered, in words."""
+        return ", ".join(e.said for e in self.entries if e.said)
+
+    def holds(self, place: str) -> bool:
+        """Tell whether a field at a place, as trouble names it, is among them."""
+        return any(f"{e.field.id}.{e.place}" == place for e in self.entries)
+
+
+def entry(shown: SheetPage, field: Field, place: int = 0, label: str = "") -> Entry:
+    """Return a field as it stands on a sheet."""
+    return Entry(field, place, label or field.label, shown.sheet.entries.get((field.id, place)))
+
+
+class StageFields:
+    """The fields that a stage offers for a motor, of a signed sheet those with an entry.
+
+    Those for each position stand at the given places only. Its template draws them where they belong; what it has not
+    drawn is left, so that no field can be missing from its page.
+    """
+
+    def __init__(self, shown: SheetPage, stage: Stage, places: Iterable[int]) -> None:
+        facts, rules, self._drawn = shown.context.facts, shown.context.rules, set[tuple[str, int]]()
+        again = [f for f in stage.again if f.is_offered(facts, rules)]
+        offered = [f for f in (*stage.offered(facts, rules), *again) if not f.placed]
+        signs = [f for f in (*again, *stage.picked) if isinstance(f, Noticed) and f.is_offered(facts, rules)]
+        self.signs = _standing(shown, [entry(shown, f) for f in signs])
+        self.groups = _grouped(shown, [f for f in offered if not isinstance(f, Noticed)], tuple(places))
+
+    def group(self, words: str) -> list[Entry]:
+        """Return the entries of one group, none where it is not offered."""
+        return next((g.entries for g in self.groups if g.words == words), [])
+
+    def drew(self, field_id: str, place: int) -> str:
+        """Note that a field was drawn; it says nothing."""
+        self._drawn.add((field_id, place))
+        return ""
+
+    def left(self) -> list[Group]:
+        """Return what no template has drawn yet."""
+        left = [Group(g.words, [e for e in g.entries if (e.field.id, e.place) not in self._drawn]) for g in self.groups]
+        return [g for g in left if g.entries]
+
+
+def _standing(shown: SheetPage, entries: list[Entry]) -> list[Entry]:
+    return [e for e in entries if e.given or not shown.sheet.signed_at]
+
+
+def _grouped(shown: SheetPage, fields: Iterable[Field], places: tuple[int, ...]) -> list[Group]:
+    made: dict[str, list[Entry]] = {}
+    for field in fields:
+        at = [entry(shown, field, place, _label(shown, field, place)) for place in _places(shown, field, places)]
+        for found in _standing(shown, at):
+            group = f"{field.group}, {BEARINGS[found.place - 1]}" if field.per == "bearing" else field.group
+            made.setdefault(group, []).append(found)
+    return [Group(words, entries) for words, entries in made.items()]
+
+
+def _places(shown: SheetPage, field: Field, places: Iterable[int]) -> Iterable[int]:
+    if field.per == "tap":
+        return range(1, len(shown.context.facts.taps) + 1)
+    if field.per == "bearing":
+        return range(1, len(BEARINGS) + 1)
+    return places if field.per == "position" else (0,) if field.per == "" else ()
+
+
+def _label(shown: SheetPage, field: Field, place: int) -> str:
+    if field.per == "tap":
+        return f"{field.label} {place}, expected {shown.context.facts.taps[place - 1]:.0%}"
+    return field.label
+
+
+def said(field: Field, given: Given) -> str:
+    """Return what was entered in words."""
+    if field is CUT_DONE:
+        from norvash.core.sheet.stages.commutator.cut_made import cut_words
+
+        return cut_words(given.more)
+    if field.kind in ("map", "column"):
+        return given.word.replace(";", "; ") if field.kind == "map" else f"{len(given.word.split(';'))} readings"
+    choices = dict(field.choices) if isinstance(field, Pick) else DECISIONS
+    words = choices.get(given.word, given.typed)
+    if isinstance(field, Quantity) and given.typed[-1].isdigit():
+        words += f" {next(iter(UNITS[field.dimension]))}"
+    if words == field.label:
+        words = "so"
+    if field.kind == "tick":
+        words = "done"
+    return ", ".join([words, *(str(v) for v in given.more.values() if v)])

@@ -1,0 +1,76 @@
+"""The page of a stage: what every stage shows, and what its own view adds."""
+
+from dataclasses import dataclass
+from importlib import import_module
+
+from norvash.core.rules.book import Choice
+from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.walk import open_permits, stages_of, upstream
+from norvash.drawing.cause_bars import cause_bars
+from norvash.drawing.svg import Drawing
+from norvash.store.database import Connection
+from norvash.web.forms import whole
+from norvash.web.stages.at import DRAWN, At
+from norvash.web.stages.fields import Entry, StageFields, entry
+from norvash.work.sheet_page import SheetPage
+
+_MOST_CAUSES = 5
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class StagePage:
+    """What every stage shows: its fields and signs, the stages beside it, schools and causes; `view` is its own."""
+
+    stage: Stage
+    position: int
+    fields: StageFields
+    remark: Entry
+    skip: Entry | None
+    back: str
+    on: str
+    schools: list[Choice]
+    causes: Drawing | None
+    held: bool
+    upstream: bool
+    open_permits: tuple[int, ...]
+    view: object
+
+    @property
+    def template(self) -> str:
+        """Return the file of its own template."""
+        return f"stages/{self.stage.name}.html"
+
+
+def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str, str]) -> StagePage:
+    """Return what a stage of a sheet shows."""
+    at = whole(typed.get("position", "")) or 0
+    position = at if at in {p.number for p in shown.context.state.positions} else 0
+    stages = stages_of(shown.sheet)
+    here = stages.index(stage)
+    return StagePage(
+        stage=stage,
+        position=position,
+        fields=StageFields(shown, stage, (position,) if position else ()),
+        remark=entry(shown, stage.remark),
+        skip=entry(shown, stage.skip) if stage.skip is not None else None,
+        back=stages[here - 1].id if here else "",
+        on=stages[here + 1].id if here + 1 < len(stages) else "",
+        schools=[shown.context.rules.choice(s) for s in stage.schools],
+        causes=_causes(shown),
+        held=any(x.stage is stage and x.state == "held" for x in shown.rail),
+        upstream=upstream(shown.sheet),
+        open_permits=open_permits(shown.sheet),
+        view=view_of(At(conn=conn, shown=shown, stage=stage, position=position, typed=typed)),
+    )
+
+
+def view_of(at: At) -> object:
+    """Return the view of a stage; its modules are loaded when somebody opens it."""
+    return import_module(f"norvash.web.stages.{at.stage.name}").view(at)
+
+
+def _causes(shown: SheetPage) -> Drawing | None:
+    if shown.cause is None:
+        return None
+    ranked = [(r.cause.words, r.chance) for r in shown.cause.ranked[:_MOST_CAUSES]]
+    return cause_bars(ranked, shown.context.rules["diagnosis.sure"], DRAWN)

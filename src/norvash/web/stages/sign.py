@@ -1,0 +1,40 @@
+"""What the signature shows: the last gate, the next look, and all that stands on the sheet."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from norvash.core.sheet.gates import SERVICE
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, PARTS_USED
+from norvash.web.stages.at import At
+from norvash.web.stages.fields import Entry, entry
+from norvash.web.stages.gate import GateShown, gate_shown
+from norvash.web.stages.written import Written, written
+from norvash.work.brush_lines import BrushLines, brush_lines
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Sign:
+    """The gate back to service; what was signed and added since; what is written on the sheet, brush by brush."""
+
+    gate: GateShown
+    signed: Mapping[str, object]
+    added: list[Given]
+    written: list[tuple[str, list[Written]]]
+    brushes: BrushLines
+    sooner: Entry
+    parts: Entry
+
+
+def view(at: At) -> Sign:
+    """Return what the signature shows."""
+    shown = at.shown
+    return Sign(
+        gate=gate_shown(SERVICE, shown),
+        signed=shown.row.signed,
+        added=[g for n in ADDITION.places(shown.sheet) if (g := ADDITION.given(shown.sheet, n)) is not None],
+        written=written(shown),
+        brushes=brush_lines(at.conn, shown),
+        sooner=entry(shown, NEXT_LOOK),
+        parts=entry(shown, PARTS_USED),
+    )
