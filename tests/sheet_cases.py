@@ -8,6 +8,7 @@ from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.records import CutRecord
 from small_sheets import NOON, SPRUNG, about_before, cut, facts
 from states import a_round, foreseen, state
 
@@ -108,7 +109,17 @@ PARTS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "cut through": (COPPER, {"cut_done": cut(109.9)}),
     "cut, gap not known": (
         COPPER,
-        {"cut_done": Given(id="c", typed="117.5", word="", number=117.5, person="Ines", at=NOON, more={"before": "118", "after": "117.5", "sunk": "0.25"})},
+        {
+            "cut_done": Given(
+                id="c",
+                typed="117.5",
+                word="",
+                number=117.5,
+                person="Ines",
+                at=NOON,
+                record=CutRecord(radial_mm=0.0, sunk_radial_mm=0.25, before_diameter_mm=118, after_diameter_mm=117.5),
+            )
+        },
     ),
     "a wave winding": (WAVE, {"bar_map": "burnt 3, 46"}),
     "as wide as the brush": (WAVE, {"bar_map": "burnt 2-4, 24-26, 46-48, 68-70"}),

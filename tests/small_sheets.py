@@ -9,6 +9,7 @@ from norvash.core.motor.positions import even_positions
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
+from norvash.store.records import record_of
 
 NOON = datetime(2026, 6, 1, 12)
 
@@ -33,7 +34,13 @@ def sheet(about: Facts | None = None, kind: str = "full", /, **entries: Any) -> 
                 continue
             word, number = (one, None) if isinstance(one, str) else ("", float(one))
             made[field, place] = Given(
-                id=f"{field}.{place}", typed=str(one), word=word, number=number, person="Ines", at=NOON
+                id=f"{field}.{place}",
+                typed=str(one),
+                word=word,
+                number=number,
+                person="Ines",
+                at=NOON,
+                record=record_of(field, word, {}),
             )
     return Sheet(id="s", number=1, kind=kind, at=NOON, person="Ines", facts=about or facts(), entries=made)  # type: ignore[arg-type]
 
@@ -49,7 +56,15 @@ def cut(after: float, **more: str) -> Given:
         "gap": "2.5",
         "slot": "0.9",
     }
-    return Given(id="cut", typed=f"{after:g}", word="", number=after, person="Ines", at=NOON, more={**kept, **more})
+    return Given(
+        id="cut",
+        typed=f"{after:g}",
+        word="",
+        number=after,
+        person="Ines",
+        at=NOON,
+        record=record_of("cut-done", "", {**kept, **more}),
+    )
 
 
 BEFORE: dict[str, tuple[dict[str, object], dict[str, str], str]] = {

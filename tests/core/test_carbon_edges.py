@@ -208,7 +208,7 @@ def test_a_reading_is_far_from_its_partners_beyond_share_noise_and_tolerance(
 def test_new_carbon_is_asked_about_in_words_that_say_how_sure(rules: MotorRules) -> None:
     carbon, said = Carbon(22.0, 8.0, 0.01), set()
     for mm in (x / 100 for x in range(1600, 2200)):
-        chance = renewed(mm, 0.6, LAST, run=460, carbon=carbon, rules=rules)
+        chance = renewed(mm, 0.6, LAST, run_units=460, carbon=carbon, rules=rules)
         found = doubt(mm, 460, rules, carbon=carbon, sd=0.6)
         wanted = "" if chance < 0.1 else "off?" if chance <= 0.9 else "record?"
         assert (found is not None and found.kind == "new brushes") is bool(wanted)
@@ -229,7 +229,7 @@ def test_the_chance_that_a_brush_was_changed_is_bayes_law(sd: float, run: float,
             norm.pdf(mm, 22 - 0.14 - a * wear, (sd**2 + 0.1**2 + (0.3 * a * wear) ** 2 + 0.28**2) ** 0.5) for a in ages
         ]
         odds = 0.03 / 0.97 * sum(new) / 8 / same
-        assert renewed(mm, sd, LAST, run=run, carbon=Carbon(22.0, 8.0, 0.01), rules=rules) == pytest.approx(
+        assert renewed(mm, sd, LAST, run_units=run, carbon=Carbon(22.0, 8.0, 0.01), rules=rules) == pytest.approx(
             odds / (1 + odds)
         )
 

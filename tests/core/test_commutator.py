@@ -167,9 +167,9 @@ def test_what_a_map_asks_for(rules: MotorRules) -> None:
         assert word in said[0].words, text
     even, wound = around(24, "dark 1-24", **lap)
     assert [s.finding for s in read_bar_map(even, wound, rules).sayings] == [None]
-    wide, wound = around(96, "burnt 1-3, 25-27, 49-51, 73-75", **lap, covered=2.8)
+    wide, wound = around(96, "burnt 1-3, 25-27, 49-51, 73-75", **lap, covered_bars=2.8)
     assert "standstill" in read_bar_map(wide, wound, rules).sayings[0].words
-    arms, wound = around(80, "burnt 5, 25", poles=4, arms=(0.0, 90.0))
+    arms, wound = around(80, "burnt 5, 25", poles=4, arms_deg=(0.0, 90.0))
     assert "brush arms" in read_bar_map(arms, wound, rules).sayings[1].words
     eight, wound = around(93, "burnt 4, 27, 50, 73", poles=8, winding="wave")
     assert read_bar_map(eight, wound, rules).bar_test
@@ -204,11 +204,11 @@ def test_set_up_is_told_from_out_of_round_and_from_high_bars(rules: MotorRules) 
     high[9] += 0.12
     bar = judge_run_out(high, True, CENTRED, rules)
     assert (off_centre.cause, oval.cause, bar.cause) == ("set-up", "out of round", "bars")
-    assert [n for n, _ in bar.odd] == [10]
+    assert [n for n, _ in bar.odd_mm] == [10]
     assert bar.step_at in (9, 10)
     assert judge_run_out(high, False, CENTRED, rules).step_mm is None
     steady = [0.004 * i for i in range(18)] + [0.004 * (18 - i) for i in range(18)]
-    assert judge_run_out(steady, True, CENTRED, rules).odd == ()
+    assert judge_run_out(steady, True, CENTRED, rules).odd_mm == ()
     assert judge_run_out([0.0, *high[1:]], True, CENTRED, rules).over
 
 
@@ -295,52 +295,52 @@ def test_no_plan_ends_under_the_least_diameter_and_more_depth_never_needs_fewer_
     from norvash.core.rules.catalogue import shipped
 
     rules = shipped()
-    copper = Copper(diameter=d, least=share * d, groove=groove, pit=pit, tir=tir)
-    way = replace(way_of("carbide", rules, pit_left=left), rough=rough)
+    copper = Copper(diameter_mm=d, least_diameter_mm=share * d, groove_radial_mm=groove, pit_radial_mm=pit, tir_mm=tir)
+    way = replace(way_of("carbide", rules, pit_left_radial_mm=left), rough_radial_mm=rough)
     plan = plan_cut(copper, way, rules)
-    assert plan.chosen.allowed == (plan.chosen.diameter_after >= plan.least - 1e-9)
-    assert plan.chosen.radial <= plan.full.radial
+    assert plan.chosen.allowed == (plan.chosen.diameter_after_mm >= plan.least_diameter_mm - 1e-9)
+    assert plan.chosen.radial_mm <= plan.full.radial_mm
     if plan.chosen.allowed:
-        assert plan.passes[-1].diameter >= plan.least - 1e-6
-        assert plan.passes[-1].diameter == pytest.approx(plan.chosen.diameter_after, abs=1e-6)
-        assert sum(p.infeed for p in plan.passes) == pytest.approx(plan.touch, abs=1e-9)
+        assert plan.passes[-1].diameter_mm >= plan.least_diameter_mm - 1e-6
+        assert plan.passes[-1].diameter_mm == pytest.approx(plan.chosen.diameter_after_mm, abs=1e-6)
+        assert sum(p.infeed_radial_mm for p in plan.passes) == pytest.approx(plan.touch_radial_mm, abs=1e-9)
     else:
         assert (plan.passes, plan.cutting_min) == ((), None)
-    assert all(p.infeed <= rough + 1e-9 for p in plan.passes)
-    deeper = plan_cut(replace(copper, groove=groove + 0.1, pit=pit + 0.1), way, rules)
+    assert all(p.infeed_radial_mm <= rough + 1e-9 for p in plan.passes)
+    deeper = plan_cut(replace(copper, groove_radial_mm=groove + 0.1, pit_radial_mm=pit + 0.1), way, rules)
     assert not deeper.passes or len(deeper.passes) >= len(plan.passes)
 
 
 def test_where_and_how_a_cut_is_made(rules: MotorRules) -> None:
     copper = Copper(
-        diameter=96.4,
-        least=93.9,
-        groove=0.18,
-        pit=0.11,
-        tir=0.07,
-        slot_depth=0.84,
-        slot_width=0.95,
-        track=120,
-        span=400,
-        shaft=30,
-        gap=2.25,
+        diameter_mm=96.4,
+        least_diameter_mm=93.9,
+        groove_radial_mm=0.18,
+        pit_radial_mm=0.11,
+        tir_mm=0.07,
+        slot_depth_radial_mm=0.84,
+        slot_width_mm=0.95,
+        track_axial_mm=120,
+        bearing_span_mm=400,
+        shaft_diameter_mm=30,
+        holder_gap_radial_mm=2.25,
     )
     plan = plan_cut(copper, way_of("carbide", rules, (560, 710), rated_rpm=300), rules)
     assert "undercut to 1.14 mm" in checks_of(plan, rules)[1][0]
-    assert plan.speed is None
+    assert plan.speed_rpm is None
     assert len(plan.warnings) == 3
     assert where_to_cut(plan, rules)[0] == "out"
-    fine = plan_cut(replace(copper, track=40, span=200), way_of("hss", rules, (90, 185)), rules)
-    assert (fine.speed, where_to_cut(fine, rules)[0], where_to_cut(fine, rules, true_setup=False)[0]) == (
+    fine = plan_cut(replace(copper, track_axial_mm=40, bearing_span_mm=200), way_of("hss", rules, (90, 185)), rules)
+    assert (fine.speed_rpm, where_to_cut(fine, rules)[0], where_to_cut(fine, rules, true_setup=False)[0]) == (
         185,
         "own",
         "out",
     )
     flush = plan_cut(replace(copper, flush=True), way_of("hss", rules), rules)
-    assert (flush.undercut_by, flush.slot_after) == (None, None)
-    guessed = plan_cut(replace(copper, least=None, new=100.0), way_of("diamond", rules), rules)
+    assert (flush.undercut_by_radial_mm, flush.slot_after_radial_mm) == (None, None)
+    guessed = plan_cut(replace(copper, least_diameter_mm=None, new_diameter_mm=100.0), way_of("diamond", rules), rules)
     assert guessed.provisional
-    assert guessed.least == pytest.approx(96.5)
+    assert guessed.least_diameter_mm == pytest.approx(96.5)
     assert not guessed.chosen.allowed
     assert learnt_factor([], rules) == 1.0
     assert 1.0 < learnt_factor([2.0], rules) < 2.0

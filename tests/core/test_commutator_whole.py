@@ -23,9 +23,9 @@ MAPS: list[tuple[int, str, dict[str, Any]]] = [
     (87, "burnt 9-10, 53-54; chipped 3, 9; drag 7", {"poles": 4, "slots": 29, "winding": "wave", "pitch": 44}),
     (60, "dark " + ", ".join(str(b) for b in range(3, 61, 7)), {}),
     (64, "dark " + ", ".join(str(b) for b in range(2, 65, 5)) + "; high-mica 1, 64", {"poles": 6}),
-    (96, "burnt 1-3, 25-27, 49-51, 73-75", {"poles": 4, "winding": "lap", "covered": 2.8}),
-    (80, "burnt 5, 25", {"poles": 4, "arms": (0.0, 90.0)}),
-    (80, "burnt 5, 25, 44; pitted 80", {"poles": 4, "arms": (10.0, 100.0, 190.0, 280.0)}),
+    (96, "burnt 1-3, 25-27, 49-51, 73-75", {"poles": 4, "winding": "lap", "covered_bars": 2.8}),
+    (80, "burnt 5, 25", {"poles": 4, "arms_deg": (0.0, 90.0)}),
+    (80, "burnt 5, 25, 44; pitted 80", {"poles": 4, "arms_deg": (10.0, 100.0, 190.0, 280.0)}),
     (24, "burnt-leading 12, 24; burnt-trailing 1, 13; loose 6", {"poles": 2, "winding": "lap"}),
     (93, "burnt 4, 27, 50, 73", {"poles": 8, "winding": "wave"}),
     (24, "dark 1-12, 14-24", {}),
@@ -33,14 +33,14 @@ MAPS: list[tuple[int, str, dict[str, Any]]] = [
     (87, "burnt 1, 2, 44, 45", {"poles": 4, "winding": "wave", "pitch": 43}),
     (87, "burnt 3, 46", {"poles": 4, "winding": "wave", "pitch": 43}),
     (87, "burnt 3, 46", {"poles": 4, "winding": "lap"}),
-    (60, "burnt 7, 17, 33", {"poles": 6, "arms": (0.0, 60.0, 156.0)}),
-    (60, "burnt 8, 17, 33", {"poles": 6, "arms": (0.0, 60.0, 156.0)}),
-    (60, "burnt 7", {"poles": 4, "arms": (0.0,)}),
+    (60, "burnt 7, 17, 33", {"poles": 6, "arms_deg": (0.0, 60.0, 156.0)}),
+    (60, "burnt 8, 17, 33", {"poles": 6, "arms_deg": (0.0, 60.0, 156.0)}),
+    (60, "burnt 7", {"poles": 4, "arms_deg": (0.0,)}),
     (60, "burnt 3, 9, 22, 35, 51", {"poles": 4}),
     (60, "burnt 3, 18, 34, 50", {"poles": 4, "slots": 30}),
-    (96, "burnt 1-3, 25-27, 49-51, 73-75", {"poles": 4, "winding": "lap", "covered": 4.5}),
-    (96, "burnt 1, 25, 49, 73", {"poles": 4, "winding": "lap", "covered": 1.8}),
-    (96, "burnt 1-2, 25-26, 49-50, 73-74", {"poles": 4, "winding": "lap", "covered": 2.0}),
+    (96, "burnt 1-3, 25-27, 49-51, 73-75", {"poles": 4, "winding": "lap", "covered_bars": 4.5}),
+    (96, "burnt 1, 25, 49, 73", {"poles": 4, "winding": "lap", "covered_bars": 1.8}),
+    (96, "burnt 1-2, 25-26, 49-50, 73-74", {"poles": 4, "winding": "lap", "covered_bars": 2.0}),
     (96, "burnt 1-3, 25-27, 49-51, 73-75", {"poles": 4, "winding": "lap"}),
     (72, "burnt " + ", ".join(str(b) for b in range(1, 73, 2)), {"poles": 4, "slots": 36}),
     (72, "dark " + ", ".join(str(b) for b in range(1, 73, 4)), {"poles": 4}),
@@ -145,7 +145,7 @@ def circles(rules: MotorRules) -> list[str]:
             found = judge_run_out(xs, per_bar, Turned(limit, 1500, "centres"), rules)
             made.append(
                 f"{centre:g} {oval:g} {ragged:g} {spike:g} {limit:g} {per_bar}: {found.cause}, {found.words};"
-                f" {[n for n, _ in found.odd]} {found.step_at} {found.over} {found.far}"
+                f" {[n for n, _ in found.odd_mm]} {found.step_at} {found.over} {found.far}"
             )
     return made
 

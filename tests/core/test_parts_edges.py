@@ -102,7 +102,7 @@ def test_insulation(
     rules: MotorRules,
 ) -> None:
     found = judge_insulation(measured, temp, last, tested, rules)
-    assert (found.passes, found.grade, found.judged, found.least) == (
+    assert (found.passes, found.grade, found.judged_megohm, found.least_megohm) == (
         passes,
         grade,
         about(judged),
@@ -130,7 +130,7 @@ def test_machines_indices_and_coils(rules: MotorRules) -> None:
     assert "not judged" in unsaid.words
     assert [judge_polarization(one, one, rules).ratio for one in (5000, 5001, 0.5)] == [1.0, None, 1.0]
     even = judge_coils([10.0, 10.0, 10.0], 70.0, rules)
-    assert even.at_20 == tuple(about(10 / 1.1965) for _ in range(3))
+    assert even.at_20_ohm == tuple(about(10 / 1.1965) for _ in range(3))
     assert (even.deviations, even.off) == ((0.0, 0.0, 0.0), ())
     spread = {high: judge_coils([1.0, 1.0, high], 20.0, rules).off for high in (1.05, 1.06)}
     assert spread == {1.05: (), 1.06: (3,)}

@@ -308,11 +308,11 @@ def test_new_carbon_is_told_from_noise(mm: float, sd: float, rule: str | None, r
 @given(st.floats(9, 22), st.floats(0.02, 0.5))
 def test_the_chance_of_new_carbon_is_a_chance_and_grows_towards_new(mm: float, sd: float) -> None:
     carbon, rules = Carbon(22.0, 8.0, 0.01), shipped()
-    chance = renewed(mm, sd, BEFORE, run=400, carbon=carbon, rules=rules)
+    chance = renewed(mm, sd, BEFORE, run_units=400, carbon=carbon, rules=rules)
     assert 0 <= chance <= 1
     assert (
-        renewed(18.0, 0.05, BEFORE, run=400, carbon=carbon, rules=rules)
+        renewed(18.0, 0.05, BEFORE, run_units=400, carbon=carbon, rules=rules)
         < 0.01
         < 0.99
-        < renewed(21.8, 0.05, BEFORE, run=400, carbon=carbon, rules=rules)
+        < renewed(21.8, 0.05, BEFORE, run_units=400, carbon=carbon, rules=rules)
     )

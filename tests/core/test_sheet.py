@@ -23,6 +23,7 @@ from norvash.core.sheet.matters import matters
 from norvash.core.sheet.noted import noted
 from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.progress import progress
+from norvash.core.sheet.records import PutOff
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import holds
 from norvash.core.sheet.signs_shown import complained, diagnosis_of, signs_shown
@@ -258,7 +259,7 @@ def test_what_is_to_be_decided_and_what_follows() -> None:
         number=None,
         person="Ines",
         at=NOON,
-        more={"who": "Bram", "day": "2026-07-01"},
+        record=PutOff("Bram", date(2026, 7, 1)),
     )
     unnamed = Given(id="d", typed="deferred", word="deferred", number=None, person="Ines", at=NOON)
     for given_, settled in ((put_off, True), (unnamed, False)):

@@ -15,6 +15,7 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.noted import noted
+from norvash.core.sheet.records import PermitRecord
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signs_shown import diagnosis_of
 from norvash.core.sheet.stages.before import stage as before
@@ -72,7 +73,15 @@ def test_a_permit_lasts_to_the_minute_it_was_given_for() -> None:
     assert hidden.value.field == "who"
     open_now = sheet(
         permit__open=(
-            Given(id="p", typed="", word="volts", number=None, person="Ines", at=NOON, more={"minutes": "10"}),
+            Given(
+                id="p",
+                typed="",
+                word="volts",
+                number=None,
+                person="Ines",
+                at=NOON,
+                record=PermitRecord("Ines", "rope", 10.0),
+            ),
         )
     )
     assert runs_until(open_now, 1) == NOON + timedelta(minutes=10)
@@ -121,7 +130,7 @@ def test_capacitors_are_discharged_where_there_may_be_some() -> None:
 
 def test_a_cut_is_recorded_up_to_the_track_and_not_beyond() -> None:
     made = sheet(COPPER, track_d="118")
-    assert cut_record(made, 118.0, RULES)["after"] == "118"
+    assert cut_record(made, 118.0, RULES).after_diameter_mm == 118.0
     for after in (118.01, 20.0):
         with pytest.raises(InputError):
             cut_record(made, after, RULES)

@@ -14,6 +14,7 @@ from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.matters import matters
 from norvash.core.sheet.noted import noted
 from norvash.core.sheet.progress import progress
+from norvash.core.sheet.records import CutRecord
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import holds
 from norvash.core.sheet.signs_shown import complained, diagnosis_of, signs_shown
@@ -22,7 +23,7 @@ from norvash.core.sheet.stages.before.judged import judge_before
 from norvash.core.sheet.stages.brushes.geometry import geometry
 from norvash.core.sheet.stages.brushes.keeping import stays
 from norvash.core.sheet.stages.commutator.copper_now import copper_now
-from norvash.core.sheet.stages.commutator.cut_made import cut_changes, cut_record, cut_words
+from norvash.core.sheet.stages.commutator.cut_made import cut_changes, cut_record
 from norvash.core.sheet.stages.windings.measured import (
     coils_now,
     heat_now,
@@ -36,6 +37,7 @@ from norvash.core.verdict.judging import findings
 from norvash.core.verdict.sentence import verdict
 from norvash.core.verdict.sheet_line import sheet_says
 from norvash.errors import NorvashError
+from norvash.store.records import kept as as_kept
 from sheet_cases import COPPER, LINES, PARTS, STATES, VISITS
 from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, cut, facts, sheet
 from states import TODAY
@@ -127,14 +129,15 @@ def cuts(rules: MotorRules) -> list[str]:
     """Return what recorded cuts change, and what is recorded of cuts to diameters that can be and cannot."""
     told: list[str] = []
     for done in (
-        cut(117.5),
-        cut(117.5, sunk="0"),
-        replace(cut(117.5), more={"before": "118", "after": "117.5", "radial": "0.25", "sunk": "0.2"}),
+        cut(117.5).cut,
+        cut(117.5, sunk="0").cut,
+        CutRecord(radial_mm=0.25, sunk_radial_mm=0.2, before_diameter_mm=118.0, after_diameter_mm=117.5),
     ):
+        assert done is not None
         for bars, limit_mm, holders_set in product((24, None), (14.0, None), (True, False)):
             told.append(
                 f"cut {bars} {limit_mm} {holders_set}:"
-                f" {kept(cut_changes(done, bars, limit_mm, holders_set=holders_set))} {cut_words(done.more)}"
+                f" {kept(cut_changes(done, bars, limit_mm, holders_set=holders_set))} {done.words}"
             )
     for name, after_mm in product(
         ("grooved", "grooved, no copper left", "stepped", "least not known", "oval"),
@@ -143,7 +146,7 @@ def cuts(rules: MotorRules) -> list[str]:
         try:
             told.append(
                 f"cut of {name} to {after_mm}:"
-                f" {sorted(cut_record(sheet(PARTS[name][0], **PARTS[name][1]), after_mm, rules).items())}"
+                f" {sorted(as_kept(cut_record(sheet(PARTS[name][0], **PARTS[name][1]), after_mm, rules)).items())}"
             )
         except NorvashError as refused:
             told.append(f"cut of {name} to {after_mm}: {refused.problem} {refused.remedy}")

@@ -129,7 +129,7 @@ def test_insulation_over_the_years_keeps_order_and_never_leaves_its_scale(
     ]
     drawn = insulation_trend(tests, least, rules["insulation.fall"], 460, at_40=True)
     dots = [(float(c.get("cx", "0")), float(c.get("cy", "0"))) for c in parsed(drawn).iter(f"{SVG}circle")]
-    values = [t.r40 or t.megohm for t in tests]
+    values = [t.r40_megohm or t.megohm for t in tests]
     assert len(dots) == len(drawn.rows) == len(tests)
     assert all(0 <= y <= drawn.height - 20 for _, y in dots)
     assert [x for x, _ in dots] == sorted(x for x, _ in dots)
@@ -174,7 +174,16 @@ def test_the_section_keeps_depths_in_order_and_lists_no_passes_for_a_cut_that_is
 ) -> None:
     rules = shipped()
     plan = plan_cut(
-        Copper(diameter=96.4, least=least, groove=0.18, pit=0.11, tir=0.07, track=40), way_of("carbide", rules), rules
+        Copper(
+            diameter_mm=96.4,
+            least_diameter_mm=least,
+            groove_radial_mm=0.18,
+            pit_radial_mm=0.11,
+            tir_mm=0.07,
+            track_axial_mm=40,
+        ),
+        way_of("carbide", rules),
+        rules,
     )
     drawn = cut_section(plan, 620)
     root = parsed(drawn)

@@ -10,6 +10,7 @@ from norvash.core.motor.figure_fields import HOLDER_GAP_MM, SUNK_MM
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, rounds
+from norvash.store.records import kept
 from norvash.work.context import load
 from norvash.work.copper_bench import copper_bench
 from norvash.work.insulation_record import insulation_record
@@ -170,7 +171,7 @@ def test_a_fall_of_insulation_is_seen_against_the_last_sheet(visit: Visit, shop:
     again.put("insulation-c", "30")
     assert "27% of last time" in again.found["insulation.fallen"]
     tests = insulation_record(shop.conn, again.page)
-    assert [(t.sheet, t.megohm, t.r40 and round(t.r40)) for t in tests] == [(1, 62, 62), (2, 34, 17)]
+    assert [(t.sheet, t.megohm, t.r40_megohm and round(t.r40_megohm)) for t in tests] == [(1, 62, 62), (2, 34, 17)]
     earlier = copper_bench(shop.conn, again.page).earlier_map
     assert earlier is not None
     assert (earlier.sheet, earlier.given.word) == (1, "dark 4")
@@ -185,7 +186,7 @@ def test_a_cut_changes_limit_depth_readings_and_gap_until_the_holders_are_set(vi
     visit.put("cut-done", "95.95")
     visit.put("cut-done", "95.93")
     done = entries.list_entries(shop.conn, visit.id)["cut-done", 0]
-    assert {k: float(v) for k, v in done.more.items()} == pytest.approx(
+    assert {k: float(v) for k, v in kept(done.record).items()} == pytest.approx(
         {"radial": 0.235, "sunk": 0.055, "before": 96.04, "after": 95.93, "least": 93.9, "gap": 2.25, "slot": 0.84}
     )
     assert visit.page.found.limit.limit_mm == pytest.approx(before + 0.055)

@@ -15,38 +15,52 @@ def cut_section(plan: Plan, width: float) -> Drawing:
     """
     copper, chosen = plan.copper, plan.chosen
     deep, near = (
-        (copper.diameter - plan.least) / 2,
-        max(chosen.radial, plan.full.radial, copper.groove, copper.pit, 0.05),
+        (copper.diameter_mm - plan.least_diameter_mm) / 2,
+        max(chosen.radial_mm, plan.full.radial_mm, copper.groove_radial_mm, copper.pit_radial_mm, 0.05),
     )
     broken = deep > _FAR * near
     above = min(deep, 0.0)
     bottom_mm = (_FAR * near if broken else max(deep, near)) * 1.18
-    px = _HEIGHT / (bottom_mm + copper.tir - above)
+    px = _HEIGHT / (bottom_mm + copper.tir_mm - above)
     x0, x1 = _LEFT, width - _RIGHT
     rest = (x1 - x0) * _SHOULDER
 
     def y(depth: float) -> float:
-        return _TOP + (depth - above + copper.tir / 2) * px
+        return _TOP + (depth - above + copper.tir_mm / 2) * px
 
-    low, cut, floor = y(_FAR * near if broken else deep), y(chosen.radial), _TOP + _HEIGHT
+    low, cut, floor = y(_FAR * near if broken else deep), y(chosen.radial_mm), _TOP + _HEIGHT
     g0, g1 = x0 + rest, x1 - rest
-    profile = [(x0, y(0)), (g0, y(0)), (g0 + 4, y(copper.groove)), (g1 - 4, y(copper.groove)), (g1, y(0)), (x1, y(0))]
+    profile = [
+        (x0, y(0)),
+        (g0, y(0)),
+        (g0 + 4, y(copper.groove_radial_mm)),
+        (g1 - 4, y(copper.groove_radial_mm)),
+        (g1, y(0)),
+        (x1, y(0)),
+    ]
     body = "M" + "L".join(f"{a:.1f} {b:.1f}" for a, b in [*profile, (x1, floor + 18), (x0, floor + 18)]) + "Z"
     made: list[Element] = [el("path", "copper", d=body)]
-    if copper.pit > 0:
+    if copper.pit_radial_mm > 0:
         middle = (g0 + g1) / 2
         made.append(
             el(
                 "path",
                 "ground",
                 d=(
-                    f"M{middle - 9:.1f} {y(copper.groove):.1f}L{middle:.1f} {y(copper.pit):.1f}L{middle + 9:.1f}"
-                    f" {y(copper.groove):.1f}Z"
+                    f"M{middle - 9:.1f} {y(copper.groove_radial_mm):.1f}L{middle:.1f}"
+                    f" {y(copper.pit_radial_mm):.1f}L{middle + 9:.1f}"
+                    f" {y(copper.groove_radial_mm):.1f}Z"
                 ),
             )
         )
     made += [
-        line("pass-line", x0 - 8, y(p.total - copper.tir / 2), x1 + 8, y(p.total - copper.tir / 2))
+        line(
+            "pass-line",
+            x0 - 8,
+            y(p.total_radial_mm - copper.tir_mm / 2),
+            x1 + 8,
+            y(p.total_radial_mm - copper.tir_mm / 2),
+        )
         for p in plan.passes[:-1]
         if chosen.allowed
     ]
@@ -59,16 +73,19 @@ def cut_section(plan: Plan, width: float) -> Drawing:
         made.append(_break(x0, x1, (cut + low) / 2))
     made += _words(plan, x0, x1, top=y(0), cut=cut, low=low)
     if plan.leaving is not None:
-        full = y(plan.full.radial)
+        full = y(plan.full.radial_mm)
         made += [line("ahead", x0 - 8, full, x1 + 8, full)]
-    scale = _scale(copper.track, x0, x1, px)
-    about = [f"track {copper.track:g} mm along the shaft"] if copper.track is not None else []
+    scale = _scale(copper.track_axial_mm, x0, x1, px)
+    about = [f"track {copper.track_axial_mm:g} mm along the shaft"] if copper.track_axial_mm is not None else []
     about.append(f"depths {scale}{', cut short at the zigzag' if broken else ''}")
     made += [label("text-soft", 4.0, floor + 36 + 16 * i, line_of) for i, line_of in enumerate(about)]
-    verdict = "" if chosen.allowed else f"; {chosen.under_by:.3f} mm under the least diameter: not to be cut"
+    verdict = (
+        "" if chosen.allowed else f"; {chosen.under_by_diameter_mm:.3f} mm under the least diameter: not to be cut"
+    )
     said = (
-        f"smallest diameter {copper.diameter:.2f} mm, groove {copper.groove:g}, pit {copper.pit:g} mm radial; cut to"
-        f" {chosen.diameter_after:.2f} mm, least {plan.least:.2f} mm{verdict}"
+        f"smallest diameter {copper.diameter_mm:.2f} mm, groove {copper.groove_radial_mm:g}, pit"
+        f" {copper.pit_radial_mm:g} mm radial; cut to"
+        f" {chosen.diameter_after_mm:.2f} mm, least {plan.least_diameter_mm:.2f} mm{verdict}"
     )
     return Drawing(
         name="cut-section",
@@ -97,12 +114,12 @@ def pass_rows(plan: Plan) -> tuple[tuple[str, ...], ...]:
         (
             str(p.number),
             p.kind,
-            f"{p.infeed:.3f}",
-            f"{p.total:.3f}",
-            f"{p.diameter:.3f}",
-            "–" if p.speed is None else f"{p.speed:.0f}",
-            f"{p.feed:g}",
-            "–" if p.minutes is None else f"{p.minutes:.1f}",
+            f"{p.infeed_radial_mm:.3f}",
+            f"{p.total_radial_mm:.3f}",
+            f"{p.diameter_mm:.3f}",
+            "–" if p.speed_rpm is None else f"{p.speed_rpm:.0f}",
+            f"{p.feed_mm_per_rev:g}",
+            "–" if p.takes_min is None else f"{p.takes_min:.1f}",
         )
         for p in plan.passes
     )
@@ -119,15 +136,15 @@ def _words(plan: Plan, x0: float, x1: float, *, top: float, cut: float, low: flo
     chosen, least = plan.chosen, "guess" if plan.provisional else "least"
     lines = _apart(
         [
-            (top, f"now ⌀ {plan.copper.diameter:.2f}"),
-            (cut, f"cut to ⌀ {chosen.diameter_after:.2f}"),
-            (low, f"{least} ⌀ {plan.least:.2f}"),
+            (top, f"now ⌀ {plan.copper.diameter_mm:.2f}"),
+            (cut, f"cut to ⌀ {chosen.diameter_after_mm:.2f}"),
+            (low, f"{least} ⌀ {plan.least_diameter_mm:.2f}"),
         ]
     )
     depth = _apart(
         [
-            (cut, f"{chosen.radial:.3f} radial"),
-            (low, f"{plan.deepest:.3f} at most" if plan.deepest else "no copper left"),
+            (cut, f"{chosen.radial_mm:.3f} radial"),
+            (low, f"{plan.deepest_radial_mm:.3f} at most" if plan.deepest_radial_mm else "no copper left"),
         ]
     )
     made = [label("text-tag", x0 - 20, y + 4, text, "end") for y, text in lines]

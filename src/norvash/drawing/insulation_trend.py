@@ -22,9 +22,9 @@ def insulation_trend(
 
     Units: least [MΩ], fall [1], width [px]. Shape: two tests or more, the oldest first, all above nothing.
     """
-    values = [t.r40 or t.megohm for t in tests]
-    before = next((t for t in reversed(tests[:-1]) if t.r40 is not None), None)
-    warn = before.r40 * fall if before is not None and before.r40 is not None else None
+    values = [t.r40_megohm or t.megohm for t in tests]
+    before = next((t for t in reversed(tests[:-1]) if t.r40_megohm is not None), None)
+    warn = before.r40_megohm * fall if before is not None and before.r40_megohm is not None else None
     low, high = _bounds([*values, least, *([warn] if warn else [])])
     first, last = tests[0].on, max(tests[-1].on, tests[0].on + timedelta(days=1))
     bottom = _HEIGHT - _BOTTOM
@@ -43,10 +43,10 @@ def insulation_trend(
         made.append(line("copper-dash", x(before.on), y(warn), right, y(warn)))
         beside.append((y(warn), "text-soft", f"{fall:.0%} of last: {warn:.3g}"))
     made += _beside(beside, right + 8)
-    known = [(x(t.on), y(t.r40)) for t in tests if t.r40]
+    known = [(x(t.on), y(t.r40_megohm)) for t in tests if t.r40_megohm]
     made += [polyline("past", known)] if len(known) > 1 else []
     made += [
-        el("circle", "dot" if t.r40 else "dot-past", cx=x(t.on), cy=y(v), r=4.5)
+        el("circle", "dot" if t.r40_megohm else "dot-past", cx=x(t.on), cy=y(v), r=4.5)
         for t, v in zip(tests, values, strict=True)
     ]
     rows = tuple(
@@ -55,7 +55,7 @@ def insulation_trend(
             f"{t.sheet}",
             f"{t.megohm:.3g} MΩ",
             "not known" if t.temperature_c is None else f"{t.temperature_c:g} °C",
-            "–" if t.r40 is None else f"{t.r40:.3g} MΩ",
+            "–" if t.r40_megohm is None else f"{t.r40_megohm:.3g} MΩ",
         )
         for t in reversed(tests)
     )

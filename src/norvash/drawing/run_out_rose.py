@@ -35,7 +35,7 @@ def run_out_rose(found: RunOut, diameter_mm: float | None, per_bar: bool, width:
             d="M" + "L".join("{:.1f} {:.1f}".format(*at(d, _curve(found, d))) for d in range(0, 361, 3)) + "Z",
         )
     ]
-    odd = {n for n, _ in found.odd}
+    odd = {n for n, _ in found.odd_mm}
     for i, x in enumerate(found.readings_mm):
         deg = 360 * i / count
         if x is not None:

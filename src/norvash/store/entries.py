@@ -4,10 +4,10 @@ import json
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
-from types import MappingProxyType
 
 from norvash.core.sheet.given import Earlier, Given
 from norvash.store.database import Connection, Row
+from norvash.store.records import kept, record_of
 
 _ENTRY = """select e.*, p.name as person, a.at, a.seq, a.person_id from entry e join act a on a.id = e.act_id
             join person p on p.id = a.person_id"""
@@ -21,7 +21,7 @@ def _given(row: Row) -> Given:
         number=row["value_in_si_unit"],
         person=row["person"],
         at=datetime.fromisoformat(row["at"]),
-        more=MappingProxyType(json.loads(row["more_json"])),
+        record=record_of(row["field"], row["word"], json.loads(row["more_json"])),
     )
 
 
@@ -100,7 +100,7 @@ def add_entry(
             "typed": given.typed,
             "word": given.word,
             "value": given.number,
-            "more": json.dumps(dict(given.more)),
+            "more": json.dumps(kept(given.record)),
             "act_id": act_id,
         },
     )

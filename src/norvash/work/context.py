@@ -219,7 +219,7 @@ def marks_of(conn: Connection, motor_id: str) -> tuple[Mark, ...]:
 
 def mark_of(field: Field, number: int, given: Given) -> Mark:
     """Return what an entry on a sheet says of the copper: a cut, or that the holders are set."""
-    return Mark(field.marks, given.at.date(), number, given.number, float(given.more.get("sunk", "0")))
+    return Mark(field.marks, given.at.date(), number, given.number, given.cut.sunk_radial_mm if given.cut else 0.0)
 
 
 def rate_in_season(

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 
 from norvash.core.commutator.after_cut import learnt_factor, slot_minutes
 from norvash.core.sheet.given import Earlier, Given
+from norvash.core.sheet.records import SlotTime
 from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
 from norvash.core.sheet.stages.commutator.copper_now import CopperNow, copper_now
 from norvash.core.sheet.stages.commutator.cut import LATHE_SPEEDS, SLOT_MINUTES
@@ -31,9 +32,9 @@ def copper_bench(conn: Connection, shown: SheetPage) -> CopperBench:
     """Return the commutator of a sheet with what the site has learnt."""
     rules = shown.context.rules
     taken = [
-        (g.number, float(g.more["estimated"]))
+        (g.number, g.record.estimated_min)
         for g in entries.list_signed_values(conn, SLOT_MINUTES.id, _MOST_SHEETS)
-        if g.number and "estimated" in g.more
+        if g.number and isinstance(g.record, SlotTime)
     ]
     factor = learnt_factor([t / e for t, e in taken if e > 0], rules)
     now = copper_now(shown.sheet, rules)

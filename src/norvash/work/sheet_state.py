@@ -99,7 +99,7 @@ def unsettled(seen: Sequence[Noted], written: Mapping[tuple[str, int], Given]) -
 def _overrules(sheet: Sheet) -> tuple[Overrule, ...]:
     given = [(part, field.given(sheet)) for part, field in OVERRULED.items()]
     return tuple(
-        Overrule(part, g.word, g.person, str(g.more.get("why", "")), g.at.date())  # type: ignore[arg-type]
+        Overrule(part, g.word, g.person, g.why, g.at.date())  # type: ignore[arg-type]
         for part, g in given
         if g is not None
     )

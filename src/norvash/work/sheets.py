@@ -16,6 +16,7 @@ from norvash.core.sheet.walk import open_permits, permitted
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection
+from norvash.store.records import kept
 from norvash.store.sheets import SheetRow
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.context import Context, Prepared, load, mark_of
@@ -67,7 +68,7 @@ def enter(
             number=read.number,
             person=person.name,
             at=act.at,
-            more=read.more or {},
+            record=read.record,
         )
         judged = _judged_by(conn, context, field, place, given)
         return _Entered(context, field.given(sheet, place), given, judged)
@@ -77,7 +78,7 @@ def enter(
         entries.add_entry(conn, act.id, sheet_id, field=field_id, place=place, given=given, act_id=act.id)
         if made.judged is not None:
             keep(conn, made.judged)
-        after = {"field": field_id, "place": place, "typed": given.typed, **given.more}
+        after = {"field": field_id, "place": place, "typed": given.typed, **kept(given.record)}
         return Change(act.id, {"typed": made.before.typed} if made.before else {}, after, motor_id)
 
     typed = {
@@ -97,7 +98,7 @@ def _read(field: Field, text: str, more: Mapping[str, str], *, context: Context,
         return read
     from norvash.core.sheet.stages.commutator.cut_made import cut_record
 
-    return replace(read, more=cut_record(sheet, read.number, context.rules))
+    return replace(read, record=cut_record(sheet, read.number, context.rules))
 
 
 def _judged_by(conn: Connection, context: Context, field: Field, place: int, given: Given) -> Judged | None:

@@ -203,8 +203,8 @@ def _register(act: Act, page: SheetPage) -> _Left:
                     position=0,
                     finding="",
                     words=words,
-                    who=given.more.get("who", ""),
-                    due_on=_day(given),
+                    who=given.put_off.who if given.put_off else "",
+                    due_on=given.put_off.day if given.put_off else None,
                 )
             )
     closed = tuple(d.id for d in page.deferred if d.id not in open_now)
@@ -218,16 +218,17 @@ def _put_off(sheet: Sheet, m: Matter, finding: str, new_id: str, earlier: Deferr
     closed = earlier is not None if decided is None else decided.word in GONE
     if closed:
         return None
-    who = decided.more.get("who", "") if decided else ""
+    put_off = decided.put_off if decided is not None else None
     words = f"{m.place}: {m.finding.words}; {m.finding.decision}"
     return DeferredRow(
-        id=new_id, sheet_id=sheet.id, position=m.position, finding=finding, words=words, who=who, due_on=_day(decided)
+        id=new_id,
+        sheet_id=sheet.id,
+        position=m.position,
+        finding=finding,
+        words=words,
+        who=put_off.who if put_off else "",
+        due_on=put_off.day if put_off else None,
     )
-
-
-def _day(given: Given | None) -> date | None:
-    day = given.more.get("day", "") if given else ""
-    return date.fromisoformat(day) if day else None
 
 
 def add_to_signed(conn: Connection, act: Act, sheet_id: str, text: str) -> str:

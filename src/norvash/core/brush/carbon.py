@@ -32,6 +32,7 @@ def check_length(length_mm: float, new_mm: float, field: str) -> None:
     """Refuse a length that no brush of this new length can have.
 
     Units: [mm]. Raises: InputError under nothing, or over the new length by more than a tenth.
+    Source: a brush does not grow; a tenth is left for a wrong new length
     """
     if under(length_mm, 0.0):
         raise InputError(f"A length of {length_mm:g} mm cannot be.", "Measure it again.", field)
@@ -89,6 +90,7 @@ def taper_deg(shorter_mm: float, longer_mm: float, thickness_mm: float) -> float
 
     Units: shorter_mm, longer_mm, thickness_mm [mm] -> [°]
     Raises: InputError without a thickness.
+    Source: tangent of the difference over the thickness
 
     >>> round(taper_deg(12.0, 12.4, 8.0), 2)
     2.86
@@ -102,5 +104,6 @@ def centre_limit_mm(edge_limit_mm: float, thickness_mm: float, angle_deg: float)
     """Return a limit given at the longest edge of an angled face, moved to the centre line.
 
     Units: edge_limit_mm, thickness_mm [mm], angle_deg [°] -> [mm]
+    Source: half the thickness by the tangent of the angle
     """
     return edge_limit_mm - thickness_mm / 2 * tan(radians(angle_deg))

@@ -60,7 +60,7 @@ def _new_carbon(reading: Reading, previous: Point, run_h: float, carbon: Carbon,
     """
     if reading.length_mm <= previous.length_mm - max(run_h - previous.run_h, 0.0) * carbon.rate_mm_per_unit:
         return None
-    chance = renewed(reading.length_mm, reading.sd_mm, previous, run=run_h, carbon=carbon, rules=rules)
+    chance = renewed(reading.length_mm, reading.sd_mm, previous, run_units=run_h, carbon=carbon, rules=rules)
     if chance < rules["doubt.renewed-ask"]:
         return None
     sure = chance > rules["doubt.renewed-sure"]

@@ -52,7 +52,11 @@ def side_fit(name: str, brush_mm: float, box_mm: float, rules: MotorRules) -> Si
 
 
 def gap_reason(gap_mm: float, rules: MotorRules) -> tuple[bool, str]:
-    """Return whether the holder's gap [mm] is right, and what follows if not. Source: rules gap.*"""
+    """Return whether the holder's gap [mm] is right, and what follows if not.
+
+    Units: gap_mm [mm]
+    Source: rules gap.*
+    """
     low, high = rules["gap.low"], rules["gap.high"]
     if under(gap_mm, low):
         return (False, f"holder gap {gap_mm:g} mm is under {low:g} mm: the box can touch the copper; set it back")

@@ -47,7 +47,11 @@ _FROM_PARTS = "worked out from the parts"
 
 
 def least_force_n(parts: Parts, rules: MotorRules) -> float | None:
-    """Return the least spring force allowed [N]: a share of the nominal, else the band's lower edge."""
+    """Return the least spring force allowed [N]: a share of the nominal, else the band's lower edge.
+
+    Units: parts with forces [N], pressure [kPa] and section [mm] -> [N]
+    Source: rules limit.spring-share, pressure.low
+    """
     if parts.force_nominal_n is not None:
         return rules["limit.spring-share"] * parts.force_nominal_n
     if parts.thickness_mm is None or parts.width_mm is None or parts.force_new_n is None:
@@ -57,7 +61,11 @@ def least_force_n(parts: Parts, rules: MotorRules) -> float | None:
 
 
 def force_ends_mm(parts: Parts, rules: MotorRules) -> float | None:
-    """Return the length [mm] at which the spring's force falls under the least allowed."""
+    """Return the length [mm] at which the spring's force falls under the least allowed.
+
+    Units: parts with forces [N] and the spring rate [N/mm] -> [mm]
+    Source: a straight spring: force falls by its rate
+    """
     least_n = least_force_n(parts, rules)
     if least_n is None or parts.force_new_n is None or parts.spring_rate_n_per_mm is None:
         return None
@@ -69,6 +77,7 @@ def force_ends_mm(parts: Parts, rules: MotorRules) -> float | None:
 def limit_terms(parts: Parts, rules: MotorRules) -> dict[str, float]:
     """Return the limit that each known part sets, by its name [mm].
 
+    Units: parts with lengths [mm] -> [mm] by name
     Source: rules limit.*
     """
     terms: dict[str, float] = {}
@@ -99,14 +108,14 @@ class Terms:
     known.
     """
 
-    known: dict[str, float]
-    dropped: dict[str, float]
+    known_mm: dict[str, float]
+    dropped_mm: dict[str, float]
     unknown: tuple[str, ...]
 
     @property
     def words(self) -> str:
         """Return what was left out and what is not known, empty where nothing is."""
-        said = [f"the {n} would set {mm:.2f} mm, which cannot be: left out" for n, mm in self.dropped.items()]
+        said = [f"the {n} would set {mm:.2f} mm, which cannot be: left out" for n, mm in self.dropped_mm.items()]
         if self.unknown:
             said.append(f"not known: {', '.join(self.unknown)}")
         return "; ".join(said)
@@ -138,22 +147,22 @@ def limit_from_parts(parts: Parts, rules: MotorRules) -> Limit | None:
     Raises: InputError when the parts leave no carbon at all.
     """
     found = sorted_terms(parts, rules)
-    if not found.known:
+    if not found.known_mm:
         return None
-    name = max(found.known, key=lambda k: found.known[k])
-    ids = tuple(_TERM_RULES[n] for n in found.known)
+    name = max(found.known_mm, key=lambda k: found.known_mm[k])
+    ids = tuple(_TERM_RULES[n] for n in found.known_mm)
     if not found.unknown:
         return Limit(
-            limit_mm=found.known[name],
+            limit_mm=found.known_mm[name],
             source=_FROM_PARTS,
             estimated=False,
             governed_by=name,
-            terms=tuple(found.known.items()),
+            terms=tuple(found.known_mm.items()),
             rule_ids=ids,
             remark=found.words,
         )
     least = estimated_limit(parts.new_mm, rules)
-    terms = (*found.known.items(), ("estimate", least.limit_mm))
+    terms = (*found.known_mm.items(), ("estimate", least.limit_mm))
     by, limit_mm = max(((n, mm) for n, mm in terms if n in (name, "estimate")), key=lambda t: t[1])
     return Limit(
         limit_mm=limit_mm,
@@ -197,6 +206,7 @@ def habit_limit_mm(new_mm: float, gone_share: float, at_h: float, set_h: float) 
 
     Units: new_mm [mm], gone_share of the length [1] at at_h [h], sets changed at set_h [h] -> [mm]
     Raises: InputError without hours.
+    Source: straight line of wear
 
     >>> habit_limit_mm(20.0, 0.3, 500, 1000)
     8.0

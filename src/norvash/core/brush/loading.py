@@ -17,6 +17,7 @@ def pressure_kpa(force_n: float, thickness_mm: float, width_mm: float) -> float:
     """Return the spring pressure on the full section.
 
     Units: force_n [N], thickness_mm, width_mm [mm] -> [kPa]
+    Source: force over area
 
     >>> round(pressure_kpa(6.3, 9.4, 12.55), 2)
     53.4
@@ -80,6 +81,7 @@ def current_density_a_per_cm2(current_a: float, brush_count: int, section_mm2: f
 
     Units: current_a [A], section_mm2 of one brush [mm²] -> [A/cm²]
     Raises: InputError for an odd number of brushes.
+    Source: half of the brushes carry the current in, half out
 
     >>> round(current_density_a_per_cm2(87, 8, 12.4 * 26.6), 3)
     6.594
@@ -105,6 +107,7 @@ def bars_covered(thickness_mm: float, commutator_d_mm: float, bars: int) -> floa
     """Return how many bars a brush covers.
 
     Units: thickness_mm, commutator_d_mm [mm] -> [bars]
+    Source: thickness over the bar pitch
 
     >>> round(bars_covered(12.5, 120.0, 87), 2)
     2.88

@@ -44,7 +44,11 @@ class Reading:
 
 
 def uncertainty_mm(instrument: str, new_mm: float, rules: MotorRules) -> float:
-    """Return the standard uncertainty of one reading [mm]. Source: rules instrument.*"""
+    """Return the standard uncertainty of one reading [mm].
+
+    Units: new_mm [mm] -> [mm]
+    Source: rules instrument.*
+    """
     figure = rules[INSTRUMENT.of(instrument)]
     return figure * new_mm if instrument == "eye" else figure
 
@@ -79,7 +83,12 @@ def _length(text: str, figures: Figures, rules: MotorRules, instrument: str) -> 
     shorter, longer = min(t.value for t in typed), max(t.value for t in typed)
     taper = taper_deg(shorter, longer, THICKNESS_MM.need(figures)) if len(typed) == 2 else None
     return _point(
-        text, typed[0].unit, shorter, length=shorter, sd=uncertainty_mm(instrument, new_mm, rules), taper=taper
+        text,
+        typed[0].unit,
+        shorter,
+        length_mm=shorter,
+        sd_mm=uncertainty_mm(instrument, new_mm, rules),
+        taper_deg=taper,
     )
 
 
@@ -129,7 +138,9 @@ def _depth_and_length_mm(figures: Figures) -> float | None:
 def on_the_gauge_mm(length_mm: float, figures: Figures, method: str) -> float | None:
     """Return what a depth or protrusion gauge shows of a length [mm].
 
+    Units: length_mm [mm] -> [mm]
     None for the other ways of measuring, and while the gauge's figures are not known.
+    Source: the gauge's own constant, depth plus length or length minus protrusion
     """
     if method == "depth":
         both = _depth_and_length_mm(figures)
@@ -138,29 +149,36 @@ def on_the_gauge_mm(length_mm: float, figures: Figures, method: str) -> float | 
     return None if constant is None else length_mm - constant
 
 
-def _plausible(text: str, typed: Typed, length: float, *, new_mm: float, rules: MotorRules, instrument: str) -> Reading:
-    if not 0 < length <= rules["reading.believable"] * new_mm:
+def _plausible(
+    text: str, typed: Typed, length_mm: float, *, new_mm: float, rules: MotorRules, instrument: str
+) -> Reading:
+    if not 0 < length_mm <= rules["reading.believable"] * new_mm:
         raise InputError(
-            f"“{text.strip()}” would make the brush {length:.1f} mm long; new it is {new_mm:g} mm.",
+            f"“{text.strip()}” would make the brush {length_mm:.1f} mm long; new it is {new_mm:g} mm.",
             "Read the gauge again, or check the constants under Figures.",
             "value",
         )
     return _point(
-        text, typed.unit, typed.value, length=length, sd=uncertainty_mm(instrument, new_mm, rules), taper=None
+        text,
+        typed.unit,
+        typed.value,
+        length_mm=length_mm,
+        sd_mm=uncertainty_mm(instrument, new_mm, rules),
+        taper_deg=None,
     )
 
 
-def _point(text: str, unit: str, raw: float, *, length: float, sd: float, taper: float | None) -> Reading:
+def _point(text: str, unit: str, raw: float, *, length_mm: float, sd_mm: float, taper_deg: float | None) -> Reading:
     return Reading(
         typed=text.strip(),
         unit=unit,
         raw_value=raw,
-        length_mm=length,
-        sd_mm=sd,
-        low_mm=length,
-        high_mm=length,
+        length_mm=length_mm,
+        sd_mm=sd_mm,
+        low_mm=length_mm,
+        high_mm=length_mm,
         lines=None,
-        taper_deg=taper,
+        taper_deg=taper_deg,
     )
 
 
@@ -192,7 +210,7 @@ def _compare(text: str, figures: Figures, rules: MotorRules, instrument: str) ->
             f"{bare} of a new brush cannot be.", "Give the share that is left in per cent, like 60 %.", "value"
         )
     length = typed.value * new_mm
-    return _point(text, "%", typed.value, length=length, sd=uncertainty_mm("eye", new_mm, rules), taper=None)
+    return _point(text, "%", typed.value, length_mm=length, sd_mm=uncertainty_mm("eye", new_mm, rules), taper_deg=None)
 
 
 def _spring(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
@@ -208,7 +226,7 @@ def _spring(text: str, figures: Figures, rules: MotorRules, instrument: str) -> 
             length = mm1 + (typed.value - s1) / (s2 - s1) * (mm2 - mm1)
             per_mark = abs(mm2 - mm1) / (s2 - s1)
             sd = max(uncertainty_mm(instrument, NEW_MM.need(figures), rules), per_mark / sqrt(12))
-            return _point(text, "scale", typed.value, length=length, sd=sd, taper=None)
+            return _point(text, "scale", typed.value, length_mm=length, sd_mm=sd, taper_deg=None)
     raise InputError(
         f"The scale has no mark {text.strip()}.", f"It goes from {points[0][0]:g} to {points[-1][0]:g}.", "value"
     )

@@ -21,13 +21,15 @@ class Carbon:
     rate_mm_per_unit: float
 
 
-def renewed(length_mm: float, sd_mm: float, previous: Point, *, run: float, carbon: Carbon, rules: MotorRules) -> float:
+def renewed(
+    length_mm: float, sd_mm: float, previous: Point, *, run_units: float, carbon: Carbon, rules: MotorRules
+) -> float:
     """Return the chance that a brush was changed at an unknown time since its last reading.
 
     Units: length_mm, sd_mm [mm]; run is the use at the reading, on the scale of `previous`.
     Source: rule doubt.renewed-prior; Bayes between "the same brush" and "changed since"
     """
-    wear = max(run - previous.run_h, 0.0) * carbon.rate_mm_per_unit
+    wear = max(run_units - previous.run_h, 0.0) * carbon.rate_mm_per_unit
     usable = carbon.new_mm - carbon.limit_mm
     same = (
         _normal(length_mm, previous.length_mm - wear, 2 * sd_mm**2 + _MOVED_MM**2 + (_SAME_SHARE * wear) ** 2) + _LEAST

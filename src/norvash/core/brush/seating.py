@@ -12,6 +12,7 @@ def sagitta_mm(commutator_d_mm: float, thickness_mm: float) -> float:
     """Return the depth of the curve that a flat face must take on.
 
     Units: [mm] -> [mm]. Raises: InputError if the brush is as thick as the commutator.
+    Source: sagitta of a chord
 
     >>> round(sagitta_mm(62.0, 9.15), 4)
     0.3394
@@ -61,6 +62,7 @@ class Face:
 def seating_method(depth_mm: float, brush_count: int, rules: MotorRules) -> str:
     """Return how to seat faces that are depth_mm [mm] from full contact.
 
+    Units: depth_mm [mm]
     Source: rules seating.alone, seating.paper, seating.count
     """
     if under(depth_mm, rules["seating.alone"]):
@@ -71,6 +73,10 @@ def seating_method(depth_mm: float, brush_count: int, rules: MotorRules) -> str:
 
 
 def widest_face_radius_mm(commutator_d_mm: float, rules: MotorRules) -> float:
-    """Return the largest radius to which a face may be shaped [mm]; the smallest is the commutator's own."""
+    """Return the largest radius to which a face may be shaped [mm]; the smallest is the commutator's own.
+
+    Units: commutator_d_mm [mm] -> [mm]
+    Source: rules seating.radius-share, seating.radius-mm
+    """
     radius = commutator_d_mm / 2
     return radius + max(rules["seating.radius-share"] * radius, rules["seating.radius-mm"])

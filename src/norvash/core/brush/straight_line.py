@@ -67,7 +67,11 @@ class StraightLine:
 
 
 def rate_mm_per_kh(older: Point, newer: Point) -> float | None:
-    """Return the wear rate between two points [mm per 1000 units], None without use between them."""
+    """Return the wear rate between two points [mm per 1000 units], None without use between them.
+
+    Units: points with lengths [mm] and use [h] -> [mm per 1000 h]
+    Source: straight line between two points
+    """
     used = newer.run_h - older.run_h
     return None if used <= 0 else (older.length_mm - newer.length_mm) / used * 1000
 
@@ -102,11 +106,11 @@ def brush_line(track: Track, rules: MotorRules) -> BrushLine:
     )
 
 
-def _left_sd_h(base: Point, track: Track, rate: float) -> float:
+def _left_sd_h(base: Point, track: Track, rate_mm_per_kh: float) -> float:
     """Return the standard uncertainty of the hours left that comes from the two readings alone."""
     worn_mm = base.length_mm - track.now.length_mm
     left_mm = track.now.length_mm - track.limit_mm
-    per_mm = 1000 / rate
+    per_mm = 1000 / rate_mm_per_kh
     return per_mm * sqrt((track.now.sd_mm * (1 + left_mm / worn_mm)) ** 2 + (base.sd_mm * left_mm / worn_mm) ** 2)
 
 
@@ -180,6 +184,9 @@ def _enough(track: Track | None, rules: MotorRules) -> bool:
 
 def counter_at(now_h: float, ahead_h: float) -> int:
     """Return the counter value some use ahead, rounded down to whole units.
+
+    Units: now_h, ahead_h [h] -> [h]
+    Source: a counter is read downwards
 
     >>> counter_at(505.0, 377.42)
     882

@@ -15,6 +15,7 @@ def rubbed_km(commutator_d_mm: float, speed_rpm: float, run_h: float) -> float:
     """Return the distance that a brush has rubbed on the commutator.
 
     Units: commutator_d_mm [mm], speed_rpm [r/min], run_h [h] -> [km]
+    Source: circumference by turns
 
     >>> round(rubbed_km(120.0, 1450.0, 100.0), 1)
     3279.8
@@ -36,6 +37,7 @@ def line_rate_mm_per_kh(spacing_mm: float, earlier_h: float, later_h: float) -> 
 
     Units: spacing_mm [mm], earlier_h, later_h [h] -> [mm per 1000 h]
     Raises: InputError unless the second was seen later.
+    Source: straight line between two sightings
 
     >>> line_rate_mm_per_kh(4.0, 600, 1000)
     10.0
@@ -49,5 +51,6 @@ def seeming_left_h(length_mm: float, rate_mm_per_kh: float) -> float:
     """Return the use that would be left if all of the length could be used, which it cannot.
 
     Units: length_mm [mm], rate_mm_per_kh [mm per 1000 h] -> [h]
+    Source: straight line to nothing
     """
     return length_mm / rate_mm_per_kh * 1000

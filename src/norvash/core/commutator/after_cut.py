@@ -31,13 +31,13 @@ def where_to_cut(plan: Plan, rules: MotorRules, *, true_setup: bool | None = Non
     against = []
     if plan.copper.loose:
         against.append("a bar is loose")
-    if over(plan.chosen.radial, rules["cut.home"]):
-        against.append(f"{plan.chosen.radial:.2f} mm radial is more than {rules['cut.home']:g} mm")
-    if under(plan.chosen.left, plan.chosen.radial):
+    if over(plan.chosen.radial_mm, rules["cut.home"]):
+        against.append(f"{plan.chosen.radial_mm:.2f} mm radial is more than {rules['cut.home']:g} mm")
+    if under(plan.chosen.left_radial_mm, plan.chosen.radial_mm):
         against.append("no further cut of this depth would be left")
     if true_setup is False:
         against.append(f"it cannot be set up within {seats_true_mm(plan, rules):g} mm on its bearing seats")
-    if plan.speed is None:
+    if plan.speed_rpm is None:
         against.append("the machine has no speed for it")
     if against:
         return "out", tuple(against)
@@ -52,8 +52,9 @@ def checks_of(plan: Plan, rules: MotorRules, bars: int | None = None) -> tuple[t
     slots = "slots deep enough, or not measured"
     if plan.copper.flush:
         slots = "flush insulation: never undercut"
-    elif plan.undercut_by and plan.undercut_to:
-        slots = f"slots undercut to {plan.undercut_to:.2f} mm, {plan.undercut_by:.2f} mm deeper than after the cut"
+    elif plan.undercut_by_radial_mm and plan.undercut_to_radial_mm:
+        to, by = plan.undercut_to_radial_mm, plan.undercut_by_radial_mm
+        slots = f"slots undercut to {to:.2f} mm, {by:.2f} mm deeper than after the cut"
     before = (
         f"runs true on its bearing seats within {seats_true_mm(plan, rules):g} mm",
         "winding covered against chips",
@@ -84,7 +85,7 @@ def seats_true_mm(plan: Plan, rules: MotorRules) -> float:
 
     Units: -> [mm]. Source: rules cut.true, cut.true-fine
     """
-    diameter, rpm = plan.copper.diameter, plan.way.rated_rpm
+    diameter, rpm = plan.copper.diameter_mm, plan.way.rated_rpm
     speed = usual_speed_m_per_s(rules)[0] if rpm is None else surface_speed_m_per_s(diameter, rpm)
     return rules["cut.true-fine" if fine_cut(diameter, speed, rules) else "cut.true"]
 
@@ -98,14 +99,14 @@ def chamfer_mm(plan: Plan, bars: int | None, rules: MotorRules) -> tuple[float, 
     copper = plan.copper
     if copper.flush:
         return None
-    bar = None if not bars else pi * plan.chosen.diameter_after / bars - (copper.slot_width or 0.0)
+    bar = None if not bars else pi * plan.chosen.diameter_after_mm / bars - (copper.slot_width_mm or 0.0)
     narrow = bar is not None and under(bar, rules["slot.narrow"])
     least, most = (
         (rules["slot.chamfer-narrow-least"], rules["slot.chamfer-narrow-most"])
         if narrow
         else (rules["slot.chamfer-least"], rules["slot.chamfer-most"])
     )
-    depth = plan.undercut_to if plan.undercut_by else plan.slot_after
+    depth = plan.undercut_to_radial_mm if plan.undercut_by_radial_mm else plan.slot_after_radial_mm
     share = most if not depth else min(most, rules["slot.chamfer-share"] * depth)
     return min(least, share), share
 
@@ -121,6 +122,7 @@ def slot_minutes(bars: int, rules: MotorRules, factor: float = 1.0) -> float:
 def learnt_factor(ratios: Sequence[float], rules: MotorRules) -> float:
     """Return the site's own factor of time taken over time estimated; few sheets count in part.
 
+    Units: ratios of a time taken over the one estimated [1] -> [1]
     Source: rule slot.sheets
 
     >>> from norvash.core.rules.catalogue import shipped

@@ -88,6 +88,17 @@ def read_map(text: str, bars: int) -> dict[int, frozenset[str]]:
     return {bar: frozenset(shown) for bar, shown in sorted(found.items())}
 
 
+def check_painted(shown: BarMap, bars: int) -> None:
+    """Refuse a map that was painted while the commutator had more bars.
+
+    Raises: InputError that names the bar.
+    """
+    check_bars(bars)
+    beyond = next((bar for bar in shown if bar > bars), None)
+    if beyond is not None:
+        raise InputError(f"There is no bar {beyond}.", f"Bars count from 1 to {bars}.", "value")
+
+
 def _bars_of(text: str, bars: int) -> list[int]:
     made: list[int] = []
     for piece in (p.strip() for p in text.split(",") if p.strip()):

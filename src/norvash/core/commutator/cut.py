@@ -7,20 +7,20 @@ from dataclasses import dataclass
 class Copper:
     """A commutator before the cut, all in mm: smallest diameter of the reference surface, depths below it radial."""
 
-    diameter: float
-    least: float | None = None
-    new: float | None = None
-    groove: float = 0.0
-    pit: float = 0.0
-    tir: float = 0.0
-    slot_depth: float | None = None
-    slot_width: float | None = None
-    slot_target: float | None = None
+    diameter_mm: float
+    least_diameter_mm: float | None = None
+    new_diameter_mm: float | None = None
+    groove_radial_mm: float = 0.0
+    pit_radial_mm: float = 0.0
+    tir_mm: float = 0.0
+    slot_depth_radial_mm: float | None = None
+    slot_width_mm: float | None = None
+    slot_target_radial_mm: float | None = None
     flush: bool = False
-    track: float | None = None
-    gap: float | None = None
-    span: float | None = None
-    shaft: float | None = None
+    track_axial_mm: float | None = None
+    holder_gap_radial_mm: float | None = None
+    bearing_span_mm: float | None = None
+    shaft_diameter_mm: float | None = None
     loose: bool = False
 
 
@@ -30,26 +30,26 @@ class Way:
     allowed [r/min].
     """
 
-    rough: float
-    finish: float
-    cutting_speed: float
-    feed_rough: float
-    feed_finish: float
-    overrun: float
-    speeds: tuple[float, ...] = ()
+    rough_radial_mm: float
+    finish_radial_mm: float
+    cutting_speed_m_per_min: float
+    rough_feed_mm_per_rev: float
+    finish_feed_mm_per_rev: float
+    overrun_axial_mm: float
+    speeds_rpm: tuple[float, ...] = ()
     rated_rpm: float | None = None
-    pit_left: float = 0.0
+    pit_left_radial_mm: float = 0.0
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Depth:
     """A depth of cut with what it leaves; all [mm], radial unless named a diameter."""
 
-    radial: float
-    diameter_after: float
+    radial_mm: float
+    diameter_after_mm: float
     allowed: bool
-    under_by: float
-    left: float
+    under_by_diameter_mm: float
+    left_radial_mm: float
     skims_left: int
 
 
@@ -61,12 +61,12 @@ class Pass:
 
     number: int
     kind: str
-    infeed: float
-    total: float
-    diameter: float
-    speed: float | None
-    feed: float
-    minutes: float | None
+    infeed_radial_mm: float
+    total_radial_mm: float
+    diameter_mm: float
+    speed_rpm: float | None
+    feed_mm_per_rev: float
+    takes_min: float | None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -75,22 +75,22 @@ class Plan:
 
     copper: Copper
     way: Way
-    least: float
+    least_diameter_mm: float
     provisional: bool
     full: Depth
     leaving: Depth | None
     chosen: Depth
-    deepest: float
-    touch: float
+    deepest_radial_mm: float
+    touch_radial_mm: float
     rough_passes: int
-    rough_pass: float
+    rough_pass_radial_mm: float
     passes: tuple[Pass, ...]
-    speed_most: float
-    speed: float | None
+    speed_most_rpm: float
+    speed_rpm: float | None
     cutting_min: float | None
     total_min: float | None
-    sunk: float
-    slot_after: float | None
-    undercut_by: float | None
-    undercut_to: float | None
+    sunk_radial_mm: float
+    slot_after_radial_mm: float | None
+    undercut_by_radial_mm: float | None
+    undercut_to_radial_mm: float | None
     warnings: tuple[str, ...]

@@ -43,7 +43,11 @@ class Mark:
 
 
 def sunk_since(marks: Sequence[Mark]) -> tuple[float, Mark | None]:
-    """Return how far the surface has sunk since the holders were set [mm], and the last cut of it; marks in order."""
+    """Return how far the surface has sunk since the holders were set [mm], and the last cut of it; marks in order.
+
+    Units: marks with their depths [mm] -> [mm]
+    Source: each cut sinks the surface by its radial depth
+    """
     sunk, last = 0.0, None
     for mark in marks:
         sunk, last = (0.0, None) if mark.kind == "set" else (sunk + mark.sunk_mm, mark)

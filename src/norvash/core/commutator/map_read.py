@@ -16,8 +16,8 @@ class Wound:
     slots: int | None = None
     winding: str = "unknown"
     pitch: int | None = None
-    arms: tuple[float, ...] = ()
-    covered: float | None = None
+    arms_deg: tuple[float, ...] = ()
+    covered_bars: float | None = None
 
     @property
     def pairs(self) -> int:

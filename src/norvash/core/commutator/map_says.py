@@ -150,7 +150,7 @@ def _other_agreement(spots: tuple[int, ...], wound: Wound) -> list[str]:
             chain = [{(s - 1 + j * pitch) % wound.bars + 1 for j in range(wound.pairs)} for s in spots]
             if any(all(_near(x, c, wound.bars) for x in spots) for c in chain):
                 made.append(f"the commutator pitch of {pitch} bars, so one open coil of a wave winding")
-    arms = sorted(a % 360 for a in wound.arms)
+    arms = sorted(a % 360 for a in wound.arms_deg)
     even = wound.poles is not None and len(arms) == wound.poles
     if len(arms) > 1 and not even and len(spots) == len(arms):
         for first in spots:
@@ -210,10 +210,10 @@ _UNEVEN = ("grooved", "pitted", "flat", "raised")
 def _as_wide_as_brush(shown: BarMap, wound: Wound) -> bool:
     widths = [n for _, n in round_runs(having(shown, *MARKED), wound.bars)]
     return (
-        wound.covered is not None
+        wound.covered_bars is not None
         and len(widths) > 1
         and min(widths) >= 2
-        and all(abs(n - wound.covered) <= 1 for n in widths)
+        and all(abs(n - wound.covered_bars) <= 1 for n in widths)
     )
 
 

@@ -41,6 +41,9 @@ class Searched:
 def tail(bars: int, in_set: int, drawn: int, hits: int) -> float:
     """Return the exact chance of at least `hits` of `drawn` bars in a set of `in_set` among `bars`.
 
+    Units: all are counts -> a chance [1]
+    Source: hypergeometric distribution
+
     >>> round(tail(63, 12, 4, 4), 6)
     0.000831
     """

@@ -48,17 +48,18 @@ def _even(found: BarTested) -> str:
 
 def plan_words(plan: Plan) -> str:
     """Return what a plan says in one sentence."""
-    if plan.copper.diameter < plan.least and not plan.chosen.allowed:
+    if plan.copper.diameter_mm < plan.least_diameter_mm and not plan.chosen.allowed:
         about = ", an estimate" if plan.provisional else ""
         return (
-            f"no cut: {plan.copper.diameter:.2f} mm is under the least diameter of {plan.least:.2f} mm{about}; renew"
+            f"no cut: {plan.copper.diameter_mm:.2f} mm is under the least diameter of"
+            f" {plan.least_diameter_mm:.2f} mm{about}; renew"
             " the armature or send it out"
         )
     sure = " (least diameter estimated: ask the maker)" if plan.provisional else ""
     if not plan.chosen.allowed:
         return (
-            f"do not cut: it would end {plan.chosen.under_by:.3g} mm under the least diameter{sure}; "
-            f"the deepest cut allowed is {plan.deepest:.3g} mm radial"
+            f"do not cut: it would end {plan.chosen.under_by_diameter_mm:.3g} mm under the least diameter{sure}; "
+            f"the deepest cut allowed is {plan.deepest_radial_mm:.3g} mm radial"
         )
     left = (
         f"{plan.chosen.skims_left} more cuts of this depth"
@@ -67,6 +68,6 @@ def plan_words(plan: Plan) -> str:
     )
     left = "no further cut" if not plan.chosen.skims_left else left
     return (
-        f"cut {plan.chosen.radial:.3f} mm radial ({2 * plan.chosen.radial:.3f} mm in diameter), to"
-        f" {plan.chosen.diameter_after:.2f} mm; {left} will be left{sure}"
+        f"cut {plan.chosen.radial_mm:.3f} mm radial ({2 * plan.chosen.radial_mm:.3f} mm in diameter), to"
+        f" {plan.chosen.diameter_after_mm:.2f} mm; {left} will be left{sure}"
     )

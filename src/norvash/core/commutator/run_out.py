@@ -62,7 +62,7 @@ class RunOut:
     tir_mm: float
     step_mm: float | None
     step_at: int
-    odd: tuple[tuple[int, float], ...]
+    odd_mm: tuple[tuple[int, float], ...]
     speed_m_per_s: float | None
     tir_limit_mm: float
     step_limit_mm: float
@@ -81,7 +81,7 @@ class RunOut:
     @property
     def bars_out(self) -> bool:
         """Tell whether single bars stand out, or the step from one to the next is over its limit."""
-        return bool(self.odd) or over(self.step_mm or 0.0, self.step_limit_mm)
+        return bool(self.odd_mm) or over(self.step_mm or 0.0, self.step_limit_mm)
 
     @property
     def passes(self) -> bool:
@@ -121,6 +121,7 @@ def fit_circle(readings_mm: Sequence[float | None]) -> Fit:
     """Return the least-squares fit of two harmonics to readings at equal angles; the first lies at 0°.
 
     Units: [mm]. Shape: at least six readings that are not None.
+    Source: least squares on the first two harmonics of a turn
     """
     import numpy as np
 
@@ -155,6 +156,7 @@ def judge_run_out(readings_mm: Sequence[float | None], per_bar: bool, turned: Tu
 
     Units: readings_mm [mm] at equal angles, None where one is missing.
     `per_bar` says that there is one reading for each bar. Raises: InputError for too few readings, or too many missing.
+    Source: rules runout.*
     """
     given = tuple(readings_mm)
     known = [x for x in given if x is not None]
@@ -178,7 +180,7 @@ def judge_run_out(readings_mm: Sequence[float | None], per_bar: bool, turned: Tu
     step, step_at = _step(given) if per_bar else (None, 0)
     odd = _odd(given, fit, step_limit, rules) if per_bar else ()
     cause, words = _cause(
-        given, fit, tir, limit=tir_limit, odd=odd, step_over=over(step or 0.0, step_limit), on=turned.on
+        given, fit, tir, limit_mm=tir_limit, odd_mm=odd, step_over=over(step or 0.0, step_limit), on=turned.on
     )
     finest = min(tir_limit, step_limit) if per_bar else tir_limit
     coarse = turned.step_mm is not None and over(turned.step_mm, finest / 2)
@@ -193,7 +195,7 @@ def judge_run_out(readings_mm: Sequence[float | None], per_bar: bool, turned: Tu
         tir_mm=tir,
         step_mm=step,
         step_at=step_at,
-        odd=odd,
+        odd_mm=odd,
         speed_m_per_s=speed,
         tir_limit_mm=tir_limit,
         step_limit_mm=step_limit,
@@ -206,20 +208,20 @@ def judge_run_out(readings_mm: Sequence[float | None], per_bar: bool, turned: Tu
     )
 
 
-def _step(given: Sequence[float | None]) -> tuple[float | None, int]:
+def _step(given_mm: Sequence[float | None]) -> tuple[float | None, int]:
     """Return the greatest step between neighbours that were both read, last to first included, and the first of the
     two.
     """
     steps = [
         (abs(b - a), i)
-        for i, (a, b) in enumerate(zip(given, (*given[1:], given[0]), strict=True), start=1)
+        for i, (a, b) in enumerate(zip(given_mm, (*given_mm[1:], given_mm[0]), strict=True), start=1)
         if a is not None and b is not None
     ]
     return max(steps, default=(None, 0))
 
 
 def _odd(
-    given: Sequence[float | None], fit: Fit, step_limit: float, rules: MotorRules
+    given_mm: Sequence[float | None], fit: Fit, step_limit_mm: float, rules: MotorRules
 ) -> tuple[tuple[int, float], ...]:
     """Return bars that stand out of the fit, from 1, high ones positive [mm].
 
@@ -230,8 +232,8 @@ def _odd(
     sd = _MAD_TO_SD * median([abs(r - middle) for r in left])
     found = []
     for i, r in enumerate(fit.remainders_mm):
-        x, before, after = given[i], given[i - 1], given[(i + 1) % len(given)]
-        if r is None or x is None or not over(abs(r), max(rules["runout.outlier"] * sd, step_limit)):
+        x, before, after = given_mm[i], given_mm[i - 1], given_mm[(i + 1) % len(given_mm)]
+        if r is None or x is None or not over(abs(r), max(rules["runout.outlier"] * sd, step_limit_mm)):
             continue
         if before is not None and after is not None and min(before, after) < x < max(before, after):
             continue
@@ -240,29 +242,30 @@ def _odd(
 
 
 def _cause(
-    given: Sequence[float | None],
+    given_mm: Sequence[float | None],
     fit: Fit,
-    tir: float,
+    tir_mm: float,
     *,
-    limit: float,
-    odd: Sequence[tuple[int, float]],
+    limit_mm: float,
+    odd_mm: Sequence[tuple[int, float]],
     step_over: bool,
     on: str,
 ) -> tuple[str, str]:
     """Return the likeliest reason: off centre is the set-up's only where it turned between centres or in a chuck."""
     left = fit.uncentred_mm
     stand_out = (
-        f"{'bar' if len(odd) == 1 else 'bars'} {listed([str(n) for n, _ in odd])} stand{'s' * (len(odd) == 1)} out"
-        if odd
+        f"{'bar' if len(odd_mm) == 1 else 'bars'} {listed([str(n) for n, _ in odd_mm])}"
+        f" stand{'s' * (len(odd_mm) == 1)} out"
+        if odd_mm
         else ""
     )
-    what = stand_out or "the step from bar to bar is too great" if odd or step_over else ""
-    if not over(tir, limit):
+    what = stand_out or "the step from bar to bar is too great" if odd_mm or step_over else ""
+    if not over(tir_mm, limit_mm):
         if what:
             return "bars", f"round, but {what}: see whether bars are tight before anything is cut"
         return "true", "it runs true"
     beside = f"; beside it {what}: see whether bars are tight" if what else ""
-    if not over(left, limit) and 2 * fit.eccentricity_mm > left:
+    if not over(left, limit_mm) and 2 * fit.eccentricity_mm > left:
         off = f"it is round but runs off centre by {fit.eccentricity_mm:.3f} mm"
         if on == "centres":
             return (
@@ -274,8 +277,8 @@ def _cause(
             )
         where = TURNED[on] if on else "not said whether between centres, so taken as on its own seats"
         return "off centre", f"{off}, {where}: it is real, look at seats, shaft and bearings{beside}"
-    bare = [x for i, x in enumerate(given, start=1) if x is not None and i not in {n for n, _ in odd}]
-    if odd and not over(max(bare) - min(bare), limit):
+    bare = [x for i, x in enumerate(given_mm, start=1) if x is not None and i not in {n for n, _ in odd_mm}]
+    if odd_mm and not over(max(bare) - min(bare), limit_mm):
         return "bars", f"{stand_out}: see whether they are tight before anything is cut"
     shape = "oval" if 2 * fit.ovality_mm > left / 2 else "out of round"
     return "out of round", f"it is {shape}: centring would leave {left:.3f} mm, so it needs a cut{beside}"

@@ -10,6 +10,7 @@ def surface_speed_m_per_s(diameter_mm: float, speed_rpm: float) -> float:
     """Return the speed of the surface.
 
     Units: diameter_mm [mm], speed_rpm [r/min] -> [m/s]
+    Source: circumference by speed
 
     >>> round(surface_speed_m_per_s(132.0, 1480.0), 3)
     10.229
@@ -32,6 +33,7 @@ def usual_speed_m_per_s(rules: MotorRules) -> tuple[float, str]:
 def limits_mm(speed_m_per_s: float, rules: MotorRules) -> tuple[float, float, str]:
     """Return the total run-out and the step allowed at a surface speed [mm], with the band they come from.
 
+    Units: speed_m_per_s [m/s] -> [mm], [mm]
     Source: rules runout.*
     """
     if under(speed_m_per_s, rules["runout.middle"]):
@@ -53,6 +55,7 @@ def fine_cut(diameter_mm: float | None, speed_m_per_s: float, rules: MotorRules)
 def limits_after_cut_mm(diameter_mm: float | None, speed_m_per_s: float, rules: MotorRules) -> tuple[float, float, str]:
     """Return the total run-out and the step that a fresh cut must reach [mm], with the band they come from.
 
+    Units: diameter_mm [mm], speed_m_per_s [m/s] -> [mm], [mm]
     Source: rules runout.cut-*
     """
     if fine_cut(diameter_mm, speed_m_per_s, rules):

@@ -21,20 +21,24 @@ def slot_target_mm(copper: Copper, rules: MotorRules) -> float | None:
 
     Units: -> [mm]. Source: rules slot.depth, slot.depth-least, slot.depth-most
     """
-    if copper.slot_target is not None:
-        return copper.slot_target
-    if copper.slot_width is None:
+    if copper.slot_target_radial_mm is not None:
+        return copper.slot_target_radial_mm
+    if copper.slot_width_mm is None:
         return None
-    return min(max(rules["slot.depth"] * copper.slot_width, rules["slot.depth-least"]), rules["slot.depth-most"])
+    return min(max(rules["slot.depth"] * copper.slot_width_mm, rules["slot.depth-least"]), rules["slot.depth-most"])
 
 
-def slot_after(copper: Copper, radial: float, rules: MotorRules) -> tuple[float | None, float | None, float | None]:
-    """Return the slot depth after the cut, by how much to undercut, and to what; flush types never."""
-    if copper.flush or copper.slot_depth is None:
+def slot_after(copper: Copper, radial_mm: float, rules: MotorRules) -> tuple[float | None, float | None, float | None]:
+    """Return the slot depth after the cut, by how much to undercut, and to what; flush types never.
+
+    Units: radial_mm [mm] -> [mm], [mm], [mm]
+    Source: rules slot.*
+    """
+    if copper.flush or copper.slot_depth_radial_mm is None:
         return None, None, None
-    after = max(copper.slot_depth - radial, 0.0)
+    after = max(copper.slot_depth_radial_mm - radial_mm, 0.0)
     wanted = slot_target_mm(copper, rules)
     if wanted is None:
         return after, None, None
-    enough = min(wanted, slot_again_mm(copper.diameter, copper.slot_width, rules))
+    enough = min(wanted, slot_again_mm(copper.diameter_mm, copper.slot_width_mm, rules))
     return after, (wanted - after if under(after, enough) else 0.0), wanted

@@ -9,6 +9,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Earlier, Given
+from norvash.core.sheet.records import PaintedMap, Readings, Record
 from norvash.core.sheet.sheet import Sheet
 
 Needs = Literal["", "safe", "permit", "power"]
@@ -78,7 +79,7 @@ class Quantity(Field):
     dimension: str
     low: float = 0.0
     high: float = 1e6
-    beside: Callable[[Facts, MotorRules], Mapping[str, str]] | None = None
+    beside: Callable[[Facts, MotorRules], Record | None] | None = None
 
     def of(self, sheet: Sheet, place: int = 0) -> float | None:
         """Return the value on a sheet, None without one."""
@@ -171,14 +172,19 @@ class Column(Field):
     def of(self, sheet: Sheet) -> tuple[float | None, ...]:
         """Return the readings on a sheet, None where a dash stands, empty without any."""
         found = self.given(sheet)
-        return tuple(None if x == "-" else float(x) for x in found.word.split(";")) if found else ()
+        return found.record.values if found is not None and isinstance(found.record, Readings) else ()
 
 
 @dataclass(frozen=True, slots=True, kw_only=True, eq=False)
-class Painted(Words):
+class Painted(Field):
     """A map of the commutator's bars."""
 
     kind: ClassVar[str] = "map"
+
+    def of(self, sheet: Sheet) -> Mapping[int, frozenset[str]]:
+        """Return the conditions of the bars on a sheet, empty without any."""
+        found = self.given(sheet)
+        return found.record.conditions if found is not None and isinstance(found.record, PaintedMap) else {}
 
 
 @dataclass(frozen=True, slots=True, kw_only=True, eq=False)
@@ -222,7 +228,7 @@ class Bounded(More, total=False):
 
     low: float
     high: float
-    beside: Callable[[Facts, MotorRules], Mapping[str, str]] | None
+    beside: Callable[[Facts, MotorRules], Record | None] | None
 
 
 def quantity(field_id: str, group: str, label: str, dimension: str, **more: Unpack[Bounded]) -> Quantity:

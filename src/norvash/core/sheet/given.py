@@ -1,10 +1,10 @@
 """What was entered on a sheet, one entry at a time."""
 
-from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass
 from datetime import datetime
-from types import MappingProxyType
 from typing import Literal
+
+from norvash.core.sheet.records import CutRecord, PermitRecord, PutOff, Record, Why
 
 Kind = Literal["full", "quick"]
 
@@ -13,7 +13,7 @@ Kind = Literal["full", "quick"]
 class Given:
     """One entry that counts: its word or number, as typed, by whom and when.
 
-    `more` holds what belongs to a decision.
+    `record` is what belongs to it: of a decision, a permit, a cut, a column, a map.
     """
 
     id: str
@@ -22,12 +22,32 @@ class Given:
     number: float | None
     person: str
     at: datetime
-    more: Mapping[str, str] = field(default_factory=lambda: MappingProxyType({}))
+    record: Record | None = None
 
     @property
     def stands(self) -> bool:
         """Tell whether something stands there: an entry that was emptied again says nothing."""
         return bool(self.word) or self.number is not None
+
+    @property
+    def put_off(self) -> PutOff | None:
+        """Return who sees to it by when, None unless it is put off."""
+        return self.record if isinstance(self.record, PutOff) else None
+
+    @property
+    def why(self) -> str:
+        """Return its reason, empty without one."""
+        return self.record.why if isinstance(self.record, Why) else ""
+
+    @property
+    def cut(self) -> CutRecord | None:
+        """Return the cut that it records, None for another entry."""
+        return self.record if isinstance(self.record, CutRecord) else None
+
+    @property
+    def permit(self) -> PermitRecord | None:
+        """Return the test with power on that it permits, None for another entry."""
+        return self.record if isinstance(self.record, PermitRecord) else None
 
 
 @dataclass(frozen=True, slots=True)

@@ -20,4 +20,4 @@ class Matter:
         """Tell whether it is decided, and who sees to it and when if it is put off."""
         if self.decided is None:
             return False
-        return self.decided.word != "deferred" or bool(self.decided.more.get("who") and self.decided.more.get("day"))
+        return self.decided.word != "deferred" or self.decided.put_off is not None

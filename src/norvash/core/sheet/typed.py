@@ -25,6 +25,7 @@ from norvash.core.sheet.field import (
     Tick,
 )
 from norvash.core.sheet.matters import DECISIONS, RENEW
+from norvash.core.sheet.records import PaintedMap, PermitRecord, PutOff, Readings, Record, Why
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import decided_finding
 from norvash.core.text.columns import read_column
@@ -39,12 +40,12 @@ _MOST_NUMBER = 99
 
 @dataclass(frozen=True, slots=True)
 class Read:
-    """What an entry means: its word or its number in the SI unit, and what belongs to a decision."""
+    """What an entry means: its word or its number in the SI unit, and what belongs to it."""
 
     typed: str
     word: str = ""
     number: float | None = None
-    more: Mapping[str, str] | None = None
+    record: Record | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -115,7 +116,7 @@ def _pick(field: Pick, asked: _Asked) -> Read:
         )
     if field.why:
         why = _part(asked.more, "why", "Say why: the reason stands beside the verdict")
-        return Read(asked.text, asked.text, None, {"why": why})
+        return Read(asked.text, asked.text, None, Why(why))
     return Read(asked.text, asked.text)
 
 
@@ -131,8 +132,8 @@ def _quantity(field: Quantity, asked: _Asked) -> Read:
             f"Give a value from {field.low:g} to {field.high:g}.",
             "value",
         )
-    beside = field.beside(asked.facts, asked.rules) if field.beside is not None else {}
-    return Read(asked.text, "", typed.value, beside or None)
+    beside = field.beside(asked.facts, asked.rules) if field.beside is not None else None
+    return Read(asked.text, "", typed.value, beside)
 
 
 @_read.register
@@ -148,14 +149,15 @@ def _column(field: Column, asked: _Asked) -> Read:
             f"Give values from {field.low:g} to {field.high:g}.",
             "value",
         )
-    return Read(asked.text, ";".join("-" if x is None else f"{x:.9g}" for x in values))
+    made = Readings(tuple(None if x is None else float(f"{x:.9g}") for x in values))
+    return Read(asked.text, ";".join("-" if x is None else f"{x:.9g}" for x in values), None, made)
 
 
 @_read.register
 def _painted(_field: Painted, asked: _Asked) -> Read:
     bars = BARS.stated(asked.facts.figures)
     shown = read_map(asked.text, check_bars(None if bars is None else int(bars), "value"))
-    return Read(asked.text, write_map(shown))
+    return Read(asked.text, write_map(shown), None, PaintedMap(shown))
 
 
 @_read.register
@@ -185,13 +187,13 @@ def _decide(field: Decision, asked: _Asked) -> Read:
     if asked.text == "deferred":
         return Read(asked.text, asked.text, None, _put_off(asked.more, asked.today))
     if asked.text == "dropped":
-        return Read(asked.text, asked.text, None, {"why": _part(asked.more, "why", "Say why it is not needed")})
+        return Read(asked.text, asked.text, None, Why(_part(asked.more, "why", "Say why it is not needed")))
     return Read(asked.text, asked.text)
 
 
-def _put_off(more: Mapping[str, str], today: date) -> dict[str, str]:
+def _put_off(more: Mapping[str, str], today: date) -> PutOff:
     who = _part(more, "who", "Say who sees to it")
-    return {"who": who, "day": read_day(_part(more, "day", "Say by when"), today, "day").isoformat()}
+    return PutOff(who, read_day(_part(more, "day", "Say by when"), today, "day"))
 
 
 @_read.register
@@ -202,10 +204,8 @@ def _repair(_field: Repair, asked: _Asked) -> Read:
 @_read.register
 def _permit(_field: Permit, asked: _Asked) -> Read:
     """Return a permit for a test with power on: why, who, barriers, how long. Source: rule permit.minutes"""
-    kept = {
-        "who": _part(asked.more, "who", "Say who makes the test"),
-        "barriers": _part(asked.more, "barriers", "Say what keeps people away"),
-    }
+    who = _part(asked.more, "who", "Say who makes the test")
+    barriers = _part(asked.more, "barriers", "Say what keeps people away")
     try:
         minutes = parse(_part(asked.more, "minutes", "Say for how long"), "minutes").value
     except InputError as error:
@@ -216,7 +216,8 @@ def _permit(_field: Permit, asked: _Asked) -> Read:
             f"Open it for at most {asked.rules['permit.minutes']:g} min, then anew.",
             "minutes",
         )
-    return Read(asked.text[:MOST_TEXT], asked.text[:MOST_TEXT], None, {**kept, "minutes": f"{minutes:g}"})
+    made = PermitRecord(who, barriers, float(f"{minutes:g}"))
+    return Read(asked.text[:MOST_TEXT], asked.text[:MOST_TEXT], None, made)
 
 
 def _part(more: Mapping[str, str], name: str, remedy: str) -> str:

@@ -49,7 +49,7 @@ def open_permits(sheet: Sheet) -> tuple[int, ...]:
 def runs_until(sheet: Sheet, permit: int) -> datetime | None:
     """Return until when a test with power on is permitted, None where there is none with this number."""
     given = PERMIT_OPEN.given(sheet, permit)
-    return given.at + timedelta(minutes=float(given.more.get("minutes", "0"))) if given else None
+    return given.at + timedelta(minutes=given.permit.minutes) if given is not None and given.permit else None
 
 
 def permitted(sheet: Sheet, now: datetime) -> bool:

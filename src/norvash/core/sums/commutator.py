@@ -77,8 +77,8 @@ def map_of(given: MapIn) -> tuple[dict[int, frozenset[str]], Wound]:
         slots=given.slots,
         winding=given.winding,
         pitch=given.commutator_pitch,
-        arms=(),
-        covered=given.bars_covered,
+        arms_deg=(),
+        covered_bars=given.bars_covered,
     )
 
 
@@ -203,7 +203,7 @@ def run_out(given: RunOutIn, rules: MotorRules) -> RunOutOut:
         bar_step=step,
         step_mm=found.step_mm,
         step_limit_mm=found.step_limit_mm,
-        odd_bars=tuple(n for n, _ in found.odd),
+        odd_bars=tuple(n for n, _ in found.odd_mm),
         over_limit=found.over,
         passes=found.passes,
         stage=grade,

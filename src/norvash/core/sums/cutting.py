@@ -107,20 +107,20 @@ def planned(given: SkimIn, rules: MotorRules) -> Plan:
             "overrun_mm",
         )
     copper = Copper(
-        diameter=given.commutator_d_mm,
-        least=given.diameter_min_mm,
-        new=given.diameter_new_mm,
-        groove=given.groove_mm,
-        pit=given.pit_mm,
-        tir=given.tir_mm,
-        slot_depth=given.slot_depth_mm,
-        slot_width=given.slot_width_mm,
-        slot_target=given.slot_target_mm,
-        span=given.bearing_span_mm,
-        shaft=given.shaft_d_mm,
+        diameter_mm=given.commutator_d_mm,
+        least_diameter_mm=given.diameter_min_mm,
+        new_diameter_mm=given.diameter_new_mm,
+        groove_radial_mm=given.groove_mm,
+        pit_radial_mm=given.pit_mm,
+        tir_mm=given.tir_mm,
+        slot_depth_radial_mm=given.slot_depth_mm,
+        slot_width_mm=given.slot_width_mm,
+        slot_target_radial_mm=given.slot_target_mm,
+        bearing_span_mm=given.bearing_span_mm,
+        shaft_diameter_mm=given.shaft_d_mm,
         flush=given.flush,
-        track=given.track_mm,
-        gap=given.holder_gap_mm,
+        track_axial_mm=given.track_mm,
+        holder_gap_radial_mm=given.holder_gap_mm,
     )
     return plan_cut(copper, _way(given, rules), for_class(rules, given.motor_class))
 
@@ -131,12 +131,12 @@ def _way(given: SkimIn, rules: MotorRules) -> Way:
     way = way_of(given.tool, rules, given.lathe_speeds_rpm or (), given.rated_rpm, given.pit_left_mm)
     return replace(
         way,
-        rough=given.rough_cut_mm or way.rough,
-        finish=given.finish_cut_mm or way.finish,
-        cutting_speed=given.cutting_speed_m_per_min or way.cutting_speed,
-        feed_rough=given.rough_feed_mm_per_rev or way.feed_rough,
-        feed_finish=given.finish_feed_mm_per_rev or way.feed_finish,
-        overrun=way.overrun if given.overrun_mm is None else given.overrun_mm,
+        rough_radial_mm=given.rough_cut_mm or way.rough_radial_mm,
+        finish_radial_mm=given.finish_cut_mm or way.finish_radial_mm,
+        cutting_speed_m_per_min=given.cutting_speed_m_per_min or way.cutting_speed_m_per_min,
+        rough_feed_mm_per_rev=given.rough_feed_mm_per_rev or way.rough_feed_mm_per_rev,
+        finish_feed_mm_per_rev=given.finish_feed_mm_per_rev or way.finish_feed_mm_per_rev,
+        overrun_axial_mm=way.overrun_axial_mm if given.overrun_mm is None else given.overrun_mm,
     )
 
 
@@ -151,39 +151,39 @@ def skim_plan(given: SkimIn, rules: MotorRules) -> SkimOut:
     )
     if leaving is not None and leaving.allowed and not full.allowed:
         advice = (
-            f"a full cut would end {full.under_by:.3g} mm under the least diameter; leaving pits up to"
-            f" {plan.way.pit_left:g} mm, " + advice
+            f"a full cut would end {full.under_by_diameter_mm:.3g} mm under the least diameter; leaving pits up to"
+            f" {plan.way.pit_left_radial_mm:g} mm, " + advice
         )
     return SkimOut(
-        radial_mm=full.radial,
-        diameter_after_mm=full.diameter_after,
+        radial_mm=full.radial_mm,
+        diameter_after_mm=full.diameter_after_mm,
         allowed=full.allowed,
-        under_minimum_by_mm=None if full.allowed else full.under_by,
-        deepest_cut_mm=plan.deepest,
-        diameter_min_used_mm=plan.least,
+        under_minimum_by_mm=None if full.allowed else full.under_by_diameter_mm,
+        deepest_cut_mm=plan.deepest_radial_mm,
+        diameter_min_used_mm=plan.least_diameter_mm,
         provisional=plan.provisional,
-        radial_leaving_pits_mm=leaving.radial if leaving else None,
-        diameter_after_leaving_pits_mm=leaving.diameter_after if leaving else None,
+        radial_leaving_pits_mm=leaving.radial_mm if leaving else None,
+        diameter_after_leaving_pits_mm=leaving.diameter_after_mm if leaving else None,
         allowed_leaving_pits=leaving.allowed if leaving else None,
         skims_left_leaving_pits=leaving.skims_left if leaving else None,
-        infeed_from_touch_mm=plan.touch,
+        infeed_from_touch_mm=plan.touch_radial_mm,
         rough_passes=plan.rough_passes if plan.passes else 0,
-        rough_pass_mm=plan.rough_pass if plan.passes else 0.0,
+        rough_pass_mm=plan.rough_pass_radial_mm if plan.passes else 0.0,
         finish_passes=1 if plan.passes else 0,
-        speed_max_rpm=plan.speed_most,
-        speed_rpm=plan.speed,
-        rough_pass_min=rough.minutes if rough else None,
-        finish_pass_min=plan.passes[-1].minutes if plan.passes else None,
+        speed_max_rpm=plan.speed_most_rpm,
+        speed_rpm=plan.speed_rpm,
+        rough_pass_min=rough.takes_min if rough else None,
+        finish_pass_min=plan.passes[-1].takes_min if plan.passes else None,
         cutting_min=plan.cutting_min,
         total_min=plan.total_min,
         slot_min=slot_minutes(given.bars, rules) if given.bars and not given.flush and plan.passes else None,
-        copper_left_radial_mm=full.left,
+        copper_left_radial_mm=full.left_radial_mm,
         skims_left=full.skims_left,
-        slot_depth_after_mm=plan.slot_after,
-        undercut_by_mm=plan.undercut_by,
-        sunk_mm=plan.sunk,
-        holder_gap_after_mm=None if given.holder_gap_mm is None else given.holder_gap_mm + plan.sunk,
-        face_radius_after_mm=plan.chosen.diameter_after / 2,
+        slot_depth_after_mm=plan.slot_after_radial_mm,
+        undercut_by_mm=plan.undercut_by_radial_mm,
+        sunk_mm=plan.sunk_radial_mm,
+        holder_gap_after_mm=None if given.holder_gap_mm is None else given.holder_gap_mm + plan.sunk_radial_mm,
+        face_radius_after_mm=plan.chosen.diameter_after_mm / 2,
         warnings=plan.warnings,
         advice=advice,
         rules=("cut.clean", "cut.rough", "cut.finish", "cut.setting", "slot.depth", "school.skim"),

@@ -93,8 +93,8 @@ def insulation(given: InsulationIn, rules: MotorRules) -> InsulationOut:
     words = _WORDS[grade] + ("; the index is not judged" if index is not None and index.ratio is None else "")
     said = f"{found.words}; polarization index {index.words}" if index is not None else found.words
     return InsulationOut(
-        r40_megohm=found.r40,
-        judged_megohm=found.judged,
+        r40_megohm=found.r40_megohm,
+        judged_megohm=found.judged_megohm,
         minimum_used_megohm=least_megohm(tested, rules),
         passes=found.passes and (index is None or index.grade != "stop"),
         test_again=bool(found.again),
@@ -195,7 +195,7 @@ def coils(given: CoilsIn, rules: MotorRules) -> CoilsOut:
             + ("" if given.air_c is None else f", {hot - given.air_c:.0f} K over the air")
         )
     return CoilsOut(
-        at_20_ohm=found.at_20 if found else None,
+        at_20_ohm=found.at_20_ohm if found else None,
         coil_deviation=found.deviations if found else None,
         coil_spread=found.spread if found else None,
         off_coils=found.off if found else (),

@@ -82,14 +82,14 @@ def _goes_with(rated_v: float, rest_v: float | None, cranking_v: float | None, r
 
 
 def _battery_advice(
-    rest_ok: bool | None, cranking_ok: bool | None, cranking_v: float | None, least: float | None, idle: bool
+    rest_ok: bool | None, cranking_ok: bool | None, cranking_v: float | None, least_v: float | None, idle: bool
 ) -> str:
     if rest_ok is False:
         return "charge the battery and try again before anything is condemned"
     if idle:
         return "not judged: the volts hardly fell, so no heavy current flowed; look at solenoid, joints and brushes"
     if cranking_ok is False:
-        return f"under {least:.1f} V while cranking: battery, cables and joints first, not the starter"
+        return f"under {least_v:.1f} V while cranking: battery, cables and joints first, not the starter"
     if cranking_ok:
         return "the battery holds up while cranking: look further on"
     if cranking_v is not None:

@@ -32,7 +32,7 @@ class Ladder:
 
 
 def speed_ladder(
-    supply_v: float, steps_v: Sequence[float], expected: Sequence[float | None], rules: MotorRules
+    supply_v: float, steps_v: Sequence[float], expected_shares: Sequence[float | None], rules: MotorRules
 ) -> Ladder:
     """Judge the voltage of every speed setting, lowest first.
 
@@ -41,14 +41,14 @@ def speed_ladder(
     """
     if not supply_v > 0:
         raise InputError("There is no supply to measure against.", "Measure the supply first.", "supply_v")
-    if not steps_v or len(expected) != len(steps_v):
+    if not steps_v or len(expected_shares) != len(steps_v):
         raise InputError(
-            f"{len(steps_v)} steps are measured and {len(expected)} are expected.",
+            f"{len(steps_v)} steps are measured and {len(expected_shares)} are expected.",
             "Give one of each for every setting, lowest first.",
             "steps_v",
         )
     share = tuple(v / supply_v for v in steps_v)
-    off = tuple(s / e - 1 if e else None for s, e in zip(share, expected, strict=True))
+    off = tuple(s / e - 1 if e else None for s, e in zip(share, expected_shares, strict=True))
     dead = tuple(i for i, s in enumerate(share, start=1) if under(s, rules["taps.dead"]))
     top_drop = 1 - share[-1]
     top_ok = not over(abs(top_drop), rules["taps.top"])
@@ -62,7 +62,7 @@ def speed_ladder(
     fault, advice = _ladder_words(share, off, bad_steps, dead, rising)
     return Ladder(
         share=share,
-        expected_share=tuple(expected),
+        expected_share=tuple(expected_shares),
         deviation=off,
         rising=rising,
         top_drop_share=top_drop,

@@ -188,6 +188,8 @@ def _number(match: re.Match[str], text: str, remedy: str) -> float:
 def shown(value: float, unit: str) -> float:
     """Return an SI value in the unit in which the person reads it.
 
+    Raises: InputError for a unit that is not known.
+
     >>> round(shown(12.7, "in"), 3)
     0.5
     """

@@ -147,6 +147,7 @@ def season_of(
     """Return a motor's season from the best that is known, None for a machine that runs all the year.
 
     What was declared comes first, then what two years of log show, then the windows of the house.
+    Raises: InputError for months that cannot be read.
     """
     if declared:
         months = read_months(declared)

@@ -55,11 +55,11 @@ class Insulation:
     `again` says why it cannot be judged and must be tested again, empty where it can.
     """
 
-    measured: float
-    r40: float | None
-    judged: float
+    measured_megohm: float
+    r40_megohm: float | None
+    judged_megohm: float
     at_40: bool
-    least: float
+    least_megohm: float
     passes: bool
     share: float | None
     fallen: bool
@@ -76,7 +76,11 @@ def machine_of(motor_class: str, protection: str) -> str:
 
 
 def volts_to_test_with(rated_v: float | None) -> str:
-    """Return the voltage to test insulation with, in words."""
+    """Return the voltage to test insulation with, in words.
+
+    Units: rated_v [V]
+    Source: usual practice, by the band of the rated voltage; the maker first
+    """
     if rated_v is None:
         return "by its rated voltage"
     return next((words for most, words in TEST_VOLTS if rated_v <= most), "by the maker's figure")
@@ -112,7 +116,11 @@ def least_megohm(tested: EarthTest, rules: MotorRules) -> float:
 
 
 def judge_insulation(
-    measured: float, temperature_c: float | None, previous_r40: float | None, tested: EarthTest, rules: MotorRules
+    measured_megohm: float,
+    temperature_c: float | None,
+    previous_r40_megohm: float | None,
+    tested: EarthTest,
+    rules: MotorRules,
 ) -> Insulation:
     """Return insulation to earth, judged against its least and against last time.
 
@@ -123,17 +131,19 @@ def judge_insulation(
             f"A winding at {temperature_c:g} °C cannot be.", "Give it in °C, from -60 to 300.", "temperature_c"
         )
     high, least = tested.high(rules), least_megohm(tested, rules)
-    r40 = None if temperature_c is None else r40_megohm(measured, temperature_c, rules)
+    r40 = None if temperature_c is None else r40_megohm(measured_megohm, temperature_c, rules)
     cold = temperature_c is not None and under(temperature_c, rules["insulation.cold"])
-    judged, how = _judged(measured, None if cold else r40, high and not cold and tested.parted is not False, rules)
+    judged, how = _judged(
+        measured_megohm, None if cold else r40, high and not cold and tested.parted is not False, rules
+    )
     floor = rules["insulation.never"]
-    enough = not under(judged, least) and not under(measured, floor)
-    again = _again(measured, temperature_c, enough, tested=tested, least=least, high=high, rules=rules)
+    enough = not under(judged, least) and not under(measured_megohm, floor)
+    again = _again(measured_megohm, temperature_c, enough, tested=tested, least_megohm=least, high=high, rules=rules)
     passes = enough and not again
-    share = r40 / previous_r40 if r40 is not None and previous_r40 else None
+    share = r40 / previous_r40_megohm if r40 is not None and previous_r40_megohm else None
     fallen = share is not None and under(share, rules["insulation.fall"])
     grade = _grade(judged, enough, bool(again), fallen=fallen, tested=tested, high=high, rules=rules)
-    words = f"{measured:.3g} MΩ as measured, {again}"
+    words = f"{measured_megohm:.3g} MΩ as measured, {again}"
     if tested.parted is not False:
         side = "under" if not enough else "over" if over(judged, least) else "exactly"
         words = f"{judged:.3g} MΩ {how}, {side} its least of {least:g} MΩ"
@@ -146,11 +156,11 @@ def judge_insulation(
             )
         )
     return Insulation(
-        measured=measured,
-        r40=r40,
-        judged=judged,
+        measured_megohm=measured_megohm,
+        r40_megohm=r40,
+        judged_megohm=judged,
         at_40=how == "at 40 °C",
-        least=least,
+        least_megohm=least,
         passes=passes,
         share=share,
         fallen=fallen,
@@ -160,25 +170,25 @@ def judge_insulation(
     )
 
 
-def _judged(measured: float, r40: float | None, high: bool, rules: MotorRules) -> tuple[float, str]:
+def _judged(measured_megohm: float, r40_megohm: float | None, high: bool, rules: MotorRules) -> tuple[float, str]:
     if not high:
-        return measured, "as measured"
-    if r40 is not None:
-        return r40, "at 40 °C"
+        return measured_megohm, "as measured"
+    if r40_megohm is not None:
+        return r40_megohm, "at 40 °C"
     share = rules["insulation.unknown"]
     return (
-        share * measured,
-        f"counted, {share:g} of the {measured:.3g} MΩ measured because its temperature is not known",
+        share * measured_megohm,
+        f"counted, {share:g} of the {measured_megohm:.3g} MΩ measured because its temperature is not known",
     )
 
 
 def _again(
-    measured: float,
+    measured_megohm: float,
     temperature_c: float | None,
     enough: bool,
     *,
     tested: EarthTest,
-    least: float,
+    least_megohm: float,
     high: bool,
     rules: MotorRules,
 ) -> str:
@@ -191,7 +201,7 @@ def _again(
     cold = temperature_c is not None and under(temperature_c, rules["insulation.cold"])
     if not enough or not (cold or tested.wet):
         return ""
-    if not high and not tested.wet and not under(measured, rules["insulation.cold-times"] * least):
+    if not high and not tested.wet and not under(measured_megohm, rules["insulation.cold-times"] * least_megohm):
         return ""
     return (
         f"{'wet with dew' if tested.wet else f'only {temperature_c:g} °C'}: test again"
@@ -200,13 +210,13 @@ def _again(
 
 
 def _grade(
-    judged: float, enough: bool, again: bool, *, fallen: bool, tested: EarthTest, high: bool, rules: MotorRules
+    judged_megohm: float, enough: bool, again: bool, *, fallen: bool, tested: EarthTest, high: bool, rules: MotorRules
 ) -> Grade:
     if tested.parted is False:
         return "change"
     if not enough:
         return "stop"
-    middling = high and _aims_higher(tested) and under(judged, rules["insulation.small"])
+    middling = high and _aims_higher(tested) and under(judged_megohm, rules["insulation.small"])
     raised = GRADES[(1 if middling else 0) + (1 if fallen else 0)]
     return "change" if again else raised
 
@@ -217,15 +227,22 @@ def _aims_higher(tested: EarthTest) -> bool:
 
 
 def _more(
-    judged: float, enough: bool, again: str, *, share: float | None, tested: EarthTest, high: bool, rules: MotorRules
+    judged_megohm: float,
+    enough: bool,
+    again: str,
+    *,
+    share: float | None,
+    tested: EarthTest,
+    high: bool,
+    rules: MotorRules,
 ) -> list[str]:
     said = [again] if again else []
     if high and tested.rated_v is None and tested.least_megohm is None:
         said.append("the plate's voltage is not known, so it is held to what holds over 250 V")
     if enough and high:
-        if _aims_higher(tested) and under(judged, rules["insulation.small"]):
+        if _aims_higher(tested) and under(judged_megohm, rules["insulation.small"]):
             said.append(f"good from {rules['insulation.small']:g} MΩ")
-        if tested.circuit == "armature" and under(judged, rules["insulation.modern"]):
+        if tested.circuit == "armature" and under(judged_megohm, rules["insulation.modern"]):
             said.append(f"a rewound armature aims at {rules['insulation.modern']:g} MΩ")
     if share is not None:
         said.append(f"fallen to {share:.0%} of last time, so it is raised by one stage")

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from norvash.core.commutator.after_cut import Change, checks_of
-from norvash.core.commutator.bars import CONDITIONS, Condition, changed, having, read_map
+from norvash.core.commutator.bars import CONDITIONS, Condition, changed, having
 from norvash.core.commutator.cut import Plan
 from norvash.core.commutator.map_says import set_of
 from norvash.core.commutator.surface import ABRASIVES
@@ -12,6 +12,7 @@ from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import Choice
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.given import Earlier, Given
+from norvash.core.sheet.records import PaintedMap
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
 from norvash.core.sheet.stages.commutator.bar_test import (
@@ -34,7 +35,7 @@ from norvash.core.sheet.stages.commutator.cut import (
     SURFACE_WITH,
     TRUE_SETUP,
 )
-from norvash.core.sheet.stages.commutator.cut_made import cut_changes, cut_words
+from norvash.core.sheet.stages.commutator.cut_made import cut_changes
 from norvash.core.sheet.stages.commutator.run_out import RUN_OUT, RUN_OUT_ON, RUN_OUT_STEP
 from norvash.core.sheet.stages.commutator.says import cut_says, map_says, run_says, test_says
 from norvash.core.sheet.stages.rework import HOLDER_SET
@@ -44,7 +45,6 @@ from norvash.drawing.bar_map import Mapped, bar_map, condition_sample
 from norvash.drawing.cut_section import cut_section
 from norvash.drawing.run_out_rose import run_out_rose
 from norvash.drawing.svg import Drawing
-from norvash.errors import InputError
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.work.copper_bench import CopperBench, copper_bench
@@ -156,7 +156,7 @@ def view(at: At) -> Commutator:
         section=cut_section(plan, _WIDE) if plan else None,
         section_phone=cut_section(plan, _PHONE) if plan else None,
         changes=cut_changes_of(shown),
-        cut_made=cut_words(done.more) if done else "",
+        cut_made=done.cut.words if done is not None and done.cut is not None else "",
         abrasives=ABRASIVES,
         school_clean=rules.choice("school.cleaning"),
         checks=checks_of(plan, rules, now.bars) if plan else None,
@@ -203,10 +203,10 @@ def _legend(shown: SheetPage, bench: CopperBench) -> str:
 def cut_changes_of(shown: SheetPage) -> tuple[Change, ...]:
     """Return what the cut that is recorded on a sheet changed, nothing without one."""
     done, bars = CUT_DONE.given(shown.sheet), BARS.stated(shown.context.figures)
-    if done is None:
+    if done is None or done.cut is None:
         return ()
     return cut_changes(
-        done, int(bars) if bars else None, shown.found.limit.limit_mm, holders_set=HOLDER_SET.of(shown.sheet)
+        done.cut, int(bars) if bars else None, shown.found.limit.limit_mm, holders_set=HOLDER_SET.of(shown.sheet)
     )
 
 
@@ -217,10 +217,9 @@ def _map(shown: SheetPage, now: CopperNow, earlier: Earlier | None) -> MapDrawn 
     less: tuple[int, ...] = ()
     words = ""
     if earlier is not None:
-        try:
-            before = read_map(earlier.given.word, now.wound.bars)
-        except InputError:
-            before = {}
+        record = earlier.given.record
+        painted = record.conditions if isinstance(record, PaintedMap) else {}
+        before = painted if max(painted, default=0) <= now.wound.bars else {}
         if now.shown:
             more, less = (tuple(x) for x in changed(before, now.shown))
             parts = [f"more at {_bars(more)}"] * bool(more) + [f"less at {_bars(less)}"] * bool(less)

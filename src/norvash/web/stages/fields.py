@@ -7,8 +7,8 @@ from typing import NamedTuple
 from norvash.core.sheet.field import BEARINGS, Field, Noticed, Pick, Quantity, Tick
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.matters import DECISIONS
+from norvash.core.sheet.records import PaintedMap, Readings
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages.commutator.cut import CUT_DONE
 from norvash.core.text.quantities import UNITS
 from norvash.work.sheet_page import SheetPage
 
@@ -130,18 +130,16 @@ def _label(shown: SheetPage, field: Field, place: int) -> str:
 
 def said(field: Field, given: Given) -> str:
     """Return what was entered in words."""
-    if field is CUT_DONE:
-        from norvash.core.sheet.stages.commutator.cut_made import cut_words
-
-        return cut_words(given.more)
-    if field.kind in ("map", "column"):
-        return given.word.replace(";", "; ") if field.kind == "map" else f"{len(given.word.split(';'))} readings"
+    if given.cut is not None:
+        return given.cut.words
+    if isinstance(given.record, Readings | PaintedMap):
+        return given.record.words
     choices = dict(field.choices) if isinstance(field, Pick) else DECISIONS
     words = choices.get(given.word, given.typed)
     if isinstance(field, Quantity) and given.typed[-1].isdigit():
         words += f" {next(iter(UNITS[field.dimension]))}"
     if words == field.label:
         words = "so"
-    if field.kind == "tick":
+    if isinstance(field, Tick):
         words = "done"
-    return ", ".join([words, *(str(v) for v in given.more.values() if v)])
+    return ", ".join(filter(None, (words, given.record.words if given.record else "")))

@@ -47,7 +47,7 @@ def _insulation(sheet: Sheet, tests: tuple[InsulationTest, ...], rules: MotorRul
 def _against_its_least(
     now: Insulation | None, tests: tuple[InsulationTest, ...], least: float, *, at_40: bool
 ) -> Drawing:
-    value = now.judged if now is not None else tests[-1].megohm
+    value = now.judged_megohm if now is not None else tests[-1].megohm
     words = "As measured" if not at_40 or now is None else "At 40 °C, as it counts"
     banded = Banded(words=words, unit="MΩ", value=value, low=least, high=1.2 * max(value, least))
     return band_scale("Insulation, from its least upwards", [banded], DRAWN)
@@ -57,8 +57,8 @@ def _coils(sheet: Sheet, rules: MotorRules) -> list[Drawing]:
     coils, off = coils_now(sheet, rules), rules["field.spread"]
     if coils is None:
         return []
-    low, high = median(coils.at_20) * (1 - off), median(coils.at_20) * (1 + off)
+    low, high = median(coils.at_20_ohm) * (1 - off), median(coils.at_20_ohm) * (1 + off)
     rows = [
-        Banded(words=f"Coil {i}", unit="Ω", value=x, low=low, high=high) for i, x in enumerate(coils.at_20, start=1)
+        Banded(words=f"Coil {i}", unit="Ω", value=x, low=low, high=high) for i, x in enumerate(coils.at_20_ohm, start=1)
     ]
     return [band_scale("Coils round their median", rows, DRAWN)]

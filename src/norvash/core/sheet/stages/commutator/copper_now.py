@@ -6,7 +6,7 @@ from typing import Literal, TypeVar
 
 from norvash.core.brush.loading import bars_covered
 from norvash.core.commutator.bar_testing import BarTested, Taken, judge_bar_test
-from norvash.core.commutator.bars import BURNS, LEAST_BARS, MOST_BARS, having, read_map
+from norvash.core.commutator.bars import BURNS, LEAST_BARS, MOST_BARS, check_painted, having, read_map
 from norvash.core.commutator.cut import Plan
 from norvash.core.commutator.map_read import MapRead, Wound
 from norvash.core.commutator.map_says import read_bar_map
@@ -73,7 +73,7 @@ class CopperNow:
 
     bars: int | None
     wound: Wound | None
-    shown: dict[int, frozenset[str]]
+    shown: Mapping[int, frozenset[str]]
     read: MapRead | None
     run_out: RunOut | None
     per_bar: bool
@@ -123,8 +123,8 @@ def wound_of(facts: Facts) -> Wound | None:
         slots=_count(facts, ARMATURE_SLOTS),
         winding=WINDING.of(figures) or "unknown",
         pitch=_count(facts, COMMUTATOR_PITCH),
-        arms=arms,
-        covered=covered,
+        arms_deg=arms,
+        covered_bars=covered,
     )
 
 
@@ -185,12 +185,18 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
     )
 
 
-def _shown(sheet: Sheet, wound: Wound | None) -> dict[int, frozenset[str]]:
+def _shown(sheet: Sheet, wound: Wound | None) -> Mapping[int, frozenset[str]]:
     """Return the painted map.
 
     Raises: InputError for one that was painted while the motor had another number of bars.
     """
-    return read_map(BAR_MAP.of(sheet), wound.bars) if wound is not None else {}
+    if wound is None:
+        return {}
+    given, painted = BAR_MAP.given(sheet), BAR_MAP.of(sheet)
+    if given is not None and given.record is None:
+        return read_map(given.word, wound.bars)  # it cannot be read: this says why
+    check_painted(painted, wound.bars)
+    return painted
 
 
 def _tried(name: Trouble, made: Callable[[], T | None], trouble: dict[Trouble, InputError]) -> T | None:
@@ -230,15 +236,15 @@ def _signs(sheet: Sheet, shown: Mapping[int, frozenset[str]], turned: RunOut | N
             or GROWLER_TEST.of(sheet) == "fail"
         ),
         "raised": bool(having(shown, "raised")),
-        "groove": bool(having(shown, "grooved")) or bool(plan and plan.copper.groove > 0),
-        "pitted": bool(having(shown, "pitted")) or bool(plan and plan.copper.pit > 0),
+        "groove": bool(having(shown, "grooved")) or bool(plan and plan.copper.groove_radial_mm > 0),
+        "pitted": bool(having(shown, "pitted")) or bool(plan and plan.copper.pit_radial_mm > 0),
         "flat": bool(having(shown, "flat")),
         "step": bool(EARLIER_STEP.of(sheet)),
         "drag": bool(having(shown, "drag")),
         "tir-over": turned is not None and turned.over and turned.cause not in ("set-up", "off centre"),
         "black": COMMUTATOR_BLACK.seen(sheet) or bool(having(shown, *BURNS)),
         "burnt-all": (COMMUTATOR_BURNT.seen(sheet) or over(len(having(shown, *BURNS)), _MANY * max(shown, default=0))),
-        "under-least": plan is not None and under(plan.copper.diameter, plan.least),
+        "under-least": plan is not None and under(plan.copper.diameter_mm, plan.least_diameter_mm),
         "rough": COMMUTATOR_ROUGH.seen(sheet),
         "dirt": bool(having(shown, "dirty-slot")) or COMMUTATOR_SLOTS.seen(sheet),
     }

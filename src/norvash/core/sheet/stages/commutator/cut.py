@@ -7,6 +7,7 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, column, pick, quantity, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import COMMUTATOR
+from norvash.core.sheet.records import SlotTime
 from norvash.core.sheet.stages.shared import (
     CONTOUR_FACES,
     MAKE_BAR_TEST,
@@ -24,14 +25,14 @@ REFUSED = {
 }
 
 
-def _time_planned(facts: Facts, rules: MotorRules) -> dict[str, str]:
+def _time_planned(facts: Facts, rules: MotorRules) -> SlotTime | None:
     """Return the time that the slots were expected to take, beside the time that they took."""
     bars = BARS.stated(facts.figures)
     if bars is None:
-        return {}
+        return None
     from norvash.core.commutator.after_cut import slot_minutes
 
-    return {"estimated": f"{slot_minutes(int(bars), rules):g}"}
+    return SlotTime(float(f"{slot_minutes(int(bars), rules):g}"))
 
 
 # fmt: off

@@ -9,7 +9,7 @@ from norvash.core.motor.figure_fields import SLOT_WIDTH_MM, UNDERCUT_MM
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
-from norvash.core.sheet.given import Given
+from norvash.core.sheet.records import CutRecord
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes.carbon import FACE_CUT
 from norvash.core.sheet.stages.brushes.holders import GAP_CUT
@@ -95,13 +95,14 @@ def _bar_test(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Findi
         bar = BAR_SHAFT_BAR.of(sheet)
         where = f"from bar{'' if bar is None else f' {bar:.0f}'} to the shaft"
         if shaft.grade == "stop":
-            yield WINDINGS_EARTH.saying(f"{shaft.measured:g} MΩ {where}")
+            yield WINDINGS_EARTH.saying(f"{shaft.measured_megohm:g} MΩ {where}")
         else:
             yield INSULATION_AGAIN.saying(f"{where}: {shaft.again}")
 
 
 def _cut(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
-    plan, done = now.plan, CUT_DONE.given(sheet)
+    plan, made = now.plan, CUT_DONE.given(sheet)
+    done = made.cut if made is not None else None
     if done is not None:
         yield from _left(done)
         yield from _after_cut(sheet, done, rules)
@@ -110,9 +111,9 @@ def _cut(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
     if plan is None:
         return
     about = ", the least an estimate" if plan.provisional else ""
-    if under(plan.copper.diameter, plan.least):
+    if under(plan.copper.diameter_mm, plan.least_diameter_mm):
         yield COPPER_UNDER.saying(
-            f"{plan.copper.diameter:.2f} mm in diameter, under its least of {plan.least:.2f} mm{about}"
+            f"{plan.copper.diameter_mm:.2f} mm in diameter, under its least of {plan.least_diameter_mm:.2f} mm{about}"
         )
     elif (
         now.work is not None
@@ -122,38 +123,42 @@ def _cut(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
         depth = plan.chosen
         if depth.allowed:
             yield COPPER_CUT.saying(
-                f"cleans up with {depth.radial:.3f} mm radial, to {depth.diameter_after:.2f} mm; {depth.skims_left}"
+                f"cleans up with {depth.radial_mm:.3f} mm radial, to {depth.diameter_after_mm:.2f} mm;"
+                f" {depth.skims_left}"
                 f" more such cuts left{about}"
             )
         else:
             yield COPPER_REFUSED.saying(
-                f"a cut would end {depth.under_by:.3f} mm under the least diameter; deepest allowed {plan.deepest:.3f}"
+                f"a cut would end {depth.under_by_diameter_mm:.3f} mm under the least diameter; deepest allowed"
+                f" {plan.deepest_radial_mm:.3f}"
                 f" mm radial{about}"
             )
 
 
-def _left(done: Given) -> Iterator[Finding]:
+def _left(done: CutRecord) -> Iterator[Finding]:
     """Return what a cut left of the copper."""
-    after, least, radial = (float(done.more.get(name, "nan")) for name in ("after", "least", "radial"))
+    after, least = done.after_diameter_mm, done.least_diameter_mm
+    if least is None:
+        return
     if under(after, least):
         yield COPPER_UNDER.saying(f"{after:.2f} mm after the cut, under its least of {least:.2f} mm")
-    elif under(after - least, 2 * radial):
+    elif under(after - least, 2 * done.radial_mm):
         yield COPPER_LAST.saying(
             f"{(after - least) / 2:.3f} mm radial left above the least diameter, less than the last cut"
         )
 
 
-def _after_cut(sheet: Sheet, done: Given, rules: MotorRules) -> Iterator[Finding]:
+def _after_cut(sheet: Sheet, done: CutRecord, rules: MotorRules) -> Iterator[Finding]:
     """Return what a cut leaves to be done, until it is ticked: holders, faces, slots."""
-    sunk, slot = float(done.more.get("sunk", "0")), done.more.get("slot")
+    sunk, slot = done.sunk_radial_mm, done.slot_depth_radial_mm
     if not HOLDER_SET.of(sheet) and sunk > 0:
-        gap = done.more.get("gap")
-        wider = "" if gap is None else f", gap {float(gap):.2f} to {float(gap) + sunk:.2f} mm"
+        gap = done.holder_gap_radial_mm
+        wider = "" if gap is None else f", gap {gap:.2f} to {gap + sunk:.2f} mm"
         yield GAP_CUT.saying(f"holders not set since the cut: the brush sinks by {sunk:.3f} mm{wider}")
-    before, after = float(done.more.get("before", "0")), float(done.more.get("after", "0"))
+    before, after = done.before_diameter_mm, done.after_diameter_mm
     yield FACE_CUT.saying(f"faces shaped to {before / 2:.2f} mm, the radius is {after / 2:.2f} mm now")
     if slot is not None and not CUT_CHAMFER.of(sheet):
-        depth = max(float(slot) - float(done.more.get("radial", "0")), 0.0)
+        depth = max(slot - done.radial_mm, 0.0)
         least = slot_again_mm(after, SLOT_WIDTH_MM.stated(sheet.facts.figures), rules)
         if under(depth, least) and UNDERCUT_MM.stated(sheet.facts.figures) != 0:
             yield SLOT_SHALLOW.saying(f"slots {depth:.2f} mm deep after the cut")

@@ -70,7 +70,7 @@ def run_says(now: CopperNow) -> list[Said]:
         said.append(Said("step from bar to bar not measured: that takes one reading for each bar"))
     said += [
         Said(f"bar {n} is {abs(mm):.3f} mm {'high' if mm > 0 else 'low'}", False, ("runout.outlier",))
-        for n, mm in found.odd[:6]
+        for n, mm in found.odd_mm[:6]
     ]
     return said
 
@@ -110,7 +110,8 @@ def cut_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) 
         full, less = now.plan.full, now.plan.leaving
         made.append(
             Said(
-                f"leaving pits up to {now.plan.way.pit_left:g} mm saves {full.radial - less.radial:.3f} mm radial of"
+                f"leaving pits up to {now.plan.way.pit_left_radial_mm:g} mm saves"
+                f" {full.radial_mm - less.radial_mm:.3f} mm radial of"
                 f" copper; {less.skims_left} more such cuts against {full.skims_left} full ones"
             )
         )
@@ -157,7 +158,7 @@ def _reach(sheet: Sheet, plan: Plan) -> list[Said]:
     """
     figures, play = sheet.facts.figures, END_FLOAT.of(sheet)
     width = WIDTH_MM.stated(figures)
-    if width is None or plan.copper.track is None:
+    if width is None or plan.copper.track_axial_mm is None:
         return []
     slack = play if play is not None else END_FLOAT_HIGH_MM.stated(figures)
     if slack is None:
@@ -169,7 +170,7 @@ def _reach(sheet: Sheet, plan: Plan) -> list[Said]:
                 ("cut.overrun",),
             )
         ]
-    least, got = width + 2 * slack, plan.copper.track + plan.way.overrun
+    least, got = width + 2 * slack, plan.copper.track_axial_mm + plan.way.overrun_axial_mm
     words = (
         f"the cut reaches {got:.1f} mm along the shaft; brush {width:g} mm and end float {slack:g} mm on both sides ask"
         f" for {least:.1f} mm, or a step is left"

@@ -38,20 +38,20 @@ def copper_of(sheet: Sheet, found: RunOut | None, *, loose: bool = False) -> Cop
         groove = max(groove, (shoulder - min(track)) / 2)
     undercut = UNDERCUT_MM.stated(figures)
     return Copper(
-        diameter=diameter,
-        least=COMMUTATOR_D_MIN_MM.stated(figures),
-        new=COMMUTATOR_D_MM.stated(figures),
-        groove=max(groove, EARLIER_STEP.of(sheet) or 0.0),
-        pit=PIT.of(sheet) or 0.0,
-        tir=found.tir_mm if found is not None else 0.0,
-        slot_depth=SLOT_DEPTH.of(sheet),
-        slot_width=SLOT_WIDTH_MM.stated(figures),
-        slot_target=undercut or None,
+        diameter_mm=diameter,
+        least_diameter_mm=COMMUTATOR_D_MIN_MM.stated(figures),
+        new_diameter_mm=COMMUTATOR_D_MM.stated(figures),
+        groove_radial_mm=max(groove, EARLIER_STEP.of(sheet) or 0.0),
+        pit_radial_mm=PIT.of(sheet) or 0.0,
+        tir_mm=found.tir_mm if found is not None else 0.0,
+        slot_depth_radial_mm=SLOT_DEPTH.of(sheet),
+        slot_width_mm=SLOT_WIDTH_MM.stated(figures),
+        slot_target_radial_mm=undercut or None,
         flush=undercut == 0,
-        track=TRACK_MM.stated(figures),
-        gap=HOLDER_GAP_MM.stated(figures),
-        span=BEARING_SPAN_MM.stated(figures),
-        shaft=SHAFT_D_MM.stated(figures),
+        track_axial_mm=TRACK_MM.stated(figures),
+        holder_gap_radial_mm=HOLDER_GAP_MM.stated(figures),
+        bearing_span_mm=BEARING_SPAN_MM.stated(figures),
+        shaft_diameter_mm=SHAFT_D_MM.stated(figures),
         loose=loose,
     )
 
@@ -69,4 +69,4 @@ def plan_of(sheet: Sheet, found: RunOut | None, rules: MotorRules, *, loose: boo
         CUT_TOOL.of(sheet) or "carbide", rules, speeds, RATED_RPM.stated(sheet.facts.figures), PIT_LEFT.of(sheet) or 0.0
     )
     rough = ROUGH_CUT.of(sheet)
-    return plan_cut(copper, way if rough is None else replace(way, rough=rough), rules)
+    return plan_cut(copper, way if rough is None else replace(way, rough_radial_mm=rough), rules)

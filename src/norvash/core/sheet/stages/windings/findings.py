@@ -56,7 +56,7 @@ def _insulation(found: Insulation) -> Iterator[Finding]:
     """Return what insulation to earth asks for: what must stop, what proves nothing yet, what is to be watched."""
     first = found.words.split(";")[0]
     if found.again:
-        yield INSULATION_AGAIN.saying(f"insulation {found.measured:.3g} MΩ, {found.again}")
+        yield INSULATION_AGAIN.saying(f"insulation {found.measured_megohm:.3g} MΩ, {found.again}")
     elif found.grade == "stop":
         yield INSULATION_LOW.saying(f"insulation {first}")
     elif found.fallen:

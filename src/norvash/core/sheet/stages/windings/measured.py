@@ -110,7 +110,7 @@ class InsulationTest:
     on: date
     megohm: float
     temperature_c: float | None
-    r40: float | None
+    r40_megohm: float | None
 
 
 def insulation_tests(

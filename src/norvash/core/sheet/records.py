@@ -1,0 +1,109 @@
+"""What belongs to an entry beyond its word or number: values that are written down once, in the store."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import date
+
+from norvash.core.commutator.bars import write_map
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class CutRecord:
+    """A cut that was made: depths radial [mm], the track's diameter before and after it, the least one [mm].
+
+    Of gap and slots what they were before it, None where nobody measured them.
+    """
+
+    radial_mm: float
+    sunk_radial_mm: float
+    before_diameter_mm: float
+    after_diameter_mm: float
+    least_diameter_mm: float | None = None
+    holder_gap_radial_mm: float | None = None
+    slot_depth_radial_mm: float | None = None
+
+    @property
+    def words(self) -> str:
+        """Return it in words."""
+        return (
+            f"{self.radial_mm:.3f} mm radial, {self.before_diameter_mm:.2f} to {self.after_diameter_mm:.2f} mm in"
+            f" diameter; the brush sinks by {self.sunk_radial_mm:.3f} mm"
+        )
+
+
+@dataclass(frozen=True, slots=True)
+class PermitRecord:
+    """Who makes a test with power on, what keeps people away, and for how long [min]."""
+
+    who: str
+    barriers: str
+    minutes: float
+
+    @property
+    def words(self) -> str:
+        """Return it in words."""
+        return f"{self.who}, {self.barriers}, {self.minutes:g}"
+
+
+@dataclass(frozen=True, slots=True)
+class PutOff:
+    """Who sees to something that is put off, and by when."""
+
+    who: str
+    day: date
+
+    @property
+    def words(self) -> str:
+        """Return it in words."""
+        return f"{self.who}, {self.day.isoformat()}"
+
+
+@dataclass(frozen=True, slots=True)
+class Why:
+    """The reason of a pick or a decision."""
+
+    why: str
+
+    @property
+    def words(self) -> str:
+        """Return it in words."""
+        return self.why
+
+
+@dataclass(frozen=True, slots=True)
+class SlotTime:
+    """The time that the slots were expected to take [min], beside the time that they took."""
+
+    estimated_min: float
+
+    @property
+    def words(self) -> str:
+        """Return it in words."""
+        return f"{self.estimated_min:g}"
+
+
+@dataclass(frozen=True, slots=True)
+class Readings:
+    """A column of readings in the SI unit of its dimension, None where a dash stands."""
+
+    values: tuple[float | None, ...]
+
+    @property
+    def words(self) -> str:
+        """Return it in words."""
+        return f"{len(self.values)} readings"
+
+
+@dataclass(frozen=True, slots=True)
+class PaintedMap:
+    """The conditions of the commutator's bars, by the number of the bar."""
+
+    conditions: Mapping[int, frozenset[str]]
+
+    @property
+    def words(self) -> str:
+        """Return it in words."""
+        return write_map(self.conditions)
+
+
+Record = CutRecord | PermitRecord | PutOff | Why | SlotTime | Readings | PaintedMap

@@ -1,0 +1,68 @@
+"""What belongs to an entry, as it is kept: words and a small table of texts, written and read here only."""
+
+from collections.abc import Mapping
+from datetime import date
+
+from norvash.core.commutator.bars import MOST_BARS, read_map
+from norvash.core.sheet.field import Column, Painted
+from norvash.core.sheet.records import CutRecord, PaintedMap, PermitRecord, PutOff, Readings, Record, SlotTime, Why
+from norvash.core.sheet.stages.catalogue import field_of
+from norvash.errors import InputError
+
+# The lengths of a cut by the names that they are kept under.
+_CUT = {
+    "radial": "radial_mm",
+    "sunk": "sunk_radial_mm",
+    "before": "before_diameter_mm",
+    "after": "after_diameter_mm",
+    "least": "least_diameter_mm",
+    "gap": "holder_gap_radial_mm",
+    "slot": "slot_depth_radial_mm",
+}
+
+
+def kept(record: Record | None) -> dict[str, str]:
+    """Return what belongs to an entry as it is kept beside its word; a column and a map are kept as the word itself."""
+    match record:
+        case CutRecord():
+            lengths = {key: getattr(record, name) for key, name in _CUT.items()}
+            return {key: f"{mm:.6g}" for key, mm in lengths.items() if mm is not None}
+        case PermitRecord():
+            return {"who": record.who, "barriers": record.barriers, "minutes": f"{record.minutes:g}"}
+        case PutOff():
+            return {"who": record.who, "day": record.day.isoformat()}
+        case Why():
+            return {"why": record.why}
+        case SlotTime():
+            return {"estimated": f"{record.estimated_min:g}"}
+    return {}
+
+
+def record_of(field_id: str, word: str, more: Mapping[str, str]) -> Record | None:
+    """Return what belongs to an entry that was kept, None where nothing does."""
+    field = field_of(field_id)
+    if isinstance(field, Column):
+        return Readings(tuple(None if x == "-" else float(x) for x in word.split(";"))) if word else None
+    if isinstance(field, Painted):
+        return _map_of(word) if word else None
+    return _of_texts(more)
+
+
+def _map_of(word: str) -> PaintedMap | None:
+    """Return a map that was kept, None for one that cannot be read any more: the stage then says so."""
+    try:
+        return PaintedMap(read_map(word, MOST_BARS))
+    except InputError:
+        return None
+
+
+def _of_texts(more: Mapping[str, str]) -> Record | None:
+    if "radial" in more:
+        return CutRecord(**{_CUT[key]: float(text) for key, text in more.items() if key in _CUT})
+    if "minutes" in more:
+        return PermitRecord(more["who"], more["barriers"], float(more["minutes"]))
+    if "day" in more:
+        return PutOff(more["who"], date.fromisoformat(more["day"]))
+    if "estimated" in more:
+        return SlotTime(float(more["estimated"]))
+    return Why(more["why"]) if "why" in more else None
