@@ -95,11 +95,36 @@ def test_serving_a_file_that_is_no_database(tmp_path: Path) -> None:
     assert (bad.returncode, "no database" in bad.stderr) == (2, True)
 
 
-def test_the_start_imports_nothing_heavy() -> None:
-    code = (
-        "import sys, norvash.web.app; print([m for m in ('scipy', 'numpy', 'playwright', 'norvash.demo') if m in"
-        " sys.modules])"
-    )
+# What the start imports of the rooms that judge and draw: declarations of stages, values, and what the bench shows.
+AT_THE_START = """
+core.brush.gauge_line core.brush.limits core.brush.ruler core.brush.spread core.brush.straight_line
+core.commutator.bars core.commutator.tools core.diagnosis.causes core.diagnosis.checks core.diagnosis.sign
+core.diagnosis.signs core.forecast.set_forecast core.planning.policy core.use.counting core.use.log_entry
+core.use.season core.verdict.components core.verdict.grades core.verdict.set_grade core.verdict.values
+core.windings.circuits drawing.carbon_ruler drawing.date_span drawing.finding_picture drawing.grade_mark drawing.svg
+"""
+ROOMS = [
+    "bearings",
+    "brush",
+    "commutator",
+    "diagnosis",
+    "forecast",
+    "planning",
+    "supply",
+    "sums",
+    "use",
+    "verdict",
+    "windings",
+]
+
+
+def test_the_start_imports_declarations_and_nothing_heavy() -> None:
+    code = "import sys, norvash.web.app; print(*sys.modules)"
     done = subprocess.run([sys.executable, "-c", code], capture_output=True, text=True, check=True)
-    assert done.stdout.strip() == "[]"
+    loaded = set(done.stdout.split())
+    assert not loaded & {"scipy", "numpy", "playwright", "norvash.demo"}
+    rooms = tuple(f"norvash.{r}." for r in ("drawing", "web.stages", *(f"core.{room}" for room in ROOMS)))
+    assert sorted(m for m in loaded if m.startswith(rooms)) == [f"norvash.{m}" for m in AT_THE_START.split()]
+    stages = {m for m in loaded if m.startswith("norvash.core.sheet.stages.")}
+    assert not {m for m in stages if m.endswith((".findings", ".judged", ".measured", ".says", ".copper_now"))}
     assert callable(create_app)

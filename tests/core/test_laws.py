@@ -26,14 +26,16 @@ from norvash.core.brush.holders import FITS, gap_reason, side_fit
 from norvash.core.brush.loading import judge_spring, pressure_kpa
 from norvash.core.commutator.armature import Armature
 from norvash.core.commutator.bar_testing import Taken, judge_bar_test
-from norvash.core.commutator.run_out import TURNED, Turned, judge_run_out, run_out_grade
+from norvash.core.commutator.run_out import Turned, judge_run_out, run_out_grade
+from norvash.core.commutator.tools import TURNED
 from norvash.core.rules.book import CLASSES, GEARED, MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.supply.battery import judge_battery
 from norvash.core.supply.cables import Laid, carried, terminal_by_drop, terminal_by_ohm
 from norvash.core.supply.settings import speed_ladder
 from norvash.core.verdict.grades import GRADES, grade_of
-from norvash.core.windings.insulation import CIRCUITS, MACHINES, EarthTest, judge_insulation, judge_polarization
+from norvash.core.windings.circuits import CIRCUITS
+from norvash.core.windings.insulation import MACHINES, EarthTest, judge_insulation, judge_polarization
 from norvash.core.windings.resistance import judge_coils
 from norvash.work.sums import work_out_typed
 

@@ -11,6 +11,7 @@ from norvash.core.commutator.run_out_limits import (
     surface_speed_m_per_s,
     usual_speed_m_per_s,
 )
+from norvash.core.commutator.tools import TURNED
 from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import listed
@@ -93,13 +94,6 @@ class RunOut:
         """Return the reading, from 1, that is farthest from the fit, and by how much [mm]."""
         far = [(i, r) for i, r in enumerate(self.fit.remainders_mm, start=1) if r is not None]
         return max(far, key=lambda p: abs(p[1]))
-
-
-TURNED = {
-    "seats": "on its bearing seats",
-    "bearings": "in its own bearings",
-    "centres": "between centres or in a chuck",
-}
 
 
 @dataclass(frozen=True, slots=True)

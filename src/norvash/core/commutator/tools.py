@@ -2,3 +2,10 @@
 
 TOOLS = {"hss": "high-speed steel", "carbide": "carbide", "diamond": "diamond"}
 SPEEDS = {"hss": "cut.hss", "carbide": "cut.carbide", "diamond": "cut.diamond"}
+
+
+TURNED = {
+    "seats": "on its bearing seats",
+    "bearings": "in its own bearings",
+    "centres": "between centres or in a chuck",
+}

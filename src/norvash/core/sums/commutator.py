@@ -6,8 +6,9 @@ from norvash.core.commutator.armature import WINDINGS
 from norvash.core.commutator.bars import check_bars
 from norvash.core.commutator.map_read import MapRead, Wound
 from norvash.core.commutator.map_says import read_bar_map
-from norvash.core.commutator.run_out import TURNED, RunOut, Turned, judge_run_out, run_out_grade
+from norvash.core.commutator.run_out import RunOut, Turned, judge_run_out, run_out_grade
 from norvash.core.commutator.run_out_limits import RULES_OF
+from norvash.core.commutator.tools import TURNED
 from norvash.core.motor.classes import HEAVY
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.loading import ask_class, for_class

@@ -5,8 +5,8 @@ from dataclasses import dataclass
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask, together
 from norvash.core.verdict.grades import GRADES, Grade
+from norvash.core.windings.circuits import CIRCUITS
 from norvash.core.windings.insulation import (
-    CIRCUITS,
     MACHINES,
     EarthTest,
     Polarization,

@@ -17,7 +17,6 @@ MACHINES = {
     "double": "hand tool, double insulated or not known",
     "other": "any other machine",
 }
-CIRCUITS = {"whole": "the whole circuit, brush gear in it", "armature": "armature alone, or a bar to the shaft"}
 TEST_VOLTS = ((50.0, "100 V at most"), (250.0, "250 or 500 V"), (1000.0, "500 V"))
 DRYING = (
     "Drying: at most 90 °C, at most 10 K warmer an hour, solvents gone first. It is dry when the reading has passed its"

@@ -1,6 +1,6 @@
 """Run-out by dial gauge."""
 
-from norvash.core.commutator.run_out import TURNED
+from norvash.core.commutator.tools import TURNED
 from norvash.core.sheet.field import Field, column, pick, quantity
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import COMMUTATOR

@@ -7,7 +7,7 @@ from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.stages.shared import DRY_INSULATION
 from norvash.core.sheet.task import Task
-from norvash.core.windings.insulation import CIRCUITS
+from norvash.core.windings.circuits import CIRCUITS
 
 TEST_INSULATION = Task(
     id="test-insulation",

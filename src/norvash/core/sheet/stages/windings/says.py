@@ -12,7 +12,8 @@ from norvash.core.sheet.stages.windings.measured import (
     slots_on_growler,
     tested_as,
 )
-from norvash.core.windings.insulation import CIRCUITS, DRYING, MACHINES, volts_to_test_with
+from norvash.core.windings.circuits import CIRCUITS
+from norvash.core.windings.insulation import DRYING, MACHINES, volts_to_test_with
 
 
 def windings_say(sheet: Sheet, rules: MotorRules) -> list[Said]:
