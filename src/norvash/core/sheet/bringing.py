@@ -37,37 +37,6 @@ _ISOLATE = {
     "traction": "wheel chocks, jacks or stands, insulated tools",
     "generator": "guard for belt and fan",
 }
-_FOR_CAUSE: dict[str, tuple[str, str]] = {
-    "supply": ("tool", "multimeter with fused leads"),
-    "switch": ("part", "switch or trigger of its kind"),
-    "cable": ("tool", "millivoltmeter, jump lead, brush for terminals"),
-    "cutout": ("part", "thermal cut-out of its rating"),
-    "solenoid": ("part", "solenoid of its type"),
-    "terminal": ("tool", "contact file, flat pliers"),
-    "worn": ("part", "brush set"),
-    "stuck": ("tool", "lint-free cloth, plastic scraper, cleaner that leaves nothing"),
-    "spring": ("part", "brush springs, pull gauge"),
-    "lead": ("part", "brush set"),
-    "wrong-brush": ("part", "brush set"),
-    "dirty": ("tool", "commutator stone, slot brush"),
-    "rough": ("tool", "dial gauge with stand"),
-    "open-coil": ("tool", "current source and millivoltmeter for the bar test"),
-    "short": ("tool", "growler or bar tester"),
-    "earth": ("tool", "insulation tester"),
-    "tracking": ("tool", "insulation tester, warm dry air"),
-    "field": ("tool", "low-ohm meter"),
-    "residual": ("tool", "battery for flashing the field"),
-    "magnet": ("tool", "wedges of wood, non-magnetic tools"),
-    "bearing": ("part", "bearings, puller, press sleeve"),
-    "load": ("part", "pinion, gear or coupling of its kind"),
-    "belt": ("part", "belt of its kind"),
-    "cutout-inside": ("part", "thermal cut-out of its rating"),
-    "regulator": ("part", "regulator of its kind, voltmeter"),
-    "neutral": ("tool", "millivoltmeter, paper tape for the arms"),
-    "contamination": ("part", "brush set"),
-    "cooling": ("part", "fan of its kind, soft brush"),
-    "imbalance": ("tool", "vibration meter, dial gauge with stand"),
-}
 _MOST = 4
 
 
@@ -99,7 +68,7 @@ def _suspected(facts: Facts, cause: Diagnosis | None) -> list[Item]:
     made = []
     for ranked in cause.ranked[:_MOST] if cause else ():
         if ranked.chance >= 0.08:
-            kind, what = _FOR_CAUSE[ranked.cause.id]
+            kind, what = ranked.cause.bring
             made.append(
                 Item(
                     kind, _set_of(facts) if what == "brush set" else what, f"{ranked.cause.words}, {ranked.chance:.0%}"

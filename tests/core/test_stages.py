@@ -1,0 +1,86 @@
+"""The stages of a sheet: what is declared belongs to one, shows what is known, and is drawn."""
+
+import pkgutil
+from collections.abc import Iterator
+from importlib import import_module
+from importlib.util import find_spec
+from pathlib import Path
+from types import ModuleType
+
+import norvash.web
+from norvash.core.diagnosis.signs import BY_ID as SIGNS
+from norvash.core.rules.catalogue import SCHOOLS_BY_ID
+from norvash.core.sheet import stages
+from norvash.core.sheet.field import Decision, Field, Pick, Quantity
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.gates import GATES
+from norvash.core.sheet.part import PARTS
+from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS, field_of, stage_of
+from norvash.core.sheet.stages.sign import ADDITION
+from norvash.core.sheet.task import Task
+
+# Signs that follow from the last round and from speed settings and drops, not from a finding.
+FROM_FIGURES = {"short-brush", "uneven"}
+
+
+def declared() -> Iterator[tuple[ModuleType, str, object]]:
+    for found in pkgutil.walk_packages(stages.__path__, f"{stages.__name__}."):
+        module = import_module(found.name)
+        yield from ((module, name, value) for name, value in vars(module).items() if name.isupper())
+
+
+def test_nothing_is_declared_that_no_stage_has() -> None:
+    values = [value for _, _, value in declared()]
+    fields = {f for f in values if isinstance(f, Field)}
+    findings = {f.id for f in values if isinstance(f, Finding)}
+    tasks = {t.id for t in values if isinstance(t, Task)}
+    assert fields - {ADDITION} <= set(FIELDS)
+    assert findings == set(FINDINGS)
+    assert tasks == set(TASKS)
+    assert len({f.id for f in FIELDS}) == len(FIELDS)
+    assert len({s.id for s in STAGES}) == len(STAGES) == 13
+    assert {p for s in STAGES for p in s.parts} == set(PARTS)
+    assert {s.gate for s in STAGES if s.gate} == set(GATES.values())
+
+
+def test_a_finding_is_a_sign_that_can_be_and_every_sign_inside_follows_from_one() -> None:
+    shown = {f.shows for f in FINDINGS.values() if f.shows}
+    assert all(answer in SIGNS[sign].known for sign, answer in shown)
+    inside = {s.id: stage for stage in STAGES if stage.inside for s in stage.signs}
+    assert set(inside) - {sign for sign, _ in shown} == FROM_FIGURES
+    assert {s.id for stage in STAGES for s in stage.signs} == set(SIGNS)
+    assert all(sign in inside and inside[sign] is stage for stage in STAGES for sign in stage.clears)
+
+
+def test_a_field_that_finds_something_is_judged_by_answers_that_it_has() -> None:
+    for field in FIELDS:
+        if isinstance(field, Pick):
+            known = {answer for answer, _ in field.choices}
+            assert field.finds.keys() | field.refused.keys() <= known, field.id
+            assert field.judged or not field.finds, field.id
+        if isinstance(field, Quantity):
+            assert field.low < field.high, field.id
+    assert all(school in SCHOOLS_BY_ID for s in STAGES for school in s.schools)
+
+
+def test_what_is_named_as_it_comes_is_found_again() -> None:
+    for name, stage in (
+        ("decide.lead.taut", "decide"),
+        ("step.power.guards", "prove"),
+        ("settle.act-1.2", "call-in"),
+        ("step.safe.dead", "safe"),
+    ):
+        field, owner = field_of(name), stage_of(name)
+        assert field is not None and owner is not None  # noqa: PT018
+        assert (field.id, owner.id) == (name, stage)
+    assert isinstance(field_of("decide.anything"), Decision)
+    for ghost in ("decide.", "step.safe.", "step.nothing.x", "settle.", "seen.ghost", "addition", ""):
+        assert (field_of(ghost), stage_of(ghost)) == (None, None), ghost
+
+
+def test_every_stage_has_a_view_and_a_template_of_its_name() -> None:
+    folder = Path(norvash.web.__path__[0]) / "templates/stages"
+    names = {s.name for s in STAGES}
+    assert {p.stem for p in folder.glob("*.html")} == names
+    assert all(find_spec(f"norvash.web.stages.{name}") for name in names)
+    assert all(find_spec(f"norvash.core.sheet.stages.{name}") for name in names)
