@@ -263,7 +263,8 @@ def pick(
     why: bool = False,
     **more: Unpack[More],
 ) -> Pick:
-    """Return a field that is answered by one of its choices."""
+    """Return a field that is answered by one of its choices; one that is a finding for some is judged."""
+    more.setdefault("judged", bool(finds))
     return Pick(
         id=field_id,
         group=group,
