@@ -143,7 +143,7 @@ def test_what_an_ended_set_teaches_at_its_edges(
         id="s",
         renewed=renewed,
     )
-    found = past_set_of(ended, state(), LIMIT)
+    found = past_set_of(ended, state(), LIMIT, shipped())
     assert found is not None
     assert found.log_rate == pytest.approx(rate)
     assert found.at_most is at_most

@@ -58,7 +58,9 @@ MOTORS = {
     "age not known, one round, a brush missing": state(a_round(10, 18, None), known=False),
     "by rule": state(a_round(10, 18, 19, sd=0.4), a_round(20, 15, 16, sd=0.4)),
     "a renewed brush": renewed(300.0),
-    "declared use": replace(state(a_round(20, 15, 16)), rate=Rate(20.0, 12.0, 20.0, 25.0, None)),
+    "declared use": replace(
+        state(a_round(20, 15, 16)), rate=Rate(per_week=20.0, weeks=12.0, logged_units=20.0, declared=25.0, season=None)
+    ),
     "no use known": replace(state(a_round(20, 15, 16)), rate=None),
     "nothing logged": replace(state(a_round(20, 15, 16)), entries=(), rate=None),
     "a later set": later(a_round(10, 20, 20.5), a_round(20, 18, 19)),
@@ -71,7 +73,13 @@ MOTORS = {
     ),
     "through its season": replace(
         state(a_round(20, 15, 16)),
-        rate=Rate(20.0, 12.0, 240.0, None, Season(frozenset({10, 11, 12, 1}), (), "as declared")),
+        rate=Rate(
+            per_week=20.0,
+            weeks=12.0,
+            logged_units=240.0,
+            declared=None,
+            season=Season(frozenset({10, 11, 12, 1}), (), "as declared"),
+        ),
     ),
 }
 PAST = {
@@ -116,7 +124,7 @@ def whole_answers(rules: MotorRules) -> list[object]:
             {"motor": name, "case": asdict(case), "ahead": asdict(ahead_of(forecasts([case])[0], case, given))}
         )
     limit = motor_limit(state().figures, rules)
-    answers += [{"past": name, "teaches": past_set_of(s, state(), limit)} for name, s in PAST.items()]
+    answers += [{"past": name, "teaches": past_set_of(s, state(), limit, rules)} for name, s in PAST.items()]
     return answers
 
 

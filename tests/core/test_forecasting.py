@@ -86,7 +86,7 @@ def test_what_an_ended_set_teaches(rounds: tuple[Round, ...], known: bool, rate:
         end_reason="planned",
         rounds=rounds,
     )
-    found = past_set_of(ended, state(), LIMIT)
+    found = past_set_of(ended, state(), LIMIT, shipped())
     if rate is None:
         assert found is None
     else:

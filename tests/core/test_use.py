@@ -139,7 +139,7 @@ def test_the_rate_of_use(rules: MotorRules) -> None:
 
 
 def test_days_from_use() -> None:
-    rate = Rate(21, 10, 210, None)
+    rate = Rate(per_week=21, weeks=10, logged_units=210, declared=None)
     assert day_of(140 + 42, WEEKLY[-1], rate) == date(2026, 3, 30)
     assert day_of(140 + 44, WEEKLY[-1], rate) == date(2026, 3, 30)
     assert day_of(1e12, WEEKLY[-1], rate) is None
@@ -149,8 +149,10 @@ def test_the_axis_of_dates() -> None:
     assert use_on(date(2026, 3, 12), WEEKLY, None) == pytest.approx(100 + 20 * 10 / 7)
     assert use_on(date(2026, 2, 1), WEEKLY, None) is None
     assert use_on(date(2026, 4, 1), WEEKLY, None) is None
-    assert use_on(date(2026, 3, 23), WEEKLY, Rate(20, 2, 40, None)) == pytest.approx(160)
-    marks = date_marks(100, 400, tuple(WEEKLY), Rate(20, 2, 40, None))
+    assert use_on(
+        date(2026, 3, 23), WEEKLY, Rate(per_week=20, weeks=2, logged_units=40, declared=None)
+    ) == pytest.approx(160)
+    marks = date_marks(100, 400, tuple(WEEKLY), Rate(per_week=20, weeks=2, logged_units=40, declared=None))
     assert [w for _, w in marks] == ["Apr", "May", "Jun"]
     assert [u for u, _ in marks] == sorted(u for u, _ in marks)
 

@@ -117,7 +117,11 @@ def rates(rules: MotorRules) -> list[object]:
                     ]
                     made.append([*days, day_of(entries[-1].total_units + 300, entries[-1], rate)])
     low, high = WEEKLY[0].total_units, 2000.0
-    made.append(date_marks(low, high, tuple(WEEKLY), Rate(20.0, 9.0, 180.0, None, window)))
+    made.append(
+        date_marks(
+            low, high, tuple(WEEKLY), Rate(per_week=20.0, weeks=9.0, logged_units=180.0, declared=None, season=window)
+        )
+    )
     return made
 
 

@@ -152,7 +152,9 @@ def whole_answers(rules: MotorRules) -> list[object]:
     angled = state(a_round(20, 15, 16), own={**FITTED, "thickness_mm": 12.0, "face_angle_deg": 30.0, "sunk_mm": 0.3})
     unlimited = state(own={"new_mm": 22.0})
     four = state(a_round(10, 18, 20, 18, 20), a_round(20, 12, 17, 12, 17), brushes=4)
-    declared = replace(state(a_round(20, 15, 16)), rate=Rate(20.0, 12.0, 20.0, 25.0, None))
+    declared = replace(
+        state(a_round(20, 15, 16)), rate=Rate(per_week=20.0, weeks=12.0, logged_units=20.0, declared=25.0, season=None)
+    )
     still = replace(
         declared,
         entries=tuple(e for w, e in enumerate(declared.entries) if w < 20)

@@ -93,14 +93,16 @@ STATES: dict[str, MotorState] = {
     ),
     "idle long ago": idle(80, at=10, to=480),
     "idle to the end": idle(180),
-    "idle in its season": replace(idle(90), rate=Rate(20.0, 12.0, 300.0, None, SEASON)),
+    "idle in its season": replace(
+        idle(90), rate=Rate(per_week=20.0, weeks=12.0, logged_units=300.0, declared=None, season=SEASON)
+    ),
     "idle, no rate": replace(idle(90), rate=None),
     "two entries": replace(WORN, entries=WORN.entries[:1] + WORN.entries[-1:]),
     "one entry": replace(WORN, entries=WORN.entries[:1]),
     "two that stand still": replace(
         WORN,
         entries=(Entry(T0, 400.0, 500.0), Entry(T0 + timedelta(days=90), 400.0, 500.0)),
-        rate=Rate(20.0, 12.0, 300.0, None),
+        rate=Rate(per_week=20.0, weeks=12.0, logged_units=300.0, declared=None),
     ),
     "a long log, idle now": replace(
         idle(80, at=480, to=600),
@@ -111,8 +113,8 @@ STATES: dict[str, MotorState] = {
         ),
     ),
     "speeding up": state(a_round(15, 20.5, 20.6), a_round(20, 17, 17.2)),
-    "one week of log": replace(WORN, rate=Rate(20.0, 1.0, 20.0, None)),
-    "declared only": replace(WORN, rate=Rate(20.0, 0.0, 0.0, 20.0)),
+    "one week of log": replace(WORN, rate=Rate(per_week=20.0, weeks=1.0, logged_units=20.0, declared=None)),
+    "declared only": replace(WORN, rate=Rate(per_week=20.0, weeks=0.0, logged_units=0.0, declared=20.0)),
     "second set, not measured": second_set(),
     "second set, measured": second_set(a_round(25, 20, 20.5)),
     "second set, from before": second_set(a_round(25, 20, 20.5), known=False),

@@ -86,7 +86,7 @@ def _taught(context: Context) -> list[Taught]:
     if len(context.sets) < 2:
         return []
     limit = motor_limit(context.figures, context.rules)
-    found = ((s, past_set_of(s, context.state, limit)) for s in context.sets[:-1])
+    found = ((s, past_set_of(s, context.state, limit, context.rules)) for s in context.sets[:-1])
     return [Taught(s.ended_at or s.fitted_at, s.id, past) for s, past in found if past is not None]
 
 

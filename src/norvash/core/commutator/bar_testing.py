@@ -9,7 +9,6 @@ from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 
-_HALF_IDLE = 0.2
 _MOST_NAMED = 6
 FEEDS = {"bars": "from bar to bar", "fixed": "between two fixed bars", "unknown": "not said"}
 
@@ -114,7 +113,7 @@ def judge_bar_test(readings: Sequence[float | None], armature: Armature, taken: 
     suspect = tuple(i for i in _where(off, lambda d: over(abs(d), band)) if i not in odd)
     rough = over(len(odd) + len(suspect), rules["bartest.rough"] * count)
     opened, left = _open(high, armature)
-    idle = high and low and (fixed or (taken.fed == "unknown" and len(low) > _HALF_IDLE * count))
+    idle = high and low and (fixed or (taken.fed == "unknown" and len(low) > rules["bartest.idle"] * count))
     shorted = [_fed_at_fixed_bars(low, fixed)] if idle else _short(low, off, armature, rules)
     missing = tuple(i for i, x in enumerate(readings, start=1) if x is None)
     return BarTested(

@@ -35,8 +35,6 @@ _KNOWN = {
         "the bars of one slot: commutation at its limit, brush grade or neutral; not the armature's health",
     ),
 }
-_ALL_OVER = 0.6
-_LOCAL = 0.25
 
 
 def read_bar_map(shown: BarMap, wound: Wound, rules: MotorRules) -> MapRead:
@@ -46,7 +44,7 @@ def read_bar_map(shown: BarMap, wound: Wound, rules: MotorRules) -> MapRead:
     """
     marked, burnt = having(shown, *MARKED), having(shown, *BURNS)
     spots = spots_of(marked, wound.bars)
-    all_over = over(len(marked), _ALL_OVER * wound.bars)
+    all_over = over(len(marked), rules["pattern.all-over"] * wound.bars)
     searched = Searched(None, ()) if all_over else search(spots, wound.bars, wound.poles, wound.slots, rules)
     name, says = _pattern(shown, searched, spots, burnt=burnt, wound=wound, rules=rules, all_over=all_over)
     needed = _bar_test(shown, burnt, wound, rules)
@@ -74,7 +72,7 @@ def _pattern(
     all_over: bool,
 ) -> tuple[str, list[Saying]]:
     if all_over:
-        return "all over", [_all_over(burnt, wound)]
+        return "all over", [_all_over(burnt, wound, rules)]
     if not spots:
         return "none", [Saying("no spots: nothing repeats")] if shown else []
     best = searched.proven
@@ -106,8 +104,8 @@ def _pattern(
     return word, [Saying(f"{where}: {why}{still} ({sure})", finding, spots, ("pattern.known", "pattern.share"))]
 
 
-def _all_over(burnt: list[int], wound: Wound) -> Saying:
-    if over(len(burnt), _ALL_OVER * wound.bars / 2):
+def _all_over(burnt: list[int], wound: Wound, rules: MotorRules) -> Saying:
+    if over(len(burnt), rules["pattern.all-over"] * wound.bars / 2):
         return Saying(
             "marked all over: arcing from short brushes, weak springs, oil or dust, or overload", COMMUTATOR_BLACK
         )
@@ -185,11 +183,11 @@ def _bar_test(shown: BarMap, burnt: list[int], wound: Wound, rules: MotorRules) 
     if pairs:
         return f"bars {' and '.join(f'{a}/{b}' for a, b in pairs[:4])} are burnt on the edges that face each other"
     places_burnt = spots_of(burnt, wound.bars)
-    if not places_burnt or over(len(burnt), _ALL_OVER * wound.bars):
+    if not places_burnt or over(len(burnt), rules["pattern.all-over"] * wound.bars):
         return ""
     best = search(places_burnt, wound.bars, wound.poles, wound.slots, rules).proven
     if best is None:
-        few = len(places_burnt) < rules["pattern.least"] or not over(len(burnt), _LOCAL * wound.bars)
+        few = len(places_burnt) < rules["pattern.least"] or not over(len(burnt), rules["pattern.local"] * wound.bars)
         return f"the burn is local, at {_at(places_burnt)}" if few else ""
     held = set(set_of(best, wound.bars))
     beside = [b for b in places_burnt if not _near(b, held, wound.bars)]

@@ -17,7 +17,7 @@ def _within(value: float, low: float, high: float, what: str, field_name: str) -
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Constants:
-    """The figures of the model that the rulebook may change; every one is a rule `forecast.*`."""
+    """The figures of the model that the rulebook may change; every one is a rule `forecast.*` or `use.*`."""
 
     new_sd_mm: float = 0.10
     brush_sd: float = 0.15
@@ -28,6 +28,10 @@ class Constants:
     jumps_a_life: float = 0.10
     shared_error: float = 0.3
     risk: float = 0.05
+    visible: float = 4.0
+    declared_weeks: float = 20.0
+    rate_sd: float = 0.05
+    week_var: float = 1.5
 
 
 def constants_of(rules: MotorRules) -> Constants:
@@ -42,6 +46,10 @@ def constants_of(rules: MotorRules) -> Constants:
         jumps_a_life=rules["forecast.jumps"],
         shared_error=rules["forecast.shared-error"],
         risk=rules["forecast.risk"],
+        visible=rules["forecast.visible"],
+        declared_weeks=rules["use.declared-weight"],
+        rate_sd=rules["use.rate-sd"],
+        week_var=rules["use.week-var"],
     )
 
 

@@ -17,7 +17,6 @@ _JUMPED_SHARE = KIND(0.68)
 _JUMPED_SD = KIND(0.185)
 _MOST_JUMP = 0.3
 _BEDDING = 0.01
-_VISIBLE = 4.0
 _UNSEEN = 0.2
 _NOTHING = KIND(1e-30)
 _LEAST_WEIGHT = KIND(1e-9)  # far below what any answer shows, far above the numbers that a processor is slow with
@@ -78,7 +77,7 @@ def _start(batch: Batch, found: Deviations, step: float) -> tuple[Array, Array]:
     centre = batch.loc + KIND(_UNSEEN)
     if batch.use.shape[1]:
         worn, ran = found.worn[:, 0], batch.last_use - batch.fitted[:, 0]
-        visible = (worn > _VISIBLE * np.sqrt(found.mean_var[:, -1, 0])) & (ran > 0)
+        visible = (worn > batch.constants["visible"] * np.sqrt(found.mean_var[:, -1, 0])) & (ran > 0)
         centre = np.where(visible, np.log(np.where(visible, worn, 1) / np.where(visible, ran, 1)), centre)
     g = centre[:, None] + _PLACES * KIND(step)
     z = (g - batch.loc[:, None]) / batch.scale[:, None]

@@ -5,24 +5,24 @@ import numpy as np
 from norvash.core.forecast.batch import Array
 from norvash.core.forecast.case import Usage
 from norvash.core.forecast.points import normal
-from norvash.core.use.counting import DECLARED_WEEKS, LEAST_RATE_SD, WEEKLY_VAR
 
 
-def use_per_week(usage: Usage) -> float:
+def use_per_week(usage: Usage, declared_weeks: float) -> float:
     """Return the use of an active week: the log, leaning on what was declared while the log is short.
 
     0 where nothing is known.
     """
     if usage.declared_per_week is None:
         return usage.use_logged / usage.weeks_logged if usage.weeks_logged > 0 else 0.0
-    weeks = usage.weeks_logged + DECLARED_WEEKS
-    return (usage.use_logged + DECLARED_WEEKS * usage.declared_per_week) / weeks
+    weeks = usage.weeks_logged + declared_weeks
+    return (usage.use_logged + declared_weeks * usage.declared_per_week) / weeks
 
 
-def active_weeks(ahead: Array, per_week: Array, weeks_logged: Array) -> Array:
+def active_weeks(ahead: Array, per_week: Array, weeks_logged: Array, constants: dict[str, Array]) -> Array:
     """Return active weeks until an amount of use, at every point; shapes (N, points), (N) and (N)."""
     active = ahead / per_week[:, None]
-    spread = LEAST_RATE_SD**2 + WEEKLY_VAR * (1 / (weeks_logged[:, None] + DECLARED_WEEKS) + 1 / (active + 4))
+    declared, least, each = (constants[name][:, None] for name in ("declared_weeks", "rate_sd", "week_var"))
+    spread = least**2 + each * (1 / (weeks_logged[:, None] + declared) + 1 / (active + 4))
     weeks: Array = active * np.exp(np.sqrt(spread) * normal("weeks"))
     return weeks
 

@@ -48,7 +48,7 @@ def _together(cases: Cases) -> list[Forecast]:
     mean_rate = (believed.weight * np.exp(believed.g)).sum(1)
     risk = batch.constants["risk"]
     use = batch.last_use[:, None] + _quantiles(crossing.ahead, risk)
-    weeks = _quantiles(_weeks(cases, crossing.ahead), risk)
+    weeks = _quantiles(_weeks(cases, crossing.ahead, batch.constants), risk)
     columns = (use, weeks, believed.tail, believed.jumped, mean_rate, crossing.worst_position)
     rows = zip(priors, *(c.tolist() for c in columns), strict=True)
     return [
@@ -72,11 +72,11 @@ def _is_dated(weeks: list[float]) -> bool:
     return weeks[2] < np.inf
 
 
-def _weeks(cases: Cases, ahead: Array) -> Array:
-    per_week = np.array([use_per_week(c.usage) for c in cases], KIND)
+def _weeks(cases: Cases, ahead: Array, constants: dict[str, Array]) -> Array:
+    per_week = np.array([use_per_week(c.usage, c.constants.declared_weeks) for c in cases], KIND)
     logged = np.array([c.usage.weeks_logged for c in cases], KIND)
     since = np.array([c.run_since for c in cases], KIND)
-    weeks = active_weeks(np.maximum(ahead - since[:, None], 0), np.maximum(per_week, KIND(1e-9)), logged)
+    weeks = active_weeks(np.maximum(ahead - since[:, None], 0), np.maximum(per_week, KIND(1e-9)), logged, constants)
     weeks[per_week <= 0] = np.inf
     for i, case in enumerate(cases):
         if case.usage.pattern is not None and per_week[i] > 0:

@@ -15,7 +15,6 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.use.counting import Rate, in_weeks
 
 _LEAST_SD_MM = 0.02
-_VISIBLE = 4.0
 _NEVER_BEDDED = 1e-4
 _COARSE_MM = 0.2
 
@@ -123,7 +122,7 @@ def ahead_of(made: Forecast, case: Case, state: MotorState) -> Ahead:
     )
 
 
-def past_set_of(brush_set: BrushSet, state: MotorState, limit: Limit) -> PastSet | None:
+def past_set_of(brush_set: BrushSet, state: MotorState, limit: Limit, rules: MotorRules) -> PastSet | None:
     """Return what an ended set taught about the family's wear rate, None where nothing can be said.
 
     With lengths measured it is a full datum, however early it came out; without, it only lasted at least so long.
@@ -139,7 +138,7 @@ def past_set_of(brush_set: BrushSet, state: MotorState, limit: Limit) -> PastSet
     if rounds:
         last = rounds[-1]
         worn, sd = start_mm - _mean(last, young), max(m.sd_mm for m in last.readings.values())
-        if worn > _VISIBLE * sd and last.total_units > start_units:
+        if worn > rules["forecast.visible"] * sd and last.total_units > start_units:
             return PastSet(log(worn / (last.total_units - start_units)))
     if ran > 0 and brush_set.fitted_known and new_mm > limit.limit_mm:
         return PastSet(log((new_mm - limit.limit_mm) / ran), at_most=True)

@@ -21,6 +21,18 @@ PATTERN = (
         high=0.5,
     ),
     Rule(id="pattern.free", words="chance under which a spacing without a known cause is reported", unit="", default=0.01, source=_CHANCE, low=1e-6, high=0.5),
+    Rule(
+        id="pattern.all-over", words="share of the bars marked from which it is all over and no pattern", unit="", default=0.6, source=_HOUSE, low=0.1, high=1
+    ),
+    Rule(
+        id="pattern.local",
+        words="share of the bars burnt up to which a burn without a pattern is local",
+        unit="",
+        default=0.25,
+        source=_HOUSE,
+        low=0.01,
+        high=1,
+    ),
     Rule(id="pattern.share", words="share of the spots that must fit a spacing", unit="", default=0.75, source=_HOUSE, low=0.5, high=1),
     Rule(id="pattern.least", words="spots under which nothing is proven by chance", unit="", default=4, source=_HOUSE, low=3, high=20),
     Rule(
@@ -86,6 +98,15 @@ BAR_TEST = (
     Rule(id="bartest.low", words="how far under the median a reading is a short", unit="", default=0.20, source=_TRADE, low=0.02, high=0.9),
     Rule(id="bartest.bridge", words="share of the median under which copper bridges the slot", unit="", default=0.10, source=_HOUSE, low=0.001, high=0.5),
     Rule(id="bartest.noise", words="times the noise of a reading that a verdict must exceed", unit="", default=2.0, source=_HOUSE, low=1, high=10),
+    Rule(
+        id="bartest.idle",
+        words="share of low readings, beside a high one, from which half of the armature is taken to be idle",
+        unit="",
+        default=0.2,
+        source=_HOUSE,
+        low=0.01,
+        high=1,
+    ),
     Rule(id="bartest.scatter", words="scatter of a reading over which a bar test proves nothing", unit="", default=0.10, source=_TRADE, low=0.01, high=0.3),
     Rule(
         id="bartest.rough",
@@ -98,6 +119,7 @@ BAR_TEST = (
     ),
 )
 CUT = (
+    Rule(id="surface.many", words="share of the bars burnt from which the whole surface is", unit="", default=0.25, source=_HOUSE, low=0.01, high=1),
     Rule(id="cut.clean", words="radial depth below the deepest damage to be sure of clean copper", unit="mm", default=0.02, source=_TRADE, low=0, high=0.5),
     Rule(id="cut.rough", words="radial depth of a rough pass", unit="mm", default=0.10, source=_TRADE, low=0.01, high=0.25),
     Rule(id="cut.finish", words="radial depth of the finish pass", unit="mm", default=0.03, source=_TRADE, low=0.005, high=0.1),

@@ -16,6 +16,7 @@ RULES = (
         low=0.01,
         high=0.3,
     ),
+    Rule(id="forecast.visible", words="times its uncertainty that wear must be to tell a rate by itself", unit="", default=4.0, source=_FLEETS, low=1, high=20),
     Rule(id="forecast.new-sd", words="how much new brushes differ in length, standard deviation", unit="mm", default=0.10, source=_FLEETS, low=0.01, high=2),
     Rule(id="forecast.brush-sd", words="how much the brushes of a set differ in rate, as a share", unit="", default=0.15, source=_FLEETS, low=0.01, high=1),
     Rule(id="forecast.drift", words="how much a set's wear wanders about its rate", unit="", default=0.055, source=_FLEETS, low=0.01, high=0.3),

@@ -12,6 +12,8 @@ RULES = (
     Rule(id="use.least-days", words="days of log before a rate of use is worked out", unit="days", default=7.0, source=_HOUSE, low=1, high=365),
     Rule(id="use.window", words="weeks of log that a rate of use looks back over", unit="weeks", default=52.0, source=_HOUSE, low=1, high=520),
     Rule(id="use.declared-weight", words="weeks of log that a declared use counts for", unit="weeks", default=20.0, source=_HOUSE, low=0, high=200),
+    Rule(id="use.rate-sd", words="log standard deviation of a rate of use that no log takes away", unit="", default=0.05, source=_HOUSE, low=0.001, high=1),
+    Rule(id="use.week-var", words="variance of the log of what one week runs", unit="", default=1.5, source=_HOUSE, low=0.01, high=20),
     Rule(id="use.season-log", words="weeks of log before a season is read from it", unit="weeks", default=104.0, source=_HOUSE, low=52, high=520),
     Rule(id="use.idle-share", words="share of the mean use under which a month counts as idle", unit="", default=0.25, source=_HOUSE, low=0, high=0.9),
     Rule(id="use.slip", words="log standard deviation when a lower counter reading is explained", unit="", default=0.35, source=_HOUSE, low=0.05, high=3),

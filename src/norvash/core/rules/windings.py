@@ -83,6 +83,15 @@ RULES = (
         low=0.01,
         high=1,
     ),
+    Rule(
+        id="insulation.unknown-kv",
+        words="rated voltage that insulation is judged by where nobody states it",
+        unit="kV",
+        default=1.0,
+        source=_HOUSE,
+        low=0.05,
+        high=20,
+    ),
     Rule(id="insulation.half", words="degrees warmer that halve insulation", unit="K", default=10.0, source="usual rule for windings", low=5, high=20),
     Rule(
         id="insulation.fall",

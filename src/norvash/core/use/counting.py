@@ -197,14 +197,32 @@ def _possible(total: float, at: datetime, entries: Sequence[Entry], unit: str, r
 
 
 @dataclass(frozen=True, slots=True)
+class UseSpread:
+    """How a rate of use spreads: weeks of log that a declared one counts for, and log deviations of rate and week."""
+
+    declared_weeks: float = 20.0
+    least_sd: float = 0.05
+    weekly_var: float = 1.5
+
+
+def spread_of(rules: MotorRules) -> UseSpread:
+    """Return how a rate of use spreads, as the rulebook has it for a motor."""
+    return UseSpread(rules["use.declared-weight"], rules["use.rate-sd"], rules["use.week-var"])
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Rate:
-    """Use per active week with its basis: active weeks of log, logged use, what was declared, and the season if any."""
+    """Use per active week with its basis: active weeks of log, logged use, what was declared, the season if any.
+
+    `spread` is how it spreads.
+    """
 
     per_week: float
     weeks: float
     logged_units: float
     declared: float | None
     season: Season | None = None
+    spread: UseSpread = UseSpread()
 
     @property
     def words(self) -> str:
@@ -231,21 +249,29 @@ def rate_of_use(
             active = days if season is None else season.active_days(first.at.date(), entries[-1].at.date())
             active = days if active < rules["use.least-days"] else active  # it ran while it was to stand still
             logged, weeks = entries[-1].total_units - first.total_units, active / 7
+    spread = spread_of(rules)
     if declared is not None:
-        prior = rules["use.declared-weight"]
+        prior = spread.declared_weeks
         per_week = (logged + prior * declared) / (weeks + prior) if weeks + prior else declared
-        return Rate(per_week, weeks, logged, declared, season) if per_week > 0 else None
-    return Rate(logged / weeks, weeks, logged, None, season) if logged > 0 and weeks > 0 else None
-
-
-DECLARED_WEEKS = 20.0
-LEAST_RATE_SD = 0.05
-WEEKLY_VAR = 1.5
+        if per_week <= 0:
+            return None
+        return Rate(
+            per_week=per_week, weeks=weeks, logged_units=logged, declared=declared, season=season, spread=spread
+        )
+    if logged <= 0 or weeks <= 0:
+        return None
+    per_week = logged / weeks
+    return Rate(per_week=per_week, weeks=weeks, logged_units=logged, declared=None, season=season, spread=spread)
 
 
 def rate_sd(rate: Rate, active_weeks: float) -> float:
-    """Return the log standard deviation of the use in so many coming weeks: the mean is not known, and weeks differ."""
-    return sqrt(LEAST_RATE_SD**2 + WEEKLY_VAR * (1 / (rate.weeks + DECLARED_WEEKS) + 1 / (active_weeks + 4)))
+    """Return the log standard deviation of the use in so many coming weeks: the mean is not known, and weeks differ.
+
+    Source: rules use.declared-weight, use.rate-sd, use.week-var
+    """
+    spread = rate.spread
+    known = 1 / (rate.weeks + spread.declared_weeks)
+    return sqrt(spread.least_sd**2 + spread.weekly_var * (known + 1 / (active_weeks + 4)))
 
 
 def day_of(total_units: float, last: Entry, rate: Rate) -> date | None:

@@ -11,7 +11,6 @@ from norvash.core.verdict.grades import GRADES, Grade
 from norvash.errors import InputError
 
 _REFERENCE_C = 40.0
-_UNKNOWN_KV = 1.0
 MACHINES = {
     "earthed": "hand tool with protective earth",
     "double": "hand tool, double insulated or not known",
@@ -110,7 +109,7 @@ def least_megohm(tested: EarthTest, rules: MotorRules) -> float:
         return own
     if tested.circuit == "armature":
         return max(own, rules["insulation.bar"])
-    kv = _UNKNOWN_KV if tested.rated_v is None else tested.rated_v / 1000
+    kv = rules["insulation.unknown-kv"] if tested.rated_v is None else tested.rated_v / 1000
     return max(own, rules["insulation.old"] + kv)
 
 

@@ -28,7 +28,6 @@ from norvash.core.supply.settings import Ladder, speed_ladder
 from norvash.errors import InputError
 
 _USUAL_BATTERY_V = 12.0
-_NOTHING = 0.02
 _SIDES = ((DROP_SUPPLY_V, "Supply side"), (DROP_RETURN_V, "Return side"), (JOINT_V, "Worst joint"))
 
 
@@ -219,7 +218,13 @@ def _amps(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str
     off = amps / usual - 1 if usual else 0.0
     band = rules["amps.band"]
     signs["amps"] = (
-        "none" if under(amps, _NOTHING * usual) else "low" if under(off, -band) else "high" if over(off, band) else "no"
+        "none"
+        if under(amps, rules["amps.none"] * usual)
+        else "low"
+        if under(off, -band)
+        else "high"
+        if over(off, band)
+        else "no"
     )
     words = {
         "none": "none: the circuit through the brushes is open",

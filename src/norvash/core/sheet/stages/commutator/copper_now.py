@@ -58,7 +58,6 @@ from norvash.core.sheet.stages.windings.coils import GROWLER_TEST
 from norvash.errors import InputError
 
 _DEFAULT_NOISE = 0.01
-_MANY = 0.25
 _NEARLY = 0.75
 T = TypeVar("T")
 # What of the copper may not be worked out.
@@ -164,7 +163,7 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
     tested = _tried("bar-test", bar_test, trouble)
     loose = bool(having(shown, "loose"))
     plan = _tried("cut", lambda: plan_of(sheet, turned, rules, loose=loose), trouble)
-    seen = _signs(sheet, shown, turned, plan)
+    seen = _signs(sheet, shown, turned, plan=plan, rules=rules)
     held = COMMUTATOR_TWO_BARS.seen(sheet) or (read is not None and bool(read.bar_test))
     cleared, uneven = tested is not None and tested.release, tested is not None and not tested.even
     if (held and not cleared) or uneven:
@@ -226,7 +225,9 @@ def _diameter(sheet: Sheet) -> float | None:
     return min(known) if known else SHOULDER_D.of(sheet) or track_d_mm(sheet.facts.figures)
 
 
-def _signs(sheet: Sheet, shown: Mapping[int, frozenset[str]], turned: RunOut | None, plan: Plan | None) -> set[str]:
+def _signs(
+    sheet: Sheet, shown: Mapping[int, frozenset[str]], turned: RunOut | None, *, plan: Plan | None, rules: MotorRules
+) -> set[str]:
     """Return what the surface shows in the words of the table of works."""
     table = {
         "loose": bool(having(shown, "loose")) or COMMUTATOR_RAISED.seen(sheet),
@@ -243,7 +244,10 @@ def _signs(sheet: Sheet, shown: Mapping[int, frozenset[str]], turned: RunOut | N
         "drag": bool(having(shown, "drag")),
         "tir-over": turned is not None and turned.over and turned.cause not in ("set-up", "off centre"),
         "black": COMMUTATOR_BLACK.seen(sheet) or bool(having(shown, *BURNS)),
-        "burnt-all": (COMMUTATOR_BURNT.seen(sheet) or over(len(having(shown, *BURNS)), _MANY * max(shown, default=0))),
+        "burnt-all": (
+            COMMUTATOR_BURNT.seen(sheet)
+            or over(len(having(shown, *BURNS)), rules["surface.many"] * max(shown, default=0))
+        ),
         "under-least": plan is not None and under(plan.copper.diameter_mm, plan.least_diameter_mm),
         "rough": COMMUTATOR_ROUGH.seen(sheet),
         "dirt": bool(having(shown, "dirty-slot")) or COMMUTATOR_SLOTS.seen(sheet),
