@@ -75,7 +75,7 @@ def _limit(given: LimitIn, result: LimitOut, rules: MotorRules, width: float) ->
 
 def _line(given: LineIn, result: LineOut, rules: MotorRules, width: float) -> Drawing | None:
     """Return the life line of the given lengths, as of a motor with this one set."""
-    starts, before, now = lists_of(given)
+    starts, before, now = lists_of(given, rules)
     sd = given.standard_uncertainty_mm or rules["instrument.digital-caliper"]
     rounds = [_round("fitting", given.start_run_h, starts, sd)]
     if given.previous_run_h is not None:
@@ -110,7 +110,7 @@ def _round(kind: str, run_h: float, lengths: Sequence[float | None], sd: float) 
 
 
 def _spread(given: SpreadIn, result: SpreadOut, rules: MotorRules, width: float) -> Drawing:
-    return wear_bars(wear_of(given), result.mean_wear_mm, result.spread_limit, result.outliers, width)
+    return wear_bars(wear_of(given, rules), result.mean_wear_mm, result.spread_limit, result.outliers, width)
 
 
 def _pressure(given: PressureIn, result: PressureOut, rules: MotorRules, width: float) -> Drawing:

@@ -4,9 +4,8 @@ from dataclasses import dataclass
 from math import atan, degrees, radians, tan
 
 from norvash.core.edges import over, same, under
+from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
-
-_TOO_LONG = 1.1
 
 
 def usable_carbon(length_mm: float, new_mm: float, limit_mm: float) -> float:
@@ -28,15 +27,15 @@ def usable_carbon(length_mm: float, new_mm: float, limit_mm: float) -> float:
     return 0.0 if same(length_mm, limit_mm) else (length_mm - limit_mm) / (new_mm - limit_mm)
 
 
-def check_length(length_mm: float, new_mm: float, field: str) -> None:
+def check_length(length_mm: float, new_mm: float, field: str, rules: MotorRules) -> None:
     """Refuse a length that no brush of this new length can have.
 
     Units: [mm]. Raises: InputError under nothing, or over the new length by more than a tenth.
-    Source: a brush does not grow; a tenth is left for a wrong new length
+    Source: rule new.longest
     """
     if under(length_mm, 0.0):
         raise InputError(f"A length of {length_mm:g} mm cannot be.", "Measure it again.", field)
-    if over(length_mm, _TOO_LONG * new_mm):
+    if over(length_mm, rules["new.longest"] * new_mm):
         raise InputError(
             f"{length_mm:g} mm is longer than the new brush of {new_mm:g} mm.",
             "A brush does not grow: check the two figures, or whether it is another brush.",

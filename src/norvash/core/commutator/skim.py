@@ -44,7 +44,7 @@ def plan_cut(copper: Copper, way: Way, rules: MotorRules) -> Plan:
     Source: rules cut.*, slot.*
     """
     least, provisional = _least(copper, rules)
-    _check(copper, way, least)
+    _check(copper, way, least, rules)
     full = _depth(copper, least, max(copper.groove_radial_mm, copper.pit_radial_mm), rules)
     leaving = None
     if way.pit_left_radial_mm > 0 and copper.pit_radial_mm > copper.groove_radial_mm:
@@ -103,10 +103,10 @@ def _least(copper: Copper, rules: MotorRules) -> tuple[float, bool]:
     return rules["cut.least-share"] * copper.new_diameter_mm, True
 
 
-def _check(copper: Copper, way: Way, least_diameter_mm: float) -> None:
+def _check(copper: Copper, way: Way, least_diameter_mm: float, rules: MotorRules) -> None:
     if not copper.diameter_mm > 0:
         raise InputError("There is no diameter.", "Measure it and give it in mm.", "diameter_mm")
-    if least_diameter_mm > copper.diameter_mm * 1.5:
+    if least_diameter_mm > copper.diameter_mm * rules["cut.least-most"]:
         raise InputError(
             f"A least diameter of {least_diameter_mm:g} mm does not go with {copper.diameter_mm:g} mm.",
             "Check which of the two is wrong.",
@@ -129,7 +129,7 @@ def _check(copper: Copper, way: Way, least_diameter_mm: float) -> None:
         ("pit_mm", copper.pit_radial_mm),
         ("tir_mm", copper.tir_mm),
     ):
-        if depth > copper.diameter_mm / 4:
+        if depth > copper.diameter_mm * rules["cut.depth-most"]:
             raise InputError(
                 f"{depth:g} mm deep in {copper.diameter_mm:g} mm cannot be.", "Depths are radial, in mm.", name
             )

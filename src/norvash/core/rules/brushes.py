@@ -39,6 +39,7 @@ LIMITS = (
     Rule(id="limit.estimate-most", words="estimated limit, at most this share of the new length", unit="", default=0.65, source=_HOUSE, low=0, high=0.9),
 )
 SETS = (
+    Rule(id="new.longest", words="times its new length that a reading may show before it is refused", unit="", default=1.1, source=_HOUSE, low=1, high=2),
     Rule(id="new.tolerance", words="tolerance of a new brush's length, plus or minus", unit="mm", default=0.2, source=_TRADE, low=0, high=5),
     Rule(id="spread.pair", words="spread of wear over which a pair is uneven", unit="", default=0.25, source=_HOUSE, low=0, high=5),
     Rule(id="spread.set", words="spread of wear over which a set of three or more is uneven", unit="", default=0.35, source=_HOUSE, low=0, high=5),

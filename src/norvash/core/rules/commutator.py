@@ -120,6 +120,11 @@ BAR_TEST = (
 )
 CUT = (
     Rule(id="surface.many", words="share of the bars burnt from which the whole surface is", unit="", default=0.25, source=_HOUSE, low=0.01, high=1),
+    Rule(
+        id="cut.least-most", words="times the diameter now from which a least diameter is taken for a slip", unit="", default=1.5, source=_HOUSE, low=1, high=5
+    ),
+    Rule(id="cut.depth-most", words="share of the diameter over which a depth is taken for a slip", unit="", default=0.25, source=_HOUSE, low=0.01, high=0.5),
+    Rule(id="cut.left-least", words="share of the diameter down to which a cut can have gone", unit="", default=0.5, source=_HOUSE, low=0.1, high=1),
     Rule(id="cut.clean", words="radial depth below the deepest damage to be sure of clean copper", unit="mm", default=0.02, source=_TRADE, low=0, high=0.5),
     Rule(id="cut.rough", words="radial depth of a rough pass", unit="mm", default=0.10, source=_TRADE, low=0.01, high=0.25),
     Rule(id="cut.finish", words="radial depth of the finish pass", unit="mm", default=0.03, source=_TRADE, low=0.005, high=0.1),

@@ -14,6 +14,16 @@ RULES = (
     Rule(id="diagnosis.alone", words="times as likely a finding is under a cause that explains it alone", unit="", default=30.0, source=_HOUSE, low=1, high=32),
     Rule(id="diagnosis.alone-neutral", words="chance of such a finding under any other cause", unit="", default=0.03, source=_HOUSE, low=0.001, high=0.03),
     Rule(id="diagnosis.earth", words="insulation under which an earth fault alone explains it", unit="MΩ", default=0.05, source=_HOUSE, low=0.0001, high=1),
+    Rule(
+        id="diagnosis.carbon-left",
+        words="usable carbon over which a short brush is ruled out as the cause",
+        unit="",
+        default=0.1,
+        source=_HOUSE,
+        low=0,
+        high=0.9,
+    ),
+    Rule(id="diagnosis.bring", words="chance from which something is brought for a cause", unit="", default=0.08, source=_HOUSE, low=0.01, high=0.9),
     Rule(id="diagnosis.sure", words="chance from which a cause is called the likely one", unit="", default=0.6, source=_HOUSE, low=0.3, high=0.99),
     Rule(
         id="diagnosis.upstream",

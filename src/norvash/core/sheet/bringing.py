@@ -57,17 +57,17 @@ def what_to_bring(facts: Facts, found: Findings, cause: Diagnosis | None, rules:
         made.append(Item("part", _set_of(facts), "the verdict on its set"))
     if facts.motor_class == "starter":
         made.append(Item("part", "seals and O-rings of its case", "opened starters are sealed anew"))
-    made += _suspected(facts, cause)
+    made += _suspected(facts, cause, rules)
     first: dict[str, Item] = {}
     for item in made:
         first.setdefault(item.what, item)
     return tuple(first.values())
 
 
-def _suspected(facts: Facts, cause: Diagnosis | None) -> list[Item]:
+def _suspected(facts: Facts, cause: Diagnosis | None, rules: MotorRules) -> list[Item]:
     made = []
     for ranked in cause.ranked[:_MOST] if cause else ():
-        if ranked.chance >= 0.08:
+        if ranked.chance >= rules["diagnosis.bring"]:
             kind, what = ranked.cause.bring
             made.append(
                 Item(

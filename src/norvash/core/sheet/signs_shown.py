@@ -31,7 +31,7 @@ def signs_shown(sheet: Sheet, before: Before, found: Findings, rules: MotorRules
     for stage in STAGES:
         if stage.sound is not None and stage.sound.of(sheet):
             signs |= dict.fromkeys(stage.clears, NOT_SO)
-    signs |= _from_brushes(found)
+    signs |= _from_brushes(found, rules)
     for condition in reversed(found.conditions):  # they come the worst first
         if condition.finding.shows is not None:
             sign, answer = condition.finding.shows
@@ -48,7 +48,7 @@ def _next_to_nothing(sheet: Sheet, rules: MotorRules) -> bool:
     return bool(read) and under(min(read), rules["diagnosis.earth"])
 
 
-def _from_brushes(found: Findings) -> dict[str, str]:
+def _from_brushes(found: Findings, rules: MotorRules) -> dict[str, str]:
     """Return what the last round says: whether a brush is at its limit, and whether the set is uneven."""
     if found.round is None:
         return {}
@@ -56,7 +56,7 @@ def _from_brushes(found: Findings) -> dict[str, str]:
     worst = min((b.usable for b in found.brushes if b.usable is not None), default=None)
     if worst is not None and worst <= 0:
         signs["short-brush"] = "yes"
-    elif worst is not None and not found.missing and worst > 0.1:
+    elif worst is not None and not found.missing and worst > rules["diagnosis.carbon-left"]:
         signs["short-brush"] = NOT_SO
     if found.spread is not None:
         signs["uneven"] = "yes" if found.spread.uneven else NOT_SO

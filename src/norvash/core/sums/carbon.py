@@ -69,7 +69,7 @@ def carbon(given: CarbonIn, rules: MotorRules) -> CarbonOut:
     if given.depth_new_mm is not None or given.depth_limit_mm is not None:
         raise InputError("There is no depth to hold against the depth when new.", "Give the depth now.", "depth_mm")
     length_mm, new_mm = _length_of(given), given_or_refuse("new_mm", given.new_mm)
-    check_length(length_mm, new_mm, "length_mm" if given.length_mm is not None else "protrusion_mm")
+    check_length(length_mm, new_mm, "length_mm" if given.length_mm is not None else "protrusion_mm", rules)
     limit_mm = given_or_refuse("limit_mm", given.limit_mm) + given.sunk_mm
     usable = usable_carbon(length_mm, new_mm, limit_mm)
     share = length_mm / new_mm
@@ -103,7 +103,7 @@ def _from_depth(given: CarbonIn, depth_mm: float, rules: MotorRules) -> CarbonOu
     if given.protrusion_mm is not None:
         raise InputError("A depth and a protrusion are given.", "Keep the one that was measured.", "protrusion_mm")
     scale = DepthScale(given.depth_new_mm, given.depth_limit_mm, given.depth_constant_mm, given.sunk_mm)
-    length_mm = _checked_depth(given, scale, depth_mm)
+    length_mm = _checked_depth(given, scale, depth_mm, rules)
     usable, left = scale.usable(depth_mm), scale.left_mm(depth_mm)
     share = None
     if length_mm is not None and given.depth_constant_mm is not None:
@@ -121,7 +121,7 @@ def _from_depth(given: CarbonIn, depth_mm: float, rules: MotorRules) -> CarbonOu
     return _carbon_out(usable, share, length_mm, wear_mm=scale.wear_mm(depth_mm), left=left, graded=graded, note=note)
 
 
-def _checked_depth(given: CarbonIn, scale: DepthScale, depth_mm: float) -> float | None:
+def _checked_depth(given: CarbonIn, scale: DepthScale, depth_mm: float, rules: MotorRules) -> float | None:
     """Return the length that a depth means, None without the gauge's constant.
 
     Raises: InputError for a brush that has grown, or one that is gone, or a length that says otherwise.
@@ -141,7 +141,7 @@ def _checked_depth(given: CarbonIn, scale: DepthScale, depth_mm: float) -> float
             )
         new_mm = new_by_it
     if length_mm is not None and new_mm is not None:
-        check_length(length_mm, new_mm, "depth_mm")
+        check_length(length_mm, new_mm, "depth_mm", rules)
     grown = -scale.wear_mm(depth_mm)
     if over(grown, _TENTH * (new_mm or abs(scale.new_mm))):
         raise InputError(

@@ -61,7 +61,7 @@ def _several(name: str, many: list[float | None] | None, one: float | None) -> l
     return many if many is not None else [] if one is None else [one]
 
 
-def lists_of(given: LineIn) -> tuple[list[float], list[float | None], list[float | None]]:
+def lists_of(given: LineIn, rules: MotorRules) -> tuple[list[float], list[float | None], list[float | None]]:
     """Return the lengths of every brush at the start, last time and now; None where one was not measured.
 
     Raises: InputError where they do not belong together.
@@ -72,7 +72,7 @@ def lists_of(given: LineIn) -> tuple[list[float], list[float | None], list[float
     _aligned("start_mm", list(starts), len(now))
     for start, length in zip(starts, now, strict=True):
         if length is not None:
-            check_length(length, start, "lengths_mm")
+            check_length(length, start, "lengths_mm", rules)
     if before and given.previous_run_h is None:
         raise InputError("Earlier lengths need their use.", "Give the use last time.", "previous_run_h")
     return starts, _aligned("previous_lengths_mm", before, len(now)) if before else [None] * len(now), now
@@ -86,7 +86,7 @@ def _aligned(name: str, values: list[float | None], count: int) -> list[float | 
 
 def line(given: LineIn, rules: MotorRules) -> LineOut:
     """Return the straight line, or why there is none."""
-    starts, before, now = lists_of(given)
+    starts, before, now = lists_of(given, rules)
     sd = given.standard_uncertainty_mm or rules["instrument.digital-caliper"]
     tracks = [_track(given, s, p, n, sd) for s, p, n in zip(starts, before, now, strict=True)]
     found = _not_carbon(straight_line(tracks, rules), rules)
@@ -175,7 +175,7 @@ class SpreadOut(Spread):
     rules: tuple[str, ...]
 
 
-def wear_of(given: SpreadIn) -> list[float]:
+def wear_of(given: SpreadIn, rules: MotorRules) -> list[float]:
     """Return the wear of every brush [mm], as given or from its lengths.
 
     Raises: InputError when neither is given.
@@ -189,12 +189,12 @@ def wear_of(given: SpreadIn) -> list[float]:
     count = len(given.lengths_mm)
     starts = given.start_mm if isinstance(given.start_mm, list) else [given.start_mm] * count
     _aligned("start_mm", list(starts), count)
-    return [_worn(s, n, given) for s, n in zip(starts, given.lengths_mm, strict=True)]
+    return [_worn(s, n, given, rules) for s, n in zip(starts, given.lengths_mm, strict=True)]
 
 
-def _worn(start_mm: float, now_mm: float, given: SpreadIn) -> float:
+def _worn(start_mm: float, now_mm: float, given: SpreadIn, rules: MotorRules) -> float:
     """Return the wear of one brush; one that is longer than its start by more than a reading can say is refused."""
-    check_length(now_mm, start_mm, "lengths_mm")
+    check_length(now_mm, start_mm, "lengths_mm", rules)
     play = _GROWN_SD * (given.standard_uncertainty_mm or 0.0) + _TOLERANCE_MM
     if under(start_mm - now_mm, -play):
         raise InputError(
@@ -207,7 +207,7 @@ def _worn(start_mm: float, now_mm: float, given: SpreadIn) -> float:
 
 def spread(given: SpreadIn, rules: MotorRules) -> SpreadOut:
     """Return how evenly a set has worn."""
-    wear = wear_of(given)
+    wear = wear_of(given, rules)
     sd = given.standard_uncertainty_mm or rules["instrument.digital-caliper"]
     if given.polarity is not None and (len(given.polarity) != len(wear) or set(given.polarity) - {"+", "-"}):
         raise InputError("Polarity does not match the brushes.", "Give + or - for each brush.", "polarity")

@@ -12,8 +12,6 @@ from norvash.core.sheet.stages.commutator.cut import CUT_DONE
 from norvash.core.sheet.stages.rework import HOLDER_SET
 from norvash.errors import InputError
 
-_LEAST_LEFT = 0.5
-
 
 def cut_record(sheet: Sheet, after_mm: float, rules: MotorRules) -> CutRecord:
     """Return what belongs to a cut that is made, by the diameter measured after it [mm].
@@ -33,7 +31,7 @@ def cut_record(sheet: Sheet, after_mm: float, rules: MotorRules) -> CutRecord:
         raise InputError(problem, "Enter the diameter of track or shoulder, then the diameter after the cut.", "value")
     copper = now.plan.copper
     track = copper.diameter_mm - 2 * copper.groove_radial_mm
-    if after_mm <= _LEAST_LEFT * copper.diameter_mm or over(after_mm, track):
+    if after_mm <= rules["cut.left-least"] * copper.diameter_mm or over(after_mm, track):
         raise InputError(
             f"{after_mm:g} mm after a cut of {track:.2f} mm cannot be.",
             "Give the diameter as measured after the cut; it is a diameter, not a depth.",
