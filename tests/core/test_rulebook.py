@@ -1,14 +1,38 @@
 """Which figure and which school holds for a motor, and what a change of them changes."""
 
+import ast
+import re
+from pathlib import Path
+
 import pytest
 
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules
-from norvash.core.rules.catalogue import RULES, rulebook_with, shipped
+from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID, rulebook_with, shipped
+from norvash.core.sheet.stages.catalogue import FINDINGS, field_of
 from norvash.errors import InputError, NotFound
 from states import a_round, judge, ruled, state
+
+SOURCE = Path(__file__).parent.parent.parent / "src/norvash"
+PAGES = {"bench.html", "cut.html", "school.html"}
+
+
+def test_every_rule_and_school_that_the_code_names_is_in_the_rulebook() -> None:
+    """What is put together from parts is made by a family, whose members exist when it is made."""
+    rooms = {rule_id.split(".")[0] for rule_id in (*RULES, *SCHOOLS_BY_ID)}
+    named = set()
+    for path in SOURCE.rglob("*.py"):
+        for node in ast.walk(ast.parse(path.read_text())):
+            if isinstance(node, ast.Constant) and isinstance(node.value, str):
+                word = node.value
+                if re.fullmatch(r"[a-z]+([.][a-z0-9-]+)+", word) and word.split(".")[0] in rooms:
+                    named.add(word)
+    known = {*RULES, *SCHOOLS_BY_ID, *FINDINGS}
+    assert len(named & set(RULES)) > 150
+    assert {word for word in named - known - PAGES if field_of(word) is None} == set()
+
 
 LIMITS: dict[str, tuple[dict[str, float | str], float, str]] = {
     "maker": ({"limit_mm": 8.0, "limit_source": "maker"}, 8, "maker's figure"),

@@ -181,9 +181,9 @@ def errors_of(error: NorvashError | None) -> dict[str, NorvashError]:
     return found
 
 
-def plain_error(error: NorvashError) -> dict[str, Any]:
+def plain_error(error: NorvashError) -> dict[str, object]:
     """Return an error as the JSON that the API answers with."""
-    one: dict[str, Any] = {"problem": error.problem, "remedy": error.remedy, "field": error.field}
+    one: dict[str, object] = {"problem": error.problem, "remedy": error.remedy, "field": error.field}
     if isinstance(error, Unavailable):
         one |= {"state": error.state, "retry_after_s": error.wait_s}
     if isinstance(error, NeedsAnswer):

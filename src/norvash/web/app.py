@@ -6,7 +6,6 @@ from contextlib import asynccontextmanager, closing
 from datetime import datetime
 from importlib import import_module
 from types import ModuleType
-from typing import Any
 
 from fastapi import Depends, FastAPI, Request
 from fastapi.exceptions import RequestValidationError
@@ -115,7 +114,7 @@ def _load_on_demand(app: FastAPI) -> None:
         await run_in_threadpool(load_all, app)
         await app.router(scope, receive, send)
 
-    def all_listed() -> dict[str, Any]:
+    def all_listed() -> dict[str, object]:
         load_all(app)
         return listed()
 

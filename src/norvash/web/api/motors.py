@@ -1,7 +1,5 @@
 """Motors as JSON: verdict, use, rounds and readings."""
 
-from typing import Any
-
 from fastapi import APIRouter
 from pydantic import BaseModel, ConfigDict
 
@@ -80,7 +78,7 @@ def _act(body: ActBody, conn: Conn, now: Now) -> Act:
     return Act(body.act_id, known.id if known else "", now)
 
 
-def _line(found: Findings) -> dict[str, Any] | None:
+def _line(found: Findings) -> dict[str, object] | None:
     line = found.line
     if line is None:
         return None
@@ -95,7 +93,7 @@ def _line(found: Findings) -> dict[str, Any] | None:
 
 
 @router.get("/motors/{motor_id}", response_model=None)
-def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, Any]:
+def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, object]:
     """Return a motor's verdict with its reasons and the rules they rest on."""
     context, found, said = judged(conn, motor_id, now.date())
     return {
@@ -142,7 +140,7 @@ def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, Any]:
 
 
 @router.post("/motors/{motor_id}/use", response_model=None)
-def use(*, conn: Conn, now: Now, motor_id: str, body: UseBody) -> dict[str, Any]:
+def use(*, conn: Conn, now: Now, motor_id: str, body: UseBody) -> dict[str, object]:
     """Log use; the same act again changes nothing."""
     made = log_use(
         conn, _act(body, conn, now), motor_id, text=body.value, mode=body.mode, day=body.day, answer=body.answer

@@ -12,7 +12,7 @@ router = APIRouter(prefix="/api/v1/sums", tags=["sums"])
 
 
 @router.get("", response_model=None)
-def every() -> dict[str, Any]:
+def every() -> dict[str, object]:
     """List the sums with the schema of their inputs."""
     from norvash.core.sums.catalogue import SUMS
     from norvash.work.sums import model
@@ -32,7 +32,7 @@ def every() -> dict[str, Any]:
 
 
 @router.post("/{name}", response_model=None)
-def one(*, conn: Conn, name: str, given: Annotated[Any, Body()]) -> dict[str, Any]:
+def one(*, conn: Conn, name: str, given: Annotated[Any, Body()]) -> dict[str, object]:
     """Answer a sum by the site's rulebook."""
     from norvash.work.sums import answer
 

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from norvash.core.commutator.after_cut import Change, checks_of
-from norvash.core.commutator.bars import CONDITIONS, Condition, changed, having
+from norvash.core.commutator.bars import CONDITIONS, Condition, having
 from norvash.core.commutator.cut import Plan
 from norvash.core.commutator.map_says import set_of
 from norvash.core.commutator.surface import ABRASIVES
@@ -12,7 +12,6 @@ from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import Choice
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.given import Earlier, Given
-from norvash.core.sheet.records import PaintedMap
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
 from norvash.core.sheet.stages.commutator.bar_test import (
@@ -36,11 +35,11 @@ from norvash.core.sheet.stages.commutator.cut import (
     TRUE_SETUP,
 )
 from norvash.core.sheet.stages.commutator.cut_made import cut_changes
+from norvash.core.sheet.stages.commutator.map_shown import earthed_bar, map_changes, map_legend
 from norvash.core.sheet.stages.commutator.run_out import RUN_OUT, RUN_OUT_ON, RUN_OUT_STEP
 from norvash.core.sheet.stages.commutator.says import cut_says, map_says, run_says, test_says
 from norvash.core.sheet.stages.rework import HOLDER_SET
-from norvash.core.sheet.stages.windings.measured import bar_to_shaft, slots_on_growler
-from norvash.core.text.words import listed
+from norvash.core.sheet.stages.windings.measured import slots_on_growler
 from norvash.drawing.bar_map import Mapped, bar_map, condition_sample
 from norvash.drawing.cut_section import cut_section
 from norvash.drawing.run_out_rose import run_out_rose
@@ -145,7 +144,7 @@ def view(at: At) -> Commutator:
             PaletteMark(i, c, condition_sample(c.id), bool(having(now.shown, c.id)))
             for i, c in enumerate(CONDITIONS, start=1)
         ],
-        legend=_legend(shown, bench),
+        legend=map_legend(shown.sheet, now, bench.earlier_map, rules),
         own=_own(shown),
         speeds=bench.speeds,
         map_says=map_says(now),
@@ -187,19 +186,6 @@ def _own(shown: SheetPage) -> Own:
     )
 
 
-def _legend(shown: SheetPage, bench: CopperBench) -> str:
-    """Return what the marks round the bars mean, as far as there are some."""
-    read = bench.now.read
-    parts = (
-        ["triangles: where the proven spacing falls"] if read is not None and read.searched.proven is not None else []
-    )
-    parts += ["+ and –: more or less than last time"] if bench.earlier_map is not None else []
-    parts += ["strokes over the slots: how far a reading is off the median"] if bench.now.tested is not None else []
-    parts += ["brackets: slots that answer on the growler"] if slots_on_growler(shown.sheet) else []
-    parts += ["earth sign: the bar that leaks to the shaft"] if _earthed(shown) is not None else []
-    return "; ".join(parts)
-
-
 def cut_changes_of(shown: SheetPage) -> tuple[Change, ...]:
     """Return what the cut that is recorded on a sheet changed, nothing without one."""
     done, bars = CUT_DONE.given(shown.sheet), BARS.stated(shown.context.figures)
@@ -213,17 +199,7 @@ def cut_changes_of(shown: SheetPage) -> tuple[Change, ...]:
 def _map(shown: SheetPage, now: CopperNow, earlier: Earlier | None) -> MapDrawn | None:
     if now.wound is None:
         return None
-    more: tuple[int, ...] = ()
-    less: tuple[int, ...] = ()
-    words = ""
-    if earlier is not None:
-        record = earlier.given.record
-        painted = record.conditions if isinstance(record, PaintedMap) else {}
-        before = painted if max(painted, default=0) <= now.wound.bars else {}
-        if now.shown:
-            more, less = (tuple(x) for x in changed(before, now.shown))
-            parts = [f"more at {_bars(more)}"] * bool(more) + [f"less at {_bars(less)}"] * bool(less)
-            words = f"Since sheet {earlier.sheet}: {' and '.join(parts) or 'nothing has changed'}."
+    since = map_changes(now, earlier)
     best = now.read.searched.proven if now.read else None
     tested = now.tested
     says = tuple(s.words for s in now.read.sayings) if now.read else ()
@@ -233,28 +209,17 @@ def _map(shown: SheetPage, now: CopperNow, earlier: Earlier | None) -> MapDrawn 
         poles=now.wound.poles,
         slots=now.wound.slots,
         spacing=set_of(best, now.wound.bars) if best else (),
-        more=more,
-        less=less,
+        more=since.more,
+        less=since.less,
         deviations=tested.deviations if tested else (),
         marked=(*tested.high, *tested.low, *tested.suspect) if tested else (),
         band=tested.band if tested else 0.1,
         paint=shown.sheet.signed_at is None,
         says=says,
         answering={n: at for n, at in slots_on_growler(shown.sheet).items() if at is not None},
-        earthed=_earthed(shown),
+        earthed=earthed_bar(shown.sheet, shown.context.rules),
     )
-    return MapDrawn(bar_map(mapped, _WIDE), bar_map(mapped, _PHONE), words)
-
-
-def _earthed(shown: SheetPage) -> int | None:
-    """Return the bar that leaks to the shaft, None where none does or it is not named."""
-    bar = BAR_SHAFT_BAR.of(shown.sheet)
-    judged = bar_to_shaft(shown.sheet, shown.context.rules)
-    return None if judged is None or bar is None or judged.grade != "stop" else int(bar)
-
-
-def _bars(bars: tuple[int, ...]) -> str:
-    return listed([f"bar {b}" for b in bars[:8]]) + (f" and {len(bars) - 8} more" if len(bars) > 8 else "")
+    return MapDrawn(bar_map(mapped, _WIDE), bar_map(mapped, _PHONE), since.words)
 
 
 def _rose(shown: SheetPage, now: CopperNow) -> Drawing | None:
