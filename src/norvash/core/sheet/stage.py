@@ -56,12 +56,13 @@ class Stage:
     `fields` are entered at it, `again` are those of other stages that are asked or tried once more at it, `named` finds
     fields that are only named as they come. `signs` belong to it: of a stage with the motor closed they are picked, of
     one `inside` they follow from its findings; `clears` are those that “looked at, nothing found” denies. `looked` are
-    the findings that are picked by sight, `findings` all others; `parts` are those that
-    it looks at, the set of brushes too where it `measures`. `judge` returns what its entries say,
-    `answered` the findings by sight that a measurement has answered. It is done by
-    `is_done`, or once it was touched; `left` says what it still waits for. One that is
-    inside or `proves` the motor is not walked where the fault lies before it; an entry at one
-    that `opens` says that the motor was opened.
+    the findings that are picked by sight, `findings` all others; `parts` are those that it looks at, the set of brushes
+    too where it `measures`. `judge` returns what its entries say, `answered` the findings by sight that a measurement
+    has answered.
+
+    It is done by `is_done`, or once it was touched; `left` says what it still waits for. One that is inside or `proves`
+    the motor is not walked where the fault lies before it; an entry at one that `opens` says that the motor was opened.
+    The one that `closes` the sheet is still written on once it is signed.
     """
 
     id: str
@@ -81,7 +82,7 @@ class Stage:
     opens: bool = False
     proves: bool = False
     quick: bool = False
-    remarked: bool = True
+    closes: bool = False
     skipped: bool = True
     named: Callable[[str], Field | None] | None = None
     judge: Judge = _nothing
@@ -129,7 +130,7 @@ class Stage:
         """Return every field of it, in the order in which they are asked for."""
         seen = tuple(tick(f"seen.{f.id}", "Seen", f.words, needs="safe", judged=True) for f in self.looked)
         own = (self.sound, self.gate.waived if self.gate else None, self.gate.confirmed if self.gate else None)
-        last = (self.remark if self.remarked else None, self.skip)
+        last = (self.remark, self.skip)
         return (*seen, *(f for f in own if f), *self.fields, *self.picked, *(f for f in last if f))
 
     def looked_at(self, sheet: Sheet) -> bool:

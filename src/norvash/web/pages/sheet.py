@@ -4,6 +4,7 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, JSONResponse, Response
 
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.sheet.stages.sign import STAGE as SIGN
 from norvash.core.sheet.walk import stages_of
 from norvash.errors import Conflict, InputError, NorvashError, NotFound
 from norvash.store import rounds, sheets
@@ -25,7 +26,7 @@ _AT_ONCE = "return=representation"
 def first(*, conn: Conn, now: Now, sheet_id: str) -> Response:
     """Go to the first stage that waits."""
     shown = sheet_page(conn, sheet_id, now.date())
-    at = next((s.stage.id for s in shown.rail if s.state == "waiting"), "sign")
+    at = next((s.stage.id for s in shown.rail if s.state == "waiting"), shown.rail[-1].stage.id)
     return go_to(f"/sheets/{sheet_id}/{at}")
 
 
@@ -211,7 +212,7 @@ def close(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, ty
     try:
         sign(conn, act_of(typed, who, now), sheet_id, typed.get("why", ""), service=bool(typed.get("service")))
     except NorvashError as error:
-        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": "sign"}, error=error)
+        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
     return go_to(f"/sheets/{sheet_id}/sign")
 
 
@@ -221,5 +222,5 @@ def add(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, type
     try:
         add_to_signed(conn, act_of(typed, who, now), sheet_id, typed.get("addition", ""))
     except NorvashError as error:
-        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": "sign"}, error=error)
+        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
     return go_to(f"/sheets/{sheet_id}/sign")

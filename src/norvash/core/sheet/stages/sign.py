@@ -28,6 +28,7 @@ STAGE = Stage(
     gate=SERVICE,
     schools=("school.look",),
     quick=True,
+    closes=True,
     skipped=False,
     is_done=_is_done,
 )
