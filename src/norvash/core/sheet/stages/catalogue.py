@@ -10,7 +10,6 @@ from norvash.core.sheet.stages.brushes import stage as brushes
 from norvash.core.sheet.stages.commutator import stage as commutator
 from norvash.core.sheet.stages.drive import stage as drive
 from norvash.core.sheet.stages.windings import stage as windings
-from norvash.core.sheet.task import Task as Task
 
 STAGES: tuple[Stage, ...] = (
     call_in.STAGE,

@@ -33,6 +33,7 @@ def _left(visit: Visit) -> str:
 STAGE = Stage(
     id="brushes",
     name="brushes",
+    words="Brushes",
     fields=(*springs.FIELDS, *holders.FIELDS, *carbon.FIELDS),
     signs=ON_BRUSHES,
     findings=(
@@ -50,7 +51,6 @@ STAGE = Stage(
     inside=True,
     opens=True,
     judge=_judge,
-    words="Brushes",
     quick=True,
     is_done=_is_done,
     left=_left,

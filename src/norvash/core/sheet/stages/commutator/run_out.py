@@ -14,7 +14,6 @@ CHECK_SET_UP = Task(
     tools="dial gauge, vee blocks",
     steps=("run it on its bearing seats", "measure the run-out again"),
 )
-# fmt: off
 FINDINGS = (
     RUNOUT_SEATS := finding(
         "runout.seats",
@@ -27,7 +26,12 @@ FINDINGS = (
         shows=("bearing-bad", "yes"),
     ),
     RUNOUT_SET_UP := finding(
-        "runout.set-up", "runs off centre, but round", "watch", "check set-up and bearing seats before anything is cut", COMMUTATOR, CHECK_SET_UP
+        "runout.set-up",
+        "runs off centre, but round",
+        "watch",
+        "check set-up and bearing seats before anything is cut",
+        COMMUTATOR,
+        CHECK_SET_UP,
     ),
     RUNOUT_BARS := finding(
         "runout.bars",
@@ -41,7 +45,15 @@ FINDINGS = (
         ends_in_cut=True,
     ),
     RUNOUT_OVER := finding(
-        "runout.over", "run-out over its limit", "plan", "plan a cut", COMMUTATOR, CHECK_SET_UP, PLAN_CUT, shows=("surface", "yes"), ends_in_cut=True
+        "runout.over",
+        "run-out over its limit",
+        "plan",
+        "plan a cut",
+        COMMUTATOR,
+        CHECK_SET_UP,
+        PLAN_CUT,
+        shows=("surface", "yes"),
+        ends_in_cut=True,
     ),
     RUNOUT_FAR := finding(
         "runout.far",
@@ -68,6 +80,14 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
     ),
     RUN_OUT_ON := pick("run-out-on", "Run-out", "It turned", *TURNED.items(), needs="safe", judged=True),
-    RUN_OUT_STEP := quantity("run-out-step", "Run-out", "Finest step of the indicator", "length", needs="safe", low=0.0001, high=1, judged=True),
+    RUN_OUT_STEP := quantity(
+        "run-out-step",
+        "Run-out",
+        "Finest step of the indicator",
+        "length",
+        needs="safe",
+        low=0.0001,
+        high=1,
+        judged=True,
+    ),
 )
-# fmt: on

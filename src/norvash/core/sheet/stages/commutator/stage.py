@@ -8,7 +8,6 @@ from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.part import COMMUTATOR
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stage import Visit as Visit
 from norvash.core.sheet.stages.commutator import bar_map, bar_test, cut, run_out, seen, size
 
 
@@ -31,6 +30,7 @@ def _answered(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
 STAGE = Stage(
     id="commutator",
     name="commutator",
+    words="Commutator",
     fields=(*size.FIELDS, *bar_map.FIELDS, *run_out.FIELDS, *bar_test.FIELDS, *cut.FIELDS),
     signs=ON_COMMUTATOR,
     looked=seen.LOOKED,
@@ -40,6 +40,5 @@ STAGE = Stage(
     opens=True,
     judge=_judge,
     answered=_answered,
-    words="Commutator",
     clears=("track", "surface", "slots", "mica", "flashed"),
 )

@@ -1,4 +1,4 @@
-"""Shaft, seals, drive and solenoid, and what is seen on all turning parts."""
+"""Shaft, seals, drive and solenoid."""
 
 from norvash.core.sheet.field import Field, pick, quantity
 from norvash.core.sheet.finding import finding

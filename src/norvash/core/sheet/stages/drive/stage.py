@@ -8,7 +8,6 @@ from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.part import DRIVE
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stage import Visit as Visit
 from norvash.core.sheet.stages.drive import bearings, seen, shaft
 
 
@@ -21,6 +20,7 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
 STAGE = Stage(
     id="drive",
     name="drive",
+    words="Bearings and drive",
     fields=(*bearings.FIELDS, *shaft.FIELDS),
     signs=ON_DRIVE,
     looked=seen.LOOKED,
@@ -28,6 +28,5 @@ STAGE = Stage(
     parts=(DRIVE,),
     inside=True,
     judge=_judge,
-    words="Bearings and drive",
     clears=("bearing-bad", "drive-bad", "belt-bad", "fan-bad", "shaft-bad"),
 )

@@ -1,4 +1,4 @@
-"""Coils, heat, the growler, chains of sensors, and what is seen on windings and magnets."""
+"""Coils, heat, the growler, chains of sensors."""
 
 from norvash.core.sheet.field import Field, column, pick, quantity, text
 from norvash.core.sheet.finding import finding

@@ -8,7 +8,6 @@ from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stage import Visit as Visit
 from norvash.core.sheet.stages.prove import EARTH_OHM
 from norvash.core.sheet.stages.windings import coils, insulation, seen
 
@@ -22,6 +21,7 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
 STAGE = Stage(
     id="windings",
     name="windings",
+    words="Windings",
     fields=(*insulation.FIELDS, *coils.FIELDS),
     signs=ON_WINDINGS,
     looked=seen.LOOKED,
@@ -29,7 +29,6 @@ STAGE = Stage(
     parts=(WINDINGS,),
     inside=True,
     judge=_judge,
-    words="Windings",
     again=(EARTH_OHM,),
     clears=("burnt", "magnets", "wire-broken", "core-rubbed", "interpole-hot"),
 )
