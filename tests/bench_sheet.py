@@ -1,12 +1,18 @@
 """An open bench sheet, written on in few words."""
 
 from conftest import Shop
-from norvash.store import entries
-from norvash.work.measuring import record
+from norvash.core.sheet.done import sight_of
+from norvash.core.sheet.life import Life
+from norvash.core.sheet.stages.catalogue import field_of
+from norvash.work.context import load
+from norvash.work.measuring import note, record
+from norvash.work.new_set import Fitting, fit_new_set
 from norvash.work.opening import open_sheet
 from norvash.work.sheet_page import SheetPage, sheet_page
 from norvash.work.sheets import enter
+from norvash.work.sighting import Seeing
 from norvash.work.signing import sign
+from norvash.work.undoing import undo
 
 
 class Bench:
@@ -16,22 +22,42 @@ class Bench:
         self.shop, self.motor = shop, motor
         self.id = open_sheet(shop.conn, shop.act(), motor, kind=kind, counter="")
 
-    def put(self, field: str, text: str, place: int = 0, **more: str) -> str:
-        there = entries.list_entries(self.shop.conn, self.id).get((field, place))
+    def put(self, field_id: str, text: str, place: int = 0, answer: str = "", **more: str) -> str:
+        """Enter one thing in the sight of which it speaks by now, over what stands there."""
+        context, field = load(self.shop.conn, self.motor), field_of(field_id)
+        sheet = context.open_sheet
+        sight = sight_of(field, sheet, context.state.told.new, place) if field and sheet else "found"
+        there = context.written.get((field_id, place, sight))
         return enter(
             self.shop.conn,
             self.shop.later(minutes=1).act(),
             self.id,
-            field_id=field,
+            field_id=field_id,
             place=place,
             text=text,
             replaces=there.id if there else "",
             more=more,
+            seeing=Seeing(sight=sight, touched=sight == "left", answer=answer),
         )
 
-    def measure(self, *values: str) -> None:
+    def measure(self, *values: str, sight: str = "", answer: str = "") -> None:
         for place, value in enumerate(values, start=1):
-            record(self.shop.conn, self.shop.later(minutes=1).act(), self.id, position=place, text=value)
+            if value:
+                seeing = Seeing(sight=sight, answer=answer)
+                act = self.shop.later(minutes=1).act()
+                record(self.shop.conn, act, self.id, position=place, text=value, seeing=seeing)
+
+    def see(self, place: int, finding: str, *, gone: bool = False, answer: str = "") -> None:
+        act = self.shop.later(minutes=1).act()
+        note(self.shop.conn, act, self.id, place, finding, gone=gone, answer=answer)
+
+    def fit(self, *lengths: str, also: tuple[str, ...] = (), reason: str = "at its limit", part: str = "") -> None:
+        act, typed = self.shop.later(minutes=1).act(), dict(enumerate(lengths, start=1))
+        stated = Fitting(part=part, also=also)
+        fit_new_set(self.shop.conn, act, self.motor, counter="", reason=reason, lengths=typed, stated=stated)
+
+    def undo(self) -> str:
+        return undo(self.shop.conn, self.shop.later(minutes=1).act(), self.id)
 
     def sign(self, why: str = "") -> str:
         return sign(self.shop.conn, self.shop.later(minutes=1).act(), self.id, why)
@@ -39,3 +65,11 @@ class Bench:
     @property
     def page(self) -> SheetPage:
         return sheet_page(self.shop.conn, self.id, self.shop.now.date())
+
+    @property
+    def states(self) -> dict[tuple[int, str], str]:
+        """Return what has become of every finding, by place."""
+        return {x.at: x.state for x in self.page.found.lives}
+
+    def life(self, finding: str, place: int = 0) -> Life:
+        return next(x for x in self.page.found.lives if x.at == (place, finding))

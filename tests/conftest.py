@@ -15,8 +15,9 @@ from hypothesis import settings
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.demo.playhouse import prepare
-from norvash.store import people
+from norvash.store import people, rounds
 from norvash.store.database import Connection, connect, migrate, transaction
+from norvash.store.rounds import ReadingRow
 from norvash.work.acting import Act
 from norvash.work.logging_use import log_use
 from norvash.work.measuring import record
@@ -97,6 +98,11 @@ class Shop:
 
     def page(self, motor_id: str) -> MotorPage:
         return motor_page(self.conn, motor_id, self.now.date())
+
+
+def readings_on(conn: Connection, sheet_id: str) -> dict[int, ReadingRow]:
+    """Return the readings on a sheet that count, by position, those of a set that was fitted on it last."""
+    return {n: g for r in rounds.rounds_of(conn, sheet_id) for n, g in rounds.list_readings(conn, r.id).items()}
 
 
 def pytest_sessionstart() -> None:

@@ -11,7 +11,18 @@ from norvash.work.measuring import note, record
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
 
-LEFT_OUT = ("waive.", "confirm.", "skip.", "ruled-out.", "overrule.", "outcome", "next-look", "upstream")
+LEFT_OUT = (
+    "waive.",
+    "confirm.",
+    "skip.",
+    "ruled-out.",
+    "overrule.",
+    "outcome",
+    "next-look",
+    "upstream",
+    "complaint-now",
+    "cause-was",
+)
 SAID = {
     "tick": "yes",
     "quantity": "1.5",

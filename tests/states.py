@@ -12,6 +12,7 @@ from norvash.core.motor.positions import even_positions
 from norvash.core.motor.record import BrushSet, Measured, MotorState, Round
 from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import shipped
+from norvash.core.sheet.life import KeptLife, Told
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.use.counting import rate_of_use
 from norvash.core.use.log_entry import Entry
@@ -79,13 +80,22 @@ def state(
         end_reason="",
         rounds=tuple(rounds),
     )
-    return MotorState(
+    made = MotorState(
         figures=figures,
         positions=even_positions(brushes),
         sets=(fitted,),
         entries=entries,
         rate=rate_of_use(entries, None, shipped()),
     )
+    newest = max((i for i, r in enumerate(rounds) if r.readings), default=0)
+    return standing(made, *((n, f.id) for r in rounds[newest:] for n, f in r.seen if f.grave))
+
+
+def standing(given: MotorState, *found: tuple[int, str]) -> MotorState:
+    """Return a motor on which findings stand from an earlier visit."""
+    kept = tuple(KeptLife(id=f"{n}.{i}", sheet_id="before", position=n, finding=FINDINGS[i]) for n, i in found)
+    places = {p.number: f"Brush {p.label}" for p in given.positions}
+    return replace(given, told=Told(kept=(*given.told.kept, *kept), places=places))
 
 
 def judge(given_state: MotorState, rules: MotorRules | None = None) -> tuple[Findings, Verdict]:

@@ -100,7 +100,8 @@ AT_THE_START = """
 core.brush.gauge_line core.brush.limits core.brush.ruler core.brush.spread core.brush.straight_line
 core.commutator.bars core.commutator.tools core.diagnosis.causes core.diagnosis.checks core.diagnosis.sign
 core.diagnosis.signs core.forecast.set_forecast core.planning.policy core.use.counting core.use.log_entry
-core.use.season core.verdict.components core.verdict.grades core.verdict.set_grade core.verdict.values
+core.use.season core.verdict.components core.verdict.grades core.verdict.rising
+core.verdict.values
 core.windings.circuits drawing.carbon_ruler drawing.date_span drawing.finding_picture drawing.grade_mark drawing.svg
 """
 ROOMS = ("bearings", "brush", "commutator", "diagnosis", "forecast", "planning", "supply", "sums", "use", "verdict")

@@ -173,7 +173,7 @@ def test_a_doubt_left_open_is_settled_on_the_motors_page(ines: Page, watch: Watc
     ines.get_by_role("button", name="Mistyped: measure again").focus()
     keys(ines, "Enter")
     expect(ines.get_by_label("The counter shows")).to_be_focused()
-    expect(ines.locator(".verdict h1")).to_contain_text("Measure A to complete the round")
+    expect(ines.locator(".verdict h1")).to_contain_text("Measure A to get a date")
     ines.get_by_label("I made it safe").press("Space")
     keys(ines, "Enter")
     for number, value in enumerate(("19.1", "19.7"), start=1):

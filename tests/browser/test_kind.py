@@ -63,7 +63,7 @@ def test_everything_works_without_script(browser: Browser, address: str, motor: 
     page.get_by_role("link", name="Sign").click()
     page.get_by_label("Guards, covers and earth").check()
     page.get_by_role("button", name="Sign as").click()
-    expect(page.locator(".signed")).to_contain_text("Nothing was open")
+    expect(page.locator(".signed")).to_contain_text("Measured. Signed by")
     page.goto(f"/motors/{motor}")
     expect(page.get_by_role("heading", name="Straight line, step by step")).to_be_visible()
     context.close()

@@ -7,11 +7,11 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Browser, BrowserContext, Locator, Page, Route, expect
 
-from conftest import Shop
+from conftest import Shop, readings_on
 from live import Watch, served
 from norvash.devices.gauge_process import standin
 from norvash.devices.gauge_standin import press as on_gauge
-from norvash.store import people, rounds
+from norvash.store import people
 from norvash.store.database import transaction
 
 pytestmark = pytest.mark.browser
@@ -190,23 +190,43 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     leave_field(page)
     page.goto(page.url.split("?")[0].replace("/brushes", "/decide"))
     stage(page, "Decide")
-    tab_on(page, "done-decide-brush-sticky-1")
+    tab_on(page, "now-decide-brush-sticky-1")
     press(page, "Enter")
-    expect(page.locator(".done-list")).to_contain_text("sticky, moves by hand, brush A: done at this visit")
+    expect(page.locator(".matter").filter(has_text="sticky, moves by hand")).to_contain_text("Do it now")
     put(page, "day-decide-spring-off-1", f"{datetime.now() + timedelta(days=30):%Y-%m-%d}")
     press(page, "Enter")  # in a field it gives the answer that the field belongs to
     expect(page.locator("#deferred-decide-spring-off-1")).to_have_attribute("aria-pressed", "true")
     hit(page, "op-outcome.0-deferred")
-    page.goto(page.url.replace("/decide", "/sign"))
-    stage(page, "Sign")
-    for button in page.locator(".ticked").all():
+    page.goto(page.url.replace("/decide", "/rework"))
+    stage(page, "Rework")
+    put(page, "min-task.free-holder.0", "20")
+    page.locator("[id='done-task.free-holder.0']").press("Enter")
+    expect(page.locator(".worklist")).to_contain_text("Done, Ines Torvald")
+    expect(page.locator(".putoff")).to_contain_text("done; look again")
+    page.locator("[id='tick-gone.brush.sticky.1']").press("Enter")
+    expect(page.locator(".beside")).to_contain_text("proven")
+    page.goto(page.url.replace("/rework", "/prove"))
+    stage(page, "Prove")
+    for button in page.locator(".steps-list .ticked").all():
         hit(page, button.get_attribute("id") or "")
-    expect(page.locator(".stage-page")).to_contain_text("it can be signed clean")
+    for there, text in (("in-run-rpm.0", "1440"), ("in-run-a.0", "6.2")):
+        put(page, there, text)
+        press(page, "Enter")
+    hit(page, "tick-ran.0")
+    hit(page, "op-complaint-now.0-this")
+    hit(page, "op-cause-stuck")
+    expect(verdict(page)).to_contain_text("Brush stuck in its holder; done: free the holder and clean it; runs as it")
+    page.goto(page.url.replace("/prove", "/sign"))
+    stage(page, "Sign")
+    for button in page.locator(".steps-list .ticked").all():
+        hit(page, button.get_attribute("id") or "")
+    expect(page.locator(".stage-page")).to_contain_text("It will be signed as: not clean")
     leave_field(page)
     press(page, "d")
-    expect(page.locator(".signed")).to_contain_text("Nothing was open")
+    expect(page.locator(".signed")).to_contain_text("Not clean. Signed by")
+    expect(page.locator(".told")).to_contain_text("Proven, decided: do it now (Ines Torvald); done: Ines Torvald")
     shown = shop.page(winch)
-    assert [(d.finding, d.who) for d in shown.deferred] == [("spring.off", "Ines Torvald")]
+    assert [(x.finding.id, x.put_off and x.put_off.who) for x in shown.standing] == [("spring.off", "Ines Torvald")]
     assert shown.open_sheet is None
 
 
@@ -226,11 +246,11 @@ def test_the_network_is_cut_in_the_middle(
     expect(page.locator("#waiting")).to_contain_text("3 entries wait in this browser")
     expect(page.locator("#waiting")).to_contain_text("A 19.4; B 19.9; B 19.6")
     sheet_id = page.url.split("/")[4]
-    assert rounds.list_readings(shop.conn, sheet_id) == {}
+    assert readings_on(shop.conn, sheet_id) == {}
     context.set_offline(False)
     expect(page.locator(".rows")).to_contain_text("19.60 ± 0.05 mm")
     expect(page.locator("#waiting")).to_be_hidden()
-    assert [r.typed for r in rounds.list_readings(shop.conn, sheet_id).values()] == ["19.4", "19.6"]
+    assert [r.typed for r in readings_on(shop.conn, sheet_id).values()] == ["19.4", "19.6"]
     acts = shop.conn.execute("select count(*) from act where job = 'measure' and motor_id = ?", (winch,)).fetchone()[0]
     assert acts == 2 + 3
     # What waits outlives the page: closed with the lid, sent from any page later.
@@ -241,7 +261,7 @@ def test_the_network_is_cut_in_the_middle(
     context.set_offline(False)
     page.goto("/sums")
     expect(page.locator("#waiting")).to_be_hidden()
-    assert rounds.list_readings(shop.conn, sheet_id)[1].typed == "19.3"
+    assert readings_on(shop.conn, sheet_id)[1].typed == "19.3"
 
 
 def test_two_browsers_on_one_sheet(ines: Page, other: Page, watch: Watch, winch: str, shop: Shop) -> None:
@@ -264,10 +284,10 @@ def test_two_browsers_on_one_sheet(ines: Page, other: Page, watch: Watch, winch:
     expect(ines.locator(".rows")).to_contain_text("19.10 ± 0.05 mm")
     sheet_id = ines.url.split("/")[4]
     kept = shop.conn.execute(
-        "select typed from reading where round_id = ? and position_number = 1 order by rowid", (sheet_id,)
+        "select typed from reading where round_id = ? and position_number = 1 order by rowid", (f"{sheet_id}.found",)
     )
     assert [r["typed"] for r in kept] == ["19.4", "19.1"]
-    assert rounds.list_readings(shop.conn, sheet_id)[1].typed == "19.1"
+    assert readings_on(shop.conn, sheet_id)[1].typed == "19.1"
 
 
 def test_a_reading_made_at_the_same_moment_is_not_overwritten(
@@ -288,7 +308,7 @@ def test_a_reading_made_at_the_same_moment_is_not_overwritten(
     expect(ines.get_by_role("alert")).to_contain_text("Bram Aldous has already measured A: 19.4 mm")
     expect(ines.locator("#value-1")).to_have_value("19.1")
     expect(ines.locator("#waiting")).to_be_hidden()
-    assert rounds.list_readings(shop.conn, ines.url.split("/")[4])[1].typed == "19.4"
+    assert readings_on(shop.conn, ines.url.split("/")[4])[1].typed == "19.4"
 
 
 def test_the_gauge_types_where_the_cursor_is_and_says_what_is_wrong(
@@ -322,7 +342,7 @@ def test_an_entry_that_the_server_breaks_on_does_not_hold_up_the_others(
         ines.clock.run_for(4000)
     expect(ines.locator("#waiting")).to_contain_text("Not kept: A 19.3. Something broke.")
     expect(ines.locator(".rows")).to_contain_text("19.60 ± 0.05 mm")
-    assert [r.typed for r in rounds.list_readings(shop.conn, ines.url.split("/")[4]).values()] == ["19.6"]
+    assert [r.typed for r in readings_on(shop.conn, ines.url.split("/")[4]).values()] == ["19.6"]
     ines.get_by_role("button", name="I have seen it").click()
     expect(ines.locator("#waiting")).to_be_hidden()
 
@@ -340,7 +360,7 @@ def test_a_connection_that_dies_without_a_word_is_given_up(ines: Page, winch: st
     expect(ines.locator("#waiting")).to_contain_text("One entry waits")
     expect(ines.locator(".rows")).to_contain_text("19.30 ± 0.05 mm")
     expect(ines.locator("#waiting")).to_be_hidden()
-    assert [r.typed for r in rounds.list_readings(shop.conn, ines.url.split("/")[4]).values()] == ["19.3"]
+    assert [r.typed for r in readings_on(shop.conn, ines.url.split("/")[4]).values()] == ["19.3"]
 
 
 def test_an_entry_waits_for_a_busy_database_and_is_never_given_up(
@@ -369,4 +389,4 @@ def test_an_entry_waits_for_a_busy_database_and_is_never_given_up(
     assert len(turned_away) == 8
     assert len(set(turned_away)) == 1
     sheet_id = ines.url.split("/")[4]
-    assert [r.typed for r in rounds.list_readings(shop.conn, sheet_id).values()] == ["19.4"]
+    assert [r.typed for r in readings_on(shop.conn, sheet_id).values()] == ["19.4"]

@@ -95,7 +95,7 @@ def measure(page: Page, *values: str) -> None:
     heading(page, "Sign")
     tick(page, "Guards, covers and earth")
     press(page, "Enter")
-    expect(page.locator(".signed")).to_contain_text("Nothing was open")
+    expect(page.locator(".signed")).to_contain_text("Measured. Signed by")
     page.locator(".about a").first.focus()
     press(page, "Enter")
     heading(page, "Sets fitted")

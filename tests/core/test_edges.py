@@ -24,12 +24,14 @@ from norvash.core.motor.positions import even_positions
 from norvash.core.motor.record import BrushSet, Measured, MotorState, Overrule, Renewal, Round, start_of
 from norvash.core.rules.book import CLASSES, MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
+from norvash.core.sheet.lives import lives
 from norvash.core.sheet.stages.catalogue import FINDINGS as PARTS
 from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
-from norvash.core.verdict.grades import Graded, raised_by_date
+from norvash.core.verdict.grades import Graded
 from norvash.core.verdict.judging import beyond_horizon, findings, past_limit
+from norvash.core.verdict.rising import by_limit, by_look, grade_on
 from norvash.core.verdict.set_grade import raised
-from states import FITTED, T0, TODAY, a_round, foreseen, ruled, state
+from states import FITTED, T0, TODAY, a_round, foreseen, ruled, standing, state
 
 LIMIT = Limit(limit_mm=8.0, source="maker", estimated=False, governed_by="maker")
 WORN = a_round(20, 15, 16)
@@ -155,8 +157,9 @@ def test_a_motor_that_was_never_measured_has_not_passed_its_limit() -> None:
     assert ahead is not None
     later = TODAY + timedelta(weeks=400)
     assert ahead.p50_units < unmeasured.ran_by(later)
-    assert past_limit(None, unmeasured, later) is False
-    assert findings(unmeasured, shipped(), later).grade is None
+    assert past_limit(unmeasured, later) is False
+    found = findings(unmeasured, shipped(), later)
+    assert (found.by_all, found.days.limit_on, found.rises[0].part) == (None, None, "look")
 
 
 def test_a_limit_is_passed_by_day_or_by_use() -> None:
@@ -164,24 +167,22 @@ def test_a_limit_is_passed_by_day_or_by_use() -> None:
     assert worn.ahead is not None
     ran = worn.ran_by(TODAY)
     for p50, passed in ((ran + 1, False), (ran, True), (ran - 1, True)):
-        assert past_limit(None, replace(worn, ahead=replace(worn.ahead, p50_units=p50)), TODAY) is passed
-    assert [past_limit(TODAY + timedelta(days=d), replace(worn, ahead=None), TODAY) for d in (-1, 0, 1)] == [
-        True,
-        True,
-        False,
-    ]
-    assert [raised_by_date("watch", d, TODAY) for d in (TODAY, TODAY + timedelta(days=1), None)] == [
-        "change",
-        "watch",
-        "watch",
-    ]
-    assert [raised_by_date(s, TODAY, TODAY) for s in ("fit", "plan", "change", "stop", None)] == [
+        assert past_limit(replace(worn, ahead=replace(worn.ahead, p50_units=p50)), TODAY) is passed
+    assert not past_limit(replace(worn, ahead=None), TODAY)
+    day = TODAY + timedelta(days=14)
+    limit, look = by_limit(day, shipped()), by_look(TODAY)
+    for wanted, days in (("watch", -1), ("plan", 0), ("plan", 6), ("change", 7), ("change", 99)):
+        assert grade_on("watch", limit, TODAY + timedelta(days=days)) == wanted
+    assert [grade_on("fit", look, TODAY + timedelta(days=d)) for d in (0, 1)] == ["fit", "change"]
+    late = TODAY + timedelta(days=99)
+    assert [grade_on(g, limit, late) for g in ("fit", "plan", "change", "stop", None)] == [
         "change",
         "change",
         "change",
         "stop",
-        None,
+        "change",
     ]
+    assert (by_limit(None, shipped()), by_look(None)) == ((), ())
     entry = worn.entries[-1]
     assert [worn.ran_by(entry.at.date() + timedelta(days=d)) for d in (-1, 0)] == [
         entry.total_units - 20,
@@ -232,8 +233,8 @@ def test_which_limit_holds(own: Mapping[str, float | str], limit: float, estimat
 
 def test_the_worst_voice_of_a_part_is_its_verdict_and_the_worst_part_the_motors() -> None:
     seen = a_round(20, 15, 16, seen=((1, "face.glazed"), (2, "lead.taut"), (1, "spring.off")))
-    noted = replace(state(seen), noted=((0, PARTS["windings.burnt"]),))
-    conditions = conditions_of(noted, [seen])
+    noted = standing(state(seen), (0, "windings.burnt"))
+    conditions = conditions_of(noted, [seen], lives(noted.told))
     order = [("fit", "watch", "plan", "change", "stop").index(c.finding.grade) for c in conditions]
     assert order == sorted(order, reverse=True)
     assert {c.place for c in conditions} == {"Brush A", "Brush B", "Windings and magnets"}
@@ -325,7 +326,7 @@ def test_days_looks_and_the_length_at_the_next_look() -> None:
     assert plain.line is not None
     assert plain.line.look_again_h is not None
     assert plain.brushes[0].next_mm == pytest.approx(15 - first.rate_mm_per_kh * (plain.line.look_again_h - 500) / 1000)
-    assert plain.days == plain.line_days
+    assert plain.days == replace(plain.line_days, early_on=plain.line_days.plan_on)
     edge = ahead.look_units - ahead.seen_units
     share = shipped()["forecast.stop"]
     short = [replace(worn, ahead=replace(ahead, life_units=edge / share * f)) for f in (0.99, 1.01)]

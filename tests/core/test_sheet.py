@@ -2,6 +2,7 @@
 to bring.
 """
 
+from dataclasses import replace
 from datetime import date
 
 import pytest
@@ -16,16 +17,19 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.sheet.bringing import what_to_bring
+from norvash.core.sheet.done import done_tasks
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.gates import POWER, SAFE
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.matters import matters
+from norvash.core.sheet.life import Told
+from norvash.core.sheet.lives import lives
 from norvash.core.sheet.noted import noted
-from norvash.core.sheet.part import PARTS
+from norvash.core.sheet.part import BESIDE, PARTS
 from norvash.core.sheet.progress import progress
-from norvash.core.sheet.records import PutOff
+from norvash.core.sheet.proving import said_by
+from norvash.core.sheet.records import PutOff, TaskDone
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.signing import holds
+from norvash.core.sheet.signing import holds, signed_as
 from norvash.core.sheet.signs_shown import complained, diagnosis_of, signs_shown
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages import prove
@@ -42,7 +46,7 @@ from norvash.core.verdict.values import Findings
 from norvash.drawing.finding_picture import finding_picture
 from norvash.errors import InputError
 from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, facts, sheet
-from states import T0, TODAY, a_round, ruled, state
+from states import TODAY, a_round, ruled, standing, state
 
 RULES = shipped()
 
@@ -163,7 +167,7 @@ def test_for_every_cause_there_is_something_to_bring() -> None:
 
 def test_every_finding_has_a_picture_a_part_and_a_task() -> None:
     for finding in FINDINGS.values():
-        assert finding.part in PARTS
+        assert finding.part in (*PARTS, *BESIDE)
         assert finding.grade == "fit" or finding.tasks, finding.id
     pictures = {finding_picture(f.id).svg() for _, group in GROUPS for f in group}
     assert len(pictures) == sum(len(group) for _, group in GROUPS)
@@ -172,32 +176,17 @@ def test_every_finding_has_a_picture_a_part_and_a_task() -> None:
 
 @given(st.lists(st.sampled_from(sorted(FINDINGS)), max_size=6), st.sampled_from([19.0, 12.0, 9.0, 7.0]))
 def test_the_worst_voice_wins_and_an_overruling_keeps_what_it_was(ids: list[str], length: float) -> None:
-    noted = tuple((1, FINDINGS[i]) for i in ids)
-    base = state(a_round(20, length, length + 0.1))
-    shown = MotorState(
-        figures=base.figures,
-        positions=base.positions,
-        sets=base.sets,
-        entries=base.entries,
-        rate=base.rate,
-        noted=noted,
-    )
+    grave = [i for i in dict.fromkeys(ids) if FINDINGS[i].grave and i != "set.worn"]
+    lesser = [i for i in dict.fromkeys(ids) if not FINDINGS[i].grave]
+    seen = tuple((1, i) for i in lesser)
+    shown = standing(state(a_round(20, length, length + 0.1, seen=seen)), *((1, i) for i in grave))
     found = found_in(shown)
     order = ["fit", "watch", "plan", "change", "stop"]
-    ranks = [order.index(FINDINGS[i].grade) for i in ids] + [order.index(c.grade) for c in found.components if c.grade]
-    assert order.index(found.grade or "fit") == max(ranks)
+    ranks = [order.index(FINDINGS[i].grade) for i in (*grave, *lesser)]
+    ranks += [order.index(c.grade) for c in found.components if c.grade]
+    assert order.index(found.base or "fit") == max(ranks)
     ruled = Overrule("brushes", "fit", "Ines", "seen with own eyes", date(2026, 6, 1))
-    over = found_in(
-        MotorState(
-            figures=base.figures,
-            positions=base.positions,
-            sets=base.sets,
-            entries=base.entries,
-            rate=base.rate,
-            noted=noted,
-            overrules=(ruled,),
-        )
-    )
+    over = found_in(replace(shown, overrules=(ruled,)))
     brushes, before = (next(c for c in f.components if c.id == "brushes") for f in (over, found))
     assert (brushes.grade, brushes.before, brushes.overruled) == ("fit", before.grade, ruled)
     assert all(a.grade == b.grade for a, b in zip(over.components, found.components, strict=True) if a.id != "brushes")
@@ -218,65 +207,64 @@ def test_schools_say_when_a_set_is_changed_and_some_are_refused() -> None:
         next(s for s in SCHOOLS if s.id == "school.when").check("symptoms", "industrial")
 
 
+PROVEN = {"run_a": 2.0, "ran": "yes", "waive__power": "tried", "outcome": "service", "confirm__service": "yes"}
+
+
 def test_a_sheet_is_clean_only_when_nothing_is_open() -> None:
+    def at(made: Sheet, shown: Findings) -> Visit:
+        return Visit(made, shown, RULES)
+
     shown = found_in()
-    assert {h.stage.id for h in holds(Visit(sheet(), shown, (), RULES))} == {"safe", "brushes", "decide"}
-    here = found_in(state(a_round(20, 20, 20.2)))
-    made = sheet(**MADE_SAFE, outcome="service", confirm__service="yes")
-    measured = Sheet(id="r20", number=1, kind="full", at=T0, person="Ines", facts=made.facts, entries=made.entries)
-    assert holds(Visit(measured, here, (), RULES)) == ()
-    permit = Sheet(
-        id="r20",
-        number=1,
-        kind="full",
-        at=T0,
-        person="Ines",
-        facts=made.facts,
-        entries={
-            **made.entries,
-            ("permit.open", 1): Given(id="p", typed="volts", word="volts", number=None, person="Ines", at=NOON),
-        },
-    )
-    assert [h.stage.id for h in holds(Visit(permit, here, (), RULES))] == ["before"]
-    unopened = sheet(upstream="upstream", outcome="upstream")
-    visit = Visit(unopened, found_in(state()), (), RULES)
-    assert holds(visit) == ()
+    assert {h.stage.id for h in holds(at(sheet(), shown))} == {"safe", "brushes", "decide"}
+    here = found_in(state(replace(a_round(20, 20, 20.2), sheet_id="s")))
+    made = sheet(**MADE_SAFE, **PROVEN)
+    assert holds(at(made, here)) == ()
+    assert signed_as(at(made, here)) == "not clean"  # a gate was waived
+    passed = {f"step__power__{s.id}": "yes" for s in POWER.steps(facts(), RULES)}
+    proven = {k: v for k, v in PROVEN.items() if "waive" not in k}
+    assert signed_as(at(sheet(**MADE_SAFE, **proven, **passed), here)) == "certificate"
+    assert [h.stage.id for h in holds(at(sheet(**MADE_SAFE, outcome="service", confirm__service="yes"), here))] == [
+        "prove",
+        "prove",
+    ]
+    volts = Given(id="p", typed="volts", word="volts", number=None, person="Ines", at=NOON)
+    permit = replace(made, written={**made.written, ("permit.open", 1, "found"): volts})
+    assert [h.stage.id for h in holds(at(permit, here))] == ["before"]
+    complained = sheet(**MADE_SAFE, **PROVEN, complaint="loud")
+    assert [h.words for h in holds(at(complained, here))] == ["The complaint is not answered: is it gone?"]
+    unopened = sheet(upstream="upstream", outcome="upstream", complaint="dead")
+    visit = at(unopened, found_in(state()))
+    assert (holds(visit), signed_as(visit)) == ((), "not opened")
     rail = {s.stage.id: s.state for s in progress(visit)}
     assert (rail["brushes"], rail["before"], rail["decide"], rail["sign"]) == ("skipped", "done", "done", "waiting")
-    assert {s.stage.id: s.state for s in progress(Visit(sheet(), shown, (), RULES))}["brushes"] == "held"
+    assert {s.stage.id: s.state for s in progress(at(sheet(), shown))}["brushes"] == "held"
     quick = sheet(None, "quick")
-    assert [h.stage.id for h in holds(Visit(quick, shown, (), RULES))] == ["safe", "sign", "brushes"]
+    assert [h.stage.id for h in holds(at(quick, shown))] == ["safe", "sign", "brushes"]
+    assert signed_as(at(quick, here)) == "measured"
 
 
 def test_what_is_to_be_decided_and_what_follows() -> None:
-    worn = found_in(state(a_round(20, 9.0, 12.0, seen=((2, "terminal.poor"), (1, "face.glazed")))))
-    asked = matters(sheet(), worn)
-    assert [(m.finding.id, m.settled) for m in asked] == [("set.worn", False), ("terminal.poor", False)]
-    put_off = Given(
-        id="d",
-        typed="deferred",
-        word="deferred",
-        number=None,
-        person="Ines",
-        at=NOON,
-        record=PutOff("Bram", date(2026, 7, 1)),
-    )
-    unnamed = Given(id="d", typed="deferred", word="deferred", number=None, person="Ines", at=NOON)
-    for given_, settled in ((put_off, True), (unnamed, False)):
-        some = Sheet(
-            id="s",
-            number=1,
-            kind="full",
-            at=T0,
-            person="Ines",
-            facts=facts(),
-            entries={("decide.terminal.poor", 2): given_},
-        )
-        assert matters(some, worn)[1].settled is settled
-    work = work_list([(m.place, m.finding) for m in asked[1:]], "the set is worn", RULES)
-    assert [w.task.id for w in work] == ["fit-set", "terminal"]
-    assert work[1].because == ("Brush B: terminal dirty, loose or oxidised",)
-    assert any(c.school.id == "school.one-or-all" for c in work[0].ways)
+    terminal = Given(id="d", typed="now", word="now", number=None, person="Ines", at=NOON)
+    poor = FINDINGS["terminal.poor"]
+    put_off = replace(terminal, typed="deferred", word="deferred", record=PutOff("Bram", date(2026, 7, 1)))
+    done = replace(terminal, id="t", typed="yes", word="yes", record=TaskDone(10, "tag LP-T 4"))
+    for decided, settled, life_state in ((None, False, "open"), (put_off, True, "put off"), (terminal, True, "open")):
+        given_ = {("decide.terminal.poor", 2, "found"): decided} if decided is not None else {}
+        made = replace(sheet(), written=given_)  # type: ignore[arg-type]
+        told = Told(sheet=made, found={(2, poor.id): poor}, now={(2, poor.id): poor}, places={2: "Brush B"})
+        asked = lives(told, "plan", "plan")
+        assert [(x.finding.id, x.place) for x in asked] == [("terminal.poor", "Brush B"), ("set.worn", "The set")]
+        assert (asked[0].settled, asked[0].state) == (settled, life_state)
+        work = work_list(asked, {}, RULES)
+        assert [w.task.id for w in work] == (["fit-set"] if decided is put_off else ["terminal", "fit-set"])
+    worked = replace(sheet(), written={("task.terminal", 0, "found"): done})
+    told = Told(sheet=worked, found={(2, poor.id): poor}, now={(2, poor.id): poor}, places={2: "Brush B"})
+    life = lives(told)[0]
+    assert (life.state, life.steps, said_by(life)) == ("done not proven", 3, "Ines, 10 min, tag LP-T 4")
+    listed = work_list([life], done_tasks(worked), RULES)
+    assert (listed[0].because, listed[0].done) == (("Brush B: terminal dirty, loose or oxidised",), done)
+    worn = work_list(lives(Told(sheet=sheet()), "plan", "plan"), {}, RULES)
+    assert any(c.school.id == "school.one-or-all" for c in worn[0].ways)
 
 
 def test_a_brush_may_stay_only_when_it_is_good() -> None:
@@ -295,7 +283,7 @@ def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
         before = judge_before(made, RULES)
         signs = signs_shown(made, before, found, RULES)
         cause = diagnosis_of(made, signs, RULES) if complained(signs, before) else None
-        said = sheet_says(Visit(made, found, (), RULES), verdict(found, shown, RULES, TODAY), cause)
+        said = sheet_says(Visit(made, found, RULES), verdict(found, shown, RULES, TODAY), cause)
         return said.word, said.act
 
     assert says(sheet(), state()) == ("Not measured", "Measure this set.")
@@ -308,10 +296,8 @@ def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
     assert says(dead, state()) == ("Not opened", "Do not open the motor yet: the fault lies most likely before it.")
     settled = sheet(sign__start="dead", upstream="upstream")
     assert says(settled, state())[1] == "Leave the motor closed: the fault lies before it."
-    worn = Sheet(
-        id="r20", number=1, kind="full", at=T0, person="Ines", facts=facts(), entries=sheet(sign__weak="yes").entries
-    )
-    assert says(worn, state(a_round(20, 9.0, 12.0)))[0] == "Change now"
+    worn = state(replace(a_round(20, 9.0, 12.0), sheet_id="s"))
+    assert says(sheet(sign__weak="yes"), worn)[0] == "Change now"
 
 
 def test_what_to_bring_follows_the_type_and_the_suspicion() -> None:
@@ -364,7 +350,11 @@ WRONG: dict[str, tuple[str, str, dict[str, str], str]] = {
     "no day": ("next-look", "soon", {}, "value"),
     "put off by nobody": ("decide.lead.taut", "deferred", {"day": "2026-07-01"}, "who"),
     "put off for ever": ("decide.lead.taut", "deferred", {"who": "Ines"}, "day"),
-    "dropped without a reason": ("decide.lead.taut", "dropped", {}, "why"),
+    "dropped without a reason": ("decide.terminal.poor", "dropped", {}, "why"),
+    "dropped though it stops the motor": ("decide.lead.taut", "dropped", {"why": "no time"}, "value"),
+    "put off to a day that is gone": ("decide.terminal.poor", "deferred", {"who": "I", "day": "2020-01-01"}, "day"),
+    "no task of the list": ("task.no-such", "yes", {}, "value"),
+    "a task that took for ever": ("task.terminal", "yes", {"minutes": "90000"}, "minutes"),
     "decided otherwise": ("decide.lead.taut", "perhaps", {}, "value"),
     "nothing that can be found": ("decide.no.such", "done", {}, "value"),
     "overruled without a reason": ("overrule.brushes", "fit", {}, "why"),

@@ -11,12 +11,11 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.bringing import what_to_bring
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.given import Earlier, Given
-from norvash.core.sheet.matters import matters
 from norvash.core.sheet.noted import noted
 from norvash.core.sheet.progress import progress
 from norvash.core.sheet.records import CutRecord
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.signing import holds
+from norvash.core.sheet.signing import holds, signed_as
 from norvash.core.sheet.signs_shown import complained, diagnosis_of, signs_shown
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.before.judged import judge_before
@@ -82,8 +81,7 @@ def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
     before = judge_before(made, rules)
     signs = signs_shown(made, before, found, rules)
     cause = diagnosis_of(made, signs, rules) if complained(signs, before) else None
-    asked = matters(made, found)
-    visit = Visit(made, found, asked, rules)
+    visit = Visit(made, found, rules)
     said = sheet_says(visit, verdict(found, shown, rules, TODAY), cause)
     yield f"signs: {sorted(signs.items())}"
     if cause is not None:
@@ -100,7 +98,11 @@ def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
     )
     yield "rail: " + "; ".join(f"{s.number} {s.stage.id} {s.stage.words} {s.state} {s.why}" for s in progress(visit))
     yield from (f"open: {h.stage.id}: {h.words}" for h in holds(visit))
-    yield from (f"decide: {m.place} {m.position}: {m.finding.words}; {m.finding.decision} {m.settled}" for m in asked)
+    yield f"signed as: {signed_as(visit)}"
+    yield from (
+        f"life: {x.place} {x.position}: {x.finding.words}; {x.finding.decision} {x.state} {x.steps} {x.settled}"
+        for x in found.lives
+    )
     yield f"state: {how_far_open(made)} {upstream(made)} {open_permits(made)}"
     yield from (
         f"line: {g.words} {g.value:.5g} {g.unit}, {g.against}, {g.right} {' '.join(g.rules)}"

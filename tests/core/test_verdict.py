@@ -12,34 +12,42 @@ from norvash.core.brush.wear_measures import dust_g, line_rate_mm_per_kh, rubbed
 from norvash.core.motor.record import MotorState, Overrule
 from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
-from norvash.core.rules.catalogue import RULES, shipped
+from norvash.core.rules.catalogue import RULES, rulebook_with, shipped
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT as BY_ID
 from norvash.core.sheet.stages.brushes.stage import PICTURES as GROUPS
-from norvash.core.sheet.stages.catalogue import FINDINGS as PARTS
 from norvash.core.use.counting import Rate
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.proportion import remarks
 from norvash.core.verdict.sentence import verdict
 from norvash.errors import InputError
-from states import FITTED, TODAY, a_round, foreseen, judge, state
+from states import FITTED, TODAY, a_round, foreseen, judge, ruled, standing, state
 from whole import assert_nothing_moved
 
+# A set of which nothing is measured, and whose first look has not come.
+YOUNG = state(weeks=20, own={**FITTED, "expected_life_units": 9000.0})
 # fmt: off
 SAID = {
-    "nothing measured": (state(), None, "Measure this set.", "Nothing is measured yet", ""),
+    "nothing measured": (YOUNG, None, "Measure this set.", "Nothing is measured yet", ""),
+    "never measured": (state(), "change", "Measure it now, or change the set.", "is overdue by use", "not measured"),
     "runs on": (state(a_round(20, 19, 19.4)), "fit", "Run on.", "11.0 mm to its limit, 79%", ""),
     "watch": (state(a_round(20, 13, 13.4)), "watch", "Watch this set.", "36%", ""),
     "plan": (state(a_round(20, 11, 11.4)), "plan", "Plan the change.", "21%", ""),
     "change": (state(a_round(20, 9.2, 9.4)), "change", "Change the set at this visit.", "9%", ""),
     "at the limit": (state(a_round(20, 8, 9.4)), "stop", "Take it out of service", "at its limit now", ""),
-    "one missing": (state(a_round(20, 19, None)), "fit", "Measure B to complete the round.", "8 times in 10", "incomplete"),
+    "one missing": (state(a_round(20, 19, None)), "fit", "Measure B to get a date.", "Brush A has 11.0 mm", "incomplete"),
     "one missing but another gone": (state(a_round(20, 7.5, None)), "stop", "Take it out of service", "at its limit now", "incomplete"),
     "doubtful": (state(a_round(20, 19, 19.4, doubt="why?")), "fit", "Settle the reading of brush A first.", "", "doubtful"),
     "not enough wear": (state(a_round(20, 21.95, 21.9)), "fit", "Run on.", "8 times in 10", "not enough wear yet"),
     "limit unknown": (state(a_round(20, 19, 19.4), own={"new_mm": 22.0}), "fit", "Run on.", "the limit is an estimate", "limit estimated"),
     "uneven": (state(a_round(20, 17, 19.4)), "fit", "Run on.", "", "uneven"),
-    "clock starts at the first round": (state(a_round(20, 16, 16.4), known=False), "fit", "Run on.", "8 times in 10", ""),
+    "clock starts at the first round": (
+        state(a_round(20, 16, 16.4), known=False, own={**FITTED, "expected_life_units": 9000.0}),
+        "fit",
+        "Run on.",
+        "8 times in 10",
+        "",
+    ),
     "no use logged": (state(a_round(20, 16, 16.4), weeks=0), "fit", "Run on.", "The hours are reliable, the date is not", ""),
     "far beyond": (
         state(a_round(20, 21.95, 21.9), own={**FITTED, "expected_life_units": 90000.0}),
@@ -94,16 +102,28 @@ def test_past_its_date_or_its_look_a_motor_says_so() -> None:
     assert ahead is not None
     assert ahead.look_on is not None
     assert ahead.p50_on is not None
-    said = {}
-    for day in (ahead.look_on - timedelta(days=1), ahead.look_on, ahead.p50_on):
-        found = findings(worn, shipped(), day)
-        said[found.grade] = verdict(found, worn, shipped(), day).flags
-    assert said == {"fit": ("look due",), "change": ("past its date",)}
+    assert ahead.p10_on is not None
+    unlogged = replace(worn, entries=worn.entries[:21])  # nothing is written as the days go by
+    look, plan, now = ahead.look_on, ahead.p10_on - timedelta(days=14), ahead.p10_on - timedelta(days=7)
+    days = (look - timedelta(days=1), look, look + timedelta(days=1))
+    looked = replace(unlogged, ahead=replace(ahead, p10_on=None))
+    said = {day: (f := findings(looked, shipped(), day), verdict(f, looked, shipped(), day)) for day in days}
+    assert [(f.grade, f.base, v.flags, v.word) for f, v in said.values()] == [
+        ("fit", "fit", (), "Run on"),
+        ("fit", "fit", ("look due",), "Run on"),
+        ("change", "fit", ("the look",), "Change or measure now"),
+    ]
+    assert "is overdue" in said[days[2]][1].sentence
+    measured = replace(unlogged, ahead=replace(ahead, look_on=None))
+    graded = {d: findings(measured, shipped(), d).grade for d in (plan - timedelta(days=1), plan, now)}
+    assert list(graded.values()) == ["fit", "plan", "change"]
+    exempt = MotorRules(rulebook_with([ruled("school.when", word="symptoms")]), "tool")
+    assert findings(measured, exempt, now).grade == "fit"
 
 
 WORDS: dict[str, tuple[MotorState, tuple[str, ...]]] = {
     "nothing measured": (
-        state(),
+        YOUNG,
         ("From the expected life only, half of such sets last", "narrows this about four times"),
     ),
     "by rule": (
@@ -147,7 +167,7 @@ def whole_answers(rules: MotorRules) -> list[object]:
     """Return what is said of each state above, of what was overruled, and of a set without use or with a part
     that is worse.
     """
-    burnt = replace(state(a_round(10, 18, 19), a_round(20, 15, 16)), noted=((0, PARTS["windings.burnt"]),))
+    burnt = standing(state(a_round(10, 18, 19), a_round(20, 15, 16)), (0, "windings.burnt"))
     over = replace(burnt, overrules=(Overrule("windings", "watch", "Ines", "seen by the winder", TODAY),))
     angled = state(a_round(20, 15, 16), own={**FITTED, "thickness_mm": 12.0, "face_angle_deg": 30.0, "sunk_mm": 0.3})
     unlimited = state(own={"new_mm": 22.0})

@@ -20,7 +20,7 @@ from norvash.core.verdict.components import components_of, finding_word
 from norvash.core.verdict.grades import Graded
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.values import Days, Findings, OpenDoubt
-from states import FITTED, TODAY, a_round, foreseen, state
+from states import FITTED, TODAY, a_round, foreseen, standing, state
 
 EARLIER, WORN = a_round(10, 18, 19), a_round(20, 15, 16)
 
@@ -51,12 +51,14 @@ def test_a_limit_that_was_given_says_how_and_is_no_estimate() -> None:
     assert (deep.governed_by, deep.terms) == ("maker", (("depth limit", 15.0),))
 
 
-def test_what_was_seen_before_the_last_measured_round_has_been_dealt_with() -> None:
-    taut = ((1, FINDINGS["lead.taut"]),)
-    assert judged(state(replace(EARLIER, seen=taut), WORN)).conditions == ()
-    since = judged(state(EARLIER, replace(WORN, seen=taut)))
-    assert ([c.finding.id for c in since.conditions], since.grade) == (["lead.taut"], "stop")
-    assert [c.finding.id for c in judged(state(replace(a_round(20), seen=taut))).conditions] == ["lead.taut"]
+def test_what_is_only_watched_lasts_until_the_next_measured_round() -> None:
+    glazed = ((1, FINDINGS["face.glazed"]),)
+    assert judged(state(replace(EARLIER, seen=glazed), WORN)).conditions == ()
+    since = judged(state(EARLIER, replace(WORN, seen=glazed)))
+    assert ([c.finding.id for c in since.conditions], since.grade) == (["face.glazed"], "watch")
+    assert [c.finding.id for c in judged(state(replace(a_round(20), seen=glazed))).conditions] == ["face.glazed"]
+    taut = standing(state(EARLIER, WORN), (1, "lead.taut"))
+    assert judged(replace(taut, sets=state(EARLIER, WORN, a_round(30, 14, 15)).sets)).grade == "stop"
 
 
 @pytest.mark.parametrize(

@@ -11,7 +11,6 @@ from norvash.core.motor.positions import even_positions
 from norvash.core.motor.record import BrushSet, MotorState, Overrule, Round
 from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.stages.catalogue import FINDINGS as PARTS
 from norvash.core.text.words import counted, listed, rounded
 from norvash.core.use.counting import Rate
 from norvash.core.use.log_entry import Entry
@@ -20,7 +19,7 @@ from norvash.core.verdict.components import MOTOR
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.proportion import remarks
 from norvash.core.verdict.sentence import verdict
-from states import FITTED, T0, TODAY, a_round, foreseen, state
+from states import FITTED, T0, TODAY, a_round, foreseen, standing, state
 from whole import assert_no_word_moved
 
 RUBBED: dict[str, float | str] = {
@@ -81,7 +80,7 @@ def second_set(*rounds: Round, known: bool = True) -> MotorState:
 
 def overruled(*, component: str, stage: str, noted: bool = True) -> MotorState:
     said = Overrule(component, stage, "Ines", "seen by the winder", TODAY)  # type: ignore[arg-type]
-    return replace(WORN, noted=((0, PARTS["windings.burnt"]),) if noted else (), overrules=(said,))
+    return replace(standing(WORN, (0, "windings.burnt")) if noted else WORN, overrules=(said,))
 
 
 STATES: dict[str, MotorState] = {
@@ -128,9 +127,9 @@ STATES: dict[str, MotorState] = {
     "motor overruled up": overruled(component=MOTOR, stage="stop", noted=False),
     "brushes overruled": overruled(component="brushes", stage="stop"),
     "windings overruled": overruled(component="windings", stage="fit"),
-    "a part as grave": replace(state(a_round(20, 9.2, 9.4)), noted=((0, PARTS["windings.burnt"]),)),
-    "a part less grave": replace(state(a_round(20, 7.5, 9)), noted=((0, PARTS["spring.off"]),)),
-    "spring noted": replace(WORN, noted=((2, PARTS["spring.off"]),)),
+    "a part as grave": standing(state(a_round(20, 9.2, 9.4)), (0, "windings.burnt")),
+    "a part less grave": standing(state(a_round(20, 7.5, 9)), (0, "spring.off")),
+    "spring noted": standing(WORN, (2, "spring.off")),
     "under its limit": state(a_round(20, 7.5, 9)),
     "just over its limit": state(a_round(20, 8.5, 12)),
     "line seen": state(a_round(20, 16, 20, lines=1), own=LINED),

@@ -49,7 +49,10 @@ STATES = {
     "G-02": ("watch", "doubtful"),
     "H-02": ("fit", "not enough wear yet"),
     "A-03": ("watch", ""),
-    "T-11": ("watch", "look due"),
+    "T-11": ("plan", "look due"),
+    "T-16": ("fit", ""),
+    "A-10": ("stop", "windings and magnets"),
+    "S-07": ("plan", "springs, leads, terminals"),
 }
 
 
@@ -86,9 +89,18 @@ def test_special_records(house: Connection) -> None:
     assert (unopened.signed["word"], unopened.signed["open"]) == ("Not opened", [])
     assert "switch" in str(unopened.signed["sentence"])
     freed = shown(house, "S-07")
-    assert [d.finding for d in freed.deferred] == ["terminal.poor"]
+    assert [(x.finding.id, x.state) for x in freed.standing] == [("terminal.poor", "put off")]
     assert freed.found.grade == "plan"
-    assert freed.sheets[0].signed["open"] == []
+    assert (freed.sheets[0].signed["open"], freed.sheets[0].signed["signed_as"]) == ([], "not clean")
+    proven = shown(house, "T-16").sheets[0].signed
+    assert (proven["open"], proven["signed_as"]) == ([], "certificate")
+    assert str(proven["sentence"]).startswith(
+        "Brush worn to its limit; done: renew the set, renew the springs as a set; runs as it"
+    )
+    told = {f["finding"]: f["state"] for f in proven["told"]["findings"]}  # type: ignore[index]
+    assert told == dict.fromkeys(("set.worn", "face.burnt", "spring.off"), "proven")
+    earth = shown(house, "A-10")
+    assert [(x.finding.id, x.state) for x in earth.found.lives] == [("earth.open", "done not proven")]
     mill = shown(house, "A-11")
     assert ADDITION.of(sheet_page(house, mill.sheets[0].id, DEMO_DAY).sheet, 1).startswith("ran a full evening")
     assert mill.context.rules.choice("school.old-or-new").key == "keep"

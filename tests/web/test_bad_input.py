@@ -7,10 +7,10 @@ from pathlib import Path
 import pytest
 from starlette.testclient import TestClient
 
-from conftest import Shop
+from conftest import Shop, readings_on
 from norvash.config import Settings, check_allowed
 from norvash.errors import InputError
-from norvash.store import rounds, use
+from norvash.store import use
 from norvash.store.database import connect
 from norvash.web.app import create_app
 from norvash.web.security import Refused, check_origin
@@ -299,7 +299,7 @@ def test_one_brush_measured_by_two_at_the_same_time_keeps_both_in_the_record(
     for thread in threads:
         thread.join()
     assert sorted(answers) == [303, 409, 409, 409]
-    assert len(rounds.list_readings(shop.conn, places["sheet"])) == 1
+    assert len(readings_on(shop.conn, places["sheet"])) == 1
 
 
 REQUESTS = [

@@ -38,7 +38,14 @@ def sheet(shop: Shop) -> str:
 
 
 def post(
-    client: TestClient, sheet: str, field: str, *, value: str, stage: str = "commutator", replaces: str = ""
+    client: TestClient,
+    sheet: str,
+    field: str,
+    *,
+    value: str,
+    stage: str = "commutator",
+    replaces: str = "",
+    says: str = "",
 ) -> tuple[int, str]:
     typed = {
         "act_id": f"typed-here-{next(IDS):04d}",
@@ -47,6 +54,7 @@ def post(
         "value": value,
         "stage": stage,
         "replaces": replaces,
+        "answer": says,
     }
     answer = client.post(f"/sheets/{sheet}/entries", data=typed)
     return answer.status_code, unescape(answer.text)
@@ -83,10 +91,10 @@ def test_a_map_that_somebody_else_painted_meanwhile_is_not_overwritten(
     assert status == 409
     assert "has entered “burnt 3” here meanwhile" in text
     assert 'value="dark 9" data-now data-map data-kept="burnt 3"' in text
-    there = entries.list_entries(shop.conn, sheet)["bar-map", 0]
+    there = entries.list_entries(shop.conn, sheet)["bar-map", 0, "found"]
     assert there.word == "burnt 3"
-    assert post(client, sheet, "bar-map", value="dark 9", replaces=there.id)[0] == 200
-    assert entries.list_entries(shop.conn, sheet)["bar-map", 0].word == "dark 9"
+    assert post(client, sheet, "bar-map", value="dark 9", replaces=there.id, says="mistyped")[0] == 200
+    assert entries.list_entries(shop.conn, sheet)["bar-map", 0, "found"].word == "dark 9"
 
 
 def test_the_page_for_the_lathe_with_a_cut_one_that_is_refused_and_nothing(client: TestClient, sheet: str) -> None:

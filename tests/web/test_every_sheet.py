@@ -28,7 +28,7 @@ from norvash.work.signing import sign
 from pages import opened
 
 # Shown only once something else has happened on the sheet.
-LATER = ("permit.close", "ruled-out.", "confirm.")
+LATER = ("permit.close", "ruled-out.", "confirm.", "complaint-now", "cause-was")
 # A quick look is signed with a reason instead.
 FULL_ONLY = ("skip.", "waive.service")
 PLACES = {"": (0,), "position": (1,), "tap": (1, 2), "bearing": (1, 2), "number": (1,)}

@@ -8,23 +8,30 @@ from random import Random
 
 import pytest
 
-from conftest import Shop
+from conftest import Shop, readings_on
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT as BY_ID
+from norvash.core.verdict.grades import GRADES
 from norvash.errors import NorvashError
 from norvash.store import entries, rounds, sheets, standings
 from norvash.store.database import transaction
 from norvash.work.acting import Act
+from norvash.work.bench import row_of
+from norvash.work.brushes_used import END_REASONS
 from norvash.work.logging_use import log_use, take_back
 from norvash.work.measuring import note, record
 from norvash.work.motor_page import motor_page
-from norvash.work.new_set import END_REASONS, fit_new_set, renew_brushes
+from norvash.work.new_set import Fitting, fit_new_set
 from norvash.work.opening import open_sheet
 from norvash.work.policing import add_policy, end_policy
 from norvash.work.registering import change_figures
+from norvash.work.renewing import renew_brushes
 from norvash.work.settling import settle_doubt, take_back_answer
-from norvash.work.sheets import enter, undo
+from norvash.work.settling_sight import settle_sight
+from norvash.work.sheets import enter
+from norvash.work.sighting import Seeing
 from norvash.work.signing import sign
 from norvash.work.standing import refresh
+from norvash.work.undoing import undo
 
 STEPS = 60
 TABLES = ("act", "use_entry", "brush_set", "round", "reading", "finding", "motor_figure", "position")
@@ -50,6 +57,20 @@ ENTRIES = (
     ("earth-ohm", 0, "4"),
     ("sign.weak", 0, "yes"),
     ("remark.brushes", 0, "seen"),
+    ("waive.safe", 0, "tried"),
+    ("task.armature", 0, "yes"),
+    ("task.earth", 0, "yes"),
+    ("task.springs", 0, "yes"),
+    ("task.gap", 0, "yes"),
+    ("task.gap", 0, ""),
+    ("gone.windings.burnt", 0, "yes"),
+    ("gone.brush.sticky", 1, "yes"),
+    ("decide.gap.wide", 1, "now"),
+    ("decide.gap.wide", 1, "dropped"),
+    ("decide.set.worn", 0, "deferred"),
+    ("earth-ohm", 0, "0.05"),
+    ("outcome", 0, "service"),
+    ("sign.start", 0, "dead"),
 )
 
 
@@ -75,6 +96,7 @@ class Hand:
                 self.state,
                 self.renew,
                 self.reopen,
+                self.say,
             )
         )()
 
@@ -94,21 +116,28 @@ class Hand:
         if found is None and sheets.open_sheet_of(self.shop.conn, self.motor):
             return self.close()
         if found is None:
-            kind = self.random.choice(("check", "check", "bedded"))
+            kind, look = self.random.choice(("check", "check", "bedded")), self.random.choice(("quick", "full"))
             return lambda act: open_sheet(
-                self.shop.conn, act, self.motor, kind="quick", counter="", round_kind=kind, safe=True
+                self.shop.conn, act, self.motor, kind=look, counter="", round_kind=kind, safe=True
             )
         self.length = max(6.0, self.length - self.random.random() / 2)
         text = self.random.choice((f"{self.length:.2f}", f"{self.length / 25.4:.3f} in", "-3", "long"))
-        position, there = self.random.randrange(1, 4), rounds.list_readings(self.shop.conn, found.id)
+        position, there = self.random.randrange(1, 4), readings_on(self.shop.conn, found.id)
         replaces = there[position].id if position in there and self.random.random() < 0.8 else ""
         return lambda act: record(self.shop.conn, act, found.id, position=position, text=text, replaces=replaces)
 
     def fit(self) -> Callable[[Act], str]:
         self.length = 22.0
         reason, first = self.random.choice((*END_REASONS, "bored")), self.random.choice(("", "22.1", "no"))
+        second, also = self.random.choice(("21.95", "nominal", "")), self.random.choice(((), ("springs",), ("gap",)))
         return lambda act: fit_new_set(
-            self.shop.conn, act, self.motor, counter="", reason=reason, lengths={1: first, 2: "21.95"}
+            self.shop.conn,
+            act,
+            self.motor,
+            counter="",
+            reason=reason,
+            lengths={1: first, 2: second},
+            stated=Fitting(also=also),
         )
 
     def undo(self) -> Callable[[Act], str]:
@@ -136,17 +165,19 @@ class Hand:
         )
 
     def see(self) -> Callable[[Act], str]:
+        if self._shut():
+            return self._way_in()
         round_id, seen = self._round(), self.random.choice((*BY_ID, "ghost"))
         position, gone = self.random.randrange(1, 4), self.random.random() < 0.3
         return lambda act: note(self.shop.conn, act, round_id, position, seen, gone=gone)
 
     def settle(self) -> Callable[[Act], str]:
-        doubted = [r.id for r in rounds.list_readings(self.shop.conn, self._round()).values() if r.doubt]
+        doubted = [r.id for r in readings_on(self.shop.conn, self._round()).values() if r.doubt]
         reading, answer = (doubted or ["no-reading"])[0], self.random.choice(("right", "mistyped"))
         return lambda act: settle_doubt(self.shop.conn, act, reading, answer)
 
     def reopen(self) -> Callable[[Act], str]:
-        answered = [r.id for r in rounds.list_readings(self.shop.conn, self._round()).values() if r.doubt_answer]
+        answered = [r.id for r in readings_on(self.shop.conn, self._round()).values() if r.doubt_answer]
         return lambda act: take_back_answer(self.shop.conn, act, (answered or ["no-reading"])[0])
 
     def renew(self) -> Callable[[Act], str]:
@@ -154,14 +185,46 @@ class Hand:
         return lambda act: renew_brushes(self.shop.conn, act, self.motor, counter="", reason="damaged", lengths=lengths)
 
     def enter(self) -> Callable[[Act], str]:
+        if self._shut():
+            return self._way_in()
+        return self._entry(*self.random.choice(ENTRIES))
+
+    def _shut(self) -> bool:
+        """Tell whether nothing can be entered inside the motor; now and then it is tried all the same."""
+        found = sheets.open_sheet_of(self.shop.conn, self.motor)
+        given = entries.list_entries(self.shop.conn, found.id) if found else {}
+        return ("waive.safe", 0, "found") not in given and self.random.random() < 0.8
+
+    def _way_in(self) -> Callable[[Act], str]:
+        """Open a sheet, or pass the gate before the motor is opened."""
+        return self._entry("waive.safe", 0, "tried") if self._round() != "no-round-here" else self.measure()
+
+    def _entry(self, field: str, place: int, text: str) -> Callable[[Act], str]:
         sheet = self._round()
-        field, place, text = self.random.choice(ENTRIES)
-        there = entries.list_entries(self.shop.conn, sheet).get((field, place))
+        there = entries.list_entries(self.shop.conn, sheet).get((field, place, "found"))
         replaces = there.id if there and self.random.random() < 0.9 else ""
         more = {"who": "Ines", "day": f"{self.shop.now + timedelta(days=30):%Y-%m-%d}", "why": "so"}
+        sight, touched = self.random.choice(("", "found", "left")), self.random.choice((None, True, False))
+        seeing = Seeing(sight=sight, touched=touched, answer=self.random.choice(("", "mistyped", "again")))
         return lambda act: enter(
-            self.shop.conn, act, sheet, field_id=field, place=place, text=text, replaces=replaces, more=more
+            self.shop.conn,
+            act,
+            sheet,
+            field_id=field,
+            place=place,
+            text=text,
+            replaces=replaces,
+            more=more,
+            seeing=seeing,
         )
+
+    def say(self) -> Callable[[Act], str]:
+        """Say of something that was kept as typed of which sight it speaks."""
+        sheet, sight = self._round(), self.random.choice(("found", "left"))
+        asked = [g.id for (_, _, s), g in entries.list_entries(self.shop.conn, sheet).items() if s == "asked"]
+        if not asked and self.random.random() < 0.8:
+            return self.enter()
+        return lambda act: settle_sight(self.shop.conn, act, sheet, (asked or ["nothing"])[0], sight)
 
     def close(self) -> Callable[[Act], str]:
         round_id = self._round()
@@ -221,6 +284,25 @@ def check_record(shop: Shop, motor: str) -> None:
     assert all(len(h.words) > 5 for h in page.history)
 
 
+def check_lives(shop: Shop, motor: str) -> None:
+    """Everything that was ever plan or graver is in exactly one state, and what stands raises the motor."""
+    page = shop.page(motor)
+    at = [x.at for x in page.found.lives]
+    assert len(at) == len(set(at))
+    kept_at = {
+        (r["position_number"], r["finding"])
+        for r in shop.conn.execute("select * from life where motor_id = ? and ended_act_id is null", (motor,))
+    }
+    assert kept_at <= set(at)
+    for x in page.found.lives:
+        assert x.state in ("open", "put off", "done not proven", "proven", "dropped", "withdrawn")
+        assert not (x.state == "dropped" and x.finding.grade == "stop")
+    ruled = {c.id for c in page.found.components if c.overruled}
+    standing = [GRADES.index(x.finding.grade) for x in page.found.lives if x.stands and x.finding.part.id not in ruled]
+    if page.found.overruled is None:
+        assert GRADES.index(page.found.grade or "fit") >= max(standing, default=0)
+
+
 @pytest.mark.parametrize("seed", range(10))
 def test_any_order_of_jobs_keeps_the_record_true(shop: Shop, seed: int) -> None:
     stated = {
@@ -231,7 +313,7 @@ def test_any_order_of_jobs_keeps_the_record_true(shop: Shop, seed: int) -> None:
         "holder_gap_mm": "2.2",
     }
     motor = shop.motor(set_is_new=bool(seed % 2), figures=stated)
-    hand, done, refused = Hand(shop, motor, seed), 0, 0
+    hand, done, refused, ever = Hand(shop, motor, seed), 0, 0, set[tuple[int, str]]()
     for _ in range(STEPS):
         shop.later(days=hand.random.choice((0, 0, 1, 9)), minutes=hand.random.randrange(1, 300))
         job, act, before = hand.job(), shop.act(), counts(shop)
@@ -249,11 +331,19 @@ def test_any_order_of_jobs_keeps_the_record_true(shop: Shop, seed: int) -> None:
         assert counts(shop) == after
         check_record(shop, motor)
         check_kept(shop, motor, act.at.date())
-        standing, page = standings.find_motors(shop.conn, "X-01", "", 1, 0)[0].standing, shop.page(motor)
-        assert (standing.sentence, standing.grade) == (page.said.sentence, page.found.grade)
+        listed, page = standings.find_motors(shop.conn, "X-01", "", 1, 0)[0], shop.page(motor)
+        standing, row = listed.standing, row_of(listed, shop.now.date())
+        assert standing.sentence == page.said.sentence
+        assert (row.grade, row.word) == (page.found.grade, page.said.word)
+        check_lives(shop, motor)
+        ever |= {x.at for x in page.found.lives}
         assert [b["label"] for b in json.loads(standing.drawing_json)["brushes"]] == [
             p.label for p in page.context.state.positions
         ]
-    assert done > STEPS / 5
+    # Nothing that was ever plan or graver has disappeared: it is in the record, in one of its six states.
+    rows = shop.conn.execute("select * from life where motor_id = ?", (motor,)).fetchall()
+    assert ever == {(r["position_number"], r["finding"]) for r in rows}
+    assert all((r["ended_act_id"] is None) or r["state"] in ("proven", "dropped", "withdrawn") for r in rows)
+    assert done > STEPS / 4
     assert refused > STEPS / 10
     assert shop.conn.execute("pragma foreign_key_check").fetchall() == []

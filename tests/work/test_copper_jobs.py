@@ -16,8 +16,8 @@ from norvash.work.copper_bench import copper_bench
 from norvash.work.insulation_record import insulation_record
 from norvash.work.measuring import record
 from norvash.work.registering import change_figures
-from norvash.work.sheets import undo
 from norvash.work.signing import sign
+from norvash.work.undoing import undo
 
 COPPER = {
     "commutator_d_mm": "98",
@@ -185,7 +185,7 @@ def test_a_cut_changes_limit_depth_readings_and_gap_until_the_holders_are_set(vi
     before = visit.page.found.limit.limit_mm
     visit.put("cut-done", "95.95")
     visit.put("cut-done", "95.93")
-    done = entries.list_entries(shop.conn, visit.id)["cut-done", 0]
+    done = entries.list_entries(shop.conn, visit.id)["cut-done", 0, "left"]
     assert {k: float(v) for k, v in kept(done.record).items()} == pytest.approx(
         {"radial": 0.235, "sunk": 0.055, "before": 96.04, "after": 95.93, "least": 93.9, "gap": 2.25, "slot": 0.84}
     )
@@ -226,7 +226,12 @@ def test_a_shorted_armature_is_not_run_whatever_gate_was_waived(visit: Visit) ->
     visit.put("growler", "fail")
     with pytest.raises(Conflict, match=r"Power waits: .*growler"):
         visit.put("run-a", "2.1")
-    visit.put("decide.windings.growler", "done")
+    visit.put("decide.windings.growler", "now")
+    visit.put("task.armature", "yes", minutes="90")
+    with pytest.raises(Conflict, match=r"Power waits: .*growler"):
+        visit.put("run-a", "2.1")  # done, and not proven
+    visit.put("growler", "pass")
+    assert visit.life("windings.growler").state == "proven"
     visit.put("run-a", "2.1")
 
 
@@ -239,8 +244,8 @@ def test_holders_that_were_put_off_count_as_set_once_they_are_mended(visit: Visi
     sign(shop.conn, shop.later(minutes=1).act(), visit.id, "only to have it signed")
     assert SUNK_MM.of(load(shop.conn, visit.motor).figures) == pytest.approx(0.15)
     again = Visit(shop, visit.motor)
-    put_off = next(d for d in again.page.deferred if d.finding == "gap.cut")
-    again.put(f"settle.{put_off.id}", "yes")
+    put_off = next(x.kept for x in again.page.found.lives if x.finding.id == "gap.cut")
+    again.put(f"settle.{put_off.id if put_off else ''}", "yes")
     sign(shop.conn, shop.later(minutes=1).act(), again.id, "only to have it signed")
     assert SUNK_MM.of(load(shop.conn, visit.motor).figures) is None
     assert track_d_mm(load(shop.conn, visit.motor).figures) == 96.1

@@ -10,10 +10,10 @@ from pathlib import Path
 
 import pytest
 
-from conftest import Shop, new_motor
+from conftest import Shop, new_motor, readings_on
 from norvash.bench.fleet import PERSON, make_fleet
 from norvash.errors import Conflict
-from norvash.store import rounds, rules, standings
+from norvash.store import rules, standings
 from norvash.store.database import Connection, connect, transaction
 from norvash.store.policies import list_policies
 from norvash.work import measuring, registering, standing
@@ -22,14 +22,16 @@ from norvash.work.context import Context
 from norvash.work.logging_use import log_use
 from norvash.work.measuring import note, record
 from norvash.work.motor_types import save_type
-from norvash.work.new_set import fit_new_set, renew_brushes
+from norvash.work.new_set import fit_new_set
 from norvash.work.opening import open_sheet
 from norvash.work.policing import add_policy, end_policy
 from norvash.work.registering import add_motor, change_figures
+from norvash.work.renewing import renew_brushes
 from norvash.work.ruling import set_rule
-from norvash.work.sheets import enter, undo
+from norvash.work.sheets import enter
 from norvash.work.signing import sign
 from norvash.work.standing import Judged, catch_up, foresee
+from norvash.work.undoing import undo
 
 HELD = ("begin", "begin immediate", "commit", "rollback")
 
@@ -166,7 +168,7 @@ def test_a_reading_made_meanwhile_is_still_a_conflict(
     monkeypatch.setattr(measuring, "foresee", Watched(lambda: record(other, first, sheet, position=1, text="20.4")))
     with pytest.raises(Conflict, match=r"already measured A: 20\.4 mm"):
         record(shop.conn, shop.act(), sheet, position=1, text="20.1")
-    assert [r.typed for r in rounds.list_readings(shop.conn, sheet).values()] == ["20.4"]
+    assert [r.typed for r in readings_on(shop.conn, sheet).values()] == ["20.4"]
     assert shop.conn.in_transaction is False
 
 

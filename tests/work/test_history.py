@@ -25,7 +25,7 @@ def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:
     doubted = record(shop.conn, shop.act(), round_id, position=2, text="23.1")
     settle_doubt(shop.conn, shop.act(), doubted, "right")
     note(shop.conn, shop.act(), round_id, 1, "brush.sticky")
-    note(shop.conn, shop.act(), round_id, 1, "brush.sticky", gone=True)
+    note(shop.conn, shop.act(), round_id, 1, "brush.sticky", gone=True, answer="mistyped")
     with transaction(shop.conn):
         people.add_person(shop.conn, people.Person("another-person", "Bram Aldous"), shop.now)
     sign(shop.conn, replace(shop.act(), person_id="another-person"), round_id, service=True)
@@ -35,7 +35,7 @@ def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:
     told = [(h.person, h.words.replace("\u00a0", " ")) for h in shop.page(motor).history]
     ines, bram = "Ines Torvald", "Bram Aldous"
     assert told == [
-        (ines, "measured set 2 at 5 h, bedding-in ended: A 22.00, B 21.90 mm; signed sheet 2"),
+        (ines, "measured set 2 at 5 h, bedding-in ended: A 22.00, B 21.90 mm; signed sheet 2 as measured"),
         (ines, "fitted set 2, starting at A 22.10 mm; set 1 ran 15.5 h: stuck"),
         (
             ines,
@@ -44,7 +44,7 @@ def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:
                 "and position 1 A at 90°, arm 1, + → A at 80°, arm 1, +"
             ),
         ),
-        (bram, "signed sheet 1"),
+        (bram, "signed sheet 1 as measured"),
         (
             ines,
             (

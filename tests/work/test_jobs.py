@@ -5,18 +5,19 @@ from dataclasses import replace
 
 import pytest
 
-from conftest import Shop, new_motor
+from conftest import Shop, new_motor, readings_on
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.planning.policies import last_check
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
-from norvash.store import forecasts, rounds, standings, use
+from norvash.store import forecasts, standings, use
 from norvash.work.acting import Act
 from norvash.work.brush_lines import brush_lines
 from norvash.work.logging_use import log_use, take_back
 from norvash.work.measuring import note, record
-from norvash.work.new_set import fit_new_set, renew_brushes
+from norvash.work.new_set import fit_new_set
 from norvash.work.opening import open_sheet
 from norvash.work.registering import add_motor
+from norvash.work.renewing import renew_brushes
 from norvash.work.settling import settle_doubt, take_back_answer
 from norvash.work.sheet_page import sheet_page
 
@@ -223,7 +224,7 @@ def test_two_people_at_one_position_overwrite_nothing_silently(shop: Shop) -> No
     second = record(shop.conn, shop.act(), round_id, position=1, text="20.4", replaces=first)
     with pytest.raises(Conflict):
         record(shop.conn, shop.act(), round_id, position=1, text="20.5", replaces=first)
-    assert rounds.list_readings(shop.conn, round_id)[1].id == second
+    assert readings_on(shop.conn, round_id)[1].id == second
     assert "A\u00a020.40 (before: 20.60)" in shop.page(motor).history[0].words
 
 
@@ -233,10 +234,10 @@ def test_a_doubted_reading_is_kept_and_asked_about(shop: Shop) -> None:
     shop.later(weeks=4).log(motor, "180")
     round_id = shop.look(motor)
     reading = record(shop.conn, shop.act(), round_id, position=1, text="21.6")
-    assert "looks like new carbon" in rounds.list_readings(shop.conn, round_id)[1].doubt
+    assert "looks like new carbon" in readings_on(shop.conn, round_id)[1].doubt
     assert "doubtful" in shop.page(motor).said.flags
     settle_doubt(shop.conn, shop.act(), reading, "mistyped")
-    assert rounds.list_readings(shop.conn, round_id) == {}
+    assert readings_on(shop.conn, round_id) == {}
     again = record(shop.conn, shop.act(), round_id, position=1, text="21.5")
     settle_doubt(shop.conn, shop.act(), again, "right")
     assert "doubtful" not in shop.page(motor).said.flags
@@ -262,7 +263,7 @@ def test_a_doubt_outlives_its_round_and_is_settled_later(shop: Shop) -> None:
     settle_doubt(shop.conn, shop.act(), found.doubts[0].reading_id, "mistyped")
     after = shop.page(motor)
     assert (after.found.doubts, after.found.missing) == ((), ("A",))
-    assert after.said.act == "Measure A to complete the round."
+    assert after.said.act == "Measure A to get a date."
     assert "of 21.6: mistyped" in after.history[0].words
 
 
@@ -274,7 +275,7 @@ def test_rounds_refuse_what_does_not_belong(shop: Shop) -> None:
         shop.look(motor, "abc")
     assert caught.value.field == "counter"
     round_id = shop.measure(motor, "", "20.6", "20.9")
-    with pytest.raises(Conflict, match="finished"):
+    with pytest.raises(Conflict, match="is signed"):
         record(shop.conn, shop.act(), round_id, position=1, text="20")
     open_id = shop.look(motor)
     with pytest.raises(NotFound, match="no position 9"):
@@ -282,7 +283,7 @@ def test_rounds_refuse_what_does_not_belong(shop: Shop) -> None:
     with pytest.raises(InputError) as wrong:
         record(shop.conn, shop.act(), open_id, position=1, text="488")
     assert wrong.value.suggestions == ("488 thou",)
-    assert rounds.list_readings(shop.conn, open_id) == {}
+    assert readings_on(shop.conn, open_id) == {}
 
 
 def test_what_was_seen_raises_the_verdict_and_can_be_taken_back(shop: Shop) -> None:
@@ -294,7 +295,9 @@ def test_what_was_seen_raises_the_verdict_and_can_be_taken_back(shop: Shop) -> N
         note(shop.conn, shop.act(), round_id, 2, "lead.taut")
     assert shop.page(motor).found.grade == "stop"
     assert len(shop.page(motor).found.conditions) == 1
-    note(shop.conn, shop.act(), round_id, 2, "lead.taut", gone=True)
+    with pytest.raises(NeedsAnswer, match="slip of the pen"):
+        note(shop.conn, shop.act(), round_id, 2, "lead.taut", gone=True)
+    note(shop.conn, shop.act(), round_id, 2, "lead.taut", gone=True, answer="mistyped")
     assert shop.page(motor).found.grade == "fit"
     with pytest.raises(InputError, match="not known"):
         note(shop.conn, shop.act(), round_id, 2, "lead.purple")
@@ -324,7 +327,7 @@ def test_one_brush_is_renewed_while_the_other_stays(shop: Shop) -> None:
     lengths = {2: "21.9"}
     renew_brushes(shop.conn, shop.act(), motor, counter="", reason="damaged", lengths=lengths)
     shown = shop.page(motor)
-    assert (len(shown.context.state.sets), shown.said.act) == (1, "Measure B to complete the round.")
+    assert (len(shown.context.state.sets), shown.said.act) == (1, "Measure B to get a date.")
     # The round before still counts as the last complete look: the calendar runs from it, not from fitting.
     assert last_check(shown.context.state)[0] == 250
     assert "renewed B\u00a021.90 mm of set 1, the others stayed: damaged" in shown.history[0].words

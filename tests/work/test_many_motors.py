@@ -1,15 +1,20 @@
 """What holds for many motors: types, figures of the site, the order of the bench, people and the clock."""
 
 from dataclasses import replace
+from datetime import timedelta
 
 import pytest
 
+from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.rules.catalogue import RULES
+from norvash.core.verdict.grades import GRADES
 from norvash.errors import Conflict, InputError, NorvashError, NotFound
-from norvash.store import people, rules
+from norvash.store import people, rules, standings
+from norvash.store.standings import Sought
 from norvash.work.bench import bench, register
 from norvash.work.motor_types import save_type
+from norvash.work.outlook import outlook
 from norvash.work.registering import change_figures
 from norvash.work.ruling import clear_rule, set_rule
 from norvash.work.site import clock, join
@@ -129,14 +134,38 @@ def test_the_bench_is_in_order_of_urgency_and_pages(shop: Shop) -> None:
     assert (second.page, second.pages, len(second.rows)) == (4, 4, 38 - 36)
 
 
-def test_past_its_date_a_motor_is_raised_on_the_bench(shop: Shop) -> None:
-    motor = shop.motor()
-    shop.later(weeks=4).log(motor, "180")
-    shop.measure(motor, "", "20", "20")
-    assert bench(shop.conn, shop.now.date(), 1).rows == []
-    shop.later(weeks=40)
-    row = bench(shop.conn, shop.now.date(), 1).rows[0]
-    assert (row.grade, row.note) == ("change", "past its limit by date: measure or change")
+def test_as_the_days_go_by_lists_and_pages_agree_without_any_write(shop: Shop) -> None:
+    measured, put_off = shop.motor(), shop.motor(tag="X-02")
+    shop.later(weeks=4).log(measured, "180")
+    shop.measure(measured, "", "20", "20")
+    sheet = Bench(shop, put_off)
+    sheet.put("waive.safe", "in parts")
+    sheet.measure("21.9", "21.9")
+    sheet.see(1, "terminal.poor")
+    day = shop.now.date() + timedelta(days=20)
+    sheet.put("decide.terminal.poor", "deferred", 1, who="Bram Aldous", day=day.isoformat())
+    sheet.put("outcome", "deferred")
+    sheet.sign("not run")
+    written, grades = shop.conn.total_changes, dict[str, list[str]]()
+    for _ in range(46):
+        today = shop.later(days=7).now.date()
+        bench_rows = {r.listed.motor_id: r for r in bench(shop.conn, today, 1).rows}
+        rows = {r.listed.motor_id: r for r in register(shop.conn, "", "", 1, today)}
+        ahead = {a.listed.motor_id: a for a in outlook(shop.conn, Sought(today=today), "weeks", 1, today).rows}
+        for motor in (measured, put_off):
+            page = shop.page(motor)
+            grade, row = page.found.grade, rows[motor]
+            assert (row.grade, row.word) == (grade, page.said.word)
+            assert ahead[motor].grade == grade
+            assert grade == "fit" or bench_rows[motor].grade == grade
+            sought = standings.list_outlook(shop.conn, Sought(grade=grade or "", today=today), 9, 0)
+            assert motor in {x.motor_id for x in sought}
+            grades.setdefault(motor, []).append(grade or "")
+        order = [GRADES.index(r.grade or "fit") for r in bench(shop.conn, today, 1).rows]
+        assert order == sorted(order, reverse=True)
+    assert shop.conn.total_changes == written
+    assert list(dict.fromkeys(grades[measured])) == ["fit", "change"]
+    assert list(dict.fromkeys(grades[put_off])) == ["plan", "change"]
 
 
 def test_people_and_the_clock(shop: Shop) -> None:

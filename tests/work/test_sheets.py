@@ -6,15 +6,18 @@ from datetime import timedelta
 import pytest
 
 from bench_sheet import Bench
-from conftest import Shop
+from conftest import Shop, readings_on
 from norvash.core.sheet.stages.call_in import COMPLAINT
 from norvash.core.sheet.stages.sign import ADDITION
 from norvash.errors import Conflict, InputError, NotFound
-from norvash.store import rounds, sheets
+from norvash.store import sheets
+from norvash.work.brush_lines import BrushLine, brush_lines
 from norvash.work.measuring import note, record
 from norvash.work.opening import open_sheet
-from norvash.work.sheets import enter, undo
+from norvash.work.sheet_page import SheetPage
+from norvash.work.sheets import enter
 from norvash.work.signing import add_to_signed
+from norvash.work.undoing import undo
 
 
 @pytest.fixture
@@ -70,7 +73,7 @@ def test_what_somebody_else_entered_is_not_overwritten_and_the_last_entry_can_be
     note(shop.conn, shop.act(), bench.id, 2, "face.glazed")
     taken = [undo(shop.conn, shop.later(minutes=1).act(), bench.id) for _ in range(4)]
     assert len(set(taken)) == 4
-    assert rounds.list_readings(shop.conn, bench.id) == {}
+    assert readings_on(shop.conn, bench.id) == {}
     assert COMPLAINT.of(bench.page.sheet) == "loud"
     undo(shop.conn, shop.act(), bench.id)
     with pytest.raises(Conflict, match="nothing of yours"):
@@ -106,39 +109,50 @@ def test_a_signed_sheet_is_never_edited_only_added_to(bench: Bench, shop: Shop) 
     assert "called away" in shop.page(bench.motor).history[1].words
 
 
-def test_what_is_put_off_stays_with_the_motor_until_it_is_mended(bench: Bench, shop: Shop) -> None:
+def test_what_is_put_off_stays_with_the_motor_until_it_is_mended_and_proven(bench: Bench, shop: Shop) -> None:
     bench.put("waive.safe", "in parts")
     bench.measure("20.6", "20.4")
-    note(shop.conn, shop.act(), bench.id, 2, "terminal.poor")
-    note(shop.conn, shop.act(), bench.id, 1, "brush.sticky")
+    bench.see(2, "terminal.poor")
+    bench.see(1, "brush.sticky")
     bench.put("seen.bearing.dry", "yes")
-    bench.put("decide.brush.sticky", "done", 1)
+    bench.put("decide.brush.sticky", "done", 1)  # as an older page says it: done, and still to be proven
+    assert bench.states[1, "brush.sticky"] == "done not proven"
     day = f"{shop.now + timedelta(days=30):%Y-%m-%d}"
     bench.put("decide.terminal.poor", "deferred", 2, who="Bram Aldous", day=day)
     bench.put("temporary", "terminal held by a cable tie", 1, who="Bram Aldous", day=day)
     bench.put("outcome", "deferred")
-    with pytest.raises(InputError, match="Not decided: Bearings and drive"):
+    with pytest.raises(InputError, match="Not decided: Bearings and drive") as refused:
         bench.sign()
+    assert "Done, not proven: Brush A, sticky" in refused.value.problem
     bench.put("decide.bearing.dry", "dropped", why="it was the belt")
+    bench.put("gone.brush.sticky", "yes", 1)
     bench.put("confirm.service", "yes")
-    bench.sign()
+    bench.sign("run at the next show")
     after = shop.page(bench.motor)
-    assert {(d.finding, d.who) for d in after.deferred} == {("terminal.poor", "Bram Aldous"), ("", "Bram Aldous")}
-    assert [c.finding.id for c in after.found.conditions] == ["terminal.poor"]
-    assert after.found.grade == "plan"
-    # A later quick look does not forget it; the next whole sheet offers it first and closes it.
+    assert {(x.finding.id, x.put_off.who if x.put_off else "") for x in after.standing} == {
+        ("terminal.poor", "Bram Aldous"),
+        ("repair.temporary", "Bram Aldous"),
+    }
+    assert [c.finding.id for c in after.found.conditions] == ["terminal.poor", "repair.temporary"]
+    assert (after.found.grade, bench.page.row.signed["signed_as"]) == ("plan", "not clean")
+    told = {x["finding"]: x["state"] for x in bench.page.row.signed["told"]["findings"]}  # type: ignore[index]
+    assert told["bearing.dry"] == "dropped"
+    # A later quick look does not forget it; from its day on it is one graver; the next whole sheet closes it.
     shop.later(weeks=2).measure(bench.motor, "", "20.5", "20.3")
     assert shop.page(bench.motor).found.grade == "plan"
-    again = Bench(shop.later(weeks=1), bench.motor)
+    assert shop.later(weeks=3).page(bench.motor).found.grade == "change"
+    again = Bench(shop, bench.motor)
     again.put("waive.safe", "in parts")
     again.measure("20.4", "20.2")
-    for d in again.page.deferred:
-        again.put(f"settle.{d.id}", "yes")
-    again.put("decide.terminal.poor", "done", 2)
+    again.put("gone.repair.temporary", "yes", 1)
+    again.put("decide.terminal.poor", "now", 2)
+    again.put("task.terminal", "yes", minutes="10", parts="tag LP-T 4")
+    assert again.states == {(2, "terminal.poor"): "done not proven", (1, "repair.temporary"): "proven"}
+    again.put("gone.terminal.poor", "yes", 2)
     again.put("outcome", "service")
     again.put("confirm.service", "yes")
-    again.sign()
-    assert shop.page(bench.motor).deferred == []
+    again.sign("not run")
+    assert shop.page(bench.motor).standing == ()
     assert shop.page(bench.motor).found.grade == "fit"
 
 
@@ -173,20 +187,42 @@ def test_upstream_is_an_outcome_that_can_be_signed_clean(bench: Bench, shop: Sho
     assert shop.page(bench.motor).said.act == "Measure this set."
 
 
-def test_a_new_set_on_the_visit_closes_its_round_and_the_sheet_goes_on(bench: Bench, shop: Shop) -> None:
+def test_a_set_is_fitted_inside_the_sheet_and_asks_what_else_was_renewed(bench: Bench, shop: Shop) -> None:
     bench.put("waive.safe", "in parts")
     bench.measure("9.2", "8.9")
-    assert [m.finding.id for m in bench.page.matters] == ["set.worn"]
-    shop.later(minutes=5).new_set(bench.motor, "", "22", "22.1", reason="at its limit")
+    bench.see(1, "face.burnt")
+    bench.see(2, "brush.sticky")
+    bench.see(2, "insulator.cracked")
+    bench.put("force", "3.1", 1)
+    assert bench.states[0, "set.worn"] == "open"
+    bench.fit("22", "", also=("springs",), part="LP-B 9")
+    assert bench.states == {
+        (0, "set.worn"): "done not proven",
+        (1, "face.burnt"): "proven",
+        (2, "brush.sticky"): "open",
+        (2, "insulator.cracked"): "open",
+    }
+    bench.measure("", "22.1", sight="left")
+    assert bench.states[0, "set.worn"] == "proven"
     page = bench.page
-    assert page.matters == ()
+    assert [(x.found.said if x.found else "", x.reading.said if x.reading else "") for x in lines_of(shop, page)] == [
+        ("9.2 mm", "22 mm"),
+        ("8.9 mm", "22.1 mm"),
+    ]
+    old, new = page.context.sets
+    assert ([m.length_mm for m in old.rounds[-1].readings.values()], old.ended_at is not None) == ([9.2, 8.9], True)
+    assert (new.part, new.sheet_id, page.row.id == new.rounds[0].sheet_id) == ("LP-B 9", page.row.id, True)
     assert {s.stage.id: s.state for s in page.rail}["brushes"] == "done"
-    with pytest.raises(Conflict, match="finished"):
-        record(shop.conn, shop.act(), bench.id, position=1, text="20")
-    bench.put("outcome", "service")
-    bench.put("confirm.service", "yes")
-    bench.sign()
-    assert bench.page.row.signed["open"] == []
+    assert {w.task.id for w in page.work if w.done} == {"fit-set", "springs"}
+    bench.sign("called away")
+    told = bench.page.row.signed["told"]["set"]  # type: ignore[index]
+    assert (told["old_lengths_mm"], told["lengths_mm"]) == ({"A": 9.2, "B": 8.9}, {"A": 22.0, "B": 22.1})
+    assert {x.finding.id for x in shop.page(bench.motor).standing} == {"brush.sticky", "insulator.cracked"}
+    assert shop.page(bench.motor).found.grade == "stop"
+
+
+def lines_of(shop: Shop, page: SheetPage) -> tuple[BrushLine, ...]:
+    return brush_lines(shop.conn, page).lines
 
 
 def test_a_day_asked_for_on_the_sheet_comes_before_the_forecasts(bench: Bench, shop: Shop) -> None:

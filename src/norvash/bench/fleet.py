@@ -7,6 +7,7 @@ from random import Random
 from norvash.core.brush.readings import Reading
 from norvash.core.forecast.simulation import simulate_set
 from norvash.core.motor.positions import even_positions
+from norvash.core.motor.record import BrushSet
 from norvash.core.use.counting import Counted
 from norvash.store import motors, people, rounds, sets, use
 from norvash.store.database import Connection, connect, migrate, transaction
@@ -65,12 +66,31 @@ def _motor(conn: Connection, motor_id: str, i: int, now: datetime, random: Rando
             typed=f"{total:.0f}",
             act_id=_ACT,
         )
-    sets.add_set(conn, f"{motor_id}-s", motor_id, number=1, at=start, units=0.0, known=True, act_id=_ACT)
+    fitted = BrushSet(
+        id=f"{motor_id}-s",
+        number=1,
+        fitted_at=start,
+        fitted_units=0.0,
+        fitted_known=True,
+        ended_at=None,
+        ended_units=None,
+        end_reason="",
+        rounds=(),
+    )
+    sets.add_set(conn, motor_id, fitted, _ACT)
     worn = simulate_set(random, 4, _NEW_MM, usable_mm=_NEW_MM - _LIMIT_MM, life_units=_LIFE_H)
     for week in (10, 20, 30, 40, 50):
         round_id, at = f"{motor_id}-r{week}", start + timedelta(weeks=week)
         rounds.add_round(
-            conn, round_id, motor_id, set_id=f"{motor_id}-s", kind="check", at=at, units=per_week * week, act_id=_ACT
+            conn,
+            round_id,
+            motor_id,
+            set_id=f"{motor_id}-s",
+            sheet_id=None,
+            kind="check",
+            at=at,
+            units=per_week * week,
+            act_id=_ACT,
         )
         for k in range(4):
             mm = worn.length_mm(k, per_week * week)
@@ -86,6 +106,7 @@ def _motor(conn: Connection, motor_id: str, i: int, now: datetime, random: Rando
                 method="length",
                 instrument="digital-caliper",
                 doubt=None,
+                sight="found",
                 act_id=_ACT,
             )
         rounds.finish_round(conn, round_id, at)

@@ -9,7 +9,8 @@ from random import Random
 from norvash.core.forecast.simulation import Worn, read_with, simulate_set
 from norvash.demo.fleet import DEMO_DAY, PEOPLE
 from norvash.demo.machine import Machine
-from norvash.demo.visits import TESTED, VISITS, Visit, insulation_tested
+from norvash.demo.visit import Visit
+from norvash.demo.visits import TESTED, VISITS, insulation_tested
 from norvash.store import rounds
 from norvash.store.database import Connection
 from norvash.work.acting import Act

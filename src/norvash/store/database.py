@@ -91,18 +91,44 @@ def migrations() -> list[tuple[int, str]]:
 def migrate(conn: Connection) -> int:
     """Bring the schema up to date, each step with its number in one transaction; return the version.
 
-    Raises: NorvashError for a file that belongs to something else or to a newer Norvash.
+    Tables are rebuilt with foreign keys switched off, and what a step leaves is verified before it is kept.
+    Raises: NorvashError for a file that belongs to something else or to a newer Norvash, or that a step would leave
+    with rows that point nowhere.
     """
     steps = migrations()
     version = version_of(conn)
     conn.create_function("compared", 1, compared, deterministic=True)
-    for number, text in steps:
-        if number > version:
-            conn.executescript(
-                f"begin immediate;\n{text}\npragma application_id = {_APPLICATION_ID};\n"
-                f"pragma user_version = {number};\ncommit;"
-            )
+    conn.create_function("grade_of", 1, _grade_of, deterministic=True)
+    conn.execute("pragma foreign_keys = off")
+    try:
+        for number, text in steps:
+            if number > version:
+                _step(conn, number, text)
+    finally:
+        conn.execute("pragma foreign_keys = on")
     return steps[-1][0]
+
+
+def _step(conn: Connection, number: int, text: str) -> None:
+    conn.executescript(f"begin immediate;\n{text}\npragma application_id = {_APPLICATION_ID};")
+    lost = conn.execute("pragma foreign_key_check").fetchall()
+    if lost:
+        conn.execute("rollback")
+        raise NorvashError(
+            f"Step {number} of the schema would leave {len(lost)} rows that point nowhere.",
+            "Keep the file as it is, and restore the last copy that opens.",
+        )
+    conn.execute(f"pragma user_version = {number}")
+    conn.execute("commit")
+
+
+def _grade_of(finding_id: str) -> str:
+    """Return the grade of a finding, of something put off that is none “plan”, empty for one that is not known."""
+    from norvash.core.sheet.stages.catalogue import FINDINGS
+
+    if not finding_id:
+        return "plan"
+    return FINDINGS[finding_id].grade if finding_id in FINDINGS else ""
 
 
 def version_of(conn: Connection) -> int:

@@ -5,7 +5,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
 
-from norvash.core.sheet.given import Earlier, Given
+from norvash.core.sheet.given import Earlier, Given, Sight
+from norvash.core.sheet.sheet import Spot
 from norvash.store.database import Connection, Row
 from norvash.store.records import kept, record_of
 
@@ -22,13 +23,26 @@ def _given(row: Row) -> Given:
         person=row["person"],
         at=datetime.fromisoformat(row["at"]),
         record=record_of(row["field"], row["word"], json.loads(row["more_json"])),
+        sight=row["sight"],
+        slip=bool(row["slip"]),
     )
 
 
-def list_entries(conn: Connection, sheet_id: str) -> dict[tuple[str, int], Given]:
-    """Return the entries of a sheet that count, by field and place."""
+def list_entries(conn: Connection, sheet_id: str) -> dict[Spot, Given]:
+    """Return the entries of a sheet that count, by field, place and sight."""
     rows = conn.execute(f"{_ENTRY} where e.sheet_id = :id and e.replaced_by is null order by a.seq", {"id": sheet_id})
-    return {(r["field"], r["place"]): _given(r) for r in rows}
+    return {(r["field"], r["place"], r["sight"]): _given(r) for r in rows}
+
+
+def list_slips(conn: Connection, sheet_id: str) -> list[tuple[str, int, Given, Given]]:
+    """Return what was mistyped on a sheet as (field, place, what stood there, what replaced it), in order."""
+    rows = conn.execute(
+        f"""{_ENTRY} join entry n on e.replaced_by = n.id
+            where n.sheet_id = :id and n.slip = 1 and n.id <> e.id order by a.seq""",
+        {"id": sheet_id},
+    ).fetchall()
+    standing = {r["id"]: r for r in conn.execute(f"{_ENTRY} where e.sheet_id = :id", {"id": sheet_id})}
+    return [(r["field"], r["place"], _given(r), _given(standing[r["replaced_by"]])) for r in rows]
 
 
 def list_earlier(conn: Connection, motor_id: str, before: int, fields: Sequence[str]) -> dict[str, Earlier]:
@@ -37,9 +51,9 @@ def list_earlier(conn: Connection, motor_id: str, before: int, fields: Sequence[
         f"""select e.*, p.name as person, a.at, s.number
             from entry e join sheet s on s.id = e.sheet_id
             join act a on a.id = e.act_id join person p on p.id = a.person_id
-            where s.motor_id = ? and s.number < ? and e.place = 0 and e.replaced_by is null
+            where s.motor_id = ? and s.number < ? and e.place = 0 and e.replaced_by is null and e.sight <> 'asked'
             and (e.word <> '' or e.value_in_si_unit is not null) and e.field in ({",".join("?" * len(fields))})
-            order by s.number""",
+            order by s.number, e.sight""",
         (motor_id, before, *fields),
     )
     return {r["field"]: Earlier(r["number"], _given(r)) for r in rows}
@@ -53,7 +67,8 @@ def list_kept(conn: Connection, motor_id: str, fields: Sequence[str]) -> list[tu
         f"""select e.*, p.name as person, a.at, s.number
             from entry e join sheet s on s.id = e.sheet_id
             join act a on a.id = e.act_id join person p on p.id = a.person_id
-            where s.motor_id = ? and e.replaced_by is null and (e.word <> '' or e.value_in_si_unit is not null)
+            where s.motor_id = ? and e.replaced_by is null and e.sight <> 'asked'
+            and (e.word <> '' or e.value_in_si_unit is not null)
             and e.field in ({",".join("?" * len(fields))}) order by a.seq""",
         (motor_id, *fields),
     )
@@ -64,7 +79,7 @@ def list_signed_values(conn: Connection, field: str, most: int) -> list[Given]:
     """Return what stands in a field on the newest signed sheets of all motors, the newest first."""
     rows = conn.execute(
         f"""{_ENTRY} join sheet s on s.id = e.sheet_id
-            where e.field = :field and e.replaced_by is null
+            where e.field = :field and e.replaced_by is null and e.sight <> 'asked'
             and s.signed_at is not null and e.value_in_si_unit is not null
             order by a.seq desc limit :most""",
         {"field": field, "most": most},
@@ -84,16 +99,17 @@ def last_of_site(conn: Connection, field: str) -> Given | None:
 def add_entry(
     conn: Connection, entry_id: str, sheet_id: str, *, field: str, place: int, given: Given, act_id: str
 ) -> None:
-    """Keep an entry as the one that counts at its place; an earlier one stays behind it."""
-    place_now = {"sheet_id": sheet_id, "field": field, "place": place}
+    """Keep an entry as the one that counts at its place and in its sight; an earlier one stays behind it."""
+    place_now = {"sheet_id": sheet_id, "field": field, "place": place, "sight": given.sight}
     before = conn.execute(
         """update entry set replaced_by = id
-           where sheet_id = :sheet_id and field = :field and place = :place and replaced_by is null returning id""",
+           where sheet_id = :sheet_id and field = :field and place = :place and sight = :sight
+             and replaced_by is null returning id""",
         place_now,
     ).fetchone()
     conn.execute(
-        """insert into entry (id, sheet_id, field, place, typed, word, value_in_si_unit, more_json, act_id)
-           values (:id, :sheet_id, :field, :place, :typed, :word, :value, :more, :act_id)""",
+        """insert into entry (id, sheet_id, field, place, sight, slip, typed, word, value_in_si_unit, more_json, act_id)
+           values (:id, :sheet_id, :field, :place, :sight, :slip, :typed, :word, :value, :more, :act_id)""",
         {
             **place_now,
             "id": entry_id,
@@ -101,6 +117,7 @@ def add_entry(
             "word": given.word,
             "value": given.number,
             "more": json.dumps(kept(given.record)),
+            "slip": int(given.slip),
             "act_id": act_id,
         },
     )
@@ -112,6 +129,11 @@ def entry_behind(conn: Connection, entry_id: str) -> Given | None:
     """Return the entry that another one replaced, None where that was the first at its place."""
     row = conn.execute(f"{_ENTRY} where e.replaced_by = :id and e.id <> :id", {"id": entry_id}).fetchone()
     return _given(row) if row else None
+
+
+def move_entry(conn: Connection, entry_id: str, sight: Sight) -> None:
+    """Say of an entry of which sight it speaks; it stays that of whoever made it."""
+    conn.execute("update entry set sight = :sight where id = :id", {"id": entry_id, "sight": sight})
 
 
 def undo_entry(conn: Connection, entry_id: str) -> None:
@@ -126,30 +148,47 @@ def undo_reading(conn: Connection, reading_id: str) -> None:
     conn.execute("update reading set replaced_by = null where replaced_by = :id and id <> :id", {"id": reading_id})
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class LastDone:
-    """The newest thing that a person entered on a sheet and that still counts."""
+    """The newest thing that a person entered on a sheet and that still counts; a reading or a finding in its round."""
 
     kind: str
     id: str
     field: str
     place: int
+    sight: Sight
     typed: str
+    round_id: str
 
 
 def last_of(conn: Connection, sheet_id: str, person_id: str) -> LastDone | None:
     """Return what a person entered last on a sheet, entry, reading or finding; None when nothing is left."""
     row = conn.execute(
         """select * from (
-             select 'entry' as kind, e.id, e.field, e.place, e.typed, a.seq from entry e join act a on a.id = e.act_id
+             select 'entry' as kind, e.id, e.field, e.place, e.sight, e.typed, '' as round_id, a.seq
+              from entry e join act a on a.id = e.act_id
               where e.sheet_id = :sheet and a.person_id = :person and e.replaced_by is null
+                and a.job <> 'fit a new set'
              union all
-             select 'reading', g.id, '', g.position_number, g.typed, a.seq from reading g join act a on a.id = g.act_id
-              where g.round_id = :sheet and a.person_id = :person and g.replaced_by is null
+             select 'reading', g.id, '', g.position_number, g.sight, g.typed, g.round_id, a.seq
+              from round r join reading g on g.round_id = r.id join act a on a.id = g.act_id
+              where r.sheet_id = :sheet and a.person_id = :person and g.replaced_by is null
+                and a.job <> 'fit a new set'
              union all
-             select 'finding', f.id, f.seen, f.position_number, '', a.seq from finding f join act a on a.id = f.act_id
-              where f.round_id = :sheet and a.person_id = :person and f.struck_act_id is null
+             select 'finding', f.id, f.seen, f.position_number, f.sight, '', f.round_id, a.seq
+              from round r join finding f on f.round_id = r.id join act a on a.id = f.act_id
+              where r.sheet_id = :sheet and a.person_id = :person and f.struck_act_id is null
            ) order by seq desc limit 1""",
         {"sheet": sheet_id, "person": person_id},
     ).fetchone()
-    return LastDone(row["kind"], row["id"], row["field"], row["place"], row["typed"]) if row else None
+    if row is None:
+        return None
+    return LastDone(
+        kind=row["kind"],
+        id=row["id"],
+        field=row["field"],
+        place=row["place"],
+        sight=row["sight"],
+        typed=row["typed"],
+        round_id=row["round_id"],
+    )

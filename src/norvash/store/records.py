@@ -5,7 +5,17 @@ from datetime import date
 
 from norvash.core.commutator.bars import MOST_BARS, read_map
 from norvash.core.sheet.field import Column, Painted
-from norvash.core.sheet.records import CutRecord, PaintedMap, PermitRecord, PutOff, Readings, Record, SlotTime, Why
+from norvash.core.sheet.records import (
+    CutRecord,
+    PaintedMap,
+    PermitRecord,
+    PutOff,
+    Readings,
+    Record,
+    SlotTime,
+    TaskDone,
+    Why,
+)
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.errors import InputError
 
@@ -23,19 +33,23 @@ _CUT = {
 
 def kept(record: Record | None) -> dict[str, str]:
     """Return what belongs to an entry as it is kept beside its word; a column and a map are kept as the word itself."""
+    made: dict[str, str] = {}
     match record:
         case CutRecord():
             lengths = {key: getattr(record, name) for key, name in _CUT.items()}
-            return {key: f"{mm:.6g}" for key, mm in lengths.items() if mm is not None}
+            made = {key: f"{mm:.6g}" for key, mm in lengths.items() if mm is not None}
         case PermitRecord():
-            return {"who": record.who, "barriers": record.barriers, "minutes": f"{record.minutes:g}"}
+            made = {"who": record.who, "barriers": record.barriers, "minutes": f"{record.minutes:g}"}
         case PutOff():
-            return {"who": record.who, "day": record.day.isoformat()}
+            made = {"who": record.who, "day": record.day.isoformat()}
         case Why():
-            return {"why": record.why}
+            made = {"why": record.why}
+        case TaskDone():
+            took = {} if record.minutes is None else {"took": f"{record.minutes:g}"}
+            made = {**took, "parts": record.parts}
         case SlotTime():
-            return {"estimated": f"{record.estimated_min:g}"}
-    return {}
+            made = {"estimated": f"{record.estimated_min:g}"}
+    return made
 
 
 def record_of(field_id: str, word: str, more: Mapping[str, str]) -> Record | None:
@@ -63,6 +77,8 @@ def _of_texts(more: Mapping[str, str]) -> Record | None:
         return PermitRecord(more["who"], more["barriers"], float(more["minutes"]))
     if "day" in more:
         return PutOff(more["who"], date.fromisoformat(more["day"]))
+    if "parts" in more:
+        return TaskDone(float(more["took"]) if "took" in more else None, more["parts"])
     if "estimated" in more:
         return SlotTime(float(more["estimated"]))
     return Why(more["why"]) if "why" in more else None

@@ -1,4 +1,4 @@
-"""Measured rounds, their readings, and what was seen on the brushes."""
+"""Measured rounds and their readings."""
 
 from dataclasses import dataclass
 from datetime import datetime
@@ -6,17 +6,17 @@ from datetime import datetime
 from norvash.core.brush.doubts import Doubt
 from norvash.core.brush.readings import Reading
 from norvash.core.motor.record import Measured
-from norvash.core.sheet.finding import Noted
-from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
+from norvash.core.sheet.given import Sight
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class RoundRow:
-    """One round as stored, with the person who opened it."""
+    """One round as stored, with the person who opened it; one older than sheets has none."""
 
     id: str
+    sheet_id: str
     motor_id: str
     set_id: str
     kind: str
@@ -43,64 +43,12 @@ class ReadingRow:
     doubt_answer: str
     person: str
     at: datetime
+    sight: Sight
 
     @property
     def said(self) -> str:
         """Return the reading as typed, with the unit it was meant in if none was typed."""
         return f"{self.typed} {self.unit}" if self.typed[-1] in "0123456789." else self.typed
-
-
-_SEEN = """select f.round_id, f.position_number, f.seen from round r join finding f on f.round_id = r.id
-           where {} = :id and f.struck_act_id is null and not exists (
-               select 1 from entry e where e.sheet_id = f.round_id and e.field = 'decide.' || f.seen
-                and e.place = f.position_number and e.replaced_by is null and e.word in ('done', 'dropped'))
-           order by f.position_number, f.seen"""
-
-
-def _noted(row: Row) -> Noted:
-    return row["position_number"], BY_SIGHT[row["seen"]]
-
-
-def seen_by_round(conn: Connection, motor_id: str) -> dict[str, list[Noted]]:
-    """Return what was seen, by round; what was mended or dropped on its sheet counts no longer."""
-    found: dict[str, list[Noted]] = {}
-    for r in conn.execute(_SEEN.format("r.motor_id"), {"id": motor_id}):
-        found.setdefault(r["round_id"], []).append(_noted(r))
-    return found
-
-
-def list_seen(conn: Connection, round_id: str) -> tuple[Noted, ...]:
-    """Return what was seen in one round; what was mended or dropped on its sheet counts no longer."""
-    return tuple(_noted(r) for r in conn.execute(_SEEN.format("r.id"), {"id": round_id}))
-
-
-def list_noted(conn: Connection, round_id: str) -> tuple[Noted, ...]:
-    """Return what was seen in one round, whatever was decided of it."""
-    rows = conn.execute(
-        """select position_number, seen from finding where round_id = :id and struck_act_id is null
-           order by position_number, seen""",
-        {"id": round_id},
-    )
-    return tuple(_noted(r) for r in rows)
-
-
-def add_finding(conn: Connection, finding_id: str, round_id: str, *, position: int, seen: str, act_id: str) -> None:
-    """Keep what was seen on a brush; the same finding twice is kept once."""
-    conn.execute(
-        """insert into finding (id, round_id, position_number, seen, act_id)
-           values (:id, :round_id, :position, :seen, :act_id)
-           on conflict (round_id, position_number, seen) where struck_act_id is null do nothing""",
-        {"id": finding_id, "round_id": round_id, "position": position, "seen": seen, "act_id": act_id},
-    )
-
-
-def strike_finding(conn: Connection, round_id: str, position: int, seen: str, act_id: str) -> None:
-    """Take a finding back; it stays in the record."""
-    conn.execute(
-        """update finding set struck_act_id = :act_id where round_id = :round_id and position_number = :position
-           and seen = :seen and struck_act_id is null""",
-        {"round_id": round_id, "position": position, "seen": seen, "act_id": act_id},
-    )
 
 
 _ROUND = """select r.*, p.name as person from round r join act a on a.id = r.act_id
@@ -110,6 +58,7 @@ _ROUND = """select r.*, p.name as person from round r join act a on a.id = r.act
 def _round(row: Row) -> RoundRow:
     return RoundRow(
         id=row["id"],
+        sheet_id=row["sheet_id"] or "",
         motor_id=row["motor_id"],
         set_id=row["set_id"],
         kind=row["kind"],
@@ -121,17 +70,27 @@ def _round(row: Row) -> RoundRow:
 
 
 def add_round(
-    conn: Connection, round_id: str, motor_id: str, *, set_id: str, kind: str, at: datetime, units: float, act_id: str
+    conn: Connection,
+    round_id: str,
+    motor_id: str,
+    *,
+    set_id: str,
+    sheet_id: str | None,
+    kind: str,
+    at: datetime,
+    units: float,
+    act_id: str,
 ) -> None:
-    """Open a round."""
+    """Open a round, on a sheet or beside one."""
     conn.execute(
-        """insert into round (id, motor_id, set_id, kind, at, seq, total_units, act_id)
-           values (:id, :motor_id, :set_id, :kind, :at,
+        """insert into round (id, motor_id, set_id, sheet_id, kind, at, seq, total_units, act_id)
+           values (:id, :motor_id, :set_id, :sheet_id, :kind, :at,
                    (select coalesce(max(seq), 0) + 1 from round where motor_id = :motor_id), :units, :act_id)""",
         {
             "id": round_id,
             "motor_id": motor_id,
             "set_id": set_id,
+            "sheet_id": sheet_id,
             "kind": kind,
             "at": at.isoformat(),
             "units": units,
@@ -149,6 +108,12 @@ def fetch_round(conn: Connection, round_id: str) -> RoundRow:
     if row is None:
         raise NotFound("There is no such round.", "Open the motor and measure from there.")
     return _round(row)
+
+
+def rounds_of(conn: Connection, sheet_id: str) -> list[RoundRow]:
+    """Return the rounds of a sheet: that of the set it found, then that of a set fitted on it."""
+    rows = conn.execute(f"{_ROUND} where r.sheet_id = :id order by r.at, r.seq", {"id": sheet_id})
+    return [_round(r) for r in rows]
 
 
 def open_round(conn: Connection, motor_id: str) -> RoundRow | None:
@@ -175,28 +140,30 @@ def add_reading(
     method: str,
     instrument: str,
     doubt: Doubt | None,
+    sight: Sight,
     act_id: str,
 ) -> tuple[str, str, float] | None:
-    """Keep a reading as the one that counts for its position.
+    """Keep a reading as the one that counts for its position in its sight.
 
     Return id, typed text and length [mm] of the one that now stands behind it.
     """
-    place = {"id": reading_id, "round_id": round_id, "position": position}
+    place = {"id": reading_id, "round_id": round_id, "position": position, "sight": sight}
     before = conn.execute(
         """update reading set replaced_by = id
-           where round_id = :round_id and position_number = :position and replaced_by is null
+           where round_id = :round_id and position_number = :position and sight = :sight and replaced_by is null
            returning id, typed, length_mm""",
         place,
     ).fetchone()
     conn.execute(
-        """insert into reading (id, round_id, position_number, typed, typed_unit, method, instrument, raw_value,
+        """insert into reading (id, round_id, position_number, sight, typed, typed_unit, method, instrument, raw_value,
                                 length_mm, sd_mm, low_mm, high_mm, lines_seen, taper_deg, doubt, doubt_rule, act_id)
-           values (:id, :round_id, :position, :typed, :unit, :method, :instrument, :raw, :length, :sd, :low, :high,
-                   :lines, :taper, :doubt, :doubt_rule, :act_id)""",
+           values (:id, :round_id, :position, :sight, :typed, :unit, :method, :instrument, :raw, :length, :sd, :low,
+                   :high, :lines, :taper, :doubt, :doubt_rule, :act_id)""",
         {
             "id": reading_id,
             "round_id": round_id,
             "position": position,
+            "sight": sight,
             "typed": reading.typed,
             "unit": reading.unit,
             "method": method,
@@ -237,15 +204,22 @@ def _reading(row: Row) -> ReadingRow:
         doubt_answer=row["doubt_answer"],
         person=row["person"],
         at=datetime.fromisoformat(row["at"]),
+        sight=row["sight"],
     )
 
 
 def list_readings(conn: Connection, round_id: str) -> dict[int, ReadingRow]:
-    """Return the readings of a round that count, by position."""
+    """Return the readings of a round that count, by position: as left where a brush was read again, else as found."""
+    return {r.position_number: r for r in list_sighted(conn, round_id) if r.sight != "asked"}
+
+
+def list_sighted(conn: Connection, round_id: str) -> list[ReadingRow]:
+    """Return the readings of a round in every sight, by position, as found before as left."""
     rows = conn.execute(
-        f"{_READING} where g.round_id = :id and g.replaced_by is null order by g.position_number", {"id": round_id}
+        f"{_READING} where g.round_id = :id and g.replaced_by is null order by g.position_number, g.sight",
+        {"id": round_id},
     )
-    return {r["position_number"]: _reading(r) for r in rows}
+    return [_reading(r) for r in rows]
 
 
 def fetch_reading(conn: Connection, reading_id: str) -> tuple[ReadingRow, str]:
@@ -259,15 +233,27 @@ def fetch_reading(conn: Connection, reading_id: str) -> tuple[ReadingRow, str]:
     return _reading(row), row["round_id"]
 
 
+_MEASURED = """select length_mm, sd_mm, low_mm, high_mm, lines_seen as lines,
+                      case doubt_answer when '' then doubt else '' end as doubt, doubt_rule, id from reading"""
+
+
 def reading_behind(conn: Connection, reading_id: str) -> Measured | None:
     """Return the reading that another one replaced, None where that was the first at its place."""
-    row = conn.execute(
-        """select length_mm, sd_mm, low_mm, high_mm, lines_seen as lines,
-                  case doubt_answer when '' then doubt else '' end as doubt, doubt_rule, id
-           from reading where replaced_by = :id and id <> :id""",
-        {"id": reading_id},
-    ).fetchone()
+    row = conn.execute(f"{_MEASURED} where replaced_by = :id and id <> :id", {"id": reading_id}).fetchone()
     return Measured(**dict(row)) if row else None
+
+
+def measured_as(conn: Connection, reading_id: str) -> Measured:
+    """Return a reading as a length with its doubt."""
+    return Measured(**dict(conn.execute(f"{_MEASURED} where id = :id", {"id": reading_id}).fetchone()))
+
+
+def move_reading(conn: Connection, reading_id: str, round_id: str, sight: Sight) -> None:
+    """Say of a reading of which sight it speaks, and to which round of its sheet it belongs."""
+    conn.execute(
+        "update reading set round_id = :round_id, sight = :sight where id = :id",
+        {"id": reading_id, "round_id": round_id, "sight": sight},
+    )
 
 
 def answer_doubt(conn: Connection, reading_id: str, answer: str) -> None:
@@ -284,7 +270,8 @@ def list_answered(conn: Connection, motor_id: str) -> list[ReadingRow]:
     """Return the readings of the motor's newest round that were doubted and said to be right."""
     rows = conn.execute(
         f"""{_READING} where g.round_id = (select id from round where motor_id = :id order by at desc, seq desc limit 1)
-            and g.replaced_by is null and g.doubt <> '' and g.doubt_answer <> '' order by g.position_number""",
+            and g.replaced_by is null and g.sight <> 'asked' and g.doubt <> '' and g.doubt_answer <> ''
+            order by g.position_number""",
         {"id": motor_id},
     )
     return [_reading(r) for r in rows]

@@ -1,9 +1,9 @@
-"""Bench sheets, what was entered on them, and what was put off."""
+"""Bench sheets: opened, found, signed."""
 
 import json
 from collections.abc import Mapping
 from dataclasses import dataclass
-from datetime import date, datetime
+from datetime import datetime
 from types import MappingProxyType
 
 from norvash.core.sheet.given import Kind
@@ -39,19 +39,6 @@ class OpenSheet:
     person: str
 
 
-@dataclass(frozen=True, slots=True, kw_only=True)
-class DeferredRow:
-    """One thing put off: a finding, or a temporary repair in words, with who sees to it and by when."""
-
-    id: str
-    sheet_id: str
-    position: int
-    finding: str
-    words: str
-    who: str
-    due_on: date | None
-
-
 def _sheet(row: Row) -> SheetRow:
     signed_at = datetime.fromisoformat(row["signed_at"]) if row["signed_at"] else None
     return SheetRow(
@@ -70,13 +57,18 @@ _SHEET = "select s.*, p.name as person from sheet s join act a on a.id = s.act_i
 
 
 def add_sheet(conn: Connection, sheet_id: str, motor_id: str, *, kind: str, at: datetime, act_id: str) -> None:
-    """Open a sheet on its round."""
+    """Open a sheet."""
     conn.execute(
         """insert into sheet (id, motor_id, number, kind, at, act_id)
            values (:id, :motor_id, (select coalesce(max(number), 0) + 1 from sheet where motor_id = :motor_id),
                    :kind, :at, :act_id)""",
         {"id": sheet_id, "motor_id": motor_id, "kind": kind, "at": at.isoformat(), "act_id": act_id},
     )
+
+
+def change_kind(conn: Connection, sheet_id: str, kind: Kind) -> None:
+    """Make an open sheet one of another kind."""
+    conn.execute("update sheet set kind = :kind where id = :id and signed_at is null", {"id": sheet_id, "kind": kind})
 
 
 def fetch_sheet(conn: Connection, sheet_id: str) -> SheetRow:
@@ -150,50 +142,3 @@ def version_of(conn: Connection, sheet_id: str) -> int:
         {"id": sheet_id},
     ).fetchone()
     return int(row[0])
-
-
-def add_deferred(conn: Connection, motor_id: str, made: DeferredRow, act_id: str) -> None:
-    """Keep something that is put off."""
-    conn.execute(
-        """insert into deferred (id, motor_id, sheet_id, position_number, finding, words, who, due_on, act_id)
-           values (:id, :motor_id, :sheet_id, :position, :finding, :words, :who, :due_on, :act_id)""",
-        {
-            "id": made.id,
-            "motor_id": motor_id,
-            "sheet_id": made.sheet_id,
-            "position": made.position,
-            "finding": made.finding,
-            "words": made.words,
-            "who": made.who,
-            "due_on": made.due_on.isoformat() if made.due_on else None,
-            "act_id": act_id,
-        },
-    )
-
-
-def list_deferred(conn: Connection, motor_id: str) -> list[DeferredRow]:
-    """Return what is put off on a motor and still open, the earliest date first."""
-    rows = conn.execute(
-        "select * from deferred where motor_id = :id and closed_act_id is null order by due_on is null, due_on, id",
-        {"id": motor_id},
-    )
-    return [
-        DeferredRow(
-            id=r["id"],
-            sheet_id=r["sheet_id"],
-            position=r["position_number"],
-            finding=r["finding"],
-            words=r["words"],
-            who=r["who"],
-            due_on=date.fromisoformat(r["due_on"]) if r["due_on"] else None,
-        )
-        for r in rows
-    ]
-
-
-def close_deferred(conn: Connection, deferred_id: str, act_id: str) -> None:
-    """Close something that was put off."""
-    conn.execute(
-        "update deferred set closed_act_id = :act_id where id = :id and closed_act_id is null",
-        {"id": deferred_id, "act_id": act_id},
-    )

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.text.texts import compared
+from norvash.core.verdict.rising import Rise, rise_from
 from norvash.store.database import Connection, Row
 
 
@@ -29,7 +30,15 @@ class Standing:
     early_on: str | None = None
     late_on: str | None = None
     look_by: str = ""
+    plan_on: str | None = None
+    change_on: str | None = None
+    rises_json: str = "[]"
     version: int = 0
+
+
+def rises_of(standing: Standing) -> tuple[Rise, ...]:
+    """Return the days on which a motor rises."""
+    return tuple(map(rise_from, json.loads(standing.rises_json))) if standing.rises_json != "[]" else ()
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -48,14 +57,17 @@ def save_standing(conn: Connection, standing: Standing) -> None:
     """Keep a motor's standing in place of the one before."""
     conn.execute(
         """insert into standing (motor_id, rules_seq, stage, rank, limit_on, look_on, due, left_mm,
-                                 sentence, word, flags, drawing_json, place_key, early_on, late_on, look_by)
+                                 sentence, word, flags, drawing_json, place_key, early_on, late_on, look_by,
+                                 plan_on, change_on, rises_json)
            values (:motor_id, :rules_seq, :grade, :rank, :limit_on, :look_on, :due, :left_mm,
-                   :sentence, :word, :flags, :drawing_json, :place_key, :early_on, :late_on, :look_by)
+                   :sentence, :word, :flags, :drawing_json, :place_key, :early_on, :late_on, :look_by,
+                   :plan_on, :change_on, :rises_json)
            on conflict (motor_id) do update set rules_seq = excluded.rules_seq, stage = excluded.stage,
                rank = excluded.rank, limit_on = excluded.limit_on, look_on = excluded.look_on, due = excluded.due,
                left_mm = excluded.left_mm, sentence = excluded.sentence, word = excluded.word,
                flags = excluded.flags, drawing_json = excluded.drawing_json, place_key = excluded.place_key,
                early_on = excluded.early_on, late_on = excluded.late_on, look_by = excluded.look_by,
+               plan_on = excluded.plan_on, change_on = excluded.change_on, rises_json = excluded.rises_json,
                version = standing.version + 1""",
         {name: getattr(standing, name) for name in Standing.__dataclass_fields__},
     )
@@ -78,15 +90,18 @@ _LISTED = (
 )
 
 
-_URGENT = "select motor_id, case when rank < 5 and due <= :today then 5 else rank end as urgency, due from standing"
+# How urgently a motor needs hands on a day: its own rank, or that to which it has risen since.
+_RISEN = "case when rank < 5 and change_on <= :today then 5 when rank < 4 and plan_on <= :today then 4 else rank end"
+_URGENT = f"select motor_id, {_RISEN} as urgency, due from standing"
+_COME = "rank = 0 and (look_on <= :until or plan_on <= :today)"
 
 
 def list_bench(conn: Connection, today: date, until: date, most: int, skip: int) -> list[Listed]:
-    """Return the motors that need hands by a day, most urgent first; past its date counts as change now."""
+    """Return the motors that need hands by a day, most urgent first, each at the grade to which it has risen."""
     rows = conn.execute(
         f"""with urgent as (
                 {_URGENT} where rank > 0
-                union all {_URGENT} where rank = 0 and look_on <= :until
+                union all {_URGENT} where {_COME}
                 order by urgency desc, due, motor_id limit :most offset :skip)
             select m.tag, m.name, m.place, m.class, s.*, s.stage as grade from urgent u
             join standing s on s.motor_id = u.motor_id join motor m on m.id = u.motor_id
@@ -96,22 +111,21 @@ def list_bench(conn: Connection, today: date, until: date, most: int, skip: int)
     return [_listed(r) for r in rows]
 
 
-def count_bench(conn: Connection, until: date) -> int:
+def count_bench(conn: Connection, today: date, until: date) -> int:
     """Return how many motors need hands by a day."""
     row = conn.execute(
-        """select (select count(*) from standing where rank > 0)
-                  + (select count(*) from standing where rank = 0 and look_on <= :until)""",
-        {"until": until.isoformat()},
+        f"select (select count(*) from standing where rank > 0) + (select count(*) from standing where {_COME})",
+        {"today": today.isoformat(), "until": until.isoformat()},
     )
     return int(row.fetchone()[0])
 
 
-def list_next(conn: Connection, after: date, most: int) -> list[Listed]:
+def list_next(conn: Connection, today: date, after: date, most: int) -> list[Listed]:
     """Return the motors that run on, the soonest due first."""
     rows = conn.execute(
-        f"{_LISTED} where s.rank = 0 and (s.look_on is null or s.look_on > :after) order by s.due, s.motor_id limit"
-        " :most",
-        {"after": after.isoformat(), "most": most},
+        f"""{_LISTED} where s.rank = 0 and (s.look_on is null or s.look_on > :after)
+            and (s.plan_on is null or s.plan_on > :today) order by s.due, s.motor_id limit :most""",
+        {"today": today.isoformat(), "after": after.isoformat(), "most": most},
     )
     return [_listed(r) for r in rows]
 
@@ -149,19 +163,32 @@ def list_stale(conn: Connection, rules_seq: int, after: str, most: int) -> list[
 
 @dataclass(frozen=True, slots=True)
 class Sought:
-    """Which motors an outlook is over: words of the place, a class, a grade; empty means all."""
+    """Which motors an outlook is over: words of the place, a class, a grade on a day; empty means all."""
 
     place: str = ""
     motor_class: str = ""
     grade: str = ""
+    today: date = date.min
+
+    @property
+    def every(self) -> bool:
+        """Tell whether it is over all motors."""
+        return not (self.place or self.motor_class or self.grade)
 
     @property
     def values(self) -> dict[str, str]:
         """Return the filter as parameters of a statement."""
-        return {"place": compared(self.place), "class": self.motor_class, "stage": self.grade}
+        return {
+            "place": compared(self.place),
+            "class": self.motor_class,
+            "stage": self.grade,
+            "today": self.today.isoformat(),
+        }
 
 
-_OF_KIND = "(:class = '' or m.class = :class) and (:stage = '' or s.stage = :stage)"
+_GRADE = """case when s.rank < 5 and s.change_on <= :today then 'change'
+                 when s.rank < 4 and s.plan_on <= :today then 'plan' else s.stage end"""
+_OF_KIND = f"(:class = '' or m.class = :class) and (:stage = '' or {_GRADE} = :stage)"
 _IN_PLACES = f"s.place_key in (select value from json_each(:places)) and {_OF_KIND}"
 # Every place once, by leaps through the index.
 _PLACES = """with recursive place (key) as (
@@ -212,7 +239,7 @@ class Counts:
 def count_outlook(conn: Connection, sought: Sought, days: Sequence[date]) -> Counts:
     """Count an outlook's motors and what falls due by each day: all of them by index, those sought in one pass."""
     names = {f"day_{i}": d.isoformat() for i, d in enumerate(days)}
-    if sought == Sought():
+    if sought.every:
         each = [
             "true",
             "early_on is not null",

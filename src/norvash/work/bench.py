@@ -4,12 +4,11 @@ from dataclasses import dataclass
 from datetime import date, timedelta
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.grades import WORDS, raised_by_date
-from norvash.core.verdict.set_grade import RUN_TO_FAILURE
+from norvash.core.verdict.rising import risen
 from norvash.store import sheets, standings
 from norvash.store.database import Connection
 from norvash.store.sheets import OpenSheet
-from norvash.store.standings import Listed
+from norvash.store.standings import Listed, rises_of
 from norvash.work.rulebook import rulebook
 
 PAGE = 12
@@ -48,20 +47,19 @@ class Bench:
 
 
 def row_of(listed: Listed, today: date) -> BenchRow:
-    """Return a row; a limit that lies in the past by its date raises the grade."""
+    """Return a row, at the grade to which the motor has risen by a day."""
     standing = listed.standing
     limit_on, look_on, early_on, late_on = (
         date.fromisoformat(d) if d else None
         for d in (standing.limit_on, standing.look_on, standing.early_on, standing.late_on)
     )
-    by_date = None if RUN_TO_FAILURE in standing.flags else limit_on
-    grade, note = raised_by_date(standing.grade, by_date, today), ""  # type: ignore[arg-type]
-    if grade != standing.grade or "past its date" in standing.flags:
-        note = "past its limit by date: measure or change"
-    elif look_on is not None and look_on <= today and grade in ("fit", "watch", "plan"):
-        note = "the look is due"
-    word = standing.word if grade == standing.grade else WORDS[grade or "fit"]
-    flags = "; ".join(f for f in standing.flags.split("; ") if f not in ("look due", "past its date"))
+    rise = risen(standing.grade, rises_of(standing), today)  # type: ignore[arg-type]
+    grade, note = (rise.grade, rise.why) if rise is not None else (standing.grade, "")
+    due = look_on is not None and look_on <= today
+    if due and not note and grade not in ("change", "stop"):
+        note = "The look is due."
+    word = rise.word if rise is not None else standing.word
+    flags = "; ".join(f for f in standing.flags.split("; ") if f != "look due")
     return BenchRow(
         listed=listed,
         grade=grade,
@@ -79,11 +77,11 @@ def bench(conn: Connection, today: date, page: int) -> Bench:
     """Return one page of the bench; after the last page come the next motors that run on."""
     ahead = MotorRules(rulebook(conn))["bench.ahead"]
     until = today + timedelta(days=ahead)
-    needing = standings.count_bench(conn, until)
+    needing = standings.count_bench(conn, today, until)
     pages = max((needing + PAGE - 1) // PAGE, 1)
     page = min(max(page, 1), pages)
     rows = [row_of(x, today) for x in standings.list_bench(conn, today, until, PAGE, (page - 1) * PAGE)]
-    coming = [row_of(x, today) for x in standings.list_next(conn, until, _NEXT)] if page == pages else []
+    coming = [row_of(x, today) for x in standings.list_next(conn, today, until, _NEXT)] if page == pages else []
     return Bench(
         rows=rows,
         coming=coming,

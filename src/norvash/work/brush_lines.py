@@ -7,24 +7,34 @@ from norvash.core.brush.straight_line import Point, rate_mm_per_kh
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.given import Sight
 from norvash.core.verdict.grades import WORDS, Graded, grade_of
 from norvash.core.verdict.values import BrushNow
 from norvash.store import rounds
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow, RoundRow
 from norvash.work.context import Context
+from norvash.work.measuring import freed
 from norvash.work.sheet_page import SheetPage
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class BrushLine:
-    """One position of the round: its reading, its last one, and what follows.
+    """One position of a sheet: its reading, its last one, and what follows.
 
-    `ran_units` is the use since its last reading; the rate is of that interval, or over the set's life without one.
-    What is usable and left is of this reading, also when later ones have followed.
+    Once work has touched the brush its reading is that of the one as left, and `found` what was read before, with the
+    share that was usable then. `ran_units` is the use since its last reading; the rate is of that interval, or over the
+    set's life without one. What is usable and left is of this reading, also when later ones have followed. One that is
+    `held` proves nothing: the brush does not follow its wear.
     """
 
     plan: PositionPlan
+    sight: Sight
+    found: ReadingRow | None
+    found_usable: float | None
+    new: bool
+    nominal: bool
+    held: bool
     reading: ReadingRow | None
     before: Point | None
     usable: float | None
@@ -47,50 +57,72 @@ class BrushLines:
     @property
     def at(self) -> int:
         """Return the first position not measured yet, 0 without one."""
-        return next((x.plan.number for x in self.lines if x.reading is None), 0)
+        return next((x.plan.number for x in self.lines if x.reading is None and not x.nominal), 0)
 
     @property
     def answered(self) -> int:
         """Return how many positions are measured."""
-        return sum(x.reading is not None for x in self.lines)
+        return sum(x.reading is not None or x.found is not None for x in self.lines)
+
+    @property
+    def both(self) -> bool:
+        """Tell whether a brush stands in two sights: what was found beside what was left."""
+        return any(x.sight == "left" for x in self.lines)
 
 
 def brush_lines(conn: Connection, shown: SheetPage) -> BrushLines:
     """Return the brushes of a sheet, measured or not."""
-    row, context = rounds.fetch_round(conn, shown.row.id), shown.context
-    readings = rounds.list_readings(conn, row.id)
+    of_sheet = rounds.rounds_of(conn, shown.row.id)
+    read = {(g.position_number, g.sight): g for r in of_sheet for g in rounds.list_sighted(conn, r.id)}
     return BrushLines(
-        row,
+        of_sheet[-1],
         tuple(
-            _line(shown, row, plan, readings.get(plan.number), brush)
-            for plan, brush in zip(context.state.positions, shown.found.brushes, strict=True)
+            _line(shown, of_sheet, plan, (read.get((plan.number, "found")), read.get((plan.number, "left"))), brush)
+            for plan, brush in zip(shown.context.state.positions, shown.found.brushes, strict=True)
         ),
     )
 
 
 def _line(
-    shown: SheetPage, row: RoundRow, plan: PositionPlan, reading: ReadingRow | None, brush: BrushNow
+    shown: SheetPage,
+    of_sheet: list[RoundRow],
+    plan: PositionPlan,
+    read: tuple[ReadingRow | None, ReadingRow | None],
+    brush: BrushNow,
 ) -> BrushLine:
     context, limit_mm = shown.context, shown.found.limit.limit_mm
+    as_found, as_left = read
+    here = [r for s in context.sets for r in s.rounds if r.sheet_id == shown.row.id]
+    new = plan.number in shown.found.new or (shown.row.signed_at is not None and as_left is not None)
+    sight: Sight = "left" if new or as_left is not None or freed(shown.context, plan.number) else "found"
+    reading, row = (as_left, of_sheet[-1]) if sight == "left" else (as_found, of_sheet[0])
+    held = any(plan.number in r.held for r in here) and as_left is None
     usable, left, graded = None, None, None
-    if reading is not None:
+    if reading is not None and not held:
         usable, left = (
             usable_carbon(reading.length_mm, NEW_MM.need(context.figures), limit_mm),
             reading.length_mm - limit_mm,
         )
         newest = brush.last is not None and brush.last.id == reading.id
         graded = brush.graded if newest else grade_of(usable, context.rules)
-    before = _before(context, row, plan.number)
+    before = None if new else _before(context, row, plan.number)
     since = ran = rate = None
-    if reading is not None and before is not None:
+    if reading is not None and before is not None and not held:
         now = Point(reading.length_mm, row.total_units, reading.sd_mm)
         since, ran = before.length_mm - now.length_mm, now.run_h - before.run_h
         rate = rate_mm_per_kh(before if ran > 0 else brush.start, now)
-    word = WORDS[graded.grade] if graded else "not measured on this sheet"
-    this = next(r for s in context.state.sets for r in s.rounds if r.id == row.id)
-    seen = tuple(f for n, f in this.seen if n == plan.number)
+    word = WORDS[graded.grade] if graded else "its reading proves nothing" if held else "not measured on this sheet"
+    found_then = as_found if sight == "left" else None
     return BrushLine(
         plan=plan,
+        sight=sight,
+        found=found_then,
+        found_usable=usable_carbon(found_then.length_mm, NEW_MM.need(context.figures), limit_mm)
+        if found_then is not None and not any(plan.number in r.held for r in here)
+        else None,
+        new=new,
+        nominal=plan.number in context.sets[-1].nominal and new,
+        held=held,
         reading=reading,
         before=before,
         usable=usable,
@@ -100,19 +132,19 @@ def _line(
         ran_units=ran,
         rate_mm_per_kh=rate,
         word=word,
-        seen=seen,
+        seen=tuple(dict.fromkeys(f for r in here for n, f in r.seen if n == plan.number)),
     )
 
 
 def _before(context: Context, row: RoundRow, position: int) -> Point | None:
     """Return the reading before this round, or the length at fitting if that is known."""
-    current = context.state.current
+    of_set = next((s for s in context.sets if s.id == row.set_id), context.state.current)
     earlier = [
-        r for r in current.rounds if r.id != row.id and position in r.readings and r.total_units <= row.total_units
+        r for r in of_set.rounds if r.id != row.id and position in r.readings and r.total_units <= row.total_units
     ]
     if earlier:
         found = earlier[-1].readings[position]
         return Point(found.length_mm, earlier[-1].total_units, found.sd_mm)
-    if current.fitted_known and current.fitted_units <= row.total_units:
-        return Point(NEW_MM.need(context.figures), current.fitted_units, context.rules["new.tolerance"] / 2)
+    if of_set.fitted_known and of_set.fitted_units <= row.total_units:
+        return Point(NEW_MM.need(context.figures), of_set.fitted_units, context.rules["new.tolerance"] / 2)
     return None

@@ -1,6 +1,6 @@
 """Everything about one motor as the record holds it at one moment, and what follows from it for a verdict."""
 
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import datetime
 from functools import cached_property
@@ -16,24 +16,23 @@ from norvash.core.motor.record import BrushSet, Measured, MotorState, Renewal, R
 from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules, Rulebook
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Field
-from norvash.core.sheet.finding import Noted
-from norvash.core.sheet.given import Given
-from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FIELDS
+from norvash.core.sheet.given import Given, Sight
+from norvash.core.sheet.life import KeptLife
+from norvash.core.sheet.sheet import Sheet, Spot
+from norvash.core.sheet.stages.catalogue import TOGETHER
 from norvash.core.use.counting import Counted, Rate, rate_of_use
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.season import Window, season_of
-from norvash.store import entries, motors, policies, sets, sheets, use
+from norvash.store import entries, lives, motors, policies, sets, sheets, use
 from norvash.store.database import Connection, snapshot
 from norvash.store.motors import Motor, MotorType
-from norvash.store.sheets import DeferredRow, SheetRow
+from norvash.store.seen import Seen
+from norvash.store.sheets import SheetRow
 from norvash.store.stamps import Stamp, stamp_of
+from norvash.work.marks import marks_of
+from norvash.work.read_anew import read_anew, renewed
 from norvash.work.rulebook import rulebook
 from norvash.work.sheet_state import beside, put_together
-
-# What changes the figures in force, and so the forecast: the fields, and the marks that they leave.
-_MARKING = tuple(f for f in FIELDS if f.marks)
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -56,9 +55,9 @@ class Context:
     windows: tuple[Window, ...]
     policies: tuple[Policy, ...]
     ahead: Ahead | None
-    put_off: tuple[DeferredRow, ...]
+    lives: tuple[KeptLife, ...]
     row: SheetRow | None
-    written: Mapping[tuple[str, int], Given]
+    written: Mapping[Spot, Given]
     sheet: Sheet | None
     rules: MotorRules
 
@@ -75,20 +74,36 @@ class Context:
     @cached_property
     def state(self) -> MotorState:
         """Return what a verdict rests on."""
-        told = beside(self.row, self.sheet, self.put_off, figures=self.figures, sets=self.sets, rules=self.rules)
+        told = beside(
+            self.row,
+            self.sheet,
+            self.lives,
+            figures=self.figures,
+            positions=self.positions,
+            sets=self.sets,
+            rules=self.rules,
+        )
+        sets = self.sets
+        if any(r.held for r in sets[-1].rounds):
+            sets = (*sets[:-1], replace(sets[-1], rounds=tuple(r.proving for r in sets[-1].rounds)))
         rate = rate_in_season(self.motor, self.figures, self.entries, self.windows, self.rules)
         return MotorState(
             figures=self.figures,
             positions=self.positions,
-            sets=self.sets,
+            sets=sets,
             entries=self.entries,
             rate=rate,
             ahead=self.ahead,
             policies=self.policies,
-            noted=told.noted,
+            told=told.told,
             overrules=told.overrules,
             asked_on=told.look_on,
         )
+
+    @property
+    def open_sheet(self) -> Sheet | None:
+        """Return its newest sheet while that is not signed, None without one."""
+        return self.sheet if self.row is not None and self.row.signed_at is None else None
 
     @property
     def unit(self) -> str:
@@ -101,21 +116,19 @@ class Context:
         vars(made).update(vars(self), ahead=ahead, state=replace(self.state, ahead=ahead))
         return made
 
-    def with_reading(self, round_id: str, position: int, measured: Measured | None) -> "Context":
-        """Return the motor after a reading was made in a round, or withdrawn from it."""
+    def with_reading(
+        self, round_id: str, position: int, measured: Measured | None, sight: Sight = "found"
+    ) -> "Context":
+        """Return the motor after a reading was made in a round, or withdrawn from it, in one sight."""
 
-        def changed(a_round: Round, brush_set: BrushSet) -> Round:
-            readings = {n: m for n, m in a_round.readings.items() if n != position}
-            renewal = brush_set.renewal_of(position)
-            if measured is not None and (renewal is None or a_round.total_units >= renewal.total_units):
-                readings = dict(sorted({**readings, position: measured}.items()))
-            return replace(a_round, readings=readings)
+        return self._with_round(round_id, lambda r, s: read_anew(r, s, position, measured, sight))
 
-        return self._with_round(round_id, changed)
-
-    def with_seen(self, round_id: str, seen: tuple[Noted, ...]) -> "Context":
+    def with_seen(self, round_id: str, seen: Sequence[Seen]) -> "Context":
         """Return the motor after other things were seen on the brushes of a round."""
-        return self._with_round(round_id, lambda a_round, _: replace(a_round, seen=seen))
+        found = {(s.position, s.finding.id) for s in seen if s.sight == "found"}
+        left = frozenset((s.position, s.finding.id) for s in seen) - found
+        every = tuple(dict.fromkeys(s.noted for s in sorted(seen, key=lambda s: (s.position, s.finding.id))))
+        return self._with_round(round_id, lambda a_round, _: replace(a_round, seen=every, seen_left=left))
 
     def _with_round(self, round_id: str, changed: Callable[[Round, BrushSet], Round]) -> "Context":
         sets = tuple(
@@ -124,33 +137,42 @@ class Context:
         return replace(self, sets=sets)
 
     def with_sheet(
-        self, row: SheetRow, kind: str, total_units: float, written: Mapping[tuple[str, int], Given]
+        self, row: SheetRow, round_id: str, kind: str, total_units: float, written: Mapping[Spot, Given]
     ) -> "Context":
         """Return the motor after a sheet was opened, with the round that is measured on it."""
-        opened = Round(id=row.id, at=row.at, total_units=total_units, kind=kind, finished=False, readings={})
+        opened = Round(
+            id=round_id, at=row.at, total_units=total_units, kind=kind, finished=False, readings={}, sheet_id=row.id
+        )
         current = replace(self.sets[-1], rounds=(*self.sets[-1].rounds, opened))
         sheet = Sheet(
-            id=row.id, number=row.number, kind=row.kind, at=row.at, person=row.person, facts=self.facts, entries=written
+            id=row.id,
+            number=row.number,
+            kind=row.kind,
+            at=row.at,
+            person=row.person,
+            facts=self.facts,
+            written=written,
+            together=TOGETHER,
         )
         return replace(self, sets=(*self.sets[:-1], current), row=row, written=written, sheet=sheet)
 
-    def with_entry(
-        self, field_id: str, place: int, given: Given | None, marks: tuple[Mark, ...] | None = None
-    ) -> "Context":
+    def with_entry(self, spot: Spot, given: Given | None, marks: tuple[Mark, ...] | None = None) -> "Context":
         """Return the motor after something was entered on its newest sheet; with None nothing stands there any more."""
         if self.sheet is None:
             raise LookupError("nothing can be entered without a sheet")
-        written = {at: g for at, g in self.written.items() if at != (field_id, place)}
-        written |= {} if given is None else {(field_id, place): given}
+        written = {at: g for at, g in self.written.items() if at != spot}
+        written |= {} if given is None else {spot: given}
         made = replace(self, written=written, marks=self.marks if marks is None else marks)
-        return replace(made, sheet=replace(self.sheet, entries=written, facts=made.facts))
+        return replace(made, sheet=replace(self.sheet, written=written, facts=made.facts))
 
-    def with_signature(self, row: SheetRow, put_off: tuple[DeferredRow, ...]) -> "Context":
-        """Return the motor after its newest sheet was signed and its round closed, with what is put off then."""
+    def with_signature(self, row: SheetRow, kept: tuple[KeptLife, ...]) -> "Context":
+        """Return the motor after its newest sheet was signed and its rounds closed, with the lives that go on."""
         if self.sheet is None:
             raise LookupError("nothing can be signed without a sheet")
-        closed = self._with_round(row.id, lambda a_round, _: replace(a_round, finished=True))
-        return replace(closed, row=row, put_off=put_off, sheet=replace(self.sheet, signed_at=row.signed_at))
+        closed = self
+        for a_round in (r for s in self.sets for r in s.rounds if r.sheet_id == row.id):
+            closed = closed._with_round(a_round.id, lambda r, _: replace(r, finished=True))
+        return replace(closed, row=row, lives=kept, sheet=replace(self.sheet, signed_at=row.signed_at))
 
     def with_new_set(self, ended: BrushSet, fitted: BrushSet) -> "Context":
         """Return the motor after its set has ended and another was fitted."""
@@ -160,15 +182,7 @@ class Context:
         """Return the motor after some brushes of its set were renewed: what was read of them before counts no
         longer.
         """
-        current = self.sets[-1]
-        current = replace(current, renewed=tuple(sorted((*current.renewed, *renewals), key=lambda r: r.total_units)))
-
-        def since(a_round: Round, number: int) -> bool:
-            renewal = current.renewal_of(number)
-            return renewal is None or a_round.total_units >= renewal.total_units
-
-        rounds_now = (replace(r, readings={n: m for n, m in r.readings.items() if since(r, n)}) for r in current.rounds)
-        return replace(self, sets=(*self.sets[:-1], replace(current, rounds=tuple(rounds_now))))
+        return replace(self, sets=(*self.sets[:-1], renewed(self.sets[-1], renewals)))
 
     def with_figures(self, stated: Figures, positions: tuple[PositionPlan, ...]) -> "Context":
         """Return the motor with other figures stated, and its brushes placed or named otherwise."""
@@ -211,17 +225,6 @@ def figures_of(conn: Connection, motor: Motor) -> Figures:
     return Figures(own, of_type, TEMPLATES[motor.motor_class].lends)
 
 
-def marks_of(conn: Connection, motor_id: str) -> tuple[Mark, ...]:
-    """Return a motor's recorded cuts and the settings of its holders after them, in order."""
-    kept = entries.list_kept(conn, motor_id, tuple(f.id for f in _MARKING))
-    return tuple(mark_of(FIELD_BY_ID[field_id], number, given) for field_id, number, given in kept)
-
-
-def mark_of(field: Field, number: int, given: Given) -> Mark:
-    """Return what an entry on a sheet says of the copper: a cut, or that the holders are set."""
-    return Mark(field.marks, given.at.date(), number, given.number, given.cut.sunk_radial_mm if given.cut else 0.0)
-
-
 def rate_in_season(
     motor: Motor, figures: Figures, entries: tuple[Entry, ...], windows: tuple[Window, ...], applied: MotorRules
 ) -> Rate | None:
@@ -254,7 +257,7 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
             windows=policies.list_windows(conn),
             policies=policies.list_policies(conn, motor_id, motor.type_id),
             ahead=ahead,
-            put_off=tuple(sheets.list_deferred(conn, motor_id)),
+            lives=lives.list_standing(conn, motor_id),
             row=row,
             written=written,
             sheet=None,
@@ -288,7 +291,7 @@ def begin(
             windows=policies.list_windows(conn),
             policies=policies.list_policies(conn, motor.id, motor.type_id),
             ahead=None,
-            put_off=(),
+            lives=(),
             row=None,
             written={},
             sheet=None,

@@ -10,13 +10,24 @@ from typing import Any
 
 from norvash.core.brush.doubts import ANSWERS
 from norvash.core.motor.figure_fields import BY_NAME
+from norvash.core.sheet.signing import SIGNED_AS
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.decide import OUTCOME
 from norvash.core.text.words import counter_words, listed
 from norvash.core.use.counting import EVENTS
 from norvash.store.people import Done
 
-_ROUND_JOBS = ("open a sheet", "measure", "settle a doubt", "note a finding", "enter", "undo", "sign a sheet")
+_ROUND_JOBS = (
+    "open a sheet",
+    "measure",
+    "settle a doubt",
+    "note a finding",
+    "enter",
+    "undo",
+    "sign a sheet",
+    "say which sight",
+    "make it a whole sheet",
+)
 _ANSWERS = dict(ANSWERS)
 
 
@@ -101,7 +112,11 @@ def _said_of(job: str, told: _Told) -> list[str]:
     if job == "sign a sheet" and "sheet" in told.after:
         open_too = f" with something open: {told.after['why']}" if told.after["why"] else ""
         outcome = dict(OUTCOME.choices).get(told.after["outcome"], "")
-        return [f"signed sheet {told.after['sheet']}{open_too}{f', {outcome}' if outcome else ''}"]
+        kind = SIGNED_AS.get(told.after.get("as", ""), "")
+        words = f"signed sheet {told.after['sheet']}{f' as {kind[0].lower()}{kind[1:]}' if kind else ''}"
+        return [f"{words}{open_too}{f', {outcome}' if outcome else ''}"]
+    if job == "make it a whole sheet":
+        return ["went on with it as a whole sheet"]
     return []
 
 

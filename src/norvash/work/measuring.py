@@ -8,40 +8,47 @@ from norvash.core.brush.doubts import Doubt
 from norvash.core.brush.readings import Reading, read
 from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import Measured
+from norvash.core.motor.record import Measured, Round
+from norvash.core.sheet.done import worked_on
+from norvash.core.sheet.given import Sight
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.errors import Conflict, InputError, NotFound
-from norvash.store import forecasts, rounds
+from norvash.store import forecasts, rounds, seen
 from norvash.store.database import Connection
 from norvash.store.rounds import RoundRow
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.context import Context, Prepared, load
 from norvash.work.settling import doubt_about
-from norvash.work.sheet_state import unsettled
-from norvash.work.sheets import hold_at_gate, sheet_of
+from norvash.work.sheets import NOT_SAID, hold_at_gate, sheet_of, unsigned
+from norvash.work.sighting import Seeing, sight_for, slip
 from norvash.work.standing import Judged, foresee, judge, keep
 
 
 def record(
     conn: Connection,
     act: Act,
-    round_id: str,
+    sheet_id: str,
     *,
     position: int,
     text: str,
     method: str = "",
     instrument: str = "",
     replaces: str = "",
+    seeing: Seeing = NOT_SAID,
 ) -> str:
     """Keep one reading at once, doubted or not, and judge the motor anew; return the reading's id.
 
-    `replaces` is the reading that the person saw at this position; another one there is not overwritten.
-    Raises: InputError for what cannot be read, Conflict for a reading that somebody else made meanwhile.
+    A brush that came new at this visit is read as left, the one before it as found. `replaces` is the reading that the
+    person saw at this position; another one there is not overwritten. Raises: InputError for what cannot be read,
+    NeedsAnswer where it could be a slip, Conflict for a reading that somebody else made meanwhile.
     """
 
     def prepare() -> _Reading:
-        row, context = _open(conn, round_id, act.at)
+        context = _open(conn, sheet_id, act.at)
         plan = _plan(context, position)
+        touched = position in context.state.told.new or freed(context, position)
+        sight = sight_for(seeing, touched=touched)
+        row = _round_for(context, sheet_id, sight)
         method_used = method or MEASURED_BY.of(context.figures)
         instrument_used = instrument or MEASURED_WITH.of(context.figures)
         try:
@@ -59,15 +66,22 @@ def record(
             doubt_rule=doubt.rule_id if doubt else "",
             id=act.id,
         )
-        after = context.with_reading(round_id, position, measured)
+        after = context if sight == "asked" else context.with_reading(row.id, position, measured, sight)
+        judged = foresee(conn, [after], act.at.date())[0]
+        there = row.found.get(position) if sight == "found" and position in row.left else row.readings.get(position)
+        if there is not None and there.id == replaces and sight != "asked":
+            before, said = judge(context, act.at.date()).found.lives, f"{there.length_mm:g} mm"
+            slip(before, judged.found.lives, said, seeing, sight=sight, touched=touched)
         return _Reading(
             context=context,
+            row=row,
+            sight=sight,
             plan=plan,
             reading=reading,
             method=method_used,
             instrument=instrument_used,
             doubt=doubt,
-            judged=foresee(conn, [after], act.at.date())[0],
+            judged=judged,
         )
 
     def body(act: Act, made: _Reading) -> Change:
@@ -75,15 +89,16 @@ def record(
         before = rounds.add_reading(
             conn,
             act.id,
-            round_id,
+            made.row.id,
             position=position,
             reading=reading,
             method=made.method,
             instrument=made.instrument,
             doubt=doubt,
+            sight=made.sight,
             act_id=act.id,
         )
-        if before is not None and before[0] != replaces:
+        if before is not None and before[0] != replaces and made.sight != "asked":
             _meanwhile(conn, before[0], made.plan)
         keep(conn, made.judged)
         after = {
@@ -96,12 +111,13 @@ def record(
         return Change(act.id, was, after, made.judged.context.motor.id)
 
     typed = {
-        "round": round_id,
+        "round": sheet_id,
         "position": position,
         "text": text,
         "method": method,
         "instrument": instrument,
         "replaces": replaces,
+        **seeing.typed,
     }
     return prepared(conn, act, "measure", typed=typed, prepare=prepare, body=body)
 
@@ -110,6 +126,8 @@ def record(
 class _Reading(Prepared):
     """A reading that is read and judged, and not kept yet."""
 
+    row: Round
+    sight: Sight
     plan: PositionPlan
     reading: Reading
     method: str
@@ -127,17 +145,27 @@ def _meanwhile(conn: Connection, reading_id: str, plan: PositionPlan) -> NoRetur
     )
 
 
-def _open(conn: Connection, round_id: str, now: datetime) -> tuple[RoundRow, Context]:
-    """Return a round that takes readings, with its motor.
+def _open(conn: Connection, sheet_id: str, now: datetime) -> Context:
+    """Return the motor of a sheet that takes readings.
 
-    Raises: Conflict for a finished one, or while the gate of its sheet is open.
+    Raises: Conflict for a signed one, or while its gate is open.
     """
-    row = rounds.fetch_round(conn, round_id)
-    if row.finished:
-        raise Conflict("This round is finished.", "Start a new sheet on the motor's page to measure again.", "value")
-    context = load(conn, row.motor_id)
-    hold_at_gate(sheet_of(conn, context, round_id), "safe", context, now)
-    return row, context
+    context = load(conn, unsigned(conn, sheet_id).motor_id)
+    hold_at_gate(sheet_of(conn, context, sheet_id), "safe", context, now)
+    return context
+
+
+def freed(context: Context, position: int) -> bool:
+    """Tell whether the brush at a position was found held, and was worked on at this visit."""
+    told = context.state.told
+    held = [f for (n, _), f in told.found.items() if n == position and f.holds_brush]
+    return told.sheet is not None and any(worked_on(f, position, told.sheet, told.new) for f in held)
+
+
+def _round_for(context: Context, sheet_id: str, sight: Sight) -> Round:
+    """Return the round to which a reading of one sight belongs: that of a set fitted on the sheet for one as left."""
+    of_sheet = [r for s in context.sets for r in s.rounds if r.sheet_id == sheet_id]
+    return of_sheet[-1] if sight == "left" else of_sheet[0]
 
 
 def _plan(context: Context, position: int) -> PositionPlan:
@@ -147,33 +175,48 @@ def _plan(context: Context, position: int) -> PositionPlan:
     raise NotFound(f"This motor has no position {position}.", "Choose one in the end view.", "position")
 
 
-def note(conn: Connection, act: Act, round_id: str, position: int, seen: str, *, gone: bool = False) -> str:
-    """Keep what was seen on a brush, or take it back; return the round's id.
+def note(
+    conn: Connection, act: Act, sheet_id: str, position: int, noticed: str, *, gone: bool = False, answer: str = ""
+) -> str:
+    """Keep what was seen on a brush, or take it back; return the sheet's id.
 
-    Raises: InputError for a finding that is not in the list, Conflict for a finished round.
+    What is seen after work on it is as left. Raises: InputError for a finding that is not in the list, NeedsAnswer
+    where taking it back would end one that is to be decided, Conflict for a signed sheet.
     """
-    if seen not in BY_SIGHT:
+    if noticed not in BY_SIGHT:
         raise InputError("This finding is not known.", "Choose one from the list.", "seen")
 
     def prepare() -> _Noted:
-        _, context = _open(conn, round_id, act.at)
-        plan = _plan(context, position)
-        this = (position, BY_SIGHT[seen])
-        there = {s for s in rounds.list_noted(conn, round_id) if s != this}
-        now = sorted(there if gone else there | {this}, key=lambda s: (s[0], s[1].id))
-        after = context.with_seen(round_id, unsettled(now, context.written))
-        return _Noted(context, plan, judge(after, act.at.date()))
+        context = _open(conn, sheet_id, act.at)
+        plan, finding = _plan(context, position), BY_SIGHT[noticed]
+        sheet, told = sheet_of(conn, context, sheet_id), context.state.told
+        touched = worked_on(finding, position, sheet, told.new)
+        row = _round_for(context, sheet_id, "left" if touched else "found")
+        there = list(seen.list_seen(conn, row.id))
+        sight: Sight = "left" if touched else "found"
+        if gone and not any((s.position, s.finding.id, s.sight) == (position, noticed, sight) for s in there):
+            sight = "found"
+        this = seen.Seen(position, finding, sight)
+        now = [s for s in there if s != this] if gone else [*(s for s in there if s != this), this]
+        judged = judge(context.with_seen(row.id, now), act.at.date())
+        if gone and this in there:
+            before = judge(context, act.at.date()).found.lives
+            slip(before, judged.found.lives, finding.words, Seeing(answer=answer), sight=sight, touched=touched)
+        return _Noted(context, plan, row, sight, judged)
 
     def body(act: Act, made: _Noted) -> Change:
         if gone:
-            rounds.strike_finding(conn, round_id, position, seen, act.id)
+            seen.strike_finding(conn, made.row.id, position=position, seen=noticed, sight=made.sight, act_id=act.id)
         else:
-            rounds.add_finding(conn, act.id, round_id, position=position, seen=seen, act_id=act.id)
+            seen.add_finding(
+                conn, act.id, made.row.id, position=position, seen=noticed, sight=made.sight, act_id=act.id
+            )
         keep(conn, made.judged)
-        after = {"position": made.plan.label, "seen": seen, "taken back": gone}
-        return Change(round_id, {}, after, made.context.motor.id)
+        after = {"position": made.plan.label, "seen": noticed, "taken back": gone}
+        return Change(sheet_id, {}, after, made.context.motor.id)
 
-    typed = {"round": round_id, "position": position, "seen": seen, "gone": gone}
+    answered = {"answer": answer} if answer else {}
+    typed = {"round": sheet_id, "position": position, "seen": noticed, "gone": gone, **answered}
     return prepared(conn, act, "note a finding", typed=typed, prepare=prepare, body=body)
 
 
@@ -182,6 +225,8 @@ class _Noted(Prepared):
     """A finding on a brush, and the motor judged with it."""
 
     plan: PositionPlan
+    row: Round
+    sight: Sight
     judged: Judged
 
 

@@ -3,12 +3,13 @@
 from dataclasses import dataclass
 from datetime import date
 
+from norvash.core.sheet.life import Life
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.values import Findings
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow
-from norvash.store.sheets import DeferredRow, SheetRow
+from norvash.store.sheets import SheetRow
 from norvash.work.context import Context, load
 from norvash.work.history import HistoryLine, history
 from norvash.work.standing import judge
@@ -18,14 +19,14 @@ _ACTS, _SHEETS = 80, 8
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class MotorPage:
-    """A motor, judged now, with its sheets, what was put off and its history."""
+    """A motor, judged now, with its sheets, what stands on it between visits, and its history."""
 
     context: Context
     found: Findings
     said: Verdict
     open_sheet: SheetRow | None
     sheets: list[SheetRow]
-    deferred: list[DeferredRow]
+    standing: tuple[Life, ...]
     history: tuple[HistoryLine, ...]
     answered: list[ReadingRow]
 
@@ -49,7 +50,7 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
         said=said,
         open_sheet=left_open,
         sheets=sheets.list_sheets(conn, motor_id, _SHEETS),
-        deferred=list(context.put_off),
+        standing=tuple(x for x in found.lives if x.stands) if left_open is None else (),
         history=history(people.list_acts(conn, motor_id, _ACTS), context.unit),
         answered=rounds.list_answered(conn, motor_id),
     )

@@ -6,19 +6,20 @@ from dataclasses import dataclass
 from norvash.core.sheet.field import YES
 from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import Spot
 from norvash.core.use.counting import Counted
-from norvash.errors import InputError
+from norvash.errors import Conflict, InputError
 from norvash.store import entries, people, rounds, sheets, use
 from norvash.store.database import Connection
 from norvash.store.sheets import SheetRow
-from norvash.work.acting import Act, Change, in_order, prepared
+from norvash.work.acting import Act, Change, in_order, once, prepared
 from norvash.work.context import Context, Prepared, load
 from norvash.work.logging_use import settled
 from norvash.work.standing import Judged, foresee, keep
 
 KINDS = {"check": "a look", "bedded": "bedding-in has just ended"}
 SHEET_KINDS: dict[str, str] = {"full": "a whole sheet", "quick": "a quick look: measure and sign"}
-_CONFIRMED = (SAFE.confirmed.id, 0)
+_CONFIRMED: Spot = (SAFE.confirmed.id, 0, "found")
 
 
 @dataclass(frozen=True)
@@ -31,7 +32,7 @@ class _Opened(Prepared):
 
     counted: Counted
     news: bool
-    tick: Mapping[tuple[str, int], Given]
+    tick: Mapping[Spot, Given]
     judged: Judged | None
 
 
@@ -61,7 +62,7 @@ def open_sheet(
         counted, news = settled(context, counter, now.at, answer)
         tick = _tick(now, people.fetch_person(conn, act.person_id).name) if safe and kind == "quick" else {}
         after = context.with_counted(now.at, counted) if news else context
-        after = after.with_sheet(_row(context, now, kind), round_kind, counted.total_units, tick)
+        after = after.with_sheet(_row(context, now, kind), _round_id(act), round_kind, counted.total_units, tick)
         return _Opened(context, counted, news, tick, foresee(conn, [after], now.at.date())[0])
 
     def body(act: Act, made: _Opened) -> Change:
@@ -73,18 +74,19 @@ def open_sheet(
             use.add_entry(
                 conn, f"{act.id}.use", motor_id, at=act.at, counted=counted, typed=counter.strip(), act_id=act.id
             )
+        sheets.add_sheet(conn, act.id, motor_id, kind=kind, at=act.at, act_id=act.id)
         rounds.add_round(
             conn,
-            act.id,
+            _round_id(act),
             motor_id,
             set_id=current.id,
+            sheet_id=act.id,
             kind=round_kind,
             at=act.at,
             units=counted.total_units,
             act_id=act.id,
         )
-        sheets.add_sheet(conn, act.id, motor_id, kind=kind, at=act.at, act_id=act.id)
-        for (field, place), given in made.tick.items():
+        for (field, place, _), given in made.tick.items():
             entries.add_entry(conn, given.id, act.id, field=field, place=place, given=given, act_id=act.id)
         keep(conn, made.judged)
         after = {
@@ -99,6 +101,22 @@ def open_sheet(
 
     typed = {"motor": motor_id, "sheet": kind, "counter": counter, "kind": round_kind, "answer": answer, "safe": safe}
     return prepared(conn, act, "open a sheet", typed=typed, prepare=prepare, body=body)
+
+
+def make_whole(conn: Connection, act: Act, sheet_id: str) -> str:
+    """Go on with a quick look as a whole sheet; return its id.
+
+    Raises: NotFound, Conflict for a signed one.
+    """
+
+    def body(_: Act) -> Change:
+        row = sheets.fetch_sheet(conn, sheet_id)
+        if row.signed_at is not None:
+            raise Conflict("This sheet is signed and is not edited any more.", "Start a new sheet.", "value")
+        sheets.change_kind(conn, sheet_id, "full")
+        return Change(sheet_id, {"look": row.kind}, {"look": "full"}, row.motor_id)
+
+    return once(conn, act, "make it a whole sheet", typed={"sheet": sheet_id}, body=body)
 
 
 def _check_kinds(kind: str, round_kind: str) -> None:
@@ -126,5 +144,10 @@ def _row(context: Context, act: Act, kind: str) -> SheetRow:
     )
 
 
-def _tick(act: Act, person: str) -> dict[tuple[str, int], Given]:
+def _round_id(act: Act) -> str:
+    """Return the id of the round that a sheet finds."""
+    return f"{act.id}.found"
+
+
+def _tick(act: Act, person: str) -> dict[Spot, Given]:
     return {_CONFIRMED: Given(id=f"{act.id}.safe", typed=YES, word=YES, number=None, person=person, at=act.at)}

@@ -5,10 +5,10 @@ from datetime import date, timedelta
 
 from norvash.core.planning.outlook import Proposal, propose
 from norvash.core.use.season import Window
-from norvash.core.verdict.grades import raised_by_date
+from norvash.core.verdict.rising import grade_on
 from norvash.store import policies, standings
 from norvash.store.database import Connection
-from norvash.store.standings import Counts, Listed, Sought
+from norvash.store.standings import Counts, Listed, Sought, rises_of
 
 PAGE = 14
 SPANS = {"weeks": 26, "seasons": 104}
@@ -85,7 +85,7 @@ def ahead_of(listed: Listed, windows: tuple[Window, ...], today: date) -> Ahead:
     early, middle, late, look = (
         date.fromisoformat(d) if d else None for d in (kept.early_on, kept.limit_on, kept.late_on, kept.look_on)
     )
-    grade = raised_by_date(kept.grade, middle, today)  # type: ignore[arg-type]
+    grade = grade_on(kept.grade, rises_of(kept), today)  # type: ignore[arg-type]
     change = propose(early, windows, listed.place, today) if early else None
     return Ahead(
         listed=listed, grade=grade, early_on=early, middle_on=middle, late_on=late, look_on=look, change=change

@@ -1,7 +1,7 @@
 """Add motors, and change their figures."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Self
 
 from norvash.core.motor.classes import TEMPLATES
@@ -106,9 +106,8 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
             typed=given.use_now.strip() or "0",
             act_id=act.id,
         )
-        sets.add_set(
-            conn, f"{act.id}.set", motor.id, number=1, at=act.at, units=used, known=given.set_is_new, act_id=act.id
-        )
+        first = replace(made.context.sets[0], id=f"{act.id}.set", fitted_at=act.at, fitted_units=used)
+        sets.add_set(conn, motor.id, first, act.id)
         keep(conn, made.judged)
         return Change(motor.id, {}, {"tag": motor.tag, "name": motor.name, "figures": figures}, motor.id)
 

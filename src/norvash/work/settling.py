@@ -15,16 +15,18 @@ from norvash.core.motor.record import Measured, Round, start_of
 from norvash.errors import Conflict, InputError
 from norvash.store import rounds
 from norvash.store.database import Connection
-from norvash.store.rounds import ReadingRow, RoundRow
+from norvash.store.rounds import ReadingRow
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.context import Context, Prepared, load
 from norvash.work.standing import Judged, foresee, keep
 
 
-def doubt_about(context: Context, row: RoundRow, plan: PositionPlan, reading: Reading) -> Doubt | None:
+def doubt_about(context: Context, row: Round, plan: PositionPlan, reading: Reading) -> Doubt | None:
     """Return the doubt about a reading, against this set's start, its last round and its partners."""
     state, current = context.state, context.state.current
-    this = next(r for r in current.rounds if r.id == row.id)
+    this = next((r for r in current.rounds if r.id == row.id), None)
+    if this is None:  # of a set that has gone meanwhile
+        return None
     start = start_of(state, current, plan.number, context.rules)
     if start.run_h >= row.total_units and not current.fitted_known:
         start = Point(NEW_MM.need(state.figures), row.total_units, start.sd_mm)

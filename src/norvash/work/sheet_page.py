@@ -4,8 +4,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.diagnosis.ranking import Diagnosis
-from norvash.core.sheet.matter import Matter
-from norvash.core.sheet.matters import RENEW, matters
+from norvash.core.sheet.done import done_tasks
 from norvash.core.sheet.progress import StageNow, progress
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import Hold, holds
@@ -14,13 +13,14 @@ from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.before.judged import Before, judge_before
 from norvash.core.sheet.stages.sign import NEXT_LOOK
 from norvash.core.sheet.work_list import Proposed, work_list
+from norvash.core.verdict.as_found import found_before_work
 from norvash.core.verdict.grades import Grade
 from norvash.core.verdict.sentence import Verdict
-from norvash.core.verdict.sheet_line import SEEKING, sheet_says
+from norvash.core.verdict.sheet_line import NOT_OPENED, sheet_says
 from norvash.core.verdict.values import Findings
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
-from norvash.store.sheets import DeferredRow, SheetRow
+from norvash.store.sheets import SheetRow
 from norvash.work.context import Context, load
 from norvash.work.history import HistoryLine, history
 from norvash.work.sheet_state import put_together
@@ -47,15 +47,14 @@ class SheetPage:
     context: Context
     visit: Visit
     found: Findings
+    as_found: Findings
     said: Verdict
     before: Before
     signs: dict[str, str]
     cause: Diagnosis | None
-    matters: tuple[Matter, ...]
     rail: tuple[StageNow, ...]
     holds: tuple[Hold, ...]
     work: tuple[Proposed, ...]
-    deferred: list[DeferredRow]
     look: Look
     version: int
     opened_at: float
@@ -63,14 +62,14 @@ class SheetPage:
 
     @property
     def grade(self) -> Grade | None:
-        """Return the motor's grade where the verdict line is the motor's, None where it is about a cause."""
-        return None if self.said.word in SEEKING else self.found.grade
+        """Return the motor's grade: there is one, whatever the line is about; none where it stays closed."""
+        return None if self.said.word == NOT_OPENED else self.found.grade
 
     @property
     def signed_grade(self) -> str | None:
-        """Return the grade that the sheet was signed with, None where its verdict is about a cause."""
+        """Return the grade that the sheet was signed with, None where the motor stayed closed."""
         signed = self.row.signed
-        return None if signed.get("word") in SEEKING else str(signed["stage"]) if signed.get("stage") else None
+        return None if signed.get("word") == NOT_OPENED else str(signed["stage"]) if signed.get("stage") else None
 
 
 def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
@@ -79,41 +78,51 @@ def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
     Raises: NotFound.
     """
     row = sheets.fetch_sheet(conn, sheet_id)
-    return shown(conn, row, judge(load(conn, row.motor_id), today))
+    return shown(conn, row, judge(load(conn, row.motor_id), today), today)
 
 
-def shown(conn: Connection, row: SheetRow, judged: Judged) -> SheetPage:
+def shown(conn: Connection, row: SheetRow, judged: Judged, today: date) -> SheetPage:
     """Return a sheet with all that follows from it, its motor as it was judged."""
     context, found, said = judged.context, judged.found, judged.said
     own = context.sheet if context.row is not None and context.row.id == row.id else None
     sheet, rules = own or put_together(conn, row, context.facts), context.rules
-    before = judge_before(sheet, rules)
-    signs = signs_shown(sheet, before, found, rules)
-    cause = diagnosis_of(sheet, signs, rules) if complained(signs, before) else None
-    to_decide = matters(sheet, found)
-    visit = Visit(sheet, found, to_decide, rules)
-    asks = [(m.place, m.finding) for m in to_decide if m.finding.id != RENEW]
-    renew = next((f"{m.place} {m.finding.words}" for m in to_decide if m.finding.id == RENEW), "")
-    work = work_list(asks, renew, rules, idle="idle" in sheet.facts.surroundings)
+    as_found = found_before_work(found, context.state, rules, today) if own is not None else found
+    before, before_work = judge_before(sheet, rules), judge_before(sheet.as_found, rules)
+    signs = signs_shown(sheet.as_found, before_work, as_found, rules)
+    cause = diagnosis_of(sheet, signs, rules, found.lives) if complained(signs, before_work) else None
+    asked = _asked_readings(conn, context, row)
+    visit = Visit(sheet, found, rules, asked)
     return SheetPage(
         row=row,
         sheet=sheet,
         context=context,
         visit=visit,
         found=found,
+        as_found=as_found,
         said=sheet_says(visit, said, cause),
         before=before,
         signs=signs,
         cause=cause,
-        matters=to_decide,
         rail=progress(visit),
         holds=holds(visit),
-        work=work,
-        deferred=list(context.put_off),
+        work=work_list(visit.lives, done_tasks(sheet), rules, idle="idle" in sheet.facts.surroundings),
         look=_look(sheet, found),
         version=sheets.version_of(conn, row.id),
         opened_at=_opened_at(conn, context, row.id),
         motor_word=said.word,
+    )
+
+
+def _asked_readings(conn: Connection, context: Context, row: SheetRow) -> tuple[str, ...]:
+    """Return the brushes of which it is not said whether the old one or the new one was read."""
+    if row.signed_at is not None:
+        return ()
+    labels = {p.number: p.label for p in context.positions}
+    return tuple(
+        labels.get(g.position_number, "")
+        for r in rounds.rounds_of(conn, row.id)
+        for g in rounds.list_sighted(conn, r.id)
+        if g.sight == "asked"
     )
 
 
@@ -129,7 +138,7 @@ def _look(sheet: Sheet, found: Findings) -> Look:
 
 def _opened_at(conn: Connection, context: Context, sheet_id: str) -> float:
     """Return what the counter showed when the sheet was opened."""
-    return rounds.fetch_round(conn, sheet_id).total_units + context.state.offset_units
+    return rounds.rounds_of(conn, sheet_id)[0].total_units + context.state.offset_units
 
 
 def last_work(conn: Connection, page: SheetPage) -> HistoryLine | None:

@@ -1,47 +1,36 @@
-"""A sheet put together from the record, and what it says of its motor beyond the readings."""
+"""A sheet put together from the record, and what it tells of its motor beyond the readings."""
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.figures import Figures
+from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import BrushSet, Overrule
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Decision
-from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.noted import GONE, noted
-from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, field_of
-from norvash.core.sheet.stages.decide import OVERRULED, decided_finding
+from norvash.core.sheet.life import At, KeptLife, Told
+from norvash.core.sheet.noted import answered, noted
+from norvash.core.sheet.sheet import Sheet, Spot
+from norvash.core.sheet.stages.catalogue import FIELDS, TOGETHER
+from norvash.core.sheet.stages.decide import MOTOR_OVERRULED, OVERRULED
 from norvash.store import entries
 from norvash.store.database import Connection
-from norvash.store.sheets import DeferredRow, SheetRow
-
-
-@dataclass(frozen=True, slots=True)
-class Beside:
-    """What sheets say of a motor beside its readings: findings, what was overruled, and a look asked for."""
-
-    noted: tuple[Noted, ...]
-    overrules: tuple[Overrule, ...] = ()
-    look_on: date | None = None
-
+from norvash.store.sheets import SheetRow
 
 # What is held against the last sheet that has it.
 _COMPARED = tuple(f.id for f in FIELDS if f.compared)
 
 
-def put_together(
-    conn: Connection, row: SheetRow, facts: Facts, written: Mapping[tuple[str, int], Given] | None = None
-) -> Sheet:
+def put_together(conn: Connection, row: SheetRow, facts: Facts, written: Mapping[Spot, Given] | None = None) -> Sheet:
     """Return a sheet with its entries, read anew unless they are given."""
     entered = entries.list_entries(conn, row.id) if written is None else written
     earlier = (
         entries.list_earlier(conn, row.motor_id, row.number, _COMPARED)
-        if any((f, 0) in entered for f in _COMPARED)
+        if any(f in _COMPARED for f, _, _ in entered)
         else {}
     )
     return Sheet(
@@ -51,18 +40,29 @@ def put_together(
         at=row.at,
         person=row.person,
         facts=facts,
-        entries=entered,
+        written=entered,
         signed_at=row.signed_at,
+        together=TOGETHER,
         earlier=earlier,
     )
+
+
+@dataclass(frozen=True, slots=True)
+class Beside:
+    """What sheets say of a motor beside its readings: findings, what was overruled, and a look asked for."""
+
+    told: Told
+    overrules: tuple[Overrule, ...] = ()
+    look_on: date | None = None
 
 
 def beside(
     row: SheetRow | None,
     sheet: Sheet | None,
-    deferred: Sequence[DeferredRow],
+    kept: tuple[KeptLife, ...],
     *,
     figures: Figures,
+    positions: Sequence[PositionPlan],
     sets: Sequence[BrushSet],
     rules: MotorRules,
 ) -> Beside:
@@ -70,34 +70,70 @@ def beside(
 
     What was overruled or asked for lasts until the next visit.
     """
-    put_off = [(d.position, FINDINGS[d.finding]) for d in deferred if d.finding in FINDINGS]
+    places = {p.number: f"Brush {p.label}" for p in positions}
     if row is None or sheet is None:
-        return Beside(tuple(put_off))
-    gone = _settled(sheet.entries)
-    found = list(noted(sheet, rules, _worn(sets, figures))) if row.signed_at is None else []
-    once = {(p, f.id): f for p, f in (*put_off, *found) if (p, f.id) not in gone}
-    standing = tuple((p, f) for (p, _), f in once.items())
-    latest = max((r.at for s in sets for r in s.rounds), default=row.at)
-    if row.signed_at is not None and row.at < latest:
-        return Beside(standing)
+        return Beside(Told(kept=kept, places=places))
+    if row.signed_at is None:
+        return Beside(_told(sheet, kept, places, figures=figures, sets=sets, rules=rules), _overrules(sheet))
+    told, latest = Told(kept=kept, places=places), max((r.at for s in sets for r in s.rounds), default=row.at)
+    last = [r.at for s in sets for r in s.rounds if r.sheet_id == row.id]
+    if max(last, default=row.at) < latest:
+        return Beside(told)
     sooner = str(row.signed.get("sooner") or "")
-    return Beside(standing, _overrules(sheet), date.fromisoformat(sooner) if sooner else None)
+    return Beside(told, _overrules(sheet), date.fromisoformat(sooner) if sooner else None)
 
 
-def _settled(written: Mapping[tuple[str, int], Given]) -> frozenset[tuple[int, str]]:
-    """Return what was mended or dropped on a sheet, as place and finding."""
-    gone = [(p, f) for (f, p), g in written.items() if g.word in GONE]
-    return frozenset((p, decided_finding(field)) for p, f in gone if isinstance(field := field_of(f), Decision))
+def _told(
+    sheet: Sheet,
+    kept: tuple[KeptLife, ...],
+    places: Mapping[int, str],
+    *,
+    figures: Figures,
+    sets: Sequence[BrushSet],
+    rules: MotorRules,
+) -> Told:
+    """Return what an open sheet tells of its motor, in both sights."""
+    worn, here = _worn(sets, figures), [r for s in sets for r in s.rounds if r.sheet_id == sheet.id]
+    now = _by_place([*noted(sheet, rules, worn), *(n for r in here for n in r.seen)])
+    before = sheet.as_found
+    found = now
+    if before is not sheet or any(r.seen_left for r in here):
+        found = _by_place([*noted(before, rules, worn), *(n for r in here for n in r.as_found.seen)])
+    done = answered(sheet, rules) | (answered(before, rules) if before is not sheet else frozenset())
+    return Told(
+        sheet=sheet,
+        kept=kept,
+        found=found,
+        now=now,
+        answered=done,
+        places=places,
+        new=new_brushes(sheet.id, sets, places),
+        measured=any(all(n in r.readings for n in places) for r in here if r in sets[-1].rounds),
+    )
 
 
-def unsettled(seen: Sequence[Noted], written: Mapping[tuple[str, int], Given]) -> tuple[Noted, ...]:
-    """Return what was seen on brushes and neither mended nor dropped on the sheet of that round."""
-    gone = _settled(written)
-    return tuple((p, f) for p, f in seen if (p, f.id) not in gone)
+def _by_place(noted_there: Iterable[Noted]) -> dict[At, Finding]:
+    return {(n, f.id): f for n, f in noted_there}
+
+
+def new_brushes(sheet_id: str, sets: Sequence[BrushSet], positions: Iterable[int]) -> dict[int, bool]:
+    """Return the positions with a brush that came new on a sheet, each with whether its first length is known."""
+    current = sets[-1]
+    read = {n for r in current.rounds if r.sheet_id == sheet_id for n in r.readings}
+    if current.sheet_id == sheet_id:
+        return {n: n in read or n in current.nominal for n in positions}
+    made = {}
+    for renewal in current.renewed:
+        if renewal.sheet_id == sheet_id:
+            left = any(renewal.position in r.left for r in current.rounds if r.sheet_id == sheet_id)
+            made[renewal.position] = renewal.length_mm is not None or left
+    return made
 
 
 def _overrules(sheet: Sheet) -> tuple[Overrule, ...]:
-    given = [(part, field.given(sheet)) for part, field in OVERRULED.items()]
+    """Return what was overruled; of the whole motor only where that was signed so."""
+    fields = OVERRULED if sheet.signed_at is None else {**OVERRULED, "motor": MOTOR_OVERRULED}
+    given = [(part, field.given(sheet)) for part, field in fields.items()]
     return tuple(
         Overrule(part, g.word, g.person, g.why, g.at.date())  # type: ignore[arg-type]
         for part, g in given

@@ -1,27 +1,34 @@
-"""Enter things on a sheet, take the last one back."""
+"""Enter things on a sheet."""
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from datetime import date, datetime
 
+from norvash.core.sheet.done import touched
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.gates import GATES, SAFE, unfit
-from norvash.core.sheet.given import Given
-from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.given import Given, Sight
+from norvash.core.sheet.lives import lives
+from norvash.core.sheet.records import PaintedMap
+from norvash.core.sheet.sheet import Sheet, Spot
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE
-from norvash.core.sheet.stages.decide import decided_finding
 from norvash.core.sheet.typed import Read, place_of, read_entry
 from norvash.core.sheet.walk import open_permits, permitted
 from norvash.errors import Conflict, InputError, NotFound
-from norvash.store import entries, people, rounds, sheets
+from norvash.store import entries, people, sheets
 from norvash.store.database import Connection
 from norvash.store.records import kept
 from norvash.store.sheets import SheetRow
 from norvash.work.acting import Act, Change, prepared
-from norvash.work.context import Context, Prepared, load, mark_of
-from norvash.work.sheet_state import put_together, unsettled
+from norvash.work.asked_for import check_asked
+from norvash.work.context import Context, Prepared, load
+from norvash.work.marks import mark_of
+from norvash.work.sheet_state import put_together
+from norvash.work.sighting import Seeing, sight_for, slip
 from norvash.work.standing import Judged, foresee, judge, keep
+
+NOT_SAID = Seeing()
 
 
 @dataclass(frozen=True)
@@ -45,40 +52,56 @@ def enter(
     text: str,
     replaces: str = "",
     more: Mapping[str, str] | None = None,
+    seeing: Seeing = NOT_SAID,
 ) -> str:
     """Keep one entry at once and return its id; an empty text empties the place.
 
-    `replaces` is the entry that the person saw there; another one is not overwritten.
-    Raises: InputError for what cannot be, Conflict for a closed gate, a signed sheet, or what somebody else entered
-    meanwhile.
+    `replaces` is the entry that the person saw there; another one is not overwritten. `seeing` says of which sight it
+    speaks. Raises: InputError for what cannot be, NeedsAnswer where it could be a slip or a second measurement,
+    Conflict for a closed gate, a signed sheet, or what somebody else entered meanwhile.
     """
 
     def prepare() -> _Entered:
         context = load(conn, unsigned(conn, sheet_id).motor_id)
         sheet = sheet_of(conn, context, sheet_id)
-        field = _field(field_id, place, context)
+        field = _field(field_id, place, context, taken_back=not text.strip())
         hold_at_gate(sheet, field.needs, context, act.at)
-        _unseen(sheet, field, place, replaces)
+        touching = _touched(context, sheet, field, place)
+        sight = _sight(field, seeing, touched=touching)
+        there = sheet.written.get((field.id, place, sight))
+        if sight != "asked":
+            _unseen(there, replaces)
         read = _read(field, text, more or {}, context=context, sheet=sheet, today=act.at.date())
-        person = people.fetch_person(conn, act.person_id)
+        check_asked(context, field, place, act.at.date())
         given = Given(
             id=act.id,
             typed=read.typed,
             word=read.word,
             number=read.number,
-            person=person.name,
+            person=people.fetch_person(conn, act.person_id).name,
             at=act.at,
             record=read.record,
+            sight=sight,
         )
-        judged = _judged_by(conn, context, field, place, given)
-        return _Entered(context, field.given(sheet, place), given, judged)
+        if sight == "asked":
+            return _Entered(context, there, given, None)
+        judged, stood = _judged_by(conn, context, field, place, given), _overwritten(field, there, given)
+        if judged is not None and stood is not None:
+            before = judge(context, act.at.date()).found.lives
+            was_slip, sight_now = slip(before, judged.found.lives, stood.typed, seeing, sight=sight, touched=touching)
+            if (was_slip, sight_now) != (given.slip, given.sight):
+                given = replace(given, slip=was_slip, sight=sight_now)
+                there = sheet.written.get((field.id, place, sight_now))
+                judged = _judged_by(conn, context, field, place, given)
+        return _Entered(context, there, given, judged)
 
     def body(act: Act, made: _Entered) -> Change:
         motor_id, given = made.context.motor.id, made.given
         entries.add_entry(conn, act.id, sheet_id, field=field_id, place=place, given=given, act_id=act.id)
         if made.judged is not None:
             keep(conn, made.judged)
-        after = {"field": field_id, "place": place, "typed": given.typed, **kept(given.record)}
+        sighted = {} if given.sight == "found" else {"sight": given.sight}
+        after = {"field": field_id, "place": place, "typed": given.typed, **sighted, **kept(given.record)}
         return Change(act.id, {"typed": made.before.typed} if made.before else {}, after, motor_id)
 
     typed = {
@@ -88,8 +111,31 @@ def enter(
         "text": text,
         "replaces": replaces,
         "more": dict(more or {}),
+        **seeing.typed,
     }
     return prepared(conn, act, "enter", typed=typed, prepare=prepare, body=body)
+
+
+def _overwritten(field: Field, there: Given | None, given: Given) -> Given | None:
+    """Return what an entry takes the place of, None where it only completes it: a map is painted mark by mark."""
+    if there is None or not there.stands or not field.sighted:
+        return None
+    before, after = there.record, given.record
+    if isinstance(before, PaintedMap) and isinstance(after, PaintedMap):
+        kept_all = all(marks <= after.conditions.get(bar, frozenset()) for bar, marks in before.conditions.items())
+        return None if kept_all else there
+    return there
+
+
+def _touched(context: Context, sheet: Sheet, field: Field, place: int) -> bool:
+    """Tell whether work of this visit has touched the place of a field."""
+    return field.sighted and touched(field, sheet, context.state.told.new, place)
+
+
+def _sight(field: Field, seeing: Seeing, *, touched: bool) -> Sight:
+    if field.records_work:
+        return "left"
+    return sight_for(seeing, touched=touched) if field.sighted else "found"
 
 
 def _read(field: Field, text: str, more: Mapping[str, str], *, context: Context, sheet: Sheet, today: date) -> Read:
@@ -110,10 +156,13 @@ def _judged_by(conn: Connection, context: Context, field: Field, place: int, giv
     return None
 
 
-def after_entry(conn: Connection, context: Context, field: Field, place: int, given: Given | None) -> Context:
-    """Return a motor after something was entered on its newest sheet, or taken back: cuts, comparisons and findings
-    follow.
-    """
+def after_entry(conn: Connection, context: Context, field: Field, place: int, given: Given) -> Context:
+    """Return a motor after something was entered on its newest sheet: cuts, comparisons and findings follow."""
+    return changed(conn, context, field, (field.id, place, given.sight), given)
+
+
+def changed(conn: Connection, context: Context, field: Field, spot: Spot, given: Given | None) -> Context:
+    """Return a motor after another entry stands at one place of its newest sheet, or none any more."""
     row, marks = context.row, context.marks
     if row is None:
         raise LookupError("nothing can be entered without a sheet")
@@ -121,12 +170,8 @@ def after_entry(conn: Connection, context: Context, field: Field, place: int, gi
         marks = tuple(m for m in marks if (m.sheet, m.kind) != (row.number, field.marks))
         if given is not None and given.stands:
             marks += (mark_of(field, row.number, given),)
-    made = context.with_entry(field.id, place, given, marks)
-    if field.compared:
-        return replace(made, sheet=put_together(conn, row, made.facts, made.written))
-    if decided_finding(field):
-        return made.with_seen(row.id, unsettled(rounds.list_noted(conn, row.id), made.written))
-    return made
+    made = context.with_entry(spot, given, marks)
+    return replace(made, sheet=put_together(conn, row, made.facts, made.written)) if field.compared else made
 
 
 def sheet_of(conn: Connection, context: Context, sheet_id: str) -> Sheet:
@@ -159,11 +204,11 @@ def kept_field(field_id: str) -> Field:
     return field
 
 
-def _field(field_id: str, place: int, context: Context) -> Field:
+def _field(field_id: str, place: int, context: Context, *, taken_back: bool) -> Field:
     field = field_of(field_id)
     if field is None or field_id == SAFE.confirmed.id:
         raise NotFound(f"A sheet has no “{field_id[:60]}”.", "Enter it on the sheet's page.", "field")
-    if not field.is_offered(context.facts, context.rules):
+    if not field.is_offered(context.facts, context.rules) and not taken_back:
         raise InputError(
             f"“{field.label}” is not offered for this motor.", "Its class and figures decide what is.", "value"
         )
@@ -201,13 +246,13 @@ def hold_at_gate(sheet: Sheet, needs: str, context: Context, now: datetime) -> N
 
 def _hold_unfit(context: Context) -> None:
     """Refuse to run what burns in seconds or flies: a shorted or open armature, a loose bar, a lifted binding."""
-    found = unfit(context.state.noted)
+    standing = ((x.position, x.finding) for x in lives(context.state.told) if x.stands)
+    found = unfit(standing)
     if found is not None:
         raise Conflict(f"Power waits: {found.words}.", f"{found.decision[0].upper()}{found.decision[1:]}.", "value")
 
 
-def _unseen(sheet: Sheet, field: Field, place: int, replaces: str) -> None:
-    there = sheet.entries.get((field.id, place))
+def _unseen(there: Given | None, replaces: str) -> None:
     if there is not None and there.id != replaces:
         said = there.typed or "empty"
         raise Conflict(
@@ -215,50 +260,3 @@ def _unseen(sheet: Sheet, field: Field, place: int, replaces: str) -> None:
             "Yours is kept in the field: enter it again to replace it.",
             "value",
         )
-
-
-def undo(conn: Connection, act: Act, sheet_id: str) -> str:
-    """Take back what this person entered last on a sheet; return the id of what was taken back.
-
-    Raises: Conflict when there is nothing left to take back.
-    """
-
-    def prepare() -> _Undone:
-        row = unsigned(conn, sheet_id)
-        last = entries.last_of(conn, sheet_id, act.person_id)
-        if last is None:
-            raise Conflict("There is nothing of yours to take back on this sheet.", "Change it where it stands.")
-        context = load(conn, row.motor_id)
-        return _Undone(context, last, foresee(conn, [_without(conn, context, sheet_id, last)], act.at.date())[0])
-
-    def body(act: Act, made: _Undone) -> Change:
-        last, motor_id = made.last, made.context.motor.id
-        if last.kind == "entry":
-            entries.undo_entry(conn, last.id)
-        elif last.kind == "reading":
-            entries.undo_reading(conn, last.id)
-        else:
-            rounds.strike_finding(conn, sheet_id, last.place, last.field, act.id)
-        keep(conn, made.judged)
-        before = {"kind": last.kind, "field": last.field, "place": last.place, "typed": last.typed}
-        return Change(last.id, before, {}, motor_id)
-
-    return prepared(conn, act, "undo", typed={"sheet": sheet_id}, prepare=prepare, body=body)
-
-
-@dataclass(frozen=True)
-class _Undone(Prepared):
-    """What a person entered last on a sheet, and the motor judged without it."""
-
-    last: entries.LastDone
-    judged: Judged
-
-
-def _without(conn: Connection, context: Context, sheet_id: str, last: entries.LastDone) -> Context:
-    """Return a motor without what was entered last on its newest sheet: what that replaced counts again."""
-    if last.kind == "entry":
-        return after_entry(conn, context, kept_field(last.field), last.place, entries.entry_behind(conn, last.id))
-    if last.kind == "reading":
-        return context.with_reading(sheet_id, last.place, rounds.reading_behind(conn, last.id))
-    left = tuple(s for s in rounds.list_seen(conn, sheet_id) if (s[0], s[1].id) != (last.place, last.field))
-    return context.with_seen(sheet_id, left)

@@ -1,33 +1,29 @@
-"""Sign a sheet: close its round, keep what it says, put off what is put off; add to it later."""
+"""Sign a sheet: close its rounds, keep what it says and what becomes of every finding; add to it later."""
 
 from dataclasses import dataclass, replace
-from datetime import date
 
 from norvash.core.sheet.field import YES, Tick
 from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.matter import Matter
-from norvash.core.sheet.matters import RENEW
-from norvash.core.sheet.noted import GONE
-from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.signing import Hold
+from norvash.core.sheet.life import KeptLife
+from norvash.core.sheet.signing import Hold, signed_as
 from norvash.core.sheet.stages.brushes.holders import GAP_CUT
 from norvash.core.sheet.stages.call_in import settled
 from norvash.core.sheet.stages.decide import OUTCOME, decision
-from norvash.core.sheet.stages.rework import HOLDER_SET, TEMPORARY
+from norvash.core.sheet.stages.rework import HOLDER_SET
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK
 from norvash.core.sheet.typed import MOST_TEXT
 from norvash.core.text.texts import clean
 from norvash.errors import Conflict, InputError
-from norvash.store import entries, people, rounds, sheets
+from norvash.store import entries, lives, people, rounds, sheets
 from norvash.store.database import Connection
-from norvash.store.sheets import DeferredRow
 from norvash.work.acting import Act, Change, in_order, once, prepared
-from norvash.work.context import Prepared, load
+from norvash.work.context import Context, Prepared, load
 from norvash.work.measuring import keep_forecast
 from norvash.work.sheet_page import SheetPage, shown
 from norvash.work.sheets import after_entry, unsigned
 from norvash.work.standing import Judged, foresee, judge, keep
+from norvash.work.visit_told import visit_told
 
 
 def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: bool = False) -> str:
@@ -39,23 +35,23 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
 
     def body(act: Act, made: _Signing) -> Change:
         row, page = made.page.row, made.page
-        a_round = rounds.fetch_round(conn, sheet_id)
+        of_sheet = rounds.rounds_of(conn, sheet_id)
         for tick in made.ticks:
             entries.add_entry(
                 conn, tick.given.id, sheet_id, field=tick.field.id, place=0, given=tick.given, act_id=act.id
             )
-        rounds.finish_round(conn, sheet_id, act.at)
-        for deferred_id in made.left.closed:
-            sheets.close_deferred(conn, deferred_id, act.id)
-        for added in made.left.added:
-            sheets.add_deferred(conn, row.motor_id, added, act.id)
+        for a_round in of_sheet:
+            rounds.finish_round(conn, a_round.id, act.at)
+        lives.begin_lives(conn, row.motor_id, sheet_id, page.found.lives)
+        lives.sign_lives(conn, sheet_id, page.found.lives, act.id)
         sheets.sign_sheet(conn, sheet_id, act.at, made.signed)
         keep(conn, made.judged)
-        if not a_round.finished:
-            keep_forecast(conn, a_round, made.judged.context, act.at)
+        if not of_sheet[-1].finished:
+            keep_forecast(conn, of_sheet[-1], made.judged.context, act.at)
         after = {
             "sheet": row.number,
             "clean": not page.holds,
+            "as": made.signed["signed_as"],
             "why": made.signed["why"],
             "outcome": OUTCOME.of(page.sheet),
         }
@@ -80,29 +76,16 @@ class _Tick:
 
 
 def _tick(act: Act, field: Tick, person: str) -> _Tick:
-    return _Tick(field, Given(id=f"{act.id}.{field.id}", typed=YES, word=YES, number=None, person=person, at=act.at))
-
-
-@dataclass(frozen=True, slots=True)
-class _Left:
-    """What a signature does to what is put off: closed, added, and all that is open then.
-
-    And whether the holders are set now.
-    """
-
-    closed: tuple[str, ...]
-    added: tuple[DeferredRow, ...]
-    put_off: tuple[DeferredRow, ...]
-    holders_set: bool
+    given = Given(id=f"{act.id}.{field.id}", typed=YES, word=YES, number=None, person=person, at=act.at)
+    return _Tick(field, replace(given, sight="left") if field.records_work else given)
 
 
 @dataclass(frozen=True, kw_only=True)
 class _Signing(Prepared):
-    """A sheet as it is to be signed: what it says, what it puts off, and its motor judged after it."""
+    """A sheet as it is to be signed: what it says, and its motor judged after it."""
 
     page: SheetPage
     ticks: tuple[_Tick, ...]
-    left: _Left
     signed: dict[str, object]
     judged: Judged
 
@@ -114,21 +97,41 @@ def _prepare(conn: Connection, act: Act, sheet_id: str, why: str, *, service: bo
     ticks = [_tick(now, SERVICE.confirmed, person)] if service and row.kind == "quick" else []
     for tick in ticks:
         context = after_entry(conn, context, tick.field, 0, tick.given)
-    page = shown(conn, row, judge(context, now.at.date()))
-    reason = _reason(page, why)
-    left = _register(act, page)
-    if left.holders_set:
-        ticks.append(_tick(now, HOLDER_SET, page.sheet.person))
+    if _holders_set(context):
+        ticks.append(_tick(now, HOLDER_SET, person))
         context = after_entry(conn, context, HOLDER_SET, 0, ticks[-1].given)
+    page = shown(conn, row, judge(context, now.at.date()), now.at.date())
+    reason = _reason(page, why)
     signed = _signed(page, reason, person)
-    after = context.with_signature(replace(row, signed_at=now.at, signed=signed), left.put_off)
+    after = context.with_signature(replace(row, signed_at=now.at, signed=signed), _kept(sheet_id, page))
     return _Signing(
-        context=read,
-        page=page,
-        ticks=tuple(ticks),
-        left=left,
-        signed=signed,
-        judged=foresee(conn, [after], now.at.date())[0],
+        context=read, page=page, ticks=tuple(ticks), signed=signed, judged=foresee(conn, [after], now.at.date())[0]
+    )
+
+
+def _holders_set(context: Context) -> bool:
+    """Tell whether an older page says that the holders are set, which has a tick of its own by now."""
+    sheet = context.open_sheet
+    if sheet is None or HOLDER_SET.of(sheet):
+        return False
+    said = [settled(k.id).of(sheet) for k in context.lives if k.finding.id == GAP_CUT.id]
+    return decision(GAP_CUT.id).of(sheet) == "done" or any(said)
+
+
+def _kept(sheet_id: str, page: SheetPage) -> tuple[KeptLife, ...]:
+    """Return the lives that go on after a signature, as the record will have them."""
+    return tuple(
+        KeptLife(
+            id=x.kept.id if x.kept is not None else lives.life_id(sheet_id, x),
+            sheet_id=x.kept.sheet_id if x.kept is not None else sheet_id,
+            position=x.position,
+            finding=x.finding,
+            state=x.state,
+            put_off=x.put_off if x.state == "put off" else None,
+            why=x.why,
+        )
+        for x in page.found.lives
+        if x.stands
     )
 
 
@@ -161,6 +164,8 @@ def _signed(page: SheetPage, reason: str, person: str) -> dict[str, object]:
         "open": [h.words for h in _left(page.holds, reason)],
         "why": reason,
         "work": [w.task.what for w in page.work],
+        "signed_as": signed_as(page.visit),
+        "told": visit_told(page),
         "look_on": look.on,
         "look_at": look.at,
         "look_by": look.by,
@@ -170,65 +175,6 @@ def _signed(page: SheetPage, reason: str, person: str) -> dict[str, object]:
 
 def _left(holds: tuple[Hold, ...], reason: str) -> tuple[Hold, ...]:
     return holds if reason else ()
-
-
-def _register(act: Act, page: SheetPage) -> _Left:
-    """Return what is put off or undecided now, and what was put off before and is mended."""
-    sheet = page.sheet
-    open_now = {d.id: d for d in page.deferred}
-    known = {(d.position, d.finding): d for d in page.deferred}
-    mended = {GAP_CUT.id} if decision(GAP_CUT.id).of(sheet) == "done" else set[str]()
-    for d in page.deferred:
-        if settled(d.id).of(sheet) or decision(d.finding).of(sheet, d.position) in GONE:
-            del open_now[d.id]
-            known.pop((d.position, d.finding), None)
-            mended.add(d.finding)
-    added = []
-    for i, m in enumerate(page.matters if sheet.kind == "full" else ()):
-        finding = "" if m.finding.id == RENEW else m.finding.id
-        earlier = known.get((m.position, finding)) if finding else None
-        made = _put_off(sheet, m, finding, f"{act.id}.{i}", earlier)
-        if made is not None:
-            added.append(made)
-            if earlier is not None:
-                open_now.pop(earlier.id, None)
-    for n in TEMPORARY.places(sheet):
-        given = TEMPORARY.given(sheet, n)
-        if given is not None:
-            words = f"temporary repair: {given.word}"
-            added.append(
-                DeferredRow(
-                    id=f"{act.id}.t{n}",
-                    sheet_id=sheet.id,
-                    position=0,
-                    finding="",
-                    words=words,
-                    who=given.put_off.who if given.put_off else "",
-                    due_on=given.put_off.day if given.put_off else None,
-                )
-            )
-    closed = tuple(d.id for d in page.deferred if d.id not in open_now)
-    put_off = sorted((*open_now.values(), *added), key=lambda d: (d.due_on is None, d.due_on or date.max, d.id))
-    return _Left(closed, tuple(added), tuple(put_off), GAP_CUT.id in mended and not HOLDER_SET.of(sheet))
-
-
-def _put_off(sheet: Sheet, m: Matter, finding: str, new_id: str, earlier: DeferredRow | None) -> DeferredRow | None:
-    """Return what is put off of one matter, None where it is settled or stands as it was put off before."""
-    decided = m.decided
-    closed = earlier is not None if decided is None else decided.word in GONE
-    if closed:
-        return None
-    put_off = decided.put_off if decided is not None else None
-    words = f"{m.place}: {m.finding.words}; {m.finding.decision}"
-    return DeferredRow(
-        id=new_id,
-        sheet_id=sheet.id,
-        position=m.position,
-        finding=finding,
-        words=words,
-        who=put_off.who if put_off else "",
-        due_on=put_off.day if put_off else None,
-    )
 
 
 def add_to_signed(conn: Connection, act: Act, sheet_id: str, text: str) -> str:
@@ -248,7 +194,7 @@ def add_to_signed(conn: Connection, act: Act, sheet_id: str, text: str) -> str:
                 f"Use up to {MOST_TEXT} characters.",
                 "addition",
             )
-        number = sum(f == ADDITION.id for f, _ in entries.list_entries(conn, sheet_id)) + 1
+        number = sum(f == ADDITION.id for f, _, _ in entries.list_entries(conn, sheet_id)) + 1
         person = people.fetch_person(conn, act.person_id)
         entries.add_entry(
             conn,

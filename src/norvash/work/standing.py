@@ -12,16 +12,18 @@ from norvash.core.brush.ruler import ruler_of
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.rules.book import Rulebook
 from norvash.core.text.texts import compared
+from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.sentence import Verdict, verdict
 from norvash.core.verdict.values import Findings
-from norvash.store import forecasts, rules, standings
+from norvash.store import forecasts, lives, rules, standings
 from norvash.store.database import Connection, transaction
 from norvash.store.forecasts import Taught, latest
 from norvash.work.context import Context, Prepared, load
 from norvash.work.rulebook import rulebook
 
 _RANK = {"stop": 6, "change": 5, "plan": 4, "watch": 3, "fit": 0}
+_PLAN = GRADES.index("plan")
 _BATCH = 200
 _LOCKED_S = 0.04
 _NO_DAY = "9999-12-31"
@@ -42,13 +44,11 @@ class Judged(Prepared):
 
 
 def rank_of(found: Findings) -> int:
-    """Return how urgently a motor needs hands: 6 out of service, down to 0 runs on."""
-    if found.round is None:
-        return 2
-    rank = _RANK[found.grade or "fit"]
-    if found.doubts:
-        return max(rank, 4)
-    return max(rank, 2) if found.missing else rank
+    """Return how urgently a motor needs hands by itself, without what the days add: 6 out of service, down to 0 runs
+    on. What is not measured, incomplete or doubtful asks for hands and outranks nothing that is to be watched or worse.
+    """
+    unknown = found.round is None or bool(found.doubts or found.missing)
+    return max(_RANK[found.base or "fit"], 2 if unknown else 0)
 
 
 def judge(context: Context, today: date) -> Judged:
@@ -108,6 +108,8 @@ def _families(
 def keep(conn: Connection, judged: Judged) -> Judged:
     """Keep a motor's forecast, what it teaches and its standing; the caller holds the transaction."""
     context, found, said = judged.context, judged.found, judged.said
+    if context.open_sheet is not None:
+        lives.begin_lives(conn, context.motor.id, context.open_sheet.id, found.lives)
     if judged.taught is not None:
         forecasts.save_taught(conn, context.motor.id, judged.taught.items())
         forecasts.mark_family_stale(conn, context.motor.id, context.motor.type_id)
@@ -119,7 +121,7 @@ def keep(conn: Connection, judged: Judged) -> Judged:
         standings.Standing(
             motor_id=context.motor.id,
             rules_seq=context.stamp.rules_seq,
-            grade=found.grade,
+            grade=found.base,
             rank=rank_of(found),
             limit_on=_iso(days.limit_on),
             look_on=_iso(days.look_on),
@@ -133,6 +135,9 @@ def keep(conn: Connection, judged: Judged) -> Judged:
             early_on=_iso(days.early_on),
             late_on=_iso(days.late_on),
             look_by=found.look.name if found.look else "",
+            plan_on=_iso(min((r.on for r in found.rises if r.rank >= _PLAN), default=None)),
+            change_on=_iso(min((r.on for r in found.rises if r.rank > _PLAN), default=None)),
+            rises_json=json.dumps([r.as_plain() for r in found.rises]),
         ),
     )
     return judged

@@ -32,7 +32,8 @@ class Sign:
     """One thing to notice: its answers, and the words for “not so”, empty where one answer
     always holds.
 
-    `silent` says that “not so” means nobody knows, which is no evidence.
+    `silent` says that “not so” means nobody knows, which is no evidence. `dead` are the answers by which the motor does
+    not run.
     """
 
     id: str
@@ -41,6 +42,7 @@ class Sign:
     not_so: str = "not so"
     classes: tuple[str, ...] = ()
     silent: bool = False
+    dead: tuple[str, ...] = ()
 
     @property
     def known(self) -> tuple[str, ...]:
@@ -83,6 +85,7 @@ def several(
     *answers: tuple[str, str, str],
     classes: tuple[str, ...] = (),
     silent: bool = False,
+    dead: tuple[str, ...] = (),
 ) -> Sign:
     """Return a sign with several answers, each with its words and its weights."""
     return Sign(
@@ -92,4 +95,5 @@ def several(
         not_so=not_so,
         classes=classes,
         silent=silent,
+        dead=dead,
     )

@@ -23,6 +23,7 @@ AT_THE_CALL: tuple[Sign, ...] = (
         ),
         ("clicks", "dead but for a single click", "solenoid+3 cable+2 stuck+2 worn+2 terminal+2 lead+2 load+2 open-coil+1 short+1 supply-2 switch-1"),
         ("chatter", "dead, it chatters fast", "cable+3 supply+1 solenoid+2 terminal+1 worn-2 stuck-2 lead-2 open-coil-2"),
+        dead=("dead", "clicks", "chatter"),
     ),
     yes(
         "tapped",

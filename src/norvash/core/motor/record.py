@@ -1,8 +1,9 @@
 """What is known of one motor at one moment: the input of every verdict."""
 
-from collections.abc import Sequence
-from dataclasses import dataclass
+from collections.abc import Collection, Mapping, Sequence
+from dataclasses import dataclass, field, replace
 from datetime import date, datetime
+from types import MappingProxyType
 
 from norvash.core.brush.straight_line import Point
 from norvash.core.forecast.set_forecast import Ahead
@@ -12,6 +13,7 @@ from norvash.core.motor.positions import PositionPlan
 from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.life import Told
 from norvash.core.use.counting import Rate
 from norvash.core.use.log_entry import Entry
 from norvash.core.verdict.grades import Grade
@@ -33,7 +35,11 @@ class Measured:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Round:
-    """One measured round of a set; total_units is the use when it was measured, `seen` are findings by position."""
+    """One measured round of a set; total_units is the use when it was measured, `seen` are findings by position.
+
+    It belongs to a sheet, unless it is older than those. Where a brush was measured again as it was left, `found` holds
+    what was read before; `left` are the positions read then, `seen_left` is what was seen only then.
+    """
 
     id: str
     at: datetime
@@ -42,23 +48,58 @@ class Round:
     finished: bool
     readings: dict[int, Measured]
     seen: tuple[Noted, ...] = ()
+    sheet_id: str = ""
+    found: Mapping[int, Measured] = field(default_factory=lambda: MappingProxyType({}))
+    left: frozenset[int] = frozenset()
+    seen_left: frozenset[tuple[int, str]] = frozenset()
+
+    @property
+    def as_found(self) -> "Round":
+        """Return the round as its brushes were found."""
+        seen = tuple((n, f) for n, f in self.seen if (n, f.id) not in self.seen_left)
+        readings = {n: m for n, m in self.readings.items() if n not in self.left} | dict(self.found)
+        return replace(self, readings=dict(sorted(readings.items())), seen=seen, found={}, left=frozenset())
+
+    def without(self, positions: Collection[int]) -> "Round":
+        """Return the round after some brushes were renewed: what was read of those before is only as found."""
+        old = {n: m for n, m in self.readings.items() if n in positions and n not in self.left}
+        if not old:
+            return self
+        readings = {n: m for n, m in self.readings.items() if n not in old}
+        return replace(self, readings=readings, found={**self.found, **old})
+
+    @property
+    def held(self) -> frozenset[int]:
+        """Return the positions at which the brush does not follow its wear: its reading proves nothing, until it is
+        measured again as it was left.
+        """
+        return frozenset(n for n, f in self.seen if f.holds_brush and n not in self.left)
+
+    @property
+    def proving(self) -> "Round":
+        """Return the round with those readings only that prove something."""
+        if not self.held:
+            return self
+        return replace(self, readings={n: m for n, m in self.readings.items() if n not in self.held})
 
 
 @dataclass(frozen=True, slots=True)
 class Renewal:
-    """One brush that was renewed while the others stayed: use then, and its length if it was measured [mm]."""
+    """One brush that was renewed while the others stayed: use then, its length if measured [mm], and on which sheet."""
 
     position: int
     total_units: float
     length_mm: float | None
     sd_mm: float | None
+    sheet_id: str = ""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class BrushSet:
     """A set of brushes with its rounds in order; ended_units is None while it runs.
 
-    Of a brush that was renewed its rounds only hold readings since.
+    Of a brush that was renewed its rounds only hold readings since. One fitted on a sheet names it; of the positions in
+    `nominal` the new length was taken from the part and not measured.
     """
 
     number: int
@@ -71,23 +112,37 @@ class BrushSet:
     rounds: tuple[Round, ...]
     id: str = ""
     renewed: tuple[Renewal, ...] = ()
+    sheet_id: str = ""
+    part: str = ""
+    variant: str = ""
+    nominal: frozenset[int] = frozenset()
 
     def renewal_of(self, position: int) -> Renewal | None:
         """Return the last renewal of one brush while the others stayed, None where there was none."""
         return next((r for r in reversed(self.renewed) if r.position == position), None)
+
+    def after_renewals(self) -> "BrushSet":
+        """Return the set with what was read of a brush on the sheet on which it was renewed, before that, as found."""
+
+        def since(a_round: Round) -> Round:
+            return a_round.without([r.position for r in self.renewed if r.sheet_id and r.sheet_id == a_round.sheet_id])
+
+        return replace(self, rounds=tuple(map(since, self.rounds)))
 
     def complete(self, positions: Sequence[PositionPlan]) -> list[Round]:
         """Return the rounds in which every brush was measured that is older than the round.
 
         One renewed since counts as seen.
         """
-        since = {r.position: r.total_units for r in self.renewed}
-        return [
-            r
-            for r in self.rounds
-            if r.readings
-            and all(p.number in r.readings or since.get(p.number, -1.0) > r.total_units for p in positions)
-        ]
+        return [r for r in self.rounds if r.readings and all(self._known(r, p.number) for p in positions)]
+
+    def _known(self, a_round: Round, position: int) -> bool:
+        """Tell whether a brush was measured in a round, has been renewed since, or was on its sheet with its length."""
+        renewal = self.renewal_of(position)
+        if position in a_round.readings or renewal is None:
+            return position in a_round.readings
+        measured = renewal.length_mm is not None and renewal.sheet_id != ""
+        return renewal.total_units > a_round.total_units or (measured and renewal.sheet_id == a_round.sheet_id)
 
 
 @dataclass(frozen=True, slots=True)
@@ -114,8 +169,8 @@ class BrushSize:
 class MotorState:
     """Everything that a verdict on one motor rests on; sets in the order in which they were fitted.
 
-    `noted` are findings by position, 0 for the whole motor, from the open sheet and from what was put off;
-    `asked_on` is a look that was asked for on the last sheet.
+    `told` is what the record and the open sheet tell of its findings; `asked_on` is a look that was asked for on the
+    last sheet.
     """
 
     figures: Figures
@@ -125,7 +180,7 @@ class MotorState:
     rate: Rate | None
     ahead: Ahead | None = None
     policies: tuple[Policy, ...] = ()
-    noted: tuple[Noted, ...] = ()
+    told: Told = Told()
     overrules: tuple[Overrule, ...] = ()
     asked_on: date | None = None
 

@@ -20,5 +20,23 @@ RULES = (
     Rule(id="look.calendar", words="months after which a motor is looked at whatever it has run", unit="months", default=24.0, source=_HOUSE, low=1, high=240),
     Rule(id="look.calendar-hard", words="the same where it is wet, salt or mostly idle", unit="months", default=12.0, source=_HOUSE, low=1, high=240),
     Rule(id="bench.ahead", words="days ahead in which a due look puts a motor on the bench", unit="days", default=14.0, source=_HOUSE, low=0, high=365),
+    Rule(
+        id="act.lead-days",
+        words="days before the early bound of a limit from which its change is planned at the latest",
+        unit="days",
+        default=14.0,
+        source=_HOUSE,
+        low=0,
+        high=365,
+    ),
+    Rule(
+        id="act.now-days",
+        words="days before the early bound of a limit from which the set is changed or measured now",
+        unit="days",
+        default=7.0,
+        source=_HOUSE,
+        low=0,
+        high=365,
+    ),
 )
 # fmt: on

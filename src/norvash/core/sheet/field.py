@@ -2,7 +2,7 @@
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
-from typing import ClassVar, Literal, TypedDict, Unpack
+from typing import ClassVar, Literal
 
 from norvash.core.diagnosis.sign import NOT_SO, Sign
 from norvash.core.rules.book import MotorRules
@@ -11,6 +11,7 @@ from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.records import PaintedMap, Readings, Record
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.task import Task
 
 Needs = Literal["", "safe", "permit", "power"]
 Per = Literal["", "position", "tap", "number", "bearing"]
@@ -28,9 +29,12 @@ class Field:
     """One thing that is entered: where, and the gate that it needs.
 
     `per` says that there is one for each brush position, speed setting, bearing or number; `whole` that place 0 stands
-    for the motor beside them. `judged` tells that a finding follows from it, `compared` that it is held against the
-    last sheet that has it, `marks` that it moves the figures in force: by a cut, or by setting the holders after one.
-    One that is `placed` is shown where and when its stage says, not among the rest.
+    for the motor beside them. `judged` tells that what is said of the motor follows from it; `tells` are the findings
+    that a value in it can be, and that a value in it proves; `tested` names the field that it is read with. After work
+    of `touched_by`, or that what it tells leads to, its next value is one as left. One of `work` is always as left,
+    and `does` what it records. `compared` says that it is held against the last sheet that has it, `marks` that it
+    moves the figures in force: by a cut, or by setting the holders after one. One that is `placed` is shown where and
+    when its stage says, not among the rest.
     """
 
     kind: ClassVar[str] = ""
@@ -45,9 +49,24 @@ class Field:
     classes: tuple[str, ...] = ()
     offered: Callable[[Facts, MotorRules], bool] = _always
     judged: bool = False
+    tells: tuple[Finding, ...] = ()
+    tested: str = ""
+    touched_by: tuple[Task, ...] = ()
+    does: tuple[Task, ...] = ()
+    work: bool = False
     compared: bool = False
     marks: Mark = ""
     placed: bool = False
+
+    @property
+    def sighted(self) -> bool:
+        """Tell whether it is kept in both sights: as found, and as left after work."""
+        return bool(self.tells or self.tested) and not self.records_work
+
+    @property
+    def records_work(self) -> bool:
+        """Tell whether it is only ever as left: it says what was done."""
+        return self.work or bool(self.does)
 
     def given(self, sheet: Sheet, place: int = 0) -> Given | None:
         """Return what was entered, None where nothing was or it was emptied again."""
@@ -143,6 +162,7 @@ class Noticed(Pick):
             choices=(*((a.id, a.words) for a in sign.answers), *not_so),
             hint=mind,
             classes=sign.classes,
+            judged=bool(sign.dead),
             sign=sign,
         )
 
@@ -154,7 +174,7 @@ class Tick(Field):
     kind: ClassVar[str] = "tick"
 
     def of(self, sheet: Sheet, place: int = 0) -> bool:
-        """Tell whether it is ticked on a sheet."""
+        """Tell whether it is ticked on a sheet; a look that found it gone is no tick."""
         found = self.given(sheet, place)
         return found is not None and found.word == YES
 
@@ -195,6 +215,13 @@ class Decision(Words):
 
 
 @dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Done(Words):
+    """A task of the work list that is done: by whom, in how many minutes, with which parts."""
+
+    kind: ClassVar[str] = "decision"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
 class Repair(Words):
     """A temporary repair, and who makes it good by when."""
 
@@ -206,72 +233,3 @@ class Permit(Words):
     """A test with power on: why, who, barriers, for how long."""
 
     kind: ClassVar[str] = "decision"
-
-
-class More(TypedDict, total=False):
-    """What a field may say beyond where it stands and what it is called."""
-
-    needs: Needs
-    per: Per
-    whole: bool
-    hint: str
-    classes: tuple[str, ...]
-    offered: Callable[[Facts, MotorRules], bool]
-    judged: bool
-    compared: bool
-    marks: Mark
-    placed: bool
-
-
-class Bounded(More, total=False):
-    """What a field of values may say beyond that."""
-
-    low: float
-    high: float
-    beside: Callable[[Facts, MotorRules], Record | None] | None
-
-
-def quantity(field_id: str, group: str, label: str, dimension: str, **more: Unpack[Bounded]) -> Quantity:
-    """Return a field that takes one measured value."""
-    return Quantity(id=field_id, group=group, label=label, dimension=dimension, **more)
-
-
-def column(
-    field_id: str, group: str, label: str, dimension: str, *, low: float = 0.0, high: float = 1e6, **more: Unpack[More]
-) -> Column:
-    """Return a field that takes a column of readings."""
-    return Column(id=field_id, group=group, label=label, dimension=dimension, low=low, high=high, **more)
-
-
-def tick(field_id: str, group: str, label: str, **more: Unpack[More]) -> Tick:
-    """Return a field that is ticked."""
-    return Tick(id=field_id, group=group, label=label, **more)
-
-
-def text(field_id: str, group: str, label: str, **more: Unpack[More]) -> Text:
-    """Return a field that takes words."""
-    return Text(id=field_id, group=group, label=label, **more)
-
-
-def pick(
-    field_id: str,
-    group: str,
-    label: str,
-    *choices: tuple[str, str],
-    finds: Mapping[str, Finding] | None = None,
-    refused: Mapping[str, str] | None = None,
-    why: bool = False,
-    **more: Unpack[More],
-) -> Pick:
-    """Return a field that is answered by one of its choices; one that is a finding for some is judged."""
-    more.setdefault("judged", bool(finds))
-    return Pick(
-        id=field_id,
-        group=group,
-        label=label,
-        choices=choices,
-        finds=finds or {},
-        refused=refused or {},
-        why=why,
-        **more,
-    )

@@ -5,7 +5,10 @@ from dataclasses import dataclass, field, replace
 from norvash.core.sheet.part import Part
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.task import Task
-from norvash.core.verdict.grades import Grade
+from norvash.core.verdict.grades import GRADES, Grade
+
+# What a fresh look says where it finds no more.
+GONE = "gone"
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -13,7 +16,9 @@ class Finding:
     """One finding: words to pick it by, the grade to which it raises its part, and the decision.
 
     `tasks` are the work that it leads to, `shows` the sign that it is, with its answer. With one that `never_runs`
-    nothing gets power; one that `ends_in_cut` says nothing where no copper is left to be cut.
+    nothing gets power; one that `ends_in_cut` says nothing where no copper is left to be cut. One `of_brush` goes with
+    the brush that it is on, and the first reading of a new one proves that. With one that `holds_brush` the brush does
+    not follow its wear: its reading proves nothing.
     """
 
     id: str
@@ -25,6 +30,8 @@ class Finding:
     shows: tuple[str, str] | None = field(default=None, compare=False)
     never_runs: bool = field(default=False, compare=False)
     ends_in_cut: bool = field(default=False, compare=False)
+    of_brush: bool = field(default=False, compare=False)
+    holds_brush: bool = field(default=False, compare=False)
 
     @property
     def renews(self) -> bool:
@@ -35,10 +42,20 @@ class Finding:
         """Return the finding with its figures in its words."""
         return replace(self, words=words)
 
+    @property
+    def grave(self) -> bool:
+        """Tell whether it has to be decided: from planning upwards."""
+        return GRADES.index(self.grade) >= GRADES.index("plan")
+
+    @property
+    def look(self) -> str:
+        """Return the id of the field in which it is picked by sight."""
+        return f"seen.{self.id}"
+
     def seen(self, sheet: Sheet) -> bool:
         """Tell whether it was picked by sight on a sheet."""
-        given = sheet.entries.get((f"seen.{self.id}", 0))
-        return given is not None and given.stands
+        given = sheet.entries.get((self.look, 0))
+        return given is not None and given.stands and given.word != GONE
 
 
 # A finding where it is: its position, 0 for the whole motor.
@@ -55,6 +72,8 @@ def finding(
     shows: tuple[str, str] | None = None,
     never_runs: bool = False,
     ends_in_cut: bool = False,
+    of_brush: bool = False,
+    holds_brush: bool = False,
 ) -> Finding:
     """Return a finding with the work that it leads to."""
     return Finding(
@@ -67,4 +86,6 @@ def finding(
         shows=shows,
         never_runs=never_runs,
         ends_in_cut=ends_in_cut,
+        of_brush=of_brush,
+        holds_brush=holds_brush,
     )

@@ -7,7 +7,8 @@ from typing import Literal
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Pick, Text, Tick, text, tick
+from norvash.core.sheet.field import Pick, Text, Tick
+from norvash.core.sheet.fields_made import text, tick
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
 

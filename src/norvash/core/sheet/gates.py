@@ -5,7 +5,7 @@ from collections.abc import Iterable
 from norvash.core.motor.figure_fields import MASS_KG
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import pick
+from norvash.core.sheet.fields_made import pick
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.gate import Gate, Step
 

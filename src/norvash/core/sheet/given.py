@@ -7,13 +7,16 @@ from typing import Literal
 from norvash.core.sheet.records import CutRecord, PermitRecord, PutOff, Record, Why
 
 Kind = Literal["full", "quick"]
+# Of what a value speaks: the part as it was found, or as it was left after work on it; “asked” is not said yet.
+Sight = Literal["found", "left", "asked"]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Given:
     """One entry that counts: its word or number, as typed, by whom and when.
 
-    `record` is what belongs to it: of a decision, a permit, a cut, a column, a map.
+    `record` is what belongs to it: of a decision, a permit, a cut, a column, a map. `sight` says of what it speaks, and
+    `slip` that what it replaced was mistyped.
     """
 
     id: str
@@ -23,6 +26,8 @@ class Given:
     person: str
     at: datetime
     record: Record | None = None
+    sight: Sight = "found"
+    slip: bool = False
 
     @property
     def stands(self) -> bool:

@@ -8,22 +8,19 @@ from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES
-from norvash.core.sheet.stages.decide import decision
 from norvash.core.sheet.walk import touched
-
-GONE = ("done", "dropped")
 
 
 def noted(sheet: Sheet, rules: MotorRules, worn_mm: Iterable[float] = ()) -> tuple[Noted, ...]:
-    """Return the findings of a sheet that still stand, each with its position, 0 for the whole motor.
+    """Return the findings of a sheet in its view, each with its position, 0 for the whole motor, whatever was decided.
 
     Units: worn_mm [mm] of every brush since new, for the dust that is to be expected. What was measured stands over
     what was only seen.
     """
-    worn, answered = tuple(worn_mm), _answered(sheet, rules)
+    worn, done = tuple(worn_mm), answered(sheet, rules)
     measured = _joined(n for s in STAGES if touched(sheet, s) for n in _of_stage(s, sheet, rules, worn))
     found = {(0, f.id): f for f in _seen(sheet)} | measured
-    return tuple((n, f) for (n, i), f in found.items() if i not in answered and decision(i).of(sheet, n) not in GONE)
+    return tuple((n, f) for (n, i), f in found.items() if i not in done)
 
 
 def _seen(sheet: Sheet) -> Iterator[Finding]:
@@ -59,6 +56,6 @@ def _joined(noted: Iterable[Noted]) -> dict[tuple[int, str], Finding]:
     return made
 
 
-def _answered(sheet: Sheet, rules: MotorRules) -> frozenset[str]:
+def answered(sheet: Sheet, rules: MotorRules) -> frozenset[str]:
     """Return the findings by sight that a measurement on this sheet has answered."""
     return frozenset(f.id for s in STAGES for f in s.answered(sheet, rules))

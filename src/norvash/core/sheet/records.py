@@ -71,6 +71,19 @@ class Why:
 
 
 @dataclass(frozen=True, slots=True)
+class TaskDone:
+    """The time that a task took [min], None where nobody says, and the parts that went into it."""
+
+    minutes: float | None
+    parts: str
+
+    @property
+    def words(self) -> str:
+        """Return it in words."""
+        return ", ".join(filter(None, ("" if self.minutes is None else f"{self.minutes:g} min", self.parts)))
+
+
+@dataclass(frozen=True, slots=True)
 class SlotTime:
     """The time that the slots were expected to take [min], beside the time that they took."""
 
@@ -106,4 +119,4 @@ class PaintedMap:
         return write_map(self.conditions)
 
 
-Record = CutRecord | PermitRecord | PutOff | Why | SlotTime | Readings | PaintedMap
+Record = CutRecord | PermitRecord | PutOff | Why | TaskDone | SlotTime | Readings | PaintedMap

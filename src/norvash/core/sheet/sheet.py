@@ -1,19 +1,26 @@
-"""A bench sheet as it was read: one visit to one motor, and what was entered on it."""
+"""A bench sheet as it was read: one visit to one motor, and what was entered on it, in both sights."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from datetime import datetime
+from functools import cached_property
 from types import MappingProxyType
+from typing import Literal
 
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.given import Earlier, Given, Kind
+from norvash.core.sheet.given import Earlier, Given, Kind, Sight
+
+# Where an entry stands: its field, its place (0 where there is only one), and its sight.
+Spot = tuple[str, int, Sight]
+_NONE: Mapping[str, str] = MappingProxyType({})
 
 
-@dataclass(frozen=True, slots=True, kw_only=True)
+@dataclass(frozen=True, kw_only=True)
 class Sheet:
-    """One visit to one motor; entries by field and place, place 0 where there is only one.
+    """One visit to one motor, with everything that is written on it.
 
-    `earlier` is of fields that are compared.
+    `together` names for a field the one that it belongs to: read anew, that one takes its companions with it. `earlier`
+    is of fields that are compared. `view` tells what is looked at: the motor as it is now, or as it was found.
     """
 
     id: str
@@ -22,6 +29,35 @@ class Sheet:
     at: datetime
     person: str
     facts: Facts
-    entries: Mapping[tuple[str, int], Given]
+    written: Mapping[Spot, Given]
     signed_at: datetime | None = None
+    together: Mapping[str, str] = field(default_factory=lambda: _NONE)
     earlier: Mapping[str, Earlier] = field(default_factory=lambda: MappingProxyType({}))
+    view: Literal["now", "found"] = "now"
+
+    @cached_property
+    def entries(self) -> Mapping[tuple[str, int], Given]:
+        """Return what counts in this view, by field and place: now it is what was left, where that is known, else what
+        was found.
+        """
+        found = {(f, p): g for (f, p, sight), g in self.written.items() if sight == "found"}
+        if self.view == "found":
+            return found
+        left = {(f, p): g for (f, p, sight), g in self.written.items() if sight == "left" and g.stands}
+        anew = {f for f, _ in left}
+        return {(f, p): g for (f, p), g in found.items() if self.together.get(f) not in anew} | left
+
+    @cached_property
+    def as_found(self) -> "Sheet":
+        """Return the sheet as the motor was found, before anybody worked on it."""
+        return self if self.view == "found" or not self.worked_on else replace(self, view="found")
+
+    @property
+    def worked_on(self) -> bool:
+        """Tell whether anything was entered as it was left."""
+        return any(sight == "left" for _, _, sight in self.written)
+
+    def given(self, field_id: str, place: int, sight: Sight) -> Given | None:
+        """Return what stands in a field in one sight, None where nothing does or it was emptied again."""
+        there = self.written.get((field_id, place, sight))
+        return there if there is not None and there.stands else None

@@ -2,24 +2,30 @@
 findings.
 """
 
+from collections.abc import Iterable
+
 from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
 from norvash.core.diagnosis.sign import NOT_SO
-from norvash.core.diagnosis.signs import AT_THE_CALL
+from norvash.core.diagnosis.signs import AT_THE_CALL, BY_ID
 from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.gates import SAFE
+from norvash.core.sheet.life import Life
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.judged import Before
-from norvash.core.sheet.stages.brushes.carbon import BRUSH_FREE
+from norvash.core.sheet.stages.brushes.carbon import BRUSH_FREE, SET_WORN
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.core.sheet.stages.commutator.bar_test import BAR_SHAFT
 from norvash.core.sheet.stages.decide import RULED_OUT
+from norvash.core.sheet.stages.prove import COMPLAINT_NOW
 from norvash.core.sheet.stages.windings.insulation import INSULATION_MOHM
 from norvash.core.sheet.walk import how_far_open, open_permits
 from norvash.core.verdict.values import Findings
 
 # Answers to what was measured that ask for no cause.
 _RIGHT = (NOT_SO, "right")
+_STRONG = 3
 
 
 def signs_shown(sheet: Sheet, before: Before, found: Findings, rules: MotorRules) -> dict[str, str]:
@@ -65,17 +71,39 @@ def _from_brushes(found: Findings, rules: MotorRules) -> dict[str, str]:
     return signs
 
 
+def causes_of(finding: Finding) -> tuple[str, ...]:
+    """Return the causes that a finding is: those of which its sign speaks most strongly."""
+    if finding.id == SET_WORN.id:
+        return ("worn",)
+    if finding.shows is None:
+        return ()
+    sign, word = finding.shows
+    weights: dict[str, int] = next((dict(a.weights) for a in BY_ID[sign].answers if a.id == word), {})
+    most = max(weights.values(), default=0)
+    return tuple(c for c, w in weights.items() if w == most) if most >= _STRONG else ()
+
+
+def causes_mended(lives: Iterable[Life]) -> list[str]:
+    """Return the causes that were mended at a visit, by the findings that were worked on."""
+    return list(dict.fromkeys(c for x in lives if x.done and x.state != "withdrawn" for c in causes_of(x.finding)))
+
+
 def complained(signs: dict[str, str], before: Before) -> bool:
     """Tell whether there is a cause to seek: somebody complains, or something measured before opening is not right."""
     called = any(signs.get(s.id, NOT_SO) != NOT_SO and not s.silent for s in AT_THE_CALL)
     return called or any(a not in _RIGHT for a in before.signs.values())
 
 
-def diagnosis_of(sheet: Sheet, signs: dict[str, str], rules: MotorRules) -> Diagnosis:
-    """Return the causes and the next checks that are possible and allowed on this sheet now."""
+def diagnosis_of(sheet: Sheet, signs: dict[str, str], rules: MotorRules, lives: Iterable[Life] = ()) -> Diagnosis:
+    """Return the causes and the next checks that are possible and allowed on this sheet now.
+
+    What was mended while the complaint is still there is ruled out, and the search goes on.
+    """
     safe = not SAFE.now(sheet, rules).is_open
     isolated = safe and not open_permits(sheet)
     now = Situation(how_far_open(sheet) if safe else "assembled", not isolated, safe, sheet.facts.may_run_free)
     out = [cause for cause, mended in RULED_OUT.items() if mended.of(sheet)]
+    if COMPLAINT_NOW.of(sheet) == "still":
+        out += causes_mended(lives)
     around = set(sheet.facts.surroundings) | ({"wet"} if signs.get("water") == "yes" else set())
     return diagnose(sheet.facts.motor_class, signs, rules, surroundings=sorted(around), ruled_out=out, now=now)

@@ -8,10 +8,11 @@ from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.sign import Sign
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Field, Noticed, Text, Tick, text, tick
+from norvash.core.sheet.field import Field, Noticed, Text, Tick
+from norvash.core.sheet.fields_made import text, tick
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.gate import Gate
-from norvash.core.sheet.matter import Matter
+from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import Part
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.task import Task
@@ -23,18 +24,26 @@ Judge = Callable[[Sheet, MotorRules, tuple[float, ...]], Iterable[Noted]]
 
 @dataclass(frozen=True, slots=True)
 class Visit:
-    """A sheet with what was found on its motor, what is to be decided, and the rules that hold for it."""
+    """A sheet with what was found on its motor and the rules that hold for it.
+
+    `asked_readings` are the brushes of which it is not said whether the old one or the new one was read.
+    """
 
     sheet: Sheet
     found: Findings
-    matters: tuple[Matter, ...]
     rules: MotorRules
+    asked_readings: tuple[str, ...] = ()
+
+    @property
+    def lives(self) -> tuple[Life, ...]:
+        """Return the findings that are in play at this visit: all but those that were entered by a slip."""
+        return tuple(x for x in self.found.lives if x.state != "withdrawn")
 
     @property
     def measured(self) -> bool:
         """Tell whether the set was measured on this sheet, or has been renewed since it was."""
         last = self.found.round
-        return last is not None and (last.id == self.sheet.id or last.at >= self.sheet.at)
+        return last is not None and (last.sheet_id == self.sheet.id or last.at >= self.sheet.at)
 
 
 def _nothing(_sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
@@ -128,7 +137,7 @@ class Stage:
     @cached_property
     def all_fields(self) -> tuple[Field, ...]:
         """Return every field of it, in the order in which they are asked for."""
-        seen = tuple(tick(f"seen.{f.id}", "Seen", f.words, needs="safe", judged=True) for f in self.looked)
+        seen = tuple(tick(f.look, "Seen", f.words, needs="safe", judged=True, tells=(f,)) for f in self.looked)
         own = (self.sound, self.gate.waived if self.gate else None, self.gate.confirmed if self.gate else None)
         last = (self.remark, self.skip)
         return (*seen, *(f for f in own if f), *self.fields, *self.picked, *(f for f in last if f))

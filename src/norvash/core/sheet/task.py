@@ -7,7 +7,8 @@ from dataclasses import dataclass
 class Task:
     """One task: its minutes, tools, steps and cautions; schools say how it is done here.
 
-    `renews` tells that the set of brushes goes.
+    `renews` tells that the set of brushes goes. One that only `looks` touches nothing: what is measured after it is as
+    found.
     """
 
     id: str
@@ -18,3 +19,4 @@ class Task:
     schools: tuple[str, ...] = ()
     caution: str = ""
     renews: bool = False
+    looks: bool = False

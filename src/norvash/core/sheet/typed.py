@@ -15,6 +15,7 @@ from norvash.core.sheet.field import (
     Column,
     Day,
     Decision,
+    Done,
     Field,
     Painted,
     Permit,
@@ -24,16 +25,17 @@ from norvash.core.sheet.field import (
     Text,
     Tick,
 )
-from norvash.core.sheet.matters import DECISIONS, RENEW
-from norvash.core.sheet.records import PaintedMap, PermitRecord, PutOff, Readings, Record, Why
-from norvash.core.sheet.stages.catalogue import FINDINGS
-from norvash.core.sheet.stages.decide import decided_finding
+from norvash.core.sheet.records import PaintedMap, PermitRecord, PutOff, Readings, Record, TaskDone, Why
+from norvash.core.sheet.stages.catalogue import FINDINGS, RECORDED_BY, TASKS
+from norvash.core.sheet.stages.decide import DECISIONS, decided_finding
+from norvash.core.sheet.stages.rework import done_task
 from norvash.core.text.columns import read_column
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
 from norvash.errors import InputError
 
 MOST_TEXT = 400
+MOST_MINUTES = 6000
 _DAYS = ("%Y-%m-%d", "%d/%m/%Y", "%d.%m.%Y", "%d %B %Y")
 _MOST_NUMBER = 99
 
@@ -181,12 +183,19 @@ def _short_enough(field: Field, asked: _Asked) -> None:
 
 @_read.register
 def _decide(field: Decision, asked: _Asked) -> Read:
+    """Return a decision; what stops a motor is not dropped."""
     finding = decided_finding(field)
-    if asked.text not in DECISIONS or (finding not in FINDINGS and finding != RENEW):
+    if asked.text not in DECISIONS or finding not in FINDINGS:
         raise InputError("This decision is not known.", "Choose one of " + ", ".join(DECISIONS.values()) + ".", "value")
     if asked.text == "deferred":
         return Read(asked.text, asked.text, None, _put_off(asked.more, asked.today))
     if asked.text == "dropped":
+        if FINDINGS[finding].grade == "stop":
+            raise InputError(
+                f"“{FINDINGS[finding].words}” takes it out of service: that is not dropped.",
+                "Do it, or put it off with the motor out of service.",
+                "value",
+            )
         return Read(asked.text, asked.text, None, Why(_part(asked.more, "why", "Say why it is not needed")))
     return Read(asked.text, asked.text)
 
@@ -194,6 +203,34 @@ def _decide(field: Decision, asked: _Asked) -> Read:
 def _put_off(more: Mapping[str, str], today: date) -> PutOff:
     who = _part(more, "who", "Say who sees to it")
     return PutOff(who, read_day(_part(more, "day", "Say by when"), today, "day"))
+
+
+@_read.register
+def _task(field: Done, asked: _Asked) -> Read:
+    """Return a task that is done, with the time and the parts that somebody states."""
+    if asked.text != YES or done_task(field) not in TASKS:
+        raise InputError("This is no task of a work list.", "Tick one that is on it.", "value")
+    recorded = RECORDED_BY.get(done_task(field))
+    if recorded is not None:
+        raise InputError(
+            "This work has a record of its own.", f"Enter it there: {recorded.group}, {recorded.label}.", "value"
+        )
+    took, parts = asked.more.get("minutes", ""), asked.more.get("parts", "")
+    minutes = _minutes(took) if took.strip() else None
+    used = " ".join(clean(parts, "parts", note=True).split())
+    if len(used) > MOST_TEXT:
+        raise InputError("That is too long.", f"Use at most {MOST_TEXT} characters.", "parts")
+    return Read(asked.text, asked.text, None, TaskDone(minutes, used))
+
+
+def _minutes(text: str) -> float:
+    try:
+        minutes = parse(text, "minutes").value
+    except InputError as error:
+        raise error.at("minutes") from None
+    if not 0 < minutes <= MOST_MINUTES:
+        raise InputError(f"{minutes:g} min cannot be right.", f"Give up to {MOST_MINUTES} min.", "minutes")
+    return minutes
 
 
 @_read.register

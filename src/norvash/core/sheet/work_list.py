@@ -1,39 +1,46 @@
-"""The work that findings lead to: what, how long, with what, step by step, and the school that decides how."""
+"""The work that findings lead to: what, how long, with what, step by step, the school that decides how, and whether it
+is done.
+"""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 
 from norvash.core.rules.book import Choice, MotorRules
-from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.stages.shared import FIT_SET
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.life import Life
+from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.task import Task
-from norvash.core.verdict.grades import GRADES
 
 
 @dataclass(frozen=True, slots=True)
 class Proposed:
-    """A task on the work list with the findings that ask for it, and how it is done here."""
+    """A task on the work list with the findings that ask for it, how it is done here, and what says that it is done."""
 
     task: Task
     because: tuple[str, ...]
     ways: tuple[Choice, ...]
+    done: Given | None
 
 
 def work_list(
-    matters: Iterable[tuple[str, Finding]], renew: str, rules: MotorRules, *, idle: bool = False
+    lives: Iterable[Life], done: Mapping[Task, tuple[Given, ...]], rules: MotorRules, *, idle: bool = False
 ) -> tuple[Proposed, ...]:
     """Return the work that findings ask for, each task once, the gravest first.
 
-    `renew` says why the set goes, if it does.
-
-    Units: matters are (place in words, finding); idle tells whether the machine stands for long.
+    What is put off or dropped asks for none. Units: done holds what says that a task is done; idle tells whether the
+    machine stands for long.
     """
-    because: dict[Task, list[str]] = {FIT_SET: [renew]} if renew else {}
-    for place, finding in sorted(matters, key=lambda m: -GRADES.index(m[1].grade)):
-        for task in finding.tasks:
-            because.setdefault(task, []).append(f"{place}: {finding.words}")
+    because: dict[Task, list[str]] = {}
+    for life in lives:
+        asks = life.state in ("open", "done not proven") or (life.state == "proven" and bool(life.done))
+        if asks and life.finding.part is not COMPLAINT:
+            for task in life.finding.tasks:
+                because.setdefault(task, []).append(f"{life.place}: {life.finding.words}")
+    for task in done:
+        because.setdefault(task, [])
     made = []
     for task, why in because.items():
         ways = tuple(rules.choice(s) for s in task.schools if s != "school.holder" or idle)
-        made.append(Proposed(task, tuple(dict.fromkeys(why)), ways))
+        said = done.get(task, ())
+        made.append(Proposed(task, tuple(dict.fromkeys(why)), ways, said[-1] if said else None))
     return tuple(made)

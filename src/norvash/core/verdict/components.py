@@ -5,8 +5,11 @@ from dataclasses import dataclass, replace
 
 from norvash.core.motor.record import MotorState, Overrule, Round
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.part import BRUSHES, PARTS, Part
+from norvash.core.sheet.life import Life
+from norvash.core.sheet.part import BRUSHES, LOOK, PARTS, Part
+from norvash.core.sheet.stages.brushes.carbon import SET_WORN
 from norvash.core.verdict.grades import GRADES, Grade, Graded, word_of, worst
+from norvash.core.verdict.rising import NOW_WORD
 
 MOTOR = "motor"
 
@@ -45,6 +48,8 @@ class Component:
     @property
     def word(self) -> str:
         """Return the word for its grade, empty where nothing speaks for it."""
+        if self.part is LOOK:
+            return NOW_WORD
         carbon = self.by == "length" or self.renews
         return word_of(self.grade, carbon=carbon) if self.grade else ""
 
@@ -59,28 +64,45 @@ def finding_word(finding: Finding) -> str:
     return word_of(finding.grade, carbon=finding.renews)
 
 
-def conditions_of(state: MotorState, rounds: Iterable[Round]) -> tuple[Condition, ...]:
-    """Return what was seen since the last measured round and noted on the sheet, each once, the worst first."""
-    labels = {p.number: f"Brush {p.label}" for p in state.positions}
-    found = [seen for r in rounds for seen in r.seen]
-    every = dict.fromkeys((*found, *state.noted))
-    made = [Condition(labels.get(n) or f.part.words, f, n) for n, f in every]
+def conditions_of(state: MotorState, rounds: Iterable[Round], lives: Iterable[Life]) -> tuple[Condition, ...]:
+    """Return what stands on a motor, each once, the worst first: the findings that live, and lesser ones that were seen
+    since the last measured round or noted on the sheet.
+    """
+    labels = places_of(state)
+    lesser = ((n, f) for r in rounds for n, f in r.seen if not f.grave)
+    noted = ((n, f) for (n, _), f in state.told.now.items() if not f.grave)
+    # A worn set speaks by its own carbon, until another is in its place and not measured.
+    living = (
+        (x.position, x.finding)
+        for x in lives
+        if x.stands and (x.finding.id != SET_WORN.id or x.state == "done not proven")
+    )
+    made = [Condition(labels.get(n) or f.part.words, f, n) for n, f in dict.fromkeys((*living, *lesser, *noted))]
     return tuple(sorted(made, key=lambda c: -GRADES.index(c.finding.grade)))
 
 
-def components_of(
-    by_length: Graded | None, conditions: Iterable[Condition], overrules: Iterable[Overrule]
-) -> tuple[Component, ...]:
-    """Return every component's verdict: its worst voice wins; an overruled one keeps what it was before.
+def places_of(state: MotorState) -> dict[int, str]:
+    """Return the name of every brush position."""
+    return {p.number: f"Brush {p.label}" for p in state.positions}
 
-    Units: by_length is the grade of the worst brush, its date and its tables counted in.
+
+def components_of(
+    by_length: Graded | None, conditions: Iterable[Condition], overrules: Iterable[Overrule], overdue: str = ""
+) -> tuple[Component, ...]:
+    """Return the verdict on every part that counts: its worst voice wins; an overruled one keeps what it was before.
+
+    Units: by_length is the grade of the worst brush, its use and its tables counted in; overdue says by what use the
+    look is overdue, empty where it is not.
     """
     ruled = {o.component: o for o in overrules}
     said: dict[str, Component] = {p.id: Component(part=p, grade=None, by="", rule_id="") for p in PARTS}
     if by_length is not None:
         said[BRUSHES.id] = Component(part=BRUSHES, grade=by_length.grade, by="length", rule_id=by_length.rule_id)
+    if overdue:
+        said[LOOK.id] = Component(part=LOOK, grade="change", by=overdue, rule_id="")
     for c in conditions:
         name = c.finding.part.id
+        said.setdefault(name, Component(part=c.finding.part, grade=None, by="", rule_id=""))
         if said[name].grade is None or GRADES.index(c.finding.grade) > said[name].rank:
             said[name] = Component(
                 part=c.finding.part,
@@ -98,7 +120,10 @@ def components_of(
 def motor_grade(
     components: Iterable[Component], overrules: Iterable[Overrule]
 ) -> tuple[Graded | None, Overrule | None]:
-    """Return the motor's grade, the worst of its components, and who decided otherwise for the whole motor."""
+    """Return the motor's grade, the worst of its parts that count.
+
+    And who decided otherwise for the whole motor on a sheet of the time when that could be.
+    """
     graded = worst([Graded(c.grade, c.rule_id) for c in components if c.grade])
     whole = next((o for o in overrules if o.component == MOTOR), None)
     return (Graded(whole.grade, graded.rule_id if graded else ""), whole) if whole else (graded, None)

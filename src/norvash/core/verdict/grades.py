@@ -1,7 +1,6 @@
 """The five grades of carbon, from running on to out of service."""
 
 from dataclasses import dataclass
-from datetime import date
 from typing import Literal
 
 from norvash.core.edges import over
@@ -61,9 +60,3 @@ def grade_of_line(lines_seen: int) -> Graded:
 def worst(grades: list[Graded]) -> Graded | None:
     """Return the worst of several grades, None of none."""
     return max(grades, key=lambda s: s.rank, default=None)
-
-
-def raised_by_date(grade: Grade | None, limit_on: date | None, today: date) -> Grade | None:
-    """Return the grade, raised to a change when the limit lies in the past by its date."""
-    past = limit_on is not None and limit_on <= today and grade in ("fit", "watch", "plan")
-    return "change" if past else grade

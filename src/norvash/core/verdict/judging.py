@@ -4,28 +4,46 @@ from collections.abc import Sequence
 from dataclasses import replace
 from datetime import date, timedelta
 
-from norvash.core.brush.carbon import usable_carbon
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.spread import Spread, set_spread
-from norvash.core.brush.straight_line import Point, StraightLine, Track, rate_mm_per_kh, straight_line
+from norvash.core.brush.straight_line import Point, StraightLine, Track, straight_line
 from norvash.core.motor.figure_fields import NEW_MM
-from norvash.core.motor.record import BrushSet, MotorState, Round, start_of
+from norvash.core.motor.record import BrushSet, MotorState, Round
 from norvash.core.planning.policies import dues, earliest
 from norvash.core.planning.policy import Due
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.lives import lives
 from norvash.core.use.counting import day_of
+from norvash.core.verdict.before_work import worn, worn_as_found
+from norvash.core.verdict.brush_now import brush_now
 from norvash.core.verdict.components import components_of, conditions_of, motor_grade
-from norvash.core.verdict.grades import grade_of, grade_of_line, worst
-from norvash.core.verdict.set_grade import raised
+from norvash.core.verdict.grades import worst
+from norvash.core.verdict.rising import Rise, by_limit, by_lives, by_look, grade_on
+from norvash.core.verdict.set_grade import follows_symptoms, raised
 from norvash.core.verdict.values import BrushNow, Days, Findings, OpenDoubt
 
 
-def past_limit(limit_on: date | None, state: MotorState, today: date) -> bool:
-    """Tell whether the middle of the forecast has been passed, by day or by what has run since a round."""
+def past_limit(state: MotorState, today: date) -> bool:
+    """Tell whether the middle of the forecast has been passed by what has run since a round."""
     ahead = state.ahead
-    ran = ahead is not None and ahead.visits > 0 and ahead.p50_units <= state.ran_by(today)
-    return ran or (limit_on is not None and limit_on <= today)
+    return ahead is not None and ahead.visits > 0 and ahead.p50_units <= state.ran_by(today)
+
+
+def _by_day(days: Days, rules: MotorRules) -> tuple[Rise, ...]:
+    """Return on which days the limit and the look raise the motor; a school that follows symptoms is exempt."""
+    return () if follows_symptoms(rules) else (*by_limit(days.early_on, rules), *by_look(days.look_on))
+
+
+def _overdue(asked: tuple[Due, ...], state: MotorState, today: date) -> str:
+    """Return by what use the look is overdue, empty where it is not or where use says nothing."""
+    ran = state.ran_by(today)
+    first = earliest(asked)
+    for due in asked:
+        late = due.overdue_units if due.overdue_units is not None else due.at_units if due is first else None
+        if late is not None and late < ran:
+            return f"the look for the {due.name} is overdue by use"
+    return ""
 
 
 def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
@@ -39,9 +57,9 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     latest = measured[-1] if measured else None
     complete = current.complete(state.positions)
     before = next((r for r in reversed(complete) if r is not latest), None)
-    brushes = tuple(_brush(state, current, i, limit, rules) for i in range(len(state.positions)))
-    missing = tuple(b.label for b in brushes if latest and not b.in_round)
-    conditions = conditions_of(state, current.rounds[current.rounds.index(latest) :] if latest else current.rounds)
+    brushes = tuple(brush_now(state, current, i, limit, rules) for i in range(len(state.positions)))
+    known = {n for n, is_known in state.told.new.items() if is_known}
+    missing = tuple(b.label for b in brushes if latest and not b.in_round and b.number not in known)
     by_length = worst([b.graded for b in brushes if b.graded])
     line = (
         _line(state, current, latest, limit=limit, rules=rules, brushes=brushes)
@@ -54,16 +72,28 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     governing = brushes[line.governing_position - 1] if line and line.governing_position else shortest
     line_days, asked = _days(state, line), _dues(state, rules)
     look = earliest(asked)
-    days = _planned(state, line_days, look)
+    days = _planned(state, line_days, look, whole=latest is not None and not missing)
     too_short, out = latest is not None and _too_short(state, rules), any(d.stop for d in asked)
-    late = past_limit(days.limit_on, state, today) or too_short
+    late = past_limit(state, today) or too_short
     last = [b.last for b in brushes if b.last]
     by_all = raised(by_length, last, NEW_MM.need(state.figures), rules, late=late, out=out)
-    components = components_of(by_all, conditions, state.overrules)
+    lived = lives(state.told, worn_as_found(state, rules, by_all), worn(by_all))
+    since = current.rounds[current.rounds.index(latest) :] if latest else current.rounds
+    conditions = conditions_of(state, since, lived)
+    components = components_of(by_all, conditions, state.overrules, _overdue(asked, state, today))
     graded, whole = motor_grade(components, state.overrules)
+    base = graded.grade if graded else None
+    ruled = {o.component for o in state.overrules}
+    rises = (*_by_day(days, rules), *by_lives(lived)) if whole is None else ()
+    rises = tuple(r for r in rises if r.part not in ruled)
     return Findings(
-        grade=graded.grade if graded else None,
+        grade=grade_on(base, rises, today),
+        base=base,
+        rises=rises,
+        lives=lived,
+        new=state.told.new,
         graded=by_length,
+        by_all=by_all,
         limit=limit,
         brushes=brushes,
         missing=missing,
@@ -111,11 +141,16 @@ def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
     return (own, *dues(state, state.policies, rules), *asked)
 
 
-def _planned(state: MotorState, line_days: Days, look: Due | None) -> Days:
-    """Return the days that planning goes by; of the policies and the forecast the earliest look."""
-    ahead = state.ahead
+def _planned(state: MotorState, line_days: Days, look: Due | None, *, whole: bool) -> Days:
+    """Return the days that planning goes by; of the policies and the forecast the earliest look.
+
+    A set that is not measured, or not `whole`, has no day of its limit.
+    """
+    ahead, look_on = state.ahead, look.on if look else None
     if ahead is None:
-        return line_days
+        return replace(line_days, early_on=line_days.plan_on) if whole else Days(look_on=look_on)
+    if not whole:
+        return Days(look_on=look_on)
     return Days(ahead.p50_on, ahead.p10_on, look.on if look else None, ahead.p10_on, ahead.p90_on)
 
 
@@ -130,48 +165,6 @@ def _too_short(state: MotorState, rules: MotorRules) -> bool:
 def _only_start(current: BrushSet, measured: list[Round]) -> bool:
     """Tell whether the only round is the one at which the clock starts."""
     return len(measured) == 1 and (measured[0].kind != "check" or not current.fitted_known)
-
-
-def _brush(state: MotorState, current: BrushSet, index: int, limit: Limit, rules: MotorRules) -> BrushNow:
-    plan = state.positions[index]
-    start = start_of(state, current, plan.number, rules)
-    having = [r for r in current.rounds if plan.number in r.readings]
-    newest = next((r for r in reversed(current.rounds) if r.readings), None)
-    if not having:
-        return BrushNow(
-            number=plan.number,
-            label=plan.label,
-            start=start,
-            last=None,
-            in_round=False,
-            wear_mm=None,
-            usable=None,
-            left_mm=None,
-            rate_mm_per_kh=None,
-            graded=None,
-            next_mm=None,
-        )
-    last_round = having[-1]
-    last = last_round.readings[plan.number]
-    usable = usable_carbon(last.length_mm, NEW_MM.need(state.figures), limit.limit_mm)
-    graded = grade_of(usable, rules)
-    if last.lines is not None:
-        graded = worst([grade_of_line(last.lines), *([graded] if graded.grade == "stop" else [])]) or graded
-    now = Point(last.length_mm, last_round.total_units, last.sd_mm)
-    new_mm = start.length_mm if current.fitted_known else NEW_MM.need(state.figures)
-    return BrushNow(
-        number=plan.number,
-        label=plan.label,
-        start=start,
-        last=last,
-        in_round=last_round is newest,
-        wear_mm=new_mm - last.length_mm,
-        usable=usable,
-        left_mm=last.length_mm - limit.limit_mm,
-        rate_mm_per_kh=rate_mm_per_kh(start, now),
-        graded=graded,
-        next_mm=None,
-    )
 
 
 def _line(

@@ -7,7 +7,9 @@ from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
 from norvash.core.motor.record import MotorState
 from norvash.core.planning.policies import look_due, overdue
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.part import BRUSHES
+from norvash.core.sheet.life import Life
+from norvash.core.sheet.part import BESIDE, BRUSHES, COMPLAINT, LOOK, PARTS, Part
+from norvash.core.sheet.proving import done_words, proof_asked
 from norvash.core.text.words import length_words, listed
 from norvash.core.verdict.components import Condition
 from norvash.core.verdict.forecast_words import (
@@ -19,8 +21,8 @@ from norvash.core.verdict.forecast_words import (
     unmeasured_words,
 )
 from norvash.core.verdict.grades import GRADES, word_of
-from norvash.core.verdict.judging import past_limit
 from norvash.core.verdict.reasons import limit_reason, reasons
+from norvash.core.verdict.rising import risen
 from norvash.core.verdict.set_grade import RUN_TO_FAILURE, follows_symptoms
 from norvash.core.verdict.values import Findings, Reason
 
@@ -60,52 +62,90 @@ _ACTS = {
 
 
 def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) -> Verdict:
-    """Write the verdict from the findings; today only decides what lies beyond the calendar."""
+    """Write the verdict from the findings; today decides what has risen and what lies beyond the calendar.
+
+    What is not measured, incomplete or doubtful is a flag beside the grade: it asks first only where nothing graver
+    than to watch it does.
+    """
     unit = LENGTH_UNIT.of(state.figures)
-    if found.round is None:
+    rise, calm = risen(found.base, found.rises, today), found.grade in ("fit", "watch", None)
+    if found.round is None and calm:
         return _unmeasured(found, state, rules, unit)
-    graded = found.graded.grade if found.graded else None
-    flags = tuple(
-        name
-        for name, on in (
-            (_by_part(found), bool(_by_part(found))),
-            ("doubtful", bool(found.doubts)),
-            ("incomplete", bool(found.missing)),
-            ("limit estimated", found.limit.estimated),
-            ("not enough wear yet", bool(found.line and found.line.answer == "not enough wear yet")),
-            ("past its date", past_limit(found.days.limit_on, state, today) and found.grade == "change" != graded),
-            (
-                "abnormal wear",
-                bool(found.ahead and found.ahead.visits > 1 and found.ahead.tail < rules["forecast.abnormal"]),
-            ),
-            ("look due", look_due(found.look, state, today) and found.grade in ("fit", "watch", "plan")),
-            ("overdue", any(overdue(d, state, today) for d in found.dues)),
-            ("uneven", bool(found.spread and found.spread.uneven)),
-            (RUN_TO_FAILURE, follows_symptoms(rules)),
-            ("overruled", bool(found.overruled or any(c.overruled for c in found.components))),
-        )
-        if on
-    )
+    flags = _flags(found, state, rules, today)
     carbon = _by_carbon(found)
-    act = (_ACTS if carbon else _MEND)[found.grade or "fit"]
-    if "past its date" in flags:
-        act = "Measure it or change it now: by its use it is past its limit."
-    elif "look due" in flags:
+    act = rise.act if rise is not None else _act(found, carbon=carbon)
+    if rise is None and "look due" in flags:
         act = f"{act} The look is due."
-    if found.doubts:
+    if found.doubts and calm:
         act = f"Settle the reading of brush {found.doubts[0].label} first."
-    elif found.missing and found.grade in ("fit", "watch"):
-        act = f"Measure {listed(list(found.missing))} to complete the round."
-    word = word_of(found.grade or "fit", carbon=carbon)
+    elif found.missing and calm:
+        act = f"Measure {listed(list(found.missing))} to get a date."
+    word = rise.word if rise is not None else _word(found, carbon=carbon)
     return Verdict(
         act=act,
-        why=_why(found, unit),
+        why=rise.why if rise is not None else _why(found, unit),
         sure="" if found.grade == "stop" else sure_words(found, state),
         by_when=_by_when(found, state, rules, today),
         word=word,
         reasons=reasons(found, state, rules),
         flags=flags,
     )
+
+
+def _flags(found: Findings, state: MotorState, rules: MotorRules, today: date) -> tuple[str, ...]:
+    """Return what stands beside the grade: the part that asks for hands, what is not known, what to mind."""
+    rise, part = risen(found.base, found.rises, today), _by_part(found)
+    if rise is not None:
+        part = next((p.words.lower() for p in (*PARTS, *BESIDE) if p.id == rise.part and p is not BRUSHES), "")
+    on = (
+        (part, bool(part)),
+        ("not measured", found.round is None),
+        ("doubtful", bool(found.doubts)),
+        ("incomplete", bool(found.missing)),
+        ("limit estimated", found.limit.estimated),
+        ("not enough wear yet", bool(found.line and found.line.answer == "not enough wear yet")),
+        (
+            "abnormal wear",
+            bool(found.ahead and found.ahead.visits > 1 and found.ahead.tail < rules["forecast.abnormal"]),
+        ),
+        ("look due", look_due(found.look, state, today) and found.grade in ("fit", "watch", "plan")),
+        ("overdue", any(overdue(d, state, today) for d in found.dues)),
+        ("uneven", bool(found.spread and found.spread.uneven)),
+        (RUN_TO_FAILURE, follows_symptoms(rules)),
+        ("overruled", bool(found.overruled or any(c.overruled for c in found.components))),
+    )
+    return tuple(name for name, is_on in on if is_on)
+
+
+def _act(found: Findings, *, carbon: bool) -> str:
+    """Return what to do by the worst part."""
+    first = _leading(found)
+    life = _life_of(found, first)
+    if life is not None and life.state == "done not proven":
+        asked = proof_asked(life)
+        return f"Prove it: {asked}."
+    if first is not None and first.finding.part is COMPLAINT:
+        return "Mend it: it does not run."
+    if _worst(found) is LOOK and found.overruled is None:
+        return "Measure it now, or change the set."
+    return (_ACTS if carbon else _MEND)[found.grade or "fit"]
+
+
+def _word(found: Findings, *, carbon: bool) -> str:
+    """Return the word for the grade: that of the part that gave it, or that what was done is not proven."""
+    life = _life_of(found, _leading(found))
+    if life is not None and life.state == "done not proven":
+        return "Done, not proven"
+    for c in found.components:
+        if found.overruled is None and c.grade == found.grade and c.part is _worst(found):
+            return c.word or word_of(found.grade or "fit", carbon=carbon)
+    return word_of(found.grade or "fit", carbon=carbon)
+
+
+def _worst(found: Findings) -> Part | None:
+    """Return the part that asks for most; of several equally grave the set of brushes first, then in their order."""
+    worst_one = max(found.components, key=lambda c: c.rank, default=None)
+    return worst_one.part if worst_one is not None and worst_one.rank else None
 
 
 def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str) -> Verdict:
@@ -124,13 +164,12 @@ def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str
 
 def _by_part(found: Findings) -> str:
     """Return the part that asks for hands where it is not the brushes, empty where it is them or nothing does."""
-    first = _leading(found)
-    part = first.finding.part if first is not None and found.grade not in ("fit", "watch", None) else BRUSHES
-    return "" if part is BRUSHES else part.words.lower()
+    part = _worst(found) if found.grade not in ("fit", "watch", None) else None
+    return "" if part is None or part is BRUSHES else part.words.lower()
 
 
 def _by_carbon(found: Findings) -> bool:
-    """Tell whether the worst voice asks for new brushes: their length, their date, or a finding that ends the set."""
+    """Tell whether the worst voice asks for new brushes: their length, their use, or a finding that ends the set."""
     first = _leading(found)
     if first is not None:
         return first.finding.renews
@@ -141,8 +180,8 @@ def _by_carbon(found: Findings) -> bool:
 def _leading(found: Findings) -> Condition | None:
     """Return the finding that raises the motor above what its carbon says, None where carbon speaks loudest."""
     first = next(iter(found.conditions), None)
-    by_length = max((b.graded.rank for b in found.brushes if b.graded), default=0)
-    graver = first is not None and first.finding.grade == found.grade and GRADES.index(first.finding.grade) > by_length
+    by_all = found.by_all.rank if found.by_all else 0
+    graver = first is not None and first.finding.grade == found.base and GRADES.index(first.finding.grade) > by_all
     return first if graver else None
 
 
@@ -151,7 +190,11 @@ def _why(found: Findings, unit: str) -> str:
         return f"So decided by {found.overruled.person}: {found.overruled.why}."
     first = _leading(found)
     if first is not None:
-        return f"{first.place}: {first.finding.words}; {first.finding.decision}."
+        return f"{first.place}: {first.finding.words}; {_next_step(found, first)}."
+    late = next((c for c in found.components if c.part is LOOK), None)
+    if late is not None and _worst(found) is LOOK:
+        unmeasured = " Nothing is measured yet on it." if found.round is None else ""
+        return f"{late.by[0].upper()}{late.by[1:]}.{unmeasured}"
     brush = found.governing
     if brush is None or brush.left_mm is None or brush.last is None:
         return ""
@@ -166,6 +209,22 @@ def _why(found: Findings, unit: str) -> str:
     return f"{words}." if shortest is brush else f"{words}; {brush.label} wears faster and sets the date."
 
 
+def _life_of(found: Findings, first: Condition | None) -> Life | None:
+    """Return the life of the finding that leads, None where none does."""
+    at = (first.position, first.finding.id) if first is not None else None
+    return next((x for x in found.lives if x.stands and x.at == at), None)
+
+
+def _next_step(found: Findings, first: Condition) -> str:
+    """Return what is to be done about a finding as far as it has come."""
+    life = _life_of(found, first)
+    if life is not None and life.state == "done not proven":
+        return f"{done_words(life)}, not yet proven"
+    if life is not None and life.measured_again:
+        return f"measured again after the work; {first.finding.decision}"
+    return first.finding.decision
+
+
 def _by_when(found: Findings, state: MotorState, rules: MotorRules, today: date) -> str:
     if found.ahead is None:
         return "Its forecast is being worked out."
@@ -173,6 +232,6 @@ def _by_when(found: Findings, state: MotorState, rules: MotorRules, today: date)
         return ""
     if far_off(found, today, rules):
         return "Carbon is not what will stop this motor: look at springs, leads, bearings and insulation."
-    if found.grade == "change":
-        return band_words(found, state)
+    if found.grade == "change" or found.round is None or found.missing:
+        return band_words(found, state) if found.round is not None and not found.missing else ""
     return f"{band_words(found, state)} {look_words(found, state, rules)}"

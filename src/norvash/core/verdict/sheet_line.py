@@ -4,14 +4,20 @@ from dataclasses import replace
 
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.done import done_tasks
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.part import COMPLAINT, PARTS
 from norvash.core.sheet.stage import Visit
+from norvash.core.sheet.stages.call_in import FIND_FAULT
+from norvash.core.sheet.stages.prove import CAUSE_WAS, COMPLAINT_NOW, complaint_gone, proof_run, run_words
 from norvash.core.sheet.walk import upstream
+from norvash.core.text.words import listed
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.values import Reason
 
 _GRAVE = GRADES.index("plan")
-SEEKING = ("Cause sought", "Not opened")
+SOUGHT, NOT_OPENED = "Cause sought", "Not opened"
 
 
 def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
@@ -23,7 +29,12 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
     if upstream(visit.sheet):
         closed = _closed(said, cause, rules, "Leave the motor closed: the fault lies before it.")
         return replace(closed, by_when="")
-    if cause is None or (visit.measured and max((c.rank for c in visit.found.components), default=0) >= _GRAVE):
+    if visit.sheet.signed_at is None and complaint_gone(visit.sheet):
+        return _proven(visit, said)
+    grave = max((c.rank for c in visit.found.components if c.part in PARTS), default=0) >= _GRAVE
+    searching = COMPLAINT_NOW.of(visit.sheet) == "still"
+    told = visit.measured and grave and not searching
+    if cause is None or told:
         return said
     if cause.share("upstream") >= rules["diagnosis.upstream"]:
         return _closed(said, cause, rules, "Do not open the motor yet: the fault lies most likely before it.")
@@ -33,7 +44,7 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
     why = f"{_for(cause)}" + (f" If so, {first.cause.act}." if sure else "")
     return replace(
         said,
-        word=SEEKING[0],
+        word=SOUGHT,
         act=act,
         why=why.strip(),
         sure=_how_sure(cause),
@@ -42,9 +53,32 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
     )
 
 
+def _proven(visit: Visit, said: Verdict) -> Verdict:
+    """Return what was found, what was done about it, and what proves it, before what the motor itself says."""
+    sheet = visit.sheet
+    found = [f"{x.place}: {x.finding.words}" for x in visit.lives if x.done and x.finding.part is not COMPLAINT]
+    cause = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
+    done = dict.fromkeys(words for words, _ in sorted(_done(visit), key=lambda d: d[1].at))
+    run = f"runs as it should: {run_words(sheet)}" if proof_run(sheet) else ""
+    first = cause or (listed(found) if found else "the cause is not known")
+    work = f"done: {', '.join(done)}" if done else ""
+    line = "; ".join(filter(None, (first, work, run)))
+    return replace(said, act=f"{line[0].upper()}{line[1:]}.", why=f"{said.act} {said.why}".strip())
+
+
+def _done(visit: Visit) -> list[tuple[str, Given]]:
+    """Return the work that was done, with what says so."""
+    return [
+        (f"{task.what[0].lower()}{task.what[1:]}", given)
+        for task, said in done_tasks(visit.sheet).items()
+        if not task.looks and task is not FIND_FAULT
+        for given in said
+    ]
+
+
 def _closed(said: Verdict, cause: Diagnosis | None, rules: MotorRules, act: str) -> Verdict:
     if cause is None:
-        return replace(said, word=SEEKING[1], act=act, why="So settled on this sheet.", sure="", by_when="")
+        return replace(said, word=NOT_OPENED, act=act, why="So settled on this sheet.", sure="", by_when="")
     first = next((r for r in cause.ranked if r.cause.side == "upstream"), cause.first)
     why = (
         f"{cause.share('upstream'):.0%} that it is supply, switch, cable or cut-out; first {first.cause.words}:"
@@ -52,7 +86,7 @@ def _closed(said: Verdict, cause: Diagnosis | None, rules: MotorRules, act: str)
     )
     return replace(
         said,
-        word=SEEKING[1],
+        word=NOT_OPENED,
         act=act,
         why=why,
         sure=_how_sure(cause),

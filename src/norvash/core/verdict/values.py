@@ -1,7 +1,9 @@
 """What is found of a motor: its brushes now, its dates, its doubts, and all that a verdict is made of."""
 
-from dataclasses import dataclass
+from collections.abc import Mapping
+from dataclasses import dataclass, field
 from datetime import date
+from types import MappingProxyType
 
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.spread import Spread
@@ -10,8 +12,10 @@ from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.record import Measured, Overrule, Round
 from norvash.core.planning.policy import Due
 from norvash.core.rules.book import Figure
+from norvash.core.sheet.life import Life
 from norvash.core.verdict.components import Component, Condition
 from norvash.core.verdict.grades import Grade, Graded
+from norvash.core.verdict.rising import Rise
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -57,11 +61,16 @@ class OpenDoubt:
 class Findings:
     """All that a verdict is written from; `line` runs on the counter's scale, `ahead` and the dues on total use.
 
-    `days` are those that planning goes by: the forecast's, or the straight line's where there is none.
+    `grade` is the motor's of the day that was asked for, `base` without what its `rises` add as days go by. `graded` is
+    the worst brush by its length, `by_all` by its use and its tables too. `days` are those that planning goes by: the
+    forecast's, or the straight line's where there is none. `new` are the positions with a brush that came new on the
+    open sheet, each with whether its first length is known.
     """
 
     grade: Grade | None
+    base: Grade | None
     graded: Graded | None
+    by_all: Graded | None
     limit: Limit
     brushes: tuple[BrushNow, ...]
     missing: tuple[str, ...]
@@ -74,6 +83,9 @@ class Findings:
     doubts: tuple[OpenDoubt, ...]
     conditions: tuple[Condition, ...]
     components: tuple[Component, ...] = ()
+    lives: tuple[Life, ...] = ()
+    rises: tuple[Rise, ...] = ()
+    new: Mapping[int, bool] = field(default_factory=lambda: MappingProxyType({}))
     overruled: Overrule | None = None
     line_days: Days = Days()
     ahead: Ahead | None = None

@@ -12,6 +12,7 @@ from norvash.work.measuring import record
 from norvash.work.motor_page import judged
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
+from norvash.work.sighting import Seeing
 from norvash.work.signing import sign
 
 router = APIRouter(prefix="/api/v1", tags=["motors"])
@@ -46,12 +47,17 @@ class SheetBody(ActBody):
 
 
 class EntryBody(ActBody):
-    """One entry: its field, its place where there are several, and what belongs to a decision."""
+    """One entry: its field, its place where there are several, and what belongs to a decision.
+
+    `sight` is “found” or “left”: as found before work on its place, as left after it. `answer` settles what was asked.
+    """
 
     field: str
     value: str
     place: int = 0
     replaces: str = ""
+    sight: str = ""
+    answer: str = ""
     more: dict[str, str] = {}
 
 
@@ -70,6 +76,8 @@ class ReadingBody(ActBody):
     method: str = ""
     instrument: str = ""
     replaces: str = ""
+    sight: str = ""
+    answer: str = ""
 
 
 def _act(body: ActBody, conn: Conn, now: Now) -> Act:
@@ -178,6 +186,7 @@ def reading(*, conn: Conn, now: Now, sheet_id: str, body: ReadingBody) -> dict[s
         method=body.method,
         instrument=body.instrument,
         replaces=body.replaces,
+        seeing=Seeing(sight=body.sight, program=True, answer=body.answer),
     )
     return {"reading": made}
 
@@ -195,6 +204,7 @@ def entry(*, conn: Conn, now: Now, sheet_id: str, body: EntryBody) -> dict[str, 
             text=body.value,
             replaces=body.replaces,
             more=body.more,
+            seeing=Seeing(sight=body.sight, program=True, answer=body.answer),
         )
     }
 

@@ -5,12 +5,15 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
 from norvash.errors import NorvashError
+from norvash.store import sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import SetForm, whole
 from norvash.web.motor_drawings import drawing_of
+from norvash.work.brushes_used import END_REASONS
 from norvash.work.motor_page import motor_page
-from norvash.work.new_set import END_REASONS, fit_new_set, renew_brushes
+from norvash.work.new_set import fit_new_set
+from norvash.work.renewing import renew_brushes
 
 router = APIRouter()
 
@@ -79,4 +82,5 @@ def fit(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, type
     except NorvashError as error:
         return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
     request.app.state.catch_up(request.app)
-    return go_to(f"/motors/{motor_id}")
+    left_open = sheets.open_sheet_of(conn, motor_id)
+    return go_to(f"/sheets/{left_open.id}/brushes" if left_open is not None else f"/motors/{motor_id}")

@@ -28,8 +28,8 @@ _MOST_EVENTS = 1000
 _FIELDS = ("name", "first_on", "last_on", "yearly", "place")
 
 
-def _sought(place: str, c: str, s: str) -> Sought:
-    return Sought(" ".join(place.split())[:80], c if c in CLASSES else "", s if s in GRADES else "")
+def _sought(place: str, c: str, s: str, today: date) -> Sought:
+    return Sought(" ".join(place.split())[:80], c if c in CLASSES else "", s if s in GRADES else "", today)
 
 
 @router.get("/outlook")
@@ -45,7 +45,7 @@ def show(
     p: int = 1,
 ) -> HTMLResponse:
     """Show the outlook."""
-    sought = _sought(place, c, s)
+    sought = _sought(place, c, s, now.date())
     found = outlook(conn, sought, span, p, now.date())
     kept = {"span": span, "place": sought.place, "c": sought.motor_class, "s": sought.grade}
     wide, narrow = (_river(found, width) for width in (_WIDE, _PHONE))
@@ -93,7 +93,7 @@ def drawing(
     *, conn: Conn, now: Now, span: str = "weeks", place: str = "", c: str = "", s: str = "", p: int = 1
 ) -> Response:
     """Give the river as a file."""
-    found = outlook(conn, _sought(place, c, s), span, p, now.date())
+    found = outlook(conn, _sought(place, c, s, now.date()), span, p, now.date())
     return Response(
         _river(found, _WIDE).file(),
         media_type="image/svg+xml",
@@ -104,7 +104,7 @@ def drawing(
 @router.get("/outlook/norvash.ics", name="calendar")
 def calendar(*, request: Request, conn: Conn, now: Now, place: str = "", c: str = "", s: str = "") -> Response:
     """Give looks, proposed changes and dark windows as a calendar to open or subscribe to."""
-    events = _events(conn, _sought(place, c, s), now.date())
+    events = _events(conn, _sought(place, c, s, now.date()), now.date())
     name = f"{request.state.site or 'Norvash'}: brushes"
     return Response(
         calendar_of(events, name, now),

@@ -6,17 +6,22 @@ from fastapi.responses import HTMLResponse, JSONResponse, Response
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.core.sheet.stages.sign import STAGE as SIGN
 from norvash.core.sheet.walk import stages_of
-from norvash.errors import Conflict, InputError, NorvashError, NotFound
+from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound
 from norvash.store import rounds, sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import ReadingForm, whole
 from norvash.web.stages.page import stage_page
 from norvash.work.measuring import note, record
+from norvash.work.new_set import Fitting, fit_new_set
+from norvash.work.opening import make_whole
 from norvash.work.settling import settle_doubt, take_back_answer
+from norvash.work.settling_sight import settle_sight
 from norvash.work.sheet_page import SheetPage, sheet_page
-from norvash.work.sheets import enter, undo
+from norvash.work.sheets import enter
+from norvash.work.sighting import Seeing
 from norvash.work.signing import add_to_signed, sign
+from norvash.work.undoing import undo
 
 router = APIRouter()
 _AT_ONCE = "return=representation"
@@ -97,6 +102,7 @@ def _stage(
         error=error,
         error_at=at,
         asked=error.suggestions if isinstance(error, InputError) else (),
+        choices=error.choices if isinstance(error, NeedsAnswer) else (),
         errors=errors_of(error),
         connected=request.app.state.gauge.connected,
     )
@@ -106,7 +112,7 @@ def _again(
     request: Request, conn: Conn, now: Now, *, sheet_id: str, typed: dict[str, str], error: NorvashError
 ) -> Response:
     """Show the stage that a refused entry came from, with what was typed."""
-    if not isinstance(error, InputError | Conflict):
+    if not isinstance(error, InputError | Conflict | NeedsAnswer):
         raise error
     shown = sheet_page(conn, sheet_id, now.date())
     came_from = typed.get("stage", "")
@@ -128,7 +134,7 @@ def _back(request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str
 @router.post("/sheets/{sheet_id}/entries")
 def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep one entry."""
-    more = {k: typed.get(k, "") for k in ("who", "day", "why", "barriers", "minutes")}
+    more = {k: typed.get(k, "") for k in ("who", "day", "why", "barriers", "minutes", "parts")}
     place = whole(typed.get("place", "0"))
     try:
         enter(
@@ -140,6 +146,7 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typ
             text=typed.get("value", ""),
             replaces=typed.get("replaces", ""),
             more=more,
+            seeing=_seeing(typed),
         )
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed=typed, error=error)
@@ -161,6 +168,7 @@ def measure(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, 
             method=form.method,
             instrument=form.instrument,
             replaces=form.replaces,
+            seeing=_seeing(typed),
         )
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "reading"}, error=error)
@@ -172,10 +180,65 @@ def findings(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str,
     """Keep what was seen on a brush, or take it back."""
     place = whole(typed.get("place", "")) or 0
     try:
-        note(conn, act_of(typed, who, now), sheet_id, place, typed.get("value", ""), gone=bool(typed.get("gone")))
+        note(
+            conn,
+            act_of(typed, who, now),
+            sheet_id,
+            place,
+            typed.get("value", ""),
+            gone=bool(typed.get("gone")),
+            answer=typed.get("answer", ""),
+        )
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "seen"}, error=error)
     return _back(request, conn, now, sheet_id, typed)
+
+
+def _seeing(typed: dict[str, str]) -> Seeing:
+    """Return what a form says of the sight of its value; one of an older page says nothing."""
+    touched = {"1": True, "0": False}.get(typed.get("touched", ""))
+    return Seeing(sight=typed.get("sight", ""), touched=touched, answer=typed.get("answer", ""))
+
+
+@router.post("/sheets/{sheet_id}/sights")
+def settle(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+    """Say of a value that was kept as typed whether it is as found or as left."""
+    try:
+        settle_sight(conn, act_of(typed, who, now), sheet_id, typed.get("id", ""), typed.get("sight", ""))
+    except NorvashError as error:
+        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "sight"}, error=error)
+    return _back(request, conn, now, sheet_id, typed)
+
+
+@router.post("/sheets/{sheet_id}/set")
+def fit(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+    """Fit a new set on a sheet; the person stays on it."""
+    numbered = {whole(n.removeprefix("length_")): text for n, text in typed.items() if n.startswith("length_")}
+    also = tuple(name.removeprefix("also_") for name in typed if name.startswith("also_"))
+    try:
+        fit_new_set(
+            conn,
+            act_of(typed, who, now),
+            sheets.fetch_sheet(conn, sheet_id).motor_id,
+            counter="",
+            reason=typed.get("reason", ""),
+            lengths={n: text for n, text in numbered.items() if n is not None},
+            stated=Fitting(typed.get("part", ""), typed.get("variant", ""), also),
+        )
+    except NorvashError as error:
+        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "fit"}, error=error)
+    request.app.state.catch_up(request.app)
+    return _back(request, conn, now, sheet_id, typed)
+
+
+@router.post("/sheets/{sheet_id}/whole")
+def go_whole(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+    """Go on with a quick look as a whole sheet."""
+    try:
+        make_whole(conn, act_of(typed, who, now), sheet_id)
+    except NorvashError as error:
+        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
+    return go_to(f"/sheets/{sheet_id}/decide")
 
 
 @router.post("/readings/{reading_id}/doubt")
@@ -187,7 +250,7 @@ def doubt(*, conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> R
         return go_to(f"/motors/{row.motor_id}/new-set")
     if row.finished or typed.get("back") == "motor":
         return go_to(f"/motors/{row.motor_id}{'/sheet' if answer == 'mistyped' else ''}")
-    return go_to(f"/sheets/{row.id}/brushes")
+    return go_to(f"/sheets/{row.sheet_id}/brushes")
 
 
 @router.post("/readings/{reading_id}/answer")

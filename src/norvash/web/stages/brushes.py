@@ -7,20 +7,47 @@ from norvash.core.brush.doubts import ANSWERS
 from norvash.core.brush.readings import on_the_gauge_mm
 from norvash.core.brush.ruler import ruler_of
 from norvash.core.commutator.after_cut import Change
-from norvash.core.motor.figure_fields import INSTRUMENTS, MEASURED_BY, MEASURED_WITH, METHOD_HINTS, METHODS
+from norvash.core.motor.figure_fields import (
+    BRUSH_GRADE,
+    INSTRUMENTS,
+    MEASURED_BY,
+    MEASURED_WITH,
+    METHOD_HINTS,
+    METHODS,
+    VOLTAGE_VARIANT,
+)
+from norvash.core.motor.record import BrushSet
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.stages.brushes.findings import dust_expected_g
+from norvash.core.sheet.stages.brushes.fitting import ALSO
 from norvash.core.sheet.stages.brushes.geometry import Line, geometry
 from norvash.core.sheet.stages.brushes.stage import PICTURES
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE
+from norvash.core.sheet.task import Task
+from norvash.core.verdict.grades import GRADES
 from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.drawing.svg import Drawing
 from norvash.web.motor_drawings import sheet_view
 from norvash.web.stages.at import DRAWN, At
 from norvash.work.brush_lines import BrushLine, BrushLines, brush_lines
+from norvash.work.brushes_used import END_REASONS
 from norvash.work.sheet_page import SheetPage
 
 _VIEW = 330
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Fit:
+    """What is asked when a new set goes in on this sheet: why the old one came out, its part and variant, what else was
+    renewed; and the set that was fitted on it already, None without one.
+    """
+
+    reasons: Mapping[str, str]
+    likely: str
+    part: str
+    variant: str
+    also: tuple[Task, ...]
+    fitted: BrushSet | None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -45,6 +72,7 @@ class Brushes:
     pictures: tuple[tuple[str, tuple[Finding, ...]], ...]
     geometry: tuple[Line, ...]
     dust_expected_g: float | None
+    fitting: Fit | None
 
 
 def view(at: At) -> Brushes:
@@ -70,6 +98,23 @@ def view(at: At) -> Brushes:
         pictures=PICTURES if line is not None else (),
         geometry=geometry(shown.sheet, shown.found, shown.context.rules),
         dust_expected_g=_dust_expected(shown),
+        fitting=_fit(shown),
+    )
+
+
+def _fit(shown: SheetPage) -> Fit | None:
+    """Return what fitting a set asks for, None on a signed sheet."""
+    if shown.row.signed_at is not None:
+        return None
+    current, figures = shown.context.sets[-1], shown.context.figures
+    worn = shown.found.by_all is not None and shown.found.by_all.rank >= GRADES.index("change")
+    return Fit(
+        reasons=END_REASONS,
+        likely="at its limit" if worn else "",
+        part=BRUSH_GRADE.of(figures),
+        variant=VOLTAGE_VARIANT.of(figures),
+        also=ALSO,
+        fitted=current if current.sheet_id == shown.row.id else None,
     )
 
 

@@ -1,22 +1,20 @@
-"""What the call shows: what was put off, the last work on it, and what to bring."""
+"""What the call shows: what stands from earlier visits, the last work on it, and what to bring."""
 
 from dataclasses import dataclass
 
 from norvash.core.sheet.bringing import Item, what_to_bring
-from norvash.core.sheet.stages.call_in import settled
-from norvash.store.sheets import DeferredRow
 from norvash.web.stages.at import At
-from norvash.web.stages.fields import Entry, entry
+from norvash.web.stages.lives import LifeShown, life_shown
 from norvash.work.history import HistoryLine
 from norvash.work.sheet_page import last_work
 
 
 @dataclass(frozen=True, slots=True)
 class CallIn:
-    """The call: what to bring, what was put off with its ticks, the counter at the opening, and the last work."""
+    """The call: what to bring, what stands from earlier visits, the counter at the opening, and the last work."""
 
     bring: tuple[Item, ...]
-    put_off: list[tuple[DeferredRow, Entry]]
+    before: list[LifeShown]
     opened_at: float
     last_work: HistoryLine | None
 
@@ -26,7 +24,7 @@ def view(at: At) -> CallIn:
     shown = at.shown
     return CallIn(
         what_to_bring(shown.context.facts, shown.found, shown.cause, shown.context.rules),
-        [(d, entry(shown, settled(d.id))) for d in shown.deferred],
+        [life_shown(shown, x) for x in shown.visit.lives if x.kept is not None and x.kept.sheet_id != shown.row.id],
         shown.opened_at,
         last_work(at.conn, shown),
     )

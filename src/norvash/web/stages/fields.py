@@ -4,23 +4,30 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import NamedTuple
 
+from norvash.core.sheet.done import sight_of
 from norvash.core.sheet.field import BEARINGS, Field, Noticed, Pick, Quantity, Tick
-from norvash.core.sheet.given import Given
-from norvash.core.sheet.matters import DECISIONS
+from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.records import PaintedMap, Readings
 from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages.decide import DECISIONS
 from norvash.core.text.quantities import UNITS
 from norvash.work.sheet_page import SheetPage
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Entry:
-    """One field at one place with what was entered there, ready to be shown."""
+    """One field at one place with what was entered there, ready to be shown.
+
+    `given` is what stands in the sight of which the next value speaks; once work has touched the place that is as left,
+    and `found` what was found before it.
+    """
 
     field: Field
     place: int
     label: str
     given: Given | None
+    sight: Sight = "found"
+    found: Given | None = None
 
     @property
     def key(self) -> str:
@@ -33,10 +40,22 @@ class Entry:
         return self.given.word if self.given else ""
 
     @property
+    def both(self) -> bool:
+        """Tell whether it stands in two sights: what was found beside what was left."""
+        return self.sight == "left" and self.field.sighted
+
+    @property
+    def found_said(self) -> str:
+        """Return what was found, in words; empty where nothing was."""
+        if self.found is None or not self.found.typed:
+            return ""
+        return "found" if isinstance(self.field, Tick) else said(self.field, self.found)
+
+    @property
     def said(self) -> str:
         """Return what was entered in words, empty without anything."""
         if self.given is None or not self.given.typed:
-            return ""
+            return self.found_said
         return self.label if isinstance(self.field, Tick) else said(self.field, self.given)
 
     @property
@@ -67,7 +86,12 @@ class Group(NamedTuple):
 
 def entry(shown: SheetPage, field: Field, place: int = 0, label: str = "") -> Entry:
     """Return a field as it stands on a sheet."""
-    return Entry(field, place, label or field.label, shown.sheet.entries.get((field.id, place)))
+    written, words = shown.sheet.written, label or field.label
+    sight = sight_of(field, shown.sheet, shown.found.new, place)
+    left, found = written.get((field.id, place, "left")), written.get((field.id, place, "found"))
+    if field.sighted and (sight == "left" or left is not None):
+        return Entry(field=field, place=place, label=words, given=left, sight="left", found=found)
+    return Entry(field=field, place=place, label=words, given=left if sight == "left" else found, sight=sight)
 
 
 class StageFields:
@@ -101,7 +125,7 @@ class StageFields:
 
 
 def _standing(shown: SheetPage, entries: list[Entry]) -> list[Entry]:
-    return [e for e in entries if e.given or not shown.sheet.signed_at]
+    return [e for e in entries if e.given or e.found or not shown.sheet.signed_at]
 
 
 def _grouped(shown: SheetPage, fields: Iterable[Field], places: tuple[int, ...]) -> list[Group]:

@@ -6,12 +6,15 @@ from importlib import import_module
 from norvash.core.rules.book import Choice
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.walk import open_permits, stages_of, upstream
+from norvash.core.verdict.components import Condition
 from norvash.drawing.cause_bars import cause_bars
 from norvash.drawing.svg import Drawing
 from norvash.store.database import Connection
 from norvash.web.forms import whole
+from norvash.web.stages.asked import Asked, asked_of
 from norvash.web.stages.at import DRAWN, At
 from norvash.web.stages.fields import Entry, StageFields, entry
+from norvash.web.stages.lives import LifeShown, lives_shown
 from norvash.work.sheet_page import SheetPage
 
 _MOST_CAUSES = 5
@@ -33,6 +36,9 @@ class StagePage:
     held: bool
     upstream: bool
     open_permits: tuple[int, ...]
+    asked: list[Asked]
+    lives: list[LifeShown]
+    lesser: list[Condition]
     view: object
 
     @property
@@ -47,6 +53,7 @@ def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str
     position = at if at in {p.number for p in shown.context.state.positions} else 0
     stages = stages_of(shown.sheet)
     here = stages.index(stage)
+    where = At(conn=conn, shown=shown, stage=stage, position=position, typed=typed)
     return StagePage(
         stage=stage,
         position=position,
@@ -60,7 +67,10 @@ def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str
         held=any(x.stage is stage and x.state == "held" for x in shown.rail),
         upstream=upstream(shown.sheet),
         open_permits=open_permits(shown.sheet),
-        view=view_of(At(conn=conn, shown=shown, stage=stage, position=position, typed=typed)),
+        asked=asked_of(where),
+        lives=[] if shown.row.signed_at else lives_shown(shown),
+        lesser=[] if shown.row.signed_at else [c for c in shown.found.conditions if not c.finding.grave],
+        view=view_of(where),
     )
 
 

@@ -1,21 +1,54 @@
-"""What proving shows: the gate before power, and with what nothing runs."""
+"""What proving shows: the gate before power, with what nothing runs, and whether the complaint is gone."""
 
 from dataclasses import dataclass
 
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.gates import POWER, unfit
+from norvash.core.sheet.signs_shown import causes_mended
+from norvash.core.sheet.stages.call_in import COMPLAINT, complained
+from norvash.core.sheet.stages.prove import CAUSE_WAS, COMPLAINT_NOW
 from norvash.web.stages.at import At
+from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.gate import GateShown, gate_shown
+from norvash.work.sheet_page import SheetPage
+
+_MOST = 5
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Prove:
-    """The gate before power, and the finding with which it does not run, None where nothing forbids it."""
+    """The gate before power, and the finding with which it does not run, None where nothing forbids it.
+
+    Of a motor that somebody complains of: the complaint, its answer, and the causes that it may have been, those that
+    were mended first.
+    """
 
     gate: GateShown
     unfit: Finding | None
+    complaint: str
+    answer: Entry | None
+    cause: Entry | None
+    causes: tuple[tuple[str, str], ...]
 
 
 def view(at: At) -> Prove:
     """Return what proving shows."""
-    return Prove(gate_shown(POWER, at.shown), unfit(at.shown.context.state.noted))
+    shown = at.shown
+    asked = complained(shown.sheet) or any(x.finding.id == "complaint.dead" for x in shown.visit.lives)
+    return Prove(
+        gate=gate_shown(POWER, shown),
+        unfit=unfit((x.position, x.finding) for x in shown.visit.lives if x.stands),
+        complaint=COMPLAINT.of(shown.sheet),
+        answer=entry(shown, COMPLAINT_NOW) if asked else None,
+        cause=entry(shown, CAUSE_WAS) if asked and COMPLAINT_NOW.of(shown.sheet) == "this" else None,
+        causes=_causes(shown) if asked else (),
+    )
+
+
+def _causes(shown: SheetPage) -> tuple[tuple[str, str], ...]:
+    """Return the causes to choose from: what was mended, then the likeliest, then all others."""
+    words = dict(CAUSE_WAS.choices)
+    likely = [r.cause.id for r in shown.cause.ranked[:_MOST]] if shown.cause is not None else []
+    chosen = [CAUSE_WAS.of(shown.sheet)] if CAUSE_WAS.of(shown.sheet) else []
+    first = dict.fromkeys((*chosen, *causes_mended(shown.visit.lives), *likely))
+    return tuple((c, words[c]) for c in first if c in words)

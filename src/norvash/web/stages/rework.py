@@ -1,23 +1,49 @@
-"""What the rework shows: temporary repairs beside the work list."""
+"""What the rework shows: the work list with what is done, what is still to be proven, temporary repairs."""
 
 from dataclasses import dataclass
 
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.stages.rework import TEMPORARY
+from norvash.core.sheet.stages.catalogue import RECORDED_BY, stage_of
+from norvash.core.sheet.stages.rework import REPAIR, TEMPORARY, task_done
+from norvash.core.sheet.work_list import Proposed
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
+from norvash.web.stages.lives import LifeShown, lives_shown
+from norvash.work.sheet_page import SheetPage
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Rework:
-    """The temporary repairs that were recorded, and the place of the next one."""
+    """The work list with the tick of each task and the stage at which it is recorded, what is done and not proven, the
+    temporary repairs, and the place of the next one.
+    """
 
+    work: list[tuple[Proposed, Entry, str]]
+    proving: list[LifeShown]
     temporary: list[Given]
     next: Entry
 
 
+def _entry(shown: SheetPage, work: Proposed) -> Entry:
+    """Return the tick of a task, or the field that records it where it has one."""
+    recorded = RECORDED_BY.get(work.task.id)
+    return entry(shown, recorded) if recorded is not None else entry(shown, task_done(work.task.id), 0, work.task.what)
+
+
+def _stage(e: Entry) -> str:
+    """Return the id of the stage at which a task is recorded, empty for one that is ticked on the work list."""
+    stage = stage_of(e.field.id)
+    return "" if stage is None or stage.id == "rework" else stage.id
+
+
 def view(at: At) -> Rework:
     """Return what the rework shows."""
-    places = TEMPORARY.places(at.shown.sheet)
-    made = [g for n in places if (g := TEMPORARY.given(at.shown.sheet, n)) is not None]
-    return Rework(made, entry(at.shown, TEMPORARY, max(places, default=0) + 1))
+    shown = at.shown
+    places = TEMPORARY.places(shown.sheet)
+    carried = [x.position for x in shown.visit.lives if x.finding.id == REPAIR.id]
+    return Rework(
+        work=[(w, e, _stage(e)) for w, e in ((w, _entry(shown, w)) for w in shown.work)],
+        proving=[x for x in lives_shown(shown) if x.life.state == "done not proven" or x.life.measured_again],
+        temporary=[g for n in places if (g := TEMPORARY.given(shown.sheet, n)) is not None],
+        next=entry(shown, TEMPORARY, max((*places, *carried), default=0) + 1),
+    )

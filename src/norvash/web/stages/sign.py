@@ -5,6 +5,7 @@ from dataclasses import dataclass
 
 from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.signing import SIGNED_AS, signed_as
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, PARTS_USED
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
@@ -15,10 +16,15 @@ from norvash.work.brush_lines import BrushLines, brush_lines
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Sign:
-    """The gate back to service; what was signed and added since; what is written on the sheet, brush by brush."""
+    """The gate back to service; what was signed and added since, with the story of the visit; as what it would be
+    signed now; what is written on the sheet, brush by brush.
+    """
 
     gate: GateShown
     signed: Mapping[str, object]
+    told: Mapping[str, object] | None
+    signs_as: str
+    grave: bool
     added: list[Given]
     written: list[tuple[str, list[Written]]]
     brushes: BrushLines
@@ -32,9 +38,18 @@ def view(at: At) -> Sign:
     return Sign(
         gate=gate_shown(SERVICE, shown),
         signed=shown.row.signed,
+        told=_told(shown.row.signed),
+        signs_as=SIGNED_AS[signed_as(shown.visit)].lower(),
+        grave=any(x.state == "open" for x in shown.visit.lives),
         added=[g for n in ADDITION.places(shown.sheet) if (g := ADDITION.given(shown.sheet, n)) is not None],
         written=written(shown),
         brushes=brush_lines(at.conn, shown),
         sooner=entry(shown, NEXT_LOOK),
         parts=entry(shown, PARTS_USED),
     )
+
+
+def _told(signed: Mapping[str, object]) -> Mapping[str, object] | None:
+    """Return the story that was signed, None on a sheet of the time before there was one."""
+    told = signed.get("told")
+    return told if isinstance(told, dict) else None

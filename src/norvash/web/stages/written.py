@@ -1,4 +1,4 @@
-"""What stands on a sheet, line by line."""
+"""What stands on a sheet, line by line, as found beside as left."""
 
 from dataclasses import dataclass
 
@@ -6,38 +6,59 @@ from norvash.core.sheet.field import BEARINGS, Field
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES, field_of, stage_of
+from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES, TASKS, field_of, stage_of
+from norvash.core.sheet.stages.decide import decided_finding
+from norvash.core.sheet.stages.rework import done_task, gone_finding
 from norvash.web.stages.fields import said
 from norvash.work.sheet_page import SheetPage
 
 
 @dataclass(frozen=True, slots=True)
 class Written:
-    """One line of what stands on a sheet: what, as entered, by whom and when."""
+    """One line of what stands on a sheet: what, as found, as left, by whom and when last."""
 
     what: str
-    said: str
+    found: str
+    left: str
     given: Given
 
 
 def written(shown: SheetPage) -> list[tuple[str, list[Written]]]:
-    """Return all that was entered on a sheet by stage, in the order in which it was entered."""
+    """Return all that was entered on a sheet by stage, in the order in which it was first entered."""
     made: dict[Stage | None, list[Written]] = {}
-    for (field_id, place), given in sorted(shown.sheet.entries.items(), key=lambda e: e[1].at):
+    acts = _acts(shown)
+    spots = sorted(shown.sheet.written.items(), key=lambda e: e[1].at)
+    for field_id, place in dict.fromkeys((f, p) for (f, p, sight), _ in spots if sight != "asked"):
         field = field_of(field_id)
-        if field is None or not given.typed:
+        found, left = (shown.sheet.given(field_id, place, s) for s in ("found", "left"))
+        last = left or found
+        if field is None or last is None or not last.typed:
             continue
-        where = _where(shown, field, place)
-        label = _acts(shown).get(field_id, FINDINGS[field.label].words if field.label in FINDINGS else field.label)
-        made.setdefault(stage_of(field_id), []).append(Written(f"{label}{where}", said(field, given), given))
+        what = f"{acts.get(field_id) or _label(field)}{_where(shown, field, place)}"
+        line = Written(what, _said(field, found), _said(field, left), last)
+        made.setdefault(stage_of(field_id), []).append(line)
     return [(s.words, made[s]) for s in STAGES if s in made]
+
+
+def _said(field: Field, given: Given | None) -> str:
+    return said(field, given) if given is not None and given.typed else ""
+
+
+def _label(field: Field) -> str:
+    """Return what a field is called; one that is named as it comes by its finding or its task."""
+    finding = FINDINGS.get(decided_finding(field) or gone_finding(field))
+    task = TASKS.get(done_task(field))
+    if finding is not None:
+        return finding.words
+    return task.what if task is not None else field.label
 
 
 def _where(shown: SheetPage, field: Field, place: int) -> str:
     if field.per == "bearing":
         return f", {BEARINGS[place - 1]}"
     if field.per == "position" and place:
-        return f" {shown.context.state.positions[place - 1].label}"
+        labels = {p.number: p.label for p in shown.context.state.positions}
+        return f" {labels.get(place, place)}"
     return f" {place}" if place else ""
 
 

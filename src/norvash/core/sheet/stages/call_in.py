@@ -1,8 +1,17 @@
 """Call in: what is said of the motor, and what was put off on it before."""
 
+from collections.abc import Iterator
+
+from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.diagnosis.signs import AT_THE_CALL
-from norvash.core.sheet.field import Field, Tick, pick, text, tick
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.field import Field, Tick
+from norvash.core.sheet.fields_made import pick, text, tick
+from norvash.core.sheet.finding import Noted, finding
+from norvash.core.sheet.part import COMPLAINT as COMPLAINT_PART
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.task import Task
 
 FIELDS: tuple[Field, ...] = (
     COMPLAINT := text("complaint", "The call", "What is said, in their words"),
@@ -17,7 +26,34 @@ FIELDS: tuple[Field, ...] = (
         ("routine", "routine look"),
     ),
 )
+FIND_FAULT = Task(
+    id="find-fault",
+    what="Find the cause and mend it",
+    minutes=30,
+    tools="as the next check asks",
+    steps=("take the check that tells most for its minutes", "mend what is found", "run it, say whether it is gone"),
+)
+FINDINGS = (
+    COMPLAINT_DEAD := finding(
+        "complaint.dead", "it does not run", "change", "find the cause and mend it", COMPLAINT_PART, FIND_FAULT
+    ),
+)
 _SETTLED = "settle."
+
+
+def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
+    """Return that it does not run, until somebody says that this is gone."""
+    from norvash.core.sheet.stages.prove import complaint_gone
+
+    dead = any(f.of(sheet) in f.sign.dead for f in STAGE.picked)
+    if dead and not complaint_gone(sheet):
+        yield 0, COMPLAINT_DEAD
+
+
+def complained(sheet: Sheet) -> bool:
+    """Tell whether somebody complains of the motor: in their words, or by a sign at the call."""
+    signs = (f for f in STAGE.picked if not f.sign.silent)
+    return bool(COMPLAINT.of(sheet)) or any(f.of(sheet) not in ("", NOT_SO) for f in signs)
 
 
 def settled(deferred_id: str) -> Tick:
@@ -30,4 +66,13 @@ def _named(field_id: str) -> Tick | None:
     return settled(deferred_id) if deferred_id not in ("", field_id) else None
 
 
-STAGE = Stage(id="call-in", name="call_in", words="Call in", fields=FIELDS, signs=AT_THE_CALL, named=_named)
+STAGE = Stage(
+    id="call-in",
+    name="call_in",
+    words="Call in",
+    fields=FIELDS,
+    signs=AT_THE_CALL,
+    findings=FINDINGS,
+    judge=_judge,
+    named=_named,
+)

@@ -31,6 +31,13 @@ FIELDS: tuple[Field, ...] = tuple(f for s in STAGES for f in s.all_fields)
 FIELD_BY_ID = MappingProxyType({f.id: f for f in FIELDS})
 FINDINGS = MappingProxyType({f.id: f for s in STAGES for f in (*s.looked, *s.findings)})
 TASKS = MappingProxyType({t.id: t for s in STAGES for t in s.tasks})
+# The findings that are picked by sight, on the motor or on a brush.
+SEEN = frozenset((*(f.id for s in STAGES for f in s.looked), *brushes.BY_SIGHT))
+# By finding the fields that tell it, and by field the one that it is read with.
+TOLD_BY = MappingProxyType({i: tuple(f for f in FIELDS if any(t.id == i for t in f.tells)) for i in FINDINGS})
+# By task the field that records it where it has one: that is entered, and not the task ticked.
+RECORDED_BY = MappingProxyType({t.id: f for f in FIELDS for t in f.does})
+TOGETHER = MappingProxyType({f.id: f.tested for f in FIELDS if f.tested})
 _OWNER = MappingProxyType({f.id: s for s in STAGES for f in s.all_fields})
 
 

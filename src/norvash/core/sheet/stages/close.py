@@ -1,6 +1,7 @@
 """Close up: nothing latched, nothing left over, it turns."""
 
-from norvash.core.sheet.field import Field, quantity, tick
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import quantity, tick
 from norvash.core.sheet.stage import Stage
 
 FIELDS: tuple[Field, ...] = (

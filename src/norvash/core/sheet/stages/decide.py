@@ -1,12 +1,18 @@
 """Decide: what is done about each finding, what is overruled, what becomes of the motor."""
 
+from collections.abc import Callable
+
 from norvash.core.diagnosis.causes import CAUSES
-from norvash.core.sheet.field import Decision, Field, Pick, Tick, pick, tick
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import Decision, Field, Pick, Tick
+from norvash.core.sheet.fields_made import pick, tick
 from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.verdict.grades import WORDS
 
 _DECIDED = "decide."
+DECISIONS = {"now": "do it now", "deferred": "put off", "dropped": "not needed after all", "done": "done at this visit"}
 OUTCOME = pick(
     "outcome",
     "Outcome",
@@ -16,6 +22,7 @@ OUTCOME = pick(
     ("upstream", "not opened: the fault lies before it"),
     ("out", "out of service until it is mended"),
     ("away", "sent out or replaced"),
+    judged=True,
 )
 
 
@@ -31,9 +38,19 @@ def decided_finding(field: Field) -> str:
     return field.id.removeprefix(_DECIDED) if isinstance(field, Decision) else ""
 
 
-def overruled(part_id: str, words: str) -> Pick:
+def _always(_facts: Facts, _rules: MotorRules) -> bool:
+    return True
+
+
+def _never(_facts: Facts, _rules: MotorRules) -> bool:
+    return False
+
+
+def overruled(part_id: str, words: str, offered: Callable[[Facts, MotorRules], bool] = _always) -> Pick:
     """Return the field in which the verdict on a part, or on the motor, is overruled with a reason."""
-    return pick(f"overrule.{part_id}", "Overruled", words, *WORDS.items(), why=True, judged=True, placed=True)
+    return pick(
+        f"overrule.{part_id}", "Overruled", words, *WORDS.items(), why=True, judged=True, placed=True, offered=offered
+    )
 
 
 def ruled_out(cause_id: str, words: str) -> Tick:
@@ -41,9 +58,9 @@ def ruled_out(cause_id: str, words: str) -> Tick:
     return tick(f"ruled-out.{cause_id}", "Causes found and mended", words, placed=True)
 
 
-OVERRULED = {
-    name: overruled(name, words) for name, words in (*((p.id, p.words) for p in PARTS), ("motor", "The motor"))
-}
+OVERRULED = {p.id: overruled(p.id, p.words) for p in PARTS}
+# The motor itself is not overruled any more, only its parts: an older sheet may still say so.
+MOTOR_OVERRULED = overruled("motor", "The motor", _never)
 RULED_OUT = {c.id: ruled_out(c.id, c.words) for c in CAUSES}
 
 
@@ -53,11 +70,11 @@ def _named(field_id: str) -> Decision | None:
 
 
 def _is_done(visit: Visit) -> bool:
-    return bool(OUTCOME.of(visit.sheet)) and all(m.settled for m in visit.matters)
+    return bool(OUTCOME.of(visit.sheet)) and all(x.settled for x in visit.lives)
 
 
 def _left(visit: Visit) -> str:
-    undecided = sum(not m.settled for m in visit.matters)
+    undecided = sum(not x.settled for x in visit.lives)
     return f"{undecided} to decide" if undecided else ""
 
 
@@ -65,7 +82,7 @@ STAGE = Stage(
     id="decide",
     name="decide",
     words="Decide",
-    fields=(OUTCOME, *OVERRULED.values(), *RULED_OUT.values()),
+    fields=(OUTCOME, *OVERRULED.values(), MOTOR_OVERRULED, *RULED_OUT.values()),
     schools=("school.when", "school.repair"),
     named=_named,
     is_done=_is_done,

@@ -2,16 +2,20 @@
 
 from collections.abc import Iterator
 
+from norvash.core.diagnosis.causes import CAUSES
 from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Field, pick, quantity
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import pick, quantity, tick
 from norvash.core.sheet.finding import Noted, finding
 from norvash.core.sheet.gates import POWER
 from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages.call_in import COMPLAINT_DEAD, FIND_FAULT
 from norvash.core.sheet.task import Task
+from norvash.core.text.words import grouped
 
 JOIN_EARTH = Task(
     id="earth",
@@ -60,6 +64,7 @@ FIELDS: tuple[Field, ...] = (
         ("4", "4, flashing round"),
         needs="power",
     ),
+    RAN := tick("ran", "Run", "It ran as it should", needs="power"),
     EARTH_OHM := quantity(
         "earth-ohm",
         "Earth",
@@ -68,22 +73,63 @@ FIELDS: tuple[Field, ...] = (
         classes=("appliance", "tool", "industrial"),
         offered=_is_earthed,
         judged=True,
+        tells=(EARTH_OPEN,),
     ),
 )
+
+
+# How a complaint ends: by an answer, after the motor was run.
+GONE_ANSWERS = ("this", "unknown")
+COMPLAINT_NOW = pick(
+    "complaint-now",
+    "The complaint",
+    "Is the complaint gone?",
+    ("this", "gone: this was it"),
+    ("unknown", "gone, cause not known"),
+    ("still", "still there"),
+    needs="power",
+    judged=True,
+    placed=True,
+    tells=(COMPLAINT_DEAD,),
+    does=(FIND_FAULT,),
+)
+CAUSE_WAS = pick(
+    "cause-was", "The complaint", "What it was", *((c.id, c.words) for c in CAUSES), needs="power", placed=True
+)
+
+
+def complaint_gone(sheet: Sheet) -> bool:
+    """Tell whether somebody has said that the complaint is gone."""
+    return COMPLAINT_NOW.of(sheet) in GONE_ANSWERS
+
+
+def proof_run(sheet: Sheet) -> bool:
+    """Tell whether it was run and ran as it should: volts, current or speed, entered after the gate, and the tick."""
+    return RAN.of(sheet) and any(f.of(sheet) is not None for f in (RUN_V, RUN_A, RUN_RPM))
+
+
+def run_words(sheet: Sheet) -> str:
+    """Return how it ran, in words; empty where it was not run."""
+    volts, amps, rpm = RUN_V.of(sheet), RUN_A.of(sheet), RUN_RPM.of(sheet)
+    made = [f"{grouped(rpm)} r/min"] if rpm is not None else []
+    made += [f"{amps:g} A"] if amps is not None else []
+    made += [f"{volts:g} V"] if volts is not None else []
+    return " at ".join([made[0], ", ".join(made[1:])]) if len(made) > 1 else "".join(made)
 
 
 def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
     """Return a protective earth that is too high. Source: rule earth.ohm"""
     earth = EARTH_OHM.of(sheet)
     if earth is not None and over(earth, rules["earth.ohm"]):
-        yield 0, EARTH_OPEN
+        words = f"protective earth {earth:g} Ω, allowed {rules['earth.ohm']:g}"
+        yield 0, EARTH_OPEN.saying(words)
 
 
 STAGE = Stage(
     id="prove",
     name="prove",
     words="Prove",
-    fields=FIELDS,
+    fields=(*FIELDS, COMPLAINT_NOW, CAUSE_WAS),
     findings=FINDINGS,
     gate=POWER,
     schools=("school.test",),

@@ -1,6 +1,7 @@
 """Open and record: how far it is open, and what must be known to close it again."""
 
-from norvash.core.sheet.field import Field, pick, text, tick
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import pick, text, tick
 from norvash.core.sheet.stage import Stage
 
 FIELDS: tuple[Field, ...] = (

@@ -1,10 +1,18 @@
 """Rework: the work list, temporary repairs, holders set after a cut."""
 
+from collections.abc import Iterator
+
 from norvash.core.motor.figure_fields import COMMUTATOR_NOW_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Repair, tick
+from norvash.core.sheet.field import Done, Field, Repair, Tick
+from norvash.core.sheet.fields_made import tick
+from norvash.core.sheet.finding import Noted, finding
+from norvash.core.sheet.part import REPAIRS
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages.shared import SET_HOLDERS
+from norvash.core.sheet.task import Task
 
 
 def _was_cut(facts: Facts, _rules: MotorRules) -> bool:
@@ -18,8 +26,72 @@ TEMPORARY = Repair(
     needs="safe",
     per="number",
     placed=True,
+    judged=True,
 )
 HOLDER_SET = tick(
-    "holder-set", "After a cut", "Holders set to the new diameter", needs="safe", offered=_was_cut, marks="set"
+    "holder-set",
+    "After a cut",
+    "Holders set to the new diameter",
+    needs="safe",
+    offered=_was_cut,
+    marks="set",
+    does=(SET_HOLDERS,),
 )
-STAGE = Stage(id="rework", name="rework", words="Rework", fields=(TEMPORARY, HOLDER_SET), inside=True)
+MAKE_GOOD = Task(
+    id="make-good",
+    what="Make the temporary repair good",
+    minutes=30,
+    tools="as the repair asks",
+    steps=("take the temporary part out", "mend it for good", "look at it again"),
+)
+FINDINGS = (REPAIR := finding("repair.temporary", "temporary repair", "plan", "make it good", REPAIRS, MAKE_GOOD),)
+_TASK, _GONE = "task.", "gone."
+
+
+def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
+    """Return the temporary repairs of a sheet, each at its own number."""
+    for n in TEMPORARY.places(sheet):
+        yield n, REPAIR.saying(f"temporary repair: {TEMPORARY.of(sheet, n)}")
+
+
+def task_done(task_id: str) -> Done:
+    """Return the field that says that a task is done."""
+    return Done(id=f"{_TASK}{task_id}", group="Work", label=task_id, needs="safe", judged=True)
+
+
+def done_task(field: Field) -> str:
+    """Return the id of the task that a field says is done, empty for another field."""
+    return field.id.removeprefix(_TASK) if isinstance(field, Done) else ""
+
+
+def gone(finding_id: str) -> Tick:
+    """Return the tick that says that somebody looked again and found it no more, at the place where it was."""
+    return tick(
+        f"{_GONE}{finding_id}", "Looked at again", "gone", needs="safe", per="position", whole=True, judged=True
+    )
+
+
+def gone_finding(field: Field) -> str:
+    """Return the id of the finding that a fresh look found no more, empty for another field."""
+    found = field.id.removeprefix(_GONE)
+    return found if isinstance(field, Tick) and found != field.id else ""
+
+
+def _named(field_id: str) -> Field | None:
+    for start, made in ((_TASK, task_done), (_GONE, gone)):
+        rest = field_id.removeprefix(start)
+        if rest not in ("", field_id):
+            return made(rest)
+    return None
+
+
+STAGE = Stage(
+    id="rework",
+    name="rework",
+    words="Rework",
+    fields=(TEMPORARY, HOLDER_SET),
+    findings=FINDINGS,
+    inside=True,
+    judge=_judge,
+    named=_named,
+)

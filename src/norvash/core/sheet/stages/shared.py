@@ -33,6 +33,7 @@ SEEK_CAUSE = Task(
     minutes=15,
     tools="light, magnifier, dial gauge",
     steps=("look at run-out, high bars and holder gap", "look at load, spring force and surroundings"),
+    looks=True,
 )
 SET_HOLDERS = Task(
     id="set-holders",
@@ -67,6 +68,7 @@ MAKE_BAR_TEST = Task(
     minutes=20,
     tools="current source, millivoltmeter",
     steps=("measure from bar to bar all round", "mark what is high or low"),
+    looks=True,
 )
 PLAN_CUT = Task(
     id="skim",
@@ -83,6 +85,7 @@ SEEK_ONCE_A_TURN = Task(
     minutes=40,
     tools="dial gauge, feeler gauges, vibration meter",
     steps=("balance and coupling", "air gap at every pole", "field coils against each other", "joints of the armature"),
+    looks=True,
 )
 CHECK_NEUTRAL = Task(
     id="neutral",

@@ -1,6 +1,7 @@
 """Sign: back to service, what was used, when to look next."""
 
-from norvash.core.sheet.field import Day, text
+from norvash.core.sheet.field import Day
+from norvash.core.sheet.fields_made import text
 from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.stage import Stage, Visit
 

@@ -3,7 +3,10 @@
 from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Field, Permit, pick, quantity, tick
+from norvash.core.sheet.field import Field, Permit
+from norvash.core.sheet.fields_made import pick, quantity, tick
+from norvash.core.sheet.stages.brushes.springs import TERMINAL_MEASURED
+from norvash.core.sheet.stages.windings.coils import MAGNETS_WEAK
 
 
 def _has_taps(facts: Facts, _rules: MotorRules) -> bool:
@@ -36,18 +39,46 @@ FIELDS: tuple[Field, ...] = (
     CRANKING_A := quantity("cranking-a", "Battery", "Current while cranking", "current", needs="permit", high=50000, classes=("starter",)),
     BATTERY_C := quantity("battery-c", "Battery", "Its temperature", "temperature", low=-60, high=80, classes=("starter",)),
     TERMINAL_OHM := quantity(
-        "terminal-ohm", "Terminals", "Worst terminal, dead", "resistance", high=1000, hint="meter leads taken off", offered=_judged_by_ohm, judged=True
+        "terminal-ohm",
+        "Terminals",
+        "Worst terminal, dead",
+        "resistance",
+        high=1000,
+        hint="meter leads taken off",
+        offered=_judged_by_ohm,
+        judged=True,
+        tells=(TERMINAL_MEASURED,),
     ),
     TERMINAL_STEP := quantity(
-        "terminal-step", "Terminals", "Finest step of the meter", "resistance", high=1000, hint="leads zeroed first", offered=_judged_by_ohm, judged=True
+        "terminal-step",
+        "Terminals",
+        "Finest step of the meter",
+        "resistance",
+        high=1000,
+        hint="leads zeroed first",
+        offered=_judged_by_ohm,
+        judged=True,
+        tells=(TERMINAL_MEASURED,),
     ),
-    TERMINAL_V := quantity("terminal-v", "Terminals", "Worst terminal, at working current", "voltage", needs="permit", high=50, judged=True),
-    NOLOAD_RPM := quantity("noload-rpm", "Current", "Speed without load", "speed", needs="permit", high=1e5, offered=_may_run_free, judged=True),
+    TERMINAL_V := quantity(
+        "terminal-v", "Terminals", "Worst terminal, at working current", "voltage", needs="permit", high=50, judged=True, tells=(TERMINAL_MEASURED,)
+    ),
+    NOLOAD_RPM := quantity(
+        "noload-rpm", "Current", "Speed without load", "speed", needs="permit", high=1e5, offered=_may_run_free, judged=True, tells=(MAGNETS_WEAK,)
+    ),
     NOLOAD_A := quantity(
-        "noload-a", "Current", "Without load, at the voltage allowed", "current", needs="permit", high=50000, offered=_may_run_free, judged=True
+        "noload-a",
+        "Current",
+        "Without load, at the voltage allowed",
+        "current",
+        needs="permit",
+        high=50000,
+        offered=_may_run_free,
+        judged=True,
+        tells=(MAGNETS_WEAK,),
     ),
     OUTCOME_BEFORE := pick(
-        "upstream", "Outcome", "Outcome", ("upstream", "the fault lies before the motor: do not open it"), ("open", "go on, open the motor")
+        "upstream", "Outcome", "Outcome", ("upstream", "the fault lies before the motor: do not open it"), ("open", "go on, open the motor"), judged=True
     ),
 )
 # fmt: on

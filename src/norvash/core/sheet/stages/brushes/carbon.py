@@ -1,10 +1,14 @@
 """What is found on the carbon of brushes and in its dust."""
 
-from norvash.core.sheet.field import Field, quantity
-from norvash.core.sheet.finding import finding
+from dataclasses import replace
+
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import quantity
+from norvash.core.sheet.finding import Finding, finding
 from norvash.core.sheet.part import BRUSHES
 from norvash.core.sheet.stages.shared import CLEAN_TRACK, CONTOUR_FACES, FIT_SET, SEEK_CAUSE, VACUUM
 from norvash.core.sheet.task import Task
+from norvash.core.verdict.grades import WORDS, Grade
 
 FREE_HOLDER = Task(
     id="free-holder",
@@ -55,6 +59,7 @@ BRUSH = (
         FREE_HOLDER,
         FIT_SET,
         shows=("held", "seized"),
+        holds_brush=True,
     ),
     BRUSH_CHIP_SMALL := finding(
         "brush.chip-small",
@@ -63,17 +68,25 @@ BRUSH = (
         "look for run-out, high bars, holder gap and rough handling",
         BRUSHES,
         SEEK_CAUSE,
+        of_brush=True,
     ),
     BRUSH_CHIP_LARGE := finding(
-        "brush.chip-large", "chipped over a tenth of the face, or cracked", "change", "renew the set and find the cause", BRUSHES, FIT_SET, SEEK_CAUSE
+        "brush.chip-large",
+        "chipped over a tenth of the face, or cracked",
+        "change",
+        "renew the set and find the cause",
+        BRUSHES,
+        FIT_SET,
+        SEEK_CAUSE,
+        of_brush=True,
     ),
     BRUSH_LATCHED := finding(
-        "brush.latched", "still latched or held back", "stop", "release it before closing", BRUSHES, RELEASE_BRUSHES, shows=("held", "yes")
+        "brush.latched", "still latched or held back", "stop", "release it before closing", BRUSHES, RELEASE_BRUSHES, shows=("held", "yes"), holds_brush=True
     ),
     BRUSH_OILY := finding("brush.oily", "brush or box oily", "plan", "renew and find the leak; oil never cures a sticky brush", BRUSHES, FIND_LEAK, FIT_SET),
 )
 FACE = (
-    FACE_SATIN := finding("face.satin", "face even and satin", "fit", "nothing to do", BRUSHES),
+    FACE_SATIN := finding("face.satin", "face even and satin", "fit", "nothing to do", BRUSHES, of_brush=True),
     FACE_GLAZED := finding(
         "face.glazed",
         "face glazed",
@@ -82,15 +95,27 @@ FACE = (
         BRUSHES,
         SEEK_CAUSE,
         shows=("glazed", "yes"),
+        of_brush=True,
     ),
     FACE_THREADS := finding(
-        "face.threads", "threads across the face", "watch", "think of low current, low pressure, abrasive dust or oil", BRUSHES, SEEK_CAUSE
+        "face.threads", "threads across the face", "watch", "think of low current, low pressure, abrasive dust or oil", BRUSHES, SEEK_CAUSE, of_brush=True
     ),
-    FACE_BURNT := finding("face.burnt", "edge of the face burnt", "plan", "check spring, neutral and load, and look for high mica", BRUSHES, SEEK_CAUSE),
+    FACE_BURNT := finding(
+        "face.burnt", "edge of the face burnt", "plan", "check spring, neutral and load, and look for high mica", BRUSHES, SEEK_CAUSE, of_brush=True
+    ),
     FACE_COPPER := finding(
-        "face.copper", "copper picked up in the face", "plan", "check current, pressure and the commutator's surface", BRUSHES, SEEK_CAUSE, CLEAN_TRACK
+        "face.copper",
+        "copper picked up in the face",
+        "plan",
+        "check current, pressure and the commutator's surface",
+        BRUSHES,
+        SEEK_CAUSE,
+        CLEAN_TRACK,
+        of_brush=True,
     ),
-    FACE_TAPER := finding("face.taper", "face tapered beyond its design", "plan", "check that the brush sits square in its box", BRUSHES, SEEK_CAUSE),
+    FACE_TAPER := finding(
+        "face.taper", "face tapered beyond its design", "plan", "check that the brush sits square in its box", BRUSHES, SEEK_CAUSE, of_brush=True
+    ),
     FACE_ONE_SIDE := finding(
         "face.one-side",
         "print of one side of the face only",
@@ -99,16 +124,25 @@ FACE = (
         BRUSHES,
         SEEK_CAUSE,
         shows=("one-side", "yes"),
+        of_brush=True,
     ),
-    FACE_PARTLY := finding("face.partly", "face covers less than three quarters after run-in", "watch", "keep seating, no full load yet", BRUSHES, SEEK_CAUSE),
+    FACE_PARTLY := finding(
+        "face.partly", "face covers less than three quarters after run-in", "watch", "keep seating, no full load yet", BRUSHES, SEEK_CAUSE, of_brush=True
+    ),
 )
 FINDINGS = (
+    SET_WORN := finding("set.worn", "worn", "plan", "renew the set", BRUSHES, FIT_SET, of_brush=True),
     DUST_MUCH := finding(
         "dust.much", "clearly more dust than carbon worn off", "watch", "look for arcing, bearing debris or belt dust", BRUSHES, VACUUM, SEEK_CAUSE
     ),
     FACE_CUT := finding(
-        "face.cut", "brush faces shaped to the diameter before the cut", "plan", "give them the new curve and seat them", BRUSHES, CONTOUR_FACES
+        "face.cut", "brush faces shaped to the diameter before the cut", "plan", "give them the new curve and seat them", BRUSHES, CONTOUR_FACES, of_brush=True
     ),
 )
-FIELDS: tuple[Field, ...] = (DUST_G := quantity("dust-g", "Dust", "Dust taken out", "dust", needs="safe", high=10000, judged=True),)
+FIELDS: tuple[Field, ...] = (DUST_G := quantity("dust-g", "Dust", "Dust taken out", "dust", needs="safe", high=10000, judged=True, tells=(DUST_MUCH,)),)
 # fmt: on
+
+
+def worn_set(grade: Grade) -> Finding:
+    """Return the finding that a set's own length, use or table stands for."""
+    return replace(SET_WORN.saying(f"worn: {WORDS[grade].lower()}"), grade=grade)

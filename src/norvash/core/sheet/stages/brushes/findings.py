@@ -1,11 +1,12 @@
 """What forces, boxes, gaps and dust say, as findings."""
 
 from collections.abc import Iterator
+from statistics import median
 
 from norvash.core.brush.holders import clearances_mm, gap_reason, side_fit
 from norvash.core.brush.loading import judge_spring, pressure_kpa, usual_force_n
 from norvash.core.brush.wear_measures import dust_g
-from norvash.core.edges import over, under
+from norvash.core.edges import over, under, within
 from norvash.core.motor.figure_fields import FORCE_NOMINAL_N, GRADE_FAMILY, THICKNESS_MM, WIDTH_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
@@ -40,13 +41,25 @@ def _springs(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
     ones.
     """
     forces = {p: f for p in SPRING_FORCE.places(sheet) if (f := SPRING_FORCE.of(sheet, p)) is not None}
-    usual = usual_force_n(list(forces.values()), rules) if forces else 0.0
+    usual = _usual_n(list(forces.values()), sheet.facts, rules)
     for position, force in forces.items():
         grade = spring_grade(force, sheet.facts, rules)
         if len(forces) > 1 and grade == "fit" and not under(abs(force / usual - 1), rules["spring.plan"]):
             grade = "plan"
         if grade != "fit":
             yield position, SPRING_FAR_OFF if grade == "change" else SPRING_OFF
+
+
+def _usual_n(forces_n: list[float], facts: Facts, rules: MotorRules) -> float:
+    """Return what the springs of a set are held against: the median of its sound ones [N], 0 without any force.
+
+    Where the nominal is known, sound is who is near it. Source: rule spring.change
+    """
+    nominal, off = FORCE_NOMINAL_N.of(facts.figures), rules["spring.change"]
+    if nominal is not None:
+        sound = [f for f in forces_n if within((1 - off) * nominal, f, (1 + off) * nominal)]
+        return median(sound) if sound else nominal
+    return usual_force_n(forces_n, rules) if forces_n else 0.0
 
 
 def spring_grade(force_n: float, facts: Facts, rules: MotorRules) -> str:

@@ -1,8 +1,10 @@
 """Holders of brushes: their gap, and how a brush sits in its box."""
 
-from norvash.core.sheet.field import Field, quantity
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import quantity
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import HOLDERS
+from norvash.core.sheet.stages.brushes.carbon import FREE_HOLDER
 from norvash.core.sheet.stages.shared import CHECK_NEUTRAL, FIT_SET, SET_HOLDERS, VACUUM
 from norvash.core.sheet.task import Task
 
@@ -75,10 +77,67 @@ FINDINGS = (
     GAP_CUT := finding("gap.cut", "holders not set since the cut", "plan", "set them: the brush sinks and the spring must reach further", HOLDERS, SET_HOLDERS),
 )
 FIELDS: tuple[Field, ...] = (
-    HOLDER_GAP := quantity("gap", "Holders", "Holder gap", "length", needs="safe", per="position", high=50, judged=True),
-    BOX_T := quantity("box-t", "Holders", "Box, along the rotation", "length", needs="safe", per="position", low=0.1, high=500, judged=True),
-    BRUSH_T := quantity("brush-t", "Holders", "Brush, along the rotation", "length", needs="safe", per="position", low=0.1, high=500, judged=True),
-    BOX_A := quantity("box-a", "Holders", "Box, along the shaft", "length", needs="safe", per="position", low=0.1, high=500, judged=True),
-    BRUSH_A := quantity("brush-a", "Holders", "Brush, along the shaft", "length", needs="safe", per="position", low=0.1, high=500, judged=True),
+    HOLDER_GAP := quantity(
+        "gap",
+        "Holders",
+        "Holder gap",
+        "length",
+        needs="safe",
+        per="position",
+        high=50,
+        judged=True,
+        tells=(GAP_WIDE, GAP_NARROW, GAP_CUT),
+        touched_by=(RENEW_HOLDER, SET_HOLDERS),
+    ),
+    BOX_T := quantity(
+        "box-t",
+        "Holders",
+        "Box, along the rotation",
+        "length",
+        needs="safe",
+        per="position",
+        low=0.1,
+        high=500,
+        judged=True,
+        tells=(CLEARANCE_TIGHT, CLEARANCE_LOOSE),
+        touched_by=(RENEW_HOLDER, FREE_HOLDER),
+    ),
+    BRUSH_T := quantity(
+        "brush-t",
+        "Holders",
+        "Brush, along the rotation",
+        "length",
+        needs="safe",
+        per="position",
+        low=0.1,
+        high=500,
+        judged=True,
+        tells=(CLEARANCE_TIGHT, CLEARANCE_LOOSE),
+    ),
+    BOX_A := quantity(
+        "box-a",
+        "Holders",
+        "Box, along the shaft",
+        "length",
+        needs="safe",
+        per="position",
+        low=0.1,
+        high=500,
+        judged=True,
+        tells=(CLEARANCE_TIGHT, CLEARANCE_LOOSE),
+        touched_by=(RENEW_HOLDER, FREE_HOLDER),
+    ),
+    BRUSH_A := quantity(
+        "brush-a",
+        "Holders",
+        "Brush, along the shaft",
+        "length",
+        needs="safe",
+        per="position",
+        low=0.1,
+        high=500,
+        judged=True,
+        tells=(CLEARANCE_TIGHT, CLEARANCE_LOOSE),
+    ),
 )
 # fmt: on

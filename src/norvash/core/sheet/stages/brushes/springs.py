@@ -1,6 +1,7 @@
 """Springs, leads, terminals and wear indicators of brushes."""
 
-from norvash.core.sheet.field import Field, quantity
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import quantity
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import SPRINGS
 from norvash.core.sheet.stages.shared import FIT_SET
@@ -39,7 +40,13 @@ MEND_INDICATOR = Task(
 # fmt: off
 LEAD = (
     LEAD_STRANDS_10 := finding(
-        "lead.strands-10", "a tenth or more of the strands broken", "plan", "renew before the current goes through the spring", SPRINGS, RENEW_LEAD
+        "lead.strands-10",
+        "a tenth or more of the strands broken",
+        "plan",
+        "renew before the current goes through the spring",
+        SPRINGS,
+        RENEW_LEAD,
+        of_brush=True,
     ),
     LEAD_STRANDS_25 := finding(
         "lead.strands-25",
@@ -49,6 +56,7 @@ LEAD = (
         SPRINGS,
         FIT_SET,
         shows=("lead-bad", "yes"),
+        of_brush=True,
     ),
     LEAD_HEAT := finding(
         "lead.heat",
@@ -59,9 +67,14 @@ LEAD = (
         FIT_SET,
         MEND_TERMINAL,
         shows=("lead-bad", "yes"),
+        of_brush=True,
     ),
-    LEAD_TAUT := finding("lead.taut", "lead taut, the brush hangs on it", "stop", "renew, whatever the length says", SPRINGS, FIT_SET),
-    LEAD_LOOSE := finding("lead.loose", "lead loose in the carbon or pulled out", "stop", "renew the set", SPRINGS, FIT_SET, shows=("lead-bad", "yes")),
+    LEAD_TAUT := finding(
+        "lead.taut", "lead taut, the brush hangs on it", "stop", "renew, whatever the length says", SPRINGS, FIT_SET, of_brush=True, holds_brush=True
+    ),
+    LEAD_LOOSE := finding(
+        "lead.loose", "lead loose in the carbon or pulled out", "stop", "renew the set", SPRINGS, FIT_SET, shows=("lead-bad", "yes"), of_brush=True
+    ),
     TERMINAL_POOR := finding(
         "terminal.poor",
         "terminal dirty, loose or oxidised",
@@ -102,7 +115,7 @@ SPRING = (
     SPRING_FAR_OFF := finding(
         "spring.far-off", "spring force over a fifth off", "change", "renew the springs as a set now", SPRINGS, RENEW_SPRINGS, shows=("spring-weak", "yes")
     ),
-    SPRING_TRAVEL := finding("spring.travel", "under 2 mm of spring travel left", "change", "treat it as at its limit", SPRINGS, FIT_SET),
+    SPRING_TRAVEL := finding("spring.travel", "under 2 mm of spring travel left", "change", "treat it as at its limit", SPRINGS, FIT_SET, of_brush=True),
 )
 # fmt: on
 FINDINGS = (
@@ -118,6 +131,8 @@ FINDINGS = (
 )
 # fmt: off
 FIELDS: tuple[Field, ...] = (
-    SPRING_FORCE := quantity("force", "Springs", "Spring force", "force", needs="safe", per="position", low=0.01, high=1000, judged=True),
+    SPRING_FORCE := quantity(
+        "force", "Springs", "Spring force", "force", needs="safe", per="position", low=0.01, high=1000, judged=True, tells=(SPRING_OFF, SPRING_FAR_OFF)
+    ),
 )
 # fmt: on

@@ -6,7 +6,16 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Painted
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import COMMUTATOR
-from norvash.core.sheet.stages.shared import CHECK_NEUTRAL, SEEK_CAUSE, SEEK_ONCE_A_TURN, UNDERCUT_MICA
+from norvash.core.sheet.stages.commutator.seen import LOOKED
+from norvash.core.sheet.stages.shared import (
+    CHECK_NEUTRAL,
+    CLEAN_TRACK,
+    PLAN_CUT,
+    RENEW_ARMATURE,
+    SEEK_CAUSE,
+    SEEK_ONCE_A_TURN,
+    UNDERCUT_MICA,
+)
 
 
 def _has_bars(facts: Facts, _rules: MotorRules) -> bool:
@@ -38,5 +47,16 @@ FINDINGS = (
         "commutator.threads", "threads or streaks", "watch", "think of low current, low pressure, abrasive dust or oil", COMMUTATOR, SEEK_CAUSE
     ),
 )
-FIELDS: tuple[Field, ...] = (BAR_MAP := Painted(id="bar-map", group="Bar map", label="Bar map", needs="safe", offered=_has_bars, judged=True),)
+FIELDS: tuple[Field, ...] = (
+    BAR_MAP := Painted(
+        id="bar-map",
+        group="Bar map",
+        label="Bar map",
+        needs="safe",
+        offered=_has_bars,
+        judged=True,
+        tells=(*FINDINGS, *LOOKED),
+        touched_by=(PLAN_CUT, CLEAN_TRACK, RENEW_ARMATURE),
+    ),
+)
 # fmt: on

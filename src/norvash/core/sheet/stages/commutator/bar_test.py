@@ -1,9 +1,13 @@
 """The test from bar to bar, and from the bars to the shaft."""
 
-from norvash.core.sheet.field import Field, column, pick, quantity
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import column, pick, quantity
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import COMMUTATOR
-from norvash.core.sheet.stages.shared import CLEAN_TRACK, MAKE_BAR_TEST, RENEW_ARMATURE
+from norvash.core.sheet.stages.commutator.seen import CLEAN_AFTER_FLASHOVER
+from norvash.core.sheet.stages.shared import CLEAN_TRACK, MAKE_BAR_TEST, PLAN_CUT, RENEW_ARMATURE, UNDERCUT_MICA, VACUUM
+from norvash.core.sheet.stages.windings.insulation import INSULATION_AGAIN
+from norvash.core.sheet.stages.windings.seen import WINDINGS_EARTH
 
 FINDINGS = (
     BARTEST_OPEN := finding(
@@ -48,9 +52,15 @@ FIELDS: tuple[Field, ...] = (
         high=1e9,
         hint="mΩ or mV, the first between bars 1 and 2; - where one is missing",
         judged=True,
+        tells=(BARTEST_OPEN, BARTEST_SHORT, BARTEST_SUSPECT),
+        touched_by=(PLAN_CUT, UNDERCUT_MICA, CLEAN_AFTER_FLASHOVER),
     ),
-    BAR_TEST_HOW := pick("bar-test-how", "Bar test", "Measured as", ("resistance", "resistance"), ("drop", "voltage drop"), needs="safe", judged=True),
-    BAR_TEST_FED := pick("bar-test-fed", "Bar test", "Fed", ("bars", "from bar to bar"), ("fixed", "between two fixed bars"), needs="safe", judged=True),
+    BAR_TEST_HOW := pick(
+        "bar-test-how", "Bar test", "Measured as", ("resistance", "resistance"), ("drop", "voltage drop"), needs="safe", judged=True, tested="bar-test"
+    ),
+    BAR_TEST_FED := pick(
+        "bar-test-fed", "Bar test", "Fed", ("bars", "from bar to bar"), ("fixed", "between two fixed bars"), needs="safe", judged=True, tested="bar-test"
+    ),
     BAR_TEST_LIFTED := pick(
         "bar-test-lifted",
         "Bar test",
@@ -60,6 +70,7 @@ FIELDS: tuple[Field, ...] = (
         needs="safe",
         hint="not said: no release",
         judged=True,
+        tested="bar-test",
     ),
     BAR_TEST_NOISE := quantity(
         "bar-test-noise",
@@ -70,8 +81,19 @@ FIELDS: tuple[Field, ...] = (
         high=1,
         hint="how far two readings at one place differ, like 2 %",
         judged=True,
+        tested="bar-test",
     ),
-    BAR_SHAFT := quantity("bar-shaft", "Bar test", "Lowest from a bar to the shaft", "insulation", needs="safe", high=1e7, judged=True),
-    BAR_SHAFT_BAR := quantity("bar-shaft-bar", "Bar test", "At bar", "count", needs="safe", low=1, high=2000, judged=True),
+    BAR_SHAFT := quantity(
+        "bar-shaft",
+        "Bar test",
+        "Lowest from a bar to the shaft",
+        "insulation",
+        needs="safe",
+        high=1e7,
+        judged=True,
+        tells=(WINDINGS_EARTH, INSULATION_AGAIN),
+        touched_by=(RENEW_ARMATURE, CLEAN_TRACK, CLEAN_AFTER_FLASHOVER, VACUUM),
+    ),
+    BAR_SHAFT_BAR := quantity("bar-shaft-bar", "Bar test", "At bar", "count", needs="safe", low=1, high=2000, judged=True, tested="bar-shaft"),
 )
 # fmt: on

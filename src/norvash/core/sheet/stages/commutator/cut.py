@@ -4,11 +4,13 @@ from norvash.core.commutator.tools import TOOLS
 from norvash.core.motor.figure_fields import BARS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Field, column, pick, quantity, tick
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import column, pick, quantity, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import COMMUTATOR
 from norvash.core.sheet.records import SlotTime
 from norvash.core.sheet.stages.shared import (
+    CLEAN_TRACK,
     CONTOUR_FACES,
     MAKE_BAR_TEST,
     PLAN_CUT,
@@ -68,6 +70,8 @@ FINDINGS = (
         MAKE_BAR_TEST,
     ),
 )
+# What the size of the copper and its run-out lead to.
+COPPER_PLANNED = (COPPER_CUT, COPPER_REFUSED, COPPER_UNDER)
 FIELDS: tuple[Field, ...] = (
     CUT_TOOL := pick("cut-tool", "Plan of a cut", "Tool", *TOOLS.items(), needs="safe", judged=True),
     LATHE_SPEEDS := column(
@@ -91,11 +95,13 @@ FIELDS: tuple[Field, ...] = (
         hint="records the cut: everything that it changes follows",
         judged=True,
         marks="cut",
+        tells=(COPPER_CUT,),
+        does=(PLAN_CUT,),
     ),
-    CUT_SLOTS := tick("cut-slots", "After the cut", "Every slot brushed clean of copper", needs="safe", judged=True),
-    CUT_CHAMFER := tick("cut-chamfer", "After the cut", "Edges chamfered on both sides", needs="safe", judged=True),
-    CUT_AGAIN := tick("cut-again", "After the cut", "Run-out and bar test made again", needs="safe", judged=True),
-    CUT_VACUUMED := tick("cut-vacuumed", "After the cut", "Blown out or vacuumed", needs="safe", judged=True),
+    CUT_SLOTS := tick("cut-slots", "After the cut", "Every slot brushed clean of copper", needs="safe", judged=True, work=True),
+    CUT_CHAMFER := tick("cut-chamfer", "After the cut", "Edges chamfered on both sides", needs="safe", judged=True, work=True),
+    CUT_AGAIN := tick("cut-again", "After the cut", "Run-out and bar test made again", needs="safe", judged=True, work=True),
+    CUT_VACUUMED := tick("cut-vacuumed", "After the cut", "Blown out or vacuumed", needs="safe", judged=True, work=True),
     SLOT_MINUTES := quantity(
         "slot-minutes",
         "After the cut",
@@ -107,6 +113,7 @@ FIELDS: tuple[Field, ...] = (
         hint="teaches the site's own factor",
         judged=True,
         beside=_time_planned,
+        work=True,
     ),
     SURFACE_WITH := pick(
         "surface-with",
@@ -123,6 +130,7 @@ FIELDS: tuple[Field, ...] = (
         needs="safe",
         judged=True,
         refused=REFUSED,
+        does=(CLEAN_TRACK,),
     ),
 )
 # fmt: on

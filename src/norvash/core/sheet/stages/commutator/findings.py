@@ -1,6 +1,7 @@
 """What was painted, measured and cut on the copper, as findings."""
 
 from collections.abc import Iterator
+from dataclasses import replace
 
 from norvash.core.commutator.run_out import run_out_grade
 from norvash.core.commutator.slots import slot_again_mm
@@ -12,7 +13,7 @@ from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.records import CutRecord
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes.carbon import FACE_CUT
-from norvash.core.sheet.stages.brushes.holders import GAP_CUT
+from norvash.core.sheet.stages.brushes.holders import GAP_CUT, HOLDER_GAP
 from norvash.core.sheet.stages.commutator.bar_test import BAR_SHAFT_BAR, BARTEST_OPEN, BARTEST_SHORT, BARTEST_SUSPECT
 from norvash.core.sheet.stages.commutator.copper_now import CopperNow, copper_now, read_after_cut
 from norvash.core.sheet.stages.commutator.cut import (
@@ -20,7 +21,6 @@ from norvash.core.sheet.stages.commutator.cut import (
     COPPER_LAST,
     COPPER_REFUSED,
     COPPER_UNDER,
-    CUT_CHAMFER,
     CUT_DONE,
     SURFACE_EMERGENCY,
     SURFACE_WITH,
@@ -35,6 +35,7 @@ from norvash.core.sheet.stages.commutator.run_out import (
 from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_TWO_BARS as TWO_BARS
 from norvash.core.sheet.stages.commutator.size import SLOT_DEPTH, SLOT_SHALLOW
 from norvash.core.sheet.stages.rework import HOLDER_SET
+from norvash.core.sheet.stages.shared import RENEW_ARMATURE
 from norvash.core.sheet.stages.windings.insulation import INSULATION_AGAIN
 from norvash.core.sheet.stages.windings.measured import bar_to_shaft
 from norvash.core.sheet.stages.windings.seen import WINDINGS_EARTH
@@ -45,7 +46,12 @@ def findings(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
     now = copper_now(sheet, rules)
     found = list(_all_copper(sheet, now, rules))
     ended = any(f.id == COPPER_UNDER.id for f in found)
-    yield from ((0, f) for f in found if not (ended and f.ends_in_cut))
+    yield from ((0, _no_cut(f) if ended and f.ends_in_cut else f) for f in found)
+
+
+def _no_cut(finding: Finding) -> Finding:
+    """Return a finding that a cut would mend, where no copper is left to be cut."""
+    return replace(finding, decision="no copper is left to be cut", tasks=(RENEW_ARMATURE,))
 
 
 def _all_copper(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
@@ -149,19 +155,27 @@ def _left(done: CutRecord) -> Iterator[Finding]:
 
 
 def _after_cut(sheet: Sheet, done: CutRecord, rules: MotorRules) -> Iterator[Finding]:
-    """Return what a cut leaves to be done, until it is ticked: holders, faces, slots."""
+    """Return what a cut leaves to be done, until it is measured again: holders, faces, slots."""
     sunk, slot = done.sunk_radial_mm, done.slot_depth_radial_mm
-    if not HOLDER_SET.of(sheet) and sunk > 0:
+    if sunk > 0 and not _gaps_measured(sheet):
         gap = done.holder_gap_radial_mm
         wider = "" if gap is None else f", gap {gap:.2f} to {gap + sunk:.2f} mm"
         yield GAP_CUT.saying(f"holders not set since the cut: the brush sinks by {sunk:.3f} mm{wider}")
     before, after = done.before_diameter_mm, done.after_diameter_mm
     yield FACE_CUT.saying(f"faces shaped to {before / 2:.2f} mm, the radius is {after / 2:.2f} mm now")
-    if slot is not None and not CUT_CHAMFER.of(sheet):
+    if sheet.given(SLOT_DEPTH.id, 0, "left") is not None:
+        yield from _slots(sheet, rules)
+    elif slot is not None:
         depth = max(slot - done.radial_mm, 0.0)
         least = slot_again_mm(after, SLOT_WIDTH_MM.stated(sheet.facts.figures), rules)
         if under(depth, least) and UNDERCUT_MM.stated(sheet.facts.figures) != 0:
             yield SLOT_SHALLOW.saying(f"slots {depth:.2f} mm deep after the cut")
+
+
+def _gaps_measured(sheet: Sheet) -> bool:
+    """Tell whether the holders were set after the cut, and the gap measured again at each of them."""
+    read = (sheet.given(HOLDER_GAP.id, p.number, "left") for p in sheet.facts.positions)
+    return HOLDER_SET.of(sheet) and all(g is not None for g in read)
 
 
 def _slots(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:

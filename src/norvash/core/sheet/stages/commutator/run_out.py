@@ -1,10 +1,11 @@
 """Run-out by dial gauge."""
 
 from norvash.core.commutator.tools import TURNED
-from norvash.core.sheet.field import Field, column, pick, quantity
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import column, pick, quantity
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import COMMUTATOR
-from norvash.core.sheet.stages.shared import MAKE_BAR_TEST, PLAN_CUT, RENEW_BEARING
+from norvash.core.sheet.stages.shared import MAKE_BAR_TEST, PLAN_CUT, RENEW_ARMATURE, RENEW_BEARING
 from norvash.core.sheet.task import Task
 
 CHECK_SET_UP = Task(
@@ -13,6 +14,7 @@ CHECK_SET_UP = Task(
     minutes=20,
     tools="dial gauge, vee blocks",
     steps=("run it on its bearing seats", "measure the run-out again"),
+    looks=True,
 )
 FINDINGS = (
     RUNOUT_SEATS := finding(
@@ -78,8 +80,12 @@ FIELDS: tuple[Field, ...] = (
         high=50,
         hint="one for each bar, or eight and more at equal angles; - where one is missing",
         judged=True,
+        tells=(RUNOUT_SEATS, RUNOUT_SET_UP, RUNOUT_BARS, RUNOUT_OVER, RUNOUT_FAR),
+        touched_by=(RENEW_ARMATURE,),
     ),
-    RUN_OUT_ON := pick("run-out-on", "Run-out", "It turned", *TURNED.items(), needs="safe", judged=True),
+    RUN_OUT_ON := pick(
+        "run-out-on", "Run-out", "It turned", *TURNED.items(), needs="safe", judged=True, tested="run-out"
+    ),
     RUN_OUT_STEP := quantity(
         "run-out-step",
         "Run-out",
@@ -89,5 +95,6 @@ FIELDS: tuple[Field, ...] = (
         low=0.0001,
         high=1,
         judged=True,
+        tested="run-out",
     ),
 )

@@ -1,9 +1,11 @@
 """The size of the copper, as measured."""
 
-from norvash.core.sheet.field import Field, column, quantity
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import column, quantity
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import COMMUTATOR
-from norvash.core.sheet.stages.shared import UNDERCUT_MICA
+from norvash.core.sheet.stages.commutator.cut import COPPER_PLANNED
+from norvash.core.sheet.stages.shared import PLAN_CUT, RENEW_ARMATURE, UNDERCUT_MICA
 
 FINDINGS = (
     SLOT_SHALLOW := finding(
@@ -21,6 +23,8 @@ FIELDS: tuple[Field, ...] = (
         high=5000,
         hint="up to six: ends and middle, at two angles",
         judged=True,
+        tells=COPPER_PLANNED,
+        touched_by=(PLAN_CUT, RENEW_ARMATURE),
     ),
     SHOULDER_D := quantity(
         "shoulder-d",
@@ -32,6 +36,8 @@ FIELDS: tuple[Field, ...] = (
         high=5000,
         hint="none: leave it empty",
         judged=True,
+        tells=COPPER_PLANNED,
+        touched_by=(PLAN_CUT, RENEW_ARMATURE),
     ),
     GROOVE := quantity(
         "groove",
@@ -42,6 +48,8 @@ FIELDS: tuple[Field, ...] = (
         high=50,
         hint="depth below the shoulder",
         judged=True,
+        tells=COPPER_PLANNED,
+        touched_by=(PLAN_CUT, RENEW_ARMATURE),
     ),
     PIT := quantity(
         "pit",
@@ -52,6 +60,8 @@ FIELDS: tuple[Field, ...] = (
         high=50,
         hint="a pit in a groove: both together",
         judged=True,
+        tells=COPPER_PLANNED,
+        touched_by=(PLAN_CUT, RENEW_ARMATURE),
     ),
     EARLIER_STEP := quantity(
         "step",
@@ -61,6 +71,8 @@ FIELDS: tuple[Field, ...] = (
         needs="safe",
         high=50,
         judged=True,
+        tells=COPPER_PLANNED,
+        touched_by=(PLAN_CUT, RENEW_ARMATURE),
     ),
     SLOT_DEPTH := quantity(
         "slot-depth",
@@ -71,5 +83,7 @@ FIELDS: tuple[Field, ...] = (
         high=20,
         hint="measured in the track: add the groove",
         judged=True,
+        tells=(SLOT_SHALLOW,),
+        touched_by=(PLAN_CUT, RENEW_ARMATURE),
     ),
 )

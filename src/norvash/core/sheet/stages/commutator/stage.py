@@ -18,13 +18,18 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
 
 
 def _answered(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
-    """Return black at two bars, seen, where a bar test on this sheet releases the armature."""
-    if not seen.COMMUTATOR_TWO_BARS.seen(sheet) or not bar_test.BAR_TEST.of(sheet):
+    """Return black at two bars where a bar test on this sheet says what it is: seen, where it releases the armature;
+    on a painted map, where no further test is asked for.
+    """
+    if not bar_test.BAR_TEST.of(sheet):
         return ()
     from norvash.core.sheet.stages.commutator.copper_now import copper_now
 
-    tested = copper_now(sheet, rules).tested
-    return (seen.COMMUTATOR_TWO_BARS,) if tested is not None and tested.release else ()
+    now = copper_now(sheet, rules)
+    if seen.COMMUTATOR_TWO_BARS.seen(sheet):
+        return (seen.COMMUTATOR_TWO_BARS,) if now.tested is not None and now.tested.release else ()
+    painted = now.read is not None and any(s.finding is seen.COMMUTATOR_TWO_BARS for s in now.read.sayings)
+    return (seen.COMMUTATOR_TWO_BARS,) if painted and not now.needs_bar_test else ()
 
 
 STAGE = Stage(

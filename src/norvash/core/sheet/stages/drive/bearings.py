@@ -1,6 +1,7 @@
 """Bearings and bushes, worn and new."""
 
-from norvash.core.sheet.field import Field, pick, quantity, text
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import pick, quantity, text
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import DRIVE
 from norvash.core.sheet.stages.drive.seen import (
@@ -131,25 +132,72 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         finds={"spun": BEARING_LOOSE, "corroded": BEARING_CORRODED},
     ),
-    BEARING_HOURS := quantity("b-hours", "Ball bearing", "Hours it has run", "hours", needs="safe", per="bearing", judged=True),
+    BEARING_HOURS := quantity("b-hours", "Ball bearing", "Hours it has run", "hours", needs="safe", per="bearing", judged=True, tells=(BEARING_AGED,)),
     BEARING_LIFE := quantity(
-        "b-life", "Ball bearing", "Hours it should last", "hours", needs="safe", per="bearing", high=1e7, hint="by the sum of its life", judged=True
+        "b-life",
+        "Ball bearing",
+        "Hours it should last",
+        "hours",
+        needs="safe",
+        per="bearing",
+        high=1e7,
+        hint="by the sum of its life",
+        judged=True,
+        tells=(BEARING_AGED,),
     ),
-    BEARING_YEARS := quantity("b-years", "Ball bearing", "Its age, years", "count", needs="safe", per="bearing", high=100, judged=True),
-    JOURNAL := quantity("journal", "Plain bush", "Journal", "length", needs="safe", per="bearing", low=0.1, high=1000, judged=True),
-    BUSH_BORE := quantity("bush", "Plain bush", "Bush", "length", needs="safe", per="bearing", low=0.1, high=1000, judged=True),
+    BEARING_YEARS := quantity("b-years", "Ball bearing", "Its age, years", "count", needs="safe", per="bearing", high=100, judged=True, tells=(BEARING_AGED,)),
+    JOURNAL := quantity("journal", "Plain bush", "Journal", "length", needs="safe", per="bearing", low=0.1, high=1000, judged=True, tells=(BUSH_WORN,)),
+    BUSH_BORE := quantity("bush", "Plain bush", "Bush", "length", needs="safe", per="bearing", low=0.1, high=1000, judged=True, tells=(BUSH_WORN,)),
     BUSH_STATE := pick(
         "bush-state", "Plain bush", "It is", ("oiled", "oiled"), ("dry", "dry"), needs="safe", per="bearing", judged=True, finds={"dry": BUSH_DRY}
     ),
-    KIT_SHAFT := quantity("kit-shaft", "Kit, before the old part comes out", "Shaft", "length", needs="safe", per="bearing", low=0.1, high=1000, judged=True),
+    KIT_SHAFT := quantity(
+        "kit-shaft",
+        "Kit, before the old part comes out",
+        "Shaft",
+        "length",
+        needs="safe",
+        per="bearing",
+        low=0.1,
+        high=1000,
+        judged=True,
+        tells=(KIT_MISMATCH,),
+    ),
     KIT_BORE := quantity(
-        "kit-bore", "Kit, before the old part comes out", "New bearing, bore", "length", needs="safe", per="bearing", low=0.1, high=1000, judged=True
+        "kit-bore",
+        "Kit, before the old part comes out",
+        "New bearing, bore",
+        "length",
+        needs="safe",
+        per="bearing",
+        low=0.1,
+        high=1000,
+        judged=True,
+        tells=(KIT_MISMATCH,),
     ),
     KIT_HOUSING := quantity(
-        "kit-housing", "Kit, before the old part comes out", "Housing", "length", needs="safe", per="bearing", low=0.1, high=2000, judged=True
+        "kit-housing",
+        "Kit, before the old part comes out",
+        "Housing",
+        "length",
+        needs="safe",
+        per="bearing",
+        low=0.1,
+        high=2000,
+        judged=True,
+        tells=(KIT_MISMATCH,),
     ),
     KIT_OUTSIDE := quantity(
-        "kit-outside", "Kit, before the old part comes out", "New bearing, outside", "length", needs="safe", per="bearing", low=0.1, high=2000, judged=True
+        "kit-outside",
+        "Kit, before the old part comes out",
+        "New bearing, outside",
+        "length",
+        needs="safe",
+        per="bearing",
+        low=0.1,
+        high=2000,
+        judged=True,
+        tells=(KIT_MISMATCH,),
     ),
 )
 # fmt: on

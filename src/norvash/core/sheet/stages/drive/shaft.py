@@ -1,10 +1,19 @@
 """Shaft, seals, drive and solenoid."""
 
-from norvash.core.sheet.field import Field, pick, quantity
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import pick, quantity
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import DRIVE
-from norvash.core.sheet.stages.drive.seen import DRIVE_BELT, DRIVE_JAMMED, DRIVE_WORN, RENEW_SEAL
-from norvash.core.sheet.stages.shared import SEEK_ONCE_A_TURN
+from norvash.core.sheet.stages.drive.seen import (
+    DRIVE_BELT,
+    DRIVE_JAMMED,
+    DRIVE_WORN,
+    FIT_WASHER,
+    MEND_DRIVE,
+    RENEW_FAN,
+    RENEW_SEAL,
+)
+from norvash.core.sheet.stages.shared import RENEW_BEARING, SEEK_ONCE_A_TURN
 from norvash.core.sheet.task import Task
 
 SHIM_END_FLOAT = Task(
@@ -33,10 +42,22 @@ FINDINGS = (
     SOLENOID_BAD := finding("solenoid.bad", "solenoid contact or plunger bad", "change", "renew contacts or solenoid, free the plunger", DRIVE, MEND_SOLENOID),
 )
 FIELDS: tuple[Field, ...] = (
-    END_FLOAT := quantity("end-float", "Shaft", "End float", "length", needs="safe", high=50, judged=True),
-    VIBRATION := quantity("vibration", "Shaft", "Vibration of the housing, rms", "vibration", high=1000, judged=True, compared=True),
-    RING_SECTION := quantity("ring-section", "Seals", "Thickness of an O-ring", "length", needs="safe", low=0.1, high=50, judged=True),
-    RING_GROOVE := quantity("ring-groove", "Seals", "Depth of its groove", "length", needs="safe", high=50, judged=True),
+    END_FLOAT := quantity(
+        "end-float", "Shaft", "End float", "length", needs="safe", high=50, judged=True, tells=(FLOAT_OUT,), touched_by=(RENEW_BEARING, FIT_WASHER)
+    ),
+    VIBRATION := quantity(
+        "vibration",
+        "Shaft",
+        "Vibration of the housing, rms",
+        "vibration",
+        high=1000,
+        judged=True,
+        compared=True,
+        tells=(VIBRATION_WATCH, VIBRATION_HIGH),
+        touched_by=(RENEW_BEARING, MEND_DRIVE, RENEW_FAN),
+    ),
+    RING_SECTION := quantity("ring-section", "Seals", "Thickness of an O-ring", "length", needs="safe", low=0.1, high=50, judged=True, tells=(RING_SQUEEZE,)),
+    RING_GROOVE := quantity("ring-groove", "Seals", "Depth of its groove", "length", needs="safe", high=50, judged=True, tells=(RING_SQUEEZE,)),
     TEETH := pick(
         "teeth",
         "Drive",
@@ -85,7 +106,15 @@ FIELDS: tuple[Field, ...] = (
         finds={"sticks": SOLENOID_BAD},
     ),
     SOLENOID_V := quantity(
-        "solenoid-v", "Solenoid", "Drop over its contact while cranking", "voltage", needs="permit", high=50, classes=("starter",), judged=True
+        "solenoid-v",
+        "Solenoid",
+        "Drop over its contact while cranking",
+        "voltage",
+        needs="permit",
+        high=50,
+        classes=("starter",),
+        judged=True,
+        tells=(SOLENOID_BAD,),
     ),
     PINION_GAP := quantity("pinion-gap", "Solenoid", "Pinion clearance at full throw", "length", needs="safe", high=100, classes=("starter",), judged=True),
 )

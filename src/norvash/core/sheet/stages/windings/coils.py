@@ -1,6 +1,7 @@
 """Coils, heat, the growler, chains of sensors."""
 
-from norvash.core.sheet.field import Field, column, pick, quantity, text
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import column, pick, quantity, text
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.stages.shared import RENEW_ARMATURE
@@ -58,16 +59,25 @@ FINDINGS = (
     ),
 )
 FIELDS: tuple[Field, ...] = (
-    COILS := column("coils", "Field coils", "Resistance of each coil", "resistance", needs="safe", hint="one for each pole", judged=True),
-    COILS_C := quantity("coils-c", "Field coils", "At a temperature of", "temperature", needs="safe", low=-40, high=200, judged=True),
+    COILS := column(
+        "coils", "Field coils", "Resistance of each coil", "resistance", needs="safe", hint="one for each pole", judged=True, tells=(WINDINGS_SHORT,)
+    ),
+    COILS_C := quantity("coils-c", "Field coils", "At a temperature of", "temperature", needs="safe", low=-40, high=200, judged=True, tested="coils"),
     COLD_OHM := quantity("cold-ohm", "Heat, by resistance", "A winding cold", "resistance", needs="safe", judged=True),
     COLD_C := quantity("cold-c", "Heat, by resistance", "Its temperature then", "temperature", needs="safe", low=-40, high=100, judged=True),
     HOT_OHM := quantity("hot-ohm", "Heat, by resistance", "The same winding hot", "resistance", needs="safe", judged=True),
     AIR_C := quantity("air-c", "Heat, by resistance", "Air while it was hot", "temperature", needs="safe", low=-40, high=80, judged=True),
     GROWLER_TEST := pick(
-        "growler", "Growler", "Short test of the armature", ("pass", "no slot answers"), ("fail", "a slot answers"), needs="safe", judged=True
+        "growler",
+        "Growler",
+        "Short test of the armature",
+        ("pass", "no slot answers"),
+        ("fail", "a slot answers"),
+        needs="safe",
+        judged=True,
+        tells=(WINDINGS_GROWLER,),
     ),
-    GROWLER_SLOTS := text("growler-slots", "Growler", "Slots that answer", needs="safe", hint="their numbers, like 4, 11-12", judged=True),
+    GROWLER_SLOTS := text("growler-slots", "Growler", "Slots that answer", needs="safe", hint="their numbers, like 4, 11-12", judged=True, tested="growler"),
     WEAR_CHAIN := pick(
         "wear-chain",
         "Chains",
@@ -77,6 +87,7 @@ FIELDS: tuple[Field, ...] = (
         ("closed", "closed, should be open"),
         needs="safe",
         judged=True,
+        tells=(CHAIN_DEAD,),
     ),
     HEAT_CHAIN := pick(
         "heat-chain",
@@ -87,6 +98,7 @@ FIELDS: tuple[Field, ...] = (
         ("closed", "closed, should be open"),
         needs="safe",
         judged=True,
+        tells=(CHAIN_DEAD,),
     ),
 )
 # fmt: on

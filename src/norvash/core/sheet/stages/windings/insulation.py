@@ -2,10 +2,14 @@
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Field, pick, quantity, tick
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import pick, quantity, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
-from norvash.core.sheet.stages.shared import DRY_INSULATION
+from norvash.core.sheet.stages.brushes.holders import RENEW_INSULATOR
+from norvash.core.sheet.stages.commutator.seen import CLEAN_AFTER_FLASHOVER
+from norvash.core.sheet.stages.shared import DRY_INSULATION, RENEW_ARMATURE, VACUUM
+from norvash.core.sheet.stages.windings.coils import RENEW_COIL
 from norvash.core.sheet.task import Task
 from norvash.core.windings.circuits import CIRCUITS
 
@@ -64,12 +68,18 @@ FINDINGS = (
     ),
 )
 FIELDS: tuple[Field, ...] = (
-    PARTED_BRUSHES := tick("parted-brushes", "Insulation", "Earthed brushes lifted", needs="safe", classes=("starter", "generator"), judged=True),
-    PARTED_FIELD := tick("parted-field", "Insulation", "Field parted", needs="safe", classes=("starter", "generator"), judged=True),
-    PARTED_SOLENOID := tick("parted-solenoid", "Insulation", "Solenoid unhooked from the motor post", needs="safe", classes=("starter",), judged=True),
-    PARTED_CAPACITORS := tick("parted-capacitors", "Insulation", "Capacitors off", needs="safe", offered=_has_capacitors, judged=True),
-    INSULATION_OF := pick("insulation-of", "Insulation", "What was measured", *CIRCUITS.items(), needs="safe", judged=True),
-    INSULATION_DEW := pick("insulation-dew", "Insulation", "Dew or wet", ("no", "dry"), ("yes", "wet"), needs="safe", judged=True),
+    PARTED_BRUSHES := tick(
+        "parted-brushes", "Insulation", "Earthed brushes lifted", needs="safe", classes=("starter", "generator"), judged=True, tested="insulation-mohm"
+    ),
+    PARTED_FIELD := tick("parted-field", "Insulation", "Field parted", needs="safe", classes=("starter", "generator"), judged=True, tested="insulation-mohm"),
+    PARTED_SOLENOID := tick(
+        "parted-solenoid", "Insulation", "Solenoid unhooked from the motor post", needs="safe", classes=("starter",), judged=True, tested="insulation-mohm"
+    ),
+    PARTED_CAPACITORS := tick(
+        "parted-capacitors", "Insulation", "Capacitors off", needs="safe", offered=_has_capacitors, judged=True, tested="insulation-mohm"
+    ),
+    INSULATION_OF := pick("insulation-of", "Insulation", "What was measured", *CIRCUITS.items(), needs="safe", judged=True, tested="insulation-mohm"),
+    INSULATION_DEW := pick("insulation-dew", "Insulation", "Dew or wet", ("no", "dry"), ("yes", "wet"), needs="safe", judged=True, tested="insulation-mohm"),
     INSULATION_MOHM := quantity(
         "insulation-mohm",
         "Insulation",
@@ -80,10 +90,33 @@ FIELDS: tuple[Field, ...] = (
         hint="as measured, electronics disconnected",
         judged=True,
         compared=True,
+        tells=(INSULATION_AGAIN, INSULATION_LOW, INSULATION_MIDDLING, INSULATION_FALLEN),
+        touched_by=(RENEW_ARMATURE, RENEW_INSULATOR, RENEW_COIL, CLEAN_AFTER_FLASHOVER, VACUUM),
     ),
-    INSULATION_C := quantity("insulation-c", "Insulation", "At a temperature of", "temperature", needs="safe", low=-40, high=200, judged=True, compared=True),
+    INSULATION_C := quantity(
+        "insulation-c",
+        "Insulation",
+        "At a temperature of",
+        "temperature",
+        needs="safe",
+        low=-40,
+        high=200,
+        judged=True,
+        compared=True,
+        tested="insulation-mohm",
+    ),
     INSULATION_10 := quantity(
-        "insulation-10", "Insulation", "After ten minutes", "insulation", needs="safe", high=1e7, hint="for the polarization index", judged=True
+        "insulation-10",
+        "Insulation",
+        "After ten minutes",
+        "insulation",
+        needs="safe",
+        high=1e7,
+        hint="for the polarization index",
+        judged=True,
+        tells=(POLARIZATION_WATCH, POLARIZATION_LOW, POLARIZATION_HOLD),
+        tested="insulation-mohm",
+        touched_by=(RENEW_ARMATURE, CLEAN_AFTER_FLASHOVER, VACUUM),
     ),
 )
 # fmt: on

@@ -21,6 +21,7 @@ FIND_RUB = Task(
     minutes=40,
     tools="feeler gauges, dial gauge",
     steps=("air gap at every pole", "bearings, shaft, bolts of the poles", "short test of the armature"),
+    looks=True,
 )
 SET_POLES = Task(
     id="poles",

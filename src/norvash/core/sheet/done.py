@@ -1,0 +1,75 @@
+"""What was done on a sheet, and which places that has touched: what is read there next is as left."""
+
+from collections.abc import Iterable, Mapping
+
+from norvash.core.sheet.field import YES, Field
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.given import Given, Sight
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS, field_of
+from norvash.core.sheet.stages.decide import decided_finding
+from norvash.core.sheet.stages.rework import done_task
+from norvash.core.sheet.stages.shared import FIT_SET
+from norvash.core.sheet.task import Task
+
+# Decided and done at once, as it was entered before each task had its own tick.
+DONE = "done"
+
+
+def done_tasks(sheet: Sheet) -> Mapping[Task, tuple[Given, ...]]:
+    """Return the tasks that are done on a sheet, each with what says so."""
+    made: dict[Task, list[Given]] = {}
+    for (field_id, _), given in sheet.entries.items():
+        for task in _said_by(field_id, given) if given.stands else ():
+            made.setdefault(task, []).append(given)
+    return {task: tuple(said) for task, said in made.items()}
+
+
+def _said_by(field_id: str, given: Given) -> Iterable[Task]:
+    if field_id in FIELD_BY_ID:
+        return FIELD_BY_ID[field_id].does
+    if given.word not in (YES, DONE):
+        return ()
+    field = field_of(field_id)
+    if field is None:
+        return ()
+    if given.word == YES and done_task(field) in TASKS:
+        return (TASKS[done_task(field)],)
+    finding = FINDINGS.get(decided_finding(field)) if given.word == DONE else None
+    return finding.tasks if finding is not None else ()
+
+
+def done_by(finding: Finding, tasks: Mapping[Task, tuple[Given, ...]]) -> tuple[Given, ...]:
+    """Return what says that a finding was worked on: a task of it that does more than look, or, where all of its tasks
+    only look, one of those.
+    """
+    asked = [t for t in finding.tasks if not t.looks] or finding.tasks
+    return tuple(dict.fromkeys(given for task in asked for given in tasks.get(task, ())))
+
+
+def touched(field: Field, sheet: Sheet, new: Mapping[int, bool], place: int = 0) -> bool:
+    """Tell whether work on a sheet has touched what a field speaks of: its next value is then as left.
+
+    `new` are the positions with a new brush.
+    """
+    work = [task for task in done_tasks(sheet) if not task.looks]
+    asked = field.tells if not field.tested else (*field.tells, *FIELD_BY_ID[field.tested].tells)
+    if any(task in f.tasks for f in asked for task in work) or any(task in field.touched_by for task in work):
+        return True
+    if field.tested and touched(FIELD_BY_ID[field.tested], sheet, new, place):
+        return True
+    return place in new and any(FIT_SET in f.tasks for f in asked)
+
+
+def worked_on(finding: Finding, position: int, sheet: Sheet, new: Mapping[int, bool]) -> bool:
+    """Tell whether work on a sheet has touched the place at which a finding by sight is looked for."""
+    return (finding.of_brush and position in new) or any(
+        task in finding.tasks for task in done_tasks(sheet) if not task.looks
+    )
+
+
+def sight_of(field: Field, sheet: Sheet, new: Mapping[int, bool], place: int = 0) -> Sight:
+    """Return the sight of which the next value in a field speaks."""
+    if field.records_work:
+        return "left"
+    return "left" if field.sighted and touched(field, sheet, new, place) else "found"

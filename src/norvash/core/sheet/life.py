@@ -1,0 +1,114 @@
+"""The life of a finding: seen or measured, decided, done, proven; and what is kept of it from visit to visit."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from datetime import date
+from types import MappingProxyType
+from typing import Literal
+
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.records import PutOff
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.verdict.grades import GRADES, Grade
+
+# What has become of a finding; it is always exactly one of these.
+State = Literal["open", "put off", "done not proven", "proven", "dropped", "withdrawn"]
+STANDING: tuple[State, ...] = ("open", "put off", "done not proven")
+# Where a finding is: its position (0 for the whole motor) and its id.
+At = tuple[int, str]
+_NOWHERE: Mapping[At, Finding] = MappingProxyType({})
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class KeptLife:
+    """A life as it is kept with the motor: where it began, what was found there, and what had become of it.
+
+    The finding carries the words and the grade that it was found with.
+    """
+
+    id: str
+    sheet_id: str
+    position: int
+    finding: Finding
+    state: State = "open"
+    put_off: PutOff | None = None
+    why: str = ""
+
+    @property
+    def at(self) -> At:
+        """Return where it is."""
+        return self.position, self.finding.id
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Told:
+    """What the record and the open sheet tell of a motor's findings; `sheet` is None while none is open.
+
+    `found` and `now` are the findings of that sheet as the motor was found and as it is now, `answered` those by sight
+    that a measurement has answered, `places` the names of the positions. `new` are the positions with a new brush since
+    this sheet was opened, each with whether its first length is known; `measured` tells whether every brush was
+    measured on it.
+    """
+
+    sheet: Sheet | None = None
+    kept: tuple[KeptLife, ...] = ()
+    found: Mapping[At, Finding] = field(default_factory=lambda: _NOWHERE)
+    now: Mapping[At, Finding] = field(default_factory=lambda: _NOWHERE)
+    answered: frozenset[str] = frozenset()
+    places: Mapping[int, str] = field(default_factory=lambda: MappingProxyType({}))
+    new: Mapping[int, bool] = field(default_factory=lambda: MappingProxyType({}))
+    measured: bool = False
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Life:
+    """What has become of one finding: its state, who decided what, what was done, and what proves it.
+
+    `kept` is None until it is in the record. `measured_again` tells that it was measured after the work and is over its
+    limit still; `proof` are the entries that prove it. One `by_sight` is proven by a fresh look, any other by a figure.
+    """
+
+    kept: KeptLife | None
+    place: str
+    position: int
+    finding: Finding
+    state: State
+    decided: Given | None = None
+    put_off: PutOff | None = None
+    why: str = ""
+    done: tuple[Given, ...] = ()
+    proof: tuple[Given, ...] = ()
+    measured_again: bool = False
+    by_sight: bool = False
+
+    @property
+    def at(self) -> At:
+        """Return where it is."""
+        return self.position, self.finding.id
+
+    @property
+    def stands(self) -> bool:
+        """Tell whether it still counts for its part."""
+        return self.state in STANDING
+
+    @property
+    def settled(self) -> bool:
+        """Tell whether nothing more has to be decided of it."""
+        return self.decided is not None or bool(self.done) or self.state not in ("open", "done not proven")
+
+    @property
+    def due_on(self) -> date | None:
+        """Return the day by which somebody sees to it, None unless it is put off to one."""
+        return self.put_off.day if self.state == "put off" and self.put_off is not None else None
+
+    @property
+    def grade_due(self) -> Grade:
+        """Return the grade from the day on to which it is put off: one graver, at most change."""
+        grade = self.finding.grade
+        return grade if grade == "stop" else GRADES[min(GRADES.index(grade) + 1, GRADES.index("change"))]
+
+    @property
+    def steps(self) -> int:
+        """Return how far it has come, of seen, decided, done, proven: 1 to 4."""
+        return {"open": 2 if self.decided else 1, "put off": 2, "done not proven": 3}.get(self.state, 4)

@@ -1,0 +1,234 @@
+"""What has become of every finding of a motor: one function, whatever was entered in whatever order."""
+
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, replace
+from functools import cached_property
+
+from norvash.core.sheet.done import DONE, done_by, done_tasks
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.given import Given, Sight
+from norvash.core.sheet.life import At, KeptLife, Life, State, Told
+from norvash.core.sheet.part import COMPLAINT
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.brushes.carbon import FACE_CUT, SET_WORN, worn_set
+from norvash.core.sheet.stages.call_in import settled
+from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, SEEN, TOLD_BY
+from norvash.core.sheet.stages.decide import decision
+from norvash.core.sheet.stages.rework import REPAIR, TEMPORARY, gone
+from norvash.core.sheet.stages.shared import FIT_SET
+from norvash.core.sheet.task import Task
+from norvash.core.sheet.walk import upstream
+from norvash.core.verdict.grades import GRADES, Grade
+
+# Of equally grave ones the parts speak in the order of the stages.
+_ORDER = {finding_id: i for i, finding_id in enumerate(FINDINGS)}
+
+
+def lives(told: Told, worn_found: Grade | None = None, worn_now: Grade | None = None) -> tuple[Life, ...]:
+    """Return the life of every finding that was ever plan or graver and has not ended at an earlier visit, the gravest
+    first.
+
+    Units: the grades of the set by its carbon, as it was found and as it is now.
+    """
+    if told.sheet is None:
+        made = [_as_kept(k, _place(k.finding, k.position, told)) for k in told.kept]
+    else:
+        visit = _Visit(told.sheet, told, {**told.found, **_worn(worn_found)}, {**told.now, **_worn(worn_now)})
+        made = [visit.life(at) for at in visit.every]
+    return tuple(sorted(made, key=lambda x: (-GRADES.index(x.finding.grade), _ORDER[x.finding.id], x.position)))
+
+
+def _worn(grade: Grade | None) -> Mapping[At, Finding]:
+    return {} if grade is None else {(0, SET_WORN.id): worn_set(grade)}
+
+
+def _place(finding: Finding, position: int, told: Told) -> str:
+    """Return where a finding is, in words."""
+    if finding.id == SET_WORN.id:
+        return "The set"
+    return told.places.get(position) or finding.part.words
+
+
+def _as_kept(kept: KeptLife, place: str) -> Life:
+    return Life(
+        kept=kept,
+        place=place,
+        position=kept.position,
+        finding=kept.finding,
+        state=kept.state,
+        put_off=kept.put_off,
+        why=kept.why,
+    )
+
+
+@dataclass(frozen=True)
+class _Visit:
+    """An open sheet, with what is found in both sights, the carbon of the set with it."""
+
+    sheet: Sheet
+    told: Told
+    found: Mapping[At, Finding]
+    now: Mapping[At, Finding]
+
+    @cached_property
+    def kept(self) -> Mapping[At, KeptLife]:
+        """Return what is kept already, by place; what came first stands for a place."""
+        return {k.at: k for k in reversed(self.told.kept)}
+
+    @cached_property
+    def every(self) -> tuple[At, ...]:
+        """Return every place of a life: kept already, or plan or graver in one of the sights."""
+        grave = (at for sight in (self.found, self.now) for at, f in sight.items() if f.grave)
+        return tuple(dict.fromkeys((*self.kept, *grave)))
+
+    @cached_property
+    def tasks(self) -> Mapping[Task, tuple[Given, ...]]:
+        """Return the tasks that are done."""
+        return done_tasks(self.sheet)
+
+    def life(self, at: At) -> Life:
+        """Return what has become of the finding at one place."""
+        kept = self.kept.get(at)
+        found = self.found.get(at) or self.now.get(at)
+        finding = self._said(kept, found)
+        decided = self._decided(finding, at[0])
+        made = Life(
+            kept=kept,
+            place=_place(finding, at[0], self.told),
+            position=at[0],
+            finding=finding,
+            state="open",
+            decided=decided,
+            put_off=decided.put_off if decided is not None else kept.put_off if kept is not None else None,
+            why=decided.why if decided is not None else kept.why if kept is not None else "",
+            done=self._done(kept, finding, decided),
+            by_sight=self._by_sight(finding, at[0]),
+            proof=tuple(self._proof(finding, at)),
+        )
+        return self._ended(made)
+
+    def _said(self, kept: KeptLife | None, found: Finding | None) -> Finding:
+        """Return a finding in the words that it was found with; a life of this sheet follows what is entered on it."""
+        if kept is None or (found is not None and not self._carried(kept)):
+            if found is None:
+                raise LookupError("a life is of something found")
+            return found
+        return kept.finding
+
+    def _carried(self, kept: KeptLife | None) -> bool:
+        return kept is not None and kept.sheet_id != self.sheet.id
+
+    def _decided(self, finding: Finding, position: int) -> Given | None:
+        """Return what was decided: a temporary repair says itself who makes it good by when."""
+        decided = decision(finding.id).given(self.sheet, position)
+        return decided or (TEMPORARY.given(self.sheet, position) if finding.id == REPAIR.id else None)
+
+    def _done(self, kept: KeptLife | None, finding: Finding, decided: Given | None) -> tuple[Given, ...]:
+        done = done_by(finding, self.tasks)
+        if finding.of_brush and not done:
+            done = self.tasks.get(FIT_SET, ())
+        also = [decided] if decided is not None and decided.word == DONE else []
+        mended = settled(kept.id).given(self.sheet) if kept is not None else None
+        return tuple(dict.fromkeys((*done, *also, *([mended] if mended is not None else []))))
+
+    def _proof(self, finding: Finding, at: At) -> Iterable[Given]:
+        """Return what was entered that can prove a finding mended: a fresh look, or a new value at the same place.
+
+        What a motor brings from an earlier visit is also proven by what is found at this one.
+        """
+        looked = gone(finding.id).given(self.sheet, at[0])
+        if looked is not None:
+            yield looked
+        sights: tuple[Sight, ...] = ("left", "found") if self._carried(self.kept.get(at)) else ("left",)
+        for field in TOLD_BY.get(finding.id, ()):
+            if field.id != finding.look:
+                yield from self._read(field, at[0], sights)
+
+    def _read(self, field: Field, position: int, sights: tuple[Sight, ...]) -> Iterable[Given]:
+        """Return what stands in a field at the place of a finding; of the whole set, once every position is read."""
+        if field.per != "position" or position:
+            places = (position,) if field.per == "position" else None
+            for (name, place, sight), given in self.sheet.written.items():
+                right = name == field.id and (places is None or place in places)
+                if right and sight in sights and given.stands:
+                    yield given
+            return
+        for sight in sights:
+            read = [self.sheet.given(field.id, p.number, sight) for p in self.sheet.facts.positions]
+            if all(read):
+                yield from (g for g in read if g is not None)
+
+    def _by_sight(self, finding: Finding, position: int) -> bool:
+        """Tell whether it is proven by a fresh look: one that no figure can be, or that no figure was at this visit."""
+        told = [f for f in TOLD_BY.get(finding.id, ()) if f.id != finding.look]
+        if finding.id not in SEEN and (told or finding.of_brush):
+            return finding.id == FACE_CUT.id
+        read = (g for f in told for g in self._read(f, position, ("found",)))
+        return finding.part is not COMPLAINT and not any(True for _ in read)
+
+    def _ended(self, life: Life) -> Life:
+        """Return a life with its state."""
+        again = life.at in self.now and bool(life.done) and bool(life.proof or life.finding.id == SET_WORN.id)
+        return replace(life, state=self._state(life, again=again), measured_again=again)
+
+    def _state(self, life: Life, *, again: bool) -> State:
+        dropped = life.decided is not None and life.decided.word == "dropped" and life.finding.grade != "stop"
+        if dropped or (life.finding.part is COMPLAINT and upstream(self.sheet)):
+            return "dropped"
+        if self._proven(life):
+            return "proven"
+        if not (life.at in self.found or life.at in self.now or self._carried(life.kept)):
+            return "withdrawn"
+        if self._is_put_off(life):
+            return "put off"
+        if again:
+            return "open"
+        return "done not proven" if life.done or self._was_done(life) else "open"
+
+    def _was_done(self, life: Life) -> bool:
+        """Tell whether it was done at an earlier visit and is still not proven."""
+        carried = life.kept if self._carried(life.kept) else None
+        return carried is not None and carried.state == "done not proven" and life.at not in self.found
+
+    def _is_put_off(self, life: Life) -> bool:
+        """Tell whether it is put off: at this visit and not worked on since, or before and not touched at all."""
+        decided = life.decided
+        if decided is not None:
+            later = [g for g in life.done if g.at > decided.at]
+            return decided.put_off is not None and not later
+        return life.kept is not None and life.kept.state == "put off" and not life.done
+
+    def _new_at(self, life: Life) -> bool:
+        """Tell whether the brush that a finding is on has gone, and the first length of the new one is known; of the
+        whole set all of them.
+        """
+        every = [p.number for p in self.sheet.facts.positions] if life.position == 0 else [life.position]
+        return all(self.told.new.get(p, False) for p in every)
+
+    def _proven(self, life: Life) -> bool:
+        """Tell whether something proves it: a measurement that answered it, a new brush, a fresh look, a new value."""
+        if life.finding.id in self.told.answered:
+            return True
+        if life.finding.of_brush and self._new_at(life):
+            return life.at not in self.now or life.finding.id != SET_WORN.id
+        if life.finding.id == SET_WORN.id and self._carried(life.kept) and self.told.measured:
+            return life.at not in self.now and life.at not in self.found
+        if not life.done and not self._carried(life.kept):
+            return False
+        looked = gone(life.finding.id).given(self.sheet, life.position)
+        if life.by_sight and looked is not None and not self._seen_since(life, looked):
+            return True
+        values = any(g is not looked for g in life.proof)
+        return values and life.at not in self.now and not self._other_grave(life)
+
+    def _seen_since(self, life: Life, looked: Given) -> bool:
+        """Tell whether it was seen again after the look that found it gone."""
+        seen = self.sheet.entries.get((life.finding.look, 0))
+        return seen is not None and seen.stands and seen.at > looked.at
+
+    def _other_grave(self, life: Life) -> bool:
+        """Tell whether the same figure tells something else that is grave now: then it is not inside its limit."""
+        fields = {f.id for f in TOLD_BY.get(life.finding.id, ())}
+        others = {t.id for i in fields for t in FIELD_BY_ID[i].tells if FIELD_BY_ID[i].id != t.look}
+        return any(at[0] == life.position and at[1] in others and f.grave for at, f in self.now.items())

@@ -1,0 +1,47 @@
+"""What became of a finding, in words: what was done, what would prove it, what has proven it."""
+
+from norvash.core.sheet.life import Life
+from norvash.core.sheet.records import TaskDone
+from norvash.core.sheet.stages.catalogue import TASKS, TOLD_BY, field_of
+from norvash.core.sheet.stages.rework import done_task
+
+STATE_WORDS = {
+    "open": "open",
+    "put off": "put off",
+    "done not proven": "done, not proven",
+    "proven": "proven",
+    "dropped": "not needed",
+    "withdrawn": "entered by a slip",
+}
+
+
+def done_words(life: Life) -> str:
+    """Return that the work on a finding is done, and what it was."""
+    names = [task.what.lower() for task in life.finding.tasks if not task.looks]
+    return f"done: {names[0]}" if names else "done"
+
+
+def proof_asked(life: Life) -> str:
+    """Return what would prove that a finding is mended."""
+    if life.finding.of_brush:
+        return "measure the new brushes"
+    fields = [f for f in TOLD_BY.get(life.finding.id, ()) if f.id != life.finding.look]
+    if fields and not life.by_sight:
+        return f"measure again: {fields[0].label[0].lower()}{fields[0].label[1:]}"
+    return "look again"
+
+
+def said_by(life: Life) -> str:
+    """Return who has done the work on a finding, with the time and the parts that went into it."""
+    made = []
+    for given in life.done:
+        took = given.record.words if isinstance(given.record, TaskDone) else ""
+        made.append(", ".join(filter(None, (given.person, took))))
+    return "; ".join(dict.fromkeys(made))
+
+
+def task_words(field_id: str) -> str:
+    """Return what a task is called by the entry that says it is done, empty for another entry."""
+    field = field_of(field_id)
+    task = TASKS.get(done_task(field)) if field is not None else None
+    return task.what if task is not None else ""

@@ -1,0 +1,26 @@
+"""What a motor was found with at an open sheet, before anybody worked on it: what causes are judged on."""
+
+from dataclasses import replace
+from datetime import date
+
+from norvash.core.motor.record import MotorState
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.life import Told
+from norvash.core.verdict.before_work import sets_as_found
+from norvash.core.verdict.components import Condition, places_of
+from norvash.core.verdict.grades import GRADES
+from norvash.core.verdict.judging import findings
+from norvash.core.verdict.values import Findings
+
+
+def found_before_work(found: Findings, state: MotorState, rules: MotorRules, today: date) -> Findings:
+    """Return what was found before any work of the open sheet; where nothing was done yet, what is found now."""
+    told = state.told
+    if told.sheet is None or (told.found is told.now and not told.new):
+        return found
+    before = findings(replace(state, sets=sets_as_found(state.sets, told), told=Told()), rules, today)
+    labels = places_of(state)
+    carried = {k.at: k.finding for k in told.kept if k.sheet_id != told.sheet.id}
+    every = {**carried, **told.found}
+    made = [Condition(labels.get(n) or f.part.words, f, n) for (n, _), f in every.items()]
+    return replace(before, conditions=tuple(sorted(made, key=lambda c: -GRADES.index(c.finding.grade))))

@@ -1,0 +1,53 @@
+"""One brush as its last reading has it."""
+
+from norvash.core.brush.carbon import usable_carbon
+from norvash.core.brush.limits import Limit
+from norvash.core.brush.straight_line import Point, rate_mm_per_kh
+from norvash.core.motor.figure_fields import NEW_MM
+from norvash.core.motor.record import BrushSet, MotorState, start_of
+from norvash.core.rules.book import MotorRules
+from norvash.core.verdict.grades import grade_of, grade_of_line, worst
+from norvash.core.verdict.values import BrushNow
+
+
+def brush_now(state: MotorState, current: BrushSet, index: int, limit: Limit, rules: MotorRules) -> BrushNow:
+    """Return a brush of a set by its last reading, its grade by length or line."""
+    plan = state.positions[index]
+    start = start_of(state, current, plan.number, rules)
+    having = [r for r in current.rounds if plan.number in r.readings]
+    newest = next((r for r in reversed(current.rounds) if r.readings), None)
+    if not having:
+        return BrushNow(
+            number=plan.number,
+            label=plan.label,
+            start=start,
+            last=None,
+            in_round=False,
+            wear_mm=None,
+            usable=None,
+            left_mm=None,
+            rate_mm_per_kh=None,
+            graded=None,
+            next_mm=None,
+        )
+    last_round = having[-1]
+    last = last_round.readings[plan.number]
+    usable = usable_carbon(last.length_mm, NEW_MM.need(state.figures), limit.limit_mm)
+    graded = grade_of(usable, rules)
+    if last.lines is not None:
+        graded = worst([grade_of_line(last.lines), *([graded] if graded.grade == "stop" else [])]) or graded
+    now = Point(last.length_mm, last_round.total_units, last.sd_mm)
+    new_mm = start.length_mm if current.fitted_known else NEW_MM.need(state.figures)
+    return BrushNow(
+        number=plan.number,
+        label=plan.label,
+        start=start,
+        last=last,
+        in_round=last_round is newest,
+        wear_mm=new_mm - last.length_mm,
+        usable=usable,
+        left_mm=last.length_mm - limit.limit_mm,
+        rate_mm_per_kh=rate_mm_per_kh(start, now),
+        graded=graded,
+        next_mm=None,
+    )

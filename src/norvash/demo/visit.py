@@ -1,0 +1,134 @@
+"""One visit in the playhouse's record: a bench sheet, entered as people enter it."""
+
+from collections.abc import Callable, Mapping
+from datetime import datetime, timedelta
+
+from norvash.core.sheet.done import sight_of
+from norvash.core.sheet.gate import Gate
+from norvash.core.sheet.gates import POWER, usual_method
+from norvash.core.sheet.life import Life
+from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.stages.windings.measured import to_part
+from norvash.store import rounds
+from norvash.store.database import Connection
+from norvash.work.acting import Act
+from norvash.work.context import load
+from norvash.work.measuring import note, record
+from norvash.work.new_set import Fitting, fit_new_set
+from norvash.work.opening import open_sheet
+from norvash.work.settling import settle_doubt
+from norvash.work.sheet_page import sheet_page
+from norvash.work.sheets import enter
+from norvash.work.sighting import Seeing
+from norvash.work.signing import add_to_signed, sign
+
+Acting = Callable[[datetime], Act]
+
+
+class Visit:
+    """One sheet, entered minute by minute; lengths are as read, by position from 1."""
+
+    def __init__(self, conn: Connection, acting: Acting, motor_id: str, when: datetime, counter: str) -> None:
+        self.conn, self.acting, self.motor_id, self.now = conn, acting, motor_id, when
+        self.sheet_id = open_sheet(conn, self._act(), motor_id, kind="full", counter=counter)
+
+    def _act(self) -> Act:
+        self.now += timedelta(minutes=1)
+        return self.acting(self.now)
+
+    def put(self, field_id: str, text: str, place: int = 0, **more: str) -> "Visit":
+        """Enter one thing, in the sight of which it speaks by now."""
+        context = load(self.conn, self.motor_id)
+        sheet, field = context.open_sheet, field_of(field_id)
+        if sheet is None or field is None:
+            raise LookupError(field_id)
+        sight = sight_of(field, sheet, context.state.told.new, place)
+        there = sheet.written.get((field_id, place, sight))
+        enter(
+            self.conn,
+            self._act(),
+            self.sheet_id,
+            field_id=field_id,
+            place=place,
+            text=text,
+            replaces=there.id if there else "",
+            more=more,
+            seeing=Seeing(sight=sight),
+        )
+        return self
+
+    def gate(self, gate: Gate) -> "Visit":
+        """Tick every step of a gate."""
+        context = load(self.conn, self.motor_id)
+        for step in gate.steps(context.facts, context.rules):
+            self.put(gate.step(step.id).id, "yes")
+        return self.put(gate.how.id, usual_method(context.facts)) if gate.how is not None else self
+
+    def measure(self, lengths: Mapping[int, str], *, sure: bool = False, sight: str = "found") -> "Visit":
+        """Measure brushes; somebody who is sure has every doubtful reading stand."""
+        for place, text in lengths.items():
+            seeing = Seeing(sight=sight)
+            reading = record(self.conn, self._act(), self.sheet_id, position=place, text=text, seeing=seeing)
+            if sure and rounds.fetch_reading(self.conn, reading)[0].doubt:
+                settle_doubt(self.conn, self._act(), reading, "right")
+        return self
+
+    def fit(self, lengths: Mapping[int, str], reason: str, *also: str, part: str = "") -> "Visit":
+        """Fit a new set on the sheet, with what else was renewed."""
+        fit_new_set(
+            self.conn,
+            self._act(),
+            self.motor_id,
+            counter="",
+            reason=reason,
+            lengths=dict(lengths),
+            stated=Fitting(part=part, also=also),
+        )
+        return self
+
+    def done(self, task: str, minutes: str, parts: str = "") -> "Visit":
+        """Tick a task of the work list."""
+        return self.put(f"task.{task}", "yes", minutes=minutes, parts=parts)
+
+    def run(self, rpm: str, amps: str, answer: str = "", cause: str = "") -> "Visit":
+        """Pass the gate before power, run it as it should, and say whether the complaint is gone."""
+        self.gate(POWER).put("bump", "right").put("sparks", "1").put("run-rpm", rpm).put("run-a", amps).put(
+            "ran", "yes"
+        )
+        if answer:
+            self.put("complaint-now", answer)
+        return self.put("cause-was", cause) if cause else self
+
+    def see(self, place: int, finding: str) -> "Visit":
+        """Note what is seen on a brush."""
+        note(self.conn, self._act(), self.sheet_id, place, finding)
+        return self
+
+    def insulation(self, megohm: str, temperature: str) -> "Visit":
+        """Part what leads to the case, and enter a test of insulation."""
+        context = load(self.conn, self.motor_id)
+        for tick in to_part(context.facts, context.rules):
+            self.put(tick.id, "yes")
+        return self.put("insulation-mohm", megohm).put("insulation-c", temperature)
+
+    def permit(self, why: str) -> "Visit":
+        """Open a test with power on."""
+        return self.put(
+            "permit.open", why, 1, who="Bram Aldous", barriers="rope, second person at the plug", minutes="15"
+        )
+
+    def sign(self, why: str = "") -> "Visit":
+        """Sign it."""
+        sign(self.conn, self._act(), self.sheet_id, why)
+        return self
+
+    def add(self, text: str) -> "Visit":
+        """Add something below the signature, a week later."""
+        self.now += timedelta(days=1)
+        add_to_signed(self.conn, self._act(), self.sheet_id, text)
+        return self
+
+    @property
+    def lives(self) -> tuple[Life, ...]:
+        """Return the findings of the sheet as they stand."""
+        return sheet_page(self.conn, self.sheet_id, self.now.date()).visit.lives

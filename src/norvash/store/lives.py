@@ -1,0 +1,97 @@
+"""Lives of findings: what stands on a motor from visit to visit, and what became of it."""
+
+from collections.abc import Iterable
+from dataclasses import replace
+from datetime import date
+
+from norvash.core.sheet.life import KeptLife, Life
+from norvash.core.sheet.records import PutOff
+from norvash.core.sheet.stages.catalogue import FINDINGS
+from norvash.store.database import Connection, Row
+
+
+def _kept(row: Row) -> KeptLife:
+    finding = FINDINGS[row["finding"]]
+    put_off = PutOff(row["who"], date.fromisoformat(row["due_on"])) if row["due_on"] else None
+    return KeptLife(
+        id=row["id"],
+        sheet_id=row["sheet_id"] or "",
+        position=row["position_number"],
+        finding=replace(finding, words=row["words"] or finding.words, grade=row["grade"]),
+        state=row["state"],
+        put_off=put_off,
+        why=row["why"],
+    )
+
+
+def list_standing(conn: Connection, motor_id: str) -> tuple[KeptLife, ...]:
+    """Return the lives of a motor that have not ended, in the order in which they began."""
+    rows = conn.execute(
+        "select * from life where motor_id = :id and ended_act_id is null order by rowid", {"id": motor_id}
+    )
+    return tuple(_kept(r) for r in rows if r["finding"] in FINDINGS)
+
+
+def life_id(sheet_id: str, life: Life) -> str:
+    """Return the id of a life that begins on a sheet: one for each finding and place."""
+    return f"{sheet_id}.{life.finding.id}.{life.position}"
+
+
+def begin_lives(conn: Connection, motor_id: str, sheet_id: str, lives: Iterable[Life]) -> None:
+    """Keep what was found on an open sheet: each finding once at its place, in the words that it has now."""
+    for life in lives:
+        if _is_news(life, sheet_id):
+            conn.execute(
+                """insert into life (id, motor_id, sheet_id, position_number, finding, grade, words, state, who, why)
+                   values (:id, :motor_id, :sheet_id, :position, :finding, :grade, :words, 'open', '', '')
+                   on conflict (id) do update set grade = excluded.grade, words = excluded.words""",
+                {
+                    "id": life_id(sheet_id, life),
+                    "motor_id": motor_id,
+                    "sheet_id": sheet_id,
+                    "position": life.position,
+                    "finding": life.finding.id,
+                    "grade": life.finding.grade,
+                    "words": life.finding.words,
+                },
+            )
+
+
+def _is_news(life: Life, sheet_id: str) -> bool:
+    """Tell whether a finding of a sheet is not in the record yet, or in other words."""
+    kept, finding = life.kept, life.finding
+    if kept is None:
+        return True
+    return kept.sheet_id == sheet_id and (kept.finding.words, kept.finding.grade) != (finding.words, finding.grade)
+
+
+def keep_lives(conn: Connection, before: Iterable[KeptLife], after: Iterable[KeptLife], act_id: str) -> None:
+    """Keep what became of lives beside a sheet: those that are left out have ended, proven."""
+    now = {k.id: k for k in after}
+    for kept in before:
+        if kept.id not in now:
+            conn.execute(
+                "update life set state = 'proven', ended_act_id = :act where id = :id", {"id": kept.id, "act": act_id}
+            )
+        elif now[kept.id].state != kept.state:
+            conn.execute("update life set state = :state where id = :id", {"id": kept.id, "state": now[kept.id].state})
+
+
+def sign_lives(conn: Connection, sheet_id: str, lives: Iterable[Life], act_id: str) -> None:
+    """Keep what has become of every finding when a sheet is signed: what stands goes on, the rest ends."""
+    for life in lives:
+        put_off = life.put_off if life.state == "put off" else None
+        ended = {"sheet": None, "act": None} if life.stands else {"sheet": sheet_id, "act": act_id}
+        conn.execute(
+            """update life set state = :state, who = :who, due_on = :due_on, why = :why,
+                      ended_sheet_id = :sheet, ended_act_id = :act
+               where id = :id""",
+            {
+                "id": life.kept.id if life.kept is not None else life_id(sheet_id, life),
+                "state": life.state,
+                "who": put_off.who if put_off is not None else "",
+                "due_on": put_off.day.isoformat() if put_off is not None else None,
+                "why": life.why,
+                **ended,
+            },
+        )

@@ -1,0 +1,63 @@
+"""What was seen on brushes, by the round in which it was."""
+
+from typing import NamedTuple
+
+from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.given import Sight
+from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
+from norvash.store.database import Connection, Row
+
+
+class Seen(NamedTuple):
+    """What was seen on the brush at a position, and in which sight."""
+
+    position: int
+    finding: Finding
+    sight: Sight
+
+    @property
+    def noted(self) -> Noted:
+        """Return the finding where it is."""
+        return self.position, self.finding
+
+
+_SEEN = """select f.round_id, f.position_number, f.seen, f.sight from round r join finding f on f.round_id = r.id
+           where {} = :id and f.struck_act_id is null order by f.position_number, f.seen, f.sight"""
+
+
+def _seen(row: Row) -> Seen:
+    return Seen(row["position_number"], BY_SIGHT[row["seen"]], row["sight"])
+
+
+def seen_by_round(conn: Connection, motor_id: str) -> dict[str, list[Seen]]:
+    """Return what was seen on brushes, by round, whatever was decided of it."""
+    found: dict[str, list[Seen]] = {}
+    for r in conn.execute(_SEEN.format("r.motor_id"), {"id": motor_id}):
+        found.setdefault(r["round_id"], []).append(_seen(r))
+    return found
+
+
+def list_seen(conn: Connection, round_id: str) -> tuple[Seen, ...]:
+    """Return what was seen on brushes in one round, whatever was decided of it."""
+    return tuple(_seen(r) for r in conn.execute(_SEEN.format("r.id"), {"id": round_id}))
+
+
+def add_finding(
+    conn: Connection, finding_id: str, round_id: str, *, position: int, seen: str, sight: Sight, act_id: str
+) -> None:
+    """Keep what was seen on a brush; the same finding twice in one sight is kept once."""
+    conn.execute(
+        """insert into finding (id, round_id, position_number, seen, sight, act_id)
+           values (:id, :round_id, :position, :seen, :sight, :act_id)
+           on conflict (round_id, position_number, seen, sight) where struck_act_id is null do nothing""",
+        {"id": finding_id, "round_id": round_id, "position": position, "seen": seen, "sight": sight, "act_id": act_id},
+    )
+
+
+def strike_finding(conn: Connection, round_id: str, *, position: int, seen: str, sight: Sight, act_id: str) -> None:
+    """Take a finding back in one sight; it stays in the record."""
+    conn.execute(
+        """update finding set struck_act_id = :act_id where round_id = :round_id and position_number = :position
+           and seen = :seen and sight = :sight and struck_act_id is null""",
+        {"round_id": round_id, "position": position, "seen": seen, "sight": sight, "act_id": act_id},
+    )

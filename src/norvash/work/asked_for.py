@@ -1,0 +1,52 @@
+"""A tick must be asked for: a task by something that was found, a fresh look by something that a look proves."""
+
+from datetime import date
+
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.life import At, Life
+from norvash.core.sheet.proving import proof_asked
+from norvash.core.sheet.stages.catalogue import TASKS
+from norvash.core.sheet.stages.rework import done_task, gone_finding
+from norvash.errors import InputError
+from norvash.work.context import Context
+from norvash.work.standing import judge
+
+
+def check_asked(context: Context, field: Field, place: int, today: date) -> None:
+    """Refuse a task that nothing on its motor asks for, and a fresh look at what no look can prove.
+
+    Raises: InputError.
+    """
+    task, looked = TASKS.get(done_task(field)), gone_finding(field)
+    if looked:
+        _look_proves(context, judge(context, today).found.lives, (place, looked))
+    if task is None or task.renews:
+        return
+    found = judge(context, today).found
+    asked = (*(x.finding for x in found.lives), *(c.finding for c in found.conditions))
+    if not any(task in f.tasks for f in asked):
+        raise InputError(
+            f"Nothing found here asks for “{task.what}”.",
+            "Enter what was found first: then it is on the work list.",
+            "value",
+        )
+
+
+def _look_proves(context: Context, standing: tuple[Life, ...], at: At) -> None:
+    life = next((x for x in standing if x.at == at and x.state != "withdrawn"), None)
+    if life is None:
+        raise InputError("Nothing like that stands here.", "Look at the list of what was found.", "value")
+    if not life.by_sight:
+        raise InputError(
+            f"“{life.finding.words}” came from a figure, which a look does not prove.",
+            f"{proof_asked(life).capitalize()}.",
+            "value",
+        )
+    here = context.row.id if context.row is not None else ""
+    carried = life.kept is not None and life.kept.sheet_id != here
+    if not life.done and not carried:
+        raise InputError(
+            "It was found at this visit, and nothing was done to it yet.",
+            "Tick the work on the rework stage; if it was marked by a slip, take the mark back.",
+            "value",
+        )

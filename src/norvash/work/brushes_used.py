@@ -1,0 +1,94 @@
+"""What fitting a set and renewing single brushes have in common: the counter, the reason, a length of a new brush."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+
+from norvash.core.brush.readings import Reading, read
+from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
+from norvash.core.sheet.life import KeptLife
+from norvash.core.use.counting import Counted
+from norvash.errors import InputError
+from norvash.store import use
+from norvash.store.database import Connection
+from norvash.work.acting import Act
+from norvash.work.context import Context, Prepared
+from norvash.work.standing import Judged
+
+END_REASONS = {
+    "at its limit": "It was at its limit",
+    "planned": "Planned change before the limit",
+    "damaged": "Chipped, cracked or burnt",
+    "stuck": "Seized in a holder",
+    "lead or terminal": "Lead or terminal failed",
+    "wrong brush": "Wrong brush",
+    "with other work": "Renewed while it was open",
+    "not known": "Not known",
+}
+# Methods that say nothing of a brush in the hand: it is measured as a length.
+_IN_PLACE = ("wear line", "compare", "spring position")
+
+
+@dataclass(frozen=True, kw_only=True)
+class Used(Prepared):
+    """The use at which brushes were changed, whether it is news for the log, and the motor judged with the new
+    brushes.
+    """
+
+    counted: Counted
+    news: bool
+    judged: Judged
+
+
+def after_new(context: Context, new: Mapping[int, bool]) -> tuple[KeptLife, ...]:
+    """Return the lives of a motor after brushes came new beside a sheet: what was on the old ones has gone with them.
+
+    `new` are their positions, each with whether the first length is known: until it is, nothing is proven. On a sheet
+    they go on, and the sheet says what becomes of them.
+    """
+    if context.open_sheet is not None:
+        return context.lives
+    every = all(p.number in new for p in context.positions)
+    made = []
+    for life in context.lives:
+        touched = every if life.position == 0 else life.position in new
+        known = all(new.values()) if life.position == 0 else new.get(life.position, False)
+        if not life.finding.of_brush or not touched:
+            made.append(life)
+        elif not known:
+            made.append(replace(life, state="done not proven"))
+    return tuple(made)
+
+
+def check_reason(reason: str, what: str) -> None:
+    """Refuse a change without one of the reasons.
+
+    Raises: InputError.
+    """
+    if reason not in END_REASONS:
+        raise InputError(f"Say why {what} came out.", "Choose one of the reasons.", "reason")
+
+
+def log_change(conn: Connection, act: Act, motor_id: str, counter: str, made: Used) -> float:
+    """Log the counter as read at the change, unless it stands as logged; return the use now."""
+    if made.news:
+        use.add_entry(
+            conn, f"{act.id}.use", motor_id, at=act.at, counted=made.counted, typed=counter.strip(), act_id=act.id
+        )
+    return made.counted.total_units
+
+
+def way_of_new(context: Context) -> str:
+    """Return how a new brush in the hand is measured."""
+    method = MEASURED_BY.of(context.figures)
+    return "length" if method in _IN_PLACE else method
+
+
+def length_of(context: Context, position: int, text: str) -> Reading:
+    """Return the length of a new brush as read.
+
+    Raises: InputError at its field.
+    """
+    try:
+        return read(text, context.figures, context.rules, way_of_new(context), MEASURED_WITH.of(context.figures))
+    except InputError as error:
+        raise error.at(f"length_{position}") from None

@@ -1,0 +1,99 @@
+"""Say of a value that was kept as typed whether it is as found or as left."""
+
+from dataclasses import dataclass, replace
+from datetime import date
+
+from norvash.core.sheet.done import touched
+from norvash.core.sheet.given import Given, Sight
+from norvash.core.sheet.sheet import Spot
+from norvash.errors import Conflict, InputError, NotFound
+from norvash.store import entries, rounds
+from norvash.store.database import Connection
+from norvash.store.rounds import ReadingRow, RoundRow
+from norvash.work.acting import Act, Change, prepared
+from norvash.work.context import Context, Prepared, load
+from norvash.work.sheets import changed, kept_field, unsigned
+from norvash.work.standing import Judged, foresee, keep
+
+
+@dataclass(frozen=True, kw_only=True)
+class _Settled(Prepared):
+    """A value that goes to a sight, and the motor judged with it there."""
+
+    entry_at: Spot | None
+    reading: ReadingRow | None
+    to: RoundRow | None
+    typed: str
+    judged: Judged
+
+
+def settle_sight(conn: Connection, act: Act, sheet_id: str, value_id: str, sight: str) -> str:
+    """Move a value of an open sheet, an entry or a reading, to the sight that it speaks of; return its id.
+
+    It stays that of whoever entered it. Raises: InputError for another sight, NotFound, Conflict where nothing was done
+    at its place, or where another value stands there already.
+    """
+    if sight not in ("found", "left"):
+        raise InputError("This is no sight.", "Choose as found or as left.", "sight")
+    wanted: Sight = "left" if sight == "left" else "found"
+
+    def prepare() -> _Settled:
+        context = load(conn, unsigned(conn, sheet_id).motor_id)
+        for spot, given in context.written.items():
+            if given.id == value_id:
+                return _entry(conn, context, spot, given, sight=wanted, today=act.at.date())
+        of_sheet = rounds.rounds_of(conn, sheet_id)
+        return _reading(conn, context, of_sheet, value_id, sight=wanted, today=act.at.date())
+
+    def body(_: Act, made: _Settled) -> Change:
+        if made.entry_at is not None:
+            entries.move_entry(conn, value_id, wanted)
+        elif made.to is not None:
+            rounds.move_reading(conn, value_id, made.to.id, wanted)
+        keep(conn, made.judged)
+        return Change(value_id, {"typed": made.typed}, {"sight": wanted}, made.context.motor.id)
+
+    typed = {"sheet": sheet_id, "value": value_id, "sight": sight}
+    return prepared(conn, act, "say which sight", typed=typed, prepare=prepare, body=body)
+
+
+def _entry(conn: Connection, context: Context, spot: Spot, given: Given, *, sight: Sight, today: date) -> _Settled:
+    field, sheet = kept_field(spot[0]), context.open_sheet
+    if sheet is None:
+        raise LookupError("an unsigned sheet is the newest")
+    if sight == "left" and not touched(field, sheet, context.state.told.new, spot[1]):
+        raise Conflict(
+            "Nothing was done here at this visit: it cannot be as left.",
+            "Tick the work on the rework stage first, or keep it as found.",
+            "sight",
+        )
+    there = sheet.given(spot[0], spot[1], sight)
+    if there is not None and there.id != given.id:
+        raise Conflict(
+            f"“{there.typed}” by {there.person} stands there already.",
+            "Enter the value anew in its place: then it is asked which one was a slip.",
+            "sight",
+        )
+    after = changed(conn, context, field, spot, None)
+    after = changed(conn, after, field, (spot[0], spot[1], sight), replace(given, sight=sight))
+    judged = foresee(conn, [after], today)[0]
+    return _Settled(context=context, entry_at=spot, reading=None, to=None, typed=given.typed, judged=judged)
+
+
+def _reading(
+    conn: Connection, context: Context, of_sheet: list[RoundRow], reading_id: str, *, sight: Sight, today: date
+) -> _Settled:
+    found = next((g for r in of_sheet for g in rounds.list_sighted(conn, r.id) if g.id == reading_id), None)
+    if found is None:
+        raise NotFound("There is no such value on this sheet.", "Look at the sheet as it is now.", "sight")
+    to = next((r for r in of_sheet if sight == "left" and r.set_id == context.sets[-1].id), of_sheet[0])
+    there = {(g.position_number, g.sight) for g in rounds.list_sighted(conn, to.id)}
+    if (found.position_number, sight) in there:
+        raise Conflict(
+            "Another reading stands there already.",
+            "Enter the value anew in its place: then it is asked which one was a slip.",
+            "sight",
+        )
+    after = context.with_reading(to.id, found.position_number, rounds.measured_as(conn, found.id), sight)
+    judged = foresee(conn, [after], today)[0]
+    return _Settled(context=context, entry_at=None, reading=found, to=to, typed=found.said, judged=judged)

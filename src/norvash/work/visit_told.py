@@ -1,0 +1,127 @@
+"""The story of a visit in the order of the work, as it is signed: as plain values that stay readable."""
+
+from collections.abc import Iterable
+
+from norvash.core.sheet.gates import GATES
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.life import Life
+from norvash.core.sheet.part import COMPLAINT, PARTS
+from norvash.core.sheet.proving import STATE_WORDS
+from norvash.core.sheet.records import TaskDone
+from norvash.core.sheet.signing import SIGNED_AS, opened, signed_as
+from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
+from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
+from norvash.core.sheet.stages.decide import DECISIONS, OUTCOME
+from norvash.core.sheet.stages.prove import CAUSE_WAS, COMPLAINT_NOW, proof_run, run_words
+from norvash.core.sheet.walk import looked_at
+from norvash.core.verdict.grades import word_of
+from norvash.work.sheet_page import SheetPage
+
+Plain = dict[str, object]
+_MOST_CAUSES = 3
+
+
+def visit_told(page: SheetPage) -> Plain:
+    """Return what happened at a visit: the complaint, what was found, the cause, what was decided, done and proven,
+    what is put off, and when somebody looks next.
+    """
+    sheet, kind = page.sheet, signed_as(page.visit)
+    lives = [x for x in page.visit.lives if x.finding.part is not COMPLAINT]
+    return {
+        "signed_as": kind,
+        "signed_as_words": SIGNED_AS[kind],
+        "complaint": _complaint(page),
+        "cause": _cause(page),
+        "findings": [_life(x) for x in lives],
+        "done": [_task(w.task.what, w.done) for w in page.work if w.done is not None],
+        "set": _set(page),
+        "run": run_words(sheet) if proof_run(sheet) else "",
+        "opened": opened(page.visit),
+        "not_looked_at": [p.words for p in PARTS if not looked_at(page.visit, p)] if sheet.kind == "full" else [],
+        "waived": [
+            {"gate": g.words, "person": now.person, "why": now.why}
+            for g in GATES.values()
+            if (now := g.now(sheet, page.context.rules)).state == "waived"
+        ],
+        "before": [{"words": j.words, "right": j.right} for j in page.before.judged],
+        "slips": [_slip(x) for x in page.found.lives if x.state == "withdrawn"],
+        "outcome": dict(OUTCOME.choices).get(OUTCOME.of(sheet), ""),
+    }
+
+
+def _complaint(page: SheetPage) -> Plain:
+    sheet = page.sheet
+    signs = [f"{f.sign.words}: {f.sign.said(f.of(sheet))}" for f in CALL_IN.picked if f.of(sheet)]
+    answer = dict(COMPLAINT_NOW.choices).get(COMPLAINT_NOW.of(sheet), "")
+    was = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
+    return {"words": COMPLAINT_WORDS.of(sheet), "signs": signs, "answer": answer, "cause": was}
+
+
+def _cause(page: SheetPage) -> list[Plain]:
+    """Return the likeliest causes, by what was found."""
+    ranked = page.cause.ranked[:_MOST_CAUSES] if page.cause is not None else ()
+    return [{"words": r.cause.words, "chance": round(r.chance, 3)} for r in ranked]
+
+
+def _life(life: Life) -> Plain:
+    decided = life.decided
+    put_off = life.put_off if life.state == "put off" else None
+    return {
+        "finding": life.finding.id,
+        "place": life.place,
+        "position": life.position,
+        "words": life.finding.words,
+        "grade": life.finding.grade,
+        "grade_words": word_of(life.finding.grade, carbon=life.finding.renews),
+        "state": life.state,
+        "state_words": STATE_WORDS[life.state],
+        "decided": DECISIONS.get(decided.word, decided.word) if decided is not None else "",
+        "decided_by": decided.person if decided is not None else "",
+        "why": life.why,
+        "done_by": list(_by(life.done)),
+        "proven_by": list(_by(life.proof)) if life.state == "proven" else [],
+        "put_off_to": put_off.who if put_off is not None else "",
+        "due_on": put_off.day.isoformat() if put_off is not None else "",
+        "measured_again": life.measured_again,
+    }
+
+
+def _by(said: Iterable[Given]) -> Iterable[str]:
+    """Yield who entered something, and what, where it is a value."""
+    for given in said:
+        value = given.typed if given.number is not None else ""
+        yield ", ".join(filter(None, (value, f"{given.person} {given.at:%H:%M}")))
+
+
+def _task(words: str, done: Given) -> Plain:
+    record = done.record if isinstance(done.record, TaskDone) else None
+    return {
+        "words": words,
+        "person": done.person,
+        "minutes": record.minutes if record is not None else None,
+        "parts": record.parts if record is not None else "",
+    }
+
+
+def _set(page: SheetPage) -> Plain | None:
+    """Return the set that was fitted on this sheet, None without one."""
+    current = page.context.sets[-1]
+    if current.sheet_id != page.row.id:
+        return None
+    labels = {p.number: p.label for p in page.context.positions}
+    old = page.context.sets[-2]
+    read = {n: m.length_mm for r in current.rounds if r.sheet_id == page.row.id for n, m in r.readings.items()}
+    last = {n: m.length_mm for r in old.rounds for n, m in r.readings.items()}
+    return {
+        "number": current.number,
+        "part": current.part,
+        "variant": current.variant,
+        "why": old.end_reason,
+        "lengths_mm": {labels[n]: read.get(n) for n in labels},
+        "nominal": [labels[n] for n in sorted(current.nominal) if n in labels],
+        "old_lengths_mm": {labels[n]: last.get(n) for n in labels},
+    }
+
+
+def _slip(life: Life) -> Plain:
+    return {"place": life.place, "words": life.finding.words}

@@ -1,0 +1,325 @@
+"""Whole visits as tables of entries: what becomes of every finding, what the line says, and as what it is signed."""
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from datetime import timedelta
+
+import pytest
+
+from bench_sheet import Bench
+from conftest import Shop
+from norvash.core.sheet.gates import POWER, SAFE, SERVICE, usual_method
+from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
+from norvash.store import entries, people
+from norvash.store.database import transaction
+from norvash.work.acting import Act
+from norvash.work.context import load
+from norvash.work.opening import make_whole
+from norvash.work.settling_sight import settle_sight
+from norvash.work.sheets import enter
+from norvash.work.sighting import Seeing
+
+# One entry: a field with its text, at a place, with what belongs to it.
+Row = tuple[str, str] | tuple[str, str, int] | tuple[str, str, int, dict[str, str]]
+
+
+@dataclass
+class Visit:
+    """A visit that is walked row by row; a set goes in by its lengths, what is seen on a brush by its place."""
+
+    bench: Bench
+
+    def walk(self, *rows: Row) -> "Visit":
+        for field, text, *rest in rows:
+            place = int(rest[0]) if rest else 0  # type: ignore[call-overload]
+            more: dict[str, str] = rest[1] if len(rest) > 1 else {}  # type: ignore[assignment]
+            if field == "see":
+                self.bench.see(place, text)
+            elif field == "lengths":
+                self.bench.measure(*text.split(), sight=more.get("sight", "found"))
+            elif field == "set":
+                self.bench.fit(*(text.split() or ["", ""]), also=tuple(more.get("also", "").split()))
+            else:
+                self.bench.put(field, text, place, **more)
+        return self
+
+    def proven(self) -> "Visit":
+        """Pass the last gates and run it as it should."""
+        self.gate(POWER.id).walk(("run-rpm", "1440"), ("run-a", "6.2"), ("ran", "yes"))
+        return self
+
+    def gate(self, gate_id: str) -> "Visit":
+        context = load(self.bench.shop.conn, self.bench.motor)
+        gate = POWER if gate_id == POWER.id else SERVICE
+        return self.walk(*((gate.step(s.id).id, "yes") for s in gate.steps(context.facts, context.rules)))
+
+    def sign(self, why: str = "") -> dict[str, object]:
+        self.gate(SERVICE.id)
+        self.bench.sign(why)
+        return dict(self.bench.page.row.signed)
+
+
+@pytest.fixture
+def visit(shop: Shop) -> Visit:
+    return visit_to(shop, shop.motor(figures={"force_nominal_n": "8.9"}))
+
+
+def visit_to(shop: Shop, motor: str) -> Visit:
+    bench = Bench(shop, motor)
+    context = load(shop.conn, motor)
+    for step in SAFE.steps(context.facts, context.rules):
+        bench.put(SAFE.step(step.id).id, "yes")
+    bench.put("safe.method", usual_method(context.facts))
+    return Visit(bench)
+
+
+def grade(visit: Visit) -> str | None:
+    return visit.bench.page.found.grade
+
+
+def chances(visit: Visit) -> dict[str, float]:
+    cause = visit.bench.page.cause
+    assert cause is not None
+    return {r.cause.id: r.chance for r in cause.ranked}
+
+
+def told(signed: dict[str, object]) -> dict[tuple[int, str], str]:
+    found: Iterable[dict[str, object]] = signed["told"]["findings"]  # type: ignore[index]
+    return {(int(str(f["position"])), str(f["finding"])): str(f["state"]) for f in found}
+
+
+def test_a_dead_spring_is_renewed_and_measured_again(visit: Visit) -> None:
+    visit.walk(("lengths", "9.2 8.9"), ("force", "1.1", 1), ("force", "8.9", 2), ("see", "face.burnt", 1))
+    dead = visit.bench.life("spring.far-off", 1)
+    assert (dead.state, dead.steps) == ("open", 1)
+    visit.walk(("decide.spring.far-off", "now", 1), ("decide.set.worn", "now"), ("decide.face.burnt", "now", 1))
+    visit.walk(("set", "22 22.1", 0, {"also": "springs"}))
+    assert visit.bench.states == {
+        (0, "set.worn"): "proven",
+        (1, "face.burnt"): "proven",
+        (1, "spring.far-off"): "done not proven",
+    }
+    assert grade(visit) == "change"
+    assert visit.bench.page.said.act == "Prove it: measure again: spring force."
+    visit.walk(("force", "8.8", 1), ("force", "8.9", 2))
+    assert visit.bench.states[1, "spring.far-off"] == "proven"
+    assert grade(visit) == "fit"
+    signed = visit.proven().walk(("outcome", "service")).sign()
+    assert (signed["open"], signed["signed_as"]) == ([], "certificate")
+    assert set(told(signed).values()) == {"proven"}
+    assert signed["told"]["set"]["old_lengths_mm"] == {"A": 9.2, "B": 8.9}  # type: ignore[index]
+    assert signed["told"]["run"] == "1 440 r/min at 6.2 A".replace(" ", "\u202f", 1)  # type: ignore[index]
+
+
+def test_an_earth_that_fails_is_mended_and_measured(visit: Visit) -> None:
+    visit.walk(("lengths", "20.6 20.4"), ("earth-ohm", "1000 Ω"))
+    assert grade(visit) == "stop"
+    visit.walk(("decide.earth.open", "done"))  # as an older page says it
+    assert visit.bench.states[0, "earth.open"] == "done not proven"
+    assert grade(visit) == "stop"
+    visit.proven().walk(("outcome", "service")).gate(SERVICE.id)
+    with pytest.raises(InputError, match="Done, not proven: Windings and magnets, protective earth 1000 Ω"):
+        visit.bench.sign()
+    visit.walk(("earth-ohm", "0.4"))
+    again = visit.bench.life("earth.open")
+    assert (again.state, again.measured_again) == ("open", True)
+    with pytest.raises(NeedsAnswer, match="slip of the pen"):
+        visit.walk(("earth-ohm", "0.05"))
+    visit.walk(("earth-ohm", "0.05", 0, {"answer": "again"}))
+    assert visit.bench.states[0, "earth.open"] == "proven"
+    signed = visit.sign()
+    assert (signed["signed_as"], told(signed)) == ("certificate", {(0, "earth.open"): "proven"})
+
+
+def test_a_loose_bar_with_brushes_that_nobody_has_measured(visit: Visit, shop: Shop) -> None:
+    visit.walk(("seen.commutator.raised", "yes"))
+    page = visit.bench.page
+    assert (page.found.grade, page.motor_word, page.said.flags) == (
+        "stop",
+        "Out of service",
+        ("commutator", "not measured", "limit estimated")
+        if page.found.limit.estimated
+        else ("commutator", "not measured"),
+    )
+    assert "a raised or loose bar" in page.said.sentence
+    visit.walk(("waive.power", "tried"))
+    with pytest.raises(Conflict, match="Power waits: a raised or loose bar"):
+        visit.walk(("run-a", "2"))
+    with pytest.raises(InputError, match="not dropped"):
+        visit.walk(("decide.commutator.raised", "dropped", 0, {"why": "no time"}))
+    signed = visit.walk(("outcome", "out")).sign("sent for a new armature")
+    assert signed["signed_as"] == "out"
+    motor = shop.page(visit.bench.motor)
+    assert (motor.found.grade, [x.finding.id for x in motor.standing]) == ("stop", ["commutator.raised"])
+
+
+def test_what_was_put_off_is_found_again_after_a_new_set(visit: Visit, shop: Shop) -> None:
+    day = f"{shop.now + timedelta(days=40):%Y-%m-%d}"
+    put_off = {"who": "Bram Aldous", "day": day}
+    visit.walk(("lengths", "9.2 8.9"), ("see", "brush.sticky", 2), ("see", "insulator.cracked", 1))
+    visit.walk(("decide.brush.sticky", "deferred", 2, put_off), ("decide.insulator.cracked", "deferred", 1, put_off))
+    visit.walk(("set", "22 22"), ("outcome", "out")).sign("waits for the insulator")
+    shop.later(weeks=2).new_set(visit.bench.motor, "", "22", "22", reason="damaged")
+    motor = shop.page(visit.bench.motor)
+    assert {x.finding.id: x.state for x in motor.standing} == {
+        "insulator.cracked": "put off",
+        "brush.sticky": "put off",
+    }
+    assert motor.found.grade == "stop"
+    again = visit_to(shop.later(weeks=1), visit.bench.motor)
+    assert [x.finding.id for x in again.bench.page.visit.lives] == ["insulator.cracked", "brush.sticky"]
+    again.walk(("lengths", "21.9 21.9"), ("task.insulator", "yes", 0, {"minutes": "20", "parts": "LP-I 4"}))
+    again.walk(("gone.insulator.cracked", "yes", 1), ("gone.brush.sticky", "yes", 2))
+    signed = again.proven().walk(("outcome", "service")).sign()
+    assert (signed["signed_as"], set(told(signed).values())) == ("certificate", {"proven"})
+    assert shop.page(visit.bench.motor).standing == ()
+
+
+def test_a_complaint_that_stays_after_the_first_repair(visit: Visit) -> None:
+    visit.walk(("complaint", "dead, came back when it was tapped"), ("sign.start", "dead"), ("sign.tapped", "yes"))
+    page = visit.bench.page
+    assert (page.found.grade, page.motor_word, page.said.word) == ("change", "Mend now", "Cause sought")
+    visit.walk(("lengths", "20.6 20.4"), ("see", "terminal.poor", 1), ("decide.terminal.poor", "now", 1))
+    visit.walk(("task.terminal", "yes"), ("gone.terminal.poor", "yes", 1))
+    assert chances(visit)["terminal"] > 0.05
+    visit.proven().walk(("outcome", "service"))
+    assert "The complaint is not answered: is it gone?" in [h.words for h in visit.bench.page.holds]
+    visit.walk(("complaint-now", "still"))
+    assert chances(visit).get("terminal", 0.0) == 0.0
+    assert visit.bench.page.said.word == "Cause sought"
+    visit.walk(("see", "brush.seized", 2))
+    visit.walk(("task.free-holder", "yes"), ("gone.brush.seized", "yes", 2))
+    visit.bench.measure("", "20.4", sight="left")
+    visit.walk(("complaint-now", "this"))
+    assert "It is not said what it was" in [h.words for h in visit.bench.page.holds]
+    visit.walk(("cause-was", "stuck"))
+    assert visit.bench.page.said.act.startswith("Brush stuck in its holder; done: clean and retension the terminals")
+    signed = visit.sign()
+    assert (signed["open"], signed["signed_as"]) == ([], "certificate")
+    complaint = signed["told"]["complaint"]  # type: ignore[index]
+    assert (complaint["answer"], complaint["cause"]) == ("gone: this was it", "brush stuck in its holder")
+
+
+def test_a_slip_of_the_pen_keeps_the_old_value_its_name_and_the_reason(visit: Visit, shop: Shop) -> None:
+    visit.walk(("lengths", "20.6 20.4"), ("gap", "0.2", 1))
+    assert visit.bench.states == {(1, "gap.narrow"): "open"}
+    with pytest.raises(NeedsAnswer) as asked:
+        visit.walk(("gap", "2", 1))
+    assert (asked.value.field, [c[0] for c in asked.value.choices]) == ("value", ["mistyped", "again"])
+    with pytest.raises(Conflict, match="no measurement after work"):
+        visit.walk(("gap", "2", 1, {"answer": "again"}))
+    visit.walk(("gap", "2", 1, {"answer": "mistyped"}))
+    assert visit.bench.states == {(1, "gap.narrow"): "withdrawn"}
+    slips = entries.list_slips(shop.conn, visit.bench.id)
+    assert [(f, p, old.typed, old.person, new.slip) for f, p, old, new in slips] == [
+        ("gap", 1, "0.2", "Ines Torvald", True)
+    ]
+    visit.bench.undo()
+    assert visit.bench.states == {(1, "gap.narrow"): "open"}
+    visit.walk(("gap", "2", 1, {"answer": "mistyped"}))
+    signed = visit.proven().walk(("outcome", "service")).sign()
+    assert signed["told"]["slips"] == [{"place": "Brush A", "words": "holder gap too narrow"}]  # type: ignore[index]
+    assert (told(signed), shop.page(visit.bench.motor).standing) == ({}, ())
+
+
+def test_one_ticks_the_task_while_the_value_of_the_other_waits(visit: Visit, shop: Shop) -> None:
+    """What waited is kept as typed and asked about; who entered it stays."""
+    with transaction(shop.conn):
+        people.add_person(shop.conn, people.Person("person-two", "Maud Celliers"), shop.now)
+    visit.walk(("lengths", "20.6 20.4"), ("gap", "0.2", 1), ("decide.gap.narrow", "now", 1))
+
+    def waited(text: str, **seen: object) -> str:
+        act = Act(f"waited-{shop.later(minutes=1).now:%H%M%S}-{text}", "person-two", shop.now)
+        there = load(shop.conn, visit.bench.motor).written.get(("gap", 1, "left"))
+        return enter(
+            shop.conn,
+            act,
+            visit.bench.id,
+            field_id="gap",
+            place=1,
+            text=text,
+            replaces=there.id if there else "",
+            seeing=Seeing(**seen),  # type: ignore[arg-type]
+        )
+
+    visit.walk(("task.gap", "yes", 0, {"minutes": "10"}))
+    for typed, seen in (("2.1", {"sight": "found", "touched": False}), ("2.2", {})):
+        kept = waited(typed, **seen)
+        written = load(shop.conn, visit.bench.motor).written
+        assert (written["gap", 1, "asked"].typed, written["gap", 1, "found"].typed) == (typed, "0.2")
+        assert visit.bench.states == {(1, "gap.narrow"): "done not proven"}
+        assert f"“{typed}”, Maud Celliers" in " ".join(h.words for h in visit.bench.page.holds)
+    with pytest.raises(Conflict, match="has touched this place"):
+        waited("2.3", program=True)
+    settle_sight(shop.conn, shop.later(minutes=1).act(), visit.bench.id, kept, "left")
+    left = load(shop.conn, visit.bench.motor).written["gap", 1, "left"]
+    assert (left.typed, left.person) == ("2.2", "Maud Celliers")
+    assert visit.bench.states == {(1, "gap.narrow"): "proven"}
+    # The tick is taken back: the value moves nowhere, and the sheet asks.
+    visit.bench.undo()
+    assert visit.bench.states == {(1, "gap.narrow"): "open"}
+    assert "As left, but nothing was done there: “2.2”" in [h.words for h in visit.bench.page.holds]
+    with pytest.raises(NeedsAnswer, match="cannot be as left"):
+        waited("2.4", sight="left", program=True)
+    visit.walk(("task.gap", "yes"))
+    assert visit.bench.states == {(1, "gap.narrow"): "proven"}
+
+
+REFUSED: dict[str, tuple[Row, str]] = {
+    "a task that nothing asks for": (("task.springs", "yes"), "Nothing found here asks for"),
+    "a look at what a figure found": (("gone.gap.narrow", "yes", 1), "came from a figure"),
+    "a look before any work": (("gone.terminal.poor", "yes", 2), "nothing was done to it yet"),
+    "a look at nothing": (("gone.brush.oily", "yes", 1), "Nothing like that stands here"),
+    "a day in the past": (("decide.gap.narrow", "deferred", 1, {"who": "I", "day": "2020-01-01"}), "has passed"),
+    "dropped without a reason": (("decide.gap.narrow", "dropped", 1), "Something is missing"),
+    "a stop that is dropped": (("decide.lead.taut", "dropped", 1, {"why": "no time"}), "that is not dropped"),
+    "work that has a record": (("task.clean-track", "yes"), "a record of its own"),
+}
+
+
+@pytest.mark.parametrize(("row", "says"), REFUSED.values(), ids=REFUSED)
+def test_what_would_make_the_sheet_lie_is_refused(visit: Visit, row: Row, says: str) -> None:
+    visit.walk(("lengths", "20.6 20.4"), ("gap", "0.2", 1), ("see", "terminal.poor", 2))
+    visit.walk(("seen.commutator.black", "yes"))
+    before = visit.bench.states
+    with pytest.raises(NorvashError, match=says):
+        visit.walk(row)
+    assert visit.bench.states == before
+
+
+def test_a_task_that_only_looks_touches_nothing(visit: Visit) -> None:
+    visit.walk(("lengths", "20.6 20.4"), ("see", "face.burnt", 1), ("gap", "0.2", 1), ("task.seek", "yes"))
+    context = load(visit.bench.shop.conn, visit.bench.motor)
+    assert {sight for _, _, sight in context.written} == {"found"}
+    assert visit.bench.states == {(1, "gap.narrow"): "open", (1, "face.burnt"): "done not proven"}
+
+
+def test_a_seized_brush_proves_nothing_by_its_length(visit: Visit) -> None:
+    visit.walk(("lengths", "20.6 9.1"))
+    assert grade(visit) == "change"
+    visit.walk(("see", "brush.seized", 2))
+    page = visit.bench.page
+    held = page.found.brushes[1]
+    assert (held.usable, page.found.missing, page.found.days.limit_on) == (None, ("B",), None)
+    assert {(x.at, x.state) for x in page.found.lives} >= {((2, "brush.seized"), "open")}
+    visit.walk(("task.free-holder", "yes"))
+    visit.bench.measure("", "19.4", sight="left")
+    freed = visit.bench.page.found
+    assert not freed.missing
+    assert freed.brushes[1].usable == pytest.approx(11.4 / 14)
+
+
+def test_a_quick_look_claims_nothing_clean_and_goes_on_as_a_whole_sheet(shop: Shop) -> None:
+    motor = shop.motor()
+    sheet = shop.look(motor)
+    bench = Bench(shop, motor)
+    assert bench.id == sheet
+    bench.measure("20.6", "20.4")
+    bench.see(1, "terminal.poor")
+    with pytest.raises(InputError, match="Found, and open: Brush A, terminal"):
+        bench.sign()
+    make_whole(shop.conn, shop.later(minutes=1).act(), sheet)
+    assert bench.page.row.kind == "full"
+    shop.sign(sheet)
+    assert bench.page.row.signed["signed_as"] == "not clean"
+    assert [x.state for x in shop.page(motor).standing] == ["open"]
