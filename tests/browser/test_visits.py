@@ -215,7 +215,7 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     hit(page, "tick-ran.0")
     hit(page, "op-complaint-now.0-this")
     hit(page, "op-cause-stuck")
-    expect(verdict(page)).to_contain_text("Brush stuck in its holder; done: free the holder and clean it; runs as it")
+    expect(verdict(page)).to_contain_text("Brush stuck in its holder; holder freed and cleaned; runs as it")
     page.goto(page.url.replace("/prove", "/sign"))
     stage(page, "Sign")
     for button in page.locator(".steps-list .ticked").all():
@@ -224,7 +224,7 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     leave_field(page)
     press(page, "d")
     expect(page.locator(".signed")).to_contain_text("Not clean. Signed by")
-    expect(page.locator(".told")).to_contain_text("Proven, decided: do it now (Ines Torvald); done: Ines Torvald")
+    expect(page.locator(".told")).to_contain_text("Decided: do it now (Ines Torvald). Done: Ines Torvald")
     shown = shop.page(winch)
     assert [(x.finding.id, x.put_off and x.put_off.who) for x in shown.standing] == [("spring.off", "Ines Torvald")]
     assert shown.open_sheet is None

@@ -181,6 +181,24 @@ def test_the_expected_drop_is_the_mean_over_the_answers(rules: MotorRules) -> No
     assert expected_drop(tap.check, chances, seen, "tool", strengths(rules)) == pytest.approx(tap.drop_bits)
 
 
+def test_the_proven_causes_of_the_house_count_beside_the_table_from_twenty_on() -> None:
+    table = base_rates("tool")
+    assert base_rates("tool", (), {"stuck": 12, "worn": 7}) == table
+    cases = {"stuck": 15, "worn": 5, "residual": 9}
+    house = base_rates("tool", (), cases)
+    assert sum(house.values()) == pytest.approx(1)
+    assert house["residual"] == table["residual"] == 0  # no tool has one, whoever says so
+    for cause in table:
+        counted = cases.get(cause, 0) if table[cause] else 0
+        assert house[cause] == pytest.approx((20 * table[cause] + counted) / 40), cause
+    seen = {"start": "dead"}
+    told = diagnose("tool", seen, RULES, cases=cases)
+    alone = diagnose("tool", seen, RULES)
+    stuck = [next(r.chance for r in d.ranked if r.cause.id == "stuck") for d in (told, alone)]
+    assert stuck[0] > stuck[1]
+    assert diagnose("tool", seen, RULES, cases={"stuck": 19}).ranked == alone.ranked
+
+
 def test_where_a_motor_stands_turns_the_odds_by_its_table() -> None:
     base, around = base_rates("tool"), base_rates("tool", ("wet", "idle", "nowhere"))
     assert sum(around.values()) == pytest.approx(1)

@@ -95,7 +95,7 @@ def test_special_records(house: Connection) -> None:
     proven = shown(house, "T-16").sheets[0].signed
     assert (proven["open"], proven["signed_as"]) == ([], "certificate")
     assert str(proven["sentence"]).startswith(
-        "Brush worn to its limit; done: renew the set, renew the springs as a set; runs as it"
+        "Brush worn to its limit; set renewed; springs renewed as a set; runs as it"
     )
     told = {f["finding"]: f["state"] for f in proven["told"]["findings"]}  # type: ignore[index]
     assert told == dict.fromkeys(("set.worn", "face.burnt", "spring.off"), "proven")

@@ -22,6 +22,7 @@ from norvash.store.records import kept
 from norvash.work.acting import Act
 from norvash.work.context import load
 from norvash.work.measuring import note
+from norvash.work.motor_page import motor_page
 from norvash.work.sheet_page import sheet_page
 from norvash.work.sheets import enter
 from pages import opened
@@ -64,6 +65,8 @@ PAGES = (
     "/outlook/past",
     f"/policies/motor/{MOTOR}",
     f"/api/v1/motors/{MOTOR}",
+    f"/api/v1/sheets/{SIGNED}",
+    f"/api/v1/sheets/{OPEN}",
 )
 
 
@@ -90,6 +93,33 @@ def test_what_was_signed_stands_as_it_was(client: TestClient) -> None:
     copper = unescape(client.get(f"/sheets/{OPEN}/commutator").text)
     assert "burnt 3, 26" in copper
     assert "45 readings" in unescape(client.get(f"/sheets/{OPEN}/sign").text)
+
+
+def test_what_was_put_off_or_left_open_is_a_life_with_its_sheet_its_person_and_its_day(conn: Connection) -> None:
+    old = sqlite3.connect(":memory:")
+    old.executescript(KEPT.read_text())
+    before = {
+        (place, finding): (sheet, who, day)
+        for place, finding, sheet, who, day in old.execute(
+            "select position_number, finding, sheet_id, who, due_on from deferred where finding <> ''"
+        )
+    }
+    old.close()
+    page = motor_page(conn, MOTOR, date(2026, 6, 21))
+    lives = {x.at: x for x in page.found.lives if x.kept is not None and x.kept.sheet_id == SIGNED}
+    assert set(lives) - {(1, "repair.temporary")} == set(before)
+    for at, (sheet, who, day) in before.items():
+        life = lives[at]
+        assert life.kept is not None
+        assert (life.kept.sheet_id, life.state) == (sheet, "put off" if who else "open"), at
+        assert (life.put_off.day.isoformat() if life.put_off else None, who) == (
+            day,
+            life.put_off.who if life.put_off else "",
+        )
+    # “Done” as it was then signed has no new duty; everything that was entered before is as found, or work as left.
+    assert (2, "brush.sticky") not in lives
+    assert conn.execute("pragma foreign_key_check").fetchall() == []
+    assert {r["sight"] for r in conn.execute("select sight from entry where field = 'force'")} == {"found"}
 
 
 def test_records_are_read_as_values_and_written_as_they_were(conn: Connection) -> None:

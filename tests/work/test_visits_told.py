@@ -16,6 +16,7 @@ from norvash.work.acting import Act
 from norvash.work.context import load
 from norvash.work.opening import make_whole
 from norvash.work.settling_sight import settle_sight
+from norvash.work.sheet_told import sheet_told
 from norvash.work.sheets import enter
 from norvash.work.sighting import Seeing
 
@@ -109,6 +110,13 @@ def test_a_dead_spring_is_renewed_and_measured_again(visit: Visit) -> None:
     assert set(told(signed).values()) == {"proven"}
     assert signed["told"]["set"]["old_lengths_mm"] == {"A": 9.2, "B": 8.9}  # type: ignore[index]
     assert signed["told"]["run"] == "1 440 r/min at 6.2 A".replace(" ", "\u202f", 1)  # type: ignore[index]
+    bench = visit.bench
+    plain = sheet_told(bench.shop.conn, bench.page.row.id, bench.shop.now.date())
+    forces = [(e["place"], e["sight"], e["value_si"]) for e in plain["entries"] if e["field"] == "force"]  # type: ignore[attr-defined]
+    assert sorted(forces) == [(1, "found", 1.1), (1, "left", 8.8), (2, "found", 8.9), (2, "left", 8.9)]
+    lengths = [(r["label"], r["sight"], r["length_mm"]) for r in plain["readings"]]  # type: ignore[attr-defined]
+    assert sorted(lengths) == [("A", "found", 9.2), ("A", "left", 22), ("B", "found", 8.9), ("B", "left", 22.1)]
+    assert (plain["signed_as"], plain["grade"], plain["visit"]) == ("certificate", "fit", signed["told"])
 
 
 def test_an_earth_that_fails_is_mended_and_measured(visit: Visit) -> None:
@@ -193,8 +201,11 @@ def test_a_complaint_that_stays_after_the_first_repair(visit: Visit) -> None:
     visit.walk(("complaint-now", "this"))
     assert "It is not said what it was" in [h.words for h in visit.bench.page.holds]
     visit.walk(("cause-was", "stuck"))
-    assert visit.bench.page.said.act.startswith("Brush stuck in its holder; done: clean and retension the terminals")
+    assert visit.bench.page.said.act.startswith("Brush stuck in its holder; terminals cleaned and retensioned")
+    conn, motor_class = visit.bench.shop.conn, visit.bench.page.context.motor.motor_class
+    assert entries.count_causes(conn, motor_class) == {}
     signed = visit.sign()
+    assert entries.count_causes(conn, motor_class) == {"stuck": 1}
     assert (signed["open"], signed["signed_as"]) == ([], "certificate")
     complaint = signed["told"]["complaint"]  # type: ignore[index]
     assert (complaint["answer"], complaint["cause"]) == ("gone: this was it", "brush stuck in its holder")

@@ -73,6 +73,10 @@ class Visit:
                 settle_doubt(self.conn, self._act(), reading, "right")
         return self
 
+    def looked(self) -> "Visit":
+        """Say that springs and holders were looked at, which no length says."""
+        return self.put("looked.springs", "yes").put("looked.holders", "yes")
+
     def fit(self, lengths: Mapping[int, str], reason: str, *also: str, part: str = "") -> "Visit":
         """Fit a new set on the sheet, with what else was renewed."""
         fit_new_set(

@@ -38,7 +38,7 @@ def stuck(visit: Visit, lengths: Mapping[int, str]) -> None:
         "stack", "washer, wave washer, shim 0.2, insulator"
     )
     visit.see(2, "brush.seized").see(3, "terminal.poor").measure(lengths).put("dust-g", "1.1")
-    visit.put("seen.commutator.black", "yes").put("sound.windings", "yes").put("sound.drive", "yes")
+    visit.put("seen.commutator.black", "yes").put("sound.windings", "yes").put("sound.drive", "yes").looked()
     visit.put("decide.brush.seized", "now", 2).put("decide.commutator.black", "now")
     visit.put(
         "decide.terminal.poor", "deferred", 3, who="Maud Celliers", day=f"{visit.now + timedelta(weeks=16):%Y-%m-%d}"
@@ -56,7 +56,7 @@ def originals(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("urgency", "routine").gate(SAFE).put("state", "opened").measure(lengths).see(1, "brush.chip-small").see(
         1, "face.satin"
     )
-    visit.put("sound.commutator", "yes").put("sound.windings", "yes").put("sound.drive", "yes")
+    visit.put("sound.commutator", "yes").put("sound.windings", "yes").put("sound.drive", "yes").looked()
     visit.put("remark.decide", "original carbon kept: more than 40 % usable, even wear, no such grade made any more")
     visit.run("11200", "0.9").put("outcome", "service").put("parts", "none").gate(SERVICE).sign()
     visit.add("ran a full evening, no sparks seen through the vents")
@@ -68,7 +68,7 @@ def set_renewed(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("sign.weak", "yes").put("sign.crackles", "yes").put("sign.onset", "gradual").gate(SAFE)
     visit.put("state", "opened").measure(lengths, sure=True).see(1, "face.burnt")
     visit.put("force", "3.1", 1).put("force", "3.9", 2)
-    visit.put("sound.commutator", "yes").put("sound.windings", "yes").put("sound.drive", "yes")
+    visit.put("sound.commutator", "yes").put("sound.windings", "yes").put("sound.drive", "yes").looked()
     for life in visit.lives:
         visit.put(f"decide.{life.finding.id}", "now", life.position)
     visit.fit({1: "15.02", 2: "14.98"}, "at its limit", "springs", part="LP-B 031")
@@ -81,14 +81,15 @@ def earth_mended(visit: Visit, lengths: Mapping[int, str]) -> None:
     """It tingles: the earth fails, is joined again and measured; the sheet waits for the run."""
     visit.put("complaint", "tingles when it is touched").put("urgency", "now").gate(SAFE)
     visit.put("state", "opened").measure(lengths, sure=True).put("earth-ohm", "1.4").put("seen.commutator.slots", "yes")
-    visit.put("sound.windings", "yes").put("sound.drive", "yes").put("decide.earth.open", "now")
+    visit.put("sound.windings", "yes").put("sound.drive", "yes").looked()
+    visit.put("decide.earth.open", "now")
     visit.done("earth", "20", "star washer M5, 1")
 
 
 def _to_copper(visit: Visit, lengths: Mapping[int, str], said: str) -> Visit:
     """The call, the gate, the brushes."""
     visit.put("complaint", said).put("urgency", "week").gate(SAFE).put("state", "opened").measure(lengths)
-    return visit.put("sound.drive", "yes")
+    return visit.put("sound.drive", "yes").looked()
 
 
 def _finish(visit: Visit, answer: str, cause: str = "", why: str = "") -> None:
@@ -101,7 +102,7 @@ def insulation_tested(visit: Visit, lengths: Mapping[int, str], megohm: str, tem
     """A test of insulation in between, with the brushes measured and nothing else found."""
     visit.put("urgency", "routine").gate(SAFE).put("state", "opened").measure(lengths, sure=True)
     visit.put("sound.commutator", "yes").insulation(megohm, temperature)
-    visit.put("sound.drive", "yes").sign("tested between two shows")
+    visit.put("sound.drive", "yes").looked().sign("tested between two shows")
 
 
 def pitch_marked(visit: Visit, lengths: Mapping[int, str]) -> None:

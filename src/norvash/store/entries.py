@@ -59,6 +59,19 @@ def list_earlier(conn: Connection, motor_id: str, before: int, fields: Sequence[
     return {r["field"]: Earlier(r["number"], _given(r)) for r in rows}
 
 
+def count_causes(conn: Connection, motor_class: str) -> dict[str, int]:
+    """Return how often each cause was named on signed sheets of a class of motors whose complaint it was."""
+    rows = conn.execute(
+        """select e.word, count(*) as n from entry e join sheet s on s.id = e.sheet_id join motor m on m.id = s.motor_id
+           where e.field = 'cause-was' and e.replaced_by is null and s.signed_at is not null and m.class = ?
+           and exists (select 1 from entry c where c.sheet_id = e.sheet_id and c.field = 'complaint-now'
+                       and c.replaced_by is null and c.word = 'this')
+           group by e.word""",
+        (motor_class,),
+    )
+    return {r["word"]: r["n"] for r in rows if r["word"]}
+
+
 def list_kept(conn: Connection, motor_id: str, fields: Sequence[str]) -> list[tuple[str, int, Given]]:
     """Return what stands in some fields on all sheets of a motor as (field, number of the sheet, entry), in the order
     of entering.

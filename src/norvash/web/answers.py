@@ -84,6 +84,7 @@ def _environment() -> Environment:
     env.filters |= {
         "counted": counted,
         "as_length": length_words,
+        "sentence": lambda words: words[:1].upper() + words[1:],
         "use": use_words,
         "grouped": grouped,
         "figure": figure_words,
@@ -97,8 +98,8 @@ def _environment() -> Environment:
     return env
 
 
-def _day(value: date | datetime) -> str:
-    return day_words(value)
+def _day(value: date | datetime | str) -> str:
+    return day_words(date.fromisoformat(value) if isinstance(value, str) else value)
 
 
 def _iso(value: date | datetime) -> str:

@@ -45,6 +45,12 @@ class BrushLine:
     rate_mm_per_kh: float | None
     word: str
     seen: tuple[Finding, ...]
+    seen_found: tuple[Finding, ...]
+
+    @property
+    def seen_now(self) -> tuple[Finding, ...]:
+        """Return what is seen on it: of a brush that is new, nothing that was on the old one."""
+        return tuple(f for f in self.seen if not (self.new and f in self.seen_found))
 
 
 @dataclass(frozen=True, slots=True)
@@ -133,6 +139,7 @@ def _line(
         rate_mm_per_kh=rate,
         word=word,
         seen=tuple(dict.fromkeys(f for r in here for n, f in r.seen if n == plan.number)),
+        seen_found=tuple(dict.fromkeys(f for r in here for n, f in r.as_found.seen if n == plan.number)),
     )
 
 

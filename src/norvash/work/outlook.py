@@ -4,11 +4,12 @@ from dataclasses import dataclass
 from datetime import date, timedelta
 
 from norvash.core.planning.outlook import Proposal, propose
+from norvash.core.sheet.part import BRUSHES
 from norvash.core.use.season import Window
-from norvash.core.verdict.rising import grade_on
 from norvash.store import policies, standings
 from norvash.store.database import Connection
 from norvash.store.standings import Counts, Listed, Sought, rises_of
+from norvash.work.bench import BenchRow, row_of
 
 PAGE = 14
 SPANS = {"weeks": 26, "seasons": 104}
@@ -19,7 +20,11 @@ _MOST_PAGES = 100_000
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Ahead:
-    """One motor ahead, with the change proposed for it where its band is known."""
+    """One motor ahead, with the change proposed for it where its band is known.
+
+    It is an `opportunity` where a dark window ends before the limit asks for anything: it raises nothing. `row` is the
+    motor as the bench shows it.
+    """
 
     listed: Listed
     grade: str | None
@@ -28,6 +33,8 @@ class Ahead:
     late_on: date | None
     look_on: date | None
     change: Proposal | None
+    opportunity: bool
+    row: BenchRow
 
 
 @dataclass(frozen=True, slots=True)
@@ -85,10 +92,19 @@ def ahead_of(listed: Listed, windows: tuple[Window, ...], today: date) -> Ahead:
     early, middle, late, look = (
         date.fromisoformat(d) if d else None for d in (kept.early_on, kept.limit_on, kept.late_on, kept.look_on)
     )
-    grade = grade_on(kept.grade, rises_of(kept), today)  # type: ignore[arg-type]
     change = propose(early, windows, listed.place, today) if early else None
+    asked_on = min((r.on for r in rises_of(kept) if r.part == BRUSHES.id), default=date.max)
+    row = row_of(listed, today)
     return Ahead(
-        listed=listed, grade=grade, early_on=early, middle_on=middle, late_on=late, look_on=look, change=change
+        listed=listed,
+        grade=row.grade,
+        early_on=early,
+        middle_on=middle,
+        late_on=late,
+        look_on=look,
+        change=change,
+        opportunity=change is not None and bool(change.window) and change.on < asked_on,
+        row=row,
     )
 
 

@@ -1,5 +1,6 @@
 """All that a sheet's pages show."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import date
 
@@ -18,7 +19,7 @@ from norvash.core.verdict.grades import Grade
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.sheet_line import NOT_OPENED, sheet_says
 from norvash.core.verdict.values import Findings
-from norvash.store import people, rounds, sheets
+from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.sheets import SheetRow
 from norvash.work.context import Context, load
@@ -52,6 +53,7 @@ class SheetPage:
     before: Before
     signs: dict[str, str]
     cause: Diagnosis | None
+    cases: int
     rail: tuple[StageNow, ...]
     holds: tuple[Hold, ...]
     work: tuple[Proposed, ...]
@@ -64,6 +66,12 @@ class SheetPage:
     def grade(self) -> Grade | None:
         """Return the motor's grade: there is one, whatever the line is about; none where it stays closed."""
         return None if self.said.word == NOT_OPENED else self.found.grade
+
+    @property
+    def told(self) -> Mapping[str, object] | None:
+        """Return the story of the visit as it was signed; None on an open sheet, and on one of the time before."""
+        told = self.row.signed.get("told") if self.row.signed_at is not None else None
+        return told if isinstance(told, dict) else None
 
     @property
     def signed_grade(self) -> str | None:
@@ -89,7 +97,9 @@ def shown(conn: Connection, row: SheetRow, judged: Judged, today: date) -> Sheet
     as_found = found_before_work(found, context.state, rules, today) if own is not None else found
     before, before_work = judge_before(sheet, rules), judge_before(sheet.as_found, rules)
     signs = signs_shown(sheet.as_found, before_work, as_found, rules)
-    cause = diagnosis_of(sheet, signs, rules, found.lives) if complained(signs, before_work) else None
+    sought = complained(signs, before_work) and row.signed_at is None
+    cases = entries.count_causes(conn, context.motor.motor_class) if sought else {}
+    cause = diagnosis_of(sheet, signs, rules, found.lives, cases) if sought else None
     asked = _asked_readings(conn, context, row)
     visit = Visit(sheet, found, rules, asked)
     return SheetPage(
@@ -103,6 +113,7 @@ def shown(conn: Connection, row: SheetRow, judged: Judged, today: date) -> Sheet
         before=before,
         signs=signs,
         cause=cause,
+        cases=sum(cases.values()),
         rail=progress(visit),
         holds=holds(visit),
         work=work_list(visit.lives, done_tasks(sheet), rules, idle="idle" in sheet.facts.surroundings),

@@ -102,7 +102,7 @@ def _prepare(conn: Connection, act: Act, sheet_id: str, why: str, *, service: bo
         context = after_entry(conn, context, HOLDER_SET, 0, ticks[-1].given)
     page = shown(conn, row, judge(context, now.at.date()), now.at.date())
     reason = _reason(page, why)
-    signed = _signed(page, reason, person)
+    signed = _signed(conn, page, reason, person)
     after = context.with_signature(replace(row, signed_at=now.at, signed=signed), _kept(sheet_id, page))
     return _Signing(
         context=read, page=page, ticks=tuple(ticks), signed=signed, judged=foresee(conn, [after], now.at.date())[0]
@@ -152,7 +152,7 @@ def _reason(page: SheetPage, why: str) -> str:
     return reason
 
 
-def _signed(page: SheetPage, reason: str, person: str) -> dict[str, object]:
+def _signed(conn: Connection, page: SheetPage, reason: str, person: str) -> dict[str, object]:
     """Return what the sheet says for good: verdict, reasons, next look, work, and what was left open and why."""
     look = page.look
     return {
@@ -165,7 +165,7 @@ def _signed(page: SheetPage, reason: str, person: str) -> dict[str, object]:
         "why": reason,
         "work": [w.task.what for w in page.work],
         "signed_as": signed_as(page.visit),
-        "told": visit_told(page),
+        "told": visit_told(conn, page),
         "look_on": look.on,
         "look_at": look.at,
         "look_by": look.by,

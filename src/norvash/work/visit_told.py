@@ -1,6 +1,7 @@
 """The story of a visit in the order of the work, as it is signed: as plain values that stay readable."""
 
 from collections.abc import Iterable
+from datetime import datetime
 
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.given import Given
@@ -11,17 +12,21 @@ from norvash.core.sheet.records import TaskDone
 from norvash.core.sheet.signing import SIGNED_AS, opened, signed_as
 from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
 from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
+from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.decide import DECISIONS, OUTCOME
 from norvash.core.sheet.stages.prove import CAUSE_WAS, COMPLAINT_NOW, proof_run, run_words
 from norvash.core.sheet.walk import looked_at
+from norvash.core.verdict.components import Component
 from norvash.core.verdict.grades import word_of
+from norvash.store import entries, rounds
+from norvash.store.database import Connection
 from norvash.work.sheet_page import SheetPage
 
 Plain = dict[str, object]
 _MOST_CAUSES = 3
 
 
-def visit_told(page: SheetPage) -> Plain:
+def visit_told(conn: Connection, page: SheetPage) -> Plain:
     """Return what happened at a visit: the complaint, what was found, the cause, what was decided, done and proven,
     what is put off, and when somebody looks next.
     """
@@ -32,8 +37,9 @@ def visit_told(page: SheetPage) -> Plain:
         "signed_as_words": SIGNED_AS[kind],
         "complaint": _complaint(page),
         "cause": _cause(page),
+        "parts": [_part(x) for x in page.found.components],
         "findings": [_life(x) for x in lives],
-        "done": [_task(w.task.what, w.done) for w in page.work if w.done is not None],
+        "done": [_task(w.task.done, w.done) for w in page.work if w.done is not None],
         "set": _set(page),
         "run": run_words(sheet) if proof_run(sheet) else "",
         "opened": opened(page.visit),
@@ -45,13 +51,14 @@ def visit_told(page: SheetPage) -> Plain:
         ],
         "before": [{"words": j.words, "right": j.right} for j in page.before.judged],
         "slips": [_slip(x) for x in page.found.lives if x.state == "withdrawn"],
+        "corrected": _corrected(conn, page),
         "outcome": dict(OUTCOME.choices).get(OUTCOME.of(sheet), ""),
     }
 
 
 def _complaint(page: SheetPage) -> Plain:
     sheet = page.sheet
-    signs = [f"{f.sign.words}: {f.sign.said(f.of(sheet))}" for f in CALL_IN.picked if f.of(sheet)]
+    signs = [f.sign.said(f.of(sheet)) for f in CALL_IN.picked if f.of(sheet)]
     answer = dict(COMPLAINT_NOW.choices).get(COMPLAINT_NOW.of(sheet), "")
     was = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
     return {"words": COMPLAINT_WORDS.of(sheet), "signs": signs, "answer": answer, "cause": was}
@@ -63,8 +70,22 @@ def _cause(page: SheetPage) -> list[Plain]:
     return [{"words": r.cause.words, "chance": round(r.chance, 3)} for r in ranked]
 
 
+def _part(part: Component) -> Plain:
+    """Return what a part was judged to be; its word is empty where nothing was found."""
+    return {
+        "part": part.id,
+        "words": part.words,
+        "grade": part.grade,
+        "word": part.word,
+        "because": "length and use of the set" if part.by == "length" else part.by,
+        "overruled_by": part.overruled.person if part.overruled is not None else "",
+        "why": part.overruled.why if part.overruled is not None else "",
+    }
+
+
 def _life(life: Life) -> Plain:
     decided = life.decided
+    proof = list(_by(life.proof)) or (["the new brushes have lengths of their own"] if life.finding.of_brush else [])
     put_off = life.put_off if life.state == "put off" else None
     return {
         "finding": life.finding.id,
@@ -75,11 +96,12 @@ def _life(life: Life) -> Plain:
         "grade_words": word_of(life.finding.grade, carbon=life.finding.renews),
         "state": life.state,
         "state_words": STATE_WORDS[life.state],
+        "steps": life.steps,
         "decided": DECISIONS.get(decided.word, decided.word) if decided is not None else "",
         "decided_by": decided.person if decided is not None else "",
         "why": life.why,
         "done_by": list(_by(life.done)),
-        "proven_by": list(_by(life.proof)) if life.state == "proven" else [],
+        "proven_by": proof if life.state == "proven" else [],
         "put_off_to": put_off.who if put_off is not None else "",
         "due_on": put_off.day.isoformat() if put_off is not None else "",
         "measured_again": life.measured_again,
@@ -121,6 +143,25 @@ def _set(page: SheetPage) -> Plain | None:
         "nominal": [labels[n] for n in sorted(current.nominal) if n in labels],
         "old_lengths_mm": {labels[n]: last.get(n) for n in labels},
     }
+
+
+def _corrected(conn: Connection, page: SheetPage) -> list[Plain]:
+    """Return the values that were entered by a slip of the pen, with what stands there since."""
+    labels = {p.number: p.label for p in page.context.positions}
+    made = [
+        _correction(labels.get(g.position_number, ""), g.typed, instead, g.person, g.at)
+        for g, instead in rounds.list_corrected(conn, page.row.id)
+    ]
+    for field_id, place, stood, since in entries.list_slips(conn, page.row.id):
+        field = field_of(field_id)
+        where = labels.get(place, "") if field is not None and field.per == "position" else str(place or "")
+        words = f"{field.label if field is not None else field_id} {where}".strip()
+        made.append(_correction(words, stood.typed, since.typed, since.person, since.at))
+    return made
+
+
+def _correction(what: str, typed: str, instead: str, person: str, at: datetime) -> Plain:
+    return {"what": what, "typed": typed, "instead": instead, "person": person, "at": at.isoformat()}
 
 
 def _slip(life: Life) -> Plain:

@@ -1,6 +1,6 @@
 """The causes that a fault can have, how common each is by class of machine, and what surroundings do to that."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from typing import Literal
 
@@ -228,12 +228,21 @@ SURROUNDINGS: dict[str, dict[str, float]] = {
 }
 
 
-def base_rates(motor_class: str, surroundings: Iterable[str] = ()) -> dict[str, float]:
+def base_rates(
+    motor_class: str, surroundings: Iterable[str] = (), cases: Mapping[str, int] | None = None, weight: float = 20
+) -> dict[str, float]:
     """Return how likely each cause is before anything was noticed; they sum to 1, a cause that cannot be is 0.
 
-    Units: motor_class one of the six classes; surroundings from the table, others change nothing -> [1]
+    `cases` counts how often each cause was proven at this site on motors of the class; once there are `weight` of them
+    they count beside the table, which stands for `weight` cases itself. Units: motor_class one of the six classes;
+    surroundings from the table, others change nothing -> [1]
+    Source: rule diagnosis.cases
     """
     rates = {c.id: c.common[motor_class] for c in CAUSES}
+    known = {c: n for c, n in (cases or {}).items() if rates.get(c)}
+    if sum(known.values()) >= weight:
+        common = sum(rates.values())
+        rates = {c: weight * rate / common + known.get(c, 0) for c, rate in rates.items()}
     for around in surroundings:
         for cause_id, times in SURROUNDINGS.get(around, {}).items():
             rates[cause_id] *= times

@@ -139,10 +139,12 @@ def diagnose(
     surroundings: Iterable[str] = (),
     ruled_out: Iterable[str] = (),
     now: Situation | None = None,
+    cases: Mapping[str, int] | None = None,
 ) -> Diagnosis:
     """Rank the causes from what was noticed, and the checks from what they would tell.
 
-    Units: seen holds the answer by sign, “no” where it is not so; ruled_out are causes found and mended before.
+    Units: seen holds the answer by sign, “no” where it is not so; ruled_out are causes found and mended before; cases
+    are those proven at this site on motors of the class.
     Raises: InputError for a sign, an answer, a cause that is not known, or when nothing is left.
     """
     given = tuple((sign_id, _checked(sign_id, answer)) for sign_id, answer in seen.items())
@@ -150,9 +152,9 @@ def diagnose(
     for cause_id in out:
         if cause_id not in CAUSES:
             raise InputError(f"“{cause_id}” is no cause.", "Use one of " + ", ".join(CAUSES) + ".", "ruled_out")
-    return _diagnosis(
-        motor_class, given, strengths(rules), surroundings=tuple(surroundings), ruled_out=out, now=now or Situation()
-    )
+    rates = base_rates(motor_class, surroundings, cases, rules["diagnosis.cases"])
+    base = tuple((rates | dict.fromkeys(out, 0.0)).items())
+    return _diagnosis(motor_class, given, strengths(rules), base=base, now=now or Situation())
 
 
 @lru_cache(maxsize=128)
@@ -161,18 +163,15 @@ def _diagnosis(
     seen: tuple[tuple[str, str], ...],
     means: tuple[float, ...],
     *,
-    surroundings: tuple[str, ...],
-    ruled_out: tuple[str, ...],
+    base: tuple[tuple[str, float], ...],
     now: Situation,
 ) -> Diagnosis:
     """Return the diagnosis of what was checked; a sheet asks for the same one at each of its pages."""
-    chances = base_rates(motor_class, surroundings) | dict.fromkeys(ruled_out, 0.0)
-    given = dict(seen)
+    before, given = dict(base), dict(seen)
     by_sign = {s: {c: row[a] for c, row in likelihoods(s, means).items()} for s, a in given.items()}
-    base = chances
-    chances = _normed({c: p * prod(by_sign[s][c] for s in given) for c, p in chances.items()})
+    chances = _normed({c: p * prod(by_sign[s][c] for s in given) for c, p in before.items()})
     ranked = tuple(
-        _ranked(cause_id, chance, base, given, by_sign)
+        _ranked(cause_id, chance, before, given, by_sign)
         for cause_id, chance in sorted(chances.items(), key=lambda pair: -pair[1])
         if chance > 0
     )

@@ -23,6 +23,15 @@ RULES = (
         low=0,
         high=0.9,
     ),
+    Rule(
+        id="diagnosis.cases",
+        words="proven causes of a class from which the house's own count, as that many of the table's",
+        unit="",
+        default=20,
+        source=_HOUSE,
+        low=1,
+        high=1000,
+    ),
     Rule(id="diagnosis.bring", words="chance from which something is brought for a cause", unit="", default=0.08, source=_HOUSE, low=0.01, high=0.9),
     Rule(id="diagnosis.sure", words="chance from which a cause is called the likely one", unit="", default=0.6, source=_HOUSE, low=0.3, high=0.99),
     Rule(

@@ -47,6 +47,21 @@ def done_by(finding: Finding, tasks: Mapping[Task, tuple[Given, ...]]) -> tuple[
     return tuple(dict.fromkeys(given for task in asked for given in tasks.get(task, ())))
 
 
+def work_done(tasks: Mapping[Task, tuple[Given, ...]], finding: Finding | None = None) -> tuple[str, ...]:
+    """Return the work that was done, in words and in its order; of one finding, that which it asks for.
+
+    An entry of the time before each task had its own tick says that something was done, and not what.
+    """
+    said = [
+        (min(g.at for g in given), task.done)
+        for task, given in tasks.items()
+        if not task.looks
+        and any(g.word != DONE for g in given)
+        and (finding is None or task in finding.tasks or (finding.of_brush and task is FIT_SET))
+    ]
+    return tuple(dict.fromkeys(words for _, words in sorted(said, key=lambda s: s[0])))
+
+
 def touched(field: Field, sheet: Sheet, new: Mapping[int, bool], place: int = 0) -> bool:
     """Tell whether work on a sheet has touched what a field speaks of: its next value is then as left.
 

@@ -65,8 +65,9 @@ class Told:
 class Life:
     """What has become of one finding: its state, who decided what, what was done, and what proves it.
 
-    `kept` is None until it is in the record. `measured_again` tells that it was measured after the work and is over its
-    limit still; `proof` are the entries that prove it. One `by_sight` is proven by a fresh look, any other by a figure.
+    `kept` is None until it is in the record. `worked` says what the work was, where that is known. `measured_again`
+    tells that it was measured after the work and is over its limit still; `proof` are the entries that prove it. One
+    `by_sight` is proven by a fresh look, any other by a figure.
     """
 
     kept: KeptLife | None
@@ -78,6 +79,7 @@ class Life:
     put_off: PutOff | None = None
     why: str = ""
     done: tuple[Given, ...] = ()
+    worked: tuple[str, ...] = ()
     proof: tuple[Given, ...] = ()
     measured_again: bool = False
     by_sight: bool = False

@@ -4,7 +4,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, replace
 from functools import cached_property
 
-from norvash.core.sheet.done import DONE, done_by, done_tasks
+from norvash.core.sheet.done import DONE, done_by, done_tasks, work_done
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given, Sight
@@ -103,6 +103,7 @@ class _Visit:
             put_off=decided.put_off if decided is not None else kept.put_off if kept is not None else None,
             why=decided.why if decided is not None else kept.why if kept is not None else "",
             done=self._done(kept, finding, decided),
+            worked=work_done(self.tasks, finding),
             by_sight=self._by_sight(finding, at[0]),
             proof=tuple(self._proof(finding, at)),
         )

@@ -17,8 +17,7 @@ STATE_WORDS = {
 
 def done_words(life: Life) -> str:
     """Return that the work on a finding is done, and what it was."""
-    names = [task.what.lower() for task in life.finding.tasks if not task.looks]
-    return f"done: {names[0]}" if names else "done"
+    return ", ".join(life.worked) or "done"
 
 
 def proof_asked(life: Life) -> str:

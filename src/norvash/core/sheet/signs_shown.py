@@ -2,7 +2,7 @@
 findings.
 """
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 
 from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
 from norvash.core.diagnosis.sign import NOT_SO
@@ -94,10 +94,17 @@ def complained(signs: dict[str, str], before: Before) -> bool:
     return called or any(a not in _RIGHT for a in before.signs.values())
 
 
-def diagnosis_of(sheet: Sheet, signs: dict[str, str], rules: MotorRules, lives: Iterable[Life] = ()) -> Diagnosis:
+def diagnosis_of(
+    sheet: Sheet,
+    signs: dict[str, str],
+    rules: MotorRules,
+    lives: Iterable[Life] = (),
+    cases: Mapping[str, int] | None = None,
+) -> Diagnosis:
     """Return the causes and the next checks that are possible and allowed on this sheet now.
 
-    What was mended while the complaint is still there is ruled out, and the search goes on.
+    What was mended while the complaint is still there is ruled out, and the search goes on; `cases` are the causes
+    proven at this site.
     """
     safe = not SAFE.now(sheet, rules).is_open
     isolated = safe and not open_permits(sheet)
@@ -106,4 +113,6 @@ def diagnosis_of(sheet: Sheet, signs: dict[str, str], rules: MotorRules, lives: 
     if COMPLAINT_NOW.of(sheet) == "still":
         out += causes_mended(lives)
     around = set(sheet.facts.surroundings) | ({"wet"} if signs.get("water") == "yes" else set())
-    return diagnose(sheet.facts.motor_class, signs, rules, surroundings=sorted(around), ruled_out=out, now=now)
+    return diagnose(
+        sheet.facts.motor_class, signs, rules, surroundings=sorted(around), ruled_out=out, now=now, cases=cases
+    )

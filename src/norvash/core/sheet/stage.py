@@ -66,8 +66,8 @@ class Stage:
     fields that are only named as they come. `signs` belong to it: of a stage with the motor closed they are picked, of
     one `inside` they follow from its findings; `clears` are those that “looked at, nothing found” denies. `looked` are
     the findings that are picked by sight, `findings` all others; `parts` are those that it looks at, the set of brushes
-    too where it `measures`. `judge` returns what its entries say, `answered` the findings by sight that a measurement
-    has answered.
+    too where it `measures`; `looks` are the ticks that say of one of several parts that somebody looked at it. `judge`
+    returns what its entries say, `answered` the findings by sight that a measurement has answered.
 
     It is done by `is_done`, or once it was touched; `left` says what it still waits for. One that is inside or `proves`
     the motor is not walked where the fault lies before it; an entry at one that `opens` says that the motor was opened.
@@ -84,6 +84,7 @@ class Stage:
     looked: tuple[Finding, ...] = ()
     findings: tuple[Finding, ...] = ()
     parts: tuple[Part, ...] = ()
+    looks: tuple[tuple[Part, Tick], ...] = ()
     measures: bool = False
     gate: Gate | None = None
     schools: tuple[str, ...] = ()

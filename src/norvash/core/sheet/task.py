@@ -7,12 +7,13 @@ from dataclasses import dataclass
 class Task:
     """One task: its minutes, tools, steps and cautions; schools say how it is done here.
 
-    `renews` tells that the set of brushes goes. One that only `looks` touches nothing: what is measured after it is as
-    found.
+    `done` says that it was done, after the fact. `renews` tells that the set of brushes goes. One that only `looks`
+    touches nothing: what is measured after it is as found.
     """
 
     id: str
     what: str
+    done: str
     minutes: int
     tools: str
     steps: tuple[str, ...]

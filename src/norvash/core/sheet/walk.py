@@ -25,9 +25,22 @@ def touched(sheet: Sheet, stage: Stage) -> bool:
 
 
 def looked_at(visit: Visit, part: Part) -> bool:
-    """Tell whether somebody has looked at a part: something was entered at its stage, or the set was measured."""
+    """Tell whether somebody has looked at a part.
+
+    Where a stage has one part, anything entered at it says so. A length says nothing of springs or holders: of those it
+    is said by its tick, by something found there, or by a measurement of it.
+    """
+    sheet = visit.sheet
     stage = next((s for s in STAGES if part in s.parts), None)
-    return stage is not None and (touched(visit.sheet, stage) or (stage.measures and visit.measured))
+    if stage is None:
+        return False
+    looks = dict(stage.looks)
+    if part not in looks:
+        return visit.measured if stage.measures else touched(sheet, stage)
+    read = {f for (f, _), given in sheet.entries.items() if given.stands}
+    measured = any(f.id in read for f in stage.fields if any(t.part is part for t in f.tells))
+    here = any(x.finding.part is part for x in visit.lives)
+    return looks[part].of(sheet) or measured or here
 
 
 def upstream(sheet: Sheet) -> bool:

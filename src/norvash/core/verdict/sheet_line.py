@@ -4,8 +4,7 @@ from dataclasses import replace
 
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.done import done_tasks
-from norvash.core.sheet.given import Given
+from norvash.core.sheet.done import done_tasks, work_done
 from norvash.core.sheet.part import COMPLAINT, PARTS
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.call_in import FIND_FAULT
@@ -58,22 +57,12 @@ def _proven(visit: Visit, said: Verdict) -> Verdict:
     sheet = visit.sheet
     found = [f"{x.place}: {x.finding.words}" for x in visit.lives if x.done and x.finding.part is not COMPLAINT]
     cause = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
-    done = dict.fromkeys(words for words, _ in sorted(_done(visit), key=lambda d: d[1].at))
+    tasks = {task: given for task, given in done_tasks(sheet).items() if task is not FIND_FAULT}
     run = f"runs as it should: {run_words(sheet)}" if proof_run(sheet) else ""
     first = cause or (listed(found) if found else "the cause is not known")
-    work = f"done: {', '.join(done)}" if done else ""
+    work = "; ".join(work_done(tasks))
     line = "; ".join(filter(None, (first, work, run)))
     return replace(said, act=f"{line[0].upper()}{line[1:]}.", why=f"{said.act} {said.why}".strip())
-
-
-def _done(visit: Visit) -> list[tuple[str, Given]]:
-    """Return the work that was done, with what says so."""
-    return [
-        (f"{task.what[0].lower()}{task.what[1:]}", given)
-        for task, said in done_tasks(visit.sheet).items()
-        if not task.looks and task is not FIND_FAULT
-        for given in said
-    ]
 
 
 def _closed(said: Verdict, cause: Diagnosis | None, rules: MotorRules, act: str) -> Verdict:

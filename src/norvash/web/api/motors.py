@@ -11,6 +11,7 @@ from norvash.work.logging_use import log_use
 from norvash.work.measuring import record
 from norvash.work.motor_page import judged
 from norvash.work.opening import open_sheet
+from norvash.work.sheet_told import sheet_told
 from norvash.work.sheets import enter
 from norvash.work.sighting import Seeing
 from norvash.work.signing import sign
@@ -112,6 +113,25 @@ def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, object]:
             "class": context.motor.motor_class,
         },
         "stage": found.grade,
+        "stage_before_rises": found.base,
+        "rises": [{"on": r.on, "stage": r.grade, "part": r.part, "word": r.word, "why": r.why} for r in found.rises],
+        "parts": [
+            {"part": c.id, "stage": c.grade, "because": c.by, "overruled": c.overruled is not None}
+            for c in found.components
+        ],
+        "findings": [
+            {
+                "finding": x.finding.id,
+                "position": x.position,
+                "place": x.place,
+                "words": x.finding.words,
+                "stage": x.finding.grade,
+                "state": x.state,
+                "put_off_to": x.put_off.who if x.put_off is not None else None,
+                "due_on": x.put_off.day if x.put_off is not None else None,
+            }
+            for x in found.lives
+        ],
         "word": said.word,
         "sentence": said.sentence,
         "flags": list(said.flags),
@@ -172,6 +192,12 @@ def open_one(*, conn: Conn, now: Now, motor_id: str, body: SheetBody) -> dict[st
             safe=body.safe,
         )
     }
+
+
+@router.get("/sheets/{sheet_id}", response_model=None)
+def sheet_of(*, conn: Conn, now: Now, sheet_id: str) -> dict[str, object]:
+    """Return a sheet with all that stands on it and the story of the visit, as it was signed or so far."""
+    return sheet_told(conn, sheet_id, now.date())
 
 
 @router.post("/sheets/{sheet_id}/readings", response_model=None)

@@ -83,9 +83,16 @@ def _flow(row: Ahead) -> Flow:
         look_on=row.look_on,
         change_on=change.on if change and shown else None,
         grade=row.grade,
-        change_words=change.words if change and shown else "",
+        change_words=_change_words(row) if shown else "",
         look_words=listed.standing.look_by,
     )
+
+
+def _change_words(row: Ahead) -> str:
+    """Return why a change is proposed on its day; a window long before the limit is an opportunity, no more."""
+    if row.change is None:
+        return ""
+    return f"an opportunity {row.change.words}" if row.opportunity else row.change.words
 
 
 @router.get("/outlook/river.svg")
@@ -117,7 +124,7 @@ def _events(conn: Connection, sought: Sought, today: date) -> list[Event]:
     windows, made = policies.list_windows(conn), list[Event]()
     for listed in standings.list_outlook(conn, sought, _MOST_EVENTS, 0):
         row, version = ahead_of(listed, windows, today), listed.standing.version
-        who = f"{listed.tag} {listed.name}"
+        who, says = f"{listed.tag} {listed.name}", f"{row.row.word}{': ' if row.row.note else ''}{row.row.note}"
         if row.look_on:
             made.append(
                 Event(
@@ -126,7 +133,7 @@ def _events(conn: Connection, sought: Sought, today: date) -> list[Event]:
                     first_on=row.look_on,
                     last_on=row.look_on,
                     title=f"Look at the brushes: {who}",
-                    words=f"{listed.standing.sentence}\nFor the {listed.standing.look_by}.",
+                    words=f"{says}\n{listed.standing.sentence}\nFor the {listed.standing.look_by}.",
                     place=listed.place,
                     kind="look",
                 )
@@ -140,8 +147,8 @@ def _events(conn: Connection, sought: Sought, today: date) -> list[Event]:
                     version=version,
                     first_on=row.change.on,
                     last_on=row.change.on,
-                    title=f"Change the brushes: {who}",
-                    words=f"{likely}\n{row.change.words}.",
+                    title=f"{'An opportunity to change' if row.opportunity else 'Change'} the brushes: {who}",
+                    words=f"{says}\n{likely}\n{_change_words(row)}.",
                     place=listed.place,
                     kind="change",
                 )

@@ -29,6 +29,7 @@ from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.drawing.svg import Drawing
 from norvash.web.motor_drawings import sheet_view
 from norvash.web.stages.at import DRAWN, At
+from norvash.web.stages.written import Written, written
 from norvash.work.brush_lines import BrushLine, BrushLines, brush_lines
 from norvash.work.brushes_used import END_REASONS
 from norvash.work.sheet_page import SheetPage
@@ -54,7 +55,8 @@ class Fit:
 class Brushes:
     """The lines of all brushes, how they are measured, the drawings, and what is known of springs, holders and dust.
 
-    `line` is the brush that is looked at closely, None for none; `gauges` what a gauge showed last, by position [mm].
+    `line` is the brush that is looked at closely, None for none; `gauges` what a gauge showed last, by position [mm],
+    `beside` the figures of springs and holders as found beside as left.
     """
 
     lines: BrushLines
@@ -73,6 +75,7 @@ class Brushes:
     geometry: tuple[Line, ...]
     dust_expected_g: float | None
     fitting: Fit | None
+    beside: list[Written]
 
 
 def view(at: At) -> Brushes:
@@ -84,6 +87,7 @@ def view(at: At) -> Brushes:
     height = max(36.0, 11.0 * len(lines.lines))
     return Brushes(
         lines=lines,
+        beside=[w for w in dict(written(shown)).get(at.stage.words, []) if w.sighted],
         method=method,
         instrument=_chosen(at, "instrument", INSTRUMENTS) or MEASURED_WITH.of(figures),
         methods=METHODS,

@@ -11,8 +11,6 @@ from norvash.core.sheet.stages.rework import gone
 from norvash.web.stages.fields import Entry, entry
 from norvash.work.sheet_page import SheetPage
 
-_STEPS = 4
-
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class LifeShown:
@@ -27,7 +25,6 @@ class LifeShown:
     look: Entry
     state: str
     closed: bool
-    filled: tuple[bool, ...]
     proof: str
     by: str
     stage: str
@@ -46,7 +43,6 @@ def life_shown(shown: SheetPage, life: Life) -> LifeShown:
         look=entry(shown, gone(finding.id), life.position, "looked again: gone"),
         state=_state(life),
         closed=life.state in ("proven", "dropped"),
-        filled=tuple(n < life.steps for n in range(_STEPS)),
         proof=proof_asked(life),
         by=said_by(life),
         stage="" if life.by_sight else "brushes" if finding.of_brush else stage.id if stage is not None else "",

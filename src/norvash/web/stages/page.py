@@ -63,7 +63,7 @@ def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str
         back=stages[here - 1].id if here else "",
         on=stages[here + 1].id if here + 1 < len(stages) else "",
         schools=[shown.context.rules.choice(s) for s in stage.schools],
-        causes=_causes(shown),
+        causes=None if shown.row.signed_at else _causes(shown),
         held=any(x.stage is stage and x.state == "held" for x in shown.rail),
         upstream=upstream(shown.sheet),
         open_permits=open_permits(shown.sheet),

@@ -19,8 +19,8 @@ _MOST = 5
 class Prove:
     """The gate before power, and the finding with which it does not run, None where nothing forbids it.
 
-    Of a motor that somebody complains of: the complaint, its answer, and the causes that it may have been, those that
-    were mended first.
+    Of a motor that somebody complains of: the complaint, its answer, and the causes that it may have been: those that
+    were mended and the likeliest, then all `others`.
     """
 
     gate: GateShown
@@ -29,11 +29,13 @@ class Prove:
     answer: Entry | None
     cause: Entry | None
     causes: tuple[tuple[str, str], ...]
+    others: tuple[tuple[str, str], ...]
 
 
 def view(at: At) -> Prove:
     """Return what proving shows."""
     shown = at.shown
+    first = _causes(shown)
     asked = complained(shown.sheet) or any(x.finding.id == "complaint.dead" for x in shown.visit.lives)
     return Prove(
         gate=gate_shown(POWER, shown),
@@ -41,12 +43,13 @@ def view(at: At) -> Prove:
         complaint=COMPLAINT.of(shown.sheet),
         answer=entry(shown, COMPLAINT_NOW) if asked else None,
         cause=entry(shown, CAUSE_WAS) if asked and COMPLAINT_NOW.of(shown.sheet) == "this" else None,
-        causes=_causes(shown) if asked else (),
+        causes=first if asked else (),
+        others=tuple(c for c in CAUSE_WAS.choices if c not in first) if asked else (),
     )
 
 
 def _causes(shown: SheetPage) -> tuple[tuple[str, str], ...]:
-    """Return the causes to choose from: what was mended, then the likeliest, then all others."""
+    """Return the causes to choose from: what was mended, then the likeliest."""
     words = dict(CAUSE_WAS.choices)
     likely = [r.cause.id for r in shown.cause.ranked[:_MOST]] if shown.cause is not None else []
     chosen = [CAUSE_WAS.of(shown.sheet)] if CAUSE_WAS.of(shown.sheet) else []

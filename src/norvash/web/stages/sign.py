@@ -16,13 +16,12 @@ from norvash.work.brush_lines import BrushLines, brush_lines
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Sign:
-    """The gate back to service; what was signed and added since, with the story of the visit; as what it would be
-    signed now; what is written on the sheet, brush by brush.
+    """The gate back to service; what was signed and added since; as what it would be signed now; what is written on the
+    sheet, brush by brush.
     """
 
     gate: GateShown
     signed: Mapping[str, object]
-    told: Mapping[str, object] | None
     signs_as: str
     grave: bool
     added: list[Given]
@@ -38,7 +37,6 @@ def view(at: At) -> Sign:
     return Sign(
         gate=gate_shown(SERVICE, shown),
         signed=shown.row.signed,
-        told=_told(shown.row.signed),
         signs_as=SIGNED_AS[signed_as(shown.visit)].lower(),
         grave=any(x.state == "open" for x in shown.visit.lives),
         added=[g for n in ADDITION.places(shown.sheet) if (g := ADDITION.given(shown.sheet, n)) is not None],
@@ -47,9 +45,3 @@ def view(at: At) -> Sign:
         sooner=entry(shown, NEXT_LOOK),
         parts=entry(shown, PARTS_USED),
     )
-
-
-def _told(signed: Mapping[str, object]) -> Mapping[str, object] | None:
-    """Return the story that was signed, None on a sheet of the time before there was one."""
-    told = signed.get("told")
-    return told if isinstance(told, dict) else None

@@ -15,12 +15,13 @@ from norvash.work.sheet_page import SheetPage
 
 @dataclass(frozen=True, slots=True)
 class Written:
-    """One line of what stands on a sheet: what, as found, as left, by whom and when last."""
+    """One line of what stands on a sheet: what, as found, as left, by whom and when last; whether it has two sights."""
 
     what: str
     found: str
     left: str
     given: Given
+    sighted: bool
 
 
 def written(shown: SheetPage) -> list[tuple[str, list[Written]]]:
@@ -35,7 +36,7 @@ def written(shown: SheetPage) -> list[tuple[str, list[Written]]]:
         if field is None or last is None or not last.typed:
             continue
         what = f"{acts.get(field_id) or _label(field)}{_where(shown, field, place)}"
-        line = Written(what, _said(field, found), _said(field, left), last)
+        line = Written(what, _said(field, found), _said(field, left), last, field.sighted)
         made.setdefault(stage_of(field_id), []).append(line)
     return [(s.words, made[s]) for s in STAGES if s in made]
 

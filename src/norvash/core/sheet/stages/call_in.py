@@ -29,6 +29,7 @@ FIELDS: tuple[Field, ...] = (
 FIND_FAULT = Task(
     id="find-fault",
     what="Find the cause and mend it",
+    done="cause found and mended",
     minutes=30,
     tools="as the next check asks",
     steps=("take the check that tells most for its minutes", "mend what is found", "run it, say whether it is gone"),

@@ -20,6 +20,7 @@ from norvash.core.text.words import grouped
 JOIN_EARTH = Task(
     id="earth",
     what="Join the protective earth again",
+    done="protective earth joined again",
     minutes=15,
     tools="ohmmeter, star washer",
     steps=("clean to metal", "join", "measure with the lead taken off"),

@@ -40,6 +40,7 @@ HOLDER_SET = tick(
 MAKE_GOOD = Task(
     id="make-good",
     what="Make the temporary repair good",
+    done="temporary repair made good",
     minutes=30,
     tools="as the repair asks",
     steps=("take the temporary part out", "mend it for good", "look at it again"),

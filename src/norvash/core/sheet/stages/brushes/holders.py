@@ -1,7 +1,7 @@
 """Holders of brushes: their gap, and how a brush sits in its box."""
 
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.fields_made import quantity
+from norvash.core.sheet.fields_made import quantity, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import HOLDERS
 from norvash.core.sheet.stages.brushes.carbon import FREE_HOLDER
@@ -11,6 +11,7 @@ from norvash.core.sheet.task import Task
 RENEW_HOLDER = Task(
     id="holder",
     what="Renew the holder",
+    done="holder renewed",
     minutes=40,
     tools="new holder, feeler gauge",
     steps=("renew it", "set gap and square", "check the neutral mark"),
@@ -18,6 +19,7 @@ RENEW_HOLDER = Task(
 SET_GAP = Task(
     id="gap",
     what="Set the holder gap",
+    done="holder gap set",
     minutes=10,
     tools="feeler gauge",
     steps=("loosen, set, tighten", "measure at every holder"),
@@ -25,6 +27,7 @@ SET_GAP = Task(
 RENEW_INSULATOR = Task(
     id="insulator",
     what="Renew the insulator",
+    done="insulator renewed",
     minutes=20,
     tools="new insulator, insulation tester",
     steps=("renew it", "test to earth"),
@@ -33,6 +36,7 @@ RENEW_INSULATOR = Task(
 DRESS_BRUSH = Task(
     id="dress",
     what="Dress the brush to its box",
+    done="brush dressed to its box",
     minutes=15,
     tools="flat plate, fine paper, caliper",
     steps=("dress both sides alike", "never file the box"),
@@ -41,6 +45,7 @@ DRESS_BRUSH = Task(
 SPACE_ARMS = Task(
     id="arms",
     what="Space the arms evenly",
+    done="arms spaced evenly",
     minutes=30,
     tools="paper tape, scale",
     steps=("wrap a tape round, mark every arm", "set them equal within half a millimetre", "set neutral again"),
@@ -139,5 +144,6 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         tells=(CLEARANCE_TIGHT, CLEARANCE_LOOSE),
     ),
+    HOLDERS_LOOKED := tick("looked.holders", "Looked at", "holders and insulators looked at", needs="safe"),
 )
 # fmt: on

@@ -1,7 +1,7 @@
 """Springs, leads, terminals and wear indicators of brushes."""
 
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.fields_made import quantity
+from norvash.core.sheet.fields_made import quantity, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import SPRINGS
 from norvash.core.sheet.stages.shared import FIT_SET
@@ -10,6 +10,7 @@ from norvash.core.sheet.task import Task
 MEND_TERMINAL = Task(
     id="terminal",
     what="Clean and retension the terminals",
+    done="terminals cleaned and retensioned",
     minutes=10,
     tools="contact file, pliers, ohmmeter",
     steps=("clean to metal", "retension", "measure again"),
@@ -17,6 +18,7 @@ MEND_TERMINAL = Task(
 RENEW_LEAD = Task(
     id="lead",
     what="Renew the lead with its brush",
+    done="lead renewed with its brush",
     minutes=15,
     tools="new brush, crimp or solder tool",
     steps=("renew the brush with its lead", "look at the spring for heat"),
@@ -25,6 +27,7 @@ RENEW_LEAD = Task(
 RENEW_SPRINGS = Task(
     id="springs",
     what="Renew the springs as a set",
+    done="springs renewed as a set",
     minutes=15,
     tools="new springs, pull gauge",
     steps=("renew all", "measure each force at working length"),
@@ -33,6 +36,7 @@ RENEW_SPRINGS = Task(
 MEND_INDICATOR = Task(
     id="indicator",
     what="Mend the wear indicator",
+    done="wear indicator mended",
     minutes=15,
     tools="ohmmeter",
     steps=("find the break", "mend, measure open or closed as it should be"),
@@ -134,5 +138,6 @@ FIELDS: tuple[Field, ...] = (
     SPRING_FORCE := quantity(
         "force", "Springs", "Spring force", "force", needs="safe", per="position", low=0.01, high=1000, judged=True, tells=(SPRING_OFF, SPRING_FAR_OFF)
     ),
+    SPRINGS_LOOKED := tick("looked.springs", "Looked at", "springs, leads and terminals looked at", needs="safe"),
 )
 # fmt: on

@@ -47,6 +47,7 @@ STAGE = Stage(
         *carbon.FINDINGS,
     ),
     parts=(BRUSHES, SPRINGS, HOLDERS),
+    looks=((SPRINGS, springs.SPRINGS_LOOKED), (HOLDERS, holders.HOLDERS_LOOKED)),
     measures=True,
     inside=True,
     opens=True,

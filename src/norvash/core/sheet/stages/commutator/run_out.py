@@ -11,6 +11,7 @@ from norvash.core.sheet.task import Task
 CHECK_SET_UP = Task(
     id="true-up",
     what="Check set-up and bearing seats",
+    done="set-up and bearing seats checked",
     minutes=20,
     tools="dial gauge, vee blocks",
     steps=("run it on its bearing seats", "measure the run-out again"),

@@ -16,6 +16,7 @@ from norvash.core.sheet.task import Task
 CLEAN_AFTER_FLASHOVER = Task(
     id="flash",
     what="Clean up after the flashover",
+    done="cleaned up after the flashover",
     minutes=40,
     tools="vacuum, stone, insulation tester",
     steps=("take every bridge of copper off", "bar test and insulation", "find what flashed: neutral, overload, dust"),

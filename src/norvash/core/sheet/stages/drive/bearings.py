@@ -18,6 +18,7 @@ from norvash.core.sheet.task import Task
 GET_PART_THAT_FITS = Task(
     id="kit-part",
     what="Get the part that fits",
+    done="the part that fits obtained",
     minutes=15,
     tools="micrometer, catalogue",
     steps=("measure shaft and housing", "order by size, not by kit"),

@@ -19,6 +19,7 @@ from norvash.core.sheet.task import Task
 SHIM_END_FLOAT = Task(
     id="shim",
     what="Shim the end float",
+    done="end float shimmed",
     minutes=20,
     tools="shims, dial gauge",
     steps=("set it to the middle of its band", "note what was put in"),
@@ -26,6 +27,7 @@ SHIM_END_FLOAT = Task(
 MEND_SOLENOID = Task(
     id="solenoid",
     what="Mend the solenoid",
+    done="solenoid mended",
     minutes=30,
     tools="contacts or solenoid of its type",
     steps=("renew the contacts", "free and clean the plunger", "measure drop and pinion clearance"),

@@ -16,6 +16,7 @@ from norvash.core.windings.circuits import CIRCUITS
 TEST_INSULATION = Task(
     id="test-insulation",
     what="Test the insulation again",
+    done="insulation tested again",
     minutes=15,
     tools="insulation tester, thermometer",
     steps=(
