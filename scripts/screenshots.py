@@ -55,12 +55,6 @@ def cut(page: Page) -> None:
     page.locator("table.passes").wait_for()
 
 
-def figures(page: Page) -> None:
-    motor(page, "A-03")
-    page.keyboard.press("e")
-    page.get_by_role("heading", name="Figures of").wait_for()
-
-
 def when_to_look(page: Page) -> None:
     motor(page, "H-01")
     page.keyboard.press("p")
@@ -78,13 +72,13 @@ SHOTS = {
     "sheet-brushes": (WIDE, "light", lambda p: sheet(p, "T-15", "brushes", "15.17")),
     "bar-map": (WIDE, "light", lambda p: sheet(p, "R-01", "commutator")),
     "bar-map-phone": (PHONE, "light", lambda p: sheet(p, "R-01", "commutator#bars-field")),
-    "sheet-decide": (WIDE, "light", lambda p: sheet(p, "T-15", "decide")),
+    "sheet-decide": (WIDE, "light", lambda p: sheet(p, "A-10", "decide")),
+    "sheet-sights": (WIDE, "light", lambda p: sheet(p, "T-16", "brushes")),
+    "sheet-signed": (WIDE, "light", lambda p: sheet(p, "T-16", "sign")),
     "motors": (WIDE, "light", lambda p: p.goto("/motors")),
-    "figures": (WIDE, "light", figures),
     "hours-book": (WIDE, "light", lambda p: p.goto("/hours")),
     "outlook": (WIDE, "light", lambda p: p.goto("/outlook")),
     "when-to-look": (WIDE, "light", when_to_look),
-    "rulebook": (WIDE, "light", lambda p: p.goto("/rulebook/school.old-or-new")),
     "find-cause": (WIDE, "light", lambda p: p.goto("/sums/find-cause")),
     "cut": (WIDE, "light", cut),
 }

@@ -1,7 +1,8 @@
 """The outlook over HTTP: river and table, filters, dark windows, the calendar, policies, and how forecasts did."""
 
 from collections.abc import Callable
-from datetime import date, datetime
+from dataclasses import replace
+from datetime import date, datetime, timedelta
 from pathlib import Path
 from typing import Any
 
@@ -19,6 +20,7 @@ from norvash.store import standings
 from norvash.store.database import connect
 from norvash.web.jobs import Jobs
 from norvash.work.hindsight import how_it_did
+from norvash.work.outlook import ahead_of
 from norvash.work.standing import catch_up
 from pages import act_id, add, send
 from states import T0, a_round
@@ -91,6 +93,21 @@ def events(client: TestClient) -> dict[str, Any]:
     assert not any(e.errors for e in found)
     assert len({str(e["UID"]) for e in found}) == len(found)
     return {str(e["UID"]): e for e in found}
+
+
+def test_a_window_long_before_the_limit_is_an_opportunity_and_raises_nothing(client: TestClient, shop: Shop) -> None:
+    _, far, _ = fill(client, shop)
+    listed = next(x for x in standings.find_motors(shop.conn, "X-1", "", 9, 0) if x.motor_id == far)
+    today = shop.now.date()
+    bare = ahead_of(listed, (), today)
+    assert bare.early_on is not None
+    assert (bare.opportunity, bare.grade) == (False, shop.page(far).found.grade)
+    plan_on = min(r.on for r in standings.rises_of(listed.standing) if r.part == "brushes")
+    for last, opportunity in ((plan_on - timedelta(days=1), True), (plan_on, False), (today + timedelta(days=9), True)):
+        window = replace(REFIT, first_on=last - timedelta(days=4), last_on=last, place="")
+        ahead = ahead_of(listed, (window,), today)
+        assert ahead.change is not None
+        assert (ahead.change.on, ahead.opportunity, ahead.grade) == (last, opportunity, bare.grade)
 
 
 BAD_WINDOWS = {

@@ -20,10 +20,11 @@ import uvicorn
 from fastapi.responses import HTMLResponse
 from jinja2 import Template
 
-from norvash.bench.client import Client
+from norvash.bench.client import Client, newest
 from norvash.bench.copper import on_copper
 from norvash.bench.fleet import MOTORS, PERSON, make_fleet
 from norvash.bench.report import report
+from norvash.bench.visit import full_visit
 from norvash.bench.writing import at_once, of_a_length, while_judging
 from norvash.config import Settings
 from norvash.core.text.texts import compared
@@ -71,7 +72,7 @@ def timed(job: Callable[[], object]) -> float:
     return (time.perf_counter() - started) * 1000
 
 
-def page_ratios(client: Client, motor: str, sheet: str) -> dict[str, float]:
+def page_ratios(client: Client, motor: str, sheet: str, full: str) -> dict[str, float]:
     """Return each page's median time over that of the bare page, measured in turns [1]."""
     paths = {
         "bare": "/bare",
@@ -89,6 +90,10 @@ def page_ratios(client: Client, motor: str, sheet: str) -> dict[str, float]:
         "sheet, what is decided": f"{sheet}/decide",
         "sheet, the commutator with its map": f"{sheet}/commutator",
         "sheet, the drive": f"{sheet}/drive",
+        "sheet of forty findings in two sights, its brushes": f"{full}/brushes",
+        "sheet of forty findings, what is decided": f"{full}/decide",
+        "sheet of forty findings, the rework": f"{full}/rework",
+        "sheet of forty findings, the signature": f"{full}/sign",
         "bench, first view": "/",
     }
     times: dict[str, list[float]] = {name: [] for name in paths}
@@ -141,9 +146,7 @@ def saved_readings(client: Client, motor: str, commit: Callable[[], float]) -> d
         answering.append((time.perf_counter() - started) * 1000)
         if status != 303:
             raise SystemExit(f"a reading was refused: {status}")
-        replaces[position] = page.split(
-            f'name="place" value="{position}"><input type="hidden" name="replaces" value="'
-        )[1].split('"')[0]
+        replaces[position] = newest(page, "place", str(position))
     return {
         "bare commit": statistics.quantiles(bare, n=20)[-1],
         "saved": statistics.quantiles(saving, n=20)[-1],
@@ -252,10 +255,10 @@ def main() -> None:
         client, commit = Client(_PORT), bare_commit(db)
         saved = saved_readings(client, motor, commit)
         _, sheet = client.post(f"/motors/{motor}/sheets", sheet_kind="full", counter="")
-        pages = page_ratios(client, motor, sheet)
-        typed = typed_ms(db, motor)
         with closing(connect(db, made=True)) as conn:
-            others = motors.list_motor_ids(conn, 40)[8:]
+            full, *others = motors.list_motor_ids(conn, 41)[8:]
+        pages = page_ratios(client, motor, sheet, full_visit(db, full))
+        typed = typed_ms(db, motor)
         written = while_judging(_PORT, lambda: app.state.catching_up, others, commit)
         written["kept"], written["errors"] = at_once(_PORT, others)
         written["statements"], written["reads"] = of_a_length(db, others[-1])

@@ -1,10 +1,20 @@
 """A browser's connection to the server under test, without the browser."""
 
 import http.client
+import re
 import uuid
 from urllib.parse import urlencode
 
 from norvash.bench.fleet import PERSON
+
+
+def newest(page: str, named: str, value: str, place: str = "") -> str:
+    """Return the id of the entry that stands in a form of a page, by the hidden input that names it; empty without."""
+    at = rf'<input type="hidden" name="place" value="{place}">\s*' if place else ""
+    found = re.search(
+        rf'name="{named}" value="{re.escape(value)}">\s*{at}<input type="hidden" name="replaces" value="([^"]*)', page
+    )
+    return found.group(1) if found else ""
 
 
 class Client:

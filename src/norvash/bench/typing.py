@@ -6,7 +6,7 @@ import threading
 import time
 from collections.abc import Sequence
 
-from norvash.bench.client import Client
+from norvash.bench.client import Client, newest
 
 _PAUSE_S, _ENTRIES = 0.4, 200
 _SIGNS = ("weak", "loud", "hot", "smell", "crackles", "damp")
@@ -36,9 +36,7 @@ class Typist:
         took = (time.perf_counter() - started) * 1000
         if status != 200:
             raise SystemExit(f"an entry was refused: {status}")
-        at = "" if place == "0" else f'<input type="hidden" name="place" value="{place}">'
-        mark = f'name="field" value="{field}">{at}<input type="hidden" name="replaces" value="'
-        self.replaces[field + place] = page.split(mark, 1)[1].split('"', 1)[0] if mark in page else ""
+        self.replaces[field + place] = newest(page, "field", field, "" if place == "0" else place)
         return took
 
     def _measure(self, place: str, value: str) -> float:
@@ -54,8 +52,7 @@ class Typist:
         took = (time.perf_counter() - started) * 1000
         if status != 200:
             raise SystemExit(f"a reading was refused: {status}")
-        rows = page.split(f'name="place" value="{place}"><input type="hidden" name="replaces" value="')
-        self.replaces[place] = rows[1].split('"', 1)[0] if len(rows) > 1 else ""
+        self.replaces[place] = newest(page, "place", place)
         return took
 
     def enter(self, i: int) -> float:

@@ -9,7 +9,7 @@ from norvash.core.sheet.done import done_tasks
 from norvash.core.sheet.progress import StageNow, progress
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import Hold, holds
-from norvash.core.sheet.signs_shown import complained, diagnosis_of, signs_shown
+from norvash.core.sheet.signs_shown import complained, diagnosis_of, may_complain, signs_shown
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.before.judged import Before, judge_before
 from norvash.core.sheet.stages.sign import NEXT_LOOK
@@ -94,10 +94,11 @@ def shown(conn: Connection, row: SheetRow, judged: Judged, today: date) -> Sheet
     context, found, said = judged.context, judged.found, judged.said
     own = context.sheet if context.row is not None and context.row.id == row.id else None
     sheet, rules = own or put_together(conn, row, context.facts), context.rules
-    as_found = found_before_work(found, context.state, rules, today) if own is not None else found
     before, before_work = judge_before(sheet, rules), judge_before(sheet.as_found, rules)
+    asks = own is not None and may_complain(sheet.as_found, before_work, found.lives)
+    as_found = found_before_work(found, context.state, rules, today) if asks else found
     signs = signs_shown(sheet.as_found, before_work, as_found, rules)
-    sought = complained(signs, before_work) and row.signed_at is None
+    sought = asks and complained(signs, before_work) and row.signed_at is None
     cases = entries.count_causes(conn, context.motor.motor_class) if sought else {}
     cause = diagnosis_of(sheet, signs, rules, found.lives, cases) if sought else None
     asked = _asked_readings(conn, context, row)

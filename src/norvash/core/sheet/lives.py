@@ -87,6 +87,15 @@ class _Visit:
         """Return the tasks that are done."""
         return done_tasks(self.sheet)
 
+    @cached_property
+    def read(self) -> Mapping[str, list[tuple[int, Sight, Given]]]:
+        """Return what stands in each field, by place and sight."""
+        made: dict[str, list[tuple[int, Sight, Given]]] = {}
+        for (name, place, sight), given in self.sheet.written.items():
+            if given.stands:
+                made.setdefault(name, []).append((place, sight, given))
+        return made
+
     def life(self, at: At) -> Life:
         """Return what has become of the finding at one place."""
         kept = self.kept.get(at)
@@ -149,10 +158,8 @@ class _Visit:
     def _read(self, field: Field, position: int, sights: tuple[Sight, ...]) -> Iterable[Given]:
         """Return what stands in a field at the place of a finding; of the whole set, once every position is read."""
         if field.per != "position" or position:
-            places = (position,) if field.per == "position" else None
-            for (name, place, sight), given in self.sheet.written.items():
-                right = name == field.id and (places is None or place in places)
-                if right and sight in sights and given.stands:
+            for place, sight, given in self.read.get(field.id, ()):
+                if sight in sights and (field.per != "position" or place == position):
                     yield given
             return
         for sight in sights:

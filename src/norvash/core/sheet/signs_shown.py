@@ -26,6 +26,7 @@ from norvash.core.verdict.values import Findings
 # Answers to what was measured that ask for no cause.
 _RIGHT = (NOT_SO, "right")
 _STRONG = 3
+_CALL = frozenset(s.id for s in AT_THE_CALL)
 
 
 def signs_shown(sheet: Sheet, before: Before, found: Findings, rules: MotorRules) -> dict[str, str]:
@@ -92,6 +93,15 @@ def complained(signs: dict[str, str], before: Before) -> bool:
     """Tell whether there is a cause to seek: somebody complains, or something measured before opening is not right."""
     called = any(signs.get(s.id, NOT_SO) != NOT_SO and not s.silent for s in AT_THE_CALL)
     return called or any(a not in _RIGHT for a in before.signs.values())
+
+
+def may_complain(sheet: Sheet, before: Before, lives: Iterable[Life]) -> bool:
+    """Tell whether a complaint is possible: a sign is picked, something before opening is not right, or something found
+    is a sign at the call. Where it is not, no cause is sought, and nothing has to be known for that.
+    """
+    picked = any(f.of(sheet) not in ("", NOT_SO) for s in STAGES for f in s.noticed if not f.sign.silent)
+    shown = (x.finding.shows for x in lives)
+    return picked or any(a not in _RIGHT for a in before.signs.values()) or any(s and s[0] in _CALL for s in shown)
 
 
 def diagnosis_of(

@@ -87,7 +87,7 @@ def view(at: At) -> Brushes:
     height = max(36.0, 11.0 * len(lines.lines))
     return Brushes(
         lines=lines,
-        beside=[w for w in dict(written(shown)).get(at.stage.words, []) if w.sighted],
+        beside=[w for _, of_stage in written(shown, at.stage) for w in of_stage if w.sighted],
         method=method,
         instrument=_chosen(at, "instrument", INSTRUMENTS) or MEASURED_WITH.of(figures),
         methods=METHODS,

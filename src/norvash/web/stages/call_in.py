@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from norvash.core.sheet.bringing import Item, what_to_bring
 from norvash.web.stages.at import At
-from norvash.web.stages.lives import LifeShown, life_shown
+from norvash.web.stages.lives import LifeShown
 from norvash.work.history import HistoryLine
 from norvash.work.sheet_page import last_work
 
@@ -24,7 +24,7 @@ def view(at: At) -> CallIn:
     shown = at.shown
     return CallIn(
         what_to_bring(shown.context.facts, shown.found, shown.cause, shown.context.rules),
-        [life_shown(shown, x) for x in shown.visit.lives if x.kept is not None and x.kept.sheet_id != shown.row.id],
+        [LifeShown(shown, x) for x in shown.visit.lives if x.kept is not None and x.kept.sheet_id != shown.row.id],
         shown.opened_at,
         last_work(at.conn, shown),
     )

@@ -1,6 +1,7 @@
 """The life of a finding as pages show it: how far it has come, what can be decided, what would prove it."""
 
 from dataclasses import dataclass
+from functools import cached_property
 
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT
@@ -12,41 +13,59 @@ from norvash.web.stages.fields import Entry, entry
 from norvash.work.sheet_page import SheetPage
 
 
-@dataclass(frozen=True, slots=True, kw_only=True)
+@dataclass(frozen=True)
 class LifeShown:
-    """A life with its four steps, its state in words, what may be decided of it, and how it is proven.
+    """A life on a sheet: its state in words, what may be decided of it, and how it is proven."""
 
-    `look` is the tick that says that it is gone, `stage` where its figure is measured again, empty for one by sight.
-    """
-
+    shown: SheetPage
     life: Life
-    decide: Entry
-    choices: tuple[str, ...]
-    look: Entry
-    state: str
-    closed: bool
-    proof: str
-    by: str
-    stage: str
 
+    @cached_property
+    def decide(self) -> Entry:
+        """Return the entry that decides it."""
+        return entry(self.shown, decision(self.life.finding.id), self.life.position)
 
-def life_shown(shown: SheetPage, life: Life) -> LifeShown:
-    """Return a life as pages show it."""
-    finding = life.finding
-    choices = ("now", "deferred") if finding.grade == "stop" else ("now", "deferred", "dropped")
-    told = [f for f in TOLD_BY.get(finding.id, ()) if f.id != finding.look]
-    stage = stage_of(told[0].id) if told else None
-    return LifeShown(
-        life=life,
-        decide=entry(shown, decision(finding.id), life.position),
-        choices=choices,
-        look=entry(shown, gone(finding.id), life.position, "looked again: gone"),
-        state=_state(life),
-        closed=life.state in ("proven", "dropped"),
-        proof=proof_asked(life),
-        by=said_by(life),
-        stage="" if life.by_sight else "brushes" if finding.of_brush else stage.id if stage is not None else "",
-    )
+    @property
+    def choices(self) -> tuple[str, ...]:
+        """Return what may be decided: nothing of grade stop is dropped."""
+        return ("now", "deferred") if self.life.finding.grade == "stop" else ("now", "deferred", "dropped")
+
+    @cached_property
+    def look(self) -> Entry:
+        """Return the tick that says that it is gone."""
+        return entry(self.shown, gone(self.life.finding.id), self.life.position, "looked again: gone")
+
+    @cached_property
+    def state(self) -> str:
+        """Return its state in words, with what proves it or would."""
+        return _state(self.life)
+
+    @property
+    def closed(self) -> bool:
+        """Tell whether nothing is left to do about it."""
+        return self.life.state in ("proven", "dropped")
+
+    @property
+    def proof(self) -> str:
+        """Return what would prove it."""
+        return proof_asked(self.life)
+
+    @property
+    def by(self) -> str:
+        """Return who has done the work."""
+        return said_by(self.life)
+
+    @property
+    def stage(self) -> str:
+        """Return the stage where its figure is measured again, empty for one that is proven by sight."""
+        finding = self.life.finding
+        if self.life.by_sight:
+            return ""
+        if finding.of_brush:
+            return "brushes"
+        told = next((f for f in TOLD_BY.get(finding.id, ()) if f.id != finding.look), None)
+        stage = stage_of(told.id) if told is not None else None
+        return stage.id if stage is not None else ""
 
 
 def _state(life: Life) -> str:
@@ -63,4 +82,4 @@ def _state(life: Life) -> str:
 
 def lives_shown(shown: SheetPage) -> list[LifeShown]:
     """Return the findings of this visit, but for the complaint, which ends by an answer."""
-    return [life_shown(shown, x) for x in shown.visit.lives if x.finding.part is not COMPLAINT]
+    return [LifeShown(shown, x) for x in shown.visit.lives if x.finding.part is not COMPLAINT]

@@ -17,6 +17,8 @@ from norvash.web.stages.fields import Entry, StageFields, entry
 from norvash.web.stages.lives import LifeShown, lives_shown
 from norvash.work.sheet_page import SheetPage
 
+# What is named beside a stage; the rest stands where it is decided.
+_MOST_BESIDE = 8
 _MOST_CAUSES = 5
 
 
@@ -39,6 +41,7 @@ class StagePage:
     asked: list[Asked]
     lives: list[LifeShown]
     lesser: list[Condition]
+    more: int
     view: object
 
     @property
@@ -53,6 +56,8 @@ def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str
     position = at if at in {p.number for p in shown.context.state.positions} else 0
     stages = stages_of(shown.sheet)
     here = stages.index(stage)
+    lives = [] if shown.row.signed_at else lives_shown(shown)
+    lesser = [] if shown.row.signed_at else [c for c in shown.found.conditions if not c.finding.grave]
     where = At(conn=conn, shown=shown, stage=stage, position=position, typed=typed)
     return StagePage(
         stage=stage,
@@ -68,8 +73,9 @@ def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str
         upstream=upstream(shown.sheet),
         open_permits=open_permits(shown.sheet),
         asked=asked_of(where),
-        lives=[] if shown.row.signed_at else lives_shown(shown),
-        lesser=[] if shown.row.signed_at else [c for c in shown.found.conditions if not c.finding.grave],
+        lives=lives[:_MOST_BESIDE],
+        more=len(lives[_MOST_BESIDE:]) + len(lesser[_MOST_BESIDE:]),
+        lesser=lesser[:_MOST_BESIDE],
         view=view_of(where),
     )
 

@@ -24,12 +24,14 @@ class Written:
     sighted: bool
 
 
-def written(shown: SheetPage) -> list[tuple[str, list[Written]]]:
-    """Return all that was entered on a sheet by stage, in the order in which it was first entered."""
+def written(shown: SheetPage, only: Stage | None = None) -> list[tuple[str, list[Written]]]:
+    """Return all that was entered on a sheet by stage, or at one stage, in the order in which it was first entered."""
     made: dict[Stage | None, list[Written]] = {}
     acts = _acts(shown)
     spots = sorted(shown.sheet.written.items(), key=lambda e: e[1].at)
     for field_id, place in dict.fromkeys((f, p) for (f, p, sight), _ in spots if sight != "asked"):
+        if only is not None and stage_of(field_id) is not only:
+            continue
         field = field_of(field_id)
         found, left = (shown.sheet.given(field_id, place, s) for s in ("found", "left"))
         last = left or found

@@ -1,6 +1,7 @@
 """Call in: what is said of the motor, and what was put off on it before."""
 
 from collections.abc import Iterator
+from functools import lru_cache
 
 from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.diagnosis.signs import AT_THE_CALL
@@ -57,6 +58,7 @@ def complained(sheet: Sheet) -> bool:
     return bool(COMPLAINT.of(sheet)) or any(f.of(sheet) not in ("", NOT_SO) for f in signs)
 
 
+@lru_cache(maxsize=1024)
 def settled(deferred_id: str) -> Tick:
     """Return the tick that says that something put off before is mended now."""
     return tick(f"{_SETTLED}{deferred_id}", "Put off before", "mended now")

@@ -1,5 +1,6 @@
 """The stages of a bench sheet, in the order of the work; everything that a sheet can hold follows from them."""
 
+from functools import lru_cache
 from types import MappingProxyType
 
 from norvash.core.sheet.field import Field
@@ -48,6 +49,7 @@ def field_of(field_id: str) -> Field | None:
     return next((found for s in STAGES if (found := s.named_field(field_id)) is not None), None)
 
 
+@lru_cache(maxsize=4096)
 def stage_of(field_id: str) -> Stage | None:
     """Return the stage at which a field is entered, None where there is no such field."""
     if field_id in _OWNER:

@@ -1,6 +1,7 @@
 """Decide: what is done about each finding, what is overruled, what becomes of the motor."""
 
 from collections.abc import Callable
+from functools import cache
 
 from norvash.core.diagnosis.causes import CAUSES
 from norvash.core.rules.book import MotorRules
@@ -26,6 +27,7 @@ OUTCOME = pick(
 )
 
 
+@cache
 def decision(finding_id: str) -> Decision:
     """Return the field in which a finding is decided, at the place where it is, 0 for the whole motor."""
     return Decision(

@@ -1,6 +1,7 @@
 """Rework: the work list, temporary repairs, holders set after a cut."""
 
 from collections.abc import Iterator
+from functools import cache
 
 from norvash.core.motor.figure_fields import COMMUTATOR_NOW_MM
 from norvash.core.rules.book import MotorRules
@@ -65,6 +66,7 @@ def done_task(field: Field) -> str:
     return field.id.removeprefix(_TASK) if isinstance(field, Done) else ""
 
 
+@cache
 def gone(finding_id: str) -> Tick:
     """Return the tick that says that somebody looked again and found it no more, at the place where it was."""
     return tick(

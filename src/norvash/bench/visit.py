@@ -1,0 +1,47 @@
+"""A sheet with two sights of every brush and forty findings on it, for what its pages and entries take."""
+
+import uuid
+from contextlib import closing
+from datetime import datetime
+from pathlib import Path
+
+from norvash.bench.fleet import PERSON
+from norvash.core.sheet.gates import SAFE
+from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
+from norvash.core.sheet.stages.catalogue import STAGES
+from norvash.store.database import connect
+from norvash.work.acting import Act
+from norvash.work.measuring import note, record
+from norvash.work.new_set import Fitting, fit_new_set
+from norvash.work.opening import open_sheet
+from norvash.work.sheet_page import sheet_page
+from norvash.work.sheets import enter
+
+FINDINGS = 40
+_ON_BRUSHES, _PER_BRUSH = 4, 4
+
+
+def full_visit(db: Path, motor: str) -> str:
+    """Open a sheet of a motor, find forty things on it, fit a new set and measure that; return its address."""
+    with closing(connect(db, made=True)) as conn:
+
+        def act() -> Act:
+            return Act(uuid.uuid4().hex, PERSON, datetime.now())
+
+        sheet = open_sheet(conn, act(), motor, kind="full", counter="", safe=True)
+        enter(conn, act(), sheet, field_id=SAFE.waived.id, place=0, text="measured by make bench")
+        lengths = {position: f"{20 + position / 10:.1f}" for position in range(1, _ON_BRUSHES + 1)}
+        for position, length in lengths.items():
+            record(conn, act(), sheet, position=position, text=length)
+        seen = [f for f in BY_SIGHT.values() if f.grave and not f.of_brush][:_PER_BRUSH]
+        for position in lengths:
+            for finding in seen:
+                note(conn, act(), sheet, position, finding.id)
+        looked = [f for s in STAGES for f in s.looked if f.grave]
+        for finding in looked[: FINDINGS - _PER_BRUSH * _ON_BRUSHES]:
+            enter(conn, act(), sheet, field_id=finding.look, place=0, text="yes")
+        fit_new_set(conn, act(), motor, counter="", reason="at its limit", lengths=lengths, stated=Fitting())
+        shown = sheet_page(conn, sheet, datetime.now().date())
+        if len(shown.visit.lives) < FINDINGS or len(shown.sheet.written) < FINDINGS - len(seen) * _ON_BRUSHES:
+            raise RuntimeError(f"only {len(shown.visit.lives)} findings stand on the sheet")
+    return f"/sheets/{sheet}"
