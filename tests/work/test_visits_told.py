@@ -202,6 +202,10 @@ def test_a_complaint_that_stays_after_the_first_repair(visit: Visit) -> None:
     assert "It is not said what it was" in [h.words for h in visit.bench.page.holds]
     visit.walk(("cause-was", "stuck"))
     assert visit.bench.page.said.act.startswith("Brush stuck in its holder; terminals cleaned and retensioned")
+    assert [h.words for h in visit.bench.page.holds if h.words.startswith("The proof run was before")]
+    assert "runs as it should" not in visit.bench.page.said.act
+    visit.walk(("run-a", "6.1"))
+    assert "runs as it should" in visit.bench.page.said.act
     conn, motor_class = visit.bench.shop.conn, visit.bench.page.context.motor.motor_class
     assert entries.count_causes(conn, motor_class) == {}
     signed = visit.sign()

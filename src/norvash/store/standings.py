@@ -90,9 +90,12 @@ _LISTED = (
 )
 
 
-# How urgently a motor needs hands on a day: its own rank, or that to which it has risen since.
-_RISEN = "case when rank < 5 and change_on <= :today then 5 when rank < 4 and plan_on <= :today then 4 else rank end"
-_URGENT = f"select motor_id, {_RISEN} as urgency, due from standing"
+# Motors that have risen since they were judged are few, and merged with those that stand in their order by themselves.
+_TO_CHANGE = "+rank < 5 and change_on <= :today"
+_TO_PLAN = "+rank < 4 and plan_on <= :today and (change_on is null or change_on > :today)"
+_AS_KEPT = (
+    "(rank >= 5 or change_on is null or change_on > :today) and (rank >= 4 or plan_on is null or plan_on > :today)"
+)
 _COME = "rank = 0 and (look_on <= :until or plan_on <= :today)"
 
 
@@ -100,8 +103,11 @@ def list_bench(conn: Connection, today: date, until: date, most: int, skip: int)
     """Return the motors that need hands by a day, most urgent first, each at the grade to which it has risen."""
     rows = conn.execute(
         f"""with urgent as (
-                {_URGENT} where rank > 0
-                union all {_URGENT} where {_COME}
+                select * from (select motor_id, rank as urgency, due from standing where rank > 0 and {_AS_KEPT}
+                               order by rank desc, due, motor_id limit :most + :skip)
+                union all select motor_id, 5, due from standing where {_TO_CHANGE}
+                union all select motor_id, 4, due from standing where {_TO_PLAN}
+                union all select motor_id, 0, due from standing where rank = 0 and look_on <= :until and {_AS_KEPT}
                 order by urgency desc, due, motor_id limit :most offset :skip)
             select m.tag, m.name, m.place, m.class, s.*, s.stage as grade from urgent u
             join standing s on s.motor_id = u.motor_id join motor m on m.id = u.motor_id

@@ -6,8 +6,10 @@ from norvash.core.sheet.field import YES, Field
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS, field_of
 from norvash.core.sheet.stages.decide import decided_finding
+from norvash.core.sheet.stages.prove import RAN, RUN_A, RUN_RPM, RUN_V, proof_run
 from norvash.core.sheet.stages.rework import done_task
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.task import Task
@@ -60,6 +62,15 @@ def work_done(tasks: Mapping[Task, tuple[Given, ...]], finding: Finding | None =
         and (finding is None or task in finding.tasks or (finding.of_brush and task is FIT_SET))
     ]
     return tuple(dict.fromkeys(words for _, words in sorted(said, key=lambda s: s[0])))
+
+
+def ran_since(sheet: Sheet) -> bool:
+    """Tell whether the motor ran as it should after the last work on it: a run before that proves nothing of it."""
+    if not proof_run(sheet):
+        return False
+    work = [g.at for task, said in done_tasks(sheet).items() if not task.looks and task is not FIND_FAULT for g in said]
+    ran = [g.at for f in (RUN_V, RUN_A, RUN_RPM, RAN) if (g := f.given(sheet)) is not None]
+    return not work or max(ran) >= max(work)
 
 
 def touched(field: Field, sheet: Sheet, new: Mapping[int, bool], place: int = 0) -> bool:
