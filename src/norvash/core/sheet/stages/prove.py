@@ -12,7 +12,7 @@ from norvash.core.sheet.finding import Noted, finding
 from norvash.core.sheet.gates import POWER
 from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages.call_in import COMPLAINT_DEAD, FIND_FAULT
 from norvash.core.sheet.task import Task
 from norvash.core.text.words import grouped
@@ -126,6 +126,10 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
         yield 0, EARTH_OPEN.saying(words)
 
 
+def _is_done(visit: Visit) -> bool:
+    return proof_run(visit.sheet)
+
+
 STAGE = Stage(
     id="prove",
     name="prove",
@@ -136,4 +140,5 @@ STAGE = Stage(
     schools=("school.test",),
     proves=True,
     judge=_judge,
+    is_done=_is_done,
 )
