@@ -119,3 +119,42 @@ def test_an_entry_is_answered_by_its_page_at_once_where_that_is_asked_for(client
     page = client.get(gone_to.headers["location"]).text
     ids = re.compile(r'value="[0-9a-f]{24}[^"]*"')
     assert ids.sub("", at_once.text) == ids.sub("", page)
+
+
+def test_what_is_possible_in_two_ways_is_asked_on_the_page_and_refused_with_a_proposal_in_json(
+    client: TestClient, shop: Shop
+) -> None:
+    sheet = open_sheet(shop.conn, shop.act(), shop.motor(), kind="full", counter="")
+
+    def form(job: str, act: str, **typed: str) -> str:
+        data = {"act_id": f"asked-{act}", "stage": "brushes", "position": "1", **typed}
+        answer = client.post(f"/sheets/{sheet}/{job}", data=data, headers={"Prefer": "return=representation"})
+        return unescape(answer.text)
+
+    def stands(sight: str) -> str:
+        plain = client.get(f"/api/v1/sheets/{sheet}").json()
+        return next((e["typed"] for e in plain["entries"] if (e["field"], e["sight"]) == ("gap", sight)), "")
+
+    form("entries", "gate", field="waive.safe", value="tried")
+    form("entries", "first", field="gap", place="1", value="0.2", sight="found", touched="0")
+    first = {"field": "gap", "place": "1", "value": "2.1", "replaces": "asked-first", "sight": "found", "touched": "0"}
+    question = form("entries", "second", **first)
+    assert 'value="mistyped"' in question
+    assert 'value="again"' in question
+    assert 'value="2.1"' in question
+    assert stands("found") == "0.2"
+    form("entries", "done", field="task.gap", value="yes", minutes="10", stage="rework")
+    # It waited in a browser that had not seen the work: it is kept as typed, and asked about.
+    waited = form("entries", "waited", **{**first, "value": "2.2"})
+    assert "2.2 by Ines Torvald is kept, but" in waited
+    assert (stands("found"), stands("asked"), stands("left")) == ("0.2", "2.2", "")
+    asked = re.search(r'name="id" value="([^"]+)"', waited)
+    assert asked is not None
+    form("sights", "said", id=asked.group(1), sight="left")
+    assert (stands("found"), stands("asked"), stands("left")) == ("0.2", "", "2.2")
+    # A program that names no sight where work was done is told which one it would be.
+    body = {"act_id": "by-a-program", "person": "Ines Torvald", "field": "gap", "place": 1, "value": "2.3"}
+    refused = client.post(f"/api/v1/sheets/{sheet}/entries", json={**body, "replaces": asked.group(1)})
+    assert (refused.status_code, "left" in str(refused.json()["error"])) == (409, True)
+    kept = client.post(f"/api/v1/sheets/{sheet}/entries", json={**body, "replaces": asked.group(1), "sight": "left"})
+    assert (kept.status_code, stands("left")) == (200, "2.3")
