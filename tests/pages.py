@@ -5,8 +5,10 @@ from collections.abc import Iterator
 from contextlib import contextmanager
 from html import unescape
 from pathlib import Path
+from typing import Any
 
 import pytest
+from httpx2 import Response
 from starlette.testclient import TestClient
 
 from norvash.config import Settings
@@ -15,11 +17,25 @@ from norvash.web.app import create_app
 ORIGIN = "http://localhost"
 
 
+def _as_read(found: re.Match[bytes]) -> bytes:
+    return b" " if found[0].isspace() else found[0]
+
+
+class Reading(TestClient):
+    """A client whose pages read as a browser reads them: where a line is broken says nothing, but in what was typed."""
+
+    def request(self, *args: Any, **kwargs: Any) -> Response:
+        answer = super().request(*args, **kwargs)
+        if "html" in answer.headers.get("content-type", ""):
+            answer._content = re.sub(rb"<textarea.*?</textarea>|\s+", _as_read, answer.content, flags=re.DOTALL)
+        return answer
+
+
 @contextmanager
 def opened(db: Path, person: str = "person-of-test") -> Iterator[TestClient]:
     """Return a client of the application on a database, with somebody at work."""
     app = create_app(Settings(db=db, log=False))
-    with TestClient(app, base_url=ORIGIN, headers={"Origin": ORIGIN}) as made:
+    with Reading(app, base_url=ORIGIN, headers={"Origin": ORIGIN}) as made:
         made.cookies.set("norvash_person", person)
         yield made
         if not app.state.faults:

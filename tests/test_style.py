@@ -29,6 +29,14 @@ def test_modules_are_short() -> None:
     assert sorted(lengths[p] for p in SOURCE)[len(SOURCE) // 2] < 150
 
 
+def test_what_is_sent_to_the_browser_can_be_read_a_line_at_a_time() -> None:
+    web = ROOT / "src/norvash/web"
+    own = [p for folder in ("templates", "static") for p in (web / folder).rglob("*.*") if "vendor" not in p.parts]
+    assert len(own) > 50
+    long = [f"{p.name}:{n}" for p in own for n, line in enumerate(p.read_text().splitlines(), 1) if len(line) > 160]
+    assert long == []
+
+
 def test_the_formatter_is_only_held_off_tables_of_data() -> None:
     found = {
         p: re.findall(r"# fmt: *(?:off|skip)", p.read_text()) for p in (*SOURCE, *TESTS) if p.name != "test_style.py"

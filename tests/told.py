@@ -34,7 +34,7 @@ class _Reader(HTMLParser):
 
     def handle_data(self, data: str) -> None:
         if not self.silent:
-            self.parts.append(data)
+            self.parts.append(re.sub(r"\s+", " ", data))
 
 
 def told(html: str, first: str = "<main", end: str = "</main>") -> str:

@@ -77,8 +77,8 @@ ENTRIES = (
 class Hand:
     """Somebody who does anything to one motor, sensible or not."""
 
-    def __init__(self, shop: Shop, motor: str, seed: int) -> None:
-        self.shop, self.motor, self.random = shop, motor, Random(seed)
+    def __init__(self, shop: Shop, motor: str, seed: int, brushes: int) -> None:
+        self.shop, self.motor, self.random, self.brushes = shop, motor, Random(seed), brushes
         self.used, self.length = 100.0, 22.0
 
     def job(self) -> Callable[[Act], str]:
@@ -122,7 +122,7 @@ class Hand:
             )
         self.length = max(6.0, self.length - self.random.random() / 2)
         text = self.random.choice((f"{self.length:.2f}", f"{self.length / 25.4:.3f} in", "-3", "long"))
-        position, there = self.random.randrange(1, 4), readings_on(self.shop.conn, found.id)
+        position, there = self.random.randrange(1, self.brushes + 2), readings_on(self.shop.conn, found.id)
         replaces = there[position].id if position in there and self.random.random() < 0.8 else ""
         return lambda act: record(self.shop.conn, act, found.id, position=position, text=text, replaces=replaces)
 
@@ -130,13 +130,14 @@ class Hand:
         self.length = 22.0
         reason, first = self.random.choice((*END_REASONS, "bored")), self.random.choice(("", "22.1", "no"))
         second, also = self.random.choice(("21.95", "nominal", "")), self.random.choice(((), ("springs",), ("gap",)))
+        others = {n: self.random.choice(("22", "21.9", "nominal", "")) for n in range(3, self.brushes + 1)}
         return lambda act: fit_new_set(
             self.shop.conn,
             act,
             self.motor,
             counter="",
             reason=reason,
-            lengths={1: first, 2: second},
+            lengths={1: first, 2: second, **others},
             stated=Fitting(also=also),
         )
 
@@ -168,7 +169,7 @@ class Hand:
         if self._shut():
             return self._way_in()
         round_id, seen = self._round(), self.random.choice((*BY_ID, "ghost"))
-        position, gone = self.random.randrange(1, 4), self.random.random() < 0.3
+        position, gone = self.random.randrange(1, self.brushes + 2), self.random.random() < 0.3
         return lambda act: note(self.shop.conn, act, round_id, position, seen, gone=gone)
 
     def settle(self) -> Callable[[Act], str]:
@@ -181,7 +182,7 @@ class Hand:
         return lambda act: take_back_answer(self.shop.conn, act, (answered or ["no-reading"])[0])
 
     def renew(self) -> Callable[[Act], str]:
-        lengths = {self.random.randrange(1, 4): self.random.choice(("", "21.9"))}
+        lengths = {self.random.randrange(1, self.brushes + 2): self.random.choice(("", "21.9"))}
         return lambda act: renew_brushes(self.shop.conn, act, self.motor, counter="", reason="damaged", lengths=lengths)
 
     def enter(self) -> Callable[[Act], str]:
@@ -312,8 +313,9 @@ def test_any_order_of_jobs_keeps_the_record_true(shop: Shop, seed: int) -> None:
         "rated_v": "400",
         "holder_gap_mm": "2.2",
     }
-    motor = shop.motor(set_is_new=bool(seed % 2), figures=stated)
-    hand, done, refused, ever = Hand(shop, motor, seed), 0, 0, set[tuple[int, str]]()
+    brushes = 4 if seed % 3 == 0 else 2
+    motor = shop.motor(set_is_new=bool(seed % 2), figures=stated, brushes=str(brushes))
+    hand, done, refused, ever = Hand(shop, motor, seed, brushes), 0, 0, set[tuple[int, str]]()
     for _ in range(STEPS):
         shop.later(days=hand.random.choice((0, 0, 1, 9)), minutes=hand.random.randrange(1, 300))
         job, act, before = hand.job(), shop.act(), counts(shop)

@@ -49,8 +49,8 @@ class BrushLine:
 
     @property
     def seen_now(self) -> tuple[Finding, ...]:
-        """Return what is seen on it: of a brush that is new, nothing that was on the old one."""
-        return tuple(f for f in self.seen if not (self.new and f in self.seen_found))
+        """Return what is seen there: of a brush that is new, nothing that was on the old one."""
+        return tuple(f for f in self.seen if not (self.new and f.of_brush and f in self.seen_found))
 
 
 @dataclass(frozen=True, slots=True)

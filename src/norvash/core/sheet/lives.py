@@ -178,7 +178,8 @@ class _Visit:
     def _ended(self, life: Life) -> Life:
         """Return a life with its state."""
         again = life.at in self.now and bool(life.done) and bool(life.proof or life.finding.id == SET_WORN.id)
-        return replace(life, state=self._state(life, again=again), measured_again=again)
+        state = self._state(life, again=again)
+        return replace(life, state=state, measured_again=again and state == "open")
 
     def _state(self, life: Life, *, again: bool) -> State:
         dropped = life.decided is not None and life.decided.word == "dropped" and life.finding.grade != "stop"

@@ -168,7 +168,7 @@ def _complaint(sheet: Sheet, outcome: str) -> Iterator[Hold]:
     if not call_in.complained(sheet) or outcome in _STOPS:
         return
     if not answer:
-        yield Hold("The complaint is not answered: is it gone?", prove.STAGE)
+        yield Hold("It is not said whether the complaint is gone", prove.STAGE)
     elif answer == "still":
         yield Hold("The complaint is still there", prove.STAGE)
     elif answer == "this" and not CAUSE_WAS.of(sheet):

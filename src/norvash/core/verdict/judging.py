@@ -222,8 +222,9 @@ def _days(state: MotorState, line: StraightLine | None) -> Days:
 
 
 def _spread(brushes: tuple[BrushNow, ...], state: MotorState, rules: MotorRules) -> Spread | None:
+    """Return how evenly the set has worn, None unless every brush is read."""
     wear = [b.wear_mm for b in brushes if b.wear_mm is not None]
-    if len(wear) < 2:
+    if len(wear) < max(2, len(brushes)):
         return None
     sd = max(b.last.sd_mm for b in brushes if b.last)
     return set_spread(wear, sd, rules, [p.polarity for p in state.positions])

@@ -53,7 +53,9 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
 
 
 def _proven(visit: Visit, said: Verdict) -> Verdict:
-    """Return what was found, what was done about it, and what proves it, before what the motor itself says."""
+    """Return what was found, what was done about it, and what proves it, before what the motor itself says; after that,
+    where the motor must not go back as it is.
+    """
     sheet = visit.sheet
     found = [f"{x.place}: {x.finding.words}" for x in visit.lives if x.done and x.finding.part is not COMPLAINT]
     cause = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
@@ -62,7 +64,10 @@ def _proven(visit: Visit, said: Verdict) -> Verdict:
     first = cause or (listed(found) if found else "the cause is not known")
     work = "; ".join(work_done(tasks))
     line = "; ".join(filter(None, (first, work, run)))
-    return replace(said, act=f"{line[0].upper()}{line[1:]}.", why=f"{said.act} {said.why}".strip())
+    story = f"{line[0].upper()}{line[1:]}."
+    if visit.found.grade in ("change", "stop") or any(x.state == "done not proven" for x in visit.lives):
+        return replace(said, why=f"{said.why} {story}".strip())
+    return replace(said, act=story, why=f"{said.act} {said.why}".strip())
 
 
 def _closed(said: Verdict, cause: Diagnosis | None, rules: MotorRules, act: str) -> Verdict:

@@ -72,7 +72,9 @@
 
   function tell() {
     const says = document.getElementById("bar-says"), on = [...(now().get(bar) || [])].map((c) => swatch(c).querySelector("span").textContent);
-    says.textContent = "Bar " + bar + " of " + count() + ": " + (on.join(", ") || "nothing") + ". Painting: " + swatch(condition).querySelector("span").textContent + ".";
+    const painting = swatch(condition).querySelector("span").textContent;
+    says.textContent = "Bar " + bar + " of " + count() + ": " + (on.join(", ") || "nothing")
+      + ". Painting: " + painting + ".";
   }
 
   function choose(id) {
@@ -154,7 +156,10 @@
   });
   document.addEventListener("keyup", (event) => { if (event.key === "Shift") { running = false; } });
 
-  const barOf = (target) => { const hit = target && target.closest && target.closest("#bars-field [data-bar], #bars-field [data-on]"); return hit ? Number(hit.dataset.bar || hit.dataset.on) : 0; };
+  const barOf = (target) => {
+    const hit = target && target.closest && target.closest("#bars-field [data-bar], #bars-field [data-on]");
+    return hit ? Number(hit.dataset.bar || hit.dataset.on) : 0;
+  };
   document.addEventListener("pointerdown", (event) => {
     const b = barOf(event.target);
     if (!b || still() || event.button > 0) { return; }

@@ -23,7 +23,8 @@
     if (waits.length > 0) {
       const line = document.createElement("p");
       const many = waits.length === 1 ? "One entry waits" : waits.length + " entries wait";
-      line.textContent = many + " in this browser" + (held ? "" : " until the network is back") + ": " + waits.map((i) => i.says).join("; ") + "." + (held ? " " + held : "");
+      const why = held ? " " + held : "", until = held ? "" : " until the network is back";
+      line.textContent = many + " in this browser" + until + ": " + waits.map((i) => i.says).join("; ") + "." + why;
       bar.append(line);
     }
     refused.forEach((item) => {
@@ -64,7 +65,11 @@
     const wanted = refused || (activeId && document.getElementById(activeId)) || (order >= 0 && (next.querySelector("[autofocus]") || stops(next)[order]));
     if (wanted) {
       wanted.focus({ preventScroll: true });
-      if (refused && !refused.matches("textarea")) { refused.select(); } else if (at && wanted.setSelectionRange && wanted.type === "text") { try { wanted.setSelectionRange(at[0], at[1]); } catch { /* a field without a caret */ } }
+      if (refused && !refused.matches("textarea")) {
+        refused.select();
+      } else if (at && wanted.setSelectionRange && wanted.type === "text") {
+        try { wanted.setSelectionRange(at[0], at[1]); } catch { /* a field without a caret */ }
+      }
     }
     showUnit();
     show();
@@ -102,7 +107,11 @@
         }
         const html = await answer.text();
         write(WAITING, read(WAITING).filter((i) => i.act !== item.act));
-        if (sheet() && item.page === here() && read(WAITING).length === 0 && answer.status < 500) { merge(html, item); } else if (!answer.ok) { refuse(item, troubleIn(html)); }
+        if (sheet() && item.page === here() && read(WAITING).length === 0 && answer.status < 500) {
+          merge(html, item);
+        } else if (!answer.ok) {
+          refuse(item, troubleIn(html));
+        }
         if (sheet() && answer.ok && item.page !== here() && read(WAITING).length === 0) { await refresh(); }
       }
     } catch { held = ""; retry = setTimeout(flush, RETRY_MS); }
@@ -133,7 +142,19 @@
     if (first) { body.set("replaces", first.act); }
     const value = field ? field.value : by ? by.textContent.trim() : "";
     const says = [form.dataset.says, value].filter(Boolean).join(" ").slice(0, 80);
-    write(WAITING, [...read(WAITING), { act: body.get("act_id"), url: form.getAttribute("action"), body: body.toString(), says, page: here(), who: who(), form: form.id, field: field ? field.id : "", value, left }]);
+    const item = {
+      act: body.get("act_id"),
+      url: form.getAttribute("action"),
+      body: body.toString(),
+      says,
+      page: here(),
+      who: who(),
+      form: form.id,
+      field: field ? field.id : "",
+      value,
+      left,
+    };
+    write(WAITING, [...read(WAITING), item]);
     if (field) { moveOn(field); }
     show();
     flush();
