@@ -1,7 +1,7 @@
 """An open bench sheet, written on in few words."""
 
 from conftest import Shop
-from norvash.core.sheet.done import sight_of
+from norvash.core.sheet.done import done_tasks, sight_of
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.work.context import load
@@ -26,7 +26,7 @@ class Bench:
         """Enter one thing in the sight of which it speaks by now, over what stands there."""
         context, field = load(self.shop.conn, self.motor), field_of(field_id)
         sheet = context.open_sheet
-        sight = sight_of(field, sheet, context.state.told.new, place) if field and sheet else "found"
+        sight = sight_of(field, done_tasks(sheet), context.state.told.new, place) if field and sheet else "found"
         there = context.written.get((field_id, place, sight))
         return enter(
             self.shop.conn,

@@ -14,6 +14,7 @@ from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
 
 pytestmark = pytest.mark.browser
+READ = r"?.textContent.replace(/\s+/g, ' ').trim() ?? ''"
 
 
 def press(page: Page, *keys: str) -> None:
@@ -24,7 +25,7 @@ def press(page: Page, *keys: str) -> None:
 def type_into(page: Page, label: str, text: str, *, back: bool = False) -> None:
     """Tab on, or back, from where the cursor is until the field with this label has it, then type."""
     for _ in range(60):
-        if page.evaluate("label => document.activeElement.labels?.[0]?.textContent.trim().startsWith(label)", label):
+        if page.evaluate(f"label => (document.activeElement.labels?.[0]{READ}).startsWith(label)", label):
             page.keyboard.press("Control+A")
             page.keyboard.type(text)
             return
@@ -34,7 +35,7 @@ def type_into(page: Page, label: str, text: str, *, back: bool = False) -> None:
 
 def tab_to(page: Page, words: str) -> None:
     for _ in range(60):
-        if page.evaluate("words => document.activeElement.textContent.trim().startsWith(words)", words):
+        if page.evaluate(f"words => (document.activeElement{READ}).startsWith(words)", words):
             return
         page.keyboard.press("Tab")
     pytest.fail(f"no way by Tab to “{words}”")

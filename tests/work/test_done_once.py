@@ -18,7 +18,7 @@ from norvash.store.database import Connection, connect, transaction
 from norvash.store.policies import list_policies
 from norvash.work import measuring, registering, standing
 from norvash.work.acting import Act
-from norvash.work.context import Context
+from norvash.work.context import Context, load
 from norvash.work.logging_use import log_use
 from norvash.work.measuring import note, record
 from norvash.work.motor_types import save_type
@@ -30,7 +30,7 @@ from norvash.work.renewing import renew_brushes
 from norvash.work.ruling import set_rule
 from norvash.work.sheets import enter
 from norvash.work.signing import sign
-from norvash.work.standing import Judged, catch_up, foresee
+from norvash.work.standing import Judged, catch_up, foresee, judge, judged_today
 from norvash.work.undoing import undo
 
 HELD = ("begin", "begin immediate", "commit", "rollback")
@@ -202,9 +202,20 @@ def test_after_a_rule_changes_motors_are_judged_in_steps_that_let_others_write(
         return kept, rest
 
     monkeypatch.setattr(standing, "_keep_some", step)
+    assert_remembered_as_it_is(shop, made)
     assert catch_up(shop.conn, shop.now.date()) == 12 - 1
+    assert_remembered_as_it_is(shop, made)
     assert set(steps) <= {0, 1}
     assert standings.list_stale(shop.conn, rules.rules_seq(shop.conn), "", 99) == []
+
+
+def assert_remembered_as_it_is(shop: Shop, motors: list[str]) -> None:
+    """What is remembered of motors is what is worked out from the record now, whoever wrote in between."""
+    for motor in motors:
+        for day in (shop.now.date(), shop.now.date() + timedelta(days=300)):
+            told, anew = judged_today(shop.conn, motor, day), judge(load(shop.conn, motor), day)
+            assert (told.found, told.said, told.context.ahead) == (anew.found, anew.said, anew.context.ahead)
+            assert judged_today(shop.conn, motor, day) is told
 
 
 def test_what_a_family_teaches_reaches_all_of_it_in_two_turns(shop: Shop, monkeypatch: pytest.MonkeyPatch) -> None:
@@ -224,8 +235,11 @@ def test_what_a_family_teaches_reaches_all_of_it_in_two_turns(shop: Shop, monkey
         shop.later(weeks=4).new_set(motor, f"{700 + 40 * number}")
     catch_up(shop.conn, shop.now.date())
     # A rule that says how much a set without readings teaches: all of the family is stale, and teaches anew.
+    assert_remembered_as_it_is(shop, made)
     set_rule(shop.conn, shop.act(), "stage.watch", scope="site", scope_id="", text="0.5", why="tried")
+    assert_remembered_as_it_is(shop, made)
     judged = catch_up(shop.conn, shop.now.date() + timedelta(days=1))
+    assert_remembered_as_it_is(shop, made)
     assert judged <= 2 * len(made)
     assert standings.list_stale(shop.conn, rules.rules_seq(shop.conn), "", 99) == []
     before = shop.conn.execute("select motor_id, ahead_json from forecast order by 1").fetchall()

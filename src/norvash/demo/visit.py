@@ -3,7 +3,7 @@
 from collections.abc import Callable, Mapping
 from datetime import datetime, timedelta
 
-from norvash.core.sheet.done import sight_of
+from norvash.core.sheet.done import done_tasks, sight_of
 from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.gates import POWER, usual_method
 from norvash.core.sheet.life import Life
@@ -42,7 +42,7 @@ class Visit:
         sheet, field = context.open_sheet, field_of(field_id)
         if sheet is None or field is None:
             raise LookupError(field_id)
-        sight = sight_of(field, sheet, context.state.told.new, place)
+        sight = sight_of(field, done_tasks(sheet), context.state.told.new, place)
         there = sheet.written.get((field_id, place, sight))
         enter(
             self.conn,

@@ -16,4 +16,4 @@ def grade_mark(grade: str | None, word: str) -> Drawing:
         slots.append(el("path", "slot-empty", d="M0 17L35 -1"))
     if grade == "stop":
         slots.append(el("path", "slot-empty", d="M0 0L35 16M35 0L0 16"))
-    return Drawing(name="stage-mark", width=35.5, height=16, title="Stage", description=word, elements=tuple(slots))
+    return Drawing(name="stage-mark", width=35.5, height=16, title="Grade", description=word, elements=tuple(slots))

@@ -1,7 +1,8 @@
 """Connections, transactions and forward-only migrations."""
 
 import sqlite3
-from collections.abc import Iterator
+from collections import OrderedDict
+from collections.abc import Hashable, Iterator
 from contextlib import closing, contextmanager
 from dataclasses import dataclass
 from pathlib import Path
@@ -11,7 +12,6 @@ from norvash.core.text.texts import compared
 from norvash.errors import NorvashError, Unavailable
 from norvash.store.trouble import DatabaseError, trouble_of, unavailable
 
-Connection = sqlite3.Connection
 Row = sqlite3.Row
 _APPLICATION_ID = 0x4E6F7276
 _BUSY_MS = 5000
@@ -19,6 +19,12 @@ _SCHEMA = Path(__file__).parent / "schema"
 _MOST_FAULTS = 20
 _ALWAYS = (f"busy_timeout = {_BUSY_MS}", "foreign_keys = on", "trusted_schema = off")
 _TO_WRITE = ("journal_mode = wal", "synchronous = full")
+
+
+class Connection(sqlite3.Connection):
+    """A connection to a database; `memory` holds what was worked out from it, shared by those of one pool."""
+
+    memory: OrderedDict[Hashable, object]
 
 
 def connect(path: Path, *, read_only: bool = False, made: bool = False) -> Connection:
@@ -30,8 +36,13 @@ def connect(path: Path, *, read_only: bool = False, made: bool = False) -> Conne
     mode = "ro" if read_only else "rw" if made else "rwc"
     try:
         conn = sqlite3.connect(
-            f"file:{quote(str(path))}?mode={mode}", uri=True, isolation_level=None, check_same_thread=False
+            f"file:{quote(str(path))}?mode={mode}",
+            uri=True,
+            isolation_level=None,
+            check_same_thread=False,
+            factory=Connection,
         )
+        conn.memory = OrderedDict()
         conn.row_factory = sqlite3.Row
         for pragma in _ALWAYS if read_only else (*_ALWAYS, *_TO_WRITE):
             conn.execute(f"pragma {pragma}")

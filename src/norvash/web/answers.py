@@ -16,6 +16,7 @@ from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import decision
 from norvash.core.text.quantities import UNITS
 from norvash.core.text.words import counted, day_words, figure_words, grouped, length_words, use_words
+from norvash.core.verdict.grades import WORDS
 from norvash.drawing.finding_picture import finding_picture
 from norvash.drawing.grade_mark import grade_mark
 from norvash.drawing.svg import HATCHING, Drawing
@@ -49,7 +50,7 @@ def _rows(rows: Sequence[Sequence[str]]) -> Markup:
 
 @cache
 def _mark(grade: str | None, word: str) -> Markup:
-    return _drawn(grade_mark(grade, word))
+    return _drawn(grade_mark(grade, word or WORDS.get(grade or "", "none")))
 
 
 @cache

@@ -5,7 +5,8 @@ These are coroutines because each is a matter of microseconds, less than a chang
 
 import queue
 import secrets
-from collections.abc import AsyncIterator
+from collections import OrderedDict
+from collections.abc import AsyncIterator, Hashable
 from dataclasses import dataclass
 from datetime import datetime
 from pathlib import Path
@@ -31,6 +32,7 @@ class Pool:
     def __init__(self, path: Path, *, read_only: bool = False) -> None:
         self._path, self._read_only, self._opened = path, read_only, identity(path)
         self._idle: queue.LifoQueue[Connection] = queue.LifoQueue(_IDLE)
+        self._memory: OrderedDict[Hashable, object] = OrderedDict()
 
     def take(self) -> Connection:
         """Return an idle connection, or a new one.
@@ -41,7 +43,9 @@ class Pool:
         try:
             return self._idle.get_nowait()
         except queue.Empty:
-            return connect(self._path, read_only=self._read_only, made=True)
+            made = connect(self._path, read_only=self._read_only, made=True)
+            made.memory = self._memory
+            return made
 
     def give_back(self, conn: Connection) -> None:
         """Keep a connection for the next request, or close it."""

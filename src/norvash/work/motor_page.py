@@ -10,9 +10,9 @@ from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow
 from norvash.store.sheets import SheetRow
-from norvash.work.context import Context, load
+from norvash.work.context import Context
 from norvash.work.history import HistoryLine, history
-from norvash.work.standing import judge
+from norvash.work.standing import judged_today
 
 _ACTS, _SHEETS = 80, 8
 
@@ -31,23 +31,18 @@ class MotorPage:
     answered: list[ReadingRow]
 
 
-def judged(conn: Connection, motor_id: str, today: date) -> tuple[Context, Findings, Verdict]:
-    """Return a motor with its verdict of today, without writing anything."""
-    made = judge(load(conn, motor_id), today)
-    return made.context, made.found, made.said
-
-
 def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
     """Return all that a motor's page shows.
 
     Raises: NotFound.
     """
-    context, found, said = judged(conn, motor_id, today)
+    made = judged_today(conn, motor_id, today)
+    context, found = made.context, made.found
     left_open = context.row if context.row is not None and context.row.signed_at is None else None
     return MotorPage(
         context=context,
         found=found,
-        said=said,
+        said=made.said,
         open_sheet=left_open,
         sheets=sheets.list_sheets(conn, motor_id, _SHEETS),
         standing=tuple(x for x in found.lives if x.stands) if left_open is None else (),

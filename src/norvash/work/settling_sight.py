@@ -3,7 +3,7 @@
 from dataclasses import dataclass, replace
 from datetime import date
 
-from norvash.core.sheet.done import touched
+from norvash.core.sheet.done import done_tasks, touched
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.sheet import Spot
 from norvash.errors import Conflict, InputError, NotFound
@@ -61,7 +61,7 @@ def _entry(conn: Connection, context: Context, spot: Spot, given: Given, *, sigh
     field, sheet = kept_field(spot[0]), context.open_sheet
     if sheet is None:
         raise LookupError("an unsigned sheet is the newest")
-    if sight == "left" and not touched(field, sheet, context.state.told.new, spot[1]):
+    if sight == "left" and not touched(field, done_tasks(sheet), context.state.told.new, spot[1]):
         raise Conflict(
             "Nothing was done here at this visit: it cannot be as left.",
             "Tick the work on the rework stage first, or keep it as found.",

@@ -6,6 +6,7 @@ from datetime import date
 
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.sheet.done import done_tasks
+from norvash.core.sheet.given import Given
 from norvash.core.sheet.progress import StageNow, progress
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import Hold, holds
@@ -13,6 +14,7 @@ from norvash.core.sheet.signs_shown import complained, diagnosis_of, may_complai
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.before.judged import Before, judge_before
 from norvash.core.sheet.stages.sign import NEXT_LOOK
+from norvash.core.sheet.task import Task
 from norvash.core.sheet.work_list import Proposed, work_list
 from norvash.core.verdict.as_found import found_before_work
 from norvash.core.verdict.grades import Grade
@@ -22,10 +24,10 @@ from norvash.core.verdict.values import Findings
 from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.sheets import SheetRow
-from norvash.work.context import Context, load
+from norvash.work.context import Context
 from norvash.work.history import HistoryLine, history
 from norvash.work.sheet_state import put_together
-from norvash.work.standing import Judged, judge
+from norvash.work.standing import Judged, judged_today
 
 _ACTS = 30
 
@@ -56,6 +58,7 @@ class SheetPage:
     cases: int
     rail: tuple[StageNow, ...]
     holds: tuple[Hold, ...]
+    done: Mapping[Task, tuple[Given, ...]]
     work: tuple[Proposed, ...]
     look: Look
     version: int
@@ -86,12 +89,12 @@ def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
     Raises: NotFound.
     """
     row = sheets.fetch_sheet(conn, sheet_id)
-    return shown(conn, row, judge(load(conn, row.motor_id), today), today)
+    return shown(conn, row, judged_today(conn, row.motor_id, today), today)
 
 
-def shown(conn: Connection, row: SheetRow, judged: Judged, today: date) -> SheetPage:
+def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetPage:
     """Return a sheet with all that follows from it, its motor as it was judged."""
-    context, found, said = judged.context, judged.found, judged.said
+    context, found, said = motor.context, motor.found, motor.said
     own = context.sheet if context.row is not None and context.row.id == row.id else None
     sheet, rules = own or put_together(conn, row, context.facts), context.rules
     before, before_work = judge_before(sheet, rules), judge_before(sheet.as_found, rules)
@@ -102,7 +105,7 @@ def shown(conn: Connection, row: SheetRow, judged: Judged, today: date) -> Sheet
     cases = entries.count_causes(conn, context.motor.motor_class) if sought else {}
     cause = diagnosis_of(sheet, signs, rules, found.lives, cases) if sought else None
     asked = _asked_readings(conn, context, row)
-    visit = Visit(sheet, found, rules, asked)
+    visit, done = Visit(sheet, found, rules, asked), done_tasks(sheet)
     return SheetPage(
         row=row,
         sheet=sheet,
@@ -117,7 +120,8 @@ def shown(conn: Connection, row: SheetRow, judged: Judged, today: date) -> Sheet
         cases=sum(cases.values()),
         rail=progress(visit),
         holds=holds(visit),
-        work=work_list(visit.lives, done_tasks(sheet), rules, idle="idle" in sheet.facts.surroundings),
+        done=done,
+        work=work_list(visit.lives, done, rules, idle="idle" in sheet.facts.surroundings),
         look=_look(sheet, found),
         version=sheets.version_of(conn, row.id),
         opened_at=_opened_at(conn, context, row.id),

@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from datetime import date, datetime
 
-from norvash.core.sheet.done import touched
+from norvash.core.sheet.done import done_tasks, touched
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.gates import GATES, SAFE, unfit
 from norvash.core.sheet.given import Given, Sight
@@ -129,7 +129,7 @@ def _overwritten(field: Field, there: Given | None, given: Given) -> Given | Non
 
 def _touched(context: Context, sheet: Sheet, field: Field, place: int) -> bool:
     """Tell whether work of this visit has touched the place of a field."""
-    return field.sighted and touched(field, sheet, context.state.told.new, place)
+    return field.sighted and touched(field, done_tasks(sheet), context.state.told.new, place)
 
 
 def _sight(field: Field, seeing: Seeing, *, touched: bool) -> Sight:

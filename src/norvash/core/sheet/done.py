@@ -73,16 +73,18 @@ def ran_since(sheet: Sheet) -> bool:
     return not work or max(ran) >= max(work)
 
 
-def touched(field: Field, sheet: Sheet, new: Mapping[int, bool], place: int = 0) -> bool:
-    """Tell whether work on a sheet has touched what a field speaks of: its next value is then as left.
+def touched(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place: int = 0) -> bool:
+    """Tell whether work of a visit has touched what a field speaks of: its next value is then as left.
 
-    `new` are the positions with a new brush.
+    `tasks` are those that are done, `new` the positions with a new brush.
     """
-    work = [task for task in done_tasks(sheet) if not task.looks]
+    work = [task for task in tasks if not task.looks]
+    if not work and not new:
+        return False
     asked = field.tells if not field.tested else (*field.tells, *FIELD_BY_ID[field.tested].tells)
     if any(task in f.tasks for f in asked for task in work) or any(task in field.touched_by for task in work):
         return True
-    if field.tested and touched(FIELD_BY_ID[field.tested], sheet, new, place):
+    if field.tested and touched(FIELD_BY_ID[field.tested], work, new, place):
         return True
     return place in new and any(FIT_SET in f.tasks for f in asked)
 
@@ -94,8 +96,8 @@ def worked_on(finding: Finding, position: int, sheet: Sheet, new: Mapping[int, b
     )
 
 
-def sight_of(field: Field, sheet: Sheet, new: Mapping[int, bool], place: int = 0) -> Sight:
+def sight_of(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place: int = 0) -> Sight:
     """Return the sight of which the next value in a field speaks."""
     if field.records_work:
         return "left"
-    return "left" if field.sighted and touched(field, sheet, new, place) else "found"
+    return "left" if field.sighted and touched(field, tasks, new, place) else "found"

@@ -48,6 +48,11 @@ class Sheet:
         return {(f, p): g for (f, p), g in found.items() if self.together.get(f) not in anew} | left
 
     @cached_property
+    def said(self) -> frozenset[str]:
+        """Return the fields in which something stands, at any place."""
+        return frozenset(f for (f, _), given in self.entries.items() if given.stands)
+
+    @cached_property
     def as_found(self) -> "Sheet":
         """Return the sheet as the motor was found, before anybody worked on it."""
         return self if self.view == "found" or not self.worked_on else replace(self, view="found")

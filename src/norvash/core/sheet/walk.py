@@ -18,10 +18,8 @@ def stages_of(sheet: Sheet) -> tuple[Stage, ...]:
 
 def touched(sheet: Sheet, stage: Stage) -> bool:
     """Tell whether anything was entered at a stage; that it is skipped is no entry of its work."""
-    return any(
-        given.stands and stage_of(f) is stage and f != (stage.skip.id if stage.skip else "")
-        for (f, _), given in sheet.entries.items()
-    )
+    skip = stage.skip.id if stage.skip is not None else ""
+    return any(f != skip and stage_of(f) is stage for f in sheet.said)
 
 
 def looked_at(visit: Visit, part: Part) -> bool:
@@ -37,8 +35,7 @@ def looked_at(visit: Visit, part: Part) -> bool:
     looks = dict(stage.looks)
     if part not in looks:
         return visit.measured if stage.measures else touched(sheet, stage)
-    read = {f for (f, _), given in sheet.entries.items() if given.stands}
-    measured = any(f.id in read for f in stage.fields if any(t.part is part for t in f.tells))
+    measured = any(f.id in sheet.said for f in stage.fields if any(t.part is part for t in f.tells))
     here = any(x.finding.part is part for x in visit.lives)
     return looks[part].of(sheet) or measured or here
 

@@ -11,6 +11,7 @@ from norvash.store import rounds, sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import ReadingForm, whole
+from norvash.web.stages.hidden import Hidden
 from norvash.web.stages.page import stage_page
 from norvash.work.measuring import note, record
 from norvash.work.new_set import Fitting, fit_new_set
@@ -79,7 +80,7 @@ def _stage(
     if here is None or here not in stages_of(shown.sheet):
         raise NotFound("This sheet has no such stage.", "Choose one from its rail.")
     at = f"{typed.get('field', '')}.{whole(typed.get('place', '')) or 0}" if error else ""
-    shown_page = stage_page(conn, shown, here, typed)
+    shown_page, act_id = stage_page(conn, shown, here, typed), fresh_id()
     return page(
         request,
         "sheet.html",
@@ -97,7 +98,8 @@ def _stage(
         fields=shown_page.fields,
         stage=stage,
         position=shown_page.position,
-        act_id=fresh_id(),
+        act_id=act_id,
+        hidden=Hidden(shown_page.fields, act_id, stage, shown_page.position),
         typed=typed,
         error=error,
         error_at=at,

@@ -10,21 +10,27 @@ from norvash.core.sheet.stages.decide import DECISIONS, MOTOR_OVERRULED, OUTCOME
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.walk import looked_at
 from norvash.core.verdict.grades import WORDS
+from norvash.web.forms import whole
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.lives import LifeShown, lives_shown
 from norvash.work.sheet_page import SheetPage
 
+_AT_ONCE = 5
+
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Decide:
-    """Every finding of the visit with what may be decided of it; what supply and battery say, which never raise the
+    """Every finding of the visit with what may be decided of it; at which of them the answers stand at once, and how
+    many are not decided; what supply and battery say, which never raise the
     motor; what may be overruled; which parts somebody has looked at; which brushes may stay; the causes ruled out or
     likely.
     """
 
     decisions: Mapping[str, str]
     lives: list[LifeShown]
+    asked: frozenset[tuple[int, str]]
+    undecided: int
     upstream: list[str]
     overrules: dict[str, Entry]
     motor_overruled: Given | None
@@ -40,9 +46,12 @@ def view(at: At) -> Decide:
     shown = at.shown
     causes = {c: entry(shown, field) for c, field in RULED_OUT.items()}
     likely = {r.cause.id for r in shown.cause.ranked[:3]} if shown.cause else set[str]()
+    found = lives_shown(shown)
     return Decide(
         decisions=DECISIONS,
-        lives=lives_shown(shown),
+        lives=found,
+        asked=_asked(found, at.typed),
+        undecided=sum(x.life.state == "open" and not x.decide.word for x in found),
         upstream=[j.words for j in shown.before.judged if not j.right],
         overrules={part: entry(shown, field) for part, field in OVERRULED.items()},
         motor_overruled=MOTOR_OVERRULED.given(shown.sheet),
@@ -52,6 +61,16 @@ def view(at: At) -> Decide:
         stays=_stays(shown),
         out=[e for c, e in causes.items() if e.word or c in likely],
     )
+
+
+def _asked(found: list[LifeShown], typed: Mapping[str, str]) -> frozenset[tuple[int, str]]:
+    """Return the findings whose answers stand on the page at once: the one that somebody has turned to, then those that
+    are not decided, the gravest first. The rest say where their answers are: nobody reads a hundred forms.
+    """
+    turned_to = (typed.get("field", ""), whole(typed.get("place", "")) or 0)
+    left = [x for x in found if x.life.state != "proven"]
+    left.sort(key=lambda x: ((x.decide.field.id, x.life.position) != turned_to, bool(x.decide.word)))
+    return frozenset(x.life.at for x in left[:_AT_ONCE])
 
 
 def _stays(shown: SheetPage) -> tuple[Stay, ...]:

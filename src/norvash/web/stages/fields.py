@@ -87,7 +87,7 @@ class Group(NamedTuple):
 def entry(shown: SheetPage, field: Field, place: int = 0, label: str = "") -> Entry:
     """Return a field as it stands on a sheet."""
     written, words = shown.sheet.written, label or field.label
-    sight = sight_of(field, shown.sheet, shown.found.new, place)
+    sight = sight_of(field, shown.done, shown.found.new, place)
     left, found = written.get((field.id, place, "left")), written.get((field.id, place, "found"))
     if field.sighted and (sight == "left" or left is not None):
         return Entry(field=field, place=place, label=words, given=left, sight="left", found=found)
@@ -113,10 +113,9 @@ class StageFields:
         """Return the entries of one group, none where it is not offered."""
         return next((g.entries for g in self.groups if g.words == words), [])
 
-    def drew(self, field_id: str, place: int) -> str:
-        """Note that a field was drawn; it says nothing."""
+    def drew(self, field_id: str, place: int) -> None:
+        """Note that a field was drawn."""
         self._drawn.add((field_id, place))
-        return ""
 
     def left(self) -> list[Group]:
         """Return what no template has drawn yet."""

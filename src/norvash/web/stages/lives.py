@@ -25,6 +25,11 @@ class LifeShown:
         """Return the entry that decides it."""
         return entry(self.shown, decision(self.life.finding.id), self.life.position)
 
+    @cached_property
+    def key(self) -> str:
+        """Return the name that its elements carry."""
+        return f"{self.decide.field.id}-{self.life.position}".replace(".", "-")
+
     @property
     def choices(self) -> tuple[str, ...]:
         """Return what may be decided: nothing of grade stop is dropped."""

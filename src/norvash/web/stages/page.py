@@ -5,6 +5,7 @@ from importlib import import_module
 
 from norvash.core.rules.book import Choice
 from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages import decide
 from norvash.core.sheet.walk import open_permits, stages_of, upstream
 from norvash.core.verdict.components import Condition
 from norvash.drawing.cause_bars import cause_bars
@@ -56,7 +57,8 @@ def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str
     position = at if at in {p.number for p in shown.context.state.positions} else 0
     stages = stages_of(shown.sheet)
     here = stages.index(stage)
-    lives = [] if shown.row.signed_at else lives_shown(shown)
+    # Where they are decided they stand in the middle of the page.
+    lives = [] if shown.row.signed_at or stage is decide.STAGE else lives_shown(shown)
     lesser = [] if shown.row.signed_at else [c for c in shown.found.conditions if not c.finding.grave]
     where = At(conn=conn, shown=shown, stage=stage, position=position, typed=typed)
     return StagePage(
