@@ -7,6 +7,7 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Browser, BrowserContext, Locator, Page, Route, expect
 
+from bench_sheet import Bench
 from conftest import Shop, readings_on
 from live import Watch, served
 from norvash.devices.gauge_process import standin
@@ -68,6 +69,14 @@ def tab_on(page: Page, there: str) -> None:
             return
         press(page, "Tab")
     pytest.fail(f"no way by Tab to {there}")
+
+
+def tab_to_name(page: Page, words: str) -> None:
+    for _ in range(140):
+        if page.evaluate("document.activeElement.textContent.trim()") == words:
+            return
+        press(page, "Tab")
+    pytest.fail(f"no way by Tab to “{words}”")
 
 
 def hit(page: Page, there: str) -> None:
@@ -309,6 +318,37 @@ def test_a_reading_made_at_the_same_moment_is_not_overwritten(
     expect(ines.locator("#value-1")).to_have_value("19.1")
     expect(ines.locator("#waiting")).to_be_hidden()
     assert readings_on(shop.conn, ines.url.split("/")[4])[1].typed == "19.4"
+
+
+def test_a_value_that_waited_while_another_ticked_the_work_is_kept_and_asked_about(
+    *, ines: Page, other: Page, context: BrowserContext, watch: Watch, winch: str, shop: Shop
+) -> None:
+    """It may have been read before the work or after it: the sheet holds until somebody says which."""
+    watch.cut, sheet = True, Bench(shop, winch)
+    sheet.put("waive.safe", "in parts")
+    sheet.put("gap", "0.2", 1)
+    ines.goto(f"/sheets/{sheet.id}/brushes?position=1")
+    gap, story = ines.locator("[id='in-gap.1']"), ines.locator(".beside")
+    context.set_offline(True)
+    gap.fill("2.1")
+    press(ines, "Enter")
+    expect(ines.locator("#waiting")).to_contain_text("One entry waits")
+    other.goto(f"/sheets/{sheet.id}/rework")
+    other.locator("[id='done-task.gap.0']").press("Enter")
+    expect(other.locator(".worklist")).to_contain_text("Done, Bram Aldous")
+    context.set_offline(False)
+    asked = ines.locator(".asked-sight")
+    expect(asked).to_contain_text("2.1 by Ines Torvald is kept, but")
+    expect(ines.locator("#waiting")).to_be_hidden()
+    expect(story).to_contain_text("done; measure")
+    assert any("Not said whether as found or as left" in h.words for h in sheet.page.holds)
+    tab_to_name(ines, "As left, after it")
+    press(ines, "Enter")
+    expect(asked).to_be_hidden()
+    expect(ines.locator(".as-found").first).to_contain_text("0.2")
+    expect(gap).to_have_value("2.1")
+    expect(story).to_contain_text("proven: 2.1")
+    assert not any("Not said" in h.words for h in sheet.page.holds)
 
 
 def test_the_gauge_types_where_the_cursor_is_and_says_what_is_wrong(
