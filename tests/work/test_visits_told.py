@@ -204,8 +204,11 @@ def test_a_complaint_that_stays_after_the_first_repair(visit: Visit) -> None:
     assert visit.bench.page.said.act.startswith("Brush stuck in its holder; terminals cleaned and retensioned")
     assert [h.words for h in visit.bench.page.holds if h.words.startswith("The proof run was before")]
     assert "runs as it should" not in visit.bench.page.said.act
+    # Neither the tick nor a figure alone is a run after the work.
     visit.walk(("run-a", "6.1"))
-    assert "runs as it should" in visit.bench.page.said.act
+    assert "runs as it should" not in visit.bench.page.said.act
+    visit.walk(("ran", "yes"))
+    assert "runs as it should: 6.1 A." in visit.bench.page.said.act
     conn, motor_class = visit.bench.shop.conn, visit.bench.page.context.motor.motor_class
     assert entries.count_causes(conn, motor_class) == {}
     signed = visit.sign()
@@ -338,3 +341,17 @@ def test_a_quick_look_claims_nothing_clean_and_goes_on_as_a_whole_sheet(shop: Sh
     shop.sign(sheet)
     assert bench.page.row.signed["signed_as"] == "not clean"
     assert [x.state for x in shop.page(motor).standing] == ["open"]
+
+
+def test_a_worn_set_that_went_on_is_said_as_it_is_worn_now(shop: Shop) -> None:
+    motor = shop.motor()
+    said = []
+    for counter, length in (("400", "11"), ("440", "9"), ("440", "11.2")):
+        shop.later(weeks=2).log(motor, counter)
+        visit = visit_to(shop, motor)
+        visit.walk(("lengths", f"{length} {length}"), ("outcome", "deferred"))
+        (life,) = (x for x in visit.bench.page.visit.lives if x.finding.id == "set.worn")
+        said.append((life.finding.grade, life.finding.words))
+        visit.sign("the set is on order")
+    # What was worn to its limit is not less worn because it is measured longer.
+    assert said == [("plan", "worn: plan the change"), ("change", "worn: change now"), ("change", "worn: change now")]

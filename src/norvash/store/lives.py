@@ -78,16 +78,20 @@ def keep_lives(conn: Connection, before: Iterable[KeptLife], after: Iterable[Kep
 
 
 def sign_lives(conn: Connection, sheet_id: str, lives: Iterable[Life], act_id: str) -> None:
-    """Keep what has become of every finding when a sheet is signed: what stands goes on, the rest ends."""
+    """Keep what has become of every finding when a sheet is signed: what stands goes on as grave as it is now, the rest
+    ends.
+    """
     for life in lives:
         put_off = life.put_off if life.state == "put off" else None
         ended = {"sheet": None, "act": None} if life.stands else {"sheet": sheet_id, "act": act_id}
         conn.execute(
-            """update life set state = :state, who = :who, due_on = :due_on, why = :why,
+            """update life set grade = :grade, words = :words, state = :state, who = :who, due_on = :due_on, why = :why,
                       ended_sheet_id = :sheet, ended_act_id = :act
                where id = :id""",
             {
                 "id": life.kept.id if life.kept is not None else life_id(sheet_id, life),
+                "grade": life.finding.grade,
+                "words": life.finding.words,
                 "state": life.state,
                 "who": put_off.who if put_off is not None else "",
                 "due_on": put_off.day.isoformat() if put_off is not None else None,

@@ -3,7 +3,7 @@
 from collections.abc import Iterable
 from datetime import datetime
 
-from norvash.core.sheet.done import ran_since
+from norvash.core.sheet.done import ran_words
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import Life
@@ -15,7 +15,7 @@ from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
 from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.decide import DECISIONS, OUTCOME
-from norvash.core.sheet.stages.prove import CAUSE_WAS, COMPLAINT_NOW, run_words
+from norvash.core.sheet.stages.prove import CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.walk import looked_at
 from norvash.core.verdict.components import Component
 from norvash.core.verdict.grades import word_of
@@ -42,7 +42,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "findings": [_life(x) for x in lives],
         "done": [_task(w.task.done, w.done) for w in page.work if w.done is not None],
         "set": _set(page),
-        "run": run_words(sheet) if ran_since(sheet) else "",
+        "run": ran_words(sheet),
         "opened": opened(page.visit),
         "not_looked_at": [p.words for p in PARTS if not looked_at(page.visit, p)] if sheet.kind == "full" else [],
         "waived": [

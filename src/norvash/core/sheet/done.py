@@ -1,6 +1,7 @@
 """What was done on a sheet, and which places that has touched: what is read there next is as left."""
 
 from collections.abc import Iterable, Mapping
+from datetime import datetime
 
 from norvash.core.sheet.field import YES, Field
 from norvash.core.sheet.finding import Finding
@@ -9,7 +10,7 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS, field_of
 from norvash.core.sheet.stages.decide import decided_finding
-from norvash.core.sheet.stages.prove import RAN, RUN_A, RUN_RPM, RUN_V, proof_run
+from norvash.core.sheet.stages.prove import RAN, run_words
 from norvash.core.sheet.stages.rework import done_task
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.task import Task
@@ -64,13 +65,18 @@ def work_done(tasks: Mapping[Task, tuple[Given, ...]], finding: Finding | None =
     return tuple(dict.fromkeys(words for _, words in sorted(said, key=lambda s: s[0])))
 
 
-def ran_since(sheet: Sheet) -> bool:
-    """Tell whether the motor ran as it should after the last work on it: a run before that proves nothing of it."""
-    if not proof_run(sheet):
-        return False
+def last_work(sheet: Sheet) -> datetime:
+    """Return when the last work on the motor was entered; without any, when the sheet was opened."""
     work = [g.at for task, said in done_tasks(sheet).items() if not task.looks and task is not FIND_FAULT for g in said]
-    ran = [g.at for f in (RUN_V, RUN_A, RUN_RPM, RAN) if (g := f.given(sheet)) is not None]
-    return not work or max(ran) >= max(work)
+    return max(work, default=sheet.at)
+
+
+def ran_words(sheet: Sheet) -> str:
+    """Return how the motor ran as it should after the last work on it, empty where that is not said and measured: a run
+    before proves nothing of that work, neither its figures nor its tick.
+    """
+    last, ran = last_work(sheet), RAN.given(sheet)
+    return run_words(sheet, last) if ran is not None and ran.at >= last else ""
 
 
 def touched(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place: int = 0) -> bool:

@@ -119,12 +119,13 @@ class _Visit:
         return self._ended(made)
 
     def _said(self, kept: KeptLife | None, found: Finding | None) -> Finding:
-        """Return a finding in the words that it was found with; a life of this sheet follows what is entered on it."""
-        if kept is None or (found is not None and not self._carried(kept)):
-            if found is None:
-                raise LookupError("a life is of something found")
-            return found
-        return kept.finding
+        """Return a finding in the words that it was found with; a life of this sheet follows what is entered on it, and
+        one of an earlier visit what is graver now.
+        """
+        said = [found] if found is not None else []
+        if kept is not None and (found is None or self._carried(kept)):
+            said.insert(0, kept.finding)
+        return max(said, key=lambda f: GRADES.index(f.grade))
 
     def _carried(self, kept: KeptLife | None) -> bool:
         return kept is not None and kept.sheet_id != self.sheet.id

@@ -23,7 +23,7 @@ def done_words(life: Life) -> str:
 def proof_asked(life: Life) -> str:
     """Return what would prove that a finding is mended."""
     if life.finding.of_brush:
-        return "measure the new brushes"
+        return "measure the new brushes" if life.done else "measure the brushes"
     fields = [f for f in TOLD_BY.get(life.finding.id, ()) if f.id != life.finding.look]
     if fields and not life.by_sight:
         return f"measure again: {fields[0].label[0].lower()}{fields[0].label[1:]}"

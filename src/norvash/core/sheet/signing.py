@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from norvash.core.sheet.asked import misfits
-from norvash.core.sheet.done import ran_since
+from norvash.core.sheet.done import ran_words
 from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.gates import POWER, SAFE, SERVICE
 from norvash.core.sheet.life import Life
@@ -24,6 +24,7 @@ from norvash.core.text.words import listed
 
 _RUNS = ("service", "deferred")
 _STOPS = ("upstream", "out", "away")
+RUN_BEFORE_WORK = "The proof run was before the last work"
 SignedAs = Literal["certificate", "not clean", "measured", "not opened", "out", "away"]
 SIGNED_AS: dict[SignedAs, str] = {
     "certificate": "Certificate: opened or renewed, proven, back to service",
@@ -158,8 +159,10 @@ def _outcome(visit: Visit) -> Iterator[Hold]:
         yield Hold("The verdict on the motor was overruled: overrule a part instead, or take it back", decide.STAGE)
     if outcome in _RUNS and opened(visit) and not prove.proof_run(sheet):
         yield Hold("No proof run: volts, current or r/min, and that it ran as it should", prove.STAGE)
-    elif outcome in _RUNS and opened(visit) and not ran_since(sheet):
-        yield Hold("The proof run was before the last work: run it again, and enter what it shows", prove.STAGE)
+    elif outcome in _RUNS and opened(visit) and not ran_words(sheet):
+        yield Hold(
+            f"{RUN_BEFORE_WORK}: run it again, enter what it shows, and tick that it ran as it should", prove.STAGE
+        )
     yield from _complaint(sheet, outcome)
 
 

@@ -4,11 +4,11 @@ from dataclasses import replace
 
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.done import done_tasks, ran_since, work_done
+from norvash.core.sheet.done import done_tasks, ran_words, work_done
 from norvash.core.sheet.part import COMPLAINT, PARTS
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.call_in import FIND_FAULT
-from norvash.core.sheet.stages.prove import CAUSE_WAS, COMPLAINT_NOW, complaint_gone, run_words
+from norvash.core.sheet.stages.prove import CAUSE_WAS, COMPLAINT_NOW, complaint_gone
 from norvash.core.sheet.walk import upstream
 from norvash.core.text.words import listed
 from norvash.core.verdict.grades import GRADES
@@ -60,7 +60,8 @@ def _proven(visit: Visit, said: Verdict) -> Verdict:
     found = [f"{x.place}: {x.finding.words}" for x in visit.lives if x.done and x.finding.part is not COMPLAINT]
     cause = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
     tasks = {task: given for task, given in done_tasks(sheet).items() if task is not FIND_FAULT}
-    run = f"runs as it should: {run_words(sheet)}" if ran_since(sheet) else ""
+    ran = ran_words(sheet)
+    run = f"runs as it should: {ran}" if ran else ""
     first = cause or (listed(found) if found else "the cause is not known")
     work = "; ".join(work_done(tasks))
     line = "; ".join(filter(None, (first, work, run)))

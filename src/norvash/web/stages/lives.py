@@ -77,7 +77,8 @@ def _state(life: Life) -> str:
     if life.state == "proven" and life.proof and life.proof[-1].number is not None:
         return f"proven: {life.proof[-1].typed}"
     if life.state == "open" and life.measured_again:
-        return "measured again, still so"
+        last = life.proof[-1].typed if life.proof and life.proof[-1].number is not None else ""
+        return f"measured again{f': {last}' if last else ''}, still so"
     if life.state == "open" and life.decided is not None:
         return "to do"
     if life.state == "done not proven":

@@ -1,6 +1,7 @@
 """Prove: the gate before power, the run, the protective earth."""
 
 from collections.abc import Iterator
+from datetime import datetime
 
 from norvash.core.diagnosis.causes import CAUSES
 from norvash.core.edges import over
@@ -109,9 +110,10 @@ def proof_run(sheet: Sheet) -> bool:
     return RAN.of(sheet) and any(f.of(sheet) is not None for f in (RUN_V, RUN_A, RUN_RPM))
 
 
-def run_words(sheet: Sheet) -> str:
-    """Return how it ran, in words; empty where it was not run."""
-    volts, amps, rpm = RUN_V.of(sheet), RUN_A.of(sheet), RUN_RPM.of(sheet)
+def run_words(sheet: Sheet, since: datetime) -> str:
+    """Return how it ran, in words, by what was measured from a time on; empty where nothing was."""
+    read = [f.given(sheet) for f in (RUN_RPM, RUN_A, RUN_V)]
+    rpm, amps, volts = (g.number if g is not None and g.at >= since else None for g in read)
     made = [f"{grouped(rpm)} r/min"] if rpm is not None else []
     made += [f"{amps:g} A"] if amps is not None else []
     made += [f"{volts:g} V"] if volts is not None else []
