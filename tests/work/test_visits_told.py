@@ -166,7 +166,10 @@ def test_what_was_put_off_is_found_again_after_a_new_set(visit: Visit, shop: Sho
     put_off = {"who": "Bram Aldous", "day": day}
     visit.walk(("lengths", "9.2 8.9"), ("see", "brush.sticky", 2), ("see", "insulator.cracked", 1))
     visit.walk(("decide.brush.sticky", "deferred", 2, put_off), ("decide.insulator.cracked", "deferred", 1, put_off))
-    visit.walk(("set", "22 22"), ("outcome", "out")).sign("waits for the insulator")
+    visit.walk(("set", "22 nominal"), ("outcome", "out")).sign("waits for the insulator")
+    page = visit.bench.page
+    assert {x.stage.id for x in page.rail if x.state == "done"} >= {"safe", "brushes", "decide", "sign"}
+    assert {x.state for x in page.rail} == {"done", "not done"}
     shop.later(weeks=2).new_set(visit.bench.motor, "", "22", "22", reason="damaged")
     motor = shop.page(visit.bench.motor)
     assert {x.finding.id: x.state for x in motor.standing} == {

@@ -7,7 +7,7 @@ from datetime import date
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.sheet.done import done_tasks
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.progress import StageNow, progress
+from norvash.core.sheet.progress import StageNow, as_signed, progress
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import Hold, holds
 from norvash.core.sheet.signs_shown import complained, diagnosis_of, may_complain, signs_shown
@@ -118,7 +118,7 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
         signs=signs,
         cause=cause,
         cases=sum(cases.values()),
-        rail=progress(visit),
+        rail=_rail(row, visit),
         holds=holds(visit),
         done=done,
         work=work_list(visit.lives, done, rules, idle="idle" in sheet.facts.surroundings),
@@ -140,6 +140,13 @@ def _asked_readings(conn: Connection, context: Context, row: SheetRow) -> tuple[
         for g in rounds.list_sighted(conn, r.id)
         if g.sight == "asked"
     )
+
+
+def _rail(row: SheetRow, visit: Visit) -> tuple[StageNow, ...]:
+    """Return how far a sheet is; a signed one as it was signed, where that was kept."""
+    told = row.signed.get("told") if row.signed_at is not None else None
+    kept = told.get("stages") if isinstance(told, dict) else None
+    return as_signed(kept) if kept else progress(visit)
 
 
 def _look(sheet: Sheet, found: Findings) -> Look:

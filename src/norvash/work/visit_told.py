@@ -36,6 +36,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
     return {
         "signed_as": kind,
         "signed_as_words": SIGNED_AS[kind],
+        "stages": [{"id": x.stage.id, "state": x.state, "why": x.why} for x in page.rail],
         "complaint": _complaint(page),
         "cause": _cause(page),
         "parts": [_part(x) for x in page.found.components],
@@ -86,7 +87,9 @@ def _part(part: Component) -> Plain:
 
 def _life(life: Life) -> Plain:
     decided = life.decided
-    proof = list(_by(life.proof)) or (["the new brushes have lengths of their own"] if life.finding.of_brush else [])
+    proof = list(_by(life.proof, seen="looked again")) or (
+        ["the new brushes have lengths of their own"] if life.finding.of_brush else []
+    )
     put_off = life.put_off if life.state == "put off" else None
     return {
         "finding": life.finding.id,
@@ -109,10 +112,10 @@ def _life(life: Life) -> Plain:
     }
 
 
-def _by(said: Iterable[Given]) -> Iterable[str]:
-    """Yield who entered something, and what, where it is a value."""
+def _by(said: Iterable[Given], seen: str = "") -> Iterable[str]:
+    """Yield who entered something, and what: a value, or of what has none what was `seen`."""
     for given in said:
-        value = given.typed if given.number is not None else ""
+        value = given.typed if given.number is not None else seen
         yield ", ".join(filter(None, (value, f"{given.person} {given.at:%H:%M}")))
 
 

@@ -1,11 +1,12 @@
 """How far a sheet is: each stage done, skipped, waiting or held, and why; on a signed one, what was not done."""
 
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from typing import Literal
 
 from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.stage import Stage, Visit
-from norvash.core.sheet.stages.catalogue import STAGES
+from norvash.core.sheet.stages.catalogue import STAGE_BY_ID, STAGES
 from norvash.core.sheet.walk import stages_of, touched, upstream
 
 State = Literal["done", "skipped", "waiting", "held", "not done"]
@@ -28,6 +29,18 @@ def progress(visit: Visit) -> tuple[StageNow, ...]:
     for stage in stages_of(visit.sheet):
         state, why = _state(stage, visit, safe=safe)
         made.append(StageNow(stage, STAGES.index(stage) + 1, state, why))
+    return tuple(made)
+
+
+def as_signed(told: Iterable[Mapping[str, str]]) -> tuple[StageNow, ...]:
+    """Return the stages as they stood when their sheet was signed: what waited then was not done."""
+    made = []
+    for kept in told:
+        stage = STAGE_BY_ID[kept["id"]]
+        state: State = "skipped" if kept["state"] == "skipped" else "not done"
+        if stage.closes or kept["state"] == "done":
+            state = "done"
+        made.append(StageNow(stage, STAGES.index(stage) + 1, state, kept["why"] if state == "skipped" else ""))
     return tuple(made)
 
 

@@ -11,7 +11,7 @@ STATE_WORDS = {
     "done not proven": "done, not proven",
     "proven": "proven",
     "dropped": "not needed",
-    "withdrawn": "entered by a slip",
+    "withdrawn": "withdrawn",
 }
 
 

@@ -69,6 +69,13 @@ def signed_as(visit: Visit) -> SignedAs:
     return "certificate" if opened(visit) else "not opened"
 
 
+def standing(visit: Visit) -> tuple[str, ...]:
+    """Return what stands with a motor although nothing is open: what is put off, and the gates that were waived."""
+    put_off = [f"{x.place}, {x.finding.words}, is put off" for x in visit.lives if x.state == "put off"]
+    gates = [(gate.words, gate.now(visit.sheet, visit.rules)) for gate in (SAFE, POWER, SERVICE)]
+    return (*put_off, *(f"gate “{words}” was waived by {now.person}" for words, now in gates if now.state == "waived"))
+
+
 def opened(visit: Visit) -> bool:
     """Tell whether the motor was opened, or something in it renewed, at this visit."""
     return visit.measured or how_far_open(visit.sheet) != "assembled"

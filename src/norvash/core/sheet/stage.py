@@ -36,7 +36,7 @@ class Visit:
 
     @property
     def lives(self) -> tuple[Life, ...]:
-        """Return the findings that are in play at this visit: all but those that were entered by a slip."""
+        """Return the findings that are in play at this visit: all but those that were withdrawn."""
         return tuple(x for x in self.found.lives if x.state != "withdrawn")
 
     @property

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.signing import SIGNED_AS, signed_as
+from norvash.core.sheet.signing import SIGNED_AS, signed_as, standing
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, PARTS_USED
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
@@ -16,14 +16,15 @@ from norvash.work.brush_lines import BrushLines, brush_lines
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Sign:
-    """The gate back to service; what was signed and added since; as what it would be signed now; what is written on the
-    sheet, brush by brush.
+    """The gate back to service; what was signed and added since; as what it would be signed now, and what stands
+    against a clean signature although nothing is open; what is written on the sheet, brush by brush.
     """
 
     gate: GateShown
     signed: Mapping[str, object]
     signs_as: str
     grave: bool
+    standing: tuple[str, ...]
     added: list[Given]
     written: list[tuple[str, list[Written]]]
     brushes: BrushLines
@@ -39,6 +40,7 @@ def view(at: At) -> Sign:
         signed=shown.row.signed,
         signs_as=SIGNED_AS[signed_as(shown.visit)].lower(),
         grave=any(x.state == "open" for x in shown.visit.lives),
+        standing=standing(shown.visit),
         added=[g for n in ADDITION.places(shown.sheet) if (g := ADDITION.given(shown.sheet, n)) is not None],
         written=written(shown),
         brushes=brush_lines(at.conn, shown),
