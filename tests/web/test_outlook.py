@@ -100,14 +100,14 @@ def test_a_window_long_before_the_limit_is_an_opportunity_and_raises_nothing(cli
     listed = next(x for x in standings.find_motors(shop.conn, "X-1", "", 9, 0) if x.motor_id == far)
     today = shop.now.date()
     bare = ahead_of(listed, (), today)
-    assert bare.early_on is not None
-    assert (bare.opportunity, bare.grade) == (False, shop.page(far).found.grade)
+    assert bare.row.early_on is not None
+    assert (bare.opportunity, bare.row.grade) == (False, shop.page(far).found.grade)
     plan_on = min(r.on for r in standings.rises_of(listed.standing) if r.part == "brushes")
     for last, opportunity in ((plan_on - timedelta(days=1), True), (plan_on, False), (today + timedelta(days=9), True)):
         window = replace(REFIT, first_on=last - timedelta(days=4), last_on=last, place="")
         ahead = ahead_of(listed, (window,), today)
         assert ahead.change is not None
-        assert (ahead.change.on, ahead.opportunity, ahead.grade) == (last, opportunity, bare.grade)
+        assert (ahead.change.on, ahead.opportunity, ahead.row.grade) == (last, opportunity, bare.row.grade)
 
 
 BAD_WINDOWS = {

@@ -151,12 +151,12 @@ def test_as_the_days_go_by_lists_and_pages_agree_without_any_write(shop: Shop) -
         today = shop.later(days=7).now.date()
         bench_rows = {r.listed.motor_id: r for r in bench(shop.conn, today, 1).rows}
         rows = {r.listed.motor_id: r for r in register(shop.conn, "", "", 1, today)}
-        ahead = {a.listed.motor_id: a for a in outlook(shop.conn, Sought(today=today), "weeks", 1, today).rows}
+        ahead = {a.row.listed.motor_id: a for a in outlook(shop.conn, Sought(today=today), "weeks", 1, today).rows}
         for motor in (measured, put_off):
             page = shop.page(motor)
             grade, row = page.found.grade, rows[motor]
             assert (row.grade, row.word) == (grade, page.said.word)
-            assert ahead[motor].grade == grade
+            assert ahead[motor].row.grade == grade
             assert grade == "fit" or bench_rows[motor].grade == grade
             sought = standings.list_outlook(shop.conn, Sought(grade=grade or "", today=today), 9, 0)
             assert motor in {x.motor_id for x in sought}

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from datetime import date, timedelta
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.rising import risen
+from norvash.core.verdict.rising import Rise, risen
 from norvash.store import sheets, standings
 from norvash.store.database import Connection
 from norvash.store.sheets import OpenSheet
@@ -20,7 +20,7 @@ _MOST_PAGES = 100_000
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class BenchRow:
-    """One motor on the bench, ready to be drawn; the note says what its dates ask for."""
+    """One motor on the bench, ready to be drawn; the note says what its dates ask for, `rises` when it rises."""
 
     listed: Listed
     grade: str | None
@@ -31,6 +31,7 @@ class BenchRow:
     late_on: date | None
     note: str
     flags: str
+    rises: tuple[Rise, ...]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -53,7 +54,8 @@ def row_of(listed: Listed, today: date) -> BenchRow:
         date.fromisoformat(d) if d else None
         for d in (standing.limit_on, standing.look_on, standing.early_on, standing.late_on)
     )
-    rise = risen(standing.grade, rises_of(standing), today)  # type: ignore[arg-type]
+    rises = rises_of(standing)
+    rise = risen(standing.grade, rises, today)  # type: ignore[arg-type]
     grade, note = (rise.grade, rise.why) if rise is not None else (standing.grade, "")
     due = look_on is not None and look_on <= today
     if due and not note and grade not in ("change", "stop"):
@@ -70,6 +72,7 @@ def row_of(listed: Listed, today: date) -> BenchRow:
         late_on=late_on,
         note=note,
         flags=flags,
+        rises=rises,
     )
 
 

@@ -8,7 +8,7 @@ from norvash.core.sheet.part import BRUSHES
 from norvash.core.use.season import Window
 from norvash.store import policies, standings
 from norvash.store.database import Connection
-from norvash.store.standings import Counts, Listed, Sought, rises_of
+from norvash.store.standings import Counts, Listed, Sought
 from norvash.work.bench import BenchRow, row_of
 
 PAGE = 14
@@ -20,21 +20,14 @@ _MOST_PAGES = 100_000
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Ahead:
-    """One motor ahead, with the change proposed for it where its band is known.
+    """One motor ahead, as the bench shows it, with the change proposed for it where its band is known.
 
-    It is an `opportunity` where a dark window ends before the limit asks for anything: it raises nothing. `row` is the
-    motor as the bench shows it.
+    It is an `opportunity` where a dark window ends before the limit asks for anything: it raises nothing.
     """
 
-    listed: Listed
-    grade: str | None
-    early_on: date | None
-    middle_on: date | None
-    late_on: date | None
-    look_on: date | None
+    row: BenchRow
     change: Proposal | None
     opportunity: bool
-    row: BenchRow
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,7 +38,7 @@ class Task:
     until: date
     looks: int
     changes: int
-    first: list[Ahead]
+    first: list[Listed]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -72,7 +65,7 @@ def outlook(conn: Connection, sought: Sought, span: str, page: int, today: date)
     pages = max((counts.motors + PAGE - 1) // PAGE, 1)
     page = min(max(page, 1), pages)
     rows = [ahead_of(x, windows, today) for x in standings.list_outlook(conn, sought, PAGE, (page - 1) * PAGE)]
-    tasks = _tasks(conn, sought, windows, today=today, ends=ends, counts=counts) if page == 1 else []
+    tasks = _tasks(conn, sought, ends, counts) if page == 1 else []
     return Outlook(
         rows=rows,
         first=today,
@@ -88,24 +81,11 @@ def outlook(conn: Connection, sought: Sought, span: str, page: int, today: date)
 
 def ahead_of(listed: Listed, windows: tuple[Window, ...], today: date) -> Ahead:
     """Return a motor ahead, with the change proposed for it."""
-    kept = listed.standing
-    early, middle, late, look = (
-        date.fromisoformat(d) if d else None for d in (kept.early_on, kept.limit_on, kept.late_on, kept.look_on)
-    )
-    change = propose(early, windows, listed.place, today) if early else None
-    asked_on = min((r.on for r in rises_of(kept) if r.part == BRUSHES.id), default=date.max)
     row = row_of(listed, today)
-    return Ahead(
-        listed=listed,
-        grade=row.grade,
-        early_on=early,
-        middle_on=middle,
-        late_on=late,
-        look_on=look,
-        change=change,
-        opportunity=change is not None and bool(change.window) and change.on < asked_on,
-        row=row,
-    )
+    change = propose(row.early_on, windows, listed.place, today) if row.early_on else None
+    asked_on = min((r.on for r in row.rises if r.part == BRUSHES.id), default=date.max)
+    opportunity = change is not None and bool(change.window) and change.on < asked_on
+    return Ahead(row=row, change=change, opportunity=opportunity)
 
 
 def _dark(windows: tuple[Window, ...], first: date, last: date) -> list[tuple[date, date, str]]:
@@ -123,18 +103,10 @@ def _ends(windows: tuple[Window, ...], today: date) -> list[tuple[str, date]]:
     ]
 
 
-def _tasks(
-    conn: Connection,
-    sought: Sought,
-    windows: tuple[Window, ...],
-    *,
-    today: date,
-    ends: list[tuple[str, date]],
-    counts: Counts,
-) -> list[Task]:
+def _tasks(conn: Connection, sought: Sought, ends: list[tuple[str, date]], counts: Counts) -> list[Task]:
     """Return what falls to be done by each end, the first looks named."""
-    due = [ahead_of(x, windows, today) for x in standings.list_tasks(conn, sought, ends[-1][1], _NAMED)]
+    due = standings.list_tasks(conn, sought, ends[-1][1], _NAMED)
     return [
-        Task(words, until, looks, changes, [a for a in due if a.look_on and a.look_on <= until])
+        Task(words, until, looks, changes, [x for x in due if (x.standing.look_on or "") <= until.isoformat()])
         for (words, until), (looks, changes) in zip(ends, counts.by_day, strict=True)
     ]

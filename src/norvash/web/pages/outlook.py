@@ -70,29 +70,29 @@ def _river(found: Outlook, width: float) -> Drawing:
     return outlook_river([_flow(r) for r in found.rows], found.first, found.last, found.dark, width)
 
 
-def _flow(row: Ahead) -> Flow:
-    listed, change = row.listed, row.change
+def _flow(ahead: Ahead) -> Flow:
+    row, change = ahead.row, ahead.change
     shown = change is not None and row.grade != "stop"
     return Flow(
-        href=f"/motors/{listed.motor_id}",
-        tag=listed.tag,
-        name=listed.name,
+        href=f"/motors/{row.listed.motor_id}",
+        tag=row.listed.tag,
+        name=row.listed.name,
         early_on=row.early_on,
-        middle_on=row.middle_on,
+        middle_on=row.limit_on,
         late_on=row.late_on,
         look_on=row.look_on,
         change_on=change.on if change and shown else None,
         grade=row.grade,
-        change_words=_change_words(row) if shown else "",
-        look_words=listed.standing.look_by,
+        change_words=_change_words(ahead) if shown else "",
+        look_words=row.listed.standing.look_by,
     )
 
 
-def _change_words(row: Ahead) -> str:
+def _change_words(ahead: Ahead) -> str:
     """Return why a change is proposed on its day; a window long before the limit is an opportunity, no more."""
-    if row.change is None:
+    if ahead.change is None:
         return ""
-    return f"an opportunity {row.change.words}" if row.opportunity else row.change.words
+    return f"an opportunity {ahead.change.words}" if ahead.opportunity else ahead.change.words
 
 
 @router.get("/outlook/river.svg")
@@ -123,8 +123,9 @@ def calendar(*, request: Request, conn: Conn, now: Now, place: str = "", c: str 
 def _events(conn: Connection, sought: Sought, today: date) -> list[Event]:
     windows, made = policies.list_windows(conn), list[Event]()
     for listed in standings.list_outlook(conn, sought, _MOST_EVENTS, 0):
-        row, version = ahead_of(listed, windows, today), listed.standing.version
-        who, says = f"{listed.tag} {listed.name}", f"{row.row.word}{': ' if row.row.note else ''}{row.row.note}"
+        ahead, version = ahead_of(listed, windows, today), listed.standing.version
+        row, change = ahead.row, ahead.change
+        who, says = f"{listed.tag} {listed.name}", f"{row.word}{': ' if row.note else ''}{row.note}"
         if row.look_on:
             made.append(
                 Event(
@@ -138,17 +139,17 @@ def _events(conn: Connection, sought: Sought, today: date) -> list[Event]:
                     kind="look",
                 )
             )
-        band = all_known(row.middle_on, row.early_on, row.late_on)
-        if row.change and band:
+        band = all_known(row.limit_on, row.early_on, row.late_on)
+        if change and band:
             likely = "Limit about {}, 8 times in 10 from {} to {}.".format(*map(day_words, band))
             made.append(
                 Event(
                     id=f"{listed.motor_id}.change",
                     version=version,
-                    first_on=row.change.on,
-                    last_on=row.change.on,
-                    title=f"{'An opportunity to change' if row.opportunity else 'Change'} the brushes: {who}",
-                    words=f"{says}\n{likely}\n{_change_words(row)}.",
+                    first_on=change.on,
+                    last_on=change.on,
+                    title=f"{'An opportunity to change' if ahead.opportunity else 'Change'} the brushes: {who}",
+                    words=f"{says}\n{likely}\n{_change_words(ahead)}.",
                     place=listed.place,
                     kind="change",
                 )
