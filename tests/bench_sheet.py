@@ -4,7 +4,7 @@ from conftest import Shop
 from norvash.core.sheet.done import done_tasks, sight_of
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.stages.catalogue import field_of
-from norvash.work.context import load
+from norvash.work.loading import load
 from norvash.work.measuring import note, record
 from norvash.work.new_set import Fitting, fit_new_set
 from norvash.work.opening import open_sheet

@@ -6,7 +6,8 @@ from datetime import timedelta
 from conftest import Shop
 from norvash.core.sheet.field import Pick
 from norvash.core.sheet.stages.catalogue import STAGES
-from norvash.work.context import Context, load
+from norvash.work.context import Context
+from norvash.work.loading import load
 from norvash.work.measuring import note, record
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter

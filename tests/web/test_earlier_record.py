@@ -20,7 +20,7 @@ from norvash.store import entries
 from norvash.store.database import Connection, connect
 from norvash.store.records import kept
 from norvash.work.acting import Act
-from norvash.work.context import load
+from norvash.work.loading import load
 from norvash.work.measuring import note
 from norvash.work.motor_page import motor_page
 from norvash.work.sheet_page import sheet_page

@@ -21,7 +21,7 @@ from norvash.demo.fleet import DEMO_DAY, MACHINES
 from norvash.store import motors, sheets
 from norvash.store.database import connect
 from norvash.work.acting import Act
-from norvash.work.context import load
+from norvash.work.loading import load
 from norvash.work.opening import open_sheet
 from norvash.work.sheet_state import put_together
 from norvash.work.signing import sign

@@ -12,7 +12,7 @@ from full_sheet import filled
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.store import sheets
-from norvash.work.context import load
+from norvash.work.loading import load
 from norvash.work.opening import open_sheet
 from norvash.work.signing import add_to_signed, sign
 

@@ -18,7 +18,8 @@ from norvash.store.database import Connection, connect, transaction
 from norvash.store.policies import list_policies
 from norvash.work import measuring, registering, standing
 from norvash.work.acting import Act
-from norvash.work.context import Context, load
+from norvash.work.context import Context
+from norvash.work.loading import load
 from norvash.work.logging_use import log_use
 from norvash.work.measuring import note, record
 from norvash.work.motor_types import save_type
@@ -30,7 +31,7 @@ from norvash.work.renewing import renew_brushes
 from norvash.work.ruling import set_rule
 from norvash.work.sheets import enter
 from norvash.work.signing import sign
-from norvash.work.standing import Judged, catch_up, foresee, judge, judged_today
+from norvash.work.standing import Judged, catch_up, foresee, judge
 from norvash.work.undoing import undo
 
 HELD = ("begin", "begin immediate", "commit", "rollback")
@@ -213,9 +214,11 @@ def assert_remembered_as_it_is(shop: Shop, motors: list[str]) -> None:
     """What is remembered of motors is what is worked out from the record now, whoever wrote in between."""
     for motor in motors:
         for day in (shop.now.date(), shop.now.date() + timedelta(days=300)):
-            told, anew = judged_today(shop.conn, motor, day), judge(load(shop.conn, motor), day)
+            told = judge(load(shop.conn, motor), day)
+            assert judge(load(shop.conn, motor), day).found is told.found
+            with transaction(shop.conn):
+                anew = judge(load(shop.conn, motor), day)
             assert (told.found, told.said, told.context.ahead) == (anew.found, anew.said, anew.context.ahead)
-            assert judged_today(shop.conn, motor, day) is told
 
 
 def test_what_a_family_teaches_reaches_all_of_it_in_two_turns(shop: Shop, monkeypatch: pytest.MonkeyPatch) -> None:

@@ -13,7 +13,7 @@ from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
 from norvash.store import entries, people
 from norvash.store.database import transaction
 from norvash.work.acting import Act
-from norvash.work.context import load
+from norvash.work.loading import load
 from norvash.work.opening import make_whole
 from norvash.work.settling_sight import settle_sight
 from norvash.work.sheet_told import sheet_told

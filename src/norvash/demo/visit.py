@@ -12,7 +12,7 @@ from norvash.core.sheet.stages.windings.measured import to_part
 from norvash.store import rounds
 from norvash.store.database import Connection
 from norvash.work.acting import Act
-from norvash.work.context import load
+from norvash.work.loading import load
 from norvash.work.measuring import note, record
 from norvash.work.new_set import Fitting, fit_new_set
 from norvash.work.opening import open_sheet

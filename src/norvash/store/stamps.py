@@ -6,8 +6,8 @@ from norvash.store.database import Connection
 
 
 class Stamp(NamedTuple):
-    """Three numbers: each rises with a write about the motor, with one about the whole house, and with what its type
-    was taught.
+    """Numbers of which one rises with each write about the motor, about the whole house, with what its type was taught,
+    and whenever the motor is judged anew.
 
     `rules_seq` rises with every change of the rulebook, which is also one about the house.
     """
@@ -16,6 +16,7 @@ class Stamp(NamedTuple):
     house_seq: int
     taught: int
     rules_seq: int
+    judged: int
 
 
 def stamp_of(conn: Connection, motor_id: str) -> Stamp:
@@ -25,7 +26,8 @@ def stamp_of(conn: Connection, motor_id: str) -> Stamp:
                   (select coalesce(max(seq), 0) from act where motor_id is null),
                   (select coalesce(max(t.taught), 0)
                    from motor m join motor_type t on t.id = m.type_id where m.id = :id),
-                  (select coalesce(max(seq), 0) from act where job = 'change a rule')""",
+                  (select coalesce(max(seq), 0) from act where job = 'change a rule'),
+                  (select coalesce(max(version), 0) from standing where motor_id = :id)""",
         {"id": motor_id},
     ).fetchone()
     return Stamp(*row)

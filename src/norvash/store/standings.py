@@ -73,12 +73,6 @@ def save_standing(conn: Connection, standing: Standing) -> None:
     )
 
 
-def version_of(conn: Connection, motor_id: str) -> int:
-    """Return a number that rises whenever a motor is judged anew, 0 before it was judged."""
-    row = conn.execute("select version from standing where motor_id = :id", {"id": motor_id}).fetchone()
-    return 0 if row is None else int(row["version"])
-
-
 def _listed(row: Row) -> Listed:
     standing = Standing(**{name: row[name] for name in Standing.__dataclass_fields__})
     return Listed(

@@ -2,19 +2,18 @@
 
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
-from datetime import datetime
+from datetime import date, datetime
 from functools import cached_property
 
 from norvash.core.commutator.figures_after_cut import Mark, figures_since
 from norvash.core.forecast.set_forecast import Ahead
-from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import ACTIVE_MONTHS, USE_PER_WEEK_UNITS
 from norvash.core.motor.figure_reading import variant_of
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import BrushSet, Measured, MotorState, Renewal, Round
 from norvash.core.planning.policy import Policy
-from norvash.core.rules.book import MotorRules, Rulebook
+from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.life import KeptLife
@@ -23,16 +22,15 @@ from norvash.core.sheet.stages.catalogue import TOGETHER
 from norvash.core.use.counting import Counted, Rate, rate_of_use
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.season import Window, season_of
-from norvash.store import entries, lives, motors, policies, sets, sheets, use
-from norvash.store.database import Connection, snapshot
+from norvash.core.verdict.sentence import Verdict
+from norvash.core.verdict.values import Findings
+from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
 from norvash.store.seen import Seen
 from norvash.store.sheets import SheetRow
 from norvash.store.stamps import Stamp, stamp_of
-from norvash.work.marks import marks_of
 from norvash.work.read_anew import read_anew, renewed
-from norvash.work.rulebook import rulebook
-from norvash.work.sheet_state import beside, put_together
+from norvash.work.sheet_state import beside
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -100,6 +98,11 @@ class Context:
             asked_on=told.look_on,
         )
 
+    @cached_property
+    def judged(self) -> dict[date, tuple[Findings, Verdict]]:
+        """Return what was said of it already, by the day on which it was judged."""
+        return {}
+
     @property
     def open_sheet(self) -> Sheet | None:
         """Return its newest sheet while that is not signed, None without one."""
@@ -113,7 +116,7 @@ class Context:
     def with_ahead(self, ahead: Ahead) -> "Context":
         """Return the motor with another forecast; nothing else that follows from it changes."""
         made = replace(self, ahead=ahead)
-        vars(made).update(vars(self), ahead=ahead, state=replace(self.state, ahead=ahead))
+        vars(made).update(figures=self.figures, facts=self.facts, state=replace(self.state, ahead=ahead))
         return made
 
     def with_reading(
@@ -214,86 +217,9 @@ class Prepared:
         return stamp_of(conn, self.context.motor.id) == read._replace(taught=read.taught + own)
 
 
-def rules_of(book: Rulebook, motor: Motor, figures: Figures) -> MotorRules:
-    """Return the rulebook as it applies to a motor with these figures."""
-    return MotorRules(book, motor.motor_class, motor.type_id or "", motor.id, variant_of(motor.motor_class, figures))
-
-
-def figures_of(conn: Connection, motor: Motor) -> Figures:
-    """Return the figures that a motor, its type and its class state."""
-    own, of_type = motors.list_figures(conn, motor)
-    return Figures(own, of_type, TEMPLATES[motor.motor_class].lends)
-
-
 def rate_in_season(
     motor: Motor, figures: Figures, entries: tuple[Entry, ...], windows: tuple[Window, ...], applied: MotorRules
 ) -> Rate | None:
     """Return a motor's rate of use, in the season that it follows."""
     season = season_of(ACTIVE_MONTHS.of(figures), entries, windows, motor.place, applied)
     return rate_of_use(entries, USE_PER_WEEK_UNITS.of(figures), applied, season)
-
-
-def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Context:
-    """Return everything about a motor, all of it of one moment.
-
-    Raises: NotFound.
-    """
-    with snapshot(conn):
-        stamp = stamp_of(conn, motor_id)
-        motor, kind, ahead = motors.fetch_whole(conn, motor_id)
-        stated = figures_of(conn, motor)
-        applied = rules_of(book or rulebook(conn), motor, stated)
-        row = sheets.newest_sheet_of(conn, motor_id)
-        written = entries.list_entries(conn, row.id) if row is not None else {}
-        read = Context(
-            stamp=stamp,
-            motor=motor,
-            type=kind,
-            stated=stated,
-            marks=marks_of(conn, motor_id),
-            positions=motors.positions(conn, motor_id),
-            sets=sets.list_sets(conn, motor_id),
-            entries=use.list_entries(conn, motor_id),
-            windows=policies.list_windows(conn),
-            policies=policies.list_policies(conn, motor_id, motor.type_id),
-            ahead=ahead,
-            lives=lives.list_standing(conn, motor_id),
-            row=row,
-            written=written,
-            sheet=None,
-            rules=applied,
-        )
-        return read if row is None else replace(read, sheet=put_together(conn, row, read.facts, written))
-
-
-def begin(
-    conn: Connection,
-    motor: Motor,
-    stated: Figures,
-    *,
-    positions: tuple[PositionPlan, ...],
-    first: BrushSet,
-    entry: Entry,
-) -> Context:
-    """Return a motor that is not in the record yet, with its first set and the use it begins with."""
-    with snapshot(conn):
-        kind = motors.fetch_type(conn, motor.type_id) if motor.type_id else None
-        applied = rules_of(rulebook(conn), motor, stated)
-        return Context(
-            stamp=stamp_of(conn, motor.id),
-            motor=motor,
-            type=kind,
-            stated=stated,
-            marks=(),
-            positions=positions,
-            sets=(first,),
-            entries=(entry,),
-            windows=policies.list_windows(conn),
-            policies=policies.list_policies(conn, motor.id, motor.type_id),
-            ahead=None,
-            lives=(),
-            row=None,
-            written={},
-            sheet=None,
-            rules=applied,
-        )

@@ -12,7 +12,8 @@ from norvash.errors import InputError
 from norvash.store import forecasts, motors
 from norvash.store.database import Connection
 from norvash.work.acting import Act
-from norvash.work.context import Context, load
+from norvash.work.context import Context
+from norvash.work.loading import load
 from norvash.work.rulebook import rulebook
 from norvash.work.ruling import set_rule
 

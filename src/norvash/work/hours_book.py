@@ -9,7 +9,8 @@ from norvash.core.use.log_entry import Entry
 from norvash.store import motors, policies, use
 from norvash.store.database import Connection
 from norvash.store.use import UseRow
-from norvash.work.context import figures_of, rate_in_season, rules_of
+from norvash.work.context import rate_in_season
+from norvash.work.loading import figures_of, rules_of
 from norvash.work.rulebook import rulebook
 
 _LATEST = 40

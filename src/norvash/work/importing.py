@@ -14,7 +14,8 @@ from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
 from norvash.store import motors, standings, use
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, once
-from norvash.work.context import Context, load
+from norvash.work.context import Context
+from norvash.work.loading import load
 from norvash.work.standing import refresh_all
 
 _MOST_FAULTS = 200

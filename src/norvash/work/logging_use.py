@@ -9,7 +9,8 @@ from norvash.errors import InputError
 from norvash.store import use
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, in_order, prepared
-from norvash.work.context import Context, Prepared, load
+from norvash.work.context import Context, Prepared
+from norvash.work.loading import load
 from norvash.work.standing import Judged, foresee, keep
 
 _NOON = time(12)

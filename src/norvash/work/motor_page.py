@@ -12,7 +12,8 @@ from norvash.store.rounds import ReadingRow
 from norvash.store.sheets import SheetRow
 from norvash.work.context import Context
 from norvash.work.history import HistoryLine, history
-from norvash.work.standing import judged_today
+from norvash.work.loading import load
+from norvash.work.standing import judge
 
 _ACTS, _SHEETS = 80, 8
 
@@ -36,7 +37,7 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
 
     Raises: NotFound.
     """
-    made = judged_today(conn, motor_id, today)
+    made = judge(load(conn, motor_id), today)
     context, found = made.context, made.found
     left_open = context.row if context.row is not None and context.row.signed_at is None else None
     return MotorPage(

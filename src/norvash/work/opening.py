@@ -13,7 +13,8 @@ from norvash.store import entries, people, rounds, sheets, use
 from norvash.store.database import Connection
 from norvash.store.sheets import SheetRow
 from norvash.work.acting import Act, Change, in_order, once, prepared
-from norvash.work.context import Context, Prepared, load
+from norvash.work.context import Context, Prepared
+from norvash.work.loading import load
 from norvash.work.logging_use import settled
 from norvash.work.standing import Judged, foresee, keep
 

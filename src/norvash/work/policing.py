@@ -22,7 +22,7 @@ from norvash.store import forecasts, motors, policies
 from norvash.store.database import Connection
 from norvash.store.motors import MotorType
 from norvash.work.acting import Act, Change, once, prepared
-from norvash.work.context import load
+from norvash.work.loading import load
 from norvash.work.logging_use import moment
 from norvash.work.rulebook import rulebook
 from norvash.work.standing import Judged, judge, keep

@@ -20,7 +20,8 @@ from norvash.store import motors, sets, use
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
 from norvash.work.acting import Act, Change, in_order, prepared
-from norvash.work.context import Prepared, begin, load
+from norvash.work.context import Prepared
+from norvash.work.loading import begin, load
 from norvash.work.standing import Judged, foresee, keep
 
 

@@ -17,7 +17,8 @@ from norvash.store import rounds
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow
 from norvash.work.acting import Act, Change, prepared
-from norvash.work.context import Context, Prepared, load
+from norvash.work.context import Context, Prepared
+from norvash.work.loading import load
 from norvash.work.standing import Judged, foresee, keep
 
 

@@ -11,7 +11,8 @@ from norvash.store import entries, rounds
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow, RoundRow
 from norvash.work.acting import Act, Change, prepared
-from norvash.work.context import Context, Prepared, load
+from norvash.work.context import Context, Prepared
+from norvash.work.loading import load
 from norvash.work.sheets import changed, kept_field, unsigned
 from norvash.work.standing import Judged, foresee, keep
 

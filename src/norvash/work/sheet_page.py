@@ -26,8 +26,9 @@ from norvash.store.database import Connection
 from norvash.store.sheets import SheetRow
 from norvash.work.context import Context
 from norvash.work.history import HistoryLine, history
+from norvash.work.loading import load
 from norvash.work.sheet_state import put_together
-from norvash.work.standing import Judged, judged_today
+from norvash.work.standing import Judged, judge
 
 _ACTS = 30
 
@@ -89,7 +90,7 @@ def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
     Raises: NotFound.
     """
     row = sheets.fetch_sheet(conn, sheet_id)
-    return shown(conn, row, judged_today(conn, row.motor_id, today), today)
+    return shown(conn, row, judge(load(conn, row.motor_id), today), today)
 
 
 def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetPage:

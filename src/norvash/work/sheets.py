@@ -22,7 +22,8 @@ from norvash.store.records import kept
 from norvash.store.sheets import SheetRow
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.asked_for import check_asked
-from norvash.work.context import Context, Prepared, load
+from norvash.work.context import Context, Prepared
+from norvash.work.loading import load
 from norvash.work.marks import mark_of
 from norvash.work.sheet_state import put_together
 from norvash.work.sighting import Seeing, sight_for, slip

@@ -18,7 +18,8 @@ from norvash.errors import Conflict, InputError
 from norvash.store import entries, lives, people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, in_order, once, prepared
-from norvash.work.context import Context, Prepared, load
+from norvash.work.context import Context, Prepared
+from norvash.work.loading import load
 from norvash.work.measuring import keep_forecast
 from norvash.work.sheet_page import SheetPage, shown
 from norvash.work.sheets import after_entry, unsigned

@@ -17,10 +17,10 @@ from norvash.core.verdict.judging import findings
 from norvash.core.verdict.sentence import Verdict, verdict
 from norvash.core.verdict.values import Findings
 from norvash.store import forecasts, lives, rules, standings
-from norvash.store.database import Connection, snapshot, transaction
+from norvash.store.database import Connection, transaction
 from norvash.store.forecasts import Taught, latest
-from norvash.store.stamps import Stamp, stamp_of
-from norvash.work.context import Context, Prepared, load
+from norvash.work.context import Context, Prepared
+from norvash.work.loading import load
 from norvash.work.rulebook import rulebook
 
 _RANK = {"stop": 6, "change": 5, "plan": 4, "watch": 3, "fit": 0}
@@ -28,7 +28,6 @@ _PLAN = GRADES.index("plan")
 _BATCH = 200
 _LOCKED_S = 0.04
 _NO_DAY = "9999-12-31"
-_REMEMBERED = 32
 
 
 @dataclass(frozen=True)
@@ -45,14 +44,6 @@ class Judged(Prepared):
     foreseen: bool = True
 
 
-@dataclass(frozen=True, slots=True)
-class _Known:
-    """A motor as it was judged, with what moves when anything does that this rests on."""
-
-    moved: tuple[Stamp, int]
-    judged: Judged
-
-
 def rank_of(found: Findings) -> int:
     """Return how urgently a motor needs hands by itself, without what the days add: 6 out of service, down to 0 runs
     on. What is not measured, incomplete or doubtful asks for hands and outranks nothing that is to be watched or worse.
@@ -62,28 +53,12 @@ def rank_of(found: Findings) -> int:
 
 
 def judge(context: Context, today: date) -> Judged:
-    """Judge a motor by the forecast that it has."""
-    found = findings(context.state, context.rules, today)
-    return Judged(context, found, verdict(found, context.state, context.rules, today), foreseen=False)
-
-
-def judged_today(conn: Connection, motor_id: str, today: date) -> Judged:
-    """Return a motor with its verdict of today: as it was worked out last, where nothing has moved since.
-
-    Raises: NotFound.
-    """
-    at = (motor_id, today)
-    with snapshot(conn):
-        moved = (stamp_of(conn, motor_id), standings.version_of(conn, motor_id))
-        known = conn.memory.get(at)
-        if isinstance(known, _Known) and known.moved == moved:
-            return known.judged
-        context = load(conn, motor_id)
-    made = judge(context, today)
-    conn.memory[at] = _Known(moved, made)
-    while len(conn.memory) > _REMEMBERED:
-        conn.memory.popitem(last=False)
-    return made
+    """Judge a motor by the forecast that it has; as it was read it is judged once a day."""
+    known = context.judged.get(today)
+    if known is None:
+        found = findings(context.state, context.rules, today)
+        known = context.judged[today] = (found, verdict(found, context.state, context.rules, today))
+    return Judged(context, *known, foreseen=False)
 
 
 def foresee(conn: Connection, contexts: Sequence[Context], today: date) -> list[Judged]:

@@ -7,6 +7,7 @@ from norvash.core.verdict.values import Findings
 from norvash.store import people
 from norvash.web.deps import Conn, Now
 from norvash.work.acting import Act
+from norvash.work.loading import load
 from norvash.work.logging_use import log_use
 from norvash.work.measuring import record
 from norvash.work.opening import open_sheet
@@ -14,7 +15,7 @@ from norvash.work.sheet_told import sheet_told
 from norvash.work.sheets import enter
 from norvash.work.sighting import Seeing
 from norvash.work.signing import sign
-from norvash.work.standing import judged_today
+from norvash.work.standing import judge
 
 router = APIRouter(prefix="/api/v1", tags=["motors"])
 
@@ -104,7 +105,7 @@ def _line(found: Findings) -> dict[str, object] | None:
 @router.get("/motors/{motor_id}", response_model=None)
 def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, object]:
     """Return a motor's verdict with its reasons and the rules they rest on."""
-    made = judged_today(conn, motor_id, now.date())
+    made = judge(load(conn, motor_id), now.date())
     context, found, said = made.context, made.found, made.said
     return {
         "motor": {

@@ -17,8 +17,9 @@ from norvash.exchange.interval_tables import table_as_csv, table_from_csv
 from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Sent, SentForm, Typed, Who, act_of, fresh_id
+from norvash.work.loading import load
 from norvash.work.policing import add_policy, end_policy, governed, table_of_type
-from norvash.work.standing import judged_today
+from norvash.work.standing import judge
 
 router = APIRouter()
 _GRID_PX, _PHONE_PX = 1100.0, 346.0
@@ -57,7 +58,7 @@ def _page(
     error: NorvashError | None,
 ) -> HTMLResponse:
     holder = governed(conn, scope, scope_id)
-    found = judged_today(conn, scope_id, now.date()).found if scope == "motor" else None
+    found = judge(load(conn, scope_id), now.date()).found if scope == "motor" else None
     shown = [_shown(p, found, UNIT_WORDS[holder.unit]) for p in holder.policies]
     others = [d for d in (found.dues if found else ()) if d.name not in {p.name for p in holder.policies}]
     return page(
