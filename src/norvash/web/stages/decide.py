@@ -16,7 +16,7 @@ from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.lives import LifeShown, lives_shown
 from norvash.work.sheet_page import SheetPage
 
-_AT_ONCE = 5
+_AT_ONCE = 4
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
