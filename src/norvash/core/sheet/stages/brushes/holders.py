@@ -1,6 +1,6 @@
 """Holders of brushes: their gap, and how a brush sits in its box."""
 
-from norvash.core.sheet.field import Field
+from norvash.core.sheet.field import Field, Quantity
 from norvash.core.sheet.fields_made import quantity, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import HOLDERS
@@ -81,6 +81,26 @@ FINDINGS = (
     ),
     GAP_CUT := finding("gap.cut", "holders not set since the cut", "plan", "set them: the brush sinks and the spring must reach further", HOLDERS, SET_HOLDERS),
 )
+# fmt: on
+
+
+def _width(field_id: str, label: str, *touched_by: Task) -> Quantity:
+    """Return the field of a width of a box, or of the brush in it."""
+    return quantity(
+        field_id,
+        "Holders",
+        label,
+        "length",
+        needs="safe",
+        per="position",
+        low=0.1,
+        high=500,
+        judged=True,
+        tells=(CLEARANCE_TIGHT, CLEARANCE_LOOSE),
+        touched_by=touched_by,
+    )
+
+
 FIELDS: tuple[Field, ...] = (
     HOLDER_GAP := quantity(
         "gap",
@@ -94,56 +114,9 @@ FIELDS: tuple[Field, ...] = (
         tells=(GAP_WIDE, GAP_NARROW, GAP_CUT),
         touched_by=(RENEW_HOLDER, SET_HOLDERS),
     ),
-    BOX_T := quantity(
-        "box-t",
-        "Holders",
-        "Box, along the rotation",
-        "length",
-        needs="safe",
-        per="position",
-        low=0.1,
-        high=500,
-        judged=True,
-        tells=(CLEARANCE_TIGHT, CLEARANCE_LOOSE),
-        touched_by=(RENEW_HOLDER, FREE_HOLDER),
-    ),
-    BRUSH_T := quantity(
-        "brush-t",
-        "Holders",
-        "Brush, along the rotation",
-        "length",
-        needs="safe",
-        per="position",
-        low=0.1,
-        high=500,
-        judged=True,
-        tells=(CLEARANCE_TIGHT, CLEARANCE_LOOSE),
-    ),
-    BOX_A := quantity(
-        "box-a",
-        "Holders",
-        "Box, along the shaft",
-        "length",
-        needs="safe",
-        per="position",
-        low=0.1,
-        high=500,
-        judged=True,
-        tells=(CLEARANCE_TIGHT, CLEARANCE_LOOSE),
-        touched_by=(RENEW_HOLDER, FREE_HOLDER),
-    ),
-    BRUSH_A := quantity(
-        "brush-a",
-        "Holders",
-        "Brush, along the shaft",
-        "length",
-        needs="safe",
-        per="position",
-        low=0.1,
-        high=500,
-        judged=True,
-        tells=(CLEARANCE_TIGHT, CLEARANCE_LOOSE),
-    ),
+    BOX_T := _width("box-t", "Box, along the rotation", RENEW_HOLDER, FREE_HOLDER),
+    BRUSH_T := _width("brush-t", "Brush, along the rotation"),
+    BOX_A := _width("box-a", "Box, along the shaft", RENEW_HOLDER, FREE_HOLDER),
+    BRUSH_A := _width("brush-a", "Brush, along the shaft"),
     HOLDERS_LOOKED := tick("looked.holders", "Looked at", "holders and insulators looked at", needs="safe"),
 )
-# fmt: on

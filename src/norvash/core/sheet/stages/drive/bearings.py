@@ -1,6 +1,6 @@
 """Bearings and bushes, worn and new."""
 
-from norvash.core.sheet.field import Field
+from norvash.core.sheet.field import Field, Quantity
 from norvash.core.sheet.fields_made import pick, quantity, text
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import DRIVE
@@ -55,6 +55,26 @@ FINDINGS = (
         "kit.mismatch", "a part of the kit does not fit", "change", "do not take the old part out: get the right one first", DRIVE, GET_PART_THAT_FITS
     ),
 )
+# fmt: on
+
+
+def _of_kit(field_id: str, label: str, high: float) -> Quantity:
+    """Return the field of a size that is measured before the old part comes out."""
+    return quantity(
+        field_id,
+        "Kit, before the old part comes out",
+        label,
+        "length",
+        needs="safe",
+        per="bearing",
+        low=0.1,
+        high=high,
+        judged=True,
+        tells=(KIT_MISMATCH,),
+    )
+
+
+# fmt: off
 FIELDS: tuple[Field, ...] = (
     BEARING_NUMBER := text("b-number", "Ball bearing", "Number on its ring", needs="safe", per="bearing", hint="like 6204-2RS", judged=True),
     BEARING_FEEL := pick(
@@ -152,53 +172,9 @@ FIELDS: tuple[Field, ...] = (
     BUSH_STATE := pick(
         "bush-state", "Plain bush", "It is", ("oiled", "oiled"), ("dry", "dry"), needs="safe", per="bearing", judged=True, finds={"dry": BUSH_DRY}
     ),
-    KIT_SHAFT := quantity(
-        "kit-shaft",
-        "Kit, before the old part comes out",
-        "Shaft",
-        "length",
-        needs="safe",
-        per="bearing",
-        low=0.1,
-        high=1000,
-        judged=True,
-        tells=(KIT_MISMATCH,),
-    ),
-    KIT_BORE := quantity(
-        "kit-bore",
-        "Kit, before the old part comes out",
-        "New bearing, bore",
-        "length",
-        needs="safe",
-        per="bearing",
-        low=0.1,
-        high=1000,
-        judged=True,
-        tells=(KIT_MISMATCH,),
-    ),
-    KIT_HOUSING := quantity(
-        "kit-housing",
-        "Kit, before the old part comes out",
-        "Housing",
-        "length",
-        needs="safe",
-        per="bearing",
-        low=0.1,
-        high=2000,
-        judged=True,
-        tells=(KIT_MISMATCH,),
-    ),
-    KIT_OUTSIDE := quantity(
-        "kit-outside",
-        "Kit, before the old part comes out",
-        "New bearing, outside",
-        "length",
-        needs="safe",
-        per="bearing",
-        low=0.1,
-        high=2000,
-        judged=True,
-        tells=(KIT_MISMATCH,),
-    ),
+    KIT_SHAFT := _of_kit("kit-shaft", "Shaft", 1000),
+    KIT_BORE := _of_kit("kit-bore", "New bearing, bore", 1000),
+    KIT_HOUSING := _of_kit("kit-housing", "Housing", 2000),
+    KIT_OUTSIDE := _of_kit("kit-outside", "New bearing, outside", 2000),
 )
 # fmt: on
