@@ -3,12 +3,14 @@
 from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import timedelta
+from typing import Any
 
 import pytest
 
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.gates import POWER, SAFE, SERVICE, usual_method
+from norvash.core.sheet.part import PARTS
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
 from norvash.store import entries, people
 from norvash.store.database import transaction
@@ -19,6 +21,7 @@ from norvash.work.settling_sight import settle_sight
 from norvash.work.sheet_told import sheet_told
 from norvash.work.sheets import enter
 from norvash.work.sighting import Seeing
+from norvash.work.visit_told import visit_told
 
 # One entry: a field with its text, at a place, with what belongs to it.
 Row = tuple[str, str] | tuple[str, str, int] | tuple[str, str, int, dict[str, str]]
@@ -358,3 +361,21 @@ def test_a_worn_set_that_went_on_is_said_as_it_is_worn_now(shop: Shop) -> None:
         visit.sign("the set is on order")
     # What was worn to its limit is not less worn because it is measured longer.
     assert said == [("plan", "worn: plan the change"), ("change", "worn: change now"), ("change", "worn: change now")]
+
+
+def test_a_part_is_not_looked_at_until_somebody_looked_or_measured(visit: Visit) -> None:
+    """A length says nothing of springs, the force of one spring nothing of the others, a remark nothing at all."""
+    names = {p.id: p.words for p in PARTS}
+
+    def unseen() -> set[str]:
+        told_now: dict[str, Any] = visit_told(visit.bench.shop.conn, visit.bench.page)
+        return set(told_now["not_looked_at"])
+
+    assert unseen() == set(names.values())
+    visit.walk(("lengths", "20.6 20.4"), ("remark.commutator", "no time today"), ("force", "8.9", 1))
+    assert unseen() == set(names.values()) - {names["brushes"]}
+    assert "done" not in {x.state for x in visit.bench.page.rail if x.stage.id == "commutator"}
+    visit.walk(("force", "8.9", 2), ("looked.holders", "yes"), ("run-out", "0.01 mm\n0.02 mm\n0.01 mm"))
+    assert unseen() == {names["windings"], names["drive"]}
+    signed = visit.walk(("outcome", "out")).sign("no time for the rest")
+    assert set(signed["told"]["not_looked_at"]) == {names["windings"], names["drive"]}  # type: ignore[index]

@@ -17,16 +17,16 @@ def stages_of(sheet: Sheet) -> tuple[Stage, ...]:
 
 
 def touched(sheet: Sheet, stage: Stage) -> bool:
-    """Tell whether anything was entered at a stage; that it is skipped is no entry of its work."""
-    skip = stage.skip.id if stage.skip is not None else ""
-    return any(f != skip and stage_of(f) is stage for f in sheet.said)
+    """Tell whether anything was entered at a stage; that it is skipped, or a remark, is no entry of its work."""
+    beside = (stage.remark.id, stage.skip.id if stage.skip is not None else "")
+    return any(f not in beside and stage_of(f) is stage for f in sheet.said)
 
 
 def looked_at(visit: Visit, part: Part) -> bool:
     """Tell whether somebody has looked at a part.
 
     Where a stage has one part, anything entered at it says so. A length says nothing of springs or holders: of those it
-    is said by its tick, by something found there, or by a measurement of it.
+    is said by its tick, by something found there, or by a measurement of it at every brush.
     """
     sheet = visit.sheet
     stage = next((s for s in STAGES if part in s.parts), None)
@@ -35,7 +35,9 @@ def looked_at(visit: Visit, part: Part) -> bool:
     looks = dict(stage.looks)
     if part not in looks:
         return visit.measured if stage.measures else touched(sheet, stage)
-    measured = any(f.id in sheet.said for f in stage.fields if any(t.part is part for t in f.tells))
+    places = {p.number for p in sheet.facts.positions}
+    telling = (f for f in stage.fields if any(t.part is part for t in f.tells))
+    measured = any(places <= set(f.places(sheet)) if f.per == "position" else f.id in sheet.said for f in telling)
     here = any(x.finding.part is part for x in visit.lives)
     return looks[part].of(sheet) or measured or here
 
