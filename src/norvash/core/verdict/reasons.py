@@ -1,14 +1,18 @@
 """The reasons below a verdict, each with the figures that it rests on."""
 
+from collections.abc import Sequence
+
 from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import UNIT_WORDS, day_words, length_words, listed, use_words
-from norvash.core.verdict.components import finding_word
+from norvash.core.verdict.components import Condition, finding_word
 from norvash.core.verdict.forecast_words import forecast_reasons
 from norvash.core.verdict.grades import WORDS, Graded, worst
 from norvash.core.verdict.values import Findings, Reason
+
+_MOST_NAMED = 8
 
 
 def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reason, ...]:
@@ -16,10 +20,7 @@ def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reas
     unit = LENGTH_UNIT.of(state.figures)
     lines = [Reason(f"Brush {d.label}: {d.words}", (rules.figure(d.rule_id),)) for d in found.doubts]
     lines += _overrule_reasons(found)
-    lines += [
-        Reason(f"{c.place}, {c.finding.words}: {c.finding.decision}. ({finding_word(c.finding)}.)")
-        for c in found.conditions
-    ]
+    lines += _finding_reasons(found.conditions)
     if found.missing:
         lines.append(_missing_reason(found, state))
     by_length = worst([b.graded for b in found.brushes if b.graded])
@@ -30,6 +31,13 @@ def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reas
     lines.extend(_line_reasons(found, state, rules))
     lines.extend(_spread_reasons(found, state, rules))
     return tuple(lines)
+
+
+def _finding_reasons(conditions: Sequence[Condition]) -> list[Reason]:
+    """Return what was found, the gravest of it named."""
+    named, rest = conditions[:_MOST_NAMED], conditions[_MOST_NAMED:]
+    made = [Reason(f"{c.place}, {c.finding.words}: {c.finding.decision}. ({finding_word(c.finding)}.)") for c in named]
+    return [*made, *([Reason(f"And {len(rest)} more, none of them graver.")] if rest else [])]
 
 
 def _overrule_reasons(found: Findings) -> list[Reason]:
