@@ -72,7 +72,7 @@ SHOTS = {
     "sheet-brushes": (WIDE, "light", lambda p: sheet(p, "T-15", "brushes", "15.17")),
     "bar-map": (WIDE, "light", lambda p: sheet(p, "R-01", "commutator")),
     "bar-map-phone": (PHONE, "light", lambda p: sheet(p, "R-01", "commutator#bars-field")),
-    "sheet-decide": (WIDE, "light", lambda p: sheet(p, "A-10", "decide")),
+    "sheet-decide": (WIDE, "light", lambda p: sheet(p, "R-01", "decide#to-decide")),
     "sheet-sights": (WIDE, "light", lambda p: sheet(p, "T-16", "brushes")),
     "sheet-signed": (WIDE, "light", lambda p: sheet(p, "T-16", "sign")),
     "motors": (WIDE, "light", lambda p: p.goto("/motors")),
