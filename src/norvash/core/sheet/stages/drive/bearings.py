@@ -24,6 +24,24 @@ GET_PART_THAT_FITS = Task(
     steps=("measure shaft and housing", "order by size, not by kit"),
     schools=("school.kit",),
 )
+
+
+def _of_kit(field_id: str, label: str, high: float) -> Quantity:
+    """Return the field of a size that is measured before the old part comes out."""
+    return quantity(
+        field_id,
+        "Kit, before the old part comes out",
+        label,
+        "length",
+        needs="safe",
+        per="bearing",
+        low=0.1,
+        high=high,
+        judged=True,
+        tells=(KIT_MISMATCH,),
+    )
+
+
 # fmt: off
 FINDINGS = (
     BEARING_NOISY := finding(
@@ -55,26 +73,6 @@ FINDINGS = (
         "kit.mismatch", "a part of the kit does not fit", "change", "do not take the old part out: get the right one first", DRIVE, GET_PART_THAT_FITS
     ),
 )
-# fmt: on
-
-
-def _of_kit(field_id: str, label: str, high: float) -> Quantity:
-    """Return the field of a size that is measured before the old part comes out."""
-    return quantity(
-        field_id,
-        "Kit, before the old part comes out",
-        label,
-        "length",
-        needs="safe",
-        per="bearing",
-        low=0.1,
-        high=high,
-        judged=True,
-        tells=(KIT_MISMATCH,),
-    )
-
-
-# fmt: off
 FIELDS: tuple[Field, ...] = (
     BEARING_NUMBER := text("b-number", "Ball bearing", "Number on its ring", needs="safe", per="bearing", hint="like 6204-2RS", judged=True),
     BEARING_FEEL := pick(
