@@ -25,6 +25,7 @@ def motor(shop: Shop) -> str:
 
 
 def keys(page: Page, *pressed: str) -> None:
+    page.wait_for_load_state()  # a key is heard once the scripts of the page are there
     for key in pressed:
         page.keyboard.press(key)
 
