@@ -2,8 +2,11 @@
 
 from conftest import Shop
 from norvash.core.sheet.done import done_tasks, sight_of
+from norvash.core.sheet.gates import POWER, usual_run
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.stages.prove.earth import EARTH_OHM
+from norvash.core.sheet.stages.windings.measured import to_part
 from norvash.work.loading import load
 from norvash.work.measuring import note, record
 from norvash.work.new_set import Fitting, fit_new_set
@@ -55,6 +58,29 @@ class Bench:
         act, typed = self.shop.later(minutes=1).act(), dict(enumerate(lengths, start=1))
         stated = Fitting(part=part, also=also)
         fit_new_set(self.shop.conn, act, self.motor, counter="", reason=reason, lengths=typed, stated=stated)
+
+    def ready(self) -> None:
+        """Prove insulation and earth, let the brushes go, tick the gate before power, and say how it is run."""
+        context = load(self.shop.conn, self.motor)
+        facts, rules = context.facts, context.rules
+        for tick in to_part(facts, rules):
+            self.put(tick.id, "yes")
+        self.put("insulation-mohm", "200")
+        self.put("insulation-c", "20")
+        if EARTH_OHM.is_offered(facts, rules):
+            self.put("earth-ohm", "0.05")
+        self.put("latched", "yes")
+        for step in POWER.steps(facts, rules):
+            self.put(POWER.step(step.id).id, "yes")
+        self.put("run-how", usual_run(facts))
+
+    def run(self, **figures: str) -> None:
+        """Run it as it should, after the gate: `run_rpm` is the field “run-rpm”."""
+        self.put("bump", "right")
+        for field, text in figures.items():
+            self.put(field.replace("_", "-"), text)
+        self.put("sparks", "1")
+        self.put("ran", "yes")
 
     def undo(self) -> str:
         return undo(self.shop.conn, self.shop.later(minutes=1).act(), self.id)

@@ -5,7 +5,7 @@ from datetime import timedelta
 
 from conftest import Shop
 from norvash.core.sheet.field import Pick
-from norvash.core.sheet.stages.catalogue import STAGES
+from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, STAGES
 from norvash.work.context import Context
 from norvash.work.loading import load
 from norvash.work.measuring import note, record
@@ -54,8 +54,14 @@ def everything(context: Context) -> Iterator[tuple[str, str, int]]:
     offered = [f for stage in STAGES for f in stage.offered(context.facts, context.rules)]
     for field in sorted(offered, key=lambda f: f.needs != "power"):
         if not field.id.startswith(LEFT_OUT):
-            text = field.choices[0][0] if isinstance(field, Pick) else OWN.get(field.id, SAID.get(field.kind, ""))
-            yield from ((field.id, text, place) for place in places[field.per])
+            text = _choice(field, context) if isinstance(field, Pick) else OWN.get(field.id, SAID.get(field.kind, ""))
+            at = [0] if field.per == "number" and field.whole else places[field.per]
+            yield from ((field.id, text, place) for place in at)
+
+
+def _choice(field: Pick, context: Context) -> str:
+    forbidden = field.forbids(context.facts, context.rules)
+    return next(key for key, _ in field.choices if key not in forbidden)
 
 
 def filled(shop: Shop, motor_class: str) -> str:
@@ -93,14 +99,18 @@ def filled(shop: Shop, motor_class: str) -> str:
     soon = f"{shop.now + timedelta(days=9):%Y-%m-%d}"
     for gate in ("safe", "power", "service"):
         put(f"waive.{gate}", "shown in a test")
-    put("permit.open", "volts", 1, who="Ines", barriers="rope", minutes="30")
+    put("permit.open", "volts", 1, who="Ines", barriers="rope", minutes="30", turns="load")
+    rest = list(everything(load(shop.conn, motor)))
+    closed = ("permit.close", "yes", 1)
+    with_power = [e for e in rest if FIELD_BY_ID[e[0]].needs == "permit"]
+    for entry in (*with_power, closed):
+        put(*entry)
     for place, mm in ((1, "9.1"), (2, "15")):
         record(shop.conn, shop.later(seconds=5).act(), sheet, position=place, text=mm)
     for seen in ("lead.taut", "terminal.poor", "face.glazed", "brush.sticky"):
         note(shop.conn, shop.later(seconds=5).act(), sheet, 1, seen)
-    for field, text, place in everything(load(shop.conn, motor)):
-        put(field, text, place)
-    put("permit.close", "yes", 1)
+    for entry in [e for e in rest if e not in with_power]:
+        put(*entry)
     put("overrule.brushes", "watch", why="the scale is wrong")
     put("ruled-out.stuck", "yes")
     put("temporary", "tied up", 1, who="Bram", day=soon)

@@ -36,7 +36,9 @@ def address(db: Path, gauge: str) -> Iterator[str]:
 def winch(shop: Shop) -> str:
     shop.now = datetime.now() - timedelta(weeks=8)
     motor = shop.motor(
-        tag="W-09", name="Trap winch", figures={"speed_taps": "0.5; 0.75; 1", "rated_v": "220", "force_nominal_n": "9"}
+        tag="W-09",
+        name="Trap winch",
+        figures={"speed_taps": "0.5; 0.75; 1", "rated_v": "220", "force_nominal_n": "9", "construction": "shunt"},
     )
     shop.later(weeks=4).log(motor, "180")
     shop.measure(motor, "", "20.6", "20.9")
@@ -63,20 +65,13 @@ def press(page: Page, *keys: str) -> None:
 
 
 def tab_on(page: Page, there: str) -> None:
-    """Tab on until the element with this id has the focus."""
+    """Tab on until the element with this id, or with these words on it, has the focus."""
     for _ in range(140):
-        if page.evaluate("document.activeElement.id") == there:
+        here = page.evaluate("[document.activeElement.id, document.activeElement.textContent.trim()]")
+        if there in here:
             return
         press(page, "Tab")
     pytest.fail(f"no way by Tab to {there}")
-
-
-def tab_to_name(page: Page, words: str) -> None:
-    for _ in range(140):
-        if page.evaluate("document.activeElement.textContent.trim()") == words:
-            return
-        press(page, "Tab")
-    pytest.fail(f"no way by Tab to “{words}”")
 
 
 def hit(page: Page, there: str) -> None:
@@ -140,6 +135,14 @@ def test_the_gauge_fills_a_column_reading_by_reading(ines: Page, winch: str, gau
     expect(page.locator("#part-run-out")).to_contain_text("3 of 3 readings are too few")
 
 
+def make_safe(page: Page) -> None:
+    stage(page, "Make safe")
+    for button in page.locator(".ticked").all():
+        hit(page, button.get_attribute("id") or "")
+    hit(page, "op-safe.method.0-locked")
+    expect(page.locator(".passed")).to_contain_text("Ines Torvald")
+
+
 def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winch: str, shop: Shop) -> None:
     page = ines
     watch.answers = {422}
@@ -149,11 +152,7 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     hit(page, "op-sign.onset.0-sudden")
     expect(page.locator(".causes svg")).to_be_visible()
     press(page, "]")
-    stage(page, "Make safe")
-    for button in page.locator(".ticked").all():
-        hit(page, button.get_attribute("id") or "")
-    hit(page, "op-safe.method.0-locked")
-    expect(page.locator(".passed")).to_contain_text("Ines Torvald")
+    make_safe(page)
     press(page, "]")
     stage(page, "Before opening")
     page.locator("#permit summary").focus()
@@ -181,7 +180,10 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     press(page, "Enter")
     expect(page.locator(".permit")).to_contain_text("Closed")
     hit(page, "op-upstream.0-open")
-    page.goto(page.url.replace("/before", "/brushes"))
+    page.goto(page.url.replace("/before", "/safe"))
+    expect(page.locator(".ticked[aria-pressed='true']")).to_have_count(0)  # power was on since
+    make_safe(page)
+    page.goto(page.url.replace("/safe", "/brushes"))
     expect(page.locator("#value-1")).to_be_focused()
     press(page, "x")
     expect(page.locator("#value-1")).to_have_value("19.42 mm")
@@ -216,11 +218,27 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     expect(page.locator(".beside")).to_contain_text("proven")
     page.goto(page.url.replace("/rework", "/prove"))
     stage(page, "Prove")
+    expect(page.locator(".missing")).to_contain_text("Insulation to earth is not measured")
+    put(page, "in-earth-ohm.0", "0.05")
+    press(page, "Enter")
+    page.goto(page.url.replace("/prove", "/windings"))
+    stage(page, "Windings")
+    hit(page, "tick-parted-capacitors.0")
+    for there, text in (("in-insulation-mohm.0", "90"), ("in-insulation-c.0", "20")):
+        put(page, there, text)
+        press(page, "Enter")
+        expect(page.locator(f"[id='form-{there[3:]}']")).to_contain_text("Ines")
+    page.goto(page.url.replace("/windings", "/prove"))
+    stage(page, "Prove")
     for button in page.locator(".steps-list .ticked").all():
         hit(page, button.get_attribute("id") or "")
+    hit(page, "op-run-how.0-free")
+    expect(page.locator(".passed")).to_contain_text("Ines Torvald")
+    hit(page, "op-bump.0-right")
     for there, text in (("in-run-rpm.0", "1440"), ("in-run-a.0", "6.2")):
         put(page, there, text)
         press(page, "Enter")
+    hit(page, "op-sparks.0-1")
     hit(page, "tick-ran.0")
     hit(page, "op-complaint-now.0-this")
     hit(page, "op-cause-stuck")
@@ -342,7 +360,7 @@ def test_a_value_that_waited_while_another_ticked_the_work_is_kept_and_asked_abo
     expect(ines.locator("#waiting")).to_be_hidden()
     expect(story).to_contain_text("done; measure")
     assert any("Not said whether as found or as left" in h.words for h in sheet.page.holds)
-    tab_to_name(ines, "As left, after it")
+    tab_on(ines, "As left, after it")
     press(ines, "Enter")
     expect(asked).to_be_hidden()
     expect(ines.locator(".as-found").first).to_contain_text("0.2")

@@ -32,12 +32,12 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.signing import holds, signed_as
 from norvash.core.sheet.signs_shown import complained, diagnosis_of, signs_shown
 from norvash.core.sheet.stage import Visit
-from norvash.core.sheet.stages import prove
 from norvash.core.sheet.stages.before.judged import judge_before
 from norvash.core.sheet.stages.brushes.geometry import geometry
 from norvash.core.sheet.stages.brushes.keeping import stays
 from norvash.core.sheet.stages.brushes.stage import PICTURES as GROUPS
 from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS, field_of, stage_of
+from norvash.core.sheet.stages.prove import stage as prove
 from norvash.core.sheet.typed import read_entry
 from norvash.core.sheet.work_list import work_list
 from norvash.core.verdict.judging import findings
@@ -101,7 +101,19 @@ AT_POWER: dict[str, tuple[Facts, str, str]] = {
     "not stated": (facts("industrial", 4), "Load coupled", "Shunt field"),
     "universal outside a tool": (facts("industrial", 4, construction="universal"), "Load coupled", "Cutter off"),
     "shunt": (facts("industrial", 4, construction="shunt"), "Shunt field at full strength first", "Load coupled"),
-    "compound": (facts("generator", 4, construction="compound"), "Shunt field at full strength first", "Load coupled"),
+    "compound": (facts("industrial", 4, construction="compound"), "Shunt field at full strength first", "Load coupled"),
+    "generator": (
+        facts("generator", 4, construction="compound"),
+        "Driven by a drill or a belt",
+        "short touch of power",
+    ),
+    "twelve volts": (facts("tool", 2, rated_v=12.0), "Guards on", "arth"),
+    "by its plate": (facts("traction", 4, rated_v=80.0), "at most 20 V without load", "its safe voltage"),
+    "safe volts stated": (
+        facts("traction", 4, rated_v=80.0, safe_noload_v=12.0),
+        "at most 12 V without load",
+        "quarter",
+    ),
     "starter": (facts("starter", 4, construction="series"), "Clamped down", "arth"),
     "earthed": (facts("appliance", 2), "Protective earth joined again", "No earth wire added"),
     "double insulated": (
@@ -131,11 +143,12 @@ def test_power_asks_for_what_the_construction_may_do(about: Facts, asked: str, n
 def test_a_gate_opens_by_every_step_or_by_a_waiver_and_names_what_is_left() -> None:
     steps = SAFE.steps(facts(), RULES)
     ticked = {f"step__safe__{s.id}": "yes" for s in steps}
-    assert SAFE.now(sheet(), RULES).to_do[-1] == "how it is isolated"
-    assert SAFE.now(sheet(**dict(list(ticked.items())[1:]), safe__method="unplugged"), RULES).to_do == (steps[0].act,)
-    assert SAFE.now(sheet(**ticked), RULES).state == "open"
-    assert SAFE.now(sheet(**ticked, safe__method="unplugged"), RULES).state == "passed"
-    waived = SAFE.now(sheet(waive__safe="on the bench in parts"), RULES)
+    assert SAFE.ticked(sheet(), RULES).to_do[-1] == "how it is isolated"
+    most = sheet(**dict(list(ticked.items())[1:]), safe__method="unplugged")
+    assert SAFE.ticked(most, RULES).missing == (steps[0].act,)
+    assert SAFE.ticked(sheet(**ticked), RULES).state == "open"
+    assert SAFE.ticked(sheet(**ticked, safe__method="unplugged"), RULES).state == "passed"
+    waived = SAFE.ticked(sheet(waive__safe="on the bench in parts"), RULES)
     assert (waived.state, waived.why, waived.person) == ("waived", "on the bench in parts", "Ines")
 
 
@@ -207,7 +220,22 @@ def test_schools_say_when_a_set_is_changed_and_some_are_refused() -> None:
         next(s for s in SCHOOLS if s.id == "school.when").check("symptoms", "industrial")
 
 
-PROVEN = {"run_a": 2.0, "ran": "yes", "waive__power": "tried", "outcome": "service", "confirm__service": "yes"}
+PROVEN = {
+    "run_a": 2.0,
+    "bump": "right",
+    "sparks": "1",
+    "ran": "yes",
+    "waive__power": "tried",
+    "outcome": "service",
+    "confirm__service": "yes",
+}
+READY = {
+    "run_how": "free",
+    "insulation_mohm": 20.0,
+    "insulation_c": 20.0,
+    "parted_capacitors": "yes",
+    "earth_ohm": 0.05,
+}
 
 
 def test_a_sheet_is_clean_only_when_nothing_is_open() -> None:
@@ -222,14 +250,16 @@ def test_a_sheet_is_clean_only_when_nothing_is_open() -> None:
     assert signed_as(at(made, here)) == "not clean"  # a gate was waived
     passed = {f"step__power__{s.id}": "yes" for s in POWER.steps(facts(), RULES)}
     proven = {k: v for k, v in PROVEN.items() if "waive" not in k}
-    assert signed_as(at(sheet(**MADE_SAFE, **proven, **passed), here)) == "certificate"
+    assert "insulation to earth is not measured" in str(holds(at(sheet(**MADE_SAFE, **proven, **passed), here)))
+    ready = at(sheet(**MADE_SAFE, **proven, **passed, **READY), here)
+    assert (holds(ready), signed_as(ready)) == ((), "certificate")
     assert [h.stage.id for h in holds(at(sheet(**MADE_SAFE, outcome="service", confirm__service="yes"), here))] == [
         "prove",
-        "prove",
+        "sign",
     ]
     volts = Given(id="p", typed="volts", word="volts", number=None, person="Ines", at=NOON)
     permit = replace(made, written={**made.written, ("permit.open", 1, "found"): volts})
-    assert [h.stage.id for h in holds(at(permit, here))] == ["before"]
+    assert [h.stage.id for h in holds(at(permit, here))] == ["safe", "before"]
     complained = sheet(**MADE_SAFE, **PROVEN, complaint="loud")
     assert [h.words for h in holds(at(complained, here))] == ["It is not said whether the complaint is gone"]
     unopened = sheet(upstream="upstream", outcome="upstream", complaint="dead")
@@ -239,7 +269,7 @@ def test_a_sheet_is_clean_only_when_nothing_is_open() -> None:
     assert (rail["brushes"], rail["before"], rail["decide"], rail["sign"]) == ("skipped", "done", "done", "waiting")
     assert {s.stage.id: s.state for s in progress(at(sheet(), shown))}["brushes"] == "held"
     quick = sheet(None, "quick")
-    assert [h.stage.id for h in holds(at(quick, shown))] == ["safe", "sign", "brushes"]
+    assert [h.stage.id for h in holds(at(quick, shown))] == ["safe", "brushes", "sign"]
     assert signed_as(at(quick, here)) == "measured"
 
 

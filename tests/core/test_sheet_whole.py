@@ -10,6 +10,7 @@ from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.bringing import what_to_bring
 from norvash.core.sheet.gates import GATES
+from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.noted import noted
 from norvash.core.sheet.progress import progress
@@ -92,9 +93,9 @@ def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
     yield f"says: {said.word}: {said.sentence}"
     yield from (f"reason: {r.text} {' '.join(f.rule_id for f in r.figures)}" for r in said.reasons)
     yield from (
-        f"gate {g}: {x.state} {x.person} {x.at} {x.why} {'; '.join(x.to_do)}"
+        f"gate {g}: {x.state} {x.person} {x.at} {x.why} {'; '.join(x.missing)}"
         for g, gate in GATES.items()
-        for x in [gate.now(made, rules)]
+        for x in [gate_now(gate, visit)]
     )
     yield "rail: " + "; ".join(f"{s.number} {s.stage.id} {s.stage.words} {s.state} {s.why}" for s in progress(visit))
     yield from (f"open: {h.stage.id}: {h.words}" for h in holds(visit))

@@ -39,8 +39,10 @@ def test_nothing_inside_is_kept_before_the_gate_is_passed_or_waived(bench: Bench
         bench.put("supply-v", "220")
     with pytest.raises(Conflict, match="Before power"):
         bench.put("run-a", "3")
-    bench.put("permit.open", "volts under load", 1, who="Ines", barriers="rope", minutes="10")
+    bench.put("permit.open", "volts under load", 1, who="Ines", barriers="rope", minutes="10", turns="load")
     bench.put("supply-v", "220")
+    with pytest.raises(Conflict, match=r"no\. 1 is open"):
+        bench.put("terminal-ohm", "0.02")
     shop.later(minutes=11)
     with pytest.raises(Conflict, match="run over its time"):
         bench.put("supply-v", "221")
@@ -175,7 +177,7 @@ def test_an_overruled_verdict_keeps_the_original_beside_it_until_the_next_visit(
 
 def test_upstream_is_an_outcome_that_can_be_signed_clean(bench: Bench, shop: Shop) -> None:
     bench.put("sign.start", "dead")
-    bench.put("permit.open", "volts", 1, who="Ines", barriers="rope", minutes="10")
+    bench.put("permit.open", "volts", 1, who="Ines", barriers="rope", minutes="10", turns="still")
     bench.put("supply-v", "0")
     bench.put("permit.close", "yes", 1)
     assert "Do not open the motor yet" in bench.page.said.act

@@ -9,7 +9,7 @@ import pytest
 
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.sheet.gates import POWER, SAFE, SERVICE, usual_method
+from norvash.core.sheet.gates import SAFE, SERVICE, usual_method
 from norvash.core.sheet.part import PARTS
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
 from norvash.store import entries, people
@@ -49,16 +49,17 @@ class Visit:
 
     def proven(self) -> "Visit":
         """Pass the last gates and run it as it should."""
-        self.gate(POWER.id).walk(("run-rpm", "1440"), ("run-a", "6.2"), ("ran", "yes"))
+        self.bench.ready()
+        self.bench.run(run_rpm="1440", run_a="6.2")
         return self
 
-    def gate(self, gate_id: str) -> "Visit":
+    def gate(self) -> "Visit":
+        """Tick the gate back to service."""
         context = load(self.bench.shop.conn, self.bench.motor)
-        gate = POWER if gate_id == POWER.id else SERVICE
-        return self.walk(*((gate.step(s.id).id, "yes") for s in gate.steps(context.facts, context.rules)))
+        return self.walk(*((SERVICE.step(s.id).id, "yes") for s in SERVICE.steps(context.facts, context.rules)))
 
     def sign(self, why: str = "") -> dict[str, object]:
-        self.gate(SERVICE.id)
+        self.gate()
         self.bench.sign(why)
         return dict(self.bench.page.row.signed)
 
@@ -128,7 +129,9 @@ def test_an_earth_that_fails_is_mended_and_measured(visit: Visit) -> None:
     visit.walk(("decide.earth.open", "done"))  # as an older page says it
     assert visit.bench.states[0, "earth.open"] == "done not proven"
     assert grade(visit) == "stop"
-    visit.proven().walk(("outcome", "service")).gate(SERVICE.id)
+    visit.walk(("outcome", "service")).gate()
+    with pytest.raises(Conflict, match=r"protective earth 1000 Ω, allowed 0\.1, done and not proven"):
+        visit.walk(("run-a", "6"))
     with pytest.raises(InputError, match="Done, not proven: Windings and magnets, protective earth 1000 Ω"):
         visit.bench.sign()
     visit.walk(("earth-ohm", "0.4"))
@@ -138,7 +141,7 @@ def test_an_earth_that_fails_is_mended_and_measured(visit: Visit) -> None:
         visit.walk(("earth-ohm", "0.05"))
     visit.walk(("earth-ohm", "0.05", 0, {"answer": "again"}))
     assert visit.bench.states[0, "earth.open"] == "proven"
-    signed = visit.sign()
+    signed = visit.proven().sign()
     assert (signed["signed_as"], told(signed)) == ("certificate", {(0, "earth.open"): "proven"})
 
 
@@ -204,14 +207,17 @@ def test_a_complaint_that_stays_after_the_first_repair(visit: Visit) -> None:
     visit.walk(("see", "brush.seized", 2))
     visit.walk(("task.free-holder", "yes"), ("gone.brush.seized", "yes", 2))
     visit.bench.measure("", "20.4", sight="left")
+    with pytest.raises(Conflict, match="measured before the last work"):
+        visit.walk(("complaint-now", "this"))
+    visit.bench.ready()
     visit.walk(("complaint-now", "this"))
     assert "It is not said what it was" in [h.words for h in visit.bench.page.holds]
     visit.walk(("cause-was", "stuck"))
     assert visit.bench.page.said.act.startswith("Brush stuck in its holder; terminals cleaned and retensioned")
-    assert [h.words for h in visit.bench.page.holds if h.words.startswith("The proof run was before")]
+    assert [h.words for h in visit.bench.page.holds if "the proof run was before the last work" in h.words]
     assert "runs as it should" not in visit.bench.page.said.act
     # Neither the tick nor a figure alone is a run after the work.
-    visit.walk(("run-a", "6.1"))
+    visit.walk(("bump", "right"), ("sparks", "1"), ("run-a", "6.1"))
     assert "runs as it should" not in visit.bench.page.said.act
     visit.walk(("ran", "yes"))
     assert "runs as it should: 6.1 A." in visit.bench.page.said.act

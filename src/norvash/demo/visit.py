@@ -3,11 +3,13 @@
 from collections.abc import Callable, Mapping
 from datetime import datetime, timedelta
 
-from norvash.core.sheet.done import done_tasks, sight_of
+from norvash.core.sheet.done import done_tasks, overtaken, sight_of
 from norvash.core.sheet.gate import Gate
-from norvash.core.sheet.gates import POWER, usual_method
+from norvash.core.sheet.gates import POWER, SAFE, usual_method, usual_run
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.stages.prove.earth import EARTH_OHM
+from norvash.core.sheet.stages.windings.insulation import INSULATION_MOHM
 from norvash.core.sheet.stages.windings.measured import to_part
 from norvash.store import rounds
 from norvash.store.database import Connection
@@ -62,7 +64,8 @@ class Visit:
         context = load(self.conn, self.motor_id)
         for step in gate.steps(context.facts, context.rules):
             self.put(gate.step(step.id).id, "yes")
-        return self.put(gate.how.id, usual_method(context.facts)) if gate.how is not None else self
+        usual = {SAFE.id: usual_method, POWER.id: usual_run}.get(gate.id)
+        return self.put(gate.how.id, usual(context.facts)) if gate.how is not None and usual is not None else self
 
     def measure(self, lengths: Mapping[int, str], *, sure: bool = False, sight: str = "found") -> "Visit":
         """Measure brushes; somebody who is sure has every doubtful reading stand."""
@@ -94,11 +97,24 @@ class Visit:
         """Tick a task of the work list."""
         return self.put(f"task.{task}", "yes", minutes=minutes, parts=parts)
 
-    def run(self, rpm: str, amps: str, answer: str = "", cause: str = "") -> "Visit":
+    def ready(self, megohm: str, temperature: str) -> "Visit":
+        """Prove insulation and earth, and pass the gate before power."""
+        context = load(self.conn, self.motor_id)
+        sheet = context.open_sheet
+        if sheet is not None and (INSULATION_MOHM.given(sheet) is None or overtaken(INSULATION_MOHM, sheet)):
+            self.insulation(megohm, temperature)
+        if EARTH_OHM.is_offered(context.facts, context.rules):
+            self.put("earth-ohm", "0.06")
+        return self.gate(POWER)
+
+    def run(
+        self, rpm: str, amps: str, answer: str = "", cause: str = "", *, volts: str = "", insulation: str = "85"
+    ) -> "Visit":
         """Pass the gate before power, run it as it should, and say whether the complaint is gone."""
-        self.gate(POWER).put("bump", "right").put("sparks", "1").put("run-rpm", rpm).put("run-a", amps).put(
-            "ran", "yes"
-        )
+        self.ready(insulation, "21").put("bump", "right")
+        if volts:
+            self.put("run-v", volts)
+        self.put("run-rpm", rpm).put("run-a", amps).put("sparks", "1").put("ran", "yes")
         if answer:
             self.put("complaint-now", answer)
         return self.put("cause-was", cause) if cause else self

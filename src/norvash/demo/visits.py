@@ -48,7 +48,7 @@ def stuck(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("remark.rework", "freed dry, all holders cleaned, brush drops by its own weight").put(
         "latched", "yes"
     ).put("free", "yes")
-    visit.run("4900", "62", "this", "stuck").put("outcome", "deferred").gate(SERVICE).sign()
+    visit.run("4900", "62", "this", "stuck", volts="11.4").put("outcome", "deferred").gate(SERVICE).sign()
 
 
 def originals(visit: Visit, lengths: Mapping[int, str]) -> None:

@@ -40,6 +40,8 @@ def kept(record: Record | None) -> dict[str, str]:
             made = {key: f"{mm:.6g}" for key, mm in lengths.items() if mm is not None}
         case PermitRecord():
             made = {"who": record.who, "barriers": record.barriers, "minutes": f"{record.minutes:g}"}
+            made |= {"turns": record.turns} if record.turns else {}
+            made |= {"volts": f"{record.volts:g}"} if record.volts is not None else {}
         case PutOff():
             made = {"who": record.who, "day": record.day.isoformat()}
         case Why():
@@ -74,7 +76,8 @@ def _of_texts(more: Mapping[str, str]) -> Record | None:
     if "radial" in more:
         return CutRecord(**{_CUT[key]: float(text) for key, text in more.items() if key in _CUT})
     if "minutes" in more:
-        return PermitRecord(more["who"], more["barriers"], float(more["minutes"]))
+        volts = float(more["volts"]) if "volts" in more else None
+        return PermitRecord(more["who"], more["barriers"], float(more["minutes"]), more.get("turns", ""), volts)
     if "day" in more:
         return PutOff(more["who"], date.fromisoformat(more["day"]))
     if "parts" in more:

@@ -126,6 +126,18 @@ def list_open(conn: Connection, most: int) -> list[OpenSheet]:
     ]
 
 
+def last_certificate(conn: Connection, motor_id: str, before: int) -> SheetRow | None:
+    """Return the newest sheet before a number that was signed as a certificate after a run, None without one."""
+    row = conn.execute(
+        f"""{_SHEET} where s.motor_id = :id and s.number < :before and s.signed_at is not null
+            and json_extract(s.signed_json, '$.signed_as') = 'certificate'
+            and json_extract(s.signed_json, '$.told.ran.how') is not null
+            order by s.number desc limit 1""",
+        {"id": motor_id, "before": before},
+    ).fetchone()
+    return _sheet(row) if row else None
+
+
 def sign_sheet(conn: Connection, sheet_id: str, at: datetime, signed: Mapping[str, object]) -> None:
     """Close a sheet for good with what it says."""
     conn.execute(

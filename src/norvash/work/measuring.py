@@ -18,9 +18,10 @@ from norvash.store.database import Connection
 from norvash.store.rounds import RoundRow
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.context import Context, Prepared
+from norvash.work.gate_holding import hold_at_gate
 from norvash.work.loading import load
 from norvash.work.settling import doubt_about
-from norvash.work.sheets import NOT_SAID, hold_at_gate, sheet_of, unsigned
+from norvash.work.sheets import NOT_SAID, sheet_of, unsigned
 from norvash.work.sighting import Seeing, sight_for, slip
 from norvash.work.standing import Judged, foresee, judge, keep
 

@@ -11,12 +11,12 @@ from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import BrushSet, Measured, Round
 from norvash.core.sheet.field import YES
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.permit import MOST_TEXT
 from norvash.core.sheet.records import TaskDone
 from norvash.core.sheet.stages.brushes.fitting import ALSO
 from norvash.core.sheet.stages.rework import task_done
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.task import Task
-from norvash.core.sheet.typed import MOST_TEXT
 from norvash.core.text.texts import clean
 from norvash.errors import InputError
 from norvash.store import entries, lives, people, rounds, sets
@@ -24,9 +24,9 @@ from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, in_order, prepared
 from norvash.work.brushes_used import Used, after_new, check_reason, length_of, log_change, way_of_new
 from norvash.work.context import Context
+from norvash.work.gate_holding import hold_at_gate
 from norvash.work.loading import load
 from norvash.work.logging_use import settled
-from norvash.work.sheets import hold_at_gate
 from norvash.work.standing import foresee, keep
 
 NOMINAL = "nominal"

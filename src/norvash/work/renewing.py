@@ -10,9 +10,9 @@ from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, in_order, prepared
 from norvash.work.brushes_used import Used, after_new, check_reason, length_of, log_change
 from norvash.work.context import Context
+from norvash.work.gate_holding import hold_at_gate
 from norvash.work.loading import load
 from norvash.work.logging_use import settled
-from norvash.work.sheets import hold_at_gate
 from norvash.work.standing import foresee, keep
 
 

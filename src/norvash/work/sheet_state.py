@@ -1,7 +1,7 @@
 """A sheet put together from the record, and what it tells of its motor beyond the readings."""
 
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, fields
 from datetime import date
 
 from norvash.core.motor.figure_fields import NEW_MM
@@ -14,15 +14,18 @@ from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import At, KeptLife, Told
 from norvash.core.sheet.noted import answered, noted
-from norvash.core.sheet.sheet import Sheet, Spot
+from norvash.core.sheet.sheet import Baseline, Sheet, Spot
 from norvash.core.sheet.stages.catalogue import FIELDS, TOGETHER
 from norvash.core.sheet.stages.decide import MOTOR_OVERRULED, OVERRULED
-from norvash.store import entries
+from norvash.core.sheet.stages.prove.run_fields import FIELDS as RUN_FIELDS
+from norvash.core.sheet.stages.prove.run_fields import RUN_HOW
+from norvash.store import entries, sheets
 from norvash.store.database import Connection
 from norvash.store.sheets import SheetRow
 
 # What is held against the last sheet that has it.
 _COMPARED = tuple(f.id for f in FIELDS if f.compared)
+_OF_RUN = frozenset((RUN_HOW.id, *(f.id for f in RUN_FIELDS)))
 
 
 def put_together(conn: Connection, row: SheetRow, facts: Facts, written: Mapping[Spot, Given] | None = None) -> Sheet:
@@ -44,7 +47,18 @@ def put_together(conn: Connection, row: SheetRow, facts: Facts, written: Mapping
         signed_at=row.signed_at,
         together=TOGETHER,
         earlier=earlier,
+        baseline=_baseline(conn, row) if any(f in _OF_RUN for f, _, _ in entered) else None,
     )
+
+
+def _baseline(conn: Connection, row: SheetRow) -> Baseline | None:
+    """Return how a motor ran after its last good repair, None where no sheet before this one tells that."""
+    good = sheets.last_certificate(conn, row.motor_id, row.number)
+    told = good.signed.get("told") if good is not None else None
+    ran = told.get("ran") if isinstance(told, dict) else None
+    if good is None or not isinstance(ran, dict):
+        return None
+    return Baseline(sheet=good.number, **{f.name: ran[f.name] for f in fields(Baseline) if f.name in ran})
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,19 +2,18 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
-from datetime import date, datetime
+from datetime import date
 
 from norvash.core.sheet.done import done_tasks, touched
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.gates import GATES, SAFE, unfit
+from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.given import Given, Sight
-from norvash.core.sheet.lives import lives
 from norvash.core.sheet.records import PaintedMap
 from norvash.core.sheet.sheet import Sheet, Spot
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE
+from norvash.core.sheet.stages.prove.refused import refuse_run
 from norvash.core.sheet.typed import Read, place_of, read_entry
-from norvash.core.sheet.walk import open_permits, permitted
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import entries, people, sheets
 from norvash.store.database import Connection
@@ -23,6 +22,7 @@ from norvash.store.sheets import SheetRow
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.asked_for import check_asked
 from norvash.work.context import Context, Prepared
+from norvash.work.gate_holding import hold_entry
 from norvash.work.loading import load
 from norvash.work.marks import mark_of
 from norvash.work.sheet_state import put_together
@@ -66,13 +66,13 @@ def enter(
         context = load(conn, unsigned(conn, sheet_id).motor_id)
         sheet = sheet_of(conn, context, sheet_id)
         field = _field(field_id, place, context, taken_back=not text.strip())
-        hold_at_gate(sheet, field.needs, context, act.at)
+        hold_entry(sheet, field, context, act.at, taken_back=not text.strip())
         touching = _touched(context, sheet, field, place)
         sight = _sight(field, seeing, touched=touching)
         there = sheet.written.get((field.id, place, sight))
         if sight != "asked":
             _unseen(there, replaces)
-        read = _read(field, text, more or {}, context=context, sheet=sheet, today=act.at.date())
+        read = _read(field, place, text, more or {}, context=context, sheet=sheet, today=act.at.date())
         check_asked(context, field, place, act.at.date())
         given = Given(
             id=act.id,
@@ -139,8 +139,11 @@ def _sight(field: Field, seeing: Seeing, *, touched: bool) -> Sight:
     return sight_for(seeing, touched=touched) if field.sighted else "found"
 
 
-def _read(field: Field, text: str, more: Mapping[str, str], *, context: Context, sheet: Sheet, today: date) -> Read:
+def _read(
+    field: Field, place: int, text: str, more: Mapping[str, str], *, context: Context, sheet: Sheet, today: date
+) -> Read:
     read = read_entry(field, text, more, facts=context.facts, rules=context.rules, today=today)
+    refuse_run(field, place, word=read.word, number=read.number, sheet=sheet, rules=context.rules)
     if field is not CUT_DONE or read.number is None:
         return read
     from norvash.core.sheet.stages.commutator.cut_made import cut_record
@@ -211,46 +214,12 @@ def _field(field_id: str, place: int, context: Context, *, taken_back: bool) -> 
         raise NotFound(f"A sheet has no “{field_id[:60]}”.", "Enter it on the sheet's page.", "field")
     if not field.is_offered(context.facts, context.rules) and not taken_back:
         raise InputError(
-            f"“{field.label}” is not offered for this motor.", "Its class and figures decide what is.", "value"
+            field.why_not(context.facts, context.rules) or f"“{field.label}” is not offered for this motor.",
+            "Its class and figures decide what is asked for.",
+            "value",
         )
     place_of(field, place, context.facts)
     return field
-
-
-def hold_at_gate(sheet: Sheet, needs: str, context: Context, now: datetime) -> None:
-    """Refuse what needs a gate that is open, or a test with power on that is not opened.
-
-    Raises: Conflict.
-    """
-    if needs == "permit":
-        if not open_permits(sheet):
-            raise Conflict(
-                "This is measured with power on.",
-                "Open a test with power on first: why, who, barriers, how long.",
-                "value",
-            )
-        if not permitted(sheet, now):
-            raise Conflict(
-                "The test with power on has run over its time.",
-                "Close it, make sure of power and people, and open it anew.",
-                "value",
-            )
-    elif needs and GATES[needs].now(sheet, context.rules).is_open:
-        raise Conflict(
-            f"The gate “{GATES[needs].words}” is not passed yet.",
-            "Settle it first, or waive it with a reason; what you typed is kept in its field.",
-            "value",
-        )
-    elif needs == "power":
-        _hold_unfit(context)
-
-
-def _hold_unfit(context: Context) -> None:
-    """Refuse to run what burns in seconds or flies: a shorted or open armature, a loose bar, a lifted binding."""
-    standing = ((x.position, x.finding) for x in lives(context.state.told) if x.stands)
-    found = unfit(standing)
-    if found is not None:
-        raise Conflict(f"Power waits: {found.words}.", f"{found.decision[0].upper()}{found.decision[1:]}.", "value")
 
 
 def _unseen(there: Given | None, replaces: str) -> None:

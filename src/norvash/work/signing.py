@@ -6,13 +6,13 @@ from norvash.core.sheet.field import YES, Tick
 from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import KeptLife
+from norvash.core.sheet.permit import MOST_TEXT
 from norvash.core.sheet.signing import Hold, signed_as
 from norvash.core.sheet.stages.brushes.holders import GAP_CUT
 from norvash.core.sheet.stages.call_in import settled
 from norvash.core.sheet.stages.decide import OUTCOME, decision
 from norvash.core.sheet.stages.rework import HOLDER_SET
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK
-from norvash.core.sheet.typed import MOST_TEXT
 from norvash.core.text.texts import clean
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, lives, people, rounds, sheets

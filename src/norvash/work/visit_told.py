@@ -3,20 +3,25 @@
 from collections.abc import Iterable
 from datetime import datetime
 
-from norvash.core.sheet.done import ran_words
+from norvash.core.sheet.done import last_work, ran_words
 from norvash.core.sheet.gates import GATES
+from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT, PARTS
 from norvash.core.sheet.proving import STATE_WORDS
 from norvash.core.sheet.records import TaskDone
-from norvash.core.sheet.signing import SIGNED_AS, opened, signed_as
+from norvash.core.sheet.signing import SIGNED_AS, signed_as
+from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
 from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.decide import DECISIONS, OUTCOME
-from norvash.core.sheet.stages.prove import CAUSE_WAS, COMPLAINT_NOW
-from norvash.core.sheet.walk import looked_at
+from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
+from norvash.core.sheet.stages.prove.run import judge_run
+from norvash.core.sheet.stages.prove.run_fields import COAST_S, NOISE, RUN_HOW
+from norvash.core.sheet.stages.prove.run_figures import rise_k
+from norvash.core.sheet.walk import looked_at, opened
 from norvash.core.verdict.components import Component
 from norvash.core.verdict.grades import word_of
 from norvash.store import entries, rounds
@@ -44,17 +49,42 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "done": [_task(w.task.done, w.done) for w in page.work if w.done is not None],
         "set": _set(page),
         "run": ran_words(sheet),
+        "ran": _ran(page),
         "opened": opened(page.visit),
         "not_looked_at": [p.words for p in PARTS if not looked_at(page.visit, p)] if sheet.kind == "full" else [],
         "waived": [
             {"gate": g.words, "person": now.person, "why": now.why}
             for g in GATES.values()
-            if (now := g.now(sheet, page.context.rules)).state == "waived"
+            if (now := gate_now(g, page.visit)).state == "waived"
         ],
         "before": [{"words": j.words, "right": j.right} for j in page.before.judged],
         "slips": [_slip(x) for x in page.found.lives if x.state == "withdrawn"],
         "corrected": _corrected(conn, page),
         "outcome": dict(OUTCOME.choices).get(OUTCOME.of(sheet), ""),
+    }
+
+
+def _ran(page: SheetPage) -> Plain | None:
+    """Return how it ran after the last work: its points, the figures that later runs are held against, and what was
+    said of them; None where it was not run since.
+    """
+    sheet = page.sheet
+    run = judge_run(sheet, page.context.rules, since=last_work(sheet))
+    if run.at is None:
+        return None
+    return {
+        "how": RUN_HOW.of(sheet),
+        "how_words": dict(RUN_HOW.choices).get(RUN_HOW.of(sheet), ""),
+        "volts": run.at.volts,
+        "amps": run.at.amps,
+        "rpm": run.at.rpm,
+        "sparks": run.at.sparks,
+        "rise_k": rise_k(sheet),
+        "coast_s": COAST_S.of(sheet),
+        "noise": NOISE.of(sheet),
+        "before_rpm": NOLOAD_RPM.of(sheet.as_found),
+        "points": [{"volts": p.volts, "amps": p.amps, "rpm": p.rpm, "sparks": p.sparks} for p in run.points],
+        "said": [{"words": s.words, "right": s.right} for s in run.said],
     }
 
 

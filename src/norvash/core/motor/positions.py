@@ -42,6 +42,27 @@ def _usual_arms(brushes: int) -> int:
     return 4 if brushes % 4 == 0 else 6 if brushes % 6 == 0 else 2 if brushes % 2 == 0 else brushes
 
 
+def polarity_wrong(plans: Sequence[PositionPlan]) -> str:
+    """Return where the polarity of the arms does not alternate round the commutator, empty where it does.
+
+    Brushes side by side on one arm share it. An odd number of arms is a machine of its own kind, and not judged.
+    """
+    arms: dict[int, list[PositionPlan]] = {}
+    for plan in sorted(plans, key=lambda p: p.angle_deg):
+        arms.setdefault(plan.arm, []).append(plan)
+    mixed = next((arm for arm in arms.values() if len({p.polarity for p in arm}) > 1), None)
+    if mixed is not None:
+        return f"{' and '.join(p.label for p in mixed)} sit on one arm and have not the same polarity"
+    round_it = list(arms.values())
+    if len(round_it) % 2:
+        return ""
+    for here, following in zip(round_it, [*round_it[1:], *round_it[:1]], strict=True):
+        if here[0].polarity == following[0].polarity:
+            both = f"{here[0].label} and {following[0].label} are both {here[0].polarity}"
+            return f"polarity does not alternate by arm: {both}; look at the wiring, or mend the plan under Figures"
+    return ""
+
+
 def read_positions(typed: Mapping[str, str], plans: Sequence[PositionPlan]) -> tuple[PositionPlan, ...]:
     """Return the positions as typed in fields label_N, angle_N, arm_N and polarity_N; an empty field keeps its value.
 

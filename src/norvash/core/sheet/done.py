@@ -10,7 +10,8 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS, field_of
 from norvash.core.sheet.stages.decide import decided_finding
-from norvash.core.sheet.stages.prove import RAN, run_words
+from norvash.core.sheet.stages.prove.run_fields import RAN
+from norvash.core.sheet.stages.prove.run_words import run_words
 from norvash.core.sheet.stages.rework import done_task
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.task import Task
@@ -79,6 +80,14 @@ def ran_words(sheet: Sheet) -> str:
     return run_words(sheet, last) if ran is not None and ran.at >= last else ""
 
 
+def overtaken(field: Field, sheet: Sheet) -> bool:
+    """Tell whether work that touches what a field speaks of was entered after what stands in it."""
+    given = field.given(sheet)
+    return given is not None and any(
+        work.at > given.at for task, said in done_tasks(sheet).items() if touched(field, [task], {}) for work in said
+    )
+
+
 def touched(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place: int = 0) -> bool:
     """Tell whether work of a visit has touched what a field speaks of: its next value is then as left.
 
@@ -87,6 +96,8 @@ def touched(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place:
     work = [task for task in tasks if not task.looks]
     if not work and not new:
         return False
+    if field.after_work and (new or any(task is not FIND_FAULT for task in work)):
+        return True
     asked = field.tells if not field.tested else (*field.tells, *FIELD_BY_ID[field.tested].tells)
     if any(task in f.tasks for f in asked for task in work) or any(task in field.touched_by for task in work):
         return True

@@ -6,7 +6,9 @@ from norvash.core.motor.classes import HEAVY
 from norvash.core.motor.figure_fields import (
     CAPACITORS,
     CONSTRUCTION,
+    DRIVES_WHEELS,
     HANGS_LOAD,
+    HAS_PLUG,
     PROTECTION,
     RATED_V,
     SPEED_TAPS,
@@ -16,6 +18,7 @@ from norvash.core.motor.figure_tables import speed_taps
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 
+_LOW_V = 50.0
 _SURROUNDINGS = {"mostly idle": "idle"}
 
 
@@ -61,7 +64,7 @@ class Facts:
     @property
     def may_run_free(self) -> bool:
         """Tell whether it may run without load at the voltage of its plate, a starter in short bursts."""
-        return not self.runs_away
+        return not self.runs_away and self.motor_class != "generator"
 
     @property
     def carries(self) -> bool:
@@ -84,13 +87,30 @@ class Facts:
         return (self.protection or self._usual_protection) == "protective earth"
 
     @property
+    def low_voltage(self) -> bool:
+        """Tell whether its plate's voltage is too low to hurt by touch: up to 50 V."""
+        return self.rated_v is not None and self.rated_v <= _LOW_V
+
+    @property
+    def plugged(self) -> bool:
+        """Tell whether it has a plug: an appliance or a tool on a mains, until its record says otherwise."""
+        said = HAS_PLUG.of(self.figures)
+        return said == "yes" or (not said and self.motor_class in ("appliance", "tool") and not self.low_voltage)
+
+    @property
+    def drives_wheels(self) -> bool:
+        """Tell whether it drives a vehicle on wheels, as a traction motor does until its record says otherwise."""
+        return self.motor_class == "traction" and DRIVES_WHEELS.of(self.figures) != "no"
+
+    @property
     def protection(self) -> str:
         """Return how it protects against shock, empty where nobody says."""
         return PROTECTION.of(self.figures)
 
     @property
     def _usual_protection(self) -> str:
-        return "protective earth" if self.motor_class in ("appliance", "tool", "industrial") else ""
+        fed = self.plugged or (self.motor_class == "industrial" and not self.low_voltage)
+        return "protective earth" if fed else ""
 
     @property
     def capacitors(self) -> bool:

@@ -13,7 +13,7 @@ from norvash.core.sheet.records import PaintedMap, Readings, Record
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.task import Task
 
-Needs = Literal["", "safe", "permit", "power"]
+Needs = Literal["", "dead", "safe", "permit", "power"]
 Per = Literal["", "position", "tap", "number", "bearing"]
 Mark = Literal["", "cut", "set"]
 BEARINGS = ("drive end", "other end")
@@ -24,17 +24,25 @@ def _always(_facts: Facts, _rules: MotorRules) -> bool:
     return True
 
 
+def _no_reason(_facts: Facts, _rules: MotorRules) -> str:
+    return ""
+
+
+def _nothing_forbidden(_facts: Facts, _rules: MotorRules) -> Mapping[str, str]:
+    return {}
+
+
 @dataclass(frozen=True, slots=True, kw_only=True, eq=False)
 class Field:
-    """One thing that is entered: where, and the gate that it needs.
+    """One thing that is entered: where, and the gate that it needs; what is “dead” needs only that no power is on.
 
     `per` says that there is one for each brush position, speed setting, bearing or number; `whole` that place 0 stands
     for the motor beside them. `judged` tells that what is said of the motor follows from it; `tells` are the findings
     that a value in it can be, and that a value in it proves; `tested` names the field that it is read with. After work
-    of `touched_by`, or that what it tells leads to, its next value is one as left. One of `work` is always as left,
-    and `does` what it records. `compared` says that it is held against the last sheet that has it, `marks` that it
-    moves the figures in force: by a cut, or by setting the holders after one. One that is `placed` is shown where and
-    when its stage says, not among the rest.
+    of `touched_by`, or that what it tells leads to, its next value is one as left; of one `after_work` after any work.
+    One of `work` is always as left, and `does` what it records. `why_not` says why it is not offered. `compared` says
+    that it is held against the last sheet that has it, `marks` that it moves the figures in force: by a cut, or by
+    setting the holders after one. One that is `placed` is shown where and when its stage says, not among the rest.
     """
 
     kind: ClassVar[str] = ""
@@ -52,6 +60,8 @@ class Field:
     tells: tuple[Finding, ...] = ()
     tested: str = ""
     touched_by: tuple[Task, ...] = ()
+    after_work: bool = False
+    why_not: Callable[[Facts, MotorRules], str] = _no_reason
     does: tuple[Task, ...] = ()
     work: bool = False
     compared: bool = False
@@ -134,7 +144,8 @@ class Day(Words):
 class Pick(Words):
     """One of several answers; some are refused with a reason, some are a finding.
 
-    `why` asks for the reason of the pick.
+    `forbids` are those that are refused for a motor, each with the reason. What it finds is said `plainly`, in the
+    words of the finding, or in its own. `why` asks for the reason of the pick.
     """
 
     kind: ClassVar[str] = "pick"
@@ -142,6 +153,8 @@ class Pick(Words):
     choices: tuple[tuple[str, str], ...]
     refused: Mapping[str, str] = field(default_factory=dict)
     finds: Mapping[str, Finding] = field(default_factory=dict)
+    forbids: Callable[[Facts, MotorRules], Mapping[str, str]] = _nothing_forbidden
+    plainly: bool = False
     why: bool = False
 
 

@@ -1,6 +1,7 @@
 """Fields in few words, as the stages state them."""
 
 from collections.abc import Callable, Mapping
+from dataclasses import replace
 from typing import TypedDict, Unpack
 
 from norvash.core.rules.book import MotorRules
@@ -24,6 +25,8 @@ class More(TypedDict, total=False):
     tells: tuple[Finding, ...]
     tested: str
     touched_by: tuple[Task, ...]
+    after_work: bool
+    why_not: Callable[[Facts, MotorRules], str]
     does: tuple[Task, ...]
     work: bool
     compared: bool
@@ -68,13 +71,15 @@ def pick(
     *choices: tuple[str, str],
     finds: Mapping[str, Finding] | None = None,
     refused: Mapping[str, str] | None = None,
+    forbids: Callable[[Facts, MotorRules], Mapping[str, str]] | None = None,
     why: bool = False,
+    plainly: bool = False,
     **more: Unpack[More],
 ) -> Pick:
     """Return a field that is answered by one of its choices; one that is a finding for some is judged."""
     more.setdefault("judged", bool(finds))
     more.setdefault("tells", tuple(dict.fromkeys(finds.values())) if finds else ())
-    return Pick(
+    made = Pick(
         id=field_id,
         group=group,
         label=label,
@@ -82,5 +87,7 @@ def pick(
         finds=finds or {},
         refused=refused or {},
         why=why,
+        plainly=plainly,
         **more,
     )
+    return made if forbids is None else replace(made, forbids=forbids)

@@ -24,31 +24,53 @@ class Step:
     caution: str
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class GateNow:
-    """A gate's state, who settled it and when, what is still to be done, and the reason of a waiver."""
+    """A gate's state, who settled it and when, the reason of a waiver; what is still to be done, and what figures and
+    findings hold it shut.
+    """
 
     state: GateState
     person: str = ""
     at: datetime | None = None
     why: str = ""
     to_do: tuple[str, ...] = ()
+    held: tuple[str, ...] = ()
 
     @property
     def is_open(self) -> bool:
         """Tell whether it is neither passed nor waived."""
         return self.state == "open"
 
+    @property
+    def missing(self) -> tuple[str, ...]:
+        """Return everything that keeps it shut: what holds it first, then what is to be done."""
+        return (*self.held, *self.to_do) if self.is_open else ()
 
-@dataclass(frozen=True, slots=True, eq=False)
+
+def _never(_sheet: Sheet) -> datetime | None:
+    return None
+
+
+def _nothing(_sheet: Sheet) -> str:
+    return ""
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
 class Gate:
-    """A gate with its steps for a motor; `how` is what must be said beside them, and its words."""
+    """A gate with its steps for a motor; `how` is what must be said beside them, and its words.
+
+    What was ticked before `anew_since` is asked again; while something is `suspended` by, it does not stand, whoever
+    has ticked or waived what.
+    """
 
     id: str
     words: str
     steps: Callable[[Facts, MotorRules], tuple[Step, ...]]
     how: Pick | None = None
     how_words: str = ""
+    anew_since: Callable[[Sheet], datetime | None] = _never
+    suspended: Callable[[Sheet], str] = _nothing
 
     @property
     def waived(self) -> Text:
@@ -69,23 +91,33 @@ class Gate:
         start, _, step_id = field_id.partition(f"step.{self.id}.")
         return self.step(step_id) if step_id and not start else None
 
-    def now(self, sheet: Sheet, rules: MotorRules) -> GateNow:
-        """Return how it stands: every step ticked or all confirmed at once, waived with a reason, or open."""
-        waived, confirmed = self.waived.given(sheet), self.confirmed.given(sheet)
+    def ticked(self, sheet: Sheet, rules: MotorRules) -> GateNow:
+        """Return how it stands by what people said: every step ticked or all confirmed at once, waived with a reason,
+        or open.
+        """
+        suspended = self.suspended(sheet)
+        if suspended:
+            return GateNow(state="open", held=(suspended,))
+        waived, confirmed = self.waived.given(sheet), self.fresh(self.confirmed.given(sheet), sheet)
         if waived is not None:
-            return GateNow("waived", waived.person, waived.at, waived.word)
+            return GateNow(state="waived", person=waived.person, at=waived.at, why=waived.word)
         if confirmed is not None:
-            return GateNow("passed", confirmed.person, confirmed.at)
+            return GateNow(state="passed", person=confirmed.person, at=confirmed.at)
         steps = self.steps(sheet.facts, rules)
-        done = [self.step(s.id).given(sheet) for s in steps]
-        how = self.how.given(sheet) if self.how is not None else None
+        done = [self.fresh(self.step(s.id).given(sheet), sheet) for s in steps]
+        how = self.fresh(self.how.given(sheet), sheet) if self.how is not None else None
         to_do = tuple(s.act for s, d in zip(steps, done, strict=True) if d is None)
         if self.how is not None and how is None:
             to_do = (*to_do, self.how_words)
-        return GateNow("open", to_do=to_do) if to_do else _last((*done, how))
+        return GateNow(state="open", to_do=to_do) if to_do else _last((*done, how))
+
+    def fresh(self, given: Given | None, sheet: Sheet) -> Given | None:
+        """Return what was said if it still counts, None where it is asked anew."""
+        since = self.anew_since(sheet)
+        return given if given is None or since is None or given.at >= since else None
 
 
 def _last(done: tuple[Given | None, ...]) -> GateNow:
     """Return a gate that was passed by the last of its steps."""
     last = max((d for d in done if d is not None), key=lambda d: d.at)
-    return GateNow("passed", last.person, last.at)
+    return GateNow(state="passed", person=last.person, at=last.at)

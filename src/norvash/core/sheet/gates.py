@@ -1,6 +1,7 @@
 """The three gates: before it is opened, before power, back to service; each with the cautions of its class and act."""
 
 from collections.abc import Iterable
+from datetime import datetime
 
 from norvash.core.motor.figure_fields import MASS_KG
 from norvash.core.rules.book import MotorRules
@@ -8,6 +9,9 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.fields_made import pick
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.gate import Gate, Step
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.prove.run_fields import RUN_HOW
+from norvash.core.sheet.stages.prove.volts import run_free_words
 
 COMPETENT = (
     "This is decision support for competent people: the maker's manual, local electrical and safety rules and licensed "
@@ -64,12 +68,10 @@ _CLASS: dict[str, tuple[Step, ...]] = {
             "a hoist or lift falls when its brake is lifted; field loss makes it overspeed",
         ),
     ),
-    "traction": (
-        Step("wheels", "Wheels off the ground and chocked", "it drives away; very high currents melt thin leads"),
-        Step("battery", "Battery disconnected", "no ring, no watch; cover the posts"),
-    ),
+    "traction": (Step("battery", "Battery disconnected", "no ring, no watch; cover the posts"),),
     "generator": (Step("belt", "Belt and fan guarded or off, battery isolated", "whatever drives it must not start"),),
 }
+_WHEELS = Step("wheels", "Wheels off the ground and chocked", "it drives away; very high currents melt thin leads")
 _CAPACITORS = Step(
     "capacitors", "Capacitors discharged and measured", "they hold their charge long after the plug is out"
 )
@@ -82,13 +84,18 @@ _DUST = Step(
     "springs fly; carbon and copper dust: fine filter, wash hands, no food; keep it off electronics",
 )
 _POWER = (
-    Step("insulation", "Insulation tested, terminals tight", "people clear while it is tested, discharge afterwards"),
+    Step("insulation", "Insulation measured, terminals tight", "people clear while it is tested, discharge afterwards"),
     Step(
         "guards",
         "Guards on, it turns freely by hand, nothing loose inside",
         "no loose sleeves, gloves off near turning parts",
     ),
     Step("clear", "People clear, stop within reach", "a short touch of power first"),
+)
+_DRIVEN = Step(
+    "driven",
+    "Driven by a drill or a belt, guarded; its regulator apart",
+    "no power is put to it; its volts rise with speed and nothing holds them: limit the r/min",
 )
 _EARTH = Step("earth", "Protective earth joined again and measured", "an earthed plug on a two-core cord is a stop")
 _NO_EARTH = {
@@ -114,6 +121,13 @@ def unfit(noted: Iterable[tuple[int, Finding]]) -> Finding | None:
     return next((f for _, f in noted if f.never_runs), None)
 
 
+def usual_run(facts: Facts) -> str:
+    """Return the usual way to run a motor of this class and construction."""
+    if facts.motor_class in ("starter", "generator"):
+        return "clamped" if facts.motor_class == "starter" else "driven"
+    return "load" if facts.runs_away else "free"
+
+
 def usual_method(facts: Facts) -> str:
     """Return the usual way to isolate a motor of this class."""
     return _USUAL[facts.motor_class]
@@ -121,7 +135,7 @@ def usual_method(facts: Facts) -> str:
 
 def _to_be_safe(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     """Return what must be done before anything is taken inside, in order. Source: rule lift.person"""
-    made = [_DEAD, _STILL, *_CLASS[facts.motor_class]]
+    made = [_DEAD, _STILL, *([_WHEELS] if facts.drives_wheels else []), *_CLASS[facts.motor_class]]
     if facts.capacitors:
         made.append(_CAPACITORS)
     if facts.magnets:
@@ -144,12 +158,7 @@ _IDLES = Step(
     "Cutter off, guards on: a short touch, then no load at plate volts",
     "built in with its own fan and gear it may idle; bare it may not",
 )
-_RUNS_AWAY = Step(
-    "speed",
-    "Load coupled, or a safe reduced voltage set",
-    "without load it runs away: with no data begin at a tenth of plate volts and read r/min at every step, never over a"
-    " quarter, off at rated r/min; where r/min is not measured a tenth is the end",
-)
+_COUPLED = "Load coupled, or a safe reduced voltage set"
 _FIELD = Step("field", "Shunt field at full strength first", "with its field lost it runs away")
 
 
@@ -160,22 +169,31 @@ def _earth(facts: Facts) -> tuple[Step, ...]:
     return (_NO_EARTH[facts.protection],) if facts.protection in _NO_EARTH else ()
 
 
-def _power_cautions(facts: Facts) -> tuple[Step, ...]:
+def _power_cautions(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     """Return what its construction asks for before power, by what it may do without load."""
     made = []
+    if facts.motor_class == "generator":
+        return (_DRIVEN,)
     if facts.motor_class == "starter":
         made.append(_CLAMP)
     elif facts.built_in and facts.series:
         made.append(_IDLES)
     elif facts.runs_away:
-        made.append(_RUNS_AWAY)
+        most = run_free_words(facts, rules)
+        mind = (
+            f"without load it runs away: {most}"
+            if most
+            else "without load it runs away; its plate's volts are not known"
+        )
+        made.append(Step("speed", _COUPLED, f"{mind}; where r/min is not read a tenth is the end, off at rated r/min"))
     if facts.construction in ("shunt", "compound") and not facts.runs_away:
         made.append(_FIELD)
     return tuple(made)
 
 
-def _before_power(facts: Facts, _rules: MotorRules) -> tuple[Step, ...]:
-    return (*_POWER, *_earth(facts), *_power_cautions(facts))
+def _before_power(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
+    steps = _POWER if facts.motor_class != "generator" else _POWER[:2]
+    return (*steps, *_earth(facts), *_power_cautions(facts, rules))
 
 
 def _back_to_service(_facts: Facts, _rules: MotorRules) -> tuple[Step, ...]:
@@ -183,7 +201,41 @@ def _back_to_service(_facts: Facts, _rules: MotorRules) -> tuple[Step, ...]:
 
 
 METHOD = pick("safe.method", "Isolation", "Isolated by", *METHODS.items())
-SAFE = Gate("safe", "Make safe", _to_be_safe, METHOD, "how it is isolated")
-POWER = Gate("power", "Before power", _before_power)
-SERVICE = Gate("service", "Back to service", _back_to_service)
+
+
+def _power_was_on(sheet: Sheet) -> datetime | None:
+    """Return when a test with power on was last opened or closed: what was made safe before that is made safe anew."""
+    from norvash.core.sheet.stages.before.fields import PERMIT_CLOSE, PERMIT_OPEN
+
+    given = (f.given(sheet, n) for f in (PERMIT_OPEN, PERMIT_CLOSE) for n in f.places(sheet))
+    return max((g.at for g in given if g is not None), default=None)
+
+
+def _power_is_on(sheet: Sheet) -> str:
+    from norvash.core.sheet.walk import open_permits
+
+    numbers = open_permits(sheet)
+    return f"the test with power on no. {numbers[0]} is open: close it, then make safe again" if numbers else ""
+
+
+def _worked_on(sheet: Sheet) -> datetime | None:
+    """Return when the last work was entered: covers were off since, and what was ready for power is not any more."""
+    from norvash.core.sheet.done import last_work
+
+    return last_work(sheet)
+
+
+SAFE = Gate(
+    id="safe",
+    words="Make safe",
+    steps=_to_be_safe,
+    how=METHOD,
+    how_words="how it is isolated",
+    anew_since=_power_was_on,
+    suspended=_power_is_on,
+)
+POWER = Gate(
+    id="power", words="Before power", steps=_before_power, how=RUN_HOW, how_words="how it is run", anew_since=_worked_on
+)
+SERVICE = Gate(id="service", words="Back to service", steps=_back_to_service, anew_since=_worked_on)
 GATES = {g.id: g for g in (SAFE, POWER, SERVICE)}

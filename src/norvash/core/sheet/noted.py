@@ -43,7 +43,9 @@ def _picked(field: Pick, sheet: Sheet) -> Iterator[Noted]:
         answer = field.of(sheet, place)
         if answer in field.finds:
             where = f"{BEARINGS[place - 1]}: " if field.per == "bearing" else ""
-            yield 0, field.finds[answer].saying(f"{where}{field.label.lower()} {dict(field.choices)[answer]}")
+            found = field.finds[answer]
+            said = f"{where}{field.label.lower()} {dict(field.choices)[answer]}"
+            yield 0, found if field.plainly else found.saying(said)
 
 
 def _joined(noted: Iterable[Noted]) -> dict[tuple[int, str], Finding]:

@@ -20,6 +20,7 @@ DRIVE = Part("drive", "Bearings and drive")
 COMPLAINT = Part("complaint", "The complaint")
 REPAIRS = Part("repairs", "Temporary repairs")
 LOOK = Part("look", "The look")
+RUN = Part("run", "The run")
 # The six components, which always have a place in a verdict; the parts beside them count once they speak.
 PARTS = (BRUSHES, SPRINGS, HOLDERS, COMMUTATOR, WINDINGS, DRIVE)
-BESIDE = (COMPLAINT, REPAIRS, LOOK)
+BESIDE = (COMPLAINT, REPAIRS, RUN, LOOK)

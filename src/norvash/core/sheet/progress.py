@@ -24,7 +24,7 @@ class StageNow:
 
 def progress(visit: Visit) -> tuple[StageNow, ...]:
     """Return the state of every stage that the sheet walks."""
-    safe = not SAFE.now(visit.sheet, visit.rules).is_open
+    safe = not SAFE.ticked(visit.sheet, visit.rules).is_open
     made = []
     for stage in stages_of(visit.sheet):
         state, why = _state(stage, visit, safe=safe)

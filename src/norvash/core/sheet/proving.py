@@ -30,6 +30,18 @@ def proof_asked(life: Life) -> str:
     return "look again"
 
 
+def open_words(life: Life, *, quick: bool) -> str:
+    """Return what is open of a finding, in words."""
+    name = f"{life.place}, {life.finding.words}"
+    if life.state == "done not proven":
+        return f"Done, not proven: {name}; {proof_asked(life)}"
+    if life.measured_again:
+        return f"Measured again after the work, and still so: {name}"
+    if quick:
+        return f"Found, and open: {name}"
+    return f"Not done: {name}" if life.decided else f"Not decided: {name}"
+
+
 def said_by(life: Life) -> str:
     """Return who has done the work on a finding, with the time and the parts that went into it."""
     made = []

@@ -31,18 +31,28 @@ class CutRecord:
         )
 
 
+# Whether a motor turns in a test with power on.
+TURNS = {"still": "it does not turn", "load": "it turns with its load", "free": "it turns without load"}
+
+
 @dataclass(frozen=True, slots=True)
 class PermitRecord:
-    """Who makes a test with power on, what keeps people away, and for how long [min]."""
+    """Who makes a test with power on, what keeps people away, and for how long [min].
+
+    `turns` says whether the motor turns in it, empty where nobody says, and `volts` the most that it then gets [V].
+    """
 
     who: str
     barriers: str
     minutes: float
+    turns: str = ""
+    volts: float | None = None
 
     @property
     def words(self) -> str:
         """Return it in words."""
-        return f"{self.who}, {self.barriers}, {self.minutes:g}"
+        run = ", ".join(filter(None, (TURNS.get(self.turns, ""), f"at most {self.volts:g} V" if self.volts else "")))
+        return f"{self.who}, {self.barriers}, {f'{run}, ' if run else ''}{self.minutes:g}"
 
 
 @dataclass(frozen=True, slots=True)

@@ -15,12 +15,31 @@ Spot = tuple[str, int, Sight]
 _NONE: Mapping[str, str] = MappingProxyType({})
 
 
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Baseline:
+    """How a motor ran after its last good repair: on which sheet and in which way; None where nobody measured it.
+
+    Units: volts [V], amps [A], rpm [r/min], sparks 0 to 4, rise_k [K] over the air, coast_s [s].
+    """
+
+    sheet: int
+    how: str
+    volts: float | None = None
+    amps: float | None = None
+    rpm: float | None = None
+    sparks: int | None = None
+    rise_k: float | None = None
+    coast_s: float | None = None
+    noise: str = ""
+
+
 @dataclass(frozen=True, kw_only=True)
 class Sheet:
     """One visit to one motor, with everything that is written on it.
 
     `together` names for a field the one that it belongs to: read anew, that one takes its companions with it. `earlier`
-    is of fields that are compared. `view` tells what is looked at: the motor as it is now, or as it was found.
+    is of fields that are compared, `baseline` how it ran after the last good repair. `view` tells what is looked at:
+    the motor as it is now, or as it was found.
     """
 
     id: str
@@ -33,6 +52,7 @@ class Sheet:
     signed_at: datetime | None = None
     together: Mapping[str, str] = field(default_factory=lambda: _NONE)
     earlier: Mapping[str, Earlier] = field(default_factory=lambda: MappingProxyType({}))
+    baseline: Baseline | None = None
     view: Literal["now", "found"] = "now"
 
     @cached_property

@@ -18,7 +18,7 @@ from norvash.core.sheet.stages.brushes.carbon import BRUSH_FREE, SET_WORN
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.core.sheet.stages.commutator.bar_test import BAR_SHAFT
 from norvash.core.sheet.stages.decide import RULED_OUT
-from norvash.core.sheet.stages.prove import COMPLAINT_NOW
+from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW
 from norvash.core.sheet.stages.windings.insulation import INSULATION_MOHM
 from norvash.core.sheet.walk import how_far_open, open_permits
 from norvash.core.verdict.values import Findings
@@ -116,7 +116,7 @@ def diagnosis_of(
     What was mended while the complaint is still there is ruled out, and the search goes on; `cases` are the causes
     proven at this site.
     """
-    safe = not SAFE.now(sheet, rules).is_open
+    safe = not SAFE.ticked(sheet, rules).is_open
     isolated = safe and not open_permits(sheet)
     now = Situation(how_far_open(sheet) if safe else "assembled", not isolated, safe, sheet.facts.may_run_free)
     out = [cause for cause, mended in RULED_OUT.items() if mended.of(sheet)]

@@ -1,8 +1,10 @@
 """A stage of a bench sheet: what is entered at it, what can be found, what it asks for and when it is done."""
 
-from collections.abc import Callable, Iterable
-from dataclasses import dataclass
+from collections.abc import Callable, Iterable, Mapping
+from dataclasses import dataclass, field
 from functools import cached_property
+from types import MappingProxyType
+from typing import Literal
 
 from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.sign import Sign
@@ -46,6 +48,12 @@ class Visit:
         return last is not None and (last.sheet_id == self.sheet.id or last.at >= self.sheet.at)
 
 
+# What keeps a gate, or the signature, shut: each in words, as they stand after a colon.
+Holds = Callable[[Visit], Iterable[str]]
+Keeps = Literal["power", "service", "sign"]
+_OPEN: Mapping[Keeps, Holds] = MappingProxyType({})
+
+
 def _nothing(_sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
     return ()
 
@@ -67,7 +75,8 @@ class Stage:
     one `inside` they follow from its findings; `clears` are those that “looked at, nothing found” denies. `looked` are
     the findings that are picked by sight, `findings` all others; `parts` are those that it looks at, the set of brushes
     too where it `measures`; `looks` are the ticks that say of one of several parts that somebody looked at it. `judge`
-    returns what its entries say, `answered` the findings by sight that a measurement has answered.
+    returns what its entries say, `answered` the findings by sight that a measurement has answered. `holds` is what
+    keeps a gate or the signature shut by what stands at it.
 
     It is done by `is_done`, or once it was touched; `left` says what it still waits for. One that is inside or `proves`
     the motor is not walked where the fault lies before it; an entry at one that `opens` says that the motor was opened.
@@ -95,10 +104,15 @@ class Stage:
     closes: bool = False
     skipped: bool = True
     named: Callable[[str], Field | None] | None = None
+    holds: Mapping[Keeps, Holds] = field(default_factory=lambda: _OPEN)
     judge: Judge = _nothing
     answered: Callable[[Sheet, MotorRules], Iterable[Finding]] = _none_answered
     is_done: Callable[[Visit], bool] | None = None
     left: Callable[[Visit], str] = _no_words
+
+    def held(self, keeps: Keeps, visit: Visit) -> tuple[str, ...]:
+        """Return what at it keeps a gate, or the signature, shut."""
+        return tuple(self.holds[keeps](visit)) if keeps in self.holds else ()
 
     @property
     def tasks(self) -> tuple[Task, ...]:

@@ -25,7 +25,8 @@ from norvash.core.sheet.field import (
     Text,
     Tick,
 )
-from norvash.core.sheet.records import PaintedMap, PermitRecord, PutOff, Readings, Record, TaskDone, Why
+from norvash.core.sheet.permit import MOST_TEXT, part_of, read_permit
+from norvash.core.sheet.records import PaintedMap, PutOff, Readings, Record, TaskDone, Why
 from norvash.core.sheet.stages.catalogue import FINDINGS, RECORDED_BY, TASKS
 from norvash.core.sheet.stages.decide import DECISIONS, decided_finding
 from norvash.core.sheet.stages.rework import done_task
@@ -34,7 +35,6 @@ from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
 from norvash.errors import InputError
 
-MOST_TEXT = 400
 MOST_MINUTES = 6000
 _DAYS = ("%Y-%m-%d", "%d/%m/%Y", "%d.%m.%Y", "%d %B %Y")
 _MOST_NUMBER = 99
@@ -116,8 +116,11 @@ def _pick(field: Pick, asked: _Asked) -> Read:
             "Use a commutator stone or non-conducting paper; clean every slot after.",
             "value",
         )
+    forbidden = field.forbids(asked.facts, asked.rules).get(asked.text)
+    if forbidden is not None:
+        raise InputError(f"Not possible: {forbidden}.", "Choose one of those that are shown.", "value")
     if field.why:
-        why = _part(asked.more, "why", "Say why: the reason stands beside the verdict")
+        why = part_of(asked.more, "why", "Say why: the reason stands beside the verdict")
         return Read(asked.text, asked.text, None, Why(why))
     return Read(asked.text, asked.text)
 
@@ -196,13 +199,13 @@ def _decide(field: Decision, asked: _Asked) -> Read:
                 "Do it, or put it off with the motor out of service.",
                 "value",
             )
-        return Read(asked.text, asked.text, None, Why(_part(asked.more, "why", "Say why it is not needed")))
+        return Read(asked.text, asked.text, None, Why(part_of(asked.more, "why", "Say why it is not needed")))
     return Read(asked.text, asked.text)
 
 
 def _put_off(more: Mapping[str, str], today: date) -> PutOff:
-    who = _part(more, "who", "Say who sees to it")
-    return PutOff(who, read_day(_part(more, "day", "Say by when"), today, "day"))
+    who = part_of(more, "who", "Say who sees to it")
+    return PutOff(who, read_day(part_of(more, "day", "Say by when"), today, "day"))
 
 
 @_read.register
@@ -240,28 +243,8 @@ def _repair(_field: Repair, asked: _Asked) -> Read:
 
 @_read.register
 def _permit(_field: Permit, asked: _Asked) -> Read:
-    """Return a permit for a test with power on: why, who, barriers, how long. Source: rule permit.minutes"""
-    who = _part(asked.more, "who", "Say who makes the test")
-    barriers = _part(asked.more, "barriers", "Say what keeps people away")
-    try:
-        minutes = parse(_part(asked.more, "minutes", "Say for how long"), "minutes").value
-    except InputError as error:
-        raise error.at("minutes") from None
-    if not 0 < minutes <= asked.rules["permit.minutes"]:
-        raise InputError(
-            f"{minutes:g} min cannot be permitted.",
-            f"Open it for at most {asked.rules['permit.minutes']:g} min, then anew.",
-            "minutes",
-        )
-    made = PermitRecord(who, barriers, float(f"{minutes:g}"))
-    return Read(asked.text[:MOST_TEXT], asked.text[:MOST_TEXT], None, made)
-
-
-def _part(more: Mapping[str, str], name: str, remedy: str) -> str:
-    text = " ".join(clean(more.get(name, ""), name, note=True).split())
-    if not text or len(text) > MOST_TEXT:
-        raise InputError("Something is missing." if not text else "That is too long.", f"{remedy}.", name)
-    return text
+    words = asked.text[:MOST_TEXT]
+    return Read(words, words, None, read_permit(asked.more, facts=asked.facts, rules=asked.rules))
 
 
 def read_day(text: str, today: date, field: str) -> date:

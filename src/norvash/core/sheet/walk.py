@@ -47,6 +47,11 @@ def upstream(sheet: Sheet) -> bool:
     return "upstream" in (OUTCOME_BEFORE.of(sheet), OUTCOME.of(sheet))
 
 
+def opened(visit: Visit) -> bool:
+    """Tell whether the motor was opened, or something in it renewed, at this visit."""
+    return visit.measured or how_far_open(visit.sheet) != "assembled"
+
+
 def how_far_open(sheet: Sheet) -> str:
     """Return how far the motor is open: assembled, opened or stripped."""
     said = record.HOW_FAR_OPEN.of(sheet)

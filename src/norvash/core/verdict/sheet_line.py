@@ -8,7 +8,7 @@ from norvash.core.sheet.done import done_tasks, ran_words, work_done
 from norvash.core.sheet.part import COMPLAINT, PARTS
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.call_in import FIND_FAULT
-from norvash.core.sheet.stages.prove import CAUSE_WAS, COMPLAINT_NOW, complaint_gone
+from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, complaint_gone
 from norvash.core.sheet.walk import upstream
 from norvash.core.text.words import listed
 from norvash.core.verdict.grades import GRADES

@@ -1,12 +1,15 @@
 """What the stage before opening shows: tests with power on, speed settings and battery drawn."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import datetime
 
 from norvash.core.sheet.gates import COMPETENT
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.records import TURNS
 from norvash.core.sheet.stages.before.fields import CRANKING_V, OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
 from norvash.core.sheet.stages.before.judged import rated_of
+from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.walk import runs_until
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.speed_ladder import speed_ladder_drawn
@@ -28,12 +31,17 @@ class PermitShown:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Before:
-    """The tests with power on, how the next one is opened, and drawings of what was measured."""
+    """The tests with power on, how the next one is opened, and drawings of what was measured.
+
+    Of a motor that runs away without load `turns` are the answers to whether it turns, and `allowed` what it may get.
+    """
 
     permits: list[PermitShown]
     close: list[Entry]
     opens: Entry
     most_minutes: float
+    turns: Mapping[str, str]
+    allowed: str
     competent: str
     drawn: list[Drawing]
     outcome: Entry
@@ -52,6 +60,8 @@ def view(at: At) -> Before:
         close=[entry(shown, PERMIT_CLOSE, p.number) for p in permits if p.closed is None],
         opens=entry(shown, PERMIT_OPEN, len(permits) + 1),
         most_minutes=shown.context.rules["permit.minutes"],
+        turns=TURNS if shown.context.facts.runs_away else {},
+        allowed=run_free_words(shown.context.facts, shown.context.rules, speed_read=False),
         competent=COMPETENT,
         drawn=[*_ladder(shown), *_battery(shown)],
         outcome=entry(shown, OUTCOME_BEFORE),

@@ -41,8 +41,10 @@ class Entry:
 
     @property
     def both(self) -> bool:
-        """Tell whether it stands in two sights: what was found beside what was left."""
-        return self.sight == "left" and self.field.sighted
+        """Tell whether it stands in two sights: what was found beside what was left; of a run only where there was one
+        before the work.
+        """
+        return self.sight == "left" and self.field.sighted and (self.found is not None or not self.field.after_work)
 
     @property
     def found_said(self) -> str:

@@ -3,23 +3,68 @@
 from dataclasses import dataclass
 
 from norvash.core.sheet.gate import Gate, GateNow, Step
-from norvash.core.sheet.gates import COMPETENT
+from norvash.core.sheet.gates import COMPETENT, POWER, SAFE, usual_method, usual_run
+from norvash.core.sheet.gating import HELD, gate_now
+from norvash.core.sheet.walk import stages_of
 from norvash.web.stages.fields import Entry, entry
 from norvash.work.sheet_page import SheetPage
 
 
 @dataclass(frozen=True, slots=True)
+class StepShown:
+    """A step with its tick; `anew` tells that it was ticked before what it has to be ticked after."""
+
+    step: Step
+    entry: Entry
+    anew: bool
+
+
+@dataclass(frozen=True, slots=True)
+class HowShown:
+    """What is said beside the steps, with the answers that this motor allows: the usual one first."""
+
+    entry: Entry
+    choices: list[tuple[str, str]]
+    usual: str
+    anew: bool
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class GateShown:
-    """A gate: how it stands, its steps with their ticks, the waiver, and who may do this."""
+    """A gate: how it stands, its steps with their ticks, what holds it with the stage where that is settled, the
+    waiver, and who may do this.
+    """
 
     now: GateNow
-    steps: list[tuple[Step, Entry]]
+    steps: list[StepShown]
+    held: list[tuple[str, str]]
+    how: HowShown | None
     waive: Entry
     competent: str = COMPETENT
 
 
 def gate_shown(gate: Gate, shown: SheetPage) -> GateShown:
     """Return a gate as it stands on a sheet."""
-    rules, steps = shown.context.rules, gate.steps(shown.context.facts, shown.context.rules)
-    ticks = [(s, entry(shown, gate.step(s.id), 0, s.act)) for s in steps]
-    return GateShown(gate.now(shown.sheet, rules), ticks, entry(shown, gate.waived))
+    sheet, facts, rules = shown.sheet, shown.context.facts, shown.context.rules
+    ticks = [(s, entry(shown, gate.step(s.id), 0, s.act)) for s in gate.steps(facts, rules)]
+    keeps = HELD.get(gate.id)
+    held = [(w, stage.id) for stage in stages_of(sheet) if keeps for w in stage.held(keeps, shown.visit)]
+    now = gate_now(gate, shown.visit)
+    return GateShown(
+        now=now,
+        steps=[StepShown(s, e, e.given is not None and gate.fresh(e.given, sheet) is None) for s, e in ticks],
+        held=held or [(w, "before") for w in now.held],
+        how=_how(gate, shown),
+        waive=entry(shown, gate.waived),
+    )
+
+
+def _how(gate: Gate, shown: SheetPage) -> HowShown | None:
+    if gate.how is None:
+        return None
+    facts, rules = shown.context.facts, shown.context.rules
+    usual = {SAFE.id: usual_method, POWER.id: usual_run}[gate.id](facts)
+    forbidden, said = gate.how.forbids(facts, rules), entry(shown, gate.how)
+    choices = [c for c in gate.how.choices if c[0] not in forbidden]
+    anew = said.given is not None and gate.fresh(said.given, shown.sheet) is None
+    return HowShown(said, sorted(choices, key=lambda c: c[0] != usual), usual, anew)

@@ -1,15 +1,25 @@
-"""What proving shows: the gate before power, with what nothing runs, and whether the complaint is gone."""
+"""What proving shows: the gate before power, the run with its points and what is said of them, and the complaint."""
 
 from dataclasses import dataclass
 
-from norvash.core.sheet.done import last_work, ran_words
-from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.gates import POWER, unfit
-from norvash.core.sheet.signing import RUN_BEFORE_WORK
+from norvash.core.sheet.done import last_work
+from norvash.core.sheet.gates import POWER
+from norvash.core.sheet.said import Said
+from norvash.core.sheet.sheet import Baseline
 from norvash.core.sheet.signs_shown import causes_mended
+from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT, complained
-from norvash.core.sheet.stages.prove import CAUSE_WAS, COMPLAINT_NOW, RAN, proof_run
-from norvash.web.stages.at import At
+from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
+from norvash.core.sheet.stages.prove.run import Run, judge_run
+from norvash.core.sheet.stages.prove.run_fields import POINT, RAN, REST, RUN_HOW
+from norvash.core.sheet.stages.prove.run_figures import comparable, held_amps, held_rpm
+from norvash.core.sheet.stages.prove.stage import proof_lacks
+from norvash.core.sheet.stages.prove.volts import run_free_words
+from norvash.core.sheet.walk import opened
+from norvash.core.text.words import grouped
+from norvash.drawing.band_scale import Banded, band_scale
+from norvash.drawing.svg import Drawing
+from norvash.web.stages.at import DRAWN, At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.gate import GateShown, gate_shown
 from norvash.work.sheet_page import SheetPage
@@ -19,17 +29,26 @@ _MOST = 5
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Prove:
-    """The gate before power, and the finding with which it does not run, None where nothing forbids it.
+    """The gate before power; the points of the run, each a row of entries, and what else is said of it; what is judged
+    of it, its drawing, and why it proves nothing yet.
 
-    `before_work` says that the last run was before the last work, empty where it was not, and `ran_anew` that its tick
-    was. Of a motor that somebody complains of: the complaint, its answer, and the causes that it may have been: those
-    that were mended and the likeliest, then all `others`.
+    `speeds` are those before and after the repair, `allowed` how much it may get without load. Of a motor that somebody
+    complains of: the complaint, its answer, and the causes that it may have been: those that were mended and the
+    likeliest, then all `others`.
     """
 
     gate: GateShown
-    unfit: Finding | None
-    before_work: str
+    points: list[list[Entry]]
+    heads: list[Entry]
+    rest: list[Entry]
+    ran: Entry
     ran_anew: bool
+    said: tuple[Said, ...]
+    drawn: Drawing | None
+    lacks: str
+    speeds: str
+    allowed: str
+    baseline: Baseline | None
     complaint: str
     answer: Entry | None
     cause: Entry | None
@@ -40,19 +59,70 @@ class Prove:
 def view(at: At) -> Prove:
     """Return what proving shows."""
     shown = at.shown
-    first, ran = _causes(shown), RAN.given(shown.sheet)
-    asked = complained(shown.sheet) or any(x.finding.id == "complaint.dead" for x in shown.visit.lives)
+    sheet, facts, rules = shown.sheet, shown.context.facts, shown.context.rules
+    first, ran = _causes(shown), RAN.given(sheet)
+    asked = complained(sheet) or any(x.finding.id == "complaint.dead" for x in shown.visit.lives)
+    run = judge_run(sheet, rules)
+    points = _points(shown, run)
     return Prove(
         gate=gate_shown(POWER, shown),
-        unfit=unfit((x.position, x.finding) for x in shown.visit.lives if x.stands),
-        before_work=RUN_BEFORE_WORK if proof_run(shown.sheet) and not ran_words(shown.sheet) else "",
-        ran_anew=ran is not None and ran.at < last_work(shown.sheet),
-        complaint=COMPLAINT.of(shown.sheet),
+        points=points,
+        heads=points[0] if points else [],
+        rest=[entry(shown, f) for f in REST if f is not RAN and f.is_offered(facts, rules)],
+        ran=entry(shown, RAN),
+        ran_anew=ran is not None and ran.at < last_work(sheet),
+        said=run.said,
+        drawn=_drawn(shown, run),
+        lacks=proof_lacks(shown.visit) if run.points and opened(shown.visit) else "",
+        speeds=_speeds(shown, run),
+        allowed=run_free_words(facts, rules) if facts.runs_away else "",
+        baseline=sheet.baseline,
+        complaint=COMPLAINT.of(sheet),
         answer=entry(shown, COMPLAINT_NOW) if asked else None,
-        cause=entry(shown, CAUSE_WAS) if asked and COMPLAINT_NOW.of(shown.sheet) == "this" else None,
+        cause=entry(shown, CAUSE_WAS) if asked and COMPLAINT_NOW.of(sheet) == "this" else None,
         causes=first if asked else (),
         others=tuple(c for c in CAUSE_WAS.choices if c not in first) if asked else (),
     )
+
+
+def _points(shown: SheetPage, run: Run) -> list[list[Entry]]:
+    """Return the points of a run as rows of entries; on an open sheet with an empty one after them."""
+    facts, rules = shown.context.facts, shown.context.rules
+    fields = [f for f in POINT if f.is_offered(facts, rules)]
+    places = [p.place for p in run.points] or ([] if shown.sheet.signed_at else [0])
+    more = [places[-1] + 1] if run.points and not shown.sheet.signed_at else []
+    return [[entry(shown, f, place) for f in fields] for place in (*places, *more)]
+
+
+def _speeds(shown: SheetPage, run: Run) -> str:
+    """Return the speeds before and after the repair, side by side; empty where one of them was not read."""
+    before, at = NOLOAD_RPM.of(shown.sheet.as_found), run.at
+    after = at.rpm if at is not None and RUN_HOW.of(shown.sheet) != "load" else None
+    if not before or after is None:
+        return ""
+    change = round(100 * (after / before - 1))
+    more = f"{abs(change)} % {'faster' if change > 0 else 'slower'}" if change else "as before"
+    return f"{grouped(before)} r/min before the repair, {grouped(after)} after it: {more}."
+
+
+def _drawn(shown: SheetPage, run: Run) -> Drawing | None:
+    """Return current and speed of the run on their bands, None where no band is known."""
+    sheet, rules, at = shown.sheet, shown.context.rules, run.at
+    if at is None or sheet.facts.motor_class == "generator" or not comparable(sheet, at, rules):
+        return None
+    base = sheet.baseline if sheet.baseline is not None and sheet.baseline.how == RUN_HOW.of(sheet) else None
+    rows = []
+    for words, held, then in (
+        ("Current", held_amps(sheet, at, rules), base.amps if base is not None else None),
+        ("Speed", held_rpm(sheet, at, rules), base.rpm if base is not None else None),
+    ):
+        if held is not None and held.band is not None:
+            (low, high), beside = held.band, "its own baseline" if then else ""
+            figure = Banded(
+                words=words, unit=held.unit, value=held.value, low=low, high=high, also=then, also_words=beside
+            )
+            rows.append(figure)
+    return band_scale("The run on its bands", rows, DRAWN) if rows else None
 
 
 def _causes(shown: SheetPage) -> tuple[tuple[str, str], ...]:

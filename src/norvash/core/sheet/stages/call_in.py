@@ -45,7 +45,7 @@ _SETTLED = "settle."
 
 def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
     """Return that it does not run, until somebody says that this is gone."""
-    from norvash.core.sheet.stages.prove import complaint_gone
+    from norvash.core.sheet.stages.prove.complaint import complaint_gone
 
     dead = any(f.of(sheet) in f.sign.dead for f in STAGE.picked)
     if dead and not complaint_gone(sheet):

@@ -5,11 +5,12 @@ from types import MappingProxyType
 
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages import call_in, close, decide, prove, record, rework, safe, sign
+from norvash.core.sheet.stages import call_in, close, decide, record, rework, safe, sign
 from norvash.core.sheet.stages.before import stage as before
 from norvash.core.sheet.stages.brushes import stage as brushes
 from norvash.core.sheet.stages.commutator import stage as commutator
 from norvash.core.sheet.stages.drive import stage as drive
+from norvash.core.sheet.stages.prove import stage as prove
 from norvash.core.sheet.stages.windings import stage as windings
 
 STAGES: tuple[Stage, ...] = (

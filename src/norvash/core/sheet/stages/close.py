@@ -1,11 +1,14 @@
 """Close up: nothing latched, nothing left over, it turns."""
 
+from collections.abc import Iterator
+
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import quantity, tick
-from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stage import Stage, Visit
+from norvash.core.sheet.stages.record import HOW_FAR_OPEN
 
 FIELDS: tuple[Field, ...] = (
-    LATCHED := tick("latched", "Closed up", "New brushes released from their latches", needs="safe"),
+    LATCHED := tick("latched", "Closed up", "Nothing holds a brush back: latches and hooks off", needs="safe"),
     MARKS_MET := tick("marks-met", "Closed up", "Witness marks meet", needs="safe"),
     TURNS_FREE := tick("free", "Closed up", "Turns freely by hand, no scrape", needs="safe"),
     NOTHING_LEFT := tick("nothing-left", "Closed up", "No part left over", needs="safe"),
@@ -19,6 +22,26 @@ FIELDS: tuple[Field, ...] = (
         hint="maker's figure first",
     ),
 )
+
+
+def _before_power(visit: Visit) -> Iterator[str]:
+    """Yield that nobody has said that the brushes are let go, where new ones came in or the armature was out."""
+    from norvash.core.sheet.done import last_work
+
+    sheet, let_go = visit.sheet, LATCHED.given(visit.sheet)
+    if visit.found.new or HOW_FAR_OPEN.of(sheet) == "stripped":
+        if let_go is None:
+            yield "nobody has said that nothing holds a brush back: latches and hooks"
+        elif let_go.at < last_work(sheet):
+            yield "latches and hooks were looked at before the last work: look again"
+
+
 STAGE = Stage(
-    id="close", name="close", words="Close up", fields=FIELDS, inside=True, schools=("school.torque", "school.order")
+    id="close",
+    name="close",
+    words="Close up",
+    fields=FIELDS,
+    inside=True,
+    schools=("school.torque", "school.order"),
+    holds={"power": _before_power},
 )

@@ -1,6 +1,6 @@
 """Decide: what is done about each finding, what is overruled, what becomes of the motor."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
 from functools import cache
 
 from norvash.core.diagnosis.causes import CAUSES
@@ -8,12 +8,15 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Decision, Field, Pick, Tick
 from norvash.core.sheet.fields_made import pick, tick
-from norvash.core.sheet.part import PARTS
+from norvash.core.sheet.part import COMPLAINT, PARTS, RUN
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.verdict.grades import WORDS
 
 _DECIDED = "decide."
 DECISIONS = {"now": "do it now", "deferred": "put off", "dropped": "not needed after all", "done": "done at this visit"}
+# With which outcomes it goes back to service, and with which it does not.
+RUNS = ("service", "deferred")
+STOPS = ("upstream", "out", "away")
 OUTCOME = pick(
     "outcome",
     "Outcome",
@@ -71,6 +74,33 @@ def _named(field_id: str) -> Decision | None:
     return decision(finding_id) if finding_id not in ("", field_id) else None
 
 
+def _before_power(visit: Visit) -> Iterator[str]:
+    """Yield every part that is out of service, but for what only a run can show and prove."""
+    for life in visit.lives:
+        if life.stands and life.finding.grade == "stop" and life.finding.part is not RUN:
+            state = ", done and not proven" if life.state == "done not proven" else ""
+            yield f"{life.place}: {life.finding.words}{state}"
+
+
+def _before_signing(visit: Visit) -> Iterator[str]:
+    """Yield every finding that nobody has decided or done, and what becomes of the motor where that is not said."""
+    from norvash.core.sheet.proving import open_words
+
+    sheet, outcome, quick = visit.sheet, OUTCOME.of(visit.sheet), visit.sheet.kind == "quick"
+    if quick or outcome not in STOPS:
+        for life in visit.lives:
+            if life.state == "open" and not life.decided and life.finding.part is not COMPLAINT:
+                yield open_words(life, quick=quick)
+    if quick:
+        return
+    if not outcome:
+        yield "It is not said what becomes of the motor"
+    if visit.found.grade == "stop" and outcome in RUNS:
+        yield "What was found takes it out of service: no release"
+    if MOTOR_OVERRULED.given(sheet) is not None:
+        yield "The verdict on the motor was overruled: overrule a part instead, or take it back"
+
+
 def _is_done(visit: Visit) -> bool:
     return bool(OUTCOME.of(visit.sheet)) and all(x.settled for x in visit.lives)
 
@@ -86,6 +116,7 @@ STAGE = Stage(
     words="Decide",
     fields=(OUTCOME, *OVERRULED.values(), MOTOR_OVERRULED, *RULED_OUT.values()),
     schools=("school.when", "school.repair"),
+    holds={"power": _before_power, "sign": _before_signing},
     named=_named,
     is_done=_is_done,
     left=_left,

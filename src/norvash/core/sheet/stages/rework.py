@@ -9,9 +9,9 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Done, Field, Repair, Tick
 from norvash.core.sheet.fields_made import tick
 from norvash.core.sheet.finding import Noted, finding
-from norvash.core.sheet.part import REPAIRS
+from norvash.core.sheet.part import COMPLAINT, REPAIRS
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages.shared import SET_HOLDERS
 from norvash.core.sheet.task import Task
 
@@ -88,6 +88,20 @@ def _named(field_id: str) -> Field | None:
     return None
 
 
+def _before_signing(visit: Visit) -> Iterator[str]:
+    """Yield every finding that was decided and is not done, or done and not proven."""
+    from norvash.core.sheet.proving import open_words
+    from norvash.core.sheet.stages.decide import OUTCOME, STOPS
+
+    quick = visit.sheet.kind == "quick"
+    if not quick and OUTCOME.of(visit.sheet) in STOPS:
+        return
+    for life in visit.lives:
+        waits = life.state == "done not proven" or (life.state == "open" and life.decided is not None)
+        if waits and life.finding.part is not COMPLAINT:
+            yield open_words(life, quick=quick)
+
+
 STAGE = Stage(
     id="rework",
     name="rework",
@@ -95,6 +109,7 @@ STAGE = Stage(
     fields=(TEMPORARY, HOLDER_SET),
     findings=FINDINGS,
     inside=True,
+    holds={"sign": _before_signing},
     judge=_judge,
     named=_named,
 )

@@ -5,7 +5,7 @@ from norvash.core.sheet.stage import Stage, Visit
 
 
 def _is_done(visit: Visit) -> bool:
-    return not SAFE.now(visit.sheet, visit.rules).is_open
+    return not SAFE.ticked(visit.sheet, visit.rules).is_open
 
 
 STAGE = Stage(

@@ -6,6 +6,7 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Permit
 from norvash.core.sheet.fields_made import pick, quantity, tick
 from norvash.core.sheet.stages.brushes.springs import TERMINAL_MEASURED
+from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.stages.windings.coils import MAGNETS_WEAK
 
 
@@ -15,6 +16,12 @@ def _has_taps(facts: Facts, _rules: MotorRules) -> bool:
 
 def _may_run_free(facts: Facts, _rules: MotorRules) -> bool:
     return facts.may_run_free
+
+
+def _runs_away(facts: Facts, rules: MotorRules) -> str:
+    """Return why it is not run before it is opened, with what it may get."""
+    most = run_free_words(facts, rules) or "its plate's volts or its safe voltage are to be stated first"
+    return f"Without load this motor runs away: {most}; it is run under “Prove”, step by step."
 
 
 def _judged_by_ohm(facts: Facts, rules: MotorRules) -> bool:
@@ -43,6 +50,7 @@ FIELDS: tuple[Field, ...] = (
         "Terminals",
         "Worst terminal, dead",
         "resistance",
+        needs="dead",
         high=1000,
         hint="meter leads taken off",
         offered=_judged_by_ohm,
@@ -64,7 +72,16 @@ FIELDS: tuple[Field, ...] = (
         "terminal-v", "Terminals", "Worst terminal, at working current", "voltage", needs="permit", high=50, judged=True, tells=(TERMINAL_MEASURED,)
     ),
     NOLOAD_RPM := quantity(
-        "noload-rpm", "Current", "Speed without load", "speed", needs="permit", high=1e5, offered=_may_run_free, judged=True, tells=(MAGNETS_WEAK,)
+        "noload-rpm",
+        "Current",
+        "Speed without load",
+        "speed",
+        needs="permit",
+        high=1e5,
+        offered=_may_run_free,
+        why_not=_runs_away,
+        judged=True,
+        tells=(MAGNETS_WEAK,),
     ),
     NOLOAD_A := quantity(
         "noload-a",
@@ -74,6 +91,7 @@ FIELDS: tuple[Field, ...] = (
         needs="permit",
         high=50000,
         offered=_may_run_free,
+        why_not=_runs_away,
         judged=True,
         tells=(MAGNETS_WEAK,),
     ),

@@ -1,12 +1,12 @@
 """Before opening: supply, speed settings, drops, battery, terminals, current."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 
 from norvash.core.diagnosis.signs import BEFORE_OPENING
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages import call_in
 from norvash.core.sheet.stages.before.fields import FIELDS, PERMIT_CLOSE, PERMIT_OPEN
 
@@ -19,6 +19,13 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
     return findings(sheet, rules)
 
 
+def _before_signing(visit: Visit) -> Iterator[str]:
+    """Yield every test with power on that is not closed."""
+    from norvash.core.sheet.walk import open_permits
+
+    yield from (f"Test with power on no. {n} is not closed" for n in open_permits(visit.sheet))
+
+
 STAGE = Stage(
     id="before",
     name="before",
@@ -26,5 +33,6 @@ STAGE = Stage(
     fields=(*FIELDS, PERMIT_OPEN, PERMIT_CLOSE),
     again=tuple(p for p in call_in.STAGE.picked if p.sign.id in _TRIED_AGAIN),
     signs=BEFORE_OPENING,
+    holds={"sign": _before_signing},
     judge=_judge,
 )

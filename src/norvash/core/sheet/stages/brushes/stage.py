@@ -1,15 +1,17 @@
 """Brushes: carbon, springs and leads, holders."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 from types import MappingProxyType
 
 from norvash.core.diagnosis.signs import ON_BRUSHES
+from norvash.core.motor.positions import polarity_wrong
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.part import BRUSHES, HOLDERS, SPRINGS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages.brushes import carbon, holders, springs
+from norvash.core.text.words import listed
 
 
 def _judge(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Iterable[Noted]:
@@ -28,6 +30,29 @@ def _left(visit: Visit) -> str:
         return ""
     missing, doubts = len(visit.found.missing), len(visit.found.doubts)
     return ", ".join([*([f"{missing} not measured"] if missing else []), *([f"{doubts} doubtful"] if doubts else [])])
+
+
+def _before_power(visit: Visit) -> Iterator[str]:
+    """Yield that the polarity of the arms is wrong."""
+    words = polarity_wrong(visit.sheet.facts.positions)
+    if words:
+        yield words
+
+
+def _before_signing(visit: Visit) -> Iterator[str]:
+    """Yield what of the brushes nobody has measured, or is doubtful, or not said."""
+    from norvash.core.sheet.walk import upstream
+
+    sheet, found, skip = visit.sheet, visit.found, STAGE.skip
+    if visit.asked_readings:
+        yield f"Not said of which brush: {listed(list(visit.asked_readings))}"
+    if not upstream(sheet) and not (skip and skip.of(sheet)):
+        if not visit.measured:
+            yield "The brushes are not measured"
+        elif found.missing:
+            yield f"Not measured: {listed(list(found.missing))}"
+    if visit.measured:
+        yield from (f"The reading of {d.label} is doubtful" for d in found.doubts)
 
 
 STAGE = Stage(
@@ -53,6 +78,7 @@ STAGE = Stage(
     opens=True,
     judge=_judge,
     quick=True,
+    holds={"power": _before_power, "sign": _before_signing},
     is_done=_is_done,
     left=_left,
 )

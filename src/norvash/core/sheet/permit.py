@@ -1,0 +1,73 @@
+"""A test with power on as it is opened: who, why, barriers, how long, and whether the motor turns in it."""
+
+from collections.abc import Mapping
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.records import TURNS, PermitRecord
+from norvash.core.sheet.stages.prove.volts import too_much
+from norvash.core.text.quantities import parse
+from norvash.core.text.texts import clean
+from norvash.errors import InputError
+
+MOST_TEXT = 400
+
+
+def read_permit(more: Mapping[str, str], *, facts: Facts, rules: MotorRules) -> PermitRecord:
+    """Return a permit for a test with power on: why, who, barriers, how long, and how it turns where that can hurt.
+
+    Raises: InputError at the part that is missing, or that its construction forbids. Source: rules permit.minutes,
+    run.start
+    """
+    who = part_of(more, "who", "Say who makes the test")
+    barriers = part_of(more, "barriers", "Say what keeps people away")
+    try:
+        minutes = parse(part_of(more, "minutes", "Say for how long"), "minutes").value
+    except InputError as error:
+        raise error.at("minutes") from None
+    if not 0 < minutes <= rules["permit.minutes"]:
+        raise InputError(
+            f"{minutes:g} min cannot be permitted.",
+            f"Open it for at most {rules['permit.minutes']:g} min, then anew.",
+            "minutes",
+        )
+    turns, volts = _turning(more, facts, rules)
+    return PermitRecord(who, barriers, float(f"{minutes:g}"), turns, volts)
+
+
+def _turning(more: Mapping[str, str], facts: Facts, rules: MotorRules) -> tuple[str, float | None]:
+    """Return whether it turns in a test with power on, and the most volts that it gets then [V].
+
+    Raises: InputError where its construction forbids it, with the voltage that is allowed.
+    """
+    turns = more.get("turns", "")
+    if turns not in ("", *TURNS):
+        raise InputError("That is no way of turning.", "Choose one of " + ", ".join(TURNS.values()) + ".", "turns")
+    if facts.motor_class == "generator" and turns in ("load", "free"):
+        raise InputError("A generator is driven, not touched with power.", "Drive it from outside, guarded.", "turns")
+    if facts.runs_away and not turns:
+        raise InputError(
+            "Without load this motor runs away.", "Say whether it turns, and whether with its load.", "turns"
+        )
+    typed = more.get("volts", "").strip()
+    if not typed and not (facts.runs_away and turns == "free"):
+        return turns, None
+    try:
+        volts = parse(part_of(more, "volts", "Say how many volts it gets at most"), "voltage").value
+    except InputError as error:
+        raise error.at("volts") from None
+    forbidden = too_much(volts, facts, rules, speed_read=False) if turns == "free" else ""
+    if forbidden:
+        raise InputError(f"Without load {forbidden}.", "Give less, or couple its load.", "volts")
+    return turns, volts
+
+
+def part_of(more: Mapping[str, str], name: str, remedy: str) -> str:
+    """Return a part of an entry that has to be there.
+
+    Raises: InputError where it is missing or too long.
+    """
+    text = " ".join(clean(more.get(name, ""), name, note=True).split())
+    if not text or len(text) > MOST_TEXT:
+        raise InputError("Something is missing." if not text else "That is too long.", f"{remedy}.", name)
+    return text

@@ -1,0 +1,98 @@
+"""The protective earth and the plug: measured before power, and a finding where they are not as they must be."""
+
+from collections.abc import Iterator
+
+from norvash.core.edges import over
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import pick, quantity
+from norvash.core.sheet.finding import Noted, finding
+from norvash.core.sheet.part import WINDINGS
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.task import Task
+
+JOIN_EARTH = Task(
+    id="earth",
+    what="Join the protective earth again",
+    done="protective earth joined again",
+    minutes=15,
+    tools="ohmmeter, star washer",
+    steps=("clean to metal", "join", "measure with the lead taken off"),
+)
+RENEW_CORD = Task(
+    id="cord",
+    what="Renew the cord with its plug",
+    done="cord renewed with its plug",
+    minutes=25,
+    tools="cord and plug of the right kind, ohmmeter",
+    steps=("three cores to an earthed plug, two to one without earth", "relieve the strain", "measure the earth again"),
+)
+
+
+def _is_earthed(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.earthed
+
+
+def _has_plug(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.plugged
+
+
+def no_earth(facts: Facts, _rules: MotorRules) -> str:
+    """Return why its protective earth is not asked for: by design it has none."""
+    if facts.protection:
+        return f"It has no protective earth by design, it is {facts.protection}: none is measured, and none is added."
+    return "It has no protective earth that is known of: say how it protects against shock, under Figures."
+
+
+FINDINGS = (
+    EARTH_OPEN := finding(
+        "earth.open",
+        "protective earth too high",
+        "stop",
+        "no power until the earth is joined again",
+        WINDINGS,
+        JOIN_EARTH,
+    ),
+    PLUG_TWO_CORES := finding(
+        "plug.two-cores",
+        "an earthed plug on a two-core cord",
+        "stop",
+        "no power: its earth ends in the plug, renew the cord",
+        WINDINGS,
+        RENEW_CORD,
+    ),
+)
+FIELDS: tuple[Field, ...] = (
+    EARTH_OHM := quantity(
+        "earth-ohm",
+        "Earth",
+        "Protective earth, lead taken off",
+        "resistance",
+        needs="dead",
+        classes=("appliance", "tool", "industrial"),
+        offered=_is_earthed,
+        why_not=no_earth,
+        judged=True,
+        after_work=True,
+        tells=(EARTH_OPEN,),
+    ),
+    PLUG := pick(
+        "plug",
+        "Earth",
+        "Plug and cord",
+        ("three", "earthed plug, three cores"),
+        ("two", "plug without earth, two cores"),
+        ("odd", "earthed plug, two cores"),
+        offered=_has_plug,
+        finds={"odd": PLUG_TWO_CORES},
+        plainly=True,
+    ),
+)
+
+
+def earth_found(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
+    """Return a protective earth that is too high. Source: rule earth.ohm"""
+    earth = EARTH_OHM.of(sheet)
+    if earth is not None and over(earth, rules["earth.ohm"]):
+        yield 0, EARTH_OPEN.saying(f"protective earth {earth:g} Ω, allowed {rules['earth.ohm']:g}")

@@ -1,0 +1,227 @@
+"""What is entered of a proof run: how it is run, its points, what was seen and heard."""
+
+from collections.abc import Mapping
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import pick, quantity, text, tick
+from norvash.core.sheet.stages.prove.run_findings import (
+    OUTPUT_DEAD,
+    OUTPUT_FLAT,
+    OUTPUT_HIGH,
+    OUTPUT_LOW,
+    RUN_AMPS,
+    RUN_BASELINE,
+    RUN_CONTACT,
+    RUN_DRAG,
+    RUN_HOT,
+    RUN_OVERSPEED,
+    RUN_RUBS,
+    RUN_SPARKING,
+    RUN_SPARKS,
+    RUN_SPEED,
+    RUN_WEAK_FIELD,
+    RUN_WRONG_WAY,
+)
+from norvash.core.sheet.stages.prove.volts import run_free_words
+
+_FIGURES = (
+    RUN_OVERSPEED,
+    RUN_DRAG,
+    RUN_CONTACT,
+    RUN_WEAK_FIELD,
+    RUN_AMPS,
+    RUN_SPEED,
+    RUN_BASELINE,
+    OUTPUT_DEAD,
+    OUTPUT_FLAT,
+    OUTPUT_LOW,
+    OUTPUT_HIGH,
+)
+
+
+def _driven(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.motor_class == "generator"
+
+
+def _powered(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.motor_class != "generator"
+
+
+def _is_driven(_facts: Facts, _rules: MotorRules) -> str:
+    return "A generator is driven from outside, not touched with power."
+
+
+def _not_so_run(facts: Facts, rules: MotorRules) -> Mapping[str, str]:
+    """Return in which ways this motor is not run, each with the reason."""
+    if facts.motor_class == "generator":
+        return dict.fromkeys(("free", "load", "clamped"), "a generator is driven, it gets no power")
+    not_it: dict[str, str] = {"driven": "only a generator is driven"}
+    if facts.motor_class == "starter":
+        return not_it | {"free": "a starter jumps: it is clamped and runs in bursts"}
+    not_it["clamped"] = "only a starter runs clamped, in bursts"
+    if facts.runs_away and not run_free_words(facts, rules):
+        not_it["free"] = "without load it runs away, and neither its plate's volts nor a safe voltage are stated"
+    return not_it
+
+
+RUN_HOW = pick(
+    "run-how",
+    "Run",
+    "How it is run",
+    ("free", "without load"),
+    ("load", "with its load"),
+    ("clamped", "clamped, in bursts of 10 s at most"),
+    ("driven", "driven from outside, guarded"),
+    forbids=_not_so_run,
+    judged=True,
+    placed=True,
+)
+POINT: tuple[Field, ...] = (
+    RUN_V := quantity(
+        "run-v",
+        "Run",
+        "Volts",
+        "voltage",
+        needs="power",
+        per="number",
+        whole=True,
+        high=50000,
+        judged=True,
+        tells=_FIGURES,
+        after_work=True,
+    ),
+    RUN_A := quantity(
+        "run-a",
+        "Run",
+        "Current",
+        "current",
+        needs="power",
+        per="number",
+        whole=True,
+        high=50000,
+        judged=True,
+        tells=_FIGURES,
+        after_work=True,
+    ),
+    RUN_RPM := quantity(
+        "run-rpm",
+        "Run",
+        "Speed",
+        "speed",
+        needs="power",
+        per="number",
+        whole=True,
+        high=1e5,
+        judged=True,
+        tells=_FIGURES,
+        after_work=True,
+    ),
+    SPARKS := pick(
+        "sparks",
+        "Run",
+        "Sparks at the brushes",
+        ("0", "0, dark"),
+        ("1", "1, pin points at few edges"),
+        ("2", "2, light, at half the edges"),
+        ("3", "3, strong, all edges"),
+        ("4", "4, flashing round"),
+        needs="power",
+        per="number",
+        whole=True,
+        judged=True,
+        tells=(RUN_SPARKS, RUN_SPARKING),
+        after_work=True,
+    ),
+    RUN_S := quantity(
+        "run-s",
+        "Run",
+        "Burst",
+        "seconds",
+        needs="power",
+        per="number",
+        whole=True,
+        low=0.1,
+        high=600,
+        hint="at most 10 s, then two minutes to cool",
+        classes=("starter",),
+    ),
+)
+REST: tuple[Field, ...] = (
+    FIRST_TOUCH := pick(
+        "bump",
+        "Run",
+        "A short touch of power",
+        ("right", "right way round, nothing rubs"),
+        ("wrong", "wrong way round"),
+        ("rubs", "rubs or sparks"),
+        needs="power",
+        offered=_powered,
+        why_not=_is_driven,
+        finds={"wrong": RUN_WRONG_WAY, "rubs": RUN_RUBS},
+        plainly=True,
+        after_work=True,
+    ),
+    TURNED := pick(
+        "turned",
+        "Run",
+        "Turned slowly from outside",
+        ("right", "its own way round, nothing rubs"),
+        ("wrong", "against its way round"),
+        ("rubs", "rubs"),
+        needs="power",
+        offered=_driven,
+        finds={"wrong": RUN_WRONG_WAY, "rubs": RUN_RUBS},
+        plainly=True,
+        after_work=True,
+    ),
+    REGULATOR := pick(
+        "regulator",
+        "Run",
+        "Its regulator",
+        ("apart", "left out"),
+        ("in", "in circuit"),
+        needs="power",
+        offered=_driven,
+        judged=True,
+        tested="run-v",
+    ),
+    RUN_MIN := quantity("run-min", "Run", "Ran for", "minutes", needs="power", high=6000, tested="run-c"),
+    RUN_C := quantity(
+        "run-c",
+        "Run",
+        "Hottest place of the case",
+        "temperature",
+        needs="power",
+        low=-40,
+        high=300,
+        judged=True,
+        tells=(RUN_HOT, RUN_BASELINE),
+        after_work=True,
+    ),
+    RUN_AIR_C := quantity(
+        "run-air-c", "Run", "Air around it", "temperature", needs="power", low=-40, high=80, judged=True, tested="run-c"
+    ),
+    COAST_S := quantity(
+        "coast-s",
+        "Run",
+        "Coasts down in",
+        "seconds",
+        needs="power",
+        low=0.1,
+        high=3600,
+        judged=True,
+        after_work=True,
+        tells=(RUN_BASELINE,),
+    ),
+    NOISE := text("noise", "Run", "Noise, in words", needs="power"),
+    RAN := tick("ran", "Run", "It ran as it should", needs="power"),
+)
+# What stands under a run as soon as it is entered; its way of running is said at the gate.
+FIELDS: tuple[Field, ...] = (*POINT, *REST)
+
+
+def first_look(facts: Facts) -> Field:
+    """Return the field that says which way it turned and whether it rubs, before it runs."""
+    return TURNED if facts.motor_class == "generator" else FIRST_TOUCH

@@ -1,0 +1,70 @@
+"""How much voltage a motor may get without load: a bare series motor runs away."""
+
+from dataclasses import dataclass
+
+from norvash.core.edges import over
+from norvash.core.motor.figure_fields import PERMITTED_RPM, RATED_RPM, RATED_V, SAFE_NOLOAD_V
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.text.words import grouped
+
+
+@dataclass(frozen=True, slots=True)
+class Most:
+    """The most volts without load [V], and why."""
+
+    volts: float
+    why: str
+
+    @property
+    def words(self) -> str:
+        """Return it in words."""
+        return f"at most {self.volts:.4g} V without load, {self.why}"
+
+
+def unloaded_most(facts: Facts, rules: MotorRules, *, speed_read: bool) -> Most | None:
+    """Return the most that a motor may get without load, None where nothing forbids its plate's voltage.
+
+    Without a stated safe voltage it begins at a tenth of its plate's, and goes up to a quarter once its speed is read
+    at every step. Units: V. Raises: LookupError where it runs away and nothing says how much it may get.
+    Source: rules run.start, run.most
+    """
+    if not facts.runs_away:
+        return None
+    stated, rated = SAFE_NOLOAD_V.of(facts.figures), RATED_V.of(facts.figures)
+    if stated is not None:
+        return Most(stated, "its safe voltage")
+    if rated is None:
+        raise LookupError("no voltage of its plate")
+    if speed_read:
+        return Most(rules["run.most"] * rated, "a quarter of its plate's with r/min read at every step")
+    return Most(rules["run.start"] * rated, "a tenth of its plate's until r/min is read at every step")
+
+
+def run_free_words(facts: Facts, rules: MotorRules, *, speed_read: bool = True) -> str:
+    """Return how much it may get without load, in words; empty where that is not known."""
+    try:
+        most = unloaded_most(facts, rules, speed_read=speed_read)
+    except LookupError:
+        return ""
+    return most.words if most is not None else "without load at the volts of its plate"
+
+
+def too_much(volts: float, facts: Facts, rules: MotorRules, *, speed_read: bool) -> str:
+    """Return why a motor must not get so many volts without load, empty where it may. Units: V."""
+    try:
+        most = unloaded_most(facts, rules, speed_read=speed_read)
+    except LookupError:
+        return "it runs away, and nothing says how much it may get: state its plate's or its safe voltage"
+    return f"{volts:g} V is too much: {most.words}" if most is not None and over(volts, most.volts) else ""
+
+
+def fastest(facts: Facts) -> tuple[float, str] | None:
+    """Return the speed over which it must not turn [r/min] and what says so, None where nothing is known.
+
+    Without load a series motor is switched off at its rated speed.
+    """
+    permitted, rated = PERMITTED_RPM.of(facts.figures), RATED_RPM.of(facts.figures)
+    if permitted is not None:
+        return permitted, f"permitted {grouped(permitted)} r/min"
+    return (rated, f"off at rated {grouped(rated)} r/min") if rated is not None and facts.runs_away else None

@@ -1,0 +1,98 @@
+"""Refuse what needs a gate that is open, or a test with power on."""
+
+from datetime import datetime
+
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.gates import GATES, SAFE, unfit
+from norvash.core.sheet.gating import gate_now
+from norvash.core.sheet.lives import lives
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stage import Visit
+from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.walk import open_permits, permitted
+from norvash.core.text.words import listed
+from norvash.errors import Conflict
+from norvash.work.context import Context
+from norvash.work.standing import judge
+
+_MOST_MISSING = 3
+
+
+def hold_entry(sheet: Sheet, field: Field, context: Context, now: datetime, *, taken_back: bool) -> None:
+    """Refuse an entry that its gate holds; what is taken back is held by none, but a waiver that something rests on.
+
+    Raises: Conflict.
+    """
+    if taken_back:
+        hold_waiver(sheet, field.id)
+    elif field.needs == "permit":
+        _hold_permit(sheet, now)
+    elif field.needs:
+        hold_at_gate(sheet, field.needs, context, now)
+
+
+def _hold_permit(sheet: Sheet, now: datetime) -> None:
+    if not open_permits(sheet):
+        raise Conflict(
+            "This is measured with power on.", "Open a test with power on first: why, who, barriers, how long.", "value"
+        )
+    if not permitted(sheet, now):
+        raise Conflict(
+            "The test with power on has run over its time.",
+            "Close it, make sure of power and people, and open it anew.",
+            "value",
+        )
+
+
+def hold_at_gate(sheet: Sheet, needs: str, context: Context, now: datetime) -> None:
+    """Refuse what needs a gate that is open; what needs the motor dead waits while a test with power on is open.
+
+    Raises: Conflict.
+    """
+    numbers = open_permits(sheet) if needs != "power" else ()
+    if numbers:
+        raise Conflict(
+            f"The test with power on no. {numbers[0]} is open.",
+            "Close it, and make safe again; what you typed is kept in its field.",
+            "value",
+        )
+    if needs == "dead":
+        return
+    gate, visit = GATES[needs], Visit(sheet, judge(context, now.date()).found, context.rules)
+    now_is = gate.ticked(sheet, context.rules) if gate is SAFE else gate_now(gate, visit)
+    if now_is.is_open:
+        more = " and more" * (len(now_is.missing) > _MOST_MISSING)
+        raise Conflict(
+            f"The gate “{gate.words}” is not passed yet: {listed(list(now_is.missing[:_MOST_MISSING]))}{more}.",
+            "Settle it first, or waive it with a reason; what you typed is kept in its field.",
+            "value",
+        )
+    if needs == "power":
+        _hold_unfit(context)
+
+
+def hold_waiver(sheet: Sheet, field_id: str) -> None:
+    """Refuse to take back a waiver once something was entered that rests on it: what was done under it stays said.
+
+    Raises: Conflict.
+    """
+    gate = next((g for g in GATES.values() if g.waived.id == field_id), None)
+    waiver = gate.waived.given(sheet) if gate is not None else None
+    if gate is None or waiver is None:
+        return
+    for (entered_id, _, _), given in sheet.written.items():
+        entered = field_of(entered_id)
+        if given.at > waiver.at and entered is not None and entered.needs == gate.id:
+            raise Conflict(
+                "Something was entered since that rests on this waiver.",
+                "It stays on the sheet, and the sheet is signed with it.",
+                "value",
+            )
+
+
+def _hold_unfit(context: Context) -> None:
+    """Refuse to run what burns in seconds or flies: a shorted or open armature, a loose bar, a lifted binding."""
+    standing = ((x.position, x.finding) for x in lives(context.state.told) if x.stands)
+    found = unfit(standing)
+    if found is not None:
+        raise Conflict(f"Power waits: {found.words}.", f"{found.decision[0].upper()}{found.decision[1:]}.", "value")

@@ -1,0 +1,234 @@
+"""Gates that read figures, and runs that are judged: what holds them, what is refused, what they find."""
+
+from dataclasses import dataclass
+from typing import Any
+
+import pytest
+
+from bench_sheet import Bench
+from conftest import Shop
+from norvash.core.sheet.gates import GATES, POWER, SAFE, SERVICE, usual_method
+from norvash.core.sheet.gating import gate_now
+from norvash.core.sheet.stages.prove.run import judge_run
+from norvash.errors import Conflict, InputError
+from norvash.store.motors import fetch_motor
+from norvash.work.loading import load
+from norvash.work.registering import change_figures
+from norvash.work.undoing import undo
+from run_cases import HELD, PERMITS, REFUSED, RUNS, figures_of, rows_of
+
+
+@dataclass
+class Work:
+    """A motor of a class with an open sheet, made safe and measured."""
+
+    shop: Shop
+    bench: Bench
+
+    def put(self, rows: str = "") -> "Work":
+        for row in rows_of(rows):
+            self.bench.put(*row)
+        return self
+
+    def safe(self) -> "Work":
+        context = load(self.shop.conn, self.bench.motor)
+        for step in SAFE.steps(context.facts, context.rules):
+            self.bench.put(SAFE.step(step.id).id, "yes")
+        self.bench.put("safe.method", usual_method(context.facts))
+        return self
+
+    def serve(self) -> "Work":
+        for step in SERVICE.steps(self.bench.page.context.facts, self.bench.page.context.rules):
+            self.bench.put(SERVICE.step(step.id).id, "yes")
+        return self
+
+    def missing(self, gate: str) -> str:
+        return "; ".join(gate_now(GATES[gate], self.bench.page.visit).missing)
+
+    @property
+    def found(self) -> dict[str, str]:
+        """Return the findings of the run with what became of them."""
+        return {x.finding.id: x.state for x in self.bench.page.visit.lives if x.finding.part.id == "run"}
+
+    @property
+    def told(self) -> dict[str, Any]:
+        """Return the story of the visit as it was signed."""
+        return dict(self.bench.page.told or {})
+
+    @property
+    def said(self) -> str:
+        page = self.bench.page
+        return " ".join(s.words for s in judge_run(page.sheet, page.context.rules).said)
+
+
+def at_work(shop: Shop, motor_class: str, figures: str, lengths: str = "20.6 20.4") -> Work:
+    motor = shop.motor(motor_class=motor_class, figures=figures_of(figures))
+    work = Work(shop, Bench(shop, motor)).safe()
+    work.bench.measure(*lengths.split())
+    return work
+
+
+@pytest.mark.parametrize(("motor_class", "figures", "rows", "words"), HELD.values(), ids=HELD)
+def test_power_is_held_by_figures_whatever_is_ticked(
+    shop: Shop, motor_class: str, figures: str, rows: str, words: str
+) -> None:
+    work = at_work(shop, motor_class, figures, "7 7" if "worn" in words else "20.6 20.4").put(rows)
+    for step in POWER.steps(work.bench.page.context.facts, work.bench.page.context.rules):
+        work.bench.put(POWER.step(step.id).id, "yes")
+    if words != "how it is run":
+        work.bench.put("run-how", "clamped" if motor_class == "starter" else "free")
+    assert words in work.missing("power")
+    with pytest.raises(Conflict, match="Before power"):
+        work.bench.put("run-a", "2")
+    assert "Before power" in " ".join(h.words for h in work.put("outcome=service").bench.page.holds)
+
+
+def test_a_gate_that_nothing_holds_opens_and_is_asked_anew_after_work(shop: Shop) -> None:
+    work = at_work(shop, "tool", "tool")
+    work.bench.see(1, "terminal.poor")
+    work.bench.ready()
+    assert work.missing("power") == ""
+    work.put("task.terminal=yes")
+    again = work.missing("power")
+    assert "protective earth was measured before the last work" in again
+    assert "Guards on" in again
+    work.bench.ready()
+    assert work.missing("power") == ""
+
+
+def test_a_permit_suspends_what_was_made_safe_and_asks_for_it_again(shop: Shop) -> None:
+    work = at_work(shop, "industrial", "shunt")
+    work.bench.put("permit.open", "volts", 1, who="Ines", barriers="rope", minutes="20")
+    assert work.missing("safe").startswith("the test with power on no. 1 is open")
+    for refused in (
+        lambda: work.bench.measure("20.5"),
+        lambda: work.bench.see(1, "face.glazed"),
+        lambda: work.bench.put("gap", "2", 1),
+        lambda: work.bench.put("earth-ohm", "0.05"),
+        lambda: work.bench.put("waive.safe", "in a hurry") and work.bench.put("gap", "2", 1),
+    ):
+        with pytest.raises(Conflict, match=r"no\. 1 is open"):
+            refused()
+    work.put("waive.safe=").put("supply-v=219 permit.close@1=yes")
+    assert "proved dead" in work.missing("safe")
+    with pytest.raises(Conflict, match="Make safe"):
+        work.bench.put("gap", "2", 1)
+    work.safe().put("gap@1=2")
+    assert work.missing("safe") == ""
+
+
+def test_a_waived_gate_gives_no_certificate_and_is_not_taken_back_once_something_rests_on_it(shop: Shop) -> None:
+    work = at_work(shop, "tool", "tool").put("waive.power=no_tester_in_the_shop_today")
+    work.put("bump=right run-a=2.1 sparks=1 ran=yes outcome=service").serve()
+    with pytest.raises(Conflict, match="rests on this waiver"):
+        work.bench.put("waive.power", "")
+    assert work.missing("service") == ""
+    work.bench.sign()
+    signed = work.bench.page.row.signed
+    assert (signed["signed_as"], signed["open"]) == ("not clean", [])
+    assert work.told["waived"] == [
+        {"gate": "Before power", "person": "Ines Torvald", "why": "no tester in the shop today"}
+    ]
+
+
+def test_a_waiver_that_nothing_rests_on_is_taken_back(shop: Shop) -> None:
+    work = at_work(shop, "tool", "tool").put("waive.power=no_tester")
+    undo(shop.conn, shop.later(minutes=1).act(), work.bench.id)
+    assert "insulation" in work.missing("power")
+    work.put("waive.power=no_tester run-a=2.1")
+    undo(shop.conn, shop.later(minutes=1).act(), work.bench.id)
+    work.put("waive.power=")
+    assert "insulation" in work.missing("power")
+
+
+@pytest.mark.parametrize("case", RUNS.values(), ids=RUNS)
+def test_a_run_is_judged_for_every_class(shop: Shop, case: tuple[str, str, str, str, str, str]) -> None:
+    motor_class, figures, rows, found, says, lacks = case
+    work = at_work(shop, motor_class, figures)
+    work.bench.ready()
+    look = "turned" if motor_class == "generator" else "bump"
+    work.put("" if rows.startswith(look) else f"{look}=right").put(rows).put("ran=yes outcome=service").serve()
+    assert set(work.found) == set(found.split())
+    assert says in work.said
+    missing = work.missing("service")
+    assert (lacks in missing) if lacks else (missing == "")
+
+
+@pytest.mark.parametrize(("motor_class", "figures", "rows", "says"), REFUSED.values(), ids=REFUSED)
+def test_construction_refuses_with_what_is_allowed(
+    shop: Shop, motor_class: str, figures: str, rows: str, says: str
+) -> None:
+    before, _, last = rows.rpartition(" ")
+    work = at_work(shop, motor_class, figures).put("waive.power=shown_in_a_test").put(before)
+    with pytest.raises(InputError) as refused:
+        work.put(last)
+    assert says in f"{refused.value.problem} {refused.value.remedy}"
+
+
+@pytest.mark.parametrize(("motor_class", "figures", "with_it", "says"), PERMITS.values(), ids=PERMITS)
+def test_a_permit_asks_how_it_turns_where_that_can_hurt(
+    shop: Shop, motor_class: str, figures: str, with_it: str, says: str
+) -> None:
+    bench = Bench(shop, shop.motor(motor_class=motor_class, figures=figures_of(figures)))
+    more = {field: text for field, text, _ in rows_of(with_it)}
+    asked = {"who": "Ines", "barriers": "rope", "minutes": "10", **more}
+    if says:
+        with pytest.raises(InputError) as refused:
+            bench.put("permit.open", "a look under power", 1, **asked)
+        assert says in f"{refused.value.problem} {refused.value.remedy}"
+        return
+    bench.put("permit.open", "a look under power", 1, **asked)
+    permit = bench.page.sheet.written["permit.open", 1, "found"].permit
+    assert permit is not None
+    assert (permit.turns, permit.volts) == (more.get("turns", ""), float(more["volts"]) if "volts" in more else None)
+
+
+def test_a_run_outside_its_band_is_decided_mended_and_run_again(shop: Shop) -> None:
+    work = at_work(shop, "tool", "tool")
+    work.bench.ready()
+    work.put("bump=right run-a=2.1 sparks=4 ran=yes")
+    assert work.found == {"run.sparking": "open"}
+    assert work.bench.page.found.grade == "stop"
+    work.put("decide.run.sparking=now task.mend-run=yes")
+    assert work.found == {"run.sparking": "done not proven"}
+    work.bench.ready()
+    work.put("bump=right run-a=2.1 sparks=1 ran=yes outcome=service").serve()
+    assert work.found == {"run.sparking": "proven"}
+    work.bench.sign()
+    signed = work.bench.page.row.signed
+    assert (signed["signed_as"], signed["open"]) == ("certificate", [])
+    assert (work.told["ran"]["amps"], work.told["ran"]["sparks"]) == (2.1, 1)
+
+
+def test_the_motor_is_held_against_its_own_run_after_the_last_good_repair(shop: Shop) -> None:
+    work = at_work(shop, "tool", "construction=universal rated_v=230 rated_a=6")
+    work.bench.ready()
+    work.put("run-c=58 run-air-c=20")
+    work.bench.run(run_v="230", run_a="2", run_rpm="12000")
+    work.put("outcome=service").serve().bench.sign()
+    assert work.bench.page.row.signed["signed_as"] == "certificate"
+    shop.later(weeks=9).log(work.bench.motor, "150")
+    again = Work(shop, Bench(shop, work.bench.motor)).safe()
+    again.bench.measure("20.1", "19.9")
+    again.bench.ready()
+    again.put("run-c=72 run-air-c=22")
+    again.bench.run(run_v="228", run_a="2.12", run_rpm="10700")
+    assert set(again.found) == {"run.baseline"}
+    for words in (
+        "Current 6% over its own baseline, sheet 1",
+        "Speed 11% under",
+        "12 K hotter than at its own baseline",
+    ):
+        assert words in again.said
+    assert "outside its bands: speed 11% under its own baseline, sheet 1; 12 K hotter" in again.missing("service")
+
+
+def test_brushes_that_do_not_alternate_by_arm_get_no_power(shop: Shop) -> None:
+    motor = shop.motor(motor_class="industrial", brushes="4", figures=figures_of("shunt"))
+    work = Work(shop, Bench(shop, motor)).safe()
+    work.bench.measure("20.6", "20.4", "20.5", "20.5")
+    work.bench.ready()
+    assert work.missing("power") == ""
+    version = fetch_motor(shop.conn, motor).version
+    change_figures(shop.conn, shop.later(minutes=1).act(), motor, {"polarity_2": "+"}, version)
+    assert "polarity does not alternate by arm: A and B are both +" in work.missing("power")
