@@ -57,7 +57,7 @@ def missing(client: TestClient, shop: Shop, sheet_id: str) -> dict[str, object]:
             found[stage.id] = answer.status_code
             continue
         for field in stage.offered(context.facts, context.rules):
-            for place in PLACES[field.per]:
+            for place in (0,) if field.whole and field.per == "number" else PLACES[field.per]:
                 at = f'<input type="hidden" name="place" value="{place}">' if place else ""
                 if f'name="field" value="{field.id}">{at}' not in answer.text and not field.id.startswith(hidden):
                     found[f"{stage.id}: {field.id} {place}"] = "not on its page"

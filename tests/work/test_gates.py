@@ -7,6 +7,7 @@ import pytest
 
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.motor.figure_fields import PROTECTION
 from norvash.core.sheet.gates import GATES, POWER, SAFE, SERVICE, usual_method
 from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.stages.prove.run import judge_run
@@ -232,3 +233,20 @@ def test_brushes_that_do_not_alternate_by_arm_get_no_power(shop: Shop) -> None:
     version = fetch_motor(shop.conn, motor).version
     change_figures(shop.conn, shop.later(minutes=1).act(), motor, {"polarity_2": "+"}, version)
     assert "polarity does not alternate by arm: A and B are both +" in work.missing("power")
+
+
+def test_protection_against_shock_is_asked_first_and_stays_with_the_motor(shop: Shop) -> None:
+    work = at_work(shop, "tool", "construction=universal rated_v=230")
+    assert "protective earth is not measured" in work.missing("power")
+    work.put("protection=double_insulated")
+    assert "protective earth" not in work.missing("power").lower()
+    with pytest.raises(InputError, match="no protective earth by design"):
+        work.put("earth-ohm=0.05")
+    work.put("outcome=out").bench.sign("for the test")
+    again = Bench(shop, work.bench.motor)
+    facts = again.page.context.facts
+    assert (facts.protection, PROTECTION.basis(facts.figures)) == ("double insulated", "said on sheet 1")
+    again.put("protection", "protective earth")
+    assert load(shop.conn, again.motor).facts.earthed
+    again.undo()
+    assert not load(shop.conn, again.motor).facts.earthed

@@ -11,6 +11,7 @@ from norvash.core.motor.figure_fields import (
     HOLDER_GAP_MM,
     LEAD_TAUT_LENGTH_MM,
     LIMIT_MM,
+    PROTECTION,
     PROTRUSION_CONSTANT_MM,
     SPRING_STOP_LENGTH_MM,
     SUNK_MM,
@@ -31,8 +32,8 @@ _GROW = (
 
 @dataclass(frozen=True, slots=True)
 class Mark:
-    """A cut, or the setting of the holders after one: the track's diameter after it and how far the surface
-    sank [mm].
+    """What a sheet says of a motor for good: a cut with the track's diameter after it and how far the surface sank
+    [mm], the setting of the holders after one, or in a `word` how it protects against shock.
     """
 
     kind: str
@@ -40,6 +41,7 @@ class Mark:
     sheet: int
     diameter_mm: float | None = None
     sunk_mm: float = 0.0
+    word: str = ""
 
 
 def sunk_since(marks: Sequence[Mark]) -> tuple[float, Mark | None]:
@@ -49,17 +51,20 @@ def sunk_since(marks: Sequence[Mark]) -> tuple[float, Mark | None]:
     Source: each cut sinks the surface by its radial depth
     """
     sunk, last = 0.0, None
-    for mark in marks:
+    for mark in (m for m in marks if m.kind in ("cut", "set")):
         sunk, last = (0.0, None) if mark.kind == "set" else (sunk + mark.sunk_mm, mark)
     return sunk, last
 
 
 def figures_since(figures: Figures, marks: Sequence[Mark]) -> Figures:
-    """Return the figures in force after cuts: the track's diameter, and while the holders are not set what depends on
-    their gap.
+    """Return the figures in force after what sheets said: how it protects against shock where nobody states it, after
+    cuts the track's diameter, and while the holders are not set what depends on their gap.
 
     A figure that the class lends is left as it is: it is an estimate anyway.
     """
+    said = next((m for m in reversed(marks) if m.kind == "protection" and m.word), None)
+    if said is not None and not PROTECTION.stated(figures):
+        figures = figures.changed({PROTECTION.name: said.word}, f"said on sheet {said.sheet}")
     cuts = [m for m in marks if m.kind == "cut" and m.diameter_mm is not None]
     if not cuts:
         return figures

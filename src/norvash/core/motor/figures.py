@@ -34,7 +34,7 @@ class Figures:
         """Return what the motor states itself."""
         return {name: known.value for name, known in self.known.items() if known.basis == "this motor"}
 
-    def changed(self, values: Mapping[str, float], basis: str) -> "Figures":
+    def changed(self, values: Mapping[str, float | str], basis: str) -> "Figures":
         """Return the figures with some of them replaced, and where those come from."""
         made = Figures({}, {}, {})
         made.known = {**self.known, **{name: Known(value, basis) for name, value in values.items()}}

@@ -15,7 +15,7 @@ from norvash.core.sheet.task import Task
 
 Needs = Literal["", "dead", "safe", "permit", "power"]
 Per = Literal["", "position", "tap", "number", "bearing"]
-Mark = Literal["", "cut", "set"]
+Mark = Literal["", "cut", "set", "protection"]
 BEARINGS = ("drive end", "other end")
 YES = "yes"
 
@@ -41,8 +41,9 @@ class Field:
     that a value in it can be, and that a value in it proves; `tested` names the field that it is read with. After work
     of `touched_by`, or that what it tells leads to, its next value is one as left; of one `after_work` after any work.
     One of `work` is always as left, and `does` what it records. `why_not` says why it is not offered. `compared` says
-    that it is held against the last sheet that has it, `marks` that it moves the figures in force: by a cut, or by
-    setting the holders after one. One that is `placed` is shown where and when its stage says, not among the rest.
+    that it is held against the last sheet that has it, `marks` that it moves the figures in force: by a cut, by setting
+    the holders after one, by saying how it protects against shock. One that is `placed` is shown where and when its
+    stage says, not among the rest.
     """
 
     kind: ClassVar[str] = ""
