@@ -296,11 +296,11 @@ def test_vibration(
 
 
 def test_what_the_surface_has_sunk_since_the_holders_were_set() -> None:
-    cut = [Mark("cut", DAY, n, 60 - n / 10, n / 20) for n in (1, 2, 3)]
+    cut = [Mark(kind="cut", day=DAY, sheet=n, diameter_mm=60 - n / 10, sunk_mm=n / 20) for n in (1, 2, 3)]
     assert sunk_since([]) == (0.0, None)
     assert sunk_since(cut) == (about(0.3), cut[2])
-    assert sunk_since([cut[0], Mark("set", DAY, 1), cut[1]]) == (0.1, cut[1])
-    assert sunk_since([*cut, Mark("set", DAY, 3)]) == (0.0, None)
+    assert sunk_since([cut[0], Mark(kind="set", day=DAY, sheet=1), cut[1]]) == (0.1, cut[1])
+    assert sunk_since([*cut, Mark(kind="set", day=DAY, sheet=3)]) == (0.0, None)
     stated = Figures({"limit_mm": 8.0, "holder_gap_mm": 2.0}, {}, {"depth_new_mm": 4.0})
     assert figures_since(stated, []) is stated
     after = figures_since(stated, cut[:2])
@@ -312,5 +312,5 @@ def test_what_the_surface_has_sunk_since_the_holders_were_set() -> None:
         "depth_new_mm": 4.0,
     }
     assert LIMIT_MM.basis(after) == "since the cut on sheet 2"
-    reset = figures_since(stated, [*cut[:2], Mark("set", DAY, 2)])
+    reset = figures_since(stated, [*cut[:2], Mark(kind="set", day=DAY, sheet=2)])
     assert (COMMUTATOR_NOW_MM.of(reset), SUNK_MM.of(reset), LIMIT_MM.of(reset)) == (59.8, None, 8.0)

@@ -30,7 +30,7 @@ _GROW = (
 )
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Mark:
     """What a sheet says of a motor for good: a cut with the track's diameter after it and how far the surface sank
     [mm], the setting of the holders after one, or in a `word` how it protects against shock.
