@@ -28,8 +28,9 @@ screenshots: ## the pictures in docs/screenshots, from the demo data
 	@scripts/setup dev
 	@scripts/browser
 	@.venv/bin/python scripts/screenshots.py
-rules: ## the rule list in docs/rules.md, from the code
+rules: ## the lists in docs/rules.md and docs/visits.md, from the code
 	@scripts/setup dev
 	@.venv/bin/python -c "from norvash.core.rules.listing import listing; print(listing(), end='')" > docs/rules.md
+	@.venv/bin/python -c "from norvash.exchange.visit_documented import documented; print(documented(), end='')" > docs/visits.md
 lock: ## write the pins anew
 	@scripts/lock

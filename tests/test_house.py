@@ -55,10 +55,12 @@ def test_an_id_that_is_put_together_comes_from_a_family_whose_members_all_exist(
         CONTACT_DROP.of("side")
 
 
-def test_the_rule_list_in_the_docs_is_current() -> None:
+def test_what_the_docs_list_from_the_code_is_current() -> None:
     from norvash.core.rules.listing import listing
+    from norvash.exchange.visit_documented import documented
 
     assert (ROOT / "docs/rules.md").read_text() == listing()
+    assert (ROOT / "docs/visits.md").read_text() == documented()
 
 
 def run(*words: str, text: str = "") -> subprocess.CompletedProcess[str]:

@@ -1,4 +1,4 @@
-"""The command line: serve, demo, check, backup, restore, press, sum, forecast, prove."""
+"""The command line: serve, demo, check, backup, restore, press, sum, forecast, prove, sheets."""
 
 import argparse
 import gc
@@ -168,6 +168,23 @@ def prove(given: argparse.Namespace) -> None:
     given.into.write_text(f"{before}{_PROOF}\n{made}{_PROOF}{after}")
 
 
+def sheet_export(given: argparse.Namespace) -> None:
+    """Write a sheet as the file that plays it."""
+    from norvash.exchange.visit_export import export_text
+    from norvash.store.database import connect
+
+    print(export_text(connect(_there(given.db), read_only=True), given.id))
+
+
+def sheet_play(given: argparse.Namespace) -> int:
+    """Play a visit in from its file, through the same jobs and at its own times."""
+    from norvash.exchange.visit_play import play_file, played_text
+
+    played = play_file(given.file, given.db, given.by, go_on=given.go_on)
+    print(played_text(played, as_json=given.json))
+    return 3 if played.stopped else 0
+
+
 def _there(db: Path) -> Path:
     if not db.exists():
         raise NorvashError(f"There is no database {db}.", "Give the path of an existing one.")
@@ -242,7 +259,25 @@ def _parser() -> argparse.ArgumentParser:
     one.add_argument("--seed", type=int, default=20261125, help="seed of the simulation")
     one.add_argument("--into", type=Path, help="write the table into this file, between its two marks")
     one.set_defaults(run=prove)
+    _visits(commands)
     return parser
+
+
+def _visits(commands: "argparse._SubParsersAction[argparse.ArgumentParser]") -> None:
+    """Add what is done with a visit as a file."""
+    visits = commands.add_parser("sheet", help="A visit as a file: export a sheet, play one in.")
+    kinds = visits.add_subparsers(required=True, metavar="what")
+    one = kinds.add_parser("export", help=sheet_export.__doc__)
+    one.add_argument("id", help="id of the sheet, as its page's address has it")
+    one.add_argument("--db", type=Path, required=True, help="database file")
+    one.set_defaults(run=sheet_export)
+    one = kinds.add_parser("play", help=sheet_play.__doc__)
+    one.add_argument("file", type=Path, help="the visit, as JSON")
+    one.add_argument("--db", type=Path, required=True, help="database file; a new one is made")
+    one.add_argument("--by", required=True, help="who plays it; each entry keeps its own person")
+    one.add_argument("--go-on", action="store_true", help="note what is refused and go on; else it stops with 3")
+    one.add_argument("--json", action="store_true", help="for machines")
+    one.set_defaults(run=sheet_play)
 
 
 def main() -> None:

@@ -10,8 +10,8 @@ from norvash.core.sheet.sheet import Spot
 from norvash.store.database import Connection, Row
 from norvash.store.records import kept, record_of
 
-_ENTRY = """select e.*, p.name as person, a.at, a.seq, a.person_id from entry e join act a on a.id = e.act_id
-            join person p on p.id = a.person_id"""
+_ENTRY = """select e.*, p.name as person, a.at, a.seq, a.person_id, a.played_by
+            from entry e join act a on a.id = e.act_id join person p on p.id = a.person_id"""
 
 
 def _given(row: Row) -> Given:
@@ -25,6 +25,7 @@ def _given(row: Row) -> Given:
         record=record_of(row["field"], row["word"], json.loads(row["more_json"])),
         sight=row["sight"],
         slip=bool(row["slip"]),
+        from_file=row["played_by"] is not None,
     )
 
 
@@ -48,7 +49,7 @@ def list_slips(conn: Connection, sheet_id: str) -> list[tuple[str, int, Given, G
 def list_earlier(conn: Connection, motor_id: str, before: int, fields: Sequence[str]) -> dict[str, Earlier]:
     """Return for each field what was entered in it on the newest sheet before a number that has it."""
     rows = conn.execute(
-        f"""select e.*, p.name as person, a.at, s.number
+        f"""select e.*, p.name as person, a.at, a.played_by, s.number
             from entry e join sheet s on s.id = e.sheet_id
             join act a on a.id = e.act_id join person p on p.id = a.person_id
             where s.motor_id = ? and s.number < ? and e.place = 0 and e.replaced_by is null and e.sight <> 'asked'
@@ -77,7 +78,7 @@ def list_kept(conn: Connection, motor_id: str, fields: Sequence[str]) -> list[tu
     of entering.
     """
     rows = conn.execute(
-        f"""select e.*, p.name as person, a.at, s.number
+        f"""select e.*, p.name as person, a.at, a.played_by, s.number
             from entry e join sheet s on s.id = e.sheet_id
             join act a on a.id = e.act_id join person p on p.id = a.person_id
             where s.motor_id = ? and e.replaced_by is null and e.sight <> 'asked'
@@ -136,6 +137,12 @@ def add_entry(
     )
     if before is not None:
         conn.execute("update entry set replaced_by = :id where id = :before", {"id": entry_id, "before": before["id"]})
+
+
+def fetch_entry(conn: Connection, entry_id: str) -> Given | None:
+    """Return an entry, whether it counts or another stands over it; None where there is none with this id."""
+    row = conn.execute(f"{_ENTRY} where e.id = :id", {"id": entry_id}).fetchone()
+    return _given(row) if row else None
 
 
 def entry_behind(conn: Connection, entry_id: str) -> Given | None:

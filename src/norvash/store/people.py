@@ -29,7 +29,7 @@ class Person:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Done:
-    """One write as it was recorded."""
+    """One write as it was recorded; one from a file names who played it."""
 
     id: str
     at: datetime
@@ -39,6 +39,7 @@ class Done:
     result_id: str = ""
     before_json: str = "{}"
     after_json: str = "{}"
+    played_by: str = ""
 
 
 def fetch_site(conn: Connection) -> Site:
@@ -89,7 +90,8 @@ def list_alike(conn: Connection, name: str) -> list[Person]:
 
 
 _COLUMNS = "a.id, a.at, p.name as person, a.job, a.digest, a.result_id, a.before_json, a.after_json"
-_DONE = f"""select {_COLUMNS} from act a join person p on p.id = a.person_id"""
+_DONE = f"""select {_COLUMNS}, f.name as played_by from act a join person p on p.id = a.person_id
+            left join person f on f.id = a.played_by"""
 
 
 def _done(row: Row) -> Done:
@@ -102,6 +104,7 @@ def _done(row: Row) -> Done:
         result_id=row["result_id"],
         before_json=row["before_json"],
         after_json=row["after_json"],
+        played_by=row["played_by"] or "",
     )
 
 
@@ -109,7 +112,7 @@ def known_before(conn: Connection, act_id: str, person_id: str) -> tuple[Done | 
     """Return the write with this id, None if it is new; the person, None if not known; the time of the latest write."""
     row = conn.execute(
         f"""select {_COLUMNS}, w.id as writer_id, w.name as writer,
-                   (select at from act order by seq desc limit 1) as last_at
+                   null as played_by, (select at from act order by seq desc limit 1) as last_at
             from (select 1) left join person w on w.id = :person_id
             left join act a on a.id = :act_id left join person p on p.id = a.person_id""",
         {"act_id": act_id, "person_id": person_id},
@@ -136,12 +139,28 @@ def list_acts(conn: Connection, motor_id: str, most: int, before: datetime | Non
     return [_done(r) for r in rows]
 
 
-def add_act(conn: Connection, done: Done, person_id: str) -> None:
-    """Record a write, before what it writes."""
+def result_of(conn: Connection, act_id: str) -> str | None:
+    """Return what came of a write, None where there is none with this id."""
+    row = conn.execute("select result_id from act where id = :id", {"id": act_id}).fetchone()
+    return row["result_id"] if row is not None else None
+
+
+def list_acts_since(conn: Connection, motor_id: str, sheet_id: str) -> list[Done]:
+    """Return the writes about a motor from the opening of a sheet on, in their order."""
+    rows = conn.execute(
+        f"""{_DONE} where a.motor_id = :motor_id and a.seq >= (
+            select o.seq from act o join sheet s on s.act_id = o.id where s.id = :id) order by a.seq""",
+        {"motor_id": motor_id, "id": sheet_id},
+    )
+    return [_done(r) for r in rows]
+
+
+def add_act(conn: Connection, done: Done, person_id: str, played_by: str = "") -> None:
+    """Record a write, before what it writes; one that is played in from a file names who played it."""
     conn.execute(
-        """insert into act (id, seq, at, person_id, job, digest, result_id, before_json, after_json)
+        """insert into act (id, seq, at, person_id, job, digest, result_id, before_json, after_json, played_by)
            values (:id, (select coalesce(max(seq), 0) + 1 from act), :at, :person_id, :job, :digest, :result_id,
-                   :before_json, :after_json)""",
+                   :before_json, :after_json, :played_by)""",
         {
             "id": done.id,
             "at": done.at.isoformat(),
@@ -151,6 +170,7 @@ def add_act(conn: Connection, done: Done, person_id: str) -> None:
             "result_id": done.result_id,
             "before_json": done.before_json,
             "after_json": done.after_json,
+            "played_by": played_by or None,
         },
     )
 

@@ -44,6 +44,7 @@ class ReadingRow:
     person: str
     at: datetime
     sight: Sight
+    from_file: bool = False
 
     @property
     def said(self) -> str:
@@ -185,7 +186,7 @@ def add_reading(
     return (before["id"], before["typed"], before["length_mm"]) if before is not None else None
 
 
-_READING = """select g.*, p.name as person, a.at from reading g join act a on a.id = g.act_id
+_READING = """select g.*, p.name as person, a.at, a.played_by from reading g join act a on a.id = g.act_id
               join person p on p.id = a.person_id"""
 
 
@@ -205,6 +206,7 @@ def _reading(row: Row) -> ReadingRow:
         person=row["person"],
         at=datetime.fromisoformat(row["at"]),
         sight=row["sight"],
+        from_file=row["played_by"] is not None,
     )
 
 
@@ -225,7 +227,8 @@ def list_sighted(conn: Connection, round_id: str) -> list[ReadingRow]:
 def list_corrected(conn: Connection, sheet_id: str) -> list[tuple[ReadingRow, str]]:
     """Return the readings of a sheet that another one has replaced, each with what was typed instead, in order."""
     rows = conn.execute(
-        """select g.*, n.typed as instead, p.name as person, a.at from reading g join act a on a.id = g.act_id
+        """select g.*, n.typed as instead, p.name as person, a.at, a.played_by
+           from reading g join act a on a.id = g.act_id
            join person p on p.id = a.person_id join reading n on n.id = g.replaced_by join round r on r.id = g.round_id
            where r.sheet_id = :id and n.id <> g.id order by a.seq""",
         {"id": sheet_id},
@@ -242,6 +245,12 @@ def fetch_reading(conn: Connection, reading_id: str) -> tuple[ReadingRow, str]:
     if row is None:
         raise NotFound("There is no such reading.", "Open the round and pick it there.")
     return _reading(row), row["round_id"]
+
+
+def list_typed(conn: Connection, round_id: str, typed: str) -> list[ReadingRow]:
+    """Return the readings of a round that were typed so, whether they count or not, in their order."""
+    rows = conn.execute(f"{_READING} where g.round_id = ? and g.typed = ? order by a.seq", (round_id, typed))
+    return [_reading(r) for r in rows]
 
 
 _MEASURED = """select length_mm, sd_mm, low_mm, high_mm, lines_seen as lines,

@@ -40,6 +40,12 @@ def end_set(conn: Connection, set_id: str, at: datetime, units: float, reason: s
     )
 
 
+def nominal_of(conn: Connection, set_id: str) -> frozenset[int]:
+    """Return the positions of a set of which the new length was taken from the part and not measured."""
+    row = conn.execute("select nominal_json from brush_set where id = :id", {"id": set_id}).fetchone()
+    return frozenset(json.loads(row["nominal_json"])) if row is not None else frozenset()
+
+
 def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
     """Return all sets ever fitted, each with its rounds and readings that count."""
     seen, renewed = seen_by_round(conn, motor_id), list_renewals(conn, motor_id)

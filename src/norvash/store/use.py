@@ -43,6 +43,12 @@ def add_entry(
     )
 
 
+def typed_of(conn: Connection, entry_id: str) -> str:
+    """Return what was typed as an entry, empty where there is none with this id."""
+    row = conn.execute("select typed from use_entry where id = :id", {"id": entry_id}).fetchone()
+    return row["typed"] if row is not None else ""
+
+
 def _entry(row: Row) -> Entry:
     return Entry(datetime.fromisoformat(row["at"]), row["total_units"], row["counter_units"])
 

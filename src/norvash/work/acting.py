@@ -17,11 +17,12 @@ R = TypeVar("R", bound="Ready")
 
 @dataclass(frozen=True, slots=True)
 class Act:
-    """One write as the client sends it: an id made by the client, the person, and the time."""
+    """One write as the client sends it: an id made by the client, the person, the time; who played it from a file."""
 
     id: str
     person_id: str
     at: datetime
+    played_by: str = ""
 
     def __post_init__(self) -> None:
         plain = self.id.replace("-", "").replace(".", "").replace("_", "")
@@ -117,7 +118,10 @@ def once(
             first()
         ordered = replace(act, at=_in_order(act.at, last_at))
         people.add_act(
-            conn, people.Done(id=act.id, at=ordered.at, person=person.name, job=job, digest=digest), person.id
+            conn,
+            people.Done(id=act.id, at=ordered.at, person=person.name, job=job, digest=digest),
+            person.id,
+            act.played_by,
         )
         change = body(ordered)
         before, after = json.dumps(change.before, default=str), json.dumps(change.after, default=str)

@@ -68,7 +68,7 @@ def history(acts: Sequence[Done], unit: str) -> tuple[HistoryLine, ...]:
             words = _SAID[act.job](
                 _Told(act.at.date().isoformat(), _plain(act.before_json), _plain(act.after_json), unit)
             )
-            lines.append(HistoryLine(act.at, act.person, words))
+            lines.append(HistoryLine(act.at, act.person, f"{words}{_played(act)}"))
     if visit:
         lines.append(_visit(visit, unit))
     return tuple(reversed(lines))
@@ -99,7 +99,11 @@ def _visit(acts: Sequence[Done], unit: str) -> HistoryLine:
         acts[-1].job == "sign a sheet" and not read and not entered and len(said) == 1 and begun.startswith("went on")
     )
     words = said[0] if only_signed else "; ".join([f"{begun}{lengths}", *entries, *said])
-    return HistoryLine(acts[0].at, acts[0].person, words)
+    return HistoryLine(acts[0].at, acts[0].person, f"{words}{_played(acts[0])}")
+
+
+def _played(act: Done) -> str:
+    return f"; from a file, played in by {act.played_by}" if act.played_by else ""
 
 
 def _said_of(job: str, told: _Told) -> list[str]:

@@ -142,7 +142,7 @@ def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str) -> st
         else:
             rounds.answer_doubt(conn, reading_id, answer)
         keep(conn, made.judged)
-        before = {"typed": made.reading.typed, "doubt": made.reading.doubt}
+        before = {"typed": made.reading.typed, "doubt": made.reading.doubt, "reading": reading_id}
         return Change(made.round_id, before, {"answer": answer}, made.judged.context.motor.id)
 
     return prepared(

@@ -62,7 +62,8 @@ def _entry(field_id: str, place: int, sight: str, given: Given) -> Plain:
 
 
 def _said(given: Given) -> Plain:
-    return {"typed": given.typed, "person": given.person, "at": given.at.isoformat()}
+    said = {"typed": given.typed, "person": given.person, "at": given.at.isoformat()}
+    return said | ({"from_file": True} if given.from_file else {})
 
 
 def _readings(conn: Connection, page: SheetPage) -> list[Plain]:
@@ -78,6 +79,7 @@ def _readings(conn: Connection, page: SheetPage) -> list[Plain]:
             "sd_mm": g.sd_mm,
             "person": g.person,
             "at": g.at.isoformat(),
+            **({"from_file": True} if g.from_file else {}),
         }
         for r in rounds.rounds_of(conn, page.row.id)
         for g in rounds.list_sighted(conn, r.id)

@@ -200,6 +200,19 @@ def _back_to_service(_facts: Facts, _rules: MotorRules) -> tuple[Step, ...]:
     return _SERVICE
 
 
+def every_step(gate: Gate) -> tuple[Step, ...]:
+    """Return every step that a gate can have for any motor, each once."""
+    if gate.id == "safe":
+        lift = Step("lift", "Hoist or second person", "marked lifting points only")
+        made = [_DEAD, _STILL, _WHEELS, *(s for c in _CLASS.values() for s in c), _CAPACITORS, _MAGNETS, lift, _DUST]
+    elif gate.id == "power":
+        away = Step("speed", _COUPLED, "without load it runs away")
+        made = [*_POWER, _EARTH, *_NO_EARTH.values(), _DRIVEN, _CLAMP, _IDLES, away, _FIELD]
+    else:
+        made = list(_SERVICE)
+    return tuple({s.id: s for s in made}.values())
+
+
 METHOD = pick("safe.method", "Isolation", "Isolated by", *METHODS.items())
 
 

@@ -16,7 +16,7 @@ class Given:
     """One entry that counts: its word or number, as typed, by whom and when.
 
     `record` is what belongs to it: of a decision, a permit, a cut, a column, a map. `sight` says of what it speaks, and
-    `slip` that what it replaced was mistyped.
+    `slip` that what it replaced was mistyped; `from_file` that it was played in and not entered here.
     """
 
     id: str
@@ -28,6 +28,7 @@ class Given:
     record: Record | None = None
     sight: Sight = "found"
     slip: bool = False
+    from_file: bool = False
 
     @property
     def stands(self) -> bool:

@@ -7,6 +7,7 @@ from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.core.sheet.stages.sign import STAGE as SIGN
 from norvash.core.sheet.walk import stages_of
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound
+from norvash.exchange.visit_export import export_text
 from norvash.store import rounds, sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
@@ -48,6 +49,13 @@ def gauge(*, request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONR
     """Ask the gauge for its value now."""
     sheets.fetch_sheet(conn, sheet_id)
     return JSONResponse(request.app.state.gauge.ask(by))
+
+
+@router.get("/sheets/{sheet_id}/file")
+def as_file(*, conn: Conn, sheet_id: str) -> Response:
+    """Give a sheet as the file that plays it."""
+    name = f'attachment; filename="sheet-{sheets.fetch_sheet(conn, sheet_id).number}.json"'
+    return Response(export_text(conn, sheet_id), media_type="application/json", headers={"Content-Disposition": name})
 
 
 @router.get("/sheets/{sheet_id}/cut")

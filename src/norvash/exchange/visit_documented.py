@@ -1,0 +1,153 @@
+"""The documentation of a visit's file, made from what it can hold: entries, fields, findings, tasks, steps."""
+
+from collections.abc import Iterator
+from types import UnionType
+from typing import Any, Literal, get_args, get_origin
+
+from norvash.core.motor.figure import Number, Word
+from norvash.core.motor.figure_fields import FIELDS as FIGURES
+from norvash.core.sheet.field import Column, Field, Permit, Pick, Quantity, Repair, Tick
+from norvash.core.sheet.gates import GATES, every_step
+from norvash.core.sheet.records import TURNS
+from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
+from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES, TASKS
+from norvash.core.text.quantities import UNITS
+from norvash.exchange import visit_file as v
+
+_HEAD = """# A visit as a file
+
+One JSON file holds a visit to one motor: who, when, what, as it was typed. `norvash sheet export ID --db DB` writes
+it from a sheet, and so does “This visit as a file” on the sheet's page; `norvash sheet play FILE --db DB --by NAME`
+plays it through the jobs that the pages use, at the file's own times. Each act keeps its own person; `--by` is who
+played it, and everything that was played is marked *from a file*. Made from the code by `make rules`.
+
+```json
+{"format": "norvash visit", "schema": 1,
+ "people": ["Ada Quill"],
+ "motor": {"tag": "W-09", "name": "Trap winch", "place": "under stage", "class": "industrial", "brushes": "2",
+           "figures": {"new_mm": "22", "limit_mm": "8", "construction": "shunt"}},
+ "entries": [
+  {"at": "2026-05-04T08:00:00", "by": "Ada Quill", "do": "register", "counter": "100"},
+  {"at": "2026-05-11T09:00:00", "by": "Ada Quill", "do": "open", "counter": "140"},
+  {"at": "2026-05-11T09:01:00", "by": "Ada Quill", "stage": "safe", "field": "step.safe.dead", "value": "yes"},
+  {"at": "2026-05-11T09:09:00", "by": "Ada Quill", "do": "measure", "place": 1, "value": "20.6"}]}
+```
+
+The file is checked whole before anything is written: its form, its names, its order; what is wrong is refused with
+its place, and nothing is played. A motor with the tag is taken as it is; where there is none, an entry `register`
+registers it. Everybody in it is listed under `people`, and made where missing. A refusal by a job stops there with
+exit code 3, its place and its words; with `--go-on` it is noted and the rest is played. The same file again changes
+nothing, and a longer one goes on where the shorter one ended. After each stage it prints what the line, the parts,
+the work list and the gates say, `--json` as plain values. A file has at most {entries} entries and {bytes} bytes.
+
+A value is what would be typed or picked; an empty one takes it back. An entry without a sight has the one that the
+sheet proposes: *found* until work of the visit has touched its place, *left* after that. `answer` answers what the
+job would ask: `mistyped` where the value before was a slip, `again` where it was measured again after work, and what
+a counter asks.
+
+Exported are the motor with its figures, the use since the set went in, and every entry of the sheet in its order;
+what was taken back by undo is left out, and so are earlier visits.
+"""
+
+
+def documented() -> str:
+    """Return the documentation as Markdown."""
+    head = _HEAD.replace("{entries}", str(v.MOST_ENTRIES)).replace("{bytes}", f"{v.MOST_BYTES:,}".replace(",", " "))
+    parts = [head, *_entries(), *_fields(), *_lists(), *_figures()]
+    return "\n".join(parts) + "\n"
+
+
+def _entries() -> Iterator[str]:
+    yield "## Entries\n"
+    yield "Every entry has `at` (local time, ISO 8601) and `by`; `do` says what it is, `enter` where it is missing.\n"
+    yield "| do | what it is | with |\n|---|---|---|"
+    for name, model in v.ENTRIES.items():
+        own = [
+            f"`{f.alias or n}` {_kind(f.annotation)}{'' if f.is_required() else ', may be missing'}"
+            for n, f in model.model_fields.items()
+            if n not in ("at", "by", "do")
+        ]
+        yield f"| `{name}` | {(model.__doc__ or '').strip()} | {'; '.join(own)} |"
+    yield ""
+
+
+def _kind(annotation: Any) -> str:
+    """Return what a value of an entry can be."""
+    if get_origin(annotation) is Literal:
+        return "(" + ", ".join(f"`{x}`" if x else "empty" for x in get_args(annotation)) + ")"
+    inner = get_args(annotation)[0] if get_args(annotation) and not isinstance(annotation, UnionType) else annotation
+    origin = get_origin(annotation)
+    if origin is dict:
+        return "by name, texts"
+    if origin is tuple:
+        return "a list of texts"
+    return {str: "text", int: "number", bool: "true or false"}.get(inner, "text")
+
+
+def _fields() -> Iterator[str]:
+    yield "## Fields\n"
+    yield "`place` is the number of a brush, a speed setting, a bearing, a point of a run or a permit, else 0.\n"
+    for stage in STAGES:
+        yield f"### {stage.words} (`{stage.id}`)\n"
+        yield "| field | what it is | kind | unit or choices | place |\n|---|---|---|---|---|"
+        for field in stage.all_fields:
+            yield f"| `{field.id}` | {field.label} | {_what(field)} | {_choices(field)} | {_place(field)} |"
+        yield ""
+
+
+def _what(field: Field) -> str:
+    for kind, words in ((Quantity, "a value"), (Column, "values, a line each"), (Tick, "`yes`"), (Pick, "one of")):
+        if isinstance(field, kind):
+            return words
+    if isinstance(field, Permit):
+        turns = ", ".join(f"`{key}` {words}" for key, words in TURNS.items())
+        return f"text, with `who`, `barriers`, `minutes`; where it can run away `turns` ({turns}) and `volts`"
+    return (
+        "text, with `who` and `day`" if isinstance(field, Repair) else {"map": "a map of bars"}.get(field.kind, "text")
+    )
+
+
+def _choices(field: Field) -> str:
+    if isinstance(field, Quantity | Column):
+        return ", ".join(u for u in UNITS[field.dimension] if u) or "–"
+    if isinstance(field, Pick):
+        said = [f"`{key}`" + (f" {words}" if words != key else "") for key, words in field.choices]
+        return ", ".join(said) + ("; with `why`" if field.why else "")
+    return ""
+
+
+def _place(field: Field) -> str:
+    words = {"position": "brush", "tap": "setting", "bearing": "bearing", "number": "number"}
+    return words.get(field.per, "")
+
+
+def _lists() -> Iterator[str]:
+    yield "## Fields named as they come\n"
+    yield "| field | what it is |\n|---|---|"
+    yield "| `step.GATE.STEP` | a step of a gate: `yes` |"
+    yield "| `decide.FINDING` | what is decided there: `now`, `deferred` with `who` and `day`, `dropped` with `why` |"
+    yield "| `task.TASK` | a task that is done: `yes`, with `minutes` and `parts` |"
+    yield "| `gone.FINDING` | looked at again at its place, and gone: `yes` |"
+    yield "| `settle.LIFE` | something of an earlier visit that is mended: `yes` |\n"
+    for gate in GATES.values():
+        steps = ", ".join(f"`step.{gate.id}.{s.id}`" for s in every_step(gate))
+        yield f"Steps of “{gate.words}”: {steps}.\n"
+    yield "## Findings\n\nThose on a brush are entered by `see`, others by `seen.FINDING` or by figures.\n"
+    yield "| finding | what it is | grade | how |\n|---|---|---|---|"
+    looked = {f.id for s in STAGES for f in s.looked}
+    for f in FINDINGS.values():
+        how = "`see`" if f.id in BY_SIGHT else f"`seen.{f.id}`" if f.id in looked else "by figures"
+        yield f"| `{f.id}` | {f.words} | {f.grade} | {how} |"
+    yield "\n## Tasks\n\n| task | what it is |\n|---|---|"
+    yield from (f"| `{t.id}` | {t.what} |" for t in TASKS.values())
+    yield ""
+
+
+def _figures() -> Iterator[str]:
+    yield "## Figures of a motor\n\n| figure | what it is | unit or choices |\n|---|---|---|"
+    for f in FIGURES:
+        if isinstance(f, Number):
+            choices = ", ".join(u for u in UNITS.get(f.dimension, ()) if u) or "a number"
+        else:
+            choices = ", ".join(f"`{c}`" for c in f.choices) if isinstance(f, Word) and f.choices else "text"
+        yield f"| `{f.name}` | {f.label} | {choices} |"

@@ -1,0 +1,93 @@
+"""What a sheet says after a stage, as plain values: its line, its parts, the work, the gates, what is open."""
+
+from datetime import date
+
+from norvash.core.sheet.gates import GATES
+from norvash.core.sheet.gating import gate_now
+from norvash.core.sheet.part import COMPLAINT
+from norvash.core.sheet.proving import STATE_WORDS
+from norvash.core.sheet.signing import SIGNED_AS
+from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.store.database import Connection
+from norvash.work.sheet_page import SheetPage, sheet_page
+
+Plain = dict[str, object]
+_BESIDE = {"opened": "Opened", "record": "The record"}
+
+
+def stage_told(conn: Connection, sheet_id: str, stage: str, entries: int, today: date) -> Plain:
+    """Return what a sheet says after so many entries at a stage; of a signed one, what it was signed with."""
+    page = sheet_page(conn, sheet_id, today)
+    told: Plain = {
+        "stage": stage,
+        "words": STAGE_BY_ID[stage].words if stage in STAGE_BY_ID else _BESIDE.get(stage, stage),
+        "entries": entries,
+    }
+    return told | (_signed(page) if page.row.signed_at is not None else _now(page))
+
+
+def _now(page: SheetPage) -> Plain:
+    visit = page.visit
+    gates = [(g, gate_now(g, visit)) for g in GATES.values()]
+    return {
+        "line": page.said.sentence,
+        "grade": page.grade,
+        "parts": [
+            {"part": c.id, "grade": c.grade, "words": f"{c.words}: {c.word or 'nothing found'}"}
+            for c in page.found.components
+        ],
+        "findings": [
+            {
+                "finding": x.finding.id,
+                "position": x.position,
+                "state": x.state,
+                "words": f"{x.place}: {x.finding.words} ({STATE_WORDS[x.state]})",
+            }
+            for x in visit.lives
+            if x.finding.part is not COMPLAINT
+        ],
+        "work": [
+            {"task": w.task.id, "done": w.done is not None, "words": w.task.done if w.done else w.task.what}
+            for w in page.work
+        ],
+        "gates": [
+            {
+                "gate": g.id,
+                "state": now.state,
+                "missing": list(now.missing),
+                "words": f"{g.words}: {now.state}{': ' if now.missing else ''}{'; '.join(now.missing)}",
+            }
+            for g, now in gates
+        ],
+        "open": [h.words for h in page.holds],
+    }
+
+
+def _signed(page: SheetPage) -> Plain:
+    signed = page.row.signed
+    told = page.told or {}
+    kind = signed.get("signed_as", "")
+    return {
+        "line": signed.get("sentence", ""),
+        "grade": page.signed_grade,
+        "signed_as": kind,
+        "parts": [{**p, "words": f"{p['words']}: {p['word'] or 'nothing found'}"} for p in _dicts(told.get("parts"))],
+        "findings": [
+            {
+                "finding": f["finding"],
+                "position": f["position"],
+                "state": f["state"],
+                "words": f"{f['place']}: {f['words']} ({f['state_words']})",
+            }
+            for f in _dicts(told.get("findings"))
+        ],
+        "work": [{"words": d["words"], "done": True} for d in _dicts(told.get("done"))],
+        "gates": [{"words": f"Signed: {SIGNED_AS.get(str(kind), kind)}"}],  # type: ignore[call-overload]
+        "open": signed.get("open", []),
+        "why": signed.get("why", ""),
+        "run": told.get("run", ""),
+    }
+
+
+def _dicts(value: object) -> list[Plain]:
+    return [x for x in value if isinstance(x, dict)] if isinstance(value, list) else []
