@@ -13,6 +13,7 @@ from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES, TASKS
 from norvash.core.text.quantities import UNITS
 from norvash.exchange import visit_file as v
+from norvash.exchange.visit_read import MOST_BYTES, MOST_ENTRIES
 
 _HEAD = """# A visit as a file
 
@@ -52,7 +53,7 @@ what was taken back by undo is left out, and so are earlier visits.
 
 def documented() -> str:
     """Return the documentation as Markdown."""
-    head = _HEAD.replace("{entries}", str(v.MOST_ENTRIES)).replace("{bytes}", f"{v.MOST_BYTES:,}".replace(",", " "))
+    head = _HEAD.replace("{entries}", str(MOST_ENTRIES)).replace("{bytes}", f"{MOST_BYTES:,}".replace(",", " "))
     parts = [head, *_entries(), *_fields(), *_lists(), *_figures()]
     return "\n".join(parts) + "\n"
 

@@ -13,6 +13,7 @@ from norvash.core.sheet.stages.catalogue import stage_of
 from norvash.errors import InputError, NeedsAnswer, NorvashError
 from norvash.exchange import visit_file as v
 from norvash.exchange.visit_acts import At, done
+from norvash.exchange.visit_read import read_visit
 from norvash.exchange.visit_told import Plain, stage_told
 from norvash.store import motors, people
 from norvash.store.database import Connection, connect, prepare
@@ -207,7 +208,7 @@ def play_file(file: Path, db: Path, by: str, *, go_on: bool = False) -> Played:
     Raises: what `play` raises, and NorvashError for a file or a database that cannot be used.
     """
     try:
-        visit = v.read_visit(file.read_bytes())
+        visit = read_visit(file.read_bytes())
     except OSError as error:
         raise NorvashError(f"“{file}” cannot be read ({error}).", "Give the path of a visit.") from None
     if prepare(db).faults:

@@ -1,0 +1,146 @@
+"""A visit's file read whole and checked whole, before anything of it is played."""
+
+import json
+from collections.abc import Iterator, Mapping
+from datetime import datetime
+from typing import Any
+
+from pydantic import ValidationError
+
+from norvash.core.motor.figure_fields import BY_NAME
+from norvash.core.sheet.stages.catalogue import field_of, stage_of
+from norvash.errors import InputError
+from norvash.exchange.visit_file import (
+    ENTRIES,
+    FORMAT,
+    SCHEMA,
+    Doubt,
+    Enter,
+    Entry,
+    Measure,
+    Open,
+    Register,
+    See,
+    Sign,
+    VisitFile,
+    Whole,
+)
+
+MOST_BYTES = 4_000_000
+MOST_ENTRIES = 2000
+# In the place of a fault the kind of an entry stands after its number.
+_AT_KIND = 2
+
+
+def read_visit(data: bytes) -> VisitFile:
+    """Return a visit that was checked whole: its form, its names, its order; nothing of another one is played.
+
+    Raises: InputError with the place.
+    """
+    if len(data) > MOST_BYTES:
+        raise InputError(f"The file has {len(data)} bytes; {MOST_BYTES} is the most.", "Give one visit a file.", "file")
+    given = _plain(data)
+    _known_schema(given)
+    entries = given.get("entries")
+    if isinstance(entries, list):
+        if len(entries) > MOST_ENTRIES:
+            raise InputError(
+                f"The file has {len(entries)} entries; {MOST_ENTRIES} is the most.", "Give one visit a file.", "entries"
+            )
+        given["entries"] = [{"do": "enter", **e} if isinstance(e, dict) else e for e in entries]
+    try:
+        made = VisitFile.model_validate(given)
+    except ValidationError as error:
+        raise _refused(error) from None
+    for place, words in _wrong(made):
+        raise InputError(words, "Mend the file there; nothing of it was played.", place)
+    return made
+
+
+def _plain(data: bytes) -> dict[str, Any]:
+    try:
+        given = json.loads(data.decode("utf-8-sig"))
+    except UnicodeDecodeError as error:
+        raise InputError(f"The file is no text in UTF-8 (byte {error.start}).", "Save it in UTF-8.", "file") from None
+    except json.JSONDecodeError as error:
+        at = f"line {error.lineno}, column {error.colno}"
+        raise InputError(f"The file is no whole JSON: {error.msg}.", "Is it cut off? Give it again.", at) from None
+    except RecursionError:
+        raise InputError("The file is nested too deeply.", "Write it as the documentation says.", "file") from None
+    return given if isinstance(given, dict) else {}
+
+
+def _known_schema(given: Mapping[str, Any]) -> None:
+    if given.get("format") != FORMAT:
+        raise InputError("This is no visit.", f"Its “format” is to be “{FORMAT}”.", "format")
+    schema = given.get("schema")
+    if not isinstance(schema, int) or isinstance(schema, bool) or schema < 1:
+        raise InputError("The schema of the file is not said.", f"Its “schema” is to be {SCHEMA}.", "schema")
+    if schema > SCHEMA:
+        raise InputError(
+            f"The file is of schema {schema}; this Norvash knows up to {SCHEMA}.", "Play it with a newer one.", "schema"
+        )
+
+
+def _refused(error: ValidationError) -> InputError:
+    """Return what the form of a file has wrong, at its place."""
+    first = error.errors(include_url=False)[0]
+    where = [p for i, p in enumerate(first["loc"]) if not (i == _AT_KIND and p in ENTRIES)]
+    at = "".join(f"[{p}]" if isinstance(p, int) else f".{p}" for p in where).lstrip(".")
+    return InputError(f"{first['msg']}.", "Mend the file there; nothing of it was played.", at or "file")
+
+
+def _wrong(visit: VisitFile) -> Iterator[tuple[str, str]]:
+    """Yield what a file says that cannot be: names, order, fields; each with its place."""
+    if len(set(visit.people)) < len(visit.people):
+        yield "people", "Somebody is listed twice."
+    yield from ((f"motor.figures.{f}", "A motor has no such figure.") for f in visit.motor.figures if f not in BY_NAME)
+    last: datetime | None = None
+    on_sheet = False
+    for n, entry in enumerate(visit.entries):
+        wrong = _entry_wrong(entry, visit.people, last, first=n == 0, on_sheet=on_sheet)
+        yield from ((f"entries[{n}].{place}", words) for place, words in wrong)
+        last = entry.at
+        on_sheet = isinstance(entry, Open) or (on_sheet and not isinstance(entry, Sign))
+
+
+def _entry_wrong(
+    entry: Entry, names: tuple[str, ...], last: datetime | None, *, first: bool, on_sheet: bool
+) -> Iterator[tuple[str, str]]:
+    yield from _time_wrong(entry, last)
+    if entry.by not in names:
+        yield "by", f"“{entry.by[:60]}” is not listed under “people”."
+    order = _out_of_order(entry, first=first, on_sheet=on_sheet)
+    if order:
+        yield "do", order
+    if isinstance(entry, Enter):
+        yield from _field_wrong(entry)
+
+
+def _time_wrong(entry: Entry, last: datetime | None) -> Iterator[tuple[str, str]]:
+    if entry.at.tzinfo is not None:
+        yield "at", "Times are local, without a zone."
+    elif last is not None and entry.at < last:
+        yield "at", f"{entry.at.isoformat()} lies before the entry ahead of it, {last.isoformat()}."
+
+
+_ON_SHEET = (Enter, Measure, See, Doubt, Whole, Sign)
+
+
+def _out_of_order(entry: Entry, *, first: bool, on_sheet: bool) -> str:
+    if isinstance(entry, Register) and not first:
+        return "A motor is registered first."
+    if isinstance(entry, Open) and on_sheet:
+        return "The sheet before it is not signed yet."
+    if isinstance(entry, _ON_SHEET) and not on_sheet:
+        return f"“{entry.do}” stands on a sheet, and none is open here."
+    return ""
+
+
+def _field_wrong(entry: Enter) -> Iterator[tuple[str, str]]:
+    if field_of(entry.field) is None:
+        yield "field", f"A sheet has no field “{entry.field[:60]}”."
+        return
+    stage = stage_of(entry.field)
+    if entry.stage and (stage is None or stage.id != entry.stage):
+        yield "stage", f"“{entry.field}” stands at “{stage.id if stage else ''}”, not at “{entry.stage[:60]}”."
