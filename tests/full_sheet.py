@@ -50,7 +50,7 @@ def everything(context: Context) -> Iterator[tuple[str, str, int]]:
 
     What runs it comes before what forbids that.
     """
-    places = {"": [0], "position": [1, 2], "tap": [1, 2], "bearing": [1, 2], "number": []}
+    places = {"": [0], "position": [1, 2], "tap": [1, 2], "bearing": [1, 2], "side": [1, 2], "number": []}
     offered = [f for stage in STAGES for f in stage.offered(context.facts, context.rules)]
     for field in sorted(offered, key=lambda f: f.needs != "power"):
         if not field.id.startswith(LEFT_OUT):
@@ -99,7 +99,7 @@ def filled(shop: Shop, motor_class: str) -> str:
     soon = f"{shop.now + timedelta(days=9):%Y-%m-%d}"
     for gate in ("safe", "power", "service"):
         put(f"waive.{gate}", "shown in a test")
-    put("permit.open", "volts", 1, who="Ines", barriers="rope", minutes="30", turns="load")
+    put("permit.open", "volts", 1, who="Ines", barriers="rope", minutes="30", turns="still")
     rest = list(everything(load(shop.conn, motor)))
     closed = ("permit.close", "yes", 1)
     with_power = [e for e in rest if FIELD_BY_ID[e[0]].needs == "permit"]

@@ -235,7 +235,9 @@ def test_a_shorted_armature_is_not_run_whatever_gate_was_waived(visit: Visit) ->
     visit.put("run-a", "2.1")
 
 
-def test_holders_that_were_put_off_count_as_set_once_they_are_mended(visit: Visit, shop: Shop) -> None:
+def test_holders_count_as_set_by_their_own_tick_and_not_by_a_signature_that_leaves_them_open(
+    visit: Visit, shop: Shop
+) -> None:
     visit.put("track-d", "96.4")
     visit.put("groove", "0.1")
     visit.put("cut-done", "96.1")
@@ -247,6 +249,11 @@ def test_holders_that_were_put_off_count_as_set_once_they_are_mended(visit: Visi
     put_off = next(x.kept for x in again.page.found.lives if x.finding.id == "gap.cut")
     again.put(f"settle.{put_off.id if put_off else ''}", "yes")
     sign(shop.conn, shop.later(minutes=1).act(), again.id, "only to have it signed")
+    assert "Done, not proven: Brush A, holders not set" in str(again.page.row.signed["open"]).replace(
+        "Holders", "Brush A"
+    )
+    assert SUNK_MM.of(load(shop.conn, visit.motor).figures) == pytest.approx(0.15)
+    Visit(shop, visit.motor).put("holder-set", "yes")
     assert SUNK_MM.of(load(shop.conn, visit.motor).figures) is None
     assert track_d_mm(load(shop.conn, visit.motor).figures) == 96.1
 

@@ -118,7 +118,7 @@ def _choices(field: Field) -> str:
 
 
 def _place(field: Field) -> str:
-    words = {"position": "brush", "tap": "setting", "bearing": "bearing", "number": "number"}
+    words = {"position": "brush", "tap": "setting", "bearing": "bearing", "side": "1 left, 2 right", "number": "number"}
     return words.get(field.per, "")
 
 

@@ -9,10 +9,10 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.records import PaintedMap
+from norvash.core.sheet.refusing import refuse
 from norvash.core.sheet.sheet import Sheet, Spot
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE
-from norvash.core.sheet.stages.prove.refused import refuse_run
 from norvash.core.sheet.typed import Read, place_of, read_entry
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import entries, people, sheets
@@ -143,7 +143,7 @@ def _read(
     field: Field, place: int, text: str, more: Mapping[str, str], *, context: Context, sheet: Sheet, today: date
 ) -> Read:
     read = read_entry(field, text, more, facts=context.facts, rules=context.rules, today=today)
-    refuse_run(field, place, word=read.word, number=read.number, sheet=sheet, rules=context.rules)
+    refuse(field, place, word=read.word, number=read.number, sheet=sheet, rules=context.rules)
     if field is not CUT_DONE or read.number is None:
         return read
     from norvash.core.sheet.stages.commutator.cut_made import cut_record

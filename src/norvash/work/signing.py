@@ -8,17 +8,14 @@ from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.permit import MOST_TEXT
 from norvash.core.sheet.signing import Hold, signed_as
-from norvash.core.sheet.stages.brushes.holders import GAP_CUT
-from norvash.core.sheet.stages.call_in import settled
-from norvash.core.sheet.stages.decide import OUTCOME, decision
-from norvash.core.sheet.stages.rework import HOLDER_SET
+from norvash.core.sheet.stages.decide import OUTCOME
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK
 from norvash.core.text.texts import clean
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, lives, people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, in_order, once, prepared
-from norvash.work.context import Context, Prepared
+from norvash.work.context import Prepared
 from norvash.work.loading import load
 from norvash.work.measuring import keep_forecast
 from norvash.work.sheet_page import SheetPage, shown
@@ -98,9 +95,6 @@ def _prepare(conn: Connection, act: Act, sheet_id: str, why: str, *, service: bo
     ticks = [_tick(now, SERVICE.confirmed, person)] if service and row.kind == "quick" else []
     for tick in ticks:
         context = after_entry(conn, context, tick.field, 0, tick.given)
-    if _holders_set(context):
-        ticks.append(_tick(now, HOLDER_SET, person))
-        context = after_entry(conn, context, HOLDER_SET, 0, ticks[-1].given)
     page = shown(conn, row, judge(context, now.at.date()), now.at.date())
     reason = _reason(page, why)
     signed = _signed(conn, page, reason, person)
@@ -108,15 +102,6 @@ def _prepare(conn: Connection, act: Act, sheet_id: str, why: str, *, service: bo
     return _Signing(
         context=read, page=page, ticks=tuple(ticks), signed=signed, judged=foresee(conn, [after], now.at.date())[0]
     )
-
-
-def _holders_set(context: Context) -> bool:
-    """Tell whether an older page says that the holders are set, which has a tick of its own by now."""
-    sheet = context.open_sheet
-    if sheet is None or HOLDER_SET.of(sheet):
-        return False
-    said = [settled(k.id).of(sheet) for k in context.lives if k.finding.id == GAP_CUT.id]
-    return decision(GAP_CUT.id).of(sheet) == "done" or any(said)
 
 
 def _kept(sheet_id: str, page: SheetPage) -> tuple[KeptLife, ...]:

@@ -31,7 +31,7 @@ def done_tasks(sheet: Sheet) -> Mapping[Task, tuple[Given, ...]]:
 
 def _said_by(field_id: str, given: Given) -> Iterable[Task]:
     if field_id in FIELD_BY_ID:
-        return FIELD_BY_ID[field_id].does
+        return (*FIELD_BY_ID[field_id].does, *FIELD_BY_ID[field_id].ends)
     if given.word not in (YES, DONE):
         return ()
     field = field_of(field_id)

@@ -14,9 +14,10 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.task import Task
 
 Needs = Literal["", "dead", "safe", "permit", "power"]
-Per = Literal["", "position", "tap", "number", "bearing"]
+Per = Literal["", "position", "tap", "number", "bearing", "side"]
 Mark = Literal["", "cut", "set", "protection"]
 BEARINGS = ("drive end", "other end")
+SIDES = ("left", "right")
 YES = "yes"
 
 
@@ -36,14 +37,14 @@ def _nothing_forbidden(_facts: Facts, _rules: MotorRules) -> Mapping[str, str]:
 class Field:
     """One thing that is entered: where, and the gate that it needs; what is “dead” needs only that no power is on.
 
-    `per` says that there is one for each brush position, speed setting, bearing or number; `whole` that place 0 stands
-    for the motor beside them. `judged` tells that what is said of the motor follows from it; `tells` are the findings
-    that a value in it can be, and that a value in it proves; `tested` names the field that it is read with. After work
-    of `touched_by`, or that what it tells leads to, its next value is one as left; of one `after_work` after any work.
-    One of `work` is always as left, and `does` what it records. `why_not` says why it is not offered. `compared` says
-    that it is held against the last sheet that has it, `marks` that it moves the figures in force: by a cut, by setting
-    the holders after one, by saying how it protects against shock. One that is `placed` is shown where and when its
-    stage says, not among the rest.
+    `per` says that there is one for each brush position, speed setting, bearing, side or number; `whole` that place 0
+    stands for the motor beside them. `judged` tells that what is said of the motor follows from it; `tells` are the
+    findings that a value in it can be, and that a value in it proves; `tested` names the field that it is read with.
+    After work of `touched_by`, or that what it tells leads to, its next value is one as left; of one `after_work` after
+    any work. One of `work` is always as left, and `does` what it records; `ends` are tasks that only look and have
+    their result in it. `why_not` says why it is not offered. `compared` says that it is held against the last sheet
+    that has it, `marks` that it moves the figures in force: by a cut, by setting the holders after one, by saying how
+    it protects against shock. One that is `placed` is shown where and when its stage says, not among the rest.
     """
 
     kind: ClassVar[str] = ""
@@ -64,6 +65,7 @@ class Field:
     after_work: bool = False
     why_not: Callable[[Facts, MotorRules], str] = _no_reason
     does: tuple[Task, ...] = ()
+    ends: tuple[Task, ...] = ()
     work: bool = False
     compared: bool = False
     marks: Mark = ""

@@ -28,6 +28,7 @@ class More(TypedDict, total=False):
     after_work: bool
     why_not: Callable[[Facts, MotorRules], str]
     does: tuple[Task, ...]
+    ends: tuple[Task, ...]
     work: bool
     compared: bool
     marks: Mark

@@ -21,6 +21,7 @@ COMPLAINT = Part("complaint", "The complaint")
 REPAIRS = Part("repairs", "Temporary repairs")
 LOOK = Part("look", "The look")
 RUN = Part("run", "The run")
+SWITCH = Part("switch", "Switch and speed settings")
 # The six components, which always have a place in a verdict; the parts beside them count once they speak.
 PARTS = (BRUSHES, SPRINGS, HOLDERS, COMMUTATOR, WINDINGS, DRIVE)
-BESIDE = (COMPLAINT, REPAIRS, RUN, LOOK)
+BESIDE = (COMPLAINT, REPAIRS, SWITCH, RUN, LOOK)

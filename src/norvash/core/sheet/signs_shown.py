@@ -8,7 +8,9 @@ from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
 from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.diagnosis.signs import AT_THE_CALL, BY_ID
 from norvash.core.edges import under
+from norvash.core.motor.figure_fields import CONSTRUCTION
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.life import Life
@@ -104,6 +106,18 @@ def may_complain(sheet: Sheet, before: Before, lives: Iterable[Life]) -> bool:
     return picked or any(a not in _RIGHT for a in before.signs.values()) or any(s and s[0] in _CALL for s in shown)
 
 
+def mended_causes(sheet: Sheet) -> tuple[str, ...]:
+    """Return the causes of which somebody says that they were found and mended."""
+    return tuple(cause for cause, mended in RULED_OUT.items() if mended.of(sheet))
+
+
+def not_in_it(facts: Facts) -> tuple[str, ...]:
+    """Return the causes that a motor cannot have by its construction, where that is stated."""
+    if not CONSTRUCTION.stated(facts.figures):
+        return ()
+    return ("field", "neutral", "residual") if facts.magnets else ("magnet",)
+
+
 def diagnosis_of(
     sheet: Sheet,
     signs: dict[str, str],
@@ -113,15 +127,15 @@ def diagnosis_of(
 ) -> Diagnosis:
     """Return the causes and the next checks that are possible and allowed on this sheet now.
 
-    What was mended while the complaint is still there is ruled out, and the search goes on; `cases` are the causes
-    proven at this site.
+    What was mended while the complaint is still there is ruled out, and the search goes on; so is what is not in the
+    motor. `cases` are the causes proven at this site.
     """
     safe = not SAFE.ticked(sheet, rules).is_open
     isolated = safe and not open_permits(sheet)
     now = Situation(how_far_open(sheet) if safe else "assembled", not isolated, safe, sheet.facts.may_run_free)
-    out = [cause for cause, mended in RULED_OUT.items() if mended.of(sheet)]
+    out = list(not_in_it(sheet.facts))
     if COMPLAINT_NOW.of(sheet) == "still":
-        out += causes_mended(lives)
+        out += [*mended_causes(sheet), *causes_mended(lives)]
     around = set(sheet.facts.surroundings) | ({"wet"} if signs.get("water") == "yes" else set())
     return diagnose(
         sheet.facts.motor_class, signs, rules, surroundings=sorted(around), ruled_out=out, now=now, cases=cases

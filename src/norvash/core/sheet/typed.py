@@ -1,7 +1,7 @@
 """One entry as it was typed or picked, read by the kind of its field."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date, datetime
 from functools import singledispatch
 
@@ -11,6 +11,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import (
     BEARINGS,
+    SIDES,
     YES,
     Column,
     Day,
@@ -31,7 +32,7 @@ from norvash.core.sheet.stages.catalogue import FINDINGS, RECORDED_BY, TASKS
 from norvash.core.sheet.stages.decide import DECISIONS, decided_finding
 from norvash.core.sheet.stages.rework import done_task
 from norvash.core.text.columns import read_column
-from norvash.core.text.quantities import parse
+from norvash.core.text.quantities import MOST_OHM, parse
 from norvash.core.text.texts import clean
 from norvash.errors import InputError
 
@@ -88,6 +89,7 @@ def place_of(field: Field, place: int, facts: Facts) -> None:
         "tap": len(facts.taps),
         "number": _MOST_NUMBER,
         "bearing": len(BEARINGS),
+        "side": len(SIDES),
     }
     low = 0 if field.per == "" or field.whole else 1
     if not low <= place <= numbers[field.per]:
@@ -111,11 +113,7 @@ def _pick(field: Pick, asked: _Asked) -> Read:
     if asked.text not in dict(field.choices):
         raise InputError(f"“{asked.text[:40]}” is no answer to “{field.label}”.", "Choose one of those shown.", "value")
     if asked.text in field.refused:
-        raise InputError(
-            f"Refused: {field.refused[asked.text]}.",
-            "Use a commutator stone or non-conducting paper; clean every slot after.",
-            "value",
-        )
+        raise InputError(f"Refused: {field.refused[asked.text]}.", "Use one of the others.", "value")
     forbidden = field.forbids(asked.facts, asked.rules).get(asked.text)
     if forbidden is not None:
         raise InputError(f"Not possible: {forbidden}.", "Choose one of those that are shown.", "value")
@@ -131,6 +129,8 @@ def _quantity(field: Quantity, asked: _Asked) -> Read:
         typed = parse(asked.text, field.dimension, asked.unit_of(field.dimension))
     except InputError as error:
         raise error.at("value") from None
+    if typed.at_least and typed.value > field.high:
+        typed = replace(typed, value=field.high)
     if not field.low <= typed.value <= field.high:
         raise InputError(
             f"{field.label}: “{asked.text}” cannot be right.",
@@ -144,7 +144,8 @@ def _quantity(field: Quantity, asked: _Asked) -> Read:
 @_read.register
 def _column(field: Column, asked: _Asked) -> Read:
     try:
-        values = read_column(asked.text, field.dimension, asked.unit_of(field.dimension))
+        read = read_column(asked.text, field.dimension, asked.unit_of(field.dimension))
+        values = [field.high if x == MOST_OHM else x for x in read]
     except InputError as error:
         raise error.at("value") from None
     off = next((i for i, x in enumerate(values, start=1) if x is not None and not field.low <= x <= field.high), None)

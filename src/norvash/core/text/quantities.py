@@ -31,7 +31,7 @@ UNITS: dict[str, dict[str, float]] = {
     "metres": {"m": 1.0, "cm": 0.01},
     "area": {"mm²": 1.0},
     "temperature": {"°C": 1.0},
-    "resistance": {"Ω": 1.0, "mΩ": 0.001, "kΩ": 1000.0},
+    "resistance": {"Ω": 1.0, "mΩ": 0.001, "kΩ": 1000.0, "MΩ": 1e6},
     "insulation": {"MΩ": 1.0, "kΩ": 0.001, "GΩ": 1000.0},
     "reading": {"": 1.0, "mΩ": 1.0, "mV": 1.0, "Ω": 1000.0, "V": 1000.0, "µΩ": 0.001, "µV": 0.001},
     "vibration": {"mm/s": 1.0},
@@ -97,6 +97,11 @@ _NUMBER = re.compile(
     r"|(?P<decimal>[0-9]+(?:[.,][0-9]*)?|[.,][0-9]+))\s*(?P<unit>[^0-9\s.,+-][^\s]*)?"
 )
 _THOUSANDS = re.compile(r"[0-9][\s'’][0-9]{3}(?![0-9/])|[0-9]*[.,][0-9]*[.,]")
+# What an open circuit is called, and where that is read; people write M for MΩ.
+_OPENS = ("resistance", "insulation")
+_OPEN = ("open", "ol", "o.l", "o.l.", "o l", "∞", "inf", "infinite")
+_MEG = re.compile(r"([0-9.,]+)\s*M$")
+MOST_OHM = 1e12
 _LONGEST_TEXT = 40
 _MOST_DIGITS = 12
 _EXAMPLES = {
@@ -108,11 +113,15 @@ _EXAMPLES = {
 
 @dataclass(frozen=True, slots=True)
 class Typed:
-    """A value as it was typed: the text, the unit it was meant in, and the value in the SI unit."""
+    """A value as it was typed: the text, the unit it was meant in, and the value in the SI unit.
+
+    One that is over the range of its meter is `at_least` that; an open circuit is more than any meter shows.
+    """
 
     text: str
     unit: str
     value: float
+    at_least: bool = False
 
 
 def parse(text: str, dimension: str, bare_unit: str | None = None) -> Typed:
@@ -126,8 +135,9 @@ def parse(text: str, dimension: str, bare_unit: str | None = None) -> Typed:
     >>> parse("12,4 mm", "length").value
     12.4
     """
-    cleaned = _clean(text)
-    units = UNITS[dimension]
+    cleaned, units = _clean(text), UNITS[dimension]
+    if dimension in _OPENS and (cleaned.startswith(">") or cleaned.lower() in _OPEN):
+        return _over_range(text, cleaned, dimension)
     remedy = f"Write it like {_EXAMPLES.get(dimension, '12.4')}."
     if not cleaned:
         raise InputError("Nothing was typed.", remedy)
@@ -140,6 +150,16 @@ def parse(text: str, dimension: str, bare_unit: str | None = None) -> Typed:
         raise InputError(f"“{text}” cannot be read as a number.", remedy)
     unit = _unit(match["unit"], text, units, bare_unit)
     return Typed(text.strip(), unit, _number(match, text, remedy) * units[unit])
+
+
+def _over_range(text: str, cleaned: str, dimension: str) -> Typed:
+    """Return a resistance over the range of its meter: at least that range, of an open circuit more than any."""
+    if cleaned.startswith(">"):
+        over = parse(_MEG.sub(r"\1 MΩ", cleaned[1:].strip()), dimension)
+        return Typed(text.strip(), over.unit, over.value, at_least=True)
+    if dimension == "insulation":
+        raise InputError(f"“{text}” says nothing of the meter's range.", "Write it like > 200 MΩ.")
+    return Typed(text.strip(), next(iter(UNITS[dimension])), MOST_OHM, at_least=True)
 
 
 def parse_count(text: str, least: int, most: int) -> int:

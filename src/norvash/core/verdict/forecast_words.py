@@ -71,7 +71,8 @@ def sure_words(found: Findings, state: MotorState) -> str:
     ahead = found.ahead
     if ahead is None:
         return ""
-    visits = f"from {ahead.visits} round{'s' * (ahead.visits != 1)} and {_past(ahead)}"
+    rounds = f"{ahead.visits} round{'s' * (ahead.visits != 1)} and " if ahead.visits else ""
+    visits = f"from {rounds}{_past(ahead)}"
     parts = [visits]
     if found.limit.estimated:
         parts.append("the limit is an estimate")

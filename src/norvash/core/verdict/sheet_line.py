@@ -2,10 +2,12 @@
 
 from dataclasses import replace
 
+from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.done import done_tasks, ran_words, work_done
 from norvash.core.sheet.part import COMPLAINT, PARTS
+from norvash.core.sheet.signs_shown import mended_causes
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, complaint_gone
@@ -16,7 +18,7 @@ from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.values import Reason
 
 _GRAVE = GRADES.index("plan")
-SOUGHT, NOT_OPENED = "Cause sought", "Not opened"
+SOUGHT, NOT_OPENED, MENDED = "Cause sought", "Not opened", "Mended, not proven"
 
 
 def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
@@ -35,6 +37,10 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
     told = visit.measured and grave and not searching
     if cause is None or told:
         return said
+    mended = [CAUSES[c].words for c in mended_causes(visit.sheet)]
+    if mended and not grave and not COMPLAINT_NOW.of(visit.sheet):
+        act = f"Found and mended: {listed(mended)}. Run it, then say whether the complaint is gone."
+        return replace(said, word=MENDED, act=act, why=f"{said.act} {said.why}".strip(), by_when="")
     if cause.share("upstream") >= rules["diagnosis.upstream"]:
         return _closed(said, cause, rules, "Do not open the motor yet: the fault lies most likely before it.")
     first = cause.first

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from typing import NamedTuple
 
 from norvash.core.sheet.done import sight_of
-from norvash.core.sheet.field import BEARINGS, Field, Noticed, Pick, Quantity, Tick
+from norvash.core.sheet.field import BEARINGS, SIDES, Field, Noticed, Pick, Quantity, Tick
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.records import PaintedMap, Readings
 from norvash.core.sheet.stage import Stage
@@ -144,12 +144,17 @@ def _places(shown: SheetPage, field: Field, places: Iterable[int]) -> Iterable[i
         return range(1, len(shown.context.facts.taps) + 1)
     if field.per == "bearing":
         return range(1, len(BEARINGS) + 1)
+    if field.per == "side":
+        standing = any((field.id, 0, sight) in shown.sheet.written for sight in ("found", "left"))
+        return range(0 if standing else 1, len(SIDES) + 1)
     return places if field.per == "position" else (0,) if field.per == "" else ()
 
 
 def _label(shown: SheetPage, field: Field, place: int) -> str:
     if field.per == "tap":
         return f"{field.label} {place}, expected {shown.context.facts.taps[place - 1]:.0%}"
+    if field.per == "side" and place:
+        return f"{SIDES[place - 1].capitalize()} {field.label[0].lower()}{field.label[1:]}"
     return field.label
 
 

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from norvash.core.sheet.field import BEARINGS, Field
+from norvash.core.sheet.field import BEARINGS, SIDES, Field
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.stage import Stage
@@ -59,6 +59,8 @@ def _label(field: Field) -> str:
 def _where(shown: SheetPage, field: Field, place: int) -> str:
     if field.per == "bearing":
         return f", {BEARINGS[place - 1]}"
+    if field.per == "side" and place:
+        return f", {SIDES[place - 1]}"
     if field.per == "position" and place:
         labels = {p.number: p.label for p in shown.context.state.positions}
         return f" {labels.get(place, place)}"

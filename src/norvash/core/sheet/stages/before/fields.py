@@ -4,14 +4,21 @@ from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Permit
-from norvash.core.sheet.fields_made import pick, quantity, tick
+from norvash.core.sheet.fields_made import column, pick, quantity, tick
+from norvash.core.sheet.finding import finding
+from norvash.core.sheet.part import SWITCH
 from norvash.core.sheet.stages.brushes.springs import TERMINAL_MEASURED
 from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.stages.windings.coils import MAGNETS_WEAK
+from norvash.core.sheet.task import Task
 
 
 def _has_taps(facts: Facts, _rules: MotorRules) -> bool:
     return bool(facts.taps)
+
+
+def _no_taps(facts: Facts, _rules: MotorRules) -> bool:
+    return not facts.taps
 
 
 def _may_run_free(facts: Facts, _rules: MotorRules) -> bool:
@@ -30,10 +37,46 @@ def _judged_by_ohm(facts: Facts, rules: MotorRules) -> bool:
     return facts.motor_class != "starter" and not low
 
 
+MEND_SWITCH = Task(
+    id="switch",
+    what="Mend the switch",
+    done="switch mended",
+    minutes=30,
+    tools="multimeter, switch of its kind",
+    steps=("power off", "wire it as its diagram says, or renew it", "measure every setting again"),
+)
+FINDINGS = (
+    TAPS_MISWIRED := finding(
+        "taps.miswired",
+        "the speed settings do not rise from step to step",
+        "stop",
+        "no power: the switch is wired wrongly, and a step gives what another should",
+        SWITCH,
+        MEND_SWITCH,
+    ),
+)
 # fmt: off
 FIELDS: tuple[Field, ...] = (
-    SUPPLY_V := quantity("supply-v", "Supply", "Supply at its terminals", "voltage", needs="permit", high=50000, hint="under load where that is safe"),
-    TAP_V := quantity("tap-v", "Speed settings", "Setting", "voltage", needs="permit", per="tap", high=50000, offered=_has_taps),
+    SUPPLY_V := quantity(
+        "supply-v", "Supply", "Supply at its terminals", "voltage", needs="permit", high=50000, hint="under load where that is safe", judged=True
+    ),
+    SOURCE_V := quantity("source-v", "Supply", "Supply before switch and cord", "voltage", needs="permit", high=50000),
+    TAP_V := quantity(
+        "tap-v", "Speed settings", "Setting", "voltage", needs="permit", per="tap", high=50000, offered=_has_taps, judged=True, tells=(TAPS_MISWIRED,)
+    ),
+    TAPS_V := column(
+        "taps-v",
+        "Speed settings",
+        "Volts at each setting, lowest first",
+        "voltage",
+        needs="permit",
+        high=50000,
+        hint="a line each; what each should be is not known",
+        classes=("appliance", "tool"),
+        offered=_no_taps,
+        judged=True,
+        tells=(TAPS_MISWIRED,),
+    ),
     DROP_SUPPLY_V := quantity(
         "drop-supply-v", "Drops at working current", "Supply side", "voltage", needs="permit", high=50, classes=("starter", "traction", "generator")
     ),
@@ -48,9 +91,11 @@ FIELDS: tuple[Field, ...] = (
     TERMINAL_OHM := quantity(
         "terminal-ohm",
         "Terminals",
-        "Worst terminal, dead",
+        "Terminal, dead",
         "resistance",
         needs="dead",
+        per="side",
+        whole=True,
         high=1000,
         hint="meter leads taken off",
         offered=_judged_by_ohm,
@@ -69,7 +114,16 @@ FIELDS: tuple[Field, ...] = (
         tells=(TERMINAL_MEASURED,),
     ),
     TERMINAL_V := quantity(
-        "terminal-v", "Terminals", "Worst terminal, at working current", "voltage", needs="permit", high=50, judged=True, tells=(TERMINAL_MEASURED,)
+        "terminal-v",
+        "Terminals",
+        "Terminal, at working current",
+        "voltage",
+        needs="permit",
+        per="side",
+        whole=True,
+        high=50,
+        judged=True,
+        tells=(TERMINAL_MEASURED,),
     ),
     NOLOAD_RPM := quantity(
         "noload-rpm",
@@ -100,5 +154,7 @@ FIELDS: tuple[Field, ...] = (
     ),
 )
 # fmt: on
+
+
 PERMIT_OPEN = Permit(id="permit.open", group="Test with power on", label="Opened", per="number", placed=True)
 PERMIT_CLOSE = tick("permit.close", "Test with power on", "Closed", per="number", placed=True)

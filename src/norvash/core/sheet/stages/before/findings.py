@@ -8,16 +8,21 @@ from norvash.core.motor.figure_fields import USUAL_NOLOAD_A, USUAL_NOLOAD_RPM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM
-from norvash.core.sheet.stages.before.judged import terminals_of
+from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM, TAPS_MISWIRED
+from norvash.core.sheet.stages.before.judged import ladder_of, terminals_of
 from norvash.core.sheet.stages.brushes.springs import TERMINAL_MEASURED
 from norvash.core.sheet.stages.windings.coils import MAGNETS_WEAK
+from norvash.core.text.words import listed
 
 
 def findings(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
     """Return what the terminals and a run without load say."""
-    if any(t.right is False for t in terminals_of(sheet, rules)):
-        yield 0, TERMINAL_MEASURED
+    ladder = ladder_of(sheet, rules)
+    if ladder is not None and ladder.fault == "miswired":
+        yield 0, TAPS_MISWIRED
+    bad = [words.lower() for words, t in terminals_of(sheet, rules) if t.right is False]
+    if bad:
+        yield 0, TERMINAL_MEASURED.saying(f"{listed(list(dict.fromkeys(bad)))}: too much drop or resistance")
     yield from ((0, f) for f in _magnets(sheet, rules))
 
 

@@ -6,6 +6,7 @@ from norvash.core.edges import over, under, within
 from norvash.core.motor.figure_fields import RATED_A, TERMINAL_KIND, USUAL_NOLOAD_A
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import SIDES
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import (
     BATTERY_C,
@@ -16,8 +17,10 @@ from norvash.core.sheet.stages.before.fields import (
     JOINT_V,
     NOLOAD_A,
     REST_V,
+    SOURCE_V,
     SUPPLY_V,
     TAP_V,
+    TAPS_V,
     TERMINAL_OHM,
     TERMINAL_STEP,
     TERMINAL_V,
@@ -90,6 +93,15 @@ def _supply(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[s
     signs["volts"] = (
         "missing" if under(share, rules["taps.dead"]) else "low" if under(share, rules["supply.low"]) else "right"
     )
+    source = SOURCE_V.of(sheet)
+    if source is not None:
+        lost = source - volts
+        side = (
+            "lost on the way: switch, cord and joints"
+            if over(lost, rules["supply.high"] * source - source)
+            else "as it comes"
+        )
+        judged.append(Judged(f"{source:g} V before switch and cord, {lost:g} V {side}.", side == "as it comes", ()))
     words = {
         "missing": "missing: look upstream",
         "low": "low: measure the drops and the supply under load",
@@ -108,6 +120,9 @@ def _supply(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[s
 def ladder_of(sheet: Sheet, rules: MotorRules) -> Ladder | None:
     """Return the judged speed settings once supply and all settings are measured, None before."""
     taps, supply = sheet.facts.taps, SUPPLY_V.of(sheet)
+    if not taps and supply and TAPS_V.of(sheet):
+        read = [v or 0.0 for v in TAPS_V.of(sheet)]
+        return speed_ladder(supply, read, (None,) * len(read), rules)
     volts = [TAP_V.of(sheet, n) for n in range(1, len(taps) + 1)]
     if not taps or not supply or any(v is None for v in volts):
         return None
@@ -163,42 +178,41 @@ def _battery(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[
     return found
 
 
-def terminals_of(sheet: Sheet, rules: MotorRules) -> tuple[Terminal, ...]:
-    """Return the worst terminal as it was measured, judged by its drop and by its resistance.
+def terminals_of(sheet: Sheet, rules: MotorRules) -> tuple[tuple[str, Terminal], ...]:
+    """Return the terminals as they were measured, left and right apart, judged by drop and by resistance.
 
     Source: rules terminal.*
     """
-    ohm, volt, figures = TERMINAL_OHM.of(sheet), TERMINAL_V.of(sheet), sheet.facts.figures
-    made = []
-    if ohm is not None:
-        step = TERMINAL_STEP.of(sheet)
-        made.append(
-            terminal_by_ohm(
+    figures, made = sheet.facts.figures, []
+    for place, side in enumerate(("", *SIDES)):
+        ohm, volt = TERMINAL_OHM.of(sheet, place), TERMINAL_V.of(sheet, place)
+        words = f"{side.capitalize()} terminal" if side else "Terminal"
+        if ohm is not None:
+            found = terminal_by_ohm(
                 ohm,
                 RATED_A.stated(figures),
                 sheet.facts.rated_v,
                 kind=TERMINAL_KIND.of(figures),
-                step_ohm=step,
+                step_ohm=TERMINAL_STEP.of(sheet),
                 rules=rules,
             )
-        )
-    if volt is not None:
-        made.append(terminal_by_drop(volt, rules))
+            made.append((words, found))
+        if volt is not None:
+            made.append((words, terminal_by_drop(volt, rules)))
     return tuple(made)
 
 
+def _ohms(found: Terminal) -> str:
+    """Return what was measured on a terminal; over all that a meter shows it is open."""
+    return "open" if found.unit == "Ω" and found.value >= TERMINAL_OHM.high else f"{found.value:g} {found.unit}"
+
+
 def _terminals(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str, str]) -> None:
-    for found in terminals_of(sheet, rules):
+    for where, found in terminals_of(sheet, rules):
         if found.right is not None:
             signs["terminal-bad"] = "no" if found.right and signs.get("terminal-bad") != "yes" else "yes"
         allowed = "" if found.limit is None else f", allowed {found.limit:.3g} {found.unit}"
-        judged.append(
-            Judged(
-                f"Worst terminal {found.value:g} {found.unit}{allowed}: {found.words}.",
-                found.right is True,
-                found.rules,
-            )
-        )
+        judged.append(Judged(f"{where} {_ohms(found)}{allowed}: {found.words}.", found.right is True, found.rules))
 
 
 def _amps(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str, str]) -> None:

@@ -8,7 +8,7 @@ from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages import call_in
-from norvash.core.sheet.stages.before.fields import FIELDS, PERMIT_CLOSE, PERMIT_OPEN
+from norvash.core.sheet.stages.before.fields import FIELDS, FINDINGS, PERMIT_CLOSE, PERMIT_OPEN
 
 _TRIED_AGAIN = ("tapped", "sparks")
 
@@ -31,6 +31,7 @@ STAGE = Stage(
     name="before",
     words="Before opening",
     fields=(*FIELDS, PERMIT_OPEN, PERMIT_CLOSE),
+    findings=FINDINGS,
     again=tuple(p for p in call_in.STAGE.picked if p.sign.id in _TRIED_AGAIN),
     signs=BEFORE_OPENING,
     holds={"sign": _before_signing},

@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from statistics import median
 
-from norvash.core.brush.holders import clearances_mm, gap_reason, side_fit
+from norvash.core.brush.holders import gap_reason, side_fit
 from norvash.core.brush.loading import judge_spring, pressure_kpa, usual_force_n
 from norvash.core.brush.wear_measures import dust_g
 from norvash.core.edges import over, under, within
@@ -20,6 +20,7 @@ from norvash.core.sheet.stages.brushes.holders import (
     BRUSH_T,
     CLEARANCE_LOOSE,
     CLEARANCE_TIGHT,
+    CLEARANCE_WRONG,
     GAP_NARROW,
     GAP_WIDE,
     HOLDER_GAP,
@@ -84,9 +85,10 @@ def _holders(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
             if box is None or brush is None:
                 continue
             fit = side_fit(words, brush, box, rules)
-            if fit.fit != "fits":
-                loose = fit.clearance_mm > clearances_mm(brush, rules)[0]
-                yield plan.number, CLEARANCE_LOOSE if loose else CLEARANCE_TIGHT
+            if fit.fit == "fits after dressing":
+                yield plan.number, CLEARANCE_TIGHT
+            elif fit.fit == "do not use":
+                yield plan.number, CLEARANCE_WRONG if fit.dress_mm > 0 else CLEARANCE_LOOSE
 
 
 def dust_expected_g(facts: Facts, worn_mm: tuple[float, ...], rules: MotorRules) -> float | None:

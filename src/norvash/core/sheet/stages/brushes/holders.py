@@ -74,7 +74,16 @@ FINDINGS = (
     GAP_WIDE := finding("gap.wide", "holder gap too wide", "plan", "bring the holder in: the brush chatters and chips", HOLDERS, SET_GAP),
     GAP_NARROW := finding("gap.narrow", "holder gap too narrow", "change", "set the holder back before it touches the copper", HOLDERS, SET_GAP),
     CLEARANCE_TIGHT := finding(
-        "clearance.tight", "brush tight in its box", "plan", "dress it on a flat plate or fit the right part; never file the box", HOLDERS, DRESS_BRUSH
+        "clearance.tight", "brush tight in its box", "plan", "dress it on a flat plate, half a side; never file the box", HOLDERS, DRESS_BRUSH
+    ),
+    CLEARANCE_WRONG := finding(
+        "clearance.wrong",
+        "brush too big for its box",
+        "change",
+        "the wrong part: send it back, never file the box",
+        HOLDERS,
+        FIT_SET,
+        shows=("wrong-part", "yes"),
     ),
     CLEARANCE_LOOSE := finding(
         "clearance.loose", "brush loose in its box", "change", "do not use it: it tilts and wears two faces", HOLDERS, FIT_SET, shows=("wrong-part", "yes")
@@ -96,7 +105,7 @@ def _width(field_id: str, label: str, *touched_by: Task) -> Quantity:
         low=0.1,
         high=500,
         judged=True,
-        tells=(CLEARANCE_TIGHT, CLEARANCE_LOOSE),
+        tells=(CLEARANCE_TIGHT, CLEARANCE_WRONG, CLEARANCE_LOOSE),
         touched_by=touched_by,
     )
 

@@ -54,6 +54,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         tells=(BARTEST_OPEN, BARTEST_SHORT, BARTEST_SUSPECT),
         touched_by=(PLAN_CUT, UNDERCUT_MICA, CLEAN_AFTER_FLASHOVER),
+        ends=(MAKE_BAR_TEST,),
     ),
     BAR_TEST_HOW := pick(
         "bar-test-how", "Bar test", "Measured as", ("resistance", "resistance"), ("drop", "voltage drop"), needs="safe", judged=True, tested="bar-test"

@@ -3,10 +3,11 @@
 from collections.abc import Iterator
 from dataclasses import replace
 
+from norvash.core.commutator.after_cut import slot_minutes
 from norvash.core.commutator.run_out import run_out_grade
 from norvash.core.commutator.slots import slot_again_mm
 from norvash.core.edges import under
-from norvash.core.motor.figure_fields import SLOT_WIDTH_MM, UNDERCUT_MM
+from norvash.core.motor.figure_fields import BARS, SLOT_WIDTH_MM, UNDERCUT_MM
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
@@ -163,13 +164,25 @@ def _after_cut(sheet: Sheet, done: CutRecord, rules: MotorRules) -> Iterator[Fin
         yield GAP_CUT.saying(f"holders not set since the cut: the brush sinks by {sunk:.3f} mm{wider}")
     before, after = done.before_diameter_mm, done.after_diameter_mm
     yield FACE_CUT.saying(f"faces shaped to {before / 2:.2f} mm, the radius is {after / 2:.2f} mm now")
-    if sheet.given(SLOT_DEPTH.id, 0, "left") is not None:
-        yield from _slots(sheet, rules)
-    elif slot is not None:
-        depth = max(slot - done.radial_mm, 0.0)
-        least = slot_again_mm(after, SLOT_WIDTH_MM.stated(sheet.facts.figures), rules)
-        if under(depth, least) and UNDERCUT_MM.stated(sheet.facts.figures) != 0:
-            yield SLOT_SHALLOW.saying(f"slots {depth:.2f} mm deep after the cut")
+    measured = sheet.given(SLOT_DEPTH.id, 0, "left")
+    left = SLOT_DEPTH.of(sheet) if measured is not None else None if slot is None else max(slot - done.radial_mm, 0.0)
+    if left is not None:
+        yield from _slots_after(sheet, left, after, rules)
+
+
+def _slots_after(sheet: Sheet, depth_mm: float, diameter_mm: float, rules: MotorRules) -> Iterator[Finding]:
+    """Return that slots are too shallow after a cut: against their target where one is stated, else their least."""
+    figures = sheet.facts.figures
+    target, bars = UNDERCUT_MM.stated(figures), BARS.stated(figures)
+    if target == 0:
+        return
+    least = target or slot_again_mm(diameter_mm, SLOT_WIDTH_MM.stated(figures), rules)
+    if under(depth_mm, least):
+        words = (
+            f"slots {depth_mm:.2f} mm deep after the cut, {least:.2f} mm {'is their target' if target else 'at least'}"
+        )
+        time = f", about {slot_minutes(int(bars), rules):.0f} min" if bars else ""
+        yield SLOT_SHALLOW.saying(f"{words}{time}")
 
 
 def _gaps_measured(sheet: Sheet) -> bool:

@@ -139,6 +139,20 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         finds={"dark": BEARING_GREASE, "none": BEARING_GREASE, "washed": BEARING_GREASE},
     ),
+    BEARING_GREASED := pick(
+        "b-greased",
+        "Ball bearing",
+        "Greased with",
+        ("grease", "grease of its kind, by weight"),
+        ("oil", "oil"),
+        ("silicone", "silicone grease or spray"),
+        needs="safe",
+        per="bearing",
+        refused={
+            "oil": "oil washes the grease out and creeps to the brushes",
+            "silicone": "silicone vapour destroys the film under the brushes",
+        },
+    ),
     BEARING_SEAT := pick(
         "b-seat",
         "Ball bearing",
