@@ -148,10 +148,7 @@ FIELDS: tuple[Field, ...] = (
         ("silicone", "silicone grease or spray"),
         needs="safe",
         per="bearing",
-        refused={
-            "oil": "oil washes the grease out and creeps to the brushes",
-            "silicone": "silicone vapour destroys the film under the brushes",
-        },
+        refused={"oil": "oil washes the grease out and creeps to the brushes", "silicone": "silicone vapour destroys the film under the brushes"},
     ),
     BEARING_SEAT := pick(
         "b-seat",
