@@ -34,7 +34,7 @@ RUNS = {
     "only the speed": ("tool", "tool", "run-a=2 run-rpm=10000 sparks=1", "run.speed", "under its band", "outside"),
     "a small motor may spark a little": ("tool", "tool", "run-a=2 sparks=2", "", "up to 2 is right", ""),
     "a shunt motor may not": ("industrial", "shunt", "run-v=220 run-a=3 sparks=2", "run.sparks", "up to 1", "outside"),
-    "strong sparks": ("tool", "tool", "run-a=2 sparks=3", "run.sparking", "3, strong", "shut it down"),
+    "strong sparks": ("tool", "tool", "run-a=2 sparks=3", "run.sparking", "3, strong", "outside its bands: sparks 3"),
     "the wrong way": ("tool", "tool", "bump=wrong", "run.wrong-way", "", "no proof run"),
     "it rubs": ("tool", "tool", "bump=rubs", "run.rubs", "", "no proof run"),
     "at half its volts": ("industrial", "shunt", "run-v=110 run-a=3 sparks=0", "", "run it at those", "volts of its plate"),

@@ -96,21 +96,21 @@ def _wrong(visit: VisitFile) -> Iterator[tuple[str, str]]:
         yield "people", "Somebody is listed twice."
     yield from ((f"motor.figures.{f}", "A motor has no such figure.") for f in visit.motor.figures if f not in BY_NAME)
     last: datetime | None = None
-    on_sheet = False
+    on_sheet = signed = False
     for n, entry in enumerate(visit.entries):
-        wrong = _entry_wrong(entry, visit.people, last, first=n == 0, on_sheet=on_sheet)
+        order = _out_of_order(entry, first=n == 0, on_sheet=on_sheet, signed=signed)
+        wrong = _entry_wrong(entry, visit.people, last, order)
         yield from ((f"entries[{n}].{place}", words) for place, words in wrong)
         last = entry.at
-        on_sheet = isinstance(entry, Open) or (on_sheet and not isinstance(entry, Sign))
+        # A signature may be refused by its job, and the sheet then goes on.
+        signed = isinstance(entry, Sign) or (signed and not isinstance(entry, Open))
+        on_sheet = on_sheet or isinstance(entry, Open)
 
 
-def _entry_wrong(
-    entry: Entry, names: tuple[str, ...], last: datetime | None, *, first: bool, on_sheet: bool
-) -> Iterator[tuple[str, str]]:
+def _entry_wrong(entry: Entry, names: tuple[str, ...], last: datetime | None, order: str) -> Iterator[tuple[str, str]]:
     yield from _time_wrong(entry, last)
     if entry.by not in names:
         yield "by", f"“{entry.by[:60]}” is not listed under “people”."
-    order = _out_of_order(entry, first=first, on_sheet=on_sheet)
     if order:
         yield "do", order
     if isinstance(entry, Enter):
@@ -127,10 +127,10 @@ def _time_wrong(entry: Entry, last: datetime | None) -> Iterator[tuple[str, str]
 _ON_SHEET = (Enter, Measure, See, Doubt, Whole, Sign)
 
 
-def _out_of_order(entry: Entry, *, first: bool, on_sheet: bool) -> str:
+def _out_of_order(entry: Entry, *, first: bool, on_sheet: bool, signed: bool) -> str:
     if isinstance(entry, Register) and not first:
         return "A motor is registered first."
-    if isinstance(entry, Open) and on_sheet:
+    if isinstance(entry, Open) and on_sheet and not signed:
         return "The sheet before it is not signed yet."
     if isinstance(entry, _ON_SHEET) and not on_sheet:
         return f"“{entry.do}” stands on a sheet, and none is open here."

@@ -1,5 +1,6 @@
 """What a sheet says after a stage, as plain values: its line, its parts, the work, the gates, what is open."""
 
+from collections.abc import Mapping
 from datetime import date
 
 from norvash.core.sheet.gates import GATES
@@ -8,6 +9,8 @@ from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.proving import STATE_WORDS
 from norvash.core.sheet.signing import SIGNED_AS
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.sheet.walk import looked_at
+from norvash.core.verdict.components import Component
 from norvash.store.database import Connection
 from norvash.work.sheet_page import SheetPage, sheet_page
 
@@ -33,7 +36,7 @@ def _now(page: SheetPage) -> Plain:
         "line": page.said.sentence,
         "grade": page.grade,
         "parts": [
-            {"part": c.id, "grade": c.grade, "words": f"{c.words}: {c.word or 'nothing found'}"}
+            {"part": c.id, "grade": c.grade, "words": f"{c.words}: {c.word or _unfound(page, c)}"}
             for c in page.found.components
         ],
         "findings": [
@@ -63,6 +66,11 @@ def _now(page: SheetPage) -> Plain:
     }
 
 
+def _unfound(page: SheetPage, part: Component) -> str:
+    """Return what is said of a part of which nothing speaks."""
+    return "nothing found" if looked_at(page.visit, part.part) else "not looked at"
+
+
 def _signed(page: SheetPage) -> Plain:
     signed = page.row.signed
     told = page.told or {}
@@ -71,7 +79,7 @@ def _signed(page: SheetPage) -> Plain:
         "line": signed.get("sentence", ""),
         "grade": page.signed_grade,
         "signed_as": kind,
-        "parts": [{**p, "words": f"{p['words']}: {p['word'] or 'nothing found'}"} for p in _dicts(told.get("parts"))],
+        "parts": [{**p, "words": f"{p['words']}: {p['word'] or _unseen(told, p)}"} for p in _dicts(told.get("parts"))],
         "findings": [
             {
                 "finding": f["finding"],
@@ -87,6 +95,11 @@ def _signed(page: SheetPage) -> Plain:
         "why": signed.get("why", ""),
         "run": told.get("run", ""),
     }
+
+
+def _unseen(told: Mapping[str, object], part: Plain) -> str:
+    unseen = told.get("not_looked_at")
+    return "not looked at" if isinstance(unseen, list) and part["words"] in unseen else "nothing found"
 
 
 def _dicts(value: object) -> list[Plain]:

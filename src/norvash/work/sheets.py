@@ -6,7 +6,7 @@ from datetime import date
 
 from norvash.core.sheet.done import done_tasks, touched
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.gates import SAFE
+from norvash.core.sheet.gates import GATES, SAFE
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.records import PaintedMap
 from norvash.core.sheet.refusing import refuse
@@ -217,6 +217,11 @@ def _field(field_id: str, place: int, context: Context, *, taken_back: bool) -> 
             field.why_not(context.facts, context.rules) or f"“{field.label}” is not offered for this motor.",
             "Its class and figures decide what is asked for.",
             "value",
+        )
+    gate = next((g for g in GATES.values() if g.named(field_id) is not None), None)
+    if gate is not None and not taken_back and not gate.asks(field_id, context.facts, context.rules):
+        raise InputError(
+            f"This step of “{gate.words}” is not asked of this motor.", "Tick those that are shown.", "value"
         )
     place_of(field, place, context.facts)
     return field

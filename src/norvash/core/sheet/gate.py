@@ -91,6 +91,10 @@ class Gate:
         start, _, step_id = field_id.partition(f"step.{self.id}.")
         return self.step(step_id) if step_id and not start else None
 
+    def asks(self, field_id: str, facts: Facts, rules: MotorRules) -> bool:
+        """Tell whether a motor is asked for a step, by the id of its entry."""
+        return any(self.step(s.id).id == field_id for s in self.steps(facts, rules))
+
     def ticked(self, sheet: Sheet, rules: MotorRules) -> GateNow:
         """Return how it stands by what people said: every step ticked or all confirmed at once, waived with a reason,
         or open.

@@ -9,6 +9,7 @@ from norvash.core.rules.book import Choice, MotorRules
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT
+from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.task import Task
 
 
@@ -37,7 +38,8 @@ def work_list(
             for task in life.finding.tasks:
                 because.setdefault(task, []).append(f"{life.place}: {life.finding.words}")
     for task in done:
-        because.setdefault(task, [])
+        if task is not FIND_FAULT:  # the answer to the complaint says what was found, if anything was
+            because.setdefault(task, [])
     made = []
     for task, why in because.items():
         ways = tuple(rules.choice(s) for s in task.schools if s != "school.holder" or idle)

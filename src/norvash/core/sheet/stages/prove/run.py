@@ -153,6 +153,6 @@ def _sparks(points: tuple[Point, ...], rules: MotorRules) -> Iterator[Said | Fin
     most, words = rules["run.sparks"], dict(SPARKS.choices)[str(worst)]
     yield Said(f"Sparks {words}; up to {most:g} is right.", worst <= most, ("run.sparks", "run.shut-down"))
     if worst >= rules["run.shut-down"]:
-        yield RUN_SPARKING.saying(f"sparks {words}: shut it down")
+        yield RUN_SPARKING.saying(f"sparks {words}")
     elif worst > most:
         yield RUN_SPARKS.saying(f"sparks {words}")

@@ -1,0 +1,250 @@
+"""Visits as files: whole jobs played, what is exported and played again, what is refused whole."""
+
+import json
+import shutil
+from collections.abc import Iterator
+from pathlib import Path
+from typing import Any
+
+import pytest
+
+from norvash.errors import InputError
+from norvash.exchange.visit_export import export_text
+from norvash.exchange.visit_play import play_file, words_of
+from norvash.exchange.visit_read import MOST_ENTRIES, read_visit
+from norvash.store import people
+from norvash.store.database import Connection, connect
+from norvash.work.loading import load
+from norvash.work.sheet_told import sheet_told
+from test_house import run
+from whole import assert_no_word_moved
+
+JOBS = Path(__file__).parent.parent / "jobs"
+# As what each job is signed, and what must stand in what was told, whatever else moves.
+TOLD = {
+    "complaint-stays": (
+        "certificate",
+        "Brush stuck in its holder; terminals cleaned and retensioned; holder freed and cleaned",
+    ),
+    "dead-spring": (
+        "certificate",
+        "set renewed; springs renewed as a set; runs as it should: 1\u202f490 r/min at 4.1 A, 220 V",
+    ),
+    "double-insulated": ("certificate", "It has no protective earth by design, it is double insulated"),
+    "failed-earth": ("certificate", "Earth fault; protective earth joined again; runs as it should"),
+    "fault-before-it": ("not opened", "Leave the motor closed: the fault lies before it"),
+    "generator-is-driven": ("certificate", "A generator is driven from outside, not touched with power."),
+    "ladder-does-not-rise": (
+        "certificate",
+        "Switch and speed settings: the speed settings do not rise from step to step (proven)",
+    ),
+    "loose-bar": ("out", "Power waits: a raised or loose bar."),
+    "one-terminal-open": ("certificate", "Terminal or press contact at the brush; terminals cleaned and retensioned"),
+    "part-that-does-not-fit": ("out", "brush too big for its box"),
+    "permit-left-open": ("not clean", "Test with power on no. 2 is not closed"),
+    "put-off-found-again": ("certificate", "insulator cracked or missing (put off)"),
+    "quick-look": ("measured", "Run on. Brush B has 10.2 mm"),
+    "slip-of-the-pen": ("certificate", "Was “0.2” a slip of the pen"),
+    "starter-in-bursts": ("certificate", "At most 10 s, then two minutes to cool."),
+    "strong-sparks": ("certificate", "The run: sparks 3, strong, all edges (proven)"),
+    "unloaded-at-full-volts": ("certificate", "Without load 48 V is too much: at most 12 V without load"),
+}
+
+
+@pytest.mark.parametrize("name", TOLD)
+def test_a_whole_job_is_played_and_says_what_it_must(tmp_path: Path, name: str) -> None:
+    played = play_file(JOBS / f"{name}.json", tmp_path / "job.db", "Ines Torvald", go_on=True)
+    told = "\n".join(words_of(played))
+    signed_as, words = TOLD[name]
+    assert (played.told[-1]["signed_as"], words in told) == (signed_as, True)
+    assert_no_word_moved(f"jobs/{name}.txt", "\n".join(compact(told)) + "\n")
+    again = play_file(JOBS / f"{name}.json", tmp_path / "job.db", "Ines Torvald", go_on=True)
+    assert (again.new, again.refused) == (0, [])
+
+
+def compact(told: str) -> Iterator[str]:
+    """Yield what was told, of each stage only what the one before it did not say."""
+    before: list[str] = []
+    for block in told.split("\n\n"):
+        lines = block.split("\n")
+        yield from (x for x in lines if x not in before or x.startswith("=="))
+        before = lines
+
+
+def test_every_job_stands_beside_what_is_expected_of_it() -> None:
+    assert sorted(p.stem for p in JOBS.glob("*.json")) == sorted(TOLD)
+    classes = {json.loads((JOBS / f"{n}.json").read_text())["motor"]["class"] for n in TOLD}
+    assert classes == {"appliance", "tool", "starter", "industrial", "traction", "generator"}
+
+
+@pytest.mark.long
+def test_a_sheet_that_is_exported_and_played_is_exported_alike(playhouse: Path, tmp_path: Path) -> None:
+    house = tmp_path / "house.db"
+    shutil.copy(playhouse, house)
+    conn = connect(house)
+    for sheet in conn.execute("select id from sheet where kind = 'full' order by id").fetchall():
+        text = export_text(conn, sheet["id"])
+        file, db = tmp_path / f"{sheet['id']}.json", tmp_path / f"{sheet['id']}.db"
+        file.write_text(text)
+        played = play_file(file, db, "Ines Torvald")
+        other = connect(db)
+        assert json.loads(export_text(other, played.sheets[-1])) == json.loads(text)
+        was, now = (lives(c, s) for c, s in ((conn, sheet["id"]), (other, played.sheets[-1])))
+        assert {k: v for k, v in now.items() if k in was} == {k: v for k, v in was.items() if k in now}
+    conn.close()
+
+
+def lives(conn: Connection, sheet_id: str) -> dict[tuple[int, str], str]:
+    """Return what became of the findings of a sheet."""
+    found: Any = sheet_told(conn, sheet_id, people.fetch_site(conn).made_at.date())["visit"]
+    return {(f["position"], f["finding"]): f["state"] for f in found["findings"]} if found else {}
+
+
+def test_what_is_played_is_marked_and_keeps_its_people(tmp_path: Path) -> None:
+    db = tmp_path / "job.db"
+    played = play_file(JOBS / "put-off-found-again.json", db, "Ines Torvald")
+    conn = connect(db)
+    assert {p.name for p in people.list_people(conn)} == {"Bram Aldous", "Ines Torvald", "Maud Celliers"}
+    told: Any = sheet_told(conn, played.sheets[-1], people.fetch_site(conn).made_at.date())
+    assert {e["person"] for e in told["entries"]} == {"Bram Aldous"}
+    assert all(e["from_file"] for e in (*told["entries"], *told["readings"]))
+    acts = people.list_acts(conn, told["motor"], 500)
+    assert {(a.person, a.played_by) for a in acts} == {
+        ("Bram Aldous", "Ines Torvald"),
+        ("Maud Celliers", "Ines Torvald"),
+    }
+    context = load(conn, told["motor"])
+    assert all(g.from_file for g in context.written.values())
+
+
+def test_a_refusal_stops_with_its_place_and_the_same_file_again_changes_nothing(tmp_path: Path) -> None:
+    db, file = tmp_path / "job.db", JOBS / "double-insulated.json"
+    first = run("sheet", "play", str(file), "--db", str(db), "--by", "Ines Torvald")
+    assert first.returncode == 3
+    assert "refused: entry 15, prove, earth-ohm [value]: It has no protective earth by design" in first.stdout
+    assert "15 played, 0 there already, 1 refused." in first.stdout
+    size = len(connect(db).execute("select id from act").fetchall())
+    assert run("sheet", "play", str(file), "--db", str(db), "--by", "Ines Torvald").returncode == 3
+    assert len(connect(db).execute("select id from act").fetchall()) == size
+    on = run("sheet", "play", str(file), "--db", str(db), "--by", "Ines Torvald", "--go-on", "--json")
+    told = json.loads(on.stdout)
+    assert (on.returncode, told["there"], [r["entry"] for r in told["refused"]]) == (0, 15, [15, 16])
+    assert told["told"][-1]["signed_as"] == "certificate"
+    exported = run("sheet", "export", told["sheets"][0], "--db", str(db))
+    assert len(read_visit(exported.stdout.encode()).entries) == told["there"] + told["new"]
+
+
+def test_a_longer_file_goes_on_where_the_shorter_one_ended(tmp_path: Path) -> None:
+    whole = json.loads((JOBS / "dead-spring.json").read_text())
+    db, file = tmp_path / "job.db", tmp_path / "job.json"
+    for upto, new in ((20, 20), (20, 0), (len(whole["entries"]), len(whole["entries"]) - 20)):
+        file.write_text(json.dumps(whole | {"entries": whole["entries"][:upto]}))
+        assert play_file(file, db, "Ines Torvald").new == new
+    other = json.loads((JOBS / "dead-spring.json").read_text())
+    other["entries"][0]["counter"] = "101"
+    file.write_text(json.dumps(other))
+    with pytest.raises(InputError, match="goes on to 2025-11") as refused:
+        play_file(file, db, "Ines Torvald")
+    assert refused.value.field == "entries[1].at"
+
+
+def changed(**changes: Any) -> bytes:
+    visit = json.loads((JOBS / "quick-look.json").read_text())
+    for where, value in changes.items():
+        target: Any = visit
+        *path, last = where.split("__")
+        for step in path:
+            target = target[int(step) if step.isdigit() else step]
+        target[int(last) if last.isdigit() else last] = value
+    return json.dumps(visit).encode()
+
+
+ONE = {"at": "2025-07-25T08:02:30", "by": "Maud Celliers"}
+BAD: dict[str, tuple[bytes, str, str]] = {
+    "cut off": ((JOBS / "quick-look.json").read_bytes()[:700], "no whole JSON", "line "),
+    "no text": (b"\xff\xfe\x00", "no text in UTF-8", "file"),
+    "not a visit": (b'{"format": "hours"}', "This is no visit", "format"),
+    "a list": (b"[]", "This is no visit", "format"),
+    "a newer schema": (changed(schema=2), "schema 2; this Norvash knows up to 1", "schema"),
+    "no schema": (changed(schema="one"), "schema of the file is not said", "schema"),
+    "an unknown key": (changed(entries__1__speed=3), "Extra inputs are not permitted", "entries[1].speed"),
+    "an unknown kind": (changed(entries__1__do="dance"), "does not match any of the expected tags", "entries[1]"),
+    "an unknown field": (
+        changed(entries__2={**ONE, "field": "no-such", "value": "1"}),
+        "no field “no-such”",
+        "entries[2].field",
+    ),
+    "at another stage": (
+        changed(entries__2={**ONE, "stage": "safe", "field": "gap", "place": 1, "value": "2"}),
+        "not at “safe”",
+        "entries[2].stage",
+    ),
+    "out of order": (changed(entries__2__at="2025-01-07T08:00:00"), "lies before the entry ahead", "entries[2].at"),
+    "before the sheet": (
+        changed(entries__1__do="whole", entries__1__counter="", entries__1__kind="", entries__1__safe=""),
+        "Extra inputs",
+        "entries[1]",
+    ),
+    "measured before the sheet": (
+        changed(entries__1={**ONE, "do": "measure", "place": 1, "value": "18"}),
+        "none is open here",
+        "entries[1].do",
+    ),
+    "registered late": (changed(entries__2={**ONE, "do": "register"}), "registered first", "entries[2].do"),
+    "a person not listed": (changed(entries__3__by="Nobody Known"), "is not listed under “people”", "entries[3].by"),
+    "listed twice": (changed(people=["Maud Celliers", "Maud Celliers"]), "listed twice", "people"),
+    "a zone": (changed(entries__4__at="2025-07-25T09:00:00Z"), "without a zone", "entries[4].at"),
+    "no time": (changed(entries__4__at="soon"), "valid datetime", "entries[4].at"),
+    "no such figure": (changed(motor__figures={"colour": "red"}), "no such figure", "motor.figures.colour"),
+    "a very long value": (
+        changed(entries__2={**ONE, "field": "complaint", "value": "x" * 100_000}),
+        "at most 20000 characters",
+        "entries[2].value",
+    ),
+    "too many entries": (
+        changed(entries=[{**ONE, "do": "measure", "place": 1, "value": "18"}] * 10_000),
+        f"{MOST_ENTRIES} is the most",
+        "entries",
+    ),
+}
+
+
+@pytest.mark.parametrize(("data", "says", "place"), BAD.values(), ids=BAD)
+def test_a_file_that_is_wrong_is_refused_whole_with_the_place(
+    tmp_path: Path, data: bytes, says: str, place: str
+) -> None:
+    file, db = tmp_path / "bad.json", tmp_path / "bad.db"
+    file.write_bytes(data)
+    with pytest.raises(InputError) as refused:
+        play_file(file, db, "Ines Torvald")
+    assert says in refused.value.problem
+    assert (refused.value.field or "").startswith(place)
+    assert not db.exists()
+
+
+def test_a_file_waits_for_nobody_elses_sheet_and_not_for_the_future(tmp_path: Path) -> None:
+    db, file = tmp_path / "job.db", tmp_path / "job.json"
+    visit = json.loads((JOBS / "quick-look.json").read_text())
+    file.write_text(json.dumps(visit | {"entries": visit["entries"][:2]}))
+    play_file(file, db, "Ines Torvald")
+    later = [{**e, "at": e["at"].replace("2025-0", "2026-0")} for e in visit["entries"]]
+    file.write_text(json.dumps(visit | {"entries": later}))
+    played = play_file(file, db, "Ines Torvald")
+    assert (played.stopped, played.refused[0].entry) == (True, 1)
+    assert "Sheet 1 of this motor is open, Maud Celliers has begun it." in played.refused[0].problem
+    file.write_text(
+        json.dumps(visit | {"entries": [{**e, "at": e["at"].replace("2025", "2999")} for e in visit["entries"]]})
+    )
+    with pytest.raises(InputError, match="lies in the future"):
+        play_file(file, tmp_path / "other.db", "Ines Torvald")
+    file.write_text(json.dumps(visit | {"entries": visit["entries"][1:]}))
+    with pytest.raises(InputError, match="does not register it"):
+        play_file(file, tmp_path / "other.db", "Ines Torvald")
+
+
+def test_names_that_read_alike_are_asked_about_before_anything_is_written(tmp_path: Path) -> None:
+    db = tmp_path / "job.db"
+    play_file(JOBS / "quick-look.json", db, "Ines Torvald")
+    with pytest.raises(InputError, match="reads like Ines Torvald") as refused:
+        play_file(JOBS / "slip-of-the-pen.json", db, "ines  torvald")
+    assert refused.value.field == "by"
