@@ -23,6 +23,7 @@ from jinja2 import Template
 from norvash.bench.client import Client, newest
 from norvash.bench.copper import on_copper
 from norvash.bench.fleet import MOTORS, PERSON, make_fleet
+from norvash.bench.playing import played_s
 from norvash.bench.report import report
 from norvash.bench.visit import full_visit
 from norvash.bench.writing import at_once, of_a_length, while_judging
@@ -150,6 +151,7 @@ def saved_readings(client: Client, motor: str, commit: Callable[[], float]) -> d
     return {
         "bare commit": statistics.quantiles(bare, n=20)[-1],
         "saved": statistics.quantiles(saving, n=20)[-1],
+        "median": statistics.median(saving),
         "saved and answered": statistics.quantiles(answering, n=20)[-1],
     }
 
@@ -272,6 +274,7 @@ def main() -> None:
             start=start,
             ahead=forecasting(),
             imported_s=importing(db),
+            played_s=played_s(),
             copper=on_copper(),
             written=written,
         )

@@ -4,6 +4,7 @@ import sys
 from datetime import date
 
 from norvash.bench.fleet import MOTORS
+from norvash.bench.playing import ENTRIES
 
 
 def report(
@@ -14,11 +15,12 @@ def report(
     start: float,
     ahead: dict[str, float],
     imported_s: float,
+    played_s: float,
     copper: dict[str, float],
     written: dict[str, float],
 ) -> str:
     """Return the figures as a Markdown page."""
-    most_ms = max(200 * written["commit"], 200)
+    anew_ms, bare_ms = 1000 * written["all_s"] / MOTORS, pages["bare page, ms"]
     lines = [
         "# Performance\n",
         (
@@ -43,18 +45,24 @@ def report(
             "| a bare commit of one row on the same disk, in turns with it, 95th percentile |"
             f" {saved['bare commit']:.1f} ms | |"
         ),
+        f"| a reading saved with its new verdict, median | {saved['median']:.1f} ms | |",
+        (
+            f"| a whole job of {ENTRIES} entries played from its file, {played_s:.2f} s, over that median |"
+            f" {1000 * played_s / saved['median']:.0f} × | 150 × |"
+        ),
         f"| the same with its answer page | {saved['saved and answered']:.1f} ms | |",
         f"| an entry on a sheet with its answer page while four others type, 95th percentile | {typed[0]:.1f} ms | |",
         f"| the same, over the bare page between those entries | {typed[0] / typed[1]:.1f} × | 10 × |",
         f"| statements of a length that replaces another on an open sheet | {written['statements']:.0f} | 25 |",
         f"| how often its motor is read for that | {written['reads']:.0f} | 1 |",
         (
-            f"| a rule changed at {MOTORS} motors: judged anew, a motor | {1000 * written['all_s'] / MOTORS:.2f} ms |"
-            " 2.5 ms |"
+            f"| a rule changed at {MOTORS} motors: judged anew, a motor, {anew_ms:.2f} ms, over the bare page |"
+            f" {anew_ms / bare_ms:.2f} × | 0.85 × |"
         ),
         (
-            f"| the longest of {written['writes']:.0f} writes meanwhile (200 bare commits take"
-            f" {200 * written['commit']:.0f} ms) | {written['longest']:.0f} ms | {most_ms:.0f} ms |"
+            f"| the longest of {written['writes']:.0f} writes meanwhile, {written['longest']:.0f} ms (200 bare commits"
+            f" take {200 * written['commit']:.0f} ms), over the bare page |"
+            f" {written['longest'] / bare_ms:.0f} × | 75 × |"
         ),
         (
             f"| entries by eight clients in 20 s, and how many were not taken | {written['kept']:.0f},"

@@ -22,11 +22,16 @@ DONE = "done"
 
 def done_tasks(sheet: Sheet) -> Mapping[Task, tuple[Given, ...]]:
     """Return the tasks that are done on a sheet, each with what says so."""
+    known: Mapping[Task, tuple[Given, ...]] | None = sheet.worked_out.get("done_tasks")
+    if known is not None:
+        return known
     made: dict[Task, list[Given]] = {}
     for (field_id, _), given in sheet.entries.items():
         for task in _said_by(field_id, given) if given.stands else ():
             made.setdefault(task, []).append(given)
-    return {task: tuple(said) for task, said in made.items()}
+    done = {task: tuple(said) for task, said in made.items()}
+    sheet.worked_out["done_tasks"] = done
+    return done
 
 
 def _said_by(field_id: str, given: Given) -> Iterable[Task]:

@@ -102,14 +102,15 @@ class Gate:
         suspended = self.suspended(sheet)
         if suspended:
             return GateNow(state="open", held=(suspended,))
-        waived, confirmed = self.waived.given(sheet), self.fresh(self.confirmed.given(sheet), sheet)
+        since, waived = self.anew_since(sheet), self.waived.given(sheet)
+        confirmed = _fresh(self.confirmed.given(sheet), since)
         if waived is not None:
             return GateNow(state="waived", person=waived.person, at=waived.at, why=waived.word)
         if confirmed is not None:
             return GateNow(state="passed", person=confirmed.person, at=confirmed.at)
         steps = self.steps(sheet.facts, rules)
-        done = [self.fresh(self.step(s.id).given(sheet), sheet) for s in steps]
-        how = self.fresh(self.how.given(sheet), sheet) if self.how is not None else None
+        done = [_fresh(self.step(s.id).given(sheet), since) for s in steps]
+        how = _fresh(self.how.given(sheet), since) if self.how is not None else None
         to_do = tuple(s.act for s, d in zip(steps, done, strict=True) if d is None)
         if self.how is not None and how is None:
             to_do = (*to_do, self.how_words)
@@ -117,8 +118,11 @@ class Gate:
 
     def fresh(self, given: Given | None, sheet: Sheet) -> Given | None:
         """Return what was said if it still counts, None where it is asked anew."""
-        since = self.anew_since(sheet)
-        return given if given is None or since is None or given.at >= since else None
+        return _fresh(given, self.anew_since(sheet))
+
+
+def _fresh(given: Given | None, since: datetime | None) -> Given | None:
+    return given if given is None or since is None or given.at >= since else None
 
 
 def _last(done: tuple[Given | None, ...]) -> GateNow:

@@ -5,7 +5,7 @@ from dataclasses import dataclass, field, replace
 from datetime import datetime
 from functools import cached_property
 from types import MappingProxyType
-from typing import Literal
+from typing import Any, Literal
 
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Earlier, Given, Kind, Sight
@@ -66,6 +66,11 @@ class Sheet:
         left = {(f, p): g for (f, p, sight), g in self.written.items() if sight == "left" and g.stands}
         anew = {f for f, _ in left}
         return {(f, p): g for (f, p), g in found.items() if self.together.get(f) not in anew} | left
+
+    @cached_property
+    def worked_out(self) -> dict[str, Any]:
+        """Return what was worked out from this sheet already, by the name of what works it out: it never changes."""
+        return {}
 
     @cached_property
     def said(self) -> frozenset[str]:

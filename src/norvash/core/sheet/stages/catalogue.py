@@ -43,6 +43,7 @@ TOGETHER = MappingProxyType({f.id: f.tested for f in FIELDS if f.tested})
 _OWNER = MappingProxyType({f.id: s for s in STAGES for f in s.all_fields})
 
 
+@lru_cache(maxsize=4096)
 def field_of(field_id: str) -> Field | None:
     """Return a field by its id; steps of gates, decisions and what was put off are named as they come."""
     if field_id in FIELD_BY_ID:
