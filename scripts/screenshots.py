@@ -67,7 +67,7 @@ SHOTS = {
     "bench-phone": (PHONE, "light", lambda p: p.goto("/")),
     "motor": (WIDE, "light", lambda p: motor(p, "R-01")),
     "sheet-call": (WIDE, "light", lambda p: sheet(p, "T-15", "call-in")),
-    "sheet-before": (WIDE, "light", lambda p: sheet(p, "A-09", "before")),
+    "sheet-prove": (WIDE, "light", lambda p: sheet(p, "T-16", "prove#run")),
     "sheet-phone": (PHONE, "light", lambda p: sheet(p, "T-15", "brushes")),
     "sheet-brushes": (WIDE, "light", lambda p: sheet(p, "T-15", "brushes", "15.17")),
     "bar-map": (WIDE, "light", lambda p: sheet(p, "R-01", "commutator")),

@@ -9,9 +9,10 @@ from pathlib import Path
 import pytest
 
 from norvash.core.motor.figure_fields import INSTRUMENTS
-from norvash.core.rules.catalogue import FAMILIES, RULES
+from norvash.core.rules.catalogue import FAMILIES, RULES, SCHOOLS_BY_ID
 from norvash.core.rules.fitting import CONTACT_DROP, GRADE_FAMILIES
 from norvash.core.rules.readings import INSTRUMENT
+from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.errors import NotFound
 from norvash.web.app import create_app
 
@@ -61,6 +62,14 @@ def test_what_the_docs_list_from_the_code_is_current() -> None:
 
     assert (ROOT / "docs/rules.md").read_text() == listing()
     assert (ROOT / "docs/visits.md").read_text() == documented()
+
+
+def test_every_rule_that_code_names_is_in_the_rulebook() -> None:
+    given, literal = re.compile(r"\brule(?:_id|s)?\s*=\s*(.+)"), re.compile(r'"([a-z]+\.[a-z0-9-]+)"')
+    named = {i for p in MODULES for m in given.finditer(p.read_text()) for i in literal.findall(m[1])}
+    known = {*RULES, *(r for f in FAMILIES for r in f.ids), *SCHOOLS_BY_ID, *FINDINGS}
+    assert len(named) > 20
+    assert sorted(named - known) == []
 
 
 def run(*words: str, text: str = "") -> subprocess.CompletedProcess[str]:

@@ -169,6 +169,7 @@ TOOLS: tuple[Machine, ...] = (
         looked_weeks_ago=1,
         weeks=90,
         kind=KINDS[1].name,
+        figures={"noload_rpm": "17800", "noload_a": "2.2", "protection": "double insulated"},
         state="set renewed",
     ),
     Machine(

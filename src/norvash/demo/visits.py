@@ -73,7 +73,7 @@ def set_renewed(visit: Visit, lengths: Mapping[int, str]) -> None:
         visit.put(f"decide.{life.finding.id}", "now", life.position)
     visit.fit({1: "15.02", 2: "14.98"}, "at its limit", "springs", part="LP-B 031")
     visit.put("force", "3.9", 1).put("force", "3.9", 2)
-    visit.put("latched", "yes").put("free", "yes").run("17400", "2.1", "this", "worn")
+    visit.put("latched", "yes").put("free", "yes").run("17400", "2.1", "this", "worn", volts="228")
     visit.put("outcome", "service").put("parts", "LP-B 031, 2; LP-F 012, 2").gate(SERVICE).sign()
 
 

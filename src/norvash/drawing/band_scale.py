@@ -3,10 +3,12 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from norvash.core.text.words import grouped
 from norvash.drawing.svg import Drawing, Element, el, label, line, ticks
 
 _ROW, _LEFT, _RIGHT, _TOP = 78.0, 8.0, 8.0, 8.0
 _BESIDE = 1.25
+_GROUPED = 1000
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -36,8 +38,8 @@ def band_scale(title: str, rows: Sequence[Banded], width: float) -> Drawing:
     """
     elements = [e for i, row in enumerate(rows) for e in _row(row, _TOP + i * _ROW, width)]
     head = ("what", "figure", "band", "inside")
-    said = "; ".join(f"{r.words} {r.value:.4g} {r.unit}, {_inside(r)}" for r in rows)
-    table = tuple((r.words, f"{r.value:.4g} {r.unit}", _band(r), _inside(r)) for r in rows)
+    said = "; ".join(f"{r.words} {_figure(r.value)} {r.unit}, {_inside(r)}" for r in rows)
+    table = tuple((r.words, f"{_figure(r.value)} {r.unit}", _band(r), _inside(r)) for r in rows)
     return Drawing(
         name="band-scale",
         width=width,
@@ -69,20 +71,29 @@ def _row(row: Banded, top: float, width: float) -> list[Element]:
     for tick in ticks(low, high, 6):
         made += [
             line("axis", x(tick), y, x(tick), y + 4),
-            label("text-soft", x(tick), y + 18, f"{tick:.4g}", "start" if x(tick) < 20 else "middle"),
+            label("text-soft", x(tick), y + 18, _figure(tick), "start" if x(tick) < 20 else "middle"),
         ]
     if row.also is not None:
         made.append(el("path", "slot-empty", d=f"M{x(row.also) - 6:.1f} {y - 20:.1f}h12l-6 12z"))
     made.append(el("path", "carbon", d=f"M{x(row.value) - 6:.1f} {y - 20:.1f}h12l-6 19z"))
     anchor = "end" if x(row.value) > width - 70 else "start"
     beside = x(row.value) + (10 if anchor == "start" else -10)
-    return [*made, label("numeral", beside, y - 9, f"{row.value:.3g}", anchor)]
+    return [*made, label("numeral", beside, y - 9, _figure(row.value, 3), anchor)]
+
+
+def _figure(value: float, digits: int = 4) -> str:
+    """Return a figure as it is read: in groups from a thousand up."""
+    return grouped(value) if abs(value) >= _GROUPED else f"{value:.{digits}g}"
 
 
 def _band(row: Banded) -> str:
-    return "not known" if row.low is None or row.high is None else f"{row.low:.4g} to {row.high:.4g} {row.unit}".strip()
+    return (
+        "not known"
+        if row.low is None or row.high is None
+        else f"{_figure(row.low)} to {_figure(row.high)} {row.unit}".strip()
+    )
 
 
 def _inside(row: Banded) -> str:
-    also = f", {row.also_words} {row.also:.4g}" if row.also is not None else ""
+    also = f", {row.also_words} {_figure(row.also)}" if row.also is not None else ""
     return {None: "no band known", True: "inside its band", False: "outside its band"}[row.inside] + also

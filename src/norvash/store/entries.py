@@ -46,6 +46,20 @@ def list_slips(conn: Connection, sheet_id: str) -> list[tuple[str, int, Given, G
     return [(r["field"], r["place"], _given(r), _given(standing[r["replaced_by"]])) for r in rows]
 
 
+def list_replaced(conn: Connection, sheet_id: str) -> list[tuple[str, int, Given, Given]]:
+    """Return what was entered on a sheet and measured or looked at again in the same sight, no slip of the pen, as
+    (field, place, what stood there, what replaced it), in order.
+    """
+    rows = conn.execute(
+        f"""{_ENTRY} join entry n on e.replaced_by = n.id
+            where n.sheet_id = :id and n.slip = 0 and n.id <> e.id and n.typed <> '' and e.typed <> ''
+            and n.typed <> e.typed order by a.seq""",
+        {"id": sheet_id},
+    ).fetchall()
+    standing = {r["id"]: r for r in conn.execute(f"{_ENTRY} where e.sheet_id = :id", {"id": sheet_id})}
+    return [(r["field"], r["place"], _given(r), _given(standing[r["replaced_by"]])) for r in rows]
+
+
 def list_earlier(conn: Connection, motor_id: str, before: int, fields: Sequence[str]) -> dict[str, Earlier]:
     """Return for each field what was entered in it on the newest sheet before a number that has it."""
     rows = conn.execute(

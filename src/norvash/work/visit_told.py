@@ -4,6 +4,7 @@ from collections.abc import Iterable
 from datetime import datetime
 
 from norvash.core.sheet.done import last_work, ran_words
+from norvash.core.sheet.field import Field, Painted, Pick
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.given import Given
@@ -60,6 +61,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "before": [{"words": j.words, "right": j.right} for j in page.before.judged],
         "slips": [_slip(x) for x in page.found.lives if x.state == "withdrawn"],
         "corrected": _corrected(conn, page),
+        "again": _again(conn, page),
         "outcome": dict(OUTCOME.choices).get(OUTCOME.of(sheet), ""),
     }
 
@@ -192,6 +194,23 @@ def _corrected(conn: Connection, page: SheetPage) -> list[Plain]:
         words = f"{field.label if field is not None else field_id} {where}".strip()
         made.append(_correction(words, stood.typed, since.typed, since.person, since.at))
     return made
+
+
+def _again(conn: Connection, page: SheetPage) -> list[Plain]:
+    """Return the values that were measured or looked at again in the same sight: the first ones are not lost."""
+    labels = {p.number: p.label for p in page.context.positions}
+    made = []
+    for field_id, place, stood, since in entries.list_replaced(conn, page.row.id):
+        field = field_of(field_id)
+        if field is not None and field.sighted and not isinstance(field, Painted):
+            where = labels.get(place, "") if field.per == "position" else str(place or "")
+            words = f"{field.label} {where}".strip()
+            made.append(_correction(words, _typed(field, stood), _typed(field, since), since.person, since.at))
+    return made
+
+
+def _typed(field: Field, given: Given) -> str:
+    return dict(field.choices).get(given.word, given.typed) if isinstance(field, Pick) else given.typed
 
 
 def _correction(what: str, typed: str, instead: str, person: str, at: datetime) -> Plain:

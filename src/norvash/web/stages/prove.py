@@ -71,7 +71,7 @@ def view(at: At) -> Prove:
         rest=[entry(shown, f) for f in REST if f is not RAN and f.is_offered(facts, rules)],
         ran=entry(shown, RAN),
         ran_anew=ran is not None and ran.at < last_work(sheet),
-        said=run.said,
+        said=_said(shown, run),
         drawn=_drawn(shown, run),
         lacks=proof_lacks(shown.visit) if run.points and opened(shown.visit) else "",
         speeds=_speeds(shown, run),
@@ -83,6 +83,14 @@ def view(at: At) -> Prove:
         causes=first if asked else (),
         others=tuple(c for c in CAUSE_WAS.choices if c not in first) if asked else (),
     )
+
+
+def _said(shown: SheetPage, run: Run) -> tuple[Said, ...]:
+    """Return what is said of a run; on a signed sheet what was said of it then."""
+    ran = shown.told.get("ran") if shown.told is not None else None
+    if not isinstance(ran, dict):
+        return run.said
+    return tuple(Said(said["words"], said["right"]) for said in ran["said"])
 
 
 def _points(shown: SheetPage, run: Run) -> list[list[Entry]]:
