@@ -11,8 +11,10 @@ from norvash.core.motor.figure_fields import PROTECTION
 from norvash.core.sheet.gates import GATES, POWER, SAFE, SERVICE, usual_method
 from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.stages.prove.run import judge_run
+from norvash.core.sheet.stages.prove.run_fields import SPARKS
 from norvash.errors import Conflict, InputError
 from norvash.store.motors import fetch_motor
+from norvash.web.stages.fields import entry
 from norvash.work.loading import load
 from norvash.work.registering import change_figures
 from norvash.work.undoing import undo
@@ -250,3 +252,23 @@ def test_protection_against_shock_is_asked_first_and_stays_with_the_motor(shop: 
     assert load(shop.conn, again.motor).facts.earthed
     again.undo()
     assert not load(shop.conn, again.motor).facts.earthed
+
+
+def test_a_run_before_the_last_work_is_asked_anew_and_no_slip_of_the_pen(shop: Shop) -> None:
+    """Both runs came after some work: what stood there is no slip, and nothing of it counts any more."""
+    work = at_work(shop, "tool", "tool")
+    work.bench.see(1, "terminal.poor")
+    work.put("decide.terminal.poor@1=now task.terminal=yes gone.terminal.poor@1=yes").bench.ready()
+    work.put("bump=right run-a=2.1 sparks=3 decide.run.sparking=now task.mend-run=yes")
+    assert work.found == {"run.sparking": "done not proven"}
+    assert "Measured again" not in " ".join(h.words for h in work.bench.page.holds)
+    shown = entry(work.bench.page, SPARKS)
+    assert (shown.word, shown.before) == ("", "3, strong, all edges")
+    work.bench.ready()
+    work.put("sparks=3")
+    assert work.bench.life("run.sparking").measured_again
+    work.put("task.mend-run=yes").bench.ready()
+    work.put("bump=right run-a=2.1 sparks=1 ran=yes outcome=service").serve().bench.sign()
+    assert work.bench.page.row.signed["signed_as"] == "certificate"
+    again = [(x["what"], x["typed"], x["instead"]) for x in work.told["again"]]
+    assert ("Sparks at the brushes", "3, strong, all edges", "1, pin points at few edges") in again

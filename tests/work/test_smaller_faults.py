@@ -196,7 +196,7 @@ ROWS: dict[str, tuple[str, str, str, Callable[[Bench], str], str, str]] = {
         "tool",
         "PERMIT source-v=231 supply-v=180 CLOSE",
         before_of,
-        "231 V before switch and cord, 51 V lost on the way",
+        "231 V before switch and cord, 51 V lost on the way: too much",
         "",
     ),
     "23 left and right apart": (

@@ -96,4 +96,6 @@ def _ended(before: tuple[Life, ...], after: tuple[Life, ...]) -> list[Life]:
 
 
 def _ends(life: Life, state: State) -> bool:
+    if life.state == "done not proven" and state == "proven":
+        return False  # work was done since what stood there: it is measured again
     return life.state != "withdrawn" and (state == "withdrawn" or (life.stands and state not in STANDING))

@@ -178,7 +178,9 @@ class _Visit:
 
     def _ended(self, life: Life) -> Life:
         """Return a life with its state."""
-        again = life.at in self.now and bool(life.done) and bool(life.proof or life.finding.id == SET_WORN.id)
+        done = max((g.at for g in life.done), default=self.sheet.at)
+        since = life.finding.id == SET_WORN.id or any(g.at >= done for g in life.proof)
+        again = life.at in self.now and bool(life.done) and since
         state = self._state(life, again=again)
         return replace(life, state=state, measured_again=again and state == "open")
 

@@ -4,7 +4,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import NamedTuple
 
-from norvash.core.sheet.done import sight_of
+from norvash.core.sheet.done import last_work, sight_of
 from norvash.core.sheet.field import BEARINGS, SIDES, Field, Noticed, Pick, Quantity, Tick
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.records import PaintedMap, Readings
@@ -19,7 +19,7 @@ class Entry:
     """One field at one place with what was entered there, ready to be shown.
 
     `given` is what stands in the sight of which the next value speaks; once work has touched the place that is as left,
-    and `found` what was found before it.
+    and `found` what was found before it. What is `overtaken` was entered before the last work, and is asked anew.
     """
 
     field: Field
@@ -28,6 +28,7 @@ class Entry:
     given: Given | None
     sight: Sight = "found"
     found: Given | None = None
+    overtaken: bool = False
 
     @property
     def key(self) -> str:
@@ -37,7 +38,7 @@ class Entry:
     @property
     def word(self) -> str:
         """Return the picked word, empty without one."""
-        return self.given.word if self.given else ""
+        return self.given.word if self.given and not self.overtaken else ""
 
     @property
     def both(self) -> bool:
@@ -62,8 +63,13 @@ class Entry:
 
     @property
     def typed(self) -> str:
-        """Return what was typed."""
-        return self.given.typed if self.given else ""
+        """Return what was typed, nothing where it is asked anew."""
+        return self.given.typed if self.given and not self.overtaken else ""
+
+    @property
+    def before(self) -> str:
+        """Return in words what was entered before the last work, empty where nothing was or it still counts."""
+        return said(self.field, self.given) if self.overtaken and self.given and self.given.typed else ""
 
 
 class Group(NamedTuple):
@@ -92,7 +98,9 @@ def entry(shown: SheetPage, field: Field, place: int = 0, label: str = "") -> En
     sight = sight_of(field, shown.done, shown.found.new, place)
     left, found = written.get((field.id, place, "left")), written.get((field.id, place, "found"))
     if field.sighted and (sight == "left" or left is not None):
-        return Entry(field=field, place=place, label=words, given=left, sight="left", found=found)
+        is_open = shown.row.signed_at is None
+        old = is_open and field.after_work and left is not None and left.at < last_work(shown.sheet)
+        return Entry(field=field, place=place, label=words, given=left, sight="left", found=found, overtaken=old)
     return Entry(field=field, place=place, label=words, given=left if sight == "left" else found, sight=sight)
 
 

@@ -22,7 +22,6 @@ PROTECTED_BY = pick(
     offered=_not_stated,
     marks="protection",
     placed=True,
-    hint="by its plate; it stays with the motor, and decides whether an earth is asked for",
 )
 
 

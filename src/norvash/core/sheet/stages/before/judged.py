@@ -95,13 +95,9 @@ def _supply(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[s
     )
     source = SOURCE_V.of(sheet)
     if source is not None:
-        lost = source - volts
-        side = (
-            "lost on the way: switch, cord and joints"
-            if over(lost, rules["supply.high"] * source - source)
-            else "as it comes"
-        )
-        judged.append(Judged(f"{source:g} V before switch and cord, {lost:g} V {side}.", side == "as it comes", ()))
+        lost, much = source - volts, over(volts, source) or under(volts, rules["supply.low"] * source)
+        way = "too much: switch, cord and joints" if much else "as it may"
+        judged.append(Judged(f"{source:g} V before switch and cord, {lost:g} V lost on the way: {way}.", not much, ()))
     words = {
         "missing": "missing: look upstream",
         "low": "low: measure the drops and the supply under load",
