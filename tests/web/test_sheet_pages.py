@@ -3,18 +3,24 @@
 import re
 from datetime import datetime, timedelta
 from html import unescape
+from pathlib import Path
 
 import pytest
 from starlette.testclient import TestClient
 
+from bench_sheet import Bench
 from conftest import Shop
 from full_sheet import filled
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.exchange.visit_play import play
+from norvash.exchange.visit_read import read_visit
 from norvash.store import sheets
 from norvash.work.loading import load
 from norvash.work.opening import open_sheet
 from norvash.work.signing import add_to_signed, sign
+
+JOBS = Path(__file__).parent.parent / "jobs"
 
 
 @pytest.mark.long
@@ -158,3 +164,38 @@ def test_what_is_possible_in_two_ways_is_asked_on_the_page_and_refused_with_a_pr
     assert (refused.status_code, "left" in str(refused.json()["error"])) == (409, True)
     kept = client.post(f"/api/v1/sheets/{sheet}/entries", json={**body, "replaces": asked.group(1), "sight": "left"})
     assert (kept.status_code, stands("left")) == (200, "2.3")
+
+
+def test_a_sheet_is_given_as_a_file_and_one_from_a_file_says_so(client: TestClient, shop: Shop) -> None:
+    """What a page gives is what plays; on the pages every entry of it is marked, and so is the motor's record."""
+    job = read_visit((JOBS / "dead-spring.json").read_bytes())
+    sheet = play(shop.conn, job, "Ines Torvald", datetime.now()).sheets[0]
+    given = client.get(f"/sheets/{sheet}/file")
+    assert given.headers["content-disposition"] == 'attachment; filename="sheet-1.json"'
+    again = read_visit(given.content)
+    assert [e.do for e in again.entries] == [e.do for e in job.entries]
+    assert client.get("/sheets/nowhere/file").status_code == 404
+    signed = unescape(client.get(f"/sheets/{sheet}/sign").text)
+    assert signed.count(", from a file") > 20
+    assert f'href="/sheets/{sheet}/file"' in signed
+    motor = sheets.fetch_sheet(shop.conn, sheet).motor_id
+    assert "from a file, played in by Ines Torvald" in client.get(f"/motors/{motor}").text
+    told = client.get(f"/api/v1/sheets/{sheet}").json()
+    assert all(e["from_file"] for e in (*told["entries"], *told["readings"]))
+    assert told["visit"]["ran"]["volts"] == 220
+
+
+def test_a_run_is_entered_by_program_in_the_sight_that_it_names(client: TestClient, shop: Shop) -> None:
+    """A run after work is as left: a program that does not say so is asked."""
+    bench = Bench(shop, shop.motor(motor_class="tool", figures={"construction": "universal", "rated_v": "230"}))
+    for field, text in (("waive.safe", "in parts"), ("waive.power", "no tester")):
+        bench.put(field, text)
+    bench.measure("20.6", "20.4")
+    bench.see(1, "terminal.poor")
+    bench.put("task.terminal", "yes")
+    typed = {"act_id": "by-program-1", "person": "Ines Torvald", "field": "run-a", "value": "2.1"}
+    asked = client.post(f"/api/v1/sheets/{bench.id}/entries", json=typed)
+    assert (asked.status_code, "sight" in asked.text) == (409, True)
+    kept = client.post(f"/api/v1/sheets/{bench.id}/entries", json={**typed, "act_id": "by-program-2", "sight": "left"})
+    assert kept.status_code == 200
+    assert "2.1 A" in client.get(f"/sheets/{bench.id}/prove").text

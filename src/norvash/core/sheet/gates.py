@@ -152,14 +152,20 @@ def _to_be_safe(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     return (*made, _DUST)
 
 
-_CLAMP = Step("clamp", "Clamped down, leads thick enough", "it jumps; bursts of 10 s at most, then two minutes to cool")
+_CLAMP = Step(
+    "clamp",
+    "Clamped down, leads thick enough, what it could turn off or free",
+    "it jumps; the last contact on the frame, away from the battery; bursts of 10 s at most, then two minutes to cool",
+)
 _IDLES = Step(
     "idle",
     "Cutter off, guards on: a short touch, then no load at plate volts",
     "built in with its own fan and gear it may idle; bare it may not",
 )
 _COUPLED = "Load coupled, or a safe reduced voltage set"
-_FIELD = Step("field", "Shunt field at full strength first", "with its field lost it runs away")
+_FIELD = Step(
+    "field", "Shunt field at full strength first", "with its field lost it runs away; know its field-loss trip"
+)
 
 
 def _earth(facts: Facts) -> tuple[Step, ...]:

@@ -133,11 +133,18 @@ FINDINGS = (
         shows=("terminal-bad", "yes"),
     ),
 )
-# fmt: off
 FIELDS: tuple[Field, ...] = (
     SPRING_FORCE := quantity(
-        "force", "Springs", "Spring force", "force", needs="safe", per="position", low=0.01, high=1000, judged=True, tells=(SPRING_OFF, SPRING_FAR_OFF)
+        "force",
+        "Springs",
+        "Spring force",
+        "force",
+        needs="safe",
+        per="position",
+        low=0.01,
+        high=1000,
+        judged=True,
+        tells=(SPRING_OFF, SPRING_FAR_OFF),
     ),
     SPRINGS_LOOKED := tick("looked.springs", "Looked at", "springs, leads and terminals looked at", needs="safe"),
 )
-# fmt: on

@@ -100,10 +100,12 @@ def output_told(sheet: Sheet, points: Points, rules: MotorRules) -> Iterator[Sai
 
 def _shares(sheet: Sheet, rows: Sequence[_Row], rules: MotorRules) -> Iterator[Said | Finding]:
     loaded = any(RUN_A.of(sheet, p) for p in RUN_A.places(sheet))
-    rule = "output.high-self" if _excites_itself(sheet) and not loaded else "output.high"
+    most, rule = rules["output.high"], "output.high"
+    if _excites_itself(sheet) and not loaded:
+        most, rule = rules["output.high-self"], "output.high-self"
     near = _near(sheet, rows, rules)
     low = next((r for r in near if under(r.share, rules["output.low"])), None)
-    high = next((r for r in near if over(r.share, rules[rule])), None)
+    high = next((r for r in near if over(r.share, most)), None)
     if low is not None:
         yield OUTPUT_LOW.saying(f"low output: {low.words}")
     if high is not None:

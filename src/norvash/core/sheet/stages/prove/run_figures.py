@@ -119,8 +119,7 @@ def held_amps(sheet: Sheet, at: Point, rules: MotorRules) -> Held | None:
     """Return the current of a point as it is held against plate or type, None where none was read."""
     if at.amps is None:
         return None
-    figures, rule = sheet.facts.figures, "amps.band"
-    part = rules[rule]
+    figures, part, rule = sheet.facts.figures, rules["amps.band"], "amps.band"
     if RUN_HOW.of(sheet) == "load":
         plate = RATED_A.stated(figures)
         return Held(value=at.amps, unit="A", usual=plate, basis="on its plate", part=part, rule=rule, may_be_low=True)
@@ -133,8 +132,7 @@ def held_rpm(sheet: Sheet, at: Point, rules: MotorRules) -> Held | None:
     """Return the speed of a point as it is held against plate or type, None where none was read."""
     if at.rpm is None:
         return None
-    figures, rule = sheet.facts.figures, "run.speed"
-    part = rules[rule]
+    figures, part, rule = sheet.facts.figures, rules["run.speed"], "run.speed"
     if RUN_HOW.of(sheet) == "load":
         return Held(
             value=at.rpm, unit="r/min", usual=RATED_RPM.stated(figures), basis="on its plate", part=part, rule=rule
