@@ -118,7 +118,7 @@ def _said_of(job: str, told: _Told) -> list[str]:
         outcome = dict(OUTCOME.choices).get(told.after["outcome"], "")
         kind = SIGNED_AS.get(told.after.get("as", ""), "")
         words = f"signed sheet {told.after['sheet']}{f' as {kind[0].lower()}{kind[1:]}' if kind else ''}"
-        return [f"{words}{open_too}{f', {outcome}' if outcome else ''}"]
+        return [f"{words}{open_too}{f', {outcome}' if outcome and not kind.endswith(outcome) else ''}"]
     if job == "make it a whole sheet":
         return ["went on with it as a whole sheet"]
     return []

@@ -64,6 +64,8 @@ def _where(shown: SheetPage, field: Field, place: int) -> str:
     if field.per == "position" and place:
         labels = {p.number: p.label for p in shown.context.state.positions}
         return f" {labels.get(place, place)}"
+    if field.per == "number" and field.whole:
+        return f", point {place + 1}" if place else ""
     return f" {place}" if place else ""
 
 
