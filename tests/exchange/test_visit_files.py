@@ -248,3 +248,40 @@ def test_names_that_read_alike_are_asked_about_before_anything_is_written(tmp_pa
     with pytest.raises(InputError, match="reads like Ines Torvald") as refused:
         play_file(JOBS / "slip-of-the-pen.json", db, "ines  torvald")
     assert refused.value.field == "by"
+
+
+def test_hours_sets_and_single_brushes_before_a_sheet_are_played_too(tmp_path: Path) -> None:
+    visit = json.loads((JOBS / "quick-look.json").read_text())
+    first, *rest = visit["entries"]
+    one = {"by": "Bram Aldous"}
+    before = [
+        {**one, "at": "2025-02-01T08:00:00", "do": "use", "value": "150"},
+        {
+            **one,
+            "at": "2025-02-03T08:00:00",
+            "do": "fit",
+            "reason": "planned",
+            "counter": "160",
+            "lengths": {"A": "22", "2": "nominal"},
+        },
+        {
+            **one,
+            "at": "2025-03-03T08:00:00",
+            "do": "renew",
+            "reason": "damaged",
+            "counter": "200",
+            "lengths": {"B": "21.9"},
+        },
+        {**one, "at": "2025-04-03T08:00:00", "do": "use", "value": "30", "mode": "increment"},
+    ]
+    file, db = tmp_path / "job.json", tmp_path / "job.db"
+    file.write_text(json.dumps(visit | {"entries": [first, *before, *rest]}))
+    played = play_file(file, db, "Ines Torvald")
+    assert (played.refused, played.new) == ([], len(rest) + 5)
+    conn = connect(db)
+    context = load(conn, str(sheet_told(conn, played.sheets[0], people.fetch_site(conn).made_at.date())["motor"]))
+    assert [e.total_units for e in context.entries] == [100, 150, 160, 200, 230, 420]
+    assert [(s.number, s.fitted_units, [r.position for r in s.renewed]) for s in context.sets] == [
+        (1, 100, []),
+        (2, 160, [2]),
+    ]

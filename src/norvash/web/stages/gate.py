@@ -52,7 +52,7 @@ def gate_shown(gate: Gate, shown: SheetPage) -> GateShown:
     now = gate_now(gate, shown.visit)
     return GateShown(
         now=now,
-        steps=[StepShown(s, e, e.given is not None and gate.fresh(e.given, sheet) is None) for s, e in ticks],
+        steps=[StepShown(s, e, _anew(gate, e, shown)) for s, e in ticks],
         held=held or [(w, "before") for w in now.held],
         how=_how(gate, shown),
         waive=entry(shown, gate.waived),
@@ -66,5 +66,10 @@ def _how(gate: Gate, shown: SheetPage) -> HowShown | None:
     usual = {SAFE.id: usual_method, POWER.id: usual_run}[gate.id](facts)
     forbidden, said = gate.how.forbids(facts, rules), entry(shown, gate.how)
     choices = [c for c in gate.how.choices if c[0] not in forbidden]
-    anew = said.given is not None and gate.fresh(said.given, shown.sheet) is None
-    return HowShown(said, sorted(choices, key=lambda c: c[0] != usual), usual, anew)
+    return HowShown(said, sorted(choices, key=lambda c: c[0] != usual), usual, _anew(gate, said, shown))
+
+
+def _anew(gate: Gate, said: Entry, shown: SheetPage) -> bool:
+    """Tell whether what was said at a gate is asked anew; on a signed sheet nothing is."""
+    given = said.given
+    return given is not None and shown.row.signed_at is None and gate.fresh(given, shown.sheet) is None

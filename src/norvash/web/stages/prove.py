@@ -63,17 +63,17 @@ def view(at: At) -> Prove:
     first, ran = _causes(shown), RAN.given(sheet)
     asked = complained(sheet) or any(x.finding.id == "complaint.dead" for x in shown.visit.lives)
     run = judge_run(sheet, rules)
-    points = _points(shown, run)
+    points, is_open = _points(shown, run), shown.row.signed_at is None
     return Prove(
         gate=gate_shown(POWER, shown),
         points=points,
         heads=points[0] if points else [],
         rest=[entry(shown, f) for f in REST if f is not RAN and f.is_offered(facts, rules)],
         ran=entry(shown, RAN),
-        ran_anew=ran is not None and ran.at < last_work(sheet),
+        ran_anew=ran is not None and is_open and ran.at < last_work(sheet),
         said=_said(shown, run),
         drawn=_drawn(shown, run),
-        lacks=proof_lacks(shown.visit) if run.points and opened(shown.visit) else "",
+        lacks=proof_lacks(shown.visit) if is_open and run.points and opened(shown.visit) else "",
         speeds=_speeds(shown, run),
         allowed=run_free_words(facts, rules) if facts.runs_away else "",
         baseline=sheet.baseline,
@@ -86,10 +86,12 @@ def view(at: At) -> Prove:
 
 
 def _said(shown: SheetPage, run: Run) -> tuple[Said, ...]:
-    """Return what is said of a run; on a signed sheet what was said of it then."""
+    """Return what is said of a run; on a signed sheet what was said of it then, nothing of the time before."""
+    if shown.row.signed_at is None:
+        return run.said
     ran = shown.told.get("ran") if shown.told is not None else None
     if not isinstance(ran, dict):
-        return run.said
+        return ()
     return tuple(Said(said["words"], said["right"]) for said in ran["said"])
 
 
