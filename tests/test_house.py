@@ -1,9 +1,11 @@
 """Rules of the house: sizes, layers' words, what ships, and the command line."""
 
+import ast
 import json
 import re
 import subprocess
 import sys
+from functools import cache
 from pathlib import Path
 
 import pytest
@@ -65,11 +67,35 @@ def test_what_the_docs_list_from_the_code_is_current() -> None:
 
 
 def test_every_rule_that_code_names_is_in_the_rulebook() -> None:
-    given, literal = re.compile(r"\brule(?:_id|s)?\s*=\s*(.+)"), re.compile(r'"([a-z]+\.[a-z0-9-]+)"')
-    named = {i for p in MODULES for m in given.finditer(p.read_text()) for i in literal.findall(m[1])}
-    known = {*RULES, *(r for f in FAMILIES for r in f.ids), *SCHOOLS_BY_ID, *FINDINGS}
-    assert len(named) > 20
+    """A rule is looked up by a word of the code or of a family: each word that looks like one is known."""
+    shape, groups = re.compile(r"[a-z]+\.[a-z0-9-]+"), {r.partition(".")[0] for r in RULES}
+    known = {*RULES, *(r for f in FAMILIES for r in f.ids), *SCHOOLS_BY_ID, *FINDINGS, "permit.open", "permit.close"}
+    words = {n.value for n in _nodes() if isinstance(n, ast.Constant) and isinstance(n.value, str)}
+    named = {w for w in words if shape.fullmatch(w) and w.partition(".")[0] in groups and not w.endswith(".html")}
+    assert len(named & set(RULES)) > 200
     assert sorted(named - known) == []
+
+
+def test_no_rule_is_looked_up_by_a_word_put_together() -> None:
+    """A rule's id is a word, a name for one, a choice of words, or of a family, which refuses what it has not."""
+    asked = [n.slice for n in _nodes() if isinstance(n, ast.Subscript) and ast.unparse(n.value) in _BOOKS]
+    named = [n.value for n in _nodes() if isinstance(n, ast.Assign) and ast.unparse(n.targets[0]) in _IDS]
+    assert (len(asked) > 200, len(named) > 5) == (True, True)
+    assert [ast.unparse(n) for n in (*asked, *named) if _is_put_together(n)] == []
+
+
+_BOOKS, _IDS = ("rules", "self.rules"), ("rule_id", "rule", "ids")
+
+
+def _is_put_together(node: ast.AST) -> bool:
+    if isinstance(node, ast.Call) and isinstance(node.func, ast.Attribute) and node.func.attr == "of":
+        return False
+    return isinstance(node, ast.JoinedStr | ast.BinOp) or any(map(_is_put_together, ast.iter_child_nodes(node)))
+
+
+@cache
+def _nodes() -> list[ast.AST]:
+    return [n for p in MODULES for n in ast.walk(ast.parse(p.read_text()))]
 
 
 def run(*words: str, text: str = "") -> subprocess.CompletedProcess[str]:

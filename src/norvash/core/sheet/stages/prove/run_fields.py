@@ -1,11 +1,12 @@
 """What is entered of a proof run: how it is run, its points, what was seen and heard."""
 
 from collections.abc import Mapping
+from typing import Unpack
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Field
-from norvash.core.sheet.fields_made import pick, quantity, text, tick
+from norvash.core.sheet.field import Field, Pick, Quantity
+from norvash.core.sheet.fields_made import More, pick, quantity, text, tick
 from norvash.core.sheet.stages.prove.run_findings import (
     OUTPUT_DEAD,
     OUTPUT_FLAT,
@@ -78,46 +79,37 @@ RUN_HOW = pick(
     judged=True,
     placed=True,
 )
+
+
+def _of_point(field_id: str, label: str, dimension: str, high: float) -> Quantity:
+    """Return a figure that every point of a run has."""
+    return quantity(
+        field_id,
+        "Run",
+        label,
+        dimension,
+        needs="power",
+        per="number",
+        whole=True,
+        high=high,
+        judged=True,
+        tells=_FIGURES,
+        after_work=True,
+    )
+
+
+def _looked(field_id: str, label: str, *choices: tuple[str, str], **more: Unpack[More]) -> Pick:
+    """Return the question which way round it turns and whether it rubs, before it runs."""
+    more |= More(needs="power", after_work=True)
+    return pick(
+        field_id, "Run", label, *choices, finds={"wrong": RUN_WRONG_WAY, "rubs": RUN_RUBS}, plainly=True, **more
+    )
+
+
 POINT: tuple[Field, ...] = (
-    RUN_V := quantity(
-        "run-v",
-        "Run",
-        "Volts",
-        "voltage",
-        needs="power",
-        per="number",
-        whole=True,
-        high=50000,
-        judged=True,
-        tells=_FIGURES,
-        after_work=True,
-    ),
-    RUN_A := quantity(
-        "run-a",
-        "Run",
-        "Current",
-        "current",
-        needs="power",
-        per="number",
-        whole=True,
-        high=50000,
-        judged=True,
-        tells=_FIGURES,
-        after_work=True,
-    ),
-    RUN_RPM := quantity(
-        "run-rpm",
-        "Run",
-        "Speed",
-        "speed",
-        needs="power",
-        per="number",
-        whole=True,
-        high=1e5,
-        judged=True,
-        tells=_FIGURES,
-        after_work=True,
-    ),
+    RUN_V := _of_point("run-v", "Volts", "voltage", 50000),
+    RUN_A := _of_point("run-a", "Current", "current", 50000),
+    RUN_RPM := _of_point("run-rpm", "Speed", "speed", 1e5),
     SPARKS := pick(
         "sparks",
         "Run",
@@ -149,32 +141,22 @@ POINT: tuple[Field, ...] = (
     ),
 )
 REST: tuple[Field, ...] = (
-    FIRST_TOUCH := pick(
+    FIRST_TOUCH := _looked(
         "bump",
-        "Run",
         "A short touch of power",
         ("right", "right way round, nothing rubs"),
         ("wrong", "wrong way round"),
         ("rubs", "rubs or sparks"),
-        needs="power",
         offered=_powered,
         why_not=_is_driven,
-        finds={"wrong": RUN_WRONG_WAY, "rubs": RUN_RUBS},
-        plainly=True,
-        after_work=True,
     ),
-    TURNED := pick(
+    TURNED := _looked(
         "turned",
-        "Run",
         "Turned slowly from outside",
         ("right", "its own way round, nothing rubs"),
         ("wrong", "against its way round"),
         ("rubs", "rubs"),
-        needs="power",
         offered=_driven,
-        finds={"wrong": RUN_WRONG_WAY, "rubs": RUN_RUBS},
-        plainly=True,
-        after_work=True,
     ),
     REGULATOR := pick(
         "regulator",

@@ -1,8 +1,9 @@
 """What a proof run can find, each to be decided as any other finding."""
 
-from norvash.core.sheet.finding import finding
+from norvash.core.sheet.finding import Finding, finding
 from norvash.core.sheet.part import RUN
 from norvash.core.sheet.task import Task
+from norvash.core.verdict.grades import Grade
 
 MEND_RUN = Task(
     id="mend-run",
@@ -13,79 +14,49 @@ MEND_RUN = Task(
     steps=("take power off, make safe again", "follow what the figures speak for", "close up, run it again"),
     caution="nothing is touched inside while it can turn",
 )
+
+
+def _of_run(finding_id: str, words: str, grade: Grade, decision: str) -> Finding:
+    """Return a finding of the run: it is mended by what its figures speak for."""
+    return finding(finding_id, words, grade, decision, RUN, MEND_RUN)
+
+
 FINDINGS = (
-    RUN_WRONG_WAY := finding(
-        "run.wrong-way", "turns the wrong way", "stop", "off: change its leads or its brush gear back", RUN, MEND_RUN
+    RUN_WRONG_WAY := _of_run(
+        "run.wrong-way", "turns the wrong way", "stop", "off: change its leads or its brush gear back"
     ),
-    RUN_RUBS := finding(
-        "run.rubs", "something rubs while it turns", "stop", "off: open it, find what rubs", RUN, MEND_RUN
-    ),
-    RUN_SPARKING := finding(
+    RUN_RUBS := _of_run("run.rubs", "something rubs while it turns", "stop", "off: open it, find what rubs"),
+    RUN_SPARKING := _of_run(
         "run.sparking",
         "strong sparks round the commutator",
         "stop",
         "shut down: look at bars, neutral, brushes and seating first",
-        RUN,
-        MEND_RUN,
     ),
-    RUN_OVERSPEED := finding(
-        "run.overspeed", "faster than it may turn", "stop", "off at once: load, field and volts first", RUN, MEND_RUN
+    RUN_OVERSPEED := _of_run(
+        "run.overspeed", "faster than it may turn", "stop", "off at once: load, field and volts first"
     ),
-    RUN_SPARKS := finding(
-        "run.sparks",
-        "more sparks than it may have",
-        "plan",
-        "look at seating, pressure and surface, run it in longer",
-        RUN,
-        MEND_RUN,
+    RUN_SPARKS := _of_run(
+        "run.sparks", "more sparks than it may have", "plan", "look at seating, pressure and surface, run it in longer"
     ),
-    RUN_DRAG := finding(
-        "run.drag", "high current at low speed", "change", "think of drag, then of shorted turns", RUN, MEND_RUN
+    RUN_DRAG := _of_run("run.drag", "high current at low speed", "change", "think of drag, then of shorted turns"),
+    RUN_CONTACT := _of_run(
+        "run.contact", "low current at low speed", "change", "think of brush contact: springs, leads, surface"
     ),
-    RUN_CONTACT := finding(
-        "run.contact",
-        "low current at low speed",
-        "change",
-        "think of brush contact: springs, leads, surface",
-        RUN,
-        MEND_RUN,
+    RUN_WEAK_FIELD := _of_run(
+        "run.weak-field", "high current at high speed", "change", "think of a weak field or weak magnets"
     ),
-    RUN_WEAK_FIELD := finding(
-        "run.weak-field", "high current at high speed", "change", "think of a weak field or weak magnets", RUN, MEND_RUN
+    RUN_AMPS := _of_run("run.amps", "current outside its band", "plan", "find why before it goes back"),
+    RUN_SPEED := _of_run("run.speed", "speed outside its band", "plan", "find why before it goes back"),
+    RUN_BASELINE := _of_run("run.baseline", "not as at its own baseline", "plan", "find what has changed since"),
+    RUN_HOT := _of_run("run.hot", "hotter than it may be", "change", "look at load, cooling, bearings and brushes"),
+    OUTPUT_DEAD := _of_run(
+        "output.dead", "no output", "change", "brushes, field circuit and direction first, then the residual field"
     ),
-    RUN_AMPS := finding("run.amps", "current outside its band", "plan", "find why before it goes back", RUN, MEND_RUN),
-    RUN_SPEED := finding("run.speed", "speed outside its band", "plan", "find why before it goes back", RUN, MEND_RUN),
-    RUN_BASELINE := finding(
-        "run.baseline", "not as at its own baseline", "plan", "find what has changed since", RUN, MEND_RUN
+    OUTPUT_FLAT := _of_run(
+        "output.flat", "its volts do not rise with speed", "change", "field circuit and brush contact first"
     ),
-    RUN_HOT := finding(
-        "run.hot", "hotter than it may be", "change", "look at load, cooling, bearings and brushes", RUN, MEND_RUN
-    ),
-    OUTPUT_DEAD := finding(
-        "output.dead",
-        "no output",
-        "change",
-        "brushes, field circuit and direction first, then the residual field",
-        RUN,
-        MEND_RUN,
-    ),
-    OUTPUT_FLAT := finding(
-        "output.flat",
-        "its volts do not rise with speed",
-        "change",
-        "field circuit and brush contact first",
-        RUN,
-        MEND_RUN,
-    ),
-    OUTPUT_LOW := finding(
-        "output.low", "low output", "change", "brush contact, field and armature, one after another", RUN, MEND_RUN
-    ),
-    OUTPUT_HIGH := finding(
-        "output.high",
-        "high output",
-        "plan",
-        "the regulator is left out of it? Then look at field and speed",
-        RUN,
-        MEND_RUN,
+    OUTPUT_LOW := _of_run("output.low", "low output", "change", "brush contact, field and armature, one after another"),
+    OUTPUT_HIGH := _of_run(
+        "output.high", "high output", "plan", "the regulator is left out of it? Then look at field and speed"
     ),
 )
