@@ -189,9 +189,11 @@ def test_a_permit_asks_how_it_turns_where_that_can_hurt(
 def test_a_run_outside_its_band_is_decided_mended_and_run_again(shop: Shop) -> None:
     work = at_work(shop, "tool", "tool")
     work.bench.ready()
-    work.put("bump=right run-a=2.1 sparks=4 ran=yes")
+    work.put("sign.weak=yes bump=right run-a=2.1 sparks=4 ran=yes")
     assert work.found == {"run.sparking": "open"}
     assert work.bench.page.found.grade == "stop"
+    assert "it must not run before this is mended. The run: sparks 4" in work.bench.page.said.sentence
+    work.put("sign.weak=")
     work.put("decide.run.sparking=now task.mend-run=yes")
     assert work.found == {"run.sparking": "done not proven"}
     work.bench.ready()

@@ -223,6 +223,14 @@ ROWS: dict[str, tuple[str, str, str, Callable[[Bench], str], str, str]] = {
         "gap.narrow done not proven",
         "gap.narrow proven",
     ),
+    "34 out of service is said before a cause": (
+        "tool",
+        "tool",
+        "sign.weak=yes sign.sparks=ring insulation-mohm=0.4",
+        line_of,
+        "Take it out of service: it must not run before this is mended. Windings and magnets: insulation 0.4",
+        "cause",
+    ),
     "26 two points of a run": (
         "tool",
         "tool",

@@ -6,8 +6,8 @@ from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.done import done_tasks, ran_words, work_done
-from norvash.core.sheet.part import COMPLAINT, PARTS
-from norvash.core.sheet.signs_shown import mended_causes
+from norvash.core.sheet.part import COMPLAINT, LOOK
+from norvash.core.sheet.signs_shown import causes_mended, mended_causes
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, complaint_gone
@@ -17,7 +17,7 @@ from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.values import Reason
 
-_GRAVE = GRADES.index("plan")
+_GRAVE, _STOP = GRADES.index("plan"), GRADES.index("stop")
 SOUGHT, NOT_OPENED, MENDED = "Cause sought", "Not opened", "Mended, not proven"
 
 
@@ -32,15 +32,19 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
         return replace(closed, by_when="")
     if visit.sheet.signed_at is None and complaint_gone(visit.sheet):
         return _proven(visit, said)
-    grave = max((c.rank for c in visit.found.components if c.part in PARTS), default=0) >= _GRAVE
+    worst = max((c.rank for c in visit.found.components if c.part not in (COMPLAINT, LOOK)), default=0)
+    grave = worst >= _GRAVE
     searching = COMPLAINT_NOW.of(visit.sheet) == "still"
-    told = visit.measured and grave and not searching
+    told = worst >= _STOP or (visit.measured and grave and not searching)
     if cause is None or told:
         return said
-    mended = [CAUSES[c].words for c in mended_causes(visit.sheet)]
+    mended = mended_causes(visit.sheet) or [c for c in causes_mended(visit.lives) if c == cause.first.cause.id]
     if mended and not grave and not COMPLAINT_NOW.of(visit.sheet):
-        act = f"Found and mended: {listed(mended)}. Run it, then say whether the complaint is gone."
-        return replace(said, word=MENDED, act=act, why=f"{said.act} {said.why}".strip(), by_when="")
+        which = listed([CAUSES[c].words for c in mended])
+        act = f"Found and mended: {which}. Run it, then say whether the complaint is gone."
+        calls = any(c.part is COMPLAINT and c.rank >= _GRAVE for c in visit.found.components)
+        mended_now = replace(said, word=MENDED, act=act, by_when="")
+        return replace(mended_now, why="", sure="") if calls else mended_now
     if cause.share("upstream") >= rules["diagnosis.upstream"]:
         return _closed(said, cause, rules, "Do not open the motor yet: the fault lies most likely before it.")
     first = cause.first
