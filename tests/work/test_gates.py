@@ -10,6 +10,7 @@ from conftest import Shop
 from norvash.core.motor.figure_fields import PROTECTION
 from norvash.core.sheet.gates import GATES, POWER, SAFE, SERVICE, usual_method
 from norvash.core.sheet.gating import gate_now
+from norvash.core.sheet.stages.close import LATCHED
 from norvash.core.sheet.stages.prove.run import judge_run
 from norvash.core.sheet.stages.prove.run_fields import SPARKS
 from norvash.errors import Conflict, InputError
@@ -261,11 +262,16 @@ def test_a_run_before_the_last_work_is_asked_anew_and_no_slip_of_the_pen(shop: S
     work = at_work(shop, "tool", "tool")
     work.bench.see(1, "terminal.poor")
     work.put("decide.terminal.poor@1=now task.terminal=yes gone.terminal.poor@1=yes").bench.ready()
-    work.put("bump=right run-a=2.1 sparks=3 decide.run.sparking=now task.mend-run=yes")
+    work.put("latched=yes bump=right run-a=2.1 sparks=3 decide.run.sparking=now")
+    assert entry(work.bench.page, LATCHED).word == "yes"
+    work.put("task.mend-run=yes")
     assert work.found == {"run.sparking": "done not proven"}
     assert "Measured again" not in " ".join(h.words for h in work.bench.page.holds)
     shown = entry(work.bench.page, SPARKS)
     assert (shown.word, shown.before) == ("", "3, strong, all edges")
+    closed = entry(work.bench.page, LATCHED)
+    assert (closed.word, closed.before) == ("", "done")
+    assert [s.state for s in work.bench.page.rail if s.stage.id == "close"] == ["waiting"]
     work.bench.ready()
     work.put("sparks=3")
     assert work.bench.life("run.sparking").measured_again

@@ -97,11 +97,12 @@ def entry(shown: SheetPage, field: Field, place: int = 0, label: str = "") -> En
     written, words = shown.sheet.written, label or field.label
     sight = sight_of(field, shown.done, shown.found.new, place)
     left, found = written.get((field.id, place, "left")), written.get((field.id, place, "found"))
-    if field.sighted and (sight == "left" or left is not None):
-        is_open = shown.row.signed_at is None
-        old = is_open and field.after_work and left is not None and left.at < last_work(shown.sheet)
-        return Entry(field=field, place=place, label=words, given=left, sight="left", found=found, overtaken=old)
-    return Entry(field=field, place=place, label=words, given=left if sight == "left" else found, sight=sight)
+    if field.sighted and left is not None:
+        sight = "left"
+    given = left if sight == "left" else found
+    old = field.after_work and shown.row.signed_at is None and given is not None and given.at < last_work(shown.sheet)
+    before = found if field.sighted and sight == "left" else None
+    return Entry(field=field, place=place, label=words, given=given, sight=sight, found=before, overtaken=old)
 
 
 class StageFields:

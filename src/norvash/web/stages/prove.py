@@ -2,7 +2,6 @@
 
 from dataclasses import dataclass
 
-from norvash.core.sheet.done import last_work
 from norvash.core.sheet.gates import POWER
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Baseline
@@ -42,7 +41,6 @@ class Prove:
     heads: list[Entry]
     rest: list[Entry]
     ran: Entry
-    ran_anew: bool
     said: tuple[Said, ...]
     drawn: Drawing | None
     lacks: str
@@ -60,7 +58,7 @@ def view(at: At) -> Prove:
     """Return what proving shows."""
     shown = at.shown
     sheet, facts, rules = shown.sheet, shown.context.facts, shown.context.rules
-    first, ran = _causes(shown), RAN.given(sheet)
+    first = _causes(shown)
     asked = complained(sheet) or any(x.finding.id == "complaint.dead" for x in shown.visit.lives)
     run = judge_run(sheet, rules)
     points, is_open = _points(shown, run), shown.row.signed_at is None
@@ -70,7 +68,6 @@ def view(at: At) -> Prove:
         heads=points[0] if points else [],
         rest=[entry(shown, f) for f in REST if f is not RAN and f.is_offered(facts, rules)],
         ran=entry(shown, RAN),
-        ran_anew=ran is not None and is_open and ran.at < last_work(sheet),
         said=_said(shown, run),
         drawn=_drawn(shown, run),
         lacks=proof_lacks(shown.visit) if is_open and run.points and opened(shown.visit) else "",

@@ -8,10 +8,12 @@ from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages.record import HOW_FAR_OPEN
 
 FIELDS: tuple[Field, ...] = (
-    LATCHED := tick("latched", "Closed up", "Nothing holds a brush back: latches and hooks off", needs="safe"),
-    MARKS_MET := tick("marks-met", "Closed up", "Witness marks meet", needs="safe"),
-    TURNS_FREE := tick("free", "Closed up", "Turns freely by hand, no scrape", needs="safe"),
-    NOTHING_LEFT := tick("nothing-left", "Closed up", "No part left over", needs="safe"),
+    LATCHED := tick(
+        "latched", "Closed up", "Nothing holds a brush back: latches and hooks off", needs="safe", after_work=True
+    ),
+    MARKS_MET := tick("marks-met", "Closed up", "Witness marks meet", needs="safe", after_work=True),
+    TURNS_FREE := tick("free", "Closed up", "Turns freely by hand, no scrape", needs="safe", after_work=True),
+    NOTHING_LEFT := tick("nothing-left", "Closed up", "No part left over", needs="safe", after_work=True),
     TORQUE_NM := quantity(
         "torque-nm",
         "Closed up",
@@ -36,6 +38,14 @@ def _before_power(visit: Visit) -> Iterator[str]:
             yield "latches and hooks were looked at before the last work: look again"
 
 
+def _is_done(visit: Visit) -> bool:
+    """Tell whether it was closed up since the last work on it."""
+    from norvash.core.sheet.done import last_work
+
+    closed = [given.at for f in FIELDS if (given := f.given(visit.sheet)) is not None]
+    return max(closed, default=visit.sheet.at) >= last_work(visit.sheet) and bool(closed)
+
+
 STAGE = Stage(
     id="close",
     name="close",
@@ -44,4 +54,5 @@ STAGE = Stage(
     inside=True,
     schools=("school.torque", "school.order"),
     holds={"power": _before_power},
+    is_done=_is_done,
 )

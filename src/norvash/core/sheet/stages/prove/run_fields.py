@@ -198,7 +198,7 @@ REST: tuple[Field, ...] = (
         tells=(RUN_BASELINE,),
     ),
     NOISE := text("noise", "Run", "Noise, in words", needs="power"),
-    RAN := tick("ran", "Run", "It ran as it should", needs="power"),
+    RAN := tick("ran", "Run", "It ran as it should", needs="power", after_work=True),
 )
 # What stands under a run as soon as it is entered; its way of running is said at the gate.
 FIELDS: tuple[Field, ...] = (*POINT, *REST)
