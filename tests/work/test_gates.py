@@ -206,6 +206,45 @@ def test_a_run_outside_its_band_is_decided_mended_and_run_again(shop: Shop) -> N
     assert (work.told["ran"]["amps"], work.told["ran"]["sparks"]) == (2.1, 1)
 
 
+# What is read again after the work on a run of 2.9 A at 9 000 r/min with sparks of 3, and what is not proven then.
+AGAIN = {
+    "only the volts": ("run-v=229", "run.drag run.sparking", False),
+    "only the current": ("run-a=2", "run.drag run.sparking", False),
+    "only the speed": ("run-rpm=11900", "run.drag run.sparking", False),
+    "no sparks": ("run-v=229 run-a=2 run-rpm=11900", "run.sparking", False),
+    "only other volts": ("run-v=120", "run.drag run.sparking", False),
+    "with its load instead": ("run-how=load", "run.drag run.sparking", False),
+    "still so": ("run-a=2.9 run-rpm=9000", "run.drag run.sparking", True),
+    "all of it": ("run-a=2 run-rpm=11900 sparks=1", "", False),
+}
+
+
+@pytest.mark.parametrize(("rows", "open_yet", "again"), AGAIN.values(), ids=AGAIN)
+def test_a_figure_that_is_not_read_again_proves_nothing(shop: Shop, rows: str, open_yet: str, again: bool) -> None:
+    work = at_work(shop, "tool", "tool")
+    work.bench.see(1, "terminal.poor")
+    work.put("decide.terminal.poor@1=now task.terminal=yes gone.terminal.poor@1=yes").bench.ready()
+    work.put("bump=right run-v=228 run-a=2.9 run-rpm=9000 sparks=3 run-c=60 run-air-c=20")
+    work.put("decide.run.drag=now decide.run.sparking=now task.mend-run=yes").bench.ready()
+    work.put("bump=right").put(rows)
+    assert {i for i, state in work.found.items() if state not in ("proven", "withdrawn")} == set(open_yet.split())
+    assert work.bench.life("run.drag").measured_again is again
+    work.bench.put("ran", "yes")
+    assert ("no proof" in work.missing("service") or "proof run" in work.missing("service")) is bool(open_yet)
+    assert (work.told or {}).get("rise_k") is None
+
+
+def test_a_speed_from_before_the_work_allows_no_more_volts(shop: Shop) -> None:
+    work = at_work(shop, "traction", "series")
+    work.bench.ready()
+    work.put("run-how=free bump=right run-v=8 run-rpm=420 run-v@1=18 run-rpm@1=900 sparks=4")
+    work.put("decide.run.sparking=now task.mend-run=yes").bench.ready()
+    work.put("run-how=free bump=right")
+    with pytest.raises(InputError, match=r"until r/min is read"):
+        work.put("run-v@1=18")
+    work.put("run-v=8 run-rpm=400 run-v@1=18")
+
+
 def test_the_motor_is_held_against_its_own_run_after_the_last_good_repair(shop: Shop) -> None:
     work = at_work(shop, "tool", "construction=universal rated_v=230 rated_a=6")
     work.bench.ready()

@@ -38,13 +38,16 @@ def life_id(sheet_id: str, life: Life) -> str:
 
 
 def begin_lives(conn: Connection, motor_id: str, sheet_id: str, lives: Iterable[Life]) -> None:
-    """Keep what was found on an open sheet: each finding once at its place, in the words that it has now."""
+    """Keep what was found on an open sheet: each finding once at its place, in the words that it has now, and whether
+    it was withdrawn: work that is done later does not make it one again.
+    """
     for life in lives:
         if _is_news(life, sheet_id):
             conn.execute(
                 """insert into life (id, motor_id, sheet_id, position_number, finding, grade, words, state, who, why)
-                   values (:id, :motor_id, :sheet_id, :position, :finding, :grade, :words, 'open', '', '')
-                   on conflict (id) do update set grade = excluded.grade, words = excluded.words""",
+                   values (:id, :motor_id, :sheet_id, :position, :finding, :grade, :words, :state, '', '')
+                   on conflict (id) do update set grade = excluded.grade, words = excluded.words,
+                       state = case when 'withdrawn' in (state, excluded.state) then excluded.state else state end""",
                 {
                     "id": life_id(sheet_id, life),
                     "motor_id": motor_id,
@@ -53,16 +56,18 @@ def begin_lives(conn: Connection, motor_id: str, sheet_id: str, lives: Iterable[
                     "finding": life.finding.id,
                     "grade": life.finding.grade,
                     "words": life.finding.words,
+                    "state": "withdrawn" if life.state == "withdrawn" else "open",
                 },
             )
 
 
 def _is_news(life: Life, sheet_id: str) -> bool:
-    """Tell whether a finding of a sheet is not in the record yet, or in other words."""
+    """Tell whether a finding of a sheet is new, in other words, withdrawn, or found again after that."""
     kept, finding = life.kept, life.finding
     if kept is None:
         return True
-    return kept.sheet_id == sheet_id and (kept.finding.words, kept.finding.grade) != (finding.words, finding.grade)
+    known = (kept.finding.words, kept.finding.grade, kept.state == "withdrawn")
+    return kept.sheet_id == sheet_id and known != (finding.words, finding.grade, life.state == "withdrawn")
 
 
 def keep_lives(conn: Connection, before: Iterable[KeptLife], after: Iterable[KeptLife], act_id: str) -> None:

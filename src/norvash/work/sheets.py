@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from datetime import date
 
-from norvash.core.sheet.done import done_tasks, touched
+from norvash.core.sheet.done import done_tasks, last_work, touched
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.gates import GATES, SAFE
 from norvash.core.sheet.given import Given, Sight
@@ -86,7 +86,7 @@ def enter(
         )
         if sight == "asked":
             return _Entered(context, there, given, None)
-        judged, stood = _judged_by(conn, context, field, place, given), _overwritten(field, there, given)
+        judged, stood = _judged_by(conn, context, field, place, given), _overwritten(field, there, given, sheet)
         if judged is not None and stood is not None:
             before = judge(context, act.at.date()).found.lives
             was_slip, sight_now = slip(before, judged.found.lives, stood.typed, seeing, sight=sight, touched=touching)
@@ -117,9 +117,13 @@ def enter(
     return prepared(conn, act, "enter", typed=typed, prepare=prepare, body=body)
 
 
-def _overwritten(field: Field, there: Given | None, given: Given) -> Given | None:
-    """Return what an entry takes the place of, None where it only completes it: a map is painted mark by mark."""
+def _overwritten(field: Field, there: Given | None, given: Given, sheet: Sheet) -> Given | None:
+    """Return what an entry takes the place of, None where it only completes it, as a map is painted mark by mark, and
+    where what stands there is of a run before the last work.
+    """
     if there is None or not there.stands or not field.sighted:
+        return None
+    if field.after_work and there.at < last_work(sheet):
         return None
     before, after = there.record, given.record
     if isinstance(before, PaintedMap) and isinstance(after, PaintedMap):

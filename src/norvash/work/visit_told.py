@@ -22,6 +22,7 @@ from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.run import judge_run
 from norvash.core.sheet.stages.prove.run_fields import COAST_S, NOISE, RUN_HOW
 from norvash.core.sheet.stages.prove.run_figures import rise_k
+from norvash.core.sheet.stages.prove.since import read_since
 from norvash.core.sheet.walk import looked_at, opened
 from norvash.core.verdict.components import Component
 from norvash.core.verdict.grades import word_of
@@ -70,8 +71,8 @@ def _ran(page: SheetPage) -> Plain | None:
     """Return how it ran after the last work: its points, the figures that later runs are held against, and what was
     said of them; None where it was not run since.
     """
-    sheet = page.sheet
-    run = judge_run(sheet, page.context.rules, since=last_work(sheet))
+    sheet = read_since(page.sheet, last_work(page.sheet))
+    run = judge_run(sheet, page.context.rules)
     if run.at is None:
         return None
     return {

@@ -4,7 +4,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, replace
 from functools import cached_property
 
-from norvash.core.sheet.done import DONE, done_by, done_tasks, work_done
+from norvash.core.sheet.done import DONE, done_by, done_tasks, last_work, work_done
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given, Sight
@@ -180,7 +180,7 @@ class _Visit:
         """Return a life with its state."""
         done = max((g.at for g in life.done), default=self.sheet.at)
         since = life.finding.id == SET_WORN.id or any(g.at >= done for g in life.proof)
-        again = life.at in self.now and bool(life.done) and since
+        again = life.at in self.now and bool(life.done) and since and not self._waits(life)
         state = self._state(life, again=again)
         return replace(life, state=state, measured_again=again and state == "open")
 
@@ -188,15 +188,25 @@ class _Visit:
         dropped = life.decided is not None and life.decided.word == "dropped" and life.finding.grade != "stop"
         if dropped or (life.finding.part is COMPLAINT and upstream(self.sheet)):
             return "dropped"
-        if self._proven(life):
-            return "proven"
-        if not (life.at in self.found or life.at in self.now or self._carried(life.kept)):
+        stands = life.at in self.found or life.at in self.now
+        if life.kept is not None and life.kept.state == "withdrawn" and not stands:
             return "withdrawn"
+        if not self._waits(life):
+            if self._proven(life):
+                return "proven"
+            if not stands and not self._carried(life.kept):
+                return "withdrawn"
         if self._is_put_off(life):
             return "put off"
-        if again:
-            return "open"
-        return "done not proven" if life.done or self._was_done(life) else "open"
+        return "done not proven" if not again and (life.done or self._was_done(life)) else "open"
+
+    def _waits(self, life: Life) -> bool:
+        """Tell whether a figure that is read anew after any work is still that from before the work on a finding: then
+        nothing is proven, and nothing taken back, whatever else was read since.
+        """
+        since = max((g.at for g in life.done), default=last_work(self.sheet))
+        read = (self.read.get(f.id, ()) for f in TOLD_BY.get(life.finding.id, ()) if f.after_work)
+        return any(given and max(g.at for _, _, g in given) < since for given in read)
 
     def _was_done(self, life: Life) -> bool:
         """Tell whether it was done at an earlier visit and is still not proven."""

@@ -9,9 +9,10 @@ from norvash.core.sheet.signs_shown import causes_mended
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT, complained
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
-from norvash.core.sheet.stages.prove.run import Run, judge_run
+from norvash.core.sheet.stages.prove.run import Run, judge_run, points_of
 from norvash.core.sheet.stages.prove.run_fields import POINT, RAN, REST, RUN_HOW
 from norvash.core.sheet.stages.prove.run_figures import comparable, held_amps, held_rpm
+from norvash.core.sheet.stages.prove.since import run_now
 from norvash.core.sheet.stages.prove.stage import proof_lacks
 from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.walk import opened
@@ -60,8 +61,8 @@ def view(at: At) -> Prove:
     sheet, facts, rules = shown.sheet, shown.context.facts, shown.context.rules
     first = _causes(shown)
     asked = complained(sheet) or any(x.finding.id == "complaint.dead" for x in shown.visit.lives)
-    run = judge_run(sheet, rules)
-    points, is_open = _points(shown, run), shown.row.signed_at is None
+    run = judge_run(run_now(sheet), rules)
+    points, is_open = _points(shown), shown.row.signed_at is None
     return Prove(
         gate=gate_shown(POWER, shown),
         points=points,
@@ -92,12 +93,13 @@ def _said(shown: SheetPage, run: Run) -> tuple[Said, ...]:
     return tuple(Said(said["words"], said["right"]) for said in ran["said"])
 
 
-def _points(shown: SheetPage, run: Run) -> list[list[Entry]]:
+def _points(shown: SheetPage) -> list[list[Entry]]:
     """Return the points of a run as rows of entries; on an open sheet with an empty one after them."""
     facts, rules = shown.context.facts, shown.context.rules
     fields = [f for f in POINT if f.is_offered(facts, rules)]
-    places = [p.place for p in run.points] or ([] if shown.sheet.signed_at else [0])
-    more = [places[-1] + 1] if run.points and not shown.sheet.signed_at else []
+    read = points_of(shown.sheet)
+    places = [p.place for p in read] or ([] if shown.sheet.signed_at else [0])
+    more = [places[-1] + 1] if read and not shown.sheet.signed_at else []
     return [[entry(shown, f, place) for f in fields] for place in (*places, *more)]
 
 

@@ -5,16 +5,20 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, RUN_RPM, RUN_S, RUN_V
+from norvash.core.sheet.stages.prove.since import read_since
 from norvash.core.sheet.stages.prove.volts import fastest, too_much
 from norvash.core.text.words import grouped
 from norvash.errors import InputError
 
 
 def refuse_run(field: Field, place: int, *, word: str, number: float | None, sheet: Sheet, rules: MotorRules) -> None:
-    """Refuse a run that its construction forbids.
+    """Refuse a run that its construction forbids; what was read before the last work says nothing of it.
 
     Raises: InputError with the voltage that is allowed. Source: rules run.start, run.most, run.burst
     """
+    from norvash.core.sheet.done import last_work
+
+    sheet = read_since(sheet, last_work(sheet))
     if field is RUN_V and number is not None and RUN_HOW.of(sheet) != "load":
         _volts(sheet, place, number, rules)
     elif field is RUN_HOW and word == "free":

@@ -2,13 +2,11 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
-from datetime import datetime
 
 from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.given import Given
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.output import output_lacks, output_told
@@ -32,15 +30,11 @@ class Run:
     lacks: tuple[str, ...]
 
 
-def _since(given: Given | None, since: datetime | None) -> Given | None:
-    return given if given is not None and (since is None or given.at >= since) else None
-
-
-def points_of(sheet: Sheet, since: datetime | None = None) -> tuple[Point, ...]:
-    """Return the points of a run in their order; of what was read since a time, where one is given."""
+def points_of(sheet: Sheet) -> tuple[Point, ...]:
+    """Return the points of a run in their order."""
 
     def read(field: Field, place: int) -> float | None:
-        given = _since(field.given(sheet, place), since)
+        given = field.given(sheet, place)
         return None if given is None else given.number if given.number is not None else float(given.word)
 
     made = []
@@ -57,21 +51,20 @@ def judged_at(points: tuple[Point, ...]) -> Point | None:
     return max((p for p in points if p.measured), key=lambda p: (p.volts or 0.0, p.place), default=None)
 
 
-def judge_run(sheet: Sheet, rules: MotorRules, since: datetime | None = None) -> Run:
-    """Judge a run by its figures, of those read since a time where one is given.
+def judge_run(sheet: Sheet, rules: MotorRules) -> Run:
+    """Judge a run by its figures.
 
     Source: rules run.*, amps.band, output.*
     """
-    points = points_of(sheet, since)
+    points = points_of(sheet)
     at = judged_at(points)
     told = list(_told(sheet, points, at, rules))
-    seen = _since(first_look(sheet.facts).given(sheet), since) is not None
     return Run(
         points=points,
         at=at,
         said=tuple(x for x in told if isinstance(x, Said)),
         found=tuple(x for x in told if isinstance(x, Finding)),
-        lacks=tuple(_lacks(sheet, points, at, rules, seen=seen)),
+        lacks=tuple(_lacks(sheet, points, at, rules)),
     )
 
 
@@ -88,12 +81,10 @@ def _told(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: Moto
         yield from baseline_told(sheet, at, sheet.baseline, rules)
 
 
-def _lacks(
-    sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: MotorRules, *, seen: bool
-) -> Iterator[str]:
-    """Yield what a run lacks to prove anything; `seen` tells that somebody saw which way it turns."""
+def _lacks(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: MotorRules) -> Iterator[str]:
+    """Yield what a run lacks to prove anything."""
     facts, look = sheet.facts, first_look(sheet.facts)
-    if not seen:
+    if look.given(sheet) is None:
         yield f"{look.label[0].lower()}{look.label[1:]}: which way round, whether it rubs"
     if facts.motor_class == "generator":
         lacks = output_lacks(sheet, [(p.rpm, p.volts) for p in points], rules)

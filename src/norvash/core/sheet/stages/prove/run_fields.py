@@ -7,6 +7,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Pick, Quantity
 from norvash.core.sheet.fields_made import More, pick, quantity, text, tick
+from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.stages.prove.run_findings import (
     OUTPUT_DEAD,
     OUTPUT_FLAT,
@@ -27,19 +28,8 @@ from norvash.core.sheet.stages.prove.run_findings import (
 )
 from norvash.core.sheet.stages.prove.volts import run_free_words
 
-_FIGURES = (
-    RUN_OVERSPEED,
-    RUN_DRAG,
-    RUN_CONTACT,
-    RUN_WEAK_FIELD,
-    RUN_AMPS,
-    RUN_SPEED,
-    RUN_BASELINE,
-    OUTPUT_DEAD,
-    OUTPUT_FLAT,
-    OUTPUT_LOW,
-    OUTPUT_HIGH,
-)
+_OUTPUT = (OUTPUT_DEAD, OUTPUT_FLAT, OUTPUT_LOW, OUTPUT_HIGH)
+_BOTH = (RUN_DRAG, RUN_CONTACT, RUN_WEAK_FIELD, RUN_BASELINE)
 
 
 def _driven(facts: Facts, _rules: MotorRules) -> bool:
@@ -81,7 +71,7 @@ RUN_HOW = pick(
 )
 
 
-def _of_point(field_id: str, label: str, dimension: str, high: float) -> Quantity:
+def _of_point(field_id: str, label: str, dimension: str, high: float, tells: tuple[Finding, ...]) -> Quantity:
     """Return a figure that every point of a run has."""
     return quantity(
         field_id,
@@ -93,7 +83,7 @@ def _of_point(field_id: str, label: str, dimension: str, high: float) -> Quantit
         whole=True,
         high=high,
         judged=True,
-        tells=_FIGURES,
+        tells=tells,
         after_work=True,
     )
 
@@ -107,9 +97,9 @@ def _looked(field_id: str, label: str, *choices: tuple[str, str], **more: Unpack
 
 
 POINT: tuple[Field, ...] = (
-    RUN_V := _of_point("run-v", "Volts", "voltage", 50000),
-    RUN_A := _of_point("run-a", "Current", "current", 50000),
-    RUN_RPM := _of_point("run-rpm", "Speed", "speed", 1e5),
+    RUN_V := _of_point("run-v", "Volts", "voltage", 50000, _OUTPUT),
+    RUN_A := _of_point("run-a", "Current", "current", 50000, (*_BOTH, RUN_AMPS)),
+    RUN_RPM := _of_point("run-rpm", "Speed", "speed", 1e5, (*_BOTH, RUN_OVERSPEED, RUN_SPEED, *_OUTPUT)),
     SPARKS := pick(
         "sparks",
         "Run",

@@ -13,6 +13,7 @@ from norvash.core.sheet.stages.prove import earth, run_fields, run_findings
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM, earth_found
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW
+from norvash.core.sheet.stages.prove.since import read_since, run_now
 from norvash.core.text.words import listed
 
 _BEFORE_WORK = (
@@ -25,7 +26,7 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
 
     yield from earth_found(sheet, rules)
     if any(f.places(sheet) for f in run_fields.FIELDS):
-        yield from ((0, f) for f in judge_run(sheet, rules).found)
+        yield from ((0, f) for f in judge_run(run_now(sheet), rules).found)
 
 
 def _before_power(visit: Visit) -> Iterator[str]:
@@ -65,7 +66,7 @@ def proof_lacks(visit: Visit) -> str:
     sheet, ran, last = visit.sheet, run_fields.RAN.given(visit.sheet), last_work(visit.sheet)
     if not points_of(sheet):
         return "no proof run"
-    run = judge_run(sheet, visit.rules, since=last)
+    run = judge_run(read_since(sheet, last), visit.rules)
     if run.at is None or (ran is not None and ran.at < last):
         return _BEFORE_WORK
     if run.lacks:
