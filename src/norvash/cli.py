@@ -151,15 +151,18 @@ def forecast_cases(given: argparse.Namespace) -> None:
 
 def prove(given: argparse.Namespace) -> None:
     """Try the forecast on simulated fleets: what share of its bands hold, beside hand sums and least squares."""
+    from norvash.core.forecast.proof import KINDS, table
     from norvash.core.forecast.proof import prove as run
-    from norvash.core.forecast.proof import table
 
-    found = ""
-    for done, tallies in run(given.sets, given.seed):
-        print(f"\r[{'#' * round(40 * done):40}] {done:4.0%}", end="", file=sys.stderr, flush=True)
-        found = table(tallies) if done == 1 else ""
+    parts = []
+    for kind, words in KINDS.items():
+        sets = given.sets if kind == "measured" else given.rough
+        for done, tallies in run(sets, given.seed, kind):
+            print(f"\r[{'#' * round(40 * done):40}] {done:4.0%} {kind:8}", end="", file=sys.stderr, flush=True)
+            found = table(tallies, kind) if done == 1 else ""
+        parts.append(f"**{words[0].upper()}{words[1:]}**: {sets} sets\n\n{found}")
     print(file=sys.stderr)
-    made = f"{given.sets} sets, seed {given.seed}, {date.today():%Y-%m-%d}\n\n{found}"
+    made = "\n".join((f"Seed {given.seed}, {date.today():%Y-%m-%d}\n", *parts))
     if given.into is None:
         print(made, end="")
         return
@@ -256,6 +259,7 @@ def _parser() -> argparse.ArgumentParser:
     one.set_defaults(run=forecast_cases)
     one = commands.add_parser("prove", help=prove.__doc__)
     one.add_argument("--sets", type=int, default=10000, help="how many sets to simulate")
+    one.add_argument("--rough", type=int, default=4000, help="how many of each kind that is only known roughly")
     one.add_argument("--seed", type=int, default=20261125, help="seed of the simulation")
     one.add_argument("--into", type=Path, help="write the table into this file, between its two marks")
     one.set_defaults(run=prove)

@@ -14,7 +14,7 @@ from norvash.core.forecast.model import forecast, forecasts
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.forecast.plain import case_of, cases_of
 from norvash.core.forecast.prior import rate_prior, shortest_shift
-from norvash.core.forecast.proof import prove, share, table
+from norvash.core.forecast.proof import KINDS, prove, share, table
 from norvash.errors import InputError
 
 DIGITS = 1e-4
@@ -164,6 +164,9 @@ BAD: dict[str, tuple[dict[str, Any], str]] = {
     "a pattern of 51 weeks": ({"usage": {"season_weights": [1] * 51}}, "season_weights"),
     "less than no use": ({"usage": {"declared_per_week": -1}}, "declared_per_week"),
     "flags without rates": ({"past_censored": [True]}, "past_censored"),
+    "words without rates": ({"past_about": [True]}, "past_about"),
+    "fitted less than not at all": ({"fitted_sd": -1}, "fitted_sd"),
+    "a unit that is none": ({"unit_of_use": "miles"}, "unit_of_use"),
     "a constant that is not known": ({"constants": {"luck": 1}}, "constants"),
 }
 
@@ -175,8 +178,31 @@ def test_a_case_that_cannot_be_is_refused_at_its_field(change: dict[str, Any], f
     assert refused.value.field == field
 
 
-def test_bands_hold_on_a_simulated_fleet_whose_truth_is_richer() -> None:
-    (_, tallies), *_ = list(prove(300, 7))[-1:]
+def test_what_is_known_only_roughly_widens_a_forecast_and_moves_nothing_else() -> None:
+    case = worn(160, (0.4,))
+    rates = (-2.7, -2.9, -2.5)
+    sure, about = (replace(case, visits=(), past=tuple(PastSet(x, about=a) for x in rates)) for a in (False, True))
+    assert forecast(about).prior.scale > 1.02 * forecast(sure).prior.scale
+    assert forecast(about).prior.loc == forecast(sure).prior.loc
+    widths = [m.use.p90 - m.use.p10 for m in forecasts([replace(case, fitted_sd=sd) for sd in (0.0, 5.0, 20.0, 40.0)])]
+    assert widths == sorted(widths)
+    assert widths[-1] > 1.5 * widths[0]
+    many = [forecast(replace(worn(160, (0.2, 0.4, 0.6)), fitted_sd=sd)).use for sd in (0.0, 20.0)]
+    assert many[1].p90 - many[1].p10 < 1.35 * (many[0].p90 - many[0].p10)  # readings tell the rate without the fitting
+
+
+def test_use_in_years_is_the_calendar() -> None:
+    years = {**GOOD, "unit_of_use": "years", "expected_life": 6, "past_log_rates": [0.5], "past_about": [True]}
+    years["visits"] = [{"use": 2.5, "sigma_mm": 0.05, "lengths_mm": [12, 12.4]}]
+    made = forecast(case_of(years))
+    assert made.weeks is not None
+    for use, weeks in zip(asdict(made.use).values(), asdict(made.weeks).values(), strict=True):
+        assert weeks == pytest.approx((use - 2.5) * 365.25 / 7, rel=1e-4)
+
+
+@pytest.mark.parametrize("kind", KINDS)
+def test_bands_hold_on_a_simulated_fleet_whose_truth_is_richer(kind: str) -> None:
+    (_, tallies), *_ = list(prove(300, 7, kind))[-1:]
     for n in (1, 2, 3):
         t = tallies[n]
         assert 0.74 <= share(t.band80) <= 0.92
@@ -186,7 +212,7 @@ def test_bands_hold_on_a_simulated_fleet_whose_truth_is_richer() -> None:
     assert share(tallies[2].line80) < 0.78
     again = [t.width for _, made in prove(20, 7) for t in made.values()]
     assert again == [t.width for _, made in prove(20, 7) for t in made.values()]
-    assert len(table(tallies).splitlines()) == 2 + len(tallies)
+    assert len(table(tallies, kind).splitlines()) == 2 + len(tallies)
 
 
 def test_sets_side_by_side_keep_the_figures_of_their_own() -> None:

@@ -17,7 +17,7 @@ from norvash.core.sheet.stages.commutator.run_out import RUN_OUT
 from norvash.core.sheet.stages.decide import decision
 from norvash.errors import Conflict
 from norvash.store import entries
-from norvash.store.database import Connection, connect
+from norvash.store.database import Connection, connect, prepare
 from norvash.store.records import kept
 from norvash.work.acting import Act
 from norvash.work.loading import load
@@ -38,6 +38,7 @@ def record(tmp_path_factory: pytest.TempPathFactory) -> Path:
     conn = sqlite3.connect(path)
     conn.executescript(KEPT.read_text())
     conn.close()
+    prepare(path)
     return path
 
 

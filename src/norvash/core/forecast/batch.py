@@ -17,7 +17,7 @@ KIND = np.float32
 class Batch:
     """N cases of one shape: J visits, B brushes in K groups of one age.
 
-    Shapes: new, usable, limit, loc, scale, df and each constant (N); use, sd (N, J);
+    Shapes: new, usable, limit, loc, scale, df, fitted_sd and each constant (N); use, sd (N, J);
     length, seen (N, J, B); shift (N, B); member (N, B, K); fitted (N, K). Lengths are counted from new by adding the
     shift, what a brush had lost before its clock started; those not measured are 0 and unseen.
     """
@@ -36,6 +36,7 @@ class Batch:
     shift: Array
     member: Array
     fitted: Array
+    fitted_sd: Array
     constants: dict[str, Array]
 
     @property
@@ -76,6 +77,7 @@ def pack(cases: Cases, priors: Sequence[Prior]) -> Batch:
         shift=shift,
         member=member,
         fitted=fitted,
+        fitted_sd=np.array([c.fitted_sd for c in cases], KIND),
         constants=_constants(cases),
     )
 

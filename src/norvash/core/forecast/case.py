@@ -96,6 +96,11 @@ class Usage:
                 _within(weight, 0.0, 100.0, "a weight of the year's pattern", "season_weights")
 
 
+# Use in years is the calendar: a week is a week, whatever runs in it.
+CALENDAR = Usage(declared_per_week=7 / 365.25)
+EXACT_WEEKS = {"rate_sd": 0.0, "week_var": 0.0}
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Case:
     """One set of brushes: its lengths [mm], expected life [use], what the family did, its visits and its use.
@@ -103,7 +108,7 @@ class Case:
     `fitted` gives each brush's own use at fitting for a set whose brushes differ in age; `started_mm` each brush's
     length where its clock starts, for a set that was worn before its record began; `shortest_of` is the true number
     of brushes where only the shortest was ever recorded (`brushes` is 1 then); `run_since` is what has run since the
-    last visit.
+    last visit; `fitted_sd` is how far the use at which the set was fitted is known (standard uncertainty).
     """
 
     new_mm: float
@@ -117,6 +122,7 @@ class Case:
     started_mm: tuple[float, ...] = ()
     shortest_of: int = 1
     run_since: float = 0.0
+    fitted_sd: float = 0.0
     constants: Constants = field(default=Constants())
 
     def __post_init__(self) -> None:
@@ -124,6 +130,7 @@ class Case:
         _within(self.limit_mm, -1e4, 1e4, "a limit", "limit_mm")
         _within(self.expected_life, 1e-3, 1e9, "an expected life", "expected_life")
         _within(self.brushes, 1, 200, "a number of brushes", "brushes")
+        _within(self.fitted_sd, 0.0, 1e9, "an uncertainty of the use at fitting", "fitted_sd")
         if not self.limit_mm < self.new_mm:
             raise InputError(
                 f"The limit of {self.limit_mm:g} mm is not below the new length of {self.new_mm:g} mm.",

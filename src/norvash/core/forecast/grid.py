@@ -95,7 +95,7 @@ def believe(batch: Batch, found: Deviations) -> Believed:
     rate, c = np.exp(g), batch.constants
     n, k = batch.fitted.shape
     level = np.broadcast_to(batch.new[:, None, None], (n, k, NODES))
-    variance = np.broadcast_to((c["new_sd_mm"] ** 2)[:, None, None], (n, k, NODES))
+    variance: Array = (c["new_sd_mm"] ** 2)[:, None, None] + _of_fitting(batch, rate)
     tail, jumped, before = np.full(n, 0.5, KIND), np.zeros(n, KIND), np.zeros(n, KIND)
     for j in range(batch.use.shape[1]):
         step = _interval(batch, found, rate, before, j)
@@ -121,6 +121,16 @@ def believe(batch: Batch, found: Deviations) -> Believed:
         variance = plain[1] + share * (shaken[1] - plain[1] + (1 - share) * apart * apart)
         weight, before = np.maximum(both / total[:, None], _LEAST_WEIGHT), batch.use[:, j]
     return Believed(g=g, weight=weight, level=level, variance=variance, tail=tail, jumped=jumped, step=width)
+
+
+def _of_fitting(batch: Batch, rate: Array) -> Array:
+    """Return the variance [mm²] of a set that was fitted some time within a span, at each rate; shape (N, K, nodes).
+
+    A brush that came in later has a day of its own.
+    """
+    first = (batch.fitted <= 0).astype(KIND)[:, :, None]
+    span: Array = first * (rate * batch.fitted_sd[:, None])[:, None, :] ** 2
+    return span
 
 
 def _interval(batch: Batch, found: Deviations, rate: Array, before: Array, j: int) -> _Interval:

@@ -3,11 +3,12 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import asdict
 
-from norvash.core.forecast.case import Case, Constants, Forecast, Usage, Visit
+from norvash.core.forecast.case import CALENDAR, EXACT_WEEKS, Case, Constants, Forecast, Usage, Visit
 from norvash.core.forecast.past_set import PastSet
 from norvash.errors import InputError
 
 _INSTRUMENTS = {"caliper": 0.05, "rule": 0.4, "depth_gauge": 0.02, "micrometer": 0.02}
+_UNITS = {"h": "hours", "hours": "hours", "starts": "starts", "years": "years"}
 _DIGITS = 7
 _MOST_BRUSHES = 40
 
@@ -37,6 +38,10 @@ def case_of(given: object) -> Case:
     brushes = int(_number(given, "brushes"))
     if not 1 <= brushes <= _MOST_BRUSHES:
         raise InputError(f"{brushes} brushes cannot be.", f"Give 1 to {_MOST_BRUSHES}.", "brushes")
+    by_calendar = _unit(given) == "years" and not given.get("usage")
+    constants = given.get("constants") or {}
+    if by_calendar and isinstance(constants, Mapping):
+        constants = {**EXACT_WEEKS, **constants}
     return Case(
         new_mm=_number(given, "new_length_mm"),
         limit_mm=_number(given, "limit_mm"),
@@ -44,12 +49,13 @@ def case_of(given: object) -> Case:
         expected_life=_number(given, "expected_life"),
         visits=tuple(_visit(v) for v in _list(given, "visits")),
         past=_past(given),
-        usage=_usage(given.get("usage") or {}),
+        usage=CALENDAR if by_calendar else _usage(given.get("usage") or {}),
         fitted=tuple(_each(given, "fitted_use")),
         started_mm=tuple(_each(given, "started_mm")),
         shortest_of=int(_number(given, "shortest_of", 1)),
         run_since=_number(given, "run_since", 0),
-        constants=_constants(given.get("constants") or {}),
+        fitted_sd=_number(given, "fitted_sd", 0),
+        constants=_constants(constants),
     )
 
 
@@ -112,12 +118,24 @@ def _visit(given: object) -> Visit:
 
 
 def _past(given: Mapping[str, object]) -> tuple[PastSet, ...]:
-    rates, cut = _each(given, "past_log_rates"), _list(given, "past_censored")
-    if len(cut) not in (0, len(rates)):
-        raise InputError(
-            "past_censored does not match past_log_rates.", "Give one true or false for each.", "past_censored"
-        )
-    return tuple(PastSet(x, bool(c)) for x, c in zip(rates, cut or [False] * len(rates), strict=True))
+    rates = _each(given, "past_log_rates")
+    cut, about = (_flags(given, name, len(rates)) for name in ("past_censored", "past_about"))
+    return tuple(PastSet(x, c, a) for x, c, a in zip(rates, cut, about, strict=True))
+
+
+def _flags(given: Mapping[str, object], name: str, count: int) -> list[bool]:
+    flags = _list(given, name)
+    if len(flags) not in (0, count):
+        raise InputError(f"{name} does not match past_log_rates.", "Give one true or false for each.", name)
+    return [bool(f) for f in flags] or [False] * count
+
+
+def _unit(given: Mapping[str, object]) -> str:
+    """Return the unit of use; a case without one is in hours."""
+    unit = str(given.get("unit_of_use") or "hours")
+    if unit not in _UNITS:
+        raise InputError(f"“{unit}” is no unit of use.", "Write h, starts or years.", "unit_of_use")
+    return _UNITS[unit]
 
 
 def _usage(given: object) -> Usage:

@@ -11,6 +11,7 @@ GUESS_SD = 0.5
 FREEDOM = 4.0
 _SWEEPS = 8
 _LEAST_SHARE = 0.02
+ABOUT_SD = 0.25
 _SHORTEST = ((1, 0.0), (2, 0.56), (4, 1.03), (6, 1.27), (8, 1.42))
 _SHORTEST_SD = 0.13
 
@@ -35,18 +36,21 @@ def shortest_shift(brushes: int) -> float:
 def rate_prior(guess: float, past: tuple[PastSet, ...] = ()) -> Prior:
     """Return the Student-t prior of the log rate from a guess and past sets, censored ones imputed.
 
+    A set that lasted about so long counts whole, and widens what is believed.
+
     Units: guess and rates [ln(mm per unit of use)].
     Source: normal-inverse-chi-squared conjugate update; moments of the truncated normal
     """
     values = [p.log_rate for p in past]
-    spare = [0.0] * len(past)
+    spare = [ABOUT_SD**2 if p.about else 0.0 for p in past]
     if not any(p.at_most for p in past):
-        return _updated(guess, values, 0.0)[0]
+        return _updated(guess, values, sum(spare))[0]
     loc, variance = guess, GUESS_SD**2
     for _ in range(_SWEEPS):
         for i, p in enumerate(past):
             if p.at_most:
-                values[i], spare[i] = _below(p.log_rate, loc, variance)
+                values[i], imputed = _below(p.log_rate, loc, variance)
+                spare[i] = imputed + (ABOUT_SD**2 if p.about else 0.0)
         prior, variance = _updated(guess, values, sum(spare))
         loc = prior.loc
     return prior
