@@ -23,6 +23,7 @@ NAMES = {
     "holder-fit",
     "seating",
     "interval-table",
+    "whole-runs",
     "speed-ladder",
     "cable-drop",
     "battery",

@@ -8,7 +8,7 @@ from functools import partial
 from norvash.core.brush.limits import Limit
 from norvash.core.motor.record import BrushSet
 from norvash.core.planning.hindsight import Outcome, reached, scores
-from norvash.core.planning.interval_table import IntervalTable
+from norvash.core.planning.interval_table import IntervalTable, TableNotes
 from norvash.core.planning.outlook import propose
 from norvash.core.planning.policies import dues, earliest, look_due, overdue, runs_left
 from norvash.core.planning.policy import Policy
@@ -272,7 +272,7 @@ def tables(rules: MotorRules) -> list[object]:
     """Return a table that the shop makes for itself, and what tables answer."""
     shop = shop_table(22.0, 8.0, 2, life=900.0, past=(), sd_mm=0.05, rules=rules)
     short = shop_table(22.0, 8.0, 4, life=14.0, past=(), sd_mm=0.05, rules=rules)
-    one = IntervalTable((0.0, 100.0), (12.0,), ((50.0,), (80.0,)), "length", 60.0)
+    one = IntervalTable((0.0, 100.0), (12.0,), ((50.0,), (80.0,)), "length", TableNotes(60.0))
     looks = [one.look_up(u, mm) for u in (0.0, 99.0, 100.0, 500.0) for mm in (20.0, 12.0, 11.9)]
     return [asdict(shop), asdict(short), *looks]
 

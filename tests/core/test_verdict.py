@@ -148,7 +148,10 @@ WORDS: dict[str, tuple[MotorState, tuple[str, ...]]] = {
         state(a_round(10, 16, 16, sd=0.6), a_round(20, 9.6, 9.6, sd=0.6)),
         ("Change the set", "shorter than is worth while"),
     ),
-    "whole runs": (state(a_round(20, 15, 16), own={**FITTED, "run_length_units": 3.0}), ("whole runs of 3 h left",)),
+    "whole runs": (
+        state(a_round(20, 15, 16), own={**FITTED, "run_length_units": 3.0}),
+        ("In whole runs of 3 h: ", "would end at"),
+    ),
     "where it is wet": (
         state(a_round(20, 21, 21), own={**FITTED, "conditions": "wet"}),
         ("12 months since the last complete look",),

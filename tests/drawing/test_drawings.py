@@ -361,7 +361,7 @@ def test_an_interval_found_is_framed_and_a_miss_marks_the_edge() -> None:
     assert framed.svg().count("<rect") == 5
     assert "row 500 h, column 8.5 mm: 600 h" in framed.description
     assert interval_grid(TABLE, [(1, None)], "h", 620).svg().count("<rect") == 4
-    assert [r[-1] for r in framed.rows] == ["0", "300"]
+    assert [r[-1] for r in framed.rows] == ["change", "300"]
 
 
 def test_past_bands_stand_against_the_limit_that_was_reached() -> None:

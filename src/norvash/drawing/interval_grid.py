@@ -19,13 +19,13 @@ def interval_grid(
     Units: width [px]; unit is that of the use. Shape: found holds row and column (from 0), None where there is none.
     """
     across = max((width - _FIRST_PX) / len(table.columns_mm), _LEAST_CELL_PX)
-    longest = max(max(row) for row in table.cells) or 1.0
+    longest = max((c for row in table.cells for c in row if c is not None), default=0.0) or 1.0
     made: list[Element] = [label("text-soft", 0, 14, unit), label("text-soft", _FIRST_PX - 8, 14, "mm", "end")]
     for j, column in enumerate(table.columns_mm):
         made.append(label("text", _FIRST_PX + (j + 0.5) * across, 22, f"{column:g}", "middle"))
-    for i, row in enumerate(table.rows):
+    for i in range(len(table.rows)):
         y = _HEAD_PX + i * _ROW_PX
-        made.append(label("text", _FIRST_PX - 8, y + 20, grouped(row), "end"))
+        made.append(label("text", _FIRST_PX - 8, y + 20, table.heading(i), "end"))
         for j, cell in enumerate(table.cells[i]):
             x = _FIRST_PX + j * across
             made.append(
@@ -36,15 +36,15 @@ def interval_grid(
                     y=y + 1,
                     width=across - 2,
                     height=_ROW_PX - 2,
-                    fill_opacity=round(0.04 + _MOST_TINT * cell / longest * 0.5, 3),
+                    fill_opacity=round(0.04 + _MOST_TINT * (cell or 0.0) / longest * 0.5, 3),
                 )
             )
-            made.append(label("text", x + across / 2, y + 20, grouped(cell) if cell else "change", "middle"))
+            made.append(label("text", x + across / 2, y + 20, _said(cell), "middle"))
     for marked_row, marked_column in found:
         made += _mark(table, marked_row, marked_column, across)
     height = _HEAD_PX + _ROW_PX * len(table.rows) + _FOOT_PX
     head = (f"{unit} so far", *(f"{c:g} mm" for c in table.columns_mm))
-    rows = tuple((grouped(r), *(grouped(c) for c in cells)) for r, cells in zip(table.rows, table.cells, strict=True))
+    rows = tuple((table.heading(i), *map(_said, cells)) for i, cells in enumerate(table.cells))
     drawn = max(_FIRST_PX + across * len(table.columns_mm) + 2, width)
     return Drawing(
         name="interval-grid",
@@ -56,6 +56,11 @@ def interval_grid(
         head=head,
         rows=rows,
     )
+
+
+def _said(cell: float | None) -> str:
+    """Return what stands in a cell: its interval, a dash, or that the set is to be changed."""
+    return "–" if cell is None else grouped(cell) if cell else "change"
 
 
 def _mark(table: IntervalTable, i: int | None, j: int | None, across: float) -> list[Element]:
@@ -77,7 +82,7 @@ def _mark(table: IntervalTable, i: int | None, j: int | None, across: float) -> 
 def _describe(table: IntervalTable, found: Sequence[tuple[int | None, int | None]], unit: str) -> str:
     words = f"{len(table.rows)} rows of use by {len(table.columns_mm)} columns of {table.quantity}"
     cells = [
-        f"row {grouped(table.rows[i])} {unit}, column {table.columns_mm[j]:g} mm: {grouped(table.cells[i][j])} {unit}"
+        f"row {table.heading(i)} {unit}, column {table.columns_mm[j]:g} mm: {_said(table.cells[i][j])} {unit}"
         for i, j in found
         if i is not None and j is not None
     ]

@@ -1,14 +1,17 @@
 """Interval tables as CSV: the first row holds the wear, the first column the use."""
 
-from norvash.core.planning.interval_table import IntervalTable
+from norvash.core.planning.interval_table import IntervalTable, TableNotes
 from norvash.errors import InputError
 from norvash.exchange.sheets import Sheet, number, read_sheet, write_sheet
 
+_DASHES = ("-", "–", "—", "x", "X")
 
-def table_from_csv(data: bytes, quantity: str, longest: float | None) -> IntervalTable:
+
+def table_from_csv(data: bytes, quantity: str, longest: float | None, *, dash_stops: bool = False) -> IntervalTable:
     """Return an interval table from a file, checked for its safe direction.
 
-    Raises: InputError that names the line and column of what is wrong.
+    A use may be typed as “<= 500”, then as all of them; a cell may be a dash, which means out of service where the
+    table's note says so (`dash_stops`). Raises: InputError that names the line and column of what is wrong.
     """
     sheet = read_sheet(data)
     if len(sheet.rows) < 2 or len(sheet.rows[0]) < 2:
@@ -19,7 +22,7 @@ def table_from_csv(data: bytes, quantity: str, longest: float | None) -> Interva
         )
     width = len(sheet.rows[0])
     columns = tuple(_cell(sheet, 0, j) for j in range(1, width))
-    rows, cells = [], []
+    rows, cells, upto = [], list[tuple[float | None, ...]](), list[bool]()
     for i in range(1, len(sheet.rows)):
         if len(sheet.rows[i]) != width:
             raise InputError(
@@ -27,17 +30,32 @@ def table_from_csv(data: bytes, quantity: str, longest: float | None) -> Interva
                 "Fill every cell of the table.",
                 "file",
             )
-        rows.append(_cell(sheet, i, 0))
-        cells.append(tuple(_cell(sheet, i, j) for j in range(1, width)))
+        bare = sheet.rows[i][0].strip()
+        holds = bare.startswith(("<=", "≤"))
+        upto.append(holds)
+        rows.append(_cell(sheet, i, 0, bare.lstrip("<=≤ ") if holds else bare))
+        cells.append(tuple(_filled(sheet, i, j) for j in range(1, width)))
+    if any(upto) and not all(upto):
+        line = sheet.lines[1 + upto.index(not upto[0])]
+        raise InputError(
+            f"Line {line} is not headed like the line above it.",
+            "Head every line with a use like 500, or every line with one like <= 500.",
+            "file",
+        )
     try:
-        return IntervalTable(tuple(rows), columns, tuple(cells), quantity, longest)
+        return IntervalTable(tuple(rows), columns, tuple(cells), quantity, TableNotes(longest, all(upto), dash_stops))
     except InputError as error:
         raise error.at("file") from None
 
 
-def _cell(sheet: Sheet, i: int, j: int) -> float:
+def _filled(sheet: Sheet, i: int, j: int) -> float | None:
+    """Return an interval, None for a dash."""
+    return None if sheet.rows[i][j].strip() in _DASHES else _cell(sheet, i, j)
+
+
+def _cell(sheet: Sheet, i: int, j: int, bare: str = "") -> float:
     try:
-        return number(sheet.rows[i][j])
+        return number(bare or sheet.rows[i][j])
     except InputError as error:
         raise InputError(f"Line {sheet.lines[i]}, column {j + 1}: {error.problem}", error.remedy, "file") from None
 
@@ -45,5 +63,9 @@ def _cell(sheet: Sheet, i: int, j: int) -> float:
 def table_as_csv(table: IntervalTable, unit: str) -> bytes:
     """Return an interval table as CSV."""
     head = [f"{unit} so far \\ {table.quantity} mm", *(f"{c:g}" for c in table.columns_mm)]
-    body = [[f"{r:g}", *(f"{c:g}" for c in cells)] for r, cells in zip(table.rows, table.cells, strict=True)]
+    mark = "<= " if table.notes.upto else ""
+    body = [
+        [f"{mark}{r:g}", *("-" if c is None else f"{c:g}" for c in cells)]
+        for r, cells in zip(table.rows, table.cells, strict=True)
+    ]
     return write_sheet([head, *body])

@@ -16,7 +16,7 @@ from norvash.core.sums.before_opening import BatteryIn, BatteryOut, CableIn, Cab
 from norvash.core.sums.carbon import CarbonIn, CarbonOut
 from norvash.core.sums.cause import CauseIn, CauseOut
 from norvash.core.sums.fitting import FitIn, FitOut, SeatingIn, SeatingOut
-from norvash.core.sums.intervals import TableIn, TableOut, looked_up
+from norvash.core.sums.intervals import RunsIn, RunsOut, TableIn, TableOut, looked_up
 from norvash.core.sums.limit import LimitIn, LimitOut
 from norvash.core.sums.line import LineIn, LineOut, SpreadIn, SpreadOut, lists_of, wear_of
 from norvash.core.sums.loading import DensityIn, DensityOut, PressureIn, PressureOut
@@ -215,6 +215,15 @@ def _causes(given: CauseIn, result: CauseOut, rules: MotorRules, width: float) -
     return cause_bars(ranked, rules["diagnosis.sure"], width)
 
 
+def _runs(given: RunsIn, result: RunsOut, rules: MotorRules, width: float) -> Drawing | None:
+    """Return where the whole runs end, and where one more would, between the use now and what is due."""
+    if given.use_now >= result.due_first:
+        return None
+    ends = (("Whole runs end at", result.ends_at), ("One more would end at", result.next_would_end_at))
+    rows = [Banded(words=w, unit="", value=at, low=given.use_now, high=result.due_first) for w, at in ends]
+    return band_scale("From the use now to what is due", rows, width)
+
+
 _MAKERS: dict[str, Callable[[Any, Any, MotorRules, float], Drawing | None]] = {
     "usable-carbon": _carbon,
     "brush-limit": _limit,
@@ -225,6 +234,7 @@ _MAKERS: dict[str, Callable[[Any, Any, MotorRules, float], Drawing | None]] = {
     "holder-fit": _fit,
     "seating": _seating,
     "interval-table": _table,
+    "whole-runs": _runs,
     "speed-ladder": _ladder,
     "cable-drop": _cable,
     "battery": _battery,

@@ -11,7 +11,7 @@ from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, MEASURED_WITH, NEW_MM, UNIT_OF_USE
 from norvash.core.motor.figures import Figures
 from norvash.core.planning.interval_table import IntervalTable
-from norvash.core.planning.policies import KINDS
+from norvash.core.planning.policies import ASKS, KINDS
 from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.quantities import parse
@@ -153,7 +153,10 @@ def _figures(kind: str, typed: Mapping[str, str], table: IntervalTable | None) -
     figures = {f: _figure(typed.get(f, ""), f) for f in _ASKED[kind]}
     if kind == "range" and not figures["low"] < figures["high"]:
         raise InputError("The low end is not under the high end.", "Give the range from low to high.", "high")
-    return figures
+    asks = typed.get("asks") or "look"
+    if asks not in ASKS:
+        raise InputError("It is not clear what this policy asks for.", "Choose a look or a new set.", "asks")
+    return figures if kind == "calendar" else {**figures, "asks": asks}
 
 
 def _figure(text: str, field: str) -> float:

@@ -3,6 +3,7 @@
 from collections.abc import Collection, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import date, datetime
+from math import sqrt
 from types import MappingProxyType
 
 from norvash.core.brush.straight_line import Point
@@ -99,7 +100,8 @@ class BrushSet:
     """A set of brushes with its rounds in order; ended_units is None while it runs.
 
     Of a brush that was renewed its rounds only hold readings since. One fitted on a sheet names it; of the positions in
-    `nominal` the new length was taken from the part and not measured.
+    `nominal` the new length was taken from the part and not measured. Where its fitting is only known within a span,
+    `span_on` and `span_units` hold the first and the last possible day and use; `noted` says that it is from notes.
     """
 
     number: int
@@ -116,6 +118,24 @@ class BrushSet:
     part: str = ""
     variant: str = ""
     nominal: frozenset[int] = frozenset()
+    span_on: tuple[date, date] | None = None
+    span_units: tuple[float, float] | None = None
+    noted: bool = False
+
+    @property
+    def earliest_units(self) -> float:
+        """Return the first use at which the set can have been fitted."""
+        return self.fitted_units if self.span_units is None else self.span_units[0]
+
+    @property
+    def latest_units(self) -> float:
+        """Return the last use at which the set can have been fitted."""
+        return self.fitted_units if self.span_units is None else self.span_units[1]
+
+    @property
+    def fitted_sd(self) -> float:
+        """Return how far the use at its fitting is known, as a standard uncertainty: a span over √12."""
+        return (self.latest_units - self.earliest_units) / sqrt(12)
 
     def renewal_of(self, position: int) -> Renewal | None:
         """Return the last renewal of one brush while the others stayed, None where there was none."""

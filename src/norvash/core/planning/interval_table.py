@@ -29,18 +29,29 @@ class Cell:
 
 
 @dataclass(frozen=True, slots=True)
+class TableNotes:
+    """What stands beside a table: the longest interval allowed [unit of use], None without one; `upto`: its uses are
+    typed as “<= 500” and hold up to that use; `dash_stops`: a dash means out of service, and not that it has no answer.
+    """
+
+    longest: float | None = None
+    upto: bool = False
+    dash_stops: bool = False
+
+
+@dataclass(frozen=True, slots=True)
 class IntervalTable:
     """A table that has been checked: `quantity` says which way is worse (a depth grows, a length falls).
 
-    Units: rows and cells in the unit of use, columns [mm]; `longest` is the longest interval allowed, None without one.
+    Units: rows and cells in the unit of use, columns [mm]. A cell that is None is a dash.
     Raises: InputError where it is no table, or falls in the unsafe direction.
     """
 
     rows: tuple[float, ...]
     columns_mm: tuple[float, ...]
-    cells: tuple[tuple[float, ...], ...]
+    cells: tuple[tuple[float | None, ...], ...]
     quantity: str = "depth"
-    longest: float | None = None
+    notes: TableNotes = TableNotes()
 
     def __post_init__(self) -> None:
         if self.quantity not in QUANTITIES:
@@ -60,7 +71,7 @@ class IntervalTable:
             )
         if len(self.cells) != len(self.rows) or any(len(r) != len(self.columns_mm) for r in self.cells):
             raise InputError("The cells do not fill the table.", "Give one cell for each row and column.", "cells_h")
-        for value in (*self.rows, *self.columns_mm, *(c for r in self.cells for c in r)):
+        for value in (*self.rows, *self.columns_mm, *(c for r in self.cells for c in r if c is not None)):
             if not (isfinite(value) and 0 <= value <= 1e9):
                 raise InputError(f"{value:g} is no cell or heading of such a table.", "Use plain numbers.", "cells_h")
 
@@ -79,20 +90,20 @@ class IntervalTable:
 
     def _directions(self) -> None:
         for i, row in enumerate(self.cells):
-            for j, (a, b) in enumerate(pairwise(row)):
+            filled = [(mm, c) for mm, c in zip(self.columns_mm, row, strict=True) if c is not None]
+            for (_, a), (mm, b) in pairwise(filled):
                 if b > a:
                     raise InputError(
-                        f"The table rises towards worse wear: row {self.rows[i]:g}, from {a:g} to {b:g} at"
-                        f" {self.columns_mm[j + 1]:g} mm.",
+                        f"The table rises towards worse wear: row {self.rows[i]:g}, from {a:g} to {b:g} at {mm:g} mm.",
                         "More wear never allows a longer interval: check the cells, or which way is worse.",
                         "cells_h",
                     )
-        for j in range(len(self.columns_mm)):
-            for i, (above, below) in enumerate(pairwise(self.cells)):
-                if below[j] < above[j]:
+        for j, mm in enumerate(self.columns_mm):
+            filled = [(use, c) for use, row in zip(self.rows, self.cells, strict=True) if (c := row[j]) is not None]
+            for (_, above), (use, below) in pairwise(filled):
+                if below < above:
                     raise InputError(
-                        f"The table falls with more use: column {self.columns_mm[j]:g} mm, from {above[j]:g} to"
-                        f" {below[j]:g} at row {self.rows[i + 1]:g}.",
+                        f"The table falls with more use: column {mm:g} mm, from {above:g} to {below:g} at row {use:g}.",
                         "The same wear after more use is slower wear: its interval is never shorter. Check the cells.",
                         "cells_h",
                     )
@@ -111,10 +122,11 @@ class IntervalTable:
     def look_up(self, run: float, worst_mm: float, unit: str = "h") -> Cell:
         """Return the interval at a use so far and the worst brush's reading, never interpolated.
 
-        Use goes down to a row, wear to the next worse column; a value equal to a heading belongs to it.
+        Use goes down to a row, or up to the next heading that holds up to its use; wear goes to the next worse column;
+        a value equal to a heading belongs to it.
         """
         column = next((j for j, c in enumerate(self.columns_mm) if not self._beyond(worst_mm, c)), None)
-        row = max((i for i, r in enumerate(self.rows) if not over(r, run)), default=None)
+        row = self._row(run)
         read = f"{self.quantity} {worst_mm:g} mm of the worst brush"
         if column is None:
             return Cell(
@@ -125,23 +137,37 @@ class IntervalTable:
                 f"{read} is beyond the last column, {self.columns_mm[-1]:g} mm: out of service",
             )
         if row is None:
-            return Cell(
-                "no answer from the table",
-                None,
-                None,
-                column,
-                f"{grouped(run)} {unit} is below the first row, {grouped(self.rows[0])} {unit}: no answer from the"
-                " table",
+            end = (
+                f"over the last row, {grouped(self.rows[-1])}"
+                if self.notes.upto
+                else (f"below the first row, {grouped(self.rows[0])}")
             )
+            words = f"{grouped(run)} {unit} is {end} {unit}: no answer from the table"
+            return Cell("no answer from the table", None, None, column, words)
         cell = self.cells[row][column]
-        interval = cell if self.longest is None else min(cell, self.longest)
+        if cell is None:
+            answer = "out of service" if self.notes.dash_stops else "no answer from the table"
+            words = f"{read} after {grouped(run)} {unit}: a dash stands there, {answer}"
+            return Cell(answer, None, row, column, words)
+        interval = cell if self.notes.longest is None else min(cell, self.notes.longest)
+        way = "up" if self.notes.upto else "down"
         words = (
-            f"use {grouped(run)} {unit} down to row {grouped(self.rows[row])} {unit}, {read} to column"
+            f"use {grouped(run)} {unit} {way} to row {grouped(self.rows[row])} {unit}, {read} to column"
             f" {self.columns_mm[column]:g} mm: {grouped(cell)} {unit}"
         )
         if interval < cell:
             words += f", never more than {grouped(interval)} {unit}"
         return Cell("check", interval, row, column, words)
+
+    def _row(self, run: float) -> int | None:
+        """Return the row that holds at a use, None beyond the table."""
+        if self.notes.upto:
+            return next((i for i, r in enumerate(self.rows) if not over(run, r)), None)
+        return max((i for i, r in enumerate(self.rows) if not over(r, run)), default=None)
+
+    def heading(self, row: int) -> str:
+        """Return the heading of a row as it was typed."""
+        return f"{'≤ ' if self.notes.upto else ''}{grouped(self.rows[row])}"
 
     def as_plain(self) -> dict[str, object]:
         """Return the table as plain data, to be kept."""
@@ -150,11 +176,14 @@ class IntervalTable:
             "columns_mm": self.columns_mm,
             "cells": self.cells,
             "quantity": self.quantity,
-            "longest": self.longest,
+            "longest": self.notes.longest,
+            "upto": self.notes.upto,
+            "dash_stops": self.notes.dash_stops,
         }
 
 
 def table_from(plain: Mapping[str, Any]) -> IntervalTable:
     """Return a kept table."""
     cells = tuple(tuple(row) for row in plain["cells"])
-    return IntervalTable(tuple(plain["rows"]), tuple(plain["columns_mm"]), cells, plain["quantity"], plain["longest"])
+    notes = TableNotes(plain["longest"], plain.get("upto", False), plain.get("dash_stops", False))
+    return IntervalTable(tuple(plain["rows"]), tuple(plain["columns_mm"]), cells, plain["quantity"], notes)

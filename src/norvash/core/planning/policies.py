@@ -4,6 +4,7 @@ The earliest wins and is named.
 """
 
 from collections.abc import Sequence
+from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.brush.readings import on_the_gauge_mm
@@ -13,7 +14,7 @@ from norvash.core.motor.record import MotorState, Round
 from norvash.core.planning.interval_table import table_from
 from norvash.core.planning.policy import Due, Policy
 from norvash.core.rules.book import MotorRules
-from norvash.core.text.words import UNIT_WORDS, grouped, use_words
+from norvash.core.text.words import UNIT_WORDS, counted, grouped, ordinal, use_words
 from norvash.core.use.counting import day_of
 
 KINDS = {
@@ -22,6 +23,7 @@ KINDS = {
     "calendar": "at the latest every so many months",
     "table": "by a table of use and wear",
 }
+ASKS = {"look": "a look, counted from the last complete one", "change": "a new set, counted from the fitting"}
 _WORKS_LATE = ("wet", "salt", "mostly idle")
 
 
@@ -75,22 +77,30 @@ def _due(policy: Policy, state: MotorState, since_units: float, since_on: date) 
         )
     if policy.kind == "table":
         return _by_table(policy, state)
+    return _by_interval(policy, state, state.current.earliest_units if policy.of_change else since_units)
+
+
+def _by_interval(policy: Policy, state: MotorState, since_units: float) -> Due:
+    """Return when an interval is due: a change from the fitting, whatever was measured since; a look from the last."""
+    if policy.of_change and not state.current.fitted_known:
+        why = "it counts from the fitting, and since when this set runs is not known: no day from it"
+        return Due(name=policy.name, at_units=None, on=None, why=why, change=True)
     every = policy.number("every" if policy.kind == "interval" else "low")
-    at, late = since_units + every, None
-    words = f"every {use_words(every, state.unit)}"
+    words, late = f"every {use_words(every, state.unit)}", None
     if policy.kind == "range":
         high = policy.number("high")
-        late, words = (
-            since_units + high,
-            f"every {grouped(every)} to {use_words(high, state.unit)}: due at the low end, overdue at the high one",
-        )
+        late = since_units + high
+        words = f"every {grouped(every)} to {use_words(high, state.unit)}: due at the low end, overdue at the high one"
+    from_what = "the fitting" if policy.of_change else "the last complete look"
+    at = since_units + every
     return Due(
         name=policy.name,
         at_units=at,
         on=_on(at, state),
-        why=f"{words}, counted from the last complete look",
-        rule_id="",
+        why=f"{words}, counted from {from_what}",
         overdue_units=late,
+        late_on=None if late is None else _on(late, state),
+        change=policy.of_change,
     )
 
 
@@ -99,7 +109,7 @@ def _by_table(policy: Policy, state: MotorState) -> Due | None:
     table = table_from(policy.figures)
     complete = state.current.complete(state.positions)
     if not complete or not state.entries:
-        return None
+        return _before_any_check(policy, state, table.notes.longest)
     last = complete[-1]
     values = _values(last, state, table.quantity)
     if values is None:
@@ -109,7 +119,10 @@ def _by_table(policy: Policy, state: MotorState) -> Due | None:
             on=None,
             why="the table goes by depth, and this motor's depth and length are not linked",
         )
-    run = last.total_units - state.current.fitted_units
+    if not state.current.fitted_known:
+        why = "the table goes by use since the fitting, and that is not known: no answer from the table"
+        return Due(name=policy.name, at_units=None, on=None, why=why)
+    run = max(last.total_units - state.current.latest_units, 0.0)
     cell = table.look_up(run, table.worst(values), UNIT_WORDS[state.unit])
     if cell.interval is None:
         return Due(
@@ -122,6 +135,15 @@ def _by_table(policy: Policy, state: MotorState) -> Due | None:
         )
     at = last.total_units + cell.interval
     return Due(name=policy.name, at_units=at, on=_on(at, state), why=cell.words, cell=(cell.row, cell.column))
+
+
+def _before_any_check(policy: Policy, state: MotorState, longest: float | None) -> Due | None:
+    """Return the table's longest interval as it runs from the fitting while nothing was checked yet."""
+    if longest is None or not state.entries:
+        return None
+    at = state.current.earliest_units + longest
+    why = f"never more than {use_words(longest, state.unit)}, counted from the fitting: nothing was checked yet"
+    return Due(name=policy.name, at_units=at, on=_on(at, state), why=why)
 
 
 def _values(a_round: Round, state: MotorState, quantity: str) -> list[float] | None:
@@ -160,6 +182,34 @@ def look_due(look: Due | None, state: MotorState, today: date) -> bool:
 def overdue(due: Due, state: MotorState, today: date) -> bool:
     """Tell whether the high end of a range has been passed."""
     return due.overdue_units is not None and due.overdue_units <= state.ran_by(today)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Runs:
+    """Whole runs before something is due: how many, the use at which they end, and where one more would end."""
+
+    runs: int
+    ends_at: float
+    next_would_end_at: float
+
+    def words(self, due: float, why: str = "") -> str:
+        """Return them in words: “2 runs, ending at 419; the third would end at 443, past 420 (maker's interval)”."""
+        end = f"the {ordinal(self.runs + 1)} would end at {counted(self.next_would_end_at)}, past {counted(due)}"
+        ends = f", ending at {counted(self.ends_at)}" if self.runs else ""
+        return f"{self.runs} run{'s' * (self.runs != 1)}{ends}; {end}{f' ({why})' if why else ''}"
+
+
+def whole_runs(use_now: float, run: float, due: float) -> Runs:
+    """Return how many whole runs fit before a use at which something is due.
+
+    Units: use_now, run and due in the motor's unit of use.
+    Source: whole numbers only, for nobody stops in the middle of a run
+
+    >>> whole_runs(188.0, 3.5, 200.0).runs
+    3
+    """
+    runs = runs_left(due - use_now, run)
+    return Runs(runs=runs, ends_at=use_now + runs * run, next_would_end_at=use_now + (runs + 1) * run)
 
 
 def runs_left(left_units: float, run_units: float) -> int:

@@ -19,12 +19,18 @@ class Policy:
         """Return one of its figures."""
         return float(self.figures[name])  # type: ignore[arg-type]
 
+    @property
+    def of_change(self) -> bool:
+        """Tell whether it asks for a change of the set, counted from its fitting, and not for a look."""
+        return self.figures.get("asks") == "change"
+
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Due:
-    """When a policy or the forecast wants the next look, why, and whether it means out of service now.
+    """When a policy or the forecast wants the next look, or the change, why, and whether it means out of service now.
 
-    Units: at_units on the motor's own scale of total use; overdue_units where a range ends; cell of a table from 0.
+    Units: at_units on the motor's own scale of total use; overdue_units where a range ends, reached on `late_on`; cell
+    of a table from 0.
     """
 
     name: str
@@ -33,5 +39,7 @@ class Due:
     why: str
     rule_id: str = ""
     overdue_units: float | None = None
+    late_on: date | None = None
+    change: bool = False
     stop: bool = False
     cell: tuple[int | None, int | None] = (None, None)

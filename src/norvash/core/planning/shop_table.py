@@ -53,7 +53,7 @@ def shop_table(
         [min(max(f.inspect_use - use, 0.0), life) for f in made[i * len(columns) : (i + 1) * len(columns)]]
         for i, use in enumerate(rows)
     ]
-    return IntervalTable(rows, columns, _safe(raw, step, least), "length", None)
+    return IntervalTable(rows, columns, _safe(raw, step, least), "length")
 
 
 def _safe(raw: list[list[float]], step: float, least: float) -> tuple[tuple[float, ...], ...]:

@@ -5,10 +5,14 @@ from itertools import repeat
 
 from norvash.core.edges import over
 from norvash.core.known import all_known
-from norvash.core.planning.interval_table import Cell, IntervalTable
+from norvash.core.planning.interval_table import Cell, IntervalTable, TableNotes
+from norvash.core.planning.policies import whole_runs
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask
 from norvash.errors import InputError
+
+HEADINGS = {"from": "from its use on", "up to": "up to its use, as in <= 500"}
+DASHES = {"no answer": "no answer from the table", "out of service": "out of service, by the table's note"}
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -20,7 +24,7 @@ class TableIn:
 
     rows_h: list[float] = ask("Rows: use so far", "hours", hint="rising")
     columns_mm: list[float] = ask("Columns: depth or length", "length", low=-500.0, hint="from new to worn")
-    cells_h: list[list[float]] = ask("Cells: longest use to the next check", "hours", hint="rows apart by |")
+    cells_h: list[list[float | None]] = ask("Cells: longest use to the next check", "hours", hint="rows apart by |")
     run_h: float | list[float] = ask("Use so far", "hours")
     depths_mm: list[float] | None = ask("Depths of all brushes", "length", low=-500.0, default=None)
     worst_depth_mm: float | list[float] | None = ask("or the greatest depth", "length", low=-500.0, default=None)
@@ -28,6 +32,8 @@ class TableIn:
     worst_length_mm: float | list[float] | None = ask("or the shortest length", "length", default=None)
     longest_h: float | None = ask("Longest interval", "hours", default=None, above_low=True)
     since_check_h: float | None = ask("Use since the last check", "hours", default=None)
+    headings: str = ask("A row holds", "word", default="from", choices=tuple(HEADINGS.items()))
+    dash: str = ask("A dash in a cell means", "word", default="no answer", choices=tuple(DASHES.items()))
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -73,7 +79,11 @@ def looked_up(given: TableIn) -> tuple[IntervalTable, list[tuple[float, float]],
     """Return the table, the moments as use and worst reading, and the cell of each."""
     quantity, worst = _worst(given)
     table = IntervalTable(
-        tuple(given.rows_h), tuple(given.columns_mm), tuple(map(tuple, given.cells_h)), quantity, given.longest_h
+        tuple(given.rows_h),
+        tuple(given.columns_mm),
+        tuple(map(tuple, given.cells_h)),
+        quantity,
+        TableNotes(given.longest_h, given.headings == "up to", given.dash == "out of service"),
     )
     pairs = _paired(given.run_h, worst)
     return table, pairs, [_overdue(table.look_up(run, mm), given) for run, mm in pairs]
@@ -82,7 +92,7 @@ def looked_up(given: TableIn) -> tuple[IntervalTable, list[tuple[float, float]],
 def _overdue(cell: Cell, given: TableIn) -> Cell:
     """Return the cell, as overdue where the longest interval has already passed since the last check."""
     hours = all_known(given.since_check_h, given.longest_h)
-    if cell.answer != "check" or hours is None or not over(*hours):
+    if cell.answer == "out of service" or hours is None or not over(*hours):
         return cell
     words = "{:g} h since the last check are over the longest interval of {:g} h: overdue".format(*hours)
     return Cell("overdue", 0.0, cell.row, cell.column, words)
@@ -116,7 +126,55 @@ def _paired(run: float | list[float], worst: float | list[float]) -> list[tuple[
     return [(run, mm) for mm in (worst if isinstance(worst, list) else [worst])]
 
 
+@dataclass(frozen=True, slots=True, kw_only=True)
+class RunsIn:
+    """The use now, the use of one run, and what is due: one use, or several of which the earliest counts."""
+
+    use_now: float = ask("Use now", "count")
+    run: float = ask("Use of one run", "count", above_low=True)
+    due: float | list[float] = ask("Due at", "count", hint="one use, or several: the earliest counts")
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class RunsOut:
+    """How many whole runs are left, the use at which they end, and where one more would end."""
+
+    runs: int
+    ends_at: float
+    next_would_end_at: float
+    due_first: float
+    advice: str
+    rules: tuple[str, ...] = ()
+
+
+def runs_before(given: RunsIn, rules: MotorRules) -> RunsOut:
+    """Return the whole runs that fit before the earliest of what is due."""
+    if given.due == []:
+        raise InputError("Nothing is given that is due.", "Give the use at which it is due.", "due")
+    first = min(given.due) if isinstance(given.due, list) else given.due
+    left = whole_runs(given.use_now, given.run, first)
+    advice = left.words(first) if left.runs else f"{left.words(first)}: no whole run is left"
+    return RunsOut(
+        runs=left.runs,
+        ends_at=left.ends_at,
+        next_would_end_at=left.next_would_end_at,
+        due_first=first,
+        advice=f"{advice[0].upper()}{advice[1:]}.",
+    )
+
+
 SUMS = (
+    Sum(
+        name="whole-runs",
+        title="Whole runs left",
+        words=(
+            "How many whole runs, shifts or performances fit before the earliest of what is due: nobody stops in the"
+            " middle of one."
+        ),
+        inputs=RunsIn,
+        compute=runs_before,
+        example={"use_now": 371.0, "run": 24.0, "due": [420.0, 465.0]},
+    ),
     Sum(
         name="interval-table",
         title="Interval by table",

@@ -5,7 +5,8 @@ from datetime import date
 from norvash.core.text.quantities import shown
 
 _DIGITS = {"mm": 1, "in": 3, "thou": 0}
-UNIT_WORDS = {"hours": "h", "starts": "starts"}
+UNIT_WORDS = {"hours": "h", "starts": "starts", "years": "years"}
+_ORDINALS = ("first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth")
 MONTHS = (
     "January",
     "February",
@@ -51,17 +52,41 @@ def length_words(mm: float, unit: str = "mm") -> str:
 
 
 def use_words(units: float, unit_of_use: str) -> str:
-    """Return an amount of use with its unit: h or starts."""
-    return f"{grouped(units)} {UNIT_WORDS[unit_of_use]}"
+    """Return an amount of use with its unit: h or starts; years to the tenth.
+
+    >>> use_words(4.53, "years"), use_words(90.0, "hours")
+    ('4.5 years', '90 h')
+    """
+    return f"{grouped(units, _use_digits(unit_of_use))} {UNIT_WORDS[unit_of_use]}"
 
 
-def rounded(units: float) -> float:
-    """Return use rounded down to a figure that a forecast can carry: three digits, whole units.
+def _use_digits(unit_of_use: str) -> int:
+    return 1 if unit_of_use == "years" else 0
+
+
+def use_figure(units: float, unit_of_use: str) -> str:
+    """Return an amount of use that a forecast can carry, without its unit: rounded down."""
+    return grouped(rounded(units, 0.1 if unit_of_use == "years" else 1.0), _use_digits(unit_of_use))
+
+
+def ordinal(number: int) -> str:
+    """Return which one it is, in words up to ten.
+
+    >>> ordinal(3), ordinal(22), ordinal(113)
+    ('third', '22nd', '113th')
+    """
+    if number <= len(_ORDINALS):
+        return _ORDINALS[number - 1]
+    ending = "th" if 10 <= number % 100 <= 20 else {1: "st", 2: "nd", 3: "rd"}.get(number % 10, "th")
+    return f"{number}{ending}"
+
+
+def rounded(units: float, step: float = 1.0) -> float:
+    """Return use rounded down to a figure that a forecast can carry: three digits, whole units or another step.
 
     >>> rounded(12487.2), rounded(882.9), rounded(47.3)
     (12400.0, 882.0, 47.0)
     """
-    step = 1.0
     while units / step >= 1000:
         step *= 10
     return float(units // step * step)

@@ -5,9 +5,9 @@ from datetime import date, timedelta
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.figure_fields import RUN_LENGTH_UNITS
 from norvash.core.motor.record import MotorState
-from norvash.core.planning.policies import runs_left
+from norvash.core.planning.policies import whole_runs
 from norvash.core.rules.book import MotorRules
-from norvash.core.text.words import day_words, grouped, rounded, use_words
+from norvash.core.text.words import UNIT_WORDS, counter_words, day_words, use_figure, use_words
 from norvash.core.verdict.values import Findings, Reason
 
 _FIRST_LOOK = 0.35
@@ -15,7 +15,7 @@ _FIRST_LOOK = 0.35
 
 def at_counter(units: float, state: MotorState) -> str:
     """Return a total use as the counter will show it."""
-    return use_words(rounded(units + state.offset_units), state.unit)
+    return f"{use_figure(units + state.offset_units, state.unit)} {UNIT_WORDS[state.unit]}"
 
 
 def unmeasured_words(ahead: Ahead, state: MotorState) -> str:
@@ -25,7 +25,7 @@ def unmeasured_words(ahead: Ahead, state: MotorState) -> str:
     else:
         basis = "from the expected life only"
     started = state.current.fitted_units
-    low, high = (grouped(rounded(x - started)) for x in (ahead.p25_units, ahead.p75_units))
+    low, high = (use_figure(x - started, state.unit) for x in (ahead.p25_units, ahead.p75_units))
     first = started + min(_FIRST_LOOK * (ahead.p50_units - started), ahead.look_units - started)
     return (
         f"{basis[0].upper()}{basis[1:]}, half of such sets last {low} to {high} {_unit(state)}. "
@@ -42,7 +42,7 @@ def band_words(found: Findings, state: MotorState) -> str:
     ahead = found.ahead
     if ahead is None:
         return ""
-    low, high = grouped(rounded(ahead.p10_units + state.offset_units)), at_counter(ahead.p90_units, state)
+    low, high = use_figure(ahead.p10_units + state.offset_units, state.unit), at_counter(ahead.p90_units, state)
     words = f"First brush at its limit at about {at_counter(ahead.p50_units, state)}"
     if ahead.p50_on is None or ahead.p10_on is None or ahead.p90_on is None:
         return f"{words}; 8 times in 10 between {low} and {high}."
@@ -129,22 +129,31 @@ def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> l
             )
             if x
         )
-        first = "; this comes first" if due is found.look else ""
-        lead = f"Look by {when} for the {due.name}" if when else f"By the {due.name}"
+        first = "; this comes first" if due is found.look or due is found.change else ""
+        lead = f"{'Change' if due.change else 'Look'} by {when} for the {due.name}" if when else f"By the {due.name}"
         if due.name == "forecast":
             lead = f"Look by {when} by the forecast"
         figures = (rules.figure(due.rule_id),) if due.rule_id else ()
         made.append(Reason(f"{lead}: {due.why}{first}.", figures))
-    run = RUN_LENGTH_UNITS.of(state.figures)
-    if run and state.entries:
-        left = runs_left(ahead.p10_units - state.entries[-1].total_units, run)
-        made.append(
-            Reason(
-                f"{left} whole run{'s' * (left != 1)} of {use_words(run, state.unit)} left before the early end of the"
-                " band; nobody stops in the middle of one."
-            )
-        )
-    return made
+    runs = _whole_runs(found, state)
+    return made if runs is None else [*made, runs]
+
+
+def _whole_runs(found: Findings, state: MotorState) -> Reason | None:
+    """Return how many whole runs are left before the earliest of all that is due, None where it can stop midway."""
+    run, ahead = RUN_LENGTH_UNITS.of(state.figures), found.ahead
+    if not run or not state.entries or ahead is None:
+        return None
+    due = [(d.at_units, d.name) for d in found.dues if d.at_units is not None and d.name != "forecast"]
+    if found.round is not None and not found.missing:
+        due += [(ahead.p10_units, "the early end of the forecast"), (ahead.look_units, "the look by the forecast")]
+    if not due:
+        return None
+    first, why = min(due)
+    shift = state.offset_units
+    left = whole_runs(state.entries[-1].total_units + shift, run, first + shift)
+    words = f"In whole runs of {counter_words(run, state.unit)}: {left.words(first + shift, why)}."
+    return Reason(f"{words} Nobody stops in the middle of one.")
 
 
 def _abnormal(ahead: Ahead, rules: MotorRules) -> Reason:

@@ -19,8 +19,8 @@ from norvash.core.verdict.before_work import worn, worn_as_found
 from norvash.core.verdict.brush_now import brush_now
 from norvash.core.verdict.components import components_of, conditions_of, motor_grade
 from norvash.core.verdict.grades import worst
-from norvash.core.verdict.rising import Rise, by_limit, by_lives, by_look, grade_on
-from norvash.core.verdict.set_grade import follows_symptoms, raised
+from norvash.core.verdict.rising import Rise, by_change, by_limit, by_lives, by_look, grade_on
+from norvash.core.verdict.set_grade import by_interval, follows_symptoms, raised
 from norvash.core.verdict.values import BrushNow, Days, Findings, OpenDoubt
 
 
@@ -30,16 +30,19 @@ def past_limit(state: MotorState, today: date) -> bool:
     return ahead is not None and ahead.visits > 0 and ahead.p50_units <= state.ran_by(today)
 
 
-def _by_day(days: Days, rules: MotorRules) -> tuple[Rise, ...]:
-    """Return on which days the limit and the look raise the motor; a school that follows symptoms is exempt."""
-    return () if follows_symptoms(rules) else (*by_limit(days.early_on, rules), *by_look(days.look_on))
+def _by_day(days: Days, change: Due | None, rules: MotorRules) -> tuple[Rise, ...]:
+    """Return on which days limit, change and look raise the motor; a school that follows symptoms is exempt."""
+    if follows_symptoms(rules):
+        return ()
+    return (*by_limit(days.early_on, rules), *by_change(change, rules), *by_look(days.look_on))
 
 
 def _overdue(asked: tuple[Due, ...], state: MotorState, today: date) -> str:
     """Return by what use the look is overdue, empty where it is not or where use says nothing."""
     ran = state.ran_by(today)
-    first = earliest(asked)
-    for due in asked:
+    looks = [d for d in asked if not d.change]
+    first = earliest(looks)
+    for due in looks:
         late = due.overdue_units if due.overdue_units is not None else due.at_units if due is first else None
         if late is not None and late < ran:
             return f"the look for the {due.name} is overdue by use"
@@ -71,8 +74,9 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     shortest = min((b for b in brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0, default=None)
     governing = brushes[line.governing_position - 1] if line and line.governing_position else shortest
     line_days, asked = _days(state, line), _dues(state, rules)
-    look = earliest(asked)
-    days = _planned(state, line_days, look, whole=latest is not None and not missing)
+    look, change = earliest([d for d in asked if not d.change]), earliest([d for d in asked if d.change])
+    by_carbon = _planned(state, line_days, look, whole=latest is not None and not missing)
+    days = _with_change(by_carbon, change, rules)
     too_short, out = latest is not None and _too_short(state, rules), any(d.stop for d in asked)
     late = past_limit(state, today) or too_short
     last = [b.last for b in brushes if b.last]
@@ -80,11 +84,13 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     lived = lives(state.told, worn_as_found(state, rules, by_all), worn(by_all))
     since = current.rounds[current.rounds.index(latest) :] if latest else current.rounds
     conditions = conditions_of(state, since, lived)
-    components = components_of(by_all, conditions, state.overrules, _overdue(asked, state, today))
+    due_graded = by_interval(asked, state, rules, today)
+    by_use = worst([g for g in (by_all, due_graded) if g])
+    components = components_of(by_use, conditions, state.overrules, _overdue(asked, state, today))
     graded, whole = motor_grade(components, state.overrules)
     base = graded.grade if graded else None
     ruled = {o.component for o in state.overrules}
-    rises = (*_by_day(days, rules), *by_lives(lived)) if whole is None else ()
+    rises = (*_by_day(by_carbon, change, rules), *by_lives(lived)) if whole is None else ()
     rises = tuple(r for r in rises if r.part not in ruled)
     return Findings(
         grade=grade_on(base, rises, today),
@@ -93,7 +99,9 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         lives=lived,
         new=state.told.new,
         graded=by_length,
-        by_all=by_all,
+        by_all=by_use,
+        change=change,
+        due_graded=due_graded,
         limit=limit,
         brushes=brushes,
         missing=missing,
@@ -152,6 +160,20 @@ def _planned(state: MotorState, line_days: Days, look: Due | None, *, whole: boo
     if not whole:
         return Days(look_on=look_on)
     return Days(ahead.p50_on, ahead.p10_on, look.on if look else None, ahead.p10_on, ahead.p90_on)
+
+
+def _with_change(days: Days, change: Due | None, rules: MotorRules) -> Days:
+    """Return the days with that of an interval that asks for a new set: the earliest wins, and the school of fixed
+    hours makes it the day of the change.
+
+    Source: school.when
+    """
+    if change is None or change.on is None or follows_symptoms(rules):
+        return days
+    early = min(d for d in (days.early_on, change.on) if d is not None)
+    fixed = rules.choice("school.when").key == "interval"
+    limit = change.on if fixed or days.limit_on is None else min(days.limit_on, change.on)
+    return replace(days, limit_on=limit, plan_on=early, early_on=early)
 
 
 def _too_short(state: MotorState, rules: MotorRules) -> bool:

@@ -4,6 +4,7 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from datetime import date, timedelta
 
+from norvash.core.planning.policy import Due
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import BRUSHES, LOOK
@@ -65,6 +66,23 @@ def by_limit(early_on: date | None, rules: MotorRules) -> tuple[Rise, ...]:
         Rise(on=plan, grade="plan", part=BRUSHES.id, word="Plan the change", act="Plan the change.", why=why),
         Rise(on=now, grade="change", part=BRUSHES.id, word=NOW_WORD, act="Change the set or measure it now.", why=why),
     )
+
+
+def by_change(due: Due | None, rules: MotorRules) -> tuple[Rise, ...]:
+    """Return when an interval that asks for a new set raises the brushes: a lead before it is due, and when it is due;
+    of a range when it is overdue.
+
+    Source: rule act.lead-days
+    """
+    if due is None or due.on is None:
+        return ()
+    why = f"The change for the {due.name} is due on {day_words(due.on)}: {due.why}."
+    soon, late = due.on - timedelta(days=rules["act.lead-days"]), due.late_on or due.on
+    rises = [Rise(on=soon, grade="plan", part=BRUSHES.id, word="Plan the change", act="Plan the change.", why=why)]
+    if due.overdue_units is None or due.late_on is not None:
+        act = "Change the set at this visit."
+        rises.append(Rise(on=late, grade="change", part=BRUSHES.id, word="Change now", act=act, why=why))
+    return tuple(rises)
 
 
 def by_look(look_on: date | None) -> tuple[Rise, ...]:

@@ -69,7 +69,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     """
     unit = LENGTH_UNIT.of(state.figures)
     rise, calm = risen(found.base, found.rises, today), found.grade in ("fit", "watch", None)
-    if found.round is None and calm:
+    if found.round is None and calm and rise is None:
         return _unmeasured(found, state, rules, unit)
     flags = _flags(found, state, rules, today)
     carbon = _by_carbon(found)
@@ -195,6 +195,15 @@ def _why(found: Findings, unit: str) -> str:
     if late is not None and _worst(found) is LOOK:
         unmeasured = " Nothing is measured yet on it." if found.round is None else ""
         return f"{late.by[0].upper()}{late.by[1:]}.{unmeasured}"
+    due = found.change
+    if due is not None and found.due_graded is not None and found.grade == found.due_graded.grade:
+        how = "overdue" if found.due_graded.grade == "change" and due.overdue_units is not None else "due"
+        return f"The change for the {due.name} is {how}: {due.why}."
+    return _why_carbon(found, unit)
+
+
+def _why_carbon(found: Findings, unit: str) -> str:
+    """Return how much carbon the set has, by its worst brush."""
     brush = found.governing
     if brush is None or brush.left_mm is None or brush.last is None:
         return ""

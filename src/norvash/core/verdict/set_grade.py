@@ -3,11 +3,15 @@
 from collections.abc import Sequence
 from typing import TYPE_CHECKING
 
+from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.verdict.grades import Graded, worst
 
 if TYPE_CHECKING:
-    from norvash.core.motor.record import Measured
+    from datetime import date
+
+    from norvash.core.motor.record import Measured, MotorState
+    from norvash.core.planning.policy import Due
 
 RUN_TO_FAILURE = "run to failure"
 
@@ -15,6 +19,24 @@ RUN_TO_FAILURE = "run to failure"
 def follows_symptoms(rules: MotorRules) -> bool:
     """Tell whether this motor runs until it shows symptoms. Source: school.when"""
     return rules.choice("school.when").key == "symptoms"
+
+
+def by_interval(asked: "Sequence[Due]", state: "MotorState", rules: MotorRules, today: "date") -> Graded | None:
+    """Return the grade that a change interval gives the set by what it has run: due at its low end, overdue at its high
+    end, whatever was measured since.
+
+    Source: school.when
+    """
+    if follows_symptoms(rules):
+        return None
+    ran, found = state.ran_by(today), list[Graded]()
+    for due in (d for d in asked if d.change and d.at_units is not None):
+        late = due.overdue_units if due.overdue_units is not None else due.at_units
+        if late is not None and not under(ran, late):
+            found.append(Graded("change", "interval"))
+        elif due.at_units is not None and not under(ran, due.at_units):
+            found.append(Graded("plan", "interval"))
+    return worst(found)
 
 
 def raised(

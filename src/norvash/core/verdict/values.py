@@ -64,7 +64,8 @@ class Findings:
     `grade` is the motor's of the day that was asked for, `base` without what its `rises` add as days go by. `graded` is
     the worst brush by its length, `by_all` by its use and its tables too. `days` are those that planning goes by: the
     forecast's, or the straight line's where there is none. `new` are the positions with a brush that came new on the
-    open sheet, each with whether its first length is known.
+    open sheet, each with whether its first length is known. `change` is the earliest interval that asks for a new set,
+    `due_graded` what such intervals say by use.
     """
 
     grade: Grade | None
@@ -92,6 +93,8 @@ class Findings:
     dues: tuple[Due, ...] = ()
     look: Due | None = None
     too_short: bool = False
+    change: Due | None = None
+    due_graded: Graded | None = None
     tabled_out: bool = False
 
 

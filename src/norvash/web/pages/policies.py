@@ -6,7 +6,7 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.planning.interval_table import QUANTITIES, IntervalTable, table_from
-from norvash.core.planning.policies import KINDS
+from norvash.core.planning.policies import ASKS, KINDS
 from norvash.core.planning.policy import Policy
 from norvash.core.text.words import UNIT_WORDS
 from norvash.core.verdict.values import Findings
@@ -23,7 +23,8 @@ from norvash.work.standing import judge
 
 router = APIRouter()
 _GRID_PX, _PHONE_PX = 1100.0, 346.0
-FIELDS = ("kind", "name", "every", "low", "high", "months", "quantity", "longest", "sheet", "file")
+FIELDS = ("kind", "name", "asks", "every", "low", "high", "months", "quantity", "longest", "dash", "sheet", "file")
+_DASHES = {"": "no answer: the forecast alone", "stop": "out of service, by a note under the table"}
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -71,6 +72,8 @@ def _page(
         others=others,
         look=found.look if found else None,
         kinds=KINDS.items(),
+        asks=ASKS.items(),
+        dashes=_DASHES.items(),
         quantities=[(q, q) for q in QUANTITIES],
         names=FIELDS,
         act_id=fresh_id(),
@@ -93,7 +96,7 @@ def _shown(policy: Policy, found: Findings | None, unit: str) -> Shown:
         narrow=narrow,
         why=due.why if due else "",
         when=when,
-        first=bool(found and due and due is found.look),
+        first=bool(found and due and (due is found.look or due is found.change)),
     )
 
 
@@ -127,7 +130,8 @@ def _table(sent: Sent) -> IntervalTable:
         raise InputError(
             f"“{longest}” is not a number.", "Give the longest interval, or leave it empty.", "longest"
         ) from None
-    return table_from_csv(data, sent.typed.get("quantity", ""), most)
+    stops = sent.typed.get("dash") == "stop"
+    return table_from_csv(data, sent.typed.get("quantity", ""), most, dash_stops=stops)
 
 
 @router.post("/policies/{policy_id}")
