@@ -14,8 +14,8 @@ from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.life import KeptLife, Told
 from norvash.core.sheet.stages.catalogue import FINDINGS
-from norvash.core.use.counting import rate_of_use
 from norvash.core.use.log_entry import Entry
+from norvash.core.use.rate import rate_of_use
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.sentence import Verdict, verdict
 from norvash.core.verdict.values import Findings

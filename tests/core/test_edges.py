@@ -209,7 +209,7 @@ LIMITS: dict[str, tuple[Mapping[str, float | str], float, bool]] = {
         22 / 3,
         True,
     ),
-    "a depth limit without the new depth": ({"method": "depth", "depth_limit_mm": 15.0}, 22 / 3, True),
+    "a depth limit without the new depth": ({"method": "depth", "depth_limit_mm": 15.0}, 11.0, False),
     "the greater of length and depth": (
         {"method": "depth", "depth_new_mm": 4.0, "depth_limit_mm": 15.0, "limit_mm": 11.5},
         11.5,

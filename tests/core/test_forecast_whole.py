@@ -15,7 +15,7 @@ from norvash.core.forecast.plain import case_of as plain_case
 from norvash.core.forecast.plain import plain_of
 from norvash.core.motor.record import BrushSet, MotorState, Renewal, Round
 from norvash.core.rules.book import MotorRules
-from norvash.core.use.counting import Rate
+from norvash.core.use.rate import Rate
 from norvash.core.use.season import Season
 from states import T0, a_round, state
 from whole import assert_nothing_moved

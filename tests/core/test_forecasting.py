@@ -26,7 +26,7 @@ from norvash.core.forecast.simulation import LIVELY, QUIET, Habit, Nature, read_
 from norvash.core.motor.record import BrushSet, MotorState, Round
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
-from norvash.core.use.counting import rate_of_use
+from norvash.core.use.rate import rate_of_use
 from norvash.core.use.season import Season, weeks_ahead
 from norvash.store import forecasts, standings
 from norvash.work.standing import catch_up

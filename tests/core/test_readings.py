@@ -7,7 +7,8 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from norvash.core.brush.doubts import doubt_of
-from norvash.core.brush.readings import Reading, on_the_gauge_mm, read
+from norvash.core.brush.gauged import on_the_gauge_mm
+from norvash.core.brush.readings import Reading, read
 from norvash.core.brush.renewal import Carbon, renewed
 from norvash.core.brush.straight_line import Point
 from norvash.core.motor.classes import TEMPLATES

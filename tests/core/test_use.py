@@ -9,17 +9,9 @@ from hypothesis import strategies as st
 from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
-from norvash.core.use.counting import (
-    Counted,
-    Rate,
-    day_of,
-    neighbours,
-    rate_of_use,
-    read_counter,
-    read_increment,
-    weighted,
-)
+from norvash.core.use.counting import Counted, neighbours, read_counter, read_increment, weighted
 from norvash.core.use.log_entry import Entry
+from norvash.core.use.rate import Rate, day_of, rate_of_use
 from norvash.core.use.timeline import date_marks, use_on
 from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError

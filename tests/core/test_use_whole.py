@@ -14,17 +14,9 @@ from norvash.core.planning.policies import dues, earliest, look_due, overdue, ru
 from norvash.core.planning.policy import Policy
 from norvash.core.planning.shop_table import shop_table
 from norvash.core.rules.book import MotorRules
-from norvash.core.use.counting import (
-    Counted,
-    Rate,
-    daily_rate,
-    day_of,
-    rate_of_use,
-    rate_sd,
-    read_counter,
-    read_increment,
-)
+from norvash.core.use.counting import Counted, daily_rate, read_counter, read_increment
 from norvash.core.use.log_entry import Entry
+from norvash.core.use.rate import Rate, day_of, rate_of_use, rate_sd
 from norvash.core.use.season import Season, Window, season_of, weeks_ahead
 from norvash.core.use.timeline import date_marks, use_on
 from norvash.errors import NeedsAnswer, NorvashError

@@ -15,7 +15,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import RULES, rulebook_with, shipped
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT as BY_ID
 from norvash.core.sheet.stages.brushes.stage import PICTURES as GROUPS
-from norvash.core.use.counting import Rate
+from norvash.core.use.rate import Rate
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.proportion import remarks

@@ -12,8 +12,8 @@ from norvash.core.motor.record import BrushSet, MotorState, Overrule, Round
 from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import counted, listed, rounded
-from norvash.core.use.counting import Rate
 from norvash.core.use.log_entry import Entry
+from norvash.core.use.rate import Rate
 from norvash.core.use.season import Season
 from norvash.core.verdict.components import MOTOR
 from norvash.core.verdict.judging import findings

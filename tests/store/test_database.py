@@ -21,7 +21,7 @@ def test_the_schema_is_strict_and_named_by_unit(shop: Shop) -> None:
         for c in shop.conn.execute(f"pragma table_info({t['name']})")
         if c["type"] == "REAL"
     ]
-    plain = {"value_real", "raw_value", "log_rate", "tail"}
+    plain = {"value_real", "raw_value", "log_rate", "tail", "gone_share"}
     assert [c for c in reals if c[1] not in plain and not c[1].endswith(("_mm", "_units", "_deg", "_unit"))] == []
 
 

@@ -25,7 +25,7 @@ def quick(client: TestClient, address: str) -> tuple[int, str, str]:
 
 def test_a_job_through_the_pages(client: TestClient, shop: Shop) -> None:
     status, page, address = add(client)
-    assert (status, "Measure this set." in page) == (200, True)
+    assert (status, "Measure it at the next opportunity." in page) == (200, True)
     assert send(client, f"{address}/hours", f"{address}/hours", value="44", mode="counter")[0] == 200
     status, page, brushes = quick(client, address)
     assert (status, brushes.endswith("/brushes")) == (200, True)
@@ -376,7 +376,7 @@ WAYS = {
     "wear line": (
         {"wear_line_1_mm": "18", "wear_line_2_mm": "14", "wear_line_3_mm": "8"},
         "2",
-        "How many lines",
+        "Which line shows",
         "last 22.0 mm",
     ),
     "compare": ({}, "60", "per cent of a new brush", "last 22.0 mm"),

@@ -17,13 +17,13 @@ from norvash.store.database import transaction
 from norvash.work.acting import Act
 from norvash.work.bench import row_of
 from norvash.work.brushes_used import END_REASONS
+from norvash.work.changing_figures import change_figures
 from norvash.work.logging_use import log_use, take_back
 from norvash.work.measuring import note, record
 from norvash.work.motor_page import motor_page
 from norvash.work.new_set import Fitting, fit_new_set
 from norvash.work.opening import open_sheet
 from norvash.work.policing import add_policy, end_policy
-from norvash.work.registering import change_figures
 from norvash.work.renewing import renew_brushes
 from norvash.work.settling import settle_doubt, take_back_answer
 from norvash.work.settling_sight import settle_sight

@@ -11,11 +11,11 @@ from norvash.core.motor.figure_reading import track_d_mm
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, rounds
 from norvash.store.records import kept
+from norvash.work.changing_figures import change_figures
 from norvash.work.copper_bench import copper_bench
 from norvash.work.insulation_record import insulation_record
 from norvash.work.loading import load
 from norvash.work.measuring import record
-from norvash.work.registering import change_figures
 from norvash.work.signing import sign
 from norvash.work.undoing import undo
 

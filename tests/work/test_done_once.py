@@ -18,6 +18,7 @@ from norvash.store.database import Connection, connect, transaction
 from norvash.store.policies import list_policies
 from norvash.work import measuring, registering, standing
 from norvash.work.acting import Act
+from norvash.work.changing_figures import change_figures
 from norvash.work.context import Context
 from norvash.work.loading import load
 from norvash.work.logging_use import log_use
@@ -26,7 +27,7 @@ from norvash.work.motor_types import save_type
 from norvash.work.new_set import fit_new_set
 from norvash.work.opening import open_sheet
 from norvash.work.policing import add_policy, end_policy
-from norvash.work.registering import add_motor, change_figures
+from norvash.work.registering import add_motor
 from norvash.work.renewing import renew_brushes
 from norvash.work.ruling import set_rule
 from norvash.work.sheets import enter

@@ -16,8 +16,8 @@ from norvash.core.sheet.stages.prove.run_fields import SPARKS
 from norvash.errors import Conflict, InputError
 from norvash.store.motors import fetch_motor
 from norvash.web.stages.fields import entry
+from norvash.work.changing_figures import change_figures
 from norvash.work.loading import load
-from norvash.work.registering import change_figures
 from norvash.work.undoing import undo
 from run_cases import HELD, PERMITS, REFUSED, RUNS, figures_of, rows_of
 

@@ -6,9 +6,9 @@ from datetime import timedelta
 from conftest import Shop
 from norvash.store import people
 from norvash.store.database import transaction
+from norvash.work.changing_figures import change_figures
 from norvash.work.logging_use import take_back
 from norvash.work.measuring import note, record
-from norvash.work.registering import change_figures
 from norvash.work.settling import settle_doubt
 from norvash.work.signing import sign
 

@@ -13,9 +13,9 @@ from norvash.errors import Conflict, InputError, NorvashError, NotFound
 from norvash.store import people, rules, standings
 from norvash.store.standings import Sought
 from norvash.work.bench import bench, register
+from norvash.work.changing_figures import change_figures
 from norvash.work.motor_types import save_type
 from norvash.work.outlook import outlook
-from norvash.work.registering import change_figures
 from norvash.work.ruling import clear_rule, set_rule
 from norvash.work.site import clock, join
 from norvash.work.standing import catch_up
@@ -122,7 +122,7 @@ def test_a_site_figure_is_recorded_and_every_motor_follows(shop: Shop) -> None:
 def test_the_bench_is_in_order_of_urgency_and_pages(shop: Shop) -> None:
     lengths = {"X-01": "20", "X-02": "9", "X-03": "13", "X-04": "7.9", "X-05": "11", "X-06": ""}
     for tag, mm in lengths.items():
-        motor = shop.motor(tag=tag)
+        motor = shop.motor(tag=tag, set_is_new=False)
         if mm:
             shop.measure(motor, "", mm, mm)
     found = bench(shop.conn, shop.now.date(), 1)

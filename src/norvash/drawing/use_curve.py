@@ -6,8 +6,8 @@ from datetime import datetime, timedelta
 from math import exp
 
 from norvash.core.text.words import UNIT_WORDS, counter_words, day_words, grouped, use_words
-from norvash.core.use.counting import Rate, rate_sd
 from norvash.core.use.log_entry import Entry
+from norvash.core.use.rate import Rate, rate_sd
 from norvash.drawing.svg import Drawing, Element, el, label, line, polyline, ticks
 
 _LEFT, _RIGHT, _TOP, _BOTTOM = 52.0, 12.0, 20.0, 24.0

@@ -57,13 +57,16 @@ class Taught(NamedTuple):
 def list_family(conn: Connection, type_id: str, without: Sequence[str]) -> list[Taught]:
     """Return what the latest ended sets of a type's motors taught, but for those of some motors."""
     rows = conn.execute(
-        """select s.ended_at, s.id, p.log_rate, p.at_most from past_set p join brush_set s on s.id = p.set_id
-           where p.motor_id in (select id from motor where type_id = :type_id)
+        """select s.ended_at, s.id, p.log_rate, p.at_most, p.about from past_set p join brush_set s on s.id = p.set_id
+           where s.struck_act_id is null and p.motor_id in (select id from motor where type_id = :type_id)
            and p.motor_id not in (select value from json_each(:without)) order by s.ended_at desc, s.id limit :most""",
         {"type_id": type_id, "without": json.dumps(without), "most": MOST_PAST},
     )
     return [
-        Taught(datetime.fromisoformat(r["ended_at"]), r["id"], PastSet(r["log_rate"], bool(r["at_most"]))) for r in rows
+        Taught(
+            datetime.fromisoformat(r["ended_at"]), r["id"], PastSet(r["log_rate"], bool(r["at_most"]), bool(r["about"]))
+        )
+        for r in rows
     ]
 
 
@@ -75,8 +78,8 @@ def latest(taught: Iterable[Taught]) -> tuple[PastSet, ...]:
 
 def list_taught(conn: Connection, motor_id: str) -> dict[str, PastSet]:
     """Return what a motor's own ended sets taught, by set."""
-    rows = conn.execute("select set_id, log_rate, at_most from past_set where motor_id = :id", {"id": motor_id})
-    return {r["set_id"]: PastSet(r["log_rate"], bool(r["at_most"])) for r in rows}
+    rows = conn.execute("select set_id, log_rate, at_most, about from past_set where motor_id = :id", {"id": motor_id})
+    return {r["set_id"]: PastSet(r["log_rate"], bool(r["at_most"]), bool(r["about"])) for r in rows}
 
 
 def save_taught(conn: Connection, motor_id: str, taught: Iterable[tuple[str, PastSet]]) -> None:
@@ -84,8 +87,15 @@ def save_taught(conn: Connection, motor_id: str, taught: Iterable[tuple[str, Pas
     conn.execute("delete from past_set where motor_id = :id", {"id": motor_id})
     for set_id, past in taught:
         conn.execute(
-            "insert into past_set (set_id, motor_id, log_rate, at_most) values (:set_id, :motor_id, :rate, :at_most)",
-            {"set_id": set_id, "motor_id": motor_id, "rate": past.log_rate, "at_most": int(past.at_most)},
+            """insert into past_set (set_id, motor_id, log_rate, at_most, about)
+               values (:set_id, :motor_id, :rate, :at_most, :about)""",
+            {
+                "set_id": set_id,
+                "motor_id": motor_id,
+                "rate": past.log_rate,
+                "at_most": int(past.at_most),
+                "about": int(past.about),
+            },
         )
 
 

@@ -289,7 +289,8 @@ def withdraw_reading(conn: Connection, reading_id: str) -> None:
 def list_answered(conn: Connection, motor_id: str) -> list[ReadingRow]:
     """Return the readings of the motor's newest round that were doubted and said to be right."""
     rows = conn.execute(
-        f"""{_READING} where g.round_id = (select id from round where motor_id = :id order by at desc, seq desc limit 1)
+        f"""{_READING} where g.round_id = (select id from round where motor_id = :id and noted = 0
+                                order by at desc, seq desc limit 1)
             and g.replaced_by is null and g.sight <> 'asked' and g.doubt <> '' and g.doubt_answer <> ''
             order by g.position_number""",
         {"id": motor_id},

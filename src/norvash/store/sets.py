@@ -3,7 +3,7 @@
 import json
 from collections.abc import Sequence
 from dataclasses import replace
-from datetime import datetime
+from datetime import date, datetime
 
 from norvash.core.motor.record import BrushSet, Measured, Renewal, Round
 from norvash.store.database import Connection, Row
@@ -13,10 +13,19 @@ from norvash.store.seen import Seen, seen_by_round
 def add_set(conn: Connection, motor_id: str, fitted: BrushSet, act_id: str) -> None:
     """Keep a newly fitted set."""
     conn.execute(
-        """insert into brush_set (id, motor_id, number, fitted_at, fitted_units, fitted_known, sheet_id, part, variant,
-                                  nominal_json, act_id)
-           values (:id, :motor_id, :number, :at, :units, :known, :sheet_id, :part, :variant, :nominal, :act_id)""",
+        """insert into brush_set (id, motor_id, number, fitted_at, fitted_units, fitted_known, span_first_on,
+                                  span_last_on, span_low_units, span_high_units, ended_at, ended_units, end_reason,
+                                  sheet_id, part, variant, nominal_json, noted, lasted, gone_share, act_id)
+           values (:id, :motor_id, :number, :at, :units, :known, :first_on, :last_on, :low, :high, :ended_at,
+                   :ended_units, :reason, :sheet_id, :part, :variant, :nominal, :noted, :lasted, :gone, :act_id)""",
         {
+            **_span(fitted),
+            "ended_at": fitted.ended_at.isoformat() if fitted.ended_at else None,
+            "ended_units": fitted.ended_units,
+            "reason": fitted.end_reason if fitted.ended_at else None,
+            "noted": int(fitted.noted),
+            "lasted": fitted.lasted,
+            "gone": fitted.gone_share,
             "id": fitted.id,
             "motor_id": motor_id,
             "number": fitted.number,
@@ -30,6 +39,38 @@ def add_set(conn: Connection, motor_id: str, fitted: BrushSet, act_id: str) -> N
             "act_id": act_id,
         },
     )
+
+
+def _span(fitted: BrushSet) -> dict[str, object]:
+    days, units = fitted.span_on or (None, None), fitted.span_units or (None, None)
+    return {
+        "first_on": days[0].isoformat() if days[0] else None,
+        "last_on": days[1].isoformat() if days[1] else None,
+        "low": units[0],
+        "high": units[1],
+    }
+
+
+def change_fitting(conn: Connection, fitted: BrushSet) -> None:
+    """Keep since when a set has run, in place of what stood there."""
+    conn.execute(
+        """update brush_set set fitted_at = :at, fitted_units = :units, fitted_known = :known,
+               span_first_on = :first_on, span_last_on = :last_on, span_low_units = :low,
+               span_high_units = :high where id = :id""",
+        {
+            **_span(fitted),
+            "id": fitted.id,
+            "at": fitted.fitted_at.isoformat(),
+            "units": fitted.fitted_units,
+            "known": int(fitted.fitted_known),
+        },
+    )
+
+
+def least_number(conn: Connection, motor_id: str) -> int:
+    """Return the least number that a motor's sets have, those that were taken back included; 1 without any."""
+    row = conn.execute("select min(number) from brush_set where motor_id = :id", {"id": motor_id}).fetchone()
+    return 1 if row[0] is None else int(row[0])
 
 
 def end_set(conn: Connection, set_id: str, at: datetime, units: float, reason: str) -> None:
@@ -90,10 +131,13 @@ _SETS = """select s.id as set_id, r.id as round_id,
                   case g.doubt_answer when '' then g.doubt else '' end as doubt, g.doubt_rule, g.id as reading_id,
                   r.at as round_at, r.total_units, r.kind, r.finished_at, r.sheet_id,
                   s.sheet_id as fitted_on, s.part, s.variant, s.nominal_json,
-                  s.number, s.fitted_at, s.fitted_units, s.fitted_known, s.ended_at, s.ended_units, s.end_reason
-           from brush_set s left join round r on r.set_id = s.id
+                  s.number, s.fitted_at, s.fitted_units, s.fitted_known, s.ended_at, s.ended_units, s.end_reason,
+                  s.span_first_on, s.span_last_on, s.span_low_units, s.span_high_units, s.noted as set_noted, s.lasted,
+                  s.gone_share, r.noted, r.measured_by, r.shortest
+           from brush_set s left join round r on r.set_id = s.id and r.struck_act_id is null
            left join reading g on g.round_id = r.id and g.replaced_by is null and g.sight <> 'asked'
-           where s.motor_id = :id order by s.number, r.at, r.seq, g.position_number, g.sight"""
+           where s.motor_id = :id and s.struck_act_id is null
+           order by max(s.number, 0), s.fitted_units, s.number, r.at, r.seq, g.position_number, g.sight"""
 
 
 def _empty_round(row: Row, seen: Sequence[Seen]) -> Round:
@@ -108,6 +152,9 @@ def _empty_round(row: Row, seen: Sequence[Seen]) -> Round:
         seen=tuple(dict.fromkeys(s.noted for s in seen)),
         sheet_id=row["sheet_id"] or "",
         seen_left=frozenset((s.position, s.finding.id) for s in seen) - found,
+        noted=bool(row["noted"]),
+        by=row["measured_by"],
+        shortest=bool(row["shortest"]),
     )
 
 
@@ -128,7 +175,18 @@ def _set(row: Row, rounds: tuple[Round, ...], renewed: tuple[Renewal, ...]) -> B
         part=row["part"],
         variant=row["variant"],
         nominal=frozenset(json.loads(row["nominal_json"])) if row["nominal_json"] != "[]" else frozenset(),
+        span_on=_days(row),
+        span_units=None if row["span_low_units"] is None else (row["span_low_units"], row["span_high_units"]),
+        noted=bool(row["set_noted"]),
+        lasted=row["lasted"],
+        gone_share=row["gone_share"],
     )
+
+
+def _days(row: Row) -> tuple[date, date] | None:
+    if row["span_first_on"] is None:
+        return None
+    return date.fromisoformat(row["span_first_on"]), date.fromisoformat(row["span_last_on"])
 
 
 def list_renewals(conn: Connection, motor_id: str) -> dict[str, list[Renewal]]:

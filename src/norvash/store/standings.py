@@ -91,10 +91,10 @@ _LISTED = (
 
 
 # Motors that have risen since they were judged are few, and merged with those that stand in their order by themselves.
-_TO_CHANGE = "+rank < 5 and change_on <= :today"
+_TO_CHANGE = "+rank < 6 and change_on <= :today"
 _TO_PLAN = "+rank < 4 and plan_on <= :today and (change_on is null or change_on > :today)"
 _AS_KEPT = (
-    "(rank >= 5 or change_on is null or change_on > :today) and (rank >= 4 or plan_on is null or plan_on > :today)"
+    "(rank >= 6 or change_on is null or change_on > :today) and (rank >= 4 or plan_on is null or plan_on > :today)"
 )
 _COME = "rank = 0 and (look_on <= :until or plan_on <= :today)"
 
@@ -105,7 +105,7 @@ def list_bench(conn: Connection, today: date, until: date, most: int, skip: int)
         f"""with urgent as (
                 select * from (select motor_id, rank as urgency, due from standing where rank > 0 and {_AS_KEPT}
                                order by rank desc, due, motor_id limit :most + :skip)
-                union all select motor_id, 5, due from standing where {_TO_CHANGE}
+                union all select motor_id, 6, due from standing where {_TO_CHANGE}
                 union all select motor_id, 4, due from standing where {_TO_PLAN}
                 union all select motor_id, 0, due from standing where rank = 0 and look_on <= :until and {_AS_KEPT}
                 order by urgency desc, due, motor_id limit :most offset :skip)
@@ -192,7 +192,7 @@ class Sought:
         }
 
 
-_GRADE = """case when s.rank < 5 and s.change_on <= :today then 'change'
+_GRADE = """case when s.rank < 6 and s.change_on <= :today then 'change'
                  when s.rank < 4 and s.plan_on <= :today then 'plan' else s.stage end"""
 _OF_KIND = f"(:class = '' or m.class = :class) and (:stage = '' or {_GRADE} = :stage)"
 _IN_PLACES = f"s.place_key in (select value from json_each(:places)) and {_OF_KIND}"

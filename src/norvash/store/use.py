@@ -23,13 +23,21 @@ class UseRow:
 
 
 def add_entry(
-    conn: Connection, entry_id: str, motor_id: str, *, at: datetime, counted: Counted, typed: str, act_id: str
+    conn: Connection,
+    entry_id: str,
+    motor_id: str,
+    *,
+    at: datetime,
+    counted: Counted,
+    typed: str,
+    act_id: str,
+    noted: bool = False,
 ) -> None:
-    """Keep a new entry."""
+    """Keep a new entry; `noted` where it is from notes."""
     conn.execute(
-        """insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, act_id)
+        """insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, noted, act_id)
            values (:id, :motor_id, (select coalesce(max(seq), 0) + 1 from use_entry where motor_id = :motor_id),
-                   :at, :total, :counter, :typed, :event, :act_id)""",
+                   :at, :total, :counter, :typed, :event, :noted, :act_id)""",
         {
             "id": entry_id,
             "motor_id": motor_id,
@@ -38,6 +46,7 @@ def add_entry(
             "counter": counted.counter_units,
             "typed": typed,
             "event": counted.event,
+            "noted": int(noted),
             "act_id": act_id,
         },
     )
@@ -50,13 +59,13 @@ def typed_of(conn: Connection, entry_id: str) -> str:
 
 
 def _entry(row: Row) -> Entry:
-    return Entry(datetime.fromisoformat(row["at"]), row["total_units"], row["counter_units"])
+    return Entry(datetime.fromisoformat(row["at"]), row["total_units"], row["counter_units"], bool(row["noted"]))
 
 
 def list_entries(conn: Connection, motor_id: str) -> tuple[Entry, ...]:
     """Return the entries that count, in order of time."""
     rows = conn.execute(
-        """select at, total_units, counter_units from use_entry
+        """select at, total_units, counter_units, noted from use_entry
            where motor_id = :id and struck_act_id is null order by at, seq""",
         {"id": motor_id},
     )
@@ -90,7 +99,8 @@ def last_entry_id(conn: Connection, motor_id: str) -> str:
     Raises: NotFound without any.
     """
     row = conn.execute(
-        "select id from use_entry where motor_id = :id and struck_act_id is null order by at desc, seq desc limit 1",
+        """select id from use_entry where motor_id = :id and struck_act_id is null and noted = 0
+           order by at desc, seq desc limit 1""",
         {"id": motor_id},
     ).fetchone()
     if row is None:
@@ -106,7 +116,7 @@ def strike_entry(conn: Connection, entry_id: str, act_id: str) -> None:
 def list_rows(conn: Connection, motor_id: str) -> list[UseRow]:
     """Return the entries that count with how they were typed, in order of time."""
     rows = conn.execute(
-        """select id, at, total_units, counter_units, typed, event from use_entry
+        """select id, at, total_units, counter_units, typed, event, noted from use_entry
            where motor_id = :id and struck_act_id is null order by at, seq""",
         {"id": motor_id},
     )

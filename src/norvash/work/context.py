@@ -7,7 +7,7 @@ from functools import cached_property
 
 from norvash.core.commutator.figures_after_cut import Mark, figures_since
 from norvash.core.forecast.set_forecast import Ahead
-from norvash.core.motor.figure_fields import ACTIVE_MONTHS, USE_PER_WEEK_UNITS
+from norvash.core.motor.figure_fields import ACTIVE_MONTHS, UNIT_OF_USE, USE_PER_WEEK_UNITS
 from norvash.core.motor.figure_reading import variant_of
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
@@ -19,8 +19,9 @@ from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.sheet import Sheet, Spot
 from norvash.core.sheet.stages.catalogue import TOGETHER
-from norvash.core.use.counting import Counted, Rate, rate_of_use
+from norvash.core.use.counting import Counted
 from norvash.core.use.log_entry import Entry
+from norvash.core.use.rate import CALENDAR_RATE, Rate, rate_of_use
 from norvash.core.use.season import Window, season_of
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.values import Findings
@@ -220,6 +221,8 @@ class Prepared:
 def rate_in_season(
     motor: Motor, figures: Figures, entries: tuple[Entry, ...], windows: tuple[Window, ...], applied: MotorRules
 ) -> Rate | None:
-    """Return a motor's rate of use, in the season that it follows."""
+    """Return a motor's rate of use, in the season that it follows; use in years is the calendar."""
+    if UNIT_OF_USE.of(figures) == "years":
+        return CALENDAR_RATE
     season = season_of(ACTIVE_MONTHS.of(figures), entries, windows, motor.place, applied)
     return rate_of_use(entries, USE_PER_WEEK_UNITS.of(figures), applied, season)

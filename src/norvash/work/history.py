@@ -133,7 +133,25 @@ def _was(before: Mapping[str, Any]) -> str:
 
 
 def _added(told: _Told) -> str:
-    return f"added the motor as {told.after['tag']}, {told.after['name']}"
+    since = f"; its brushes have run {told.after['since']}" if "since" in told.after else ""
+    return f"added the motor as {told.after['tag']}, {told.after['name']}{since}"
+
+
+def _since(told: _Told) -> str:
+    return f"said of set {told.after['set']} that it has run {told.after['since']}"
+
+
+def _noted(told: _Told) -> str:
+    """Say what was entered from notes, and of which days."""
+    counts = [(told.after["noted"][k], w) for k, w in (("rounds", "round"), ("sets", "set"), ("uses", "reading"))]
+    parts = [f"{n} {w}{'s' * (n != 1)}{' of use' if w == 'reading' else ''}" for n, w in counts if n]
+    first, last = told.after["noted"]["first"], told.after["noted"]["last"]
+    days = f"of {first}" if first == last else f"of {first} to {last}"
+    return f"entered from notes {listed(parts)}, {days}"
+
+
+def _notes_gone(told: _Told) -> str:
+    return f"took back the notes entered on {told.before['notes of']}"
 
 
 def _logged(told: _Told) -> str:
@@ -194,6 +212,9 @@ def _sheet_added(told: _Told) -> str:
 
 _SAID: dict[str, Callable[[_Told], str]] = {
     "add a motor": _added,
+    "say since when": _since,
+    "enter notes": _noted,
+    "take back notes": _notes_gone,
     "log use": _logged,
     "take back use": _took_back,
     "fit a new set": _fitted,

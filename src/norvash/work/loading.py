@@ -2,11 +2,10 @@
 
 from dataclasses import replace
 
-from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_reading import variant_of
 from norvash.core.motor.figures import Figures
+from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import BrushSet
 from norvash.core.rules.book import MotorRules, Rulebook
 from norvash.core.use.log_entry import Entry
 from norvash.store import entries, lives, motors, policies, sets, sheets, use
@@ -29,7 +28,7 @@ def rules_of(book: Rulebook, motor: Motor, figures: Figures) -> MotorRules:
 def figures_of(conn: Connection, motor: Motor) -> Figures:
     """Return the figures that a motor, its type and its class state."""
     own, of_type = motors.list_figures(conn, motor)
-    return Figures(own, of_type, TEMPLATES[motor.motor_class].lends)
+    return figures_in_force(motor.motor_class, own, of_type)
 
 
 def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Context:
@@ -79,15 +78,9 @@ def _read(conn: Connection, motor_id: str, stamp: Stamp, book: Rulebook) -> Cont
 
 
 def begin(
-    conn: Connection,
-    motor: Motor,
-    stated: Figures,
-    *,
-    positions: tuple[PositionPlan, ...],
-    first: BrushSet,
-    entry: Entry,
+    conn: Connection, motor: Motor, stated: Figures, *, positions: tuple[PositionPlan, ...], entry: Entry
 ) -> Context:
-    """Return a motor that is not in the record yet, with its first set and the use it begins with."""
+    """Return a motor that is not in the record yet, with the use it begins with; its set is still to be said."""
     with snapshot(conn):
         kind = motors.fetch_type(conn, motor.type_id) if motor.type_id else None
         applied = rules_of(rulebook(conn), motor, stated)
@@ -98,7 +91,7 @@ def begin(
             stated=stated,
             marks=(),
             positions=positions,
-            sets=(first,),
+            sets=(),
             entries=(entry,),
             windows=policies.list_windows(conn),
             policies=policies.list_policies(conn, motor.id, motor.type_id),

@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from datetime import datetime, time, timedelta
 
 from norvash.core.use.counting import Counted, read_counter, read_increment, weighted
+from norvash.core.use.since import in_years
 from norvash.core.use.typed import read_use
 from norvash.errors import InputError
 from norvash.store import use
@@ -39,9 +40,11 @@ def moment(day: str, now: datetime) -> datetime:
 
 def count(context: Context, text: str, mode: str, *, at: datetime, now: datetime, answer: str) -> Counted:
     """Return what a typed use means for a motor, without keeping it."""
+    if context.unit == "years":
+        raise InputError("This motor counts years: nothing is to be logged.", "The calendar tells its use.", "value")
     if mode not in MODES:
         raise InputError("It is not clear what the number means.", "Choose counter or increment.", "mode")
-    typed = read_use(text, context.unit, context.figures)
+    typed = read_use(text, context.unit, context.figures, context.state.rate)
     if mode == "increment":
         counted = read_increment(typed.value, at, now, entries=context.entries, unit=context.unit, rules=context.rules)
     else:
@@ -148,12 +151,23 @@ def _strike_last(conn: Connection, motor_id: str, act_id: str) -> str:
     return last_id
 
 
+def _by_calendar(context: Context, text: str, now: datetime) -> Counted:
+    """Return the use in years now, which nobody has to read from anything."""
+    if text.strip():
+        raise InputError("This motor counts years: the calendar tells its use.", "Leave this empty.", "counter")
+    last = context.entries[-1]
+    ran = max(in_years(last.at, now), 0.0)
+    return Counted(last.total_units + ran, last.counter_units + ran, "calendar")
+
+
 def settled(context: Context, text: str, now: datetime, answer: str) -> tuple[Counted, bool]:
     """Return the use that the counter shows at a measurement, and whether it is news that goes into the log.
 
     Raises: InputError or NeedsAnswer about the counter.
     """
     entries = context.entries
+    if context.unit == "years":
+        return _by_calendar(context, text, now), True
     stands = Counted(entries[-1].total_units, entries[-1].counter_units, "") if entries else None
     if not text.strip():
         if stands is None:

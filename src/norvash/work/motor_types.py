@@ -17,9 +17,9 @@ from norvash.store import motors, policies, stamps
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
 from norvash.work.acting import Act, Change, prepared
+from norvash.work.changing_figures import Errors, as_words, read_all
 from norvash.work.loading import rules_of
 from norvash.work.marks import marks_of
-from norvash.work.registering import Errors, as_words, read_all
 from norvash.work.rulebook import rulebook
 
 

@@ -214,7 +214,7 @@ def _starting_lengths(context: Context, total: float, lengths: Mapping[int, str]
         text = lengths.get(plan.number, "").strip()
         if text and not _is_nominal(text):
             reading = replace(length_of(context, plan.number, text), typed=text)
-            doubt = doubt_of(reading, start, None, run_h=total, partners=(), rules=context.rules)
+            doubt = doubt_of(reading, start, None, run_h=total, partners=(), rules=context.rules, fresh=True)
             made.append(_Length(plan, reading, doubt))
     return tuple(made)
 

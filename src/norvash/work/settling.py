@@ -45,6 +45,7 @@ def doubt_about(context: Context, row: Round, plan: PositionPlan, reading: Readi
         partners=_partners(context, this, plan.number),
         rules=context.rules,
         carbon=Carbon(new_mm, limit.limit_mm, rate),
+        fresh=this.kind == "fitting" or not current.fitted_known or plan.number in state.told.new,
     )
 
 

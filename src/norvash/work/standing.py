@@ -23,7 +23,8 @@ from norvash.work.context import Context, Prepared
 from norvash.work.loading import load
 from norvash.work.rulebook import rulebook
 
-_RANK = {"stop": 6, "change": 5, "plan": 4, "watch": 3, "fit": 0}
+_RANK = {"stop": 7, "change": 6, "plan": 4, "watch": 3, "fit": 0}
+_UNKNOWN_RANK, _RUNS_UNKNOWN_RANK = 2, 5
 _PLAN = GRADES.index("plan")
 _BATCH = 200
 _LOCKED_S = 0.04
@@ -44,12 +45,14 @@ class Judged(Prepared):
     foreseen: bool = True
 
 
-def rank_of(found: Findings) -> int:
-    """Return how urgently a motor needs hands by itself, without what the days add: 6 out of service, down to 0 runs
-    on. What is not measured, incomplete or doubtful asks for hands and outranks nothing that is to be watched or worse.
+def rank_of(found: Findings, *, runs: bool = False) -> int:
+    """Return how urgently a motor needs hands by itself, without what the days add: 7 out of service, down to 0 runs
+    on. What is not measured, incomplete or doubtful asks for hands and outranks nothing that is to be watched or worse;
+    but a set of unknown age that `runs` by its log comes before what is to be planned.
     """
     unknown = found.round is None or bool(found.doubts or found.missing)
-    return max(_RANK[found.base or "fit"], 2 if unknown else 0)
+    rank = _RUNS_UNKNOWN_RANK if found.unknown and runs else _UNKNOWN_RANK if unknown else 0
+    return max(_RANK[found.base or "fit"], rank)
 
 
 def judge(context: Context, today: date) -> Judged:
@@ -126,7 +129,7 @@ def keep(conn: Connection, judged: Judged) -> Judged:
             motor_id=context.motor.id,
             rules_seq=context.stamp.rules_seq,
             grade=found.base,
-            rank=rank_of(found),
+            rank=rank_of(found, runs=bool(context.state.rate and context.state.rate.logged_units)),
             limit_on=_iso(days.limit_on),
             look_on=_iso(days.look_on),
             due=_iso(days.limit_on) or _NO_DAY,

@@ -8,6 +8,7 @@ from statistics import median
 from norvash.core.brush.readings import Reading
 from norvash.core.brush.renewal import Carbon, renewed
 from norvash.core.brush.straight_line import Point
+from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 
 ANSWERS = (("right", "It is right"), ("mistyped", "Mistyped: measure again"), ("new set", "New brushes were fitted"))
@@ -31,8 +32,11 @@ def doubt_of(
     partners: Sequence[Point],
     rules: MotorRules,
     carbon: Carbon | None = None,
+    fresh: bool = False,
 ) -> Doubt | None:
     """Return the first doubt about a reading, None when it agrees with all that is known.
+
+    `fresh` is the first length of a brush that goes in: it may be what it is.
 
     Units: run_h in the motor's unit of use. Shape: partners are this round's other brushes as wear so far.
     Source: rules doubt.*
@@ -45,12 +49,29 @@ def doubt_of(
             f"({start.length_mm:.2f} mm). Mistyped, or another brush?",
             "doubt.noise",
         )
+    if not fresh and previous is None and not over(run_h, start.run_h):
+        unused = _worn_without_use(reading, start, rules)
+        if unused is not None:
+            return unused
     if previous is not None:
         new = _new_carbon(reading, previous, run_h, carbon, rules) if carbon else None
         against_last = new or _against_last(reading, start, previous, run_h, rules)
         if against_last is not None:
             return against_last
     return _against_partners(reading, start, partners, rules)
+
+
+def _worn_without_use(reading: Reading, start: Point, rules: MotorRules) -> Doubt | None:
+    """Return the question for how long a brush has run that is visibly worn at no use."""
+    worn, noise = start.length_mm - reading.high_mm, rules["doubt.noise"] * hypot(reading.sd_mm, start.sd_mm)
+    if worn <= max(rules["doubt.unused"] * start.length_mm, rules["new.tolerance"] + noise):
+        return None
+    return Doubt(
+        "worn without use",
+        f"{worn:.2f} mm is worn, though by the record it has not run since it was new. For how long has it run? Say it"
+        " under “Since when”, or measure again.",
+        "doubt.unused",
+    )
 
 
 def _new_carbon(reading: Reading, previous: Point, run_h: float, carbon: Carbon, rules: MotorRules) -> Doubt | None:

@@ -3,11 +3,10 @@
 from dataclasses import replace
 
 from norvash.core.brush.carbon import centre_limit_mm
+from norvash.core.brush.gauged import depth_and_length_mm, is_floating
 from norvash.core.brush.limits import Limit, Parts, estimated_limit, limit_from_parts, warned
 from norvash.core.motor.figure_fields import (
-    DEPTH_CONSTANT_MM,
     DEPTH_LIMIT_MM,
-    DEPTH_NEW_MM,
     FACE_ANGLE_DEG,
     FORCE_NEW_N,
     FORCE_NOMINAL_N,
@@ -48,7 +47,8 @@ def motor_limit(figures: Figures, rules: MotorRules) -> Limit:
 
 def _limit(figures: Figures, rules: MotorRules) -> Limit:
     new_mm, stated = NEW_MM.need(figures), LIMIT_MM.of(figures)
-    given = [limit for limit in (_stated(stated, figures) if stated is not None else None, _by_depth(figures)) if limit]
+    by_length = _stated(stated, figures) if stated is not None and not is_floating(figures) else None
+    given = [limit for limit in (by_length, _by_depth(figures)) if limit]
     third = WEAR_LINE_3_MM.of(figures)
     if third is not None and not given:
         given = [Limit(limit_mm=third, source="wear line on the brush", estimated=False, governed_by="wear line")]
@@ -78,11 +78,11 @@ def _limit(figures: Figures, rules: MotorRules) -> Limit:
 
 def _by_depth(figures: Figures) -> Limit | None:
     """Return the limit that a depth gauge's own limit sets, on the scale of length; it watches the spring."""
-    depth_limit, depth_new = DEPTH_LIMIT_MM.of(figures), DEPTH_NEW_MM.of(figures)
-    if MEASURED_BY.of(figures) != "depth" or depth_limit is None or depth_new is None:
+    depth_limit = DEPTH_LIMIT_MM.of(figures)
+    both = depth_and_length_mm(figures)
+    if MEASURED_BY.of(figures) != "depth" or depth_limit is None or both is None:
         return None
-    constant = DEPTH_CONSTANT_MM.of(figures)
-    limit_mm = (NEW_MM.need(figures) + depth_new if constant is None else constant) - depth_limit
+    limit_mm = both - depth_limit
     return Limit(
         limit_mm=limit_mm,
         source="maker's figure, as a depth",

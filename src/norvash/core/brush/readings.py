@@ -5,9 +5,9 @@ from itertools import pairwise
 from math import sqrt
 
 from norvash.core.brush.carbon import taper_deg
+from norvash.core.brush.gauged import depth_and_length_mm
 from norvash.core.motor.figure_fields import (
-    DEPTH_CONSTANT_MM,
-    DEPTH_NEW_MM,
+    DEPTH_LIMIT_MM,
     LENGTH_UNIT,
     MEASURED_BY,
     MEASURED_WITH,
@@ -110,11 +110,11 @@ def _believable(typed: Typed, new_mm: float, rules: MotorRules) -> None:
 
 def _depth(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
     typed = parse(text, "length", LENGTH_UNIT.of(figures))
-    new_mm, both = NEW_MM.need(figures), _depth_and_length_mm(figures)
+    new_mm, both = NEW_MM.need(figures), depth_and_length_mm(figures)
     return _plausible(
         text,
         typed,
-        (both or DEPTH_NEW_MM.need(figures)) - typed.value,
+        (both or DEPTH_LIMIT_MM.need(figures)) - typed.value,
         new_mm=new_mm,
         rules=rules,
         instrument=instrument,
@@ -125,28 +125,6 @@ def _protrusion(text: str, figures: Figures, rules: MotorRules, instrument: str)
     typed = parse(text, "length", LENGTH_UNIT.of(figures))
     length = typed.value + PROTRUSION_CONSTANT_MM.need(figures)
     return _plausible(text, typed, length, new_mm=NEW_MM.need(figures), rules=rules, instrument=instrument)
-
-
-def _depth_and_length_mm(figures: Figures) -> float | None:
-    """Return what a depth and the length at it add up to [mm]: the gauge's constant, else from new."""
-    constant, depth_new = DEPTH_CONSTANT_MM.of(figures), DEPTH_NEW_MM.of(figures)
-    if constant is not None or depth_new is None:
-        return constant
-    return NEW_MM.need(figures) + depth_new
-
-
-def on_the_gauge_mm(length_mm: float, figures: Figures, method: str) -> float | None:
-    """Return what a depth or protrusion gauge shows of a length [mm].
-
-    Units: length_mm [mm] -> [mm]
-    None for the other ways of measuring, and while the gauge's figures are not known.
-    Source: the gauge's own constant, depth plus length or length minus protrusion
-    """
-    if method == "depth":
-        both = _depth_and_length_mm(figures)
-        return None if both is None else both - length_mm
-    constant = PROTRUSION_CONSTANT_MM.of(figures) if method == "protrusion" else None
-    return None if constant is None else length_mm - constant
 
 
 def _plausible(
@@ -182,9 +160,13 @@ def _point(text: str, unit: str, raw: float, *, length_mm: float, sd_mm: float, 
     )
 
 
+_NONE_SEEN = ("none", "no line", "no", "nothing")
+
+
 def _wear_line(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
     """Return the interval between two lines: its middle, and spacing over √12 as uncertainty."""
-    seen = parse_count(text, 0, 3)
+    bare = " ".join(text.lower().split())
+    seen = 0 if bare in _NONE_SEEN else parse_count(bare.removeprefix("line").removesuffix("lines").strip(), 0, 3)
     marks = [NEW_MM.need(figures), *(line.need(figures) for line in WEAR_LINES)]
     low = marks[seen + 1] if seen < 3 else max(marks[3] - (marks[2] - marks[3]), 0.0)
     high = marks[seen]

@@ -5,14 +5,15 @@ from dataclasses import replace
 from datetime import date
 from math import exp, log, sqrt
 
+from norvash.core.brush.gauged import is_floating
 from norvash.core.brush.limits import Limit
-from norvash.core.forecast.case import Case, Forecast, Usage, Visit, constants_of
+from norvash.core.forecast.case import EXACT_WEEKS, Case, Constants, Forecast, Usage, Visit, constants_of
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, NEW_MM
-from norvash.core.motor.record import BrushSet, MotorState, Round
+from norvash.core.motor.record import BrushSet, MotorState, Round, begins_at_first_reading
 from norvash.core.rules.book import MotorRules
-from norvash.core.use.counting import Rate, in_weeks
+from norvash.core.use.rate import Rate, in_weeks
 
 _LEAST_SD_MM = 0.02
 _NEVER_BEDDED = 1e-4
@@ -22,13 +23,17 @@ _COARSE_MM = 0.2
 def case_of(state: MotorState, limit: Limit, past: Sequence[PastSet], rules: MotorRules) -> Case:
     """Return what the forecast is made from.
 
-    The clock of a set that was worn before its record began starts at its first round, from the lengths read there.
+    The clock of a set that was worn before its record began starts at its first round, from the lengths read there; so
+    does that of one whose gauge does not say what it showed when the brushes were new. Where only the shortest brush
+    of a round was measured, it stands for its set.
     """
     current = state.current
     rounds = [r for r in current.rounds if r.readings]
-    constants, started_at = constants_of(rules), current.fitted_units
+    if any(r.shortest for r in rounds):
+        return _of_the_shortest(state, limit, past, rules)
+    constants, started_at = _constants(state, rules), current.fitted_units
     started: tuple[float, ...] = ()
-    if not current.fitted_known and rounds:
+    if begins_at_first_reading(state) and rounds:
         first = rounds[0]
         started = tuple(m.length_mm if (m := first.readings.get(p.number)) else _mean(first) for p in state.positions)
         sd = max((m.sd_mm for m in first.readings.values()), default=_LEAST_SD_MM)
@@ -49,8 +54,23 @@ def case_of(state: MotorState, limit: Limit, past: Sequence[PastSet], rules: Mot
         fitted=fitted if any(fitted) else (),
         started_mm=started,
         run_since=max(now - started_at - last, 0.0),
+        fitted_sd=0.0 if started else current.fitted_sd,
         constants=constants,
     )
+
+
+def _constants(state: MotorState, rules: MotorRules) -> Constants:
+    made = constants_of(rules)
+    return replace(made, **EXACT_WEEKS) if state.unit == "years" else made
+
+
+def _of_the_shortest(state: MotorState, limit: Limit, past: Sequence[PastSet], rules: MotorRules) -> Case:
+    """Return the case of a set of which only the shortest brush stands in some round: one brush, the least of each."""
+    current = state.current
+    only = state.positions[:1]
+    rounds = [replace(r, readings={only[0].number: r.least}, shortest=False) for r in current.rounds if r.readings]
+    alone = replace(state, positions=only, sets=(*state.sets[:-1], replace(current, rounds=tuple(rounds), renewed=())))
+    return replace(case_of(alone, limit, past, rules), shortest_of=len(state.positions))
 
 
 def _fitted_at(brush_set: BrushSet, position: int, started_at: float) -> float:
@@ -87,7 +107,7 @@ def ahead_of(made: Forecast, case: Case, state: MotorState) -> Ahead:
     """Return a forecast on the motor's own scale of use, with its days."""
     current = state.current
     rounds = [r for r in current.rounds if r.readings]
-    base = current.fitted_units if current.fitted_known or not rounds else rounds[0].total_units
+    base = rounds[0].total_units if rounds and begins_at_first_reading(state) else current.fitted_units
     last = state.entries[-1].at.date() if state.entries else None
     weeks = made.weeks
 
@@ -116,23 +136,29 @@ def ahead_of(made: Forecast, case: Case, state: MotorState) -> Ahead:
         tail=made.tail,
         jumped=made.jumped,
         rate_mm_per_unit=made.mean_rate,
-        worst_position=made.worst_position + 1,
+        worst_position=made.worst_position + 1 if len(state.positions) == case.brushes else _shortest_at(rounds[-1]),
         seen_units=base + (visits[-1].use if visits else 0.0),
         coarse=bool(visits) and visits[-1].sd_mm > _COARSE_MM,
     )
 
 
+def _shortest_at(a_round: Round) -> int:
+    return min(a_round.readings, key=lambda n: a_round.readings[n].length_mm)
+
+
 def past_set_of(brush_set: BrushSet, state: MotorState, limit: Limit, rules: MotorRules) -> PastSet | None:
     """Return what an ended set taught about the family's wear rate, None where nothing can be said.
 
-    With lengths measured it is a full datum, however early it came out; without, it only lasted at least so long.
+    With lengths measured it is a full datum, however early it came out. One that lasted about so long by somebody's
+    word was at its limit then, or had a share of its carbon gone; another only lasted at least so long.
     """
     ran = (brush_set.ended_units or 0.0) - brush_set.fitted_units
     new_mm = NEW_MM.need(state.figures)
     young = frozenset(r.position for r in brush_set.renewed)
     rounds = [r for r in brush_set.rounds if any(n not in young for n in r.readings)]
     start_mm, start_units = new_mm, brush_set.fitted_units
-    if rounds and (rounds[0].kind == "fitting" or not brush_set.fitted_known):
+    since_new = brush_set.fitted_known and not is_floating(state.figures)
+    if rounds and (rounds[0].kind == "fitting" or not since_new):
         start_mm, start_units = _mean(rounds[0], young), rounds[0].total_units
         rounds = rounds[1:]
     if rounds:
@@ -140,6 +166,9 @@ def past_set_of(brush_set: BrushSet, state: MotorState, limit: Limit, rules: Mot
         worn, sd = start_mm - _mean(last, young), max(m.sd_mm for m in last.readings.values())
         if worn > rules["forecast.visible"] * sd and last.total_units > start_units:
             return PastSet(log(worn / (last.total_units - start_units)))
-    if ran > 0 and brush_set.fitted_known and new_mm > limit.limit_mm:
-        return PastSet(log((new_mm - limit.limit_mm) / ran), at_most=True)
-    return None
+    if not (ran > 0 and brush_set.fitted_known and new_mm > limit.limit_mm):
+        return None
+    worn_mm = (new_mm - limit.limit_mm) * (brush_set.gone_share or 1.0)
+    about = brush_set.lasted == "about"
+    known = about or brush_set.gone_share is not None
+    return PastSet(log(worn_mm / ran), at_most=not known, about=about)

@@ -7,7 +7,11 @@ from types import MappingProxyType
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Template:
-    """A class of machine: its words, its usual number of brushes and the figures it lends."""
+    """A class of machine: its words, its usual number of brushes and the figures it lends.
+
+    `use_a_week` in its unit of use, and `starts_an_hour` of what it starts, only turn a life from one unit into another
+    where nobody says better.
+    """
 
     name: str
     words: str
@@ -15,6 +19,13 @@ class Template:
     most_brushes: int
     lends: Mapping[str, float | str]
     caution: str
+    use_a_week: float
+    starts_an_hour: float = 2.0
+
+    @property
+    def use(self) -> str:
+        """Return the unit in which the class counts use."""
+        return str(self.lends["unit_of_use"])
 
 
 def _template(
@@ -27,6 +38,7 @@ def _template(
     commutator: tuple[float, int],
     use: str,
     life: float,
+    week: float,
     construction: str,
     caution: str,
 ) -> Template:
@@ -45,7 +57,13 @@ def _template(
         "length_unit": "mm",
     }
     return Template(
-        name=name, words=words, brushes=brushes, most_brushes=most, lends=MappingProxyType(lends), caution=caution
+        name=name,
+        words=words,
+        brushes=brushes,
+        most_brushes=most,
+        lends=MappingProxyType(lends),
+        caution=caution,
+        use_a_week=week,
     )
 
 
@@ -62,6 +80,7 @@ TEMPLATES: Mapping[str, Template] = MappingProxyType(
                 commutator=(28.0, 24),
                 use="hours",
                 life=1100.0,
+                week=10.0,
                 construction="universal",
                 caution=(
                     "Unplug it and keep the plug in sight; wait for capacitors; eye protection when springs are loose."
@@ -76,6 +95,7 @@ TEMPLATES: Mapping[str, Template] = MappingProxyType(
                 commutator=(30.0, 28),
                 use="hours",
                 life=160.0,
+                week=6.0,
                 construction="universal",
                 caution="Unplug it or take the battery out; blade or bit off; guards on again before any test.",
             ),
@@ -88,6 +108,7 @@ TEMPLATES: Mapping[str, Template] = MappingProxyType(
                 commutator=(36.0, 29),
                 use="starts",
                 life=22000.0,
+                week=25.0,
                 construction="series",
                 caution="Battery earth lead off first and on last; no live spanner across; sparks away from fuel.",
             ),
@@ -100,6 +121,7 @@ TEMPLATES: Mapping[str, Template] = MappingProxyType(
                 commutator=(120.0, 87),
                 use="hours",
                 life=6500.0,
+                week=40.0,
                 construction="shunt",
                 caution="Own lock and tag on all sources, prove dead, lower or pin suspended loads before opening.",
             ),
@@ -112,6 +134,7 @@ TEMPLATES: Mapping[str, Template] = MappingProxyType(
                 commutator=(110.0, 69),
                 use="hours",
                 life=4200.0,
+                week=30.0,
                 construction="series",
                 caution="Wheels off the ground and chocked, battery disconnected; never run a series motor unloaded.",
             ),
@@ -124,6 +147,7 @@ TEMPLATES: Mapping[str, Template] = MappingProxyType(
                 commutator=(60.0, 45),
                 use="hours",
                 life=3000.0,
+                week=20.0,
                 construction="shunt",
                 caution="Guard belt and fan, isolate from the battery and from whatever drives it.",
             ),

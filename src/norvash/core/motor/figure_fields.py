@@ -17,7 +17,7 @@ METHOD_HINTS = {
     "length": 'Any unit: 12.4, 0.488 in, 31/64", 488 thou. Two edges: 12.4; 12.9.',
     "depth": 'Any unit: 33.9, 1.335 in, 1 21/64".',
     "protrusion": "Any unit, with a minus when the top has sunk into its holder: 4.2 or -1.5.",
-    "wear line": "How many lines show in the window: 0, 1, 2 or 3.",
+    "wear line": "Which line shows in the window: none, line 1, line 2 or line 3.",
     "compare": "In per cent of a new brush: 60.",
     "spring position": "The mark on the scale: 4.5.",
 }
@@ -32,8 +32,14 @@ INSTRUMENTS = {
 }
 
 
-LIMIT_SOURCES = {"maker": "maker's figure", "wear line": "wear line on the brush", "site": "site rule"}
-UNITS_OF_USE = ("hours", "starts")
+LIMIT_SOURCES = {
+    "maker": "maker's figure",
+    "wear line": "wear line on the brush",
+    "groove": "groove on the brush",
+    "share": "share of the new length",
+    "site": "site rule",
+}
+UNITS_OF_USE = ("hours", "starts", "years")
 SURROUNDINGS = ("dry and in use", "wet", "salt", "mostly idle", "dusty", "oily", "hot", "vibrating", "outdoor")
 PROTECTIONS = ("protective earth", "double insulated", "extra-low voltage")
 CONSTRUCTIONS = ("universal", "series", "shunt", "compound", "permanent-magnet")

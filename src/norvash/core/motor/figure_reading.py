@@ -74,6 +74,20 @@ def _word(field: Word, text: str) -> str:
     return text
 
 
+def as_length(text: str, new_mm: float | None) -> str:
+    """Return a limit typed as a share of the new length (“20 %”) as the length that it is, anything else as typed.
+
+    Raises: InputError where the new length is not known, or the share cannot be.
+    """
+    bare = text.strip()
+    if not bare.endswith("%"):
+        return text
+    share = _number(Number(name="limit_mm", group="", label="Limit", dimension="share", low=0.01, high=0.95), bare)
+    if new_mm is None:
+        raise InputError("A share of the new length needs that length.", "Give the new length too.", "limit_mm")
+    return f"{share * new_mm:g} mm"
+
+
 def check_together(figures: Figures) -> None:
     """Refuse figures that contradict each other.
 

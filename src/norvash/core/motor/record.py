@@ -6,6 +6,7 @@ from datetime import date, datetime
 from math import sqrt
 from types import MappingProxyType
 
+from norvash.core.brush.gauged import is_floating
 from norvash.core.brush.straight_line import Point
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM, NEW_TOLERANCE_MM, THICKNESS_MM, UNIT_OF_USE, WIDTH_MM
@@ -15,8 +16,9 @@ from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.life import Told
-from norvash.core.use.counting import Rate
+from norvash.core.text.words import MONTHS
 from norvash.core.use.log_entry import Entry
+from norvash.core.use.rate import Rate
 from norvash.core.verdict.grades import Grade
 
 
@@ -38,8 +40,10 @@ class Measured:
 class Round:
     """One measured round of a set; total_units is the use when it was measured, `seen` are findings by position.
 
-    It belongs to a sheet, unless it is older than those. Where a brush was measured again as it was left, `found` holds
-    what was read before; `left` are the positions read then, `seen_left` is what was seen only then.
+    It belongs to a sheet, unless it is older than those or `noted`, from notes, and then `by` says who measured. Of a
+    round of the `shortest` only one brush was measured, and it stands for its set. Where a brush was measured again as
+    it was left, `found` holds what was read before; `left` are the positions read then, `seen_left` is what was seen
+    only then.
     """
 
     id: str
@@ -53,6 +57,9 @@ class Round:
     found: Mapping[int, Measured] = field(default_factory=lambda: MappingProxyType({}))
     left: frozenset[int] = frozenset()
     seen_left: frozenset[tuple[int, str]] = frozenset()
+    noted: bool = False
+    by: str = ""
+    shortest: bool = False
 
     @property
     def as_found(self) -> "Round":
@@ -68,6 +75,11 @@ class Round:
             return self
         readings = {n: m for n, m in self.readings.items() if n not in old}
         return replace(self, readings=readings, found={**self.found, **old})
+
+    @property
+    def least(self) -> Measured:
+        """Return the shortest of what was read."""
+        return min(self.readings.values(), key=lambda m: m.length_mm)
 
     @property
     def held(self) -> frozenset[int]:
@@ -101,7 +113,9 @@ class BrushSet:
 
     Of a brush that was renewed its rounds only hold readings since. One fitted on a sheet names it; of the positions in
     `nominal` the new length was taken from the part and not measured. Where its fitting is only known within a span,
-    `span_on` and `span_units` hold the first and the last possible day and use; `noted` says that it is from notes.
+    `span_on` and `span_units` hold the first and the last possible day and use; `noted` says that it is from notes. Of
+    such a set `lasted` is “about” or “least” where its use is somebody's word, `gone_share` the share of its usable
+    carbon that was gone at its end.
     """
 
     number: int
@@ -121,6 +135,20 @@ class BrushSet:
     span_on: tuple[date, date] | None = None
     span_units: tuple[float, float] | None = None
     noted: bool = False
+    lasted: str = ""
+    gone_share: float | None = None
+
+    @property
+    def words(self) -> str:
+        """Return what the set is called: by its number, or by its days where it is from notes."""
+        if self.number > 0:
+            return f"set {self.number}"
+        end = self.ended_at or self.fitted_at
+        return f"the set from notes that came out in {MONTHS[end.month - 1]} {end.year}"
+
+    def numbered(self, number: int) -> "BrushSet":
+        """Return the set with another number."""
+        return replace(self, number=number)
 
     @property
     def earliest_units(self) -> float:
@@ -154,7 +182,9 @@ class BrushSet:
 
         One renewed since counts as seen.
         """
-        return [r for r in self.rounds if r.readings and all(self._known(r, p.number) for p in positions)]
+        return [
+            r for r in self.rounds if r.readings and (r.shortest or all(self._known(r, p.number) for p in positions))
+        ]
 
     def _known(self, a_round: Round, position: int) -> bool:
         """Tell whether a brush was measured in a round, has been renewed since, or was on its sheet with its length."""
@@ -227,7 +257,11 @@ class MotorState:
 
     def ran_by(self, today: date) -> float:
         """Return the total use logged up to a day, 0 without a log."""
-        return next((e.total_units for e in reversed(self.entries) if e.at.date() <= today), 0.0)
+        last = next((e for e in reversed(self.entries) if e.at.date() <= today), None)
+        if last is None:
+            return 0.0
+        since = (today - last.at.date()).days / 365.25 if self.unit == "years" else 0.0
+        return last.total_units + since
 
     @property
     def offset_units(self) -> float:
@@ -235,10 +269,16 @@ class MotorState:
         return self.entries[-1].counter_units - self.entries[-1].total_units if self.entries else 0.0
 
 
+def begins_at_first_reading(state: MotorState) -> bool:
+    """Tell whether the clock of the fitted set starts at its first round and not when it was new."""
+    return not state.current.fitted_known or is_floating(state.figures)
+
+
 def start_of(state: MotorState, brush_set: BrushSet, position: int, rules: MotorRules) -> Point:
     """Return where a brush's clock starts: after bedding-in, as measured at fitting, else at its nominal length.
 
-    Of a set that was in the motor before the record began, the clock starts at the first reading.
+    Of a set that was in the motor before the record began, and by a gauge that does not say what it showed when the
+    brushes were new, the clock starts at the first reading.
     """
     renewal = brush_set.renewal_of(position)
     if renewal is not None:
@@ -246,7 +286,8 @@ def start_of(state: MotorState, brush_set: BrushSet, position: int, rules: Motor
         return Point(
             renewal.length_mm or NEW_MM.need(state.figures), renewal.total_units, renewal.sd_mm or tolerance / 2
         )
-    kinds = ("bedded", "fitting") if brush_set.fitted_known else ("bedded", "fitting", "check")
+    since_new = brush_set.fitted_known and not is_floating(state.figures)
+    kinds = ("bedded", "fitting") if since_new else ("bedded", "fitting", "check")
     for kind in kinds:
         for a_round in brush_set.rounds:
             found = a_round.readings.get(position)

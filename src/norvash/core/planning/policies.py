@@ -7,7 +7,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import date
 
-from norvash.core.brush.readings import on_the_gauge_mm
+from norvash.core.brush.gauged import on_the_gauge_mm
 from norvash.core.edges import whole_down
 from norvash.core.motor.figure_fields import WHERE_IT_STANDS
 from norvash.core.motor.record import MotorState, Round
@@ -15,7 +15,7 @@ from norvash.core.planning.interval_table import table_from
 from norvash.core.planning.policy import Due, Policy
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import UNIT_WORDS, counted, grouped, ordinal, use_words
-from norvash.core.use.counting import day_of
+from norvash.core.use.rate import day_of
 
 KINDS = {
     "interval": "every so many hours or starts",

@@ -36,6 +36,15 @@ LIMITS = (
         low=0.05,
         high=0.9,
     ),
+    Rule(
+        id="line.second",
+        words="share of the time from the second wear line to the last within which a set is changed",
+        unit="",
+        default=0.5,
+        source=_TRADE,
+        low=0.05,
+        high=1,
+    ),
     Rule(id="limit.estimate-most", words="estimated limit, at most this share of the new length", unit="", default=0.65, source=_HOUSE, low=0, high=0.9),
 )
 SETS = (

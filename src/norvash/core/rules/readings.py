@@ -14,6 +14,15 @@ RULES = (
     Rule(id="instrument.rule", words="steel rule, standard uncertainty", unit="mm", default=0.4, source=_SHOP, low=0.001, high=5),
     Rule(id="instrument.eye", words="by eye against a new brush, share of the new length", unit="", default=0.08, source=_SHOP, low=0.001, high=0.5),
     Rule(id="reading.believable", words="longest believable reading, times the new length", unit="", default=1.3, source=_HOUSE, low=1, high=5),
+    Rule(
+        id="doubt.unused",
+        words="share of a new brush that may be gone at no use before its hours are asked for",
+        unit="",
+        default=0.1,
+        source=_HOUSE,
+        low=0.01,
+        high=0.5,
+    ),
     Rule(id="doubt.noise", words="standard deviations before a reading is doubted", unit="", default=3.0, source=_HOUSE, low=1, high=10),
     Rule(
         id="doubt.renewed-prior", words="chance beforehand that a brush was changed without a record", unit="", default=0.03, source=_HOUSE, low=0.001, high=0.5

@@ -9,11 +9,13 @@ from norvash.errors import InputError
 LENGTHS = {"mm": 1.0, "cm": 10.0, "µm": 0.001, "in": 25.4, "thou": 0.0254}
 HOURS = {"h": 1.0, "min": 1 / 60}
 STARTS = {"starts": 1.0}
+YEARS = {"years": 1.0, "months": 1 / 12, "weeks": 7 / 365.25, "days": 1 / 365.25}
 FORCES = {"N": 1.0, "gf": 0.00980665, "kgf": 9.80665, "ozf": 0.2780139, "lbf": 4.4482216}
 UNITS: dict[str, dict[str, float]] = {
     "length": LENGTHS,
     "hours": HOURS,
     "starts": STARTS,
+    "years": YEARS,
     "force": FORCES,
     "spring rate": {"N/mm": 1.0},
     "voltage": {"V": 1.0, "mV": 0.001},
@@ -61,6 +63,13 @@ _SPELLINGS = {
     "hours": "h",
     "mins": "min",
     "start": "starts",
+    "year": "years",
+    "yr": "years",
+    "yrs": "years",
+    "y": "years",
+    "month": "months",
+    "week": "weeks",
+    "day": "days",
     "rpm": "r/min",
     "deg": "°",
     "percent": "%",
@@ -108,6 +117,7 @@ _EXAMPLES = {
     "length": '12.4, 12,4 mm, 0.488 in, 31/64" or 488 thou',
     "hours": "1240, 12.5 h or 90 min",
     "starts": "1240 or 1240 starts",
+    "years": "4.5, 4.5 years or 54 months",
 }
 
 

@@ -1,16 +1,15 @@
-"""Hours and starts: what a counter may show, what it means when it falls, and how fast use runs."""
+"""Hours and starts: what a counter may show, and what it means when it falls."""
 
 from bisect import bisect_left, bisect_right
 from collections.abc import Sequence
 from dataclasses import dataclass
-from datetime import date, datetime, time, timedelta
-from math import floor, log, sqrt
+from datetime import datetime, time
+from math import floor, log
 
-from norvash.core.edges import over, under
+from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import counter_words
 from norvash.core.use.log_entry import Entry
-from norvash.core.use.season import Season, weeks_ahead
 from norvash.errors import Conflict, InputError, NeedsAnswer
 
 
@@ -50,9 +49,9 @@ def read_counter(
     NeedsAnswer when the counter went down and nobody has said why.
     """
     _not_future(at, now)
-    before, _ = neighbours(entries, at)
+    before, after = neighbours(entries, at)
     if before is None:
-        counted = Counted(value, value, "first")
+        counted = _before_all(value, after, unit=unit, answer=answer)
     elif before.at == at and before.counter_units != value:
         raise Conflict(
             f"At that moment the counter was already logged as {counter_words(before.counter_units, unit)}.",
@@ -65,6 +64,29 @@ def read_counter(
         counted = _explained(value, before, entries, unit=unit, at=at, rules=rules, answer=answer)
     _possible(counted.total_units, at, entries, unit, rules)
     return counted
+
+
+def _before_all(value: float, after: Entry | None, *, unit: str, answer: str) -> Counted:
+    """Return a counter value from before all that is logged: use that lies before it, on the motor's own scale.
+
+    A counter that showed more then was changed since, and how is asked.
+    """
+    if after is None:
+        return Counted(value, value, "first")
+    if value <= after.counter_units:
+        return Counted(after.total_units - (after.counter_units - value), value, "first")
+    if answer == "rolled over":
+        return Counted(after.total_units - (rollover(value) - value + after.counter_units), value, "first")
+    if answer in ("replaced", "reset"):
+        return Counted(after.total_units - after.counter_units, value, "first")
+    raise NeedsAnswer(
+        f"The counter showed {counter_words(value, unit)} then and {counter_words(after.counter_units, unit)} on"
+        f" {after.at:%Y-%m-%d}.",
+        "Say what happened to it between the two; what you typed is kept.",
+        "value",
+        tuple((k, w) for k, w in EVENTS.items() if k not in ("last was wrong", "earlier")),
+        "replaced",
+    )
 
 
 def read_increment(
@@ -117,6 +139,7 @@ EVENTS = {
     "reset": "It was reset to 0",
     "slip": "Slip of the pen: I type it again",
     "last was wrong": "The last entry was wrong: take that back",
+    "earlier": "This is an earlier round from my notes",
 }
 
 
@@ -194,106 +217,3 @@ def _possible(total: float, at: datetime, entries: Sequence[Entry], unit: str, r
             "Check the value and the day.",
             "value",
         )
-
-
-@dataclass(frozen=True, slots=True)
-class UseSpread:
-    """How a rate of use spreads: weeks of log that a declared one counts for, and log deviations of rate and week."""
-
-    declared_weeks: float = 20.0
-    least_sd: float = 0.05
-    weekly_var: float = 1.5
-
-
-def spread_of(rules: MotorRules) -> UseSpread:
-    """Return how a rate of use spreads, as the rulebook has it for a motor."""
-    return UseSpread(rules["use.declared-weight"], rules["use.rate-sd"], rules["use.week-var"])
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class Rate:
-    """Use per active week with its basis: active weeks of log, logged use, what was declared, the season if any.
-
-    `spread` is how it spreads.
-    """
-
-    per_week: float
-    weeks: float
-    logged_units: float
-    declared: float | None
-    season: Season | None = None
-    spread: UseSpread = UseSpread()
-
-    @property
-    def words(self) -> str:
-        """Return the basis in a few words."""
-        active = " active" if self.season else ""
-        log_words = f"{self.weeks:.0f}{active} weeks of log" if self.weeks else "no log yet"
-        words = log_words if self.declared is None else f"{log_words} and {self.declared:g} a week as declared"
-        return f"{words}; {self.season.words}" if self.season else words
-
-
-def rate_of_use(
-    entries: Sequence[Entry], declared: float | None, rules: MotorRules, season: Season | None = None
-) -> Rate | None:
-    """Return use per active week from the log of the last months, leaning on the declared use while the log is short.
-
-    Source: rules use.least-days, use.window, use.declared-weight
-    """
-    logged, weeks = 0.0, 0.0
-    if len(entries) >= 2:
-        since = entries[-1].at - timedelta(weeks=rules["use.window"])
-        first = ([entries[0]] + [e for e in entries if e.at <= since])[-1]
-        days = (entries[-1].at - first.at).total_seconds() / 86400
-        if not under(days, rules["use.least-days"]):
-            active = days if season is None else season.active_days(first.at.date(), entries[-1].at.date())
-            active = days if active < rules["use.least-days"] else active  # it ran while it was to stand still
-            logged, weeks = entries[-1].total_units - first.total_units, active / 7
-    spread = spread_of(rules)
-    if declared is not None:
-        prior = spread.declared_weeks
-        per_week = (logged + prior * declared) / (weeks + prior) if weeks + prior else declared
-        if per_week <= 0:
-            return None
-        return Rate(
-            per_week=per_week, weeks=weeks, logged_units=logged, declared=declared, season=season, spread=spread
-        )
-    if logged <= 0 or weeks <= 0:
-        return None
-    per_week = logged / weeks
-    return Rate(per_week=per_week, weeks=weeks, logged_units=logged, declared=None, season=season, spread=spread)
-
-
-def rate_sd(rate: Rate, active_weeks: float) -> float:
-    """Return the log standard deviation of the use in so many coming weeks: the mean is not known, and weeks differ.
-
-    Source: rules use.declared-weight, use.rate-sd, use.week-var
-    """
-    spread = rate.spread
-    known = 1 / (rate.weeks + spread.declared_weeks)
-    return sqrt(spread.least_sd**2 + spread.weekly_var * (known + 1 / (active_weeks + 4)))
-
-
-def day_of(total_units: float, last: Entry, rate: Rate) -> date | None:
-    """Return the day on which a total is reached at the present rate, laid along the season.
-
-    None beyond the calendar.
-    """
-    return day_after((total_units - last.total_units) / rate.per_week, last, rate.season)
-
-
-def day_after(active_weeks: float, last: Entry, season: Season | None) -> date | None:
-    """Return the day after so many active weeks from the last entry, None beyond the calendar."""
-    weeks = active_weeks
-    if season is not None and active_weeks > 0:
-        weeks = weeks_ahead(active_weeks, season.pattern(last.at.date()))
-    return in_weeks(weeks, last.at.date())
-
-
-def in_weeks(weeks: float, start: date) -> date | None:
-    """Return the day so many weeks on, None beyond the calendar.
-
-    >>> in_weeks(1.5, date(2026, 11, 25))
-    datetime.date(2026, 12, 5)
-    """
-    return start + timedelta(days=floor(weeks * 7)) if -5200 < weeks < 26000 else None

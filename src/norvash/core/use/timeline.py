@@ -5,8 +5,8 @@ from collections.abc import Sequence
 from datetime import date, datetime, time
 from functools import lru_cache
 
-from norvash.core.use.counting import Rate
 from norvash.core.use.log_entry import Entry
+from norvash.core.use.rate import Rate
 
 
 def use_on(day: date, entries: Sequence[Entry], rate: Rate | None) -> float | None:

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from norvash.core.motor.figure_fields import REFERENCE_RPM, SECONDS_PER_START, STARTS_PER_HOUR
 from norvash.core.motor.figures import Figures
 from norvash.core.text.quantities import parse
+from norvash.core.use.rate import Rate
 from norvash.errors import InputError
 
 
@@ -18,16 +19,16 @@ class TypedUse:
     weight: float
 
 
-def read_use(text: str, unit: str, figures: Figures | None = None) -> TypedUse:
+def read_use(text: str, unit: str, figures: Figures | None = None, rate: Rate | None = None) -> TypedUse:
     """Return typed use in the motor's unit, with its weight by speed.
 
     `12 h @ 900` ran at 900 r/min; `40 starts` of a motor that counts hours, or `3 h` of one that counts starts,
-    become its own unit by its figures.
+    become its own unit by its figures; `4.5 years` become it by its usual use (`rate`), standstill included.
     Raises: InputError, also below nothing or for a broken start.
     """
     amount, _, speed = text.partition("@")
     weight = _weight(speed, figures) if "@" in text else 1.0
-    value = _converted(amount, unit, figures)
+    value = _converted(amount, unit, figures, rate)
     if value < 0:
         raise InputError(f"“{text.strip()}” is less than nothing.", "Type what the counter shows.", "value")
     if unit == "starts" and value != int(value):
@@ -35,12 +36,16 @@ def read_use(text: str, unit: str, figures: Figures | None = None) -> TypedUse:
     return TypedUse(value, weight)
 
 
-def _converted(text: str, unit: str, figures: Figures | None) -> float:
+def _converted(text: str, unit: str, figures: Figures | None, rate: Rate | None) -> float:
     try:
         return parse(text, unit).value
     except InputError as refused:
-        other = "starts" if unit == "hours" else "hours"
         if figures is None or not any(c.isalpha() for c in text):
+            raise refused.at("value") from None
+        years, other = _years(text), "starts" if unit == "hours" else "hours"
+        if years is not None:
+            return use_of_years(years, unit, rate)
+        if unit == "years":
             raise refused.at("value") from None
         try:
             given = parse(text, other).value
@@ -55,6 +60,29 @@ def _converted(text: str, unit: str, figures: Figures | None) -> float:
             "value",
         )
     return given * factor / 3600 if unit == "hours" else float(round(given * factor))
+
+
+def _years(text: str) -> float | None:
+    try:
+        return parse(text, "years").value
+    except InputError:
+        return None
+
+
+def use_of_years(years: float, unit: str, rate: Rate | None) -> float:
+    """Return the use of so many years of the calendar at a motor's usual use, standstill included.
+
+    Units: years, and the motor's unit of use.
+    Raises: InputError where the usual use is not known.
+    """
+    if rate is None:
+        raise InputError(
+            f"What {years:g} years make in {unit} is not known.",
+            "Give about how much it runs in a week, or the use in its own unit.",
+            "value",
+        )
+    used = years * rate.units_a_year
+    return float(round(used)) if unit == "starts" else used
 
 
 def _weight(text: str, figures: Figures | None) -> float:

@@ -1,12 +1,13 @@
 """One brush as its last reading has it."""
 
 from norvash.core.brush.carbon import usable_carbon
+from norvash.core.brush.gauged import is_floating
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.straight_line import Point, rate_mm_per_kh
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState, start_of
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.grades import grade_of, grade_of_line, worst
+from norvash.core.verdict.grades import Graded, grade_of, grade_of_line, worst
 from norvash.core.verdict.values import BrushNow
 
 
@@ -32,12 +33,16 @@ def brush_now(state: MotorState, current: BrushSet, index: int, limit: Limit, ru
         )
     last_round = having[-1]
     last = last_round.readings[plan.number]
-    usable = usable_carbon(last.length_mm, NEW_MM.need(state.figures), limit.limit_mm)
-    graded = grade_of(usable, rules)
+    usable: float | None = usable_carbon(last.length_mm, NEW_MM.need(state.figures), limit.limit_mm)
+    graded = grade_of(usable or 0.0, rules)
+    if is_floating(state.figures):  # nothing is known of its share: its limit by the gauge, and the days, decide
+        graded = graded if graded.grade == "stop" else Graded("fit", "depth")
+        usable = None
     if last.lines is not None:
         graded = worst([grade_of_line(last.lines), *([graded] if graded.grade == "stop" else [])]) or graded
     now = Point(last.length_mm, last_round.total_units, last.sd_mm)
-    new_mm = start.length_mm if current.fitted_known else NEW_MM.need(state.figures)
+    since_new = current.fitted_known or is_floating(state.figures)
+    new_mm = start.length_mm if since_new else NEW_MM.need(state.figures)
     return BrushNow(
         number=plan.number,
         label=plan.label,

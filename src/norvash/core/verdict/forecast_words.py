@@ -79,13 +79,18 @@ def sure_words(found: Findings, state: MotorState) -> str:
     words = [f"({'; '.join(parts)[0].upper()}{'; '.join(parts)[1:]}.)"]
     if ahead.coarse:
         words.append("Read by rule or eye: a caliper would narrow this range by about a fifth.")
-    if state.rate is None or state.rate.weeks == 0 or _idles(state):
+    if state.rate is None or (not state.rate.by_calendar and _is_vague(state)):
         words.append(f"The {state.unit} are reliable, the date is not: tell Norvash which months this machine runs.")
     return " ".join(words)
 
 
 def _past(ahead: Ahead) -> str:
     return f"{ahead.past_sets} earlier set{'s' * (ahead.past_sets != 1)}" if ahead.past_sets else "the expected life"
+
+
+def _is_vague(state: MotorState) -> bool:
+    """Tell whether no use is logged, or it has idle spells."""
+    return state.rate is None or state.rate.weeks == 0 or _idles(state)
 
 
 def _idles(state: MotorState) -> bool:
@@ -111,6 +116,7 @@ def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> l
     ahead, made = found.ahead, list[Reason]()
     if ahead is None or (found.grade == "stop" and not found.tabled_out):
         return made
+    made += _as_the_last_set(found, state)
     if ahead.visits >= 2 and ahead.tail < rules["forecast.watch"]:
         made.append(_abnormal(ahead, rules))
     if found.too_short:
@@ -137,6 +143,23 @@ def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> l
         made.append(Reason(f"{lead}: {due.why}{first}.", figures))
     runs = _whole_runs(found, state)
     return made if runs is None else [*made, runs]
+
+
+def _as_the_last_set(found: Findings, state: MotorState) -> list[Reason]:
+    """Say what the last set of this motor ran, and whether the forecast of this one agrees with it."""
+    ahead, gone = found.ahead, [s for s in state.sets[:-1] if s.ended_units is not None and s.fitted_known]
+    if ahead is None or not gone or not state.current.fitted_known:
+        return []
+    last, started = gone[-1], state.current.fitted_units
+    ran = (last.ended_units or 0.0) - last.fitted_units
+    if ran <= 0 or not ahead.visits or found.missing:
+        return []
+    if ahead.p10_units <= started + ran <= ahead.p90_units:
+        says = "this agrees"
+    else:
+        says = f"this one wears {'faster' if started + ran > ahead.p90_units else 'more slowly'}"
+    how = {"about": "about ", "least": "at least "}.get(last.lasted, "")
+    return [Reason(f"The last set ran {how}{use_words(ran, state.unit)}: {says}.")]
 
 
 def _whole_runs(found: Findings, state: MotorState) -> Reason | None:

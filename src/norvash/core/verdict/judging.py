@@ -9,12 +9,13 @@ from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.spread import Spread, set_spread
 from norvash.core.brush.straight_line import Point, StraightLine, Track, straight_line
 from norvash.core.motor.figure_fields import NEW_MM
-from norvash.core.motor.record import BrushSet, MotorState, Round
+from norvash.core.motor.record import BrushSet, MotorState, Round, begins_at_first_reading
 from norvash.core.planning.policies import dues, earliest
 from norvash.core.planning.policy import Due
+from norvash.core.planning.second_line import second_line
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.lives import lives
-from norvash.core.use.counting import day_of
+from norvash.core.use.rate import day_of
 from norvash.core.verdict.before_work import worn, worn_as_found
 from norvash.core.verdict.brush_now import brush_now
 from norvash.core.verdict.components import components_of, conditions_of, motor_grade
@@ -62,17 +63,20 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     before = next((r for r in reversed(complete) if r is not latest), None)
     brushes = tuple(brush_now(state, current, i, limit, rules) for i in range(len(state.positions)))
     known = {n for n, is_known in state.told.new.items() if is_known}
-    missing = tuple(b.label for b in brushes if latest and not b.in_round and b.number not in known)
+    shortest_only = latest is not None and latest.shortest
+    missing = tuple(
+        b.label for b in brushes if latest and not shortest_only and not b.in_round and b.number not in known
+    )
     by_length = worst([b.graded for b in brushes if b.graded])
     line = (
         _line(state, current, latest, limit=limit, rules=rules, brushes=brushes)
-        if latest and not _only_start(current, measured)
+        if latest and not shortest_only and not _only_start(state, measured)
         else None
     )
     if line:
         brushes = tuple(_at_look(b, line, state, latest) for b in brushes)
-    shortest = min((b for b in brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0, default=None)
-    governing = brushes[line.governing_position - 1] if line and line.governing_position else shortest
+    least = min((b for b in brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0, default=None)
+    governing = brushes[line.governing_position - 1] if line and line.governing_position else least
     line_days, asked = _days(state, line), _dues(state, rules)
     look, change = earliest([d for d in asked if not d.change]), earliest([d for d in asked if d.change])
     by_carbon = _planned(state, line_days, look, whole=latest is not None and not missing)
@@ -101,6 +105,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         graded=by_length,
         by_all=by_use,
         change=change,
+        unknown=nobody_knows(state),
         due_graded=due_graded,
         limit=limit,
         brushes=brushes,
@@ -108,7 +113,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         governing=governing,
         line=line,
         days=days,
-        spread=_spread(brushes, state, rules) if latest and not missing else None,
+        spread=_spread(brushes, state, rules) if latest and not missing and not shortest_only else None,
         round=latest,
         complete_before=before if missing else None,
         doubts=_doubts(brushes),
@@ -126,9 +131,11 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
 
 def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
     """Return what the forecast and every policy ask for."""
-    ahead, asked = state.ahead, tuple[Due, ...]()
+    ahead, line = state.ahead, second_line(state, rules)
+    asked = () if line is None else (line,)
     if state.asked_on is not None:
         asked = (
+            *asked,
             Due(
                 name="date asked for on the last sheet",
                 at_units=None,
@@ -136,8 +143,8 @@ def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
                 why="asked for when the sheet was signed",
             ),
         )
-    if ahead is None:
-        return asked
+    if ahead is None or nobody_knows(state):
+        return (*dues(state, state.policies, rules), *asked) if ahead is not None else asked
     risk = rules["forecast.risk"] * 100
     own = Due(
         name="forecast",
@@ -147,6 +154,11 @@ def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
         rule_id="forecast.risk",
     )
     return (own, *dues(state, state.policies, rules), *asked)
+
+
+def nobody_knows(state: MotorState) -> bool:
+    """Tell whether a set is of unknown age and not measured: it may be anywhere in its life, and has no day."""
+    return not state.current.fitted_known and not any(r.readings for r in state.current.rounds)
 
 
 def _planned(state: MotorState, line_days: Days, look: Due | None, *, whole: bool) -> Days:
@@ -184,9 +196,9 @@ def _too_short(state: MotorState, rules: MotorRules) -> bool:
     return ahead.look_units - ahead.seen_units < rules["forecast.stop"] * ahead.life_units
 
 
-def _only_start(current: BrushSet, measured: list[Round]) -> bool:
+def _only_start(state: MotorState, measured: list[Round]) -> bool:
     """Tell whether the only round is the one at which the clock starts."""
-    return len(measured) == 1 and (measured[0].kind != "check" or not current.fitted_known)
+    return len(measured) == 1 and (measured[0].kind != "check" or begins_at_first_reading(state))
 
 
 def _line(

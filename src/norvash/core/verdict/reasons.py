@@ -75,7 +75,9 @@ def _missing_reason(found: Findings, state: MotorState) -> Reason:
 
 
 def _grade_reason(found: Findings, graded: Graded, rules: MotorRules) -> Reason:
-    least = min((b for b in found.brushes if b.usable is not None), key=lambda b: b.usable or 0.0)
+    if graded.rule_id == "depth":
+        return Reason(f"{WORDS[graded.grade]}: by its gauge; what that showed when new is not known, so no share is.")
+    least = min((b for b in found.brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0)
     share = max(least.usable or 0.0, 0.0)
     if graded.rule_id == "wear line":
         seen = least.last.lines if least.last else 0

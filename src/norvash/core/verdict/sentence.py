@@ -100,6 +100,7 @@ def _flags(found: Findings, state: MotorState, rules: MotorRules, today: date) -
     on = (
         (part, bool(part)),
         ("not measured", found.round is None),
+        ("age unknown", found.unknown),
         ("doubtful", bool(found.doubts)),
         ("incomplete", bool(found.missing)),
         ("limit estimated", found.limit.estimated),
@@ -149,12 +150,26 @@ def _worst(found: Findings) -> Part | None:
 
 
 def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str) -> Verdict:
+    """Return what is said of a set that nobody has measured; one of unknown age has no day."""
     new = length_words(NEW_MM.need(state.figures), unit)
     why = (
-        f"Nothing is measured yet on set {state.current.number}; new brushes are {new} and may wear to"
+        f"Nothing is measured yet on {state.current.words}; new brushes are {new} and may wear to"
         f" {length_words(found.limit.limit_mm, unit)}."
     )
     flags = ("limit estimated",) if found.limit.estimated else ()
+    if found.unknown:
+        return Verdict(
+            act="Measure it at the next opportunity.",
+            why=(
+                "Since when its brushes run is not known, and nobody has measured them: they may be anywhere in their"
+                " life, so there is no date."
+            ),
+            sure="",
+            by_when="",
+            word="Not measured",
+            reasons=(limit_reason(found, rules, unit), *forecast_reasons(found, state, rules)),
+            flags=("age unknown", *flags),
+        )
     reasons = (limit_reason(found, rules, unit), *forecast_reasons(found, state, rules))
     by_when = f"{unmeasured_words(found.ahead, state)} {look_words(found, state, rules)}" if found.ahead else ""
     return Verdict(
@@ -214,7 +229,8 @@ def _why_carbon(found: Findings, unit: str) -> str:
         )
     shortest = min((b for b in found.brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0)
     left = length_words(shortest.left_mm or 0.0, unit)
-    words = f"Brush {shortest.label} has {left} to its limit, {max(shortest.usable or 0, 0):.0%} of its usable carbon"
+    share = "" if shortest.usable is None else f", {max(shortest.usable, 0):.0%} of its usable carbon"
+    words = f"Brush {shortest.label} has {left} to its limit{share}"
     return f"{words}." if shortest is brush else f"{words}; {brush.label} wears faster and sets the date."
 
 

@@ -65,7 +65,7 @@ class Findings:
     the worst brush by its length, `by_all` by its use and its tables too. `days` are those that planning goes by: the
     forecast's, or the straight line's where there is none. `new` are the positions with a brush that came new on the
     open sheet, each with whether its first length is known. `change` is the earliest interval that asks for a new set,
-    `due_graded` what such intervals say by use.
+    `due_graded` what such intervals say by use. `unknown` is a set of unknown age that nobody has measured.
     """
 
     grade: Grade | None
@@ -96,6 +96,7 @@ class Findings:
     change: Due | None = None
     due_graded: Graded | None = None
     tabled_out: bool = False
+    unknown: bool = False
 
 
 @dataclass(frozen=True, slots=True)

@@ -12,8 +12,8 @@ from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import whole
 from norvash.web.motor_drawings import brush_drawn, end_view_new
+from norvash.work.changing_figures import change_figures
 from norvash.work.loading import figures_of, rules_of
-from norvash.work.registering import change_figures
 from norvash.work.rulebook import rulebook
 
 router = APIRouter()

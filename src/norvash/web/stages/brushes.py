@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from norvash.core.brush.doubts import ANSWERS
-from norvash.core.brush.readings import on_the_gauge_mm
+from norvash.core.brush.gauged import on_the_gauge_mm
 from norvash.core.brush.ruler import ruler_of
 from norvash.core.commutator.after_cut import Change
 from norvash.core.motor.figure_fields import (

@@ -1,0 +1,38 @@
+"""The second wear line: the change is to be hastened, within half of what the spacing to the last line leaves."""
+
+from norvash.core.motor.figure_fields import NEW_MM, WEAR_LINE_2_MM, WEAR_LINE_3_MM
+from norvash.core.motor.record import MotorState
+from norvash.core.planning.policy import Due
+from norvash.core.rules.book import MotorRules
+from norvash.core.text.words import use_words
+from norvash.core.use.rate import day_of
+
+_RULE = "line.second"
+
+
+def second_line(state: MotorState, rules: MotorRules) -> Due | None:
+    """Return when a set that showed its second wear line is to be changed, None where it has not.
+
+    The spacing to the last line at the rate that is known, halved, from when the second was first seen.
+    Source: rule line.second
+    """
+    second, third = WEAR_LINE_2_MM.of(state.figures), WEAR_LINE_3_MM.of(state.figures)
+    seen = [r for r in state.current.rounds if any((m.lines or 0) == 2 for m in r.readings.values())]
+    rate = _rate_mm(state, second, seen[0].total_units) if seen and second is not None else None
+    if second is None or third is None or not rate:
+        return None
+    left = rules[_RULE] * (second - third) / rate
+    at = seen[0].total_units + left
+    on = day_of(at, state.entries[-1], state.rate) if state.rate is not None and state.entries else None
+    why = (
+        f"the second wear line showed; half of what the spacing to the last one leaves is {use_words(left, state.unit)}"
+    )
+    return Due(name="second wear line", at_units=at, on=on, why=why, rule_id=_RULE, change=True)
+
+
+def _rate_mm(state: MotorState, second_mm: float, seen_units: float) -> float | None:
+    """Return the wear rate [mm per unit of use]: as believed from all readings, else from new to the second line."""
+    if state.ahead is not None and state.ahead.visits:
+        return state.ahead.rate_mm_per_unit
+    ran = seen_units - state.current.fitted_units
+    return (NEW_MM.need(state.figures) - second_mm) / ran if ran > 0 and state.current.fitted_known else None

@@ -1,0 +1,169 @@
+"""Notes of the past: what was entered together, and taken back together."""
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from norvash.core.brush.readings import Reading
+from norvash.errors import NotFound
+from norvash.store.database import Connection
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Batch:
+    """Notes that were entered together: by whom, when, by which way; several motors have none of their own."""
+
+    id: str
+    motor_id: str | None
+    source: str
+    person: str
+    at: datetime
+    struck: bool
+
+
+def add_batch(conn: Connection, act_id: str, motor_id: str | None, source: str, digest: str) -> None:
+    """Keep that notes were entered together."""
+    conn.execute(
+        "insert into note_batch (id, motor_id, source, digest, act_id) values (:id, :motor_id, :source, :digest, :id)",
+        {"id": act_id, "motor_id": motor_id, "source": source, "digest": digest},
+    )
+
+
+_BATCH = """select b.*, p.name as person, a.at from note_batch b join act a on a.id = b.act_id
+            join person p on p.id = a.person_id"""
+
+
+def fetch_batch(conn: Connection, batch_id: str) -> Batch:
+    """Return notes that were entered together.
+
+    Raises: NotFound.
+    """
+    row = conn.execute(f"{_BATCH} where b.id = :id", {"id": batch_id}).fetchone()
+    if row is None:
+        raise NotFound("There are no such notes.", "Open the motor's notes and choose there.")
+    return _batch(row)
+
+
+def list_batches(conn: Connection, motor_id: str) -> list[Batch]:
+    """Return the notes that speak of a motor, the latest first, those that were taken back included."""
+    rows = conn.execute(
+        f"""{_BATCH} where b.id in (select act_id from round where motor_id = :id and noted = 1
+            union select act_id from use_entry where motor_id = :id and noted = 1
+            union select act_id from brush_set where motor_id = :id and noted = 1) order by a.seq desc""",
+        {"id": motor_id},
+    )
+    return [_batch(r) for r in rows]
+
+
+def _batch(row: object) -> Batch:
+    made = {name: row[name] for name in ("id", "motor_id", "source", "person")}  # type: ignore[index]
+    at, struck = datetime.fromisoformat(row["at"]), row["struck_act_id"] is not None  # type: ignore[index]
+    return Batch(**made, at=at, struck=struck)
+
+
+def is_known(conn: Connection, digest: str) -> bool:
+    """Tell whether a table with this digest was imported already and stands."""
+    row = conn.execute(
+        "select 1 from note_batch where digest = :digest and struck_act_id is null", {"digest": digest}
+    ).fetchone()
+    return row is not None
+
+
+def motors_of(conn: Connection, batch_id: str) -> list[str]:
+    """Return the motors that notes entered together speak of."""
+    rows = conn.execute(
+        """select motor_id from round where act_id = :id and noted = 1
+           union select motor_id from use_entry where act_id = :id and noted = 1
+           union select motor_id from brush_set where act_id = :id and noted = 1""",
+        {"id": batch_id},
+    )
+    return [str(r[0]) for r in rows]
+
+
+def strike_batch(conn: Connection, batch_id: str, act_id: str) -> None:
+    """Strike all that was entered together: it stays in the record and counts for nothing."""
+    for statement in (
+        "update round set struck_act_id = :act where act_id = :id and noted = 1 and struck_act_id is null",
+        "update use_entry set struck_act_id = :act where act_id = :id and noted = 1 and struck_act_id is null",
+        "update brush_set set struck_act_id = :act where act_id = :id and noted = 1 and struck_act_id is null",
+        "update note_batch set struck_act_id = :act where id = :id",
+    ):
+        conn.execute(statement, {"id": batch_id, "act": act_id})
+
+
+def add_noted_round(
+    conn: Connection,
+    round_id: str,
+    motor_id: str,
+    *,
+    set_id: str,
+    kind: str,
+    at: datetime,
+    units: float,
+    by: str,
+    shortest: bool,
+    now: datetime,
+    act_id: str,
+) -> None:
+    """Keep a round from notes, closed."""
+    conn.execute(
+        """insert into round (id, motor_id, set_id, kind, at, seq, total_units, finished_at, noted, measured_by,
+                              shortest, act_id)
+           values (:id, :motor_id, :set_id, :kind, :at,
+                   (select coalesce(max(seq), 0) + 1 from round where motor_id = :motor_id), :units, :now, 1, :by,
+                   :shortest, :act_id)""",
+        {
+            "id": round_id,
+            "motor_id": motor_id,
+            "set_id": set_id,
+            "kind": kind,
+            "at": at.isoformat(),
+            "units": units,
+            "now": now.isoformat(),
+            "by": by,
+            "shortest": int(shortest),
+            "act_id": act_id,
+        },
+    )
+
+
+def add_noted_reading(
+    conn: Connection,
+    reading_id: str,
+    round_id: str,
+    *,
+    position: int,
+    reading: Reading,
+    method: str,
+    instrument: str,
+    doubt: str,
+    doubt_rule: str,
+    act_id: str,
+) -> None:
+    """Keep a reading of a round from notes; a doubt about it was answered when it was entered."""
+    conn.execute(
+        """insert into reading (id, round_id, position_number, sight, typed, typed_unit, method, instrument, raw_value,
+                                length_mm, sd_mm, low_mm, high_mm, lines_seen, taper_deg, doubt, doubt_rule,
+                                doubt_answer, act_id)
+           values (:id, :round_id, :position, 'found', :typed, :unit, :method, :instrument, :raw, :length, :sd, :low,
+                   :high, :lines, :taper, :doubt, :doubt_rule, :answer, :act_id)""",
+        {
+            "id": reading_id,
+            "round_id": round_id,
+            "position": position,
+            "typed": reading.typed,
+            "unit": reading.unit,
+            "method": method,
+            "instrument": instrument,
+            "raw": reading.raw_value,
+            "length": reading.length_mm,
+            "sd": reading.sd_mm,
+            "low": reading.low_mm,
+            "high": reading.high_mm,
+            "lines": reading.lines,
+            "taper": reading.taper_deg,
+            "doubt": doubt,
+            "doubt_rule": doubt_rule,
+            "answer": "right" if doubt else "",
+            "act_id": act_id,
+        },
+    )

@@ -1,0 +1,127 @@
+"""Change the figures that a motor states itself."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Self
+
+from norvash.core.motor.figure_fields import BY_NAME, UNIT_OF_USE
+from norvash.core.motor.figure_reading import as_length, check_together, read_figure
+from norvash.core.motor.figures import Figures
+from norvash.core.motor.in_force import figures_in_force
+from norvash.core.motor.positions import PositionPlan, read_positions
+from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
+from norvash.store import motors
+from norvash.store.database import Connection
+from norvash.store.motors import Motor
+from norvash.work.acting import Act, Change, prepared
+from norvash.work.context import Prepared
+from norvash.work.loading import load
+from norvash.work.standing import Judged, foresee, keep
+
+
+class Errors:
+    """Collects what is wrong in a form, so that all of it is said at once."""
+
+    def __init__(self) -> None:
+        self.found: list[NorvashError] = []
+
+    def __enter__(self) -> Self:
+        return self
+
+    def __exit__(self, kind: object, error: BaseException | None, trace: object) -> bool:
+        if isinstance(error, NorvashError):
+            self.found.append(error)
+            return True
+        return False
+
+    def raise_any(self) -> None:
+        """Raise what was found, if anything."""
+        if self.found:
+            raise self.found[0] if len(self.found) == 1 else SeveralErrors(self.found)
+
+
+def stated_figures(conn: Connection, motor: Motor, own: Mapping[str, float | str]) -> Figures:
+    """Return the figures of a motor with those that it is to state itself."""
+    of_type = motors.type_figures(conn, motor.type_id) if motor.type_id else {}
+    return figures_in_force(motor.motor_class, own, of_type)
+
+
+def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str, str], version: int) -> str:
+    """Replace the figures that a motor states itself; an empty one falls back to its type or class.
+
+    Raises: Conflict if somebody else changed the motor since it was shown; errors at the fields.
+    """
+
+    def prepare() -> _Changed:
+        context = load(conn, motor_id)
+        if context.motor.version != version:
+            raise Conflict(
+                "Somebody else changed this motor meanwhile.",
+                "What you typed is kept: compare, then send it again.",
+                "version",
+            )
+        stated = stated_figures(conn, context.motor, read_all(typed))
+        if UNIT_OF_USE.of(stated) != UNIT_OF_USE.of(context.stated):
+            raise InputError(
+                "The unit of use cannot change once use is logged.",
+                "Add the motor anew with the other unit.",
+                "unit_of_use",
+            )
+        check_together(stated)
+        after = context.with_figures(stated, read_positions(typed, context.positions))
+        return _Changed(context, foresee(conn, [after], act.at.date())[0])
+
+    def body(_: Act, made: _Changed) -> Change:
+        before, after = made.context, made.judged.context
+        motors.change_motor_figures(conn, motor_id, after.stated.own)
+        motors.change_positions(conn, motor_id, after.positions)
+        motors.change_motor(conn, before.motor)
+        keep(conn, made.judged)
+        return Change(
+            motor_id,
+            {**before.stated.own, **as_words(before.positions)},
+            {**after.stated.own, **as_words(after.positions)},
+            motor_id,
+        )
+
+    return prepared(
+        conn,
+        act,
+        "change figures",
+        typed={"motor": motor_id, "typed": dict(typed), "version": version},
+        prepare=prepare,
+        body=body,
+    )
+
+
+@dataclass(frozen=True)
+class _Changed(Prepared):
+    """A motor judged with other figures than it had."""
+
+    judged: Judged
+
+
+def as_words(plans: tuple[PositionPlan, ...]) -> dict[str, str]:
+    """Return positions as they stand in the record."""
+    return {f"position {p.number}": f"{p.label} at {p.angle_deg:g}°, arm {p.arm}, {p.polarity}" for p in plans}
+
+
+def read_all(typed: Mapping[str, str]) -> dict[str, float | str]:
+    """Return the figures of a form; an empty field states none.
+
+    Raises: InputError or SeveralErrors at the fields.
+    """
+    errors = Errors()
+    read: dict[str, float | str] = {}
+    typed = dict(typed)
+    if typed.get("limit_mm", "").strip().endswith("%"):
+        with errors:
+            new_mm = typed.get("new_mm", "").strip()
+            typed["limit_mm"] = as_length(typed["limit_mm"], float(read_figure("new_mm", new_mm)) if new_mm else None)
+            typed["limit_source"] = "share"
+    for field, text in typed.items():
+        if text.strip() and field in BY_NAME:
+            with errors:
+                read[field] = read_figure(field, text)
+    errors.raise_any()
+    return read

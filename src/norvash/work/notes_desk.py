@@ -1,0 +1,158 @@
+"""What notes of the past would add to a motor, and the desk on which they are laid one after the other."""
+
+from dataclasses import dataclass, field
+from datetime import datetime, time
+
+from norvash.core.brush.doubts import Doubt
+from norvash.core.brush.readings import Reading
+from norvash.core.motor.notes import Note, NotedSet
+from norvash.core.motor.record import BrushSet, Round
+from norvash.core.text.words import day_words
+from norvash.core.use.counting import Counted, read_counter
+from norvash.core.use.log_entry import Entry
+from norvash.core.use.rate import Rate
+from norvash.core.use.spans import middle, read_span
+from norvash.core.use.typed import read_use
+from norvash.errors import Conflict, InputError, NorvashError
+from norvash.work.context import Context
+
+NOON = time(12)
+RIGHT = "right"
+_COUNTER_ANSWERS = ("replaced", "reset", "rolled over")
+
+
+@dataclass(frozen=True, slots=True)
+class LaidUse:
+    """One entry of the log from notes: its number in the batch, its moment, what it counts, how it was typed."""
+
+    number: int
+    at: datetime
+    counted: Counted
+    typed: str
+
+
+@dataclass(frozen=True, slots=True)
+class LaidReading:
+    """One reading from notes, with the doubt that was answered when it was entered."""
+
+    reading: Reading
+    method: str
+    instrument: str
+    doubt: Doubt | None
+
+
+@dataclass(frozen=True, slots=True)
+class LaidRound:
+    """One round from notes: its number in the batch, the set it is of, and its readings by position."""
+
+    number: int
+    set_id: str
+    made: Round
+    readings: dict[int, LaidReading]
+
+
+@dataclass(frozen=True, slots=True)
+class Fault:
+    """A note that cannot be kept: its line, and what is wrong."""
+
+    line: int
+    error: NorvashError
+
+
+@dataclass(slots=True, kw_only=True)
+class Laid:
+    """What notes would add to a motor: uses, sets, rounds; what is wrong or doubtful in them, what is there already."""
+
+    context: Context
+    uses: list[LaidUse] = field(default_factory=list)
+    sets: list[BrushSet] = field(default_factory=list)
+    rounds: list[LaidRound] = field(default_factory=list)
+    faults: list[Fault] = field(default_factory=list)
+    doubts: list[Fault] = field(default_factory=list)
+    there: int = 0
+
+    def kept(self) -> tuple[Context, int, int, int]:
+        """Return how far it has come, to go back to."""
+        return self.context, len(self.uses), len(self.sets), len(self.rounds)
+
+    def go_back(self, to: tuple[Context, int, int, int]) -> None:
+        """Take back all that was laid since."""
+        self.context = to[0]
+        for listed, length in ((self.uses, to[1]), (self.sets, to[2]), (self.rounds, to[3])):
+            del listed[length:]
+
+
+@dataclass(slots=True)
+class Desk:
+    """Notes of one motor as they are laid: what is laid already, the time, the act, and what was answered.
+
+    `number` counts what is laid, so that each has an id of its own.
+    """
+
+    made: Laid
+    now: datetime
+    act_id: str
+    answer: str
+    number: int
+
+    @property
+    def unit(self) -> str:
+        """Return the motor's unit of use."""
+        return self.made.context.unit
+
+    @property
+    def rate(self) -> Rate | None:
+        """Return the motor's usual use as the record has it."""
+        return self.made.context.state.rate
+
+    def next(self) -> int:
+        """Return the number of the next thing that is laid."""
+        self.number += 1
+        return self.number - 1
+
+    def moment(self, note: Note) -> datetime:
+        """Return the moment that a note is of: noon of its day, of a set that is gone the middle of its span.
+
+        Raises: InputError for what is no day, Conflict for one that an open sheet has passed.
+        """
+        name, text = ("ended", note.ended) if isinstance(note, NotedSet) else ("day", note.day)
+        if not text.strip():
+            raise InputError("The day is missing.", f"Write it like {self.now:%Y-%m-%d}.", name)
+        span = read_span(text, self.now.date(), name)
+        if name == "day" and span[0] != span[1]:
+            raise InputError(f"“{text.strip()}” is no single day.", f"Write it like {self.now:%Y-%m-%d}.", name)
+        at, row = min(datetime.combine(middle(span), NOON), self.now), self.made.context.row
+        if row is not None and row.signed_at is None and at >= row.at:
+            raise Conflict(
+                f"Sheet {row.number} of this motor has been open since {day_words(row.at.date())}.",
+                "Sign it first; notes of days before it can be entered now.",
+                name,
+            )
+        return at
+
+    def use(self, at: datetime, text: str, name: str) -> float:
+        """Lay a counter value and return the total use at it.
+
+        Raises: InputError, Conflict or NeedsAnswer at the field.
+        """
+        context = self.made.context
+        try:
+            value = read_use(text, self.unit, context.figures, self.rate).value
+            same = next((e for e in context.entries if e.at.date() == at.date() and e.counter_units == value), None)
+            if same is not None:
+                return same.total_units
+            counted = read_counter(
+                value,
+                at,
+                self.now,
+                entries=context.entries,
+                unit=self.unit,
+                rules=context.rules,
+                answer=self.answer if self.answer in _COUNTER_ANSWERS else "",
+            )
+        except NorvashError as error:
+            raise error.at(name) from None
+        self.made.uses.append(LaidUse(self.next(), at, counted, text.strip()))
+        entry = Entry(at, counted.total_units, counted.counter_units, noted=True)
+        self.made.context = context.with_use((*context.entries, entry))
+        return counted.total_units

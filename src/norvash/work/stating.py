@@ -1,0 +1,285 @@
+"""Say since when a set has run: when its motor is added, or later, as far as anybody knows."""
+
+from collections.abc import Sequence
+from dataclasses import asdict, dataclass, replace
+from datetime import datetime
+
+from norvash.core.brush.readings import Reading, read
+from norvash.core.motor.figure_fields import MEASURED_WITH, UNIT_OF_USE
+from norvash.core.motor.figures import Figures
+from norvash.core.motor.positions import PositionPlan
+from norvash.core.motor.record import BrushSet, Measured, Round
+from norvash.core.rules.book import MotorRules
+from norvash.core.use.counting import Counted
+from norvash.core.use.log_entry import Entry
+from norvash.core.use.rate import Rate
+from norvash.core.use.since import Fitting, Since, fitting_of, since_words
+from norvash.core.use.spans import read_span
+from norvash.core.use.typed import read_use
+from norvash.errors import Conflict, InputError
+from norvash.store import notes, sets, use
+from norvash.store.database import Connection
+from norvash.work.acting import Act, Change, in_order, prepared
+from norvash.work.context import Context, Prepared
+from norvash.work.loading import load
+from norvash.work.standing import Judged, foresee, keep
+
+NOMINAL = "nominal"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SinceTyped:
+    """What is known of when a set was new, as typed: a day, month or year, the counter then, what has run since.
+
+    `lengths` are those of all positions in their order then, or “nominal”.
+    """
+
+    day: str = ""
+    counter: str = ""
+    ran: str = ""
+    lengths: str = ""
+
+    @property
+    def typed(self) -> dict[str, str]:
+        """Return what of it was said, as an act has it."""
+        return {k: v.strip() for k, v in asdict(self).items() if v.strip()}
+
+
+@dataclass(frozen=True, slots=True)
+class First:
+    """The lengths that a set began with: readings by position, and the positions whose length is the part's own."""
+
+    readings: dict[int, Reading]
+    nominal: frozenset[int]
+
+
+def read_since(given: SinceTyped, figures: Figures, now: datetime, rate: Rate | None) -> Since:
+    """Return what is known of when a set was new.
+
+    Raises: InputError at the field.
+    """
+    unit = UNIT_OF_USE.of(figures)
+    days = read_span(given.day, now.date(), "since_day") if given.day.strip() else None
+    counter = _use(given.counter, unit, figures, rate, "since_counter")
+    ran = _use(given.ran, unit, figures, rate, "since_ran")
+    return Since(days=days, counter_units=counter, ran_units=ran)
+
+
+def _use(text: str, unit: str, figures: Figures, rate: Rate | None, field: str) -> float | None:
+    if not text.strip():
+        return None
+    try:
+        return read_use(text, unit, figures, rate).value
+    except InputError as error:
+        raise error.at(field) from None
+
+
+def read_first(text: str, plans: Sequence[PositionPlan], figures: Figures, rules: MotorRules) -> First:
+    """Return the lengths that a set began with: one for each position, one for all, or “nominal”.
+
+    Raises: InputError at the field.
+    """
+    numbers = [p.number for p in plans]
+    if not text.strip():
+        return First({}, frozenset())
+    if text.strip().lower() == NOMINAL:
+        return First({}, frozenset(numbers))
+    parts = [x.strip() for x in text.replace("\n", ";").split(";" if ";" in text else None) if x.strip()]
+    if len(parts) not in (1, len(numbers)):
+        raise InputError(
+            f"{len(parts)} lengths are given for {len(numbers)} brushes.",
+            "Give one for each position, apart by semicolons, or one for all, or “nominal”.",
+            "since_lengths",
+        )
+    parts = parts * len(numbers) if len(parts) == 1 else parts
+    try:
+        made = {
+            n: read(x, figures, rules, "length", MEASURED_WITH.of(figures)) for n, x in zip(numbers, parts, strict=True)
+        }
+    except InputError as error:
+        raise error.at("since_lengths") from None
+    return First(made, frozenset())
+
+
+def begun(number: int, set_id: str, fitting: Fitting, first: First) -> BrushSet:
+    """Return a set as it was when it was new, with a round of its first lengths where there are any."""
+    made = BrushSet(
+        number=number,
+        fitted_at=fitting.at,
+        fitted_units=fitting.units,
+        fitted_known=fitting.known,
+        ended_at=None,
+        ended_units=None,
+        end_reason="",
+        rounds=(),
+        id=set_id,
+        nominal=first.nominal,
+        span_on=fitting.span_on,
+        span_units=fitting.span_units,
+    )
+    return made if not first.readings else replace(made, rounds=(first_round(set_id, fitting, first),))
+
+
+def first_round(set_id: str, fitting: Fitting, first: First) -> Round:
+    """Return the round of the lengths that a set began with."""
+    return Round(
+        id=f"{set_id}.fit",
+        at=fitting.at,
+        total_units=fitting.units,
+        kind="fitting",
+        finished=True,
+        readings={n: measured(r, f"{set_id}.{n}") for n, r in first.readings.items()},
+        noted=True,
+    )
+
+
+def measured(reading: Reading, reading_id: str) -> Measured:
+    """Return a reading as the record has it."""
+    return Measured(
+        length_mm=reading.length_mm,
+        sd_mm=reading.sd_mm,
+        low_mm=reading.low_mm,
+        high_mm=reading.high_mm,
+        lines=reading.lines,
+        id=reading_id,
+    )
+
+
+def keep_first(
+    conn: Connection, act: Act, motor_id: str, *, brush_set: BrushSet, first: First, instrument: str
+) -> None:
+    """Keep the lengths that a set began with as a round from notes; the caller holds the transaction."""
+    if not first.readings:
+        return
+    a_round = brush_set.rounds[0]
+    notes.add_noted_round(
+        conn,
+        a_round.id,
+        motor_id,
+        set_id=brush_set.id,
+        kind="fitting",
+        at=a_round.at,
+        units=a_round.total_units,
+        by="",
+        shortest=False,
+        now=act.at,
+        act_id=act.id,
+    )
+    for number, reading in first.readings.items():
+        notes.add_noted_reading(
+            conn,
+            f"{a_round.id}.{number}",
+            a_round.id,
+            position=number,
+            reading=reading,
+            method="length",
+            instrument=instrument,
+            doubt="",
+            doubt_rule="",
+            act_id=act.id,
+        )
+
+
+def keep_entry(conn: Connection, act: Act, motor_id: str, entry: Entry | None) -> None:
+    """Keep what a fitting adds to the log of use; the caller holds the transaction."""
+    if entry is not None:
+        counted = Counted(entry.total_units, entry.counter_units, "first")
+        use.add_entry(
+            conn,
+            f"{act.id}.since",
+            motor_id,
+            at=entry.at,
+            counted=counted,
+            typed=f"{entry.counter_units:g}",
+            act_id=act.id,
+            noted=True,
+        )
+
+
+@dataclass(frozen=True)
+class _Said(Prepared):
+    """The motor judged with what is known of its set, and the lengths that begins with."""
+
+    judged: Judged
+    fitting: Fitting
+    first: First
+
+
+def state_since(conn: Connection, act: Act, motor_id: str, given: SinceTyped) -> str:
+    """Say since when the set in a motor has run; what was said before is replaced, and everything is judged anew.
+
+    Raises: InputError at the field, Conflict for a set that was fitted in the record.
+    """
+
+    def prepare() -> _Said:
+        now, context = in_order(conn, act), load(conn, motor_id)
+        current = context.sets[-1]
+        _may_be_said(context, current)
+        rate = context.state.rate
+        said = read_since(given, context.figures, now.at, rate)
+        if said.says_nothing:
+            raise InputError("Nothing is said.", "Give the day, the counter then, or what has run since.", "since_day")
+        entries = tuple(e for e in context.entries if not e.noted) or context.entries
+        fitting = fitting_of(said, now.at, entries, rate, context.unit)
+        first = read_first(given.lengths, context.positions, context.figures, context.rules)
+        _fits(context, current, fitting)
+        fresh = begun(current.number, current.id, fitting, first)
+        rounds = (*fresh.rounds, *(r for r in current.rounds if r.kind != "fitting" or not first.readings))
+        after = replace(
+            current,
+            fitted_at=fitting.at,
+            fitted_units=fitting.units,
+            fitted_known=fitting.known,
+            span_on=fitting.span_on,
+            span_units=fitting.span_units,
+            nominal=first.nominal,
+            rounds=rounds,
+        )
+        made = replace(context, sets=(*context.sets[:-1], after))
+        made = made if fitting.entry is None else made.with_use((*context.entries, fitting.entry))
+        return _Said(context, foresee(conn, [made], now.at.date())[0], fitting, first)
+
+    def body(act: Act, made: _Said) -> Change:
+        context, after = made.context, made.judged.context.sets[-1]
+        sets.change_fitting(conn, after)
+        instrument = MEASURED_WITH.of(context.figures)
+        keep_first(conn, act, motor_id, brush_set=after, first=made.first, instrument=instrument)
+        keep_entry(conn, act, motor_id, made.fitting.entry)
+        keep(conn, made.judged)
+        ran = context.entries[-1].total_units - made.fitting.units
+        words = since_words(made.fitting, ran, context.unit)
+        return Change(motor_id, {"set": after.number}, {"set": after.number, "since": words, **given.typed}, motor_id)
+
+    return prepared(conn, act, "say since when", typed={"motor": motor_id, **given.typed}, prepare=prepare, body=body)
+
+
+def may_say_since(context: Context) -> bool:
+    """Tell whether it may be said since when the set in a motor has run: nobody has fitted it in the record."""
+    return context.sets[-1].number == 1
+
+
+def _may_be_said(context: Context, current: BrushSet) -> None:
+    if not may_say_since(context):
+        raise Conflict(
+            f"Set {current.number} was fitted on {current.fitted_at:%Y-%m-%d}, and that stands in the record.",
+            "Only of a set that was in the motor before can it be said since when.",
+            "since_day",
+        )
+
+
+def _fits(context: Context, current: BrushSet, fitting: Fitting) -> None:
+    """Refuse a fitting after what was measured on the set, or before the set that was in the motor before came out."""
+    checked = [r for r in current.rounds if r.kind != "fitting"]
+    if fitting.known and checked and fitting.units > checked[0].total_units + 1e-9:
+        raise InputError(
+            f"The set was measured on {checked[0].at:%Y-%m-%d} already, at less use than that.",
+            "Check the day, the counter and the use since.",
+            "since_ran",
+        )
+    if fitting.span_on is not None and checked and fitting.span_on[0] > checked[0].at.date():
+        raise InputError(
+            f"The set was measured on {checked[0].at:%Y-%m-%d} already.", "Give a day before that.", "since_day"
+        )
+    out = max((s.ended_at for s in context.sets[:-1] if s.ended_at is not None), default=None)
+    if out is not None and fitting.span_on is not None and fitting.span_on[1] < out.date():
+        raise InputError(f"Another set was in this motor until {out:%Y-%m-%d}.", "Check the day.", "since_day")
