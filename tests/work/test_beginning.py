@@ -46,8 +46,8 @@ SAID: dict[str, tuple[SinceTyped, dict[str, Any], tuple[float, bool, Span]]] = {
     "only a year": (SinceTyped(day="2022"), {}, (100, False, None)),
     "a year and the use a week": (SinceTyped(day="2022"), {"figures": WEEKLY}, (-3289, True, (-4900, -1700))),
     "nothing": (SinceTyped(), {"set_is_new": False}, (100, False, None)),
-    "years where years are counted": (SinceTyped(ran="4.5"), YEARS, (-4.5, True, None)),
-    "a year where years are counted": (SinceTyped(day="2022"), YEARS, (-3.247, True, (-3.75, -2.74))),
+    "years where years are counted": (SinceTyped(ran="4.5"), YEARS, (0, True, None)),
+    "a year where years are counted": (SinceTyped(day="2022"), YEARS, (0, True, (-0.499, 0.499))),
 }
 
 
@@ -213,7 +213,7 @@ def test_a_motor_in_years_goes_by_the_calendar(shop: Shop) -> None:
     assert weeks * 7 / 365.25 == pytest.approx(years, abs=0.01)
     assert " years" in page.said.sentence
     shop.later(days=365)
-    assert load(shop.conn, motor).state.ran_by(shop.now.date()) == pytest.approx(0.2 + 1.0, abs=0.01)
+    assert load(shop.conn, motor).state.ran_by(shop.now.date()) == pytest.approx(4.5 + 0.2 + 1.0, abs=0.01)
 
 
 LIMITS: dict[str, tuple[dict[str, Any], float]] = {

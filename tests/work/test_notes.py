@@ -312,5 +312,10 @@ def test_a_motor_in_years_takes_rounds_by_their_day_alone(shop: Shop) -> None:
     context = load(shop.conn, motor)
     ages = [r.total_units - context.sets[0].fitted_units for r in context.sets[0].rounds]
     assert ages == pytest.approx([2.0, 4.0], abs=0.02)
+    found = shop.page(motor).found
+    assert [b.last.length_mm if b.last else None for b in found.brushes] == [16, 16.2]
+    assert found.line is not None
+    assert found.line.brushes[0] is not None
+    assert found.line.brushes[0].life_rate_mm_per_kh == pytest.approx(1000 * 6 / 4, rel=0.01)
     assert context.state.ahead is not None
     assert context.entries[-1].at == datetime(2025, 9, 30, 9) or context.entries[-1].at <= shop.now

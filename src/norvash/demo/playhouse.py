@@ -6,6 +6,7 @@ from random import Random
 
 from norvash.demo.fleet import DEMO_DAY, HOIST_TABLE, MACHINES, PEOPLE, WINDOWS
 from norvash.demo.machine import KINDS, Machine
+from norvash.demo.noted import LATE, add_late
 from norvash.demo.story import Acts, Story
 from norvash.errors import NorvashError
 from norvash.exchange.interval_tables import table_from_csv
@@ -47,7 +48,7 @@ def prepare(path: Path, *, reset: bool) -> str:
     conn.execute("pragma wal_checkpoint(truncate)")
     conn.close()
     building.rename(path)
-    return f"{len(MACHINES)} motors of the playhouse in {path}"
+    return f"{len(MACHINES) + len(LATE)} motors of the playhouse in {path}"
 
 
 def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
@@ -67,6 +68,8 @@ def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
     }
     for number, machine in enumerate(machines):
         Story(conn, acts, machine, Random(_SEED + number)).tell(kinds)
+    if machines is MACHINES:
+        add_late(conn, acts)
     for name, first, last, yearly, place in WINDOWS:
         typed = {"name": name, "first_on": first, "last_on": last, "yearly": yearly, "place": place}
         add_window(conn, acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=60)), typed)

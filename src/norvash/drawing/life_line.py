@@ -3,6 +3,7 @@
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState
 from norvash.core.text.words import UNIT_WORDS, day_words, grouped, length_words, short_day, use_figure, use_words
+from norvash.core.verdict.reasons import limit_words
 from norvash.core.verdict.values import Findings
 from norvash.drawing.life_frame import BOTTOM, LEFT, RIGHT, TOP, Frame, axes, frame_of
 from norvash.drawing.svg import Drawing, Element, el, label, line, polyline
@@ -37,7 +38,8 @@ def life_line(found: Findings, state: MotorState, width: float, height: float, *
 def _limit(frame: Frame, found: Findings, state: MotorState) -> list[Element]:
     y = frame.y(found.limit.limit_mm)
     ink = "copper-dash" if found.limit.estimated else "copper-line"
-    words = f"limit {length_words(found.limit.limit_mm, LENGTH_UNIT.of(state.figures))} · {found.limit.source}"
+    limit = limit_words(found.limit, LENGTH_UNIT.of(state.figures))
+    words = f"{limit[0].lower()}{limit[1:]} · {found.limit.source}"
     return [line(ink, LEFT, y, frame.width - RIGHT, y), label("text-copper", LEFT + 6, y + 16, words)]
 
 
@@ -46,9 +48,13 @@ def _marks(frame: Frame, state: MotorState) -> list[Element]:
     made, last_x = list[Element](), -99.0
     for brush_set in state.sets:
         x = frame.x(brush_set.fitted_units)
+        if brush_set.span_units is not None:
+            low, high = (max(frame.x(u), LEFT) for u in brush_set.span_units)
+            made.append(el("rect", "dark", x=low, y=TOP - 4, width=max(high - low, 0.0), height=4))
         made.append(el("path", "gone", d=f"M{x:.1f} {TOP - 4:.1f}V{frame.height - BOTTOM:.1f}"))
         if x - last_x > _SET_PX:
-            words = f"set {brush_set.number}" + ("" if brush_set.fitted_known else ", fitted before the record")
+            words = f"set {brush_set.number}" if brush_set.number > 0 else "from notes"
+            words += "" if brush_set.fitted_known else ", since when is not known"
             anchor = "end" if x > frame.width * 0.82 else "start"
             made.append(label("text-soft", x + (4 if anchor == "start" else -4), TOP - 8, words, anchor))
             last_x = x
@@ -69,23 +75,28 @@ def _current_set(frame: Frame, found: Findings, state: MotorState) -> list[Eleme
     made: list[Element] = []
     worst = found.governing.number if found.governing else 0
     for brush in sorted(found.brushes, key=lambda b: b.number == worst):
-        points = [(r.total_units, r.readings[brush.number]) for r in current.rounds if brush.number in r.readings]
+        read = [r for r in current.rounds if brush.number in r.readings]
+        points = [(r.total_units, r.readings[brush.number]) for r in read]
         drawn = [(frame.x(u), frame.y(m.length_mm)) for u, m in points]
         if points and brush.start.run_h < points[0][0]:
             drawn.insert(0, (frame.x(brush.start.run_h), frame.y(brush.start.length_mm)))
         if len(drawn) > 1:
             made.append(polyline("track" if brush.number == worst else "track-thin", drawn))
         if brush.number == worst:
-            for use, m in points:
-                made += _reading(frame, use, m.length_mm, m.sd_mm, bool(m.doubt))
+            for r in read:
+                m = r.readings[brush.number]
+                ink = "dot-doubt" if m.doubt else "dot-note" if r.noted else "dot"
+                made += _reading(frame, r.total_units, m.length_mm, m.sd_mm, ink)
+    if any(r.noted and r.readings for r in current.rounds):
+        made.append(label("text-soft", frame.width - RIGHT, TOP - 8, "○ from notes", "end"))
     return made
 
 
-def _reading(frame: Frame, use: float, mm: float, sd_mm: float, doubted: bool) -> list[Element]:
+def _reading(frame: Frame, use: float, mm: float, sd_mm: float, ink: str) -> list[Element]:
     """Return a dot with an error bar of two standard deviations to each side."""
     x, low, high = frame.x(use), frame.y(mm - 2 * sd_mm), frame.y(mm + 2 * sd_mm)
     bar = el("path", "axis", d=f"M{x:.1f} {high:.1f}V{low:.1f}M{x - 3:.1f} {high:.1f}h6M{x - 3:.1f} {low:.1f}h6")
-    return [bar, el("circle", "dot-doubt" if doubted else "dot", cx=x, cy=frame.y(mm), r=4.4)]
+    return [bar, el("circle", ink, cx=x, cy=frame.y(mm), r=4.4)]
 
 
 def _fan(frame: Frame, found: Findings) -> list[Element]:

@@ -43,6 +43,7 @@ INK: dict[str, dict[str, str]] = {
     "touching": {"fill": "none", "stroke": "#22665a", "stroke-width": "5"},
     "dot": {"fill": "#2b2f33"},
     "dot-past": {"fill": "#f5f0e6", "stroke": "#a39c8b", "stroke-width": "1.6"},
+    "dot-note": {"fill": "#f5f0e6", "stroke": "#2b2f33", "stroke-width": "2"},
     "dot-doubt": {"fill": "#f5f0e6", "stroke": "#b3261e", "stroke-width": "2"},
     "film-even": {"fill": "#7a4a2c"},
     "film-light": {"fill": "#d8a273"},

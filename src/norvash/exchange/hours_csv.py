@@ -94,7 +94,7 @@ def _line(line: int, row: Sequence[str], match: Match) -> Line:
     motor = row[match.motor]
     if not motor:
         raise InputError("The motor is missing.", "Give its tag.", "motor")
-    at = _moment(row[match.day])
+    at = moment_of(row[match.day])
     if at is None:
         raise InputError(f"“{row[match.day][:30]}” is not a day.", "Write days like 2026-11-24 or 24/11/2026.", "day")
     try:
@@ -104,11 +104,11 @@ def _line(line: int, row: Sequence[str], match: Match) -> Line:
 
 
 def _is_day(text: str) -> bool:
-    return _moment(text) is not None
+    return moment_of(text) is not None
 
 
 @lru_cache(maxsize=65536)
-def _moment(text: str) -> datetime | None:
+def moment_of(text: str) -> datetime | None:
     """Return a moment: ISO, or day before month; a day without a time is its noon."""
     bare = " ".join(text.replace("T", " ").split())
     try:

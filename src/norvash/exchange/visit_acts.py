@@ -23,6 +23,7 @@ from norvash.work.settling import settle_doubt
 from norvash.work.sheets import enter
 from norvash.work.sighting import Seeing
 from norvash.work.signing import add_to_signed, sign
+from norvash.work.stating import SinceTyped
 
 
 @dataclass(frozen=True, slots=True)
@@ -59,6 +60,7 @@ def _register(entry: v.Register, act: Act, at: At) -> str:
         use_now=entry.counter,
         set_is_new=entry.set_is_new,
         figures=at.motor.figures,
+        since=SinceTyped(day=entry.new_on, ran=entry.ran),
     )
     return add_motor(at.conn, act, given)
 

@@ -7,6 +7,7 @@ from typing import Any
 
 from norvash.core.motor.figure import Number
 from norvash.core.motor.figure_fields import BY_NAME
+from norvash.core.motor.record import BrushSet
 from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.stages.catalogue import stage_of
 from norvash.core.text.quantities import UNITS
@@ -87,22 +88,32 @@ def _figure(name: str, value: float | str) -> str:
 def _before(conn: Connection, context: Context, row: SheetRow) -> Iterator[Plain]:
     """Yield the registration of the motor, at the time its set went in, and the use that was logged since."""
     fitted = next(s for s in reversed(context.sets) if s.fitted_at <= row.at and s.sheet_id != row.id)
-    log = [u for u in reversed(use.list_log(conn, row.motor_id, 100_000)) if not u.struck and u.entry.at < row.at]
+    rows = reversed(use.list_log(conn, row.motor_id, 100_000))
+    log = [u for u in rows if not u.struck and not u.entry.noted and u.entry.at < row.at]
     before = [u.entry for u in log if u.entry.at <= fitted.fitted_at]
-    begun = before[-1] if before else Used(fitted.fitted_at, 0.0, 0.0)
+    begun, at, since = before[-1] if before else Used(fitted.fitted_at, 0.0, 0.0), fitted.fitted_at, {}
+    if not before and log:  # it went in before the record began
+        begun, at = log[0].entry, log[0].entry.at
+        since = _since(fitted, begun) if fitted.fitted_known else {}
     by = log[-1].person if log else row.person
     yield {
-        "at": _time(fitted.fitted_at),
+        "at": _time(at),
         "by": by,
         "do": "register",
         "counter": f"{begun.counter_units:.9g}",
-        "set_is_new": fitted.fitted_known,
+        "set_is_new": fitted.fitted_known and not since,
+        **since,
     }
     for logged in log:
-        if logged.entry.at > fitted.fitted_at:
+        if logged.entry.at > at and logged.event != "calendar":
             answer = {"answer": logged.event} if logged.event in EVENTS else {}
             value = f"{logged.entry.counter_units:.9g}"
             yield {"at": _time(logged.entry.at), "by": logged.person, "do": "use", "value": value, **answer}
+
+
+def _since(fitted: BrushSet, begun: Used) -> Plain:
+    """Return since when a set has run that was in the motor before the record began."""
+    return {"new_on": fitted.fitted_at.date().isoformat(), "ran": f"{begun.total_units - fitted.fitted_units:.9g}"}
 
 
 def _time(at: datetime) -> str:

@@ -36,11 +36,16 @@ class _Act(_Strict):
 
 
 class Register(_Act):
-    """The motor is registered, its counter at a value; nothing where its tag is there already."""
+    """The motor is registered, its counter at a value; nothing where its tag is there already.
+
+    Of a set that is not new, `ran` is what it has run since it was, and `new_on` the day, month or year.
+    """
 
     do: Literal["register"]
     counter: Words = "0"
     set_is_new: bool = True
+    new_on: Words = ""
+    ran: Words = ""
 
 
 class Use(_Act):

@@ -4,6 +4,7 @@ import json
 from collections.abc import Sequence
 from dataclasses import replace
 from datetime import date, datetime
+from math import inf
 
 from norvash.core.motor.record import BrushSet, Measured, Renewal, Round
 from norvash.store.database import Connection, Row
@@ -103,7 +104,7 @@ def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
         own = rounds[set_id]
         if round_id not in own:
             own[round_id] = _empty_round(r, seen.get(round_id, ()))
-        if position is not None and own[round_id].total_units >= since.get(position, 0.0):
+        if position is not None and own[round_id].total_units >= since.get(position, -inf):
             length_mm, sd_mm, low_mm, high_mm, lines, doubt, doubt_rule, reading_id = measured
             if sight == "left":
                 before = {n: m for n, m in own[round_id].readings.items() if n == position}

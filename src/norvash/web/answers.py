@@ -16,6 +16,7 @@ from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import decision
 from norvash.core.text.quantities import UNITS
 from norvash.core.text.words import counted, day_words, figure_words, grouped, length_words, use_words
+from norvash.core.use.spans import span_words
 from norvash.core.verdict.grades import WORDS
 from norvash.drawing.finding_picture import finding_picture
 from norvash.drawing.grade_mark import grade_mark
@@ -91,6 +92,7 @@ def _environment() -> Environment:
         "figure": figure_words,
         "day": _day,
         "iso": _iso,
+        "span": lambda span: span_words(span).removeprefix("on ").removeprefix("in "),
         "share": _share,
         "unit_of": _unit_of,
         "finding": _finding,

@@ -40,6 +40,8 @@ _PAGES = (
     "policies",
     "types",
     "hours_import",
+    "notes",
+    "notes_import",
     "hours",
     "outlook",
     "past",
@@ -49,7 +51,7 @@ _PAGES = (
     "sheet",
     "sums",
 )
-_API = ("sums", "motors")
+_API = ("sums", "motors", "notes")
 
 
 async def _about(request: Request, site: OurSite, who: Who, now: Now) -> None:

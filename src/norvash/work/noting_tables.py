@@ -32,8 +32,9 @@ class Table:
 
 @dataclass(slots=True)
 class Found:
-    """What a table of notes would add, or has added."""
+    """What a table of notes would add, or has added; then `batch` is its id."""
 
+    batch: str = ""
     laid: list[Laid] = field(default_factory=list)
     faults: list[Fault] = field(default_factory=list)
 
@@ -110,6 +111,7 @@ def import_notes(
         judged_anew(conn, touched, act)
         if file_id:
             use.drop_file(conn, file_id)
+        kept.batch = act.id
         after = {w: kept.count(w) for w in ("rounds", "sets", "uses")}
         return Change(act.id, {}, {**after, "motors": len(touched), "faulty": len(kept.faults)})
 

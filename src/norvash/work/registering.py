@@ -13,7 +13,7 @@ from norvash.core.text.texts import words_of
 from norvash.core.text.words import listed
 from norvash.core.use.counting import Counted
 from norvash.core.use.log_entry import Entry
-from norvash.core.use.since import Fitting, fitting_of, since_words
+from norvash.core.use.since import Fitting, counted_from, fitting_of, since_words
 from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError
 from norvash.store import motors, sets, use
@@ -69,6 +69,9 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
         with errors:
             lengths = read_first(given.since.lengths, plans, stated, context.rules)
         errors.raise_any()
+        if UNIT_OF_USE.of(stated) == "years":  # what it shows is the age of the first set that is known of
+            fitting, entry = counted_from(fitting), Entry(now.at, -fitting.units, -fitting.units)
+            context = replace(context, entries=(entry,))
         context = replace(context, sets=(begun(1, f"{act.id}.set", fitting, lengths),))
         context = context if fitting.entry is None else context.with_use((*context.entries, fitting.entry))
         return _Added(context, foresee(conn, [context], now.at.date())[0], fitting, lengths)
@@ -79,7 +82,7 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
         motors.add_positions(conn, motor.id, made.context.positions)
         figures = made.context.stated.own
         motors.change_motor_figures(conn, motor.id, figures)
-        counted = Counted(used, used, "first")
+        counted = Counted(used, made.context.entries[-1].counter_units, "first")
         use.add_entry(
             conn,
             f"{act.id}.use",

@@ -31,7 +31,8 @@ class Parts:
 class Limit:
     """A limit with its source; `terms` are the figures it was chosen from, `rule_ids` what it rests on.
 
-    `estimated` marks one that rests on the estimate, in whole or because the figure of a part is not known.
+    `estimated` marks one that rests on the estimate, in whole or because the figure of a part is not known. `gauge_mm`
+    is what a depth gauge shows at it [mm], where no length is known.
     """
 
     limit_mm: float
@@ -41,6 +42,7 @@ class Limit:
     terms: tuple[tuple[str, float], ...] = ()
     rule_ids: tuple[str, ...] = ()
     remark: str = ""
+    gauge_mm: float | None = None
 
 
 _FROM_PARTS = "worked out from the parts"

@@ -89,6 +89,7 @@ def _by_depth(figures: Figures) -> Limit | None:
         estimated=False,
         governed_by="maker",
         terms=(("depth limit", depth_limit),),
+        gauge_mm=depth_limit if is_floating(figures) else None,
     )
 
 

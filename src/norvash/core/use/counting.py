@@ -151,6 +151,12 @@ def _explained(
         return Counted(before.total_units + (rollover(last) - last + value), value, answer)
     if answer in ("replaced", "reset"):
         return Counted(before.total_units + value, value, answer)
+    if answer == "earlier":
+        raise InputError(
+            f"{counter_words(value, unit)} from an earlier day is a note.",
+            "Enter it with its day under “From notes” on the motor's page.",
+            "value",
+        )
     raise _went_down(value, before, entries, unit=unit, at=at, rules=rules)
 
 

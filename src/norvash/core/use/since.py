@@ -1,7 +1,7 @@
 """Since when a set has run, from whatever is known of it: a day, month or year, a counter, the use since."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date, datetime, time, timedelta
 from math import sqrt
 
@@ -71,6 +71,17 @@ def fitting_of(said: Since, now: datetime, entries: Sequence[Entry], rate: Rate 
     sd = sqrt((most - least) ** 2 / 12 + (ran * rate_sd(rate, ran / rate.per_week)) ** 2)
     units, half = last.total_units - ran, min(sqrt(3) * sd, ran)
     return Fitting(at=min(at, now), units=units, known=True, span_on=said.days, span_units=(units - half, units + half))
+
+
+def counted_from(fitting: Fitting) -> Fitting:
+    """Return a fitting on a scale of use that starts at it."""
+    shift, entry, span = fitting.units, fitting.entry, fitting.span_units
+    return replace(
+        fitting,
+        units=0.0,
+        span_units=None if span is None else (span[0] - shift, span[1] - shift),
+        entry=None if entry is None else Entry(entry.at, entry.total_units - shift, 0.0, noted=True),
+    )
 
 
 def _units(said: Since, entries: Sequence[Entry], unit: str) -> float | None:

@@ -71,7 +71,7 @@ def sure_words(found: Findings, state: MotorState) -> str:
     ahead = found.ahead
     if ahead is None:
         return ""
-    rounds = f"{ahead.visits} round{'s' * (ahead.visits != 1)} and " if ahead.visits else ""
+    rounds = f"{ahead.visits} round{'s' * (ahead.visits != 1)}{_from_notes(state)} and " if ahead.visits else ""
     visits = f"from {rounds}{_past(ahead)}"
     parts = [visits]
     if found.limit.estimated:
@@ -82,6 +82,15 @@ def sure_words(found: Findings, state: MotorState) -> str:
     if state.rate is None or (not state.rate.by_calendar and _is_vague(state)):
         words.append(f"The {state.unit} are reliable, the date is not: tell Norvash which months this machine runs.")
     return " ".join(words)
+
+
+def _from_notes(state: MotorState) -> str:
+    """Say how many of the rounds of the fitted set are from notes."""
+    rounds = [r for r in state.current.rounds if r.readings and r.kind == "check"]
+    noted = sum(r.noted for r in rounds)
+    if not noted:
+        return ""
+    return " from notes" if noted == len(rounds) else f", {noted} of them from notes,"
 
 
 def _past(ahead: Ahead) -> str:

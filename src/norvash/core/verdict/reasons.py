@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 
+from norvash.core.brush.limits import Limit
 from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.motor.record import MotorState
@@ -90,10 +91,17 @@ def _grade_reason(found: Findings, graded: Graded, rules: MotorRules) -> Reason:
     )
 
 
+def limit_words(limit: Limit, unit: str) -> str:
+    """Return a limit as a length, or as the depth that a gauge shows at it where no length is known."""
+    if limit.gauge_mm is not None:
+        return f"Limit {length_words(limit.gauge_mm, unit)} on the depth gauge"
+    return f"Limit {length_words(limit.limit_mm, unit)}"
+
+
 def limit_reason(found: Findings, rules: MotorRules, unit: str) -> Reason:
     """Return where the limit comes from."""
     limit = found.limit
-    text = f"Limit {length_words(limit.limit_mm, unit)}: {limit.source}"
+    text = f"{limit_words(limit, unit)}: {limit.source}"
     if limit.source == "worked out from the parts":
         text += f", governed by the {limit.governed_by}"
     if limit.governed_by == "estimate" == limit.source:
@@ -132,6 +140,8 @@ def _line_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list
     if state.rate and found.line_days.limit_on:
         ids = ("use.window",) if state.rate.declared is None else ("use.window", "use.declared-weight")
         bases = tuple(rules.figure(i) for i in ids)
+        if state.rate.by_calendar:
+            return [*made, Reason("Dates by the calendar: its use is counted in years.")]
         per_week = f"{state.rate.per_week:.1f} {UNIT_WORDS[state.unit]}"
         made.append(Reason(f"Dates from {per_week} a week ({state.rate.words}).", bases))
     return made

@@ -82,7 +82,8 @@ class ReadingBody(ActBody):
     answer: str = ""
 
 
-def _act(body: ActBody, conn: Conn, now: Now) -> Act:
+def act_by(body: ActBody, conn: Conn, now: Now) -> Act:
+    """Return a write as its body has it, by the person of that name."""
     alike = people.list_alike(conn, body.person)
     known = next((p for p in alike if p.name == body.person), alike[0] if len(alike) == 1 else None)
     return Act(body.act_id, known.id if known else "", now)
@@ -173,7 +174,7 @@ def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, object]:
 def use(*, conn: Conn, now: Now, motor_id: str, body: UseBody) -> dict[str, object]:
     """Log use; the same act again changes nothing."""
     made = log_use(
-        conn, _act(body, conn, now), motor_id, text=body.value, mode=body.mode, day=body.day, answer=body.answer
+        conn, act_by(body, conn, now), motor_id, text=body.value, mode=body.mode, day=body.day, answer=body.answer
     )
     return {"entry": made, **verdict(conn=conn, now=now, motor_id=motor_id)}
 
@@ -181,7 +182,7 @@ def use(*, conn: Conn, now: Now, motor_id: str, body: UseBody) -> dict[str, obje
 @router.post("/motors/{motor_id}/sheets", response_model=None)
 def open_one(*, conn: Conn, now: Now, motor_id: str, body: SheetBody) -> dict[str, str]:
     """Open a sheet, or return the one left open."""
-    act = _act(body, conn, now)
+    act = act_by(body, conn, now)
     return {
         "sheet": open_sheet(
             conn,
@@ -207,7 +208,7 @@ def reading(*, conn: Conn, now: Now, sheet_id: str, body: ReadingBody) -> dict[s
     """Keep one reading."""
     made = record(
         conn,
-        _act(body, conn, now),
+        act_by(body, conn, now),
         sheet_id,
         position=body.position,
         text=body.value,
@@ -225,7 +226,7 @@ def entry(*, conn: Conn, now: Now, sheet_id: str, body: EntryBody) -> dict[str, 
     return {
         "entry": enter(
             conn,
-            _act(body, conn, now),
+            act_by(body, conn, now),
             sheet_id,
             field_id=body.field,
             place=body.place,
@@ -240,4 +241,4 @@ def entry(*, conn: Conn, now: Now, sheet_id: str, body: EntryBody) -> dict[str, 
 @router.post("/sheets/{sheet_id}/sign", response_model=None)
 def sign_one(*, conn: Conn, now: Now, sheet_id: str, body: SignBody) -> dict[str, str]:
     """Sign a sheet; what is still open needs a reason."""
-    return {"motor": sign(conn, _act(body, conn, now), sheet_id, body.why, service=body.service)}
+    return {"motor": sign(conn, act_by(body, conn, now), sheet_id, body.why, service=body.service)}

@@ -1,6 +1,7 @@
 """Hours: the log of one motor, and the way to it."""
 
 from dataclasses import dataclass
+from urllib.parse import quote
 
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
@@ -116,6 +117,8 @@ def _page(
 def add(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Keep one entry of use."""
     form = UseForm.of(typed)
+    if form.answer == "earlier":
+        return go_to(f"/motors/{motor_id}/notes?counter={quote(form.value[:40])}")
     try:
         log_use(
             conn, act_of(typed, who, now), motor_id, text=form.value, mode=form.mode, day=form.day, answer=form.answer

@@ -18,9 +18,15 @@ from norvash.web.motor_drawings import brush_drawn, end_view_new
 from norvash.work.bench import REGISTER_PAGE, register
 from norvash.work.registering import NewMotor, add_motor
 from norvash.work.rulebook import rulebook
+from norvash.work.stating import SinceTyped
 
 router = APIRouter()
-_FIELDS = {"new_mm": "new_length", "limit_mm": "limit"}
+_FIELDS = {
+    "new_mm": "new_length",
+    "limit_mm": "limit",
+    "use_per_week_units": "use_a_week",
+    "expected_life_units": "set_lasts",
+}
 _ONE_SCALE_PX_PER_MM = 0.74
 _UNKNOWN = ("unknown", "not known", "?")
 
@@ -102,7 +108,10 @@ def add(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Re
         unit_of_use=form.unit_of_use,
         use_now=form.use_now,
         set_is_new=bool(form.set_is_new),
-        figures={},
+        figures={"use_per_week_units": form.use_a_week, "expected_life_units": form.set_lasts},
+        since=SinceTyped(
+            day=form.since_day, counter=form.since_counter, ran=form.since_ran, lengths=form.since_lengths
+        ),
     )
     try:
         motor_id = add_motor(conn, act_of(typed, who, now), given)

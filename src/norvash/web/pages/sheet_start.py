@@ -1,5 +1,7 @@
 """Where a sheet is begun: what is asked before it is opened."""
 
+from urllib.parse import quote
+
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
@@ -57,6 +59,8 @@ def _head(
 def start(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Open a sheet, or go on with the one that is open."""
     form = SheetForm.of(typed)
+    if form.answer == "earlier":
+        return go_to(f"/motors/{motor_id}/notes?counter={quote(form.counter[:40])}")
     try:
         act = act_of(typed, who, now)
         sheet_id = open_sheet(

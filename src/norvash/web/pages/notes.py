@@ -1,0 +1,151 @@
+"""Notes of the past of one motor: since when its set has run, rounds in a grid, sets that are gone."""
+
+from fastapi import APIRouter, Request
+from fastapi.responses import HTMLResponse, Response
+
+from norvash.core.motor.notes import NotedRound, NotedSet
+from norvash.errors import NeedsAnswer, NorvashError
+from norvash.store import notes
+from norvash.store.database import Connection
+from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.forms import PastSetForm, SinceForm, whole
+from norvash.web.motor_drawings import drawing_of
+from norvash.work.motor_page import motor_page
+from norvash.work.noting import enter_notes
+from norvash.work.noting_tables import take_back_notes
+from norvash.work.stating import SinceTyped, may_say_since, state_since
+
+router = APIRouter()
+_ROWS, _MOST_ROWS = 6, 60
+_SHOWN = (*SinceForm.model_fields, *PastSetForm.model_fields)
+_SOURCES = {"form": "one by one", "grid": "in the grid", "table": "from a table"}
+
+
+@router.get("/motors/{motor_id}/notes")
+def show(
+    *, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, rows: int = _ROWS, counter: str = ""
+) -> Response:
+    """Show what of a motor is from notes, with the ways to enter more; a counter that is known is there already."""
+    if who is None:
+        return go_to(f"/who?next=/motors/{motor_id}/notes")
+    typed = {"rows": str(rows), "counter.1": counter[:40]}
+    return _page(request, conn, now, motor_id=motor_id, typed=typed, error=None)
+
+
+def _page(
+    request: Request, conn: Connection, now: Now, *, motor_id: str, typed: dict[str, str], error: NorvashError | None
+) -> HTMLResponse:
+    shown = motor_page(conn, motor_id, now.date())
+    context = shown.context
+    errors = {name.removesuffix(".0"): e for name, e in errors_of(error).items()}
+    in_rows: dict[int, list[NorvashError]] = {}
+    for name, one in errors.items():
+        line = whole(name.partition(".")[2])
+        if line is not None:
+            in_rows.setdefault(line, []).append(one)
+    asked = isinstance(error, NeedsAnswer)
+    return page(
+        request,
+        "notes.html",
+        status_of(error) if error else 200,
+        area="Motors",
+        motor=context.motor,
+        state=context.state,
+        found=shown.found,
+        said=shown.said,
+        line=drawing_of(shown, "life-line"),
+        narrow=drawing_of(shown, "life-line", narrow=True),
+        since=may_say_since(context),
+        current=context.sets[-1],
+        rows=range(1, _rows(typed) + 1),
+        most=_MOST_ROWS,
+        batches=notes.list_batches(conn, motor_id),
+        sources=_SOURCES,
+        act_id=fresh_id(),
+        typed=typed,
+        error=error,
+        errors=errors,
+        row_errors=in_rows,
+        error_names=[*(n for n in errors if "." in n), *_SHOWN, *(f"end_{x.number}" for x in context.positions)],
+        asked=("grid" if in_rows else "set") if asked else "",
+    )
+
+
+def _rows(typed: dict[str, str]) -> int:
+    return min(max(whole(typed.get("rows", "")) or _ROWS, _ROWS), _MOST_ROWS)
+
+
+@router.post("/motors/{motor_id}/since")
+def say_since(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+    """Say since when the set in the motor has run."""
+    form = SinceForm.of(typed)
+    given = SinceTyped(day=form.since_day, counter=form.since_counter, ran=form.since_ran, lengths=form.since_lengths)
+    try:
+        state_since(conn, act_of(typed, who, now), motor_id, given)
+    except NorvashError as error:
+        return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
+    request.app.state.catch_up(request.app)
+    return go_to(f"/motors/{motor_id}/notes")
+
+
+@router.post("/motors/{motor_id}/notes")
+def add(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+    """Keep the rounds of the grid, all of them or none."""
+    given = [r for line in range(1, _rows(typed) + 1) if (r := _round(typed, line)) is not None]
+    try:
+        act = act_of(typed, who, now)
+        enter_notes(conn, act, motor_id, given, source="grid", answer=typed.get("answer", ""))
+    except NorvashError as error:
+        return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
+    request.app.state.catch_up(request.app)
+    return go_to(f"/motors/{motor_id}")
+
+
+def _round(typed: dict[str, str], line: int) -> NotedRound | None:
+    """Return one row of the grid, None where nothing is typed in it."""
+
+    def cell(name: str) -> str:
+        return typed.get(f"{name}.{line}", "").strip()
+
+    named = (n for n in typed if n.startswith("reading_") and n.endswith(f".{line}"))
+    numbers = {whole(n.removeprefix("reading_").removesuffix(f".{line}")): typed[n] for n in named}
+    readings = {n: text for n, text in numbers.items() if n is not None and text.strip()}
+    if not (cell("day") or cell("counter") or readings):
+        return None
+    counter, ran = cell("counter"), ""
+    if counter.startswith("+"):
+        counter, ran = "", counter.removeprefix("+")
+    shortest = typed.get("shortest", "") == "yes"
+    return NotedRound(
+        line=line, day=cell("day"), counter=counter, ran=ran, readings=readings, by=cell("by"), shortest=shortest
+    )
+
+
+@router.post("/motors/{motor_id}/notes/set")
+def add_set(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+    """Keep a set that is gone."""
+    form = PastSetForm.of(typed)
+    ends = {whole(n.removeprefix("end_")): text for n, text in typed.items() if n.startswith("end_") and text.strip()}
+    lengths = {n: text for n, text in ends.items() if n is not None}
+    given = NotedSet(line=0, lengths=lengths, **form.model_dump(exclude={"answer"}))
+    try:
+        act = act_of(typed, who, now)
+        enter_notes(conn, act, motor_id, [given], source="form", answer=form.answer)
+    except NorvashError as error:
+        return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
+    request.app.state.catch_up(request.app)
+    return go_to(f"/motors/{motor_id}/notes")
+
+
+@router.post("/motors/{motor_id}/notes/{batch_id}/take-back")
+def take_back(
+    *, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, batch_id: str, typed: Typed
+) -> Response:
+    """Take back what was entered together."""
+    try:
+        take_back_notes(conn, act_of(typed, who, now), batch_id)
+    except NorvashError as error:
+        return _page(request, conn, now, motor_id=motor_id, typed={}, error=error)
+    request.app.state.catch_up(request.app)
+    return go_to(f"/motors/{motor_id}/notes")
