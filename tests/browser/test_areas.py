@@ -97,6 +97,7 @@ def test_a_type_is_made_and_lends_its_figures(ines: Page, watch: Watch) -> None:
     expect(ines.locator("svg.brush-sheet")).to_contain_text("r 31.75")
     for label, text in (("Tag", "H-07"), ("Name", "Loft hoist"), ("Place", "loft")):
         ines.get_by_role("textbox", name=label).fill(text)
+    ines.get_by_role("checkbox", name="They are new now").press("Space")
     keys(ines, "Enter")
     expect(ines.locator(".about")).to_contain_text("Hoist motor")
     expect(ines.locator(".verdict h1")).to_contain_text("new brushes are 31.8 mm and may wear to 14.0 mm")

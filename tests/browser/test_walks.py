@@ -124,7 +124,7 @@ def test_a_new_user_gets_a_date_and_fits_a_new_set_by_keyboard_alone(page: Page,
     ):
         type_into(page, label, text)
     press(page, "Enter")
-    heading(page, "Measure this set.")
+    heading(page, "Measure it at the next opportunity.")
     measure(page, "15.0", "14.95")
     press(page, "g", "m")
     heading(page, "Motors")

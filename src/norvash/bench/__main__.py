@@ -10,10 +10,9 @@ import sys
 import tempfile
 import threading
 import time
-import uuid
 from collections.abc import Callable
 from contextlib import closing
-from datetime import datetime, timedelta
+from datetime import datetime
 from pathlib import Path
 
 import uvicorn
@@ -22,25 +21,20 @@ from jinja2 import Template
 
 from norvash.bench.client import Client, newest
 from norvash.bench.copper import on_copper
-from norvash.bench.fleet import MOTORS, PERSON, make_fleet
+from norvash.bench.fleet import MOTORS, make_fleet
+from norvash.bench.importing import notes_s, readings_s
 from norvash.bench.playing import played_s
 from norvash.bench.report import report
 from norvash.bench.visit import full_visit
 from norvash.bench.writing import at_once, of_a_length, while_judging
 from norvash.config import Settings
-from norvash.core.text.texts import compared
 from norvash.demo.playhouse import prepare
-from norvash.exchange.hours_csv import guessed, read_lines
-from norvash.exchange.sheets import read_sheet
-from norvash.store import motors, use
+from norvash.store import motors
 from norvash.store.database import connect, transaction
 from norvash.web.app import create_app
 from norvash.web.list_drawings import forget
 from norvash.web.serving import server_config
-from norvash.work.acting import Act
-from norvash.work.importing import take
 
-LINES = 100_000
 _PORT = 18100
 _PATIENCE_S = 30
 _BARE = Template(
@@ -205,39 +199,6 @@ def forecasting() -> dict[str, float]:
     return found
 
 
-def importing(db: Path) -> float:
-    """Return how long 100 000 readings take from file to log [s]."""
-    conn, now = connect(db), datetime.now()
-    tags = [r["tag"] for r in conn.execute("select tag from motor order by tag limit 250")]
-    start, later = now + timedelta(minutes=1), now + timedelta(days=8)
-    rows = ["tag;day;counter"]
-    names = motors.names(conn)
-    for tag in tags:
-        motor = names[compared(tag)]
-        base = use.list_entries(conn, motor)[-1].counter_units
-        rows += [
-            f"{tag};{start + timedelta(minutes=20 * i):%Y-%m-%d %H:%M};{int(base) + 1 + 0.01 * i:.2f}"
-            for i in range(LINES // len(tags))
-        ]
-    data = "\n".join(rows).encode()
-    started = time.perf_counter()
-    sheet = read_sheet(data)
-    match = guessed(sheet)
-    lines, faults = read_lines(sheet, match)
-    kept = take(
-        conn,
-        Act(uuid.uuid4().hex, PERSON, later),
-        "file",
-        sha256=uuid.uuid4().hex,
-        lines=lines,
-        faults=faults,
-        mode=match.mode,
-    )
-    if len(kept.new) != len(tags) * (LINES // len(tags)):
-        raise SystemExit(f"{kept.faulty} lines were refused: {kept.faults[:2]}")
-    return time.perf_counter() - started
-
-
 def main() -> None:
     """Run everything and write docs/performance.md."""
     compileall.compile_dir(str(Path(__file__).parent.parent), quiet=1)
@@ -273,7 +234,8 @@ def main() -> None:
             typed,
             start=start,
             ahead=forecasting(),
-            imported_s=importing(db),
+            imported_s=readings_s(db),
+            noted_s=notes_s(Path(folder) / "notes.db"),
             played_s=played_s(),
             copper=on_copper(),
             written=written,

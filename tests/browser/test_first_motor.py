@@ -1,0 +1,168 @@
+"""From nothing to a dated verdict of one's own motor with its past, by keyboard alone, every key counted."""
+
+import re
+from collections.abc import Iterator
+from dataclasses import dataclass
+from pathlib import Path
+
+import pytest
+from playwright.sync_api import Browser, Page, expect
+
+from conftest import Shop
+from live import Watch, served
+from norvash.store.database import connect, migrate
+from norvash.work.stating import SinceTyped
+
+pytestmark = pytest.mark.browser
+
+
+@dataclass
+class Hands:
+    """A person at the keyboard: what they press is counted."""
+
+    page: Page
+    keys: int = 0
+
+    def press(self, *keys: str) -> None:
+        for key in keys:
+            self.page.keyboard.press(key)
+            self.keys += 1
+
+    def write(self, *texts: str) -> None:
+        """Type texts, Tab between them; an empty one is passed by."""
+        for i, text in enumerate(texts):
+            if i:
+                self.press("Tab")
+            self.page.keyboard.type(text)
+            self.keys += len(text)
+
+    def paste(self, text: str) -> None:
+        self.page.keyboard.insert_text(text)
+        self.keys += 1
+
+
+@pytest.fixture
+def empty(tmp_path: Path) -> Iterator[str]:
+    db = tmp_path / "empty.db"
+    conn = connect(db)
+    migrate(conn)
+    conn.close()
+    with served(db) as made:
+        yield made
+
+
+@pytest.fixture
+def hands(browser: Browser, empty: str) -> Iterator[Hands]:
+    context = browser.new_context(base_url=empty, viewport={"width": 1280, "height": 800}, locale="en-GB")
+    watch = Watch(empty)
+    yield Hands(watch.over(context.new_page()))
+    context.close()
+    assert watch.seen == []
+
+
+def begin(hands: Hands, *since: str) -> None:
+    """Go from the first page to the motor that was added: a saw of two brushes."""
+    page = hands.page
+    page.goto("/")
+    expect(page.get_by_role("link", name="Begin")).to_be_focused()
+    hands.press("Enter")
+    expect(page.get_by_label("Name", exact=True)).to_be_focused()
+    hands.write("Ines")
+    hands.press("Enter")
+    expect(page.get_by_role("heading", name="Add a motor")).to_be_visible()
+    page.wait_for_load_state()
+    hands.press("2")
+    expect(page.get_by_label("Tag", exact=True)).to_be_focused()
+    hands.write("Z1", "saw", "shop", "", "", "16", "6", "", "80", "", "", "", *since)
+    hands.press("Enter")
+    expect(page.get_by_text("Z1").first).to_be_visible()
+    page.wait_for_load_state()
+
+
+def dated(page: Page) -> None:
+    expect(page.get_by_text(re.compile(r"8 times in 10 between .* \d{4} to \d+ \w+ \d{4}")).first).to_be_visible()
+
+
+def test_ones_own_motor_with_three_past_rounds_has_a_date_after_160_keys(hands: Hands) -> None:
+    page = hands.page
+    begin(hands, "2024-03-04", "5")
+    hands.press("t")
+    expect(page.get_by_label("Row 1: day")).to_be_focused()
+    first, second = ("2024-06-03", "20", "14.9", "15"), ("2024-11-04", "40", "13.7", "14")
+    hands.write(*first, "", *second, "", "2025-04-07", "60", "12.2", "13")
+    hands.press("Enter")
+    dated(page)
+    expect(page.get_by_text("3 rounds from notes")).to_be_visible()
+    assert hands.keys <= 160
+
+
+def test_the_same_by_one_paste_after_80_keys(hands: Hands) -> None:
+    page = hands.page
+    begin(hands, "2024", "5")
+    hands.press("t")
+    expect(page.get_by_label("Row 1: day")).to_be_focused()
+    page.keyboard.press("Escape")
+    hands.press("Tab")
+    page.get_by_role("link", name="Paste a table").press("Enter")
+    hands.keys += 2
+    expect(page.get_by_label("Table, pasted")).to_be_focused()
+    hands.paste("day;counter;A;B\n2025-06-03;20;14.9;15\n2025-11-04;40;13.7;14\n2026-04-07;60;12.2;13\n")
+    hands.press("Tab", "Tab", "Tab", "Enter")
+    keep = page.get_by_role("button", name="Keep these notes")
+    expect(keep).to_be_focused()
+    hands.press("Enter")
+    expect(page.get_by_role("link", name="To the motor")).to_be_focused()
+    hands.press("Enter")
+    dated(page)
+    assert hands.keys <= 80
+
+
+@pytest.fixture
+def worker(page: Page) -> Hands:
+    page.goto("/who")
+    page.get_by_role("button", name="Ines Torvald").press("Enter")
+    page.wait_for_load_state()
+    return Hands(page)
+
+
+def test_a_round_of_four_on_an_open_sheet_takes_25_keys(worker: Hands, shop: Shop) -> None:
+    motor = shop.motor(brushes="4", set_is_new=False, since=SinceTyped(ran="900"))
+    sheet = shop.later(days=2).look(motor)
+    page = worker.page
+    page.goto(f"/sheets/{sheet}/brushes")
+    expect(page.locator("#value-1")).to_be_focused()
+    for n, text in enumerate(("18.2", "18.6", "17.9", "18.4"), start=1):
+        worker.write(text)
+        worker.press("Enter")
+        after = page.locator(f"#value-{n + 1}") if n < 4 else page.get_by_role("link", name="Stage on")
+        expect(after).to_be_focused()
+    expect(page.get_by_text("First brush at its limit").first).to_be_visible()
+    assert worker.keys <= 25
+
+
+def test_the_grid_keeps_what_was_typed_and_says_at_its_row_what_is_wrong(
+    worker: Hands, shop: Shop, watch: Watch
+) -> None:
+    motor = shop.motor(set_is_new=False, since=SinceTyped(day="2024-03-04", counter="20"))
+    page = worker.page
+    page.goto(f"/motors/{motor}/notes")
+    watch.answers = {409, 422}
+    worker.write("2024-06-03", "40", "21", "21.1", "", "soon", "60", "19.6", "20")
+    worker.press("Enter")
+    wrong = page.get_by_label("Row 2: day")
+    expect(wrong).to_be_focused()
+    expect(page.get_by_text("“soon” names no day.")).to_be_visible()
+    expect(page.get_by_label("Row 1: A")).to_have_value("21")
+    wrong.fill("2024-11-04")
+    page.get_by_label("Row 2: A").fill("21.9")
+    worker.press("Enter")
+    question = page.get_by_role("radio", name="I correct them")
+    expect(question).to_be_checked()
+    page.get_by_label("Row 2: A").fill("19.6")
+    worker.press("Enter")
+    expect(page.get_by_text("2 rounds from notes")).to_be_visible()
+    page.get_by_role("link", name="From notes").press("Enter")
+    page.get_by_role("button", name="Take back all that was entered then").press("Enter")
+    expect(page.get_by_text("taken back")).to_be_visible()
+    page.goto(f"/motors/{motor}")
+    expect(page.get_by_text("not measured", exact=True).first).to_be_visible()
