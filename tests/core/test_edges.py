@@ -21,7 +21,8 @@ from norvash.core.diagnosis.signs import SIGNS
 from norvash.core.forecast.of_motor import past_set_of
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import even_positions
-from norvash.core.motor.record import BrushSet, Measured, MotorState, Overrule, Renewal, Round, start_of
+from norvash.core.motor.record import BrushSet, Measured, MotorState, Overrule, Renewal, Round
+from norvash.core.motor.set_clock import start_of
 from norvash.core.rules.book import CLASSES, MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.sheet.lives import lives

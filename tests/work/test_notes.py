@@ -5,6 +5,7 @@ from typing import Any
 
 import pytest
 
+from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.motor.notes import Note, NotedRound, NotedSet, NotedUse
 from norvash.errors import NeedsAnswer, NorvashError, SeveralErrors
@@ -319,3 +320,34 @@ def test_a_motor_in_years_takes_rounds_by_their_day_alone(shop: Shop) -> None:
     assert found.line.brushes[0].life_rate_mm_per_kh == pytest.approx(1000 * 6 / 4, rel=0.01)
     assert context.state.ahead is not None
     assert context.entries[-1].at == datetime(2025, 9, 30, 9) or context.entries[-1].at <= shop.now
+
+
+def test_the_shortest_alone_may_be_measured_on_a_sheet(shop: Shop) -> None:
+    motor = old(shop)
+    enter_notes(shop.conn, shop.act(), motor, THREE)
+    bench = Bench(shop, motor, kind="quick")
+    bench.put("waive.safe", "in parts")
+    bench.measure("16.0")
+    assert "incomplete" in shop.page(motor).said.flags
+    bench.put("shortest-only", "yes")
+    page = shop.page(motor)
+    assert "incomplete" not in page.said.flags
+    assert page.found.days.early_on is not None
+    assert load(shop.conn, motor).sets[0].rounds[-1].stands_alone
+    bench.put("shortest-only", "")
+    assert "incomplete" in shop.page(motor).said.flags
+
+
+def test_a_sooner_look_may_be_asked_for_by_the_counter(shop: Shop) -> None:
+    motor = old(shop)
+    enter_notes(shop.conn, shop.act(), motor, THREE)
+    shop.later(days=5)
+    bench = Bench(shop, motor, kind="quick")
+    bench.put("waive.safe", "in parts")
+    bench.measure("17.9", "18.4")
+    bench.put("next-look-at", "101")
+    assert bench.page.look.at == 101
+    bench.sign("left so by the test")
+    look = shop.page(motor).found.look
+    assert look is not None
+    assert (look.at_units, look.name) == (101, "look asked for on the last sheet")

@@ -134,7 +134,9 @@ _SETS = """select s.id as set_id, r.id as round_id,
                   s.sheet_id as fitted_on, s.part, s.variant, s.nominal_json,
                   s.number, s.fitted_at, s.fitted_units, s.fitted_known, s.ended_at, s.ended_units, s.end_reason,
                   s.span_first_on, s.span_last_on, s.span_low_units, s.span_high_units, s.noted as set_noted, s.lasted,
-                  s.gone_share, r.noted, r.measured_by, r.shortest
+                  s.gone_share, r.noted, r.measured_by,
+                  r.shortest or exists (select 1 from entry e where e.sheet_id = r.sheet_id
+                      and e.field = 'shortest-only' and e.word = 'yes' and e.replaced_by is null) as shortest
            from brush_set s left join round r on r.set_id = s.id and r.struck_act_id is null
            left join reading g on g.round_id = r.id and g.replaced_by is null and g.sight <> 'asked'
            where s.motor_id = :id and s.struck_act_id is null

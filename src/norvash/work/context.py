@@ -15,9 +15,11 @@ from norvash.core.motor.record import BrushSet, Measured, MotorState, Renewal, R
 from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import YES
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.sheet import Sheet, Spot
+from norvash.core.sheet.stages.brushes.carbon import SHORTEST_ONLY
 from norvash.core.sheet.stages.catalogue import TOGETHER
 from norvash.core.use.counting import Counted
 from norvash.core.use.log_entry import Entry
@@ -97,6 +99,7 @@ class Context:
             told=told.told,
             overrules=told.overrules,
             asked_on=told.look_on,
+            asked_at=told.look_at,
         )
 
     @cached_property
@@ -167,6 +170,9 @@ class Context:
         written = {at: g for at, g in self.written.items() if at != spot}
         written |= {} if given is None else {spot: given}
         made = replace(self, written=written, marks=self.marks if marks is None else marks)
+        if spot[0] == SHORTEST_ONLY.id:
+            only = given is not None and given.word == YES
+            made = replace(made, sets=_only_shortest(made.sets, self.sheet.id, only=only))
         return replace(made, sheet=replace(self.sheet, written=written, facts=made.facts))
 
     def with_signature(self, row: SheetRow, kept: tuple[KeptLife, ...]) -> "Context":
@@ -201,6 +207,14 @@ class Context:
     def with_use(self, entries: tuple[Entry, ...]) -> "Context":
         """Return the motor with another log of use."""
         return replace(self, entries=tuple(sorted(entries, key=lambda e: e.at)))
+
+
+def _only_shortest(sets: tuple[BrushSet, ...], sheet_id: str, *, only: bool) -> tuple[BrushSet, ...]:
+    """Return sets with the rounds of a sheet declared as of the shortest brush only, or not."""
+    return tuple(
+        replace(s, rounds=tuple(replace(r, shortest=only) if r.sheet_id == sheet_id else r for r in s.rounds))
+        for s in sets
+    )
 
 
 @dataclass(frozen=True)

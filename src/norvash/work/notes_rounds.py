@@ -10,7 +10,8 @@ from norvash.core.brush.straight_line import Point
 from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.notes import NotedRound
-from norvash.core.motor.record import BrushSet, Measured, Round, start_of
+from norvash.core.motor.record import BrushSet, Measured, Round
+from norvash.core.motor.set_clock import start_of
 from norvash.core.text.texts import clean
 from norvash.core.text.words import counter_words, day_words
 from norvash.core.use.log_entry import Entry

@@ -11,7 +11,8 @@ from norvash.core.brush.renewal import Carbon
 from norvash.core.brush.straight_line import Point
 from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, NEW_MM
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import Measured, Round, start_of
+from norvash.core.motor.record import Measured, Round
+from norvash.core.motor.set_clock import start_of
 from norvash.errors import Conflict, InputError
 from norvash.store import rounds
 from norvash.store.database import Connection

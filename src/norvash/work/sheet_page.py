@@ -3,6 +3,7 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import date
+from math import inf
 
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.sheet.done import done_tasks
@@ -13,7 +14,7 @@ from norvash.core.sheet.signing import Hold, holds
 from norvash.core.sheet.signs_shown import complained, diagnosis_of, may_complain, signs_shown
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.before.judged import Before, judge_before
-from norvash.core.sheet.stages.sign import NEXT_LOOK
+from norvash.core.sheet.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.task import Task
 from norvash.core.sheet.work_list import Proposed, work_list
 from norvash.core.verdict.as_found import found_before_work
@@ -123,7 +124,7 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
         holds=holds(visit),
         done=done,
         work=work_list(visit.lives, done, rules, idle="idle" in sheet.facts.surroundings),
-        look=_look(sheet, found),
+        look=_look(sheet, found, context.state.offset_units),
         version=sheets.version_of(conn, row.id),
         opened_at=_opened_at(conn, context, row.id),
         motor_word=said.word,
@@ -150,10 +151,13 @@ def _rail(row: SheetRow, visit: Visit) -> tuple[StageNow, ...]:
     return as_signed(kept) if kept else progress(visit)
 
 
-def _look(sheet: Sheet, found: Findings) -> Look:
-    """Return the next look: the forecast's or a policy's, or a day asked for on the sheet if that is sooner."""
-    due, sooner = found.look, NEXT_LOOK.of(sheet)
+def _look(sheet: Sheet, found: Findings, offset_units: float) -> Look:
+    """Return the next look: the forecast's or a policy's, or one asked for on the sheet if that is sooner."""
+    due, sooner, at = found.look, NEXT_LOOK.of(sheet), NEXT_LOOK_AT.of(sheet)
     asked = date.fromisoformat(sooner) if sooner else None
+    least = due.at_units if due is not None and due.at_units is not None else inf
+    if at is not None and asked is None and at - offset_units < least:
+        return Look(None, at - offset_units, "asked for on this sheet")
     due_on = due.on if due else None
     if asked is not None and (due_on is None or asked < due_on):
         return Look(asked, None, "asked for on this sheet")

@@ -63,11 +63,12 @@ def _baseline(conn: Connection, row: SheetRow) -> Baseline | None:
 
 @dataclass(frozen=True, slots=True)
 class Beside:
-    """What sheets say of a motor beside its readings: findings, what was overruled, and a look asked for."""
+    """What sheets say of a motor beside its readings: findings, what was overruled, a look by day or by counter."""
 
     told: Told
     overrules: tuple[Overrule, ...] = ()
     look_on: date | None = None
+    look_at: float | None = None
 
 
 def beside(
@@ -93,8 +94,9 @@ def beside(
     last = [r.at for s in sets for r in s.rounds if r.sheet_id == row.id]
     if max(last, default=row.at) < latest:
         return Beside(told)
-    sooner = str(row.signed.get("sooner") or "")
-    return Beside(told, _overrules(sheet), date.fromisoformat(sooner) if sooner else None)
+    sooner, at = str(row.signed.get("sooner") or ""), row.signed.get("sooner_at")
+    asked_at = float(at) if isinstance(at, int | float) else None
+    return Beside(told, _overrules(sheet), date.fromisoformat(sooner) if sooner else None, asked_at)
 
 
 def _told(

@@ -9,7 +9,7 @@ from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.permit import MOST_TEXT
 from norvash.core.sheet.signing import Hold, signed_as
 from norvash.core.sheet.stages.decide import OUTCOME
-from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK
+from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.text.texts import clean
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, lives, people, rounds, sheets
@@ -156,6 +156,7 @@ def _signed(conn: Connection, page: SheetPage, reason: str, person: str) -> dict
         "look_at": look.at,
         "look_by": look.by,
         "sooner": NEXT_LOOK.of(page.sheet),
+        "sooner_at": NEXT_LOOK_AT.of(page.sheet),
     }
 
 

@@ -11,7 +11,8 @@ from norvash.core.forecast.case import EXACT_WEEKS, Case, Constants, Forecast, U
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, NEW_MM
-from norvash.core.motor.record import BrushSet, MotorState, Round, begins_at_first_reading
+from norvash.core.motor.record import BrushSet, MotorState, Round
+from norvash.core.motor.set_clock import begins_at_first_reading
 from norvash.core.rules.book import MotorRules
 from norvash.core.use.rate import Rate, in_weeks
 
@@ -29,7 +30,7 @@ def case_of(state: MotorState, limit: Limit, past: Sequence[PastSet], rules: Mot
     """
     current = state.current
     rounds = [r for r in current.rounds if r.readings]
-    if any(r.shortest for r in rounds):
+    if any(r.stands_alone for r in rounds):
         return _of_the_shortest(state, limit, past, rules)
     constants, started_at = _constants(state, rules), current.fitted_units
     started: tuple[float, ...] = ()

@@ -6,14 +6,11 @@ from datetime import date, datetime
 from math import sqrt
 from types import MappingProxyType
 
-from norvash.core.brush.gauged import is_floating
-from norvash.core.brush.straight_line import Point
 from norvash.core.forecast.set_forecast import Ahead
-from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM, NEW_TOLERANCE_MM, THICKNESS_MM, UNIT_OF_USE, WIDTH_MM
+from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM, THICKNESS_MM, UNIT_OF_USE, WIDTH_MM
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.planning.policy import Policy
-from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.life import Told
 from norvash.core.text.words import MONTHS
@@ -75,6 +72,11 @@ class Round:
             return self
         readings = {n: m for n, m in self.readings.items() if n not in old}
         return replace(self, readings=readings, found={**self.found, **old})
+
+    @property
+    def stands_alone(self) -> bool:
+        """Tell whether its one reading, of the shortest brush, stands for the set."""
+        return self.shortest and len(self.readings) == 1
 
     @property
     def least(self) -> Measured:
@@ -183,8 +185,13 @@ class BrushSet:
         One renewed since counts as seen.
         """
         return [
-            r for r in self.rounds if r.readings and (r.shortest or all(self._known(r, p.number) for p in positions))
+            r
+            for r in self.rounds
+            if r.readings and (r.stands_alone or all(self._known(r, p.number) for p in positions))
         ]
+
+    def _is_whole(self, a_round: Round, positions: Sequence[PositionPlan]) -> bool:
+        return a_round.stands_alone or all(self._known(a_round, p.number) for p in positions)
 
     def _known(self, a_round: Round, position: int) -> bool:
         """Tell whether a brush was measured in a round, has been renewed since, or was on its sheet with its length."""
@@ -219,8 +226,8 @@ class BrushSize:
 class MotorState:
     """Everything that a verdict on one motor rests on; sets in the order in which they were fitted.
 
-    `told` is what the record and the open sheet tell of its findings; `asked_on` is a look that was asked for on the
-    last sheet.
+    `told` is what the record and the open sheet tell of its findings; `asked_on` and `asked_at` are a look that was
+    asked for on the last sheet, by day and by what the counter shows then.
     """
 
     figures: Figures
@@ -233,6 +240,7 @@ class MotorState:
     told: Told = Told()
     overrules: tuple[Overrule, ...] = ()
     asked_on: date | None = None
+    asked_at: float | None = None
 
     @property
     def unit(self) -> str:
@@ -267,32 +275,3 @@ class MotorState:
     def offset_units(self) -> float:
         """Return what the counter shows more than the total use, now."""
         return self.entries[-1].counter_units - self.entries[-1].total_units if self.entries else 0.0
-
-
-def begins_at_first_reading(state: MotorState) -> bool:
-    """Tell whether the clock of the fitted set starts at its first round and not when it was new."""
-    return not state.current.fitted_known or is_floating(state.figures)
-
-
-def start_of(state: MotorState, brush_set: BrushSet, position: int, rules: MotorRules) -> Point:
-    """Return where a brush's clock starts: after bedding-in, as measured at fitting, else at its nominal length.
-
-    Of a set that was in the motor before the record began, and by a gauge that does not say what it showed when the
-    brushes were new, the clock starts at the first reading.
-    """
-    renewal = brush_set.renewal_of(position)
-    if renewal is not None:
-        tolerance = NEW_TOLERANCE_MM.of(state.figures) or rules["new.tolerance"]
-        return Point(
-            renewal.length_mm or NEW_MM.need(state.figures), renewal.total_units, renewal.sd_mm or tolerance / 2
-        )
-    since_new = brush_set.fitted_known and not is_floating(state.figures)
-    kinds = ("bedded", "fitting") if since_new else ("bedded", "fitting", "check")
-    for kind in kinds:
-        for a_round in brush_set.rounds:
-            found = a_round.readings.get(position)
-            if a_round.kind == kind and found is not None:
-                return Point(found.length_mm, a_round.total_units, found.sd_mm)
-    figures = state.figures
-    tolerance = NEW_TOLERANCE_MM.of(figures) or rules["new.tolerance"]
-    return Point(NEW_MM.need(figures), brush_set.fitted_units, tolerance / 2)

@@ -9,7 +9,8 @@ from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.spread import Spread, set_spread
 from norvash.core.brush.straight_line import Point, StraightLine, Track, straight_line
 from norvash.core.motor.figure_fields import NEW_MM
-from norvash.core.motor.record import BrushSet, MotorState, Round, begins_at_first_reading
+from norvash.core.motor.record import BrushSet, MotorState, Round
+from norvash.core.motor.set_clock import begins_at_first_reading
 from norvash.core.planning.policies import dues, earliest
 from norvash.core.planning.policy import Due
 from norvash.core.planning.second_line import second_line
@@ -63,7 +64,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     before = next((r for r in reversed(complete) if r is not latest), None)
     brushes = tuple(brush_now(state, current, i, limit, rules) for i in range(len(state.positions)))
     known = {n for n, is_known in state.told.new.items() if is_known}
-    shortest_only = latest is not None and latest.shortest
+    shortest_only = latest is not None and latest.stands_alone
     missing = tuple(
         b.label for b in brushes if latest and not shortest_only and not b.in_round and b.number not in known
     )
@@ -133,16 +134,19 @@ def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
     """Return what the forecast and every policy ask for."""
     ahead, line = state.ahead, second_line(state, rules)
     asked = () if line is None else (line,)
-    if state.asked_on is not None:
-        asked = (
-            *asked,
-            Due(
-                name="date asked for on the last sheet",
-                at_units=None,
-                on=state.asked_on,
-                why="asked for when the sheet was signed",
-            ),
-        )
+    at = None if state.asked_at is None else state.asked_at - state.offset_units
+    for on, units in ((state.asked_on, None), (None, at)):
+        if on is not None or units is not None:
+            by_use = None if units is None or state.rate is None else day_of(units, state.entries[-1], state.rate)
+            asked = (
+                *asked,
+                Due(
+                    name="date asked for on the last sheet" if on is not None else "look asked for on the last sheet",
+                    at_units=units,
+                    on=on or by_use,
+                    why="asked for when the sheet was signed",
+                ),
+            )
     if ahead is None or nobody_knows(state):
         return (*dues(state, state.policies, rules), *asked) if ahead is not None else asked
     risk = rules["forecast.risk"] * 100

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.signing import SIGNED_AS, signed_as, standing
-from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, PARTS_USED
+from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT, PARTS_USED
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.gate import GateShown, gate_shown
@@ -29,6 +29,7 @@ class Sign:
     written: list[tuple[str, list[Written]]]
     brushes: BrushLines
     sooner: Entry
+    sooner_at: Entry
     parts: Entry
 
 
@@ -45,5 +46,6 @@ def view(at: At) -> Sign:
         written=written(shown),
         brushes=brush_lines(at.conn, shown),
         sooner=entry(shown, NEXT_LOOK),
+        sooner_at=entry(shown, NEXT_LOOK_AT),
         parts=entry(shown, PARTS_USED),
     )

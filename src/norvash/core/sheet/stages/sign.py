@@ -1,7 +1,7 @@
 """Sign: back to service, what was used, when to look next."""
 
 from norvash.core.sheet.field import Day
-from norvash.core.sheet.fields_made import text
+from norvash.core.sheet.fields_made import quantity, text
 from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.stage import Stage, Visit
 
@@ -11,6 +11,16 @@ NEXT_LOOK = Day(
     group="Next look",
     label="Sooner than Norvash says, by day",
     hint="a day; empty: as forecast",
+    placed=True,
+)
+NEXT_LOOK_AT = quantity(
+    "next-look-at",
+    "Next look",
+    "or by use: the counter shows",
+    "count",
+    low=0.0,
+    high=1e7,
+    hint="like 1740; the sooner of the two counts",
     placed=True,
 )
 # What is added below the signature of a sheet; it is no entry of its walk.
@@ -25,7 +35,7 @@ STAGE = Stage(
     id="sign",
     name="sign",
     words="Sign",
-    fields=(PARTS_USED, NEXT_LOOK),
+    fields=(PARTS_USED, NEXT_LOOK, NEXT_LOOK_AT),
     gate=SERVICE,
     schools=("school.look",),
     quick=True,

@@ -3,7 +3,7 @@
 from dataclasses import replace
 
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.fields_made import quantity
+from norvash.core.sheet.fields_made import quantity, tick
 from norvash.core.sheet.finding import Finding, finding
 from norvash.core.sheet.part import BRUSHES
 from norvash.core.sheet.stages.shared import CLEAN_TRACK, CONTOUR_FACES, FIT_SET, SEEK_CAUSE, VACUUM
@@ -142,7 +142,10 @@ FINDINGS = (
         "face.cut", "brush faces shaped to the diameter before the cut", "plan", "give them the new curve and seat them", BRUSHES, CONTOUR_FACES, of_brush=True
     ),
 )
-FIELDS: tuple[Field, ...] = (DUST_G := quantity("dust-g", "Dust", "Dust taken out", "dust", needs="safe", high=10000, judged=True, tells=(DUST_MUCH,)),)
+FIELDS: tuple[Field, ...] = (
+    SHORTEST_ONLY := tick("shortest-only", "Carbon", "only the shortest brush was measured: it stands for its set", needs="safe", judged=True),
+    DUST_G := quantity("dust-g", "Dust", "Dust taken out", "dust", needs="safe", high=10000, judged=True, tells=(DUST_MUCH,)),
+)
 # fmt: on
 
 

@@ -1,0 +1,36 @@
+"""Where the clock of a brush and of its set starts."""
+
+from norvash.core.brush.gauged import is_floating
+from norvash.core.brush.straight_line import Point
+from norvash.core.motor.figure_fields import NEW_MM, NEW_TOLERANCE_MM
+from norvash.core.motor.record import BrushSet, MotorState
+from norvash.core.rules.book import MotorRules
+
+
+def begins_at_first_reading(state: MotorState) -> bool:
+    """Tell whether the clock of the fitted set starts at its first round and not when it was new."""
+    return not state.current.fitted_known or is_floating(state.figures)
+
+
+def start_of(state: MotorState, brush_set: BrushSet, position: int, rules: MotorRules) -> Point:
+    """Return where a brush's clock starts: after bedding-in, as measured at fitting, else at its nominal length.
+
+    Of a set that was in the motor before the record began, and by a gauge that does not say what it showed when the
+    brushes were new, the clock starts at the first reading.
+    """
+    renewal = brush_set.renewal_of(position)
+    if renewal is not None:
+        tolerance = NEW_TOLERANCE_MM.of(state.figures) or rules["new.tolerance"]
+        return Point(
+            renewal.length_mm or NEW_MM.need(state.figures), renewal.total_units, renewal.sd_mm or tolerance / 2
+        )
+    since_new = brush_set.fitted_known and not is_floating(state.figures)
+    kinds = ("bedded", "fitting") if since_new else ("bedded", "fitting", "check")
+    for kind in kinds:
+        for a_round in brush_set.rounds:
+            found = a_round.readings.get(position)
+            if a_round.kind == kind and found is not None:
+                return Point(found.length_mm, a_round.total_units, found.sd_mm)
+    figures = state.figures
+    tolerance = NEW_TOLERANCE_MM.of(figures) or rules["new.tolerance"]
+    return Point(NEW_MM.need(figures), brush_set.fitted_units, tolerance / 2)
