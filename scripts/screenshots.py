@@ -61,6 +61,25 @@ def when_to_look(page: Page) -> None:
     page.get_by_role("heading", name="When to look").wait_for()
 
 
+def from_notes(page: Page) -> None:
+    motor(page, "A-21")
+    page.keyboard.press("t")
+    page.get_by_role("heading", name="From notes").wait_for()
+    typed = ("2024-01-15", "830", "23.4", "23.6", "", "2024-07-08", "1105", "18.2", "18.5")
+    for i, text in enumerate(typed):
+        if i:
+            page.keyboard.press("Tab")
+        page.keyboard.type(text)
+
+
+def first_statement(page: Page) -> None:
+    page.goto("/motors/new?motor_class=tool")
+    page.get_by_label("These brushes were new on").fill("March 2024")
+    page.get_by_label("They have run since").fill("140 h")
+    page.get_by_role("heading", name="Since when do its brushes run?").scroll_into_view_if_needed()
+    page.mouse.wheel(0, 420)
+
+
 SHOTS = {
     "bench": (WIDE, "light", lambda p: p.goto("/")),
     "bench-dark": (WIDE, "dark", lambda p: p.goto("/")),
@@ -75,8 +94,8 @@ SHOTS = {
     "sheet-decide": (WIDE, "light", lambda p: sheet(p, "R-01", "decide#to-decide")),
     "sheet-sights": (WIDE, "light", lambda p: sheet(p, "T-16", "brushes")),
     "sheet-signed": (WIDE, "light", lambda p: sheet(p, "T-16", "sign")),
-    "motors": (WIDE, "light", lambda p: p.goto("/motors")),
-    "hours-book": (WIDE, "light", lambda p: p.goto("/hours")),
+    "first-statement": (WIDE, "light", first_statement),
+    "from-notes": (WIDE, "light", from_notes),
     "outlook": (WIDE, "light", lambda p: p.goto("/outlook")),
     "when-to-look": (WIDE, "light", when_to_look),
     "find-cause": (WIDE, "light", lambda p: p.goto("/sums/find-cause")),

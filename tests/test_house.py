@@ -134,7 +134,7 @@ def test_serving_a_file_that_is_no_database(tmp_path: Path) -> None:
 
 # What the start imports of the rooms that judge and draw: declarations of stages, values, and what the bench shows.
 AT_THE_START = """
-core.brush.gauge_line core.brush.gauged core.brush.limits core.brush.ruler core.brush.spread core.brush.straight_line
+core.brush.gauge_line core.brush.limits core.brush.ruler core.brush.spread core.brush.straight_line
 core.commutator.bars core.commutator.tools core.diagnosis.causes core.diagnosis.checks core.diagnosis.sign
 core.diagnosis.signs core.forecast.set_forecast core.planning.policy core.use.log_entry core.use.rate
 core.use.season core.use.spans core.verdict.components core.verdict.grades core.verdict.rising

@@ -141,6 +141,20 @@ def test_it_is_said_later_and_everything_is_judged_anew(shop: Shop) -> None:
         state_since(shop.conn, shop.act(), motor, SinceTyped(ran="20"))
 
 
+def test_a_statement_takes_the_place_of_the_one_before(shop: Shop) -> None:
+    motor = shop.motor(set_is_new=False, since=SinceTyped(day="2024-06-01", counter="40", lengths="21.9; 22.1"))
+    said = SinceTyped(day="2024-12-02", counter="60", lengths="21.5")
+    for _ in range(2):
+        state_since(shop.conn, shop.act(), motor, said)
+    context = load(shop.conn, motor)
+    assert [(e.at.date(), e.total_units) for e in context.entries if e.noted] == [(date(2024, 12, 2), 60)]
+    assert [[m.length_mm for m in r.readings.values()] for r in context.sets[0].rounds] == [[21.5, 21.5]]
+    state_since(shop.conn, shop.act(), motor, SinceTyped(ran="30"))
+    context = load(shop.conn, motor)
+    assert (context.sets[0].fitted_units, context.sets[0].rounds) == (70, ())
+    assert [e.noted for e in context.entries] == [False]
+
+
 def test_worn_brushes_at_no_use_are_asked_for_their_hours(shop: Shop) -> None:
     motor = shop.motor()
     shop.measure(motor, "", "15", "15")

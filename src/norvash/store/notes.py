@@ -90,6 +90,21 @@ def strike_batch(conn: Connection, batch_id: str, act_id: str) -> None:
         conn.execute(statement, {"id": batch_id, "act": act_id})
 
 
+def strike_statement(conn: Connection, set_id: str, act_id: str) -> None:
+    """Strike what was said before of when a set was new: its lengths then, and what that added to the log of use."""
+    values = {"set_id": set_id, "act": act_id}
+    conn.execute(
+        """update round set struck_act_id = :act
+           where set_id = :set_id and noted = 1 and kind = 'fitting' and struck_act_id is null""",
+        values,
+    )
+    conn.execute(
+        """update use_entry set struck_act_id = :act where noted = 1 and id = act_id || '.since'
+           and motor_id = (select motor_id from brush_set where id = :set_id) and struck_act_id is null""",
+        values,
+    )
+
+
 def add_noted_round(
     conn: Connection,
     round_id: str,

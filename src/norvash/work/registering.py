@@ -72,7 +72,7 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
         if UNIT_OF_USE.of(stated) == "years":  # what it shows is the age of the first set that is known of
             fitting, entry = counted_from(fitting), Entry(now.at, -fitting.units, -fitting.units)
             context = replace(context, entries=(entry,))
-        context = replace(context, sets=(begun(1, f"{act.id}.set", fitting, lengths),))
+        context = replace(context, sets=(begun(1, f"{act.id}.set", fitting, lengths, act.id),))
         context = context if fitting.entry is None else context.with_use((*context.entries, fitting.entry))
         return _Added(context, foresee(conn, [context], now.at.date())[0], fitting, lengths)
 

@@ -101,8 +101,8 @@ def read_first(text: str, plans: Sequence[PositionPlan], figures: Figures, rules
     return First(made, frozenset())
 
 
-def begun(number: int, set_id: str, fitting: Fitting, first: First) -> BrushSet:
-    """Return a set as it was when it was new, with a round of its first lengths where there are any."""
+def begun(number: int, set_id: str, fitting: Fitting, first: First, act_id: str) -> BrushSet:
+    """Return a set as it was when it was new, with a round of its first lengths where an act gives any."""
     made = BrushSet(
         number=number,
         fitted_at=fitting.at,
@@ -117,18 +117,18 @@ def begun(number: int, set_id: str, fitting: Fitting, first: First) -> BrushSet:
         span_on=fitting.span_on,
         span_units=fitting.span_units,
     )
-    return made if not first.readings else replace(made, rounds=(first_round(set_id, fitting, first),))
+    return made if not first.readings else replace(made, rounds=(first_round(act_id, fitting, first),))
 
 
-def first_round(set_id: str, fitting: Fitting, first: First) -> Round:
+def first_round(act_id: str, fitting: Fitting, first: First) -> Round:
     """Return the round of the lengths that a set began with."""
     return Round(
-        id=f"{set_id}.fit",
+        id=f"{act_id}.fit",
         at=fitting.at,
         total_units=fitting.units,
         kind="fitting",
         finished=True,
-        readings={n: measured(r, f"{set_id}.{n}") for n, r in first.readings.items()},
+        readings={n: measured(r, f"{act_id}.fit.{n}") for n, r in first.readings.items()},
         noted=True,
     )
 
@@ -219,12 +219,12 @@ def state_since(conn: Connection, act: Act, motor_id: str, given: SinceTyped) ->
         said = read_since(given, context.figures, now.at, rate)
         if said.says_nothing:
             raise InputError("Nothing is said.", "Give the day, the counter then, or what has run since.", "since_day")
-        entries = tuple(e for e in context.entries if not e.noted) or context.entries
+        entries = tuple(e for e in context.entries if not e.noted or e.at != current.fitted_at) or context.entries
         fitting = fitting_of(said, now.at, entries, rate, context.unit)
         first = read_first(given.lengths, context.positions, context.figures, context.rules)
         _fits(context, current, fitting)
-        fresh = begun(current.number, current.id, fitting, first)
-        rounds = (*fresh.rounds, *(r for r in current.rounds if r.kind != "fitting" or not first.readings))
+        fresh = begun(current.number, current.id, fitting, first, act.id)
+        rounds = (*fresh.rounds, *(r for r in current.rounds if r.kind != "fitting"))
         after = replace(
             current,
             fitted_at=fitting.at,
@@ -236,12 +236,13 @@ def state_since(conn: Connection, act: Act, motor_id: str, given: SinceTyped) ->
             rounds=rounds,
         )
         made = replace(context, sets=(*context.sets[:-1], after))
-        made = made if fitting.entry is None else made.with_use((*context.entries, fitting.entry))
+        made = made.with_use(entries if fitting.entry is None else (*entries, fitting.entry))
         return _Said(context, foresee(conn, [made], now.at.date())[0], fitting, first)
 
     def body(act: Act, made: _Said) -> Change:
         context, after = made.context, made.judged.context.sets[-1]
         sets.change_fitting(conn, after)
+        notes.strike_statement(conn, after.id, act.id)
         instrument = MEASURED_WITH.of(context.figures)
         keep_first(conn, act, motor_id, brush_set=after, first=made.first, instrument=instrument)
         keep_entry(conn, act, motor_id, made.fitting.entry)

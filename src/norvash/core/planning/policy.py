@@ -43,3 +43,8 @@ class Due:
     change: bool = False
     stop: bool = False
     cell: tuple[int | None, int | None] = (None, None)
+
+    @property
+    def asks(self) -> str:
+        """Return what it asks for: a look, or a change of the set."""
+        return "change" if self.change else "look"

@@ -146,7 +146,7 @@ def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, object]:
         "straight_line": _line(found),
         "forecast": found.ahead.as_plain() if found.ahead else None,
         "looks": [
-            {"for": d.name, "at_units": d.at_units, "on": d.on, "why": d.why, "first": d is found.look}
+            {"for": d.name, "at_units": d.at_units, "on": d.on, "why": d.why, "first": d is found.look, "asks": d.asks}
             for d in found.dues
         ],
         "reasons": [
