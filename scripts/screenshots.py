@@ -76,8 +76,11 @@ def first_statement(page: Page) -> None:
     page.goto("/motors/new?motor_class=tool")
     page.get_by_label("These brushes were new on").fill("March 2024")
     page.get_by_label("They have run since").fill("140 h")
-    page.get_by_role("heading", name="Since when do its brushes run?").scroll_into_view_if_needed()
-    page.mouse.wheel(0, 420)
+    page.get_by_label("Measured then").fill("nominal")
+    page.get_by_label("It runs about so much a week").fill("2")
+    page.get_by_role("heading", name="Since when do its brushes run?").evaluate(
+        "e => e.scrollIntoView({block: 'center'})"
+    )
 
 
 SHOTS = {

@@ -29,6 +29,7 @@ class Flow:
     grade: str | None
     change_words: str
     look_words: str
+    undated: str = "no day yet: log its hours"
 
 
 @dataclass(frozen=True, slots=True)
@@ -110,7 +111,7 @@ def _flow(course: _Course, flow: Flow, y: float, row: float, narrow: bool) -> El
     if flow.early_on and flow.late_on and flow.middle_on:
         made += _band(course, flow.early_on, flow.middle_on, flow.late_on, bar)
     else:
-        made.append(label("text-soft", course.left + 6, bar + 13, "no day yet: log its hours"))
+        made.append(label("text-soft", course.left + 6, bar + 13, flow.undated))
     if flow.look_on and flow.look_on <= course.last:
         x = course.x(flow.look_on)
         made.append(el("path", "peg", d=f"M{x:.1f} {bar + 15:.1f}l-5 9h10z"))

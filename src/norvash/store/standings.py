@@ -263,6 +263,15 @@ def count_outlook(conn: Connection, sought: Sought, days: Sequence[date]) -> Cou
     return Counts(row[0], row[1], tuple((row[2 + 2 * i], row[3 + 2 * i]) for i in range(len(days))))
 
 
+def list_unknown(conn: Connection, sought: Sought, most: int) -> list[Listed]:
+    """Return motors that run with a set of unknown age that nobody has measured."""
+    which, values = _which(conn, sought)
+    rows = conn.execute(
+        f"{_LISTED} where {which} and s.rank = 5 order by s.due, s.motor_id limit :most", {**values, "most": most}
+    )
+    return [_listed(r) for r in rows]
+
+
 def list_tasks(conn: Connection, sought: Sought, until: date, most: int) -> list[Listed]:
     """Return the motors whose look comes by a day, the soonest first."""
     which, values = _which(conn, sought)

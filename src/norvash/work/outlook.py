@@ -43,7 +43,7 @@ class Task:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Outlook:
-    """One page of the outlook over a stretch of days."""
+    """One page of the outlook over a stretch of days; `unknown` are motors that run with a set of unknown age."""
 
     rows: list[Ahead]
     first: date
@@ -51,6 +51,7 @@ class Outlook:
     dark: list[tuple[date, date, str]]
     windows: tuple[Window, ...]
     tasks: list[Task]
+    unknown: list[Listed]
     found: int
     page: int
     pages: int
@@ -73,6 +74,7 @@ def outlook(conn: Connection, sought: Sought, span: str, page: int, today: date)
         dark=_dark(windows, today, last),
         windows=windows,
         tasks=tasks,
+        unknown=standings.list_unknown(conn, sought, _NAMED + 1) if page == 1 else [],
         found=counts.motors,
         page=page,
         pages=pages,

@@ -19,6 +19,7 @@ from norvash.store.database import Connection
 from norvash.store.standings import Sought
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.work.bench import BenchRow
 from norvash.work.outlook import SPANS, Ahead, Outlook, ahead_of, outlook
 from norvash.work.policing import add_window, end_window
 
@@ -79,13 +80,22 @@ def _flow(ahead: Ahead) -> Flow:
         name=row.listed.name,
         early_on=row.early_on,
         middle_on=row.limit_on,
-        late_on=row.late_on,
+        late_on=row.late_on or row.limit_on,
         look_on=row.look_on,
         change_on=change.on if change and shown else None,
         grade=row.grade,
         change_words=_change_words(ahead) if shown else "",
         look_words=row.listed.standing.look_by,
+        undated=_undated(row),
     )
+
+
+def _undated(row: BenchRow) -> str:
+    """Return why a motor has no day."""
+    for flag, words in (("age unknown", "age unknown: measure it"), ("not measured", "no day yet: measure it")):
+        if flag in row.flags:
+            return words
+    return "no day yet: log its hours"
 
 
 def _change_words(ahead: Ahead) -> str:
