@@ -67,6 +67,16 @@ def test_a_wrong_row_is_named_and_all_that_was_typed_stays(client: TestClient, s
     assert len(current(shop, motor).rounds) == 2
 
 
+def test_more_rows_keep_what_was_typed(client: TestClient, motor: str) -> None:
+    status, page, _ = grid(client, motor, more="yes")
+    assert (status, 'value="2026-04-06"' in page, "Row 18: day" in page, "Row 19: day" in page) == (
+        200,
+        True,
+        True,
+        False,
+    )
+
+
 def test_a_lower_counter_may_be_an_earlier_round_from_notes(client: TestClient, motor: str) -> None:
     at = f"/motors/{motor}/sheet"
     status, page, _ = send(client, at, f"/motors/{motor}/sheets", sheet_kind="quick", counter="60", safe="1")

@@ -19,7 +19,7 @@ def life_line(found: Findings, state: MotorState, width: float, height: float, *
     frame = frame_of(found, state, width, height)
     elements = [*axes(frame, state), *_limit(frame, found, state), *_marks(frame, state)]
     for brush_set in state.sets[:-1]:
-        elements += _past_set(frame, brush_set, state)
+        elements += _past_set(frame, brush_set, state, found.limit.limit_mm)
     elements += _current_set(frame, found, state)
     elements += _fan(frame, found) if found.ahead else []
     elements += _ahead(frame, found, state)
@@ -61,12 +61,17 @@ def _marks(frame: Frame, state: MotorState) -> list[Element]:
     return made
 
 
-def _past_set(frame: Frame, brush_set: BrushSet, state: MotorState) -> list[Element]:
+def _past_set(frame: Frame, brush_set: BrushSet, state: MotorState, limit_mm: float) -> list[Element]:
+    """Return a set that is gone as it was measured; of one that is only remembered, its life without a reading."""
     points = [(r.total_units, min(m.length_mm for m in r.readings.values())) for r in brush_set.rounds if r.readings]
     if brush_set.fitted_known and not any(r.kind == "fitting" for r in brush_set.rounds):
         points.insert(0, (brush_set.fitted_units, NEW_MM.need(state.figures)))
     drawn = [(frame.x(u), frame.y(mm)) for u, mm in points]
     made = [polyline("past", drawn)] if len(drawn) > 1 else []
+    remembered = brush_set.noted and len(drawn) == 1 and brush_set.lasted != "least"
+    if remembered and brush_set.ended_units is not None:
+        end = (frame.x(brush_set.ended_units), frame.y(limit_mm))  # taken to have been at its limit then
+        made.append(polyline("straight", [*drawn, end]))
     return made + [el("circle", "dot-past", cx=x, cy=y, r=3.6) for x, y in drawn]
 
 

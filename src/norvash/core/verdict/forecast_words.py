@@ -123,10 +123,11 @@ def _idles(state: MotorState) -> bool:
 def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list[Reason]:
     """Return the forecast's reasons: the band, abnormal wear, what else asks for a look, whole runs."""
     ahead, made = found.ahead, list[Reason]()
-    if ahead is None or (found.grade == "stop" and not found.tabled_out):
+    nothing_known = ahead is None and not found.unknown
+    if nothing_known or (found.grade == "stop" and not found.tabled_out):
         return made
     made += _as_the_last_set(found, state)
-    if ahead.visits >= 2 and ahead.tail < rules["forecast.watch"]:
+    if ahead is not None and ahead.visits >= 2 and ahead.tail < rules["forecast.watch"]:
         made.append(_abnormal(ahead, rules))
     if found.too_short:
         made.append(

@@ -122,7 +122,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         components=components,
         overruled=whole,
         line_days=line_days,
-        ahead=state.ahead,
+        ahead=None if nobody_knows(state) else state.ahead,
         dues=asked,
         look=look,
         too_short=too_short,

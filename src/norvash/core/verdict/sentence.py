@@ -251,10 +251,10 @@ def _next_step(found: Findings, first: Condition) -> str:
 
 
 def _by_when(found: Findings, state: MotorState, rules: MotorRules, today: date) -> str:
+    if found.grade == "stop" or found.unknown:
+        return ""
     if found.ahead is None:
         return "Its forecast is being worked out."
-    if found.grade == "stop":
-        return ""
     if far_off(found, today, rules):
         return "Carbon is not what will stop this motor: look at springs, leads, bearings and insulation."
     if found.grade == "change" or found.round is None or found.missing:

@@ -17,7 +17,7 @@ from norvash.work.noting_tables import take_back_notes
 from norvash.work.stating import SinceTyped, may_say_since, state_since
 
 router = APIRouter()
-_ROWS, _MOST_ROWS = 6, 60
+_ROWS, _MORE, _MOST_ROWS = 6, 12, 60
 _SHOWN = (*SinceForm.model_fields, *PastSetForm.model_fields)
 _SOURCES = {"form": "one by one", "grid": "in the grid", "table": "from a table"}
 
@@ -92,6 +92,9 @@ def say_since(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str
 @router.post("/motors/{motor_id}/notes")
 def add(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Keep the rounds of the grid, all of them or none."""
+    if typed.get("more"):
+        wider = {**typed, "rows": str(_rows(typed) + _MORE)}
+        return _page(request, conn, now, motor_id=motor_id, typed=wider, error=None)
     given = [r for line in range(1, _rows(typed) + 1) if (r := _round(typed, line)) is not None]
     try:
         act = act_of(typed, who, now)
