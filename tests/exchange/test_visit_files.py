@@ -8,6 +8,7 @@ from typing import Any
 
 import pytest
 
+from conftest import Shop
 from norvash.errors import InputError
 from norvash.exchange.visit_export import export_text
 from norvash.exchange.visit_play import play_file, words_of
@@ -16,6 +17,7 @@ from norvash.store import people
 from norvash.store.database import Connection, connect
 from norvash.work.loading import load
 from norvash.work.sheet_told import sheet_told
+from norvash.work.stating import SinceTyped
 from test_house import run
 from whole import assert_no_word_moved
 
@@ -92,6 +94,21 @@ def test_a_sheet_that_is_exported_and_played_is_exported_alike(playhouse: Path, 
         was, now = (lives(c, s) for c, s in ((conn, sheet["id"]), (other, played.sheets[-1])))
         assert {k: v for k, v in now.items() if k in was} == {k: v for k, v in was.items() if k in now}
     conn.close()
+
+
+def test_a_set_that_has_run_before_the_record_is_exported_with_what_it_ran(shop: Shop, tmp_path: Path) -> None:
+    motor = shop.motor(set_is_new=False, since=SinceTyped(day="2025-03-03", ran="400"))
+    shop.later(days=9).log(motor, "140")
+    sheet = shop.later(days=3).measure(motor, "150", "18", "18.2")
+    text = export_text(shop.conn, sheet)
+    file, db = tmp_path / "run.json", tmp_path / "run.db"
+    file.write_text(text)
+    played = play_file(file, db, "Ines Torvald")
+    other = connect(db)
+    assert json.loads(export_text(other, played.sheets[-1])) == json.loads(text)
+    again = load(other, str(other.execute("select id from motor").fetchone()[0]))
+    made = again.sets[0]
+    assert (made.fitted_known, made.rounds[-1].total_units - made.fitted_units) == (True, 450)
 
 
 def lives(conn: Connection, sheet_id: str) -> dict[tuple[int, str], str]:

@@ -15,7 +15,16 @@ from norvash.core.sheet.field import Column, Field, Quantity
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import decision
 from norvash.core.text.quantities import UNITS
-from norvash.core.text.words import counted, day_words, figure_words, grouped, length_words, use_words
+from norvash.core.text.words import (
+    counted,
+    day_words,
+    figure_words,
+    grouped,
+    length_words,
+    rate_figure,
+    rate_unit,
+    use_words,
+)
 from norvash.core.use.spans import span_words
 from norvash.core.verdict.grades import WORDS
 from norvash.drawing.finding_picture import finding_picture
@@ -92,6 +101,8 @@ def _environment() -> Environment:
         "figure": figure_words,
         "day": _day,
         "iso": _iso,
+        "rate": lambda mm_per_kh, unit: f"{rate_figure(mm_per_kh, unit):.3f}",
+        "rate_unit": rate_unit,
         "span": lambda span: span_words(span).removeprefix("on ").removeprefix("in "),
         "share": _share,
         "unit_of": _unit_of,

@@ -69,6 +69,27 @@ def use_figure(units: float, unit_of_use: str) -> str:
     return grouped(rounded(units, 0.1 if unit_of_use == "years" else 1.0), _use_digits(unit_of_use))
 
 
+def rate_figure(mm_per_kh: float, unit_of_use: str) -> float:
+    """Return a wear rate as it is said: in mm per 1000 h or starts, of use in years per year.
+
+    Units: mm_per_kh [mm per 1000 units of use] -> [mm per 1000 units, or mm per year]
+    Source: a thousand years are no measure of wear
+
+    >>> rate_figure(1400.0, "years")
+    1.4
+    """
+    return mm_per_kh / 1000 if unit_of_use == "years" else mm_per_kh
+
+
+def rate_unit(unit_of_use: str) -> str:
+    """Return the unit in which a wear rate is said.
+
+    >>> rate_unit("hours"), rate_unit("years")
+    ('mm per 1000 hours', 'mm per year')
+    """
+    return "mm per year" if unit_of_use == "years" else f"mm per 1000 {unit_of_use}"
+
+
 def ordinal(number: int) -> str:
     """Return which one it is, in words up to ten.
 

@@ -13,7 +13,7 @@ from norvash.core.motor.figure_fields import (
 )
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
-from norvash.core.text.words import grouped, use_words
+from norvash.core.text.words import grouped, rate_figure, use_words
 from norvash.core.verdict.values import Findings
 
 
@@ -52,9 +52,10 @@ def _by_lines(found: Findings, state: MotorState) -> str:
         return ""
     spacing = _spacing_mm(state, seen[0])
     rate = line_rate_mm_per_kh(spacing, first_seen[seen[0]], first_seen[seen[1]])
+    unit = "mm per year" if state.unit == "years" else "mm per 1000"
     words = (
         f"Brush {brush.label} showed wear line {seen[0]} at {use_words(first_seen[seen[0]], state.unit)} and line"
-        f" {seen[1]} at {use_words(first_seen[seen[1]], state.unit)}: {rate:.2f} mm per 1000"
+        f" {seen[1]} at {use_words(first_seen[seen[1]], state.unit)}: {rate_figure(rate, state.unit):.2f} {unit}"
     )
     if seen[1] == 3:
         return f"{words}."
