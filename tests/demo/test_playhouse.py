@@ -112,12 +112,27 @@ def test_special_records(house: Connection) -> None:
     assert {"gap.cut", "face.cut"} <= spoken["P-01"]
     assert "copper.under" in spoken["G-01"]
     assert shown(house, "P-01").found.limit.remark.endswith("until the holders are set")
-    assert {r.word for r in bench(house, DEMO_DAY, 1).rows} >= {
+    assert {r.word for page in (1, 2) for r in bench(house, DEMO_DAY, page).rows} >= {
         "Out of service",
         "Change now",
         "Plan the change",
         "Watch",
     }
+
+
+def test_motors_that_came_late_stand_as_far_as_they_are_known(house: Connection) -> None:
+    pump, winch, fan, trap, sander = (shown(house, tag) for tag in ("A-21", "W-03", "A-22", "H-03", "T-22"))
+    assert [s.number for s in pump.context.sets] == [0, -1, 1]
+    assert pump.context.ahead is not None
+    assert (pump.context.ahead.visits, pump.context.ahead.past_sets) == (3, 2)
+    assert winch.context.sets[0].span_on is not None
+    assert (fan.context.unit, "%" in fan.said.why) == ("years", True)
+    assert "years" in fan.said.by_when
+    assert (trap.found.limit.gauge_mm, trap.found.look.name if trap.found.look else "") == (38, "maker's table")
+    assert (sander.found.unknown, sander.found.days.early_on, sander.found.ahead) == (True, None, None)
+    for late in (pump, winch, fan, trap):
+        assert late.found.days.early_on is not None
+        assert all(r.noted for r in late.context.sets[-1].rounds)
 
 
 @pytest.mark.long
