@@ -5,6 +5,8 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from typing import Any
 
+from fastapi import Request
+
 from norvash.errors import NorvashError
 from norvash.web.logs import log_failure
 
@@ -59,3 +61,9 @@ class Jobs:
     def find(self, job_id: str) -> Job | None:
         """Return the work under an id, None where there is none."""
         return self._jobs.get(job_id)
+
+
+def jobs_of(request: Request) -> Jobs:
+    """Return the jobs that run beside the pages."""
+    jobs: Jobs = request.app.state.jobs
+    return jobs

@@ -8,7 +8,7 @@ from norvash.core.brush.doubts import Doubt
 from norvash.core.brush.readings import Reading, read
 from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import Measured, Round
+from norvash.core.motor.record import Round
 from norvash.core.sheet.done import worked_on
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
@@ -17,6 +17,7 @@ from norvash.store import forecasts, rounds, seen
 from norvash.store.database import Connection
 from norvash.store.rounds import RoundRow
 from norvash.work.acting import Act, Change, prepared
+from norvash.work.as_measured import as_measured
 from norvash.work.context import Context, Prepared
 from norvash.work.gate_holding import hold_at_gate
 from norvash.work.loading import load
@@ -58,16 +59,7 @@ def record(
         except InputError as error:
             raise error.at(error.field or "value") from None
         doubt = doubt_about(context, row, plan, reading)
-        measured = Measured(
-            length_mm=reading.length_mm,
-            sd_mm=reading.sd_mm,
-            low_mm=reading.low_mm,
-            high_mm=reading.high_mm,
-            lines=reading.lines,
-            doubt=doubt.words if doubt else "",
-            doubt_rule=doubt.rule_id if doubt else "",
-            id=act.id,
-        )
+        measured = as_measured(reading, act.id, doubt)
         after = context if sight == "asked" else context.with_reading(row.id, position, measured, sight)
         judged = foresee(conn, [after], act.at.date())[0]
         there = row.found.get(position) if sight == "found" and position in row.left else row.readings.get(position)

@@ -8,7 +8,7 @@ from norvash.core.brush.readings import Reading
 from norvash.core.brush.straight_line import Point
 from norvash.core.motor.figure_fields import MEASURED_WITH, NEW_MM
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import BrushSet, Measured, Round
+from norvash.core.motor.record import BrushSet, Round
 from norvash.core.sheet.field import YES
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.permit import MOST_TEXT
@@ -22,6 +22,7 @@ from norvash.errors import InputError
 from norvash.store import entries, lives, people, rounds, sets
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, in_order, prepared
+from norvash.work.as_measured import as_measured
 from norvash.work.brushes_used import Used, after_new, check_reason, length_of, log_change, way_of_new
 from norvash.work.context import Context
 from norvash.work.gate_holding import hold_at_gate
@@ -221,19 +222,7 @@ def _starting_lengths(context: Context, total: float, lengths: Mapping[int, str]
 
 def _first_round(act: Act, now: Act, total: float, sheet_id: str, lengths: Sequence[_Length]) -> Round:
     """Return the round of a fitting as it will stand in the record; on a sheet it takes further readings."""
-    readings = {
-        x.plan.number: Measured(
-            length_mm=x.reading.length_mm,
-            sd_mm=x.reading.sd_mm,
-            low_mm=x.reading.low_mm,
-            high_mm=x.reading.high_mm,
-            lines=x.reading.lines,
-            doubt=x.doubt.words if x.doubt else "",
-            doubt_rule=x.doubt.rule_id if x.doubt else "",
-            id=f"{act.id}.{x.plan.number}",
-        )
-        for x in lengths
-    }
+    readings = {x.plan.number: as_measured(x.reading, f"{act.id}.{x.plan.number}", x.doubt) for x in lengths}
     return Round(
         id=f"{act.id}.fit",
         at=now.at,

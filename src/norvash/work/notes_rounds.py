@@ -10,7 +10,7 @@ from norvash.core.brush.straight_line import Point
 from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.notes import NotedRound
-from norvash.core.motor.record import BrushSet, Measured, Round
+from norvash.core.motor.record import BrushSet, Round
 from norvash.core.motor.set_clock import start_of
 from norvash.core.text.texts import clean
 from norvash.core.text.words import counter_words, day_words
@@ -19,6 +19,7 @@ from norvash.core.use.since import in_years
 from norvash.core.use.timeline import use_on
 from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
+from norvash.work.as_measured import as_measured
 from norvash.work.context import Context
 from norvash.work.notes_desk import RIGHT, Desk, Fault, LaidReading, LaidRound
 
@@ -116,7 +117,7 @@ def lay_lengths(desk: Desk, of_set: BrushSet, at: datetime, units: float, note: 
         total_units=units,
         kind="check",
         finished=True,
-        readings={n: _as_measured(r, f"{desk.act_id}.{desk.number - 1}.{n}") for n, r in read_now.items()},
+        readings={n: as_measured(r, f"{desk.act_id}.{desk.number - 1}.{n}") for n, r in read_now.items()},
         noted=True,
         by=" ".join(clean(note.by, "by").split())[:80],
         shortest=note.shortest and len(read_now) == 1,
@@ -190,17 +191,6 @@ def _doubt(desk: Desk, of_set: BrushSet, a_round: Round, number: int, reading: R
 def _point(a_round: Round, number: int) -> Point:
     read_then = a_round.readings[number]
     return Point(read_then.length_mm, a_round.total_units, read_then.sd_mm)
-
-
-def _as_measured(reading: Reading, reading_id: str) -> Measured:
-    return Measured(
-        length_mm=reading.length_mm,
-        sd_mm=reading.sd_mm,
-        low_mm=reading.low_mm,
-        high_mm=reading.high_mm,
-        lines=reading.lines,
-        id=reading_id,
-    )
 
 
 def _in_its_place(of_set: BrushSet, at: datetime, units: float, unit: str) -> None:

@@ -8,7 +8,7 @@ from norvash.core.brush.readings import Reading, read
 from norvash.core.motor.figure_fields import MEASURED_WITH, UNIT_OF_USE
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import BrushSet, Measured, Round
+from norvash.core.motor.record import BrushSet, Round
 from norvash.core.rules.book import MotorRules
 from norvash.core.use.counting import Counted
 from norvash.core.use.log_entry import Entry
@@ -20,6 +20,7 @@ from norvash.errors import Conflict, InputError
 from norvash.store import notes, sets, use
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, in_order, prepared
+from norvash.work.as_measured import as_measured
 from norvash.work.context import Context, Prepared
 from norvash.work.loading import load
 from norvash.work.standing import Judged, foresee, keep
@@ -128,20 +129,8 @@ def first_round(act_id: str, fitting: Fitting, first: First) -> Round:
         total_units=fitting.units,
         kind="fitting",
         finished=True,
-        readings={n: measured(r, f"{act_id}.fit.{n}") for n, r in first.readings.items()},
+        readings={n: as_measured(r, f"{act_id}.fit.{n}") for n, r in first.readings.items()},
         noted=True,
-    )
-
-
-def measured(reading: Reading, reading_id: str) -> Measured:
-    """Return a reading as the record has it."""
-    return Measured(
-        length_mm=reading.length_mm,
-        sd_mm=reading.sd_mm,
-        low_mm=reading.low_mm,
-        high_mm=reading.high_mm,
-        lines=reading.lines,
-        id=reading_id,
     )
 
 

@@ -14,7 +14,7 @@ from norvash.store import people, use
 from norvash.store.database import Connection, connect, transaction
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
-from norvash.web.jobs import Jobs
+from norvash.web.jobs import jobs_of
 from norvash.work.acting import Act
 from norvash.work.importing import Judged, judge, take
 from norvash.work.logging_use import MODES
@@ -70,7 +70,7 @@ def upload(*, request: Request, conn: Conn, now: Now, who: Who, sent: SentForm) 
 
 def _check(request: Request, file_id: str, match: Match) -> None:
     """Begin to judge every line in a thread of its own."""
-    path, jobs = request.app.state.settings.db, _jobs(request)
+    path, jobs = request.app.state.settings.db, jobs_of(request)
 
     def work(tell: Any) -> tuple[Match, Judged]:
         conn = connect(path)
@@ -88,11 +88,6 @@ def _clock(conn: Connection) -> datetime:
     return clock(people.fetch_site(conn), datetime.now())
 
 
-def _jobs(request: Request) -> Jobs:
-    jobs: Jobs = request.app.state.jobs
-    return jobs
-
-
 def _sheet(conn: Connection, file_id: str) -> tuple[Sheet, str]:
     _, digest, data = use.fetch_file(conn, file_id)
     return read_sheet(data), digest
@@ -107,7 +102,7 @@ def show(*, request: Request, conn: Conn, file_id: str) -> Response:
 def _page(
     request: Request, conn: Connection, file_id: str, typed: dict[str, str], error: NorvashError | None
 ) -> Response:
-    job = _jobs(request).find(file_id)
+    job = jobs_of(request).find(file_id)
     if job is not None and not job.over:
         return page(request, "progress.html", area="Hours", job=job, errors={})
     if job is not None and job.over and isinstance(job.result, Judged):
@@ -153,7 +148,7 @@ def match(*, request: Request, conn: Conn, file_id: str, typed: Typed) -> Respon
 @router.post("/hours/import/{file_id}/take")
 def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, typed: Typed) -> Response:
     """Keep all good lines, in a thread of its own."""
-    job = _jobs(request).find(file_id)
+    job = jobs_of(request).find(file_id)
     try:
         act = act_of(typed, who, now)
         if job is None or not job.over or not isinstance(job.result, tuple):
@@ -179,4 +174,4 @@ def _take(request: Request, file_id: str, chosen: Match, act: Act) -> None:
         app.state.catch_up(app)
         return made
 
-    _jobs(request).start(file_id, "Keeping the readings", work)
+    jobs_of(request).start(file_id, "Keeping the readings", work)

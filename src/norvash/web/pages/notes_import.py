@@ -15,7 +15,7 @@ from norvash.store import motors, people, use
 from norvash.store.database import Connection, connect, transaction
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
-from norvash.web.jobs import Jobs
+from norvash.web.jobs import jobs_of
 from norvash.work.acting import Act
 from norvash.work.noting_tables import Found, Table, import_notes, look_through, take_back_notes
 from norvash.work.site import clock
@@ -91,11 +91,6 @@ def _table(conn: Connection, file_id: str) -> Table:
     return notes_table(data, labels_of(conn), own)
 
 
-def _jobs(request: Request) -> Jobs:
-    jobs: Jobs = request.app.state.jobs
-    return jobs
-
-
 def _check(request: Request, file_id: str) -> None:
     """Begin to judge every line in a thread of its own."""
     path = request.app.state.settings.db
@@ -108,7 +103,7 @@ def _check(request: Request, file_id: str) -> None:
         finally:
             conn.close()
 
-    _jobs(request).start(file_id, "Looking at every line", work)
+    jobs_of(request).start(file_id, "Looking at every line", work)
 
 
 @router.get("/notes/import/{file_id}")
@@ -120,7 +115,7 @@ def show(*, request: Request, conn: Conn, file_id: str) -> Response:
 def _page(
     request: Request, conn: Connection, file_id: str, typed: dict[str, str], error: NorvashError | None
 ) -> Response:
-    job = _jobs(request).find(file_id)
+    job = jobs_of(request).find(file_id)
     if job is not None and not job.over:
         return page(request, "progress.html", area="Motors", job=job, errors={})
     if job is not None and isinstance(job.result, Found):
@@ -149,7 +144,7 @@ def _page(
 @router.post("/notes/import/{file_id}/take")
 def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, typed: Typed) -> Response:
     """Keep all good lines, in a thread of its own."""
-    job = _jobs(request).find(file_id)
+    job = jobs_of(request).find(file_id)
     try:
         act = act_of(typed, who, now)
         if job is None or not job.over or not isinstance(job.result, tuple):
@@ -172,7 +167,7 @@ def _take(request: Request, file_id: str, act: Act, answer: str) -> None:
         app.state.catch_up(app)
         return made
 
-    _jobs(request).start(file_id, "Keeping the notes", work)
+    jobs_of(request).start(file_id, "Keeping the notes", work)
 
 
 @router.post("/notes/{batch_id}/take-back")
