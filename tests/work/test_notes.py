@@ -338,6 +338,16 @@ def test_the_shortest_alone_may_be_measured_on_a_sheet(shop: Shop) -> None:
     assert "incomplete" in shop.page(motor).said.flags
 
 
+def test_a_brush_that_was_not_the_shortest_does_not_stand_for_its_set(shop: Shop) -> None:
+    motor = old(shop)
+    enter_notes(shop.conn, shop.act(), motor, THREE)
+    bench = Bench(shop, motor, kind="quick")
+    bench.put("waive.safe", "in parts")
+    bench.put("shortest-only", "yes")
+    bench.measure("", "18.5")  # A was 18.1 mm before
+    assert "incomplete" in shop.page(motor).said.flags
+
+
 def test_a_sooner_look_may_be_asked_for_by_the_counter(shop: Shop) -> None:
     motor = old(shop)
     enter_notes(shop.conn, shop.act(), motor, THREE)

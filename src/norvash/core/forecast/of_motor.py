@@ -30,7 +30,7 @@ def case_of(state: MotorState, limit: Limit, past: Sequence[PastSet], rules: Mot
     """
     current = state.current
     rounds = [r for r in current.rounds if r.readings]
-    if any(r.stands_alone for r in rounds):
+    if any(current.stands_for(r) for r in rounds):
         return _of_the_shortest(state, limit, past, rules)
     constants, started_at = _constants(state, rules), current.fitted_units
     started: tuple[float, ...] = ()

@@ -184,14 +184,21 @@ class BrushSet:
 
         One renewed since counts as seen.
         """
-        return [
-            r
-            for r in self.rounds
-            if r.readings and (r.stands_alone or all(self._known(r, p.number) for p in positions))
-        ]
+        return [r for r in self.rounds if r.readings and self._is_whole(r, positions)]
 
     def _is_whole(self, a_round: Round, positions: Sequence[PositionPlan]) -> bool:
-        return a_round.stands_alone or all(self._known(a_round, p.number) for p in positions)
+        return self.stands_for(a_round) or all(self._known(a_round, p.number) for p in positions)
+
+    def stands_for(self, a_round: Round) -> bool:
+        """Tell whether a round of the shortest brush alone stands for the set.
+
+        It does not where a brush was shorter before, by more than two standard deviations to each side: that one is
+        shorter still, and was not measured.
+        """
+        if not a_round.stands_alone:
+            return False
+        now, before = a_round.least, [r.least for r in self.rounds if r.readings and r.at < a_round.at]
+        return all(now.length_mm - 2 * now.sd_mm <= was.length_mm + 2 * was.sd_mm for was in before)
 
     def _known(self, a_round: Round, position: int) -> bool:
         """Tell whether a brush was measured in a round, has been renewed since, or was on its sheet with its length."""

@@ -64,7 +64,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     before = next((r for r in reversed(complete) if r is not latest), None)
     brushes = tuple(brush_now(state, current, i, limit, rules) for i in range(len(state.positions)))
     known = {n for n, is_known in state.told.new.items() if is_known}
-    shortest_only = latest is not None and latest.stands_alone
+    shortest_only = latest is not None and current.stands_for(latest)
     missing = tuple(
         b.label for b in brushes if latest and not shortest_only and not b.in_round and b.number not in known
     )
