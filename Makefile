@@ -1,5 +1,5 @@
 .DEFAULT_GOAL := help
-.PHONY: help setup demo test check mutants bench proof screenshots rules lock
+.PHONY: help setup demo test check mutants bench proof screenshots rules styles lock
 PORT ?= 8000
 
 help: ## this list
@@ -32,5 +32,8 @@ rules: ## the lists in docs/rules.md and docs/visits.md, from the code
 	@scripts/setup dev
 	@.venv/bin/python -c "from norvash.core.rules.listing import listing; print(listing(), end='')" > docs/rules.md
 	@.venv/bin/python -c "from norvash.exchange.visit_documented import documented; print(documented(), end='')" > docs/visits.md
+styles: ## the colours and inks of the pages, from the drawings' list
+	@scripts/setup dev
+	@.venv/bin/python -c "from norvash.drawing.inks import stylesheet; print(stylesheet(), end='')" > src/norvash/web/static/styles/inks.css
 lock: ## write the pins anew
 	@scripts/lock

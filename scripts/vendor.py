@@ -27,14 +27,13 @@ WARRANTIES OF MERCHANTABILITY, FITNESS FOR A PARTICULAR PURPOSE AND NONINFRINGEM
 COPYRIGHT HOLDERS BE LIABLE FOR ANY CLAIM, DAMAGES OR OTHER LIABILITY, WHETHER IN AN ACTION OF CONTRACT, TORT OR
 OTHERWISE, ARISING FROM, OUT OF OR IN CONNECTION WITH THE SOFTWARE OR THE USE OR OTHER DEALINGS IN THE SOFTWARE.
 """
+_ALPINE = "3.17.4"
 _TEXT, _NUMERALS = "@fontsource/atkinson-hyperlegible-next", "@fontsource/barlow-condensed"
 PACKAGES: dict[tuple[str, str], dict[str, str]] = {
     ("bootstrap", "5.3.9"): {"dist/css/bootstrap.min.css": "bootstrap.min.css", "LICENSE": "bootstrap.LICENCE.txt"},
-    ("@alpinejs/csp", "3.17.4"): {"dist/cdn.min.js": "alpine-csp.min.js"},
-    ("@imacrayon/alpine-ajax", "0.12.7"): {
-        "dist/cdn.min.js": "alpine-ajax.min.js",
-        "LICENSE.md": "alpine-ajax.LICENCE.txt",
-    },
+    ("@alpinejs/csp", _ALPINE): {"dist/module.esm.min.js": "alpine-csp.min.js"},
+    ("@alpinejs/morph", _ALPINE): {"dist/module.esm.min.js": "alpine-morph.min.js"},
+    ("idb-keyval", "6.3.0"): {"dist/index.js": "idb-keyval.js", "LICENCE": "idb-keyval.LICENCE.txt"},
     (_TEXT, "5.3.0"): {
         **{
             f"files/atkinson-hyperlegible-next-{subset}-{weight}-normal.woff2": f"text-{subset}-{weight}.woff2"
@@ -53,7 +52,6 @@ PACKAGES: dict[tuple[str, str], dict[str, str]] = {
 def fetch() -> None:
     """Take the files out of their packages and write the manifest."""
     VENDOR.mkdir(parents=True, exist_ok=True)
-    (VENDOR / "alpine-csp.LICENCE.txt").write_text(ALPINE_LICENCE)
     manifest: dict[str, dict[str, str]] = {}
     for (package, version), wanted in PACKAGES.items():
         with tempfile.TemporaryDirectory() as folder:
@@ -74,8 +72,10 @@ def fetch() -> None:
                     )
                 (VENDOR / name).write_bytes(content)
                 manifest[name] = {"package": package, "version": version, "sha256": _sum(VENDOR / name)}
-    name = "alpine-csp.LICENCE.txt"
-    manifest[name] = {"package": "@alpinejs/csp", "version": "3.17.4", "sha256": _sum(VENDOR / name)}
+    for package in ("csp", "morph"):
+        name = f"alpine-{package}.LICENCE.txt"
+        (VENDOR / name).write_text(ALPINE_LICENCE)
+        manifest[name] = {"package": f"@alpinejs/{package}", "version": _ALPINE, "sha256": _sum(VENDOR / name)}
     (VENDOR / "manifest.json").write_text(json.dumps(manifest, indent=2, sort_keys=True) + "\n")
 
 

@@ -138,8 +138,8 @@ core.brush.gauge_line core.brush.limits core.brush.ruler core.brush.spread core.
 core.commutator.bars core.commutator.tools core.diagnosis.causes core.diagnosis.checks core.diagnosis.sign
 core.diagnosis.signs core.forecast.set_forecast core.planning.policy core.use.log_entry core.use.rate
 core.use.season core.use.spans core.verdict.components core.verdict.grades core.verdict.rising
-core.verdict.values
-core.windings.circuits drawing.carbon_ruler drawing.date_span drawing.finding_picture drawing.grade_mark drawing.svg
+core.verdict.values core.windings.circuits
+drawing.carbon_ruler drawing.date_span drawing.finding_picture drawing.grade_mark drawing.inks drawing.svg
 """
 ROOMS = ("bearings", "brush", "commutator", "diagnosis", "forecast", "planning", "supply", "sums", "use", "verdict")
 

@@ -37,6 +37,15 @@ def test_what_is_sent_to_the_browser_can_be_read_a_line_at_a_time() -> None:
     assert long == []
 
 
+def test_no_statement_ends_a_line_within_a_tag() -> None:
+    """The end of such a line is not sent, so that two attributes would run into each other."""
+    tag = re.compile(r"<[a-z](?:\{\{.*?\}\}|\{%.*?%\}|\"(?:\{\{.*?\}\}|\{%.*?%\}|[^\"])*\"|[^<>\"])*>", re.DOTALL)
+    templates = sorted((ROOT / "src/norvash/web/templates").rglob("*.html"))
+    tags = [(p.name, found) for p in templates for found in tag.findall(p.read_text())]
+    assert len(tags) > 1000
+    assert [x for x in tags if re.search(r"%\}[ \t]*\n[ \t]*\{%", x[1])] == []
+
+
 def test_the_formatter_is_only_held_off_tables_of_data() -> None:
     found = {
         p: re.findall(r"# fmt: *(?:off|skip)", p.read_text()) for p in (*SOURCE, *TESTS) if p.name != "test_style.py"

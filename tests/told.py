@@ -40,6 +40,7 @@ class _Reader(HTMLParser):
 def told(html: str, first: str = "<main", end: str = "</main>") -> str:
     """Return the words of a part of a page, a line for each line, and of each field its name and what it holds."""
     reader = _Reader()
-    reader.feed(html[html.index(first) : html.index(end)])
+    begins, ends = (html.rindex("<", 0, html.index(mark) + 1) for mark in (first, end))
+    reader.feed(html[begins:ends])
     lines = (re.sub(r"\s+", " ", line).strip() for line in "".join(reader.parts).split("\n"))
     return "\n".join(line for line in lines if line)

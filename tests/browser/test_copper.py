@@ -118,7 +118,7 @@ def test_a_map_is_painted_by_touch_on_a_phone(
     assert kept(shop, sheet, "bar-map") == "burnt 7"
     page.locator("#part-cut > summary").tap()
     for field in ("cut-tool", "surface-with", "run-out-on"):
-        shown = page.locator(f"[id='form-{field}.0']")
+        shown = page.locator(f"[id='entry-{field}.0']")
         shown.evaluate("e => e.closest('details').open = true")
         expect(shown).to_be_visible()
     width = page.evaluate("document.documentElement.scrollWidth")
@@ -194,7 +194,7 @@ def test_what_is_painted_while_an_answer_is_on_its_way_stands_over_it(ines: Page
     page = ines
     page.goto(f"/sheets/{sheet}/commutator")
     held = list[Route]()
-    page.route("**/entries", lambda route: held.append(route), times=1)
+    page.route("**/entries*", lambda route: held.append(route), times=1)
     page.locator("#bars-field").focus()
     for key in ("Home", "4", "Space"):
         page.keyboard.press(key)

@@ -14,7 +14,7 @@ from norvash.store import use
 from norvash.work.opening import open_sheet
 
 pytestmark = pytest.mark.browser
-CSS = (Path(__file__).parent.parent.parent / "src/norvash/web/static/norvash.css").read_text()
+CSS = (Path(__file__).parent.parent.parent / "src/norvash/web/static/styles/inks.css").read_text()
 
 
 @pytest.fixture

@@ -145,9 +145,9 @@ def test_windings_and_drive_say_what_follows(client: TestClient, sheet: str) -> 
     ):
         assert words in text
     assert "slots 4 and 7 answer on the growler</a></li>" in client.get(f"/sheets/{sheet}/prove").text
-    drawn = client.get(f"/sheets/{sheet}/commutator").text
+    drawn = client.get(f"/sheets/{sheet}/bar-map").text
     assert "slot 4 answers on the growler" in drawn
-    assert "brackets: slots that answer" in drawn.lower()
+    assert "brackets: slots that answer" in client.get(f"/sheets/{sheet}/commutator").text.lower()
     assert post(client, sheet, "end-float", value="0.4", stage="drive")[0] == 200
     assert post(client, sheet, "vibration", value="1.2", stage="drive")[0] == 200
     text = client.get(f"/sheets/{sheet}/drive").text

@@ -59,7 +59,9 @@ def missing(client: TestClient, shop: Shop, sheet_id: str) -> dict[str, object]:
         for field in stage.offered(context.facts, context.rules):
             for place in (0,) if field.whole and field.per == "number" else PLACES[field.per]:
                 at = f'<input type="hidden" name="place" value="{place}">' if place else ""
-                if f'name="field" value="{field.id}">{at}' not in answer.text and not field.id.startswith(hidden):
+                address = f"field={field.id}&amp;stage={stage.id}&amp;{f'place={place}&amp;' if place else ''}"
+                told = (f'name="field" value="{field.id}">{at}', address)
+                if not any(x in answer.text for x in told) and not field.id.startswith(hidden):
                     found[f"{stage.id}: {field.id} {place}"] = "not on its page"
     return found
 

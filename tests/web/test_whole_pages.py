@@ -14,7 +14,7 @@ from norvash.store.database import transaction
 from told import told
 from whole import assert_no_word_moved
 
-_STAGE, _BESIDE = '<section class="stage-page"', '<aside class="beside"'
+_STAGE, _BESIDE = 'id="stage"', 'id="beside"'
 
 
 def stages_told(client: TestClient, shop: Shop, motor_class: str) -> Iterator[str]:
@@ -28,6 +28,8 @@ def stages_told(client: TestClient, shop: Shop, motor_class: str) -> Iterator[st
         if stage == "call-in":
             yield "== head\n" + told(page, end=_STAGE)
         yield f"== {stage}\n" + told(page, _STAGE, _BESIDE)
+        if stage == "commutator":
+            yield "== bar-map\n" + told(client.get(f"/sheets/{sheet}/bar-map").text)
     yield "== beside\n" + told(page, _BESIDE)
 
 

@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from functools import lru_cache
-from math import cos, pi, radians, sin
+from math import cos, radians, sin
 
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.text.words import length_words
@@ -14,6 +14,9 @@ _LABEL_PX = 30.0
 _MOST_LABELLED = 3
 _ARM_LABEL_PX = 8.0
 _BETWEEN_MM = 1.5
+
+
+_SLOT_SHARE = 0.28  # of a bar's pitch, so that a slot is seen at the size of a hand
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -99,16 +102,23 @@ def _sideways(brush: EndBrush, brushes: Sequence[EndBrush], plate: EndPlate) -> 
 @lru_cache(256)  # the same plate is drawn again and again
 def _commutator(plate: EndPlate, radius: float) -> Element:
     drawn = min(plate.bars, _MOST_BARS_DRAWN)
-    slots = "".join(
-        f"M{0.66 * radius * cos(a):.2f} {0.66 * radius * sin(a):.2f}L{radius * cos(a):.2f} {radius * sin(a):.2f}"
-        for a in (2 * pi * i / drawn for i in range(drawn))
-    )
+    inner = 0.66 * radius
     return el(
         "g",
         children=[
             el("circle", "copper", cx=0.0, cy=0.0, r=radius),
-            el("path", "slots", d=slots, vector_effect="non-scaling-stroke"),
-            el("circle", "brass", cx=0.0, cy=0.0, r=0.66 * radius),
+            # One ring for all slots: as many dashes as there are bars, each a slot wide.
+            el(
+                "circle",
+                "slot-ring",
+                cx=0.0,
+                cy=0.0,
+                r=(radius + inner) / 2,
+                stroke_width=radius - inner,
+                pathLength=drawn,
+                stroke_dasharray=f"{_SLOT_SHARE} {1 - _SLOT_SHARE}",
+            ),
+            el("circle", "brass", cx=0.0, cy=0.0, r=inner),
             el("circle", "steel", cx=0.0, cy=0.0, r=0.32 * radius),
         ],
     )

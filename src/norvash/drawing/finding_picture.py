@@ -4,24 +4,38 @@ from collections.abc import Callable
 from functools import cache
 
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
-from norvash.drawing.svg import Drawing, Element, el, line, polyline
+from norvash.drawing.svg import Drawing, Element, el, line, lines, polyline
 
 _WIDTH, _HEIGHT = 108.0, 84.0
 # The brush stands in its box on the copper; all lengths in px of this small sheet.
 _LEFT, _RIGHT, _TOP, _FACE = 40.0, 68.0, 26.0, 68.0
 
 
+def _use(name: str) -> Element:
+    """Return a piece of the scenery that a page holds once for all its pictures."""
+    return el("use", href=f"#see-{name}")
+
+
 def _copper() -> list[Element]:
-    slots = [line("slots", x, 70.0, x, 76.0) for x in (22.0, 38.0, 54.0, 70.0, 86.0)]
-    return [el("path", "copper", d="M6 74Q54 64 102 74L102 82L6 82Z"), *slots]
+    return [_use("copper")]
+
+
+def _copper_drawn() -> list[Element]:
+    slots = [(x, 70.0, x, 76.0) for x in (22.0, 38.0, 54.0, 70.0, 86.0)]
+    return [el("path", "copper", d="M6 74Q54 64 102 74L102 82L6 82Z"), lines("slots", slots)]
 
 
 def _carbon(left: float = _LEFT, right: float = _RIGHT, top: float = _TOP, face: float = _FACE) -> Element:
     return el("rect", "carbon", x=left, y=top, width=right - left, height=face - top)
 
 
-def _box(left: float = _LEFT - 4, right: float = _RIGHT + 4, ink: str = "box") -> list[Element]:
-    return [line(ink, left, 20.0, left, 60.0), line(ink, right, 20.0, right, 60.0)]
+def _box() -> list[Element]:
+    return [_use("box")]
+
+
+def _box_drawn() -> Element:
+    left, right = _LEFT - 4, _RIGHT + 4
+    return lines("box", [(left, 20.0, left, 60.0), (right, 20.0, right, 60.0)])
 
 
 def _lead(*points: tuple[float, float], ink: str = "copper-line") -> Element:
@@ -34,29 +48,29 @@ def _spring(top: float = 4.0, bottom: float = _TOP, ink: str = "track", turns: i
 
 
 def _cross(x: float, y: float, size: float = 5.0) -> list[Element]:
-    return [
-        line("copper-line", x - size, y - size, x + size, y + size),
-        line("copper-line", x - size, y + size, x + size, y - size),
-    ]
+    strokes = [(x - size, y - size, x + size, y + size), (x - size, y + size, x + size, y - size)]
+    return [lines("copper-line", strokes)]
 
 
 def _arrow(x: float, y1: float, y2: float) -> list[Element]:
     tip = -5.0 if y2 > y1 else 5.0
-    return [line("axis", x, y1, x, y2), line("axis", x - 4, y2 + tip, x, y2), line("axis", x + 4, y2 + tip, x, y2)]
+    return [lines("axis", [(x, y1, x, y2), (x - 4, y2 + tip, x, y2), (x + 4, y2 + tip, x, y2)])]
 
 
-def _scene(*parts: Element, spring: bool = True, brush: bool = True, box: bool = True) -> list[Element]:
-    made = [*_copper(), *(_box() if box else []), *([_carbon()] if brush else []), *([_spring()] if spring else [])]
-    return [*made, *parts]
+def _scene(*parts: Element, spring: bool = True, box: bool = True) -> list[Element]:
+    """Return the brush as it stands in its box on the copper, and what is seen there."""
+    if spring and box:
+        return [_use("scene"), *parts]
+    return [_use("copper"), *(_box() if box else []), _use("brush"), *([_use("spring")] if spring else []), *parts]
 
 
 def _dots(ink: str, *places: tuple[float, float], r: float = 1.8) -> list[Element]:
-    return [el("circle", ink, cx=x, cy=y, r=r) for x, y in places]
+    return [el("g", ink, children=[el("circle", cx=x, cy=y, r=r) for x, y in places])]
 
 
 def _face_close(*parts: Element) -> list[Element]:
     """Return the running face seen from below, large."""
-    return [el("rect", "carbon", x=22.0, y=14.0, width=64.0, height=56.0), *parts]
+    return [_use("face"), *parts]
 
 
 _MAKERS: dict[str, Callable[[], list[Element]]] = {
@@ -66,7 +80,7 @@ _MAKERS: dict[str, Callable[[], list[Element]]] = {
         *_copper(),
         *_box(),
         _carbon(face=58.0),
-        _spring(),
+        _use("spring"),
         *_cross(38.0, 40.0),
         *_cross(70.0, 40.0),
         *_arrow(20.0, 60.0, 70.0),
@@ -105,7 +119,7 @@ _MAKERS: dict[str, Callable[[], list[Element]]] = {
         *_copper(),
         *_box(),
         el("path", "carbon", d="M40 26L68 26L68 68L40 58Z"),
-        _spring(),
+        _use("spring"),
         line("copper-dash", 34.0, 56.0, 78.0, 71.7),
     ],
     "face.partly": lambda: _face_close(el("rect", "glint", x=40.0, y=14.0, width=26.0, height=56.0)),
@@ -189,6 +203,18 @@ _MAKERS: dict[str, Callable[[], list[Element]]] = {
         polyline("track", [(66, 30), (72, 38), (68, 44), (76, 54)]),
     ],
 }
+
+
+@cache
+def scenery() -> Element:
+    """Return what the pictures have in common, for a page to hold once."""
+    common = {"copper": _copper_drawn(), "box": [_box_drawn()], "brush": [_carbon()], "spring": [_spring()]}
+    face = [el("rect", "carbon", x=22.0, y=14.0, width=64.0, height=56.0)]
+    common["scene"] = [_use(name) for name in common]
+    return el(
+        "defs",
+        children=[el("g", children=drawn, id=f"see-{name}") for name, drawn in (common | {"face": face}).items()],
+    )
 
 
 @cache

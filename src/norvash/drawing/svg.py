@@ -7,65 +7,9 @@ from html import escape
 from math import ceil, floor
 from typing import NamedTuple
 
+from norvash.drawing.inks import printed
+
 _SPECIAL = re.compile("[&<>\"']")
-INK: dict[str, dict[str, str]] = {
-    "carbon": {"fill": "#2b2f33"},
-    "carbon-old": {"fill": "#8b8f90"},
-    "carbon-chosen": {"fill": "#a8501f"},
-    "gone": {"fill": "none", "stroke": "#8d8572", "stroke-dasharray": "3 3"},
-    "hatch": {"stroke": "#f5f0e6", "stroke-width": "3.4"},
-    "hatch-ground": {"fill": "#2b2f33"},
-    "copper": {"fill": "#b5652f"},
-    "copper-line": {"fill": "none", "stroke": "#a8501f", "stroke-width": "2"},
-    "copper-dash": {"fill": "none", "stroke": "#a8501f", "stroke-width": "2", "stroke-dasharray": "7 4"},
-    "brass": {"fill": "#d8c9a3"},
-    "slots": {"fill": "none", "stroke": "#f5f0e6", "stroke-width": "1.2"},
-    "steel": {"fill": "#9c9a94"},
-    "box": {"fill": "none", "stroke": "#7b766a", "stroke-width": "1.2"},
-    "rule": {"fill": "none", "stroke": "#d9d0bc", "stroke-width": "1"},
-    "axis": {"fill": "none", "stroke": "#7b766a", "stroke-width": "1"},
-    "track": {"fill": "none", "stroke": "#2b2f33", "stroke-width": "2.4"},
-    "track-thin": {"fill": "none", "stroke": "#6d6a62", "stroke-width": "1"},
-    "past": {"fill": "none", "stroke": "#a39c8b", "stroke-width": "1.6"},
-    "ahead": {"fill": "none", "stroke": "#2b2f33", "stroke-width": "2", "stroke-dasharray": "6 5"},
-    "fan": {"fill": "#b5652f", "fill-opacity": "0.28"},
-    "fan-half": {"fill": "#b5652f", "fill-opacity": "0.38"},
-    "straight": {"fill": "none", "stroke": "#5f5b52", "stroke-width": "1.3", "stroke-dasharray": "2 4"},
-    "look": {"fill": "none", "stroke": "#22665a", "stroke-width": "1.6", "stroke-dasharray": "5 3"},
-    "visit": {"fill": "#22665a"},
-    "ground": {"fill": "#f5f0e6"},
-    "ground-sheet": {"fill": "#fbf8f1"},
-    "glint": {"fill": "#fbf8f1", "fill-opacity": "0.45"},
-    "plan-ink": {"fill": "#7d5200", "fill-opacity": "0.75"},
-    "track-hot": {"fill": "none", "stroke": "#7d5200", "stroke-width": "2.4"},
-    "text-tag": {"fill": "#24272a", "font-family": "sans-serif", "font-size": "13", "font-weight": "600"},
-    "dark": {"fill": "#8d8572", "fill-opacity": "0.22"},
-    "touching": {"fill": "none", "stroke": "#22665a", "stroke-width": "5"},
-    "dot": {"fill": "#2b2f33"},
-    "dot-past": {"fill": "#f5f0e6", "stroke": "#a39c8b", "stroke-width": "1.6"},
-    "dot-note": {"fill": "#f5f0e6", "stroke": "#2b2f33", "stroke-width": "2"},
-    "dot-doubt": {"fill": "#f5f0e6", "stroke": "#b3261e", "stroke-width": "2"},
-    "film-even": {"fill": "#7a4a2c"},
-    "film-light": {"fill": "#d8a273"},
-    "film-dark": {"fill": "#4a2f1e"},
-    "burn": {"fill": "#16181a"},
-    "streak": {"fill": "none", "stroke": "#2b2f33", "stroke-width": "1.2"},
-    "thread": {"fill": "none", "stroke": "#f5f0e6", "stroke-width": "0.8"},
-    "groove": {"fill": "#8e4d22"},
-    "flat": {"fill": "none", "stroke": "#f5f0e6", "stroke-width": "1.6"},
-    "limit-ring": {"fill": "none", "stroke": "#b5652f", "stroke-opacity": "0.22"},
-    "limit-below": {"fill": "#7d5200", "fill-opacity": "0.35"},
-    "pass-line": {"fill": "none", "stroke": "#fbf8f1", "stroke-width": "1", "stroke-dasharray": "4 3"},
-    "break": {"fill": "none", "stroke": "#fbf8f1", "stroke-width": "3"},
-    "slot-full": {"fill": "currentColor"},
-    "slot-empty": {"fill": "none", "stroke": "currentColor", "stroke-width": "1.2"},
-    "span": {"fill": "currentColor", "fill-opacity": "0.22"},
-    "peg": {"fill": "currentColor"},
-    "text": {"fill": "#24272a", "font-family": "sans-serif", "font-size": "13"},
-    "text-soft": {"fill": "#5f5b52", "font-family": "sans-serif", "font-size": "12"},
-    "text-copper": {"fill": "#94451a", "font-family": "sans-serif", "font-size": "13"},
-    "numeral": {"fill": "#24272a", "font-family": "sans-serif", "font-size": "20", "font-weight": "600"},
-}
 
 
 class Element(NamedTuple):
@@ -94,7 +38,7 @@ class Element(NamedTuple):
 def _inked(ink: str, attributes: tuple[tuple[str, object], ...]) -> str:
     """Return the presentation attributes of an ink, but for those that the element states itself."""
     own = {name for name, _ in attributes}
-    styled = {k: v for name in ink.split() for k, v in INK.get(name, {}).items() if k not in own}
+    styled = {k: v for name in ink.split() for k, v in printed(name).items() if k not in own}
     return "".join(f' {k}="{v}"' for k, v in styled.items())
 
 
@@ -167,12 +111,21 @@ class Drawing:
         """Return the drawing for a page, inked by the page's style sheet."""
         return self._write(standalone=False)
 
+    def beside_words(self) -> str:
+        """Return it for a place where words beside it say the same: nobody is told twice."""
+        body = "".join([e.render(standalone=False) for e in self.elements])
+        return f'<svg {self._view} aria-hidden="true">{body}</svg>'
+
+    @property
+    def _view(self) -> str:
+        return f'viewBox="0 0 {_value(self.width)} {_value(self.height)}"'
+
     def file(self) -> str:
         """Return the drawing as a file of its own."""
         return '<?xml version="1.0" encoding="UTF-8"?>\n' + self._write(standalone=True)
 
     def _write(self, *, standalone: bool) -> str:
-        size = f'viewBox="0 0 {_value(self.width)} {_value(self.height)}"'
+        size = self._view
         if standalone:
             size += f' width="{_value(self.width)}" height="{_value(self.height)}" xmlns="http://www.w3.org/2000/svg"'
         words = f"<title>{_escaped(self.title)}</title>"

@@ -1,14 +1,17 @@
 """Answers: pages from templates, errors as a page or as JSON, never a bare status."""
 
+import re
 from collections.abc import Sequence
 from datetime import date, datetime
 from functools import cache
+from hashlib import blake2s
 from pathlib import Path
 from typing import Any
 
 from fastapi import Request
 from fastapi.responses import HTMLResponse, JSONResponse, RedirectResponse, Response
 from jinja2 import Environment, FileSystemBytecodeCache, FileSystemLoader, StrictUndefined, select_autoescape
+from jinja2.ext import Extension
 from markupsafe import Markup, escape
 
 from norvash.core.sheet.field import Column, Field, Quantity
@@ -27,10 +30,11 @@ from norvash.core.text.words import (
 )
 from norvash.core.use.spans import span_words
 from norvash.core.verdict.grades import WORDS
-from norvash.drawing.finding_picture import finding_picture
-from norvash.drawing.grade_mark import grade_mark
-from norvash.drawing.svg import HATCHING, Drawing
+from norvash.drawing.finding_picture import finding_picture, scenery
+from norvash.drawing.grade_mark import grade_mark, slots_of_all
+from norvash.drawing.svg import HATCHING, Drawing, Element
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors, Unavailable
+from norvash.web.fragments import Parts, had, part
 
 AREAS = (
     ("Bench", "/", "b"),
@@ -41,7 +45,18 @@ AREAS = (
     ("Rulebook", "/rulebook", "r"),
 )
 STATIC = Path(__file__).parent / "static"
-_VERSION = str(int(max(p.stat().st_mtime for p in STATIC.rglob("*") if p.is_file()))) if STATIC.exists() else "0"
+
+
+def _build() -> str:
+    """Return the name of this build of pages, styles and scripts: of what is in their files."""
+    sent = [p for folder in (STATIC, STATIC.parent / "templates") for p in folder.rglob("*.*") if p.is_file()]
+    found = blake2s(digest_size=4)
+    for path in sorted(sent):
+        found.update(path.read_bytes())
+    return f"b-{found.hexdigest()}"
+
+
+BUILD = _build()
 
 
 def _drawn(drawing: Drawing) -> Markup:
@@ -60,37 +75,52 @@ def _rows(rows: Sequence[Sequence[str]]) -> Markup:
 
 @cache
 def _mark(grade: str | None, word: str) -> Markup:
-    return _drawn(grade_mark(grade, word or WORDS.get(grade or "", "none")))
+    return Markup(grade_mark(grade, word or WORDS.get(grade or "", "none")))  # noqa: S704
 
 
 @cache
 def _picture(finding_id: str) -> Markup:
-    return _drawn(finding_picture(finding_id))
+    return Markup(finding_picture(finding_id).beside_words())  # noqa: S704
 
 
-_HATCHING = Markup('<svg class="defs" width="0" height="0" aria-hidden="true">{}</svg>').format(
-    Markup(HATCHING.render(standalone=False))  # noqa: S704
-)
+def _defined(*elements: Element) -> Markup:
+    """Return what a page defines once for all its drawings."""
+    drawn = Markup("".join(e.render(standalone=False) for e in elements))  # noqa: S704  (built by the drawing layer)
+    return Markup('<svg class="defs" width="0" height="0" aria-hidden="true">{}</svg>').format(drawn)
+
+
+class _Unindented(Extension):
+    """Leaves out what a template is indented by: it is there for who reads it, and would be a third of a page."""
+
+    def preprocess(self, source: str, name: str | None, filename: str | None = None) -> str:  # noqa: ARG002
+        """Return a template without it; after a statement one blank stays, for the line's end there is not sent."""
+        return re.sub(r"(?m)^[ \t]+", "", re.sub(r"(?<=%\}\n)[ \t]+(?=\S)(?!\{[%#])", "\x1f", source)).replace(
+            "\x1f", " "
+        )
 
 
 def _environment() -> Environment:
     env = Environment(
+        extensions=[_Unindented],
         loader=FileSystemLoader(STATIC.parent / "templates"),
         autoescape=select_autoescape(default=True),
         undefined=StrictUndefined,
         trim_blocks=True,
         lstrip_blocks=True,
         auto_reload=False,
-        bytecode_cache=FileSystemBytecodeCache(),
+        bytecode_cache=FileSystemBytecodeCache(pattern="norvash-one-blank-after-it-%s.cache"),
     )
     env.globals |= {
         "areas": AREAS,
-        "version": _VERSION,
+        "build": BUILD,
+        "static": f"/static/{BUILD}",
         "drawn": _drawn,
         "table_rows": _rows,
         "mark": _mark,
         "picture": _picture,
-        "hatching": _HATCHING,
+        "hatching": _defined(HATCHING, slots_of_all()),
+        "scenery": _defined(scenery()),
+        "part": part,
     }
     env.filters |= {
         "counted": counted,
@@ -141,6 +171,10 @@ def _share(value: float) -> str:
 ENVIRONMENT = _environment()
 
 
+# What is sent to a browser that asks for parts; rows of a table stand in a template, and nowhere else alone.
+_SHELL = Markup('<template data-fragment="{}" data-version="{}">{}</template>')
+
+
 class Kept(dict[str, str]):
     """What was typed, to be shown again; a field that was not sent is empty."""
 
@@ -149,7 +183,7 @@ class Kept(dict[str, str]):
 
 
 def page(request: Request, template: str, status: int = 200, /, **values: Any) -> HTMLResponse:
-    """Return a page; `area` tells the navigation where it is."""
+    """Return a page, or those of its parts that the browser has not; `area` tells the navigation where it is."""
     values.setdefault("error", None)
     values["typed"] = Kept(values.get("typed", {}))
     values.setdefault("who", getattr(request.state, "who", None))
@@ -158,9 +192,12 @@ def page(request: Request, template: str, status: int = 200, /, **values: Any) -
     values.setdefault("path", request.scope["path"])
     values.setdefault("faults", request.app.state.faults)
     theme = request.cookies.get("norvash_theme", "")
+    parts, has = Parts(values.get("act_id", "")), had(request)
     text = ENVIRONMENT.get_template(template).render(
-        request=request, theme=theme if theme in ("light", "dark") else "", **values
+        request=request, theme=theme if theme in ("light", "dark") else "", parts=parts, has=has, **values
     )
+    if has is not None and parts.outermost:
+        text = _SHELL.format(values["path"], values.get("as_of", ""), Markup(parts.fragment(has)))  # noqa: S704
     return HTMLResponse(text, status, _when_again(request, values["error"]))
 
 

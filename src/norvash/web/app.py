@@ -1,5 +1,7 @@
 """The application: routes, error answers, static files, start and stop."""
 
+import os
+import re
 import threading
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager, closing
@@ -13,6 +15,7 @@ from fastapi.responses import Response
 from fastapi.staticfiles import StaticFiles
 from starlette.concurrency import run_in_threadpool
 from starlette.exceptions import HTTPException
+from starlette.middleware.gzip import GZipMiddleware
 from starlette.types import Receive, Scope, Send
 
 from norvash.config import Settings
@@ -29,6 +32,8 @@ from norvash.web.pages import bench, state, who
 from norvash.web.security import Guard
 from norvash.work.site import clock
 
+_WORTH_PACKING_BYTES, _PACKED = 1000, 4
+_LOADING = threading.Lock()  # the routes of one process are put together one after another
 _LAST_WORK_S, _AGAIN_S, _SETTLED_S = 0.5, 5.0, 0.2
 
 
@@ -48,6 +53,7 @@ _PAGES = (
     "new_set",
     "rulebook",
     "sheet_start",
+    "sheet_views",
     "sheet",
     "sums",
 )
@@ -93,7 +99,7 @@ def _include(app: FastAPI, module: ModuleType) -> None:
 
 def load_all(app: FastAPI) -> None:
     """Load every page that is not loaded yet."""
-    with app.state.loading:
+    with _LOADING:
         if app.state.loaded:
             return
         pages = [import_module(f"norvash.web.pages.{name}") for name in _PAGES]
@@ -122,6 +128,14 @@ def _load_on_demand(app: FastAPI) -> None:
 
     app.router.default = look_again
     app.openapi = all_listed  # type: ignore[method-assign]
+
+
+class Shipped(StaticFiles):
+    """Styles, scripts and fonts below the name of a build, whichever: an address changes when its content may have."""
+
+    def lookup_path(self, path: str) -> tuple[str, os.stat_result | None]:
+        """Find a file, wherever its build's name stands before it."""
+        return super().lookup_path(re.sub(r"^b-[0-9a-f]{8}/", "", path))
 
 
 @asynccontextmanager
@@ -162,7 +176,7 @@ def create_app(settings: Settings) -> FastAPI:
         Pool(settings.db, read_only=bool(found.faults)),
         catch_up_in_background,
     )
-    app.state.loading, app.state.loaded = threading.Lock(), False
+    app.state.loaded = False
     app.state.faults, app.state.trouble, app.state.schema, app.state.stopping = (
         found.faults,
         "",
@@ -173,11 +187,12 @@ def create_app(settings: Settings) -> FastAPI:
     app.include_router(state.router, include_in_schema=False)  # it must answer where nothing can be read
     for module in (bench, who):
         _include(app, module)
-    app.mount("/static", StaticFiles(directory=STATIC), name="static")
+    app.mount("/static", Shipped(directory=STATIC), name="static")
     app.include_router(state.router, include_in_schema=False)
 
     _load_on_demand(app)
     _answer_errors(app)
+    app.add_middleware(GZipMiddleware, minimum_size=_WORTH_PACKING_BYTES, compresslevel=_PACKED)
     app.add_middleware(Guard, settings=settings)
     return app
 

@@ -98,7 +98,7 @@ Who = Annotated[Person | None, Depends(_person)]
 
 async def _typed(request: Request) -> dict[str, str]:
     form = await request.form(max_files=0, max_fields=400)
-    return {name: value for name, value in form.items() if isinstance(value, str)}
+    return {**request.query_params, **{name: value for name, value in form.items() if isinstance(value, str)}}
 
 
 Typed = Annotated[dict[str, str], Depends(_typed)]

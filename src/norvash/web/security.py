@@ -7,13 +7,14 @@ import re
 import time
 
 from starlette.datastructures import Headers, MutableHeaders
-from starlette.requests import Request
+from starlette.requests import Request, cookie_parser
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from norvash.config import Settings
 from norvash.errors import NorvashError, Unavailable
 from norvash.store.trouble import unavailable
-from norvash.web.answers import error_answer
+from norvash.web.answers import BUILD, error_answer
+from norvash.web.deps import PERSON_COOKIE
 from norvash.web.forms import whole
 from norvash.web.logs import log_event, log_failure
 
@@ -30,6 +31,7 @@ _HEADERS = {
     "Permissions-Policy": "camera=(), microphone=(), geolocation=()",
     "X-Frame-Options": "DENY",
 }
+_FOR_EVER = "public, max-age=31536000, immutable"
 _READS = ("GET", "HEAD", "OPTIONS")
 UPLOADS = ("/hours/import",)
 _AUTHORITY = r"(?P<name>[A-Za-z0-9._-]{1,253}|\[[0-9A-Fa-f:.]{2,45}\])(:\d{1,5})?"
@@ -40,9 +42,9 @@ _ORIGIN = re.compile(rf"null|[a-z][a-z0-9+.-]*://(?P<host>{_AUTHORITY})")
 class Refused(NorvashError):
     """A request that is answered before the application sees it, with its status."""
 
-    def __init__(self, status: int, problem: str, remedy: str) -> None:
+    def __init__(self, status: int, problem: str, remedy: str, *, waits: bool = False) -> None:
         super().__init__(problem, remedy)
-        self.status = status
+        self.status, self.waits = status, waits
 
 
 def is_harmless(method: str, path: str) -> bool:
@@ -94,6 +96,23 @@ def check_origin(headers: Headers, method: str, path: str, hosts: tuple[str, ...
         raise _foreign()
 
 
+def check_person(headers: Headers) -> None:
+    """Refuse an entry that waited in a browser in which somebody else works now: it waits on.
+
+    Raises: Refused.
+    """
+    entered_by = headers.get("norvash-person")
+    if entered_by is None:
+        return
+    if cookie_parser(headers.get("cookie", "")).get(PERSON_COOKIE, "") != entered_by:
+        raise Refused(
+            409,
+            "Somebody else works on this device now.",
+            "What you entered stays in this browser until you are back.",
+            waits=True,
+        )
+
+
 def _guarded(scope: Scope, send: Send, status: list[int]) -> Send:
     """Return a way to send that adds the headers, and tells the status that was sent."""
 
@@ -103,8 +122,10 @@ def _guarded(scope: Scope, send: Send, status: list[int]) -> Send:
             headers = MutableHeaders(scope=message)
             for name, value in _HEADERS.items():
                 headers[name] = value
-            if not scope["path"].startswith("/static/"):
-                headers["Cache-Control"] = "no-store"
+            headers["Norvash-Build"] = BUILD
+            of_this_build = scope["path"].startswith(f"/static/{BUILD}/") and message["status"] == 200
+            if of_this_build or not scope["path"].startswith("/static/"):
+                headers["Cache-Control"] = _FOR_EVER if of_this_build else "no-store"
         elif scope["method"] == "HEAD":
             message = {"type": "http.response.body", "body": b"", "more_body": message.get("more_body", False)}
         await send(message)
@@ -149,6 +170,8 @@ class Guard:
         except (Refused, Unavailable) as refusal:
             status = refusal.status if isinstance(refusal, Refused) else None
             answer = error_answer(Request(scope), refusal, status)
+            if isinstance(refusal, Refused) and refusal.waits:
+                answer.headers["Norvash-Waits"] = "person"
             if status == 408:
                 answer.headers["Connection"] = "close"
             await answer(scope, receive, send)
@@ -185,6 +208,7 @@ class Guard:
             raise _too_large(most)
         if scope["method"] in _READS:
             return b""
+        check_person(headers)
         try:
             async with asyncio.timeout(self.settings.patience_s):
                 return await _whole_body(receive, most)

@@ -1,13 +1,12 @@
 """The bench sheet: open it, walk its stages, enter things, sign it, add to it."""
 
 from fastapi import APIRouter, Request
-from fastapi.responses import HTMLResponse, JSONResponse, Response
+from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.core.sheet.stages.sign import STAGE as SIGN
 from norvash.core.sheet.walk import stages_of
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound
-from norvash.exchange.visit_export import export_text
 from norvash.store import rounds, sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
@@ -37,40 +36,6 @@ def first(*, conn: Conn, now: Now, sheet_id: str) -> Response:
     return go_to(f"/sheets/{sheet_id}/{at}")
 
 
-@router.get("/sheets/{sheet_id}/version")
-def version(*, request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONResponse:
-    """Tell how new the sheet is, and what the gauge sent last."""
-    sheets.fetch_sheet(conn, sheet_id)
-    return JSONResponse({"version": sheets.version_of(conn, sheet_id), "gauge": request.app.state.gauge.last(by)})
-
-
-@router.get("/sheets/{sheet_id}/gauge")
-def gauge(*, request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONResponse:
-    """Ask the gauge for its value now."""
-    sheets.fetch_sheet(conn, sheet_id)
-    return JSONResponse(request.app.state.gauge.ask(by))
-
-
-@router.get("/sheets/{sheet_id}/file")
-def as_file(*, conn: Conn, sheet_id: str) -> Response:
-    """Give a sheet as the file that plays it."""
-    name = f'attachment; filename="sheet-{sheets.fetch_sheet(conn, sheet_id).number}.json"'
-    return Response(export_text(conn, sheet_id), media_type="application/json", headers={"Content-Disposition": name})
-
-
-@router.get("/sheets/{sheet_id}/cut")
-def cut(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str) -> Response:
-    """Show the cut as a page that goes to the lathe."""
-    if who is None:
-        return go_to(f"/who?next=/sheets/{sheet_id}/cut")
-    from norvash.web.stages.commutator import lathe_page
-    from norvash.work.copper_bench import copper_bench
-
-    shown = sheet_page(conn, sheet_id, now.date())
-    cut_page = lathe_page(shown, copper_bench(conn, shown))
-    return page(request, "cut.html", area="Bench", s=shown, sheet=shown.sheet, motor=shown.context.motor, v=cut_page)
-
-
 @router.get("/sheets/{sheet_id}/{stage}")
 def show(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, stage: str) -> Response:
     """Show one stage of a sheet."""
@@ -94,6 +59,7 @@ def _stage(
         "sheet.html",
         status_of(error) if error else 200,
         area="Bench",
+        as_of=shown.version,
         s=shown,
         sheet=shown.sheet,
         path=f"/sheets/{shown.sheet.id}/{stage}",
@@ -188,15 +154,15 @@ def measure(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, 
 @router.post("/sheets/{sheet_id}/findings")
 def findings(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep what was seen on a brush, or take it back."""
-    place = whole(typed.get("place", "")) or 0
+    place, gone = whole(typed.get("place", "")) or 0, typed.get("gone", "")
     try:
         note(
             conn,
             act_of(typed, who, now),
             sheet_id,
             place,
-            typed.get("value", ""),
-            gone=bool(typed.get("gone")),
+            gone or typed.get("value", ""),
+            gone=bool(gone),
             answer=typed.get("answer", ""),
         )
     except NorvashError as error:

@@ -1,6 +1,7 @@
 """What the stage of the commutator shows, and the page that goes to the lathe."""
 
 from dataclasses import dataclass
+from hashlib import blake2s
 
 from norvash.core.commutator.after_cut import Change, checks_of
 from norvash.core.commutator.bars import CONDITIONS, Condition, having
@@ -53,12 +54,20 @@ _WIDE, _PHONE, _LATHE = 620.0, 346.0, 760.0
 
 
 @dataclass(frozen=True, slots=True)
-class MapDrawn:
-    """The bar map, for a page and for a phone, and what has changed since the sheet before."""
+class MapToDraw:
+    """The bar map before it is drawn: what it shows, a mark of that, and what has changed since the sheet before."""
 
-    drawn: Drawing
-    phone: Drawing
+    mapped: Mapped
     changed: str
+
+    @property
+    def mark(self) -> str:
+        """Return what tells one map from another."""
+        return blake2s(repr(self.mapped).encode(), digest_size=4).hexdigest()
+
+    def drawn(self, *, narrow: bool) -> Drawing:
+        """Return it drawn, for a page or for a phone."""
+        return bar_map(self.mapped, _PHONE if narrow else _WIDE)
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,7 +120,7 @@ class Commutator:
     """The map to paint, run-out, bar test, cut and surface work of a sheet, with what each says."""
 
     now: CopperNow
-    map: MapDrawn | None
+    map: MapToDraw | None
     earlier_map: Earlier | None
     palette: list[PaletteMark]
     legend: str
@@ -138,7 +147,7 @@ def view(at: At) -> Commutator:
     plan = now.plan
     return Commutator(
         now=now,
-        map=_map(shown, now, bench.earlier_map),
+        map=map_of(shown, now, bench.earlier_map),
         earlier_map=bench.earlier_map,
         palette=[
             PaletteMark(i, c, condition_sample(c.id), bool(having(now.shown, c.id)))
@@ -196,7 +205,8 @@ def cut_changes_of(shown: SheetPage) -> tuple[Change, ...]:
     )
 
 
-def _map(shown: SheetPage, now: CopperNow, earlier: Earlier | None) -> MapDrawn | None:
+def map_of(shown: SheetPage, now: CopperNow, earlier: Earlier | None) -> MapToDraw | None:
+    """Return the map of a sheet's bars, none where they are not known."""
     if now.wound is None:
         return None
     since = map_changes(now, earlier)
@@ -219,7 +229,7 @@ def _map(shown: SheetPage, now: CopperNow, earlier: Earlier | None) -> MapDrawn 
         answering={n: at for n, at in slots_on_growler(shown.sheet).items() if at is not None},
         earthed=earthed_bar(shown.sheet, shown.context.rules),
     )
-    return MapDrawn(bar_map(mapped, _WIDE), bar_map(mapped, _PHONE), since.words)
+    return MapToDraw(mapped, since.words)
 
 
 def _rose(shown: SheetPage, now: CopperNow) -> Drawing | None:

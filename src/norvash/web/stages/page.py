@@ -21,6 +21,7 @@ from norvash.work.sheet_page import SheetPage
 # What is named beside a stage; the rest stands where it is decided.
 _MOST_BESIDE = 8
 _MOST_CAUSES = 5
+_SCRIPTS = {"commutator": ("bar_map",)}
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -49,6 +50,11 @@ class StagePage:
     def template(self) -> str:
         """Return the file of its own template."""
         return f"stages/{self.stage.name}.html"
+
+    @property
+    def scripts(self) -> tuple[str, ...]:
+        """Return the scripts of its page beside those of every page."""
+        return ("sheet", *_SCRIPTS.get(self.stage.id, ()))
 
 
 def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str, str]) -> StagePage:

@@ -1,0 +1,64 @@
+"""What is asked of a sheet beside its stages: how new it is, the gauge, its file, the map of bars, the cut to print."""
+
+from fastapi import APIRouter, Request
+from fastapi.responses import JSONResponse, Response
+
+from norvash.errors import NotFound
+from norvash.exchange.visit_export import export_text
+from norvash.store import sheets
+from norvash.web.answers import go_to, page
+from norvash.web.deps import Conn, Now, Who
+from norvash.work.sheet_page import sheet_page
+
+router = APIRouter()
+
+
+@router.get("/sheets/{sheet_id}/version")
+def version(*, request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONResponse:
+    """Tell how new the sheet is, and what the gauge sent last."""
+    sheets.fetch_sheet(conn, sheet_id)
+    return JSONResponse({"version": sheets.version_of(conn, sheet_id), "gauge": request.app.state.gauge.last(by)})
+
+
+@router.get("/sheets/{sheet_id}/gauge")
+def gauge(*, request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONResponse:
+    """Ask the gauge for its value now."""
+    sheets.fetch_sheet(conn, sheet_id)
+    return JSONResponse(request.app.state.gauge.ask(by))
+
+
+@router.get("/sheets/{sheet_id}/file")
+def as_file(*, conn: Conn, sheet_id: str) -> Response:
+    """Give a sheet as the file that plays it."""
+    name = f'attachment; filename="sheet-{sheets.fetch_sheet(conn, sheet_id).number}.json"'
+    return Response(export_text(conn, sheet_id), media_type="application/json", headers={"Content-Disposition": name})
+
+
+@router.get("/sheets/{sheet_id}/cut")
+def cut(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str) -> Response:
+    """Show the cut as a page that goes to the lathe."""
+    if who is None:
+        return go_to(f"/who?next=/sheets/{sheet_id}/cut")
+    from norvash.web.stages.commutator import lathe_page
+    from norvash.work.copper_bench import copper_bench
+
+    shown = sheet_page(conn, sheet_id, now.date())
+    cut_page = lathe_page(shown, copper_bench(conn, shown))
+    return page(request, "cut.html", area="Bench", s=shown, sheet=shown.sheet, motor=shown.context.motor, v=cut_page)
+
+
+@router.get("/sheets/{sheet_id}/bar-map")
+def bars_drawn(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, narrow: str = "") -> Response:
+    """Show the bar map alone, for a page or for a phone: the page of the copper asks for it."""
+    if who is None:
+        return go_to(f"/who?next=/sheets/{sheet_id}/commutator")
+    from norvash.web.stages.commutator import map_of
+    from norvash.work.copper_bench import copper_bench
+
+    shown = sheet_page(conn, sheet_id, now.date())
+    bench = copper_bench(conn, shown)
+    mapped = map_of(shown, bench.now, bench.earlier_map)
+    if mapped is None:
+        raise NotFound("The bars of this motor cannot be mapped yet.", "Give their number on the sheet first.")
+    drawn = mapped.drawn(narrow=narrow == "1")
+    return page(request, "bar_map.html", area="Bench", sheet=shown.sheet, motor=shown.context.motor, drawn_map=drawn)

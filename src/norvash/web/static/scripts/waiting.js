@@ -1,0 +1,60 @@
+// The bar at the head of every page: what waits in this browser and whose it is, what was refused, and a newer build.
+import { isNewer, person } from "./asking.js";
+import * as queue from "./queue.js";
+import { flush, heldBy } from "./sending.js";
+
+function counted(n) {
+  return n === 1 ? "One entry" : n + " entries";
+}
+
+function wordsOf(items) {
+  const own = items[0].who === person();
+  const waits = items.length === 1 ? "waits" : "wait";
+  const list = items.map((i) => i.says).join("; ");
+  if (!own) {
+    return counted(items.length) + " of " + (items[0].name || "somebody else") + " " + waits + " in this browser until they work on it again: " + list + ".";
+  }
+  const until = heldBy() ? "" : " until the network is back";
+  return counted(items.length) + " " + waits + " in this browser" + until + ": " + list + "." + (heldBy() ? " " + heldBy() : "");
+}
+
+export default () => ({
+  groups: [],
+  refused: [],
+  loose: false,
+  newer: isNewer(),
+
+  init() {
+    queue.onChange(() => this.show());
+    window.addEventListener("norvash:newer", () => this.show());
+    queue.opened.then(flush);
+    this.show();
+  },
+
+  show() {
+    const by = new Map();
+    queue.all("waiting").forEach((i) => by.set(i.who, [...(by.get(i.who) || []), i]));
+    this.groups = [...by].map(([who, items]) => ({ who, words: wordsOf(items) }));
+    this.refused = queue.all("refused").map((i) => ({
+      act: i.act,
+      page: i.page,
+      words: "Not kept" + (i.who && i.who !== person() ? ", of " + (i.name || "somebody else") : "") + ": " + i.says + ". " + i.why,
+    }));
+    this.loose = queue.isLoose();
+    this.newer = isNewer();
+    const forms = queue.all("waiting").map((i) => i.form);
+    document.querySelectorAll("[data-entry]").forEach((f) => f.classList.toggle("waits", forms.includes(f.id || f.parentElement.id)));
+  },
+
+  get any() {
+    return this.groups.length + this.refused.length > 0 || this.newer;
+  },
+
+  seen(act) {
+    queue.drop("refused", act);
+  },
+
+  anew() {
+    location.reload();
+  },
+});
