@@ -31,6 +31,15 @@ def test_pages_carry_no_inline_code_and_no_foreign_address(path: Path) -> None:
     assert not re.search(r"https?://(?!www\.w3\.org)", text)
 
 
+def test_the_browser_finds_things_as_a_person_does() -> None:
+    asked = re.compile(r"""(?:locator|querySelector(?:All)?|wait_for_selector)\(\s*f?(["'])(.+?)\1""")
+    tests = [*(ROOT / "tests/browser").glob("*.py"), ROOT / "tests/seen.py"]
+    found = [selector for p in tests for _, selector in asked.findall(p.read_text())]
+    by_mark = [s for s in found if re.search(r"[.#\[]", s) and not re.search(r"\bsvg\b|^\.(dark|fan|straight)$", s)]
+    assert len(found) > 20
+    assert len(by_mark) <= 20, by_mark
+
+
 def test_vendored_files_match_their_manifest() -> None:
     done = subprocess.run(
         [sys.executable, ROOT / "scripts/vendor.py", "--check"], capture_output=True, text=True, check=False

@@ -4,11 +4,12 @@ import re
 from datetime import datetime, timedelta
 
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Locator, Page, expect
 
 from conftest import Shop
 from live import Watch
 from norvash.store import use
+from seen import brush, line, main, row
 
 pytestmark = pytest.mark.browser
 
@@ -36,6 +37,11 @@ def fill(page: Page, label: str, text: str) -> None:
     page.keyboard.type(text)
 
 
+def last_told(page: Page) -> Locator:
+    """Return the newest line of a motor's history."""
+    return page.get_by_role("list", name="History").get_by_role("listitem").first
+
+
 def test_the_last_entry_is_taken_back_with_one_key(ines: Page, watch: Watch, motor: str, shop: Shop) -> None:
     watch.answers = {409, 422}
     ines.goto(f"/motors/{motor}")
@@ -61,7 +67,7 @@ def test_the_last_entry_is_taken_back_with_one_key(ines: Page, watch: Watch, mot
     expect(ines.get_by_role("cell", name="taken back")).to_be_visible()
     assert use.list_entries(shop.conn, motor)[-1].counter_units == 260
     ines.goto(f"/motors/{motor}")
-    expect(ines.locator(".history li").first).to_contain_text("took back the entry of 275 h")
+    expect(last_told(ines)).to_contain_text("took back the entry of 275 h")
 
 
 def test_figures_are_changed_drawn_and_told(ines: Page, watch: Watch, motor: str) -> None:
@@ -75,8 +81,8 @@ def test_figures_are_changed_drawn_and_told(ines: Page, watch: Watch, motor: str
     expect(ines.get_by_role("alert")).to_contain_text("not below the new length")
     fill(ines, "Shortest length allowed", "10")
     keys(ines, "Enter")
-    expect(ines.locator(".verdict h1")).to_contain_text("9.2 mm to its limit")
-    expect(ines.locator(".history li").first).to_contain_text("changed shortest length allowed 8 → 10")
+    expect(line(ines)).to_contain_text("9.2 mm to its limit")
+    expect(last_told(ines)).to_contain_text("changed shortest length allowed 8 → 10")
     keys(ines, "e")
     expect(ines.locator("svg.brush-sheet")).to_contain_text("to wear 12")
 
@@ -99,8 +105,8 @@ def test_a_type_is_made_and_lends_its_figures(ines: Page, watch: Watch) -> None:
         ines.get_by_role("textbox", name=label).fill(text)
     ines.get_by_role("checkbox", name="They are new now").press("Space")
     keys(ines, "Enter")
-    expect(ines.locator(".about")).to_contain_text("Hoist motor")
-    expect(ines.locator(".verdict h1")).to_contain_text("new brushes are 31.8 mm and may wear to 14.0 mm")
+    expect(main(ines)).to_contain_text("Hoist motor")
+    expect(line(ines)).to_contain_text("new brushes are 31.8 mm and may wear to 14.0 mm")
 
 
 def test_classes_are_drawn_to_one_scale(ines: Page, watch: Watch) -> None:
@@ -124,7 +130,7 @@ def test_the_sheet_of_keys_and_keys_that_wait_while_somebody_types(ines: Page, w
     expect(sheet).to_be_visible()
     keys(ines, "Escape", "/")
     ines.keyboard.type("gmfle?")
-    expect(ines.locator("#find")).to_have_value("gmfle?")
+    expect(ines.get_by_role("searchbox")).to_have_value("gmfle?")
     keys(ines, "Escape", "g", "r")
     expect(ines.get_by_role("heading", name="Rulebook")).to_be_visible()
     keys(ines, "g", "b")
@@ -136,15 +142,15 @@ def test_the_bench_by_keyboard(ines: Page, watch: Watch, shop: Shop) -> None:
     for i in range(15):
         shop.motor(tag=f"P-{i:02d}", name=f"Pit fan {i:02d}")
     ines.goto("/")
-    expect(ines.locator(".verdict h1")).to_contain_text("15 motors need hands")
+    expect(line(ines)).to_contain_text("15 motors need hands")
     keys(ines, "]")
-    expect(ines.locator(".pages")).to_contain_text("Page 2 of 2")
-    expect(ines.locator(".bench-row")).to_have_count(3)
+    expect(main(ines)).to_contain_text("Page 2 of 2")
+    expect(ines.get_by_role("list", name="What comes first").get_by_role("listitem")).to_have_count(3)
     keys(ines, "[")
-    expect(ines.locator(".bench-row")).to_have_count(12)
-    name = ines.locator(".bench-row a").first.inner_text()
+    expect(ines.get_by_role("list", name="What comes first").get_by_role("listitem")).to_have_count(12)
+    name = ines.get_by_role("list", name="What comes first").get_by_role("link").first.inner_text()
     keys(ines, "Enter")
-    expect(ines.locator(".about")).to_contain_text(name)
+    expect(main(ines)).to_contain_text(name)
 
 
 @pytest.mark.parametrize(
@@ -170,19 +176,19 @@ def test_a_phone_gets_drawings_that_can_be_read(ines: Page, watch: Watch, motor:
 def test_a_doubt_left_open_is_settled_on_the_motors_page(ines: Page, watch: Watch, motor: str, shop: Shop) -> None:
     shop.later(hours=5).measure(motor, "262", "21.9", "19.7")
     ines.goto(f"/motors/{motor}")
-    expect(ines.locator(".verdict h1")).to_contain_text("Settle the reading of brush A first")
-    expect(ines.locator(".doubt")).to_contain_text("looks like new carbon")
+    expect(line(ines)).to_contain_text("Settle the reading of brush A first")
+    expect(main(ines)).to_contain_text("looks like new carbon")
     ines.get_by_role("button", name="Mistyped: measure again").focus()
     keys(ines, "Enter")
     expect(ines.get_by_label("The counter shows")).to_be_focused()
-    expect(ines.locator(".verdict h1")).to_contain_text("Measure A to get a date")
+    expect(line(ines)).to_contain_text("Measure A to get a date")
     ines.get_by_label("I made it safe").press("Space")
     keys(ines, "Enter")
     for number, value in enumerate(("19.1", "19.7"), start=1):
-        expect(ines.locator(f"#value-{number}")).to_be_focused()
+        expect(brush(ines, "AB"[number - 1])).to_be_focused()
         ines.keyboard.type(value)
         keys(ines, "Enter")
-        expect(ines.locator(".rows li").nth(number - 1)).to_contain_text("usable")
+        expect(row(ines, "AB"[number - 1])).to_contain_text("usable")
     expect(ines.get_by_role("link", name="Stage on")).to_be_focused()
-    expect(ines.locator(".verdict h1")).to_contain_text("First brush at its limit at about")
-    expect(ines.locator(".doubt")).to_have_count(0)
+    expect(line(ines)).to_contain_text("First brush at its limit at about")
+    expect(main(ines)).not_to_contain_text("looks like new carbon")

@@ -6,7 +6,7 @@ import re
 from datetime import datetime, timedelta
 
 import pytest
-from playwright.sync_api import Browser, BrowserContext, Page, Route, expect
+from playwright.sync_api import Browser, BrowserContext, Locator, Page, Route, expect
 
 from conftest import Shop
 from live import Watch
@@ -14,6 +14,7 @@ from norvash.store import entries
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
 from norvash.work.signing import sign
+from seen import beside, fold, line, main, part, waiting
 
 pytestmark = pytest.mark.browser
 FIGURES = {
@@ -32,6 +33,9 @@ FIGURES = {
     "rated_rpm": "900",
     "limit_mm": "8",
 }
+
+
+PARTS = {"map": "Bar map", "run-out": "Run-out", "cut": "Size and cut"}
 
 
 @pytest.fixture
@@ -58,21 +62,26 @@ def kept(shop: Shop, sheet: str, field: str) -> str:
     return there.word if there else ""
 
 
-def says(page: Page, part: str, text: str) -> None:
-    expect(page.locator(f"#part-{part}")).to_contain_text(text)
+def says(page: Page, part_of: str, text: str) -> None:
+    expect(part(page, PARTS[part_of])).to_contain_text(text)
+
+
+def bars(page: Page) -> Locator:
+    """Return the map as the field that is painted on."""
+    return page.get_by_role("application", name="Bar map")
 
 
 def test_a_map_is_painted_by_keys_and_by_mouse(ines: Page, sheet: str, shop: Shop) -> None:
     page = ines
     page.goto(f"/sheets/{sheet}/commutator")
-    page.locator("#copy-map").press("Enter")
+    page.get_by_role("button", name="Copy from sheet").press("Enter")
     says(page, "map", "Since sheet 1: nothing has changed")
-    page.locator("#bars-field").focus()
+    bars(page).focus()
     page.keyboard.press("Home")
     page.keyboard.press("4")
     for _ in range(48):
         page.keyboard.press("ArrowRight")
-    expect(page.locator("#bar-says")).to_contain_text("Bar 49 of 87: nothing. Painting: burnt bar")
+    expect(main(page)).to_contain_text("Bar 49 of 87: nothing. Painting: burnt bar")
     page.keyboard.press("Space")
     for _ in range(21):
         page.keyboard.press("ArrowRight")
@@ -80,29 +89,29 @@ def test_a_map_is_painted_by_keys_and_by_mouse(ines: Page, sheet: str, shop: Sho
     says(page, "map", "more at bar 49 and bar 70")
     says(page, "map", "very 21.75 bars")
     assert kept(shop, sheet, "bar-map") == "dark 5, 27; burnt 49, 70"
-    expect(page.locator("#bars-field")).to_be_focused()
+    expect(bars(page)).to_be_focused()
     page.keyboard.press("1")
     page.keyboard.press("5")
     for _ in range(3):
         page.keyboard.press("Shift+ArrowRight")
-    expect(page.locator("[data-condition=dirty-slot]")).to_have_attribute("aria-pressed", "true")
+    expect(page.get_by_role("button", name="dirt or copper in the slot")).to_have_attribute("aria-pressed", "true")
     says(page, "map", "4 slots dirty")
     page.keyboard.press("Delete")
     says(page, "map", "3 slots dirty")
     page.keyboard.press("ArrowUp")
-    expect(page.locator("#bar-says")).to_contain_text(re.compile("Bar (29|30) of 87"))
-    page.locator("#paint-raised").click()
-    bars = [page.locator(f"svg.bar-map >> visible=true >> [data-bar='{b}']").bounding_box() for b in (10, 12)]
-    assert bars[0] is not None
-    assert bars[1] is not None
-    page.mouse.move(bars[0]["x"] + 4, bars[0]["y"] + 20)
+    expect(main(page)).to_contain_text(re.compile("Bar (29|30) of 87"))
+    page.get_by_role("button", name="raised bar").click()
+    boxes = [page.locator(f"svg.bar-map >> visible=true >> [data-bar='{b}']").bounding_box() for b in (10, 12)]
+    assert boxes[0] is not None
+    assert boxes[1] is not None
+    page.mouse.move(boxes[0]["x"] + 4, boxes[0]["y"] + 20)
     page.mouse.down()
-    page.mouse.move(bars[1]["x"] + 4, bars[1]["y"] + 20, steps=8)
+    page.mouse.move(boxes[1]["x"] + 4, boxes[1]["y"] + 20, steps=8)
     page.mouse.up()
     says(page, "map", "Raised at bar 10, bar 11 and bar 12")
     assert "raised 10-12" in kept(shop, sheet, "bar-map")
     page.keyboard.press("z")
-    expect(page.locator("#part-map")).not_to_contain_text("Raised at bar")
+    expect(part(page, "Bar map")).not_to_contain_text("Raised at bar")
 
 
 def test_a_map_is_painted_by_touch_on_a_phone(
@@ -116,9 +125,9 @@ def test_a_map_is_painted_by_touch_on_a_phone(
     page.locator("svg.bar-map >> visible=true >> [data-bar='7']").tap()
     says(page, "map", "One spot, at bar 7")
     assert kept(shop, sheet, "bar-map") == "burnt 7"
-    page.locator("#part-cut > summary").tap()
-    for field in ("cut-tool", "surface-with", "run-out-on"):
-        shown = page.locator(f"[id='entry-{field}.0']")
+    fold(page, "Size and cut").tap()
+    for group in ("Tool", "Cleaned with", "It turned"):
+        shown = page.get_by_role("group", name=group, include_hidden=True)
         shown.evaluate("e => e.closest('details').open = true")
         expect(shown).to_be_visible()
     width = page.evaluate("document.documentElement.scrollWidth")
@@ -126,19 +135,20 @@ def test_a_map_is_painted_by_touch_on_a_phone(
     phone.close()
 
 
-def column(page: Page, field: str, text: str) -> None:
-    page.locator(f"[id='in-{field}.0']").fill(text)
-    page.locator(f"[id='keep-{field}.0']").press("Enter")
+def column(page: Page, label: str, text: str) -> None:
+    field = page.get_by_label(label)
+    field.fill(text)
+    field.locator("xpath=..").get_by_role("button", name="Keep the column").press("Enter")
 
 
-def line(page: Page, field: str, text: str) -> None:
-    page.locator(f"[id='in-{field}.0']").fill(text)
+def type_in(page: Page, label: str, text: str) -> None:
+    page.get_by_label(label).fill(text)
     page.keyboard.press("Enter")
 
 
-def unfold(page: Page, part: str) -> None:
-    page.locator(f"#part-{part} > summary").press("Enter")
-    expect(page.locator(f"#part-{part}")).to_have_attribute("open", "")
+def unfold(page: Page, part_of: str) -> None:
+    fold(page, PARTS[part_of]).press("Enter")
+    expect(part(page, PARTS[part_of])).to_have_attribute("open", "")
 
 
 def test_a_cut_is_planned_and_recorded_by_keyboard(ines: Page, sheet: str, shop: Shop, watch: Watch) -> None:
@@ -146,48 +156,46 @@ def test_a_cut_is_planned_and_recorded_by_keyboard(ines: Page, sheet: str, shop:
     watch.answers = {422}
     page.goto(f"/sheets/{sheet}/commutator")
     unfold(page, "run-out")
-    column(page, "run-out", "0.02 mm\n30 µm\n0.04 mm")
+    column(page, "Dial readings", "0.02 mm\n30 µm\n0.04 mm")
     says(page, "run-out", "mixes units: reading 2 has µm")
-    expect(page.locator("[id='in-run-out.0']")).to_have_value("0.02 mm\n30 µm\n0.04 mm")
+    expect(page.get_by_label("Dial readings")).to_have_value("0.02 mm\n30 µm\n0.04 mm")
     # Whoever has gone on to the next thing stays there: the key that follows is not for the refused field.
-    expect(page.locator("[id='keep-run-out.0']")).to_be_focused()
-    column(page, "run-out", "\n".join(f"{0.05 + 0.035 * (i % 2):.3f}" for i in range(12)))
+    expect(page.locator("*:focus")).to_have_text("Keep the column")
+    column(page, "Dial readings", "\n".join(f"{0.05 + 0.035 * (i % 2):.3f}" for i in range(12)))
     says(page, "run-out", "Total run-out 0.035 mm")
     unfold(page, "cut")
-    line(page, "shoulder-d", "96.4")
-    line(page, "groove", "0.18")
-    line(page, "pit", "0.11")
-    line(page, "slot-depth", "0.84")
-    page.locator("#same-speeds").press("Enter")
+    type_in(page, "Diameter of an unworn shoulder", "96.4")
+    type_in(page, "Groove in the track", "0.18")
+    type_in(page, "Deepest pit", "0.11")
+    type_in(page, "Slot depth", "0.84")
+    page.get_by_role("button", name="Same machine as last time").press("Enter")
     says(page, "cut", "Cut 0.217 mm radial (0.435 mm in diameter), to 95.97 mm")
-    expect(page.locator("#part-cut table.lines").first).to_contain_text("450")
-    line(page, "cut-done", "99")
+    expect(part(page, "Size and cut").get_by_role("table").first).to_contain_text("450")
+    type_in(page, "Diameter after the cut", "99")
     says(page, "cut", "99 mm after a cut of 96.04 mm cannot be")
-    line(page, "cut-done", "95.96")
+    type_in(page, "Diameter after the cut", "95.96")
     says(page, "cut", "the brush sinks by 0.040 mm")
     says(page, "cut", "Holder gap")
-    expect(page.locator(".beside")).to_contain_text("holders not set since the cut")
-    page.locator("#to-lathe").press("Enter")
-    expect(page.locator("h1")).to_contain_text("Cut of the commutator")
-    expect(page.locator("table.passes tbody tr")).to_have_count(4)
+    expect(beside(page)).to_contain_text("holders not set since the cut")
+    page.get_by_role("link", name="The cut, to print").press("Enter")
+    expect(line(page)).to_contain_text("Cut of the commutator")
+    expect(page.get_by_role("table").first.get_by_role("row")).to_have_count(4 + 1)
     page.go_back()
-    unfolded = page.locator("[id='tick-holder-set.0']")
-    unfolded.press("Enter")
-    expect(page.locator(".beside .lived").filter(has_text="holders not set")).to_contain_text(
-        "done; measure again: holder gap"
-    )
+    page.get_by_role("button", name="Holders set to the new diameter").press("Enter")
+    lives = beside(page).get_by_role("listitem")
+    expect(lives.filter(has_text="holders not set since").filter(has_text="measure again: holder gap")).to_be_visible()
 
 
 def test_bars_are_painted_alone_under_sums(ines: Page) -> None:
     page = ines
     page.goto("/sums/bar-map?bars=87&poles=4&slots=29&winding=wave&marked_bars=5")
-    page.locator("#bars-field").focus()
+    bars(page).focus()
     for key in ("End", "1", "Space", "ArrowLeft", "2", "Space"):
         page.keyboard.press(key)
-    expect(page.locator("#marked_bars")).to_have_value("5; 86; 87")
-    expect(page.locator("#burnt_bars")).to_have_value("86")
+    expect(page.get_by_label("Dark or burnt bars")).to_have_value("5; 86; 87")
+    expect(page.get_by_label("Of these, burnt")).to_have_value("86")
     page.get_by_role("button", name="Work it out").press("Enter")
-    expect(page.locator(".advice")).to_contain_text("the burn is local, at bar 86")
+    expect(main(page)).to_contain_text("the burn is local, at bar 86")
 
 
 def test_what_is_painted_while_an_answer_is_on_its_way_stands_over_it(ines: Page, sheet: str, shop: Shop) -> None:
@@ -195,7 +203,7 @@ def test_what_is_painted_while_an_answer_is_on_its_way_stands_over_it(ines: Page
     page.goto(f"/sheets/{sheet}/commutator")
     held = list[Route]()
     page.route("**/entries*", lambda route: held.append(route), times=1)
-    page.locator("#bars-field").focus()
+    bars(page).focus()
     for key in ("Home", "4", "Space"):
         page.keyboard.press(key)
     page.wait_for_timeout(600)
@@ -203,7 +211,7 @@ def test_what_is_painted_while_an_answer_is_on_its_way_stands_over_it(ines: Page
     page.keyboard.press("Space")
     held[0].continue_()
     says(page, "map", "more at bar 1 and bar 87")
-    expect(page.locator("#bars-field")).to_be_focused()
+    expect(bars(page)).to_be_focused()
     assert kept(shop, sheet, "bar-map") == "burnt 1, 87"
 
 
@@ -214,17 +222,17 @@ def test_a_map_painted_meanwhile_by_somebody_else_is_not_overwritten(
     page, watch.cut, watch.answers = ines, True, {409}
     page.goto(f"/sheets/{sheet}/commutator")
     context.set_offline(True)
-    page.locator("#bars-field").focus()
+    bars(page).focus()
     for key in ("Home", "4", "Space"):
         page.keyboard.press(key)
-    expect(page.locator("#waiting")).to_contain_text("One entry waits")
+    expect(waiting(page)).to_contain_text("One entry waits")
     enter(shop.conn, shop.later(minutes=1).act(), sheet, field_id="bar-map", place=0, text="pitted 9")
     context.set_offline(False)
     expect(page.get_by_role("alert").first).to_contain_text("pitted 9")
-    expect(page.locator("#waiting")).to_be_hidden()
-    expect(page.locator("[id='in-bar-map.0']")).to_have_value("burnt 1")
+    expect(waiting(page)).to_be_hidden()
+    expect(page.get_by_label("Conditions and their bars")).to_have_value("burnt 1")
     assert kept(shop, sheet, "bar-map") == "pitted 9"
-    page.locator("#bars-field").focus()
+    bars(page).focus()
     expect(page.locator("svg.bar-map >> visible=true >> [data-on='1']")).to_have_attribute("href", "#bar-+burnt")
     for key in ("End", "Space"):
         page.keyboard.press(key)

@@ -12,6 +12,7 @@ from conftest import Shop
 from live import Watch, served
 from norvash.store.database import connect, migrate
 from norvash.work.stating import SinceTyped
+from seen import brush
 
 pytestmark = pytest.mark.browser
 
@@ -129,11 +130,11 @@ def test_a_round_of_four_on_an_open_sheet_takes_25_keys(worker: Hands, shop: Sho
     sheet = shop.later(days=2).look(motor)
     page = worker.page
     page.goto(f"/sheets/{sheet}/brushes")
-    expect(page.locator("#value-1")).to_be_focused()
+    expect(brush(page, "A")).to_be_focused()
     for n, text in enumerate(("18.2", "18.6", "17.9", "18.4"), start=1):
         worker.write(text)
         worker.press("Enter")
-        after = page.locator(f"#value-{n + 1}") if n < 4 else page.get_by_role("link", name="Stage on")
+        after = brush(page, "ABCD"[n]) if n < 4 else page.get_by_role("link", name="Stage on")
         expect(after).to_be_focused()
     expect(page.get_by_text("First brush at its limit").first).to_be_visible()
     assert worker.keys <= 25

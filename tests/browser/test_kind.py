@@ -12,6 +12,7 @@ from live import Watch
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.store import use
 from norvash.work.opening import open_sheet
+from seen import brush, line, main
 
 pytestmark = pytest.mark.browser
 CSS = (Path(__file__).parent.parent.parent / "src/norvash/web/static/styles/inks.css").read_text()
@@ -57,13 +58,13 @@ def test_everything_works_without_script(browser: Browser, address: str, motor: 
     page.get_by_label("I made it safe").check()
     page.get_by_role("button", name="Begin with A").click()
     for number, value in ((1, "20.57"), (2, "20.88")):
-        page.locator(f"#value-{number}").fill(value)
-        page.locator(f"#value-{number}").press("Enter")
-        expect(page.locator(f"#value-{number}")).to_have_value(value)
+        brush(page, "AB"[number - 1]).fill(value)
+        brush(page, "AB"[number - 1]).press("Enter")
+        expect(brush(page, "AB"[number - 1])).to_have_value(value)
     page.get_by_role("link", name="Sign").click()
     page.get_by_label("Guards, covers and earth").check()
     page.get_by_role("button", name="Sign as").click()
-    expect(page.locator(".signed")).to_contain_text("Measured. Signed by")
+    expect(main(page)).to_contain_text("Measured. Signed by")
     page.goto(f"/motors/{motor}")
     expect(page.get_by_role("heading", name="Straight line, step by step")).to_be_visible()
     context.close()
@@ -106,7 +107,7 @@ def test_everything_has_a_name_and_one_heading(ines: Page, watch: Watch, motor: 
     for path in (*PAGES, *stages):
         ines.goto(path.format(motor))
         assert ines.evaluate(NAMELESS) == [], path
-        assert ines.locator("h1").count() == 1, path
+        assert ines.get_by_role("heading", level=1).count() == 1, path
         assert ines.evaluate("document.title").strip(), path
         ids = ines.evaluate("[...document.querySelectorAll('[id]')].map(e => e.id)")
         assert len(ids) == len(set(ids)), path
@@ -117,9 +118,9 @@ def test_only_a_sheet_is_asked_how_new_it_is(ines: Page, watch: Watch, motor: st
     ines.on("request", lambda r: asked.append(r.url))
     ines.clock.install()
     ines.goto(f"/policies/motor/{motor}")
-    ines.locator("#sheet").fill("no bench sheet, a table to paste")
+    ines.get_by_label("Table, pasted from a spreadsheet").fill("no bench sheet, a table to paste")
     ines.clock.run_for(3000)
-    expect(ines.locator("#sheet")).to_have_value("no bench sheet, a table to paste")
+    expect(ines.get_by_label("Table, pasted from a spreadsheet")).to_have_value("no bench sheet, a table to paste")
     assert not [url for url in asked if "/version" in url]
 
 
@@ -176,12 +177,12 @@ def test_a_site_figure_changes_the_verdict_that_shows_it(ines: Page, watch: Watc
     ines.keyboard.press("Enter")
     expect(ines.get_by_role("cell", name="the pit is hard to reach")).to_be_visible()
     ines.goto(f"/motors/{motor}")
-    expect(ines.locator(".verdict .stage")).to_contain_text("Watch")
-    expect(ines.locator(".reasons")).to_contain_text("stage.watch 0.95 · site")
+    expect(main(ines)).to_contain_text("Watch")
+    expect(main(ines)).to_contain_text("stage.watch 0.95 · site")
     ines.get_by_role("link", name="stage.watch").click()
     ines.get_by_role("button", name="Back to the default").click()
     ines.goto(f"/motors/{motor}")
-    expect(ines.locator(".verdict .stage")).to_contain_text("Run on")
+    expect(main(ines)).to_contain_text("Run on")
 
 
 def test_a_sum_by_keyboard(page: Page, watch: Watch) -> None:
@@ -189,25 +190,25 @@ def test_a_sum_by_keyboard(page: Page, watch: Watch) -> None:
     page.goto("/sums")
     page.keyboard.press("2")
     page.keyboard.press("6")
-    expect(page.locator("h1")).to_have_text("Vibration")
+    expect(line(page)).to_have_text("Vibration")
     page.goto("/sums")
     page.keyboard.press("2")
-    expect(page.locator("h1")).to_have_text("Brush limit")
+    expect(line(page)).to_have_text("Brush limit")
     page.goto("/sums")
     page.keyboard.press("1")
     page.keyboard.press("0")
-    expect(page.locator("#commutator_d_mm")).to_be_focused()
+    expect(page.get_by_label("Commutator diameter")).to_be_focused()
     page.keyboard.press("Control+A")
     page.keyboard.type("2.44 in")
     page.keyboard.press("Enter")
-    expect(page.locator(".result")).to_contain_text("depth of the curve")
+    expect(main(page)).to_contain_text("depth of the curve")
     page.keyboard.press("Tab")
     page.keyboard.press("Control+A")
     page.keyboard.type("big")
     page.keyboard.press("Enter")
     expect(page.get_by_role("alert")).to_contain_text("cannot be read")
-    expect(page.locator("#thickness_mm")).to_have_value("big")
-    expect(page.locator("#thickness_mm")).to_be_focused()
+    expect(page.get_by_label("Thickness t")).to_have_value("big")
+    expect(page.get_by_label("Thickness t")).to_be_focused()
 
 
 def test_paper_shows_the_work_and_not_the_controls(ines: Page, watch: Watch, motor: str) -> None:

@@ -1,11 +1,12 @@
 """The bench sheet in the browser: a whole visit by keyboard with the gauge, the network cut, two people at once."""
 
+import re
 from collections.abc import Iterator
 from datetime import datetime, timedelta
 from pathlib import Path
 
 import pytest
-from playwright.sync_api import Browser, BrowserContext, Locator, Page, Route, expect
+from playwright.sync_api import Browser, BrowserContext, Page, Route, expect
 
 from bench_sheet import Bench
 from conftest import Shop, readings_on
@@ -14,6 +15,7 @@ from norvash.devices.gauge_process import standin
 from norvash.devices.gauge_standin import press as on_gauge
 from norvash.store import people
 from norvash.store.database import transaction
+from seen import beside, brush, do_all_steps, fold, hit, line, main, part, press, put, rows, tab_on, waiting
 
 pytestmark = pytest.mark.browser
 VALUES = ("19.42 mm", "19.55 mm")
@@ -59,36 +61,8 @@ def other(browser: Browser, address: str, watch: Watch, shop: Shop) -> Iterator[
     made.close()
 
 
-def press(page: Page, *keys: str) -> None:
-    for key in keys:
-        page.keyboard.press(key)
-
-
-def tab_on(page: Page, there: str) -> None:
-    """Tab on until the element with this id, or with these words on it, has the focus."""
-    for _ in range(140):
-        here = page.evaluate("[document.activeElement.id, document.activeElement.textContent.trim()]")
-        if there in here:
-            return
-        press(page, "Tab")
-    pytest.fail(f"no way by Tab to {there}")
-
-
-def hit(page: Page, there: str) -> None:
-    """Press a button that Tab reaches, and wait until it shows as pressed."""
-    tab_on(page, there)
-    press(page, "Enter")
-    expect(page.locator("*:focus")).to_have_attribute("aria-pressed", "true")
-
-
-def put(page: Page, there: str, text: str) -> None:
-    tab_on(page, there)
-    press(page, "Control+A")
-    page.keyboard.type(text)
-
-
 def stage(page: Page, words: str) -> None:
-    expect(page.locator("#stage-title")).to_have_text(words)
+    expect(page.get_by_role("heading", level=2, name=words, exact=True)).to_be_visible()
     page.wait_for_load_state()
 
 
@@ -97,14 +71,10 @@ def leave_field(page: Page) -> None:
     press(page, "Escape")
 
 
-def verdict(page: Page) -> Locator:
-    return page.locator(".verdict h1")
-
-
 def open_sheet(page: Page, motor: str, *, quick: bool = False) -> None:
     page.goto(f"/motors/{motor}")
     press(page, "m" if quick else "n")
-    expect(page.locator("#counter")).to_be_focused()
+    expect(page.get_by_label("The counter shows, in")).to_be_focused()
     if quick:
         page.get_by_label("I made it safe").press("Space")
     press(page, "Enter")
@@ -115,143 +85,143 @@ def test_the_gauge_fills_a_column_reading_by_reading(ines: Page, winch: str, gau
     page = ines
     open_sheet(page, winch)
     page.goto(page.url.rsplit("/", 1)[0] + "/safe")
-    page.locator("#waiver > summary").press("Enter")
-    page.locator("[id='in-waive.safe.0']").fill("measured on the bench")
+    fold(page, "Waive this gate with a reason").press("Enter")
+    page.get_by_label("Make safe: waived because").fill("measured on the bench")
     press(page, "Enter")
-    expect(page.locator(".half").first).to_contain_text("Waived")
+    expect(main(page)).to_contain_text("Waived by Ines")
     page.goto(page.url.rsplit("/", 1)[0] + "/commutator")
-    page.locator("#part-run-out > summary").press("Enter")
-    column = page.locator("[id='in-run-out.0']")
-    page.locator("#take").press("Enter")
+    fold(page, "Run-out").press("Enter")
+    run_out, column = part(page, "Run-out"), page.get_by_label("Dial readings")
+    take = page.get_by_role("button", name="Take from gauge")
+    take.press("Enter")
     expect(column).to_have_value("19.42 mm")
-    expect(page.locator("#part-run-out")).to_contain_text("1 of 1 readings are too few")
-    page.locator("#take").press("Enter")
+    expect(run_out).to_contain_text("1 of 1 readings are too few")
+    take.press("Enter")
     expect(column).to_have_value("19.42 mm\n19.55 mm")
-    expect(page.locator("#part-run-out")).to_contain_text("2 of 2 readings are too few")
+    expect(run_out).to_contain_text("2 of 2 readings are too few")
     column.focus()
     page.wait_for_timeout(400)  # a hand is slower than the gauge's least time between two readings
     on_gauge(gauge, "!19.48 mm")
     expect(column).to_have_value("19.42 mm\n19.55 mm\n19.48 mm")
-    expect(page.locator("#part-run-out")).to_contain_text("3 of 3 readings are too few")
+    expect(run_out).to_contain_text("3 of 3 readings are too few")
 
 
 def make_safe(page: Page) -> None:
     stage(page, "Make safe")
-    for button in page.locator(".ticked").all():
-        hit(page, button.get_attribute("id") or "")
-    hit(page, "op-safe.method.0-locked")
-    expect(page.locator(".passed")).to_contain_text("Ines Torvald")
+    do_all_steps(page)
+    hit(page, "own lock and tag")
+    expect(main(page)).to_contain_text("Passed, Ines Torvald")
 
 
 def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winch: str, shop: Shop) -> None:
     page = ines
     watch.answers = {422}
     open_sheet(page, winch)
-    hit(page, "op-sign.start.0-dead")
-    expect(verdict(page)).to_contain_text("Next, ")
-    hit(page, "op-sign.onset.0-sudden")
-    expect(page.locator(".causes svg")).to_be_visible()
+    hit(page, "dead without a sign")
+    expect(line(page)).to_contain_text("Next, ")
+    hit(page, "suddenly")
+    expect(beside(page)).to_contain_text("Likely causes")
     press(page, "]")
     make_safe(page)
     press(page, "]")
     stage(page, "Before opening")
-    page.locator("#permit summary").focus()
+    fold(page, "Test with power on").focus()
     press(page, "Enter")
     for there, text in (
-        ("value-permit", "settings under load"),
-        ("who-permit", "Ines"),
-        ("barriers-permit", "rope"),
-        ("minutes-permit", "500"),
+        ("What is tested, and why", "settings under load"),
+        ("Who makes it", "Ines"),
+        ("What keeps people away", "rope"),
+        ("For how long, min", "500"),
     ):
         put(page, there, text)
     press(page, "Enter")
     expect(page.get_by_role("alert")).to_contain_text("500 min cannot be permitted")
-    expect(page.locator("#value-permit")).to_have_value("settings under load")
-    put(page, "minutes-permit", "10")
+    expect(page.get_by_label("What is tested, and why")).to_have_value("settings under load")
+    put(page, "For how long, min", "10")
     press(page, "Enter")
-    expect(page.locator(".permit")).to_contain_text("Open until")
-    for there, text in (("in-supply-v.0", "221"), ("in-tap-v.1", "110"), ("in-tap-v.2", "0"), ("in-tap-v.3", "220")):
+    expect(main(page)).to_contain_text("Open until")
+    for there, text in (("Supply at", "221"), ("Setting 1", "110"), ("Setting 2", "0"), ("Setting 3", "220")):
         put(page, there, text)
         press(page, "Enter")
-        expect(page.locator(f"[id='entry-{there.removeprefix('in-')}'] .stamp")).to_be_visible()
-    expect(page.locator(".speed-ladder-figure").first).to_be_visible()
-    expect(verdict(page)).to_contain_text("Do not open the motor yet")
-    page.locator(".tickline button").first.focus()
+        expect(page.get_by_label(there)).to_have_value(text)
+        expect(waiting(page)).to_be_hidden()
+    expect(page.get_by_role("img", name="Speed settings").first).to_be_visible()
+    expect(line(page)).to_contain_text("Do not open the motor yet")
+    page.get_by_role("button", name="Closed", exact=True).focus()
     press(page, "Enter")
-    expect(page.locator(".permit")).to_contain_text("Closed")
-    hit(page, "op-upstream.0-open")
+    expect(main(page)).to_contain_text("Closed")
+    hit(page, "go on, open the motor")
     page.goto(page.url.replace("/before", "/safe"))
-    expect(page.locator(".ticked[aria-pressed='true']")).to_have_count(0)  # power was on since
+    expect(page.get_by_role("button", pressed=True)).to_have_count(0)  # power was on since
     make_safe(page)
     page.goto(page.url.replace("/safe", "/brushes"))
-    expect(page.locator("#value-1")).to_be_focused()
+    expect(brush(page, "A")).to_be_focused()
     press(page, "x")
-    expect(page.locator("#value-1")).to_have_value("19.42 mm")
-    expect(page.locator("#value-2")).to_be_focused()
+    expect(brush(page, "A")).to_have_value("19.42 mm")
+    expect(brush(page, "B")).to_be_focused()
     press(page, "x")
-    expect(page.locator("#value-2")).to_have_value("19.55 mm")
-    expect(page.locator(".rows")).to_contain_text("19.55 ± 0.05 mm")
-    page.locator(".look-at").first.focus()
+    expect(brush(page, "B")).to_have_value("19.55 mm")
+    expect(rows(page)).to_contain_text("19.55 ± 0.05 mm")
+    page.get_by_role("link", name="Look at A closely").focus()
     press(page, "Enter")
-    expect(page.locator("#at h3")).to_contain_text("what is seen")
+    expect(page.get_by_role("heading", name="what is seen")).to_be_visible()
     hit(page, "sticky, moves by hand")
-    put(page, "in-force.1", "7.8 N")
+    put(page, "Spring force", "7.8 N")
     press(page, "Enter")
-    expect(page.locator(".found")).to_contain_text("spring force over a tenth off")
+    expect(beside(page)).to_contain_text("spring force over a tenth off")
     leave_field(page)
     page.goto(page.url.split("?")[0].replace("/brushes", "/decide"))
     stage(page, "Decide")
-    tab_on(page, "now-decide-brush-sticky-1")
+    tab_on(page, "Do it now", "sticky, moves by hand")
     press(page, "Enter")
-    expect(page.locator(".matter").filter(has_text="sticky, moves by hand")).to_contain_text("Do it now")
-    put(page, "day-decide-spring-off-1", f"{datetime.now() + timedelta(days=30):%Y-%m-%d}")
+    expect(main(page)).to_contain_text(re.compile(r"Do it now\s+Ines"))
+    put(page, "By when", f"{datetime.now() + timedelta(days=30):%Y-%m-%d}", "spring force")
     press(page, "Enter")  # in a field it gives the answer that the field belongs to
-    expect(page.locator("#deferred-decide-spring-off-1")).to_have_attribute("aria-pressed", "true")
-    hit(page, "op-outcome.0-deferred")
+    matter = page.get_by_role("group", name="Brush A: spring force")
+    expect(matter.get_by_role("button", pressed=True)).to_be_visible()
+    hit(page, "back to service with what is put off")
     page.goto(page.url.replace("/decide", "/rework"))
     stage(page, "Rework")
-    put(page, "min-task.free-holder.0", "20")
-    page.locator("[id='done-task.free-holder.0']").press("Enter")
-    expect(page.locator(".worklist")).to_contain_text("Done, Ines Torvald")
-    expect(page.locator(".putoff")).to_contain_text("done; look again")
-    page.locator("[id='tick-gone.brush.sticky.1']").press("Enter")
-    expect(page.locator(".beside")).to_contain_text("proven")
+    put(page, "Minutes that it took", "20", "Free the holder")
+    press(page, "Enter")
+    expect(main(page)).to_contain_text("Done, Ines Torvald")
+    expect(main(page)).to_contain_text("done; look again")
+    page.get_by_role("button", name=re.compile(r"\bgone\b")).press("Enter")
+    expect(beside(page)).to_contain_text("proven")
     page.goto(page.url.replace("/rework", "/prove"))
     stage(page, "Prove")
-    expect(page.locator(".missing")).to_contain_text("Insulation to earth is not measured")
-    put(page, "in-earth-ohm.0", "0.05")
+    expect(main(page)).to_contain_text("Insulation to earth is not measured")
+    put(page, "Protective earth", "0.05")
     press(page, "Enter")
     page.goto(page.url.replace("/prove", "/windings"))
     stage(page, "Windings")
-    hit(page, "tick-parted-capacitors.0")
-    for there, text in (("in-insulation-mohm.0", "90"), ("in-insulation-c.0", "20")):
+    hit(page, "Capacitors off")
+    for there, text in (("To earth, after one minute", "90"), ("At a temperature of", "20")):
         put(page, there, text)
         press(page, "Enter")
-        expect(page.locator(f"[id='entry-{there[3:]}']")).to_contain_text("Ines")
+        expect(waiting(page)).to_be_hidden()
     page.goto(page.url.replace("/windings", "/prove"))
     stage(page, "Prove")
-    for button in page.locator(".steps-list .ticked").all():
-        hit(page, button.get_attribute("id") or "")
-    hit(page, "op-run-how.0-free")
-    expect(page.locator(".passed")).to_contain_text("Ines Torvald")
-    hit(page, "op-bump.0-right")
-    for there, text in (("in-run-rpm.0", "1440"), ("in-run-a.0", "6.2")):
+    do_all_steps(page)
+    hit(page, "without load")
+    expect(main(page)).to_contain_text("Passed, Ines Torvald")
+    hit(page, "right way round")
+    for there, text in (("Speed", "1440"), ("Current", "6.2")):
         put(page, there, text)
         press(page, "Enter")
-    hit(page, "op-sparks.0-1")
-    hit(page, "tick-ran.0")
-    hit(page, "op-complaint-now.0-this")
-    hit(page, "op-cause-stuck")
-    expect(verdict(page)).to_contain_text("Brush stuck in its holder; holder freed and cleaned; runs as it")
+    hit(page, "1, pin points at few edges")
+    hit(page, "It ran as it should")
+    hit(page, "gone: this was it")
+    hit(page, "brush stuck in its holder")
+    expect(line(page)).to_contain_text("Brush stuck in its holder; holder freed and cleaned; runs as it")
     page.goto(page.url.replace("/prove", "/sign"))
     stage(page, "Sign")
-    for button in page.locator(".steps-list .ticked").all():
-        hit(page, button.get_attribute("id") or "")
-    expect(page.locator(".stage-page")).to_contain_text("It will be signed as: not clean")
+    do_all_steps(page)
+    expect(main(page)).to_contain_text("It will be signed as: not clean")
     leave_field(page)
     press(page, "d")
-    expect(page.locator(".signed")).to_contain_text("Not clean. Signed by")
-    expect(page.locator(".told")).to_contain_text("Decided: do it now (Ines Torvald). Done: Ines Torvald")
+    expect(main(page)).to_contain_text("Not clean. Signed by")
+    expect(main(page)).to_contain_text("Decided: do it now (Ines Torvald). Done: Ines Torvald")
     shown = shop.page(winch)
     assert [(x.finding.id, x.put_off and x.put_off.who) for x in shown.standing] == [("spring.off", "Ines Torvald")]
     assert shown.open_sheet is None
@@ -265,29 +235,29 @@ def test_the_network_is_cut_in_the_middle(
     context.set_offline(True)
     page.keyboard.type("19.4")
     press(page, "Enter")
-    expect(page.locator("#value-2")).to_be_focused()
+    expect(brush(page, "B")).to_be_focused()
     page.keyboard.type("19.9")
     press(page, "Enter")
-    page.locator("#value-2").fill("19.6")
-    page.locator("#value-2").press("Enter")
-    expect(page.locator("#waiting")).to_contain_text("3 entries wait in this browser")
-    expect(page.locator("#waiting")).to_contain_text("A 19.4; B 19.9; B 19.6")
+    brush(page, "B").fill("19.6")
+    brush(page, "B").press("Enter")
+    expect(waiting(page)).to_contain_text("3 entries wait in this browser")
+    expect(waiting(page)).to_contain_text("A 19.4; B 19.9; B 19.6")
     sheet_id = page.url.split("/")[4]
     assert readings_on(shop.conn, sheet_id) == {}
     context.set_offline(False)
-    expect(page.locator(".rows")).to_contain_text("19.60 ± 0.05 mm")
-    expect(page.locator("#waiting")).to_be_hidden()
+    expect(rows(page)).to_contain_text("19.60 ± 0.05 mm")
+    expect(waiting(page)).to_be_hidden()
     assert [r.typed for r in readings_on(shop.conn, sheet_id).values()] == ["19.4", "19.6"]
     acts = shop.conn.execute("select count(*) from act where job = 'measure' and motor_id = ?", (winch,)).fetchone()[0]
     assert acts == 2 + 3
     # What waits outlives the page: closed with the lid, sent from any page later.
     context.set_offline(True)
-    page.locator("#value-1").fill("19.3")
+    brush(page, "A").fill("19.3")
     press(page, "Enter")
-    expect(page.locator("#waiting")).to_contain_text("One entry waits")
+    expect(waiting(page)).to_contain_text("One entry waits")
     context.set_offline(False)
     page.goto("/sums")
-    expect(page.locator("#waiting")).to_be_hidden()
+    expect(waiting(page)).to_be_hidden()
     assert readings_on(shop.conn, sheet_id)[1].typed == "19.3"
 
 
@@ -295,20 +265,20 @@ def test_two_browsers_on_one_sheet(ines: Page, other: Page, watch: Watch, winch:
     watch.answers = {409}
     open_sheet(ines, winch, quick=True)
     other.goto(ines.url)
-    other.locator("#value-2").fill("19.9")
+    brush(other, "B").fill("19.9")
     other.keyboard.press("Enter")
-    expect(ines.locator(".rows")).to_contain_text("19.90 ± 0.05 mm")
+    expect(rows(ines)).to_contain_text("19.90 ± 0.05 mm")
     # What somebody types is left alone while the other's reading appears beside it, and may then replace it.
     ines.bring_to_front()
-    ines.locator("#value-1").focus()
+    brush(ines, "A").focus()
     ines.keyboard.type("19.1")
-    other.locator("#value-1").fill("19.4")
+    brush(other, "A").fill("19.4")
     other.keyboard.press("Enter")
-    expect(other.locator(".rows")).to_contain_text("19.40 ± 0.05 mm")
-    expect(ines.locator(".rows")).to_contain_text("19.40 ± 0.05 mm")
-    expect(ines.locator("#value-1")).to_have_value("19.1")
+    expect(rows(other)).to_contain_text("19.40 ± 0.05 mm")
+    expect(rows(ines)).to_contain_text("19.40 ± 0.05 mm")
+    expect(brush(ines, "A")).to_have_value("19.1")
     press(ines, "Enter")
-    expect(ines.locator(".rows")).to_contain_text("19.10 ± 0.05 mm")
+    expect(rows(ines)).to_contain_text("19.10 ± 0.05 mm")
     sheet_id = ines.url.split("/")[4]
     kept = shop.conn.execute(
         "select typed from reading where round_id = ? and position_number = 1 order by rowid", (f"{sheet_id}.found",)
@@ -325,16 +295,16 @@ def test_a_reading_made_at_the_same_moment_is_not_overwritten(
     open_sheet(ines, winch, quick=True)
     other.goto(ines.url)
     context.set_offline(True)
-    ines.locator("#value-1").fill("19.1")
-    ines.locator("#value-1").press("Enter")
-    expect(ines.locator("#waiting")).to_contain_text("One entry waits")
-    other.locator("#value-1").fill("19.4")
-    other.locator("#value-1").press("Enter")
-    expect(other.locator(".rows")).to_contain_text("19.40 ± 0.05 mm")
+    brush(ines, "A").fill("19.1")
+    brush(ines, "A").press("Enter")
+    expect(waiting(ines)).to_contain_text("One entry waits")
+    brush(other, "A").fill("19.4")
+    brush(other, "A").press("Enter")
+    expect(rows(other)).to_contain_text("19.40 ± 0.05 mm")
     context.set_offline(False)
     expect(ines.get_by_role("alert")).to_contain_text("Bram Aldous has already measured A: 19.4 mm")
-    expect(ines.locator("#value-1")).to_have_value("19.1")
-    expect(ines.locator("#waiting")).to_be_hidden()
+    expect(brush(ines, "A")).to_have_value("19.1")
+    expect(waiting(ines)).to_be_hidden()
     assert readings_on(shop.conn, ines.url.split("/")[4])[1].typed == "19.4"
 
 
@@ -346,24 +316,24 @@ def test_a_value_that_waited_while_another_ticked_the_work_is_kept_and_asked_abo
     sheet.put("waive.safe", "in parts")
     sheet.put("gap", "0.2", 1)
     ines.goto(f"/sheets/{sheet.id}/brushes?position=1")
-    gap, story = ines.locator("[id='in-gap.1']"), ines.locator(".beside")
+    gap, story = ines.get_by_role("textbox", name="Holder gap"), beside(ines)
     context.set_offline(True)
     gap.fill("2.1")
     press(ines, "Enter")
-    expect(ines.locator("#waiting")).to_contain_text("One entry waits")
+    expect(waiting(ines)).to_contain_text("One entry waits")
     other.goto(f"/sheets/{sheet.id}/rework")
-    other.locator("[id='done-task.gap.0']").press("Enter")
-    expect(other.locator(".worklist")).to_contain_text("Done, Bram Aldous")
+    other.get_by_role("button", name="Done").first.press("Enter")
+    expect(main(other)).to_contain_text("Done, Bram Aldous")
     context.set_offline(False)
-    asked = ines.locator(".asked-sight")
-    expect(asked).to_contain_text("2.1 by Ines Torvald is kept, but")
-    expect(ines.locator("#waiting")).to_be_hidden()
+    asked = ines.get_by_text("2.1 by Ines Torvald is kept, but")
+    expect(asked).to_be_visible()
+    expect(waiting(ines)).to_be_hidden()
     expect(story).to_contain_text("done; measure")
     assert any("Not said whether as found or as left" in h.words for h in sheet.page.holds)
     tab_on(ines, "As left, after it")
     press(ines, "Enter")
     expect(asked).to_be_hidden()
-    expect(ines.locator(".as-found").first).to_contain_text("0.2")
+    expect(main(ines)).to_contain_text("as found 0.2")
     expect(gap).to_have_value("2.1")
     expect(story).to_contain_text("proven: 2.1")
     assert not any("Not said" in h.words for h in sheet.page.holds)
@@ -374,12 +344,12 @@ def test_the_gauge_types_where_the_cursor_is_and_says_what_is_wrong(
 ) -> None:
     open_sheet(ines, winch, quick=True)
     press(ines, "x")
-    expect(ines.locator(".rows")).to_contain_text("19.42 ± 0.05 mm")
+    expect(rows(ines)).to_contain_text("19.42 ± 0.05 mm")
     ines.wait_for_timeout(200)  # no hand measures again sooner; a bouncing button does
     on_gauge(gauge, "!0.77 in")
-    expect(ines.locator(".rows")).to_contain_text("19.56 ± 0.05 mm")
+    expect(rows(ines)).to_contain_text("19.56 ± 0.05 mm")
     on_gauge(gauge, "~31392e34203b\n~0a")  # in one breath: two talks could overtake each other
-    expect(ines.locator("#gauge-says")).to_contain_text("damaged or cut")
+    expect(main(ines)).to_contain_text("damaged or cut")
 
 
 def test_an_entry_that_the_server_breaks_on_does_not_hold_up_the_others(
@@ -391,18 +361,18 @@ def test_an_entry_that_the_server_breaks_on_does_not_hold_up_the_others(
     ines.route(
         "**/readings*", lambda route: route.fulfill(status=500, body="<main><h1>Something broke.</h1></main>"), times=5
     )
-    ines.locator("#value-1").fill("19.3")
-    ines.locator("#value-1").press("Enter")
-    expect(ines.locator("#waiting")).to_contain_text("One entry waits")
-    ines.locator("#value-2").fill("19.6")
-    ines.locator("#value-2").press("Enter")
+    brush(ines, "A").fill("19.3")
+    brush(ines, "A").press("Enter")
+    expect(waiting(ines)).to_contain_text("One entry waits")
+    brush(ines, "B").fill("19.6")
+    brush(ines, "B").press("Enter")
     for _ in range(5):
         ines.clock.run_for(4000)
-    expect(ines.locator("#waiting")).to_contain_text("Not kept: A 19.3. Something broke.")
-    expect(ines.locator(".rows")).to_contain_text("19.60 ± 0.05 mm")
+    expect(waiting(ines)).to_contain_text("Not kept: A 19.3. Something broke.")
+    expect(rows(ines)).to_contain_text("19.60 ± 0.05 mm")
     assert [r.typed for r in readings_on(shop.conn, ines.url.split("/")[4]).values()] == ["19.6"]
     ines.get_by_role("button", name="I have seen it").click()
-    expect(ines.locator("#waiting")).to_be_hidden()
+    expect(waiting(ines)).to_be_hidden()
 
 
 def test_a_connection_that_dies_without_a_word_is_given_up(ines: Page, winch: str, shop: Shop) -> None:
@@ -413,11 +383,11 @@ def test_a_connection_that_dies_without_a_word_is_given_up(ines: Page, winch: st
         " c.signal; }"
     )
     ines.route("**/readings*", lambda route: None, times=1)
-    ines.locator("#value-1").fill("19.3")
-    ines.locator("#value-1").press("Enter")
-    expect(ines.locator("#waiting")).to_contain_text("One entry waits")
-    expect(ines.locator(".rows")).to_contain_text("19.30 ± 0.05 mm")
-    expect(ines.locator("#waiting")).to_be_hidden()
+    brush(ines, "A").fill("19.3")
+    brush(ines, "A").press("Enter")
+    expect(waiting(ines)).to_contain_text("One entry waits")
+    expect(rows(ines)).to_contain_text("19.30 ± 0.05 mm")
+    expect(waiting(ines)).to_be_hidden()
     assert [r.typed for r in readings_on(shop.conn, ines.url.split("/")[4]).values()] == ["19.3"]
 
 
@@ -440,10 +410,10 @@ def test_an_entry_waits_for_a_busy_database_and_is_never_given_up(
     ines.route("**/readings*", busy)
     ines.keyboard.type("19.4")
     press(ines, "Enter")
-    expect(ines.locator("#waiting")).to_contain_text("The database is busy")
-    expect(ines.locator("#waiting")).not_to_contain_text("network")
-    expect(ines.locator(".rows")).to_contain_text("19.40 ± 0.05 mm")
-    expect(ines.locator("#waiting")).to_be_hidden()
+    expect(waiting(ines)).to_contain_text("The database is busy")
+    expect(waiting(ines)).not_to_contain_text("network")
+    expect(rows(ines)).to_contain_text("19.40 ± 0.05 mm")
+    expect(waiting(ines)).to_be_hidden()
     assert len(turned_away) == 8
     assert len(set(turned_away)) == 1
     sheet_id = ines.url.split("/")[4]

@@ -4,7 +4,7 @@ import re
 from datetime import datetime, timedelta
 
 import pytest
-from playwright.sync_api import Locator, Page, Route, expect
+from playwright.sync_api import Page, Route, expect
 
 from conftest import Shop
 from live import Watch
@@ -12,14 +12,10 @@ from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.work.measuring import record
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
+from seen import beside, brush, line, main, press, row
 
 pytestmark = pytest.mark.browser
 READ = r"?.textContent.replace(/\s+/g, ' ').trim() ?? ''"
-
-
-def press(page: Page, *keys: str) -> None:
-    for key in keys:
-        page.keyboard.press(key)
 
 
 def type_into(page: Page, label: str, text: str, *, back: bool = False) -> None:
@@ -50,7 +46,12 @@ def become(page: Page, name: str = "Ines Torvald") -> None:
     page.goto("/who")
     tab_to(page, name)
     press(page, "Enter")
-    heading(page, "Nothing is on the bench yet" if page.locator(".start").count() else "")
+    heading(
+        page,
+        "Nothing is on the bench yet"
+        if page.get_by_role("heading", name="Nothing is on the bench yet").count()
+        else "",
+    )
 
 
 def log(page: Page, value: str, day: datetime) -> None:
@@ -74,20 +75,16 @@ def tick(page: Page, words: str) -> None:
 def look(page: Page) -> None:
     """Open a quick look from a motor's page."""
     press(page, "m")
-    expect(page.locator("#counter")).to_be_focused()
+    expect(page.get_by_label("The counter shows, in")).to_be_focused()
     tick(page, "I made it safe")
     press(page, "Enter")
-    expect(page.locator("#value-1")).to_be_focused()
-
-
-def row(page: Page, label: str) -> Locator:
-    return page.locator(".rows li").filter(has=page.get_by_text(label, exact=True))
+    expect(brush(page, "A")).to_be_focused()
 
 
 def measure(page: Page, *values: str) -> None:
     look(page)
-    for number, (value, label) in enumerate(zip(values, "ABCD", strict=False), start=1):
-        expect(page.locator(f"#value-{number}")).to_be_focused()
+    for value, label in zip(values, "ABCD", strict=False):
+        expect(brush(page, label)).to_be_focused()
         page.keyboard.type(value)
         press(page, "Enter")
         expect(row(page, label)).to_contain_text("usable")
@@ -96,8 +93,8 @@ def measure(page: Page, *values: str) -> None:
     heading(page, "Sign")
     tick(page, "Guards, covers and earth")
     press(page, "Enter")
-    expect(page.locator(".signed")).to_contain_text("Measured. Signed by")
-    page.locator(".about a").first.focus()
+    expect(main(page)).to_contain_text("Measured. Signed by")
+    main(page).get_by_role("link").first.focus()
     press(page, "Enter")
     heading(page, "Sets fitted")
 
@@ -113,7 +110,7 @@ def test_a_new_user_gets_a_date_and_fits_a_new_set_by_keyboard_alone(page: Page,
     press(page, "Enter")
     heading(page, "Add a motor")
     press(page, "2")
-    expect(page.locator("#tag")).to_be_focused()
+    expect(page.get_by_role("textbox", name="Tag", exact=True)).to_be_focused()
     for label, text in (
         ("Tag", "T-90"),
         ("Name", "Jigsaw"),
@@ -145,7 +142,7 @@ def test_a_new_user_gets_a_date_and_fits_a_new_set_by_keyboard_alone(page: Page,
     press(page, "Enter")
     heading(page, "Sets fitted")
     measure(page, "13.9", "14.05")
-    expect(page.locator(".verdict h1")).to_contain_text("First brush at its limit at about")
+    expect(line(page)).to_contain_text("First brush at its limit at about")
     press(page, "f")
     heading(page, "New set fitted")
     for _ in range(40):
@@ -183,11 +180,11 @@ def test_two_logs_and_two_rounds_make_a_date(page: Page, watch: Watch, shop: Sho
     heading(page, "Sets fitted")
     measure(page, "19.2", "19.8")
     # 2.8 mm in 160 h leave 640 h, at 20 h a week 32 weeks: the straight line, beside the forecast's band.
-    expect(page.locator(".reasons")).to_contain_text("do not exceed 900 h")
+    expect(main(page)).to_contain_text("do not exceed 900 h")
     expect(page.get_by_role("row", name=re.compile("Do not exceed"))).to_contain_text(
         f"{datetime.now() + timedelta(weeks=32):%B %Y}"
     )
-    expect(page.locator(".verdict h1")).to_contain_text("8 times in 10 between")
+    expect(line(page)).to_contain_text("8 times in 10 between")
     expect(page.get_by_role("img", name="Life line").or_(page.get_by_label("Life line")).first).to_be_visible()
 
 
@@ -200,32 +197,32 @@ def test_doubts_and_units_are_asked_about_in_place(page: Page, watch: Watch, sho
     type_into(page, "The counter shows", "12", back=True)
     press(page, "Enter")
     expect(page.get_by_role("group", name="The counter showed")).to_be_visible()
-    expect(page.locator("#counter")).to_have_value("12")
+    expect(page.get_by_label("The counter shows, in")).to_have_value("12")
     type_into(page, "The counter shows", "262")
     press(page, "Enter")
-    expect(page.locator("#value-1")).to_be_focused()
+    expect(brush(page, "A")).to_be_focused()
     page.keyboard.type("abc")
     press(page, "Enter")
     expect(page.get_by_role("alert")).to_contain_text("cannot be read as a number")
-    expect(page.locator("#value-1")).to_have_value("abc")
-    expect(page.locator("#value-1")).to_be_focused()
+    expect(brush(page, "A")).to_have_value("abc")
+    expect(brush(page, "A")).to_be_focused()
     page.keyboard.type("770")
     press(page, "Enter")
     expect(page.get_by_role("button", name="770 thou")).to_be_visible()
     page.get_by_role("button", name="770 thou").focus()
     press(page, "Enter")
     expect(row(page, "A")).to_contain_text("19.56 ± 0.05 mm")
-    page.locator("#value-2").focus()
+    brush(page, "B").focus()
     page.keyboard.type("21.8")
     press(page, "Enter")
-    expect(page.locator(".doubt")).to_contain_text("looks like new carbon")
+    expect(main(page)).to_contain_text("looks like new carbon")
     page.get_by_role("button", name="Mistyped").focus()
     press(page, "Enter")
-    expect(page.locator(".doubt")).to_have_count(0)
-    page.locator("#value-2").focus()
+    expect(main(page)).not_to_contain_text("looks like new carbon")
+    brush(page, "B").focus()
     page.keyboard.type("783")
     press(page, "Control+A", "Delete", "u")
-    expect(page.locator("#unit")).to_contain_text("in")
+    expect(page.get_by_role("button", name="in", exact=True)).to_be_visible()
     press(page, "u")
     page.keyboard.type("783")
     press(page, "Enter")
@@ -247,8 +244,8 @@ def test_whoever_types_on_while_a_reading_is_on_its_way_loses_nothing(page: Page
     press(page, "Enter")
     page.keyboard.type("20.3")
     expect(row(page, "A")).to_contain_text("usable")
-    expect(page.locator("#value-2")).to_have_value("20.3")
-    expect(page.locator("#value-2")).to_be_focused()
+    expect(brush(page, "B")).to_have_value("20.3")
+    expect(brush(page, "B")).to_be_focused()
     press(page, "Enter")
     expect(row(page, "B")).to_contain_text("usable")
 
@@ -258,16 +255,16 @@ def test_the_end_view_chooses_the_brush(page: Page, watch: Watch, shop: Shop) ->
     become(page)
     page.goto(f"/motors/{motor}")
     look(page)
-    page.locator(".pickview a").nth(1).focus()
+    page.get_by_role("group", name="End view").get_by_role("link").nth(1).focus()
     press(page, "Enter")
-    expect(page.locator("#value-2")).to_be_focused()
+    expect(brush(page, "B")).to_be_focused()
     heading(page, "B, negative: what is seen")
     page.get_by_role("button", name="sticky, moves by hand").focus()
     press(page, "Enter")
-    expect(page.locator(".verdict h1")).to_contain_text("Plan the repair. Brush B: sticky")
-    expect(page.locator(".found")).to_contain_text("Brush B: sticky, moves by hand")
+    expect(line(page)).to_contain_text("Plan the repair. Brush B: sticky")
+    expect(beside(page)).to_contain_text("Brush B: sticky, moves by hand")
     press(page, "z")
-    expect(page.locator(".found")).to_have_count(0)
+    expect(beside(page)).not_to_contain_text("Found on this visit")
 
 
 @pytest.mark.parametrize("light", ["light", "dark"])

@@ -1,0 +1,99 @@
+"""What a person finds on a page: by its role and the words on it, never by how it is marked up."""
+
+import re
+
+import pytest
+from playwright.sync_api import Locator, Page, expect
+
+# The words of what has the focus: its own name, its label, or what stands on it.
+_NAMED = """() => {
+  const e = document.activeElement;
+  const words = e.getAttribute('aria-label') || (e.labels && e.labels.length ? e.labels[0].textContent : e.textContent);
+  return words.replace(/\\s+/g, ' ').trim();
+}"""
+
+
+_AROUND = """() => {
+  const at = document.activeElement, e = at.closest('[role=group][aria-label], li') || at.closest('tr, form');
+  return e ? e.getAttribute('aria-label') || e.textContent : '';
+}"""
+
+
+def press(page: Page, *keys: str) -> None:
+    for key in keys:
+        page.keyboard.press(key)
+
+
+def line(page: Page) -> Locator:
+    """Return the sentence that says what to do."""
+    return page.get_by_role("heading", level=1)
+
+
+def main(page: Page) -> Locator:
+    return page.get_by_role("main")
+
+
+def waiting(page: Page) -> Locator:
+    """Return the bar of what waits in the browser."""
+    return page.get_by_role("status", name="Waiting to be kept")
+
+
+def brush(page: Page, label: str) -> Locator:
+    """Return the field in which a brush is measured."""
+    return page.get_by_role("textbox", name=re.compile(rf"^{label}\s*[+−]$"))
+
+
+def rows(page: Page) -> Locator:
+    return page.get_by_role("list", name="Brushes")
+
+
+def row(page: Page, label: str) -> Locator:
+    return rows(page).get_by_role("listitem").filter(has=page.get_by_text(label, exact=True))
+
+
+def beside(page: Page) -> Locator:
+    return page.get_by_role("complementary", name="So far")
+
+
+def part(page: Page, words: str) -> Locator:
+    """Return what unfolds under these words."""
+    return page.get_by_role("group").filter(has=page.get_by_text(words, exact=True)).last
+
+
+def fold(page: Page, words: str) -> Locator:
+    """Return the line that unfolds a part."""
+    return page.locator("summary").filter(has_text=words)
+
+
+def tab_on(page: Page, words: str, within: str = "") -> None:
+    """Tab on until something that begins with these words has the focus, inside something with other words on it."""
+    for _ in range(160):
+        named = str(page.evaluate(_NAMED))
+        if named.startswith(words) and (not within or within in _around(page)):
+            return
+        press(page, "Tab")
+    pytest.fail(f"no way by Tab to “{words}”")
+
+
+def _around(page: Page) -> str:
+    """Return the words of the group, row or item that has the focus in it."""
+    return str(page.evaluate(_AROUND))
+
+
+def hit(page: Page, words: str, within: str = "") -> None:
+    """Press a button that Tab reaches, and wait until it shows as pressed."""
+    tab_on(page, words, within)
+    press(page, "Enter")
+    expect(page.locator("*:focus")).to_have_attribute("aria-pressed", "true")
+
+
+def put(page: Page, words: str, text: str, within: str = "") -> None:
+    tab_on(page, words, within)
+    press(page, "Control+A")
+    page.keyboard.type(text)
+
+
+def do_all_steps(page: Page) -> None:
+    """Press every step of a gate that Tab reaches."""
+    for button in page.get_by_role("group", name="Steps").get_by_role("button").all():
+        hit(page, button.inner_text().split("\n")[0])
