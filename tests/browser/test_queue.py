@@ -60,7 +60,8 @@ def test_entries_belong_to_their_person_and_wait_until_they_are_back(
     expect(row(ines, "B")).to_contain_text("usable")
     assert typed(shop, sheet) == ["19.9"]
     work_as(ines, "Ines Torvald")
-    expect(waiting(ines)).to_be_hidden()
+    ines.goto(f"/sheets/{sheet}/brushes")
+    expect(brush(ines, "A")).to_have_value("19.4")
     assert typed(shop, sheet) == ["19.4", "19.9"]
     by = shop.conn.execute("select a.person_id from reading r join act a on a.id = r.act_id where r.typed = '19.4'")
     assert [r["person_id"] for r in by] == ["person-of-test"]
@@ -77,7 +78,7 @@ def test_a_page_left_open_from_another_person_enters_nothing_in_the_wrong_name(
     expect(waiting(ines)).to_contain_text("Somebody else works on this device now")
     assert typed(shop, sheet) == []
     work_as(other, "Ines Torvald")
-    expect(waiting(other)).to_be_hidden()
+    expect(waiting(ines)).to_be_hidden()
     assert typed(shop, sheet) == ["19.4"]
 
 

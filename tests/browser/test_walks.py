@@ -65,7 +65,7 @@ def log(page: Page, value: str, day: datetime) -> None:
 
 def tick(page: Page, words: str) -> None:
     for _ in range(60):
-        if page.evaluate(f"words => (document.activeElement.closest('label.tick'){READ}).includes(words)", words):
+        if page.evaluate(f"words => (document.activeElement.closest('label'){READ}).includes(words)", words):
             press(page, "Space")
             return
         page.keyboard.press("Tab")

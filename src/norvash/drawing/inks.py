@@ -111,10 +111,17 @@ def stylesheet() -> str:
     lines += ["}", ""]
     for ink, attributes in INKS.items():
         shown = {k: v for k, v in attributes.items() if not k.startswith("font")}
-        lines.append(f"svg .{ink} {{")
+        lines.append(f"{_selector(ink)} {{")
         lines += [f"  {k}: {f'var(--{v[1:]})' if v.startswith('@') else v};" for k, v in shown.items()]
         lines += ["}", ""]
     return "\n".join(lines[:-1]) + "\n"
+
+
+def _selector(ink: str) -> str:
+    """Return what an ink is found by: by its class alone, for what a page defines once is shown in trees of their own."""
+    if "text" in ink or ink == "numeral":
+        return f".drawing text.{ink}"
+    return {"rule": "path.rule", "span": "rect.span"}.get(ink, f".{ink}")
 
 
 def _either(light: str, dark: str) -> str:
