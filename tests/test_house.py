@@ -15,6 +15,7 @@ from norvash.core.rules.catalogue import FAMILIES, RULES, SCHOOLS_BY_ID
 from norvash.core.rules.fitting import CONTACT_DROP, GRADE_FAMILIES
 from norvash.core.rules.readings import INSTRUMENT
 from norvash.core.sheet.stages.catalogue import FINDINGS
+from norvash.drawing.inks import stylesheet
 from norvash.errors import NotFound
 from norvash.web.app import create_app
 
@@ -38,6 +39,15 @@ def test_the_browser_finds_things_as_a_person_does() -> None:
     by_mark = [s for s in found if re.search(r"[.#\[]", s) and not re.search(r"\bsvg\b|^\.(dark|fan|straight)$", s)]
     assert len(found) > 20
     assert len(by_mark) <= 20, by_mark
+
+
+def test_colours_are_named_once() -> None:
+    """Pages and drawings have them from one list; the styles of the browser are written from it by `make styles`."""
+    styles = SOURCE / "web/static/styles"
+    assert (styles / "inks.css").read_text() == stylesheet()
+    own = [*styles.glob("*.css"), *(p for p in (SOURCE / "drawing").rglob("*.py"))]
+    hex_colour = re.compile(r"#[0-9a-fA-F]{3}(?:[0-9a-fA-F]{3})?\b")
+    assert {p.name for p in own if hex_colour.search(p.read_text())} == {"inks.css", "inks.py"}
 
 
 def test_vendored_files_match_their_manifest() -> None:

@@ -192,3 +192,34 @@ def test_a_doubt_left_open_is_settled_on_the_motors_page(ines: Page, watch: Watc
     expect(ines.get_by_role("link", name="Stage on")).to_be_focused()
     expect(line(ines)).to_contain_text("First brush at its limit at about")
     expect(main(ines)).not_to_contain_text("looks like new carbon")
+
+
+def test_fields_appear_with_the_answers_they_belong_to(ines: Page, watch: Watch) -> None:
+    ines.goto("/motors/new?motor_class=tool")
+    since, counter = ines.get_by_label("These brushes were new on"), ines.get_by_label("The counter showed then")
+    expect(since).to_be_visible()
+    expect(counter).to_be_visible()
+    ines.get_by_label("Use is counted in").select_option("years")
+    expect(counter).to_be_hidden()
+    expect(since).to_be_visible()
+    ines.get_by_label("They are new now").check()
+    expect(since).to_be_hidden()
+    ines.get_by_label("They are new now").uncheck()
+    ines.get_by_label("Use is counted in").select_option("starts")
+    expect(counter).to_be_visible()
+
+
+def test_an_answer_follows_what_is_typed(ines: Page, watch: Watch) -> None:
+    watch.answers = {422}
+    ines.goto("/sums/usable-carbon?length_mm=12&new_mm=16&limit_mm=6")
+    expect(main(ines)).to_contain_text("60")
+    length = ines.get_by_label("Length now")
+    length.focus()
+    ines.keyboard.press("Control+A")
+    ines.keyboard.type("8.5")
+    expect(ines.get_by_role("row", name="usable")).to_contain_text("25")
+    expect(length).to_be_focused()
+    assert "length_mm=8.5" in ines.url
+    ines.keyboard.type("x")
+    expect(ines.get_by_role("alert")).to_contain_text("does not belong here")
+    expect(length).to_have_value("8.5x")

@@ -118,7 +118,7 @@ def stylesheet() -> str:
 
 
 def _selector(ink: str) -> str:
-    """Return what an ink is found by: by its class alone, for what a page defines once is shown in trees of their own."""
+    """Return what finds an ink: its class alone, for what a page defines once is shown in trees of their own."""
     if "text" in ink or ink == "numeral":
         return f".drawing text.{ink}"
     return {"rule": "path.rule", "span": "rect.span"}.get(ink, f".{ink}")
