@@ -141,7 +141,7 @@ def saved_readings(client: Client, motor: str, commit: Callable[[], float]) -> d
         answering.append((time.perf_counter() - started) * 1000)
         if status != 303:
             raise SystemExit(f"a reading was refused: {status}")
-        replaces[position] = newest(page, "place", str(position))
+        replaces[position] = newest(page, place=str(position), stage="brushes", method="length")
     return {
         "bare commit": statistics.quantiles(bare, n=20)[-1],
         "saved": statistics.quantiles(saving, n=20)[-1],

@@ -3,18 +3,24 @@
 import http.client
 import re
 import uuid
-from urllib.parse import urlencode
+from html import unescape
+from urllib.parse import parse_qsl, urlencode, urlsplit
 
 from norvash.bench.fleet import PERSON
 
 
-def newest(page: str, named: str, value: str, place: str = "") -> str:
-    """Return the id of the entry that stands in a form of a page, by the hidden input that names it; empty without."""
-    at = rf'<input type="hidden" name="place" value="{place}">\s*' if place else ""
-    found = re.search(
-        rf'name="{named}" value="{re.escape(value)}">\s*{at}<input type="hidden" name="replaces" value="([^"]*)', page
-    )
-    return found.group(1) if found else ""
+def newest(page: str, **said: str) -> str:
+    """Return the id of the entry that stands in the form of a page whose address says this; empty without."""
+    for address in re.findall(r'action="([^"?]+\?[^"]+)"', page):
+        query = dict(parse_qsl(urlsplit(unescape(address)).query))
+        if all(query.get(name, "") == value for name, value in said.items()):
+            return query.get("replaces", "")
+    return ""
+
+
+def marks(page: str) -> dict[str, str]:
+    """Return the parts that a page or an answer shows, with their marks."""
+    return {id_: mark for mark, id_ in re.findall(r'data-part="([0-9a-f]{8})"[^>]*?\sid="([^"]+)"', page)}
 
 
 class Client:
@@ -29,15 +35,16 @@ class Client:
         answer = self.conn.getresponse()
         return answer.status, answer.read().decode()
 
-    def post(self, path: str, *, at_once: bool = False, **typed: str) -> tuple[int, str]:
-        """Send a form; return status and where it leads, or with `at_once` the page that answers it."""
+    def post(self, path: str, *, has: dict[str, str] | None = None, **typed: str) -> tuple[int, str]:
+        """Send a form; return status and where it leads, or what answers a browser that has these parts."""
         headers = {
             "Cookie": f"norvash_person={PERSON}",
             "Origin": f"http://127.0.0.1:{self.port}",
             "Content-Type": "application/x-www-form-urlencoded",
         }
-        if at_once:
+        if has is not None:
             headers["Prefer"] = "return=representation"
+            headers["Norvash-Has"] = ",".join(f"{id_}={mark}" for id_, mark in has.items())
         self.conn.request("POST", path, urlencode({"act_id": uuid.uuid4().hex, **typed}), headers)
         answer = self.conn.getresponse()
         page = answer.read().decode()

@@ -4,9 +4,10 @@ import statistics
 import sys
 import threading
 import time
+from collections import defaultdict
 from collections.abc import Sequence
 
-from norvash.bench.client import Client, newest
+from norvash.bench.client import Client, marks, newest
 
 _PAUSE_S, _ENTRIES = 0.4, 200
 _SIGNS = ("weak", "loud", "hot", "smell", "crackles", "damp")
@@ -17,6 +18,7 @@ class Typist:
 
     def __init__(self, port: int, motor: str) -> None:
         self.client, self.replaces = Client(port), dict[str, str]()
+        self.has: dict[str, dict[str, str]] = defaultdict(dict)
         _, self.at = self.client.post(f"/motors/{motor}/sheets", sheet_kind="full", counter="")
         self._keep("waive.safe", "0", "safe", "measured on the bench")
 
@@ -25,7 +27,7 @@ class Typist:
         started = time.perf_counter()
         status, page = self.client.post(
             f"{self.at}/entries",
-            at_once=True,
+            has=self.has[stage],
             field=field,
             place=place,
             stage=stage,
@@ -36,14 +38,15 @@ class Typist:
         took = (time.perf_counter() - started) * 1000
         if status != 200:
             raise SystemExit(f"an entry was refused: {status}")
-        self.replaces[field + place] = newest(page, "field", field, "" if place == "0" else place)
+        self._saw(stage, page)
+        self.replaces[field + place] = newest(page, field=field, place="" if place == "0" else place)
         return took
 
     def _measure(self, place: str, value: str) -> float:
         started = time.perf_counter()
         status, page = self.client.post(
             f"{self.at}/readings",
-            at_once=True,
+            has=self.has["brushes"],
             place=place,
             stage="brushes",
             value=value,
@@ -52,8 +55,12 @@ class Typist:
         took = (time.perf_counter() - started) * 1000
         if status != 200:
             raise SystemExit(f"a reading was refused: {status}")
-        self.replaces[place] = newest(page, "place", place)
+        self._saw("brushes", page)
+        self.replaces[place] = newest(page, place=place, stage="brushes", method="length")
         return took
+
+    def _saw(self, stage: str, answer: str) -> None:
+        self.has[stage] |= marks(answer)
 
     def enter(self, i: int) -> float:
         """Enter the i-th thing: a reading, a force, a sign, a remark, in turns."""

@@ -192,9 +192,10 @@ def page(request: Request, template: str, status: int = 200, /, **values: Any) -
     values.setdefault("path", request.scope["path"])
     values.setdefault("faults", request.app.state.faults)
     theme = request.cookies.get("norvash_theme", "")
-    parts, has = Parts(values.get("act_id", "")), had(request)
+    values.setdefault("parts", Parts(values.get("act_id", "")))
+    parts, has = values["parts"], had(request)
     text = ENVIRONMENT.get_template(template).render(
-        request=request, theme=theme if theme in ("light", "dark") else "", parts=parts, has=has, **values
+        request=request, theme=theme if theme in ("light", "dark") else "", has=has, **values
     )
     if has is not None and parts.outermost:
         text = _SHELL.format(values["path"], values.get("as_of", ""), Markup(parts.fragment(has)))  # noqa: S704

@@ -32,7 +32,7 @@ from norvash.web.pages import bench, state, who
 from norvash.web.security import Guard
 from norvash.work.site import clock
 
-_WORTH_PACKING_BYTES, _PACKED = 1000, 4
+_WORTH_PACKING_BYTES, _PACKED = 1000, 2
 _LOADING = threading.Lock()  # the routes of one process are put together one after another
 _LAST_WORK_S, _AGAIN_S, _SETTLED_S = 0.5, 5.0, 0.2
 

@@ -7,7 +7,7 @@ it outside the parts that it holds itself, so that one changed row is sent as on
 import re
 from collections.abc import Callable
 from dataclasses import dataclass, field
-from hashlib import blake2s
+from zlib import crc32
 
 from fastapi import Request
 from jinja2 import pass_context
@@ -18,7 +18,7 @@ HAS = "norvash-has"
 _OPENING = re.compile(r'\s*<[a-z][a-z0-9]*(?=[^>]*?\sid="([^"]+)")')
 
 
-@dataclass(slots=True)
+@dataclass(slots=True, eq=False)
 class Part:
     """One part as it was rendered: its id, the mark of what is its own, its text, and the parts that it holds."""
 
@@ -34,29 +34,38 @@ class Part:
         return [text for part in self.held for text in part.changed(has)]
 
 
-@dataclass(slots=True)
+@dataclass(slots=True, eq=False)
 class Parts:
     """The parts of one page, as they come; `passing` is what differs at each rendering and does not count."""
 
     passing: str = ""
     outermost: list[Part] = field(default_factory=list)
 
-    def add(self, text: str) -> str:
-        """Keep a part, and return it with its mark.
+    def add(self, drawn: Callable[[], str]) -> str:
+        """Keep what is drawn as a part, which holds the parts that are kept meanwhile, and return it with its mark.
 
         Raises: ValueError for an element without an id.
         """
+        before = len(self.outermost)
+        text = str(drawn())
         opening = _OPENING.match(text)
         if opening is None:
             raise ValueError(f"a part of a page is one element with an id, not {text[:80]!r}")
-        held = [p for p in self.outermost if p.text in text]
-        own = text.replace(self.passing, "") if self.passing else text
-        for part in held:
-            own = own.replace(part.text.replace(self.passing, "") if self.passing else part.text, f"<{part.id}>")
-        mark = blake2s(own.encode(), digest_size=4).hexdigest()
+        held = self.outermost[before:]
+        mark = f"{crc32(self._own(text, held).encode()):08x}"
         marked = f'{text[: opening.end()]} data-part="{mark}"{text[opening.end() :]}'
-        self.outermost = [p for p in self.outermost if p not in held] + [Part(opening[1], mark, marked, held)]
+        self.outermost[before:] = [Part(opening[1], mark, marked, held)]
         return marked
+
+    def _own(self, text: str, held: list[Part]) -> str:
+        """Return what stands in a part outside the parts that it holds, in their order."""
+        own, at = [], 0
+        for part in held:
+            begins = text.index(part.text, at)
+            own += [text[at:begins], f"<{part.id}>"]
+            at = begins + len(part.text)
+        whole = "".join([*own, text[at:]])
+        return whole.replace(self.passing, "") if self.passing else whole
 
     def fragment(self, has: dict[str, str]) -> str:
         """Return the texts of all parts that a browser does not have as they are now."""
@@ -66,7 +75,7 @@ class Parts:
 @pass_context
 def part(context: Context, caller: Callable[[], str]) -> Markup:
     """Make an element of a page a part of it: called around it by the template."""
-    return Markup(context["parts"].add(str(caller())))  # noqa: S704  (rendered by the template)
+    return Markup(context["parts"].add(caller))  # noqa: S704  (rendered by the template)
 
 
 def had(request: Request) -> dict[str, str] | None:

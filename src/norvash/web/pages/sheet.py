@@ -11,6 +11,7 @@ from norvash.store import rounds, sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import ReadingForm, whole
+from norvash.web.fragments import Parts
 from norvash.web.stages.hidden import Hidden
 from norvash.web.stages.page import stage_page
 from norvash.work.measuring import note, record
@@ -54,6 +55,7 @@ def _stage(
         raise NotFound("This sheet has no such stage.", "Choose one from its rail.")
     at = f"{typed.get('field', '')}.{whole(typed.get('place', '')) or 0}" if error else ""
     shown_page, act_id = stage_page(conn, shown, here, typed), fresh_id()
+    parts = Parts(act_id)
     return page(
         request,
         "sheet.html",
@@ -73,7 +75,15 @@ def _stage(
         stage=stage,
         position=shown_page.position,
         act_id=act_id,
-        hidden=Hidden(shown_page.fields, act_id, stage, shown_page.position),
+        parts=parts,
+        hidden=Hidden(
+            fields=shown_page.fields,
+            parts=parts,
+            sheet_id=shown.sheet.id,
+            act_id=act_id,
+            stage=stage,
+            position=shown_page.position,
+        ),
         typed=typed,
         error=error,
         error_at=at,

@@ -1,22 +1,26 @@
 """What every form of an entry says beside its value: what it is an entry of, and what the person saw there."""
 
+from collections.abc import Callable
 from dataclasses import dataclass
-from urllib.parse import urlencode
+from urllib.parse import quote
 
 from markupsafe import Markup, escape
 
 from norvash.core.sheet.given import Given
+from norvash.web.fragments import Parts
 from norvash.web.stages.fields import Entry, StageFields
 
 _NAME, _NEXT = "\x1f", "\x1e"  # no text has a control
 _FIELD = '<input type="hidden" name="'
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Hidden:
-    """Writes the addresses and the hidden fields of the forms on one page; it has dozens."""
+    """Writes the forms of the entries on one page with their addresses and hidden fields; it has dozens."""
 
     fields: StageFields
+    parts: Parts
+    sheet_id: str
     act_id: str
     stage: str
     position: int
@@ -35,20 +39,43 @@ class Hidden:
             }
         )
 
-    def address(self, sheet_id: str, entry: Entry, answer: str = "") -> Markup:
+    def form(
+        self,
+        entry: Entry,
+        look: str = "",
+        *,
+        caller: Callable[[], Markup],
+        question: Markup | str = "",
+        twin: str = "",
+        says: str = "",
+    ) -> Markup:
+        """Return the form of an entry around what is called inside it, as a part of its page.
+
+        `question` is asked below it, for a form holds no other; `twin` tells apart a second form of the same entry;
+        `says` is what it is of where no label in it does.
+        """
+        named = escape(says) and f' data-says="{escape(says)}"'
+        opening = f'<form method="post" action="{self.address(entry)}" class="entry {look}"{named} data-entry>'
+
+        def drawn() -> str:
+            return f'<div id="entry-{entry.key}{twin}" class="entry-of">{opening}{caller()}</form>{question}</div>'
+
+        return Markup(self.parts.add(drawn))  # noqa: S704  (the template escapes what it calls)
+
+    def address(self, entry: Entry, answer: str = "") -> Markup:
         """Return where an entry is sent: what it is of, which act it would be, what it stands over, in which sight."""
         self.fields.drew(entry.field.id, entry.place)
-        said = {"field": entry.field.id, "stage": self.stage}
+        said = f"/sheets/{self.sheet_id}/entries?field={entry.field.id}&amp;stage={self.stage}"
         if entry.place:
-            said["place"] = str(entry.place)
+            said += f"&amp;place={entry.place}"
         if self.position:
-            said["position"] = str(self.position)
+            said += f"&amp;position={self.position}"
         if entry.sight and entry.field.sighted:
-            said |= {"sight": entry.sight, "touched": "1" if entry.both else "0"}
+            said += f"&amp;sight={entry.sight}&amp;touched={'1' if entry.both else '0'}"
         if entry.given:
-            said["replaces"] = entry.given.id
-        said["act_id"] = f"{self.act_id}-{entry.field.id}-{entry.place}{answer}"
-        return escape(f"/sheets/{sheet_id}/entries?{urlencode(said)}")
+            said += f"&amp;replaces={quote(entry.given.id)}"
+        # Ids of fields and stages, sights and numbers are plain in an address; so is what is written here.
+        return Markup(f"{said}&amp;act_id={self.act_id}-{entry.field.id}-{entry.place}{answer}")  # noqa: S704
 
 
 def _fields(put: dict[str, str]) -> Markup:
