@@ -5,7 +5,7 @@ from datetime import datetime, timedelta
 from pathlib import Path
 
 import pytest
-from playwright.sync_api import Locator, Page, expect
+from playwright.sync_api import BrowserContext, Locator, Page, expect
 
 from conftest import Shop
 from live import Watch
@@ -55,6 +55,23 @@ def test_a_page_of_the_hours_book_by_keyboard(ines: Page, watch: Watch, shop: Sh
     expect(book_row(ines, 0)).to_contain_text("kept")
     assert [e.total_units for e in use.list_entries(shop.conn, house[0])][-2:] == [275, 295]
     assert len(use.list_entries(shop.conn, house[2])) == 1
+
+
+def test_a_row_that_cannot_be_sent_says_so_and_keeps_what_was_typed(
+    ines: Page, context: BrowserContext, watch: Watch, shop: Shop, house: list[str]
+) -> None:
+    watch.cut = True
+    ines.goto("/hours")
+    context.set_offline(True)
+    field = ines.get_by_label("Winch 1 shows now")
+    field.fill("275")
+    field.press("Enter")
+    expect(book_row(ines, 0).get_by_role("alert")).to_contain_text("It was not sent: the network is away")
+    expect(field).to_have_value("275")
+    context.set_offline(False)
+    field.press("Enter")
+    expect(book_row(ines, 0)).to_contain_text("kept")
+    assert [e.total_units for e in use.list_entries(shop.conn, house[0])][-1] == 275
 
 
 def test_readings_from_a_file(ines: Page, watch: Watch, shop: Shop, house: list[str], tmp_path: Path) -> None:

@@ -211,6 +211,25 @@ def test_a_page_from_before_an_upgrade_says_so_and_loses_nothing(ines: Page, she
     assert typed(shop, sheet) == ["19.9"]
 
 
+def test_a_form_that_was_sent_before_the_scripts_came_is_answered_like_any_other(
+    ines: Page, watch: Watch, sheet: str, shop: Shop
+) -> None:
+    watch.answers = {422}
+    ines.goto(f"/sheets/{sheet}/brushes")
+    brush(ines, "A").fill("abc")
+    with ines.expect_navigation():
+        brush(ines, "A").evaluate("field => field.form.submit()")
+    expect(ines.get_by_role("alert")).to_contain_text("cannot be read as a number")
+    expect(brush(ines, "A")).to_have_value("abc")
+    enter(ines, "A", "770")
+    expect(ines.get_by_role("button", name="770 thou")).to_be_visible()
+    expect(brush(ines, "A")).to_have_value("770")
+    assert ines.url.endswith(f"/sheets/{sheet}/brushes")
+    ines.get_by_role("button", name="770 thou").click()
+    expect(row(ines, "A")).to_contain_text("19.56 ± 0.05 mm")
+    assert typed(shop, sheet) == ["770 thou"]
+
+
 def test_an_entry_is_answered_by_what_it_changes(ines: Page, watch: Watch, sheet: str) -> None:
     """The answer is a fragment, packed; focus, caret, what is typed elsewhere and what is unfolded stay."""
     ines.goto(f"/sheets/{sheet}/brushes")

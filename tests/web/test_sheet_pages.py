@@ -40,7 +40,8 @@ def test_every_stage_shows_all_that_it_can_hold(client: TestClient, shop: Shop, 
     copper = unescape(before["commutator"].text)
     assert "Cut: " in copper
     assert "Radius of the brush face" in copper
-    assert "bar-map-figure" in copper
+    assert f'data-loads="/sheets/{sheet}/bar-map"' in copper
+    assert "bar-map-figure" in client.get(f"/sheets/{sheet}/bar-map").text
     assert "2 more such cuts" in copper or "no further cut" in copper
     assert "Insulation 1.5 MΩ" in unescape(before["windings"].text)
     assert "Polarization index 1.00" in unescape(before["windings"].text)

@@ -77,6 +77,7 @@ export const live = () => ({
 // One row of a book: kept by Enter, which moves on, or when it is left; the server sends the row back.
 export const row = () => ({
   moving: false,
+  away: false,
 
   async keep() {
     const form = this.$root;
@@ -84,6 +85,7 @@ export const row = () => ({
       return;
     }
     form.dataset.sent = form.elements.value.value;
+    this.away = false;
     const headers = { "Content-Type": "application/x-www-form-urlencoded", "Norvash-Has": "" };
     try {
       const answer = await ask(form.getAttribute("action"), { method: "POST", headers, body: new URLSearchParams(new FormData(form)) });
@@ -94,7 +96,7 @@ export const row = () => ({
       }
     } catch {
       delete form.dataset.sent;
-      form.submit();
+      this.away = true;
     }
   },
 

@@ -15,6 +15,16 @@ let left = false;
 const sheet = () => document.querySelector("[data-sheet]");
 const measures = () => [...document.querySelectorAll("[data-measure]")];
 
+// A form that was sent before this script was there is answered at its own address: the page takes that of its stage.
+function takeAddress() {
+  const position = new URLSearchParams(location.search).get("position");
+  if (location.pathname !== sheet().dataset.path) {
+    history.replaceState(null, "", sheet().dataset.path + (position ? "?position=" + position : ""));
+  }
+}
+
+takeAddress();
+
 function token() {
   if (!sessionStorage.getItem(LISTENS)) {
     sessionStorage.setItem(LISTENS, newId());
@@ -27,7 +37,7 @@ const press = (seq) => sessionStorage.setItem(PRESSED, seq);
 
 // Whoever is typing keeps the page; one that has to be loaded anew waits for them no longer than for the queue.
 function anew(path) {
-  if (path && path !== location.pathname) {
+  if (path) {
     location.assign(path);
   } else {
     location.reload();
@@ -40,7 +50,7 @@ function show(html, item) {
   if (!root || !root.dataset.version) {
     return false;
   }
-  if (root.dataset.fragment !== location.pathname) {
+  if (root.dataset.fragment !== now.dataset.path) {
     anew(root.dataset.fragment);
     return true;
   }
