@@ -20,6 +20,8 @@ _AROUND = """() => {
 
 
 def press(page: Page, *keys: str) -> None:
+    """Press keys on a page whose scripts are there: before that the browser itself would send its forms."""
+    page.wait_for_function("document.documentElement.dataset.ready !== undefined")
     for key in keys:
         page.keyboard.press(key)
 

@@ -116,3 +116,9 @@ def ruled(rule_id: str, value: float = 0.0, *, scope: str = "site", scope_id: st
         why="tried",
         word=word,
     )
+
+
+def whole(said: Verdict) -> str:
+    """Return all that a verdict says: its line with the figures, its word, its flags and its reasons."""
+    figures = (f"{f.value} {f.words}: {f.beside}" for f in said.figures)
+    return "\n".join([said.sentence, *figures, said.word, *said.flags, *(r.text for r in said.reasons)])

@@ -106,7 +106,7 @@ def test_a_type_is_made_and_lends_its_figures(ines: Page, watch: Watch) -> None:
     ines.get_by_role("checkbox", name="They are new now").press("Space")
     keys(ines, "Enter")
     expect(main(ines)).to_contain_text("Hoist motor")
-    expect(line(ines)).to_contain_text("new brushes are 31.8 mm and may wear to 14.0 mm")
+    expect(main(ines)).to_contain_text("New brushes are 31.8 mm and may wear to 14.0 mm")
 
 
 def test_classes_are_drawn_to_one_scale(ines: Page, watch: Watch) -> None:
@@ -190,7 +190,7 @@ def test_a_doubt_left_open_is_settled_on_the_motors_page(ines: Page, watch: Watc
         keys(ines, "Enter")
         expect(row(ines, "AB"[number - 1])).to_contain_text("usable")
     expect(ines.get_by_role("link", name="Stage on")).to_be_focused()
-    expect(line(ines)).to_contain_text("First brush at its limit at about")
+    expect(main(ines)).to_contain_text("limit about")
     expect(main(ines)).not_to_contain_text("looks like new carbon")
 
 

@@ -118,7 +118,7 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     watch.answers = {422}
     open_sheet(page, winch)
     hit(page, "dead without a sign")
-    expect(line(page)).to_contain_text("Next, ")
+    expect(main(page)).to_contain_text("next: ")
     hit(page, "suddenly")
     expect(beside(page)).to_contain_text("Likely causes")
     press(page, "]")
@@ -155,6 +155,7 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     expect(page.get_by_role("button", pressed=True)).to_have_count(0)  # power was on since
     make_safe(page)
     page.goto(page.url.replace("/safe", "/brushes"))
+    tab_on(page, "A")
     expect(brush(page, "A")).to_be_focused()
     press(page, "x")
     expect(brush(page, "A")).to_have_value("19.42 mm")

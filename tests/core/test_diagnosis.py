@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 
 from norvash.core.diagnosis.causes import CAUSES, base_rates
 from norvash.core.diagnosis.checks import CHECKS
-from norvash.core.diagnosis.ranking import Situation, diagnose, entropy, expected_drop, likelihoods, strengths
+from norvash.core.diagnosis.ranking import Situation, diagnose, entropy, likelihoods, strengths, worth_of
 from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.diagnosis.signs import SIGNS, offered
 from norvash.core.motor.classes import TEMPLATES
@@ -178,7 +178,7 @@ def test_the_expected_drop_is_the_mean_over_the_answers(rules: MotorRules) -> No
         likely = sum(p * likelihoods("tapped", strengths(rules))[c][answer] for c, p in chances.items())
         left += likely * diagnose("tool", {**seen, "tapped": answer}, rules).entropy_bits
     assert tap.drop_bits == pytest.approx(found.entropy_bits - left)
-    assert expected_drop(tap.check, chances, seen, "tool", strengths(rules)) == pytest.approx(tap.drop_bits)
+    assert worth_of(tap.check, chances, seen, "tool", strengths(rules)).drop_bits == pytest.approx(tap.drop_bits)
 
 
 def test_the_proven_causes_of_the_house_count_beside_the_table_from_twenty_on() -> None:

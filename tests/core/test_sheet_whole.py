@@ -90,7 +90,7 @@ def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
             f"causes: {[(r.cause.id, round(r.chance, 4)) for r in cause.ranked[:4]]};"
             f" {[(c.check.id, round(c.drop_bits, 3)) for c in cause.checks[:4]]}"
         )
-    yield f"says: {said.word}: {said.sentence}"
+    yield f"says: {said.word}: {said.sentence} {[f'{f.value} {f.words}' for f in said.figures]}"
     yield from (f"reason: {r.text} {' '.join(f.rule_id for f in r.figures)}" for r in said.reasons)
     yield from (
         f"gate {g}: {x.state} {x.person} {x.at} {x.why} {'; '.join(x.missing)}"

@@ -21,7 +21,7 @@ from norvash.core.verdict.judging import findings
 from norvash.core.verdict.proportion import remarks
 from norvash.core.verdict.sentence import verdict
 from norvash.errors import InputError
-from states import FITTED, TODAY, a_round, foreseen, judge, ruled, standing, state
+from states import FITTED, TODAY, a_round, foreseen, judge, ruled, standing, state, whole
 from whole import assert_nothing_moved
 
 # A set of which nothing is measured, and whose first look has not come.
@@ -67,7 +67,7 @@ def test_what_is_said(given_state: MotorState, grade: str | None, act: str, word
     found, said = judge(given_state)
     assert found.grade == grade
     assert said.act.startswith(act)
-    assert words in said.sentence
+    assert words in whole(said)
     assert not flag or flag in said.flags
     assert said.reasons
     assert all(f.rule_id in RULES for r in said.reasons for f in r.figures)
@@ -93,7 +93,7 @@ def test_the_straight_line_and_its_dates_stand_beside_the_forecast() -> None:
     assert found.look is not None
     assert (found.look.name, found.days.look_on) == ("forecast", ahead.look_on)
     assert [d.name for d in found.dues] == ["forecast", "calendar limit"]
-    assert "at most 5 chances in 100" in said.by_when
+    assert [f.words for f in said.figures] == ["limit about", "look by", "plan by", "how sure"]
 
 
 def test_past_its_date_or_its_look_a_motor_says_so() -> None:
@@ -124,11 +124,11 @@ def test_past_its_date_or_its_look_a_motor_says_so() -> None:
 WORDS: dict[str, tuple[MotorState, tuple[str, ...]]] = {
     "nothing measured": (
         YOUNG,
-        ("From the expected life only, half of such sets last", "narrows this about four times"),
+        ("half of such sets last: from the expected life only", "narrows this about four times"),
     ),
     "by rule": (
         state(a_round(20, 15, 16, sd=0.4)),
-        ("First brush at its limit at about", "a caliper would narrow this range"),
+        ("The first brush is at its limit 8 times in 10 between", "a caliper would narrow this range"),
     ),
     "an idle spell": (
         replace(
@@ -162,8 +162,7 @@ WORDS: dict[str, tuple[MotorState, tuple[str, ...]]] = {
 @pytest.mark.parametrize(("given_state", "words"), WORDS.values(), ids=WORDS)
 def test_the_forecast_in_words(given_state: MotorState, words: tuple[str, ...]) -> None:
     _, said = judge(given_state)
-    whole = " ".join((said.sentence, *said.flags, *(r.text for r in said.reasons)))
-    assert [w for w in words if w not in whole] == []
+    assert [w for w in words if w not in whole(said)] == []
 
 
 def whole_answers(rules: MotorRules) -> list[object]:
@@ -218,7 +217,7 @@ def whole_answers(rules: MotorRules) -> list[object]:
         by_policy,
     ]
     judged = [judge(s, rules) for s in states]
-    said = ["\n".join([v.sentence, v.word, *v.flags, *(r.text for r in v.reasons)]) for _, v in judged]
+    said = [whole(v) for _, v in judged]
     return [*said, *(ruler_of(found, s).as_plain() for (found, _), s in zip(judged, states, strict=True))]
 
 
@@ -290,14 +289,14 @@ def test_measured_starting_lengths_replace_the_nominal() -> None:
 @pytest.mark.parametrize(
     ("own", "words"),
     [
-        ({"length_unit": "in"}, ("0.276 in to its limit", " h, ")),
-        ({"length_unit": "thou"}, ("276 thou to its limit", " h, ")),
-        ({"unit_of_use": "starts"}, ("7.0 mm to its limit", " starts, ")),
+        ({"length_unit": "in"}, ("0.276 in to its limit", " h limit about: ")),
+        ({"length_unit": "thou"}, ("276 thou to its limit", " h limit about: ")),
+        ({"unit_of_use": "starts"}, ("7.0 mm to its limit", " starts limit about: ")),
     ],
 )
 def test_the_sentence_is_in_the_persons_units(own: dict[str, float | str], words: tuple[str, str]) -> None:
     _, said = judge(state(a_round(20, 15, 16), own={**FITTED, **own}))
-    assert all(w in said.sentence for w in words)
+    assert all(w in whole(said) for w in words)
 
 
 def test_one_brush_may_be_shortest_and_another_set_the_date() -> None:

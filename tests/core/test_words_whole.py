@@ -179,7 +179,8 @@ def said(shown: MotorState, rules: MotorRules) -> Iterator[str]:
     """Yield all that is said of a motor, each reason with its rules, a line each."""
     found = findings(shown, rules, TODAY)
     made = verdict(found, shown, rules, TODAY)
-    yield f"{made.word}: {made.act} {made.why} {made.sure} {made.by_when} {made.flags}"
+    figures = [f"{f.value} {f.words} {f.beside}".strip() for f in made.figures]
+    yield f"{made.word}: {made.sentence} {figures} {made.flags}"
     yield from (f"reason: {r.text} {' '.join(f.rule_id for f in r.figures)}" for r in made.reasons)
     yield from (f"remark: {line}" for line in remarks(found, shown, rules))
     yield f"ruler: {ruler_of(found, shown).as_plain()}"

@@ -70,7 +70,7 @@ def test_a_first_statement_is_taken_as_far_as_it_goes(
     assert (page.found.days.early_on is None) == (not known or page.found.round is None)
     if not known:
         assert page.said.act in ("Measure it at the next opportunity.", "Measure it now, or change the set.")
-        assert "First brush" not in page.said.sentence
+        assert page.said.figures == ()
 
 
 WRONG: dict[str, tuple[SinceTyped, dict[str, Any], str]] = {
@@ -225,7 +225,7 @@ def test_a_motor_in_years_goes_by_the_calendar(shop: Shop) -> None:
     weeks = (page.context.ahead.p50_on - shop.now.date()).days / 7
     years = page.context.ahead.p50_units - page.context.entries[-1].total_units
     assert weeks * 7 / 365.25 == pytest.approx(years, abs=0.01)
-    assert " years" in page.said.sentence
+    assert " years" in page.said.figures[0].value
     shop.later(days=365)
     assert load(shop.conn, motor).state.ran_by(shop.now.date()) == pytest.approx(4.5 + 0.2 + 1.0, abs=0.01)
 

@@ -17,6 +17,7 @@ from norvash.errors import NorvashError
 from norvash.work.loading import load
 from norvash.work.sums import answer
 from run_cases import figures_of, rows_of
+from states import whole
 
 COPPER = (
     "construction=shunt rated_v=220 commutator_d_mm=98 commutator_d_min_mm=92 bars=29 slot_width_mm=0.8"
@@ -37,7 +38,7 @@ def before_of(bench: Bench) -> str:
 
 
 def line_of(bench: Bench) -> str:
-    return bench.page.said.sentence
+    return whole(bench.page.said)
 
 
 def causes_of(bench: Bench) -> str:
@@ -148,7 +149,7 @@ ROWS: dict[str, tuple[str, str, str, Callable[[Bench], str], str, str]] = {
         "taps.miswired open",
         "",
     ),
-    "14 nothing measured yet": ("tool", "tool", "", line_of, "From the expected life", "0 rounds"),
+    "14 nothing measured yet": ("tool", "tool", "", line_of, "from the expected life", "0 rounds"),
     "15 holders that nobody has set": (
         "industrial",
         COPPER,

@@ -21,10 +21,11 @@ class Site:
 
 @dataclass(frozen=True, slots=True)
 class Person:
-    """Somebody who writes."""
+    """Somebody who writes, and how single keys work for them: “plain”, with “alt” held, or “off”."""
 
     id: str
     name: str
+    keys: str = "plain"
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -77,10 +78,23 @@ def fetch_person(conn: Connection, person_id: str) -> Person:
 
     Raises: NotFound.
     """
-    row = conn.execute("select id, name from person where id = :id", {"id": person_id}).fetchone()
+    row = conn.execute(
+        """select p.id, p.name, coalesce(k.value, 'plain') as keys from person p
+           left join preference k on k.person_id = p.id and k.name = 'keys' where p.id = :id""",
+        {"id": person_id},
+    ).fetchone()
     if row is None:
         raise NotFound(*UNKNOWN)
-    return Person(row["id"], row["name"])
+    return Person(row["id"], row["name"], row["keys"])
+
+
+def prefer(conn: Connection, person_id: str, name: str, value: str, act_id: str) -> None:
+    """Keep what a person prefers in place of what it was."""
+    conn.execute(
+        """insert into preference (person_id, name, value, act_id) values (:person_id, :name, :value, :act_id)
+           on conflict (person_id, name) do update set value = excluded.value, act_id = excluded.act_id""",
+        {"person_id": person_id, "name": name, "value": value, "act_id": act_id},
+    )
 
 
 def list_alike(conn: Connection, name: str) -> list[Person]:

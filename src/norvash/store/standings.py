@@ -33,6 +33,7 @@ class Standing:
     plan_on: str | None = None
     change_on: str | None = None
     rises_json: str = "[]"
+    figures_json: str = "[]"
     version: int = 0
 
 
@@ -58,16 +59,17 @@ def save_standing(conn: Connection, standing: Standing) -> None:
     conn.execute(
         """insert into standing (motor_id, rules_seq, stage, rank, limit_on, look_on, due, left_mm,
                                  sentence, word, flags, drawing_json, place_key, early_on, late_on, look_by,
-                                 plan_on, change_on, rises_json)
+                                 plan_on, change_on, rises_json, figures_json)
            values (:motor_id, :rules_seq, :grade, :rank, :limit_on, :look_on, :due, :left_mm,
                    :sentence, :word, :flags, :drawing_json, :place_key, :early_on, :late_on, :look_by,
-                   :plan_on, :change_on, :rises_json)
+                   :plan_on, :change_on, :rises_json, :figures_json)
            on conflict (motor_id) do update set rules_seq = excluded.rules_seq, stage = excluded.stage,
                rank = excluded.rank, limit_on = excluded.limit_on, look_on = excluded.look_on, due = excluded.due,
                left_mm = excluded.left_mm, sentence = excluded.sentence, word = excluded.word,
                flags = excluded.flags, drawing_json = excluded.drawing_json, place_key = excluded.place_key,
                early_on = excluded.early_on, late_on = excluded.late_on, look_by = excluded.look_by,
                plan_on = excluded.plan_on, change_on = excluded.change_on, rises_json = excluded.rises_json,
+               figures_json = excluded.figures_json,
                version = standing.version + 1""",
         {name: getattr(standing, name) for name in Standing.__dataclass_fields__},
     )

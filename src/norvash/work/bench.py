@@ -1,9 +1,11 @@
 """The bench: which motors need hands, most urgent first."""
 
+import json
 from dataclasses import dataclass
 from datetime import date, timedelta
 
 from norvash.core.rules.book import MotorRules
+from norvash.core.verdict.line_figure import LineFigure
 from norvash.core.verdict.rising import Rise, risen
 from norvash.store import sheets, standings
 from norvash.store.database import Connection
@@ -20,7 +22,9 @@ _MOST_PAGES = 100_000
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class BenchRow:
-    """One motor on the bench, ready to be drawn; the note says what its dates ask for, `rises` when it rises."""
+    """One motor on the bench, ready to be drawn; the note says what its dates ask for, `rises` when it rises. Its
+    sentence is that of the day: of what it has risen to, else as it was judged.
+    """
 
     listed: Listed
     grade: str | None
@@ -32,6 +36,12 @@ class BenchRow:
     note: str
     flags: str
     rises: tuple[Rise, ...]
+    sentence: str
+
+    @property
+    def figures(self) -> tuple[LineFigure, ...]:
+        """Return limit, look, plan and sureness as they were judged."""
+        return tuple(LineFigure(**f) for f in json.loads(self.listed.standing.figures_json))
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -73,6 +83,7 @@ def row_of(listed: Listed, today: date) -> BenchRow:
         note=note,
         flags=flags,
         rises=rises,
+        sentence=f"{rise.act} {rise.why}" if rise is not None else standing.sentence,
     )
 
 

@@ -1,6 +1,6 @@
 """Change the figures that a motor states itself."""
 
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from typing import Self
 
@@ -9,14 +9,17 @@ from norvash.core.motor.figure_reading import as_length, check_together, read_fi
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import PositionPlan, read_positions
+from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
-from norvash.store import motors
+from norvash.store import motors, sheets
 from norvash.store.database import Connection
 from norvash.store.motors import Motor
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.context import Prepared
 from norvash.work.loading import load
 from norvash.work.standing import Judged, foresee, keep
+
+ASKED = frozenset(f.name for stage in STAGES for f in stage.asks)
 
 
 class Errors:
@@ -71,8 +74,50 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
         after = context.with_figures(stated, read_positions(typed, context.positions))
         return _Changed(context, foresee(conn, [after], act.at.date())[0])
 
+    return prepared(
+        conn,
+        act,
+        "change figures",
+        typed={"motor": motor_id, "typed": dict(typed), "version": version},
+        prepare=prepare,
+        body=_keeping(conn),
+    )
+
+
+def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str, str]) -> str:
+    """Keep figures as the motor's own, where a stage of its sheet asks for them; return the motor's id.
+
+    An empty one falls back to its type or class. Raises: Conflict once the sheet is signed, errors at the fields.
+    """
+    row = sheets.fetch_sheet(conn, sheet_id)
+
+    def prepare() -> _Changed:
+        if sheets.fetch_sheet(conn, sheet_id).signed_at is not None:
+            raise Conflict("This sheet is signed.", "Change the figures on the motor's page.", "figure")
+        if not typed or not ASKED.issuperset(typed):
+            raise InputError("No stage asks for this figure.", "Change it on the motor's page.", "figure")
+        context = load(conn, row.motor_id)
+        kept = {n: v for n, v in context.stated.own.items() if n not in typed}
+        stated = stated_figures(conn, context.motor, {**kept, **read_all(typed)})
+        check_together(stated)
+        return _Changed(context, foresee(conn, [context.with_figures(stated, context.positions)], act.at.date())[0])
+
+    return prepared(
+        conn,
+        act,
+        "change figures",
+        typed={"motor": row.motor_id, "sheet": sheet_id, "typed": dict(typed)},
+        prepare=prepare,
+        body=_keeping(conn),
+    )
+
+
+def _keeping(conn: Connection) -> Callable[[Act, "_Changed"], Change]:
+    """Return what keeps the changed figures of a motor, its positions, forecast and standing."""
+
     def body(_: Act, made: _Changed) -> Change:
         before, after = made.context, made.judged.context
+        motor_id = before.motor.id
         motors.change_motor_figures(conn, motor_id, after.stated.own)
         motors.change_positions(conn, motor_id, after.positions)
         motors.change_motor(conn, before.motor)
@@ -84,14 +129,7 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
             motor_id,
         )
 
-    return prepared(
-        conn,
-        act,
-        "change figures",
-        typed={"motor": motor_id, "typed": dict(typed), "version": version},
-        prepare=prepare,
-        body=body,
-    )
+    return body
 
 
 @dataclass(frozen=True)

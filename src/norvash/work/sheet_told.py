@@ -32,6 +32,7 @@ def sheet_told(conn: Connection, sheet_id: str, today: date) -> Plain:
         "signed_by": signed.get("person"),
         "signed_as": signed.get("signed_as"),
         "sentence": signed.get("sentence", page.said.sentence),
+        "figures": signed.get("figures", [f.as_plain() for f in page.said.figures] if row.signed_at is None else []),
         "grade": page.signed_grade if row.signed_at is not None else page.grade,
         "open": signed.get("open", [h.words for h in page.holds]),
         "why_open": signed.get("why", ""),

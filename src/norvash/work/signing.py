@@ -144,6 +144,7 @@ def _signed(conn: Connection, page: SheetPage, reason: str, person: str) -> dict
     return {
         "person": person,
         "sentence": page.said.sentence,
+        "figures": [f.as_plain() for f in page.said.figures],
         "word": page.said.word,
         "stage": page.found.grade,
         "reasons": [r.text for r in page.said.reasons],

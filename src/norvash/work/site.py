@@ -42,6 +42,25 @@ def name_site(conn: Connection, act: Act, name: str) -> str:
     return once(conn, act, "name the site", typed={"name": name}, body=body)
 
 
+KEYS = {"plain": "single keys", "alt": "keys with Alt held", "off": "no keys but those of the browser"}
+
+
+def choose_keys(conn: Connection, act: Act, keys: str) -> str:
+    """Keep how the keys of pages work for whoever asks; return it.
+
+    Raises: InputError for a way that is not known.
+    """
+
+    def body(act: Act) -> Change:
+        if keys not in KEYS:
+            raise InputError("That is no way in which keys can work.", "Choose one from the list.", "keys")
+        before = people.fetch_person(conn, act.person_id).keys
+        people.prefer(conn, act.person_id, "keys", keys, act.id)
+        return Change(keys, {"keys": before}, {"keys": keys})
+
+    return once(conn, act, "choose keys", typed={"keys": keys}, body=body)
+
+
 def join(conn: Connection, person_id: str, name: str, now: datetime, answer: str = "") -> Person:
     """Return the person with this name, kept as a new one if it is not known yet.
 

@@ -8,6 +8,7 @@ from norvash.core.brush.carbon import taper_deg
 from norvash.core.brush.gauged import depth_and_length_mm
 from norvash.core.motor.figure_fields import (
     DEPTH_LIMIT_MM,
+    FACE_ANGLE_DEG,
     LENGTH_UNIT,
     MEASURED_BY,
     MEASURED_WITH,
@@ -71,6 +72,14 @@ def read(text: str, figures: Figures, rules: MotorRules, method: str = "", instr
     if method not in readers or instrument not in INSTRUMENT.members:
         raise InputError("This way of measuring is not known.", "Choose one from the list.", "method")
     return readers[method](text, figures, rules, instrument)
+
+
+def edge_words(figures: Figures) -> str:
+    """Return along which edge a brush is measured."""
+    angle = FACE_ANGLE_DEG.of(figures)
+    if angle:
+        return f"The face is angled by {angle:g}° by design: measure along the centre line."
+    return "Measure along the edge. Where the two edges differ type both, like 12.4; 12.9: the shorter one counts."
 
 
 def _length(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:

@@ -14,9 +14,12 @@ from norvash.core.diagnosis.signs import BY_ID as SIGNS
 from norvash.core.diagnosis.signs import offered
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.diagnosis import STRENGTH
+from norvash.core.text.words import listed
 from norvash.errors import InputError
 
 _CERTAIN = 0.97
+# A cause is named as one that a check may leave as the likeliest where that comes at least so often; so many are named.
+_NAMED_FROM, _MOST_NAMED = 0.1, 3
 # How often somebody knows what a sign that may stay unknown asks for.
 _KNOWN = 0.7
 
@@ -41,15 +44,27 @@ class Ranked:
 
 @dataclass(frozen=True, slots=True)
 class NextCheck:
-    """A check that could be made now, with the entropy it is expected to take away [bit]."""
+    """A check that could be made now, with the entropy it is expected to take away [bit], and the causes of which one
+    would be the likeliest after it, by how often.
+    """
 
     check: Check
     drop_bits: float
+    leads: tuple[str, ...] = ()
 
     @property
     def per_minute(self) -> float:
         """Return the expected drop of entropy per minute [bit/min]."""
         return self.drop_bits / self.check.minutes
+
+    @property
+    def worth(self) -> str:
+        """Return what it is worth in plain words: its minutes, and between which causes it decides."""
+        minutes = f"{self.check.minutes:g} minute{'s' * (self.check.minutes != 1)}"
+        named = [CAUSES[c].words for c in self.leads]
+        if len(named) < 2:
+            return f"{minutes}: makes surer whether it is {named[0]}" if named else minutes
+        return f"{minutes}: decides between {listed(named)}"
 
 
 @dataclass(frozen=True, slots=True)
@@ -176,7 +191,7 @@ def _diagnosis(
         if chance > 0
     )
     checks = [
-        NextCheck(c, expected_drop(c, chances, given, motor_class, means))
+        worth_of(c, chances, given, motor_class, means)
         for c in CHECKS
         if now.allows(c) and any(s not in given and offered(SIGNS[s], motor_class) for s in c.signs)
     ]
@@ -208,19 +223,24 @@ def entropy(chances: Iterable[float]) -> float:
     return -sum(p * log2(p) for p in chances if p > 0)
 
 
-def expected_drop(
+def worth_of(
     check: Check, chances: Mapping[str, float], given: Mapping[str, str], motor_class: str, means: tuple[float, ...]
-) -> float:
-    """Return by how much a check is expected to lower the entropy [bit], over all that its signs can show."""
+) -> NextCheck:
+    """Return what a check is expected to tell over all that its signs can show: by how much it lowers the entropy
+    [bit], and which causes it may leave as the likeliest.
+    """
     open_signs = [SIGNS[s] for s in check.signs if s not in given and offered(SIGNS[s], motor_class)]
     tables = [likelihoods(s.id, means) for s in open_signs]
-    after = 0.0
+    after, leads = 0.0, dict[str, float]()
     for shown in product(*(s.known for s in open_signs)):
         joint = {c: p * prod(t[c][a] for t, a in zip(tables, shown, strict=True)) for c, p in chances.items()}
         weight = sum(joint.values())
         if weight > 0:
             after += weight * entropy(p / weight for p in joint.values())
-    return entropy(chances.values()) - after
+            first = max(joint, key=lambda c: joint[c])
+            leads[first] = leads.get(first, 0.0) + weight
+    named = sorted((c for c in leads if leads[c] >= _NAMED_FROM), key=lambda c: -leads[c])
+    return NextCheck(check, entropy(chances.values()) - after, tuple(named[:_MOST_NAMED]))
 
 
 def _ranked(

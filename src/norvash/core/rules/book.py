@@ -123,6 +123,11 @@ class Figure:
     unit: str
     basis: str
 
+    @property
+    def is_default(self) -> bool:
+        """Tell whether nobody set it otherwise here."""
+        return self.basis.startswith("default")
+
 
 class Rulebook:
     """All rules with the overrides in force; the narrowest scope wins: motor, type, site, default."""

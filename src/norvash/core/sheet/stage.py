@@ -8,6 +8,7 @@ from typing import Literal
 
 from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.sign import Sign
+from norvash.core.motor.figure import Number, Word
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Noticed, Text, Tick
@@ -80,7 +81,8 @@ class Stage:
 
     It is done by `is_done`, or once it was touched; `left` says what it still waits for. One that is inside or `proves`
     the motor is not walked where the fault lies before it; an entry at one that `opens` says that the motor was opened.
-    The one that `closes` the sheet is still written on once it is signed.
+    The one that `closes` the sheet is still written on once it is signed. `asks` are the figures of the motor that it
+    works with: where nobody states one, it asks for it.
     """
 
     id: str
@@ -97,6 +99,7 @@ class Stage:
     measures: bool = False
     gate: Gate | None = None
     schools: tuple[str, ...] = ()
+    asks: tuple[Number | Word, ...] = ()
     inside: bool = False
     opens: bool = False
     proves: bool = False

@@ -3,6 +3,7 @@
 from datetime import date, timedelta
 
 from norvash.core.forecast.set_forecast import Ahead
+from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import RUN_LENGTH_UNITS
 from norvash.core.motor.record import MotorState
 from norvash.core.planning.policies import whole_runs
@@ -18,70 +19,37 @@ def at_counter(units: float, state: MotorState) -> str:
     return f"{use_figure(units + state.offset_units, state.unit)} {UNIT_WORDS[state.unit]}"
 
 
-def unmeasured_words(ahead: Ahead, state: MotorState) -> str:
-    """Return what may be said before anything is measured."""
-    if ahead.past_sets:
-        basis = f"from {ahead.past_sets} earlier set{'s' * (ahead.past_sets > 1)} of this kind"
-    else:
-        basis = "from the expected life only"
+def range_words(found: Findings, state: MotorState) -> list[Reason]:
+    """Return the band of eight in ten in use and in days, on what it rests, and what would narrow it."""
+    ahead = found.ahead
+    if ahead is None or found.grade == "stop":
+        return []
     started = state.current.fitted_units
-    low, high = (use_figure(x - started, state.unit) for x in (ahead.p25_units, ahead.p75_units))
-    first = started + min(_FIRST_LOOK * (ahead.p50_units - started), ahead.look_units - started)
-    return (
-        f"{basis[0].upper()}{basis[1:]}, half of such sets last {low} to {high} {_unit(state)}. "
-        f"One measurement at about {at_counter(first, state)} narrows this about four times."
-    )
-
-
-def _unit(state: MotorState) -> str:
-    return use_words(0, state.unit).split()[-1]
-
-
-def band_words(found: Findings, state: MotorState) -> str:
-    """Return the middle and the band of eight in ten, in use and in days."""
-    ahead = found.ahead
-    if ahead is None:
-        return ""
-    low, high = use_figure(ahead.p10_units + state.offset_units, state.unit), at_counter(ahead.p90_units, state)
-    words = f"First brush at its limit at about {at_counter(ahead.p50_units, state)}"
-    if ahead.p50_on is None or ahead.p10_on is None or ahead.p90_on is None:
-        return f"{words}; 8 times in 10 between {low} and {high}."
-    return (
-        f"{words}, around {day_words(ahead.p50_on)}; 8 times in 10 between {low} and {high}, "
-        f"{day_words(ahead.p10_on)} to {day_words(ahead.p90_on)}."
-    )
-
-
-def look_words(found: Findings, state: MotorState, rules: MotorRules) -> str:
-    """Return when to look again, by which policy, and the risk that is run until then."""
-    look = found.look
-    if look is None:
-        return ""
-    at = at_counter(look.at_units, state) if look.at_units is not None else ""
-    on = day_words(look.on) if look.on else ""
-    when = f"{at}, {on}" if at and on else at or on
-    if look.rule_id == "forecast.risk":
-        risk = rules["forecast.risk"] * 100
-        return f"Look again by {when}: at most {risk:g} chances in 100 that the limit is passed before."
-    return f"Look again by {when}, for the {look.name}."
-
-
-def sure_words(found: Findings, state: MotorState) -> str:
-    """Return on what the forecast rests and what would make it surer."""
-    ahead = found.ahead
-    if ahead is None:
-        return ""
-    rounds = f"{ahead.visits} round{'s' * (ahead.visits != 1)}{_from_notes(state)} and " if ahead.visits else ""
-    visits = f"from {rounds}{_past(ahead)}"
-    parts = [visits]
-    if found.limit.estimated:
-        parts.append("the limit is an estimate")
-    words = [f"({'; '.join(parts)[0].upper()}{'; '.join(parts)[1:]}.)"]
+    if found.round is None:
+        first = started + min(_FIRST_LOOK * (ahead.p50_units - started), ahead.look_units - started)
+        return [Reason(f"One measurement at about {at_counter(first, state)} narrows this about four times.")]
+    guess = "; the limit is an estimate" if found.limit.estimated else ""
+    made = [] if found.missing else [Reason(f"{_band(ahead, state)}, from {_basis(ahead, state)}{guess}.")]
     if ahead.coarse:
-        words.append("Read by rule or eye: a caliper would narrow this range by about a fifth.")
+        made.append(Reason("Read by rule or eye: a caliper would narrow this range by about a fifth."))
     if state.rate is None or (not state.rate.by_calendar and _is_vague(state)):
-        words.append(f"The {state.unit} are reliable, the date is not: tell Norvash which months this machine runs.")
-    return " ".join(words)
+        made.append(
+            Reason(f"The {state.unit} are reliable, the date is not: tell Norvash which months this machine runs.")
+        )
+    return made
+
+
+def _band(ahead: Ahead, state: MotorState) -> str:
+    low, high = use_figure(ahead.p10_units + state.offset_units, state.unit), at_counter(ahead.p90_units, state)
+    words = f"The first brush is at its limit 8 times in 10 between {low} and {high}"
+    days = all_known(ahead.p10_on, ahead.p90_on)
+    return words if days is None else f"{words}, {day_words(days[0])} to {day_words(days[1])}"
+
+
+def _basis(ahead: Ahead, state: MotorState) -> str:
+    """Return on what a forecast rests."""
+    rounds = f"{ahead.visits} round{'s' * (ahead.visits != 1)}{_from_notes(state)} and " if ahead.visits else ""
+    return f"{rounds}{_past(ahead)}"
 
 
 def _from_notes(state: MotorState) -> str:
@@ -122,7 +90,7 @@ def _idles(state: MotorState) -> bool:
 
 def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list[Reason]:
     """Return the forecast's reasons: the band, abnormal wear, what else asks for a look, whole runs."""
-    ahead, made = found.ahead, list[Reason]()
+    ahead, made = found.ahead, range_words(found, state)
     nothing_known = ahead is None and not found.unknown
     if nothing_known or (found.grade == "stop" and not found.tabled_out):
         return made

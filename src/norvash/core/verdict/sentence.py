@@ -12,15 +12,10 @@ from norvash.core.sheet.part import BESIDE, BRUSHES, COMPLAINT, LOOK, PARTS, Par
 from norvash.core.sheet.proving import done_words, proof_asked
 from norvash.core.text.words import length_words, listed
 from norvash.core.verdict.components import Condition
-from norvash.core.verdict.forecast_words import (
-    band_words,
-    far_off,
-    forecast_reasons,
-    look_words,
-    sure_words,
-    unmeasured_words,
-)
+from norvash.core.verdict.forecast_words import far_off, forecast_reasons
 from norvash.core.verdict.grades import GRADES, word_of
+from norvash.core.verdict.line_figure import LineFigure
+from norvash.core.verdict.line_figures import line_figures
 from norvash.core.verdict.reasons import limit_reason, reasons
 from norvash.core.verdict.rising import risen
 from norvash.core.verdict.set_grade import RUN_TO_FAILURE, follows_symptoms
@@ -29,20 +24,19 @@ from norvash.core.verdict.values import Findings, Reason
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Verdict:
-    """The sentence in its four parts, the reasons below it, and the word for the grade."""
+    """What to do and why, by when and how sure as figures, the reasons below them, and the word for the grade."""
 
     act: str
     why: str
-    sure: str
-    by_when: str
+    figures: tuple[LineFigure, ...]
     word: str
     reasons: tuple[Reason, ...]
     flags: tuple[str, ...]
 
     @property
     def sentence(self) -> str:
-        """Return the whole sentence."""
-        return " ".join(part for part in (self.act, self.why, self.by_when, self.sure) if part)
+        """Return what to do and why."""
+        return f"{self.act} {self.why}".strip()
 
 
 _MEND = {
@@ -70,7 +64,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     unit = LENGTH_UNIT.of(state.figures)
     rise, calm = risen(found.base, found.rises, today), found.grade in ("fit", "watch", None)
     if found.round is None and calm and rise is None:
-        return _unmeasured(found, state, rules, unit)
+        return _unmeasured(found, state, rules, today)
     flags = _flags(found, state, rules, today)
     carbon = _by_carbon(found)
     act = rise.act if rise is not None else _act(found, carbon=carbon)
@@ -84,10 +78,9 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     return Verdict(
         act=act,
         why=rise.why if rise is not None else _why(found, unit),
-        sure="" if found.grade == "stop" else sure_words(found, state),
-        by_when=_by_when(found, state, rules, today),
+        figures=line_figures(found, state, rules, today),
         word=word,
-        reasons=reasons(found, state, rules),
+        reasons=(*_beyond_carbon(found, rules, today), *reasons(found, state, rules)),
         flags=flags,
     )
 
@@ -149,31 +142,24 @@ def _worst(found: Findings) -> Part | None:
     return worst_one.part if worst_one is not None and worst_one.rank else None
 
 
-def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, unit: str) -> Verdict:
+def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, today: date) -> Verdict:
     """Return what is said of a set that nobody has measured; one of unknown age has no day."""
-    new = length_words(NEW_MM.need(state.figures), unit)
-    why = (
-        f"Nothing is measured yet on {state.current.words}; new brushes are {new} and may wear to"
-        f" {length_words(found.limit.limit_mm, unit)}."
-    )
+    unit = LENGTH_UNIT.of(state.figures)
+    lengths = length_words(NEW_MM.need(state.figures), unit), length_words(found.limit.limit_mm, unit)
+    new = Reason(f"New brushes are {lengths[0]} and may wear to {lengths[1]}.")
     flags = ("limit estimated",) if found.limit.estimated else ()
+    act, why = "Measure this set.", f"Nothing is measured yet on {state.current.words}."
     if found.unknown:
-        return Verdict(
-            act="Measure it at the next opportunity.",
-            why=(
-                "Since when its brushes run is not known, and nobody has measured them: they may be anywhere in their"
-                " life, so there is no date."
-            ),
-            sure="",
-            by_when="",
-            word="Not measured",
-            reasons=(limit_reason(found, rules, unit), *forecast_reasons(found, state, rules)),
-            flags=("age unknown", *flags),
-        )
-    reasons = (limit_reason(found, rules, unit), *forecast_reasons(found, state, rules))
-    by_when = f"{unmeasured_words(found.ahead, state)} {look_words(found, state, rules)}" if found.ahead else ""
+        act, flags = "Measure it at the next opportunity.", ("age unknown", *flags)
+        why = "Nobody has measured its brushes, nor is it known since when they run."
+        new = Reason("They may be anywhere in their life, so there is no date.")
     return Verdict(
-        act="Measure this set.", why=why, sure="", by_when=by_when, word="Not measured", reasons=reasons, flags=flags
+        act=act,
+        why=why,
+        figures=line_figures(found, state, rules, today),
+        word="Not measured",
+        reasons=(new, limit_reason(found, rules, unit), *forecast_reasons(found, state, rules)),
+        flags=flags,
     )
 
 
@@ -202,7 +188,7 @@ def _leading(found: Findings) -> Condition | None:
 
 def _why(found: Findings, unit: str) -> str:
     if found.overruled is not None:
-        return f"So decided by {found.overruled.person}: {found.overruled.why}."
+        return f"So decided by {found.overruled.person}."
     first = _leading(found)
     if first is not None:
         return f"{first.place}: {first.finding.words}; {_next_step(found, first)}."
@@ -250,13 +236,11 @@ def _next_step(found: Findings, first: Condition) -> str:
     return first.finding.decision
 
 
-def _by_when(found: Findings, state: MotorState, rules: MotorRules, today: date) -> str:
-    if found.grade == "stop" or found.unknown:
-        return ""
-    if found.ahead is None:
-        return "Its forecast is being worked out."
-    if far_off(found, today, rules):
-        return "Carbon is not what will stop this motor: look at springs, leads, bearings and insulation."
-    if found.grade == "change" or found.round is None or found.missing:
-        return band_words(found, state) if found.round is not None and not found.missing else ""
-    return f"{band_words(found, state)} {look_words(found, state, rules)}"
+def _beyond_carbon(found: Findings, rules: MotorRules, today: date) -> tuple[Reason, ...]:
+    """Return what to look at where the limit of the carbon is too far off to matter."""
+    if found.grade in ("stop", "change") or found.round is None or found.missing:
+        return ()
+    if found.ahead is None or not far_off(found, today, rules):
+        return ()
+    words = "Carbon is not what will stop this motor: look at springs, leads, bearings and insulation."
+    return (Reason(words, (rules.figure("line.horizon"),)),)

@@ -1,5 +1,6 @@
 """The verdict line of a sheet: the motor's own, or the cause to look for, or that it stays closed."""
 
+from collections.abc import Sequence
 from dataclasses import replace
 
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
@@ -14,10 +15,12 @@ from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, 
 from norvash.core.sheet.walk import upstream
 from norvash.core.text.words import listed
 from norvash.core.verdict.grades import GRADES
+from norvash.core.verdict.line_figure import LineFigure
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.values import Reason
 
 _GRAVE, _STOP = GRADES.index("plan"), GRADES.index("stop")
+_MOST_SAID = 2
 SOUGHT, NOT_OPENED, MENDED = "Cause sought", "Not opened", "Mended, not proven"
 
 
@@ -29,7 +32,7 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
     rules = visit.rules
     if upstream(visit.sheet):
         closed = _closed(said, cause, rules, "Leave the motor closed: the fault lies before it.")
-        return replace(closed, by_when="")
+        return replace(closed, figures=closed.figures[:1])
     if visit.sheet.signed_at is None and complaint_gone(visit.sheet):
         return _proven(visit, said)
     worst = max((c.rank for c in visit.found.components if c.part not in (COMPLAINT, LOOK)), default=0)
@@ -43,28 +46,26 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
         which = listed([CAUSES[c].words for c in mended])
         act = f"Found and mended: {which}. Run it, then say whether the complaint is gone."
         calls = any(c.part is COMPLAINT and c.rank >= _GRAVE for c in visit.found.components)
-        mended_now = replace(said, word=MENDED, act=act, by_when="")
-        return replace(mended_now, why="", sure="") if calls else mended_now
+        mended_now = replace(said, word=MENDED, act=act)
+        return replace(mended_now, why="", figures=()) if calls else mended_now
     if cause.share("upstream") >= rules["diagnosis.upstream"]:
         return _closed(said, cause, rules, "Do not open the motor yet: the fault lies most likely before it.")
     first = cause.first
     sure = first.chance >= rules["diagnosis.sure"]
     act = f"Likely cause: {first.cause.words}." if sure else f"Find the cause; first to think of: {first.cause.words}."
-    why = f"{_for(cause)}" + (f" If so, {first.cause.act}." if sure else "")
     return replace(
         said,
         word=SOUGHT,
         act=act,
-        why=why.strip(),
-        sure=_how_sure(cause),
-        by_when=_next(cause),
+        why=f"If so, {first.cause.act}." if sure else _for(cause),
+        figures=_how_sure(cause),
         reasons=(*_reasons(cause, rules), *said.reasons),
     )
 
 
 def _proven(visit: Visit, said: Verdict) -> Verdict:
-    """Return what was found, what was done about it, and what proves it, before what the motor itself says; after that,
-    where the motor must not go back as it is.
+    """Return what was found, what was done about it, and what proves it; where the motor must not go back as it is,
+    that comes first.
     """
     sheet = visit.sheet
     found = [f"{x.place}: {x.finding.words}" for x in visit.lives if x.done and x.finding.part is not COMPLAINT]
@@ -72,30 +73,31 @@ def _proven(visit: Visit, said: Verdict) -> Verdict:
     tasks = {task: given for task, given in done_tasks(sheet).items() if task is not FIND_FAULT}
     ran = ran_words(sheet)
     run = f"runs as it should: {ran}" if ran else ""
-    first = cause or (listed(found) if found else "the cause is not known")
-    work = "; ".join(work_done(tasks))
-    line = "; ".join(filter(None, (first, work, run)))
+    first = cause or ("; ".join(_few(found)) if found else "the cause is not known")
+    line = "; ".join(filter(None, (first, *_few(work_done(tasks)), run)))
     story = f"{line[0].upper()}{line[1:]}."
     if visit.found.grade in ("change", "stop") or any(x.state == "done not proven" for x in visit.lives):
-        return replace(said, why=f"{said.why} {story}".strip())
-    return replace(said, act=story, why=f"{said.act} {said.why}".strip())
+        return replace(said, reasons=(Reason(story), *said.reasons))
+    return replace(said, act=story, why="", reasons=(Reason(said.sentence), *said.reasons))
+
+
+def _few(items: Sequence[str]) -> list[str]:
+    """Return the first of what is said, and how many more there are."""
+    more = len(items) - _MOST_SAID
+    return [*items[:_MOST_SAID], *([f"and {more} more"] if more > 0 else [])]
 
 
 def _closed(said: Verdict, cause: Diagnosis | None, rules: MotorRules, act: str) -> Verdict:
     if cause is None:
-        return replace(said, word=NOT_OPENED, act=act, why="So settled on this sheet.", sure="", by_when="")
+        return replace(said, word=NOT_OPENED, act=act, why="So settled on this sheet.", figures=())
     first = next((r for r in cause.ranked if r.cause.side == "upstream"), cause.first)
-    why = (
-        f"{cause.share('upstream'):.0%} that it is supply, switch, cable or cut-out; first {first.cause.words}:"
-        f" {first.cause.act}."
-    )
+    before = LineFigure(f"{cause.share('upstream'):.0%}", "supply, switch, cable or cut-out")
     return replace(
         said,
         word=NOT_OPENED,
         act=act,
-        why=why,
-        sure=_how_sure(cause),
-        by_when=_next(cause),
+        why=f"First {first.cause.words}: {first.cause.act}.",
+        figures=(before, *_next(cause)),
         reasons=(*_reasons(cause, rules), *said.reasons),
     )
 
@@ -105,16 +107,17 @@ def _for(cause: Diagnosis) -> str:
     return f"For it: {'; '.join(words)}." if words else ""
 
 
-def _how_sure(cause: Diagnosis) -> str:
-    second = f", then {cause.ranked[1].cause.words} {cause.ranked[1].chance:.0%}" if len(cause.ranked) > 1 else ""
-    return f"{cause.first.chance:.0%}{second}."
+def _how_sure(cause: Diagnosis) -> tuple[LineFigure, ...]:
+    """Return the chance of the likeliest cause, of the second, and what the next check is worth."""
+    second = [LineFigure(f"{r.chance:.0%}", f"then {r.cause.words}") for r in cause.ranked[1:2]]
+    return (LineFigure(f"{cause.first.chance:.0%}", "that it is this"), *second, *_next(cause))
 
 
-def _next(cause: Diagnosis) -> str:
+def _next(cause: Diagnosis) -> tuple[LineFigure, ...]:
     if not cause.checks or cause.checks[0].drop_bits <= 0:
-        return ""
+        return ()
     check = cause.checks[0].check
-    return f"Next, {check.words} ({check.minutes:g} min)."
+    return (LineFigure(f"{check.minutes:g} min", f"next: {check.words}"),)
 
 
 def _reasons(cause: Diagnosis, rules: MotorRules) -> tuple[Reason, ...]:

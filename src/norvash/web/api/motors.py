@@ -137,6 +137,7 @@ def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, object]:
         ],
         "word": said.word,
         "sentence": said.sentence,
+        "figures": [f.as_plain() for f in said.figures],
         "flags": list(said.flags),
         "limit_mm": found.limit.limit_mm,
         "limit_source": found.limit.source,

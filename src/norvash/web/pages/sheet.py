@@ -3,6 +3,7 @@
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
+from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.core.sheet.stages.sign import STAGE as SIGN
 from norvash.core.sheet.walk import stages_of
@@ -14,6 +15,7 @@ from norvash.web.forms import ReadingForm, whole
 from norvash.web.fragments import Parts
 from norvash.web.stages.hidden import Hidden
 from norvash.web.stages.page import stage_page
+from norvash.work.changing_figures import ASKED, state_figures
 from norvash.work.measuring import note, record
 from norvash.work.new_set import Fitting, fit_new_set
 from norvash.work.opening import make_whole
@@ -139,10 +141,20 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typ
     return _back(request, conn, now, sheet_id, typed)
 
 
+@router.post("/sheets/{sheet_id}/figures")
+def state(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+    """Keep figures that a stage asked for as the motor's own."""
+    try:
+        state_figures(conn, act_of(typed, who, now), sheet_id, {n: typed[n] for n in ASKED if n in typed})
+    except NorvashError as error:
+        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "figure"}, error=error)
+    return _back(request, conn, now, sheet_id, typed)
+
+
 @router.post("/sheets/{sheet_id}/readings")
 def measure(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep one reading."""
-    form = ReadingForm.of(typed)
+    form, typed = ReadingForm.of(typed), {"stage": BRUSHES.id, **typed}
     position = whole(form.place) or 0
     try:
         record(

@@ -6,8 +6,8 @@ from fastapi.responses import HTMLResponse, Response
 from norvash.errors import NorvashError
 from norvash.store import people
 from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import PERSON_COOKIE, Conn, Now, Typed, act_of, fresh_id
-from norvash.work.site import join, name_site
+from norvash.web.deps import PERSON_COOKIE, Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.work.site import KEYS, choose_keys, join, name_site
 
 router = APIRouter()
 _YEAR_S = 365 * 86400
@@ -20,9 +20,16 @@ def _inside(path: str) -> str:
 
 @router.get("/who")
 def ask(*, request: Request, conn: Conn, next: str = "/") -> HTMLResponse:  # noqa: A002
-    """Ask who is working."""
+    """Ask who is working, and how keys work for them."""
     return page(
-        request, "who.html", area="", people=people.list_people(conn), next=_inside(next), act_id=fresh_id(), errors={}
+        request,
+        "who.html",
+        area="",
+        people=people.list_people(conn),
+        next=_inside(next),
+        act_id=fresh_id(),
+        errors={},
+        keys=KEYS,
     )
 
 
@@ -48,6 +55,7 @@ def choose(*, request: Request, conn: Conn, now: Now, typed: Typed) -> Response:
             people=people.list_people(conn),
             next=onward,
             act_id=fresh_id(),
+            keys=KEYS,
             typed=typed,
             error=error,
             errors=errors_of(error),
@@ -55,6 +63,13 @@ def choose(*, request: Request, conn: Conn, now: Now, typed: Typed) -> Response:
     answer = go_to(onward)
     answer.set_cookie(PERSON_COOKIE, person.id, max_age=_YEAR_S, httponly=True, samesite="lax")
     return answer
+
+
+@router.post("/keys")
+def keys(*, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
+    """Keep how single keys work for whoever is working."""
+    choose_keys(conn, act_of(typed, who, now), typed.get("keys", ""))
+    return go_to(_inside(typed.get("next", "/")))
 
 
 @router.post("/light")

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 
 from norvash.core.brush.doubts import ANSWERS
 from norvash.core.brush.gauged import on_the_gauge_mm
+from norvash.core.brush.readings import edge_words
 from norvash.core.brush.ruler import ruler_of
 from norvash.core.commutator.after_cut import Change
 from norvash.core.motor.figure_fields import (
@@ -62,9 +63,11 @@ class Brushes:
     lines: BrushLines
     method: str
     instrument: str
+    own_way: bool
     methods: Mapping[str, str]
     instruments: Mapping[str, str]
     hint: str
+    edge: str
     gauges: Mapping[int, float | None]
     ruler: Drawing
     end_view: Drawing
@@ -90,9 +93,11 @@ def view(at: At) -> Brushes:
         beside=[w for _, of_stage in written(shown, at.stage) for w in of_stage if w.sighted],
         method=method,
         instrument=_chosen(at, "instrument", INSTRUMENTS) or MEASURED_WITH.of(figures),
+        own_way=bool(_chosen(at, "method", METHODS) or _chosen(at, "instrument", INSTRUMENTS)),
         methods=METHODS,
         instruments=INSTRUMENTS,
         hint=METHOD_HINTS.get(method, ""),
+        edge=edge_words(figures),
         gauges={x.plan.number: on_the_gauge_mm(x.before.length_mm, figures, method) for x in lines.lines if x.before},
         ruler=carbon_ruler(ruler_of(shown.found, shown.context.state), DRAWN, height, dimensions=True),
         end_view=sheet_view(shown, lines, at.position or lines.at, _VIEW),

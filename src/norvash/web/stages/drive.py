@@ -2,11 +2,13 @@
 
 from dataclasses import dataclass
 
+from norvash.core.motor.figure_fields import END_FLOAT_HIGH_MM, END_FLOAT_LOW_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import BEARINGS
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.drive.says import bearing_at, drive_says, end_float_of, fits_of
+from norvash.core.sheet.stages.drive.shaft import END_FLOAT
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.bearing_section import bearing_section
 from norvash.drawing.svg import Drawing
@@ -16,10 +18,11 @@ from norvash.web.stages.at import DRAWN, At
 
 @dataclass(frozen=True, slots=True)
 class Drive:
-    """What bearings, shaft and drive say, and their drawings."""
+    """What bearings, shaft and drive say, their drawings, and the figures that are asked for first."""
 
     says: list[Said]
     drawn: list[Drawing]
+    asks: tuple[str, ...]
 
 
 def view(at: At) -> Drive:
@@ -28,7 +31,9 @@ def view(at: At) -> Drive:
     sections = [d for place in range(1, len(BEARINGS) + 1) for d in _section(sheet, place)]
     rows = _bands(sheet, rules)
     scale = [band_scale("Play and clearances, negative where it is tight", rows, DRAWN)] if rows else []
-    return Drive(drive_says(sheet, rules), [*sections, *scale])
+    unknown = END_FLOAT.of(sheet) is not None and end_float_of(sheet) is None
+    asks = (END_FLOAT_LOW_MM.name, END_FLOAT_HIGH_MM.name) if unknown else ()
+    return Drive(drive_says(sheet, rules), [*sections, *scale], asks)
 
 
 def _section(sheet: Sheet, place: int) -> list[Drawing]:

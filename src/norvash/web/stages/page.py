@@ -13,14 +13,17 @@ from norvash.drawing.svg import Drawing
 from norvash.store.database import Connection
 from norvash.web.forms import whole
 from norvash.web.stages.asked import Asked, asked_of
-from norvash.web.stages.at import DRAWN, At
+from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, StageFields, entry
+from norvash.web.stages.figures_asked import FiguresAsked, figures_asked
 from norvash.web.stages.lives import LifeShown, lives_shown
 from norvash.work.sheet_page import SheetPage
 
 # What is named beside a stage; the rest stands where it is decided.
 _MOST_BESIDE = 8
 _MOST_CAUSES = 5
+# As wide as the side column, so that its letters keep their size [px].
+_BESIDE = 288.0
 _SCRIPTS = {"commutator": ("bar_map",)}
 
 
@@ -31,8 +34,10 @@ class StagePage:
     stage: Stage
     position: int
     fields: StageFields
+    figures: FiguresAsked
     remark: Entry
     skip: Entry | None
+    nth: int
     back: str
     on: str
     schools: list[Choice]
@@ -71,8 +76,10 @@ def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str
         stage=stage,
         position=position,
         fields=StageFields(shown, stage, (position,) if position else ()),
+        figures=figures_asked(() if shown.row.signed_at else stage.asks, shown.context.stated),
         remark=entry(shown, stage.remark),
         skip=entry(shown, stage.skip) if stage.skip is not None else None,
+        nth=here + 1,
         back=stages[here - 1].id if here else "",
         on=stages[here + 1].id if here + 1 < len(stages) else "",
         schools=[shown.context.rules.choice(s) for s in stage.schools],
@@ -97,4 +104,4 @@ def _causes(shown: SheetPage) -> Drawing | None:
     if shown.cause is None:
         return None
     ranked = [(r.cause.words, r.chance) for r in shown.cause.ranked[:_MOST_CAUSES]]
-    return cause_bars(ranked, shown.context.rules["diagnosis.sure"], DRAWN)
+    return cause_bars(ranked, shown.context.rules["diagnosis.sure"], _BESIDE)

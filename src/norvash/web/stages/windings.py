@@ -3,10 +3,17 @@
 from dataclasses import dataclass
 from statistics import median
 
+from norvash.core.motor.figure_fields import ARMATURE_SLOTS, BARS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.windings.measured import InsulationTest, coils_now, insulation_now, tested_as
+from norvash.core.sheet.stages.windings.measured import (
+    InsulationTest,
+    coils_now,
+    insulation_now,
+    slots_on_growler,
+    tested_as,
+)
 from norvash.core.sheet.stages.windings.says import windings_say
 from norvash.core.windings.insulation import Insulation, least_megohm
 from norvash.drawing.band_scale import Banded, band_scale
@@ -20,17 +27,23 @@ _TREND = 460
 
 @dataclass(frozen=True, slots=True)
 class Windings:
-    """What the windings say, and their drawings."""
+    """What the windings say, their drawings, and the figures that are asked for first."""
 
     says: list[Said]
     drawn: list[Drawing]
+    asks: tuple[str, ...]
 
 
 def view(at: At) -> Windings:
     """Return insulation with its trend, index, coils and heat of a sheet."""
     sheet, rules = at.shown.sheet, at.shown.context.rules
     tests = insulation_record(at.conn, at.shown)
-    return Windings(windings_say(sheet, rules), [*_insulation(sheet, tests, rules), *_coils(sheet, rules)])
+    unknown = None in slots_on_growler(sheet).values()
+    return Windings(
+        windings_say(sheet, rules),
+        [*_insulation(sheet, tests, rules), *_coils(sheet, rules)],
+        (BARS.name, ARMATURE_SLOTS.name) if unknown else (),
+    )
 
 
 def _insulation(sheet: Sheet, tests: tuple[InsulationTest, ...], rules: MotorRules) -> list[Drawing]:

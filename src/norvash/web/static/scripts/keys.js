@@ -54,37 +54,53 @@ function keyed(key) {
   return undefined;
 }
 
+// Whoever works here may have switched the keys off, or holds Alt with them; then they act in a field with text too.
+const way = () => document.documentElement.dataset.keys;
+
+// With Alt a keyboard may type another letter: the key's own place says which one is meant.
+function keyOf(event) {
+  const letter = /^Key([A-Z])$/.exec(event.code);
+  return way() === "alt" && letter ? letter[1].toLowerCase() : event.key;
+}
+
+function isForPage(event) {
+  if (way() === "off" || event.ctrlKey || event.metaKey || document.querySelector("dialog[open]")) {
+    return false;
+  }
+  return way() === "alt" ? event.altKey || going : !event.altKey && !isTyping(event.target, event.key);
+}
+
 function pressed(event) {
   if (event.key === "Escape" && isTyping(event.target)) {
     event.target.blur();
     return;
   }
-  const elsewhere = event.ctrlKey || event.metaKey || event.altKey || document.querySelector("dialog[open]");
-  if (elsewhere || isTyping(event.target, event.key)) {
+  if (!isForPage(event)) {
     return;
   }
+  const key = keyOf(event);
   if (going) {
     going = false;
-    go(event.key);
+    go(key);
     event.preventDefault();
     return;
   }
-  if (event.key === "g") {
+  if (key === "g") {
     going = true;
     setTimeout(() => {
       going = false;
     }, GOING_MS);
     return;
   }
-  if (event.key === "?") {
+  if (key === "?") {
     window.dispatchEvent(new CustomEvent("norvash:keys"));
     event.preventDefault();
     return;
   }
-  if (event.key === "Enter" && event.target !== document.body) {
+  if (key === "Enter" && event.target !== document.body) {
     return;
   }
-  const found = keyed(event.key);
+  const found = keyed(key);
   if (found) {
     event.preventDefault();
     press(found);
@@ -101,12 +117,13 @@ export default () => ({
   },
 
   show() {
-    const own = [...document.querySelectorAll("[data-key]")].map((e) => ({ key: e.dataset.key, says: e.dataset.keySays }));
+    const held = way() === "alt" ? "Alt " : "";
+    const own = [...document.querySelectorAll("[data-key]")].map((e) => ({ key: held + e.dataset.key, says: e.dataset.keySays }));
     const areas = [...document.querySelectorAll("[data-go]")].map((a) => ({
-      key: "g " + a.dataset.go,
+      key: held + "g " + a.dataset.go,
       says: "go to " + a.firstChild.textContent.trim(),
     }));
-    this.rows = [...own, ...areas, { key: "?", says: "this list" }];
+    this.rows = [...own, ...areas, { key: held + "?", says: "this list" }];
     this.$nextTick(() => this.$refs.list.showModal());
   },
 });

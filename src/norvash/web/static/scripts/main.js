@@ -9,3 +9,4 @@ window.Alpine = Alpine;
 Alpine.plugin(morph);
 Object.entries({ dependent, file, keys, live, row, waiting }).forEach(([name, component]) => Alpine.data(name, component));
 Alpine.start();
+document.documentElement.dataset.ready = "";

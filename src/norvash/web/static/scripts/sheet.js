@@ -25,6 +25,12 @@ function takeAddress() {
 
 takeAddress();
 
+// A value that was refused before this script was there is typed over, as one that is refused after it.
+const refused = document.activeElement;
+if (refused.matches("input[aria-invalid=true]") && refused.value === refused.defaultValue) {
+  refused.select();
+}
+
 function token() {
   if (!sessionStorage.getItem(LISTENS)) {
     sessionStorage.setItem(LISTENS, newId());

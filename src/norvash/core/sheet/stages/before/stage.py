@@ -3,6 +3,7 @@
 from collections.abc import Iterable, Iterator
 
 from norvash.core.diagnosis.signs import BEFORE_OPENING
+from norvash.core.motor.figure_fields import RATED_A, RATED_V, SPEED_TAPS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.sheet import Sheet
@@ -34,6 +35,7 @@ STAGE = Stage(
     findings=FINDINGS,
     again=tuple(p for p in call_in.STAGE.picked if p.sign.id in _TRIED_AGAIN),
     signs=BEFORE_OPENING,
+    asks=(SPEED_TAPS, RATED_V, RATED_A),
     holds={"sign": _before_signing},
     judge=_judge,
 )

@@ -4,6 +4,7 @@ from collections.abc import Iterable, Iterator
 from types import MappingProxyType
 
 from norvash.core.diagnosis.signs import ON_BRUSHES
+from norvash.core.motor.figure_fields import FACE_ANGLE_DEG, HOLDER_GAP_MM, THICKNESS_MM
 from norvash.core.motor.positions import polarity_wrong
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
@@ -79,6 +80,7 @@ STAGE = Stage(
     judge=_judge,
     quick=True,
     holds={"power": _before_power, "sign": _before_signing},
+    asks=(THICKNESS_MM, FACE_ANGLE_DEG, HOLDER_GAP_MM),
     is_done=_is_done,
     left=_left,
 )

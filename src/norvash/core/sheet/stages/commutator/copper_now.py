@@ -152,7 +152,7 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
         if not tests:
             return None
         if wound is None:
-            raise InputError("The number of bars is not known.", "Give it under Figures on the motor's page.", "bars")
+            raise InputError("The number of bars is not known.", "Give it first: the stage asks for it.", "bars")
         noise = BAR_TEST_NOISE.of(sheet)
         fine = facts.motor_class == "industrial" and BAR_TEST_HOW.of(sheet) == "drop"
         fed = BAR_TEST_FED.of(sheet) or "unknown"

@@ -3,6 +3,7 @@
 from collections.abc import Iterable
 
 from norvash.core.diagnosis.signs import ON_COMMUTATOR
+from norvash.core.motor.figure_fields import ARMATURE_SLOTS, BARS, COMMUTATOR_D_MIN_MM, COMMUTATOR_D_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.part import COMMUTATOR
@@ -45,5 +46,6 @@ STAGE = Stage(
     opens=True,
     judge=_judge,
     answered=_answered,
+    asks=(BARS, COMMUTATOR_D_MM, COMMUTATOR_D_MIN_MM, ARMATURE_SLOTS),
     clears=("track", "surface", "slots", "mica", "flashed"),
 )

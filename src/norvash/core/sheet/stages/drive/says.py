@@ -90,7 +90,7 @@ def _end_float(sheet: Sheet) -> list[Said]:
     if play is None:
         return []
     if found is None:
-        return [Said(f"end float {play:.2f} mm: what is allowed is not known, give it under Figures")]
+        return [Said(f"end float {play:.2f} mm: what is allowed is not known yet")]
     asks = (
         f"{'put in' if found.shim_mm > 0 else 'take out'} {abs(found.shim_mm):.2f} mm of shim; Sums tell which of those"
         " in the box"

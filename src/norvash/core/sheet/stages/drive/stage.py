@@ -3,6 +3,13 @@
 from collections.abc import Iterable
 
 from norvash.core.diagnosis.signs import ON_DRIVE
+from norvash.core.motor.figure_fields import (
+    AIR_GAP_MM,
+    BEARING_DRIVE,
+    BEARING_OTHER,
+    END_FLOAT_HIGH_MM,
+    END_FLOAT_LOW_MM,
+)
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.part import DRIVE
@@ -28,5 +35,6 @@ STAGE = Stage(
     parts=(DRIVE,),
     inside=True,
     judge=_judge,
+    asks=(BEARING_DRIVE, BEARING_OTHER, END_FLOAT_LOW_MM, END_FLOAT_HIGH_MM, AIR_GAP_MM),
     clears=("bearing-bad", "drive-bad", "belt-bad", "fan-bad", "shaft-bad"),
 )

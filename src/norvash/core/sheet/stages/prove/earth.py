@@ -42,7 +42,7 @@ def no_earth(facts: Facts, _rules: MotorRules) -> str:
     """Return why its protective earth is not asked for: by design it has none."""
     if facts.protection:
         return f"It has no protective earth by design, it is {facts.protection}: none is measured, and none is added."
-    return "It has no protective earth that is known of: say how it protects against shock, under Figures."
+    return "It has no protective earth that is known of: say first how it protects against shock."
 
 
 FINDINGS = (

@@ -2,6 +2,16 @@
 
 from collections.abc import Iterator
 
+from norvash.core.motor.figure_fields import (
+    CONSTRUCTION,
+    NOLOAD_A_MOST,
+    PERMITTED_RPM,
+    PROTECTION,
+    RATED_A,
+    RATED_RPM,
+    RATED_V,
+    SAFE_NOLOAD_V,
+)
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.gates import POWER
@@ -108,5 +118,6 @@ STAGE = Stage(
     proves=True,
     holds={"power": _before_power, "service": _before_service, "sign": _before_signing},
     judge=_judge,
+    asks=(PROTECTION, CONSTRUCTION, RATED_V, RATED_A, RATED_RPM, PERMITTED_RPM, SAFE_NOLOAD_V, NOLOAD_A_MOST),
     is_done=_is_done,
 )

@@ -54,7 +54,7 @@ def _growler(sheet: Sheet) -> list[Said]:
     beyond = (
         f"there is no such slot among {slots:.0f}, or the bars are no multiple of them"
         if slots
-        else "give bars and slots of the armature under Figures to see its bars"
+        else "give bars and slots of the armature to see its bars"
     )
     return [
         Said(f"slot {n}: {beyond if at is None else f'bars {at[0]} to {at[1]}, counted from slot 1 at bar 1'}", False)

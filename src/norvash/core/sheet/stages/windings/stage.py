@@ -3,6 +3,7 @@
 from collections.abc import Iterable, Iterator
 
 from norvash.core.diagnosis.signs import ON_WINDINGS
+from norvash.core.motor.figure_fields import ARMATURE_SLOTS, BARS, FORM_WOUND
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.part import WINDINGS
@@ -45,5 +46,6 @@ STAGE = Stage(
     judge=_judge,
     again=(EARTH_OHM,),
     holds={"power": _before_power},
+    asks=(BARS, ARMATURE_SLOTS, FORM_WOUND),
     clears=("burnt", "magnets", "wire-broken", "core-rubbed", "interpole-hot"),
 )

@@ -1,0 +1,71 @@
+"""The figures under the line: what comes by when, and how sure that is, each with its word."""
+
+from datetime import date
+
+from norvash.core.forecast.set_forecast import Ahead
+from norvash.core.motor.record import MotorState
+from norvash.core.rules.book import MotorRules
+from norvash.core.text.words import UNIT_WORDS, day_words, use_figure
+from norvash.core.verdict.forecast_words import at_counter, far_off
+from norvash.core.verdict.grades import GRADES
+from norvash.core.verdict.line_figure import LineFigure
+from norvash.core.verdict.values import Findings
+
+
+def line_figures(found: Findings, state: MotorState, rules: MotorRules, today: date) -> tuple[LineFigure, ...]:
+    """Return limit, look, plan and sureness of a motor, as far as they may be said."""
+    ahead = found.ahead
+    if found.grade == "stop" or found.unknown:
+        return ()
+    if ahead is None:
+        return (LineFigure("…", "the forecast is being worked out"),)
+    return () if found.missing else _foreseen(found, ahead, state, rules, today)
+
+
+def _foreseen(
+    found: Findings, ahead: Ahead, state: MotorState, rules: MotorRules, today: date
+) -> tuple[LineFigure, ...]:
+    if found.round is None:
+        return (*_of_a_kind(ahead, state), *_look(found, state))
+    if far_off(found, today, rules):
+        return (LineFigure(f"over {rules['line.horizon']:g} years", "limit about"), *_look(found, state))
+    if found.grade == "change":
+        return (*_limit(ahead, state), _sure(ahead, state))
+    return (*_limit(ahead, state), *_look(found, state), *_plan(found, today), _sure(ahead, state))
+
+
+def _limit(ahead: Ahead, state: MotorState) -> tuple[LineFigure, ...]:
+    on = day_words(ahead.p50_on) if ahead.p50_on else ""
+    return (LineFigure(at_counter(ahead.p50_units, state), "limit about", on),)
+
+
+def _look(found: Findings, state: MotorState) -> tuple[LineFigure, ...]:
+    """Return by when to look again, and for what where it is not the forecast."""
+    look = found.look
+    if look is None:
+        return ()
+    on = day_words(look.on) if look.on else ""
+    words = "look by" if look.rule_id == "forecast.risk" else f"look by, for the {look.name}"
+    if look.at_units is None:
+        return (LineFigure(on, words),) if on else ()
+    return (LineFigure(at_counter(look.at_units, state), words, on),)
+
+
+def _plan(found: Findings, today: date) -> tuple[LineFigure, ...]:
+    """Return the day from which a motor asks for its change to be planned, while that is still to come."""
+    days = [r.on for r in found.rises if GRADES[r.rank] == "plan" and r.on > today]
+    return (LineFigure(day_words(min(days)), "plan by"),) if days else ()
+
+
+def _sure(ahead: Ahead, state: MotorState) -> LineFigure:
+    low, high = use_figure(ahead.p10_units + state.offset_units, state.unit), at_counter(ahead.p90_units, state)
+    return LineFigure("8 in 10", "how sure", f"{low} to {high}")
+
+
+def _of_a_kind(ahead: Ahead, state: MotorState) -> tuple[LineFigure, ...]:
+    """Return how long half of such sets last, before anything is measured on this one."""
+    started = state.current.fitted_units
+    low, high = (use_figure(x - started, state.unit) for x in (ahead.p25_units, ahead.p75_units))
+    past = ahead.past_sets
+    basis = f"from {past} earlier set{'s' * (past > 1)} of this kind" if past else "from the expected life only"
+    return (LineFigure(f"{low} to {high} {UNIT_WORDS[state.unit]}", "half of such sets last", basis),)
