@@ -128,7 +128,7 @@ def test_a_new_user_gets_a_date_and_fits_a_new_set_by_keyboard_alone(page: Page,
     press(page, "/")
     page.keyboard.type("jig")
     press(page, "Enter")
-    heading(page, "Motors with “jig”")
+    heading(page, "Found for “jig”")
     tab_to(page, "T-90")
     press(page, "Enter")
     heading(page, "Sets fitted")

@@ -36,7 +36,7 @@ SAID = {
     "change": (state(a_round(20, 9.2, 9.4)), "change", "Change the set at this visit.", "9%", ""),
     "at the limit": (state(a_round(20, 8, 9.4)), "stop", "Take it out of service", "at its limit now", ""),
     "one missing": (state(a_round(20, 19, None)), "fit", "Measure B to get a date.", "Brush A has 11.0 mm", "incomplete"),
-    "one missing but another gone": (state(a_round(20, 7.5, None)), "stop", "Take it out of service", "at its limit now", "incomplete"),
+    "one missing but another gone": (state(a_round(20, 7.5, None)), "stop", "Out of service", "at its limit now", "incomplete"),
     "doubtful": (state(a_round(20, 19, 19.4, doubt="why?")), "fit", "Settle the reading of brush A first.", "", "doubtful"),
     "not enough wear": (state(a_round(20, 21.95, 21.9)), "fit", "Run on.", "8 times in 10", "not enough wear yet"),
     "limit unknown": (state(a_round(20, 19, 19.4), own={"new_mm": 22.0}), "fit", "Run on.", "the limit is an estimate", "limit estimated"),
@@ -56,7 +56,7 @@ SAID = {
         "Carbon is not what will stop this motor",
         "",
     ),
-    "lead taut": (state(a_round(20, 19, 19.4, seen=((2, "lead.taut"),))), "stop", "Take it out", "whatever the length says", ""),
+    "lead taut": (state(a_round(20, 19, 19.4, seen=((2, "lead.taut"),))), "stop", "Out of service", "whatever the length says", ""),
     "second wear line": (state(a_round(20, 15, 15, lines=2)), "plan", "Plan the change.", "", ""),
 }
 # fmt: on

@@ -346,10 +346,12 @@ def test_the_json_twin_writes_once_and_says_what_it_decided(client: TestClient, 
 
 
 def test_rules_are_changed_in_the_page(client: TestClient, shop: Shop) -> None:
-    status, page, _ = send(client, "/rulebook/stage.watch", "/rulebook/stage.watch", value="0.5", why="hard to reach")
+    status, page, _ = send(client, "/rulebook/stage.watch", "/rulebook/stage.watch", value="50", why="hard to reach")
     assert (status, "site figure, Ines Torvald" in page) == (200, True)
-    status, page, _ = send(client, "/rulebook/stage.watch", "/rulebook/stage.watch", value="5", why="x")
-    assert (status, 'value="5"' in page) == (422, True)
+    status, page, _ = send(client, "/rulebook/stage.watch", "/rulebook/stage.watch", value="0.5", why="x")
+    assert (status, 'value="0.5"' in page, "could be 0.5% or 50%" in page) == (422, True, True)
+    status, page, _ = send(client, "/rulebook/stage.watch", "/rulebook/stage.watch", value="500", why="x")
+    assert (status, "Give a figure from 0% to 100%" in page) == (422, True)
     assert "default" in send(client, "/rulebook/stage.watch", "/rulebook/stage.watch", clear="1")[1]
 
 

@@ -105,8 +105,8 @@ def test_a_school_is_chosen_for_one_motor_in_the_rulebook(client: TestClient, sh
     assert "Nothing: the default holds everywhere." in back.text
     assert "cheap to replace" in back.text
     assert "How common each cause is" in client.get("/rulebook/causes").text
-    figure = {"act_id": "a-figure-for-one", "value": "0.5", "target": "motor", "tag": "x-01", "why": "hard to reach"}
-    assert "0.5" in client.post("/rulebook/stage.watch", data=figure).text
+    figure = {"act_id": "a-figure-for-one", "value": "50%", "target": "motor", "tag": "x-01", "why": "hard to reach"}
+    assert "50%" in client.post("/rulebook/stage.watch", data=figure).text
     assert load(shop.conn, motor).rules["stage.watch"] == 0.5
 
 

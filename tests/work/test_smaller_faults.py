@@ -229,7 +229,7 @@ ROWS: dict[str, tuple[str, str, str, Callable[[Bench], str], str, str]] = {
         "tool",
         "sign.weak=yes sign.sparks=ring insulation-mohm=0.4",
         line_of,
-        "Take it out of service: it must not run before this is mended. Windings and magnets: insulation 0.4",
+        "Out of service: it must not run before this is mended. Windings and magnets: insulation 0.4",
         "cause",
     ),
     "26 two points of a run": (

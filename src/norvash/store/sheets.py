@@ -26,8 +26,8 @@ class SheetRow:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class OpenSheet:
-    """An open sheet in a list: its motor, when it was opened, and by whom."""
+class NamedSheet:
+    """A sheet in a list: its motor, when it was opened, and by whom."""
 
     id: str
     motor_id: str
@@ -102,17 +102,37 @@ def list_sheets(conn: Connection, motor_id: str, most: int) -> list[SheetRow]:
     return [_sheet(r) for r in rows]
 
 
-def list_open(conn: Connection, most: int) -> list[OpenSheet]:
+def list_open(conn: Connection, most: int) -> list[NamedSheet]:
     """Return the open sheets, the newest first."""
+    return _named(conn, "s.signed_at is null", {"most": most})
+
+
+def list_numbered(conn: Connection, number: int, most: int) -> list[NamedSheet]:
+    """Return the sheets with a number, the newest first; each motor counts its own."""
+    return _named(conn, "s.number = :number", {"number": number, "most": most})
+
+
+def list_saying(conn: Connection, words: str, most: int) -> list[tuple[str, NamedSheet]]:
+    """Return what people wrote on sheets that holds these words, the newest first, each with its sheet."""
     rows = conn.execute(
-        """select s.id, s.motor_id, m.tag, m.name, s.number, s.kind, s.at, p.name as person
+        """select e.typed, e.sheet_id from entry e join act a on a.id = e.act_id
+           where e.replaced_by is null and e.value_in_si_unit is null and instr(lower(e.typed), :words) > 0
+           order by a.seq desc limit :most""",
+        {"words": words.lower(), "most": most},
+    ).fetchall()
+    return [(r["typed"], *_named(conn, "s.id = :id", {"id": r["sheet_id"], "most": 1})) for r in rows]
+
+
+def _named(conn: Connection, where: str, values: Mapping[str, object]) -> list[NamedSheet]:
+    rows = conn.execute(
+        f"""select s.id, s.motor_id, m.tag, m.name, s.number, s.kind, s.at, p.name as person
            from sheet s join motor m on m.id = s.motor_id
            join act a on a.id = s.act_id join person p on p.id = a.person_id
-           where s.signed_at is null order by s.at desc limit :most""",
-        {"most": most},
+           where {where} order by s.at desc limit :most""",
+        values,
     )
     return [
-        OpenSheet(
+        NamedSheet(
             id=r["id"],
             motor_id=r["motor_id"],
             tag=r["tag"],

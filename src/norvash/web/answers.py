@@ -14,6 +14,7 @@ from jinja2 import Environment, FileSystemBytecodeCache, FileSystemLoader, Stric
 from jinja2.ext import Extension
 from markupsafe import Markup, escape
 
+from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID
 from norvash.core.sheet.field import Column, Field, Quantity
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import decision
@@ -21,6 +22,7 @@ from norvash.core.text.quantities import UNITS
 from norvash.core.text.words import (
     counted,
     day_words,
+    figure_said,
     figure_words,
     grouped,
     length_words,
@@ -121,6 +123,7 @@ def _environment() -> Environment:
         "hatching": _defined(HATCHING, slots_of_all()),
         "scenery": _defined(scenery()),
         "part": part,
+        "rule_words": _rule_words,
     }
     env.filters |= {
         "counted": counted,
@@ -129,6 +132,7 @@ def _environment() -> Environment:
         "use": use_words,
         "grouped": grouped,
         "figure": figure_words,
+        "figure_said": figure_said,
         "day": _day,
         "iso": _iso,
         "rate": lambda mm_per_kh, unit: f"{rate_figure(mm_per_kh, unit):.3f}",
@@ -162,6 +166,10 @@ def _finding(finding_id: str) -> str:
 def _decision(finding_id: str) -> str:
     """Return the id of the entry that decides a finding."""
     return decision(finding_id).id
+
+
+def _rule_words(rule_id: str) -> str:
+    return SCHOOLS_BY_ID[rule_id].question if rule_id in SCHOOLS_BY_ID else RULES[rule_id].words
 
 
 def _share(value: float) -> str:

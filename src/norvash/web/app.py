@@ -39,6 +39,7 @@ _LAST_WORK_S, _AGAIN_S, _SETTLED_S = 0.5, 5.0, 0.2
 
 # Loaded right after the start, or when the first of them is asked for: the bench stands open at once.
 _PAGES = (
+    "find",
     "motors",
     "motor",
     "figures",

@@ -9,7 +9,7 @@ from norvash.core.verdict.line_figure import LineFigure
 from norvash.core.verdict.rising import Rise, risen
 from norvash.store import sheets, standings
 from norvash.store.database import Connection
-from norvash.store.sheets import OpenSheet
+from norvash.store.sheets import NamedSheet
 from norvash.store.standings import Listed, rises_of
 from norvash.work.rulebook import rulebook
 
@@ -54,7 +54,7 @@ class Bench:
     motors: int
     page: int
     pages: int
-    open_sheets: list[OpenSheet]
+    open_sheets: list[NamedSheet]
 
 
 def row_of(listed: Listed, today: date) -> BenchRow:

@@ -5,6 +5,7 @@ from dataclasses import dataclass, field
 from functools import cached_property
 from types import MappingProxyType
 
+from norvash.core.text.words import figure_said
 from norvash.errors import InputError, NotFound
 
 GEARED = "geared starter"
@@ -219,9 +220,10 @@ class Rulebook:
         """
         rule = self.rule(rule_id)
         if not rule.low <= value <= rule.high:
+            low, high = figure_said(rule.low, rule.unit), figure_said(rule.high, rule.unit)
             raise InputError(
-                f"{value:g} {rule.unit} is outside what this rule can be.".replace("  ", " "),
-                f"Give a figure from {rule.low:g} to {rule.high:g} {rule.unit}.".replace(" .", "."),
+                f"{figure_said(value, rule.unit)} is outside what this rule can be.",
+                f"Give a figure from {low} to {high}.",
                 "value",
             )
 

@@ -14,27 +14,41 @@ PATTERN = (
     Rule(
         id="pattern.known",
         words="chance under which a spacing that the winding explains counts as proven",
-        unit="",
+        unit="share",
         default=0.05,
         source=_CHANCE,
         low=1e-6,
         high=0.5,
     ),
-    Rule(id="pattern.free", words="chance under which a spacing without a known cause is reported", unit="", default=0.01, source=_CHANCE, low=1e-6, high=0.5),
     Rule(
-        id="pattern.all-over", words="share of the bars marked from which it is all over and no pattern", unit="", default=0.6, source=_HOUSE, low=0.1, high=1
+        id="pattern.free",
+        words="chance under which a spacing without a known cause is reported",
+        unit="share",
+        default=0.01,
+        source=_CHANCE,
+        low=1e-6,
+        high=0.5,
+    ),
+    Rule(
+        id="pattern.all-over",
+        words="share of the bars marked from which it is all over and no pattern",
+        unit="share",
+        default=0.6,
+        source=_HOUSE,
+        low=0.1,
+        high=1,
     ),
     Rule(
         id="pattern.local",
         words="share of the bars burnt up to which a burn without a pattern is local",
-        unit="",
+        unit="share",
         default=0.25,
         source=_HOUSE,
         low=0.01,
         high=1,
     ),
-    Rule(id="pattern.share", words="share of the spots that must fit a spacing", unit="", default=0.75, source=_HOUSE, low=0.5, high=1),
-    Rule(id="pattern.least", words="spots under which nothing is proven by chance", unit="", default=4, source=_HOUSE, low=3, high=20),
+    Rule(id="pattern.share", words="share of the spots that must fit a spacing", unit="share", default=0.75, source=_HOUSE, low=0.5, high=1),
+    Rule(id="pattern.least", words="spots under which nothing is proven by chance", unit="share", default=4, source=_HOUSE, low=3, high=20),
     Rule(
         id="pattern.slot-like",
         words="longest spacing, in bars, at which slots come to mind where their number is unknown",
@@ -92,26 +106,28 @@ RUN_OUT = (
     Rule(id="runout.least", words="readings round the circle, at least", unit="", default=8, source=_HOUSE, low=6, high=100),
 )
 BAR_TEST = (
-    Rule(id="bartest.pass", words="how far a reading may be from the median", unit="", default=0.10, source=_TRADE, low=0.005, high=0.5),
-    Rule(id="bartest.pass-drop", words="the same for voltage drops on an industrial machine", unit="", default=0.05, source=_TRADE, low=0.005, high=0.5),
-    Rule(id="bartest.high", words="how far over the median a reading is an open coil or riser", unit="", default=0.50, source=_TRADE, low=0.1, high=10),
-    Rule(id="bartest.low", words="how far under the median a reading is a short", unit="", default=0.20, source=_TRADE, low=0.02, high=0.9),
-    Rule(id="bartest.bridge", words="share of the median under which copper bridges the slot", unit="", default=0.10, source=_HOUSE, low=0.001, high=0.5),
+    Rule(id="bartest.pass", words="how far a reading may be from the median", unit="share", default=0.10, source=_TRADE, low=0.005, high=0.5),
+    Rule(id="bartest.pass-drop", words="the same for voltage drops on an industrial machine", unit="share", default=0.05, source=_TRADE, low=0.005, high=0.5),
+    Rule(id="bartest.high", words="how far over the median a reading is an open coil or riser", unit="share", default=0.50, source=_TRADE, low=0.1, high=10),
+    Rule(id="bartest.low", words="how far under the median a reading is a short", unit="share", default=0.20, source=_TRADE, low=0.02, high=0.9),
+    Rule(id="bartest.bridge", words="share of the median under which copper bridges the slot", unit="share", default=0.10, source=_HOUSE, low=0.001, high=0.5),
     Rule(id="bartest.noise", words="times the noise of a reading that a verdict must exceed", unit="", default=2.0, source=_HOUSE, low=1, high=10),
     Rule(
         id="bartest.idle",
         words="share of low readings, beside a high one, from which half of the armature is taken to be idle",
-        unit="",
+        unit="share",
         default=0.2,
         source=_HOUSE,
         low=0.01,
         high=1,
     ),
-    Rule(id="bartest.scatter", words="scatter of a reading over which a bar test proves nothing", unit="", default=0.10, source=_TRADE, low=0.01, high=0.3),
+    Rule(
+        id="bartest.scatter", words="scatter of a reading over which a bar test proves nothing", unit="share", default=0.10, source=_TRADE, low=0.01, high=0.3
+    ),
     Rule(
         id="bartest.rough",
         words="share of readings outside the pass band from which contact is doubted first",
-        unit="",
+        unit="share",
         default=0.25,
         source=_HOUSE,
         low=0.05,
@@ -119,16 +135,26 @@ BAR_TEST = (
     ),
 )
 CUT = (
-    Rule(id="surface.many", words="share of the bars burnt from which the whole surface is", unit="", default=0.25, source=_HOUSE, low=0.01, high=1),
+    Rule(id="surface.many", words="share of the bars burnt from which the whole surface is", unit="share", default=0.25, source=_HOUSE, low=0.01, high=1),
     Rule(
         id="cut.least-most", words="times the diameter now from which a least diameter is taken for a slip", unit="", default=1.5, source=_HOUSE, low=1, high=5
     ),
-    Rule(id="cut.depth-most", words="share of the diameter over which a depth is taken for a slip", unit="", default=0.25, source=_HOUSE, low=0.01, high=0.5),
-    Rule(id="cut.left-least", words="share of the diameter down to which a cut can have gone", unit="", default=0.5, source=_HOUSE, low=0.1, high=1),
+    Rule(
+        id="cut.depth-most", words="share of the diameter over which a depth is taken for a slip", unit="share", default=0.25, source=_HOUSE, low=0.01, high=0.5
+    ),
+    Rule(id="cut.left-least", words="share of the diameter down to which a cut can have gone", unit="share", default=0.5, source=_HOUSE, low=0.1, high=1),
     Rule(id="cut.clean", words="radial depth below the deepest damage to be sure of clean copper", unit="mm", default=0.02, source=_TRADE, low=0, high=0.5),
     Rule(id="cut.rough", words="radial depth of a rough pass", unit="mm", default=0.10, source=_TRADE, low=0.01, high=0.25),
     Rule(id="cut.finish", words="radial depth of the finish pass", unit="mm", default=0.03, source=_TRADE, low=0.005, high=0.1),
-    Rule(id="cut.least-share", words="least diameter, where it is unknown, as a share of the new one", unit="", default=0.965, source=_HOUSE, low=0.8, high=1),
+    Rule(
+        id="cut.least-share",
+        words="least diameter, where it is unknown, as a share of the new one",
+        unit="share",
+        default=0.965,
+        source=_HOUSE,
+        low=0.8,
+        high=1,
+    ),
     Rule(id="cut.hss", words="cutting speed in copper with high-speed steel", unit="m/min", default=60, source=_TRADE, low=5, high=1000),
     Rule(id="cut.carbide", words="cutting speed in copper with carbide", unit="m/min", default=150, source=_TRADE, low=5, high=2000),
     Rule(id="cut.diamond", words="cutting speed in copper with diamond", unit="m/min", default=300, source=_TRADE, low=5, high=3000),
@@ -162,7 +188,9 @@ SLOTS = (
     Rule(id="slot.narrow", words="width of a bar under which its chamfer is the lesser", unit="mm", default=3.0, source=_TRADE, low=0.5, high=20),
     Rule(id="slot.chamfer-narrow-least", words="chamfer of a narrow bar's edge, at least", unit="mm", default=0.1, source=_TRADE, low=0.02, high=1),
     Rule(id="slot.chamfer-narrow-most", words="chamfer of a narrow bar's edge, at most", unit="mm", default=0.2, source=_TRADE, low=0.02, high=2),
-    Rule(id="slot.chamfer-share", words="chamfer of an edge, at most this share of the slot's depth", unit="", default=0.5, source=_TRADE, low=0.05, high=1),
+    Rule(
+        id="slot.chamfer-share", words="chamfer of an edge, at most this share of the slot's depth", unit="share", default=0.5, source=_TRADE, low=0.05, high=1
+    ),
     Rule(id="slot.chamfer-least", words="chamfer of a bar's edge, at least", unit="mm", default=0.2, source=_TRADE, low=0.05, high=1),
     Rule(id="slot.chamfer-most", words="chamfer of a bar's edge, at most", unit="mm", default=0.4, source=_TRADE, low=0.05, high=2),
 )

@@ -63,8 +63,8 @@ LOADING = (
         by_class=MappingProxyType({c: float(high) for c, (_, high) in _PRESSURE.items()}),
     ),
     Rule(id="brush.friction", words="friction of a brush on copper, for its heat", unit="", default=0.2, source=_TRADE, low=0.01, high=1),
-    Rule(id="spring.plan", words="deviation of the force that is planned for", unit="", default=0.10, source=_TRADE, low=0, high=1),
-    Rule(id="spring.change", words="deviation of the force that means renewal", unit="", default=0.20, source=_TRADE, low=0, high=1),
+    Rule(id="spring.plan", words="deviation of the force that is planned for", unit="share", default=0.10, source=_TRADE, low=0, high=1),
+    Rule(id="spring.change", words="deviation of the force that means renewal", unit="share", default=0.20, source=_TRADE, low=0, high=1),
     *(
         Rule(id=DENSITY_LOW.of(grade), words=f"current density of {grade}, guide from", unit="A/cm²", default=low, source=_TRADE, low=0.1, high=200)
         for grade, (low, _) in DENSITY.items()
@@ -73,7 +73,7 @@ LOADING = (
         Rule(id=DENSITY_HIGH.of(grade), words=f"current density of {grade}, guide up to", unit="A/cm²", default=high, source=_TRADE, low=0.1, high=200)
         for grade, (_, high) in DENSITY.items()
     ),
-    Rule(id="density.least-share", words="share of the lower guide under which the film suffers", unit="", default=1 / 3, source=_TRADE, low=0, high=1),
+    Rule(id="density.least-share", words="share of the lower guide under which the film suffers", unit="share", default=1 / 3, source=_TRADE, low=0, high=1),
     *(
         Rule(id=CONTACT_DROP.of(grade), words=f"contact drop of a pair, {grade}", unit="V", default=drop, source=source, low=0, high=10)
         for grade, (drop, source) in _DROP.items()
@@ -116,7 +116,7 @@ SEATING = (
     Rule(
         id="seating.ready",
         words="contact share before load",
-        unit="",
+        unit="share",
         default=0.75,
         source=_HOUSE,
         low=0.1,
@@ -124,7 +124,7 @@ SEATING = (
         by_class=MappingProxyType({"industrial": 0.80}),
     ),
     Rule(id="seating.rate", words="bedding-in wear, times the steady rate", unit="", default=5.0, source=_HOUSE, low=1, high=50),
-    Rule(id="seating.radius-share", words="largest radius of a shaped face over the commutator's", unit="", default=0.02, source=_HOUSE, low=0, high=0.5),
+    Rule(id="seating.radius-share", words="largest radius of a shaped face over the commutator's", unit="share", default=0.02, source=_HOUSE, low=0, high=0.5),
     Rule(id="seating.radius-mm", words="or this much more, if that is larger", unit="mm", default=0.3, source=_HOUSE, low=0, high=5),
 )
 # fmt: on

@@ -12,7 +12,7 @@ RUN = (
     Rule(
         id="run.start",
         words="share of the plate's volts at which a motor that runs away begins without load",
-        unit="",
+        unit="share",
         default=0.10,
         source=_TRADE,
         low=0.01,
@@ -21,7 +21,7 @@ RUN = (
     Rule(
         id="run.most",
         words="share of the plate's volts that it never passes without load",
-        unit="",
+        unit="share",
         default=0.25,
         source=_TRADE,
         low=0.05,
@@ -30,7 +30,7 @@ RUN = (
     Rule(
         id="run.volts",
         words="share of the plate's volts from which a run proves something",
-        unit="",
+        unit="share",
         default=0.9,
         source=_HOUSE,
         low=0.3,
@@ -40,7 +40,7 @@ RUN = (
     Rule(
         id="run.speed",
         words="how far the speed may be from what is usual",
-        unit="",
+        unit="share",
         default=0.15,
         source=_TRADE,
         low=0.01,
@@ -49,7 +49,7 @@ RUN = (
     Rule(
         id="run.sign",
         words="how far from its own baseline is a sign",
-        unit="",
+        unit="share",
         default=0.05,
         source=_TRADE,
         low=0.005,
@@ -58,7 +58,7 @@ RUN = (
     Rule(
         id="run.finding",
         words="how far from its own baseline is a finding",
-        unit="",
+        unit="share",
         default=0.10,
         source=_TRADE,
         low=0.01,
@@ -105,7 +105,7 @@ RUN = (
     Rule(
         id="output.from",
         words="share of its rated speed from which its output counts",
-        unit="",
+        unit="share",
         default=0.4,
         source=_TRADE,
         low=0.1,
@@ -114,7 +114,7 @@ RUN = (
     Rule(
         id="output.full",
         words="share of its rated speed that one of them reaches",
-        unit="",
+        unit="share",
         default=0.9,
         source=_TRADE,
         low=0.5,
@@ -123,7 +123,7 @@ RUN = (
     Rule(
         id="output.over",
         words="share of its rated speed up to which one that excites itself is judged",
-        unit="",
+        unit="share",
         default=1.1,
         source=_TRADE,
         low=1,
@@ -132,7 +132,7 @@ RUN = (
     Rule(
         id="output.dead",
         words="share of its output under which it is dead",
-        unit="",
+        unit="share",
         default=0.10,
         source=_TRADE,
         low=0.01,
@@ -141,7 +141,7 @@ RUN = (
     Rule(
         id="output.low",
         words="share of its output under which it is low",
-        unit="",
+        unit="share",
         default=0.85,
         source=_TRADE,
         low=0.3,
@@ -150,7 +150,7 @@ RUN = (
     Rule(
         id="output.high",
         words="share of its output over which it is high",
-        unit="",
+        unit="share",
         default=1.15,
         source=_TRADE,
         low=1,
@@ -159,7 +159,7 @@ RUN = (
     Rule(
         id="output.high-self",
         words="the same where it excites itself and has no load",
-        unit="",
+        unit="share",
         default=1.35,
         source=_TRADE,
         low=1,

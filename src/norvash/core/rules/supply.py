@@ -38,14 +38,14 @@ CABLES = (
         for s, a in _LOADS.items()
     ),
     *(
-        Rule(id=IN_AIR.of(c), words=f"share of that in air up to {c} °C", unit="", default=share, source=_TRADE, low=0.1, high=1)
+        Rule(id=IN_AIR.of(c), words=f"share of that in air up to {c} °C", unit="share", default=share, source=_TRADE, low=0.1, high=1)
         for c, share in _IN_AIR.items()
     ),
     *(
-        Rule(id=TOGETHER.of(n), words=f"share of that with {n} circuits together", unit="", default=share, source=_TRADE, low=0.1, high=1)
+        Rule(id=TOGETHER.of(n), words=f"share of that with {n} circuits together", unit="share", default=share, source=_TRADE, low=0.1, high=1)
         for n, share in _TOGETHER.items()
     ),
-    Rule(id="cable.insulated", words="share of that in thermal insulation", unit="", default=0.75, source=_TRADE, low=0.1, high=1),
+    Rule(id="cable.insulated", words="share of that in thermal insulation", unit="share", default=0.75, source=_TRADE, low=0.1, high=1),
     Rule(id="cable.burst", words="A·√s that a mm² of copper bears in a burst of at most 10 s", unit="", default=85.0, source=_PHYSICS, low=10, high=200),
     Rule(
         id="cable.longest-burst", words="longest burst that is judged as one; longer counts as lasting", unit="s", default=10.0, source=_TRADE, low=1, high=60
@@ -54,11 +54,11 @@ CABLES = (
 )
 
 RULES = (
-    Rule(id="taps.top", words="how far the top speed setting may be from the supply", unit="", default=0.03, source=_TRADE, low=0, high=0.5),
-    Rule(id="taps.step", words="how far a speed setting may be from what is expected of it", unit="", default=0.08, source=_TRADE, low=0, high=0.5),
-    Rule(id="taps.dead", words="share of the supply under which a setting is dead", unit="", default=0.05, source=_HOUSE, low=0, high=0.5),
-    Rule(id="supply.low", words="share of the plate's voltage under which the supply is low", unit="", default=0.9, source=_HOUSE, low=0.3, high=1),
-    Rule(id="supply.high", words="share of the plate's voltage over which the supply is high", unit="", default=1.1, source=_HOUSE, low=1, high=2),
+    Rule(id="taps.top", words="how far the top speed setting may be from the supply", unit="share", default=0.03, source=_TRADE, low=0, high=0.5),
+    Rule(id="taps.step", words="how far a speed setting may be from what is expected of it", unit="share", default=0.08, source=_TRADE, low=0, high=0.5),
+    Rule(id="taps.dead", words="share of the supply under which a setting is dead", unit="share", default=0.05, source=_HOUSE, low=0, high=0.5),
+    Rule(id="supply.low", words="share of the plate's voltage under which the supply is low", unit="share", default=0.9, source=_HOUSE, low=0.3, high=1),
+    Rule(id="supply.high", words="share of the plate's voltage over which the supply is high", unit="share", default=1.1, source=_HOUSE, low=1, high=2),
     Rule(
         id="drop.side",
         words="drop allowed on each side of a 12 V circuit while starting; other low voltages in proportion",
@@ -72,7 +72,7 @@ RULES = (
     Rule(
         id="drop.share",
         words="share of a higher voltage that both sides together may drop while starting",
-        unit="",
+        unit="share",
         default=0.04,
         source=_TRADE,
         low=0.001,
@@ -92,9 +92,15 @@ RULES = (
     Rule(id="battery.cranking", words="least volts while cranking, for each 12 V, from 20 °C up", unit="V", default=9.6, source=_TRADE, low=5, high=12),
     Rule(id="battery.cranking-zero", words="the same at 0 °C; between two figures in proportion", unit="V", default=9.1, source=_TRADE, low=5, high=12),
     Rule(id="battery.cranking-frost", words="the same at -18 °C, under which it is not judged", unit="V", default=8.5, source=_TRADE, low=5, high=12),
-    Rule(id="battery.most", words="share of its nominal voltage that no battery goes over", unit="", default=1.25, source=_TRADE, low=1.0, high=2),
+    Rule(id="battery.most", words="share of its nominal voltage that no battery goes over", unit="share", default=1.25, source=_TRADE, low=1.0, high=2),
     Rule(
-        id="battery.least", words="share of its nominal voltage that a battery at rest does not go under", unit="", default=0.7, source=_TRADE, low=0.1, high=1
+        id="battery.least",
+        words="share of its nominal voltage that a battery at rest does not go under",
+        unit="share",
+        default=0.7,
+        source=_TRADE,
+        low=0.1,
+        high=1,
     ),
     Rule(
         id="battery.fall", words="fall of the volts, for each 12 V, under which no heavy current flowed", unit="V", default=0.2, source=_TRADE, low=0.01, high=2
@@ -124,14 +130,16 @@ RULES = (
     Rule(
         id="amps.band",
         words="how far the current without load may be from what is usual",
-        unit="",
+        unit="share",
         default=0.15,
         source=_TRADE,
         low=0.01,
         high=1,
         by_class=_SMALL,
     ),
-    Rule(id="amps.none", words="share of the usual current without load under which none flows", unit="", default=0.02, source=_HOUSE, low=0.001, high=0.5),
+    Rule(
+        id="amps.none", words="share of the usual current without load under which none flows", unit="share", default=0.02, source=_HOUSE, low=0.001, high=0.5
+    ),
     Rule(id="earth.ohm", words="resistance allowed in the protective earth, without its lead", unit="Ω", default=0.1, source=_TRADE, low=0.001, high=5),
     Rule(
         id="lift.person", words="mass that one person may lift", unit="kg", default=25.0, source="usual local rule; the site's own comes first", low=1, high=100

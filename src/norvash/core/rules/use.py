@@ -15,7 +15,7 @@ RULES = (
     Rule(id="use.rate-sd", words="log standard deviation of a rate of use that no log takes away", unit="", default=0.05, source=_HOUSE, low=0.001, high=1),
     Rule(id="use.week-var", words="variance of the log of what one week runs", unit="", default=1.5, source=_HOUSE, low=0.01, high=20),
     Rule(id="use.season-log", words="weeks of log before a season is read from it", unit="weeks", default=104.0, source=_HOUSE, low=52, high=520),
-    Rule(id="use.idle-share", words="share of the mean use under which a month counts as idle", unit="", default=0.25, source=_HOUSE, low=0, high=0.9),
+    Rule(id="use.idle-share", words="share of the mean use under which a month counts as idle", unit="share", default=0.25, source=_HOUSE, low=0, high=0.9),
     Rule(id="use.slip", words="log standard deviation when a lower counter reading is explained", unit="", default=0.35, source=_HOUSE, low=0.05, high=3),
     Rule(id="look.calendar", words="months after which a motor is looked at whatever it has run", unit="months", default=24.0, source=_HOUSE, low=1, high=240),
     Rule(id="look.calendar-hard", words="the same where it is wet, salt or mostly idle", unit="months", default=12.0, source=_HOUSE, low=1, high=240),

@@ -77,7 +77,7 @@ RULES = (
     Rule(
         id="insulation.unknown",
         words="share of a reading that counts over that voltage where its temperature is not known",
-        unit="",
+        unit="share",
         default=0.25,
         source=_HOUSE,
         low=0.01,
@@ -96,7 +96,7 @@ RULES = (
     Rule(
         id="insulation.fall",
         words="share of last time's insulation under which the verdict is raised",
-        unit="",
+        unit="share",
         default=1 / 3,
         source=_TRADE,
         low=0.01,
@@ -124,8 +124,8 @@ RULES = (
         low=0.001,
         high=0.01,
     ),
-    Rule(id="field.spread", words="how far one field coil may be from the median of all", unit="", default=0.05, source=_TRADE, low=0.005, high=0.5),
+    Rule(id="field.spread", words="how far one field coil may be from the median of all", unit="share", default=0.05, source=_TRADE, low=0.005, high=0.5),
     Rule(id="copper.zero", words="degrees below nought at which copper's resistance would vanish", unit="K", default=234.5, source=_COPPER, low=200, high=260),
-    Rule(id="magnet.speed", words="how far the speed without load may be over the type's", unit="", default=0.10, source=_TRADE, low=0.01, high=1),
+    Rule(id="magnet.speed", words="how far the speed without load may be over the type's", unit="share", default=0.10, source=_TRADE, low=0.01, high=1),
 )
 # fmt: on

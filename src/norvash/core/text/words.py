@@ -41,6 +41,15 @@ def figure_words(value: float) -> str:
     return f"{value:.3g}" if abs(value) < 1000 else grouped(value)
 
 
+def figure_said(value: float, unit: str) -> str:
+    """Return a rule's figure as it is said, with its unit: a share in per cent.
+
+    >>> figure_said(0.4, "share"), figure_said(2.0, "mm"), figure_said(3.0, "")
+    ('40%', '2 mm', '3')
+    """
+    return f"{100 * value:.3g}%" if unit == "share" else f"{figure_words(value)} {unit}".strip()
+
+
 def length_words(mm: float, unit: str = "mm") -> str:
     """Return a length in the person's unit, to the digits that a reading can carry.
 

@@ -39,19 +39,21 @@ class Verdict:
         return f"{self.act} {self.why}".strip()
 
 
+# What is to be done about a finding stands in the line where both are so short; the reasons below say it in any case.
+_MOST_WORDS = 20
 _MEND = {
     "fit": "Run on.",
     "watch": "Watch it.",
     "plan": "Plan the repair.",
     "change": "Mend it at this visit.",
-    "stop": "Take it out of service: it must not run before this is mended.",
+    "stop": "Out of service: it must not run before this is mended.",
 }
 _ACTS = {
     "fit": "Run on.",
     "watch": "Watch this set.",
     "plan": "Plan the change.",
     "change": "Change the set at this visit.",
-    "stop": "Take it out of service: this set must not run again.",
+    "stop": "Out of service: this set must not run again.",
 }
 
 
@@ -191,7 +193,8 @@ def _why(found: Findings, unit: str) -> str:
         return f"So decided by {found.overruled.person}."
     first = _leading(found)
     if first is not None:
-        return f"{first.place}: {first.finding.words}; {_next_step(found, first)}."
+        what, step = f"{first.place}: {first.finding.words}", _next_step(found, first)
+        return f"{what}; {step}." if len(f"{what} {step}".split()) <= _MOST_WORDS else f"{what}."
     late = next((c for c in found.components if c.part is LOOK), None)
     if late is not None and _worst(found) is LOOK:
         unmeasured = " Nothing is measured yet on it." if found.round is None else ""

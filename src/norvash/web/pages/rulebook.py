@@ -11,9 +11,10 @@ from norvash.core.diagnosis.ranking import strengths
 from norvash.core.diagnosis.signs import SIGNS
 from norvash.core.rules.book import CLASSES, MotorRules, Rulebook
 from norvash.core.rules.brushes import GRADE_FROM
-from norvash.core.rules.catalogue import GROUPS, SCHOOLS_BY_ID, shipped
+from norvash.core.rules.catalogue import GROUPS, RULES, SCHOOLS_BY_ID, shipped
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.sheet.stages.catalogue import STAGES, TASKS
+from norvash.core.text.words import figure_said
 from norvash.drawing.grade_scale import grade_scale
 from norvash.errors import InputError, NorvashError
 from norvash.store import motors
@@ -22,16 +23,20 @@ from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import RuleForm
+from norvash.web.rules_found import SET_HERE, Sought, rules_found, schools_found
 from norvash.work.rulebook import rulebook
 from norvash.work.ruling import clear_rule, set_rule, set_school
 
 router = APIRouter()
+# Under this a bare figure of a share may be meant as a part of one.
+_EITHER = 5.0
 
 
 @router.get("/rulebook")
-def show(*, request: Request, conn: Conn) -> HTMLResponse:
-    """Show all rules and schools by subject."""
+def show(*, request: Request, conn: Conn, q: str = "", how: str = "", used: str = "") -> HTMLResponse:
+    """Show all rules and schools by subject, or those that are sought."""
     book = rulebook(conn)
+    sought = Sought(words=q[:80], how=how, used=used)
     edges: dict[str, float] = {stage: book.figure(GRADE_FROM.of(stage)).value for stage in GRADE_FROM.members}
     changed: dict[str, list[object]] = {}
     for override in book.overrides.values():
@@ -40,9 +45,12 @@ def show(*, request: Request, conn: Conn) -> HTMLResponse:
         request,
         "rulebook.html",
         area="Rulebook",
-        groups=GROUPS,
+        groups=rules_found(GROUPS, sought, changed, _used()),
         changed=changed,
-        schools=SCHOOLS,
+        schools=schools_found(SCHOOLS, sought, changed),
+        sought=sought,
+        ways=SET_HERE,
+        sums=sorted({title for sums in _used().values() for _, title in sums}),
         names=_names(conn, book),
         scale=grade_scale(edges, 1000),
         errors={},
@@ -113,13 +121,13 @@ def _page(
             **shown,
         )
     rule = book.rule(rule_id)
-    said = {o: f"{o.value:g} {rule.unit}" for o in (*history, *book.overrides.values()) if o.rule_id == rule_id}
+    said = {o: figure_said(o.value, rule.unit) for o in (*history, *book.overrides.values()) if o.rule_id == rule_id}
     figures = [(c, book.figure(rule_id, c)) for c in CLASSES]
     return page(
         request,
         "rule.html",
         status,
-        named=rule.id,
+        named=rule.words[:1].upper() + rule.words[1:],
         rule=rule,
         figures=figures,
         said=said,
@@ -173,13 +181,27 @@ def change(*, request: Request, conn: Conn, now: Now, who: Who, rule_id: str, ty
         elif rule_id in SCHOOLS_BY_ID:
             set_school(conn, act, rule_id, scope=scope, scope_id=of, key=form.value, why=form.why)
         else:
-            set_rule(conn, act, rule_id, scope=scope, scope_id=of, text=form.value, why=form.why)
+            set_rule(conn, act, rule_id, scope=scope, scope_id=of, text=_typed(rule_id, form.value), why=form.why)
     except NorvashError as error:
         if status_of(error) == 404 and error.field != "person":
             raise
         return _page(request, conn, rule_id, typed, _at_tag(error, scope))
     request.app.state.catch_up(request.app)
     return go_to(f"/rulebook/{rule_id}")
+
+
+def _typed(rule_id: str, text: str) -> str:
+    """Return a figure as it was meant: a share is typed in per cent, and one that could be either is asked about."""
+    plain = text.strip()
+    if rule_id not in RULES or RULES[rule_id].unit != "share" or not plain.replace(".", "", 1).isdigit():
+        return text
+    if 0 < float(plain) < _EITHER:
+        raise InputError(
+            f"“{plain}” could be {float(plain):g}% or {100 * float(plain):g}%.",
+            "Type it with its sign, like 40%.",
+            "value",
+        )
+    return f"{plain}%"
 
 
 def _at_tag(error: NorvashError, scope: str) -> NorvashError:

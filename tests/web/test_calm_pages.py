@@ -1,0 +1,130 @@
+"""What a page must let somebody do at once: find, be asked for a figure in place, choose how keys work."""
+
+import re
+from datetime import date
+from html import unescape
+from pathlib import Path
+
+import pytest
+from starlette.testclient import TestClient
+
+from conftest import Shop
+from norvash.core.motor.figure_fields import BARS, SPEED_TAPS
+from norvash.core.rules.catalogue import RULES
+from norvash.core.sheet.stages.catalogue import STAGES
+from norvash.store import people
+from norvash.store.database import connect
+from norvash.work.loading import load
+from norvash.work.motor_page import motor_page
+from norvash.work.opening import open_sheet
+from norvash.work.sheets import enter
+from pages import opened
+
+# The longest line that still stands on two lines of a bench's screen, and the most words of it that are not a person's.
+_LONGEST, _MOST_WORDS = 200, 31
+
+
+def told(client: TestClient, path: str) -> str:
+    """Return the words of the middle of a page."""
+    page = client.get(path)
+    assert page.status_code == 200, path
+    inside = re.sub(
+        r"<option.*?</option>|<[^>]+>", " ", page.text[page.text.index("<main") : page.text.index("</main>")]
+    )
+    return re.sub(r"\s+", " ", unescape(inside))
+
+
+# What is looked for, something that must be found, and something that must not.
+SOUGHT = {
+    "a rule by its words in any order": ("/rulebook?q=pressure+spring", "Spring pressure, lower edge", "Usable carbon"),
+    "by its subject": ("/rulebook?q=straight+line", "Share of the hours left", "Spring pressure"),
+    "by its source": ("/rulebook?q=property+of+copper", "resistance of copper", "Usable carbon"),
+    "by its id": ("/rulebook?q=stage.watch", "Usable carbon at or under which a set is watched", "Spring"),
+    "one set by us": ("/rulebook?how=ours", "Usable carbon at or under which a set is watched", "Spring pressure"),
+    "those at their default": ("/rulebook?how=default", "Spring pressure", "under which a set is watched"),
+    "those of one sum": ("/rulebook?used=Find+the+cause", "called the likely one", "Spring pressure"),
+    "a school": ("/rulebook?q=who+disagrees+nobody", "No rule fits", "Spring"),
+    "no way that is known": ("/rulebook?how=nonsense", "Spring pressure", "No rule fits"),
+    "a motor": ("/find?q=trap", "X-01 Trap winch", "Nothing holds"),
+    "a place": ("/find?q=under+stage", "under stage 1 motor", "Nothing holds"),
+    "a rule from anywhere": ("/find?q=undercut", "undercut", "Nothing holds"),
+    "a sum": ("/find?q=seat", "Seating", "Nothing holds"),
+    "a sheet by its number": ("/find?q=sheet+1", "sheet 1 of", "Nothing holds"),
+    "what somebody wrote": ("/find?q=smells+of+varnish", "“it smells of varnish”", "Nothing holds"),
+    "nothing": ("/find?q=zzzz", "Nothing holds these words", "Motors"),
+    "no words": ("/find", "Find anything", "Nothing holds"),
+    "marks of a pattern": ("/find?q=%25_%27", "Nothing holds these words", "Motors"),
+}
+
+
+@pytest.fixture
+def sheet(shop: Shop) -> str:
+    motor = shop.motor()
+    made = open_sheet(shop.conn, shop.act(), motor, kind="full", counter="")
+    enter(shop.conn, shop.act(), made, field_id="complaint", place=0, text="it smells of varnish")
+    return made
+
+
+@pytest.mark.parametrize(("path", "there", "not_there"), SOUGHT.values(), ids=SOUGHT)
+def test_what_is_sought_is_found(client: TestClient, sheet: str, path: str, there: str, not_there: str) -> None:
+    data = {"act_id": "set-for-the-shop", "value": "45", "target": "site", "why": "hard to reach"}
+    assert client.post("/rulebook/stage.watch", data=data).status_code == 200
+    said = told(client, path)
+    assert there in said
+    assert not_there not in said
+
+
+def test_the_rulebook_says_a_source_once_and_shares_in_per_cent(client: TestClient) -> None:
+    said = told(client, "/rulebook?q=stages+of+carbon")
+    assert said.count("Set by this rulebook, to be changed by the site") == 1
+    assert [share for share in ("40%", "25%", "10%") if share not in said] == []
+    assert [r for r in RULES if f"{r} " in told(client, "/rulebook")] == []
+
+
+def test_a_figure_is_asked_for_where_it_lacks_and_is_the_motors_own(client: TestClient, shop: Shop, sheet: str) -> None:
+    page = client.get(f"/sheets/{sheet}/commutator").text
+    assert "The bars cannot be mapped yet" in page
+    action = re.search(r'id="figures-bars">\s*<form method="post" action="([^"]+)"', page)
+    assert action
+    address = unescape(action[1])
+    refused = client.post(address, data={"bars": "four"})
+    assert (refused.status_code, 'value="four"' in refused.text) == (422, True)
+    assert "The bars, drawn" in client.post(address, data={"bars": "24"}).text
+    assert BARS.stated(load(shop.conn, "test-act-00001").figures) == 24
+    assert client.post(address.replace("-figures", "-again"), data={"colour": "red"}).status_code == 422
+    taps = client.post(f"/sheets/{sheet}/figures?stage=before&act_id=figures-of-taps", data={"speed_taps": "0.5; 1"})
+    assert "Setting 2" in taps.text
+    motor = load(shop.conn, "test-act-00001")
+    assert (SPEED_TAPS.of(motor.figures), BARS.stated(motor.figures)) == ("0.5; 1", 24)
+    shop.sign(sheet)
+    assert client.post(f"/sheets/{sheet}/figures?act_id=after-the-end", data={"bars": "30"}).status_code == 409
+
+
+def test_every_stage_asks_only_for_figures_that_can_be_given(client: TestClient, sheet: str) -> None:
+    for stage in STAGES:
+        page = client.get(f"/sheets/{sheet}/{stage.id}").text
+        assert [f.name for f in stage.asks if f'id="figure-{f.name}"' not in page] == [], stage.id
+
+
+def test_how_keys_work_belongs_to_a_person(client: TestClient, shop: Shop) -> None:
+    assert 'data-keys="plain"' in client.get("/").text
+    client.post("/keys", data={"act_id": "keys-with-alt", "keys": "alt", "next": "/hours"})
+    assert 'data-keys="alt"' in client.get("/hours").text
+    assert client.post("/keys", data={"act_id": "keys-of-nobody", "keys": "shout"}).status_code == 422
+    people.add_person(shop.conn, people.Person("second-person", "Bram Aldous"), shop.now)
+    client.cookies.set("norvash_person", "second-person")
+    assert 'data-keys="plain"' in client.get("/").text
+
+
+def test_every_line_of_the_playhouse_is_calm(playhouse: Path, db: Path) -> None:
+    conn = connect(playhouse, read_only=True)
+    ids = [r["id"] for r in conn.execute("select id from motor order by id")]
+    day = conn.execute("select demo_day from site").fetchone()["demo_day"]
+    for motor_id in ids:
+        said = motor_page(conn, motor_id, date.fromisoformat(day)).said
+        assert len(said.sentence) <= _LONGEST, said.sentence
+        assert len(said.sentence.split()) <= _MOST_WORDS, said.sentence
+        assert len(said.figures) <= 4
+    conn.close()
+    with opened(playhouse, "nobody") as client:
+        assert client.get("/").status_code == 200
