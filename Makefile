@@ -20,6 +20,7 @@ mutants: ## which faults in the core no test would notice (PART=limits, ENDING=7
 	@.venv/bin/python scripts/mutants.py $(or $(PART),limits) $(if $(ENDING),--ending $(ENDING))
 bench: ## speed, as ratios in one run, into docs/performance.md
 	@scripts/setup dev
+	@scripts/browser
 	@.venv/bin/python -m norvash.bench
 proof: ## the forecast on simulated fleets, into docs/method/forecast.md
 	@scripts/setup run

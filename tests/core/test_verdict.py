@@ -34,7 +34,7 @@ SAID = {
     "watch": (state(a_round(20, 13, 13.4)), "watch", "Watch this set.", "36%", ""),
     "plan": (state(a_round(20, 11, 11.4)), "plan", "Plan the change.", "21%", ""),
     "change": (state(a_round(20, 9.2, 9.4)), "change", "Change the set at this visit.", "9%", ""),
-    "at the limit": (state(a_round(20, 8, 9.4)), "stop", "Take it out of service", "at its limit now", ""),
+    "at the limit": (state(a_round(20, 8, 9.4)), "stop", "Out of service", "at its limit now", ""),
     "one missing": (state(a_round(20, 19, None)), "fit", "Measure B to get a date.", "Brush A has 11.0 mm", "incomplete"),
     "one missing but another gone": (state(a_round(20, 7.5, None)), "stop", "Out of service", "at its limit now", "incomplete"),
     "doubtful": (state(a_round(20, 19, 19.4, doubt="why?")), "fit", "Settle the reading of brush A first.", "", "doubtful"),

@@ -90,7 +90,7 @@ READS = [
     "/who",
     "/healthz",
     "/api/v1/sums",
-    "/static/styles/page.css",
+    "/static/styles/all.css",
 ]
 
 

@@ -23,6 +23,7 @@ from norvash.bench.client import Client, newest
 from norvash.bench.copper import on_copper
 from norvash.bench.fleet import MOTORS, make_fleet
 from norvash.bench.importing import notes_s, readings_s
+from norvash.bench.painting import paint_ratios
 from norvash.bench.playing import played_s
 from norvash.bench.report import report
 from norvash.bench.visit import full_visit
@@ -141,7 +142,7 @@ def saved_readings(client: Client, motor: str, commit: Callable[[], float]) -> d
         answering.append((time.perf_counter() - started) * 1000)
         if status != 303:
             raise SystemExit(f"a reading was refused: {status}")
-        replaces[position] = newest(page, place=str(position), stage="brushes", method="length")
+        replaces[position] = newest(page, "/readings", place=str(position))
     return {
         "bare commit": statistics.quantiles(bare, n=20)[-1],
         "saved": statistics.quantiles(saving, n=20)[-1],
@@ -221,6 +222,7 @@ def main() -> None:
         with closing(connect(db, made=True)) as conn:
             full, *others = motors.list_motor_ids(conn, 41)[8:]
         pages = page_ratios(client, motor, sheet, full_visit(db, full))
+        painted = paint_ratios(_PORT, {"bench": "/", "motor": f"/motors/{motor}", "sheet": f"{sheet}/brushes"})
         typed = typed_ms(db, motor)
         written = while_judging(_PORT, lambda: app.state.catching_up, others, commit)
         written["kept"], written["errors"] = at_once(_PORT, others)
@@ -232,6 +234,7 @@ def main() -> None:
             pages,
             saved,
             typed,
+            painted=painted,
             start=start,
             ahead=forecasting(),
             imported_s=readings_s(db),

@@ -9,11 +9,13 @@ from urllib.parse import parse_qsl, urlencode, urlsplit
 from norvash.bench.fleet import PERSON
 
 
-def newest(page: str, **said: str) -> str:
-    """Return the id of the entry that stands in the form of a page whose address says this; empty without."""
+def newest(page: str, to: str, **said: str) -> str:
+    """Return the id of the entry that stands in the form of a page that goes to an address which says this; empty
+    without.
+    """
     for address in re.findall(r'action="([^"?]+\?[^"]+)"', page):
-        query = dict(parse_qsl(urlsplit(unescape(address)).query))
-        if all(query.get(name, "") == value for name, value in said.items()):
+        path, query = urlsplit(unescape(address)).path, dict(parse_qsl(urlsplit(unescape(address)).query))
+        if path.endswith(to) and all(query.get(name, "") == value for name, value in said.items()):
             return query.get("replaces", "")
     return ""
 

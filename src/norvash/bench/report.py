@@ -12,6 +12,7 @@ def report(
     saved: dict[str, float],
     typed: tuple[float, float],
     *,
+    painted: dict[str, float],
     start: float,
     ahead: dict[str, float],
     imported_s: float,
@@ -41,6 +42,13 @@ def report(
             if "ms" not in name
         ),
         f"| the bare page itself | {pages['bare page, ms']:.1f} ms | |",
+        *(
+            f"| largest paint of {name} in a browser with nothing kept, over that of the bare page | {ratio:.2f} × |"
+            " 3 × |"
+            for name, ratio in painted.items()
+            if name != "bare"
+        ),
+        f"| the largest paint of the bare page | {painted['bare']:.0f} ms | |",
         f"| a reading saved with its new verdict, 95th percentile | {saved['saved']:.1f} ms | 50 ms |",
         (
             "| a bare commit of one row on the same disk, in turns with it, 95th percentile |"

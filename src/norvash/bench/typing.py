@@ -39,7 +39,7 @@ class Typist:
         if status != 200:
             raise SystemExit(f"an entry was refused: {status}")
         self._saw(stage, page)
-        self.replaces[field + place] = newest(page, field=field, place="" if place == "0" else place)
+        self.replaces[field + place] = newest(page, "/entries", field=field, place="" if place == "0" else place)
         return took
 
     def _measure(self, place: str, value: str) -> float:
@@ -56,7 +56,7 @@ class Typist:
         if status != 200:
             raise SystemExit(f"a reading was refused: {status}")
         self._saw("brushes", page)
-        self.replaces[place] = newest(page, place=place, stage="brushes", method="length")
+        self.replaces[place] = newest(page, "/readings", place=place)
         return took
 
     def _saw(self, stage: str, answer: str) -> None:

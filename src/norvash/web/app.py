@@ -6,6 +6,7 @@ import threading
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager, closing
 from datetime import datetime
+from functools import cache
 from importlib import import_module
 from types import ModuleType
 
@@ -131,8 +132,24 @@ def _load_on_demand(app: FastAPI) -> None:
     app.openapi = all_listed  # type: ignore[method-assign]
 
 
+# In the order in which one stands over the other.
+_STYLES = ("tokens", "components", "page", "forms", "drawings", "inks", "sheet", "print")
+
+
+@cache
+def _all_styles() -> bytes:
+    files = [STATIC / "vendor/bootstrap.min.css", *(STATIC / f"styles/{name}.css" for name in _STYLES)]
+    return b"\n".join(path.read_bytes() for path in files)
+
+
 class Shipped(StaticFiles):
     """Styles, scripts and fonts below the name of a build, whichever: an address changes when its content may have."""
+
+    async def get_response(self, path: str, scope: Scope) -> Response:
+        """Return a file, or all styles as one: a first view asks once for what it cannot be painted without."""
+        if path.endswith("styles/all.css"):
+            return Response(_all_styles(), media_type="text/css")
+        return await super().get_response(path, scope)
 
     def lookup_path(self, path: str) -> tuple[str, os.stat_result | None]:
         """Find a file, wherever its build's name stands before it."""

@@ -44,6 +44,8 @@ _HIDDEN = (
     "checks",
     "cause_words",
     "chances",
+    "entropy_bits",
+    "next_check_bits",
     "deviations",
     "sayings",
     "faults",

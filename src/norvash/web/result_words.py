@@ -240,6 +240,6 @@ LABELS = {
     "worst_line_mm_per_s": "mended over",
     "next_check": "next check",
     "next_check_minutes": "takes about",
-    "next_check_bits": "expected to tell",
+    "next_check_worth": "it is worth",
     "danger": "mind",
 }

@@ -58,6 +58,7 @@ class CauseOut:
     next_check: str
     next_check_minutes: float | None
     next_check_bits: float | None
+    next_check_worth: str
     checks: tuple[str, ...]
     danger: str
     advice: str
@@ -134,6 +135,7 @@ def find_cause(given: CauseIn, rules: MotorRules) -> CauseOut:
         next_check=best.check.words if best else "",
         next_check_minutes=best.check.minutes if best else None,
         next_check_bits=best.drop_bits if best else None,
+        next_check_worth=best.worth if best else "",
         checks=tuple(c.check.id for c in found.checks),
         danger=best.check.danger if best else "",
         advice=advice,

@@ -53,6 +53,7 @@ def show(*, request: Request, conn: Conn, q: str = "", how: str = "", used: str 
         sums=sorted({title for sums in _used().values() for _, title in sums}),
         names=_names(conn, book),
         scale=grade_scale(edges, 1000),
+        scale_phone=grade_scale(edges, 346),
         errors={},
     )
 

@@ -82,6 +82,8 @@ def one(*, request: Request, conn: Conn, name: str) -> HTMLResponse:
         )
         for f in fields(entry.inputs)
     ]
+    table = table_of(result)
+    advice = result.get("advice") or result.get("note") or " ".join(table[0] if table else ())
     return page(
         request,
         "sum.html",
@@ -94,8 +96,8 @@ def one(*, request: Request, conn: Conn, name: str) -> HTMLResponse:
         painted=painted,
         drawing=drawing,
         narrow=narrow,
-        table=table_of(result),
-        advice=result.get("advice") or result.get("note") or "",
+        table=table,
+        advice=advice,
         rules=result.get("rules", ()),
         error=error,
         errors=errors_of(error),

@@ -22,7 +22,7 @@ from norvash.drawing.svg import Drawing
 from norvash.web.stages.at import DRAWN, At
 from norvash.work.insulation_record import insulation_record
 
-_TREND = 460
+_TREND = 380
 
 
 @dataclass(frozen=True, slots=True)
