@@ -53,12 +53,12 @@ RUNS = {
         "series",
         "run-how=free run-v=8 run-rpm=420 run-v@1=18 run-rpm@1=1500 run-a@1=30 sparks@1=1",
         "",
-        "not held against plate",
+        "not compared with plate",
         "",
     ),
     "series too fast": ("traction", "series", "run-how=free run-v=8 run-rpm=1900 run-a=30 sparks=1", "run.overspeed", "off at rated", "outside"),
     "series with its load": ("traction", "series rated_a=120", "run-rpm=1700 run-a=80 sparks=1", "", "120 A on its plate", ""),
-    "a generator": ("generator", "dynamo", "run-v=30 run-rpm=500 run-v@1=59 run-rpm@1=1000", "", "as its plate promises", ""),
+    "a generator": ("generator", "dynamo", "run-v=30 run-rpm=500 run-v@1=59 run-rpm@1=1000", "", "as on its plate", ""),
     "one speed only": ("generator", "dynamo", "run-v=60 run-rpm=1000", "", "", "at 2 speeds"),
     "no speed near its rated": ("generator", "dynamo", "run-v=30 run-rpm=500 run-v@1=42 run-rpm@1=700", "", "", "near its rated speed"),
     "dead": ("generator", "dynamo", "run-v=2 run-rpm=500 run-v@1=3 run-rpm@1=1000", "output.dead", "residual", "outside"),
@@ -70,7 +70,7 @@ RUNS = {
         "dynamo excitation=self-excited",
         "run-v=12 run-rpm=500 run-v@1=75 run-rpm@1=1000",
         "",
-        "as its plate promises",
+        "as on its plate",
         "",
     ),
 }
@@ -105,7 +105,7 @@ PERMITS = {
     "universal in its tool": ("tool", "tool", "", ""),
     "universal in its tool, turning": ("tool", "tool", "turns=free volts=230", ""),
     "generator": ("generator", "dynamo", "turns=free", "driven, not touched"),
-    "no such way": ("tool", "tool", "turns=fast", "no way of turning"),
+    "no such way": ("tool", "tool", "turns=fast", "not a way of turning"),
 }
 # fmt: on
 

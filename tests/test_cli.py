@@ -33,7 +33,7 @@ WRONG = {
     "no JSON": ("{", "no JSON"),
     "no list": ("[1]", "Case 1: This is no object"),
     "a field missing": ('[{"brushes": 2}]', "[new_length_mm]"),
-    "no text": ("\udc81", "cannot be read"),
+    "not text": ("\udc81", "cannot be read"),
 }
 
 

@@ -148,7 +148,7 @@ def test_the_command_for_sums() -> None:
 def test_serving_a_file_that_is_no_database(tmp_path: Path) -> None:
     (tmp_path / "x.db").write_text("words " * 400)
     bad = run("serve", "--db", str(tmp_path / "x.db"))
-    assert (bad.returncode, "no database" in bad.stderr) == (2, True)
+    assert (bad.returncode, "not a database" in bad.stderr) == (2, True)
 
 
 # What the start imports of the rooms that judge and draw: declarations of stages, values, and what the bench shows.

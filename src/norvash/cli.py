@@ -213,7 +213,7 @@ def _json_of(text: str, remedy: str) -> Any:
     try:
         return json.loads(text)
     except (ValueError, RecursionError) as error:
-        raise NorvashError(f"The input is no JSON ({error}).", remedy) from None
+        raise NorvashError(f"The input is not JSON ({error}).", remedy) from None
 
 
 def _parser() -> argparse.ArgumentParser:

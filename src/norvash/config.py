@@ -31,7 +31,7 @@ def check_allowed(host: str, names: tuple[str, ...]) -> tuple[str, ...]:
     for name in names:
         if not _HOST_NAME.fullmatch(name):
             raise InputError(
-                f"“{name}” is no host name.",
+                f"“{name}” is not a host name.",
                 "Give a bare name like shop.example, without scheme, port or path.",
                 "allow",
             )

@@ -172,7 +172,7 @@ def test_a_cut_is_planned_and_recorded_by_keyboard(ines: Page, sheet: str, shop:
     says(page, "cut", "Cut 0.217 mm radial (0.435 mm in diameter), to 95.97 mm")
     expect(part(page, "Size and cut").get_by_role("table").first).to_contain_text("450")
     type_in(page, "Diameter after the cut", "99")
-    says(page, "cut", "99 mm after a cut of 96.04 mm cannot be")
+    says(page, "cut", "99 mm after a cut of 96.04 mm is not possible")
     type_in(page, "Diameter after the cut", "95.96")
     says(page, "cut", "the brush sinks by 0.040 mm")
     says(page, "cut", "Holder gap")

@@ -206,7 +206,7 @@ def test_a_page_from_before_an_upgrade_says_so_and_loses_nothing(ines: Page, she
     expect(brush(ines, "B")).to_have_value("19.9")
     ines.keyboard.press("Enter")
     expect(row(ines, "B")).to_contain_text("usable")
-    ines.get_by_role("button", name="Load this page anew").click()
+    ines.get_by_role("button", name="Load this page again").click()
     expect(brush(ines, "B")).to_have_value("19.9")
     assert typed(shop, sheet) == ["19.9"]
 

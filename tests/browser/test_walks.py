@@ -73,7 +73,7 @@ def tick(page: Page, words: str) -> None:
 
 
 def look(page: Page) -> None:
-    """Open a quick look from a motor's page."""
+    """Open a look from a motor's page."""
     press(page, "m")
     expect(page.get_by_label("The counter shows, in")).to_be_focused()
     tick(page, "I made it safe")
@@ -156,7 +156,7 @@ def test_a_new_user_gets_a_date_and_fits_a_new_set_by_keyboard_alone(page: Page,
     expect(page.get_by_role("cell", name="planned")).to_be_visible()
     expect(page.get_by_role("cell", name="in the motor")).to_be_visible()
     press(page, "?")
-    expect(page.get_by_role("dialog")).to_contain_text("quick look")
+    expect(page.get_by_role("dialog")).to_contain_text("look: measure and sign")
     press(page, "Escape", "g", "b")
     heading(page, "Nothing needs hands")
 

@@ -189,7 +189,7 @@ def test_a_part_that_cannot_set_a_limit_is_named_and_left_out(rules: MotorRules)
     )
     assert found is not None
     assert (found.limit_mm, found.governed_by, found.estimated) == (8.0, "lead root", False)
-    assert "the spring would set -497.00 mm, which cannot be: left out" in found.remark
+    assert "the spring would set -497.00 mm, which is not possible: left out" in found.remark
 
 
 def test_a_stated_limit_is_held_against_the_part_that_needs_most(rules: MotorRules) -> None:

@@ -106,11 +106,11 @@ def test_what_is_kept_of_a_reading(
 
 
 REFUSED = {
-    "nothing": ("length", "0", "not above nothing", "Type what the caliper shows"),
+    "nothing": ("length", "0", "not above 0", "Type what the caliper shows"),
     "an inch too many": ("length", "22 in", "22 in is too long for a brush of 22 mm new", "Type it again."),
     "the wrong unit": ("length", "600", "600 mm is too long for a brush of 22 mm new", "Did you mean 600 thou?"),
     "a depth of all": ("depth", "42", "0.0 mm long", "Read the gauge again"),
-    "nothing left": ("compare", "0", "cannot be", "share that is left"),
+    "nothing left": ("compare", "0", "is not possible", "share that is left"),
 }
 
 

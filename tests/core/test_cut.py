@@ -255,9 +255,9 @@ REFUSED: dict[str, tuple[dict[str, Any], dict[str, Any]]] = {
     "another commutator's least": ({"least_diameter_mm": 90.1}, {}),
     "over the new one": ({"new_diameter_mm": 59.9}, {}),
     "least over new": ({"least_diameter_mm": 61.0, "new_diameter_mm": 60.5}, {}),
-    "a groove that cannot be": ({"groove_radial_mm": 15.1}, {}),
-    "a pit that cannot be": ({"pit_radial_mm": 15.1}, {}),
-    "a run-out that cannot be": ({"tir_mm": 15.1}, {}),
+    "a groove that is not possible": ({"groove_radial_mm": 15.1}, {}),
+    "a pit that is not possible": ({"pit_radial_mm": 15.1}, {}),
+    "a run-out that is not possible": ({"tir_mm": 15.1}, {}),
     "a finish deeper than a rough cut": ({}, {"finish_radial_mm": 0.11}),
 }
 

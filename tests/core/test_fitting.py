@@ -97,7 +97,7 @@ def test_loading_formulas() -> None:
     assert contact_loss_w(2.0, 38, 4, force_n=6.0, speed_m_per_s=9.0, rules=shipped()) == pytest.approx(
         76 + 4 * 0.2 * 6 * 9
     )
-    with pytest.raises(InputError, match="half of each polarity"):
+    with pytest.raises(InputError, match="split evenly between the polarities"):
         current_density_a_per_cm2(10, 3, 100)
 
 

@@ -22,7 +22,7 @@ SAID: dict[str, tuple[str, dict[str, Any], dict[str, Any], str, str]] = {
         "bar-test",
         {"readings_milliohm": EVEN, "bars": 24, "winding": "lap"},
         {"even": True, "release": False},
-        "not said whether the brushes were lifted",
+        "nobody has said whether the brushes were lifted",
         "passes",
     ),
     "not lifted": ("bar-test", {"readings_milliohm": EVEN, "bars": 24, "winding": "lap", "lifted": False}, {"release": False}, "were not lifted", "passes"),
@@ -44,7 +44,7 @@ SAID: dict[str, tuple[str, dict[str, Any], dict[str, Any], str, str]] = {
         "bar-test",
         {"readings_milliohm": [0.02] * 5 + [118.0] + [0.03] * 6 + [10.0] * 12, "bars": 24, "winding": "lap", "fed": "fixed", "lifted": True},
         {"release": False, "high_readings": [6], "open_coils": 1},
-        "these are no shorts; test from bar to bar",
+        "these are not shorts; test from bar to bar",
         "shorted turns",
     ),
     "fed nobody says how": (
@@ -67,7 +67,7 @@ SAID: dict[str, tuple[str, dict[str, Any], dict[str, Any], str, str]] = {
             "holder_gap_mm": 1.5,
         },
         {"limit_mm": 8.0, "spring_limit_mm": None, "left_out": ["spring"], "estimated": False},
-        "the spring would set -13.11 mm, which cannot be: left out",
+        "the spring would set -13.11 mm, which is not possible: left out",
         "spring, governed",
     ),
     "far below nothing": (

@@ -64,7 +64,7 @@ def test_what_must_be_refused(name: str, given: dict[str, Any], field: str, rule
 
 def test_an_error_in_json_says_the_type_and_the_bounds(rules: MotorRules) -> None:
     for given, words in (
-        ({"bars": 4, "marked_bars": []}, "bars: 4 cannot be. Give a whole number from 5 to 400."),
+        ({"bars": 4, "marked_bars": []}, "bars: 4 is not possible. Give a whole number from 5 to 400."),
         ({"bars": "x", "marked_bars": []}, "bars: 'x' does not fit here. Give a whole number from 5 to 400."),
         (
             {"bars": 24, "marked_bars": 3},

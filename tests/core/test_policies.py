@@ -62,7 +62,7 @@ UNSAFE: dict[str, tuple[dict[str, Any], str]] = {
     "depths that fall": ({"columns_mm": COLUMNS[::-1]}, "does not grow"),
     "a length that grows": ({"quantity": "length"}, "does not fall"),
     "a cell missing": ({"cells": ((425.0, 310.0), *CELLS[1:])}, "do not fill"),
-    "a cell that is no number": ({"cells": ((425.0, 310.0, float("nan")), *CELLS[1:])}, "no cell"),
+    "a cell that is no number": ({"cells": ((425.0, 310.0, float("nan")), *CELLS[1:])}, "neither a cell"),
     "another quantity": ({"quantity": "weight"}, "not a quantity"),
 }
 

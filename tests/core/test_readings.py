@@ -282,7 +282,7 @@ def test_speed_settings_rise_and_choices_are_taken_from_their_list() -> None:
         assert [read_figure(name, f"{at:g}") for at in (low, high)] == [low, high]
         with pytest.raises(InputError):
             read_figure(name, f"{high + 1:g}")
-    with pytest.raises(InputError, match="no choice"):
+    with pytest.raises(InputError, match="not a choice"):
         read_figure("method", "guess")
 
 

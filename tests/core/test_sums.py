@@ -300,14 +300,18 @@ def test_further_answers(rules: MotorRules) -> None:
 
 
 TYPED: dict[str, tuple[str, dict[str, str], str]] = {
-    "no bars": ("bar-map", {"bars": "0", "marked_bars": "1"}, "Bars: 0 cannot be. Give a whole number from 5 to 400."),
-    "half a bar": ("bar-map", {"bars": "40", "marked_bars": "2.5"}, "Dark or burnt bars: “2.5” is no whole number."),
+    "no bars": (
+        "bar-map",
+        {"bars": "0", "marked_bars": "1"},
+        "Bars: 0 is not possible. Give a whole number from 5 to 400.",
+    ),
+    "half a bar": ("bar-map", {"bars": "40", "marked_bars": "2.5"}, "Dark or burnt bars: “2.5” is not a whole number."),
     "nothing measured": ("vibration", {"vibration_mm_per_s": "-"}, "Velocity, root mean square: a value is missing."),
     "not given": ("vibration", {}, "Velocity, root mean square is missing."),
     "out of bounds": (
         "end-float",
         {"float_mm": "70", "float_high_mm": "1"},
-        "End float, as measured: 70 cannot be. Give a number from 0 to 50 mm.",
+        "End float, as measured: 70 is not possible. Give a number from 0 to 50 mm.",
     ),
 }
 

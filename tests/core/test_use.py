@@ -93,12 +93,7 @@ def test_a_fallen_counter_is_asked_about_and_the_likeliest_comes_first(
 def test_increments(rules: MotorRules) -> None:
     assert read_increment(12, on(21), NOW, entries=WEEKLY, unit="hours", rules=rules).total_units == 152
     assert read_increment(12, on(21), NOW, entries=[], unit="hours", rules=rules).counter_units == 12
-    for value, day, words in (
-        (-1, 21, "less than nothing"),
-        (5, 10, "later entry"),
-        (200, 21, "can hold"),
-        (5, 40, "future"),
-    ):
+    for value, day, words in ((-1, 21, "below 0"), (5, 10, "later entry"), (200, 21, "can hold"), (5, 40, "future")):
         with pytest.raises(InputError, match=words):
             read_increment(value, on(day), NOW, entries=WEEKLY, unit="hours", rules=rules)
 
@@ -162,7 +157,7 @@ BAD_USE = {
     "not weighted": ("12 @ 900", "hours", {}),
     "starts of unknown length": ("40 starts", "hours", {}),
     "half a start": ("1.5", "starts", OWN_USE),
-    "less than nothing": ("-3", "hours", OWN_USE),
+    "below 0": ("-3", "hours", OWN_USE),
     "letters": ("twelve", "hours", OWN_USE),
 }
 

@@ -53,7 +53,7 @@ REFUSED: dict[str, tuple[bytes, str]] = {
     "a zip named csv": (b"PK\x03\x04rest", "a zip or spreadsheet file"),
     "a compressed file": (b"\x1f\x8b\x08", "a compressed file"),
     "a PDF": (b"%PDF-1.7", "a PDF"),
-    "bytes that are no text": (b"a;b\x00\x01\x02", "no text"),
+    "bytes that are no text": (b"a;b\x00\x01\x02", "not text"),
     "broken UTF-16": (b"\xff\xfea", "UTF-16"),
     "an unknown encoding": (b"a;\x81\x8d\x8f\n", "encoding"),
     "200 columns": (";".join(["x"] * 200).encode(), "200 columns"),
@@ -132,7 +132,7 @@ LINES: dict[str, tuple[str, str, int, list[tuple[int, str]]]] = {
     "the counter went down": ("X-01;2025-10-10;90", "counter", 0, [(1, "The counter showed")]),
     "a column missing": ("X-01;2025-10-10", "counter", 0, [(1, "only 2 columns")]),
     "what it ran": ("X-01;2025-10-10;20\nX-01;2025-10-17;10", "increment", 2, []),
-    "less than nothing": ("X-01;2025-10-10;-5", "increment", 0, [(1, "less than nothing")]),
+    "below 0": ("X-01;2025-10-10;-5", "increment", 0, [(1, "below 0")]),
 }
 
 

@@ -178,12 +178,12 @@ def changed(**changes: Any) -> bytes:
 
 ONE = {"at": "2025-07-25T08:02:30", "by": "Maud Celliers"}
 BAD: dict[str, tuple[bytes, str, str]] = {
-    "cut off": ((JOBS / "quick-look.json").read_bytes()[:700], "no whole JSON", "line "),
-    "no text": (b"\xff\xfe\x00", "no text in UTF-8", "file"),
-    "not a visit": (b'{"format": "hours"}', "This is no visit", "format"),
-    "a list": (b"[]", "This is no visit", "format"),
+    "cut off": ((JOBS / "quick-look.json").read_bytes()[:700], "not whole JSON", "line "),
+    "not text": (b"\xff\xfe\x00", "not text in UTF-8", "file"),
+    "not a visit": (b'{"format": "hours"}', "This is not a visit", "format"),
+    "a list": (b"[]", "This is not a visit", "format"),
     "a newer schema": (changed(schema=2), "schema 2; this Norvash knows up to 1", "schema"),
-    "no schema": (changed(schema="one"), "schema of the file is not said", "schema"),
+    "no schema": (changed(schema="one"), "schema of the file is missing", "schema"),
     "an unknown key": (changed(entries__1__speed=3), "Extra inputs are not permitted", "entries[1].speed"),
     "an unknown kind": (changed(entries__1__do="dance"), "does not match any of the expected tags", "entries[1]"),
     "an unknown field": (

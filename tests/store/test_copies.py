@@ -113,7 +113,7 @@ NO_BACKUPS: dict[str, tuple[Callable[[Path], object], str]] = {
     "damaged": (break_a_page, "damaged or cut short"),
     "of another application": (_foreign, "another application"),
     "of a newer schema": (_newer, "newer than this"),
-    "no database": (lambda p: p.write_text("words " * 900), "no database"),
+    "no database": (lambda p: p.write_text("words " * 900), "not a database"),
     "empty": (lambda p: p.write_bytes(b""), "empty database"),
     "not there": (lambda p: p.unlink(), "There is no file"),
 }
@@ -215,7 +215,7 @@ def test_the_commands_say_what_is_wrong(shop: Shop, db: Path, tmp_path: Path) ->
         assert (done.returncode, "There is no" in done.stderr, "Traceback" in done.stderr) == (2, True, False)
     text = tmp_path / "text.db"
     text.write_text("words " * 900)
-    assert "no database" in command("check", "--db", str(text)).stderr
+    assert "not a database" in command("check", "--db", str(text)).stderr
 
 
 def test_a_new_file_gets_its_schema_and_a_path_may_hold_any_character(tmp_path: Path) -> None:

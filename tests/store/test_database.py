@@ -37,7 +37,7 @@ def test_files_that_are_not_ours_are_refused(tmp_path: Path) -> None:
     (tmp_path / "text.db").write_text("no database at all, but long enough to be read as one" * 20)
     with pytest.raises(NorvashError, match="another application"):
         migrate(connect(tmp_path / "other.db"))
-    with pytest.raises(NorvashError, match="no database"):
+    with pytest.raises(NorvashError, match="not a database"):
         connect(tmp_path / "text.db")
     newer = connect(tmp_path / "newer.db")
     migrate(newer)

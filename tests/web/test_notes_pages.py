@@ -89,7 +89,7 @@ def test_a_lower_counter_may_be_an_earlier_round_from_notes(client: TestClient, 
 
 def test_since_when_and_a_set_that_is_gone_are_said_on_the_page(client: TestClient, shop: Shop) -> None:
     motor = add(client, use_now="80")[2].removeprefix("/motors/")
-    assert "Since when its brushes have run is" in client.get(f"/motors/{motor}").text
+    assert "Nobody has said since when its brushes run" in client.get(f"/motors/{motor}").text
     at = f"/motors/{motor}/notes"
     status, page, _ = send(client, at, f"/motors/{motor}/since", since_ran="soon")
     assert (status, 'value="soon"' in page) == (422, True)
@@ -99,7 +99,7 @@ def test_since_when_and_a_set_that_is_gone_are_said_on_the_page(client: TestClie
     assert status == 200
     assert [s.number for s in load(shop.conn, motor).sets] == [0, 1]
     status, page, _ = send(client, at, f"{at}/set", ended="2024", why="gone")
-    assert (status, "How long it ran is not said" in page) == (422, True)
+    assert (status, "How long it ran is missing" in page) == (422, True)
 
 
 TABLE = (

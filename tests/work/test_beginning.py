@@ -79,10 +79,10 @@ WRONG: dict[str, tuple[SinceTyped, dict[str, Any], str]] = {
     "more on the counter then than now": (SinceTyped(counter="160"), {}, "since_counter"),
     "counter and use that differ": (SinceTyped(counter="60", ran="140"), {}, "since_ran"),
     "years without a use a week": (SinceTyped(ran="2 years"), {}, "since_ran"),
-    "less than nothing": (SinceTyped(ran="-3"), {}, "since_ran"),
+    "below 0": (SinceTyped(ran="-3"), {}, "since_ran"),
     "new, and run": (SinceTyped(ran="3"), {"set_is_new": True}, "since_day"),
     "three lengths of two": (SinceTyped(ran="3", lengths="22; 22; 22"), {}, "since_lengths"),
-    "a length that cannot be": (SinceTyped(ran="3", lengths="488"), {}, "since_lengths"),
+    "a length that is not possible": (SinceTyped(ran="3", lengths="488"), {}, "since_lengths"),
 }
 
 
@@ -213,7 +213,7 @@ def test_a_life_is_never_mixed_up_between_units(
 
 def test_a_motor_in_years_goes_by_the_calendar(shop: Shop) -> None:
     motor = shop.motor(unit_of_use="years", use_now="", set_is_new=False, since=SinceTyped(ran="4.5"))
-    with pytest.raises(InputError, match="nothing is to be logged"):
+    with pytest.raises(InputError, match="there is nothing to log"):
         shop.log(motor, "5")
     shop.later(days=73).measure(motor, "", "16.3", "16.5")
     page = shop.page(motor)

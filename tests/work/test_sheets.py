@@ -93,7 +93,7 @@ def test_a_signed_sheet_is_never_edited_only_added_to(bench: Bench, shop: Shop) 
     assert bench.sign("called away") == bench.motor
     page = bench.page
     assert page.row.signed["why"] == "called away"
-    assert "It is not said what becomes of the motor" in str(page.row.signed["open"])
+    assert "Say what becomes of the motor" in str(page.row.signed["open"])
     late: list[Callable[[], object]] = [
         lambda: bench.put("complaint", "late"),
         lambda: record(shop.conn, shop.act(), bench.id, position=1, text="20"),
@@ -139,7 +139,7 @@ def test_what_is_put_off_stays_with_the_motor_until_it_is_mended_and_proven(benc
     assert (after.found.grade, bench.page.row.signed["signed_as"]) == ("plan", "not clean")
     told = {x["finding"]: x["state"] for x in bench.page.row.signed["told"]["findings"]}  # type: ignore[index]
     assert told["bearing.dry"] == "dropped"
-    # A later quick look does not forget it; from its day on it is one graver; the next whole sheet closes it.
+    # A later look does not forget it; from its day on it is one graver; the next whole sheet closes it.
     shop.later(weeks=2).measure(bench.motor, "", "20.5", "20.3")
     assert shop.page(bench.motor).found.grade == "plan"
     assert shop.later(weeks=3).page(bench.motor).found.grade == "change"

@@ -200,7 +200,7 @@ def test_a_complaint_that_stays_after_the_first_repair(visit: Visit) -> None:
     visit.walk(("task.terminal", "yes"), ("gone.terminal.poor", "yes", 1))
     assert chances(visit)["terminal"] > 0.05
     visit.proven().walk(("outcome", "service"))
-    assert "It is not said whether the complaint is gone" in [h.words for h in visit.bench.page.holds]
+    assert "Say whether the complaint is gone" in [h.words for h in visit.bench.page.holds]
     visit.walk(("complaint-now", "still"))
     assert chances(visit).get("terminal", 0.0) == 0.0
     assert visit.bench.page.said.word == "Cause sought"
@@ -211,7 +211,7 @@ def test_a_complaint_that_stays_after_the_first_repair(visit: Visit) -> None:
         visit.walk(("complaint-now", "this"))
     visit.bench.ready()
     visit.walk(("complaint-now", "this"))
-    assert "It is not said what it was" in [h.words for h in visit.bench.page.holds]
+    assert "Say what it was" in [h.words for h in visit.bench.page.holds]
     visit.walk(("cause-was", "stuck"))
     assert visit.bench.page.said.act.startswith("Brush stuck in its holder; terminals cleaned and retensioned")
     assert [h.words for h in visit.bench.page.holds if "the proof run was before the last work" in h.words]
@@ -236,7 +236,7 @@ def test_a_slip_of_the_pen_keeps_the_old_value_its_name_and_the_reason(visit: Vi
     with pytest.raises(NeedsAnswer) as asked:
         visit.walk(("gap", "2", 1))
     assert (asked.value.field, [c[0] for c in asked.value.choices]) == ("value", ["mistyped", "again"])
-    with pytest.raises(Conflict, match="no measurement after work"):
+    with pytest.raises(Conflict, match="not a measurement after work"):
         visit.walk(("gap", "2", 1, {"answer": "again"}))
     visit.walk(("gap", "2", 1, {"answer": "mistyped"}))
     assert visit.bench.states == {(1, "gap.narrow"): "withdrawn"}
@@ -289,7 +289,7 @@ def test_one_ticks_the_task_while_the_value_of_the_other_waits(visit: Visit, sho
     visit.bench.undo()
     assert visit.bench.states == {(1, "gap.narrow"): "open"}
     assert "As left, but nothing was done there: “2.2”" in [h.words for h in visit.bench.page.holds]
-    with pytest.raises(NeedsAnswer, match="cannot be as left"):
+    with pytest.raises(NeedsAnswer, match="it is as found"):
         waited("2.4", sight="left", program=True)
     visit.walk(("task.gap", "yes"))
     assert visit.bench.states == {(1, "gap.narrow"): "proven"}

@@ -93,7 +93,7 @@ def _decoded(data: bytes) -> tuple[str, str]:
         except UnicodeDecodeError:
             raise InputError("The file begins like UTF-16 but is not.", _AS_CSV, "file") from None
     if b"\x00" in data:
-        raise InputError("This is no text: it has zero bytes in it.", _AS_CSV, "file")
+        raise InputError("This is not text: it has zero bytes in it.", _AS_CSV, "file")
     try:
         return data.decode("utf-8-sig"), "UTF-8"
     except UnicodeDecodeError:

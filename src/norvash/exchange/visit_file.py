@@ -136,13 +136,13 @@ class Renew(_Act):
 
 
 class Whole(_Act):
-    """A quick look goes on as a whole sheet."""
+    """A look goes on as a whole sheet."""
 
     do: Literal["whole"]
 
 
 class Sign(_Act):
-    """The sheet is signed; `why` where something is open, `service` confirms the last gate of a quick look."""
+    """The sheet is signed; `why` where something is open, `service` confirms the last gate of a look."""
 
     do: Literal["sign"]
     why: Value = ""

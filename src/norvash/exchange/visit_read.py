@@ -61,10 +61,10 @@ def _plain(data: bytes) -> dict[str, Any]:
     try:
         given = json.loads(data.decode("utf-8-sig"))
     except UnicodeDecodeError as error:
-        raise InputError(f"The file is no text in UTF-8 (byte {error.start}).", "Save it in UTF-8.", "file") from None
+        raise InputError(f"The file is not text in UTF-8 (byte {error.start}).", "Save it in UTF-8.", "file") from None
     except json.JSONDecodeError as error:
         at = f"line {error.lineno}, column {error.colno}"
-        raise InputError(f"The file is no whole JSON: {error.msg}.", "Is it cut off? Give it again.", at) from None
+        raise InputError(f"The file is not whole JSON: {error.msg}.", "Is it cut off? Give it again.", at) from None
     except RecursionError:
         raise InputError("The file is nested too deeply.", "Write it as the documentation says.", "file") from None
     return given if isinstance(given, dict) else {}
@@ -72,10 +72,10 @@ def _plain(data: bytes) -> dict[str, Any]:
 
 def _known_schema(given: Mapping[str, Any]) -> None:
     if given.get("format") != FORMAT:
-        raise InputError("This is no visit.", f"Its “format” is to be “{FORMAT}”.", "format")
+        raise InputError("This is not a visit.", f"Its “format” must be “{FORMAT}”.", "format")
     schema = given.get("schema")
     if not isinstance(schema, int) or isinstance(schema, bool) or schema < 1:
-        raise InputError("The schema of the file is not said.", f"Its “schema” is to be {SCHEMA}.", "schema")
+        raise InputError("The schema of the file is missing.", f"Its “schema” must be {SCHEMA}.", "schema")
     if schema > SCHEMA:
         raise InputError(
             f"The file is of schema {schema}; this Norvash knows up to {SCHEMA}.", "Play it with a newer one.", "schema"

@@ -57,7 +57,7 @@ def _cannot_open(path: Path, error: sqlite3.DatabaseError) -> NorvashError:
         return unavailable("read-only")
     if trouble is None or error.sqlite_errorcode == sqlite3.SQLITE_NOTADB:
         return NorvashError(
-            f"The file {path.name} is no database ({error}).", "Give the path of a Norvash database, or a new path."
+            f"The file {path.name} is not a database ({error}).", "Give the path of a Norvash database, or a new path."
         )
     return trouble
 

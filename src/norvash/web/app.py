@@ -78,14 +78,14 @@ def catch_up_in_background(app: FastAPI) -> None:
 
             done = catch_up(conn, clock(people.fetch_site(conn), datetime.now()).date(), stopping.is_set)
         if done:
-            log_event("judged anew", motors=done)
+            log_event("judged again", motors=done)
 
     def work_until_it_is_done() -> None:
         while not stopping.is_set():
             try:
                 work()
             except (Unavailable, DatabaseError) as error:
-                log_failure("judging anew waits for the database", error)
+                log_failure("judging again waits for the database", error)
                 stopping.wait(_AGAIN_S)
             else:
                 return

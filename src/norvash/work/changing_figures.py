@@ -67,7 +67,7 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
         if UNIT_OF_USE.of(stated) != UNIT_OF_USE.of(context.stated):
             raise InputError(
                 "The unit of use cannot change once use is logged.",
-                "Add the motor anew with the other unit.",
+                "Add the motor again with the other unit.",
                 "unit_of_use",
             )
         check_together(stated)

@@ -39,7 +39,7 @@ def _hold_permit(sheet: Sheet, now: datetime) -> None:
     if not permitted(sheet, now):
         raise Conflict(
             "The test with power on has run over its time.",
-            "Close it, make sure of power and people, and open it anew.",
+            "Close it, make sure of power and people, and open it again.",
             "value",
         )
 

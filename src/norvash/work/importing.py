@@ -147,7 +147,7 @@ def _by_now(line: Line, now: datetime) -> Line:
 
 def _counted(context: Context, entries: list[Entry], line: Line, mode: str, now: datetime) -> Counted:
     if line.value < 0:
-        raise InputError(f"“{line.typed}” is less than nothing.", "Give what was read.", "value")
+        raise InputError(f"“{line.typed}” is below 0.", "Give what was read.", "value")
     if mode == "increment":
         return read_increment(line.value, line.at, now, entries=entries, unit=context.unit, rules=context.rules)
     return read_counter(line.value, line.at, now, entries=entries, unit=context.unit, rules=context.rules)

@@ -41,7 +41,7 @@ def moment(day: str, now: datetime) -> datetime:
 def count(context: Context, text: str, mode: str, *, at: datetime, now: datetime, answer: str) -> Counted:
     """Return what a typed use means for a motor, without keeping it."""
     if context.unit == "years":
-        raise InputError("This motor counts years: nothing is to be logged.", "The calendar tells its use.", "value")
+        raise InputError("This motor counts years: there is nothing to log.", "The calendar tells its use.", "value")
     if mode not in MODES:
         raise InputError("It is not clear what the number means.", "Choose counter or increment.", "mode")
     typed = read_use(text, context.unit, context.figures, context.state.rate)

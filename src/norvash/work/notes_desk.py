@@ -120,7 +120,7 @@ class Desk:
             raise InputError("The day is missing.", f"Write it like {self.now:%Y-%m-%d}.", name)
         span = read_span(text, self.now.date(), name)
         if name == "day" and span[0] != span[1]:
-            raise InputError(f"“{text.strip()}” is no single day.", f"Write it like {self.now:%Y-%m-%d}.", name)
+            raise InputError(f"“{text.strip()}” is not a single day.", f"Write it like {self.now:%Y-%m-%d}.", name)
         at, row = min(datetime.combine(middle(span), NOON), self.now), self.made.context.row
         if row is not None and row.signed_at is None and at >= row.at:
             raise Conflict(

@@ -76,7 +76,7 @@ def _lasted(desk: Desk, note: NotedSet) -> tuple[float | None, str]:
     except InputError as error:
         raise error.at("lasted") from None
     if not value > 0:
-        raise InputError("A set that lasted no time cannot be.", "Give how long it ran.", "lasted")
+        raise InputError("A set that lasted no time is not possible.", "Give how long it ran.", "lasted")
     return value, how
 
 
@@ -101,7 +101,7 @@ def _fitted(desk: Desk, note: NotedSet, fitted_on: Span | None, ended: float, la
         return ended - lasted
     if fitted_on is None:
         raise InputError(
-            "How long it ran is not said.",
+            "How long it ran is missing.",
             "Give how long it lasted, like “about 190 h”, or the counter when it went in and came out.",
             "lasted",
         )
@@ -136,7 +136,7 @@ def _gone(text: str) -> float | None:
     except InputError as error:
         raise error.at("gone") from None
     if not 0 < value <= 1:
-        raise InputError(f"{bare} of its carbon cannot be gone.", "Give a share from 1 to 100 %.", "gone")
+        raise InputError(f"{bare} of its carbon gone is not possible.", "Give a share from 1 to 100 %.", "gone")
     return value
 
 

@@ -19,7 +19,7 @@ from norvash.work.logging_use import settled
 from norvash.work.standing import Judged, foresee, keep
 
 KINDS = {"check": "a look", "bedded": "bedding-in has just ended"}
-SHEET_KINDS: dict[str, str] = {"full": "a whole sheet", "quick": "a quick look: measure and sign"}
+SHEET_KINDS: dict[str, str] = {"full": "a whole sheet", "quick": "a look: measure and sign"}
 _CONFIRMED: Spot = (SAFE.confirmed.id, 0, "found")
 
 
@@ -50,7 +50,7 @@ def open_sheet(
 ) -> str:
     """Open a sheet at the use that the counter shows; return its id, or that of the one left open.
 
-    `safe` confirms the gate of a quick look at once. Raises: InputError or NeedsAnswer about the counter; then nothing
+    `safe` confirms the gate of a look at once. Raises: InputError or NeedsAnswer about the counter; then nothing
     is kept.
     """
     _check_kinds(kind, round_kind)
@@ -105,7 +105,7 @@ def open_sheet(
 
 
 def make_whole(conn: Connection, act: Act, sheet_id: str) -> str:
-    """Go on with a quick look as a whole sheet; return its id.
+    """Go on with a look as a whole sheet; return its id.
 
     Raises: NotFound, Conflict for a signed one.
     """

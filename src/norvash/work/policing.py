@@ -165,7 +165,7 @@ def _figure(text: str, field: str) -> float:
     except InputError as error:
         raise error.at(field) from None
     if not 0 < value <= (600 if field == "months" else 1e7):
-        raise InputError(f"“{text}” cannot be right.", "Give an amount above nothing.", field)
+        raise InputError(f"“{text}” cannot be right.", "Give an amount above 0.", field)
     if field == "months" and value != int(value):
         raise InputError(f"“{text}” is not a whole number of months.", "Give whole months.", field)
     return value
@@ -226,7 +226,7 @@ def add_window(conn: Connection, act: Act, typed: Mapping[str, str]) -> str:
         if last < first:
             raise InputError("The last day lies before the first.", "Check the two days.", "last_on")
         if (last - first).days >= _MOST_DAYS:
-            raise InputError("A window of more than a year is no window.", "Check the two days.", "last_on")
+            raise InputError("A window of more than a year is not possible.", "Check the two days.", "last_on")
         place = clean(typed.get("place", ""), "place")[:80]
         window = Window(
             id=act.id, name=name, first_on=first, last_on=last, yearly=typed.get("yearly") == "yes", place=place

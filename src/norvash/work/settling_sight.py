@@ -35,7 +35,7 @@ def settle_sight(conn: Connection, act: Act, sheet_id: str, value_id: str, sight
     at its place, or where another value stands there already.
     """
     if sight not in ("found", "left"):
-        raise InputError("This is no sight.", "Choose as found or as left.", "sight")
+        raise InputError("That is neither as found nor as left.", "Choose as found or as left.", "sight")
     wanted: Sight = "left" if sight == "left" else "found"
 
     def prepare() -> _Settled:
@@ -64,7 +64,7 @@ def _entry(conn: Connection, context: Context, spot: Spot, given: Given, *, sigh
         raise LookupError("an unsigned sheet is the newest")
     if sight == "left" and not touched(field, done_tasks(sheet), context.state.told.new, spot[1]):
         raise Conflict(
-            "Nothing was done here at this visit: it cannot be as left.",
+            "Nothing was done here at this visit: it is as found.",
             "Tick the work on the rework stage first, or keep it as found.",
             "sight",
         )
@@ -72,7 +72,7 @@ def _entry(conn: Connection, context: Context, spot: Spot, given: Given, *, sigh
     if there is not None and there.id != given.id:
         raise Conflict(
             f"“{there.typed}” by {there.person} stands there already.",
-            "Enter the value anew in its place: then it is asked which one was a slip.",
+            "Enter the value again in its place: Norvash then asks which one was a slip.",
             "sight",
         )
     after = changed(conn, context, field, spot, None)
@@ -92,7 +92,7 @@ def _reading(
     if (found.position_number, sight) in there:
         raise Conflict(
             "Another reading stands there already.",
-            "Enter the value anew in its place: then it is asked which one was a slip.",
+            "Enter the value again in its place: Norvash then asks which one was a slip.",
             "sight",
         )
     after = context.with_reading(to.id, found.position_number, rounds.measured_as(conn, found.id), sight)

@@ -40,7 +40,7 @@ def sight_for(seeing: Seeing, *, touched: bool) -> Sight:
         if seeing.touched and seeing.answer != "left":
             return "asked"
         raise NeedsAnswer(
-            "Nothing was done here at this visit: it cannot be as left.",
+            "Nothing was done here at this visit: it is as found.",
             "Tick the work on the rework stage first, or keep it as found.",
             "value",
             (("found", "It is as found"),),
@@ -74,7 +74,7 @@ def slip(
     if seeing.answer == AGAIN:
         if sight == "found" and not touched:
             raise Conflict(
-                "Nothing was done here yet, so it is no measurement after work.",
+                "Nothing was done here yet, so this is not a measurement after work.",
                 "Tick the work on the rework stage first; what you typed is kept in its field.",
                 "value",
             )

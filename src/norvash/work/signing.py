@@ -27,7 +27,7 @@ from norvash.work.visit_told import visit_told
 def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: bool = False) -> str:
     """Sign a sheet and return its motor's id; what is still open needs a reason.
 
-    `service` confirms the last gate of a quick look. Raises: InputError at “why” for a sheet that is not clean,
+    `service` confirms the last gate of a look. Raises: InputError at “why” for a sheet that is not clean,
     Conflict.
     """
 

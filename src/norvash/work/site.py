@@ -53,7 +53,7 @@ def choose_keys(conn: Connection, act: Act, keys: str) -> str:
 
     def body(act: Act) -> Change:
         if keys not in KEYS:
-            raise InputError("That is no way in which keys can work.", "Choose one from the list.", "keys")
+            raise InputError("Keys cannot work that way.", "Choose one from the list.", "keys")
         before = people.fetch_person(conn, act.person_id).keys
         people.prefer(conn, act.person_id, "keys", keys, act.id)
         return Change(keys, {"keys": before}, {"keys": keys})

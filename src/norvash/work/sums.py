@@ -73,7 +73,9 @@ def _chosen(inputs: Any, asked: Mapping[str, Ask]) -> None:
         known = [key for key, _ in ask.choices]
         if known and isinstance(value, str) and value not in ("", *known):
             raise InputError(
-                f"“{value[:40]}” is no answer to “{ask.label}”.", "Use " + ", ".join(filter(None, known)) + ".", name
+                f"“{value[:40]}” is not an answer to “{ask.label}”.",
+                "Use " + ", ".join(filter(None, known)) + ".",
+                name,
             )
 
 
@@ -185,9 +187,9 @@ _OUT_OF_BOUNDS = ("greater_than", "greater_than_equal", "less_than", "less_than_
 def _wrong(kind: str, got: Any) -> str:
     """Return in words what is wrong with what was given."""
     if kind.startswith("int") and isinstance(got, float):
-        return f"“{got:g}” is no whole number"
+        return f"“{got:g}” is not a whole number"
     if isinstance(got, int | float) and not isinstance(got, bool) and kind in _OUT_OF_BOUNDS:
-        return f"{got:g} cannot be"
+        return f"{got:g} is not possible"
     return f"{repr(got)[:60]} does not fit here"
 
 

@@ -54,7 +54,7 @@ def life_h(capacity_kn: float, load_kn: float, speed_rpm: float) -> float:
     """
     for name, value in (("load_kn", load_kn), ("speed_rpm", speed_rpm), ("capacity_kn", capacity_kn)):
         if not value > 0:
-            raise InputError("A life needs load, capacity and speed.", "Give each more than nothing.", name)
+            raise InputError("A life needs load, capacity and speed.", "Give each above 0.", name)
     return float(1e6 / (60 * speed_rpm) * (capacity_kn / load_kn) ** 3)
 
 

@@ -34,11 +34,11 @@ def check_length(length_mm: float, new_mm: float, field: str, rules: MotorRules)
     Source: rule new.longest
     """
     if under(length_mm, 0.0):
-        raise InputError(f"A length of {length_mm:g} mm cannot be.", "Measure it again.", field)
+        raise InputError(f"A length of {length_mm:g} mm is not possible.", "Measure it again.", field)
     if over(length_mm, rules["new.longest"] * new_mm):
         raise InputError(
             f"{length_mm:g} mm is longer than the new brush of {new_mm:g} mm.",
-            "A brush does not grow: check the two figures, or whether it is another brush.",
+            "A brush does not grow: check both figures, or whether it is another brush.",
             field,
         )
 
@@ -95,7 +95,7 @@ def taper_deg(shorter_mm: float, longer_mm: float, thickness_mm: float) -> float
     2.86
     """
     if not thickness_mm > 0:
-        raise InputError("The thickness must be more than nothing.", "Give it in mm.", "thickness_mm")
+        raise InputError("The thickness must be above 0.", "Give it in mm.", "thickness_mm")
     return degrees(atan((longer_mm - shorter_mm) / thickness_mm))
 
 

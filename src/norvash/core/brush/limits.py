@@ -117,7 +117,7 @@ class Terms:
     @property
     def words(self) -> str:
         """Return what was left out and what is not known, empty where nothing is."""
-        said = [f"the {n} would set {mm:.2f} mm, which cannot be: left out" for n, mm in self.dropped_mm.items()]
+        said = [f"the {n} would set {mm:.2f} mm, which is not possible: left out" for n, mm in self.dropped_mm.items()]
         if self.unknown:
             said.append(f"not known: {', '.join(self.unknown)}")
         return "; ".join(said)
@@ -214,6 +214,6 @@ def habit_limit_mm(new_mm: float, gone_share: float, at_h: float, set_h: float) 
     8.0
     """
     if not at_h > 0 or not set_h > 0:
-        raise InputError("The habit needs hours above nothing.", "Give the hours of the look and of the set.", "at_h")
+        raise InputError("The habit needs hours above 0.", "Give the hours of the look and of the set.", "at_h")
     limit_mm = new_mm * (1 - gone_share * set_h / at_h)
     return limit_mm if 0 < limit_mm < new_mm else None

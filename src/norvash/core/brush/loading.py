@@ -88,7 +88,9 @@ def current_density_a_per_cm2(current_a: float, brush_count: int, section_mm2: f
     """
     if brush_count < 2 or brush_count % 2:
         raise InputError(
-            f"{brush_count} brushes cannot be half of each polarity.", "Give an even number.", "brush_count"
+            f"{brush_count} brushes cannot be split evenly between the polarities.",
+            "Give an even number.",
+            "brush_count",
         )
     return current_a / (brush_count / 2 * section_mm2 / 100)
 

@@ -69,7 +69,7 @@ def _limit(figures: Figures, rules: MotorRules) -> Limit:
     limit = max(given, key=lambda limit: limit.limit_mm)
     if not limit.limit_mm > 0:
         raise InputError(
-            f"A limit of {limit.limit_mm:.2f} mm cannot be.",
+            f"A limit of {limit.limit_mm:.2f} mm is not possible.",
             "Check the limit and the figures that it is worked out from.",
             "limit_mm",
         )

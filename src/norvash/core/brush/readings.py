@@ -107,7 +107,7 @@ def _believable(typed: Typed, new_mm: float, rules: MotorRules) -> None:
     if 0 < typed.value <= most:
         return
     if typed.value <= 0:
-        raise InputError(f"A length of {typed.text} is not above nothing.", "Type what the caliper shows.", "value")
+        raise InputError(f"A length of {typed.text} is not above 0.", "Type what the caliper shows.", "value")
     bare = typed.text.strip()
     plain = not any(c.isalpha() or c in "\"'″µ" for c in bare)
     units = better_units(parse(bare, "length", "mm").value, 0.05 * new_mm, most) if plain else ()
@@ -198,7 +198,7 @@ def _compare(text: str, figures: Figures, rules: MotorRules, instrument: str) ->
     new_mm = NEW_MM.need(figures)
     if not 0 < typed.value <= rules["reading.believable"]:
         raise InputError(
-            f"{bare} of a new brush cannot be.", "Give the share that is left in per cent, like 60 %.", "value"
+            f"{bare} of a new brush is not possible.", "Give the share that is left in per cent, like 60 %.", "value"
         )
     length = typed.value * new_mm
     return _point(text, "%", typed.value, length_mm=length, sd_mm=uncertainty_mm("eye", new_mm, rules), taper_deg=None)

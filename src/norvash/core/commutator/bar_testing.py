@@ -172,7 +172,7 @@ def _hidden(armature: Armature, band: float) -> float | None:
 
 def _fed_at_fixed_bars(low: tuple[int, ...], fixed: bool) -> Fault:
     which = f"readings {_listed(low[:_MOST_NAMED])}{' and more' * (len(low) > _MOST_NAMED)} low"
-    why = f"{'' if fixed else 'if it was fed '}between two fixed bars with a coil open these are no shorts"
+    why = f"{'' if fixed else 'if it was fed '}between two fixed bars with a coil open these are not shorts"
     words = f"{which}: {why}; test from bar to bar before anything else is judged"
     return Fault("feed", low, low[0], low[-1], words)
 

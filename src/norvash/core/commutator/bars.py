@@ -105,7 +105,7 @@ def _bars_of(text: str, bars: int) -> list[int]:
         match = _RUN.fullmatch(piece)
         if match is None:
             raise InputError(
-                f"“{piece[:20]}” is no bar and no run of bars.", "Write 5 or 5-9, with commas between.", "value"
+                f"“{piece[:20]}” is neither a bar nor a run of bars.", "Write 5 or 5-9, with commas between.", "value"
             )
         first = int(match[1])
         last = int(match[2] or first)

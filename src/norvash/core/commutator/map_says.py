@@ -259,7 +259,9 @@ def _surface(shown: BarMap) -> list[Saying]:
 
 def _chipped(shown: BarMap) -> list[Saying]:
     there = having(shown, "chipped")
-    return [Saying(f"edges chipped at {len(there)} bars: chamfer anew", COMMUTATOR_MICA, tuple(there))] if there else []
+    return (
+        [Saying(f"edges chipped at {len(there)} bars: chamfer again", COMMUTATOR_MICA, tuple(there))] if there else []
+    )
 
 
 def set_of(best: Spacing, bars: int) -> tuple[int, ...]:

@@ -29,8 +29,7 @@ def _even(found: BarTested) -> str:
     passed = f"every reading within {found.band:.0%} of the median"
     if found.lifted is None:
         return (
-            f"{passed}, but no release: it is not said whether the brushes were lifted; resting brushes join coils that"
-            " are open"
+            f"{passed}, but no release: nobody has said whether the brushes were lifted; resting ones join open coils"
         )
     if not found.lifted:
         return (

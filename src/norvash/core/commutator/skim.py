@@ -131,7 +131,7 @@ def _check(copper: Copper, way: Way, least_diameter_mm: float, rules: MotorRules
     ):
         if depth > copper.diameter_mm * rules["cut.depth-most"]:
             raise InputError(
-                f"{depth:g} mm deep in {copper.diameter_mm:g} mm cannot be.", "Depths are radial, in mm.", name
+                f"{depth:g} mm deep in {copper.diameter_mm:g} mm is not possible.", "Depths are radial, in mm.", name
             )
     if way.finish_radial_mm > way.rough_radial_mm:
         raise InputError("The finish cut is deeper than a rough one.", "Give the finish cut less.", "finish_cut_mm")

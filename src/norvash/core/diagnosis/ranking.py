@@ -166,7 +166,7 @@ def diagnose(
     out = tuple(ruled_out)
     for cause_id in out:
         if cause_id not in CAUSES:
-            raise InputError(f"“{cause_id}” is no cause.", "Use one of " + ", ".join(CAUSES) + ".", "ruled_out")
+            raise InputError(f"“{cause_id}” is not a cause.", "Use one of " + ", ".join(CAUSES) + ".", "ruled_out")
     rates = base_rates(motor_class, surroundings, cases, rules["diagnosis.cases"])
     base = tuple((rates | dict.fromkeys(out, 0.0)).items())
     return _diagnosis(motor_class, given, strengths(rules), base=base, now=now or Situation())
@@ -200,10 +200,10 @@ def _diagnosis(
 
 def _checked(sign_id: str, answer: str) -> str:
     if sign_id not in SIGNS:
-        raise InputError(f"“{sign_id}” is no sign.", "Use one of " + ", ".join(SIGNS) + ".", "seen")
+        raise InputError(f"“{sign_id}” is not a sign.", "Use one of " + ", ".join(SIGNS) + ".", "seen")
     known = SIGNS[sign_id].known
     if answer not in known:
-        raise InputError(f"“{answer}” is no answer to {sign_id}.", "Use one of " + ", ".join(known) + ".", "seen")
+        raise InputError(f"“{answer}” is not an answer to {sign_id}.", "Use one of " + ", ".join(known) + ".", "seen")
     return answer
 
 

@@ -39,7 +39,7 @@ class Sign:
     id: str
     words: str
     answers: tuple[Answer, ...]
-    not_so: str = "not so"
+    not_so: str = "no"
     classes: tuple[str, ...] = ()
     silent: bool = False
     dead: tuple[str, ...] = ()
@@ -52,7 +52,7 @@ class Sign:
     def said(self, answer: str) -> str:
         """Return an answer in words that stand on their own."""
         if answer == NOT_SO:
-            words = f"not so: {self.words}" if self.not_so == "not so" else self.not_so
+            words = f"not: {self.words}" if self.not_so == "no" else self.not_so
         else:
             words = next(a.words for a in self.answers if a.id == answer)
         return f"{self.words[0].lower()}{self.words[1:]}: {words}" if len(self.answers) > 1 else words
@@ -71,7 +71,7 @@ def weighed(text: str) -> Weights:
     return found
 
 
-def yes(sign_id: str, words: str, *, weights: str, not_so: str = "not so", classes: tuple[str, ...] = ()) -> Sign:
+def yes(sign_id: str, words: str, *, weights: str, not_so: str = "no", classes: tuple[str, ...] = ()) -> Sign:
     """Return a sign that is so or not so."""
     return Sign(
         id=sign_id, words=words, answers=(Answer("yes", words, weighed(weights)),), not_so=not_so, classes=classes

@@ -34,10 +34,12 @@ def case_of(given: object) -> Case:
     Raises: InputError at the field.
     """
     if not isinstance(given, Mapping):
-        raise InputError("This is no object.", "Write each case as an object with new_length_mm, limit_mm and so on.")
+        raise InputError(
+            "This is not an object.", "Write each case as an object with new_length_mm, limit_mm and so on."
+        )
     brushes = int(_number(given, "brushes"))
     if not 1 <= brushes <= _MOST_BRUSHES:
-        raise InputError(f"{brushes} brushes cannot be.", f"Give 1 to {_MOST_BRUSHES}.", "brushes")
+        raise InputError(f"{brushes} brushes are not possible.", f"Give 1 to {_MOST_BRUSHES}.", "brushes")
     by_calendar = _unit(given) == "years" and not given.get("usage")
     constants = given.get("constants") or {}
     if by_calendar and isinstance(constants, Mapping):
@@ -93,20 +95,20 @@ def _number(given: Mapping[str, object], name: str, default: float | None = None
 def _list(given: Mapping[str, object], name: str) -> Sequence[object]:
     value = given.get(name) or []
     if not isinstance(value, list):
-        raise InputError(f"“{name}” is no list.", "Give a list.", name)
+        raise InputError(f"“{name}” is not a list.", "Give a list.", name)
     return value
 
 
 def _each(given: Mapping[str, object], name: str) -> list[float]:
     values = _list(given, name)
     if not all(_is_number(v) for v in values):
-        raise InputError(f"“{name}” holds something that is no number.", "Give numbers only.", name)
+        raise InputError(f"“{name}” holds something that is not a number.", "Give numbers only.", name)
     return [float(v) for v in values]  # type: ignore[arg-type]
 
 
 def _visit(given: object) -> Visit:
     if not isinstance(given, Mapping):
-        raise InputError("A visit is no object.", "Give use, sigma_mm and lengths_mm.", "visits")
+        raise InputError("A visit is not an object.", "Give use, sigma_mm and lengths_mm.", "visits")
     lengths = _list(given, "lengths_mm")
     if not all(v is None or _is_number(v) for v in lengths):
         raise InputError(
@@ -134,13 +136,13 @@ def _unit(given: Mapping[str, object]) -> str:
     """Return the unit of use; a case without one is in hours."""
     unit = str(given.get("unit_of_use") or "hours")
     if unit not in _UNITS:
-        raise InputError(f"“{unit}” is no unit of use.", "Write h, starts or years.", "unit_of_use")
+        raise InputError(f"“{unit}” is not a unit of use.", "Write h, starts or years.", "unit_of_use")
     return _UNITS[unit]
 
 
 def _usage(given: object) -> Usage:
     if not isinstance(given, Mapping):
-        raise InputError("“usage” is no object.", "Give weeks_logged, use_logged and declared_per_week.", "usage")
+        raise InputError("“usage” is not an object.", "Give weeks_logged, use_logged and declared_per_week.", "usage")
     declared = given.get("declared_per_week")
     pattern = tuple(_each(given, "season_weights")) or None
     return Usage(

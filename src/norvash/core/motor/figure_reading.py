@@ -67,7 +67,7 @@ def _word(field: Word, text: str) -> str:
         read_months(text)
     if field.choices and text not in field.choices:
         raise InputError(
-            f"“{text}” is no choice for “{field.label}”.", "Use " + ", ".join(field.choices) + ".", field.name
+            f"“{text}” is not a choice for “{field.label}”.", "Use " + ", ".join(field.choices) + ".", field.name
         )
     if len(text) > 120:
         raise InputError(f"{field.label} is too long.", "Use at most 120 characters.", field.name)
@@ -111,7 +111,7 @@ def check_together(figures: Figures) -> None:
     if depth_new is not None and depth_limit is not None and not depth_limit > depth_new:
         raise InputError(
             "The depth limit is not beyond the depth when new.",
-            "A depth grows as the brush wears: check the two.",
+            "A depth grows as the brush wears: check both.",
             "depth_limit_mm",
         )
     lines = [line.of(figures) for line in WEAR_LINES]

@@ -16,7 +16,7 @@ def speed_taps(text: str) -> tuple[float, ...]:
     try:
         shares = tuple(parse(part, "share").value for part in text.split(";"))
     except InputError:
-        raise InputError(f"“{text}” is no list of shares.", "Write it like 0.45; 0.62; 1.", "speed_taps") from None
+        raise InputError(f"“{text}” is not a list of shares.", "Write it like 0.45; 0.62; 1.", "speed_taps") from None
     if len(shares) > 12 or not all(0 < a <= 1.5 for a in shares) or any(b <= a for a, b in pairwise(shares)):
         raise InputError(
             "The shares do not rise from setting to setting.",
@@ -37,7 +37,7 @@ def spring_table(text: str) -> tuple[tuple[float, float], ...]:
         )
     except (ValueError, InputError):
         raise InputError(
-            f"“{text}” is no table of scale and length.", "Write it like 0=22; 5=14; 10=6.", "spring_table"
+            f"“{text}” is not a table of scale and length.", "Write it like 0=22; 5=14; 10=6.", "spring_table"
         ) from None
     lengths = [mm for _, mm in points]
     if len({s for s, _ in points}) < max(len(points), 2) or lengths not in (

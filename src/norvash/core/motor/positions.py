@@ -52,14 +52,14 @@ def polarity_wrong(plans: Sequence[PositionPlan]) -> str:
         arms.setdefault(plan.arm, []).append(plan)
     mixed = next((arm for arm in arms.values() if len({p.polarity for p in arm}) > 1), None)
     if mixed is not None:
-        return f"{' and '.join(p.label for p in mixed)} sit on one arm and have not the same polarity"
+        return f"{' and '.join(p.label for p in mixed)} sit on one arm with different polarities"
     round_it = list(arms.values())
     if len(round_it) % 2:
         return ""
     for here, following in zip(round_it, [*round_it[1:], *round_it[:1]], strict=True):
         if here[0].polarity == following[0].polarity:
             both = f"{here[0].label} and {following[0].label} are both {here[0].polarity}"
-            return f"polarity does not alternate by arm: {both}; look at the wiring, or mend the plan under Figures"
+            return f"polarity does not alternate by arm: {both}; look at the wiring, or correct the plan under Figures"
     return ""
 
 
@@ -88,7 +88,7 @@ def _read_one(typed: Mapping[str, str], plan: PositionPlan) -> PositionPlan:
     if len(label) > 8:
         raise InputError(f"The label “{label}” is too long.", "Use at most 8 characters.", f"label_{plan.number}")
     if polarity not in ("+", "-"):
-        raise InputError(f"“{polarity}” is no polarity.", "Use + or -.", f"polarity_{plan.number}")
+        raise InputError(f"“{polarity}” is not a polarity.", "Use + or -.", f"polarity_{plan.number}")
     field = f"angle_{plan.number}"
     try:
         angle = parse(given("angle"), "angle").value if given("angle") else plan.angle_deg

@@ -73,7 +73,9 @@ class IntervalTable:
             raise InputError("The cells do not fill the table.", "Give one cell for each row and column.", "cells_h")
         for value in (*self.rows, *self.columns_mm, *(c for r in self.cells for c in r if c is not None)):
             if not (isfinite(value) and 0 <= value <= 1e9):
-                raise InputError(f"{value:g} is no cell or heading of such a table.", "Use plain numbers.", "cells_h")
+                raise InputError(
+                    f"{value:g} is neither a cell nor a heading of such a table.", "Use plain numbers.", "cells_h"
+                )
 
     def _headings(self) -> None:
         if any(b <= a for a, b in pairwise(self.rows)):

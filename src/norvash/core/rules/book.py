@@ -77,7 +77,7 @@ class School:
         Raises: InputError.
         """
         if key not in dict(self.options):
-            raise InputError(f"“{key}” is no answer here.", "Choose one from the list.", "value")
+            raise InputError(f"“{key}” is not an answer here.", "Choose one from the list.", "value")
         if key in self.refused.get(motor_class or "", ()):
             raise InputError(
                 f"“{self.words(key)}” is refused for class {motor_class}.",

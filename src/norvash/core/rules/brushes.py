@@ -59,8 +59,8 @@ SETS = (
     Rule(id="new.tolerance", words="tolerance of a new brush's length, plus or minus", unit="mm", default=0.2, source=_TRADE, low=0, high=5),
     Rule(id="spread.pair", words="spread of wear over which a pair is uneven", unit="share", default=0.25, source=_HOUSE, low=0, high=5),
     Rule(id="spread.set", words="spread of wear over which a set of three or more is uneven", unit="share", default=0.35, source=_HOUSE, low=0, high=5),
-    Rule(id="spread.outlier", words="robust standard deviations beyond which one brush stands out", unit="", default=3.0, source=_HOUSE, low=1, high=10),
-    Rule(id="spread.noise", words="standard deviations that a difference must exceed to be seen", unit="", default=3.0, source=_HOUSE, low=0, high=10),
+    Rule(id="spread.outlier", words="times the usual scatter beyond which one brush stands out", unit="", default=3.0, source=_HOUSE, low=1, high=10),
+    Rule(id="spread.noise", words="times its own error that a difference must exceed to be seen", unit="", default=3.0, source=_HOUSE, low=0, high=10),
     Rule(id="spread.polarity", words="ratio of mean wear between polarities worth a note", unit="", default=1.6, source=_TRADE, low=1, high=10),
     Rule(id="dust.carbon", words="density of carbon brushes, for the dust to be expected", unit="g/cm³", default=1.7, source=_TRADE, low=0.5, high=9),
     Rule(id="dust.metal", words="density of metal-graphite brushes, for the dust to be expected", unit="g/cm³", default=4.0, source=_TRADE, low=0.5, high=9),
@@ -69,7 +69,7 @@ SETS = (
 LINE = (
     Rule(id="line.plan", words="share of the hours left at which the change is planned", unit="share", default=0.8, source=_HOUSE, low=0.1, high=1),
     Rule(id="line.look", words="share of the hours left at which the set is looked at again", unit="share", default=0.5, source=_HOUSE, low=0.1, high=1),
-    Rule(id="line.least-wear", words="standard deviations of wear before a line is drawn", unit="", default=3.0, source=_HOUSE, low=0, high=20),
+    Rule(id="line.least-wear", words="times its own error that wear must exceed before a line is drawn", unit="", default=3.0, source=_HOUSE, low=0, high=20),
     Rule(id="line.faster", words="ratio of last interval to life rate worth a note", unit="", default=1.5, source=_HOUSE, low=1, high=10),
     Rule(id="line.horizon", words="years beyond which carbon is not what stops a motor", unit="years", default=15.0, source=_HOUSE, low=1, high=100),
 )

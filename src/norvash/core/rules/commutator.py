@@ -93,7 +93,7 @@ RUN_OUT = (
     Rule(id="runout.cut-step-fine", words="step from bar to bar that it must reach", unit="mm", default=0.003, source=_TRADE, low=0.0005, high=1),
     Rule(id="runout.cut-tir", words="total run-out that any other cut must reach", unit="mm", default=0.025, source=_TRADE, low=0.001, high=1),
     Rule(id="runout.cut-step", words="step from bar to bar that it must reach", unit="mm", default=0.005, source=_TRADE, low=0.0005, high=1),
-    Rule(id="runout.outlier", words="robust standard deviations beyond which a bar stands out", unit="", default=3.0, source=_HOUSE, low=1, high=10),
+    Rule(id="runout.outlier", words="times the usual scatter beyond which a bar stands out", unit="", default=3.0, source=_HOUSE, low=1, high=10),
     Rule(
         id="runout.stop",
         words="times the limit over which a machine that carries people or loads is taken out of service",
@@ -162,7 +162,7 @@ CUT = (
     Rule(id="cut.feed-finish", words="feed of the finish pass", unit="mm/rev", default=0.05, source=_TRADE, low=0.005, high=1),
     Rule(id="cut.overrun", words="travel of the tool beyond the track, both ends together", unit="mm", default=4.0, source=_TRADE, low=0, high=50),
     Rule(id="cut.setting", words="time to set up a cut", unit="min", default=10, source=_HOUSE, low=0, high=240),
-    Rule(id="cut.home", words="deepest radial cut on a lathe that is no motor shop's", unit="mm", default=0.5, source=_TRADE, low=0.05, high=5),
+    Rule(id="cut.home", words="deepest radial cut on a lathe outside a motor shop", unit="mm", default=0.5, source=_TRADE, low=0.05, high=5),
     Rule(id="cut.true", words="run-out on the bearing seats before a cut", unit="mm", default=0.01, source=_TRADE, low=0.001, high=0.1),
     Rule(id="cut.true-fine", words="the same before a cut to the finest limits", unit="mm", default=0.004, source=_TRADE, low=0.0005, high=0.1),
     Rule(

@@ -17,10 +17,8 @@ RULES = (
         high=0.3,
     ),
     Rule(id="forecast.visible", words="times its uncertainty that wear must be to tell a rate by itself", unit="", default=4.0, source=_FLEETS, low=1, high=20),
-    Rule(id="forecast.new-sd", words="how much new brushes differ in length, standard deviation", unit="mm", default=0.10, source=_FLEETS, low=0.01, high=2),
-    Rule(
-        id="forecast.brush-sd", words="how much the brushes of a set differ in rate, as a share", unit="share", default=0.15, source=_FLEETS, low=0.01, high=1
-    ),
+    Rule(id="forecast.new-sd", words="how much new brushes usually differ in length", unit="mm", default=0.10, source=_FLEETS, low=0.01, high=2),
+    Rule(id="forecast.brush-sd", words="how much the brushes of a set differ in rate", unit="share", default=0.15, source=_FLEETS, low=0.01, high=1),
     Rule(id="forecast.drift", words="how much a set's wear wanders about its rate", unit="", default=0.055, source=_FLEETS, low=0.01, high=0.3),
     Rule(id="forecast.brush-drift", words="how much one brush's wear wanders from its set's", unit="", default=0.04, source=_FLEETS, low=0.005, high=0.3),
     Rule(id="forecast.bedding", words="wear while bedding in, as a share of the usable carbon", unit="share", default=0.02, source=_FLEETS, low=0, high=0.2),

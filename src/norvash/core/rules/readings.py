@@ -2,7 +2,7 @@
 
 from norvash.core.rules.book import Family, Rule
 
-_SHOP = "usual accuracy of the instrument in a workshop, one standard deviation"
+_SHOP = "usual error of the instrument in a workshop"
 _HOUSE = "set by this rulebook, to be changed by the site"
 
 INSTRUMENT = Family("instrument.{}", ("digital-caliper", "vernier", "micrometer", "rule", "eye"))
@@ -23,7 +23,7 @@ RULES = (
         low=0.01,
         high=0.5,
     ),
-    Rule(id="doubt.noise", words="standard deviations before a reading is doubted", unit="", default=3.0, source=_HOUSE, low=1, high=10),
+    Rule(id="doubt.noise", words="times its own error before a reading is doubted", unit="", default=3.0, source=_HOUSE, low=1, high=10),
     Rule(
         id="doubt.renewed-prior",
         words="chance beforehand that a brush was changed without a record",

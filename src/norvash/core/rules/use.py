@@ -12,11 +12,21 @@ RULES = (
     Rule(id="use.least-days", words="days of log before a rate of use is worked out", unit="days", default=7.0, source=_HOUSE, low=1, high=365),
     Rule(id="use.window", words="weeks of log that a rate of use looks back over", unit="weeks", default=52.0, source=_HOUSE, low=1, high=520),
     Rule(id="use.declared-weight", words="weeks of log that a declared use counts for", unit="weeks", default=20.0, source=_HOUSE, low=0, high=200),
-    Rule(id="use.rate-sd", words="log standard deviation of a rate of use that no log takes away", unit="", default=0.05, source=_HOUSE, low=0.001, high=1),
+    Rule(
+        id="use.rate-sd", words="how far a rate of use stays unsure whatever is logged, as a logarithm", unit="", default=0.05, source=_HOUSE, low=0.001, high=1
+    ),
     Rule(id="use.week-var", words="variance of the log of what one week runs", unit="", default=1.5, source=_HOUSE, low=0.01, high=20),
     Rule(id="use.season-log", words="weeks of log before a season is read from it", unit="weeks", default=104.0, source=_HOUSE, low=52, high=520),
     Rule(id="use.idle-share", words="share of the mean use under which a month counts as idle", unit="share", default=0.25, source=_HOUSE, low=0, high=0.9),
-    Rule(id="use.slip", words="log standard deviation when a lower counter reading is explained", unit="", default=0.35, source=_HOUSE, low=0.05, high=3),
+    Rule(
+        id="use.slip",
+        words="how far off a lower counter reading may be when it is explained, as a logarithm",
+        unit="",
+        default=0.35,
+        source=_HOUSE,
+        low=0.05,
+        high=3,
+    ),
     Rule(id="look.calendar", words="months after which a motor is looked at whatever it has run", unit="months", default=24.0, source=_HOUSE, low=1, high=240),
     Rule(id="look.calendar-hard", words="the same where it is wet, salt or mostly idle", unit="months", default=12.0, source=_HOUSE, low=1, high=240),
     Rule(id="bench.ahead", words="days ahead in which a due look puts a motor on the bench", unit="days", default=14.0, source=_HOUSE, low=0, high=365),

@@ -56,7 +56,7 @@ def what_to_bring(facts: Facts, found: Findings, cause: Diagnosis | None, rules:
     if found.grade is not None and GRADES.index(found.grade) >= GRADES.index("plan"):
         made.append(Item("part", _set_of(facts), "the verdict on its set"))
     if facts.motor_class == "starter":
-        made.append(Item("part", "seals and O-rings of its case", "opened starters are sealed anew"))
+        made.append(Item("part", "seals and O-rings of its case", "opened starters are sealed again"))
     made += _suspected(facts, cause, rules)
     first: dict[str, Item] = {}
     for item in made:

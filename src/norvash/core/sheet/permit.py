@@ -28,7 +28,7 @@ def read_permit(more: Mapping[str, str], *, facts: Facts, rules: MotorRules) -> 
     if not 0 < minutes <= rules["permit.minutes"]:
         raise InputError(
             f"{minutes:g} min cannot be permitted.",
-            f"Open it for at most {rules['permit.minutes']:g} min, then anew.",
+            f"Open it for at most {rules['permit.minutes']:g} min, then open another.",
             "minutes",
         )
     turns, volts = _turning(more, facts, rules)
@@ -42,7 +42,7 @@ def _turning(more: Mapping[str, str], facts: Facts, rules: MotorRules) -> tuple[
     """
     turns = more.get("turns", "")
     if turns not in ("", *TURNS):
-        raise InputError("That is no way of turning.", "Choose one of " + ", ".join(TURNS.values()) + ".", "turns")
+        raise InputError("That is not a way of turning.", "Choose one of " + ", ".join(TURNS.values()) + ".", "turns")
     if facts.motor_class == "generator" and turns in ("load", "free"):
         raise InputError("A generator is driven, not touched with power.", "Drive it from outside, guarded.", "turns")
     if facts.runs_away and not turns:

@@ -104,14 +104,16 @@ def _read(field: Field, _asked: _Asked) -> Read:
 @_read.register
 def _tick(_field: Tick, asked: _Asked) -> Read:
     if asked.text != YES:
-        raise InputError(f"“{asked.text[:40]}” is no tick.", "Tick it or leave it.", "value")
+        raise InputError(f"“{asked.text[:40]}” is not a tick.", "Tick it or leave it.", "value")
     return Read(asked.text, asked.text)
 
 
 @_read.register
 def _pick(field: Pick, asked: _Asked) -> Read:
     if asked.text not in dict(field.choices):
-        raise InputError(f"“{asked.text[:40]}” is no answer to “{field.label}”.", "Choose one of those shown.", "value")
+        raise InputError(
+            f"“{asked.text[:40]}” is not an answer to “{field.label}”.", "Choose one of those shown.", "value"
+        )
     if asked.text in field.refused:
         raise InputError(f"Refused: {field.refused[asked.text]}.", "Use one of the others.", "value")
     forbidden = field.forbids(asked.facts, asked.rules).get(asked.text)
@@ -213,7 +215,7 @@ def _put_off(more: Mapping[str, str], today: date) -> PutOff:
 def _task(field: Done, asked: _Asked) -> Read:
     """Return a task that is done, with the time and the parts that somebody states."""
     if asked.text != YES or done_task(field) not in TASKS:
-        raise InputError("This is no task of a work list.", "Tick one that is on it.", "value")
+        raise InputError("This is not a task of the work list.", "Tick one that is on it.", "value")
     recorded = RECORDED_BY.get(done_task(field))
     if recorded is not None:
         raise InputError(

@@ -67,7 +67,7 @@ def carbon(given: CarbonIn, rules: MotorRules) -> CarbonOut:
     if given.depth_mm is not None:
         return _from_depth(given, given.depth_mm, rules)
     if given.depth_new_mm is not None or given.depth_limit_mm is not None:
-        raise InputError("There is no depth to hold against the depth when new.", "Give the depth now.", "depth_mm")
+        raise InputError("There is no depth to compare with the depth when new.", "Give the depth now.", "depth_mm")
     length_mm, new_mm = _length_of(given), given_or_refuse("new_mm", given.new_mm)
     check_length(length_mm, new_mm, "length_mm" if given.length_mm is not None else "protrusion_mm", rules)
     limit_mm = given_or_refuse("limit_mm", given.limit_mm) + given.sunk_mm

@@ -28,10 +28,10 @@ class CauseIn:
         ),
     )
     not_seen: list[str] | None = ask(
-        "Looked at, and not so",
+        "Looked at, and no",
         "word",
         default=None,
-        choices=tuple((s.id, s.not_so if s.not_so != "not so" else f"not: {s.words}") for s in SIGNS if s.not_so),
+        choices=tuple((s.id, s.not_so if s.not_so != "no" else f"not: {s.words}") for s in SIGNS if s.not_so),
     )
     surroundings: list[str] | None = ask(
         "Where it stands", "word", default=None, choices=tuple((s, s) for s in SURROUNDINGS)
@@ -76,7 +76,7 @@ def seen_of(given: CauseIn) -> dict[str, str]:
         name, _, answer = text.partition("=")
         if not answer and name in known and len(known[name].answers) > 1:
             one_of = ", ".join(f"{name}={a.id}" for a in known[name].answers)
-            raise InputError(f"{known[name].words}: it is not said what.", f"Use one of {one_of}.", "seen")
+            raise InputError(f"{known[name].words}: say what.", f"Use one of {one_of}.", "seen")
         if found.get(name, answer or "yes") != (answer or "yes"):
             raise InputError(f"“{name}” has two answers.", "Keep the one that is right.", "seen")
         found[name] = answer or "yes"
@@ -90,9 +90,9 @@ def seen_of(given: CauseIn) -> dict[str, str]:
 def found_cause(given: CauseIn, rules: MotorRules) -> Diagnosis:
     """Return the ranking for what was given; raises as `find_cause` does."""
     if given.motor_class not in TEMPLATES:
-        raise InputError(f"“{given.motor_class}” is no class.", "Use " + ", ".join(TEMPLATES) + ".", "motor_class")
+        raise InputError(f"“{given.motor_class}” is not a class.", "Use " + ", ".join(TEMPLATES) + ".", "motor_class")
     if given.state not in STATES:
-        raise InputError(f"“{given.state}” is no state.", "Use " + ", ".join(STATES) + ".", "state")
+        raise InputError(f"“{given.state}” is not a state.", "Use " + ", ".join(STATES) + ".", "state")
     unknown = [s for s in given.surroundings or [] if s not in SURROUNDINGS]
     if unknown:
         raise InputError(f"“{unknown[0]}” is not known.", "Use " + ", ".join(SURROUNDINGS) + ".", "surroundings")

@@ -102,7 +102,7 @@ def planned(given: SkimIn, rules: MotorRules) -> Plan:
     together(given, "bearing_span_mm", "shaft_d_mm")
     if given.overrun_mm is not None and under(given.overrun_mm, _LEAST_TRAVEL_MM):
         raise InputError(
-            f"{given.overrun_mm:g} mm is no travel of a tool beyond the track.",
+            f"{given.overrun_mm:g} mm is not a travel of a tool beyond the track.",
             "If it is the run-out, give it as the total run-out.",
             "overrun_mm",
         )
@@ -127,7 +127,7 @@ def planned(given: SkimIn, rules: MotorRules) -> Plan:
 
 def _way(given: SkimIn, rules: MotorRules) -> Way:
     if given.tool not in TOOLS:
-        raise InputError(f"“{given.tool}” is no tool here.", "Use " + ", ".join(TOOLS) + ".", "tool")
+        raise InputError(f"“{given.tool}” is not a tool here.", "Use " + ", ".join(TOOLS) + ".", "tool")
     way = way_of(given.tool, rules, given.lathe_speeds_rpm or (), given.rated_rpm, given.pit_left_mm)
     return replace(
         way,

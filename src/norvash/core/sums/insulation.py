@@ -149,7 +149,7 @@ def _rules_of(tested: EarthTest, rules: MotorRules) -> tuple[str, ...]:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class CoilsIn:
-    """Field coils held against each other, and a winding's temperature from its resistance."""
+    """Field coils compared with each other, and a winding's temperature from its resistance."""
 
     coils_ohm: list[float] | None = ask(
         "Resistance of each field coil", "resistance", default=None, above_low=True, high=1e6
@@ -221,7 +221,7 @@ SUMS = (
     Sum(
         name="field-coils",
         title="Coils and their heat",
-        words="Field coils held against each other, and how hot a winding is by its resistance.",
+        words="Field coils compared with each other, and how hot a winding is by its resistance.",
         inputs=CoilsIn,
         compute=coils,
         example={

@@ -131,7 +131,7 @@ def _maker(given: LimitIn, limit_mm: float) -> float:
     centre = centre_limit_mm(limit_mm, given.thickness_mm, given.face_angle_deg)
     if not centre > 0:
         raise InputError(
-            f"Moved to the centre line the limit would be {centre:.2f} mm, which cannot be.",
+            f"Moved to the centre line the limit would be {centre:.2f} mm, which is not possible.",
             "Check limit, thickness and angle.",
             "face_angle_deg",
         )

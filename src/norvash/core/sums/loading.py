@@ -34,7 +34,7 @@ def for_class(rules: MotorRules, motor_class: str | None) -> MotorRules:
         return MotorRules(rules.book, "starter", variant=GEARED)
     if motor_class not in CLASSES:
         raise InputError(
-            f"“{motor_class}” is no class of machine.", "Use " + ", ".join((*CLASSES, GEARED)) + ".", "motor_class"
+            f"“{motor_class}” is not a class of machine.", "Use " + ", ".join((*CLASSES, GEARED)) + ".", "motor_class"
         )
     return MotorRules(rules.book, motor_class)
 
@@ -168,7 +168,7 @@ def _guide(given: DensityIn, rules: MotorRules) -> tuple[float | None, float | N
     if given.grade is None:
         return low, high, ("density.least-share",)
     if given.grade not in GRADE_FAMILIES:
-        raise InputError(f"“{given.grade}” is no grade family.", "Use " + ", ".join(GRADE_FAMILIES) + ".", "grade")
+        raise InputError(f"“{given.grade}” is not a grade family.", "Use " + ", ".join(GRADE_FAMILIES) + ".", "grade")
     ids = (DENSITY_LOW.of(given.grade), DENSITY_HIGH.of(given.grade))
     return (
         rules[ids[0]] if low is None else low,

@@ -36,7 +36,7 @@ def clean(text: str, field: str | None = None, *, note: bool = False) -> str:
         if joins or (note and c in _BREAKS):
             continue
         what = _SAID.get(c, "a line break or a tab" if c in _BREAKS else f"the unseen character U+{ord(c):04X}")
-        raise InputError(f"Character {at + 1} of the text is {what}.", "Type it anew instead of pasting it.", field)
+        raise InputError(f"Character {at + 1} of the text is {what}.", "Type it again instead of pasting it.", field)
     return made
 
 

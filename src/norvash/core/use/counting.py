@@ -98,9 +98,7 @@ def read_increment(
     """
     _not_future(at, now)
     if value < 0:
-        raise InputError(
-            f"{counter_words(value, unit)} is less than nothing.", "Give what it ran since the last entry.", "value"
-        )
+        raise InputError(f"{counter_words(value, unit)} is below 0.", "Give what it ran since the last entry.", "value")
     before, after = neighbours(entries, at)
     if after is not None:
         raise InputError(

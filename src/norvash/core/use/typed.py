@@ -30,7 +30,7 @@ def read_use(text: str, unit: str, figures: Figures | None = None, rate: Rate | 
     weight = _weight(speed, figures) if "@" in text else 1.0
     value = _converted(amount, unit, figures, rate)
     if value < 0:
-        raise InputError(f"“{text.strip()}” is less than nothing.", "Type what the counter shows.", "value")
+        raise InputError(f"“{text.strip()}” is below 0.", "Type what the counter shows.", "value")
     if unit == "starts" and value != int(value):
         raise InputError(f"“{text.strip()}” is not a whole number of starts.", "Starts are counted whole.", "value")
     return TypedUse(value, weight)

@@ -190,7 +190,7 @@ def _leading(found: Findings) -> Condition | None:
 
 def _why(found: Findings, unit: str) -> str:
     if found.overruled is not None:
-        return f"So decided by {found.overruled.person}."
+        return f"Decided by {found.overruled.person}."
     first = _leading(found)
     if first is not None:
         what, step = f"{first.place}: {first.finding.words}", _next_step(found, first)

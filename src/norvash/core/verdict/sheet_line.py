@@ -89,7 +89,7 @@ def _few(items: Sequence[str]) -> list[str]:
 
 def _closed(said: Verdict, cause: Diagnosis | None, rules: MotorRules, act: str) -> Verdict:
     if cause is None:
-        return replace(said, word=NOT_OPENED, act=act, why="So settled on this sheet.", figures=())
+        return replace(said, word=NOT_OPENED, act=act, why="Settled on this sheet.", figures=())
     first = next((r for r in cause.ranked if r.cause.side == "upstream"), cause.first)
     before = LineFigure(f"{cause.share('upstream'):.0%}", "supply, switch, cable or cut-out")
     return replace(

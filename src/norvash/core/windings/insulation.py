@@ -126,7 +126,7 @@ def judge_insulation(
     """
     if temperature_c is not None and not -60 <= temperature_c <= 300:
         raise InputError(
-            f"A winding at {temperature_c:g} °C cannot be.", "Give it in °C, from -60 to 300.", "temperature_c"
+            f"A winding at {temperature_c:g} °C is not possible.", "Give it in °C, from -60 to 300.", "temperature_c"
         )
     high, least = tested.high(rules), least_megohm(tested, rules)
     r40 = None if temperature_c is None else r40_megohm(measured_megohm, temperature_c, rules)

@@ -69,7 +69,7 @@ def winding_c(cold_ohm: float, cold_c: float, hot_ohm: float, rules: MotorRules)
     hot_c = hot_ohm / cold_ohm * (zero + cold_c) - zero
     if not -60 <= hot_c <= 300:
         raise InputError(
-            f"By its resistance the winding would be at {hot_c:.0f} °C, which cannot be.",
+            f"By its resistance the winding would be at {hot_c:.0f} °C, which is not possible.",
             "Check the two resistances.",
             "hot_ohm",
         )

@@ -1,5 +1,6 @@
 """The rulebook: every threshold and school, where it comes from, where it is used, and what is set in its place."""
 
+import re
 from functools import cache
 
 from fastapi import APIRouter, Request
@@ -30,6 +31,7 @@ from norvash.work.ruling import clear_rule, set_rule, set_school
 router = APIRouter()
 # Under this a bare figure of a share may be meant as a part of one.
 _EITHER = 5.0
+_BARE = re.compile(r"[0-9]{1,9}(?:\.[0-9]{1,9})?")
 
 
 @router.get("/rulebook")
@@ -194,7 +196,7 @@ def change(*, request: Request, conn: Conn, now: Now, who: Who, rule_id: str, ty
 def _typed(rule_id: str, text: str) -> str:
     """Return a figure as it was meant: a share is typed in per cent, and one that could be either is asked about."""
     plain = text.strip()
-    if rule_id not in RULES or RULES[rule_id].unit != "share" or not plain.replace(".", "", 1).isdigit():
+    if rule_id not in RULES or RULES[rule_id].unit != "share" or not _BARE.fullmatch(plain):
         return text
     if 0 < float(plain) < _EITHER:
         raise InputError(

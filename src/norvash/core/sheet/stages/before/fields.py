@@ -27,7 +27,7 @@ def _may_run_free(facts: Facts, _rules: MotorRules) -> bool:
 
 def _runs_away(facts: Facts, rules: MotorRules) -> str:
     """Return why it is not run before it is opened, with what it may get."""
-    most = run_free_words(facts, rules) or "its plate's volts or its safe voltage are to be stated first"
+    most = run_free_words(facts, rules) or "state its plate's volts or its safe voltage first"
     return f"Without load this motor runs away: {most}; it is run under “Prove”, step by step."
 
 

@@ -79,7 +79,7 @@ def test_says(now: CopperNow) -> list[Said]:
     """Return what the bar test says."""
     if now.tested is None:
         return trouble_says(now, "bar-test")
-    how = "; each reading is held against the median of its place in the slot" if now.tested.by_slot else ""
+    how = "; each reading is compared with the median of its place in the slot" if now.tested.by_slot else ""
     return [
         Said(
             f"{bar_test_words(now.tested).capitalize()}{how}",

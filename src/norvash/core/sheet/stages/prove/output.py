@@ -26,7 +26,7 @@ class _Row(NamedTuple):
 
     @property
     def words(self) -> str:
-        return f"{self.volts:.4g} V at {grouped(self.rpm)} r/min, {self.share:.0%} of what its plate promises there"
+        return f"{self.volts:.4g} V at {grouped(self.rpm)} r/min, {self.share:.0%} of what its plate says there"
 
 
 def _rated(sheet: Sheet) -> tuple[float, float] | None:
@@ -111,4 +111,4 @@ def _shares(sheet: Sheet, rows: Sequence[_Row], rules: MotorRules) -> Iterator[S
     if high is not None:
         yield OUTPUT_HIGH.saying(f"high output: {high.words}")
     right = low is None and high is None
-    yield Said("Output as its plate promises." if right else "Output outside its band.", right, ("output.low", rule))
+    yield Said("Output as on its plate." if right else "Output outside its band.", right, ("output.low", rule))

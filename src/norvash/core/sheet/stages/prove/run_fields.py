@@ -53,7 +53,7 @@ def _not_so_run(facts: Facts, rules: MotorRules) -> Mapping[str, str]:
         return not_it | {"free": "a starter jumps: it is clamped and runs in bursts"}
     not_it["clamped"] = "only a starter runs clamped, in bursts"
     if facts.runs_away and not run_free_words(facts, rules):
-        not_it["free"] = "without load it runs away, and neither its plate's volts nor a safe voltage are stated"
+        not_it["free"] = "without load it runs away, and neither its plate's volts nor a safe voltage is stated"
     return not_it
 
 

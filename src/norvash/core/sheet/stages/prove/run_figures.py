@@ -144,7 +144,7 @@ def held_rpm(sheet: Sheet, at: Point, rules: MotorRules) -> Held | None:
 def figures_told(sheet: Sheet, at: Point, rules: MotorRules) -> Iterator[Said | Finding]:
     """Yield what current and speed say, each and together, at the volts of the plate. Source: rules amps.band, run.*"""
     if not comparable(sheet, at, rules):
-        yield Said("Current and speed are not held against plate and type at other volts.")
+        yield Said("Current and speed are not compared with plate and type at other volts.")
         return
     amps, rpm = held_amps(sheet, at, rules), held_rpm(sheet, at, rules)
     for one in (amps, rpm):
@@ -175,12 +175,12 @@ def heat_told(sheet: Sheet) -> Iterator[Said | Finding]:
     if rise is None:
         return
     if most is None:
-        yield Said(f"{rise:g} K over the air; what it may be is not known.")
+        yield Said(f"{rise:g} K over the air; what is allowed is not known.")
         return
     words = f"{rise:g} K over the air, at most {most:g} K"
     yield Said(f"{words}.", not over(rise, most))
     if over(rise, most):
-        yield RUN_HOT.saying(f"hotter than it may be: {words}")
+        yield RUN_HOT.saying(f"hotter than allowed: {words}")
 
 
 def baseline_told(sheet: Sheet, at: Point, base: Baseline, rules: MotorRules) -> Iterator[Said | Finding]:

@@ -48,7 +48,7 @@ FINDINGS = (
     RUN_AMPS := _of_run("run.amps", "current outside its band", "plan", "find why before it goes back"),
     RUN_SPEED := _of_run("run.speed", "speed outside its band", "plan", "find why before it goes back"),
     RUN_BASELINE := _of_run("run.baseline", "not as at its own baseline", "plan", "find what has changed since"),
-    RUN_HOT := _of_run("run.hot", "hotter than it may be", "change", "look at load, cooling, bearings and brushes"),
+    RUN_HOT := _of_run("run.hot", "hotter than allowed", "change", "look at load, cooling, bearings and brushes"),
     OUTPUT_DEAD := _of_run(
         "output.dead", "no output", "change", "brushes, field circuit and direction first, then the residual field"
     ),

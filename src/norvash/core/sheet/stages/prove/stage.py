@@ -84,7 +84,7 @@ def proof_lacks(visit: Visit) -> str:
     off = [x.finding.words for x in visit.lives if x.stands and x.finding.part is RUN]
     if off:
         return f"the proof run is outside its bands: {listed(off)}"
-    return "" if ran is not None else "it is not said that it ran as it should"
+    return "" if ran is not None else "nobody has said that it ran as it should"
 
 
 def _before_signing(visit: Visit) -> Iterator[str]:
@@ -94,11 +94,11 @@ def _before_signing(visit: Visit) -> Iterator[str]:
     if sheet.kind == "quick" or not complained(sheet) or outcome in STOPS:
         return
     if not answer:
-        yield "It is not said whether the complaint is gone"
+        yield "Say whether the complaint is gone"
     elif answer == "still":
         yield "The complaint is still there"
     elif answer == "this" and not CAUSE_WAS.of(sheet):
-        yield "It is not said what it was"
+        yield "Say what it was"
 
 
 def _is_done(visit: Visit) -> bool:

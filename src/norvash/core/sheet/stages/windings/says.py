@@ -52,7 +52,7 @@ def _growler(sheet: Sheet) -> list[Said]:
     """Return which bars belong to the slots that answer on the growler, as far as the winding's figures tell."""
     slots = ARMATURE_SLOTS.stated(sheet.facts.figures)
     beyond = (
-        f"there is no such slot among {slots:.0f}, or the bars are no multiple of them"
+        f"there is no such slot among {slots:.0f}, or the bars are not a multiple of them"
         if slots
         else "give bars and slots of the armature to see its bars"
     )

@@ -8,8 +8,8 @@ from norvash.core.sheet.task import Task
 
 BAND_ARMATURE = Task(
     id="band",
-    what="Have the armature banded or wedged anew",
-    done="armature banded or wedged anew",
+    what="Have the armature banded or wedged again",
+    done="armature banded or wedged again",
     minutes=120,
     tools="motor shop",
     steps=("not turned under power before", "weigh repair against a new machine"),
