@@ -21,7 +21,7 @@ _AROUND = """() => {
 
 def press(page: Page, *keys: str) -> None:
     """Press keys on a page whose scripts are there: before that the browser itself would send its forms."""
-    page.wait_for_function("document.documentElement.dataset.ready !== undefined")
+    page.locator("html[data-ready]").wait_for(state="attached")
     for key in keys:
         page.keyboard.press(key)
 

@@ -30,8 +30,8 @@ def test_cases_of_a_file_are_forecast_in_their_order(
 
 
 WRONG = {
-    "no JSON": ("{", "no JSON"),
-    "no list": ("[1]", "Case 1: This is no object"),
+    "not JSON": ("{", "not JSON"),
+    "no list": ("[1]", "Case 1: This is not an object"),
     "a field missing": ('[{"brushes": 2}]', "[new_length_mm]"),
     "not text": ("\udc81", "cannot be read"),
 }

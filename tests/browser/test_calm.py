@@ -107,13 +107,13 @@ def test_a_change_of_stage_puts_the_focus_on_its_title_and_fields_are_near(
     expect(brush(ines, "A")).to_be_focused()
     height = ines.viewport_size["height"] if ines.viewport_size else 0
     bar = float(ines.get_by_role("navigation", name="Working areas").evaluate(_TOP))
-    below = float(line(ines).evaluate("e => e.closest('section').getBoundingClientRect().bottom"))
     for _ in range(60):
         press(ines, "Tab")
         _, top, _, bottom = focused_box(ines)
         if not main(ines).evaluate("e => e.contains(document.activeElement)") or bottom - top > height / 2:
             continue
         inside = ines.evaluate("document.activeElement.closest('#rail, #line') !== null")
+        below = float(line(ines).evaluate("e => e.closest('section').getBoundingClientRect().bottom"))
         assert inside or (top >= below - 1 and bottom <= bar + 1), (top, bottom)
 
 

@@ -385,3 +385,18 @@ def test_a_part_is_not_looked_at_until_somebody_looked_or_measured(visit: Visit)
     assert unseen() == {names["windings"], names["drive"]}
     signed = visit.walk(("outcome", "out")).sign("no time for the rest")
     assert set(signed["told"]["not_looked_at"]) == {names["windings"], names["drive"]}  # type: ignore[index]
+
+
+@pytest.mark.parametrize(
+    ("lengths", "said"),
+    [
+        ("21.9 22.1", "the new brushes have lengths of their own"),
+        ("nominal nominal", "new brushes are in, their lengths taken from the part and not measured"),
+    ],
+)
+def test_a_length_from_the_part_is_not_called_measured(visit: Visit, lengths: str, said: str) -> None:
+    visit.walk(("lengths", "8.4 8.3"), ("set", lengths), ("outcome", "out"))
+    signed = visit.sign("waits for its machine")
+    found: list[dict[str, object]] = signed["told"]["findings"]  # type: ignore[index]
+    worn = next(f for f in found if f["finding"] == "set.worn")
+    assert (worn["state"], worn["proven_by"]) == ("proven", [said])

@@ -47,7 +47,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "complaint": _complaint(page),
         "cause": _cause(page),
         "parts": [_part(x) for x in page.found.components],
-        "findings": [_life(x) for x in lives],
+        "findings": [_life(x, page.context.sets[-1].nominal) for x in lives],
         "done": [_task(w.task.done, w.done) for w in page.work if w.done is not None],
         "set": _set(page),
         "run": ran_words(sheet),
@@ -118,10 +118,10 @@ def _part(part: Component) -> Plain:
     }
 
 
-def _life(life: Life) -> Plain:
+def _life(life: Life, nominal: frozenset[int]) -> Plain:
     decided = life.decided
     proof = list(_by(life.proof, seen="looked again")) or (
-        ["the new brushes have lengths of their own"] if life.finding.of_brush else []
+        [_new_carbon(life, nominal)] if life.finding.of_brush else []
     )
     put_off = life.put_off if life.state == "put off" else None
     return {
@@ -143,6 +143,14 @@ def _life(life: Life) -> Plain:
         "due_on": put_off.day.isoformat() if put_off is not None else "",
         "measured_again": life.measured_again,
     }
+
+
+def _new_carbon(life: Life, nominal: frozenset[int]) -> str:
+    """Return what is known of the brushes that came in a worn one's place; a length from the part is not measured."""
+    taken = life.position in nominal if life.position else nominal
+    if taken:
+        return "new brushes are in, their lengths taken from the part and not measured"
+    return "the new brushes have lengths of their own"
 
 
 def _by(said: Iterable[Given], seen: str = "") -> Iterable[str]:
