@@ -65,7 +65,7 @@ def report(
         f"| statements of a length that replaces another on an open sheet | {written['statements']:.0f} | 25 |",
         f"| how often its motor is read for that | {written['reads']:.0f} | 1 |",
         (
-            f"| a rule changed at {MOTORS} motors: judged anew, a motor, {anew_ms:.2f} ms, over the bare page |"
+            f"| a rule changed at {MOTORS} motors: judged again, a motor, {anew_ms:.2f} ms, over the bare page |"
             f" {anew_ms / bare_ms:.2f} × | 0.85 × |"
         ),
         (

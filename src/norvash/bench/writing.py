@@ -55,7 +55,7 @@ def while_judging(
             raise SystemExit("the writer has no voice")
         writer.stdout.readline()
         started = time.perf_counter()
-        status, _ = Client(port).post("/rulebook/stage.watch", value="0.41", target="site", why="measured on the bench")
+        status, _ = Client(port).post("/rulebook/stage.watch", value="41%", target="site", why="measured on the bench")
         if status != 303:
             raise SystemExit(f"the rule was refused: {status}")
         judging().join()
