@@ -11,6 +11,7 @@ from norvash.drawing.svg import Drawing, Element, el, label
 
 _MOST_BARS_DRAWN = 120
 _LABEL_PX = 30.0
+_FINGER_PX, _EDGE_PX = 44.0, 8.0
 _MOST_LABELLED = 3
 _ARM_LABEL_PX = 8.0
 _BETWEEN_MM = 1.5
@@ -61,7 +62,8 @@ def end_view(plate: EndPlate, brushes: Sequence[EndBrush], size: float, px_per_m
     parts: list[Element] = [_commutator(plate, radius)]
     links = [_brush(plate, b, _sideways(b, brushes, plate), radius, px_per_mm) for b in brushes]
     labels = _labels(brushes, plate, rows, reach=reach, px_per_mm=px_per_mm, middle=middle)
-    turned = f"translate({middle:.2f} {middle:.2f}) scale({px_per_mm:.4f})"
+    half = min(middle, _half_height_px(brushes, plate, rows, reach=reach, px_per_mm=px_per_mm))
+    turned = f"translate({middle:.2f} {half:.2f}) scale({px_per_mm:.4f})"
     group = el("g", children=[*parts, *links], transform=turned)
     side = " Brushes of one arm are drawn side by side; on the machine they lie behind one another." if rows > 1 else ""
     if narrowed < 1:
@@ -84,14 +86,23 @@ def end_view(plate: EndPlate, brushes: Sequence[EndBrush], size: float, px_per_m
     return Drawing(
         name="end-view",
         width=size,
-        height=size,
+        height=2 * half,
         title="End view, seen from the commutator end",
         description=words,
-        elements=(group, *labels),
+        elements=(group, el("g", children=labels, transform=f"translate(0 {half - middle:.2f})")),
         head=head,
         rows=table,
         interactive=any(b.href for b in brushes),
     )
+
+
+def _half_height_px(
+    brushes: Sequence[EndBrush], plate: EndPlate, rows: int, *, reach: float, px_per_mm: float
+) -> float:
+    """Return how far the drawing goes above and below the shaft [px]: brushes that lie flat need no square."""
+    out, aside = reach * px_per_mm + _LABEL_PX, max(rows * plate.thickness_mm * px_per_mm, _FINGER_PX) / 2
+    needed = [abs(cos(radians(b.plan.angle_deg))) * out + abs(sin(radians(b.plan.angle_deg))) * aside for b in brushes]
+    return max(plate.commutator_d_mm / 2 * px_per_mm + _EDGE_PX, *needed)
 
 
 def _sideways(brush: EndBrush, brushes: Sequence[EndBrush], plate: EndPlate) -> float:
