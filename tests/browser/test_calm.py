@@ -158,7 +158,7 @@ def test_keys_can_be_switched_off_or_held_with_alt(ines: Page, watch: Watch, she
     ines.wait_for_url("**/hours")
 
 
-@pytest.mark.parametrize("size", [(320, 640), (640, 400), (1280, 800)], ids=lambda s: f"{s[0]} px")
+@pytest.mark.parametrize("size", [(320, 640), (640, 400), (820, 1180), (1280, 800)], ids=lambda s: f"{s[0]} px")
 def test_nothing_is_cut_and_nothing_stands_sideways(
     ines: Page, watch: Watch, shop: Shop, size: tuple[int, int]
 ) -> None:
