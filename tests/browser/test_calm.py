@@ -8,6 +8,7 @@ from playwright.sync_api import Locator, Page, expect
 from conftest import Shop
 from live import Watch
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.sheet.stages.sign import STAGE as SIGN
 from norvash.work.measuring import note, record
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
@@ -17,6 +18,8 @@ pytestmark = pytest.mark.browser
 LONG = "Revolve drive of the great stage with its emergency brake and the spare motor".ljust(80, "x")
 OTHER_SCRIPT = "Двигатель не запускается, пахнет горелым; 焦げた匂いがする; لا يعمل المحرك"
 REASON = ("left so because the winder is away and the house plays tonight, " * 4)[:200]
+_IN_A_FIELD = """() => document.activeElement.closest('#stage') !== null && document.activeElement.matches(
+  'input, select, textarea, [role=application], button[name=value], button[aria-pressed], summary, a.btn, .matter a')"""
 _TOP = "e => e.getBoundingClientRect().top"
 _BOX = "e => { const b = e.getBoundingClientRect(); return [b.left, b.top, b.right, b.bottom]; }"
 
@@ -115,6 +118,19 @@ def test_a_change_of_stage_puts_the_focus_on_its_title_and_fields_are_near(
         inside = ines.evaluate("document.activeElement.closest('#rail, #line') !== null")
         below = float(line(ines).evaluate("e => e.closest('section').getBoundingClientRect().bottom"))
         assert inside or (top >= below - 1 and bottom <= bar + 1), (top, bottom)
+
+
+def test_the_first_field_of_a_stage_is_three_tabs_from_its_title(ines: Page, watch: Watch, sheet: str) -> None:
+    """But for the signature, where the ways to what holds it come first."""
+    for stage in (s for s in STAGE_BY_ID if s != SIGN.id):
+        ines.goto(f"/sheets/{sheet}/{stage}#stage-title")
+        expect(title(ines)).to_be_focused()
+        for _ in range(3):
+            press(ines, "Tab")
+            if ines.evaluate(_IN_A_FIELD):
+                break
+        else:
+            pytest.fail(f"no field of {stage} within three Tabs")
 
 
 def test_the_line_is_one_live_region_that_stays(ines: Page, watch: Watch, sheet: str) -> None:

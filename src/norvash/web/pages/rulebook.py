@@ -38,7 +38,7 @@ _BARE = re.compile(r"[0-9]{1,9}(?:\.[0-9]{1,9})?")
 def show(*, request: Request, conn: Conn, q: str = "", how: str = "", used: str = "") -> HTMLResponse:
     """Show all rules and schools by subject, or those that are sought."""
     book = rulebook(conn)
-    sought = Sought(words=q[:80], how=how, used=used)
+    sought = Sought(words=q[:80], how=how if how in SET_HERE else "", used=used)
     edges: dict[str, float] = {stage: book.figure(GRADE_FROM.of(stage)).value for stage in GRADE_FROM.members}
     changed: dict[str, list[object]] = {}
     for override in book.overrides.values():
