@@ -70,7 +70,7 @@ def test_a_row_that_cannot_be_sent_says_so_and_keeps_what_was_typed(
     expect(field).to_have_value("275")
     context.set_offline(False)
     field.press("Enter")
-    expect(book_row(ines, 0)).to_contain_text("kept")
+    expect(book_row(ines, 0).get_by_role("status")).to_contain_text("kept")
     assert [e.total_units for e in use.list_entries(shop.conn, house[0])][-1] == 275
 
 
