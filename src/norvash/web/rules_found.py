@@ -2,7 +2,6 @@
 
 from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
-from itertools import groupby
 
 from norvash.core.rules.book import Rule, School
 from norvash.core.text.texts import compared
@@ -11,7 +10,7 @@ SET_HERE = {"": "all", "ours": "set by us", "default": "default"}
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Sought:
+class RulesSought:
     """Words that must all stand in it, whether it is set here, and the sum that must use it; empty for any."""
 
     words: str = ""
@@ -20,7 +19,7 @@ class Sought:
 
     def fits(self, said: str, *, is_set: bool, used: Iterable[str]) -> bool:
         """Tell whether a rule is among what is sought."""
-        if self.how in SET_HERE and self.how and (self.how == "ours") != is_set:
+        if self.how and (self.how == "ours") != is_set:
             return False
         if self.used and self.used not in used:
             return False
@@ -30,7 +29,7 @@ class Sought:
 
 def rules_found(
     groups: Sequence[tuple[str, Sequence[Rule]]],
-    sought: Sought,
+    sought: RulesSought,
     changed: Mapping[str, object],
     used: Mapping[str, tuple[tuple[str, str], ...]],
 ) -> list[tuple[str, list[tuple[str, list[Rule]]]]]:
@@ -46,13 +45,13 @@ def rules_found(
                 used=[title for _, title in used.get(r.id, ())],
             )
         ]
-        by_source = sorted(there, key=lambda r: [x.source for x in there].index(r.source))
         if there:
-            made.append((name, [(source, list(g)) for source, g in groupby(by_source, key=lambda r: r.source)]))
+            sources = dict.fromkeys(r.source for r in there)
+            made.append((name, [(source, [r for r in there if r.source == source]) for source in sources]))
     return made
 
 
-def schools_found(schools: Iterable[School], sought: Sought, changed: Mapping[str, object]) -> list[School]:
+def schools_found(schools: Iterable[School], sought: RulesSought, changed: Mapping[str, object]) -> list[School]:
     """Return the schools that are sought."""
     return [
         s

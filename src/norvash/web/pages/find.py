@@ -10,8 +10,9 @@ from norvash.store import motors, sheets
 from norvash.store.places import list_places
 from norvash.web.answers import page
 from norvash.web.deps import Conn, Now
-from norvash.web.rules_found import Sought, rules_found, schools_found
+from norvash.web.rules_found import RulesSought, rules_found, schools_found
 from norvash.work.bench import register
+from norvash.work.rulebook import rulebook
 
 router = APIRouter()
 _MOST = 8
@@ -26,12 +27,14 @@ def show(*, request: Request, conn: Conn, now: Now, q: str = "") -> HTMLResponse
 
     words = " ".join(q[:80].split())
     rows = register(conn, words, "", 1, now.date()) if words else []
-    parts, sought = [compared(w) for w in words.split()], Sought(words=words)
-    number = words.lower().removeprefix("sheet").strip()
+    parts, sought = [compared(w) for w in words.split()], RulesSought(words=words)
+    book, number = rulebook(conn), words.lower().removeprefix("sheet").strip()
     found = {
         "places": list_places(conn, words, _MOST),
         "types": [t for t, _ in motors.list_types(conn) if compared(words) in compared(t.name)][:_MOST],
-        "rules": [r for _, s in rules_found(GROUPS, sought, {}, {}) for _, rules in s for r in rules][:_MOST],
+        "rules": [book.figure(r.id) for _, s in rules_found(GROUPS, sought, {}, {}) for _, rules in s for r in rules][
+            :_MOST
+        ],
         "schools": schools_found(SCHOOLS, sought, {})[:_MOST],
         "sums": [s for s in SUMS.values() if all(w in compared(f"{s.title} {s.words}") for w in parts)][:_MOST],
         "sheets": sheets.list_numbered(conn, int(number), _MOST) if number.isdecimal() and len(number) < _MOST else [],

@@ -10,7 +10,7 @@ from norvash.core.diagnosis.causes import CAUSES, SURROUNDINGS
 from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.ranking import strengths
 from norvash.core.diagnosis.signs import SIGNS
-from norvash.core.rules.book import CLASSES, MotorRules, Rulebook
+from norvash.core.rules.book import CLASSES, MotorRules, Override, Rulebook
 from norvash.core.rules.brushes import GRADE_FROM
 from norvash.core.rules.catalogue import GROUPS, RULES, SCHOOLS_BY_ID, shipped
 from norvash.core.rules.schools import SCHOOLS
@@ -24,7 +24,7 @@ from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import RuleForm
-from norvash.web.rules_found import SET_HERE, Sought, rules_found, schools_found
+from norvash.web.rules_found import SET_HERE, RulesSought, rules_found, schools_found
 from norvash.work.rulebook import rulebook
 from norvash.work.ruling import clear_rule, set_rule, set_school
 
@@ -38,7 +38,7 @@ _BARE = re.compile(r"[0-9]{1,9}(?:\.[0-9]{1,9})?")
 def show(*, request: Request, conn: Conn, q: str = "", how: str = "", used: str = "") -> HTMLResponse:
     """Show all rules and schools by subject, or those that are sought."""
     book = rulebook(conn)
-    sought = Sought(words=q[:80], how=how if how in SET_HERE else "", used=used)
+    sought = RulesSought(words=q[:80], how=how if how in SET_HERE else "", used=used)
     edges: dict[str, float] = {stage: book.figure(GRADE_FROM.of(stage)).value for stage in GRADE_FROM.members}
     changed: dict[str, list[object]] = {}
     for override in book.overrides.values():
@@ -49,6 +49,7 @@ def show(*, request: Request, conn: Conn, q: str = "", how: str = "", used: str 
         area="Rulebook",
         groups=rules_found(GROUPS, sought, changed, _used()),
         changed=changed,
+        said={o: _said(o) for o in book.overrides.values()},
         schools=schools_found(SCHOOLS, sought, changed),
         sought=sought,
         ways=SET_HERE,
@@ -94,23 +95,24 @@ def _page(
         *((f"type:{t.name}", f"type {t.name}") for t, _ in motors.list_types(conn)),
         ("motor", "one motor, by its tag"),
     ]
+    history = store.list_history(conn, rule_id)
+    set_here = [o for o in book.overrides.values() if o.rule_id == rule_id]
     shown = {
         "area": "Rulebook",
         "rule_id": rule_id,
         "targets": targets,
-        "history": store.list_history(conn, rule_id),
+        "history": history,
         "names": _names(conn, book),
         "act_id": fresh_id(),
-        "set_here": [o for o in book.overrides.values() if o.rule_id == rule_id],
+        "set_here": set_here,
+        "said": {o: _said(o) for o in (*set_here, *(h.override for h in history))},
         "typed": typed,
         "error": error,
         "errors": errors_of(error),
     }
     status = status_of(error) if error else 200
-    history = [h.override for h in store.list_history(conn, rule_id)]
     if rule_id in SCHOOLS_BY_ID:
         school = SCHOOLS_BY_ID[rule_id]
-        said = {o: school.words(o.word) for o in (*history, *book.overrides.values()) if o.rule_id == rule_id}
         choices = [(c, book.choice(rule_id, c)) for c in CLASSES]
         return page(
             request,
@@ -119,24 +121,28 @@ def _page(
             named=school.question,
             school=school,
             choices=choices,
-            said=said,
             used=_school_used(rule_id),
             **shown,
         )
     rule = book.rule(rule_id)
-    said = {o: figure_said(o.value, rule.unit) for o in (*history, *book.overrides.values()) if o.rule_id == rule_id}
     figures = [(c, book.figure(rule_id, c)) for c in CLASSES]
     return page(
         request,
         "rule.html",
         status,
-        named=rule.words[:1].upper() + rule.words[1:],
+        named=rule.words,
         rule=rule,
         figures=figures,
-        said=said,
         used=_used().get(rule_id, ()),
         **shown,
     )
+
+
+def _said(override: Override) -> str:
+    """Return what was set in place of a default, in words."""
+    if override.rule_id in SCHOOLS_BY_ID:
+        return SCHOOLS_BY_ID[override.rule_id].words(override.word)
+    return figure_said(override.value, RULES[override.rule_id].unit)
 
 
 def _names(conn: Connection, book: Rulebook) -> dict[tuple[str, str], str]:
