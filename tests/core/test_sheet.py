@@ -261,7 +261,7 @@ def test_a_sheet_is_clean_only_when_nothing_is_open() -> None:
     permit = replace(made, written={**made.written, ("permit.open", 1, "found"): volts})
     assert [h.stage.id for h in holds(at(permit, here))] == ["safe", "before"]
     complained = sheet(**MADE_SAFE, **PROVEN, complaint="loud")
-    assert [h.words for h in holds(at(complained, here))] == ["Say whether the complaint is gone"]
+    assert [h.words for h in holds(at(complained, here))] == ["Not said: whether the complaint is gone"]
     unopened = sheet(upstream="upstream", outcome="upstream", complaint="dead")
     visit = at(unopened, found_in(state()))
     assert (holds(visit), signed_as(visit)) == ((), "not opened")

@@ -12,8 +12,9 @@ from conftest import Shop
 from norvash.core.motor.figure_fields import BARS, SPEED_TAPS
 from norvash.core.rules.catalogue import RULES
 from norvash.core.sheet.stages.catalogue import STAGES
-from norvash.store import people
+from norvash.store import people, standings
 from norvash.store.database import connect
+from norvash.work.bench import row_of
 from norvash.work.loading import load
 from norvash.work.motor_page import motor_page
 from norvash.work.opening import open_sheet
@@ -48,9 +49,11 @@ SOUGHT = {
     "a motor": ("/find?q=trap", "X-01 Trap winch", "Nothing holds"),
     "a place": ("/find?q=under+stage", "under stage 1 motor", "Nothing holds"),
     "a rule from anywhere": ("/find?q=undercut", "undercut", "Nothing holds"),
+    "a rule with what is in force here": ("/find?q=set+is+watched", "a set is watched 45%", "40%"),
     "a sum": ("/find?q=seat", "Seating", "Nothing holds"),
     "a sheet by its number": ("/find?q=sheet+1", "sheet 1 of", "Nothing holds"),
     "what somebody wrote": ("/find?q=smells+of+varnish", "“it smells of varnish”", "Nothing holds"),
+    "another script, a small letter for a large one": ("/find?q=двигатель", "“Двигатель гудит”", "Nothing holds"),
     "nothing": ("/find?q=zzzz", "Nothing holds these words", "Motors"),
     "no words": ("/find", "Find anything", "Nothing holds"),
     "marks of a pattern": ("/find?q=%25_%27", "Nothing holds these words", "Motors"),
@@ -62,6 +65,7 @@ def sheet(shop: Shop) -> str:
     motor = shop.motor()
     made = open_sheet(shop.conn, shop.act(), motor, kind="full", counter="")
     enter(shop.conn, shop.act(), made, field_id="complaint", place=0, text="it smells of varnish")
+    enter(shop.conn, shop.act(), made, field_id="remark.call-in", place=0, text="Двигатель гудит")
     return made
 
 
@@ -96,6 +100,15 @@ def test_a_figure_is_asked_for_where_it_lacks_and_is_the_motors_own(client: Test
     assert "Setting 2" in taps.text
     motor = load(shop.conn, "test-act-00001")
     assert (SPEED_TAPS.of(motor.figures), BARS.stated(motor.figures)) == ("0.5; 1", 24)
+    # Whoever still has the page of before overwrites nothing, and sends only what they changed.
+    late = client.post(f"/sheets/{sheet}/figures?stage=commutator&act_id=bars-from-an-old-page", data={"bars": "30"})
+    assert (late.status_code, 'value="30"' in late.text, "Somebody else gave “Bars”" in late.text) == (409, True, True)
+    both = {"bars": "24", "seen_bars": "24", "armature_slots": "12"}
+    assert client.post(f"/sheets/{sheet}/figures?stage=windings&act_id=slots-beside-them", data=both).status_code == 200
+    acts = len(people.list_acts(shop.conn, "test-act-00001", 99))
+    same = {"bars": "24", "seen_bars": "24"}
+    assert client.post(f"/sheets/{sheet}/figures?act_id=nothing-was-changed", data=same).status_code == 200
+    assert len(people.list_acts(shop.conn, "test-act-00001", 99)) == acts
     shop.sign(sheet)
     assert client.post(f"/sheets/{sheet}/figures?act_id=after-the-end", data={"bars": "30"}).status_code == 409
 
@@ -114,6 +127,20 @@ def test_how_keys_work_belongs_to_a_person(client: TestClient, shop: Shop) -> No
     people.add_person(shop.conn, people.Person("second-person", "Bram Aldous"), shop.now)
     client.cookies.set("norvash_person", "second-person")
     assert 'data-keys="plain"' in client.get("/").text
+
+
+def test_a_list_says_no_figure_longer_than_it_holds(playhouse: Path) -> None:
+    """What a list keeps of a motor is said on every later day as the motor's own page says it."""
+    conn = connect(playhouse, read_only=True)
+    day, late = date.fromisoformat(conn.execute("select demo_day from site").fetchone()["demo_day"]), 0
+    for listed in standings.find_motors(conn, "", "", 99, 0):
+        kept = row_of(listed, day).figures
+        for then in [day, *(date.fromisoformat(f.until) for f in kept if f.until)]:
+            own, said = motor_page(conn, listed.motor_id, then), row_of(listed, then).figures
+            late += len(said) < len(kept)
+            assert [f.words for f in said] == [f.words for f in own.said.figures], (listed.tag, then)
+    conn.close()
+    assert late
 
 
 def test_every_line_of_the_playhouse_is_calm(playhouse: Path, db: Path) -> None:

@@ -93,7 +93,7 @@ def test_a_signed_sheet_is_never_edited_only_added_to(bench: Bench, shop: Shop) 
     assert bench.sign("called away") == bench.motor
     page = bench.page
     assert page.row.signed["why"] == "called away"
-    assert "Say what becomes of the motor" in str(page.row.signed["open"])
+    assert "Not said: what becomes of the motor" in str(page.row.signed["open"])
     late: list[Callable[[], object]] = [
         lambda: bench.put("complaint", "late"),
         lambda: record(shop.conn, shop.act(), bench.id, position=1, text="20"),

@@ -105,7 +105,7 @@ def test_a_dead_spring_is_renewed_and_measured_again(visit: Visit) -> None:
         (1, "spring.far-off"): "done not proven",
     }
     assert grade(visit) == "change"
-    assert visit.bench.page.said.act == "Prove it: measure again: spring force."
+    assert visit.bench.page.said.act == "Measure again: spring force."
     visit.walk(("force", "8.8", 1), ("force", "8.9", 2))
     assert visit.bench.states[1, "spring.far-off"] == "proven"
     assert grade(visit) == "fit"
@@ -200,7 +200,7 @@ def test_a_complaint_that_stays_after_the_first_repair(visit: Visit) -> None:
     visit.walk(("task.terminal", "yes"), ("gone.terminal.poor", "yes", 1))
     assert chances(visit)["terminal"] > 0.05
     visit.proven().walk(("outcome", "service"))
-    assert "Say whether the complaint is gone" in [h.words for h in visit.bench.page.holds]
+    assert "Not said: whether the complaint is gone" in [h.words for h in visit.bench.page.holds]
     visit.walk(("complaint-now", "still"))
     assert chances(visit).get("terminal", 0.0) == 0.0
     assert visit.bench.page.said.word == "Cause sought"
@@ -211,7 +211,7 @@ def test_a_complaint_that_stays_after_the_first_repair(visit: Visit) -> None:
         visit.walk(("complaint-now", "this"))
     visit.bench.ready()
     visit.walk(("complaint-now", "this"))
-    assert "Say what it was" in [h.words for h in visit.bench.page.holds]
+    assert "Not said: what it was" in [h.words for h in visit.bench.page.holds]
     visit.walk(("cause-was", "stuck"))
     assert visit.bench.page.said.act.startswith("Brush stuck in its holder; terminals cleaned and retensioned")
     assert [h.words for h in visit.bench.page.holds if "the proof run was before the last work" in h.words]

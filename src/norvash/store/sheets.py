@@ -113,37 +113,44 @@ def list_numbered(conn: Connection, number: int, most: int) -> list[NamedSheet]:
 
 
 def list_saying(conn: Connection, words: str, most: int) -> list[tuple[str, NamedSheet]]:
-    """Return what people wrote on sheets that holds these words, the newest first, each with its sheet."""
+    """Return what people wrote on sheets that holds these words, the newest sheet first, each with its sheet.
+
+    The database folds the case of plain Latin letters only: of others the words are sought as typed, with a small and
+    with a large letter first.
+    """
     rows = conn.execute(
-        """select e.typed, e.sheet_id from entry e join act a on a.id = e.act_id
-           where e.replaced_by is null and e.value_in_si_unit is null and instr(lower(e.typed), :words) > 0
-           order by a.seq desc limit :most""",
-        {"words": words.lower(), "most": most},
-    ).fetchall()
-    return [(r["typed"], *_named(conn, "s.id = :id", {"id": r["sheet_id"], "most": 1})) for r in rows]
+        f"""select e.typed, {_NAMED} join entry e on e.sheet_id = s.id
+            where {_WRITTEN} and (instr(lower(e.typed), lower(:words)) > 0
+              or instr(e.typed, :small) > 0 or instr(e.typed, :large) > 0)
+            order by s.at desc, e.id limit :most""",
+        {"words": words, "small": words.lower(), "large": words.capitalize(), "most": most},
+    )
+    return [(r["typed"], _one_named(r)) for r in rows]
+
+
+_NAMED = """s.id, s.motor_id, m.tag, m.name, s.number, s.kind, s.at, p.name as person
+            from sheet s join motor m on m.id = s.motor_id
+            join act a on a.id = s.act_id join person p on p.id = a.person_id"""
+# What is no tick, figure or short choice: the condition of the index on it.
+_WRITTEN = "e.replaced_by is null and e.value_in_si_unit is null and length(e.typed) > 4"
 
 
 def _named(conn: Connection, where: str, values: Mapping[str, object]) -> list[NamedSheet]:
-    rows = conn.execute(
-        f"""select s.id, s.motor_id, m.tag, m.name, s.number, s.kind, s.at, p.name as person
-           from sheet s join motor m on m.id = s.motor_id
-           join act a on a.id = s.act_id join person p on p.id = a.person_id
-           where {where} order by s.at desc limit :most""",
-        values,
+    rows = conn.execute(f"select {_NAMED} where {where} order by s.at desc limit :most", values)
+    return [_one_named(r) for r in rows]
+
+
+def _one_named(r: Row) -> NamedSheet:
+    return NamedSheet(
+        id=r["id"],
+        motor_id=r["motor_id"],
+        tag=r["tag"],
+        name=r["name"],
+        number=r["number"],
+        kind=r["kind"],
+        at=datetime.fromisoformat(r["at"]),
+        person=r["person"],
     )
-    return [
-        NamedSheet(
-            id=r["id"],
-            motor_id=r["motor_id"],
-            tag=r["tag"],
-            name=r["name"],
-            number=r["number"],
-            kind=r["kind"],
-            at=datetime.fromisoformat(r["at"]),
-            person=r["person"],
-        )
-        for r in rows
-    ]
 
 
 def last_certificate(conn: Connection, motor_id: str, before: int) -> SheetRow | None:

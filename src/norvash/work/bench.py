@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from datetime import date, timedelta
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.line_figure import LineFigure
+from norvash.core.verdict.line_figure import LineFigure, figures_on
 from norvash.core.verdict.rising import Rise, risen
 from norvash.store import sheets, standings
 from norvash.store.database import Connection
@@ -37,11 +37,12 @@ class BenchRow:
     flags: str
     rises: tuple[Rise, ...]
     sentence: str
+    today: date
 
     @property
     def figures(self) -> tuple[LineFigure, ...]:
-        """Return limit, look, plan and sureness as they were judged."""
-        return tuple(LineFigure(**f) for f in json.loads(self.listed.standing.figures_json))
+        """Return limit, look, plan and sureness as they were judged, as far as they are still said."""
+        return figures_on(json.loads(self.listed.standing.figures_json), self.today)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -84,6 +85,7 @@ def row_of(listed: Listed, today: date) -> BenchRow:
         flags=flags,
         rises=rises,
         sentence=f"{rise.act} {rise.why}" if rise is not None else standing.sentence,
+        today=today,
     )
 
 

@@ -84,10 +84,11 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
     )
 
 
-def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str, str]) -> str:
+def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str, str], seen: Mapping[str, str]) -> str:
     """Keep figures as the motor's own, where a stage of its sheet asks for them; return the motor's id.
 
-    An empty one falls back to its type or class. Raises: Conflict once the sheet is signed, errors at the fields.
+    An empty one falls back to its type or class. `seen` is what the motor stated itself when each was asked for.
+    Raises: Conflict once the sheet is signed, or where it states something else now; errors at the fields.
     """
     row = sheets.fetch_sheet(conn, sheet_id)
 
@@ -97,6 +98,14 @@ def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str,
         if not typed or not ASKED.issuperset(typed):
             raise InputError("No stage asks for this figure.", "Change it on the motor's page.", "figure")
         context = load(conn, row.motor_id)
+        own = context.stated.own_words
+        for name in typed:
+            if own.get(name, "") != seen.get(name, ""):
+                raise Conflict(
+                    f"Somebody else gave “{BY_NAME[name].label}” meanwhile: {own.get(name, '') or 'none of its own'}.",
+                    "What you typed is kept: compare, then send it again.",
+                    name,
+                )
         kept = {n: v for n, v in context.stated.own.items() if n not in typed}
         stated = stated_figures(conn, context.motor, {**kept, **read_all(typed)})
         check_together(stated)
@@ -106,7 +115,7 @@ def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str,
         conn,
         act,
         "change figures",
-        typed={"motor": row.motor_id, "sheet": sheet_id, "typed": dict(typed)},
+        typed={"motor": row.motor_id, "sheet": sheet_id, "typed": dict(typed), "seen": dict(seen)},
         prepare=prepare,
         body=_keeping(conn),
     )

@@ -63,7 +63,7 @@ class NextCheck:
         minutes = f"{self.check.minutes:g} minute{'s' * (self.check.minutes != 1)}"
         named = [CAUSES[c].words for c in self.leads]
         if len(named) < 2:
-            return f"{minutes}: makes surer whether it is {named[0]}" if named else minutes
+            return f"{minutes}: confirms or clears {named[0]}" if named else minutes
         return f"{minutes}: decides between {listed(named)}"
 
 

@@ -14,6 +14,11 @@ class Known:
     basis: str
 
     @property
+    def words(self) -> str:
+        """Return its value as somebody would type it."""
+        return f"{self.value:g}" if isinstance(self.value, float) else self.value
+
+    @property
     def lent(self) -> bool:
         """Tell whether nobody states it: the class lends it."""
         return self.basis == LENT
@@ -33,6 +38,11 @@ class Figures:
     def own(self) -> dict[str, float | str]:
         """Return what the motor states itself."""
         return {name: known.value for name, known in self.known.items() if known.basis == "this motor"}
+
+    @property
+    def own_words(self) -> dict[str, str]:
+        """Return what the motor states itself as somebody would type it."""
+        return {name: known.words for name, known in self.known.items() if known.basis == "this motor"}
 
     def changed(self, values: Mapping[str, float | str], basis: str) -> "Figures":
         """Return the figures with some of them replaced, and where those come from."""

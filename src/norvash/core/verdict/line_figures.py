@@ -1,5 +1,7 @@
 """The figures under the line: what comes by when, and how sure that is, each with its word."""
 
+from collections.abc import Iterable, Iterator
+from dataclasses import replace
 from datetime import date
 
 from norvash.core.forecast.set_forecast import Ahead
@@ -31,7 +33,16 @@ def _foreseen(
         return (LineFigure(f"over {rules['line.horizon']:g} years", "limit about"), *_look(found, state))
     if found.grade == "change":
         return (*_limit(ahead, state), _sure(ahead, state))
-    return (*_limit(ahead, state), *_look(found, state), *_plan(found, today), _sure(ahead, state))
+    ahead_of = (*_look(found, state), *_plan(found, today))
+    return (*_limit(ahead, state), *_until_changed(ahead_of, found), _sure(ahead, state))
+
+
+def _until_changed(figures: Iterable[LineFigure], found: Findings) -> Iterator[LineFigure]:
+    """Yield what is said until its own day, and no longer than until the motor asks to be changed."""
+    change_on = min((r.on.isoformat() for r in found.rises if GRADES[r.rank] == "change"), default="")
+    for figure in figures:
+        days = [day for day in (figure.until, change_on) if day]
+        yield replace(figure, until=min(days, default=""))
 
 
 def _limit(ahead: Ahead, state: MotorState) -> tuple[LineFigure, ...]:
@@ -54,7 +65,7 @@ def _look(found: Findings, state: MotorState) -> tuple[LineFigure, ...]:
 def _plan(found: Findings, today: date) -> tuple[LineFigure, ...]:
     """Return the day from which a motor asks for its change to be planned, while that is still to come."""
     days = [r.on for r in found.rises if GRADES[r.rank] == "plan" and r.on > today]
-    return (LineFigure(day_words(min(days)), "plan by"),) if days else ()
+    return (LineFigure(day_words(min(days)), "plan by", until=min(days).isoformat()),) if days else ()
 
 
 def _sure(ahead: Ahead, state: MotorState) -> LineFigure:

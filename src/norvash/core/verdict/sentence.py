@@ -119,9 +119,9 @@ def _act(found: Findings, *, carbon: bool) -> str:
     life = _life_of(found, first)
     if life is not None and life.state == "done not proven":
         asked = proof_asked(life)
-        return f"Prove it: {asked}."
+        return f"{asked[0].upper()}{asked[1:]}."
     if first is not None and first.finding.part is COMPLAINT:
-        return "Mend it: it does not run."
+        return "It does not run."
     if _worst(found) is LOOK and found.overruled is None:
         return "Measure it now, or change the set."
     return (_ACTS if carbon else _MEND)[found.grade or "fit"]
@@ -193,6 +193,8 @@ def _why(found: Findings, unit: str) -> str:
         return f"Decided by {found.overruled.person}."
     first = _leading(found)
     if first is not None:
+        if first.finding.part is COMPLAINT and first.finding.decision:
+            return f"{first.finding.decision[0].upper()}{first.finding.decision[1:]}."
         what, step = f"{first.place}: {first.finding.words}", _next_step(found, first)
         return f"{what}; {step}." if len(f"{what} {step}".split()) <= _MOST_WORDS else f"{what}."
     late = next((c for c in found.components if c.part is LOOK), None)

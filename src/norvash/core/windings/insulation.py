@@ -174,10 +174,7 @@ def _judged(measured_megohm: float, r40_megohm: float | None, high: bool, rules:
     if r40_megohm is not None:
         return r40_megohm, "at 40 °C"
     share = rules["insulation.unknown"]
-    return (
-        share * measured_megohm,
-        f"counted, {share:g} of the {measured_megohm:.3g} MΩ measured because its temperature is not known",
-    )
+    return (share * measured_megohm, f"counted ({share:.0%} of {measured_megohm:.3g} MΩ, its temperature is not known)")
 
 
 def _again(

@@ -10,3 +10,7 @@ create table preference (
     act_id text not null references act (id),
     primary key (person_id, name)
 ) strict;
+
+-- What people wrote, to be found by its words: no tick, figure or short choice.
+create index entry_written on entry (sheet_id, typed)
+    where replaced_by is null and value_in_si_unit is null and length(typed) > 4;

@@ -25,8 +25,7 @@ def show(*, request: Request, conn: Conn, who: Who, motor_id: str) -> Response:
     if who is None:
         return go_to(f"/who?next=/motors/{motor_id}/figures")
     own = store.motor_figures(conn, store.fetch_motor(conn, motor_id).id)
-    typed = {k: f"{v:g}" if isinstance(v, float) else v for k, v in own.items()}
-    return _page(request, conn, motor_id, typed, None)
+    return _page(request, conn, motor_id, Figures(own, {}, {}).own_words, None)
 
 
 def _page(

@@ -143,9 +143,13 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typ
 
 @router.post("/sheets/{sheet_id}/figures")
 def state(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
-    """Keep figures that a stage asked for as the motor's own."""
+    """Keep the figures that were changed where a stage asked for them, as the motor's own."""
+    seen = {n: typed.get(f"seen_{n}", "") for n in ASKED if n in typed}
+    changed = {n: typed[n] for n, was in seen.items() if typed[n].strip() != was}
+    if seen and not changed:
+        return _back(request, conn, now, sheet_id, typed)
     try:
-        state_figures(conn, act_of(typed, who, now), sheet_id, {n: typed[n] for n in ASKED if n in typed})
+        state_figures(conn, act_of(typed, who, now), sheet_id, changed, {n: seen[n] for n in changed})
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "figure"}, error=error)
     return _back(request, conn, now, sheet_id, typed)

@@ -178,7 +178,7 @@ def said(field: Field, given: Given) -> str:
     if isinstance(field, Quantity) and given.typed[-1].isdigit():
         words += f" {next(iter(UNITS[field.dimension]))}"
     if words == field.label:
-        words = "so"
+        words = "yes"
     if isinstance(field, Tick):
         words = "done"
     return ", ".join(filter(None, (words, given.record.words if given.record else "")))

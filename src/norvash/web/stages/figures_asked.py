@@ -38,16 +38,15 @@ class FiguresAsked:
 
 def figures_asked(asks: tuple[Number | Word, ...], stated: Figures) -> FiguresAsked:
     """Return the figures that a stage asks for, as a motor states them."""
-    return FiguresAsked({f.name: _asked(f, stated) for f in asks})
+    own = stated.own_words
+    return FiguresAsked({f.name: _asked(f, stated, own.get(f.name, "")) for f in asks})
 
 
-def _asked(figure: Number | Word, stated: Figures) -> FigureAsked:
+def _asked(figure: Number | Word, stated: Figures, own: str) -> FigureAsked:
     known = stated.known.get(figure.name)
-    words = "" if known is None else f"{known.value:g}" if isinstance(known.value, float) else str(known.value)
-    own = known is not None and known.basis == "this motor"
     return FigureAsked(
         figure=figure,
-        own=words if own else "",
-        else_known=f"{words}, {known.basis}" if known is not None and not own else "",
+        own=own,
+        else_known="" if known is None or own else f"{known.words}, {known.basis}",
         lacking=known is None or known.lent,
     )

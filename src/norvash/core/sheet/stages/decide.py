@@ -94,7 +94,7 @@ def _before_signing(visit: Visit) -> Iterator[str]:
     if quick:
         return
     if not outcome:
-        yield "Say what becomes of the motor"
+        yield "Not said: what becomes of the motor"
     if visit.found.grade == "stop" and outcome in RUNS:
         yield "What was found takes it out of service: no release"
     if MOTOR_OVERRULED.given(sheet) is not None:

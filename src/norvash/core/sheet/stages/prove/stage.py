@@ -94,11 +94,11 @@ def _before_signing(visit: Visit) -> Iterator[str]:
     if sheet.kind == "quick" or not complained(sheet) or outcome in STOPS:
         return
     if not answer:
-        yield "Say whether the complaint is gone"
+        yield "Not said: whether the complaint is gone"
     elif answer == "still":
         yield "The complaint is still there"
     elif answer == "this" and not CAUSE_WAS.of(sheet):
-        yield "Say what it was"
+        yield "Not said: what it was"
 
 
 def _is_done(visit: Visit) -> bool:
