@@ -337,7 +337,7 @@ def test_a_value_that_waited_while_another_ticked_the_work_is_kept_and_asked_abo
     expect(main(ines)).to_contain_text("as found 0.2")
     expect(gap).to_have_value("2.1")
     expect(story).to_contain_text("proven: 2.1")
-    assert not any("Not said" in h.words for h in sheet.page.holds)
+    assert not any("Not said whether as found" in h.words for h in sheet.page.holds)
 
 
 def test_the_gauge_types_where_the_cursor_is_and_says_what_is_wrong(

@@ -26,6 +26,14 @@ function barOf(target) {
   return hit ? Number(hit.dataset.bar || hit.dataset.on) : 0;
 }
 
+// The bars of a stroke that went from one bar to another: a quick hand is over a bar for less than one event. In
+// another row it has not passed those between.
+function passed(field, from, to) {
+  const inOneRow = boxes(field, from).every(([svg, box]) => box.getAttribute("y") === svg.querySelector("use[data-bar='" + to + "']").getAttribute("y"));
+  const steps = inOneRow ? Math.abs(to - from) : 1;
+  return Array.from({ length: steps }, (_, i) => to + Math.sign(from - to) * (steps - 1 - i));
+}
+
 // The bar that stands over or under a bar in the row before or after.
 function barInRow(field, bar, down) {
   const svg = [...field.querySelectorAll("svg.bar-map")].find((s) => s.getBoundingClientRect().width > 0);
@@ -282,8 +290,8 @@ export default () => {
     drag(event) {
       const bar = at.stroke === null ? 0 : barOf(document.elementFromPoint(event.clientX, event.clientY));
       if (bar && bar !== at.bar) {
+        passed(this.field, at.bar, bar).forEach((b) => this.paint(b, at.stroke));
         at.bar = bar;
-        this.paint(bar, at.stroke);
         this.showCursor();
         this.tell();
       }
