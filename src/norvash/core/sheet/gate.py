@@ -3,6 +3,7 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import datetime
+from functools import cached_property, lru_cache
 from typing import Literal
 
 from norvash.core.rules.book import MotorRules
@@ -56,7 +57,7 @@ def _nothing(_sheet: Sheet) -> str:
     return ""
 
 
-@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+@dataclass(frozen=True, kw_only=True, eq=False)
 class Gate:
     """A gate with its steps for a motor; `how` is what must be said beside them, and its words.
 
@@ -72,19 +73,19 @@ class Gate:
     anew_since: Callable[[Sheet], datetime | None] = _never
     suspended: Callable[[Sheet], str] = _nothing
 
-    @property
+    @cached_property
     def waived(self) -> Text:
         """Return the field that waives it with a reason."""
         return text(f"waive.{self.id}", "Waived", f"{self.words}: waived because", placed=True)
 
-    @property
+    @cached_property
     def confirmed(self) -> Tick:
         """Return the tick that confirms all of its steps at once."""
         return tick(f"confirm.{self.id}", "Confirmed", self.words, placed=True)
 
     def step(self, step_id: str, label: str = "") -> Tick:
         """Return the tick of one of its steps."""
-        return tick(f"step.{self.id}.{step_id}", self.words, label or step_id)
+        return _step(f"step.{self.id}.{step_id}", self.words, label or step_id)
 
     def named(self, field_id: str) -> Tick | None:
         """Return the tick of a step by the id of its entry, None for another field."""
@@ -119,6 +120,11 @@ class Gate:
     def fresh(self, given: Given | None, sheet: Sheet) -> Given | None:
         """Return what was said if it still counts, None where it is asked anew."""
         return _fresh(given, self.anew_since(sheet))
+
+
+@lru_cache(maxsize=1024)
+def _step(field_id: str, group: str, label: str) -> Tick:
+    return tick(field_id, group, label)
 
 
 def _fresh(given: Given | None, since: datetime | None) -> Given | None:

@@ -12,6 +12,12 @@ HELD: dict[str, Keeps] = {POWER.id: "power", SERVICE.id: "service"}
 
 def gate_now(gate: Gate, visit: Visit) -> GateNow:
     """Return how a gate stands at a visit: one that is held is open, whatever was ticked, unless somebody waived it."""
+    if gate.id not in visit.gates:
+        visit.gates[gate.id] = _put_together(gate, visit)
+    return visit.gates[gate.id]
+
+
+def _put_together(gate: Gate, visit: Visit) -> GateNow:
     now, keeps = gate.ticked(visit.sheet, visit.rules), HELD.get(gate.id)
     if keeps is None:
         return now

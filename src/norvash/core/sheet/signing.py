@@ -54,15 +54,15 @@ def signed_as(visit: Visit) -> SignedAs:
     A certificate is only given for a motor that goes back to service after something was opened or renewed, with every
     gate passed, every proof made and nothing open or put off.
     """
-    sheet, outcome = visit.sheet, OUTCOME.of(visit.sheet)
+    sheet, outcome, still_open = visit.sheet, OUTCOME.of(visit.sheet), holds(visit)
     if sheet.kind == "quick":
         return "measured"
-    if upstream(sheet) and not holds(visit):
+    if upstream(sheet) and not still_open:
         return "not opened"
     if outcome in ("out", "away"):
         return "out" if outcome == "out" else "away"
     waived = any(gate_now(gate, visit).state == "waived" for gate in GATES.values())
-    unclean = bool(holds(visit)) or waived or any(x.stands for x in visit.lives)
+    unclean = bool(still_open) or waived or any(x.stands for x in visit.lives)
     if unclean or outcome not in RUNS:
         return "not clean"
     return "certificate" if opened(visit) else "not opened"

@@ -14,7 +14,7 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Noticed, Text, Tick
 from norvash.core.sheet.fields_made import text, tick
 from norvash.core.sheet.finding import Finding, Noted
-from norvash.core.sheet.gate import Gate
+from norvash.core.sheet.gate import Gate, GateNow
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import Part
 from norvash.core.sheet.sheet import Sheet
@@ -25,7 +25,7 @@ from norvash.core.verdict.values import Findings
 Judge = Callable[[Sheet, MotorRules, tuple[float, ...]], Iterable[Noted]]
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Visit:
     """A sheet with what was found on its motor and the rules that hold for it.
 
@@ -37,10 +37,15 @@ class Visit:
     rules: MotorRules
     asked_readings: tuple[str, ...] = ()
 
-    @property
+    @cached_property
     def lives(self) -> tuple[Life, ...]:
         """Return the findings that are in play at this visit: all but those that were withdrawn."""
         return tuple(x for x in self.found.lives if x.state != "withdrawn")
+
+    @cached_property
+    def gates(self) -> dict[str, GateNow]:
+        """Return how those of its gates stand that were asked about: each is put together once."""
+        return {}
 
     @property
     def measured(self) -> bool:
