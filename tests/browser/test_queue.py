@@ -109,10 +109,29 @@ def test_what_waits_outlives_the_browser(
     again = opened()
     page = watch.over(again.new_page())
     page.goto("/sums")
+    page.locator("html[data-ready]").wait_for(state="attached")
     expect(waiting(page)).to_be_hidden()
     page.goto(f"/sheets/{sheet}/brushes")
     expect(brush(page, "A")).to_have_value("19.4")
     again.close()
+    assert typed(shop, sheet) == ["19.4"]
+
+
+def test_nobody_is_told_that_an_entry_lies_in_the_browser_before_it_does(
+    ines: Page, watch: Watch, sheet: str, shop: Shop
+) -> None:
+    watch.cut = True
+    ines.add_init_script(
+        """Object.defineProperty(IDBTransaction.prototype, "oncomplete", {
+             set(stored) { this.addEventListener("complete", () => setTimeout(stored, 2000)); } });"""
+    )
+    ines.goto(f"/sheets/{sheet}/brushes")
+    ines.context.set_offline(True)
+    enter(ines, "A", "19.4")
+    expect(waiting(ines)).to_contain_text("One entry is being stored in this browser: A")
+    expect(waiting(ines)).to_contain_text("One entry waits in this browser until the network is back: A")
+    ines.context.set_offline(False)
+    expect(waiting(ines)).to_be_hidden()
     assert typed(shop, sheet) == ["19.4"]
 
 

@@ -10,6 +10,7 @@ const listeners = new Set();
 const others = "BroadcastChannel" in window ? new BroadcastChannel("norvash.queue") : null;
 
 export const all = (name) => [...stored[name], ...loose[name].filter((l) => !stored[name].some((s) => s.act === l.act))];
+export const isStored = (item) => stored.waiting.some((i) => i.act === item.act);
 export const isLoose = () => loose.waiting.some((item) => item.unkept);
 export const onChange = (listener) => listeners.add(listener);
 export const tellOthers = (said) => others && others.postMessage(said);
@@ -20,10 +21,9 @@ function tell() {
 }
 
 async function change(name, edit) {
-  await update(name, (list) => {
-    stored[name] = edit(list || []);
-    return stored[name];
-  }, store);
+  let edited = [];
+  await update(name, (list) => (edited = edit(list || [])), store);
+  stored[name] = edited;
   tellOthers({ kind: "changed" });
 }
 

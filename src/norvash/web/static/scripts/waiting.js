@@ -11,6 +11,10 @@ function wordsOf(items) {
   const own = items[0].who === person();
   const waits = items.length === 1 ? "waits" : "wait";
   const list = items.map((i) => i.says).join("; ");
+  // What is not stored yet would be gone with the browser: nobody is told that it lies there.
+  if (!items.every((i) => i.unkept || queue.isStored(i))) {
+    return counted(items.length) + (items.length === 1 ? " is" : " are") + " being stored in this browser: " + list + ".";
+  }
   if (!own) {
     return counted(items.length) + " of " + (items[0].name || "somebody else") + " " + waits + " in this browser until they work on it again: " + list + ".";
   }
