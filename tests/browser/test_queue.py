@@ -135,6 +135,19 @@ def test_nobody_is_told_that_an_entry_lies_in_the_browser_before_it_does(
     assert typed(shop, sheet) == ["19.4"]
 
 
+def test_an_entry_on_its_way_pushes_nothing_from_under_the_hand(ines: Page, sheet: str, shop: Shop) -> None:
+    ines.goto(f"/sheets/{sheet}/brushes")
+    ines.evaluate(
+        """() => { const bar = document.getElementById("waiting"), since = performance.now(); window.shownAfter = [];
+             new MutationObserver(() => bar.offsetHeight && shownAfter.push(performance.now() - since))
+               .observe(bar, { attributes: true }); }"""
+    )
+    enter(ines, "A", "19.4")
+    expect(main(ines)).to_contain_text("19.40 ± 0.05 mm")
+    assert typed(shop, sheet) == ["19.4"]
+    assert all(ms > 1500 for ms in ines.evaluate("shownAfter"))
+
+
 def test_what_an_earlier_build_left_waiting_is_sent_once(ines: Page, watch: Watch, sheet: str, shop: Shop) -> None:
     left = {
         "act": "left-by-an-earlier-build",

@@ -3,6 +3,15 @@ import { isNewer, person } from "./asking.js";
 import * as queue from "./queue.js";
 import { flush, heldBy } from "./sending.js";
 
+const LATE_MS = 2000;
+let timer = 0;
+
+// What is on its way is not called waiting: at every entry the bar would push the page from under the hand.
+function isLate(item) {
+  const since = Date.now() - item.at;
+  return item.unkept || item.who !== person() || !navigator.onLine || heldBy() !== "" || since < 0 || since >= LATE_MS;
+}
+
 function counted(n) {
   return n === 1 ? "One entry" : n + " entries";
 }
@@ -30,6 +39,7 @@ export default () => ({
 
   init() {
     queue.onChange(() => this.show());
+    ["online", "offline"].forEach((kind) => window.addEventListener(kind, () => this.show()));
     window.addEventListener("norvash:newer", () => this.show());
     queue.opened.then(flush);
     this.show();
@@ -37,7 +47,11 @@ export default () => ({
 
   show() {
     const by = new Map();
-    queue.all("waiting").forEach((i) => by.set(i.who, [...(by.get(i.who) || []), i]));
+    const waiting = queue.all("waiting");
+    clearTimeout(timer);
+    timer = waiting.length ? setTimeout(() => this.show(), LATE_MS) : 0;
+    const late = waiting.some(isLate) ? waiting : [];
+    late.forEach((i) => by.set(i.who, [...(by.get(i.who) || []), i]));
     this.groups = [...by].map(([who, items]) => ({ who, words: wordsOf(items) }));
     this.refused = queue.all("refused").map((i) => ({
       act: i.act,
@@ -46,7 +60,7 @@ export default () => ({
     }));
     this.loose = queue.isLoose();
     this.newer = isNewer();
-    const forms = queue.all("waiting").map((i) => i.form);
+    const forms = late.map((i) => i.form);
     document.querySelectorAll("[data-entry]").forEach((f) => f.classList.toggle("waits", forms.includes(f.id || f.parentElement.id)));
   },
 
