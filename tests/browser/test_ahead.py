@@ -10,7 +10,7 @@ from playwright.sync_api import BrowserContext, Locator, Page, expect
 from conftest import Shop
 from live import Watch
 from norvash.store import use
-from seen import main
+from seen import main, press
 
 pytestmark = pytest.mark.browser
 
@@ -39,18 +39,18 @@ def test_a_page_of_the_hours_book_by_keyboard(ines: Page, watch: Watch, shop: Sh
     ines.get_by_label("Winch 1 shows now").focus()
     for text in ("275", "+12", "x"):
         ines.keyboard.type(text)
-        ines.keyboard.press("Enter")
+        press(ines, "Enter")
     expect(book_row(ines, 0)).to_contain_text("kept")
     expect(book_row(ines, 1)).to_contain_text("272")
     expect(ines.get_by_role("alert")).to_contain_text("“x” cannot be read")
     expect(ines.get_by_label("Winch 3 shows now")).to_have_value("x")
     ines.get_by_label("Winch 1 shows now").focus()
     ines.keyboard.type("20")
-    ines.keyboard.press("Enter")
+    press(ines, "Enter")
     expect(ines.get_by_label("New counter, started at 0")).to_be_visible()
     ines.get_by_label("New counter, started at 0").focus()
-    ines.keyboard.press("Space")
-    ines.keyboard.press("Enter")
+    press(ines, "Space")
+    press(ines, "Enter")
     expect(ines.get_by_label("New counter, started at 0")).to_have_count(0)
     expect(book_row(ines, 0)).to_contain_text("kept")
     assert [e.total_units for e in use.list_entries(shop.conn, house[0])][-2:] == [275, 295]
@@ -80,14 +80,14 @@ def test_readings_from_a_file(ines: Page, watch: Watch, shop: Shop, house: list[
     day = f"{datetime.now() - timedelta(days=2):%d.%m.%Y}"
     file.write_text(f"Tag;Date;Counter\nW-01;{day};281,5\nW-02;{day};290\nW-09;{day};5\n", encoding="utf-16")
     ines.goto("/hours")
-    ines.keyboard.press("i")
+    press(ines, "i")
     ines.get_by_label("File").set_input_files(file)
     ines.get_by_role("button", name="Look at it").focus()
-    ines.keyboard.press("Enter")
+    press(ines, "Enter")
     expect(ines.get_by_role("heading", level=1)).to_contain_text("2 new readings for 2 motors, 1 line with an error")
     expect(ines.get_by_role("cell", name="There is no motor “W-09”.")).to_be_visible()
     ines.get_by_role("button", name="Keep 2 and leave out 1").focus()
-    ines.keyboard.press("Enter")
+    press(ines, "Enter")
     expect(ines.get_by_role("heading", level=1)).to_contain_text("2 readings kept for 2 motors")
     assert use.list_entries(shop.conn, house[0])[-1].counter_units == 281.5
     wrong = tmp_path / "wrong.csv"
@@ -100,18 +100,18 @@ def test_readings_from_a_file(ines: Page, watch: Watch, shop: Shop, house: list[
 
 def test_the_outlook_its_windows_and_a_policy(ines: Page, watch: Watch, house: list[str]) -> None:
     ines.goto("/")
-    ines.keyboard.press("g")
-    ines.keyboard.press("o")
+    press(ines, "g")
+    press(ines, "o")
     river = ines.locator("svg.outlook-river >> visible=true")
     expect(river.locator("a")).to_have_count(3)
-    ines.keyboard.press("d")
+    press(ines, "d")
     for name, text in (
         ("Name", "Refit"),
         ("First day", f"{datetime.now() + timedelta(days=3):%Y-%m-%d}"),
         ("Last day", f"{datetime.now() + timedelta(days=9):%Y-%m-%d}"),
     ):
         ines.get_by_label(name, exact=True).fill(text)
-    ines.keyboard.press("Enter")
+    press(ines, "Enter")
     expect(ines.get_by_role("button", name="Take back Refit")).to_be_visible()
     ines.goto("/outlook?place=stage")
     expect(river.locator("a")).to_have_count(2)
@@ -119,7 +119,7 @@ def test_the_outlook_its_windows_and_a_policy(ines: Page, watch: Watch, house: l
     ines.get_by_role("group").get_by_text("Table").click()
     expect(ines.get_by_role("cell", name=re.compile("in the last window before .*: Refit")).first).to_be_visible()
     ines.goto(f"/motors/{house[0]}")
-    ines.keyboard.press("p")
+    press(ines, "p")
     ines.get_by_label("Kind").select_option("table")
     ines.get_by_label("Name", exact=True).fill("maker's table")
     ines.get_by_label("The columns of the table are").select_option("length")

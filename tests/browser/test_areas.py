@@ -9,7 +9,7 @@ from playwright.sync_api import Locator, Page, expect
 from conftest import Shop
 from live import Watch
 from norvash.store import use
-from seen import brush, line, main, row
+from seen import brush, line, main, press, row
 
 pytestmark = pytest.mark.browser
 
@@ -28,7 +28,7 @@ def motor(shop: Shop) -> str:
 def keys(page: Page, *pressed: str) -> None:
     page.wait_for_load_state()  # a key is heard once the scripts of the page are there
     for key in pressed:
-        page.keyboard.press(key)
+        press(page, key)
 
 
 def fill(page: Page, label: str, text: str) -> None:
@@ -215,7 +215,7 @@ def test_an_answer_follows_what_is_typed(ines: Page, watch: Watch) -> None:
     expect(main(ines)).to_contain_text("60")
     length = ines.get_by_label("Length now")
     length.focus()
-    ines.keyboard.press("Control+A")
+    press(ines, "Control+A")
     ines.keyboard.type("8.5")
     expect(ines.get_by_role("row", name="usable")).to_contain_text("25")
     expect(length).to_be_focused()

@@ -14,7 +14,7 @@ from norvash.store import entries
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
 from norvash.work.signing import sign
-from seen import beside, fold, line, main, part, waiting
+from seen import beside, fold, line, main, part, press, waiting
 
 pytestmark = pytest.mark.browser
 FIGURES = {
@@ -77,28 +77,28 @@ def test_a_map_is_painted_by_keys_and_by_mouse(ines: Page, sheet: str, shop: Sho
     page.get_by_role("button", name="Copy from sheet").press("Enter")
     says(page, "map", "Since sheet 1: nothing has changed")
     bars(page).focus()
-    page.keyboard.press("Home")
-    page.keyboard.press("4")
+    press(page, "Home")
+    press(page, "4")
     for _ in range(48):
-        page.keyboard.press("ArrowRight")
+        press(page, "ArrowRight")
     expect(main(page)).to_contain_text("Bar 49 of 87: nothing. Painting: burnt bar")
-    page.keyboard.press("Space")
+    press(page, "Space")
     for _ in range(21):
-        page.keyboard.press("ArrowRight")
-    page.keyboard.press("Space")
+        press(page, "ArrowRight")
+    press(page, "Space")
     says(page, "map", "more at bar 49 and bar 70")
     says(page, "map", "very 21.75 bars")
     assert kept(shop, sheet, "bar-map") == "dark 5, 27; burnt 49, 70"
     expect(bars(page)).to_be_focused()
-    page.keyboard.press("1")
-    page.keyboard.press("5")
+    press(page, "1")
+    press(page, "5")
     for _ in range(3):
-        page.keyboard.press("Shift+ArrowRight")
+        press(page, "Shift+ArrowRight")
     expect(page.get_by_role("button", name="dirt or copper in the slot")).to_have_attribute("aria-pressed", "true")
     says(page, "map", "4 slots dirty")
-    page.keyboard.press("Delete")
+    press(page, "Delete")
     says(page, "map", "3 slots dirty")
-    page.keyboard.press("ArrowUp")
+    press(page, "ArrowUp")
     expect(main(page)).to_contain_text(re.compile("Bar (29|30) of 87"))
     page.get_by_role("button", name="raised bar").click()
     first, last = (page.locator(f"svg.bar-map >> visible=true >> [data-bar='{b}']") for b in (10, 12))
@@ -108,7 +108,7 @@ def test_a_map_is_painted_by_keys_and_by_mouse(ines: Page, sheet: str, shop: Sho
     page.mouse.up()
     says(page, "map", "Raised at bar 10, bar 11 and bar 12")
     assert "raised 10-12" in kept(shop, sheet, "bar-map")
-    page.keyboard.press("z")
+    press(page, "z")
     expect(part(page, "Bar map")).not_to_contain_text("Raised at bar")
 
 
@@ -141,7 +141,7 @@ def column(page: Page, label: str, text: str) -> None:
 
 def type_in(page: Page, label: str, text: str) -> None:
     page.get_by_label(label).fill(text)
-    page.keyboard.press("Enter")
+    press(page, "Enter")
 
 
 def unfold(page: Page, part_of: str) -> None:
@@ -189,7 +189,7 @@ def test_bars_are_painted_alone_under_sums(ines: Page) -> None:
     page.goto("/sums/bar-map?bars=87&poles=4&slots=29&winding=wave&marked_bars=5")
     bars(page).focus()
     for key in ("End", "1", "Space", "ArrowLeft", "2", "Space"):
-        page.keyboard.press(key)
+        press(page, key)
     expect(page.get_by_label("Dark or burnt bars")).to_have_value("5; 86; 87")
     expect(page.get_by_label("Of these, burnt")).to_have_value("86")
     page.get_by_role("button", name="Work it out").press("Enter")
@@ -203,10 +203,10 @@ def test_what_is_painted_while_an_answer_is_on_its_way_stands_over_it(ines: Page
     page.route("**/entries*", lambda route: held.append(route), times=1)
     bars(page).focus()
     for key in ("Home", "4", "Space"):
-        page.keyboard.press(key)
+        press(page, key)
     page.wait_for_timeout(600)
-    page.keyboard.press("End")
-    page.keyboard.press("Space")
+    press(page, "End")
+    press(page, "Space")
     held[0].continue_()
     says(page, "map", "more at bar 1 and bar 87")
     expect(bars(page)).to_be_focused()
@@ -222,7 +222,7 @@ def test_a_map_painted_meanwhile_by_somebody_else_is_not_overwritten(
     context.set_offline(True)
     bars(page).focus()
     for key in ("Home", "4", "Space"):
-        page.keyboard.press(key)
+        press(page, key)
     expect(waiting(page)).to_contain_text("One entry waits")
     enter(shop.conn, shop.later(minutes=1).act(), sheet, field_id="bar-map", place=0, text="pitted 9")
     context.set_offline(False)
@@ -233,7 +233,7 @@ def test_a_map_painted_meanwhile_by_somebody_else_is_not_overwritten(
     bars(page).focus()
     expect(page.locator("svg.bar-map >> visible=true >> [data-on='1']")).to_have_attribute("href", "#bar-+burnt")
     for key in ("End", "Space"):
-        page.keyboard.press(key)
+        press(page, key)
     # It would end what the other one found: that is asked, not guessed.
     page.get_by_role("button", name="“pitted 9” was a slip").press("Enter")
     says(page, "map", "more at bar 1 and bar 87")

@@ -12,7 +12,7 @@ from conftest import Shop
 from live import Watch, served
 from norvash.store.database import connect, migrate
 from norvash.work.stating import SinceTyped
-from seen import brush
+from seen import brush, press
 
 pytestmark = pytest.mark.browser
 
@@ -26,7 +26,7 @@ class Hands:
 
     def press(self, *keys: str) -> None:
         for key in keys:
-            self.page.keyboard.press(key)
+            press(self.page, key)
             self.keys += 1
 
     def write(self, *texts: str) -> None:

@@ -12,7 +12,7 @@ from live import Watch
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.store import use
 from norvash.work.opening import open_sheet
-from seen import brush, line, main
+from seen import brush, line, main, press
 
 pytestmark = pytest.mark.browser
 CSS = (Path(__file__).parent.parent.parent / "src/norvash/web/static/styles/inks.css").read_text()
@@ -39,7 +39,7 @@ def test_back_and_again_changes_nothing_and_says_so(ines: Page, watch: Watch, mo
     watch.answers = {409}
     ines.goto(f"/motors/{motor}/hours")
     ines.get_by_label("In hours").fill("190")
-    ines.keyboard.press("Enter")
+    press(ines, "Enter")
     expect(ines.get_by_role("cell", name="190").first).to_be_visible()
     sent = {"act_id": "typed-in-a-form-1", "value": "195", "mode": "counter", "day": "", "answer": ""}
     origin = {"Origin": watch.address}
@@ -174,7 +174,7 @@ def test_a_site_figure_changes_the_verdict_that_shows_it(ines: Page, watch: Watc
     ines.goto("/rulebook/stage.watch")
     ines.get_by_label("Figure").fill("95 %")
     ines.get_by_label("Why").fill("the pit is hard to reach")
-    ines.keyboard.press("Enter")
+    press(ines, "Enter")
     expect(ines.get_by_role("cell", name="the pit is hard to reach")).to_be_visible()
     ines.goto(f"/motors/{motor}")
     expect(main(ines)).to_contain_text("Watch")
@@ -188,24 +188,24 @@ def test_a_site_figure_changes_the_verdict_that_shows_it(ines: Page, watch: Watc
 def test_a_sum_by_keyboard(page: Page, watch: Watch) -> None:
     watch.answers = {422}
     page.goto("/sums")
-    page.keyboard.press("2")
-    page.keyboard.press("6")
+    press(page, "2")
+    press(page, "6")
     expect(line(page)).to_have_text("Vibration")
     page.goto("/sums")
-    page.keyboard.press("2")
+    press(page, "2")
     expect(line(page)).to_have_text("Brush limit")
     page.goto("/sums")
-    page.keyboard.press("1")
-    page.keyboard.press("0")
+    press(page, "1")
+    press(page, "0")
     expect(page.get_by_label("Commutator diameter")).to_be_focused()
-    page.keyboard.press("Control+A")
+    press(page, "Control+A")
     page.keyboard.type("2.44 in")
-    page.keyboard.press("Enter")
+    press(page, "Enter")
     expect(main(page)).to_contain_text("depth of the curve")
-    page.keyboard.press("Tab")
-    page.keyboard.press("Control+A")
+    press(page, "Tab")
+    press(page, "Control+A")
     page.keyboard.type("big")
-    page.keyboard.press("Enter")
+    press(page, "Enter")
     expect(page.get_by_role("alert")).to_contain_text("cannot be read")
     expect(page.get_by_label("Thickness t")).to_have_value("big")
     expect(page.get_by_label("Thickness t")).to_be_focused()

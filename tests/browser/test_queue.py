@@ -10,7 +10,7 @@ from conftest import Shop, readings_on
 from live import ARGS, Watch
 from norvash.store import people
 from norvash.store.database import transaction
-from seen import brush, line, main, row, rows, waiting
+from seen import brush, line, main, press, row, rows, waiting
 
 pytestmark = pytest.mark.browser
 
@@ -236,7 +236,7 @@ def test_a_page_from_before_an_upgrade_says_so_and_loses_nothing(ines: Page, she
     ines.keyboard.type("19.9")
     expect(ines.get_by_text("Norvash has been renewed since this page was opened")).to_be_visible()
     expect(brush(ines, "B")).to_have_value("19.9")
-    ines.keyboard.press("Enter")
+    press(ines, "Enter")
     expect(row(ines, "B")).to_contain_text("usable")
     ines.get_by_role("button", name="Load this page again").click()
     expect(brush(ines, "B")).to_have_value("19.9")
@@ -268,7 +268,7 @@ def test_an_entry_is_answered_by_what_it_changes(ines: Page, watch: Watch, sheet
     ines.get_by_text("Measured another way").click()
     ines.get_by_label("Way", exact=True).select_option("depth")
     brush(ines, "B").fill("20.")
-    ines.keyboard.press("ArrowLeft")
+    press(ines, "ArrowLeft")
     with ines.expect_response("**/readings*") as answered:
         ines.evaluate(_SEND_A)
     expect(row(ines, "A")).to_contain_text("usable")

@@ -22,10 +22,10 @@ def type_into(page: Page, label: str, text: str, *, back: bool = False) -> None:
     """Tab on, or back, from where the cursor is until the field with this label has it, then type."""
     for _ in range(60):
         if page.evaluate(f"label => (document.activeElement.labels?.[0]{READ}).startsWith(label)", label):
-            page.keyboard.press("Control+A")
+            press(page, "Control+A")
             page.keyboard.type(text)
             return
-        page.keyboard.press("Shift+Tab" if back else "Tab")
+        press(page, "Shift+Tab" if back else "Tab")
     pytest.fail(f"no way by Tab to “{label}”")
 
 
@@ -33,7 +33,7 @@ def tab_to(page: Page, words: str) -> None:
     for _ in range(60):
         if page.evaluate(f"words => (document.activeElement{READ}).startsWith(words)", words):
             return
-        page.keyboard.press("Tab")
+        press(page, "Tab")
     pytest.fail(f"no way by Tab to “{words}”")
 
 
@@ -68,7 +68,7 @@ def tick(page: Page, words: str) -> None:
         if page.evaluate(f"words => (document.activeElement.closest('label'){READ}).includes(words)", words):
             press(page, "Space")
             return
-        page.keyboard.press("Tab")
+        press(page, "Tab")
     pytest.fail(f"no way by Tab to “{words}”")
 
 
