@@ -43,7 +43,7 @@ def _run(db: Path, host: str, port: int, allow: list[str], gauge: str = "", *, l
     from norvash.config import Settings, check_allowed
     from norvash.web.app import create_app
     from norvash.web.logs import start_log
-    from norvash.web.serving import Announcing, keep_loaded, server_config
+    from norvash.web.serving import Announcing, server_config
 
     settings = Settings.with_environment(db=db, host=host, port=port, allowed_hosts=tuple(allow), log=log, gauge=gauge)
     names = check_allowed(host, settings.allowed_hosts)
@@ -51,7 +51,8 @@ def _run(db: Path, host: str, port: int, allow: list[str], gauge: str = "", *, l
     port = _free_port(host, port)
     settings = settings.model_copy(update={"port": port, "allowed_hosts": names})
     application = create_app(settings)
-    keep_loaded()
+    gc.freeze()
+    gc.enable()
     shown = f"[{host}]" if ":" in host else host
     server = Announcing(server_config(application, settings))
     server.words = f"Norvash is on http://{shown}:{port}/  (Ctrl-C stops it)"

@@ -34,7 +34,7 @@ from norvash.store import motors
 from norvash.store.database import connect, transaction
 from norvash.web.app import create_app
 from norvash.web.list_drawings import forget
-from norvash.web.serving import keep_loaded, server_config
+from norvash.web.serving import server_config
 
 _PORT = 18100
 _PATIENCE_S = 30
@@ -215,7 +215,7 @@ def main() -> None:
         while not server.started:
             time.sleep(0.01)
         gc.collect()
-        keep_loaded()
+        gc.freeze()  # as `serve` does once everything is loaded
         client, commit = Client(_PORT), bare_commit(db)
         saved = saved_readings(client, motor, commit)
         _, sheet = client.post(f"/motors/{motor}/sheets", sheet_kind="full", counter="")

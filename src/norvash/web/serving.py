@@ -1,7 +1,6 @@
 """How the application is served: by a parser in plain Python that bounds what it holds, with patience that ends."""
 
 import asyncio
-import gc
 import socket
 from typing import Any
 
@@ -11,16 +10,6 @@ from uvicorn.protocols.http.h11_impl import H11Protocol
 from norvash.config import Settings
 
 _STOP_S = 1
-# A page makes some 20 000 objects and leaves hardly any behind: looked through after every 700, as is usual, that
-# takes a twentieth of its time.
-_COLLECT_AFTER = 10_000
-
-
-def keep_loaded() -> None:
-    """Leave what is loaded by now out of what is looked through for garbage, and begin to look."""
-    gc.freeze()
-    gc.set_threshold(_COLLECT_AFTER, *gc.get_threshold()[1:])
-    gc.enable()
 
 
 class PatientH11(H11Protocol):
