@@ -40,6 +40,24 @@ def waiting(page: Page) -> Locator:
     return page.get_by_role("status", name="Waiting to be kept")
 
 
+_NONE_WAITS = """() => new Promise((tell) => {
+  indexedDB.open('norvash').onsuccess = (opened) => {
+    const store = opened.target.result;
+    store.transaction('queue').objectStore('queue').get('waiting').onsuccess = (read) => {
+      store.close();
+      tell((read.target.result || []).length === 0);
+    };
+  };
+})"""
+
+
+def expect_all_kept(page: Page) -> None:
+    """Wait until nothing waits in the browser any more: what is on its way does not show at once."""
+    page.locator("html[data-ready]").wait_for(state="attached")
+    page.wait_for_function(_NONE_WAITS, polling=100)
+    expect(waiting(page)).to_be_hidden()
+
+
 def brush(page: Page, label: str) -> Locator:
     """Return the field in which a brush is measured."""
     return page.get_by_role("textbox", name=re.compile(rf"^{label}\s*[+−]$"))

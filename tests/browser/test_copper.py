@@ -14,7 +14,7 @@ from norvash.store import entries
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
 from norvash.work.signing import sign
-from seen import beside, fold, line, main, part, press, waiting
+from seen import beside, expect_all_kept, fold, line, main, part, press, waiting
 
 pytestmark = pytest.mark.browser
 FIGURES = {
@@ -227,7 +227,7 @@ def test_a_map_painted_meanwhile_by_somebody_else_is_not_overwritten(
     enter(shop.conn, shop.later(minutes=1).act(), sheet, field_id="bar-map", place=0, text="pitted 9")
     context.set_offline(False)
     expect(page.get_by_role("alert").first).to_contain_text("pitted 9")
-    expect(waiting(page)).to_be_hidden()
+    expect_all_kept(page)
     expect(page.get_by_label("Conditions and their bars")).to_have_value("burnt 1")
     assert kept(shop, sheet, "bar-map") == "pitted 9"
     bars(page).focus()

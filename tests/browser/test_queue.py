@@ -10,7 +10,7 @@ from conftest import Shop, readings_on
 from live import ARGS, Watch
 from norvash.store import people
 from norvash.store.database import transaction
-from seen import brush, line, main, press, row, rows, waiting
+from seen import brush, expect_all_kept, line, main, press, row, rows, waiting
 
 pytestmark = pytest.mark.browser
 
@@ -78,7 +78,7 @@ def test_a_page_left_open_from_another_person_enters_nothing_in_the_wrong_name(
     expect(waiting(ines)).to_contain_text("Somebody else works on this device now")
     assert typed(shop, sheet) == []
     work_as(other, "Ines Torvald")
-    expect(waiting(ines)).to_be_hidden()
+    expect_all_kept(ines)
     assert typed(shop, sheet) == ["19.4"]
 
 
@@ -109,8 +109,7 @@ def test_what_waits_outlives_the_browser(
     again = opened()
     page = watch.over(again.new_page())
     page.goto("/sums")
-    page.locator("html[data-ready]").wait_for(state="attached")
-    expect(waiting(page)).to_be_hidden()
+    expect_all_kept(page)
     page.goto(f"/sheets/{sheet}/brushes")
     expect(brush(page, "A")).to_have_value("19.4")
     again.close()
@@ -131,7 +130,7 @@ def test_nobody_is_told_that_an_entry_lies_in_the_browser_before_it_does(
     expect(waiting(ines)).to_contain_text("One entry is being stored in this browser: A")
     expect(waiting(ines)).to_contain_text("One entry waits in this browser until the network is back: A")
     ines.context.set_offline(False)
-    expect(waiting(ines)).to_be_hidden()
+    expect_all_kept(ines)
     assert typed(shop, sheet) == ["19.4"]
 
 
@@ -161,7 +160,7 @@ def test_what_an_earlier_build_left_waiting_is_sent_once(ines: Page, watch: Watc
     ines.evaluate("left => localStorage.setItem('norvash.waiting', JSON.stringify([left]))", left)
     ines.goto(f"/sheets/{sheet}/brushes")
     expect(brush(ines, "A")).to_have_value("19.4")
-    expect(waiting(ines)).to_be_hidden()
+    expect_all_kept(ines)
     assert ines.evaluate("localStorage.getItem('norvash.waiting')") is None
     assert typed(shop, sheet) == ["19.4"]
 
@@ -205,7 +204,7 @@ def test_two_tabs_on_one_sheet_send_everything_once(
     expect(waiting(tabs[1])).to_contain_text("A 19.4; B 19.9")
     context.set_offline(False)
     for tab in tabs:
-        expect(waiting(tab)).to_be_hidden()
+        expect_all_kept(tab)
         expect(rows(tab)).to_contain_text("19.40 ± 0.05 mm")
         expect(rows(tab)).to_contain_text("19.90 ± 0.05 mm")
     assert typed(shop, sheet) == ["19.4", "19.9"]
@@ -220,7 +219,7 @@ def test_whoever_goes_on_before_the_answer_came_finds_it_on_the_next_page(ines: 
     ines.goto(f"/sheets/{sheet}/sign")
     expect(main(ines).get_by_role("heading", name="Sign", exact=True)).to_be_visible()
     assert len(held) == 1
-    expect(waiting(ines)).to_be_hidden()
+    expect_all_kept(ines)
     expect(line(ines)).to_contain_text("Measure B")
     assert typed(shop, sheet) == ["19.4"]
 

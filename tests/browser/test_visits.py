@@ -15,7 +15,22 @@ from norvash.devices.gauge_process import standin
 from norvash.devices.gauge_standin import press as on_gauge
 from norvash.store import people
 from norvash.store.database import transaction
-from seen import beside, brush, do_all_steps, fold, hit, line, main, part, press, put, rows, tab_on, waiting
+from seen import (
+    beside,
+    brush,
+    do_all_steps,
+    expect_all_kept,
+    fold,
+    hit,
+    line,
+    main,
+    part,
+    press,
+    put,
+    rows,
+    tab_on,
+    waiting,
+)
 
 pytestmark = pytest.mark.browser
 VALUES = ("19.42 mm", "19.55 mm")
@@ -144,7 +159,7 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
         put(page, there, text)
         press(page, "Enter")
         expect(page.get_by_label(there)).to_have_value(text)
-        expect(waiting(page)).to_be_hidden()
+        expect_all_kept(page)
     expect(page.get_by_role("img", name="Speed settings").first).to_be_visible()
     expect(line(page)).to_contain_text("Do not open the motor yet")
     page.get_by_role("button", name="Closed", exact=True).focus()
@@ -200,7 +215,7 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     for there, text in (("To earth, after one minute", "90"), ("At a temperature of", "20")):
         put(page, there, text)
         press(page, "Enter")
-        expect(waiting(page)).to_be_hidden()
+        expect_all_kept(page)
     page.goto(page.url.replace("/windings", "/prove"))
     stage(page, "Prove")
     do_all_steps(page)
@@ -247,7 +262,7 @@ def test_the_network_is_cut_in_the_middle(
     assert readings_on(shop.conn, sheet_id) == {}
     context.set_offline(False)
     expect(rows(page)).to_contain_text("19.60 ± 0.05 mm")
-    expect(waiting(page)).to_be_hidden()
+    expect_all_kept(page)
     assert [r.typed for r in readings_on(shop.conn, sheet_id).values()] == ["19.4", "19.6"]
     acts = shop.conn.execute("select count(*) from act where job = 'measure' and motor_id = ?", (winch,)).fetchone()[0]
     assert acts == 2 + 3
@@ -258,7 +273,7 @@ def test_the_network_is_cut_in_the_middle(
     expect(waiting(page)).to_contain_text("One entry waits")
     context.set_offline(False)
     page.goto("/sums")
-    expect(waiting(page)).to_be_hidden()
+    expect_all_kept(page)
     assert readings_on(shop.conn, sheet_id)[1].typed == "19.3"
 
 
@@ -305,7 +320,7 @@ def test_a_reading_made_at_the_same_moment_is_not_overwritten(
     context.set_offline(False)
     expect(ines.get_by_role("alert")).to_contain_text("Bram Aldous has already measured A: 19.4 mm")
     expect(brush(ines, "A")).to_have_value("19.1")
-    expect(waiting(ines)).to_be_hidden()
+    expect_all_kept(ines)
     assert readings_on(shop.conn, ines.url.split("/")[4])[1].typed == "19.4"
 
 
@@ -328,7 +343,7 @@ def test_a_value_that_waited_while_another_ticked_the_work_is_kept_and_asked_abo
     context.set_offline(False)
     asked = ines.get_by_text("2.1 by Ines Torvald is kept, but")
     expect(asked).to_be_visible()
-    expect(waiting(ines)).to_be_hidden()
+    expect_all_kept(ines)
     expect(story).to_contain_text("done; measure")
     assert any("Not said whether as found or as left" in h.words for h in sheet.page.holds)
     tab_on(ines, "As left, after it")
@@ -373,7 +388,7 @@ def test_an_entry_that_the_server_breaks_on_does_not_hold_up_the_others(
     expect(rows(ines)).to_contain_text("19.60 ± 0.05 mm")
     assert [r.typed for r in readings_on(shop.conn, ines.url.split("/")[4]).values()] == ["19.6"]
     ines.get_by_role("button", name="I have seen it").click()
-    expect(waiting(ines)).to_be_hidden()
+    expect_all_kept(ines)
 
 
 def test_a_connection_that_dies_without_a_word_is_given_up(ines: Page, winch: str, shop: Shop) -> None:
@@ -388,7 +403,7 @@ def test_a_connection_that_dies_without_a_word_is_given_up(ines: Page, winch: st
     brush(ines, "A").press("Enter")
     expect(waiting(ines)).to_contain_text("One entry waits")
     expect(rows(ines)).to_contain_text("19.30 ± 0.05 mm")
-    expect(waiting(ines)).to_be_hidden()
+    expect_all_kept(ines)
     assert [r.typed for r in readings_on(shop.conn, ines.url.split("/")[4]).values()] == ["19.3"]
 
 
@@ -414,7 +429,7 @@ def test_an_entry_waits_for_a_busy_database_and_is_never_given_up(
     expect(waiting(ines)).to_contain_text("The database is busy")
     expect(waiting(ines)).not_to_contain_text("network")
     expect(rows(ines)).to_contain_text("19.40 ± 0.05 mm")
-    expect(waiting(ines)).to_be_hidden()
+    expect_all_kept(ines)
     assert len(turned_away) == 8
     assert len(set(turned_away)) == 1
     sheet_id = ines.url.split("/")[4]

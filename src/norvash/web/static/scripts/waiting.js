@@ -5,6 +5,7 @@ import { flush, heldBy } from "./sending.js";
 
 const LATE_MS = 2000;
 let timer = 0;
+let said = false;
 
 // What is on its way is not called waiting: at every entry the bar would push the page from under the hand.
 function isLate(item) {
@@ -50,7 +51,9 @@ export default () => ({
     const waiting = queue.all("waiting");
     clearTimeout(timer);
     timer = waiting.length ? setTimeout(() => this.show(), LATE_MS) : 0;
-    const late = waiting.some(isLate) ? waiting : [];
+    // What was once said to wait is said to until it is kept.
+    said = waiting.length > 0 && (said || waiting.some(isLate));
+    const late = said ? waiting : [];
     late.forEach((i) => by.set(i.who, [...(by.get(i.who) || []), i]));
     this.groups = [...by].map(([who, items]) => ({ who, words: wordsOf(items) }));
     this.refused = queue.all("refused").map((i) => ({
