@@ -5,7 +5,7 @@ import { flush, heldBy } from "./sending.js";
 
 const LATE_MS = 2000;
 let timer = 0;
-let said = false;
+let said = new Set();
 
 // What is on its way is not called waiting: at every entry the bar would push the page from under the hand.
 function isLate(item) {
@@ -51,9 +51,9 @@ export default () => ({
     const waiting = queue.all("waiting");
     clearTimeout(timer);
     timer = waiting.length ? setTimeout(() => this.show(), LATE_MS) : 0;
-    // What was once said to wait is said to until it is kept.
-    said = waiting.length > 0 && (said || waiting.some(isLate));
-    const late = said ? waiting : [];
+    // Whose entries were once said to wait, theirs are until they are kept.
+    said = new Set(waiting.filter((i) => said.has(i.who) || isLate(i)).map((i) => i.who));
+    const late = waiting.filter((i) => said.has(i.who));
     late.forEach((i) => by.set(i.who, [...(by.get(i.who) || []), i]));
     this.groups = [...by].map(([who, items]) => ({ who, words: wordsOf(items) }));
     this.refused = queue.all("refused").map((i) => ({
