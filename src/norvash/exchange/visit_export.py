@@ -78,7 +78,7 @@ def _motor(conn: Connection, context: Context) -> Plain:
 
 
 def _figure(name: str, value: float | str) -> str:
-    field = BY_NAME[name]
+    field = BY_NAME.get(name)  # one that another version knew is written as it stands
     if not isinstance(field, Number):
         return str(value)
     unit = next(iter(UNITS[field.dimension]))

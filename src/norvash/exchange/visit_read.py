@@ -8,6 +8,7 @@ from typing import Any
 from pydantic import ValidationError
 
 from norvash.core.motor.figure_fields import BY_NAME
+from norvash.core.names.changed import name_now
 from norvash.core.sheet.stages.catalogue import field_of, stage_of
 from norvash.errors import InputError
 from norvash.exchange.visit_file import (
@@ -94,7 +95,11 @@ def _wrong(visit: VisitFile) -> Iterator[tuple[str, str]]:
     """Yield what a file says that cannot be: names, order, fields; each with its place."""
     if len(set(visit.people)) < len(visit.people):
         yield "people", "Somebody is listed twice."
-    yield from ((f"motor.figures.{f}", "A motor has no such figure.") for f in visit.motor.figures if f not in BY_NAME)
+    yield from (
+        (f"motor.figures.{f}", "A motor has no such figure.")
+        for f in visit.motor.figures
+        if name_now("figure", f) not in BY_NAME
+    )
     last: datetime | None = None
     on_sheet = signed = False
     for n, entry in enumerate(visit.entries):

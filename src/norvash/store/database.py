@@ -8,8 +8,11 @@ from dataclasses import dataclass
 from pathlib import Path
 from urllib.parse import quote
 
+from norvash.core.names.changed import RENAMED
 from norvash.core.text.texts import compared
 from norvash.errors import NorvashError, Unavailable
+from norvash.store.renaming import rename_kept
+from norvash.store.step_values import grade_at_6
 from norvash.store.trouble import DatabaseError, trouble_of, unavailable
 
 Row = sqlite3.Row
@@ -109,12 +112,15 @@ def migrate(conn: Connection) -> int:
     steps = migrations()
     version = version_of(conn)
     conn.create_function("compared", 1, compared, deterministic=True)
-    conn.create_function("grade_of", 1, _grade_of, deterministic=True)
+    conn.create_function("grade_of", 1, grade_at_6, deterministic=True)
     conn.execute("pragma foreign_keys = off")
     try:
         for number, text in steps:
             if number > version:
                 _step(conn, number, text)
+        if RENAMED:
+            with transaction(conn):
+                rename_kept(conn)
     finally:
         conn.execute("pragma foreign_keys = on")
     return steps[-1][0]
@@ -131,15 +137,6 @@ def _step(conn: Connection, number: int, text: str) -> None:
         )
     conn.execute(f"pragma user_version = {number}")
     conn.execute("commit")
-
-
-def _grade_of(finding_id: str) -> str:
-    """Return the grade of a finding, of something put off that is none “plan”, empty for one that is not known."""
-    from norvash.core.sheet.stages.catalogue import FINDINGS
-
-    if not finding_id:
-        return "plan"
-    return FINDINGS[finding_id].grade if finding_id in FINDINGS else ""
 
 
 def version_of(conn: Connection) -> int:

@@ -1,23 +1,22 @@
 """Lives of findings: what stands on a motor from visit to visit, and what became of it."""
 
 from collections.abc import Iterable
-from dataclasses import replace
 from datetime import date
 
+from norvash.core.sheet.kept_finding import kept_finding, words_to_keep
 from norvash.core.sheet.life import KeptLife, Life
 from norvash.core.sheet.records import PutOff
-from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.store.database import Connection, Row
 
 
 def _kept(row: Row) -> KeptLife:
-    finding = FINDINGS[row["finding"]]
+    finding = kept_finding(row["finding"], words=row["words"], grade=row["grade"], part=row["part"])
     put_off = PutOff(row["who"], date.fromisoformat(row["due_on"])) if row["due_on"] else None
     return KeptLife(
         id=row["id"],
         sheet_id=row["sheet_id"] or "",
         position=row["position_number"],
-        finding=replace(finding, words=row["words"] or finding.words, grade=row["grade"]),
+        finding=finding,
         state=row["state"],
         put_off=put_off,
         why=row["why"],
@@ -29,7 +28,7 @@ def list_standing(conn: Connection, motor_id: str) -> tuple[KeptLife, ...]:
     rows = conn.execute(
         "select * from life where motor_id = :id and ended_act_id is null order by rowid", {"id": motor_id}
     )
-    return tuple(_kept(r) for r in rows if r["finding"] in FINDINGS)
+    return tuple(_kept(r) for r in rows)
 
 
 def life_id(sheet_id: str, life: Life) -> str:
@@ -44,18 +43,20 @@ def begin_lives(conn: Connection, motor_id: str, sheet_id: str, lives: Iterable[
     for life in lives:
         if _is_news(life, sheet_id):
             conn.execute(
-                """insert into life (id, motor_id, sheet_id, position_number, finding, grade, words, state, who, why)
-                   values (:id, :motor_id, :sheet_id, :position, :finding, :grade, :words, :state, '', '')
+                """insert into life (id, motor_id, sheet_id, position_number, finding, part, grade, words, state, who,
+                                     why)
+                   values (:id, :motor_id, :sheet_id, :position, :finding, :part, :grade, :words, :state, '', '')
                    on conflict (id) do update set grade = excluded.grade, words = excluded.words,
                        state = case when 'withdrawn' in (state, excluded.state) then excluded.state else state end""",
                 {
-                    "id": life_id(sheet_id, life),
+                    "id": life.kept.id if life.kept is not None else life_id(sheet_id, life),
                     "motor_id": motor_id,
                     "sheet_id": sheet_id,
                     "position": life.position,
                     "finding": life.finding.id,
+                    "part": life.finding.part.id,
                     "grade": life.finding.grade,
-                    "words": life.finding.words,
+                    "words": words_to_keep(life.finding),
                     "state": "withdrawn" if life.state == "withdrawn" else "open",
                 },
             )
@@ -96,7 +97,7 @@ def sign_lives(conn: Connection, sheet_id: str, lives: Iterable[Life], act_id: s
             {
                 "id": life.kept.id if life.kept is not None else life_id(sheet_id, life),
                 "grade": life.finding.grade,
-                "words": life.finding.words,
+                "words": words_to_keep(life.finding),
                 "state": life.state,
                 "who": put_off.who if put_off is not None else "",
                 "due_on": put_off.day.isoformat() if put_off is not None else None,

@@ -4,6 +4,7 @@ from typing import NamedTuple
 
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.given import Sight
+from norvash.core.sheet.kept_finding import kept_finding
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.store.database import Connection, Row
 
@@ -21,12 +22,16 @@ class Seen(NamedTuple):
         return self.position, self.finding
 
 
-_SEEN = """select f.round_id, f.position_number, f.seen, f.sight from round r join finding f on f.round_id = r.id
+_SEEN = """select f.round_id, f.position_number, f.seen, f.part, f.grade, f.words, f.sight
+           from round r join finding f on f.round_id = r.id
            where {} = :id and f.struck_act_id is null order by f.position_number, f.seen, f.sight"""
 
 
 def _seen(row: Row) -> Seen:
-    return Seen(row["position_number"], BY_SIGHT[row["seen"]], row["sight"])
+    found = BY_SIGHT.get(row["seen"]) or kept_finding(
+        row["seen"], words=row["words"], grade=row["grade"] or None, part=row["part"]
+    )
+    return Seen(row["position_number"], found, row["sight"])
 
 
 def seen_by_round(conn: Connection, motor_id: str) -> dict[str, list[Seen]]:
@@ -43,14 +48,24 @@ def list_seen(conn: Connection, round_id: str) -> tuple[Seen, ...]:
 
 
 def add_finding(
-    conn: Connection, finding_id: str, round_id: str, *, position: int, seen: str, sight: Sight, act_id: str
+    conn: Connection, finding_id: str, round_id: str, *, position: int, seen: Finding, sight: Sight, act_id: str
 ) -> None:
     """Keep what was seen on a brush; the same finding twice in one sight is kept once."""
     conn.execute(
-        """insert into finding (id, round_id, position_number, seen, sight, act_id)
-           values (:id, :round_id, :position, :seen, :sight, :act_id)
+        """insert into finding (id, round_id, position_number, seen, part, grade, words, sight, act_id)
+           values (:id, :round_id, :position, :seen, :part, :grade, :words, :sight, :act_id)
            on conflict (round_id, position_number, seen, sight) where struck_act_id is null do nothing""",
-        {"id": finding_id, "round_id": round_id, "position": position, "seen": seen, "sight": sight, "act_id": act_id},
+        {
+            "id": finding_id,
+            "round_id": round_id,
+            "position": position,
+            "seen": seen.id,
+            "part": seen.part.id,
+            "grade": seen.grade,
+            "words": seen.words,
+            "sight": sight,
+            "act_id": act_id,
+        },
     )
 
 

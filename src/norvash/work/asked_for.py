@@ -11,6 +11,9 @@ from norvash.errors import InputError
 from norvash.work.context import Context
 from norvash.work.standing import judge
 
+_NO_LOOK = "came from a figure, which a look does not prove"
+_NOT_KNOWN = "is not proven by a look at it alone"
+
 
 def check_asked(context: Context, field: Field, place: int, today: date) -> None:
     """Refuse a task that nothing on its motor asks for, and a fresh look at what no look can prove.
@@ -38,7 +41,7 @@ def _look_proves(context: Context, standing: tuple[Life, ...], at: At) -> None:
         raise InputError("Nothing like that stands here.", "Look at the list of what was found.", "value")
     if not life.by_sight:
         raise InputError(
-            f"“{life.finding.words}” came from a figure, which a look does not prove.",
+            f"“{life.finding.words}” {_NO_LOOK if life.finding.known else _NOT_KNOWN}.",
             f"{proof_asked(life).capitalize()}.",
             "value",
         )

@@ -9,6 +9,7 @@ from norvash.core.motor.figure_reading import as_length, check_together, read_fi
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import PositionPlan, read_positions
+from norvash.core.names.changed import name_now
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
 from norvash.store import motors, sheets
@@ -63,7 +64,7 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
                 "What you typed is kept: compare, then send it again.",
                 "version",
             )
-        stated = stated_figures(conn, context.motor, read_all(typed))
+        stated = stated_figures(conn, context.motor, {**context.stated.kept, **read_all(typed)})
         if UNIT_OF_USE.of(stated) != UNIT_OF_USE.of(context.stated):
             raise InputError(
                 "The unit of use cannot change once use is logged.",
@@ -160,7 +161,7 @@ def read_all(typed: Mapping[str, str]) -> dict[str, float | str]:
     """
     errors = Errors()
     read: dict[str, float | str] = {}
-    typed = dict(typed)
+    typed = {name_now("figure", name): text for name, text in typed.items()}
     if typed.get("limit_mm", "").strip().endswith("%"):
         with errors:
             new_mm = typed.get("new_mm", "").strip()

@@ -10,8 +10,8 @@ from typing import Any
 
 from norvash.core.brush.doubts import ANSWERS
 from norvash.core.motor.figure_fields import BY_NAME
+from norvash.core.sheet.kept_finding import kept_finding
 from norvash.core.sheet.signing import SIGNED_AS
-from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.decide import OUTCOME
 from norvash.core.text.words import counter_words, listed
 from norvash.core.use.counting import EVENTS
@@ -112,7 +112,7 @@ def _said_of(job: str, told: _Told) -> list[str]:
         return [f"of {told.before['typed']}: {_ANSWERS.get(told.after['answer'], told.after['answer']).lower()}"]
     if job == "note a finding":
         gone = "no longer " if told.after["taken back"] else ""
-        return [f"{told.after['position']} {gone}{BY_SIGHT[told.after['seen']].words}"]
+        return [f"{told.after['position']} {gone}{kept_finding(told.after['seen']).words}"]
     if job == "sign a sheet" and "sheet" in told.after:
         open_too = f" with something open: {told.after['why']}" if told.after["why"] else ""
         outcome = dict(OUTCOME.choices).get(told.after["outcome"], "")

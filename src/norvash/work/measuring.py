@@ -9,6 +9,7 @@ from norvash.core.brush.readings import Reading, read
 from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import Round
+from norvash.core.names.changed import name_now
 from norvash.core.sheet.done import worked_on
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
@@ -177,18 +178,19 @@ def note(
     What is seen after work on it is as left. Raises: InputError for a finding that is not in the list, NeedsAnswer
     where taking it back would end one that is to be decided, Conflict for a signed sheet.
     """
-    if noticed not in BY_SIGHT:
+    found = BY_SIGHT.get(name_now("finding", noticed))
+    if found is None:
         raise InputError("This finding is not known.", "Choose one from the list.", "seen")
 
     def prepare() -> _Noted:
         context = _open(conn, sheet_id, act.at)
-        plan, finding = _plan(context, position), BY_SIGHT[noticed]
+        plan, finding = _plan(context, position), found
         sheet, told = sheet_of(conn, context, sheet_id), context.state.told
         touched = worked_on(finding, position, sheet, told.new)
         row = _round_for(context, sheet_id, "left" if touched else "found")
         there = list(seen.list_seen(conn, row.id))
         sight: Sight = "left" if touched else "found"
-        if gone and not any((s.position, s.finding.id, s.sight) == (position, noticed, sight) for s in there):
+        if gone and not any((s.position, s.finding.id, s.sight) == (position, finding.id, sight) for s in there):
             sight = "found"
         this = seen.Seen(position, finding, sight)
         now = [s for s in there if s != this] if gone else [*(s for s in there if s != this), this]
@@ -200,11 +202,9 @@ def note(
 
     def body(act: Act, made: _Noted) -> Change:
         if gone:
-            seen.strike_finding(conn, made.row.id, position=position, seen=noticed, sight=made.sight, act_id=act.id)
+            seen.strike_finding(conn, made.row.id, position=position, seen=found.id, sight=made.sight, act_id=act.id)
         else:
-            seen.add_finding(
-                conn, act.id, made.row.id, position=position, seen=noticed, sight=made.sight, act_id=act.id
-            )
+            seen.add_finding(conn, act.id, made.row.id, position=position, seen=found, sight=made.sight, act_id=act.id)
         keep(conn, made.judged)
         after = {"position": made.plan.label, "seen": noticed, "taken back": gone}
         return Change(sheet_id, {}, after, made.context.motor.id)

@@ -8,6 +8,7 @@ from norvash.core.commutator.figures_after_cut import figures_since
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_reading import check_together
 from norvash.core.motor.figures import Figures
+from norvash.core.motor.in_force import unread_of
 from norvash.core.motor.positions import PositionPlan, even_positions, read_positions
 from norvash.core.rules.book import Rulebook
 from norvash.core.text.quantities import parse_count
@@ -49,7 +50,8 @@ def save_type(
 
     def prepare() -> _Type:
         made = _named(conn, MotorType(type_id or act.id, "", motor_class), name)
-        seq, figures = stamps.seq_of_type(conn, made.id), read_all(typed)
+        kept = unread_of(motors.type_figures(conn, made.id))
+        seq, figures = stamps.seq_of_type(conn, made.id), kept | read_all(typed)
         check_together(Figures({}, figures, TEMPLATES[motor_class].lends))
         stands = motors.type_positions(conn, type_id) if type_id else even_positions(_count(brushes, motor_class))
         book = rulebook(conn)

@@ -10,6 +10,7 @@ from norvash.core.forecast.past_set import PastSet
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, MEASURED_WITH, NEW_MM, UNIT_OF_USE
 from norvash.core.motor.figures import Figures
+from norvash.core.names.changed import name_now
 from norvash.core.planning.interval_table import IntervalTable
 from norvash.core.planning.policies import ASKS, KINDS
 from norvash.core.planning.policy import Policy
@@ -115,6 +116,7 @@ def add_policy(
 
     Raises: InputError at the field.
     """
+    kind = name_now("policy", kind)
     if kind not in KINDS:
         raise InputError("This kind of policy is not known.", "Choose one from the list.", "kind")
     content = {

@@ -3,6 +3,7 @@
 Or return to the default.
 """
 
+from norvash.core.names.changed import answer_now, name_now
 from norvash.core.rules.book import CLASSES, Override, Rulebook
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import words_of
@@ -23,15 +24,15 @@ def set_rule(conn: Connection, act: Act, rule_id: str, *, scope: str, scope_id: 
 
     def body(act: Act) -> Change:
         book = rulebook(conn)
-        book.rule(rule_id)
+        name = book.rule(name_now("rule", rule_id)).id
         value = _figure(text)
-        book.check(rule_id, value)
+        book.check(name, value)
         return _override(
             conn,
             act,
             book,
             Override(
-                rule_id=rule_id,
+                rule_id=name,
                 scope=scope,
                 scope_id=_target(conn, scope, scope_id)[0],
                 value=value,
@@ -55,16 +56,18 @@ def set_school(conn: Connection, act: Act, school_id: str, *, scope: str, scope_
     def body(act: Act) -> Change:
         book = rulebook(conn)
         target, motor_class = _target(conn, scope, scope_id)
-        book.school(school_id).check(key, motor_class)
+        school = book.school(name_now("school", school_id))
+        option = answer_now("option", school.id, key)
+        school.check(option, motor_class)
         made = Override(
-            rule_id=school_id,
+            rule_id=school.id,
             scope=scope,
             scope_id=target,
             value=0.0,
             person="",
             day="",
             why=words_of("why", why, "The reason"),
-            word=key,
+            word=option,
         )
         return _override(conn, act, book, made)
 

@@ -34,10 +34,11 @@ NOT_SAID = Seeing()
 
 @dataclass(frozen=True)
 class _Entered(Prepared):
-    """An entry as it is to be kept: what stood there, the entry, and the motor judged by it, None where nothing follows
-    from it.
+    """An entry as it is to be kept: its field, what stood there, the entry, and the motor judged by it, None where
+    nothing follows from it.
     """
 
+    field_id: str
     before: Given | None
     given: Given
     judged: Judged | None
@@ -85,7 +86,7 @@ def enter(
             sight=sight,
         )
         if sight == "asked":
-            return _Entered(context, there, given, None)
+            return _Entered(context, field.id, there, given, None)
         judged, stood = _judged_by(conn, context, field, place, given), _overwritten(field, there, given, sheet)
         if judged is not None and stood is not None:
             before = judge(context, act.at.date()).found.lives
@@ -94,15 +95,15 @@ def enter(
                 given = replace(given, slip=was_slip, sight=sight_now)
                 there = sheet.written.get((field.id, place, sight_now))
                 judged = _judged_by(conn, context, field, place, given)
-        return _Entered(context, there, given, judged)
+        return _Entered(context, field.id, there, given, judged)
 
     def body(act: Act, made: _Entered) -> Change:
         motor_id, given = made.context.motor.id, made.given
-        entries.add_entry(conn, act.id, sheet_id, field=field_id, place=place, given=given, act_id=act.id)
+        entries.add_entry(conn, act.id, sheet_id, field=made.field_id, place=place, given=given, act_id=act.id)
         if made.judged is not None:
             keep(conn, made.judged)
         sighted = {} if given.sight == "found" else {"sight": given.sight}
-        after = {"field": field_id, "place": place, "typed": given.typed, **sighted, **kept(given.record)}
+        after = {"field": made.field_id, "place": place, "typed": given.typed, **sighted, **kept(given.record)}
         return Change(act.id, {"typed": made.before.typed} if made.before else {}, after, motor_id)
 
     typed = {
@@ -147,7 +148,8 @@ def _read(
     field: Field, place: int, text: str, more: Mapping[str, str], *, context: Context, sheet: Sheet, today: date
 ) -> Read:
     read = read_entry(field, text, more, facts=context.facts, rules=context.rules, today=today)
-    refuse(field, place, word=read.word, number=read.number, sheet=sheet, rules=context.rules)
+    told = context.state.told
+    refuse(field, place, word=read.word, number=read.number, sheet=sheet, told=told, rules=context.rules)
     if field is not CUT_DONE or read.number is None:
         return read
     from norvash.core.sheet.stages.commutator.cut_made import cut_record
@@ -214,7 +216,7 @@ def kept_field(field_id: str) -> Field:
 
 def _field(field_id: str, place: int, context: Context, *, taken_back: bool) -> Field:
     field = field_of(field_id)
-    if field is None or field_id == SAFE.confirmed.id:
+    if field is None or field is SAFE.confirmed:
         raise NotFound(f"A sheet has no “{field_id[:60]}”.", "Enter it on the sheet's page.", "field")
     if not field.is_offered(context.facts, context.rules) and not taken_back:
         raise InputError(
@@ -222,8 +224,8 @@ def _field(field_id: str, place: int, context: Context, *, taken_back: bool) -> 
             "Its class and figures decide what is asked for.",
             "value",
         )
-    gate = next((g for g in GATES.values() if g.named(field_id) is not None), None)
-    if gate is not None and not taken_back and not gate.asks(field_id, context.facts, context.rules):
+    gate = next((g for g in GATES.values() if g.named(field.id) is not None), None)
+    if gate is not None and not taken_back and not gate.asks(field.id, context.facts, context.rules):
         raise InputError(
             f"This step of “{gate.words}” is not asked of this motor.", "Tick those that are shown.", "value"
         )

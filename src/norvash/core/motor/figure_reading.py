@@ -18,6 +18,7 @@ from norvash.core.motor.figure_fields import (
 )
 from norvash.core.motor.figure_tables import speed_taps, spring_table
 from norvash.core.motor.figures import Figures
+from norvash.core.names.changed import answer_now
 from norvash.core.rules.book import GEARED
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
@@ -58,7 +59,8 @@ def _number(field: Number, text: str) -> float:
     return value
 
 
-def _word(field: Word, text: str) -> str:
+def _word(field: Word, typed: str) -> str:
+    text = answer_now("word", field.name, typed)
     if field is SPRING_TABLE:
         spring_table(text)
     if field is SPEED_TAPS:

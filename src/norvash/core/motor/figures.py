@@ -25,11 +25,16 @@ class Known:
 
 
 class Figures:
-    """The figures in force for one motor: its own first, then its type's, then its class's defaults."""
+    """The figures in force for one motor: its own first, then its type's, then its class's defaults.
+
+    `unread` are those that it or its type states and only another version can read; `kept` those of its own.
+    """
 
     def __init__(
         self, own: Mapping[str, float | str], of_type: Mapping[str, float | str], lent: Mapping[str, float | str]
     ) -> None:
+        self.unread: frozenset[str] = frozenset()
+        self.kept: Mapping[str, float | str] = {}
         self.known: dict[str, Known] = {}
         for source, basis in ((lent, LENT), (of_type, "type"), (own, "this motor")):
             self.known.update({name: Known(value, basis) for name, value in source.items()})
@@ -37,7 +42,7 @@ class Figures:
     @property
     def own(self) -> dict[str, float | str]:
         """Return what the motor states itself."""
-        return {name: known.value for name, known in self.known.items() if known.basis == "this motor"}
+        return {name: k.value for name, k in self.known.items() if k.basis == "this motor"} | dict(self.kept)
 
     @property
     def own_words(self) -> dict[str, str]:
@@ -47,5 +52,6 @@ class Figures:
     def changed(self, values: Mapping[str, float | str], basis: str) -> "Figures":
         """Return the figures with some of them replaced, and where those come from."""
         made = Figures({}, {}, {})
+        made.unread, made.kept = self.unread, self.kept
         made.known = {**self.known, **{name: Known(value, basis) for name, value in values.items()}}
         return made

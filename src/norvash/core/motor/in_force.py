@@ -3,8 +3,10 @@
 from collections.abc import Mapping
 
 from norvash.core.motor.classes import TEMPLATES, Template
+from norvash.core.motor.figure import Word
 from norvash.core.motor.figure_fields import (
     ACTIVE_MONTHS,
+    BY_NAME,
     EXPECTED_LIFE_UNITS,
     SECONDS_PER_START,
     STARTS_PER_HOUR,
@@ -23,8 +25,30 @@ def figures_in_force(motor_class: str, own: Stated, of_type: Stated) -> Figures:
     """Return a motor's figures: its own, then its type's, then its class's.
 
     A life that the type or the class states in another unit of use is converted into the motor's own, by its seconds
-    per start, its starts per hour or its usual week, else by those that its class lends.
+    per start, its starts per hour or its usual week, else by those that its class lends. What only another version can
+    read is not in force.
     """
+    found = _in_force(motor_class, _read(own), _read(of_type))
+    kept = unread_of(own)
+    found.unread, found.kept = frozenset((*kept, *unread_of(of_type))), kept
+    return found
+
+
+def unread_of(stated: Stated) -> dict[str, float | str]:
+    """Return the figures that only another version can read: no form shows them, and they stay as they are."""
+    return {name: value for name, value in stated.items() if not _is_read(name, value)}
+
+
+def _read(stated: Stated) -> Stated:
+    return {name: value for name, value in stated.items() if _is_read(name, value)}
+
+
+def _is_read(name: str, value: float | str) -> bool:
+    figure = BY_NAME.get(name)
+    return figure is not None and not (isinstance(figure, Word) and figure.choices and value not in figure.choices)
+
+
+def _in_force(motor_class: str, own: Stated, of_type: Stated) -> Figures:
     template = TEMPLATES[motor_class]
     found = Figures(own, of_type, template.lends)
     unit, life = UNIT_OF_USE.of(found), EXPECTED_LIFE_UNITS.name

@@ -48,9 +48,11 @@ def last_check(state: MotorState) -> tuple[float, date]:
 
 
 def dues(state: MotorState, policies: Sequence[Policy], rules: MotorRules) -> tuple[Due, ...]:
-    """Return what each policy asks for, and the calendar limit that every motor has."""
+    """Return what each policy asks for, and the calendar limit that every motor has; one of a kind that only another
+    version knows asks for nothing here.
+    """
     since_units, since_on = last_check(state)
-    found = [_due(p, state, since_units, since_on) for p in policies]
+    found = [_due(p, state, since_units, since_on) for p in policies if p.kind in KINDS]
     if not any(p.kind == "calendar" for p in policies):
         rule_id = "look.calendar-hard" if WHERE_IT_STANDS.of(state.figures) in _WORKS_LATE else "look.calendar"
         months = int(rules[rule_id])

@@ -169,13 +169,15 @@ class Rulebook:
         return Figure(rule.id, rule.words, rule.default_for(motor_class, variant), rule.unit, basis)
 
     def choice(self, school_id: str, motor_class: str | None = None, type_id: str = "", motor_id: str = "") -> Choice:
-        """Return the school that applies, with its basis in words; one that the class refuses does not.
+        """Return the school that applies, with its basis in words; one that the class refuses, or that only another
+        version knows, does not.
 
         Raises: NotFound.
         """
         school = self.school(school_id)
         found, words = self._override(school_id, motor_class, type_id, motor_id)
-        if found is not None and found.word not in school.refused.get(motor_class or "", ()):
+        holds = found is not None and found.word in dict(school.options)
+        if found is not None and holds and found.word not in school.refused.get(motor_class or "", ()):
             return Choice(school, found.word, f"{words}, {found.person}, {found.day}")
         return Choice(school, school.default, "default")
 

@@ -160,6 +160,11 @@ class Pick(Words):
     plainly: bool = False
     why: bool = False
 
+    def of(self, sheet: Sheet, place: int = 0) -> str:
+        """Return the answer on a sheet, empty without one, or where only another version knows it."""
+        word = super(Pick, self).of(sheet, place)
+        return word if word and any(word == answer for answer, _ in self.choices) else ""
+
 
 @dataclass(frozen=True, slots=True, kw_only=True, eq=False)
 class Noticed(Pick):

@@ -18,7 +18,8 @@ class Finding:
     `tasks` are the work that it leads to, `shows` the sign that it is, with its answer. With one that `never_runs`
     nothing gets power; one that `ends_in_cut` says nothing where no copper is left to be cut. One `of_brush` goes with
     the brush that it is on, and the first reading of a new one proves that. With one that `holds_brush` the brush does
-    not follow its wear: its reading proves nothing.
+    not follow its wear: its reading proves nothing. One that is not `known` was kept by another version: nothing here
+    finds or proves it.
     """
 
     id: str
@@ -32,6 +33,7 @@ class Finding:
     ends_in_cut: bool = field(default=False, compare=False)
     of_brush: bool = field(default=False, compare=False)
     holds_brush: bool = field(default=False, compare=False)
+    known: bool = field(default=True, compare=False)
 
     @property
     def renews(self) -> bool:

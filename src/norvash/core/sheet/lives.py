@@ -18,7 +18,9 @@ from norvash.core.sheet.stages.decide import decision
 from norvash.core.sheet.stages.rework import REPAIR, TEMPORARY, gone
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.task import Task
+from norvash.core.sheet.unread import holds_unread
 from norvash.core.sheet.walk import upstream
+from norvash.core.sheet.whole_look import looked_at_whole, renewed_whole
 from norvash.core.verdict.grades import GRADES, Grade
 
 # Of equally grave ones the parts speak in the order of the stages.
@@ -36,7 +38,9 @@ def lives(told: Told, worn_found: Grade | None = None, worn_now: Grade | None = 
     else:
         visit = _Visit(told.sheet, told, {**told.found, **_worn(worn_found)}, {**told.now, **_worn(worn_now)})
         made = [visit.life(at) for at in visit.every]
-    return tuple(sorted(made, key=lambda x: (-GRADES.index(x.finding.grade), _ORDER[x.finding.id], x.position)))
+    return tuple(
+        sorted(made, key=lambda x: (-GRADES.index(x.finding.grade), _ORDER.get(x.finding.id, len(_ORDER)), x.position))
+    )
 
 
 def _worn(grade: Grade | None) -> Mapping[At, Finding]:
@@ -136,6 +140,8 @@ class _Visit:
         return decided or (TEMPORARY.given(self.sheet, position) if finding.id == REPAIR.id else None)
 
     def _done(self, kept: KeptLife | None, finding: Finding, decided: Given | None) -> tuple[Given, ...]:
+        if not finding.known:
+            return renewed_whole(finding.part, self.tasks)
         done = done_by(finding, self.tasks)
         if finding.of_brush and not done:
             done = self.tasks.get(FIT_SET, ())
@@ -148,6 +154,8 @@ class _Visit:
 
         What a motor brings from an earlier visit is also proven by what is found at this one.
         """
+        if not finding.known:
+            return
         looked = gone(finding.id).given(self.sheet, at[0])
         if looked is not None:
             yield looked
@@ -171,6 +179,8 @@ class _Visit:
     def _by_sight(self, finding: Finding, position: int) -> bool:
         """Tell whether it is proven by a fresh look: one that no figure can be, or that no figure was at this visit."""
         told = [f for f in TOLD_BY.get(finding.id, ()) if f.id != finding.look]
+        if not finding.known:
+            return False
         if finding.id not in SEEN and (told or finding.of_brush):
             return finding.id == FACE_CUT.id
         read = (g for f in told for g in self._read(f, position, ("found",)))
@@ -181,7 +191,7 @@ class _Visit:
         done = max((g.at for g in life.done), default=self.sheet.at)
         since = life.finding.id == SET_WORN.id or any(g.at >= done for g in life.proof)
         again = life.at in self.now and bool(life.done) and since and not self._waits(life)
-        state = self._state(life, again=again)
+        state = self._state(life, again=again) if life.finding.known else self._state_of_unknown(life)
         return replace(life, state=state, measured_again=again and state == "open")
 
     def _state(self, life: Life, *, again: bool) -> State:
@@ -194,11 +204,29 @@ class _Visit:
         if not self._waits(life):
             if self._proven(life):
                 return "proven"
-            if not stands and not self._carried(life.kept):
+            if not stands and not self._carried(life.kept) and not holds_unread(self.sheet):
                 return "withdrawn"
         if self._is_put_off(life):
             return "put off"
         return "done not proven" if not again and (life.done or self._was_done(life)) else "open"
+
+    def _state_of_unknown(self, life: Life) -> State:
+        """Return the state of a finding that only another version knows: nothing of this one finds or proves it.
+
+        It ends by a drop after a whole look at its part, one of stop only with the part renewed.
+        """
+        looked = looked_at_whole(self.sheet, life.finding.part, measured=self.told.measured)
+        dropped = life.decided is not None and life.decided.word == "dropped" and life.finding.grade != "stop"
+        if dropped and looked:
+            return "dropped"
+        renewed = self._new_at(life) if life.position else bool(life.done) and looked
+        if renewed:
+            return "proven"
+        if life.kept is not None and life.kept.state == "withdrawn":
+            return "withdrawn"
+        if self._is_put_off(life):
+            return "put off"
+        return "done not proven" if life.done or self._was_done(life) else "open"
 
     def _waits(self, life: Life) -> bool:
         """Tell whether a figure that is read anew after any work is still that from before the work on a finding: then

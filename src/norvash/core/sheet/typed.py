@@ -7,6 +7,7 @@ from functools import singledispatch
 
 from norvash.core.commutator.bars import check_bars, read_map, write_map
 from norvash.core.motor.figure_fields import BARS, LENGTH_UNIT
+from norvash.core.names.changed import answer_now
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import (
@@ -28,8 +29,8 @@ from norvash.core.sheet.field import (
 )
 from norvash.core.sheet.permit import MOST_TEXT, part_of, read_permit
 from norvash.core.sheet.records import PaintedMap, PutOff, Readings, Record, TaskDone, Why
-from norvash.core.sheet.stages.catalogue import FINDINGS, RECORDED_BY, TASKS
-from norvash.core.sheet.stages.decide import DECISIONS, decided_finding
+from norvash.core.sheet.stages.catalogue import RECORDED_BY, TASKS
+from norvash.core.sheet.stages.decide import DECISIONS
 from norvash.core.sheet.stages.rework import done_task
 from norvash.core.text.columns import read_column
 from norvash.core.text.quantities import MOST_OHM, parse
@@ -110,19 +111,20 @@ def _tick(_field: Tick, asked: _Asked) -> Read:
 
 @_read.register
 def _pick(field: Pick, asked: _Asked) -> Read:
-    if asked.text not in dict(field.choices):
+    picked = answer_now("answer", field.id, asked.text)
+    if picked not in dict(field.choices):
         raise InputError(
             f"“{asked.text[:40]}” is not an answer to “{field.label}”.", "Choose one of those shown.", "value"
         )
-    if asked.text in field.refused:
-        raise InputError(f"Refused: {field.refused[asked.text]}.", "Use one of the others.", "value")
-    forbidden = field.forbids(asked.facts, asked.rules).get(asked.text)
+    if picked in field.refused:
+        raise InputError(f"Refused: {field.refused[picked]}.", "Use one of the others.", "value")
+    forbidden = field.forbids(asked.facts, asked.rules).get(picked)
     if forbidden is not None:
         raise InputError(f"Not possible: {forbidden}.", "Choose one of those that are shown.", "value")
     if field.why:
         why = part_of(asked.more, "why", "Say why: the reason stands beside the verdict")
-        return Read(asked.text, asked.text, None, Why(why))
-    return Read(asked.text, asked.text)
+        return Read(picked, picked, None, Why(why))
+    return Read(picked, picked)
 
 
 @_read.register
@@ -188,20 +190,13 @@ def _short_enough(field: Field, asked: _Asked) -> None:
 
 
 @_read.register
-def _decide(field: Decision, asked: _Asked) -> Read:
-    """Return a decision; what stops a motor is not dropped."""
-    finding = decided_finding(field)
-    if asked.text not in DECISIONS or finding not in FINDINGS:
+def _decide(_field: Decision, asked: _Asked) -> Read:
+    """Return a decision."""
+    if asked.text not in DECISIONS:
         raise InputError("This decision is not known.", "Choose one of " + ", ".join(DECISIONS.values()) + ".", "value")
     if asked.text == "deferred":
         return Read(asked.text, asked.text, None, _put_off(asked.more, asked.today))
     if asked.text == "dropped":
-        if FINDINGS[finding].grade == "stop":
-            raise InputError(
-                f"“{FINDINGS[finding].words}” takes it out of service: that is not dropped.",
-                "Do it, or put it off with the motor out of service.",
-                "value",
-            )
         return Read(asked.text, asked.text, None, Why(part_of(asked.more, "why", "Say why it is not needed")))
     return Read(asked.text, asked.text)
 

@@ -4,6 +4,7 @@ from collections.abc import Callable, Mapping
 from dataclasses import MISSING, dataclass, field, fields
 from typing import Any
 
+from norvash.core.names.changed import name_now
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError, NotFound
 
@@ -72,7 +73,7 @@ def find(sums: Mapping[str, Sum], name: str) -> Sum:
     Raises: NotFound with the names there are.
     """
     try:
-        return sums[name]
+        return sums[name_now("sum", name)]
     except KeyError:
         raise NotFound(f"There is no sum “{name}”.", "Use one of: " + ", ".join(sums) + ".") from None
 

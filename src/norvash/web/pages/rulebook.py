@@ -10,6 +10,7 @@ from norvash.core.diagnosis.causes import CAUSES, SURROUNDINGS
 from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.ranking import strengths
 from norvash.core.diagnosis.signs import SIGNS
+from norvash.core.names.changed import KEPT_BY_ANOTHER
 from norvash.core.rules.book import CLASSES, MotorRules, Override, Rulebook
 from norvash.core.rules.brushes import GRADE_FROM
 from norvash.core.rules.catalogue import GROUPS, RULES, SCHOOLS_BY_ID, shipped
@@ -140,9 +141,11 @@ def _page(
 
 def _said(override: Override) -> str:
     """Return what was set in place of a default, in words."""
-    if override.rule_id in SCHOOLS_BY_ID:
-        return SCHOOLS_BY_ID[override.rule_id].words(override.word)
-    return figure_said(override.value, RULES[override.rule_id].unit)
+    school = SCHOOLS_BY_ID.get(override.rule_id)
+    if school is not None:
+        return dict(school.options).get(override.word, f"{override.word}, {KEPT_BY_ANOTHER}")
+    rule = RULES.get(override.rule_id)
+    return figure_said(override.value, rule.unit) if rule is not None else f"{override.value:g}, {KEPT_BY_ANOTHER}"
 
 
 def _names(conn: Connection, book: Rulebook) -> dict[tuple[str, str], str]:

@@ -6,7 +6,8 @@ from functools import cached_property
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.proving import STATE_WORDS, proof_asked, said_by
-from norvash.core.sheet.stages.catalogue import TOLD_BY, stage_of
+from norvash.core.sheet.stages.catalogue import STAGES, TOLD_BY, stage_of
+from norvash.core.sheet.stages.decide import STAGE as DECIDE
 from norvash.core.sheet.stages.decide import decision
 from norvash.core.sheet.stages.rework import gone
 from norvash.web.stages.fields import Entry, entry
@@ -64,6 +65,8 @@ class LifeShown:
     def stage(self) -> str:
         """Return the stage where its figure is measured again, empty for one that is proven by sight."""
         finding = self.life.finding
+        if not finding.known:
+            return next((s.id for s in STAGES if finding.part in s.parts), DECIDE.id)
         if self.life.by_sight:
             return ""
         if finding.of_brush:

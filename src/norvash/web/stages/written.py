@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from norvash.core.names.changed import KEPT_BY_ANOTHER, left_of
 from norvash.core.sheet.field import BEARINGS, SIDES, Field
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.given import Given
@@ -40,7 +41,18 @@ def written(shown: SheetPage, only: Stage | None = None) -> list[tuple[str, list
         what = f"{acts.get(field_id) or _label(field)}{_where(shown, field, place)}"
         line = Written(what, _said(field, found), _said(field, left), last, field.sighted)
         made.setdefault(stage_of(field_id), []).append(line)
-    return [(s.words, made[s]) for s in STAGES if s in made]
+    return [*((s.words, made[s]) for s in STAGES if s in made), *(_no_more_asked(shown) if only is None else ())]
+
+
+def _no_more_asked(shown: SheetPage) -> list[tuple[str, list[Written]]]:
+    """Return what was entered in fields that no stage has any more: it is read as it was typed, and not judged."""
+    lines = []
+    for (name, place, _), given in sorted(shown.sheet.written.items(), key=lambda e: e[1].at):
+        if field_of(name) is None and given.typed:
+            left = left_of("field", name)
+            words = left.words if left is not None else f"{name}, {KEPT_BY_ANOTHER}"
+            lines.append(Written(f"{words}{f' {place}' if place else ''}", given.typed, "", given, sighted=False))
+    return [("No longer judged", lines)] if lines else []
 
 
 def _said(field: Field, given: Given | None) -> str:

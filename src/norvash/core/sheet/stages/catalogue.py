@@ -3,6 +3,7 @@
 from functools import lru_cache
 from types import MappingProxyType
 
+from norvash.core.names.changed import name_now
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import call_in, close, decide, record, rework, safe, sign
@@ -45,15 +46,19 @@ _OWNER = MappingProxyType({f.id: s for s in STAGES for f in s.all_fields})
 
 @lru_cache(maxsize=4096)
 def field_of(field_id: str) -> Field | None:
-    """Return a field by its id; steps of gates, decisions and what was put off are named as they come."""
-    if field_id in FIELD_BY_ID:
-        return FIELD_BY_ID[field_id]
-    return next((found for s in STAGES if (found := s.named_field(field_id)) is not None), None)
+    """Return a field by its id, an earlier one too; steps of gates, decisions and what was put off are named as they
+    come.
+    """
+    name = name_now("field", field_id)
+    if name in FIELD_BY_ID:
+        return FIELD_BY_ID[name]
+    return next((found for s in STAGES if (found := s.named_field(name)) is not None), None)
 
 
 @lru_cache(maxsize=4096)
 def stage_of(field_id: str) -> Stage | None:
     """Return the stage at which a field is entered, None where there is no such field."""
-    if field_id in _OWNER:
-        return _OWNER[field_id]
-    return next((s for s in STAGES if s.named_field(field_id) is not None), None)
+    name = name_now("field", field_id)
+    if name in _OWNER:
+        return _OWNER[name]
+    return next((s for s in STAGES if s.named_field(name) is not None), None)

@@ -5,7 +5,6 @@ from dataclasses import dataclass
 
 from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.field import Field
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
@@ -32,15 +31,11 @@ class Run:
 
 def points_of(sheet: Sheet) -> tuple[Point, ...]:
     """Return the points of a run in their order."""
-
-    def read(field: Field, place: int) -> float | None:
-        given = field.given(sheet, place)
-        return None if given is None else given.number if given.number is not None else float(given.word)
-
     made = []
     for place in sorted({p for f in POINT for p in f.places(sheet)}):
-        volts, amps, rpm, sparks = (read(f, place) for f in (RUN_V, RUN_A, RUN_RPM, SPARKS))
-        seen = None if sparks is None else int(sparks)
+        volts, amps, rpm = (f.of(sheet, place) for f in (RUN_V, RUN_A, RUN_RPM))
+        sparks = SPARKS.of(sheet, place)
+        seen = int(sparks) if sparks else None
         point = Point(place=place, volts=volts, amps=amps, rpm=rpm, sparks=seen)
         made += [point] if point.measured or seen is not None else []
     return tuple(made)
