@@ -16,7 +16,8 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.demo.playhouse import prepare
 from norvash.store import people, rounds
-from norvash.store.database import Connection, connect, migrate, transaction
+from norvash.store.database import Connection, connect, transaction
+from norvash.store.ready import migrate
 from norvash.store.rounds import ReadingRow
 from norvash.work.acting import Act
 from norvash.work.logging_use import log_use

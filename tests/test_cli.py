@@ -30,10 +30,10 @@ def test_cases_of_a_file_are_forecast_in_their_order(
 
 
 WRONG = {
-    "not JSON": ("{", "not JSON"),
+    "not JSON": ("{", "not whole JSON"),
     "no list": ("[1]", "Case 1: This is not an object"),
     "a field missing": ('[{"brushes": 2}]', "[new_length_mm]"),
-    "not text": ("\udc81", "cannot be read"),
+    "not text": ("\udc81", "not text in UTF-8"),
 }
 
 

@@ -5,6 +5,7 @@ import gc
 import json
 import socket
 import sys
+from contextlib import closing
 from datetime import date, datetime
 from pathlib import Path
 from typing import Any
@@ -14,6 +15,7 @@ from norvash.store.trouble import DatabaseError, trouble_of
 
 _DEMO_DB = Path("var/demo.db")
 _PROOF = "<!-- proof -->"
+_MOST_CASES_BYTES = 50_000_000
 
 
 def _say(error: NorvashError) -> int:
@@ -64,7 +66,6 @@ def serve(given: argparse.Namespace) -> None:
     """Serve a database of your own."""
     from norvash.store.lock import held_alone
 
-    given.db.parent.mkdir(parents=True, exist_ok=True)
     with held_alone(given.db, "being served"):
         _run(given.db, given.host, given.port, given.allow, given.gauge, log=True)
 
@@ -76,7 +77,6 @@ def demo(given: argparse.Namespace) -> None:
     from norvash.devices.gauge_process import standin
     from norvash.store.lock import held_alone
 
-    given.db.parent.mkdir(parents=True, exist_ok=True)
     with held_alone(given.db, "being served"), standin(GAUGE_VALUES) as gauge:
         print(f"Demo data: {prepare(given.db, reset=given.reset)}", flush=True)
         print(f'A stand-in gauge is on {gauge}; norvash press {gauge} "17.42 mm" measures with it.', flush=True)
@@ -85,7 +85,7 @@ def demo(given: argparse.Namespace) -> None:
 
 def check(given: argparse.Namespace) -> int:
     """Check that a database is whole; nothing is written, and it may be served meanwhile."""
-    from norvash.store.database import look_at
+    from norvash.store.ready import look_at
 
     found = look_at(_there(given.db), thoroughly=True)
     for line in found.faults:
@@ -140,12 +140,10 @@ def forecast_cases(given: argparse.Namespace) -> None:
     """Forecast the cases of a file: a JSON list in, a list of results out."""
     from norvash.core.forecast.model import forecasts
     from norvash.core.forecast.plain import cases_of, plain_of
+    from norvash.exchange.json_text import as_text, read_at_most, read_json
 
-    try:
-        text = given.cases.read_text(encoding="utf-8-sig")
-    except (OSError, UnicodeDecodeError) as error:
-        raise NorvashError(f"“{given.cases}” cannot be read ({error}).", "Give a JSON file in UTF-8.") from None
-    cases = cases_of(_json_of(text, "Write a list of cases, each an object with new_length_mm, limit_mm and so on."))
+    text = as_text(read_at_most(given.cases, _MOST_CASES_BYTES))
+    cases = cases_of(read_json(text, "Write a list of cases, each an object with new_length_mm, limit_mm and so on."))
     print(json.dumps([plain_of(f) for f in forecasts(cases)], indent=1))
 
 
@@ -174,9 +172,10 @@ def prove(given: argparse.Namespace) -> None:
 def sheet_export(given: argparse.Namespace) -> None:
     """Write a sheet as the file that plays it."""
     from norvash.exchange.visit_export import export_text
-    from norvash.store.database import connect
+    from norvash.store.ready import open_to_read
 
-    print(export_text(connect(_there(given.db), read_only=True), given.id))
+    with closing(open_to_read(_there(given.db))) as conn:
+        print(export_text(conn, given.id))
 
 
 def sheet_play(given: argparse.Namespace) -> int:
@@ -196,24 +195,18 @@ def _there(db: Path) -> Path:
 
 def _rules_of(db: Path) -> Any:
     from norvash.core.rules.book import MotorRules
-    from norvash.store.database import connect
+    from norvash.store.ready import open_to_read
     from norvash.work.rulebook import rulebook
 
-    return MotorRules(rulebook(connect(_there(db), made=True)))
+    with closing(open_to_read(_there(db))) as conn:
+        return MotorRules(rulebook(conn))
 
 
 def _read_json() -> Any:
-    text = sys.stdin.read(1_000_001)
-    if len(text) > 1_000_000:
-        raise NorvashError("The input is over 1 MB.", "Send one JSON object with the inputs.")
-    return _json_of(text, 'Send one object like {"length_mm": 12.4}.')
+    from norvash.exchange.json_text import as_text, read_at_most, read_json
 
-
-def _json_of(text: str, remedy: str) -> Any:
-    try:
-        return json.loads(text)
-    except (ValueError, RecursionError) as error:
-        raise NorvashError(f"The input is not JSON ({error}).", remedy) from None
+    given = as_text(read_at_most(sys.stdin.buffer, 1_000_000))
+    return read_json(given, 'Send one object like {"length_mm": 12.4}.')
 
 
 def _parser() -> argparse.ArgumentParser:

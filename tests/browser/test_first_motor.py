@@ -10,7 +10,8 @@ from playwright.sync_api import Browser, Page, expect
 
 from conftest import Shop
 from live import Watch, served
-from norvash.store.database import connect, migrate
+from norvash.store.database import connect
+from norvash.store.ready import migrate
 from norvash.work.stating import SinceTyped
 from seen import brush, press
 

@@ -17,8 +17,9 @@ from conftest import NOW, Shop
 from norvash.errors import Conflict, NorvashError
 from norvash.store import motors
 from norvash.store.copies import back_up, restore
-from norvash.store.database import connect, fold_in, look_at, migrate, prepare
+from norvash.store.database import connect, fold_in
 from norvash.store.lock import held_alone
+from norvash.store.ready import look_at, migrate, prepare
 
 
 def tags(path: Path) -> list[str]:

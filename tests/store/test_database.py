@@ -7,7 +7,9 @@ import pytest
 
 from conftest import Shop
 from norvash.errors import NorvashError
-from norvash.store.database import connect, migrate, migrations, transaction
+from norvash.store.database import connect, transaction
+from norvash.store.ready import migrate
+from norvash.store.steps import steps
 
 
 def test_the_schema_is_strict_and_named_by_unit(shop: Shop) -> None:
@@ -26,7 +28,7 @@ def test_the_schema_is_strict_and_named_by_unit(shop: Shop) -> None:
 
 
 def test_migrating_twice_is_once(shop: Shop) -> None:
-    assert migrate(shop.conn) == migrate(shop.conn) == migrations()[-1][0]
+    assert migrate(shop.conn) == migrate(shop.conn) == steps()[-1][0]
     assert shop.conn.execute("pragma foreign_key_check").fetchall() == []
 
 

@@ -17,7 +17,8 @@ from norvash.core.sheet.stages.commutator.run_out import RUN_OUT
 from norvash.core.sheet.stages.decide import decision
 from norvash.errors import Conflict
 from norvash.store import entries
-from norvash.store.database import Connection, connect, prepare
+from norvash.store.database import Connection, connect
+from norvash.store.ready import prepare
 from norvash.store.records import kept
 from norvash.work.acting import Act
 from norvash.work.loading import load

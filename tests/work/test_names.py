@@ -13,8 +13,10 @@ from conftest import Shop
 from norvash.core.use.season import Window
 from norvash.errors import Conflict, InputError, NeedsAnswer
 from norvash.store import motors, people, standings
-from norvash.store.database import connect, migrate, migrations
+from norvash.store.database import connect
+from norvash.store.ready import migrate
 from norvash.store.standings import Sought
+from norvash.store.steps import steps
 from norvash.work.motor_types import save_type
 from norvash.work.site import join
 
@@ -74,7 +76,7 @@ def test_the_page_asks_and_keeps_what_was_typed(client: TestClient) -> None:
 def test_an_older_file_learns_what_its_names_are_compared_by(tmp_path: Path) -> None:
     path = tmp_path / "older.db"
     with closing(connect(path)) as conn:
-        for number, text in migrations()[:4]:
+        for number, text in steps()[:4]:
             conn.executescript(f"{text}; pragma user_version = {number}; pragma application_id = {0x4E6F7276};")
         conn.executescript("""
             insert into person (id, name, made_at) values ('p', 'Ines Torvald', '2026-01-01');

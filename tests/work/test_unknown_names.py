@@ -13,8 +13,9 @@ from norvash.core.names import changed
 from norvash.core.names.changed import Kind
 from norvash.core.sheet.gates import SAFE, usual_method
 from norvash.errors import InputError
-from norvash.store import database, renaming
-from norvash.store.database import connect, migrate
+from norvash.store import ready, renaming
+from norvash.store.database import connect
+from norvash.store.ready import migrate
 from norvash.work.changing_figures import change_figures
 from norvash.work.loading import load
 from pages import opened
@@ -195,7 +196,7 @@ def test_a_renamed_name_is_renamed_in_the_file(shop: Shop, monkeypatch: pytest.M
         "figure": {"segments": "bars"},
         "word": {"construction=in-series": "construction=series"},
     }
-    for module in (changed, database, renaming):
+    for module in (changed, ready, renaming):
         monkeypatch.setattr(module, "RENAMED", names)
     migrate(shop.conn)
     rewritten(shop, "update site set name = name")

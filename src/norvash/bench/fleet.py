@@ -10,7 +10,8 @@ from norvash.core.motor.positions import even_positions
 from norvash.core.motor.record import BrushSet
 from norvash.core.use.counting import Counted
 from norvash.store import motors, people, rounds, sets, use
-from norvash.store.database import Connection, connect, migrate, transaction
+from norvash.store.database import Connection, connect, transaction
+from norvash.store.ready import migrate
 from norvash.work.rulebook import rulebook
 from norvash.work.standing import refresh_all
 

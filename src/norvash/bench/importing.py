@@ -12,7 +12,8 @@ from norvash.exchange.hours_csv import guessed, read_lines
 from norvash.exchange.notes_csv import notes_table
 from norvash.exchange.sheets import read_sheet
 from norvash.store import motors, people, use
-from norvash.store.database import connect, migrate, transaction
+from norvash.store.database import connect, transaction
+from norvash.store.ready import migrate
 from norvash.work.acting import Act
 from norvash.work.importing import take
 from norvash.work.noting_tables import import_notes

@@ -11,8 +11,9 @@ from norvash.demo.story import Acts, Story
 from norvash.errors import NorvashError
 from norvash.exchange.interval_tables import table_from_csv
 from norvash.store import motors, people
-from norvash.store.database import Connection, connect, migrate, transaction
+from norvash.store.database import Connection, connect, transaction
 from norvash.store.people import Person
+from norvash.store.ready import migrate
 from norvash.work.motor_types import save_type
 from norvash.work.policing import add_policy, add_window
 from norvash.work.ruling import set_rule, set_school

@@ -12,11 +12,14 @@ from pathlib import Path
 from norvash.core.sheet.stages.catalogue import stage_of
 from norvash.errors import InputError, NeedsAnswer, NorvashError
 from norvash.exchange import visit_file as v
+from norvash.exchange.json_text import read_at_most
 from norvash.exchange.visit_acts import At, done
-from norvash.exchange.visit_read import read_visit
+from norvash.exchange.visit_read import MOST_BYTES, read_visit
 from norvash.exchange.visit_told import Plain, stage_told
 from norvash.store import motors, people
-from norvash.store.database import Connection, connect, prepare
+from norvash.store.database import Connection, connect
+from norvash.store.ready import prepare
+from norvash.store.trouble import unavailable
 from norvash.work.acting import Act
 from norvash.work.site import clock, join
 
@@ -207,12 +210,12 @@ def play_file(file: Path, db: Path, by: str, *, go_on: bool = False) -> Played:
 
     Raises: what `play` raises, and NorvashError for a file or a database that cannot be used.
     """
-    try:
-        visit = read_visit(file.read_bytes())
-    except OSError as error:
-        raise NorvashError(f"“{file}” cannot be read ({error}).", "Give the path of a visit.") from None
-    if prepare(db).faults:
+    visit = read_visit(read_at_most(file, MOST_BYTES))
+    found = prepare(db)
+    if found.faults:
         raise NorvashError(f"{db} is damaged.", f"Check it: norvash check --db {db}.")
+    if found.read_only:
+        raise unavailable("read-only")
     with closing(connect(db)) as conn:
         return play(conn, visit, by, clock(people.fetch_site(conn), datetime.now()), go_on=go_on)
 

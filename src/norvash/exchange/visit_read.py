@@ -1,6 +1,5 @@
 """A visit's file read whole and checked whole, before anything of it is played."""
 
-import json
 from collections.abc import Iterator, Mapping
 from datetime import datetime
 from typing import Any
@@ -11,6 +10,7 @@ from norvash.core.motor.figure_fields import BY_NAME
 from norvash.core.names.changed import name_now
 from norvash.core.sheet.stages.catalogue import field_of, stage_of
 from norvash.errors import InputError
+from norvash.exchange.json_text import as_text, read_json
 from norvash.exchange.visit_file import (
     ENTRIES,
     FORMAT,
@@ -38,8 +38,6 @@ def read_visit(data: bytes) -> VisitFile:
 
     Raises: InputError with the place.
     """
-    if len(data) > MOST_BYTES:
-        raise InputError(f"The file has {len(data)} bytes; {MOST_BYTES} is the most.", "Give one visit a file.", "file")
     given = _plain(data)
     _known_schema(given)
     entries = given.get("entries")
@@ -59,15 +57,7 @@ def read_visit(data: bytes) -> VisitFile:
 
 
 def _plain(data: bytes) -> dict[str, Any]:
-    try:
-        given = json.loads(data.decode("utf-8-sig"))
-    except UnicodeDecodeError as error:
-        raise InputError(f"The file is not text in UTF-8 (byte {error.start}).", "Save it in UTF-8.", "file") from None
-    except json.JSONDecodeError as error:
-        at = f"line {error.lineno}, column {error.colno}"
-        raise InputError(f"The file is not whole JSON: {error.msg}.", "Is it cut off? Give it again.", at) from None
-    except RecursionError:
-        raise InputError("The file is nested too deeply.", "Write it as the documentation says.", "file") from None
+    given = read_json(as_text(data), "Is it cut off? Write it as the documentation says.")
     return given if isinstance(given, dict) else {}
 
 

@@ -8,8 +8,9 @@ from itertools import count
 from pathlib import Path
 
 from norvash.errors import NorvashError
-from norvash.store.database import Looked, connect, look_at
+from norvash.store.database import connect
 from norvash.store.lock import held_alone
+from norvash.store.ready import Looked, look_at
 from norvash.store.trouble import trouble_of
 
 _BESIDE = ("-wal", "-shm")
@@ -40,7 +41,6 @@ def restore(source: Path, db: Path, now: datetime) -> Path | None:
     if source.resolve() == db.resolve():
         raise NorvashError("This is the database itself.", "Name the backup first, then --db and the database.")
     sound(source)
-    db.parent.mkdir(parents=True, exist_ok=True)
     with held_alone(db, "being restored"):
         made = _copied(source, db)
         kept = _set_aside(db, now) if db.exists() else None
@@ -48,42 +48,53 @@ def restore(source: Path, db: Path, now: datetime) -> Path | None:
     return kept
 
 
-def sound(path: Path) -> Looked:
-    """Return what a file holds.
+def sound(path: Path, called: Path | None = None) -> Looked:
+    """Return what a file holds; `called` is what it is a copy of.
 
     Raises: NorvashError unless it is a whole database of Norvash that this version can open.
     """
     if not path.is_file():
         raise NorvashError(f"There is no file {path}.", "Give the path of one that is there.")
-    found = look_at(path, thoroughly=True)
+    name, found = called or path, look_at(path, thoroughly=True)
     if found.faults:
-        raise NorvashError(
-            f"{path} is damaged or cut short: {found.faults[0]}.", "Take an earlier backup; nothing was changed."
-        )
+        raise _damaged(name, found.faults[0])
     if not found.version:
-        raise NorvashError(f"{path} is an empty database.", "Take a backup that holds something; nothing was changed.")
+        raise NorvashError(f"{name} is an empty database.", "Take a backup that holds something; nothing was changed.")
     return found
+
+
+def _damaged(path: Path, fault: str) -> NorvashError:
+    return NorvashError(f"{path} is damaged or cut short: {fault}.", "Take an earlier backup; nothing was changed.")
 
 
 def _copied(source: Path, target: Path) -> Path:
     """Return a checked copy of a database beside the target."""
+    if not target.parent.is_dir():
+        raise NorvashError(f"There is no folder {target.parent}.", "Make it first, or give another path.")
     making = Path(f"{target}.making")
-    making.unlink(missing_ok=True)
+    _remove(making)
     try:
         with closing(connect(source, read_only=True)) as conn, closing(sqlite3.connect(making)) as copy:
             conn.backup(copy)
             copy.execute("pragma journal_mode = delete")
-        sound(making)
+        sound(making, called=source)
     except sqlite3.Error as error:
-        making.unlink(missing_ok=True)
+        _remove(making)
         trouble = trouble_of(error)
-        raise trouble or NorvashError(
-            f"The copy could not be made ({error}).", "Look at the disk, then try again."
+        if trouble is not None and trouble.state == "damaged":
+            raise _damaged(source, str(error)) from None
+        raise NorvashError(
+            f"The copy {target} could not be made ({error}).", "Look at the disk and its room, then try again."
         ) from None
     except (NorvashError, OSError):
-        making.unlink(missing_ok=True)
+        _remove(making)
         raise
     return making
+
+
+def _remove(making: Path) -> None:
+    for ending in ("", "-journal", *_BESIDE):
+        Path(f"{making}{ending}").unlink(missing_ok=True)
 
 
 def _into_place(made: Path, target: Path) -> None:

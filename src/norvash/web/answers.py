@@ -198,6 +198,7 @@ def page(request: Request, template: str, status: int = 200, /, **values: Any) -
     values.setdefault("site", getattr(request.state, "site", ""))
     values.setdefault("today", getattr(request.state, "today", None))
     values.setdefault("path", request.scope["path"])
+    values.setdefault("kept_from", request.app.state.pool.watch.state)
     values.setdefault("faults", request.app.state.faults)
     theme = request.cookies.get("norvash_theme", "")
     values.setdefault("parts", Parts(values.get("act_id", "")))

@@ -4,9 +4,9 @@ import os
 import re
 import threading
 from collections.abc import AsyncIterator
-from contextlib import asynccontextmanager, closing
+from contextlib import asynccontextmanager
 from datetime import datetime
-from functools import cache
+from functools import cache, partial
 from importlib import import_module
 from types import ModuleType
 
@@ -23,8 +23,10 @@ from norvash.config import Settings
 from norvash.devices.gauge_link import GaugeLink
 from norvash.errors import NorvashError, NotFound, Unavailable
 from norvash.store import people
-from norvash.store.database import connect, fold_in, prepare
-from norvash.store.trouble import DatabaseError, trouble_of, unavailable
+from norvash.store.database import fold_in
+from norvash.store.ready import prepare
+from norvash.store.trouble import DatabaseError
+from norvash.store.watch import Watch
 from norvash.web.answers import STATIC, error_answer
 from norvash.web.deps import Now, OurSite, Pool, Who
 from norvash.web.jobs import Jobs
@@ -35,7 +37,7 @@ from norvash.work.site import clock
 
 _WORTH_PACKING_BYTES, _PACKED = 1000, 2
 _LOADING = threading.Lock()  # the routes of one process are put together one after another
-_LAST_WORK_S, _AGAIN_S, _SETTLED_S = 0.5, 5.0, 0.2
+_LAST_WORK_S, _AGAIN_S, _SETTLED_S, _CHECK_S = 0.5, 5.0, 0.2, 60.0
 
 
 # Loaded right after the start, or when the first of them is asked for: the bench stands open at once.
@@ -73,7 +75,7 @@ def catch_up_in_background(app: FastAPI) -> None:
     stopping = app.state.stopping
 
     def work() -> None:
-        with app.state.judging, closing(connect(app.state.settings.db, made=True)) as conn:
+        with app.state.judging, app.state.pool.lent() as conn:
             from norvash.work.standing import catch_up
 
             done = catch_up(conn, clock(people.fetch_site(conn), datetime.now()).date(), stopping.is_set)
@@ -84,7 +86,7 @@ def catch_up_in_background(app: FastAPI) -> None:
         while not stopping.is_set():
             try:
                 work()
-            except (Unavailable, DatabaseError) as error:
+            except Unavailable as error:
                 log_failure("judging again waits for the database", error)
                 stopping.wait(_AGAIN_S)
             else:
@@ -93,6 +95,25 @@ def catch_up_in_background(app: FastAPI) -> None:
     thread = threading.Thread(target=work_until_it_is_done, name="catch-up", daemon=True)
     thread.start()
     app.state.catching_up = thread
+
+
+def check_in_background(app: FastAPI) -> None:
+    """Look at the file each minute, in a thread of its own, until it is whole; meanwhile nothing is written to it."""
+    log_event("damage seen: nothing is written until the file was looked at and is whole")
+
+    def work() -> None:
+        while not app.state.stopping.wait(app.state.check_s):
+            try:
+                whole = app.state.pool.is_whole()
+            except NorvashError:
+                whole = False
+            if whole:
+                app.state.pool.close()  # what they remember of the file may be from when it was damaged
+                app.state.pool.watch.whole_again()
+                log_event("the file is whole again: it is written to")
+                return
+
+    threading.Thread(target=work, name="check", daemon=True).start()
 
 
 def _include(app: FastAPI, module: ModuleType) -> None:
@@ -158,7 +179,7 @@ class Shipped(StaticFiles):
 
 @asynccontextmanager
 async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
-    if not app.state.faults:
+    if not app.state.pool.watch.state:
         catch_up_in_background(app)
     app.state.gauge.start()
     later = threading.Timer(_SETTLED_S, load_all, [app])
@@ -168,7 +189,7 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     app.state.stopping.set()
     app.state.gauge.stop()
     app.state.pool.close()
-    if not app.state.faults:
+    if not app.state.pool.watch.state:
         _leave_whole(app)
 
 
@@ -189,11 +210,14 @@ def create_app(settings: Settings) -> FastAPI:
         title="Norvash", docs_url=None, redoc_url=None, lifespan=_lifespan, openapi_url="/api/v1/openapi.json"
     )
     app.state.judging = threading.Lock()
+    watch = Watch("damaged" if found.faults else "read-only" if found.read_only else "")
+    watch.noticed = partial(check_in_background, app)
     app.state.settings, app.state.pool, app.state.catch_up = (
         settings,
-        Pool(settings.db, read_only=bool(found.faults)),
+        Pool(settings.db, read_only=bool(watch.state), watch=watch),
         catch_up_in_background,
     )
+    app.state.check_s = _CHECK_S
     app.state.loaded = False
     app.state.faults, app.state.trouble, app.state.schema, app.state.stopping = (
         found.faults,
@@ -222,7 +246,7 @@ def _answer_errors(app: FastAPI) -> None:
 
     @app.exception_handler(DatabaseError)
     def of_the_file(request: Request, error: DatabaseError) -> Response:
-        trouble = unavailable("damaged") if app.state.faults else trouble_of(error)
+        trouble = app.state.pool.watch.trouble(error)
         if trouble is None:
             raise error
         return ours(request, trouble)

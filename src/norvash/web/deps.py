@@ -6,7 +6,8 @@ These are coroutines because each is a matter of microseconds, less than a chang
 import queue
 import secrets
 from collections import OrderedDict
-from collections.abc import AsyncIterator, Hashable
+from collections.abc import AsyncIterator, Hashable, Iterator
+from contextlib import contextmanager
 from dataclasses import dataclass
 from datetime import datetime
 from pathlib import Path
@@ -18,7 +19,9 @@ from norvash.errors import InputError, NorvashError
 from norvash.store import people
 from norvash.store.database import Connection, connect
 from norvash.store.people import Person, Site
-from norvash.store.trouble import check_in_place, identity
+from norvash.store.ready import look_at
+from norvash.store.trouble import DatabaseError, check_in_place, identity
+from norvash.store.watch import Watch
 from norvash.work.acting import Act
 from norvash.work.site import clock
 
@@ -29,8 +32,9 @@ _IDLE = 8
 class Pool:
     """Open connections, each used by one request at a time."""
 
-    def __init__(self, path: Path, *, read_only: bool = False) -> None:
+    def __init__(self, path: Path, *, read_only: bool = False, watch: Watch | None = None) -> None:
         self._path, self._read_only, self._opened = path, read_only, identity(path)
+        self.watch = watch or Watch()
         self._idle: queue.LifoQueue[Connection] = queue.LifoQueue(_IDLE)
         self._memory: OrderedDict[Hashable, object] = OrderedDict()
 
@@ -43,7 +47,7 @@ class Pool:
         try:
             return self._idle.get_nowait()
         except queue.Empty:
-            made = connect(self._path, read_only=self._read_only, made=True)
+            made = connect(self._path, read_only=self._read_only, made=True, watch=self.watch)
             made.memory = self._memory
             return made
 
@@ -54,19 +58,42 @@ class Pool:
         except queue.Full:
             conn.close()
 
+    @contextmanager
+    def lent(self) -> Iterator[Connection]:
+        """Lend a connection; what is wrong with the file is said, and the first sign of damage kept in mind.
+
+        Raises: Unavailable.
+        """
+        conn = self.take()
+        try:
+            yield conn
+        except DatabaseError as error:
+            trouble = self.watch.trouble(error)
+            if trouble is None:
+                raise
+            raise trouble from error
+        finally:
+            self.give_back(conn)
+
+    def is_whole(self) -> bool:
+        """Tell whether the file is the one that was opened, and a check finds nothing in it."""
+        return identity(self._path) == self._opened and not look_at(self._path, thoroughly=True).faults
+
     def close(self) -> None:
         """Close all idle connections."""
         while not self._idle.empty():
             self._idle.get_nowait().close()
 
 
-async def _connection(request: Request) -> AsyncIterator[Connection]:
+def pool_of(request: Request) -> Pool:
+    """Return the open connections of the application."""
     pool: Pool = request.app.state.pool
-    conn = pool.take()
-    try:
+    return pool
+
+
+async def _connection(request: Request) -> AsyncIterator[Connection]:
+    with pool_of(request).lent() as conn:
         yield conn
-    finally:
-        pool.give_back(conn)
 
 
 Conn = Annotated[Connection, Depends(_connection)]

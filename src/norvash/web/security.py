@@ -12,7 +12,6 @@ from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from norvash.config import Settings
 from norvash.errors import NorvashError, Unavailable
-from norvash.store.trouble import unavailable
 from norvash.web.answers import BUILD, error_answer
 from norvash.web.deps import PERSON_COOKIE
 from norvash.web.forms import whole
@@ -200,8 +199,8 @@ class Guard:
             )
         headers = Headers(scope=scope)
         check_origin(headers, scope["method"], scope["path"], self.settings.hosts)
-        if scope["app"].state.faults and not is_harmless(scope["method"], scope["path"]):
-            raise unavailable("damaged")
+        if not is_harmless(scope["method"], scope["path"]):
+            scope["app"].state.pool.watch.check()
         most = self.settings.most_upload_bytes if scope["path"] in UPLOADS else self.settings.most_body_bytes
         length = whole(headers.get("content-length", "0"))
         if length is None or length > most:

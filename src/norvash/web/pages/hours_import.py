@@ -11,9 +11,9 @@ from norvash.errors import InputError, NorvashError
 from norvash.exchange.hours_csv import COLUMNS, Match, guessed, match_of, read_lines
 from norvash.exchange.sheets import Sheet, read_sheet
 from norvash.store import people, use
-from norvash.store.database import Connection, connect, transaction
+from norvash.store.database import Connection, transaction
 from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
+from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id, pool_of
 from norvash.web.jobs import jobs_of
 from norvash.work.acting import Act
 from norvash.work.importing import Judged, judge, take
@@ -70,16 +70,13 @@ def upload(*, request: Request, conn: Conn, now: Now, who: Who, sent: SentForm) 
 
 def _check(request: Request, file_id: str, match: Match) -> None:
     """Begin to judge every line in a thread of its own."""
-    path, jobs = request.app.state.settings.db, jobs_of(request)
+    pool, jobs = pool_of(request), jobs_of(request)
 
     def work(tell: Any) -> tuple[Match, Judged]:
-        conn = connect(path)
-        try:
+        with pool.lent() as conn:
             sheet, _ = _sheet(conn, file_id)
             lines, faults = read_lines(sheet, match)
             return match, judge(conn, lines, faults, mode=match.mode, now=_clock(conn), tell=tell)
-        finally:
-            conn.close()
 
     jobs.start(file_id, "Looking at every line", work)
 
@@ -161,16 +158,13 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, type
 
 
 def _take(request: Request, file_id: str, chosen: Match, act: Act) -> None:
-    path, app = request.app.state.settings.db, request.app
+    pool, app = pool_of(request), request.app
 
     def work(tell: Any) -> Judged:
-        conn = connect(path)
-        try:
+        with pool.lent() as conn:
             sheet, digest = _sheet(conn, file_id)
             lines, faults = read_lines(sheet, chosen)
             made = take(conn, act, file_id, sha256=digest, lines=lines, faults=faults, mode=chosen.mode, tell=tell)
-        finally:
-            conn.close()
         app.state.catch_up(app)
         return made
 

@@ -12,9 +12,9 @@ from norvash.core.text.texts import compared
 from norvash.errors import InputError, NorvashError
 from norvash.exchange.notes_csv import COLUMNS, Labels, notes_table
 from norvash.store import motors, people, use
-from norvash.store.database import Connection, connect, transaction
+from norvash.store.database import Connection, transaction
 from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
+from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id, pool_of
 from norvash.web.jobs import jobs_of
 from norvash.work.acting import Act
 from norvash.work.noting_tables import Found, Table, import_notes, look_through, take_back_notes
@@ -93,15 +93,12 @@ def _table(conn: Connection, file_id: str) -> Table:
 
 def _check(request: Request, file_id: str) -> None:
     """Begin to judge every line in a thread of its own."""
-    path = request.app.state.settings.db
+    pool = pool_of(request)
 
     def work(tell: Any) -> tuple[Found]:
-        conn = connect(path)
-        try:
+        with pool.lent() as conn:
             now = clock(people.fetch_site(conn), datetime.now())
             return (look_through(conn, _table(conn, file_id), now, act_id=file_id, tell=tell),)
-        finally:
-            conn.close()
 
     jobs_of(request).start(file_id, "Looking at every line", work)
 
@@ -156,14 +153,11 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, type
 
 
 def _take(request: Request, file_id: str, act: Act, answer: str) -> None:
-    path, app = request.app.state.settings.db, request.app
+    pool, app = pool_of(request), request.app
 
     def work(tell: Any) -> Found:
-        conn = connect(path)
-        try:
+        with pool.lent() as conn:
             made = import_notes(conn, act, _table(conn, file_id), answer=answer, file_id=file_id, tell=tell)
-        finally:
-            conn.close()
         app.state.catch_up(app)
         return made
 

@@ -7,7 +7,7 @@ from fastapi.responses import HTMLResponse, JSONResponse
 
 from norvash.errors import Unavailable
 from norvash.store.database import writable_now
-from norvash.store.trouble import DatabaseError, trouble_of, unavailable
+from norvash.store.trouble import DatabaseError, unavailable
 from norvash.web.answers import page
 
 router = APIRouter()
@@ -19,18 +19,16 @@ def trouble_now(app: FastAPI) -> Unavailable | None:
 
     None where all is well.
     """
-    if app.state.faults:
-        return unavailable("damaged")
+    pool = app.state.pool
+    if pool.watch.state:
+        return unavailable(pool.watch.state)
     try:
-        conn = app.state.pool.take()
-        try:
+        with pool.lent() as conn:
             writable_now(conn)
-        finally:
-            app.state.pool.give_back(conn)
     except Unavailable as error:
         return error
-    except DatabaseError as error:
-        return trouble_of(error) or unavailable("disk")
+    except DatabaseError:
+        return unavailable("disk")
     if shutil.disk_usage(app.state.settings.db.parent).free < _LEAST_FREE_BYTES:
         return unavailable("full")
     # A lock that could be taken proves neither room on the disk nor that it answers: the last entry knows more.

@@ -1,0 +1,20 @@
+"""The steps of the schema, and the functions that they call."""
+
+import sqlite3
+from pathlib import Path
+
+from norvash.core.text.texts import compared
+from norvash.store.step_values import grade_at_6
+
+_SCHEMA = Path(__file__).parent / "schema"
+
+
+def steps() -> list[tuple[int, str]]:
+    """Return the schema steps that ship, in order."""
+    return [(int(f.name[:4]), f.read_text("utf-8")) for f in sorted(_SCHEMA.glob("*.sql"))]
+
+
+def lend_functions(conn: sqlite3.Connection) -> None:
+    """Give a connection what steps call: how names are compared, and the grades of their day."""
+    conn.create_function("compared", 1, compared, deterministic=True)
+    conn.create_function("grade_of", 1, grade_at_6, deterministic=True)
