@@ -7,6 +7,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from norvash.core.text.alike import looks
 from norvash.core.text.texts import clean, compared
 from norvash.errors import InputError
 
@@ -43,6 +44,13 @@ REFUSED = {
     "a joiner between digits": "1\u200d2",
     "a joiner between signs": "👩\u200d🔧",
     "a zero byte after a joiner that may stand": "نامه\u200cای\x00b",
+    "a joiner between letters that need none": "In\u200des",
+    "a joiner between two scripts": "نa\u200cی",
+    "a variation selector": "Ines\ufe0f",
+    "another one": "T-01\U000e0100",
+    "a Hangul filler": "T\u3164-01",
+    "a blank of Braille": "T\u2800-01",
+    "a grapheme joiner": "T\u034f-01",
     "half a pair": "a\ud800b",
     "a line break in a name": "a\nb",
     "a tab in a name": "a\tb",
@@ -106,3 +114,27 @@ def test_comparing_is_settled_and_never_sees_case_or_form(text: str) -> None:
     assert compared(key) == key
     assert compared(unicodedata.normalize("NFD", text)) == compared(unicodedata.normalize("NFC", text))
     assert "\n" not in key
+
+
+def test_in_a_note_a_sign_may_choose_its_form() -> None:
+    assert clean("sparks \u26a0\ufe0f", note=True) == "sparks \u26a0\ufe0f"
+
+
+LIKE = [("T-10", "T-1O"), ("T-10", "Т-l0"), ("Ines", "Inеs"), ("Ines", "lnes"), ("W-01", "w-o1"), ("Anna", "Αnna")]
+UNLIKE = [("T-10", "T-70"), ("Ines", "Inez"), ("W-01", "W-02"), ("Bram", "Brand"), ("Müller", "Muller"), ("川", "州")]
+
+
+@pytest.mark.parametrize(("one", "other"), LIKE)
+def test_names_that_look_the_same_are_told_apart_by_nothing(one: str, other: str) -> None:
+    assert looks(one) == looks(other)
+
+
+@pytest.mark.parametrize(("one", "other"), UNLIKE)
+def test_names_that_look_different_stay_so(one: str, other: str) -> None:
+    assert looks(one) != looks(other)
+
+
+@given(st.text(max_size=20))
+def test_what_reads_the_same_looks_the_same(text: str) -> None:
+    assert looks(text) == looks(unicodedata.normalize("NFC", text))
+    assert looks(looks(text)) == looks(text)

@@ -36,6 +36,13 @@ def test_a_line_a_round_has_a_column_for_each_brush() -> None:
     assert (second.line, second.readings) == (3, {1: "19,6"})
 
 
+def test_a_row_may_end_early() -> None:
+    notes, faults = read("motor;counter;day;A;B\nW-02;40\nW-02;40;2024-06-03;21.0\n")
+    assert [n.line for n in notes if isinstance(n, NotedRound)] == [3]
+    assert [(n.line, n.day) for n in notes if isinstance(n, NotedUse)] == [(2, "")]
+    assert faults == []
+
+
 def test_a_line_a_reading_is_joined_to_rounds() -> None:
     text = (
         "Tag,Date,Hours,Brush,Length,Unit,Method,Instrument\nX-1,2024-06-03,40,A,0.83,in,length,vernier\n"

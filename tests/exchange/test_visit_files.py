@@ -3,6 +3,7 @@
 import json
 import shutil
 from collections.abc import Iterator
+from datetime import datetime
 from pathlib import Path
 from typing import Any
 
@@ -11,10 +12,12 @@ import pytest
 from conftest import Shop
 from norvash.errors import InputError
 from norvash.exchange.visit_export import export_text
-from norvash.exchange.visit_play import play_file, words_of
+from norvash.exchange.visit_play import act_ids, play_file, words_of
 from norvash.exchange.visit_read import MOST_ENTRIES, read_visit
 from norvash.store import people
 from norvash.store.database import Connection, connect
+from norvash.store.motors import find_tagged
+from norvash.store.people import last_act_at, list_acts
 from norvash.work.loading import load
 from norvash.work.sheet_told import sheet_told
 from norvash.work.stating import SinceTyped
@@ -176,6 +179,8 @@ def changed(**changes: Any) -> bytes:
     return json.dumps(visit).encode()
 
 
+# The first entry of the quick look, as every version has named it.
+FIRST_ID = "file-631d10399f2cbc3feeba6e64ba03cb339d953dbd"
 ONE = {"at": "2025-07-25T08:02:30", "by": "Maud Celliers"}
 BAD: dict[str, tuple[bytes, str, str]] = {
     "cut off": ((JOBS / "quick-look.json").read_bytes()[:700], "not whole JSON", "line "),
@@ -210,6 +215,19 @@ BAD: dict[str, tuple[bytes, str, str]] = {
     "registered late": (changed(entries__2={**ONE, "do": "register"}), "registered first", "entries[2].do"),
     "a person not listed": (changed(entries__3__by="Nobody Known"), "is not listed under “people”", "entries[3].by"),
     "listed twice": (changed(people=["Maud Celliers", "Maud Celliers"]), "listed twice", "people"),
+    "two who look alike": (
+        changed(people=["Maud Celliers", "Bram Aldous", "Вram Aldous"]),
+        "reads or looks like “Bram Aldous”",
+        "people[2]",
+    ),
+    "a name twice in one object": (
+        changed().replace(b'"schema": 1', b'"schema": 1, "schema": 1'),
+        "“schema” stands twice",
+        "schema",
+    ),
+    "a number of 5 000 digits": (changed().replace(b'"schema": 1', b'"schema": ' + b"1" * 5000), "too many digits", ""),
+    "no number": (changed().replace(b'"schema": 1', b'"schema": NaN'), "“NaN” is not a number", ""),
+    "registered in year 1": (changed(entries__0__at="0001-01-01T00:00:00"), "lies before 1900", "entries[0].at"),
     "a zone": (changed(entries__4__at="2025-07-25T09:00:00Z"), "without a zone", "entries[4].at"),
     "no time": (changed(entries__4__at="soon"), "valid datetime", "entries[4].at"),
     "no such figure": (changed(motor__figures={"colour": "red"}), "no such figure", "motor.figures.colour"),
@@ -262,7 +280,7 @@ def test_a_file_waits_for_nobody_elses_sheet_and_not_for_the_future(tmp_path: Pa
 def test_names_that_read_alike_are_asked_about_before_anything_is_written(tmp_path: Path) -> None:
     db = tmp_path / "job.db"
     play_file(JOBS / "quick-look.json", db, "Ines Torvald")
-    with pytest.raises(InputError, match="reads like Ines Torvald") as refused:
+    with pytest.raises(InputError, match="reads or looks like Ines Torvald") as refused:
         play_file(JOBS / "slip-of-the-pen.json", db, "ines  torvald")
     assert refused.value.field == "by"
 
@@ -302,3 +320,61 @@ def test_hours_sets_and_single_brushes_before_a_sheet_are_played_too(tmp_path: P
         (1, 100, []),
         (2, 160, [2]),
     ]
+
+
+def test_an_endless_file_is_read_to_its_bound(tmp_path: Path) -> None:
+    with pytest.raises(InputError, match="over 4000000 bytes"):
+        play_file(Path("/dev/zero"), tmp_path / "none.db", "Ines Torvald")
+    assert not (tmp_path / "none.db").exists()
+
+
+def test_who_looks_like_somebody_says_so_in_the_file(tmp_path: Path) -> None:
+    db, file = tmp_path / "job.db", tmp_path / "job.json"
+    visit = json.loads((JOBS / "quick-look.json").read_text())
+    file.write_text(json.dumps(visit))
+    play_file(file, db, "Ines Torvald")
+    like = visit["people"][0].replace("M", "М")
+    assert like != visit["people"][0]
+    again = {**visit, "motor": {**visit["motor"], "tag": "N-77"}, "people": [like, *visit["people"][1:]]}
+    again["entries"] = [{**e, "by": like if e["by"] == visit["people"][0] else e["by"]} for e in visit["entries"]]
+    file.write_text(json.dumps(again))
+    with pytest.raises(InputError, match="reads or looks like") as asked:
+        play_file(file, db, "Ines Torvald")
+    assert asked.value.field == "people[0]"
+    again["people"][0] = {"name": like, "answer": "another"}
+    file.write_text(json.dumps(again))
+    assert not play_file(file, db, "Ines Torvald").refused
+    twin = {**visit, "motor": {**visit["motor"], "tag": visit["motor"]["tag"].replace("A", "А")}}
+    assert twin["motor"] != visit["motor"]
+    file.write_text(json.dumps(twin))
+    assert "looks like" in play_file(file, db, "Ines Torvald").refused[0].problem
+    twin["entries"] = [{**twin["entries"][0], "answer": "another"}, *twin["entries"][1:]]
+    file.write_text(json.dumps(twin))
+    assert not play_file(file, db, "Ines Torvald").refused
+
+
+def test_the_ids_of_a_file_are_those_of_every_version(tmp_path: Path) -> None:
+    visit = read_visit((JOBS / "quick-look.json").read_bytes())
+    assert act_ids(visit)[0] == FIRST_ID
+
+
+def test_a_visit_is_stamped_by_the_record_of_its_own_motor(tmp_path: Path, shop: Shop) -> None:
+    """Another motor was written of later that day: the visit keeps its times, and goes on where it ended."""
+    visit = json.loads((JOBS / "quick-look.json").read_text())
+    half = len(visit["entries"]) // 2
+    first = datetime.fromisoformat(visit["entries"][0]["at"])
+    shop.now = first.replace(hour=22)
+    shop.motor(tag="Z-99")
+    file, db = tmp_path / "job.json", tmp_path / "test.db"
+    for end in (half, None):
+        file.write_text(json.dumps({**visit, "entries": visit["entries"][:end]}))
+        assert not play_file(file, db, "Ines Torvald").refused
+    motor = find_tagged(shop.conn, visit["motor"]["tag"])
+    assert motor is not None
+    acts = [a.at for a in reversed(list_acts(shop.conn, motor.id, 100))]
+    assert acts == [datetime.fromisoformat(e["at"]) for e in visit["entries"]]
+    shop.now = first.replace(hour=21, minute=59)
+    shop.log(shop.motor(tag="Z-98"), "101")
+    last = last_act_at(shop.conn, None)  # what is entered here stays in its own order
+    assert last is not None
+    assert last > first.replace(hour=22)

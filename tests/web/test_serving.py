@@ -1,5 +1,7 @@
 """The server on a real socket: what is no request, what never ends, and the headers that every answer carries."""
 
+import json
+import logging
 import socket
 import time
 from collections.abc import Iterator
@@ -12,6 +14,7 @@ from starlette.testclient import TestClient
 from live import served
 from norvash.config import Settings
 from norvash.web.app import create_app
+from norvash.web.logs import start_log
 
 PATIENCE_S = 0.4
 
@@ -48,6 +51,12 @@ GUARDED = {
         POST.replace(b"http://localhost", b"http://[x") + b"Content-Length: 0\r\n\r\n",
         400,
     ),
+    "the whole address in its line": (b"GET http://localhost/healthz HTTP/1.1\r\n" + HOST + b"\r\n", 200),
+    "the whole address of another": (b"GET http://elsewhere.example/ HTTP/1.1\r\n" + HOST + b"\r\n", 403),
+    "a form without a boundary": (
+        POST.replace(b"application/x-www-form-urlencoded", b"multipart/form-data") + b"Content-Length: 4\r\n\r\nabcd",
+        400,
+    ),
     "an old client without a host": (b"GET / HTTP/1.0\r\n\r\n", 400),
     "another name": (b"GET / HTTP/1.1\r\nHost: elsewhere.example\r\n\r\n", 403),
     "large headers": (
@@ -66,6 +75,33 @@ def test_every_answer_of_the_application_carries_its_guards(port: int, sent: byt
     assert first == status or (status, first) == (431, 400)
     assert b"content-security-policy" in answer or status == 431
     assert status < 400 or b"\r\n\r\n" in answer
+
+
+@pytest.mark.parametrize("chunked", [False, True], ids=["announced", "in chunks"])
+def test_a_script_that_sends_too_much_is_told_so(port: int, chunked: bool) -> None:
+    head = POST.replace(b"/motors", b"/hours/import")
+    size, part = 26_000_000, b"a" * 1_000_000
+    with socket.create_connection(("127.0.0.1", port), timeout=20) as line:
+        if chunked:
+            line.sendall(head + b"Transfer-Encoding: chunked\r\n\r\n")
+            for _ in range(26):
+                line.sendall(b"%x\r\n%s\r\n" % (len(part), part))
+            line.sendall(b"0\r\n\r\n")
+        else:
+            line.sendall(head + b"Content-Length: %d\r\n\r\n" % size + part * 26)
+        answer = line.recv(65536)
+    assert answer.split(b" ")[1] == b"413"
+
+
+def test_what_a_package_warns_of_is_logged_as_json(capsys: pytest.CaptureFixture[str]) -> None:
+    before = logging.getLogger().handlers[:]
+    try:
+        start_log()
+        logging.getLogger("python_multipart.multipart").warning("Expected boundary character %r", 45)
+        line = json.loads(capsys.readouterr().err)
+    finally:
+        logging.getLogger().handlers[:] = before
+    assert (line["level"], line["event"]) == ("warning", "Expected boundary character 45")
 
 
 BARE = {

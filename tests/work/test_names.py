@@ -19,6 +19,7 @@ from norvash.store.standings import Sought
 from norvash.store.steps import steps
 from norvash.work.motor_types import save_type
 from norvash.work.site import join
+from pages import add
 
 
 def test_a_tag_or_a_type_that_reads_alike_is_in_use(shop: Shop) -> None:
@@ -50,11 +51,11 @@ def test_people_whose_names_read_alike_are_asked_about(shop: Shop) -> None:
     assert join(shop.conn, "new-1", known.name, shop.now) == known
     with pytest.raises(NeedsAnswer) as asked:
         join(shop.conn, "new-2", "ines  torvald", shop.now)
-    assert dict(asked.value.choices).keys() == {known.id, "other"}
+    assert dict(asked.value.choices).keys() == {known.id, "another"}
     assert join(shop.conn, "new-3", "ines  torvald", shop.now, known.id) == known
     with pytest.raises(InputError, match="tell"):
-        join(shop.conn, "new-4", "INES TORVALD", shop.now, "other")
-    assert join(shop.conn, "new-5", "Ines-Torvald", shop.now, "other").name == "Ines-Torvald"
+        join(shop.conn, "new-4", "INES TORVALD", shop.now, "another")
+    assert join(shop.conn, "new-5", "Ines-Torvald", shop.now, "another").name == "Ines-Torvald"
     assert len(people.list_people(shop.conn)) == 2
 
 
@@ -92,3 +93,23 @@ def test_an_older_file_learns_what_its_names_are_compared_by(tmp_path: Path) -> 
         assert motors.names(conn) == {"t11": "m", "grossewinde": "m"}
         row = conn.execute("select tag_key, place_key, sought_key from motor").fetchone()
         assert tuple(row) == ("t11", "hall3", "t11\ngrossewinde\nhall3")
+
+
+def test_a_tag_that_looks_like_another_is_asked_about(shop: Shop, client: TestClient) -> None:
+    shop.motor(tag="T-10")
+    for tag in ("T-1O", "Т-l0"):
+        with pytest.raises(NeedsAnswer, match="looks like T-10") as asked:
+            shop.motor(tag=tag)
+        assert dict(asked.value.choices).keys() == {"another"}
+    shop.motor(tag="T-1O", answer="another")
+    shop.motor(tag="T-11")
+    status, page, _ = add(client, tag="T-l1")
+    assert (status, "It is another motor than T-11" in page, 'value="T-l1"' in page) == (409, True, True)
+    assert add(client, tag="T-l1", answer="another")[0] == 200
+
+
+def test_a_person_who_looks_like_another_is_asked_about(shop: Shop) -> None:
+    with pytest.raises(NeedsAnswer, match="reads or looks like Ines Torvald"):
+        join(shop.conn, "new-1", "lnes Torvald", shop.now)
+    assert join(shop.conn, "new-1", "lnes Torvald", shop.now, "another").id == "new-1"
+    assert join(shop.conn, "new-2", "lnes Torvald", shop.now).id == "new-1"

@@ -3,6 +3,7 @@
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, replace
 from hashlib import sha256
+from itertools import zip_longest
 
 from norvash.core.motor.figure_fields import INSTRUMENTS, METHODS
 from norvash.core.motor.notes import Note, NotedRound, NotedSet, NotedUse
@@ -104,7 +105,7 @@ def _heads(sheet: Sheet, own_motor: str) -> list[str]:
 
 
 def _line(number: int, row: tuple[str, ...], heads: list[str]) -> _Line:
-    cells = dict(zip(heads, row, strict=False))
+    cells = dict(zip_longest(heads, row[: len(heads)], fillvalue=""))  # a row may end early: the rest of it is empty
     brushes = {h.removeprefix("="): c for h, c in cells.items() if h.startswith("=") and c not in ("", "-", "–")}
     return _Line(number, {h: c for h, c in cells.items() if not h.startswith("=")}, brushes)
 

@@ -61,6 +61,7 @@ def _register(entry: v.Register, act: Act, at: At) -> str:
         set_is_new=entry.set_is_new,
         figures=at.motor.figures,
         since=SinceTyped(day=entry.new_on, ran=entry.ran),
+        answer=entry.answer,
     )
     return add_motor(at.conn, act, given)
 

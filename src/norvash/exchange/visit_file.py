@@ -28,6 +28,13 @@ class MotorTold(_Strict):
     figures: dict[Words, Words] = {}
 
 
+class Person(_Strict):
+    """Somebody whose name reads or looks like that of somebody else: the answer “another” says that it is not."""
+
+    name: Words
+    answer: Literal["another"]
+
+
 class _Act(_Strict):
     """What every entry has: when, and by whom."""
 
@@ -38,7 +45,8 @@ class _Act(_Strict):
 class Register(_Act):
     """The motor is registered, its counter at a value; nothing where its tag is there already.
 
-    Of a set that is not new, `ran` is what it has run since it was, and `new_on` the day, month or year.
+    Of a set that is not new, `ran` is what it has run since it was, and `new_on` the day, month or year. The answer
+    “another” says that it is another motor than the one whose tag looks like its own.
     """
 
     do: Literal["register"]
@@ -46,6 +54,7 @@ class Register(_Act):
     set_is_new: bool = True
     new_on: Words = ""
     ran: Words = ""
+    answer: Words = ""
 
 
 class Use(_Act):
@@ -178,6 +187,16 @@ class VisitFile(_Strict):
 
     format: Literal["norvash visit"]
     schema_: int = Field(alias="schema")
-    people: Annotated[tuple[Words, ...], Field(min_length=1, max_length=_MOST_PEOPLE)]
+    people: Annotated[tuple[Words | Person, ...], Field(min_length=1, max_length=_MOST_PEOPLE)]
     motor: MotorTold
     entries: Annotated[tuple[Annotated[Entry, Field(discriminator="do")], ...], Field(min_length=1)]
+
+    @property
+    def names(self) -> tuple[str, ...]:
+        """Return the names of those who are in it."""
+        return tuple(p if isinstance(p, str) else p.name for p in self.people)
+
+    @property
+    def others(self) -> frozenset[str]:
+        """Return the names of those of whom it is said that they are nobody else."""
+        return frozenset(p.name for p in self.people if isinstance(p, Person))

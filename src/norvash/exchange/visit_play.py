@@ -21,7 +21,7 @@ from norvash.store.database import Connection, connect
 from norvash.store.ready import prepare
 from norvash.store.trouble import unavailable
 from norvash.work.acting import Act
-from norvash.work.site import clock, join
+from norvash.work.site import ANOTHER, clock, join
 
 _BRUSHES, _OPENED, _SIGNED, _RECORD = "brushes", "opened", "sign", "record"
 _AT_STAGE: dict[type, str] = {
@@ -84,8 +84,10 @@ def act_ids(visit: v.VisitFile) -> list[str]:
     link = hashlib.sha256(f"{v.FORMAT} {visit.motor.model_dump_json(by_alias=True)}".encode()).hexdigest()
     made = []
     for entry in visit.entries:
-        own = json.dumps(entry.model_dump(mode="json", by_alias=True), sort_keys=True)
-        link = hashlib.sha256(f"{link} {own}".encode()).hexdigest()
+        said = entry.model_dump(mode="json", by_alias=True)
+        if isinstance(entry, v.Register) and not entry.answer:
+            del said["answer"]  # files of the time before it keep their ids
+        link = hashlib.sha256(f"{link} {json.dumps(said, sort_keys=True)}".encode()).hexdigest()
         made.append(f"file-{link[:40]}")
     return made
 
@@ -130,7 +132,7 @@ class _Player:
         if found is not None:
             self.motor_id = found.id
             self._not_before(found.id)
-        for name in (*self.visit.people, self.by):
+        for name in (*self.visit.names, self.by):
             self.person_ids[name] = self._person(name)
 
     def _not_before(self, motor_id: str) -> None:
@@ -146,11 +148,15 @@ class _Player:
             )
 
     def _person(self, name: str) -> str:
-        place = "by" if name not in self.visit.people else f"people[{self.visit.people.index(name)}]"
+        names = self.visit.names
+        place = "by" if name not in names else f"people[{names.index(name)}]"
+        answer = ANOTHER if name in self.visit.others else ""
         try:
-            return join(self.conn, uuid.uuid4().hex, name, self.now).id
+            return join(self.conn, uuid.uuid4().hex, name, self.now, answer).id
         except NeedsAnswer as error:
-            raise InputError(error.problem, "Write the name as it stands here.", place) from None
+            raise InputError(
+                error.problem, "Write the name as it stands here, or say that it is another.", place
+            ) from None
         except NorvashError as error:
             raise error.at(place) from None
 
@@ -187,7 +193,7 @@ class _Player:
             return False
         if isinstance(entry, v.Register) and self.motor_id:
             return False
-        act = Act(self.ids[n], self.person_ids[entry.by], entry.at, self.person_ids[self.by])
+        act = Act(self.ids[n], self.person_ids[entry.by], entry.at, self.person_ids[self.by], self.motor_id)
         self._follow(entry, done(entry, act, At(self.conn, self.visit.motor, self.motor_id, self.sheet_id)))
         return True
 

@@ -9,6 +9,7 @@ from pydantic import ValidationError
 from norvash.core.motor.figure_fields import BY_NAME
 from norvash.core.names.changed import name_now
 from norvash.core.sheet.stages.catalogue import field_of, stage_of
+from norvash.core.text.alike import looks
 from norvash.errors import InputError
 from norvash.exchange.json_text import as_text, read_json
 from norvash.exchange.visit_file import (
@@ -29,6 +30,7 @@ from norvash.exchange.visit_file import (
 
 MOST_BYTES = 4_000_000
 MOST_ENTRIES = 2000
+FIRST_YEAR = 1900
 # In the place of a fault the kind of an entry stands after its number.
 _AT_KIND = 2
 
@@ -83,8 +85,7 @@ def _refused(error: ValidationError) -> InputError:
 
 def _wrong(visit: VisitFile) -> Iterator[tuple[str, str]]:
     """Yield what a file says that cannot be: names, order, fields; each with its place."""
-    if len(set(visit.people)) < len(visit.people):
-        yield "people", "Somebody is listed twice."
+    yield from _people_wrong(visit)
     yield from (
         (f"motor.figures.{f}", "A motor has no such figure.")
         for f in visit.motor.figures
@@ -94,12 +95,23 @@ def _wrong(visit: VisitFile) -> Iterator[tuple[str, str]]:
     on_sheet = signed = False
     for n, entry in enumerate(visit.entries):
         order = _out_of_order(entry, first=n == 0, on_sheet=on_sheet, signed=signed)
-        wrong = _entry_wrong(entry, visit.people, last, order)
+        wrong = _entry_wrong(entry, visit.names, last, order)
         yield from ((f"entries[{n}].{place}", words) for place, words in wrong)
         last = entry.at
         # A signature may be refused by its job, and the sheet then goes on.
         signed = isinstance(entry, Sign) or (signed and not isinstance(entry, Open))
         on_sheet = on_sheet or isinstance(entry, Open)
+
+
+def _people_wrong(visit: VisitFile) -> Iterator[tuple[str, str]]:
+    """Yield who is listed twice, and who cannot be told from somebody else in the file."""
+    before: dict[str, str] = {}
+    for n, name in enumerate(visit.names):
+        other = before.setdefault(looks(name), name)
+        if name in visit.names[:n]:
+            yield f"people[{n}]", "Somebody is listed twice."
+        elif other != name and name not in visit.others:
+            yield f"people[{n}]", f"“{name}” reads or looks like “{other}”: write one name, or say that it is another."
 
 
 def _entry_wrong(entry: Entry, names: tuple[str, ...], last: datetime | None, order: str) -> Iterator[tuple[str, str]]:
@@ -115,6 +127,8 @@ def _entry_wrong(entry: Entry, names: tuple[str, ...], last: datetime | None, or
 def _time_wrong(entry: Entry, last: datetime | None) -> Iterator[tuple[str, str]]:
     if entry.at.tzinfo is not None:
         yield "at", "Times are local, without a zone."
+    elif entry.at.year < FIRST_YEAR:
+        yield "at", f"{entry.at.isoformat()} lies before {FIRST_YEAR}."
     elif last is not None and entry.at < last:
         yield "at", f"{entry.at.isoformat()} lies before the entry ahead of it, {last.isoformat()}."
 

@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from norvash.core.forecast.set_forecast import Ahead, ahead_from
 from norvash.core.motor.positions import PositionPlan
+from norvash.core.text.alike import looks
 from norvash.core.text.texts import compared
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
@@ -126,10 +127,12 @@ def _columns(plan: PositionPlan) -> dict[str, Value | int]:
 def add_motor(conn: Connection, motor: Motor, act_id: str) -> None:
     """Keep a new motor."""
     conn.execute(
-        """insert into motor (id, tag, name, place, class, type_id, act_id, tag_key, place_key, sought_key)
-           values (:id, :tag, :name, :place, :class, :type_id, :act_id, :tag_key, :place_key, :sought_key)""",
+        """insert into motor (id, tag, name, place, class, type_id, act_id, tag_key, looks_key, place_key, sought_key)
+           values (:id, :tag, :name, :place, :class, :type_id, :act_id, :tag_key, :looks_key, :place_key,
+                   :sought_key)""",
         {
             **_keys(motor),
+            "looks_key": looks(motor.tag),
             "id": motor.id,
             "tag": motor.tag,
             "name": motor.name,
@@ -189,6 +192,12 @@ def fetch_whole(conn: Connection, motor_id: str) -> tuple[Motor, MotorType | Non
 def find_tagged(conn: Connection, tag: str) -> Motor | None:
     """Return the motor whose tag compares equal to this one."""
     row = conn.execute("select * from motor where tag_key = :key order by rowid", {"key": compared(tag)}).fetchone()
+    return _motor(row) if row else None
+
+
+def find_like(conn: Connection, tag: str) -> Motor | None:
+    """Return a motor whose tag looks like this one."""
+    row = conn.execute("select * from motor where looks_key = :key order by rowid", {"key": looks(tag)}).fetchone()
     return _motor(row) if row else None
 
 

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from datetime import datetime
 
+from norvash.core.text.alike import looks
 from norvash.core.text.texts import compared
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
@@ -60,9 +61,15 @@ def change_site(conn: Connection, name: str, demo_day: str | None, made_at: date
 def add_person(conn: Connection, person: Person, made_at: datetime) -> None:
     """Keep a person; the same id twice changes nothing."""
     conn.execute(
-        """insert into person (id, name, name_key, made_at) values (:id, :name, :key, :made_at)
+        """insert into person (id, name, name_key, looks_key, made_at) values (:id, :name, :key, :looks, :made_at)
            on conflict (id) do nothing""",
-        {"id": person.id, "name": person.name, "key": compared(person.name), "made_at": made_at.isoformat()},
+        {
+            "id": person.id,
+            "name": person.name,
+            "key": compared(person.name),
+            "looks": looks(person.name),
+            "made_at": made_at.isoformat(),
+        },
     )
 
 
@@ -103,6 +110,15 @@ def list_alike(conn: Connection, name: str) -> list[Person]:
     return [Person(r["id"], r["name"]) for r in rows]
 
 
+def list_like(conn: Connection, name: str) -> list[Person]:
+    """Return everybody whose name compares equal to this one, or looks like it, in the order in which they came."""
+    rows = conn.execute(
+        "select id, name from person where name_key = :key or looks_key = :looks order by name_key <> :key, rowid",
+        {"key": compared(name), "looks": looks(name)},
+    )
+    return [Person(r["id"], r["name"]) for r in rows]
+
+
 _COLUMNS = "a.id, a.at, p.name as person, a.job, a.digest, a.result_id, a.before_json, a.after_json"
 _DONE = f"""select {_COLUMNS}, f.name as played_by from act a join person p on p.id = a.person_id
             left join person f on f.id = a.played_by"""
@@ -122,14 +138,23 @@ def _done(row: Row) -> Done:
     )
 
 
-def known_before(conn: Connection, act_id: str, person_id: str) -> tuple[Done | None, Person | None, datetime | None]:
-    """Return the write with this id, None if it is new; the person, None if not known; the time of the latest write."""
+# What an act made here comes after, and one that is played into the record of a motor.
+_LAST_HERE = "select at from act where played_by is null order by seq desc limit 1"
+_LAST_OF_MOTOR = "select at from act where motor_id = :record order by seq desc limit 1"
+
+
+def known_before(
+    conn: Connection, act_id: str, person_id: str, record: str | None
+) -> tuple[Done | None, Person | None, datetime | None]:
+    """Return the write with this id, None if it is new; the person, None if not known; the time of the latest write
+    that it comes after, as `last_act_at` does.
+    """
     row = conn.execute(
         f"""select {_COLUMNS}, w.id as writer_id, w.name as writer,
-                   null as played_by, (select at from act order by seq desc limit 1) as last_at
+                   null as played_by, ({_LAST_HERE if record is None else _LAST_OF_MOTOR}) as last_at
             from (select 1) left join person w on w.id = :person_id
             left join act a on a.id = :act_id left join person p on p.id = a.person_id""",
-        {"act_id": act_id, "person_id": person_id},
+        {"act_id": act_id, "person_id": person_id, "record": record},
     ).fetchone()
     return (
         _done(row) if row["id"] is not None else None,
@@ -138,9 +163,12 @@ def known_before(conn: Connection, act_id: str, person_id: str) -> tuple[Done | 
     )
 
 
-def last_act_at(conn: Connection) -> datetime | None:
-    """Return the time of the latest write, None before the first."""
-    row = conn.execute("select at from act order by seq desc limit 1").fetchone()
+def last_act_at(conn: Connection, record: str | None) -> datetime | None:
+    """Return the time of the latest write that was made here, or of any in the record of one motor; None before the
+    first.
+    """
+    last = _LAST_HERE if record is None else _LAST_OF_MOTOR
+    row = conn.execute(last, {"record": record}).fetchone()
     return datetime.fromisoformat(row["at"]) if row else None
 
 

@@ -3,6 +3,7 @@
 import sqlite3
 from pathlib import Path
 
+from norvash.core.text.alike import looks
 from norvash.core.text.texts import compared
 from norvash.store.step_values import grade_at_6
 
@@ -15,6 +16,7 @@ def steps() -> list[tuple[int, str]]:
 
 
 def lend_functions(conn: sqlite3.Connection) -> None:
-    """Give a connection what steps call: how names are compared, and the grades of their day."""
+    """Give a connection what steps call: how names are compared, what they look like, and the grades of their day."""
     conn.create_function("compared", 1, compared, deterministic=True)
+    conn.create_function("looks", 1, looks, deterministic=True)
     conn.create_function("grade_of", 1, grade_at_6, deterministic=True)

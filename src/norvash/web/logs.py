@@ -23,12 +23,11 @@ class _JsonLines(logging.Formatter):
 
 
 def start_log() -> None:
-    """Write events as JSON lines with their time and level."""
+    """Write events as JSON lines with their time and level; what packages warn of too."""
     handler = logging.StreamHandler(sys.stderr)
     handler.setFormatter(_JsonLines())
-    _log.handlers[:] = [handler]
+    logging.getLogger().handlers[:] = [handler]
     _log.setLevel(logging.INFO)
-    _log.propagate = False
 
 
 def log_event(event: str, **values: Any) -> None:

@@ -3,6 +3,7 @@ line.
 """
 
 import asyncio
+import contextlib
 import re
 import time
 
@@ -33,8 +34,10 @@ _HEADERS = {
 _FOR_EVER = "public, max-age=31536000, immutable"
 _READS = ("GET", "HEAD", "OPTIONS")
 UPLOADS = ("/hours/import",)
+_HEARD_OUT = 4
 _AUTHORITY = r"(?P<name>[A-Za-z0-9._-]{1,253}|\[[0-9A-Fa-f:.]{2,45}\])(:\d{1,5})?"
 _HOST = re.compile(_AUTHORITY)
+_ABSOLUTE = re.compile(r"https?://(?P<host>[^/?#]*)(?P<path>/.*)?", re.IGNORECASE | re.DOTALL)
 _ORIGIN = re.compile(rf"null|[a-z][a-z0-9+.-]*://(?P<host>{_AUTHORITY})")
 
 
@@ -112,6 +115,23 @@ def check_person(headers: Headers) -> None:
         )
 
 
+def _from_the_root(scope: Scope) -> Scope:
+    """Return a request whose line names the whole address, as a proxy's does, as one that names its path; the host that
+    it names stands for the one of its headers.
+    """
+    absolute = _ABSOLUTE.fullmatch(scope["path"])
+    if absolute is None:
+        return scope
+    headers = [(name, value) for name, value in scope["headers"] if name != b"host"]
+    path = absolute["path"] or "/"
+    return {
+        **scope,
+        "path": path,
+        "raw_path": path.encode(),
+        "headers": [(b"host", absolute["host"].encode()), *headers],
+    }
+
+
 def _guarded(scope: Scope, send: Send, status: list[int]) -> Send:
     """Return a way to send that adds the headers, and tells the status that was sent."""
 
@@ -143,6 +163,7 @@ class Guard:
         if scope["type"] != "http":
             await self.app(scope, receive, send)
             return
+        scope = _from_the_root(scope)
         started, status = time.perf_counter(), [0]
         send_guarded = _guarded(scope, send, status)
         try:
@@ -204,22 +225,42 @@ class Guard:
         most = self.settings.most_upload_bytes if scope["path"] in UPLOADS else self.settings.most_body_bytes
         length = whole(headers.get("content-length", "0"))
         if length is None or length > most:
+            await self._heard_out(receive)
             raise _too_large(most)
         if scope["method"] in _READS:
             return b""
         check_person(headers)
         try:
             async with asyncio.timeout(self.settings.patience_s):
-                return await _whole_body(receive, most)
+                body = await _whole_body(receive, most)
         except TimeoutError:
             raise Refused(
                 408,
                 f"The request did not come to its end within {self.settings.patience_s:g} s.",
                 "Look at the network, then send it again; nothing was saved.",
             ) from None
+        if body is None:
+            await self._heard_out(receive)
+            raise _too_large(most)
+        return body
+
+    async def _heard_out(self, receive: Receive) -> None:
+        """Hear a body that is too large to its end and keep none of it: whoever sends it all the same gets an answer.
+
+        One that never ends, or not in time, gets none.
+        """
+        heard = 0
+        with contextlib.suppress(TimeoutError):
+            async with asyncio.timeout(self.settings.patience_s):
+                while heard <= _HEARD_OUT * self.settings.most_upload_bytes:
+                    message = await receive()
+                    heard += len(message.get("body", b""))
+                    if not message.get("more_body", False):
+                        return
 
 
-async def _whole_body(receive: Receive, most: int) -> bytes:
+async def _whole_body(receive: Receive, most: int) -> bytes | None:
+    """Return the body of a request, None for one that is larger than may be."""
     parts: list[bytes] = []
     size, complete = 0, False
     while not complete:
@@ -228,5 +269,5 @@ async def _whole_body(receive: Receive, most: int) -> bytes:
         size += len(parts[-1])
         complete = not message.get("more_body", False)
         if size > most:
-            raise _too_large(most)
+            return None
     return b"".join(parts)

@@ -17,12 +17,16 @@ R = TypeVar("R", bound="Ready")
 
 @dataclass(frozen=True, slots=True)
 class Act:
-    """One write as the client sends it: an id made by the client, the person, the time; who played it from a file."""
+    """One write as the client sends it: an id made by the client, the person, the time; who played it from a file.
+
+    One that was played is stamped by the record of its own `motor`, whatever was written of others meanwhile.
+    """
 
     id: str
     person_id: str
     at: datetime
     played_by: str = ""
+    motor: str = ""
 
     def __post_init__(self) -> None:
         plain = self.id.replace("-", "").replace(".", "").replace("_", "")
@@ -32,6 +36,11 @@ class Act:
                 "Send an id of 8 to 80 letters, digits, dots or dashes, a new one for each entry.",
                 "act_id",
             )
+
+    @property
+    def record(self) -> str | None:
+        """Return the motor in whose record it stands in order; None for one that is made here, among all others."""
+        return self.motor if self.played_by else None
 
 
 @dataclass(frozen=True, slots=True)
@@ -103,7 +112,7 @@ def once(
     """
     digest = hashlib.sha256(json.dumps([job, typed], sort_keys=True, default=str).encode()).hexdigest()
     with transaction(conn):
-        earlier, person, last_at = people.known_before(conn, act.id, act.person_id)
+        earlier, person, last_at = people.known_before(conn, act.id, act.person_id, act.record)
         if earlier is not None:
             if earlier.digest != digest:
                 raise Conflict(
@@ -133,7 +142,7 @@ def once(
 
 def in_order(conn: Connection, act: Act) -> Act:
     """Return an act with the time that it would have if it were written now."""
-    return replace(act, at=_in_order(act.at, people.last_act_at(conn)))
+    return replace(act, at=_in_order(act.at, people.last_act_at(conn, act.record)))
 
 
 def _in_order(at: datetime, last: datetime | None) -> datetime:

@@ -15,7 +15,7 @@ from norvash.core.use.counting import Counted
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.since import Fitting, counted_from, fitting_of, since_words
 from norvash.core.use.typed import read_use
-from norvash.errors import Conflict, InputError
+from norvash.errors import Conflict, InputError, NeedsAnswer
 from norvash.store import motors, sets, use
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
@@ -23,13 +23,17 @@ from norvash.work.acting import Act, Change, in_order, prepared
 from norvash.work.changing_figures import Errors, stated_figures
 from norvash.work.context import Context, Prepared, rate_in_season
 from norvash.work.loading import begin
+from norvash.work.site import ANOTHER
 from norvash.work.standing import Judged, foresee, keep
 from norvash.work.stating import First, SinceTyped, begun, keep_entry, keep_first, read_first, read_since
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class NewMotor:
-    """A new motor as typed; figures are what the person stated beyond class and type."""
+    """A new motor as typed; figures are what the person stated beyond class and type.
+
+    `answer` says that it is “another” than the one whose tag looks like its own.
+    """
 
     tag: str
     name: str
@@ -44,15 +48,18 @@ class NewMotor:
     set_is_new: bool
     figures: Mapping[str, str]
     since: SinceTyped = SinceTyped()
+    answer: str = ""
 
 
 def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
     """Keep a new motor with its positions, its first use and the set that is in it; return its id.
 
-    Raises: InputError or SeveralErrors at the fields, Conflict for a tag in use; then nothing is kept.
+    Raises: InputError or SeveralErrors at the fields, Conflict for a tag in use, NeedsAnswer for one that looks like
+    another; then nothing is kept.
     """
-    typed = {name: getattr(given, name) for name in NewMotor.__dataclass_fields__ if name != "since"}
+    typed = {n: getattr(given, n) for n in NewMotor.__dataclass_fields__ if n not in ("since", "answer")}
     typed |= {"since": given.since.typed} if given.since.typed else {}
+    typed |= {"answer": given.answer} if given.answer else {}
 
     def prepare() -> _Added:
         errors, now = Errors(), in_order(conn, act)
@@ -138,6 +145,15 @@ def _checked(
         taken = motors.find_tagged(conn, tag)
         if taken is not None:
             raise Conflict(f"The tag {taken.tag} is in use.", "Give another tag, or open that motor.", "tag")
+        like = motors.find_like(conn, tag)
+        if like is not None and given.answer != ANOTHER:
+            raise NeedsAnswer(
+                f"“{tag}” looks like {like.tag}, {like.name}, which is in the register.",
+                "Say that it is another motor, or correct the tag.",
+                "tag",
+                ((ANOTHER, f"It is another motor than {like.tag}"),),
+                ANOTHER,
+            )
     with errors:
         name = words_of("name", given.name, "The name")
     with errors:

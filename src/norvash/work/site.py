@@ -10,7 +10,7 @@ from norvash.store.people import Person, Site
 from norvash.work.acting import Act, Change, once
 
 _DEMO_DAY = timedelta(hours=14)
-_SOMEBODY_ELSE = "other"
+ANOTHER = "another"
 
 
 def clock(site: Site, now: datetime) -> datetime:
@@ -64,22 +64,22 @@ def choose_keys(conn: Connection, act: Act, keys: str) -> str:
 def join(conn: Connection, person_id: str, name: str, now: datetime, answer: str = "") -> Person:
     """Return the person with this name, kept as a new one if it is not known yet.
 
-    `answer` says who it is where somebody has a name that reads alike: that person's id, or “other”.
-    Raises: InputError for an empty or overlong name, NeedsAnswer where somebody's name reads alike.
+    `answer` says who it is where somebody has a name that reads or looks alike: that person's id, or “another”.
+    Raises: InputError for an empty or overlong name, NeedsAnswer where somebody's name reads or looks alike.
     """
     wanted = words_of("name", name, "The name")
     with transaction(conn):
-        alike = {p.id: p for p in people.list_alike(conn, wanted)}
+        alike = {p.id: p for p in people.list_like(conn, wanted)}
         same = next((p for p in alike.values() if p.name == wanted), alike.get(answer))
         if same is not None:
             return same
-        if alike and answer != _SOMEBODY_ELSE:
+        if alike and answer != ANOTHER:
             choices = [(p.id, f"I am {p.name}") for p in alike.values()]
             raise NeedsAnswer(
-                f"“{wanted}” reads like {alike[choices[0][0]].name}, who is known here.",
+                f"“{wanted}” reads or looks like {alike[choices[0][0]].name}, who is known here.",
                 "Say whether that is you.",
                 "name",
-                (*choices, (_SOMEBODY_ELSE, "I am somebody else")),
+                (*choices, (ANOTHER, "I am somebody else")),
                 choices[0][0],
             )
         if any(p.name.casefold() == wanted.casefold() for p in alike.values()):

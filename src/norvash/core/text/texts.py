@@ -9,8 +9,36 @@ from norvash.errors import InputError
 
 _LONGEST = 80
 _JOINERS = "\u200c\u200d"
+# Scripts whose letters are written otherwise with a joiner between them, by the first word of a letter's name.
+_JOINED = frozenset(
+    (
+        "ARABIC",
+        "BENGALI",
+        "DEVANAGARI",
+        "GUJARATI",
+        "GURMUKHI",
+        "KANNADA",
+        "KHMER",
+        "MALAYALAM",
+        "MANDAIC",
+        "MONGOLIAN",
+        "MYANMAR",
+        "NKO",
+        "ORIYA",
+        "SINHALA",
+        "SYRIAC",
+        "TAMIL",
+        "TELUGU",
+        "TIBETAN",
+    )
+)
 _BREAKS = "\t\n\r\u2028\u2029"
 _UNSEEN = ("Cc", "Cf", "Cs")
+# Characters that show nothing although they count as letters or marks: fillers, a blank of Braille, choosers of a form.
+_BLANK = frozenset(
+    "\u034f\u115f\u1160\u17b4\u17b5\u180b\u180c\u180d\u180f\u2800\u3164\uffa0"
+    + "".join(map(chr, (*range(0xFE00, 0xFE10), *range(0xE0100, 0xE01F0))))
+)
 _SAID = {
     "\x00": "a zero byte",
     "\ufeff": "a byte order mark",
@@ -22,17 +50,19 @@ _SAID = {
 def clean(text: str, field: str | None = None, *, note: bool = False) -> str:
     """Return a text as typed, without blanks around it, in Unicode's form NFC.
 
-    In a `note` line breaks and tabs may stand. Raises: InputError for control characters, marks that turn the
-    direction of writing, and other characters that nobody sees; joiners may stand between letters.
+    In a `note` line breaks and tabs may stand, and what chooses the form of a sign. Raises: InputError for control
+    characters, marks that turn the direction of writing, fillers and other characters that nobody sees; joiners may
+    stand between letters of scripts that need them.
 
     >>> clean(" Cafe\\u0301 ")
     'Café'
     """
     made = unicodedata.normalize("NFC", text.strip(" " + _BREAKS))
     for at, c in enumerate(made):
-        if unicodedata.category(c) not in _UNSEEN and c not in "\u2028\u2029":
+        unseen = unicodedata.category(c) in _UNSEEN or c in "\u2028\u2029"
+        if not unseen and (note or c not in _BLANK):
             continue
-        joins = c in _JOINERS and _between_letters(made, at)
+        joins = c in _JOINERS and _joins(made, at)
         if joins or (note and c in _BREAKS):
             continue
         what = _SAID.get(c, "a line break or a tab" if c in _BREAKS else f"the unseen character U+{ord(c):04X}")
@@ -40,9 +70,11 @@ def clean(text: str, field: str | None = None, *, note: bool = False) -> str:
     return made
 
 
-def _between_letters(text: str, at: int) -> bool:
+def _joins(text: str, at: int) -> bool:
+    """Tell whether a joiner stands between two letters of a script that needs it."""
     around = text[at - 1 : at] + text[at + 1 : at + 2]
-    return len(around) == 2 and all(unicodedata.category(c)[0] in "LM" for c in around)
+    scripts = {unicodedata.name(c, "").split(" ")[0] for c in around if unicodedata.category(c)[0] in "LM"}
+    return len(around) == 2 and len(scripts) == 1 and scripts <= _JOINED
 
 
 @lru_cache(2048)

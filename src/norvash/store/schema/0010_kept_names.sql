@@ -76,3 +76,10 @@ alter table finding add column grade text not null default '';
 alter table finding add column words text not null default '';
 update finding set grade = s.grade, words = s.words from seen_then s where s.finding = finding.seen;
 drop table seen_then;
+-- What a name looks like at a glance; `looks` is a function of the application.
+alter table person add column looks_key text not null default '';
+alter table motor add column looks_key text not null default '';
+update person set looks_key = looks(name);
+update motor set looks_key = looks(tag);
+create index person_looks on person (looks_key);
+create index motor_looks on motor (looks_key);

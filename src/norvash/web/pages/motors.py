@@ -112,6 +112,7 @@ def add(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Re
         since=SinceTyped(
             day=form.since_day, counter=form.since_counter, ran=form.since_ran, lengths=form.since_lengths
         ),
+        answer=typed.get("answer", ""),
     )
     try:
         motor_id = add_motor(conn, act_of(typed, who, now), given)
