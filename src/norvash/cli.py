@@ -46,6 +46,7 @@ def _run(db: Path, host: str, port: int, allow: list[str], gauge: str = "", *, l
     from norvash.web.app import create_app
     from norvash.web.logs import start_log
     from norvash.web.serving import Announcing, server_config
+    from norvash.web.warming import warm
 
     settings = Settings.with_environment(db=db, host=host, port=port, allowed_hosts=tuple(allow), log=log, gauge=gauge)
     names = check_allowed(host, settings.allowed_hosts)
@@ -53,6 +54,7 @@ def _run(db: Path, host: str, port: int, allow: list[str], gauge: str = "", *, l
     port = _free_port(host, port)
     settings = settings.model_copy(update={"port": port, "allowed_hosts": names})
     application = create_app(settings)
+    application.state.after_first_page = warm
     gc.freeze()
     gc.enable()
     shown = f"[{host}]" if ":" in host else host

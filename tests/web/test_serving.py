@@ -3,18 +3,22 @@
 import json
 import logging
 import socket
+import sys
 import time
 from collections.abc import Iterator
 from pathlib import Path
 from urllib.parse import urlsplit
 
 import pytest
+from fastapi import FastAPI
 from starlette.testclient import TestClient
 
+from conftest import Shop
 from live import served
 from norvash.config import Settings
 from norvash.web.app import create_app
 from norvash.web.logs import start_log
+from norvash.web.warming import warm
 
 PATIENCE_S = 0.4
 
@@ -147,3 +151,25 @@ def test_what_breaks_is_answered_with_guards_and_without_its_trace(db: Path, mon
     assert "default-src 'none'" in answer.headers["content-security-policy"]
     assert "nothing was half saved" in answer.text
     assert "secret" not in answer.text
+
+
+def test_what_the_first_entry_needs_is_there_once_the_first_page_is_out(shop: Shop, db: Path) -> None:
+    motor = shop.motor()
+    app = create_app(Settings(db=db, log=False))
+    began: list[object] = []
+
+    def begin(app: FastAPI) -> None:
+        began.append(app)
+        warm(app)
+
+    app.state.after_first_page = begin
+    with TestClient(app, base_url="http://localhost", headers={"Origin": "http://localhost"}) as client:
+        client.cookies.set("norvash_person", "person-of-test")
+        assert [client.get("/").status_code for _ in range(3)] == [200] * 3
+        app.state.warming.join()
+        known = set(sys.modules)
+        sent = {"act_id": "the-first-entry", "value": "1", "mode": "increment"}
+        assert client.post(f"/motors/{motor}/hours", data=sent, follow_redirects=False).status_code == 303
+        assert {m for m in set(sys.modules) - known if m.startswith(("norvash", "numpy", "scipy"))} == set()
+        app.state.catching_up.join()
+    assert began == [app]

@@ -2,7 +2,6 @@
 
 import compileall
 import gc
-import http.client
 import json
 import statistics
 import subprocess
@@ -26,6 +25,7 @@ from norvash.bench.importing import notes_s, readings_s
 from norvash.bench.painting import paint_ratios
 from norvash.bench.playing import played_s
 from norvash.bench.report import report
+from norvash.bench.starting import first_entries, starts
 from norvash.bench.visit import full_visit
 from norvash.bench.writing import at_once, of_a_length, while_judging
 from norvash.config import Settings
@@ -37,7 +37,6 @@ from norvash.web.list_drawings import forget
 from norvash.web.serving import server_config
 
 _PORT = 18100
-_PATIENCE_S = 30
 _BARE = Template(
     "<!doctype html><title>Bare</title><table>{% for row in rows %}<tr>{% for cell in row %}<td>{{ cell }}</td>"
     "{% endfor %}</tr>{% endfor %}</table>",
@@ -46,19 +45,6 @@ _BARE = Template(
 _ROWS = [
     [f"M-{i:05d}", f"Hoist {i}", f"hall {i % 40}", "industrial", f"{i * 0.37:.1f}", "2027-03-04"] for i in range(200)
 ]
-_BARE_START = """
-import fastapi, numpy, uvicorn
-app = fastapi.FastAPI()
-app.get("/")(lambda: "ok")
-uvicorn.run(app, host="127.0.0.1", port={port}, log_level="error", http="h11")
-"""
-_OUR_START = """
-import sys
-from norvash.cli import main
-sys.argv = ["norvash", "serve", "--db", {db!r}, "--port", "{port}"]
-if __name__ == "__main__":
-    main()
-"""
 
 
 def timed(job: Callable[[], object]) -> float:
@@ -164,33 +150,6 @@ def typed_ms(db: Path, motor: str) -> tuple[float, float]:
     return float(entered), float(bare)
 
 
-def start_ms(code: str, port: int) -> float:
-    """Return the time from starting an interpreter to its first page [ms]."""
-    started = time.perf_counter()
-    running = subprocess.Popen([sys.executable, "-c", code], stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL)
-    try:
-        while time.perf_counter() - started < _PATIENCE_S:
-            try:
-                status, _ = Client(port).get("/")
-                if status == 200:
-                    return (time.perf_counter() - started) * 1000
-            except (ConnectionError, http.client.HTTPException):
-                time.sleep(0.005)
-        raise SystemExit(f"nothing answered on port {port} within {_PATIENCE_S} s")
-    finally:
-        running.terminate()
-        running.wait()
-
-
-def starts(db: Path) -> float:
-    """Return our start over that of a bare application, medians of turns [1]."""
-    ours, bare = [], []
-    for turn in range(9):
-        bare.append(start_ms(_BARE_START.format(port=18200 + turn), 18200 + turn))
-        ours.append(start_ms(_OUR_START.format(db=str(db), port=18300 + turn), 18300 + turn))
-    return statistics.median(ours[1:]) / statistics.median(bare[1:])
-
-
 def forecasting() -> dict[str, float]:
     """Return what forecasting a fleet costs, measured in a process of its own."""
     done = subprocess.run(
@@ -229,13 +188,14 @@ def main() -> None:
         written["statements"], written["reads"] = of_a_length(db, others[-1])
         server.should_exit = True
         prepare(Path(folder) / "demo.db", reset=True)
-        start = starts(Path(folder) / "demo.db")
+        start, first = starts(Path(folder) / "demo.db"), first_entries(Path(folder) / "demo.db")
         text = report(
             pages,
             saved,
             typed,
             painted=painted,
             start=start,
+            first=first,
             ahead=forecasting(),
             imported_s=readings_s(db),
             noted_s=notes_s(Path(folder) / "notes.db"),

@@ -26,21 +26,22 @@ def marks(page: str) -> dict[str, str]:
 
 
 class Client:
-    """One keep-alive connection with the person's cookie."""
+    """One keep-alive connection with the cookie of a person, of the fleet's unless it is said."""
 
-    def __init__(self, port: int) -> None:
+    def __init__(self, port: int, person: str = PERSON) -> None:
         self.conn, self.port = http.client.HTTPConnection("127.0.0.1", port, timeout=60), port
+        self.person = person
 
     def get(self, path: str) -> tuple[int, str]:
         """Return status and text of a page."""
-        self.conn.request("GET", path, headers={"Cookie": f"norvash_person={PERSON}"})
+        self.conn.request("GET", path, headers={"Cookie": f"norvash_person={self.person}"})
         answer = self.conn.getresponse()
         return answer.status, answer.read().decode()
 
     def post(self, path: str, *, has: dict[str, str] | None = None, **typed: str) -> tuple[int, str]:
         """Send a form; return status and where it leads, or what answers a browser that has these parts."""
         headers = {
-            "Cookie": f"norvash_person={PERSON}",
+            "Cookie": f"norvash_person={self.person}",
             "Origin": f"http://127.0.0.1:{self.port}",
             "Content-Type": "application/x-www-form-urlencoded",
         }

@@ -37,10 +37,11 @@ played it, and everything that was played is marked *from a file*. Made from the
 The file is checked whole before anything is written: its form, its names, its order; what is wrong is refused with
 its place, and nothing is played. A motor with the tag is taken as it is; where there is none, an entry `register`
 registers it. Everybody in it is listed under `people`, and made where missing; of one
-whose name only looks like somebody else's it is said: `{"name": "…", "answer": "another"}`. A refusal by a job stops there with
-exit code 3, its place and its words; with `--go-on` it is noted and the rest is played. The same file again changes
-nothing, and a longer one goes on where the shorter one ended. After each stage it prints what the line, the parts,
-the work list and the gates say, `--json` as plain values. A file has at most {entries} entries and {bytes} bytes.
+whose name only looks like somebody else's it is said: `{"name": "…", "answer": "another"}`. A refusal by a job stops
+there with exit code 3, its place and its words; with `--go-on` it is noted and the rest is played. The same file again
+changes nothing, and a longer one goes on where the shorter one ended. After each stage it prints what the line, the
+parts, the work list and the gates say, `--json` as plain values. A file has at most {entries} entries and {bytes}
+bytes.
 
 A value is what would be typed or picked; an empty one takes it back. An entry without a sight has the one that the
 sheet proposes: *found* until work of the visit has touched its place, *left* after that. `answer` answers what the

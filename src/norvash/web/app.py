@@ -217,7 +217,7 @@ def create_app(settings: Settings) -> FastAPI:
         Pool(settings.db, read_only=bool(watch.state), watch=watch),
         catch_up_in_background,
     )
-    app.state.check_s = _CHECK_S
+    app.state.check_s, app.state.after_first_page = _CHECK_S, None
     app.state.loaded = False
     app.state.faults, app.state.trouble, app.state.schema, app.state.stopping = (
         found.faults,

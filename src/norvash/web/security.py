@@ -178,8 +178,12 @@ class Guard:
                 "Go back and try again; if it comes back, look in the log.",
             )
             await error_answer(Request(scope), said, said.status)(scope, receive, send_guarded)
+        state = scope["app"].state
         if status[0] < 400 and scope["method"] not in _READS:
-            scope["app"].state.trouble = ""
+            state.trouble = ""
+        if state.after_first_page is not None and status[0] == 200 and not scope["path"].startswith("/static/"):
+            once, state.after_first_page = state.after_first_page, None
+            once(scope["app"])
         if self.settings.log:
             took = round((time.perf_counter() - started) * 1000, 1)
             log_event("request", method=scope["method"], path=scope["path"], status=status[0], ms=took)
