@@ -12,15 +12,17 @@ from pathlib import Path
 import pytest
 
 from conftest import NOW, Shop
+from norvash import store
 from norvash.errors import Conflict, NorvashError
 from norvash.store.copies import back_up, restore
 from norvash.store.database import fold_in
 from norvash.store.lock import held_alone
 from norvash.store.ready import look_at, prepare
-from norvash.store.steps import lend_functions, steps
-from norvash.store.whole import schema_faults
+from norvash.store.steps import KNOWN_OBJECTS, lend_functions, steps
+from norvash.store.whole import digest_of, objects_of, objects_of_version, schema_faults
 
 EARLIER = Path(__file__).parent.parent / "data/record_of_schema_5.sql"
+OBJECTS = Path(store.__file__).parent / "schema/objects.txt"
 SCHEMA = {
     "a table is missing": ("drop table note_batch", "table note_batch is missing"),
     "an index is missing": ("drop index entry_now", "index entry_now is missing"),
@@ -84,6 +86,14 @@ def test_what_is_not_whole_is_named_and_replaces_nothing(
     assert shop_db.read_bytes() == before
 
 
+def test_a_version_is_known_by_its_objects() -> None:
+    """After a new step `ANEW=1 pytest -k known_by_its_objects` writes the list anew."""
+    made = "".join(f"{number} {digest_of(objects_of_version(number))}\n" for number, _ in steps())
+    if os.environ.get("ANEW"):
+        OBJECTS.write_text(made)
+    assert OBJECTS.read_text() == made
+
+
 @pytest.mark.parametrize("version", [number for number, _ in steps()])
 def test_the_objects_of_each_version_are_known(tmp_path: Path, version: int) -> None:
     with closing(sqlite3.connect(tmp_path / "any.db")) as conn:
@@ -91,6 +101,8 @@ def test_the_objects_of_each_version_are_known(tmp_path: Path, version: int) -> 
         for number, text in steps():
             if number <= version:
                 conn.executescript(text)
+        assert digest_of(objects_of(conn)) == KNOWN_OBJECTS[version]
+        assert objects_of(conn) == objects_of_version(version)
         assert schema_faults(conn, version) == ()
         assert schema_faults(conn, version + 1) != () or version == steps()[-1][0]
 

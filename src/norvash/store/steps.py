@@ -8,6 +8,10 @@ from norvash.core.text.texts import compared
 from norvash.store.step_values import grade_at_6
 
 _SCHEMA = Path(__file__).parent / "schema"
+# What the objects of each version are known by, so that a start need not make them to compare.
+KNOWN_OBJECTS = {
+    int(line.split()[0]): line.split()[1] for line in (_SCHEMA / "objects.txt").read_text("utf-8").splitlines()
+}
 
 
 def steps() -> list[tuple[int, str]]:

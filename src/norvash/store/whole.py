@@ -4,8 +4,9 @@ import sqlite3
 from collections.abc import Iterator
 from contextlib import closing
 from functools import cache
+from hashlib import sha256
 
-from norvash.store.steps import lend_functions, steps
+from norvash.store.steps import KNOWN_OBJECTS, lend_functions, steps
 
 _MOST_FAULTS = 20
 _OBJECTS = "select type, name, tbl_name, sql from sqlite_schema where name not like 'sqlite\\_%' escape '\\'"
@@ -38,7 +39,10 @@ def page_faults(conn: sqlite3.Connection, *, thoroughly: bool) -> tuple[str, ...
 
 def schema_faults(conn: sqlite3.Connection, version: int) -> tuple[str, ...]:
     """Return where the objects of a schema differ from those of its version: what is missing, foreign, or otherwise."""
-    there, wanted = _objects(conn), _of_version(version)
+    there = objects_of(conn)
+    if digest_of(there) == KNOWN_OBJECTS.get(version):
+        return ()
+    wanted = objects_of_version(version)
     missing = (f"{kind} {name} is missing" for kind, name in wanted.keys() - there.keys())
     foreign = (f"{kind} {name} is none of Norvash's" for kind, name in there.keys() - wanted.keys())
     other = (
@@ -62,7 +66,8 @@ def _rows(conn: sqlite3.Connection) -> Iterator[str]:
         yield from (words.format(name) for (name,) in conn.execute(found))
 
 
-def _objects(conn: sqlite3.Connection) -> dict[tuple[str, str], str]:
+def objects_of(conn: sqlite3.Connection) -> dict[tuple[str, str], str]:
+    """Return the objects of a database's schema, by kind and name."""
     return {(kind, name): f"{of} {_plain(sql)}" for kind, name, of, sql in conn.execute(_OBJECTS)}
 
 
@@ -71,12 +76,17 @@ def _plain(sql: str | None) -> str:
     return "".join((sql or "").replace('"', "").split()).lower()
 
 
+def digest_of(objects: dict[tuple[str, str], str]) -> str:
+    """Return what the objects of a schema are known by."""
+    return sha256(repr(sorted(objects.items())).encode()).hexdigest()
+
+
 @cache
-def _of_version(version: int) -> dict[tuple[str, str], str]:
+def objects_of_version(version: int) -> dict[tuple[str, str], str]:
     """Return the objects that the steps up to a version leave, made in memory."""
     with closing(sqlite3.connect(":memory:", isolation_level=None)) as conn:
         lend_functions(conn)
         for number, text in steps():
             if number <= version:
                 conn.executescript(text)
-        return _objects(conn)
+        return objects_of(conn)
