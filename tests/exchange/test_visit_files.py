@@ -3,7 +3,9 @@
 import json
 import shutil
 from collections.abc import Iterator
+from contextlib import closing
 from datetime import datetime
+from html import unescape
 from pathlib import Path
 from typing import Any
 
@@ -21,6 +23,7 @@ from norvash.store.people import last_act_at, list_acts
 from norvash.work.loading import load
 from norvash.work.sheet_told import sheet_told
 from norvash.work.stating import SinceTyped
+from pages import opened
 from test_house import run
 from whole import assert_no_word_moved
 
@@ -49,7 +52,7 @@ TOLD = {
     "permit-left-open": ("not clean", "Test with power on no. 2 is not closed"),
     "put-off-found-again": ("certificate", "insulator cracked or missing (put off)"),
     "quick-look": ("measured", "Run on. Brush B has 10.2 mm"),
-    "slip-of-the-pen": ("certificate", "Was “0.2” a slip of the pen"),
+    "slip-of-the-pen": ("not clean", "Was “0.2” a slip of the pen"),
     "starter-in-bursts": ("certificate", "At most 10 s, then two minutes to cool."),
     "strong-sparks": ("certificate", "The run: sparks 3, strong, all edges (proven)"),
     "unloaded-at-full-volts": ("certificate", "Without load 48 V is too much: at most 12 V without load"),
@@ -378,3 +381,38 @@ def test_a_visit_is_stamped_by_the_record_of_its_own_motor(tmp_path: Path, shop:
     last = last_act_at(shop.conn, None)  # what is entered here stays in its own order
     assert last is not None
     assert last > first.replace(hour=22)
+
+
+WITHDRAWN = {
+    "a plan": (("gap", "4", 1), "certificate", ()),
+    "a change": (("gap", "0.2", 1), "not clean", ("Brush A", "too narrow", "was withdrawn on this sheet")),
+    "a stop": (("earth-ohm", "3", 0), "not clean", ("protective earth", "was withdrawn on this sheet")),
+}
+
+
+@pytest.mark.parametrize(("slip", "kind", "words"), WITHDRAWN.values(), ids=WITHDRAWN)
+def test_no_certificate_stands_over_what_was_withdrawn(
+    tmp_path: Path, slip: tuple[str, str, int], kind: str, words: tuple[str, ...]
+) -> None:
+    field, wrong, place = slip
+    visit, db, file = json.loads((JOBS / "slip-of-the-pen.json").read_text()), tmp_path / "a.db", tmp_path / "a.json"
+    made: list[dict[str, object]] = []
+    for entry in visit["entries"]:
+        if entry.get("field") == "gap":
+            continue
+        if entry.get("field") == field or (field == "gap" and entry.get("field") == "looked.springs"):
+            mine = {"by": "Maud Celliers", "field": field, "place": place}
+            made.append({"at": entry["at"], "value": wrong, **mine})
+            made.append({"at": entry["at"], "value": "2" if place else "0.06", "answer": "mistyped", **mine})
+        made += [entry] if entry.get("field") != field else []
+    file.write_text(json.dumps({**visit, "entries": made}))
+    played = play_file(file, db, "Ines Torvald")
+    assert (played.refused, played.told[-1]["signed_as"]) == ([], kind)
+    with closing(connect(db)) as conn:
+        signed = sheet_told(conn, played.sheets[-1], datetime(2025, 9, 4).date())
+        reader = people.list_people(conn)[0].id
+    with opened(db, reader) as client:
+        page = unescape(client.get(f"/sheets/{played.sheets[-1]}/sign").text)
+    standing = " ".join(signed["standing"])  # type: ignore[arg-type]
+    assert [w for w in words if w not in standing or w not in page] == []
+    assert bool(standing) == bool(words)

@@ -4,6 +4,7 @@ from datetime import date, datetime
 
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Spot
+from norvash.core.sheet.signing import standing
 from norvash.core.sheet.stages.catalogue import stage_of
 from norvash.core.sheet.stages.sign import ADDITION
 from norvash.store import rounds, sheets
@@ -36,6 +37,7 @@ def sheet_told(conn: Connection, sheet_id: str, today: date) -> Plain:
         "grade": page.signed_grade if row.signed_at is not None else page.grade,
         "open": signed.get("open", [h.words for h in page.holds]),
         "why_open": signed.get("why", ""),
+        "standing": signed.get("standing", []) if row.signed_at is not None else list(standing(page.visit)),
         "next_look": {"on": signed.get("look_on", page.look.on), "at_units": signed.get("look_at", page.look.at)},
         "visit": so_far if row.signed_at is None else page.told,
         "entries": [

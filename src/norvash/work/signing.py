@@ -7,7 +7,7 @@ from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.permit import MOST_TEXT
-from norvash.core.sheet.signing import Hold, signed_as
+from norvash.core.sheet.signing import Hold, signed_as, standing
 from norvash.core.sheet.stages.decide import OUTCOME
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.text.texts import clean
@@ -149,6 +149,7 @@ def _signed(conn: Connection, page: SheetPage, reason: str, person: str) -> dict
         "stage": page.found.grade,
         "reasons": [r.text for r in page.said.reasons],
         "open": [h.words for h in _left(page.holds, reason)],
+        "standing": list(standing(page.visit)),
         "why": reason,
         "work": [w.task.what for w in page.work],
         "signed_as": signed_as(page.visit),

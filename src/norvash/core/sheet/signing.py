@@ -8,6 +8,7 @@ from norvash.core.sheet.asked import misfits
 from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.gates import GATES, POWER, SAFE, SERVICE
 from norvash.core.sheet.gating import gate_now
+from norvash.core.sheet.life import Life
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages import rework, safe, sign
 from norvash.core.sheet.stages.catalogue import STAGES, stage_of
@@ -52,7 +53,8 @@ def signed_as(visit: Visit) -> SignedAs:
     """Return as what a sheet is signed.
 
     A certificate is only given for a motor that goes back to service after something was opened or renewed, with every
-    gate passed, every proof made and nothing open or put off.
+    gate passed, every proof made and nothing open or put off; and nothing withdrawn that was to be changed or worse:
+    nobody has shown yet that it was not so.
     """
     sheet, outcome, still_open = visit.sheet, OUTCOME.of(visit.sheet), holds(visit)
     if sheet.kind == "quick":
@@ -62,17 +64,27 @@ def signed_as(visit: Visit) -> SignedAs:
     if outcome in ("out", "away"):
         return "out" if outcome == "out" else "away"
     waived = any(gate_now(gate, visit).state == "waived" for gate in GATES.values())
-    unclean = bool(still_open) or waived or any(x.stands for x in visit.lives)
+    unclean = bool(still_open) or waived or any(x.stands for x in visit.lives) or bool(withdrawn(visit))
     if unclean or outcome not in RUNS:
         return "not clean"
     return "certificate" if opened(visit) else "not opened"
 
 
 def standing(visit: Visit) -> tuple[str, ...]:
-    """Return what stands with a motor although nothing is open: what is put off, and the gates that were waived."""
+    """Return what stands with a motor although nothing is open: what is put off, what was withdrawn, and the gates that
+    were waived.
+    """
     put_off = [f"{x.place}, {x.finding.words}, is put off" for x in visit.lives if x.state == "put off"]
     gates = [(gate.words, gate_now(gate, visit)) for gate in GATES.values()]
-    return (*put_off, *(f"gate “{words}” was waived by {now.person}" for words, now in gates if now.state == "waived"))
+    gone = [f"{x.place}, {x.finding.words}, was withdrawn on this sheet" for x in withdrawn(visit)]
+    waived = [f"gate “{words}” was waived by {now.person}" for words, now in gates if now.state == "waived"]
+    return (*put_off, *gone, *waived)
+
+
+def withdrawn(visit: Visit) -> tuple[Life, ...]:
+    """Return what was found at this visit, was to be changed or worse, and is not found any more without any work."""
+    grave = ("change", "stop")
+    return tuple(x for x in visit.found.lives if x.state == "withdrawn" and x.finding.grade in grave)
 
 
 def _not_said(visit: Visit) -> Iterator[Hold]:
