@@ -1,5 +1,6 @@
 """The stages of a sheet: what is declared belongs to one, shows what is known, and is drawn."""
 
+import ast
 import pkgutil
 from collections.abc import Iterator
 from importlib import import_module
@@ -7,17 +8,25 @@ from importlib.util import find_spec
 from pathlib import Path
 from types import ModuleType
 
+import pytest
+
+import norvash.core
 import norvash.web
+import norvash.work
 from norvash.core.diagnosis.signs import BY_ID as SIGNS
-from norvash.core.rules.catalogue import SCHOOLS_BY_ID
+from norvash.core.motor.figure_fields import PINION_GAP_HIGH_MM
+from norvash.core.rules.catalogue import SCHOOLS_BY_ID, shipped
 from norvash.core.sheet import stages
-from norvash.core.sheet.field import Decision, Field, Pick, Quantity
+from norvash.core.sheet.field import Column, Decision, Field, Pick, Quantity, Text, Tick
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.gates import GATES
+from norvash.core.sheet.noted import noted
 from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS, field_of, stage_of
+from norvash.core.sheet.stages.drive.pinion import pinion_said
 from norvash.core.sheet.stages.sign import ADDITION
 from norvash.core.sheet.task import Task
+from small_sheets import facts, sheet
 
 # Signs that follow from the last round and from speed settings and drops, not from a finding.
 FROM_FIGURES = {"short-brush", "uneven"}
@@ -50,6 +59,12 @@ def test_a_finding_is_a_sign_that_can_be_and_every_sign_inside_follows_from_one(
     assert set(inside) - {sign for sign, _ in shown} == FROM_FIGURES
     assert {s.id for stage in STAGES for s in stage.signs} == set(SIGNS)
     assert all(sign in inside and inside[sign] is stage for stage in STAGES for sign in stage.clears)
+    denied = {stage.id: stage.clears for stage in STAGES if stage.clears}
+    assert denied == {
+        "commutator": ("track", "surface", "mica", "slots", "flashed"),
+        "windings": ("burnt", "wire-broken", "core-rubbed", "interpole-hot", "magnets"),
+        "drive": ("bearing-bad", "shaft-bad", "fan-bad", "drive-bad", "belt-bad"),
+    }
 
 
 def test_a_field_that_finds_something_is_judged_by_answers_that_it_has() -> None:
@@ -84,3 +99,52 @@ def test_every_stage_has_a_view_and_a_template_of_its_name() -> None:
     assert {p.stem for p in folder.glob("*.html")} == names
     assert all(find_spec(f"norvash.web.stages.{name}") for name in names)
     assert all(find_spec(f"norvash.core.sheet.stages.{name}") for name in names)
+
+
+def test_what_is_asked_for_is_read_or_is_only_a_record() -> None:
+    """A value that is taken and that nothing reads would be kept and never judged."""
+    read = set(_read_names())
+    named: dict[int, set[str]] = {}
+    for _, name, value in declared():
+        if isinstance(value, Field):
+            named.setdefault(id(value), set()).add(name)
+    asked = [f for f in FIELDS if isinstance(f, Quantity | Tick | Column | Pick) and id(f) in named]
+    taken = [f for f in asked if not (f.does or f.ends or getattr(f, "finds", None))]
+    unread = {f.id for f in taken if not named[id(f)] & read}
+    assert unread == {f.id for f in FIELDS if f.record and not isinstance(f, Text)}
+    assert len(taken) > 70
+    assert not [f.id for f in FIELDS if f.record and (f.judged or f.tells)]
+
+
+def _read_names() -> Iterator[str]:
+    """Yield every name that the core or a job reads outside the tables in which fields are declared."""
+    for path in (*Path(norvash.core.__path__[0]).rglob("*.py"), *Path(norvash.work.__path__[0]).rglob("*.py")):
+        for node in ast.parse(path.read_text()).body:
+            if isinstance(node, ast.AnnAssign) and getattr(node.target, "id", "") == "FIELDS":
+                continue
+            yield from (n.id for n in ast.walk(node) if isinstance(n, ast.Name) and isinstance(n.ctx, ast.Load))
+            yield from (n.attr for n in ast.walk(node) if isinstance(n, ast.Attribute))
+
+
+PINION: dict[str, tuple[dict[str, float | str], float, bool | None]] = {
+    "inside": ({"pinion_gap_low_mm": 0.5, "pinion_gap_high_mm": 3.0}, 2.0, True),
+    "on its edge": ({"pinion_gap_low_mm": 0.5, "pinion_gap_high_mm": 3.0}, 3.0, True),
+    "too little": ({"pinion_gap_low_mm": 0.5, "pinion_gap_high_mm": 3.0}, 0.4, False),
+    "too much": ({"pinion_gap_high_mm": 3.0}, 3.1, False),
+    "nobody says what is allowed": ({"pinion_gap_low_mm": 0.5}, 3.1, None),
+}
+
+
+@pytest.mark.parametrize(("own", "gap_mm", "right"), PINION.values(), ids=PINION)
+def test_the_pinion_is_judged_by_its_makers_figure(
+    own: dict[str, float | str], gap_mm: float, right: bool | None
+) -> None:
+    made = sheet(facts("starter", 2, **own), pinion_gap=gap_mm)
+    said = pinion_said(made)
+    assert said is not None
+    assert said.right is right
+    found = [f.words for _, f in noted(made, shipped()) if f.id == "pinion.gap"]
+    assert found == ([said.words] if right is False else [])
+    drive = next(s for s in STAGES if s.id == "drive")
+    assert PINION_GAP_HIGH_MM in drive.asks_of(made.facts)
+    assert PINION_GAP_HIGH_MM not in drive.asks_of(facts("tool"))

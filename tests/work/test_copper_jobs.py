@@ -2,12 +2,15 @@
 and holds it until undone.
 """
 
+from typing import Literal
+
 import pytest
 
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.motor.figure_fields import HOLDER_GAP_MM, SUNK_MM
 from norvash.core.motor.figure_reading import track_d_mm
+from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, rounds
 from norvash.store.records import kept
@@ -207,6 +210,30 @@ def test_a_cut_changes_limit_depth_readings_and_gap_until_the_holders_are_set(vi
     undo(shop.conn, shop.later(minutes=1).act(), visit.id)
     assert track_d_mm(load(shop.conn, visit.motor).figures) == 98
     assert visit.page.found.limit.limit_mm == pytest.approx(before)
+
+
+def test_a_cut_is_cleaned_before_power_and_finished_before_it_is_signed(visit: Visit) -> None:
+    def held(keeps: Literal["power", "sign"]) -> list[str]:
+        return [w for w in STAGE_BY_ID["commutator"].held(keeps, visit.page.visit) if "fter the cut" in w]
+
+    visit.put("shoulder-d", "96.4")
+    visit.put("groove", "0.18")
+    assert (held("power"), held("sign")) == ([], [])
+    visit.put("cut-slots", "yes")  # before the cut it says nothing of it
+    visit.put("cut-done", "95.93")
+    assert held("power") == [
+        "after the cut: every slot brushed clean of copper",
+        "after the cut: blown out or vacuumed",
+    ]
+    assert len(held("sign")) == 2
+    for tick in ("cut-slots", "cut-vacuumed", "cut-chamfer", "cut-again"):
+        visit.put(tick, "")
+        visit.put(tick, "yes")
+    assert (held("power"), held("sign")) == ([], [])
+    visit.put("cut-chamfer", "")
+    assert held("sign") == ["After the cut: edges chamfered on both sides"]
+    visit.put("outcome", "out")
+    assert held("sign") == []
 
 
 def test_run_out_read_again_after_a_cut_is_held_to_what_a_cut_must_reach(visit: Visit) -> None:

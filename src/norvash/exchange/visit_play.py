@@ -9,7 +9,7 @@ from dataclasses import asdict, dataclass, field
 from datetime import datetime
 from pathlib import Path
 
-from norvash.core.sheet.stages.catalogue import stage_of
+from norvash.core.sheet.stages.catalogue import field_of, stage_of
 from norvash.errors import InputError, NeedsAnswer, NorvashError
 from norvash.exchange import visit_file as v
 from norvash.exchange.json_text import read_at_most
@@ -193,6 +193,8 @@ class _Player:
             return False
         if isinstance(entry, v.Register) and self.motor_id:
             return False
+        if isinstance(entry, v.Enter) and field_of(entry.field) is None:
+            return False  # nothing asks for it any more
         act = Act(self.ids[n], self.person_ids[entry.by], entry.at, self.person_ids[self.by], self.motor_id)
         self._follow(entry, done(entry, act, At(self.conn, self.visit.motor, self.motor_id, self.sheet_id)))
         return True

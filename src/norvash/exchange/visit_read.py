@@ -7,7 +7,7 @@ from typing import Any
 from pydantic import ValidationError
 
 from norvash.core.motor.figure_fields import BY_NAME
-from norvash.core.names.changed import name_now
+from norvash.core.names.changed import left_of, name_now
 from norvash.core.sheet.stages.catalogue import field_of, stage_of
 from norvash.core.text.alike import looks
 from norvash.errors import InputError
@@ -148,6 +148,8 @@ def _out_of_order(entry: Entry, *, first: bool, on_sheet: bool, signed: bool) ->
 
 def _field_wrong(entry: Enter) -> Iterator[tuple[str, str]]:
     if field_of(entry.field) is None:
+        if left_of("field", entry.field) is not None:
+            return  # it was asked in an earlier version, and is left out when it is played
         yield "field", f"A sheet has no field “{entry.field[:60]}”."
         return
     stage = stage_of(entry.field)

@@ -10,13 +10,17 @@ from norvash.errors import InputError
 
 @dataclass(frozen=True, slots=True, kw_only=True, eq=False)
 class Figure:
-    """One figure that a type or a motor can carry: its name in the record, its label and its group."""
+    """One figure that a type or a motor can carry: its name in the record, its label and its group.
+
+    A stage asks for it only of its `classes`, of every class where none is named.
+    """
 
     is_text: ClassVar[bool] = False
 
     name: str
     group: str
     label: str
+    classes: tuple[str, ...] = ()
 
     def basis(self, figures: Figures) -> str:
         """Return where it comes from, empty where nothing is known."""
@@ -85,9 +89,18 @@ class Word(Figure):
         return "" if known is None or known.lent else str(known.value)
 
 
-def number(name: str, group: str, label: str, dimension: str, *, low: float = 0.0, high: float = 1e6) -> Number:
+def number(
+    name: str,
+    group: str,
+    label: str,
+    dimension: str,
+    *,
+    low: float = 0.0,
+    high: float = 1e6,
+    classes: tuple[str, ...] = (),
+) -> Number:
     """Return a figure that is a number."""
-    return Number(name=name, group=group, label=label, dimension=dimension, low=low, high=high)
+    return Number(name=name, group=group, label=label, dimension=dimension, low=low, high=high, classes=classes)
 
 
 def word(name: str, group: str, label: str, *, choices: tuple[str, ...] = ()) -> Word:

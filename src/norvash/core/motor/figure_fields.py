@@ -90,6 +90,8 @@ FIELDS: tuple[Number | Word, ...] = (
     COIL_TURNS := number("coil_turns", "Commutator", "Turns of one armature coil", "count", low=1, high=2000),
     END_FLOAT_LOW_MM := number("end_float_low_mm", "Turning parts", "End float, at least", "length", high=500),
     END_FLOAT_HIGH_MM := number("end_float_high_mm", "Turning parts", "End float, at most", "length", high=500),
+    PINION_GAP_LOW_MM := number("pinion_gap_low_mm", "Turning parts", "Pinion clearance at full throw, at least", "length", high=100, classes=("starter",)),
+    PINION_GAP_HIGH_MM := number("pinion_gap_high_mm", "Turning parts", "Pinion clearance at full throw, at most", "length", high=100, classes=("starter",)),
     AIR_GAP_MM := number("air_gap_mm", "Turning parts", "Air gap", "length", high=500),
     BEARING_SPAN_MM := number("bearing_span_mm", "Turning parts", "From bearing to bearing", "length", low=0.1, high=10000),
     SHAFT_D_MM := number("shaft_d_mm", "Turning parts", "Shaft diameter", "length", low=0.1, high=10000),

@@ -44,7 +44,8 @@ class Field:
     any work. One of `work` is always as left, and `does` what it records; `ends` are tasks that only look and have
     their result in it. `why_not` says why it is not offered. `compared` says that it is held against the last sheet
     that has it, `marks` that it moves the figures in force: by a cut, by setting the holders after one, by saying how
-    it protects against shock. One that is `placed` is shown where and when its stage says, not among the rest.
+    it protects against shock. One that is `placed` is shown where and when its stage says, not among the rest. One that
+    is only a `record` says what was done or seen: nothing is judged by it.
     """
 
     kind: ClassVar[str] = ""
@@ -70,6 +71,7 @@ class Field:
     compared: bool = False
     marks: Mark = ""
     placed: bool = False
+    record: bool = False
 
     @property
     def sighted(self) -> bool:

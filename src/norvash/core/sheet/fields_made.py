@@ -33,6 +33,7 @@ class More(TypedDict, total=False):
     compared: bool
     marks: Mark
     placed: bool
+    record: bool
 
 
 class Bounded(More, total=False):

@@ -18,8 +18,9 @@ class Finding:
     `tasks` are the work that it leads to, `shows` the sign that it is, with its answer. With one that `never_runs`
     nothing gets power; one that `ends_in_cut` says nothing where no copper is left to be cut. One `of_brush` goes with
     the brush that it is on, and the first reading of a new one proves that. With one that `holds_brush` the brush does
-    not follow its wear: its reading proves nothing. One that is not `known` was kept by another version: nothing here
-    finds or proves it.
+    not follow its wear: its reading proves nothing. One `by_test` is picked, but only a test shows it: that a look
+    found nothing does not deny it. One that is not `known` was kept by another version: nothing here finds or proves
+    it.
     """
 
     id: str
@@ -33,6 +34,7 @@ class Finding:
     ends_in_cut: bool = field(default=False, compare=False)
     of_brush: bool = field(default=False, compare=False)
     holds_brush: bool = field(default=False, compare=False)
+    by_test: bool = field(default=False, compare=False)
     known: bool = field(default=True, compare=False)
 
     @property
@@ -76,6 +78,7 @@ def finding(
     ends_in_cut: bool = False,
     of_brush: bool = False,
     holds_brush: bool = False,
+    by_test: bool = False,
 ) -> Finding:
     """Return a finding with the work that it leads to."""
     return Finding(
@@ -90,4 +93,5 @@ def finding(
         ends_in_cut=ends_in_cut,
         of_brush=of_brush,
         holds_brush=holds_brush,
+        by_test=by_test,
     )

@@ -78,11 +78,11 @@ class Stage:
 
     `fields` are entered at it, `again` are those of other stages that are asked or tried once more at it, `named` finds
     fields that are only named as they come. `signs` belong to it: of a stage with the motor closed they are picked, of
-    one `inside` they follow from its findings; `clears` are those that “looked at, nothing found” denies. `looked` are
-    the findings that are picked by sight, `findings` all others; `parts` are those that it looks at, the set of brushes
-    too where it `measures`; `looks` are the ticks that say of one of several parts that somebody looked at it. `judge`
-    returns what its entries say, `answered` the findings by sight that a measurement has answered. `holds` is what
-    keeps a gate or the signature shut by what stands at it.
+    one `inside` they follow from its findings. `looked` are the findings that are picked by sight, `findings` all
+    others; `parts` are those that it looks at, the set of brushes too where it `measures`; `looks` are the ticks that
+    say of one of several parts that somebody looked at it. `judge` returns what its entries say, `answered` the
+    findings by sight that a measurement has answered. `holds` is what keeps a gate or the signature shut by what stands
+    at it.
 
     It is done by `is_done`, or once it was touched; `left` says what it still waits for. One that is inside or `proves`
     the motor is not walked where the fault lies before it; an entry at one that `opens` says that the motor was opened.
@@ -96,7 +96,6 @@ class Stage:
     fields: tuple[Field, ...] = ()
     again: tuple[Field, ...] = ()
     signs: tuple[Sign, ...] = ()
-    clears: tuple[str, ...] = ()
     looked: tuple[Finding, ...] = ()
     findings: tuple[Finding, ...] = ()
     parts: tuple[Part, ...] = ()
@@ -126,6 +125,15 @@ class Stage:
     def tasks(self) -> tuple[Task, ...]:
         """Return the tasks that its findings lead to."""
         return tuple(dict.fromkeys(t for f in (*self.looked, *self.findings) for t in f.tasks))
+
+    @cached_property
+    def clears(self) -> tuple[str, ...]:
+        """Return the signs that “looked at, nothing found” denies: those of what is picked by sight at it, but for
+        those that a test may show although nothing was seen.
+        """
+        seen = dict.fromkeys(f.shows[0] for f in self.looked if f.shows)
+        by_test = {f.shows[0] for f in self.looked if f.shows and f.by_test}
+        return tuple(sign for sign in seen if sign not in by_test)
 
     @cached_property
     def remark(self) -> Text:
@@ -174,6 +182,10 @@ class Stage:
         """Return a field of it that is only named as it comes, None where it has no such field."""
         step = self.gate.named(field_id) if self.gate is not None else None
         return step or (self.named(field_id) if self.named is not None else None)
+
+    def asks_of(self, facts: Facts) -> tuple[Number | Word, ...]:
+        """Return the figures that it asks for of a motor."""
+        return tuple(f for f in self.asks if not f.classes or facts.motor_class in f.classes)
 
     def offered(self, facts: Facts, rules: MotorRules) -> tuple[Field, ...]:
         """Return its fields that are offered for a motor."""

@@ -76,7 +76,7 @@ def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str
         stage=stage,
         position=position,
         fields=StageFields(shown, stage, (position,) if position else ()),
-        figures=figures_asked(() if shown.row.signed_at else stage.asks, shown.context.stated),
+        figures=figures_asked(() if shown.row.signed_at else stage.asks_of(shown.context.facts), shown.context.stated),
         remark=entry(shown, stage.remark),
         skip=entry(shown, stage.skip) if stage.skip is not None else None,
         nth=here + 1,

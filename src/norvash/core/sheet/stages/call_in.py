@@ -25,6 +25,7 @@ FIELDS: tuple[Field, ...] = (
         ("today", "today"),
         ("week", "this week"),
         ("routine", "routine look"),
+        record=True,
     ),
 )
 FIND_FAULT = Task(

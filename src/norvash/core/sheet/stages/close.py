@@ -11,9 +11,11 @@ FIELDS: tuple[Field, ...] = (
     LATCHED := tick(
         "latched", "Closed up", "Nothing holds a brush back: latches and hooks off", needs="safe", after_work=True
     ),
-    MARKS_MET := tick("marks-met", "Closed up", "Witness marks meet", needs="safe", after_work=True),
-    TURNS_FREE := tick("free", "Closed up", "Turns freely by hand, no scrape", needs="safe", after_work=True),
-    NOTHING_LEFT := tick("nothing-left", "Closed up", "No part left over", needs="safe", after_work=True),
+    MARKS_MET := tick("marks-met", "Closed up", "Witness marks meet", needs="safe", after_work=True, record=True),
+    TURNS_FREE := tick(
+        "free", "Closed up", "Turns freely by hand, no scrape", needs="safe", after_work=True, record=True
+    ),
+    NOTHING_LEFT := tick("nothing-left", "Closed up", "No part left over", needs="safe", after_work=True, record=True),
     TORQUE_NM := quantity(
         "torque-nm",
         "Closed up",
@@ -22,6 +24,7 @@ FIELDS: tuple[Field, ...] = (
         needs="safe",
         high=1000,
         hint="maker's figure first",
+        record=True,
     ),
 )
 

@@ -13,16 +13,17 @@ FIELDS: tuple[Field, ...] = (
         ("stripped", "armature out"),
         needs="safe",
     ),
-    WITNESS_MARKS := tick("marks", "Recorded", "Witness marks made", needs="safe"),
-    PHOTOS := tick("photos", "Recorded", "Photos taken", needs="safe"),
-    WIRES_NOTED := tick("wires", "Recorded", "Wires noted, which went where", needs="safe"),
+    WITNESS_MARKS := tick("marks", "Recorded", "Witness marks made", needs="safe", record=True),
+    PHOTOS := tick("photos", "Recorded", "Photos taken", needs="safe", record=True),
+    WIRES_NOTED := tick("wires", "Recorded", "Wires noted, which went where", needs="safe", record=True),
     STACK := text(
         "stack",
         "Recorded",
         "Washers, shims, insulators, seals: order and direction",
         needs="safe",
         hint="from the rotor outwards",
+        record=True,
     ),
-    HANDLE_WITH_CARE := text("mind", "Recorded", "Must not be twisted, pulled or lost", needs="safe"),
+    HANDLE_WITH_CARE := text("mind", "Recorded", "Must not be twisted, pulled or lost", needs="safe", record=True),
 )
 STAGE = Stage(id="open", name="record", words="Open and record", fields=FIELDS, inside=True)

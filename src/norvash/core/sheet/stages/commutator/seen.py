@@ -106,6 +106,7 @@ LOOKED = (
         COMMUTATOR,
         RENEW_ARMATURE,
         shows=("bars", "open"),
+        by_test=True,
         never_runs=True,
     ),
     COMMUTATOR_SHORT := finding(
@@ -116,6 +117,7 @@ LOOKED = (
         COMMUTATOR,
         RENEW_ARMATURE,
         shows=("bars", "shorted"),
+        by_test=True,
         never_runs=True,
     ),
 )

@@ -1,14 +1,15 @@
 """Commutator: its size, bar map, run-out, bar test, cut and surface."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 
 from norvash.core.diagnosis.signs import ON_COMMUTATOR
-from norvash.core.motor.figure_fields import ARMATURE_SLOTS, BARS, COMMUTATOR_D_MIN_MM, COMMUTATOR_D_MM
+from norvash.core.motor.figure_fields import ARMATURE_SLOTS, BARS, COMMUTATOR_D_MIN_MM, COMMUTATOR_D_MM, UNDERCUT_MM
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.field import Tick
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.part import COMMUTATOR
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages.commutator import bar_map, bar_test, cut, run_out, seen, size
 
 
@@ -33,6 +34,32 @@ def _answered(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
     return (seen.COMMUTATOR_TWO_BARS,) if painted and not now.needs_bar_test else ()
 
 
+def _not_cleaned(visit: Visit) -> Iterator[str]:
+    """Yield what is left undone after a cut that nothing may run with: copper in a slot joins two bars."""
+    for asked in (cut.CUT_SLOTS, cut.CUT_VACUUMED):
+        if _lacks(visit.sheet, asked):
+            yield f"after the cut: {asked.label[0].lower()}{asked.label[1:]}"
+
+
+def _not_finished(visit: Visit) -> Iterator[str]:
+    """Yield what a cut asks for before its sheet is signed: the edges, but for flush insulation, and the measurements
+    made again.
+    """
+    from norvash.core.sheet.stages.decide import OUTCOME, STOPS
+
+    if OUTCOME.of(visit.sheet) in STOPS:
+        return
+    flush = UNDERCUT_MM.of(visit.sheet.facts.figures) == 0
+    for asked in (cut.CUT_CHAMFER, cut.CUT_AGAIN):
+        if _lacks(visit.sheet, asked) and not (flush and asked is cut.CUT_CHAMFER):
+            yield f"After the cut: {asked.label[0].lower()}{asked.label[1:]}"
+
+
+def _lacks(sheet: Sheet, asked: Tick) -> bool:
+    made, done = cut.CUT_DONE.given(sheet), asked.given(sheet)
+    return made is not None and (done is None or done.at < made.at)
+
+
 STAGE = Stage(
     id="commutator",
     name="commutator",
@@ -44,8 +71,8 @@ STAGE = Stage(
     parts=(COMMUTATOR,),
     inside=True,
     opens=True,
+    holds={"power": _not_cleaned, "sign": _not_finished},
     judge=_judge,
     answered=_answered,
     asks=(BARS, COMMUTATOR_D_MM, COMMUTATOR_D_MIN_MM, ARMATURE_SLOTS),
-    clears=("track", "surface", "slots", "mica", "flashed"),
 )

@@ -37,9 +37,11 @@ from norvash.core.sheet.stages.drive.bearings import (
     KIT_OUTSIDE,
     KIT_SHAFT,
 )
+from norvash.core.sheet.stages.drive.pinion import pinion_said
 from norvash.core.sheet.stages.drive.shaft import (
     END_FLOAT,
     FLOAT_OUT,
+    PINION_OFF,
     RING_GROOVE,
     RING_SECTION,
     RING_SQUEEZE,
@@ -130,6 +132,9 @@ def _shaft(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
         and not within(rules["ring.squeeze-low"], squeeze(section, groove), rules["ring.squeeze-high"])
     ):
         yield RING_SQUEEZE.saying(f"O-ring squeezed by {squeeze(section, groove):.0%}")
+    pinion = pinion_said(sheet)
+    if pinion is not None and pinion.right is False:
+        yield PINION_OFF.saying(pinion.words)
     drop = SOLENOID_V.of(sheet)
     if drop is not None:
         most, _ = solenoid_allowed_v(CRANKING_A.of(sheet), rules)

@@ -12,6 +12,7 @@ from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.drive.bearings import BEARING_NUMBER
 from norvash.core.sheet.stages.drive.findings import bush_lines, kit_lines, shaken_now
+from norvash.core.sheet.stages.drive.pinion import pinion_said
 from norvash.core.sheet.stages.drive.shaft import END_FLOAT, RING_GROOVE, RING_SECTION, VIBRATION
 from norvash.errors import InputError
 
@@ -29,7 +30,8 @@ def drive_says(sheet: Sheet, rules: MotorRules) -> list[Said]:
             )
             for x in fits_of(sheet, place, rules)
         ]
-    return [*says, *_end_float(sheet), *_shaft(sheet, rules), _pressing(rules)]
+    pinion = pinion_said(sheet)
+    return [*says, *_end_float(sheet), *_shaft(sheet, rules), *([pinion] if pinion else []), _pressing(rules)]
 
 
 def bearing_at(sheet: Sheet, place: int) -> Bearing | None:

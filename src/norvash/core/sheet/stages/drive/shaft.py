@@ -41,6 +41,7 @@ FINDINGS = (
     ),
     VIBRATION_HIGH := finding("vibration.high", "vibration too much", "change", "balance, bearings, coupling", DRIVE, SEEK_ONCE_A_TURN),
     RING_SQUEEZE := finding("ring.squeeze", "O-ring squeezed too little or too much", "plan", "take the right section", DRIVE, RENEW_SEAL),
+    PINION_OFF := finding("pinion.gap", "pinion clearance outside the maker's figure", "plan", "set it by its shim or screw", DRIVE, MEND_SOLENOID),
     SOLENOID_BAD := finding("solenoid.bad", "solenoid contact or plunger bad", "change", "renew contacts or solenoid, free the plunger", DRIVE, MEND_SOLENOID),
 )
 FIELDS: tuple[Field, ...] = (
@@ -118,6 +119,16 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         tells=(SOLENOID_BAD,),
     ),
-    PINION_GAP := quantity("pinion-gap", "Solenoid", "Pinion clearance at full throw", "length", needs="safe", high=100, classes=("starter",), judged=True),
+    PINION_GAP := quantity(
+        "pinion-gap",
+        "Solenoid",
+        "Pinion clearance at full throw",
+        "length",
+        needs="safe",
+        high=100,
+        classes=("starter",),
+        judged=True,
+        tells=(PINION_OFF,),
+    ),
 )
 # fmt: on

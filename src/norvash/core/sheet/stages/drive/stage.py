@@ -9,6 +9,8 @@ from norvash.core.motor.figure_fields import (
     BEARING_OTHER,
     END_FLOAT_HIGH_MM,
     END_FLOAT_LOW_MM,
+    PINION_GAP_HIGH_MM,
+    PINION_GAP_LOW_MM,
 )
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
@@ -35,6 +37,13 @@ STAGE = Stage(
     parts=(DRIVE,),
     inside=True,
     judge=_judge,
-    asks=(BEARING_DRIVE, BEARING_OTHER, END_FLOAT_LOW_MM, END_FLOAT_HIGH_MM, AIR_GAP_MM),
-    clears=("bearing-bad", "drive-bad", "belt-bad", "fan-bad", "shaft-bad"),
+    asks=(
+        BEARING_DRIVE,
+        BEARING_OTHER,
+        END_FLOAT_LOW_MM,
+        END_FLOAT_HIGH_MM,
+        AIR_GAP_MM,
+        PINION_GAP_LOW_MM,
+        PINION_GAP_HIGH_MM,
+    ),
 )

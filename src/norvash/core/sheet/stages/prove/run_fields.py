@@ -159,7 +159,6 @@ REST: tuple[Field, ...] = (
         judged=True,
         tested="run-v",
     ),
-    RUN_MIN := quantity("run-min", "Run", "Ran for", "minutes", needs="power", high=6000, tested="run-c"),
     RUN_C := quantity(
         "run-c",
         "Run",

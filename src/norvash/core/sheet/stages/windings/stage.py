@@ -47,5 +47,4 @@ STAGE = Stage(
     again=(EARTH_OHM,),
     holds={"power": _before_power},
     asks=(BARS, ARMATURE_SLOTS, FORM_WOUND),
-    clears=("burnt", "magnets", "wire-broken", "core-rubbed", "interpole-hot"),
 )
