@@ -2,16 +2,21 @@
 passed.
 """
 
+import ast
+import re
 from collections.abc import Mapping
 from dataclasses import replace
 from datetime import date, timedelta
 from math import log
+from pathlib import Path
 from random import Random
 
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+import norvash.core
+from norvash.core.brush.carbon import usable_carbon
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.diagnosis.causes import base_rates
@@ -25,6 +30,7 @@ from norvash.core.motor.record import BrushSet, Measured, MotorState, Overrule, 
 from norvash.core.motor.set_clock import start_of
 from norvash.core.rules.book import CLASSES, MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
+from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.lives import lives
 from norvash.core.sheet.stages.catalogue import FINDINGS as PARTS
 from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
@@ -32,6 +38,8 @@ from norvash.core.verdict.grades import Graded
 from norvash.core.verdict.judging import beyond_horizon, findings, past_limit
 from norvash.core.verdict.rising import by_limit, by_look, grade_on
 from norvash.core.verdict.set_grade import raised
+from norvash.errors import InputError
+from small_sheets import facts
 from states import FITTED, T0, TODAY, a_round, foreseen, ruled, standing, state
 
 LIMIT = Limit(limit_mm=8.0, source="maker", estimated=False, governed_by="maker")
@@ -352,3 +360,44 @@ def test_the_ratio_of_a_sign_turns_the_odds_of_every_cause_as_it_says(
             assert after / (1 - after) == pytest.approx(before / (1 - before) * reason.ratio)
         if not (*ranked.speaks_for, *ranked.speaks_against) and before > 0:
             assert abs(log(after / (1 - after) * (1 - before) / before)) <= 0.1 + 1e-9
+
+
+# What names a measured value, a limit or a rule; what only orders moments of use is no judgement.
+_MEASURED = re.compile(r"\b\w+_(?:mm|n|v|a|c|ohm|mohm|megohm|kpa|rpm|w|units|deg)\b|\brules\[")
+_ORDER_OF_USE = re.compile(r"\b(?:total_units|run_h|at_s)\b|\blen\(|timedelta|\.days\b")
+
+
+def test_every_judgement_goes_by_the_one_tolerance() -> None:
+    """A bare sign would tell the same value apart by how it was typed or added up."""
+    core = Path(norvash.core.__path__[0])
+    bare, seen = [], 0
+    for path in core.rglob("*.py"):
+        if path.name == "edges.py" or path.is_relative_to(core / "forecast"):
+            continue
+        for node in ast.walk(ast.parse(path.read_text())):
+            if not isinstance(node, ast.Compare) or not any(isinstance(o, _ORDERS) for o in node.ops):
+                continue
+            seen += 1
+            values = [x for x in (node.left, *node.comparators) if not isinstance(x, ast.Constant | ast.UnaryOp)]
+            text = ast.unparse(node)
+            if len(values) > 1 and _MEASURED.search(text) and not _ORDER_OF_USE.search(text):
+                bare.append(f"{path.relative_to(core)}:{node.lineno}: {text}")
+    assert bare == []
+    assert seen > 200
+
+
+_ORDERS = (ast.Lt, ast.LtE, ast.Gt, ast.GtE)
+
+
+# A hair beside the limit, as converting and adding up leave it: it is the limit.
+HAIR = 1e-12
+
+
+@pytest.mark.parametrize("off", [-HAIR, 0.0, HAIR])
+def test_a_hair_beside_a_limit_is_the_limit(off: float, rules: MotorRules) -> None:
+    most = rules["lift.person"]
+    steps = SAFE.steps(facts(mass_kg=most * (1 + off)), rules)
+    assert "lift" not in {s.id for s in steps}
+    assert facts(rated_v=50 * (1 + off)).low_voltage
+    with pytest.raises(InputError, match="is not below the new length"):
+        usable_carbon(8.0, new_mm=8.0, limit_mm=8 * (1 + off))

@@ -18,7 +18,7 @@ def usable_carbon(length_mm: float, new_mm: float, limit_mm: float) -> float:
     >>> usable_carbon(12.0, new_mm=16.0, limit_mm=6.0)
     0.6
     """
-    if not limit_mm < new_mm:
+    if not under(limit_mm, new_mm):
         raise InputError(
             f"The limit of {limit_mm:g} mm is not below the new length of {new_mm:g} mm.",
             "Check which of the two figures is wrong.",
@@ -56,7 +56,7 @@ class DepthScale:
     sunk_mm: float = 0.0
 
     def __post_init__(self) -> None:
-        if self.limit_mm is not None and not self.limit_mm > self.new_mm + self.sunk_mm:
+        if self.limit_mm is not None and not over(self.limit_mm, self.new_mm + self.sunk_mm):
             raise InputError(
                 f"The depth limit of {self.limit_mm:g} mm is not beyond the depth when new, {self.new_mm:g} mm.",
                 "A depth grows as the brush wears: check the two figures.",

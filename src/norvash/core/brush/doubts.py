@@ -8,7 +8,7 @@ from statistics import median
 from norvash.core.brush.readings import Reading
 from norvash.core.brush.renewal import Carbon, renewed
 from norvash.core.brush.straight_line import Point
-from norvash.core.edges import over
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 
 ANSWERS = (("right", "It is right"), ("mistyped", "Mistyped: measure again"), ("new set", "New brushes were fitted"))
@@ -42,7 +42,7 @@ def doubt_of(
     Source: rules doubt.*
     """
     noise = rules["doubt.noise"]
-    if reading.low_mm > start.length_mm + rules["new.tolerance"] + noise * hypot(reading.sd_mm, start.sd_mm):
+    if over(reading.low_mm, start.length_mm + rules["new.tolerance"] + noise * hypot(reading.sd_mm, start.sd_mm)):
         return Doubt(
             "longer than new",
             f"{reading.length_mm:.2f} mm is longer than this brush was when new "
@@ -64,7 +64,7 @@ def doubt_of(
 def _worn_without_use(reading: Reading, start: Point, rules: MotorRules) -> Doubt | None:
     """Return the question for how long a brush has run that is visibly worn at no use."""
     worn, noise = start.length_mm - reading.high_mm, rules["doubt.noise"] * hypot(reading.sd_mm, start.sd_mm)
-    if worn <= max(rules["doubt.unused"] * start.length_mm, rules["new.tolerance"] + noise):
+    if not over(worn, max(rules["doubt.unused"] * start.length_mm, rules["new.tolerance"] + noise)):
         return None
     return Doubt(
         "worn without use",
@@ -79,12 +79,12 @@ def _new_carbon(reading: Reading, previous: Point, run_h: float, carbon: Carbon,
 
     A reading below what was to be expected is faster wear, never new carbon.
     """
-    if reading.length_mm <= previous.length_mm - max(run_h - previous.run_h, 0.0) * carbon.rate_mm_per_unit:
+    if not over(reading.length_mm, previous.length_mm - max(run_h - previous.run_h, 0.0) * carbon.rate_mm_per_unit):
         return None
     chance = renewed(reading.length_mm, reading.sd_mm, previous, run_units=run_h, carbon=carbon, rules=rules)
-    if chance < rules["doubt.renewed-ask"]:
+    if under(chance, rules["doubt.renewed-ask"]):
         return None
-    sure = chance > rules["doubt.renewed-sure"]
+    sure = over(chance, rules["doubt.renewed-sure"])
     asked = "New brushes since, without a record?" if sure else "New brushes since, or one reading that is off?"
     return Doubt(
         "new brushes",
@@ -96,7 +96,7 @@ def _new_carbon(reading: Reading, previous: Point, run_h: float, carbon: Carbon,
 
 def _against_last(reading: Reading, start: Point, previous: Point, run_h: float, rules: MotorRules) -> Doubt | None:
     noise_mm = rules["doubt.noise"] * hypot(reading.sd_mm, previous.sd_mm)
-    if reading.length_mm > previous.length_mm + noise_mm:
+    if over(reading.length_mm, previous.length_mm + noise_mm):
         return Doubt(
             "longer than last time",
             f"{reading.length_mm:.2f} mm is longer than last time "
@@ -109,7 +109,7 @@ def _against_last(reading: Reading, start: Point, previous: Point, run_h: float,
         return None
     expected = worn_before / ran_before * (run_h - previous.run_h)
     fell = previous.length_mm - reading.length_mm
-    if fell > rules["doubt.fall"] * expected + noise_mm:
+    if over(fell, rules["doubt.fall"] * expected + noise_mm):
         was = f"{expected:.2f} mm was to be expected" if expected > 0 else "though it has not run since by its log"
         return Doubt(
             "fell sharply",
@@ -126,7 +126,7 @@ def _against_partners(reading: Reading, start: Point, partners: Sequence[Point],
     wear = start.length_mm - reading.length_mm
     noise_mm = rules["doubt.noise"] * hypot(reading.sd_mm, max(p.sd_mm for p in partners))
     room = max(rules["doubt.partner"] * max(abs(middle), abs(wear)), noise_mm, rules["new.tolerance"])
-    if abs(wear - middle) <= room:
+    if not over(abs(wear - middle), room):
         return None
     return Doubt(
         "far from its partners",

@@ -72,7 +72,7 @@ def force_ends_mm(parts: Parts, rules: MotorRules) -> float | None:
     if least_n is None or parts.force_new_n is None or parts.spring_rate_n_per_mm is None:
         return None
     if parts.spring_rate_n_per_mm == 0:
-        return None if parts.force_new_n >= least_n else parts.new_mm
+        return None if not under(parts.force_new_n, least_n) else parts.new_mm
     return parts.new_mm - (parts.force_new_n - least_n) / parts.spring_rate_n_per_mm
 
 
@@ -216,4 +216,4 @@ def habit_limit_mm(new_mm: float, gone_share: float, at_h: float, set_h: float) 
     if not at_h > 0 or not set_h > 0:
         raise InputError("The habit needs hours above 0.", "Give the hours of the look and of the set.", "at_h")
     limit_mm = new_mm * (1 - gone_share * set_h / at_h)
-    return limit_mm if 0 < limit_mm < new_mm else None
+    return limit_mm if limit_mm > 0 and under(limit_mm, new_mm) else None

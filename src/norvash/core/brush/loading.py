@@ -43,7 +43,7 @@ def judge_spring(
     """
     plan, change = rules["spring.plan"], rules["spring.change"]
     low, high = band_kpa
-    side = "inside" if within(low, kpa, high) else "under" if kpa < low else "over"
+    side = "inside" if within(low, kpa, high) else "under" if under(kpa, low) else "over"
     band = f"{side} the band of {low:g} to {high:g} kPa"
     if nominal_n is not None:
         off = force_n / nominal_n - 1

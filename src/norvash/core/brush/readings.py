@@ -6,6 +6,7 @@ from math import sqrt
 
 from norvash.core.brush.carbon import taper_deg
 from norvash.core.brush.gauged import depth_and_length_mm
+from norvash.core.edges import over
 from norvash.core.motor.figure_fields import (
     DEPTH_LIMIT_MM,
     FACE_ANGLE_DEG,
@@ -139,7 +140,7 @@ def _protrusion(text: str, figures: Figures, rules: MotorRules, instrument: str)
 def _plausible(
     text: str, typed: Typed, length_mm: float, *, new_mm: float, rules: MotorRules, instrument: str
 ) -> Reading:
-    if not 0 < length_mm <= rules["reading.believable"] * new_mm:
+    if not length_mm > 0 or over(length_mm, rules["reading.believable"] * new_mm):
         raise InputError(
             f"“{text.strip()}” would make the brush {length_mm:.1f} mm long; new it is {new_mm:g} mm.",
             "Read the gauge again, or check the constants under Figures.",
@@ -196,7 +197,7 @@ def _compare(text: str, figures: Figures, rules: MotorRules, instrument: str) ->
     bare = text.strip()
     typed = parse(bare if bare.endswith("%") else f"{bare} %", "share")
     new_mm = NEW_MM.need(figures)
-    if not 0 < typed.value <= rules["reading.believable"]:
+    if not typed.value > 0 or over(typed.value, rules["reading.believable"]):
         raise InputError(
             f"{bare} of a new brush is not possible.", "Give the share that is left in per cent, like 60 %.", "value"
         )

@@ -67,7 +67,7 @@ def seating_method(depth_mm: float, brush_count: int, rules: MotorRules) -> str:
     """
     if under(depth_mm, rules["seating.alone"]):
         return "run-in alone"
-    if over(depth_mm, rules["seating.paper"]) or brush_count > rules["seating.count"]:
+    if over(depth_mm, rules["seating.paper"]) or over(brush_count, rules["seating.count"]):
         return "contour by paper in place, then run-in"
     return "contour by paper or seating stone, then run-in"
 

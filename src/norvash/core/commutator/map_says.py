@@ -81,7 +81,7 @@ def _pattern(
     where = _every(best)
     sure = f"{best.hits} of {len(spots)} spots fit; by chance once in {_one_in(best.corrected)}"
     if best.kind == "free":
-        slots = best.period_bars <= rules["pattern.slot-like"] and not wound.slots
+        slots = not over(best.period_bars, rules["pattern.slot-like"]) and not wound.slots
         why = "think of slot marking, the number of slots is not known" if slots else "cause not known"
         return "free spacing", [
             Saying(f"every {best.period_bars:g}th bar: {why} ({sure})", None, spots, ("pattern.free",))

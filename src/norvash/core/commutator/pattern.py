@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 from functools import lru_cache
 from math import ceil, comb
 
-from norvash.core.edges import under
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 
 _HALF_A_BAR = 0.5
@@ -128,7 +128,7 @@ def search(spots: Sequence[int], bars: int, poles: int | None, slots: int | None
     if len(spots) < rules["pattern.least"]:
         return Searched(None, agree)
     best = min(enough, key=lambda f: f.corrected, default=None)
-    if best is not None and best.corrected < rules["pattern.known"]:
+    if best is not None and under(best.corrected, rules["pattern.known"]):
         return Searched(best, agree)
     return Searched(_named(_free(spots, bars, rules), bars, poles, slots), agree)
 
@@ -140,7 +140,7 @@ def _named(free: Spacing | None, bars: int, poles: int | None, slots: int | None
     if free is None:
         return None
     for kind, repeats, _ in pitches(bars, poles, slots):
-        if abs(bars / repeats - free.period_bars) <= _HALF_A_BAR:
+        if not over(abs(bars / repeats - free.period_bars), _HALF_A_BAR):
             return replace(free, kind=kind, repeats=repeats, period_bars=bars / repeats)
     return free
 
@@ -168,4 +168,4 @@ def _free(spots: Sequence[int], bars: int, rules: MotorRules) -> Spacing | None:
                 )
             )
     best = min(found, key=lambda f: f.corrected, default=None)
-    return best if best is not None and best.corrected < rules["pattern.free"] else None
+    return best if best is not None and under(best.corrected, rules["pattern.free"]) else None

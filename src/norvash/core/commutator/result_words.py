@@ -2,6 +2,7 @@
 
 from norvash.core.commutator.bar_testing import BarTested
 from norvash.core.commutator.cut import Plan
+from norvash.core.edges import under
 from norvash.core.text.words import listed
 
 
@@ -47,7 +48,7 @@ def _even(found: BarTested) -> str:
 
 def plan_words(plan: Plan) -> str:
     """Return what a plan says in one sentence."""
-    if plan.copper.diameter_mm < plan.least_diameter_mm and not plan.chosen.allowed:
+    if under(plan.copper.diameter_mm, plan.least_diameter_mm) and not plan.chosen.allowed:
         about = ", an estimate" if plan.provisional else ""
         return (
             f"no cut: {plan.copper.diameter_mm:.2f} mm is under the least diameter of"

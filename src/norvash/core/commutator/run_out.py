@@ -259,7 +259,7 @@ def _cause(
             return "bars", f"round, but {what}: see whether bars are tight before anything is cut"
         return "true", "it runs true"
     beside = f"; beside it {what}: see whether bars are tight" if what else ""
-    if not over(left, limit_mm) and 2 * fit.eccentricity_mm > left:
+    if not over(left, limit_mm) and over(2 * fit.eccentricity_mm, left):
         off = f"it is round but runs off centre by {fit.eccentricity_mm:.3f} mm"
         if on == "centres":
             return (
@@ -274,7 +274,7 @@ def _cause(
     bare = [x for i, x in enumerate(given_mm, start=1) if x is not None and i not in {n for n, _ in odd_mm}]
     if odd_mm and not over(max(bare) - min(bare), limit_mm):
         return "bars", f"{stand_out}: see whether they are tight before anything is cut"
-    shape = "oval" if 2 * fit.ovality_mm > left / 2 else "out of round"
+    shape = "oval" if over(2 * fit.ovality_mm, left / 2) else "out of round"
     return "out of round", f"it is {shape}: centring would leave {left:.3f} mm, so it needs a cut{beside}"
 
 

@@ -47,7 +47,7 @@ def plan_cut(copper: Copper, way: Way, rules: MotorRules) -> Plan:
     _check(copper, way, least, rules)
     full = _depth(copper, least, max(copper.groove_radial_mm, copper.pit_radial_mm), rules)
     leaving = None
-    if way.pit_left_radial_mm > 0 and copper.pit_radial_mm > copper.groove_radial_mm:
+    if way.pit_left_radial_mm > 0 and over(copper.pit_radial_mm, copper.groove_radial_mm):
         leaving = _depth(
             copper, least, max(copper.groove_radial_mm, copper.pit_radial_mm - way.pit_left_radial_mm), rules
         )
@@ -106,7 +106,7 @@ def _least(copper: Copper, rules: MotorRules) -> tuple[float, bool]:
 def _check(copper: Copper, way: Way, least_diameter_mm: float, rules: MotorRules) -> None:
     if not copper.diameter_mm > 0:
         raise InputError("There is no diameter.", "Measure it and give it in mm.", "diameter_mm")
-    if least_diameter_mm > copper.diameter_mm * rules["cut.least-most"]:
+    if over(least_diameter_mm, copper.diameter_mm * rules["cut.least-most"]):
         raise InputError(
             f"A least diameter of {least_diameter_mm:g} mm does not go with {copper.diameter_mm:g} mm.",
             "Check which of the two is wrong.",
@@ -129,11 +129,11 @@ def _check(copper: Copper, way: Way, least_diameter_mm: float, rules: MotorRules
         ("pit_mm", copper.pit_radial_mm),
         ("tir_mm", copper.tir_mm),
     ):
-        if depth > copper.diameter_mm * rules["cut.depth-most"]:
+        if over(depth, copper.diameter_mm * rules["cut.depth-most"]):
             raise InputError(
                 f"{depth:g} mm deep in {copper.diameter_mm:g} mm is not possible.", "Depths are radial, in mm.", name
             )
-    if way.finish_radial_mm > way.rough_radial_mm:
+    if over(way.finish_radial_mm, way.rough_radial_mm):
         raise InputError("The finish cut is deeper than a rough one.", "Give the finish cut less.", "finish_cut_mm")
 
 

@@ -4,6 +4,8 @@ from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from typing import Literal
 
+from norvash.core.edges import under
+
 # How a field is flashed: at the act, whoever says that it is done.
 FLASHING = (
     "brushes lifted or armature parted, regulator off, at most the field's own volts; turn the current down to nothing,"
@@ -240,7 +242,7 @@ def base_rates(
     """
     rates = {c.id: c.common[motor_class] for c in CAUSES}
     known = {c: n for c, n in (cases or {}).items() if rates.get(c)}
-    if sum(known.values()) >= weight:
+    if not under(sum(known.values()), weight):
         common = sum(rates.values())
         rates = {c: weight * rate / common + known.get(c, 0) for c, rate in rates.items()}
     for around in surroundings:

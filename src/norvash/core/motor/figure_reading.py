@@ -1,5 +1,6 @@
 """Figures as they are typed, and held against each other."""
 
+from norvash.core.edges import under
 from norvash.core.motor.figure import Number, Word
 from norvash.core.motor.figure_fields import (
     ACTIVE_MONTHS,
@@ -96,7 +97,7 @@ def check_together(figures: Figures) -> None:
     Raises: InputError at the field to mend.
     """
     new_mm, limit_mm = NEW_MM.need(figures), LIMIT_MM.of(figures)
-    if limit_mm is not None and not limit_mm < new_mm:
+    if limit_mm is not None and not under(limit_mm, new_mm):
         raise InputError(
             f"The limit of {limit_mm:g} mm is not below the new length of {new_mm:g} mm.",
             "Correct one of them, or say that the limit is unknown.",
@@ -118,7 +119,7 @@ def check_together(figures: Figures) -> None:
         )
     lines = [line.of(figures) for line in WEAR_LINES]
     seen = [x for x in lines if x is not None]
-    if seen != sorted(seen, reverse=True) or len(set(seen)) != len(seen) or any(x >= new_mm for x in seen):
+    if seen != sorted(seen, reverse=True) or len(set(seen)) != len(seen) or any(not under(x, new_mm) for x in seen):
         raise InputError(
             "The wear lines do not fall from the new length.",
             "The first line shows first: it has the greatest length.",

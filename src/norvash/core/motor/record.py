@@ -6,6 +6,7 @@ from datetime import date, datetime
 from math import sqrt
 from types import MappingProxyType
 
+from norvash.core.edges import over
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM, THICKNESS_MM, UNIT_OF_USE, WIDTH_MM
 from norvash.core.motor.figures import Figures
@@ -198,7 +199,7 @@ class BrushSet:
         if not a_round.stands_alone:
             return False
         now, before = a_round.least, [r.least for r in self.rounds if r.readings and r.at < a_round.at]
-        return all(now.length_mm - 2 * now.sd_mm <= was.length_mm + 2 * was.sd_mm for was in before)
+        return not any(over(now.length_mm - 2 * now.sd_mm, was.length_mm + 2 * was.sd_mm) for was in before)
 
     def _known(self, a_round: Round, position: int) -> bool:
         """Tell whether a brush was measured in a round, has been renewed since, or was on its sheet with its length."""

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from math import sqrt
 
 from norvash.core.brush.limits import Limit
+from norvash.core.edges import over, under, within
 from norvash.core.motor.record import BrushSet
 
 _NEAR = 0.15
@@ -31,17 +32,17 @@ class Outcome:
     @property
     def held(self) -> bool:
         """Tell whether the band of eight in ten held."""
-        return self.p10_units <= self.reached_units <= self.p90_units
+        return within(self.p10_units, self.reached_units, self.p90_units)
 
     @property
     def held_wide(self) -> bool:
         """Tell whether the band of nine in ten held."""
-        return self.p05_units <= self.reached_units <= self.p95_units
+        return within(self.p05_units, self.reached_units, self.p95_units)
 
     @property
     def late(self) -> bool:
         """Tell whether the look would have come after the limit."""
-        return self.look_units > self.reached_units
+        return over(self.look_units, self.reached_units)
 
 
 def reached(brush_set: BrushSet, limit: Limit, new_mm: float) -> float | None:
@@ -51,15 +52,15 @@ def reached(brush_set: BrushSet, limit: Limit, new_mm: float) -> float | None:
     own last rate.
     """
     points = [(r.total_units, min(m.length_mm for m in r.readings.values())) for r in brush_set.rounds if r.readings]
-    if brush_set.fitted_known and (not points or points[0][0] > brush_set.fitted_units):
+    if brush_set.fitted_known and (not points or over(points[0][0], brush_set.fitted_units)):
         points.insert(0, (brush_set.fitted_units, new_mm))
     for (u1, mm1), (u2, mm2) in itertools.pairwise(points):
-        if mm2 <= limit.limit_mm < mm1:
+        if not over(mm2, limit.limit_mm) and under(limit.limit_mm, mm1):
             return u1 + (mm1 - limit.limit_mm) / (mm1 - mm2) * (u2 - u1)
     if len(points) < 2 or brush_set.ended_units is None:
         return None
     (u0, mm0), (u2, mm2) = points[max(len(points) - 3, 0)], points[-1]
-    near = mm2 - limit.limit_mm <= _NEAR * (new_mm - limit.limit_mm)
+    near = not over(mm2 - limit.limit_mm, _NEAR * (new_mm - limit.limit_mm))
     if not near or u2 <= u0 or mm2 >= mm0:
         return None
     return u2 + (mm2 - limit.limit_mm) / (mm0 - mm2) * (u2 - u0)

@@ -6,7 +6,7 @@ from itertools import pairwise
 from math import isfinite
 from typing import Any
 
-from norvash.core.edges import over
+from norvash.core.edges import over, under
 from norvash.core.text.words import grouped
 from norvash.errors import InputError
 
@@ -157,7 +157,7 @@ class IntervalTable:
             f"use {grouped(run)} {unit} {way} to row {grouped(self.rows[row])} {unit}, {read} to column"
             f" {self.columns_mm[column]:g} mm: {grouped(cell)} {unit}"
         )
-        if interval < cell:
+        if under(interval, cell):
             words += f", never more than {grouped(interval)} {unit}"
         return Cell("check", interval, row, column, words)
 

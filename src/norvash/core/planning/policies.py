@@ -8,7 +8,7 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.brush.gauged import on_the_gauge_mm
-from norvash.core.edges import whole_down
+from norvash.core.edges import over, whole_down
 from norvash.core.motor.figure_fields import WHERE_IT_STANDS
 from norvash.core.motor.record import MotorState, Round
 from norvash.core.planning.interval_table import table_from
@@ -178,12 +178,14 @@ def look_due(look: Due | None, state: MotorState, today: date) -> bool:
     """Tell whether a look has come due, by day or by what has run."""
     if look is None:
         return False
-    return bool(look.on and look.on <= today) or (look.at_units is not None and look.at_units <= state.ran_by(today))
+    return bool(look.on and look.on <= today) or (
+        look.at_units is not None and not over(look.at_units, state.ran_by(today))
+    )
 
 
 def overdue(due: Due, state: MotorState, today: date) -> bool:
     """Tell whether the high end of a range has been passed."""
-    return due.overdue_units is not None and due.overdue_units <= state.ran_by(today)
+    return due.overdue_units is not None and not over(due.overdue_units, state.ran_by(today))
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

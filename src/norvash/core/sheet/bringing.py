@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 from norvash.core.diagnosis.ranking import Diagnosis
+from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import (
     BRUSH_GRADE,
     GRADE_FAMILY,
@@ -51,7 +52,7 @@ def what_to_bring(facts: Facts, found: Findings, cause: Diagnosis | None, rules:
     if facts.capacitors:
         made.append(Item("tool", "discharge resistor with insulated probes", "capacitors in its circuit"))
     mass = MASS_KG.of(facts.figures)
-    if mass is not None and mass > rules["lift.person"]:
+    if mass is not None and over(mass, rules["lift.person"]):
         made.append(Item("protection", "hoist, slings, a second person", f"{mass:g} kg"))
     if found.grade is not None and GRADES.index(found.grade) >= GRADES.index("plan"):
         made.append(Item("part", _set_of(facts), "the verdict on its set"))
@@ -67,7 +68,7 @@ def what_to_bring(facts: Facts, found: Findings, cause: Diagnosis | None, rules:
 def _suspected(facts: Facts, cause: Diagnosis | None, rules: MotorRules) -> list[Item]:
     made = []
     for ranked in cause.ranked[:_MOST] if cause else ():
-        if ranked.chance >= rules["diagnosis.bring"]:
+        if not under(ranked.chance, rules["diagnosis.bring"]):
             kind, what = ranked.cause.bring
             made.append(
                 Item(

@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from norvash.core.edges import over
 from norvash.core.motor.classes import HEAVY
 from norvash.core.motor.figure_fields import (
     CAPACITORS,
@@ -89,7 +90,7 @@ class Facts:
     @property
     def low_voltage(self) -> bool:
         """Tell whether its plate's voltage is too low to hurt by touch: up to 50 V."""
-        return self.rated_v is not None and self.rated_v <= _LOW_V
+        return self.rated_v is not None and not over(self.rated_v, _LOW_V)
 
     @property
     def plugged(self) -> bool:

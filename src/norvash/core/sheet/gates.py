@@ -3,6 +3,7 @@
 from collections.abc import Iterable
 from datetime import datetime
 
+from norvash.core.edges import over
 from norvash.core.motor.figure_fields import MASS_KG
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
@@ -141,7 +142,7 @@ def _to_be_safe(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     if facts.magnets:
         made.append(_MAGNETS)
     mass, most = MASS_KG.of(facts.figures), rules["lift.person"]
-    if mass is not None and mass > most:
+    if mass is not None and over(mass, most):
         made.append(
             Step(
                 "lift",

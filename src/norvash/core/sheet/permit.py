@@ -2,6 +2,7 @@
 
 from collections.abc import Mapping
 
+from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.records import TURNS, PermitRecord
@@ -25,7 +26,7 @@ def read_permit(more: Mapping[str, str], *, facts: Facts, rules: MotorRules) -> 
         minutes = parse(part_of(more, "minutes", "Say for how long"), "minutes").value
     except InputError as error:
         raise error.at("minutes") from None
-    if not 0 < minutes <= rules["permit.minutes"]:
+    if not minutes > 0 or over(minutes, rules["permit.minutes"]):
         raise InputError(
             f"{minutes:g} min cannot be permitted.",
             f"Open it for at most {rules['permit.minutes']:g} min, then open another.",

@@ -7,7 +7,7 @@ from collections.abc import Iterable, Mapping
 from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
 from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.diagnosis.signs import AT_THE_CALL, BY_ID
-from norvash.core.edges import under
+from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import CONSTRUCTION
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
@@ -65,7 +65,7 @@ def _from_brushes(found: Findings, rules: MotorRules) -> dict[str, str]:
     worst = min((b.usable for b in found.brushes if b.usable is not None), default=None)
     if worst is not None and worst <= 0:
         signs["short-brush"] = "yes"
-    elif worst is not None and not found.missing and worst > rules["diagnosis.carbon-left"]:
+    elif worst is not None and not found.missing and over(worst, rules["diagnosis.carbon-left"]):
         signs["short-brush"] = NOT_SO
     if found.spread is not None:
         signs["uneven"] = "yes" if found.spread.uneven else NOT_SO

@@ -7,6 +7,7 @@ from norvash.core.diagnosis.checks import STATES
 from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
 from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.diagnosis.signs import SIGNS
+from norvash.core.edges import under
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask
@@ -118,8 +119,10 @@ def find_cause(given: CauseIn, rules: MotorRules) -> CauseOut:
     found = found_cause(given, rules)
     first, best = found.first, found.checks[0] if found.checks else None
     upstream = found.share("upstream")
-    closed = "leave the motor closed, the fault lies before it; " if upstream >= rules["diagnosis.upstream"] else ""
-    sure = "likely" if first.chance >= rules["diagnosis.sure"] else "first to think of"
+    closed = (
+        "leave the motor closed, the fault lies before it; " if not under(upstream, rules["diagnosis.upstream"]) else ""
+    )
+    sure = "likely" if not under(first.chance, rules["diagnosis.sure"]) else "first to think of"
     advice = f"{closed}{sure}: {first.cause.words} ({first.chance:.0%})" + (
         f"; next, {best.check.words}" if best else ""
     )

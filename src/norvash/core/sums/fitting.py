@@ -152,7 +152,7 @@ def seating(given: SeatingIn, rules: MotorRules) -> SeatingOut:
 def _life_share(depth: float, given: SeatingIn) -> float | None:
     if given.new_mm is None or given.limit_mm is None:
         return None
-    if not given.limit_mm < given.new_mm:
+    if not under(given.limit_mm, given.new_mm):
         raise InputError("The limit is not below the new length.", "Check the two figures.", "limit_mm")
     return depth / (given.new_mm - given.limit_mm)
 

@@ -12,6 +12,7 @@ from norvash.core.brush.limits import (
     sorted_terms,
     warned,
 )
+from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.loading import ask_class, for_class
 from norvash.core.sums.registry import Sum, ask, together
@@ -82,7 +83,7 @@ def brush_limit(given: LimitIn, rules: MotorRules) -> LimitOut:
     else:
         best = limit_from_parts(parts, rules) or estimate
     limit_mm = best.limit_mm + given.sunk_mm
-    if not limit_mm < given.new_mm:
+    if not under(limit_mm, given.new_mm):
         raise InputError(
             f"A limit of {limit_mm:.2f} mm leaves no carbon of {given.new_mm:g} mm.",
             "Check the new length and the limit.",

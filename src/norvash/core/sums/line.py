@@ -144,7 +144,7 @@ def _line_advice(found: StraightLine) -> str:
 def _track(given: LineIn, start: float, before: float | None, now: float | None, sd: float) -> Track | None:
     if now is None:
         return None
-    if not given.limit_mm < start:
+    if not under(given.limit_mm, start):
         raise InputError(
             f"The limit of {given.limit_mm:g} mm is not below the start, {start:g} mm.",
             "Check the two figures.",

@@ -28,7 +28,7 @@ def least_cranking_v(rated_v: float, temperature_c: float, rules: MotorRules) ->
     if under(temperature_c, _FROST_C):
         return None
     for (cold, low), (warm, high) in pairwise(points):
-        if temperature_c <= warm:
+        if not over(temperature_c, warm):
             return (low + (high - low) * (max(temperature_c, cold) - cold) / (warm - cold)) * rated_v / 12
     return rules["battery.cranking"] * rated_v / 12
 

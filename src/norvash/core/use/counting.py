@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from datetime import datetime, time
 from math import floor, log
 
-from norvash.core.edges import over
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import counter_words
 from norvash.core.use.log_entry import Entry
@@ -58,7 +58,7 @@ def read_counter(
             "Take that entry back first, or give another time.",
             "value",
         )
-    elif value >= before.counter_units:
+    elif not under(value, before.counter_units):
         counted = Counted(before.total_units + (value - before.counter_units), value, "")
     else:
         counted = _explained(value, before, entries, unit=unit, at=at, rules=rules, answer=answer)
@@ -73,7 +73,7 @@ def _before_all(value: float, after: Entry | None, *, unit: str, answer: str) ->
     """
     if after is None:
         return Counted(value, value, "first")
-    if value <= after.counter_units:
+    if not over(value, after.counter_units):
         return Counted(after.total_units - (after.counter_units - value), value, "first")
     if answer == "rolled over":
         return Counted(after.total_units - (rollover(value) - value + after.counter_units), value, "first")

@@ -82,7 +82,7 @@ def rate_of_use(
         days = (entries[-1].at - first.at).total_seconds() / 86400
         if not under(days, rules["use.least-days"]):
             active = days if season is None else season.active_days(first.at.date(), entries[-1].at.date())
-            active = days if active < rules["use.least-days"] else active  # it ran while it was to stand still
+            active = days if under(active, rules["use.least-days"]) else active  # it ran while it was to stand still
             logged, weeks = entries[-1].total_units - first.total_units, active / 7
     spread = spread_of(rules)
     if declared is not None:

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from datetime import date, timedelta
 from itertools import pairwise
 
+from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.texts import compared
 from norvash.core.text.words import MONTHS
@@ -173,4 +174,4 @@ def _learned(entries: Sequence[Entry], rules: MotorRules) -> frozenset[int] | No
             used[month] += per_day * count
             days[month] += count
     mean = sum(used.values()) / max(sum(days.values()), 1)
-    return frozenset(m for m in used if days[m] == 0 or used[m] / days[m] >= rules["use.idle-share"] * mean)
+    return frozenset(m for m in used if days[m] == 0 or not under(used[m] / days[m], rules["use.idle-share"] * mean))

@@ -5,6 +5,7 @@ from collections.abc import Sequence
 from datetime import date, datetime, time
 from functools import lru_cache
 
+from norvash.core.edges import over, under
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import Rate
 
@@ -47,9 +48,9 @@ def date_marks(
         year, month = first.year, 1
         for _ in range(40 * 12 // months):
             total = use_on(date(year, month, 1), entries, rate)
-            if total is not None and total > high:
+            if total is not None and over(total, high):
                 break
-            if total is not None and total >= low:
+            if total is not None and not under(total, low):
                 words = str(year) if months == 12 or month == 1 else f"{date(year, month, 1):%b}"
                 marks.append((total, words))
             month += months

@@ -2,6 +2,7 @@
 
 from datetime import date, timedelta
 
+from norvash.core.edges import over, under, within
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import RUN_LENGTH_UNITS
@@ -95,7 +96,7 @@ def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> l
     if nothing_known or (found.grade == "stop" and not found.tabled_out):
         return made
     made += _as_the_last_set(found, state)
-    if ahead is not None and ahead.visits >= 2 and ahead.tail < rules["forecast.watch"]:
+    if ahead is not None and ahead.visits >= 2 and under(ahead.tail, rules["forecast.watch"]):
         made.append(_abnormal(ahead, rules))
     if found.too_short:
         made.append(
@@ -132,10 +133,10 @@ def _as_the_last_set(found: Findings, state: MotorState) -> list[Reason]:
     ran = (last.ended_units or 0.0) - last.fitted_units
     if ran <= 0 or not ahead.visits or found.missing:
         return []
-    if ahead.p10_units <= started + ran <= ahead.p90_units:
+    if within(ahead.p10_units, started + ran, ahead.p90_units):
         says = "this agrees"
     else:
-        says = f"this one wears {'faster' if started + ran > ahead.p90_units else 'more slowly'}"
+        says = f"this one wears {'faster' if over(started + ran, ahead.p90_units) else 'more slowly'}"
     how = {"about": "about ", "least": "at least "}.get(last.lasted, "")
     return [Reason(f"The last set ran {how}{use_words(ran, state.unit)}: {says}.")]
 
@@ -159,7 +160,7 @@ def _whole_runs(found: Findings, state: MotorState) -> Reason | None:
 
 def _abnormal(ahead: Ahead, rules: MotorRules) -> Reason:
     chance = f"{ahead.tail:.1%}"
-    if ahead.tail < rules["forecast.abnormal"]:
+    if under(ahead.tail, rules["forecast.abnormal"]):
         return Reason(
             f"Abnormal wear: had nothing changed, so much wear would come {chance} of the time. Find the cause before "
             "trusting the date; the forecast now leans on the last interval.",

@@ -8,6 +8,7 @@ from norvash.core.brush.limits import Limit
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.spread import Spread, set_spread
 from norvash.core.brush.straight_line import Point, StraightLine, Track, straight_line
+from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState, Round
 from norvash.core.motor.set_clock import begins_at_first_reading
@@ -29,7 +30,7 @@ from norvash.core.verdict.values import BrushNow, Days, Findings, OpenDoubt
 def past_limit(state: MotorState, today: date) -> bool:
     """Tell whether the middle of the forecast has been passed by what has run since a round."""
     ahead = state.ahead
-    return ahead is not None and ahead.visits > 0 and ahead.p50_units <= state.ran_by(today)
+    return ahead is not None and ahead.visits > 0 and not over(ahead.p50_units, state.ran_by(today))
 
 
 def _by_day(days: Days, change: Due | None, rules: MotorRules) -> tuple[Rise, ...]:
@@ -46,7 +47,7 @@ def _overdue(asked: tuple[Due, ...], state: MotorState, today: date) -> str:
     first = earliest(looks)
     for due in looks:
         late = due.overdue_units if due.overdue_units is not None else due.at_units if due is first else None
-        if late is not None and late < ran:
+        if late is not None and under(late, ran):
             return f"the look for the {due.name} is overdue by use"
     return ""
 
@@ -197,7 +198,7 @@ def _too_short(state: MotorState, rules: MotorRules) -> bool:
     ahead = state.ahead
     if ahead is None or ahead.visits == 0:
         return False
-    return ahead.look_units - ahead.seen_units < rules["forecast.stop"] * ahead.life_units
+    return under(ahead.look_units - ahead.seen_units, rules["forecast.stop"] * ahead.life_units)
 
 
 def _only_start(state: MotorState, measured: list[Round]) -> bool:

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from datetime import date
 
+from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
 from norvash.core.motor.record import MotorState
 from norvash.core.planning.policies import look_due, overdue
@@ -102,7 +103,7 @@ def _flags(found: Findings, state: MotorState, rules: MotorRules, today: date) -
         ("not enough wear yet", bool(found.line and found.line.answer == "not enough wear yet")),
         (
             "abnormal wear",
-            bool(found.ahead and found.ahead.visits > 1 and found.ahead.tail < rules["forecast.abnormal"]),
+            bool(found.ahead and found.ahead.visits > 1 and under(found.ahead.tail, rules["forecast.abnormal"])),
         ),
         ("look due", look_due(found.look, state, today) and found.grade in ("fit", "watch", "plan")),
         ("overdue", any(overdue(d, state, today) for d in found.dues)),
@@ -213,7 +214,7 @@ def _why_carbon(found: Findings, unit: str) -> str:
     brush = found.governing
     if brush is None or brush.left_mm is None or brush.last is None:
         return ""
-    if brush.left_mm <= 0:
+    if not over(brush.left_mm, 0):
         return (
             f"Brush {brush.label} is at its limit now: {length_words(brush.last.length_mm, unit)}, limit"
             f" {length_words(found.limit.limit_mm, unit)}."

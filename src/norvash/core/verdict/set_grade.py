@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from typing import TYPE_CHECKING
 
-from norvash.core.edges import under
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.core.verdict.grades import Graded, worst
 
@@ -54,7 +54,7 @@ def raised(
     school, found = rules.choice("school.when").key, [by_length]
     if late and school != "symptoms":
         found.append(Graded("change", "forecast"))
-    if school == "share" and min((m.length_mm for m in last), default=new_mm) <= rules["when.share"] * new_mm:
+    if school == "share" and not over(min((m.length_mm for m in last), default=new_mm), rules["when.share"] * new_mm):
         found.append(Graded("change", "when.share"))
     lines = max((m.lines or 0 for m in last), default=0)
     if school == "lines" and lines in (1, 2):

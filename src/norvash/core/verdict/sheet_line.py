@@ -5,6 +5,7 @@ from dataclasses import replace
 
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.ranking import Diagnosis
+from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.done import done_tasks, ran_words, work_done
 from norvash.core.sheet.part import COMPLAINT, LOOK
@@ -48,10 +49,10 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
         calls = any(c.part is COMPLAINT and c.rank >= _GRAVE for c in visit.found.components)
         mended_now = replace(said, word=MENDED, act=act)
         return replace(mended_now, why="", figures=()) if calls else mended_now
-    if cause.share("upstream") >= rules["diagnosis.upstream"]:
+    if not under(cause.share("upstream"), rules["diagnosis.upstream"]):
         return _closed(said, cause, rules, "Do not open the motor yet: the fault lies most likely before it.")
     first = cause.first
-    sure = first.chance >= rules["diagnosis.sure"]
+    sure = not under(first.chance, rules["diagnosis.sure"])
     act = f"Likely cause: {first.cause.words}." if sure else f"Find the cause; first to think of: {first.cause.words}."
     return replace(
         said,

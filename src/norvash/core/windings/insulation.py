@@ -81,7 +81,7 @@ def volts_to_test_with(rated_v: float | None) -> str:
     """
     if rated_v is None:
         return "by its rated voltage"
-    return next((words for most, words in TEST_VOLTS if rated_v <= most), "by the maker's figure")
+    return next((words for most, words in TEST_VOLTS if not over(rated_v, most)), "by the maker's figure")
 
 
 def r40_megohm(measured_megohm: float, temperature_c: float, rules: MotorRules) -> float:

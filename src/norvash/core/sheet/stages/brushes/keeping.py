@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from norvash.core.edges import over
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.verdict.grades import GRADES
@@ -30,7 +31,7 @@ def stays(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Stay, 
         against = []
         if brush.usable is None or not brush.in_round:
             against.append("not measured now")
-        elif brush.usable <= rules["stage.watch"]:
+        elif not over(brush.usable, rules["stage.watch"]):
             against.append(f"{brush.usable:.0%} usable, over {rules['stage.watch']:.0%} is asked for")
         against += [
             c.finding.words

@@ -31,7 +31,7 @@ def cut_record(sheet: Sheet, after_mm: float, rules: MotorRules) -> CutRecord:
         raise InputError(problem, "Enter the diameter of track or shoulder, then the diameter after the cut.", "value")
     copper = now.plan.copper
     track = copper.diameter_mm - 2 * copper.groove_radial_mm
-    if after_mm <= rules["cut.left-least"] * copper.diameter_mm or over(after_mm, track):
+    if not over(after_mm, rules["cut.left-least"] * copper.diameter_mm) or over(after_mm, track):
         raise InputError(
             f"{after_mm:g} mm after a cut of {track:.2f} mm is not possible.",
             "Give the diameter as measured after the cut; it is a diameter, not a depth.",

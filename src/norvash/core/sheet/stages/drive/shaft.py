@@ -120,15 +120,7 @@ FIELDS: tuple[Field, ...] = (
         tells=(SOLENOID_BAD,),
     ),
     PINION_GAP := quantity(
-        "pinion-gap",
-        "Solenoid",
-        "Pinion clearance at full throw",
-        "length",
-        needs="safe",
-        high=100,
-        classes=("starter",),
-        judged=True,
-        tells=(PINION_OFF,),
+        "pinion-gap", "Solenoid", "Pinion clearance at full throw", "length", needs="safe", high=100, classes=("starter",), judged=True, tells=(PINION_OFF,)
     ),
 )
 # fmt: on

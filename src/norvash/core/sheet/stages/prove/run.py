@@ -137,8 +137,8 @@ def _sparks(points: tuple[Point, ...], rules: MotorRules) -> Iterator[Said | Fin
     if worst is None:
         return
     most, words = rules["run.sparks"], dict(SPARKS.choices)[str(worst)]
-    yield Said(f"Sparks {words}; up to {most:g} is right.", worst <= most, ("run.sparks", "run.shut-down"))
-    if worst >= rules["run.shut-down"]:
+    yield Said(f"Sparks {words}; up to {most:g} is right.", not over(worst, most), ("run.sparks", "run.shut-down"))
+    if not under(worst, rules["run.shut-down"]):
         yield RUN_SPARKING.saying(f"sparks {words}")
-    elif worst > most:
+    elif over(worst, most):
         yield RUN_SPARKS.saying(f"sparks {words}")

@@ -7,6 +7,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from datetime import date
 
+from norvash.core.edges import over
 from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import ARMATURE_SLOTS, BARS, FORM_WOUND, PROTECTION, RATED_W
 from norvash.core.rules.book import MotorRules
@@ -119,7 +120,7 @@ def insulation_tests(
     """Return every test of insulation up to a sheet, the oldest first, from (field, number of the sheet, entry)."""
     by_sheet: dict[int, dict[str, Given]] = {}
     for name, number, given in kept:
-        if number <= until and given.number is not None:
+        if not over(number, until) and given.number is not None:
             by_sheet.setdefault(number, {})[name] = given
     made = []
     for number, fields in sorted(by_sheet.items()):

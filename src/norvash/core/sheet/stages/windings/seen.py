@@ -57,7 +57,9 @@ LOOKED = (
         shows=("insulation", "yes"),
         by_test=True,
     ),
-    WINDINGS_FIELD := finding("windings.field", "field coils differ", "change", "renew the odd coil", WINDINGS, RENEW_COIL, shows=("field-odd", "yes"), by_test=True),
+    WINDINGS_FIELD := finding(
+        "windings.field", "field coils differ", "change", "renew the odd coil", WINDINGS, RENEW_COIL, shows=("field-odd", "yes"), by_test=True
+    ),
     WINDINGS_BINDING := finding(
         "windings.binding",
         "a binding or wedge of the armature lifted",
