@@ -15,9 +15,9 @@ test: ## everything, the browser included
 	@.venv/bin/pytest -n 2
 check: ## what a commit needs
 	@scripts/check
-mutants: ## which faults in the core no test would notice (PART=limits, ENDING=7 tries a tenth)
+mutants: ## which faults in the core no test would notice (PART=limits, ENDING=7 tries a tenth, TABLES=300 so many of its tables)
 	@scripts/setup dev
-	@.venv/bin/python scripts/mutants.py $(or $(PART),limits) $(if $(ENDING),--ending $(ENDING))
+	@.venv/bin/python scripts/mutants.py $(or $(PART),limits) $(if $(ENDING),--ending $(ENDING)) $(if $(TABLES),--tables --most $(TABLES))
 bench: ## speed, as ratios in one run, into docs/performance.md
 	@scripts/setup dev
 	@scripts/browser

@@ -13,15 +13,21 @@ from collections.abc import Iterable, Iterator
 from pathlib import Path
 
 import libcst as cst
+import table_mutants
 from mutmut.mutation import file_mutation, mutators
 
 ROOT = Path(__file__).parent.parent
+DOCS = ROOT / "docs/testing.md"
+_HEAD = "| part | died | tried | tables: died | tried |\n|---|---|---|---|---|\n"
 _CORE = "src/norvash/core"
 # What belongs to each part of the core, and the tests that are to kill its mutants; both by the ends of their paths.
 PARTS: dict[str, tuple[str, str]] = {
-    "limits": ("brush/limits brush/motor_limit", "core/carbon core/verdict core/rulebook"),
+    "limits": (
+        "brush/limits brush/motor_limit brush/gauged edges known",
+        "core/carbon core/verdict core/rulebook core/edges core/readings",
+    ),
     "loading": ("brush/loading", "core/fitting core/sums"),
-    "supply": ("supply/settings supply/battery", "core/supply core/sheet"),
+    "supply": ("supply/*", "core/supply core/sheet core/sums"),
     "cut-plan": ("commutator/skim commutator/cut commutator/slots commutator/after_cut", "core/cut core/commutator"),
     "carbon": (
         (
@@ -36,20 +42,27 @@ PARTS: dict[str, tuple[str, str]] = {
     "commutator": (
         (
             "commutator/bars commutator/armature commutator/bar_testing commutator/pattern commutator/run_out"
-            "commutator/surface commutator/map_read commutator/map_says"
+            " commutator/surface commutator/map_read commutator/map_says commutator/result_words"
+            " commutator/run_out_limits commutator/tools"
         ),
         "core/commutator core/commutator_whole core/armatures",
     ),
     "windings": (
-        "windings/resistance text/columns commutator/figures_after_cut bearings/*",
-        "core/turning core/parts_edges core/commutator core/sums",
+        "windings/* text/columns commutator/figures_after_cut bearings/*",
+        "core/turning core/parts_edges core/commutator core/sums core/sheet_whole",
     ),
     "verdict": (
-        "verdict/judging verdict/values verdict/set_grade verdict/components motor/record forecast/set_forecast",
+        (
+            "verdict/judging verdict/values verdict/set_grade verdict/components verdict/as_found verdict/before_work"
+            " verdict/rising motor/record motor/set_clock forecast/set_forecast"
+        ),
         "core/verdict core/verdict_edges core/rulebook core/edges core/policies core/forecasting core/sheet",
     ),
     "words": (
-        "verdict/sentence verdict/reasons brush/ruler text/words verdict/forecast_words verdict/proportion text/texts",
+        (
+            "verdict/sentence verdict/reasons verdict/brush_now verdict/line_figure verdict/line_figures"
+            " verdict/sheet_line verdict/forecast_words verdict/proportion brush/ruler text/words text/texts text/alike"
+        ),
         "core/verdict core/rulebook core/texts core/words_whole drawing/drawings",
     ),
     "planning": ("planning/* use/*", "core/policies core/use core/use_whole core/forecasting core/sums web/outlook"),
@@ -57,7 +70,8 @@ PARTS: dict[str, tuple[str, str]] = {
     "forecast": (
         (
             "forecast/batch forecast/case forecast/crossing forecast/deviations forecast/grid forecast/laying"
-            "forecast/model forecast/plain forecast/prior forecast/of_motor"
+            " forecast/learning forecast/points forecast/proof"
+            " forecast/model forecast/plain forecast/prior forecast/of_motor"
         ),
         "core/forecast core/forecast_whole core/forecasting core/edges",
     ),
@@ -65,12 +79,13 @@ PARTS: dict[str, tuple[str, str]] = {
     "sums": ("sums/*", "core/sums core/sums_moved core/named_faults core/named_refusals"),
     "rules": (
         (
-            "rules/book text/quantities motor/figures motor/figure_fields"
-            " motor/positions motor/classes forecast/past_set forecast/simulation brush/gauge_line"
+            "rules/* names/* text/quantities motor/figure motor/figures motor/figure_fields motor/figure_reading"
+            " motor/figure_tables motor/in_force motor/notes motor/positions motor/classes forecast/past_set"
+            " forecast/simulation brush/gauge_line"
         ),
         (
             "core/quantities core/readings core/carbon core/sums core/verdict core/rulebook core/forecast"
-            " core/forecasting core/sheet core/gauge_line devices/gauge core/edges"
+            " core/forecasting core/sheet core/gauge_line devices/gauge core/edges core/kept_names work/unknown_names"
         ),
     ),
 }
@@ -155,14 +170,24 @@ def tally(place: Path) -> tuple[int, int, list[str]]:
     return len(tried), len(tried) - len(lived), lived
 
 
-def main() -> None:
-    """Run one part; the survivors with their changes are left in `.mutants/PART/survivors.txt`."""
-    parser = argparse.ArgumentParser(description=__doc__)
-    parser.add_argument("part", choices=PARTS)
-    parser.add_argument("--workers", type=int, default=os.cpu_count() or 1)
-    parser.add_argument("--ending", default="", help="only mutants whose number ends so: 7 is a sample of a tenth")
-    given = parser.parse_args()
-    place = workspace(given.part)
+def write_row(part: str, kind: str, killed: int, tried: int, *, whole: bool) -> None:
+    """Write what a part has come to into the table of docs/testing.md: of its functions, or of its tables."""
+    rows = {}
+    before, _, rest = DOCS.read_text().partition(_HEAD)
+    lines, _, after = rest.partition("\n\n")
+    for line in lines.strip().splitlines():
+        name, *cells = (c.strip() for c in line.strip("|").split("|"))
+        rows[name] = cells
+    cells = rows.setdefault(part, ["", "", "", ""])
+    at = 0 if kind == "functions" else 2
+    share = f"{killed / tried:.0%}".replace("%", " %") if tried else "–"
+    cells[at : at + 2] = [share, f"{'all ' if whole else ''}{tried}"]
+    made = "\n".join(f"| {name} | {' | '.join(rows[name])} |" for name in rows)
+    DOCS.write_text(f"{before}{_HEAD}{made}\n\n{after}")
+
+
+def of_functions(place: Path, given: argparse.Namespace) -> tuple[int, list[str]]:
+    """Try the mutants of functions; return how many were tried, and the changes that lived."""
     os.chdir(place)
     _leave_texts_out()
     from mutmut.__main__ import cli
@@ -176,10 +201,42 @@ def main() -> None:
     except SystemExit as end:
         if end.code:
             raise
-    tried, killed, lived = tally(place)
-    (place / "survivors.txt").write_text("\n".join(f"# {name}\n{get_diff_for_mutant(name)}" for name in lived))
+    tried, _, lived = tally(place)
+    return tried, [f"# {name}\n{get_diff_for_mutant(name)}" for name in lived]
+
+
+def of_tables(place: Path, given: argparse.Namespace) -> tuple[int, list[str]]:
+    """Try a sample of the mutants of tables; return how many were tried, and the changes that lived."""
+    modules, tests = PARTS[given.part]
+    core = place / _CORE
+    wanted = [p for m in modules.split() for p in sorted(core.glob(f"{m.replace('/*', '/**/*')}.py"))]
+    places = [place, *(place.with_name(f"{place.name}-{n}") for n in range(1, given.workers))]
+    for other in places[1:]:
+        shutil.rmtree(other, ignore_errors=True)
+        shutil.copytree(place, other)
+    return table_mutants.run(
+        places,
+        [str(p.relative_to(place)) for p in wanted],
+        [f"tests/{t.replace('/', '/test_')}.py" for t in tests.split()],
+        given.most,
+    )
+
+
+def main() -> None:
+    """Run one part; the survivors with their changes are left in `.mutants/PART/survivors.txt`."""
+    parser = argparse.ArgumentParser(description=__doc__)
+    parser.add_argument("part", choices=PARTS)
+    parser.add_argument("--workers", type=int, default=os.cpu_count() or 1)
+    parser.add_argument("--ending", default="", help="only mutants whose number ends so: 7 is a sample of a tenth")
+    parser.add_argument("--tables", action="store_true", help="mutants of what stands in tables")
+    parser.add_argument("--most", type=int, default=300, help="how many mutants of tables are tried")
+    given = parser.parse_args()
+    place, kind = workspace(given.part), "tables" if given.tables else "functions"
+    tried, lived = (of_tables if given.tables else of_functions)(place, given)
+    (place / "survivors.txt").write_text("\n".join(lived))
+    write_row(given.part, kind, tried - len(lived), tried, whole=not (given.ending or given.tables))
     print(
-        f"\n{given.part}: {killed} of {tried} mutants died, {killed / max(tried, 1):.0%};"
+        f"\n{given.part}, {kind}: {tried - len(lived)} of {tried} mutants died, {1 - len(lived) / max(tried, 1):.0%};"
         f" {len(lived)} lived: .mutants/{given.part}/survivors.txt"
     )
 

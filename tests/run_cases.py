@@ -105,6 +105,7 @@ PERMITS = {
     "universal in its tool": ("tool", "tool", "", ""),
     "universal in its tool, turning": ("tool", "tool", "turns=free volts=230", ""),
     "generator": ("generator", "dynamo", "turns=free", "driven, not touched"),
+    "generator with a load": ("generator", "dynamo", "turns=load", "driven, not touched"),
     "no such way": ("tool", "tool", "turns=fast", "not a way of turning"),
 }
 # fmt: on

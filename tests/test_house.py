@@ -5,6 +5,7 @@ import json
 import re
 import subprocess
 import sys
+from fnmatch import fnmatch
 from functools import cache
 from pathlib import Path
 
@@ -110,6 +111,19 @@ def _is_put_together(node: ast.AST) -> bool:
     if isinstance(node, ast.Call) and isinstance(node.func, ast.Attribute) and node.func.attr == "of":
         return False
     return isinstance(node, ast.JoinedStr | ast.BinOp) or any(map(_is_put_together, ast.iter_child_nodes(node)))
+
+
+def test_every_module_of_the_core_is_mutated_by_a_part_with_tests_that_are_there() -> None:
+    tree = ast.parse((ROOT / "scripts/mutants.py").read_text())
+    table = next(n.value for n in tree.body if isinstance(n, ast.AnnAssign) and ast.unparse(n.target) == "PARTS")
+    parts: dict[str, tuple[str, str]] = ast.literal_eval(table or ast.Dict([], []))
+    core = SOURCE / "core"
+    names = {str(p.relative_to(core).with_suffix("")) for p in core.rglob("*.py") if p.name != "__init__.py"}
+    patterns = [word for modules, _ in parts.values() for word in modules.split()]
+    assert [x for x in patterns if not any(fnmatch(name, x) for name in names)] == []
+    assert sorted(n for n in names if not any(fnmatch(n, x) for x in patterns)) == []
+    tests = {word for _, named in parts.values() for word in named.split()}
+    assert [t for t in sorted(tests) if not (ROOT / f"tests/{t.replace('/', '/test_')}.py").exists()] == []
 
 
 @cache
