@@ -7,7 +7,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.diagnosis.causes import CAUSES, base_rates
+from norvash.core.diagnosis.causes import CAUSES, SURROUNDINGS, base_rates
 from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.ranking import Situation, diagnose, entropy, likelihoods, strengths, worth_of
 from norvash.core.diagnosis.sign import NOT_SO
@@ -16,7 +16,7 @@ from norvash.core.motor.classes import TEMPLATES
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.errors import InputError
-from whole import assert_no_word_moved
+from whole import assert_no_word_moved, assert_nothing_moved
 
 RULES = shipped()
 OPEN = Situation("stripped", power=True, safe=True)
@@ -271,3 +271,8 @@ def test_nobody_knows_is_no_evidence() -> None:
 def test_nothing_left_is_refused() -> None:
     with pytest.raises(InputError, match="Every cause"):
         diagnose("tool", {}, RULES, ruled_out=[c.id for c in CAUSES])
+
+
+def test_no_rate_moves_by_surroundings() -> None:
+    rates = [base_rates(c, (around,)) for c in TEMPLATES for around in SURROUNDINGS]
+    assert_nothing_moved("surroundings.json", list(rates), rel=1e-6)

@@ -23,6 +23,7 @@ from norvash.core.diagnosis.causes import base_rates
 from norvash.core.diagnosis.ranking import diagnose
 from norvash.core.diagnosis.sign import NOT_SO, Sign
 from norvash.core.diagnosis.signs import SIGNS
+from norvash.core.edges import same
 from norvash.core.forecast.of_motor import past_set_of
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import even_positions
@@ -401,3 +402,10 @@ def test_a_hair_beside_a_limit_is_the_limit(off: float, rules: MotorRules) -> No
     assert facts(rated_v=50 * (1 + off)).low_voltage
     with pytest.raises(InputError, match="is not below the new length"):
         usable_carbon(8.0, new_mm=8.0, limit_mm=8 * (1 + off))
+
+
+@pytest.mark.parametrize("limit", [0.0, 1e-3, 1.0, 48.0, 1480.0])
+def test_a_limit_is_as_wide_as_a_thousand_millionth(limit: float) -> None:
+    wide = 1e-9 * max(limit, 1.0)
+    assert same(limit + 0.97 * wide, limit)
+    assert not same(limit + 1.04 * wide, limit)

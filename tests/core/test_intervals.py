@@ -134,3 +134,19 @@ def test_a_longest_interval_runs_from_the_fitting_while_nothing_is_checked() -> 
     unseen, seen = (bound(s, table, "table") for s in (state(weeks=5), state(a_round(4, 20, 20), weeks=5)))
     assert dues(unseen, unseen.policies, shipped())[0].at_units == 250
     assert dues(seen, seen.policies, shipped())[0].at_units == 80 + 250
+
+
+@pytest.mark.parametrize(("rows", "columns", "fits"), [(200, 60, True), (201, 60, False), (200, 61, False)])
+def test_a_table_has_at_most_so_many_rows_and_columns(rows: int, columns: int, fits: bool) -> None:
+    given = {
+        "quantity": "depth",
+        "rows": tuple(float(n) for n in range(rows)),
+        "columns_mm": tuple(float(n) for n in range(columns)),
+        "cells": ((100.0,) * columns,) * rows,
+    }
+    if fits:
+        assert len(IntervalTable(**given).rows) == rows  # type: ignore[arg-type]
+        return
+    with pytest.raises(InputError, match="Give 1 to 200 rows and 1 to 60 columns") as refused:
+        IntervalTable(**given)  # type: ignore[arg-type]
+    assert refused.value.field == "cells_h"

@@ -11,7 +11,8 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.use.counting import Counted, neighbours, read_counter, read_increment, weighted
 from norvash.core.use.log_entry import Entry
-from norvash.core.use.rate import Rate, day_of, rate_of_use
+from norvash.core.use.rate import CALENDAR_RATE, Rate, day_of, rate_of_use
+from norvash.core.use.since import YEAR_DAYS
 from norvash.core.use.timeline import date_marks, use_on
 from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
@@ -180,3 +181,11 @@ def test_use_at_half_the_speed_counts_half_and_the_counter_stays_as_read() -> No
     found = weighted(Counted(112.0, 912.0, ""), 0.5, datetime(2026, 1, 3), (before,))
     assert (found.total_units, found.counter_units) == (106.0, 912.0)
     assert weighted(found, 1.0, datetime(2026, 1, 3), ()) is found
+
+
+def test_use_in_years_runs_as_the_calendar_does() -> None:
+    year = 365.25 / 7 * CALENDAR_RATE.per_week
+    assert year == pytest.approx(1)
+    assert (CALENDAR_RATE.declared, CALENDAR_RATE.weeks, CALENDAR_RATE.logged_units) == (CALENDAR_RATE.per_week, 0, 0)
+    assert (CALENDAR_RATE.spread.least_sd, CALENDAR_RATE.spread.weekly_var, CALENDAR_RATE.by_calendar) == (0, 0, True)
+    assert YEAR_DAYS == 365.25

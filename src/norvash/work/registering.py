@@ -152,7 +152,7 @@ def _checked(
                 "Say that it is another motor, or correct the tag.",
                 "tag",
                 ((ANOTHER, f"It is another motor than {like.tag}"),),
-                ANOTHER,
+                "",  # whoever only sends it once more has not said so
             )
     with errors:
         name = words_of("name", given.name, "The name")
