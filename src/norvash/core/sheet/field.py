@@ -161,11 +161,15 @@ class Pick(Words):
     forbids: Callable[[Facts, MotorRules], Mapping[str, str]] = _nothing_forbidden
     plainly: bool = False
     why: bool = False
+    answers: frozenset[str] = field(init=False)
+
+    def __post_init__(self) -> None:
+        object.__setattr__(self, "answers", frozenset(answer for answer, _ in self.choices))
 
     def of(self, sheet: Sheet, place: int = 0) -> str:
         """Return the answer on a sheet, empty without one, or where only another version knows it."""
-        word = super(Pick, self).of(sheet, place)
-        return word if word and any(word == answer for answer, _ in self.choices) else ""
+        found = sheet.entries.get((self.id, place))
+        return found.word if found is not None and found.word in self.answers else ""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True, eq=False)

@@ -20,4 +20,4 @@ def _is_unread(name: str, given: Given) -> bool:
     field = field_of(name)
     if field is None:
         return left_of("field", name) is None
-    return isinstance(field, Pick) and bool(given.word) and given.word not in dict(field.choices)
+    return isinstance(field, Pick) and bool(given.word) and given.word not in field.answers
