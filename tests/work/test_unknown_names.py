@@ -62,6 +62,17 @@ def visited(shop: Shop, *, signed: bool) -> Bench:
     return bench
 
 
+def carrying(shop: Shop, finding: str) -> Bench:
+    """Return a visit to a motor that brings something from another version, seen and left at the visit before."""
+    first = safe(shop)
+    first.measure("20", "19.5")
+    first.put(f"seen.{finding}", "yes")
+    first.put("outcome", "out")
+    first.sign("left")
+    rewritten(shop, LATER["life"])
+    return begun(shop, first.motor)
+
+
 def rewritten(shop: Shop, statement: str) -> None:
     shop.conn.execute(statement)
     shop.conn.execute("update standing set version = version + 1")
@@ -111,14 +122,7 @@ def test_what_was_typed_in_a_field_of_another_version_stays_readable(shop: Shop,
 
 
 def test_a_change_nobody_knows_ends_by_a_drop_after_a_whole_look(shop: Shop) -> None:
-    first = safe(shop)
-    first.measure("20", "19.5")
-    first.put("seen.drive.worn", "yes")
-    first.put("outcome", "out")
-    first.sign("left")
-    rewritten(shop, LATER["life"])
-    at = (0, "later.drive.worn")
-    bench = begun(shop, first.motor)
+    at, bench = (0, "later.drive.worn"), carrying(shop, "drive.worn")
     assert bench.states[at] == "open"
     with pytest.raises(InputError, match="not proven by a look at it alone"):
         bench.put("gone.later.drive.worn", "yes")
@@ -135,14 +139,7 @@ def test_a_change_nobody_knows_ends_by_a_drop_after_a_whole_look(shop: Shop) -> 
 
 
 def test_a_stop_nobody_knows_ends_with_its_part_renewed_and_looked_at(shop: Shop) -> None:
-    first = safe(shop)
-    first.measure("20", "19.5")
-    first.put("seen.windings.burnt", "yes")
-    first.put("outcome", "out")
-    first.sign("left")
-    rewritten(shop, LATER["life"])
-    at = (0, "later.windings.burnt")
-    bench = begun(shop, first.motor)
+    at, bench = (0, "later.windings.burnt"), carrying(shop, "windings.burnt")
     bench.put("sound.windings", "yes")
     with pytest.raises(InputError, match="takes it out of service"):
         bench.put("decide.later.windings.burnt", "dropped", why="not needed")
