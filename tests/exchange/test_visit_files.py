@@ -344,6 +344,12 @@ def test_who_looks_like_somebody_says_so_in_the_file(tmp_path: Path) -> None:
     with pytest.raises(InputError, match="reads or looks like") as asked:
         play_file(file, db, "Ines Torvald")
     assert asked.value.field == "people[0]"
+    file.write_text(json.dumps({**again, "people": ["Somebody New", like, *visit["people"][1:]]}))
+    with pytest.raises(InputError, match="reads or looks like"):
+        play_file(file, db, "Ines Torvald")
+    with closing(connect(db)) as conn:
+        assert "Somebody New" not in {p.name for p in people.list_people(conn)}
+    again["people"] = [like, *visit["people"][1:]]
     again["people"][0] = {"name": like, "answer": "another"}
     file.write_text(json.dumps(again))
     assert not play_file(file, db, "Ines Torvald").refused

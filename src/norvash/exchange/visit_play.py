@@ -4,7 +4,7 @@ import hashlib
 import json
 import uuid
 from collections.abc import Iterator
-from contextlib import closing
+from contextlib import closing, contextmanager
 from dataclasses import asdict, dataclass, field
 from datetime import datetime
 from pathlib import Path
@@ -21,7 +21,7 @@ from norvash.store.database import Connection, connect
 from norvash.store.ready import prepare
 from norvash.store.trouble import unavailable
 from norvash.work.acting import Act
-from norvash.work.site import ANOTHER, clock, join
+from norvash.work.site import ANOTHER, clock, join, who_is
 
 _BRUSHES, _OPENED, _SIGNED, _RECORD = "brushes", "opened", "sign", "record"
 _AT_STAGE: dict[type, str] = {
@@ -132,8 +132,13 @@ class _Player:
         if found is not None:
             self.motor_id = found.id
             self._not_before(found.id)
-        for name in (*self.visit.names, self.by):
-            self.person_ids[name] = self._person(name)
+        everybody = (*self.visit.names, self.by)
+        for name in everybody:  # all of them are asked about before one is made
+            with self._asked_at(name):
+                who_is(self.conn, name, self._answer(name))
+        for name in everybody:
+            with self._asked_at(name):
+                self.person_ids[name] = join(self.conn, uuid.uuid4().hex, name, self.now, self._answer(name)).id
 
     def _not_before(self, motor_id: str) -> None:
         last = people.list_acts(self.conn, motor_id, 1)
@@ -147,12 +152,16 @@ class _Player:
                 f"entries[{n}].at",
             )
 
-    def _person(self, name: str) -> str:
+    def _answer(self, name: str) -> str:
+        return ANOTHER if name in self.visit.others else ""
+
+    @contextmanager
+    def _asked_at(self, name: str) -> Iterator[None]:
+        """Say of what is asked about a name where it stands in the file, or that it is who plays it."""
         names = self.visit.names
         place = "by" if name not in names else f"people[{names.index(name)}]"
-        answer = ANOTHER if name in self.visit.others else ""
         try:
-            return join(self.conn, uuid.uuid4().hex, name, self.now, answer).id
+            yield
         except NeedsAnswer as error:
             raise InputError(
                 error.problem, "Write the name as it stands here, or say that it is another.", place

@@ -69,24 +69,36 @@ def join(conn: Connection, person_id: str, name: str, now: datetime, answer: str
     """
     wanted = words_of("name", name, "The name")
     with transaction(conn):
-        alike = {p.id: p for p in people.list_like(conn, wanted)}
-        same = next((p for p in alike.values() if p.name == wanted), alike.get(answer))
+        same = who_is(conn, wanted, answer)
         if same is not None:
             return same
-        if alike and answer != ANOTHER:
-            choices = [(p.id, f"I am {p.name}") for p in alike.values()]
-            raise NeedsAnswer(
-                f"“{wanted}” reads or looks like {alike[choices[0][0]].name}, who is known here.",
-                "Say whether that is you.",
-                "name",
-                (*choices, (ANOTHER, "I am somebody else")),
-                choices[0][0],
-            )
-        if any(p.name.casefold() == wanted.casefold() for p in alike.values()):
-            raise InputError(
-                f"Nobody could tell “{wanted}” from {next(iter(alike.values())).name}.",
-                "Add what tells you apart: an initial, a second name, a place.",
-                "name",
-            )
         people.add_person(conn, Person(person_id, wanted), now)
         return people.fetch_person(conn, person_id)
+
+
+def who_is(conn: Connection, name: str, answer: str = "") -> Person | None:
+    """Return the person with this name, None for a new one; nothing is written.
+
+    Raises: as `join` does.
+    """
+    wanted = words_of("name", name, "The name")
+    alike = {p.id: p for p in people.list_like(conn, wanted)}
+    same = next((p for p in alike.values() if p.name == wanted), alike.get(answer))
+    if same is not None or not alike:
+        return same
+    if answer != ANOTHER:
+        choices = [(p.id, f"I am {p.name}") for p in alike.values()]
+        raise NeedsAnswer(
+            f"“{wanted}” reads or looks like {alike[choices[0][0]].name}, who is known here.",
+            "Say whether that is you.",
+            "name",
+            (*choices, (ANOTHER, "I am somebody else")),
+            choices[0][0],
+        )
+    if any(p.name.casefold() == wanted.casefold() for p in alike.values()):
+        raise InputError(
+            f"Nobody could tell “{wanted}” from {next(iter(alike.values())).name}.",
+            "Add what tells you apart: an initial, a second name, a place.",
+            "name",
+        )
+    return None
