@@ -28,6 +28,7 @@ PARTS: dict[str, tuple[str, str]] = {
         "core/carbon core/verdict core/rulebook core/edges core/readings",
     ),
     "loading": ("brush/loading", "core/fitting core/sums"),
+    "running": ("running/* brush/springs", "core/running core/laws"),
     "supply": ("supply/*", "core/supply core/sheet core/sums"),
     "cut-plan": ("commutator/skim commutator/cut commutator/slots commutator/after_cut", "core/cut core/commutator"),
     "carbon": (
@@ -50,7 +51,7 @@ PARTS: dict[str, tuple[str, str]] = {
     ),
     "windings": (
         "windings/* text/columns commutator/figures_after_cut bearings/*",
-        "core/turning core/parts_edges core/commutator core/sums core/sheet_whole",
+        "core/running core/turning core/parts_edges core/commutator core/sums core/sheet_whole",
     ),
     "verdict": (
         (

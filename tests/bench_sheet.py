@@ -6,6 +6,7 @@ from norvash.core.sheet.gates import POWER, usual_run
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
+from norvash.core.sheet.stages.prove.field import field_lacks
 from norvash.core.sheet.stages.windings.measured import to_part
 from norvash.work.loading import load
 from norvash.work.measuring import note, record
@@ -59,14 +60,21 @@ class Bench:
         stated = Fitting(part=part, also=also)
         fit_new_set(self.shop.conn, act, self.motor, counter="", reason=reason, lengths=typed, stated=stated)
 
-    def ready(self) -> None:
-        """Prove insulation and earth, let the brushes go, tick the gate before power, and say how it is run."""
+    def ready(self, *, tested: bool = True) -> None:
+        """Prove insulation and earth, let the brushes go, tick the gate before power, and say how it is run; without a
+        test of insulation where there is no instrument.
+        """
         context = load(self.shop.conn, self.motor)
         facts, rules = context.facts, context.rules
-        for tick in to_part(facts, rules):
+        for tick, _ in to_part(facts, rules):
             self.put(tick.id, "yes")
-        self.put("insulation-mohm", "200")
-        self.put("insulation-c", "20")
+        if facts.asked_where and not facts.stands:
+            self.put("run-where", "machine")
+        if field_lacks(self.page.sheet, rules):
+            self.put("field-ohm", "180")
+        if tested:
+            self.put("insulation-mohm", "200")
+            self.put("insulation-c", "20")
         if EARTH_OHM.is_offered(facts, rules):
             self.put("earth-ohm", "0.05")
         self.put("latched", "yes")

@@ -1,10 +1,11 @@
 """A sheet on which everything is entered that its class offers."""
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from datetime import timedelta
 
 from conftest import Shop
 from norvash.core.sheet.field import Pick
+from norvash.core.sheet.gates import POWER, SAFE, usual_run
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, STAGES
 from norvash.work.context import Context
 from norvash.work.loading import load
@@ -14,6 +15,8 @@ from norvash.work.sheets import enter
 
 LEFT_OUT = (
     "waive.",
+    "waiver.",
+    "insulation-of",
     "confirm.",
     "skip.",
     "ruled-out.",
@@ -42,7 +45,15 @@ OWN = {
     "cut-done": "56.5",
     "run-out-step": "0.001",
     "terminal-step": "0.01",
+    "insulation-mohm": "300",
+    "insulation-10": "300",
+    "insulation-c": "40",
+    "earth-ohm": "0.05",
+    "tap-v": "0.75",
 }
+SECOND = {"tap-v": "1.5"}
+# What is entered before power, so that the gate opens.
+FIRST = ("run-where", "parted-", "insulation-", "earth-ohm", "field-ohm")
 
 
 def everything(context: Context) -> Iterator[tuple[str, str, int]]:
@@ -50,18 +61,24 @@ def everything(context: Context) -> Iterator[tuple[str, str, int]]:
 
     What runs it comes before what forbids that.
     """
-    places = {"": [0], "position": [1, 2], "tap": [1, 2], "bearing": [1, 2], "side": [1, 2], "number": []}
+    two = [1, 2]
+    places = {"": [0], "position": two, "tap": two, "bearing": two, "side": two, "number": [], "circuit": [0, 1]}
     offered = [f for stage in STAGES for f in stage.offered(context.facts, context.rules)]
     for field in sorted(offered, key=lambda f: f.needs != "power"):
         if not field.id.startswith(LEFT_OUT):
             text = _choice(field, context) if isinstance(field, Pick) else OWN.get(field.id, SAID.get(field.kind, ""))
             at = [0] if field.per == "number" and field.whole else places[field.per]
-            yield from ((field.id, text, place) for place in at)
+            yield from ((field.id, SECOND.get(field.id, text) if place == 2 else text, place) for place in at)
 
 
 def _choice(field: Pick, context: Context) -> str:
     forbidden = field.forbids(context.facts, context.rules)
     return next(key for key, _ in field.choices if key not in forbidden)
+
+
+def ticks(context: Context) -> list[str]:
+    """Return every step of the gates that are passed before it runs."""
+    return [gate.step(s.id).id for gate in (SAFE, POWER) for s in gate.steps(context.facts, context.rules)]
 
 
 def filled(shop: Shop, motor_class: str) -> str:
@@ -78,6 +95,7 @@ def filled(shop: Shop, motor_class: str) -> str:
         "mass_kg": "60",
         "capacitors": "yes",
         "form_wound": "yes",
+        "field_a": "1.5",
     }
     if motor_class == "starter":
         figures["construction"] = "permanent-magnet"
@@ -96,28 +114,35 @@ def filled(shop: Shop, motor_class: str) -> str:
             more=more,
         )
 
+    def put_all(rows: Iterable[tuple[str, str, int]]) -> None:
+        for row in rows:
+            put(*row)
+
     soon = f"{shop.now + timedelta(days=9):%Y-%m-%d}"
-    for gate in ("safe", "power", "service"):
-        put(f"waive.{gate}", "shown in a test")
-    put("permit.open", "volts", 1, who="Ines", barriers="rope", minutes="30", turns="still")
+    put("waive.safe", "shown in a test")
     rest = list(everything(load(shop.conn, motor)))
-    closed = ("permit.close", "yes", 1)
+    first = [e for e in rest if e[0].startswith(FIRST)]
     with_power = [e for e in rest if FIELD_BY_ID[e[0]].needs == "permit"]
-    for entry in (*with_power, closed):
-        put(*entry)
+    put_all(first)
+    put("permit.open", "volts", 1, who="Ines", barriers="rope", minutes="30", turns="still")
+    put_all((*with_power, ("permit.close", "yes", 1)))
+    context = load(shop.conn, motor)
+    put_all((step, "yes", 0) for step in ticks(context))
+    put("safe.method", "on-bench")
+    put("run-how", usual_run(context.facts))
+    with_power += [*first, *(e for e in rest if e[0] in ("run-how", "safe.method"))]
     for place, mm in ((1, "9.1"), (2, "15")):
         record(shop.conn, shop.later(seconds=5).act(), sheet, position=place, text=mm)
+    put_all(e for e in rest if e not in with_power)
     for seen in ("lead.taut", "terminal.poor", "face.glazed", "brush.sticky"):
         note(shop.conn, shop.later(seconds=5).act(), sheet, 1, seen)
-    for entry in [e for e in rest if e not in with_power]:
-        put(*entry)
     put("overrule.brushes", "watch", why="the scale is wrong")
     put("ruled-out.stuck", "yes")
     put("temporary", "tied up", 1, who="Bram", day=soon)
-    put("decide.lead.taut", "deferred", 1, who="Bram", day=soon)
+    put("decide.lead.taut", "waits", 1, part="brush set LP-B 4", day=soon)
     put("decide.terminal.poor", "dropped", 1, why="it was dust")
-    put("decide.brush.sticky", "done", 1)
-    put("decide.windings.burnt", "deferred", 0, who="Bram", day=soon)
+    put("decide.windings.burnt", "waits", 0, part="armature LP-A 2", day=soon)
+    put("decide.brush.sticky", "deferred", 1, who="Bram", day=soon)
     put("next-look", soon)
     put("skip.rework", "no time")
     return sheet

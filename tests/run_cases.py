@@ -29,7 +29,7 @@ RUNS = {
     "as it should": ("tool", "tool", "run-v=229 run-a=2.1 run-rpm=11800 sparks=2", "", "2.1 A, 2 A usual: within its band", ""),
     "drag": ("tool", "tool", "run-a=2.9 run-rpm=9000 sparks=1", "run.drag", "over its band", "outside its bands"),
     "poor contact": ("tool", "tool", "run-a=1.2 run-rpm=9000 sparks=1", "run.contact", "under its band", "outside"),
-    "weak field": ("tool", "tool", "run-a=2.9 run-rpm=15000 sparks=1", "run.weak-field", "over its band", "outside"),
+    "weak field": ("tool", "tool", "run-a=2.9 run-rpm=15000 sparks=1", "run.weak-field run.overspeed", "over its band", "outside"),
     "only the current": ("tool", "tool", "run-a=2.9 run-rpm=11900 sparks=1", "run.amps", "over its band", "outside"),
     "only the speed": ("tool", "tool", "run-a=2 run-rpm=10000 sparks=1", "run.speed", "under its band", "outside"),
     "a small motor may spark a little": ("tool", "tool", "run-a=2 sparks=2", "", "up to 2 is right", ""),
@@ -47,7 +47,7 @@ RUNS = {
     "a starter too slow": ("starter", "starter", "run-v=11 run-a=91 run-rpm=3900 sparks=1", "run.drag", "at least 4", "outside"),
     "a starter without volts": ("starter", "starter", "run-a=74 run-rpm=4800 sparks=1", "", "", "volts at the post"),
     "magnets": ("appliance", "magnet", "run-v=24 run-a=1.5 run-rpm=3050 sparks=0", "", "within its band", ""),
-    "magnets gone weak": ("appliance", "magnet", "run-a=2.4 run-rpm=3700 sparks=0", "run.weak-field", "", "outside"),
+    "magnets gone weak": ("appliance", "magnet", "run-a=2.4 run-rpm=3700 sparks=0", "run.weak-field run.overspeed", "", "outside"),
     "series in steps": (
         "traction",
         "series",

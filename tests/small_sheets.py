@@ -1,5 +1,6 @@
 """Bench sheets in the core, in few words: what a motor is, and what was entered."""
 
+from dataclasses import replace
 from datetime import datetime
 from typing import Any
 
@@ -8,8 +9,9 @@ from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import even_positions
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given, Sight
-from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.catalogue import TOGETHER, field_of
+from norvash.core.sheet.sheet import Sheet, Spot
+from norvash.core.sheet.stages.catalogue import APART, TOGETHER, field_of
+from norvash.core.sheet.stages.prove.run_fields import stands_at
 from norvash.store.records import record_of
 
 NOON = datetime(2026, 6, 1, 12)
@@ -43,15 +45,17 @@ def sheet(about: Facts | None = None, kind: str = "full", /, **entries: Any) -> 
                 at=NOON,
                 record=record_of(field, word, {}),
             )
+    written: dict[Spot, Given] = {(f, p, _sight(f)): g for (f, p), g in made.items()}
     return Sheet(
         id="s",
         number=1,
         kind=kind,  # type: ignore[arg-type]
         at=NOON,
         person="Ines",
-        facts=about or facts(),
-        written={(f, p, _sight(f)): g for (f, p), g in made.items()},
+        facts=replace(about or facts(), stands=stands_at(written)),
+        written=written,
         together=TOGETHER,
+        apart=APART,
     )
 
 

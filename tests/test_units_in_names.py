@@ -30,6 +30,7 @@ UNITS = [
     "units",
     "km",
     "kpa",
+    "k",
     "g",
     "deg",
     "min",

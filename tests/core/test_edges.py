@@ -399,7 +399,7 @@ def test_a_hair_beside_a_limit_is_the_limit(off: float, rules: MotorRules) -> No
     most = rules["lift.person"]
     steps = SAFE.steps(facts(mass_kg=most * (1 + off)), rules)
     assert "lift" not in {s.id for s in steps}
-    assert facts(rated_v=50 * (1 + off)).low_voltage
+    assert not facts(rated_v=50 * (1 + off)).low_voltage
     with pytest.raises(InputError, match="is not below the new length"):
         usable_carbon(8.0, new_mm=8.0, limit_mm=8 * (1 + off))
 

@@ -24,7 +24,7 @@ BANDS = {
     "appliance": (25, 50),
     "tool": (30, 60),
     "starter": (50, 150),
-    "industrial": (17, 35),
+    "industrial": (15, 35),
     "traction": (30, 50),
     "generator": (17, 40),
 }

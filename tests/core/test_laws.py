@@ -35,8 +35,9 @@ from norvash.core.supply.cables import Laid, carried, terminal_by_drop, terminal
 from norvash.core.supply.settings import speed_ladder
 from norvash.core.verdict.grades import GRADES, grade_of
 from norvash.core.windings.circuits import CIRCUITS
-from norvash.core.windings.insulation import MACHINES, EarthTest, judge_insulation, judge_polarization
-from norvash.core.windings.resistance import judge_coils
+from norvash.core.windings.field_coils import CoilTest, judge_coils
+from norvash.core.windings.insulation import MACHINES, EarthTest, judge_insulation
+from norvash.core.windings.polarization import judge_polarization
 from norvash.work.sums import work_out_typed
 
 RULES = shipped()
@@ -161,8 +162,9 @@ def _pair(made: Callable[[float], FitLine]) -> Callable[[float], int]:
 
 
 def _coils(data: st.DataObject) -> Callable[[float], int]:
-    others, up = data.draw(st.integers(2, 7)), data.draw(st.sampled_from([-1, 1]))
-    return lambda off: len(judge_coils([10.0] * others + [10.0 * (1 + up * off)], 20, RULES).off)
+    others, up = data.draw(st.integers(1, 7)), data.draw(st.sampled_from([-1, 1]))
+    test = CoilTest(construction=data.draw(st.sampled_from(["universal", "shunt"])))
+    return lambda off: _rank(judge_coils([10.0] * others + [10.0 * (1 + up * off)], 20, test, RULES).grade)
 
 
 def _ladder(data: st.DataObject) -> Callable[[float], int]:

@@ -236,8 +236,14 @@ SAID: dict[str, tuple[str, dict[str, Any], dict[str, Any], str, str]] = {
         "-0.22",
     ),
     "coils against their median": ("field-coils", {"coils_ohm": [10.0, 10.0, 10.0, 9.65]}, {"off_coils": []}, "the coils agree", "off"),
-    "every coil that is off": ("field-coils", {"coils_ohm": [10.0, 10.0, 10.0, 9.0, 8.9]}, {"off_coils": [4, 5]}, "coils 4 (-10.0%) and 5 (-11.0%)", "agree"),
-    "two unlike coils": ("field-coils", {"coils_ohm": [10.0, 9.0]}, {"off_coils": [1, 2]}, "it is not known which", "coil 2"),
+    "every coil that is off": (
+        "field-coils",
+        {"coils_ohm": [10.0, 10.0, 10.0, 9.0, 8.9]},
+        {"off_coils": [4, 5]},
+        "coil 5 (-11.0% against the median of all): shorted turns; coil 4 (-10.0% against the median of all): a little low",
+        "agree",
+    ),
+    "two unlike coils": ("field-coils", {"coils_ohm": [10.0, 9.0]}, {"off_coils": [2]}, "the lower is the suspect", "coil 1"),
     "a step of exactly five per cent": ("field-coils", {"coils_ohm": [10.0, 10.0, 10.5]}, {"off_coils": []}, "the coils agree", "off"),
     "a seal half a millimetre small": (
         "kit-fit",

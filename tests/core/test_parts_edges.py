@@ -26,8 +26,10 @@ from norvash.core.commutator.figures_after_cut import Mark, figures_since, sunk_
 from norvash.core.motor.figure_fields import COMMUTATOR_NOW_MM, DEPTH_NEW_MM, HOLDER_GAP_MM, LIMIT_MM, SUNK_MM
 from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules
-from norvash.core.windings.insulation import EarthTest, applies, judge_insulation, judge_polarization, least_megohm
-from norvash.core.windings.resistance import bars_of_slot, judge_coils, winding_c
+from norvash.core.windings.field_coils import Coils, CoilTest, judge_coils
+from norvash.core.windings.insulation import EarthTest, judge_insulation, least_megohm
+from norvash.core.windings.polarization import applies, judge_polarization
+from norvash.core.windings.resistance import bars_of_slot, winding_c
 from norvash.errors import InputError
 
 DAY = date(2026, 1, 1)
@@ -38,7 +40,7 @@ def about(value: float) -> Any:
 
 
 # What is tested, as measured, at what temperature, last time: passes, grade, value judged by, and what must be said.
-LOW, HIGH = EarthTest(rated_v=230, parted=True), EarthTest(rated_v=440, parted=True)
+LOW, HIGH = EarthTest(rated_v=230, machine="earthed", parted=True), EarthTest(rated_v=440, parted=True)
 DOUBLE, ALONE = replace(LOW, machine="double"), replace(HIGH, circuit="armature")
 INSULATION: dict[str, tuple[EarthTest, float, float | None, float | None, bool, str, float, str]] = {
     "exactly the least": (LOW, 1.0, None, None, True, "fit", 1.0, "exactly its least of 1 MΩ"),
@@ -69,7 +71,7 @@ INSULATION: dict[str, tuple[EarthTest, float, float | None, float | None, bool, 
     "voltage not known": (replace(HIGH, rated_v=None), 1.9, 40.0, None, False, "stop", 1.9, "voltage is not known"),
     "nothing parted": (replace(LOW, parted=False), 0.2, 20.0, None, False, "change", 0.2, "not judged: first lift"),
     "nobody says": (replace(LOW, parted=None), 3.0, 20.0, None, True, "fit", 3.0, "if earthed brushes were lifted"),
-    "never under 1 MΩ": (
+    "a stated least never loosens": (
         replace(LOW, least_megohm=0.5),
         0.9,
         20.0,
@@ -77,7 +79,7 @@ INSULATION: dict[str, tuple[EarthTest, float, float | None, float | None, bool, 
         False,
         "stop",
         0.9,
-        "never passed under 1 MΩ",
+        "under its least of 1 MΩ",
     ),
     "a third of last time": (HIGH, 10.0, 40.0, 30.0, True, "fit", 10.0, "over its least"),
     "under a third of last time": (HIGH, 9.9, 40.0, 30.0, True, "watch", 9.9, "fallen to 33%"),
@@ -129,22 +131,26 @@ def test_machines_indices_and_coils(rules: MotorRules) -> None:
     assert (unsaid.ratio, unsaid.grade) == (None, "fit")
     assert "not judged" in unsaid.words
     assert [judge_polarization(one, one, rules).ratio for one in (5000, 5001, 0.5)] == [1.0, None, 1.0]
-    even = judge_coils([10.0, 10.0, 10.0], 70.0, rules)
+
+    def coils(*each: float, temperature_c: float = 20.0) -> Coils:
+        return judge_coils(each, temperature_c, CoilTest(), rules)
+
+    even = coils(10.0, 10.0, 10.0, temperature_c=70.0)
     assert even.at_20_ohm == tuple(about(10 / 1.1965) for _ in range(3))
     assert (even.deviations, even.off) == ((0.0, 0.0, 0.0), ())
-    spread = {high: judge_coils([1.0, 1.0, high], 20.0, rules).off for high in (1.05, 1.06)}
+    spread = {high: coils(1.0, 1.0, high).off for high in (1.05, 1.06)}
     assert spread == {1.05: (), 1.06: (3,)}
-    assert judge_coils([1.0, 1.0, 1.0, 0.9, 1.1], 20.0, rules).off == (4, 5)
-    assert judge_coils([1.0, 1.05], 20.0, rules).off == ()
-    two = judge_coils([1.0, 1.2], 20.0, rules)
-    assert two.off == (1, 2)
-    assert "it is not known which" in two.words
-    assert judge_coils([0.4, 0.5], 20.0, rules).spread > 0
+    assert coils(1.0, 1.0, 1.0, 0.9, 1.1).off == (4, 5)
+    assert coils(1.0, 1.05).off == ()
+    two = coils(1.0, 1.2)
+    assert two.off == (1,)
+    assert "the lower is the suspect" in two.words
+    assert coils(0.4, 0.5).spread > 0
     assert winding_c(0.5, 20.0, 0.6, rules) == about(254.5 * 1.2 - 234.5)
     for bad in (
         lambda: judge_polarization(0, 1, rules),
-        lambda: judge_coils([1.0], 20, rules),
-        lambda: judge_coils([1.0, 0.0], 20, rules),
+        lambda: coils(),
+        lambda: coils(1.0, 0.0),
         lambda: winding_c(0, 20, 1, rules),
         lambda: winding_c(1, 20, 5, rules),
         lambda: judge_insulation(5, 301, None, LOW, rules),

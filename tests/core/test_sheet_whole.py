@@ -161,7 +161,8 @@ def insulations(rules: MotorRules) -> list[str]:
     told: list[str] = []
     for last in (Earlier(3, ohms(90.0)), Earlier(3, ohms(4.0)), None):
         for warm in (Earlier(3, ohms(20.0)), Earlier(2, ohms(20.0)), None):
-            before = {k: v for k, v in (("insulation-mohm", last), ("insulation-c", warm)) if v is not None}
+            read = (("insulation-mohm", last), ("insulation-c", warm))
+            before = {(name, 0): value for name, value in read if value is not None}
             again = replace(sheet(COPPER, insulation_mohm=3.0, insulation_c=30.0), earlier=before)
             told.append(
                 f"insulation before: {last and last.given.number} {warm and warm.sheet}:"

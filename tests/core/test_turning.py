@@ -12,9 +12,13 @@ from norvash.core.bearings.fitting import bush_limit_mm, shim_mm, shim_stack, wo
 from norvash.core.bearings.lasting import renew_anyway
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with
-from norvash.core.windings.insulation import EarthTest, judge_polarization, least_megohm, machine_of, volts_to_test_with
-from norvash.core.windings.resistance import judge_coils, winding_c
+from norvash.core.windings.field_coils import CoilTest, judge_coils
+from norvash.core.windings.insulation import EarthTest, least_megohm, machine_of, volts_to_test_with
+from norvash.core.windings.polarization import judge_polarization
+from norvash.core.windings.resistance import winding_c
 from norvash.errors import InputError
+
+about = pytest.approx
 
 
 @pytest.mark.parametrize(
@@ -163,11 +167,19 @@ def test_what_insulation_is_judged_and_tested_by(rules: MotorRules) -> None:
             ("appliance", "double insulated"),
         )
     ]
-    assert machines == ["double", "double", "earthed", "other", "other"]
-    volts = (12.0, 250.0, 251.0, 440.0, None)
-    assert [least_megohm(EarthTest(rated_v=v), rules) for v in volts] == [1, 1, pytest.approx(1.251), 1.44, 2]
-    assert [least_megohm(EarthTest(rated_v=v, circuit="armature"), rules) for v in volts] == [1, 1, 5, 5, 5]
-    assert [least_megohm(EarthTest(rated_v=v, machine="double"), rules) for v in volts] == [2, 2, 2, 2, 2]
+    assert machines == ["double", "double", "earthed", "other", "double"]
+    assert machine_of("traction", "", battery=True) == "vehicle"
+    volts = (12.0, 50.0, 250.0, 251.0, 440.0, None)
+    assert [least_megohm(EarthTest(rated_v=v), rules) for v in volts] == [
+        0.02,
+        *map(about, (1.05, 1.25, 1.251, 1.44, 2)),
+    ]
+    assert [least_megohm(EarthTest(rated_v=v, circuit="armature"), rules) for v in volts] == [0.02, 5, 5, 5, 5, 5]
+    assert [least_megohm(EarthTest(rated_v=v, machine="double"), rules) for v in volts] == [0.02, 2, 2, 2, 2, 2]
+    battery = [least_megohm(EarthTest(rated_v=v, machine="vehicle"), rules) for v in (24.0, 120.0, 121.0)]
+    assert battery == [0.024, 0.12, about(1.121)]
+    assert least_megohm(EarthTest(rated_v=12.0, circuit="post"), rules) == 1
+    assert least_megohm(EarthTest(rated_v=440.0, least_megohm=1.0), rules) == about(1.44)  # the strictest holds
     assert [volts_to_test_with(v) for v in (24, 230, 600, 5000, None)] == [
         "100 V at most",
         "250 or 500 V",
@@ -182,8 +194,8 @@ def test_index_coils_and_heat(rules: MotorRules) -> None:
         judge_polarization(one, ten, rules).grade for one, ten in ((100, 210), (100, 160), (100, 120), (6000, 6100))
     ]
     assert grades == ["fit", "watch", "plan", "fit"]
-    coils = judge_coils([41.2, 40.8, 38.1, 41.0], 24, rules)
+    coils = judge_coils([41.2, 40.8, 38.1, 41.0], 24, CoilTest(), rules)
     assert coils.off == (3,)
-    assert judge_coils([41.2, 40.8], 24, rules).off == ()
-    assert winding_c(2.31, 19, 2.31, rules) == pytest.approx(19)
+    assert judge_coils([41.2, 40.8], 24, CoilTest(), rules).off == ()
+    assert winding_c(2.31, 19, 2.31, rules) == about(19)
     assert winding_c(2.0, 20, 2.4, rules) > winding_c(2.0, 20, 2.3, rules)

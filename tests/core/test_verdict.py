@@ -332,9 +332,9 @@ SEVERITY = {
         "brush.sticky brush.oily face.burnt face.copper face.taper lead.strands-10 terminal.poor indicator.dead spring.off face.one-side holder.arms"
     ),
     "change": (
-        "brush.seized brush.chip-large lead.strands-25 lead.heat spring.heat spring.far-off spring.travel holder.damaged"
+        "brush.seized brush.chip-large lead.strands-25 lead.heat spring.heat spring.far-off spring.travel holder.damaged brush.off-track spring.seat"
     ),
-    "stop": "brush.latched lead.taut lead.loose spring.broken insulator.cracked",
+    "stop": "brush.latched lead.taut lead.loose lead.touches spring.broken insulator.cracked",
 }
 
 

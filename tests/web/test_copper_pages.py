@@ -137,7 +137,7 @@ def test_windings_and_drive_say_what_follows(client: TestClient, sheet: str) -> 
         assert post(client, sheet, field, value=value, stage="windings")[0] == 200
     text = unescape(client.get(f"/sheets/{sheet}/windings").text)
     for words in (
-        "under its least of 1 MΩ",
+        "under its least of 1.23 MΩ",
         "Slot 4: bars 7 to 8",
         "Slot 7: bars 13 to 14",
         "250 or 500 V",

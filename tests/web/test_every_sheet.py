@@ -28,10 +28,27 @@ from norvash.work.signing import sign
 from pages import opened
 
 # Shown only once something else has happened on the sheet.
-LATER = ("permit.close", "ruled-out.", "confirm.", "complaint-now", "cause-was")
+LATER = (
+    "permit.close",
+    "ruled-out.",
+    "confirm.",
+    "complaint-now",
+    "cause-was",
+    "insulation-of",
+    "waive.service",
+    "waiver.",
+)
 # A look is signed with a reason instead.
-FULL_ONLY = ("skip.", "waive.service")
-PLACES = {"": (0,), "position": (1,), "tap": (1, 2), "bearing": (1, 2), "side": (1, 2), "number": (1,)}
+FULL_ONLY = ("skip.",)
+PLACES = {
+    "": (0,),
+    "position": (1,),
+    "tap": (1, 2),
+    "bearing": (1, 2),
+    "side": (1, 2),
+    "number": (1,),
+    "circuit": (0, 1),
+}
 WRITER = "person-1-of-demo"
 
 

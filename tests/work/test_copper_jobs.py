@@ -110,7 +110,6 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
     "insulation in the cold": ({"insulation-mohm": "90", "insulation-c": "5", **PARTED}, "insulation.again", "test again warm"),
     "polarization": ({"insulation-mohm": "100", "insulation-10": "120", "insulation-c": "40", **PARTED}, "polarization.low", "1.20"),
     "polarization that falls": ({"insulation-mohm": "100", "insulation-10": "90", "insulation-c": "40", **PARTED}, "polarization.hold", "0.90"),
-    "field coils": ({"coils": "41.2; 40.8; 38.1; 41", "coils-c": "24"}, "windings.short", "coil 3 (-6.8%)"),
     "growler": ({"growler": "fail", "growler-slots": "slot 4 and 11-12"}, "windings.growler", "slots 4, 11 and 12 answer"),
     "chain": ({"heat-chain": "open"}, "chain.dead", "temperature chain open"),
     "end float": ({"end-float": "0.6"}, "float.out", "add 0.40 mm"),
@@ -214,7 +213,8 @@ def test_a_cut_changes_limit_depth_readings_and_gap_until_the_holders_are_set(vi
 
 def test_a_cut_is_cleaned_before_power_and_finished_before_it_is_signed(visit: Visit) -> None:
     def held(keeps: Literal["power", "sign"]) -> list[str]:
-        return [w for w in STAGE_BY_ID["commutator"].held(keeps, visit.page.visit) if "fter the cut" in w]
+        every = STAGE_BY_ID["commutator"].held(keeps, visit.page.visit)
+        return [h.words for h in every if "fter the cut" in h.words]
 
     visit.put("shoulder-d", "96.4")
     visit.put("groove", "0.18")
@@ -248,15 +248,15 @@ def test_run_out_read_again_after_a_cut_is_held_to_what_a_cut_must_reach(visit: 
     assert "0.040 mm, 0.025 mm allowed" in visit.found["runout.over"]
 
 
-def test_a_shorted_armature_is_not_run_whatever_gate_was_waived(visit: Visit) -> None:
-    visit.put("waive.power", "seen to")
+def test_a_shorted_armature_is_not_run_before_it_is_proven(visit: Visit) -> None:
     visit.put("growler", "fail")
-    with pytest.raises(Conflict, match=r"Power waits: .*growler"):
+    with pytest.raises(Conflict, match="growler"):
         visit.put("run-a", "2.1")
     visit.put("decide.windings.growler", "now")
     visit.put("task.armature", "yes", minutes="90")
-    with pytest.raises(Conflict, match=r"Power waits: .*growler"):
-        visit.put("run-a", "2.1")  # done, and not proven
+    visit.ready()
+    with pytest.raises(Conflict, match=r"growler.*done and not proven"):
+        visit.put("run-a", "2.1")
     visit.put("growler", "pass")
     assert visit.life("windings.growler").state == "proven"
     visit.put("run-a", "2.1")

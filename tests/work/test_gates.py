@@ -122,27 +122,70 @@ def test_a_permit_suspends_what_was_made_safe_and_asks_for_it_again(shop: Shop) 
 
 
 def test_a_waived_gate_gives_no_certificate_and_is_not_taken_back_once_something_rests_on_it(shop: Shop) -> None:
-    work = at_work(shop, "tool", "tool").put("waive.power=no_tester_in_the_shop_today")
+    work = at_work(shop, "tool", "tool")
+    work.bench.ready(tested=False)
+    with pytest.raises(InputError, match="reason"):
+        work.bench.put("waiver.insulation", "residual")
+    work.bench.put("waiver.insulation", "residual", why="no tester in the shop today")
     work.put("bump=right run-a=2.1 sparks=1 ran=yes outcome=service").serve()
     with pytest.raises(Conflict, match="rests on this waiver"):
-        work.bench.put("waive.power", "")
+        work.bench.put("waiver.insulation", "")
     assert work.missing("service") == ""
     work.bench.sign()
     signed = work.bench.page.row.signed
     assert (signed["signed_as"], signed["open"]) == ("not clean", [])
     assert work.told["waived"] == [
-        {"gate": "Before power", "person": "Ines Torvald", "why": "no tester in the shop today"}
+        {
+            "gate": "Before power, insulation to earth is not measured",
+            "person": "Ines Torvald",
+            "why": "no tester in the shop today",
+        }
     ]
+    assert "run behind a residual current device" in work.told["unmeasured"]
 
 
 def test_a_waiver_that_nothing_rests_on_is_taken_back(shop: Shop) -> None:
-    work = at_work(shop, "tool", "tool").put("waive.power=no_tester")
+    work = at_work(shop, "tool", "tool")
+    work.bench.ready(tested=False)
+    work.bench.put("waiver.insulation", "residual", why="no tester")
+    assert work.missing("power") == ""
     undo(shop.conn, shop.later(minutes=1).act(), work.bench.id)
     assert "insulation" in work.missing("power")
-    work.put("waive.power=no_tester run-a=2.1")
+    work.bench.put("waiver.insulation", "residual", why="no tester")
+    work.put("run-a=2.1")
     undo(shop.conn, shop.later(minutes=1).act(), work.bench.id)
-    work.put("waive.power=")
+    work.put("waiver.insulation=")
     assert "insulation" in work.missing("power")
+
+
+def test_what_was_measured_is_never_waived_nor_what_was_taken_back_and_not_read_again(shop: Shop) -> None:
+    work = at_work(shop, "tool", "tool")
+    work.bench.ready(tested=False)
+    with pytest.raises(InputError, match="is not waived as a whole"):
+        work.bench.put("waive.power", "customer waits")
+    work.put("insulation-mohm=0.01")
+    work.bench.put("waiver.insulation", "residual", why="customer waits")
+    assert "insulation 0.01 MΩ" in work.missing("power")
+    with pytest.raises(Conflict, match="Before power"):
+        work.bench.put("run-a", "2.1")
+    work.bench.put("insulation-mohm", "", answer="mistyped")
+    assert "insulation to earth is not measured" in work.missing("power")
+    now = gate_now(POWER, work.bench.page.visit)
+    assert (now.waived, "read again first" in " ".join(now.fallen)) == ((), True)
+    work.bench.put("insulation-mohm", "200")
+    work.put("insulation-c=20")
+    assert work.missing("power") == ""
+
+
+def test_a_waiver_lapses_with_work(shop: Shop) -> None:
+    work = at_work(shop, "tool", "tool")
+    work.bench.see(1, "terminal.poor")
+    work.bench.ready(tested=False)
+    work.bench.put("waiver.insulation", "residual", why="no tester")
+    assert work.missing("power") == ""
+    work.put("task.terminal=yes")
+    assert "insulation to earth is not measured" in work.missing("power")
+    assert "work was done since" in " ".join(gate_now(POWER, work.bench.page.visit).fallen)
 
 
 @pytest.mark.parametrize("case", RUNS.values(), ids=RUNS)
@@ -163,7 +206,9 @@ def test_construction_refuses_with_what_is_allowed(
     shop: Shop, motor_class: str, figures: str, rows: str, says: str
 ) -> None:
     before, _, last = rows.rpartition(" ")
-    work = at_work(shop, motor_class, figures).put("waive.power=shown_in_a_test").put(before)
+    work = at_work(shop, motor_class, figures)
+    work.bench.ready()
+    work.put(before)
     with pytest.raises(InputError) as refused:
         work.put(last)
     assert says in f"{refused.value.problem} {refused.value.remedy}"

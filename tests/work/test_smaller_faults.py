@@ -191,7 +191,7 @@ ROWS: dict[str, tuple[str, str, str, Callable[[Bench], str], str, str]] = {
         "",
         "insulation",
     ),
-    "21 an open coil": ("industrial", "shunt", "coils=12.1;12.0;OL;12.2", lives_of, "windings.short open", ""),
+    "21 an open coil": ("industrial", "shunt", "coils=12.1;12.0;OL;12.2", lives_of, "windings.open-coil open", ""),
     "22 supply and motor apart": (
         "tool",
         "tool",
@@ -235,7 +235,7 @@ ROWS: dict[str, tuple[str, str, str, Callable[[Bench], str], str, str]] = {
     "26 two points of a run": (
         "tool",
         "tool",
-        "waive.power=x run-v=120 run-v@1=230",
+        "READY run-v=120 run-v@1=230",
         lambda b: str(sorted(p for f, p in b.page.sheet.entries if f == "run-v")),
         "[0, 1]",
         "",
@@ -275,6 +275,8 @@ def typed(shop: Shop, motor_class: str, figures: str, rows: str) -> Bench:
     ):
         if field == "see":
             bench.see(place, text)
+        elif field == "READY":
+            bench.ready()
         elif field == "permit.open":
             bench.put(field, text, place, who="Ines", barriers="rope", minutes="20")
         else:

@@ -66,7 +66,7 @@ class Visit:
 
 @pytest.fixture
 def visit(shop: Shop) -> Visit:
-    return visit_to(shop, shop.motor(figures={"force_nominal_n": "8.9"}))
+    return visit_to(shop, shop.motor(figures={"force_nominal_n": "8.9", "rated_a": "8"}))
 
 
 def visit_to(shop: Shop, motor: str) -> Visit:
@@ -95,19 +95,19 @@ def told(signed: dict[str, object]) -> dict[tuple[int, str], str]:
 
 def test_a_dead_spring_is_renewed_and_measured_again(visit: Visit) -> None:
     visit.walk(("lengths", "9.2 8.9"), ("force", "1.1", 1), ("force", "8.9", 2), ("see", "face.burnt", 1))
-    dead = visit.bench.life("spring.far-off", 1)
+    dead = visit.bench.life("spring.dead", 1)
     assert (dead.state, dead.steps) == ("open", 1)
-    visit.walk(("decide.spring.far-off", "now", 1), ("decide.set.worn", "now"), ("decide.face.burnt", "now", 1))
+    visit.walk(("decide.spring.dead", "now", 1), ("decide.set.worn", "now"), ("decide.face.burnt", "now", 1))
     visit.walk(("set", "22 22.1", 0, {"also": "springs"}))
     assert visit.bench.states == {
         (0, "set.worn"): "proven",
         (1, "face.burnt"): "proven",
-        (1, "spring.far-off"): "done not proven",
+        (1, "spring.dead"): "done not proven",
     }
-    assert grade(visit) == "change"
+    assert grade(visit) == "stop"
     assert visit.bench.page.said.act == "Measure again: spring force."
     visit.walk(("force", "8.8", 1), ("force", "8.9", 2))
-    assert visit.bench.states[1, "spring.far-off"] == "proven"
+    assert visit.bench.states[1, "spring.dead"] == "proven"
     assert grade(visit) == "fit"
     signed = visit.proven().walk(("outcome", "service")).sign()
     assert (signed["open"], signed["signed_as"]) == ([], "certificate")
@@ -156,8 +156,9 @@ def test_a_loose_bar_with_brushes_that_nobody_has_measured(visit: Visit, shop: S
         else ("commutator", "not measured"),
     )
     assert "a raised or loose bar" in page.said.sentence
-    visit.walk(("waive.power", "tried"))
-    with pytest.raises(Conflict, match="Power waits: a raised or loose bar"):
+    with pytest.raises(InputError, match="is not waived as a whole"):
+        visit.walk(("waive.power", "only to hear it"))
+    with pytest.raises(Conflict, match="a raised or loose bar"):
         visit.walk(("run-a", "2"))
     with pytest.raises(InputError, match="not dropped"):
         visit.walk(("decide.commutator.raised", "dropped", 0, {"why": "no time"}))
@@ -171,18 +172,20 @@ def test_what_was_put_off_is_found_again_after_a_new_set(visit: Visit, shop: Sho
     day = f"{shop.now + timedelta(days=40):%Y-%m-%d}"
     put_off = {"who": "Bram Aldous", "day": day}
     visit.walk(("lengths", "9.2 8.9"), ("see", "brush.sticky", 2), ("see", "insulator.cracked", 1))
-    visit.walk(("decide.brush.sticky", "deferred", 2, put_off), ("decide.insulator.cracked", "deferred", 1, put_off))
+    visit.walk(("decide.brush.sticky", "deferred", 2, put_off))
+    for decided, words in (("deferred", "that is not put off"), ("dropped", "that is not dropped")):
+        with pytest.raises(InputError, match=words):
+            visit.walk(("decide.insulator.cracked", decided, 1, {**put_off, "why": "customer waits"}))
+    visit.walk(("decide.insulator.cracked", "waits", 1, {"part": "insulator LP-I 4", "day": day}))
     visit.walk(("set", "22 nominal"), ("outcome", "out")).sign("waits for the insulator")
     page = visit.bench.page
     assert {x.stage.id for x in page.rail if x.state == "done"} >= {"safe", "brushes", "decide", "sign"}
     assert {x.state for x in page.rail} == {"done", "not done"}
     shop.later(weeks=2).new_set(visit.bench.motor, "", "22", "22", reason="damaged")
     motor = shop.page(visit.bench.motor)
-    assert {x.finding.id: x.state for x in motor.standing} == {
-        "insulator.cracked": "put off",
-        "brush.sticky": "put off",
-    }
+    assert {x.finding.id: x.state for x in motor.standing} == {"insulator.cracked": "open", "brush.sticky": "put off"}
     assert motor.found.grade == "stop"
+    assert [x.waits_for.part for x in motor.standing if x.waits_for] == ["insulator LP-I 4"]
     again = visit_to(shop.later(weeks=1), visit.bench.motor)
     assert [x.finding.id for x in again.bench.page.visit.lives] == ["insulator.cracked", "brush.sticky"]
     again.walk(("lengths", "21.9 21.9"), ("task.insulator", "yes", 0, {"minutes": "20", "parts": "LP-I 4"}))

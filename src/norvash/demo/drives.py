@@ -30,6 +30,7 @@ DRIVES: tuple[Machine, ...] = (
         looked_weeks_ago=6,
         kind=KINDS[0].name,
         state="pitch marking",
+        figures={"field_leads": "yes", "field_a": "1.4"},
     ),
     Machine(
         tag="R-01",
@@ -196,6 +197,9 @@ DRIVES: tuple[Machine, ...] = (
             "undercut_mm": "1.1",
             "rated_rpm": "1100",
             "rated_v": "220",
+            "field_leads": "no",
+            "field_ohm": "173.5",
+            "insulation_class": "F",
             "holder_gap_mm": "2.1",
             "expected_life_units": "3000",
             "construction": "shunt",

@@ -185,7 +185,7 @@ TOOLS: tuple[Machine, ...] = (
         looked_weeks_ago=9,
         weeks=120,
         state="originals",
-        figures=_PAIR | {"expected_life_units": "500"},
+        figures=_PAIR | {"expected_life_units": "500", "rated_v": "230", "noload_a": "1"},
     ),
     Machine(
         tag="A-12",
@@ -236,6 +236,8 @@ TOOLS: tuple[Machine, ...] = (
             "expected_life_units": "700",
             "conditions": "mostly idle",
             "rated_v": "12",
+            "noload_a_most": "75",
+            "noload_rpm_least": "4200",
             "mass_kg": "9.5",
             "gear_reduction": "yes",
         },

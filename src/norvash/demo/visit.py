@@ -3,12 +3,14 @@
 from collections.abc import Callable, Mapping
 from datetime import datetime, timedelta
 
+from norvash.core.motor.figure_fields import FIELD_A, FIELD_LEADS, FIELD_OHM
 from norvash.core.sheet.done import done_tasks, overtaken, sight_of
 from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.gates import POWER, SAFE, usual_method, usual_run
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
+from norvash.core.sheet.stages.prove.field import field_lacks
 from norvash.core.sheet.stages.windings.insulation import INSULATION_MOHM
 from norvash.core.sheet.stages.windings.measured import to_part
 from norvash.store import rounds
@@ -105,7 +107,23 @@ class Visit:
             self.insulation(megohm, temperature)
         if EARTH_OHM.is_offered(context.facts, context.rules):
             self.put("earth-ohm", "0.06")
+        if context.facts.asked_where and not context.facts.stands:
+            self.put("run-where", "machine")
+        sheet = load(self.conn, self.motor_id).open_sheet
+        if sheet is not None and field_lacks(sheet, context.rules):
+            self.field()
         return self.gate(POWER)
+
+    def field(self) -> "Visit":
+        """Prove its field before power: by the current that its plate gives where its leads come out, else by its
+        resistance.
+        """
+        figures = load(self.conn, self.motor_id).figures
+        current = FIELD_A.of(figures)
+        if FIELD_LEADS.of(figures) != "yes" or current is None:
+            return self.put("field-ohm", f"{FIELD_OHM.of(figures) or 180:g}")
+        self.permit("field current, armature without volts").put("field-a", f"{0.97 * current:.3g}")
+        return self.put("permit.close", "yes", 1).gate(SAFE)
 
     def run(
         self, rpm: str, amps: str, answer: str = "", cause: str = "", *, volts: str = "", insulation: str = "85"
@@ -127,7 +145,7 @@ class Visit:
     def insulation(self, megohm: str, temperature: str) -> "Visit":
         """Part what leads to the case, and enter a test of insulation."""
         context = load(self.conn, self.motor_id)
-        for tick in to_part(context.facts, context.rules):
+        for tick, _ in to_part(context.facts, context.rules):
             self.put(tick.id, "yes")
         return self.put("insulation-mohm", megohm).put("insulation-c", temperature)
 

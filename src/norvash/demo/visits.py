@@ -92,10 +92,19 @@ def _to_copper(visit: Visit, lengths: Mapping[int, str], said: str) -> Visit:
     return visit.put("sound.drive", "yes").looked()
 
 
-def _finish(visit: Visit, answer: str, cause: str = "", why: str = "") -> None:
+def _finish(visit: Visit, rpm: str, answer: str, cause: str = "", why: str = "") -> None:
     """Close it, run it, say what has become of the complaint, and sign."""
-    visit.put("latched", "yes").put("free", "yes").run("1440", "6.2", answer, cause)
+    visit.put("latched", "yes").put("free", "yes").run(rpm, "6.2", answer, cause)
     visit.put("outcome", "deferred").gate(SERVICE).sign(why)
+
+
+def _put_off(visit: Visit, who: str, weeks: int) -> None:
+    """Put off what is open: what is to be planned for weeks, what is to be changed for a few days."""
+    for life in visit.lives:
+        if life.state == "open":
+            days = timedelta(days=6) if life.finding.grade == "change" else timedelta(weeks=weeks)
+            day = f"{visit.now + days:%Y-%m-%d}"
+            visit.put(f"decide.{life.finding.id}", "deferred", life.position, who=who, day=day)
 
 
 def insulation_tested(visit: Visit, lengths: Mapping[int, str], megohm: str, temperature: str) -> None:
@@ -112,11 +121,9 @@ def pitch_marked(visit: Visit, lengths: Mapping[int, str]) -> None:
     )
     visit.put("run-out", _around(87, 0.011, 40, 0.004, noise=0.0011)).put("run-out-on", "bearings")
     visit.insulation("34", "22").put("insulation-10", "61")
-    day = f"{visit.now + timedelta(weeks=11):%Y-%m-%d}"
-    for life in visit.lives:
-        visit.put(f"decide.{life.finding.id}", "deferred", life.position, who="Bram Aldous", day=day)
+    _put_off(visit, "Bram Aldous", 11)
     visit.put("remark.windings", "coupling to be looked at in the refit")
-    _finish(visit, "still", why="it runs until the refit, watched by ear")
+    _finish(visit, "1440", "still", why="it runs until the refit, watched by ear")
 
 
 def open_coil(visit: Visit, lengths: Mapping[int, str]) -> None:
@@ -154,11 +161,11 @@ def last_cut(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.insulation("9", "31")
     visit.put("run-out", _around(69, 0.004, 200, 0.003, noise=0.0006)).put("run-out-on", "seats")
     visit.put("bar-map", "even 1-69")
-    day = f"{visit.now + timedelta(weeks=6):%Y-%m-%d}"
-    for life in visit.lives:
-        if life.state == "open":
-            visit.put(f"decide.{life.finding.id}", "deferred", life.position, who="Maud Celliers", day=day)
-    _finish(visit, "this", "rough")
+    _put_off(visit, "Maud Celliers", 6)
+    visit.put("cold-ohm", "173.5").put("cold-c", "20")
+    visit.put("latched", "yes").put("free", "yes").run("1125", "6.2", "this", "rough")
+    visit.put("hot-ohm", "228").put("air-c", "24").put("remark.windings", "heat after two hours of pumping")
+    visit.put("outcome", "deferred").gate(SERVICE).sign()
 
 
 def under_least(visit: Visit, lengths: Mapping[int, str]) -> None:

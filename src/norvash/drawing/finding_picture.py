@@ -97,6 +97,13 @@ _MAKERS: dict[str, Callable[[], list[Element]]] = {
         line("copper-line", 72.0, 26.0, 60.0, 34.0),
         *_arrow(20.0, 54.0, 68.0),
     ],
+    "brush.off-track": lambda: [
+        el("rect", "copper", x=14.0, y=44.0, width=80.0, height=30.0),
+        el("rect", "copper", x=80.0, y=34.0, width=14.0, height=40.0),
+        el("rect", "carbon", x=56.0, y=14.0, width=34.0, height=30.0),
+        lines("axis", [(80.0, 4.0, 80.0, 80.0)]),
+        line("copper-line", 84.0, 38.0, 92.0, 30.0),
+    ],
     "brush.oily": lambda: _scene(
         el("path", "brass", d="M76 30Q84 44 76 48Q68 44 76 30Z"),
         el("path", "brass", d="M30 36Q36 48 30 52Q24 48 30 36Z"),
@@ -143,6 +150,9 @@ _MAKERS: dict[str, Callable[[], list[Element]]] = {
         el("circle", "ground-sheet", cx=54.0, cy=30.0, r=3.2),
         spring=False,
     ),
+    "lead.touches": lambda: _scene(
+        _lead((54.0, 30.0), (72.0, 22.0), (90.0, 44.0), (94.0, 74.0)), *_cross(94.0, 74.0), spring=False
+    ),
     "terminal.poor": lambda: [
         _lead((8.0, 60.0), (30.0, 44.0), (48.0, 42.0)),
         el("path", "steel", d="M48 32L88 32L88 52L48 52Z"),
@@ -168,6 +178,11 @@ _MAKERS: dict[str, Callable[[], list[Element]]] = {
         el("rect", "box", x=80.0, y=8.0, width=10.0, height=44.0),
         el("rect", "copper", x=80.0, y=45.0, width=10.0, height=7.0),
         line("axis", 76.0, 22.0, 94.0, 22.0),
+    ),
+    "spring.seat": lambda: _scene(
+        polyline("track", [(80, 6), (92, 14), (80, 20), (90, 26), (78, 30)]),
+        lines("copper-dash", [(54.0, 6.0, 54.0, 24.0)]),
+        spring=False,
     ),
     "spring.travel": lambda: [
         *_copper(),

@@ -12,6 +12,7 @@ from norvash.core.sheet.records import TURNS
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES, TASKS
 from norvash.core.text.quantities import UNITS
+from norvash.core.windings.circuits import CIRCUITS, PLACES
 from norvash.exchange import visit_file as v
 from norvash.exchange.visit_read import MOST_BYTES, MOST_ENTRIES
 
@@ -121,6 +122,8 @@ def _choices(field: Field) -> str:
 
 def _place(field: Field) -> str:
     words = {"position": "brush", "tap": "setting", "bearing": "bearing", "side": "1 left, 2 right", "number": "number"}
+    if field.per == "circuit":
+        return ", ".join(f"{n} {CIRCUITS[c]}" for n, c in enumerate(PLACES))
     return words.get(field.per, "")
 
 
@@ -128,7 +131,10 @@ def _lists() -> Iterator[str]:
     yield "## Fields named as they come\n"
     yield "| field | what it is |\n|---|---|"
     yield "| `step.GATE.STEP` | a step of a gate: `yes` |"
-    yield "| `decide.FINDING` | what is decided there: `now`, `deferred` with `who` and `day`, `dropped` with `why` |"
+    yield (
+        "| `decide.FINDING` | what is decided there: `now`, `deferred` with `who` and `day`, `waits` with `part` and"
+        " `day`, `dropped` with `why` |"
+    )
     yield "| `task.TASK` | a task that is done: `yes`, with `minutes` and `parts` |"
     yield "| `gone.FINDING` | looked at again at its place, and gone: `yes` |"
     yield "| `settle.LIFE` | something of an earlier visit that is mended: `yes` |\n"

@@ -31,6 +31,7 @@ _WITH = {
     "minutes": "minutes",
     "took": "minutes",
     "parts": "parts",
+    "part": "part",
     "turns": "turns",
     "volts": "volts",
 }

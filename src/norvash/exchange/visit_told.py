@@ -6,7 +6,7 @@ from datetime import date
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.part import COMPLAINT
-from norvash.core.sheet.proving import STATE_WORDS
+from norvash.core.sheet.proving import state_words
 from norvash.core.sheet.signing import SIGNED_AS
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.core.sheet.walk import looked_at
@@ -44,7 +44,7 @@ def _now(page: SheetPage) -> Plain:
                 "finding": x.finding.id,
                 "position": x.position,
                 "state": x.state,
-                "words": f"{x.place}: {x.finding.words} ({STATE_WORDS[x.state]})",
+                "words": f"{x.place}: {x.finding.words} ({state_words(x)})",
             }
             for x in visit.lives
             if x.finding.part is not COMPLAINT

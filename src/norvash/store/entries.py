@@ -60,18 +60,18 @@ def list_replaced(conn: Connection, sheet_id: str) -> list[tuple[str, int, Given
     return [(r["field"], r["place"], _given(r), _given(standing[r["replaced_by"]])) for r in rows]
 
 
-def list_earlier(conn: Connection, motor_id: str, before: int, fields: Sequence[str]) -> dict[str, Earlier]:
-    """Return for each field what was entered in it on the newest sheet before a number that has it."""
+def list_earlier(conn: Connection, motor_id: str, before: int, fields: Sequence[str]) -> dict[tuple[str, int], Earlier]:
+    """Return for each field and place what was entered there on the newest sheet before a number that has it."""
     rows = conn.execute(
         f"""select e.*, p.name as person, a.at, a.played_by, s.number
             from entry e join sheet s on s.id = e.sheet_id
             join act a on a.id = e.act_id join person p on p.id = a.person_id
-            where s.motor_id = ? and s.number < ? and e.place = 0 and e.replaced_by is null and e.sight <> 'asked'
+            where s.motor_id = ? and s.number < ? and e.replaced_by is null and e.sight <> 'asked'
             and (e.word <> '' or e.value_in_si_unit is not null) and e.field in ({",".join("?" * len(fields))})
             order by s.number, e.sight""",
         (motor_id, before, *fields),
     )
-    return {r["field"]: Earlier(r["number"], _given(r)) for r in rows}
+    return {(r["field"], r["place"]): Earlier(r["number"], _given(r)) for r in rows}
 
 
 def count_causes(conn: Connection, motor_class: str) -> dict[str, int]:

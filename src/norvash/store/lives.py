@@ -1,17 +1,21 @@
 """Lives of findings: what stands on a motor from visit to visit, and what became of it."""
 
 from collections.abc import Iterable
-from datetime import date
+from datetime import date, datetime
 
 from norvash.core.sheet.kept_finding import kept_finding, words_to_keep
 from norvash.core.sheet.life import KeptLife, Life
-from norvash.core.sheet.records import PutOff
+from norvash.core.sheet.records import PutBy, PutOff
 from norvash.store.database import Connection, Row
 
 
 def _kept(row: Row) -> KeptLife:
     finding = kept_finding(row["finding"], words=row["words"], grade=row["grade"], part=row["part"])
-    put_off = PutOff(row["who"], date.fromisoformat(row["due_on"])) if row["due_on"] else None
+    put_off = None
+    if row["due_on"]:
+        since = date.fromisoformat(row["put_since"]) if row["put_since"] else date.min
+        by = PutBy(row["put_by"], since, row["moved"])
+        put_off = PutOff(row["who"], date.fromisoformat(row["due_on"]), row["waits_for"], by)
     return KeptLife(
         id=row["id"],
         sheet_id=row["sheet_id"] or "",
@@ -20,6 +24,7 @@ def _kept(row: Row) -> KeptLife:
         state=row["state"],
         put_off=put_off,
         why=row["why"],
+        held_since=datetime.fromisoformat(row["held_since"]) if row["held_since"] else None,
     )
 
 
@@ -88,10 +93,12 @@ def sign_lives(conn: Connection, sheet_id: str, lives: Iterable[Life], act_id: s
     ends.
     """
     for life in lives:
-        put_off = life.put_off if life.state == "put off" else None
+        put_off = life.put_off if life.state == "put off" else life.waits_for
+        by = put_off.by if put_off is not None else PutBy()
         ended = {"sheet": None, "act": None} if life.stands else {"sheet": sheet_id, "act": act_id}
         conn.execute(
             """update life set grade = :grade, words = :words, state = :state, who = :who, due_on = :due_on, why = :why,
+                      put_by = :by, put_since = :since, moved = :moved, waits_for = :part, held_since = null,
                       ended_sheet_id = :sheet, ended_act_id = :act
                where id = :id""",
             {
@@ -101,6 +108,10 @@ def sign_lives(conn: Connection, sheet_id: str, lives: Iterable[Life], act_id: s
                 "state": life.state,
                 "who": put_off.who if put_off is not None else "",
                 "due_on": put_off.day.isoformat() if put_off is not None else None,
+                "by": by.person,
+                "since": by.since.isoformat() if by.person else None,
+                "moved": by.moved,
+                "part": put_off.part if put_off is not None else "",
                 "why": life.why,
                 **ended,
             },

@@ -9,6 +9,7 @@ from norvash.core.sheet.records import (
     CutRecord,
     PaintedMap,
     PermitRecord,
+    PutBy,
     PutOff,
     Readings,
     Record,
@@ -44,6 +45,9 @@ def kept(record: Record | None) -> dict[str, str]:
             made |= {"volts": f"{record.volts:g}"} if record.volts is not None else {}
         case PutOff():
             made = {"who": record.who, "day": record.day.isoformat()}
+            made |= {"part": record.part} if record.part else {}
+            made |= {"by": record.by.person, "since": record.by.since.isoformat()} if record.by.person else {}
+            made |= {"moved": str(record.by.moved)} if record.by.moved else {}
         case Why():
             made = {"why": record.why}
         case TaskDone():
@@ -79,7 +83,9 @@ def _of_texts(more: Mapping[str, str]) -> Record | None:
         volts = float(more["volts"]) if "volts" in more else None
         return PermitRecord(more["who"], more["barriers"], float(more["minutes"]), more.get("turns", ""), volts)
     if "day" in more:
-        return PutOff(more["who"], date.fromisoformat(more["day"]))
+        since = date.fromisoformat(more["since"]) if "since" in more else date.min
+        by = PutBy(more.get("by", ""), since, int(more.get("moved", "0")))
+        return PutOff(more["who"], date.fromisoformat(more["day"]), more.get("part", ""), by)
     if "parts" in more:
         return TaskDone(float(more["took"]) if "took" in more else None, more["parts"])
     if "estimated" in more:

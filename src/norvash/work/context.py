@@ -20,7 +20,8 @@ from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.sheet import Sheet, Spot
 from norvash.core.sheet.stages.brushes.carbon import SHORTEST_ONLY
-from norvash.core.sheet.stages.catalogue import TOGETHER
+from norvash.core.sheet.stages.catalogue import APART, TOGETHER
+from norvash.core.sheet.stages.prove.run_fields import stands_at
 from norvash.core.use.counting import Counted
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import CALENDAR_RATE, Rate, rate_of_use
@@ -70,7 +71,8 @@ class Context:
     @cached_property
     def facts(self) -> Facts:
         """Return what a sheet must know of the motor."""
-        return Facts(self.motor.motor_class, self.figures, self.positions)
+        stands = stands_at(self.written) if self.row is not None and self.row.signed_at is None else ""
+        return Facts(self.motor.motor_class, self.figures, self.positions, stands)
 
     @cached_property
     def state(self) -> MotorState:
@@ -160,6 +162,7 @@ class Context:
             facts=self.facts,
             written=written,
             together=TOGETHER,
+            apart=APART,
         )
         return replace(self, sets=(*self.sets[:-1], current), row=row, written=written, sheet=sheet)
 

@@ -39,7 +39,7 @@ def copper_bench(conn: Connection, shown: SheetPage) -> CopperBench:
     factor = learnt_factor([t / e for t, e in taken if e > 0], rules)
     now = copper_now(shown.sheet, rules)
     minutes = slot_minutes(now.bars, rules, factor) if now.bars else None
-    earlier = entries.list_earlier(conn, shown.row.motor_id, shown.row.number, (BAR_MAP.id,)).get(BAR_MAP.id)
+    earlier = entries.list_earlier(conn, shown.row.motor_id, shown.row.number, (BAR_MAP.id,)).get((BAR_MAP.id, 0))
     return CopperBench(
         now=now,
         speeds=entries.last_of_site(conn, LATHE_SPEEDS.id),

@@ -1,14 +1,18 @@
 """Refuse what needs a gate that is open, or a test with power on."""
 
+from dataclasses import replace
 from datetime import datetime
 
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.gates import GATES, SAFE, unfit
+from norvash.core.sheet.gate import GateNow
+from norvash.core.sheet.gates import GATES, POWER, SAFE, unfit
 from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.lives import lives
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.stages.prove.field import WAIVE_FIELD
+from norvash.core.sheet.stages.windings.insulation import WAIVE_INSULATION
 from norvash.core.sheet.walk import open_permits, permitted
 from norvash.core.text.words import listed
 from norvash.errors import Conflict
@@ -59,16 +63,22 @@ def hold_at_gate(sheet: Sheet, needs: str, context: Context, now: datetime) -> N
     if needs == "dead":
         return
     gate, visit = GATES[needs], Visit(sheet, judge(context, now.date()).found, context.rules)
-    now_is = gate.ticked(sheet, context.rules) if gate is SAFE else gate_now(gate, visit)
+    now_is = gate.ticked(sheet, context.rules) if gate is SAFE else _but_for_the_run(gate_now(gate, visit))
     if now_is.is_open:
         more = " and more" * (len(now_is.missing) > _MOST_MISSING)
         raise Conflict(
             f"The gate “{gate.words}” is not passed yet: {listed(list(now_is.missing[:_MOST_MISSING]))}{more}.",
-            "Settle it first, or waive it with a reason; what you typed is kept in its field.",
+            "Settle it first; what you typed is kept in its field.",
             "value",
         )
     if needs == "power":
         _hold_unfit(context)
+
+
+def _but_for_the_run(now: GateNow) -> GateNow:
+    """Return how a gate stands without what the run itself has shown: what is left to be read of it is entered."""
+    held = tuple(h for h in now.held if not h.of_run)
+    return replace(now, held=held, state=now.state if held or now.to_do else "passed")
 
 
 def hold_waiver(sheet: Sheet, field_id: str) -> None:
@@ -76,9 +86,11 @@ def hold_waiver(sheet: Sheet, field_id: str) -> None:
 
     Raises: Conflict.
     """
+    of_hold = (WAIVE_INSULATION, WAIVE_FIELD)
     gate = next((g for g in GATES.values() if g.waived.id == field_id), None)
-    waiver = gate.waived.given(sheet) if gate is not None else None
-    if gate is None or waiver is None:
+    field = gate.waived if gate is not None else next((f for f in of_hold if f.id == field_id), None)
+    waiver, gate = field.given(sheet) if field is not None else None, gate or POWER
+    if waiver is None:
         return
     for (entered_id, _, _), given in sheet.written.items():
         entered = field_of(entered_id)

@@ -1,7 +1,7 @@
 """A sheet put together from the record, and what it tells of its motor beyond the readings."""
 
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass, fields
+from dataclasses import dataclass, fields, replace
 from datetime import date
 
 from norvash.core.motor.figure_fields import NEW_MM
@@ -15,10 +15,10 @@ from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import At, KeptLife, Told
 from norvash.core.sheet.noted import answered, noted
 from norvash.core.sheet.sheet import Baseline, Sheet, Spot
-from norvash.core.sheet.stages.catalogue import FIELDS, TOGETHER
+from norvash.core.sheet.stages.catalogue import APART, FIELDS, TOGETHER
 from norvash.core.sheet.stages.decide import MOTOR_OVERRULED, OVERRULED
 from norvash.core.sheet.stages.prove.run_fields import FIELDS as RUN_FIELDS
-from norvash.core.sheet.stages.prove.run_fields import RUN_HOW
+from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, stands_at
 from norvash.store import entries, sheets
 from norvash.store.database import Connection
 from norvash.store.sheets import SheetRow
@@ -42,10 +42,11 @@ def put_together(conn: Connection, row: SheetRow, facts: Facts, written: Mapping
         kind=row.kind,
         at=row.at,
         person=row.person,
-        facts=facts,
+        facts=replace(facts, stands=stands_at(entered)),
         written=entered,
         signed_at=row.signed_at,
         together=TOGETHER,
+        apart=APART,
         earlier=earlier,
         baseline=_baseline(conn, row) if any(f in _OF_RUN for f, _, _ in entered) else None,
     )

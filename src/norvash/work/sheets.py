@@ -2,12 +2,12 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
-from datetime import date
 
 from norvash.core.sheet.done import done_tasks, last_work, touched
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.gates import GATES, SAFE
 from norvash.core.sheet.given import Given, Sight
+from norvash.core.sheet.putting_off import Asked, By
 from norvash.core.sheet.records import PaintedMap
 from norvash.core.sheet.refusing import refuse
 from norvash.core.sheet.sheet import Sheet, Spot
@@ -73,14 +73,16 @@ def enter(
         there = sheet.written.get((field.id, place, sight))
         if sight != "asked":
             _unseen(there, replaces)
-        read = _read(field, place, text, more or {}, context=context, sheet=sheet, today=act.at.date())
+        person, alone = people.fetch_person(conn, act.person_id).name, len(people.list_people(conn)) < 2
+        by = By(person, act.at.date(), alone)
+        read = _read(field, place, text, more or {}, context=context, sheet=sheet, by=by)
         check_asked(context, field, place, act.at.date())
         given = Given(
             id=act.id,
             typed=read.typed,
             word=read.word,
             number=read.number,
-            person=people.fetch_person(conn, act.person_id).name,
+            person=person,
             at=act.at,
             record=read.record,
             sight=sight,
@@ -145,11 +147,11 @@ def _sight(field: Field, seeing: Seeing, *, touched: bool) -> Sight:
 
 
 def _read(
-    field: Field, place: int, text: str, more: Mapping[str, str], *, context: Context, sheet: Sheet, today: date
+    field: Field, place: int, text: str, more: Mapping[str, str], *, context: Context, sheet: Sheet, by: By
 ) -> Read:
-    read = read_entry(field, text, more, facts=context.facts, rules=context.rules, today=today)
-    told = context.state.told
-    refuse(field, place, word=read.word, number=read.number, sheet=sheet, told=told, rules=context.rules)
+    read = read_entry(field, text, more, facts=context.facts, rules=context.rules, today=by.today)
+    asked = Asked(word=read.word, number=read.number, record=read.record, by=by)
+    read = replace(read, record=refuse(field, place, asked, sheet=sheet, told=context.state.told, rules=context.rules))
     if field is not CUT_DONE or read.number is None:
         return read
     from norvash.core.sheet.stages.commutator.cut_made import cut_record

@@ -113,7 +113,7 @@ def _kept(sheet_id: str, page: SheetPage) -> tuple[KeptLife, ...]:
             position=x.position,
             finding=x.finding,
             state=x.state,
-            put_off=x.put_off if x.state == "put off" else None,
+            put_off=x.put_off if x.state == "put off" else x.waits_for,
             why=x.why,
         )
         for x in page.found.lives

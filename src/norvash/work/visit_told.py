@@ -1,16 +1,16 @@
 """The story of a visit in the order of the work, as it is signed: as plain values that stay readable."""
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 from datetime import datetime
 
 from norvash.core.sheet.done import last_work, ran_words
 from norvash.core.sheet.field import Field, Painted, Pick
-from norvash.core.sheet.gates import GATES
+from norvash.core.sheet.gates import GATES, POWER
 from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT, PARTS
-from norvash.core.sheet.proving import STATE_WORDS
+from norvash.core.sheet.proving import state_words
 from norvash.core.sheet.records import TaskDone
 from norvash.core.sheet.signing import SIGNED_AS, signed_as
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
@@ -54,17 +54,34 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "ran": _ran(page),
         "opened": opened(page.visit),
         "not_looked_at": [p.words for p in PARTS if not looked_at(page.visit, p)] if sheet.kind == "full" else [],
-        "waived": [
-            {"gate": g.words, "person": now.person, "why": now.why}
-            for g in GATES.values()
-            if (now := gate_now(g, page.visit)).state == "waived"
-        ],
+        "waived": list(_waived(page)),
+        "unmeasured": _unmeasured(page),
         "before": [{"words": j.words, "right": j.right} for j in page.before.judged],
         "slips": [_slip(x) for x in page.found.lives if x.state == "withdrawn"],
         "corrected": _corrected(conn, page),
         "again": _again(conn, page),
         "outcome": dict(OUTCOME.choices).get(OUTCOME.of(sheet), ""),
     }
+
+
+def _waived(page: SheetPage) -> Iterator[Plain]:
+    """Yield every gate or hold that was waived, by whom and why."""
+    for gate in GATES.values():
+        now = gate_now(gate, page.visit)
+        if now.state == "waived" and not now.waived:
+            yield {"gate": gate.words, "person": now.person, "why": now.why}
+        for w in now.waived:
+            yield {"gate": f"{gate.words}, {w.words}", "person": w.person, "why": w.why}
+
+
+def _unmeasured(page: SheetPage) -> str:
+    """Return that it goes back with its insulation not measured, and how it is run then; empty where it was."""
+    waived = next((w for w in gate_now(POWER, page.visit).waived if w.id == "insulation"), None)
+    if waived is None:
+        return ""
+    return (
+        f"Insulation not measured, no instrument: run behind a residual current device ({waived.person}: {waived.why})."
+    )
 
 
 def _ran(page: SheetPage) -> Plain | None:
@@ -132,13 +149,14 @@ def _life(life: Life, nominal: frozenset[int]) -> Plain:
         "grade": life.finding.grade,
         "grade_words": word_of(life.finding.grade, carbon=life.finding.renews),
         "state": life.state,
-        "state_words": STATE_WORDS[life.state],
+        "state_words": state_words(life),
         "steps": life.steps,
         "decided": DECISIONS.get(decided.word, decided.word) if decided is not None else "",
         "decided_by": decided.person if decided is not None else "",
         "why": life.why,
         "done_by": list(_by(life.done)),
         "proven_by": proof if life.state == "proven" else [],
+        "waits_for": life.waits_for.words if life.waits_for is not None else "",
         "put_off_to": put_off.who if put_off is not None else "",
         "due_on": put_off.day.isoformat() if put_off is not None else "",
         "measured_again": life.measured_again,

@@ -1,9 +1,7 @@
 """What a brush carries: spring pressure, current density, contact drop, bars covered."""
 
-from collections.abc import Sequence
 from dataclasses import dataclass
 from math import pi
-from statistics import median
 
 from norvash.core.edges import over, under, within
 from norvash.core.rules.book import MotorRules
@@ -39,15 +37,17 @@ def judge_spring(
 ) -> SpringJudged:
     """Judge one spring: a nominal force decides and the band is said beside it; without one the band of its class does.
 
-    Units: force_n, nominal_n [N], kpa, band_kpa [kPa]. Source: rules spring.plan, spring.change
+    Units: force_n, nominal_n [N], kpa, band_kpa [kPa]. Source: rules spring.plan, spring.change,
+    spring.stop
     """
-    plan, change = rules["spring.plan"], rules["spring.change"]
+    plan, change, stop = rules["spring.plan"], rules["spring.change"], rules["spring.stop"]
     low, high = band_kpa
     side = "inside" if within(low, kpa, high) else "under" if under(kpa, low) else "over"
     band = f"{side} the band of {low:g} to {high:g} kPa"
     if nominal_n is not None:
         off = force_n / nominal_n - 1
         grade: Grade = "fit" if under(abs(off), plan) else "change" if over(abs(off), change) else "plan"
+        grade = "stop" if under(1 + off, stop) else grade
         return SpringJudged(
             grade,
             off,
@@ -56,24 +56,9 @@ def judge_spring(
     if side == "inside":
         return SpringJudged("fit", None, f"{kpa:.3g} kPa, {band}")
     out = under(kpa, (1 - change) * low) or over(kpa, (1 + change) * high)
+    if under(kpa, stop * low):
+        return SpringJudged("stop", None, f"{kpa:.3g} kPa, {band}")
     return SpringJudged("change" if out else "plan", None, f"{kpa:.3g} kPa, {band}")
-
-
-def usual_force_n(forces_n: Sequence[float], rules: MotorRules) -> float:
-    """Return the force that the springs of a set are held against where no nominal is known: the median of the sound
-    ones.
-
-    Units: [N]. A spring is sound within the change band of the median of the three strongest: a dead one shifts
-    nothing.
-    Source: rule spring.change
-
-    >>> from norvash.core.rules.catalogue import shipped
-    >>> usual_force_n([6.0, 6.2, 0.4, 6.1], shipped())
-    6.1
-    """
-    top = median(sorted(forces_n)[-3:])
-    off = rules["spring.change"]
-    return median([f for f in forces_n if within((1 - off) * top, f, (1 + off) * top)] or [top])
 
 
 def current_density_a_per_cm2(current_a: float, brush_count: int, section_mm2: float) -> float:

@@ -103,6 +103,6 @@ def number(
     return Number(name=name, group=group, label=label, dimension=dimension, low=low, high=high, classes=classes)
 
 
-def word(name: str, group: str, label: str, *, choices: tuple[str, ...] = ()) -> Word:
+def word(name: str, group: str, label: str, *, choices: tuple[str, ...] = (), classes: tuple[str, ...] = ()) -> Word:
     """Return a figure that is a word."""
-    return Word(name=name, group=group, label=label, choices=choices)
+    return Word(name=name, group=group, label=label, choices=choices, classes=classes)

@@ -42,7 +42,9 @@ LIMIT_SOURCES = {
 UNITS_OF_USE = ("hours", "starts", "years")
 SURROUNDINGS = ("dry and in use", "wet", "salt", "mostly idle", "dusty", "oily", "hot", "vibrating", "outdoor")
 PROTECTIONS = ("protective earth", "double insulated", "extra-low voltage")
-CONSTRUCTIONS = ("universal", "series", "shunt", "compound", "permanent-magnet")
+CONSTRUCTIONS = ("universal", "series", "shunt", "compound", "separately excited", "permanent-magnet")
+# What a machine turns or is turned by, as far as it can hurt while the motor is proven.
+TURNS = ("hoist", "flywheel", "propeller", "chain", "blade", "belt", "fan", "gears", "nothing of these")
 
 
 # fmt: off
@@ -101,6 +103,7 @@ FIELDS: tuple[Number | Word, ...] = (
     GEAR_REDUCTION := word("gear_reduction", "Turning parts", "Gear reduction inside a starter", choices=("no", "yes")),
     MOUNTING := word("mounting", "Turning parts", "It stands", choices=("rigid", "flexible")),
     HANGS_LOAD := word("hangs_load", "Turning parts", "Hangs a load or carries people", choices=("no", "yes")),
+    IT_TURNS := word("it_turns", "Turning parts", "What it turns", choices=TURNS),
     DRIVES_WHEELS := word("drives_wheels", "Turning parts", "Drives a vehicle on wheels", choices=("no", "yes")),
     USUAL_NOLOAD_RPM := number("noload_rpm", "Plate", "Usual speed without load", "speed", low=1, high=1e5),
     NOLOAD_RPM_LEAST := number("noload_rpm_least", "Plate", "Speed without load, at least", "speed", low=1, high=1e5),
@@ -108,9 +111,21 @@ FIELDS: tuple[Number | Word, ...] = (
     SAFE_NOLOAD_V := number("safe_noload_v", "Plate", "Safe voltage without load", "voltage", low=0.1, high=50000),
     PERMITTED_RPM := number("permitted_rpm", "Plate", "Permitted speed", "speed", low=1, high=1e5),
     RISE_MOST_K := number("rise_most_k", "Plate", "Hotter than the air, at most", "rise", low=1, high=300),
+    WINDING_RISE_K := number("winding_rise_k", "Plate", "Rise of its winding over the air, at most", "rise", low=1, high=300),
+    INSULATION_CLASS := word("insulation_class", "Plate", "Insulation class", choices=("A", "E", "B", "F", "H")),
+    SHORT_DUTY := word("short_duty", "Plate", "Made for short duty", choices=("no", "yes")),
+    FED_BY := word("fed_by", "Plate", "Fed by", choices=("battery", "line")),
     HAS_PLUG := word("has_plug", "Plate", "Has a plug", choices=("no", "yes")),
     PROTECTION := word("protection", "Plate", "Protection against shock", choices=PROTECTIONS),
     EXCITATION := word("excitation", "Plate", "Excitation", choices=("self-excited", "separately excited")),
+    FIELD_LEADS := word("field_leads", "Plate", "Leads of its field come out", choices=("no", "yes")),
+    FIELD_V := number("field_v", "Plate", "Field voltage", "voltage", low=0.1, high=50000),
+    FIELD_A := number("field_a", "Plate", "Field current", "current", low=0.001, high=5000),
+    FIELD_OHM := number("field_ohm", "Plate", "Field resistance at 20 °C", "resistance", low=0.001, high=1e6),
+    FIELD_COIL_OHM := number("field_coil_ohm", "Plate", "Resistance of one field coil at 20 °C", "resistance", low=0.0001, high=1e6),
+    ARMATURE_OHM := number("armature_ohm", "Plate", "Armature resistance", "resistance", low=0.00001, high=1e5),
+    EARTHED_BRUSHES := word("earthed_brushes", "Plate", "Brushes earthed inside", choices=("no", "yes")),
+    HAS_SOLENOID := word("has_solenoid", "Plate", "Solenoid on its post", choices=("no", "yes"), classes=("starter",)),
     FORM_WOUND := word("form_wound", "Plate", "Form-wound coils", choices=("no", "yes")),
     TERMINAL_KIND := word("terminal_kind", "Plate", "Terminals of the brushes", choices=("press-in", "bolted")),
     RATED_V := number("rated_v", "Plate", "Voltage", "voltage", high=50000),

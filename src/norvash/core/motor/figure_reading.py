@@ -1,6 +1,6 @@
 """Figures as they are typed, and held against each other."""
 
-from norvash.core.edges import under
+from norvash.core.edges import under, within
 from norvash.core.motor.figure import Number, Word
 from norvash.core.motor.figure_fields import (
     ACTIVE_MONTHS,
@@ -10,9 +10,14 @@ from norvash.core.motor.figure_fields import (
     COMMUTATOR_NOW_MM,
     DEPTH_LIMIT_MM,
     DEPTH_NEW_MM,
+    FIELD_A,
+    FIELD_OHM,
+    FIELD_V,
     GEAR_REDUCTION,
     LIMIT_MM,
     NEW_MM,
+    PERMITTED_RPM,
+    RATED_RPM,
     SPEED_TAPS,
     SPRING_TABLE,
     WEAR_LINES,
@@ -25,6 +30,9 @@ from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
 from norvash.core.use.season import read_months
 from norvash.errors import InputError
+
+# How far a field's current on its plate may be from volts over resistance at 20 °C: it is stated hot, or a little off.
+_HOT_FIELD, _COLD_FIELD = 0.5, 1.15
 
 
 def track_d_mm(figures: Figures) -> float | None:
@@ -96,6 +104,7 @@ def check_together(figures: Figures) -> None:
 
     Raises: InputError at the field to mend.
     """
+    _check_running(figures)
     new_mm, limit_mm = NEW_MM.need(figures), LIMIT_MM.of(figures)
     if limit_mm is not None and not under(limit_mm, new_mm):
         raise InputError(
@@ -124,4 +133,25 @@ def check_together(figures: Figures) -> None:
             "The wear lines do not fall from the new length.",
             "The first line shows first: it has the greatest length.",
             "wear_line_1_mm",
+        )
+
+
+def _check_running(figures: Figures) -> None:
+    """Refuse a permitted speed under the plate's, and a field current that its volts and resistance cannot give."""
+    rated, most = RATED_RPM.stated(figures), PERMITTED_RPM.stated(figures)
+    if rated is not None and most is not None and under(most, rated):
+        raise InputError(
+            f"The permitted speed of {most:g} r/min is under the plate's {rated:g}.",
+            "Check which of the two is wrong.",
+            "permitted_rpm",
+        )
+    volts, ohm, current = FIELD_V.stated(figures), FIELD_OHM.stated(figures), FIELD_A.stated(figures)
+    if volts is None or ohm is None or current is None:
+        return
+    cold_a = volts / ohm
+    if not within(_HOT_FIELD * cold_a, current, _COLD_FIELD * cold_a):
+        raise InputError(
+            f"A field of {ohm:g} Ω at {volts:g} V carries {cold_a:.3g} A cold, not {current:g} A.",
+            "Check voltage, resistance and current of the field.",
+            "field_a",
         )

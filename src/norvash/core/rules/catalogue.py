@@ -57,6 +57,8 @@ FAMILIES: tuple[Family, ...] = (
     supply.CABLE,
     supply.IN_AIR,
     supply.TOGETHER,
+    windings.RISE_BY_RESISTANCE,
+    windings.RISE_BY_THERMOMETER,
 )
 SCHOOLS_BY_ID = MappingProxyType({school.id: school for school in SCHOOLS})
 

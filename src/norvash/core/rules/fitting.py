@@ -13,7 +13,7 @@ _PRESSURE = {
     "tool": (30, 60),
     "starter": (50, 150),
     "geared starter": (80, 290),
-    "industrial": (17, 35),
+    "industrial": (15, 35),
     "traction": (30, 50),
     "generator": (17, 40),
 }
@@ -62,8 +62,10 @@ LOADING = (
         high=500,
         by_class=MappingProxyType({c: float(high) for c, (_, high) in _PRESSURE.items()}),
     ),
+    Rule(id="pressure.magnets", words="the same of magnet and servo motors, where it is higher", unit="kPa", default=50.0, source=_TRADE, low=1, high=500),
     Rule(id="brush.friction", words="friction of a brush on copper, for its heat", unit="", default=0.2, source=_TRADE, low=0.01, high=1),
     Rule(id="spring.plan", words="deviation of the force that is planned for", unit="share", default=0.10, source=_TRADE, low=0, high=1),
+    Rule(id="spring.stop", words="share of the force under which a spring stops the motor", unit="share", default=0.5, source=_TRADE, low=0.05, high=0.9),
     Rule(id="spring.change", words="deviation of the force that means renewal", unit="share", default=0.20, source=_TRADE, low=0, high=1),
     *(
         Rule(id=DENSITY_LOW.of(grade), words=f"current density of {grade}, guide from", unit="A/cm²", default=low, source=_TRADE, low=0.1, high=200)

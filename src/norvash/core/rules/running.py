@@ -2,7 +2,7 @@
 
 from types import MappingProxyType
 
-from norvash.core.rules.book import Rule
+from norvash.core.rules.book import GEARED, Rule
 
 _TRADE, _HOUSE = "usual trade practice", "set by this rulebook, to be changed by the site"
 _SMALL_SPARKS = MappingProxyType({"tool": 2.0, "appliance": 2.0})
@@ -93,6 +93,74 @@ RUN = (
         high=4,
     ),
     Rule(id="run.burst", words="longest burst of a starter", unit="s", default=10.0, source=_TRADE, low=1, high=60),
+    Rule(
+        id="run.starter-most",
+        words="speed of a starter over which it is stopped, whatever is stated",
+        unit="r/min",
+        default=15000.0,
+        source=_TRADE,
+        low=3000,
+        high=60000,
+        by_class=MappingProxyType({GEARED: 30000.0}),
+    ),
+    Rule(
+        id="speed.plate",
+        words="times its highest plate speed that a motor may turn whose field holds its speed",
+        unit="",
+        default=1.2,
+        source=_TRADE,
+        low=1,
+        high=2,
+    ),
+    Rule(
+        id="speed.noload",
+        words="times its speed without load that a motor may turn",
+        unit="",
+        default=1.15,
+        source=_TRADE,
+        low=1,
+        high=2,
+    ),
+    Rule(
+        id="speed.most",
+        words="times its plate speed that a motor may turn at the most, whatever its speed without load",
+        unit="",
+        default=1.5,
+        source=_TRADE,
+        low=1,
+        high=3,
+    ),
+    Rule(
+        id="speed.weak-field",
+        words="times its speed without load, or its plate's, over which a motor that its field holds is too fast",
+        unit="",
+        default=1.1,
+        source=_TRADE,
+        low=1,
+        high=2,
+    ),
+    Rule(
+        id="speed.unknown",
+        words="times its plate's up to which a speed without load is not judged where nobody states one",
+        unit="",
+        default=1.3,
+        source=_TRADE,
+        low=1,
+        high=2,
+    ),
+    Rule(
+        id="noload.large",
+        words="share of its plate's current that a large motor draws without load at the most",
+        unit="share",
+        default=0.3,
+        source=_TRADE,
+        low=0.05,
+        high=1,
+    ),
+    Rule(
+        id="noload.small", words="the same of a smaller one", unit="share", default=0.6, source=_TRADE, low=0.05, high=1
+    ),
+    Rule(id="noload.power", words="power of a large one", unit="kW", default=1.0, source=_TRADE, low=0.1, high=100),
     Rule(
         id="output.points",
         words="speeds at which the output of a generator is measured at the least",

@@ -85,9 +85,9 @@ def ran_words(sheet: Sheet) -> str:
     return run_words(sheet, last) if ran is not None and ran.at >= last else ""
 
 
-def overtaken(field: Field, sheet: Sheet) -> bool:
+def overtaken(field: Field, sheet: Sheet, place: int = 0) -> bool:
     """Tell whether work that touches what a field speaks of was entered after what stands in it."""
-    given = field.given(sheet)
+    given = field.given(sheet, place)
     return given is not None and any(
         work.at > given.at for task, said in done_tasks(sheet).items() if touched(field, [task], {}) for work in said
     )

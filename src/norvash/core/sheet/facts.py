@@ -2,14 +2,18 @@
 
 from dataclasses import dataclass
 
-from norvash.core.edges import over
+from norvash.core.edges import over, under
 from norvash.core.motor.classes import HEAVY
 from norvash.core.motor.figure_fields import (
     CAPACITORS,
     CONSTRUCTION,
     DRIVES_WHEELS,
+    EARTHED_BRUSHES,
+    FED_BY,
     HANGS_LOAD,
     HAS_PLUG,
+    HAS_SOLENOID,
+    IT_TURNS,
     PROTECTION,
     RATED_V,
     SPEED_TAPS,
@@ -19,21 +23,28 @@ from norvash.core.motor.figure_tables import speed_taps
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 
-_LOW_V = 50.0
+_LOW_V, _VEHICLE_V = 50.0, 120.0
+# Constructions with a field winding beside the armature.
+_OWN_FIELD = ("shunt", "compound", "separately excited")
 _SURROUNDINGS = {"mostly idle": "idle"}
 
 
 @dataclass(frozen=True, slots=True)
 class Facts:
-    """Class, construction and figures of a motor that decide what is offered, asked for and warned of."""
+    """Class, construction and figures of a motor that decide what is offered, asked for and warned of.
+
+    `stands` says where it is at this visit: in its “machine”, with its own fan, gear or load, or “bare”; empty until
+    somebody says so.
+    """
 
     motor_class: str
     figures: Figures
     positions: tuple[PositionPlan, ...]
+    stands: str = ""
 
     @property
     def construction(self) -> str:
-        """Return the construction: universal, series, shunt, compound or permanent-magnet."""
+        """Return the construction: universal, series, shunt, compound, separately excited or permanent-magnet."""
         return CONSTRUCTION.of(self.figures)
 
     @property
@@ -51,16 +62,26 @@ class Facts:
         return self.construction in ("series", "universal")
 
     @property
-    def built_in(self) -> bool:
-        """Tell whether it idles by design, with its own fan and gear, in a machine that it is built into."""
+    def own_field(self) -> bool:
+        """Tell whether a field of its own holds its speed, beside the armature, as far as somebody states it."""
+        return self.construction in _OWN_FIELD and not self.series
+
+    @property
+    def idles(self) -> bool:
+        """Tell whether it is made to idle in the machine that it is built into, by its own fan and gear."""
         return self.motor_class in ("appliance", "tool")
 
     @property
+    def asked_where(self) -> bool:
+        """Tell whether it matters where it runs: a series motor, no starter, may idle in its machine, and not bare."""
+        return self.series and self.motor_class not in ("starter", "generator")
+
+    @property
     def runs_away(self) -> bool:
-        """Tell whether it overspeeds without load at full voltage: a series motor out of its machine that is no starter
-        in a short burst.
+        """Tell whether it overspeeds without load at full voltage: a series motor that is bare, or not made to idle in
+        its machine, and no starter in a short burst.
         """
-        return self.series and not self.built_in and self.motor_class != "starter"
+        return self.asked_where and (not self.idles or self.stands == "bare")
 
     @property
     def may_run_free(self) -> bool:
@@ -88,9 +109,44 @@ class Facts:
         return (self.protection or self._usual_protection) == "protective earth"
 
     @property
+    def by_battery(self) -> bool:
+        """Tell whether a battery feeds the vehicle that it drives, as it does up to 120 V until its record says
+        otherwise.
+        """
+        if self.motor_class != "traction":
+            return False
+        said = FED_BY.of(self.figures)
+        return said == "battery" or (not said and self.rated_v is not None and not over(self.rated_v, _VEHICLE_V))
+
+    @property
     def low_voltage(self) -> bool:
-        """Tell whether its plate's voltage is too low to hurt by touch: up to 50 V."""
-        return self.rated_v is not None and not over(self.rated_v, _LOW_V)
+        """Tell whether its plate's voltage is too low to hurt by touch: under 50 V, and up to 120 V in a vehicle that a
+        battery feeds.
+        """
+        volts = self.rated_v
+        return volts is not None and (under(volts, _LOW_V) or (self.by_battery and not over(volts, _VEHICLE_V)))
+
+    @property
+    def earthed_brushes(self) -> bool:
+        """Tell whether a brush is earthed inside, as in starters and generators of low voltage until told otherwise."""
+        said = EARTHED_BRUSHES.of(self.figures)
+        usual = self.motor_class in ("starter", "generator") and (self.rated_v is None or self.low_voltage)
+        return said == "yes" or (not said and usual)
+
+    @property
+    def field_to_case(self) -> bool:
+        """Tell whether a field winding leads to the case, as it does where brushes are earthed; magnets have none."""
+        return self.earthed_brushes and not self.magnets
+
+    @property
+    def solenoid(self) -> bool:
+        """Tell whether a solenoid hangs on its post: on a starter until its record says otherwise."""
+        return self.motor_class == "starter" and HAS_SOLENOID.of(self.figures) != "no"
+
+    @property
+    def turns(self) -> str:
+        """Return what it turns, empty where nobody says; what hangs a load is a hoist."""
+        return IT_TURNS.of(self.figures) or ("hoist" if self.carries else "")
 
     @property
     def plugged(self) -> bool:
@@ -110,7 +166,10 @@ class Facts:
 
     @property
     def _usual_protection(self) -> str:
-        fed = self.plugged or (self.motor_class == "industrial" and not self.low_voltage)
+        fed = self.motor_class in ("industrial", "generator") or (
+            self.motor_class == "traction" and not self.by_battery
+        )
+        fed = self.plugged or (fed and not self.low_voltage)
         return "protective earth" if fed else ""
 
     @property

@@ -14,7 +14,7 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.task import Task
 
 Needs = Literal["", "dead", "safe", "permit", "power"]
-Per = Literal["", "position", "tap", "number", "bearing", "side"]
+Per = Literal["", "position", "tap", "number", "bearing", "side", "circuit"]
 Mark = Literal["", "cut", "set", "protection"]
 BEARINGS = ("drive end", "other end")
 SIDES = ("left", "right")
@@ -37,9 +37,9 @@ def _nothing_forbidden(_facts: Facts, _rules: MotorRules) -> Mapping[str, str]:
 class Field:
     """One thing that is entered: where, and the gate that it needs; what is “dead” needs only that no power is on.
 
-    `per` says that there is one for each brush position, speed setting, bearing, side or number; `whole` that place 0
-    stands for the motor beside them. `judged` tells that what is said of the motor follows from it; `tells` are the
-    findings that a value in it can be, and that a value in it proves; `tested` names the field that it is read with.
+    `per` says that there is one for each brush position, speed setting, bearing, side, circuit or number; `whole` that
+    place 0 stands for the motor beside them. `judged` tells that what is said of the motor follows from it; `tells` are
+    the findings that a value in it can be, and that a value in it proves; `tested` names the one it is read with.
     After work of `touched_by`, or that what it tells leads to, its next value is one as left; of one `after_work` after
     any work. One of `work` is always as left, and `does` what it records; `ends` are tasks that only look and have
     their result in it. `why_not` says why it is not offered. `compared` says that it is held against the last sheet
@@ -92,9 +92,9 @@ class Field:
         """Return the places at which it was entered, in order."""
         return tuple(sorted(p for f, p in sheet.entries if f == self.id and self.given(sheet, p)))
 
-    def earlier(self, sheet: Sheet) -> Earlier | None:
+    def earlier(self, sheet: Sheet, place: int = 0) -> Earlier | None:
         """Return what was entered in it on the last sheet before that has it, None where none does."""
-        return sheet.earlier.get(self.id)
+        return sheet.earlier.get((self.id, place))
 
     def is_offered(self, facts: Facts, rules: MotorRules) -> bool:
         """Tell whether it is offered for a motor: by its class, and by what it means there."""

@@ -19,8 +19,9 @@ class Finding:
     nothing gets power; one that `ends_in_cut` says nothing where no copper is left to be cut. One `of_brush` goes with
     the brush that it is on, and the first reading of a new one proves that. With one that `holds_brush` the brush does
     not follow its wear: its reading proves nothing. One `by_test` is picked, but only a test shows it: that a look
-    found nothing does not deny it. One that is not `known` was kept by another version: nothing here finds or proves
-    it.
+    found nothing does not deny it. One `before_power` is proven before anything gets power: no run proves it. One that
+    `stops_carried` is a stop where the motor hangs a load or carries people. One that is not `known` was kept by
+    another version: nothing here finds or proves it.
     """
 
     id: str
@@ -35,6 +36,8 @@ class Finding:
     of_brush: bool = field(default=False, compare=False)
     holds_brush: bool = field(default=False, compare=False)
     by_test: bool = field(default=False, compare=False)
+    before_power: bool = field(default=False, compare=False)
+    stops_carried: bool = field(default=False, compare=False)
     known: bool = field(default=True, compare=False)
 
     @property
@@ -45,6 +48,15 @@ class Finding:
     def saying(self, words: str) -> "Finding":
         """Return the finding with its figures in its words."""
         return replace(self, words=words)
+
+    def carried(self) -> "Finding":
+        """Return the finding as it is on a motor that hangs a load or carries people."""
+        return replace(self, grade="stop") if self.stops_carried else self
+
+    @property
+    def run_to_prove(self) -> bool:
+        """Tell whether a run may prove it once it is done: not what no run proves, and what must not be run at all."""
+        return not (self.before_power or self.never_runs)
 
     @property
     def grave(self) -> bool:
@@ -79,6 +91,8 @@ def finding(
     of_brush: bool = False,
     holds_brush: bool = False,
     by_test: bool = False,
+    before_power: bool = False,
+    stops_carried: bool = False,
 ) -> Finding:
     """Return a finding with the work that it leads to."""
     return Finding(
@@ -94,4 +108,6 @@ def finding(
         of_brush=of_brush,
         holds_brush=holds_brush,
         by_test=by_test,
+        before_power=before_power,
+        stops_carried=stops_carried,
     )

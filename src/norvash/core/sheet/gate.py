@@ -11,6 +11,7 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Pick, Text, Tick
 from norvash.core.sheet.fields_made import text, tick
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.held import Held, held
 from norvash.core.sheet.sheet import Sheet
 
 GateState = Literal["open", "passed", "waived"]
@@ -26,9 +27,20 @@ class Step:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class Waived:
+    """A hold that somebody waived: its id and words, who, when, and why."""
+
+    id: str
+    words: str
+    person: str
+    at: datetime
+    why: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class GateNow:
     """A gate's state, who settled it and when, the reason of a waiver; what is still to be done, and what figures and
-    findings hold it shut.
+    findings hold it shut. `waived` are the holds that somebody waived, `fallen` says which waivers count no longer.
     """
 
     state: GateState
@@ -36,7 +48,9 @@ class GateNow:
     at: datetime | None = None
     why: str = ""
     to_do: tuple[str, ...] = ()
-    held: tuple[str, ...] = ()
+    held: tuple[Held, ...] = ()
+    waived: tuple[Waived, ...] = ()
+    fallen: tuple[str, ...] = ()
 
     @property
     def is_open(self) -> bool:
@@ -46,11 +60,23 @@ class GateNow:
     @property
     def missing(self) -> tuple[str, ...]:
         """Return everything that keeps it shut: what holds it first, then what is to be done."""
-        return (*self.held, *self.to_do) if self.is_open else ()
+        return (*(h.words for h in self.held), *self.to_do) if self.is_open else ()
 
 
 def _never(_sheet: Sheet) -> datetime | None:
     return None
+
+
+def _always(_facts: Facts, _rules: MotorRules) -> bool:
+    return True
+
+
+def _never_offered(_facts: Facts, _rules: MotorRules) -> bool:
+    return False
+
+
+def _by_name(_facts: Facts, _rules: MotorRules) -> str:
+    return "This gate is not waived as a whole: only what is not known is waived, each by its name."
 
 
 def _nothing(_sheet: Sheet) -> str:
@@ -62,7 +88,8 @@ class Gate:
     """A gate with its steps for a motor; `how` is what must be said beside them, and its words.
 
     What was ticked before `anew_since` is asked again; while something is `suspended` by, it does not stand, whoever
-    has ticked or waived what.
+    has ticked or waived what. One that is not `whole` is waived hold by hold, and only where something is not
+    known; with one `by_hold` its own waiver is that of one of its holds.
     """
 
     id: str
@@ -72,11 +99,21 @@ class Gate:
     how_words: str = ""
     anew_since: Callable[[Sheet], datetime | None] = _never
     suspended: Callable[[Sheet], str] = _nothing
+    whole: bool = False
+    by_hold: bool = False
 
     @cached_property
     def waived(self) -> Text:
-        """Return the field that waives it with a reason."""
-        return text(f"waive.{self.id}", "Waived", f"{self.words}: waived because", placed=True)
+        """Return the field that waives it with a reason, of one that is not waived as a whole as it once was."""
+        offered = _always if self.whole or self.by_hold else _never_offered
+        return text(
+            f"waive.{self.id}",
+            "Waived",
+            f"{self.words}: waived because",
+            placed=True,
+            offered=offered,
+            why_not=_by_name,
+        )
 
     @cached_property
     def confirmed(self) -> Tick:
@@ -102,8 +139,10 @@ class Gate:
         """
         suspended = self.suspended(sheet)
         if suspended:
-            return GateNow(state="open", held=(suspended,))
-        since, waived = self.anew_since(sheet), self.waived.given(sheet)
+            return GateNow(state="open", held=(held(suspended),))
+        since, waived = self.anew_since(sheet), None
+        if self.whole or sheet.signed_at is not None:
+            waived = self.fresh(self.waived.given(sheet), sheet) if self.whole else self.waived.given(sheet)
         confirmed = _fresh(self.confirmed.given(sheet), since)
         if waived is not None:
             return GateNow(state="waived", person=waived.person, at=waived.at, why=waived.word)

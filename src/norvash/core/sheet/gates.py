@@ -10,9 +10,9 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.fields_made import pick
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.gate import Gate, Step
+from norvash.core.sheet.power_steps import EVERY_POWER_STEP, before_power
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW
-from norvash.core.sheet.stages.prove.volts import run_free_words
 
 COMPETENT = (
     "This is decision support for competent people: the maker's manual, local electrical and safety rules and licensed "
@@ -74,7 +74,9 @@ _CLASS: dict[str, tuple[Step, ...]] = {
 }
 _WHEELS = Step("wheels", "Wheels off the ground and chocked", "it drives away; very high currents melt thin leads")
 _CAPACITORS = Step(
-    "capacitors", "Capacitors discharged and measured", "they hold their charge long after the plug is out"
+    "capacitors",
+    "Capacitors discharged, and measured under 50 V",
+    "they hold their charge long after the plug is out, and come back a little",
 )
 _MAGNETS = Step(
     "magnets", "Magnets: nobody near with a pacemaker, fingers clear", "they snatch the armature, pinch and chip"
@@ -84,33 +86,6 @@ _DUST = Step(
     "Eye protection, mask and vacuum ready",
     "springs fly; carbon and copper dust: fine filter, wash hands, no food; keep it off electronics",
 )
-_POWER = (
-    Step("insulation", "Insulation measured, terminals tight", "people clear while it is tested, discharge afterwards"),
-    Step(
-        "guards",
-        "Guards on, it turns freely by hand, nothing loose inside",
-        "no loose sleeves, gloves off near turning parts",
-    ),
-    Step("clear", "People clear, stop within reach", "a short touch of power first"),
-)
-_DRIVEN = Step(
-    "driven",
-    "Driven by a drill or a belt, guarded; its regulator apart",
-    "no power is put to it; its volts rise with speed and nothing holds them: limit the r/min",
-)
-_EARTH = Step("earth", "Protective earth joined again and measured", "an earthed plug on a two-core cord is a stop")
-_NO_EARTH = {
-    "double insulated": Step(
-        "no-earth",
-        "No earth wire added: it has none by design",
-        "its insulation is its protection: both layers whole, none bridged",
-    ),
-    "extra-low voltage": Step(
-        "no-earth",
-        "No earth wire added: it has none by design",
-        "its low voltage is its protection: from a battery or a safety supply only",
-    ),
-}
 _SERVICE = (
     Step("whole", "All guards and covers back in place, and earth where it has one", "tools and rags counted"),
     Step("own", "Own lock and tag taken off, users told", "nobody else takes them off"),
@@ -153,56 +128,6 @@ def _to_be_safe(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     return (*made, _DUST)
 
 
-_CLAMP = Step(
-    "clamp",
-    "Clamped down, leads thick enough, what it could turn off or free",
-    "it jumps; the last contact on the frame, away from the battery; bursts of 10 s at most, then two minutes to cool",
-)
-_IDLES = Step(
-    "idle",
-    "Cutter off, guards on: a short touch, then no load at plate volts",
-    "built in with its own fan and gear it may idle; bare it may not",
-)
-_COUPLED = "Load coupled, or a safe reduced voltage set"
-_FIELD = Step(
-    "field", "Shunt field at full strength first", "with its field lost it runs away; know its field-loss trip"
-)
-
-
-def _earth(facts: Facts) -> tuple[Step, ...]:
-    """Return what is done about its earth: joined where it has one, never added where it has none by design."""
-    if facts.earthed:
-        return (_EARTH,)
-    return (_NO_EARTH[facts.protection],) if facts.protection in _NO_EARTH else ()
-
-
-def _power_cautions(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
-    """Return what its construction asks for before power, by what it may do without load."""
-    made = []
-    if facts.motor_class == "generator":
-        return (_DRIVEN,)
-    if facts.motor_class == "starter":
-        made.append(_CLAMP)
-    elif facts.built_in and facts.series:
-        made.append(_IDLES)
-    elif facts.runs_away:
-        most = run_free_words(facts, rules)
-        mind = (
-            f"without load it runs away: {most}"
-            if most
-            else "without load it runs away; its plate's volts are not known"
-        )
-        made.append(Step("speed", _COUPLED, f"{mind}; where r/min is not read a tenth is the end, off at rated r/min"))
-    if facts.construction in ("shunt", "compound") and not facts.runs_away:
-        made.append(_FIELD)
-    return tuple(made)
-
-
-def _before_power(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
-    steps = _POWER if facts.motor_class != "generator" else _POWER[:2]
-    return (*steps, *_earth(facts), *_power_cautions(facts, rules))
-
-
 def _back_to_service(_facts: Facts, _rules: MotorRules) -> tuple[Step, ...]:
     return _SERVICE
 
@@ -213,8 +138,7 @@ def every_step(gate: Gate) -> tuple[Step, ...]:
         lift = Step("lift", "Hoist or second person", "marked lifting points only")
         made = [_DEAD, _STILL, _WHEELS, *(s for c in _CLASS.values() for s in c), _CAPACITORS, _MAGNETS, lift, _DUST]
     elif gate.id == "power":
-        away = Step("speed", _COUPLED, "without load it runs away")
-        made = [*_POWER, _EARTH, *_NO_EARTH.values(), _DRIVEN, _CLAMP, _IDLES, away, _FIELD]
+        made = list(EVERY_POWER_STEP)
     else:
         made = list(_SERVICE)
     return tuple({s.id: s for s in made}.values())
@@ -253,9 +177,10 @@ SAFE = Gate(
     how_words="how it is isolated",
     anew_since=_power_was_on,
     suspended=_power_is_on,
+    whole=True,
 )
 POWER = Gate(
-    id="power", words="Before power", steps=_before_power, how=RUN_HOW, how_words="how it is run", anew_since=_worked_on
+    id="power", words="Before power", steps=before_power, how=RUN_HOW, how_words="how it is run", anew_since=_worked_on
 )
-SERVICE = Gate(id="service", words="Back to service", steps=_back_to_service, anew_since=_worked_on)
+SERVICE = Gate(id="service", words="Back to service", steps=_back_to_service, anew_since=_worked_on, by_hold=True)
 GATES = {g.id: g for g in (SAFE, POWER, SERVICE)}

@@ -37,6 +37,7 @@ def kept_finding(name: str, *, words: str = "", grade: Grade | None = None, part
         part=of,
         tasks=renewing(of) if kept_grade == "stop" else (),
         never_runs=kept_grade == "stop",
+        before_power=True,
         known=False,
     )
 

@@ -2,7 +2,7 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field
-from datetime import date
+from datetime import date, datetime
 from types import MappingProxyType
 from typing import Literal
 
@@ -24,7 +24,8 @@ _NOWHERE: Mapping[At, Finding] = MappingProxyType({})
 class KeptLife:
     """A life as it is kept with the motor: where it began, what was found there, and what had become of it.
 
-    The finding carries the words and the grade that it was found with.
+    The finding carries the words and the grade that it was found with. Until an entry later than `held_since` it was
+    judged by an earlier version, whose grade stays where this one is milder.
     """
 
     id: str
@@ -34,6 +35,7 @@ class KeptLife:
     state: State = "open"
     put_off: PutOff | None = None
     why: str = ""
+    held_since: datetime | None = None
 
     @property
     def at(self) -> At:
@@ -67,7 +69,8 @@ class Life:
 
     `kept` is None until it is in the record. `worked` says what the work was, where that is known. `measured_again`
     tells that it was measured after the work and is over its limit still; `proof` are the entries that prove it. One
-    `by_sight` is proven by a fresh look, any other by a figure.
+    `by_sight` is proven by a fresh look, any other by a figure. One `by_earlier` was judged by an earlier version, and
+    keeps its grade until its place is measured again.
     """
 
     kept: KeptLife | None
@@ -83,6 +86,7 @@ class Life:
     proof: tuple[Given, ...] = ()
     measured_again: bool = False
     by_sight: bool = False
+    by_earlier: bool = False
 
     @property
     def at(self) -> At:
@@ -100,15 +104,20 @@ class Life:
         return self.decided is not None or bool(self.done) or self.state not in ("open", "done not proven")
 
     @property
+    def waits_for(self) -> PutOff | None:
+        """Return the part that it waits for, out of service, with its day; None where it waits for none."""
+        waits = self.state == "open" and self.put_off is not None and self.put_off.part
+        return self.put_off if waits else None
+
+    @property
     def due_on(self) -> date | None:
         """Return the day by which somebody sees to it, None unless it is put off to one."""
         return self.put_off.day if self.state == "put off" and self.put_off is not None else None
 
     @property
     def grade_due(self) -> Grade:
-        """Return the grade from the day on to which it is put off: one graver, at most change."""
-        grade = self.finding.grade
-        return grade if grade == "stop" else GRADES[min(GRADES.index(grade) + 1, GRADES.index("change"))]
+        """Return the grade from the day on to which it is put off: one graver than what still stands open."""
+        return GRADES[min(GRADES.index(self.finding.grade) + 1, GRADES.index("stop"))]
 
     @property
     def steps(self) -> int:

@@ -60,7 +60,7 @@ def _as_kept(kept: KeptLife, place: str) -> Life:
         place=place,
         position=kept.position,
         finding=kept.finding,
-        state=kept.state,
+        state="open" if kept.finding.grade == "stop" and kept.state == "put off" else kept.state,
         put_off=kept.put_off,
         why=kept.why,
     )
@@ -104,7 +104,8 @@ class _Visit:
         """Return what has become of the finding at one place."""
         kept = self.kept.get(at)
         found = self.found.get(at) or self.now.get(at)
-        finding = self._said(kept, found)
+        held = self._held(kept, found)
+        finding = kept.finding if held and kept is not None else self._said(kept, found)
         decided = self._decided(finding, at[0])
         made = Life(
             kept=kept,
@@ -119,6 +120,7 @@ class _Visit:
             worked=work_done(self.tasks, finding),
             by_sight=self._by_sight(finding, at[0]),
             proof=tuple(self._proof(finding, at)),
+            by_earlier=held,
         )
         return self._ended(made)
 
@@ -130,6 +132,17 @@ class _Visit:
         if kept is not None and (found is None or self._carried(kept)):
             said.insert(0, kept.finding)
         return max(said, key=lambda f: GRADES.index(f.grade))
+
+    def _held(self, kept: KeptLife | None, found: Finding | None) -> bool:
+        """Tell whether a finding of an open sheet keeps the grade that an earlier version gave it: this one is milder,
+        and its place was not measured since.
+        """
+        if kept is None or kept.held_since is None or kept.state == "withdrawn":
+            return False
+        milder = found is None or GRADES.index(found.grade) < GRADES.index(kept.finding.grade)
+        told = (f for f in TOLD_BY.get(kept.finding.id, ()) if f.id != kept.finding.look)
+        read = [g for f in told for g in self._read(f, kept.position, ("found", "left"))]
+        return milder and bool(read) and all(g.at <= kept.held_since for g in read)
 
     def _carried(self, kept: KeptLife | None) -> bool:
         return kept is not None and kept.sheet_id != self.sheet.id
@@ -198,7 +211,7 @@ class _Visit:
         dropped = life.decided is not None and life.decided.word == "dropped" and life.finding.grade != "stop"
         if dropped or (life.finding.part is COMPLAINT and upstream(self.sheet)):
             return "dropped"
-        stands = life.at in self.found or life.at in self.now
+        stands = life.at in self.found or life.at in self.now or life.by_earlier
         if life.kept is not None and life.kept.state == "withdrawn" and not stands:
             return "withdrawn"
         if not self._waits(life):
@@ -238,12 +251,14 @@ class _Visit:
 
     def _was_done(self, life: Life) -> bool:
         """Tell whether it was done at an earlier visit and is still not proven."""
-        carried = life.kept if self._carried(life.kept) else None
-        return carried is not None and carried.state == "done not proven" and life.at not in self.found
+        kept = life.kept if self._carried(life.kept) else None
+        return kept is not None and kept.state == "done not proven" and life.at not in self.found
 
     def _is_put_off(self, life: Life) -> bool:
-        """Tell whether it is put off: at this visit and not worked on since, or before and not touched at all."""
+        """Tell whether it is put off, at this visit and not worked on since, or before and not touched; no stop is."""
         decided = life.decided
+        if life.finding.grade == "stop" or (decided is not None and decided.word == "waits"):
+            return False
         if decided is not None:
             later = [g for g in life.done if g.at > decided.at]
             return decided.put_off is not None and not later

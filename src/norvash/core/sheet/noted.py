@@ -9,6 +9,7 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES
 from norvash.core.sheet.walk import touched
+from norvash.core.verdict.grades import GRADES
 
 
 def noted(sheet: Sheet, rules: MotorRules, worn_mm: Iterable[float] = ()) -> tuple[Noted, ...]:
@@ -20,7 +21,8 @@ def noted(sheet: Sheet, rules: MotorRules, worn_mm: Iterable[float] = ()) -> tup
     worn, done = tuple(worn_mm), answered(sheet, rules)
     measured = _joined(n for s in STAGES if touched(sheet, s) for n in _of_stage(s, sheet, rules, worn))
     found = {(0, f.id): f for f in _seen(sheet)} | measured
-    return tuple((n, f) for (n, i), f in found.items() if i not in done)
+    stops = sheet.facts.may_carry
+    return tuple((n, f.carried() if stops else f) for (n, i), f in found.items() if i not in done)
 
 
 def _seen(sheet: Sheet) -> Iterator[Finding]:
@@ -54,7 +56,8 @@ def _joined(noted: Iterable[Noted]) -> dict[tuple[int, str], Finding]:
     for position, finding in noted:
         before = made.setdefault((position, finding.id), finding)
         if before.words != finding.words:
-            made[position, finding.id] = before.saying(f"{before.words}; {finding.words}")
+            graver = max(before, finding, key=lambda f: GRADES.index(f.grade))
+            made[position, finding.id] = graver.saying(f"{before.words}; {finding.words}")
     return made
 
 

@@ -15,6 +15,11 @@ STATE_WORDS = {
 }
 
 
+def state_words(life: Life) -> str:
+    """Return the state of a finding in words: of one that waits for a part what it waits for."""
+    return f"waits for {life.waits_for.part}" if life.waits_for is not None else STATE_WORDS[life.state]
+
+
 def done_words(life: Life) -> str:
     """Return that the work on a finding is done, and what it was."""
     return ", ".join(life.worked) or "done"

@@ -56,16 +56,31 @@ class PermitRecord:
 
 
 @dataclass(frozen=True, slots=True)
+class PutBy:
+    """Who has put something off, empty where an earlier version kept no name, on which day, and how often its day was
+    moved.
+    """
+
+    person: str = ""
+    since: date = date.min
+    moved: int = 0
+
+
+@dataclass(frozen=True, slots=True)
 class PutOff:
-    """Who sees to something that is put off, and by when."""
+    """Who sees to something that is put off, by when, and who has decided so. With a `part` it waits for that, out of
+    service.
+    """
 
     who: str
     day: date
+    part: str = ""
+    by: PutBy = PutBy()
 
     @property
     def words(self) -> str:
         """Return it in words."""
-        return f"{self.who}, {self.day.isoformat()}"
+        return ", ".join(filter(None, (self.part, self.who, self.day.isoformat())))
 
 
 @dataclass(frozen=True, slots=True)

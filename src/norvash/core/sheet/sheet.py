@@ -37,7 +37,8 @@ class Baseline:
 class Sheet:
     """One visit to one motor, with everything that is written on it.
 
-    `together` names for a field the one that it belongs to: read anew, that one takes its companions with it. `earlier`
+    `together` names for a field the one that it belongs to: read anew, that one takes its companions with it; of those
+    `apart` only the companions at the same place. `earlier`
     is of fields that are compared, `baseline` how it ran after the last good repair. `view` tells what is looked at:
     the motor as it is now, or as it was found.
     """
@@ -51,7 +52,8 @@ class Sheet:
     written: Mapping[Spot, Given]
     signed_at: datetime | None = None
     together: Mapping[str, str] = field(default_factory=lambda: _NONE)
-    earlier: Mapping[str, Earlier] = field(default_factory=lambda: MappingProxyType({}))
+    apart: frozenset[str] = frozenset()
+    earlier: Mapping[tuple[str, int], Earlier] = field(default_factory=lambda: MappingProxyType({}))
     baseline: Baseline | None = None
     view: Literal["now", "found"] = "now"
 
@@ -64,8 +66,13 @@ class Sheet:
         if self.view == "found":
             return found
         left = {(f, p): g for (f, p, sight), g in self.written.items() if sight == "left" and g.stands}
-        anew = {f for f, _ in left}
-        return {(f, p): g for (f, p), g in found.items() if self.together.get(f) not in anew} | left
+        anew = {f for f, _ in left} - self.apart
+        stands = {
+            (f, p): g
+            for (f, p), g in found.items()
+            if (with_it := self.together.get(f)) not in anew and (with_it not in self.apart or (with_it, p) not in left)
+        }
+        return stands | left
 
     @cached_property
     def worked_out(self) -> dict[str, Any]:

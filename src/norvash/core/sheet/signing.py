@@ -45,7 +45,7 @@ def holds(visit: Visit) -> tuple[Hold, ...]:
     for stage in STAGES:
         if stage in needed:
             made += [Hold(words, stage) for words in _gate(visit, needed[stage])]
-        made += [Hold(words, stage) for words in stage.held("sign", visit)]
+        made += [Hold(h.words, stage) for h in stage.held("sign", visit)]
     return tuple(made)
 
 
@@ -63,7 +63,8 @@ def signed_as(visit: Visit) -> SignedAs:
         return "not opened"
     if outcome in ("out", "away"):
         return "out" if outcome == "out" else "away"
-    waived = any(gate_now(gate, visit).state == "waived" for gate in GATES.values())
+    gates = [gate_now(gate, visit) for gate in GATES.values()]
+    waived = any(now.state == "waived" or now.waived for now in gates)
     unclean = bool(still_open) or waived or any(x.stands for x in visit.lives) or bool(withdrawn(visit))
     if unclean or outcome not in RUNS:
         return "not clean"
@@ -76,9 +77,12 @@ def standing(visit: Visit) -> tuple[str, ...]:
     """
     put_off = [f"{x.place}, {x.finding.words}, is put off" for x in visit.lives if x.state == "put off"]
     gates = [(gate.words, gate_now(gate, visit)) for gate in GATES.values()]
+    holds_waived = [f"“{w.words}” was waived by {w.person}" for _, now in gates for w in now.waived]
     gone = [f"{x.place}, {x.finding.words}, was withdrawn on this sheet" for x in withdrawn(visit)]
-    waived = [f"gate “{words}” was waived by {now.person}" for words, now in gates if now.state == "waived"]
-    return (*put_off, *gone, *waived)
+    waived = [
+        f"gate “{words}” was waived by {now.person}" for words, now in gates if now.state == "waived" and not now.waived
+    ]
+    return (*put_off, *gone, *waived, *holds_waived)
 
 
 def withdrawn(visit: Visit) -> tuple[Life, ...]:

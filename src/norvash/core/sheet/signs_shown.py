@@ -53,7 +53,8 @@ def signs_shown(sheet: Sheet, before: Before, found: Findings, rules: MotorRules
 
 def _next_to_nothing(sheet: Sheet, rules: MotorRules) -> bool:
     """Tell whether insulation was measured so low that an earth fault alone explains it."""
-    read = [x for x in (INSULATION_MOHM.of(sheet), BAR_SHAFT.of(sheet)) if x is not None]
+    places = (INSULATION_MOHM.of(sheet, n) for n in INSULATION_MOHM.places(sheet))
+    read = [x for x in (*places, BAR_SHAFT.of(sheet)) if x is not None]
     return bool(read) and under(min(read), rules["diagnosis.earth"])
 
 

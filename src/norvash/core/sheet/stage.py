@@ -15,6 +15,7 @@ from norvash.core.sheet.field import Field, Noticed, Text, Tick
 from norvash.core.sheet.fields_made import text, tick
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.gate import Gate, GateNow
+from norvash.core.sheet.held import Held, held
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import Part
 from norvash.core.sheet.sheet import Sheet
@@ -55,7 +56,7 @@ class Visit:
 
 
 # What keeps a gate, or the signature, shut: each in words, as they stand after a colon.
-Holds = Callable[[Visit], Iterable[str]]
+Holds = Callable[[Visit], Iterable[str | Held]]
 Keeps = Literal["power", "service", "sign"]
 _OPEN: Mapping[Keeps, Holds] = MappingProxyType({})
 
@@ -87,7 +88,7 @@ class Stage:
     It is done by `is_done`, or once it was touched; `left` says what it still waits for. One that is inside or `proves`
     the motor is not walked where the fault lies before it; an entry at one that `opens` says that the motor was opened.
     The one that `closes` the sheet is still written on once it is signed. `asks` are the figures of the motor that it
-    works with: where nobody states one, it asks for it.
+    works with: where nobody states one, it asks for it; `asks_some` those of some motors only.
     """
 
     id: str
@@ -104,6 +105,7 @@ class Stage:
     gate: Gate | None = None
     schools: tuple[str, ...] = ()
     asks: tuple[Number | Word, ...] = ()
+    asks_some: tuple[tuple[Callable[[Facts], bool], tuple[Number | Word, ...]], ...] = ()
     inside: bool = False
     opens: bool = False
     proves: bool = False
@@ -117,9 +119,10 @@ class Stage:
     is_done: Callable[[Visit], bool] | None = None
     left: Callable[[Visit], str] = _no_words
 
-    def held(self, keeps: Keeps, visit: Visit) -> tuple[str, ...]:
-        """Return what at it keeps a gate, or the signature, shut."""
-        return tuple(self.holds[keeps](visit)) if keeps in self.holds else ()
+    def held(self, keeps: Keeps, visit: Visit) -> tuple[Held, ...]:
+        """Return what at it keeps a gate, or the signature, shut; what is said in words only is never waived."""
+        every = self.holds[keeps](visit) if keeps in self.holds else ()
+        return tuple(h if isinstance(h, Held) else held(h) for h in every)
 
     @property
     def tasks(self) -> tuple[Task, ...]:
@@ -185,7 +188,8 @@ class Stage:
 
     def asks_of(self, facts: Facts) -> tuple[Number | Word, ...]:
         """Return the figures that it asks for of a motor."""
-        return tuple(f for f in self.asks if not f.classes or facts.motor_class in f.classes)
+        some = (f for asked, figures in self.asks_some if asked(facts) for f in figures)
+        return tuple(f for f in (*self.asks, *some) if not f.classes or facts.motor_class in f.classes)
 
     def offered(self, facts: Facts, rules: MotorRules) -> tuple[Field, ...]:
         """Return its fields that are offered for a motor."""

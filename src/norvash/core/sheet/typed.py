@@ -32,6 +32,7 @@ from norvash.core.sheet.records import PaintedMap, PutOff, Readings, Record, Tas
 from norvash.core.sheet.stages.catalogue import RECORDED_BY, TASKS
 from norvash.core.sheet.stages.decide import DECISIONS
 from norvash.core.sheet.stages.rework import done_task
+from norvash.core.sheet.stages.windings.insulation import circuits_of
 from norvash.core.text.columns import read_column
 from norvash.core.text.quantities import MOST_OHM, parse
 from norvash.core.text.texts import clean
@@ -93,7 +94,8 @@ def place_of(field: Field, place: int, facts: Facts) -> None:
         "side": len(SIDES),
     }
     low = 0 if field.per == "" or field.whole else 1
-    if not low <= place <= numbers[field.per]:
+    allowed = circuits_of(facts) if field.per == "circuit" else range(low, numbers[field.per] + 1)
+    if place not in allowed:
         raise InputError("There is no such place on this motor.", "Choose one that is shown.", "place")
 
 
@@ -196,6 +198,10 @@ def _decide(_field: Decision, asked: _Asked) -> Read:
         raise InputError("This decision is not known.", "Choose one of " + ", ".join(DECISIONS.values()) + ".", "value")
     if asked.text == "deferred":
         return Read(asked.text, asked.text, None, _put_off(asked.more, asked.today))
+    if asked.text == "waits":
+        part = part_of(asked.more, "part", "Say which part it waits for")
+        day = read_day(part_of(asked.more, "day", "Say by when the part is expected"), asked.today, "day")
+        return Read(asked.text, asked.text, None, PutOff(" ".join(asked.more.get("who", "").split()), day, part=part))
     if asked.text == "dropped":
         return Read(asked.text, asked.text, None, Why(part_of(asked.more, "why", "Say why it is not needed")))
     return Read(asked.text, asked.text)

@@ -5,17 +5,11 @@ from dataclasses import dataclass
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask, together
 from norvash.core.verdict.grades import GRADES, Grade
-from norvash.core.windings.circuits import CIRCUITS
-from norvash.core.windings.insulation import (
-    MACHINES,
-    EarthTest,
-    Polarization,
-    applies,
-    judge_insulation,
-    judge_polarization,
-    least_megohm,
-)
-from norvash.core.windings.resistance import judge_coils, winding_c
+from norvash.core.windings.circuits import CIRCUITS, OF_ARMATURE
+from norvash.core.windings.field_coils import CoilTest, judge_coils
+from norvash.core.windings.insulation import MACHINES, EarthTest, judge_insulation, least_megohm
+from norvash.core.windings.polarization import Polarization, applies, judge_polarization
+from norvash.core.windings.resistance import winding_c
 from norvash.errors import InputError
 
 
@@ -37,7 +31,7 @@ class InsulationIn:
     )
     wet: bool = ask("Wet with dew", "yes", default=False)
     minimum_megohm: float | None = ask(
-        "Least value, if another holds", "insulation", default=None, above_low=True, high=1e6
+        "Least value, if another holds too", "insulation", default=None, above_low=True, high=1e6
     )
     one_minute_megohm: float | None = ask("After one minute", "insulation", default=None, high=1e7)
     ten_minutes_megohm: float | None = ask("After ten minutes", "insulation", default=None, high=1e7)
@@ -122,29 +116,18 @@ def _index(given: InsulationIn, rules: MotorRules) -> Polarization | None:
 
 def _rules_of(tested: EarthTest, rules: MotorRules) -> tuple[str, ...]:
     """Return the rules that a verdict rests on."""
-    if not tested.high(rules):
+    way = tested.way(rules)
+    if way == "extra-low":
+        held = ("insulation.low-voltage", "insulation.per-volt", "insulation.extra-low", "insulation.extra-low-good")
+        return (*held, "insulation.fall")
+    if way == "as measured":
         own = "insulation.double" if tested.machine == "double" else "insulation.other"
-        return (
-            "insulation.high-voltage",
-            own,
-            "insulation.never",
-            "insulation.cold",
-            "insulation.cold-times",
-            "insulation.fall",
-        )
-    least = (
-        ("insulation.bar", "insulation.modern")
-        if tested.circuit == "armature"
-        else ("insulation.old", "insulation.small")
-    )
-    return (
-        "insulation.high-voltage",
-        *least,
-        "insulation.half",
-        "insulation.never",
-        "insulation.unknown",
-        "insulation.fall",
-    )
+        cold = ("insulation.cold", "insulation.cold-times")
+        return ("insulation.high-voltage", own, "insulation.never", *cold, "insulation.fall")
+    of_armature = tested.circuit in OF_ARMATURE
+    least = ("insulation.bar", "insulation.modern") if of_armature else ("insulation.old", "insulation.small")
+    high = ("insulation.high-voltage", *least, "insulation.half", "insulation.never", "insulation.unknown")
+    return (*high, "insulation.fall")
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -184,7 +167,11 @@ def coils(given: CoilsIn, rules: MotorRules) -> CoilsOut:
         raise InputError(
             "The air says nothing without a hot winding.", "Give the winding cold and hot, or leave it out.", "hot_ohm"
         )
-    found = judge_coils(given.coils_ohm, given.temperature_c, rules) if given.coils_ohm is not None else None
+    found = None
+    if given.coils_ohm is not None:
+        if len(given.coils_ohm) < 2:
+            raise InputError("One coil alone says nothing.", "Give the resistance of every coil.", "coils_ohm")
+        found = judge_coils(given.coils_ohm, given.temperature_c, CoilTest(), rules)
     hot = None if given.cold_ohm is None else winding_c(given.cold_ohm, given.cold_c, given.hot_ohm or 0.0, rules)
     said = []
     if found is not None:
@@ -202,7 +189,7 @@ def coils(given: CoilsIn, rules: MotorRules) -> CoilsOut:
         winding_c=hot,
         rise_k=None if hot is None or given.air_c is None else hot - given.air_c,
         advice="; ".join(said),
-        rules=("field.spread", "field.coefficient", "copper.zero"),
+        rules=("field.spread", "field.shorted", "field.joint", "field.open", "field.coefficient", "copper.zero"),
     )
 
 

@@ -78,7 +78,12 @@ def spring_pressure(given: PressureIn, rules: MotorRules) -> PressureOut:
         )
     kpa = pressure_kpa(given.force_n, given.thickness_mm, given.width_mm)
     judged = judge_spring(given.force_n, kpa, (low, high), given.force_nominal_n, rules)
-    act = {"fit": "keep", "plan": "plan new springs as a set", "change": "renew the springs as a set now"}
+    act = {
+        "fit": "keep",
+        "plan": "plan new springs as a set",
+        "change": "renew the springs as a set now",
+        "stop": "not to be run: renew all springs",
+    }
     return PressureOut(
         pressure_kpa=kpa,
         pressure_psi=kpa / KPA_PER_PSI,
@@ -88,7 +93,7 @@ def spring_pressure(given: PressureIn, rules: MotorRules) -> PressureOut:
         deviation=judged.deviation,
         severity=judged.grade,
         advice=f"{act[judged.grade]}: {judged.reason}",
-        rules=("pressure.low", "pressure.high", "spring.plan", "spring.change"),
+        rules=("pressure.low", "pressure.high", "spring.plan", "spring.change", "spring.stop"),
     )
 
 

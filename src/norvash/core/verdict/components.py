@@ -25,7 +25,10 @@ class Condition:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Component:
-    """One component's verdict: its grade, None where nothing speaks for it, and the grade before it was overruled."""
+    """One component's verdict: its grade, None where nothing speaks for it, and the grade before it was overruled.
+
+    `fallen` is what somebody decided and what counts no longer: it would have softened a stop.
+    """
 
     part: Part
     grade: Grade | None
@@ -34,6 +37,7 @@ class Component:
     renews: bool = False
     overruled: Overrule | None = None
     before: Grade | None = None
+    fallen: Overrule | None = None
 
     @property
     def id(self) -> str:
@@ -111,10 +115,14 @@ def components_of(
                 rule_id=c.finding.id,
                 renews=c.finding.renews,
             )
-    return tuple(
-        replace(c, grade=ruled[c.id].grade, overruled=ruled[c.id], before=c.grade) if c.id in ruled else c
-        for c in said.values()
-    )
+    return tuple(_decided(c, ruled[c.id]) if c.id in ruled else c for c in said.values())
+
+
+def _decided(part: Component, over: Overrule) -> Component:
+    """Return a part with what somebody decided over it; a stop is never softened: that counts no longer."""
+    if part.grade == "stop" and over.grade != "stop":
+        return replace(part, fallen=over)
+    return replace(part, grade=over.grade, overruled=over, before=part.grade)
 
 
 def motor_grade(
@@ -126,4 +134,5 @@ def motor_grade(
     """
     graded = worst([Graded(c.grade, c.rule_id) for c in components if c.grade])
     whole = next((o for o in overrules if o.component == MOTOR), None)
+    whole = None if graded is not None and graded.grade == "stop" else whole
     return (Graded(whole.grade, graded.rule_id if graded else ""), whole) if whole else (graded, None)

@@ -20,7 +20,7 @@ from norvash.core.sheet.lives import lives
 from norvash.core.use.rate import day_of
 from norvash.core.verdict.before_work import worn, worn_as_found
 from norvash.core.verdict.brush_now import brush_now
-from norvash.core.verdict.components import components_of, conditions_of, motor_grade
+from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
 from norvash.core.verdict.grades import worst
 from norvash.core.verdict.rising import Rise, by_change, by_limit, by_lives, by_look, grade_on
 from norvash.core.verdict.set_grade import by_interval, follows_symptoms, raised
@@ -95,7 +95,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     components = components_of(by_use, conditions, state.overrules, _overdue(asked, state, today))
     graded, whole = motor_grade(components, state.overrules)
     base = graded.grade if graded else None
-    ruled = {o.component for o in state.overrules}
+    ruled = {c.id for c in components if c.overruled is not None}
     rises = (*_by_day(by_carbon, change, rules), *by_lives(lived)) if whole is None else ()
     rises = tuple(r for r in rises if r.part not in ruled)
     return Findings(
@@ -122,6 +122,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         conditions=conditions,
         components=components,
         overruled=whole,
+        fallen=next((o for o in state.overrules if o.component == MOTOR), None) if whole is None else None,
         line_days=line_days,
         ahead=None if nobody_knows(state) else state.ahead,
         dues=asked,

@@ -51,6 +51,15 @@ def _overrule_reasons(found: Findings) -> list[Reason]:
         for c in found.components
         if c.overruled
     ]
+    fallen = [(c.words, c.fallen) for c in found.components if c.fallen is not None]
+    fallen += [("The motor", found.fallen)] if found.fallen is not None else []
+    made += [
+        Reason(
+            f"{words}: {over.person} had overruled it to {WORDS[over.grade]}; that counts no longer:"
+            " what stops a motor is not softened."
+        )
+        for words, over in fallen
+    ]
     whole = found.overruled
     if whole is not None:
         before = max(found.components, key=lambda c: c.rank)

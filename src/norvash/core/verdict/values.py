@@ -88,6 +88,7 @@ class Findings:
     rises: tuple[Rise, ...] = ()
     new: Mapping[int, bool] = field(default_factory=lambda: MappingProxyType({}))
     overruled: Overrule | None = None
+    fallen: Overrule | None = None
     line_days: Days = Days()
     ahead: Ahead | None = None
     dues: tuple[Due, ...] = ()

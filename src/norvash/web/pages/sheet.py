@@ -122,7 +122,9 @@ def _back(request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str
 @router.post("/sheets/{sheet_id}/entries")
 def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep one entry."""
-    more = {k: typed.get(k, "") for k in ("who", "day", "why", "barriers", "minutes", "parts", "turns", "volts")}
+    more = {
+        k: typed.get(k, "") for k in ("who", "day", "why", "barriers", "minutes", "parts", "part", "turns", "volts")
+    }
     place = whole(typed.get("place", "0"))
     try:
         enter(

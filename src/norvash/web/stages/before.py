@@ -9,6 +9,7 @@ from norvash.core.sheet.given import Given
 from norvash.core.sheet.records import TURNS
 from norvash.core.sheet.stages.before.fields import CRANKING_V, OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
 from norvash.core.sheet.stages.before.judged import rated_of
+from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
 from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.walk import runs_until
 from norvash.drawing.band_scale import Banded, band_scale
@@ -45,6 +46,7 @@ class Before:
     competent: str
     drawn: list[Drawing]
     outcome: Entry
+    where: Entry | None
 
 
 def view(at: At) -> Before:
@@ -65,7 +67,13 @@ def view(at: At) -> Before:
         competent=COMPETENT,
         drawn=[*_ladder(shown), *_battery(shown)],
         outcome=entry(shown, OUTCOME_BEFORE),
+        where=where_it_runs(shown),
     )
+
+
+def where_it_runs(shown: SheetPage) -> Entry | None:
+    """Return the question where a motor runs, None of one of which it does not matter."""
+    return entry(shown, RUN_WHERE) if RUN_WHERE.is_offered(shown.context.facts, shown.context.rules) else None
 
 
 def _ladder(shown: SheetPage) -> list[Drawing]:

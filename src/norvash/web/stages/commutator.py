@@ -18,6 +18,7 @@ from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
 from norvash.core.sheet.stages.commutator.bar_test import (
     BAR_SHAFT,
     BAR_SHAFT_BAR,
+    BAR_SHAFT_C,
     BAR_TEST,
     BAR_TEST_FED,
     BAR_TEST_HOW,
@@ -182,7 +183,7 @@ def _own(shown: SheetPage) -> Own:
         run_out_step=at(RUN_OUT_STEP),
         bar_test=at(BAR_TEST),
         bar_test_with=(at(BAR_TEST_HOW), at(BAR_TEST_FED), at(BAR_TEST_LIFTED)),
-        bar_test_lines=(at(BAR_TEST_NOISE), at(BAR_SHAFT), at(BAR_SHAFT_BAR)),
+        bar_test_lines=(at(BAR_TEST_NOISE), at(BAR_SHAFT), at(BAR_SHAFT_C), at(BAR_SHAFT_BAR)),
         surface_with=at(SURFACE_WITH),
         cut_tool=at(CUT_TOOL),
         lathe_speeds=at(LATHE_SPEEDS),

@@ -10,7 +10,9 @@ from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.records import PaintedMap, Readings
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.decide import DECISIONS
+from norvash.core.sheet.stages.windings.insulation import circuits_of
 from norvash.core.text.quantities import UNITS
+from norvash.core.windings.circuits import CIRCUITS, PLACES
 from norvash.work.sheet_page import SheetPage
 
 
@@ -87,6 +89,11 @@ class Group(NamedTuple):
         """Return what was entered, in words."""
         return ", ".join(e.said for e in self.entries if e.said)
 
+    @property
+    def apart(self) -> bool:
+        """Tell whether it stays folded until something is entered: of parts that are only measured now and then."""
+        return all(e.field.per == "circuit" and e.place for e in self.entries)
+
     def holds(self, place: str) -> bool:
         """Tell whether a field at a place, as trouble names it, is among them."""
         return any(f"{e.field.id}.{e.place}" == place for e in self.entries)
@@ -143,8 +150,7 @@ def _grouped(shown: SheetPage, fields: Iterable[Field], places: tuple[int, ...])
     for field in fields:
         at = [entry(shown, field, place, _label(shown, field, place)) for place in _places(shown, field, places)]
         for found in _standing(shown, at):
-            group = f"{field.group}, {BEARINGS[found.place - 1]}" if field.per == "bearing" else field.group
-            made.setdefault(group, []).append(found)
+            made.setdefault(_group_of(field, found.place), []).append(found)
     return [Group(words, entries) for words, entries in made.items()]
 
 
@@ -156,6 +162,8 @@ def _places(shown: SheetPage, field: Field, places: Iterable[int]) -> Iterable[i
     if field.per == "side":
         standing = any((field.id, 0, sight) in shown.sheet.written for sight in ("found", "left"))
         return range(0 if standing else 1, len(SIDES) + 1)
+    if field.per == "circuit":
+        return circuits_of(shown.context.facts)
     return places if field.per == "position" else (0,) if field.per == "" else ()
 
 
@@ -164,7 +172,16 @@ def _label(shown: SheetPage, field: Field, place: int) -> str:
         return f"{field.label} {place}, expected {shown.context.facts.taps[place - 1]:.0%}"
     if field.per == "side" and place:
         return f"{SIDES[place - 1].capitalize()} {field.label[0].lower()}{field.label[1:]}"
+    if field.per == "circuit" and place:
+        return f"{CIRCUITS[PLACES[place]].capitalize()}: {field.label[0].lower()}{field.label[1:]}"
     return field.label
+
+
+def _group_of(field: Field, place: int) -> str:
+    """Return under which heading a field stands: the other end, or a part of the circuit, under one of its own."""
+    if field.per == "bearing":
+        return f"{field.group}, {BEARINGS[place - 1]}"
+    return f"{field.group}, part by part" if field.per == "circuit" and place else field.group
 
 
 def said(field: Field, given: Given) -> str:

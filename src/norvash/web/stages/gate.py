@@ -4,7 +4,8 @@ from dataclasses import dataclass
 
 from norvash.core.sheet.gate import Gate, GateNow, Step
 from norvash.core.sheet.gates import COMPETENT, POWER, SAFE, usual_method, usual_run
-from norvash.core.sheet.gating import HELD, gate_now
+from norvash.core.sheet.gating import HELD, gate_now, may_be_waived
+from norvash.core.sheet.held import Held
 from norvash.core.sheet.walk import stages_of
 from norvash.web.stages.fields import Entry, entry
 from norvash.work.sheet_page import SheetPage
@@ -29,16 +30,26 @@ class HowShown:
     anew: bool
 
 
+@dataclass(frozen=True, slots=True)
+class HeldShown:
+    """What holds a gate: in words, the stage at which it is settled, and its waiver where somebody may waive it."""
+
+    words: str
+    stage: str
+    waive: Entry | None
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class GateShown:
-    """A gate: how it stands, its steps with their ticks, what holds it with the stage where that is settled, the
-    waiver, and who may do this.
+    """A gate: how it stands, its steps with their ticks, what holds it with the stage where that is settled, the waiver
+    of one that is waived as a `whole`, and who may do this.
     """
 
     now: GateNow
     steps: list[StepShown]
-    held: list[tuple[str, str]]
+    held: list[HeldShown]
     how: HowShown | None
+    whole: bool
     waive: Entry
     competent: str = COMPETENT
 
@@ -48,15 +59,24 @@ def gate_shown(gate: Gate, shown: SheetPage) -> GateShown:
     sheet, facts, rules = shown.sheet, shown.context.facts, shown.context.rules
     ticks = [(s, entry(shown, gate.step(s.id), 0, s.act)) for s in gate.steps(facts, rules)]
     keeps = HELD.get(gate.id)
-    held = [(w, stage.id) for stage in stages_of(sheet) if keeps for w in stage.held(keeps, shown.visit)]
     now = gate_now(gate, shown.visit)
+    still = {h.id for h in now.held}
+    every = [(h, stage.id) for stage in stages_of(sheet) if keeps for h in stage.held(keeps, shown.visit)]
+    held = [_held(h, at, shown) for h, at in every if h.id in still] if keeps else []
     return GateShown(
         now=now,
         steps=[StepShown(s, e, _anew(gate, e, shown)) for s, e in ticks],
-        held=held or [(w, "before") for w in now.held],
+        held=held or [HeldShown(h.words, "before", None) for h in now.held],
         how=_how(gate, shown),
+        whole=gate.whole,
         waive=entry(shown, gate.waived),
     )
+
+
+def _held(hold: Held, stage_id: str, shown: SheetPage) -> HeldShown:
+    """Return what holds a gate, with its waiver where somebody may waive it."""
+    waiver = hold.waiver if may_be_waived(hold, shown.visit) else None
+    return HeldShown(hold.words, stage_id, entry(shown, waiver) if waiver is not None else None)
 
 
 def _how(gate: Gate, shown: SheetPage) -> HowShown | None:

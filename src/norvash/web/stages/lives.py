@@ -33,8 +33,13 @@ class LifeShown:
 
     @property
     def choices(self) -> tuple[str, ...]:
-        """Return what may be decided: nothing of grade stop is dropped."""
-        return ("now", "deferred") if self.life.finding.grade == "stop" else ("now", "deferred", "dropped")
+        """Return what may be decided: nothing of grade stop is put off or dropped."""
+        return ("now", "waits") if self.life.finding.grade == "stop" else ("now", "deferred", "waits", "dropped")
+
+    @property
+    def days(self) -> float | None:
+        """Return for how many days a change is put off at most while it is in use, None for what is less grave."""
+        return self.shown.context.rules["act.now-days"] if self.life.finding.grade == "change" else None
 
     @cached_property
     def look(self) -> Entry:
@@ -77,6 +82,12 @@ class LifeShown:
 
 
 def _state(life: Life) -> str:
+    if life.by_earlier:
+        return f"{STATE_WORDS[life.state]}; judged by an earlier version, until it is measured again"
+    return f"out of service, waiting for {life.waits_for.part}" if life.waits_for is not None else _state_now(life)
+
+
+def _state_now(life: Life) -> str:
     if life.state == "proven" and life.proof and life.proof[-1].number is not None:
         return f"proven: {life.proof[-1].typed}"
     if life.state == "open" and life.measured_again:

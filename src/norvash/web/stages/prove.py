@@ -9,7 +9,9 @@ from norvash.core.sheet.signs_shown import causes_mended
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT, complained
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
-from norvash.core.sheet.stages.prove.run import Run, judge_run, points_of
+from norvash.core.sheet.stages.prove.field import field_judged
+from norvash.core.sheet.stages.prove.points import points_of
+from norvash.core.sheet.stages.prove.run import Run, judge_run
 from norvash.core.sheet.stages.prove.run_fields import POINT, RAN, REST, RUN_HOW
 from norvash.core.sheet.stages.prove.run_figures import comparable, held_amps, held_rpm
 from norvash.core.sheet.stages.prove.since import run_now
@@ -20,6 +22,7 @@ from norvash.core.text.words import grouped
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.svg import Drawing
 from norvash.web.stages.at import DRAWN, At
+from norvash.web.stages.before import where_it_runs
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.gate import GateShown, gate_shown
 from norvash.work.sheet_page import SheetPage
@@ -47,6 +50,8 @@ class Prove:
     lacks: str
     speeds: str
     allowed: str
+    where: Entry | None
+    field: Said | None
     baseline: Baseline | None
     complaint: str
     answer: Entry | None
@@ -74,6 +79,8 @@ def view(at: At) -> Prove:
         lacks=proof_lacks(shown.visit) if is_open and run.points and opened(shown.visit) else "",
         speeds=_speeds(shown, run),
         allowed=run_free_words(facts, rules) if facts.runs_away else "",
+        where=where_it_runs(shown),
+        field=_field(shown),
         baseline=sheet.baseline,
         complaint=COMPLAINT.of(sheet),
         answer=entry(shown, COMPLAINT_NOW) if asked else None,
@@ -91,6 +98,13 @@ def _said(shown: SheetPage, run: Run) -> tuple[Said, ...]:
     if not isinstance(ran, dict):
         return ()
     return tuple(Said(said["words"], said["right"]) for said in ran["said"])
+
+
+def _field(shown: SheetPage) -> Said | None:
+    """Return what is said of the field's current, None where it was not measured."""
+    judged = field_judged(shown.sheet, shown.context.rules)
+    right = {"right": True, "weak": False}
+    return None if judged is None else Said(f"{judged.words}.", right.get(judged.answer), ("field.least",))
 
 
 def _points(shown: SheetPage) -> list[list[Entry]]:

@@ -10,9 +10,9 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.windings.measured import (
     InsulationTest,
     coils_now,
+    held_to,
     insulation_now,
     slots_on_growler,
-    tested_as,
 )
 from norvash.core.sheet.stages.windings.says import windings_say
 from norvash.core.windings.insulation import Insulation, least_megohm
@@ -48,10 +48,10 @@ def view(at: At) -> Windings:
 
 def _insulation(sheet: Sheet, tests: tuple[InsulationTest, ...], rules: MotorRules) -> list[Drawing]:
     """Return the tests of all years, or the one there is against its least, as it was judged."""
-    now, tested = insulation_now(sheet, rules), tested_as(sheet, rules)
+    now, tested = insulation_now(sheet, rules), held_to(sheet, rules)
     if now is None and not tests:
         return []
-    least, at_40 = least_megohm(tested, rules), tested.high(rules)
+    least, at_40 = least_megohm(tested, rules), tested.way(rules) == "at 40 °C"
     if len(tests) > 1 and all(t.megohm > 0 for t in tests):
         return [insulation_trend(tests, least, rules["insulation.fall"], _TREND, at_40=at_40)]
     return [_against_its_least(now, tests, least, at_40=at_40)]
@@ -70,8 +70,10 @@ def _coils(sheet: Sheet, rules: MotorRules) -> list[Drawing]:
     coils, off = coils_now(sheet, rules), rules["field.spread"]
     if coils is None:
         return []
-    low, high = median(coils.at_20_ohm) * (1 - off), median(coils.at_20_ohm) * (1 + off)
-    rows = [
-        Banded(words=f"Coil {i}", unit="Ω", value=x, low=low, high=high) for i, x in enumerate(coils.at_20_ohm, start=1)
-    ]
-    return [band_scale("Coils round their median", rows, DRAWN)]
+    closed = [coils.at_20_ohm[n - 1] for n in coils.closed]
+    if len(closed) < 2:
+        return []
+    middle = median(closed) if len(closed) > 2 else max(closed)
+    low, high = middle * (1 - off), middle * (1 + off)
+    rows = [Banded(words=f"Coil {n}", unit="Ω", value=coils.at_20_ohm[n - 1], low=low, high=high) for n in coils.closed]
+    return [band_scale("Field coils in their band", rows, DRAWN)]

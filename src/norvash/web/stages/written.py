@@ -10,6 +10,7 @@ from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES, TASKS, field_of, stage_of
 from norvash.core.sheet.stages.decide import decided_finding
 from norvash.core.sheet.stages.rework import done_task, gone_finding
+from norvash.core.windings.circuits import CIRCUITS, PLACES
 from norvash.web.stages.fields import said
 from norvash.work.sheet_page import SheetPage
 
@@ -71,6 +72,8 @@ def _label(field: Field) -> str:
 def _where(shown: SheetPage, field: Field, place: int) -> str:
     if field.per == "bearing":
         return f", {BEARINGS[place - 1]}"
+    if field.per == "circuit" and place:
+        return f", {CIRCUITS[PLACES[place]]}"
     if field.per == "side" and place:
         return f", {SIDES[place - 1]}"
     if field.per == "position" and place:

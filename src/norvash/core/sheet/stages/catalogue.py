@@ -41,6 +41,8 @@ TOLD_BY = MappingProxyType({i: tuple(f for f in FIELDS if any(t.id == i for t in
 # By task the field that records it where it has one: that is entered, and not the task ticked.
 RECORDED_BY = MappingProxyType({t.id: f for f in FIELDS for t in f.does})
 TOGETHER = MappingProxyType({f.id: f.tested for f in FIELDS if f.tested})
+# Those that are read anew at one place without the others.
+APART = frozenset(f.id for f in FIELDS if f.per == "circuit")
 _OWNER = MappingProxyType({f.id: s for s in STAGES for f in s.all_fields})
 
 

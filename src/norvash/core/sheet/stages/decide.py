@@ -8,12 +8,20 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Decision, Field, Pick, Tick
 from norvash.core.sheet.fields_made import pick, tick
+from norvash.core.sheet.held import Held
 from norvash.core.sheet.part import COMPLAINT, PARTS, RUN
 from norvash.core.sheet.stage import Stage, Visit
+from norvash.core.text.words import day_words
 from norvash.core.verdict.grades import WORDS
 
 _DECIDED = "decide."
-DECISIONS = {"now": "do it now", "deferred": "put off", "dropped": "not needed after all", "done": "done at this visit"}
+DECISIONS = {
+    "now": "do it now",
+    "deferred": "put off",
+    "waits": "out of service, waiting for a part",
+    "dropped": "not needed after all",
+    "done": "done at this visit",
+}
 # With which outcomes it goes back to service, and with which it does not.
 RUNS = ("service", "deferred")
 STOPS = ("upstream", "out", "away")
@@ -74,12 +82,26 @@ def _named(field_id: str) -> Decision | None:
     return decision(finding_id) if finding_id not in ("", field_id) else None
 
 
-def _before_power(visit: Visit) -> Iterator[str]:
-    """Yield every part that is out of service, but for what only a run can show and prove."""
+def _before_power(visit: Visit) -> Iterator[Held]:
+    """Yield every part that is out of service. What is done is run to prove it, but for what is proven before any
+    power: earth, insulation, bindings, the field, an armature that burns.
+    """
     for life in visit.lives:
-        if life.stands and life.finding.grade == "stop" and life.finding.part is not RUN:
-            state = ", done and not proven" if life.state == "done not proven" else ""
-            yield f"{life.place}: {life.finding.words}{state}"
+        finding, done = life.finding, life.state == "done not proven"
+        if not life.stands or finding.grade != "stop":
+            continue
+        if done and finding.run_to_prove:
+            continue
+        words = f"{life.place}: {finding.words}{', done and not proven' if done else ''}"
+        yield Held(id=f"{finding.id}.{life.position}", words=words, of_run=finding.part is RUN)
+
+
+def _before_service(visit: Visit) -> Iterator[str]:
+    """Yield what waits for a part, out of service."""
+    for life in visit.lives:
+        if life.waits_for:
+            until = day_words(life.waits_for.day)
+            yield f"{life.place}, {life.finding.words}, waits for {life.waits_for.part} until {until}: out of service"
 
 
 def _before_signing(visit: Visit) -> Iterator[str]:
@@ -116,7 +138,7 @@ STAGE = Stage(
     words="Decide",
     fields=(OUTCOME, *OVERRULED.values(), MOTOR_OVERRULED, *RULED_OUT.values()),
     schools=("school.when", "school.repair"),
-    holds={"power": _before_power, "sign": _before_signing},
+    holds={"power": _before_power, "service": _before_service, "sign": _before_signing},
     named=_named,
     is_done=_is_done,
     left=_left,

@@ -8,6 +8,7 @@ from norvash.core.sheet.fields_made import column, pick, quantity, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import SWITCH
 from norvash.core.sheet.stages.brushes.springs import TERMINAL_MEASURED
+from norvash.core.sheet.stages.prove.run_findings import RUN_AMPS, RUN_OVERLOAD, RUN_OVERSPEED, RUN_SPEED
 from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.stages.windings.coils import MAGNETS_WEAK
 from norvash.core.sheet.task import Task
@@ -135,7 +136,7 @@ FIELDS: tuple[Field, ...] = (
         offered=_may_run_free,
         why_not=_runs_away,
         judged=True,
-        tells=(MAGNETS_WEAK,),
+        tells=(MAGNETS_WEAK, RUN_OVERSPEED, RUN_SPEED),
     ),
     NOLOAD_A := quantity(
         "noload-a",
@@ -147,7 +148,7 @@ FIELDS: tuple[Field, ...] = (
         offered=_may_run_free,
         why_not=_runs_away,
         judged=True,
-        tells=(MAGNETS_WEAK,),
+        tells=(MAGNETS_WEAK, RUN_OVERLOAD, RUN_AMPS),
     ),
     OUTCOME_BEFORE := pick(
         "upstream", "Outcome", "Outcome", ("upstream", "the fault lies before the motor: do not open it"), ("open", "go on, open the motor"), judged=True

@@ -11,6 +11,8 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM, TAPS_MISWIRED
 from norvash.core.sheet.stages.before.judged import ladder_of, terminals_of
 from norvash.core.sheet.stages.brushes.springs import TERMINAL_MEASURED
+from norvash.core.sheet.stages.prove.points import Point
+from norvash.core.sheet.stages.prove.speed import current_told, speed_told
 from norvash.core.sheet.stages.windings.coils import MAGNETS_WEAK
 from norvash.core.text.words import listed
 
@@ -23,7 +25,15 @@ def findings(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
     bad = [words.lower() for words, t in terminals_of(sheet, rules) if t.right is False]
     if bad:
         yield 0, TERMINAL_MEASURED.saying(f"{listed(list(dict.fromkeys(bad)))}: too much drop or resistance")
-    yield from ((0, f) for f in _magnets(sheet, rules))
+    yield from ((0, f) for f in (*_magnets(sheet, rules), *_unloaded(sheet, rules)))
+
+
+def _unloaded(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
+    """Return what a run without load before opening says of speed and current, by the same rules as a proof run."""
+    rpm, amps = NOLOAD_RPM.of(sheet), NOLOAD_A.of(sheet)
+    point = Point(place=0, volts=None, amps=amps, rpm=rpm, sparks=None)
+    told = (*speed_told(sheet.facts, (point,), rules, free=True), *current_told(sheet.facts, (point,), rules))
+    yield from (f for f in told if isinstance(f, Finding))
 
 
 def _magnets(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:

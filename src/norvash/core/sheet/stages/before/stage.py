@@ -10,6 +10,7 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages import call_in
 from norvash.core.sheet.stages.before.fields import FIELDS, FINDINGS, PERMIT_CLOSE, PERMIT_OPEN
+from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
 
 _TRIED_AGAIN = ("tapped", "sparks")
 
@@ -33,7 +34,7 @@ STAGE = Stage(
     words="Before opening",
     fields=(*FIELDS, PERMIT_OPEN, PERMIT_CLOSE),
     findings=FINDINGS,
-    again=tuple(p for p in call_in.STAGE.picked if p.sign.id in _TRIED_AGAIN),
+    again=(*(p for p in call_in.STAGE.picked if p.sign.id in _TRIED_AGAIN), RUN_WHERE),
     signs=BEFORE_OPENING,
     asks=(SPEED_TAPS, RATED_V, RATED_A),
     holds={"sign": _before_signing},

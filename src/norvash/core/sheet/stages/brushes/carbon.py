@@ -33,6 +33,14 @@ FIND_LEAK = Task(
     tools="light, cloth",
     steps=("find where the oil comes from", "mend it before new brushes go in"),
 )
+SET_TRACK = Task(
+    id="set-track",
+    what="Bring the brush onto its track",
+    done="brush brought onto its track",
+    minutes=20,
+    tools="feeler gauge, rule",
+    steps=("push the shaft to both ends of its float", "set holder or washers", "look at both ends again"),
+)
 RELEASE_BRUSHES = Task(
     id="release",
     what="Release the new brushes",
@@ -85,6 +93,14 @@ BRUSH = (
     ),
     BRUSH_LATCHED := finding(
         "brush.latched", "still latched or held back", "stop", "release it before closing", BRUSHES, RELEASE_BRUSHES, shows=("held", "yes"), holds_brush=True
+    ),
+    BRUSH_OFF_TRACK := finding(
+        "brush.off-track",
+        "on the riser, or off the track, at an end of the float",
+        "change",
+        "set the holder or the end float: it tears on the risers, or runs on its edge",
+        BRUSHES,
+        SET_TRACK,
     ),
     BRUSH_OILY := finding("brush.oily", "brush or box oily", "plan", "renew and find the leak; oil never cures a sticky brush", BRUSHES, FIND_LEAK, FIT_SET),
 )

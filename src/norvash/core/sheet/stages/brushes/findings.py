@@ -1,12 +1,12 @@
 """What forces, boxes, gaps and dust say, as findings."""
 
 from collections.abc import Iterator
-from statistics import median
+from types import MappingProxyType
 
 from norvash.core.brush.holders import gap_reason, side_fit
-from norvash.core.brush.loading import judge_spring, pressure_kpa, usual_force_n
+from norvash.core.brush.springs import SpringInSet, SpringsHeld, band_of, judge_springs
 from norvash.core.brush.wear_measures import dust_g
-from norvash.core.edges import over, under, within
+from norvash.core.edges import over
 from norvash.core.motor.figure_fields import FORCE_NOMINAL_N, GRADE_FAMILY, THICKNESS_MM, WIDTH_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
@@ -25,8 +25,17 @@ from norvash.core.sheet.stages.brushes.holders import (
     GAP_WIDE,
     HOLDER_GAP,
 )
-from norvash.core.sheet.stages.brushes.springs import SPRING_FAR_OFF, SPRING_FORCE, SPRING_OFF
+from norvash.core.sheet.stages.brushes.springs import (
+    SPRING_DEAD,
+    SPRING_FAR_OFF,
+    SPRING_FORCE,
+    SPRING_OFF,
+    SPRING_UNLIKE,
+)
 
+_OF_SPRING = MappingProxyType(
+    {"watch": SPRING_UNLIKE, "plan": SPRING_OFF, "change": SPRING_FAR_OFF, "stop": SPRING_DEAD}
+)
 _SIDES = ((BOX_T, BRUSH_T, "along the rotation"), (BOX_A, BRUSH_A, "along the shaft"))
 
 
@@ -38,41 +47,22 @@ def findings(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Ite
 
 
 def _springs(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
-    """Return what the spring forces say: against the nominal or the band, and against the median of the set's sound
-    ones.
-    """
+    """Return what the spring forces say, each at its position."""
+    for position, judged in springs_now(sheet, rules).items():
+        if judged.grade != "fit":
+            yield position, _OF_SPRING[judged.grade].saying(f"{_OF_SPRING[judged.grade].words}: {judged.reason}")
+
+
+def springs_now(sheet: Sheet, rules: MotorRules) -> dict[int, SpringInSet]:
+    """Return the springs that were measured, judged by nominal, band or each other. Source: rules spring.*"""
+    figures = sheet.facts.figures
     forces = {p: f for p in SPRING_FORCE.places(sheet) if (f := SPRING_FORCE.of(sheet, p)) is not None}
-    usual = _usual_n(list(forces.values()), sheet.facts, rules)
-    for position, force in forces.items():
-        grade = spring_grade(force, sheet.facts, rules)
-        if len(forces) > 1 and grade == "fit" and not under(abs(force / usual - 1), rules["spring.plan"]):
-            grade = "plan"
-        if grade != "fit":
-            yield position, SPRING_FAR_OFF if grade == "change" else SPRING_OFF
-
-
-def _usual_n(forces_n: list[float], facts: Facts, rules: MotorRules) -> float:
-    """Return what the springs of a set are held against: the median of its sound ones [N], 0 without any force.
-
-    Where the nominal is known, sound is who is near it. Source: rule spring.change
-    """
-    nominal, off = FORCE_NOMINAL_N.of(facts.figures), rules["spring.change"]
-    if nominal is not None:
-        sound = [f for f in forces_n if within((1 - off) * nominal, f, (1 + off) * nominal)]
-        return median(sound) if sound else nominal
-    return usual_force_n(forces_n, rules) if forces_n else 0.0
-
-
-def spring_grade(force_n: float, facts: Facts, rules: MotorRules) -> str:
-    """Return how grave a spring's force is, by the nominal force, or by the band of the class where the section is
-    stated.
-    """
-    thickness, width = THICKNESS_MM.need(facts.figures), WIDTH_MM.need(facts.figures)
-    band = (rules["pressure.low"], rules["pressure.high"])
-    nominal = FORCE_NOMINAL_N.of(facts.figures)
-    if nominal is None and THICKNESS_MM.stated(facts.figures) is None:
-        return "fit"
-    return judge_spring(force_n, pressure_kpa(force_n, thickness, width), band, nominal, rules).grade
+    thickness, width = THICKNESS_MM.stated(figures), WIDTH_MM.stated(figures)
+    section = None if thickness is None or width is None else (thickness, width)
+    held = SpringsHeld(
+        nominal_n=FORCE_NOMINAL_N.of(figures), section_mm=section, band_kpa=band_of(rules, magnets=sheet.facts.magnets)
+    )
+    return judge_springs(forces, held, rules)
 
 
 def _holders(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:

@@ -3,8 +3,9 @@
 from dataclasses import dataclass
 
 from norvash.core.brush.holders import gap_reason
-from norvash.core.brush.loading import bars_covered, current_density_a_per_cm2, pressure_kpa, usual_force_n
+from norvash.core.brush.loading import bars_covered, current_density_a_per_cm2, pressure_kpa
 from norvash.core.brush.seating import sagitta_mm, seating_method
+from norvash.core.brush.springs import band_of, stronger_half_n
 from norvash.core.edges import under, within
 from norvash.core.motor.figure_fields import (
     BARS,
@@ -79,7 +80,7 @@ def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Line, ..
 def _springs(sheet: Sheet, found: Findings, rules: MotorRules) -> list[Line]:
     figures = sheet.facts.figures
     t, a = THICKNESS_MM.need(figures), WIDTH_MM.need(figures)
-    low, high = rules["pressure.low"], rules["pressure.high"]
+    low, high = band_of(rules, magnets=sheet.facts.magnets)
     band, ids = f"{low:g} to {high:g} kPa", ("pressure.low", "pressure.high")
     made = []
     forces = [f for p in SPRING_FORCE.places(sheet) if (f := SPRING_FORCE.of(sheet, p)) is not None]
@@ -96,12 +97,12 @@ def _springs(sheet: Sheet, found: Findings, rules: MotorRules) -> list[Line]:
                 rules=ids,
             )
         )
-        usual = usual_force_n(forces, rules)
-        off = max((f / usual - 1 for f in forces), key=abs)
+        usual = stronger_half_n(forces)
+        off = min(f / usual - 1 for f in forces) if usual else 0.0
         band_of_set = f"under {100 * rules['spring.plan']:g} % off"
         made.append(
             Line(
-                words="The force farthest off the median of the sound ones",
+                words="The weakest force against the stronger half",
                 value=100 * off,
                 unit="%",
                 against=band_of_set,

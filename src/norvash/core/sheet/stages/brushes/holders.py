@@ -67,7 +67,13 @@ HOLDER = (
     ),
     INSULATOR_DIRTY := finding("insulator.dirty", "insulator dirty with carbon", "watch", "wipe it: it is the path to earth", HOLDERS, VACUUM),
     INSULATOR_CRACKED := finding(
-        "insulator.cracked", "insulator cracked or missing", "stop", "renew it before power, or the post will earth", HOLDERS, RENEW_INSULATOR
+        "insulator.cracked",
+        "insulator cracked or missing",
+        "stop",
+        "renew it before power, or the post will earth",
+        HOLDERS,
+        RENEW_INSULATOR,
+        before_power=True,
     ),
 )
 FINDINGS = (

@@ -24,6 +24,23 @@ RENEW_LEAD = Task(
     steps=("renew the brush with its lead", "look at the spring for heat"),
     caution="no soft solder on a brush that runs hot",
 )
+LAY_LEAD = Task(
+    id="lay-lead",
+    what="Lay the lead clear of what turns",
+    done="lead laid clear",
+    minutes=10,
+    tools="light, clip or lacing",
+    steps=("turn by hand through the whole float", "lay and hold it clear", "look at its strands where it rubbed"),
+)
+SEAT_SPRING = Task(
+    id="seat-spring",
+    what="Put the spring in its place",
+    done="spring put in its place",
+    minutes=10,
+    tools="hook, pull gauge",
+    steps=("set it in hook, notch and on its coil side", "measure its force at working length"),
+    caution="springs fly: eye protection",
+)
 RENEW_SPRINGS = Task(
     id="springs",
     what="Renew the springs as a set",
@@ -79,6 +96,9 @@ LEAD = (
     LEAD_LOOSE := finding(
         "lead.loose", "lead loose in the carbon or pulled out", "stop", "renew the set", SPRINGS, FIT_SET, shows=("lead-bad", "yes"), of_brush=True
     ),
+    LEAD_TOUCHES := finding(
+        "lead.touches", "lead against what turns", "stop", "lay it clear before it turns: it wears through, earths and is torn off", SPRINGS, LAY_LEAD
+    ),
     TERMINAL_POOR := finding(
         "terminal.poor",
         "terminal dirty, loose or oxidised",
@@ -119,10 +139,30 @@ SPRING = (
     SPRING_FAR_OFF := finding(
         "spring.far-off", "spring force over a fifth off", "change", "renew the springs as a set now", SPRINGS, RENEW_SPRINGS, shows=("spring-weak", "yes")
     ),
+    SPRING_SEAT := finding(
+        "spring.seat",
+        "spring beside its hook, notch or coil seat",
+        "change",
+        "put it in its place: it does not press the brush as it should",
+        SPRINGS,
+        SEAT_SPRING,
+    ),
     SPRING_TRAVEL := finding("spring.travel", "under 2 mm of spring travel left", "change", "treat it as at its limit", SPRINGS, FIT_SET, of_brush=True),
 )
 # fmt: on
 FINDINGS = (
+    SPRING_DEAD := finding(
+        "spring.dead",
+        "spring force under half",
+        "stop",
+        "not to be run: renew all springs",
+        SPRINGS,
+        RENEW_SPRINGS,
+        shows=("spring-weak", "yes"),
+    ),
+    SPRING_UNLIKE := finding(
+        "spring.unlike", "spring under half of its fellow", "watch", "look at both", SPRINGS, RENEW_SPRINGS
+    ),
     TERMINAL_MEASURED := finding(
         "terminal.measured",
         "terminal drops or resists too much",
@@ -141,10 +181,10 @@ FIELDS: tuple[Field, ...] = (
         "force",
         needs="safe",
         per="position",
-        low=0.01,
         high=1000,
+        hint="0 where it presses nothing",
         judged=True,
-        tells=(SPRING_OFF, SPRING_FAR_OFF),
+        tells=(SPRING_OFF, SPRING_FAR_OFF, SPRING_DEAD, SPRING_UNLIKE),
     ),
     SPRINGS_LOOKED := tick("looked.springs", "Looked at", "springs, leads and terminals looked at", needs="safe"),
 )

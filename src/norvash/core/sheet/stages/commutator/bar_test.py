@@ -6,7 +6,7 @@ from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import COMMUTATOR
 from norvash.core.sheet.stages.commutator.seen import CLEAN_AFTER_FLASHOVER
 from norvash.core.sheet.stages.shared import CLEAN_TRACK, MAKE_BAR_TEST, PLAN_CUT, RENEW_ARMATURE, UNDERCUT_MICA, VACUUM
-from norvash.core.sheet.stages.windings.insulation import INSULATION_AGAIN
+from norvash.core.sheet.stages.windings.insulation import INSULATION_AGAIN, INSULATION_FALLEN
 from norvash.core.sheet.stages.windings.seen import WINDINGS_EARTH
 
 FINDINGS = (
@@ -92,8 +92,12 @@ FIELDS: tuple[Field, ...] = (
         needs="safe",
         high=1e7,
         judged=True,
-        tells=(WINDINGS_EARTH, INSULATION_AGAIN),
+        compared=True,
+        tells=(WINDINGS_EARTH, INSULATION_AGAIN, INSULATION_FALLEN),
         touched_by=(RENEW_ARMATURE, CLEAN_TRACK, CLEAN_AFTER_FLASHOVER, VACUUM),
+    ),
+    BAR_SHAFT_C := quantity(
+        "bar-shaft-c", "Bar test", "At a temperature of", "temperature", needs="safe", low=-40, high=200, judged=True, compared=True, tested="bar-shaft"
     ),
     BAR_SHAFT_BAR := quantity("bar-shaft-bar", "Bar test", "At bar", "count", needs="safe", low=1, high=2000, judged=True, tested="bar-shaft"),
 )

@@ -37,7 +37,7 @@ from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_TWO_BARS as TWO
 from norvash.core.sheet.stages.commutator.size import SLOT_DEPTH, SLOT_SHALLOW
 from norvash.core.sheet.stages.rework import HOLDER_SET
 from norvash.core.sheet.stages.shared import RENEW_ARMATURE
-from norvash.core.sheet.stages.windings.insulation import INSULATION_AGAIN
+from norvash.core.sheet.stages.windings.insulation import INSULATION_AGAIN, INSULATION_FALLEN
 from norvash.core.sheet.stages.windings.measured import bar_to_shaft
 from norvash.core.sheet.stages.windings.seen import WINDINGS_EARTH
 
@@ -88,7 +88,7 @@ def _turned(sheet: Sheet, now: CopperNow) -> Iterator[Finding]:
 
 
 def _bar_test(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
-    tested, shaft = now.tested, bar_to_shaft(sheet, rules)
+    tested = now.tested
     if tested is not None:
         for fault in tested.faults:
             if fault.kind == "feed":
@@ -98,6 +98,12 @@ def _bar_test(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Findi
         odd = [*tested.unexplained, *tested.suspect]
         if odd:
             yield BARTEST_SUSPECT.saying(f"suspect at reading {', '.join(map(str, odd[:6]))}")
+    yield from _to_shaft(sheet, rules)
+
+
+def _to_shaft(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
+    """Return what the lowest insulation from a bar to the shaft says."""
+    shaft = bar_to_shaft(sheet, rules)
     if shaft is not None and not shaft.passes:
         bar = BAR_SHAFT_BAR.of(sheet)
         where = f"from bar{'' if bar is None else f' {bar:.0f}'} to the shaft"
@@ -105,6 +111,8 @@ def _bar_test(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Findi
             yield WINDINGS_EARTH.saying(f"{shaft.measured_megohm:g} MΩ {where}")
         else:
             yield INSULATION_AGAIN.saying(f"{where}: {shaft.again}")
+    elif shaft is not None and shaft.fallen:
+        yield INSULATION_FALLEN.saying(f"from a bar to the shaft fallen to {shaft.share or 0:.0%} of last time")
 
 
 def _cut(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:

@@ -10,6 +10,7 @@ from norvash.core.sheet.stages.drive.seen import (
     BEARING_LOOSE,
     BEARING_ROUGH,
     BEARING_SEAL,
+    BEARING_SPUN,
     BUSH_DRY,
 )
 from norvash.core.sheet.stages.shared import RENEW_BEARING
@@ -160,7 +161,7 @@ FIELDS: tuple[Field, ...] = (
         needs="safe",
         per="bearing",
         judged=True,
-        finds={"spun": BEARING_LOOSE, "corroded": BEARING_CORRODED},
+        finds={"spun": BEARING_SPUN, "corroded": BEARING_CORRODED},
     ),
     BEARING_HOURS := quantity("b-hours", "Ball bearing", "Hours it has run", "hours", needs="safe", per="bearing", judged=True, tells=(BEARING_AGED,)),
     BEARING_LIFE := quantity(

@@ -62,13 +62,17 @@ LOOKED = (
         "bearing.rough", "a bearing rough or notchy", "change", "renew it, check shaft and seat", DRIVE, RENEW_BEARING, shows=("bearing-bad", "yes")
     ),
     BEARING_LOOSE := finding(
-        "bearing.loose",
-        "clear play, or spun in its seat",
+        "bearing.loose", "clear play in a bearing", "change", "renew it, measure shaft and seat first", DRIVE, RENEW_BEARING, shows=("bearing-bad", "yes")
+    ),
+    BEARING_SPUN := finding(
+        "bearing.spun",
+        "a bearing turning on its seat",
         "change",
-        "renew it, measure shaft and seat first",
+        "renew it with its seat or shaft; not to be run where it hangs a load or carries people",
         DRIVE,
         RENEW_BEARING,
         shows=("bearing-bad", "yes"),
+        stops_carried=True,
     ),
     BEARING_LOCKED := finding(
         "bearing.locked", "a bearing locked", "stop", "renew it before the motor turns again", DRIVE, RENEW_BEARING, shows=("bearing-bad", "yes")
@@ -83,13 +87,7 @@ LOOKED = (
     ),
     DRIVE_KEYWAY := finding("drive.keyway", "keyway worn", "change", "renew key and keyway, or the shaft", DRIVE, RENEW_SHAFT, shows=("shaft-bad", "yes")),
     DRIVE_FAN := finding(
-        "drive.fan",
-        "fan cracked or blades missing",
-        "change",
-        "renew it: it flies apart, and without it the motor burns",
-        DRIVE,
-        RENEW_FAN,
-        shows=("fan-bad", "yes"),
+        "drive.fan", "fan cracked or blades missing", "stop", "not to be run, it flies apart: renew it", DRIVE, RENEW_FAN, shows=("fan-bad", "yes")
     ),
     DRIVE_WORN := finding(
         "drive.worn", "gear, pinion or coupling worn", "plan", "renew it with its mate checked", DRIVE, MEND_DRIVE, shows=("drive-bad", "yes")

@@ -53,6 +53,7 @@ FINDINGS = (
         "no power until the earth is joined again",
         WINDINGS,
         JOIN_EARTH,
+        before_power=True,
     ),
     PLUG_TWO_CORES := finding(
         "plug.two-cores",
@@ -61,6 +62,7 @@ FINDINGS = (
         "no power: its earth ends in the plug, renew the cord",
         WINDINGS,
         RENEW_CORD,
+        before_power=True,
     ),
 )
 FIELDS: tuple[Field, ...] = (
@@ -70,7 +72,6 @@ FIELDS: tuple[Field, ...] = (
         "Protective earth, lead taken off",
         "resistance",
         needs="dead",
-        classes=("appliance", "tool", "industrial"),
         offered=_is_earthed,
         why_not=no_earth,
         judged=True,

@@ -59,7 +59,8 @@ def _near(sheet: Sheet, rows: Sequence[_Row], rules: MotorRules) -> list[_Row]:
 
 
 def _excites_itself(sheet: Sheet) -> bool:
-    return EXCITATION.of(sheet.facts.figures) != "separately excited" and not sheet.facts.magnets
+    apart = "separately excited" in (EXCITATION.of(sheet.facts.figures), sheet.facts.construction)
+    return not apart and not sheet.facts.magnets
 
 
 def output_lacks(sheet: Sheet, points: Points, rules: MotorRules) -> str:
@@ -67,8 +68,10 @@ def output_lacks(sheet: Sheet, points: Points, rules: MotorRules) -> str:
     rated, read = _rated(sheet), [p for p in points if p[0] is not None and p[1] is not None]
     if REGULATOR.of(sheet) == "in":
         return "its output with the regulator left out"
+    if len(read) < rules["output.points"]:
+        return f"volts and r/min at {rules['output.points']:g} speeds or more"
     if rated is None:
-        return "" if len(read) >= rules["output.points"] else f"volts and r/min at {rules['output.points']:g} speeds"
+        return "" if _speed_unknown(sheet, read, rules)[0] in ("good", "dead", "flat") else _plate_lacking(sheet)
     rows = _counting(sheet, points, rules)
     if len(rows) < rules["output.points"]:
         return f"volts and r/min at {rules['output.points']:g} speeds or more, from 0.4 of its rated speed up"
@@ -83,10 +86,13 @@ def output_told(sheet: Sheet, points: Points, rules: MotorRules) -> Iterator[Sai
     """Yield what the volts of a generator at its speeds say, unregulated. Source: rules output.*"""
     rows = _counting(sheet, points, rules)
     yield from (Said(f"{r.words}.") for r in rows)
-    lacks = output_lacks(sheet, points, rules)
-    if lacks or not rows:
+    lacks, read = output_lacks(sheet, points, rules), [p for p in points if p[0] is not None and p[1] is not None]
+    if lacks:
         if points:
-            yield Said(f"Output not judged: it lacks {lacks}." if lacks else "Output not judged: plate not known.")
+            yield Said(f"Output not judged: it lacks {lacks}.", False if read else None)
+        return
+    if _rated(sheet) is None:
+        yield from _told_by_volts(sheet, read, rules)
         return
     if _dead(rows, rules):
         yield OUTPUT_DEAD.saying(f"no output: {rows[-1].words}")
@@ -96,6 +102,46 @@ def output_told(sheet: Sheet, points: Points, rules: MotorRules) -> Iterator[Sai
         yield Said("Its volts do not rise with its speed.", False)
     else:
         yield from _shares(sheet, rows, rules)
+
+
+def _plate_lacking(sheet: Sheet) -> str:
+    """Return what of the plate its output is not judged without."""
+    known = RATED_V.of(sheet.facts.figures)
+    return "the speed of its plate" if known else "the volts and the speed of its plate"
+
+
+def _speed_unknown(sheet: Sheet, read: Points, rules: MotorRules) -> tuple[str, float, float]:
+    """Return what the output says without the plate's speed: good, dead, flat or incomplete; with the speed [r/min] and
+    the volts [V] that say so.
+
+    Good is only what rises with speed and reaches the plate's volts at a tested speed. Source: rules output.dead,
+    output.reached
+    """
+    rows = sorted((n, v) for n, v in read if n is not None and v is not None and n > 0)
+    plate = RATED_V.of(sheet.facts.figures)
+    if not rows or not plate:
+        return "incomplete", 0.0, 0.0
+    if all(under(v, rules["output.dead"] * plate) for _, v in rows):
+        return "dead", *rows[-1]
+    if rows[-1][1] <= rows[0][1] or same(rows[-1][1], rows[0][1]):
+        return "flat", *rows[-1]
+    reached = next(((n, v) for n, v in rows if not under(v, plate)), None)
+    return ("good", *reached) if reached is not None else ("incomplete", *rows[-1])
+
+
+def _told_by_volts(sheet: Sheet, read: Points, rules: MotorRules) -> Iterator[Said | Finding]:
+    """Yield what the output says where the plate's speed is not known."""
+    answer, rpm, volts = _speed_unknown(sheet, read, rules)
+    plate = RATED_V.of(sheet.facts.figures) or 0.0
+    words = f"{volts:.4g} V at {grouped(rpm)} r/min, plate {plate:g} V"
+    if answer == "dead":
+        yield OUTPUT_DEAD.saying(f"no output: {words}, under a tenth at every speed")
+        yield Said("Brushes, field circuit and direction first, then its residual field.", False, ("output.dead",))
+    elif answer == "flat":
+        yield OUTPUT_FLAT
+        yield Said("Its volts do not rise with its speed.", False)
+    elif answer == "good":
+        yield Said(f"Its volts rise with speed and reach the plate's: {words}; its plate's speed is not known.", True)
 
 
 def _shares(sheet: Sheet, rows: Sequence[_Row], rules: MotorRules) -> Iterator[Said | Finding]:

@@ -2,18 +2,31 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
+from types import MappingProxyType
 
 from norvash.core.edges import over, under
+from norvash.core.motor.figure_fields import NOLOAD_A_MOST, NOLOAD_RPM_LEAST, USUAL_NOLOAD_A, USUAL_NOLOAD_RPM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.output import output_lacks, output_told
-from norvash.core.sheet.stages.prove.run_fields import POINT, RUN_A, RUN_HOW, RUN_RPM, RUN_V, SPARKS, first_look
-from norvash.core.sheet.stages.prove.run_figures import Point, baseline_told, figures_told, heat_told
-from norvash.core.sheet.stages.prove.run_findings import RUN_OVERSPEED, RUN_SPARKING, RUN_SPARKS
-from norvash.core.sheet.stages.prove.volts import fastest
-from norvash.core.text.words import grouped
+from norvash.core.sheet.stages.prove.points import Point, judged_at, points_of
+from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, SPARKS, first_look
+from norvash.core.sheet.stages.prove.run_figures import baseline_told, figures_told, heat_told, held_amps, held_rpm
+from norvash.core.sheet.stages.prove.run_findings import (
+    RUN_AMPS,
+    RUN_OVERLOAD,
+    RUN_OVERSPEED,
+    RUN_SPARKING,
+    RUN_SPARKS,
+    RUN_SPEED,
+)
+from norvash.core.sheet.stages.prove.speed import current_told, speed_told
+
+# What a stop says of a figure stands for what is less grave of it.
+_LESS = MappingProxyType({RUN_OVERSPEED.id: RUN_SPEED.id, RUN_OVERLOAD.id: RUN_AMPS.id})
+_OF_STARTER = (NOLOAD_A_MOST, NOLOAD_RPM_LEAST, USUAL_NOLOAD_A, USUAL_NOLOAD_RPM)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -29,23 +42,6 @@ class Run:
     lacks: tuple[str, ...]
 
 
-def points_of(sheet: Sheet) -> tuple[Point, ...]:
-    """Return the points of a run in their order."""
-    made = []
-    for place in sorted({p for f in POINT for p in f.places(sheet)}):
-        volts, amps, rpm = (f.of(sheet, place) for f in (RUN_V, RUN_A, RUN_RPM))
-        sparks = SPARKS.of(sheet, place)
-        seen = int(sparks) if sparks else None
-        point = Point(place=place, volts=volts, amps=amps, rpm=rpm, sparks=seen)
-        made += [point] if point.measured or seen is not None else []
-    return tuple(made)
-
-
-def judged_at(points: tuple[Point, ...]) -> Point | None:
-    """Return the point that a run is judged at: that with the most volts, of several the last."""
-    return max((p for p in points if p.measured), key=lambda p: (p.volts or 0.0, p.place), default=None)
-
-
 def judge_run(sheet: Sheet, rules: MotorRules) -> Run:
     """Judge a run by its figures.
 
@@ -58,9 +54,15 @@ def judge_run(sheet: Sheet, rules: MotorRules) -> Run:
         points=points,
         at=at,
         said=tuple(x for x in told if isinstance(x, Said)),
-        found=tuple(x for x in told if isinstance(x, Finding)),
+        found=_gravest([x for x in told if isinstance(x, Finding)]),
         lacks=tuple(_lacks(sheet, points, at, rules)),
     )
+
+
+def _gravest(found: list[Finding]) -> tuple[Finding, ...]:
+    """Return what a run finds, the same figure not said again where it is a stop."""
+    less = {_LESS[x.id] for x in found if x.id in _LESS}
+    return tuple(x for x in found if x.id not in less)
 
 
 def _told(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: MotorRules) -> Iterator[Said | Finding]:
@@ -69,7 +71,7 @@ def _told(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: Moto
     elif at is not None:
         yield _volts(sheet, at, rules)
         yield from figures_told(sheet, at, rules)
-    yield from _speed_allowed(sheet, points)
+    yield from _speed_and_current(sheet, points, rules)
     yield from _sparks(points, rules)
     yield from heat_told(sheet)
     if sheet.baseline is not None and at is not None and RUN_HOW.of(sheet) == sheet.baseline.how:
@@ -87,9 +89,38 @@ def _lacks(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: Mot
         return
     if at is None or (at.amps is None and at.rpm is None):
         yield "current or r/min"
+    else:
+        yield from _lacks_figures(sheet, points, at, rules)
     yield from _lacks_volts(sheet, at, rules)
     if all(p.sparks is None for p in points):
         yield "sparks at the brushes"
+
+
+def _speed_and_current(sheet: Sheet, points: tuple[Point, ...], rules: MotorRules) -> Iterator[Said | Finding]:
+    free = RUN_HOW.of(sheet) != "load"
+    yield from speed_told(sheet.facts, points, rules, free=free)
+    if free:
+        yield from current_told(sheet.facts, points, rules)
+
+
+def _lacks_figures(sheet: Sheet, points: tuple[Point, ...], at: Point, rules: MotorRules) -> Iterator[str]:
+    """Yield the figure without which neither current nor speed of a run could be judged."""
+    base = sheet.baseline
+    if base is not None and base.how == RUN_HOW.of(sheet):
+        return
+    if sheet.facts.motor_class == "starter":
+        if not any(f.of(sheet.facts.figures) for f in _OF_STARTER):
+            yield "“at most” and “at least” without load: so far it proves the throw only"
+        return
+    held = (held_amps(sheet, at, rules), held_rpm(sheet, at, rules))
+    if any(h is not None and h.known for h in held):
+        return
+    told = _speed_and_current(sheet, points, rules)
+    if not any(isinstance(x, Said) and x.right is not None for x in told):
+        loaded = RUN_HOW.of(sheet) == "load"
+        yield "a figure to judge it by: " + (
+            "its plate's current or speed" if loaded else "its usual current or speed without load"
+        )
 
 
 def _lacks_volts(sheet: Sheet, at: Point | None, rules: MotorRules) -> Iterator[str]:
@@ -120,16 +151,6 @@ def _volts(sheet: Sheet, at: Point, rules: MotorRules) -> Said:
     short = _short_of_volts(sheet, at.volts, rules)
     words = f"{at.volts:g} V, of the plate's {rated:g} V"
     return Said(f"{words}: run it at those." if short else f"{words}.", False if short else None, ("run.volts",))
-
-
-def _speed_allowed(sheet: Sheet, points: tuple[Point, ...]) -> Iterator[Said | Finding]:
-    most, fast = fastest(sheet.facts), max((p.rpm for p in points if p.rpm is not None), default=None)
-    if most is None or fast is None or RUN_HOW.of(sheet) == "load":
-        return
-    words = f"{grouped(fast)} r/min, {most[1]}"
-    yield Said(f"{words}.", not over(fast, most[0]))
-    if over(fast, most[0]):
-        yield RUN_OVERSPEED.saying(f"faster than it may turn: {words}")
 
 
 def _sparks(points: tuple[Point, ...], rules: MotorRules) -> Iterator[Said | Finding]:

@@ -8,6 +8,8 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Pick, Quantity
 from norvash.core.sheet.fields_made import More, pick, quantity, text, tick
 from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import Spot
 from norvash.core.sheet.stages.prove.run_findings import (
     OUTPUT_DEAD,
     OUTPUT_FLAT,
@@ -18,6 +20,7 @@ from norvash.core.sheet.stages.prove.run_findings import (
     RUN_CONTACT,
     RUN_DRAG,
     RUN_HOT,
+    RUN_OVERLOAD,
     RUN_OVERSPEED,
     RUN_RUBS,
     RUN_SPARKING,
@@ -28,6 +31,7 @@ from norvash.core.sheet.stages.prove.run_findings import (
 )
 from norvash.core.sheet.stages.prove.volts import run_free_words
 
+IN_MACHINE, BARE = "machine", "bare"
 _OUTPUT = (OUTPUT_DEAD, OUTPUT_FLAT, OUTPUT_LOW, OUTPUT_HIGH)
 _BOTH = (RUN_DRAG, RUN_CONTACT, RUN_WEAK_FIELD, RUN_BASELINE)
 
@@ -55,6 +59,28 @@ def _not_so_run(facts: Facts, rules: MotorRules) -> Mapping[str, str]:
     if facts.runs_away and not run_free_words(facts, rules):
         not_it["free"] = "without load it runs away, and neither its plate's volts nor a safe voltage is stated"
     return not_it
+
+
+def _is_asked_where(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.asked_where
+
+
+RUN_WHERE = pick(
+    "run-where",
+    "Run",
+    "Where it runs",
+    (IN_MACHINE, "in its machine, with its own fan, gear or load"),
+    (BARE, "bare, out of its machine"),
+    offered=_is_asked_where,
+    judged=True,
+    placed=True,
+)
+
+
+def stands_at(written: Mapping[Spot, Given]) -> str:
+    """Return where a motor is at a visit: in its machine or bare, empty until somebody says so."""
+    given = written.get((RUN_WHERE.id, 0, "found"))
+    return given.word if given is not None and given.word in RUN_WHERE.answers else ""
 
 
 RUN_HOW = pick(
@@ -98,7 +124,7 @@ def _looked(field_id: str, label: str, *choices: tuple[str, str], **more: Unpack
 
 POINT: tuple[Field, ...] = (
     RUN_V := _of_point("run-v", "Volts", "voltage", 50000, _OUTPUT),
-    RUN_A := _of_point("run-a", "Current", "current", 50000, (*_BOTH, RUN_AMPS)),
+    RUN_A := _of_point("run-a", "Current", "current", 50000, (*_BOTH, RUN_AMPS, RUN_OVERLOAD)),
     RUN_RPM := _of_point("run-rpm", "Speed", "speed", 1e5, (*_BOTH, RUN_OVERSPEED, RUN_SPEED, *_OUTPUT)),
     SPARKS := pick(
         "sparks",

@@ -4,19 +4,23 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from norvash.core.edges import over, under, within
+from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import (
     NOLOAD_A_MOST,
     NOLOAD_RPM_LEAST,
     RATED_A,
     RATED_RPM,
+    RATED_W,
     RISE_MOST_K,
     USUAL_NOLOAD_A,
     USUAL_NOLOAD_RPM,
 )
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Baseline, Sheet
+from norvash.core.sheet.stages.prove.points import Point
 from norvash.core.sheet.stages.prove.run_fields import COAST_S, RUN_AIR_C, RUN_C, RUN_HOW
 from norvash.core.sheet.stages.prove.run_findings import (
     RUN_AMPS,
@@ -40,22 +44,6 @@ _WORDS = {_LOW: "under its band", _RIGHT: "within its band", _HIGH: "over its ba
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Point:
-    """One point of a run, None where nothing was read: volts [V], current [A], speed [r/min], sparks 0 to 4."""
-
-    place: int
-    volts: float | None
-    amps: float | None
-    rpm: float | None
-    sparks: int | None
-
-    @property
-    def measured(self) -> bool:
-        """Tell whether anything was measured at it; sparks are seen."""
-        return any(x is not None for x in (self.volts, self.amps, self.rpm))
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
 class Held:
     """A figure of a run held against what is usual or on the plate, and against what must not be passed.
 
@@ -71,6 +59,11 @@ class Held:
     least: float | None = None
     most: float | None = None
     may_be_low: bool = False
+
+    @property
+    def known(self) -> bool:
+        """Tell whether anything is known that it is held against."""
+        return bool(self.usual) or self.most is not None or self.least is not None
 
     @property
     def words(self) -> str:
@@ -120,12 +113,21 @@ def held_amps(sheet: Sheet, at: Point, rules: MotorRules) -> Held | None:
     if at.amps is None:
         return None
     figures, part, rule = sheet.facts.figures, rules["amps.band"], "amps.band"
-    if RUN_HOW.of(sheet) == "load":
-        plate = RATED_A.stated(figures)
-        return Held(value=at.amps, unit="A", usual=plate, basis="on its plate", part=part, rule=rule, may_be_low=True)
-    most = NOLOAD_A_MOST.of(figures)
-    usual = USUAL_NOLOAD_A.of(figures)
+    most, usual = NOLOAD_A_MOST.of(figures), USUAL_NOLOAD_A.of(figures)
+    in_machine = sheet.facts.asked_where and not sheet.facts.runs_away  # its own fan and gear are its load
+    unknown = usual is None and most is None
+    if RUN_HOW.of(sheet) == "load" or (in_machine and unknown):
+        plate, basis = _plate_a(sheet.facts)
+        return Held(value=at.amps, unit="A", usual=plate, basis=basis, part=part, rule=rule, may_be_low=True)
     return Held(value=at.amps, unit="A", usual=usual, basis="usual", part=part, rule=rule, most=most)
+
+
+def _plate_a(facts: Facts) -> tuple[float | None, str]:
+    """Return the current of the plate [A], of an appliance or a tool also by its power, and what says it."""
+    stated, plate = RATED_A.stated(facts.figures), all_known(RATED_W.stated(facts.figures), facts.rated_v)
+    if stated is None and facts.idles and plate is not None:
+        return plate[0] / plate[1], "by the power on its plate"
+    return stated, "on its plate"
 
 
 def held_rpm(sheet: Sheet, at: Point, rules: MotorRules) -> Held | None:

@@ -45,6 +45,12 @@ FINDINGS = (
     RUN_WEAK_FIELD := _of_run(
         "run.weak-field", "high current at high speed", "change", "think of a weak field or weak magnets"
     ),
+    RUN_OVERLOAD := _of_run(
+        "run.overload",
+        "more current without load than its plate allows with it",
+        "stop",
+        "off at once: field, shorted turns, drag and volts first",
+    ),
     RUN_AMPS := _of_run("run.amps", "current outside its band", "plan", "find why before it goes back"),
     RUN_SPEED := _of_run("run.speed", "speed outside its band", "plan", "find why before it goes back"),
     RUN_BASELINE := _of_run("run.baseline", "not as at its own baseline", "plan", "find what has changed since"),

@@ -3,7 +3,7 @@
 from datetime import datetime
 
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.prove.run import judged_at, points_of
+from norvash.core.sheet.stages.prove.points import judged_at, points_of
 from norvash.core.sheet.stages.prove.since import read_since
 from norvash.core.text.words import grouped
 

@@ -4,26 +4,36 @@ from collections.abc import Iterator
 
 from norvash.core.motor.figure_fields import (
     CONSTRUCTION,
+    FIELD_A,
+    FIELD_LEADS,
+    FIELD_OHM,
+    IT_TURNS,
     NOLOAD_A_MOST,
+    NOLOAD_RPM_LEAST,
     PERMITTED_RPM,
     PROTECTION,
     RATED_A,
     RATED_RPM,
     RATED_V,
     SAFE_NOLOAD_V,
+    USUAL_NOLOAD_RPM,
 )
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Noted
-from norvash.core.sheet.gates import POWER
+from norvash.core.sheet.gates import POWER, SERVICE
+from norvash.core.sheet.held import Held
 from norvash.core.sheet.part import RUN
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages.call_in import complained
-from norvash.core.sheet.stages.prove import earth, run_fields, run_findings
+from norvash.core.sheet.stages.prove import earth, field, run_fields, run_findings
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM, earth_found
-from norvash.core.sheet.stages.prove.run_fields import RUN_HOW
+from norvash.core.sheet.stages.prove.field import FIELD_I, WAIVE_FIELD, field_found, field_lacks, proves_field
+from norvash.core.sheet.stages.prove.run_fields import FIELDS, RUN_HOW, RUN_WHERE
 from norvash.core.sheet.stages.prove.since import read_since, run_now
+from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE
 from norvash.core.text.words import listed
 
 _BEFORE_WORK = (
@@ -35,15 +45,21 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
     from norvash.core.sheet.stages.prove.run import judge_run
 
     yield from earth_found(sheet, rules)
+    yield from field_found(sheet, rules)
     if any(f.places(sheet) for f in run_fields.FIELDS):
         yield from ((0, f) for f in judge_run(run_now(sheet), rules).found)
 
 
-def _before_power(visit: Visit) -> Iterator[str]:
-    """Yield what of the earth is not proven."""
+def _before_power(visit: Visit) -> Iterator[str | Held]:
+    """Yield what of earth and field is not proven, and that nobody has said where it runs."""
     from norvash.core.sheet.done import last_work
 
     sheet = visit.sheet
+    lacks = field_lacks(sheet, visit.rules)
+    if lacks:
+        yield Held(id="field", words=lacks, waiver=WAIVE_FIELD, read=(FIELD_I, FIELD_WHOLE, COILS))
+    if sheet.facts.asked_where and not RUN_WHERE.of(sheet):
+        yield "nobody has said where it runs: in its machine, or bare"
     if not EARTH_OHM.is_offered(sheet.facts, visit.rules):
         return
     given = EARTH_OHM.given(sheet)
@@ -53,25 +69,31 @@ def _before_power(visit: Visit) -> Iterator[str]:
         yield "protective earth was measured before the last work: measure it again"
 
 
-def _before_service(visit: Visit) -> Iterator[str]:
-    """Yield why it has not proven itself by a run, where it was opened."""
+def _before_service(visit: Visit) -> Iterator[str | Held]:
+    """Yield why it has not proven itself by a run, where it was opened. That it was not run, or that its run lacks a
+    figure, may be waived; what the run showed may not.
+    """
     from norvash.core.sheet.gating import gate_now
     from norvash.core.sheet.walk import opened
 
     if not opened(visit):
         return
-    if gate_now(POWER, visit).is_open:
+    power = gate_now(POWER, visit)
+    if power.to_do or any(not h.of_run for h in power.held):
         yield f"the gate “{POWER.words}” is open"
         return
-    words = proof_lacks(visit)
-    if words:
+    off, words = _off(visit), proof_lacks(visit)
+    if off:
         yield words
+    elif words:
+        yield Held(id="run", words=words, waiver=SERVICE.waived, read=FIELDS)
 
 
 def proof_lacks(visit: Visit) -> str:
     """Return why there is no proof run inside its bands after the last work, empty where there is one."""
     from norvash.core.sheet.done import last_work
-    from norvash.core.sheet.stages.prove.run import judge_run, points_of
+    from norvash.core.sheet.stages.prove.points import points_of
+    from norvash.core.sheet.stages.prove.run import judge_run
 
     sheet, ran, last = visit.sheet, run_fields.RAN.given(visit.sheet), last_work(visit.sheet)
     if not points_of(sheet):
@@ -79,12 +101,17 @@ def proof_lacks(visit: Visit) -> str:
     run = judge_run(read_since(sheet, last), visit.rules)
     if run.at is None or (ran is not None and ran.at < last):
         return _BEFORE_WORK
-    if run.lacks:
-        return f"the proof run lacks {listed(list(run.lacks))}"
-    off = [x.finding.words for x in visit.lives if x.stands and x.finding.part is RUN]
+    off = _off(visit)
     if off:
         return f"the proof run is outside its bands: {listed(off)}"
+    if run.lacks:
+        return f"the proof run lacks {listed(list(run.lacks))}"
     return "" if ran is not None else "nobody has said that it ran as it should"
+
+
+def _off(visit: Visit) -> list[str]:
+    """Return what the run showed that stands."""
+    return [x.finding.words for x in visit.lives if x.stands and x.finding.part is RUN]
 
 
 def _before_signing(visit: Visit) -> Iterator[str]:
@@ -107,17 +134,36 @@ def _is_done(visit: Visit) -> bool:
     return bool(ran_words(visit.sheet)) and not proof_lacks(visit)
 
 
+def _is_starter(facts: Facts) -> bool:
+    return facts.motor_class == "starter"
+
+
+def _turns_something(facts: Facts) -> bool:
+    """Tell whether what it turns can hurt while it is proven: of what is no starter and no hand tool."""
+    return facts.motor_class in ("industrial", "traction", "appliance")
+
+
+def _idles(facts: Facts) -> bool:
+    return facts.idles and facts.series
+
+
 STAGE = Stage(
     id="prove",
     name="prove",
     words="Prove",
-    fields=(RUN_HOW, *earth.FIELDS, *run_fields.FIELDS, COMPLAINT_NOW, CAUSE_WAS),
-    findings=(*earth.FINDINGS, *run_findings.FINDINGS),
+    fields=(RUN_WHERE, RUN_HOW, *earth.FIELDS, *field.FIELDS, *run_fields.FIELDS, COMPLAINT_NOW, CAUSE_WAS),
+    findings=(*earth.FINDINGS, *field.FINDINGS, *run_findings.FINDINGS),
     gate=POWER,
     schools=("school.test",),
     proves=True,
     holds={"power": _before_power, "service": _before_service, "sign": _before_signing},
     judge=_judge,
     asks=(PROTECTION, CONSTRUCTION, RATED_V, RATED_A, RATED_RPM, PERMITTED_RPM, SAFE_NOLOAD_V, NOLOAD_A_MOST),
+    asks_some=(
+        (_is_starter, (NOLOAD_RPM_LEAST,)),
+        (proves_field, (FIELD_LEADS, FIELD_A, FIELD_OHM)),
+        (_turns_something, (IT_TURNS,)),
+        (_idles, (USUAL_NOLOAD_RPM,)),
+    ),
     is_done=_is_done,
 )

@@ -3,10 +3,9 @@
 from dataclasses import dataclass
 
 from norvash.core.edges import over
-from norvash.core.motor.figure_fields import PERMITTED_RPM, RATED_RPM, RATED_V, SAFE_NOLOAD_V
+from norvash.core.motor.figure_fields import RATED_V, SAFE_NOLOAD_V
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.text.words import grouped
 
 
 @dataclass(frozen=True, slots=True)
@@ -57,14 +56,3 @@ def too_much(volts: float, facts: Facts, rules: MotorRules, *, speed_read: bool)
     except LookupError:
         return "it runs away, and nothing says how much it may get: state its plate's or its safe voltage"
     return f"{volts:g} V is too much: {most.words}" if most is not None and over(volts, most.volts) else ""
-
-
-def fastest(facts: Facts) -> tuple[float, str] | None:
-    """Return the speed over which it must not turn [r/min] and what says so, None where nothing is known.
-
-    Without load a series motor is switched off at its rated speed.
-    """
-    permitted, rated = PERMITTED_RPM.of(facts.figures), RATED_RPM.of(facts.figures)
-    if permitted is not None:
-        return permitted, f"permitted {grouped(permitted)} r/min"
-    return (rated, f"off at rated {grouped(rated)} r/min") if rated is not None and facts.runs_away else None

@@ -1,5 +1,7 @@
 """Coils, heat, the growler, chains of sensors."""
 
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import column, pick, quantity, text
 from norvash.core.sheet.finding import finding
@@ -23,6 +25,19 @@ RENEW_COIL = Task(
     tools="new coil, ohmmeter",
     steps=("compare all coils", "renew the odd one"),
 )
+COOL_WINDING = Task(
+    id="cool",
+    what="Find why the winding runs hot",
+    done="what made the winding hot mended",
+    minutes=40,
+    tools="clamp meter, thermometer",
+    steps=(
+        "load and volts against the plate",
+        "air ways and fan",
+        "field, brushes, bearings",
+        "measure its heat again",
+    ),
+)
 SCRAP_MAGNET = Task(
     id="scrap-magnet",
     what="Take the case out of service",
@@ -33,6 +48,17 @@ SCRAP_MAGNET = Task(
     schools=("school.repair",),
     caution="magnets snatch and chip",
 )
+
+
+def _has_field(facts: Facts, _rules: MotorRules) -> bool:
+    return not facts.magnets
+
+
+def _has_own_field(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.own_field
+
+
+_HEAT = "Heat, by resistance"
 # fmt: off
 FINDINGS = (
     WINDINGS_GROWLER := finding(
@@ -47,12 +73,28 @@ FINDINGS = (
     ),
     WINDINGS_SHORT := finding(
         "windings.short",
-        "a coil low or high against the others",
+        "a field coil with shorted turns",
         "change",
-        "shorted turns if low, a poor joint if high: renew or re-solder",
+        "renew the coil: a weak field makes it run too fast and too hot",
         WINDINGS,
         RENEW_COIL,
         shows=("field-odd", "yes"),
+    ),
+    WINDINGS_OPEN := finding(
+        "windings.open-coil", "a field coil open", "stop", "no power: find the break, renew the coil", WINDINGS, RENEW_COIL, shows=("field-odd", "yes")
+    ),
+    WINDINGS_JOINT := finding(
+        "windings.joint",
+        "a field coil with a poor joint",
+        "plan",
+        "re-solder or tighten the joint, measure again",
+        WINDINGS,
+        RENEW_COIL,
+        shows=("field-odd", "yes"),
+    ),
+    WINDINGS_COIL := finding("windings.coil-off", "a field coil a little off the others", "watch", "measure it again at the next visit", WINDINGS, RENEW_COIL),
+    WINDINGS_HOT := finding(
+        "windings.hot", "a winding hotter than its class allows", "plan", "look at load, cooling, field and brushes before it runs on", WINDINGS, COOL_WINDING
     ),
     MAGNETS_WEAK := finding(
         "magnets.weak", "runs free too fast and draws too much: magnets weak", "change", "renew the case with its magnets", WINDINGS, SCRAP_MAGNET
@@ -61,15 +103,63 @@ FINDINGS = (
         "chain.dead", "a sensor or wear-indicator chain is not as it should be", "plan", "mend it, or its warning is lost", WINDINGS, MEND_CHAIN
     ),
 )
+_OF_COIL = (WINDINGS_SHORT, WINDINGS_OPEN, WINDINGS_JOINT, WINDINGS_COIL)
 FIELDS: tuple[Field, ...] = (
     COILS := column(
-        "coils", "Field coils", "Resistance of each coil", "resistance", needs="safe", hint="one for each pole", judged=True, tells=(WINDINGS_SHORT,)
+        "coils",
+        "Field coils",
+        "Resistance of each coil",
+        "resistance",
+        needs="safe",
+        hint="one for each pole, OL for an open one",
+        offered=_has_field,
+        judged=True,
+        compared=True,
+        tells=_OF_COIL,
     ),
-    COILS_C := quantity("coils-c", "Field coils", "At a temperature of", "temperature", needs="safe", low=-40, high=200, judged=True, tested="coils"),
-    COLD_OHM := quantity("cold-ohm", "Heat, by resistance", "A winding cold", "resistance", needs="safe", judged=True),
-    COLD_C := quantity("cold-c", "Heat, by resistance", "Its temperature then", "temperature", needs="safe", low=-40, high=100, judged=True),
-    HOT_OHM := quantity("hot-ohm", "Heat, by resistance", "The same winding hot", "resistance", needs="safe", judged=True),
-    AIR_C := quantity("air-c", "Heat, by resistance", "Air while it was hot", "temperature", needs="safe", low=-40, high=80, judged=True),
+    FIELD_WHOLE := quantity(
+        "field-ohm",
+        "Field coils",
+        "Resistance of the whole field",
+        "resistance",
+        needs="safe",
+        hint="OL where it is open",
+        offered=_has_own_field,
+        judged=True,
+        compared=True,
+        tells=_OF_COIL,
+    ),
+    COILS_C := quantity(
+        "coils-c",
+        "Field coils",
+        "At a temperature of",
+        "temperature",
+        needs="safe",
+        low=-40,
+        high=200,
+        offered=_has_field,
+        judged=True,
+        compared=True,
+        tested="coils",
+    ),
+    COILS_STEP := quantity(
+        "coils-step", "Field coils", "Finest step of the meter", "resistance", needs="safe", high=1000, offered=_has_field, judged=True, tested="coils"
+    ),
+    COLD_OHM := quantity("cold-ohm", _HEAT, "A winding cold", "resistance", needs="safe", judged=True, tested="hot-ohm"),
+    COLD_C := quantity("cold-c", _HEAT, "Its temperature then", "temperature", needs="safe", low=-40, high=100, judged=True, tested="hot-ohm"),
+    HOT_OHM := quantity(
+        "hot-ohm",
+        _HEAT,
+        "The same winding hot",
+        "resistance",
+        needs="safe",
+        hint="after a run at or near its rated load",
+        judged=True,
+        tells=(WINDINGS_HOT,),
+        touched_by=(RENEW_COIL, RENEW_ARMATURE),
+    ),
+    WINDING_C := quantity("winding-c", _HEAT, "or by thermometer on it", "temperature", needs="safe", low=-40, high=300, judged=True, tells=(WINDINGS_HOT,)),
+    AIR_C := quantity("air-c", _HEAT, "Air while it was hot", "temperature", needs="safe", low=-40, high=80, judged=True, tested="hot-ohm"),
     GROWLER_TEST := pick(
         "growler",
         "Growler",

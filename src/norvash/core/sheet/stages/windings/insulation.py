@@ -1,9 +1,11 @@
 """Insulation to earth and the polarization index."""
 
+from collections.abc import Callable
+
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.fields_made import pick, quantity, tick
+from norvash.core.sheet.fields_made import More, pick, quantity, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.stages.brushes.holders import RENEW_INSULATOR
@@ -11,7 +13,7 @@ from norvash.core.sheet.stages.commutator.seen import CLEAN_AFTER_FLASHOVER
 from norvash.core.sheet.stages.shared import DRY_INSULATION, RENEW_ARMATURE, VACUUM
 from norvash.core.sheet.stages.windings.coils import RENEW_COIL
 from norvash.core.sheet.task import Task
-from norvash.core.windings.circuits import CIRCUITS
+from norvash.core.windings.circuits import PLACES
 
 TEST_INSULATION = Task(
     id="test-insulation",
@@ -28,8 +30,29 @@ TEST_INSULATION = Task(
 )
 
 
+# Classes of which a post carries the current through the case.
+_POSTS = ("starter", "generator", "traction")
+
+
 def _has_capacitors(facts: Facts, _rules: MotorRules) -> bool:
     return facts.capacitors
+
+
+def _has_earthed_brushes(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.earthed_brushes
+
+
+def _has_field_to_case(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.field_to_case
+
+
+def _has_solenoid(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.solenoid
+
+
+def _first(offered: Callable[[Facts, MotorRules], bool]) -> More:
+    """Return what a tick is that is asked before insulation is judged, of those that have what it speaks of."""
+    return More(needs="safe", offered=offered, judged=True, compared=True, tested="insulation-mohm")
 
 
 # fmt: off
@@ -41,6 +64,7 @@ FINDINGS = (
         "test it again before power, warm and dry, with all parted that leads to the case",
         WINDINGS,
         TEST_INSULATION,
+        before_power=True,
     ),
     INSULATION_LOW := finding(
         "insulation.low",
@@ -50,6 +74,7 @@ FINDINGS = (
         WINDINGS,
         DRY_INSULATION,
         shows=("insulation", "yes"),
+        before_power=True,
     ),
     INSULATION_MIDDLING := finding(
         "insulation.middling", "insulation to earth middling", "watch", "clean and dry it at the next stop, test again", WINDINGS, DRY_INSULATION
@@ -65,28 +90,40 @@ FINDINGS = (
     POLARIZATION_WATCH := finding("polarization.watch", "polarization index middling", "watch", "dry it, test again", WINDINGS, DRY_INSULATION),
     POLARIZATION_LOW := finding("polarization.low", "polarization index low", "plan", "damp or dirty: clean, dry, test again", WINDINGS, DRY_INSULATION),
     POLARIZATION_HOLD := finding(
-        "polarization.hold", "polarization index under one", "stop", "no power until it is clean and dry and tested again", WINDINGS, DRY_INSULATION
+        "polarization.hold",
+        "polarization index under one",
+        "stop",
+        "no power until it is clean and dry and tested again",
+        WINDINGS,
+        DRY_INSULATION,
+        before_power=True,
     ),
 )
 FIELDS: tuple[Field, ...] = (
-    PARTED_BRUSHES := tick(
-        "parted-brushes", "Insulation", "Earthed brushes lifted", needs="safe", classes=("starter", "generator"), judged=True, tested="insulation-mohm"
+    PARTED_BRUSHES := tick("parted-brushes", "Insulation", "Earthed brushes lifted", **_first(_has_earthed_brushes)),
+    PARTED_FIELD := tick("parted-field", "Insulation", "Field parted", **_first(_has_field_to_case)),
+    PARTED_SOLENOID := tick("parted-solenoid", "Insulation", "Solenoid unhooked from the motor post", **_first(_has_solenoid)),
+    PARTED_CAPACITORS := tick("parted-capacitors", "Insulation", "Capacitors off", **_first(_has_capacitors)),
+    INSULATION_OF := pick(
+        "insulation-of",
+        "Insulation",
+        "What was measured",
+        ("whole", "the whole circuit, brush gear in it"),
+        ("armature", "armature alone, or a bar to the shaft"),
+        needs="safe",
+        judged=True,
+        placed=True,
+        tested="insulation-mohm",
     ),
-    PARTED_FIELD := tick("parted-field", "Insulation", "Field parted", needs="safe", classes=("starter", "generator"), judged=True, tested="insulation-mohm"),
-    PARTED_SOLENOID := tick(
-        "parted-solenoid", "Insulation", "Solenoid unhooked from the motor post", needs="safe", classes=("starter",), judged=True, tested="insulation-mohm"
-    ),
-    PARTED_CAPACITORS := tick(
-        "parted-capacitors", "Insulation", "Capacitors off", needs="safe", offered=_has_capacitors, judged=True, tested="insulation-mohm"
-    ),
-    INSULATION_OF := pick("insulation-of", "Insulation", "What was measured", *CIRCUITS.items(), needs="safe", judged=True, tested="insulation-mohm"),
-    INSULATION_DEW := pick("insulation-dew", "Insulation", "Dew or wet", ("no", "dry"), ("yes", "wet"), needs="safe", judged=True, tested="insulation-mohm"),
+    WAIVE_INSULATION := pick("waiver.insulation", "Waived", "No instrument here", ("residual", "run behind a residual current device"), why=True, placed=True),
     INSULATION_MOHM := quantity(
         "insulation-mohm",
         "Insulation",
         "To earth, after one minute",
         "insulation",
         needs="safe",
+        per="circuit",
+        whole=True,
         high=1e7,
         hint="as measured, electronics disconnected",
         judged=True,
@@ -100,10 +137,24 @@ FIELDS: tuple[Field, ...] = (
         "At a temperature of",
         "temperature",
         needs="safe",
+        per="circuit",
+        whole=True,
         low=-40,
         high=200,
         judged=True,
         compared=True,
+        tested="insulation-mohm",
+    ),
+    INSULATION_DEW := pick(
+        "insulation-dew",
+        "Insulation",
+        "Dew or wet",
+        ("no", "dry"),
+        ("yes", "wet"),
+        needs="safe",
+        per="circuit",
+        whole=True,
+        judged=True,
         tested="insulation-mohm",
     ),
     INSULATION_10 := quantity(
@@ -112,6 +163,8 @@ FIELDS: tuple[Field, ...] = (
         "After ten minutes",
         "insulation",
         needs="safe",
+        per="circuit",
+        whole=True,
         high=1e7,
         hint="for the polarization index",
         judged=True,
@@ -121,5 +174,16 @@ FIELDS: tuple[Field, ...] = (
     ),
 )
 # fmt: on
-# What is lifted, parted or taken off before insulation is tested, as far as there is some of it.
-PARTED = (PARTED_BRUSHES, PARTED_FIELD, PARTED_SOLENOID, PARTED_CAPACITORS)
+# What is lifted, parted or taken off before insulation is tested, as far as there is some of it: each with the act.
+PARTED = (
+    (PARTED_BRUSHES, "lift earthed brushes"),
+    (PARTED_FIELD, "part the field"),
+    (PARTED_SOLENOID, "unhook the solenoid from the motor post"),
+    (PARTED_CAPACITORS, "take capacitors off"),
+)
+
+
+def circuits_of(facts: Facts) -> tuple[int, ...]:
+    """Return the places at which insulation is kept for a motor: whole, armature, field where it has one, post."""
+    has = {"field": not facts.magnets, "post": facts.motor_class in _POSTS}
+    return tuple(n for n, circuit in enumerate(PLACES) if has.get(circuit, True))

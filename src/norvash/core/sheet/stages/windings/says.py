@@ -4,48 +4,62 @@ from norvash.core.motor.figure_fields import ARMATURE_SLOTS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.windings.coils import AIR_C
+from norvash.core.sheet.stages.windings.insulation import INSULATION_10
 from norvash.core.sheet.stages.windings.measured import (
+    circuit_at,
+    circuits_now,
     coils_now,
+    field_now,
     heat_now,
+    held_to,
     index_now,
-    insulation_now,
     slots_on_growler,
-    tested_as,
 )
 from norvash.core.windings.circuits import CIRCUITS
-from norvash.core.windings.insulation import DRYING, MACHINES, volts_to_test_with
+from norvash.core.windings.insulation import DRYING, MACHINES, Way, volts_to_test_with
+
+_RULES = ("insulation.low-voltage", "insulation.high-voltage")
+_WAYS: dict[Way, str] = {
+    "as measured": "as measured",
+    "at 40 °C": "at 40 °C",
+    "extra-low": "as measured, by its low voltage",
+}
 
 
 def windings_say(sheet: Sheet, rules: MotorRules) -> list[Said]:
     """Return what was worked out of insulation, index, coils and heat of a sheet."""
-    facts, tested = sheet.facts, tested_as(sheet, rules)
-    held = MACHINES[tested.machine] if facts.motor_class == "tool" else CIRCUITS[tested.circuit]
-    insulation, index = insulation_now(sheet, rules), index_now(sheet, rules)
-    coils, heat = coils_now(sheet, rules), heat_now(sheet, rules)
-    says = [
-        Said(
-            f"Test voltage: {volts_to_test_with(facts.rated_v)}, people clear, discharge after. Judged as: {held}.",
-            None,
-            ("insulation.high-voltage",),
-        )
-    ]
-    if insulation is not None:
-        says.append(
-            Said(f"Insulation {insulation.words}", insulation.grade == "fit", ("insulation.half", "insulation.fall"))
-        )
-        if not insulation.passes:
+    facts, tested = sheet.facts, held_to(sheet, rules)
+    words = f"Test voltage: {volts_to_test_with(facts.rated_v)}, people clear, discharge after. Judged as"
+    says = [Said(f"{words}: {MACHINES[tested.machine]}, {_WAYS[tested.way(rules)]}.", None, _RULES)]
+    for circuit, found in circuits_now(sheet, rules):
+        of = "Insulation" if circuit == "whole" else f"Insulation, {CIRCUITS[circuit]}:"
+        says.append(Said(f"{of} {found.words}", found.grade == "fit", ("insulation.half", "insulation.fall")))
+        if not found.passes:
             says.append(Said(DRYING))
-    if index is not None:
-        says.append(
-            Said(f"Polarization index {index.words}", index.grade == "fit", ("polarization.good", "polarization.act"))
-        )
-    if coils is not None:
-        says.append(Said(f"Field coils at 20 °C: {coils.words}", not coils.off, ("field.spread",)))
+    says += _indexes(sheet, rules)
+    for coils, of in ((coils_now(sheet, rules), "Field coils"), (field_now(sheet, rules), "The field")):
+        if coils is not None:
+            right = None if coils.of("not judged") and not coils.off else not coils.off
+            says.append(Said(f"{of} at 20 °C: {coils.words}", right, ("field.spread", "field.shorted", "field.joint")))
     says += _growler(sheet)
+    heat = heat_now(sheet, rules)
     if heat is not None:
-        rise = "" if heat[1] is None else f", {heat[1]:.0f} K over the air"
-        says.append(Said(f"The winding is at {heat[0]:.0f} °C{rise}", None, ("copper.zero",)))
+        right = heat.grade == "fit" if heat.most_k is not None and AIR_C.of(sheet) is not None else None
+        said = f"{heat.words[0].upper()}{heat.words[1:]}"
+        says.append(Said(said, False if heat.grade != "fit" else right, ("copper.zero", "rise.stop")))
     return says
+
+
+def _indexes(sheet: Sheet, rules: MotorRules) -> list[Said]:
+    """Return the polarization index of every circuit that has one."""
+    made, ids = [], ("polarization.good", "polarization.act")
+    for place in INSULATION_10.places(sheet):
+        index = index_now(sheet, rules, place)
+        if index is not None:
+            of = "" if place == 0 else f", {CIRCUITS[circuit_at(sheet, place)]}:"
+            made.append(Said(f"Polarization index{of} {index.words}", index.grade == "fit", ids))
+    return made
 
 
 def _growler(sheet: Sheet) -> list[Said]:

@@ -56,6 +56,7 @@ LOOKED = (
         DRY_INSULATION,
         shows=("insulation", "yes"),
         by_test=True,
+        before_power=True,
     ),
     WINDINGS_FIELD := finding(
         "windings.field", "field coils differ", "change", "renew the odd coil", WINDINGS, RENEW_COIL, shows=("field-odd", "yes"), by_test=True
@@ -68,6 +69,7 @@ LOOKED = (
         WINDINGS,
         BAND_ARMATURE,
         never_runs=True,
+        before_power=True,
     ),
     WINDINGS_BROKEN := finding(
         "windings.broken",
@@ -88,7 +90,12 @@ LOOKED = (
         shows=("core-rubbed", "yes"),
     ),
     WINDINGS_POLES := finding(
-        "windings.poles", "bolts of a pole loose", "change", "set the pole and tighten it, measure the air gap all round", WINDINGS, SET_POLES
+        "windings.poles",
+        "bolts of a pole loose",
+        "stop",
+        "not to be run, a pole comes into the armature: set the pole and tighten it, measure the air gap all round",
+        WINDINGS,
+        SET_POLES,
     ),
     WINDINGS_INTERPOLE := finding(
         "windings.interpole",

@@ -1,0 +1,138 @@
+"""The field of a shunt, compound or separately excited motor: proven before its armature gets volts."""
+
+from collections.abc import Iterator
+
+from norvash.core.motor.figure_fields import FIELD_A, FIELD_LEADS, FIELD_OHM, FIELD_V
+from norvash.core.rules.book import MotorRules
+from norvash.core.running.excitation import FieldJudged, FieldPlate, judge_field
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_made import quantity, text
+from norvash.core.sheet.finding import Noted, finding
+from norvash.core.sheet.part import WINDINGS
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE, RENEW_COIL
+from norvash.core.sheet.task import Task
+
+MEND_FIELD = Task(
+    id="field-circuit",
+    what="Mend the field circuit",
+    done="field circuit mended",
+    minutes=40,
+    tools="ohmmeter, clamp meter",
+    steps=("supply, rheostat and joints of the field", "coils against each other", "measure its current again"),
+    caution="the field kicks when it is opened: discharge path across it first",
+)
+
+
+def proves_field(facts: Facts) -> bool:
+    """Tell whether a motor's field is proven before power: one of its own, of a motor."""
+    return facts.own_field and facts.motor_class != "generator"
+
+
+def _is_proven(facts: Facts, _rules: MotorRules) -> bool:
+    return proves_field(facts)
+
+
+def _has_leads(facts: Facts, _rules: MotorRules) -> bool:
+    return proves_field(facts) and FIELD_LEADS.of(facts.figures) != "no"
+
+
+FINDINGS = (
+    FIELD_WEAK := finding(
+        "field.weak",
+        "field current too low",
+        "stop",
+        "no power to the armature: it would run away; mend the field circuit first",
+        WINDINGS,
+        MEND_FIELD,
+        shows=("field-odd", "yes"),
+        before_power=True,
+    ),
+)
+FIELDS: tuple[Field, ...] = (
+    WAIVE_FIELD := text("waiver.field", "Waived", "Field not proven: waived because", offered=_is_proven, placed=True),
+    FIELD_I := quantity(
+        "field-a",
+        "Field",
+        "Field current, armature without volts",
+        "current",
+        needs="permit",
+        high=5000,
+        offered=_has_leads,
+        judged=True,
+        after_work=True,
+        tells=(FIELD_WEAK,),
+        touched_by=(RENEW_COIL,),
+    ),
+    FIELD_U := quantity(
+        "field-v",
+        "Field",
+        "Volts at the field",
+        "voltage",
+        needs="permit",
+        high=50000,
+        offered=_has_leads,
+        judged=True,
+        tested="field-a",
+    ),
+    FIELD_AT := quantity(
+        "field-c",
+        "Field",
+        "Temperature of the field",
+        "temperature",
+        low=-40,
+        high=200,
+        hint="20 °C where nobody says",
+        offered=_has_leads,
+        judged=True,
+        tested="field-a",
+    ),
+)
+
+
+def field_judged(sheet: Sheet, rules: MotorRules) -> FieldJudged | None:
+    """Return the field's current against what it should be, None where it was not measured. Source: rule field.least"""
+    current, figures = FIELD_I.of(sheet), sheet.facts.figures
+    if current is None:
+        return None
+    plate = FieldPlate(
+        current_a=FIELD_A.of(figures), volts=FIELD_V.of(figures) or _supply_v(sheet.facts), ohm_20=FIELD_OHM.of(figures)
+    )
+    return judge_field(current, FIELD_U.of(sheet), FIELD_AT.of(sheet), plate, rules)
+
+
+def _supply_v(facts: Facts) -> float | None:
+    """Return the voltage of a field that lies across its supply: of shunt and compound motors the plate's [V]."""
+    return None if facts.construction == "separately excited" else facts.rated_v
+
+
+def field_found(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
+    """Return a field whose current is too low. Source: rule field.least"""
+    judged = field_judged(sheet, rules)
+    if judged is not None and judged.answer == "weak":
+        yield 0, FIELD_WEAK.saying(f"{judged.words}: no power under {rules['field.least']:.0%}")
+
+
+def field_lacks(sheet: Sheet, rules: MotorRules) -> str:
+    """Return why the field is not proven before power, empty where it is, or where it has none of its own."""
+    from norvash.core.sheet.done import last_work, overtaken
+
+    facts = sheet.facts
+    if not proves_field(facts):
+        return ""
+    leads, current = FIELD_LEADS.of(facts.figures), FIELD_I.given(sheet)
+    judged = field_judged(sheet, rules)
+    if current is not None and judged is not None:
+        if judged.answer == "not judged":
+            return judged.words
+        return (
+            ""
+            if current.at >= last_work(sheet)
+            else "field current was measured before the last work: measure it again"
+        )
+    if leads == "yes":
+        return "field current is not measured, armature without volts"
+    if any(f.given(sheet) is not None and not overtaken(f, sheet) for f in (COILS, FIELD_WHOLE)):
+        return ""
+    return "field is not measured: its current where its leads come out, else its resistance"
