@@ -64,10 +64,11 @@ class Shop:
     conn: Connection
     now: datetime = NOW - timedelta(weeks=60)
     acts: int = field(default=0)
+    person: str = "person-of-test"
 
     def act(self) -> Act:
         self.acts += 1
-        return Act(f"test-act-{self.acts:05d}", "person-of-test", self.now)
+        return Act(f"test-act-{self.acts:05d}", self.person, self.now)
 
     def later(self, **span: float) -> "Shop":
         self.now += timedelta(**span)

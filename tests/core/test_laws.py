@@ -24,21 +24,25 @@ from norvash.core.bearings.vibration import Stands, judge_vibration
 from norvash.core.brush.carbon import usable_carbon
 from norvash.core.brush.holders import FITS, gap_reason, side_fit
 from norvash.core.brush.loading import judge_spring, pressure_kpa
+from norvash.core.brush.springs import SpringsHeld, judge_springs
 from norvash.core.commutator.armature import Armature
 from norvash.core.commutator.bar_testing import Taken, judge_bar_test
 from norvash.core.commutator.run_out import Turned, judge_run_out, run_out_grade
 from norvash.core.commutator.tools import TURNED
 from norvash.core.rules.book import CLASSES, GEARED, MotorRules
 from norvash.core.rules.catalogue import shipped
+from norvash.core.sheet.stages.prove.run import judge_run
 from norvash.core.supply.battery import judge_battery
 from norvash.core.supply.cables import Laid, carried, terminal_by_drop, terminal_by_ohm
 from norvash.core.supply.settings import speed_ladder
 from norvash.core.verdict.grades import GRADES, grade_of
 from norvash.core.windings.circuits import CIRCUITS
 from norvash.core.windings.field_coils import CoilTest, judge_coils
+from norvash.core.windings.heat import HeatHeld, judge_heat
 from norvash.core.windings.insulation import MACHINES, EarthTest, judge_insulation
 from norvash.core.windings.polarization import judge_polarization
 from norvash.work.sums import work_out_typed
+from small_sheets import facts, sheet
 
 RULES = shipped()
 
@@ -167,6 +171,34 @@ def _coils(data: st.DataObject) -> Callable[[float], int]:
     return lambda off: _rank(judge_coils([10.0] * others + [10.0 * (1 + up * off)], 20, test, RULES).grade)
 
 
+def _of_run(field: str, **plate: float) -> Callable[[st.DataObject], Callable[[float], int]]:
+    """Return how grave a run is by one of its figures, of a motor drawn, loaded or not."""
+
+    def judge(data: st.DataObject) -> Callable[[float], int]:
+        construction = data.draw(st.sampled_from(["shunt", "compound", "separately excited", "permanent-magnet"]))
+        known = {k: v for k, v in plate.items() if data.draw(st.booleans())}
+        motor = facts("industrial", 4, construction=construction, rated_a=20.0, rated_rpm=1500.0, **known)
+        how = data.draw(st.sampled_from(["free", "load"]))
+        return lambda value: max(
+            (_rank(f.grade) for f in judge_run(sheet(motor, run_how=how, bump="right", **{field: value}), RULES).found),
+            default=0,
+        )
+
+    return judge
+
+
+def _heat(data: st.DataObject) -> Callable[[float], int]:
+    held = HeatHeld(insulation_class=data.draw(st.sampled_from(["", "A", "F", "H"])))
+    air, by = data.draw(st.none() | st.floats(-10, 40)), data.draw(st.sampled_from(["resistance", "thermometer"]))
+    return lambda warm: _rank(judge_heat(warm, air, held, by, RULES).grade)  # type: ignore[arg-type]
+
+
+def _weak_in_set(data: st.DataObject) -> Callable[[float], int]:
+    others = data.draw(st.lists(st.floats(3, 9), min_size=1, max_size=5))
+    held = data.draw(st.sampled_from([SpringsHeld(), SpringsHeld(nominal_n=6.0)]))
+    return lambda force: _rank(judge_springs({0: force, **dict(enumerate(others, start=1))}, held, RULES)[0].grade)
+
+
 def _ladder(data: st.DataObject) -> Callable[[float], int]:
     up = data.draw(st.sampled_from([-1, 1]))
     return lambda off: int(bool(speed_ladder(100, (45, 62 * (1 + up * off), 100), (0.45, 0.62, 1.0), RULES).bad_steps))
@@ -201,7 +233,11 @@ LAWS: dict[str, Law] = {
     "cable": Law(0, 2000, _cable),
     "terminal drop": Law(0, 2, lambda _: lambda v: int(not terminal_by_drop(v, RULES).right)),
     "spring": Law(0, 0.95, _spring),
-    "coils": Law(0, 0.5, _coils),
+    "a weak spring of a set": Law(6, 0, _weak_in_set),
+    "coils": Law(0, 0.99, _coils),
+    "heat": Law(20, 280, _heat),
+    "speed of a run": Law(1500, 4000, _of_run("run_rpm", noload_rpm=1600.0, permitted_rpm=2000.0)),
+    "current of a run": Law(2, 80, _of_run("run_a", rated_w=4000.0, noload_a=3.0)),
     "speed setting": Law(0, 0.9, _ladder),
     "loose in its box": Law(0.1, 3, _box),
     "tight in its box": Law(0.1, -3, _box),

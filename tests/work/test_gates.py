@@ -1,17 +1,14 @@
 """Gates that read figures, and runs that are judged: what holds them, what is refused, what they find."""
 
-from dataclasses import dataclass
-from typing import Any
-
 import pytest
 
+from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.motor.figure_fields import PROTECTION
-from norvash.core.sheet.gates import GATES, POWER, SAFE, SERVICE, usual_method
+from norvash.core.sheet.gates import POWER
 from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.stages.close import LATCHED
-from norvash.core.sheet.stages.prove.run import judge_run
 from norvash.core.sheet.stages.prove.run_fields import SPARKS
 from norvash.errors import Conflict, InputError
 from norvash.store.motors import fetch_motor
@@ -20,56 +17,6 @@ from norvash.work.changing_figures import change_figures
 from norvash.work.loading import load
 from norvash.work.undoing import undo
 from run_cases import HELD, PERMITS, REFUSED, RUNS, figures_of, rows_of
-
-
-@dataclass
-class Work:
-    """A motor of a class with an open sheet, made safe and measured."""
-
-    shop: Shop
-    bench: Bench
-
-    def put(self, rows: str = "") -> "Work":
-        for row in rows_of(rows):
-            self.bench.put(*row)
-        return self
-
-    def safe(self) -> "Work":
-        context = load(self.shop.conn, self.bench.motor)
-        for step in SAFE.steps(context.facts, context.rules):
-            self.bench.put(SAFE.step(step.id).id, "yes")
-        self.bench.put("safe.method", usual_method(context.facts))
-        return self
-
-    def serve(self) -> "Work":
-        for step in SERVICE.steps(self.bench.page.context.facts, self.bench.page.context.rules):
-            self.bench.put(SERVICE.step(step.id).id, "yes")
-        return self
-
-    def missing(self, gate: str) -> str:
-        return "; ".join(gate_now(GATES[gate], self.bench.page.visit).missing)
-
-    @property
-    def found(self) -> dict[str, str]:
-        """Return the findings of the run with what became of them."""
-        return {x.finding.id: x.state for x in self.bench.page.visit.lives if x.finding.part.id == "run"}
-
-    @property
-    def told(self) -> dict[str, Any]:
-        """Return the story of the visit as it was signed."""
-        return dict(self.bench.page.told or {})
-
-    @property
-    def said(self) -> str:
-        page = self.bench.page
-        return " ".join(s.words for s in judge_run(page.sheet, page.context.rules).said)
-
-
-def at_work(shop: Shop, motor_class: str, figures: str, lengths: str = "20.6 20.4") -> Work:
-    motor = shop.motor(motor_class=motor_class, figures=figures_of(figures))
-    work = Work(shop, Bench(shop, motor)).safe()
-    work.bench.measure(*lengths.split())
-    return work
 
 
 @pytest.mark.parametrize(("motor_class", "figures", "rows", "words"), HELD.values(), ids=HELD)

@@ -11,6 +11,7 @@ from norvash.core.sheet.fields_made import pick, tick
 from norvash.core.sheet.held import Held
 from norvash.core.sheet.part import COMPLAINT, PARTS, RUN
 from norvash.core.sheet.stage import Stage, Visit
+from norvash.core.sheet.stages.prove.run_fields import FIELDS
 from norvash.core.text.words import day_words
 from norvash.core.verdict.grades import WORDS
 
@@ -86,6 +87,7 @@ def _before_power(visit: Visit) -> Iterator[Held]:
     """Yield every part that is out of service. What is done is run to prove it, but for what is proven before any
     power: earth, insulation, bindings, the field, an armature that burns.
     """
+    running = any(field.places(visit.sheet) for field in FIELDS)
     for life in visit.lives:
         finding, done = life.finding, life.state == "done not proven"
         if not life.stands or finding.grade != "stop":
@@ -93,7 +95,7 @@ def _before_power(visit: Visit) -> Iterator[Held]:
         if done and finding.run_to_prove:
             continue
         words = f"{life.place}: {finding.words}{', done and not proven' if done else ''}"
-        yield Held(id=f"{finding.id}.{life.position}", words=words, of_run=finding.part is RUN)
+        yield Held(id=f"{finding.id}.{life.position}", words=words, of_run=running and finding.part is RUN)
 
 
 def _before_service(visit: Visit) -> Iterator[str]:

@@ -57,6 +57,7 @@ CONTOUR_FACES = Task(
     tools="paper or seating stone",
     steps=("fresh contour to the smaller radius", "vacuum after", "follow-up look soon"),
     schools=("school.face",),
+    caution="dust of carbon and stone: mask, vacuum, eye protection",
 )
 CLEAN_TRACK = Task(
     id="clean-track",
@@ -66,7 +67,10 @@ CLEAN_TRACK = Task(
     tools="as the site's school says",
     steps=("clean it with the least removal", "clean the slots after", "vacuum"),
     schools=("school.cleaning", "school.shiny"),
-    caution="gloves off near turning parts; no emery, no steel wool",
+    caution=(
+        "live copper bites: dead, or with an insulated holder; eye protection; gloves off near turning parts; no emery,"
+        " no steel wool"
+    ),
 )
 MAKE_BAR_TEST = Task(
     id="bar-test",
@@ -76,6 +80,7 @@ MAKE_BAR_TEST = Task(
     tools="current source, millivoltmeter",
     steps=("measure from bar to bar all round", "mark what is high or low"),
     looks=True,
+    caution="its points, and the copper under them, get hot; the winding kicks when the current is opened",
 )
 PLAN_CUT = Task(
     id="skim",
@@ -103,6 +108,7 @@ CHECK_NEUTRAL = Task(
     minutes=20,
     tools="millivoltmeter",
     steps=("neutral mark", "grade and pressure of the brushes", "load"),
+    caution="the field kicks when it is opened: a path across it first; the armature locked",
 )
 UNDERCUT_MICA = Task(
     id="undercut",
@@ -121,6 +127,7 @@ RENEW_ARMATURE = Task(
     tools="new or exchange armature",
     steps=("weigh repair against a new machine", "renew or send out"),
     schools=("school.repair",),
+    caution="polarity before power; over what one person lifts a hoist, at marked points only",
 )
 DRY_INSULATION = Task(
     id="insulation",
@@ -146,5 +153,5 @@ RENEW_BEARING = Task(
     tools="puller, press sleeve, micrometer",
     steps=("measure shaft and seat first", "press only on the ring with the tight fit", "check play and feel"),
     schools=("school.kit",),
-    caution="chips when it is pulled: eye protection",
+    caution="a warmed bearing burns at 110 °C: gloves; chips when it is pulled: eye protection",
 )

@@ -29,6 +29,7 @@ RENEW_SHAFT = Task(
     tools="dial gauge, vee blocks",
     steps=("measure the run-out on its seats", "renew it or send it out"),
     schools=("school.repair",),
+    caution="over what one person lifts a hoist, at marked points only",
 )
 RENEW_FAN = Task(
     id="fan",

@@ -19,6 +19,7 @@ JOIN_EARTH = Task(
     minutes=15,
     tools="ohmmeter, star washer",
     steps=("clean to metal", "join", "measure with the lead taken off"),
+    caution="isolated first, the plug in sight",
 )
 RENEW_CORD = Task(
     id="cord",
@@ -27,6 +28,7 @@ RENEW_CORD = Task(
     minutes=25,
     tools="cord and plug of the right kind, ohmmeter",
     steps=("three cores to an earthed plug, two to one without earth", "relieve the strain", "measure the earth again"),
+    caution="isolated first, the plug in sight",
 )
 
 

@@ -16,9 +16,25 @@ MEND_RUN = Task(
 )
 
 
-def _of_run(finding_id: str, words: str, grade: Grade, decision: str) -> Finding:
+FLASH_FIELD = Task(
+    id="flash-field",
+    what="Flash the field",
+    done="field flashed",
+    minutes=20,
+    tools="battery of at most field volts, rheostat, diode or resistor",
+    steps=(
+        "brushes lifted or armature parted, regulator off",
+        "right polarity, at most field volts, for a moment",
+        "turn the current down to nothing before the lead is taken off",
+        "drive it and read its volts again",
+    ),
+    caution="the field kicks when it is opened: a diode or resistor across it first",
+)
+
+
+def _of_run(finding_id: str, words: str, grade: Grade, decision: str, *tasks: Task) -> Finding:
     """Return a finding of the run: it is mended by what its figures speak for."""
-    return finding(finding_id, words, grade, decision, RUN, MEND_RUN)
+    return finding(finding_id, words, grade, decision, RUN, MEND_RUN, *tasks)
 
 
 FINDINGS = (
@@ -56,7 +72,11 @@ FINDINGS = (
     RUN_BASELINE := _of_run("run.baseline", "not as at its own baseline", "plan", "find what has changed since"),
     RUN_HOT := _of_run("run.hot", "hotter than allowed", "change", "look at load, cooling, bearings and brushes"),
     OUTPUT_DEAD := _of_run(
-        "output.dead", "no output", "change", "brushes, field circuit and direction first, then the residual field"
+        "output.dead",
+        "no output",
+        "change",
+        "brushes, field circuit and direction first, then the residual field",
+        FLASH_FIELD,
     ),
     OUTPUT_FLAT := _of_run(
         "output.flat", "its volts do not rise with speed", "change", "field circuit and brush contact first"

@@ -24,6 +24,7 @@ RENEW_COIL = Task(
     minutes=90,
     tools="new coil, ohmmeter",
     steps=("compare all coils", "renew the odd one"),
+    caution="polarity before power; the winding kicks when its circuit is opened",
 )
 COOL_WINDING = Task(
     id="cool",
