@@ -53,7 +53,7 @@ OWN = {
 }
 SECOND = {"tap-v": "1.5"}
 # What is entered before power, so that the gate opens.
-FIRST = ("run-where", "parted-", "insulation-", "earth-ohm", "field-ohm")
+FIRST = ("run-where", "parted-", "insulation-", "earth-ohm", "field-ohm", "withstand-after")
 
 
 def everything(context: Context) -> Iterator[tuple[str, str, int]]:

@@ -218,6 +218,7 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
         expect_all_kept(page)
     page.goto(page.url.replace("/windings", "/prove"))
     stage(page, "Prove")
+    hit(page, "in its machine, with its own fan")
     do_all_steps(page)
     hit(page, "without load")
     expect(main(page)).to_contain_text("Passed, Ines Torvald")

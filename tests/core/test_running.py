@@ -1,5 +1,7 @@
 """Figures of the trade mended again: running, field, heat, insulation and earth, springs, output, line by line."""
 
+from dataclasses import replace
+from datetime import date
 from typing import Any
 
 import pytest
@@ -12,15 +14,20 @@ from norvash.core.running.excitation import FieldPlate, field_a, judge_field
 from norvash.core.running.speed import SpeedPlate, judge_unloaded, noload_rpm, permitted, unloaded_share
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.gates import POWER
+from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.noted import noted
+from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
 from norvash.core.sheet.stages.prove.run import judge_run
 from norvash.core.sheet.stages.windings.insulation import PARTED, circuits_of
+from norvash.core.sheet.stages.windings.withstand import refuse_withstand
+from norvash.core.sheet.typed import place_of, read_entry
 from norvash.core.windings.field_coils import OPEN_OHM, CoilTest, judge_coils
 from norvash.core.windings.heat import HeatHeld, judge_heat
 from norvash.core.windings.insulation import EarthTest, judge_insulation
+from norvash.core.windings.withstand import withstand_v
 from norvash.errors import InputError
-from small_sheets import facts, sheet
+from small_sheets import NOON, facts, sheet
 
 RULES = shipped()
 about = pytest.approx
@@ -310,10 +317,82 @@ def test_every_circuit_is_judged_for_itself() -> None:
     assert "armature" not in found["insulation.low"]
 
 
+def test_a_winding_is_held_to_its_volts_once() -> None:
+    cases = {
+        ("rewound", 48.0, 500.0): 596.0,
+        ("rewound", 48.0, 1000.0): 1500.0,
+        ("rewound", 440.0, 30000.0): 1880.0,
+        ("rewound", 110.0, 500.0): 1500.0,
+        ("partly", 440.0, 30000.0): 1410.0,
+        ("overhauled", 440.0, None): 1000.0,
+        ("overhauled", 750.0, None): 1125.0,
+        ("overhauled", 100.0, None): 1000.0,
+        ("overhauled", 99.0, None): 500.0,
+    }
+    assert {k: withstand_v(v, w, after, RULES) for k in cases for after, v, w in [k]} == cases  # type: ignore[arg-type]
+    made = sheet(DRIVE, withstand_after=("rewound",), withstand_v=(1500.0,), withstand=("broke",))
+    assert [(f.id, f.grade) for _, f in noted(made, RULES)] == [("withstand.broke", "stop")]
+    assert "armature alone broke down in the withstand test at 1500 V" in noted(made, RULES)[0][1].words
+    for place, volts, words in ((1, 1501.0, "is held to 1500 V"), (2, 100.0, "what was done to it")):
+        with pytest.raises(InputError, match=words):
+            refuse_withstand(made, place, volts, RULES)
+    then = Earlier(3, Given(id="w", typed="1000 V", word="", number=1000.0, person="Ines", at=NOON))
+    again = replace(sheet(DRIVE, withstand_after=("overhauled",)), earlier={("withstand-v", 1): then})
+    with pytest.raises(InputError, match="1000 V on sheet 3: once"):
+        refuse_withstand(again, 1, 1000.0, RULES)
+
+
+# What cannot be, typed in the new fields and figures.
+BAD = [
+    ("field-a", 0, "-1"),
+    ("field-a", 0, "lots"),
+    ("field-a", 0, "1e999"),
+    ("insulation-mohm", 1, "-4"),
+    ("insulation-mohm", 9, "4"),
+    ("winding-c", 0, "900"),
+    ("winding-c", 0, "4 mm"),
+    ("coils-step", 0, "-0.1"),
+    ("withstand-v", 0, "nan"),
+    ("force", 1, "-3 N"),
+    ("run-where", 0, "somewhere"),
+    ("field-ohm", 0, "12 °C"),
+]
+
+
+@pytest.mark.parametrize(("field_id", "place", "text"), BAD)
+def test_what_cannot_be_is_refused_at_its_place(field_id: str, place: int, text: str) -> None:
+    field = field_of(field_id)
+    assert field is not None
+
+    def enter() -> None:
+        place_of(field, place, DRIVE)
+        read_entry(field, text, {}, facts=DRIVE, rules=RULES, today=date(2026, 3, 1))
+
+    with pytest.raises(InputError):
+        enter()
+
+
+def test_other_units_are_read_and_no_pressure_is_a_reading() -> None:
+    typed = {"field-a": "950 mA", "insulation-mohm": "3 GΩ", "winding-c": "100 °C", "force": "0", "field-ohm": "OL"}
+    read = {}
+    for name, text in typed.items():
+        field = field_of(name)
+        assert field is not None
+        read[name] = read_entry(field, text, {}, facts=DRIVE, rules=RULES, today=date(2026, 3, 1)).number
+    assert read == {
+        "field-a": about(0.95),
+        "insulation-mohm": 3000,
+        "winding-c": about(100),
+        "force": 0,
+        "field-ohm": OPEN_OHM,
+    }
+
+
 def test_figures_of_a_motor_that_contradict_each_other_are_refused() -> None:
     for figures, field in (
         ({"rated_rpm": 1500.0, "permitted_rpm": 1400.0}, "permitted_rpm"),
         ({"field_v": 220.0, "field_ohm": 180.0, "field_a": 2.5}, "field_a"),
+        ({"construction": "separately excited", "excitation": "self-excited"}, "excitation"),
     ):
         with pytest.raises(InputError) as refused:
             check_together(facts("industrial", 4, **figures).figures)

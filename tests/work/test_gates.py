@@ -167,6 +167,8 @@ def test_a_permit_asks_how_it_turns_where_that_can_hurt(
 ) -> None:
     bench = Bench(shop, shop.motor(motor_class=motor_class, figures=figures_of(figures)))
     more = {field: text for field, text, _ in rows_of(with_it)}
+    if "run-where" in more:
+        bench.put("run-where", more.pop("run-where"))
     asked = {"who": "Ines", "barriers": "rope", "minutes": "10", **more}
     if says:
         with pytest.raises(InputError) as refused:

@@ -8,8 +8,10 @@ from norvash.core.motor.figure_fields import (
     COMMUTATOR_D_MIN_MM,
     COMMUTATOR_D_MM,
     COMMUTATOR_NOW_MM,
+    CONSTRUCTION,
     DEPTH_LIMIT_MM,
     DEPTH_NEW_MM,
+    EXCITATION,
     FIELD_A,
     FIELD_OHM,
     FIELD_V,
@@ -137,7 +139,11 @@ def check_together(figures: Figures) -> None:
 
 
 def _check_running(figures: Figures) -> None:
-    """Refuse a permitted speed under the plate's, and a field current that its volts and resistance cannot give."""
+    """Refuse a permitted speed under the plate's, a field that excites itself and is fed apart, and a field current
+    that its volts and resistance cannot give.
+    """
+    if CONSTRUCTION.stated(figures) == "separately excited" and EXCITATION.of(figures) == "self-excited":
+        raise InputError("Separately excited and self-excited contradict each other.", "Say which it is.", "excitation")
     rated, most = RATED_RPM.stated(figures), PERMITTED_RPM.stated(figures)
     if rated is not None and most is not None and under(most, rated):
         raise InputError(

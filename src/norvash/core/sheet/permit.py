@@ -50,6 +50,13 @@ def _turning(more: Mapping[str, str], facts: Facts, rules: MotorRules) -> tuple[
         raise InputError(
             "Without load this motor runs away.", "Say whether it turns, and whether with its load.", "turns"
         )
+    unsaid = facts.idles and facts.asked_where and not facts.stands
+    if turns == "free" and unsaid:
+        raise InputError(
+            "Nobody has said where it runs.",
+            "Say first: in its machine, or bare. Bare it runs away without load.",
+            "turns",
+        )
     typed = more.get("volts", "").strip()
     if not typed and not (facts.runs_away and turns == "free"):
         return turns, None

@@ -16,6 +16,7 @@ from norvash.core.sheet.stages.drive.bearings import BEARING_GREASED
 from norvash.core.sheet.stages.drive.says import bearing_at
 from norvash.core.sheet.stages.prove.refused import refuse_run
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
+from norvash.core.sheet.stages.windings.withstand import WITHSTAND_V, refuse_withstand
 from norvash.core.sheet.whole_look import looked_at_whole
 from norvash.core.verdict.grades import GRADES
 from norvash.errors import InputError
@@ -31,6 +32,8 @@ def refuse(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, 
     if field in OVERRULED.values() and asked.word:
         _overrule(field, asked.word, told)
     refuse_run(field, place, word=asked.word, number=asked.number, sheet=sheet, rules=rules)
+    if field is WITHSTAND_V and asked.number is not None:
+        refuse_withstand(sheet, place, asked.number, rules)
     if field in (NOLOAD_RPM, NOLOAD_A) and asked.number is not None and sheet.facts.asked_where:
         _said_where(sheet)
     if field is BEARING_GREASED and asked.word == "grease":

@@ -130,8 +130,9 @@ def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, object]:
                 "words": x.finding.words,
                 "stage": x.finding.grade,
                 "state": x.state,
-                "put_off_to": x.put_off.who if x.put_off is not None else None,
+                "put_off_to": x.put_off.who if x.put_off is not None and x.waits_for is None else None,
                 "due_on": x.put_off.day if x.put_off is not None else None,
+                "waits_for": x.waits_for.part if x.waits_for is not None else None,
             }
             for x in found.lives
         ],

@@ -37,6 +37,7 @@ from norvash.core.sheet.stages.windings.measured import (
     index_now,
     slots_on_growler,
 )
+from norvash.core.sheet.stages.windings.withstand import withstand_found
 from norvash.core.text.words import listed
 from norvash.core.verdict.grades import GRADES
 from norvash.core.windings.circuits import CIRCUITS
@@ -59,6 +60,7 @@ def findings(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
 
 def _measured(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
     yield from _of_insulation(sheet, rules)
+    yield from withstand_found(sheet)
     for coils, of in ((coils_now(sheet, rules), "field coils"), (field_now(sheet, rules), "field")):
         if coils is not None:
             yield from _coils(coils, of)

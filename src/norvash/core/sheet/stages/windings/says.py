@@ -16,6 +16,7 @@ from norvash.core.sheet.stages.windings.measured import (
     index_now,
     slots_on_growler,
 )
+from norvash.core.sheet.stages.windings.withstand import withstand_said
 from norvash.core.windings.circuits import CIRCUITS
 from norvash.core.windings.insulation import DRYING, MACHINES, Way, volts_to_test_with
 
@@ -38,6 +39,7 @@ def windings_say(sheet: Sheet, rules: MotorRules) -> list[Said]:
         if not found.passes:
             says.append(Said(DRYING))
     says += _indexes(sheet, rules)
+    says += withstand_said(sheet, rules)
     for coils, of in ((coils_now(sheet, rules), "Field coils"), (field_now(sheet, rules), "The field")):
         if coils is not None:
             right = None if coils.of("not judged") and not coils.off else not coils.off

@@ -11,7 +11,7 @@ from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
-from norvash.core.sheet.stages.windings import coils, insulation, seen
+from norvash.core.sheet.stages.windings import coils, insulation, seen, withstand
 from norvash.core.sheet.stages.windings.insulation import (
     INSULATION_10,
     INSULATION_AGAIN,
@@ -56,10 +56,10 @@ STAGE = Stage(
     id="windings",
     name="windings",
     words="Windings",
-    fields=(*insulation.FIELDS, *coils.FIELDS),
+    fields=(*insulation.FIELDS, *withstand.FIELDS, *coils.FIELDS),
     signs=ON_WINDINGS,
     looked=seen.LOOKED,
-    findings=(*insulation.FINDINGS, *coils.FINDINGS),
+    findings=(*insulation.FINDINGS, *withstand.FINDINGS, *coils.FINDINGS),
     parts=(WINDINGS,),
     inside=True,
     judge=_judge,
