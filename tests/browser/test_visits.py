@@ -55,7 +55,14 @@ def winch(shop: Shop) -> str:
     motor = shop.motor(
         tag="W-09",
         name="Trap winch",
-        figures={"speed_taps": "0.5; 0.75; 1", "rated_v": "220", "force_nominal_n": "9", "construction": "shunt"},
+        figures={
+            "speed_taps": "0.5; 0.75; 1",
+            "rated_v": "220",
+            "rated_a": "24",
+            "rated_rpm": "1440",
+            "force_nominal_n": "9",
+            "construction": "shunt",
+        },
     )
     shop.later(weeks=4).log(motor, "180")
     shop.measure(motor, "", "20.6", "20.9")
@@ -216,9 +223,12 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
         put(page, there, text)
         press(page, "Enter")
         expect_all_kept(page)
+    page.locator("summary", has_text="Field coils").press("Enter")
+    put(page, "Resistance of the whole field", "180")
+    press(page, "Enter")
+    expect_all_kept(page)
     page.goto(page.url.replace("/windings", "/prove"))
     stage(page, "Prove")
-    hit(page, "in its machine, with its own fan")
     do_all_steps(page)
     hit(page, "without load")
     expect(main(page)).to_contain_text("Passed, Ines Torvald")

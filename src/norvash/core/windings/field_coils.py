@@ -148,7 +148,7 @@ _SAID: dict[CoilState, str] = {
 def _words(states: Sequence[CoilState], off: Sequence[float], by: str) -> str:
     """Return what coils say in one sentence; of two unlike ones it is said that the lower is only the suspect."""
     if all(s == "good" for s in states):
-        return "the coils agree" if len(states) > 1 else f"as {by}"
+        return "the coils agree" if len(states) > 1 else f"as by {by}"
     said = []
     for state, words in _SAID.items():
         which = [n for n, s in enumerate(states, start=1) if s == state]

@@ -135,4 +135,4 @@ def field_lacks(sheet: Sheet, rules: MotorRules) -> str:
         return "field current is not measured, armature without volts"
     if any(f.given(sheet) is not None and not overtaken(f, sheet) for f in (COILS, FIELD_WHOLE)):
         return ""
-    return "field is not measured: its current where its leads come out, else its resistance"
+    return "field is not measured: its current where its leads come out, else its resistance, under Windings"
