@@ -190,6 +190,8 @@ def test_a_field_carries_four_fifths_of_its_current_before_the_armature_gets_vol
         "right at half its volts": (judge_field(1.2, 220, None, plate, RULES), "at these volts"),
         "weak by its resistance": (judge_field(0.8449, None, 60, warm, RULES), "resistance at 60 °C"),
         "right by it": (judge_field(0.845, None, 60, warm, RULES), "1.06 A"),
+        "right by what was measured": (judge_field(2.45, 440, None, FieldPlate(ohm_now=176), RULES), "98.0% of 2.5 A"),
+        "weak by it": (judge_field(1.9, 440, None, FieldPlate(ohm_now=176), RULES), "76.0%"),
         "not judged": (judge_field(1.0, None, None, FieldPlate(), RULES), "say its field's resistance"),
     }
     for name, (found, words) in cases.items():

@@ -61,6 +61,9 @@ STATES = {
     "nobody says where it runs": State("tool", TOOL, "PERMIT noload-rpm=12000 CLOSE", "", "Nobody has said where it runs"),
     "an open field coil among sound ones": State("industrial", DRIVE, "coils=10;10;999999;10", "windings.open-coil stop", "coil 3: open"),
     "a field coil half its fellows": State("industrial", DRIVE, "coils=10;10;5;10", "windings.short stop", "shorted turns"),
+    "power before it is opened over an open coil": State(
+        "industrial", DRIVE, "coils=10;10;OL;10 PERMIT noload-a=3 CLOSE", "windings.open-coil stop", "Power waits: field coils: coil 3: open"
+    ),
     "a field with too little current": State(
         "industrial", f"{DRIVE} field_leads=yes field_a=1.2", "PERMIT field-a=0.9 CLOSE", "field.weak stop", "75.0% of 1.2 A"
     ),

@@ -124,6 +124,33 @@ def test_what_was_measured_is_never_waived_nor_what_was_taken_back_and_not_read_
     assert work.missing("power") == ""
 
 
+# What is found, the work on it, and whether a run may prove it once that is done.
+RUN_TO_PROVE = {
+    "a cracked fan": ("seen.drive.fan=yes", "fan", True),
+    "loose poles": ("seen.windings.poles=yes", "poles", True),
+    "a lifted binding": ("seen.windings.binding=yes", "band", False),
+    "an earth fault": ("seen.windings.earth=yes", "insulation", False),
+    "an earthed plug on two cores": ("plug=odd", "cord", False),
+}
+
+
+@pytest.mark.parametrize(("rows", "task", "runs"), RUN_TO_PROVE.values(), ids=RUN_TO_PROVE)
+def test_a_stop_that_is_done_is_run_to_prove_it_but_for_earth_insulation_and_bindings(
+    shop: Shop, rows: str, task: str, *, runs: bool
+) -> None:
+    work = at_work(shop, "tool", "tool").put(rows)
+    work.bench.ready()
+    with pytest.raises(Conflict, match="Before power"):
+        work.bench.put("run-a", "2")
+    work.put(f"task.{task}=yes").bench.ready()
+    if runs:
+        work.bench.put("run-a", "2")
+        return
+    assert "done and not proven" in work.missing("power")
+    with pytest.raises(Conflict, match="not proven"):
+        work.bench.put("run-a", "2")
+
+
 def test_a_waiver_lapses_with_work(shop: Shop) -> None:
     work = at_work(shop, "tool", "tool")
     work.bench.see(1, "terminal.poor")

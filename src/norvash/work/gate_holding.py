@@ -8,6 +8,7 @@ from norvash.core.sheet.gate import GateNow
 from norvash.core.sheet.gates import GATES, POWER, SAFE, unfit
 from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.lives import lives
+from norvash.core.sheet.part import RUN
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.catalogue import field_of
@@ -31,6 +32,8 @@ def hold_entry(sheet: Sheet, field: Field, context: Context, now: datetime, *, t
         hold_waiver(sheet, field.id)
     elif field.needs == "permit":
         _hold_permit(sheet, now)
+        if any(f.part is RUN for f in field.tells):
+            _hold_turning(context)
     elif field.needs:
         hold_at_gate(sheet, field.needs, context, now)
 
@@ -100,6 +103,17 @@ def hold_waiver(sheet: Sheet, field_id: str) -> None:
                 "It stays on the sheet, and the sheet is signed with it.",
                 "value",
             )
+
+
+def _hold_turning(context: Context) -> None:
+    """Refuse to turn a motor under power, before it is opened too, while something stops it.
+
+    Raises: Conflict.
+    """
+    standing = (x.finding for x in lives(context.state.told) if x.stands and x.finding.part is not RUN)
+    stop = next((f for f in standing if f.grade == "stop"), None)
+    if stop is not None:
+        raise Conflict(f"Power waits: {stop.words}.", f"{stop.decision[0].upper()}{stop.decision[1:]}.", "value")
 
 
 def _hold_unfit(context: Context) -> None:

@@ -13,12 +13,13 @@ OWN_FIELD = ("shunt", "compound", "separately excited")
 @dataclass(frozen=True, slots=True, kw_only=True)
 class FieldPlate:
     """What says how much current a field carries: its current on the plate [A], its voltage [V], its resistance at
-    20 °C [Ω]; None where nobody states it.
+    20 °C, or as it was measured just now [Ω]; None where nobody states it.
     """
 
     current_a: float | None = None
     volts: float | None = None
     ohm_20: float | None = None
+    ohm_now: float | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -46,7 +47,8 @@ def field_a(volts: float, ohm_20: float, temperature_c: float, rules: MotorRules
 def judge_field(
     current_a: float, volts: float | None, temperature_c: float | None, plate: FieldPlate, rules: MotorRules
 ) -> FieldJudged:
-    """Return a field's current against the plate's, else against volts over resistance at its temperature.
+    """Return a field's current against the plate's, else against volts over resistance at its temperature, as stated or
+    as it was measured.
 
     The plate's current holds at the plate's volts; at others it goes in proportion. Units: [A], volts at the field [V],
     None for the plate's, [°C], None for 20. Source: rules field.least, field.coefficient
@@ -59,6 +61,8 @@ def judge_field(
     elif plate.ohm_20 is not None and at_v is not None:
         warm = 20.0 if temperature_c is None else temperature_c
         expected, by = field_a(at_v, plate.ohm_20, warm, rules), f"by {at_v:g} V and its resistance at {warm:g} °C"
+    elif plate.ohm_now and at_v is not None:
+        expected, by = at_v / plate.ohm_now, f"by {at_v:g} V and its resistance of {plate.ohm_now:g} Ω"
     if not expected:
         lacks = "its field's resistance and voltage, or the field current of its plate"
         return FieldJudged(None, None, "not judged", f"field current {current_a:g} A, not judged: say {lacks}")

@@ -9,7 +9,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import BRUSHES, LOOK
 from norvash.core.text.words import day_words
-from norvash.core.verdict.grades import GRADES, Grade
+from norvash.core.verdict.grades import GRADES, Grade, word_of
 
 NOW_WORD = "Change or measure now"
 
@@ -96,18 +96,19 @@ def by_look(look_on: date | None) -> tuple[Rise, ...]:
 
 
 def by_lives(lives: Iterable[Life]) -> tuple[Rise, ...]:
-    """Return when what was put off raises its part: from its day on it is one graver, at most change."""
+    """Return when what was put off raises its part: from its day on it is one graver, a change is a stop."""
     made = []
     for life in lives:
         if life.due_on is not None and life.grade_due != life.finding.grade:
             who = life.put_off.who if life.put_off is not None else ""
+            stops = life.grade_due == "stop"
             made.append(
                 Rise(
                     on=life.due_on,
                     grade=life.grade_due,
                     part=life.finding.part.id,
-                    word="Mend now",
-                    act="Mend it at this visit.",
+                    word=word_of("stop", carbon=False) if stops else "Mend now",
+                    act="Take it out of service until it is mended." if stops else "Mend it at this visit.",
                     why=f"{life.place}: {life.finding.words}; put off to {day_words(life.due_on)}, {who}.",
                 )
             )

@@ -97,7 +97,10 @@ def field_judged(sheet: Sheet, rules: MotorRules) -> FieldJudged | None:
     if current is None:
         return None
     plate = FieldPlate(
-        current_a=FIELD_A.of(figures), volts=FIELD_V.of(figures) or _supply_v(sheet.facts), ohm_20=FIELD_OHM.of(figures)
+        current_a=FIELD_A.of(figures),
+        volts=FIELD_V.of(figures) or _supply_v(sheet.facts),
+        ohm_20=FIELD_OHM.of(figures),
+        ohm_now=FIELD_WHOLE.of(sheet),
     )
     return judge_field(current, FIELD_U.of(sheet), FIELD_AT.of(sheet), plate, rules)
 

@@ -140,8 +140,8 @@ def _is_starter(facts: Facts) -> bool:
 
 
 def _turns_something(facts: Facts) -> bool:
-    """Tell whether what it turns can hurt while it is proven: of what is no starter and no hand tool."""
-    return facts.motor_class in ("industrial", "traction", "appliance")
+    """Tell whether what it turns can hurt while it is proven; of a hand tool blade and bit are off already."""
+    return facts.motor_class not in ("tool", "generator")
 
 
 def _idles(facts: Facts) -> bool:
