@@ -151,7 +151,8 @@ def _grouped(shown: SheetPage, fields: Iterable[Field], places: tuple[int, ...])
         at = [entry(shown, field, place, _label(shown, field, place)) for place in _places(shown, field, places)]
         for found in _standing(shown, at):
             made.setdefault(_group_of(field, found.place), []).append(found)
-    return [Group(words, entries) for words, entries in made.items()]
+    groups = [Group(words, entries) for words, entries in made.items()]
+    return [Group(g.words, sorted(g.entries, key=lambda e: e.place)) if g.apart else g for g in groups]
 
 
 def _places(shown: SheetPage, field: Field, places: Iterable[int]) -> Iterable[int]:
