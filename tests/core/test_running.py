@@ -331,7 +331,7 @@ def test_a_winding_is_held_to_its_volts_once() -> None:
         ("overhauled", 100.0, None): 1000.0,
         ("overhauled", 99.0, None): 500.0,
     }
-    assert {k: withstand_v(v, w, after, RULES) for k in cases for after, v, w in [k]} == cases  # type: ignore[arg-type]
+    assert {k: withstand_v(v, w, after, RULES) for k in cases for after, v, w in [k]} == cases
     made = sheet(DRIVE, withstand_after=("rewound",), withstand_v=(1500.0,), withstand=("broke",))
     assert [(f.id, f.grade) for _, f in noted(made, RULES)] == [("withstand.broke", "stop")]
     assert "armature alone broke down in the withstand test at 1500 V" in noted(made, RULES)[0][1].words

@@ -90,6 +90,8 @@ class Field:
 
     def places(self, sheet: Sheet) -> tuple[int, ...]:
         """Return the places at which it was entered, in order."""
+        if self.id not in sheet.said:
+            return ()
         return tuple(sorted(p for f, p in sheet.entries if f == self.id and self.given(sheet, p)))
 
     def earlier(self, sheet: Sheet, place: int = 0) -> Earlier | None:
