@@ -98,7 +98,7 @@ def test_special_records(house: Connection) -> None:
         "Brush worn to its limit; set renewed; springs renewed as a set; runs as it"
     )
     told = {f["finding"]: f["state"] for f in proven["told"]["findings"]}  # type: ignore[index]
-    assert told == dict.fromkeys(("set.worn", "face.burnt", "spring.off"), "proven")
+    assert told == dict.fromkeys(("set.worn", "face.burnt", "spring.far-off"), "proven")
     earth = shown(house, "A-10")
     assert [(x.finding.id, x.state) for x in earth.found.lives] == [("earth.open", "done not proven")]
     mill = shown(house, "A-11")

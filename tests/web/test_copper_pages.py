@@ -144,7 +144,7 @@ def test_windings_and_drive_say_what_follows(client: TestClient, sheet: str) -> 
         "Protective earth",
     ):
         assert words in text
-    assert "slots 4 and 7 answer on the growler</a></li>" in client.get(f"/sheets/{sheet}/prove").text
+    assert "slots 4 and 7 answer on the growler</a>" in client.get(f"/sheets/{sheet}/prove").text
     drawn = client.get(f"/sheets/{sheet}/bar-map").text
     assert "slot 4 answers on the growler" in drawn
     assert "brackets: slots that answer" in client.get(f"/sheets/{sheet}/commutator").text.lower()

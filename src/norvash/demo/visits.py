@@ -67,7 +67,7 @@ def set_renewed(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("complaint", "weak under load, crackles").put("urgency", "today")
     visit.put("sign.weak", "yes").put("sign.crackles", "yes").put("sign.onset", "gradual").gate(SAFE)
     visit.put("state", "opened").measure(lengths, sure=True).see(1, "face.burnt")
-    visit.put("force", "3.1", 1).put("force", "3.9", 2)
+    visit.put("force", "1.5", 1).put("force", "3.9", 2)
     visit.put("sound.commutator", "yes").put("sound.windings", "yes").put("sound.drive", "yes").looked()
     for life in visit.lives:
         visit.put(f"decide.{life.finding.id}", "now", life.position)

@@ -138,54 +138,19 @@ def _commutator(plate: EndPlate, radius: float) -> Element:
 def _brush(plate: EndPlate, brush: EndBrush, sideways: float, radius: float, px_per_mm: float) -> Element:
     """Return one brush pointing up from the commutator, turned to its angle."""
     t, left = plate.thickness_mm, sideways - plate.thickness_mm / 2
-    parts = [
-        el(
-            "rect",
-            "gone",
-            x=left,
-            y=-(radius + plate.new_mm),
-            width=t,
-            height=plate.new_mm,
-            vector_effect="non-scaling-stroke",
-        )
-    ]
+    parts = [el("rect", "gone even", x=left, y=-(radius + plate.new_mm), width=t, height=plate.new_mm)]
     if brush.length_mm is not None:
         ink = "carbon-chosen" if brush.chosen else "carbon" if brush.in_round else "carbon-old"
         parts.append(el("rect", ink, x=left, y=-(radius + brush.length_mm), width=t, height=brush.length_mm))
     elif brush.chosen:
-        parts.append(
-            el(
-                "rect",
-                "box chosen",
-                x=left,
-                y=-(radius + plate.new_mm),
-                width=t,
-                height=plate.new_mm,
-                vector_effect="non-scaling-stroke",
-            )
-        )
+        parts.append(el("rect", "box chosen even", x=left, y=-(radius + plate.new_mm), width=t, height=plate.new_mm))
     mark_y = -(radius + plate.limit_mm)
     over = 4 / px_per_mm
-    parts.append(
-        el(
-            "path",
-            "copper-line",
-            d=f"M{left - over:.2f} {mark_y:.2f}H{left + t + over:.2f}",
-            vector_effect="non-scaling-stroke",
-        )
-    )
+    parts.append(el("path", "copper-line even", d=f"M{left - over:.5g} {mark_y:.5g}H{left + t + over:.5g}"))
     if brush.href:
         grow = max(0.0, (44 / px_per_mm - t) / 2)
         parts.append(
-            el(
-                "rect",
-                "touch",
-                x=left - grow,
-                y=-(radius + plate.new_mm),
-                width=t + 2 * grow,
-                height=plate.new_mm,
-                fill="transparent",
-            )
+            el("rect", "touch", x=left - grow, y=-(radius + plate.new_mm), width=t + 2 * grow, height=plate.new_mm)
         )
     turn = f"rotate({brush.plan.angle_deg:g})"
     if not brush.href:

@@ -61,7 +61,9 @@ def _scene(*parts: Element, spring: bool = True, box: bool = True) -> list[Eleme
     """Return the brush as it stands in its box on the copper, and what is seen there."""
     if spring and box:
         return [_use("scene"), *parts]
-    return [_use("copper"), *(_box() if box else []), _use("brush"), *([_use("spring")] if spring else []), *parts]
+    if box:
+        return [_use("held"), *parts]
+    return [_use("copper"), _use("brush"), *([_use("spring")] if spring else []), *parts]
 
 
 def _dots(ink: str, *places: tuple[float, float], r: float = 1.8) -> list[Element]:
@@ -223,9 +225,10 @@ _MAKERS: dict[str, Callable[[], list[Element]]] = {
 @cache
 def scenery() -> Element:
     """Return what the pictures have in common, for a page to hold once."""
-    common = {"copper": _copper_drawn(), "box": [_box_drawn()], "brush": [_carbon()], "spring": [_spring()]}
+    common = {"copper": _copper_drawn(), "box": [_box_drawn()], "brush": [_carbon()]}
     face = [el("rect", "carbon", x=22.0, y=14.0, width=64.0, height=56.0)]
-    common["scene"] = [_use(name) for name in common]
+    common["held"] = [_use(name) for name in common]
+    common |= {"spring": [_spring()], "scene": [_use("held"), _use("spring")]}
     return el(
         "defs",
         children=[el("g", children=drawn, id=f"see-{name}") for name, drawn in (common | {"face": face}).items()],

@@ -42,6 +42,9 @@ INKS: dict[str, dict[str, str]] = {
     "carbon": {"fill": "@carbon"},
     "carbon-old": {"fill": "@carbon-old"},
     "carbon-chosen": {"fill": "@copper-deep"},
+    # A line as thick on a turned and scaled part as elsewhere; a place to tap that is larger than what is drawn there.
+    "even": {"vector-effect": "non-scaling-stroke"},
+    "touch": {"fill": "transparent"},
     "gone": _LINE | {"stroke": "@edge", "stroke-dasharray": "3 3"},
     "hatch": _LINE | {"stroke": "@paper", "stroke-width": "3.4"},
     "hatch-ground": {"fill": "@carbon"},

@@ -91,14 +91,18 @@ def _defined(*elements: Element) -> Markup:
     return Markup('<svg class="defs" width="0" height="0" aria-hidden="true">{}</svg>').format(drawn)
 
 
+# The end of a line before or after a tag that no line of text runs through says nothing.
+_BLOCK = "</?(?:div|p|li|ul|ol|section|form|fieldset|table|thead|tbody|tr|td|th|h[1-6]|dl|dt|dd|nav|details|option)"
+_AT_BLOCK = re.compile(rf"(?<=[\s>}}\x1f])({_BLOCK}(?:\s[^<>]*)?>)\n|(?:(?<=>)\n|\x1f)(?={_BLOCK}[\s>])")
+
+
 class _Unindented(Extension):
     """Leaves out what a template is indented by: it is there for who reads it, and would be a third of a page."""
 
     def preprocess(self, source: str, name: str | None, filename: str | None = None) -> str:  # noqa: ARG002
         """Return a template without it; after a statement one blank stays, for the line's end there is not sent."""
-        return re.sub(r"(?m)^[ \t]+", "", re.sub(r"(?<=%\}\n)[ \t]+(?=\S)(?!\{[%#])", "\x1f", source)).replace(
-            "\x1f", " "
-        )
+        plain = re.sub(r"(?m)^[ \t]+", "", re.sub(r"(?<=%\}\n)[ \t]+(?=\S)(?!\{[%#])", "\x1f", source))
+        return _AT_BLOCK.sub(r"\1", plain).replace("\x1f", " ")
 
 
 def _environment() -> Environment:
@@ -110,7 +114,7 @@ def _environment() -> Environment:
         trim_blocks=True,
         lstrip_blocks=True,
         auto_reload=False,
-        bytecode_cache=FileSystemBytecodeCache(pattern="norvash-one-blank-after-it-%s.cache"),
+        bytecode_cache=FileSystemBytecodeCache(pattern="norvash-no-blank-at-blocks-%s.cache"),
     )
     env.globals |= {
         "areas": AREAS,

@@ -123,7 +123,7 @@ def sheet_view(shown: SheetPage, brushes: BrushLines, at: int, size: float) -> D
             length_mm=x.reading.length_mm if x.reading else x.before.length_mm if x.before else None,
             in_round=x.reading is not None,
             word=x.word,
-            href=f"/sheets/{shown.row.id}/brushes?position={x.plan.number}",
+            href=f"brushes?position={x.plan.number}",
             chosen=x.plan.number == at,
         )
         for x in brushes.lines
