@@ -19,6 +19,11 @@ from norvash.work.signing import sign
 from norvash.work.undoing import undo
 
 
+def slip_of(answer: str) -> str:
+    """Return why something was mistyped, where it was."""
+    return "the wrong line" if answer == "mistyped" else ""
+
+
 class Bench:
     """One open sheet, written on in few words."""
 
@@ -41,19 +46,19 @@ class Bench:
             text=text,
             replaces=there.id if there else "",
             more=more,
-            seeing=Seeing(sight=sight, touched=sight == "left", answer=answer),
+            seeing=Seeing(sight=sight, touched=sight == "left", answer=answer, why=slip_of(answer)),
         )
 
     def measure(self, *values: str, sight: str = "", answer: str = "") -> None:
         for place, value in enumerate(values, start=1):
             if value:
-                seeing = Seeing(sight=sight, answer=answer)
+                seeing = Seeing(sight=sight, answer=answer, why=slip_of(answer))
                 act = self.shop.later(minutes=1).act()
                 record(self.shop.conn, act, self.id, position=place, text=value, seeing=seeing)
 
     def see(self, place: int, finding: str, *, gone: bool = False, answer: str = "") -> None:
         act = self.shop.later(minutes=1).act()
-        note(self.shop.conn, act, self.id, place, finding, gone=gone, answer=answer)
+        note(self.shop.conn, act, self.id, place, finding, gone=gone, answer=answer, why=slip_of(answer))
 
     def fit(self, *lengths: str, also: tuple[str, ...] = (), reason: str = "at its limit", part: str = "") -> None:
         act, typed = self.shop.later(minutes=1).act(), dict(enumerate(lengths, start=1))

@@ -52,12 +52,23 @@ class Unavailable(NorvashError):
 class NeedsAnswer(NorvashError):
     """The entry is possible in more than one way; the person is asked which one it is.
 
-    `choices` are (key, words) pairs and `likely` is the key to preselect.
+    `choices` are (key, words) pairs and `likely` is the key to preselect; `listed` is what an answer would end, and the
+    `mark` of that list goes back with the answer.
     """
 
     def __init__(
-        self, problem: str, remedy: str, field: str, choices: tuple[tuple[str, str], ...], likely: str
+        self,
+        problem: str,
+        remedy: str,
+        field: str,
+        choices: tuple[tuple[str, str], ...],
+        likely: str,
+        *,
+        listed: tuple[dict[str, object], ...] = (),
+        mark: str = "",
     ) -> None:
         super().__init__(problem, remedy, field)
         self.choices = choices
         self.likely = likely
+        self.listed = listed
+        self.mark = mark

@@ -54,6 +54,7 @@ def post(
         "value": value,
         "stage": stage,
         "replaces": replaces,
+        "slip_why": "the wrong line",
         "answer": says,
     }
     answer = client.post(f"/sheets/{sheet}/entries", data=typed)

@@ -9,6 +9,10 @@ from random import Random
 import pytest
 
 from conftest import Shop, readings_on
+from norvash.core.motor.in_force import figures_in_force
+from norvash.core.sheet.barring import bars
+from norvash.core.sheet.life import STANDING
+from norvash.core.sheet.moved import Explained
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT as BY_ID
 from norvash.core.verdict.grades import GRADES
 from norvash.errors import NorvashError
@@ -18,6 +22,9 @@ from norvash.work.acting import Act
 from norvash.work.bench import row_of
 from norvash.work.brushes_used import END_REASONS
 from norvash.work.changing_figures import change_figures
+from norvash.work.confirming import confirm
+from norvash.work.context import Context
+from norvash.work.loading import load
 from norvash.work.logging_use import log_use, take_back
 from norvash.work.measuring import note, record
 from norvash.work.motor_page import motor_page
@@ -25,16 +32,17 @@ from norvash.work.new_set import Fitting, fit_new_set
 from norvash.work.opening import open_sheet
 from norvash.work.policing import add_policy, end_policy
 from norvash.work.renewing import renew_brushes
+from norvash.work.ruling import clear_rule, set_rule
 from norvash.work.settling import settle_doubt, take_back_answer
 from norvash.work.settling_sight import settle_sight
 from norvash.work.sheets import enter
 from norvash.work.sighting import Seeing
 from norvash.work.signing import sign
-from norvash.work.standing import refresh
+from norvash.work.standing import catch_up, judge, refresh
 from norvash.work.undoing import undo
 
 STEPS = 60
-TABLES = ("act", "use_entry", "brush_set", "round", "reading", "finding", "motor_figure", "position")
+TABLES = ("act", "use_entry", "brush_set", "round", "reading", "finding", "motor_figure", "position", "moved")
 
 
 ENTRIES = (
@@ -97,6 +105,8 @@ class Hand:
                 self.renew,
                 self.reopen,
                 self.say,
+                self.ground,
+                self.ground,
             )
         )()
 
@@ -206,7 +216,8 @@ class Hand:
         replaces = there.id if there and self.random.random() < 0.9 else ""
         more = {"who": "Ines", "day": f"{self.shop.now + timedelta(days=30):%Y-%m-%d}", "why": "so"}
         sight, touched = self.random.choice(("", "found", "left")), self.random.choice((None, True, False))
-        seeing = Seeing(sight=sight, touched=touched, answer=self.random.choice(("", "mistyped", "again")))
+        answer = self.random.choice(("", "mistyped", "again"))
+        seeing = Seeing(sight=sight, touched=touched, answer=answer, why="the wrong line")
         return lambda act: enter(
             self.shop.conn,
             act,
@@ -238,7 +249,36 @@ class Hand:
             "limit_mm": self.random.choice(("8", "9", "30", "x")),
             "label_1": self.random.choice("AN"),
         }
-        return lambda act: change_figures(self.shop.conn, act, self.motor, typed, version)
+        said = self.explained()
+        return lambda act: change_figures(self.shop.conn, act, self.motor, typed, version, explained=said)
+
+    def explained(self) -> Explained:
+        answer = self.random.choice(("", "read", "read", "first", "ours"))
+        return Explained(
+            answer, self.random.choice(("its plate", "its plate", "")), self.random.choice(("", "", "old"))
+        )
+
+    def ground(self) -> Callable[[Act], str]:
+        """Change what it is judged on, put it back, or confirm such a change."""
+        conn, said, page = self.shop.conn, self.explained(), self.shop.page(self.motor)
+        what = self.random.choice(("figures", "rule", "back", "confirm"))
+        if what == "confirm" and page.rests:
+            change = self.random.choice(page.rests).change.id
+            return lambda act: confirm(conn, act, self.motor, change, said.source)
+        rule = self.random.choice(("earth.ohm", "insulation.never", "limit.share"))
+        if what == "rule":
+            text = self.random.choice(("5", "0.3", "0.01"))
+            return lambda act: set_rule(
+                conn, act, rule, scope="motor", scope_id="X-01", text=text, why="so", explained=said
+            )
+        if what == "back":
+            return lambda act: clear_rule(conn, act, rule, "motor", "X-01", explained=said)
+        own = page.context.stated.own_words
+        figures = ("limit_mm=4", "limit_mm=9", "rated_v=24", "rated_v=400", "bars=20", "bars=45")
+        changed = dict([self.random.choice(figures).split("=")])
+        return lambda act: change_figures(
+            conn, act, self.motor, {**own, **changed}, page.context.motor.version, explained=said
+        )
 
 
 def counts(shop: Shop) -> list[int]:
@@ -285,6 +325,43 @@ def check_record(shop: Shop, motor: str) -> None:
     assert all(len(h.words) > 5 for h in page.history)
 
 
+def signed_words(shop: Shop) -> dict[str, str]:
+    """Return what every signed sheet says."""
+    return dict(tuple(r) for r in shop.conn.execute("select id, signed_json from sheet where signed_at is not null"))
+
+
+def check_ground(shop: Shop, motor: str) -> None:
+    """What was to be changed or stopped and rests on an unconfirmed change bars a certificate, and is back on the
+    ground before that change; nothing that the shop decided for itself ends a stop.
+    """
+    context = load(shop.conn, motor)
+    page = shop.page(motor)
+    for x in page.found.lives:
+        if x.graver is None or not x.moves:
+            continue
+        ours = all(m.ours for m in x.moves) and not any(m.confirmed_by for m in x.moves)
+        assert not (ours and x.then is not None and x.graver.grade == "stop")
+        if x.graver.grade in ("change", "stop") and x.then is not None and not x.read_since:
+            assert bars(x)
+    there = {x.at: x for x in judge(put_back(context), shop.now.date()).found.lives} if context.grounds else {}
+    for x in page.found.lives:
+        if x.then is not None and x.then.now is not None and there:
+            assert there[x.at].state in (*STANDING, "dropped", "proven")
+            assert GRADES.index(there[x.at].finding.grade) >= GRADES.index(x.then.now.grade)
+
+
+def put_back(context: Context) -> Context:
+    """Return a motor on the ground before every change that nobody has confirmed."""
+    own = dict(context.stated.own)
+    for m in context.moved:
+        if m.kind == "figure":
+            own.pop(m.name, None)
+            own |= {m.name: m.before} if m.before is not None else {}
+    stated = figures_in_force(context.motor.motor_class, own, context.of_type)
+    made = context.with_figures(stated, context.positions)
+    return replace(made, rules=context.grounds[-1].rules, moved=())
+
+
 def check_lives(shop: Shop, motor: str) -> None:
     """Everything that was ever plan or graver is in exactly one state, and what stands raises the motor."""
     page = shop.page(motor)
@@ -316,6 +393,7 @@ def test_any_order_of_jobs_keeps_the_record_true(shop: Shop, seed: int) -> None:
     brushes = 4 if seed % 3 == 0 else 2
     motor = shop.motor(set_is_new=bool(seed % 2), figures=stated, brushes=str(brushes))
     hand, done, refused, ever = Hand(shop, motor, seed, brushes), 0, 0, set[tuple[int, str]]()
+    signed: dict[str, str] = {}
     for _ in range(STEPS):
         shop.later(days=hand.random.choice((0, 0, 1, 9)), minutes=hand.random.randrange(1, 300))
         job, act, before = hand.job(), shop.act(), counts(shop)
@@ -331,6 +409,7 @@ def test_any_order_of_jobs_keeps_the_record_true(shop: Shop, seed: int) -> None:
         assert after[0] == before[0] + 1
         assert job(replace(act, at=shop.later(minutes=1).now)) == result
         assert counts(shop) == after
+        catch_up(shop.conn, act.at.date())
         check_record(shop, motor)
         check_kept(shop, motor, act.at.date())
         listed, page = standings.find_motors(shop.conn, "X-01", "", 1, 0)[0], shop.page(motor)
@@ -338,6 +417,10 @@ def test_any_order_of_jobs_keeps_the_record_true(shop: Shop, seed: int) -> None:
         assert standing.sentence == page.said.sentence
         assert (row.grade, row.word) == (page.found.grade, page.said.word)
         check_lives(shop, motor)
+        check_ground(shop, motor)
+        now_signed = signed_words(shop)
+        assert {i: now_signed[i] for i in signed} == signed  # what was signed says the same for good
+        signed = now_signed
         ever |= {x.at for x in page.found.lives}
         assert [b["label"] for b in json.loads(standing.drawing_json)["brushes"]] == [
             p.label for p in page.context.state.positions

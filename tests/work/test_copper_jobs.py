@@ -10,6 +10,7 @@ from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.motor.figure_fields import HOLDER_GAP_MM, SUNK_MM
 from norvash.core.motor.figure_reading import track_d_mm
+from norvash.core.sheet.moved import Explained
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, rounds
@@ -316,7 +317,14 @@ def test_what_cannot_be_is_refused_with_the_reason(visit: Visit) -> None:
 
 def test_a_map_of_another_number_of_bars_is_said_and_breaks_nothing(visit: Visit, shop: Shop) -> None:
     visit.put("bar-map", "burnt 28")
-    change_figures(shop.conn, shop.later(minutes=1).act(), visit.motor, {**COPPER, "new_mm": "22", "bars": "25"}, 1)
+    change_figures(
+        shop.conn,
+        shop.later(minutes=1).act(),
+        visit.motor,
+        {**COPPER, "new_mm": "22", "bars": "25"},
+        1,
+        explained=Explained("read", "counted"),
+    )
     bench = copper_bench(shop.conn, visit.page)
     assert "no bar 28" in bench.now.trouble["bar-map"].problem
     assert bench.now.shown == {}

@@ -25,7 +25,7 @@ def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:
     doubted = record(shop.conn, shop.act(), round_id, position=2, text="23.1")
     settle_doubt(shop.conn, shop.act(), doubted, "right")
     note(shop.conn, shop.act(), round_id, 1, "brush.sticky")
-    note(shop.conn, shop.act(), round_id, 1, "brush.sticky", gone=True, answer="mistyped")
+    note(shop.conn, shop.act(), round_id, 1, "brush.sticky", gone=True, answer="mistyped", why="the wrong line")
     with transaction(shop.conn):
         people.add_person(shop.conn, people.Person("another-person", "Bram Aldous"), shop.now)
     sign(shop.conn, replace(shop.act(), person_id="another-person"), round_id, service=True)

@@ -236,7 +236,7 @@ def test_a_doubted_reading_is_kept_and_asked_about(shop: Shop) -> None:
     reading = record(shop.conn, shop.act(), round_id, position=1, text="21.6")
     assert "looks like new carbon" in readings_on(shop.conn, round_id)[1].doubt
     assert "doubtful" in shop.page(motor).said.flags
-    settle_doubt(shop.conn, shop.act(), reading, "mistyped")
+    settle_doubt(shop.conn, shop.act(), reading, "mistyped", "the wrong line")
     assert readings_on(shop.conn, round_id) == {}
     again = record(shop.conn, shop.act(), round_id, position=1, text="21.5")
     settle_doubt(shop.conn, shop.act(), again, "right")
@@ -260,7 +260,7 @@ def test_a_doubt_outlives_its_round_and_is_settled_later(shop: Shop) -> None:
     shop.measure(motor, "", "21.6", "20.2")
     found = shop.page(motor).found
     assert [(d.number, d.label) for d in found.doubts] == [(1, "A")]
-    settle_doubt(shop.conn, shop.act(), found.doubts[0].reading_id, "mistyped")
+    settle_doubt(shop.conn, shop.act(), found.doubts[0].reading_id, "mistyped", "the wrong line")
     after = shop.page(motor)
     assert (after.found.doubts, after.found.missing) == ((), ("A",))
     assert after.said.act == "Measure A to get a date."
@@ -297,7 +297,7 @@ def test_what_was_seen_raises_the_verdict_and_can_be_taken_back(shop: Shop) -> N
     assert len(shop.page(motor).found.conditions) == 1
     with pytest.raises(NeedsAnswer, match="slip of the pen"):
         note(shop.conn, shop.act(), round_id, 2, "lead.taut", gone=True)
-    note(shop.conn, shop.act(), round_id, 2, "lead.taut", gone=True, answer="mistyped")
+    note(shop.conn, shop.act(), round_id, 2, "lead.taut", gone=True, answer="mistyped", why="the wrong line")
     assert shop.page(motor).found.grade == "fit"
     with pytest.raises(InputError, match="not known"):
         note(shop.conn, shop.act(), round_id, 2, "lead.purple")

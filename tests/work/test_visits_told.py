@@ -250,8 +250,13 @@ def test_a_slip_of_the_pen_keeps_the_old_value_its_name_and_the_reason(visit: Vi
     visit.bench.undo()
     assert visit.bench.states == {(1, "gap.narrow"): "open"}
     visit.walk(("gap", "2", 1, {"answer": "mistyped"}))
-    signed = visit.proven().walk(("outcome", "service")).sign()
-    assert signed["told"]["slips"] == [{"place": "Brush A", "words": "holder gap too narrow"}]  # type: ignore[index]
+    visit.proven().walk(("outcome", "service"))
+    assert [h.words for h in visit.bench.page.holds if "withdrawn" in h.words]
+    visit.walk(("gap", "2.05", 1)).proven()  # its place is read once more
+    signed = visit.sign()
+    (slip,) = signed["told"]["slips"]  # type: ignore[index]
+    assert (slip["place"], slip["words"], slip["by"]) == ("Brush A", "holder gap too narrow", "Ines Torvald")
+    assert slip["why"] == "the wrong line"
     assert (told(signed), shop.page(visit.bench.motor).standing) == ({}, ())
 
 

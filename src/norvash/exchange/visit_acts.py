@@ -3,15 +3,20 @@
 from dataclasses import dataclass
 from functools import singledispatch
 
+from norvash.core.names.changed import name_now
+from norvash.core.rules.catalogue import SCHOOLS_BY_ID
 from norvash.core.sheet.done import done_tasks, sight_of
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.moved import Explained
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.exchange import visit_file as v
-from norvash.store import rounds, sheets
+from norvash.store import motors, rounds, sheets
 from norvash.store.database import Connection
 from norvash.work.acting import Act
+from norvash.work.changing_figures import ASKED, change_figures, state_figures
+from norvash.work.confirming import confirm, rests_on
 from norvash.work.loading import load
 from norvash.work.logging_use import log_use
 from norvash.work.measuring import note, record
@@ -19,10 +24,12 @@ from norvash.work.new_set import Fitting, fit_new_set
 from norvash.work.opening import make_whole, open_sheet
 from norvash.work.registering import NewMotor, add_motor
 from norvash.work.renewing import renew_brushes
+from norvash.work.ruling import clear_rule, set_rule, set_school
 from norvash.work.settling import settle_doubt
 from norvash.work.sheets import enter
 from norvash.work.sighting import Seeing
 from norvash.work.signing import add_to_signed, sign
+from norvash.work.standing import judge
 from norvash.work.stating import SinceTyped
 
 
@@ -116,11 +123,11 @@ def _seeing(field: Field, entry: v.Enter, at: At) -> tuple[Seeing, Given | None]
     context = load(at.conn, at.motor_id)
     sheet = context.open_sheet
     if entry.sight == "asked" or sheet is None:
-        return Seeing(answer=entry.answer), None
+        return Seeing(answer=entry.answer, why=entry.why), None
     proposed = sight_of(field, done_tasks(sheet), context.state.told.new, entry.place)
     sight = entry.sight or proposed
     there = context.written.get((entry.field, entry.place, sight))
-    return Seeing(sight=sight, touched=proposed == "left", answer=entry.answer), there
+    return Seeing(sight=sight, touched=proposed == "left", answer=entry.answer, why=entry.why), there
 
 
 @done.register
@@ -141,13 +148,14 @@ def _measure(entry: v.Measure, act: Act, at: At) -> str:
         method=entry.method,
         instrument=entry.instrument,
         replaces=there[-1].id if there else "",
-        seeing=Seeing(sight=sight, answer=entry.answer),
+        seeing=Seeing(sight=sight, answer=entry.answer, why=entry.why),
     )
 
 
 @done.register
 def _see(entry: v.See, act: Act, at: At) -> str:
-    return note(at.conn, act, at.sheet_id, entry.place, entry.value, gone=entry.gone, answer=entry.answer)
+    said = {"answer": entry.answer, "why": entry.why}
+    return note(at.conn, act, at.sheet_id, entry.place, entry.value, gone=entry.gone, **said)
 
 
 @done.register
@@ -155,8 +163,38 @@ def _doubt(entry: v.Doubt, act: Act, at: At) -> str:
     for a_round in reversed(rounds.rounds_of(at.conn, at.sheet_id)):
         reading = rounds.list_readings(at.conn, a_round.id).get(entry.place)
         if reading is not None:
-            return settle_doubt(at.conn, act, reading.id, entry.answer)
+            return settle_doubt(at.conn, act, reading.id, entry.answer, entry.why)
     raise NotFound("There is no reading at this place.", "Measure it first.", "place")
+
+
+@done.register
+def _figure(entry: v.Figure, act: Act, at: At) -> str:
+    own, name = load(at.conn, at.motor_id).stated.own_words, name_now("figure", entry.name)
+    said = Explained(entry.answer, entry.source)
+    if at.sheet_id and name in ASKED and sheets.fetch_sheet(at.conn, at.sheet_id).signed_at is None:
+        return state_figures(at.conn, act, at.sheet_id, {name: entry.value}, {name: own.get(name, "")}, explained=said)
+    version = motors.fetch_motor(at.conn, at.motor_id).version
+    return change_figures(at.conn, act, at.motor_id, {**own, name: entry.value}, version, explained=said)
+
+
+@done.register
+def _rule(entry: v.Rule, act: Act, at: At) -> str:
+    said, conn = Explained(entry.answer, entry.source), at.conn
+    if not entry.value:
+        return clear_rule(conn, act, entry.name, "motor", at.motor.tag, explained=said)
+    of = {"scope": "motor", "scope_id": at.motor.tag, "why": entry.why}
+    if entry.name in SCHOOLS_BY_ID:
+        return set_school(conn, act, entry.name, key=entry.value, explained=said, **of)
+    return set_rule(conn, act, entry.name, text=entry.value, explained=said, **of)
+
+
+@done.register
+def _confirm(entry: v.Confirm, act: Act, at: At) -> str:
+    judged = judge(load(at.conn, at.motor_id), act.at.date())
+    there = next((r.change for r in rests_on(at.conn, judged) if r.change.name == entry.name), None)
+    if there is None:
+        raise NotFound(f"Nothing of this motor rests on a change of “{entry.name}”.", "Name one that it does.", "name")
+    return confirm(at.conn, act, at.motor_id, there.id, entry.source)
 
 
 @done.register

@@ -71,7 +71,7 @@ def _entries() -> Iterator[str]:
             for n, f in model.model_fields.items()
             if n not in ("at", "by", "do")
         ]
-        yield f"| `{name}` | {(model.__doc__ or '').strip()} | {'; '.join(own)} |"
+        yield f"| `{name}` | {' '.join((model.__doc__ or '').split())} | {'; '.join(own)} |"
     yield ""
 
 

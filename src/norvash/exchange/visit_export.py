@@ -52,7 +52,7 @@ def export_visit(conn: Connection, sheet_id: str) -> Plain:
         "format": FORMAT,
         "schema": SCHEMA,
         "people": sorted({e["by"] for e in made}),
-        "motor": _motor(conn, context),
+        "motor": _motor(conn, context, acts),
         "entries": made,
     }
 
@@ -65,8 +65,11 @@ def export_text(conn: Connection, sheet_id: str) -> str:
     return json.dumps(export_visit(conn, sheet_id), indent=1, ensure_ascii=False)
 
 
-def _motor(conn: Connection, context: Context) -> Plain:
+def _motor(conn: Connection, context: Context, acts: list[Done]) -> Plain:
+    """Return the motor as its sheet found it: what was changed of its figures on the way is an entry there."""
     own, of_type = motors.list_figures(conn, context.motor)
+    changed = next((plain_of(a.before_json) for a in acts if a.job == "change figures"), None)
+    own = own if changed is None else {n: x for n, x in changed.items() if n in BY_NAME}
     figures = {**of_type, **own}
     return {
         "tag": context.motor.tag,
@@ -134,8 +137,20 @@ def _of_sheet(acts: list[Done], row: SheetRow) -> list[Done]:
 
 def _entry(conn: Connection, act: Done, labels: Mapping[str, int]) -> Iterator[Plain]:
     made = _MADE.get(act.job)
-    if made is not None:
+    if act.job == "change figures":
+        yield from ({"at": _time(act.at), "by": act.person} | stated for stated in _stated(act))
+    elif made is not None:
         yield {"at": _time(act.at), "by": act.person} | made(conn, act, labels)
+
+
+def _stated(act: Done) -> Iterator[Plain]:
+    """Yield the figures that an act changed, with how that was explained."""
+    before, after = plain_of(act.before_json), plain_of(act.after_json)
+    said = after.get("explained", {})
+    for name in dict.fromkeys((*before, *after)):
+        if name in BY_NAME and before.get(name) != after.get(name):
+            value = _figure(name, after[name]) if name in after else ""
+            yield {"do": "figure", "name": name, "value": value, **said}
 
 
 def _opened(conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
@@ -159,7 +174,7 @@ def _entered(conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
     made |= {"with": more} if more else {}
     if given is not None and behind is not None and behind.stands:
         made["answer"] = "mistyped" if given.slip else "again"
-    return made
+    return made | ({"why": after["slip"]} if "slip" in after else {})
 
 
 def _measured(conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
@@ -172,15 +187,15 @@ def _measured(conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
 
 def _noted(_conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
     after = plain_of(act.after_json)
-    gone = {"gone": True, "answer": "mistyped"} if after["taken back"] else {}
+    gone = {"gone": True, "answer": "mistyped", "why": after.get("why", "")} if after["taken back"] else {}
     return {"do": "see", "place": labels[after["position"]], "value": after["seen"], **gone}
 
 
 def _doubted(conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
-    before, answer = plain_of(act.before_json), plain_of(act.after_json)["answer"]
+    before, after = plain_of(act.before_json), plain_of(act.after_json)
     there = rounds.list_typed(conn, act.result_id, before["typed"])
     reading = next((r for r in there if r.id == before.get("reading")), there[0])
-    return {"do": "doubt", "place": reading.position_number, "answer": answer}
+    return {"do": "doubt", "place": reading.position_number, "answer": after["answer"], "why": after.get("why", "")}
 
 
 def _fitted(conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
@@ -219,6 +234,11 @@ def _signed(conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
     return {"do": "sign"} | ({"why": why} if why else {}) | ({"service": True} if service else {})
 
 
+def _confirmed(_conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+    after = plain_of(act.after_json)
+    return {"do": "confirm", "name": after["name"], "source": after["source"]}
+
+
 def _added(_conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
     return {"do": "add", "value": plain_of(act.after_json)["added"]}
 
@@ -237,6 +257,7 @@ _MADE: Mapping[str, Callable[[Connection, Done, Mapping[str, int]], Plain]] = {
     "renew brushes": _renewed,
     "log use": _logged,
     "make it a whole sheet": _whole,
+    "confirm a change": _confirmed,
     "sign a sheet": _signed,
     "add to a sheet": _added,
 }

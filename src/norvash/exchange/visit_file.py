@@ -89,6 +89,7 @@ class Enter(_Act):
     value: Value
     with_it: dict[Words, Value] = Field(default={}, alias="with")
     answer: Words = ""
+    why: Words = ""
 
 
 class Measure(_Act):
@@ -101,6 +102,7 @@ class Measure(_Act):
     method: Words = ""
     instrument: Words = ""
     answer: Words = ""
+    why: Words = ""
 
 
 class See(_Act):
@@ -111,14 +113,49 @@ class See(_Act):
     value: Words
     gone: bool = False
     answer: Words = ""
+    why: Words = ""
 
 
 class Doubt(_Act):
-    """The answer to a doubted length."""
+    """The answer to a doubted length; `why` where it was mistyped."""
 
     do: Literal["doubt"]
     place: int = Field(ge=1, le=40)
     answer: Words
+    why: Words = ""
+
+
+class Figure(_Act):
+    """A figure of the motor is stated, or erased by an empty value; where that ends or softens what was found the
+    `answer` (“read”, “first”, “ours”) and the `source` say which change it is.
+    """
+
+    do: Literal["figure"]
+    name: Words
+    value: Words
+    answer: Words = ""
+    source: Words = ""
+
+
+class Rule(_Act):
+    """A rule or a school is set for this motor, or goes back to what else holds by an empty value; `answer` and
+    `source` as of a figure.
+    """
+
+    do: Literal["rule"]
+    name: Words
+    value: Words
+    why: Words = ""
+    answer: Words = ""
+    source: Words = ""
+
+
+class Confirm(_Act):
+    """A change of a figure, a rule or a school, by its name, is confirmed by somebody else, or given its `source`."""
+
+    do: Literal["confirm"]
+    name: Words
+    source: Words = ""
 
 
 class Fit(_Act):
@@ -165,7 +202,9 @@ class Add(_Act):
     value: Value
 
 
-Entry = Register | Use | Open | Enter | Measure | See | Doubt | Fit | Renew | Whole | Sign | Add
+Entry = (
+    Register | Use | Open | Enter | Measure | See | Doubt | Figure | Rule | Confirm | Fit | Renew | Whole | Sign | Add
+)
 ENTRIES: dict[str, type[_Act]] = {
     "register": Register,
     "use": Use,
@@ -174,6 +213,9 @@ ENTRIES: dict[str, type[_Act]] = {
     "measure": Measure,
     "see": See,
     "doubt": Doubt,
+    "figure": Figure,
+    "rule": Rule,
+    "confirm": Confirm,
     "fit": Fit,
     "renew": Renew,
     "whole": Whole,

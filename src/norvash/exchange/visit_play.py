@@ -36,6 +36,15 @@ _AT_STAGE: dict[type, str] = {
     v.Add: _SIGNED,
 }
 
+# What entries can say that came later.
+_LATER: dict[type, tuple[str, ...]] = {
+    v.Register: ("answer",),
+    v.Enter: ("why",),
+    v.Measure: ("why",),
+    v.See: ("why",),
+    v.Doubt: ("why",),
+}
+
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Refused:
@@ -85,8 +94,9 @@ def act_ids(visit: v.VisitFile) -> list[str]:
     made = []
     for entry in visit.entries:
         said = entry.model_dump(mode="json", by_alias=True)
-        if isinstance(entry, v.Register) and not entry.answer:
-            del said["answer"]  # files of the time before it keep their ids
+        for name in _LATER.get(type(entry), ()):  # files of the time before them keep their ids
+            if not said[name]:
+                del said[name]
         link = hashlib.sha256(f"{link} {json.dumps(said, sort_keys=True)}".encode()).hexdigest()
         made.append(f"file-{link[:40]}")
     return made

@@ -8,6 +8,7 @@ from pydantic import ValidationError
 
 from norvash.core.motor.figure_fields import BY_NAME
 from norvash.core.names.changed import left_of, name_now
+from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID
 from norvash.core.sheet.stages.catalogue import field_of, stage_of
 from norvash.core.text.alike import looks
 from norvash.errors import InputError
@@ -19,9 +20,11 @@ from norvash.exchange.visit_file import (
     Doubt,
     Enter,
     Entry,
+    Figure,
     Measure,
     Open,
     Register,
+    Rule,
     See,
     Sign,
     VisitFile,
@@ -122,6 +125,10 @@ def _entry_wrong(entry: Entry, names: tuple[str, ...], last: datetime | None, or
         yield "do", order
     if isinstance(entry, Enter):
         yield from _field_wrong(entry)
+    if isinstance(entry, Figure) and name_now("figure", entry.name) not in BY_NAME:
+        yield "name", "A motor has no such figure."
+    if isinstance(entry, Rule) and name_now("rule", entry.name) not in RULES and entry.name not in SCHOOLS_BY_ID:
+        yield "name", "The rulebook has no such rule or school."
 
 
 def _time_wrong(entry: Entry, last: datetime | None) -> Iterator[tuple[str, str]]:

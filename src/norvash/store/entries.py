@@ -26,6 +26,7 @@ def _given(row: Row) -> Given:
         sight=row["sight"],
         slip=bool(row["slip"]),
         from_file=row["played_by"] is not None,
+        seq=row["seq"],
     )
 
 
@@ -63,7 +64,7 @@ def list_replaced(conn: Connection, sheet_id: str) -> list[tuple[str, int, Given
 def list_earlier(conn: Connection, motor_id: str, before: int, fields: Sequence[str]) -> dict[tuple[str, int], Earlier]:
     """Return for each field and place what was entered there on the newest sheet before a number that has it."""
     rows = conn.execute(
-        f"""select e.*, p.name as person, a.at, a.played_by, s.number
+        f"""select e.*, p.name as person, a.at, a.seq, a.played_by, s.number
             from entry e join sheet s on s.id = e.sheet_id
             join act a on a.id = e.act_id join person p on p.id = a.person_id
             where s.motor_id = ? and s.number < ? and e.replaced_by is null and e.sight <> 'asked'
@@ -72,6 +73,27 @@ def list_earlier(conn: Connection, motor_id: str, before: int, fields: Sequence[
         (motor_id, before, *fields),
     )
     return {(r["field"], r["place"]): Earlier(r["number"], _given(r)) for r in rows}
+
+
+def list_newest(conn: Connection, motor_id: str) -> dict[Spot, Given]:
+    """Return what stands newest at each place over all sheets of a motor, all of it as found."""
+    rows = conn.execute(
+        f"""{_ENTRY} join sheet s on s.id = e.sheet_id
+            where s.motor_id = :id and e.replaced_by is null and e.sight <> 'asked'
+            order by s.number, e.sight, a.seq""",
+        {"id": motor_id},
+    )
+    return {(r["field"], r["place"], "found"): _given(r) for r in rows}
+
+
+def list_read_at(conn: Connection, sheet_id: str) -> list[int]:
+    """Return the places in the order of writing of the readings of a sheet that count."""
+    rows = conn.execute(
+        """select a.seq from reading g join round r on r.id = g.round_id join act a on a.id = g.act_id
+           where r.sheet_id = :id and g.replaced_by is null and g.sight <> 'asked'""",
+        {"id": sheet_id},
+    )
+    return [int(r["seq"]) for r in rows]
 
 
 def count_causes(conn: Connection, motor_class: str) -> dict[str, int]:
@@ -92,7 +114,7 @@ def list_kept(conn: Connection, motor_id: str, fields: Sequence[str]) -> list[tu
     of entering.
     """
     rows = conn.execute(
-        f"""select e.*, p.name as person, a.at, a.played_by, s.number
+        f"""select e.*, p.name as person, a.at, a.seq, a.played_by, s.number
             from entry e join sheet s on s.id = e.sheet_id
             join act a on a.id = e.act_id join person p on p.id = a.person_id
             where s.motor_id = ? and e.replaced_by is null and e.sight <> 'asked'
@@ -193,23 +215,24 @@ class LastDone:
     sight: Sight
     typed: str
     round_id: str
+    at: datetime
 
 
 def last_of(conn: Connection, sheet_id: str, person_id: str) -> LastDone | None:
     """Return what a person entered last on a sheet, entry, reading or finding; None when nothing is left."""
     row = conn.execute(
         """select * from (
-             select 'entry' as kind, e.id, e.field, e.place, e.sight, e.typed, '' as round_id, a.seq
+             select 'entry' as kind, e.id, e.field, e.place, e.sight, e.typed, '' as round_id, a.seq, a.at
               from entry e join act a on a.id = e.act_id
               where e.sheet_id = :sheet and a.person_id = :person and e.replaced_by is null
                 and a.job <> 'fit a new set'
              union all
-             select 'reading', g.id, '', g.position_number, g.sight, g.typed, g.round_id, a.seq
+             select 'reading', g.id, '', g.position_number, g.sight, g.typed, g.round_id, a.seq, a.at
               from round r join reading g on g.round_id = r.id join act a on a.id = g.act_id
               where r.sheet_id = :sheet and a.person_id = :person and g.replaced_by is null
                 and a.job <> 'fit a new set'
              union all
-             select 'finding', f.id, f.seen, f.position_number, f.sight, '', f.round_id, a.seq
+             select 'finding', f.id, f.seen, f.position_number, f.sight, '', f.round_id, a.seq, a.at
               from round r join finding f on f.round_id = r.id join act a on a.id = f.act_id
               where r.sheet_id = :sheet and a.person_id = :person and f.struck_act_id is null
            ) order by seq desc limit 1""",
@@ -225,4 +248,5 @@ def last_of(conn: Connection, sheet_id: str, person_id: str) -> LastDone | None:
         sight=row["sight"],
         typed=row["typed"],
         round_id=row["round_id"],
+        at=datetime.fromisoformat(row["at"]),
     )

@@ -4,12 +4,19 @@ from collections.abc import Iterable
 from datetime import date, datetime
 
 from norvash.core.sheet.kept_finding import kept_finding, words_to_keep
-from norvash.core.sheet.life import KeptLife, Life
+from norvash.core.sheet.life import KeptLife, Life, Withdrawn
+from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.records import PutBy, PutOff
 from norvash.store.database import Connection, Row
+from norvash.store.moved import moves_of
+
+# The act that withdraws a life: the change on which it rests, else the one that is being written, the newest of all.
+_ACT_AT_HAND = """case when :gone then coalesce((select act_id from moved where id = :move),
+                                                (select id from act order by seq desc limit 1)) end"""
+_LONG_AGO = "0001-01-01"
 
 
-def _kept(row: Row) -> KeptLife:
+def _kept(row: Row, moves: tuple[Moved, ...]) -> KeptLife:
     finding = kept_finding(row["finding"], words=row["words"], grade=row["grade"], part=row["part"])
     put_off = None
     if row["due_on"]:
@@ -21,19 +28,49 @@ def _kept(row: Row) -> KeptLife:
         sheet_id=row["sheet_id"] or "",
         position=row["position_number"],
         finding=finding,
-        state=row["state"],
+        state=row["was"] or "open" if row["state"] == "withdrawn" else row["state"],
         put_off=put_off,
         why=row["why"],
         held_since=datetime.fromisoformat(row["held_since"]) if row["held_since"] else None,
+        withdrawn=_withdrawn(row, moves),
+    )
+
+
+def _withdrawn(row: Row, moves: tuple[Moved, ...]) -> Withdrawn | None:
+    if row["state"] != "withdrawn":
+        return None
+    at = datetime.fromisoformat(row["withdrawn_at"] or _LONG_AGO)
+    return Withdrawn(
+        at=at,
+        seq=row["withdrawn_seq"] or 0,
+        person=row["withdrawn_by"] or "",
+        why=row["withdrawn_why"],
+        moves=moves,
+        free=bool(row["free"]),
     )
 
 
 def list_standing(conn: Connection, motor_id: str) -> tuple[KeptLife, ...]:
     """Return the lives of a motor that have not ended, in the order in which they began."""
     rows = conn.execute(
-        "select * from life where motor_id = :id and ended_act_id is null order by rowid", {"id": motor_id}
+        """select l.*, a.at as withdrawn_at, a.seq as withdrawn_seq, p.name as withdrawn_by
+           from life l left join act a on a.id = l.withdrawn_act_id left join person p on p.id = a.person_id
+           where l.motor_id = :id and l.ended_act_id is null order by l.rowid""",
+        {"id": motor_id},
+    ).fetchall()
+    return tuple(_kept(r, moves_of(conn, r["id"]) if r["state"] == "withdrawn" else ()) for r in rows)
+
+
+def motors_standing(conn: Connection, scope: str, scope_id: str) -> list[str]:
+    """Return the motors in a scope, the site, a class, a type or a motor, on which something stands, by tag."""
+    where = {"class": "m.class = :id", "type": "m.type_id = :id", "motor": "m.id = :id"}.get(scope, "1")
+    rows = conn.execute(
+        f"""select m.id from motor m where {where} and exists
+              (select 1 from life l where l.motor_id = m.id and l.ended_act_id is null and l.state <> 'withdrawn'
+               and l.grade <> 'watch') order by m.tag""",
+        {"id": scope_id},
     )
-    return tuple(_kept(r) for r in rows)
+    return [str(r["id"]) for r in rows]
 
 
 def life_id(sheet_id: str, life: Life) -> str:
@@ -41,20 +78,29 @@ def life_id(sheet_id: str, life: Life) -> str:
     return f"{sheet_id}.{life.finding.id}.{life.position}"
 
 
-def begin_lives(conn: Connection, motor_id: str, sheet_id: str, lives: Iterable[Life]) -> None:
+def begin_lives(
+    conn: Connection, motor_id: str, sheet_id: str, lives: Iterable[Life], *, why: str = "", free: bool = False
+) -> None:
     """Keep what was found on an open sheet: each finding once at its place, in the words that it has now, and whether
-    it was withdrawn: work that is done later does not make it one again.
+    it was withdrawn by the act at hand: work that is done later does not make it one again.
+
+    `why` is said of what is withdrawn; it is `free` where what was wrong at this visit was put back.
     """
     for life in lives:
         if _is_news(life, sheet_id):
+            life_at = life.kept.id if life.kept is not None else life_id(sheet_id, life)
+            gone = life.state == "withdrawn"
             conn.execute(
-                """insert into life (id, motor_id, sheet_id, position_number, finding, part, grade, words, state, who,
-                                     why)
-                   values (:id, :motor_id, :sheet_id, :position, :finding, :part, :grade, :words, :state, '', '')
+                f"""insert into life (id, motor_id, sheet_id, position_number, finding, part, grade, words, state, who,
+                                     why, withdrawn_act_id, withdrawn_why, free)
+                   values (:id, :motor_id, :sheet_id, :position, :finding, :part, :grade, :words, :state, '', '',
+                           {_ACT_AT_HAND}, :reason, :free)
                    on conflict (id) do update set grade = excluded.grade, words = excluded.words,
-                       state = case when 'withdrawn' in (state, excluded.state) then excluded.state else state end""",
+                       state = case when 'withdrawn' in (state, excluded.state) then excluded.state else state end,
+                       withdrawn_act_id = excluded.withdrawn_act_id, withdrawn_why = excluded.withdrawn_why,
+                       free = excluded.free""",
                 {
-                    "id": life.kept.id if life.kept is not None else life_id(sheet_id, life),
+                    "id": life_at,
                     "motor_id": motor_id,
                     "sheet_id": sheet_id,
                     "position": life.position,
@@ -62,18 +108,32 @@ def begin_lives(conn: Connection, motor_id: str, sheet_id: str, lives: Iterable[
                     "part": life.finding.part.id,
                     "grade": life.finding.grade,
                     "words": words_to_keep(life.finding),
-                    "state": "withdrawn" if life.state == "withdrawn" else "open",
+                    "state": "withdrawn" if gone else "open",
+                    "gone": gone,
+                    "move": life.moves[-1].id if life.moves else "",
+                    "reason": why if gone else "",
+                    "free": int(gone and free),
                 },
             )
+            _rest(conn, life_at, life)
+
+
+def _rest(conn: Connection, life_at: str, life: Life) -> None:
+    """Keep on which changes a life rests."""
+    conn.executemany(
+        "insert or ignore into rest (life_id, moved_id) select :life, id from moved where id = :moved",
+        [{"life": life_at, "moved": m.id} for m in life.moves],
+    )
 
 
 def _is_news(life: Life, sheet_id: str) -> bool:
-    """Tell whether a finding of a sheet is new, in other words, withdrawn, or found again after that."""
+    """Tell whether a finding of a sheet is new, in other words, withdrawn, softened, or found again after that."""
     kept, finding = life.kept, life.finding
     if kept is None:
         return True
-    known = (kept.finding.words, kept.finding.grade, kept.state == "withdrawn")
-    return kept.sheet_id == sheet_id and known != (finding.words, finding.grade, life.state == "withdrawn")
+    known = (kept.finding.words, kept.finding.grade, kept.withdrawn is not None)
+    now = (finding.words, finding.grade, life.state == "withdrawn")
+    return kept.sheet_id == sheet_id and (known != now or life.then is not None)
 
 
 def keep_lives(conn: Connection, before: Iterable[KeptLife], after: Iterable[KeptLife], act_id: str) -> None:
@@ -88,17 +148,29 @@ def keep_lives(conn: Connection, before: Iterable[KeptLife], after: Iterable[Kep
             conn.execute("update life set state = :state where id = :id", {"id": kept.id, "state": now[kept.id].state})
 
 
+def _was(life: Life) -> str:
+    """Return the state that a withdrawn life had, should it come back."""
+    if life.state != "withdrawn":
+        return ""
+    return life.kept.state if life.kept is not None else "open"
+
+
 def sign_lives(conn: Connection, sheet_id: str, lives: Iterable[Life], act_id: str) -> None:
     """Keep what has become of every finding when a sheet is signed: what stands goes on as grave as it is now, the rest
     ends.
     """
     for life in lives:
-        put_off = life.put_off if life.state == "put off" else life.waits_for
+        was = _was(life)
+        put_off = life.put_off if "put off" in (life.state, was) else life.waits_for
         by = put_off.by if put_off is not None else PutBy()
-        ended = {"sheet": None, "act": None} if life.stands else {"sheet": sheet_id, "act": act_id}
+        goes_on = life.stands or bool(life.state == "withdrawn" and life.moves)
+        ended = {"sheet": None, "act": None} if goes_on else {"sheet": sheet_id, "act": act_id}
+        _rest(conn, life.kept.id if life.kept is not None else life_id(sheet_id, life), life)
         conn.execute(
             """update life set grade = :grade, words = :words, state = :state, who = :who, due_on = :due_on, why = :why,
                       put_by = :by, put_since = :since, moved = :moved, waits_for = :part, held_since = null,
+                      was = :was, withdrawn_act_id = case :state when 'withdrawn' then
+                          coalesce(withdrawn_act_id, :by_act) end,
                       ended_sheet_id = :sheet, ended_act_id = :act
                where id = :id""",
             {
@@ -113,6 +185,8 @@ def sign_lives(conn: Connection, sheet_id: str, lives: Iterable[Life], act_id: s
                 "moved": by.moved,
                 "part": put_off.part if put_off is not None else "",
                 "why": life.why,
+                "was": was,
+                "by_act": act_id,
                 **ended,
             },
         )

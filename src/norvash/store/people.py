@@ -172,6 +172,11 @@ def last_act_at(conn: Connection, record: str | None) -> datetime | None:
     return datetime.fromisoformat(row["at"]) if row else None
 
 
+def last_seq(conn: Connection) -> int:
+    """Return the number of the newest write of all, 0 before the first."""
+    return int(conn.execute("select coalesce(max(seq), 0) from act").fetchone()[0])
+
+
 def list_acts(conn: Connection, motor_id: str, most: int, before: datetime | None = None) -> list[Done]:
     """Return the latest writes about a motor, newest first; of those before a time, if one is given."""
     rows = conn.execute(

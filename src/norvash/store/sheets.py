@@ -153,6 +153,14 @@ def _one_named(r: Row) -> NamedSheet:
     )
 
 
+def has_signed(conn: Connection, motor_id: str) -> bool:
+    """Tell whether a full sheet of a motor was signed."""
+    row = conn.execute(
+        "select 1 from sheet where motor_id = :id and kind = 'full' and signed_at is not null", {"id": motor_id}
+    ).fetchone()
+    return row is not None
+
+
 def last_certificate(conn: Connection, motor_id: str, before: int) -> SheetRow | None:
     """Return the newest sheet before a number that was signed as a certificate after a run, None without one."""
     row = conn.execute(

@@ -80,6 +80,10 @@ def _mark(grade: str | None, word: str) -> Markup:
     return Markup(grade_mark(grade, word or WORDS.get(grade or "", "none")))  # noqa: S704
 
 
+def _grade_said(grade: str | None) -> str:
+    return WORDS.get(grade or "", "nothing found").lower()
+
+
 @cache
 def _picture(finding_id: str) -> Markup:
     return Markup(finding_picture(finding_id).beside_words())  # noqa: S704
@@ -131,6 +135,7 @@ def _environment() -> Environment:
     }
     env.filters |= {
         "counted": counted,
+        "grade_said": _grade_said,
         "as_length": length_words,
         "sentence": lambda words: words[:1].upper() + words[1:],
         "use": use_words,
@@ -254,6 +259,7 @@ def plain_error(error: NorvashError) -> dict[str, object]:
         one |= {"state": error.state, "retry_after_s": error.wait_s}
     if isinstance(error, NeedsAnswer):
         one |= {"choices": [{"answer": k, "words": w} for k, w in error.choices], "likely": error.likely}
+        one |= {"listed": list(error.listed), "mark": error.mark} if error.listed else {}
     if isinstance(error, InputError) and error.suggestions:
         one["suggestions"] = list(error.suggestions)
     if isinstance(error, SeveralErrors):

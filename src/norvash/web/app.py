@@ -58,10 +58,11 @@ _PAGES = (
     "rulebook",
     "sheet_start",
     "sheet_views",
+    "doubts",
     "sheet",
     "sums",
 )
-_API = ("sums", "motors", "notes")
+_API = ("sums", "ground", "motors", "notes")
 
 
 async def _about(request: Request, site: OurSite, who: Who, now: Now) -> None:

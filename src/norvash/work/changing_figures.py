@@ -1,7 +1,7 @@
 """Change the figures that a motor states itself."""
 
 from collections.abc import Callable, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Self
 
 from norvash.core.motor.figure_fields import BY_NAME, UNIT_OF_USE
@@ -10,13 +10,15 @@ from norvash.core.motor.figures import Figures
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import PositionPlan, read_positions
 from norvash.core.names.changed import name_now
+from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
 from norvash.store import motors, sheets
 from norvash.store.database import Connection
 from norvash.store.motors import Motor
 from norvash.work.acting import Act, Change, prepared
-from norvash.work.context import Prepared
+from norvash.work.context import Context, Prepared
+from norvash.work.ground import Settled, changes_of, joined, keep_moves, settle
 from norvash.work.loading import load
 from norvash.work.standing import Judged, foresee, keep
 
@@ -50,10 +52,19 @@ def stated_figures(conn: Connection, motor: Motor, own: Mapping[str, float | str
     return figures_in_force(motor.motor_class, own, of_type)
 
 
-def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str, str], version: int) -> str:
+def change_figures(
+    conn: Connection,
+    act: Act,
+    motor_id: str,
+    typed: Mapping[str, str],
+    version: int,
+    *,
+    explained: Explained = NOT_EXPLAINED,
+) -> str:
     """Replace the figures that a motor states itself; an empty one falls back to its type or class.
 
-    Raises: Conflict if somebody else changed the motor since it was shown; errors at the fields.
+    Raises: Conflict if somebody else changed the motor since it was shown; NeedsAnswer where that would end or soften
+    what was found; errors at the fields.
     """
 
     def prepare() -> _Changed:
@@ -73,23 +84,32 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
             )
         check_together(stated)
         after = context.with_figures(stated, read_positions(typed, context.positions))
-        return _Changed(context, foresee(conn, [after], act.at.date())[0])
+        return _changed(conn, act, context, after, explained)
 
     return prepared(
         conn,
         act,
         "change figures",
-        typed={"motor": motor_id, "typed": dict(typed), "version": version},
+        typed={"motor": motor_id, "typed": dict(typed), "version": version, **explained.typed},
         prepare=prepare,
         body=_keeping(conn),
     )
 
 
-def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str, str], seen: Mapping[str, str]) -> str:
+def state_figures(
+    conn: Connection,
+    act: Act,
+    sheet_id: str,
+    typed: Mapping[str, str],
+    seen: Mapping[str, str],
+    *,
+    explained: Explained = NOT_EXPLAINED,
+) -> str:
     """Keep figures as the motor's own, where a stage of its sheet asks for them; return the motor's id.
 
     An empty one falls back to its type or class. `seen` is what the motor stated itself when each was asked for.
-    Raises: Conflict once the sheet is signed, or where it states something else now; errors at the fields.
+    Raises: Conflict once the sheet is signed, or where it states something else now; NeedsAnswer where that would end
+    or soften what was found; errors at the fields.
     """
     row = sheets.fetch_sheet(conn, sheet_id)
 
@@ -110,32 +130,41 @@ def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str,
         kept = {n: v for n, v in context.stated.own.items() if n not in typed}
         stated = stated_figures(conn, context.motor, {**kept, **read_all(typed)})
         check_together(stated)
-        return _Changed(context, foresee(conn, [context.with_figures(stated, context.positions)], act.at.date())[0])
+        return _changed(conn, act, context, context.with_figures(stated, context.positions), explained)
 
     return prepared(
         conn,
         act,
         "change figures",
-        typed={"motor": row.motor_id, "sheet": sheet_id, "typed": dict(typed), "seen": dict(seen)},
+        typed={"motor": row.motor_id, "sheet": sheet_id, "typed": dict(typed), "seen": dict(seen), **explained.typed},
         prepare=prepare,
         body=_keeping(conn),
     )
 
 
+def _changed(conn: Connection, act: Act, context: Context, after: Context, explained: Explained) -> "_Changed":
+    """Return a motor judged with other figures, and what is kept of that change."""
+    changes = changes_of(act, "motor", context.motor.id, context.stated.own, after.stated.own)
+    settled = settle(conn, act, [(context, after)], changes, explained)
+    moved = replace(after, moved=joined(context.moved, settled.moves))
+    return _Changed(context, foresee(conn, [moved], act.at.date())[0], settled)
+
+
 def _keeping(conn: Connection) -> Callable[[Act, "_Changed"], Change]:
     """Return what keeps the changed figures of a motor, its positions, forecast and standing."""
 
-    def body(_: Act, made: _Changed) -> Change:
+    def body(act: Act, made: _Changed) -> Change:
         before, after = made.context, made.judged.context
         motor_id = before.motor.id
         motors.change_motor_figures(conn, motor_id, after.stated.own)
         motors.change_positions(conn, motor_id, after.positions)
         motors.change_motor(conn, before.motor)
-        keep(conn, made.judged)
+        keep_moves(conn, act, made.settled)
+        keep(conn, made.judged, why=made.settled.why, free=made.settled.free)
         return Change(
             motor_id,
             {**before.stated.own, **as_words(before.positions)},
-            {**after.stated.own, **as_words(after.positions)},
+            {**after.stated.own, **as_words(after.positions), **made.settled.explained},
             motor_id,
         )
 
@@ -144,9 +173,10 @@ def _keeping(conn: Connection) -> Callable[[Act, "_Changed"], Change]:
 
 @dataclass(frozen=True)
 class _Changed(Prepared):
-    """A motor judged with other figures than it had."""
+    """A motor judged with other figures than it had, and what is kept of that change."""
 
     judged: Judged
+    settled: Settled
 
 
 def as_words(plans: tuple[PositionPlan, ...]) -> dict[str, str]:

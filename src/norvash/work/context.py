@@ -17,7 +17,9 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import YES
 from norvash.core.sheet.given import Given, Sight
+from norvash.core.sheet.ground import Ground, Standing, grounds_before
 from norvash.core.sheet.life import KeptLife
+from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.sheet import Sheet, Spot
 from norvash.core.sheet.stages.brushes.carbon import SHORTEST_ONLY
 from norvash.core.sheet.stages.catalogue import APART, TOGETHER
@@ -34,7 +36,7 @@ from norvash.store.seen import Seen
 from norvash.store.sheets import SheetRow
 from norvash.store.stamps import Stamp, stamp_of
 from norvash.work.read_anew import read_anew, renewed
-from norvash.work.sheet_state import beside
+from norvash.work.sheet_state import SinceWithdrawn, beside
 
 
 @dataclass(frozen=True, kw_only=True)
@@ -62,6 +64,23 @@ class Context:
     written: Mapping[Spot, Given]
     sheet: Sheet | None
     rules: MotorRules
+    of_type: Mapping[str, float | str]
+    moved: tuple[Moved, ...] = ()
+    since: SinceWithdrawn | None = None
+
+    @cached_property
+    def grounds(self) -> tuple[Ground, ...]:
+        """Return what an open sheet was judged on before changes that nobody has confirmed."""
+        if not self.moved or self.open_sheet is None:
+            return ()
+        now = Standing(
+            motor_class=self.motor.motor_class,
+            own=self.stated.own,
+            of_type=self.of_type,
+            marks=self.marks,
+            rules=self.rules,
+        )
+        return grounds_before(now, self.moved)
 
     @cached_property
     def figures(self) -> Figures:
@@ -85,6 +104,8 @@ class Context:
             positions=self.positions,
             sets=self.sets,
             rules=self.rules,
+            grounds=self.grounds,
+            since=self.since,
         )
         sets = self.sets
         if any(r.held for r in sets[-1].rounds):
@@ -102,6 +123,7 @@ class Context:
             overrules=told.overrules,
             asked_on=told.look_on,
             asked_at=told.look_at,
+            grounds=self.grounds,
         )
 
     @cached_property

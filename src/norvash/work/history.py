@@ -180,9 +180,11 @@ def _fitted(told: _Told) -> str:
 
 def _changed(told: _Told) -> str:
     """Say which figures changed, each with what it was."""
-    names = [n for n in {**told.before, **told.after} if told.before.get(n) != told.after.get(n)]
+    said = told.after.get("explained")
+    names = [n for n in {**told.before, **told.after} if told.before.get(n) != told.after.get(n) and n != "explained"]
     words = [f"{_name(n)} {_figure(told.before.get(n))} → {_figure(told.after.get(n))}" for n in names]
-    return f"changed {listed(words)}" if words else "kept the figures as they were"
+    source = f": {said['source']}" if said else ""
+    return f"changed {listed(words)}{source}" if words else "kept the figures as they were"
 
 
 def _name(figure: str) -> str:
@@ -196,6 +198,11 @@ def _figure(value: object) -> str:
 def _renewed(told: _Told) -> str:
     made = [label if mm is None else f"{label}\u00a0{mm:.2f} mm" for label, mm in told.after["renewed"].items()]
     return f"renewed {listed(made)} of set {told.before['set']}, the others stayed: {told.after['reason']}"
+
+
+def _confirmed(told: _Told) -> str:
+    change = told.after["change"]
+    return f"confirmed the change: {change}" if told.after["confirmed"] else f"named the source of a change: {change}"
 
 
 def _reopened(told: _Told) -> str:
@@ -221,6 +228,7 @@ _SAID: dict[str, Callable[[_Told], str]] = {
     "change figures": _changed,
     "renew brushes": _renewed,
     "take back an answer": _reopened,
+    "confirm a change": _confirmed,
     "add a policy": _policy,
     "end a policy": _policy,
     "add to a sheet": _sheet_added,

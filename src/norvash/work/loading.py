@@ -8,14 +8,14 @@ from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.rules.book import MotorRules, Rulebook
 from norvash.core.use.log_entry import Entry
-from norvash.store import entries, lives, motors, policies, sets, sheets, use
+from norvash.store import entries, lives, motors, moved, policies, sets, sheets, use
 from norvash.store.database import Connection, snapshot
 from norvash.store.motors import Motor
 from norvash.store.stamps import Stamp, stamp_of
 from norvash.work.context import Context
 from norvash.work.marks import marks_of
 from norvash.work.rulebook import rulebook
-from norvash.work.sheet_state import put_together
+from norvash.work.sheet_state import SinceWithdrawn, put_together
 
 _REMEMBERED = 32
 
@@ -52,10 +52,16 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
 
 def _read(conn: Connection, motor_id: str, stamp: Stamp, book: Rulebook) -> Context:
     motor, kind, ahead = motors.fetch_whole(conn, motor_id)
-    stated = figures_of(conn, motor)
+    own, of_type = motors.list_figures(conn, motor)
+    stated = figures_in_force(motor.motor_class, own, of_type)
     applied = rules_of(book, motor, stated)
     row = sheets.newest_sheet_of(conn, motor_id)
     written = entries.list_entries(conn, row.id) if row is not None else {}
+    moves, kept = moved.list_unconfirmed(conn, motor), lives.list_standing(conn, motor_id)
+    since = None
+    if row is not None and (moves or any(k.withdrawn is not None for k in kept)):
+        newest = entries.list_newest(conn, motor_id)
+        since = SinceWithdrawn(newest, tuple(entries.list_read_at(conn, row.id)))
     read = Context(
         stamp=stamp,
         motor=motor,
@@ -68,11 +74,14 @@ def _read(conn: Connection, motor_id: str, stamp: Stamp, book: Rulebook) -> Cont
         windows=policies.list_windows(conn),
         policies=policies.list_policies(conn, motor_id, motor.type_id),
         ahead=ahead,
-        lives=lives.list_standing(conn, motor_id),
+        lives=kept,
         row=row,
         written=written,
         sheet=None,
         rules=applied,
+        of_type=of_type,
+        moved=moves,
+        since=since,
     )
     return read if row is None else replace(read, sheet=put_together(conn, row, read.facts, written))
 
@@ -101,4 +110,5 @@ def begin(
             written={},
             sheet=None,
             rules=applied,
+            of_type=motors.type_figures(conn, motor.type_id) if motor.type_id else {},
         )

@@ -95,7 +95,7 @@ def record(
         )
         if before is not None and before[0] != replaces and made.sight != "asked":
             _meanwhile(conn, before[0], made.plan)
-        keep(conn, made.judged)
+        keep(conn, made.judged, why=seeing.why)
         after = {
             "position": made.plan.label,
             "typed": reading.typed,
@@ -171,7 +171,15 @@ def _plan(context: Context, position: int) -> PositionPlan:
 
 
 def note(
-    conn: Connection, act: Act, sheet_id: str, position: int, noticed: str, *, gone: bool = False, answer: str = ""
+    conn: Connection,
+    act: Act,
+    sheet_id: str,
+    position: int,
+    noticed: str,
+    *,
+    gone: bool = False,
+    answer: str = "",
+    why: str = "",
 ) -> str:
     """Keep what was seen on a brush, or take it back; return the sheet's id.
 
@@ -197,7 +205,9 @@ def note(
         judged = judge(context.with_seen(row.id, now), act.at.date())
         if gone and this in there:
             before = judge(context, act.at.date()).found.lives
-            slip(before, judged.found.lives, finding.words, Seeing(answer=answer), sight=sight, touched=touched)
+            slip(
+                before, judged.found.lives, finding.words, Seeing(answer=answer, why=why), sight=sight, touched=touched
+            )
         return _Noted(context, plan, row, sight, judged)
 
     def body(act: Act, made: _Noted) -> Change:
@@ -205,11 +215,11 @@ def note(
             seen.strike_finding(conn, made.row.id, position=position, seen=found.id, sight=made.sight, act_id=act.id)
         else:
             seen.add_finding(conn, act.id, made.row.id, position=position, seen=found, sight=made.sight, act_id=act.id)
-        keep(conn, made.judged)
-        after = {"position": made.plan.label, "seen": noticed, "taken back": gone}
+        keep(conn, made.judged, why=why)
+        after = {"position": made.plan.label, "seen": noticed, "taken back": gone, **({"why": why} if why else {})}
         return Change(sheet_id, {}, after, made.context.motor.id)
 
-    answered = {"answer": answer} if answer else {}
+    answered = {k: v for k, v in {"answer": answer, "why": why}.items() if v}
     typed = {"round": sheet_id, "position": position, "seen": noticed, "gone": gone, **answered}
     return prepared(conn, act, "note a finding", typed=typed, prepare=prepare, body=body)
 

@@ -10,6 +10,7 @@ from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow
 from norvash.store.sheets import SheetRow
+from norvash.work.confirming import RestsOn, rests_on
 from norvash.work.context import Context
 from norvash.work.history import HistoryLine, history
 from norvash.work.loading import load
@@ -30,6 +31,7 @@ class MotorPage:
     standing: tuple[Life, ...]
     history: tuple[HistoryLine, ...]
     answered: list[ReadingRow]
+    rests: tuple[RestsOn, ...]
 
 
 def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
@@ -49,4 +51,5 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
         standing=tuple(x for x in found.lives if x.stands) if left_open is None else (),
         history=history(people.list_acts(conn, motor_id, _ACTS), context.unit),
         answered=rounds.list_answered(conn, motor_id),
+        rests=rests_on(conn, made),
     )

@@ -8,18 +8,20 @@ from norvash.core.commutator.figures_after_cut import figures_since
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_reading import check_together
 from norvash.core.motor.figures import Figures
-from norvash.core.motor.in_force import unread_of
+from norvash.core.motor.in_force import figures_in_force, unread_of
 from norvash.core.motor.positions import PositionPlan, even_positions, read_positions
 from norvash.core.rules.book import Rulebook
+from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.core.text.quantities import parse_count
 from norvash.core.text.texts import words_of
 from norvash.errors import Conflict, InputError
-from norvash.store import motors, policies, stamps
+from norvash.store import lives, motors, policies, stamps
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.changing_figures import Errors, as_words, read_all
-from norvash.work.loading import rules_of
+from norvash.work.ground import Settled, changes_of, keep_moves, settle
+from norvash.work.loading import load, rules_of
 from norvash.work.marks import marks_of
 from norvash.work.rulebook import rulebook
 
@@ -32,6 +34,7 @@ class _Type:
     made: MotorType
     figures: dict[str, float | str]
     positions: tuple[PositionPlan, ...]
+    settled: Settled
 
     def stands(self, conn: Connection) -> bool:
         """Tell whether nothing was written about the house or a motor of this type meanwhile."""
@@ -39,14 +42,23 @@ class _Type:
 
 
 def save_type(
-    conn: Connection, act: Act, type_id: str, *, name: str, motor_class: str, brushes: str, typed: Mapping[str, str]
+    conn: Connection,
+    act: Act,
+    type_id: str,
+    *,
+    name: str,
+    motor_class: str,
+    brushes: str,
+    typed: Mapping[str, str],
+    explained: Explained = NOT_EXPLAINED,
 ) -> str:
     """Keep a new type, or change one; its motors are judged anew in the background. Return its id.
 
     Raises: errors at the fields, InputError that names a motor whose figures do not go with it, Conflict for a name in
-    use.
+    use; NeedsAnswer where it would end or soften what was found on one of its motors.
     """
     content = {"type": type_id, "name": name, "class": motor_class, "brushes": brushes, "typed": dict(typed)}
+    content |= explained.typed
 
     def prepare() -> _Type:
         made = _named(conn, MotorType(type_id or act.id, "", motor_class), name)
@@ -60,7 +72,8 @@ def save_type(
                 _check_motor(conn, motor, figures, book)
             except InputError as error:
                 raise InputError(f"Motor {motor.tag}: {error.problem}", error.remedy, error.field) from None
-        return _Type(seq, made, figures, read_positions(typed, stands))
+        settled = _settled(conn, act, made, figures, explained) if type_id else Settled(())
+        return _Type(seq, made, figures, read_positions(typed, stands), settled)
 
     def body(act: Act, ready: _Type) -> Change:
         made = ready.made
@@ -69,10 +82,25 @@ def save_type(
             motors.add_type(conn, made, act.id)
         motors.change_type_positions(conn, made.id, ready.positions)
         motors.change_type_figures(conn, made.id, ready.figures)
+        keep_moves(conn, act, ready.settled)
         policies.mark_all_stale(conn, "type", made.id)
         return Change(made.id, before, {"name": made.name, **ready.figures, **as_words(ready.positions)})
 
     return prepared(conn, act, "save a type", typed=content, prepare=prepare, body=body)
+
+
+def _settled(
+    conn: Connection, act: Act, made: MotorType, figures: Mapping[str, float | str], explained: Explained
+) -> Settled:
+    """Return what is kept of a change of a type's figures, by what that does to its motors."""
+    changes = changes_of(act, "type", made.id, motors.type_figures(conn, made.id), figures)
+    pairs = []
+    for motor_id in lives.motors_standing(conn, "type", made.id) if changes else ():
+        context = load(conn, motor_id)
+        stated = figures_in_force(made.motor_class, context.stated.own, figures)
+        after = replace(context.with_figures(stated, context.positions), of_type=figures)
+        pairs.append((context, after))
+    return settle(conn, act, pairs, changes, explained)
 
 
 def _named(conn: Connection, made: MotorType, name: str) -> MotorType:

@@ -3,57 +3,100 @@
 Or return to the default.
 """
 
+from collections.abc import Callable
+from dataclasses import dataclass, replace
+
 from norvash.core.names.changed import answer_now, name_now
 from norvash.core.rules.book import CLASSES, Override, Rulebook
+from norvash.core.rules.catalogue import SCHOOLS_BY_ID
+from norvash.core.sheet.moved import NOT_EXPLAINED, Explained, Moved
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import words_of
 from norvash.errors import InputError
-from norvash.store import motors, people, rules
+from norvash.store import lives, motors, people, rules
 from norvash.store.database import Connection
-from norvash.work.acting import Act, Change, once
+from norvash.work.acting import Act, Change, prepared
+from norvash.work.ground import Settled, keep_moves, settle
+from norvash.work.loading import load
 from norvash.work.rulebook import rulebook
 
 SCOPES = {"site": "the whole site", "class": "a class", "type": "a type", "motor": "one motor"}
 
 
-def set_rule(conn: Connection, act: Act, rule_id: str, *, scope: str, scope_id: str, text: str, why: str) -> str:
-    """Give a rule a figure of its own within a scope; standings follow in the background.
-
-    Raises: NotFound for the rule, the type or the motor, InputError at the field.
+@dataclass(frozen=True, slots=True, kw_only=True)
+class _Ruled:
+    """What is to be set in a scope in place of what is, as the record stood at `seq`; `made` is None where the default
+    comes back.
     """
 
-    def body(act: Act) -> Change:
+    seq: int
+    rule_id: str
+    scope: str
+    scope_id: str
+    before: Override | None
+    made: Override | None
+    settled: Settled
+
+    def stands(self, conn: Connection) -> bool:
+        """Tell whether nothing at all was written meanwhile."""
+        return people.last_seq(conn) == self.seq
+
+
+def set_rule(
+    conn: Connection,
+    act: Act,
+    rule_id: str,
+    *,
+    scope: str,
+    scope_id: str,
+    text: str,
+    why: str,
+    explained: Explained = NOT_EXPLAINED,
+) -> str:
+    """Give a rule a figure of its own within a scope; standings follow in the background.
+
+    Raises: NotFound for the rule, the type or the motor, InputError at the field, NeedsAnswer where that would end or
+    soften what was found.
+    """
+
+    def prepare() -> _Ruled:
         book = rulebook(conn)
         name = book.rule(name_now("rule", rule_id)).id
         value = _figure(text)
         book.check(name, value)
-        return _override(
-            conn,
-            act,
-            book,
-            Override(
-                rule_id=name,
-                scope=scope,
-                scope_id=_target(conn, scope, scope_id)[0],
-                value=value,
-                person="",
-                day="",
-                why=words_of("why", why, "The reason"),
-            ),
+        made = Override(
+            rule_id=name,
+            scope=scope,
+            scope_id=_target(conn, scope, scope_id)[0],
+            value=value,
+            person=people.fetch_person(conn, act.person_id).name,
+            day=act.at.date().isoformat(),
+            why=words_of("why", why, "The reason"),
         )
+        return _ruled(conn, act, book, (made.rule_id, made.scope, made.scope_id), made, explained=explained)
 
-    content = {"rule": rule_id, "scope": scope, "of": scope_id, "value": text, "why": why}
-    return once(conn, act, "change a rule", typed=content, body=body)
+    content = {"rule": rule_id, "scope": scope, "of": scope_id, "value": text, "why": why, **explained.typed}
+    return prepared(conn, act, "change a rule", typed=content, prepare=prepare, body=_keeping(conn))
 
 
-def set_school(conn: Connection, act: Act, school_id: str, *, scope: str, scope_id: str, key: str, why: str) -> str:
+def set_school(
+    conn: Connection,
+    act: Act,
+    school_id: str,
+    *,
+    scope: str,
+    scope_id: str,
+    key: str,
+    why: str,
+    explained: Explained = NOT_EXPLAINED,
+) -> str:
     """Choose a school within a scope.
 
     Raises: NotFound for the question, the type or the motor; InputError for an option that is unknown, or refused for
-    the class.
+    the class; NeedsAnswer where that would end or soften what was found.
     """
 
-    def body(act: Act) -> Change:
+    def prepare() -> _Ruled:
         book = rulebook(conn)
         target, motor_class = _target(conn, scope, scope_id)
         school = book.school(name_now("school", school_id))
@@ -64,50 +107,84 @@ def set_school(conn: Connection, act: Act, school_id: str, *, scope: str, scope_
             scope=scope,
             scope_id=target,
             value=0.0,
-            person="",
-            day="",
+            person=people.fetch_person(conn, act.person_id).name,
+            day=act.at.date().isoformat(),
             why=words_of("why", why, "The reason"),
             word=option,
         )
-        return _override(conn, act, book, made)
+        return _ruled(conn, act, book, (made.rule_id, made.scope, made.scope_id), made, explained=explained)
 
-    content = {"school": school_id, "scope": scope, "of": scope_id, "key": key, "why": why}
-    return once(conn, act, "change a rule", typed=content, body=body)
-
-
-def _override(conn: Connection, act: Act, book: Rulebook, wanted: Override) -> Change:
-    before = book.overrides.get((wanted.rule_id, wanted.scope, wanted.scope_id))
-    rules.end_override(conn, wanted.rule_id, wanted.scope, wanted.scope_id, act.id)
-    person = people.fetch_person(conn, act.person_id).name
-    made = Override(
-        rule_id=wanted.rule_id,
-        scope=wanted.scope,
-        scope_id=wanted.scope_id,
-        value=wanted.value,
-        person=person,
-        day=act.at.date().isoformat(),
-        why=wanted.why,
-        word=wanted.word,
-    )
-    rules.add_override(conn, act.id, made, act.id)
-    after = {"value": made.word or made.value, "scope": made.scope, "of": made.scope_id, "why": made.why}
-    return Change(made.rule_id, {"value": (before.word or before.value) if before else None}, after)
+    content = {"school": school_id, "scope": scope, "of": scope_id, "key": key, "why": why, **explained.typed}
+    return prepared(conn, act, "change a rule", typed=content, prepare=prepare, body=_keeping(conn))
 
 
-def clear_rule(conn: Connection, act: Act, rule_id: str, scope: str, scope_id: str) -> str:
-    """Take what was set within a scope back."""
+def clear_rule(
+    conn: Connection, act: Act, rule_id: str, scope: str, scope_id: str, *, explained: Explained = NOT_EXPLAINED
+) -> str:
+    """Take what was set within a scope back.
 
-    def body(act: Act) -> Change:
-        target, _ = _target(conn, scope, scope_id)
-        if not rules.end_override(conn, rule_id, scope, target, act.id):
+    Raises: InputError where nothing is set there, NeedsAnswer where that would end or soften what was found.
+    """
+
+    def prepare() -> _Ruled:
+        book, target = rulebook(conn), _target(conn, scope, scope_id)[0]
+        if (rule_id, scope, target) not in book.overrides:
             raise InputError(
                 "Nothing is set there that could be taken back.", "Look in the list of what is in force.", "value"
             )
-        return Change(rule_id, {"scope": scope, "of": target}, {"value": "default"})
+        return _ruled(conn, act, book, (rule_id, scope, target), None, explained=explained)
 
-    return once(
-        conn, act, "change a rule", typed={"rule": rule_id, "scope": scope, "of": scope_id, "clear": True}, body=body
+    content = {"rule": rule_id, "scope": scope, "of": scope_id, "clear": True, **explained.typed}
+    return prepared(conn, act, "change a rule", typed=content, prepare=prepare, body=_keeping(conn))
+
+
+def _ruled(
+    conn: Connection, act: Act, book: Rulebook, at: tuple[str, str, str], made: Override | None, *, explained: Explained
+) -> _Ruled:
+    """Return what is to be set in a scope, explained where that ends or softens something on a motor in it."""
+    rule_id, scope, scope_id = at
+    before, seq = book.overrides.get(at), people.last_seq(conn)
+    after = dict(book.overrides) | ({at: made} if made is not None else {})
+    if made is None:
+        after.pop(at, None)
+    new = Rulebook(book.rules, after.values(), book.schools)
+    change = Moved(
+        id=f"{act.id}.{rule_id}",
+        kind="school" if rule_id in SCHOOLS_BY_ID else "rule",
+        name=rule_id,
+        scope=scope,  # type: ignore[arg-type]
+        scope_id=scope_id,
+        before=_value(before),
+        after=_value(made),
+        at=act.at,
     )
+    pairs = []
+    for motor_id in lives.motors_standing(conn, scope, scope_id):
+        context = load(conn, motor_id, book)
+        pairs.append((context, replace(context, rules=replace(context.rules, book=new))))
+    said = explained if explained.source or made is None else replace(explained, source=made.why)
+    settled = settle(conn, act, pairs, [change] if change.before != change.after else [], said)
+    return _Ruled(seq=seq, rule_id=rule_id, scope=scope, scope_id=scope_id, before=before, made=made, settled=settled)
+
+
+def _value(override: Override | None) -> float | str | None:
+    return None if override is None else override.word or override.value
+
+
+def _keeping(conn: Connection) -> Callable[[Act, _Ruled], Change]:
+    """Return what keeps a rule as it was set, or takes it back."""
+
+    def body(act: Act, ready: _Ruled) -> Change:
+        rules.end_override(conn, ready.rule_id, ready.scope, ready.scope_id, act.id)
+        keep_moves(conn, act, ready.settled)
+        made = ready.made
+        if made is None:
+            return Change(ready.rule_id, {"scope": ready.scope, "of": ready.scope_id}, {"value": "default"})
+        rules.add_override(conn, act.id, made, act.id)
+        after = {"value": _value(made), "scope": made.scope, "of": made.scope_id, "why": made.why}
+        return Change(made.rule_id, {"value": _value(ready.before)}, after)
+
+    return body
 
 
 def _figure(text: str) -> float:

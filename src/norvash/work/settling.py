@@ -20,7 +20,8 @@ from norvash.store.rounds import ReadingRow
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.context import Context, Prepared
 from norvash.work.loading import load
-from norvash.work.standing import Judged, foresee, keep
+from norvash.work.sighting import reason_of
+from norvash.work.standing import Judged, foresee, judge, keep
 
 
 def doubt_about(context: Context, row: Round, plan: PositionPlan, reading: Reading) -> Doubt | None:
@@ -120,15 +121,17 @@ def _partners(context: Context, this: Round, position: int) -> list[Point]:
     return partners
 
 
-def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str) -> str:
-    """Keep what the person says about a doubted reading; a mistyped one is withdrawn, from a finished round too.
+def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str, why: str = "") -> str:
+    """Keep what the person says about a doubted reading; a mistyped one is withdrawn, and set aside where its round is
+    signed: what was signed of it stays.
 
-    Return the round's id. Raises: Conflict for a reading that counts no longer.
+    Return the round's id. Raises: Conflict for a reading that counts no longer; InputError at “why” where it ends what
+    was to be changed or stopped, or is of a signed round, and no reason is given.
     """
     if answer not in dict(ANSWERS):
         raise InputError("This answer is not known.", "Choose one of the answers.", "answer")
 
-    gone = answer == "mistyped"
+    gone, said = answer == "mistyped", {"why": why} if why.strip() else {}
 
     def prepare() -> _Answered:
         found = _answered(conn, reading_id, act.at.date(), lambda _, now: None if gone else replace(now, doubt=""))
@@ -136,6 +139,15 @@ def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str) -> st
             raise Conflict(
                 "This reading counts no longer: it was replaced or withdrawn.", "Look at the round as it is now."
             )
+        if gone:
+            before = judge(found.context, act.at.date()).found.lives
+            reason_of(before, found.judged.found.lives, "That it was mistyped", why)
+            if rounds.fetch_round(conn, found.round_id).finished and not why.strip():
+                raise InputError(
+                    "This reading was signed: it is set aside, and what was signed stays.",
+                    "Say why it is wrong.",
+                    "why",
+                )
         return found
 
     def body(_: Act, made: _Answered) -> Change:
@@ -143,10 +155,9 @@ def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str) -> st
             rounds.withdraw_reading(conn, reading_id)
         else:
             rounds.answer_doubt(conn, reading_id, answer)
-        keep(conn, made.judged)
+        keep(conn, made.judged, why=why)
         before = {"typed": made.reading.typed, "doubt": made.reading.doubt, "reading": reading_id}
-        return Change(made.round_id, before, {"answer": answer}, made.judged.context.motor.id)
+        return Change(made.round_id, before, {"answer": answer, **said}, made.judged.context.motor.id)
 
-    return prepared(
-        conn, act, "settle a doubt", typed={"reading": reading_id, "answer": answer}, prepare=prepare, body=body
-    )
+    typed = {"reading": reading_id, "answer": answer, **said}
+    return prepared(conn, act, "settle a doubt", typed=typed, prepare=prepare, body=body)

@@ -7,12 +7,13 @@ from datetime import date
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import BrushSet, Overrule
+from norvash.core.motor.record import BrushSet, Overrule, Round
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.life import At, KeptLife, Told
+from norvash.core.sheet.ground import Ground, ThenMade, graver
+from norvash.core.sheet.life import At, KeptLife, Then, Told
 from norvash.core.sheet.noted import answered, noted
 from norvash.core.sheet.sheet import Baseline, Sheet, Spot
 from norvash.core.sheet.stages.catalogue import APART, FIELDS, TOGETHER
@@ -63,6 +64,17 @@ def _baseline(conn: Connection, row: SheetRow) -> Baseline | None:
 
 
 @dataclass(frozen=True, slots=True)
+class SinceWithdrawn:
+    """What is read of a motor of which something was withdrawn: the newest value of each place over all its sheets, and
+    the places in the order of writing
+    at which its brushes were measured on the newest one.
+    """
+
+    newest: Mapping[Spot, Given]
+    measured_at: tuple[int, ...]
+
+
+@dataclass(frozen=True, slots=True)
 class Beside:
     """What sheets say of a motor beside its readings: findings, what was overruled, a look by day or by counter."""
 
@@ -81,17 +93,26 @@ def beside(
     positions: Sequence[PositionPlan],
     sets: Sequence[BrushSet],
     rules: MotorRules,
+    grounds: tuple[Ground, ...] = (),
+    since: SinceWithdrawn | None = None,
 ) -> Beside:
     """Return what stands beside the readings by the newest sheet.
 
-    What was overruled or asked for lasts until the next visit.
+    What was overruled or asked for lasts until the next visit. `grounds` are those before unconfirmed changes.
     """
     places = {p.number: f"Brush {p.label}" for p in positions}
     if row is None or sheet is None:
         return Beside(Told(kept=kept, places=places))
+    back = _back(sheet, kept, since.newest, rules) if since is not None else {}
     if row.signed_at is None:
-        return Beside(_told(sheet, kept, places, figures=figures, sets=sets, rules=rules), _overrules(sheet))
-    told, latest = Told(kept=kept, places=places), max((r.at for s in sets for r in s.rounds), default=row.at)
+        told = _told(sheet, kept, places, figures=figures, sets=sets, rules=rules)
+        then = _then(sheet, told, sets, grounds) if grounds else told.then
+        measured_at = since.measured_at if since is not None else ()
+        return Beside(replace(told, then=then, back=back, measured_at=measured_at), _overrules(sheet))
+    told, latest = (
+        Told(kept=kept, places=places, back=back),
+        max((r.at for s in sets for r in s.rounds), default=row.at),
+    )
     last = [r.at for s in sets for r in s.rounds if r.sheet_id == row.id]
     if max(last, default=row.at) < latest:
         return Beside(told)
@@ -110,12 +131,8 @@ def _told(
     rules: MotorRules,
 ) -> Told:
     """Return what an open sheet tells of its motor, in both sights."""
-    worn, here = _worn(sets, figures), [r for s in sets for r in s.rounds if r.sheet_id == sheet.id]
-    now = _by_place([*noted(sheet, rules, worn), *(n for r in here for n in r.seen)])
-    before = sheet.as_found
-    found = now
-    if before is not sheet or any(r.seen_left for r in here):
-        found = _by_place([*noted(before, rules, worn), *(n for r in here for n in r.as_found.seen)])
+    here, before = [r for s in sets for r in s.rounds if r.sheet_id == sheet.id], sheet.as_found
+    found, now = _sights(sheet, here, _worn(sets, figures), rules)
     done = answered(sheet, rules) | (answered(before, rules) if before is not sheet else frozenset())
     return Told(
         sheet=sheet,
@@ -127,6 +144,41 @@ def _told(
         new=new_brushes(sheet.id, sets, places),
         measured=any(all(n in r.readings for n in places) for r in here if r in sets[-1].rounds),
     )
+
+
+def _sights(
+    sheet: Sheet, here: Sequence[Round], worn_mm: tuple[float, ...], rules: MotorRules
+) -> tuple[dict[At, Finding], dict[At, Finding]]:
+    """Return what is found on a sheet and its rounds as the motor was found, and as it is now."""
+    now = _by_place([*noted(sheet, rules, worn_mm), *(n for r in here for n in r.seen)])
+    before = sheet.as_found
+    if before is sheet and not any(r.seen_left for r in here):
+        return now, now
+    return _by_place([*noted(before, rules, worn_mm), *(n for r in here for n in r.as_found.seen)]), now
+
+
+def _then(sheet: Sheet, told: Told, sets: Sequence[BrushSet], grounds: tuple[Ground, ...]) -> Mapping[At, Then]:
+    """Return what the grounds before unconfirmed changes find graver than today's, by place."""
+    here, gathered = [r for s in sets for r in s.rounds if r.sheet_id == sheet.id], ThenMade()
+    for ground in grounds:
+        as_then = replace(sheet, facts=replace(sheet.facts, figures=ground.figures))
+        found, now = _sights(as_then, here, _worn(sets, ground.figures), ground.rules)
+        for at in dict.fromkeys((*found, *now)):
+            gathered.add(
+                ground, at, found=graver(found.get(at), told.found.get(at)), now=graver(now.get(at), told.now.get(at))
+            )
+    return gathered.made
+
+
+def _back(
+    sheet: Sheet, kept: tuple[KeptLife, ...], newest: Mapping[Spot, Given], rules: MotorRules
+) -> Mapping[At, Finding]:
+    """Return what today's figures find in the newest values of the places at which something was withdrawn."""
+    gone = {k.at for k in kept if k.withdrawn is not None}
+    if not gone:
+        return {}
+    of_today = replace(sheet, written={**newest, **sheet.written}, signed_at=None)
+    return {at: f for at, f in _by_place(noted(of_today, rules)).items() if at in gone}
 
 
 def _by_place(noted_there: Iterable[Noted]) -> dict[At, Finding]:

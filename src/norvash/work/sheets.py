@@ -103,9 +103,10 @@ def enter(
         motor_id, given = made.context.motor.id, made.given
         entries.add_entry(conn, act.id, sheet_id, field=made.field_id, place=place, given=given, act_id=act.id)
         if made.judged is not None:
-            keep(conn, made.judged)
+            keep(conn, made.judged, why=seeing.why if given.slip else "")
         sighted = {} if given.sight == "found" else {"sight": given.sight}
-        after = {"field": made.field_id, "place": place, "typed": given.typed, **sighted, **kept(given.record)}
+        why = {"slip": seeing.why} if given.slip and seeing.why else {}
+        after = {"field": made.field_id, "place": place, "typed": given.typed, **sighted, **kept(given.record), **why}
         return Change(act.id, {"typed": made.before.typed} if made.before else {}, after, motor_id)
 
     typed = {

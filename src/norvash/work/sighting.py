@@ -3,29 +3,32 @@
 from dataclasses import dataclass
 
 from norvash.core.sheet.given import Sight
-from norvash.core.sheet.life import STANDING, Life, State
+from norvash.core.sheet.life import STANDING, Life
 from norvash.core.text.words import listed
-from norvash.errors import Conflict, NeedsAnswer
+from norvash.core.verdict.grades import GRADES
+from norvash.errors import Conflict, InputError, NeedsAnswer
 
 MISTYPED, AGAIN = "mistyped", "again"
+_MOST = 200
 _SIGHTS: dict[str, str] = {"found": "as it was found, before the work", "left": "as it was left, after the work"}
 
 
 @dataclass(frozen=True, slots=True)
 class Seeing:
     """What comes with a value: the sight that the person gave it, what their page showed of work on that place (None
-    where it did not say), whether a program sent it, and the answer to what was asked.
+    where it did not say), whether a program sent it, the answer to what was asked, and why what stood there was a slip.
     """
 
     sight: str = ""
     touched: bool | None = None
     program: bool = False
     answer: str = ""
+    why: str = ""
 
     @property
     def typed(self) -> dict[str, object]:
         """Return what of it was said, as an act has it."""
-        said = {"sight": self.sight, "touched": self.touched, "answer": self.answer}
+        said = {"sight": self.sight, "touched": self.touched, "answer": self.answer, "why": self.why}
         return {k: v for k, v in said.items() if v not in ("", None)}
 
 
@@ -61,15 +64,16 @@ def sight_for(seeing: Seeing, *, touched: bool) -> Sight:
 def slip(
     before: tuple[Life, ...], after: tuple[Life, ...], there: str, seeing: Seeing, *, sight: Sight, touched: bool
 ) -> tuple[bool, Sight]:
-    """Return whether what stood there was mistyped, and the sight of the new value, where that would end a finding.
+    """Return whether what stood there was mistyped, and the sight of the new value, where that would end or soften a
+    finding.
 
-    `there` is what stood there in the same sight, empty where nothing did. Raises: NeedsAnswer, Conflict for a second
-    measurement before any work.
+    `there` is what stood there in the same sight, empty where nothing did. Raises: NeedsAnswer, for a slip without a
+    reason too, Conflict for a second measurement before any work.
     """
     ended = _ended(before, after)
     if not there or not ended:
         return seeing.answer == MISTYPED and bool(there), sight
-    if seeing.answer == MISTYPED:
+    if seeing.answer == MISTYPED and seeing.why.strip():
         return True, sight
     if seeing.answer == AGAIN:
         if sight == "found" and not touched:
@@ -80,22 +84,45 @@ def slip(
             )
         return False, "left"
     names = listed([f"“{x.place}: {x.finding.words}”" for x in ended])
+    said = "A slip needs a reason. " if seeing.answer == MISTYPED else ""
     raise NeedsAnswer(
-        f"This would end {names}. Was “{there}” a slip of the pen, or was it looked at or measured again after work?",
-        "Say which: both stay in the record.",
+        f"{said}This would end or soften {names}. Was “{there}” a slip of the pen, or was it looked at or measured"
+        " again after work?",
+        "Say which, and of a slip why: both values stay in the record, and the place is read once more.",
         "value",
         ((MISTYPED, f"“{there}” was a slip"), (AGAIN, "Measured again after work")),
         AGAIN if touched else MISTYPED,
     )
 
 
+def reason_of(before: tuple[Life, ...], after: tuple[Life, ...], what: str, why: str) -> str:
+    """Return why something is taken back, needed where that ends or softens what was to be changed or stopped.
+
+    Raises: InputError without one.
+    """
+    grave = [x for x in _ended(before, after) if x.finding.grade in ("change", "stop")]
+    said = " ".join(why.split())[:_MOST]
+    if grave and not said:
+        names = listed([f"“{x.place}: {x.finding.words}”" for x in grave])
+        raise InputError(
+            f"{what} would end or soften {names}.",
+            "Say why: it stays in the record, and the place is read once more.",
+            "why",
+        )
+    return said
+
+
 def _ended(before: tuple[Life, ...], after: tuple[Life, ...]) -> list[Life]:
-    """Return the findings that an entry would end, or would turn into a slip."""
-    then = {x.at: x.state for x in after}
-    return [x for x in before if _ends(x, then.get(x.at, "withdrawn"))]
+    """Return the findings that an entry would end, soften, or turn into a slip."""
+    then = {x.at: x for x in after}
+    return [x for x in before if _ends(x, then.get(x.at))]
 
 
-def _ends(life: Life, state: State) -> bool:
+def _ends(life: Life, then: Life | None) -> bool:
+    state = then.state if then is not None else "withdrawn"
     if life.state == "done not proven" and state == "proven":
         return False  # work was done since what stood there: it is measured again
+    softer = then is not None and GRADES.index(then.finding.grade) < GRADES.index(life.finding.grade)
+    if life.stands and softer:
+        return True
     return life.state != "withdrawn" and (state == "withdrawn" or (life.stands and state not in STANDING))

@@ -1,11 +1,12 @@
 """Sign a sheet: close its rounds, keep what it says and what becomes of every finding; add to it later."""
 
 from dataclasses import dataclass, replace
+from datetime import datetime
 
 from norvash.core.sheet.field import YES, Tick
 from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.life import KeptLife
+from norvash.core.sheet.life import KeptLife, Withdrawn
 from norvash.core.sheet.permit import MOST_TEXT
 from norvash.core.sheet.signing import Hold, signed_as, standing
 from norvash.core.sheet.stages.decide import OUTCOME
@@ -98,13 +99,13 @@ def _prepare(conn: Connection, act: Act, sheet_id: str, why: str, *, service: bo
     page = shown(conn, row, judge(context, now.at.date()), now.at.date())
     reason = _reason(page, why)
     signed = _signed(conn, page, reason, person)
-    after = context.with_signature(replace(row, signed_at=now.at, signed=signed), _kept(sheet_id, page))
+    after = context.with_signature(replace(row, signed_at=now.at, signed=signed), _kept(sheet_id, page, now.at))
     return _Signing(
         context=read, page=page, ticks=tuple(ticks), signed=signed, judged=foresee(conn, [after], now.at.date())[0]
     )
 
 
-def _kept(sheet_id: str, page: SheetPage) -> tuple[KeptLife, ...]:
+def _kept(sheet_id: str, page: SheetPage, at: datetime) -> tuple[KeptLife, ...]:
     """Return the lives that go on after a signature, as the record will have them."""
     return tuple(
         KeptLife(
@@ -112,12 +113,14 @@ def _kept(sheet_id: str, page: SheetPage) -> tuple[KeptLife, ...]:
             sheet_id=x.kept.sheet_id if x.kept is not None else sheet_id,
             position=x.position,
             finding=x.finding,
-            state=x.state,
-            put_off=x.put_off if x.state == "put off" else x.waits_for,
+            state=x.kept.state if rests and x.kept is not None else "open" if rests else x.state,
+            put_off=x.put_off if x.state == "put off" or rests else x.waits_for,
             why=x.why,
+            withdrawn=Withdrawn(at=at, moves=x.moves) if rests else None,
         )
         for x in page.found.lives
-        if x.stands
+        for rests in [x.state == "withdrawn" and bool(x.moves)]
+        if x.stands or rests
     )
 
 

@@ -112,11 +112,14 @@ def _families(
     return found
 
 
-def keep(conn: Connection, judged: Judged) -> Judged:
-    """Keep a motor's forecast, what it teaches and its standing; the caller holds the transaction."""
+def keep(conn: Connection, judged: Judged, *, why: str = "", free: bool = False) -> Judged:
+    """Keep a motor's forecast, what it teaches and its standing; the caller holds the transaction.
+
+    `why` is said of what is withdrawn by that; it is `free` where what was wrong at this visit was put back.
+    """
     context, found, said = judged.context, judged.found, judged.said
     if context.open_sheet is not None:
-        lives.begin_lives(conn, context.motor.id, context.open_sheet.id, found.lives)
+        lives.begin_lives(conn, context.motor.id, context.open_sheet.id, found.lives, why=why, free=free)
     if judged.taught is not None:
         forecasts.save_taught(conn, context.motor.id, judged.taught.items())
         forecasts.mark_family_stale(conn, context.motor.id, context.motor.type_id)

@@ -1,7 +1,11 @@
 """Take back what somebody entered last on a sheet."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass
+from datetime import timedelta
 
+from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
+from norvash.core.sheet.stages.catalogue import field_of
 from norvash.errors import Conflict
 from norvash.store import entries, rounds, seen
 from norvash.store.database import Connection
@@ -9,13 +13,21 @@ from norvash.work.acting import Act, Change, prepared
 from norvash.work.context import Context, Prepared
 from norvash.work.loading import load
 from norvash.work.sheets import changed, kept_field, unsigned
-from norvash.work.standing import Judged, foresee, keep
+from norvash.work.sighting import reason_of
+from norvash.work.standing import Judged, foresee, judge, keep
+
+_MOST = 60
 
 
-def undo(conn: Connection, act: Act, sheet_id: str) -> str:
-    """Take back what this person entered last on a sheet; return the id of what was taken back.
+# One's own last act is taken back at once without a reason within this time.
+_AT_ONCE = timedelta(minutes=2)
 
-    Raises: Conflict when there is nothing left to take back.
+
+def undo(conn: Connection, act: Act, sheet_id: str, what: str = "", why: str = "") -> str:
+    """Take back what this person entered last on a sheet, `what` as they saw it named; return its id.
+
+    Later than at once it needs a reason where it ends what was to be changed or stopped. Raises: Conflict when there is
+    nothing left to take back, or something else was entered since; InputError at “why”.
     """
 
     def prepare() -> _Undone:
@@ -23,8 +35,13 @@ def undo(conn: Connection, act: Act, sheet_id: str) -> str:
         last = entries.last_of(conn, sheet_id, act.person_id)
         if last is None:
             raise Conflict("There is nothing of yours to take back on this sheet.", "Change it where it stands.")
+        if what and what != last.id:
+            raise Conflict("Something else was entered since.", "Look at what the button names now.")
         context = load(conn, row.motor_id)
-        return _Undone(context, last, foresee(conn, [_without(conn, context, last)], act.at.date())[0])
+        judged = foresee(conn, [_without(conn, context, last)], act.at.date())[0]
+        if act.at - last.at > _AT_ONCE:
+            reason_of(judge(context, act.at.date()).found.lives, judged.found.lives, "Taking that back", why)
+        return _Undone(context, last, judged)
 
     def body(act: Act, made: _Undone) -> Change:
         last, motor_id = made.last, made.context.motor.id
@@ -36,11 +53,31 @@ def undo(conn: Connection, act: Act, sheet_id: str) -> str:
             seen.strike_finding(
                 conn, last.round_id, position=last.place, seen=last.field, sight=last.sight, act_id=act.id
             )
-        keep(conn, made.judged)
+        keep(conn, made.judged, why=why.strip() or "taken back at once")
         before = {"kind": last.kind, "field": last.field, "place": last.place, "typed": last.typed}
-        return Change(last.id, before, {}, motor_id)
+        return Change(last.id, before, {"why": why.strip()} if why.strip() else {}, motor_id)
 
-    return prepared(conn, act, "undo", typed={"sheet": sheet_id}, prepare=prepare, body=body)
+    said = {k: v for k, v in {"what": what, "why": why.strip()}.items() if v}
+    return prepared(conn, act, "undo", typed={"sheet": sheet_id, **said}, prepare=prepare, body=body)
+
+
+def last_named(conn: Connection, sheet_id: str, person_id: str, labels: Mapping[int, str]) -> tuple[str, str] | None:
+    """Return the id and the words of what undo would take back for a person, None where nothing of theirs is left.
+
+    `labels` are those of the positions.
+    """
+    last = entries.last_of(conn, sheet_id, person_id)
+    if last is None:
+        return None
+    if last.kind == "entry":
+        field = field_of(last.field)
+        words = field.label if field is not None else last.field
+        place = labels.get(last.place, "") if field is not None and field.per == "position" else str(last.place or "")
+    else:
+        seen_words = BY_SIGHT[last.field].words if last.field in BY_SIGHT else last.field
+        words, place = seen_words if last.kind == "finding" else "length", labels.get(last.place, "")
+    said = "" if last.typed == "yes" else last.typed
+    return last.id, " ".join(x for x in (words, place, said) if x)[:_MOST]
 
 
 @dataclass(frozen=True)

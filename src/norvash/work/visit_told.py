@@ -8,6 +8,7 @@ from norvash.core.sheet.field import Field, Painted, Pick
 from norvash.core.sheet.gates import GATES, POWER
 from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.ground import said
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT, PARTS
 from norvash.core.sheet.proving import state_words
@@ -57,7 +58,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "waived": list(_waived(page)),
         "unmeasured": _unmeasured(page),
         "before": [{"words": j.words, "right": j.right} for j in page.before.judged],
-        "slips": [_slip(x) for x in page.found.lives if x.state == "withdrawn"],
+        "slips": [_slip(x) for x in page.found.lives if x.graver is not None],
         "corrected": _corrected(conn, page),
         "again": _again(conn, page),
         "outcome": dict(OUTCOME.choices).get(OUTCOME.of(sheet), ""),
@@ -245,4 +246,13 @@ def _correction(what: str, typed: str, instead: str, person: str, at: datetime) 
 
 
 def _slip(life: Life) -> Plain:
-    return {"place": life.place, "words": life.finding.words}
+    """Return what was withdrawn or softened: by whom and why, and the changes of what it is judged on."""
+    gone = life.kept.withdrawn if life.kept is not None else None
+    return {
+        "place": life.place,
+        "words": (life.graver or life.finding).words,
+        "by": gone.person if gone is not None else "",
+        "why": gone.why if gone is not None else "",
+        "changes": [said(m) for m in life.moves],
+        "softened": life.state != "withdrawn",
+    }

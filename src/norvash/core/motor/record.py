@@ -5,6 +5,7 @@ from dataclasses import dataclass, field, replace
 from datetime import date, datetime
 from math import sqrt
 from types import MappingProxyType
+from typing import TYPE_CHECKING
 
 from norvash.core.edges import over
 from norvash.core.forecast.set_forecast import Ahead
@@ -18,6 +19,9 @@ from norvash.core.text.words import MONTHS
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import Rate
 from norvash.core.verdict.grades import Grade
+
+if TYPE_CHECKING:
+    from norvash.core.sheet.ground import Ground
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -235,7 +239,8 @@ class MotorState:
     """Everything that a verdict on one motor rests on; sets in the order in which they were fitted.
 
     `told` is what the record and the open sheet tell of its findings; `asked_on` and `asked_at` are a look that was
-    asked for on the last sheet, by day and by what the counter shows then.
+    asked for on the last sheet, by day and by what the counter shows then. `grounds` are what it was judged on before
+    changes that nobody has confirmed yet.
     """
 
     figures: Figures
@@ -249,6 +254,7 @@ class MotorState:
     overrules: tuple[Overrule, ...] = ()
     asked_on: date | None = None
     asked_at: float | None = None
+    grounds: "tuple[Ground, ...]" = ()
 
     @property
     def unit(self) -> str:

@@ -1,6 +1,6 @@
 """What was entered on a sheet, one entry at a time."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from datetime import datetime
 from typing import Literal
 
@@ -16,7 +16,8 @@ class Given:
     """One entry that counts: its word or number, as typed, by whom and when.
 
     `record` is what belongs to it: of a decision, a permit, a cut, a column, a map. `sight` says of what it speaks, and
-    `slip` that what it replaced was mistyped; `from_file` that it was played in and not entered here.
+    `slip` that what it replaced was mistyped; `from_file` that it was played in and not entered here; `seq` is its
+    place in the order of writing, 0 before it is written.
     """
 
     id: str
@@ -29,6 +30,7 @@ class Given:
     sight: Sight = "found"
     slip: bool = False
     from_file: bool = False
+    seq: int = field(default=0, compare=False)
 
     @property
     def stands(self) -> bool:

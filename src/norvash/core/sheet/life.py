@@ -8,6 +8,7 @@ from typing import Literal
 
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.records import PutOff
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.verdict.grades import GRADES, Grade
@@ -18,6 +19,45 @@ STANDING: tuple[State, ...] = ("open", "put off", "done not proven")
 # Where a finding is: its position (0 for the whole motor) and its id.
 At = tuple[int, str]
 _NOWHERE: Mapping[At, Finding] = MappingProxyType({})
+_NO_THEN: Mapping[At, "Then"] = MappingProxyType({})
+
+
+@dataclass(frozen=True, slots=True)
+class Then:
+    """What an earlier ground finds graver than today's does at one place, as the motor was found and as it is now; None
+    where it does not. `moves` are the changes since.
+    """
+
+    found: Finding | None
+    now: Finding | None
+    moves: tuple[Moved, ...]
+
+    @property
+    def finding(self) -> Finding:
+        """Return what it finds, as the motor is now where it does."""
+        found = self.now or self.found
+        if found is None:
+            raise LookupError("an earlier ground that finds nothing graver")
+        return found
+
+    @property
+    def stands(self) -> bool:
+        """Tell whether it stands as it was: no change that the shop decided for itself ends or softens a stop."""
+        return self.finding.grade == "stop" and all(m.ours for m in self.moves)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Withdrawn:
+    """When and by whose act, by its place in the order of writing, a finding was withdrawn, and why; `moves` are the
+    changes that it rests on, `free` tells whether they were confirmed, or put back.
+    """
+
+    at: datetime
+    seq: int = 0
+    person: str = ""
+    why: str = ""
+    moves: tuple[Moved, ...] = ()
+    free: bool = False
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -25,7 +65,8 @@ class KeptLife:
     """A life as it is kept with the motor: where it began, what was found there, and what had become of it.
 
     The finding carries the words and the grade that it was found with. Until an entry later than `held_since` it was
-    judged by an earlier version, whose grade stays where this one is milder.
+    judged by an earlier version, whose grade stays where this one is milder. One that was `withdrawn` keeps the state
+    that it had, should it come back.
     """
 
     id: str
@@ -36,6 +77,7 @@ class KeptLife:
     put_off: PutOff | None = None
     why: str = ""
     held_since: datetime | None = None
+    withdrawn: Withdrawn | None = None
 
     @property
     def at(self) -> At:
@@ -61,6 +103,9 @@ class Told:
     places: Mapping[int, str] = field(default_factory=lambda: MappingProxyType({}))
     new: Mapping[int, bool] = field(default_factory=lambda: MappingProxyType({}))
     measured: bool = False
+    measured_at: tuple[int, ...] = ()
+    then: Mapping[At, Then] = field(default_factory=lambda: _NO_THEN)
+    back: Mapping[At, Finding] = field(default_factory=lambda: _NOWHERE)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -70,7 +115,8 @@ class Life:
     `kept` is None until it is in the record. `worked` says what the work was, where that is known. `measured_again`
     tells that it was measured after the work and is over its limit still; `proof` are the entries that prove it. One
     `by_sight` is proven by a fresh look, any other by a figure. One `by_earlier` was judged by an earlier version, and
-    keeps its grade until its place is measured again.
+    keeps its grade until its place is measured again. `then` is what an earlier ground finds graver there; one that was
+    withdrawn, or softened so, is `read_since` where its place was measured or looked at after that.
     """
 
     kept: KeptLife | None
@@ -87,6 +133,8 @@ class Life:
     measured_again: bool = False
     by_sight: bool = False
     by_earlier: bool = False
+    then: Then | None = None
+    read_since: bool = False
 
     @property
     def at(self) -> At:
@@ -97,6 +145,21 @@ class Life:
     def stands(self) -> bool:
         """Tell whether it still counts for its part."""
         return self.state in STANDING
+
+    @property
+    def moves(self) -> tuple[Moved, ...]:
+        """Return the changes of ground that it rests on, empty where none ended or softened it."""
+        if self.then is not None:
+            return self.then.moves
+        gone = self.kept.withdrawn if self.kept is not None and self.state == "withdrawn" else None
+        return gone.moves if gone is not None else ()
+
+    @property
+    def graver(self) -> Finding | None:
+        """Return what it was before it was withdrawn or softened, None where it was neither."""
+        if self.then is not None and self.state != "proven":
+            return self.then.finding
+        return self.finding if self.state == "withdrawn" else None
 
     @property
     def settled(self) -> bool:

@@ -5,10 +5,10 @@ from dataclasses import dataclass
 from typing import Literal
 
 from norvash.core.sheet.asked import misfits
+from norvash.core.sheet.barring import barring, gone_words, read_at_stage, withdrawn
 from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.gates import GATES, POWER, SAFE, SERVICE
 from norvash.core.sheet.gating import gate_now
-from norvash.core.sheet.life import Life
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages import rework, safe, sign
 from norvash.core.sheet.stages.catalogue import STAGES, stage_of
@@ -46,6 +46,8 @@ def holds(visit: Visit) -> tuple[Hold, ...]:
         if stage in needed:
             made += [Hold(words, stage) for words in _gate(visit, needed[stage])]
         made += [Hold(h.words, stage) for h in stage.held("sign", visit)]
+    runs = visit.sheet.kind != "quick" and OUTCOME.of(visit.sheet) in RUNS
+    made += [Hold(f"{x.place}: {why}", read_at_stage(x)) for x, why in (barring(visit) if runs else ())]
     return tuple(made)
 
 
@@ -65,7 +67,7 @@ def signed_as(visit: Visit) -> SignedAs:
         return "out" if outcome == "out" else "away"
     gates = [gate_now(gate, visit) for gate in GATES.values()]
     waived = any(now.state == "waived" or now.waived for now in gates)
-    unclean = bool(still_open) or waived or any(x.stands for x in visit.lives) or bool(withdrawn(visit))
+    unclean = bool(still_open) or waived or any(x.stands for x in visit.lives) or bool(barring(visit))
     if unclean or outcome not in RUNS:
         return "not clean"
     return "certificate" if opened(visit) else "not opened"
@@ -78,17 +80,11 @@ def standing(visit: Visit) -> tuple[str, ...]:
     put_off = [f"{x.place}, {x.finding.words}, is put off" for x in visit.lives if x.state == "put off"]
     gates = [(gate.words, gate_now(gate, visit)) for gate in GATES.values()]
     holds_waived = [f"“{w.words}” was waived by {w.person}" for _, now in gates for w in now.waived]
-    gone = [f"{x.place}, {x.finding.words}, was withdrawn on this sheet" for x in withdrawn(visit)]
+    gone = [gone_words(x) for x in withdrawn(visit)]
     waived = [
         f"gate “{words}” was waived by {now.person}" for words, now in gates if now.state == "waived" and not now.waived
     ]
     return (*put_off, *gone, *waived, *holds_waived)
-
-
-def withdrawn(visit: Visit) -> tuple[Life, ...]:
-    """Return what was found at this visit, was to be changed or worse, and is not found any more without any work."""
-    grave = ("change", "stop")
-    return tuple(x for x in visit.found.lives if x.state == "withdrawn" and x.finding.grade in grave)
 
 
 def _not_said(visit: Visit) -> Iterator[Hold]:

@@ -6,10 +6,14 @@ from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.life import Told
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.ground import ThenMade, graver
+from norvash.core.sheet.life import At, Then, Told
+from norvash.core.sheet.stages.brushes.carbon import SET_WORN, worn_set
 from norvash.core.verdict.brush_now import brush_now
 from norvash.core.verdict.grades import GRADES, Grade, Graded, worst
 from norvash.core.verdict.set_grade import raised
+from norvash.errors import InputError
 
 
 def worn_as_found(state: MotorState, rules: MotorRules, now: Graded | None) -> Grade | None:
@@ -20,11 +24,38 @@ def worn_as_found(state: MotorState, rules: MotorRules, now: Graded | None) -> G
     if not state.told.new:
         return worn(now)
     found = replace(state, sets=sets_as_found(state.sets, state.told), told=Told(), ahead=None)
+    return worn(_by_length(found, rules))
+
+
+def _by_length(state: MotorState, rules: MotorRules) -> Graded | None:
+    """Return the grade of a set by its lengths alone."""
     limit = motor_limit(state.figures, rules)
-    brushes = [brush_now(found, found.current, i, limit, rules) for i in range(len(state.positions))]
+    brushes = [brush_now(state, state.current, i, limit, rules) for i in range(len(state.positions))]
     last = [b.last for b in brushes if b.last]
     length = worst([b.graded for b in brushes if b.graded])
-    return worn(raised(length, last, NEW_MM.need(state.figures), rules, late=False, out=False))
+    return raised(length, last, NEW_MM.need(state.figures), rules, late=False, out=False)
+
+
+def worn_then(state: MotorState, found: Grade | None, now: Grade | None) -> dict[At, Then]:
+    """Return what the grounds before unconfirmed changes find graver in the carbon of the set by its lengths, at the
+    place of the set; nothing where none does.
+
+    Units: `found` and `now` are its grades today, as it was found and as it is.
+    """
+    gathered = ThenMade()
+    for ground in state.grounds:
+        old = replace(state, figures=ground.figures, ahead=None)
+        try:
+            by_length = _by_length(old, ground.rules)
+            was = worn_as_found(old, ground.rules, by_length)
+        except InputError:  # on figures that contradict each other nothing was judged
+            continue
+        gathered.add(ground, (0, SET_WORN.id), found=_graver(was, found), now=_graver(worn(by_length), now))
+    return gathered.made
+
+
+def _graver(then: Grade | None, now: Grade | None) -> Finding | None:
+    return graver(worn_set(then), worn_set(now) if now is not None else None) if then is not None else None
 
 
 def worn(graded: Graded | None) -> Grade | None:

@@ -18,7 +18,7 @@ from norvash.core.planning.second_line import second_line
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.lives import lives
 from norvash.core.use.rate import day_of
-from norvash.core.verdict.before_work import worn, worn_as_found
+from norvash.core.verdict.before_work import worn, worn_as_found, worn_then
 from norvash.core.verdict.brush_now import brush_now
 from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
 from norvash.core.verdict.grades import worst
@@ -87,7 +87,9 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     late = past_limit(state, today) or too_short
     last = [b.last for b in brushes if b.last]
     by_all = raised(by_length, last, NEW_MM.need(state.figures), rules, late=late, out=out)
-    lived = lives(state.told, worn_as_found(state, rules, by_all), worn(by_all))
+    worn_found, worn_now = worn_as_found(state, rules, by_all), worn(by_all)
+    worn_before = worn_then(state, worn_found, worn_now) if state.grounds else {}
+    lived = lives(state.told, worn_found, worn_now, worn_before)
     since = current.rounds[current.rounds.index(latest) :] if latest else current.rounds
     conditions = conditions_of(state, since, lived)
     due_graded = by_interval(asked, state, rules, today)

@@ -51,7 +51,8 @@ class SheetBody(ActBody):
 class EntryBody(ActBody):
     """One entry: its field, its place where there are several, and what belongs to a decision.
 
-    `sight` is “found” or “left”: as found before work on its place, as left after it. `answer` settles what was asked.
+    `sight` is “found” or “left”: as found before work on its place, as left after it. `answer` settles what was asked;
+    of a slip `slip_why` says why it was one.
     """
 
     field: str
@@ -60,6 +61,7 @@ class EntryBody(ActBody):
     replaces: str = ""
     sight: str = ""
     answer: str = ""
+    slip_why: str = ""
     more: dict[str, str] = {}
 
 
@@ -80,6 +82,7 @@ class ReadingBody(ActBody):
     replaces: str = ""
     sight: str = ""
     answer: str = ""
+    slip_why: str = ""
 
 
 def act_by(body: ActBody, conn: Conn, now: Now) -> Act:
@@ -217,7 +220,7 @@ def reading(*, conn: Conn, now: Now, sheet_id: str, body: ReadingBody) -> dict[s
         method=body.method,
         instrument=body.instrument,
         replaces=body.replaces,
-        seeing=Seeing(sight=body.sight, program=True, answer=body.answer),
+        seeing=Seeing(sight=body.sight, program=True, answer=body.answer, why=body.slip_why[:200]),
     )
     return {"reading": made}
 
@@ -235,7 +238,7 @@ def entry(*, conn: Conn, now: Now, sheet_id: str, body: EntryBody) -> dict[str, 
             text=body.value,
             replaces=body.replaces,
             more=body.more,
-            seeing=Seeing(sight=body.sight, program=True, answer=body.answer),
+            seeing=Seeing(sight=body.sight, program=True, answer=body.answer, why=body.slip_why[:200]),
         )
     }
 

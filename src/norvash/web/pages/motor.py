@@ -6,9 +6,11 @@ from fastapi.responses import HTMLResponse, Response
 from norvash.core.brush.doubts import ANSWERS
 from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
 from norvash.core.verdict.proportion import remarks
-from norvash.web.answers import page
-from norvash.web.deps import Conn, Now, fresh_id
+from norvash.errors import NorvashError
+from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.motor_drawings import drawing_of
+from norvash.work.confirming import confirm
 from norvash.work.motor_page import motor_page
 
 router = APIRouter()
@@ -18,11 +20,16 @@ _DRAWINGS = ("end-view", "life-line", "carbon-ruler")
 @router.get("/motors/{motor_id}")
 def show(*, request: Request, conn: Conn, now: Now, motor_id: str) -> HTMLResponse:
     """Show a motor's page."""
+    return _page(request, conn, now, motor_id, None)
+
+
+def _page(request: Request, conn: Conn, now: Now, motor_id: str, error: NorvashError | None) -> HTMLResponse:
     shown = motor_page(conn, motor_id, now.date())
     template = TEMPLATES[shown.context.motor.motor_class]
     return page(
         request,
         "motor.html",
+        status_of(error) if error else 200,
         area="Motors",
         m=shown,
         context=shown.context,
@@ -35,9 +42,22 @@ def show(*, request: Request, conn: Conn, now: Now, motor_id: str) -> HTMLRespon
         remarks=remarks(shown.found, shown.context.state, shown.context.rules),
         answers=ANSWERS,
         doubt_id=fresh_id(),
-        errors={},
+        error=error,
+        errors=errors_of(error),
         caution=f"{template.caution} {CAUTION_FOR_ALL}",
     )
+
+
+@router.post("/motors/{motor_id}/changes/{moved_id}")
+def confirm_change(
+    *, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, moved_id: str, typed: Typed
+) -> Response:
+    """Confirm a change that something of a motor rests on, or name its source."""
+    try:
+        confirm(conn, act_of(typed, who, now), motor_id, moved_id, typed.get("source", ""))
+    except NorvashError as error:
+        return _page(request, conn, now, motor_id, error)
+    return go_to(f"/motors/{motor_id}#rests")
 
 
 @router.get("/motors/{motor_id}/drawings/{name}.svg")

@@ -8,10 +8,10 @@ from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.core.sheet.stages.sign import STAGE as SIGN
 from norvash.core.sheet.walk import stages_of
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound
-from norvash.store import rounds, sheets
+from norvash.store import sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import ReadingForm, whole
+from norvash.web.forms import ReadingForm, explained, whole
 from norvash.web.fragments import Parts
 from norvash.web.stages.hidden import Hidden
 from norvash.web.stages.page import stage_page
@@ -19,13 +19,12 @@ from norvash.work.changing_figures import ASKED, state_figures
 from norvash.work.measuring import note, record
 from norvash.work.new_set import Fitting, fit_new_set
 from norvash.work.opening import make_whole
-from norvash.work.settling import settle_doubt, take_back_answer
 from norvash.work.settling_sight import settle_sight
 from norvash.work.sheet_page import SheetPage, sheet_page
 from norvash.work.sheets import enter
 from norvash.work.sighting import Seeing
 from norvash.work.signing import add_to_signed, sign
-from norvash.work.undoing import undo
+from norvash.work.undoing import last_named, undo
 
 router = APIRouter()
 _AT_ONCE = "return=representation"
@@ -93,7 +92,16 @@ def _stage(
         choices=error.choices if isinstance(error, NeedsAnswer) else (),
         errors=errors_of(error),
         connected=request.app.state.gauge.connected,
+        undoes=_undoes(request, conn, shown),
     )
+
+
+def _undoes(request: Request, conn: Conn, shown: SheetPage) -> tuple[str, str] | None:
+    """Return what undo would take back for whoever looks at an open sheet, named."""
+    who = getattr(request.state, "who", None)
+    if who is None or shown.row.signed_at is not None:
+        return None
+    return last_named(conn, shown.row.id, who.id, {p.number: p.label for p in shown.context.positions})
 
 
 def _again(
@@ -151,7 +159,8 @@ def state(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, ty
     if seen and not changed:
         return _back(request, conn, now, sheet_id, typed)
     try:
-        state_figures(conn, act_of(typed, who, now), sheet_id, changed, {n: seen[n] for n in changed})
+        own = {n: seen[n] for n in changed}
+        state_figures(conn, act_of(typed, who, now), sheet_id, changed, own, explained=explained(typed))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "figure"}, error=error)
     return _back(request, conn, now, sheet_id, typed)
@@ -192,6 +201,7 @@ def findings(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str,
             gone or typed.get("value", ""),
             gone=bool(gone),
             answer=typed.get("answer", ""),
+            why=typed.get("slip_why", "")[:200],
         )
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "seen"}, error=error)
@@ -201,7 +211,12 @@ def findings(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str,
 def _seeing(typed: dict[str, str]) -> Seeing:
     """Return what a form says of the sight of its value; one of an older page says nothing."""
     touched = {"1": True, "0": False}.get(typed.get("touched", ""))
-    return Seeing(sight=typed.get("sight", ""), touched=touched, answer=typed.get("answer", ""))
+    return Seeing(
+        sight=typed.get("sight", ""),
+        touched=touched,
+        answer=typed.get("answer", ""),
+        why=typed.get("slip_why", "")[:200],
+    )
 
 
 @router.post("/sheets/{sheet_id}/sights")
@@ -245,31 +260,13 @@ def go_whole(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str,
     return go_to(f"/sheets/{sheet_id}/decide")
 
 
-@router.post("/readings/{reading_id}/doubt")
-def doubt(*, conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Response:
-    """Keep the answer to a doubt, and go on from where it was given."""
-    answer = typed.get("answer", "")
-    row = rounds.fetch_round(conn, settle_doubt(conn, act_of(typed, who, now), reading_id, answer))
-    if answer == "new set":
-        return go_to(f"/motors/{row.motor_id}/new-set")
-    if row.finished or typed.get("back") == "motor":
-        return go_to(f"/motors/{row.motor_id}{'/sheet' if answer == 'mistyped' else ''}")
-    return go_to(f"/sheets/{row.sheet_id}/brushes")
-
-
-@router.post("/readings/{reading_id}/answer")
-def reopen(*, conn: Conn, now: Now, who: Who, reading_id: str, typed: Typed) -> Response:
-    """Take the answer to a doubt back, so that it is asked again."""
-    return go_to(f"/motors/{take_back_answer(conn, act_of(typed, who, now), reading_id)}")
-
-
 @router.post("/sheets/{sheet_id}/undo")
 def take_back(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Take back what this person entered last."""
     try:
-        undo(conn, act_of(typed, who, now), sheet_id)
+        undo(conn, act_of(typed, who, now), sheet_id, typed.get("what", ""), typed.get("why", ""))
     except NorvashError as error:
-        return _again(request, conn, now, sheet_id=sheet_id, typed=typed, error=error)
+        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "undo"}, error=error)
     return _back(request, conn, now, sheet_id, typed)
 
 

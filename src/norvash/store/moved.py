@@ -1,0 +1,133 @@
+"""What was changed of the ground on which motors are judged, kept until it is confirmed or put back."""
+
+import json
+from collections.abc import Iterable
+from datetime import datetime
+
+from norvash.core.sheet.moved import Moved
+from norvash.store.database import Connection, Row
+from norvash.store.motors import Motor
+
+_MOVED = """select m.*, a.at, a.seq, p.name as person, coalesce(cp.name, '') as confirmed_by
+            from moved m join act a on a.id = m.act_id join person p on p.id = a.person_id
+            left join act ca on ca.id = m.confirmed_act_id left join person cp on cp.id = ca.person_id"""
+# The changes that count for a motor: those since its last signed full sheet, else since its first one, and those on
+# which something of it rests.
+_OF_MOTOR = """((m.scope = 'site') or (m.scope = 'class' and m.scope_id = :class)
+                or (m.scope = 'type' and m.scope_id = :type) or (m.scope = 'motor' and m.scope_id = :motor))"""
+
+
+def moved_of(row: Row) -> Moved:
+    """Return a change as the record has it."""
+    return Moved(
+        id=row["id"],
+        kind=row["kind"],
+        name=row["name"],
+        scope=row["scope"],
+        scope_id=row["scope_id"],
+        before=json.loads(row["before_json"]),
+        after=json.loads(row["after_json"]),
+        answer=row["answer"],
+        source=row["source"],
+        person=row["person"],
+        at=datetime.fromisoformat(row["at"]),
+        seq=row["seq"],
+        confirmed_by=row["confirmed_by"],
+    )
+
+
+def list_unconfirmed(conn: Connection, motor: Motor) -> tuple[Moved, ...]:
+    """Return the changes that count for a motor and that nobody has confirmed or put back, in order."""
+    rows = conn.execute(
+        f"""{_MOVED} where m.ended_act_id is null and m.confirmed_act_id is null and {_OF_MOTOR}
+            and (a.at > coalesce((select max(s.signed_at) from sheet s where s.motor_id = :motor and s.kind = 'full'),
+                                 case m.answer when '' then '9999' end,
+                                 (select min(s.at) from sheet s where s.motor_id = :motor), '9999')
+              or exists (select 1 from rest r join life l on l.id = r.life_id
+                         where r.moved_id = m.id and l.motor_id = :motor and l.ended_act_id is null and l.free = 0))
+            order by a.seq""",
+        {"motor": motor.id, "class": motor.motor_class, "type": motor.type_id or ""},
+    )
+    return tuple(moved_of(r) for r in rows)
+
+
+def list_of_motor(conn: Connection, motor: Motor, most: int) -> list[Moved]:
+    """Return the newest changes that something of a motor rests on or rested on, confirmed or not, the newest first."""
+    rows = conn.execute(
+        f"""{_MOVED} where m.ended_act_id is null and m.id in (
+                select r.moved_id from rest r join life l on l.id = r.life_id where l.motor_id = :motor)
+            order by a.seq desc limit :most""",
+        {"motor": motor.id, "most": most},
+    )
+    return [moved_of(r) for r in rows]
+
+
+def moves_of(conn: Connection, life_id: str) -> tuple[Moved, ...]:
+    """Return the changes that a life rests on, in order."""
+    rows = conn.execute(
+        f"{_MOVED} where m.id in (select moved_id from rest where life_id = :id) order by a.seq", {"id": life_id}
+    )
+    return tuple(moved_of(r) for r in rows)
+
+
+def list_at(conn: Connection, scope: str, scope_id: str) -> dict[tuple[str, str], Moved]:
+    """Return what was changed in a scope and is not confirmed, by kind and name."""
+    rows = conn.execute(
+        f"""{_MOVED} where m.scope = :scope and m.scope_id = :id and m.ended_act_id is null
+            and m.confirmed_act_id is null""",
+        {"scope": scope, "id": scope_id},
+    )
+    return {(r["kind"], r["name"]): moved_of(r) for r in rows}
+
+
+def keep_moves(conn: Connection, moves: Iterable[Moved], act_id: str) -> None:
+    """Keep changes; one of what was changed before goes on from what stood first, and ends where that stands again."""
+    for m in moves:
+        earlier = list_at(conn, m.scope, m.scope_id).get((m.kind, m.name))
+        if earlier is not None and earlier.before == m.after:
+            conn.execute("update moved set ended_act_id = :act where id = :id", {"act": act_id, "id": earlier.id})
+        elif earlier is not None:
+            conn.execute(
+                """update moved set after_json = :after, answer = :answer, source = :source, act_id = :act
+                   where id = :id""",
+                {**_said(m), "act": act_id, "id": earlier.id},
+            )
+        else:
+            conn.execute(
+                """insert into moved (id, kind, name, scope, scope_id, before_json, after_json, answer, source, act_id)
+                   values (:id, :kind, :name, :scope, :scope_id, :before, :after, :answer, :source, :act)""",
+                {
+                    **_said(m),
+                    "id": m.id,
+                    "kind": m.kind,
+                    "name": m.name,
+                    "scope": m.scope,
+                    "scope_id": m.scope_id,
+                    "before": json.dumps(m.before),
+                    "act": act_id,
+                },
+            )
+
+
+def _said(m: Moved) -> dict[str, object]:
+    return {"after": json.dumps(m.after), "answer": m.answer, "source": m.source}
+
+
+def confirm(conn: Connection, moved_id: str, act_id: str) -> None:
+    """Keep that somebody confirmed a change; lives that rest on nothing else are free of it."""
+    conn.execute("update moved set confirmed_act_id = :act where id = :id", {"act": act_id, "id": moved_id})
+    conn.execute(
+        """update life set free = 1 where id in (select life_id from rest where moved_id = :id)
+           and not exists (select 1 from rest r join moved m on m.id = r.moved_id
+                           where r.life_id = life.id and m.confirmed_act_id is null and m.ended_act_id is null)""",
+        {"id": moved_id},
+    )
+
+
+def name_source(conn: Connection, moved_id: str, source: str) -> None:
+    """Keep where a change comes from; one that nobody was asked about is read anew."""
+    conn.execute(
+        """update moved set source = :source, answer = case answer when '' then 'read' else answer end
+           where id = :id""",
+        {"id": moved_id, "source": source},
+    )

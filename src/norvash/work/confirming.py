@@ -1,0 +1,87 @@
+"""Confirm a change of the ground of a judgement, or name where it comes from."""
+
+from dataclasses import dataclass
+
+from norvash.core.sheet.ground import said
+from norvash.core.sheet.life import Life
+from norvash.core.sheet.moved import Moved
+from norvash.errors import Conflict, InputError
+from norvash.store import moved, people
+from norvash.store.database import Connection
+from norvash.work.acting import Act, Change, prepared
+from norvash.work.context import Prepared
+from norvash.work.loading import load
+from norvash.work.standing import Judged, judge, keep
+
+_MOST, _SHOWN = 200, 12
+
+
+@dataclass(frozen=True)
+class _Confirmed(Prepared):
+    """A change that somebody confirms, or names the source of."""
+
+    change: Moved
+    source: str
+    judged: Judged
+
+
+@dataclass(frozen=True, slots=True)
+class RestsOn:
+    """A change of ground with what rests on it: what it was before, in words."""
+
+    change: Moved
+    words: str
+    lives: tuple[Life, ...]
+
+
+def rests_on(conn: Connection, judged: Judged) -> tuple[RestsOn, ...]:
+    """Return the changes on which something of a motor rests, the newest first, confirmed ones too."""
+    lives = [x for x in judged.found.lives if x.moves]
+    kept = {m.id: m for m in moved.list_of_motor(conn, judged.context.motor, _SHOWN)}
+    found = kept | {m.id: kept.get(m.id, m) for x in lives for m in x.moves}
+    return tuple(
+        RestsOn(m, said(m), tuple(x for x in lives if m.id in {y.id for y in x.moves}))
+        for m in sorted(found.values(), key=lambda m: m.at, reverse=True)
+    )
+
+
+def confirm(conn: Connection, act: Act, motor_id: str, moved_id: str, source: str = "") -> str:
+    """Confirm a change that something of a motor rests on; whoever made it names its source instead. Return its id.
+
+    Raises: Conflict where there is none any more, InputError where whoever made it names no source.
+    """
+
+    def prepare() -> _Confirmed:
+        context, words = load(conn, motor_id), " ".join(source.split())[:_MOST]
+        judged = judge(context, act.at.date())
+        resting = rests_on(conn, judged)
+        change = next((r.change for r in resting if r.change.id == moved_id), None)
+        if change is None:
+            raise Conflict("This change is put back, or nothing of this motor rests on it.", "Look at the motor again.")
+        if change.confirmed_by:
+            raise Conflict(f"{change.confirmed_by} has confirmed it already.", "Look at the motor as it is now.")
+        if people.fetch_person(conn, act.person_id).name == change.person and not words:
+            raise InputError(
+                f"{change.person} made this change: somebody else confirms it.",
+                "Name its source instead, plate, maker's sheet or measurement, and read the place once more.",
+                "source",
+            )
+        return _Confirmed(context, change, words, judged)
+
+    def body(act: Act, made: _Confirmed) -> Change:
+        by = people.fetch_person(conn, act.person_id).name
+        keep(conn, made.judged)  # what rests on a rule is kept with its motors later
+        if by == made.change.person:
+            moved.name_source(conn, moved_id, made.source)
+        else:
+            moved.confirm(conn, moved_id, act.id)
+        after = {
+            "change": said(made.change),
+            "name": made.change.name,
+            "source": made.source,
+            "confirmed": by != made.change.person,
+        }
+        return Change(moved_id, {}, after, motor_id if made.change.scope == "motor" else None)
+
+    typed = {"motor": motor_id, "change": moved_id, "source": source}
+    return prepared(conn, act, "confirm a change", typed=typed, prepare=prepare, body=body)

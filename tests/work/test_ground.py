@@ -1,0 +1,216 @@
+"""The ground of a judgement is not moved without a word: what would end is listed and asked, rests, and comes back."""
+
+from dataclasses import replace
+
+import pytest
+
+from at_work import Work, at_work
+from bench_sheet import Bench
+from conftest import Shop
+from norvash.core.sheet.barring import bars
+from norvash.core.sheet.moved import Explained
+from norvash.core.sheet.signing import signed_as
+from norvash.errors import InputError, NeedsAnswer
+from norvash.store import motors, people
+from norvash.work.acting import Act
+from norvash.work.changing_figures import change_figures
+from norvash.work.confirming import confirm
+from norvash.work.loading import load
+from norvash.work.motor_types import save_type
+from norvash.work.ruling import clear_rule, set_rule
+
+READ = Explained("read", "its plate")
+OURS = Explained("ours", "we know better")
+# What is measured on which motor, what that finds, and what moves the ground of it: a figure, or a rule.
+LIES = {
+    "the limit": ("tool", "tool new_mm=22 limit_mm=9", "8.5 8.6", "", "set.worn", "limit_mm=1"),
+    "the volts of the plate": (
+        "industrial",
+        "rated_v=600 construction=shunt",
+        "20 20",
+        "parted-capacitors=yes insulation-mohm=1.3 insulation-c=40",
+        "insulation.low",
+        "rated_v=240",
+    ),
+    "a burn on fewer bars": ("tool", "tool bars=12", "20 20", "bar-map=burnt_11", "commutator.two-bars", "bars=10"),
+    "a load that hangs": (
+        "industrial",
+        "shunt hangs_load=yes",
+        "20 20",
+        "seen.bearing.spun=yes",
+        "bearing.spun",
+        "hangs_load=no",
+    ),
+    "a rule for the motor": (
+        "tool",
+        "tool protection=protective_earth",
+        "20 20",
+        "earth-ohm=2.6",
+        "earth.open",
+        "rule:earth.ohm=5",
+    ),
+    "insulation by rule": (
+        "tool",
+        "tool protection=double_insulated",
+        "20 20",
+        "insulation-mohm=1.4 insulation-c=40",
+        "insulation.low",
+        "rule:insulation.double=0.01",
+    ),
+}
+
+
+def another(shop: Shop) -> Act:
+    people.add_person(shop.conn, people.Person("person-2", "Maud Celliers"), shop.now)
+    return replace(shop.later(minutes=1).act(), person_id="person-2")
+
+
+def move(work: Work, change: str, explained: Explained | None = None) -> None:
+    """Change a figure of the motor, or a rule for it."""
+    shop, motor = work.shop.later(minutes=1), work.bench.motor
+    said = {} if explained is None else {"explained": explained}
+    name, _, value = change.removeprefix("rule:").partition("=")
+    if change.startswith("rule:"):
+        tag = load(shop.conn, motor).motor.tag
+        if value:
+            set_rule(shop.conn, shop.act(), name, scope="motor", scope_id=tag, text=value, why="so it is", **said)
+        else:
+            clear_rule(shop.conn, shop.act(), name, "motor", tag, **said)
+        return
+    typed = {n: f"{v:g}" if isinstance(v, float) else v for n, v in motors.motor_figures(shop.conn, motor).items()}
+    version = motors.fetch_motor(shop.conn, motor).version
+    change_figures(shop.conn, shop.act(), motor, {**typed, name: value}, version, **said)
+
+
+def back_of(work: Work, change: str) -> str:
+    """Return the change that puts back what stood."""
+    name = change.removeprefix("rule:").partition("=")[0]
+    if change.startswith("rule:"):
+        return f"rule:{name}="
+    value = motors.motor_figures(work.shop.conn, work.bench.motor).get(name, "")
+    return f"{name}={value:g}" if isinstance(value, float) else f"{name}={value}"
+
+
+def lied(shop: Shop, lie: str) -> tuple[Work, str, str]:
+    motor_class, figures, lengths, entries, finding, change = LIES[lie]
+    work = at_work(shop, motor_class, figures, lengths).put(entries)
+    return work, finding, change.replace("_", " ") if change.startswith("protection") else change
+
+
+@pytest.mark.parametrize("lie", LIES)
+def test_what_would_end_is_listed_rests_and_comes_back(shop: Shop, lie: str) -> None:
+    work, finding, change = lied(shop, lie)
+    assert work.bench.life(finding).stands
+    grade, back = work.bench.life(finding).finding.grade, back_of(work, change)
+    with pytest.raises(NeedsAnswer) as asked:
+        move(work, change)
+    listed = [x for x in asked.value.listed if x["grade"] == grade]
+    assert listed, asked.value.listed
+    assert "ours" in dict(asked.value.choices)
+    assert work.bench.life(finding).stands
+    with pytest.raises(NeedsAnswer):
+        move(work, change, Explained("read", " "))
+    with pytest.raises(NeedsAnswer, match="changed meanwhile"):
+        move(work, change, Explained("read", "its plate", "another list"))
+    move(work, change, Explained("read", "its plate", asked.value.mark))
+    life = work.bench.life(finding)
+    graver = life.graver
+    assert graver is not None
+    assert (life.state == "withdrawn" or life.finding.grade != grade, graver.grade) == (True, grade)
+    assert [m.source for m in life.moves] == ["its plate"]
+    if grade in ("change", "stop"):
+        assert "once more" in bars(life)
+    move(work, back)
+    life = work.bench.life(finding)
+    assert (life.stands, life.finding.grade, life.graver, life.moves) == (True, grade, None, ())
+
+
+@pytest.mark.parametrize("lie", [x for x in LIES if x not in ("the limit", "a load that hangs")])
+def test_what_we_decide_ends_no_stop(shop: Shop, lie: str) -> None:
+    work, finding, change = lied(shop, lie)
+    stop = work.bench.life(finding).finding
+    move(work, change, OURS)
+    life = work.bench.life(finding)
+    if stop.grade == "stop":
+        assert (life.stands, life.finding) == (True, stop)
+    else:
+        assert "own decision" in bars(life)
+
+
+def test_the_same_bad_value_on_a_second_sheet_is_not_proven(shop: Shop) -> None:
+    work, finding, change = lied(shop, "a rule for the motor")
+    move(work, change, READ)
+    work.put("outcome=out")
+    work.bench.sign("no time")
+    assert load(shop.conn, work.bench.motor).lives[-1].withdrawn is not None
+    later = Work(shop.later(days=1), Bench(shop, work.bench.motor)).safe()
+    later.bench.measure("20", "20")
+    later.put("earth-ohm=2.6")
+    life = later.bench.life(finding)
+    assert (life.state, bool(life.moves)) == ("withdrawn", True)
+    later.put("earth-ohm=0.05")
+    assert later.bench.life(finding).state == "proven"
+
+
+def test_put_back_after_the_signature_it_is_back(shop: Shop) -> None:
+    work, finding, change = lied(shop, "a rule for the motor")
+    move(work, change, READ)
+    work.put("outcome=out")
+    work.bench.sign("no time")
+    told = work.told
+    assert shop.page(work.bench.motor).found.grade != "stop"
+    move(work, "rule:earth.ohm=")
+    page = shop.page(work.bench.motor)
+    assert [(x.finding.id, x.state) for x in page.standing] == [(finding, "open")]
+    assert page.found.grade in ("change", "stop")
+    assert work.told == told  # signed words stay
+
+
+def test_somebody_else_confirms_it_or_its_place_is_read_once_more(shop: Shop) -> None:
+    work, finding, change = lied(shop, "a rule for the motor")
+    move(work, change, READ)
+    moved = work.bench.life(finding).moves[0]
+    assert "once more" in bars(work.bench.life(finding))
+    with pytest.raises(InputError, match="somebody else confirms"):
+        confirm(shop.conn, shop.act(), work.bench.motor, moved.id)
+    confirm(shop.conn, another(shop), work.bench.motor, moved.id)
+    life = work.bench.life(finding)
+    assert (life.state, bars(life)) == ("withdrawn", "")
+    assert shop.page(work.bench.motor).rests[0].change.confirmed_by == "Maud Celliers"
+
+
+def test_a_named_source_and_one_reading_after_it_do_for_one_alone(shop: Shop) -> None:
+    work, finding, change = lied(shop, "a rule for the motor")
+    move(work, change, READ)
+    work.put("earth-ohm=2.5")
+    life = work.bench.life(finding)
+    assert (life.state, bars(life)) == ("withdrawn", "")
+    work.put("outcome=service")
+    assert signed_as(work.bench.page.visit) == "not clean"  # still to be run
+    assert not any("withdrawn" in h.words for h in work.bench.page.holds)
+
+
+def test_a_type_is_asked_for_its_motors_too(shop: Shop) -> None:
+    typed = {"new_mm": "22", "limit_mm": "9"}
+    kind = save_type(shop.conn, shop.act(), "", name="K", motor_class="tool", brushes="2", typed=typed)
+    bench = Bench(shop, shop.motor(motor_class="tool", type_id=kind, new_length="", limit="", figures={}))
+    work = Work(shop, bench).safe()
+    bench.measure("8.5", "20")
+    again = {"name": "K", "motor_class": "tool", "brushes": "", "typed": {"new_mm": "22", "limit_mm": "1"}}
+    with pytest.raises(NeedsAnswer) as asked:
+        save_type(shop.conn, shop.later(minutes=1).act(), kind, **again)  # type: ignore[arg-type]
+    assert asked.value.listed[0]["grade"] != asked.value.listed[0]["then"]
+    save_type(shop.conn, shop.act(), kind, explained=READ, **again)  # type: ignore[arg-type]
+    assert [m.scope for m in work.bench.life("set.worn").moves] == ["type"]
+    assert "once more" in bars(work.bench.life("set.worn"))
+
+
+def test_what_nobody_stated_is_stated_for_the_first_time(shop: Shop) -> None:
+    work = Work(shop, Bench(shop, shop.motor(motor_class="tool", new_length="22", limit="", figures={}))).safe()
+    work.bench.measure("4.5", "4.6")
+    assert work.bench.life("set.worn").stands
+    with pytest.raises(NeedsAnswer) as asked:
+        move(work, "limit_mm=2")
+    assert "first" in dict(asked.value.choices)
+    move(work, "limit_mm=2", Explained("first", "maker's sheet"))
+    assert "once more" in bars(work.bench.life("set.worn"))
