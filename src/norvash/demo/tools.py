@@ -169,7 +169,7 @@ TOOLS: tuple[Machine, ...] = (
         looked_weeks_ago=1,
         weeks=90,
         kind=KINDS[1].name,
-        figures={"noload_rpm": "17800", "noload_a": "2.2", "protection": "double insulated"},
+        figures={"noload_rpm": "17800", "noload_a": "1.2", "protection": "double insulated"},
         state="set renewed",
     ),
     Machine(
@@ -237,7 +237,7 @@ TOOLS: tuple[Machine, ...] = (
             "conditions": "mostly idle",
             "rated_v": "12",
             "noload_a_most": "75",
-            "noload_rpm_least": "4200",
+            "noload_rpm_least": "5200",
             "mass_kg": "9.5",
             "gear_reduction": "yes",
         },

@@ -1,6 +1,7 @@
 """One visit in the playhouse's record: a bench sheet, entered as people enter it."""
 
 from collections.abc import Callable, Mapping
+from dataclasses import replace
 from datetime import datetime, timedelta
 
 from norvash.core.motor.figure_fields import FIELD_A, FIELD_LEADS, FIELD_OHM
@@ -8,14 +9,17 @@ from norvash.core.sheet.done import done_tasks, overtaken, sight_of
 from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.gates import POWER, SAFE, usual_method, usual_run
 from norvash.core.sheet.life import Life
+from norvash.core.sheet.moved import Explained
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
 from norvash.core.sheet.stages.prove.field import field_lacks
 from norvash.core.sheet.stages.windings.insulation import INSULATION_MOHM
 from norvash.core.sheet.stages.windings.measured import to_part
-from norvash.store import rounds
+from norvash.store import motors, people, rounds
 from norvash.store.database import Connection
 from norvash.work.acting import Act
+from norvash.work.changing_figures import change_figures
+from norvash.work.confirming import confirm, rests_on
 from norvash.work.loading import load
 from norvash.work.measuring import note, record
 from norvash.work.new_set import Fitting, fit_new_set
@@ -25,6 +29,7 @@ from norvash.work.sheet_page import sheet_page
 from norvash.work.sheets import enter
 from norvash.work.sighting import Seeing
 from norvash.work.signing import add_to_signed, sign
+from norvash.work.standing import judge
 
 Acting = Callable[[datetime], Act]
 
@@ -154,6 +159,22 @@ class Visit:
         return self.put(
             "permit.open", why, 1, who="Bram Aldous", barriers="rope, second person at the plug", minutes="15"
         )
+
+    def read_again(self, name: str, text: str, source: str) -> "Visit":
+        """Correct a figure of the motor that was mistyped, by its source."""
+        own = load(self.conn, self.motor_id).stated.own_words
+        version = motors.fetch_motor(self.conn, self.motor_id).version
+        said = Explained("read", source)
+        change_figures(self.conn, self._act(), self.motor_id, {**own, name: text}, version, explained=said)
+        return self
+
+    def confirmed(self) -> "Visit":
+        """Have the changes that something rests on confirmed by somebody else."""
+        act = self._act()
+        other = next(p.id for p in people.list_people(self.conn) if p.id != act.person_id)
+        for rests in rests_on(self.conn, judge(load(self.conn, self.motor_id), act.at.date())):
+            confirm(self.conn, replace(act, person_id=other), self.motor_id, rests.change.id)
+        return self
 
     def sign(self, why: str = "") -> "Visit":
         """Sign it."""

@@ -48,7 +48,9 @@ def stuck(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("remark.rework", "freed dry, all holders cleaned, brush drops by its own weight").put(
         "latched", "yes"
     ).put("free", "yes")
-    visit.run("4900", "62", "this", "stuck", volts="11.4").put("outcome", "deferred").gate(SERVICE).sign()
+    visit.run("4900", "62", "this", "stuck", volts="11.4").put("outcome", "deferred")
+    visit.read_again("noload_rpm_least", "4200", "maker's sheet of the engine")
+    visit.gate(SERVICE).sign()
 
 
 def originals(visit: Visit, lengths: Mapping[int, str]) -> None:
@@ -74,6 +76,7 @@ def set_renewed(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.fit({1: "15.02", 2: "14.98"}, "at its limit", "springs", part="LP-B 031")
     visit.put("force", "3.9", 1).put("force", "3.9", 2)
     visit.put("latched", "yes").put("free", "yes").run("17400", "2.1", "this", "worn", volts="228")
+    visit.read_again("noload_a", "2.2", "its plate, cleaned").confirmed()
     visit.put("outcome", "service").put("parts", "LP-B 031, 2; LP-F 012, 2").gate(SERVICE).sign()
 
 

@@ -4,6 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import timedelta
 
+from norvash.core.sheet.field import BEARINGS, Field
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.errors import Conflict
@@ -71,13 +72,22 @@ def last_named(conn: Connection, sheet_id: str, person_id: str, labels: Mapping[
         return None
     if last.kind == "entry":
         field = field_of(last.field)
-        words = field.label if field is not None else last.field
-        place = labels.get(last.place, "") if field is not None and field.per == "position" else str(last.place or "")
+        words, place = (field.label if field is not None else last.field), _where(field, last.place, labels)
     else:
         seen_words = BY_SIGHT[last.field].words if last.field in BY_SIGHT else last.field
         words, place = seen_words if last.kind == "finding" else "length", labels.get(last.place, "")
     said = "" if last.typed == "yes" else last.typed
-    return last.id, " ".join(x for x in (words, place, said) if x)[:_MOST]
+    told = ", ".join(filter(None, (f"{words[0].lower()}{words[1:]}", place)))
+    return last.id, (f"{told}: {said}" if said else told)[:_MOST]
+
+
+def _where(field: Field | None, place: int, labels: Mapping[int, str]) -> str:
+    """Return the place of an entry in words, empty where it has one only."""
+    if field is None or not place:
+        return ""
+    if field.per == "bearing":
+        return BEARINGS[place - 1]
+    return labels.get(place, "") if field.per == "position" else str(place)
 
 
 @dataclass(frozen=True)

@@ -16,6 +16,14 @@ def gone_words(life: Life) -> str:
     return f"{what}: {'; '.join(said(m) for m in life.moves)}" if life.moves else f"{what} on this sheet"
 
 
+def changes_said(life: Life) -> str:
+    """Return the changes that a life rests on, or why it was withdrawn, and by whom."""
+    gone = life.kept.withdrawn if life.kept is not None else None
+    if life.moves or gone is None:
+        return "; ".join(said(m) for m in life.moves)
+    return ", ".join(filter(None, (gone.why, gone.person)))
+
+
 def withdrawn(visit: Visit) -> tuple[Life, ...]:
     """Return what was found, was to be changed or worse, and is not found any more, or is milder, without any work."""
     return tuple(x for x in visit.found.lives if x.graver is not None and x.graver.grade in _GRAVE)
@@ -34,16 +42,14 @@ def bars(life: Life) -> str:
     free = kept is not None and kept.withdrawn is not None and kept.withdrawn.free
     if found is None or found.grade not in _GRAVE or free:
         return ""
-    words = f"“{found.words}”"
     if any(m.ours for m in life.moves):
-        return f"{words} is judged milder by our own decision: it is not proven by that"
-    unnamed = [m for m in life.moves if not m.source]
-    if unnamed:
-        return f"{words} was withdrawn by a change without a source: name it, or have it confirmed by somebody else"
+        return "judged milder by our own decision, which proves nothing"
+    if any(not m.source for m in life.moves):
+        return "withdrawn by a change without a source: name it, or have it confirmed by somebody else"
     if life.read_since:
         return ""
     other = ", or have the change confirmed by somebody else" if life.moves else ""
-    return f"{words} was withdrawn: measure or look at it once more{other}"
+    return f"withdrawn: measure or look at it once more{other}"
 
 
 def read_at_stage(life: Life) -> Stage:

@@ -47,7 +47,10 @@ def holds(visit: Visit) -> tuple[Hold, ...]:
             made += [Hold(words, stage) for words in _gate(visit, needed[stage])]
         made += [Hold(h.words, stage) for h in stage.held("sign", visit)]
     runs = visit.sheet.kind != "quick" and OUTCOME.of(visit.sheet) in RUNS
-    made += [Hold(f"{x.place}: {why}", read_at_stage(x)) for x, why in (barring(visit) if runs else ())]
+    made += [
+        Hold(f"{x.place}, “{(x.graver or x.finding).words}”, {why}", read_at_stage(x))
+        for x, why in (barring(visit) if runs else ())
+    ]
     return tuple(made)
 
 

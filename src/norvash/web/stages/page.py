@@ -4,6 +4,8 @@ from dataclasses import dataclass
 from importlib import import_module
 
 from norvash.core.rules.book import Choice
+from norvash.core.sheet.barring import bars, changes_said, withdrawn
+from norvash.core.sheet.life import Life
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import decide
 from norvash.core.sheet.walk import open_permits, stages_of, upstream
@@ -49,6 +51,7 @@ class StagePage:
     lives: list[LifeShown]
     lesser: list[Condition]
     more: int
+    rests: list[tuple[Life, str, str]]
     view: object
 
     @property
@@ -91,6 +94,7 @@ def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str
         lives=lives[:_MOST_BESIDE],
         more=len(lives[_MOST_BESIDE:]) + len(lesser[_MOST_BESIDE:]),
         lesser=lesser[:_MOST_BESIDE],
+        rests=[] if shown.row.signed_at else [(x, changes_said(x), bars(x)) for x in withdrawn(shown.visit)],
         view=view_of(where),
     )
 
