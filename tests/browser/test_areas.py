@@ -178,6 +178,7 @@ def test_a_doubt_left_open_is_settled_on_the_motors_page(ines: Page, watch: Watc
     ines.goto(f"/motors/{motor}")
     expect(line(ines)).to_contain_text("Settle the reading of brush A first")
     expect(main(ines)).to_contain_text("looks like new carbon")
+    ines.get_by_label("If it was mistyped, why").fill("the old set lay beside it")
     ines.get_by_role("button", name="Mistyped: measure again").focus()
     keys(ines, "Enter")
     expect(ines.get_by_label("The counter shows")).to_be_focused()

@@ -234,7 +234,8 @@ def test_a_map_painted_meanwhile_by_somebody_else_is_not_overwritten(
     expect(page.locator("svg.bar-map >> visible=true >> [data-on='1']")).to_have_attribute("href", "#bar-+burnt")
     for key in ("End", "Space"):
         press(page, key)
-    # It would end what the other one found: that is asked, not guessed.
+    # It would end what the other one found: that is asked, not guessed, and a slip has its reason.
+    page.get_by_label("Of a slip, why").fill("he read the bars from the other end")
     page.get_by_role("button", name="“pitted 9” was a slip").press("Enter")
     says(page, "map", "more at bar 1 and bar 87")
     assert kept(shop, sheet, "bar-map") == "burnt 1, 87"

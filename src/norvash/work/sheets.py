@@ -127,7 +127,7 @@ def _overwritten(field: Field, there: Given | None, given: Given, sheet: Sheet) 
     """
     if there is None or not there.stands or not field.sighted:
         return None
-    if field.after_work and there.at < last_work(sheet):
+    if field.after_work and there.at < last_work(sheet) and given.sight == "left":
         return None
     before, after = there.record, given.record
     if isinstance(before, PaintedMap) and isinstance(after, PaintedMap):

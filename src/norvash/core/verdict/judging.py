@@ -87,7 +87,10 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     late = past_limit(state, today) or too_short
     last = [b.last for b in brushes if b.last]
     by_all = raised(by_length, last, NEW_MM.need(state.figures), rules, late=late, out=out)
-    worn_found, worn_now = worn_as_found(state, rules, by_all), worn(by_all)
+    # While only a part of the set is measured its days say nothing for good: its lengths alone begin a life.
+    half = state.told.sheet is not None and not state.told.measured and not state.told.new
+    by_carbon_now = by_length if half else by_all
+    worn_found, worn_now = worn_as_found(state, rules, by_carbon_now), worn(by_carbon_now)
     worn_before = worn_then(state, worn_found, worn_now) if state.grounds else {}
     lived = lives(state.told, worn_found, worn_now, worn_before)
     since = current.rounds[current.rounds.index(latest) :] if latest else current.rounds

@@ -23,7 +23,7 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.gates import POWER, SERVICE
 from norvash.core.sheet.held import Held
-from norvash.core.sheet.part import RUN
+from norvash.core.sheet.part import COMPLAINT, RUN
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages.call_in import complained
@@ -119,7 +119,8 @@ def _before_signing(visit: Visit) -> Iterator[str]:
     from norvash.core.sheet.stages.decide import OUTCOME, STOPS
 
     sheet, outcome, answer = visit.sheet, OUTCOME.of(visit.sheet), COMPLAINT_NOW.of(visit.sheet)
-    if sheet.kind == "quick" or not complained(sheet) or outcome in STOPS:
+    carried = any(x.finding.part is COMPLAINT and x.stands for x in visit.lives)
+    if sheet.kind == "quick" or outcome in STOPS or not (complained(sheet) or carried):
         return
     if not answer:
         yield "Not said: whether the complaint is gone"

@@ -1,0 +1,61 @@
+"""A mistyped limit is corrected by keyboard in the middle of a visit: asked with its list, read again, signed."""
+
+from datetime import datetime, timedelta
+
+import pytest
+from playwright.sync_api import Page, expect
+
+from at_work import Work
+from bench_sheet import Bench
+from conftest import Shop
+from live import Watch, served
+from seen import beside, expect_all_kept, main, press, tab_on
+
+pytestmark = pytest.mark.browser
+__all__ = ["served"]
+
+
+@pytest.fixture
+def saw(shop: Shop) -> Work:
+    """Return a saw whose limit was typed as 19 for 9, on its sheet, run as it should."""
+    shop.now = datetime.now() - timedelta(minutes=100)
+    figures = {"construction": "universal", "rated_v": "230", "noload_rpm": "12000", "noload_a": "2"}
+    motor = shop.motor(tag="T-40", motor_class="tool", new_length="22", limit="19", set_is_new=False, figures=figures)
+    work = Work(shop, Bench(shop, motor)).safe()
+    work.put("complaint=weak state=opened")
+    work.bench.measure("15", "15.2")
+    work.put("sound.commutator=yes sound.windings=yes sound.drive=yes looked.springs=yes looked.holders=yes")
+    return work
+
+
+def test_an_honest_typo_ends_in_a_certificate_in_two_more_acts(ines: Page, saw: Work, watch: Watch) -> None:
+    page, motor, watch.answers = ines, saw.bench.motor, {409}
+    page.goto(f"/motors/{motor}/figures")
+    page.get_by_label("Shortest length allowed").fill("9")
+    press(page, "Enter")
+    asked = main(page).get_by_role("group", name="What is this change?")
+    expect(asked).to_contain_text("T-40")
+    expect(asked).to_contain_text("The set")
+    expect(asked.get_by_label("read again")).to_be_focused()
+    press(page, "Space")
+    tab_on(page, "Source")
+    page.keyboard.type("maker's sheet")
+    press(page, "Enter")
+    expect(main(page)).to_contain_text("Somebody other than Ines Torvald confirms it, or its place is read once more.")
+    page.goto(f"/sheets/{saw.bench.id}/brushes")
+    told = "19 → 9 mm, read again from maker's sheet, Ines Torvald"
+    expect(beside(page)).to_contain_text(f"Shortest length allowed {told}")
+    expect(beside(page)).to_contain_text("measure or look at it once more")
+    length = page.get_by_label("A", exact=False).and_(page.get_by_role("textbox")).first
+    length.fill("15.01")
+    length.press("Enter")
+    expect_all_kept(page)
+    expect(beside(page)).not_to_contain_text("measure or look at it once more")
+    saw.shop.now = datetime.now()
+    saw.bench.ready()
+    saw.bench.run(run_v="229", run_a="2.1", run_rpm="11800")
+    saw.put("complaint-now=unknown outcome=service").serve()
+    saw.bench.sign()
+    assert saw.told["signed_as"] == "certificate"
+    page.goto(f"/sheets/{saw.bench.id}/sign")
+    expect(main(page)).to_contain_text(told)
