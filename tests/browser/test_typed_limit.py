@@ -1,5 +1,6 @@
 """A mistyped limit is corrected by keyboard in the middle of a visit: asked with its list, read again, signed."""
 
+import re
 from datetime import datetime, timedelta
 
 import pytest
@@ -9,6 +10,7 @@ from at_work import Work
 from bench_sheet import Bench
 from conftest import Shop
 from live import Watch, served
+from norvash.work.policing import add_policy
 from seen import beside, expect_all_kept, main, press, tab_on
 
 pytestmark = pytest.mark.browser
@@ -59,3 +61,25 @@ def test_an_honest_typo_ends_in_a_certificate_in_two_more_acts(ines: Page, saw: 
     assert saw.told["signed_as"] == "certificate"
     page.goto(f"/sheets/{saw.bench.id}/sign")
     expect(main(page)).to_contain_text(told)
+
+
+def test_taking_an_entry_of_the_log_back_that_ends_a_change_is_asked_on_a_page_of_its_own(
+    ines: Page, shop: Shop, watch: Watch
+) -> None:
+    motor, page, watch.answers = shop.motor(tag="T-41", set_is_new=True), ines, {409}
+    every = {"name": "P", "every": "300", "asks": "change"}
+    add_policy(shop.conn, shop.act(), "motor", scope_id=motor, kind="interval", typed=every)
+    shop.measure(motor, "100", "22", "22")
+    shop.later(days=60).log(motor, "450")
+    page.goto(f"/motors/{motor}/hours")
+    page.get_by_role("button", name="Take the last entry back").press("Enter")
+    asked = main(page).get_by_role("group", name="What is this change?")
+    expect(asked).to_contain_text("T-41, The set: change now")
+    expect(asked.get_by_label("read again")).to_be_focused()
+    press(page, "Space")
+    tab_on(page, "Source")
+    page.keyboard.type("the counter itself")
+    press(page, "Enter")
+    expect(page).to_have_url(re.compile(f"/motors/{motor}/hours"))
+    page.goto(f"/motors/{motor}")
+    expect(main(page)).to_contain_text("took back the entry of 450 h: the counter itself")

@@ -218,6 +218,10 @@ def test_doubts_and_units_are_asked_about_in_place(page: Page, watch: Watch, sho
     expect(main(page)).to_contain_text("looks like new carbon")
     page.get_by_role("button", name="Mistyped").focus()
     press(page, "Enter")
+    expect(page.get_by_label("If it was mistyped, why")).to_be_focused()  # a slip has its reason
+    page.keyboard.type("the new set lay beside it")
+    page.get_by_role("button", name="Mistyped").focus()
+    press(page, "Enter")
     expect(main(page)).not_to_contain_text("looks like new carbon")
     brush(page, "B").focus()
     page.keyboard.type("783")

@@ -250,7 +250,7 @@ class Hand:
             "label_1": self.random.choice("AN"),
         }
         said = self.explained()
-        return lambda act: change_figures(self.shop.conn, act, self.motor, typed, version, explained=said)
+        return lambda act: change_figures(self.shop.conn, replace(act, explained=said), self.motor, typed, version)
 
     def explained(self) -> Explained:
         answer = self.random.choice(("", "read", "read", "first", "ours"))
@@ -269,15 +269,15 @@ class Hand:
         if what == "rule":
             text = self.random.choice(("5", "0.3", "0.01"))
             return lambda act: set_rule(
-                conn, act, rule, scope="motor", scope_id="X-01", text=text, why="so", explained=said
+                conn, replace(act, explained=said), rule, scope="motor", scope_id="X-01", text=text, why="so"
             )
         if what == "back":
-            return lambda act: clear_rule(conn, act, rule, "motor", "X-01", explained=said)
+            return lambda act: clear_rule(conn, replace(act, explained=said), rule, "motor", "X-01")
         own = page.context.stated.own_words
         figures = ("limit_mm=4", "limit_mm=9", "rated_v=24", "rated_v=400", "bars=20", "bars=45")
         changed = dict([self.random.choice(figures).split("=")])
         return lambda act: change_figures(
-            conn, act, self.motor, {**own, **changed}, page.context.motor.version, explained=said
+            conn, replace(act, explained=said), self.motor, {**own, **changed}, page.context.motor.version
         )
 
 

@@ -2,6 +2,7 @@
 and holds it until undone.
 """
 
+from dataclasses import replace
 from typing import Literal
 
 import pytest
@@ -319,11 +320,10 @@ def test_a_map_of_another_number_of_bars_is_said_and_breaks_nothing(visit: Visit
     visit.put("bar-map", "burnt 28")
     change_figures(
         shop.conn,
-        shop.later(minutes=1).act(),
+        replace(shop.later(minutes=1).act(), explained=Explained("read", "counted")),
         visit.motor,
         {**COPPER, "new_mm": "22", "bars": "25"},
         1,
-        explained=Explained("read", "counted"),
     )
     bench = copper_bench(shop.conn, visit.page)
     assert "no bar 28" in bench.now.trouble["bar-map"].problem

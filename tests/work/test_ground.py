@@ -8,7 +8,7 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.barring import bars
-from norvash.core.sheet.moved import Explained
+from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.core.sheet.signing import signed_as
 from norvash.errors import InputError, NeedsAnswer
 from norvash.store import motors, people
@@ -68,18 +68,18 @@ def another(shop: Shop) -> Act:
 def move(work: Work, change: str, explained: Explained | None = None) -> None:
     """Change a figure of the motor, or a rule for it."""
     shop, motor = work.shop.later(minutes=1), work.bench.motor
-    said = {} if explained is None else {"explained": explained}
+    act = replace(shop.act(), explained=explained or NOT_EXPLAINED)
     name, _, value = change.removeprefix("rule:").partition("=")
     if change.startswith("rule:"):
         tag = load(shop.conn, motor).motor.tag
         if value:
-            set_rule(shop.conn, shop.act(), name, scope="motor", scope_id=tag, text=value, why="so it is", **said)
+            set_rule(shop.conn, act, name, scope="motor", scope_id=tag, text=value, why="so it is")
         else:
-            clear_rule(shop.conn, shop.act(), name, "motor", tag, **said)
+            clear_rule(shop.conn, act, name, "motor", tag)
         return
     typed = {n: f"{v:g}" if isinstance(v, float) else v for n, v in motors.motor_figures(shop.conn, motor).items()}
     version = motors.fetch_motor(shop.conn, motor).version
-    change_figures(shop.conn, shop.act(), motor, {**typed, name: value}, version, **said)
+    change_figures(shop.conn, act, motor, {**typed, name: value}, version)
 
 
 def back_of(work: Work, change: str) -> str:
@@ -200,7 +200,7 @@ def test_a_type_is_asked_for_its_motors_too(shop: Shop) -> None:
     with pytest.raises(NeedsAnswer) as asked:
         save_type(shop.conn, shop.later(minutes=1).act(), kind, **again)  # type: ignore[arg-type]
     assert asked.value.listed[0]["grade"] != asked.value.listed[0]["then"]
-    save_type(shop.conn, shop.act(), kind, explained=READ, **again)  # type: ignore[arg-type]
+    save_type(shop.conn, replace(shop.act(), explained=READ), kind, **again)  # type: ignore[arg-type]
     assert [m.scope for m in work.bench.life("set.worn").moves] == ["type"]
     assert "once more" in bars(work.bench.life("set.worn"))
 

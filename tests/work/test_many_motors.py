@@ -51,7 +51,7 @@ def test_types_lend_figures_and_their_motors_are_judged_anew(shop: Shop) -> None
     assert catch_up(shop.conn, shop.now.date()) == 1
     assert register(shop.conn, "x-01", "", 1, shop.now.date())[0].grade == "plan"
     version = shop.page(motor).context.motor.version
-    change_figures(shop.conn, shop.act(), motor, {"limit_mm": "12"}, version, explained=READ)
+    change_figures(shop.conn, replace(shop.act(), explained=READ), motor, {"limit_mm": "12"}, version)
     assert shop.page(motor).found.grade == "fit"
     with pytest.raises(Conflict, match="Somebody else"):
         change_figures(shop.conn, shop.act(), motor, {"limit_mm": "11"}, version)
@@ -72,7 +72,7 @@ def test_types_lend_figures_and_their_motors_are_judged_anew(shop: Shop) -> None
             change_figures(shop.conn, shop.act(), motor, {field: text}, version + 2)
         assert caught.value.field in (field, "label_2")
     shrunk = {"new_mm": "11", "limit_mm": "5"}
-    change_figures(shop.conn, shop.act(), motor, {"limit_mm": "12"}, version + 2, explained=READ)
+    change_figures(shop.conn, replace(shop.act(), explained=READ), motor, {"limit_mm": "12"}, version + 2)
     with pytest.raises(InputError, match="Motor X-01: The limit of 12 mm is not below"):
         save_type(shop.conn, shop.act(), kind, name="Winch motor", motor_class="industrial", brushes="", typed=shrunk)
     with pytest.raises(Conflict, match="already a type"):

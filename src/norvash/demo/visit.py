@@ -164,8 +164,8 @@ class Visit:
         """Correct a figure of the motor that was mistyped, by its source."""
         own = load(self.conn, self.motor_id).stated.own_words
         version = motors.fetch_motor(self.conn, self.motor_id).version
-        said = Explained("read", source)
-        change_figures(self.conn, self._act(), self.motor_id, {**own, name: text}, version, explained=said)
+        act = replace(self._act(), explained=Explained("read", source))
+        change_figures(self.conn, act, self.motor_id, {**own, name: text}, version)
         return self
 
     def confirmed(self) -> "Visit":

@@ -1,6 +1,6 @@
 """One entry of a visit's file through the job that it stands for."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import singledispatch
 
 from norvash.core.names.changed import name_now
@@ -170,22 +170,22 @@ def _doubt(entry: v.Doubt, act: Act, at: At) -> str:
 @done.register
 def _figure(entry: v.Figure, act: Act, at: At) -> str:
     own, name = load(at.conn, at.motor_id).stated.own_words, name_now("figure", entry.name)
-    said = Explained(entry.answer, entry.source)
+    act = replace(act, explained=Explained(entry.answer, entry.source))
     if at.sheet_id and name in ASKED and sheets.fetch_sheet(at.conn, at.sheet_id).signed_at is None:
-        return state_figures(at.conn, act, at.sheet_id, {name: entry.value}, {name: own.get(name, "")}, explained=said)
+        return state_figures(at.conn, act, at.sheet_id, {name: entry.value}, {name: own.get(name, "")})
     version = motors.fetch_motor(at.conn, at.motor_id).version
-    return change_figures(at.conn, act, at.motor_id, {**own, name: entry.value}, version, explained=said)
+    return change_figures(at.conn, act, at.motor_id, {**own, name: entry.value}, version)
 
 
 @done.register
 def _rule(entry: v.Rule, act: Act, at: At) -> str:
-    said, conn = Explained(entry.answer, entry.source), at.conn
+    act, conn = replace(act, explained=Explained(entry.answer, entry.source)), at.conn
     if not entry.value:
-        return clear_rule(conn, act, entry.name, "motor", at.motor.tag, explained=said)
+        return clear_rule(conn, act, entry.name, "motor", at.motor.tag)
     of = {"scope": "motor", "scope_id": at.motor.tag, "why": entry.why}
     if entry.name in SCHOOLS_BY_ID:
-        return set_school(conn, act, entry.name, key=entry.value, explained=said, **of)
-    return set_rule(conn, act, entry.name, text=entry.value, explained=said, **of)
+        return set_school(conn, act, entry.name, key=entry.value, **of)
+    return set_rule(conn, act, entry.name, text=entry.value, **of)
 
 
 @done.register

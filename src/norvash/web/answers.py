@@ -252,6 +252,11 @@ def errors_of(error: NorvashError | None) -> dict[str, NorvashError]:
     return found
 
 
+def moves_ground(error: NorvashError) -> bool:
+    """Tell whether an error asks what a change is that would end or soften what was found: on a page of its own."""
+    return isinstance(error, NeedsAnswer) and bool(error.listed)
+
+
 def plain_error(error: NorvashError) -> dict[str, object]:
     """Return an error as the JSON that the API answers with."""
     one: dict[str, object] = {"problem": error.problem, "remedy": error.remedy, "field": error.field}
@@ -278,4 +283,7 @@ def error_answer(request: Request, error: NorvashError, status: int | None = Non
     status = status or status_of(error)
     if wants_json(request):
         return JSONResponse({"error": plain_error(error)}, status, _when_again(request, error))
+    if moves_ground(error):
+        typed = request.state.typed
+        return page(request, "moved.html", status, area="", error=error, errors={}, typed=typed)
     return page(request, "error.html", status, area="", error=error, errors={}, status=status)

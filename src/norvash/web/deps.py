@@ -15,6 +15,7 @@ from typing import Annotated
 
 from fastapi import Depends, Request
 
+from norvash.core.sheet.moved import Explained
 from norvash.errors import InputError, NorvashError
 from norvash.store import people
 from norvash.store.database import Connection, connect
@@ -125,7 +126,9 @@ Who = Annotated[Person | None, Depends(_person)]
 
 async def _typed(request: Request) -> dict[str, str]:
     form = await request.form(max_files=0, max_fields=400)
-    return {**request.query_params, **{name: value for name, value in form.items() if isinstance(value, str)}}
+    typed = {**request.query_params, **{name: value for name, value in form.items() if isinstance(value, str)}}
+    request.state.typed = typed
+    return typed
 
 
 Typed = Annotated[dict[str, str], Depends(_typed)]
@@ -164,4 +167,5 @@ def act_of(typed: dict[str, str], who: Person | None, now: datetime) -> Act:
     """
     if who is None:
         raise InputError("Nobody is chosen on this device.", "Choose who is working, then send this again.", "person")
-    return Act(typed.get("act_id", ""), who.id, now)
+    explained = Explained(typed.get("ground", ""), typed.get("source", "")[:200], typed.get("listed", ""))
+    return Act(typed.get("act_id", ""), who.id, now, explained=explained)

@@ -1,11 +1,9 @@
 """What is typed into the forms, field by field; a missing field is an empty one."""
 
-from collections.abc import Mapping
 from typing import Self
 
 from pydantic import BaseModel, ConfigDict
 
-from norvash.core.sheet.moved import Explained
 from norvash.core.text.quantities import LENGTHS
 
 
@@ -136,8 +134,3 @@ class RuleForm(Form):
         """Return the scope and what it is about."""
         scope, _, of = self.target.partition(":")
         return (scope, self.tag.strip() if scope == "motor" else of)
-
-
-def explained(typed: Mapping[str, str]) -> Explained:
-    """Return how a form explains a change of the ground of a judgement."""
-    return Explained(typed.get("answer", ""), typed.get("source", "")[:200], typed.get("listed", ""))

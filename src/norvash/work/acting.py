@@ -7,6 +7,7 @@ from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from typing import Protocol, TypeVar
 
+from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.errors import Conflict, InputError, NorvashError, NotFound
 from norvash.store import people
 from norvash.store.database import Connection, transaction
@@ -19,7 +20,8 @@ R = TypeVar("R", bound="Ready")
 class Act:
     """One write as the client sends it: an id made by the client, the person, the time; who played it from a file.
 
-    One that was played is stamped by the record of its own `motor`, whatever was written of others meanwhile.
+    One that was played is stamped by the record of its own `motor`, whatever was written of others meanwhile. Where it
+    would end or soften what was found it is `explained`.
     """
 
     id: str
@@ -27,6 +29,7 @@ class Act:
     at: datetime
     played_by: str = ""
     motor: str = ""
+    explained: Explained = NOT_EXPLAINED
 
     def __post_init__(self) -> None:
         plain = self.id.replace("-", "").replace(".", "").replace("_", "")
@@ -110,7 +113,8 @@ def once(
     anything is written.
     Raises: Conflict if an act with this id was made with other content; NotFound for an unknown person.
     """
-    digest = hashlib.sha256(json.dumps([job, typed], sort_keys=True, default=str).encode()).hexdigest()
+    content = [job, {**typed, "ground": act.explained.typed} if act.explained.typed else typed]
+    digest = hashlib.sha256(json.dumps(content, sort_keys=True, default=str).encode()).hexdigest()
     with transaction(conn):
         earlier, person, last_at = people.known_before(conn, act.id, act.person_id, act.record)
         if earlier is not None:

@@ -10,7 +10,6 @@ from norvash.core.motor.figures import Figures
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import PositionPlan, read_positions
 from norvash.core.names.changed import name_now
-from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
 from norvash.store import motors, sheets
@@ -18,7 +17,7 @@ from norvash.store.database import Connection
 from norvash.store.motors import Motor
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.context import Context, Prepared
-from norvash.work.ground import Settled, changes_of, joined, keep_moves, settle
+from norvash.work.ground import Settled, changes_of, joined, keep_moves, news_of, settle
 from norvash.work.loading import load
 from norvash.work.standing import Judged, foresee, keep
 
@@ -52,15 +51,7 @@ def stated_figures(conn: Connection, motor: Motor, own: Mapping[str, float | str
     return figures_in_force(motor.motor_class, own, of_type)
 
 
-def change_figures(
-    conn: Connection,
-    act: Act,
-    motor_id: str,
-    typed: Mapping[str, str],
-    version: int,
-    *,
-    explained: Explained = NOT_EXPLAINED,
-) -> str:
+def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str, str], version: int) -> str:
     """Replace the figures that a motor states itself; an empty one falls back to its type or class.
 
     Raises: Conflict if somebody else changed the motor since it was shown; NeedsAnswer where that would end or soften
@@ -84,27 +75,19 @@ def change_figures(
             )
         check_together(stated)
         after = context.with_figures(stated, read_positions(typed, context.positions))
-        return _changed(conn, act, context, after, explained)
+        return _changed(conn, act, context, after)
 
     return prepared(
         conn,
         act,
         "change figures",
-        typed={"motor": motor_id, "typed": dict(typed), "version": version, **explained.typed},
+        typed={"motor": motor_id, "typed": dict(typed), "version": version},
         prepare=prepare,
         body=_keeping(conn),
     )
 
 
-def state_figures(
-    conn: Connection,
-    act: Act,
-    sheet_id: str,
-    typed: Mapping[str, str],
-    seen: Mapping[str, str],
-    *,
-    explained: Explained = NOT_EXPLAINED,
-) -> str:
+def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str, str], seen: Mapping[str, str]) -> str:
     """Keep figures as the motor's own, where a stage of its sheet asks for them; return the motor's id.
 
     An empty one falls back to its type or class. `seen` is what the motor stated itself when each was asked for.
@@ -130,22 +113,22 @@ def state_figures(
         kept = {n: v for n, v in context.stated.own.items() if n not in typed}
         stated = stated_figures(conn, context.motor, {**kept, **read_all(typed)})
         check_together(stated)
-        return _changed(conn, act, context, context.with_figures(stated, context.positions), explained)
+        return _changed(conn, act, context, context.with_figures(stated, context.positions))
 
     return prepared(
         conn,
         act,
         "change figures",
-        typed={"motor": row.motor_id, "sheet": sheet_id, "typed": dict(typed), "seen": dict(seen), **explained.typed},
+        typed={"motor": row.motor_id, "sheet": sheet_id, "typed": dict(typed), "seen": dict(seen)},
         prepare=prepare,
         body=_keeping(conn),
     )
 
 
-def _changed(conn: Connection, act: Act, context: Context, after: Context, explained: Explained) -> "_Changed":
+def _changed(conn: Connection, act: Act, context: Context, after: Context) -> "_Changed":
     """Return a motor judged with other figures, and what is kept of that change."""
     changes = changes_of(act, "motor", context.motor.id, context.stated.own, after.stated.own)
-    settled = settle(conn, act, [(context, after)], changes, explained)
+    settled = settle(conn, act, [(context, after)], changes, news_of(context.stated, after.stated))
     moved = replace(after, moved=joined(context.moved, settled.moves))
     return _Changed(context, foresee(conn, [moved], act.at.date())[0], settled)
 

@@ -5,8 +5,10 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import date
 
+from norvash.core.motor.figures import Figures
+from norvash.core.motor.implausible import implausible
 from norvash.core.sheet.life import At
-from norvash.core.sheet.moved import NOT_EXPLAINED, Answer, Explained, Kind, Moved, Scope, Value
+from norvash.core.sheet.moved import Answer, Explained, Kind, Moved, Scope, Value
 from norvash.core.sheet.noted import noted
 from norvash.core.sheet.stages.brushes.carbon import SET_WORN
 from norvash.core.text.words import listed
@@ -21,7 +23,7 @@ from norvash.work.context import Context
 
 READ, FIRST, OURS = "read", "first", "ours"
 _WORDS: dict[str, str] = {
-    READ: "read again, from plate, maker's sheet or measurement",
+    READ: "read again, from plate, maker's sheet, counter or measurement",
     FIRST: "stated for the first time",
     OURS: "our own decision",
 }
@@ -56,21 +58,20 @@ class Softened:
 class Settled:
     """Changes as they are to be kept; `free` tells that all of them go back to what stood before this visit's."""
 
-    moves: tuple[Moved, ...]
+    moves: tuple[Moved, ...] = ()
     free: bool = False
+    answer: Answer = ""
+    source: str = ""
 
     @property
     def explained(self) -> dict[str, dict[str, str]]:
         """Return how they were explained, as an act keeps it, empty where nobody was asked."""
-        said = next(({"answer": m.answer, "source": m.source} for m in self.moves if m.answer), None)
-        return {"explained": said} if said is not None and not self.free else {}
+        return {"explained": {"answer": self.answer, "source": self.source}} if self.answer else {}
 
     @property
     def why(self) -> str:
         """Return what is said of a finding that they withdraw."""
-        return (
-            "what stood before was put back" if self.free else "; ".join(filter(None, (m.source for m in self.moves)))
-        )
+        return "what stood before was put back" if self.free else self.source
 
 
 def change_of(
@@ -110,30 +111,27 @@ def joined(earlier: Sequence[Moved], changes: Sequence[Moved]) -> tuple[Moved, .
 
 
 def settle(
-    conn: Connection,
-    act: Act,
-    pairs: Sequence[tuple[Context, Context]],
-    changes: Sequence[Moved],
-    explained: Explained = NOT_EXPLAINED,
+    conn: Connection, act: Act, pairs: Sequence[tuple[Context, Context]], changes: Sequence[Moved] = (), odd: str = ""
 ) -> Settled:
     """Return changes as they are to be kept, explained where they end or soften something of these motors.
 
     `pairs` are motors as they are and as they would be. What goes back to what stood before this visit is not asked
-    about, nor what ends nothing. Raises: NeedsAnswer with the list.
+    about, nor what ends nothing. What moves no figure and no rule (use, a policy, positions, notes) has no `changes`:
+    what it ends is withdrawn, and read once more. What is `odd` of the new figures is asked about with it.
+    Raises: NeedsAnswer with the list.
     """
-    person = people.fetch_person(conn, act.person_id).name
+    person = people.fetch_person(conn, act.person_id).name if changes else ""
     made = tuple(replace(m, person=person) for m in changes)
-    if not made:
-        return Settled(())
     earlier = _earlier(pairs, made)
     if earlier and all(_goes_back(m, earlier) for m in made):
         return Settled(made, free=True)
     softer = tuple(s for before, after in pairs for s in softened(before, without(after, made), act.at.date()))
-    if not softer:
+    if not softer and not odd:
         kept = (m for m in made if _is_kept(conn, m, pairs) or _key(m) in earlier)
-        return Settled(tuple(replace(m, source=" ".join(explained.source.split())) for m in kept))
-    answer, source = _answered(softer, explained, _offered(made, earlier, pairs))
-    return Settled(tuple(replace(m, answer=answer, source=source) for m in made))
+        source = " ".join(act.explained.source.split())
+        return Settled(tuple(replace(m, source=source) for m in kept), source=source)
+    answer, source = _answered(softer, act.explained, _offered(made, earlier, pairs), odd)
+    return Settled(tuple(replace(m, answer=answer, source=source) for m in made), answer=answer, source=source)
 
 
 def without(after: Context, changes: Iterable[Moved]) -> Context:
@@ -214,15 +212,24 @@ def _offered(
 ) -> tuple[str, ...]:
     """Return how a change may be explained: only what nobody ever stated is stated for the first time."""
     figures = [before.stated.known.get(m.name) for m in made for before, _ in pairs]
-    first = all(m.kind == "figure" and m.before is None and _key(m) not in earlier for m in made)
+    first = bool(made) and all(m.kind == "figure" and m.before is None and _key(m) not in earlier for m in made)
     return (READ, FIRST, OURS) if first and all(k is None or k.lent for k in figures) else (READ, OURS)
 
 
-def _answered(softer: tuple[Softened, ...], explained: Explained, offered: tuple[str, ...]) -> tuple[Answer, str]:
+def news_of(before: Figures | None, after: Figures) -> str:
+    """Return what is hardly so of figures and was not said of those before."""
+    odd = implausible(after)
+    return "" if before is not None and odd == implausible(before) else odd
+
+
+def _answered(
+    softer: tuple[Softened, ...], explained: Explained, offered: tuple[str, ...], odd: str
+) -> tuple[Answer, str]:
     said, source = [s.said for s in softer], " ".join(explained.source.split())
     mark = hashlib.sha256("\n".join(said).encode()).hexdigest()[:16]
     more = f" and {len(said) - _SHOWN} more" if len(said) > _SHOWN else ""
-    problem = f"This would end or soften {listed([f'“{x}”' for x in said[:_SHOWN]])}{more}."
+    ends = f"This would end or soften {listed([f'“{x}”' for x in said[:_SHOWN]])}{more}." if said else ""
+    problem = f"{odd} {ends}".strip()
     if explained.answer in offered and source and explained.listed in ("", mark):
         return explained.answer, source  # type: ignore[return-value]
     if explained.answer in offered and explained.listed not in ("", mark):

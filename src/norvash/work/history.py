@@ -65,10 +65,8 @@ def history(acts: Sequence[Done], unit: str) -> tuple[HistoryLine, ...]:
         if act.job in _ROUND_JOBS:
             visit.append(act)
         else:
-            words = _SAID[act.job](
-                _Told(act.at.date().isoformat(), _plain(act.before_json), _plain(act.after_json), unit)
-            )
-            lines.append(HistoryLine(act.at, act.person, f"{words}{_played(act)}"))
+            told = _Told(act.at.date().isoformat(), _plain(act.before_json), _plain(act.after_json), unit)
+            lines.append(HistoryLine(act.at, act.person, f"{_SAID[act.job](told)}{_source(told)}{_played(act)}"))
     if visit:
         lines.append(_visit(visit, unit))
     return tuple(reversed(lines))
@@ -100,6 +98,10 @@ def _visit(acts: Sequence[Done], unit: str) -> HistoryLine:
     )
     words = said[0] if only_signed else "; ".join([f"{begun}{lengths}", *entries, *said])
     return HistoryLine(acts[0].at, acts[0].person, f"{words}{_played(acts[0])}")
+
+
+def _source(told: _Told) -> str:
+    return f": {told.after['explained']['source']}" if "explained" in told.after else ""
 
 
 def _played(act: Done) -> str:
@@ -180,11 +182,9 @@ def _fitted(told: _Told) -> str:
 
 def _changed(told: _Told) -> str:
     """Say which figures changed, each with what it was."""
-    said = told.after.get("explained")
     names = [n for n in {**told.before, **told.after} if told.before.get(n) != told.after.get(n) and n != "explained"]
     words = [f"{_name(n)} {_figure(told.before.get(n))} → {_figure(told.after.get(n))}" for n in names]
-    source = f": {said['source']}" if said else ""
-    return f"changed {listed(words)}{source}" if words else "kept the figures as they were"
+    return f"changed {listed(words)}" if words else "kept the figures as they were"
 
 
 def _name(figure: str) -> str:
@@ -210,7 +210,8 @@ def _reopened(told: _Told) -> str:
 
 
 def _policy(told: _Told) -> str:
-    return f"added the policy {told.after['policy']}" if told.after else f"ended the policy {told.before['policy']}"
+    came = "policy" in told.after
+    return f"added the policy {told.after['policy']}" if came else f"ended the policy {told.before['policy']}"
 
 
 def _sheet_added(told: _Told) -> str:

@@ -11,6 +11,7 @@ from norvash.store import use
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, in_order, prepared
 from norvash.work.context import Context, Prepared
+from norvash.work.ground import Settled, settle
 from norvash.work.loading import load
 from norvash.work.standing import Judged, foresee, keep
 
@@ -61,6 +62,7 @@ class _Logged(Prepared):
     strikes: bool
     counted: Counted | None
     judged: Judged
+    settled: Settled = Settled()
 
 
 def log_use(
@@ -76,8 +78,9 @@ def log_use(
         context, at, strikes = load(conn, motor_id), moment(day, now), answer == "last was wrong"
         left = _without_last(context) if strikes else context
         counted = count(left, text, mode, at=at, now=now, answer=answer)
-        after = left.with_counted(at, counted)
-        return _Logged(context, strikes, counted, foresee(conn, [after], now.date())[0])
+        judged = foresee(conn, [left.with_counted(at, counted)], now.date())[0]
+        settled = settle(conn, act, [(context, judged.context)]) if strikes else Settled()
+        return _Logged(context, strikes, counted, judged, settled)
 
     def body(act: Act, made: _Logged) -> Change:
         counted = made.counted
@@ -86,7 +89,7 @@ def log_use(
         struck = _strike_last(conn, motor_id, act.id) if made.strikes else ""
         at = moment(day, act.at)
         use.add_entry(conn, act.id, motor_id, at=at, counted=counted, typed=text.strip(), act_id=act.id)
-        keep(conn, made.judged)
+        keep(conn, made.judged, why=made.settled.why)
         after = {
             "counter": counted.counter_units,
             "total": counted.total_units,
@@ -94,6 +97,7 @@ def log_use(
             "day": at.date(),
             "event": counted.event,
             "struck": struck,
+            **made.settled.explained,
         }
         return Change(act.id, _last(made.context), after, motor_id)
 
@@ -109,13 +113,14 @@ def take_back(conn: Connection, act: Act, motor_id: str) -> str:
 
     def prepare() -> _Logged:
         context = load(conn, motor_id)
-        after = _without_last(context)
-        return _Logged(context, True, None, foresee(conn, [after], act.at.date())[0])
+        judged = foresee(conn, [_without_last(context)], act.at.date())[0]
+        return _Logged(context, True, None, judged, settle(conn, act, [(context, judged.context)]))
 
     def body(act: Act, made: _Logged) -> Change:
         struck = _strike_last(conn, motor_id, act.id)
-        keep(conn, made.judged)
-        return Change(struck, _last(made.context), _last(made.judged.context), motor_id)
+        keep(conn, made.judged, why=made.settled.why)
+        after = {**_last(made.judged.context), **made.settled.explained}
+        return Change(struck, _last(made.context), after, motor_id)
 
     return prepared(conn, act, "take back use", typed={"motor": motor_id}, prepare=prepare, body=body)
 

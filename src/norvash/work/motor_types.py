@@ -11,7 +11,6 @@ from norvash.core.motor.figures import Figures
 from norvash.core.motor.in_force import figures_in_force, unread_of
 from norvash.core.motor.positions import PositionPlan, even_positions, read_positions
 from norvash.core.rules.book import Rulebook
-from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.core.text.quantities import parse_count
 from norvash.core.text.texts import words_of
 from norvash.errors import Conflict, InputError
@@ -20,7 +19,7 @@ from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.changing_figures import Errors, as_words, read_all
-from norvash.work.ground import Settled, changes_of, keep_moves, settle
+from norvash.work.ground import Settled, changes_of, keep_moves, news_of, settle
 from norvash.work.loading import load, rules_of
 from norvash.work.marks import marks_of
 from norvash.work.rulebook import rulebook
@@ -42,15 +41,7 @@ class _Type:
 
 
 def save_type(
-    conn: Connection,
-    act: Act,
-    type_id: str,
-    *,
-    name: str,
-    motor_class: str,
-    brushes: str,
-    typed: Mapping[str, str],
-    explained: Explained = NOT_EXPLAINED,
+    conn: Connection, act: Act, type_id: str, *, name: str, motor_class: str, brushes: str, typed: Mapping[str, str]
 ) -> str:
     """Keep a new type, or change one; its motors are judged anew in the background. Return its id.
 
@@ -58,7 +49,6 @@ def save_type(
     use; NeedsAnswer where it would end or soften what was found on one of its motors.
     """
     content = {"type": type_id, "name": name, "class": motor_class, "brushes": brushes, "typed": dict(typed)}
-    content |= explained.typed
 
     def prepare() -> _Type:
         made = _named(conn, MotorType(type_id or act.id, "", motor_class), name)
@@ -72,7 +62,7 @@ def save_type(
                 _check_motor(conn, motor, figures, book)
             except InputError as error:
                 raise InputError(f"Motor {motor.tag}: {error.problem}", error.remedy, error.field) from None
-        settled = _settled(conn, act, made, figures, explained) if type_id else Settled(())
+        settled = _settled(conn, act, made, figures)
         return _Type(seq, made, figures, read_positions(typed, stands), settled)
 
     def body(act: Act, ready: _Type) -> Change:
@@ -89,18 +79,19 @@ def save_type(
     return prepared(conn, act, "save a type", typed=content, prepare=prepare, body=body)
 
 
-def _settled(
-    conn: Connection, act: Act, made: MotorType, figures: Mapping[str, float | str], explained: Explained
-) -> Settled:
+def _settled(conn: Connection, act: Act, made: MotorType, figures: Mapping[str, float | str]) -> Settled:
     """Return what is kept of a change of a type's figures, by what that does to its motors."""
-    changes = changes_of(act, "type", made.id, motors.type_figures(conn, made.id), figures)
+    before = motors.type_figures(conn, made.id)
+    changes = changes_of(act, "type", made.id, before, figures) if before else ()
     pairs = []
     for motor_id in lives.motors_standing(conn, "type", made.id) if changes else ():
         context = load(conn, motor_id)
         stated = figures_in_force(made.motor_class, context.stated.own, figures)
         after = replace(context.with_figures(stated, context.positions), of_type=figures)
         pairs.append((context, after))
-    return settle(conn, act, pairs, changes, explained)
+    lends = TEMPLATES[made.motor_class].lends
+    was = Figures({}, before, lends) if before else None
+    return settle(conn, act, pairs, changes, news_of(was, Figures({}, figures, lends)))
 
 
 def _named(conn: Connection, made: MotorType, name: str) -> MotorType:

@@ -11,10 +11,11 @@ from norvash.store import motors, notes, standings, use
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, once, prepared
 from norvash.work.context import Context
+from norvash.work.ground import settle
 from norvash.work.loading import load
 from norvash.work.notes_desk import RIGHT, Fault, Laid
 from norvash.work.noting import lay, write
-from norvash.work.standing import refresh_all
+from norvash.work.standing import foresee, keep, refresh_all
 
 _REFRESH_AT_ONCE = 40
 _TELL_EVERY = 20
@@ -152,7 +153,8 @@ def take_back_notes(conn: Connection, act: Act, batch_id: str) -> str:
     """Take back what was entered together: it stays in the record, counts for nothing, and all is judged anew.
 
     What was signed meanwhile stays as it was said. Return the motor's id, empty for a table of several.
-    Raises: NotFound, InputError where something measured since rests on it.
+    Raises: NotFound, InputError where something measured since rests on it, NeedsAnswer where that would end or soften
+    what was found.
     """
 
     def prepare() -> _Struck:
@@ -165,10 +167,17 @@ def take_back_notes(conn: Connection, act: Act, batch_id: str) -> str:
         return _Struck(batch, touched)
 
     def body(act: Act, made: _Struck) -> Change:
+        few = made.touched if len(made.touched) <= _REFRESH_AT_ONCE else ()
+        before = [load(conn, motor_id) for motor_id in few]
         notes.strike_batch(conn, batch_id, act.id)
-        judged_anew(conn, made.touched, act)
+        judged = foresee(conn, [load(conn, motor_id) for motor_id in few], act.at.date())
+        settled = settle(conn, act, [(b, j.context) for b, j in zip(before, judged, strict=True)])
+        for one in judged:
+            keep(conn, one, why=settled.why)
+        if not few:
+            standings.mark_stale(conn, made.touched)
         only = made.touched[0] if len(made.touched) == 1 else None
-        return Change(only or "", {"notes of": made.batch.at.date().isoformat()}, {}, only)
+        return Change(only or "", {"notes of": made.batch.at.date().isoformat()}, settled.explained, only)
 
     return prepared(conn, act, "take back notes", typed={"notes": batch_id}, prepare=prepare, body=body)
 

@@ -19,10 +19,11 @@ from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean, words_of
 from norvash.core.use.season import Window
 from norvash.errors import InputError, NotFound
-from norvash.store import forecasts, motors, policies
+from norvash.store import forecasts, lives, motors, people, policies
 from norvash.store.database import Connection
 from norvash.store.motors import MotorType
 from norvash.work.acting import Act, Change, once, prepared
+from norvash.work.ground import Settled, settle
 from norvash.work.loading import load
 from norvash.work.logging_use import moment
 from norvash.work.rulebook import rulebook
@@ -74,21 +75,26 @@ class _PolicyChange:
     holder: Governed
     policy: Policy
     judged: Judged | None
+    settled: Settled
+    seq: int
 
     def stands(self, conn: Connection) -> bool:
         """Tell whether nothing has moved since."""
-        return self.judged is None or self.judged.stands(conn)
+        return people.last_seq(conn) == self.seq if self.judged is None else self.judged.stands(conn)
 
 
 def _judged(conn: Connection, act: Act, holder: Governed, policy: Policy, *, holds: bool) -> _PolicyChange:
-    """Return what follows from a policy that holds from now on, or does not any more; nothing is written."""
-    if holder.scope != "motor":
-        return _PolicyChange(holder, policy, None)
-    context = load(conn, holder.scope_id)
-    others = tuple(p for p in context.policies if p.id != policy.id)
-    return _PolicyChange(
-        holder, policy, judge(replace(context, policies=(*others, policy) if holds else others), act.at.date())
-    )
+    """Return what follows from a policy that holds from now on, or does not any more, explained where that ends or
+    softens what was found; nothing is written.
+    """
+    seq, one = people.last_seq(conn), holder.scope == "motor"
+    pairs = []
+    for motor_id in [holder.scope_id] if one else lives.motors_standing(conn, holder.scope, holder.scope_id):
+        context = load(conn, motor_id)
+        others = tuple(p for p in context.policies if p.id != policy.id)
+        pairs.append((context, replace(context, policies=(*others, policy) if holds else others)))
+    settled = settle(conn, act, pairs)
+    return _PolicyChange(holder, policy, judge(pairs[0][1], act.at.date()) if one else None, settled, seq)
 
 
 def _kept(
@@ -97,9 +103,9 @@ def _kept(
     """Keep what follows from a policy that came or went."""
     if ready.judged is None:
         policies.mark_all_stale(conn, ready.holder.scope, ready.holder.scope_id)
-        return Change(result_id, before, after)
-    keep(conn, ready.judged)
-    return Change(result_id, before, after, ready.holder.scope_id)
+        return Change(result_id, before, {**after, **ready.settled.explained})
+    keep(conn, ready.judged, why=ready.settled.why)
+    return Change(result_id, before, {**after, **ready.settled.explained}, ready.holder.scope_id)
 
 
 def add_policy(

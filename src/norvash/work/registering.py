@@ -22,6 +22,7 @@ from norvash.store.motors import Motor, MotorType
 from norvash.work.acting import Act, Change, in_order, prepared
 from norvash.work.changing_figures import Errors, stated_figures
 from norvash.work.context import Context, Prepared, rate_in_season
+from norvash.work.ground import Settled, news_of, settle
 from norvash.work.loading import begin
 from norvash.work.site import ANOTHER
 from norvash.work.standing import Judged, foresee, keep
@@ -67,6 +68,7 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
         errors.raise_any()
         stated = stated_figures(conn, motor, figures)
         check_together(stated)
+        settled = settle(conn, act, (), odd=news_of(None, stated))
         entry = Entry(now.at, use_units, use_units)
         context = begin(conn, motor, stated, positions=plans, entry=entry)
         fitting, lengths = Fitting(at=now.at, units=use_units, known=given.set_is_new), First({}, frozenset())
@@ -81,7 +83,7 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
             context = replace(context, entries=(entry,))
         context = replace(context, sets=(begun(1, f"{act.id}.set", fitting, lengths, act.id),))
         context = context if fitting.entry is None else context.with_use((*context.entries, fitting.entry))
-        return _Added(context, foresee(conn, [context], now.at.date())[0], fitting, lengths)
+        return _Added(context, foresee(conn, [context], now.at.date())[0], fitting, lengths, settled)
 
     def body(act: Act, made: _Added) -> Change:
         motor, used = made.context.motor, made.context.entries[-1].total_units
@@ -106,7 +108,7 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
         keep_entry(conn, act, motor.id, made.fitting.entry)
         keep(conn, made.judged)
         ran = since_words(made.fitting, used - made.fitting.units, made.context.unit)
-        since = {"since": ran} if given.since.typed else {}
+        since = ({"since": ran} if given.since.typed else {}) | made.settled.explained
         return Change(motor.id, {}, {"tag": motor.tag, "name": motor.name, "figures": figures, **since}, motor.id)
 
     return prepared(conn, act, "add a motor", typed=typed, prepare=prepare, body=body)
@@ -119,6 +121,7 @@ class _Added(Prepared):
     judged: Judged
     fitting: Fitting
     lengths: First
+    settled: Settled
 
     def stands(self, conn: Connection, own: int = 0) -> bool:
         """Tell whether nothing has moved, and nobody has taken the tag."""

@@ -9,7 +9,7 @@ from dataclasses import dataclass, replace
 from norvash.core.names.changed import answer_now, name_now
 from norvash.core.rules.book import CLASSES, Override, Rulebook
 from norvash.core.rules.catalogue import SCHOOLS_BY_ID
-from norvash.core.sheet.moved import NOT_EXPLAINED, Explained, Moved
+from norvash.core.sheet.moved import Moved
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import words_of
 from norvash.errors import InputError
@@ -42,17 +42,7 @@ class _Ruled:
         return people.last_seq(conn) == self.seq
 
 
-def set_rule(
-    conn: Connection,
-    act: Act,
-    rule_id: str,
-    *,
-    scope: str,
-    scope_id: str,
-    text: str,
-    why: str,
-    explained: Explained = NOT_EXPLAINED,
-) -> str:
+def set_rule(conn: Connection, act: Act, rule_id: str, *, scope: str, scope_id: str, text: str, why: str) -> str:
     """Give a rule a figure of its own within a scope; standings follow in the background.
 
     Raises: NotFound for the rule, the type or the motor, InputError at the field, NeedsAnswer where that would end or
@@ -73,23 +63,13 @@ def set_rule(
             day=act.at.date().isoformat(),
             why=words_of("why", why, "The reason"),
         )
-        return _ruled(conn, act, book, (made.rule_id, made.scope, made.scope_id), made, explained=explained)
+        return _ruled(conn, act, book, (made.rule_id, made.scope, made.scope_id), made)
 
-    content = {"rule": rule_id, "scope": scope, "of": scope_id, "value": text, "why": why, **explained.typed}
+    content = {"rule": rule_id, "scope": scope, "of": scope_id, "value": text, "why": why}
     return prepared(conn, act, "change a rule", typed=content, prepare=prepare, body=_keeping(conn))
 
 
-def set_school(
-    conn: Connection,
-    act: Act,
-    school_id: str,
-    *,
-    scope: str,
-    scope_id: str,
-    key: str,
-    why: str,
-    explained: Explained = NOT_EXPLAINED,
-) -> str:
+def set_school(conn: Connection, act: Act, school_id: str, *, scope: str, scope_id: str, key: str, why: str) -> str:
     """Choose a school within a scope.
 
     Raises: NotFound for the question, the type or the motor; InputError for an option that is unknown, or refused for
@@ -112,15 +92,13 @@ def set_school(
             why=words_of("why", why, "The reason"),
             word=option,
         )
-        return _ruled(conn, act, book, (made.rule_id, made.scope, made.scope_id), made, explained=explained)
+        return _ruled(conn, act, book, (made.rule_id, made.scope, made.scope_id), made)
 
-    content = {"school": school_id, "scope": scope, "of": scope_id, "key": key, "why": why, **explained.typed}
+    content = {"school": school_id, "scope": scope, "of": scope_id, "key": key, "why": why}
     return prepared(conn, act, "change a rule", typed=content, prepare=prepare, body=_keeping(conn))
 
 
-def clear_rule(
-    conn: Connection, act: Act, rule_id: str, scope: str, scope_id: str, *, explained: Explained = NOT_EXPLAINED
-) -> str:
+def clear_rule(conn: Connection, act: Act, rule_id: str, scope: str, scope_id: str) -> str:
     """Take what was set within a scope back.
 
     Raises: InputError where nothing is set there, NeedsAnswer where that would end or soften what was found.
@@ -132,15 +110,13 @@ def clear_rule(
             raise InputError(
                 "Nothing is set there that could be taken back.", "Look in the list of what is in force.", "value"
             )
-        return _ruled(conn, act, book, (rule_id, scope, target), None, explained=explained)
+        return _ruled(conn, act, book, (rule_id, scope, target), None)
 
-    content = {"rule": rule_id, "scope": scope, "of": scope_id, "clear": True, **explained.typed}
+    content = {"rule": rule_id, "scope": scope, "of": scope_id, "clear": True}
     return prepared(conn, act, "change a rule", typed=content, prepare=prepare, body=_keeping(conn))
 
 
-def _ruled(
-    conn: Connection, act: Act, book: Rulebook, at: tuple[str, str, str], made: Override | None, *, explained: Explained
-) -> _Ruled:
+def _ruled(conn: Connection, act: Act, book: Rulebook, at: tuple[str, str, str], made: Override | None) -> _Ruled:
     """Return what is to be set in a scope, explained where that ends or softens something on a motor in it."""
     rule_id, scope, scope_id = at
     before, seq = book.overrides.get(at), people.last_seq(conn)
@@ -162,8 +138,10 @@ def _ruled(
     for motor_id in lives.motors_standing(conn, scope, scope_id):
         context = load(conn, motor_id, book)
         pairs.append((context, replace(context, rules=replace(context.rules, book=new))))
-    said = explained if explained.source or made is None else replace(explained, source=made.why)
-    settled = settle(conn, act, pairs, [change] if change.before != change.after else [], said)
+    said = act.explained
+    if made is not None and not said.source:
+        act = replace(act, explained=replace(said, source=made.why))
+    settled = settle(conn, act, pairs, [change] if change.before != change.after else [])
     return _Ruled(seq=seq, rule_id=rule_id, scope=scope, scope_id=scope_id, before=before, made=made, settled=settled)
 
 

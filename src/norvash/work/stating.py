@@ -22,6 +22,7 @@ from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, in_order, prepared
 from norvash.work.as_measured import as_measured
 from norvash.work.context import Context, Prepared
+from norvash.work.ground import Settled, settle
 from norvash.work.loading import load
 from norvash.work.standing import Judged, foresee, keep
 
@@ -192,12 +193,14 @@ class _Said(Prepared):
     judged: Judged
     fitting: Fitting
     first: First
+    settled: Settled
 
 
 def state_since(conn: Connection, act: Act, motor_id: str, given: SinceTyped) -> str:
     """Say since when the set in a motor has run; what was said before is replaced, and everything is judged anew.
 
-    Raises: InputError at the field, Conflict for a set that was fitted in the record.
+    Raises: InputError at the field, Conflict for a set that was fitted in the record, NeedsAnswer where that would end
+    or soften what was found.
     """
 
     def prepare() -> _Said:
@@ -226,7 +229,8 @@ def state_since(conn: Connection, act: Act, motor_id: str, given: SinceTyped) ->
         )
         made = replace(context, sets=(*context.sets[:-1], after))
         made = made.with_use(entries if fitting.entry is None else (*entries, fitting.entry))
-        return _Said(context, foresee(conn, [made], now.at.date())[0], fitting, first)
+        judged = foresee(conn, [made], now.at.date())[0]
+        return _Said(context, judged, fitting, first, settle(conn, act, [(context, judged.context)]))
 
     def body(act: Act, made: _Said) -> Change:
         context, after = made.context, made.judged.context.sets[-1]
@@ -235,10 +239,11 @@ def state_since(conn: Connection, act: Act, motor_id: str, given: SinceTyped) ->
         instrument = MEASURED_WITH.of(context.figures)
         keep_first(conn, act, motor_id, brush_set=after, first=made.first, instrument=instrument)
         keep_entry(conn, act, motor_id, made.fitting.entry)
-        keep(conn, made.judged)
+        keep(conn, made.judged, why=made.settled.why)
         ran = context.entries[-1].total_units - made.fitting.units
         words = since_words(made.fitting, ran, context.unit)
-        return Change(motor_id, {"set": after.number}, {"set": after.number, "since": words, **given.typed}, motor_id)
+        told = {"set": after.number, "since": words, **given.typed, **made.settled.explained}
+        return Change(motor_id, {"set": after.number}, told, motor_id)
 
     return prepared(conn, act, "say since when", typed={"motor": motor_id, **given.typed}, prepare=prepare, body=body)
 

@@ -3,7 +3,6 @@
 from fastapi import APIRouter
 
 from norvash.core.rules.catalogue import SCHOOLS_BY_ID
-from norvash.core.sheet.moved import Explained
 from norvash.store import motors
 from norvash.web.api.motors import ActBody, act_by, verdict
 from norvash.web.deps import Conn, Now
@@ -15,28 +14,13 @@ from norvash.work.ruling import clear_rule, set_rule, set_school
 router = APIRouter(prefix="/api/v1", tags=["ground"])
 
 
-class ChangeBody(ActBody):
-    """A change; what it would end or soften is answered with 409 and the list, and sent again with what it is, where it
-    comes from, and the mark of that list.
-    """
-
-    answer: str = ""
-    source: str = ""
-    listed: str = ""
-
-    @property
-    def explained(self) -> Explained:
-        """Return how it is explained."""
-        return Explained(self.answer, self.source, self.listed)
-
-
-class FiguresBody(ChangeBody):
+class FiguresBody(ActBody):
     """Figures that a motor states itself, as they would be typed; an empty one falls back to its type or class."""
 
     figures: dict[str, str]
 
 
-class RuleBody(ChangeBody):
+class RuleBody(ActBody):
     """A rule or a school within a scope, as it would be typed; an empty value goes back to what else holds."""
 
     value: str
@@ -56,7 +40,7 @@ def figures(*, conn: Conn, now: Now, motor_id: str, body: FiguresBody) -> dict[s
     """State figures of a motor."""
     version, own = motors.fetch_motor(conn, motor_id).version, load(conn, motor_id).stated.own_words
     typed = {**own, **body.figures}
-    change_figures(conn, act_by(body, conn, now), motor_id, typed, version, explained=body.explained)
+    change_figures(conn, act_by(body, conn, now), motor_id, typed, version)
     return verdict(conn=conn, now=now, motor_id=motor_id)
 
 
@@ -71,8 +55,8 @@ def rule(*, conn: Conn, now: Now, rule_id: str, body: RuleBody) -> dict[str, str
     """Set a rule or a school within a scope, or take it back."""
     act = act_by(body, conn, now)
     if not body.value:
-        return {"rule": clear_rule(conn, act, rule_id, body.scope, body.of, explained=body.explained)}
+        return {"rule": clear_rule(conn, act, rule_id, body.scope, body.of)}
     within = {"scope": body.scope, "scope_id": body.of, "why": body.why}
     if rule_id in SCHOOLS_BY_ID:
-        return {"rule": set_school(conn, act, rule_id, key=body.value, explained=body.explained, **within)}
-    return {"rule": set_rule(conn, act, rule_id, text=body.value, explained=body.explained, **within)}
+        return {"rule": set_school(conn, act, rule_id, key=body.value, **within)}
+    return {"rule": set_rule(conn, act, rule_id, text=body.value, **within)}

@@ -1,8 +1,9 @@
 """Motors as JSON: verdict, use, rounds and readings."""
 
 from fastapi import APIRouter
-from pydantic import BaseModel, ConfigDict
+from pydantic import BaseModel, ConfigDict, Field
 
+from norvash.core.sheet.moved import Explained
 from norvash.core.verdict.values import Findings
 from norvash.store import people
 from norvash.web.deps import Conn, Now
@@ -20,13 +21,29 @@ from norvash.work.standing import judge
 router = APIRouter(prefix="/api/v1", tags=["motors"])
 
 
+class GroundBody(BaseModel):
+    """How a change of what motors are judged on is explained: which it is, where it comes from, and the mark of the
+    list of what it would end or soften.
+    """
+
+    model_config = ConfigDict(extra="forbid", strict=True)
+
+    answer: str = ""
+    source: str = Field(default="", max_length=200)
+    listed: str = ""
+
+
 class ActBody(BaseModel):
-    """A write: an id made by the client, and the person's name."""
+    """A write: an id made by the client, and the person's name.
+
+    What it would end or soften of what was found is answered with 409 and the list; sent again with its `ground`.
+    """
 
     model_config = ConfigDict(extra="forbid", strict=True)
 
     act_id: str
     person: str
+    ground: GroundBody = GroundBody()
 
 
 class UseBody(ActBody):
@@ -89,7 +106,9 @@ def act_by(body: ActBody, conn: Conn, now: Now) -> Act:
     """Return a write as its body has it, by the person of that name."""
     alike = people.list_alike(conn, body.person)
     known = next((p for p in alike if p.name == body.person), alike[0] if len(alike) == 1 else None)
-    return Act(body.act_id, known.id if known else "", now)
+    ground = body.ground
+    explained = Explained(ground.answer, ground.source, ground.listed)
+    return Act(body.act_id, known.id if known else "", now, explained=explained)
 
 
 def _line(found: Findings) -> dict[str, object] | None:

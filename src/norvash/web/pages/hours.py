@@ -6,9 +6,9 @@ from urllib.parse import quote
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.errors import NorvashError, NotFound
+from norvash.errors import InputError, NorvashError, NotFound
 from norvash.store.database import Connection
-from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.answers import errors_of, go_to, moves_ground, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import UseForm
 from norvash.web.motor_drawings import drawing_of
@@ -74,6 +74,8 @@ def keep_row(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str,
             raise unknown from None
         except NorvashError as refused:
             error = refused
+            if moves_ground(refused):
+                error = InputError(refused.problem, "Correct it on the motor's own page of its hours.", "value")
     row = Row(motor=book_rows(conn, [motor_id])[0], act_id=fresh_id(), day=day, typed=text, kept=kept, error=error)
     return page(request, "hours_one_row.html", status_of(error) if error else 200, b=row, errors={})
 
@@ -124,6 +126,8 @@ def add(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, type
             conn, act_of(typed, who, now), motor_id, text=form.value, mode=form.mode, day=form.day, answer=form.answer
         )
     except NorvashError as error:
+        if moves_ground(error):
+            raise
         return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
     return go_to(f"/motors/{motor_id}/hours")
 
@@ -134,5 +138,7 @@ def strike(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, t
     try:
         take_back(conn, act_of(typed, who, now), motor_id)
     except NorvashError as error:
+        if moves_ground(error):
+            raise
         return _page(request, conn, now, motor_id=motor_id, typed={}, error=error)
     return go_to(f"/motors/{motor_id}/hours")

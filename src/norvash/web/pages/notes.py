@@ -7,7 +7,7 @@ from norvash.core.motor.notes import NotedRound, NotedSet
 from norvash.errors import NeedsAnswer, NorvashError
 from norvash.store import notes
 from norvash.store.database import Connection
-from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.answers import errors_of, go_to, moves_ground, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import PastSetForm, SinceForm, whole
 from norvash.web.motor_drawings import drawing_of
@@ -84,6 +84,8 @@ def say_since(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str
     try:
         state_since(conn, act_of(typed, who, now), motor_id, given)
     except NorvashError as error:
+        if moves_ground(error):
+            raise
         return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
     request.app.state.catch_up(request.app)
     return go_to(f"/motors/{motor_id}/notes")
@@ -100,6 +102,8 @@ def add(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, type
         act = act_of(typed, who, now)
         enter_notes(conn, act, motor_id, given, source="grid", answer=typed.get("answer", ""))
     except NorvashError as error:
+        if moves_ground(error):
+            raise
         return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
     request.app.state.catch_up(request.app)
     return go_to(f"/motors/{motor_id}")
@@ -136,6 +140,8 @@ def add_set(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, 
         act = act_of(typed, who, now)
         enter_notes(conn, act, motor_id, [given], source="form", answer=form.answer)
     except NorvashError as error:
+        if moves_ground(error):
+            raise
         return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
     request.app.state.catch_up(request.app)
     return go_to(f"/motors/{motor_id}/notes")
@@ -149,6 +155,8 @@ def take_back(
     try:
         take_back_notes(conn, act_of(typed, who, now), batch_id)
     except NorvashError as error:
+        if moves_ground(error):
+            raise
         return _page(request, conn, now, motor_id=motor_id, typed={}, error=error)
     request.app.state.catch_up(request.app)
     return go_to(f"/motors/{motor_id}/notes")

@@ -24,7 +24,7 @@ from norvash.store import rules as store
 from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import RuleForm, explained
+from norvash.web.forms import RuleForm
 from norvash.web.rules_found import SET_HERE, RulesSought, rules_found, schools_found
 from norvash.work.rulebook import rulebook
 from norvash.work.ruling import clear_rule, set_rule, set_school
@@ -185,16 +185,16 @@ def _school_used(school_id: str) -> list[str]:
 def change(*, request: Request, conn: Conn, now: Now, who: Who, rule_id: str, typed: Typed) -> Response:
     """Set something in place of the default, or take it back; the motors are judged anew in the background."""
     form = RuleForm.of(typed)
-    (scope, of), said = form.scope, explained(typed)
+    scope, of = form.scope
     try:
         act = act_of(typed, who, now)
         if form.clear:
-            clear_rule(conn, act, rule_id, scope, of, explained=said)
+            clear_rule(conn, act, rule_id, scope, of)
         elif rule_id in SCHOOLS_BY_ID:
-            set_school(conn, act, rule_id, scope=scope, scope_id=of, key=form.value, why=form.why, explained=said)
+            set_school(conn, act, rule_id, scope=scope, scope_id=of, key=form.value, why=form.why)
         else:
             text = _typed(rule_id, form.value)
-            set_rule(conn, act, rule_id, scope=scope, scope_id=of, text=text, why=form.why, explained=said)
+            set_rule(conn, act, rule_id, scope=scope, scope_id=of, text=text, why=form.why)
     except NorvashError as error:
         if status_of(error) == 404 and error.field != "person":
             raise

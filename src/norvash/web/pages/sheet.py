@@ -11,7 +11,7 @@ from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotF
 from norvash.store import sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import ReadingForm, explained, whole
+from norvash.web.forms import ReadingForm, whole
 from norvash.web.fragments import Parts
 from norvash.web.stages.hidden import Hidden
 from norvash.web.stages.page import stage_page
@@ -160,7 +160,7 @@ def state(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, ty
         return _back(request, conn, now, sheet_id, typed)
     try:
         own = {n: seen[n] for n in changed}
-        state_figures(conn, act_of(typed, who, now), sheet_id, changed, own, explained=explained(typed))
+        state_figures(conn, act_of(typed, who, now), sheet_id, changed, own)
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "figure"}, error=error)
     return _back(request, conn, now, sheet_id, typed)

@@ -12,7 +12,7 @@ from norvash.errors import NorvashError
 from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import TypeForm, explained
+from norvash.web.forms import TypeForm
 from norvash.web.motor_drawings import brush_drawn, end_view_new
 from norvash.work.motor_types import save_type
 from norvash.work.rulebook import rulebook
@@ -104,7 +104,6 @@ def _save(request: Request, conn: Conn, now: Now, *, who: Who, type_id: str, typ
             motor_class=form.motor_class,
             brushes=form.brushes,
             typed=typed,
-            explained=explained(typed),
         )
     except NorvashError as error:
         return _page(request, conn, type_id, typed, error)
