@@ -1,7 +1,9 @@
 """Lives of findings: what stands on a motor from visit to visit, and what became of it."""
 
-from collections.abc import Iterable
+import json
+from collections.abc import Iterable, Mapping
 from datetime import date, datetime
+from types import MappingProxyType
 
 from norvash.core.sheet.kept_finding import kept_finding, words_to_keep
 from norvash.core.sheet.life import KeptLife, Life, Withdrawn
@@ -14,6 +16,7 @@ from norvash.store.moved import moves_of
 _ACT_AT_HAND = """case when :gone then coalesce((select act_id from moved where id = :move),
                                                 (select id from act order by seq desc limit 1)) end"""
 _LONG_AGO = "0001-01-01"
+_NO_GROUND: Mapping[str, Mapping[str, float | str]] = MappingProxyType({})
 
 
 def _kept(row: Row, moves: tuple[Moved, ...]) -> KeptLife:
@@ -33,6 +36,7 @@ def _kept(row: Row, moves: tuple[Moved, ...]) -> KeptLife:
         why=row["why"],
         held_since=datetime.fromisoformat(row["held_since"]) if row["held_since"] else None,
         withdrawn=_withdrawn(row, moves),
+        ground=json.loads(row["ground_json"]) if row["ground_json"] is not None else None,
     )
 
 
@@ -61,14 +65,17 @@ def list_standing(conn: Connection, motor_id: str) -> tuple[KeptLife, ...]:
     return tuple(_kept(r, moves_of(conn, r["id"]) if r["state"] == "withdrawn" else ()) for r in rows)
 
 
-def motors_standing(conn: Connection, scope: str, scope_id: str) -> list[str]:
-    """Return the motors in a scope, the site, a class, a type or a motor, on which something stands, by tag."""
+def motors_standing(conn: Connection, scope: str, scope_id: str, rule_id: str = "") -> list[str]:
+    """Return the motors in a scope, the site, a class, a type or a motor, on which something stands, by tag; with a
+    rule those on which something stands that was found by it, or of which the ground was not kept.
+    """
     where = {"class": "m.class = :id", "type": "m.type_id = :id", "motor": "m.id = :id"}.get(scope, "1")
     rows = conn.execute(
         f"""select m.id from motor m where {where} and exists
               (select 1 from life l where l.motor_id = m.id and l.ended_act_id is null and l.state <> 'withdrawn'
-               and l.grade <> 'watch') order by m.tag""",
-        {"id": scope_id},
+               and l.grade <> 'watch' and (:rule = '' or l.ground_json is null
+                    or exists (select 1 from json_each(l.ground_json) g where g.key = :rule))) order by m.tag""",
+        {"id": scope_id, "rule": rule_id},
     )
     return [str(r["id"]) for r in rows]
 
@@ -79,23 +86,33 @@ def life_id(sheet_id: str, life: Life) -> str:
 
 
 def begin_lives(
-    conn: Connection, motor_id: str, sheet_id: str, lives: Iterable[Life], *, why: str = "", free: bool = False
+    conn: Connection,
+    motor_id: str,
+    sheet_id: str,
+    lives: Iterable[Life],
+    *,
+    grounds: Mapping[str, Mapping[str, float | str]] = _NO_GROUND,
+    why: str = "",
+    free: bool = False,
 ) -> None:
     """Keep what was found on an open sheet: each finding once at its place, in the words that it has now, and whether
     it was withdrawn by the act at hand: work that is done later does not make it one again.
 
-    `why` is said of what is withdrawn; it is `free` where what was wrong at this visit was put back.
+    `grounds` are what each was judged on, by its finding; `why` is said of what is withdrawn; it is `free` where what
+    was wrong at this visit was put back.
     """
     for life in lives:
-        if _is_news(life, sheet_id):
+        if is_news(life, sheet_id):
             life_at = life.kept.id if life.kept is not None else life_id(sheet_id, life)
             gone = life.state == "withdrawn"
             conn.execute(
                 f"""insert into life (id, motor_id, sheet_id, position_number, finding, part, grade, words, state, who,
-                                     why, withdrawn_act_id, withdrawn_why, free)
+                                     why, withdrawn_act_id, withdrawn_why, free, ground_json)
                    values (:id, :motor_id, :sheet_id, :position, :finding, :part, :grade, :words, :state, '', '',
-                           {_ACT_AT_HAND}, :reason, :free)
+                           {_ACT_AT_HAND}, :reason, :free, :ground)
                    on conflict (id) do update set grade = excluded.grade, words = excluded.words,
+                       ground_json = case when excluded.state = 'withdrawn' then ground_json
+                           else coalesce(excluded.ground_json, ground_json) end,
                        state = case when 'withdrawn' in (state, excluded.state) then excluded.state else state end,
                        withdrawn_act_id = excluded.withdrawn_act_id, withdrawn_why = excluded.withdrawn_why,
                        free = excluded.free""",
@@ -113,6 +130,7 @@ def begin_lives(
                     "move": life.moves[-1].id if life.moves else "",
                     "reason": why if gone else "",
                     "free": int(gone and free),
+                    "ground": _as_json(grounds.get(life.finding.id)),
                 },
             )
             _rest(conn, life_at, life)
@@ -126,7 +144,11 @@ def _rest(conn: Connection, life_at: str, life: Life) -> None:
     )
 
 
-def _is_news(life: Life, sheet_id: str) -> bool:
+def _as_json(ground: Mapping[str, float | str] | None) -> str | None:
+    return json.dumps(dict(ground)) if ground is not None else None
+
+
+def is_news(life: Life, sheet_id: str) -> bool:
     """Tell whether a finding of a sheet is new, in other words, withdrawn, softened, or found again after that."""
     kept, finding = life.kept, life.finding
     if kept is None:

@@ -16,6 +16,7 @@ from markupsafe import Markup, escape
 
 from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID
 from norvash.core.sheet.field import Column, Field, Quantity
+from norvash.core.sheet.rests_on import found_by
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import decision
 from norvash.core.text.quantities import UNITS
@@ -142,6 +143,7 @@ def _environment() -> Environment:
         "grouped": grouped,
         "figure": figure_words,
         "figure_said": figure_said,
+        "found_by": found_by,
         "day": _day,
         "iso": _iso,
         "rate": lambda mm_per_kh, unit: f"{rate_figure(mm_per_kh, unit):.3f}",

@@ -135,7 +135,7 @@ def _ruled(conn: Connection, act: Act, book: Rulebook, at: tuple[str, str, str],
         at=act.at,
     )
     pairs = []
-    for motor_id in lives.motors_standing(conn, scope, scope_id):
+    for motor_id in lives.motors_standing(conn, scope, scope_id, rule_id if change.kind == "rule" else ""):
         context = load(conn, motor_id, book)
         pairs.append((context, replace(context, rules=replace(context.rules, book=new))))
     said = act.explained

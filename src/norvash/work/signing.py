@@ -21,7 +21,7 @@ from norvash.work.loading import load
 from norvash.work.measuring import keep_forecast
 from norvash.work.sheet_page import SheetPage, shown
 from norvash.work.sheets import after_entry, unsigned
-from norvash.work.standing import Judged, foresee, judge, keep
+from norvash.work.standing import Judged, foresee, judge, keep, keep_found
 from norvash.work.visit_told import visit_told
 
 
@@ -41,7 +41,7 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
             )
         for a_round in of_sheet:
             rounds.finish_round(conn, a_round.id, act.at)
-        lives.begin_lives(conn, row.motor_id, sheet_id, page.found.lives)
+        keep_found(conn, page.context, page.found.lives)
         lives.sign_lives(conn, sheet_id, page.found.lives, act.id)
         sheets.sign_sheet(conn, sheet_id, act.at, made.signed)
         keep(conn, made.judged)

@@ -11,6 +11,8 @@ from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.ruler import ruler_of
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.rules.book import Rulebook
+from norvash.core.sheet.life import Life
+from norvash.core.sheet.rests_on import grounds_of
 from norvash.core.text.texts import compared
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.judging import findings
@@ -119,7 +121,7 @@ def keep(conn: Connection, judged: Judged, *, why: str = "", free: bool = False)
     """
     context, found, said = judged.context, judged.found, judged.said
     if context.open_sheet is not None:
-        lives.begin_lives(conn, context.motor.id, context.open_sheet.id, found.lives, why=why, free=free)
+        keep_found(conn, context, found.lives, why=why, free=free)
     if judged.taught is not None:
         forecasts.save_taught(conn, context.motor.id, judged.taught.items())
         forecasts.mark_family_stale(conn, context.motor.id, context.motor.type_id)
@@ -152,6 +154,16 @@ def keep(conn: Connection, judged: Judged, *, why: str = "", free: bool = False)
         ),
     )
     return judged
+
+
+def keep_found(conn: Connection, context: Context, found: Sequence[Life], *, why: str = "", free: bool = False) -> None:
+    """Keep what an open sheet has found, with what it was judged on; the caller holds the transaction."""
+    sheet = context.open_sheet
+    if sheet is None:
+        return
+    news = [x.finding for x in found if x.state != "withdrawn" and lives.is_news(x, sheet.id)]
+    grounds = grounds_of(news, sheet, context.rules) if news else {}
+    lives.begin_lives(conn, context.motor.id, sheet.id, found, grounds=grounds, why=why, free=free)
 
 
 def refresh(conn: Connection, motor_id: str, today: date) -> Judged:

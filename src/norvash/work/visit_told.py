@@ -13,6 +13,7 @@ from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT, PARTS
 from norvash.core.sheet.proving import state_words
 from norvash.core.sheet.records import TaskDone
+from norvash.core.sheet.rests_on import found_by
 from norvash.core.sheet.signing import SIGNED_AS, signed_as
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
@@ -147,6 +148,7 @@ def _life(life: Life, nominal: frozenset[int]) -> Plain:
         "place": life.place,
         "position": life.position,
         "words": life.finding.words,
+        "found_by": found_by(life.kept) if life.kept is not None else "",
         "grade": life.finding.grade,
         "grade_words": word_of(life.finding.grade, carbon=life.finding.renews),
         "state": life.state,

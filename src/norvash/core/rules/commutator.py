@@ -48,7 +48,7 @@ PATTERN = (
         high=1,
     ),
     Rule(id="pattern.share", words="share of the spots that must fit a spacing", unit="share", default=0.75, source=_HOUSE, low=0.5, high=1),
-    Rule(id="pattern.least", words="spots under which nothing is proven by chance", unit="share", default=4, source=_HOUSE, low=3, high=20),
+    Rule(id="pattern.least", words="spots under which nothing is proven by chance", unit="", default=4, source=_HOUSE, low=3, high=20),
     Rule(
         id="pattern.slot-like",
         words="longest spacing, in bars, at which slots come to mind where their number is unknown",
@@ -143,7 +143,7 @@ CUT = (
         id="cut.depth-most", words="share of the diameter over which a depth is taken for a slip", unit="share", default=0.25, source=_HOUSE, low=0.01, high=0.5
     ),
     Rule(id="cut.left-least", words="share of the diameter down to which a cut can have gone", unit="share", default=0.5, source=_HOUSE, low=0.1, high=1),
-    Rule(id="cut.clean", words="radial depth below the deepest damage to be sure of clean copper", unit="mm", default=0.02, source=_TRADE, low=0, high=0.5),
+    Rule(id="cut.clean", words="radial depth below the deepest damage to be sure of clean copper", unit="mm", default=0.02, source=_TRADE, low=0.005, high=0.5),
     Rule(id="cut.rough", words="radial depth of a rough pass", unit="mm", default=0.10, source=_TRADE, low=0.01, high=0.25),
     Rule(id="cut.finish", words="radial depth of the finish pass", unit="mm", default=0.03, source=_TRADE, low=0.005, high=0.1),
     Rule(

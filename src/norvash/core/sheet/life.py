@@ -66,7 +66,8 @@ class KeptLife:
 
     The finding carries the words and the grade that it was found with. Until an entry later than `held_since` it was
     judged by an earlier version, whose grade stays where this one is milder. One that was `withdrawn` keeps the state
-    that it had, should it come back.
+    that it had, should it come back. `ground` are the rules and figures that it was found by, with their values; None
+    where that was not kept.
     """
 
     id: str
@@ -78,6 +79,7 @@ class KeptLife:
     why: str = ""
     held_since: datetime | None = None
     withdrawn: Withdrawn | None = None
+    ground: Mapping[str, float | str] | None = None
 
     @property
     def at(self) -> At:
