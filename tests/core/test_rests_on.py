@@ -73,7 +73,7 @@ def test_what_ends_or_softens_a_finding_stands_in_its_ground(case: str) -> None:
     moved = [
         (n, judged(replace(made, facts=replace(about, figures=f)), rules)) for n, f in figures_moved(about.figures)
     ]
-    for rule_id in sorted(rules._known):
+    for rule_id in sorted(rules.asked):
         for value in others(rule_id, rules[rule_id]):
             if RULES[rule_id].low <= value <= RULES[rule_id].high:
                 one = Override(rule_id=rule_id, scope="site", scope_id="", value=value, person="", day="", why="")

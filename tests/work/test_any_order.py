@@ -232,7 +232,7 @@ class Hand:
 
     def say(self) -> Callable[[Act], str]:
         """Say of something that was kept as typed of which sight it speaks."""
-        sheet, sight = self._round(), self.random.choice(("found", "left"))
+        sheet, sight = self._round(), self.random.choice(("found", "left", "neither"))
         asked = [g.id for (_, _, s), g in entries.list_entries(self.shop.conn, sheet).items() if s == "asked"]
         if not asked and self.random.random() < 0.8:
             return self.enter()

@@ -21,6 +21,7 @@ from norvash.work.copper_bench import copper_bench
 from norvash.work.insulation_record import insulation_record
 from norvash.work.loading import load
 from norvash.work.measuring import record
+from norvash.work.sighting import Seeing
 from norvash.work.signing import sign
 from norvash.work.undoing import undo
 
@@ -211,6 +212,22 @@ def test_a_cut_changes_limit_depth_readings_and_gap_until_the_holders_are_set(vi
     undo(shop.conn, shop.later(minutes=1).act(), visit.id)
     assert track_d_mm(load(shop.conn, visit.motor).figures) == 98
     assert visit.page.found.limit.limit_mm == pytest.approx(before)
+
+
+def test_a_length_after_the_new_curve_is_one_as_left(visit: Visit, shop: Shop) -> None:
+    visit.put("shoulder-d", "96.4")
+    visit.put("groove", "0.18")
+    record(shop.conn, shop.later(minutes=1).act(), visit.id, position=1, text="33.4")
+    visit.put("cut-done", "95.93")
+    visit.put("task.contour", "yes")
+    act, seeing = shop.later(minutes=1).act(), Seeing(sight="left")
+    shaped = record(shop.conn, act, visit.id, position=1, text="33.6", seeing=seeing)
+    reading = rounds.fetch_reading(shop.conn, shaped)[0]
+    assert (reading.sight, reading.said) == ("left", "33.6 mm")
+    there = {
+        (g.sight, g.said) for r in rounds.rounds_of(shop.conn, visit.id) for g in rounds.list_sighted(shop.conn, r.id)
+    }
+    assert there == {("found", "33.4 mm"), ("left", "33.6 mm")}
 
 
 def test_a_cut_is_cleaned_before_power_and_finished_before_it_is_signed(visit: Visit) -> None:

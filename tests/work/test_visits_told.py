@@ -290,11 +290,22 @@ def test_one_ticks_the_task_while_the_value_of_the_other_waits(visit: Visit, sho
     with pytest.raises(Conflict, match="has touched this place"):
         waited("2.3", program=True)
     settle_sight(shop.conn, shop.later(minutes=1).act(), visit.bench.id, kept, "left")
+    # One that stands there twice already has its way out too.
+    twice = waited("2.4", sight="found", touched=False)
+    for sight in ("found", "left"):
+        with pytest.raises(Conflict, match="stands there already"):
+            settle_sight(shop.conn, shop.act(), visit.bench.id, twice, sight)
+    settle_sight(shop.conn, shop.act(), visit.bench.id, twice, "neither")
+    assert ("gap", 1, "asked") not in load(shop.conn, visit.bench.motor).written
+    with pytest.raises(Conflict, match="not asked about"):
+        settle_sight(shop.conn, shop.act(), visit.bench.id, kept, "neither")
     left = load(shop.conn, visit.bench.motor).written["gap", 1, "left"]
     assert (left.typed, left.person) == ("2.2", "Maud Celliers")
     assert visit.bench.states == {(1, "gap.narrow"): "proven"}
-    # The tick is taken back: the value moves nowhere, and the sheet asks.
-    visit.bench.undo()
+    # Undo does not take the work away under the value of somebody else; taken back where it stands, the sheet asks.
+    with pytest.raises(Conflict, match="“2.2” by Maud Celliers was entered as left after it"):
+        visit.bench.undo()
+    visit.bench.put("task.gap", "")
     assert visit.bench.states == {(1, "gap.narrow"): "open"}
     assert "As left, but nothing was done there: “2.2”" in [h.words for h in visit.bench.page.holds]
     with pytest.raises(NeedsAnswer, match="it is as found"):

@@ -20,7 +20,7 @@ from norvash.store import motors, people
 from norvash.store.database import Connection, connect
 from norvash.store.ready import prepare
 from norvash.store.trouble import unavailable
-from norvash.work.acting import Act
+from norvash.work.acting import Act, FromFile
 from norvash.work.site import ANOTHER, clock, join, who_is
 
 _BRUSHES, _OPENED, _SIGNED, _RECORD = "brushes", "opened", "sign", "record"
@@ -214,7 +214,7 @@ class _Player:
             return False
         if isinstance(entry, v.Enter) and field_of(entry.field) is None:
             return False  # nothing asks for it any more
-        act = Act(self.ids[n], self.person_ids[entry.by], entry.at, self.person_ids[self.by], self.motor_id)
+        act = Act(self.ids[n], self.person_ids[entry.by], entry.at, FromFile(self.person_ids[self.by], self.motor_id))
         self._follow(entry, done(entry, act, At(self.conn, self.visit.motor, self.motor_id, self.sheet_id)))
         return True
 

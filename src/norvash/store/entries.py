@@ -204,6 +204,11 @@ def undo_reading(conn: Connection, reading_id: str) -> None:
     conn.execute("update reading set replaced_by = null where replaced_by = :id and id <> :id", {"id": reading_id})
 
 
+def let_go(conn: Connection, value_id: str, *, reading: bool) -> None:
+    """Let a value go, an entry or a reading: it stays in the record and counts for nothing."""
+    conn.execute(f"update {'reading' if reading else 'entry'} set replaced_by = id where id = :id", {"id": value_id})
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class LastDone:
     """The newest thing that a person entered on a sheet and that still counts; a reading or a finding in its round."""

@@ -17,18 +17,25 @@ R = TypeVar("R", bound="Ready")
 
 
 @dataclass(frozen=True, slots=True)
+class FromFile:
+    """Who played an act from a file, and of which motor."""
+
+    by: str
+    motor: str
+
+
+@dataclass(frozen=True, slots=True)
 class Act:
     """One write as the client sends it: an id made by the client, the person, the time; who played it from a file.
 
-    One that was played is stamped by the record of its own `motor`, whatever was written of others meanwhile. Where it
+    One that was played is stamped by the record of its own motor, whatever was written of others meanwhile. Where it
     would end or soften what was found it is `explained`.
     """
 
     id: str
     person_id: str
     at: datetime
-    played_by: str = ""
-    motor: str = ""
+    played: FromFile | None = None
     explained: Explained = NOT_EXPLAINED
 
     def __post_init__(self) -> None:
@@ -43,7 +50,7 @@ class Act:
     @property
     def record(self) -> str | None:
         """Return the motor in whose record it stands in order; None for one that is made here, among all others."""
-        return self.motor if self.played_by else None
+        return self.played.motor if self.played is not None else None
 
 
 @dataclass(frozen=True, slots=True)
@@ -134,7 +141,7 @@ def once(
             conn,
             people.Done(id=act.id, at=ordered.at, person=person.name, job=job, digest=digest),
             person.id,
-            act.played_by,
+            act.played.by if act.played is not None else "",
         )
         change = body(ordered)
         before, after = json.dumps(change.before, default=str), json.dumps(change.after, default=str)

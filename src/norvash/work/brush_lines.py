@@ -14,7 +14,7 @@ from norvash.store import rounds
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow, RoundRow
 from norvash.work.context import Context
-from norvash.work.measuring import freed
+from norvash.work.measuring import carbon_worked
 from norvash.work.sheet_page import SheetPage
 
 
@@ -100,7 +100,7 @@ def _line(
     as_found, as_left = read
     here = [r for s in context.sets for r in s.rounds if r.sheet_id == shown.row.id]
     new = plan.number in shown.found.new or (shown.row.signed_at is not None and as_left is not None)
-    sight: Sight = "left" if new or as_left is not None or freed(shown.context, plan.number) else "found"
+    sight: Sight = "left" if new or as_left is not None or carbon_worked(shown.context, plan.number) else "found"
     reading, row = (as_left, of_sheet[-1]) if sight == "left" else (as_found, of_sheet[0])
     held = any(plan.number in r.held for r in here) and as_left is None
     usable, left, graded = None, None, None

@@ -10,9 +10,10 @@ from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import Round
 from norvash.core.names.changed import name_now
-from norvash.core.sheet.done import worked_on
+from norvash.core.sheet.done import done_tasks, worked_on
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
+from norvash.core.sheet.stages.shared import CONTOUR_FACES
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import forecasts, rounds, seen
 from norvash.store.database import Connection
@@ -50,7 +51,7 @@ def record(
     def prepare() -> _Reading:
         context = _open(conn, sheet_id, act.at)
         plan = _plan(context, position)
-        touched = position in context.state.told.new or freed(context, position)
+        touched = position in context.state.told.new or carbon_worked(context, position)
         sight = sight_for(seeing, touched=touched)
         row = _round_for(context, sheet_id, sight)
         method_used = method or MEASURED_BY.of(context.figures)
@@ -150,11 +151,15 @@ def _open(conn: Connection, sheet_id: str, now: datetime) -> Context:
     return context
 
 
-def freed(context: Context, position: int) -> bool:
-    """Tell whether the brush at a position was found held, and was worked on at this visit."""
+def carbon_worked(context: Context, position: int) -> bool:
+    """Tell whether work of this visit has moved what the brush at a position reads: it was found held, and freed, or
+    its face has been given a new curve.
+    """
     told = context.state.told
+    if told.sheet is None:
+        return False
     held = [f for (n, _), f in told.found.items() if n == position and f.holds_brush]
-    return told.sheet is not None and any(worked_on(f, position, told.sheet, told.new) for f in held)
+    return CONTOUR_FACES in done_tasks(told.sheet) or any(worked_on(f, position, told.sheet, told.new) for f in held)
 
 
 def _round_for(context: Context, sheet_id: str, sight: Sight) -> Round:

@@ -4,11 +4,13 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import timedelta
 
+from norvash.core.sheet.asked import misfits
 from norvash.core.sheet.field import BEARINGS, Field
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.text.words import listed
 from norvash.errors import Conflict
-from norvash.store import entries, rounds, seen
+from norvash.store import entries, people, rounds, seen
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.context import Context, Prepared
@@ -28,7 +30,8 @@ def undo(conn: Connection, act: Act, sheet_id: str, what: str = "", why: str = "
     """Take back what this person entered last on a sheet, `what` as they saw it named; return its id.
 
     Later than at once it needs a reason where it ends what was to be changed or stopped. Raises: Conflict when there is
-    nothing left to take back, or something else was entered since; InputError at “why”.
+    nothing left to take back, something else was entered since, or what somebody else entered rests on it; InputError
+    at “why”.
     """
 
     def prepare() -> _Undone:
@@ -39,7 +42,9 @@ def undo(conn: Connection, act: Act, sheet_id: str, what: str = "", why: str = "
         if what and what != last.id:
             raise Conflict("Something else was entered since.", "Look at what the button names now.")
         context = load(conn, row.motor_id)
+        person = people.fetch_person(conn, act.person_id).name
         judged = foresee(conn, [_without(conn, context, last)], act.at.date())[0]
+        _nobody_rests_on_it(context, judged.context, person)
         if act.at - last.at > _AT_ONCE:
             reason_of(judge(context, act.at.date()).found.lives, judged.found.lives, "Taking that back", why)
         return _Undone(context, last, judged)
@@ -60,6 +65,21 @@ def undo(conn: Connection, act: Act, sheet_id: str, what: str = "", why: str = "
 
     said = {k: v for k, v in {"what": what, "why": why.strip()}.items() if v}
     return prepared(conn, act, "undo", typed={"sheet": sheet_id, **said}, prepare=prepare, body=body)
+
+
+def _nobody_rests_on_it(context: Context, without: Context, person: str) -> None:
+    """Refuse to take back work after which somebody else entered a value as left."""
+    before, after = context.open_sheet, without.open_sheet
+    if before is None or after is None:
+        return
+    loose = set(misfits(after, without.state.told.new)) - set(misfits(before, context.state.told.new))
+    others = [g for spot in sorted(loose) if (g := after.written[spot]).person != person]
+    if others:
+        said = listed([f"“{g.typed}” by {g.person}" for g in others])
+        raise Conflict(
+            f"{said[0].upper()}{said[1:]} was entered as left after it, and rests on it.",
+            f"Have {others[0].person} take that back first; then take this back.",
+        )
 
 
 def last_named(conn: Connection, sheet_id: str, person_id: str, labels: Mapping[int, str]) -> tuple[str, str] | None:

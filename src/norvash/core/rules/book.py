@@ -247,6 +247,11 @@ class MotorRules:
     def _known(self) -> dict[str, Figure]:
         return self.book.known_for(self.motor_class, self.type_id, self.motor_id, self.variant)
 
+    @property
+    def asked(self) -> tuple[str, ...]:
+        """Return the ids of the rules that were asked for so far, by all motors for which the same figures hold."""
+        return tuple(self._known)
+
     def figure(self, rule_id: str) -> Figure:
         """Return the figure in force with its basis."""
         if rule_id not in self._known:

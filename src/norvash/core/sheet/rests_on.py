@@ -1,12 +1,12 @@
 """What a finding was judged on: the rules and figures that could end or soften it, kept with it when it is found."""
 
 from collections.abc import Iterable, Iterator, Mapping
-from dataclasses import dataclass, field
+from dataclasses import replace
 
 from norvash.core.motor.figure import Number
 from norvash.core.motor.figure_fields import BY_NAME, HANGS_LOAD
 from norvash.core.motor.figures import Figures
-from norvash.core.rules.book import Figure, MotorRules
+from norvash.core.rules.book import MotorRules, Rulebook
 from norvash.core.rules.catalogue import RULES
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.life import KeptLife
@@ -71,17 +71,6 @@ RESTS_ON: Mapping[str, tuple[str, ...]] = {
 }
 
 
-@dataclass(frozen=True)
-class _Traced(MotorRules):
-    """Rules that keep which of them were asked for."""
-
-    asked: set[str] = field(default_factory=set)
-
-    def figure(self, rule_id: str) -> Figure:
-        self.asked.add(rule_id)
-        return super().figure(rule_id)
-
-
 def rests_on(finding: Finding) -> tuple[str, ...]:
     """Return the rules and figures that a finding may rest on, empty for one that is only seen."""
     named = RESTS_ON.get(finding.id) or RESTS_ON.get(finding.id[: finding.id.index(".") + 1], ())
@@ -92,14 +81,15 @@ def grounds_of(wanted: Iterable[Finding], sheet: Sheet, rules: MotorRules) -> di
     """Return by its id what each of these findings of a sheet was judged on: rules by their ids, figures by their
     names, each with its value; of the rules those that were asked for.
     """
-    traced = _Traced(rules.book, rules.motor_class, rules.type_id, rules.motor_id, rules.variant)
+    book = rules.book
+    traced = replace(rules, book=Rulebook(book.rules, book.overrides.values(), book.schools))
     for _ in noted(sheet, traced):
         pass
     figures = sheet.facts.figures
     return {f.id: dict(_ground(f, figures, traced)) for f in wanted}
 
 
-def _ground(finding: Finding, figures: Figures, traced: _Traced) -> Iterator[tuple[str, float | str]]:
+def _ground(finding: Finding, figures: Figures, traced: MotorRules) -> Iterator[tuple[str, float | str]]:
     asked = sorted(traced.asked)
     for name in rests_on(finding):
         if name.endswith("."):
