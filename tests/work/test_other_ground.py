@@ -3,15 +3,17 @@
 import json
 from collections.abc import Callable
 from dataclasses import replace
+from datetime import timedelta
 
 import pytest
 
-from at_work import Work
+from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.motor.notes import NotedRound
 from norvash.core.sheet.barring import bars
 from norvash.core.sheet.moved import Explained
+from norvash.core.sheet.signing import signed_as
 from norvash.errors import NeedsAnswer
 from norvash.store import people
 from norvash.work.acting import Act
@@ -101,3 +103,15 @@ def test_on_an_open_sheet_what_it_ends_is_withdrawn_and_read_once_more(shop: Sho
     life = bench.life("set.worn")
     assert (life.state, life.kept and life.kept.withdrawn and life.kept.withdrawn.why) == ("withdrawn", said.source)
     assert "once more" in bars(life)
+
+
+def test_an_overrule_that_softens_a_change_signs_not_clean_and_is_named(shop: Shop) -> None:
+    work = at_work(shop, "tool", "tool protection=double_insulated rated_v=230")
+    work.put("complaint=weak state=opened seen.windings.loose=yes")
+    work.bench.put("decide.windings.loose", "deferred", 0, who="Bram", day=f"{shop.now.date() + timedelta(days=5)}")
+    work.bench.put("overrule.windings", "watch", 0, why="it holds")
+    work.put("outcome=service")
+    page = work.bench.page
+    said = "Windings and magnets: change now was overruled by Ines Torvald to watch"
+    assert (signed_as(page.visit), said in [h.words for h in page.holds]) == ("not clean", True)
+    assert "overruled" in page.said.flags

@@ -303,7 +303,7 @@ def test_one_ticks_the_task_while_the_value_of_the_other_waits(visit: Visit, sho
     assert (left.typed, left.person) == ("2.2", "Maud Celliers")
     assert visit.bench.states == {(1, "gap.narrow"): "proven"}
     # Undo does not take the work away under the value of somebody else; taken back where it stands, the sheet asks.
-    with pytest.raises(Conflict, match="“2.2” by Maud Celliers was entered as left after it"):
+    with pytest.raises(Conflict, match=r"“2\.2” by Maud Celliers was entered as left after it"):
         visit.bench.undo()
     visit.bench.put("task.gap", "")
     assert visit.bench.states == {(1, "gap.narrow"): "open"}

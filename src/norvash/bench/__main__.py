@@ -21,6 +21,7 @@ from jinja2 import Template
 from norvash.bench.client import Client, newest
 from norvash.bench.copper import on_copper
 from norvash.bench.fleet import MOTORS, make_fleet
+from norvash.bench.ground import ground_ms
 from norvash.bench.importing import notes_s, readings_s
 from norvash.bench.painting import paint_ratios
 from norvash.bench.playing import played_s
@@ -186,6 +187,8 @@ def main() -> None:
         written = while_judging(_PORT, lambda: app.state.catching_up, others, commit)
         written["kept"], written["errors"] = at_once(_PORT, others)
         written["statements"], written["reads"] = of_a_length(db, others[-1])
+        with closing(connect(db, made=True)) as conn:
+            asked = ground_ms(db, motors.list_motor_ids(conn, 300)[60:])
         server.should_exit = True
         prepare(Path(folder) / "demo.db", reset=True)
         start, first = starts(Path(folder) / "demo.db"), first_entries(Path(folder) / "demo.db")
@@ -202,6 +205,7 @@ def main() -> None:
             played_s=played_s(),
             copper=on_copper(),
             written=written,
+            ground=asked,
         )
     Path("docs/performance.md").write_text(text)
     print(text)

@@ -4,6 +4,7 @@ import sys
 from datetime import date
 
 from norvash.bench.fleet import MOTORS
+from norvash.bench.ground import LIVES
 from norvash.bench.playing import ENTRIES
 
 
@@ -21,6 +22,7 @@ def report(
     played_s: float,
     copper: dict[str, float],
     written: dict[str, float],
+    ground: dict[str, float],
 ) -> str:
     """Return the figures as a Markdown page."""
     anew_ms, bare_ms = 1000 * written["all_s"] / MOTORS, pages["bare page, ms"]
@@ -63,7 +65,7 @@ def report(
         f"| the same with its answer page | {saved['saved and answered']:.1f} ms | |",
         f"| an entry on a sheet with its answer page while four others type, 95th percentile | {typed[0]:.1f} ms | |",
         f"| the same, over the bare page between those entries | {typed[0] / typed[1]:.1f} × | 10 × |",
-        f"| statements of a length that replaces another on an open sheet | {written['statements']:.0f} | 25 |",
+        f"| statements of a length that replaces another on an open sheet | {written['statements']:.0f} | 27 |",
         f"| how often its motor is read for that | {written['reads']:.0f} | 1 |",
         (
             f"| a rule changed at {MOTORS} motors: judged again, a motor, {anew_ms:.2f} ms, over the bare page |"
@@ -73,6 +75,14 @@ def report(
             f"| the longest of {written['writes']:.0f} writes meanwhile, {written['longest']:.0f} ms (200 bare commits"
             f" take {200 * written['commit']:.0f} ms), over the bare page |"
             f" {written['longest'] / bare_ms:.0f} × | 75 × |"
+        ),
+        (
+            f"| a figure changed under an open sheet, {ground['under']:.1f} ms, over one changed without |"
+            f" {ground['under'] / ground['without']:.1f} × | 3 × |"
+        ),
+        (
+            f"| a site's rule on which {LIVES} findings rest asks with their list, {ground['rule']:.0f} ms, over the"
+            f" bare page | {ground['rule'] / bare_ms:.0f} × | 300 × |"
         ),
         (
             f"| entries by eight clients in 20 s, and how many were not taken | {written['kept']:.0f},"

@@ -13,7 +13,7 @@ from norvash.core.sheet.part import COMPLAINT, PARTS, RUN
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages.prove.run_fields import FIELDS
 from norvash.core.text.words import day_words
-from norvash.core.verdict.grades import WORDS
+from norvash.core.verdict.grades import GRADES, WORDS
 
 _DECIDED = "decide."
 DECISIONS = {
@@ -121,8 +121,18 @@ def _before_signing(visit: Visit) -> Iterator[str]:
         yield "Not said: what becomes of the motor"
     if visit.found.grade == "stop" and outcome in RUNS:
         yield "What was found takes it out of service: no release"
+    yield from _softened(visit)
     if MOTOR_OVERRULED.given(sheet) is not None:
         yield "The verdict on the motor was overruled: overrule a part instead, or take it back"
+
+
+def _softened(visit: Visit) -> Iterator[str]:
+    """Yield every part of which somebody overruled a change to something milder."""
+    for part in visit.found.components:
+        over = part.overruled
+        if over is not None and part.before == "change" and GRADES.index(over.grade) < GRADES.index("change"):
+            words = f"{WORDS['change'].lower()} was overruled by {over.person} to {WORDS[over.grade].lower()}"
+            yield f"{part.words}: {words}"
 
 
 def _is_done(visit: Visit) -> bool:
