@@ -27,6 +27,7 @@ _WORDS: dict[str, str] = {
     FIRST: "stated for the first time",
     OURS: "our own decision",
 }
+_SO = "it is so, by plate, maker's sheet or measurement"
 _SHOWN = 12
 
 
@@ -234,11 +235,12 @@ def _answered(
         return explained.answer, source  # type: ignore[return-value]
     if explained.answer in offered and explained.listed not in ("", mark):
         problem = f"What it would end has changed meanwhile. {problem}"
+    named = "plate, maker's sheet, measurement, who decided."
     raise NeedsAnswer(
         problem,
-        "Say what the change is, and name its source or reason: plate, maker's sheet, measurement, who decided.",
+        f"Say what the change is, and name its source or reason: {named}" if said else f"Correct it, or name: {named}",
         "ground",
-        tuple((key, _WORDS[key]) for key in offered),
+        tuple((key, _SO if key == READ and not said else _WORDS[key]) for key in offered),
         offered[0],
         listed=tuple(s.plain for s in softer),
         mark=mark,
