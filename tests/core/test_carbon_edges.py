@@ -85,6 +85,13 @@ KEPT: dict[str, tuple[str, str, str, dict[str, float | str], tuple[object, ...]]
         {},
         ("8", "scale", 8, 6.0, 2 / LINE, 6.0, 6.0, None, None),
     ),
+    "a depth of which nothing tells the length": (
+        "depth",
+        "digital-caliper",
+        "27.5",
+        {"depth_limit_mm": 36.0, "method": "depth", "depth_constant_mm": ""},
+        ("27.5", "mm", 27.5, 19.5, 0.05, 19.5, 19.5, None, None, 27.5),
+    ),
     "by the motor's own way": (
         "",
         "",
@@ -100,8 +107,9 @@ KEPT: dict[str, tuple[str, str, str, dict[str, float | str], tuple[object, ...]]
 def test_what_is_kept_of_a_reading(
     *, method: str, instrument: str, text: str, own: dict[str, float | str], kept: tuple[object, ...], rules: MotorRules
 ) -> None:
-    found = read(text, Figures({**OWN, **own}, {}, {"length_unit": "mm"}), rules, method, instrument)
-    for value, wanted in zip(astuple(found), kept, strict=True):
+    stated = {n: v for n, v in {**OWN, **own}.items() if v != ""}
+    found = read(text, Figures(stated, {}, {"length_unit": "mm"}), rules, method, instrument)
+    for value, wanted in zip(astuple(found), (*kept, None)[:10], strict=True):
         assert value == (pytest.approx(wanted) if isinstance(wanted, float) else wanted)
 
 

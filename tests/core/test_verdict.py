@@ -36,7 +36,7 @@ SAID = {
     "change": (state(a_round(20, 9.2, 9.4)), "change", "Change the set at this visit.", "9%", ""),
     "at the limit": (state(a_round(20, 8, 9.4)), "stop", "Out of service", "at its limit now", ""),
     "one missing": (state(a_round(20, 19, None)), "fit", "Measure B to get a date.", "Brush A has 11.0 mm", "incomplete"),
-    "one missing but another gone": (state(a_round(20, 7.5, None)), "stop", "Out of service", "at its limit now", "incomplete"),
+    "one missing but another gone": (state(a_round(20, 7.5, None)), "stop", "Out of service", "0.5 mm under its limit", "incomplete"),
     "doubtful": (state(a_round(20, 19, 19.4, doubt="why?")), "fit", "Settle the reading of brush A first.", "", "doubtful"),
     "not enough wear": (state(a_round(20, 21.95, 21.9)), "fit", "Run on.", "8 times in 10", "not enough wear yet"),
     "limit unknown": (state(a_round(20, 19, 19.4), own={"new_mm": 22.0}), "fit", "Run on.", "the limit is an estimate", "limit estimated"),

@@ -45,6 +45,7 @@ class ReadingRow:
     at: datetime
     sight: Sight
     from_file: bool = False
+    bare_mm: float | None = None
 
     @property
     def said(self) -> str:
@@ -157,14 +158,12 @@ def add_reading(
     ).fetchone()
     conn.execute(
         """insert into reading (id, round_id, position_number, sight, typed, typed_unit, method, instrument, raw_value,
-                                length_mm, sd_mm, low_mm, high_mm, lines_seen, taper_deg, doubt, doubt_rule, act_id)
+                                length_mm, sd_mm, low_mm, high_mm, lines_seen, taper_deg, doubt, doubt_rule,
+                                bare_mm, act_id)
            values (:id, :round_id, :position, :sight, :typed, :unit, :method, :instrument, :raw, :length, :sd, :low,
-                   :high, :lines, :taper, :doubt, :doubt_rule, :act_id)""",
+                   :high, :lines, :taper, :doubt, :doubt_rule, :bare, :act_id)""",
         {
-            "id": reading_id,
-            "round_id": round_id,
-            "position": position,
-            "sight": sight,
+            **place,
             "typed": reading.typed,
             "unit": reading.unit,
             "method": method,
@@ -178,6 +177,7 @@ def add_reading(
             "taper": reading.taper_deg,
             "doubt": doubt.words if doubt else "",
             "doubt_rule": doubt.rule_id if doubt else "",
+            "bare": reading.bare_mm,
             "act_id": act_id,
         },
     )
@@ -207,6 +207,7 @@ def _reading(row: Row) -> ReadingRow:
         at=datetime.fromisoformat(row["at"]),
         sight=row["sight"],
         from_file=row["played_by"] is not None,
+        bare_mm=row["bare_mm"],
     )
 
 
@@ -254,7 +255,8 @@ def list_typed(conn: Connection, round_id: str, typed: str) -> list[ReadingRow]:
 
 
 _MEASURED = """select length_mm, sd_mm, low_mm, high_mm, lines_seen as lines,
-                      case doubt_answer when '' then doubt else '' end as doubt, doubt_rule, id from reading"""
+                      case doubt_answer when '' then doubt else '' end as doubt, doubt_rule, id, bare_mm
+               from reading"""
 
 
 def reading_behind(conn: Connection, reading_id: str) -> Measured | None:

@@ -138,6 +138,7 @@ def _environment() -> Environment:
         "counted": counted,
         "grade_said": _grade_said,
         "as_length": length_words,
+        "deepest": lambda depths, unit: f"{length_words(max(depths), unit)} deep" if depths else "–",
         "sentence": lambda words: words[:1].upper() + words[1:],
         "use": use_words,
         "grouped": grouped,

@@ -16,4 +16,5 @@ def as_measured(reading: Reading, reading_id: str, doubt: Doubt | None = None) -
         doubt=doubt.words if doubt else "",
         doubt_rule=doubt.rule_id if doubt else "",
         id=reading_id,
+        bare_mm=reading.bare_mm,
     )

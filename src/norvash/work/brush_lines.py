@@ -1,9 +1,12 @@
 """Each brush on a sheet: its reading, the one before, what follows, and what was seen on it."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from norvash.core.brush.carbon import usable_carbon
+from norvash.core.brush.gauged import depth_and_length_mm, is_floating
+from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.straight_line import Point, rate_mm_per_kh
+from norvash.core.commutator.figures_after_cut import figures_since
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.sheet.finding import Finding
@@ -24,14 +27,16 @@ class BrushLine:
 
     Once work has touched the brush its reading is that of the one as left, and `found` what was read before, with the
     share that was usable then. `ran_units` is the use since its last reading; the rate is of that interval, or over the
-    set's life without one. What is usable and left is of this reading, also when later ones have followed. One that is
-    `held` proves nothing: the brush does not follow its wear.
+    set's life without one. What is usable and left is of this reading, also when later ones have followed, on the limit
+    of that moment: no cut of this sheet moves what was found. One that is `held` proves nothing: the brush does not
+    follow its wear.
     """
 
     plan: PositionPlan
     sight: Sight
     found: ReadingRow | None
     found_usable: float | None
+    found_left_mm: float | None
     new: bool
     nominal: bool
     held: bool
@@ -79,7 +84,8 @@ class BrushLines:
 def brush_lines(conn: Connection, shown: SheetPage) -> BrushLines:
     """Return the brushes of a sheet, measured or not."""
     of_sheet = rounds.rounds_of(conn, shown.row.id)
-    read = {(g.position_number, g.sight): g for r in of_sheet for g in rounds.list_sighted(conn, r.id)}
+    both = depth_and_length_mm(shown.context.stated)
+    read = {(g.position_number, g.sight): _laid(g, both) for r in of_sheet for g in rounds.list_sighted(conn, r.id)}
     return BrushLines(
         of_sheet[-1],
         tuple(
@@ -89,6 +95,12 @@ def brush_lines(conn: Connection, shown: SheetPage) -> BrushLines:
     )
 
 
+def _laid(row: ReadingRow, both_mm: float | None) -> ReadingRow:
+    """Return a reading on the scale that the figures give today."""
+    known = row.bare_mm is not None and both_mm is not None
+    return replace(row, length_mm=both_mm - row.bare_mm) if known else row  # type: ignore[operator]
+
+
 def _line(
     shown: SheetPage,
     of_sheet: list[RoundRow],
@@ -96,21 +108,21 @@ def _line(
     read: tuple[ReadingRow | None, ReadingRow | None],
     brush: BrushNow,
 ) -> BrushLine:
-    context, limit_mm = shown.context, shown.found.limit.limit_mm
+    context, found_mm = shown.context, _limit_mm(shown, before=True)
     as_found, as_left = read
+    floating = is_floating(context.figures)
     here = [r for s in context.sets for r in s.rounds if r.sheet_id == shown.row.id]
     new = plan.number in shown.found.new or (shown.row.signed_at is not None and as_left is not None)
     sight: Sight = "left" if new or as_left is not None or carbon_worked(shown.context, plan.number) else "found"
     reading, row = (as_left, of_sheet[-1]) if sight == "left" else (as_found, of_sheet[0])
     held = any(plan.number in r.held for r in here) and as_left is None
+    limit_mm = _limit_mm(shown, before=False) if sight == "left" else found_mm
     usable, left, graded = None, None, None
     if reading is not None and not held:
-        usable, left = (
-            usable_carbon(reading.length_mm, NEW_MM.need(context.figures), limit_mm),
-            reading.length_mm - limit_mm,
-        )
-        newest = brush.last is not None and brush.last.id == reading.id
-        graded = brush.graded if newest else grade_of(usable, context.rules)
+        share = usable_carbon(reading.length_mm, NEW_MM.need(context.figures), limit_mm)
+        usable, left = (None if floating else share), reading.length_mm - limit_mm
+        newest = brush.last is not None and brush.last.id == reading.id and limit_mm == shown.found.limit.limit_mm
+        graded = brush.graded if newest else grade_of(share, context.rules)
     before = None if new else _before(context, row, plan.number)
     since = ran = rate = None
     if reading is not None and before is not None and not held:
@@ -119,13 +131,15 @@ def _line(
         rate = rate_mm_per_kh(before if ran > 0 else brush.start, now)
     word = WORDS[graded.grade] if graded else "its reading proves nothing" if held else "not measured on this sheet"
     found_then = as_found if sight == "left" else None
+    told = found_then is not None and not any(plan.number in r.held for r in here)
     return BrushLine(
         plan=plan,
         sight=sight,
         found=found_then,
-        found_usable=usable_carbon(found_then.length_mm, NEW_MM.need(context.figures), limit_mm)
-        if found_then is not None and not any(plan.number in r.held for r in here)
+        found_usable=usable_carbon(found_then.length_mm, NEW_MM.need(context.figures), found_mm)
+        if told and found_then is not None and not floating
         else None,
+        found_left_mm=found_then.length_mm - found_mm if told and found_then is not None else None,
         new=new,
         nominal=plan.number in context.sets[-1].nominal and new,
         held=held,
@@ -143,6 +157,13 @@ def _line(
     )
 
 
+def _limit_mm(shown: SheetPage, *, before: bool) -> float:
+    """Return the limit that held before the cuts of a sheet, or after them [mm]."""
+    context, number = shown.context, shown.row.number
+    marks = [m for m in context.marks if m.sheet < number or (m.sheet == number and not before)]
+    return motor_limit(figures_since(context.stated, marks), context.rules).limit_mm
+
+
 def _before(context: Context, row: RoundRow, position: int) -> Point | None:
     """Return the reading before this round, or the length at fitting if that is known."""
     of_set = next((s for s in context.sets if s.id == row.set_id), context.state.current)
@@ -152,6 +173,6 @@ def _before(context: Context, row: RoundRow, position: int) -> Point | None:
     if earlier:
         found = earlier[-1].readings[position]
         return Point(found.length_mm, earlier[-1].total_units, found.sd_mm)
-    if of_set.fitted_known and of_set.fitted_units <= row.total_units:
+    if of_set.fitted_known and not is_floating(context.figures) and of_set.fitted_units <= row.total_units:
         return Point(NEW_MM.need(context.figures), of_set.fitted_units, context.rules["new.tolerance"] / 2)
     return None

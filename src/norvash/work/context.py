@@ -5,6 +5,7 @@ from dataclasses import dataclass, replace
 from datetime import date, datetime
 from functools import cached_property
 
+from norvash.core.brush.gauged import sets_laid
 from norvash.core.commutator.figures_after_cut import Mark, figures_since
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.figure_fields import ACTIVE_MONTHS, UNIT_OF_USE, USE_PER_WEEK_UNITS
@@ -222,7 +223,7 @@ class Context:
     def with_figures(self, stated: Figures, positions: tuple[PositionPlan, ...]) -> "Context":
         """Return the motor with other figures stated, and its brushes placed or named otherwise."""
         rules = replace(self.rules, variant=variant_of(self.motor.motor_class, stated))
-        made = replace(self, stated=stated, positions=positions, rules=rules)
+        made = replace(self, stated=stated, positions=positions, rules=rules, sets=sets_laid(self.sets, stated))
         return made if self.sheet is None else replace(made, sheet=replace(self.sheet, facts=made.facts))
 
     def with_counted(self, at: datetime, counted: Counted) -> "Context":

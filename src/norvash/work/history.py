@@ -86,7 +86,9 @@ def _visit(acts: Sequence[Done], unit: str) -> HistoryLine:
             verb = "measured" if any(a.job == "measure" for a in acts) else "looked at"
             begun = f"{verb} set {t.after['set']} at {counter_words(t.after['counter'], unit)}{_bedded(t.after)}"
         elif act.job == "measure":
-            read.append(f"{t.after['position']}\u00a0{t.after['length_mm']:.2f}{_was(t.before)}")
+            deep = t.after.get("bare_mm")
+            shown = f"{t.after['length_mm']:.2f}" if deep is None else f"{deep:.2f} deep"
+            read.append(f"{t.after['position']}\u00a0{shown}{_was(t.before) if deep is None else ''}")
         elif act.job in ("enter", "undo"):
             entered += 1
         else:

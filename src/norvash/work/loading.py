@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 
+from norvash.core.brush.gauged import sets_laid
 from norvash.core.motor.figure_reading import variant_of
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.in_force import figures_in_force
@@ -69,7 +70,7 @@ def _read(conn: Connection, motor_id: str, stamp: Stamp, book: Rulebook) -> Cont
         stated=stated,
         marks=marks_of(conn, motor_id),
         positions=motors.positions(conn, motor_id),
-        sets=sets.list_sets(conn, motor_id),
+        sets=sets_laid(sets.list_sets(conn, motor_id), stated),
         entries=use.list_entries(conn, motor_id),
         windows=policies.list_windows(conn),
         policies=policies.list_policies(conn, motor_id, motor.type_id),

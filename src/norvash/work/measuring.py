@@ -5,6 +5,7 @@ from datetime import datetime
 from typing import NoReturn
 
 from norvash.core.brush.doubts import Doubt
+from norvash.core.brush.gauged import measured_words
 from norvash.core.brush.readings import Reading, read
 from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.positions import PositionPlan
@@ -66,7 +67,7 @@ def record(
         judged = foresee(conn, [after], act.at.date())[0]
         there = row.found.get(position) if sight == "found" and position in row.left else row.readings.get(position)
         if there is not None and there.id == replaces and sight != "asked":
-            before, said = judge(context, act.at.date()).found.lives, f"{there.length_mm:g} mm"
+            before, said = judge(context, act.at.date()).found.lives, measured_words(there)
             slip(before, judged.found.lives, said, seeing, sight=sight, touched=touched)
         return _Reading(
             context=context,
@@ -101,6 +102,7 @@ def record(
             "position": made.plan.label,
             "typed": reading.typed,
             "length_mm": reading.length_mm,
+            **({"bare_mm": reading.bare_mm} if reading.bare_mm is not None else {}),
             "doubt": doubt.kind if doubt else "",
         }
         was = {"typed": before[1], "length_mm": before[2]} if before else {}

@@ -5,6 +5,7 @@ from dataclasses import dataclass, replace
 from datetime import date
 
 from norvash.core.brush.doubts import ANSWERS, Doubt, doubt_of
+from norvash.core.brush.gauged import is_floating
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.readings import Reading
 from norvash.core.brush.renewal import Carbon
@@ -30,6 +31,9 @@ def doubt_about(context: Context, row: Round, plan: PositionPlan, reading: Readi
     this = next((r for r in current.rounds if r.id == row.id), None)
     if this is None:  # of a set that has gone meanwhile
         return None
+    previous = _previous(current.rounds, this, plan.number)
+    if is_floating(state.figures) and previous is None:  # nothing tells what it showed when the brush was new
+        return None
     start = start_of(state, current, plan.number, context.rules)
     if start.run_h >= row.total_units and not current.fitted_known:
         start = Point(NEW_MM.need(state.figures), row.total_units, start.sd_mm)
@@ -42,7 +46,7 @@ def doubt_about(context: Context, row: Round, plan: PositionPlan, reading: Readi
     return doubt_of(
         reading,
         start,
-        _previous(current.rounds, this, plan.number),
+        previous,
         run_h=row.total_units,
         partners=_partners(context, this, plan.number),
         rules=context.rules,

@@ -78,7 +78,7 @@ def _readings(conn: Connection, page: SheetPage) -> list[Plain]:
             "label": labels.get(g.position_number, ""),
             "sight": g.sight,
             "typed": g.typed,
-            "length_mm": g.length_mm,
+            **({"length_mm": g.length_mm} if g.bare_mm is None else {"depth_mm": g.bare_mm}),
             "sd_mm": g.sd_mm,
             "person": g.person,
             "at": g.at.isoformat(),

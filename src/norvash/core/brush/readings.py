@@ -1,11 +1,11 @@
 """A reading by any method becomes a length with its uncertainty."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from itertools import pairwise
 from math import sqrt
 
 from norvash.core.brush.carbon import taper_deg
-from norvash.core.brush.gauged import depth_and_length_mm
+from norvash.core.brush.gauged import depth_and_length_mm, is_floating
 from norvash.core.edges import over
 from norvash.core.motor.figure_fields import (
     DEPTH_LIMIT_MM,
@@ -31,7 +31,9 @@ from norvash.errors import InputError
 class Reading:
     """A length as read: raw value and unit as typed, length and standard uncertainty, interval if it is one.
 
-    Units: raw_value in the method's own unit (mm, lines, share, scale), length_mm, sd_mm, low_mm, high_mm [mm].
+    Units: raw_value in the method's own unit (mm, lines, share, scale), all others [mm].
+    `bare_mm` is what a depth gauge showed where nothing tells which length that is: then its length is one on a scale
+    of which only differences and the limit are true.
     """
 
     typed: str
@@ -43,6 +45,7 @@ class Reading:
     high_mm: float
     lines: int | None = None
     taper_deg: float | None = None
+    bare_mm: float | None = None
 
 
 def uncertainty_mm(instrument: str, new_mm: float, rules: MotorRules) -> float:
@@ -121,14 +124,9 @@ def _believable(typed: Typed, new_mm: float, rules: MotorRules) -> None:
 def _depth(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
     typed = parse(text, "length", LENGTH_UNIT.of(figures))
     new_mm, both = NEW_MM.need(figures), depth_and_length_mm(figures)
-    return _plausible(
-        text,
-        typed,
-        (both or DEPTH_LIMIT_MM.need(figures)) - typed.value,
-        new_mm=new_mm,
-        rules=rules,
-        instrument=instrument,
-    )
+    length_mm = (both or DEPTH_LIMIT_MM.need(figures)) - typed.value
+    made = _plausible(text, typed, length_mm, new_mm=new_mm, rules=rules, instrument=instrument)
+    return replace(made, bare_mm=typed.value) if is_floating(figures) else made
 
 
 def _protrusion(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:

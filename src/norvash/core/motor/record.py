@@ -26,7 +26,10 @@ if TYPE_CHECKING:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Measured:
-    """One position's reading in a round, as a length with its uncertainty [mm], any open doubt, and its id."""
+    """One position's reading in a round, as a length with its uncertainty [mm], any open doubt, and its id.
+
+    `bare_mm` is the depth that was read where nothing told which length that is.
+    """
 
     length_mm: float
     sd_mm: float
@@ -36,6 +39,7 @@ class Measured:
     doubt: str = ""
     doubt_rule: str = ""
     id: str = ""
+    bare_mm: float | None = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

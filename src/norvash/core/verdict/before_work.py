@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 
+from norvash.core.brush.gauged import sets_laid
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState
@@ -24,7 +25,18 @@ def worn_as_found(state: MotorState, rules: MotorRules, now: Graded | None) -> G
     if not state.told.new:
         return worn(now)
     found = replace(state, sets=sets_as_found(state.sets, state.told), told=Told(), ahead=None)
-    return worn(_by_length(found, rules))
+    return _graver_grade(worn(_by_length(found, rules)), _said_before(state.told))
+
+
+def _said_before(told: Told) -> Grade | None:
+    """Return what this sheet said of the worn set before another came in: by its days too, which a new set ends."""
+    here = told.sheet.id if told.sheet is not None else ""
+    kept = (k for k in told.kept if k.finding.id == SET_WORN.id and k.sheet_id == here and k.withdrawn is None)
+    return next((k.finding.grade for k in kept), None)
+
+
+def _graver_grade(one: Grade | None, other: Grade | None) -> Grade | None:
+    return max((g for g in (one, other) if g is not None), key=GRADES.index, default=None)
 
 
 def _by_length(state: MotorState, rules: MotorRules) -> Graded | None:
@@ -44,7 +56,7 @@ def worn_then(state: MotorState, found: Grade | None, now: Grade | None) -> dict
     """
     gathered = ThenMade()
     for ground in state.grounds:
-        old = replace(state, figures=ground.figures, ahead=None)
+        old = replace(state, figures=ground.figures, ahead=None, sets=sets_laid(state.sets, ground.figures))
         try:
             by_length = _by_length(old, ground.rules)
             was = worn_as_found(old, ground.rules, by_length)

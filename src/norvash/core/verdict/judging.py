@@ -69,6 +69,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     missing = tuple(
         b.label for b in brushes if latest and not shortest_only and not b.in_round and b.number not in known
     )
+    held = tuple(b.label for b in brushes if b.label in missing and latest is not None and b.number in latest.held)
     by_length = worst([b.graded for b in brushes if b.graded])
     line = (
         _line(state, current, latest, limit=limit, rules=rules, brushes=brushes)
@@ -117,6 +118,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         limit=limit,
         brushes=brushes,
         missing=missing,
+        held=held,
         governing=governing,
         line=line,
         days=days,

@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 
 from norvash.core.brush.limits import Limit
+from norvash.core.edges import under
 from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.motor.record import MotorState
@@ -14,6 +15,7 @@ from norvash.core.verdict.grades import WORDS, Graded, worst
 from norvash.core.verdict.values import Findings, Reason
 
 _MOST_NAMED = 8
+_LEAST_SHOWN_MM = 0.05
 
 
 def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reason, ...]:
@@ -26,7 +28,7 @@ def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reas
         lines.append(_missing_reason(found, state))
     by_length = worst([b.graded for b in found.brushes if b.graded])
     if by_length is not None:
-        lines.append(_grade_reason(found, by_length, rules))
+        lines.append(_grade_reason(found, by_length, rules, unit))
     lines.append(limit_reason(found, rules, unit))
     lines.extend(forecast_reasons(found, state, rules))
     lines.extend(_line_reasons(found, state, rules))
@@ -73,10 +75,11 @@ def _overrule_reasons(found: Findings) -> list[Reason]:
 
 
 def _missing_reason(found: Findings, state: MotorState) -> Reason:
-    text = (
-        f"Not measured in this round: {listed(list(found.missing))}. A set lives as long as its worst brush, so there"
-        " is no straight line."
-    )
+    open_ones = [m for m in found.missing if m not in found.held]
+    text = f"Not measured in this round: {listed(open_ones)}. " if open_ones else ""
+    if found.held:
+        text += f"What {listed(list(found.held))} measured proves nothing: it does not follow its wear. "
+    text += "A set lives as long as its worst brush, so there is no straight line."
     if found.complete_before is not None:
         earlier = found.complete_before
         at = use_words(earlier.total_units + state.offset_units, state.unit)
@@ -84,20 +87,32 @@ def _missing_reason(found: Findings, state: MotorState) -> Reason:
     return Reason(text)
 
 
-def _grade_reason(found: Findings, graded: Graded, rules: MotorRules) -> Reason:
+def _grade_reason(found: Findings, graded: Graded, rules: MotorRules, unit: str) -> Reason:
     if graded.rule_id == "depth":
         return Reason(f"{WORDS[graded.grade]}: by its gauge; what that showed when new is not known, so no share is.")
     least = min((b for b in found.brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0)
     share = max(least.usable or 0.0, 0.0)
+    under_mm = -(least.left_mm or 0.0)
     if graded.rule_id == "wear line":
         seen = least.last.lines if least.last else 0
         return Reason(f"{WORDS[graded.grade]}: wear line {seen} shows at brush {least.label}.")
     figure = rules.figure(graded.rule_id)
+    if shows(under_mm):
+        words = f"brush {least.label} is {length_words(under_mm, unit)} under its limit"
+        return Reason(f"{WORDS[graded.grade]}: {words}.", (figure,))
     side = "over" if graded.grade == "fit" else "at or under"
     return Reason(
         f"{WORDS[graded.grade]}: usable carbon of brush {least.label} is {share:.0%}, {side} {figure.value:.0%}.",
         (figure,),
     )
+
+
+def shows(under_mm: float) -> bool:
+    """Tell whether what a brush is under its limit is as much as a reading can carry.
+
+    Units: under_mm [mm]
+    """
+    return not under(under_mm, _LEAST_SHOWN_MM)
 
 
 def limit_words(limit: Limit, unit: str) -> str:

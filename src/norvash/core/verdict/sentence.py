@@ -17,7 +17,7 @@ from norvash.core.verdict.forecast_words import far_off, forecast_reasons
 from norvash.core.verdict.grades import GRADES, word_of
 from norvash.core.verdict.line_figure import LineFigure
 from norvash.core.verdict.line_figures import line_figures
-from norvash.core.verdict.reasons import limit_reason, reasons
+from norvash.core.verdict.reasons import limit_reason, reasons, shows
 from norvash.core.verdict.rising import risen
 from norvash.core.verdict.set_grade import RUN_TO_FAILURE, follows_symptoms
 from norvash.core.verdict.values import Findings, Reason
@@ -76,7 +76,8 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     if found.doubts and calm:
         act = f"Settle the reading of brush {found.doubts[0].label} first."
     elif found.missing and calm:
-        act = f"Measure {listed(list(found.missing))} to get a date."
+        free = f"Free {listed(list(found.held))}, then measure" if found.held else "Measure"
+        act = f"{free} {listed(list(found.missing))} to get a date."
     word = rise.word if rise is not None else _word(found, carbon=carbon)
     return Verdict(
         act=act,
@@ -215,10 +216,13 @@ def _why_carbon(found: Findings, unit: str) -> str:
     if brush is None or brush.left_mm is None or brush.last is None:
         return ""
     if not over(brush.left_mm, 0):
-        return (
-            f"Brush {brush.label} is at its limit now: {length_words(brush.last.length_mm, unit)}, limit"
-            f" {length_words(found.limit.limit_mm, unit)}."
-        )
+        limit_mm = found.limit.limit_mm
+        where = f"{length_words(-brush.left_mm, unit)} under its limit" if shows(-brush.left_mm) else "at its limit now"
+        shown, of = length_words(brush.last.length_mm, unit), length_words(limit_mm, unit)
+        bare_mm, gauge_mm = brush.last.bare_mm, found.limit.gauge_mm
+        if bare_mm is not None and gauge_mm is not None:
+            shown, of = f"{length_words(bare_mm, unit)} deep", length_words(gauge_mm, unit)
+        return f"Brush {brush.label} is {where}: {shown}, limit {of}."
     shortest = min((b for b in found.brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0)
     left = length_words(shortest.left_mm or 0.0, unit)
     share = "" if shortest.usable is None else f", {max(shortest.usable, 0):.0%} of its usable carbon"

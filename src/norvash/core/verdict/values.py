@@ -83,6 +83,7 @@ class Findings:
     complete_before: Round | None
     doubts: tuple[OpenDoubt, ...]
     conditions: tuple[Condition, ...]
+    held: tuple[str, ...] = ()
     components: tuple[Component, ...] = ()
     lives: tuple[Life, ...] = ()
     rises: tuple[Rise, ...] = ()

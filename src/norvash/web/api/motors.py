@@ -184,7 +184,8 @@ def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, object]:
             {
                 "position": b.number,
                 "label": b.label,
-                "length_mm": b.last.length_mm if b.last else None,
+                "length_mm": b.last.length_mm if b.last and b.last.bare_mm is None else None,
+                **({"depth_mm": b.last.bare_mm} if b.last and b.last.bare_mm is not None else {}),
                 "usable": b.usable,
                 "left_mm": b.left_mm,
                 "wear_mm": b.wear_mm,

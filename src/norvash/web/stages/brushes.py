@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from norvash.core.brush.doubts import ANSWERS
-from norvash.core.brush.gauged import on_the_gauge_mm
+from norvash.core.brush.gauged import is_floating, on_the_gauge_mm
 from norvash.core.brush.readings import edge_words
 from norvash.core.brush.ruler import ruler_of
 from norvash.core.commutator.after_cut import Change
@@ -57,7 +57,8 @@ class Brushes:
     """The lines of all brushes, how they are measured, the drawings, and what is known of springs, holders and dust.
 
     `line` is the brush that is looked at closely, None for none; `gauges` what a gauge showed last, by position [mm],
-    `beside` the figures of springs and holders as found beside as left.
+    which is a length only where it is not `floating`; `beside` the figures of springs and holders as found beside as
+    left.
     """
 
     lines: BrushLines
@@ -68,6 +69,7 @@ class Brushes:
     instruments: Mapping[str, str]
     hint: str
     edge: str
+    floating: bool
     gauges: Mapping[int, float | None]
     ruler: Drawing
     end_view: Drawing
@@ -98,6 +100,7 @@ def view(at: At) -> Brushes:
         instruments=INSTRUMENTS,
         hint=METHOD_HINTS.get(method, ""),
         edge=edge_words(figures),
+        floating=is_floating(figures),
         gauges={x.plan.number: on_the_gauge_mm(x.before.length_mm, figures, method) for x in lines.lines if x.before},
         ruler=carbon_ruler(ruler_of(shown.found, shown.context.state), DRAWN, height, dimensions=True),
         end_view=sheet_view(shown, lines, at.position or lines.at, _VIEW),

@@ -50,10 +50,20 @@ def _before_signing(visit: Visit) -> Iterator[str]:
     if not upstream(sheet) and not (skip and skip.of(sheet)):
         if not visit.measured:
             yield "The brushes are not measured"
-        elif found.missing:
-            yield f"Not measured: {listed(list(found.missing))}"
+        else:
+            yield from _unread(visit)
     if visit.measured:
         yield from (f"The reading of {d.label} is doubtful" for d in found.doubts)
+
+
+def _unread(visit: Visit) -> Iterator[str]:
+    """Yield what nobody has measured, and what was measured on a brush that does not follow its wear."""
+    found = visit.found
+    unread = [m for m in found.missing if m not in found.held]
+    if unread:
+        yield f"Not measured: {listed(unread)}"
+    if found.held:
+        yield f"What was measured of {listed(list(found.held))} proves nothing: free it and measure it again"
 
 
 STAGE = Stage(

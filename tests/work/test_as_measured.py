@@ -1,0 +1,120 @@
+"""Measured is kept as measured: a depth stays a depth, and what length it is follows from what is stated."""
+
+from importlib.resources import files
+
+import pytest
+
+from at_work import Work, at_work
+from bench_sheet import Bench
+from conftest import Shop, readings_on
+from norvash.store import motors
+from norvash.work.brush_lines import brush_lines
+from norvash.work.changing_figures import change_figures
+from norvash.work.measuring import note
+
+GAUGE = {"method": "depth", "depth_limit_mm": "12.6"}
+
+
+@pytest.fixture
+def bench(shop: Shop) -> Bench:
+    """Return a drill whose gauge has a limit of 12.60, read at 11.83 and 11.50, on its sheet."""
+    motor = shop.motor(motor_class="tool", new_length="", limit="", set_is_new=True, figures=GAUGE)
+    bench = Work(shop, Bench(shop, motor)).safe().bench
+    bench.measure("11.83", "11.5")
+    return bench
+
+
+def state(bench: Bench, **figures: str) -> None:
+    conn, motor = bench.shop.conn, bench.motor
+    own = {n: f"{v:g}" if isinstance(v, float) else v for n, v in motors.motor_figures(conn, motor).items()}
+    version = motors.fetch_motor(conn, motor).version
+    change_figures(conn, bench.shop.later(minutes=1).act(), motor, {**own, **figures}, version)
+
+
+def test_a_depth_of_which_nothing_tells_the_length_has_no_share_and_no_wear_since_new(bench: Bench, shop: Shop) -> None:
+    page = shop.page(bench.motor)
+    first = page.found.brushes[0]
+    assert [first.usable, first.left_mm] == [None, pytest.approx(0.77)]
+    assert page.found.doubts == ()
+    line = brush_lines(shop.conn, bench.page).lines[0]
+    assert (line.reading and line.reading.bare_mm, line.usable, line.since_mm, line.before) == (11.83, None, None, None)
+    told = bench.page.context.sets[-1].rounds[-1].readings[1]
+    assert told.bare_mm == 11.83
+    # The next round tells the wear between the two, and nothing else.
+    later = Bench(shop.later(days=20), bench.motor) if shop.sign(bench.id) else bench
+    Work(shop, later).safe().bench.measure("12.03", "11.7")
+    line = brush_lines(shop.conn, later.page).lines[0]
+    assert [line.usable, line.since_mm] == [None, pytest.approx(0.2)]
+
+
+@pytest.mark.parametrize(
+    ("figures", "length", "share"),
+    [({"depth_new_mm": "9"}, 15.17, 0.77 / 3.6), ({"depth_constant_mm": "25"}, 13.17, 0.77 / 5.6)],
+)
+def test_a_figure_stated_later_changes_what_is_derived_and_nothing_that_was_measured(
+    bench: Bench, shop: Shop, figures: dict[str, str], length: float, share: float
+) -> None:
+    typed = {n: (g.typed, g.bare_mm) for n, g in readings_on(shop.conn, bench.id).items()}
+    state(bench, **figures)
+    first = shop.page(bench.motor).found.brushes[0]
+    assert first.last is not None
+    assert [first.last.length_mm, first.usable] == pytest.approx([length, share])
+    assert first.left_mm == pytest.approx(0.77)  # by its gauge as ever
+    assert shop.page(bench.motor).found.grade != "stop"
+    line = brush_lines(shop.conn, bench.page).lines[0]
+    assert line.reading is not None
+    assert [line.reading.length_mm, line.usable] == pytest.approx([length, share])
+    assert {n: (g.typed, g.bare_mm) for n, g in readings_on(shop.conn, bench.id).items()} == typed
+
+
+def test_what_an_earlier_version_laid_on_an_invented_brush_is_a_depth_again(bench: Bench, shop: Shop) -> None:
+    shop.conn.execute("update reading set bare_mm = null")
+    steps = files("norvash.store.schema").joinpath("0014_as_measured.sql").read_text()
+    shop.conn.executescript(steps[steps.index("update reading") :])
+    assert [g.bare_mm for g in readings_on(shop.conn, bench.id).values()] == [11.83, 11.5]
+    other = shop.motor(
+        tag="X-02", motor_class="tool", figures={**GAUGE, "depth_new_mm": "9"}, new_length="18", limit=""
+    )
+    shop.measure(other, "100", "10", "10.1")
+    shop.conn.executescript(steps[steps.index("update reading") :])
+    assert shop.conn.execute("select count(*) from reading where bare_mm is not null").fetchone()[0] == 2
+
+
+def test_a_seized_brush_keeps_its_reading_and_the_others_stay_measured(shop: Shop) -> None:
+    bench = Work(shop, Bench(shop, shop.motor(figures={}, new_length="22", limit="9", set_is_new=True))).safe().bench
+    bench.measure("14.1", "14.2")
+    note(shop.conn, shop.later(minutes=1).act(), bench.id, 2, "brush.seized")
+    holds = [h.words for h in bench.page.holds]
+    assert "What was measured of B proves nothing: free it and measure it again" in holds
+    assert not any(h.startswith("Not measured") for h in holds)
+    first, second = brush_lines(shop.conn, bench.page).lines
+    assert (first.usable is None, second.reading and second.reading.typed, second.word) == (
+        False,
+        "14.2",
+        "its reading proves nothing",
+    )
+
+
+@pytest.mark.parametrize("length", ["11.5", "10.6"])
+def test_what_was_said_of_the_found_set_stays_when_another_is_in(shop: Shop, length: str) -> None:
+    """The second is to be changed by its days, the limit of which a new set moves."""
+    motor = shop.motor(set_is_new=True, new_length="22", limit="9", figures={})
+    for days, counter, lengths in ((0, "100", ("22", "22")), (60, "300", ("16", "16.2"))):
+        shop.later(days=days).measure(motor, counter, *lengths)
+    shop.later(days=30).log(motor, "460")
+    bench = Work(shop, Bench(shop, motor)).safe().bench
+    bench.measure(length, length)
+    said = bench.life("set.worn").finding
+    shop.later(minutes=1).new_set(motor, "", "22", "22")
+    assert (bench.life("set.worn").finding, bench.life("set.worn").state) == (said, "proven")
+
+
+def test_a_cut_moves_no_share_of_what_was_found(shop: Shop) -> None:
+    work = at_work(shop, "industrial", "commutator_d_mm=120 commutator_d_min_mm=110 bars=24", "13.1 20")
+    lines = brush_lines(shop.conn, work.bench.page).lines
+    work.put("shoulder-d=119.8 groove=0.2 cut-done=119.2")
+    after = brush_lines(shop.conn, work.bench.page).lines
+    assert [(x.usable, x.left_mm) for x in after] == [(x.usable, x.left_mm) for x in lines]
+    assert work.bench.page.found.limit.limit_mm > (lines[0].reading or pytest.fail("no reading")).length_mm - (
+        lines[0].left_mm or 0
+    )
