@@ -3,7 +3,7 @@
 from norvash.core.brush.ruler import Ruler, RulerBrush
 from norvash.core.text.quantities import shown
 from norvash.core.text.words import length_words
-from norvash.drawing.svg import Drawing, Element, el, label, line, nice_step
+from norvash.drawing.svg import Drawing, Element, el, label, line, ticks
 
 _LAST_PX = 62.0
 
@@ -28,7 +28,8 @@ def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool 
         solid.append(el("path", d=paths["hatch-ground"], fill="url(#hatching)"))
     bars = solid + bars
     new_px = ruler.new_mm * px_per_mm
-    bars.append(el("rect", "gone", x=left, y=top - 1.5, width=new_px, height=height + 1.5))
+    if ruler.both_mm is None:
+        bars.append(el("rect", "gone", x=left, y=top - 1.5, width=new_px, height=height + 1.5))
     limit_x = left + ruler.limit_mm * px_per_mm
     notch = f"M{limit_x - 6:.1f} {top - 10:.1f}h12l-6 9z"
     bars += [
@@ -43,7 +44,7 @@ def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool 
         title="Carbon ruler",
         description=describe(ruler),
         elements=tuple(bars),
-        head=("brush", "length now", "at the next look", "above the limit"),
+        head=("brush", "length now" if ruler.both_mm is None else "depth now", "at the next look", "above the limit"),
         rows=_rows(ruler) if dimensions else (),
     )
 
@@ -70,48 +71,43 @@ def _block(x: float, y: float, width: float, height: float) -> str:
 def _scale(ruler: Ruler, left: float, y: float, *, px_per_mm: float, longest: float, limit_x: float) -> list[Element]:
     """Return ticks with figures in the person's unit; a figure under the limit's line gives way to it."""
     unit_mm = 1 / shown(1.0, ruler.unit)
-    step = nice_step(longest / unit_mm, max(3, int(longest * px_per_mm / 52)))
+    most = max(3, int(longest * px_per_mm / 52))
+    if ruler.both_mm is None:
+        at = {i: i * unit_mm for i in ticks(0.0, longest / unit_mm, most)}
+    else:  # a depth grows as the brush wears: its figures fall to the right
+        deepest = ruler.both_mm / unit_mm
+        at = {i: ruler.both_mm - i * unit_mm for i in ticks(deepest - longest / unit_mm, deepest, most)}
     made: list[Element] = []
-    ticks = ""
-    count = int(longest / unit_mm / step + 1e-9)
-    last_x = left + count * step * unit_mm * px_per_mm
-    for i in range(count + 1):
-        x = left + i * step * unit_mm * px_per_mm
-        last = i == count
-        ticks += f"M{x:.5g} {y + 2:.5g}v4"
+    unit = ruler.unit if ruler.both_mm is None else f"{ruler.unit} deep"
+    last_x, marks = left + max(at.values(), default=0.0) * px_per_mm, ""
+    for figure, mm in at.items():
+        x = left + mm * px_per_mm
+        last = x >= last_x
+        marks += f"M{x:.5g} {y + 2:.5g}v4"
         if abs(x - limit_x) > 9 and (last or last_x - x > _LAST_PX):
-            made.append(
-                label(
-                    "text-soft",
-                    x,
-                    y + 19,
-                    f"{i * step:g}{f' {ruler.unit}' if last else ''}",
-                    "end" if last else "middle" if i else "start",
-                )
-            )
-    return [el("path", "axis", d=ticks), *made]
+            anchor = "end" if last else "middle" if mm > 0 else "start"
+            made.append(label("text-soft", x, y + 19, f"{figure:g}{f' {unit}' if last else ''}", anchor))
+    return [el("path", "axis", d=marks), *made]
 
 
 def describe(ruler: Ruler) -> str:
     """Return in words what the ruler shows."""
     shortest = ruler.shortest
     basis = ", an estimate" if ruler.estimated else ""
-    words = f"New {length_words(ruler.new_mm, ruler.unit)}, limit {length_words(ruler.limit_mm, ruler.unit)}{basis}"
+    new = "" if ruler.both_mm is not None else f"New {ruler.said(ruler.new_mm)}, "
+    words = f"{new}{'limit' if new else 'Limit'} {ruler.said(ruler.limit_mm)}{basis}"
     if shortest is None or shortest.length_mm is None:
         return f"{words}; nothing measured yet."
-    return f"{words}; shortest is {shortest.label} with {length_words(shortest.length_mm, ruler.unit)}."
+    return f"{words}; shortest is {shortest.label} with {ruler.said(shortest.length_mm)}."
 
 
 def _rows(ruler: Ruler) -> tuple[tuple[str, ...], ...]:
-    def said(mm: float | None) -> str:
-        return "–" if mm is None else length_words(mm, ruler.unit)
-
     return tuple(
         (
             b.label,
-            said(b.length_mm),
-            said(b.next_mm),
-            said(None if b.length_mm is None else b.length_mm - ruler.limit_mm),
+            ruler.said(b.length_mm),
+            ruler.said(b.next_mm),
+            "–" if b.length_mm is None else length_words(b.length_mm - ruler.limit_mm, ruler.unit),
         )
         for b in ruler.brushes
     )

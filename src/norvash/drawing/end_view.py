@@ -22,7 +22,7 @@ _SLOT_SHARE = 0.28  # of a bar's pitch, so that a slot is seen at the size of a 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class EndBrush:
-    """One brush in the end view; length_mm None where it was not measured."""
+    """One brush in the end view; length_mm None where it was not measured, `said` what was read where that is none."""
 
     plan: PositionPlan
     length_mm: float | None
@@ -30,6 +30,7 @@ class EndBrush:
     word: str
     href: str = ""
     chosen: bool = False
+    said: str = ""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -78,7 +79,7 @@ def end_view(plate: EndPlate, brushes: Sequence[EndBrush], size: float, px_per_m
             b.plan.label,
             b.plan.polarity,
             f"{b.plan.angle_deg:g}°",
-            "–" if b.length_mm is None else length_words(b.length_mm, plate.unit),
+            b.said or ("–" if b.length_mm is None else length_words(b.length_mm, plate.unit)),
             b.word,
         )
         for b in brushes

@@ -3,6 +3,7 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 
+from norvash.core.brush.gauged import depth_and_length_mm, is_floating
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
 from norvash.core.motor.record import MotorState
 from norvash.core.text.quantities import shown
@@ -70,8 +71,13 @@ def axes(frame: Frame, state: MotorState) -> list[Element]:
     unit = LENGTH_UNIT.of(state.figures) or "mm"
     per_unit = 1 / shown(1.0, unit)
     bottom = frame.height - BOTTOM
-    made = [label("text-soft", LEFT - 8, 12, unit, "end")]
-    levels = [(tick, frame.y(tick * per_unit)) for tick in ticks(0.0, frame.longest_mm / per_unit, 8)]
+    made = [label("text-soft", LEFT - 8, 12, f"{unit} deep" if is_floating(state.figures) else unit, "end")]
+    both = depth_and_length_mm(state.figures) if is_floating(state.figures) else None
+    if both is None:
+        levels = [(tick, frame.y(tick * per_unit)) for tick in ticks(0.0, frame.longest_mm / per_unit, 8)]
+    else:  # only the depth gauge's scale is known: a depth grows as the brush wears
+        least, most = (both - frame.longest_mm) / per_unit, both / per_unit
+        levels = [(tick, frame.y(both - tick * per_unit)) for tick in ticks(least, most, 8)]
     levels = [(tick, y) for tick, y in levels if y <= bottom + 0.5]
     made.append(lines("rule", ((LEFT, y, frame.width - RIGHT, y) for _, y in levels)))
     made += [label("text-soft", LEFT - 8, y + 4, f"{tick:g}", "end") for tick, y in levels]

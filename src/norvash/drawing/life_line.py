@@ -1,5 +1,6 @@
 """The life line: length against use over all sets ever fitted, with the limit and the line to it."""
 
+from norvash.core.brush.gauged import is_floating
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState
 from norvash.core.text.words import UNIT_WORDS, day_words, grouped, length_words, short_day, use_figure, use_words
@@ -221,13 +222,14 @@ def _describe(found: Findings, state: MotorState) -> str:
 
 def _rows(state: MotorState) -> tuple[tuple[str, ...], ...]:
     labels, unit = {p.number: p.label for p in state.positions}, LENGTH_UNIT.of(state.figures)
+    known = not is_floating(state.figures)
     return tuple(
         (
             str(s.number),
             f"{r.at:%Y-%m-%d}",
             grouped(r.total_units + state.offset_units),
             labels.get(n, "?"),
-            length_words(m.length_mm, unit),
+            length_words(m.length_mm, unit) if m.bare_mm is None or known else f"{length_words(m.bare_mm, unit)} deep",
             length_words(m.sd_mm, "mm") if m.sd_mm >= 0.1 else f"{m.sd_mm:.2f} mm",
         )
         for s in state.sets

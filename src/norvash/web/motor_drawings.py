@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Sequence
 
+from norvash.core.brush.gauged import measured_words
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.ruler import ruler_of
 from norvash.core.motor.figure_fields import (
@@ -106,6 +107,7 @@ def _end_view(shown: MotorPage, width: float) -> Drawing:
         EndBrush(
             plan=plan,
             length_mm=b.last.length_mm if b.last else None,
+            said=measured_words(b.last) if b.last and shown.found.limit.gauge_mm is not None else "",
             in_round=b.in_round,
             word=WORDS[b.graded.grade] if b.graded else "not measured",
             href=f"/motors/{shown.context.motor.id}/sheet?position={plan.number}",
@@ -121,6 +123,7 @@ def sheet_view(shown: SheetPage, brushes: BrushLines, at: int, size: float) -> D
         EndBrush(
             plan=x.plan,
             length_mm=x.reading.length_mm if x.reading else x.before.length_mm if x.before else None,
+            said=f"{x.reading.said} deep" if x.reading and shown.found.limit.gauge_mm is not None else "",
             in_round=x.reading is not None,
             word=x.word,
             href=f"brushes?position={x.plan.number}",

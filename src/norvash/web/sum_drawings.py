@@ -52,12 +52,23 @@ def _carbon(given: CarbonIn, result: CarbonOut, rules: MotorRules, width: float)
     if result.length_mm is None or new_mm is None or limit_mm is None:
         return None
     brush = RulerBrush("now", result.length_mm, None)
-    return carbon_ruler(Ruler(new_mm, limit_mm + given.sunk_mm, False, "mm", (brush,)), width, 40, dimensions=True)
+    return carbon_ruler(
+        Ruler(new_mm=new_mm, limit_mm=limit_mm + given.sunk_mm, estimated=False, unit="mm", brushes=(brush,)),
+        width,
+        40,
+        dimensions=True,
+    )
 
 
 def _limit(given: LimitIn, result: LimitOut, rules: MotorRules, width: float) -> Drawing:
     if given.thickness_mm is None or given.width_mm is None:
-        ruler = Ruler(given.new_mm, result.limit_mm, result.estimated, "mm", (RulerBrush("new", given.new_mm, None),))
+        ruler = Ruler(
+            new_mm=given.new_mm,
+            limit_mm=result.limit_mm,
+            estimated=result.estimated,
+            unit="mm",
+            brushes=(RulerBrush("new", given.new_mm, None),),
+        )
         return carbon_ruler(ruler, width, 40, dimensions=True)
     plan = BrushPlan(
         new_mm=given.new_mm,

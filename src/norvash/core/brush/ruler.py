@@ -4,6 +4,7 @@ from dataclasses import dataclass, fields
 from typing import TYPE_CHECKING
 
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
+from norvash.core.text.words import length_words
 
 if TYPE_CHECKING:
     from norvash.core.motor.record import MotorState
@@ -20,15 +21,27 @@ class RulerBrush:
     old: bool = False
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Ruler:
-    """A set drawn against its new length and its limit [mm]; unit is the person's unit of length."""
+    """A set drawn against its new length and its limit [mm]; unit is the person's unit of length.
+
+    `both_mm` is what depth and length add up to where only the depth gauge's scale is known: it is shown by depths.
+    """
 
     new_mm: float
     limit_mm: float
     estimated: bool
     unit: str
     brushes: tuple[RulerBrush, ...]
+    both_mm: float | None = None
+
+    def said(self, mm: float | None) -> str:
+        """Return a length in the person's unit, a depth where only that is known; a dash without one."""
+        if mm is None:
+            return "–"
+        if self.both_mm is None:
+            return length_words(mm, self.unit)
+        return f"{length_words(self.both_mm - mm, self.unit)} deep"
 
     @property
     def shortest(self) -> RulerBrush | None:
@@ -44,12 +57,21 @@ class Ruler:
 
 def ruler_of(found: "Findings", state: "MotorState") -> Ruler:
     """Return the ruler of the fitted set."""
+    from norvash.core.brush.gauged import depth_and_length_mm, is_floating
+
     brushes = tuple(
         RulerBrush(b.label, b.last.length_mm if b.last else None, b.next_mm, b.last is not None and not b.in_round)
         for b in found.brushes
     )
     unit = LENGTH_UNIT.of(state.figures) or "mm"
-    return Ruler(NEW_MM.need(state.figures), found.limit.limit_mm, found.limit.estimated, unit, brushes)
+    return Ruler(
+        new_mm=NEW_MM.need(state.figures),
+        limit_mm=found.limit.limit_mm,
+        estimated=found.limit.estimated,
+        unit=unit,
+        brushes=brushes,
+        both_mm=depth_and_length_mm(state.figures) if is_floating(state.figures) else None,
+    )
 
 
 def ruler_from(plain: dict[str, object]) -> Ruler:
