@@ -267,7 +267,7 @@ def test_a_depth_without_a_depth_when_new_has_a_limit_a_rate_and_no_share(shop: 
 def test_it_is_dated_only_by_what_is_known(shop: Shop) -> None:
     """A first round of a set of unknown age starts its clock: from then on there is a band, and a date."""
     motor = shop.motor(set_is_new=False, figures=WEEKLY)
-    assert shop.page(motor).found.days.look_on is not None  # the calendar's look stays
+    assert shop.page(motor).found.days.look_on is None  # it is at the next opportunity
     shop.later(days=3).measure(motor, "", "15", "15.2")
     page = shop.page(motor)
     assert page.found.unknown is False

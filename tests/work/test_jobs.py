@@ -329,7 +329,7 @@ def test_one_brush_is_renewed_while_the_other_stays(shop: Shop) -> None:
     shown = shop.page(motor)
     assert (len(shown.context.state.sets), shown.said.act) == (1, "Measure B to get a date.")
     # The round before still counts as the last complete look: the calendar runs from it, not from fitting.
-    assert last_check(shown.context.state)[0] == 250
+    assert last_check(shown.context.state).units == 250
     assert "renewed B\u00a021.90 mm of set 1, the others stayed: damaged" in shown.history[0].words
     shop.later(weeks=6).log(motor, "550")
     shop.measure(motor, "", "14.8", "20.1")

@@ -14,6 +14,7 @@ from norvash.core.sheet.signing import Hold, holds
 from norvash.core.sheet.signs_shown import complained, diagnosis_of, may_complain, signs_shown
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.before.judged import Before, judge_before
+from norvash.core.sheet.stages.decide import OUTCOME
 from norvash.core.sheet.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.task import Task
 from norvash.core.sheet.work_list import Proposed, work_list
@@ -152,7 +153,11 @@ def _rail(row: SheetRow, visit: Visit) -> tuple[StageNow, ...]:
 
 
 def _look(sheet: Sheet, found: Findings, offset_units: float) -> Look:
-    """Return the next look: the forecast's or a policy's, or one asked for on the sheet if that is sooner."""
+    """Return the next look: the forecast's or a policy's, or one asked for on the sheet if that is sooner; a motor that
+    is sent away or stays out of service has none.
+    """
+    if OUTCOME.of(sheet) in ("away", "out"):
+        return Look(None, None, "")
     due, sooner, at = found.look, NEXT_LOOK.of(sheet), NEXT_LOOK_AT.of(sheet)
     asked = date.fromisoformat(sooner) if sooner else None
     least = due.at_units if due is not None and due.at_units is not None else inf

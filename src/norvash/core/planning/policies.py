@@ -4,7 +4,7 @@ The earliest wins and is named.
 """
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import date
 
 from norvash.core.brush.gauged import on_the_gauge_mm
@@ -38,21 +38,33 @@ def months_on(day: date, months: int) -> date:
     return date(year, month + 1, min(day.day, last))
 
 
-def last_check(state: MotorState) -> tuple[float, date]:
-    """Return use and day of the last complete round, or of fitting."""
+@dataclass(frozen=True, slots=True)
+class Checked:
+    """Where what asks for a look is counted from: use and day of the last complete round, else of the fitting."""
+
+    units: float
+    on: date
+    words: str
+
+
+def last_check(state: MotorState) -> Checked:
+    """Return the last complete round, or the fitting."""
     current = state.current
     complete = current.complete(state.positions)
     if complete:
-        return complete[-1].total_units, complete[-1].at.date()
-    return current.fitted_units, current.fitted_at.date()
+        return Checked(complete[-1].total_units, complete[-1].at.date(), "the last complete look")
+    return Checked(current.fitted_units, current.fitted_at.date(), "the fitting, for nobody has looked yet")
 
 
 def dues(state: MotorState, policies: Sequence[Policy], rules: MotorRules) -> tuple[Due, ...]:
     """Return what each policy asks for, and the calendar limit that every motor has; one of a kind that only another
-    version knows asks for nothing here.
+    version knows asks for nothing here. Of a set that nobody measured and of which nobody knows since when it runs no
+    look has a day: it is at the next opportunity.
     """
-    since_units, since_on = last_check(state)
-    found = [_due(p, state, since_units, since_on) for p in policies if p.kind in KINDS]
+    since = last_check(state)
+    found = [_due(p, state, since) for p in policies if p.kind in KINDS]
+    if nobody_knows(state):
+        return tuple(replace(d, at_units=None, on=None) for d in found if d is not None and d.change)
     if not any(p.kind == "calendar" for p in policies):
         rule_id = "look.calendar-hard" if WHERE_IT_STANDS.of(state.figures) in _WORKS_LATE else "look.calendar"
         months = int(rules[rule_id])
@@ -60,40 +72,43 @@ def dues(state: MotorState, policies: Sequence[Policy], rules: MotorRules) -> tu
             Due(
                 name="calendar limit",
                 at_units=None,
-                on=months_on(since_on, months),
-                why=f"{months} months since the last complete look: low use is not health",
+                on=months_on(since.on, months),
+                why=f"{months} months since {since.words}: low use is not health",
                 rule_id=rule_id,
             )
         )
     return tuple(d for d in found if d is not None)
 
 
-def _due(policy: Policy, state: MotorState, since_units: float, since_on: date) -> Due | None:
+def nobody_knows(state: MotorState) -> bool:
+    """Tell whether a set is of unknown age and not measured: it may be anywhere in its life, and has no day."""
+    return not state.current.fitted_known and not any(r.readings for r in state.current.rounds)
+
+
+def _due(policy: Policy, state: MotorState, since: Checked) -> Due | None:
     if policy.kind == "calendar":
         months = int(policy.number("months"))
         return Due(
-            name=policy.name,
-            at_units=None,
-            on=months_on(since_on, months),
-            why=f"{months} months since the last complete look",
+            name=policy.name, at_units=None, on=months_on(since.on, months), why=f"{months} months since {since.words}"
         )
     if policy.kind == "table":
         return _by_table(policy, state)
-    return _by_interval(policy, state, state.current.earliest_units if policy.of_change else since_units)
+    return _by_interval(policy, state, since)
 
 
-def _by_interval(policy: Policy, state: MotorState, since_units: float) -> Due:
+def _by_interval(policy: Policy, state: MotorState, since: Checked) -> Due:
     """Return when an interval is due: a change from the fitting, whatever was measured since; a look from the last."""
     if policy.of_change and not state.current.fitted_known:
         why = "it counts from the fitting, and since when this set runs is not known: no day from it"
         return Due(name=policy.name, at_units=None, on=None, why=why, change=True)
+    since_units = state.current.earliest_units if policy.of_change else since.units
     every = policy.number("every" if policy.kind == "interval" else "low")
     words, late = f"every {use_words(every, state.unit)}", None
     if policy.kind == "range":
         high = policy.number("high")
         late = since_units + high
         words = f"every {grouped(every)} to {use_words(high, state.unit)}: due at the low end, overdue at the high one"
-    from_what = "the fitting" if policy.of_change else "the last complete look"
+    from_what = "the fitting" if policy.of_change else since.words
     at = since_units + every
     return Due(
         name=policy.name,
@@ -164,7 +179,8 @@ def _on(units: float, state: MotorState) -> date | None:
 
 def earliest(found: Sequence[Due]) -> Due | None:
     """Return the due that comes first: out of service, then by use where no day is known, then by day."""
-    ranked = [(_rank(d), i) for i, d in enumerate(found) if d.stop or d.at_units is not None or d.on is not None]
+    known = [(i, d) for i, d in enumerate(found) if d.stop or d.at_units is not None or d.on is not None]
+    ranked = [(_rank(d), i) for i, d in known if not d.aside]
     return found[min(ranked)[1]] if ranked else None
 
 

@@ -30,7 +30,7 @@ class Due:
     """When a policy or the forecast wants the next look, or the change, why, and whether it means out of service now.
 
     Units: at_units on the motor's own scale of total use; overdue_units where a range ends, reached on `late_on`; cell
-    of a table from 0.
+    of a table from 0. What is `aside`, with its reason, does not compete with the others.
     """
 
     name: str
@@ -43,6 +43,7 @@ class Due:
     change: bool = False
     stop: bool = False
     cell: tuple[int | None, int | None] = (None, None)
+    aside: str = ""
 
     @property
     def asks(self) -> str:

@@ -8,6 +8,7 @@ from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import RUN_LENGTH_UNITS
 from norvash.core.motor.record import MotorState
 from norvash.core.planning.policies import whole_runs
+from norvash.core.planning.policy import Due
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import UNIT_WORDS, counter_words, day_words, use_figure, use_words
 from norvash.core.verdict.values import Findings, Reason
@@ -28,7 +29,9 @@ def range_words(found: Findings, state: MotorState) -> list[Reason]:
     started = state.current.fitted_units
     if found.round is None:
         first = started + min(_FIRST_LOOK * (ahead.p50_units - started), ahead.look_units - started)
-        return [Reason(f"One measurement at about {at_counter(first, state)} narrows this about four times.")]
+        now = state.entries[-1].total_units if state.entries else started
+        when = f"at about {at_counter(first, state)}" if over(first, now) else "now"
+        return [Reason(f"One measurement {when} narrows this about four times.")]
     guess = "; the limit is an estimate" if found.limit.estimated else ""
     made = [] if found.missing else [Reason(f"{_band(ahead, state)}, from {_basis(ahead, state)}{guess}.")]
     if ahead.coarse:
@@ -114,7 +117,7 @@ def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> l
             )
             if x
         )
-        first = "; this comes first" if due is found.look or due is found.change else ""
+        first = _place(due, found)
         lead = f"{'Change' if due.change else 'Look'} by {when} for the {due.name}" if when else f"By the {due.name}"
         if due.name == "forecast":
             lead = f"Look by {when} by the forecast"
@@ -122,6 +125,15 @@ def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> l
         made.append(Reason(f"{lead}: {due.why}{first}.", figures))
     runs = _whole_runs(found, state)
     return made if runs is None else [*made, runs]
+
+
+def _place(due: Due, found: Findings) -> str:
+    """Say which look and which change comes first, and what does not count."""
+    if due.aside:
+        return f"; not counted: {due.aside}"
+    if due is found.look:
+        return "; this look comes first"
+    return "; this change comes first" if due is found.change else ""
 
 
 def _as_the_last_set(found: Findings, state: MotorState) -> list[Reason]:

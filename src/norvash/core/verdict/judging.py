@@ -4,6 +4,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 from datetime import date, timedelta
 
+from norvash.core.brush.gauged import is_floating
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.spread import Spread, set_spread
@@ -12,7 +13,7 @@ from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState, Round
 from norvash.core.motor.set_clock import begins_at_first_reading
-from norvash.core.planning.policies import dues, earliest
+from norvash.core.planning.policies import dues, earliest, nobody_knows
 from norvash.core.planning.policy import Due
 from norvash.core.planning.second_line import second_line
 from norvash.core.rules.book import MotorRules
@@ -166,12 +167,10 @@ def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
         why=f"at most {risk:g} chances in 100 per interval that the limit is passed before",
         rule_id="forecast.risk",
     )
-    return (own, *dues(state, state.policies, rules), *asked)
-
-
-def nobody_knows(state: MotorState) -> bool:
-    """Tell whether a set is of unknown age and not measured: it may be anywhere in its life, and has no day."""
-    return not state.current.fitted_known and not any(r.readings for r in state.current.rounds)
+    others = dues(state, state.policies, rules)
+    if is_floating(state.figures) and ahead.visits < 2 and any(d.at_units is not None for d in others):
+        own = replace(own, aside="fewer than two rounds of wear by a gauge that nobody zeroed on new brushes")
+    return (own, *others, *asked)
 
 
 def _planned(state: MotorState, line_days: Days, look: Due | None, *, whole: bool) -> Days:

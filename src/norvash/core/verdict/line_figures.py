@@ -4,8 +4,10 @@ from collections.abc import Iterable, Iterator
 from dataclasses import replace
 from datetime import date
 
+from norvash.core.edges import over
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.record import MotorState
+from norvash.core.planning.policies import earliest
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import UNIT_WORDS, day_words, use_figure
 from norvash.core.verdict.forecast_words import at_counter, far_off
@@ -32,9 +34,9 @@ def _foreseen(
     if far_off(found, today, rules):
         return (LineFigure(f"over {rules['line.horizon']:g} years", "limit about"), *_look(found, state))
     if found.grade == "change":
-        return (*_limit(ahead, state), _sure(ahead, state))
+        return (*_end(ahead, found, state), _sure(ahead, state))
     ahead_of = (*_look(found, state), *_plan(found, today))
-    return (*_limit(ahead, state), *_until_changed(ahead_of, found), _sure(ahead, state))
+    return (*_end(ahead, found, state), *_until_changed(ahead_of, found), _sure(ahead, state))
 
 
 def _until_changed(figures: Iterable[LineFigure], found: Findings) -> Iterator[LineFigure]:
@@ -50,10 +52,19 @@ def _limit(ahead: Ahead, state: MotorState) -> tuple[LineFigure, ...]:
     return (LineFigure(at_counter(ahead.p50_units, state), "limit about", on),)
 
 
+def _end(ahead: Ahead, found: Findings, state: MotorState) -> tuple[LineFigure, ...]:
+    """Return what ends the set: its limit, or the change that an interval asks for where that comes first."""
+    due = found.change
+    if due is None or due.at_units is None or over(due.at_units, ahead.p50_units):
+        return _limit(ahead, state)
+    on = day_words(due.on) if due.on else ""
+    return (LineFigure(at_counter(due.at_units, state), f"change by, for the {due.name}", on),)
+
+
 def _look(found: Findings, state: MotorState) -> tuple[LineFigure, ...]:
-    """Return by when to look again, and for what where it is not the forecast."""
-    look = found.look
-    if look is None:
+    """Return by when to look again, and for what where it is not the forecast; no look later than the change."""
+    look, change = found.look, found.change
+    if look is None or (change is not None and earliest([change, look]) is change):
         return ()
     on = day_words(look.on) if look.on else ""
     words = "look by" if look.rule_id == "forecast.risk" else f"look by, for the {look.name}"
@@ -64,7 +75,9 @@ def _look(found: Findings, state: MotorState) -> tuple[LineFigure, ...]:
 
 def _plan(found: Findings, today: date) -> tuple[LineFigure, ...]:
     """Return the day from which a motor asks for its change to be planned, while that is still to come."""
+    change_on = found.change.on if found.change is not None else None
     days = [r.on for r in found.rises if GRADES[r.rank] == "plan" and r.on > today]
+    days = [d for d in days if change_on is None or d < change_on]
     return (LineFigure(day_words(min(days)), "plan by", until=min(days).isoformat()),) if days else ()
 
 

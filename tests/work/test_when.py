@@ -1,0 +1,96 @@
+"""One voice says when: one look and one change come first, each counted from what was done, the others follow."""
+
+from datetime import date
+
+import pytest
+
+from at_work import Work
+from bench_sheet import Bench
+from conftest import Shop
+from norvash.work.policing import add_policy
+
+GAUGE = {"method": "depth", "depth_limit_mm": "12.6"}
+
+
+def every(shop: Shop, motor: str, hours: str, asks: str) -> None:
+    typed = {"name": "maker's", "every": hours, "asks": asks}
+    add_policy(shop.conn, shop.act(), "motor", scope_id=motor, kind="interval", typed=typed)
+
+
+def said(shop: Shop, motor: str) -> str:
+    page = shop.page(motor)
+    return "\n".join([page.said.sentence, *(f"{f.value} {f.words}" for f in page.said.figures), *reasons(shop, motor)])
+
+
+def reasons(shop: Shop, motor: str) -> list[str]:
+    return [r.text for r in shop.page(motor).said.reasons]
+
+
+def test_a_set_of_which_nobody_knows_anything_has_no_day_of_a_look(shop: Shop) -> None:
+    motor = shop.motor(set_is_new=False, new_length="22", limit="9", figures={})
+    every(shop, motor, "300", "look")
+    page = shop.page(motor)
+    assert page.said.act == "Measure it at the next opportunity."
+    assert (page.found.look, [d for d in page.found.dues if not d.change]) == (None, [])
+    assert "Look by" not in said(shop, motor)
+
+
+def test_what_nobody_has_looked_at_is_counted_from_the_fitting(shop: Shop) -> None:
+    motor = shop.motor(set_is_new=True, new_length="22", limit="9", figures={})
+    every(shop, motor, "300", "look")
+    assert "counted from the fitting, for nobody has looked yet" in said(shop, motor)
+    assert "since the last complete look" not in said(shop, motor)
+    shop.later(days=3).measure(motor, "110", "22", "22")
+    assert "counted from the last complete look" in said(shop, motor)
+
+
+def test_a_look_that_lies_behind_is_asked_for_now(shop: Shop) -> None:
+    motor = shop.motor(motor_class="tool", set_is_new=True, new_length="", limit="", figures={})
+    assert "One measurement at about" in said(shop, motor)
+    shop.later(days=60).log(motor, "400")
+    assert "One measurement now narrows this" in said(shop, motor)
+
+
+def test_a_change_by_an_interval_stands_in_the_line_and_no_later_plan_beside_it(shop: Shop) -> None:
+    motor = shop.motor(set_is_new=True, new_length="22", limit="9", figures={})
+    every(shop, motor, "300", "change")
+    shop.measure(motor, "100", "22", "22")
+    for days, counter, lengths in ((40, "250", ("21.5", "21.4")), (40, "390", ("21", "20.9"))):
+        shop.later(days=days).log(motor, counter)
+        shop.measure(motor, counter, *lengths)
+    page = shop.page(motor)
+    figures = {f.words: f.value for f in page.said.figures}
+    assert figures["change by, for the maker's"] == "400 h"
+    assert "limit about" not in figures
+    assert not any(words.startswith("look by") for words in figures)  # the change comes before it
+    assert page.found.change is not None
+    assert page.found.change.on is not None
+    plans = [date.fromisoformat(f.until) for f in page.said.figures if f.words == "plan by"]
+    assert all(day < page.found.change.on for day in plans)
+    assert [r.endswith("; this change comes first.") for r in reasons(shop, motor)].count(True) == 1
+    assert [r.endswith("; this look comes first.") for r in reasons(shop, motor)].count(True) == 1
+
+
+def test_a_gauge_that_nobody_zeroed_does_not_overrule_the_makers_interval_from_one_round(shop: Shop) -> None:
+    motor = shop.motor(motor_class="tool", new_length="", limit="", set_is_new=True, figures=GAUGE)
+    every(shop, motor, "500", "look")
+    shop.measure(motor, "100", "9.1", "9.0")
+    shop.later(days=30).log(motor, "150")
+    shop.measure(motor, "150", "9.3", "9.25")
+    page = shop.page(motor)
+    assert page.found.look is not None
+    assert page.found.look.name == "maker's"
+    assert any("not counted: fewer than two rounds" in r for r in reasons(shop, motor))
+    shop.later(days=30).log(motor, "200")
+    shop.measure(motor, "200", "9.5", "9.5")
+    assert not any("not counted" in r for r in reasons(shop, motor))
+
+
+@pytest.mark.parametrize(("outcome", "looks"), [("away", False), ("out", False), ("service", True)])
+def test_a_motor_that_is_sent_away_has_no_next_look(shop: Shop, outcome: str, looks: bool) -> None:
+    motor = shop.motor(set_is_new=True, new_length="22", limit="9", figures={})
+    work = Work(shop, Bench(shop, motor)).safe()
+    work.bench.measure("21", "21")
+    work.put(f"outcome={outcome}")
+    look = work.bench.page.look
+    assert bool(look.on or look.at) is looks
