@@ -7,7 +7,10 @@ from typing import Any
 import pytest
 
 from norvash.core.brush.springs import SpringsHeld, band_of, judge_springs
+from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_reading import check_together
+from norvash.core.motor.figures import Figures
+from norvash.core.motor.positions import even_positions
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.running.excitation import FieldPlate, field_a, judge_field
@@ -16,6 +19,7 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.gates import POWER
 from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.noted import noted
+from norvash.core.sheet.stages.before.judged import judge_before
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
 from norvash.core.sheet.stages.prove.run import judge_run
@@ -400,3 +404,26 @@ def test_figures_of_a_motor_that_contradict_each_other_are_refused() -> None:
             check_together(facts("industrial", 4, **figures).figures)
         assert refused.value.field == field
     check_together(facts("industrial", 4, field_v=220.0, field_ohm=180.0, field_a=1.05).figures)
+
+
+@pytest.mark.parametrize(
+    ("rpm", "own", "says", "found"),
+    [
+        (4300.0, True, "10.4% slower", True),
+        (4320.0, True, "10.0% slower", True),
+        (4330.0, True, "9.8% slower", False),
+        (4560.0, True, "5.0% slower", False),
+        (4570.0, True, "", False),
+        (4300.0, False, "", False),
+    ],
+)
+def test_a_motor_with_a_usual_speed_of_its_own_is_held_to_it_before_opening(
+    rpm: float, own: bool, says: str, found: bool, rules: MotorRules
+) -> None:
+    lent = {"new_mm": 22.0, "limit_mm": 8.0}
+    usual = {"noload_rpm": 4800.0}
+    figures = Figures({**lent, **(usual if own else {})}, {} if own else usual, TEMPLATES["tool"].lends)
+    made = sheet(Facts("tool", figures, even_positions(2)), noload_rpm=rpm)
+    words = " ".join(j.words for j in judge_before(made, rules).judged)
+    assert (says in words, "slower" in words) == (True, bool(says))
+    assert ({(0, f.id) for _, f in noted(made, rules)} == {(0, "run.speed")}) is found

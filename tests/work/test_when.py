@@ -94,3 +94,16 @@ def test_a_motor_that_is_sent_away_has_no_next_look(shop: Shop, outcome: str, lo
     work.put(f"outcome={outcome}")
     look = work.bench.page.look
     assert bool(look.on or look.at) is looks
+
+
+def test_the_second_line_is_due_half_a_spacing_after_it_was_first_seen(shop: Shop) -> None:
+    """The first line at 2 900 h, the second at 4 100: 1 200 h, half of it 600, due at 4 700."""
+    lines = {"method": "wear line", "wear_line_1_mm": "26", "wear_line_2_mm": "20", "wear_line_3_mm": "14"}
+    motor = shop.motor(set_is_new=True, new_length="32", limit="", use_now="0", figures=lines)
+    for days, counter, seen in ((200, "2900", "1"), (90, "4100", "2"), (20, "4300", "2")):
+        shop.later(days=days).log(motor, counter)
+        shop.measure(motor, counter, seen, "1")
+    due = next(d for d in shop.page(motor).found.dues if d.name == "second wear line")
+    assert due.at_units is not None
+    assert due.at_units == pytest.approx(4700)
+    assert "600 h" in due.why

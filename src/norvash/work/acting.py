@@ -87,6 +87,7 @@ def prepared(
     """
     ready: R | None = None
     trouble: NorvashError | None = None
+    seq = people.last_seq(conn)
     try:
         ready = prepare()
     except NorvashError as error:
@@ -94,6 +95,8 @@ def prepared(
 
     def look_again() -> None:
         nonlocal ready
+        if trouble is not None and people.last_seq(conn) == seq:
+            raise trouble
         if ready is None or not ready.stands(conn):
             ready = prepare()
 

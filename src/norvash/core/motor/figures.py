@@ -4,6 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 LENT = "class default"
+OWN = "this motor"
 
 
 @dataclass(frozen=True, slots=True)
@@ -36,18 +37,18 @@ class Figures:
         self.unread: frozenset[str] = frozenset()
         self.kept: Mapping[str, float | str] = {}
         self.known: dict[str, Known] = {}
-        for source, basis in ((lent, LENT), (of_type, "type"), (own, "this motor")):
+        for source, basis in ((lent, LENT), (of_type, "type"), (own, OWN)):
             self.known.update({name: Known(value, basis) for name, value in source.items()})
 
     @property
     def own(self) -> dict[str, float | str]:
         """Return what the motor states itself."""
-        return {name: k.value for name, k in self.known.items() if k.basis == "this motor"} | dict(self.kept)
+        return {name: k.value for name, k in self.known.items() if k.basis == OWN} | dict(self.kept)
 
     @property
     def own_words(self) -> dict[str, str]:
         """Return what the motor states itself as somebody would type it."""
-        return {name: known.words for name, known in self.known.items() if known.basis == "this motor"}
+        return {name: known.words for name, known in self.known.items() if known.basis == OWN}
 
     def changed(self, values: Mapping[str, float | str], basis: str) -> "Figures":
         """Return the figures with some of them replaced, and where those come from."""

@@ -1,7 +1,8 @@
 """The second wear line: the change is to be hastened, within half of what the spacing to the last line leaves."""
 
-from norvash.core.motor.figure_fields import NEW_MM, WEAR_LINE_2_MM, WEAR_LINE_3_MM
-from norvash.core.motor.record import MotorState
+from norvash.core.edges import over
+from norvash.core.motor.figure_fields import NEW_MM, WEAR_LINE_1_MM, WEAR_LINE_2_MM, WEAR_LINE_3_MM
+from norvash.core.motor.record import MotorState, Round
 from norvash.core.planning.policy import Due
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import use_words
@@ -13,21 +14,38 @@ _RULE = "line.second"
 def second_line(state: MotorState, rules: MotorRules) -> Due | None:
     """Return when a set that showed its second wear line is to be changed, None where it has not.
 
-    The spacing to the last line at the rate that is known, halved, from when the second was first seen.
+    What the spacing to the last line leaves, halved, from when the second was first seen: by how long it took to follow
+    the first, where both were seen, else at the rate that is known.
     Source: rule line.second
     """
     second, third = WEAR_LINE_2_MM.of(state.figures), WEAR_LINE_3_MM.of(state.figures)
     seen = [r for r in state.current.rounds if any((m.lines or 0) == 2 for m in r.readings.values())]
-    rate = _rate_mm(state, second, seen[0].total_units) if seen and second is not None else None
-    if second is None or third is None or not rate:
+    if second is None or third is None or not seen:
         return None
-    left = rules[_RULE] * (second - third) / rate
+    spacing = _by_sightings(state, seen[0], second, third)
+    rate = _rate_mm(state, second, seen[0].total_units)
+    if spacing is None and not rate:
+        return None
+    left = rules[_RULE] * (spacing if spacing is not None else (second - third) / (rate or 1.0))
     at = seen[0].total_units + left
     on = day_of(at, state.entries[-1], state.rate) if state.rate is not None and state.entries else None
     why = (
         f"the second wear line showed; half of what the spacing to the last one leaves is {use_words(left, state.unit)}"
     )
     return Due(name="second wear line", at_units=at, on=on, why=why, rule_id=_RULE, change=True)
+
+
+def _by_sightings(state: MotorState, showed: Round, second_mm: float, third_mm: float) -> float | None:
+    """Return what the spacing to the last line leaves [units of use], by the brushes whose first line was seen too."""
+    first_mm = WEAR_LINE_1_MM.of(state.figures)
+    if first_mm is None or not over(first_mm, second_mm):
+        return None
+    took = []
+    for n in (n for n, m in showed.readings.items() if m.lines == 2):
+        before = [r for r in state.current.rounds if n in r.readings and r.readings[n].lines == 1]
+        if before and showed.total_units > before[0].total_units:
+            took.append(showed.total_units - before[0].total_units)
+    return min(took) * (second_mm - third_mm) / (first_mm - second_mm) if took else None
 
 
 def _rate_mm(state: MotorState, second_mm: float, seen_units: float) -> float | None:

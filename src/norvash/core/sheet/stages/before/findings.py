@@ -12,6 +12,7 @@ from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM, TAPS_M
 from norvash.core.sheet.stages.before.judged import ladder_of, terminals_of
 from norvash.core.sheet.stages.brushes.springs import TERMINAL_MEASURED
 from norvash.core.sheet.stages.prove.points import Point
+from norvash.core.sheet.stages.prove.run_figures import slower_told
 from norvash.core.sheet.stages.prove.speed import current_told, speed_told
 from norvash.core.sheet.stages.windings.coils import MAGNETS_WEAK
 from norvash.core.text.words import listed
@@ -32,7 +33,11 @@ def _unloaded(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
     """Return what a run without load before opening says of speed and current, by the same rules as a proof run."""
     rpm, amps = NOLOAD_RPM.of(sheet), NOLOAD_A.of(sheet)
     point = Point(place=0, volts=None, amps=amps, rpm=rpm, sparks=None)
-    told = (*speed_told(sheet.facts, (point,), rules, free=True), *current_told(sheet.facts, (point,), rules))
+    told = (
+        *speed_told(sheet.facts, (point,), rules, free=True),
+        *current_told(sheet.facts, (point,), rules),
+        *slower_told(sheet.facts, rpm, rules),
+    )
     yield from (f for f in told if isinstance(f, Finding))
 
 

@@ -7,6 +7,7 @@ from norvash.core.motor.figure_fields import RATED_A, TERMINAL_KIND, USUAL_NOLOA
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import SIDES
+from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import (
     BATTERY_C,
@@ -16,6 +17,7 @@ from norvash.core.sheet.stages.before.fields import (
     DROP_SUPPLY_V,
     JOINT_V,
     NOLOAD_A,
+    NOLOAD_RPM,
     REST_V,
     SOURCE_V,
     SUPPLY_V,
@@ -25,6 +27,7 @@ from norvash.core.sheet.stages.before.fields import (
     TERMINAL_STEP,
     TERMINAL_V,
 )
+from norvash.core.sheet.stages.prove.run_figures import slower_told
 from norvash.core.supply.battery import Battery, judge_battery
 from norvash.core.supply.cables import Terminal, drop_allowed_v, terminal_by_drop, terminal_by_ohm
 from norvash.core.supply.settings import Ladder, speed_ladder
@@ -77,6 +80,8 @@ def judge_before(sheet: Sheet, rules: MotorRules) -> Before:
     battery = _battery(sheet, rules, judged, signs)
     _terminals(sheet, rules, judged, signs)
     _amps(sheet, rules, judged, signs)
+    slower = (x for x in slower_told(sheet.facts, NOLOAD_RPM.of(sheet), rules) if isinstance(x, Said))
+    judged += [Judged(x.words, x.right is True, x.rules) for x in slower]
     _volts_by_current(signs)
     return Before(tuple(judged), ladder, battery, signs)
 

@@ -15,6 +15,7 @@ from norvash.core.motor.figure_fields import (
     USUAL_NOLOAD_A,
     USUAL_NOLOAD_RPM,
 )
+from norvash.core.motor.figures import OWN
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
@@ -140,7 +141,33 @@ def held_rpm(sheet: Sheet, at: Point, rules: MotorRules) -> Held | None:
             value=at.rpm, unit="r/min", usual=RATED_RPM.stated(figures), basis="on its plate", part=part, rule=rule
         )
     usual, least = USUAL_NOLOAD_RPM.of(figures), NOLOAD_RPM_LEAST.of(figures)
+    if own_speed(sheet.facts):
+        part, rule = rules["run.finding"], "run.finding"
     return Held(value=at.rpm, unit="r/min", usual=usual, basis="usual", part=part, rule=rule, least=least)
+
+
+def own_speed(facts: Facts) -> bool:
+    """Tell whether a motor states its usual speed without load itself: it is held to it closer than to its type's."""
+    known = facts.figures.known.get(USUAL_NOLOAD_RPM.name)
+    return known is not None and known.basis == OWN
+
+
+def slower_told(facts: Facts, rpm: float | None, rules: MotorRules) -> Iterator[Said | Finding]:
+    """Yield how much slower than its own usual speed a motor runs without load.
+
+    Source: rules run.sign, run.finding
+    """
+    usual = USUAL_NOLOAD_RPM.of(facts.figures)
+    if rpm is None or not usual or not own_speed(facts):
+        return
+    share = 1 - rpm / usual
+    if under(share, rules["run.sign"]):
+        return
+    words = f"{grouped(rpm)} r/min, usual {grouped(usual)}: {share:.1%} slower"
+    bad = not under(share, rules["run.finding"])
+    yield Said(f"{words}; look at contact, supply and load.", not bad, ("run.sign", "run.finding"))
+    if bad:
+        yield RUN_SPEED.saying(f"slower than usual: {words}")
 
 
 def figures_told(sheet: Sheet, at: Point, rules: MotorRules) -> Iterator[Said | Finding]:
