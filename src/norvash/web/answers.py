@@ -16,7 +16,7 @@ from markupsafe import Markup, escape
 
 from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID
 from norvash.core.sheet.field import Column, Field, Quantity
-from norvash.core.sheet.rests_on import found_by
+from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import decision
 from norvash.core.text.quantities import UNITS
@@ -110,6 +110,13 @@ class _Unindented(Extension):
         return _AT_BLOCK.sub(r"\1", plain).replace("\x1f", " ")
 
 
+def _found_by(kept: KeptLife) -> str:
+    """Return in words what a finding was judged on; no start waits for that."""
+    from norvash.core.sheet.rests_on import found_by
+
+    return found_by(kept)
+
+
 def _environment() -> Environment:
     env = Environment(
         extensions=[_Unindented],
@@ -144,7 +151,7 @@ def _environment() -> Environment:
         "grouped": grouped,
         "figure": figure_words,
         "figure_said": figure_said,
-        "found_by": found_by,
+        "found_by": _found_by,
         "day": _day,
         "iso": _iso,
         "rate": lambda mm_per_kh, unit: f"{rate_figure(mm_per_kh, unit):.3f}",
