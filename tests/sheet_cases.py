@@ -51,10 +51,12 @@ MAGNETS = facts(
 TRUE = ";".join(f"{0.02 + 0.001 * (i % 5):.3f}" for i in range(24))
 OVAL = ";".join(f"{0.02 + 0.09 * (i % 12 < 6):.3f}" for i in range(24))
 OHMS = ";".join("1.9" if i == 7 else "1.0" for i in range(24))
-# fmt: off
 PARTS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "insulation warm and low": (COPPER, {"insulation_mohm": 0.9, "insulation_c": 60.0, "insulation_10": 1.0}),
-    "insulation good, index middling": (COPPER, {"insulation_mohm": 80.0, "insulation_c": 25.0, "insulation_10": 130.0}),
+    "insulation good, index middling": (
+        COPPER,
+        {"insulation_mohm": 80.0, "insulation_c": 25.0, "insulation_10": 130.0},
+    ),
     "coils even": (COPPER, {"coils": "1.00;1.01;0.99;1.00"}),
     "one coil off": (COPPER, {"coils": "1.00;1.01;0.8;1.00", "coils_c": 40.0}),
     "heated": (COPPER, {"cold_ohm": 1.0, "cold_c": 20.0, "hot_ohm": 1.3, "air_c": 25.0}),
@@ -70,8 +72,19 @@ PARTS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "magnets weak": (MAGNETS, {"noload_rpm": 3900.0, "noload_a": 90.0}),
     "only fast": (MAGNETS, {"noload_rpm": 3900.0, "noload_a": 61.0}),
     "only hungry": (MAGNETS, {"noload_rpm": 3100.0, "noload_a": 90.0}),
-    "bearings": (COPPER, {"b_feel": ("notchy", "dry"), "b_noise": ("rumble", "quiet"), "b_play": ("clear", ""), "b_seat": ("spun", "corroded")}),
-    "bearing past its hours": (COPPER, {"b_hours": (21000.0, 100.0), "b_life": (20000.0, 20000.0), "b_years": (2.0, 19.0)}),
+    "bearings": (
+        COPPER,
+        {
+            "b_feel": ("notchy", "dry"),
+            "b_noise": ("rumble", "quiet"),
+            "b_play": ("clear", ""),
+            "b_seat": ("spun", "corroded"),
+        },
+    ),
+    "bearing past its hours": (
+        COPPER,
+        {"b_hours": (21000.0, 100.0), "b_life": (20000.0, 20000.0), "b_years": (2.0, 19.0)},
+    ),
     "bush worn": (COPPER, {"journal": (19.9, 20.0), "bush": (20.3, 20.03)}),
     "kit": (COPPER, {"kit_shaft": (20.0,), "kit_bore": (20.2,), "kit_housing": (47.0,), "kit_outside": (46.8,)}),
     "drive": (COPPER, {"teeth": "chipped", "belt": "cracked", "clutch": "jams", "plunger": "sticks"}),
@@ -146,13 +159,29 @@ PARTS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "settings, supply low": (about_before({}), {"supply_v": 180.0, "tap_v": (90.0, 135.0, 180.0)}),
     "pitted": (COPPER, {"bar_map": "pitted 3-5", "track_d": "118", "pit": 0.2}),
     "pits left": (COPPER, {"bar_map": "pitted 3-5", "track_d": "118", "pit": 0.2, "pit_left": 0.2}),
-    "stepped": (COPPER, {"run_out": TRUE, "step": 0.3, "track_d": "118", "shoulder_d": "118.8", "rough_cut": 0.2, "cut_tool": "diamond"}),
-    "least not known": (facts("industrial", 4, commutator_d_mm=120.0, bars=24.0), {"track_d": "113", "groove": 0.3, "run_out": OVAL}),
+    "stepped": (
+        COPPER,
+        {
+            "run_out": TRUE,
+            "step": 0.3,
+            "track_d": "118",
+            "shoulder_d": "118.8",
+            "rough_cut": 0.2,
+            "cut_tool": "diamond",
+        },
+    ),
+    "least not known": (
+        facts("industrial", 4, commutator_d_mm=120.0, bars=24.0),
+        {"track_d": "113", "groove": 0.3, "run_out": OVAL},
+    ),
     "burnt all over": (COPPER, {"bar_map": "burnt 1-24", "bar_test": ";".join(["1.0"] * 24)}),
     "loose, cut planned": (COPPER, {"bar_map": "loose 3", "track_d": "118", "groove": 0.3, "run_out": OVAL}),
     "bar test, noisy": (COPPER, {"bar_test": OHMS.replace("1.9", "1.35"), "bar_test_noise": 0.2}),
     "bar test, quiet": (COPPER, {"bar_test": OHMS.replace("1.9", "1.35")}),
-    "cut planned, its track known": (facts("industrial", 4, commutator_d_mm=120.0, track_mm=32.0), {"track_d": "118", "groove": 0.3}),
+    "cut planned, its track known": (
+        facts("industrial", 4, commutator_d_mm=120.0, track_mm=32.0),
+        {"track_d": "118", "groove": 0.3},
+    ),
     "bush, a small gap": (facts("starter", 4, air_gap_mm=0.04), {"journal": (20.0,), "bush": (20.1,)}),
     "bush, a wide gap": (facts("starter", 4, air_gap_mm=0.9), {"journal": (20.0,), "bush": (20.1,)}),
     "cut, slots shallow for their width": (facts(slot_width_mm=2.0), {"cut_done": cut(117.5, slot="0.9")}),
@@ -162,7 +191,10 @@ PARTS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "fast, over a worn track": (FAST, {"run_out": OVAL, "track_d": "60;-"}),
     "fast, its shoulder measured": (FAST, {"run_out": OVAL, "shoulder_d": 118.0}),
     "fast": (FAST, {"run_out": OVAL}),
-    "made flush, a cut planned": (facts(undercut_mm=0.0, commutator_d_mm=30.0, bars=24.0), {"track_d": "29", "slot_depth": 0.1, "groove": 0.2}),
+    "made flush, a cut planned": (
+        facts(undercut_mm=0.0, commutator_d_mm=30.0, bars=24.0),
+        {"track_d": "29", "slot_depth": 0.1, "groove": 0.2},
+    ),
     "seen sound": (COPPER, {"sound__commutator": "yes"}),
     "seen burnt": (COPPER, {"seen__commutator__burnt": "yes"}),
     "a quarter burnt": (COPPER, {"bar_map": "burnt 1-6; even 7-24", "bar_test": ";".join(["1.0"] * 24)}),
@@ -183,18 +215,27 @@ PARTS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "seen black": (COPPER, {"seen__commutator__black": "yes"}),
     "seen rough": (COPPER, {"seen__commutator__rough": "yes"}),
     "slots dirty": (COPPER, {"seen__commutator__slots": "yes"}),
-    "a bar to the shaft at its least": (COPPER, {"bar_test": OHMS, "bar_shaft": RULES["insulation.bar"], "bar_shaft_bar": 7.0}),
+    "a bar to the shaft at its least": (
+        COPPER,
+        {"bar_test": OHMS, "bar_shaft": RULES["insulation.bar"], "bar_shaft_bar": 7.0},
+    ),
     "slots at their least": (COPPER, {"slot_depth": max(RULES["slot.depth-least"], RULES["slot.again"] * 0.8)}),
     "slots made flush": (facts(undercut_mm=0.0), {"slot_depth": 0.1}),
     "slots, width not known": (facts(), {"slot_depth": 0.4}),
     "magnets, speed at its band": (MAGNETS, {"noload_rpm": 3000 * (1 + RULES["magnet.speed"]), "noload_a": 90.0}),
-    "magnets, usual speed not known": (facts("starter", 4, construction="permanent-magnet", noload_a=60.0), {"noload_rpm": 3900.0, "noload_a": 90.0}),
+    "magnets, usual speed not known": (
+        facts("starter", 4, construction="permanent-magnet", noload_a=60.0),
+        {"noload_rpm": 3900.0, "noload_a": 90.0},
+    ),
     "bush and its gap": (facts("starter", 4, air_gap_mm=0.3), {"journal": (19.9, 20.0), "bush": (20.1, 20.03)}),
     "float, its low end not known": (facts("industrial", 4, end_float_high_mm=0.4), {"end_float": 0.6}),
     "a box without its brush": (SPRUNG, {"box_a": (12.9,), "brush_t": (6.3,)}),
     "a solenoid": (MAGNETS, {"solenoid_v": 0.6}),
     "an old machine": (facts("industrial", 4, rated_v=440.0), {"insulation_mohm": 1.2}),
-    "battery, frozen": (facts("starter", 4), {"rest_v": 12.4, "cranking_v": 9.6, "cranking_a": 200.0, "battery_c": -15.0}),
+    "battery, frozen": (
+        facts("starter", 4),
+        {"rest_v": 12.4, "cranking_v": 9.6, "cranking_a": 200.0, "battery_c": -15.0},
+    ),
     "battery of 24": (facts("starter", 4, rated_v=24.0), {"rest_v": 25.2, "cranking_v": 19.0, "cranking_a": 200.0}),
     "drops of 24": (facts("starter", 4, rated_v=24.0), {"drop_supply_v": 0.7, "drop_return_v": 0.3, "joint_v": 0.1}),
     "supply at its low end": (facts(rated_v=200.0), {"supply_v": 200 * RULES["supply.low"]}),
@@ -219,8 +260,24 @@ LINES: dict[str, tuple[Facts, dict[str, Any]]] = {
     "forces over": (COPPER, {"force": (9.0, 9.1, 9.0, 11.5)}),
     "nominal": (SPRUNG, {"force": (9.0, 9.2)}),
     "grade not known": (facts("industrial", 4, thickness_mm=12.5, width_mm=25.0, rated_a=38.0), {}),
-    "a starter": (facts("starter", 4, thickness_mm=12.5, width_mm=25.0, rated_a=400.0, rated_v=12.0, grade_family="metal-graphite"), {}),
-    "overloaded": (facts("industrial", 2, thickness_mm=12.5, width_mm=25.0, rated_a=90.0, rated_v=220.0, grade_family="electrographite"), {}),
+    "a starter": (
+        facts(
+            "starter", 4, thickness_mm=12.5, width_mm=25.0, rated_a=400.0, rated_v=12.0, grade_family="metal-graphite"
+        ),
+        {},
+    ),
+    "overloaded": (
+        facts(
+            "industrial",
+            2,
+            thickness_mm=12.5,
+            width_mm=25.0,
+            rated_a=90.0,
+            rated_v=220.0,
+            grade_family="electrographite",
+        ),
+        {},
+    ),
     "sunk": (facts("industrial", 4, holder_gap_mm=2.75, sunk_mm=0.25), {}),
     "gap wide by its type": (facts("industrial", 4, holder_gap_mm=9.0), {}),
     "gaps measured": (facts("industrial", 4, holder_gap_mm=9.0), {"gap": (2.0, 2.1)}),
@@ -240,15 +297,29 @@ VISITS: dict[str, tuple[Facts, dict[str, Any]]] = {
     "stuck": (facts(), {"sign__start": "dead", "sign__tapped": "yes", "sign__idle": "yes"}),
     "weak, cause out": (facts(), {"sign__weak": "yes", "ruled_out__stuck": "yes"}),
     "every complaint denied": (facts(), {"sign__weak": "no", "sign__loud": "no"}),
-    "found sound": (COPPER, {"sign__weak": "yes", "sound__commutator": "yes", "sound__windings": "yes", "sound__drive": "yes"}),
+    "found sound": (
+        COPPER,
+        {"sign__weak": "yes", "sound__commutator": "yes", "sound__windings": "yes", "sound__drive": "yes"},
+    ),
     "wet": (COPPER, {"sign__water": "yes", "sign__trips": "yes"}),
     "burnt": (COPPER, {"confirm__safe": "yes", "seen__windings__burnt": "yes"}),
     "burnt, let go": (COPPER, {"confirm__safe": "yes", "seen__windings__burnt": "yes", "outcome": "service"}),
-    "burnt, put off": (COPPER, {"confirm__safe": "yes", "seen__windings__burnt": "yes", "decide__windings__burnt": "deferred", "outcome": "scrap"}),
+    "burnt, put off": (
+        COPPER,
+        {
+            "confirm__safe": "yes",
+            "seen__windings__burnt": "yes",
+            "decide__windings__burnt": "deferred",
+            "outcome": "scrap",
+        },
+    ),
     "proved": (COPPER, {"confirm__safe": "yes", "run_v": 220.0, "outcome": "service"}),
     "permit": (facts(), {"permit__open": ("volts",)}),
     "upstream, opened": (COPPER, {"upstream": "upstream", "sound__commutator": "yes"}),
-    "each step ticked": (facts(), {"safe__method": "unplugged", **{f"step__safe__{x.id}": "yes" for x in SAFE.steps(facts(), RULES)}}),
+    "each step ticked": (
+        facts(),
+        {"safe__method": "unplugged", **{f"step__safe__{x.id}": "yes" for x in SAFE.steps(facts(), RULES)}},
+    ),
     "permit closed": (facts(), {"permit__open": ("volts",), "permit__close": ("yes",)}),
     "skipped": (facts(), {"skip__brushes": "no time", "skip__windings": "not mine"}),
     "charged": (facts("appliance", capacitors="yes"), {}),
@@ -260,7 +331,13 @@ VISITS: dict[str, tuple[Facts, dict[str, Any]]] = {
 STATES: dict[str, MotorState] = {
     "not measured": state(),
     "good": foreseen(state(a_round(20, 20, 20.2))),
-    "worn, one glazed": foreseen(state(a_round(10, 16, 20, 18, 18.1), a_round(20, 12, 19, 16, 16.2, seen=((2, "face.glazed"), (1, "lead.taut"))), brushes=4)),
+    "worn, one glazed": foreseen(
+        state(
+            a_round(10, 16, 20, 18, 18.1),
+            a_round(20, 12, 19, 16, 16.2, seen=((2, "face.glazed"), (1, "lead.taut"))),
+            brushes=4,
+        )
+    ),
     "one missing": state(a_round(20, 20, None)),
     "to be planned, sprung": state(a_round(20, 11, 19, seen=((2, "lead.taut"),))),
     "free in its holder": state(a_round(20, 20, 20.1, seen=((1, "brush.free"),))),
@@ -268,8 +345,9 @@ STATES: dict[str, MotorState] = {
     "past its limit": state(a_round(20, 7.5, 20)),
     "one renewed": replace(
         state(a_round(20, 20, 19, 18, 17), brushes=4),
-        sets=(replace(state(a_round(20, 20, 19, 18, 17), brushes=4).current, renewed=(Renewal(2, 390.0, 22.0, 0.05),)),),
+        sets=(
+            replace(state(a_round(20, 20, 19, 18, 17), brushes=4).current, renewed=(Renewal(2, 390.0, 22.0, 0.05),)),
+        ),
     ),
     "doubtful": state(a_round(20, 9.0, 20, doubt="fell sharply")),
 }
-# fmt: on

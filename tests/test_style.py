@@ -50,13 +50,13 @@ def test_the_formatter_is_only_held_off_tables_of_data() -> None:
     found = {
         p: re.findall(r"# fmt: *(?:off|skip)", p.read_text()) for p in (*SOURCE, *TESTS) if p.name != "test_style.py"
     }
-    assert sum(map(len, found.values())) <= 41
+    assert sum(map(len, found.values())) <= 11
     assert {p for p, marks in found.items() if marks} == set(TABLES)
     assert not [p.name for p, marks in found.items() if any("skip" in m for m in marks)]
 
 
 def test_a_table_is_as_the_formatter_would_have_it_in_wider_lines(tmp_path: Path) -> None:
-    assert len(TABLES) > 20
+    assert len(TABLES) > 5
     for i, path in enumerate(TABLES):
         (tmp_path / f"{i}.py").write_text(re.sub(r"^# fmt: (?:off|on)\n", "", path.read_text(), flags=re.MULTILINE))
     ruff("format", "--line-length", "160", str(tmp_path))

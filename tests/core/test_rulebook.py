@@ -2,14 +2,17 @@
 
 import ast
 import re
+from importlib import import_module
 from pathlib import Path
+from pkgutil import iter_modules
 
 import pytest
 
+from norvash.core import rules as rules_room
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figures import Figures
-from norvash.core.rules.book import MotorRules
+from norvash.core.rules.book import Family, MotorRules
 from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID, rulebook_with, shipped
 from norvash.core.sheet.stages.catalogue import FINDINGS, field_of
 from norvash.errors import InputError, NotFound
@@ -32,6 +35,32 @@ def test_every_rule_and_school_that_the_code_names_is_in_the_rulebook() -> None:
     known = {*RULES, *SCHOOLS_BY_ID, *FINDINGS}
     assert len(named & set(RULES)) > 150
     assert {word for word in named - known - PAGES if field_of(word) is None} == set()
+
+
+def test_an_id_is_put_together_by_a_family_alone_and_every_member_is_in_the_rulebook() -> None:
+    """Elsewhere an id is written out whole: then the test above finds it, also where one of two is picked."""
+    modules = [import_module(f"{rules_room.__name__}.{m.name}") for m in iter_modules(rules_room.__path__)]
+    families = {f for m in modules for f in vars(m).values() if isinstance(f, Family)}
+    assert len(families) >= 11
+    assert {i for family in families for i in family.ids} <= set(RULES)
+    rooms = {rule_id.split(".")[0] for rule_id in (*RULES, *SCHOOLS_BY_ID)}
+    begun = re.compile(rf"(?:{'|'.join(rooms)})\.(?:[a-z0-9-]+\.)*(?:\{{.*)?")
+    joined = []
+    for path in SOURCE.rglob("*.py"):
+        for node in ast.walk(ast.parse(path.read_text())):
+            words = [p.value for p in _pieces(node) if isinstance(p, ast.Constant) and isinstance(p.value, str)]
+            joined += [f"{path.name}: {ast.unparse(node)}" for word in words if begun.fullmatch(word)]
+    assert joined == []
+
+
+def _pieces(node: ast.AST) -> list[ast.expr]:
+    """Return what a text is put together from, by any way of doing so."""
+    if isinstance(node, ast.JoinedStr):
+        return node.values
+    if isinstance(node, ast.BinOp) and isinstance(node.op, ast.Add | ast.Mod):
+        return [node.left, node.right]
+    called = node.func if isinstance(node, ast.Call) else None
+    return [called.value] if isinstance(called, ast.Attribute) and called.attr in ("format", "join") else []
 
 
 LIMITS: dict[str, tuple[dict[str, float | str], float, str]] = {

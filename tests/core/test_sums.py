@@ -159,7 +159,6 @@ def test_the_catalogue_is_whole_and_every_example_answers(rules: MotorRules) -> 
         assert set(model(entry.name).model_json_schema()["properties"]) == {f.name for f in fields(entry.inputs)}
 
 
-# fmt: off
 BAD: dict[str, tuple[str, object, str]] = {
     "letters": ("usable-carbon", {"length_mm": "x", "new_mm": 22, "limit_mm": 8}, "length_mm"),
     "digits as text": ("usable-carbon", {"length_mm": "12.4", "new_mm": 22, "limit_mm": 8}, "length_mm"),
@@ -171,24 +170,68 @@ BAD: dict[str, tuple[str, object, str]] = {
     "unknown name": ("usable-carbon", {"lenght_mm": 12, "new_mm": 22, "limit_mm": 8}, "lenght_mm"),
     "limit over new": ("usable-carbon", {"length_mm": 7, "new_mm": 8, "limit_mm": 22}, "limit_mm"),
     "no depth when new": ("usable-carbon", {"depth_mm": 30}, "depth_new_mm"),
-    "no protrusion constant": ("usable-carbon", {"protrusion_mm": 3, "new_mm": 22, "limit_mm": 8}, "protrusion_constant_mm"),
-    "lists of two sizes": ("straight-line", {"start_mm": [22, 22], "limit_mm": 8, "run_h": 100, "lengths_mm": [20]}, "start_mm"),
-    "one and many": ("straight-line", {"start_mm": 22, "limit_mm": 8, "run_h": 100, "lengths_mm": [20], "length_mm": 20}, "lengths_mm"),
-    "earlier without use": ("straight-line", {"start_mm": 22, "limit_mm": 8, "run_h": 9, "length_mm": 20, "previous_length_mm": 21}, "previous_run_h"),
+    "no protrusion constant": (
+        "usable-carbon",
+        {"protrusion_mm": 3, "new_mm": 22, "limit_mm": 8},
+        "protrusion_constant_mm",
+    ),
+    "lists of two sizes": (
+        "straight-line",
+        {"start_mm": [22, 22], "limit_mm": 8, "run_h": 100, "lengths_mm": [20]},
+        "start_mm",
+    ),
+    "one and many": (
+        "straight-line",
+        {"start_mm": 22, "limit_mm": 8, "run_h": 100, "lengths_mm": [20], "length_mm": 20},
+        "lengths_mm",
+    ),
+    "earlier without use": (
+        "straight-line",
+        {"start_mm": 22, "limit_mm": 8, "run_h": 9, "length_mm": 20, "previous_length_mm": 21},
+        "previous_run_h",
+    ),
     "limit over start": ("straight-line", {"start_mm": 7, "limit_mm": 8, "run_h": 9, "length_mm": 6}, "limit_mm"),
     "no brush": ("straight-line", {"start_mm": 22, "limit_mm": 8, "run_h": 9, "lengths_mm": []}, "lengths_mm"),
     "polarity of another set": ("set-spread", {"wear_mm": [1, 2], "polarity": ["+"]}, "polarity"),
     "nothing to compare": ("set-spread", {"lengths_mm": [1, 2]}, "lengths_mm"),
-    "no such class": ("spring-pressure", {"force_n": 5, "thickness_mm": 9, "width_mm": 9, "motor_class": "boat"}, "motor_class"),
-    "empty band": ("spring-pressure", {"force_n": 5, "thickness_mm": 9, "width_mm": 9, "band_low_kpa": 50, "band_high_kpa": 20}, "band_high_kpa"),
-    "odd brushes": ("current-density", {"current_a": 5, "brush_count": 3, "thickness_mm": 9, "width_mm": 9}, "brush_count"),
-    "no such grade": ("current-density", {"current_a": 5, "brush_count": 2, "thickness_mm": 9, "width_mm": 9, "grade": "tin"}, "grade"),
+    "no such class": (
+        "spring-pressure",
+        {"force_n": 5, "thickness_mm": 9, "width_mm": 9, "motor_class": "boat"},
+        "motor_class",
+    ),
+    "empty band": (
+        "spring-pressure",
+        {"force_n": 5, "thickness_mm": 9, "width_mm": 9, "band_low_kpa": 50, "band_high_kpa": 20},
+        "band_high_kpa",
+    ),
+    "odd brushes": (
+        "current-density",
+        {"current_a": 5, "brush_count": 3, "thickness_mm": 9, "width_mm": 9},
+        "brush_count",
+    ),
+    "no such grade": (
+        "current-density",
+        {"current_a": 5, "brush_count": 2, "thickness_mm": 9, "width_mm": 9, "grade": "tin"},
+        "grade",
+    ),
     "thicker than round": ("seating", {"commutator_d_mm": 9, "thickness_mm": 10}, "thickness_mm"),
-    "no section": ("holder-fit", {"thickness_mm": 0, "width_mm": 9, "box_thickness_mm": 9, "box_width_mm": 9}, "thickness_mm"),
+    "no section": (
+        "holder-fit",
+        {"thickness_mm": 0, "width_mm": 9, "box_thickness_mm": 9, "box_width_mm": 9},
+        "thickness_mm",
+    ),
     "no carbon left": ("brush-limit", {"new_mm": 5, "lead_root_depth_mm": 4}, "new_mm"),
-    "steps of another ladder": ("speed-ladder", {"supply_v": 36, "steps_v": [16, 36], "expected_share": [0.5]}, "steps_v"),
+    "steps of another ladder": (
+        "speed-ladder",
+        {"supply_v": 36, "steps_v": [16, 36], "expected_share": [0.5]},
+        "steps_v",
+    ),
     "no supply": ("speed-ladder", {"supply_v": 0, "steps_v": [16], "expected_share": [0.5]}, "supply_v"),
-    "a step of nothing expected": ("speed-ladder", {"supply_v": 36, "steps_v": [16, 36], "expected_share": [0, 1]}, "expected_share"),
+    "a step of nothing expected": (
+        "speed-ladder",
+        {"supply_v": 36, "steps_v": [16, 36], "expected_share": [0, 1]},
+        "expected_share",
+    ),
     "no copper": ("cable-drop", {"current_a": 10, "length_m": 3, "section_mm2": 0}, "section_mm2"),
     "three ways": ("cable-drop", {"current_a": 10, "length_m": 3, "section_mm2": 2, "ways": 3}, "ways"),
     "volts rise under load": ("battery", {"rest_v": 11, "cranking_v": 12}, "cranking_v"),
@@ -198,7 +241,11 @@ BAD: dict[str, tuple[str, object, str]] = {
     "two answers": ("find-cause", {"motor_class": "tool", "seen": ["ohms=infinite", "ohms=swings"]}, "seen"),
     "so and not so": ("find-cause", {"motor_class": "tool", "seen": ["weak"], "not_seen": ["weak"]}, "not_seen"),
     "not said what": ("find-cause", {"motor_class": "tool", "seen": ["ohms"]}, "seen"),
-    "no such surroundings": ("find-cause", {"motor_class": "tool", "seen": ["weak"], "surroundings": ["moon"]}, "surroundings"),
+    "no such surroundings": (
+        "find-cause",
+        {"motor_class": "tool", "seen": ["weak"], "surroundings": ["moon"]},
+        "surroundings",
+    ),
     "no bars": ("bar-map", {"bars": 0, "marked_bars": [1]}, "bars"),
     "one bar": ("bar-map", {"bars": 1, "marked_bars": [1]}, "bars"),
     "three bars": ("bar-map", {"bars": 3, "marked_bars": [1]}, "bars"),
@@ -216,23 +263,38 @@ BAD: dict[str, tuple[str, object, str]] = {
     ),
     "no limit and no new diameter": ("skim-plan", {"diameter_mm": 58}, "diameter_min_mm"),
     "deeper than round": ("skim-plan", {"diameter_mm": 58, "diameter_min_mm": 56, "groove_mm": 20}, "groove_mm"),
-    "finish deeper than rough": ("skim-plan", {"diameter_mm": 58, "diameter_min_mm": 56, "rough_cut_mm": 0.02, "finish_cut_mm": 0.1}, "finish_cut_mm"),
+    "finish deeper than rough": (
+        "skim-plan",
+        {"diameter_mm": 58, "diameter_min_mm": 56, "rough_cut_mm": 0.02, "finish_cut_mm": 0.1},
+        "finish_cut_mm",
+    ),
     "no such tool": ("skim-plan", {"diameter_mm": 58, "diameter_min_mm": 56, "tool": "butter"}, "tool"),
     "half an index": ("insulation", {"resistance_megohm": 9, "one_minute_megohm": 5}, "ten_minutes_megohm"),
     "float over all bounds": ("end-float", {"float_mm": 70, "float_high_mm": 1}, "float_mm"),
-    "a band that ends before it begins": ("end-float", {"float_mm": 0.7, "float_low_mm": 0.3, "float_high_mm": 0.1}, "float_high_mm"),
+    "a band that ends before it begins": (
+        "end-float",
+        {"float_mm": 0.7, "float_low_mm": 0.3, "float_high_mm": 0.1},
+        "float_high_mm",
+    ),
     "no such machine": ("insulation", {"resistance_megohm": 9, "machine": "kite"}, "machine"),
     "one coil": ("field-coils", {"coils_ohm": [4.0]}, "coils_ohm"),
     "cold only": ("field-coils", {"cold_ohm": 4.0}, "hot_ohm"),
     "no load": ("bearing-life", {"capacity_kn": 9, "load_kn": 0, "speed_rpm": 900}, "load_kn"),
-    "inside out": ("bearing-life", {"capacity_kn": 9, "load_kn": 1, "speed_rpm": 900, "bore_mm": 50, "outside_mm": 20}, "outside_mm"),
+    "inside out": (
+        "bearing-life",
+        {"capacity_kn": 9, "load_kn": 1, "speed_rpm": 900, "bore_mm": 50, "outside_mm": 20},
+        "outside_mm",
+    ),
     "no number": ("bearing-designation", {"designation": "NU 204"}, "designation"),
     "a bore beyond the table": ("bearing-designation", {"designation": "6299"}, "designation"),
     "one side of a pair": ("kit-fit", {"shaft_mm": 20}, "bore_mm"),
     "an empty kit": ("kit-fit", {}, "shaft_mm"),
-    "angle without thickness": ("brush-limit", {"new_mm": 25, "maker_limit_mm": 10, "face_angle_deg": 20}, "thickness_mm"),
+    "angle without thickness": (
+        "brush-limit",
+        {"new_mm": 25, "maker_limit_mm": 10, "face_angle_deg": 20},
+        "thickness_mm",
+    ),
 }
-# fmt: on
 
 
 @pytest.mark.parametrize(("name", "given", "field"), BAD.values(), ids=BAD.keys())

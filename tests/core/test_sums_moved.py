@@ -17,11 +17,16 @@ TABLE = {
     "cells_h": [[425, 310, 165, 55], [710, 520, 290, 110], [955, 770, 435, 195]],
 }
 # What each sum is asked beside its example, so that each of its inputs is given at least once.
-# fmt: off
 BESIDE: tuple[tuple[str, dict[str, Any]], ...] = (
     ("usable-carbon", {"depth_mm": 24.5, "depth_new_mm": 20.0, "depth_limit_mm": 34.0}),
-    ("usable-carbon", {"depth_mm": 27.5, "depth_constant_mm": 42.0, "depth_new_mm": 20.0, "depth_limit_mm": 34.0, "sunk_mm": 0.4}),
-    ("usable-carbon", {"protrusion_mm": 1.5, "protrusion_constant_mm": 14.0, "new_mm": 22.0, "limit_mm": 8.0, "sunk_mm": 0.4}),
+    (
+        "usable-carbon",
+        {"depth_mm": 27.5, "depth_constant_mm": 42.0, "depth_new_mm": 20.0, "depth_limit_mm": 34.0, "sunk_mm": 0.4},
+    ),
+    (
+        "usable-carbon",
+        {"protrusion_mm": 1.5, "protrusion_constant_mm": 14.0, "new_mm": 22.0, "limit_mm": 8.0, "sunk_mm": 0.4},
+    ),
     (
         "brush-limit",
         {
@@ -42,7 +47,16 @@ BESIDE: tuple[tuple[str, dict[str, Any]], ...] = (
             "habit_set_h": 900.0,
         },
     ),
-    ("brush-limit", {"new_mm": 22.0, "thickness_mm": 8.0, "maker_limit_mm": 9.0, "force_nominal_n": 5.0, "spring_rate_n_per_mm": 0.2}),
+    (
+        "brush-limit",
+        {
+            "new_mm": 22.0,
+            "thickness_mm": 8.0,
+            "maker_limit_mm": 9.0,
+            "force_nominal_n": 5.0,
+            "spring_rate_n_per_mm": 0.2,
+        },
+    ),
     (
         "straight-line",
         {
@@ -58,20 +72,41 @@ BESIDE: tuple[tuple[str, dict[str, Any]], ...] = (
     ),
     (
         "straight-line",
-        {"start_mm": [22.0, 21.8], "limit_mm": 8.0, "run_h": 520.0, "lengths_mm": [16.2, None], "previous_run_h": 400.0, "previous_lengths_mm": [18.5, 18.4]},
+        {
+            "start_mm": [22.0, 21.8],
+            "limit_mm": 8.0,
+            "run_h": 520.0,
+            "lengths_mm": [16.2, None],
+            "previous_run_h": 400.0,
+            "previous_lengths_mm": [18.5, 18.4],
+        },
     ),
     ("set-spread", {"wear_mm": [2.0, 3.1, 2.2, 2.3], "polarity": ["+", "-", "+", "-"], "standard_uncertainty_mm": 0.4}),
     ("interval-table", {**TABLE, "run_h": [300, 730, 2000], "depths_mm": [8.5, 9.0, 9.6], "longest_h": 400.0}),
     ("interval-table", {**TABLE, "run_h": 730.0, "worst_depth_mm": 9.0, "longest_h": 300.0, "since_check_h": 350.0}),
     ("interval-table", {**TABLE, "columns_mm": [20.0, 18.0, 16.0, 14.0], "run_h": 730.0, "lengths_mm": [17.0, 18.5]}),
-    ("interval-table", {**TABLE, "columns_mm": [20.0, 18.0, 16.0, 14.0], "run_h": [500.0, 9000.0], "worst_length_mm": [17.0, 13.0]}),
+    (
+        "interval-table",
+        {**TABLE, "columns_mm": [20.0, 18.0, 16.0, 14.0], "run_h": [500.0, 9000.0], "worst_length_mm": [17.0, 13.0]},
+    ),
     ("interval-table", {**TABLE, "run_h": [500.0, 600.0], "worst_depth_mm": 9.0}),
     ("interval-table", {**TABLE, "run_h": 600.0, "worst_depth_mm": [9.0, 9.9]}),
     (
         "spring-pressure",
-        {"force_n": 6.2, "thickness_mm": 9.5, "width_mm": 12.5, "motor_class": "tool", "band_low_kpa": 20.0, "band_high_kpa": 60.0, "force_nominal_n": 7.0},
+        {
+            "force_n": 6.2,
+            "thickness_mm": 9.5,
+            "width_mm": 12.5,
+            "motor_class": "tool",
+            "band_low_kpa": 20.0,
+            "band_high_kpa": 60.0,
+            "force_nominal_n": 7.0,
+        },
     ),
-    ("spring-pressure", {"force_n": 9.0, "thickness_mm": 9.5, "width_mm": 12.5, "motor_class": "tool", "force_nominal_n": 7.0}),
+    (
+        "spring-pressure",
+        {"force_n": 9.0, "thickness_mm": 9.5, "width_mm": 12.5, "motor_class": "tool", "force_nominal_n": 7.0},
+    ),
     ("spring-pressure", {"force_n": 2.0, "thickness_mm": 9.5, "width_mm": 12.5, "motor_class": "starter"}),
     (
         "current-density",
@@ -93,11 +128,26 @@ BESIDE: tuple[tuple[str, dict[str, Any]], ...] = (
     ),
     (
         "current-density",
-        {"current_a": 400, "brush_count": 4, "thickness_mm": 10.0, "width_mm": 20.0, "grade": "metal-graphite", "force_n": 6.0, "speed_m_per_s": 9.0},
+        {
+            "current_a": 400,
+            "brush_count": 4,
+            "thickness_mm": 10.0,
+            "width_mm": 20.0,
+            "grade": "metal-graphite",
+            "force_n": 6.0,
+            "speed_m_per_s": 9.0,
+        },
     ),
     (
         "holder-fit",
-        {"thickness_mm": 12.48, "width_mm": 24.9, "box_thickness_mm": 12.9, "box_width_mm": 24.8, "holder_gap_mm": 2.5, "motor_class": "industrial"},
+        {
+            "thickness_mm": 12.48,
+            "width_mm": 24.9,
+            "box_thickness_mm": 12.9,
+            "box_width_mm": 24.8,
+            "holder_gap_mm": 2.5,
+            "motor_class": "industrial",
+        },
     ),
     (
         "seating",
@@ -128,9 +178,27 @@ BESIDE: tuple[tuple[str, dict[str, Any]], ...] = (
             "power_allowed": False,
         },
     ),
-    ("bar-map", {"bars": 45, "poles": 4, "winding": "lap", "marked_bars": [7, 18, 29, 41], "burnt_bars": [7, 8], "bars_covered": 2.5}),
+    (
+        "bar-map",
+        {
+            "bars": 45,
+            "poles": 4,
+            "winding": "lap",
+            "marked_bars": [7, 18, 29, 41],
+            "burnt_bars": [7, 8],
+            "bars_covered": 2.5,
+        },
+    ),
     ("bar-map", {"bars": 87, "poles": 4, "winding": "wave", "commutator_pitch": 43, "marked_bars": [3, 46]}),
-    ("run-out", {"readings_mm": [0.02, 0.021, 0.02, 0.06, 0.02, 0.019, 0.02, 0.02, 0.021, 0.02], "diameter_mm": 60, "speed_rpm": 3000, "per_bar": True}),
+    (
+        "run-out",
+        {
+            "readings_mm": [0.02, 0.021, 0.02, 0.06, 0.02, 0.019, 0.02, 0.02, 0.021, 0.02],
+            "diameter_mm": 60,
+            "speed_rpm": 3000,
+            "per_bar": True,
+        },
+    ),
     (
         "bar-test",
         {
@@ -171,7 +239,14 @@ BESIDE: tuple[tuple[str, dict[str, Any]], ...] = (
     ),
     (
         "insulation",
-        {"resistance_megohm": 3.0, "temperature_c": 60.0, "machine": "old", "rated_v": 440.0, "one_minute_megohm": 40.0, "ten_minutes_megohm": 70.0},
+        {
+            "resistance_megohm": 3.0,
+            "temperature_c": 60.0,
+            "machine": "old",
+            "rated_v": 440.0,
+            "one_minute_megohm": 40.0,
+            "ten_minutes_megohm": 70.0,
+        },
     ),
     ("insulation", {"resistance_megohm": 0.9, "machine": "earthed"}),
     ("field-coils", {"coils_ohm": [41.2, 40.8]}),
@@ -210,11 +285,30 @@ BESIDE: tuple[tuple[str, dict[str, Any]], ...] = (
     ("vibration", {"vibration_mm_per_s": [5.0]}),
     ("bearing-life", {"capacity_kn": 14.1, "load_kn": 4.0, "speed_rpm": 2870, "run_h": 250.0, "age_years": 3.0}),
     ("bearing-life", {"capacity_kn": 14.1, "load_kn": 4.0, "speed_rpm": 2870, "run_h": 30.0}),
-    ("bar-test", {"readings_milliohm": [10.0] * 6 + [20.0, 10.0, 20.0] + [10.0] * 15, "bars": 24, "slots": 12, "pole_pairs": 1, "winding": "lap"}),
+    (
+        "bar-test",
+        {
+            "readings_milliohm": [10.0] * 6 + [20.0, 10.0, 20.0] + [10.0] * 15,
+            "bars": 24,
+            "slots": 12,
+            "pole_pairs": 1,
+            "winding": "lap",
+        },
+    ),
     ("kit-fit", {"ring_section_mm": 3.0, "journal_mm": 12.0, "bush_mm": 12.05}),
     ("find-cause", {"motor_class": "tool", "seen": ["short-brush", "weak", "crackles"]}),
     ("straight-line", {"start_mm": 22.0, "limit_mm": 8.0, "run_h": 100.0, "lengths_mm": [None, None]}),
-    ("skim-plan", {"diameter_mm": 96.4, "diameter_min_mm": 93.9, "groove_mm": 0.1, "pit_mm": 0.6, "holder_gap_mm": 2.9, "tir_mm": 0.3}),
+    (
+        "skim-plan",
+        {
+            "diameter_mm": 96.4,
+            "diameter_min_mm": 93.9,
+            "groove_mm": 0.1,
+            "pit_mm": 0.6,
+            "holder_gap_mm": 2.9,
+            "tir_mm": 0.3,
+        },
+    ),
     ("usable-carbon", {"length_mm": 22.2, "new_mm": 22.0, "limit_mm": 8.0}),
     # Figures that stand on an edge.
     *(("usable-carbon", {"length_mm": mm, "new_mm": 22.0, "limit_mm": 8.0}) for mm in (8.0, 7.9, 21.9)),
@@ -225,15 +319,35 @@ BESIDE: tuple[tuple[str, dict[str, Any]], ...] = (
     *(
         (
             "current-density",
-            {"current_a": a, "brush_count": 4, "thickness_mm": 10.0, "width_mm": 25.0, "guide_low_a_per_cm2": 9.0, "guide_high_a_per_cm2": 12.0},
+            {
+                "current_a": a,
+                "brush_count": 4,
+                "thickness_mm": 10.0,
+                "width_mm": 25.0,
+                "guide_low_a_per_cm2": 9.0,
+                "guide_high_a_per_cm2": 12.0,
+            },
         )
         for a in (60.0, 45.0, 15.0)
     ),
     *(
-        ("spring-pressure", {"force_n": n, "thickness_mm": 10.0, "width_mm": 25.0, "motor_class": "tool", "band_low_kpa": 20.0, "band_high_kpa": 60.0})
+        (
+            "spring-pressure",
+            {
+                "force_n": n,
+                "thickness_mm": 10.0,
+                "width_mm": 25.0,
+                "motor_class": "tool",
+                "band_low_kpa": 20.0,
+                "band_high_kpa": 60.0,
+            },
+        )
         for n in (5.0, 15.0)
     ),
-    ("spring-pressure", {"force_n": 5.0, "thickness_mm": 10.0, "width_mm": 25.0, "band_low_kpa": 20.0, "band_high_kpa": 20.0}),
+    (
+        "spring-pressure",
+        {"force_n": 5.0, "thickness_mm": 10.0, "width_mm": 25.0, "band_low_kpa": 20.0, "band_high_kpa": 20.0},
+    ),
     ("end-float", {"float_mm": 0.2, "float_low_mm": 0.2, "float_high_mm": 0.2, "shims_mm": [0.1]}),
     ("end-float", {"float_mm": 0.25, "float_low_mm": 0.1, "float_high_mm": 0.25, "shims_mm": [0.1]}),
     ("seating", {"commutator_d_mm": 62.0, "thickness_mm": 9.0, "new_mm": 9.0, "limit_mm": 9.0, "worn_mm": 0.08}),
@@ -242,7 +356,6 @@ BESIDE: tuple[tuple[str, dict[str, Any]], ...] = (
     ("cable-drop", {"current_a": 0.0, "length_m": 1.5, "section_mm2": 1.5}),
     ("bearing-designation", {"designation": "6204 XYZ"}),
 )
-# fmt: on
 
 
 def others(known: object, of: Field[Any]) -> Iterator[object]:

@@ -26,7 +26,6 @@ from whole import assert_nothing_moved
 
 # A set of which nothing is measured, and whose first look has not come.
 YOUNG = state(weeks=20, own={**FITTED, "expected_life_units": 9000.0})
-# fmt: off
 SAID = {
     "nothing measured": (YOUNG, None, "Measure this set.", "Nothing is measured yet", ""),
     "never measured": (state(), "change", "Measure it now, or change the set.", "is overdue by use", "not measured"),
@@ -35,11 +34,35 @@ SAID = {
     "plan": (state(a_round(20, 11, 11.4)), "plan", "Plan the change.", "21%", ""),
     "change": (state(a_round(20, 9.2, 9.4)), "change", "Change the set at this visit.", "9%", ""),
     "at the limit": (state(a_round(20, 8, 9.4)), "stop", "Out of service", "at its limit now", ""),
-    "one missing": (state(a_round(20, 19, None)), "fit", "Measure B to get a date.", "Brush A has 11.0 mm", "incomplete"),
-    "one missing but another gone": (state(a_round(20, 7.5, None)), "stop", "Out of service", "0.5 mm under its limit", "incomplete"),
-    "doubtful": (state(a_round(20, 19, 19.4, doubt="why?")), "fit", "Settle the reading of brush A first.", "", "doubtful"),
+    "one missing": (
+        state(a_round(20, 19, None)),
+        "fit",
+        "Measure B to get a date.",
+        "Brush A has 11.0 mm",
+        "incomplete",
+    ),
+    "one missing but another gone": (
+        state(a_round(20, 7.5, None)),
+        "stop",
+        "Out of service",
+        "0.5 mm under its limit",
+        "incomplete",
+    ),
+    "doubtful": (
+        state(a_round(20, 19, 19.4, doubt="why?")),
+        "fit",
+        "Settle the reading of brush A first.",
+        "",
+        "doubtful",
+    ),
     "not enough wear": (state(a_round(20, 21.95, 21.9)), "fit", "Run on.", "8 times in 10", "not enough wear yet"),
-    "limit unknown": (state(a_round(20, 19, 19.4), own={"new_mm": 22.0}), "fit", "Run on.", "the limit is an estimate", "limit estimated"),
+    "limit unknown": (
+        state(a_round(20, 19, 19.4), own={"new_mm": 22.0}),
+        "fit",
+        "Run on.",
+        "the limit is an estimate",
+        "limit estimated",
+    ),
     "uneven": (state(a_round(20, 17, 19.4)), "fit", "Run on.", "", "uneven"),
     "clock starts at the first round": (
         state(a_round(20, 16, 16.4), known=False, own={**FITTED, "expected_life_units": 9000.0}),
@@ -48,7 +71,13 @@ SAID = {
         "8 times in 10",
         "",
     ),
-    "no use logged": (state(a_round(20, 16, 16.4), weeks=0), "fit", "Run on.", "The hours are reliable, the date is not", ""),
+    "no use logged": (
+        state(a_round(20, 16, 16.4), weeks=0),
+        "fit",
+        "Run on.",
+        "The hours are reliable, the date is not",
+        "",
+    ),
     "far beyond": (
         state(a_round(20, 21.95, 21.9), own={**FITTED, "expected_life_units": 90000.0}),
         "fit",
@@ -56,10 +85,15 @@ SAID = {
         "Carbon is not what will stop this motor",
         "",
     ),
-    "lead taut": (state(a_round(20, 19, 19.4, seen=((2, "lead.taut"),))), "stop", "Out of service", "whatever the length says", ""),
+    "lead taut": (
+        state(a_round(20, 19, 19.4, seen=((2, "lead.taut"),))),
+        "stop",
+        "Out of service",
+        "whatever the length says",
+        "",
+    ),
     "second wear line": (state(a_round(20, 15, 15, lines=2)), "plan", "Plan the change.", "", ""),
 }
-# fmt: on
 
 
 @pytest.mark.parametrize(("given_state", "grade", "act", "words", "flag"), SAID.values(), ids=SAID.keys())
@@ -329,10 +363,12 @@ SEVERITY = {
     "fit": "brush.free face.satin",
     "watch": "brush.chip-small face.glazed face.threads face.partly insulator.dirty",
     "plan": (
-        "brush.sticky brush.oily face.burnt face.copper face.taper lead.strands-10 terminal.poor indicator.dead spring.off face.one-side holder.arms"
+        "brush.sticky brush.oily face.burnt face.copper face.taper lead.strands-10 terminal.poor indicator.dead"
+        " spring.off face.one-side holder.arms"
     ),
     "change": (
-        "brush.seized brush.chip-large lead.strands-25 lead.heat spring.heat spring.far-off spring.travel holder.damaged brush.off-track spring.seat"
+        "brush.seized brush.chip-large lead.strands-25 lead.heat spring.heat spring.far-off spring.travel"
+        " holder.damaged brush.off-track spring.seat"
     ),
     "stop": "brush.latched lead.taut lead.loose lead.touches spring.broken insulator.cracked",
 }

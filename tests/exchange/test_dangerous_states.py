@@ -1,5 +1,5 @@
-"""States in which a motor hurts somebody, each as a visit played from a file: found, held from power, never waived, never
-put off, never signed clean.
+"""States in which a motor hurts somebody, each as a visit played from a file: found, held from power, never waived,
+never put off, never signed clean.
 """
 
 import json
@@ -35,7 +35,7 @@ LOW = "construction=series rated_v=12 noload_a_most=90 noload_rpm_least=4000 pro
 
 @dataclass(frozen=True)
 class State:
-    """A motor with what is read of it in the order of the work, what that finds and how grave, and what must be refused;
+    """A motor with what is read of it in the order of the work, what that finds, how grave, and what must be refused;
     `runs` tells that the gate before power opens first: it is the run that shows it.
     """
 
@@ -48,50 +48,113 @@ class State:
     bare: bool = False
 
 
-# fmt: off
 STATES = {
-    "over its permitted speed, with load": State("industrial", DRIVE, "run-how=load bump=right run-rpm=1801", "run.overspeed stop", runs=True),
-    "a shunt motor at 2 600 without load": State("industrial", DRIVE, "bump=right run-rpm=2600", "run.overspeed stop", runs=True),
-    "a magnet motor at 5 000 without load": State("appliance", MAGNET, "bump=right run-rpm=5000", "run.overspeed stop", runs=True),
-    "60 A without load on a plate of 20": State("industrial", DRIVE, "bump=right run-a=60", "run.overload stop", runs=True),
-    "the same before it is opened": State("industrial", DRIVE, "PERMIT noload-a=60 CLOSE", "run.overload stop", "60 A without load"),
-    "a bare universal motor on full volts": State(
-        "appliance", FAN, "run-how=free bump=right run-v=230 run-rpm=26000", "", "at most 23 V without load", runs=True, bare=True
+    "over its permitted speed, with load": State(
+        "industrial", DRIVE, "run-how=load bump=right run-rpm=1801", "run.overspeed stop", runs=True
     ),
-    "nobody says where it runs": State("tool", TOOL, "PERMIT noload-rpm=12000 CLOSE", "", "Nobody has said where it runs"),
-    "an open field coil among sound ones": State("industrial", DRIVE, "coils=10;10;999999;10", "windings.open-coil stop", "coil 3: open"),
-    "a field coil half its fellows": State("industrial", DRIVE, "coils=10;10;5;10", "windings.short stop", "shorted turns"),
+    "a shunt motor at 2 600 without load": State(
+        "industrial", DRIVE, "bump=right run-rpm=2600", "run.overspeed stop", runs=True
+    ),
+    "a magnet motor at 5 000 without load": State(
+        "appliance", MAGNET, "bump=right run-rpm=5000", "run.overspeed stop", runs=True
+    ),
+    "60 A without load on a plate of 20": State(
+        "industrial", DRIVE, "bump=right run-a=60", "run.overload stop", runs=True
+    ),
+    "the same before it is opened": State(
+        "industrial", DRIVE, "PERMIT noload-a=60 CLOSE", "run.overload stop", "60 A without load"
+    ),
+    "a bare universal motor on full volts": State(
+        "appliance",
+        FAN,
+        "run-how=free bump=right run-v=230 run-rpm=26000",
+        "",
+        "at most 23 V without load",
+        runs=True,
+        bare=True,
+    ),
+    "nobody says where it runs": State(
+        "tool", TOOL, "PERMIT noload-rpm=12000 CLOSE", "", "Nobody has said where it runs"
+    ),
+    "an open field coil among sound ones": State(
+        "industrial", DRIVE, "coils=10;10;999999;10", "windings.open-coil stop", "coil 3: open"
+    ),
+    "a field coil half its fellows": State(
+        "industrial", DRIVE, "coils=10;10;5;10", "windings.short stop", "shorted turns"
+    ),
     "power before it is opened over an open coil": State(
-        "industrial", DRIVE, "coils=10;10;OL;10 PERMIT noload-a=3 CLOSE", "windings.open-coil stop", "Power waits: field coils: coil 3: open"
+        "industrial",
+        DRIVE,
+        "coils=10;10;OL;10 PERMIT noload-a=3 CLOSE",
+        "windings.open-coil stop",
+        "Power waits: field coils: coil 3: open",
     ),
     "a field with too little current": State(
-        "industrial", f"{DRIVE} field_leads=yes field_a=1.2", "PERMIT field-a=0.9 CLOSE", "field.weak stop", "75.0% of 1.2 A"
+        "industrial",
+        f"{DRIVE} field_leads=yes field_a=1.2",
+        "PERMIT field-a=0.9 CLOSE",
+        "field.weak stop",
+        "75.0% of 1.2 A",
     ),
-    "a field that nobody has measured": State("industrial", f"{DRIVE} field_leads=yes field_a=1.2", "", "", "field current is not measured"),
-    "a winding of 198 °C": State("industrial", DRIVE, "cold-ohm=1 cold-c=20 hot-ohm=1.7 air-c=40", "windings.hot stop", "too hot"),
-    "220 V and 40 kW at 3.2 MΩ": State("industrial", DRIVE, "insulation-mohm=3.2 insulation-c=18", "insulation.low stop", "0.696 MΩ at 40 °C"),
-    "an armature alone too low": State("industrial", DRIVE, "insulation-mohm@1=4 insulation-c@1=40", "insulation.low stop", "armature alone"),
-    "a double insulated appliance at 1.4 MΩ": State("appliance", FAN, "insulation-mohm=1.4", "insulation.low stop", "under its least of 2 MΩ"),
+    "a field that nobody has measured": State(
+        "industrial", f"{DRIVE} field_leads=yes field_a=1.2", "", "", "field current is not measured"
+    ),
+    "a winding of 198 °C": State(
+        "industrial", DRIVE, "cold-ohm=1 cold-c=20 hot-ohm=1.7 air-c=40", "windings.hot stop", "too hot"
+    ),
+    "220 V and 40 kW at 3.2 MΩ": State(
+        "industrial", DRIVE, "insulation-mohm=3.2 insulation-c=18", "insulation.low stop", "0.696 MΩ at 40 °C"
+    ),
+    "an armature alone too low": State(
+        "industrial", DRIVE, "insulation-mohm@1=4 insulation-c@1=40", "insulation.low stop", "armature alone"
+    ),
+    "a double insulated appliance at 1.4 MΩ": State(
+        "appliance", FAN, "insulation-mohm=1.4", "insulation.low stop", "under its least of 2 MΩ"
+    ),
     "an earth of 1 000 Ω": State("tool", TOOL, "earth-ohm=1000", "earth.open stop", "protective earth 1000 Ω"),
-    "a line-fed traction motor without its earth": State("traction", "construction=series rated_v=600 fed_by=line", "", "", "protective earth is not measured"),
-    "a generator of 220 V without its earth": State("generator", "construction=shunt rated_v=220 rated_rpm=1500", "", "", "protective earth is not measured"),
-    "a cracked magnet": State("appliance", MAGNET, "seen.magnets.cracked=yes", "magnets.cracked stop", "a magnet cracked"),
-    "a cracked fan": State("tool", TOOL, "seen.drive.fan=yes", "drive.fan stop", "fan cracked"),
-    "loose poles": State("industrial", DRIVE, "seen.windings.poles=yes", "windings.poles stop", "bolts of a pole loose"),
-    "a bearing that turns on its seat of a hoist": State(
-        "industrial", DRIVE.replace("hangs_load=no", "hangs_load=yes"), "seen.bearing.spun=yes", "bearing.spun stop", "turning on its seat"
+    "a line-fed traction motor without its earth": State(
+        "traction", "construction=series rated_v=600 fed_by=line", "", "", "protective earth is not measured"
     ),
-    "a dead spring of a pair": State("tool", TOOL, "force@1=6 force@2=0.4", "spring.dead stop", "Brush B: spring force under half"),
+    "a generator of 220 V without its earth": State(
+        "generator", "construction=shunt rated_v=220 rated_rpm=1500", "", "", "protective earth is not measured"
+    ),
+    "a cracked magnet": State(
+        "appliance", MAGNET, "seen.magnets.cracked=yes", "magnets.cracked stop", "a magnet cracked"
+    ),
+    "a cracked fan": State("tool", TOOL, "seen.drive.fan=yes", "drive.fan stop", "fan cracked"),
+    "loose poles": State(
+        "industrial", DRIVE, "seen.windings.poles=yes", "windings.poles stop", "bolts of a pole loose"
+    ),
+    "a bearing that turns on its seat of a hoist": State(
+        "industrial",
+        DRIVE.replace("hangs_load=no", "hangs_load=yes"),
+        "seen.bearing.spun=yes",
+        "bearing.spun stop",
+        "turning on its seat",
+    ),
+    "a dead spring of a pair": State(
+        "tool", TOOL, "force@1=6 force@2=0.4", "spring.dead stop", "Brush B: spring force under half"
+    ),
     "a spring that presses nothing": State("tool", TOOL, "force@1=0", "spring.dead stop", "no pressure"),
     "a dead dynamo whose plate speed nobody knows": State(
-        "generator", DYNAMO, "turned=right run-rpm=1100 run-v=0.05 run-rpm@1=2200 run-v@1=0.1", "output.dead change", runs=True
+        "generator",
+        DYNAMO,
+        "turned=right run-rpm=1100 run-v=0.05 run-rpm@1=2200 run-v@1=0.1",
+        "output.dead change",
+        runs=True,
     ),
     "a dynamo that nobody can judge": State(
-        "generator", DYNAMO, "turned=right run-rpm=900 run-v=5 run-rpm@1=1900 run-v@1=11", "", "the speed of its plate", runs=True
+        "generator",
+        DYNAMO,
+        "turned=right run-rpm=900 run-v=5 run-rpm@1=1900 run-v@1=11",
+        "",
+        "the speed of its plate",
+        runs=True,
     ),
-    "a starter that runs away": State("starter", LOW, "bump=right run-v=11 run-a=60 run-rpm=15500", "run.overspeed stop", runs=True),
+    "a starter that runs away": State(
+        "starter", LOW, "bump=right run-v=11 run-a=60 run-rpm=15500", "run.overspeed stop", runs=True
+    ),
 }
-# fmt: on
 
 
 @dataclass

@@ -79,7 +79,6 @@ def places(shop: Shop) -> dict[str, str]:
     return {"motor": motor, "sheet": shop.look(motor)}
 
 
-# fmt: off
 FORMS: dict[str, tuple[str, dict[str, str]]] = {
     "add a motor": (
         "/motors",
@@ -98,21 +97,50 @@ FORMS: dict[str, tuple[str, dict[str, str]]] = {
         },
     ),
     "log use": ("/motors/{motor}/hours", {"value": "120", "mode": "counter", "day": "", "answer": ""}),
-    "open a sheet": ("/motors/{motor}/sheets", {"sheet_kind": "full", "counter": "", "kind": "check", "answer": "", "safe": ""}),
-    "measure": ("/sheets/{sheet}/readings", {"place": "1", "value": "20", "unit": "", "method": "", "instrument": "", "replaces": "", "stage": "brushes"}),
+    "open a sheet": (
+        "/motors/{motor}/sheets",
+        {"sheet_kind": "full", "counter": "", "kind": "check", "answer": "", "safe": ""},
+    ),
+    "measure": (
+        "/sheets/{sheet}/readings",
+        {"place": "1", "value": "20", "unit": "", "method": "", "instrument": "", "replaces": "", "stage": "brushes"},
+    ),
     "note": ("/sheets/{sheet}/findings", {"place": "1", "value": "face.glazed", "gone": "", "stage": "brushes"}),
-    "enter": ("/sheets/{sheet}/entries", {"field": "force", "place": "1", "value": "9 N", "replaces": "", "stage": "brushes", "position": ""}),
+    "enter": (
+        "/sheets/{sheet}/entries",
+        {"field": "force", "place": "1", "value": "9 N", "replaces": "", "stage": "brushes", "position": ""},
+    ),
     "put off": (
         "/sheets/{sheet}/entries",
-        {"field": "decide.lead.taut", "place": "1", "value": "deferred", "who": "Ines", "day": "2099-01-01", "stage": "decide", "replaces": ""},
+        {
+            "field": "decide.lead.taut",
+            "place": "1",
+            "value": "deferred",
+            "who": "Ines",
+            "day": "2099-01-01",
+            "stage": "decide",
+            "replaces": "",
+        },
     ),
     "permit": (
         "/sheets/{sheet}/entries",
-        {"field": "permit.open", "place": "1", "value": "volts", "who": "Ines", "barriers": "rope", "minutes": "10", "stage": "before", "replaces": ""},
+        {
+            "field": "permit.open",
+            "place": "1",
+            "value": "volts",
+            "who": "Ines",
+            "barriers": "rope",
+            "minutes": "10",
+            "stage": "before",
+            "replaces": "",
+        },
     ),
     "undo": ("/sheets/{sheet}/undo", {"stage": "brushes", "position": ""}),
     "add": ("/sheets/{sheet}/additions", {"addition": "seen again", "stage": "sign"}),
-    "fit": ("/motors/{motor}/sets", {"counter": "", "reason": "planned", "length_1": "22", "length_2": "22", "length_²": "22", "answer": ""}),
+    "fit": (
+        "/motors/{motor}/sets",
+        {"counter": "", "reason": "planned", "length_1": "22", "length_2": "22", "length_²": "22", "answer": ""},
+    ),
     "figures": (
         "/motors/{motor}/figures",
         {
@@ -132,7 +160,6 @@ FORMS: dict[str, tuple[str, dict[str, str]]] = {
     "who": ("/who", {"name": "Somebody", "person": "", "next": "/", "shop": "S"}),
     "light": ("/light", {"theme": "dark", "next": "/"}),
 }
-# fmt: on
 
 
 @pytest.mark.long

@@ -75,45 +75,108 @@ def visit(shop: Shop) -> Visit:
     return Visit(shop, shop.motor(motor_class="industrial", figures=COPPER))
 
 
-# fmt: off
 SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
-    "pitch marking needs four spots and 29 bars are too few": ({"bar-map": "burnt 3, 10, 17, 25"}, "commutator.two-bars", ""),
+    "pitch marking needs four spots and 29 bars are too few": (
+        {"bar-map": "burnt 3, 10, 17, 25"},
+        "commutator.two-bars",
+        "",
+    ),
     "facing edges": ({"bar-map": "burnt-leading 3; burnt-trailing 4"}, "commutator.two-bars", "local burn"),
-    "an oval track": ({"run-out": "0; 0.07; 0.1; 0.07; 0; 0.07; 0.1; 0.07"}, "runout.over", "0.100 mm, 0.08 mm allowed"),
-    "far over on a machine that carries": ({"run-out": "0; 0.17; 0.2; 0.17; 0; 0.17; 0.2; 0.17"}, "runout.far", "0.200 mm"),
-    "off centre between centres": ({"run-out": "0.1; 0.0854; 0.05; 0.0146; 0; 0.0146; 0.05; 0.0854", "run-out-on": "centres"}, "runout.set-up", "0.100 mm"),
-    "off centre on its own seats": ({"run-out": "0.1; 0.0854; 0.05; 0.0146; 0; 0.0146; 0.05; 0.0854", "run-out-on": "seats"}, "runout.seats", "0.100 mm"),
+    "an oval track": (
+        {"run-out": "0; 0.07; 0.1; 0.07; 0; 0.07; 0.1; 0.07"},
+        "runout.over",
+        "0.100 mm, 0.08 mm allowed",
+    ),
+    "far over on a machine that carries": (
+        {"run-out": "0; 0.17; 0.2; 0.17; 0; 0.17; 0.2; 0.17"},
+        "runout.far",
+        "0.200 mm",
+    ),
+    "off centre between centres": (
+        {"run-out": "0.1; 0.0854; 0.05; 0.0146; 0; 0.0146; 0.05; 0.0854", "run-out-on": "centres"},
+        "runout.set-up",
+        "0.100 mm",
+    ),
+    "off centre on its own seats": (
+        {"run-out": "0.1; 0.0854; 0.05; 0.0146; 0; 0.0146; 0.05; 0.0854", "run-out-on": "seats"},
+        "runout.seats",
+        "0.100 mm",
+    ),
     "far off centre, whatever it turned on": (
         {"run-out": "0.3; 0.256; 0.15; 0.044; 0; 0.044; 0.15; 0.256", "run-out-on": "bearings"},
         "runout.far",
         "0.300 mm",
     ),
-    "open coil": ({"bar-test": "; ".join("12" if i in (6, 21) else "1" for i in range(1, 30))}, "bartest.open", "from bar 7 to bar 21"),
-    "short": ({"bar-test": "; ".join("0.6" if i in (6, 21) else "1" for i in range(1, 30))}, "bartest.short", "from bar 7 to bar 21"),
-    "suspect": ({"bar-test": "; ".join("1.2" if i == 6 else "1" for i in range(1, 30))}, "bartest.suspect", "reading 6"),
+    "open coil": (
+        {"bar-test": "; ".join("12" if i in (6, 21) else "1" for i in range(1, 30))},
+        "bartest.open",
+        "from bar 7 to bar 21",
+    ),
+    "short": (
+        {"bar-test": "; ".join("0.6" if i in (6, 21) else "1" for i in range(1, 30))},
+        "bartest.short",
+        "from bar 7 to bar 21",
+    ),
+    "suspect": (
+        {"bar-test": "; ".join("1.2" if i == 6 else "1" for i in range(1, 30))},
+        "bartest.suspect",
+        "reading 6",
+    ),
     "suspect by voltage drop": (
         {"bar-test": "; ".join("1.07" if i == 6 else "1" for i in range(1, 30)), "bar-test-how": "drop"},
         "bartest.suspect",
         "reading 6",
     ),
     "a bar to the shaft": ({"bar-shaft": "200 kohm", "bar-shaft-bar": "12"}, "windings.earth", "from bar 12"),
-    "a groove that cleans up": ({"bar-map": "grooved 1-29", "track-d": "97.2", "groove": "0.2"}, "copper.cut", "0.220 mm radial"),
+    "a groove that cleans up": (
+        {"bar-map": "grooved 1-29", "track-d": "97.2", "groove": "0.2"},
+        "copper.cut",
+        "0.220 mm radial",
+    ),
     "a groove deeper by its diameters than by its gauge": (
         {"bar-map": "grooved 1-29", "shoulder-d": "97.6", "track-d": "97.0", "groove": "0.2"},
         "copper.cut",
         "to 96.96 mm",
     ),
-    "a groove too deep": ({"bar-map": "grooved 1-29", "track-d": "93.9", "groove": "0.4"}, "copper.refused", "deepest allowed"),
+    "a groove too deep": (
+        {"bar-map": "grooved 1-29", "track-d": "93.9", "groove": "0.4"},
+        "copper.refused",
+        "deepest allowed",
+    ),
     "too little copper": ({"track-d": "93.7"}, "copper.under", "under its least of 93.90 mm"),
     "shallow slots": ({"slot-depth": "0.3"}, "slot.shallow", "0.30 mm"),
     "a file was used": ({"surface-with": "file"}, "surface.emergency", ""),
-    "insulation at 40 degrees": ({"insulation-mohm": "4", "insulation-c": "20", **PARTED}, "insulation.low", "1 MΩ at 40 °C"),
-    "insulation that is middling": ({"insulation-mohm": "12", "insulation-c": "20", **PARTED}, "insulation.middling", "3 MΩ at 40 °C"),
+    "insulation at 40 degrees": (
+        {"insulation-mohm": "4", "insulation-c": "20", **PARTED},
+        "insulation.low",
+        "1 MΩ at 40 °C",
+    ),
+    "insulation that is middling": (
+        {"insulation-mohm": "12", "insulation-c": "20", **PARTED},
+        "insulation.middling",
+        "3 MΩ at 40 °C",
+    ),
     "insulation with all joined": ({"insulation-mohm": "12", "insulation-c": "20"}, "insulation.again", "not judged"),
-    "insulation in the cold": ({"insulation-mohm": "90", "insulation-c": "5", **PARTED}, "insulation.again", "test again warm"),
-    "polarization": ({"insulation-mohm": "100", "insulation-10": "120", "insulation-c": "40", **PARTED}, "polarization.low", "1.20"),
-    "polarization that falls": ({"insulation-mohm": "100", "insulation-10": "90", "insulation-c": "40", **PARTED}, "polarization.hold", "0.90"),
-    "growler": ({"growler": "fail", "growler-slots": "slot 4 and 11-12"}, "windings.growler", "slots 4, 11 and 12 answer"),
+    "insulation in the cold": (
+        {"insulation-mohm": "90", "insulation-c": "5", **PARTED},
+        "insulation.again",
+        "test again warm",
+    ),
+    "polarization": (
+        {"insulation-mohm": "100", "insulation-10": "120", "insulation-c": "40", **PARTED},
+        "polarization.low",
+        "1.20",
+    ),
+    "polarization that falls": (
+        {"insulation-mohm": "100", "insulation-10": "90", "insulation-c": "40", **PARTED},
+        "polarization.hold",
+        "0.90",
+    ),
+    "growler": (
+        {"growler": "fail", "growler-slots": "slot 4 and 11-12"},
+        "windings.growler",
+        "slots 4, 11 and 12 answer",
+    ),
     "chain": ({"heat-chain": "open"}, "chain.dead", "temperature chain open"),
     "end float": ({"end-float": "0.6"}, "float.out", "add 0.40 mm"),
     "vibration": ({"vibration": "5.2"}, "vibration.high", "5.2 mm/s"),
@@ -122,7 +185,6 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
     "a washer": ({"seen.drive.washer": "yes"}, "drive.washer", "wave spring"),
     "clutch": ({"clutch": "jams"}, "drive.jammed", "jams both ways"),
 }
-# fmt: on
 
 
 @pytest.mark.parametrize(("given", "finding", "words"), SPEAKS.values(), ids=SPEAKS.keys())

@@ -66,15 +66,16 @@ def dues(state: MotorState, policies: Sequence[Policy], rules: MotorRules) -> tu
     if nobody_knows(state):
         return tuple(replace(d, at_units=None, on=None) for d in found if d is not None and d.change)
     if not any(p.kind == "calendar" for p in policies):
-        rule_id = "look.calendar-hard" if WHERE_IT_STANDS.of(state.figures) in _WORKS_LATE else "look.calendar"
-        months = int(rules[rule_id])
+        hard = WHERE_IT_STANDS.of(state.figures) in _WORKS_LATE
+        limit = rules.figure("look.calendar-hard" if hard else "look.calendar")
+        months = int(limit.value)
         found.append(
             Due(
                 name="calendar limit",
                 at_units=None,
                 on=months_on(since.on, months),
                 why=f"{months} months since {since.words}: low use is not health",
-                rule_id=rule_id,
+                rule_id=limit.rule_id,
             )
         )
     return tuple(d for d in found if d is not None)

@@ -37,7 +37,6 @@ def _of(kind: str, to: float, low: float, high: float) -> tuple[Rule, Rule]:
     )
 
 
-# fmt: off
 RULES = (
     *(rule for kind, bands in BANDS.items() for band in bands for rule in _of(kind, *band)),
     Rule(
@@ -58,12 +57,67 @@ RULES = (
         low=0,
         high=0.5,
     ),
-    Rule(id="fit.bush-starter-low", words="clearance of a new bush of a starter, from", unit="mm", default=0.03, source=_TRADE, low=0, high=1),
-    Rule(id="fit.bush-starter-high", words="clearance of a new bush of a starter, up to", unit="mm", default=0.10, source=_TRADE, low=0, high=1),
-    Rule(id="seal.lip-low", words="how much smaller than its shaft the free lip of a seal is, from", unit="mm", default=0.5, source=_TRADE, low=0, high=20),
-    Rule(id="seal.lip-high", words="how much smaller than its shaft the free lip of a seal is, up to", unit="mm", default=2.0, source=_TRADE, low=0, high=20),
-    Rule(id="seal.outside-low", words="how much larger than its recess a seal is outside, from", unit="mm", default=0.05, source=_TRADE, low=0, high=5),
-    Rule(id="seal.outside-high", words="how much larger than its recess a seal is outside, up to", unit="mm", default=0.35, source=_TRADE, low=0, high=5),
-    Rule(id="seal.outside-metal", words="the same of a seal with a metal case, up to", unit="mm", default=0.25, source=_TRADE, low=0, high=5),
+    Rule(
+        id="fit.bush-starter-low",
+        words="clearance of a new bush of a starter, from",
+        unit="mm",
+        default=0.03,
+        source=_TRADE,
+        low=0,
+        high=1,
+    ),
+    Rule(
+        id="fit.bush-starter-high",
+        words="clearance of a new bush of a starter, up to",
+        unit="mm",
+        default=0.10,
+        source=_TRADE,
+        low=0,
+        high=1,
+    ),
+    Rule(
+        id="seal.lip-low",
+        words="how much smaller than its shaft the free lip of a seal is, from",
+        unit="mm",
+        default=0.5,
+        source=_TRADE,
+        low=0,
+        high=20,
+    ),
+    Rule(
+        id="seal.lip-high",
+        words="how much smaller than its shaft the free lip of a seal is, up to",
+        unit="mm",
+        default=2.0,
+        source=_TRADE,
+        low=0,
+        high=20,
+    ),
+    Rule(
+        id="seal.outside-low",
+        words="how much larger than its recess a seal is outside, from",
+        unit="mm",
+        default=0.05,
+        source=_TRADE,
+        low=0,
+        high=5,
+    ),
+    Rule(
+        id="seal.outside-high",
+        words="how much larger than its recess a seal is outside, up to",
+        unit="mm",
+        default=0.35,
+        source=_TRADE,
+        low=0,
+        high=5,
+    ),
+    Rule(
+        id="seal.outside-metal",
+        words="the same of a seal with a metal case, up to",
+        unit="mm",
+        default=0.25,
+        source=_TRADE,
+        low=0,
+        high=5,
+    ),
 )
-# fmt: on

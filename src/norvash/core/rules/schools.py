@@ -4,7 +4,6 @@ from types import MappingProxyType
 
 from norvash.core.rules.book import School
 
-# fmt: off
 SCHOOLS: tuple[School, ...] = (
     School(
         id="school.when",
@@ -18,15 +17,21 @@ SCHOOLS: tuple[School, ...] = (
             ("symptoms", "when it shows symptoms: run to failure"),
         ),
         default="limit",
-        why="the limit says what is safe, the forecast says when; policies and tables stand beside it and the earliest wins",
+        why="the limit says what is safe, the forecast says when; policies and tables stand beside it and the earliest"
+        " wins",
         refused=MappingProxyType({"industrial": ("symptoms",), "traction": ("symptoms",)}),
     ),
     School(
         id="school.one-or-all",
         question="One brush, the pair, or the set?",
-        options=(("set", "the whole set"), ("pair", "the pair, if the others may stay"), ("one", "only the bad one, if the others may stay")),
+        options=(
+            ("set", "the whole set"),
+            ("pair", "the pair, if the others may stay"),
+            ("one", "only the bad one, if the others may stay"),
+        ),
         default="set",
-        why="brushes of one age share the current; the others stay only with more than the watch share left, nothing found on them and the same grade",
+        why="brushes of one age share the current; the others stay only with more than the watch share left, nothing"
+        " found on them and the same grade",
     ),
     School(
         id="school.old-or-new",
@@ -54,7 +59,10 @@ SCHOOLS: tuple[School, ...] = (
     School(
         id="school.shiny",
         question="How bright is the copper left?",
-        options=(("film", "a good film is never broken; bright only where it was burnt"), ("bright", "back to bright copper")),
+        options=(
+            ("film", "a good film is never broken; bright only where it was burnt"),
+            ("bright", "back to bright copper"),
+        ),
         default="film",
         why="the film is what the brush runs on",
     ),
@@ -73,7 +81,10 @@ SCHOOLS: tuple[School, ...] = (
     School(
         id="school.grease",
         question="A film of oil or grease on a sticky brush?",
-        options=(("never", "never: free it by cleaning and sizing"), ("film", "a thin film, recorded as contaminated and looked at early")),
+        options=(
+            ("never", "never: free it by cleaning and sizing"),
+            ("film", "a thin film, recorded as contaminated and looked at early"),
+        ),
         default="never",
         why="oil binds carbon dust, and the brush sticks worse than before",
     ),
@@ -91,28 +102,42 @@ SCHOOLS: tuple[School, ...] = (
     School(
         id="school.look",
         question="Look often, or leave it alone?",
-        options=(("closed", "through the window or by depth where there is one, else opened"), ("open", "opened at every interval")),
+        options=(
+            ("closed", "through the window or by depth where there is one, else opened"),
+            ("open", "opened at every interval"),
+        ),
         default="closed",
         why="opening does harm of its own; the interval is the forecast's",
     ),
     School(
         id="school.repair",
         question="Repair, or buy?",
-        options=(("figures", "by cost for each hour of use gained"), ("repair", "a kit: cheaper and better made"), ("buy", "a cheap new unit: saves time")),
+        options=(
+            ("figures", "by cost for each hour of use gained"),
+            ("repair", "a kit: cheaper and better made"),
+            ("buy", "a cheap new unit: saves time"),
+        ),
         default="figures",
         why="a burnt armature in a small machine usually ends in a new one, and the figures show when it does not",
     ),
     School(
         id="school.kit",
         question="Bushes and bearings of a kit?",
-        options=(("needed", "press-fit bushes stay if they are good; sealed bearings are renewed once reached"), ("all", "everything in the kit is fitted")),
+        options=(
+            ("needed", "press-fit bushes stay if they are good; sealed bearings are renewed once reached"),
+            ("all", "everything in the kit is fitted"),
+        ),
         default="needed",
         why="a good bush left alone is better than a bad new one",
     ),
     School(
         id="school.skim",
         question="Skim here, or send it out?",
-        options=(("figures", "here if the cut fits the machine and its least diameter, else out"), ("own", "on the own lathe"), ("out", "to the motor shop")),
+        options=(
+            ("figures", "here if the cut fits the machine and its least diameter, else out"),
+            ("own", "on the own lathe"),
+            ("out", "to the motor shop"),
+        ),
         default="figures",
         why="the cut plan says what it takes",
     ),
@@ -126,7 +151,10 @@ SCHOOLS: tuple[School, ...] = (
     School(
         id="school.torque",
         question="Torque without a figure?",
-        options=(("table", "by a conservative table, called an estimate; plastic by hand"), ("feel", "hand tight, by feel")),
+        options=(
+            ("table", "by a conservative table, called an estimate; plastic by hand"),
+            ("feel", "hand tight, by feel"),
+        ),
         default="table",
         why="feel differs from hand to hand",
     ),
@@ -145,9 +173,11 @@ SCHOOLS: tuple[School, ...] = (
     School(
         id="school.holder",
         question="Lever and coil springs, or constant force?",
-        options=(("built", "as built"), ("constant", "converted to constant-force springs where holders seize from standing")),
+        options=(
+            ("built", "as built"),
+            ("constant", "converted to constant-force springs where holders seize from standing"),
+        ),
         default="built",
         why="noted as an improvement where seized holders are found on idle machines",
     ),
 )
-# fmt: on

@@ -199,5 +199,5 @@ def solenoid_allowed_v(current_a: float | None, rules: MotorRules) -> tuple[floa
     Units: [A] -> [V]. Source: rules solenoid.drop, solenoid.drop-heavy, solenoid.heavy
     """
     heavy = current_a is not None and over(current_a, rules["solenoid.heavy"])
-    rule = "solenoid.drop-heavy" if heavy else "solenoid.drop"
-    return rules[rule], rule
+    allowed = rules.figure("solenoid.drop-heavy" if heavy else "solenoid.drop")
+    return allowed.value, allowed.rule_id

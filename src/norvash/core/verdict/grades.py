@@ -46,9 +46,9 @@ def grade_of(usable: float, rules: MotorRules) -> Graded:
     """
     worst_first: tuple[Grade, ...] = ("stop", "change", "plan", "watch")
     for grade in worst_first:
-        rule_id = GRADE_FROM.of(grade)
-        if not over(usable, rules[rule_id]):
-            return Graded(grade, rule_id)
+        at = rules.figure(GRADE_FROM.of(grade))
+        if not over(usable, at.value):
+            return Graded(grade, at.rule_id)
     return Graded("fit", "stage.watch")
 
 

@@ -49,7 +49,6 @@ RELEASE_BRUSHES = Task(
     tools="hook",
     steps=("release every latch", "see that each brush sits on the copper"),
 )
-# fmt: off
 BRUSH = (
     BRUSH_FREE := finding("brush.free", "moves freely", "fit", "nothing to do", BRUSHES),
     BRUSH_STICKY := finding(
@@ -92,7 +91,14 @@ BRUSH = (
         of_brush=True,
     ),
     BRUSH_LATCHED := finding(
-        "brush.latched", "still latched or held back", "stop", "release it before closing", BRUSHES, RELEASE_BRUSHES, shows=("held", "yes"), holds_brush=True
+        "brush.latched",
+        "still latched or held back",
+        "stop",
+        "release it before closing",
+        BRUSHES,
+        RELEASE_BRUSHES,
+        shows=("held", "yes"),
+        holds_brush=True,
     ),
     BRUSH_OFF_TRACK := finding(
         "brush.off-track",
@@ -102,7 +108,15 @@ BRUSH = (
         BRUSHES,
         SET_TRACK,
     ),
-    BRUSH_OILY := finding("brush.oily", "brush or box oily", "plan", "renew and find the leak; oil never cures a sticky brush", BRUSHES, FIND_LEAK, FIT_SET),
+    BRUSH_OILY := finding(
+        "brush.oily",
+        "brush or box oily",
+        "plan",
+        "renew and find the leak; oil never cures a sticky brush",
+        BRUSHES,
+        FIND_LEAK,
+        FIT_SET,
+    ),
 )
 FACE = (
     FACE_SATIN := finding("face.satin", "face even and satin", "fit", "nothing to do", BRUSHES, of_brush=True),
@@ -117,10 +131,22 @@ FACE = (
         of_brush=True,
     ),
     FACE_THREADS := finding(
-        "face.threads", "threads across the face", "watch", "think of low current, low pressure, abrasive dust or oil", BRUSHES, SEEK_CAUSE, of_brush=True
+        "face.threads",
+        "threads across the face",
+        "watch",
+        "think of low current, low pressure, abrasive dust or oil",
+        BRUSHES,
+        SEEK_CAUSE,
+        of_brush=True,
     ),
     FACE_BURNT := finding(
-        "face.burnt", "edge of the face burnt", "plan", "check spring, neutral and load, and look for high mica", BRUSHES, SEEK_CAUSE, of_brush=True
+        "face.burnt",
+        "edge of the face burnt",
+        "plan",
+        "check spring, neutral and load, and look for high mica",
+        BRUSHES,
+        SEEK_CAUSE,
+        of_brush=True,
     ),
     FACE_COPPER := finding(
         "face.copper",
@@ -133,7 +159,13 @@ FACE = (
         of_brush=True,
     ),
     FACE_TAPER := finding(
-        "face.taper", "face tapered beyond its design", "plan", "check that the brush sits square in its box", BRUSHES, SEEK_CAUSE, of_brush=True
+        "face.taper",
+        "face tapered beyond its design",
+        "plan",
+        "check that the brush sits square in its box",
+        BRUSHES,
+        SEEK_CAUSE,
+        of_brush=True,
     ),
     FACE_ONE_SIDE := finding(
         "face.one-side",
@@ -146,23 +178,48 @@ FACE = (
         of_brush=True,
     ),
     FACE_PARTLY := finding(
-        "face.partly", "face covers less than three quarters after run-in", "watch", "keep seating, no full load yet", BRUSHES, SEEK_CAUSE, of_brush=True
+        "face.partly",
+        "face covers less than three quarters after run-in",
+        "watch",
+        "keep seating, no full load yet",
+        BRUSHES,
+        SEEK_CAUSE,
+        of_brush=True,
     ),
 )
 FINDINGS = (
     SET_WORN := finding("set.worn", "worn", "plan", "renew the set", BRUSHES, FIT_SET, of_brush=True),
     DUST_MUCH := finding(
-        "dust.much", "clearly more dust than carbon worn off", "watch", "look for arcing, bearing debris or belt dust", BRUSHES, VACUUM, SEEK_CAUSE
+        "dust.much",
+        "clearly more dust than carbon worn off",
+        "watch",
+        "look for arcing, bearing debris or belt dust",
+        BRUSHES,
+        VACUUM,
+        SEEK_CAUSE,
     ),
     FACE_CUT := finding(
-        "face.cut", "brush faces shaped to the diameter before the cut", "plan", "give them the new curve and seat them", BRUSHES, CONTOUR_FACES, of_brush=True
+        "face.cut",
+        "brush faces shaped to the diameter before the cut",
+        "plan",
+        "give them the new curve and seat them",
+        BRUSHES,
+        CONTOUR_FACES,
+        of_brush=True,
     ),
 )
 FIELDS: tuple[Field, ...] = (
-    SHORTEST_ONLY := tick("shortest-only", "Carbon", "only the shortest brush was measured: it stands for its set", needs="safe", judged=True),
-    DUST_G := quantity("dust-g", "Dust", "Dust taken out", "dust", needs="safe", high=10000, judged=True, tells=(DUST_MUCH,)),
+    SHORTEST_ONLY := tick(
+        "shortest-only",
+        "Carbon",
+        "only the shortest brush was measured: it stands for its set",
+        needs="safe",
+        judged=True,
+    ),
+    DUST_G := quantity(
+        "dust-g", "Dust", "Dust taken out", "dust", needs="safe", high=10000, judged=True, tells=(DUST_MUCH,)
+    ),
 )
-# fmt: on
 
 
 def worn_set(grade: Grade) -> Finding:

@@ -50,10 +50,14 @@ SPACE_ARMS = Task(
     tools="paper tape, scale",
     steps=("wrap a tape round, mark every arm", "set them equal within half a millimetre", "set neutral again"),
 )
-# fmt: off
 HOLDER = (
     HOLDER_DAMAGED := finding(
-        "holder.damaged", "holder burnt, melted, oval or loose", "change", "renew the holder; it is not dressed and never glued", HOLDERS, RENEW_HOLDER
+        "holder.damaged",
+        "holder burnt, melted, oval or loose",
+        "change",
+        "renew the holder; it is not dressed and never glued",
+        HOLDERS,
+        RENEW_HOLDER,
     ),
     HOLDER_ARMS := finding(
         "holder.arms",
@@ -65,7 +69,9 @@ HOLDER = (
         CHECK_NEUTRAL,
         shows=("arms-off", "yes"),
     ),
-    INSULATOR_DIRTY := finding("insulator.dirty", "insulator dirty with carbon", "watch", "wipe it: it is the path to earth", HOLDERS, VACUUM),
+    INSULATOR_DIRTY := finding(
+        "insulator.dirty", "insulator dirty with carbon", "watch", "wipe it: it is the path to earth", HOLDERS, VACUUM
+    ),
     INSULATOR_CRACKED := finding(
         "insulator.cracked",
         "insulator cracked or missing",
@@ -77,10 +83,24 @@ HOLDER = (
     ),
 )
 FINDINGS = (
-    GAP_WIDE := finding("gap.wide", "holder gap too wide", "plan", "bring the holder in: the brush chatters and chips", HOLDERS, SET_GAP),
-    GAP_NARROW := finding("gap.narrow", "holder gap too narrow", "change", "set the holder back before it touches the copper", HOLDERS, SET_GAP),
+    GAP_WIDE := finding(
+        "gap.wide", "holder gap too wide", "plan", "bring the holder in: the brush chatters and chips", HOLDERS, SET_GAP
+    ),
+    GAP_NARROW := finding(
+        "gap.narrow",
+        "holder gap too narrow",
+        "change",
+        "set the holder back before it touches the copper",
+        HOLDERS,
+        SET_GAP,
+    ),
     CLEARANCE_TIGHT := finding(
-        "clearance.tight", "brush tight in its box", "plan", "dress it on a flat plate, half a side; never file the box", HOLDERS, DRESS_BRUSH
+        "clearance.tight",
+        "brush tight in its box",
+        "plan",
+        "dress it on a flat plate, half a side; never file the box",
+        HOLDERS,
+        DRESS_BRUSH,
     ),
     CLEARANCE_WRONG := finding(
         "clearance.wrong",
@@ -92,11 +112,23 @@ FINDINGS = (
         shows=("wrong-part", "yes"),
     ),
     CLEARANCE_LOOSE := finding(
-        "clearance.loose", "brush loose in its box", "change", "do not use it: it tilts and wears two faces", HOLDERS, FIT_SET, shows=("wrong-part", "yes")
+        "clearance.loose",
+        "brush loose in its box",
+        "change",
+        "do not use it: it tilts and wears two faces",
+        HOLDERS,
+        FIT_SET,
+        shows=("wrong-part", "yes"),
     ),
-    GAP_CUT := finding("gap.cut", "holders not set since the cut", "plan", "set them: the brush sinks and the spring must reach further", HOLDERS, SET_HOLDERS),
+    GAP_CUT := finding(
+        "gap.cut",
+        "holders not set since the cut",
+        "plan",
+        "set them: the brush sinks and the spring must reach further",
+        HOLDERS,
+        SET_HOLDERS,
+    ),
 )
-# fmt: on
 
 
 def _width(field_id: str, label: str, *touched_by: Task) -> Quantity:

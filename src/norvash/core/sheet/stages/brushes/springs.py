@@ -58,7 +58,6 @@ MEND_INDICATOR = Task(
     tools="ohmmeter",
     steps=("find the break", "mend, measure open or closed as it should be"),
 )
-# fmt: off
 LEAD = (
     LEAD_STRANDS_10 := finding(
         "lead.strands-10",
@@ -91,13 +90,32 @@ LEAD = (
         of_brush=True,
     ),
     LEAD_TAUT := finding(
-        "lead.taut", "lead taut, the brush hangs on it", "stop", "renew, whatever the length says", SPRINGS, FIT_SET, of_brush=True, holds_brush=True
+        "lead.taut",
+        "lead taut, the brush hangs on it",
+        "stop",
+        "renew, whatever the length says",
+        SPRINGS,
+        FIT_SET,
+        of_brush=True,
+        holds_brush=True,
     ),
     LEAD_LOOSE := finding(
-        "lead.loose", "lead loose in the carbon or pulled out", "stop", "renew the set", SPRINGS, FIT_SET, shows=("lead-bad", "yes"), of_brush=True
+        "lead.loose",
+        "lead loose in the carbon or pulled out",
+        "stop",
+        "renew the set",
+        SPRINGS,
+        FIT_SET,
+        shows=("lead-bad", "yes"),
+        of_brush=True,
     ),
     LEAD_TOUCHES := finding(
-        "lead.touches", "lead against what turns", "stop", "lay it clear before it turns: it wears through, earths and is torn off", SPRINGS, LAY_LEAD
+        "lead.touches",
+        "lead against what turns",
+        "stop",
+        "lay it clear before it turns: it wears through, earths and is torn off",
+        SPRINGS,
+        LAY_LEAD,
     ),
     TERMINAL_POOR := finding(
         "terminal.poor",
@@ -109,7 +127,12 @@ LEAD = (
         shows=("terminal-bad", "yes"),
     ),
     INDICATOR_DEAD := finding(
-        "indicator.dead", "lead of the wear indicator open or earthed", "plan", "repair it, or the warning is lost", SPRINGS, MEND_INDICATOR
+        "indicator.dead",
+        "lead of the wear indicator open or earthed",
+        "plan",
+        "repair it, or the warning is lost",
+        SPRINGS,
+        MEND_INDICATOR,
     ),
 )
 SPRING = (
@@ -134,10 +157,22 @@ SPRING = (
         shows=("spring-weak", "yes"),
     ),
     SPRING_OFF := finding(
-        "spring.off", "spring force over a tenth off", "plan", "renew the springs as a set", SPRINGS, RENEW_SPRINGS, shows=("spring-weak", "yes")
+        "spring.off",
+        "spring force over a tenth off",
+        "plan",
+        "renew the springs as a set",
+        SPRINGS,
+        RENEW_SPRINGS,
+        shows=("spring-weak", "yes"),
     ),
     SPRING_FAR_OFF := finding(
-        "spring.far-off", "spring force over a fifth off", "change", "renew the springs as a set now", SPRINGS, RENEW_SPRINGS, shows=("spring-weak", "yes")
+        "spring.far-off",
+        "spring force over a fifth off",
+        "change",
+        "renew the springs as a set now",
+        SPRINGS,
+        RENEW_SPRINGS,
+        shows=("spring-weak", "yes"),
     ),
     SPRING_SEAT := finding(
         "spring.seat",
@@ -147,9 +182,16 @@ SPRING = (
         SPRINGS,
         SEAT_SPRING,
     ),
-    SPRING_TRAVEL := finding("spring.travel", "under 2 mm of spring travel left", "change", "treat it as at its limit", SPRINGS, FIT_SET, of_brush=True),
+    SPRING_TRAVEL := finding(
+        "spring.travel",
+        "under 2 mm of spring travel left",
+        "change",
+        "treat it as at its limit",
+        SPRINGS,
+        FIT_SET,
+        of_brush=True,
+    ),
 )
-# fmt: on
 FINDINGS = (
     SPRING_DEAD := finding(
         "spring.dead",

@@ -22,7 +22,6 @@ def _has_bars(facts: Facts, _rules: MotorRules) -> bool:
     return BARS.stated(facts.figures) is not None
 
 
-# fmt: off
 FINDINGS = (
     COMMUTATOR_PITCH := finding(
         "commutator.pitch",
@@ -41,10 +40,21 @@ FINDINGS = (
         CHECK_NEUTRAL,
     ),
     COMMUTATOR_DRAG := finding(
-        "commutator.drag", "copper drag", "plan", "chamfer the edges; look at vibration, pressure and grade", COMMUTATOR, UNDERCUT_MICA, SEEK_CAUSE
+        "commutator.drag",
+        "copper drag",
+        "plan",
+        "chamfer the edges; look at vibration, pressure and grade",
+        COMMUTATOR,
+        UNDERCUT_MICA,
+        SEEK_CAUSE,
     ),
     COMMUTATOR_THREADS := finding(
-        "commutator.threads", "threads or streaks", "watch", "think of low current, low pressure, abrasive dust or oil", COMMUTATOR, SEEK_CAUSE
+        "commutator.threads",
+        "threads or streaks",
+        "watch",
+        "think of low current, low pressure, abrasive dust or oil",
+        COMMUTATOR,
+        SEEK_CAUSE,
     ),
 )
 FIELDS: tuple[Field, ...] = (
@@ -59,4 +69,3 @@ FIELDS: tuple[Field, ...] = (
         touched_by=(PLAN_CUT, CLEAN_TRACK, RENEW_ARMATURE),
     ),
 )
-# fmt: on

@@ -41,7 +41,6 @@ FINDINGS = (
         MAKE_BAR_TEST,
     ),
 )
-# fmt: off
 FIELDS: tuple[Field, ...] = (
     BAR_TEST := column(
         "bar-test",
@@ -57,10 +56,24 @@ FIELDS: tuple[Field, ...] = (
         ends=(MAKE_BAR_TEST,),
     ),
     BAR_TEST_HOW := pick(
-        "bar-test-how", "Bar test", "Measured as", ("resistance", "resistance"), ("drop", "voltage drop"), needs="safe", judged=True, tested="bar-test"
+        "bar-test-how",
+        "Bar test",
+        "Measured as",
+        ("resistance", "resistance"),
+        ("drop", "voltage drop"),
+        needs="safe",
+        judged=True,
+        tested="bar-test",
     ),
     BAR_TEST_FED := pick(
-        "bar-test-fed", "Bar test", "Fed", ("bars", "from bar to bar"), ("fixed", "between two fixed bars"), needs="safe", judged=True, tested="bar-test"
+        "bar-test-fed",
+        "Bar test",
+        "Fed",
+        ("bars", "from bar to bar"),
+        ("fixed", "between two fixed bars"),
+        needs="safe",
+        judged=True,
+        tested="bar-test",
     ),
     BAR_TEST_LIFTED := pick(
         "bar-test-lifted",
@@ -97,8 +110,18 @@ FIELDS: tuple[Field, ...] = (
         touched_by=(RENEW_ARMATURE, CLEAN_TRACK, CLEAN_AFTER_FLASHOVER, VACUUM),
     ),
     BAR_SHAFT_C := quantity(
-        "bar-shaft-c", "Bar test", "At a temperature of", "temperature", needs="safe", low=-40, high=200, judged=True, compared=True, tested="bar-shaft"
+        "bar-shaft-c",
+        "Bar test",
+        "At a temperature of",
+        "temperature",
+        needs="safe",
+        low=-40,
+        high=200,
+        judged=True,
+        compared=True,
+        tested="bar-shaft",
     ),
-    BAR_SHAFT_BAR := quantity("bar-shaft-bar", "Bar test", "At bar", "count", needs="safe", low=1, high=2000, judged=True, tested="bar-shaft"),
+    BAR_SHAFT_BAR := quantity(
+        "bar-shaft-bar", "Bar test", "At bar", "count", needs="safe", low=1, high=2000, judged=True, tested="bar-shaft"
+    ),
 )
-# fmt: on

@@ -37,7 +37,6 @@ def _time_planned(facts: Facts, rules: MotorRules) -> SlotTime | None:
     return SlotTime(float(f"{slot_minutes(int(bars), rules):g}"))
 
 
-# fmt: off
 FINDINGS = (
     COPPER_CUT := finding(
         "copper.cut",
@@ -58,8 +57,22 @@ FINDINGS = (
         COMMUTATOR,
         RENEW_ARMATURE,
     ),
-    COPPER_UNDER := finding("copper.under", "under its least diameter", "stop", "renew it or send the armature out", COMMUTATOR, RENEW_ARMATURE),
-    COPPER_LAST := finding("copper.last", "no further cut left", "watch", "have a replacement in view before it is needed", COMMUTATOR, RENEW_ARMATURE),
+    COPPER_UNDER := finding(
+        "copper.under",
+        "under its least diameter",
+        "stop",
+        "renew it or send the armature out",
+        COMMUTATOR,
+        RENEW_ARMATURE,
+    ),
+    COPPER_LAST := finding(
+        "copper.last",
+        "no further cut left",
+        "watch",
+        "have a replacement in view before it is needed",
+        COMMUTATOR,
+        RENEW_ARMATURE,
+    ),
     SURFACE_EMERGENCY := finding(
         "surface.emergency",
         "dressed with a file or a wire wheel",
@@ -75,14 +88,38 @@ COPPER_PLANNED = (COPPER_CUT, COPPER_REFUSED, COPPER_UNDER)
 FIELDS: tuple[Field, ...] = (
     CUT_TOOL := pick("cut-tool", "Plan of a cut", "Tool", *TOOLS.items(), needs="safe", judged=True),
     LATHE_SPEEDS := column(
-        "lathe-speeds", "Plan of a cut", "Speeds of the machine", "speed", needs="safe", low=1, high=1e5, hint="kept for the next motor", judged=True
+        "lathe-speeds",
+        "Plan of a cut",
+        "Speeds of the machine",
+        "speed",
+        needs="safe",
+        low=1,
+        high=1e5,
+        hint="kept for the next motor",
+        judged=True,
     ),
     ROUGH_CUT := quantity(
-        "rough-cut", "Plan of a cut", "Rough pass, radial", "length", needs="safe", low=0.005, high=0.25, hint="empty: by the rulebook", judged=True
+        "rough-cut",
+        "Plan of a cut",
+        "Rough pass, radial",
+        "length",
+        needs="safe",
+        low=0.005,
+        high=0.25,
+        hint="empty: by the rulebook",
+        judged=True,
     ),
-    PIT_LEFT := quantity("pit-left", "Plan of a cut", "Leave pits up to, radial", "length", needs="safe", high=10, judged=True),
+    PIT_LEFT := quantity(
+        "pit-left", "Plan of a cut", "Leave pits up to, radial", "length", needs="safe", high=10, judged=True
+    ),
     TRUE_SETUP := pick(
-        "true-setup", "Plan of a cut", "Runs true on its bearing seats", ("yes", "yes"), ("no", "it cannot be set up so"), needs="safe", judged=True
+        "true-setup",
+        "Plan of a cut",
+        "Runs true on its bearing seats",
+        ("yes", "yes"),
+        ("no", "it cannot be set up so"),
+        needs="safe",
+        judged=True,
     ),
     CUT_DONE := quantity(
         "cut-done",
@@ -98,10 +135,18 @@ FIELDS: tuple[Field, ...] = (
         tells=(COPPER_CUT,),
         does=(PLAN_CUT,),
     ),
-    CUT_SLOTS := tick("cut-slots", "After the cut", "Every slot brushed clean of copper", needs="safe", judged=True, work=True),
-    CUT_CHAMFER := tick("cut-chamfer", "After the cut", "Edges chamfered on both sides", needs="safe", judged=True, work=True),
-    CUT_AGAIN := tick("cut-again", "After the cut", "Run-out and bar test made again", needs="safe", judged=True, work=True),
-    CUT_VACUUMED := tick("cut-vacuumed", "After the cut", "Blown out or vacuumed", needs="safe", judged=True, work=True),
+    CUT_SLOTS := tick(
+        "cut-slots", "After the cut", "Every slot brushed clean of copper", needs="safe", judged=True, work=True
+    ),
+    CUT_CHAMFER := tick(
+        "cut-chamfer", "After the cut", "Edges chamfered on both sides", needs="safe", judged=True, work=True
+    ),
+    CUT_AGAIN := tick(
+        "cut-again", "After the cut", "Run-out and bar test made again", needs="safe", judged=True, work=True
+    ),
+    CUT_VACUUMED := tick(
+        "cut-vacuumed", "After the cut", "Blown out or vacuumed", needs="safe", judged=True, work=True
+    ),
     SLOT_MINUTES := quantity(
         "slot-minutes",
         "After the cut",
@@ -133,4 +178,3 @@ FIELDS: tuple[Field, ...] = (
         does=(CLEAN_TRACK,),
     ),
 )
-# fmt: on

@@ -21,7 +21,6 @@ CLEAN_AFTER_FLASHOVER = Task(
     tools="vacuum, stone, insulation tester",
     steps=("take every bridge of copper off", "bar test and insulation", "find what flashed: neutral, overload, dust"),
 )
-# fmt: off
 LOOKED = (
     COMMUTATOR_BLACK := finding(
         "commutator.black",
@@ -74,10 +73,22 @@ LOOKED = (
         never_runs=True,
     ),
     COMMUTATOR_MICA := finding(
-        "commutator.mica", "mica level with the copper, or high", "plan", "undercut it", COMMUTATOR, UNDERCUT_MICA, shows=("mica", "yes")
+        "commutator.mica",
+        "mica level with the copper, or high",
+        "plan",
+        "undercut it",
+        COMMUTATOR,
+        UNDERCUT_MICA,
+        shows=("mica", "yes"),
     ),
     COMMUTATOR_SLOTS := finding(
-        "commutator.slots", "slots full of dust", "watch", "clean the slots: the dust conducts", COMMUTATOR, VACUUM, shows=("slots", "yes")
+        "commutator.slots",
+        "slots full of dust",
+        "watch",
+        "clean the slots: the dust conducts",
+        COMMUTATOR,
+        VACUUM,
+        shows=("slots", "yes"),
     ),
     COMMUTATOR_RISER := finding(
         "commutator.riser",
@@ -121,4 +132,3 @@ LOOKED = (
         never_runs=True,
     ),
 )
-# fmt: on

@@ -43,7 +43,6 @@ def _of_kit(field_id: str, label: str, high: float) -> Quantity:
     )
 
 
-# fmt: off
 FINDINGS = (
     BEARING_NOISY := finding(
         "bearing.noisy",
@@ -55,12 +54,30 @@ FINDINGS = (
         shows=("bearing-bad", "yes"),
     ),
     BEARING_CORRODED := finding(
-        "bearing.corroded", "a bearing corroded", "change", "renew it, find the water", DRIVE, RENEW_BEARING, shows=("bearing-bad", "yes")
+        "bearing.corroded",
+        "a bearing corroded",
+        "change",
+        "renew it, find the water",
+        DRIVE,
+        RENEW_BEARING,
+        shows=("bearing-bad", "yes"),
     ),
     BEARING_GREASE := finding(
-        "bearing.grease", "grease dark, gone or washed out", "plan", "clean and grease an open bearing; renew a sealed one", DRIVE, RENEW_BEARING
+        "bearing.grease",
+        "grease dark, gone or washed out",
+        "plan",
+        "clean and grease an open bearing; renew a sealed one",
+        DRIVE,
+        RENEW_BEARING,
     ),
-    BEARING_AGED := finding("bearing.aged", "a sealed bearing at half its life", "watch", "renew it while it is in reach", DRIVE, RENEW_BEARING),
+    BEARING_AGED := finding(
+        "bearing.aged",
+        "a sealed bearing at half its life",
+        "watch",
+        "renew it while it is in reach",
+        DRIVE,
+        RENEW_BEARING,
+    ),
     BUSH_WORN := finding(
         "bush.worn",
         "a bush worn",
@@ -71,11 +88,18 @@ FINDINGS = (
         shows=("bearing-bad", "yes"),
     ),
     KIT_MISMATCH := finding(
-        "kit.mismatch", "a part of the kit does not fit", "change", "do not take the old part out: get the right one first", DRIVE, GET_PART_THAT_FITS
+        "kit.mismatch",
+        "a part of the kit does not fit",
+        "change",
+        "do not take the old part out: get the right one first",
+        DRIVE,
+        GET_PART_THAT_FITS,
     ),
 )
 FIELDS: tuple[Field, ...] = (
-    BEARING_NUMBER := text("b-number", "Ball bearing", "Number on its ring", needs="safe", per="bearing", hint="like 6204-2RS", judged=True),
+    BEARING_NUMBER := text(
+        "b-number", "Ball bearing", "Number on its ring", needs="safe", per="bearing", hint="like 6204-2RS", judged=True
+    ),
     BEARING_FEEL := pick(
         "b-feel",
         "Ball bearing",
@@ -149,7 +173,10 @@ FIELDS: tuple[Field, ...] = (
         ("silicone", "silicone grease or spray"),
         needs="safe",
         per="bearing",
-        refused={"oil": "oil washes the grease out and creeps to the brushes", "silicone": "silicone vapour destroys the film under the brushes"},
+        refused={
+            "oil": "oil washes the grease out and creeps to the brushes",
+            "silicone": "silicone vapour destroys the film under the brushes",
+        },
     ),
     BEARING_SEAT := pick(
         "b-seat",
@@ -163,7 +190,16 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         finds={"spun": BEARING_SPUN, "corroded": BEARING_CORRODED},
     ),
-    BEARING_HOURS := quantity("b-hours", "Ball bearing", "Hours it has run", "hours", needs="safe", per="bearing", judged=True, tells=(BEARING_AGED,)),
+    BEARING_HOURS := quantity(
+        "b-hours",
+        "Ball bearing",
+        "Hours it has run",
+        "hours",
+        needs="safe",
+        per="bearing",
+        judged=True,
+        tells=(BEARING_AGED,),
+    ),
     BEARING_LIFE := quantity(
         "b-life",
         "Ball bearing",
@@ -176,15 +212,54 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         tells=(BEARING_AGED,),
     ),
-    BEARING_YEARS := quantity("b-years", "Ball bearing", "Its age, years", "count", needs="safe", per="bearing", high=100, judged=True, tells=(BEARING_AGED,)),
-    JOURNAL := quantity("journal", "Plain bush", "Journal", "length", needs="safe", per="bearing", low=0.1, high=1000, judged=True, tells=(BUSH_WORN,)),
-    BUSH_BORE := quantity("bush", "Plain bush", "Bush", "length", needs="safe", per="bearing", low=0.1, high=1000, judged=True, tells=(BUSH_WORN,)),
+    BEARING_YEARS := quantity(
+        "b-years",
+        "Ball bearing",
+        "Its age, years",
+        "count",
+        needs="safe",
+        per="bearing",
+        high=100,
+        judged=True,
+        tells=(BEARING_AGED,),
+    ),
+    JOURNAL := quantity(
+        "journal",
+        "Plain bush",
+        "Journal",
+        "length",
+        needs="safe",
+        per="bearing",
+        low=0.1,
+        high=1000,
+        judged=True,
+        tells=(BUSH_WORN,),
+    ),
+    BUSH_BORE := quantity(
+        "bush",
+        "Plain bush",
+        "Bush",
+        "length",
+        needs="safe",
+        per="bearing",
+        low=0.1,
+        high=1000,
+        judged=True,
+        tells=(BUSH_WORN,),
+    ),
     BUSH_STATE := pick(
-        "bush-state", "Plain bush", "It is", ("oiled", "oiled"), ("dry", "dry"), needs="safe", per="bearing", judged=True, finds={"dry": BUSH_DRY}
+        "bush-state",
+        "Plain bush",
+        "It is",
+        ("oiled", "oiled"),
+        ("dry", "dry"),
+        needs="safe",
+        per="bearing",
+        judged=True,
+        finds={"dry": BUSH_DRY},
     ),
     KIT_SHAFT := _of_kit("kit-shaft", "Shaft", 1000),
     KIT_BORE := _of_kit("kit-bore", "New bearing, bore", 1000),
     KIT_HOUSING := _of_kit("kit-housing", "Housing", 2000),
     KIT_OUTSIDE := _of_kit("kit-outside", "New bearing, outside", 2000),
 )
-# fmt: on

@@ -57,13 +57,24 @@ MEND_DRIVE = Task(
     steps=("renew the part with its mate checked", "turn by hand"),
     caution="stored energy: block it first",
 )
-# fmt: off
 LOOKED = (
     BEARING_ROUGH := finding(
-        "bearing.rough", "a bearing rough or notchy", "change", "renew it, check shaft and seat", DRIVE, RENEW_BEARING, shows=("bearing-bad", "yes")
+        "bearing.rough",
+        "a bearing rough or notchy",
+        "change",
+        "renew it, check shaft and seat",
+        DRIVE,
+        RENEW_BEARING,
+        shows=("bearing-bad", "yes"),
     ),
     BEARING_LOOSE := finding(
-        "bearing.loose", "clear play in a bearing", "change", "renew it, measure shaft and seat first", DRIVE, RENEW_BEARING, shows=("bearing-bad", "yes")
+        "bearing.loose",
+        "clear play in a bearing",
+        "change",
+        "renew it, measure shaft and seat first",
+        DRIVE,
+        RENEW_BEARING,
+        shows=("bearing-bad", "yes"),
     ),
     BEARING_SPUN := finding(
         "bearing.spun",
@@ -76,22 +87,70 @@ LOOKED = (
         stops_carried=True,
     ),
     BEARING_LOCKED := finding(
-        "bearing.locked", "a bearing locked", "stop", "renew it before the motor turns again", DRIVE, RENEW_BEARING, shows=("bearing-bad", "yes")
+        "bearing.locked",
+        "a bearing locked",
+        "stop",
+        "renew it before the motor turns again",
+        DRIVE,
+        RENEW_BEARING,
+        shows=("bearing-bad", "yes"),
     ),
     BEARING_DRY := finding(
-        "bearing.dry", "a rolling bearing dry", "change", "renew it: oil does not bring it back", DRIVE, RENEW_BEARING, shows=("bearing-bad", "yes")
+        "bearing.dry",
+        "a rolling bearing dry",
+        "change",
+        "renew it: oil does not bring it back",
+        DRIVE,
+        RENEW_BEARING,
+        shows=("bearing-bad", "yes"),
     ),
-    BUSH_DRY := finding("bush.dry", "a plain bush dry", "plan", "oil it: sintered, wick, cup or ring", DRIVE, OIL_BUSH, shows=("bearing-bad", "yes")),
-    BEARING_SEAL := finding("bearing.seal", "a seal hard or torn", "plan", "renew it, no silicone near brushes", DRIVE, RENEW_SEAL),
+    BUSH_DRY := finding(
+        "bush.dry",
+        "a plain bush dry",
+        "plan",
+        "oil it: sintered, wick, cup or ring",
+        DRIVE,
+        OIL_BUSH,
+        shows=("bearing-bad", "yes"),
+    ),
+    BEARING_SEAL := finding(
+        "bearing.seal", "a seal hard or torn", "plan", "renew it, no silicone near brushes", DRIVE, RENEW_SEAL
+    ),
     DRIVE_SHAFT := finding(
-        "drive.shaft", "shaft bent", "stop", "renew or straighten the shaft before it turns under power", DRIVE, RENEW_SHAFT, shows=("shaft-bad", "yes")
+        "drive.shaft",
+        "shaft bent",
+        "stop",
+        "renew or straighten the shaft before it turns under power",
+        DRIVE,
+        RENEW_SHAFT,
+        shows=("shaft-bad", "yes"),
     ),
-    DRIVE_KEYWAY := finding("drive.keyway", "keyway worn", "change", "renew key and keyway, or the shaft", DRIVE, RENEW_SHAFT, shows=("shaft-bad", "yes")),
+    DRIVE_KEYWAY := finding(
+        "drive.keyway",
+        "keyway worn",
+        "change",
+        "renew key and keyway, or the shaft",
+        DRIVE,
+        RENEW_SHAFT,
+        shows=("shaft-bad", "yes"),
+    ),
     DRIVE_FAN := finding(
-        "drive.fan", "fan cracked or blades missing", "stop", "not to be run, it flies apart: renew it", DRIVE, RENEW_FAN, shows=("fan-bad", "yes")
+        "drive.fan",
+        "fan cracked or blades missing",
+        "stop",
+        "not to be run, it flies apart: renew it",
+        DRIVE,
+        RENEW_FAN,
+        shows=("fan-bad", "yes"),
     ),
     DRIVE_WORN := finding(
-        "drive.worn", "gear, pinion or coupling worn", "plan", "renew it with its mate checked", DRIVE, MEND_DRIVE, shows=("drive-bad", "yes")
+        "drive.worn",
+        "gear, pinion or coupling worn",
+        "plan",
+        "renew it with its mate checked",
+        DRIVE,
+        MEND_DRIVE,
+        shows=("drive-bad", "yes"),
     ),
     DRIVE_BELT := finding(
         "drive.belt",
@@ -111,7 +170,12 @@ LOOKED = (
         FIT_WASHER,
     ),
     DRIVE_JAMMED := finding(
-        "drive.jammed", "gear, pinion or clutch jammed", "stop", "free or renew it before power", DRIVE, MEND_DRIVE, shows=("drive-bad", "yes")
+        "drive.jammed",
+        "gear, pinion or clutch jammed",
+        "stop",
+        "free or renew it before power",
+        DRIVE,
+        MEND_DRIVE,
+        shows=("drive-bad", "yes"),
     ),
 )
-# fmt: on

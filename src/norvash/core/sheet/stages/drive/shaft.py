@@ -33,20 +33,50 @@ MEND_SOLENOID = Task(
     steps=("renew the contacts", "free and clean the plunger", "measure drop and pinion clearance"),
     caution="battery earth lead off first",
 )
-# fmt: off
 FINDINGS = (
     FLOAT_OUT := finding("float.out", "end float outside its band", "plan", "shim it", DRIVE, SHIM_END_FLOAT),
     VIBRATION_WATCH := finding(
-        "vibration.watch", "vibration to be watched", "watch", "look at balance, bearings and coupling at the next stop", DRIVE, SEEK_ONCE_A_TURN
+        "vibration.watch",
+        "vibration to be watched",
+        "watch",
+        "look at balance, bearings and coupling at the next stop",
+        DRIVE,
+        SEEK_ONCE_A_TURN,
     ),
-    VIBRATION_HIGH := finding("vibration.high", "vibration too much", "change", "balance, bearings, coupling", DRIVE, SEEK_ONCE_A_TURN),
-    RING_SQUEEZE := finding("ring.squeeze", "O-ring squeezed too little or too much", "plan", "take the right section", DRIVE, RENEW_SEAL),
-    PINION_OFF := finding("pinion.gap", "pinion clearance outside the maker's figure", "plan", "set it by its shim or screw", DRIVE, MEND_SOLENOID),
-    SOLENOID_BAD := finding("solenoid.bad", "solenoid contact or plunger bad", "change", "renew contacts or solenoid, free the plunger", DRIVE, MEND_SOLENOID),
+    VIBRATION_HIGH := finding(
+        "vibration.high", "vibration too much", "change", "balance, bearings, coupling", DRIVE, SEEK_ONCE_A_TURN
+    ),
+    RING_SQUEEZE := finding(
+        "ring.squeeze", "O-ring squeezed too little or too much", "plan", "take the right section", DRIVE, RENEW_SEAL
+    ),
+    PINION_OFF := finding(
+        "pinion.gap",
+        "pinion clearance outside the maker's figure",
+        "plan",
+        "set it by its shim or screw",
+        DRIVE,
+        MEND_SOLENOID,
+    ),
+    SOLENOID_BAD := finding(
+        "solenoid.bad",
+        "solenoid contact or plunger bad",
+        "change",
+        "renew contacts or solenoid, free the plunger",
+        DRIVE,
+        MEND_SOLENOID,
+    ),
 )
 FIELDS: tuple[Field, ...] = (
     END_FLOAT := quantity(
-        "end-float", "Shaft", "End float", "length", needs="safe", high=50, judged=True, tells=(FLOAT_OUT,), touched_by=(RENEW_BEARING, FIT_WASHER)
+        "end-float",
+        "Shaft",
+        "End float",
+        "length",
+        needs="safe",
+        high=50,
+        judged=True,
+        tells=(FLOAT_OUT,),
+        touched_by=(RENEW_BEARING, FIT_WASHER),
     ),
     VIBRATION := quantity(
         "vibration",
@@ -59,8 +89,27 @@ FIELDS: tuple[Field, ...] = (
         tells=(VIBRATION_WATCH, VIBRATION_HIGH),
         touched_by=(RENEW_BEARING, MEND_DRIVE, RENEW_FAN),
     ),
-    RING_SECTION := quantity("ring-section", "Seals", "Thickness of an O-ring", "length", needs="safe", low=0.1, high=50, judged=True, tells=(RING_SQUEEZE,)),
-    RING_GROOVE := quantity("ring-groove", "Seals", "Depth of its groove", "length", needs="safe", high=50, judged=True, tells=(RING_SQUEEZE,)),
+    RING_SECTION := quantity(
+        "ring-section",
+        "Seals",
+        "Thickness of an O-ring",
+        "length",
+        needs="safe",
+        low=0.1,
+        high=50,
+        judged=True,
+        tells=(RING_SQUEEZE,),
+    ),
+    RING_GROOVE := quantity(
+        "ring-groove",
+        "Seals",
+        "Depth of its groove",
+        "length",
+        needs="safe",
+        high=50,
+        judged=True,
+        tells=(RING_SQUEEZE,),
+    ),
     TEETH := pick(
         "teeth",
         "Drive",
@@ -95,7 +144,14 @@ FIELDS: tuple[Field, ...] = (
         finds={"cracked": DRIVE_BELT, "off": DRIVE_BELT},
     ),
     CUSHIONS := pick(
-        "cushions", "Drive", "Rubber cushions", ("sound", "sound"), ("hard", "cracked or hard"), needs="safe", judged=True, finds={"hard": DRIVE_WORN}
+        "cushions",
+        "Drive",
+        "Rubber cushions",
+        ("sound", "sound"),
+        ("hard", "cracked or hard"),
+        needs="safe",
+        judged=True,
+        finds={"hard": DRIVE_WORN},
     ),
     PLUNGER := pick(
         "plunger",
@@ -120,7 +176,14 @@ FIELDS: tuple[Field, ...] = (
         tells=(SOLENOID_BAD,),
     ),
     PINION_GAP := quantity(
-        "pinion-gap", "Solenoid", "Pinion clearance at full throw", "length", needs="safe", high=100, classes=("starter",), judged=True, tells=(PINION_OFF,)
+        "pinion-gap",
+        "Solenoid",
+        "Pinion clearance at full throw",
+        "length",
+        needs="safe",
+        high=100,
+        classes=("starter",),
+        judged=True,
+        tells=(PINION_OFF,),
     ),
 )
-# fmt: on

@@ -60,7 +60,6 @@ def _has_own_field(facts: Facts, _rules: MotorRules) -> bool:
 
 
 _HEAT = "Heat, by resistance"
-# fmt: off
 FINDINGS = (
     WINDINGS_GROWLER := finding(
         "windings.growler",
@@ -82,7 +81,13 @@ FINDINGS = (
         shows=("field-odd", "yes"),
     ),
     WINDINGS_OPEN := finding(
-        "windings.open-coil", "a field coil open", "stop", "no power: find the break, renew the coil", WINDINGS, RENEW_COIL, shows=("field-odd", "yes")
+        "windings.open-coil",
+        "a field coil open",
+        "stop",
+        "no power: find the break, renew the coil",
+        WINDINGS,
+        RENEW_COIL,
+        shows=("field-odd", "yes"),
     ),
     WINDINGS_JOINT := finding(
         "windings.joint",
@@ -93,15 +98,37 @@ FINDINGS = (
         RENEW_COIL,
         shows=("field-odd", "yes"),
     ),
-    WINDINGS_COIL := finding("windings.coil-off", "a field coil a little off the others", "watch", "measure it again at the next visit", WINDINGS, RENEW_COIL),
+    WINDINGS_COIL := finding(
+        "windings.coil-off",
+        "a field coil a little off the others",
+        "watch",
+        "measure it again at the next visit",
+        WINDINGS,
+        RENEW_COIL,
+    ),
     WINDINGS_HOT := finding(
-        "windings.hot", "a winding hotter than its class allows", "plan", "look at load, cooling, field and brushes before it runs on", WINDINGS, COOL_WINDING
+        "windings.hot",
+        "a winding hotter than its class allows",
+        "plan",
+        "look at load, cooling, field and brushes before it runs on",
+        WINDINGS,
+        COOL_WINDING,
     ),
     MAGNETS_WEAK := finding(
-        "magnets.weak", "runs free too fast and draws too much: magnets weak", "change", "renew the case with its magnets", WINDINGS, SCRAP_MAGNET
+        "magnets.weak",
+        "runs free too fast and draws too much: magnets weak",
+        "change",
+        "renew the case with its magnets",
+        WINDINGS,
+        SCRAP_MAGNET,
     ),
     CHAIN_DEAD := finding(
-        "chain.dead", "a sensor or wear-indicator chain is not as it should be", "plan", "mend it, or its warning is lost", WINDINGS, MEND_CHAIN
+        "chain.dead",
+        "a sensor or wear-indicator chain is not as it should be",
+        "plan",
+        "mend it, or its warning is lost",
+        WINDINGS,
+        MEND_CHAIN,
     ),
 )
 _OF_COIL = (WINDINGS_SHORT, WINDINGS_OPEN, WINDINGS_JOINT, WINDINGS_COIL)
@@ -144,10 +171,30 @@ FIELDS: tuple[Field, ...] = (
         tested="coils",
     ),
     COILS_STEP := quantity(
-        "coils-step", "Field coils", "Finest step of the meter", "resistance", needs="safe", high=1000, offered=_has_field, judged=True, tested="coils"
+        "coils-step",
+        "Field coils",
+        "Finest step of the meter",
+        "resistance",
+        needs="safe",
+        high=1000,
+        offered=_has_field,
+        judged=True,
+        tested="coils",
     ),
-    COLD_OHM := quantity("cold-ohm", _HEAT, "A winding cold", "resistance", needs="safe", judged=True, tested="hot-ohm"),
-    COLD_C := quantity("cold-c", _HEAT, "Its temperature then", "temperature", needs="safe", low=-40, high=100, judged=True, tested="hot-ohm"),
+    COLD_OHM := quantity(
+        "cold-ohm", _HEAT, "A winding cold", "resistance", needs="safe", judged=True, tested="hot-ohm"
+    ),
+    COLD_C := quantity(
+        "cold-c",
+        _HEAT,
+        "Its temperature then",
+        "temperature",
+        needs="safe",
+        low=-40,
+        high=100,
+        judged=True,
+        tested="hot-ohm",
+    ),
     HOT_OHM := quantity(
         "hot-ohm",
         _HEAT,
@@ -159,8 +206,28 @@ FIELDS: tuple[Field, ...] = (
         tells=(WINDINGS_HOT,),
         touched_by=(RENEW_COIL, RENEW_ARMATURE),
     ),
-    WINDING_C := quantity("winding-c", _HEAT, "or by thermometer on it", "temperature", needs="safe", low=-40, high=300, judged=True, tells=(WINDINGS_HOT,)),
-    AIR_C := quantity("air-c", _HEAT, "Air while it was hot", "temperature", needs="safe", low=-40, high=80, judged=True, tested="hot-ohm"),
+    WINDING_C := quantity(
+        "winding-c",
+        _HEAT,
+        "or by thermometer on it",
+        "temperature",
+        needs="safe",
+        low=-40,
+        high=300,
+        judged=True,
+        tells=(WINDINGS_HOT,),
+    ),
+    AIR_C := quantity(
+        "air-c",
+        _HEAT,
+        "Air while it was hot",
+        "temperature",
+        needs="safe",
+        low=-40,
+        high=80,
+        judged=True,
+        tested="hot-ohm",
+    ),
     GROWLER_TEST := pick(
         "growler",
         "Growler",
@@ -171,7 +238,15 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         tells=(WINDINGS_GROWLER,),
     ),
-    GROWLER_SLOTS := text("growler-slots", "Growler", "Slots that answer", needs="safe", hint="their numbers, like 4, 11-12", judged=True, tested="growler"),
+    GROWLER_SLOTS := text(
+        "growler-slots",
+        "Growler",
+        "Slots that answer",
+        needs="safe",
+        hint="their numbers, like 4, 11-12",
+        judged=True,
+        tested="growler",
+    ),
     WEAR_CHAIN := pick(
         "wear-chain",
         "Chains",
@@ -195,4 +270,3 @@ FIELDS: tuple[Field, ...] = (
         tells=(CHAIN_DEAD,),
     ),
 )
-# fmt: on

@@ -55,7 +55,6 @@ def _first(offered: Callable[[Facts, MotorRules], bool]) -> More:
     return More(needs="safe", offered=offered, judged=True, compared=True, tested="insulation-mohm")
 
 
-# fmt: off
 FINDINGS = (
     INSULATION_AGAIN := finding(
         "insulation.again",
@@ -77,7 +76,12 @@ FINDINGS = (
         before_power=True,
     ),
     INSULATION_MIDDLING := finding(
-        "insulation.middling", "insulation to earth middling", "watch", "clean and dry it at the next stop, test again", WINDINGS, DRY_INSULATION
+        "insulation.middling",
+        "insulation to earth middling",
+        "watch",
+        "clean and dry it at the next stop, test again",
+        WINDINGS,
+        DRY_INSULATION,
     ),
     INSULATION_FALLEN := finding(
         "insulation.fallen",
@@ -87,8 +91,17 @@ FINDINGS = (
         WINDINGS,
         DRY_INSULATION,
     ),
-    POLARIZATION_WATCH := finding("polarization.watch", "polarization index middling", "watch", "dry it, test again", WINDINGS, DRY_INSULATION),
-    POLARIZATION_LOW := finding("polarization.low", "polarization index low", "plan", "damp or dirty: clean, dry, test again", WINDINGS, DRY_INSULATION),
+    POLARIZATION_WATCH := finding(
+        "polarization.watch", "polarization index middling", "watch", "dry it, test again", WINDINGS, DRY_INSULATION
+    ),
+    POLARIZATION_LOW := finding(
+        "polarization.low",
+        "polarization index low",
+        "plan",
+        "damp or dirty: clean, dry, test again",
+        WINDINGS,
+        DRY_INSULATION,
+    ),
     POLARIZATION_HOLD := finding(
         "polarization.hold",
         "polarization index under one",
@@ -102,7 +115,9 @@ FINDINGS = (
 FIELDS: tuple[Field, ...] = (
     PARTED_BRUSHES := tick("parted-brushes", "Insulation", "Earthed brushes lifted", **_first(_has_earthed_brushes)),
     PARTED_FIELD := tick("parted-field", "Insulation", "Field parted", **_first(_has_field_to_case)),
-    PARTED_SOLENOID := tick("parted-solenoid", "Insulation", "Solenoid unhooked from the motor post", **_first(_has_solenoid)),
+    PARTED_SOLENOID := tick(
+        "parted-solenoid", "Insulation", "Solenoid unhooked from the motor post", **_first(_has_solenoid)
+    ),
     PARTED_CAPACITORS := tick("parted-capacitors", "Insulation", "Capacitors off", **_first(_has_capacitors)),
     INSULATION_OF := pick(
         "insulation-of",
@@ -115,7 +130,14 @@ FIELDS: tuple[Field, ...] = (
         placed=True,
         tested="insulation-mohm",
     ),
-    WAIVE_INSULATION := pick("waiver.insulation", "Waived", "No instrument here", ("residual", "run behind a residual current device"), why=True, placed=True),
+    WAIVE_INSULATION := pick(
+        "waiver.insulation",
+        "Waived",
+        "No instrument here",
+        ("residual", "run behind a residual current device"),
+        why=True,
+        placed=True,
+    ),
     INSULATION_MOHM := quantity(
         "insulation-mohm",
         "Insulation",
@@ -173,7 +195,6 @@ FIELDS: tuple[Field, ...] = (
         touched_by=(RENEW_ARMATURE, CLEAN_AFTER_FLASHOVER, VACUUM),
     ),
 )
-# fmt: on
 # What is lifted, parted or taken off before insulation is tested, as far as there is some of it: each with the act.
 PARTED = (
     (PARTED_BRUSHES, "lift earthed brushes"),

@@ -41,12 +41,19 @@ CHECK_INTERPOLES = Task(
     tools="ohmmeter, compass",
     steps=("joints tight and clean", "polarity", "turns against each other"),
 )
-# fmt: off
 LOOKED = (
     WINDINGS_BURNT := finding(
-        "windings.burnt", "burnt, melted or smelling", "stop", "armature or coil is out: renew or rewind it", WINDINGS, RENEW_ARMATURE, shows=("burnt", "yes")
+        "windings.burnt",
+        "burnt, melted or smelling",
+        "stop",
+        "armature or coil is out: renew or rewind it",
+        WINDINGS,
+        RENEW_ARMATURE,
+        shows=("burnt", "yes"),
     ),
-    WINDINGS_LOOSE := finding("windings.loose", "turns loose or rubbed", "change", "secure and varnish, or renew", WINDINGS, RENEW_ARMATURE),
+    WINDINGS_LOOSE := finding(
+        "windings.loose", "turns loose or rubbed", "change", "secure and varnish, or renew", WINDINGS, RENEW_ARMATURE
+    ),
     WINDINGS_EARTH := finding(
         "windings.earth",
         "earth fault",
@@ -59,7 +66,14 @@ LOOKED = (
         before_power=True,
     ),
     WINDINGS_FIELD := finding(
-        "windings.field", "field coils differ", "change", "renew the odd coil", WINDINGS, RENEW_COIL, shows=("field-odd", "yes"), by_test=True
+        "windings.field",
+        "field coils differ",
+        "change",
+        "renew the odd coil",
+        WINDINGS,
+        RENEW_COIL,
+        shows=("field-odd", "yes"),
+        by_test=True,
     ),
     WINDINGS_BINDING := finding(
         "windings.binding",
@@ -107,7 +121,13 @@ LOOKED = (
         shows=("interpole-hot", "yes"),
     ),
     WINDINGS_DUST := finding(
-        "windings.dust", "covered with carbon dust", "watch", "vacuum it, then test the insulation again", WINDINGS, VACUUM, DRY_INSULATION
+        "windings.dust",
+        "covered with carbon dust",
+        "watch",
+        "vacuum it, then test the insulation again",
+        WINDINGS,
+        VACUUM,
+        DRY_INSULATION,
     ),
     MAGNETS_CRACKED := finding(
         "magnets.cracked",
@@ -119,4 +139,3 @@ LOOKED = (
         shows=("magnets", "yes"),
     ),
 )
-# fmt: on
