@@ -244,7 +244,7 @@ def test_which_limit_holds(own: Mapping[str, float | str], limit: float, estimat
 def test_the_worst_voice_of_a_part_is_its_verdict_and_the_worst_part_the_motors() -> None:
     seen = a_round(20, 15, 16, seen=((1, "face.glazed"), (2, "lead.taut"), (1, "spring.off")))
     noted = standing(state(seen), (0, "windings.burnt"))
-    conditions = conditions_of(noted, [seen], lives(noted.told))
+    conditions = conditions_of(noted, [seen], lives(noted.told), None)
     order = [("fit", "watch", "plan", "change", "stop").index(c.finding.grade) for c in conditions]
     assert order == sorted(order, reverse=True)
     assert {c.place for c in conditions} == {"Brush A", "Brush B", "Windings and magnets"}

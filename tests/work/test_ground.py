@@ -137,6 +137,17 @@ def test_what_we_decide_ends_no_stop(shop: Shop, lie: str) -> None:
         assert "own decision" in bars(life)
 
 
+def test_what_we_decide_ends_no_stop_in_the_line_either(shop: Shop) -> None:
+    """Also of the carbon, which is judged on the figures of today, on the sheet and after its signature."""
+    work, _, change = lied(shop, "the limit")
+    move(work, change, OURS)
+    page = shop.page(work.bench.motor)
+    assert (page.found.grade, page.said.act) == ("stop", "Out of service: this set must not run again.")
+    assert any("that ends no stop" in r.text for r in page.said.reasons)
+    work.put("outcome=out").bench.sign("no time")
+    assert shop.page(work.bench.motor).found.grade == "stop"
+
+
 def test_the_same_bad_value_on_a_second_sheet_is_not_proven(shop: Shop) -> None:
     work, finding, change = lied(shop, "a rule for the motor")
     move(work, change, READ)

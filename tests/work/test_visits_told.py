@@ -139,7 +139,10 @@ def test_an_earth_that_fails_is_mended_and_measured(visit: Visit) -> None:
     assert (again.state, again.measured_again) == ("open", True)
     with pytest.raises(NeedsAnswer, match="slip of the pen"):
         visit.walk(("earth-ohm", "0.05"))
-    visit.walk(("earth-ohm", "0.05", 0, {"answer": "again"}))
+    # Another value without any work since is no measurement after work.
+    with pytest.raises(Conflict, match="Nothing was done here since"):
+        visit.walk(("earth-ohm", "0.05", 0, {"answer": "again"}))
+    visit.walk(("task.earth", "yes"), ("earth-ohm", "0.05"))
     assert visit.bench.states[0, "earth.open"] == "proven"
     signed = visit.proven().sign()
     assert (signed["signed_as"], told(signed)) == ("certificate", {(0, "earth.open"): "proven"})
@@ -238,7 +241,7 @@ def test_a_slip_of_the_pen_keeps_the_old_value_its_name_and_the_reason(visit: Vi
     assert visit.bench.states == {(1, "gap.narrow"): "open"}
     with pytest.raises(NeedsAnswer) as asked:
         visit.walk(("gap", "2", 1))
-    assert (asked.value.field, [c[0] for c in asked.value.choices]) == ("value", ["mistyped", "again"])
+    assert (asked.value.field, [c[0] for c in asked.value.choices]) == ("value", ["mistyped"])
     with pytest.raises(Conflict, match="not a measurement after work"):
         visit.walk(("gap", "2", 1, {"answer": "again"}))
     visit.walk(("gap", "2", 1, {"answer": "mistyped"}))

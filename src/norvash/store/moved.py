@@ -65,7 +65,9 @@ def list_of_motor(conn: Connection, motor: Motor, most: int) -> list[Moved]:
 def moves_of(conn: Connection, life_id: str) -> tuple[Moved, ...]:
     """Return the changes that a life rests on, in order."""
     rows = conn.execute(
-        f"{_MOVED} where m.id in (select moved_id from rest where life_id = :id) order by a.seq", {"id": life_id}
+        f"""{_MOVED} where m.ended_act_id is null and m.id in (select moved_id from rest where life_id = :id)
+            order by a.seq""",
+        {"id": life_id},
     )
     return tuple(moved_of(r) for r in rows)
 

@@ -1,5 +1,6 @@
 """What was seen on brushes, by the round in which it was."""
 
+from datetime import datetime
 from typing import NamedTuple
 
 from norvash.core.sheet.finding import Finding, Noted
@@ -45,6 +46,16 @@ def seen_by_round(conn: Connection, motor_id: str) -> dict[str, list[Seen]]:
 def list_seen(conn: Connection, round_id: str) -> tuple[Seen, ...]:
     """Return what was seen on brushes in one round, whatever was decided of it."""
     return tuple(_seen(r) for r in conn.execute(_SEEN.format("r.id"), {"id": round_id}))
+
+
+def seen_at(conn: Connection, round_id: str, seen: Seen) -> datetime:
+    """Return when something that stands was seen in a round."""
+    row = conn.execute(
+        """select a.at from finding f join act a on a.id = f.act_id where f.round_id = :round_id and f.seen = :seen
+           and f.position_number = :position and f.sight = :sight and f.struck_act_id is null""",
+        {"round_id": round_id, "seen": seen.finding.id, "position": seen.position, "sight": seen.sight},
+    ).fetchone()
+    return datetime.fromisoformat(row["at"])
 
 
 def add_finding(

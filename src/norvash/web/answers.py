@@ -1,10 +1,11 @@
 """Answers: pages from templates, errors as a page or as JSON, never a bare status."""
 
 import re
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from datetime import date, datetime
 from functools import cache
 from hashlib import blake2s
+from importlib import import_module
 from pathlib import Path
 from typing import Any
 
@@ -16,7 +17,6 @@ from markupsafe import Markup, escape
 
 from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID
 from norvash.core.sheet.field import Column, Field, Quantity
-from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import decision
 from norvash.core.text.quantities import UNITS
@@ -110,11 +110,13 @@ class _Unindented(Extension):
         return _AT_BLOCK.sub(r"\1", plain).replace("\x1f", " ")
 
 
-def _found_by(kept: KeptLife) -> str:
-    """Return in words what a finding was judged on; no start waits for that."""
-    from norvash.core.sheet.rests_on import found_by
+def _when_shown(module: str, name: str) -> Callable[..., object]:
+    """Return a filter whose module is imported when it is first used: most pages never do."""
 
-    return found_by(kept)
+    def said(value: object) -> object:
+        return getattr(import_module(module), name)(value)
+
+    return said
 
 
 def _environment() -> Environment:
@@ -151,7 +153,8 @@ def _environment() -> Environment:
         "grouped": grouped,
         "figure": figure_words,
         "figure_said": figure_said,
-        "found_by": _found_by,
+        "found_by": _when_shown("norvash.core.sheet.rests_on", "found_by"),
+        "moved_said": _when_shown("norvash.core.sheet.ground", "said"),
         "day": _day,
         "iso": _iso,
         "rate": lambda mm_per_kh, unit: f"{rate_figure(mm_per_kh, unit):.3f}",

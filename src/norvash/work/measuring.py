@@ -11,7 +11,7 @@ from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import Round
 from norvash.core.names.changed import name_now
-from norvash.core.sheet.done import done_tasks, worked_on
+from norvash.core.sheet.done import done_tasks, last_work, worked_on
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.shared import CONTOUR_FACES
@@ -68,7 +68,12 @@ def record(
         there = row.found.get(position) if sight == "found" and position in row.left else row.readings.get(position)
         if there is not None and there.id == replaces and sight != "asked":
             before, said = judge(context, act.at.date()).found.lives, measured_words(there)
-            slip(before, judged.found.lives, said, seeing, sight=sight, touched=touched)
+
+            def worked() -> bool:
+                since = rounds.fetch_reading(conn, there.id)[0].at
+                return last_work(sheet_of(conn, context, sheet_id)) > since if sight == "left" else touched
+
+            slip(before, judged.found.lives, said, seeing, sight=sight, worked=worked)
         return _Reading(
             context=context,
             row=row,
@@ -212,9 +217,11 @@ def note(
         judged = judge(context.with_seen(row.id, now), act.at.date())
         if gone and this in there:
             before = judge(context, act.at.date()).found.lives
-            slip(
-                before, judged.found.lives, finding.words, Seeing(answer=answer, why=why), sight=sight, touched=touched
-            )
+
+            def worked() -> bool:
+                return last_work(sheet) > seen.seen_at(conn, row.id, this) if sight == "left" else touched
+
+            slip(before, judged.found.lives, finding.words, Seeing(answer=answer, why=why), sight=sight, worked=worked)
         return _Noted(context, plan, row, sight, judged)
 
     def body(act: Act, made: _Noted) -> Change:

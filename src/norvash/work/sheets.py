@@ -2,8 +2,9 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
+from functools import partial
 
-from norvash.core.sheet.done import done_tasks, last_work, touched
+from norvash.core.sheet.done import done_tasks, last_work, overtaken, touched
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.gates import GATES, SAFE
 from norvash.core.sheet.given import Given, Sight
@@ -92,7 +93,8 @@ def enter(
         judged, stood = _judged_by(conn, context, field, place, given), _overwritten(field, there, given, sheet)
         if judged is not None and stood is not None:
             before = judge(context, act.at.date()).found.lives
-            was_slip, sight_now = slip(before, judged.found.lives, stood.typed, seeing, sight=sight, touched=touching)
+            worked = partial(overtaken, field, sheet, place) if sight == "left" else partial(bool, touching)
+            was_slip, sight_now = slip(before, judged.found.lives, stood.typed, seeing, sight=sight, worked=worked)
             if (was_slip, sight_now) != (given.slip, given.sight):
                 given = replace(given, slip=was_slip, sight=sight_now)
                 there = sheet.written.get((field.id, place, sight_now))

@@ -1,5 +1,6 @@
 """Of which sight a value speaks, and whether it corrects a slip or was measured again: asked, not guessed."""
 
+from collections.abc import Callable
 from dataclasses import dataclass
 
 from norvash.core.sheet.given import Sight
@@ -62,36 +63,48 @@ def sight_for(seeing: Seeing, *, touched: bool) -> Sight:
 
 
 def slip(
-    before: tuple[Life, ...], after: tuple[Life, ...], there: str, seeing: Seeing, *, sight: Sight, touched: bool
+    before: tuple[Life, ...],
+    after: tuple[Life, ...],
+    there: str,
+    seeing: Seeing,
+    *,
+    sight: Sight,
+    worked: Callable[[], bool],
 ) -> tuple[bool, Sight]:
     """Return whether what stood there was mistyped, and the sight of the new value, where that would end or soften a
     finding.
 
-    `there` is what stood there in the same sight, empty where nothing did. Raises: NeedsAnswer, for a slip without a
-    reason too, Conflict for a second measurement before any work.
+    `there` is what stood there in the same sight, empty where nothing did; it is measured again only where the place
+    was `worked` on since it was entered. Raises: NeedsAnswer, for a slip without a reason too, Conflict for a second
+    measurement before any work.
     """
     ended = _ended(before, after)
     if not there or not ended:
         return seeing.answer == MISTYPED and bool(there), sight
     if seeing.answer == MISTYPED and seeing.why.strip():
         return True, sight
+    since = worked()
     if seeing.answer == AGAIN:
-        if sight == "found" and not touched:
+        if not since:
             raise Conflict(
-                "Nothing was done here yet, so this is not a measurement after work.",
-                "Tick the work on the rework stage first; what you typed is kept in its field.",
+                "Nothing was done here since that was entered, so this is not a measurement after work.",
+                "Tick the work on the rework stage first, once more where it is ticked already; what you typed is kept"
+                " in its field.",
                 "value",
             )
         return False, "left"
     names = listed([f"“{x.place}: {x.finding.words}”" for x in ended])
     said = "A slip needs a reason. " if seeing.answer == MISTYPED else ""
+    slipped, again = (MISTYPED, f"“{there}” was a slip"), (AGAIN, "Measured again after work")
+    asked = ", or was it looked at or measured again after work?" if since else "? Nothing was done since."
     raise NeedsAnswer(
-        f"{said}This would end or soften {names}. Was “{there}” a slip of the pen, or was it looked at or measured"
-        " again after work?",
-        "Say which, and of a slip why: both values stay in the record, and the place is read once more.",
+        f"{said}This would end or soften {names}. Was “{there}” a slip of the pen{asked}",
+        "Say which, and of a slip why: both values stay in the record, and the place is read once more."
+        if since
+        else "Of a slip say why; else tick the work on the rework stage first, once more where it is ticked already.",
         "value",
-        ((MISTYPED, f"“{there}” was a slip"), (AGAIN, "Measured again after work")),
-        AGAIN if touched else MISTYPED,
+        (slipped, again) if since else (slipped,),
+        AGAIN if since else MISTYPED,
     )
 
 

@@ -118,7 +118,8 @@ class Life:
     tells that it was measured after the work and is over its limit still; `proof` are the entries that prove it. One
     `by_sight` is proven by a fresh look, any other by a figure. One `by_earlier` was judged by an earlier version, and
     keeps its grade until its place is measured again. `then` is what an earlier ground finds graver there; one that was
-    withdrawn, or softened so, is `read_since` where its place was measured or looked at after that.
+    withdrawn, or softened so, is `read_since` where its place was measured or looked at after that. `held_by` are the
+    changes that the shop decided for itself and that end no stop.
     """
 
     kept: KeptLife | None
@@ -136,6 +137,7 @@ class Life:
     by_sight: bool = False
     by_earlier: bool = False
     then: Then | None = None
+    held_by: tuple[Moved, ...] = ()
     read_since: bool = False
 
     @property

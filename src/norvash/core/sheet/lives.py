@@ -111,6 +111,7 @@ class _Visit(VisitRead):
             proof=tuple(self.proof(finding, at)),
             by_earlier=held,
             then=then if then is not None and not then.stands else None,
+            held_by=then.moves if then is not None and then.stands else (),
         )
         return self._ended(replace(made, read_since=self.read_since(made)))
 

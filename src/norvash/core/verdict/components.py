@@ -68,18 +68,22 @@ def finding_word(finding: Finding) -> str:
     return word_of(finding.grade, carbon=finding.renews)
 
 
-def conditions_of(state: MotorState, rounds: Iterable[Round], lives: Iterable[Life]) -> tuple[Condition, ...]:
+def conditions_of(
+    state: MotorState, rounds: Iterable[Round], lives: Iterable[Life], by_use: Graded | None
+) -> tuple[Condition, ...]:
     """Return what stands on a motor, each once, the worst first: the findings that live, and lesser ones that were seen
-    since the last measured round or noted on the sheet.
+    since the last measured round or noted on the sheet. A worn set speaks by its own carbon, `by_use`, until another is
+    in its place and not measured, or where what stands of it is graver than that.
     """
+    carbon = by_use.rank if by_use is not None else -1
     labels = places_of(state)
     lesser = ((n, f) for r in rounds for n, f in r.seen if not f.grave)
     noted = ((n, f) for (n, _), f in state.told.now.items() if not f.grave)
-    # A worn set speaks by its own carbon, until another is in its place and not measured.
     living = (
         (x.position, x.finding)
         for x in lives
-        if x.stands and (x.finding.id != SET_WORN.id or x.state == "done not proven")
+        if x.stands
+        and (x.finding.id != SET_WORN.id or x.state == "done not proven" or GRADES.index(x.finding.grade) > carbon)
     )
     made = [Condition(labels.get(n) or f.part.words, f, n) for n, f in dict.fromkeys((*living, *lesser, *noted))]
     return tuple(sorted(made, key=lambda c: -GRADES.index(c.finding.grade)))

@@ -96,9 +96,9 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     worn_before = worn_then(state, worn_found, worn_now) if state.grounds else {}
     lived = lives(state.told, worn_found, worn_now, worn_before)
     since = current.rounds[current.rounds.index(latest) :] if latest else current.rounds
-    conditions = conditions_of(state, since, lived)
     due_graded = by_interval(asked, state, rules, today)
     by_use = worst([g for g in (by_all, due_graded) if g])
+    conditions = conditions_of(state, since, lived, by_use)
     components = components_of(by_use, conditions, state.overrules, _overdue(asked, state, today))
     graded, whole = motor_grade(components, state.overrules)
     base = graded.grade if graded else None

@@ -8,6 +8,7 @@ from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.ground import said
 from norvash.core.text.words import UNIT_WORDS, day_words, length_words, listed, use_words
 from norvash.core.verdict.components import Condition, finding_word
 from norvash.core.verdict.forecast_words import forecast_reasons
@@ -24,6 +25,11 @@ def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reas
     lines = [Reason(f"Brush {d.label}: {d.words}", (rules.figure(d.rule_id),)) for d in found.doubts]
     lines += _overrule_reasons(found)
     lines += _finding_reasons(found.conditions)
+    lines += [
+        Reason(f"{x.place}, {x.finding.words}, stays: {said(m)}, and that ends no stop.")
+        for x in found.lives
+        for m in x.held_by
+    ]
     if found.missing:
         lines.append(_missing_reason(found, state))
     by_length = worst([b.graded for b in found.brushes if b.graded])

@@ -8,7 +8,7 @@ from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.done import done_tasks, ran_words, work_done
-from norvash.core.sheet.part import COMPLAINT, LOOK
+from norvash.core.sheet.part import COMPLAINT, LOOK, RUN
 from norvash.core.sheet.signs_shown import causes_mended, mended_causes
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.call_in import FIND_FAULT
@@ -72,12 +72,13 @@ def _proven(visit: Visit, said: Verdict) -> Verdict:
     found = [f"{x.place}: {x.finding.words}" for x in visit.lives if x.done and x.finding.part is not COMPLAINT]
     cause = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
     tasks = {task: given for task, given in done_tasks(sheet).items() if task is not FIND_FAULT}
-    ran = ran_words(sheet)
+    off = any(x.stands and x.finding.part is RUN for x in visit.lives)
+    ran = "" if off else ran_words(sheet)
     run = f"runs as it should: {ran}" if ran else ""
     first = cause or ("; ".join(_few(found)) if found else "the cause is not known")
     line = "; ".join(filter(None, (first, *_few(work_done(tasks)), run)))
     story = f"{line[0].upper()}{line[1:]}."
-    if visit.found.grade in ("change", "stop") or any(x.state == "done not proven" for x in visit.lives):
+    if off or visit.found.grade in ("change", "stop") or any(x.state == "done not proven" for x in visit.lives):
         return replace(said, reasons=(Reason(story), *said.reasons))
     return replace(said, act=story, why="", reasons=(Reason(said.sentence), *said.reasons))
 
