@@ -7,7 +7,7 @@ from typing import Any, Literal, get_args, get_origin
 from norvash.core.motor.figure import Number, Word
 from norvash.core.motor.figure_fields import FIELDS as FIGURES
 from norvash.core.sheet.field import Column, Field, Permit, Pick, Quantity, Repair, Tick
-from norvash.core.sheet.gates import GATES, every_step
+from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.records import TURNS
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES, TASKS
@@ -139,7 +139,7 @@ def _lists() -> Iterator[str]:
     yield "| `gone.FINDING` | looked at again at its place, and gone: `yes` |"
     yield "| `settle.LIFE` | something of an earlier visit that is mended: `yes` |\n"
     for gate in GATES.values():
-        steps = ", ".join(f"`step.{gate.id}.{s.id}`" for s in every_step(gate))
+        steps = ", ".join(f"`step.{gate.id}.{s.id}`" for s in gate.every)
         yield f"Steps of “{gate.words}”: {steps}.\n"
     yield "## Findings\n\nThose on a brush are entered by `see`, others by `seen.FINDING` or by figures.\n"
     yield "| finding | what it is | grade | how |\n|---|---|---|---|"

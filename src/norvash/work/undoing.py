@@ -8,6 +8,7 @@ from norvash.core.sheet.asked import misfits
 from norvash.core.sheet.field import BEARINGS, Field
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.stages.decide import answer_words
 from norvash.core.text.words import listed
 from norvash.errors import Conflict
 from norvash.store import entries, people, rounds, seen
@@ -96,7 +97,7 @@ def last_named(conn: Connection, sheet_id: str, person_id: str, labels: Mapping[
     else:
         seen_words = BY_SIGHT[last.field].words if last.field in BY_SIGHT else last.field
         words, place = seen_words if last.kind == "finding" else "length", labels.get(last.place, "")
-    said = "" if last.typed == "yes" else last.typed
+    said = "" if last.typed == "yes" else answer_words(field_of(last.field), last.typed, last.typed)
     told = ", ".join(filter(None, (f"{words[0].lower()}{words[1:]}", place)))
     return last.id, (f"{told}: {said}" if said else told)[:_MOST]
 

@@ -4,7 +4,7 @@ from collections.abc import Iterable, Iterator
 from datetime import datetime
 
 from norvash.core.sheet.done import last_work, ran_words
-from norvash.core.sheet.field import Field, Painted, Pick
+from norvash.core.sheet.field import Painted
 from norvash.core.sheet.gates import GATES, POWER
 from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.given import Given
@@ -19,7 +19,7 @@ from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
 from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
 from norvash.core.sheet.stages.catalogue import field_of
-from norvash.core.sheet.stages.decide import DECISIONS, OUTCOME
+from norvash.core.sheet.stages.decide import DECISIONS, OUTCOME, answer_words
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.run import judge_run
 from norvash.core.sheet.stages.prove.run_fields import COAST_S, NOISE, RUN_HOW
@@ -235,12 +235,9 @@ def _again(conn: Connection, page: SheetPage) -> list[Plain]:
         if field is not None and field.sighted and not isinstance(field, Painted):
             where = labels.get(place, "") if field.per == "position" else str(place or "")
             words = f"{field.label} {where}".strip()
-            made.append(_correction(words, _typed(field, stood), _typed(field, since), since.person, since.at))
+            before, now = (answer_words(field, g.word, g.typed) for g in (stood, since))
+            made.append(_correction(words, before, now, since.person, since.at))
     return made
-
-
-def _typed(field: Field, given: Given) -> str:
-    return dict(field.choices).get(given.word, given.typed) if isinstance(field, Pick) else given.typed
 
 
 def _correction(what: str, typed: str, instead: str, person: str, at: datetime) -> Plain:

@@ -10,7 +10,7 @@ from norvash.core.planning.policies import KINDS
 from norvash.core.rules.catalogue import RULES
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.sheet.field import Field, Noticed, Pick
-from norvash.core.sheet.gates import GATES, every_step
+from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.part import BESIDE, PARTS
 from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS
 from norvash.core.sums.catalogue import SUMS
@@ -32,7 +32,7 @@ def every_name() -> dict[Kind, tuple[str, ...]]:
         "cause": _sorted(c.id for c in CAUSES),
         "sign": _sorted(n.sign.id for s in STAGES for n in s.noticed),
         "gate": _sorted(GATES),
-        "step": _sorted(f"{g.id}.{step.id}" for g in GATES.values() for step in every_step(g)),
+        "step": _sorted(f"{g.id}.{step.id}" for g in GATES.values() for step in g.every),
         "sum": _sorted(SUMS),
         "part": _sorted(p.id for p in (*PARTS, *BESIDE)),
         "stage": _sorted(s.id for s in STAGES),

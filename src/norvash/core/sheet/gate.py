@@ -85,7 +85,8 @@ def _nothing(_sheet: Sheet) -> str:
 
 @dataclass(frozen=True, kw_only=True, eq=False)
 class Gate:
-    """A gate with its steps for a motor; `how` is what must be said beside them, and its words.
+    """A gate with `every` step that it can have, each once, and its steps for a motor; `how` is what must be said
+    beside them, and its words.
 
     What was ticked before `anew_since` is asked again; while something is `suspended` by, it does not stand, whoever
     has ticked or waived what. One that is not `whole` is waived hold by hold, and only where something is not
@@ -94,6 +95,7 @@ class Gate:
 
     id: str
     words: str
+    every: tuple[Step, ...]
     steps: Callable[[Facts, MotorRules], tuple[Step, ...]]
     how: Pick | None = None
     how_words: str = ""
@@ -122,7 +124,8 @@ class Gate:
 
     def step(self, step_id: str, label: str = "") -> Tick:
         """Return the tick of one of its steps."""
-        return _step(f"step.{self.id}.{step_id}", self.words, label or step_id)
+        known = next((s.act for s in self.every if s.id == step_id), step_id)
+        return _step(f"step.{self.id}.{step_id}", self.words, label or known)
 
     def named(self, field_id: str) -> Tick | None:
         """Return the tick of a step by the id of its entry, None for another field."""

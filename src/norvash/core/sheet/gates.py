@@ -86,6 +86,8 @@ _DUST = Step(
     "Eye protection, mask and vacuum ready",
     "springs fly; carbon and copper dust: fine filter, wash hands, no food; keep it off electronics",
 )
+_LIFT = Step("lift", "Hoist or second person", "marked lifting points only")
+_EVERY_SAFE = (_DEAD, _STILL, _WHEELS, *(s for c in _CLASS.values() for s in c), _CAPACITORS, _MAGNETS, _LIFT, _DUST)
 _SERVICE = (
     Step("whole", "All guards and covers back in place, and earth where it has one", "tools and rags counted"),
     Step("own", "Own lock and tag taken off, users told", "nobody else takes them off"),
@@ -132,18 +134,6 @@ def _back_to_service(_facts: Facts, _rules: MotorRules) -> tuple[Step, ...]:
     return _SERVICE
 
 
-def every_step(gate: Gate) -> tuple[Step, ...]:
-    """Return every step that a gate can have for any motor, each once."""
-    if gate.id == "safe":
-        lift = Step("lift", "Hoist or second person", "marked lifting points only")
-        made = [_DEAD, _STILL, _WHEELS, *(s for c in _CLASS.values() for s in c), _CAPACITORS, _MAGNETS, lift, _DUST]
-    elif gate.id == "power":
-        made = list(EVERY_POWER_STEP)
-    else:
-        made = list(_SERVICE)
-    return tuple({s.id: s for s in made}.values())
-
-
 METHOD = pick("safe.method", "Isolation", "Isolated by", *METHODS.items())
 
 
@@ -172,6 +162,7 @@ def _worked_on(sheet: Sheet) -> datetime | None:
 SAFE = Gate(
     id="safe",
     words="Make safe",
+    every=_EVERY_SAFE,
     steps=_to_be_safe,
     how=METHOD,
     how_words="how it is isolated",
@@ -180,7 +171,15 @@ SAFE = Gate(
     whole=True,
 )
 POWER = Gate(
-    id="power", words="Before power", steps=before_power, how=RUN_HOW, how_words="how it is run", anew_since=_worked_on
+    id="power",
+    words="Before power",
+    every=EVERY_POWER_STEP,
+    steps=before_power,
+    how=RUN_HOW,
+    how_words="how it is run",
+    anew_since=_worked_on,
 )
-SERVICE = Gate(id="service", words="Back to service", steps=_back_to_service, anew_since=_worked_on, by_hold=True)
+SERVICE = Gate(
+    id="service", words="Back to service", every=_SERVICE, steps=_back_to_service, anew_since=_worked_on, by_hold=True
+)
 GATES = {g.id: g for g in (SAFE, POWER, SERVICE)}

@@ -63,7 +63,7 @@ _TURNS = {
 }
 _BELT = Step("belt-on", "Belt on and guarded: never unloaded", "a series motor that loses its belt runs away")
 _AWAY = Step("speed", _COUPLED, "without load it runs away")
-EVERY_POWER_STEP = (
+_EVERY = (
     *_POWER,
     _EARTH,
     *_NO_EARTH.values(),
@@ -77,6 +77,7 @@ EVERY_POWER_STEP = (
     *_TURNS.values(),
     _BELT,
 )
+EVERY_POWER_STEP = tuple({s.id: s for s in reversed(_EVERY)}.values())[::-1]
 
 
 def before_power(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:

@@ -109,7 +109,8 @@ def found_by(kept: KeptLife) -> str:
         return ""
     if kept.ground is None:
         return "its ground was not kept then"
-    return f"found by {'; '.join(_said(n, v) for n, v in kept.ground.items())}" if kept.ground else ""
+    figures_first = sorted(kept.ground.items(), key=lambda stated: stated[0] in RULES)
+    return f"found by {'; '.join(_said(n, v) for n, v in figures_first)}" if kept.ground else ""
 
 
 def _said(name: str, value: float | str) -> str:

@@ -5,11 +5,11 @@ from dataclasses import dataclass
 from typing import NamedTuple
 
 from norvash.core.sheet.done import last_work, sight_of
-from norvash.core.sheet.field import BEARINGS, SIDES, Field, Noticed, Pick, Quantity, Tick
+from norvash.core.sheet.field import BEARINGS, SIDES, Field, Noticed, Quantity, Tick
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.records import PaintedMap, Readings
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages.decide import DECISIONS
+from norvash.core.sheet.stages.decide import answer_words
 from norvash.core.sheet.stages.windings.insulation import circuits_of
 from norvash.core.text.quantities import UNITS
 from norvash.core.windings.circuits import CIRCUITS, PLACES
@@ -191,8 +191,7 @@ def said(field: Field, given: Given) -> str:
         return given.cut.words
     if isinstance(given.record, Readings | PaintedMap):
         return given.record.words
-    choices = dict(field.choices) if isinstance(field, Pick) else DECISIONS
-    words = choices.get(given.word, given.typed)
+    words = answer_words(field, given.word, given.typed)
     if isinstance(field, Quantity) and given.typed[-1].isdigit():
         words += f" {next(iter(UNITS[field.dimension]))}"
     if words == field.label:

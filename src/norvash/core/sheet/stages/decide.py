@@ -78,6 +78,13 @@ MOTOR_OVERRULED = overruled("motor", "The motor", _never)
 RULED_OUT = {c.id: ruled_out(c.id, c.words) for c in CAUSES}
 
 
+def answer_words(field: Field | None, word: str, typed: str) -> str:
+    """Return a word that was entered in a field in the words of its answers, as typed where it has none."""
+    if isinstance(field, Pick):
+        return dict(field.choices).get(word, typed)
+    return DECISIONS.get(word, typed) if isinstance(field, Decision) else typed
+
+
 def _named(field_id: str) -> Decision | None:
     finding_id = field_id.removeprefix(_DECIDED)
     return decision(finding_id) if finding_id not in ("", field_id) else None

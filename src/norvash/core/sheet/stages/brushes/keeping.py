@@ -2,11 +2,13 @@
 
 from dataclasses import dataclass
 
-from norvash.core.edges import over
+from norvash.core.edges import over, under
+from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
+from norvash.core.text.words import length_words
 from norvash.core.verdict.grades import GRADES
-from norvash.core.verdict.values import Findings
+from norvash.core.verdict.values import BrushNow, Findings
 
 _WATCH = GRADES.index("watch")
 
@@ -32,7 +34,7 @@ def stays(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Stay, 
         if brush.usable is None or not brush.in_round:
             against.append("not measured now")
         elif not over(brush.usable, rules["stage.watch"]):
-            against.append(f"{brush.usable:.0%} usable, over {rules['stage.watch']:.0%} is asked for")
+            against.append(f"{_left(brush, state)}, over {rules['stage.watch']:.0%} is asked for")
         against += [
             c.finding.words
             for c in found.conditions
@@ -43,3 +45,10 @@ def stays(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Stay, 
         share = f"{brush.usable:.0%} usable, nothing above “Watch” on it" if brush.usable is not None else ""
         made.append(Stay(brush.label, not against, "; ".join(against) or share))
     return tuple(made)
+
+
+def _left(brush: BrushNow, state: MotorState) -> str:
+    """Return in words how much of a brush may still be used."""
+    if brush.left_mm is not None and under(brush.left_mm, 0):
+        return f"{length_words(-brush.left_mm, LENGTH_UNIT.of(state.figures))} under its limit"
+    return f"{brush.usable:.0%} usable"
