@@ -1,9 +1,9 @@
 """Answers: pages from templates, errors as a page or as JSON, never a bare status."""
 
 import re
-from collections.abc import Callable, Sequence
+from collections.abc import Sequence
 from datetime import date, datetime
-from functools import cache
+from functools import cache, partial
 from hashlib import blake2s
 from importlib import import_module
 from pathlib import Path
@@ -110,13 +110,9 @@ class _Unindented(Extension):
         return _AT_BLOCK.sub(r"\1", plain).replace("\x1f", " ")
 
 
-def _when_shown(module: str, name: str) -> Callable[..., object]:
-    """Return a filter whose module is imported when it is first used: most pages never do."""
-
-    def said(value: object) -> object:
-        return getattr(import_module(module), name)(value)
-
-    return said
+def _when_shown(module: str, name: str, value: object) -> object:
+    """Return what a function says of a value, its module imported when it is first shown: most pages never do."""
+    return getattr(import_module(module), name)(value)
 
 
 def _environment() -> Environment:
@@ -153,8 +149,8 @@ def _environment() -> Environment:
         "grouped": grouped,
         "figure": figure_words,
         "figure_said": figure_said,
-        "found_by": _when_shown("norvash.core.sheet.rests_on", "found_by"),
-        "moved_said": _when_shown("norvash.core.sheet.ground", "said"),
+        "found_by": partial(_when_shown, "norvash.core.sheet.rests_on", "found_by"),
+        "moved_said": partial(_when_shown, "norvash.core.sheet.ground", "said"),
         "day": _day,
         "iso": _iso,
         "rate": lambda mm_per_kh, unit: f"{rate_figure(mm_per_kh, unit):.3f}",
