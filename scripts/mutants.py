@@ -72,7 +72,7 @@ PARTS: dict[str, tuple[str, str]] = {
     "forecast": (
         (
             "forecast/batch forecast/case forecast/crossing forecast/deviations forecast/grid forecast/laying"
-            " forecast/learning forecast/points forecast/proof"
+            " forecast/learning forecast/points forecast/proof forecast/proof_table"
             " forecast/model forecast/plain forecast/prior forecast/of_motor"
         ),
         "core/forecast core/forecast_whole core/forecasting core/edges",

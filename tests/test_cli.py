@@ -55,5 +55,5 @@ def test_the_proof_is_written_between_its_marks(monkeypatch: pytest.MonkeyPatch,
     text = page.read_text()
     assert text.startswith("before\n")
     assert text.endswith("after\n")
-    assert text.count(": 20 sets") == 3
+    assert text.count(": 20 sets") == 4
     assert "stale" not in text

@@ -151,8 +151,9 @@ def forecast_cases(given: argparse.Namespace) -> None:
 
 def prove(given: argparse.Namespace) -> None:
     """Try the forecast on simulated fleets: what share of its bands hold, beside hand sums and least squares."""
-    from norvash.core.forecast.proof import KINDS, table
+    from norvash.core.forecast.proof import KINDS
     from norvash.core.forecast.proof import prove as run
+    from norvash.core.forecast.proof_table import table
 
     parts = []
     for kind, words in KINDS.items():

@@ -14,7 +14,8 @@ from norvash.core.forecast.model import forecast, forecasts
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.forecast.plain import case_of, cases_of
 from norvash.core.forecast.prior import rate_prior, shortest_shift
-from norvash.core.forecast.proof import KINDS, prove, share, table
+from norvash.core.forecast.proof import KINDS, prove, share
+from norvash.core.forecast.proof_table import table
 from norvash.errors import InputError
 
 DIGITS = 1e-4

@@ -7,6 +7,7 @@ import pytest
 from at_work import Work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.store.standings import count_bench, list_bench
 from norvash.work.policing import add_policy
 
 GAUGE = {"method": "depth", "depth_limit_mm": "12.6"}
@@ -68,7 +69,9 @@ def test_a_change_by_an_interval_stands_in_the_line_and_no_later_plan_beside_it(
     plans = [date.fromisoformat(f.until) for f in page.said.figures if f.words == "plan by"]
     assert all(day < page.found.change.on for day in plans)
     assert [r.endswith("; this change comes first.") for r in reasons(shop, motor)].count(True) == 1
-    assert [r.endswith("; this look comes first.") for r in reasons(shop, motor)].count(True) == 1
+    assert not any(r.endswith("; this look comes first.") for r in reasons(shop, motor))
+    assert any(r.startswith("Look by") and r.endswith("; later.") for r in reasons(shop, motor))
+    assert (page.found.look, page.found.days.look_on) == (None, None)
 
 
 def test_a_gauge_that_nobody_zeroed_does_not_overrule_the_makers_interval_from_one_round(shop: Shop) -> None:
@@ -107,3 +110,46 @@ def test_the_second_line_is_due_half_a_spacing_after_it_was_first_seen(shop: Sho
     assert due.at_units is not None
     assert due.at_units == pytest.approx(4700)
     assert "600 h" in due.why
+
+
+def test_of_one_brush_alone_no_list_has_a_day_and_what_is_due_stays_due(shop: Shop) -> None:
+    motor = shop.motor(set_is_new=True, new_length="22", limit="9", figures={})
+    every(shop, motor, "300", "look")
+    shop.later(days=40).log(motor, "250")
+    shop.measure(motor, "250", "19", "")
+    page = shop.page(motor)
+    assert (page.found.look, page.found.days.look_on, page.said.figures) == (None, None, ())
+    assert "incomplete" in page.said.flags
+    assert "a date wants the whole set, and B is not measured" in said(shop, motor)
+    kept = shop.conn.execute("select look_on, limit_on, early_on from standing").fetchone()
+    assert tuple(kept) == (None, None, None)
+    # Measuring one brush does not end what the maker asks for.
+    shop.later(days=60).log(motor, "450")
+    assert (shop.page(motor).found.grade, shop.page(motor).said.word) == ("change", "Change or measure now")
+
+
+def test_a_look_due_at_todays_counter_needs_hands(shop: Shop) -> None:
+    """Of a motor without a rate no list knows a day: it is told by what has run."""
+    motor = shop.motor(set_is_new=True, new_length="22", limit="9", use_now="0", figures={})
+    every(shop, motor, "300", "look")
+    shop.measure(motor, "0", "22", "22")
+    before = list_bench(shop.conn, shop.now.date(), shop.now.date(), 9, 0)
+    shop.later(days=20).log(motor, "300")
+    page = shop.page(motor)
+    assert "look due" in page.said.flags
+    assert ([x.motor_id for x in before], count_bench(shop.conn, shop.now.date(), shop.now.date())) == ([], 1)
+
+
+def test_a_gauge_that_nobody_zeroed_bounds_what_is_left_and_not_a_brush_that_was_invented(shop: Shop) -> None:
+    """Eight hundred hours on the straight line were one hour for the early bound: what a brush had lost before its
+    first reading was counted as carbon to wear, at a rate of its own.
+    """
+    motor = shop.motor(motor_class="tool", new_length="", limit="", set_is_new=True, figures=GAUGE)
+    shop.measure(motor, "100", "11.61", "11.60")
+    shop.later(days=30).log(motor, "200")
+    shop.measure(motor, "200", "11.72", "11.71")
+    page = shop.page(motor)
+    ahead, left = page.found.ahead, (12.6 - 11.72) / 0.11 * 100
+    assert ahead is not None
+    assert 0.2 * left < ahead.p05_units - ahead.seen_units < left
+    assert page.found.grade == "fit"

@@ -6,6 +6,7 @@ from datetime import date
 from math import inf
 
 from norvash.core.diagnosis.ranking import Diagnosis
+from norvash.core.motor.record import MotorState
 from norvash.core.sheet.done import done_tasks
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.progress import StageNow, as_signed, progress
@@ -18,7 +19,9 @@ from norvash.core.sheet.stages.decide import OUTCOME
 from norvash.core.sheet.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.task import Task
 from norvash.core.sheet.work_list import Proposed, work_list
+from norvash.core.text.words import use_words
 from norvash.core.verdict.as_found import found_before_work
+from norvash.core.verdict.forecast_words import due_at
 from norvash.core.verdict.grades import Grade
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.sheet_line import NOT_OPENED, sheet_says
@@ -37,11 +40,12 @@ _ACTS = 30
 
 @dataclass(frozen=True, slots=True)
 class Look:
-    """When to look next: the day, the total use, and what asks for it."""
+    """When to look next: the day, the total use, what asks for it, and what the counter will show then, in words."""
 
     on: date | None
     at: float | None
     by: str
+    counter: str = ""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -125,7 +129,7 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
         holds=holds(visit),
         done=done,
         work=work_list(visit.lives, done, rules, idle="idle" in sheet.facts.surroundings),
-        look=_look(sheet, found, context.state.offset_units),
+        look=_look(sheet, found, context.state),
         version=sheets.version_of(conn, row.id),
         opened_at=_opened_at(conn, context, row.id),
         motor_word=said.word,
@@ -152,21 +156,21 @@ def _rail(row: SheetRow, visit: Visit) -> tuple[StageNow, ...]:
     return as_signed(kept) if kept else progress(visit)
 
 
-def _look(sheet: Sheet, found: Findings, offset_units: float) -> Look:
-    """Return the next look: the forecast's or a policy's, or one asked for on the sheet if that is sooner; a motor that
-    is sent away or stays out of service has none.
+def _look(sheet: Sheet, found: Findings, state: MotorState) -> Look:
+    """Return the next look: the one that comes first, or one asked for on the sheet if that is sooner; a motor that is
+    sent away or stays out of service has none.
     """
     if OUTCOME.of(sheet) in ("away", "out"):
         return Look(None, None, "")
     due, sooner, at = found.look, NEXT_LOOK.of(sheet), NEXT_LOOK_AT.of(sheet)
     asked = date.fromisoformat(sooner) if sooner else None
     least = due.at_units if due is not None and due.at_units is not None else inf
-    if at is not None and asked is None and at - offset_units < least:
-        return Look(None, at - offset_units, "asked for on this sheet")
+    if at is not None and asked is None and at - state.offset_units < least:
+        return Look(None, at - state.offset_units, "asked for on this sheet", use_words(at, state.unit))
     due_on = due.on if due else None
     if asked is not None and (due_on is None or asked < due_on):
         return Look(asked, None, "asked for on this sheet")
-    return Look(due.on, due.at_units, due.name) if due else Look(None, None, "")
+    return Look(due.on, due.at_units, due.name, due_at(due, state)) if due else Look(None, None, "")
 
 
 def _opened_at(conn: Connection, context: Context, sheet_id: str) -> float:

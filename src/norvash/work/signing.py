@@ -160,6 +160,7 @@ def _signed(conn: Connection, page: SheetPage, reason: str, person: str) -> dict
         "look_on": look.on,
         "look_at": look.at,
         "look_by": look.by,
+        "look_counter": look.counter,
         "sooner": NEXT_LOOK.of(page.sheet),
         "sooner_at": NEXT_LOOK_AT.of(page.sheet),
     }

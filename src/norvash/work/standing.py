@@ -47,12 +47,13 @@ class Judged(Prepared):
     foreseen: bool = True
 
 
-def rank_of(found: Findings, *, runs: bool = False) -> int:
+def rank_of(found: Findings, *, runs: bool = False, due: bool = False) -> int:
     """Return how urgently a motor needs hands by itself, without what the days add: 7 out of service, down to 0 runs
-    on. What is not measured, incomplete or doubtful asks for hands and outranks nothing that is to be watched or worse;
-    but a set of unknown age that `runs` by its log comes before what is to be planned.
+    on. What is not measured, incomplete or doubtful, or a look that is `due` by what has run and has no day, asks for
+    hands and outranks nothing that is to be watched or worse; but a set of unknown age that `runs` by its log comes
+    before what is to be planned.
     """
-    unknown = found.round is None or bool(found.doubts or found.missing)
+    unknown = found.round is None or bool(found.doubts or found.missing) or (due and found.days.look_on is None)
     rank = _RUNS_UNKNOWN_RANK if found.unknown and runs else _UNKNOWN_RANK if unknown else 0
     return max(_RANK[found.base or "fit"], rank)
 
@@ -134,7 +135,9 @@ def keep(conn: Connection, judged: Judged, *, why: str = "", free: bool = False)
             motor_id=context.motor.id,
             rules_seq=context.stamp.rules_seq,
             grade=found.base,
-            rank=rank_of(found, runs=bool(context.state.rate and context.state.rate.logged_units)),
+            rank=rank_of(
+                found, runs=bool(context.state.rate and context.state.rate.logged_units), due="look due" in said.flags
+            ),
             limit_on=_iso(days.limit_on),
             look_on=_iso(days.look_on),
             due=_iso(days.limit_on) or _NO_DAY,

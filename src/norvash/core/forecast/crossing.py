@@ -72,7 +72,8 @@ def _drawn(believed: Believed) -> tuple[Array, Array]:
 def _least_room(batch: Batch, found: Deviations, believed: Believed, room: Array) -> tuple[Array, NDArray[np.intp]]:
     """Return the room of the brush with least of it at every point [mm of mean wear], and which brush that is.
 
-    Of more than 16 brushes the 16 with least room expected are looked at.
+    What a brush had lost before its clock started is not there to be worn: its own rate counts for the rest only. Of
+    more than 16 brushes the 16 with least room expected are looked at.
     """
     worn = (batch.member @ found.worn[:, :, None])[:, :, 0]
     middle = (believed.level * believed.weight[:, None, :]).sum(2) - batch.limit[:, None]
@@ -86,11 +87,11 @@ def _least_room(batch: Batch, found: Deviations, believed: Believed, room: Array
     order = np.argsort(expected, axis=1, kind="stable")
     group, rows = batch.member.argmax(2), np.arange(len(order))
     least = np.full((len(order), room.shape[2]), np.inf, room.dtype)
-    left = least
+    left, alike = least, room.shape[1] == 1 and not batch.shift.any()
     for place in range(min(order.shape[1], MOST_BRUSHES)):
         b = order[:, place]
         own = room[:, 0] if room.shape[1] == 1 else room[rows, group[rows, b]]
-        left = np.maximum(own, 0) if place == 0 or room.shape[1] > 1 else left
+        left = left if alike and place else np.maximum(own - batch.shift[rows, b, None], 0)
         mine = left * square[rows, b, None]
         mine += linear[rows, b, None]
         mine *= left

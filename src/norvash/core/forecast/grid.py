@@ -73,12 +73,19 @@ def bedding_left(batch: Batch, use: Array) -> Array:
 
 
 def _start(batch: Batch, found: Deviations, step: float) -> tuple[Array, Array]:
-    """Return the grid, centred where readings or prior suggest, and its prior weights."""
+    """Return the grid, centred where readings or prior suggest, and its prior weights.
+
+    Wear that is not visible yet says at least how slow a set is: the grid lies no higher than what could have hidden.
+    """
     centre = batch.loc + KIND(_UNSEEN)
     if batch.use.shape[1]:
         worn, ran = found.worn[:, 0], batch.last_use - batch.fitted[:, 0]
-        visible = (worn > batch.constants["visible"] * np.sqrt(found.mean_var[:, -1, 0])) & (ran > 0)
-        centre = np.where(visible, np.log(np.where(visible, worn, 1) / np.where(visible, ran, 1)), centre)
+        hidden, has_run = batch.constants["visible"] * np.sqrt(found.mean_var[:, -1, 0]), ran > 0
+        visible = (worn > hidden) & has_run
+        seen = np.log(np.where(has_run, np.where(visible, worn, np.maximum(worn, 0) + hidden), 1)) - np.log(
+            np.where(has_run, ran, 1)
+        )
+        centre = np.where(visible, seen, np.where(has_run, np.minimum(centre, seen), centre))
     g = centre[:, None] + _PLACES * KIND(step)
     z = (g - batch.loc[:, None]) / batch.scale[:, None]
     weight = (1 + z * z / batch.df[:, None]) ** (-(batch.df[:, None] + 1) / 2)

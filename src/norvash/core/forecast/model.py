@@ -59,7 +59,7 @@ def _together(cases: Cases) -> list[Forecast]:
             inspect_use=u[7],
             weeks=Quantiles(*w[:5]) if _is_dated(w) else None,
             inspect_weeks=w[7] if _is_dated(w) else None,
-            tail=tail,
+            tail=min(tail, 1.0),
             jumped=jumped,
             mean_rate=rate,
             worst_position=worst,

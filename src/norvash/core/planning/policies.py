@@ -14,7 +14,7 @@ from norvash.core.motor.record import MotorState, Round
 from norvash.core.planning.interval_table import table_from
 from norvash.core.planning.policy import Due, Policy
 from norvash.core.rules.book import MotorRules
-from norvash.core.text.words import UNIT_WORDS, counted, grouped, ordinal, use_words
+from norvash.core.text.words import UNIT_WORDS, counted, grouped, listed, ordinal, use_words
 from norvash.core.use.rate import day_of
 
 KINDS = {
@@ -24,6 +24,8 @@ KINDS = {
     "table": "by a table of use and wear",
 }
 ASKS = {"look": "a look, counted from the last complete one", "change": "a new set, counted from the fitting"}
+# By this rule the forecast asks for its own look.
+OWN = "forecast.risk"
 _WORKS_LATE = ("wet", "salt", "mostly idle")
 
 
@@ -176,6 +178,41 @@ def _on(units: float, state: MotorState) -> date | None:
     if state.rate is None or not state.entries:
         return None
     return day_of(units, state.entries[-1], state.rate)
+
+
+def winners(found: Sequence[Due]) -> tuple[Due | None, Due | None]:
+    """Return the look and the change that come first, None for a kind that has no ground; no look comes later than the
+    change, of a range than its high end.
+    """
+    look, change = (earliest([d for d in found if d.change is of_change]) for of_change in (False, True))
+    if look is None or change is None or look.stop:
+        return look, change
+    at = change.at_units if change.overdue_units is None else change.overdue_units
+    on = change.on if change.overdue_units is None else change.late_on
+    end = replace(change, at_units=at, on=on)
+    return (None if _after(look, end) else look), change
+
+
+def _after(look: Due, end: Due) -> bool:
+    """Tell whether a look comes after a change, by day, else by use where both have that."""
+    if look.on is not None and end.on is not None:
+        return look.on > end.on
+    return look.at_units is not None and end.at_units is not None and over(look.at_units, end.at_units)
+
+
+def incomplete(found: Sequence[Due], missing: Sequence[str], state: MotorState, today: date) -> tuple[Due, ...]:
+    """Return what is asked for of a set of which some brushes are not measured: a look that has come due stays, any
+    other waits for them, for a day would be one of the measured ones alone.
+
+    Source: a set lives as long as its worst brush
+    """
+    if not missing:
+        return tuple(found)
+    why = f"a date wants the whole set, and {listed(list(missing))} {'is' if len(missing) == 1 else 'are'} not measured"
+    return tuple(
+        d if d.change or d.stop or (d.rule_id != OWN and look_due(d, state, today)) else replace(d, aside=why)
+        for d in found
+    )
 
 
 def earliest(found: Sequence[Due]) -> Due | None:

@@ -8,7 +8,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import use_words
 from norvash.core.use.rate import day_of
 
-_RULE = "line.second"
+SECOND_LINE = "line.second"
 
 
 def second_line(state: MotorState, rules: MotorRules) -> Due | None:
@@ -26,13 +26,13 @@ def second_line(state: MotorState, rules: MotorRules) -> Due | None:
     rate = _rate_mm(state, second, seen[0].total_units)
     if spacing is None and not rate:
         return None
-    left = rules[_RULE] * (spacing if spacing is not None else (second - third) / (rate or 1.0))
+    left = rules[SECOND_LINE] * (spacing if spacing is not None else (second - third) / (rate or 1.0))
     at = seen[0].total_units + left
     on = day_of(at, state.entries[-1], state.rate) if state.rate is not None and state.entries else None
     why = (
         f"the second wear line showed; half of what the spacing to the last one leaves is {use_words(left, state.unit)}"
     )
-    return Due(name="second wear line", at_units=at, on=on, why=why, rule_id=_RULE, change=True)
+    return Due(name="second wear line", at_units=at, on=on, why=why, rule_id=SECOND_LINE, change=True)
 
 
 def _by_sightings(state: MotorState, showed: Round, second_mm: float, third_mm: float) -> float | None:

@@ -2,13 +2,14 @@
 
 from datetime import date, timedelta
 
-from norvash.core.edges import over, under, within
+from norvash.core.edges import over, under, whole_down, within
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import RUN_LENGTH_UNITS
 from norvash.core.motor.record import MotorState
-from norvash.core.planning.policies import whole_runs
+from norvash.core.planning.policies import OWN, whole_runs
 from norvash.core.planning.policy import Due
+from norvash.core.planning.second_line import SECOND_LINE
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import UNIT_WORDS, counter_words, day_words, use_figure, use_words
 from norvash.core.verdict.values import Findings, Reason
@@ -19,6 +20,18 @@ _FIRST_LOOK = 0.35
 def at_counter(units: float, state: MotorState) -> str:
     """Return a total use as the counter will show it."""
     return f"{use_figure(units + state.offset_units, state.unit)} {UNIT_WORDS[state.unit]}"
+
+
+def due_at(due: Due, state: MotorState) -> str:
+    """Return at which counter something is due, empty where only a day is known: what was worked out from wear as
+    rounded as that is, what somebody asked for to the unit.
+    """
+    if due.at_units is None:
+        return ""
+    if due.rule_id in (OWN, SECOND_LINE):
+        return at_counter(due.at_units, state)
+    step = 0.1 if state.unit == "years" else 1.0
+    return use_words(whole_down((due.at_units + state.offset_units) / step) * step, state.unit)
 
 
 def range_words(found: Findings, state: MotorState) -> list[Reason]:
@@ -109,14 +122,7 @@ def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> l
             )
         )
     for due in found.dues:
-        when = ", ".join(
-            x
-            for x in (
-                at_counter(due.at_units, state) if due.at_units is not None else "",
-                day_words(due.on) if due.on else "",
-            )
-            if x
-        )
+        when = ", ".join(x for x in (due_at(due, state), day_words(due.on) if due.on else "") if x)
         first = _place(due, found)
         lead = f"{'Change' if due.change else 'Look'} by {when} for the {due.name}" if when else f"By the {due.name}"
         if due.name == "forecast":
@@ -133,7 +139,9 @@ def _place(due: Due, found: Findings) -> str:
         return f"; not counted: {due.aside}"
     if due is found.look:
         return "; this look comes first"
-    return "; this change comes first" if due is found.change else ""
+    if due is found.change:
+        return "; this change comes first"
+    return "; later" if due.at_units is not None or due.on is not None else ""
 
 
 def _as_the_last_set(found: Findings, state: MotorState) -> list[Reason]:
@@ -158,9 +166,13 @@ def _whole_runs(found: Findings, state: MotorState) -> Reason | None:
     run, ahead = RUN_LENGTH_UNITS.of(state.figures), found.ahead
     if not run or not state.entries or ahead is None:
         return None
-    due = [(d.at_units, d.name) for d in found.dues if d.at_units is not None and d.name != "forecast"]
-    if found.round is not None and not found.missing:
-        due += [(ahead.p10_units, "the early end of the forecast"), (ahead.look_units, "the look by the forecast")]
+    due = [
+        (d.at_units, "the look by the forecast" if d.rule_id == OWN else d.name)
+        for d in found.dues
+        if d.at_units is not None and not d.aside and not (d.rule_id == OWN and found.round is None)
+    ]
+    if found.round is not None and any(d.rule_id == OWN and not d.aside for d in found.dues):
+        due.append((ahead.p10_units, "the early end of the forecast"))
     if not due:
         return None
     first, why = min(due)

@@ -13,7 +13,7 @@ from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState, Round
 from norvash.core.motor.set_clock import begins_at_first_reading
-from norvash.core.planning.policies import dues, earliest, nobody_knows
+from norvash.core.planning.policies import OWN, dues, earliest, incomplete, nobody_knows, winners
 from norvash.core.planning.policy import Due
 from norvash.core.planning.second_line import second_line
 from norvash.core.rules.book import MotorRules
@@ -34,11 +34,12 @@ def past_limit(state: MotorState, today: date) -> bool:
     return ahead is not None and ahead.visits > 0 and not over(ahead.p50_units, state.ran_by(today))
 
 
-def _by_day(days: Days, change: Due | None, rules: MotorRules) -> tuple[Rise, ...]:
+def _by_day(days: Days, look: Due | None, change: Due | None, rules: MotorRules) -> tuple[Rise, ...]:
     """Return on which days limit, change and look raise the motor; a school that follows symptoms is exempt."""
     if follows_symptoms(rules):
         return ()
-    return (*by_limit(days.early_on, rules), *by_change(change, rules), *by_look(days.look_on))
+    look_on = look.on if look is not None else None
+    return (*by_limit(days.early_on, rules), *by_change(change, rules), *by_look(look_on))
 
 
 def _overdue(asked: tuple[Due, ...], state: MotorState, today: date) -> str:
@@ -81,8 +82,11 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         brushes = tuple(_at_look(b, line, state, latest) for b in brushes)
     least = min((b for b in brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0, default=None)
     governing = brushes[line.governing_position - 1] if line and line.governing_position else least
-    line_days, asked = _days(state, line), _dues(state, rules)
-    look, change = earliest([d for d in asked if not d.change]), earliest([d for d in asked if d.change])
+    line_days, all_asked = _days(state, line), _dues(state, rules)
+    asked = incomplete(all_asked, missing, state, today)
+    look, change = winners(asked)
+    # What a policy asks for comes due whether the set is whole or not.
+    to_come = winners([d for d in all_asked if d.rule_id != OWN])[0] if missing else look
     by_carbon = _planned(state, line_days, look, whole=latest is not None and not missing)
     days = _with_change(by_carbon, change, rules)
     too_short, out = latest is not None and _too_short(state, rules), any(d.stop for d in asked)
@@ -103,7 +107,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     graded, whole = motor_grade(components, state.overrules)
     base = graded.grade if graded else None
     ruled = {c.id for c in components if c.overruled is not None}
-    rises = (*_by_day(by_carbon, change, rules), *by_lives(lived)) if whole is None else ()
+    rises = (*_by_day(by_carbon, to_come, change, rules), *by_lives(lived)) if whole is None else ()
     rises = tuple(r for r in rises if r.part not in ruled)
     return Findings(
         grade=grade_on(base, rises, today),
@@ -159,13 +163,13 @@ def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
             )
     if ahead is None or nobody_knows(state):
         return (*dues(state, state.policies, rules), *asked) if ahead is not None else asked
-    risk = rules["forecast.risk"] * 100
+    risk = rules[OWN] * 100
     own = Due(
         name="forecast",
         at_units=ahead.look_units,
         on=ahead.look_on,
         why=f"at most {risk:g} chances in 100 per interval that the limit is passed before",
-        rule_id="forecast.risk",
+        rule_id=OWN,
     )
     others = dues(state, state.policies, rules)
     if is_floating(state.figures) and ahead.visits < 2 and any(d.at_units is not None for d in others):
@@ -201,9 +205,11 @@ def _with_change(days: Days, change: Due | None, rules: MotorRules) -> Days:
 
 
 def _too_short(state: MotorState, rules: MotorRules) -> bool:
-    """Tell whether the next interval, counted from the last round, would not be worth while."""
+    """Tell whether the next interval, counted from the last round, would not be worth while, of the life of a set; of
+    one whose gauge nobody zeroed no life is known.
+    """
     ahead = state.ahead
-    if ahead is None or ahead.visits == 0:
+    if ahead is None or ahead.visits == 0 or is_floating(state.figures):
         return False
     return under(ahead.look_units - ahead.seen_units, rules["forecast.stop"] * ahead.life_units)
 

@@ -7,10 +7,10 @@ from datetime import date
 from norvash.core.edges import over
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.record import MotorState
-from norvash.core.planning.policies import earliest
+from norvash.core.planning.policies import OWN
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import UNIT_WORDS, day_words, use_figure
-from norvash.core.verdict.forecast_words import at_counter, far_off
+from norvash.core.verdict.forecast_words import at_counter, due_at, far_off
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.line_figure import LineFigure
 from norvash.core.verdict.values import Findings
@@ -58,27 +58,28 @@ def _end(ahead: Ahead, found: Findings, state: MotorState) -> tuple[LineFigure, 
     if due is None or due.at_units is None or over(due.at_units, ahead.p50_units):
         return _limit(ahead, state)
     on = day_words(due.on) if due.on else ""
-    return (LineFigure(at_counter(due.at_units, state), f"change by, for the {due.name}", on),)
+    return (LineFigure(due_at(due, state), f"change by, for the {due.name}", on),)
 
 
 def _look(found: Findings, state: MotorState) -> tuple[LineFigure, ...]:
-    """Return by when to look again, and for what where it is not the forecast; no look later than the change."""
-    look, change = found.look, found.change
-    if look is None or (change is not None and earliest([change, look]) is change):
+    """Return by when to look again, and for what where it is not the forecast."""
+    look = found.look
+    if look is None:
         return ()
     on = day_words(look.on) if look.on else ""
-    words = "look by" if look.rule_id == "forecast.risk" else f"look by, for the {look.name}"
-    if look.at_units is None:
+    words = "look by" if look.rule_id == OWN else f"look by, for the {look.name}"
+    at = due_at(look, state)
+    if not at:
         return (LineFigure(on, words),) if on else ()
-    return (LineFigure(at_counter(look.at_units, state), words, on),)
+    return (LineFigure(at, words, on),)
 
 
 def _plan(found: Findings, today: date) -> tuple[LineFigure, ...]:
     """Return the day from which a motor asks for its change to be planned, while that is still to come."""
-    change_on = found.change.on if found.change is not None else None
-    days = [r.on for r in found.rises if GRADES[r.rank] == "plan" and r.on > today]
-    days = [d for d in days if change_on is None or d < change_on]
-    return (LineFigure(day_words(min(days)), "plan by", until=min(days).isoformat()),) if days else ()
+    plan_on, change_on = found.plan_on, (found.change.on if found.change is not None else None) or date.max
+    if plan_on is None or not today < plan_on < change_on:
+        return ()
+    return (LineFigure(day_words(plan_on), "plan by", until=plan_on.isoformat()),)
 
 
 def _sure(ahead: Ahead, state: MotorState) -> LineFigure:

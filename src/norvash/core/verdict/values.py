@@ -100,6 +100,11 @@ class Findings:
     tabled_out: bool = False
     unknown: bool = False
 
+    @property
+    def plan_on(self) -> date | None:
+        """Return the day from which the motor asks for its change to be planned, None where nothing says so."""
+        return min((r.on for r in self.rises if r.grade == "plan"), default=None)
+
 
 @dataclass(frozen=True, slots=True)
 class Reason:
