@@ -7,6 +7,7 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop, readings_on
+from norvash.errors import InputError
 from norvash.store import motors
 from norvash.work.brush_lines import brush_lines
 from norvash.work.changing_figures import change_figures
@@ -118,3 +119,70 @@ def test_a_cut_moves_no_share_of_what_was_found(shop: Shop) -> None:
     assert work.bench.page.found.limit.limit_mm > (lines[0].reading or pytest.fail("no reading")).length_mm - (
         lines[0].left_mm or 0
     )
+
+
+# By way of measuring: what is stated, what is typed, the length; what is stated instead later, and the length then.
+CORRECTED = {
+    "depth, by the sum": ("depth", {"depth_constant_mm": "30"}, "14", 16.0, {"depth_constant_mm": "31"}, 17.0),
+    "depth, by a new brush": ("depth", {"depth_new_mm": "8"}, "14", 16.0, {"depth_new_mm": "7"}, 15.0),
+    "protrusion": ("protrusion", {"protrusion_constant_mm": "4"}, "12", 16.0, {"protrusion_constant_mm": "5"}, 17.0),
+    "share": ("compare", {}, "75", 16.5, {"new_mm": "24"}, 18.0),
+    "length": ("length", {}, "16", 16.0, {"new_mm": "24"}, 16.0),
+}
+
+
+@pytest.mark.parametrize(("method", "stated", "typed", "length", "later", "then"), CORRECTED.values(), ids=CORRECTED)
+def test_a_reference_that_is_corrected_moves_what_follows_from_it_and_no_reading(
+    *, shop: Shop, method: str, stated: dict[str, str], typed: str, length: float, later: dict[str, str], then: float
+) -> None:
+    motor = shop.motor(figures={"method": method, **stated}, new_length="22", limit="9", set_is_new=True)
+    bench = Work(shop, Bench(shop, motor)).safe().bench
+    bench.measure(typed, typed)
+
+    def lengths() -> list[float]:
+        now = shop.page(motor).found.brushes[0].last
+        line = brush_lines(shop.conn, bench.page).lines[0].reading
+        assert now is not None
+        assert line is not None
+        return [now.length_mm, line.length_mm]
+
+    assert lengths() == pytest.approx([length, length])
+    raw = [(g.typed, g.length_mm, g.reference_mm) for g in readings_on(shop.conn, bench.id).values()]
+    state(bench, **later)
+    assert lengths() == pytest.approx([then, then])
+    assert [(g.typed, g.length_mm, g.reference_mm) for g in readings_on(shop.conn, bench.id).values()] == raw
+    # There and back again, and after the signature and a new set it rests.
+    state(bench, **{n: stated.get(n, "22") for n in later})
+    assert lengths() == pytest.approx([length, length])
+
+
+def test_a_cut_and_a_corrected_reference_do_not_mix(shop: Shop) -> None:
+    """A depth is counted from what stood then with the cut in it; the correction alone moves it afterwards."""
+    more = "commutator_d_mm=120 commutator_d_min_mm=110 bars=24 method=depth depth_constant_mm=30"
+    work = at_work(shop, "industrial", more, "14 14")
+    work.put("shoulder-d=119.8 groove=0.2 cut-done=119.2")
+    before = brush_lines(shop.conn, work.bench.page).lines[0].reading
+    state(work.bench, depth_constant_mm="31")
+    after = brush_lines(shop.conn, work.bench.page).lines[0].reading
+    assert before is not None
+    assert after is not None
+    assert (before.length_mm, after.length_mm) == pytest.approx((16.0, 17.0))
+
+
+def test_a_share_of_a_brush_that_nobody_measured_is_not_taken_for_a_length(shop: Shop) -> None:
+    motor = shop.motor(motor_class="tool", figures={"method": "compare"}, new_length="", limit="", set_is_new=True)
+    bench = Work(shop, Bench(shop, motor)).safe().bench
+    with pytest.raises(InputError, match="counted from the new length"):
+        bench.measure("60")
+
+
+def test_a_new_depth_alone_tells_the_share_and_no_length_of_a_brush_that_nobody_measured(shop: Shop) -> None:
+    gauge = {**GAUGE, "depth_new_mm": "9"}
+    motor = shop.motor(motor_class="tool", figures=gauge, new_length="", limit="", set_is_new=True)
+    bench = Work(shop, Bench(shop, motor)).safe().bench
+    bench.measure("11.83", "11.5")
+    page = shop.page(motor)
+    assert page.found.brushes[0].usable == pytest.approx(0.77 / 3.6)
+    assert page.found.limit.gauge_mm == 12.6
+    assert page.found.brushes[0].last is not None
+    assert page.found.brushes[0].last.bare_mm == 11.83

@@ -3,7 +3,7 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 
-from norvash.core.brush.gauged import depth_and_length_mm, is_floating
+from norvash.core.brush.gauged import depth_and_length_mm, shows_depths
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
 from norvash.core.motor.record import MotorState
 from norvash.core.text.quantities import shown
@@ -71,8 +71,8 @@ def axes(frame: Frame, state: MotorState) -> list[Element]:
     unit = LENGTH_UNIT.of(state.figures) or "mm"
     per_unit = 1 / shown(1.0, unit)
     bottom = frame.height - BOTTOM
-    made = [label("text-soft", LEFT - 8, 12, f"{unit} deep" if is_floating(state.figures) else unit, "end")]
-    both = depth_and_length_mm(state.figures) if is_floating(state.figures) else None
+    made = [label("text-soft", LEFT - 8, 12, f"{unit} deep" if shows_depths(state.figures) else unit, "end")]
+    both = depth_and_length_mm(state.figures) if shows_depths(state.figures) else None
     if both is None:
         levels = [(tick, frame.y(tick * per_unit)) for tick in ticks(0.0, frame.longest_mm / per_unit, 8)]
     else:  # only the depth gauge's scale is known: a depth grows as the brush wears

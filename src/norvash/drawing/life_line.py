@@ -1,6 +1,6 @@
 """The life line: length against use over all sets ever fitted, with the limit and the line to it."""
 
-from norvash.core.brush.gauged import is_floating
+from norvash.core.brush.gauged import shows_depths
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState
 from norvash.core.text.words import UNIT_WORDS, day_words, grouped, length_words, short_day, use_figure, use_words
@@ -222,7 +222,7 @@ def _describe(found: Findings, state: MotorState) -> str:
 
 def _rows(state: MotorState) -> tuple[tuple[str, ...], ...]:
     labels, unit = {p.number: p.label for p in state.positions}, LENGTH_UNIT.of(state.figures)
-    known = not is_floating(state.figures)
+    known = not shows_depths(state.figures)
     return tuple(
         (
             str(s.number),

@@ -6,6 +6,7 @@ from datetime import datetime
 from norvash.core.brush.readings import Reading
 from norvash.errors import NotFound
 from norvash.store.database import Connection
+from norvash.store.reading_row import Place, insert_reading
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -155,30 +156,13 @@ def add_noted_reading(
     act_id: str,
 ) -> None:
     """Keep a reading of a round from notes; a doubt about it was answered when it was entered."""
-    conn.execute(
-        """insert into reading (id, round_id, position_number, sight, typed, typed_unit, method, instrument, raw_value,
-                                length_mm, sd_mm, low_mm, high_mm, lines_seen, taper_deg, doubt, doubt_rule,
-                                doubt_answer, act_id)
-           values (:id, :round_id, :position, 'found', :typed, :unit, :method, :instrument, :raw, :length, :sd, :low,
-                   :high, :lines, :taper, :doubt, :doubt_rule, :answer, :act_id)""",
-        {
-            "id": reading_id,
-            "round_id": round_id,
-            "position": position,
-            "typed": reading.typed,
-            "unit": reading.unit,
-            "method": method,
-            "instrument": instrument,
-            "raw": reading.raw_value,
-            "length": reading.length_mm,
-            "sd": reading.sd_mm,
-            "low": reading.low_mm,
-            "high": reading.high_mm,
-            "lines": reading.lines,
-            "taper": reading.taper_deg,
-            "doubt": doubt,
-            "doubt_rule": doubt_rule,
-            "answer": "right" if doubt else "",
-            "act_id": act_id,
-        },
+    insert_reading(
+        conn,
+        Place(id=reading_id, round_id=round_id, position=position, sight="found", act_id=act_id),
+        reading,
+        method=method,
+        instrument=instrument,
+        doubt=doubt,
+        doubt_rule=doubt_rule,
+        answer="right" if doubt else "",
     )

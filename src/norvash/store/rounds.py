@@ -9,6 +9,7 @@ from norvash.core.motor.record import Measured
 from norvash.core.sheet.given import Sight
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
+from norvash.store.reading_row import Place, insert_reading
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -46,6 +47,7 @@ class ReadingRow:
     sight: Sight
     from_file: bool = False
     bare_mm: float | None = None
+    reference_mm: float | None = None
 
     @property
     def said(self) -> str:
@@ -149,40 +151,26 @@ def add_reading(
 
     Return id, typed text and length [mm] of the one that now stands behind it.
     """
-    place = {"id": reading_id, "round_id": round_id, "position": position, "sight": sight}
+    place = Place(id=reading_id, round_id=round_id, position=position, sight=sight, act_id=act_id)
     before = conn.execute(
         """update reading set replaced_by = id
            where round_id = :round_id and position_number = :position and sight = :sight and replaced_by is null
            returning id, typed, length_mm""",
-        place,
+        {"round_id": round_id, "position": position, "sight": sight},
     ).fetchone()
-    conn.execute(
-        """insert into reading (id, round_id, position_number, sight, typed, typed_unit, method, instrument, raw_value,
-                                length_mm, sd_mm, low_mm, high_mm, lines_seen, taper_deg, doubt, doubt_rule,
-                                bare_mm, act_id)
-           values (:id, :round_id, :position, :sight, :typed, :unit, :method, :instrument, :raw, :length, :sd, :low,
-                   :high, :lines, :taper, :doubt, :doubt_rule, :bare, :act_id)""",
-        {
-            **place,
-            "typed": reading.typed,
-            "unit": reading.unit,
-            "method": method,
-            "instrument": instrument,
-            "raw": reading.raw_value,
-            "length": reading.length_mm,
-            "sd": reading.sd_mm,
-            "low": reading.low_mm,
-            "high": reading.high_mm,
-            "lines": reading.lines,
-            "taper": reading.taper_deg,
-            "doubt": doubt.words if doubt else "",
-            "doubt_rule": doubt.rule_id if doubt else "",
-            "bare": reading.bare_mm,
-            "act_id": act_id,
-        },
+    insert_reading(
+        conn,
+        place,
+        reading,
+        method=method,
+        instrument=instrument,
+        doubt=doubt.words if doubt else "",
+        doubt_rule=doubt.rule_id if doubt else "",
     )
     if before is not None:
-        conn.execute("update reading set replaced_by = :id where id = :before", {**place, "before": before["id"]})
+        conn.execute(
+            "update reading set replaced_by = :id where id = :before", {"id": reading_id, "before": before["id"]}
+        )
     return (before["id"], before["typed"], before["length_mm"]) if before is not None else None
 
 
@@ -208,6 +196,7 @@ def _reading(row: Row) -> ReadingRow:
         sight=row["sight"],
         from_file=row["played_by"] is not None,
         bare_mm=row["bare_mm"],
+        reference_mm=row["reference_mm"],
     )
 
 
@@ -255,7 +244,8 @@ def list_typed(conn: Connection, round_id: str, typed: str) -> list[ReadingRow]:
 
 
 _MEASURED = """select length_mm, sd_mm, low_mm, high_mm, lines_seen as lines,
-                      case doubt_answer when '' then doubt else '' end as doubt, doubt_rule, id, bare_mm
+                      case doubt_answer when '' then doubt else '' end as doubt, doubt_rule, id, bare_mm,
+                      method, reference_mm
                from reading"""
 
 

@@ -105,33 +105,23 @@ def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
         if round_id not in own:
             own[round_id] = _empty_round(r, seen.get(round_id, ()))
         if position is not None and own[round_id].total_units >= since.get(position, -inf):
-            length_mm, sd_mm, low_mm, high_mm, lines, doubt, doubt_rule, reading_id, bare_mm = measured
             if sight == "left":
                 before = {n: m for n, m in own[round_id].readings.items() if n == position}
                 own[round_id] = replace(
                     own[round_id], found={**own[round_id].found, **before}, left=own[round_id].left | {position}
                 )
-            own[round_id].readings[position] = Measured(
-                length_mm=length_mm,
-                sd_mm=sd_mm,
-                low_mm=low_mm,
-                high_mm=high_mm,
-                lines=lines,
-                doubt=doubt,
-                doubt_rule=doubt_rule,
-                id=reading_id,
-                bare_mm=bare_mm,
-            )
+            own[round_id].readings[position] = Measured(**dict(zip(_READ, measured, strict=True)))
     made = (_set(r, tuple(rounds[i].values()), tuple(renewed.get(i, ()))) for i, r in sets.items())
     return tuple(s.after_renewals() if s.renewed else s for s in made)
 
 
 # What is read of every row comes first, the reading as `Measured` has it: a name is sought from the left in each row.
-_MEASURED = 13
+_READ = tuple(Measured.__dataclass_fields__)
+_MEASURED = 4 + len(_READ)
 _SETS = """select s.id as set_id, r.id as round_id,
                   g.position_number, g.sight, g.length_mm, g.sd_mm, g.low_mm, g.high_mm, g.lines_seen,
                   case g.doubt_answer when '' then g.doubt else '' end as doubt, g.doubt_rule, g.id as reading_id,
-                  g.bare_mm,
+                  g.bare_mm, g.method, g.reference_mm,
                   r.at as round_at, r.total_units, r.kind, r.finished_at, r.sheet_id,
                   s.sheet_id as fitted_on, s.part, s.variant, s.nominal_json,
                   s.number, s.fitted_at, s.fitted_units, s.fitted_known, s.ended_at, s.ended_units, s.end_reason,

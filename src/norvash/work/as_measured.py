@@ -17,4 +17,6 @@ def as_measured(reading: Reading, reading_id: str, doubt: Doubt | None = None) -
         doubt_rule=doubt.rule_id if doubt else "",
         id=reading_id,
         bare_mm=reading.bare_mm,
+        method=reading.method,
+        reference_mm=reading.reference_mm,
     )

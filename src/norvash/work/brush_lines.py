@@ -3,7 +3,7 @@
 from dataclasses import dataclass, replace
 
 from norvash.core.brush.carbon import usable_carbon
-from norvash.core.brush.gauged import depth_and_length_mm, is_floating
+from norvash.core.brush.gauged import is_floating, length_today_mm
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.straight_line import Point, rate_mm_per_kh
 from norvash.core.commutator.figures_after_cut import figures_since
@@ -84,8 +84,7 @@ class BrushLines:
 def brush_lines(conn: Connection, shown: SheetPage) -> BrushLines:
     """Return the brushes of a sheet, measured or not."""
     of_sheet = rounds.rounds_of(conn, shown.row.id)
-    both = depth_and_length_mm(shown.context.stated)
-    read = {(g.position_number, g.sight): _laid(g, both) for r in of_sheet for g in rounds.list_sighted(conn, r.id)}
+    read = {(g.position_number, g.sight): _laid(g, shown) for r in of_sheet for g in rounds.list_sighted(conn, r.id)}
     return BrushLines(
         of_sheet[-1],
         tuple(
@@ -95,10 +94,11 @@ def brush_lines(conn: Connection, shown: SheetPage) -> BrushLines:
     )
 
 
-def _laid(row: ReadingRow, both_mm: float | None) -> ReadingRow:
-    """Return a reading on the scale that the figures give today."""
-    known = row.bare_mm is not None and both_mm is not None
-    return replace(row, length_mm=both_mm - row.bare_mm) if known else row  # type: ignore[operator]
+def _laid(row: ReadingRow, shown: SheetPage) -> ReadingRow:
+    """Return a reading on the scale that the figures give today; of a signed sheet only a bare depth."""
+    if row.bare_mm is None and shown.row.signed_at is not None:
+        return row
+    return replace(row, length_mm=length_today_mm(row, shown.context.stated))
 
 
 def _line(

@@ -3,7 +3,7 @@
 from dataclasses import replace
 
 from norvash.core.brush.carbon import centre_limit_mm
-from norvash.core.brush.gauged import depth_and_length_mm, is_floating
+from norvash.core.brush.gauged import depth_and_length_mm, shows_depths
 from norvash.core.brush.limits import Limit, Parts, estimated_limit, limit_from_parts, warned
 from norvash.core.motor.figure_fields import (
     DEPTH_LIMIT_MM,
@@ -47,7 +47,7 @@ def motor_limit(figures: Figures, rules: MotorRules) -> Limit:
 
 def _limit(figures: Figures, rules: MotorRules) -> Limit:
     new_mm, stated = NEW_MM.need(figures), LIMIT_MM.of(figures)
-    by_length = _stated(stated, figures) if stated is not None and not is_floating(figures) else None
+    by_length = _stated(stated, figures) if stated is not None and not shows_depths(figures) else None
     given = [limit for limit in (by_length, _by_depth(figures)) if limit]
     third = WEAR_LINE_3_MM.of(figures)
     if third is not None and not given:
@@ -89,7 +89,7 @@ def _by_depth(figures: Figures) -> Limit | None:
         estimated=False,
         governed_by="maker",
         terms=(("depth limit", depth_limit),),
-        gauge_mm=depth_limit if is_floating(figures) else None,
+        gauge_mm=depth_limit if shows_depths(figures) else None,
     )
 
 

@@ -5,7 +5,7 @@ from itertools import pairwise
 from math import sqrt
 
 from norvash.core.brush.carbon import taper_deg
-from norvash.core.brush.gauged import depth_and_length_mm, is_floating
+from norvash.core.brush.gauged import depth_and_length_mm, reference_mm, shows_depths
 from norvash.core.edges import over
 from norvash.core.motor.figure_fields import (
     DEPTH_LIMIT_MM,
@@ -33,7 +33,8 @@ class Reading:
 
     Units: raw_value in the method's own unit (mm, lines, share, scale), all others [mm].
     `bare_mm` is what a depth gauge showed where nothing tells which length that is: then its length is one on a scale
-    of which only differences and the limit are true.
+    of which only differences and the limit are true. `reference_mm` is what a reading by its `method`
+    is counted from.
     """
 
     typed: str
@@ -46,6 +47,8 @@ class Reading:
     lines: int | None = None
     taper_deg: float | None = None
     bare_mm: float | None = None
+    method: str = ""
+    reference_mm: float | None = None
 
 
 def uncertainty_mm(instrument: str, new_mm: float, rules: MotorRules) -> float:
@@ -75,7 +78,8 @@ def read(text: str, figures: Figures, rules: MotorRules, method: str = "", instr
     }
     if method not in readers or instrument not in INSTRUMENT.members:
         raise InputError("This way of measuring is not known.", "Choose one from the list.", "method")
-    return readers[method](text, figures, rules, instrument)
+    made = readers[method](text, figures, rules, instrument)
+    return replace(made, method=method, reference_mm=reference_mm(method, figures))
 
 
 def edge_words(figures: Figures) -> str:
@@ -126,7 +130,7 @@ def _depth(text: str, figures: Figures, rules: MotorRules, instrument: str) -> R
     new_mm, both = NEW_MM.need(figures), depth_and_length_mm(figures)
     length_mm = (both or DEPTH_LIMIT_MM.need(figures)) - typed.value
     made = _plausible(text, typed, length_mm, new_mm=new_mm, rules=rules, instrument=instrument)
-    return replace(made, bare_mm=typed.value) if is_floating(figures) else made
+    return replace(made, bare_mm=typed.value) if shows_depths(figures) else made
 
 
 def _protrusion(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
@@ -194,7 +198,13 @@ def _wear_line(text: str, figures: Figures, rules: MotorRules, instrument: str) 
 def _compare(text: str, figures: Figures, rules: MotorRules, instrument: str) -> Reading:
     bare = text.strip()
     typed = parse(bare if bare.endswith("%") else f"{bare} %", "share")
-    new_mm = NEW_MM.need(figures)
+    new_mm = NEW_MM.stated(figures)
+    if new_mm is None:
+        raise InputError(
+            "A share is counted from the new length, and nobody has stated that.",
+            "State the new length under Figures: measure the new brush that it is compared with.",
+            "value",
+        )
     if not typed.value > 0 or over(typed.value, rules["reading.believable"]):
         raise InputError(
             f"{bare} of a new brush is not possible.", "Give the share that is left in per cent, like 60 %.", "value"

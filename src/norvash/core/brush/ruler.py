@@ -57,7 +57,7 @@ class Ruler:
 
 def ruler_of(found: "Findings", state: "MotorState") -> Ruler:
     """Return the ruler of the fitted set."""
-    from norvash.core.brush.gauged import depth_and_length_mm, is_floating
+    from norvash.core.brush.gauged import depth_and_length_mm, shows_depths
 
     brushes = tuple(
         RulerBrush(b.label, b.last.length_mm if b.last else None, b.next_mm, b.last is not None and not b.in_round)
@@ -70,7 +70,7 @@ def ruler_of(found: "Findings", state: "MotorState") -> Ruler:
         estimated=found.limit.estimated,
         unit=unit,
         brushes=brushes,
-        both_mm=depth_and_length_mm(state.figures) if is_floating(state.figures) else None,
+        both_mm=depth_and_length_mm(state.figures) if shows_depths(state.figures) else None,
     )
 
 

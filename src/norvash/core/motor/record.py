@@ -28,7 +28,8 @@ if TYPE_CHECKING:
 class Measured:
     """One position's reading in a round, as a length with its uncertainty [mm], any open doubt, and its id.
 
-    `bare_mm` is the depth that was read where nothing told which length that is.
+    `bare_mm` is the depth that was read where nothing told which length that is, `reference_mm` what a reading by its
+    `method` was counted from where that was stated.
     """
 
     length_mm: float
@@ -40,6 +41,8 @@ class Measured:
     doubt_rule: str = ""
     id: str = ""
     bare_mm: float | None = None
+    method: str = ""
+    reference_mm: float | None = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

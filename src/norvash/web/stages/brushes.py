@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from norvash.core.brush.doubts import ANSWERS
-from norvash.core.brush.gauged import is_floating, on_the_gauge_mm
+from norvash.core.brush.gauged import on_the_gauge_mm, shows_depths
 from norvash.core.brush.readings import edge_words
 from norvash.core.brush.ruler import ruler_of
 from norvash.core.commutator.after_cut import Change
@@ -100,7 +100,7 @@ def view(at: At) -> Brushes:
         instruments=INSTRUMENTS,
         hint=METHOD_HINTS.get(method, ""),
         edge=edge_words(figures),
-        floating=is_floating(figures),
+        floating=shows_depths(figures),
         gauges={x.plan.number: on_the_gauge_mm(x.before.length_mm, figures, method) for x in lines.lines if x.before},
         ruler=carbon_ruler(ruler_of(shown.found, shown.context.state), DRAWN, height, dimensions=True),
         end_view=sheet_view(shown, lines, at.position or lines.at, _VIEW),
