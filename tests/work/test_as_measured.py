@@ -11,7 +11,7 @@ from norvash.errors import InputError
 from norvash.store import motors
 from norvash.work.brush_lines import brush_lines
 from norvash.work.changing_figures import change_figures
-from norvash.work.measuring import note
+from norvash.work.measuring import note, record
 
 GAUGE = {"method": "depth", "depth_limit_mm": "12.6"}
 
@@ -186,3 +186,27 @@ def test_a_new_depth_alone_tells_the_share_and_no_length_of_a_brush_that_nobody_
     assert page.found.limit.gauge_mm == 12.6
     assert page.found.brushes[0].last is not None
     assert page.found.brushes[0].last.bare_mm == 11.83
+
+
+@pytest.mark.parametrize(
+    ("figures", "method", "typed"),
+    [(GAUGE, "length", "14"), ({"depth_limit_mm": "12.6"}, "depth", "11.8"), (GAUGE, "compare", "60")],
+)
+def test_a_second_scale_of_which_nothing_tells_the_first_is_refused_with_the_way(
+    shop: Shop, figures: dict[str, str], method: str, typed: str
+) -> None:
+    motor = shop.motor(figures=figures, new_length="", limit="", set_is_new=True)
+    bench = Work(shop, Bench(shop, motor)).safe().bench
+    with pytest.raises(InputError, match="second scale") as told:
+        record(shop.conn, shop.act(), bench.id, position=1, text=typed, method=method)
+    assert "read one brush both ways" in told.value.remedy
+
+
+@pytest.mark.parametrize(("constant", "typed"), [("11", "11.8"), ("11", "11")])
+def test_a_reference_below_the_reading_is_said_at_the_reading(shop: Shop, constant: str, typed: str) -> None:
+    figures = {"method": "depth", "depth_constant_mm": constant}
+    motor = shop.motor(figures=figures, new_length="22", limit="9", set_is_new=True)
+    bench = Work(shop, Bench(shop, motor)).safe().bench
+    with pytest.raises(InputError, match="would make the brush") as told:
+        bench.measure(typed)
+    assert (told.value.field, "check the constants" in told.value.remedy) == ("value", True)

@@ -50,10 +50,14 @@ def shows_depths(figures: Figures) -> bool:
     """Tell whether a motor is spoken of in depths: nobody stated which length one is, at most the depth of a new brush
     of which nobody stated the length.
     """
-    if MEASURED_BY.of(figures) != "depth" or DEPTH_LIMIT_MM.of(figures) is None:
-        return False
+    by_depth = MEASURED_BY.of(figures) == "depth" and DEPTH_LIMIT_MM.of(figures) is not None
+    return by_depth and not tells_length(figures)
+
+
+def tells_length(figures: Figures) -> bool:
+    """Tell whether it is stated which length a depth is."""
     new_known = DEPTH_NEW_MM.of(figures) is not None and NEW_MM.stated(figures) is not None
-    return DEPTH_CONSTANT_MM.of(figures) is None and not new_known
+    return new_known or DEPTH_CONSTANT_MM.of(figures) is not None
 
 
 def depth_and_length_mm(figures: Figures) -> float | None:

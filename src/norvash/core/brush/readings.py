@@ -5,7 +5,7 @@ from itertools import pairwise
 from math import sqrt
 
 from norvash.core.brush.carbon import taper_deg
-from norvash.core.brush.gauged import depth_and_length_mm, reference_mm, shows_depths
+from norvash.core.brush.gauged import depth_and_length_mm, reference_mm, shows_depths, tells_length
 from norvash.core.edges import over
 from norvash.core.motor.figure_fields import (
     DEPTH_LIMIT_MM,
@@ -78,8 +78,20 @@ def read(text: str, figures: Figures, rules: MotorRules, method: str = "", instr
     }
     if method not in readers or instrument not in INSTRUMENT.members:
         raise InputError("This way of measuring is not known.", "Choose one from the list.", "method")
+    _one_scale(method, figures)
     made = readers[method](text, figures, rules, instrument)
     return replace(made, method=method, reference_mm=reference_mm(method, figures))
+
+
+def _one_scale(method: str, figures: Figures) -> None:
+    """Refuse a second scale where nothing tells how the two go together: between them no wear is known."""
+    by_depth = method == "depth"
+    if shows_depths(figures) if not by_depth else not (shows_depths(figures) or tells_length(figures)):
+        raise InputError(
+            "Nobody has stated which length a depth is here, so this is a second scale.",
+            "Read it as before; or read one brush both ways, and state depth plus length under Figures.",
+            "value",
+        )
 
 
 def edge_words(figures: Figures) -> str:
