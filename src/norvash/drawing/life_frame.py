@@ -36,7 +36,7 @@ def _end(found: Findings, state: MotorState) -> float | None:
     """Return the total use to which the drawing reaches: the late end of the band, unless that is far beyond the
     middle.
     """
-    line_, ahead = found.line, found.ahead
+    line_, ahead = found.line, found.foreseen
     if ahead is not None and found.grade != "stop":
         return min(ahead.p90_units, ahead.p50_units + _FAR * (ahead.p50_units - state.current.fitted_units))
     return None if line_ is None or line_.do_not_exceed_h is None else line_.do_not_exceed_h - state.offset_units
@@ -87,7 +87,8 @@ def axes(frame: Frame, state: MotorState) -> list[Element]:
     )
     made += [label("text-soft", x, bottom + 19, grouped(use), "middle") for use, x in uses]
     words = UNIT_WORDS[state.unit] + (" in all" if state.offset_units else "")
-    made.append(label("text-soft", LEFT - 8, bottom + 19, words, "end"))
+    at_edge = any(x < LEFT + 12 for _, x in uses)
+    made.append(label("text-soft", LEFT - (22 if at_edge else 8), bottom + 19, words, "end"))
     return made + _dates(frame, state, bottom)
 
 

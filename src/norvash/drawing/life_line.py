@@ -22,7 +22,7 @@ def life_line(found: Findings, state: MotorState, width: float, height: float, *
     for brush_set in state.sets[:-1]:
         elements += _past_set(frame, brush_set, state, found.limit.limit_mm)
     elements += _current_set(frame, found, state)
-    elements += _fan(frame, found) if found.ahead else []
+    elements += _fan(frame, found) if found.foreseen else []
     elements += _ahead(frame, found, state)
     return Drawing(
         name="life-line",
@@ -107,7 +107,7 @@ def _reading(frame: Frame, use: float, mm: float, sd_mm: float, ink: str) -> lis
 
 def _fan(frame: Frame, found: Findings) -> list[Element]:
     """Return the forecast: eight in ten and half of the chances as a fan, its middle, and the look before it."""
-    ahead, governing = found.ahead, found.governing
+    ahead, governing = found.foreseen, found.governing
     if ahead is None or found.grade == "stop":
         return []
     limit_mm = found.limit.limit_mm
@@ -160,7 +160,7 @@ def _ahead(frame: Frame, found: Findings, state: MotorState) -> list[Element]:
         return []
     now, counted = found.round.total_units, " on the counter" if state.offset_units else ""
     end_x, end_y = frame.x(line_.do_not_exceed_h - state.offset_units), frame.y(found.limit.limit_mm)
-    if found.ahead is not None:
+    if found.foreseen is not None:
         return _straight(frame, found, now, line_.do_not_exceed_h - state.offset_units) + _band_words(
             frame, found, state
         )
@@ -188,7 +188,7 @@ def _straight(frame: Frame, found: Findings, now: float, end: float) -> list[Ele
 
 
 def _band_words(frame: Frame, found: Findings, state: MotorState) -> list[Element]:
-    ahead = found.ahead
+    ahead = found.foreseen
     if ahead is None or ahead.p50_units > frame.high:
         return []
     x, y = frame.x(ahead.p50_units), frame.y(found.limit.limit_mm)
@@ -203,7 +203,7 @@ def _band_words(frame: Frame, found: Findings, state: MotorState) -> list[Elemen
 
 def _describe(found: Findings, state: MotorState) -> str:
     sets = f"{len(state.sets)} set{'s' * (len(state.sets) != 1)} on record"
-    ahead = found.ahead
+    ahead = found.foreseen
     if ahead is not None and found.grade != "stop":
         band = (
             f"{use_words(ahead.p10_units + state.offset_units, state.unit)} and"

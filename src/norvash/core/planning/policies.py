@@ -210,7 +210,9 @@ def incomplete(found: Sequence[Due], missing: Sequence[str], state: MotorState, 
         return tuple(found)
     why = f"a date wants the whole set, and {listed(list(missing))} {'is' if len(missing) == 1 else 'are'} not measured"
     return tuple(
-        d if d.change or d.stop or (d.rule_id != OWN and look_due(d, state, today)) else replace(d, aside=why)
+        d
+        if d.change or d.stop or (d.rule_id != OWN and look_due(d, state, today))
+        else replace(d, at_units=None, on=None, aside=why)
         for d in found
     )
 

@@ -49,7 +49,8 @@ def range_words(found: Findings, state: MotorState) -> list[Reason]:
     made = [] if found.missing else [Reason(f"{_band(ahead, state)}, from {_basis(ahead, state)}{guess}.")]
     if ahead.coarse:
         made.append(Reason("Read by rule or eye: a caliper would narrow this range by about a fifth."))
-    if state.rate is None or (not state.rate.by_calendar and _is_vague(state)):
+    vague = state.rate is None or (not state.rate.by_calendar and _is_vague(state))
+    if vague and not found.missing:
         made.append(
             Reason(f"The {state.unit} are reliable, the date is not: tell Norvash which months this machine runs.")
         )
@@ -125,8 +126,8 @@ def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> l
         when = ", ".join(x for x in (due_at(due, state), day_words(due.on) if due.on else "") if x)
         first = _place(due, found)
         lead = f"{'Change' if due.change else 'Look'} by {when} for the {due.name}" if when else f"By the {due.name}"
-        if due.name == "forecast":
-            lead = f"Look by {when} by the forecast"
+        if due.rule_id == OWN:
+            lead = f"Look by {when} by the forecast" if when else "By the forecast"
         figures = (rules.figure(due.rule_id),) if due.rule_id else ()
         made.append(Reason(f"{lead}: {due.why}{first}.", figures))
     runs = _whole_runs(found, state)

@@ -78,7 +78,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         if latest and not shortest_only and not _only_start(state, measured)
         else None
     )
-    if line:
+    if line and not missing:
         brushes = tuple(_at_look(b, line, state, latest) for b in brushes)
     least = min((b for b in brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0, default=None)
     governing = brushes[line.governing_position - 1] if line and line.governing_position else least

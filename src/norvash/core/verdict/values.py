@@ -101,6 +101,11 @@ class Findings:
     unknown: bool = False
 
     @property
+    def foreseen(self) -> Ahead | None:
+        """Return the forecast as far as it may be said: of a set that was not measured whole there is none."""
+        return None if self.missing else self.ahead
+
+    @property
     def plan_on(self) -> date | None:
         """Return the day from which the motor asks for its change to be planned, None where nothing says so."""
         return min((r.on for r in self.rises if r.grade == "plan"), default=None)
