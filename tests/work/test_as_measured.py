@@ -12,6 +12,7 @@ from norvash.store import motors
 from norvash.work.brush_lines import brush_lines
 from norvash.work.changing_figures import change_figures
 from norvash.work.measuring import note, record
+from norvash.work.standing import refresh
 
 GAUGE = {"method": "depth", "depth_limit_mm": "12.6"}
 
@@ -79,6 +80,14 @@ def test_what_an_earlier_version_laid_on_an_invented_brush_is_a_depth_again(benc
     shop.measure(other, "100", "10", "10.1")
     shop.conn.executescript(steps[steps.index("update reading") :])
     assert shop.conn.execute("select count(*) from reading where bare_mm is not null").fetchone()[0] == 2
+    # What came of the invented brush is struck, and the motor says so; the other keeps what it had.
+    steps = files("norvash.store.schema").joinpath("0016_struck.sql").read_text()
+    shop.conn.executescript(steps[steps.index("update motor") :])
+    left = shop.conn.execute("select motor_id from forecast").fetchall()
+    assert [m[0] for m in left] == [other]
+    assert [motors.fetch_motor(shop.conn, m).depths_again for m in (bench.motor, other)] == [True, False]
+    refresh(shop.conn, bench.motor, shop.now.date())
+    assert shop.page(bench.motor).found.ahead is not None
 
 
 def test_a_seized_brush_keeps_its_reading_and_the_others_stay_measured(shop: Shop) -> None:

@@ -27,7 +27,10 @@ class MotorType:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Motor:
-    """One motor; version counts the changes to its own data."""
+    """One motor; version counts the changes to its own data.
+
+    Of one with `depths_again` an earlier version had kept what a depth gauge showed as lengths.
+    """
 
     id: str
     tag: str
@@ -36,6 +39,7 @@ class Motor:
     motor_class: str
     type_id: str | None
     version: int
+    depths_again: bool = False
 
 
 def _value(row: Row) -> Value:
@@ -159,6 +163,7 @@ def _motor(row: Row) -> Motor:
         motor_class=row["class"],
         type_id=row["type_id"],
         version=row["version"],
+        depths_again=bool(row["depths_again"]),
     )
 
 
