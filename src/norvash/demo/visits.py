@@ -158,9 +158,8 @@ def last_cut(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("lathe-speeds", "90; 185; 355; 560").put(
         "bar-test", "\n".join(f"{41 + 0.6 * cos(2.3 * i):.1f}" for i in range(69))
     ).put("bar-test-lifted", "yes")
-    visit.put("cut-done", "108.18").put("slot-minutes", "88").put("cut-slots", "yes").put("cut-chamfer", "yes").put(
-        "cut-again", "yes"
-    ).put("cut-vacuumed", "yes")
+    visit.put("cut-done", "108.18").put("gone.copper.cut", "yes").put("slot-minutes", "88").put("cut-slots", "yes")
+    visit.put("cut-chamfer", "yes").put("cut-again", "yes").put("cut-vacuumed", "yes")
     visit.insulation("9", "31")
     visit.put("run-out", _around(69, 0.004, 200, 0.003, noise=0.0006)).put("run-out-on", "seats")
     visit.put("bar-map", "even 1-69")

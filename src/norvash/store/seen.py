@@ -1,5 +1,6 @@
 """What was seen on brushes, by the round in which it was."""
 
+from collections.abc import Iterable
 from datetime import datetime
 from typing import NamedTuple
 
@@ -41,6 +42,15 @@ def seen_by_round(conn: Connection, motor_id: str) -> dict[str, list[Seen]]:
     for r in conn.execute(_SEEN.format("r.motor_id"), {"id": motor_id}):
         found.setdefault(r["round_id"], []).append(_seen(r))
     return found
+
+
+def sights_of(seen: Iterable[Seen]) -> tuple[frozenset[tuple[int, str]], frozenset[tuple[int, str]]]:
+    """Return what was seen as found and what as left, by position and finding; some in both."""
+    every = list(seen)
+    found, left = (
+        frozenset((s.position, s.finding.id) for s in every if s.sight == sight) for sight in ("found", "left")
+    )
+    return found, left
 
 
 def list_seen(conn: Connection, round_id: str) -> tuple[Seen, ...]:

@@ -8,7 +8,7 @@ from math import inf
 
 from norvash.core.motor.record import BrushSet, Measured, Renewal, Round
 from norvash.store.database import Connection, Row
-from norvash.store.seen import Seen, seen_by_round
+from norvash.store.seen import Seen, seen_by_round, sights_of
 
 
 def add_set(conn: Connection, motor_id: str, fitted: BrushSet, act_id: str) -> None:
@@ -136,7 +136,7 @@ _SETS = """select s.id as set_id, r.id as round_id,
 
 
 def _empty_round(row: Row, seen: Sequence[Seen]) -> Round:
-    found = {(s.position, s.finding.id) for s in seen if s.sight == "found"}
+    found, left = sights_of(seen)
     return Round(
         id=row["round_id"],
         at=datetime.fromisoformat(row["round_at"]),
@@ -146,7 +146,8 @@ def _empty_round(row: Row, seen: Sequence[Seen]) -> Round:
         readings={},
         seen=tuple(dict.fromkeys(s.noted for s in seen)),
         sheet_id=row["sheet_id"] or "",
-        seen_left=frozenset((s.position, s.finding.id) for s in seen) - found,
+        seen_left=left,
+        seen_both=left & found,
         noted=bool(row["noted"]),
         by=row["measured_by"],
         shortest=bool(row["shortest"]),

@@ -33,7 +33,7 @@ from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.values import Findings
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
-from norvash.store.seen import Seen
+from norvash.store.seen import Seen, sights_of
 from norvash.store.sheets import SheetRow
 from norvash.store.stamps import Stamp, stamp_of
 from norvash.work.read_anew import read_anew, renewed
@@ -157,10 +157,11 @@ class Context:
 
     def with_seen(self, round_id: str, seen: Sequence[Seen]) -> "Context":
         """Return the motor after other things were seen on the brushes of a round."""
-        found = {(s.position, s.finding.id) for s in seen if s.sight == "found"}
-        left = frozenset((s.position, s.finding.id) for s in seen) - found
+        found, left = sights_of(seen)
         every = tuple(dict.fromkeys(s.noted for s in sorted(seen, key=lambda s: (s.position, s.finding.id))))
-        return self._with_round(round_id, lambda a_round, _: replace(a_round, seen=every, seen_left=left))
+        return self._with_round(
+            round_id, lambda a_round, _: replace(a_round, seen=every, seen_left=left, seen_both=left & found)
+        )
 
     def _with_round(self, round_id: str, changed: Callable[[Round, BrushSet], Round]) -> "Context":
         sets = tuple(

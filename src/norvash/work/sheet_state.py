@@ -142,6 +142,7 @@ def _told(
         answered=done,
         places=places,
         new=new_brushes(sheet.id, sets, places),
+        seen_again=frozenset(at for r in here for at in r.seen_left),
         measured=any(all(n in r.readings for n in places) for r in here if r in sets[-1].rounds),
     )
 

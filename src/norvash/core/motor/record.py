@@ -52,7 +52,7 @@ class Round:
     It belongs to a sheet, unless it is older than those or `noted`, from notes, and then `by` says who measured. Of a
     round of the `shortest` only one brush was measured, and it stands for its set. Where a brush was measured again as
     it was left, `found` holds what was read before; `left` are the positions read then, `seen_left` is what was seen
-    only then.
+    then, `seen_both` what was seen before too.
     """
 
     id: str
@@ -66,6 +66,7 @@ class Round:
     found: Mapping[int, Measured] = field(default_factory=lambda: MappingProxyType({}))
     left: frozenset[int] = frozenset()
     seen_left: frozenset[tuple[int, str]] = frozenset()
+    seen_both: frozenset[tuple[int, str]] = frozenset()
     noted: bool = False
     by: str = ""
     shortest: bool = False
@@ -73,7 +74,7 @@ class Round:
     @property
     def as_found(self) -> "Round":
         """Return the round as its brushes were found."""
-        seen = tuple((n, f) for n, f in self.seen if (n, f.id) not in self.seen_left)
+        seen = tuple((n, f) for n, f in self.seen if (n, f.id) not in self.seen_left - self.seen_both)
         readings = {n: m for n, m in self.readings.items() if n not in self.left} | dict(self.found)
         return replace(self, readings=dict(sorted(readings.items())), seen=seen, found={}, left=frozenset())
 

@@ -112,10 +112,11 @@ def touched(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place:
 
 
 def worked_on(finding: Finding, position: int, sheet: Sheet, new: Mapping[int, bool]) -> bool:
-    """Tell whether work on a sheet has touched the place at which a finding by sight is looked for."""
-    return (finding.of_brush and position in new) or any(
-        task in finding.tasks for task in done_tasks(sheet) if not task.looks
-    )
+    """Tell whether work on a sheet has touched the place at which a finding by sight is looked for, or that of what it
+    ends.
+    """
+    asked = {t for f in (finding, *(f for f in FINDINGS.values() if f.ends == finding.id)) for t in f.tasks}
+    return (finding.of_brush and position in new) or any(t in asked for t in done_tasks(sheet) if not t.looks)
 
 
 def sight_of(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place: int = 0) -> Sight:

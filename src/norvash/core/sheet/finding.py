@@ -1,6 +1,7 @@
 """What can be found on a part of a motor: how grave it is, what is decided, which work and which sign it is."""
 
 from dataclasses import dataclass, field, replace
+from typing import Literal
 
 from norvash.core.sheet.part import Part
 from norvash.core.sheet.sheet import Sheet
@@ -9,19 +10,22 @@ from norvash.core.verdict.grades import GRADES, Grade
 
 # What a fresh look says where it finds no more.
 GONE = "gone"
+Proof = Literal["", "value", "look", "brush"]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Finding:
     """One finding: words to pick it by, the grade to which it raises its part, and the decision.
 
-    `tasks` are the work that it leads to, `shows` the sign that it is, with its answer. With one that `never_runs`
-    nothing gets power; one that `ends_in_cut` says nothing where no copper is left to be cut. One `of_brush` goes with
-    the brush that it is on, and the first reading of a new one proves that. With one that `holds_brush` the brush does
-    not follow its wear: its reading proves nothing. One `by_test` is picked, but only a test shows it: that a look
-    found nothing does not deny it. One `before_power` is proven before anything gets power: no run proves it. One that
-    `stops_carried` is a stop where the motor hangs a load or carries people. One that is not `known` was kept by
-    another version: nothing here finds or proves it.
+    `tasks` are the work that it leads to, `proof` what alone shows that it is mended where that does not follow from
+    what tells it: a value, a fresh look or another brush; what `ends` it does too, seen there after work. `shows` is
+    the sign that it is, with its answer. With one that `never_runs` nothing gets power; one that `ends_in_cut` says
+    nothing where no copper is left to be cut. One `of_brush` goes with the brush that it is on, and the first reading
+    of a new one proves that. With one that `holds_brush` the brush does not follow its wear: its reading proves
+    nothing. One `by_test` is picked, but only a test shows it: that a look found nothing does not deny it. One
+    `before_power` is proven before anything gets power: no run proves it. One that `stops_carried` is a stop where the
+    motor hangs a load or carries people. One that is not `known` was kept by another version: nothing here finds or
+    proves it.
     """
 
     id: str
@@ -38,6 +42,8 @@ class Finding:
     by_test: bool = field(default=False, compare=False)
     before_power: bool = field(default=False, compare=False)
     stops_carried: bool = field(default=False, compare=False)
+    proof: Proof = field(default="", compare=False)
+    ends: str = field(default="", compare=False)
     known: bool = field(default=True, compare=False)
 
     @property
@@ -93,6 +99,8 @@ def finding(
     by_test: bool = False,
     before_power: bool = False,
     stops_carried: bool = False,
+    proof: Proof = "",
+    ends: str = "",
 ) -> Finding:
     """Return a finding with the work that it leads to."""
     return Finding(
@@ -110,4 +118,6 @@ def finding(
         by_test=by_test,
         before_power=before_power,
         stops_carried=stops_carried,
+        proof=proof,
+        ends=ends,
     )

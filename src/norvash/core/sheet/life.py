@@ -94,7 +94,7 @@ class Told:
     `found` and `now` are the findings of that sheet as the motor was found and as it is now, `answered` those by sight
     that a measurement has answered, `places` the names of the positions. `new` are the positions with a new brush since
     this sheet was opened, each with whether its first length is known; `measured` tells whether every brush was
-    measured on it.
+    measured on it. `seen_again` is what is seen on brushes as they were left.
     """
 
     sheet: Sheet | None = None
@@ -106,6 +106,7 @@ class Told:
     new: Mapping[int, bool] = field(default_factory=lambda: MappingProxyType({}))
     measured: bool = False
     measured_at: tuple[int, ...] = ()
+    seen_again: frozenset[At] = frozenset()
     then: Mapping[At, Then] = field(default_factory=lambda: _NO_THEN)
     back: Mapping[At, Finding] = field(default_factory=lambda: _NOWHERE)
 

@@ -167,8 +167,10 @@ class _Visit(VisitRead):
 
     def _withdrawn(self, life: Life) -> bool:
         """Tell whether something that is found no more was withdrawn: it is of this visit, or only today's figures find
-        nothing there, which somebody changed since.
+        nothing there, which somebody changed since. What its own figure finds elsewhere after work is not.
         """
+        if life.done and self._other_grave(life, elsewhere=True):
+            return False
         return life.then is not None or (not self.carried(life.kept) and not holds_unread(self.sheet))
 
     def _state_of_unknown(self, life: Life) -> State:
@@ -206,22 +208,25 @@ class _Visit(VisitRead):
 
     def _proven(self, life: Life) -> bool:
         """Tell whether something proves it: a measurement that answered it, a new brush, a fresh look, a new value."""
-        if life.finding.id in self.told.answered:
+        if life.finding.id in self.told.answered or self.ended_by_sight(life):
             return True
-        if life.finding.of_brush and self.new_at(life):
+        if life.finding.of_brush and not life.finding.proof and self.new_at(life):
             return life.at not in self.now or life.finding.id != SET_WORN.id
         if life.finding.id == SET_WORN.id and self.carried(life.kept) and self.told.measured:
             return life.at not in self.now and life.at not in self.found
         if not life.done and not self.carried(life.kept):
             return False
         looked = gone(life.finding.id).given(self.sheet, life.position)
-        if life.by_sight and looked is not None and not self.seen_since(life, looked):
+        if life.by_sight and looked is not None and self.look_holds(life, looked):
             return True
-        values = any(g is not looked for g in life.proof)
+        values = any(g is not looked for g in life.proof) and life.finding.proof != "look"
         return values and life.at not in self.now and not self._other_grave(life)
 
-    def _other_grave(self, life: Life) -> bool:
-        """Tell whether the same figure tells something else that is grave now: then it is not inside its limit."""
+    def _other_grave(self, life: Life, *, elsewhere: bool = False) -> bool:
+        """Tell whether the same figure tells something else that is grave now, there or `elsewhere` at a place of its
+        own: then it is not inside its limit.
+        """
         fields = {f.id for f in TOLD_BY.get(life.finding.id, ())}
         others = {t.id for i in fields for t in FIELD_BY_ID[i].tells if FIELD_BY_ID[i].id != t.look}
-        return any(at[0] == life.position and at[1] in others and f.grave for at, f in self.now.items())
+        grave = (at for at, f in self.now.items() if at[1] in others and f.grave and life.position in (0, at[0]))
+        return any(at[0] != life.position or not elsewhere for at in grave)

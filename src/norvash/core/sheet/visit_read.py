@@ -11,12 +11,12 @@ from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.life import At, KeptLife, Life, Told
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.brushes.carbon import FACE_CUT, SET_WORN
+from norvash.core.sheet.stages.brushes.carbon import SET_WORN
 from norvash.core.sheet.stages.call_in import settled
 from norvash.core.sheet.stages.catalogue import SEEN, TOLD_BY
 from norvash.core.sheet.stages.decide import decision
 from norvash.core.sheet.stages.rework import REPAIR, TEMPORARY, gone
-from norvash.core.sheet.stages.shared import FIT_SET
+from norvash.core.sheet.stages.shared import FIT_SET, PLAN_CUT
 from norvash.core.sheet.task import Task
 from norvash.core.sheet.whole_look import renewed_whole
 
@@ -61,8 +61,8 @@ class VisitRead:
         if not finding.known:
             return renewed_whole(finding.part, self.tasks)
         done = done_by(finding, self.tasks)
-        if finding.of_brush and not done:
-            done = self.tasks.get(FIT_SET, ())
+        if finding.of_brush and (finding.proof or not done):
+            done = (*done, *self.tasks.get(FIT_SET, ()))
         also = [decided] if decided is not None and decided.word == DONE else []
         mended = settled(kept.id).given(self.sheet) if kept is not None else None
         return tuple(dict.fromkeys((*done, *also, *([mended] if mended is not None else []))))
@@ -99,8 +99,10 @@ class VisitRead:
         told = [f for f in TOLD_BY.get(finding.id, ()) if f.id != finding.look]
         if not finding.known:
             return False
+        if finding.proof:
+            return finding.proof == "look"
         if finding.id not in SEEN and (told or finding.of_brush):
-            return finding.id == FACE_CUT.id
+            return False
         read = (g for f in told for g in self.read_at(f, position, ("found",)))
         return finding.part is not COMPLAINT and not any(True for _ in read)
 
@@ -132,7 +134,18 @@ class VisitRead:
         every = [p.number for p in self.sheet.facts.positions] if life.position == 0 else [life.position]
         return all(self.told.new.get(p, False) for p in every)
 
-    def seen_since(self, life: Life, looked: Given) -> bool:
-        """Tell whether it was seen again after the look that found it gone."""
+    def look_holds(self, life: Life, looked: Given) -> bool:
+        """Tell whether a fresh look still says that it is gone: it was not seen there again, and neither its
+        first work nor, of brushes, a cut or another set came since.
+        """
         seen = self.sheet.entries.get((life.finding.look, 0))
-        return seen is not None and seen.stands and seen.at > looked.at
+        again = seen is not None and seen.stands and seen.at > looked.at
+        first = [t for t in life.finding.tasks if not t.looks][:1]
+        first += [PLAN_CUT, FIT_SET] if life.finding.of_brush and life.finding.proof else []
+        worked = (g.at for task in first for g in self.tasks.get(task, ()))
+        return not again and life.at not in self.told.seen_again and looked.at >= max(worked, default=looked.at)
+
+    def ended_by_sight(self, life: Life) -> bool:
+        """Tell whether what ends it was seen there after the work on it, and it was not."""
+        seen = self.told.seen_again
+        return (life.position, life.finding.ends) in seen and life.at not in seen and bool(life.done)

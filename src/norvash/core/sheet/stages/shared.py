@@ -84,8 +84,8 @@ MAKE_BAR_TEST = Task(
 )
 PLAN_CUT = Task(
     id="skim",
-    what="Plan a cut",
-    done="cut planned",
+    what="Make the cut",
+    done="cut made",
     minutes=60,
     tools="lathe, dial gauge, micrometer",
     steps=("measure diameter and run-out", "see what is left above the least diameter", "cut, undercut, chamfer"),

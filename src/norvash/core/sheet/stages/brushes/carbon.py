@@ -59,6 +59,7 @@ BRUSH = (
         BRUSHES,
         FREE_HOLDER,
         shows=("held", "yes"),
+        ends="brush.free",
     ),
     BRUSH_SEIZED := finding(
         "brush.seized",
@@ -70,6 +71,7 @@ BRUSH = (
         FIT_SET,
         shows=("held", "seized"),
         holds_brush=True,
+        ends="brush.free",
     ),
     BRUSH_CHIP_SMALL := finding(
         "brush.chip-small",
@@ -206,6 +208,7 @@ FINDINGS = (
         BRUSHES,
         CONTOUR_FACES,
         of_brush=True,
+        proof="look",
     ),
 )
 FIELDS: tuple[Field, ...] = (

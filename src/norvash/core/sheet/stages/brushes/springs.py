@@ -190,6 +190,7 @@ SPRING = (
         SPRINGS,
         FIT_SET,
         of_brush=True,
+        proof="look",
     ),
 )
 FINDINGS = (

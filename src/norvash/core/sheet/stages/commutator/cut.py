@@ -48,6 +48,7 @@ FINDINGS = (
         UNDERCUT_MICA,
         SET_HOLDERS,
         CONTOUR_FACES,
+        proof="look",
     ),
     COPPER_REFUSED := finding(
         "copper.refused",

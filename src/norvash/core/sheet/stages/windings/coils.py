@@ -41,11 +41,11 @@ COOL_WINDING = Task(
 )
 SCRAP_MAGNET = Task(
     id="scrap-magnet",
-    what="Take the case out of service",
-    done="case taken out of service",
-    minutes=10,
-    tools="tag",
-    steps=("tag it out", "weigh repair against a new machine"),
+    what="Renew the case with its magnets, or retire the motor",
+    done="case with its magnets renewed",
+    minutes=40,
+    tools="new case, puller",
+    steps=("tag it out until then", "weigh repair against a new machine", "keep its magnets from each other"),
     schools=("school.repair",),
     caution="magnets snatch and chip",
 )

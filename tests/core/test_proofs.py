@@ -1,0 +1,30 @@
+"""What proves what: the table that follows from the declarations, read whole."""
+
+import pytest
+
+from norvash.core.sheet.proofs import proofs_of
+from norvash.core.sheet.stages.catalogue import FINDINGS, TOLD_BY
+from whole import assert_no_word_moved
+
+
+def test_the_table_of_what_proves_what_is_read_whole() -> None:
+    """A finding that nothing proves has no row to stand in; every change of the table is looked at."""
+    assert [i for i, f in FINDINGS.items() if f.grave and not proofs_of(f)] == []
+    asked = {i: f for i, f in FINDINGS.items() if f.tasks}
+    rows = (
+        f"{i} | {f.grade} | {', '.join(t.id for t in f.tasks)} | {'; '.join(proofs_of(f))}" for i, f in asked.items()
+    )
+    assert_no_word_moved("proofs.txt", "\n".join(rows) + "\n")
+
+
+@pytest.mark.parametrize("finding_id", [i for i in FINDINGS if i.startswith("spring.")])
+def test_no_spring_is_proven_by_another_brush(finding_id: str) -> None:
+    """The form of a new set says that what hangs on springs stays open."""
+    assert "another brush" not in "; ".join(proofs_of(FINDINGS[finding_id]))
+
+
+def test_what_is_declared_is_possible() -> None:
+    for finding in FINDINGS.values():
+        assert finding.proof in ("", "value", "look", "brush")
+        assert not finding.ends or FINDINGS[finding.ends].grade == "fit"
+        assert finding.proof != "value" or TOLD_BY[finding.id]

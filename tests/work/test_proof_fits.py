@@ -1,0 +1,91 @@
+"""Proof fits its finding: what was signed clean by a value, a tick or a set that proves something else."""
+
+import pytest
+
+from at_work import Work, at_work
+from bench_sheet import Bench
+from conftest import Shop
+
+COPPER = "commutator_d_mm=120 commutator_d_min_mm=110 bars=24 holder_gap_mm=2"
+ROUGH = "seen.commutator.rough=yes shoulder-d=118 groove=0.2 pit=0.35"
+
+
+@pytest.fixture
+def cut(shop: Shop) -> Work:
+    """Return a commutator that was to be cut to 117.26 mm and was cut to 117.5: a part of its pit is left."""
+    work = at_work(shop, "industrial", COPPER).put(ROUGH)
+    assert work.bench.states == {(0, "commutator.rough"): "open", (0, "copper.cut"): "open"}
+    return work.put("cut-done=117.5")
+
+
+def test_a_diameter_proves_no_cut_but_a_look_after_the_last_one(cut: Work) -> None:
+    cut.put("track-d=117.5;117.5;117.5")
+    assert cut.bench.states[0, "copper.cut"] == "done not proven"
+    assert cut.bench.life("copper.cut").worked == ("cut made",)
+    cut.put("cut-done=117.2")
+    cut.put("gone.copper.cut=yes")
+    assert cut.bench.states[0, "copper.cut"] == "proven"
+    cut.put("cut-done=117")
+    assert cut.bench.states[0, "copper.cut"] == "done not proven"
+
+
+def test_holders_are_not_set_by_a_tick_nor_at_a_gap_that_is_wrong(cut: Work) -> None:
+    cut.put("holder-set=yes")
+    assert cut.bench.states[0, "gap.cut"] == "done not proven"
+    cut.put("gap@1=6 gap@2=6")
+    assert cut.bench.states[0, "gap.cut"] == "done not proven"
+    assert cut.bench.states[1, "gap.wide"] == "open"
+    cut.put("decide.gap.wide@1=now decide.gap.wide@2=now task.gap=yes")
+    for place in (1, 2):
+        cut.bench.put("gap", "2", place, "again")
+    assert [cut.bench.states[at] for at in ((0, "gap.cut"), (1, "gap.wide"))] == ["proven", "proven"]
+
+
+def test_a_new_set_has_its_curve_to_be_given_after_a_cut(cut: Work) -> None:
+    assert cut.bench.states[0, "face.cut"] == "open"
+    cut.bench.fit("22", "22")
+    assert cut.bench.states[0, "face.cut"] == "done not proven"
+    cut.put("task.contour=yes")
+    assert cut.bench.states[0, "face.cut"] == "done not proven"
+    cut.put("gone.face.cut=yes")
+    assert cut.bench.states[0, "face.cut"] == "proven"
+    cut.bench.fit("22", "22", reason="damaged")
+    assert cut.bench.states[0, "face.cut"] == "done not proven"
+
+
+def test_what_hangs_on_a_spring_is_looked_at_and_not_ended_by_a_set(shop: Shop) -> None:
+    work = at_work(shop, "industrial", COPPER)
+    work.bench.see(1, "spring.travel")
+    work.bench.fit("22", "22")
+    assert work.bench.states[1, "spring.travel"] == "done not proven"
+    work.put("gone.spring.travel@1=yes")
+    assert work.bench.states[1, "spring.travel"] == "proven"
+
+
+def test_a_stuck_brush_is_proven_by_moving_freely_and_not_once_it_is_stuck_again(shop: Shop) -> None:
+    work = at_work(shop, "industrial", COPPER)
+    work.bench.see(1, "brush.seized")
+    work.put("decide.brush.seized@1=now task.free-holder=yes")
+    assert work.bench.states[1, "brush.seized"] == "done not proven"
+    work.bench.see(1, "brush.free")
+    assert work.bench.states[1, "brush.seized"] == "proven"
+    work.bench.see(1, "brush.seized")
+    assert work.bench.states[1, "brush.seized"] == "done not proven"
+
+
+def test_a_look_that_found_it_gone_does_not_outlive_its_being_seen_again(shop: Shop) -> None:
+    work = at_work(shop, "industrial", COPPER)
+    work.bench.see(2, "terminal.poor")
+    work.put("task.terminal=yes gone.terminal.poor@2=yes")
+    assert work.bench.states[2, "terminal.poor"] == "proven"
+    work.bench.see(2, "terminal.poor")
+    assert work.bench.states[2, "terminal.poor"] == "open"
+
+
+def test_crumbling_magnets_do_not_end_by_being_tagged_out(shop: Shop) -> None:
+    motor = shop.motor(motor_class="tool", figures={"construction": "permanent-magnet"})
+    work = Work(shop, Bench(shop, motor)).safe().put("seen.magnets.cracked=yes")
+    life = work.bench.life("magnets.cracked")
+    assert [t.done for t in life.finding.tasks] == ["case with its magnets renewed"]
+    work.put("outcome=out")
+    assert work.bench.states[0, "magnets.cracked"] == "open"
