@@ -60,9 +60,9 @@ class Bench:
         act = self.shop.later(minutes=1).act()
         note(self.shop.conn, act, self.id, place, finding, gone=gone, answer=answer, why=slip_of(answer))
 
-    def fit(self, *lengths: str, also: tuple[str, ...] = (), reason: str = "at its limit", part: str = "") -> None:
+    def fit(self, *lengths: str, also: tuple[str, ...] = (), reason: str = "at its limit", **said: str) -> None:
         act, typed = self.shop.later(minutes=1).act(), dict(enumerate(lengths, start=1))
-        stated = Fitting(part=part, also=also)
+        stated = Fitting(part=said.get("part", ""), variant=said.get("variant", ""), also=also)
         fit_new_set(self.shop.conn, act, self.motor, counter="", reason=reason, lengths=typed, stated=stated)
 
     def ready(self, *, tested: bool = True) -> None:

@@ -89,3 +89,33 @@ def test_crumbling_magnets_do_not_end_by_being_tagged_out(shop: Shop) -> None:
     assert [t.done for t in life.finding.tasks] == ["case with its magnets renewed"]
     work.put("outcome=out")
     assert work.bench.states[0, "magnets.cracked"] == "open"
+
+
+STATED = {"rated_v": "230", "variant": "R", "face_angle_deg": "12"}
+# What the set says of itself, and what is found by that.
+SETS = {
+    "another voltage, variant and angle": ("K 14", "115 V, Q, 0°", "set.angle set.variant set.volts"),
+    "another voltage": ("K 14", "115 V", "set.volts"),
+    "the voltage in its number": ("K 14 115V", "", "set.volts"),
+    "another variant": ("", "Q", "set.variant"),
+    "a face of another angle": ("", "0 deg", "set.angle"),
+    "the same": ("K 14", "230 V R 12°", ""),
+    "a supply by another name": ("", "240 V", ""),
+    "nothing said": ("", "", ""),
+}
+
+
+@pytest.mark.parametrize(("part", "variant", "found"), SETS.values(), ids=SETS)
+def test_what_a_set_and_its_motor_both_state_is_compared(shop: Shop, part: str, variant: str, found: str) -> None:
+    motor = shop.motor(new_length="22", limit="8", figures=STATED)
+    work = Work(shop, Bench(shop, motor)).safe()
+    work.bench.fit("22", "22", part=part, variant=variant)
+    lives = {x.finding.id: x for x in work.bench.page.found.lives if x.finding.of_set}
+    assert sorted(lives) == found.split()
+    if not found:
+        return
+    # Another such set proves nothing; the right one does, and until then it is no certificate.
+    work.bench.fit("22", "22", part=part, variant=variant, reason="damaged")
+    assert {x.state for x in work.bench.page.found.lives if x.finding.of_set} == {"open"}
+    work.bench.fit("22", "22", part="K 14", variant="230 V R 12°", reason="damaged")
+    assert {x.state for x in work.bench.page.found.lives if x.finding.of_set} == {"proven"}

@@ -16,6 +16,7 @@ from norvash.core.sheet.ground import Ground, ThenMade, graver
 from norvash.core.sheet.life import At, KeptLife, Then, Told
 from norvash.core.sheet.noted import answered, noted
 from norvash.core.sheet.sheet import Baseline, Sheet, Spot
+from norvash.core.sheet.stages.brushes.stated import differences
 from norvash.core.sheet.stages.catalogue import APART, FIELDS, TOGETHER
 from norvash.core.sheet.stages.decide import MOTOR_OVERRULED, OVERRULED
 from norvash.core.sheet.stages.prove.run_fields import FIELDS as RUN_FIELDS
@@ -132,7 +133,7 @@ def _told(
 ) -> Told:
     """Return what an open sheet tells of its motor, in both sights."""
     here, before = [r for s in sets for r in s.rounds if r.sheet_id == sheet.id], sheet.as_found
-    found, now = _sights(sheet, here, _worn(sets, figures), rules)
+    found, now = _sights(sheet, here, sets, figures=figures, rules=rules)
     done = answered(sheet, rules) | (answered(before, rules) if before is not sheet else frozenset())
     return Told(
         sheet=sheet,
@@ -148,14 +149,17 @@ def _told(
 
 
 def _sights(
-    sheet: Sheet, here: Sequence[Round], worn_mm: tuple[float, ...], rules: MotorRules
+    sheet: Sheet, here: Sequence[Round], sets: Sequence[BrushSet], *, figures: Figures, rules: MotorRules
 ) -> tuple[dict[At, Finding], dict[At, Finding]]:
-    """Return what is found on a sheet and its rounds as the motor was found, and as it is now."""
-    now = _by_place([*noted(sheet, rules, worn_mm), *(n for r in here for n in r.seen)])
+    """Return what is found on a sheet, its rounds and by what its set states, as the motor was found and as it is now."""
+    worn_mm, old = _worn(sets, figures), [s for s in sets if s.sheet_id != sheet.id] or sets[:1]
+    stated = [(0, f) for f in differences(sets[-1], figures)]
+    now = _by_place([*noted(sheet, rules, worn_mm), *(n for r in here for n in r.seen), *stated])
     before = sheet.as_found
-    if before is sheet and not any(r.seen_left for r in here):
+    if before is sheet and not any(r.seen_left for r in here) and old[-1] is sets[-1]:
         return now, now
-    return _by_place([*noted(before, rules, worn_mm), *(n for r in here for n in r.as_found.seen)]), now
+    stated = [(0, f) for f in differences(old[-1], figures)]
+    return _by_place([*noted(before, rules, worn_mm), *(n for r in here for n in r.as_found.seen), *stated]), now
 
 
 def _then(sheet: Sheet, told: Told, sets: Sequence[BrushSet], grounds: tuple[Ground, ...]) -> Mapping[At, Then]:
@@ -163,7 +167,7 @@ def _then(sheet: Sheet, told: Told, sets: Sequence[BrushSet], grounds: tuple[Gro
     here, gathered = [r for s in sets for r in s.rounds if r.sheet_id == sheet.id], ThenMade()
     for ground in grounds:
         as_then = replace(sheet, facts=replace(sheet.facts, figures=ground.figures))
-        found, now = _sights(as_then, here, _worn(sets, ground.figures), ground.rules)
+        found, now = _sights(as_then, here, sets, figures=ground.figures, rules=ground.rules)
         for at in dict.fromkeys((*found, *now)):
             gathered.add(
                 ground, at, found=graver(found.get(at), told.found.get(at)), now=graver(now.get(at), told.now.get(at))

@@ -21,11 +21,11 @@ class Finding:
     what tells it: a value, a fresh look or another brush; what `ends` it does too, seen there after work. `shows` is
     the sign that it is, with its answer. With one that `never_runs` nothing gets power; one that `ends_in_cut` says
     nothing where no copper is left to be cut. One `of_brush` goes with the brush that it is on, and the first reading
-    of a new one proves that. With one that `holds_brush` the brush does not follow its wear: its reading proves
-    nothing. One `by_test` is picked, but only a test shows it: that a look found nothing does not deny it. One
-    `before_power` is proven before anything gets power: no run proves it. One that `stops_carried` is a stop where the
-    motor hangs a load or carries people. One that is not `known` was kept by another version: nothing here finds or
-    proves it.
+    of a new one proves that; of one `of_set` the new one must not show it too. With one that `holds_brush` the brush
+    does not follow its wear: its reading proves nothing. One `by_test` is picked, but only a test shows it: that a look
+    found nothing does not deny it. One `before_power` is proven before anything gets power: no run proves it. One that
+    `stops_carried` is a stop where the motor hangs a load or carries people. One that is not `known` was kept by
+    another version: nothing here finds or proves it.
     """
 
     id: str
@@ -38,6 +38,7 @@ class Finding:
     never_runs: bool = field(default=False, compare=False)
     ends_in_cut: bool = field(default=False, compare=False)
     of_brush: bool = field(default=False, compare=False)
+    of_set: bool = field(default=False, compare=False)
     holds_brush: bool = field(default=False, compare=False)
     by_test: bool = field(default=False, compare=False)
     before_power: bool = field(default=False, compare=False)
@@ -95,6 +96,7 @@ def finding(
     never_runs: bool = False,
     ends_in_cut: bool = False,
     of_brush: bool = False,
+    of_set: bool = False,
     holds_brush: bool = False,
     by_test: bool = False,
     before_power: bool = False,
@@ -114,6 +116,7 @@ def finding(
         never_runs=never_runs,
         ends_in_cut=ends_in_cut,
         of_brush=of_brush,
+        of_set=of_set,
         holds_brush=holds_brush,
         by_test=by_test,
         before_power=before_power,

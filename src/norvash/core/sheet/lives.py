@@ -52,7 +52,7 @@ def _worn(grade: Grade | None) -> Mapping[At, Finding]:
 
 def _place(finding: Finding, position: int, told: Told) -> str:
     """Return where a finding is, in words."""
-    if finding.id == SET_WORN.id:
+    if finding.of_set:
         return "The set"
     return told.places.get(position) or finding.part.words
 
@@ -138,7 +138,7 @@ class _Visit(VisitRead):
     def _ended(self, life: Life) -> Life:
         """Return a life with its state."""
         done = max((g.at for g in life.done), default=self.sheet.at)
-        since = life.finding.id == SET_WORN.id or any(g.at >= done for g in life.proof)
+        since = life.finding.of_set or any(g.at >= done for g in life.proof)
         again = life.at in self.now and bool(life.done) and since and not self.waits(life)
         state = self._state(life, again=again) if life.finding.known else self._state_of_unknown(life)
         return replace(life, state=state, measured_again=again and state == "open")
@@ -211,7 +211,7 @@ class _Visit(VisitRead):
         if life.finding.id in self.told.answered or self.ended_by_sight(life):
             return True
         if life.finding.of_brush and not life.finding.proof and self.new_at(life):
-            return life.at not in self.now or life.finding.id != SET_WORN.id
+            return life.at not in self.now or not life.finding.of_set
         if life.finding.id == SET_WORN.id and self.carried(life.kept) and self.told.measured:
             return life.at not in self.now and life.at not in self.found
         if not life.done and not self.carried(life.kept):

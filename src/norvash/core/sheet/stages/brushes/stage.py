@@ -11,7 +11,7 @@ from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.part import BRUSHES, HOLDERS, SPRINGS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage, Visit
-from norvash.core.sheet.stages.brushes import carbon, holders, springs
+from norvash.core.sheet.stages.brushes import carbon, holders, springs, stated
 from norvash.core.text.words import listed
 
 
@@ -81,6 +81,7 @@ STAGE = Stage(
         *springs.FINDINGS,
         *holders.FINDINGS,
         *carbon.FINDINGS,
+        *stated.FINDINGS,
     ),
     parts=(BRUSHES, SPRINGS, HOLDERS),
     looks=((SPRINGS, springs.SPRINGS_LOOKED), (HOLDERS, holders.HOLDERS_LOOKED)),
