@@ -12,6 +12,7 @@ from pathlib import Path
 import pytest
 
 from norvash.core.motor.figure_fields import INSTRUMENTS
+from norvash.core.names.changed import RETIRED
 from norvash.core.rules.catalogue import FAMILIES, RULES, SCHOOLS_BY_ID
 from norvash.core.rules.fitting import CONTACT_DROP, GRADE_FAMILIES
 from norvash.core.rules.readings import INSTRUMENT
@@ -89,7 +90,15 @@ def test_what_the_docs_list_from_the_code_is_current() -> None:
 def test_every_rule_that_code_names_is_in_the_rulebook() -> None:
     """A rule is looked up by a word of the code or of a family: each word that looks like one is known."""
     shape, groups = re.compile(r"[a-z]+\.[a-z0-9-]+"), {r.partition(".")[0] for r in RULES}
-    known = {*RULES, *(r for f in FAMILIES for r in f.ids), *SCHOOLS_BY_ID, *FINDINGS, "permit.open", "permit.close"}
+    known = {
+        *RULES,
+        *(r for f in FAMILIES for r in f.ids),
+        *SCHOOLS_BY_ID,
+        *FINDINGS,
+        "permit.open",
+        "permit.close",
+        *RETIRED["rule"],
+    }
     words = {n.value for n in _nodes() if isinstance(n, ast.Constant) and isinstance(n.value, str)}
     named = {w for w in words if shape.fullmatch(w) and w.partition(".")[0] in groups and not w.endswith(".html")}
     assert len(named & set(RULES)) > 200

@@ -131,13 +131,10 @@ def _vibration(data: st.DataObject) -> Callable[[float], int]:
 
 
 def _terminal(data: st.DataObject) -> Callable[[float], int]:
-    amps, volts = (
-        data.draw(st.none() | st.floats(0.5, 300)),
-        data.draw(st.none() | st.sampled_from([12.0, 48.0, 230.0])),
-    )
+    amps = data.draw(st.none() | st.floats(0.5, 300))
     kind, step = data.draw(st.sampled_from(["", "press-in", "bolted"])), data.draw(st.none() | st.floats(1e-4, 0.1))
     return lambda ohm: {True: 0, None: 1, False: 2}[
-        terminal_by_ohm(ohm, amps, volts, kind=kind, step_ohm=step, rules=RULES).right
+        terminal_by_ohm(ohm, amps, kind=kind, step_ohm=step, rules=RULES).right
     ]
 
 

@@ -182,35 +182,41 @@ def test_what_a_cable_carries(rules: MotorRules) -> None:
 
 
 # Ohm, current, volts of the plate, kind, step of the meter: the limit, whether it is right.
-TERMINALS: dict[str, tuple[float, float | None, float | None, str, float | None, float | None, bool | None]] = {
-    "little current on mains": (0.1, 3.0, 230, "", None, 0.1, True),
-    "too much there": (0.101, 3.0, 230, "", None, 0.1, False),
-    "more current on mains": (0.02, 3.1, 230, "", None, 0.1 / 3.1, True),
-    "little current, no mains": (0.1, 3.0, 24, "", None, 0.1 / 3, False),
-    "heat decides": (0.0026, 20.0, 24, "press-in", None, 0.0025, False),
-    "bolted": (0.005, 20.0, 24, "bolted", None, 0.005, True),
-    "bolted, too hot": (0.0031, 32.0, 24, "bolted", None, 3 / 32**2, False),
-    "current not known": (0.010, None, 24, "", None, 0.010, True),
-    "current not known, more": (0.011, None, 24, "", None, 0.010, None),
-    "a coarse meter": (0.002, 20.0, 24, "", 0.001, 0.0025, None),
-    "just fine enough": (0.002, 20.0, 24, "", 0.0025 / 3, 0.0025, True),
-    "coarse, but bad for sure": (0.5, 20.0, 24, "", 0.01, 0.0025, False),
+# Ohms, current, kind, step of the meter, what is stated at most; the limit, and whether it is right.
+TERMINALS: dict[str, tuple[float, float | None, str, float | None, float | None, float | None, bool | None]] = {
+    "little current": (0.1, 0.9, "", None, None, 0.1, True),
+    "too much there": (0.101, 0.9, "", None, None, 0.1, False),
+    "a little more current": (0.034, 3.0, "", None, None, 0.1 / 3, False),
+    "more current": (0.02, 3.1, "", None, None, 0.1 / 3.1, True),
+    "heat decides": (0.0026, 20.0, "press-in", None, None, 0.0025, False),
+    "bolted": (0.005, 20.0, "bolted", None, None, 0.005, True),
+    "bolted, too hot": (0.0031, 32.0, "bolted", None, None, 3 / 32**2, False),
+    "current not known": (0.010, None, "", None, None, 0.010, True),
+    "current not known, more": (0.011, None, "", None, None, 0.010, None),
+    "current not known, the most": (0.1, None, "", None, None, 0.010, None),
+    "current not known, too much": (0.4, None, "", None, None, 0.1, False),
+    "as stated": (0.4, None, "", None, 0.5, 0.5, True),
+    "over what is stated": (0.02, 0.5, "", None, 0.01, 0.01, False),
+    "a coarse meter": (0.002, 20.0, "", 0.001, None, 0.0025, None),
+    "just fine enough": (0.002, 20.0, "", 0.0025 / 3, None, 0.0025, True),
+    "coarse, but bad for sure": (0.5, 20.0, "", 0.01, None, 0.0025, False),
+    "open on a coarse meter": (1000.0, None, "", 10.0, None, 0.1, False),
 }
 
 
-@pytest.mark.parametrize(("ohm", "amps", "volts", "kind", "step", "limit", "right"), TERMINALS.values(), ids=TERMINALS)
+@pytest.mark.parametrize(("ohm", "amps", "kind", "step", "most", "limit", "right"), TERMINALS.values(), ids=TERMINALS)
 def test_terminals(
     *,
     ohm: float,
     amps: float | None,
-    volts: float | None,
     kind: str,
     step: float | None,
+    most: float | None,
     limit: float | None,
     right: bool | None,
     rules: MotorRules,
 ) -> None:
-    found = terminal_by_ohm(ohm, amps, volts, kind=kind, step_ohm=step, rules=rules)
+    found = terminal_by_ohm(ohm, amps, kind=kind, step_ohm=step, rules=rules, most_ohm=most)
     assert (found.limit, found.right) == (None if limit is None else pytest.approx(limit), right)
     assert [terminal_by_drop(v, rules).right for v in (0.1, 0.101)] == [True, False]
     assert [solenoid_allowed_v(a, rules)[0] for a in (None, 400, 401)] == [0.2, 0.2, 0.3]

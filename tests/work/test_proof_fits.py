@@ -5,6 +5,7 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.errors import NeedsAnswer
 
 COPPER = "commutator_d_mm=120 commutator_d_min_mm=110 bars=24 holder_gap_mm=2"
 ROUGH = "seen.commutator.rough=yes shoulder-d=118 groove=0.2 pit=0.35"
@@ -119,3 +120,31 @@ def test_what_a_set_and_its_motor_both_state_is_compared(shop: Shop, part: str, 
     assert {x.state for x in work.bench.page.found.lives if x.finding.of_set} == {"open"}
     work.bench.fit("22", "22", part="K 14", variant="230 V R 12°", reason="damaged")
     assert {x.state for x in work.bench.page.found.lives if x.finding.of_set} == {"proven"}
+
+
+# By what the meter shows, whether a current is known: what is found, and how grave it is.
+TERMINALS = {
+    "much, the current unknown": ("0.4", "", "plan"),
+    "some, the current unknown": ("0.04", "", ""),
+    "open, the current unknown": ("open", "", "change"),
+    "open, the current known": ("OL", "6", "change"),
+    "too much for its current": ("0.04", "6", "plan"),
+    "little": ("0.004", "6", ""),
+}
+
+
+@pytest.mark.parametrize(("ohms", "amps", "grade"), TERMINALS.values(), ids=TERMINALS)
+def test_a_terminal_is_judged_without_a_current_too(shop: Shop, ohms: str, amps: str, grade: str) -> None:
+    figures = {"construction": "universal", "rated_v": "230", **({"rated_a": amps} if amps else {})}
+    work = Work(shop, Bench(shop, shop.motor(motor_class="tool", figures=figures))).safe()
+    work.bench.put("terminal-ohm", ohms, 1)
+    lives = {x.finding.id: x.finding.grade for x in work.bench.page.found.lives}
+    assert lives.get("terminal.measured", "") == grade
+    if not grade:
+        return
+    # The smaller value that overwrites it is asked about, and its task is taken.
+    with pytest.raises(NeedsAnswer, match="slip of the pen"):
+        work.bench.put("terminal-ohm", "0.001", 1)
+    work.put("decide.terminal.measured=now task.terminal=yes")
+    work.bench.put("terminal-ohm", "0.004", 1)
+    assert work.bench.states[0, "terminal.measured"] == "proven"

@@ -151,7 +151,7 @@ def _told(
 def _sights(
     sheet: Sheet, here: Sequence[Round], sets: Sequence[BrushSet], *, figures: Figures, rules: MotorRules
 ) -> tuple[dict[At, Finding], dict[At, Finding]]:
-    """Return what is found on a sheet, its rounds and by what its set states, as the motor was found and as it is now."""
+    """Return what is found on a sheet, its rounds and by what its set states, as it was found and as it is now."""
     worn_mm, old = _worn(sets, figures), [s for s in sets if s.sheet_id != sheet.id] or sets[:1]
     stated = [(0, f) for f in differences(sets[-1], figures)]
     now = _by_place([*noted(sheet, rules, worn_mm), *(n for r in here for n in r.seen), *stated])

@@ -127,6 +127,7 @@ FIELDS: tuple[Number | Word, ...] = (
     EARTHED_BRUSHES := word("earthed_brushes", "Plate", "Brushes earthed inside", choices=("no", "yes")),
     HAS_SOLENOID := word("has_solenoid", "Plate", "Solenoid on its post", choices=("no", "yes"), classes=("starter",)),
     FORM_WOUND := word("form_wound", "Plate", "Form-wound coils", choices=("no", "yes")),
+    TERMINAL_OHM_MOST := number("terminal_ohm_most", "Plate", "Resistance of a terminal, at most", "resistance", low=0.00001, high=10),
     TERMINAL_KIND := word("terminal_kind", "Plate", "Terminals of the brushes", choices=("press-in", "bolted")),
     RATED_V := number("rated_v", "Plate", "Voltage", "voltage", high=50000),
     RATED_A := number("rated_a", "Plate", "Current", "current", high=50000),

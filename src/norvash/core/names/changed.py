@@ -44,7 +44,12 @@ class Retired:
 # By kind the names of today, under those that they had before; an answer is named “field=answer”, as are the words of a
 # figure and the options of a school.
 RENAMED: Mapping[Kind, Mapping[str, str]] = MappingProxyType({})
-RETIRED: Mapping[Kind, Mapping[str, Retired]] = MappingProxyType({"field": {"run-min": Retired(words="Ran for")}})
+RETIRED: Mapping[Kind, Mapping[str, Retired]] = MappingProxyType(
+    {
+        "field": {"run-min": Retired(words="Ran for")},
+        "rule": {"terminal.small-current": Retired(words="current up to which a terminal on mains may have 0.1 Ω")},
+    }
+)
 KEPT_BY_ANOTHER = "kept by a version that knew more"
 # A field that is named by what it speaks of, by what its name begins with.
 NAMED_BY: Mapping[str, Kind] = MappingProxyType(

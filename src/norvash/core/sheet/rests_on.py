@@ -35,7 +35,7 @@ RESTS_ON: Mapping[str, tuple[str, ...]] = {
     "set.variant": ("variant", "grade"),
     "set.angle": ("face_angle_deg",),
     "taps.": ("taps.", "speed_taps"),
-    "terminal.measured": ("terminal.", "rated_a", "rated_v", "terminal_kind"),
+    "terminal.measured": ("terminal.", "rated_a", "terminal_ohm_most", "terminal_kind"),
     "spring.off": _SPRING,
     "spring.far-off": _SPRING,
     "spring.dead": _SPRING,

@@ -144,28 +144,27 @@ def terminal_by_drop(drop_v: float, rules: MotorRules) -> Terminal:
 
 
 def terminal_by_ohm(
-    ohm: float, current_a: float | None, rated_v: float | None, *, kind: str, step_ohm: float | None, rules: MotorRules
+    ohm: float,
+    current_a: float | None,
+    *,
+    kind: str,
+    step_ohm: float | None,
+    rules: MotorRules,
+    most_ohm: float | None = None,
 ) -> Terminal:
-    """Return a terminal judged by its resistance, which only the current makes good or bad.
+    """Return a terminal judged by its resistance: by what is stated for it, else by the current; where that is not
+    known only the least and the most are.
 
-    Units: ohm, step_ohm (finest step of the meter) [Ω], current_a [A], rated_v [V]; kind press-in or bolted. Source:
-    rules terminal.*
+    Units: ohm, step_ohm (finest step of the meter), most_ohm (as stated) [Ω], current_a [A]; kind press-in or bolted.
+    Source: rules terminal.*
     """
-    if current_a is None or not current_a > 0:
-        small = rules["terminal.unknown"]
-        held = None if over(ohm, small) else True
-        most = rules["terminal.unknown-current"]
-        words = f"counts up to {most:g} A" if held else "the current is not known: measure the drop at working current"
-        found = Terminal(
-            value=ohm,
-            unit="Ω",
-            limit=small,
-            right=held,
-            words=words,
-            rules=("terminal.unknown", "terminal.unknown-current"),
-        )
+    if most_ohm is not None:
+        right = not over(ohm, most_ohm)
+        found = Terminal(value=ohm, unit="Ω", limit=most_ohm, right=right, words=_terminal_words(right), rules=())
+    elif current_a is None or not current_a > 0:
+        found = _current_unknown(ohm, rules)
     else:
-        limit, ids = _ohm_limit(current_a, rated_v, kind, rules)
+        limit, ids = _ohm_limit(current_a, kind, rules)
         right = not over(ohm, limit)
         found = Terminal(value=ohm, unit="Ω", limit=limit, right=right, words=_terminal_words(right), rules=ids)
     stepped = found.limit is not None and step_ohm is not None and over(step_ohm, found.limit / 3)
@@ -181,12 +180,22 @@ def terminal_by_ohm(
     return found
 
 
-def _ohm_limit(current_a: float, rated_v: float | None, kind: str, rules: MotorRules) -> tuple[float, tuple[str, ...]]:
-    mains = rated_v is not None and over(rated_v, rules["terminal.low-voltage"])
-    if mains and not over(current_a, rules["terminal.small-current"]):
-        return rules["terminal.ohm"], ("terminal.ohm", "terminal.small-current")
+def _current_unknown(ohm: float, rules: MotorRules) -> Terminal:
+    small, most, up_to = rules["terminal.unknown"], rules["terminal.ohm"], rules["terminal.unknown-current"]
+    right = True if not over(ohm, small) else False if over(ohm, most) else None
+    words = {
+        True: f"counts up to {up_to:g} A",
+        None: "the current is not known: measure the drop at working current",
+        False: _terminal_words(right=False),
+    }[right]
+    ids = ("terminal.unknown", "terminal.unknown-current", "terminal.ohm")
+    return Terminal(value=ohm, unit="Ω", limit=most if right is False else small, right=right, words=words, rules=ids)
+
+
+def _ohm_limit(current_a: float, kind: str, rules: MotorRules) -> tuple[float, tuple[str, ...]]:
     heat = "terminal.heat-bolted" if kind == "bolted" else "terminal.heat"
-    return min(rules["terminal.volt"] / current_a, rules[heat] / current_a**2), ("terminal.volt", heat)
+    limits = (rules["terminal.volt"] / current_a, rules[heat] / current_a**2, rules["terminal.ohm"])
+    return min(limits), ("terminal.volt", heat, "terminal.ohm")
 
 
 def _terminal_words(right: bool) -> str:

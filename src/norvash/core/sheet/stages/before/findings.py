@@ -1,6 +1,7 @@
 """What was measured before opening, as findings."""
 
 from collections.abc import Iterator
+from dataclasses import replace
 
 from norvash.core.edges import over
 from norvash.core.known import all_known
@@ -9,7 +10,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM, TAPS_MISWIRED
-from norvash.core.sheet.stages.before.judged import ladder_of, terminals_of
+from norvash.core.sheet.stages.before.judged import is_open, ladder_of, terminals_of
 from norvash.core.sheet.stages.brushes.springs import TERMINAL_MEASURED
 from norvash.core.sheet.stages.prove.points import Point
 from norvash.core.sheet.stages.prove.run_figures import slower_told
@@ -23,9 +24,12 @@ def findings(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
     ladder = ladder_of(sheet, rules)
     if ladder is not None and ladder.fault == "miswired":
         yield 0, TAPS_MISWIRED
-    bad = [words.lower() for words, t in terminals_of(sheet, rules) if t.right is False]
+    bad = [(words.lower(), t) for words, t in terminals_of(sheet, rules) if t.right is False]
     if bad:
-        yield 0, TERMINAL_MEASURED.saying(f"{listed(list(dict.fromkeys(bad)))}: too much drop or resistance")
+        names = listed(list(dict.fromkeys(words for words, _ in bad)))
+        broken = any(t.unit == "Ω" and is_open(t.value) for _, t in bad)
+        said = TERMINAL_MEASURED.saying(f"{names}: {'open' if broken else 'too much drop or resistance'}")
+        yield 0, replace(said, grade="change") if broken else said
     yield from ((0, f) for f in (*_magnets(sheet, rules), *_unloaded(sheet, rules)))
 
 

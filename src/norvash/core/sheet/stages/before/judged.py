@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from norvash.core.edges import over, under, within
-from norvash.core.motor.figure_fields import RATED_A, TERMINAL_KIND, USUAL_NOLOAD_A
+from norvash.core.motor.figure_fields import RATED_A, TERMINAL_KIND, TERMINAL_OHM_MOST, USUAL_NOLOAD_A
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import SIDES
@@ -188,24 +188,29 @@ def terminals_of(sheet: Sheet, rules: MotorRules) -> tuple[tuple[str, Terminal],
     for place, side in enumerate(("", *SIDES)):
         ohm, volt = TERMINAL_OHM.of(sheet, place), TERMINAL_V.of(sheet, place)
         words = f"{side.capitalize()} terminal" if side else "Terminal"
-        if ohm is not None:
+        if volt is not None:  # volts decide where both were measured, but for one that is open
+            made.append((words, terminal_by_drop(volt, rules)))
+        if ohm is not None and (volt is None or is_open(ohm)):
             found = terminal_by_ohm(
                 ohm,
                 RATED_A.stated(figures),
-                sheet.facts.rated_v,
                 kind=TERMINAL_KIND.of(figures),
                 step_ohm=TERMINAL_STEP.of(sheet),
                 rules=rules,
+                most_ohm=TERMINAL_OHM_MOST.stated(figures),
             )
             made.append((words, found))
-        if volt is not None:
-            made.append((words, terminal_by_drop(volt, rules)))
     return tuple(made)
 
 
+def is_open(ohm: float) -> bool:
+    """Tell whether a terminal is open: over all that a meter shows."""
+    return ohm >= TERMINAL_OHM.high
+
+
 def _ohms(found: Terminal) -> str:
-    """Return what was measured on a terminal; over all that a meter shows it is open."""
-    return "open" if found.unit == "Ω" and found.value >= TERMINAL_OHM.high else f"{found.value:g} {found.unit}"
+    """Return what was measured on a terminal."""
+    return "open" if found.unit == "Ω" and is_open(found.value) else f"{found.value:g} {found.unit}"
 
 
 def _terminals(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str, str]) -> None:
