@@ -5,6 +5,8 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.sheet.part import PARTS
+from norvash.core.sheet.walk import look_words
 from norvash.errors import NeedsAnswer
 
 COPPER = "commutator_d_mm=120 commutator_d_min_mm=110 bars=24 holder_gap_mm=2"
@@ -148,3 +150,36 @@ def test_a_terminal_is_judged_without_a_current_too(shop: Shop, ohms: str, amps:
     work.put("decide.terminal.measured=now task.terminal=yes")
     work.bench.put("terminal-ohm", "0.004", 1)
     assert work.bench.states[0, "terminal.measured"] == "proven"
+
+
+def test_a_battery_that_was_never_right_gives_no_certificate_but_of_the_motor_alone(shop: Shop) -> None:
+    work = Work(shop, Bench(shop, shop.motor(motor_class="starter", figures={"rated_v": "12"}))).safe()
+    work.put("rest-v=11.2 outcome=service")
+
+    def held() -> list[str]:
+        return [h.words for h in work.bench.page.holds if h.words.startswith("Before the motor")]
+
+    assert [("charge" in h) for h in held()] == [True]
+    work.put("rest-v=12.7")
+    assert held() == []
+    work.put("rest-v=11.2")
+    work.bench.put("handed-over", "Maud Celliers: charge it, and try it again")
+    assert held() == []
+    work.bench.measure("20", "20")
+    work.bench.sign("the rest is left for the test")
+    said = str(work.told["signed_as_words"])
+    assert "of the motor alone: Battery: charge" in said
+    assert said.endswith("handed to the owner: Maud Celliers: charge it, and try it again")
+
+
+def test_a_part_says_what_was_looked_at_and_nothing_found_after_all_of_it_alone(shop: Shop) -> None:
+    work = at_work(shop, "industrial", COPPER)
+    part = next(p for p in PARTS if p.id == "drive")
+    assert look_words(work.bench.page.visit, part) == "not looked at"
+    work.put("belt=sound")
+    assert look_words(work.bench.page.visit, part) == "looked at: belt"
+    work.put("sound.drive=yes")
+    assert look_words(work.bench.page.visit, part) == "nothing found"
+    work.bench.sign("the rest is left for the test")
+    told = {p["part"]: p["looked"] for p in work.told["parts"]}
+    assert (told["drive"], told["commutator"]) == ("nothing found", "not looked at")

@@ -9,7 +9,7 @@ from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.proving import state_words
 from norvash.core.sheet.signing import SIGNED_AS
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
-from norvash.core.sheet.walk import looked_at
+from norvash.core.sheet.walk import look_words
 from norvash.core.verdict.components import Component
 from norvash.store.database import Connection
 from norvash.work.sheet_page import SheetPage, sheet_page
@@ -68,7 +68,7 @@ def _now(page: SheetPage) -> Plain:
 
 def _unfound(page: SheetPage, part: Component) -> str:
     """Return what is said of a part of which nothing speaks."""
-    return "nothing found" if looked_at(page.visit, part.part) else "not looked at"
+    return look_words(page.visit, part.part)
 
 
 def _signed(page: SheetPage) -> Plain:
@@ -79,7 +79,7 @@ def _signed(page: SheetPage) -> Plain:
         "line": signed.get("sentence", ""),
         "grade": page.signed_grade,
         "signed_as": kind,
-        "parts": [{**p, "words": f"{p['words']}: {p['word'] or _unseen(told, p)}"} for p in _dicts(told.get("parts"))],
+        "parts": [{**p, "words": _part_words(told, p)} for p in _dicts(told.get("parts"))],
         "findings": [
             {
                 "finding": f["finding"],
@@ -97,9 +97,10 @@ def _signed(page: SheetPage) -> Plain:
     }
 
 
-def _unseen(told: Mapping[str, object], part: Plain) -> str:
+def _part_words(told: Mapping[str, object], part: Plain) -> str:
     unseen = told.get("not_looked_at")
-    return "not looked at" if isinstance(unseen, list) and part["words"] in unseen else "nothing found"
+    looked = "not looked at" if isinstance(unseen, list) and part["words"] in unseen else "nothing found"
+    return f"{part['words']}: {part['word'] or part.get('looked') or looked}"
 
 
 def _dicts(value: object) -> list[Plain]:

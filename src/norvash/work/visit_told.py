@@ -16,6 +16,7 @@ from norvash.core.sheet.records import TaskDone
 from norvash.core.sheet.rests_on import found_by
 from norvash.core.sheet.signing import SIGNED_AS, signed_as
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
+from norvash.core.sheet.stages.before.stage import handed_over
 from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
 from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
 from norvash.core.sheet.stages.catalogue import field_of
@@ -25,7 +26,7 @@ from norvash.core.sheet.stages.prove.run import judge_run
 from norvash.core.sheet.stages.prove.run_fields import COAST_S, NOISE, RUN_HOW
 from norvash.core.sheet.stages.prove.run_figures import rise_k
 from norvash.core.sheet.stages.prove.since import read_since
-from norvash.core.sheet.walk import looked_at, opened
+from norvash.core.sheet.walk import look_words, looked_at, opened
 from norvash.core.verdict.components import Component
 from norvash.core.verdict.grades import word_of
 from norvash.store import entries, rounds
@@ -44,11 +45,13 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
     lives = [x for x in page.visit.lives if x.finding.part is not COMPLAINT]
     return {
         "signed_as": kind,
-        "signed_as_words": SIGNED_AS[kind],
+        "signed_as_words": ", ".join(
+            filter(None, (SIGNED_AS[kind], handed_over(page.visit) if sheet.kind == "full" else ""))
+        ),
         "stages": [{"id": x.stage.id, "state": x.state, "why": x.why} for x in page.rail],
         "complaint": _complaint(page),
         "cause": _cause(page),
-        "parts": [_part(x) for x in page.found.components],
+        "parts": [{**_part(x), "looked": look_words(page.visit, x.part)} for x in page.found.components],
         "findings": [_life(x, page.context.sets[-1].nominal) for x in lives],
         "done": [_task(w.task.done, w.done) for w in page.work if w.done is not None],
         "set": _set(page),

@@ -106,9 +106,7 @@ RULES = (
         id="battery.fall", words="fall of the volts, for each 12 V, under which no heavy current flowed", unit="V", default=0.2, source=_TRADE, low=0.01, high=2
     ),
     Rule(id="battery.rest", words="volts at rest under which a 12 V battery is charged first", unit="V", default=12.4, source=_TRADE, low=10, high=14),
-    Rule(
-        id="terminal.ohm", words="resistance that no terminal may have, at whatever current", unit="Ω", default=0.1, source=_TRADE, low=0.001, high=5
-    ),
+    Rule(id="terminal.ohm", words="resistance that no terminal may have, at whatever current", unit="Ω", default=0.1, source=_TRADE, low=0.001, high=5),
     Rule(id="terminal.volt", words="drop allowed in a terminal at working current", unit="V", default=0.1, source=_TRADE, low=0.001, high=5),
     Rule(id="terminal.heat", words="heat allowed in a press-in terminal", unit="W", default=1.0, source=_TRADE, low=0.01, high=50),
     Rule(id="terminal.heat-bolted", words="heat allowed in a bolted terminal", unit="W", default=3.0, source=_TRADE, low=0.01, high=50),

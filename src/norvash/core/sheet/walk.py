@@ -9,6 +9,9 @@ from norvash.core.sheet.stages import record
 from norvash.core.sheet.stages.before.fields import OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
 from norvash.core.sheet.stages.catalogue import STAGES, stage_of
 from norvash.core.sheet.stages.decide import OUTCOME
+from norvash.core.text.words import listed
+
+_MOST_NAMED = 4
 
 
 def stages_of(sheet: Sheet) -> tuple[Stage, ...]:
@@ -40,6 +43,22 @@ def looked_at(visit: Visit, part: Part) -> bool:
     measured = any(places <= set(f.places(sheet)) if f.per == "position" else f.id in sheet.said for f in telling)
     here = any(x.finding.part is part for x in visit.lives)
     return looks[part].of(sheet) or measured or here
+
+
+def look_words(visit: Visit, part: Part) -> str:
+    """Return what may be said of a part of which nothing stands: that nothing was found only after a look at all of it,
+    else what was looked at.
+    """
+    if not looked_at(visit, part):
+        return "not looked at"
+    sheet, stage = visit.sheet, next(s for s in STAGES if part in s.parts)
+    tick = dict(stage.looks).get(part) or (None if stage.measures else stage.sound)
+    if tick is None or tick.of(sheet):
+        return "nothing found"
+    told = [f for f in stage.all_fields if f.id in sheet.said and any(t.part is part for t in f.tells)]
+    names = list(dict.fromkeys(f"{f.label[0].lower()}{f.label[1:]}" for f in told))
+    more = " and more" if len(names) > _MOST_NAMED else ""
+    return f"looked at: {listed(names[:_MOST_NAMED])}{more}" if names else "looked at in part"
 
 
 def upstream(sheet: Sheet) -> bool:

@@ -8,7 +8,7 @@ from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.stages.brushes.keeping import Stay, stays
 from norvash.core.sheet.stages.decide import DECISIONS, MOTOR_OVERRULED, OUTCOME, OVERRULED, RULED_OUT
 from norvash.core.sheet.stages.shared import FIT_SET
-from norvash.core.sheet.walk import looked_at
+from norvash.core.sheet.walk import look_words
 from norvash.core.verdict.grades import WORDS
 from norvash.web.forms import whole
 from norvash.web.stages.at import At
@@ -23,7 +23,7 @@ _AT_ONCE = 4
 class Decide:
     """Every finding of the visit with what may be decided of it; at which of them the answers stand at once, and how
     many are not decided; what supply and battery say, which never raise the
-    motor; what may be overruled; which parts somebody has looked at; which brushes may stay; the causes ruled out or
+    motor; what may be overruled; what was looked at of each part; which brushes may stay; the causes ruled out or
     likely.
     """
 
@@ -36,7 +36,7 @@ class Decide:
     motor_overruled: Given | None
     words: Mapping[str, str]
     outcome: Entry
-    looked: set[str]
+    looked: dict[str, str]
     stays: tuple[Stay, ...]
     out: list[Entry]
 
@@ -57,7 +57,7 @@ def view(at: At) -> Decide:
         motor_overruled=MOTOR_OVERRULED.given(shown.sheet),
         words=WORDS,
         outcome=entry(shown, OUTCOME),
-        looked={p.id for p in PARTS if looked_at(shown.visit, p)},
+        looked={p.id: look_words(shown.visit, p) for p in PARTS},
         stays=_stays(shown),
         out=[e for c, e in causes.items() if e.word or c in likely],
     )

@@ -4,7 +4,7 @@ from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Permit
-from norvash.core.sheet.fields_made import column, pick, quantity, tick
+from norvash.core.sheet.fields_made import column, pick, quantity, text, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import SWITCH
 from norvash.core.sheet.stages.brushes.springs import TERMINAL_MEASURED
@@ -149,6 +149,13 @@ FIELDS: tuple[Field, ...] = (
         why_not=_runs_away,
         judged=True,
         tells=(MAGNETS_WEAK, RUN_OVERLOAD, RUN_AMPS),
+    ),
+    HANDED_OVER := text(
+        "handed-over",
+        "Before the motor",
+        "Handed to the owner: to whom, and what must be mended there",
+        hint="what is not right before the motor keeps its sheet from being clean, until it is right or handed over",
+        record=True,
     ),
     OUTCOME_BEFORE := pick(
         "upstream", "Outcome", "Outcome", ("upstream", "the fault lies before the motor: do not open it"), ("open", "go on, open the motor"), judged=True

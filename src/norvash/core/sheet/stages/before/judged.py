@@ -39,11 +39,14 @@ _SIDES = ((DROP_SUPPLY_V, "Supply side"), (DROP_RETURN_V, "Return side"), (JOINT
 
 @dataclass(frozen=True, slots=True)
 class Judged:
-    """One measurement with its judgement: words, whether it is right, and the rules that say so."""
+    """One measurement with its judgement: words, whether it is right, and the rules that say so; `wrong_before` is of
+    what lies before the motor and is surely not right.
+    """
 
     words: str
     right: bool
     rules: tuple[str, ...]
+    wrong_before: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -102,7 +105,8 @@ def _supply(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[s
     if source is not None:
         lost, much = source - volts, over(volts, source) or under(volts, rules["supply.low"] * source)
         way = "too much: switch, cord and joints" if much else "as it may"
-        judged.append(Judged(f"{source:g} V before switch and cord, {lost:g} V lost on the way: {way}.", not much, ()))
+        words = f"{source:g} V before switch and cord, {lost:g} V lost on the way: {way}."
+        judged.append(Judged(words, not much, (), wrong_before=much))
     words = {
         "missing": "missing: look upstream",
         "low": "low: measure the drops and the supply under load",
@@ -114,6 +118,7 @@ def _supply(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[s
             f"{volts:g} V at the terminals, {share:.0%} of the plate's {rated:g} V: {words}.",
             right,
             ("supply.low", "supply.high"),
+            wrong_before=not right,
         )
     )
 
@@ -143,7 +148,8 @@ def _drops(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[st
         fine = not over(volts, most)
         bad = bad or not fine
         advice = "right" if fine else "clean and tighten the joints there, then the cable"
-        judged.append(Judged(f"{words} drops {volts:g} V, allowed {most:g} V: {advice}.", fine, (rule,)))
+        said = f"{words} drops {volts:g} V, allowed {most:g} V: {advice}."
+        judged.append(Judged(said, fine, (rule,), wrong_before=not fine))
     signs["joint"] = "yes" if bad else "no"
 
 
@@ -174,6 +180,7 @@ def _battery(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[
             and found.cranking_ok is not False
             and not (cranking is not None and found.cranking_ok is None),
             ("battery.rest", "battery.cranking", "battery.cranking-zero", "battery.fall"),
+            wrong_before=found.rest_ok is False or found.cranking_ok is False,
         )
     )
     return found
