@@ -7,7 +7,7 @@ from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.walk import look_words
-from norvash.errors import NeedsAnswer
+from norvash.errors import InputError, NeedsAnswer
 
 COPPER = "commutator_d_mm=120 commutator_d_min_mm=110 bars=24 holder_gap_mm=2"
 ROUGH = "seen.commutator.rough=yes shoulder-d=118 groove=0.2 pit=0.35"
@@ -183,3 +183,23 @@ def test_a_part_says_what_was_looked_at_and_nothing_found_after_all_of_it_alone(
     work.bench.sign("the rest is left for the test")
     told = {p["part"]: p["looked"] for p in work.told["parts"]}
     assert (told["drive"], told["commutator"]) == ("nothing found", "not looked at")
+
+
+def test_this_was_it_is_said_of_what_was_mended_at_this_visit(shop: Shop) -> None:
+    """A brush half worn was signed as the cause, with no set fitted, and a spring that nobody had touched."""
+    work = at_work(shop, "tool", "construction=universal rated_v=230 rated_a=6 noload_rpm=12000 noload_a=2", "15 15")
+    work.put("sign.weak=yes")
+    work.bench.see(1, "terminal.poor")
+    work.put("decide.terminal.poor@1=now task.terminal=yes gone.terminal.poor@1=yes").bench.ready()
+    work.put("bump=right run-a=2 run-rpm=11900 sparks=1 ran=yes complaint-now=this")
+    for cause in ("worn", "spring"):
+        with pytest.raises(InputError, match="was not mended at this visit"):
+            work.put(f"cause-was={cause}")
+    work.put("cause-was=terminal outcome=service")
+    assert not any("was not mended" in h.words for h in work.bench.page.holds)
+    # The work is taken back under it, and that is said before it is signed.
+    work.put("task.terminal=")
+    assert any("was not mended at this visit" in h.words for h in work.bench.page.holds)
+    # What a person says to have found and mended counts, by name.
+    work.put("ruled-out.switch=yes cause-was=switch")
+    assert not any("was not mended" in h.words for h in work.bench.page.holds)

@@ -5,7 +5,9 @@ from datetime import date
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.life import At, Life
 from norvash.core.sheet.proving import proof_asked
+from norvash.core.sheet.signs_shown import may_have_been
 from norvash.core.sheet.stages.catalogue import TASKS
+from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS
 from norvash.core.sheet.stages.rework import done_task, gone_finding
 from norvash.errors import InputError
 from norvash.work.context import Context
@@ -15,11 +17,14 @@ _NO_LOOK = "came from a figure, which a look does not prove"
 _NOT_KNOWN = "is not proven by a look at it alone"
 
 
-def check_asked(context: Context, field: Field, place: int, today: date) -> None:
-    """Refuse a task that nothing on its motor asks for, and a fresh look at what no look can prove.
+def check_asked(context: Context, field: Field, place: int, word: str, today: date) -> None:
+    """Refuse a task that nothing on its motor asks for, a fresh look at what no look can prove, and a cause that was
+    not mended at this visit.
 
     Raises: InputError.
     """
+    if field is CAUSE_WAS and word:
+        _was_mended(context, word, today)
     task, looked = TASKS.get(done_task(field)), gone_finding(field)
     if looked:
         _look_proves(context, judge(context, today).found.lives, (place, looked))
@@ -33,6 +38,17 @@ def check_asked(context: Context, field: Field, place: int, today: date) -> None
             "Enter what was found first: then it is on the work list.",
             "value",
         )
+
+
+def _was_mended(context: Context, cause: str, today: date) -> None:
+    sheet = context.open_sheet
+    if sheet is None or cause in may_have_been(sheet, judge(context, today).found.lives):
+        return
+    raise InputError(
+        f"“{dict(CAUSE_WAS.choices)[cause]}” was not mended at this visit.",
+        "Tick the work on it, or name the cause on Decide as found and mended; else say “gone, cause not known”.",
+        "value",
+    )
 
 
 def _look_proves(context: Context, standing: tuple[Life, ...], at: At) -> None:

@@ -77,7 +77,7 @@ def enter(
         person, alone = people.fetch_person(conn, act.person_id).name, len(people.list_people(conn)) < 2
         by = By(person, act.at.date(), alone)
         read = _read(field, place, text, more or {}, context=context, sheet=sheet, by=by)
-        check_asked(context, field, place, act.at.date())
+        check_asked(context, field, place, read.word, act.at.date())
         given = Given(
             id=act.id,
             typed=read.typed,

@@ -19,13 +19,13 @@ class Finding:
 
     `tasks` are the work that it leads to, `proof` what alone shows that it is mended where that does not follow from
     what tells it: a value, a fresh look or another brush; what `ends` it does too, seen there after work. `shows` is
-    the sign that it is, with its answer. With one that `never_runs` nothing gets power; one that `ends_in_cut` says
-    nothing where no copper is left to be cut. One `of_brush` goes with the brush that it is on, and the first reading
-    of a new one proves that; of one `of_set` the new one must not show it too. With one that `holds_brush` the brush
-    does not follow its wear: its reading proves nothing. One `by_test` is picked, but only a test shows it: that a look
-    found nothing does not deny it. One `before_power` is proven before anything gets power: no run proves it. One that
-    `stops_carried` is a stop where the motor hangs a load or carries people. One that is not `known` was kept by
-    another version: nothing here finds or proves it.
+    the sign that it is, with its answer, `cause` what it is where no sign says so. With one that `never_runs` nothing
+    gets power; one that `ends_in_cut` says nothing where no copper is left to be cut. One `of_brush` goes with the
+    brush that it is on, and the first reading of a new one proves that; of one `of_set` the new one must not show it
+    too. With one that `holds_brush` the brush does not follow its wear: its reading proves nothing. One `by_test` is
+    picked, but only a test shows it: that a look found nothing does not deny it. One `before_power` is proven before
+    anything gets power: no run proves it. One that `stops_carried` is a stop where the motor hangs a load or carries
+    people. One that is not `known` was kept by another version: nothing here finds or proves it.
     """
 
     id: str
@@ -45,6 +45,7 @@ class Finding:
     stops_carried: bool = field(default=False, compare=False)
     proof: Proof = field(default="", compare=False)
     ends: str = field(default="", compare=False)
+    cause: str = field(default="", compare=False)
     known: bool = field(default=True, compare=False)
 
     @property
@@ -103,6 +104,7 @@ def finding(
     stops_carried: bool = False,
     proof: Proof = "",
     ends: str = "",
+    cause: str = "",
 ) -> Finding:
     """Return a finding with the work that it leads to."""
     return Finding(
@@ -123,4 +125,5 @@ def finding(
         stops_carried=stops_carried,
         proof=proof,
         ends=ends,
+        cause=cause,
     )

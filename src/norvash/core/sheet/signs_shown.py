@@ -16,7 +16,7 @@ from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.judged import Before
-from norvash.core.sheet.stages.brushes.carbon import BRUSH_FREE, SET_WORN
+from norvash.core.sheet.stages.brushes.carbon import BRUSH_FREE
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.core.sheet.stages.commutator.bar_test import BAR_SHAFT
 from norvash.core.sheet.stages.decide import RULED_OUT
@@ -77,10 +77,8 @@ def _from_brushes(found: Findings, rules: MotorRules) -> dict[str, str]:
 
 def causes_of(finding: Finding) -> tuple[str, ...]:
     """Return the causes that a finding is: those of which its sign speaks most strongly."""
-    if finding.id == SET_WORN.id:
-        return ("worn",)
-    if finding.shows is None:
-        return ()
+    if finding.cause or finding.shows is None:
+        return (finding.cause,) if finding.cause else ()
     sign, word = finding.shows
     weights: dict[str, int] = next((dict(a.weights) for a in BY_ID[sign].answers if a.id == word), {})
     most = max(weights.values(), default=0)
@@ -110,6 +108,13 @@ def may_complain(sheet: Sheet, before: Before, lives: Iterable[Life]) -> bool:
 def mended_causes(sheet: Sheet) -> tuple[str, ...]:
     """Return the causes of which somebody says that they were found and mended."""
     return tuple(cause for cause, mended in RULED_OUT.items() if mended.of(sheet))
+
+
+def may_have_been(sheet: Sheet, lives: Iterable[Life]) -> tuple[str, ...]:
+    """Return the causes of which it may be said that a complaint is gone by them: those that were mended at this visit,
+    by a finding that was worked on or by name.
+    """
+    return tuple(dict.fromkeys((*causes_mended(lives), *mended_causes(sheet))))
 
 
 def not_in_it(facts: Facts) -> tuple[str, ...]:

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from norvash.core.sheet.gates import POWER
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Baseline
-from norvash.core.sheet.signs_shown import causes_mended
+from norvash.core.sheet.signs_shown import may_have_been
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT, complained
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
@@ -27,8 +27,6 @@ from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.gate import GateShown, gate_shown
 from norvash.work.sheet_page import SheetPage
 
-_MOST = 5
-
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Prove:
@@ -36,8 +34,7 @@ class Prove:
     of it, its drawing, and why it proves nothing yet.
 
     `speeds` are those before and after the repair, `allowed` how much it may get without load. Of a motor that somebody
-    complains of: the complaint, its answer, and the causes that it may have been: those that were mended and the
-    likeliest, then all `others`.
+    complains of: the complaint, its answer, and the causes that it may have been: those that were mended.
     """
 
     gate: GateShown
@@ -57,7 +54,6 @@ class Prove:
     answer: Entry | None
     cause: Entry | None
     causes: tuple[tuple[str, str], ...]
-    others: tuple[tuple[str, str], ...]
 
 
 def view(at: At) -> Prove:
@@ -86,7 +82,6 @@ def view(at: At) -> Prove:
         answer=entry(shown, COMPLAINT_NOW) if asked else None,
         cause=entry(shown, CAUSE_WAS) if asked and COMPLAINT_NOW.of(sheet) == "this" else None,
         causes=first if asked else (),
-        others=tuple(c for c in CAUSE_WAS.choices if c not in first) if asked else (),
     )
 
 
@@ -149,9 +144,8 @@ def _drawn(shown: SheetPage, run: Run) -> Drawing | None:
 
 
 def _causes(shown: SheetPage) -> tuple[tuple[str, str], ...]:
-    """Return the causes to choose from: what was mended, then the likeliest."""
+    """Return the causes to choose from: what was mended at this visit."""
     words = dict(CAUSE_WAS.choices)
-    likely = [r.cause.id for r in shown.cause.ranked[:_MOST]] if shown.cause is not None else []
     chosen = [CAUSE_WAS.of(shown.sheet)] if CAUSE_WAS.of(shown.sheet) else []
-    first = dict.fromkeys((*chosen, *causes_mended(shown.visit.lives), *likely))
+    first = dict.fromkeys((*chosen, *may_have_been(shown.sheet, shown.visit.lives)))
     return tuple((c, words[c]) for c in first if c in words)

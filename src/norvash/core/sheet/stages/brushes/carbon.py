@@ -190,7 +190,9 @@ FACE = (
     ),
 )
 FINDINGS = (
-    SET_WORN := finding("set.worn", "worn", "plan", "renew the set", BRUSHES, FIT_SET, of_brush=True, of_set=True),
+    SET_WORN := finding(
+        "set.worn", "worn", "plan", "renew the set", BRUSHES, FIT_SET, of_brush=True, of_set=True, cause="worn"
+    ),
     DUST_MUCH := finding(
         "dust.much",
         "clearly more dust than carbon worn off",

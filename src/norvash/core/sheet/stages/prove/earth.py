@@ -56,6 +56,7 @@ FINDINGS = (
         WINDINGS,
         JOIN_EARTH,
         before_power=True,
+        cause="earth",
     ),
     PLUG_TWO_CORES := finding(
         "plug.two-cores",

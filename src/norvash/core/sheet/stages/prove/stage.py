@@ -128,6 +128,17 @@ def _before_signing(visit: Visit) -> Iterator[str]:
         yield "The complaint is still there"
     elif answer == "this" and not CAUSE_WAS.of(sheet):
         yield "Not said: what it was"
+    elif answer == "this":
+        yield from _not_mended(visit)
+
+
+def _not_mended(visit: Visit) -> Iterator[str]:
+    """Yield that what it is said to have been was not mended at this visit."""
+    from norvash.core.sheet.signs_shown import may_have_been
+
+    cause = CAUSE_WAS.of(visit.sheet)
+    if cause not in may_have_been(visit.sheet, visit.lives):
+        yield f"“{dict(CAUSE_WAS.choices)[cause]}” was not mended at this visit: say what it was"
 
 
 def _is_done(visit: Visit) -> bool:
