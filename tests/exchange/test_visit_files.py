@@ -391,7 +391,7 @@ def test_a_visit_is_stamped_by_the_record_of_its_own_motor(tmp_path: Path, shop:
 
 WITHDRAWN = {
     "a plan": (("gap", "4", 1), ()),
-    "a change": (("gap", "0.2", 1), ("Brush A", "too narrow", "was withdrawn on this sheet")),
+    "a change": (("gap", "0.2", 1), ("Brush A", "mm at least", "was withdrawn on this sheet")),
     "a stop": (("earth-ohm", "3", 0), ("protective earth", "was withdrawn on this sheet")),
 }
 

@@ -203,3 +203,17 @@ def test_this_was_it_is_said_of_what_was_mended_at_this_visit(shop: Shop) -> Non
     # What a person says to have found and mended counts, by name.
     work.put("ruled-out.switch=yes cause-was=switch")
     assert not any("was not mended" in h.words for h in work.bench.page.holds)
+
+
+@pytest.mark.parametrize("outcome", ["out", "away"])
+def test_what_runs_no_more_wants_no_lengths(shop: Shop, outcome: str) -> None:
+    work = Work(shop, Bench(shop, shop.motor(motor_class="tool", figures={}))).safe().put(f"outcome={outcome}")
+    assert not any("measured" in h.words for h in work.bench.page.holds)
+
+
+def test_a_proof_says_its_unit_and_what_was_asked(shop: Shop) -> None:
+    work = at_work(shop, "industrial", COPPER).put("gap@1=6 decide.gap.wide@1=now task.gap=yes gap@1=2")
+    work.bench.sign("the rest is left for the test")
+    told = next(f for f in work.told["findings"] if f["finding"] == "gap.wide")
+    assert [p.split(",")[0] for p in told["proven_by"]] == ["2 mm"]
+    assert told["words"] == "holder gap 6 mm, 3.2 mm at most"

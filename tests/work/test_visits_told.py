@@ -258,7 +258,11 @@ def test_a_slip_of_the_pen_keeps_the_old_value_its_name_and_the_reason(visit: Vi
     visit.walk(("gap", "2.05", 1)).proven()  # its place is read once more
     signed = visit.sign()
     (slip,) = signed["told"]["slips"]  # type: ignore[index]
-    assert (slip["place"], slip["words"], slip["by"]) == ("Brush A", "holder gap too narrow", "Ines Torvald")
+    assert (slip["place"], slip["words"], slip["by"]) == (
+        "Brush A",
+        "holder gap 0.2 mm, 1.6 mm at least",
+        "Ines Torvald",
+    )
     assert slip["why"] == "the wrong line"
     assert (told(signed), shop.page(visit.bench.motor).standing) == ({}, ())
 

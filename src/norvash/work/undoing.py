@@ -99,7 +99,7 @@ def last_named(conn: Connection, sheet_id: str, person_id: str, labels: Mapping[
         words, place = seen_words if last.kind == "finding" else "length", labels.get(last.place, "")
     said = "" if last.typed == "yes" else answer_words(field_of(last.field), last.typed, last.typed)
     told = ", ".join(filter(None, (f"{words[0].lower()}{words[1:]}", place)))
-    return last.id, (f"{told}: {said}" if said else told)[:_MOST]
+    return last.id, (f"{told.rstrip('?')}: {said}" if said else told)[:_MOST]
 
 
 def _where(field: Field | None, place: int, labels: Mapping[int, str]) -> str:

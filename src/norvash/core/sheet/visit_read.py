@@ -1,11 +1,13 @@
 """What stands on an open sheet at the place of a finding: what was read, decided, done, and what can prove it."""
 
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 
+from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.sheet.done import DONE, done_by, done_tasks, last_work
-from norvash.core.sheet.field import Field
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import Field, Quantity
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.life import At, KeptLife, Life, Told
@@ -19,6 +21,15 @@ from norvash.core.sheet.stages.rework import REPAIR, TEMPORARY, gone
 from norvash.core.sheet.stages.shared import FIT_SET, PLAN_CUT
 from norvash.core.sheet.task import Task
 from norvash.core.sheet.whole_look import renewed_whole
+from norvash.core.text.quantities import UNITS
+
+
+def with_unit(field: Field, given: Given, facts: Facts) -> Given:
+    """Return a value with the unit that it was meant in, where none was typed."""
+    if not isinstance(field, Quantity) or not given.typed[-1:].isdigit():
+        return given
+    unit = LENGTH_UNIT.of(facts.figures) if field.dimension == "length" else next(iter(UNITS[field.dimension]))
+    return replace(given, typed=f"{given.typed} {unit}".strip())
 
 
 @dataclass(frozen=True)
@@ -80,7 +91,7 @@ class VisitRead:
         sights: tuple[Sight, ...] = ("left", "found") if self.carried(self.kept.get(at)) else ("left",)
         for field in TOLD_BY.get(finding.id, ()):
             if field.id != finding.look:
-                yield from self.read_at(field, at[0], sights)
+                yield from (with_unit(field, g, self.sheet.facts) for g in self.read_at(field, at[0], sights))
 
     def read_at(self, field: Field, position: int, sights: tuple[Sight, ...]) -> Iterable[Given]:
         """Return what stands in a field at the place of a finding; of the whole set, once every position is read."""

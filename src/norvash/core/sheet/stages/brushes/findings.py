@@ -10,7 +10,7 @@ from norvash.core.edges import over
 from norvash.core.motor.figure_fields import FORCE_NOMINAL_N, GRADE_FAMILY, THICKNESS_MM, WIDTH_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes.carbon import DUST_G, DUST_MUCH
 from norvash.core.sheet.stages.brushes.holders import (
@@ -65,11 +65,19 @@ def springs_now(sheet: Sheet, rules: MotorRules) -> dict[int, SpringInSet]:
     return judge_springs(forces, held, rules)
 
 
+def _gap_found(gap_mm: float, rules: MotorRules) -> Finding:
+    """Return a holder gap that is not right, with what it may be. Source: rules gap.*"""
+    low, high = rules["gap.low"], rules["gap.high"]
+    if over(gap_mm, high):
+        return GAP_WIDE.saying(f"holder gap {gap_mm:g} mm, {high:g} mm at most")
+    return GAP_NARROW.saying(f"holder gap {gap_mm:g} mm, {low:g} mm at least")
+
+
 def _holders(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
     for plan in sheet.facts.positions:
         gap = HOLDER_GAP.of(sheet, plan.number)
         if gap is not None and not gap_reason(gap, rules)[0]:
-            yield plan.number, GAP_WIDE if over(gap, rules["gap.high"]) else GAP_NARROW
+            yield plan.number, _gap_found(gap, rules)
         for box_field, brush_field, words in _SIDES:
             box, brush = box_field.of(sheet, plan.number), brush_field.of(sheet, plan.number)
             if box is None or brush is None:

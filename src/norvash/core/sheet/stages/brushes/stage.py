@@ -42,12 +42,14 @@ def _before_power(visit: Visit) -> Iterator[str]:
 
 def _before_signing(visit: Visit) -> Iterator[str]:
     """Yield what of the brushes nobody has measured, or is doubtful, or not said."""
+    from norvash.core.sheet.stages.decide import OUTCOME, STOPS
     from norvash.core.sheet.walk import upstream
 
     sheet, found, skip = visit.sheet, visit.found, STAGE.skip
+    stays = sheet.kind != "quick" and OUTCOME.of(sheet) in STOPS  # it runs no more: nobody has to measure for that
     if visit.asked_readings:
         yield f"Not said of which brush: {listed(list(visit.asked_readings))}"
-    if not upstream(sheet) and not (skip and skip.of(sheet)):
+    if not (stays or upstream(sheet) or (skip and skip.of(sheet))):
         if not visit.measured:
             yield "The brushes are not measured"
         else:
