@@ -11,45 +11,25 @@ from norvash.core.sheet.finding import Finding, finding
 from norvash.core.sheet.part import BRUSHES
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.text.texts import compared
+from norvash.core.verdict.grades import Grade
 
 _VOLTS = re.compile(r"(?<![\w.])(\d+(?:[.,]\d+)?)\s*V(?!\w)", re.IGNORECASE)
 _ANGLE = re.compile(r"(?<![\w.])(\d+(?:[.,]\d+)?)\s*(?:°|deg(?:rees)?\b)", re.IGNORECASE)
 # Plates say 220, 230 or 240 for one supply.
 _ALIKE_V, _ALIKE_DEG = 0.1, 1.0
+
+
+def _wrong(finding_id: str, words: str, grade: Grade, decision: str) -> Finding:
+    """Return a finding on what a set states: it is the wrong part, and goes with its set."""
+    return finding(
+        finding_id, words, grade, decision, BRUSHES, FIT_SET, shows=("wrong-part", "yes"), of_brush=True, of_set=True
+    )
+
+
 FINDINGS = (
-    SET_VOLTS := finding(
-        "set.volts",
-        "a set for another voltage",
-        "stop",
-        "take it out: the wrong part",
-        BRUSHES,
-        FIT_SET,
-        shows=("wrong-part", "yes"),
-        of_brush=True,
-        of_set=True,
-    ),
-    SET_VARIANT := finding(
-        "set.variant",
-        "a set of another variant",
-        "stop",
-        "take it out: the wrong part",
-        BRUSHES,
-        FIT_SET,
-        shows=("wrong-part", "yes"),
-        of_brush=True,
-        of_set=True,
-    ),
-    SET_ANGLE := finding(
-        "set.angle",
-        "a set with another face angle",
-        "change",
-        "take it out: it stands on an edge",
-        BRUSHES,
-        FIT_SET,
-        shows=("wrong-part", "yes"),
-        of_brush=True,
-        of_set=True,
-    ),
+    SET_VOLTS := _wrong("set.volts", "a set for another voltage", "stop", "take it out: the wrong part"),
+    SET_VARIANT := _wrong("set.variant", "a set of another variant", "stop", "take it out: the wrong part"),
+    SET_ANGLE := _wrong("set.angle", "a set with another face angle", "change", "take it out: it stands on an edge"),
 )
 
 
