@@ -1,6 +1,7 @@
 """Proof fits its finding: what was signed clean by a value, a tick or a set that proves something else."""
 
 import pytest
+from starlette.testclient import TestClient
 
 from at_work import Work, at_work
 from bench_sheet import Bench
@@ -217,3 +218,16 @@ def test_a_proof_says_its_unit_and_what_was_asked(shop: Shop) -> None:
     told = next(f for f in work.told["findings"] if f["finding"] == "gap.wide")
     assert [p.split(",")[0] for p in told["proven_by"]] == ["2 mm"]
     assert told["words"] == "holder gap 6 mm, 3.2 mm at most"
+
+
+def test_a_repair_that_failed_is_done_once_more_on_the_page(shop: Shop, client: TestClient) -> None:
+    """The place was read after the work and is still bad: the page that asks for more work takes it."""
+    work = at_work(shop, "industrial", COPPER).put("gap@1=6 decide.gap.wide@1=now task.gap=yes")
+    work.bench.put("gap", "5", 1)
+    assert work.bench.life("gap.wide", 1).measured_again
+    page = client.get(f"/sheets/{work.bench.id}/rework").text
+    assert page.index("Done once more") < page.index('id="done-task.gap.0"')
+    work.put("task.gap=yes")
+    work.bench.put("gap", "2", 1, "again")
+    assert work.bench.states[1, "gap.wide"] == "proven"
+    assert "Done once more" not in client.get(f"/sheets/{work.bench.id}/rework").text

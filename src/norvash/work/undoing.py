@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from datetime import timedelta
 
 from norvash.core.sheet.asked import misfits
-from norvash.core.sheet.field import BEARINGS, Field
+from norvash.core.sheet.field import BEARINGS, SIDES, Field
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.decide import answer_words
@@ -106,8 +106,9 @@ def _where(field: Field | None, place: int, labels: Mapping[int, str]) -> str:
     """Return the place of an entry in words, empty where it has one only."""
     if field is None or not place:
         return ""
-    if field.per == "bearing":
-        return BEARINGS[place - 1]
+    named = {"bearing": BEARINGS, "side": SIDES}.get(field.per)
+    if named is not None:
+        return named[place - 1]
     return labels.get(place, "") if field.per == "position" else str(place)
 
 

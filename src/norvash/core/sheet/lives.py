@@ -141,7 +141,9 @@ class _Visit(VisitRead):
         since = life.finding.of_set or any(g.at >= done for g in life.proof)
         again = life.at in self.now and bool(life.done) and since and not self.waits(life)
         state = self._state(life, again=again) if life.finding.known else self._state_of_unknown(life)
-        return replace(life, state=state, measured_again=again and state == "open")
+        # What only the set states that came at this visit was never measured before.
+        new = life.finding.of_set and life.finding.id != SET_WORN.id and life.at not in self.found
+        return replace(life, state=state, measured_again=again and state == "open" and not new)
 
     def _state(self, life: Life, *, again: bool) -> State:
         graver = life.then.finding if life.then is not None else life.finding

@@ -14,11 +14,12 @@ from norvash.work.sheet_page import SheetPage
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Rework:
-    """The work list with the tick of each task and the stage at which it is recorded, what is done and not proven, the
-    temporary repairs, and the place of the next one.
+    """The work list with the tick of each task and the stage at which it is recorded, the tasks that are done and did
+    not help `yet`, what is done and not proven, the temporary repairs, and the place of the next one.
     """
 
     work: list[tuple[Proposed, Entry, str]]
+    yet: frozenset[str]
     proving: list[LifeShown]
     temporary: list[Given]
     next: Entry
@@ -43,6 +44,7 @@ def view(at: At) -> Rework:
     carried = [x.position for x in shown.visit.lives if x.finding.id == REPAIR.id]
     return Rework(
         work=[(w, e, _stage(e)) for w, e in ((w, _entry(shown, w)) for w in shown.work)],
+        yet=frozenset(t.id for x in shown.visit.lives if x.stands for t in x.finding.tasks),
         proving=[x for x in lives_shown(shown) if x.life.state == "done not proven" or x.life.measured_again],
         temporary=[g for n in places if (g := TEMPORARY.given(shown.sheet, n)) is not None],
         next=entry(shown, TEMPORARY, max((*places, *carried), default=0) + 1),
