@@ -7,6 +7,7 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.part import PARTS
+from norvash.core.sheet.signs_shown import causes_mended
 from norvash.core.sheet.walk import look_words
 from norvash.errors import InputError, NeedsAnswer
 
@@ -231,3 +232,15 @@ def test_a_repair_that_failed_is_done_once_more_on_the_page(shop: Shop, client: 
     work.bench.put("gap", "2", 1, "again")
     assert work.bench.states[1, "gap.wide"] == "proven"
     assert "Done once more" not in client.get(f"/sheets/{work.bench.id}/rework").text
+
+
+def test_what_came_with_the_work_was_not_what_it_was_called_for(shop: Shop) -> None:
+    """A wrong set that came and went at this visit is no cause of the complaint, and not the story of what was found."""
+    motor = shop.motor(new_length="22", limit="8", figures=STATED)
+    work = Work(shop, Bench(shop, motor)).safe().put("sign.weak=yes")
+    work.bench.see(1, "terminal.poor")
+    work.put("decide.terminal.poor@1=now task.terminal=yes gone.terminal.poor@1=yes")
+    work.bench.fit("22", "22", variant="115 V, Q")
+    assert not any(x.measured_again for x in work.bench.page.found.lives)
+    work.bench.fit("22", "22", variant="230 V R", reason="damaged")
+    assert causes_mended(work.bench.page.visit.lives) == ["terminal"]

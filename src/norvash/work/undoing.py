@@ -6,6 +6,7 @@ from datetime import timedelta
 
 from norvash.core.sheet.asked import misfits
 from norvash.core.sheet.field import BEARINGS, SIDES, Field
+from norvash.core.sheet.proving import task_words
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.decide import answer_words
@@ -93,7 +94,8 @@ def last_named(conn: Connection, sheet_id: str, person_id: str, labels: Mapping[
         return None
     if last.kind == "entry":
         field = field_of(last.field)
-        words, place = (field.label if field is not None else last.field), _where(field, last.place, labels)
+        label = task_words(last.field) or (field.label if field is not None else last.field)
+        words, place = label, _where(field, last.place, labels)
     else:
         seen_words = BY_SIGHT[last.field].words if last.field in BY_SIGHT else last.field
         words, place = seen_words if last.kind == "finding" else "length", labels.get(last.place, "")

@@ -120,7 +120,7 @@ class Life:
     `by_sight` is proven by a fresh look, any other by a figure. One `by_earlier` was judged by an earlier version, and
     keeps its grade until its place is measured again. `then` is what an earlier ground finds graver there; one that was
     withdrawn, or softened so, is `read_since` where its place was measured or looked at after that. `held_by` are the
-    changes that the shop decided for itself and that end no stop.
+    changes that the shop decided for itself and that end no stop. What `came` was not there when the sheet was opened.
     """
 
     kept: KeptLife | None
@@ -140,6 +140,7 @@ class Life:
     then: Then | None = None
     held_by: tuple[Moved, ...] = ()
     read_since: bool = False
+    came: bool = False
 
     @property
     def at(self) -> At:

@@ -112,6 +112,7 @@ class _Visit(VisitRead):
             by_earlier=held,
             then=then if then is not None and not then.stands else None,
             held_by=then.moves if then is not None and then.stands else (),
+            came=at not in self.found and not self.carried(kept),
         )
         return self._ended(replace(made, read_since=self.read_since(made)))
 
@@ -141,8 +142,8 @@ class _Visit(VisitRead):
         since = life.finding.of_set or any(g.at >= done for g in life.proof)
         again = life.at in self.now and bool(life.done) and since and not self.waits(life)
         state = self._state(life, again=again) if life.finding.known else self._state_of_unknown(life)
-        # What only the set states that came at this visit was never measured before.
-        new = life.finding.of_set and life.finding.id != SET_WORN.id and life.at not in self.found
+        # What a set states that came at this visit was never measured before.
+        new = life.came and life.finding.of_set
         return replace(life, state=state, measured_again=again and state == "open" and not new)
 
     def _state(self, life: Life, *, again: bool) -> State:

@@ -86,8 +86,11 @@ def causes_of(finding: Finding) -> tuple[str, ...]:
 
 
 def causes_mended(lives: Iterable[Life]) -> list[str]:
-    """Return the causes that were mended at a visit, by the findings that were worked on."""
-    return list(dict.fromkeys(c for x in lives if x.done and x.state != "withdrawn" for c in causes_of(x.finding)))
+    """Return the causes that were mended at a visit, by the findings that were worked on; what came with the work was
+    no cause of what it was called for.
+    """
+    mended = (x for x in lives if x.done and x.state != "withdrawn" and not x.came)
+    return list(dict.fromkeys(c for x in mended for c in causes_of(x.finding)))
 
 
 def complained(signs: dict[str, str], before: Before) -> bool:

@@ -69,7 +69,11 @@ def _proven(visit: Visit, said: Verdict) -> Verdict:
     that comes first.
     """
     sheet = visit.sheet
-    found = [f"{x.place}: {x.finding.words}" for x in visit.lives if x.done and x.finding.part is not COMPLAINT]
+    found = [
+        f"{x.place}: {x.finding.words}"
+        for x in visit.lives
+        if x.done and not x.came and x.finding.part is not COMPLAINT
+    ]
     cause = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
     tasks = {task: given for task, given in done_tasks(sheet).items() if task is not FIND_FAULT}
     off = any(x.stands and x.finding.part is RUN for x in visit.lives)
