@@ -235,12 +235,15 @@ def test_a_repair_that_failed_is_done_once_more_on_the_page(shop: Shop, client: 
 
 
 def test_what_came_with_the_work_was_not_what_it_was_called_for(shop: Shop) -> None:
-    """A wrong set that came and went at this visit is no cause of the complaint, and not the story of what was found."""
+    """A wrong set that came and went at this visit is neither the cause of the complaint nor what was found."""
     motor = shop.motor(new_length="22", limit="8", figures=STATED)
     work = Work(shop, Bench(shop, motor)).safe().put("sign.weak=yes")
+    work.bench.measure("13", "14")
     work.bench.see(1, "terminal.poor")
     work.put("decide.terminal.poor@1=now task.terminal=yes gone.terminal.poor@1=yes")
     work.bench.fit("22", "22", variant="115 V, Q")
     assert not any(x.measured_again for x in work.bench.page.found.lives)
     work.bench.fit("22", "22", variant="230 V R", reason="damaged")
     assert causes_mended(work.bench.page.visit.lives) == ["terminal"]
+    work.bench.sign("the rest is left for the test")
+    assert work.told["set"]["old_lengths_mm"] == {"A": 13.0, "B": 14.0}

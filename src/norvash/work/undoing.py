@@ -5,8 +5,7 @@ from dataclasses import dataclass
 from datetime import timedelta
 
 from norvash.core.sheet.asked import misfits
-from norvash.core.sheet.field import BEARINGS, SIDES, Field
-from norvash.core.sheet.proving import task_words
+from norvash.core.sheet.named import field_words, place_words
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.decide import answer_words
@@ -93,25 +92,19 @@ def last_named(conn: Connection, sheet_id: str, person_id: str, labels: Mapping[
     if last is None:
         return None
     if last.kind == "entry":
-        field = field_of(last.field)
-        label = task_words(last.field) or (field.label if field is not None else last.field)
-        words, place = label, _where(field, last.place, labels)
+        words = _named(last.field, last.place, labels)
     else:
         seen_words = BY_SIGHT[last.field].words if last.field in BY_SIGHT else last.field
-        words, place = seen_words if last.kind == "finding" else "length", labels.get(last.place, "")
+        words = f"{seen_words if last.kind == 'finding' else 'length'} {labels.get(last.place, '')}".strip()
     said = "" if last.typed == "yes" else answer_words(field_of(last.field), last.typed, last.typed)
-    told = ", ".join(filter(None, (f"{words[0].lower()}{words[1:]}", place)))
+    told = f"{words[0].lower()}{words[1:]}"
     return last.id, (f"{told.rstrip('?')}: {said}" if said else told)[:_MOST]
 
 
-def _where(field: Field | None, place: int, labels: Mapping[int, str]) -> str:
-    """Return the place of an entry in words, empty where it has one only."""
-    if field is None or not place:
-        return ""
-    named = {"bearing": BEARINGS, "side": SIDES}.get(field.per)
-    if named is not None:
-        return named[place - 1]
-    return labels.get(place, "") if field.per == "position" else str(place)
+def _named(field_id: str, place: int, labels: Mapping[int, str]) -> str:
+    """Return what an entry is called, and where it stands; of a field that only another version has its name."""
+    field = field_of(field_id)
+    return field_id if field is None else f"{field_words(field)}{place_words(field, place, labels)}"
 
 
 @dataclass(frozen=True)

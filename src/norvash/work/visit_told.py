@@ -10,6 +10,7 @@ from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.ground import said
 from norvash.core.sheet.life import Life
+from norvash.core.sheet.named import field_words, place_words
 from norvash.core.sheet.part import COMPLAINT, PARTS
 from norvash.core.sheet.proving import state_words
 from norvash.core.sheet.records import TaskDone
@@ -200,7 +201,7 @@ def _set(page: SheetPage) -> Plain | None:
     if current.sheet_id != page.row.id:
         return None
     labels = {p.number: p.label for p in page.context.positions}
-    old = page.context.sets[-2]
+    old = next(s for s in reversed(page.context.sets) if s.sheet_id != page.row.id)
     read = {n: m.length_mm for r in current.rounds if r.sheet_id == page.row.id for n, m in r.readings.items()}
     last = {n: m.length_mm for r in old.rounds for n, m in r.readings.items()}
     return {
@@ -223,8 +224,7 @@ def _corrected(conn: Connection, page: SheetPage) -> list[Plain]:
     ]
     for field_id, place, stood, since in entries.list_slips(conn, page.row.id):
         field = field_of(field_id)
-        where = labels.get(place, "") if field is not None and field.per == "position" else str(place or "")
-        words = f"{field.label if field is not None else field_id} {where}".strip()
+        words = f"{field_words(field)}{place_words(field, place, labels)}" if field is not None else field_id
         made.append(_correction(words, stood.typed, since.typed, since.person, since.at))
     return made
 
@@ -236,8 +236,7 @@ def _again(conn: Connection, page: SheetPage) -> list[Plain]:
     for field_id, place, stood, since in entries.list_replaced(conn, page.row.id):
         field = field_of(field_id)
         if field is not None and field.sighted and not isinstance(field, Painted):
-            where = labels.get(place, "") if field.per == "position" else str(place or "")
-            words = f"{field.label} {where}".strip()
+            words = f"{field_words(field)}{place_words(field, place, labels)}"
             before, now = (answer_words(field, g.word, g.typed) for g in (stood, since))
             made.append(_correction(words, before, now, since.person, since.at))
     return made

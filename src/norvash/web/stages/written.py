@@ -3,14 +3,12 @@
 from dataclasses import dataclass
 
 from norvash.core.names.changed import KEPT_BY_ANOTHER, left_of
-from norvash.core.sheet.field import BEARINGS, SIDES, Field
+from norvash.core.sheet.field import Field
 from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.named import field_words, place_words
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES, TASKS, field_of, stage_of
-from norvash.core.sheet.stages.decide import decided_finding
-from norvash.core.sheet.stages.rework import done_task, gone_finding
-from norvash.core.windings.circuits import CIRCUITS, PLACES
+from norvash.core.sheet.stages.catalogue import STAGES, field_of, stage_of
 from norvash.web.stages.fields import said
 from norvash.work.sheet_page import SheetPage
 
@@ -29,7 +27,7 @@ class Written:
 def written(shown: SheetPage, only: Stage | None = None) -> list[tuple[str, list[Written]]]:
     """Return all that was entered on a sheet by stage, or at one stage, in the order in which it was first entered."""
     made: dict[Stage | None, list[Written]] = {}
-    acts = _acts(shown)
+    acts, labels = _acts(shown), {p.number: p.label for p in shown.context.state.positions}
     spots = sorted(shown.sheet.written.items(), key=lambda e: e[1].at)
     for field_id, place in dict.fromkeys((f, p) for (f, p, sight), _ in spots if sight != "asked"):
         if only is not None and stage_of(field_id) is not only:
@@ -39,7 +37,7 @@ def written(shown: SheetPage, only: Stage | None = None) -> list[tuple[str, list
         last = left or found
         if field is None or last is None or not last.typed:
             continue
-        what = f"{acts.get(field_id) or _label(field)}{_where(shown, field, place)}"
+        what = f"{acts.get(field_id) or field_words(field)}{place_words(field, place, labels)}"
         line = Written(what, _said(field, found), _said(field, left), last, field.sighted)
         made.setdefault(stage_of(field_id), []).append(line)
     return [*((s.words, made[s]) for s in STAGES if s in made), *(_no_more_asked(shown) if only is None else ())]
@@ -58,30 +56,6 @@ def _no_more_asked(shown: SheetPage) -> list[tuple[str, list[Written]]]:
 
 def _said(field: Field, given: Given | None) -> str:
     return said(field, given) if given is not None and given.typed else ""
-
-
-def _label(field: Field) -> str:
-    """Return what a field is called; one that is named as it comes by its finding or its task."""
-    finding = FINDINGS.get(decided_finding(field) or gone_finding(field))
-    task = TASKS.get(done_task(field))
-    if finding is not None:
-        return finding.words
-    return task.what if task is not None else field.label
-
-
-def _where(shown: SheetPage, field: Field, place: int) -> str:
-    if field.per == "bearing":
-        return f", {BEARINGS[place - 1]}"
-    if field.per == "circuit" and place:
-        return f", {CIRCUITS[PLACES[place]]}"
-    if field.per == "side" and place:
-        return f", {SIDES[place - 1]}"
-    if field.per == "position" and place:
-        labels = {p.number: p.label for p in shown.context.state.positions}
-        return f" {labels.get(place, place)}"
-    if field.per == "number" and field.whole:
-        return f", point {place + 1}" if place else ""
-    return f" {place}" if place else ""
 
 
 def _acts(shown: SheetPage) -> dict[str, str]:
