@@ -7,6 +7,7 @@ from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.gates import GATES, SAFE, SERVICE, usual_method
 from norvash.core.sheet.gating import gate_now
+from norvash.core.sheet.stages.before.fields import PERMIT_OPEN
 from norvash.core.sheet.stages.prove.run import judge_run
 from norvash.work.loading import load
 from run_cases import figures_of, rows_of
@@ -30,6 +31,13 @@ class Work:
             self.bench.put(SAFE.step(step.id).id, "yes")
         self.bench.put("safe.method", usual_method(context.facts))
         return self
+
+    def powered(self, rows: str) -> "Work":
+        """Measure with power on, under a permit of its own; then it is made safe again."""
+        number = 1 + len(PERMIT_OPEN.places(self.bench.page.sheet))
+        turns = {"turns": "load"} if self.bench.page.context.facts.runs_away else {}
+        self.bench.put("permit.open", "volts", number, who="Ines", barriers="rope", minutes="20", **turns)
+        return self.put(rows).put(f"permit.close@{number}=yes").safe()
 
     def serve(self) -> "Work":
         for step in SERVICE.steps(self.bench.page.context.facts, self.bench.page.context.rules):

@@ -125,7 +125,7 @@ def test_volts_right_and_no_way_through_is_the_motors_side_and_no_volts_is_upstr
 
 def test_every_cause_can_win_and_every_answer_moves_something() -> None:
     means = strengths(RULES)
-    for cause in CAUSES:
+    for cause in (c for c in CAUSES if any(c.common.values())):
         motor_class = max(TEMPLATES, key=lambda c, x=cause: base_rates(c)[x.id])  # type: ignore[misc]
         seen = {}
         for sign in SIGNS:

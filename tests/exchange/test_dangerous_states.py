@@ -273,8 +273,6 @@ def test_a_dangerous_state_is_found_held_and_never_signed_clean(state: State, tm
     if grade == "stop":
         assert sum(x.startswith(f"decide.{finding}") for x in refused) == 2  # neither put off nor dropped
         assert "Out of service" in json.dumps(last)
-        assert (
-            sum(w.startswith(("Gate “Before power” is open", "Gate “Back to service” is open")) for w in last["open"])
-            == 2
-        )
+        assert any(w.startswith("Gate “Before power” is open") for w in last["open"])
+        assert any(x.startswith("outcome") for x in refused)
         assert state.runs or "run-a" in refused

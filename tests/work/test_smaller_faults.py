@@ -128,7 +128,7 @@ ROWS: dict[str, tuple[str, str, str, Callable[[Bench], str], str, str]] = {
     "11 and no power with it": (
         "appliance",
         "tool speed_taps=0.5;0.75;1",
-        "PERMIT supply-v=230 tap-v@1=172 tap-v@2=115 tap-v@3=229 CLOSE run-how=free outcome=service",
+        "PERMIT supply-v=230 tap-v@1=172 tap-v@2=115 tap-v@3=229 CLOSE run-how=free",
         power_of,
         "do not rise",
         "",

@@ -11,6 +11,7 @@ from norvash.core.text.alike import looks
 from norvash.core.text.texts import compared
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
+from norvash.store.retired import Retired, retired_of
 
 Value = float | str
 _NO_MOTOR = ("There is no such motor.", "Pick one from the register, or find it by its tag.")
@@ -29,7 +30,8 @@ class MotorType:
 class Motor:
     """One motor; version counts the changes to its own data.
 
-    Of one with `depths_again` an earlier version had kept what a depth gauge showed as lengths.
+    One that was `retired` is used no more. Of one with `depths_again` an earlier version had kept what a depth gauge
+    showed as lengths.
     """
 
     id: str
@@ -40,6 +42,7 @@ class Motor:
     type_id: str | None
     version: int
     depths_again: bool = False
+    retired: Retired | None = None
 
 
 def _value(row: Row) -> Value:
@@ -164,6 +167,7 @@ def _motor(row: Row) -> Motor:
         type_id=row["type_id"],
         version=row["version"],
         depths_again=bool(row["depths_again"]),
+        retired=retired_of(row),
     )
 
 

@@ -92,6 +92,9 @@ _LISTED = (
 )
 
 
+# One that is used no more: it is found, and in no list of what asks for hands.
+RETIRED_RANK = 9
+_HANDS = "rank between 1 and 8"
 # Motors that have risen since they were judged are few, and merged with those that stand in their order by themselves.
 _TO_CHANGE = "+rank < 6 and change_on <= :today"
 _TO_PLAN = "+rank < 4 and plan_on <= :today and (change_on is null or change_on > :today)"
@@ -105,7 +108,7 @@ def list_bench(conn: Connection, today: date, until: date, most: int, skip: int)
     """Return the motors that need hands by a day, most urgent first, each at the grade to which it has risen."""
     rows = conn.execute(
         f"""with urgent as (
-                select * from (select motor_id, rank as urgency, due from standing where rank > 0 and {_AS_KEPT}
+                select * from (select motor_id, rank as urgency, due from standing where {_HANDS} and {_AS_KEPT}
                                order by rank desc, due, motor_id limit :most + :skip)
                 union all select motor_id, 6, due from standing where {_TO_CHANGE}
                 union all select motor_id, 4, due from standing where {_TO_PLAN}
@@ -122,7 +125,7 @@ def list_bench(conn: Connection, today: date, until: date, most: int, skip: int)
 def count_bench(conn: Connection, today: date, until: date) -> int:
     """Return how many motors need hands by a day."""
     row = conn.execute(
-        f"select (select count(*) from standing where rank > 0) + (select count(*) from standing where {_COME})",
+        f"select (select count(*) from standing where {_HANDS}) + (select count(*) from standing where {_COME})",
         {"today": today.isoformat(), "until": until.isoformat()},
     )
     return int(row.fetchone()[0])
@@ -151,8 +154,8 @@ def find_motors(conn: Connection, words: str, motor_class: str, most: int, skip:
 
 
 def count_motors(conn: Connection) -> int:
-    """Return how many motors there are."""
-    return int(conn.execute("select count(*) from motor").fetchone()[0])
+    """Return how many motors there are in use."""
+    return int(conn.execute("select count(*) from standing where rank < 9").fetchone()[0])
 
 
 def mark_stale(conn: Connection, motor_ids: Iterable[str]) -> None:
@@ -196,7 +199,7 @@ class Sought:
 
 _GRADE = """case when s.rank < 6 and s.change_on <= :today then 'change'
                  when s.rank < 4 and s.plan_on <= :today then 'plan' else s.stage end"""
-_OF_KIND = f"(:class = '' or m.class = :class) and (:stage = '' or {_GRADE} = :stage)"
+_OF_KIND = f"s.rank < 9 and (:class = '' or m.class = :class) and (:stage = '' or {_GRADE} = :stage)"
 _IN_PLACES = f"s.place_key in (select value from json_each(:places)) and {_OF_KIND}"
 # Every place once, by leaps through the index.
 _PLACES = """with recursive place (key) as (
@@ -249,7 +252,7 @@ def count_outlook(conn: Connection, sought: Sought, days: Sequence[date]) -> Cou
     names = {f"day_{i}": d.isoformat() for i, d in enumerate(days)}
     if sought.every:
         each = [
-            "true",
+            "rank < 9",
             "early_on is not null",
             *(f"{column} <= :{n}" for n in names for column in ("look_on", "early_on")),
         ]

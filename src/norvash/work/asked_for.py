@@ -7,7 +7,8 @@ from norvash.core.sheet.life import At, Life
 from norvash.core.sheet.proving import proof_asked
 from norvash.core.sheet.signs_shown import may_have_been
 from norvash.core.sheet.stages.catalogue import TASKS
-from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS
+from norvash.core.sheet.stages.decide import OUTCOME, RUNS
+from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, GONE_ANSWERS
 from norvash.core.sheet.stages.rework import done_task, gone_finding
 from norvash.errors import InputError
 from norvash.work.context import Context
@@ -18,13 +19,18 @@ _NOT_KNOWN = "is not proven by a look at it alone"
 
 
 def check_asked(context: Context, field: Field, place: int, word: str, today: date) -> None:
-    """Refuse a task that nothing on its motor asks for, a fresh look at what no look can prove, and a cause that was
-    not mended at this visit.
+    """Refuse a task that nothing on its motor asks for, a fresh look at what no look can prove, a cause that was not
+    mended at this visit, that a complaint is gone while something outside the motor stands, and service for what a stop
+    takes out of it.
 
     Raises: InputError.
     """
     if field is CAUSE_WAS and word:
         _was_mended(context, word, today)
+    if field is COMPLAINT_NOW and word in GONE_ANSWERS:
+        _nothing_outside(judge(context, today).found.lives)
+    if field is OUTCOME and word in RUNS:
+        _may_run(judge(context, today).found.lives)
     task, looked = TASKS.get(done_task(field)), gone_finding(field)
     if looked:
         _look_proves(context, judge(context, today).found.lives, (place, looked))
@@ -49,6 +55,29 @@ def _was_mended(context: Context, cause: str, today: date) -> None:
         "Tick the work on it, or name the cause on Decide as found and mended; else say “gone, cause not known”.",
         "value",
     )
+
+
+def _nothing_outside(standing: tuple[Life, ...]) -> None:
+    """Refuse to say that a complaint is gone while something outside the motor stands and nobody was told."""
+    stands = [x for x in standing if x.finding.part.outside and x.stands and not x.handed_over]
+    if stands:
+        raise InputError(
+            f"{stands[0].place}: {stands[0].finding.words}. So nobody can say that the complaint is gone.",
+            "Mend it and prove it, or hand it to the owner on Decide, with the words that were said.",
+            "value",
+        )
+
+
+def _may_run(standing: tuple[Life, ...]) -> None:
+    """Refuse to send back to service what takes it out of it, and of which nobody has said that it is mended now."""
+    stops = (x for x in standing if x.state == "open" and x.finding.grade == "stop" and not x.handed_over)
+    stop = next((x for x in stops if x.decided is None or x.decided.word != "now"), None)
+    if stop is not None:
+        raise InputError(
+            f"{stop.place}: {stop.finding.words}. That takes it out of service: it does not go back like this.",
+            "Decide to do it now, mend it and prove it; else it stays out of service, or is sent away.",
+            "value",
+        )
 
 
 def _look_proves(context: Context, standing: tuple[Life, ...], at: At) -> None:

@@ -33,6 +33,7 @@ from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.values import Findings
 from norvash.store.database import Connection
 from norvash.store.motors import Motor, MotorType
+from norvash.store.retired import Retired
 from norvash.store.seen import Seen, sights_of
 from norvash.store.sheets import SheetRow
 from norvash.store.stamps import Stamp, stamp_of
@@ -202,14 +203,17 @@ class Context:
             made = replace(made, sets=_only_shortest(made.sets, self.sheet.id, only=only))
         return replace(made, sheet=replace(self.sheet, written=written, facts=made.facts))
 
-    def with_signature(self, row: SheetRow, kept: tuple[KeptLife, ...]) -> "Context":
-        """Return the motor after its newest sheet was signed and its rounds closed, with the lives that go on."""
+    def with_signature(self, row: SheetRow, kept: tuple[KeptLife, ...], retired: Retired | None = None) -> "Context":
+        """Return the motor after its newest sheet was signed and its rounds closed, with the lives that go on; it
+        may be retired by that.
+        """
         if self.sheet is None:
             raise LookupError("nothing can be signed without a sheet")
         closed = self
         for a_round in (r for s in self.sets for r in s.rounds if r.sheet_id == row.id):
             closed = closed._with_round(a_round.id, lambda r, _: replace(r, finished=True))
-        return replace(closed, row=row, lives=kept, sheet=replace(self.sheet, signed_at=row.signed_at))
+        motor = replace(self.motor, retired=retired)
+        return replace(closed, motor=motor, row=row, lives=kept, sheet=replace(self.sheet, signed_at=row.signed_at))
 
     def with_new_set(self, ended: BrushSet, fitted: BrushSet) -> "Context":
         """Return the motor after its set has ended and another was fitted."""

@@ -235,4 +235,5 @@ _SAID: dict[str, Callable[[_Told], str]] = {
     "add a policy": _policy,
     "end a policy": _policy,
     "add to a sheet": _sheet_added,
+    "take back into use": lambda told: f"took it back into use: {told.after['why']}",
 }

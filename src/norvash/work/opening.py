@@ -59,6 +59,8 @@ def open_sheet(
         context = load(conn, motor_id)
         if context.row is not None and context.row.signed_at is None:
             return _Opened(context, Counted(0.0, 0.0, ""), False, {}, None)
+        if context.motor.retired is not None:
+            raise Conflict("This motor is retired.", "Take it back into use on its page first.", "motor")
         now = in_order(conn, act)
         counted, news = settled(context, counter, now.at, answer)
         tick = _tick(now, people.fetch_person(conn, act.person_id).name) if safe and kind == "quick" else {}

@@ -15,7 +15,7 @@ from norvash.core.sheet.signing import Hold, holds
 from norvash.core.sheet.signs_shown import complained, diagnosis_of, may_complain, signs_shown
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.before.judged import Before, judge_before
-from norvash.core.sheet.stages.decide import OUTCOME
+from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
 from norvash.core.sheet.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.task import Task
 from norvash.core.sheet.work_list import Proposed, work_list
@@ -160,7 +160,7 @@ def _look(sheet: Sheet, found: Findings, state: MotorState) -> Look:
     """Return the next look: the one that comes first, or one asked for on the sheet if that is sooner; a motor that is
     sent away or stays out of service has none.
     """
-    if OUTCOME.of(sheet) in ("away", "out"):
+    if OUTCOME.of(sheet) in ("away", "out", RETIRED):
         return Look(None, None, "")
     due, sooner, at = found.look, NEXT_LOOK.of(sheet), NEXT_LOOK_AT.of(sheet)
     asked = date.fromisoformat(sooner) if sooner else None

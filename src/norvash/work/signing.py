@@ -9,12 +9,13 @@ from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import KeptLife, Withdrawn
 from norvash.core.sheet.permit import MOST_TEXT
 from norvash.core.sheet.signing import Hold, signed_as, standing
-from norvash.core.sheet.stages.decide import OUTCOME
+from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.text.texts import clean
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, lives, people, rounds, sheets
 from norvash.store.database import Connection
+from norvash.store.retired import Retired, retire
 from norvash.work.acting import Act, Change, in_order, once, prepared
 from norvash.work.context import Prepared
 from norvash.work.loading import load
@@ -44,6 +45,8 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
         keep_found(conn, page.context, page.found.lives)
         lives.sign_lives(conn, sheet_id, page.found.lives, act.id)
         sheets.sign_sheet(conn, sheet_id, act.at, made.signed)
+        if made.judged.context.motor.retired is not None:
+            retire(conn, row.motor_id, made.judged.context.motor.retired)
         keep(conn, made.judged)
         if not of_sheet[-1].finished:
             keep_forecast(conn, of_sheet[-1], made.judged.context, act.at)
@@ -99,7 +102,9 @@ def _prepare(conn: Connection, act: Act, sheet_id: str, why: str, *, service: bo
     page = shown(conn, row, judge(context, now.at.date()), now.at.date())
     reason = _reason(page, why)
     signed = _signed(conn, page, reason, person)
-    after = context.with_signature(replace(row, signed_at=now.at, signed=signed), _kept(sheet_id, page, now.at))
+    retired = Retired(now.at, person) if OUTCOME.of(page.sheet) == RETIRED else None
+    row = replace(row, signed_at=now.at, signed=signed)
+    after = context.with_signature(row, _kept(sheet_id, page, now.at), retired)
     return _Signing(
         context=read, page=page, ticks=tuple(ticks), signed=signed, judged=foresee(conn, [after], now.at.date())[0]
     )

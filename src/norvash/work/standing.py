@@ -16,6 +16,7 @@ from norvash.core.sheet.rests_on import grounds_of
 from norvash.core.text.texts import compared
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.judging import findings
+from norvash.core.verdict.retired import retired
 from norvash.core.verdict.sentence import Verdict, verdict
 from norvash.core.verdict.values import Findings
 from norvash.store import forecasts, lives, rules, standings
@@ -63,7 +64,9 @@ def judge(context: Context, today: date) -> Judged:
     known = context.judged.get(today)
     if known is None:
         found = findings(context.state, context.rules, today)
-        known = context.judged[today] = (found, verdict(found, context.state, context.rules, today))
+        gone = context.motor.retired
+        said = (found, verdict(found, context.state, context.rules, today))
+        known = context.judged[today] = said if gone is None else retired(found, gone.at.date(), gone.by)
     return Judged(context, *known, foreseen=False)
 
 
@@ -135,7 +138,9 @@ def keep(conn: Connection, judged: Judged, *, why: str = "", free: bool = False)
             motor_id=context.motor.id,
             rules_seq=context.stamp.rules_seq,
             grade=found.base,
-            rank=rank_of(
+            rank=standings.RETIRED_RANK
+            if context.motor.retired is not None
+            else rank_of(
                 found, runs=bool(context.state.rate and context.state.rate.logged_units), due="look due" in said.flags
             ),
             limit_on=_iso(days.limit_on),

@@ -12,16 +12,16 @@ from norvash.core.sheet.ground import said
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.named import field_words, place_words
 from norvash.core.sheet.part import COMPLAINT, PARTS
-from norvash.core.sheet.proving import state_words
+from norvash.core.sheet.proving import handed_over, state_words
 from norvash.core.sheet.records import TaskDone
 from norvash.core.sheet.rests_on import found_by
 from norvash.core.sheet.signing import SIGNED_AS, signed_as
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
-from norvash.core.sheet.stages.before.stage import handed_over
 from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
+from norvash.core.sheet.stages.call_in import DUE
 from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
 from norvash.core.sheet.stages.catalogue import field_of
-from norvash.core.sheet.stages.decide import DECISIONS, OUTCOME, answer_words
+from norvash.core.sheet.stages.decide import DECISIONS, KEPT, KEPT_WHY, OUTCOME, answer_words
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.run import judge_run
 from norvash.core.sheet.stages.prove.run_fields import COAST_S, NOISE, RUN_HOW
@@ -42,12 +42,12 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
     """Return what happened at a visit: the complaint, what was found, the cause, what was decided, done and proven,
     what is put off, and when somebody looks next.
     """
-    sheet, kind = page.sheet, signed_as(page.visit)
+    sheet, kind, outcome = page.sheet, signed_as(page.visit), OUTCOME.of(page.sheet)
     lives = [x for x in page.visit.lives if x.finding.part is not COMPLAINT]
     return {
         "signed_as": kind,
         "signed_as_words": ", ".join(
-            filter(None, (SIGNED_AS[kind], handed_over(page.visit) if sheet.kind == "full" else ""))
+            filter(None, (SIGNED_AS[kind], handed_over(page.visit.lives) if sheet.kind == "full" else ""))
         ),
         "stages": [{"id": x.stage.id, "state": x.state, "why": x.why} for x in page.rail],
         "complaint": _complaint(page),
@@ -66,7 +66,11 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "slips": [_slip(x) for x in page.found.lives if x.graver is not None],
         "corrected": _corrected(conn, page),
         "again": _again(conn, page),
-        "outcome": dict(OUTCOME.choices).get(OUTCOME.of(sheet), ""),
+        "outcome": ": ".join(
+            filter(
+                None, (dict(OUTCOME.choices).get(OUTCOME.of(sheet), ""), KEPT_WHY.of(sheet) if outcome == KEPT else "")
+            )
+        ),
     }
 
 
@@ -119,7 +123,9 @@ def _complaint(page: SheetPage) -> Plain:
     signs = [f.sign.said(f.of(sheet)) for f in CALL_IN.picked if f.of(sheet)]
     answer = dict(COMPLAINT_NOW.choices).get(COMPLAINT_NOW.of(sheet), "")
     was = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
-    return {"words": COMPLAINT_WORDS.of(sheet), "signs": signs, "answer": answer, "cause": was}
+    said = COMPLAINT_WORDS.of(sheet)
+    words = "; ".join(filter(None, ("none: it was due" if DUE.of(sheet) else "", said)))
+    return {"words": words, "signs": signs, "answer": answer, "cause": was}
 
 
 def _cause(page: SheetPage) -> list[Plain]:

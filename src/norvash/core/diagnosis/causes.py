@@ -18,7 +18,7 @@ _CLASSES = ("appliance", "tool", "starter", "industrial", "traction", "generator
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Cause:
     """One cause: where it sits, what to do about it, its share among the faults of each class in per cent, and
-    what to bring where it is suspected, as kind and thing.
+    what to bring where it is suspected, as kind and thing. One without any share is never guessed, only found.
     """
 
     id: str
@@ -112,6 +112,14 @@ CAUSES: tuple[Cause, ...] = (
         "find where it comes from, then renew brushes and clean the copper",
         "1 1 1 2 2 1",
         bring=("part", "brush set"),
+    ),
+    _cause(
+        "wiring",
+        "brush gear wired wrongly",
+        "brushes",
+        "wire it so that + and − alternate round the commutator",
+        "0 0 0 0 0 0",
+        bring=("tool", "meter, drawing of the plate"),
     ),
     _cause("wrong-brush", "wrong brush fitted", "brushes", "fit the brush that the type asks for", "2 3 1 3 2 2", bring=("part", "brush set")),
     _cause(

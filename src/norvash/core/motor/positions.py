@@ -1,7 +1,7 @@
 """Where the brushes of a motor sit: labels, angles, arms and polarity."""
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from norvash.core.text.quantities import parse, parse_count
 from norvash.core.text.texts import clean
@@ -59,8 +59,16 @@ def polarity_wrong(plans: Sequence[PositionPlan]) -> str:
     for here, following in zip(round_it, [*round_it[1:], *round_it[:1]], strict=True):
         if here[0].polarity == following[0].polarity:
             both = f"{here[0].label} and {following[0].label} are both {here[0].polarity}"
-            return f"polarity does not alternate by arm: {both}; look at the wiring, or correct the plan under Figures"
+            return f"polarity does not alternate by arm: {both}"
     return ""
+
+
+def alternating(plans: Sequence[PositionPlan]) -> tuple[PositionPlan, ...]:
+    """Return the positions as they should be: polarity alternates by arm round the commutator from the first on."""
+    round_it = list(dict.fromkeys(p.arm for p in sorted(plans, key=lambda p: p.angle_deg)))
+    first = min(plans, key=lambda p: p.angle_deg).polarity if plans else "+"
+    signs = (first, "-" if first == "+" else "+")
+    return tuple(replace(p, polarity=signs[round_it.index(p.arm) % 2]) for p in plans)
 
 
 def read_positions(typed: Mapping[str, str], plans: Sequence[PositionPlan]) -> tuple[PositionPlan, ...]:

@@ -168,6 +168,11 @@ class Life:
         return self.finding if self.state == "withdrawn" else None
 
     @property
+    def handed_over(self) -> bool:
+        """Tell whether it lies outside the motor and was handed to the owner, with the words that were said."""
+        return self.finding.part.outside and self.decided is not None and self.decided.word == "owner"
+
+    @property
     def settled(self) -> bool:
         """Tell whether nothing more has to be decided of it."""
         return self.decided is not None or bool(self.done) or self.state not in ("open", "done not proven")

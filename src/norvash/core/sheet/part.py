@@ -5,10 +5,13 @@ from dataclasses import dataclass
 
 @dataclass(frozen=True, slots=True)
 class Part:
-    """One part: its id in the record and its name."""
+    """One part: its id in the record and its name. What lies `outside` the motor, before it or beside it, never raises
+    the motor's grade.
+    """
 
     id: str
     words: str
+    outside: bool = False
 
 
 BRUSHES = Part("brushes", "Brushes")
@@ -21,7 +24,10 @@ COMPLAINT = Part("complaint", "The complaint")
 REPAIRS = Part("repairs", "Temporary repairs")
 LOOK = Part("look", "The look")
 RUN = Part("run", "The run")
-SWITCH = Part("switch", "Switch and speed settings")
+SUPPLY = Part("supply", "Supply and cord", outside=True)
+SWITCH = Part("switch", "Switch and speed settings", outside=True)
+BATTERY = Part("battery", "Battery and cables", outside=True)
+BELT = Part("belt", "Belt", outside=True)
 # The six components, which always have a place in a verdict; the parts beside them count once they speak.
 PARTS = (BRUSHES, SPRINGS, HOLDERS, COMMUTATOR, WINDINGS, DRIVE)
-BESIDE = (COMPLAINT, REPAIRS, SWITCH, RUN, LOOK)
+BESIDE = (COMPLAINT, REPAIRS, SUPPLY, SWITCH, BATTERY, BELT, RUN, LOOK)

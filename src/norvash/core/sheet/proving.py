@@ -1,5 +1,7 @@
 """What became of a finding, in words: what was done, what would prove it, what has proven it."""
 
+from collections.abc import Iterable
+
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.records import TaskDone
 from norvash.core.sheet.stages.catalogue import TASKS, TOLD_BY, field_of
@@ -48,6 +50,14 @@ def open_words(life: Life, *, quick: bool) -> str:
     if quick:
         return f"Found, and open: {name}"
     return f"Not done: {name}" if life.decided else f"Not decided: {name}"
+
+
+def handed_over(lives: Iterable[Life]) -> str:
+    """Return in words what lies outside the motor and was handed to its owner: what is signed speaks of the motor
+    alone; empty where nothing was.
+    """
+    said = [f"{x.place}: {x.finding.words}; {x.why}" for x in lives if x.stands and x.handed_over]
+    return f"of the motor alone; handed to the owner: {'; '.join(said)}" if said else ""
 
 
 def said_by(life: Life) -> str:

@@ -84,6 +84,12 @@ def _decision(
         return put_off_anew(finding.words, grave, asked, then, in_use=in_use, rules=rules)
     if asked.word == "waits" and isinstance(asked.record, PutOff):
         return replace(asked.record, by=PutBy(asked.by.person, asked.by.today))
+    if asked.word == "owner" and not finding.part.outside:
+        raise InputError(
+            f"“{finding.words}” is in the motor: that is not handed over.",
+            "Only what lies before or beside the motor is; decide it otherwise.",
+            "value",
+        )
     if asked.word == "dropped":
         _refuse_drop(finding, sheet, told, stops=stops)
     return asked.record

@@ -12,12 +12,12 @@ from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages import rework, safe, sign
 from norvash.core.sheet.stages.catalogue import STAGES, stage_of
-from norvash.core.sheet.stages.decide import OUTCOME, RUNS
+from norvash.core.sheet.stages.decide import KEPT, OUTCOME, RETIRED, RUNS
 from norvash.core.sheet.stages.prove import stage as prove
 from norvash.core.sheet.walk import opened, touched, upstream
 from norvash.core.text.words import listed
 
-SignedAs = Literal["certificate", "not clean", "measured", "not opened", "out", "away"]
+SignedAs = Literal["certificate", "not clean", "measured", "not opened", "out", "away", "retired", "kept"]
 SIGNED_AS: dict[SignedAs, str] = {
     "certificate": "Certificate: opened or renewed, proven, back to service",
     "not clean": "Not clean",
@@ -25,7 +25,12 @@ SIGNED_AS: dict[SignedAs, str] = {
     "not opened": "Not opened",
     "out": "Out of service",
     "away": "Sent away",
+    "retired": "Retired",
+    "kept": "Kept as it is: looked at, nothing renewed",
 }
+
+
+_AS: dict[str, SignedAs] = {"out": "out", "away": "away", RETIRED: "retired"}
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,13 +71,16 @@ def signed_as(visit: Visit) -> SignedAs:
         return "measured"
     if upstream(sheet) and not still_open:
         return "not opened"
-    if outcome in ("out", "away"):
-        return "out" if outcome == "out" else "away"
+    if outcome in _AS:
+        return _AS[outcome]
     gates = [gate_now(gate, visit) for gate in GATES.values()]
     waived = any(now.state == "waived" or now.waived for now in gates)
-    unclean = bool(still_open) or waived or any(x.stands for x in visit.lives) or bool(barring(visit))
+    stands = any(x.stands and not x.handed_over for x in visit.lives)
+    unclean = bool(still_open) or waived or stands or bool(barring(visit))
     if unclean or outcome not in RUNS:
         return "not clean"
+    if outcome == KEPT:
+        return "kept"
     return "certificate" if opened(visit) else "not opened"
 
 

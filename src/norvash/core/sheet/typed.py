@@ -191,6 +191,9 @@ def _short_enough(field: Field, asked: _Asked) -> None:
         )
 
 
+_WHY = {"owner": "Say to whom, and what to mend there", "dropped": "Say why it is not needed"}
+
+
 @_read.register
 def _decide(_field: Decision, asked: _Asked) -> Read:
     """Return a decision."""
@@ -202,8 +205,8 @@ def _decide(_field: Decision, asked: _Asked) -> Read:
         part = part_of(asked.more, "part", "Say which part it waits for")
         day = read_day(part_of(asked.more, "day", "Say by when the part is expected"), asked.today, "day")
         return Read(asked.text, asked.text, None, PutOff(" ".join(asked.more.get("who", "").split()), day, part=part))
-    if asked.text == "dropped":
-        return Read(asked.text, asked.text, None, Why(part_of(asked.more, "why", "Say why it is not needed")))
+    if asked.text in _WHY:
+        return Read(asked.text, asked.text, None, Why(part_of(asked.more, "why", _WHY[asked.text])))
     return Read(asked.text, asked.text)
 
 

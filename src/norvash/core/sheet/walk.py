@@ -55,7 +55,9 @@ def look_words(visit: Visit, part: Part) -> str:
     tick = dict(stage.looks).get(part) or (None if stage.measures else stage.sound)
     if tick is None or tick.of(sheet):
         return "nothing found"
-    told = [f for f in stage.all_fields if f.id in sheet.said and any(t.part is part for t in f.tells)]
+    told = [
+        f for f in stage.all_fields if f.id in sheet.said and any(t.part is part or t.part.outside for t in f.tells)
+    ]
     names = list(dict.fromkeys(f"{f.label[0].lower()}{f.label[1:]}" for f in told))
     more = " and more" if len(names) > _MOST_NAMED else ""
     return f"looked at: {listed(names[:_MOST_NAMED])}{more}" if names else "looked at in part"

@@ -129,14 +129,19 @@ def _decided(part: Component, over: Overrule) -> Component:
     return replace(part, grade=over.grade, overruled=over, before=part.grade)
 
 
+def counted(components: Iterable[Component]) -> tuple[Component, ...]:
+    """Return the parts by which the motor itself is judged: all but what lies outside it."""
+    return tuple(c for c in components if not c.part.outside)
+
+
 def motor_grade(
     components: Iterable[Component], overrules: Iterable[Overrule]
 ) -> tuple[Graded | None, Overrule | None]:
-    """Return the motor's grade, the worst of its parts that count.
+    """Return the motor's grade, the worst of its parts that count; what lies outside it never raises it.
 
     And who decided otherwise for the whole motor on a sheet of the time when that could be.
     """
-    graded = worst([Graded(c.grade, c.rule_id) for c in components if c.grade])
+    graded = worst([Graded(c.grade, c.rule_id) for c in counted(components) if c.grade])
     whole = next((o for o in overrules if o.component == MOTOR), None)
     whole = None if graded is not None and graded.grade == "stop" else whole
     return (Graded(whole.grade, graded.rule_id if graded else ""), whole) if whole else (graded, None)

@@ -96,10 +96,13 @@ def by_look(look_on: date | None) -> tuple[Rise, ...]:
 
 
 def by_lives(lives: Iterable[Life]) -> tuple[Rise, ...]:
-    """Return when what was put off raises its part: from its day on it is one graver, a change is a stop."""
+    """Return when what was put off raises its part: from its day on it is one graver, a change is a stop. What lies
+    outside the motor raises nothing.
+    """
     made = []
     for life in lives:
-        if life.due_on is not None and life.grade_due != life.finding.grade:
+        outside = life.finding.part.outside
+        if life.due_on is not None and life.grade_due != life.finding.grade and not outside:
             who = life.put_off.who if life.put_off is not None else ""
             stops = life.grade_due == "stop"
             made.append(

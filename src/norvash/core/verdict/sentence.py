@@ -12,7 +12,7 @@ from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import BESIDE, BRUSHES, COMPLAINT, LOOK, PARTS, Part
 from norvash.core.sheet.proving import done_words, proof_asked
 from norvash.core.text.words import length_words, listed
-from norvash.core.verdict.components import Condition
+from norvash.core.verdict.components import Condition, counted
 from norvash.core.verdict.forecast_words import far_off, forecast_reasons
 from norvash.core.verdict.grades import GRADES, word_of
 from norvash.core.verdict.line_figure import LineFigure
@@ -142,7 +142,7 @@ def _word(found: Findings, *, carbon: bool) -> str:
 
 def _worst(found: Findings) -> Part | None:
     """Return the part that asks for most; of several equally grave the set of brushes first, then in their order."""
-    worst_one = max(found.components, key=lambda c: c.rank, default=None)
+    worst_one = max(counted(found.components), key=lambda c: c.rank, default=None)
     return worst_one.part if worst_one is not None and worst_one.rank else None
 
 
@@ -178,13 +178,13 @@ def _by_carbon(found: Findings) -> bool:
     first = _leading(found)
     if first is not None:
         return first.finding.renews
-    worst_one = max(found.components, key=lambda c: c.rank, default=None)
+    worst_one = max(counted(found.components), key=lambda c: c.rank, default=None)
     return worst_one is None or worst_one.rank == 0 or worst_one.part is BRUSHES
 
 
 def _leading(found: Findings) -> Condition | None:
     """Return the finding that raises the motor above what its carbon says, None where carbon speaks loudest."""
-    first = next(iter(found.conditions), None)
+    first = next((c for c in found.conditions if not c.finding.part.outside), None)
     by_all = found.by_all.rank if found.by_all else 0
     graver = first is not None and first.finding.grade == found.base and GRADES.index(first.finding.grade) > by_all
     return first if graver else None

@@ -8,21 +8,25 @@ from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.done import done_tasks, ran_words, work_done
+from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT, LOOK, RUN
+from norvash.core.sheet.proving import done_words, proof_asked
 from norvash.core.sheet.signs_shown import causes_mended, mended_causes
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, complaint_gone
 from norvash.core.sheet.walk import upstream
 from norvash.core.text.words import listed
+from norvash.core.verdict.components import counted
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.line_figure import LineFigure
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.values import Reason
 
-_GRAVE, _STOP = GRADES.index("plan"), GRADES.index("stop")
+_GRAVE, _CHANGE, _STOP = (GRADES.index(g) for g in ("plan", "change", "stop"))
 _MOST_SAID = 2
-SOUGHT, NOT_OPENED, MENDED = "Cause sought", "Not opened", "Mended, not proven"
+_CLOSED_YET = "Do not open the motor yet: the fault lies most likely before it."
+SOUGHT, NOT_OPENED, MENDED, OUTSIDE = "Cause sought", "Not opened", "Mended, not proven", "Before the motor"
 
 
 def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
@@ -36,12 +40,21 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
         return replace(closed, figures=closed.figures[:1])
     if visit.sheet.signed_at is None and complaint_gone(visit.sheet):
         return _proven(visit, said)
-    worst = max((c.rank for c in visit.found.components if c.part not in (COMPLAINT, LOOK)), default=0)
+    worst = max((c.rank for c in counted(visit.found.components) if c.part not in (COMPLAINT, LOOK)), default=0)
     grave = worst >= _GRAVE
+    outside = next((x for x in visit.lives if x.finding.part.outside and x.stands and not x.handed_over), None)
+    if outside is not None and worst < _CHANGE and visit.sheet.signed_at is None:
+        return _outside(said, outside, cause, rules)
     searching = COMPLAINT_NOW.of(visit.sheet) == "still"
     told = worst >= _STOP or (visit.measured and grave and not searching)
-    if cause is None or told:
-        return said
+    return said if cause is None or told else _sought(visit, said, cause, grave=grave)
+
+
+def _sought(visit: Visit, said: Verdict, cause: Diagnosis, *, grave: bool) -> Verdict:
+    """Return what is mended and waits to be run, else where the fault lies most likely; `grave` tells that something
+    else on the motor asks for work.
+    """
+    rules = visit.rules
     mended = mended_causes(visit.sheet) or [c for c in causes_mended(visit.lives) if c == cause.first.cause.id]
     if mended and not grave and not COMPLAINT_NOW.of(visit.sheet):
         which = listed([CAUSES[c].words for c in mended])
@@ -50,7 +63,7 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
         mended_now = replace(said, word=MENDED, act=act)
         return replace(mended_now, why="", figures=()) if calls else mended_now
     if not under(cause.share("upstream"), rules["diagnosis.upstream"]):
-        return _closed(said, cause, rules, "Do not open the motor yet: the fault lies most likely before it.")
+        return _closed(said, cause, rules, _CLOSED_YET)
     first = cause.first
     sure = not under(first.chance, rules["diagnosis.sure"])
     act = f"Likely cause: {first.cause.words}." if sure else f"Find the cause; first to think of: {first.cause.words}."
@@ -106,6 +119,25 @@ def _closed(said: Verdict, cause: Diagnosis | None, rules: MotorRules, act: str)
         figures=(before, *_next(cause)),
         reasons=(*_reasons(cause, rules), *said.reasons),
     )
+
+
+def _outside(said: Verdict, life: Life, cause: Diagnosis | None, rules: MotorRules) -> Verdict:
+    """Return what lies outside the motor and comes first: before that is right nothing is said of the motor."""
+    words = f"{life.place} first: {life.finding.words}."
+    why = f"{life.finding.decision[0].upper()}{life.finding.decision[1:]}."
+    if life.state == "done not proven":
+        asked = proof_asked(life)
+        words, why = f"{asked[0].upper()}{asked[1:]}.", f"{life.place}: {done_words(life)}, not yet proven."
+        return replace(
+            said, word=OUTSIDE, act=words, why=why, figures=(), reasons=(Reason(said.sentence), *said.reasons)
+        )
+    if cause is None:
+        return replace(said, word=OUTSIDE, act=words, why=why, reasons=(Reason(said.sentence), *said.reasons))
+    if not under(cause.share("upstream"), rules["diagnosis.upstream"]):
+        closed = _closed(said, cause, rules, _CLOSED_YET)
+        return replace(closed, why=f"{words} {why}")
+    reasons = (*_reasons(cause, rules), *said.reasons)
+    return replace(said, word=OUTSIDE, act=words, why=why, figures=_how_sure(cause), reasons=reasons)
 
 
 def _for(cause: Diagnosis) -> str:

@@ -6,6 +6,7 @@ from fastapi.responses import HTMLResponse, Response
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import FIELDS
 from norvash.core.motor.figures import Figures
+from norvash.core.motor.positions import polarity_wrong
 from norvash.errors import InputError, NorvashError
 from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
@@ -44,6 +45,7 @@ def _page(
         motor=motor,
         fields=FIELDS,
         positions=plans,
+        polarity_wrong=polarity_wrong(plans),
         drawings=(brush_drawn(in_force, rules), end_view_new(in_force, plans, rules, 300)),
         lent=Figures({}, of_type, TEMPLATES[motor.motor_class].lends),
         typed=typed,

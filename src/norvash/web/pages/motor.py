@@ -12,6 +12,7 @@ from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.motor_drawings import drawing_of
 from norvash.work.confirming import confirm
 from norvash.work.motor_page import motor_page
+from norvash.work.retiring import take_back_into_use
 
 router = APIRouter()
 _DRAWINGS = ("end-view", "life-line", "carbon-ruler")
@@ -58,6 +59,16 @@ def confirm_change(
     except NorvashError as error:
         return _page(request, conn, now, motor_id, error)
     return go_to(f"/motors/{motor_id}#rests")
+
+
+@router.post("/motors/{motor_id}/use-again")
+def use_again(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
+    """Take a retired motor back into use."""
+    try:
+        take_back_into_use(conn, act_of(typed, who, now), motor_id, typed.get("why", ""))
+    except NorvashError as error:
+        return _page(request, conn, now, motor_id, error)
+    return go_to(f"/motors/{motor_id}")
 
 
 @router.get("/motors/{motor_id}/drawings/{name}.svg")

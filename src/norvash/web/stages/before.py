@@ -8,7 +8,7 @@ from norvash.core.sheet.gates import COMPETENT
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.records import TURNS
 from norvash.core.sheet.stages.before.fields import CRANKING_V, OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
-from norvash.core.sheet.stages.before.judged import rated_of
+from norvash.core.sheet.stages.before.outside_judged import rated_of
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
 from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.walk import runs_until

@@ -30,6 +30,7 @@ from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.drawing.svg import Drawing
 from norvash.web.motor_drawings import sheet_view
 from norvash.web.stages.at import DRAWN, At
+from norvash.web.stages.polarity import Polarity, polarity_wrong_shown
 from norvash.web.stages.written import Written, written
 from norvash.work.brush_lines import BrushLine, BrushLines, brush_lines
 from norvash.work.brushes_used import END_REASONS
@@ -57,7 +58,8 @@ class Brushes:
     """The lines of all brushes, how they are measured, the drawings, and what is known of springs, holders and dust.
 
     `line` is the brush that is looked at closely, None for none; `gauges` what a gauge showed last, by position [mm],
-    which is a length only where it is not `floating`; `beside` the figures of springs and holders as found beside as
+    which is a length only where it is not `floating`; `polarity` is how the boxes must be wired where they are not;
+    `beside` the figures of springs and holders as found beside as
     left.
     """
 
@@ -73,6 +75,7 @@ class Brushes:
     gauges: Mapping[int, float | None]
     ruler: Drawing
     end_view: Drawing
+    polarity: Polarity | None
     changes: tuple[Change, ...]
     answers: tuple[tuple[str, str], ...]
     line: BrushLine | None
@@ -104,6 +107,7 @@ def view(at: At) -> Brushes:
         gauges={x.plan.number: on_the_gauge_mm(x.before.length_mm, figures, method) for x in lines.lines if x.before},
         ruler=carbon_ruler(ruler_of(shown.found, shown.context.state), DRAWN, height, dimensions=True),
         end_view=sheet_view(shown, lines, at.position or lines.at, _VIEW),
+        polarity=polarity_wrong_shown(shown),
         changes=_cut_changes(shown),
         answers=ANSWERS,
         line=line,

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.stages.brushes.keeping import Stay, stays
-from norvash.core.sheet.stages.decide import DECISIONS, MOTOR_OVERRULED, OUTCOME, OVERRULED, RULED_OUT
+from norvash.core.sheet.stages.decide import DECISIONS, KEPT, KEPT_WHY, MOTOR_OVERRULED, OUTCOME, OVERRULED, RULED_OUT
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.walk import look_words
 from norvash.core.verdict.grades import WORDS
@@ -22,9 +22,8 @@ _AT_ONCE = 4
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Decide:
     """Every finding of the visit with what may be decided of it; at which of them the answers stand at once, and how
-    many are not decided; what supply and battery say, which never raise the
-    motor; what may be overruled; what was looked at of each part; which brushes may stay; the causes ruled out or
-    likely.
+    many are not decided; what supply and battery say beside what is found there; what may be overruled; what was looked
+    at of each part; which brushes may stay; the causes ruled out or likely.
     """
 
     decisions: Mapping[str, str]
@@ -36,6 +35,7 @@ class Decide:
     motor_overruled: Given | None
     words: Mapping[str, str]
     outcome: Entry
+    kept: Entry | None
     looked: dict[str, str]
     stays: tuple[Stay, ...]
     out: list[Entry]
@@ -52,11 +52,12 @@ def view(at: At) -> Decide:
         lives=found,
         asked=_asked(found, at.typed),
         undecided=sum(x.life.state == "open" and not x.decide.word for x in found),
-        upstream=[j.words for j in shown.before.judged if not j.right],
+        upstream=[j.words for j in shown.before.judged if not j.right and j.finding is None],
         overrules={part: entry(shown, field) for part, field in OVERRULED.items()},
         motor_overruled=MOTOR_OVERRULED.given(shown.sheet),
         words=WORDS,
         outcome=entry(shown, OUTCOME),
+        kept=entry(shown, KEPT_WHY) if OUTCOME.of(shown.sheet) == KEPT else None,
         looked={p.id: look_words(shown.visit, p) for p in PARTS},
         stays=_stays(shown),
         out=[e for c, e in causes.items() if e.word or c in likely],

@@ -33,8 +33,12 @@ class LifeShown:
 
     @property
     def choices(self) -> tuple[str, ...]:
-        """Return what may be decided: nothing of grade stop is put off or dropped."""
-        return ("now", "waits") if self.life.finding.grade == "stop" else ("now", "deferred", "waits", "dropped")
+        """Return what may be decided: nothing of grade stop is put off or dropped, and only what lies outside the motor
+        is handed to its owner.
+        """
+        stops = self.life.finding.grade == "stop"
+        own = ("now", "waits") if stops else ("now", "deferred", "waits", "dropped")
+        return (*own, "owner") if self.life.finding.part.outside else own
 
     @property
     def days(self) -> float | None:

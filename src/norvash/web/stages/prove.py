@@ -25,6 +25,7 @@ from norvash.web.stages.at import DRAWN, At
 from norvash.web.stages.before import where_it_runs
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.gate import GateShown, gate_shown
+from norvash.web.stages.polarity import Polarity, polarity_wrong_shown
 from norvash.work.sheet_page import SheetPage
 
 
@@ -33,7 +34,8 @@ class Prove:
     """The gate before power; the points of the run, each a row of entries, and what else is said of it; what is judged
     of it, its drawing, and why it proves nothing yet.
 
-    `speeds` are those before and after the repair, `allowed` how much it may get without load. Of a motor that somebody
+    `speeds` are those before and after the repair, `allowed` how much it may get without load, `polarity`
+    how its boxes must be wired where they are not. Of a motor that somebody
     complains of: the complaint, its answer, and the causes that it may have been: those that were mended.
     """
 
@@ -48,6 +50,7 @@ class Prove:
     speeds: str
     allowed: str
     where: Entry | None
+    polarity: Polarity | None
     field: Said | None
     baseline: Baseline | None
     complaint: str
@@ -76,6 +79,7 @@ def view(at: At) -> Prove:
         speeds=_speeds(shown, run),
         allowed=run_free_words(facts, rules) if facts.runs_away else "",
         where=where_it_runs(shown),
+        polarity=polarity_wrong_shown(shown),
         field=_field(shown),
         baseline=sheet.baseline,
         complaint=COMPLAINT.of(sheet),

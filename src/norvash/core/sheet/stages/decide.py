@@ -7,12 +7,13 @@ from norvash.core.diagnosis.causes import CAUSES
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Decision, Field, Pick, Tick
-from norvash.core.sheet.fields_made import pick, tick
+from norvash.core.sheet.fields_made import pick, text, tick
 from norvash.core.sheet.held import Held
 from norvash.core.sheet.part import COMPLAINT, PARTS, RUN
 from norvash.core.sheet.stage import Stage, Visit
+from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.prove.run_fields import FIELDS
-from norvash.core.text.words import day_words
+from norvash.core.text.words import day_words, listed
 from norvash.core.verdict.grades import GRADES, WORDS
 
 _DECIDED = "decide."
@@ -21,22 +22,28 @@ DECISIONS = {
     "deferred": "put off",
     "waits": "out of service, waiting for a part",
     "dropped": "not needed after all",
+    "owner": "handed to the owner",
     "done": "done at this visit",
 }
 # With which outcomes it goes back to service, and with which it does not.
-RUNS = ("service", "deferred")
-STOPS = ("upstream", "out", "away")
+KEPT = "kept"
+RUNS = ("service", "deferred", KEPT)
+RETIRED = "retired"
+STOPS = ("upstream", "out", "away", RETIRED)
 OUTCOME = pick(
     "outcome",
     "Outcome",
     "What becomes of it",
     ("service", "back to service"),
     ("deferred", "back to service with what is put off"),
+    (KEPT, "kept as it is, back to service"),
     ("upstream", "not opened: the fault lies before it"),
     ("out", "out of service until it is mended"),
     ("away", "sent out or replaced"),
+    (RETIRED, "retired: it is used no more"),
     judged=True,
 )
+KEPT_WHY = text("kept-why", "Outcome", "Kept as it is because", placed=True)
 
 
 @cache
@@ -92,12 +99,13 @@ def _named(field_id: str) -> Decision | None:
 
 def _before_power(visit: Visit) -> Iterator[Held]:
     """Yield every part that is out of service. What is done is run to prove it, but for what is proven before any
-    power: earth, insulation, bindings, the field, an armature that burns.
+    power: earth, insulation, bindings, the field, an armature that burns. What lies before it and was handed to the
+    owner does not feed it here.
     """
     running = any(field.places(visit.sheet) for field in FIELDS)
     for life in visit.lives:
         finding, done = life.finding, life.state == "done not proven"
-        if not life.stands or finding.grade != "stop":
+        if not life.stands or finding.grade != "stop" or life.handed_over:
             continue
         if done and finding.run_to_prove:
             continue
@@ -124,13 +132,31 @@ def _before_signing(visit: Visit) -> Iterator[str]:
                 yield open_words(life, quick=quick)
     if quick:
         return
+    yield from _outcome_held(visit, outcome)
+    yield from _softened(visit)
+    if MOTOR_OVERRULED.given(sheet) is not None:
+        yield "The verdict on the motor was overruled: overrule a part instead, or take it back"
+
+
+def _outcome_held(visit: Visit, outcome: str) -> Iterator[str]:
+    """Yield why what is said to become of the motor cannot be claimed."""
     if not outcome:
         yield "Not said: what becomes of the motor"
     if visit.found.grade == "stop" and outcome in RUNS:
         yield "What was found takes it out of service: no release"
-    yield from _softened(visit)
-    if MOTOR_OVERRULED.given(sheet) is not None:
-        yield "The verdict on the motor was overruled: overrule a part instead, or take it back"
+    if outcome == KEPT:
+        yield from _not_kept(visit)
+
+
+def _not_kept(visit: Visit) -> Iterator[str]:
+    """Yield that nobody has said why it is kept as it is, and that work was done on what is said to be kept so."""
+    from norvash.core.sheet.done import done_tasks, work_done
+
+    done = work_done({task: given for task, given in done_tasks(visit.sheet).items() if task is not FIND_FAULT})
+    if not KEPT_WHY.of(visit.sheet):
+        yield "Not said: why it is kept as it is"
+    if done:
+        yield f"Said to be kept as it is, but work was done: {listed(list(done))}"
 
 
 def _softened(visit: Visit) -> Iterator[str]:
@@ -155,7 +181,7 @@ STAGE = Stage(
     id="decide",
     name="decide",
     words="Decide",
-    fields=(OUTCOME, *OVERRULED.values(), MOTOR_OVERRULED, *RULED_OUT.values()),
+    fields=(OUTCOME, KEPT_WHY, *OVERRULED.values(), MOTOR_OVERRULED, *RULED_OUT.values()),
     schools=("school.when", "school.repair"),
     holds={"power": _before_power, "service": _before_service, "sign": _before_signing},
     named=_named,

@@ -1,8 +1,14 @@
 """Open and record: how far it is open, and what must be known to close it again."""
 
+from collections.abc import Iterable
+
+from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import pick, text, tick
+from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages import polarity
 
 FIELDS: tuple[Field, ...] = (
     HOW_FAR_OPEN := pick(
@@ -26,4 +32,18 @@ FIELDS: tuple[Field, ...] = (
     ),
     HANDLE_WITH_CARE := text("mind", "Recorded", "Must not be twisted, pulled or lost", needs="safe", record=True),
 )
-STAGE = Stage(id="open", name="record", words="Open and record", fields=FIELDS, inside=True)
+
+
+def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
+    return polarity.wrong_boxes(sheet)
+
+
+STAGE = Stage(
+    id="open",
+    name="record",
+    words="Open and record",
+    fields=(*FIELDS, *polarity.FIELDS),
+    findings=polarity.FINDINGS,
+    inside=True,
+    judge=_judge,
+)

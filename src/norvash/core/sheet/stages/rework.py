@@ -89,7 +89,7 @@ def _named(field_id: str) -> Field | None:
 
 
 def _before_signing(visit: Visit) -> Iterator[str]:
-    """Yield every finding that was decided and is not done, or done and not proven."""
+    """Yield every finding that was decided and is not done, or done and not proven; not what was handed over."""
     from norvash.core.sheet.proving import open_words
     from norvash.core.sheet.stages.decide import OUTCOME, STOPS
 
@@ -98,7 +98,7 @@ def _before_signing(visit: Visit) -> Iterator[str]:
         return
     for life in visit.lives:
         waits = life.state == "done not proven" or (life.state == "open" and life.decided is not None)
-        if waits and life.finding.part is not COMPLAINT:
+        if waits and life.finding.part is not COMPLAINT and not life.handed_over:
             yield open_words(life, quick=quick)
 
 

@@ -155,3 +155,12 @@ RENEW_BEARING = Task(
     schools=("school.kit",),
     caution="a warmed bearing burns at 110 °C: gloves; chips when it is pulled: eye protection",
 )
+RENEW_CORD = Task(
+    id="cord",
+    what="Renew the cord with its plug",
+    done="cord renewed with its plug",
+    minutes=25,
+    tools="cord and plug of the right kind, ohmmeter",
+    steps=("three cores to an earthed plug, two to one without earth", "relieve the strain", "measure the earth again"),
+    caution="isolated first, the plug in sight",
+)

@@ -4,14 +4,23 @@ from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Permit
-from norvash.core.sheet.fields_made import column, pick, quantity, text, tick
-from norvash.core.sheet.finding import finding
-from norvash.core.sheet.part import SWITCH
+from norvash.core.sheet.fields_made import column, pick, quantity, tick
+from norvash.core.sheet.stages.before.outside import (
+    BATTERY_LOW,
+    BATTERY_WEAK,
+    CABLE_BOTH,
+    CABLE_JOINT,
+    CABLE_RETURN,
+    CABLE_SUPPLY,
+    CORD_LOSS,
+    SUPPLY_OFF,
+    TAPS_MISWIRED,
+    TAPS_OFF,
+)
 from norvash.core.sheet.stages.brushes.springs import TERMINAL_MEASURED
 from norvash.core.sheet.stages.prove.run_findings import RUN_AMPS, RUN_OVERLOAD, RUN_OVERSPEED, RUN_SPEED
 from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.stages.windings.coils import MAGNETS_WEAK
-from norvash.core.sheet.task import Task
 
 
 def _has_taps(facts: Facts, _rules: MotorRules) -> bool:
@@ -38,32 +47,22 @@ def _judged_by_ohm(facts: Facts, rules: MotorRules) -> bool:
     return facts.motor_class != "starter" and not low
 
 
-MEND_SWITCH = Task(
-    id="switch",
-    what="Mend the switch",
-    done="switch mended",
-    minutes=30,
-    tools="multimeter, switch of its kind",
-    steps=("power off", "wire it as its diagram says, or renew it", "measure every setting again"),
-)
-FINDINGS = (
-    TAPS_MISWIRED := finding(
-        "taps.miswired",
-        "the speed settings do not rise from step to step",
-        "stop",
-        "no power: the switch is wired wrongly, and a step gives what another should",
-        SWITCH,
-        MEND_SWITCH,
-    ),
-)
 # fmt: off
 FIELDS: tuple[Field, ...] = (
     SUPPLY_V := quantity(
-        "supply-v", "Supply", "Supply at its terminals", "voltage", needs="permit", high=50000, hint="under load where that is safe", judged=True
+        "supply-v",
+        "Supply",
+        "Supply at its terminals",
+        "voltage",
+        needs="permit",
+        high=50000,
+        hint="under load where that is safe",
+        judged=True,
+        tells=(SUPPLY_OFF, CORD_LOSS),
     ),
-    SOURCE_V := quantity("source-v", "Supply", "Supply before switch and cord", "voltage", needs="permit", high=50000),
+    SOURCE_V := quantity("source-v", "Supply", "Supply before switch and cord", "voltage", needs="permit", high=50000, judged=True, tells=(CORD_LOSS,)),
     TAP_V := quantity(
-        "tap-v", "Speed settings", "Setting", "voltage", needs="permit", per="tap", high=50000, offered=_has_taps, judged=True, tells=(TAPS_MISWIRED,)
+        "tap-v", "Speed settings", "Setting", "voltage", needs="permit", per="tap", high=50000, offered=_has_taps, judged=True, tells=(TAPS_MISWIRED, TAPS_OFF)
     ),
     TAPS_V := column(
         "taps-v",
@@ -76,17 +75,47 @@ FIELDS: tuple[Field, ...] = (
         classes=("appliance", "tool"),
         offered=_no_taps,
         judged=True,
-        tells=(TAPS_MISWIRED,),
+        tells=(TAPS_MISWIRED, TAPS_OFF),
     ),
     DROP_SUPPLY_V := quantity(
-        "drop-supply-v", "Drops at working current", "Supply side", "voltage", needs="permit", high=50, classes=("starter", "traction", "generator")
+        "drop-supply-v",
+        "Drops at working current",
+        "Supply side",
+        "voltage",
+        needs="permit",
+        high=50,
+        classes=("starter", "traction", "generator"),
+        judged=True,
+        tells=(CABLE_SUPPLY,),
     ),
     DROP_RETURN_V := quantity(
-        "drop-return-v", "Drops at working current", "Return side", "voltage", needs="permit", high=50, classes=("starter", "traction", "generator")
+        "drop-return-v",
+        "Drops at working current",
+        "Return side",
+        "voltage",
+        needs="permit",
+        high=50,
+        classes=("starter", "traction", "generator"),
+        judged=True,
+        tells=(CABLE_RETURN,),
     ),
-    JOINT_V := quantity("joint-v", "Drops at working current", "Worst joint", "voltage", needs="permit", high=50),
-    REST_V := quantity("rest-v", "Battery", "At rest", "voltage", high=1000, classes=("starter", "traction", "generator")),
-    CRANKING_V := quantity("cranking-v", "Battery", "While cranking", "voltage", needs="permit", high=1000, classes=("starter",)),
+    JOINT_V := quantity("joint-v", "Drops at working current", "Worst joint", "voltage", needs="permit", high=50, judged=True, tells=(CABLE_JOINT,)),
+    REST_V := quantity("rest-v", "Battery", "At rest", "voltage", high=1000, classes=("starter", "traction", "generator"), judged=True, tells=(BATTERY_LOW,)),
+    CRANKING_V := quantity(
+        "cranking-v", "Battery", "While cranking", "voltage", needs="permit", high=1000, classes=("starter",), judged=True, tells=(BATTERY_WEAK, CABLE_BOTH)
+    ),
+    STARTER_V := quantity(
+        "starter-v",
+        "Battery",
+        "At the starter while cranking",
+        "voltage",
+        needs="permit",
+        high=1000,
+        classes=("starter",),
+        hint="between post and frame",
+        judged=True,
+        tells=(CABLE_BOTH,),
+    ),
     CRANKING_A := quantity("cranking-a", "Battery", "Current while cranking", "current", needs="permit", high=50000, classes=("starter",)),
     BATTERY_C := quantity("battery-c", "Battery", "Its temperature", "temperature", low=-60, high=80, classes=("starter",)),
     TERMINAL_OHM := quantity(
@@ -149,13 +178,6 @@ FIELDS: tuple[Field, ...] = (
         why_not=_runs_away,
         judged=True,
         tells=(MAGNETS_WEAK, RUN_OVERLOAD, RUN_AMPS),
-    ),
-    HANDED_OVER := text(
-        "handed-over",
-        "Before the motor",
-        "Handed to the owner: to whom, and what must be mended there",
-        hint="what is not right before the motor keeps its sheet from being clean, until it is right or handed over",
-        record=True,
     ),
     OUTCOME_BEFORE := pick(
         "upstream", "Outcome", "Outcome", ("upstream", "the fault lies before the motor: do not open it"), ("open", "go on, open the motor"), judged=True

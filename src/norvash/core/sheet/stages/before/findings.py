@@ -9,8 +9,8 @@ from norvash.core.motor.figure_fields import USUAL_NOLOAD_A, USUAL_NOLOAD_RPM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM, TAPS_MISWIRED
-from norvash.core.sheet.stages.before.judged import is_open, ladder_of, terminals_of
+from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM
+from norvash.core.sheet.stages.before.judged import is_open, judge_before, terminals_of
 from norvash.core.sheet.stages.brushes.springs import TERMINAL_MEASURED
 from norvash.core.sheet.stages.prove.points import Point
 from norvash.core.sheet.stages.prove.run_figures import slower_told
@@ -20,10 +20,9 @@ from norvash.core.text.words import listed
 
 
 def findings(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
-    """Return what the terminals and a run without load say."""
-    ladder = ladder_of(sheet, rules)
-    if ladder is not None and ladder.fault == "miswired":
-        yield 0, TAPS_MISWIRED
+    """Return what lies before the motor and is not right, and what the terminals and a run without load say."""
+    before = (j.finding for j in judge_before(sheet, rules).judged if j.finding is not None)
+    yield from ((0, f) for f in before if f.part.outside)
     bad = [(words.lower(), t) for words, t in terminals_of(sheet, rules) if t.right is False]
     if bad:
         names = listed(list(dict.fromkeys(words for words, _ in bad)))

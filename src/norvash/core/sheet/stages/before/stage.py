@@ -9,7 +9,8 @@ from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages import call_in
-from norvash.core.sheet.stages.before.fields import FIELDS, FINDINGS, HANDED_OVER, PERMIT_CLOSE, PERMIT_OPEN
+from norvash.core.sheet.stages.before.fields import FIELDS, PERMIT_CLOSE, PERMIT_OPEN
+from norvash.core.sheet.stages.before.outside import FINDINGS, SEEN
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
 
 _TRIED_AGAIN = ("tapped", "sparks")
@@ -22,29 +23,10 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
 
 
 def _before_signing(visit: Visit) -> Iterator[str]:
-    """Yield every test with power on that is not closed, and what lies before the motor of one that goes back to
-    service, is not right and was not handed to its owner.
-    """
-    from norvash.core.sheet.stages.decide import OUTCOME, RUNS
+    """Yield every test with power on that is not closed."""
     from norvash.core.sheet.walk import open_permits
 
     yield from (f"Test with power on no. {n} is not closed" for n in open_permits(visit.sheet))
-    if visit.sheet.kind != "quick" and OUTCOME.of(visit.sheet) in RUNS and not HANDED_OVER.of(visit.sheet):
-        yield from (f"Before the motor: {words}" for words in wrong_before(visit.sheet, visit.rules))
-
-
-def wrong_before(sheet: Sheet, rules: MotorRules) -> tuple[str, ...]:
-    """Return in words what was measured before the motor, on supply, cable, joints and battery, and is not right."""
-    from norvash.core.sheet.stages.before.judged import judge_before
-
-    return tuple(j.words.rstrip(".") for j in judge_before(sheet, rules).judged if j.wrong_before)
-
-
-def handed_over(visit: Visit) -> str:
-    """Return what of that was handed to the owner, with the words that were said, empty where nothing was."""
-    said = HANDED_OVER.of(visit.sheet)
-    wrong = wrong_before(visit.sheet, visit.rules) if said else ()
-    return f"of the motor alone: {'; '.join(wrong)}; handed to the owner: {said}" if wrong else ""
 
 
 STAGE = Stage(
@@ -52,6 +34,7 @@ STAGE = Stage(
     name="before",
     words="Before opening",
     fields=(*FIELDS, PERMIT_OPEN, PERMIT_CLOSE),
+    looked=SEEN,
     findings=FINDINGS,
     again=(*(p for p in call_in.STAGE.picked if p.sign.id in _TRIED_AGAIN), RUN_WHERE),
     signs=BEFORE_OPENING,

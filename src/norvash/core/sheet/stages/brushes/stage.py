@@ -5,13 +5,13 @@ from types import MappingProxyType
 
 from norvash.core.diagnosis.signs import ON_BRUSHES
 from norvash.core.motor.figure_fields import FACE_ANGLE_DEG, HOLDER_GAP_MM, THICKNESS_MM
-from norvash.core.motor.positions import polarity_wrong
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.part import BRUSHES, HOLDERS, SPRINGS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage, Visit
 from norvash.core.sheet.stages.brushes import carbon, holders, springs, stated
+from norvash.core.sheet.stages.polarity import boxes, wrong_at
 from norvash.core.text.words import listed
 
 
@@ -34,10 +34,9 @@ def _left(visit: Visit) -> str:
 
 
 def _before_power(visit: Visit) -> Iterator[str]:
-    """Yield that the polarity of the arms is wrong."""
-    words = polarity_wrong(visit.sheet.facts.positions)
-    if words:
-        yield words
+    """Yield that the polarity of the arms is wrong by the motor's plan; what was read at the boxes is a finding."""
+    if not boxes(visit.sheet) and wrong_at(visit.sheet):
+        yield wrong_at(visit.sheet)
 
 
 def _before_signing(visit: Visit) -> Iterator[str]:

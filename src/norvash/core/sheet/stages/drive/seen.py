@@ -1,7 +1,7 @@
 """What is seen on bearings, shaft and drive."""
 
 from norvash.core.sheet.finding import finding
-from norvash.core.sheet.part import DRIVE
+from norvash.core.sheet.part import BELT, DRIVE
 from norvash.core.sheet.stages.shared import RENEW_BEARING
 from norvash.core.sheet.task import Task
 
@@ -157,7 +157,7 @@ LOOKED = (
         "belt off, slack or glazed",
         "plan",
         "put it on, tension or renew it before the motor is blamed",
-        DRIVE,
+        BELT,
         MEND_DRIVE,
         shows=("belt-bad", "yes"),
     ),

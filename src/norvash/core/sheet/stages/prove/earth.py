@@ -10,6 +10,7 @@ from norvash.core.sheet.fields_made import pick, quantity
 from norvash.core.sheet.finding import Noted, finding
 from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.shared import RENEW_CORD
 from norvash.core.sheet.task import Task
 
 JOIN_EARTH = Task(
@@ -19,15 +20,6 @@ JOIN_EARTH = Task(
     minutes=15,
     tools="ohmmeter, star washer",
     steps=("clean to metal", "join", "measure with the lead taken off"),
-    caution="isolated first, the plug in sight",
-)
-RENEW_CORD = Task(
-    id="cord",
-    what="Renew the cord with its plug",
-    done="cord renewed with its plug",
-    minutes=25,
-    tools="cord and plug of the right kind, ohmmeter",
-    steps=("three cores to an earthed plug, two to one without earth", "relieve the strain", "measure the earth again"),
     caution="isolated first, the plug in sight",
 )
 

@@ -116,7 +116,7 @@ def _off(visit: Visit) -> list[str]:
 
 
 def _before_signing(visit: Visit) -> Iterator[str]:
-    from norvash.core.sheet.stages.decide import OUTCOME, STOPS
+    from norvash.core.sheet.stages.decide import KEPT, OUTCOME, STOPS
 
     sheet, outcome, answer = visit.sheet, OUTCOME.of(visit.sheet), COMPLAINT_NOW.of(visit.sheet)
     carried = any(x.finding.part is COMPLAINT and x.stands for x in visit.lives)
@@ -124,7 +124,7 @@ def _before_signing(visit: Visit) -> Iterator[str]:
         return
     if not answer:
         yield "Not said: whether the complaint is gone"
-    elif answer == "still":
+    elif answer == "still" and outcome != KEPT:  # why it is kept so is said beside it
         yield "The complaint is still there"
     elif answer == "this" and not CAUSE_WAS.of(sheet):
         yield "Not said: what it was"

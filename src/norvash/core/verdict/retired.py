@@ -1,0 +1,29 @@
+"""What is said of a motor that is used no more: it asks for nothing, and what was found on it rests."""
+
+from dataclasses import replace
+from datetime import date
+
+from norvash.core.text.words import day_words
+from norvash.core.verdict.sentence import Verdict
+from norvash.core.verdict.values import Days, Findings
+
+RETIRED = "Retired"
+
+
+def retired(found: Findings, on: date, by: str) -> tuple[Findings, Verdict]:
+    """Return the findings of a motor without any day or grade, and what is said of it."""
+    rests = replace(
+        found,
+        grade=None,
+        base=None,
+        rises=(),
+        days=Days(),
+        line_days=Days(),
+        dues=(),
+        look=None,
+        change=None,
+        due_graded=None,
+        ahead=None,
+    )
+    why = f"Since {day_words(on)}, {by}; its record stays, and nothing on it falls due."
+    return rests, Verdict(act="Retired.", why=why, figures=(), word=RETIRED, reasons=(), flags=())
