@@ -41,6 +41,7 @@ from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS,
 from norvash.core.sheet.stages.prove import stage as prove
 from norvash.core.sheet.typed import read_entry
 from norvash.core.sheet.work_list import work_list
+from norvash.core.verdict.before_work import by_carbon_found
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.sheet_line import sheet_says
 from norvash.core.verdict.values import Findings
@@ -50,6 +51,7 @@ from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, facts, shee
 from states import TODAY, a_round, ruled, standing, state
 
 RULES = shipped()
+WORN = by_carbon_found("plan")
 
 
 def found_in(shown: MotorState | None = None) -> Findings:
@@ -297,7 +299,7 @@ def test_what_is_to_be_decided_and_what_follows() -> None:
         given_ = {("decide.terminal.poor", 2, "found"): decided} if decided is not None else {}
         made = replace(sheet(), written=given_)  # type: ignore[arg-type]
         told = Told(sheet=made, found={(2, poor.id): poor}, now={(2, poor.id): poor}, places={2: "Brush B"})
-        asked = lives(told, "plan", "plan")
+        asked = lives(told, WORN, WORN)
         assert [(x.finding.id, x.place) for x in asked] == [("terminal.poor", "Brush B"), ("set.worn", "The set")]
         assert (asked[0].settled, asked[0].state) == (settled, life_state)
         work = work_list(asked, {}, RULES)
@@ -308,7 +310,7 @@ def test_what_is_to_be_decided_and_what_follows() -> None:
     assert (life.state, life.steps, said_by(life)) == ("done not proven", 3, "Ines, 10 min, tag LP-T 4")
     listed = work_list([life], done_tasks(worked), RULES)
     assert (listed[0].because, listed[0].done) == (("Brush B: terminal dirty, loose or oxidised",), done)
-    worn = work_list(lives(Told(sheet=sheet()), "plan", "plan"), {}, RULES)
+    worn = work_list(lives(Told(sheet=sheet()), WORN, WORN), {}, RULES)
     assert any(c.school.id == "school.one-or-all" for c in worn[0].ways)
 
 

@@ -7,9 +7,12 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.part import PARTS
+from norvash.core.sheet.signing import standing
 from norvash.core.sheet.signs_shown import causes_mended, causes_of
 from norvash.core.sheet.walk import look_words
 from norvash.errors import InputError, NeedsAnswer
+from norvash.work.changing_figures import change_figures
+from norvash.work.loading import load
 
 COPPER = "commutator_d_mm=120 commutator_d_min_mm=110 bars=24 holder_gap_mm=2"
 ROUGH = "seen.commutator.rough=yes shoulder-d=118 groove=0.2 pit=0.35"
@@ -217,6 +220,63 @@ def test_what_lies_before_the_motor_lives_and_never_raises_it(
         work.put(f"decide.{found}=now").put(task)
         work = work.put(again) if "gone." in again or "belt" in again else work.powered(again)
         assert work.bench.states == {(0, found): "proven"}
+
+
+def test_the_uneven_side_is_looked_at_and_no_new_set_ends_that(shop: Shop) -> None:
+    """A third of the mean apart, no force and no gap measured: it held nothing, and went with the set."""
+    motor = shop.motor(new_length="22", limit="8")
+    work = Work(shop, Bench(shop, motor)).safe()
+    work.bench.measure("17", "15")
+    life = work.bench.life("set.uneven", 2)
+    words = "wears most, the set is uneven by 33% of its mean"
+    assert (life.place, life.state, life.finding.words) == ("Brush B", "open", words)
+    work.bench.fit("22", "22")
+    assert work.bench.states[2, "set.uneven"] == "open"
+    work.put("decide.set.uneven@2=now task.side=yes")
+    assert work.bench.states[2, "set.uneven"] == "done not proven"
+    work.put("gone.set.uneven@2=yes")
+    assert work.bench.states[2, "set.uneven"] == "proven"
+
+
+def test_an_uneven_set_of_which_every_force_and_gap_was_measured_asks_no_more(shop: Shop) -> None:
+    work = Work(shop, Bench(shop, shop.motor(new_length="22", limit="8"))).safe()
+    work.put("force@1=3.6 force@2=3.6")
+    work.bench.measure("17", "15")
+    assert work.bench.states == {(2, "set.uneven"): "open"}
+    work.put("gap@1=2 gap@2=2")
+    assert work.bench.states == {(2, "set.uneven"): "proven"}
+
+
+def test_new_brushes_by_their_part_are_not_measured_only_where_a_depth_needs_it(shop: Shop) -> None:
+    by_depth = {"method": "depth", "depth_limit_mm": "12"}
+    for figures, held in (({}, []), (by_depth, ["The brushes are not measured"])):
+        work = Work(
+            shop, Bench(shop, shop.motor(tag=f"X-{len(held)}", new_length="22", limit="8", figures=figures))
+        ).safe()
+        work.bench.fit("nominal", "nominal")
+        page = work.bench.page
+        assert [h.words for h in page.holds if "measured" in h.words and "Gate" not in h.words] == held
+        assert (page.said.word == "Not measured") == bool(held)
+
+
+def test_a_look_for_the_cause_that_nobody_took_is_named_at_the_signature(shop: Shop) -> None:
+    work = Work(shop, Bench(shop, shop.motor(new_length="22", limit="8"))).safe()
+    work.bench.see(1, "face.burnt")
+    work.bench.fit("22", "22")
+    open_look = "“Look for the cause” was not done: Brush A, edge of the face burnt"
+    assert open_look in standing(work.bench.page.visit)
+    work.put("task.seek=yes")
+    assert open_look not in standing(work.bench.page.visit)
+
+
+def test_shares_stated_later_never_take_away_what_stands_without_them(shop: Shop) -> None:
+    """Every class is asked for its settings; a stop for the switch went when somebody stated the shares."""
+    work = Work(shop, Bench(shop, shop.motor(motor_class="industrial", figures={"rated_v": "24"}))).safe()
+    work.powered("supply-v=24 taps-v=14.9;18.6;18.2;22;23.8")
+    assert work.bench.states == {(0, "taps.miswired"): "open"}
+    version = load(shop.conn, work.bench.motor).motor.version
+    change_figures(shop.conn, shop.act(), work.bench.motor, {"speed_taps": "0.6; 0.75; 0.8; 0.9; 1"}, version)
+    assert work.bench.states == {(0, "taps.miswired"): "open"}
 
 
 def test_boxes_that_do_not_alternate_are_found_and_hold_power_until_they_do(shop: Shop) -> None:

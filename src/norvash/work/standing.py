@@ -54,7 +54,7 @@ def rank_of(found: Findings, *, runs: bool = False, due: bool = False) -> int:
     hands and outranks nothing that is to be watched or worse; but a set of unknown age that `runs` by its log comes
     before what is to be planned.
     """
-    unknown = found.round is None or bool(found.doubts or found.missing) or (due and found.days.look_on is None)
+    unknown = found.unmeasured or bool(found.doubts or found.missing) or (due and found.days.look_on is None)
     rank = _RUNS_UNKNOWN_RANK if found.unknown and runs else _UNKNOWN_RANK if unknown else 0
     return max(_RANK[found.base or "fit"], rank)
 

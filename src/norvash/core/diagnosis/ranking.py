@@ -1,7 +1,7 @@
 """Naive Bayes over the causes: their ranking, the reasons, and the next check by entropy per minute."""
 
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 from itertools import product
 from math import log, log2, prod
@@ -12,6 +12,7 @@ from norvash.core.diagnosis.checks import CHECKS, STATES, Check
 from norvash.core.diagnosis.sign import NOT_SO, Answer
 from norvash.core.diagnosis.signs import BY_ID as SIGNS
 from norvash.core.diagnosis.signs import offered
+from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.diagnosis import STRENGTH
 from norvash.core.text.words import listed
@@ -155,12 +156,15 @@ def diagnose(
     ruled_out: Iterable[str] = (),
     now: Situation | None = None,
     cases: Mapping[str, int] | None = None,
+    said: Mapping[str, str] | None = None,
 ) -> Diagnosis:
-    """Rank the causes from what was noticed, and the checks from what they would tell.
+    """Rank the causes from what was noticed, and the checks from what they would tell; no check where one is as good as
+    settled.
 
     Units: seen holds the answer by sign, “no” where it is not so; ruled_out are causes found and mended before; cases
-    are those proven at this site on motors of the class.
-    Raises: InputError for a sign, an answer, a cause that is not known, or when nothing is left.
+    are those proven at this site on motors of the class; said are other words for what a sign was seen by.
+    Raises: InputError for a sign, an answer, a cause that is not known, or when nothing is left. Source: rule
+    diagnosis.settled
     """
     given = tuple((sign_id, _checked(sign_id, answer)) for sign_id, answer in seen.items())
     out = tuple(ruled_out)
@@ -169,7 +173,10 @@ def diagnose(
             raise InputError(f"“{cause_id}” is not a cause.", "Use one of " + ", ".join(CAUSES) + ".", "ruled_out")
     rates = base_rates(motor_class, surroundings, cases, rules["diagnosis.cases"])
     base = tuple((rates | dict.fromkeys(out, 0.0)).items())
-    return _diagnosis(motor_class, given, strengths(rules), base=base, now=now or Situation())
+    words = tuple((said or {}).items())
+    found = _diagnosis(motor_class, given, strengths(rules), base=base, now=now or Situation(), words=words)
+    settled = not under(found.first.chance, rules["diagnosis.settled"])
+    return replace(found, checks=()) if settled else found
 
 
 @lru_cache(maxsize=128)
@@ -180,13 +187,15 @@ def _diagnosis(
     *,
     base: tuple[tuple[str, float], ...],
     now: Situation,
+    words: tuple[tuple[str, str], ...],
 ) -> Diagnosis:
     """Return the diagnosis of what was checked; a sheet asks for the same one at each of its pages."""
     before, given = dict(base), dict(seen)
+    said = {s: SIGNS[s].said(a) for s, a in seen} | dict(words)
     by_sign = {s: {c: row[a] for c, row in likelihoods(s, means).items()} for s, a in given.items()}
     chances = _normed({c: p * prod(by_sign[s][c] for s in given) for c, p in before.items()})
     ranked = tuple(
-        _ranked(cause_id, chance, before, given, by_sign)
+        _ranked(cause_id, chance, before, given, by_sign, said=said)
         for cause_id, chance in sorted(chances.items(), key=lambda pair: -pair[1])
         if chance > 0
     )
@@ -249,18 +258,20 @@ def _ranked(
     base: Mapping[str, float],
     given: Mapping[str, str],
     by_sign: Mapping[str, Mapping[str, float]],
+    *,
+    said: Mapping[str, str],
 ) -> Ranked:
     """Return a cause with its reasons: each sign's chance under it over its mean chance under the others, at base
-    rates.
+    rates; what is said in the same words once, by its strongest.
     """
     reasons: list[Reason] = []
-    for sign_id, answer in given.items():
+    for sign_id in given:
         table = by_sign[sign_id]
         rest = sum(base.values()) - base[cause_id]
         others = sum(base[c] * table[c] for c in base if c != cause_id) / rest if rest > 0 else table[cause_id]
-        sign = SIGNS[sign_id]
-        reasons.append(Reason(sign.said(answer), table[cause_id] / others))
+        reasons.append(Reason(said[sign_id], table[cause_id] / others))
     telling = sorted((r for r in reasons if abs(log(r.ratio)) > 0.1), key=lambda r: -abs(log(r.ratio)))
+    telling = list({(r.words, r.ratio > 1): r for r in reversed(telling)}.values())[::-1]
     return Ranked(
         CAUSES[cause_id], chance, tuple(r for r in telling if r.ratio > 1), tuple(r for r in telling if r.ratio < 1)
     )

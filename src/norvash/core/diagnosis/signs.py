@@ -99,7 +99,7 @@ BEFORE_OPENING: tuple[Sign, ...] = (
         words="Voltage at the motor's terminals",
         answers=(
             Answer("right", "right", weighed(_MOTOR_SIDE), 0.6),
-            Answer("low", "low, the current is not known", weighed("supply+2 cable+2 worn-1 stuck-1"), 0.1),
+            Answer("low", "low, whether with much or with little current is not known", weighed("supply+2 cable+2 worn-1 stuck-1"), 0.1),
             Answer("low-high", "low, with much current", weighed("short+2 bearing+2 load+2 supply+1 cable+1 worn-2 stuck-2 lead-2 open-coil-2"), 0.05),
             Answer(
                 "low-low",

@@ -106,6 +106,15 @@ RULES = (
         high=0.99,
     ),
     Rule(
+        id="diagnosis.settled",
+        words="chance from which no further check is asked for",
+        unit="share",
+        default=0.95,
+        source=_HOUSE,
+        low=0.6,
+        high=1,
+    ),
+    Rule(
         id="diagnosis.upstream",
         words="chance that the fault lies before the motor from which opening is advised against",
         unit="share",

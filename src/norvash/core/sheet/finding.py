@@ -22,10 +22,11 @@ class Finding:
     the sign that it is, with its answer, `cause` what it is where no sign says so. With one that `never_runs` nothing
     gets power; one that `ends_in_cut` says nothing where no copper is left to be cut. One `of_brush` goes with the
     brush that it is on, and the first reading of a new one proves that; of one `of_set` the new one must not show it
-    too. With one that `holds_brush` the brush does not follow its wear: its reading proves nothing. One `by_test` is
-    picked, but only a test shows it: that a look found nothing does not deny it. One `before_power` is proven before
-    anything gets power: no run proves it. One that `stops_carried` is a stop where the motor hangs a load or carries
-    people. One that is not `known` was kept by another version: nothing here finds or proves it.
+    too. One `of_lengths` is found by the lengths of the set, which show at a later visit that it is gone. With one that
+    `holds_brush` the brush does not follow its wear: its reading proves nothing. One `by_test` is picked, but only a
+    test shows it: that a look found nothing does not deny it. One `before_power` is proven before anything gets power:
+    no run proves it. One that `stops_carried` is a stop where the motor hangs a load or carries people. One that is not
+    `known` was kept by another version: nothing here finds or proves it.
     """
 
     id: str
@@ -39,6 +40,7 @@ class Finding:
     ends_in_cut: bool = field(default=False, compare=False)
     of_brush: bool = field(default=False, compare=False)
     of_set: bool = field(default=False, compare=False)
+    of_lengths: bool = field(default=False, compare=False)
     holds_brush: bool = field(default=False, compare=False)
     by_test: bool = field(default=False, compare=False)
     before_power: bool = field(default=False, compare=False)
@@ -98,6 +100,7 @@ def finding(
     ends_in_cut: bool = False,
     of_brush: bool = False,
     of_set: bool = False,
+    of_lengths: bool = False,
     holds_brush: bool = False,
     by_test: bool = False,
     before_power: bool = False,
@@ -119,6 +122,7 @@ def finding(
         ends_in_cut=ends_in_cut,
         of_brush=of_brush,
         of_set=of_set,
+        of_lengths=of_lengths,
         holds_brush=holds_brush,
         by_test=by_test,
         before_power=before_power,

@@ -9,45 +9,45 @@ from norvash.core.sheet.done import work_done
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.life import At, KeptLife, Life, State, Then, Told
 from norvash.core.sheet.part import COMPLAINT
-from norvash.core.sheet.stages.brushes.carbon import SET_WORN, worn_set
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TOLD_BY
 from norvash.core.sheet.stages.rework import gone
 from norvash.core.sheet.unread import holds_unread
 from norvash.core.sheet.visit_read import VisitRead
 from norvash.core.sheet.walk import upstream
 from norvash.core.sheet.whole_look import looked_at_whole
-from norvash.core.verdict.grades import GRADES, Grade
+from norvash.core.verdict.grades import GRADES
 
 # Of equally grave ones the parts speak in the order of the stages.
 _NEVER: Mapping[At, Then] = MappingProxyType({})
+_NOTHING: Mapping[At, Finding] = MappingProxyType({})
 _ORDER = {finding_id: i for i, finding_id in enumerate(FINDINGS)}
 
 
 def lives(
-    told: Told, worn_found: Grade | None = None, worn_now: Grade | None = None, worn_then: Mapping[At, Then] = _NEVER
+    told: Told,
+    set_found: Mapping[At, Finding] = _NOTHING,
+    set_now: Mapping[At, Finding] = _NOTHING,
+    set_then: Mapping[At, Then] = _NEVER,
 ) -> tuple[Life, ...]:
     """Return the life of every finding that was ever plan or graver and has not ended at an earlier visit, the gravest
     first.
 
-    Units: the grades of the set by its carbon, as it was found and as it is now, and what earlier grounds find graver.
+    `set_found` and `set_now` are what its lengths say of the set, as it was found and as it is now, `set_then` what
+    earlier grounds find graver in it.
     """
-    back = {**told.back, **_worn(worn_now)}
+    back = {**told.back, **set_now}
     if told.sheet is None:
         made = [_as_kept(k, _place(k.finding, k.position, told), back) for k in told.kept]
     else:
-        then = {**told.then, **worn_then}
+        then = {**told.then, **set_then}
         kept_up = {at: t.finding for at, t in then.items() if t.stands}
-        found = {**told.found, **_worn(worn_found), **{at: f for at, f in kept_up.items() if then[at].found}}
-        now = {**told.now, **_worn(worn_now), **{at: f for at, f in kept_up.items() if then[at].now}}
+        found = {**told.found, **set_found, **{at: f for at, f in kept_up.items() if then[at].found}}
+        now = {**told.now, **set_now, **{at: f for at, f in kept_up.items() if then[at].now}}
         visit = _Visit(sheet=told.sheet, told=told, found=found, now=now, then=then, back=back)
         made = [visit.life(at) for at in visit.every]
     return tuple(
         sorted(made, key=lambda x: (-GRADES.index(x.finding.grade), _ORDER.get(x.finding.id, len(_ORDER)), x.position))
     )
-
-
-def _worn(grade: Grade | None) -> Mapping[At, Finding]:
-    return {} if grade is None else {(0, SET_WORN.id): worn_set(grade)}
 
 
 def _place(finding: Finding, position: int, told: Told) -> str:
@@ -215,8 +215,9 @@ class _Visit(VisitRead):
             return True
         if life.finding.of_brush and not life.finding.proof and self.new_at(life):
             return life.at not in self.now or not life.finding.of_set
-        if life.finding.id == SET_WORN.id and self.carried(life.kept) and self.told.measured:
-            return life.at not in self.now and life.at not in self.found
+        lengths = life.finding.of_lengths and self.carried(life.kept) and self.told.measured
+        if lengths and life.at not in self.now and life.at not in self.found:
+            return True
         if not life.done and not self.carried(life.kept):
             return False
         looked = gone(life.finding.id).given(self.sheet, life.position)

@@ -31,6 +31,7 @@ RESTS_ON: Mapping[str, tuple[str, ...]] = {
         *("stage.plan", "stage.change", "stage.stop", "forecast.stop", "new_mm", "limit_mm", "limit_source"),
         *("lead_root_depth_mm", "lead_taut_length_mm", "spring_stop_length_mm", "depth_limit_mm"),
     ),
+    "set.uneven": ("spread.pair", "spread.set", "spread.noise", "spread.outlier", "new_mm"),
     "set.volts": ("variant", "rated_v"),
     "set.variant": ("variant", "grade"),
     "set.angle": ("face_angle_deg",),

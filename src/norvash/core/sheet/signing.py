@@ -6,6 +6,7 @@ from typing import Literal
 
 from norvash.core.sheet.asked import misfits
 from norvash.core.sheet.barring import barring, gone_words, read_at_stage, withdrawn
+from norvash.core.sheet.done import done_tasks
 from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.gates import GATES, POWER, SAFE, SERVICE
 from norvash.core.sheet.gating import gate_now
@@ -85,17 +86,26 @@ def signed_as(visit: Visit) -> SignedAs:
 
 
 def standing(visit: Visit) -> tuple[str, ...]:
-    """Return what stands with a motor although nothing is open: what is put off, what was withdrawn, and the gates that
-    were waived.
+    """Return what stands with a motor although nothing is open: what is put off, what nobody has looked for, what was
+    withdrawn, and the gates that were waived.
     """
     put_off = [f"{x.place}, {x.finding.words}, is put off" for x in visit.lives if x.state == "put off"]
     gates = [(gate.words, gate_now(gate, visit)) for gate in GATES.values()]
     holds_waived = [f"“{w.words}” was waived by {w.person}" for _, now in gates for w in now.waived]
-    gone = [gone_words(x) for x in withdrawn(visit)]
+    gone = [*_not_sought(visit), *(gone_words(x) for x in withdrawn(visit))]
     waived = [
         f"gate “{words}” was waived by {now.person}" for words, now in gates if now.state == "waived" and not now.waived
     ]
     return (*put_off, *gone, *waived, *holds_waived)
+
+
+def _not_sought(visit: Visit) -> Iterator[str]:
+    """Yield every look that a finding asks for and that nobody has taken, where its work is done all the same."""
+    done = done_tasks(visit.sheet)
+    for life in visit.lives:
+        if life.state in ("proven", "done not proven") and not life.came:
+            left = (t for t in life.finding.tasks if t.looks and t not in done)
+            yield from (f"“{t.what}” was not done: {life.place}, {life.finding.words}" for t in left)
 
 
 def _not_said(visit: Visit) -> Iterator[Hold]:

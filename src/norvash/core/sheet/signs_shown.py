@@ -3,6 +3,7 @@ findings.
 """
 
 from collections.abc import Iterable, Mapping
+from dataclasses import replace
 
 from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
 from norvash.core.diagnosis.sign import NOT_SO
@@ -20,7 +21,8 @@ from norvash.core.sheet.stages.brushes.carbon import BRUSH_FREE
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.core.sheet.stages.commutator.bar_test import BAR_SHAFT
 from norvash.core.sheet.stages.decide import RULED_OUT
-from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW
+from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW, complaint_gone
+from norvash.core.sheet.stages.prove.output import output_answer
 from norvash.core.sheet.stages.windings.insulation import INSULATION_MOHM
 from norvash.core.sheet.walk import how_far_open, open_permits
 from norvash.core.verdict.values import Findings
@@ -45,6 +47,9 @@ def signs_shown(sheet: Sheet, before: Before, found: Findings, rules: MotorRules
         if condition.finding.shows is not None:
             sign, answer = condition.finding.shows
             signs[sign] = answer
+    output = output_answer(sheet, rules)
+    if output:
+        signs["residual-none"] = "yes" if output == "dead" else NOT_SO
     if signs.get("insulation") == "yes" and _next_to_nothing(sheet, rules):
         signs["insulation"] = "none"
     picked = {p.sign.id: p.of(sheet) for s in STAGES for p in s.noticed}
@@ -136,7 +141,8 @@ def diagnosis_of(
 ) -> Diagnosis:
     """Return the causes and the next checks that are possible and allowed on this sheet now.
 
-    What was mended while the complaint is still there is ruled out, and the search goes on; so is what is not in the
+    What was mended while the complaint is still there is ruled out, and the search goes on; once it is gone no check is
+    asked for. Ruled out is what is not in the
     motor. `cases` are the causes proven at this site.
     """
     safe = not SAFE.ticked(sheet, rules).is_open
@@ -146,6 +152,25 @@ def diagnosis_of(
     if COMPLAINT_NOW.of(sheet) == "still":
         out += [*mended_causes(sheet), *causes_mended(lives)]
     around = set(sheet.facts.surroundings) | ({"wet"} if signs.get("water") == "yes" else set())
-    return diagnose(
-        sheet.facts.motor_class, signs, rules, surroundings=sorted(around), ruled_out=out, now=now, cases=cases
+    found = diagnose(
+        sheet.facts.motor_class,
+        signs,
+        rules,
+        surroundings=sorted(around),
+        ruled_out=out,
+        now=now,
+        cases=cases,
+        said=_by_look(sheet, signs),
     )
+    return replace(found, checks=()) if complaint_gone(sheet) else found
+
+
+def _by_look(sheet: Sheet, signs: Mapping[str, str]) -> dict[str, str]:
+    """Return by sign that it is only not so because a part was looked at and nothing found: nobody has said more."""
+    looked = (s for s in STAGES if s.sound is not None and s.sound.of(sheet))
+    return {
+        sign: f"{stage.words.lower()} looked at, nothing found"
+        for stage in looked
+        for sign in stage.clears
+        if signs.get(sign) == NOT_SO
+    }

@@ -50,8 +50,12 @@ class Visit:
 
     @property
     def measured(self) -> bool:
-        """Tell whether the set was measured on this sheet, or has been renewed since it was."""
+        """Tell whether the set was measured on this sheet, or has been renewed since it was; the lengths of a new one
+        may be taken from the part.
+        """
         last = self.found.round
+        if self.found.taken and self.found.new:
+            return True
         return last is not None and (last.sheet_id == self.sheet.id or last.at >= self.sheet.at)
 
 

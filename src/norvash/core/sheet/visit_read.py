@@ -13,7 +13,6 @@ from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.life import At, KeptLife, Life, Told
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.brushes.carbon import SET_WORN
 from norvash.core.sheet.stages.call_in import settled
 from norvash.core.sheet.stages.catalogue import SEEN, TOLD_BY
 from norvash.core.sheet.stages.decide import decision
@@ -124,7 +123,7 @@ class VisitRead:
         since += [m.seq for m in life.then.moves] if life.then is not None else []
         if not since:
             return False
-        if life.finding.id == SET_WORN.id:
+        if life.finding.of_lengths:
             return any(seq > max(since) for seq in self.told.measured_at)
         read = [g for f in TOLD_BY.get(life.finding.id, ()) for g in self.read_at(f, life.position, ("found", "left"))]
         looked = gone(life.finding.id).given(self.sheet, life.position)

@@ -70,6 +70,11 @@ def _graver(then: Grade | None, now: Grade | None) -> Finding | None:
     return graver(worn_set(then), worn_set(now) if now is not None else None) if then is not None else None
 
 
+def by_carbon_found(grade: Grade | None) -> dict[At, Finding]:
+    """Return by its place what the carbon of a set is found to be, nothing where it may run on."""
+    return {} if grade is None else {(0, SET_WORN.id): worn_set(grade)}
+
+
 def worn(graded: Graded | None) -> Grade | None:
     """Return a grade that asks for a new set, None for a lesser one."""
     return graded.grade if graded is not None and GRADES.index(graded.grade) >= GRADES.index("plan") else None

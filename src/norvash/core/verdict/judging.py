@@ -4,10 +4,9 @@ from collections.abc import Sequence
 from dataclasses import replace
 from datetime import date, timedelta
 
-from norvash.core.brush.gauged import is_floating
+from norvash.core.brush.gauged import is_floating, shows_depths
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.motor_limit import motor_limit
-from norvash.core.brush.spread import Spread, set_spread
 from norvash.core.brush.straight_line import Point, StraightLine, Track, straight_line
 from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import NEW_MM
@@ -19,12 +18,13 @@ from norvash.core.planning.second_line import second_line
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.lives import lives
 from norvash.core.use.rate import day_of
-from norvash.core.verdict.before_work import worn, worn_as_found, worn_then
+from norvash.core.verdict.before_work import by_carbon_found, worn, worn_as_found, worn_then
 from norvash.core.verdict.brush_now import brush_now
 from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
 from norvash.core.verdict.grades import worst
 from norvash.core.verdict.rising import Rise, by_change, by_limit, by_lives, by_look, grade_on
 from norvash.core.verdict.set_grade import by_interval, follows_symptoms, raised
+from norvash.core.verdict.uneven import spread_of, uneven_as_found, uneven_now
 from norvash.core.verdict.values import BrushNow, Days, Findings, OpenDoubt
 
 
@@ -96,9 +96,12 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     # While only a part of the set is measured its days say nothing for good: its lengths alone begin a life.
     half = state.told.sheet is not None and not state.told.measured and not state.told.new
     by_carbon_now = by_length if half else by_all
+    spread = spread_of(brushes, state, rules) if latest and not missing and not shortest_only else None
     worn_found, worn_now = worn_as_found(state, rules, by_carbon_now), worn(by_carbon_now)
     worn_before = worn_then(state, worn_found, worn_now) if state.grounds else {}
-    lived = lives(state.told, worn_found, worn_now, worn_before)
+    uneven = uneven_now(spread, state)
+    set_found = {**uneven_as_found(state, rules, uneven), **by_carbon_found(worn_found)}
+    lived = lives(state.told, set_found, {**uneven, **by_carbon_found(worn_now)}, worn_before)
     since = current.rounds[current.rounds.index(latest) :] if latest else current.rounds
     due_graded = by_interval(asked, state, rules, today)
     by_use = worst([g for g in (by_all, due_graded) if g])
@@ -119,6 +122,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         by_all=by_use,
         change=change,
         unknown=nobody_knows(state),
+        taken=_taken(state, current),
         due_graded=due_graded,
         limit=limit,
         brushes=brushes,
@@ -127,7 +131,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         governing=governing,
         line=line,
         days=days,
-        spread=_spread(brushes, state, rules) if latest and not missing and not shortest_only else None,
+        spread=spread,
         round=latest,
         complete_before=before if missing else None,
         doubts=_doubts(brushes),
@@ -214,6 +218,14 @@ def _too_short(state: MotorState, rules: MotorRules) -> bool:
     return under(ahead.look_units - ahead.seen_units, rules["forecast.stop"] * ahead.life_units)
 
 
+def _taken(state: MotorState, current: BrushSet) -> bool:
+    """Tell whether nobody has measured a new set, and every length was taken from the part: of one that is spoken of in
+    depths that says nothing.
+    """
+    whole = {p.number for p in state.positions} <= current.nominal and not any(r.readings for r in current.rounds)
+    return whole and not shows_depths(state.figures)
+
+
 def _only_start(state: MotorState, measured: list[Round]) -> bool:
     """Tell whether the only round is the one at which the clock starts."""
     return len(measured) == 1 and (measured[0].kind != "check" or begins_at_first_reading(state))
@@ -271,15 +283,6 @@ def _days(state: MotorState, line: StraightLine | None) -> Days:
         return None if counter is None else day_of(counter - shift, last, rate)
 
     return Days(on(line.do_not_exceed_h), on(line.plan_by_h), on(line.look_again_h))
-
-
-def _spread(brushes: tuple[BrushNow, ...], state: MotorState, rules: MotorRules) -> Spread | None:
-    """Return how evenly the set has worn, None unless every brush is read."""
-    wear = [b.wear_mm for b in brushes if b.wear_mm is not None]
-    if len(wear) < max(2, len(brushes)):
-        return None
-    sd = max(b.last.sd_mm for b in brushes if b.last)
-    return set_spread(wear, sd, rules, [p.polarity for p in state.positions])
 
 
 def _doubts(brushes: tuple[BrushNow, ...]) -> tuple[OpenDoubt, ...]:

@@ -66,7 +66,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     """
     unit = LENGTH_UNIT.of(state.figures)
     rise, calm = risen(found.base, found.rises, today), found.grade in ("fit", "watch", None)
-    if found.round is None and calm and rise is None:
+    if found.unmeasured and calm and rise is None:
         return _unmeasured(found, state, rules, today)
     flags = _flags(found, state, rules, today)
     carbon = _by_carbon(found)
@@ -96,7 +96,8 @@ def _flags(found: Findings, state: MotorState, rules: MotorRules, today: date) -
         part = next((p.words.lower() for p in (*PARTS, *BESIDE) if p.id == rise.part and p is not BRUSHES), "")
     on = (
         (part, bool(part)),
-        ("not measured", found.round is None),
+        ("not measured", found.unmeasured),
+        ("lengths taken from the part", found.taken),
         ("age unknown", found.unknown),
         ("doubtful", bool(found.doubts)),
         ("incomplete", bool(found.missing)),
@@ -213,6 +214,8 @@ def _why(found: Findings, unit: str) -> str:
 def _why_carbon(found: Findings, unit: str) -> str:
     """Return how much carbon the set has, by its worst brush."""
     brush = found.governing
+    if found.taken:
+        return "New brushes are in, their lengths taken from the part."
     if brush is None or brush.left_mm is None or brush.last is None:
         return ""
     if not over(brush.left_mm, 0):

@@ -46,7 +46,8 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
     if outside is not None and worst < _CHANGE and visit.sheet.signed_at is None:
         return _outside(said, outside, cause, rules)
     searching = COMPLAINT_NOW.of(visit.sheet) == "still"
-    told = worst >= _STOP or (visit.measured and grave and not searching)
+    calls = max((c.rank for c in visit.found.components if c.part is COMPLAINT), default=0)
+    told = worst >= _STOP or (visit.measured and worst >= max(_GRAVE, calls) and not searching)
     return said if cause is None or told else _sought(visit, said, cause, grave=grave)
 
 

@@ -65,7 +65,8 @@ class Findings:
     the worst brush by its length, `by_all` by its use and its tables too. `days` are those that planning goes by: the
     forecast's, or the straight line's where there is none. `new` are the positions with a brush that came new on the
     open sheet, each with whether its first length is known. `change` is the earliest interval that asks for a new set,
-    `due_graded` what such intervals say by use. `unknown` is a set of unknown age that nobody has measured.
+    `due_graded` what such intervals say by use. `unknown` is a set of unknown age that nobody has measured,
+    `taken` one whose every length was taken from the part, of which neither limit nor date needs more.
     """
 
     grade: Grade | None
@@ -99,6 +100,12 @@ class Findings:
     due_graded: Graded | None = None
     tabled_out: bool = False
     unknown: bool = False
+    taken: bool = False
+
+    @property
+    def unmeasured(self) -> bool:
+        """Tell whether nobody has measured the set, and its limit or its date needs that."""
+        return self.round is None and not self.taken
 
     @property
     def foreseen(self) -> Ahead | None:

@@ -72,7 +72,6 @@ FIELDS: tuple[Field, ...] = (
         needs="permit",
         high=50000,
         hint="a line each; what each should be is not known",
-        classes=("appliance", "tool"),
         offered=_no_taps,
         judged=True,
         tells=(TAPS_MISWIRED, TAPS_OFF),

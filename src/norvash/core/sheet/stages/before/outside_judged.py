@@ -121,15 +121,21 @@ def _lost_on_the_way(sheet: Sheet, volts: float, rules: MotorRules) -> Judged | 
 
 
 def ladder_of(sheet: Sheet, rules: MotorRules) -> Ladder | None:
-    """Return the judged speed settings once supply and all settings are measured, None before."""
+    """Return the judged speed settings once supply and all settings are measured, None before; those that were measured
+    without their shares go on being judged by themselves.
+    """
     taps, supply = sheet.facts.taps, SUPPLY_V.of(sheet)
-    if not taps and supply and TAPS_V.of(sheet):
-        read = [v or 0.0 for v in TAPS_V.of(sheet)]
-        return speed_ladder(supply, read, (None,) * len(read), rules)
-    volts = [TAP_V.of(sheet, n) for n in range(1, len(taps) + 1)]
-    if not taps or not supply or any(v is None for v in volts):
+    if not supply:
         return None
-    return speed_ladder(supply, [v for v in volts if v is not None], taps, rules)
+    volts = [TAP_V.of(sheet, n) for n in range(1, len(taps) + 1)]
+    if taps and all(v is not None for v in volts):
+        return speed_ladder(supply, [v for v in volts if v is not None], taps, rules)
+    read = [v or 0.0 for v in TAPS_V.of(sheet)]
+    if not read:
+        return None
+    bare = speed_ladder(supply, read, (None,) * len(read), rules)
+    # Shares that are stated later never take away what stands without them.
+    return speed_ladder(supply, read, taps, rules) if len(taps) == len(read) and not bare.fault else bare
 
 
 def say_drops(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str, str]) -> None:

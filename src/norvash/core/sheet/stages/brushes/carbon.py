@@ -191,7 +191,16 @@ FACE = (
 )
 FINDINGS = (
     SET_WORN := finding(
-        "set.worn", "worn", "plan", "renew the set", BRUSHES, FIT_SET, of_brush=True, of_set=True, cause="worn"
+        "set.worn",
+        "worn",
+        "plan",
+        "renew the set",
+        BRUSHES,
+        FIT_SET,
+        of_brush=True,
+        of_set=True,
+        of_lengths=True,
+        cause="worn",
     ),
     DUST_MUCH := finding(
         "dust.much",

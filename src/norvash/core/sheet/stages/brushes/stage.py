@@ -6,11 +6,11 @@ from types import MappingProxyType
 from norvash.core.diagnosis.signs import ON_BRUSHES
 from norvash.core.motor.figure_fields import FACE_ANGLE_DEG, HOLDER_GAP_MM, THICKNESS_MM
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.part import BRUSHES, HOLDERS, SPRINGS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage, Visit
-from norvash.core.sheet.stages.brushes import carbon, holders, springs, stated
+from norvash.core.sheet.stages.brushes import carbon, holders, side, springs, stated
 from norvash.core.sheet.stages.polarity import boxes, wrong_at
 from norvash.core.text.words import listed
 
@@ -19,6 +19,10 @@ def _judge(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Itera
     from norvash.core.sheet.stages.brushes.findings import findings
 
     return findings(sheet, rules, worn_mm)
+
+
+def _answered(sheet: Sheet, _rules: MotorRules) -> Iterable[Finding]:
+    return (side.SET_UNEVEN,) if side.side_looked_at(sheet) else ()
 
 
 def _is_done(visit: Visit) -> bool:
@@ -83,6 +87,7 @@ STAGE = Stage(
         *holders.FINDINGS,
         *carbon.FINDINGS,
         *stated.FINDINGS,
+        *side.FINDINGS,
     ),
     parts=(BRUSHES, SPRINGS, HOLDERS),
     looks=((SPRINGS, springs.SPRINGS_LOOKED), (HOLDERS, holders.HOLDERS_LOOKED)),
@@ -90,6 +95,7 @@ STAGE = Stage(
     inside=True,
     opens=True,
     judge=_judge,
+    answered=_answered,
     quick=True,
     holds={"power": _before_power, "sign": _before_signing},
     asks=(THICKNESS_MM, FACE_ANGLE_DEG, HOLDER_GAP_MM),

@@ -9,6 +9,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.prove.points import points_of
 from norvash.core.sheet.stages.prove.run_fields import REGULATOR, RUN_A
 from norvash.core.sheet.stages.prove.run_findings import OUTPUT_DEAD, OUTPUT_FLAT, OUTPUT_HIGH, OUTPUT_LOW
 from norvash.core.text.words import grouped
@@ -80,6 +81,20 @@ def output_lacks(sheet: Sheet, points: Points, rules: MotorRules) -> str:
     ):
         return "a point near its rated speed"
     return ""
+
+
+def output_answer(sheet: Sheet, rules: MotorRules) -> str:
+    """Return what the output of a generator answers as a sign: good, dead, or nothing where it is neither, or could not
+    be judged.
+    """
+    points = [(p.rpm, p.volts) for p in points_of(sheet)]
+    if sheet.facts.motor_class != "generator" or output_lacks(sheet, points, rules):
+        return ""
+    told = list(output_told(sheet, points, rules))
+    found = [x.id for x in told if isinstance(x, Finding)]
+    if found:
+        return "dead" if found == [OUTPUT_DEAD.id] else ""
+    return "good" if any(x.right for x in told if isinstance(x, Said)) else ""
 
 
 def output_told(sheet: Sheet, points: Points, rules: MotorRules) -> Iterator[Said | Finding]:

@@ -1,0 +1,49 @@
+"""A set that wears unevenly: the side that wears most is looked at, whatever set comes in."""
+
+from collections.abc import Mapping, Sequence
+from dataclasses import replace
+
+from norvash.core.brush.motor_limit import motor_limit
+from norvash.core.brush.spread import Spread, set_spread
+from norvash.core.motor.record import MotorState
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.life import At, Told
+from norvash.core.sheet.stages.brushes.side import SET_UNEVEN, side_looked_at
+from norvash.core.verdict.before_work import sets_as_found
+from norvash.core.verdict.brush_now import brush_now
+from norvash.core.verdict.values import BrushNow
+
+
+def spread_of(brushes: Sequence[BrushNow], state: MotorState, rules: MotorRules) -> Spread | None:
+    """Return how evenly the set has worn, None unless every brush is read."""
+    wear = [b.wear_mm for b in brushes if b.wear_mm is not None]
+    if len(wear) < max(2, len(brushes)):
+        return None
+    sd = max(b.last.sd_mm for b in brushes if b.last)
+    return set_spread(wear, sd, rules, [p.polarity for p in state.positions])
+
+
+def uneven_now(spread: Spread | None, state: MotorState) -> Mapping[At, Finding]:
+    """Return by its place that a set wears unevenly and nobody has looked why, on a whole sheet; else nothing."""
+    sheet = state.told.sheet
+    asked = sheet is not None and sheet.kind == "full" and not side_looked_at(sheet)
+    if not asked or spread is None or not spread.uneven:
+        return {}
+    at = state.positions[spread.most_worn_position - 1].number
+    share = "" if spread.spread is None else f" by {spread.spread:.0%} of its mean"
+    return {(at, SET_UNEVEN.id): SET_UNEVEN.saying(f"wears most, the set is uneven{share}")}
+
+
+def uneven_as_found(state: MotorState, rules: MotorRules, now: Mapping[At, Finding]) -> Mapping[At, Finding]:
+    """Return that of the set which the open sheet found, where another is in the motor now."""
+    if not state.told.new:
+        return now
+    found = replace(state, sets=sets_as_found(state.sets, state.told), told=Told(), ahead=None)
+    limit, current = motor_limit(found.figures, rules), found.current
+    latest = next((r for r in reversed(current.rounds) if r.readings), None)
+    if latest is None or current.stands_for(latest):
+        return {}
+    brushes = [brush_now(found, current, i, limit, rules) for i in range(len(found.positions))]
+    whole = all(b.in_round for b in brushes)
+    return uneven_now(spread_of(brushes, found, rules) if whole else None, state)
