@@ -54,6 +54,9 @@ what was taken back by undo is left out, and so are earlier visits.
 """
 
 
+_CONFIRMED = frozenset(g.confirmed for g in GATES.values())
+
+
 def documented() -> str:
     """Return the documentation as Markdown."""
     head = _HEAD.replace("{entries}", str(MOST_ENTRIES)).replace("{bytes}", f"{MOST_BYTES:,}".replace(",", " "))
@@ -95,7 +98,8 @@ def _fields() -> Iterator[str]:
         yield f"### {stage.words} (`{stage.id}`)\n"
         yield "| field | what it is | kind | unit or choices | place |\n|---|---|---|---|---|"
         for field in stage.all_fields:
-            yield f"| `{field.id}` | {field.label} | {_what(field)} | {_choices(field)} | {_place(field)} |"
+            look = ", of a look: a whole sheet takes its steps" if field in _CONFIRMED else ""
+            yield f"| `{field.id}` | {field.label}{look} | {_what(field)} | {_choices(field)} | {_place(field)} |"
         yield ""
 
 

@@ -55,6 +55,7 @@ def _at(entry: tuple[Spot, Given]) -> datetime:
 def _entry(field_id: str, place: int, sight: str, given: Given) -> Plain:
     stage = stage_of(field_id)
     return {
+        "id": given.id,
         "stage": stage.id if stage is not None else "",
         "field": field_id,
         "place": place,
@@ -74,6 +75,7 @@ def _readings(conn: Connection, page: SheetPage) -> list[Plain]:
     labels = {p.number: p.label for p in page.context.positions}
     return [
         {
+            "id": g.id,
             "position": g.position_number,
             "label": labels.get(g.position_number, ""),
             "sight": g.sight,

@@ -20,7 +20,7 @@ from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
 from norvash.core.sheet.stages.call_in import DUE
 from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
-from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.stages.catalogue import FINDINGS, field_of
 from norvash.core.sheet.stages.decide import DECISIONS, KEPT, KEPT_WHY, OUTCOME, answer_words
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.run import judge_run
@@ -32,10 +32,12 @@ from norvash.core.verdict.components import Component
 from norvash.core.verdict.grades import word_of
 from norvash.store import entries, rounds
 from norvash.store.database import Connection
+from norvash.work.brushes_kept import brushes_kept
 from norvash.work.sheet_page import SheetPage
 
 Plain = dict[str, object]
 _MOST_CAUSES = 3
+_ORDER = {finding_id: n for n, finding_id in enumerate(FINDINGS)}
 
 
 def visit_told(conn: Connection, page: SheetPage) -> Plain:
@@ -53,7 +55,8 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "complaint": _complaint(page),
         "cause": _cause(page),
         "parts": [{**_part(x), "looked": look_words(page.visit, x.part)} for x in page.found.components],
-        "findings": [_life(x, page.context.sets[-1].nominal) for x in lives],
+        "findings": [_life(x, page.context.sets[-1].nominal) for x in sorted(lives, key=_in_order)],
+        "kept": brushes_kept(page),
         "done": [_task(w.task.done, w.done) for w in page.work if w.done is not None],
         "set": _set(page),
         "run": ran_words(sheet),
@@ -63,7 +66,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "waived": list(_waived(page)),
         "unmeasured": _unmeasured(page),
         "before": [{"words": j.words, "right": j.right} for j in page.before.judged],
-        "slips": [_slip(x) for x in page.found.lives if x.graver is not None],
+        "slips": [_slip(x) for x in page.found.lives if _is_slip(x)],
         "corrected": _corrected(conn, page),
         "again": _again(conn, page),
         "outcome": ": ".join(
@@ -72,6 +75,20 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
             )
         ),
     }
+
+
+def _in_order(life: Life) -> tuple[int, int]:
+    """Return where a finding stands in the order of the work."""
+    return _ORDER.get(life.finding.id, len(_ORDER)), life.position
+
+
+def _is_slip(life: Life) -> bool:
+    """Tell whether something was withdrawn or softened by somebody's act; what a later reading of the same set did not
+    find is no such thing.
+    """
+    gone = life.kept.withdrawn if life.kept is not None else None
+    said = bool(life.moves) or (gone is not None and bool(gone.why))
+    return life.graver is not None and (said or not life.finding.of_lengths)
 
 
 def _waived(page: SheetPage) -> Iterator[Plain]:

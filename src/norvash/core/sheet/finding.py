@@ -1,5 +1,6 @@
 """What can be found on a part of a motor: how grave it is, what is decided, which work and which sign it is."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
 from typing import Literal
 
@@ -49,6 +50,14 @@ class Finding:
     ends: str = field(default="", compare=False)
     cause: str = field(default="", compare=False)
     known: bool = field(default=True, compare=False)
+
+    def place(self, position: int, labels: Mapping[int, str]) -> str:
+        """Return where it is, in words: the set, one of several by its number, a brush, else its part."""
+        if self.of_set:
+            return "The set"
+        if self.part.each and position:
+            return f"{self.part.each} no. {position}"
+        return labels.get(position) or self.part.words
 
     @property
     def renews(self) -> bool:

@@ -40,7 +40,8 @@ class Waived:
 @dataclass(frozen=True, slots=True, kw_only=True)
 class GateNow:
     """A gate's state, who settled it and when, the reason of a waiver; what is still to be done, and what figures and
-    findings hold it shut. `waived` are the holds that somebody waived, `fallen` says which waivers count no longer.
+    findings hold it shut. `waived` are the holds that somebody waived, `fallen` says which waivers and ticks count no
+    longer.
     """
 
     state: GateState
@@ -88,9 +89,9 @@ class Gate:
     """A gate with `every` step that it can have, each once, and its steps for a motor; `how` is what must be said
     beside them, and its words.
 
-    What was ticked before `anew_since` is asked again; while something is `suspended` by, it does not stand, whoever
-    has ticked or waived what. One that is not `whole` is waived hold by hold, and only where something is not
-    known; with one `by_hold` its own waiver is that of one of its holds.
+    What was ticked before `anew_since` is asked again, and `anew_words` say since what; while something is `suspended`
+    by, it does not stand, whoever has ticked or waived what. One that is not `whole` is waived hold by hold, and only
+    where something is not known; with one `by_hold` its own waiver is that of one of its holds.
     """
 
     id: str
@@ -100,6 +101,7 @@ class Gate:
     how: Pick | None = None
     how_words: str = ""
     anew_since: Callable[[Sheet], datetime | None] = _never
+    anew_words: str = ""
     suspended: Callable[[Sheet], str] = _nothing
     whole: bool = False
     by_hold: bool = False
@@ -157,7 +159,10 @@ class Gate:
         to_do = tuple(s.act for s, d in zip(steps, done, strict=True) if d is None)
         if self.how is not None and how is None:
             to_do = (*to_do, self.how_words)
-        return GateNow(state="open", to_do=to_do) if to_do else _last((*done, how))
+        before = (self.step(s.id).given(sheet) for s in steps)
+        emptied = since is not None and any(g is not None and g.at < since for g in before)
+        why = (f"{self.anew_words} {since:%H:%M}: what was ticked before that is asked again",) if emptied else ()
+        return GateNow(state="open", to_do=to_do, fallen=why) if to_do else _last((*done, how))
 
     def fresh(self, given: Given | None, sheet: Sheet) -> Given | None:
         """Return what was said if it still counts, None where it is asked anew."""

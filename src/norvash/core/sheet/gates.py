@@ -134,6 +134,7 @@ def _back_to_service(_facts: Facts, _rules: MotorRules) -> tuple[Step, ...]:
     return _SERVICE
 
 
+_WORKED = "work was done until"
 METHOD = pick("safe.method", "Isolation", "Isolated by", *METHODS.items())
 
 
@@ -167,6 +168,7 @@ SAFE = Gate(
     how=METHOD,
     how_words="how it is isolated",
     anew_since=_power_was_on,
+    anew_words="power was on until",
     suspended=_power_is_on,
     whole=True,
 )
@@ -178,8 +180,15 @@ POWER = Gate(
     how=RUN_HOW,
     how_words="how it is run",
     anew_since=_worked_on,
+    anew_words=_WORKED,
 )
 SERVICE = Gate(
-    id="service", words="Back to service", every=_SERVICE, steps=_back_to_service, anew_since=_worked_on, by_hold=True
+    id="service",
+    words="Back to service",
+    every=_SERVICE,
+    steps=_back_to_service,
+    anew_since=_worked_on,
+    anew_words=_WORKED,
+    by_hold=True,
 )
 GATES = {g.id: g for g in (SAFE, POWER, SERVICE)}

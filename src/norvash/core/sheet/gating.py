@@ -29,7 +29,7 @@ def _put_together(gate: Gate, visit: Visit) -> GateNow:
     waived = tuple(w for h in every if (w := _waived(gate, h, visit)) is not None)
     ids = {w.id for w in waived}
     held = tuple(h for h in every if h.id not in ids)
-    now = replace(now, held=held, waived=waived, fallen=_fallen(gate, every, ids, visit))
+    now = replace(now, held=held, waived=waived, fallen=(*now.fallen, *_fallen(gate, every, ids, visit)))
     if held:
         return replace(now, state="open")
     if now.is_open or not waived:

@@ -37,7 +37,7 @@ def lives(
     """
     back = {**told.back, **set_now}
     if told.sheet is None:
-        made = [_as_kept(k, _place(k.finding, k.position, told), back) for k in told.kept]
+        made = [_as_kept(k, k.finding.place(k.position, told.places), back) for k in told.kept]
     else:
         then = {**told.then, **set_then}
         kept_up = {at: t.finding for at, t in then.items() if t.stands}
@@ -48,13 +48,6 @@ def lives(
     return tuple(
         sorted(made, key=lambda x: (-GRADES.index(x.finding.grade), _ORDER.get(x.finding.id, len(_ORDER)), x.position))
     )
-
-
-def _place(finding: Finding, position: int, told: Told) -> str:
-    """Return where a finding is, in words."""
-    if finding.of_set:
-        return "The set"
-    return told.places.get(position) or finding.part.words
 
 
 def _as_kept(kept: KeptLife, place: str, back: Mapping[At, Finding]) -> Life:
@@ -98,7 +91,7 @@ class _Visit(VisitRead):
         decided = self.decided(finding, at[0])
         made = Life(
             kept=kept,
-            place=_place(finding, at[0], self.told),
+            place=finding.place(at[0], self.told.places),
             position=at[0],
             finding=finding,
             state="open",

@@ -6,12 +6,13 @@ from dataclasses import dataclass
 @dataclass(frozen=True, slots=True)
 class Part:
     """One part: its id in the record and its name. What lies `outside` the motor, before it or beside it, never raises
-    the motor's grade.
+    the motor's grade. Where there are several by number, `each` is what one of them is called.
     """
 
     id: str
     words: str
     outside: bool = False
+    each: str = ""
 
 
 BRUSHES = Part("brushes", "Brushes")
@@ -21,7 +22,7 @@ COMMUTATOR = Part("commutator", "Commutator")
 WINDINGS = Part("windings", "Windings and magnets")
 DRIVE = Part("drive", "Bearings and drive")
 COMPLAINT = Part("complaint", "The complaint")
-REPAIRS = Part("repairs", "Temporary repairs")
+REPAIRS = Part("repairs", "Temporary repairs", each="Temporary repair")
 LOOK = Part("look", "The look")
 RUN = Part("run", "The run")
 SUPPLY = Part("supply", "Supply and cord", outside=True)

@@ -22,5 +22,5 @@ def found_before_work(found: Findings, state: MotorState, rules: MotorRules, tod
     labels = places_of(state)
     carried = {k.at: k.finding for k in told.kept if k.sheet_id != told.sheet.id}
     every = {**carried, **told.found}
-    made = [Condition(labels.get(n) or f.part.words, f, n) for (n, _), f in every.items()]
+    made = [Condition(f.place(n, labels), f, n) for (n, _), f in every.items()]
     return replace(before, conditions=tuple(sorted(made, key=lambda c: -GRADES.index(c.finding.grade))))

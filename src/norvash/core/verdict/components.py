@@ -85,7 +85,7 @@ def conditions_of(
         if x.stands
         and (x.finding.id != SET_WORN.id or x.state == "done not proven" or GRADES.index(x.finding.grade) > carbon)
     )
-    made = [Condition(labels.get(n) or f.part.words, f, n) for n, f in dict.fromkeys((*living, *lesser, *noted))]
+    made = [Condition(f.place(n, labels), f, n) for n, f in dict.fromkeys((*living, *lesser, *noted))]
     return tuple(sorted(made, key=lambda c: -GRADES.index(c.finding.grade)))
 
 

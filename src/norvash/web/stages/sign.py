@@ -6,12 +6,15 @@ from dataclasses import dataclass
 from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.signing import SIGNED_AS, signed_as, standing
+from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
+from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT, PARTS_USED
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.gate import GateShown, gate_shown
 from norvash.web.stages.written import Written, written
 from norvash.work.brush_lines import BrushLines, brush_lines
+from norvash.work.sheet_page import SheetPage
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -33,9 +36,18 @@ class Sign:
     parts: Entry
 
 
+def _story(shown: SheetPage, brushes: BrushLines) -> list[tuple[str, list[Written]]]:
+    """Return what stands on a sheet in the order of the work; the brushes have a place in it where any was read."""
+    made = dict(written(shown))
+    if any(x.reading or x.found or x.seen for x in brushes.lines):
+        made.setdefault(BRUSHES.words, [])
+    order = {s.words: n for n, s in enumerate(STAGES)}
+    return sorted(made.items(), key=lambda of_stage: order.get(of_stage[0], len(order)))
+
+
 def view(at: At) -> Sign:
     """Return what the signature shows."""
-    shown = at.shown
+    shown, brushes = at.shown, brush_lines(at.conn, at.shown)
     return Sign(
         gate=gate_shown(SERVICE, shown),
         signed=shown.row.signed,
@@ -43,8 +55,8 @@ def view(at: At) -> Sign:
         grave=any(x.state == "open" for x in shown.visit.lives),
         standing=standing(shown.visit),
         added=[g for n in ADDITION.places(shown.sheet) if (g := ADDITION.given(shown.sheet, n)) is not None],
-        written=written(shown),
-        brushes=brush_lines(at.conn, shown),
+        written=_story(shown, brushes),
+        brushes=brushes,
         sooner=entry(shown, NEXT_LOOK),
         sooner_at=entry(shown, NEXT_LOOK_AT),
         parts=entry(shown, PARTS_USED),

@@ -53,7 +53,7 @@ _TASK, _GONE = "task.", "gone."
 def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
     """Return the temporary repairs of a sheet, each at its own number."""
     for n in TEMPORARY.places(sheet):
-        yield n, REPAIR.saying(f"temporary repair: {TEMPORARY.of(sheet, n)}")
+        yield n, REPAIR.saying(TEMPORARY.of(sheet, n))
 
 
 def task_done(task_id: str) -> Done:
