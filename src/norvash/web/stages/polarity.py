@@ -1,6 +1,6 @@
 """The polarity of the boxes where it is wrong: what is wrong, in words, and the end view as it should be."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from norvash.core.motor.positions import alternating
 from norvash.core.sheet.stages.polarity import boxes, wrong_at
@@ -25,4 +25,5 @@ def polarity_wrong_shown(shown: SheetPage) -> Polarity | None:
     if not words:
         return None
     plans = alternating(boxes(shown.sheet) or facts.positions)
-    return Polarity(words, end_view_new(facts.figures, plans, shown.context.rules, _SIZE))
+    right = end_view_new(facts.figures, plans, shown.context.rules, _SIZE)
+    return Polarity(words, replace(right, title="As it should be, seen from the commutator end"))

@@ -1,18 +1,24 @@
-"""What opening and recording shows beside its fields: how the boxes must be wired where they are not."""
+"""What opening and recording shows: the polarity of every box, and how they must be wired where they are not so."""
 
 from dataclasses import dataclass
 
+from norvash.core.sheet.stages.polarity import BOX
 from norvash.web.stages.at import At
+from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.polarity import Polarity, polarity_wrong_shown
 
 
 @dataclass(frozen=True, slots=True)
 class Record:
-    """What is wrong with the polarity of the boxes, None where nothing is."""
+    """The entries of the boxes, none of a motor that is not asked for them, and what is wrong with their polarity."""
 
+    boxes: list[Entry]
     polarity: Polarity | None
 
 
 def view(at: At) -> Record:
     """Return what opening and recording shows."""
-    return Record(polarity_wrong_shown(at.shown))
+    shown, facts = at.shown, at.shown.context.facts
+    asked = BOX.is_offered(facts, shown.context.rules)
+    boxes = [entry(shown, BOX, p.number, f"Box {p.label}") for p in facts.positions] if asked else []
+    return Record(boxes, polarity_wrong_shown(shown))

@@ -70,7 +70,8 @@ def wrong_at(sheet: Sheet) -> str:
     read = boxes(sheet)
     wrong = polarity_wrong(read or sheet.facts.positions)
     if not wrong or read:
-        return wrong and f"{_signs(read)} round the commutator: {wrong}; right is {_signs(alternating(read))}"
+        where = wrong.removeprefix("polarity does not alternate by arm: ")
+        return wrong and f"{_signs(read)} round the commutator: {where}; right is {_signs(alternating(read))}"
     return f"{wrong}; look at the wiring, or correct the plan under Figures"
 
 
