@@ -23,6 +23,7 @@ def retired(found: Findings, on: date, by: str) -> tuple[Findings, Verdict]:
         look=None,
         change=None,
         due_graded=None,
+        line=None,
         ahead=None,
     )
     why = f"Since {day_words(on)}, {by}; its record stays, and nothing on it falls due."

@@ -14,6 +14,7 @@ from norvash.core.sheet.proving import done_words, proof_asked
 from norvash.core.sheet.signs_shown import causes_mended, mended_causes
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.call_in import FIND_FAULT
+from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, complaint_gone
 from norvash.core.sheet.walk import upstream
 from norvash.core.text.words import listed
@@ -25,6 +26,7 @@ from norvash.core.verdict.values import Reason
 
 _GRAVE, _CHANGE, _STOP = (GRADES.index(g) for g in ("plan", "change", "stop"))
 _MOST_SAID = 2
+_RESTS = ("out", "away", RETIRED)
 _CLOSED_YET = "Do not open the motor yet: the fault lies most likely before it."
 SOUGHT, NOT_OPENED, MENDED, OUTSIDE = "Cause sought", "Not opened", "Mended, not proven", "Before the motor"
 
@@ -38,6 +40,8 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
     if upstream(visit.sheet):
         closed = _closed(said, cause, rules, "Leave the motor closed: the fault lies before it.")
         return replace(closed, figures=closed.figures[:1])
+    if OUTCOME.of(visit.sheet) in _RESTS:
+        return _rests(visit, said)
     if visit.sheet.signed_at is None and complaint_gone(visit.sheet):
         return _proven(visit, said)
     worst = max((c.rank for c in counted(visit.found.components) if c.part not in (COMPLAINT, LOOK)), default=0)
@@ -49,6 +53,14 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
     calls = max((c.rank for c in visit.found.components if c.part is COMPLAINT), default=0)
     told = worst >= _STOP or (visit.measured and worst >= max(_GRAVE, calls) and not searching)
     return said if cause is None or told else _sought(visit, said, cause, grave=grave)
+
+
+def _rests(visit: Visit, said: Verdict) -> Verdict:
+    """Return what is said of a motor that goes nowhere as it is: no day; of a retired one that it is used no more."""
+    if OUTCOME.of(visit.sheet) != RETIRED:
+        return replace(said, figures=())
+    act, why = "Retired: it is used no more.", "Its record stays, and what was found on it rests."
+    return replace(said, word="Retired", act=act, why=why, figures=(), reasons=(Reason(said.sentence), *said.reasons))
 
 
 def _sought(visit: Visit, said: Verdict, cause: Diagnosis, *, grave: bool) -> Verdict:

@@ -136,6 +136,7 @@ def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, object]:
             "tag": context.motor.tag,
             "name": context.motor.name,
             "class": context.motor.motor_class,
+            "retired_on": context.motor.retired.at.date() if context.motor.retired is not None else None,
         },
         "stage": found.grade,
         "stage_before_rises": found.base,
