@@ -179,7 +179,7 @@ AT_THE_START = """
 core.brush.gauge_line core.brush.limits core.brush.ruler core.brush.spread core.brush.straight_line
 core.commutator.bars core.commutator.tools core.diagnosis.causes core.diagnosis.checks core.diagnosis.sign
 core.diagnosis.signs core.forecast.set_forecast core.planning.policy core.use.log_entry core.use.rate
-core.use.season core.use.spans core.verdict.components core.verdict.grades core.verdict.line_figure core.verdict.rising
+core.use.season core.verdict.components core.verdict.grades core.verdict.line_figure core.verdict.rising
 core.verdict.values core.windings.circuits
 drawing.carbon_ruler drawing.date_span drawing.finding_picture drawing.grade_mark drawing.inks drawing.svg
 """

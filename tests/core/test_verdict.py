@@ -75,7 +75,7 @@ SAID = {
         state(a_round(20, 16, 16.4), weeks=0),
         "fit",
         "Run on.",
-        "The hours are reliable, the date is not",
+        "tell Norvash which months this machine runs",
         "",
     ),
     "far beyond": (

@@ -139,6 +139,8 @@ def _rate(frame: _Frame, newest: Entry, rate: Rate | None, unit: str) -> list[El
     moments = [frame.first + (newest.at - frame.first) * i / _STEPS for i in range(_STEPS + 1)]
     uses = [newest.total_units - rate.per_week * _weeks(rate, t, newest.at) for t in moments]
     ends = [(frame.x(t), frame.y(u)) for t, u in zip(moments, uses, strict=True) if u >= frame.low]
+    if rate.by_calendar:
+        return [polyline("ahead", ends)]
     return [
         polyline("ahead", ends),
         label("numeral", _LEFT + 10, _TOP + 14, f"{rate.per_week:.1f} {UNIT_WORDS[unit]} a week"),
@@ -154,6 +156,8 @@ def _describe(shown: Sequence[Entry], rate: Rate | None, unit: str) -> str:
     ran = use_words(shown[-1].total_units - shown[0].total_units, unit)
     if rate is None:
         return f"{entries}, {ran}; no rate of use yet."
+    if rate.by_calendar:
+        return f"{entries}, {ran}; {rate.words}."
     return (
         f"{entries}, {ran}; {rate.per_week:.1f} a week, ± {rate_sd(rate, 1e6):.0%} on the long run, from {rate.words}. "
         "The wedge holds the use to come eight times in ten."

@@ -10,7 +10,8 @@ _DASHES = ("-", "–", "—", "x", "X")
 def table_from_csv(data: bytes, quantity: str, longest: float | None, *, dash_stops: bool = False) -> IntervalTable:
     """Return an interval table from a file, checked for its safe direction.
 
-    A use may be typed as “<= 500”, then as all of them; a cell may be a dash, which means out of service where the
+    A use may be typed as “<= 500”, then as all of them; a heading of wear as “<= 9.2” of a depth, “>= 12” of a length,
+    which is what it means without it. A cell may be a dash, which means out of service where the
     table's note says so (`dash_stops`). Raises: InputError that names the line and column of what is wrong.
     """
     sheet = read_sheet(data)
@@ -21,7 +22,7 @@ def table_from_csv(data: bytes, quantity: str, longest: float | None, *, dash_st
             "file",
         )
     width = len(sheet.rows[0])
-    columns = tuple(_cell(sheet, 0, j) for j in range(1, width))
+    columns = tuple(_head(sheet, j, quantity) for j in range(1, width))
     rows, cells, upto = [], list[tuple[float | None, ...]](), list[bool]()
     for i in range(1, len(sheet.rows)):
         if len(sheet.rows[i]) != width:
@@ -46,6 +47,23 @@ def table_from_csv(data: bytes, quantity: str, longest: float | None, *, dash_st
         return IntervalTable(tuple(rows), columns, tuple(cells), quantity, TableNotes(longest, all(upto), dash_stops))
     except InputError as error:
         raise error.at("file") from None
+
+
+def _head(sheet: Sheet, j: int, quantity: str) -> float:
+    """Return a heading of wear; a depth holds up to its heading, a length down to it."""
+    bare = sheet.rows[0][j].strip()
+    marks, others = (
+        (("<=", "≤"), (">=", "≥", "<", ">")) if quantity == "depth" else ((">=", "≥"), ("<=", "≤", "<", ">"))
+    )
+    if bare.startswith(marks):
+        return _cell(sheet, 0, j, bare.lstrip("<>=≤≥ "))
+    if bare.startswith(others):
+        raise InputError(
+            f"Line {sheet.lines[0]}, column {j + 1}: “{bare[:20]}” is not how a {quantity} is read.",
+            f"Write {marks[0]} before it, or only the figure.",
+            "file",
+        )
+    return _cell(sheet, 0, j)
 
 
 def _filled(sheet: Sheet, i: int, j: int) -> float | None:

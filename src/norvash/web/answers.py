@@ -19,6 +19,7 @@ from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID
 from norvash.core.sheet.field import Column, Field, Quantity
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import decision
+from norvash.core.text import words
 from norvash.core.text.quantities import UNITS
 from norvash.core.text.words import (
     counted,
@@ -27,11 +28,9 @@ from norvash.core.text.words import (
     figure_words,
     grouped,
     length_words,
-    rate_figure,
     rate_unit,
     use_words,
 )
-from norvash.core.use.spans import span_words
 from norvash.core.verdict.grades import WORDS
 from norvash.drawing.finding_picture import finding_picture, scenery
 from norvash.drawing.grade_mark import grade_mark, slots_of_all
@@ -110,9 +109,9 @@ class _Unindented(Extension):
         return _AT_BLOCK.sub(r"\1", plain).replace("\x1f", " ")
 
 
-def _when_shown(module: str, name: str, value: object) -> object:
+def _when_shown(module: str, name: str, *values: object) -> object:
     """Return what a function says of a value, its module imported when it is first shown: most pages never do."""
-    return getattr(import_module(module), name)(value)
+    return getattr(import_module(module), name)(*values)
 
 
 def _environment() -> Environment:
@@ -146,6 +145,9 @@ def _environment() -> Environment:
         "deepest": lambda depths, unit: f"{length_words(max(depths), unit)} deep" if depths else "–",
         "sentence": lambda words: words[:1].upper() + words[1:],
         "use": use_words,
+        "use_number": words.use_number,
+        "line_use": words.line_words,
+        "line_number": words.line_number,
         "grouped": grouped,
         "figure": figure_words,
         "figure_said": figure_said,
@@ -153,9 +155,9 @@ def _environment() -> Environment:
         "moved_said": partial(_when_shown, "norvash.core.sheet.ground", "said"),
         "day": _day,
         "iso": _iso,
-        "rate": lambda mm_per_kh, unit: f"{rate_figure(mm_per_kh, unit):.3f}",
+        "rate": words.rate_words,
         "rate_unit": rate_unit,
-        "span": lambda span: span_words(span).removeprefix("on ").removeprefix("in "),
+        "fitted_words": partial(_when_shown, "norvash.core.use.since", "fitted_words"),
         "share": _share,
         "unit_of": _unit_of,
         "finding": _finding,

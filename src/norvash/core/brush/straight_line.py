@@ -59,9 +59,9 @@ class StraightLine:
     governing_position: int | None
     left_h: float | None
     left_sd_h: float | None
-    do_not_exceed_h: int | None
-    plan_by_h: int | None
-    look_again_h: int | None
+    do_not_exceed_h: float | None
+    plan_by_h: float | None
+    look_again_h: float | None
     faster_note: bool
     answer: str
 
@@ -114,10 +114,10 @@ def _left_sd_h(base: Point, track: Track, rate_mm_per_kh: float) -> float:
     return per_mm * sqrt((track.now.sd_mm * (1 + left_mm / worn_mm)) ** 2 + (base.sd_mm * left_mm / worn_mm) ** 2)
 
 
-def straight_line(tracks: Sequence[Track | None], rules: MotorRules) -> StraightLine:
+def straight_line(tracks: Sequence[Track | None], rules: MotorRules, step_h: float = 1.0) -> StraightLine:
     """Return the line of a set; None in the place of a brush that was not measured.
 
-    Units: use in the motor's unit; counter values are rounded down to whole units.
+    Units: use in the motor's unit; counter values are rounded down to a step of it, whole units unless said otherwise.
     Raises: InputError without a brush.
     Source: rules line.plan, line.look, line.least-wear
 
@@ -145,9 +145,9 @@ def straight_line(tracks: Sequence[Track | None], rules: MotorRules) -> Straight
         governing_position=index + 1,
         left_h=left_h,
         left_sd_h=line.left_sd_h if line else None,
-        do_not_exceed_h=counter_at(now_h, left_h),
-        plan_by_h=counter_at(now_h, rules["line.plan"] * left_h),
-        look_again_h=counter_at(now_h, rules["line.look"] * left_h),
+        do_not_exceed_h=counter_at(now_h, left_h, step_h),
+        plan_by_h=counter_at(now_h, rules["line.plan"] * left_h, step_h),
+        look_again_h=counter_at(now_h, rules["line.look"] * left_h, step_h),
         faster_note=bool(line and line.faster_note),
         answer="at the limit" if at_limit else "line",
     )
@@ -182,13 +182,14 @@ def _enough(track: Track | None, rules: MotorRules) -> bool:
     return not under(track.start.length_mm - track.now.length_mm, rules["line.least-wear"] * sd_mm)
 
 
-def counter_at(now_h: float, ahead_h: float) -> int:
-    """Return the counter value some use ahead, rounded down to whole units.
+def counter_at(now_h: float, ahead_h: float, step_h: float = 1.0) -> float:
+    """Return the counter value some use ahead, rounded down to a step of its unit; years have hundredths.
 
-    Units: now_h, ahead_h [h] -> [h]
+    Units: now_h, ahead_h, step_h [h] -> [h]
     Source: a counter is read downwards
 
-    >>> counter_at(505.0, 377.42)
-    882
+    >>> counter_at(505.0, 377.42), counter_at(4.5, 2.6478, 0.01)
+    (882, 7.14)
     """
-    return whole_down(now_h + ahead_h)
+    whole = whole_down((now_h + ahead_h) / step_h)
+    return whole if step_h == 1.0 else round(whole * step_h, 6)

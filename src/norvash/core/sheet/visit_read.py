@@ -11,12 +11,12 @@ from norvash.core.sheet.field import Field, Quantity
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.life import At, KeptLife, Life, Told
-from norvash.core.sheet.part import COMPLAINT
+from norvash.core.sheet.part import COMPLAINT, REPAIRS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.call_in import settled
 from norvash.core.sheet.stages.catalogue import SEEN, TOLD_BY
 from norvash.core.sheet.stages.decide import decision
-from norvash.core.sheet.stages.rework import REPAIR, TEMPORARY, gone
+from norvash.core.sheet.stages.rework import TEMPORARY, gone
 from norvash.core.sheet.stages.shared import FIT_SET, PLAN_CUT
 from norvash.core.sheet.task import Task
 from norvash.core.sheet.whole_look import renewed_whole
@@ -64,7 +64,7 @@ class VisitRead:
     def decided(self, finding: Finding, position: int) -> Given | None:
         """Return what was decided: a temporary repair says itself who makes it good by when."""
         decided = decision(finding.id).given(self.sheet, position)
-        return decided or (TEMPORARY.given(self.sheet, position) if finding.id == REPAIR.id else None)
+        return decided or (TEMPORARY.given(self.sheet, position) if finding.part is REPAIRS else None)
 
     def done(self, kept: KeptLife | None, finding: Finding, decided: Given | None) -> tuple[Given, ...]:
         """Return who did its work, and when."""

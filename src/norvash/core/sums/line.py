@@ -55,6 +55,10 @@ class LineOut:
     rules: tuple[str, ...]
 
 
+def _whole(counter: float | None) -> int | None:
+    return None if counter is None else int(counter)
+
+
 def _several(name: str, many: list[float | None] | None, one: float | None) -> list[float | None]:
     if many is not None and one is not None:
         raise InputError("One length and a list are given.", "Give the one or the other.", name)
@@ -99,9 +103,9 @@ def line(given: LineIn, rules: MotorRules) -> LineOut:
         left_h=found.left_h,
         left_sd_h=found.left_sd_h,
         left_h_by_position=tuple(b.left_h if b else None for b in found.brushes),
-        do_not_exceed_h=found.do_not_exceed_h,
-        plan_by_h=found.plan_by_h,
-        look_again_h=found.look_again_h,
+        do_not_exceed_h=_whole(found.do_not_exceed_h),
+        plan_by_h=_whole(found.plan_by_h),
+        look_again_h=_whole(found.look_again_h),
         governing_position=found.governing_position,
         missing_positions=found.missing,
         faster_note=found.faster_note,

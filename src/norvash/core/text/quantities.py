@@ -17,6 +17,7 @@ UNITS: dict[str, dict[str, float]] = {
     "starts": STARTS,
     "years": YEARS,
     "force": FORCES,
+    "torque": {"N·m": 1.0, "cN·m": 0.01, "in·lb": 0.1129848, "ft·lb": 1.3558179, "kgf·cm": 0.0980665},
     "spring rate": {"N/mm": 1.0},
     "voltage": {"V": 1.0, "mV": 0.001},
     "current": {"A": 1.0, "mA": 0.001},
@@ -98,6 +99,17 @@ _SPELLINGS = {
     "°c": "°C",
     "a/cm2": "A/cm²",
     "n/mm": "N/mm",
+    "nm": "N·m",
+    "n·m": "N·m",
+    "cnm": "cN·m",
+    "inlb": "in·lb",
+    "lb·in": "in·lb",
+    "in·lbf": "in·lb",
+    "lbf·in": "in·lb",
+    "ftlb": "ft·lb",
+    "lb·ft": "ft·lb",
+    "ft·lbf": "ft·lb",
+    "lbf·ft": "ft·lb",
     "millimetre": "mm",
     "millimetres": "mm",
 }
@@ -118,7 +130,10 @@ _EXAMPLES = {
     "hours": "1240, 12.5 h or 90 min",
     "starts": "1240 or 1240 starts",
     "years": "4.5, 4.5 years or 54 months",
+    "torque": "3, 3.0 N·m or 20 in·lb",
 }
+# What joins the units of a torque, however it is written.
+_JOINED = re.compile(r"(?<=[A-Za-z])[\s·*.-]+(?=[A-Za-z])")
 
 
 @dataclass(frozen=True, slots=True)
@@ -144,10 +159,14 @@ def parse(text: str, dimension: str, bare_unit: str | None = None) -> Typed:
     12.303125
     >>> parse("12,4 mm", "length").value
     12.4
+    >>> round(parse("20 in-lb", "torque").value, 3)
+    2.26
     """
     cleaned, units = _clean(text), UNITS[dimension]
     if dimension in _OPENS and (cleaned.startswith(">") or cleaned.lower() in _OPEN):
         return _over_range(text, cleaned, dimension)
+    if dimension == "torque":
+        cleaned = _JOINED.sub("·", cleaned)
     remedy = f"Write it like {_EXAMPLES.get(dimension, '12.4')}."
     if not cleaned:
         raise InputError("Nothing was typed.", remedy)

@@ -1,6 +1,7 @@
 """Numbers and dates as they stand in a sentence."""
 
 from datetime import date
+from math import floor, log10
 
 from norvash.core.text.quantities import shown
 
@@ -66,11 +67,47 @@ def use_words(units: float, unit_of_use: str) -> str:
     >>> use_words(4.53, "years"), use_words(90.0, "hours")
     ('4.5 years', '90 h')
     """
-    return f"{grouped(units, _use_digits(unit_of_use))} {UNIT_WORDS[unit_of_use]}"
+    return f"{use_number(units, unit_of_use)} {UNIT_WORDS[unit_of_use]}"
+
+
+def use_number(units: float, unit_of_use: str) -> str:
+    """Return an amount of use without its unit.
+
+    >>> use_number(4.53, "years"), use_number(90.0, "hours")
+    ('4.5', '90')
+    """
+    return grouped(units, _use_digits(unit_of_use))
+
+
+def step_of(unit_of_use: str) -> float:
+    """Return the least step of use that is said: whole hours and starts, hundredths of a year.
+
+    >>> step_of("hours"), step_of("years")
+    (1.0, 0.01)
+    """
+    return 0.01 if unit_of_use == "years" else 1.0
 
 
 def _use_digits(unit_of_use: str) -> int:
     return 1 if unit_of_use == "years" else 0
+
+
+def line_words(units: float, unit_of_use: str) -> str:
+    """Return an amount of use of a straight line with its unit: years to the hundredth.
+
+    >>> line_words(3.3099, "years"), line_words(882.0, "hours")
+    ('3.31 years', '882 h')
+    """
+    return f"{line_number(units, unit_of_use)} {UNIT_WORDS[unit_of_use]}"
+
+
+def line_number(units: float, unit_of_use: str) -> str:
+    """Return the same without its unit.
+
+    >>> line_number(4.5, "years"), line_number(882.4, "hours")
+    ('4.50', '882')
+    """
+    return grouped(units, 2 if unit_of_use == "years" else 0)
 
 
 def use_figure(units: float, unit_of_use: str) -> str:
@@ -88,6 +125,22 @@ def rate_figure(mm_per_kh: float, unit_of_use: str) -> float:
     1.4
     """
     return mm_per_kh / 1000 if unit_of_use == "years" else mm_per_kh
+
+
+def rate_words(mm_per_kh: float, unit_of_use: str, worn_mm: float, sd_mm: float) -> str:
+    """Return a wear rate to the digits that the wear and the reading can carry, two to four.
+
+    Units: mm_per_kh [mm per 1000 units], worn_mm, sd_mm [mm]
+    Source: no digit beyond what a reading tells
+
+    >>> rate_words(4.63, "hours", 0.31, 0.05), rate_words(63.6364, "hours", 10.5, 0.05)
+    ('4.6', '63.6')
+    """
+    value = rate_figure(mm_per_kh, unit_of_use)
+    share = abs(sd_mm / worn_mm) if worn_mm else 1.0
+    told = max(2, min(4, floor(-log10(max(share, 1e-6))) + 1))
+    first = floor(log10(abs(value))) if value else 0
+    return f"{round(value, told - 1 - first):.{max(told - 1 - first, 0)}f}"
 
 
 def rate_unit(unit_of_use: str) -> str:

@@ -5,14 +5,16 @@ from dataclasses import dataclass, replace
 from datetime import date, datetime, time, timedelta
 from math import sqrt
 
-from norvash.core.edges import over
-from norvash.core.text.words import counter_words, day_words
+from norvash.core.edges import over, under
+from norvash.core.motor.record import BrushSet, MotorState
+from norvash.core.text.words import MONTHS, counter_words
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import Rate, rate_sd
-from norvash.core.use.spans import Span, middle
+from norvash.core.use.spans import Span, middle, span_words
 from norvash.errors import InputError
 
 YEAR_DAYS = 365.25
+NO_DAY = "a day nobody knows"
 _NOON = time(12)
 _AGREE = 0.02  # how far two ways of saying the same use may differ before one of them is wrong
 _SURE_SPAN = 0.1  # a day known to a tenth of the time since is a reading of the log
@@ -152,7 +154,34 @@ def in_years(first: datetime, last: datetime) -> float:
 
 
 def since_words(fitting: Fitting, ran: float, unit: str) -> str:
-    """Return in words since when a set has run."""
+    """Return in words since when a set has run: the day, month or year as it was said; one that follows from its use
+    is no day that anybody knows.
+    """
+    since = "" if fitting.span_on is None else f"since {_span_said(fitting.span_on)}"
     if not fitting.known:
-        return "since when is not known"
-    return f"{counter_words(round(ran, 1), unit)} since {day_words(fitting.at.date())}"
+        return since or "since when is not known"
+    used = counter_words(round(ran, 1), unit)
+    if since:
+        return f"{used} {since}"
+    if unit == "years":
+        return f"{used} since about {MONTHS[fitting.at.month - 1]} {fitting.at.year}"
+    return f"{used} since {NO_DAY}" if ran > 0 else used
+
+
+def _span_said(span: Span) -> str:
+    return span_words(span).removeprefix("on ").removeprefix("in ")
+
+
+def fitted_words(brush_set: BrushSet, state: MotorState) -> str:
+    """Return in words when a set was fitted: as it was said or logged; where its day only follows from its use, that
+    nobody knows it, or about when by the calendar.
+    """
+    if brush_set.span_on is not None:
+        return _span_said(brush_set.span_on)
+    if not brush_set.fitted_known:
+        return "before the record"
+    at, entries = brush_set.fitted_at, state.entries
+    logged = brush_set.number > 1 or not entries
+    if logged or not under(brush_set.fitted_units, entries[0].total_units):
+        return f"{at:%Y-%m-%d}"
+    return f"about {MONTHS[at.month - 1]} {at.year}" if state.unit == "years" else NO_DAY

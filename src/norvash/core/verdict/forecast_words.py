@@ -6,7 +6,7 @@ from norvash.core.edges import over, under, whole_down, within
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import RUN_LENGTH_UNITS
-from norvash.core.motor.record import MotorState
+from norvash.core.motor.record import BrushSet, MotorState
 from norvash.core.planning.policies import OWN, whole_runs
 from norvash.core.planning.policy import Due
 from norvash.core.planning.second_line import SECOND_LINE
@@ -15,6 +15,8 @@ from norvash.core.text.words import UNIT_WORDS, counter_words, day_words, use_fi
 from norvash.core.verdict.values import Findings, Reason
 
 _FIRST_LOOK = 0.35
+# Eight times in ten to this factor is narrow; of a set with this share of its usable carbon gone nothing was left.
+_NARROW, _WORN_OUT = 2.0, 0.9
 
 
 def at_counter(units: float, state: MotorState) -> str:
@@ -51,10 +53,15 @@ def range_words(found: Findings, state: MotorState) -> list[Reason]:
         made.append(Reason("Read by rule or eye: a caliper would narrow this range by about a fifth."))
     vague = state.rate is None or (not state.rate.by_calendar and _is_vague(state))
     if vague and not found.missing:
-        made.append(
-            Reason(f"The {state.unit} are reliable, the date is not: tell Norvash which months this machine runs.")
-        )
+        sure = f"The {state.unit} are known better than the date" if _is_narrow(ahead) else "The date is not sure"
+        made.append(Reason(f"{sure}: tell Norvash which months this machine runs."))
     return made
+
+
+def _is_narrow(ahead: Ahead) -> bool:
+    """Tell whether what is left is known to a factor of two, eight times in ten."""
+    low, high = ahead.p10_units - ahead.seen_units, ahead.p90_units - ahead.seen_units
+    return low > 0 and not over(high, _NARROW * low)
 
 
 def _band(ahead: Ahead, state: MotorState) -> str:
@@ -154,12 +161,21 @@ def _as_the_last_set(found: Findings, state: MotorState) -> list[Reason]:
     ran = (last.ended_units or 0.0) - last.fitted_units
     if ran <= 0 or not ahead.visits or found.missing:
         return []
-    if within(ahead.p10_units, started + ran, ahead.p90_units):
+    if not _came_out_worn(last):
+        says = "it came out before it was worn, so that bounds no life"
+    elif within(ahead.p10_units, started + ran, ahead.p90_units):
         says = "this agrees"
     else:
         says = f"this one wears {'faster' if over(started + ran, ahead.p90_units) else 'more slowly'}"
     how = {"about": "about ", "least": "at least "}.get(last.lasted, "")
     return [Reason(f"The last set ran {how}{use_words(ran, state.unit)}: {says}.")]
+
+
+def _came_out_worn(gone: BrushSet) -> bool:
+    """Tell whether a set came out at the end of its carbon: only then does its use say how long a set lasts."""
+    if gone.noted:
+        return gone.gone_share is None or not under(gone.gone_share, _WORN_OUT)
+    return gone.end_reason == "at its limit"
 
 
 def _whole_runs(found: Findings, state: MotorState) -> Reason | None:

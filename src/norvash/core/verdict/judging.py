@@ -17,6 +17,7 @@ from norvash.core.planning.policy import Due
 from norvash.core.planning.second_line import second_line
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.lives import lives
+from norvash.core.text.words import step_of
 from norvash.core.use.rate import day_of
 from norvash.core.verdict.before_work import by_carbon_found, worn, worn_as_found, worn_then
 from norvash.core.verdict.brush_now import brush_now
@@ -253,7 +254,7 @@ def _line(
         ]
         previous = points[-2] if len(points) > 1 and points[-2].run_h > start.run_h else None
         tracks.append(Track(start, previous, points[-1], limit.limit_mm))
-    return straight_line(tracks, rules)
+    return straight_line(tracks, rules, step_of(state.unit))
 
 
 def _at_look(brush: BrushNow, line: StraightLine, state: MotorState, latest: Round | None) -> BrushNow:
@@ -279,7 +280,7 @@ def _days(state: MotorState, line: StraightLine | None) -> Days:
         return Days()
     last, shift = state.entries[-1], state.offset_units
 
-    def on(counter: int | None) -> date | None:
+    def on(counter: float | None) -> date | None:
         return None if counter is None else day_of(counter - shift, last, rate)
 
     return Days(on(line.do_not_exceed_h), on(line.plan_by_h), on(line.look_again_h))

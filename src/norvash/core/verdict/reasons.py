@@ -9,7 +9,7 @@ from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.ground import said
-from norvash.core.text.words import UNIT_WORDS, day_words, length_words, listed, use_words
+from norvash.core.text.words import UNIT_WORDS, day_words, length_words, line_words, listed, use_words
 from norvash.core.verdict.components import Condition, finding_word
 from norvash.core.verdict.forecast_words import forecast_reasons
 from norvash.core.verdict.grades import WORDS, Graded, worst
@@ -157,7 +157,10 @@ def _line_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list
         return []
     if line.answer == "at the limit":
         return []
-    most, plan_by, look_by = (use_words(x, state.unit) for x in uses)
+    days = found.line_days
+    on = (days.limit_on, days.plan_on, days.look_on)
+    said = [f"{line_words(x, state.unit)}{f' ({day_words(d)})' if d else ''}" for x, d in zip(uses, on, strict=True)]
+    most, plan_by, look_by = said
     figures = (rules.figure("line.plan"), rules.figure("line.look"))
     made = [Reason(f"Straight line: do not exceed {most}, plan by {plan_by}, look again by {look_by}.", figures)]
     if line.faster_note:

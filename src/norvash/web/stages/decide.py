@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.stages.brushes.keeping import Stay, stays
-from norvash.core.sheet.stages.decide import DECISIONS, KEPT, KEPT_WHY, MOTOR_OVERRULED, OUTCOME, OVERRULED, RULED_OUT
+from norvash.core.sheet.stages.decide import DECISIONS, KEPT_WHY, MOTOR_OVERRULED, OUTCOME, OVERRULED, RULED_OUT
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.walk import look_words
 from norvash.core.verdict.grades import WORDS
@@ -35,7 +35,7 @@ class Decide:
     motor_overruled: Given | None
     words: Mapping[str, str]
     outcome: Entry
-    kept: Entry | None
+    kept: Entry
     looked: dict[str, str]
     stays: tuple[Stay, ...]
     out: list[Entry]
@@ -57,7 +57,7 @@ def view(at: At) -> Decide:
         motor_overruled=MOTOR_OVERRULED.given(shown.sheet),
         words=WORDS,
         outcome=entry(shown, OUTCOME),
-        kept=entry(shown, KEPT_WHY) if OUTCOME.of(shown.sheet) == KEPT else None,
+        kept=entry(shown, KEPT_WHY),
         looked={p.id: look_words(shown.visit, p) for p in PARTS},
         stays=_stays(shown),
         out=[e for c, e in causes.items() if e.word or c in likely],

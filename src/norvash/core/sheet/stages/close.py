@@ -19,8 +19,8 @@ FIELDS: tuple[Field, ...] = (
     TORQUE_NM := quantity(
         "torque-nm",
         "Closed up",
-        "Torque of the through-bolts, N·m",
-        "count",
+        "Torque of the through-bolts",
+        "torque",
         needs="safe",
         high=1000,
         hint="maker's figure first",

@@ -7,11 +7,12 @@ from norvash.core.motor.figure_fields import COMMUTATOR_NOW_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Done, Field, Repair, Tick
-from norvash.core.sheet.fields_made import tick
+from norvash.core.sheet.fields_made import pick, tick
 from norvash.core.sheet.finding import Noted, finding
 from norvash.core.sheet.part import COMPLAINT, REPAIRS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage, Visit
+from norvash.core.sheet.stages.brushes.carbon import BRUSH_GREASED
 from norvash.core.sheet.stages.shared import SET_HOLDERS
 from norvash.core.sheet.task import Task
 
@@ -37,6 +38,33 @@ HOLDER_SET = tick(
     offered=_was_cut,
     marks="set",
     does=(SET_HOLDERS,),
+)
+
+
+def _by_school(_facts: Facts, rules: MotorRules) -> dict[str, str]:
+    """Return why no grease frees a brush here: the site's school says so."""
+    free = "free it by cleaning and sizing; grease binds dust and the brush sticks worse than before"
+    return {} if rules.choice("school.grease").key == "film" else {"grease": free}
+
+
+FREED_WITH = pick(
+    "freed-with",
+    "Holders freed",
+    "A stuck brush was freed with",
+    ("dry", "lint-free cloth and plastic scraper, dry"),
+    ("cleaner", "cleaner that leaves nothing, dried"),
+    ("grease", "a film of grease"),
+    ("oil", "oil"),
+    ("silicone", "silicone spray"),
+    needs="safe",
+    work=True,
+    finds={"grease": BRUSH_GREASED},
+    plainly=True,
+    refused={
+        "oil": "oil binds carbon dust: free it by cleaning and sizing",
+        "silicone": "silicone vapour destroys the film under the brushes: free it by cleaning and sizing",
+    },
+    forbids=_by_school,
 )
 MAKE_GOOD = Task(
     id="make-good",
@@ -106,7 +134,7 @@ STAGE = Stage(
     id="rework",
     name="rework",
     words="Rework",
-    fields=(TEMPORARY, HOLDER_SET),
+    fields=(TEMPORARY, HOLDER_SET, FREED_WITH),
     findings=FINDINGS,
     inside=True,
     holds={"sign": _before_signing},

@@ -2,10 +2,8 @@
 
 from dataclasses import replace
 
-from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.fields_made import pick, quantity, tick
+from norvash.core.sheet.fields_made import quantity, tick
 from norvash.core.sheet.finding import Finding, finding
 from norvash.core.sheet.part import BRUSHES
 from norvash.core.sheet.stages.shared import CLEAN_TRACK, CONTOUR_FACES, FIT_SET, SEEK_CAUSE, VACUUM
@@ -233,34 +231,7 @@ FINDINGS = (
         proof="look",
     ),
 )
-
-
-def _by_school(_facts: Facts, rules: MotorRules) -> dict[str, str]:
-    """Return why no grease frees a brush here: the site's school says so."""
-    free = "free it by cleaning and sizing; grease binds dust and the brush sticks worse than before"
-    return {} if rules.choice("school.grease").key == "film" else {"grease": free}
-
-
 FIELDS: tuple[Field, ...] = (
-    FREED_WITH := pick(
-        "freed-with",
-        "Carbon",
-        "A stuck brush was freed with",
-        ("dry", "lint-free cloth and plastic scraper, dry"),
-        ("cleaner", "cleaner that leaves nothing, dried"),
-        ("grease", "a film of grease"),
-        ("oil", "oil"),
-        ("silicone", "silicone spray"),
-        needs="safe",
-        work=True,
-        finds={"grease": BRUSH_GREASED},
-        plainly=True,
-        refused={
-            "oil": "oil binds carbon dust: free it by cleaning and sizing",
-            "silicone": "silicone vapour destroys the film under the brushes: free it by cleaning and sizing",
-        },
-        forbids=_by_school,
-    ),
     SHORTEST_ONLY := tick(
         "shortest-only",
         "Carbon",

@@ -24,9 +24,6 @@ REFUSED = {
     "emery": "emery leaves hard dust that conducts: it bridges slots and beds in copper",
     "carborundum": "silicon carbide stays in the copper and cuts the brush",
     "steel": "steel wool and metal brushes leave wires that bridge slots",
-    "dressing": "what it leaves on the copper binds carbon dust and lifts the brush",
-    "grease": "grease and oil bind carbon dust and fill the slots: never on brushes or commutator",
-    "silicone": "silicone vapour destroys the film under the brushes",
 }
 
 
@@ -176,9 +173,6 @@ FIELDS: tuple[Field, ...] = (
         ("emery", "emery"),
         ("carborundum", "silicon carbide"),
         ("steel", "steel wool or metal brush"),
-        ("dressing", "wax or spray as a dressing"),
-        ("grease", "grease or oil"),
-        ("silicone", "silicone spray"),
         needs="safe",
         judged=True,
         refused=REFUSED,
