@@ -57,15 +57,30 @@ def _clean(shop: Shop, rows: str) -> Work:
 
 def test_a_motor_that_was_only_due_is_kept_as_it_is_with_its_reason(shop: Shop) -> None:
     """There is no complaint to answer, and nothing is claimed that was not done."""
-    work = _clean(shop, "complaint=routine_look due=yes").put("outcome=kept")
+    work = _clean(shop, "due=yes").put("outcome=kept")
     assert [h.words for h in work.bench.page.holds] == ["Not said: why it is kept as it is"]
     work.bench.put("kept-why", "good original carbon")
     assert work.bench.page.holds == ()
     work.bench.sign()
     assert work.told["signed_as"] == "kept"
     assert work.told["outcome"] == "kept as it is, back to service: good original carbon"
-    assert work.told["complaint"]["words"].startswith("none: it was due")
+    assert work.told["complaint"]["words"] == "none: it was due"
     assert work.told["kept"] == ["A 20.6 mm, 90% of its usable carbon", "B 20.4 mm, 89% of its usable carbon"]
+
+
+def test_due_takes_no_word_of_a_complaint_back(shop: Shop) -> None:
+    work = _clean(shop, "complaint=smells due=yes").put("outcome=service")
+    assert "Not said: whether the complaint is gone" in [h.words for h in work.bench.page.holds]
+    work.bench.sign("for the test")
+    assert work.told["complaint"]["words"] == "smells"
+
+
+def test_what_is_to_be_retired_is_out_of_service_still(shop: Shop) -> None:
+    work = at_work(shop, "industrial", "rated_v=230").put("seen.commutator.raised=yes outcome=retired")
+    said = work.bench.page.said
+    assert (said.word, said.figures) == ("Out of service", ())
+    assert said.act == "Retired with the signature of this sheet."
+    assert said.why.startswith("Out of service: it must not run")
 
 
 def test_kept_as_it_is_is_not_claimed_of_what_was_worked_on(shop: Shop) -> None:

@@ -6,7 +6,9 @@ from starlette.testclient import TestClient
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.sheet.barring import barring
 from norvash.core.sheet.part import PARTS
+from norvash.core.sheet.proving import state_words
 from norvash.core.sheet.signing import standing
 from norvash.core.sheet.signs_shown import causes_mended, causes_of
 from norvash.core.sheet.walk import look_words
@@ -171,9 +173,13 @@ def test_a_battery_that_was_never_right_gives_no_certificate_but_of_the_motor_al
     work.bench.ready()
     with pytest.raises(InputError, match="nobody can say that the complaint is gone"):
         work.put("bump=right run-a=2 run-rpm=11900 sparks=1 ran=yes complaint-now=unknown")
+    with pytest.raises(InputError, match="that is not dropped"):
+        work.bench.put("decide.battery.cranking", "dropped", why="it cranked")
     with pytest.raises(InputError, match="Say to whom"):
         work.put("decide.battery.cranking=owner")
     work.bench.put("decide.battery.cranking", "owner", why="Maud Celliers: renew it before it is fitted")
+    assert state_words(work.bench.life("battery.cranking")) == "handed to the owner"
+    assert "cranking" not in " ".join(b for w in work.bench.page.work for b in w.because)
     work.put("complaint-now=unknown outcome=service")
     assert not [h.words for h in work.bench.page.holds if "attery" in h.words]
     work.bench.sign("the rest is left for the test")
@@ -297,6 +303,16 @@ def test_boxes_that_do_not_alternate_are_found_and_hold_power_until_they_do(shop
         work.bench.put("box-polarity", sign, place, "again")
     assert work.bench.states == {(0, "boxes.polarity"): "proven"}
     assert "+ + − −" not in work.missing("power")
+
+
+def test_what_was_seen_by_a_slip_is_free_once_its_stage_was_looked_at_again(shop: Shop) -> None:
+    """A binding ticked by a slip barred the certificate for good: nothing on any page took another look."""
+    work = at_work(shop, "industrial", COPPER).put("seen.windings.binding=yes")
+    work.bench.put("seen.windings.binding", "", answer="mistyped")
+    barred = [x.finding.id for x, _ in barring(work.bench.page.visit)]
+    assert barred == ["windings.binding"]
+    work.put("sound.windings=yes")
+    assert barring(work.bench.page.visit) == ()
 
 
 def test_a_part_says_what_was_looked_at_and_nothing_found_after_all_of_it_alone(shop: Shop) -> None:

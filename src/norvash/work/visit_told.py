@@ -18,7 +18,7 @@ from norvash.core.sheet.rests_on import found_by
 from norvash.core.sheet.signing import SIGNED_AS, signed_as
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
-from norvash.core.sheet.stages.call_in import DUE
+from norvash.core.sheet.stages.call_in import DUE, complained
 from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
 from norvash.core.sheet.stages.catalogue import FINDINGS, field_of
 from norvash.core.sheet.stages.decide import DECISIONS, KEPT, KEPT_WHY, OUTCOME, answer_words
@@ -141,7 +141,7 @@ def _complaint(page: SheetPage) -> Plain:
     answer = dict(COMPLAINT_NOW.choices).get(COMPLAINT_NOW.of(sheet), "")
     was = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
     said = COMPLAINT_WORDS.of(sheet)
-    words = "; ".join(filter(None, ("none: it was due" if DUE.of(sheet) else "", said)))
+    words = "; ".join(filter(None, ("none: it was due" if DUE.of(sheet) and not complained(sheet) else "", said)))
     return {"words": words, "signs": signs, "answer": answer, "cause": was}
 
 

@@ -17,8 +17,13 @@ STATE_WORDS = {
 }
 
 
+HANDED_OVER = "handed to the owner"
+
+
 def state_words(life: Life) -> str:
     """Return the state of a finding in words: of one that waits for a part what it waits for."""
+    if life.handed_over and life.stands:
+        return HANDED_OVER
     return f"waits for {life.waits_for.part}" if life.waits_for is not None else STATE_WORDS[life.state]
 
 

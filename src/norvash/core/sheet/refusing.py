@@ -102,6 +102,12 @@ def _refuse_drop(finding: Finding, sheet: Sheet, told: Told, *, stops: bool) -> 
             "Do it, or let it wait for its part out of service.",
             "value",
         )
+    if finding.part.outside:
+        raise InputError(
+            f"“{finding.words}” is not right before the motor: that is not dropped.",
+            "Mend it and prove it, or hand it to the owner; a slip of the pen is corrected where it was entered.",
+            "value",
+        )
     if not finding.known and not looked_at_whole(sheet, finding.part, measured=told.measured):
         raise InputError(
             f"“{finding.words}” is not dropped before somebody has looked at all of it.",

@@ -14,7 +14,7 @@ from norvash.core.sheet.life import At, KeptLife, Life, Told
 from norvash.core.sheet.part import COMPLAINT, REPAIRS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.call_in import settled
-from norvash.core.sheet.stages.catalogue import SEEN, TOLD_BY
+from norvash.core.sheet.stages.catalogue import SEEN, SOUND_OF, TOLD_BY
 from norvash.core.sheet.stages.decide import decision
 from norvash.core.sheet.stages.rework import TEMPORARY, gone
 from norvash.core.sheet.stages.shared import FIT_SET, PLAN_CUT
@@ -126,8 +126,9 @@ class VisitRead:
         if life.finding.of_lengths:
             return any(seq > max(since) for seq in self.told.measured_at)
         read = [g for f in TOLD_BY.get(life.finding.id, ()) for g in self.read_at(f, life.position, ("found", "left"))]
-        looked = gone(life.finding.id).given(self.sheet, life.position)
-        return any(g.seq > max(since) for g in (*read, *([looked] if looked is not None else [])))
+        sound = SOUND_OF.get(life.finding.id)
+        looks = [gone(life.finding.id).given(self.sheet, life.position), sound.given(self.sheet) if sound else None]
+        return any(g is not None and g.seq > max(since) for g in (*read, *looks))
 
     def waits(self, life: Life) -> bool:
         """Tell whether a figure that is read anew after any work is still that from before the work on a finding: then

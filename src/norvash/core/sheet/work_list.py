@@ -28,13 +28,13 @@ def work_list(
 ) -> tuple[Proposed, ...]:
     """Return the work that findings ask for, each task once, the gravest first.
 
-    What is put off or dropped asks for none. Units: done holds what says that a task is done; idle tells whether the
-    machine stands for long.
+    What is put off, dropped or handed to the owner asks for none. Units: done holds what says that a task is done; idle
+    tells whether the machine stands for long.
     """
     because: dict[Task, list[str]] = {}
     for life in lives:
         asks = life.state in ("open", "done not proven") or (life.state == "proven" and bool(life.done))
-        if asks and life.finding.part is not COMPLAINT:
+        if asks and life.finding.part is not COMPLAINT and not life.handed_over:
             for task in life.finding.tasks:
                 because.setdefault(task, []).append(f"{life.place}: {life.finding.words}")
     for task in done:

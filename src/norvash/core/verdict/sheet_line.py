@@ -11,7 +11,7 @@ from norvash.core.sheet.done import done_tasks, ran_words, work_done
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT, LOOK, RUN
 from norvash.core.sheet.proving import done_words, proof_asked
-from norvash.core.sheet.signs_shown import causes_mended, mended_causes
+from norvash.core.sheet.signs_shown import causes_mended, causes_of, mended_causes
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
@@ -56,11 +56,12 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
 
 
 def _rests(visit: Visit, said: Verdict) -> Verdict:
-    """Return what is said of a motor that goes nowhere as it is: no day; of a retired one that it is used no more."""
+    """Return what is said of a motor that goes nowhere as it is: no day; of one that is to be retired that first, and
+    what is found on it still.
+    """
     if OUTCOME.of(visit.sheet) != RETIRED:
         return replace(said, figures=())
-    act, why = "Retired: it is used no more.", "Its record stays, and what was found on it rests."
-    return replace(said, word="Retired", act=act, why=why, figures=(), reasons=(Reason(said.sentence), *said.reasons))
+    return replace(said, act="Retired with the signature of this sheet.", why=said.sentence, figures=())
 
 
 def _sought(visit: Visit, said: Verdict, cause: Diagnosis, *, grave: bool) -> Verdict:
@@ -149,8 +150,10 @@ def _outside(said: Verdict, life: Life, cause: Diagnosis | None, rules: MotorRul
     if not under(cause.share("upstream"), rules["diagnosis.upstream"]):
         closed = _closed(said, cause, rules, _CLOSED_YET)
         return replace(closed, why=f"{words} {why}")
+    # How sure it is belongs to the cause that is named, and to no other.
+    figures = _how_sure(cause)[:1] if cause.first.cause.id in causes_of(life.finding) else ()
     reasons = (*_reasons(cause, rules), *said.reasons)
-    return replace(said, word=OUTSIDE, act=words, why=why, figures=_how_sure(cause), reasons=reasons)
+    return replace(said, word=OUTSIDE, act=words, why=why, figures=figures, reasons=reasons)
 
 
 def _for(cause: Diagnosis) -> str:

@@ -5,7 +5,7 @@ from functools import cached_property
 
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT
-from norvash.core.sheet.proving import STATE_WORDS, proof_asked, said_by
+from norvash.core.sheet.proving import HANDED_OVER, STATE_WORDS, proof_asked, said_by
 from norvash.core.sheet.stages.catalogue import STAGES, TOLD_BY, stage_of
 from norvash.core.sheet.stages.decide import STAGE as DECIDE
 from norvash.core.sheet.stages.decide import decision
@@ -33,12 +33,12 @@ class LifeShown:
 
     @property
     def choices(self) -> tuple[str, ...]:
-        """Return what may be decided: nothing of grade stop is put off or dropped, and only what lies outside the motor
-        is handed to its owner.
+        """Return what may be decided: nothing of grade stop is put off or dropped; what lies outside the motor is
+        handed to its owner, and not dropped.
         """
-        stops = self.life.finding.grade == "stop"
-        own = ("now", "waits") if stops else ("now", "deferred", "waits", "dropped")
-        return (*own, "owner") if self.life.finding.part.outside else own
+        stops, outside = self.life.finding.grade == "stop", self.life.finding.part.outside
+        own = ("now", "waits") if stops else ("now", "deferred", "waits")
+        return (*own, "owner") if outside else own if stops else (*own, "dropped")
 
     @property
     def days(self) -> float | None:
@@ -98,7 +98,7 @@ def _state_now(life: Life) -> str:
         last = life.proof[-1].typed if life.proof and life.proof[-1].number is not None else ""
         return f"measured again{f': {last}' if last else ''}, still so"
     if life.state == "open" and life.decided is not None:
-        return "to do"
+        return HANDED_OVER if life.handed_over else "to do"
     if life.state == "done not proven":
         return f"done; {proof_asked(life)}"
     return STATE_WORDS[life.state]

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 
 from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.proving import handed_over
 from norvash.core.sheet.signing import SIGNED_AS, signed_as, standing
 from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
 from norvash.core.sheet.stages.catalogue import STAGES
@@ -51,7 +52,7 @@ def view(at: At) -> Sign:
     return Sign(
         gate=gate_shown(SERVICE, shown),
         signed=shown.row.signed,
-        signs_as=SIGNED_AS[signed_as(shown.visit)].lower(),
+        signs_as=", ".join(filter(None, (SIGNED_AS[signed_as(shown.visit)].lower(), handed_over(shown.visit.lives)))),
         grave=any(x.state == "open" for x in shown.visit.lives),
         standing=standing(shown.visit),
         added=[g for n in ADDITION.places(shown.sheet) if (g := ADDITION.given(shown.sheet, n)) is not None],

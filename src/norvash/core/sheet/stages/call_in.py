@@ -16,7 +16,7 @@ from norvash.core.sheet.task import Task
 
 FIELDS: tuple[Field, ...] = (
     COMPLAINT := text("complaint", "The call", "What is said, in their words"),
-    DUE := tick("due", "The call", "none: it was due", judged=True),
+    DUE := tick("due", "The call", "none: it was due"),
     LAST_WORK := text("last-work", "The call", "Last work on it"),
     URGENCY := pick(
         "urgency",
@@ -55,11 +55,11 @@ def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Ite
 
 
 def complained(sheet: Sheet) -> bool:
-    """Tell whether somebody complains of the motor: in their words, unless it was only due, or by a sign at the
-    call.
+    """Tell whether somebody complains of the motor: in their words, or by a sign at the call. That it was only due
+    takes no word of that back.
     """
     signs = (f for f in STAGE.picked if not f.sign.silent)
-    return (bool(COMPLAINT.of(sheet)) and not DUE.of(sheet)) or any(f.of(sheet) not in ("", NOT_SO) for f in signs)
+    return bool(COMPLAINT.of(sheet)) or any(f.of(sheet) not in ("", NOT_SO) for f in signs)
 
 
 @lru_cache(maxsize=1024)

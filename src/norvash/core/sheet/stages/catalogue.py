@@ -38,6 +38,8 @@ TASKS = MappingProxyType({t.id: t for s in STAGES for t in s.tasks})
 SEEN = frozenset((*(f.id for s in STAGES for f in s.looked), *brushes.BY_SIGHT))
 # By finding the fields that tell it, and by field the one that it is read with.
 TOLD_BY = MappingProxyType({i: tuple(f for f in FIELDS if any(t.id == i for t in f.tells)) for i in FINDINGS})
+# By finding the tick that says that its stage was looked at and nothing found.
+SOUND_OF = MappingProxyType({f.id: s.sound for s in STAGES if s.sound is not None for f in s.looked})
 # By task the field that records it where it has one: that is entered, and not the task ticked.
 RECORDED_BY = MappingProxyType({t.id: f for f in FIELDS for t in f.does})
 TOGETHER = MappingProxyType({f.id: f.tested for f in FIELDS if f.tested})
