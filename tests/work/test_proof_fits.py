@@ -265,6 +265,21 @@ def test_new_brushes_by_their_part_are_not_measured_only_where_a_depth_needs_it(
         assert (page.said.word == "Not measured") == bool(held)
 
 
+def test_a_brush_by_its_part_is_no_gap_in_the_first_round_of_its_set(shop: Shop) -> None:
+    """Three measured and one by its part was whole when it was signed, and “incomplete” the day after."""
+    work = Work(shop, Bench(shop, shop.motor(new_length="22", limit="8"))).safe()
+    work.bench.measure("8.5", "8.6")
+    work.bench.fit("22", "nominal")
+    assert work.bench.page.found.missing == ()
+    work.bench.sign("for the test")
+    said = " ".join(p for f in work.told["findings"] for p in f["proven_by"])
+    assert "some of their lengths taken from the part" in said
+    assert shop.page(work.bench.motor).found.missing == ()
+    shop.later(weeks=4).log(work.bench.motor, "300")
+    shop.measure(work.bench.motor, "", "21.5", "")
+    assert shop.page(work.bench.motor).found.missing == ("B",)
+
+
 def test_a_look_for_the_cause_that_nobody_took_is_named_at_the_signature(shop: Shop) -> None:
     work = Work(shop, Bench(shop, shop.motor(new_length="22", limit="8"))).safe()
     work.bench.see(1, "face.burnt")

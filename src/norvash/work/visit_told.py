@@ -20,7 +20,7 @@ from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
 from norvash.core.sheet.stages.call_in import DUE, complained
 from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
-from norvash.core.sheet.stages.catalogue import FINDINGS, field_of
+from norvash.core.sheet.stages.catalogue import ORDER, field_of
 from norvash.core.sheet.stages.decide import DECISIONS, KEPT, KEPT_WHY, OUTCOME, answer_words
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.run import judge_run
@@ -37,7 +37,6 @@ from norvash.work.sheet_page import SheetPage
 
 Plain = dict[str, object]
 _MOST_CAUSES = 3
-_ORDER = {finding_id: n for n, finding_id in enumerate(FINDINGS)}
 
 
 def visit_told(conn: Connection, page: SheetPage) -> Plain:
@@ -46,6 +45,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
     """
     sheet, kind, outcome = page.sheet, signed_as(page.visit), OUTCOME.of(page.sheet)
     lives = [x for x in page.visit.lives if x.finding.part is not COMPLAINT]
+    in_order = sorted(lives, key=lambda x: (ORDER.get(x.finding.id, len(ORDER)), x.position))
     return {
         "signed_as": kind,
         "signed_as_words": ", ".join(
@@ -55,7 +55,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "complaint": _complaint(page),
         "cause": _cause(page),
         "parts": [{**_part(x), "looked": look_words(page.visit, x.part)} for x in page.found.components],
-        "findings": [_life(x, page.context.sets[-1].nominal) for x in sorted(lives, key=_in_order)],
+        "findings": [_life(x, page.context.sets[-1].nominal, len(page.context.positions)) for x in in_order],
         "kept": brushes_kept(page),
         "done": [_task(w.task.done, w.done) for w in page.work if w.done is not None],
         "set": _set(page),
@@ -75,11 +75,6 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
             )
         ),
     }
-
-
-def _in_order(life: Life) -> tuple[int, int]:
-    """Return where a finding stands in the order of the work."""
-    return _ORDER.get(life.finding.id, len(_ORDER)), life.position
 
 
 def _is_slip(life: Life) -> bool:
@@ -164,10 +159,10 @@ def _part(part: Component) -> Plain:
     }
 
 
-def _life(life: Life, nominal: frozenset[int]) -> Plain:
+def _life(life: Life, nominal: frozenset[int], brushes: int) -> Plain:
     decided = life.decided
     proof = list(_by(life.proof, seen="looked again")) or (
-        [_new_carbon(life, nominal)] if life.finding.of_brush else []
+        [_new_carbon(life, nominal, brushes)] if life.finding.of_brush else []
     )
     put_off = life.put_off if life.state == "put off" else None
     return {
@@ -193,11 +188,11 @@ def _life(life: Life, nominal: frozenset[int]) -> Plain:
     }
 
 
-def _new_carbon(life: Life, nominal: frozenset[int]) -> str:
+def _new_carbon(life: Life, nominal: frozenset[int], brushes: int) -> str:
     """Return what is known of the brushes that came in a worn one's place; a length from the part is not measured."""
-    taken = life.position in nominal if life.position else nominal
-    if taken:
-        return "new brushes are in, their lengths taken from the part and not measured"
+    if life.position in nominal or (not life.position and nominal):
+        which = "their lengths" if life.position or len(nominal) >= brushes else "some of their lengths"
+        return f"new brushes are in, {which} taken from the part and not measured"
     return "the new brushes have lengths of their own"
 
 

@@ -58,8 +58,7 @@ def polarity_wrong(plans: Sequence[PositionPlan]) -> str:
         return ""
     for here, following in zip(round_it, [*round_it[1:], *round_it[:1]], strict=True):
         if here[0].polarity == following[0].polarity:
-            both = f"{here[0].label} and {following[0].label} are both {here[0].polarity}"
-            return f"polarity does not alternate by arm: {both}"
+            return f"{here[0].label} and {following[0].label} are both {here[0].polarity}"
     return ""
 
 

@@ -9,7 +9,7 @@ from norvash.core.sheet.done import work_done
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.life import At, KeptLife, Life, State, Then, Told
 from norvash.core.sheet.part import COMPLAINT
-from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TOLD_BY
+from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, ORDER, TOLD_BY
 from norvash.core.sheet.stages.rework import gone
 from norvash.core.sheet.unread import holds_unread
 from norvash.core.sheet.visit_read import VisitRead
@@ -17,10 +17,8 @@ from norvash.core.sheet.walk import upstream
 from norvash.core.sheet.whole_look import looked_at_whole
 from norvash.core.verdict.grades import GRADES
 
-# Of equally grave ones the parts speak in the order of the stages.
 _NEVER: Mapping[At, Then] = MappingProxyType({})
 _NOTHING: Mapping[At, Finding] = MappingProxyType({})
-_ORDER = {finding_id: i for i, finding_id in enumerate(FINDINGS)}
 
 
 def lives(
@@ -30,7 +28,7 @@ def lives(
     set_then: Mapping[At, Then] = _NEVER,
 ) -> tuple[Life, ...]:
     """Return the life of every finding that was ever plan or graver and has not ended at an earlier visit, the gravest
-    first.
+    first, of equally grave ones in the order of the work.
 
     `set_found` and `set_now` are what its lengths say of the set, as it was found and as it is now, `set_then` what
     earlier grounds find graver in it.
@@ -46,7 +44,7 @@ def lives(
         visit = _Visit(sheet=told.sheet, told=told, found=found, now=now, then=then, back=back)
         made = [visit.life(at) for at in visit.every]
     return tuple(
-        sorted(made, key=lambda x: (-GRADES.index(x.finding.grade), _ORDER.get(x.finding.id, len(_ORDER)), x.position))
+        sorted(made, key=lambda x: (-GRADES.index(x.finding.grade), ORDER.get(x.finding.id, len(ORDER)), x.position))
     )
 
 

@@ -67,7 +67,8 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     complete = current.complete(state.positions)
     before = next((r for r in reversed(complete) if r is not latest), None)
     brushes = tuple(brush_now(state, current, i, limit, rules) for i in range(len(state.positions)))
-    known = {n for n, is_known in state.told.new.items() if is_known}
+    # At its first round a brush by its part is as well known as it was when it came.
+    known = {n for n, told in state.told.new.items() if told} | (current.nominal if len(measured) == 1 else set())
     shortest_only = latest is not None and current.stands_for(latest)
     missing = tuple(
         b.label for b in brushes if latest and not shortest_only and not b.in_round and b.number not in known

@@ -34,6 +34,8 @@ FIELDS: tuple[Field, ...] = tuple(f for s in STAGES for f in s.all_fields)
 FIELD_BY_ID = MappingProxyType({f.id: f for f in FIELDS})
 FINDINGS = MappingProxyType({f.id: f for s in STAGES for f in (*s.looked, *s.findings)})
 TASKS = MappingProxyType({t.id: t for s in STAGES for t in s.tasks})
+# Where each finding stands in the order of the work; what only another version knows comes last.
+ORDER = MappingProxyType({finding_id: n for n, finding_id in enumerate(FINDINGS)})
 # The findings that are picked by sight, on the motor or on a brush.
 SEEN = frozenset((*(f.id for s in STAGES for f in s.looked), *brushes.BY_SIGHT))
 # By finding the fields that tell it, and by field the one that it is read with.

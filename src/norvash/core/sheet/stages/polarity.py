@@ -69,10 +69,11 @@ def wrong_at(sheet: Sheet) -> str:
     """
     read = boxes(sheet)
     wrong = polarity_wrong(read or sheet.facts.positions)
-    if not wrong or read:
-        where = wrong.removeprefix("polarity does not alternate by arm: ")
-        return wrong and f"{_signs(read)} round the commutator: {where}; right is {_signs(alternating(read))}"
-    return f"{wrong}; look at the wiring, or correct the plan under Figures"
+    if not wrong:
+        return ""
+    if read:
+        return f"{_signs(read)} round the commutator: {wrong}; right is {_signs(alternating(read))}"
+    return f"polarity does not alternate by arm: {wrong}; look at the wiring, or correct the plan under Figures"
 
 
 def wrong_boxes(sheet: Sheet) -> Iterator[Noted]:

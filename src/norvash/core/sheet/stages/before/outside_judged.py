@@ -8,6 +8,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.before import outside
 from norvash.core.sheet.stages.before.fields import (
     BATTERY_C,
     CRANKING_A,
@@ -22,18 +23,6 @@ from norvash.core.sheet.stages.before.fields import (
     TAP_V,
     TAPS_V,
 )
-from norvash.core.sheet.stages.before.outside import (
-    BATTERY_LOW,
-    BATTERY_WEAK,
-    CABLE_BOTH,
-    CABLE_JOINT,
-    CABLE_RETURN,
-    CABLE_SUPPLY,
-    CORD_LOSS,
-    SUPPLY_OFF,
-    TAPS_MISWIRED,
-    TAPS_OFF,
-)
 from norvash.core.supply.battery import Battery, judge_battery
 from norvash.core.supply.cables import drop_allowed_v
 from norvash.core.supply.settings import Ladder, speed_ladder
@@ -41,9 +30,9 @@ from norvash.errors import InputError
 
 _USUAL_BATTERY_V = 12.0
 _SIDES = (
-    (DROP_SUPPLY_V, "Supply side", CABLE_SUPPLY),
-    (DROP_RETURN_V, "Return side", CABLE_RETURN),
-    (JOINT_V, "Worst joint", CABLE_JOINT),
+    (DROP_SUPPLY_V, "Supply side", outside.CABLE_SUPPLY),
+    (DROP_RETURN_V, "Return side", outside.CABLE_RETURN),
+    (JOINT_V, "Worst joint", outside.CABLE_JOINT),
 )
 
 
@@ -70,7 +59,7 @@ def say_settings(ladder: Ladder, judged: list[Judged], signs: dict[str, str]) ->
     if fault:
         signs.pop("volts", None)
     signs["taps"] = fault if fault in ("one", "low", "miswired") else "low" if fault == "missing" else "no"
-    found = TAPS_MISWIRED if fault == "miswired" else TAPS_OFF.saying(ladder.advice) if fault else None
+    found = outside.TAPS_MISWIRED if fault == "miswired" else outside.TAPS_OFF.saying(ladder.advice) if fault else None
     right = not fault and ladder.top_ok
     judged.append(Judged(f"Speed settings: {ladder.advice}.", right, ("taps.step", "taps.top"), found))
 
@@ -87,7 +76,7 @@ def say_supply(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dic
         dead = volts <= 1
         signs["volts"] = "missing" if dead else "right"
         words = f"{volts:g} V at the terminals; the plate's voltage is not known"
-        judged.append(Judged(f"{words}.", not dead, (), SUPPLY_OFF.saying(words) if dead else None))
+        judged.append(Judged(f"{words}.", not dead, (), outside.SUPPLY_OFF.saying(words) if dead else None))
         return
     share = volts / rated
     signs["volts"] = (
@@ -105,7 +94,7 @@ def say_supply(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dic
     right = within(rules["supply.low"], share, rules["supply.high"])
     # What is lost on the way says where; the volts at the end of it say no more of the supply.
     by_way = lost is not None and lost.finding is not None
-    found = None if right or by_way else SUPPLY_OFF.saying(f"{words}: {what.partition(':')[0]}")
+    found = None if right or by_way else outside.SUPPLY_OFF.saying(f"{words}: {what.partition(':')[0]}")
     judged.append(Judged(f"{words}: {what}.", right, ("supply.low", "supply.high"), found))
 
 
@@ -117,7 +106,7 @@ def _lost_on_the_way(sheet: Sheet, volts: float, rules: MotorRules) -> Judged | 
     much = over(volts, source) or under(volts, rules["supply.low"] * source)
     words = f"{source:g} V before switch and cord, {source - volts:.3g} V lost on the way"
     way = "too much: switch, cord and joints" if much else "as it may"
-    return Judged(f"{words}: {way}.", not much, ("supply.low",), CORD_LOSS.saying(words) if much else None)
+    return Judged(f"{words}: {way}.", not much, ("supply.low",), outside.CORD_LOSS.saying(words) if much else None)
 
 
 def ladder_of(sheet: Sheet, rules: MotorRules) -> Ladder | None:
@@ -179,7 +168,9 @@ def say_to_the_starter(sheet: Sheet, rules: MotorRules, judged: list[Judged], si
     else:
         signs.setdefault("joint", "no")
     advice = "right" if fine else "measure each side, clean and tighten the joints there"
-    judged.append(Judged(f"{words}: {advice}.", fine, ("drop.side",), None if fine else CABLE_BOTH.saying(words)))
+    judged.append(
+        Judged(f"{words}: {advice}.", fine, ("drop.side",), None if fine else outside.CABLE_BOTH.saying(words))
+    )
 
 
 def say_battery(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict[str, str]) -> Battery | None:
@@ -224,6 +215,6 @@ def _battery_found(found: Battery, rest: float | None, cranking: float | None, l
     Units: [V]
     """
     if found.rest_ok is False and rest is not None:
-        yield BATTERY_LOW.saying(f"battery {rest:g} V at rest, under {least_rest:.3g} V")
+        yield outside.BATTERY_LOW.saying(f"battery {rest:g} V at rest, under {least_rest:.3g} V")
     if found.cranking_ok is False and cranking is not None and found.least_v is not None:
-        yield BATTERY_WEAK.saying(f"battery {cranking:g} V while cranking, at least {found.least_v:.3g} V")
+        yield outside.BATTERY_WEAK.saying(f"battery {cranking:g} V while cranking, at least {found.least_v:.3g} V")
