@@ -29,7 +29,13 @@ YOUNG = state(weeks=20, own={**FITTED, "expected_life_units": 9000.0})
 SAID = {
     "nothing measured": (YOUNG, None, "Measure this set.", "Nothing is measured yet", ""),
     "never measured": (state(), "change", "Measure it now, or change the set.", "is overdue by use", "not measured"),
-    "runs on": (state(a_round(20, 19, 19.4)), "fit", "Run on.", "11.0 mm to its limit, 79%", ""),
+    "runs on": (
+        state(a_round(20, 19, 19.4)),
+        "fit",
+        "Run on.",
+        "had 19.0 mm on 25 May 2026 at 500 h, about 18.9 mm now",
+        "",
+    ),
     "watch": (state(a_round(20, 13, 13.4)), "watch", "Watch this set.", "36%", ""),
     "plan": (state(a_round(20, 11, 11.4)), "plan", "Plan the change.", "21%", ""),
     "change": (state(a_round(20, 9.2, 9.4)), "change", "Change the set at this visit.", "9%", ""),
@@ -38,7 +44,7 @@ SAID = {
         state(a_round(20, 19, None)),
         "fit",
         "Measure B to get a date.",
-        "Brush A has 11.0 mm",
+        "Brush A had 19.0 mm on 25 May 2026",
         "incomplete",
     ),
     "one missing but another gone": (
@@ -323,9 +329,12 @@ def test_measured_starting_lengths_replace_the_nominal() -> None:
 @pytest.mark.parametrize(
     ("own", "words"),
     [
-        ({"length_unit": "in"}, ("0.276 in to its limit", " h limit about: ")),
-        ({"length_unit": "thou"}, ("276 thou to its limit", " h limit about: ")),
-        ({"unit_of_use": "starts"}, ("7.0 mm to its limit", " starts limit about: ")),
+        (
+            {"length_unit": "in"},
+            ("had 0.591 in on 25 May 2026 at 500 h, about 0.577 in now, limit 0.315 in", " h limit about: "),
+        ),
+        ({"length_unit": "thou"}, ("had 591 thou on", " h limit about: ")),
+        ({"unit_of_use": "starts"}, ("at 500 starts, about 14.7 mm now", " starts limit about: ")),
     ],
 )
 def test_the_sentence_is_in_the_persons_units(own: dict[str, float | str], words: tuple[str, str]) -> None:
@@ -337,7 +346,7 @@ def test_one_brush_may_be_shortest_and_another_set_the_date() -> None:
     found, said = judge(state(a_round(10, 16.0, 20.5), a_round(20, 15.0, 15.5)))
     assert found.governing is not None
     assert found.governing.label == "B"
-    assert "Brush A has 7.0 mm to its limit, 50% of its usable carbon; B wears faster and sets the date." in said.why
+    assert "Brush A had 15.0 mm on 25 May 2026 at 500 h, about 14.7 mm now, limit 8.0 mm; B wears faster" in said.why
     assert any("speeding up" in r.text for r in said.reasons)
 
 

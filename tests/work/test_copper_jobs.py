@@ -429,4 +429,4 @@ def test_slots_teach_the_site_its_own_pace(visit: Visit, shop: Shop) -> None:
     assert bench.slots.sheets == 1
     assert bench.speeds is not None
     assert bench.speeds.word == "185;355"
-    assert bench.slots.minutes == pytest.approx(29 * 4 / 3)
+    assert bench.slot_min == pytest.approx(29 * 4 / 3)

@@ -136,8 +136,8 @@ def _lists() -> Iterator[str]:
     yield "| field | what it is |\n|---|---|"
     yield "| `step.GATE.STEP` | a step of a gate: `yes` |"
     yield (
-        "| `decide.FINDING` | what is decided there: `now`, `deferred` with `who` and `day`, `waits` with `part` and"
-        " `day`, `dropped` with `why` |"
+        "| `decide.FINDING` | what is decided there: `now`, of several ways with the task as `way`, `deferred` with"
+        " `who` and `day`, `waits` with `part` and `day`, `dropped` with `why` |"
     )
     yield "| `task.TASK` | a task that is done: `yes`, with `minutes` and `parts` |"
     yield "| `gone.FINDING` | looked at again at its place, and gone: `yes` |"

@@ -34,6 +34,7 @@ _WITH = {
     "part": "part",
     "turns": "turns",
     "volts": "volts",
+    "way": "way",
 }
 
 
@@ -213,7 +214,8 @@ def _fitted(conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
 def _renewed(conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
     after = plain_of(act.after_json)
     lengths = {label: "" if mm is None else f"{mm:.9g} mm" for label, mm in after["renewed"].items()}
-    return {"do": "renew", "reason": after["reason"], "lengths": lengths} | _counter(conn, act)
+    answer = {"answer": after["answer"]} if "answer" in after else {}
+    return {"do": "renew", "reason": after["reason"], "lengths": lengths, **answer} | _counter(conn, act)
 
 
 def _counter(conn: Connection, act: Done) -> Plain:

@@ -15,6 +15,7 @@ from norvash.core.sheet.records import (
     Record,
     SlotTime,
     TaskDone,
+    Way,
     Why,
 )
 from norvash.core.sheet.stages.catalogue import field_of
@@ -50,6 +51,8 @@ def kept(record: Record | None) -> dict[str, str]:
             made |= {"moved": str(record.by.moved)} if record.by.moved else {}
         case Why():
             made = {"why": record.why}
+        case Way():
+            made = {"way": record.task}
         case TaskDone():
             took = {} if record.minutes is None else {"took": f"{record.minutes:g}"}
             made = {**took, "parts": record.parts}
@@ -88,6 +91,13 @@ def _of_texts(more: Mapping[str, str]) -> Record | None:
         return PutOff(more["who"], date.fromisoformat(more["day"]), more.get("part", ""), by)
     if "parts" in more:
         return TaskDone(float(more["took"]) if "took" in more else None, more["parts"])
+    return _of_one(more)
+
+
+def _of_one(more: Mapping[str, str]) -> Record | None:
+    """Return what one text says."""
     if "estimated" in more:
         return SlotTime(float(more["estimated"]))
+    if "way" in more:
+        return Way(more["way"])
     return Why(more["why"]) if "why" in more else None

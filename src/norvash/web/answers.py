@@ -21,16 +21,7 @@ from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import decision
 from norvash.core.text import words
 from norvash.core.text.quantities import UNITS
-from norvash.core.text.words import (
-    counted,
-    day_words,
-    figure_said,
-    figure_words,
-    grouped,
-    length_words,
-    rate_unit,
-    use_words,
-)
+from norvash.core.text.words import day_words, figure_said, figure_words, grouped, length_words, rate_unit, use_words
 from norvash.core.verdict.grades import WORDS
 from norvash.drawing.finding_picture import finding_picture, scenery
 from norvash.drawing.grade_mark import grade_mark, slots_of_all
@@ -139,7 +130,7 @@ def _environment() -> Environment:
         "rule_words": _rule_words,
     }
     env.filters |= {
-        "counted": counted,
+        "counted": words.counted,
         "grade_said": _grade_said,
         "as_length": length_words,
         "deepest": lambda depths, unit: f"{length_words(max(depths), unit)} deep" if depths else "–",
@@ -154,6 +145,7 @@ def _environment() -> Environment:
         "found_by": partial(_when_shown, "norvash.core.sheet.rests_on", "found_by"),
         "moved_said": partial(_when_shown, "norvash.core.sheet.ground", "said"),
         "day": _day,
+        "time_span": words.minutes_words,
         "iso": _iso,
         "rate": words.rate_words,
         "rate_unit": rate_unit,

@@ -199,7 +199,8 @@ def _figure(value: object) -> str:
 
 def _renewed(told: _Told) -> str:
     made = [label if mm is None else f"{label}\u00a0{mm:.2f} mm" for label, mm in told.after["renewed"].items()]
-    return f"renewed {listed(made)} of set {told.before['set']}, the others stayed: {told.after['reason']}"
+    beside = f"; {told.after['beside']}, and stayed all the same" if told.after.get("beside") else ""
+    return f"renewed {listed(made)} of set {told.before['set']}, the others stayed: {told.after['reason']}{beside}"
 
 
 def _confirmed(told: _Told) -> str:

@@ -61,7 +61,10 @@ class Fault:
 
 @dataclass(slots=True, kw_only=True)
 class Laid:
-    """What notes would add to a motor: uses, sets, rounds; what is wrong or doubtful in them, what is there already."""
+    """What notes would add to a motor: uses, sets, rounds; what is wrong or doubtful in them, what is there already.
+
+    `refitted` is the set in the motor where it must have gone in on an earlier day than its use alone had told.
+    """
 
     context: Context
     uses: list[LaidUse] = field(default_factory=list)
@@ -70,6 +73,7 @@ class Laid:
     faults: list[Fault] = field(default_factory=list)
     doubts: list[Fault] = field(default_factory=list)
     there: int = 0
+    refitted: BrushSet | None = None
 
     def kept(self) -> tuple[Context, int, int, int]:
         """Return how far it has come, to go back to."""

@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import replace
-from datetime import datetime, time
+from datetime import datetime, time, timedelta
 
 from norvash.core.brush.doubts import Doubt, doubt_of
 from norvash.core.brush.readings import Reading, read
@@ -15,7 +15,7 @@ from norvash.core.motor.set_clock import start_of
 from norvash.core.text.texts import clean
 from norvash.core.text.words import counter_words, day_words
 from norvash.core.use.log_entry import Entry
-from norvash.core.use.since import in_years
+from norvash.core.use.since import has_no_day, in_years
 from norvash.core.use.timeline import use_on
 from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
@@ -23,6 +23,7 @@ from norvash.work.as_measured import as_measured
 from norvash.work.context import Context
 from norvash.work.notes_desk import RIGHT, Desk, Fault, LaidReading, LaidRound
 
+_MOST_BEFORE = timedelta(days=36500)
 _ANSWERS = ((RIGHT, "They are right as they stand in the notes"), ("mistyped", "I correct them"))
 
 
@@ -45,9 +46,9 @@ def _set_of(desk: Desk, at: datetime) -> BrushSet:
 
     Raises: InputError where none that is known of was.
     """
-    sets = desk.made.context.sets
+    sets, state = desk.made.context.sets, desk.made.context.state
     for each in reversed(sets):
-        if _was_in(each, at, sets):
+        if _was_in(each, at, sets, no_day=has_no_day(each, state)):
             return each
     oldest = min((s for s in sets if s.fitted_known), key=lambda s: s.fitted_at, default=sets[-1])
     raise InputError(
@@ -58,11 +59,13 @@ def _set_of(desk: Desk, at: datetime) -> BrushSet:
     )
 
 
-def _was_in(brush_set: BrushSet, at: datetime, sets: Sequence[BrushSet]) -> bool:
-    """Tell whether a set was in its motor at a moment; one of unknown age since the set before it came out."""
+def _was_in(brush_set: BrushSet, at: datetime, sets: Sequence[BrushSet], *, no_day: bool) -> bool:
+    """Tell whether a set was in its motor at a moment; one of unknown age, or that went in on a day that nobody knows,
+    since the set before it came out.
+    """
     if brush_set.ended_at is not None and at > brush_set.ended_at:
         return False
-    if not brush_set.fitted_known:
+    if no_day or not brush_set.fitted_known:
         return all(s.ended_at < at for s in sets if s.ended_at is not None and s is not brush_set)
     began = brush_set.fitted_at if brush_set.span_on is None else datetime.combine(brush_set.span_on[0], time())
     return began <= at
@@ -131,6 +134,8 @@ def lay_lengths(desk: Desk, of_set: BrushSet, at: datetime, units: float, note: 
     method, instrument = _way(desk, note)
     laid = {n: LaidReading(r, method, instrument, doubted[n]) for n, r in read_now.items()}
     desk.made.rounds.append(LaidRound(desk.number - 1, of_set.id, a_round, laid))
+    if at < of_set.fitted_at and of_set.fitted_known:
+        of_set = desk.made.refitted = replace(of_set, fitted_at=_before(of_set, a_round, context.entries[-1]))
     desk.made.context = _with_round(context, of_set, a_round)
 
 
@@ -209,10 +214,18 @@ def _in_its_place(of_set: BrushSet, at: datetime, units: float, unit: str) -> No
             )
 
 
+def _before(of_set: BrushSet, first: Round, last: Entry) -> datetime:
+    """Return about when a set of known use went in, before a round of it: by what it has run from that round to now."""
+    since, ran = last.at - first.at, last.total_units - first.total_units
+    before = first.total_units - of_set.fitted_units
+    share = before / ran if ran > 0 else 0.0
+    return first.at - min(since * share, _MOST_BEFORE)
+
+
 def _with_round(context: Context, of_set: BrushSet, a_round: Round) -> Context:
     def added(each: BrushSet) -> BrushSet:
         if each.id != of_set.id:
             return each
-        return replace(each, rounds=tuple(sorted((*each.rounds, a_round), key=lambda r: r.at)))
+        return replace(of_set, rounds=tuple(sorted((*each.rounds, a_round), key=lambda r: r.at)))
 
     return replace(context, sets=tuple(map(added, context.sets)))

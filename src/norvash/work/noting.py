@@ -143,6 +143,8 @@ def write(conn: Connection, act: Act, laid: Laid) -> None:
     for made in laid.sets:
         number -= 1
         sets.add_set(conn, motor_id, made.numbered(number), act.id)
+    if laid.refitted is not None:
+        sets.change_fitting(conn, laid.refitted)
     for laid_round in laid.rounds:
         a_round = laid_round.made
         notes.add_noted_round(

@@ -15,10 +15,11 @@ from norvash.core.sheet.signing import Hold, holds
 from norvash.core.sheet.signs_shown import complained, diagnosis_of, may_complain, signs_shown
 from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.before.judged import Before, judge_before
+from norvash.core.sheet.stages.commutator.slots_here import PLANNED, planned_minutes
 from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
 from norvash.core.sheet.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.task import Task
-from norvash.core.sheet.work_list import Proposed, work_list
+from norvash.core.sheet.work_list import Proposed, with_plans, work_list
 from norvash.core.text.words import use_words
 from norvash.core.verdict.as_found import found_before_work
 from norvash.core.verdict.forecast_words import due_at
@@ -33,6 +34,7 @@ from norvash.work.context import Context
 from norvash.work.history import HistoryLine, history
 from norvash.work.loading import load
 from norvash.work.sheet_state import put_together
+from norvash.work.slots_here import slots_here
 from norvash.work.standing import Judged, judge
 
 _ACTS = 30
@@ -128,12 +130,21 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
         rail=_rail(row, visit),
         holds=holds(visit),
         done=done,
-        work=work_list(visit.lives, done, rules, idle="idle" in sheet.facts.surroundings),
+        work=_work(conn, visit, done),
         look=_look(sheet, found, context.state),
         version=sheets.version_of(conn, row.id),
         opened_at=_opened_at(conn, context, row.id),
         motor_word=said.word,
     )
+
+
+def _work(conn: Connection, visit: Visit, done: Mapping[Task, tuple[Given, ...]]) -> tuple[Proposed, ...]:
+    """Return the work list, with the minutes of what the sheet has a plan of."""
+    sheet, rules = visit.sheet, visit.rules
+    made = work_list(visit.lives, done, rules, idle="idle" in sheet.facts.surroundings)
+    if not any(w.task in PLANNED for w in made):
+        return made
+    return with_plans(made, planned_minutes(sheet, slots_here(conn, rules), rules))
 
 
 def _asked_readings(conn: Connection, context: Context, row: SheetRow) -> tuple[str, ...]:

@@ -20,7 +20,7 @@ from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
 from norvash.core.sheet.stages.call_in import DUE, complained
 from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
-from norvash.core.sheet.stages.catalogue import ORDER, field_of
+from norvash.core.sheet.stages.catalogue import ORDER, TASKS, field_of
 from norvash.core.sheet.stages.decide import DECISIONS, KEPT, KEPT_WHY, OUTCOME, answer_words
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.run import judge_run
@@ -176,7 +176,7 @@ def _life(life: Life, nominal: frozenset[int], brushes: int) -> Plain:
         "state": life.state,
         "state_words": state_words(life),
         "steps": life.steps,
-        "decided": DECISIONS.get(decided.word, decided.word) if decided is not None else "",
+        "decided": _decided(life),
         "decided_by": decided.person if decided is not None else "",
         "why": life.why,
         "done_by": list(_by(life.done)),
@@ -186,6 +186,15 @@ def _life(life: Life, nominal: frozenset[int], brushes: int) -> Plain:
         "due_on": put_off.day.isoformat() if put_off is not None else "",
         "measured_again": life.measured_again,
     }
+
+
+def _decided(life: Life) -> str:
+    """Return what was decided, and by which way where that was chosen of several."""
+    if life.decided is None:
+        return ""
+    said = DECISIONS.get(life.decided.word, life.decided.word)
+    way = TASKS.get(life.way)
+    return f"{said}: {way.what[0].lower()}{way.what[1:]}" if way is not None else said
 
 
 def _new_carbon(life: Life, nominal: frozenset[int], brushes: int) -> str:

@@ -27,7 +27,8 @@ class Finding:
     `holds_brush` the brush does not follow its wear: its reading proves nothing. One `by_test` is picked, but only a
     test shows it: that a look found nothing does not deny it. One `before_power` is proven before anything gets power:
     no run proves it. One that `stops_carried` is a stop where the motor hangs a load or carries people. One that is not
-    `known` was kept by another version: nothing here finds or proves it.
+    `known` was kept by another version: nothing here finds or proves it. Of one with `one_of` its tasks are ways of
+    which one is enough, chosen where it is decided.
     """
 
     id: str
@@ -50,6 +51,7 @@ class Finding:
     ends: str = field(default="", compare=False)
     cause: str = field(default="", compare=False)
     known: bool = field(default=True, compare=False)
+    one_of: bool = field(default=False, compare=False)
 
     def place(self, position: int, labels: Mapping[int, str]) -> str:
         """Return where it is, in words: the set, one of several by its number, a brush, else its part."""
@@ -117,6 +119,7 @@ def finding(
     proof: Proof = "",
     ends: str = "",
     cause: str = "",
+    one_of: bool = False,
 ) -> Finding:
     """Return a finding with the work that it leads to."""
     return Finding(
@@ -139,4 +142,5 @@ def finding(
         proof=proof,
         ends=ends,
         cause=cause,
+        one_of=one_of,
     )

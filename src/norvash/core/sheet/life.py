@@ -9,7 +9,7 @@ from typing import Literal
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.moved import Moved
-from norvash.core.sheet.records import PutOff
+from norvash.core.sheet.records import PutOff, Way
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.verdict.grades import GRADES, Grade
 
@@ -171,6 +171,12 @@ class Life:
     def handed_over(self) -> bool:
         """Tell whether it lies outside the motor and was handed to the owner, with the words that were said."""
         return self.finding.part.outside and self.decided is not None and self.decided.word == "owner"
+
+    @property
+    def way(self) -> str:
+        """Return the id of the task by which it is mended, where that was chosen of several."""
+        record = self.decided.record if self.decided is not None and self.finding.one_of else None
+        return record.task if isinstance(record, Way) else ""
 
     @property
     def settled(self) -> bool:

@@ -96,6 +96,18 @@ class Why:
 
 
 @dataclass(frozen=True, slots=True)
+class Way:
+    """By which of the tasks that would mend it something is mended: its id."""
+
+    task: str
+
+    @property
+    def words(self) -> str:
+        """Return it in words."""
+        return self.task
+
+
+@dataclass(frozen=True, slots=True)
 class TaskDone:
     """The time that a task took [min], None where nobody says, and the parts that went into it."""
 
@@ -144,4 +156,4 @@ class PaintedMap:
         return write_map(self.conditions)
 
 
-Record = CutRecord | PermitRecord | PutOff | Why | TaskDone | SlotTime | Readings | PaintedMap
+Record = CutRecord | PermitRecord | PutOff | Why | Way | TaskDone | SlotTime | Readings | PaintedMap

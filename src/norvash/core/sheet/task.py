@@ -8,7 +8,7 @@ class Task:
     """One task: its minutes, tools, steps and cautions; schools say how it is done here.
 
     `done` says that it was done, after the fact. `renews` tells that the set of brushes goes. One that only `looks`
-    touches nothing: what is measured after it is as found.
+    touches nothing: what is measured after it is as found. `within` are the ids of larger tasks that do it too.
     """
 
     id: str
@@ -21,3 +21,4 @@ class Task:
     caution: str = ""
     renews: bool = False
     looks: bool = False
+    within: tuple[str, ...] = ()

@@ -28,9 +28,9 @@ from norvash.core.sheet.field import (
     Tick,
 )
 from norvash.core.sheet.permit import MOST_TEXT, part_of, read_permit
-from norvash.core.sheet.records import PaintedMap, PutOff, Readings, Record, TaskDone, Why
-from norvash.core.sheet.stages.catalogue import RECORDED_BY, TASKS
-from norvash.core.sheet.stages.decide import DECISIONS
+from norvash.core.sheet.records import PaintedMap, PutOff, Readings, Record, TaskDone, Way, Why
+from norvash.core.sheet.stages.catalogue import FINDINGS, RECORDED_BY, TASKS
+from norvash.core.sheet.stages.decide import DECISIONS, decided_finding
 from norvash.core.sheet.stages.rework import done_task
 from norvash.core.sheet.stages.windings.insulation import circuits_of
 from norvash.core.text.columns import read_column
@@ -195,7 +195,7 @@ _WHY = {"owner": "Say to whom, and what to mend there", "dropped": "Say why it i
 
 
 @_read.register
-def _decide(_field: Decision, asked: _Asked) -> Read:
+def _decide(field: Decision, asked: _Asked) -> Read:
     """Return a decision."""
     if asked.text not in DECISIONS:
         raise InputError("This decision is not known.", "Choose one of " + ", ".join(DECISIONS.values()) + ".", "value")
@@ -207,7 +207,18 @@ def _decide(_field: Decision, asked: _Asked) -> Read:
         return Read(asked.text, asked.text, None, PutOff(" ".join(asked.more.get("who", "").split()), day, part=part))
     if asked.text in _WHY:
         return Read(asked.text, asked.text, None, Why(part_of(asked.more, "why", _WHY[asked.text])))
-    return Read(asked.text, asked.text)
+    way = asked.more.get("way", "") if asked.text == "now" else ""
+    return Read(asked.text, asked.text, None, _way(field, way) if way else None)
+
+
+def _way(field: Decision, task_id: str) -> Way:
+    """Return which of the ways to mend something was chosen."""
+    finding = FINDINGS.get(decided_finding(field))
+    ways = {t.id: t.what for t in finding.tasks} if finding is not None and finding.one_of else {}
+    if task_id not in ways:
+        others = f"Choose one of: {'; '.join(ways.values())}." if ways else "Leave it out: there is one way."
+        raise InputError("This is not a way to mend it.", others, "way")
+    return Way(task_id)
 
 
 def _put_off(more: Mapping[str, str], today: date) -> PutOff:

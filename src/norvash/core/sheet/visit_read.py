@@ -151,7 +151,7 @@ class VisitRead:
         """
         seen = self.sheet.entries.get((life.finding.look, 0))
         again = seen is not None and seen.stands and seen.at > looked.at
-        first = [t for t in life.finding.tasks if not t.looks][:1]
+        first = [t for t in life.finding.tasks if not t.looks][: None if life.finding.one_of else 1]
         first += [PLAN_CUT, FIT_SET] if life.finding.of_brush and life.finding.proof else []
         worked = (g.at for task in first for g in self.tasks.get(task, ()))
         return not again and life.at not in self.told.seen_again and looked.at >= max(worked, default=looked.at)

@@ -2,8 +2,8 @@
 is done.
 """
 
-from collections.abc import Iterable, Mapping
-from dataclasses import dataclass
+from collections.abc import Collection, Iterable, Mapping
+from dataclasses import dataclass, replace
 
 from norvash.core.rules.book import Choice, MotorRules
 from norvash.core.sheet.given import Given
@@ -13,36 +13,99 @@ from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.task import Task
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Proposed:
-    """A task on the work list with the findings that ask for it, how it is done here, and what says that it is done."""
+    """A task on the work list with the findings that ask for it, how it is done here, and what says that it is done.
+
+    `minutes` are those of its plan where it is `planned`, else what it usually takes [min]; one that is done `within`
+    another task of the list, which is named, has none of its own. `instead` are the tasks of which one is enough in its
+    place, while none is chosen.
+    """
 
     task: Task
     because: tuple[str, ...]
     ways: tuple[Choice, ...]
     done: Given | None
+    minutes: float
+    planned: bool = False
+    within: str = ""
+    instead: tuple[str, ...] = ()
 
 
 def work_list(
     lives: Iterable[Life], done: Mapping[Task, tuple[Given, ...]], rules: MotorRules, *, idle: bool = False
 ) -> tuple[Proposed, ...]:
-    """Return the work that findings ask for, each task once, the gravest first.
+    """Return the work that findings ask for, each task once, the gravest first; of a finding with several ways the one
+    that was chosen or done.
 
     What is put off, dropped or handed to the owner asks for none. Units: done holds what says that a task is done; idle
     tells whether the machine stands for long.
     """
     because: dict[Task, list[str]] = {}
-    for life in lives:
-        asks = life.state in ("open", "done not proven") or (life.state == "proven" and bool(life.done))
-        if asks and life.finding.part is not COMPLAINT and not life.handed_over:
-            for task in life.finding.tasks:
-                because.setdefault(task, []).append(f"{life.place}: {life.finding.words}")
+    instead: dict[Task, tuple[str, ...]] = {}
+    asking = [x for x in lives if _asks(x)]
+    plainly = {t for x in asking for t in _asked(x, done) if len(_asked(x, done)) == 1 or not x.finding.one_of}
+    for life in asking:
+        asked = _asked(life, done)
+        open_choice = life.finding.one_of and not plainly.intersection(asked)
+        for task in asked if open_choice or not life.finding.one_of else plainly.intersection(asked):
+            because.setdefault(task, []).append(f"{life.place}: {life.finding.words}")
+            if open_choice:
+                others = (t.what for t in asked if t is not task)
+                instead[task] = tuple(dict.fromkeys((*instead.get(task, ()), *others)))
     for task in done:
         if task is not FIND_FAULT:  # the answer to the complaint says what was found, if anything was
             because.setdefault(task, [])
-    made = []
+    made, alone = [], {t.id: t.what for t in because if t not in instead}
     for task, why in because.items():
         ways = tuple(rules.choice(s) for s in task.schools if s != "school.holder" or idle)
         said = done.get(task, ())
-        made.append(Proposed(task, tuple(dict.fromkeys(why)), ways, said[-1] if said else None))
+        made.append(
+            Proposed(
+                task=task,
+                because=tuple(dict.fromkeys(why)),
+                ways=ways,
+                done=said[-1] if said else None,
+                minutes=0.0 if (within := next((alone[t] for t in task.within if t in alone), "")) else task.minutes,
+                within=within,
+                instead=instead.get(task, ()),
+            )
+        )
     return tuple(made)
+
+
+def _asks(life: Life) -> bool:
+    """Tell whether a finding asks for work here."""
+    asks = life.state in ("open", "done not proven") or (life.state == "proven" and bool(life.done))
+    return asks and life.finding.part is not COMPLAINT and not life.handed_over
+
+
+def _asked(life: Life, done: Collection[Task]) -> tuple[Task, ...]:
+    """Return the tasks that a finding asks for: all of them, or of several ways those that were done, else the one that
+    was chosen, else each of them.
+    """
+    tasks = life.finding.tasks
+    if not life.finding.one_of:
+        return tasks
+    chosen = tuple(t for t in tasks if t in done) or tuple(t for t in tasks if t.id == life.way)
+    return chosen or tasks
+
+
+def with_plans(work: Collection[Proposed], planned: Mapping[Task, float]) -> tuple[Proposed, ...]:
+    """Return a work list with the minutes of its plans.
+
+    Units: planned holds minutes by task [min]
+    """
+    known = (planned.get(w.task) if not w.within else None for w in work)
+    return tuple(
+        w if minutes is None else replace(w, minutes=minutes, planned=True)
+        for w, minutes in zip(work, known, strict=True)
+    )
+
+
+def minutes_left(work: Iterable[Proposed]) -> float:
+    """Return the minutes of all that is not done, without what is still to be chosen of several ways.
+
+    Units: -> [min]
+    """
+    return sum(w.minutes for w in work if w.done is None and not w.instead)

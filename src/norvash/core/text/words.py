@@ -189,6 +189,18 @@ def counter_words(units: float, unit_of_use: str) -> str:
     return f"{counted(units)} {UNIT_WORDS[unit_of_use]}"
 
 
+def minutes_words(minutes: float) -> str:
+    """Return a time as it is said of work.
+
+    Units: minutes [min]
+
+    >>> minutes_words(45), minutes_words(161), minutes_words(120)
+    ('45 min', '2 h 41 min', '2 h')
+    """
+    hours, rest = divmod(round(minutes), 60)
+    return " ".join(filter(None, (f"{hours} h" if hours else "", f"{rest} min" if rest or not hours else "")))
+
+
 def day_words(day: date) -> str:
     """Return a date for a sentence.
 

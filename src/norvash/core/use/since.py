@@ -172,6 +172,21 @@ def _span_said(span: Span) -> str:
     return span_words(span).removeprefix("on ").removeprefix("in ")
 
 
+def has_no_day(brush_set: BrushSet, state: MotorState) -> bool:
+    """Tell whether the day on which a set was fitted only follows from its use: nobody said or logged it."""
+    first_known = brush_set.number > 1 or not state.entries
+    said = brush_set.span_on is not None or not brush_set.fitted_known
+    return not (said or first_known) and under(brush_set.fitted_units, state.entries[0].total_units)
+
+
+def has_day(brush_set: BrushSet, state: MotorState) -> bool:
+    """Tell whether it is known on which single day a set was fitted."""
+    span = brush_set.span_on
+    if span is not None:
+        return span[0] == span[1]
+    return brush_set.fitted_known and not has_no_day(brush_set, state)
+
+
 def fitted_words(brush_set: BrushSet, state: MotorState) -> str:
     """Return in words when a set was fitted: as it was said or logged; where its day only follows from its use, that
     nobody knows it, or about when by the calendar.
@@ -180,8 +195,7 @@ def fitted_words(brush_set: BrushSet, state: MotorState) -> str:
         return _span_said(brush_set.span_on)
     if not brush_set.fitted_known:
         return "before the record"
-    at, entries = brush_set.fitted_at, state.entries
-    logged = brush_set.number > 1 or not entries
-    if logged or not under(brush_set.fitted_units, entries[0].total_units):
+    at = brush_set.fitted_at
+    if not has_no_day(brush_set, state):
         return f"{at:%Y-%m-%d}"
     return f"about {MONTHS[at.month - 1]} {at.year}" if state.unit == "years" else NO_DAY

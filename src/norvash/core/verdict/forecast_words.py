@@ -24,6 +24,11 @@ def at_counter(units: float, state: MotorState) -> str:
     return f"{use_figure(units + state.offset_units, state.unit)} {UNIT_WORDS[state.unit]}"
 
 
+def on_counter(words: str, state: MotorState) -> str:
+    """Return words that say of a count in years that it stands on the counter: years from now are another thing."""
+    return f"{words}, on the counter" if state.unit == "years" else words
+
+
 def due_at(due: Due, state: MotorState) -> str:
     """Return at which counter something is due, empty where only a day is known: what was worked out from wear as
     rounded as that is, what somebody asked for to the unit.
@@ -45,7 +50,7 @@ def range_words(found: Findings, state: MotorState) -> list[Reason]:
     if found.round is None:
         first = started + min(_FIRST_LOOK * (ahead.p50_units - started), ahead.look_units - started)
         now = state.entries[-1].total_units if state.entries else started
-        when = f"at about {at_counter(first, state)}" if over(first, now) else "now"
+        when = f"at about {on_counter(at_counter(first, state), state)}" if over(first, now) else "now"
         return [Reason(f"One measurement {when} narrows this about four times.")]
     guess = "; the limit is an estimate" if found.limit.estimated else ""
     made = [] if found.missing else [Reason(f"{_band(ahead, state)}, from {_basis(ahead, state)}{guess}.")]
@@ -66,7 +71,7 @@ def _is_narrow(ahead: Ahead) -> bool:
 
 def _band(ahead: Ahead, state: MotorState) -> str:
     low, high = use_figure(ahead.p10_units + state.offset_units, state.unit), at_counter(ahead.p90_units, state)
-    words = f"The first brush is at its limit 8 times in 10 between {low} and {high}"
+    words = on_counter(f"The first brush is at its limit 8 times in 10 between {low} and {high}", state)
     days = all_known(ahead.p10_on, ahead.p90_on)
     return words if days is None else f"{words}, {day_words(days[0])} to {day_words(days[1])}"
 
@@ -130,7 +135,8 @@ def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> l
             )
         )
     for due in found.dues:
-        when = ", ".join(x for x in (due_at(due, state), day_words(due.on) if due.on else "") if x)
+        at = due_at(due, state)
+        when = ", ".join(x for x in (at and on_counter(at, state), day_words(due.on) if due.on else "") if x)
         first = _place(due, found)
         lead = f"{'Change' if due.change else 'Look'} by {when} for the {due.name}" if when else f"By the {due.name}"
         if due.rule_id == OWN:

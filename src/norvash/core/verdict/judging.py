@@ -1,30 +1,27 @@
 """The verdict on a motor: what to do, why, how sure, by when, and by which rules."""
 
-from collections.abc import Sequence
 from dataclasses import replace
 from datetime import date, timedelta
 
 from norvash.core.brush.gauged import is_floating, shows_depths
-from norvash.core.brush.limits import Limit
 from norvash.core.brush.motor_limit import motor_limit
-from norvash.core.brush.straight_line import Point, StraightLine, Track, straight_line
 from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import NEW_MM
-from norvash.core.motor.record import BrushSet, MotorState, Round
-from norvash.core.motor.set_clock import begins_at_first_reading
+from norvash.core.motor.record import BrushSet, MotorState
 from norvash.core.planning.policies import OWN, dues, earliest, incomplete, nobody_knows, winners
 from norvash.core.planning.policy import Due
 from norvash.core.planning.second_line import second_line
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.lives import lives
-from norvash.core.text.words import step_of
 from norvash.core.use.rate import day_of
 from norvash.core.verdict.before_work import by_carbon_found, worn, worn_as_found, worn_then
 from norvash.core.verdict.brush_now import brush_now
 from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
 from norvash.core.verdict.grades import worst
+from norvash.core.verdict.old_rate import line_by_old_rate
 from norvash.core.verdict.rising import Rise, by_change, by_limit, by_lives, by_look, grade_on
 from norvash.core.verdict.set_grade import by_interval, follows_symptoms, raised
+from norvash.core.verdict.set_line import at_look, days_of, line_of, only_start, since_read
 from norvash.core.verdict.uneven import spread_of, uneven_as_found, uneven_now
 from norvash.core.verdict.values import BrushNow, Days, Findings, OpenDoubt
 
@@ -76,15 +73,17 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     held = tuple(b.label for b in brushes if b.label in missing and latest is not None and b.number in latest.held)
     by_length = worst([b.graded for b in brushes if b.graded])
     line = (
-        _line(state, current, latest, limit=limit, rules=rules, brushes=brushes)
-        if latest and not shortest_only and not _only_start(state, measured)
+        line_of(state, current, latest, limit=limit, rules=rules, brushes=brushes)
+        if latest and not shortest_only and not only_start(state, measured)
         else None
     )
     if line and not missing:
-        brushes = tuple(_at_look(b, line, state, latest) for b in brushes)
+        brushes = tuple(at_look(b, line, state, latest) for b in brushes)
+    none_yet = (line is None or line.answer == "not enough wear yet") and not (missing or nobody_knows(state))
+    old = line_by_old_rate(state, limit, rules) if none_yet else None
     least = min((b for b in brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0, default=None)
     governing = brushes[line.governing_position - 1] if line and line.governing_position else least
-    line_days, all_asked = _days(state, line), _dues(state, rules)
+    line_days, all_asked = days_of(state, line), _dues(state, rules)
     asked = incomplete(all_asked, missing, state, today)
     look, change = winners(asked)
     # What a policy asks for comes due whether the set is whole or not.
@@ -142,6 +141,9 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         overruled=whole,
         fallen=next((o for o in state.overrules if o.component == MOTOR), None) if whole is None else None,
         line_days=line_days,
+        old_rate=old,
+        old_days=days_of(state, old),
+        since_read=since_read(brushes, state, latest, rules, today),
         ahead=None if nobody_knows(state) else state.ahead,
         dues=asked,
         look=look,
@@ -226,65 +228,6 @@ def _taken(state: MotorState, current: BrushSet) -> bool:
     """
     whole = {p.number for p in state.positions} <= current.nominal and not any(r.readings for r in current.rounds)
     return whole and not shows_depths(state.figures)
-
-
-def _only_start(state: MotorState, measured: list[Round]) -> bool:
-    """Tell whether the only round is the one at which the clock starts."""
-    return len(measured) == 1 and (measured[0].kind != "check" or begins_at_first_reading(state))
-
-
-def _line(
-    state: MotorState, current: BrushSet, latest: Round, *, limit: Limit, rules: MotorRules, brushes: Sequence[BrushNow]
-) -> StraightLine:
-    """Return the straight line on the counter's scale, so that its values are rounded down as read."""
-    shift = state.offset_units
-
-    def at_counter(point: Point) -> Point:
-        return Point(point.length_mm, point.run_h + shift, point.sd_mm)
-
-    tracks: list[Track | None] = []
-    for plan, brush in zip(state.positions, brushes, strict=True):
-        if plan.number not in latest.readings:
-            tracks.append(None)
-            continue
-        start = at_counter(brush.start)
-        points = [
-            Point(r.readings[plan.number].length_mm, r.total_units + shift, r.readings[plan.number].sd_mm)
-            for r in current.rounds
-            if plan.number in r.readings and r.total_units + shift >= start.run_h
-        ]
-        previous = points[-2] if len(points) > 1 and points[-2].run_h > start.run_h else None
-        tracks.append(Track(start, previous, points[-1], limit.limit_mm))
-    return straight_line(tracks, rules, step_of(state.unit))
-
-
-def _at_look(brush: BrushNow, line: StraightLine, state: MotorState, latest: Round | None) -> BrushNow:
-    """Return the brush with the length that its own rate gives it at the next look."""
-    own = line.brushes[brush.number - 1]
-    if latest is None or brush.last is None or own is None:
-        return brush
-    if state.ahead is not None:
-        ahead = max(state.ahead.look_units - latest.total_units, 0.0)
-    elif line.look_again_h is not None:
-        ahead = max(line.look_again_h - (latest.total_units + state.offset_units), 0.0)
-    else:
-        return brush
-    rate = own.rate_mm_per_kh or (state.ahead.rate_mm_per_unit * 1000 if state.ahead else 0.0)
-    return replace(brush, rate_mm_per_kh=rate, next_mm=brush.last.length_mm - max(rate, 0.0) * ahead / 1000)
-
-
-def _days(state: MotorState, line: StraightLine | None) -> Days:
-    rate = state.rate
-    if line is None or line.do_not_exceed_h is None or rate is None:
-        return Days()
-    if not state.entries:
-        return Days()
-    last, shift = state.entries[-1], state.offset_units
-
-    def on(counter: float | None) -> date | None:
-        return None if counter is None else day_of(counter - shift, last, rate)
-
-    return Days(on(line.do_not_exceed_h), on(line.plan_by_h), on(line.look_again_h))
 
 
 def _doubts(brushes: tuple[BrushNow, ...]) -> tuple[OpenDoubt, ...]:

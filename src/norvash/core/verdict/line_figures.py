@@ -10,7 +10,7 @@ from norvash.core.motor.record import MotorState
 from norvash.core.planning.policies import OWN
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import UNIT_WORDS, day_words, use_figure
-from norvash.core.verdict.forecast_words import at_counter, due_at, far_off
+from norvash.core.verdict.forecast_words import at_counter, due_at, far_off, on_counter
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.line_figure import LineFigure
 from norvash.core.verdict.values import Findings
@@ -32,7 +32,7 @@ def _foreseen(
     if found.round is None:
         return (*_of_a_kind(ahead, state), *_look(found, state))
     if far_off(found, today, rules):
-        return (LineFigure(f"over {rules['line.horizon']:g} years", "limit about"), *_look(found, state))
+        return (LineFigure(f"over {rules['line.horizon']:g} years", "limit about, from now"), *_look(found, state))
     if found.grade == "change":
         return (*_end(ahead, found, state), _sure(ahead, state))
     ahead_of = (*_look(found, state), *_plan(found, today))
@@ -49,7 +49,7 @@ def _until_changed(figures: Iterable[LineFigure], found: Findings) -> Iterator[L
 
 def _limit(ahead: Ahead, state: MotorState) -> tuple[LineFigure, ...]:
     on = day_words(ahead.p50_on) if ahead.p50_on else ""
-    return (LineFigure(at_counter(ahead.p50_units, state), "limit about", on),)
+    return (LineFigure(at_counter(ahead.p50_units, state), on_counter("limit about", state), on),)
 
 
 def _end(ahead: Ahead, found: Findings, state: MotorState) -> tuple[LineFigure, ...]:
@@ -58,7 +58,7 @@ def _end(ahead: Ahead, found: Findings, state: MotorState) -> tuple[LineFigure, 
     if due is None or due.at_units is None or over(due.at_units, ahead.p50_units):
         return _limit(ahead, state)
     on = day_words(due.on) if due.on else ""
-    return (LineFigure(due_at(due, state), f"change by, for the {due.name}", on),)
+    return (LineFigure(due_at(due, state), on_counter(f"change by, for the {due.name}", state), on),)
 
 
 def _look(found: Findings, state: MotorState) -> tuple[LineFigure, ...]:
@@ -71,7 +71,7 @@ def _look(found: Findings, state: MotorState) -> tuple[LineFigure, ...]:
     at = due_at(look, state)
     if not at:
         return (LineFigure(on, words),) if on else ()
-    return (LineFigure(at, words, on),)
+    return (LineFigure(at, on_counter(words, state), on),)
 
 
 def _plan(found: Findings, today: date) -> tuple[LineFigure, ...]:
@@ -84,7 +84,7 @@ def _plan(found: Findings, today: date) -> tuple[LineFigure, ...]:
 
 def _sure(ahead: Ahead, state: MotorState) -> LineFigure:
     low, high = use_figure(ahead.p10_units + state.offset_units, state.unit), at_counter(ahead.p90_units, state)
-    return LineFigure("8 in 10", "how sure", f"{low} to {high}")
+    return LineFigure("8 in 10", "how sure", on_counter(f"{low} to {high}", state))
 
 
 def _of_a_kind(ahead: Ahead, state: MotorState) -> tuple[LineFigure, ...]:

@@ -9,9 +9,18 @@ from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.ground import said
-from norvash.core.text.words import UNIT_WORDS, day_words, length_words, line_words, listed, use_words
+from norvash.core.text.words import (
+    UNIT_WORDS,
+    day_words,
+    length_words,
+    line_words,
+    listed,
+    rate_unit,
+    rate_words,
+    use_words,
+)
 from norvash.core.verdict.components import Condition, finding_word
-from norvash.core.verdict.forecast_words import forecast_reasons
+from norvash.core.verdict.forecast_words import forecast_reasons, on_counter
 from norvash.core.verdict.grades import WORDS, Graded, worst
 from norvash.core.verdict.values import Findings, Reason
 
@@ -147,14 +156,7 @@ def _line_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list
     line = found.line
     uses = None if line is None else all_known(line.do_not_exceed_h, line.plan_by_h, line.look_again_h)
     if line is None or uses is None:
-        if line and line.answer == "not enough wear yet":
-            return [
-                Reason(
-                    "No straight line: the wear is under what the instrument can tell.",
-                    (rules.figure("line.least-wear"),),
-                )
-            ]
-        return []
+        return _no_line(found, state, rules)
     if line.answer == "at the limit":
         return []
     days = found.line_days
@@ -162,7 +164,8 @@ def _line_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list
     said = [f"{line_words(x, state.unit)}{f' ({day_words(d)})' if d else ''}" for x, d in zip(uses, on, strict=True)]
     most, plan_by, look_by = said
     figures = (rules.figure("line.plan"), rules.figure("line.look"))
-    made = [Reason(f"Straight line: do not exceed {most}, plan by {plan_by}, look again by {look_by}.", figures)]
+    lead = on_counter("Straight line", state)
+    made = [Reason(f"{lead}: do not exceed {most}, plan by {plan_by}, look again by {look_by}.", figures)]
     if line.faster_note:
         made.append(
             Reason(
@@ -178,6 +181,27 @@ def _line_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list
         per_week = f"{state.rate.per_week:.1f} {UNIT_WORDS[state.unit]}"
         made.append(Reason(f"Dates from {per_week} a week ({state.rate.words}).", bases))
     return made
+
+
+def _no_line(found: Findings, state: MotorState, rules: MotorRules) -> list[Reason]:
+    """Return that a set has no straight line of its own yet, and the one at the rate of the set before it."""
+    early = found.line is not None and found.line.answer == "not enough wear yet"
+    words = "No straight line: the wear is under what the instrument can tell."
+    made = [Reason(words, (rules.figure("line.least-wear"),))] if early else []
+    old = found.old_rate
+    if old is None:
+        return made
+    on = found.old_days
+    ends = zip(
+        (old.do_not_exceed_h, old.plan_by_h, old.look_again_h), (on.limit_on, on.plan_on, on.look_on), strict=True
+    )
+    most, plan_by, look_by = (
+        f"{line_words(x, state.unit)}{f' ({day_words(d)})' if d is not None else ''}" for x, d in ends
+    )
+    rate = f"{rate_words(old.rate_mm_per_kh, state.unit, old.worn_mm, old.sd_mm)} {rate_unit(state.unit)}"
+    lead = on_counter(f"Straight line at the rate of {old.of_set.words}, {rate}, for this one has none yet", state)
+    figures = (rules.figure("line.plan"), rules.figure("line.look"))
+    return [*made, Reason(f"{lead}: do not exceed {most}, plan by {plan_by}, look again by {look_by}.", figures)]
 
 
 def _spread_reasons(found: Findings, state: MotorState, rules: MotorRules) -> list[Reason]:

@@ -9,7 +9,7 @@ from norvash.core.brush.limits import Limit
 from norvash.core.brush.spread import Spread
 from norvash.core.brush.straight_line import Point, StraightLine
 from norvash.core.forecast.set_forecast import Ahead
-from norvash.core.motor.record import Measured, Overrule, Round
+from norvash.core.motor.record import BrushSet, Measured, Overrule, Round
 from norvash.core.planning.policy import Due
 from norvash.core.rules.book import Figure
 from norvash.core.sheet.life import Life
@@ -58,6 +58,32 @@ class OpenDoubt:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class OldRate:
+    """The line of a new set at the rate of its worst brush before [mm per 1000 units of use]: `worn_mm` told by
+    readings with a standard uncertainty of `sd_mm`; the three values on the counter.
+    """
+
+    of_set: BrushSet
+    rate_mm_per_kh: float
+    worn_mm: float
+    sd_mm: float
+    do_not_exceed_h: float
+    plan_by_h: float
+    look_again_h: float
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class SinceRead:
+    """When the set was read, in words, and about how long its brushes are by now, by position [mm]; none where no more
+    has gone since than a reading can tell.
+    """
+
+    on: str
+    now_at: str
+    now_mm: Mapping[int, float]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Findings:
     """All that a verdict is written from; `line` runs on the counter's scale, `ahead` and the dues on total use.
 
@@ -66,6 +92,7 @@ class Findings:
     forecast's, or the straight line's where there is none. `new` are the positions with a brush that came new on the
     open sheet, each with whether its first length is known. `change` is the earliest interval that asks for a new set,
     `due_graded` what such intervals say by use. `unknown` is a set of unknown age that nobody has measured,
+    `old_rate` is the straight line of a set that has none of its own, `old_days` its days.
     `taken` one whose every length was taken from the part, of which neither limit nor date needs more.
     """
 
@@ -92,6 +119,9 @@ class Findings:
     overruled: Overrule | None = None
     fallen: Overrule | None = None
     line_days: Days = Days()
+    old_rate: OldRate | None = None
+    old_days: Days = Days()
+    since_read: SinceRead | None = None
     ahead: Ahead | None = None
     dues: tuple[Due, ...] = ()
     look: Due | None = None

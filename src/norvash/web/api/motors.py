@@ -4,8 +4,8 @@ from fastapi import APIRouter
 from pydantic import BaseModel, ConfigDict, Field
 
 from norvash.core.sheet.moved import Explained
-from norvash.core.verdict.values import Findings
 from norvash.store import people
+from norvash.web.api.motor_told import motor_told
 from norvash.web.deps import Conn, Now
 from norvash.work.acting import Act
 from norvash.work.loading import load
@@ -111,90 +111,10 @@ def act_by(body: ActBody, conn: Conn, now: Now) -> Act:
     return Act(body.act_id, known.id if known else "", now, explained=explained)
 
 
-def _line(found: Findings) -> dict[str, object] | None:
-    line = found.line
-    if line is None:
-        return None
-    return {
-        "left_h": line.left_h,
-        "do_not_exceed_h": line.do_not_exceed_h,
-        "plan_by_h": line.plan_by_h,
-        "look_again_h": line.look_again_h,
-        "governing_position": line.governing_position,
-        "answer": line.answer,
-    }
-
-
 @router.get("/motors/{motor_id}", response_model=None)
 def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, object]:
     """Return a motor's verdict with its reasons and the rules they rest on."""
-    made = judge(load(conn, motor_id), now.date())
-    context, found, said = made.context, made.found, made.said
-    return {
-        "motor": {
-            "id": context.motor.id,
-            "tag": context.motor.tag,
-            "name": context.motor.name,
-            "class": context.motor.motor_class,
-            "retired_on": context.motor.retired.at.date() if context.motor.retired is not None else None,
-        },
-        "stage": found.grade,
-        "stage_before_rises": found.base,
-        "rises": [{"on": r.on, "stage": r.grade, "part": r.part, "word": r.word, "why": r.why} for r in found.rises],
-        "parts": [
-            {"part": c.id, "stage": c.grade, "because": c.by, "overruled": c.overruled is not None}
-            for c in found.components
-        ],
-        "findings": [
-            {
-                "finding": x.finding.id,
-                "position": x.position,
-                "place": x.place,
-                "words": x.finding.words,
-                "stage": x.finding.grade,
-                "state": x.state,
-                "put_off_to": x.put_off.who if x.put_off is not None and x.waits_for is None else None,
-                "due_on": x.put_off.day if x.put_off is not None else None,
-                "waits_for": x.waits_for.part if x.waits_for is not None else None,
-            }
-            for x in found.lives
-        ],
-        "word": said.word,
-        "sentence": said.sentence,
-        "figures": [f.as_plain() for f in said.figures],
-        "flags": list(said.flags),
-        "limit_mm": found.limit.limit_mm,
-        "limit_source": found.limit.source,
-        "limit_on": found.days.limit_on,
-        "plan_on": found.plan_on,
-        "early_on": found.days.early_on,
-        "look_on": found.days.look_on,
-        "straight_line": _line(found),
-        "forecast": found.ahead.as_plain() if found.ahead else None,
-        "looks": [
-            {"for": d.name, "at_units": d.at_units, "on": d.on, "why": d.why, "first": d is found.look, "asks": d.asks}
-            for d in found.dues
-        ],
-        "reasons": [
-            {
-                "text": r.text,
-                "rules": [{"id": f.rule_id, "value": f.value, "unit": f.unit, "basis": f.basis} for f in r.figures],
-            }
-            for r in said.reasons
-        ],
-        "brushes": [
-            {
-                "position": b.number,
-                "label": b.label,
-                "length_mm": b.last.length_mm if b.last and b.last.bare_mm is None else None,
-                **({"depth_mm": b.last.bare_mm} if b.last and b.last.bare_mm is not None else {}),
-                "usable": b.usable,
-                "left_mm": b.left_mm,
-                "wear_mm": b.wear_mm,
-            }
-            for b in found.brushes
-        ],
-    }
+    return motor_told(judge(load(conn, motor_id), now.date()))
 
 
 @router.post("/motors/{motor_id}/use", response_model=None)

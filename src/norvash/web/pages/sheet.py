@@ -127,12 +127,14 @@ def _back(request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str
     return go_to(f"/sheets/{sheet_id}{where}")
 
 
+# What may come with an entry.
+_WITH_IT = ("who", "day", "why", "barriers", "minutes", "parts", "part", "turns", "volts", "way")
+
+
 @router.post("/sheets/{sheet_id}/entries")
 def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep one entry."""
-    more = {
-        k: typed.get(k, "") for k in ("who", "day", "why", "barriers", "minutes", "parts", "part", "turns", "volts")
-    }
+    more = {k: typed.get(k, "") for k in _WITH_IT}
     place = whole(typed.get("place", "0"))
     try:
         enter(

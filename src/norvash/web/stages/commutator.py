@@ -257,6 +257,6 @@ def lathe_page(shown: SheetPage, bench: CopperBench) -> LathePage:
         plan,
         cut_section(plan, _LATHE) if plan else None,
         cut_says(shown.sheet, bench.now, bench.slots, rules),
-        bench.slots.minutes,
+        bench.slot_min,
         checks_of(plan, rules, bench.now.bars) if plan else ((), ()),
     )

@@ -9,6 +9,7 @@ from norvash.core.sheet.stages.brushes.keeping import Stay, stays
 from norvash.core.sheet.stages.decide import DECISIONS, KEPT_WHY, MOTOR_OVERRULED, OUTCOME, OVERRULED, RULED_OUT
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.walk import look_words
+from norvash.core.sheet.work_list import minutes_left
 from norvash.core.verdict.grades import WORDS
 from norvash.web.forms import whole
 from norvash.web.stages.at import At
@@ -21,12 +22,14 @@ _AT_ONCE = 4
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Decide:
-    """Every finding of the visit with what may be decided of it; at which of them the answers stand at once, and how
-    many are not decided; what supply and battery say beside what is found there; what may be overruled; what was looked
-    at of each part; which brushes may stay; the causes ruled out or likely.
+    """Every finding of the visit with what may be decided of it, and the minutes of the work that is left [min]; at
+    which of them the answers stand at once, and how many are not decided; what supply and battery say beside what is
+    found there; what may be overruled; what was looked at of each part; which brushes may stay; the causes ruled out or
+    likely.
     """
 
     decisions: Mapping[str, str]
+    minutes: float
     lives: list[LifeShown]
     asked: frozenset[tuple[int, str]]
     undecided: int
@@ -49,6 +52,7 @@ def view(at: At) -> Decide:
     found = lives_shown(shown)
     return Decide(
         decisions=DECISIONS,
+        minutes=minutes_left(shown.work),
         lives=found,
         asked=_asked(found, at.typed),
         undecided=sum(x.life.state == "open" and not x.decide.word for x in found),

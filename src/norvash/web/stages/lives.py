@@ -45,6 +45,13 @@ class LifeShown:
         """Return for how many days a change is put off at most while it is in use, None for what is less grave."""
         return self.shown.context.rules["act.now-days"] if self.life.finding.grade == "change" else None
 
+    @property
+    def way(self) -> str:
+        """Return by which way it is mended, in words, empty where there is one or none is chosen."""
+        return next(
+            (f": {t.what[0].lower()}{t.what[1:]}" for t in self.life.finding.tasks if t.id == self.life.way), ""
+        )
+
     @cached_property
     def look(self) -> Entry:
         """Return the tick that says that it is gone."""

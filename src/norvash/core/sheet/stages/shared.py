@@ -58,6 +58,7 @@ CONTOUR_FACES = Task(
     steps=("fresh contour to the smaller radius", "vacuum after", "follow-up look soon"),
     schools=("school.face",),
     caution="dust of carbon and stone: mask, vacuum, eye protection",
+    within=("fit-set",),
 )
 CLEAN_TRACK = Task(
     id="clean-track",
@@ -71,6 +72,7 @@ CLEAN_TRACK = Task(
         "live copper bites: dead, or with an insulated holder; eye protection; gloves off near turning parts; no emery,"
         " no steel wool"
     ),
+    within=("skim", "armature"),
 )
 MAKE_BAR_TEST = Task(
     id="bar-test",
@@ -88,9 +90,10 @@ PLAN_CUT = Task(
     done="cut made",
     minutes=60,
     tools="lathe, dial gauge, micrometer",
-    steps=("measure diameter and run-out", "see what is left above the least diameter", "cut, undercut, chamfer"),
+    steps=("measure diameter and run-out", "see what is left above the least diameter", "cut as its plan says"),
     schools=("school.skim",),
     caution="covered windings, chuck key out, no cloth or gloves",
+    within=("armature",),
 )
 SEEK_ONCE_A_TURN = Task(
     id="balance",
@@ -118,6 +121,7 @@ UNDERCUT_MICA = Task(
     tools="slotting tool, chamfer tool",
     steps=("undercut to depth", "chamfer", "clean the slots"),
     caution="eye protection, mask",
+    within=("armature",),
 )
 RENEW_ARMATURE = Task(
     id="armature",
@@ -128,6 +132,16 @@ RENEW_ARMATURE = Task(
     steps=("weigh repair against a new machine", "renew or send out"),
     schools=("school.repair",),
     caution="polarity before power; over what one person lifts a hoist, at marked points only",
+)
+RE_SOLDER = Task(
+    id="re-solder",
+    what="Re-solder the riser",
+    done="riser soldered again",
+    minutes=40,
+    tools="iron or torch, solder of the winding's heat class",
+    steps=("no bar loose, both ends of the coil sound", "solder, none of it in the slots", "bar test all round"),
+    caution="fumes; the next joint must not melt",
+    within=("armature",),
 )
 DRY_INSULATION = Task(
     id="insulation",

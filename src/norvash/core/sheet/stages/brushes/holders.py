@@ -23,6 +23,7 @@ SET_GAP = Task(
     minutes=10,
     tools="feeler gauge",
     steps=("loosen, set, tighten", "measure at every holder"),
+    within=("set-holders",),
 )
 RENEW_INSULATOR = Task(
     id="insulator",

@@ -15,11 +15,12 @@ _WATCH = GRADES.index("watch")
 
 @dataclass(frozen=True, slots=True)
 class Stay:
-    """One brush: whether it may stay, and why or why not."""
+    """One brush: whether it may stay, and why or why not; `worn` tells that its length or a finding on it says so."""
 
     label: str
     may: bool
     why: str
+    worn: bool = False
 
 
 def stays(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Stay, ...]:
@@ -30,20 +31,21 @@ def stays(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Stay, 
     """
     made = []
     for brush in found.brushes:
-        against = []
-        if brush.usable is None or not brush.in_round:
-            against.append("not measured now")
-        elif not over(brush.usable, rules["stage.watch"]):
+        against, measured = [], brush.usable is not None and brush.in_round
+        if measured and not over(brush.usable or 0.0, rules["stage.watch"]):
             against.append(f"{_left(brush, state)}, over {rules['stage.watch']:.0%} is asked for")
         against += [
             c.finding.words
             for c in found.conditions
             if c.position == brush.number and GRADES.index(c.finding.grade) > _WATCH
         ]
+        worn = bool(against)
+        if not measured:
+            against.insert(0, "not measured now")
         if state.current.renewal_of(brush.number) is not None:
             against.append("renewed since: make sure that it is of the same grade")
         share = f"{brush.usable:.0%} usable, nothing above “Watch” on it" if brush.usable is not None else ""
-        made.append(Stay(brush.label, not against, "; ".join(against) or share))
+        made.append(Stay(brush.label, not against, "; ".join(against) or share, worn))
     return tuple(made)
 
 

@@ -23,6 +23,7 @@ RENEW_LEAD = Task(
     tools="new brush, crimp or solder tool",
     steps=("renew the brush with its lead", "look at the spring for heat"),
     caution="no soft solder on a brush that runs hot",
+    within=("fit-set",),
 )
 LAY_LEAD = Task(
     id="lay-lead",
@@ -40,6 +41,7 @@ SEAT_SPRING = Task(
     tools="hook, pull gauge",
     steps=("set it in hook, notch and on its coil side", "measure its force at working length"),
     caution="springs fly: eye protection",
+    within=("springs",),
 )
 RENEW_SPRINGS = Task(
     id="springs",

@@ -5,7 +5,15 @@ from norvash.core.sheet.fields_made import column, pick, quantity
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import COMMUTATOR
 from norvash.core.sheet.stages.commutator.seen import CLEAN_AFTER_FLASHOVER
-from norvash.core.sheet.stages.shared import CLEAN_TRACK, MAKE_BAR_TEST, PLAN_CUT, RENEW_ARMATURE, UNDERCUT_MICA, VACUUM
+from norvash.core.sheet.stages.shared import (
+    CLEAN_TRACK,
+    MAKE_BAR_TEST,
+    PLAN_CUT,
+    RE_SOLDER,
+    RENEW_ARMATURE,
+    UNDERCUT_MICA,
+    VACUUM,
+)
 from norvash.core.sheet.stages.windings.insulation import INSULATION_AGAIN, INSULATION_FALLEN
 from norvash.core.sheet.stages.windings.seen import WINDINGS_EARTH
 
@@ -16,9 +24,11 @@ FINDINGS = (
         "stop",
         "no release: re-solder the riser if that is all, else renew or rewind",
         COMMUTATOR,
+        RE_SOLDER,
         RENEW_ARMATURE,
         shows=("bars", "open"),
         never_runs=True,
+        one_of=True,
     ),
     BARTEST_SHORT := finding(
         "bartest.short",
@@ -107,7 +117,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         compared=True,
         tells=(WINDINGS_EARTH, INSULATION_AGAIN, INSULATION_FALLEN),
-        touched_by=(RENEW_ARMATURE, CLEAN_TRACK, CLEAN_AFTER_FLASHOVER, VACUUM),
+        touched_by=(RENEW_ARMATURE, RE_SOLDER, CLEAN_TRACK, CLEAN_AFTER_FLASHOVER, VACUUM),
     ),
     BAR_SHAFT_C := quantity(
         "bar-shaft-c",

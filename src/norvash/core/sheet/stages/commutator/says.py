@@ -1,7 +1,5 @@
 """What the commutator says of itself at its stage: of its map, run-out, bar test and cut."""
 
-from dataclasses import dataclass
-
 from norvash.core.commutator.after_cut import where_to_cut
 from norvash.core.commutator.cut import Plan
 from norvash.core.commutator.result_words import bar_test_words, plan_words
@@ -15,22 +13,10 @@ from norvash.core.sheet.stages.commutator.copper_now import CopperNow, Trouble
 from norvash.core.sheet.stages.commutator.cut import TRUE_SETUP
 from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_TWO_BARS
 from norvash.core.sheet.stages.commutator.size import TRACK_D
+from norvash.core.sheet.stages.commutator.slots_here import SlotsHere
 from norvash.core.sheet.stages.drive.shaft import END_FLOAT
 from norvash.core.text.words import listed
 from norvash.errors import NorvashError
-
-
-@dataclass(frozen=True, slots=True)
-class SlotsHere:
-    """How long the slots take at this site: its own factor on the estimate, by how many signed sheets, and the minutes
-    for this commutator.
-
-    None where its bars are not known.
-    """
-
-    factor: float
-    sheets: int
-    minutes: float | None
 
 
 def map_says(now: CopperNow) -> list[Said]:
@@ -128,14 +114,15 @@ def cut_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) 
             ("school.skim",),
         )
     )
-    if slots.minutes is not None and not now.plan.copper.flush:
+    slot_min = slots.minutes(now, sheet, rules)
+    if slot_min is not None:
         learnt = (
             f"this site takes {slots.factor:.2f} of the estimate, by {slots.sheets} signed"
             f" {'sheet' if slots.sheets == 1 else 'sheets'}"
             if slots.sheets
             else "no sheet has taught a factor of this site yet"
         )
-        made.append(Said(f"slots: about {slots.minutes:.0f} min; {learnt}", None, ("slot.seconds",)))
+        made.append(Said(f"slots: about {slot_min:.0f} min; {learnt}", None, ("slot.seconds",)))
     return made + [Said(w) for w in now.plan.warnings]
 
 

@@ -47,6 +47,7 @@ OIL_BUSH = Task(
     minutes=10,
     tools="oil that suits sintered bushes",
     steps=("wipe", "oil sparingly", "none near brushes"),
+    within=("bearing",),
 )
 MEND_DRIVE = Task(
     id="drive",

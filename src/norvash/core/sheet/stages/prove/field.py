@@ -11,7 +11,7 @@ from norvash.core.sheet.fields_made import quantity, text
 from norvash.core.sheet.finding import Noted, finding
 from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE, RENEW_COIL
+from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE, JOIN_WIRE, RENEW_COIL
 from norvash.core.sheet.task import Task
 
 MEND_FIELD = Task(
@@ -63,7 +63,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         after_work=True,
         tells=(FIELD_WEAK,),
-        touched_by=(RENEW_COIL,),
+        touched_by=(JOIN_WIRE, RENEW_COIL),
     ),
     FIELD_U := quantity(
         "field-v",

@@ -17,6 +17,20 @@ MEND_CHAIN = Task(
     tools="ohmmeter",
     steps=("find the break", "mend, measure it as it should be"),
 )
+JOIN_WIRE = Task(
+    id="join-wire",
+    what="Join the wire again",
+    done="wire joined again",
+    minutes=40,
+    tools="iron or torch, solder and sleeve of the winding's heat class, ohmmeter",
+    steps=(
+        "both ends reached and sound",
+        "strip, join, solder or braze",
+        "sleeve and tie it, clear of what turns",
+        "measure its resistance and insulation again",
+    ),
+    caution="fumes; polarity as it was",
+)
 RENEW_COIL = Task(
     id="coil",
     what="Renew the field coil",
@@ -84,10 +98,12 @@ FINDINGS = (
         "windings.open-coil",
         "a field coil open",
         "stop",
-        "no power: find the break, renew the coil",
+        "no power: find the break, join it or renew the coil",
         WINDINGS,
+        JOIN_WIRE,
         RENEW_COIL,
         shows=("field-odd", "yes"),
+        one_of=True,
     ),
     WINDINGS_JOINT := finding(
         "windings.joint",
@@ -95,8 +111,10 @@ FINDINGS = (
         "plan",
         "re-solder or tighten the joint, measure again",
         WINDINGS,
+        JOIN_WIRE,
         RENEW_COIL,
         shows=("field-odd", "yes"),
+        one_of=True,
     ),
     WINDINGS_COIL := finding(
         "windings.coil-off",
@@ -204,7 +222,7 @@ FIELDS: tuple[Field, ...] = (
         hint="after a run at or near its rated load",
         judged=True,
         tells=(WINDINGS_HOT,),
-        touched_by=(RENEW_COIL, RENEW_ARMATURE),
+        touched_by=(JOIN_WIRE, RENEW_COIL, RENEW_ARMATURE),
     ),
     WINDING_C := quantity(
         "winding-c",

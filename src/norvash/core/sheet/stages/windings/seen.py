@@ -3,9 +3,19 @@
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.stages.shared import DRY_INSULATION, RENEW_ARMATURE, VACUUM
-from norvash.core.sheet.stages.windings.coils import RENEW_COIL, SCRAP_MAGNET
+from norvash.core.sheet.stages.windings.coils import JOIN_WIRE, RENEW_COIL, SCRAP_MAGNET
 from norvash.core.sheet.task import Task
 
+SECURE_TURNS = Task(
+    id="secure-turns",
+    what="Secure and varnish the turns",
+    done="turns secured and varnished",
+    minutes=60,
+    tools="tape, cord, varnish of its heat class",
+    steps=("clean and dry it", "no copper bare: tape and tie it", "varnish, cure", "test the insulation again"),
+    caution="vapour of the varnish: air, no flame",
+    within=("armature",),
+)
 BAND_ARMATURE = Task(
     id="band",
     what="Have the armature banded or wedged again",
@@ -15,6 +25,7 @@ BAND_ARMATURE = Task(
     steps=("not turned under power before", "weigh repair against a new machine"),
     schools=("school.repair",),
     caution="it flies: nobody in its plane",
+    within=("armature",),
 )
 FIND_RUB = Task(
     id="find-rub",
@@ -49,10 +60,19 @@ LOOKED = (
         "armature or coil is out: renew or rewind it",
         WINDINGS,
         RENEW_ARMATURE,
+        RENEW_COIL,
         shows=("burnt", "yes"),
+        one_of=True,
     ),
     WINDINGS_LOOSE := finding(
-        "windings.loose", "turns loose or rubbed", "change", "secure and varnish, or renew", WINDINGS, RENEW_ARMATURE
+        "windings.loose",
+        "turns loose or rubbed",
+        "change",
+        "secure and varnish, or renew",
+        WINDINGS,
+        SECURE_TURNS,
+        RENEW_ARMATURE,
+        one_of=True,
     ),
     WINDINGS_EARTH := finding(
         "windings.earth",
@@ -91,8 +111,10 @@ LOOKED = (
         "stop",
         "re-join it if both ends can be reached, else rewind",
         WINDINGS,
+        JOIN_WIRE,
         RENEW_ARMATURE,
         shows=("wire-broken", "yes"),
+        one_of=True,
     ),
     WINDINGS_CORE := finding(
         "windings.core",

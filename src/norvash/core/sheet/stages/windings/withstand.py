@@ -35,6 +35,7 @@ FINDINGS = (
         RENEW_ARMATURE,
         RENEW_COIL,
         before_power=True,
+        one_of=True,
     ),
 )
 FIELDS: tuple[Field, ...] = (
