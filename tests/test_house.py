@@ -5,8 +5,10 @@ import json
 import re
 import subprocess
 import sys
+from collections.abc import Iterator
 from fnmatch import fnmatch
 from functools import cache
+from graphlib import TopologicalSorter
 from pathlib import Path
 
 import pytest
@@ -176,14 +178,51 @@ def test_serving_a_file_that_is_no_database(tmp_path: Path) -> None:
 
 # What the start imports of the rooms that judge and draw: declarations of stages, values, and what the bench shows.
 AT_THE_START = """
-core.brush.gauge_line core.brush.limits core.brush.ruler core.brush.spread core.brush.straight_line
-core.commutator.bars core.commutator.tools core.diagnosis.causes core.diagnosis.checks core.diagnosis.sign
-core.diagnosis.signs core.forecast.set_forecast core.planning.policy core.use.log_entry core.use.rate
-core.use.season core.verdict.components core.verdict.grades core.verdict.line_figure core.verdict.rising
-core.verdict.values core.windings.circuits
+core.brush.gauge_line core.brush.ruler core.commutator.bars core.commutator.tools core.diagnosis.causes
+core.diagnosis.checks core.diagnosis.sign core.diagnosis.signs core.forecast.set_forecast core.planning.policy
+core.use.log_entry core.use.rate core.use.season core.verdict.grades core.verdict.line_figure core.verdict.rising
+core.windings.circuits
 drawing.carbon_ruler drawing.date_span drawing.finding_picture drawing.grade_mark drawing.inks drawing.svg
 """
 ROOMS = ("bearings", "brush", "commutator", "diagnosis", "forecast", "planning", "supply", "sums", "use", "verdict")
+
+
+# What a module of the core imports inside a function, and why that is put off.
+PUT_OFF = {
+    ("brush.ruler", "brush.gauged"): "drawing",
+    ("planning.shop_table", "forecast.model"): "numpy and scipy",
+    ("sheet.judging.before.stage", "sheet.judging.before.findings"): "judging",
+    ("sheet.judging.brushes.stage", "sheet.judging.brushes.findings"): "judging",
+    ("sheet.judging.commutator.stage", "sheet.judging.commutator.copper_now"): "judging",
+    ("sheet.judging.commutator.stage", "sheet.judging.commutator.findings"): "judging",
+    ("sheet.judging.drive.stage", "sheet.judging.drive.findings"): "judging",
+    ("sheet.judging.prove.stage", "sheet.judging.prove.points"): "judging",
+    ("sheet.judging.prove.stage", "sheet.judging.prove.run"): "judging",
+    ("sheet.judging.windings.stage", "sheet.judging.windings.findings"): "judging",
+    ("sheet.stages.commutator.cut", "commutator.after_cut"): "judging",
+    ("sheet.stages.windings.withstand", "windings.withstand"): "judging",
+}
+
+
+def _imported(path: Path, *, inside: bool) -> Iterator[str]:
+    """Yield the modules of the core that a module imports, inside its functions only or at all."""
+    tree = ast.parse(path.read_text())
+    functions = (f for f in ast.walk(tree) if isinstance(f, ast.FunctionDef))
+    nodes = (n for f in functions for n in ast.walk(f)) if inside else ast.walk(tree)
+    core = "norvash.core."
+    for node in nodes:
+        if isinstance(node, ast.ImportFrom) and node.module is not None and node.module.startswith(core):
+            whole = node.module.removeprefix(core)
+            names = [f"{whole}.{a.name}" for a in node.names]
+            yield from {n if (SOURCE / "core" / f"{n.replace('.', '/')}.py").exists() else whole for n in names}
+
+
+def test_the_core_has_no_circle_and_puts_off_only_what_is_heavy() -> None:
+    core = SOURCE / "core"
+    modules = {".".join(p.relative_to(core).with_suffix("").parts): p for p in core.rglob("*.py")}
+    put_off = {(name, to) for name, path in modules.items() for to in _imported(path, inside=True)}
+    assert put_off == PUT_OFF.keys()
+    TopologicalSorter({n: set(_imported(p, inside=False)) - {n} for n, p in modules.items()}).prepare()
 
 
 def test_the_start_imports_declarations_and_nothing_heavy() -> None:
@@ -195,6 +234,6 @@ def test_the_start_imports_declarations_and_nothing_heavy() -> None:
         f"norvash.{r}." for r in ("drawing", "web.stages", *(f"core.{room}" for room in (*ROOMS, "windings")))
     )
     assert sorted(m for m in loaded if m.startswith(rooms)) == [f"norvash.{m}" for m in AT_THE_START.split()]
-    stages = {m for m in loaded if m.startswith("norvash.core.sheet.stages.")}
-    assert not {m for m in stages if m.endswith((".findings", ".judged", ".measured", ".says", ".copper_now"))}
+    judging = {m for m in loaded if m.startswith("norvash.core.sheet.judging.")}
+    assert not {m for m in judging if m.endswith((".findings", ".judged", ".measured", ".says", ".copper_now"))}
     assert callable(create_app)

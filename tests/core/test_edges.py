@@ -31,9 +31,9 @@ from norvash.core.motor.record import BrushSet, Measured, MotorState, Overrule, 
 from norvash.core.motor.set_clock import start_of
 from norvash.core.rules.book import CLASSES, MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
-from norvash.core.sheet.gates import SAFE
-from norvash.core.sheet.lives import lives
 from norvash.core.sheet.stages.catalogue import FINDINGS as PARTS
+from norvash.core.sheet.stages.gates import SAFE
+from norvash.core.sheet.visit.lives import lives
 from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
 from norvash.core.verdict.grades import Graded
 from norvash.core.verdict.judging import beyond_horizon, findings, past_limit

@@ -11,8 +11,8 @@ from norvash.core.names import changed
 from norvash.core.names.changed import NAMED_BY, RENAMED, RETIRED, Kind, Retired, answer_now, name_now
 from norvash.core.names.register import every_name
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.kept_finding import kept_finding, words_to_keep
 from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, field_of, stage_of
+from norvash.core.sheet.visit.kept_finding import kept_finding, words_to_keep
 
 FROZEN = Path(__file__).parent.parent / "data/names.txt"
 

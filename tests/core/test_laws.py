@@ -31,7 +31,7 @@ from norvash.core.commutator.run_out import Turned, judge_run_out, run_out_grade
 from norvash.core.commutator.tools import TURNED
 from norvash.core.rules.book import CLASSES, GEARED, MotorRules
 from norvash.core.rules.catalogue import shipped
-from norvash.core.sheet.stages.prove.run import judge_run
+from norvash.core.sheet.judging.prove.run import judge_run
 from norvash.core.supply.battery import judge_battery
 from norvash.core.supply.cables import Laid, carried, terminal_by_drop, terminal_by_ohm
 from norvash.core.supply.settings import speed_ladder

@@ -2,8 +2,8 @@
 
 import pytest
 
-from norvash.core.sheet.proofs import proofs_of
 from norvash.core.sheet.stages.catalogue import FINDINGS, TOLD_BY
+from norvash.core.sheet.visit.proofs import proofs_of
 from whole import assert_no_word_moved
 
 

@@ -12,9 +12,9 @@ from norvash.core.rules.book import MotorRules, Override, Rulebook
 from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.judging.noted import noted
+from norvash.core.sheet.judging.rests_on import RESTS_ON, found_by, grounds_of, rests_on
 from norvash.core.sheet.life import At, KeptLife
-from norvash.core.sheet.noted import noted
-from norvash.core.sheet.rests_on import RESTS_ON, found_by, grounds_of, rests_on
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.verdict.grades import GRADES

@@ -16,16 +16,16 @@ from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.running.excitation import FieldPlate, field_a, judge_field
 from norvash.core.running.speed import SpeedPlate, judge_unloaded, noload_rpm, permitted, unloaded_share
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.gates import POWER
 from norvash.core.sheet.given import Earlier, Given
-from norvash.core.sheet.noted import noted
-from norvash.core.sheet.stages.before.judged import judge_before
+from norvash.core.sheet.judging.before.judged import judge_before
+from norvash.core.sheet.judging.noted import noted
+from norvash.core.sheet.judging.prove.run import judge_run
 from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.stages.gates import POWER
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
-from norvash.core.sheet.stages.prove.run import judge_run
 from norvash.core.sheet.stages.windings.insulation import PARTED, circuits_of
 from norvash.core.sheet.stages.windings.withstand import refuse_withstand
-from norvash.core.sheet.typed import place_of, read_entry
+from norvash.core.sheet.visit.typed import place_of, read_entry
 from norvash.core.windings.field_coils import OPEN_OHM, CoilTest, judge_coils
 from norvash.core.windings.heat import HeatHeld, judge_heat
 from norvash.core.windings.insulation import EarthTest, judge_insulation

@@ -16,31 +16,33 @@ from norvash.core.motor.record import MotorState, Overrule
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.rules.schools import SCHOOLS
-from norvash.core.sheet.bringing import what_to_bring
-from norvash.core.sheet.done import done_tasks
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.gates import POWER, SAFE
-from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.judging.before.judged import judge_before
+from norvash.core.sheet.judging.brushes.geometry import geometry
+from norvash.core.sheet.judging.brushes.keeping import stays
+from norvash.core.sheet.judging.catalogue import visit_of
+from norvash.core.sheet.judging.noted import noted
+from norvash.core.sheet.judging.signing import holds, signed_as
+from norvash.core.sheet.judging.signs_shown import complained, diagnosis_of, signs_shown
 from norvash.core.sheet.life import Told
-from norvash.core.sheet.lives import lives
-from norvash.core.sheet.noted import noted
 from norvash.core.sheet.part import BESIDE, PARTS
-from norvash.core.sheet.progress import progress
-from norvash.core.sheet.proving import said_by
 from norvash.core.sheet.records import PutOff, TaskDone, Why
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.signing import holds, signed_as
-from norvash.core.sheet.signs_shown import complained, diagnosis_of, signs_shown
-from norvash.core.sheet.stage import Visit
-from norvash.core.sheet.stages.before.judged import judge_before
-from norvash.core.sheet.stages.brushes.geometry import geometry
-from norvash.core.sheet.stages.brushes.keeping import stays
 from norvash.core.sheet.stages.brushes.stage import PICTURES as GROUPS
 from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS, field_of, stage_of
+from norvash.core.sheet.stages.gates import POWER, SAFE
 from norvash.core.sheet.stages.prove import stage as prove
-from norvash.core.sheet.typed import read_entry
-from norvash.core.sheet.work_list import work_list
+from norvash.core.sheet.visit.bringing import what_to_bring
+from norvash.core.sheet.visit.done import done_tasks
+from norvash.core.sheet.visit.gate_ticked import ticked as gate_said
+from norvash.core.sheet.visit.gating import gate_now
+from norvash.core.sheet.visit.lives import lives
+from norvash.core.sheet.visit.progress import progress
+from norvash.core.sheet.visit.proving import said_by
+from norvash.core.sheet.visit.typed import read_entry
+from norvash.core.sheet.visit.visit import Visit
+from norvash.core.sheet.visit.work_list import work_list
 from norvash.core.verdict.before_work import by_carbon_found
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.sheet_line import sheet_says
@@ -161,12 +163,12 @@ def test_power_asks_for_what_the_construction_may_do(about: Facts, asked: str, n
 def test_a_gate_opens_by_every_step_or_by_a_waiver_and_names_what_is_left() -> None:
     steps = SAFE.steps(facts(), RULES)
     ticked = {f"step__safe__{s.id}": "yes" for s in steps}
-    assert SAFE.ticked(sheet(), RULES).to_do[-1] == "how it is isolated"
+    assert gate_said(SAFE, sheet(), RULES).to_do[-1] == "how it is isolated"
     most = sheet(**dict(list(ticked.items())[1:]), safe__method="unplugged")
-    assert SAFE.ticked(most, RULES).missing == (steps[0].act,)
-    assert SAFE.ticked(sheet(**ticked), RULES).state == "open"
-    assert SAFE.ticked(sheet(**ticked, safe__method="unplugged"), RULES).state == "passed"
-    waived = SAFE.ticked(sheet(waive__safe="on the bench in parts"), RULES)
+    assert gate_said(SAFE, most, RULES).missing == (steps[0].act,)
+    assert gate_said(SAFE, sheet(**ticked), RULES).state == "open"
+    assert gate_said(SAFE, sheet(**ticked, safe__method="unplugged"), RULES).state == "passed"
+    waived = gate_said(SAFE, sheet(waive__safe="on the bench in parts"), RULES)
     assert (waived.state, waived.why, waived.person) == ("waived", "on the bench in parts", "Ines")
 
 
@@ -252,7 +254,7 @@ READY = {
 
 def test_a_sheet_is_clean_only_when_nothing_is_open() -> None:
     def at(made: Sheet, shown: Findings) -> Visit:
-        return Visit(replace(made, facts=replace(facts(noload_a=2.0), stands=made.facts.stands)), shown, RULES)
+        return visit_of(replace(made, facts=replace(facts(noload_a=2.0), stands=made.facts.stands)), shown, RULES)
 
     shown = found_in()
     assert {h.stage.id for h in holds(at(sheet(), shown))} == {"safe", "brushes", "decide"}
@@ -330,7 +332,7 @@ def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
         before = judge_before(made, RULES)
         signs = signs_shown(made, before, found, RULES)
         cause = diagnosis_of(made, signs, RULES) if complained(signs, before) else None
-        said = sheet_says(Visit(made, found, RULES), verdict(found, shown, RULES, TODAY), cause)
+        said = sheet_says(visit_of(made, found, RULES), verdict(found, shown, RULES, TODAY), cause)
         return said.word, said.act
 
     assert says(sheet(), state()) == ("Not measured", "Measure this set.")

@@ -8,23 +8,17 @@ from itertools import product
 
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.bringing import what_to_bring
-from norvash.core.sheet.gates import GATES
-from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.given import Earlier, Given
-from norvash.core.sheet.noted import noted
-from norvash.core.sheet.progress import progress
-from norvash.core.sheet.records import CutRecord
-from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.signing import holds, signed_as
-from norvash.core.sheet.signs_shown import complained, diagnosis_of, signs_shown
-from norvash.core.sheet.stage import Visit
-from norvash.core.sheet.stages.before.judged import judge_before
-from norvash.core.sheet.stages.brushes.geometry import geometry
-from norvash.core.sheet.stages.brushes.keeping import stays
-from norvash.core.sheet.stages.commutator.copper_now import copper_now
-from norvash.core.sheet.stages.commutator.cut_made import cut_changes, cut_record
-from norvash.core.sheet.stages.windings.measured import (
+from norvash.core.sheet.judging.before.judged import judge_before
+from norvash.core.sheet.judging.brushes.geometry import geometry
+from norvash.core.sheet.judging.brushes.keeping import stays
+from norvash.core.sheet.judging.catalogue import visit_of
+from norvash.core.sheet.judging.commutator.copper_now import copper_now
+from norvash.core.sheet.judging.commutator.cut_made import cut_changes, cut_record
+from norvash.core.sheet.judging.noted import noted
+from norvash.core.sheet.judging.signing import holds, signed_as
+from norvash.core.sheet.judging.signs_shown import complained, diagnosis_of, signs_shown
+from norvash.core.sheet.judging.windings.measured import (
     coils_now,
     heat_now,
     index_now,
@@ -32,7 +26,13 @@ from norvash.core.sheet.stages.windings.measured import (
     insulation_tests,
     slots_on_growler,
 )
-from norvash.core.sheet.walk import how_far_open, open_permits, upstream
+from norvash.core.sheet.records import CutRecord
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.gates import GATES
+from norvash.core.sheet.visit.bringing import what_to_bring
+from norvash.core.sheet.visit.gating import gate_now
+from norvash.core.sheet.visit.progress import progress
+from norvash.core.sheet.visit.walk import how_far_open, open_permits, upstream
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.sentence import verdict
 from norvash.core.verdict.sheet_line import sheet_says
@@ -82,7 +82,7 @@ def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
     before = judge_before(made, rules)
     signs = signs_shown(made, before, found, rules)
     cause = diagnosis_of(made, signs, rules) if complained(signs, before) else None
-    visit = Visit(made, found, rules)
+    visit = visit_of(made, found, rules)
     said = sheet_says(visit, verdict(found, shown, rules, TODAY), cause)
     yield f"signs: {sorted(signs.items())}"
     if cause is not None:

@@ -19,11 +19,11 @@ from norvash.core.rules.catalogue import SCHOOLS_BY_ID, shipped
 from norvash.core.sheet import stages
 from norvash.core.sheet.field import Column, Decision, Field, Pick, Quantity, Text, Tick
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.gates import GATES
-from norvash.core.sheet.noted import noted
+from norvash.core.sheet.judging.drive.pinion import pinion_said
+from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS, field_of, stage_of
-from norvash.core.sheet.stages.drive.pinion import pinion_said
+from norvash.core.sheet.stages.gates import GATES
 from norvash.core.sheet.stages.sign import ADDITION
 from norvash.core.sheet.task import Task
 from small_sheets import facts, sheet

@@ -10,7 +10,7 @@ from pathlib import Path
 import pytest
 from starlette.testclient import TestClient
 
-from norvash.core.sheet.rests_on import found_by, rests_on
+from norvash.core.sheet.judging.rests_on import found_by, rests_on
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE

@@ -15,7 +15,7 @@ from conftest import Shop
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import CONSTRUCTIONS, METHODS
 from norvash.core.rules.fitting import GRADE_FAMILIES
-from norvash.core.sheet.walk import stages_of
+from norvash.core.sheet.visit.walk import stages_of
 from norvash.core.text.texts import compared
 from norvash.demo.fleet import DEMO_DAY, MACHINES
 from norvash.store import motors, sheets

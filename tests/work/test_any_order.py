@@ -10,10 +10,10 @@ import pytest
 
 from conftest import Shop, readings_on
 from norvash.core.motor.in_force import figures_in_force
-from norvash.core.sheet.barring import bars
 from norvash.core.sheet.life import STANDING
 from norvash.core.sheet.moved import Explained
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT as BY_ID
+from norvash.core.sheet.visit.barring import bars
 from norvash.core.verdict.grades import GRADES
 from norvash.errors import NorvashError
 from norvash.store import entries, rounds, sheets, standings

@@ -294,7 +294,7 @@ def test_a_length_after_the_new_curve_is_one_as_left(visit: Visit, shop: Shop) -
 
 def test_a_cut_is_cleaned_before_power_and_finished_before_it_is_signed(visit: Visit) -> None:
     def held(keeps: Literal["power", "sign"]) -> list[str]:
-        every = STAGE_BY_ID["commutator"].held(keeps, visit.page.visit)
+        every = visit.page.visit.held(STAGE_BY_ID["commutator"], keeps)
         return [h.words for h in every if "fter the cut" in h.words]
 
     visit.put("shoulder-d", "96.4")

@@ -7,9 +7,9 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.sheet.barring import bars
+from norvash.core.sheet.judging.signing import signed_as
 from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
-from norvash.core.sheet.signing import signed_as
+from norvash.core.sheet.visit.barring import bars
 from norvash.errors import InputError, NeedsAnswer
 from norvash.store import motors, people
 from norvash.work.acting import Act

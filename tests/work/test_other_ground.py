@@ -11,9 +11,9 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.motor.notes import NotedRound
-from norvash.core.sheet.barring import bars
+from norvash.core.sheet.judging.signing import signed_as
 from norvash.core.sheet.moved import Explained
-from norvash.core.sheet.signing import signed_as
+from norvash.core.sheet.visit.barring import bars
 from norvash.errors import NeedsAnswer
 from norvash.store import people
 from norvash.work.acting import Act

@@ -6,12 +6,12 @@ from starlette.testclient import TestClient
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.sheet.barring import barring
+from norvash.core.sheet.judging.signing import standing
+from norvash.core.sheet.judging.signs_shown import causes_mended, causes_of
 from norvash.core.sheet.part import PARTS
-from norvash.core.sheet.proving import state_words
-from norvash.core.sheet.signing import standing
-from norvash.core.sheet.signs_shown import causes_mended, causes_of
-from norvash.core.sheet.walk import look_words
+from norvash.core.sheet.visit.barring import barring
+from norvash.core.sheet.visit.proving import state_words
+from norvash.core.sheet.visit.walk import look_words
 from norvash.errors import InputError, NeedsAnswer
 from norvash.work.changing_figures import change_figures
 from norvash.work.loading import load

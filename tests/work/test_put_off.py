@@ -12,10 +12,10 @@ from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.field import Decision
+from norvash.core.sheet.judging.refusing import refuse
 from norvash.core.sheet.life import Told
 from norvash.core.sheet.putting_off import Asked, By
 from norvash.core.sheet.records import PutBy, PutOff
-from norvash.core.sheet.refusing import refuse
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import decision
 from norvash.errors import InputError

@@ -11,8 +11,9 @@ from conftest import Shop
 from full_sheet import filled
 from norvash.core.motor.figure_fields import SUNK_MM
 from norvash.core.rules.catalogue import RULES
-from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.stages.catalogue import FINDINGS
+from norvash.core.sheet.stages.gates import SAFE
+from norvash.core.sheet.visit.gate_ticked import ticked
 from norvash.errors import NorvashError
 from norvash.work.loading import load
 from norvash.work.sums import answer
@@ -244,7 +245,7 @@ ROWS: dict[str, tuple[str, str, str, Callable[[Bench], str], str, str]] = {
         "tool",
         "tool",
         "step.safe.bit=",
-        lambda b: str(SAFE.ticked(b.page.sheet, b.page.context.rules).missing),
+        lambda b: str(ticked(SAFE, b.page.sheet, b.page.context.rules).missing),
         "Blade, bit or disc taken off",
         "proved dead",
     ),

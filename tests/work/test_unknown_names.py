@@ -11,7 +11,7 @@ from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.names import changed
 from norvash.core.names.changed import Kind
-from norvash.core.sheet.gates import SAFE, usual_method
+from norvash.core.sheet.stages.gates import SAFE, usual_method
 from norvash.errors import InputError
 from norvash.store import ready, renaming
 from norvash.store.database import connect

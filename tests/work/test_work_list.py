@@ -12,7 +12,7 @@ from conftest import Shop
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS
-from norvash.core.sheet.work_list import Proposed, minutes_left
+from norvash.core.sheet.visit.work_list import Proposed, minutes_left
 from norvash.core.text.words import minutes_words
 from norvash.errors import InputError
 from norvash.work.sums import answer

@@ -6,9 +6,9 @@ from datetime import datetime
 from pathlib import Path
 
 from norvash.bench.fleet import PERSON
-from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import STAGES
+from norvash.core.sheet.stages.gates import SAFE
 from norvash.store.database import connect
 from norvash.work.acting import Act
 from norvash.work.measuring import note, record

@@ -4,7 +4,7 @@ from collections.abc import Callable, Mapping
 from datetime import timedelta
 from math import cos, radians
 
-from norvash.core.sheet.gates import SAFE, SERVICE
+from norvash.core.sheet.stages.gates import SAFE, SERVICE
 from norvash.demo.visit import Visit
 
 

@@ -5,11 +5,11 @@ from functools import singledispatch
 
 from norvash.core.names.changed import name_now
 from norvash.core.rules.catalogue import SCHOOLS_BY_ID
-from norvash.core.sheet.done import done_tasks, sight_of
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.moved import Explained
 from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.visit.done import done_tasks, sight_of
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.exchange import visit_file as v
 from norvash.store import motors, rounds, sheets

@@ -8,8 +8,8 @@ from typing import Any
 from norvash.core.motor.figure import Number
 from norvash.core.motor.figure_fields import BY_NAME
 from norvash.core.motor.record import BrushSet
-from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.stages.catalogue import stage_of
+from norvash.core.sheet.stages.gates import SERVICE
 from norvash.core.text.quantities import UNITS
 from norvash.core.use.counting import EVENTS
 from norvash.core.use.log_entry import Entry as Used

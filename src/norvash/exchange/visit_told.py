@@ -3,13 +3,13 @@
 from collections.abc import Mapping
 from datetime import date
 
-from norvash.core.sheet.gates import GATES
-from norvash.core.sheet.gating import gate_now
+from norvash.core.sheet.judging.signing import SIGNED_AS
 from norvash.core.sheet.part import COMPLAINT
-from norvash.core.sheet.proving import state_words
-from norvash.core.sheet.signing import SIGNED_AS
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
-from norvash.core.sheet.walk import look_words
+from norvash.core.sheet.stages.gates import GATES
+from norvash.core.sheet.visit.gating import gate_now
+from norvash.core.sheet.visit.proving import state_words
+from norvash.core.sheet.visit.walk import look_words
 from norvash.core.verdict.components import Component
 from norvash.store.database import Connection
 from norvash.work.sheet_page import SheetPage, sheet_page

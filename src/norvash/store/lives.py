@@ -5,10 +5,10 @@ from collections.abc import Iterable, Mapping
 from datetime import date, datetime
 from types import MappingProxyType
 
-from norvash.core.sheet.kept_finding import kept_finding, words_to_keep
 from norvash.core.sheet.life import KeptLife, Life, Withdrawn
 from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.records import PutBy, PutOff
+from norvash.core.sheet.visit.kept_finding import kept_finding, words_to_keep
 from norvash.store.database import Connection, Row
 from norvash.store.moved import moves_of
 

@@ -6,8 +6,8 @@ from typing import NamedTuple
 
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.given import Sight
-from norvash.core.sheet.kept_finding import kept_finding
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
+from norvash.core.sheet.visit.kept_finding import kept_finding
 from norvash.store.database import Connection, Row
 
 

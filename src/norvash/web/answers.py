@@ -142,7 +142,7 @@ def _environment() -> Environment:
         "grouped": grouped,
         "figure": figure_words,
         "figure_said": figure_said,
-        "found_by": partial(_when_shown, "norvash.core.sheet.rests_on", "found_by"),
+        "found_by": partial(_when_shown, "norvash.core.sheet.judging.rests_on", "found_by"),
         "moved_said": partial(_when_shown, "norvash.core.sheet.ground", "said"),
         "day": _day,
         "time_span": words.minutes_words,

@@ -3,13 +3,13 @@
 from datetime import date
 
 from norvash.core.sheet.field import Field
+from norvash.core.sheet.judging.signs_shown import may_have_been
 from norvash.core.sheet.life import At, Life
-from norvash.core.sheet.proving import proof_asked
-from norvash.core.sheet.signs_shown import may_have_been
 from norvash.core.sheet.stages.catalogue import TASKS
 from norvash.core.sheet.stages.decide import OUTCOME, RUNS
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, GONE_ANSWERS
 from norvash.core.sheet.stages.rework import done_task, gone_finding
+from norvash.core.sheet.visit.proving import proof_asked
 from norvash.errors import InputError
 from norvash.work.context import Context
 from norvash.work.standing import judge

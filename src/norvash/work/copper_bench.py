@@ -3,10 +3,10 @@
 from dataclasses import dataclass
 
 from norvash.core.sheet.given import Earlier, Given
+from norvash.core.sheet.judging.commutator.copper_now import CopperNow, copper_now
+from norvash.core.sheet.judging.commutator.slots_here import SlotsHere
 from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
-from norvash.core.sheet.stages.commutator.copper_now import CopperNow, copper_now
 from norvash.core.sheet.stages.commutator.cut import LATHE_SPEEDS
-from norvash.core.sheet.stages.commutator.slots_here import SlotsHere
 from norvash.store import entries
 from norvash.store.database import Connection
 from norvash.work.sheet_page import SheetPage

@@ -5,16 +5,17 @@ from datetime import datetime
 
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.gate import GateNow
-from norvash.core.sheet.gates import GATES, POWER, SAFE, unfit
-from norvash.core.sheet.gating import gate_now
-from norvash.core.sheet.lives import lives
+from norvash.core.sheet.judging.catalogue import visit_of
 from norvash.core.sheet.part import RUN
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.stages.gates import GATES, POWER, SAFE, unfit
 from norvash.core.sheet.stages.prove.field import WAIVE_FIELD
 from norvash.core.sheet.stages.windings.insulation import WAIVE_INSULATION
-from norvash.core.sheet.walk import open_permits, permitted
+from norvash.core.sheet.visit.gate_ticked import ticked
+from norvash.core.sheet.visit.gating import gate_now
+from norvash.core.sheet.visit.lives import lives
+from norvash.core.sheet.visit.walk import open_permits, permitted
 from norvash.core.text.words import listed
 from norvash.errors import Conflict
 from norvash.work.context import Context
@@ -65,8 +66,8 @@ def hold_at_gate(sheet: Sheet, needs: str, context: Context, now: datetime) -> N
         )
     if needs == "dead":
         return
-    gate, visit = GATES[needs], Visit(sheet, judge(context, now.date()).found, context.rules)
-    now_is = gate.ticked(sheet, context.rules) if gate is SAFE else _but_for_the_run(gate_now(gate, visit))
+    gate, visit = GATES[needs], visit_of(sheet, judge(context, now.date()).found, context.rules)
+    now_is = ticked(gate, sheet, context.rules) if gate is SAFE else _but_for_the_run(gate_now(gate, visit))
     if now_is.is_open:
         more = " and more" * (len(now_is.missing) > _MOST_MISSING)
         raise Conflict(

@@ -7,9 +7,9 @@ from datetime import date
 
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.implausible import implausible
+from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.life import At
 from norvash.core.sheet.moved import Answer, Explained, Kind, Moved, Scope, Value
-from norvash.core.sheet.noted import noted
 from norvash.core.sheet.stages.brushes.carbon import SET_WORN
 from norvash.core.text.words import listed
 from norvash.core.verdict.before_work import worn

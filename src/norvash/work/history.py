@@ -10,9 +10,9 @@ from typing import Any
 
 from norvash.core.brush.doubts import ANSWERS
 from norvash.core.motor.figure_fields import BY_NAME
-from norvash.core.sheet.kept_finding import kept_finding
-from norvash.core.sheet.signing import SIGNED_AS
+from norvash.core.sheet.judging.signing import SIGNED_AS
 from norvash.core.sheet.stages.decide import OUTCOME
+from norvash.core.sheet.visit.kept_finding import kept_finding
 from norvash.core.text.words import counter_words, listed
 from norvash.core.use.counting import EVENTS
 from norvash.store.people import Done

@@ -11,10 +11,10 @@ from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import Round
 from norvash.core.names.changed import name_now
-from norvash.core.sheet.done import done_tasks, last_work, worked_on
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.shared import CONTOUR_FACES
+from norvash.core.sheet.visit.done import done_tasks, last_work, worked_on
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import forecasts, rounds, seen
 from norvash.store.database import Connection

@@ -11,12 +11,12 @@ from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import BrushSet, Round
 from norvash.core.sheet.field import YES
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.permit import MOST_TEXT
 from norvash.core.sheet.records import TaskDone
 from norvash.core.sheet.stages.brushes.fitting import ALSO
 from norvash.core.sheet.stages.rework import task_done
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.task import Task
+from norvash.core.sheet.visit.permit import MOST_TEXT
 from norvash.core.text.texts import clean
 from norvash.errors import InputError
 from norvash.store import entries, lives, people, rounds, sets

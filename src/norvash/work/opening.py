@@ -4,9 +4,9 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from norvash.core.sheet.field import YES
-from norvash.core.sheet.gates import SAFE
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Spot
+from norvash.core.sheet.stages.gates import SAFE
 from norvash.core.use.counting import Counted
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, people, rounds, sheets, use

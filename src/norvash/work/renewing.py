@@ -5,7 +5,7 @@ from datetime import date
 
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import Renewal
-from norvash.core.sheet.stages.brushes.keeping import stays
+from norvash.core.sheet.judging.brushes.keeping import stays
 from norvash.errors import InputError, NeedsAnswer
 from norvash.store import lives, sets
 from norvash.store.database import Connection

@@ -1,6 +1,6 @@
 """Take a motor that was retired back into use."""
 
-from norvash.core.sheet.permit import MOST_TEXT
+from norvash.core.sheet.visit.permit import MOST_TEXT
 from norvash.core.text.texts import clean
 from norvash.errors import Conflict, InputError
 from norvash.store import motors

@@ -3,9 +3,9 @@
 from dataclasses import dataclass, replace
 from datetime import date
 
-from norvash.core.sheet.done import done_tasks, touched
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.sheet import Spot
+from norvash.core.sheet.visit.done import done_tasks, touched
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import entries, rounds
 from norvash.store.database import Connection

@@ -7,19 +7,20 @@ from math import inf
 
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.motor.record import MotorState
-from norvash.core.sheet.done import done_tasks
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.progress import StageNow, as_signed, progress
+from norvash.core.sheet.judging.before.judged import Before, judge_before
+from norvash.core.sheet.judging.catalogue import visit_of
+from norvash.core.sheet.judging.commutator.slots_here import PLANNED, planned_minutes
+from norvash.core.sheet.judging.signing import Hold, holds
+from norvash.core.sheet.judging.signs_shown import complained, diagnosis_of, may_complain, signs_shown
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.signing import Hold, holds
-from norvash.core.sheet.signs_shown import complained, diagnosis_of, may_complain, signs_shown
-from norvash.core.sheet.stage import Visit
-from norvash.core.sheet.stages.before.judged import Before, judge_before
-from norvash.core.sheet.stages.commutator.slots_here import PLANNED, planned_minutes
 from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
 from norvash.core.sheet.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.task import Task
-from norvash.core.sheet.work_list import Proposed, with_plans, work_list
+from norvash.core.sheet.visit.done import done_tasks
+from norvash.core.sheet.visit.progress import StageNow, as_signed, progress
+from norvash.core.sheet.visit.visit import Visit
+from norvash.core.sheet.visit.work_list import Proposed, with_plans, work_list
 from norvash.core.text.words import use_words
 from norvash.core.verdict.as_found import found_before_work
 from norvash.core.verdict.forecast_words import due_at
@@ -114,7 +115,7 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
     cases = entries.count_causes(conn, context.motor.motor_class) if sought else {}
     cause = diagnosis_of(sheet, signs, rules, found.lives, cases) if sought else None
     asked = _asked_readings(conn, context, row)
-    visit, done = Visit(sheet, found, rules, asked), done_tasks(sheet)
+    visit, done = visit_of(sheet, found, rules, asked), done_tasks(sheet)
     return SheetPage(
         row=row,
         sheet=sheet,

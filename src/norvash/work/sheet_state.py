@@ -13,8 +13,8 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.ground import Ground, ThenMade, graver
+from norvash.core.sheet.judging.noted import answered, noted
 from norvash.core.sheet.life import At, KeptLife, Then, Told
-from norvash.core.sheet.noted import answered, noted
 from norvash.core.sheet.sheet import Baseline, Sheet, Spot
 from norvash.core.sheet.stages.brushes.stated import differences
 from norvash.core.sheet.stages.catalogue import APART, FIELDS, TOGETHER

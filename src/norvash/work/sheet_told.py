@@ -3,8 +3,8 @@
 from datetime import date, datetime
 
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.judging.signing import standing
 from norvash.core.sheet.sheet import Spot
-from norvash.core.sheet.signing import standing
 from norvash.core.sheet.stages.catalogue import stage_of
 from norvash.core.sheet.stages.sign import ADDITION
 from norvash.store import rounds, sheets

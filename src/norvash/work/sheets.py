@@ -4,17 +4,17 @@ from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from functools import partial
 
-from norvash.core.sheet.done import done_tasks, last_work, overtaken, touched
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.gates import GATES, SAFE
 from norvash.core.sheet.given import Given, Sight
+from norvash.core.sheet.judging.refusing import refuse
 from norvash.core.sheet.putting_off import Asked, By
 from norvash.core.sheet.records import PaintedMap
-from norvash.core.sheet.refusing import refuse
 from norvash.core.sheet.sheet import Sheet, Spot
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE
-from norvash.core.sheet.typed import Read, place_of, read_entry
+from norvash.core.sheet.stages.gates import GATES, SAFE
+from norvash.core.sheet.visit.done import done_tasks, last_work, overtaken, touched
+from norvash.core.sheet.visit.typed import Read, place_of, read_entry
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import entries, people, sheets
 from norvash.store.database import Connection
@@ -157,7 +157,7 @@ def _read(
     read = replace(read, record=refuse(field, place, asked, sheet=sheet, told=context.state.told, rules=context.rules))
     if field is not CUT_DONE or read.number is None:
         return read
-    from norvash.core.sheet.stages.commutator.cut_made import cut_record
+    from norvash.core.sheet.judging.commutator.cut_made import cut_record
 
     return replace(read, record=cut_record(sheet, read.number, context.rules))
 

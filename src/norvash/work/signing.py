@@ -4,13 +4,13 @@ from dataclasses import dataclass, replace
 from datetime import datetime
 
 from norvash.core.sheet.field import YES, Tick
-from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.judging.signing import Hold, signed_as, standing
 from norvash.core.sheet.life import KeptLife, Withdrawn
-from norvash.core.sheet.permit import MOST_TEXT
-from norvash.core.sheet.signing import Hold, signed_as, standing
 from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
+from norvash.core.sheet.stages.gates import SERVICE
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT
+from norvash.core.sheet.visit.permit import MOST_TEXT
 from norvash.core.text.texts import clean
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, lives, people, rounds, sheets

@@ -2,9 +2,9 @@
 
 from norvash.core.commutator.after_cut import learnt_factor
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.judging.commutator.slots_here import SlotsHere
 from norvash.core.sheet.records import SlotTime
 from norvash.core.sheet.stages.commutator.cut import SLOT_MINUTES
-from norvash.core.sheet.stages.commutator.slots_here import SlotsHere
 from norvash.store import entries
 from norvash.store.database import Connection
 

@@ -11,8 +11,8 @@ from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.ruler import ruler_of
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.rules.book import Rulebook
+from norvash.core.sheet.judging.rests_on import grounds_of
 from norvash.core.sheet.life import Life
-from norvash.core.sheet.rests_on import grounds_of
 from norvash.core.text.texts import compared
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.judging import findings

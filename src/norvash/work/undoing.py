@@ -4,11 +4,11 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import timedelta
 
-from norvash.core.sheet.asked import misfits
-from norvash.core.sheet.named import field_words, place_words
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.decide import answer_words
+from norvash.core.sheet.visit.asked import misfits
+from norvash.core.sheet.visit.named import field_words, place_words
 from norvash.core.text.words import listed
 from norvash.errors import Conflict
 from norvash.store import entries, people, rounds, seen

@@ -3,31 +3,32 @@
 from collections.abc import Iterable, Iterator
 from datetime import datetime
 
-from norvash.core.sheet.done import last_work, ran_words
 from norvash.core.sheet.field import Painted
-from norvash.core.sheet.gates import GATES, POWER
-from norvash.core.sheet.gating import gate_now
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.ground import said
+from norvash.core.sheet.judging.prove.run import judge_run
+from norvash.core.sheet.judging.prove.run_figures import rise_k
+from norvash.core.sheet.judging.prove.run_words import ran_words
+from norvash.core.sheet.judging.prove.since import read_since
+from norvash.core.sheet.judging.rests_on import found_by
+from norvash.core.sheet.judging.signing import SIGNED_AS, signed_as
 from norvash.core.sheet.life import Life
-from norvash.core.sheet.named import field_words, place_words
 from norvash.core.sheet.part import COMPLAINT, PARTS
-from norvash.core.sheet.proving import handed_over, state_words
 from norvash.core.sheet.records import TaskDone
-from norvash.core.sheet.rests_on import found_by
-from norvash.core.sheet.signing import SIGNED_AS, signed_as
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
 from norvash.core.sheet.stages.call_in import DUE, complained
 from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
 from norvash.core.sheet.stages.catalogue import ORDER, TASKS, field_of
 from norvash.core.sheet.stages.decide import DECISIONS, KEPT, KEPT_WHY, OUTCOME, answer_words
+from norvash.core.sheet.stages.gates import GATES, POWER
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
-from norvash.core.sheet.stages.prove.run import judge_run
 from norvash.core.sheet.stages.prove.run_fields import COAST_S, NOISE, RUN_HOW
-from norvash.core.sheet.stages.prove.run_figures import rise_k
-from norvash.core.sheet.stages.prove.since import read_since
-from norvash.core.sheet.walk import look_words, looked_at, opened
+from norvash.core.sheet.visit.done import last_work
+from norvash.core.sheet.visit.gating import gate_now
+from norvash.core.sheet.visit.named import field_words, place_words
+from norvash.core.sheet.visit.proving import handed_over, state_words
+from norvash.core.sheet.visit.walk import look_words, looked_at, opened
 from norvash.core.verdict.components import Component
 from norvash.core.verdict.grades import word_of
 from norvash.store import entries, rounds

@@ -10,9 +10,9 @@ from norvash.core.planning.policies import KINDS
 from norvash.core.rules.catalogue import RULES
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.sheet.field import Field, Noticed, Pick
-from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.part import BESIDE, PARTS
 from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS
+from norvash.core.sheet.stages.gates import GATES
 from norvash.core.sums.catalogue import SUMS
 
 

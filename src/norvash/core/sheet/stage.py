@@ -1,10 +1,8 @@
 """A stage of a bench sheet: what is entered at it, what can be found, what it asks for and when it is done."""
 
-from collections.abc import Callable, Iterable, Mapping
-from dataclasses import dataclass, field
+from collections.abc import Callable
+from dataclasses import dataclass
 from functools import cached_property
-from types import MappingProxyType
-from typing import Literal
 
 from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.sign import Sign
@@ -13,68 +11,11 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Noticed, Text, Tick
 from norvash.core.sheet.fields_made import text, tick
-from norvash.core.sheet.finding import Finding, Noted
-from norvash.core.sheet.gate import Gate, GateNow
-from norvash.core.sheet.held import Held, held
-from norvash.core.sheet.life import Life
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.part import Part
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.task import Task
-from norvash.core.verdict.values import Findings
-
-# What a stage's entries say: of a sheet, by the rules, with what every brush has worn since new [mm].
-Judge = Callable[[Sheet, MotorRules, tuple[float, ...]], Iterable[Noted]]
-
-
-@dataclass(frozen=True)
-class Visit:
-    """A sheet with what was found on its motor and the rules that hold for it.
-
-    `asked_readings` are the brushes of which it is not said whether the old one or the new one was read.
-    """
-
-    sheet: Sheet
-    found: Findings
-    rules: MotorRules
-    asked_readings: tuple[str, ...] = ()
-
-    @cached_property
-    def lives(self) -> tuple[Life, ...]:
-        """Return the findings that are in play at this visit: all but those that were withdrawn."""
-        return tuple(x for x in self.found.lives if x.state != "withdrawn")
-
-    @cached_property
-    def gates(self) -> dict[str, GateNow]:
-        """Return how those of its gates stand that were asked about: each is put together once."""
-        return {}
-
-    @property
-    def measured(self) -> bool:
-        """Tell whether the set was measured on this sheet, or has been renewed since it was; the lengths of a new one
-        may be taken from the part.
-        """
-        last = self.found.round
-        if self.found.taken and self.found.new:
-            return True
-        return last is not None and (last.sheet_id == self.sheet.id or last.at >= self.sheet.at)
-
-
-# What keeps a gate, or the signature, shut: each in words, as they stand after a colon.
-Holds = Callable[[Visit], Iterable[str | Held]]
-Keeps = Literal["power", "service", "sign"]
-_OPEN: Mapping[Keeps, Holds] = MappingProxyType({})
-
-
-def _nothing(_sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
-    return ()
-
-
-def _none_answered(_sheet: Sheet, _rules: MotorRules) -> Iterable[Finding]:
-    return ()
-
-
-def _no_words(_visit: Visit) -> str:
-    return ""
 
 
 @dataclass(frozen=True, kw_only=True, eq=False)
@@ -85,14 +26,12 @@ class Stage:
     fields that are only named as they come. `signs` belong to it: of a stage with the motor closed they are picked, of
     one `inside` they follow from its findings. `looked` are the findings that are picked by sight, `findings` all
     others; `parts` are those that it looks at, the set of brushes too where it `measures`; `looks` are the ticks that
-    say of one of several parts that somebody looked at it. `judge` returns what its entries say, `answered` the
-    findings by sight that a measurement has answered. `holds` is what keeps a gate or the signature shut by what stands
-    at it.
+    say of one of several parts that somebody looked at it.
 
-    It is done by `is_done`, or once it was touched; `left` says what it still waits for. One that is inside or `proves`
-    the motor is not walked where the fault lies before it; an entry at one that `opens` says that the motor was opened.
-    The one that `closes` the sheet is still written on once it is signed. `asks` are the figures of the motor that it
-    works with: where nobody states one, it asks for it; `asks_some` those of some motors only.
+    One that is inside or `proves` the motor is not walked where the fault lies before it; an entry at one that `opens`
+    says that the motor was opened. The one that `closes` the sheet is still written on once it is signed. `asks` are
+    the figures of the motor that it works with: where nobody states one, it asks for it; `asks_some` those of some
+    motors only. How it judges is said beside it.
     """
 
     id: str
@@ -117,16 +56,6 @@ class Stage:
     closes: bool = False
     skipped: bool = True
     named: Callable[[str], Field | None] | None = None
-    holds: Mapping[Keeps, Holds] = field(default_factory=lambda: _OPEN)
-    judge: Judge = _nothing
-    answered: Callable[[Sheet, MotorRules], Iterable[Finding]] = _none_answered
-    is_done: Callable[[Visit], bool] | None = None
-    left: Callable[[Visit], str] = _no_words
-
-    def held(self, keeps: Keeps, visit: Visit) -> tuple[Held, ...]:
-        """Return what at it keeps a gate, or the signature, shut; what is said in words only is never waived."""
-        every = self.holds[keeps](visit) if keeps in self.holds else ()
-        return tuple(h if isinstance(h, Held) else held(h) for h in every)
 
     @property
     def tasks(self) -> tuple[Task, ...]:

@@ -12,7 +12,7 @@ from norvash.core.planning.policies import OWN, dues, earliest, incomplete, nobo
 from norvash.core.planning.policy import Due
 from norvash.core.planning.second_line import second_line
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.lives import lives
+from norvash.core.sheet.visit.lives import lives
 from norvash.core.use.rate import day_of
 from norvash.core.verdict.before_work import by_carbon_found, worn, worn_as_found, worn_then
 from norvash.core.verdict.brush_now import brush_now

@@ -10,7 +10,7 @@ from norvash.core.planning.policies import look_due, overdue
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import BESIDE, BRUSHES, COMPLAINT, LOOK, PARTS, Part
-from norvash.core.sheet.proving import done_words, proof_asked
+from norvash.core.sheet.visit.proving import done_words, proof_asked
 from norvash.core.text.words import length_words, listed
 from norvash.core.verdict.components import Condition, counted
 from norvash.core.verdict.forecast_words import far_off, forecast_reasons

@@ -7,16 +7,17 @@ from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.done import done_tasks, ran_words, work_done
+from norvash.core.sheet.judging.prove.run_words import ran_words
+from norvash.core.sheet.judging.signs_shown import causes_mended, causes_of, mended_causes
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT, LOOK, RUN
-from norvash.core.sheet.proving import done_words, proof_asked
-from norvash.core.sheet.signs_shown import causes_mended, causes_of, mended_causes
-from norvash.core.sheet.stage import Visit
 from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, complaint_gone
-from norvash.core.sheet.walk import upstream
+from norvash.core.sheet.visit.done import done_tasks, work_done
+from norvash.core.sheet.visit.proving import done_words, proof_asked
+from norvash.core.sheet.visit.visit import Visit
+from norvash.core.sheet.visit.walk import upstream
 from norvash.core.text.words import listed
 from norvash.core.verdict.components import counted
 from norvash.core.verdict.grades import GRADES

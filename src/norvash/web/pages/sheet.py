@@ -6,7 +6,7 @@ from fastapi.responses import HTMLResponse, Response
 from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.core.sheet.stages.sign import STAGE as SIGN
-from norvash.core.sheet.walk import stages_of
+from norvash.core.sheet.visit.walk import stages_of
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound
 from norvash.store import sheets
 from norvash.web.answers import errors_of, go_to, page, status_of

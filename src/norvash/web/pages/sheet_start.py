@@ -5,7 +5,7 @@ from urllib.parse import quote
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.core.sheet.gates import COMPETENT, METHODS, SAFE, usual_method
+from norvash.core.sheet.stages.gates import COMPETENT, METHODS, SAFE, usual_method
 from norvash.errors import NorvashError
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id

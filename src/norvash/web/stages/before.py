@@ -4,14 +4,14 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import datetime
 
-from norvash.core.sheet.gates import COMPETENT
 from norvash.core.sheet.given import Given
+from norvash.core.sheet.judging.before.outside_judged import rated_of
 from norvash.core.sheet.records import TURNS
 from norvash.core.sheet.stages.before.fields import CRANKING_V, OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
-from norvash.core.sheet.stages.before.outside_judged import rated_of
+from norvash.core.sheet.stages.gates import COMPETENT
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
 from norvash.core.sheet.stages.prove.volts import run_free_words
-from norvash.core.sheet.walk import runs_until
+from norvash.core.sheet.visit.walk import runs_until
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.speed_ladder import speed_ladder_drawn
 from norvash.drawing.svg import Drawing

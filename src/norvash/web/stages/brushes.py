@@ -19,9 +19,9 @@ from norvash.core.motor.figure_fields import (
 )
 from norvash.core.motor.record import BrushSet
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.stages.brushes.findings import dust_expected_g
+from norvash.core.sheet.judging.brushes.findings import dust_expected_g
+from norvash.core.sheet.judging.brushes.geometry import Line, geometry
 from norvash.core.sheet.stages.brushes.fitting import ALSO
-from norvash.core.sheet.stages.brushes.geometry import Line, geometry
 from norvash.core.sheet.stages.brushes.stage import PICTURES
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE
 from norvash.core.sheet.task import Task

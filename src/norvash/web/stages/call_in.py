@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from norvash.core.sheet.bringing import Item, what_to_bring
+from norvash.core.sheet.visit.bringing import Item, what_to_bring
 from norvash.web.stages.at import At
 from norvash.web.stages.lives import LifeShown
 from norvash.work.history import HistoryLine

@@ -13,6 +13,11 @@ from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import Choice
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.given import Earlier, Given
+from norvash.core.sheet.judging.commutator.copper_now import CopperNow
+from norvash.core.sheet.judging.commutator.cut_made import cut_changes
+from norvash.core.sheet.judging.commutator.map_shown import earthed_bar, map_changes, map_legend
+from norvash.core.sheet.judging.commutator.says import cut_says, map_says, run_says, test_says
+from norvash.core.sheet.judging.windings.measured import slots_on_growler
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
 from norvash.core.sheet.stages.commutator.bar_test import (
@@ -25,7 +30,6 @@ from norvash.core.sheet.stages.commutator.bar_test import (
     BAR_TEST_LIFTED,
     BAR_TEST_NOISE,
 )
-from norvash.core.sheet.stages.commutator.copper_now import CopperNow
 from norvash.core.sheet.stages.commutator.cut import (
     CUT_DONE,
     CUT_TOOL,
@@ -36,12 +40,8 @@ from norvash.core.sheet.stages.commutator.cut import (
     SURFACE_WITH,
     TRUE_SETUP,
 )
-from norvash.core.sheet.stages.commutator.cut_made import cut_changes
-from norvash.core.sheet.stages.commutator.map_shown import earthed_bar, map_changes, map_legend
 from norvash.core.sheet.stages.commutator.run_out import RUN_OUT, RUN_OUT_ON, RUN_OUT_STEP
-from norvash.core.sheet.stages.commutator.says import cut_says, map_says, run_says, test_says
 from norvash.core.sheet.stages.rework import HOLDER_SET
-from norvash.core.sheet.stages.windings.measured import slots_on_growler
 from norvash.drawing.bar_map import Mapped, bar_map, condition_sample
 from norvash.drawing.cut_section import cut_section
 from norvash.drawing.run_out_rose import run_out_rose

@@ -5,9 +5,9 @@ from dataclasses import dataclass
 from norvash.core.motor.figure_fields import END_FLOAT_HIGH_MM, END_FLOAT_LOW_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import BEARINGS
+from norvash.core.sheet.judging.drive.says import bearing_at, drive_says, end_float_of, fits_of
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.drive.says import bearing_at, drive_says, end_float_of, fits_of
 from norvash.core.sheet.stages.drive.shaft import END_FLOAT
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.bearing_section import bearing_section

@@ -4,13 +4,13 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import NamedTuple
 
-from norvash.core.sheet.done import last_work, sight_of
 from norvash.core.sheet.field import BEARINGS, SIDES, Field, Noticed, Quantity, Tick
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.records import PaintedMap, Readings
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.decide import answer_words
 from norvash.core.sheet.stages.windings.insulation import circuits_of
+from norvash.core.sheet.visit.done import last_work, sight_of
 from norvash.core.text.quantities import UNITS
 from norvash.core.windings.circuits import CIRCUITS, PLACES
 from norvash.work.sheet_page import SheetPage

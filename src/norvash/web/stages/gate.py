@@ -3,10 +3,11 @@
 from dataclasses import dataclass
 
 from norvash.core.sheet.gate import Gate, GateNow, Step
-from norvash.core.sheet.gates import COMPETENT, POWER, SAFE, usual_method, usual_run
-from norvash.core.sheet.gating import HELD, gate_now, may_be_waived
 from norvash.core.sheet.held import Held
-from norvash.core.sheet.walk import stages_of
+from norvash.core.sheet.stages.gates import COMPETENT, POWER, SAFE, usual_method, usual_run
+from norvash.core.sheet.visit.gate_ticked import fresh
+from norvash.core.sheet.visit.gating import HELD, gate_now, may_be_waived
+from norvash.core.sheet.visit.walk import stages_of
 from norvash.web.stages.fields import Entry, entry
 from norvash.work.sheet_page import SheetPage
 
@@ -61,7 +62,7 @@ def gate_shown(gate: Gate, shown: SheetPage) -> GateShown:
     keeps = HELD.get(gate.id)
     now = gate_now(gate, shown.visit)
     still = {h.id for h in now.held}
-    every = [(h, stage.id) for stage in stages_of(sheet) if keeps for h in stage.held(keeps, shown.visit)]
+    every = [(h, stage.id) for stage in stages_of(sheet) if keeps for h in shown.visit.held(stage, keeps)]
     held = [_held(h, at, shown) for h, at in every if h.id in still] if keeps else []
     return GateShown(
         now=now,
@@ -92,4 +93,4 @@ def _how(gate: Gate, shown: SheetPage) -> HowShown | None:
 def _anew(gate: Gate, said: Entry, shown: SheetPage) -> bool:
     """Tell whether what was said at a gate is asked anew; on a signed sheet nothing is."""
     given = said.given
-    return given is not None and shown.row.signed_at is None and gate.fresh(given, shown.sheet) is None
+    return given is not None and shown.row.signed_at is None and fresh(gate, given, shown.sheet) is None

@@ -5,11 +5,11 @@ from functools import cached_property
 
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT
-from norvash.core.sheet.proving import HANDED_OVER, STATE_WORDS, proof_asked, said_by
 from norvash.core.sheet.stages.catalogue import STAGES, TOLD_BY, stage_of
 from norvash.core.sheet.stages.decide import STAGE as DECIDE
 from norvash.core.sheet.stages.decide import decision
 from norvash.core.sheet.stages.rework import gone
+from norvash.core.sheet.visit.proving import HANDED_OVER, STATE_WORDS, proof_asked, said_by
 from norvash.web.stages.fields import Entry, entry
 from norvash.work.sheet_page import SheetPage
 

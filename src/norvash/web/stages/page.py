@@ -4,11 +4,11 @@ from dataclasses import dataclass
 from importlib import import_module
 
 from norvash.core.rules.book import Choice
-from norvash.core.sheet.barring import bars, changes_said, withdrawn
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import decide
-from norvash.core.sheet.walk import open_permits, stages_of, upstream
+from norvash.core.sheet.visit.barring import bars, changes_said, withdrawn
+from norvash.core.sheet.visit.walk import open_permits, stages_of, upstream
 from norvash.core.verdict.components import Condition
 from norvash.drawing.cause_bars import cause_bars
 from norvash.drawing.svg import Drawing

@@ -2,22 +2,22 @@
 
 from dataclasses import dataclass
 
-from norvash.core.sheet.gates import POWER
+from norvash.core.sheet.judging.prove.field_proof import field_judged
+from norvash.core.sheet.judging.prove.points import points_of
+from norvash.core.sheet.judging.prove.run import Run, judge_run
+from norvash.core.sheet.judging.prove.run_figures import comparable, held_amps, held_rpm
+from norvash.core.sheet.judging.prove.since import run_now
+from norvash.core.sheet.judging.prove.stage import proof_lacks
+from norvash.core.sheet.judging.signs_shown import may_have_been
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Baseline
-from norvash.core.sheet.signs_shown import may_have_been
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT, complained
+from norvash.core.sheet.stages.gates import POWER
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
-from norvash.core.sheet.stages.prove.field import field_judged
-from norvash.core.sheet.stages.prove.points import points_of
-from norvash.core.sheet.stages.prove.run import Run, judge_run
 from norvash.core.sheet.stages.prove.run_fields import POINT, RAN, REST, RUN_HOW
-from norvash.core.sheet.stages.prove.run_figures import comparable, held_amps, held_rpm
-from norvash.core.sheet.stages.prove.since import run_now
-from norvash.core.sheet.stages.prove.stage import proof_lacks
 from norvash.core.sheet.stages.prove.volts import run_free_words
-from norvash.core.sheet.walk import opened
+from norvash.core.sheet.visit.walk import opened
 from norvash.core.text.words import grouped
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.svg import Drawing

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.stages.catalogue import RECORDED_BY, stage_of
 from norvash.core.sheet.stages.rework import REPAIR, TEMPORARY, task_done
-from norvash.core.sheet.work_list import Proposed
+from norvash.core.sheet.visit.work_list import Proposed
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.lives import LifeShown, lives_shown

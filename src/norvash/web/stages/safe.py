@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from norvash.core.sheet.gates import SAFE
+from norvash.core.sheet.stages.gates import SAFE
 from norvash.core.sheet.stages.safe import PROTECTED_BY
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry

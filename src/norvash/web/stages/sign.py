@@ -3,13 +3,13 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 
-from norvash.core.sheet.gates import SERVICE
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.proving import handed_over
-from norvash.core.sheet.signing import SIGNED_AS, signed_as, standing
+from norvash.core.sheet.judging.signing import SIGNED_AS, signed_as, standing
 from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
 from norvash.core.sheet.stages.catalogue import STAGES
+from norvash.core.sheet.stages.gates import SERVICE
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT, PARTS_USED
+from norvash.core.sheet.visit.proving import handed_over
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.gate import GateShown, gate_shown

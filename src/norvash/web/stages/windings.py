@@ -5,16 +5,16 @@ from statistics import median
 
 from norvash.core.motor.figure_fields import ARMATURE_SLOTS, BARS
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.said import Said
-from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.windings.measured import (
+from norvash.core.sheet.judging.windings.measured import (
     InsulationTest,
     coils_now,
     held_to,
     insulation_now,
     slots_on_growler,
 )
-from norvash.core.sheet.stages.windings.says import windings_say
+from norvash.core.sheet.judging.windings.says import windings_say
+from norvash.core.sheet.said import Said
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.windings.insulation import Insulation, least_megohm
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.insulation_trend import insulation_trend

@@ -4,11 +4,11 @@ from dataclasses import dataclass
 
 from norvash.core.names.changed import KEPT_BY_ANOTHER, left_of
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.gates import GATES
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.named import field_words, place_words
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.catalogue import STAGES, field_of, stage_of
+from norvash.core.sheet.stages.gates import GATES
+from norvash.core.sheet.visit.named import field_words, place_words
 from norvash.web.stages.fields import said
 from norvash.work.sheet_page import SheetPage
 

@@ -1,14 +1,12 @@
 """Call in: what is said of the motor, and what was put off on it before."""
 
-from collections.abc import Iterator
 from functools import lru_cache
 
 from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.diagnosis.signs import AT_THE_CALL
-from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Field, Tick
 from norvash.core.sheet.fields_made import pick, text, tick
-from norvash.core.sheet.finding import Noted, finding
+from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import COMPLAINT as COMPLAINT_PART
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
@@ -45,15 +43,6 @@ FINDINGS = (
 _SETTLED = "settle."
 
 
-def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
-    """Return that it does not run, until somebody says that this is gone."""
-    from norvash.core.sheet.stages.prove.complaint import complaint_gone
-
-    dead = any(f.of(sheet) in f.sign.dead for f in STAGE.picked)
-    if dead and not complaint_gone(sheet):
-        yield 0, COMPLAINT_DEAD
-
-
 def complained(sheet: Sheet) -> bool:
     """Tell whether somebody complains of the motor: in their words, or by a sign at the call. That it was only due
     takes no word of that back.
@@ -74,12 +63,5 @@ def _named(field_id: str) -> Tick | None:
 
 
 STAGE = Stage(
-    id="call-in",
-    name="call_in",
-    words="Call in",
-    fields=FIELDS,
-    signs=AT_THE_CALL,
-    findings=FINDINGS,
-    judge=_judge,
-    named=_named,
+    id="call-in", name="call_in", words="Call in", fields=FIELDS, signs=AT_THE_CALL, findings=FINDINGS, named=_named
 )

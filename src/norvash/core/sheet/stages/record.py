@@ -1,12 +1,7 @@
 """Open and record: how far it is open, and what must be known to close it again."""
 
-from collections.abc import Iterable
-
-from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import pick, text, tick
-from norvash.core.sheet.finding import Noted
-from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import polarity
 
@@ -34,10 +29,6 @@ FIELDS: tuple[Field, ...] = (
 )
 
 
-def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
-    return polarity.wrong_boxes(sheet)
-
-
 STAGE = Stage(
     id="open",
     name="record",
@@ -45,5 +36,4 @@ STAGE = Stage(
     fields=(*FIELDS, *polarity.FIELDS),
     findings=polarity.FINDINGS,
     inside=True,
-    judge=_judge,
 )

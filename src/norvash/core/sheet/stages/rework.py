@@ -1,6 +1,5 @@
 """Rework: the work list, temporary repairs, holders set after a cut."""
 
-from collections.abc import Iterator
 from functools import cache
 
 from norvash.core.motor.figure_fields import COMMUTATOR_NOW_MM
@@ -8,10 +7,9 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Done, Field, Repair, Tick
 from norvash.core.sheet.fields_made import pick, tick
-from norvash.core.sheet.finding import Noted, finding
-from norvash.core.sheet.part import COMPLAINT, REPAIRS
-from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stage import Stage, Visit
+from norvash.core.sheet.finding import finding
+from norvash.core.sheet.part import REPAIRS
+from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.brushes.carbon import BRUSH_GREASED
 from norvash.core.sheet.stages.shared import SET_HOLDERS
 from norvash.core.sheet.task import Task
@@ -78,12 +76,6 @@ FINDINGS = (REPAIR := finding("repair.temporary", "temporary repair", "plan", "m
 _TASK, _GONE = "task.", "gone."
 
 
-def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
-    """Return the temporary repairs of a sheet, each at its own number."""
-    for n in TEMPORARY.places(sheet):
-        yield n, REPAIR.saying(TEMPORARY.of(sheet, n))
-
-
 def task_done(task_id: str) -> Done:
     """Return the field that says that a task is done."""
     return Done(id=f"{_TASK}{task_id}", group="Work", label=task_id, needs="safe", judged=True)
@@ -116,20 +108,6 @@ def _named(field_id: str) -> Field | None:
     return None
 
 
-def _before_signing(visit: Visit) -> Iterator[str]:
-    """Yield every finding that was decided and is not done, or done and not proven; not what was handed over."""
-    from norvash.core.sheet.proving import open_words
-    from norvash.core.sheet.stages.decide import OUTCOME, STOPS
-
-    quick = visit.sheet.kind == "quick"
-    if not quick and OUTCOME.of(visit.sheet) in STOPS:
-        return
-    for life in visit.lives:
-        waits = life.state == "done not proven" or (life.state == "open" and life.decided is not None)
-        if waits and life.finding.part is not COMPLAINT and not life.handed_over:
-            yield open_words(life, quick=quick)
-
-
 STAGE = Stage(
     id="rework",
     name="rework",
@@ -137,7 +115,5 @@ STAGE = Stage(
     fields=(TEMPORARY, HOLDER_SET, FREED_WITH),
     findings=FINDINGS,
     inside=True,
-    holds={"sign": _before_signing},
-    judge=_judge,
     named=_named,
 )

@@ -4,8 +4,8 @@ from norvash.core.motor.figure_fields import PROTECTION, PROTECTIONS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.fields_made import pick
-from norvash.core.sheet.gates import METHOD, SAFE
-from norvash.core.sheet.stage import Stage, Visit
+from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages.gates import METHOD, SAFE
 
 
 def _not_stated(facts: Facts, _rules: MotorRules) -> bool:
@@ -25,17 +25,6 @@ PROTECTED_BY = pick(
 )
 
 
-def _is_done(visit: Visit) -> bool:
-    return not SAFE.ticked(visit.sheet, visit.rules).is_open
-
-
 STAGE = Stage(
-    id="safe",
-    name="safe",
-    words="Make safe",
-    fields=(PROTECTED_BY, METHOD),
-    gate=SAFE,
-    quick=True,
-    skipped=False,
-    is_done=_is_done,
+    id="safe", name="safe", words="Make safe", fields=(PROTECTED_BY, METHOD), gate=SAFE, quick=True, skipped=False
 )

@@ -2,8 +2,8 @@
 
 from norvash.core.sheet.field import Day
 from norvash.core.sheet.fields_made import quantity, text
-from norvash.core.sheet.gates import SERVICE
-from norvash.core.sheet.stage import Stage, Visit
+from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages.gates import SERVICE
 
 PARTS_USED = text("parts", "Parts", "Parts used", hint="part number and how many", placed=True)
 NEXT_LOOK = Day(
@@ -27,10 +27,6 @@ NEXT_LOOK_AT = quantity(
 ADDITION = text("addition", "Added after signing", "Added", per="number")
 
 
-def _is_done(visit: Visit) -> bool:
-    return visit.sheet.signed_at is not None
-
-
 STAGE = Stage(
     id="sign",
     name="sign",
@@ -41,5 +37,4 @@ STAGE = Stage(
     quick=True,
     closes=True,
     skipped=False,
-    is_done=_is_done,
 )

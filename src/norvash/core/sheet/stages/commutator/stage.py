@@ -1,64 +1,10 @@
 """Commutator: its size, bar map, run-out, bar test, cut and surface."""
 
-from collections.abc import Iterable, Iterator
-
 from norvash.core.diagnosis.signs import ON_COMMUTATOR
-from norvash.core.motor.figure_fields import ARMATURE_SLOTS, BARS, COMMUTATOR_D_MIN_MM, COMMUTATOR_D_MM, UNDERCUT_MM
-from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.field import Tick
-from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.motor.figure_fields import ARMATURE_SLOTS, BARS, COMMUTATOR_D_MIN_MM, COMMUTATOR_D_MM
 from norvash.core.sheet.part import COMMUTATOR
-from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stage import Stage, Visit
+from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.commutator import bar_map, bar_test, cut, run_out, seen, size
-
-
-def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
-    from norvash.core.sheet.stages.commutator.findings import findings
-
-    return findings(sheet, rules)
-
-
-def _answered(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
-    """Return black at two bars where a bar test on this sheet says what it is: seen, where it releases the armature;
-    on a painted map, where no further test is asked for.
-    """
-    if not bar_test.BAR_TEST.of(sheet):
-        return ()
-    from norvash.core.sheet.stages.commutator.copper_now import copper_now
-
-    now = copper_now(sheet, rules)
-    if seen.COMMUTATOR_TWO_BARS.seen(sheet):
-        return (seen.COMMUTATOR_TWO_BARS,) if now.tested is not None and now.tested.release else ()
-    painted = now.read is not None and any(s.finding is seen.COMMUTATOR_TWO_BARS for s in now.read.sayings)
-    return (seen.COMMUTATOR_TWO_BARS,) if painted and not now.needs_bar_test else ()
-
-
-def _not_cleaned(visit: Visit) -> Iterator[str]:
-    """Yield what is left undone after a cut that nothing may run with: copper in a slot joins two bars."""
-    for asked in (cut.CUT_SLOTS, cut.CUT_VACUUMED):
-        if _lacks(visit.sheet, asked):
-            yield f"after the cut: {asked.label[0].lower()}{asked.label[1:]}"
-
-
-def _not_finished(visit: Visit) -> Iterator[str]:
-    """Yield what a cut asks for before its sheet is signed: the edges, but for flush insulation, and the measurements
-    made again.
-    """
-    from norvash.core.sheet.stages.decide import OUTCOME, STOPS
-
-    if OUTCOME.of(visit.sheet) in STOPS:
-        return
-    flush = UNDERCUT_MM.of(visit.sheet.facts.figures) == 0
-    for asked in (cut.CUT_CHAMFER, cut.CUT_AGAIN):
-        if _lacks(visit.sheet, asked) and not (flush and asked is cut.CUT_CHAMFER):
-            yield f"After the cut: {asked.label[0].lower()}{asked.label[1:]}"
-
-
-def _lacks(sheet: Sheet, asked: Tick) -> bool:
-    made, done = cut.CUT_DONE.given(sheet), asked.given(sheet)
-    return made is not None and (done is None or done.at < made.at)
-
 
 STAGE = Stage(
     id="commutator",
@@ -71,8 +17,5 @@ STAGE = Stage(
     parts=(COMMUTATOR,),
     inside=True,
     opens=True,
-    holds={"power": _not_cleaned, "sign": _not_finished},
-    judge=_judge,
-    answered=_answered,
     asks=(BARS, COMMUTATOR_D_MM, COMMUTATOR_D_MIN_MM, ARMATURE_SLOTS),
 )

@@ -1,7 +1,5 @@
 """Bearings, shaft, seals, drive and solenoid."""
 
-from collections.abc import Iterable
-
 from norvash.core.diagnosis.signs import ON_DRIVE
 from norvash.core.motor.figure_fields import (
     AIR_GAP_MM,
@@ -12,19 +10,9 @@ from norvash.core.motor.figure_fields import (
     PINION_GAP_HIGH_MM,
     PINION_GAP_LOW_MM,
 )
-from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.part import DRIVE
-from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.drive import bearings, seen, shaft
-
-
-def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
-    from norvash.core.sheet.stages.drive.findings import findings
-
-    return findings(sheet, rules)
-
 
 STAGE = Stage(
     id="drive",
@@ -36,7 +24,6 @@ STAGE = Stage(
     findings=(*bearings.FINDINGS, *shaft.FINDINGS),
     parts=(DRIVE,),
     inside=True,
-    judge=_judge,
     asks=(
         BEARING_DRIVE,
         BEARING_OTHER,

@@ -1,56 +1,11 @@
 """Windings and magnets: insulation, coils, heat, growler, chains."""
 
-from collections.abc import Iterable, Iterator
-
 from norvash.core.diagnosis.signs import ON_WINDINGS
 from norvash.core.motor.figure_fields import ARMATURE_SLOTS, BARS, FORM_WOUND, INSULATION_CLASS
-from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Noted
-from norvash.core.sheet.held import Held
 from norvash.core.sheet.part import WINDINGS
-from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stage import Stage, Visit
+from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
 from norvash.core.sheet.stages.windings import coils, insulation, seen, withstand
-from norvash.core.sheet.stages.windings.insulation import (
-    INSULATION_10,
-    INSULATION_AGAIN,
-    INSULATION_MOHM,
-    WAIVE_INSULATION,
-    circuits_of,
-)
-from norvash.core.windings.circuits import PLACES
-
-
-def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
-    from norvash.core.sheet.stages.windings.findings import findings
-
-    return findings(sheet, rules)
-
-
-def _before_power(visit: Visit) -> Iterator[str | Held]:
-    """Yield why insulation is not proven: not measured, or a reading that proves nothing."""
-    words = _not_proven(visit)
-    if words:
-        yield Held(id="insulation", words=words, waiver=WAIVE_INSULATION, read=(INSULATION_MOHM, INSULATION_10))
-    for life in visit.lives:
-        if life.stands and life.finding.id == INSULATION_AGAIN.id:
-            yield life.finding.words
-
-
-def _not_proven(visit: Visit) -> str:
-    """Return why no reading of the insulation counts: of the whole circuit, or of armature and field, each alone."""
-    from norvash.core.sheet.done import overtaken
-
-    sheet = visit.sheet
-    needed = [n for n in circuits_of(sheet.facts) if PLACES[n] in ("armature", "field")]
-    ways = [p for p in ([0], needed) if p and all(INSULATION_MOHM.given(sheet, n) is not None for n in p)]
-    if not ways:
-        return "insulation to earth is not measured"
-    if not any(not any(overtaken(INSULATION_MOHM, sheet, n) for n in p) for p in ways):
-        return "insulation was tested before the last work on it: test it again"
-    return ""
-
 
 STAGE = Stage(
     id="windings",
@@ -62,8 +17,6 @@ STAGE = Stage(
     findings=(*insulation.FINDINGS, *withstand.FINDINGS, *coils.FINDINGS),
     parts=(WINDINGS,),
     inside=True,
-    judge=_judge,
     again=(EARTH_OHM,),
-    holds={"power": _before_power},
     asks=(BARS, ARMATURE_SLOTS, FORM_WOUND, INSULATION_CLASS),
 )

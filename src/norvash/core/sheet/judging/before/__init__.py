@@ -1,0 +1,1 @@
+"""Before opening: supply, speed settings, drops, battery, terminals, current."""

@@ -1,0 +1,24 @@
+"""What stands at “Before opening” says, keeps shut and waits for."""
+
+from collections.abc import Iterable, Iterator
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.before.stage import STAGE
+from norvash.core.sheet.visit.visit import Judging, Visit
+from norvash.core.sheet.visit.walk import open_permits
+
+
+def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
+    from norvash.core.sheet.judging.before.findings import findings
+
+    return findings(sheet, rules)
+
+
+def _before_signing(visit: Visit) -> Iterator[str]:
+    """Yield every test with power on that is not closed."""
+    yield from (f"Test with power on no. {n} is not closed" for n in open_permits(visit.sheet))
+
+
+JUDGING = Judging(stage=STAGE, holds={"sign": _before_signing}, judge=_judge)

@@ -1,0 +1,1 @@
+"""Brushes: carbon, springs and leads, holders."""

@@ -1,0 +1,1 @@
+"""Commutator: its size, bar map, run-out, bar test, cut and surface."""

@@ -1,0 +1,171 @@
+"""What the commutator says of itself at its stage: of its map, run-out, bar test and cut."""
+
+from norvash.core.commutator.after_cut import where_to_cut
+from norvash.core.commutator.cut import Plan
+from norvash.core.commutator.result_words import bar_test_words, plan_words
+from norvash.core.commutator.run_out_limits import RULES_OF
+from norvash.core.edges import over, under
+from norvash.core.motor.figure_fields import END_FLOAT_HIGH_MM, WIDTH_MM
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.judging.commutator.copper_now import CopperNow, Trouble
+from norvash.core.sheet.judging.commutator.slots_here import SlotsHere
+from norvash.core.sheet.said import Said
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.commutator.cut import TRUE_SETUP
+from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_TWO_BARS
+from norvash.core.sheet.stages.commutator.size import TRACK_D
+from norvash.core.sheet.stages.drive.shaft import END_FLOAT
+from norvash.core.text.words import listed
+from norvash.errors import NorvashError
+
+
+def map_says(now: CopperNow) -> list[Said]:
+    """Return what the bar map says, or why it cannot be read."""
+    if "bar-map" in now.trouble:
+        return trouble_says(now, "bar-map")
+    return [
+        Said(s.words, False if s.finding else None, s.rules)
+        for s in (now.read.sayings if now.read else ())
+        if s.finding is not COMMUTATOR_TWO_BARS or now.needs_bar_test
+    ]
+
+
+def run_says(now: CopperNow) -> list[Said]:
+    """Return how true the commutator runs, and which bars stand out."""
+    found = now.run_out
+    if found is None:
+        return trouble_says(now, "run-out")
+    slow = found.assumed or f"{found.speed_m_per_s:.1f} m/s at the surface"
+    said = [
+        Said(
+            f"Total run-out {found.tir_mm:.3f} mm, {found.tir_limit_mm:g} mm allowed ({slow}): {found.words}",
+            found.passes,
+            (*RULES_OF[found.band], "runout.outlier"),
+        ),
+        Said(found.fit.words),
+    ]
+    if found.step_mm is not None:
+        said.append(
+            Said(
+                f"greatest step {found.step_mm:.4f} mm after bar {found.step_at}, {found.step_limit_mm:g} mm allowed",
+                not over(found.step_mm, found.step_limit_mm),
+                RULES_OF[found.band][1:],
+            )
+        )
+    else:
+        said.append(Said("step from bar to bar not measured: that takes one reading for each bar"))
+    said += [
+        Said(f"bar {n} is {abs(mm):.3f} mm {'high' if mm > 0 else 'low'}", False, ("runout.outlier",))
+        for n, mm in found.odd_mm[:6]
+    ]
+    return said
+
+
+def test_says(now: CopperNow) -> list[Said]:
+    """Return what the bar test says."""
+    if now.tested is None:
+        return trouble_says(now, "bar-test")
+    how = "; each reading is compared with the median of its place in the slot" if now.tested.by_slot else ""
+    return [
+        Said(
+            f"{bar_test_words(now.tested).capitalize()}{how}",
+            now.tested.release,
+            (now.tested.pass_rule, "bartest.high", "bartest.low", "bartest.scatter"),
+        )
+    ]
+
+
+def cut_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) -> list[Said]:
+    """Return what a cut would take and leave, and where it is made."""
+    if now.plan is None:
+        return trouble_says(now, "cut")
+    made = [Said(plan_words(now.plan).capitalize(), now.plan.chosen.allowed, ("cut.clean",)), *_spread(sheet)]
+    if now.needs_bar_test:
+        made.insert(0, Said(f"Bar test before any cut: {now.needs_bar_test}", False))
+    if now.run_out is not None and now.run_out.cause == "set-up":
+        made.insert(
+            0,
+            Said(
+                "It runs off centre but is round: true it up on its bearing seats and measure again before this plan is"
+                " used",
+                False,
+                ("cut.true",),
+            ),
+        )
+    if now.plan.leaving is not None:
+        full, less = now.plan.full, now.plan.leaving
+        made.append(
+            Said(
+                f"leaving pits up to {now.plan.way.pit_left_radial_mm:g} mm saves"
+                f" {full.radial_mm - less.radial_mm:.3f} mm radial of"
+                f" copper; {less.skims_left} more such cuts against {full.skims_left} full ones"
+            )
+        )
+    made += _reach(sheet, now.plan)
+    setup = TRUE_SETUP.of(sheet)
+    where, why = where_to_cut(now.plan, rules, true_setup=None if not setup else setup == "yes")
+    school = rules.choice("school.skim")
+    chosen = where if school.key == "figures" else school.key
+    against = "" if chosen == where else f" would speak for the other; the school here is “{school.words}”"
+    made.append(
+        Said(
+            f"{'On the own lathe' if chosen == 'own' else 'To a motor shop'}: {listed(list(why))}{against}",
+            None,
+            ("school.skim",),
+        )
+    )
+    slot_min = slots.minutes(now, sheet, rules)
+    if slot_min is not None:
+        learnt = (
+            f"this site takes {slots.factor:.2f} of the estimate, by {slots.sheets} signed"
+            f" {'sheet' if slots.sheets == 1 else 'sheets'}"
+            if slots.sheets
+            else "no sheet has taught a factor of this site yet"
+        )
+        made.append(Said(f"slots: about {slot_min:.0f} min; {learnt}", None, ("slot.seconds",)))
+    return made + [Said(w) for w in now.plan.warnings]
+
+
+def _spread(sheet: Sheet) -> list[Said]:
+    """Return how far the diameters along the track lie apart."""
+    known = [x for x in TRACK_D.of(sheet) if x is not None]
+    if len(known) < 2:
+        return []
+    return [
+        Said(
+            f"the track measures {min(known):.2f} to {max(known):.2f} mm, {max(known) - min(known):.2f} mm apart along"
+            " it or across; the least is planned from"
+        )
+    ]
+
+
+def _reach(sheet: Sheet, plan: Plan) -> list[Said]:
+    """Return how far along the shaft a cut must reach so that no step is left: the brush, and the end float on both
+    sides.
+    """
+    figures, play = sheet.facts.figures, END_FLOAT.of(sheet)
+    width = WIDTH_MM.stated(figures)
+    if width is None or plan.copper.track_axial_mm is None:
+        return []
+    slack = play if play is not None else END_FLOAT_HIGH_MM.stated(figures)
+    if slack is None:
+        return [
+            Said(
+                f"the end float is not known: see that the cut reaches past the brush of {width:g} mm by it on both"
+                " sides, or a step is left",
+                None,
+                ("cut.overrun",),
+            )
+        ]
+    least, got = width + 2 * slack, plan.copper.track_axial_mm + plan.way.overrun_axial_mm
+    words = (
+        f"the cut reaches {got:.1f} mm along the shaft; brush {width:g} mm and end float {slack:g} mm on both sides ask"
+        f" for {least:.1f} mm, or a step is left"
+    )
+    return [Said(words, not under(got, least), ("cut.overrun",))]
+
+
+def trouble_says(now: CopperNow, name: Trouble) -> list[Said]:
+    """Return why something that was entered cannot be worked out."""
+    found: NorvashError | None = now.trouble.get(name)
+    return [Said(f"{found.problem} {found.remedy}", False)] if found else []

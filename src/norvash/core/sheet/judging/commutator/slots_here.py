@@ -1,0 +1,43 @@
+"""How long the slots of a commutator take here, and the minutes of the tasks that have a plan."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from norvash.core.commutator.after_cut import slot_minutes
+from norvash.core.motor.figure_fields import UNDERCUT_MM
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.judging.commutator.copper_now import CopperNow, copper_now
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.shared import PLAN_CUT, UNDERCUT_MICA
+from norvash.core.sheet.task import Task
+
+# The tasks of which a sheet may have a plan.
+PLANNED = (PLAN_CUT, UNDERCUT_MICA)
+
+
+@dataclass(frozen=True, slots=True)
+class SlotsHere:
+    """How long slots take at this site: its own factor on the estimate, by how many signed sheets."""
+
+    factor: float = 1.0
+    sheets: int = 0
+
+    def minutes(self, now: CopperNow, sheet: Sheet, rules: MotorRules) -> float | None:
+        """Return the minutes for the slots of a commutator, None where its bars are not known, and on flush insulation.
+
+        Units: -> [min]
+        """
+        flush = UNDERCUT_MM.of(sheet.facts.figures) == 0
+        return None if not now.bars or flush else slot_minutes(now.bars, rules, self.factor)
+
+
+def planned_minutes(sheet: Sheet, slots: SlotsHere, rules: MotorRules) -> Mapping[Task, float]:
+    """Return the minutes of the tasks of which a sheet has a plan: the cut with its setting up, the slots by the bars.
+
+    Units: -> [min]
+    Source: rules cut.setting, slot.seconds
+    """
+    now = copper_now(sheet, rules)
+    cut_min = now.plan.total_min if now.plan is not None else None
+    every = zip(PLANNED, (cut_min, slots.minutes(now, sheet, rules)), strict=True)
+    return {task: minutes for task, minutes in every if minutes is not None}

@@ -1,0 +1,1 @@
+"""Bearings, shaft, seals, drive and solenoid."""

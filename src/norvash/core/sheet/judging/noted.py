@@ -1,0 +1,67 @@
+"""What a sheet says of its motor beyond the readings: findings seen, picked and measured that still stand."""
+
+from collections.abc import Iterable, Iterator
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.field import BEARINGS, Pick
+from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.judging.catalogue import JUDGING
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES
+from norvash.core.sheet.visit.walk import touched
+from norvash.core.verdict.grades import GRADES
+
+
+def noted(sheet: Sheet, rules: MotorRules, worn_mm: Iterable[float] = ()) -> tuple[Noted, ...]:
+    """Return the findings of a sheet in its view, each with its position, 0 for the whole motor, whatever was decided.
+
+    Units: worn_mm [mm] of every brush since new, for the dust that is to be expected. What was measured stands over
+    what was only seen.
+    """
+    worn, done = tuple(worn_mm), answered(sheet, rules)
+    measured = _joined(n for s in STAGES if touched(sheet, s) for n in _of_stage(s, sheet, rules, worn))
+    found = {(0, f.id): f for f in _seen(sheet)} | measured
+    stops = sheet.facts.may_carry
+    return tuple((n, f.carried() if stops else f) for (n, i), f in found.items() if i not in done)
+
+
+def _seen(sheet: Sheet) -> Iterator[Finding]:
+    return (f for i, _ in sheet.entries for f in _SEEN.get(i, ()) if f.seen(sheet))
+
+
+_SEEN = {f"seen.{f.id}": (f,) for f in FINDINGS.values()}
+
+
+def _of_stage(stage: Stage, sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Iterator[Noted]:
+    """Return what was picked at a stage, then what follows from its measurements."""
+    for field in stage.fields:
+        if isinstance(field, Pick) and field.finds:
+            yield from _picked(field, sheet)
+    yield from JUDGING[stage.id].judge(sheet, rules, worn_mm)
+
+
+def _picked(field: Pick, sheet: Sheet) -> Iterator[Noted]:
+    for place in field.places(sheet):
+        answer = field.of(sheet, place)
+        if answer in field.finds:
+            where = f"{BEARINGS[place - 1]}: " if field.per == "bearing" else ""
+            found = field.finds[answer]
+            said = f"{where}{field.label.lower()} {dict(field.choices)[answer]}"
+            yield 0, found if field.plainly else found.saying(said)
+
+
+def _joined(noted: Iterable[Noted]) -> dict[tuple[int, str], Finding]:
+    """Return each finding once at its position, with the words of all that found it."""
+    made: dict[tuple[int, str], Finding] = {}
+    for position, finding in noted:
+        before = made.setdefault((position, finding.id), finding)
+        if before.words != finding.words:
+            graver = max(before, finding, key=lambda f: GRADES.index(f.grade))
+            made[position, finding.id] = graver.saying(f"{before.words}; {finding.words}")
+    return made
+
+
+def answered(sheet: Sheet, rules: MotorRules) -> frozenset[str]:
+    """Return the findings by sight that a measurement on this sheet has answered."""
+    return frozenset(f.id for j in JUDGING.values() for f in j.answered(sheet, rules))

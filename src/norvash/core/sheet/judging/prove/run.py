@@ -1,0 +1,165 @@
+"""The proof run judged: every figure against plate, type, its own baseline and what must not be passed."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from types import MappingProxyType
+
+from norvash.core.edges import over, under
+from norvash.core.motor.figure_fields import NOLOAD_A_MOST, NOLOAD_RPM_LEAST, USUAL_NOLOAD_A, USUAL_NOLOAD_RPM
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.judging.prove.output import output_lacks, output_told
+from norvash.core.sheet.judging.prove.points import Point, judged_at, points_of
+from norvash.core.sheet.judging.prove.run_figures import baseline_told, figures_told, heat_told, held_amps, held_rpm
+from norvash.core.sheet.judging.prove.speed import current_told, speed_told
+from norvash.core.sheet.said import Said
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, SPARKS, first_look
+from norvash.core.sheet.stages.prove.run_findings import (
+    RUN_AMPS,
+    RUN_OVERLOAD,
+    RUN_OVERSPEED,
+    RUN_SPARKING,
+    RUN_SPARKS,
+    RUN_SPEED,
+)
+
+# What a stop says of a figure stands for what is less grave of it.
+_LESS = MappingProxyType({RUN_OVERSPEED.id: RUN_SPEED.id, RUN_OVERLOAD.id: RUN_AMPS.id})
+_OF_STARTER = (NOLOAD_A_MOST, NOLOAD_RPM_LEAST, USUAL_NOLOAD_A, USUAL_NOLOAD_RPM)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Run:
+    """A run as it is judged: its points, the one that it is judged at, what is said of it, what it finds, and what it
+    lacks to be a proof.
+    """
+
+    points: tuple[Point, ...]
+    at: Point | None
+    said: tuple[Said, ...]
+    found: tuple[Finding, ...]
+    lacks: tuple[str, ...]
+
+
+def judge_run(sheet: Sheet, rules: MotorRules) -> Run:
+    """Judge a run by its figures.
+
+    Source: rules run.*, amps.band, output.*
+    """
+    points = points_of(sheet)
+    at = judged_at(points)
+    told = list(_told(sheet, points, at, rules))
+    return Run(
+        points=points,
+        at=at,
+        said=tuple(x for x in told if isinstance(x, Said)),
+        found=_gravest([x for x in told if isinstance(x, Finding)]),
+        lacks=tuple(_lacks(sheet, points, at, rules)),
+    )
+
+
+def _gravest(found: list[Finding]) -> tuple[Finding, ...]:
+    """Return what a run finds, the same figure not said again where it is a stop."""
+    less = {_LESS[x.id] for x in found if x.id in _LESS}
+    return tuple(x for x in found if x.id not in less)
+
+
+def _told(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: MotorRules) -> Iterator[Said | Finding]:
+    if sheet.facts.motor_class == "generator":
+        yield from output_told(sheet, [(p.rpm, p.volts) for p in points], rules)
+    elif at is not None:
+        yield _volts(sheet, at, rules)
+        yield from figures_told(sheet, at, rules)
+    yield from _speed_and_current(sheet, points, rules)
+    yield from _sparks(points, rules)
+    yield from heat_told(sheet)
+    if sheet.baseline is not None and at is not None and RUN_HOW.of(sheet) == sheet.baseline.how:
+        yield from baseline_told(sheet, at, sheet.baseline, rules)
+
+
+def _lacks(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: MotorRules) -> Iterator[str]:
+    """Yield what a run lacks to prove anything."""
+    facts, look = sheet.facts, first_look(sheet.facts)
+    if look.given(sheet) is None:
+        yield f"{look.label[0].lower()}{look.label[1:]}: which way round, whether it rubs"
+    if facts.motor_class == "generator":
+        lacks = output_lacks(sheet, [(p.rpm, p.volts) for p in points], rules)
+        yield from [lacks] if lacks else []
+        return
+    if at is None or (at.amps is None and at.rpm is None):
+        yield "current or r/min"
+    else:
+        yield from _lacks_figures(sheet, points, at, rules)
+    yield from _lacks_volts(sheet, at, rules)
+    if all(p.sparks is None for p in points):
+        yield "sparks at the brushes"
+
+
+def _speed_and_current(sheet: Sheet, points: tuple[Point, ...], rules: MotorRules) -> Iterator[Said | Finding]:
+    free = RUN_HOW.of(sheet) != "load"
+    yield from speed_told(sheet.facts, points, rules, free=free)
+    if free:
+        yield from current_told(sheet.facts, points, rules)
+
+
+def _lacks_figures(sheet: Sheet, points: tuple[Point, ...], at: Point, rules: MotorRules) -> Iterator[str]:
+    """Yield the figure without which neither current nor speed of a run could be judged."""
+    base = sheet.baseline
+    if base is not None and base.how == RUN_HOW.of(sheet):
+        return
+    if sheet.facts.motor_class == "starter":
+        if not any(f.of(sheet.facts.figures) for f in _OF_STARTER):
+            yield "“at most” and “at least” without load: so far it proves the throw only"
+        return
+    held = (held_amps(sheet, at, rules), held_rpm(sheet, at, rules))
+    if any(h is not None and h.known for h in held):
+        return
+    told = _speed_and_current(sheet, points, rules)
+    if not any(isinstance(x, Said) and x.right is not None for x in told):
+        loaded = RUN_HOW.of(sheet) == "load"
+        yield "a figure to judge it by: " + (
+            "its plate's current or speed" if loaded else "its usual current or speed without load"
+        )
+
+
+def _lacks_volts(sheet: Sheet, at: Point | None, rules: MotorRules) -> Iterator[str]:
+    volts, rpm = (at.volts, at.rpm) if at is not None else (None, None)
+    free = sheet.facts.runs_away and RUN_HOW.of(sheet) != "load"
+    if free and (volts is None or rpm is None):
+        yield "volts and r/min, as it runs away without load"
+    elif sheet.facts.motor_class == "starter" and volts is None:
+        yield "volts at the post while it runs"
+    elif _short_of_volts(sheet, volts, rules):
+        yield "volts of its plate: it was run at less"
+
+
+def _short_of_volts(sheet: Sheet, volts: float | None, rules: MotorRules) -> bool:
+    """Tell whether a motor that may have the volts of its plate was run at less."""
+    rated, free = sheet.facts.rated_v, RUN_HOW.of(sheet) != "load" and sheet.facts.runs_away
+    return bool(volts and rated and not free and under(volts / rated, rules["run.volts"]))
+
+
+def _volts(sheet: Sheet, at: Point, rules: MotorRules) -> Said:
+    rated = sheet.facts.rated_v
+    if at.volts is None:
+        return Said("Volts not read: taken as those of its plate.")
+    if rated is None:
+        return Said(f"{at.volts:g} V; the plate's voltage is not known.")
+    if over(at.volts / rated, rules["supply.high"]):
+        return Said(f"{at.volts:g} V, over the plate's {rated:g} V: set the supply.", False, ("supply.high",))
+    short = _short_of_volts(sheet, at.volts, rules)
+    words = f"{at.volts:g} V, of the plate's {rated:g} V"
+    return Said(f"{words}: run it at those." if short else f"{words}.", False if short else None, ("run.volts",))
+
+
+def _sparks(points: tuple[Point, ...], rules: MotorRules) -> Iterator[Said | Finding]:
+    worst = max((p.sparks for p in points if p.sparks is not None), default=None)
+    if worst is None:
+        return
+    most, words = rules["run.sparks"], dict(SPARKS.choices)[str(worst)]
+    yield Said(f"Sparks {words}; up to {most:g} is right.", not over(worst, most), ("run.sparks", "run.shut-down"))
+    if not under(worst, rules["run.shut-down"]):
+        yield RUN_SPARKING.saying(f"sparks {words}")
+    elif over(worst, most):
+        yield RUN_SPARKS.saying(f"sparks {words}")

@@ -1,0 +1,246 @@
+"""Current, speed and heat of a run against plate, type and the motor's own baseline."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+from norvash.core.edges import over, under, within
+from norvash.core.known import all_known
+from norvash.core.motor.figure_fields import (
+    NOLOAD_A_MOST,
+    NOLOAD_RPM_LEAST,
+    RATED_A,
+    RATED_RPM,
+    RATED_W,
+    RISE_MOST_K,
+    USUAL_NOLOAD_A,
+    USUAL_NOLOAD_RPM,
+)
+from norvash.core.motor.figures import OWN
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.judging.prove.points import Point
+from norvash.core.sheet.said import Said
+from norvash.core.sheet.sheet import Baseline, Sheet
+from norvash.core.sheet.stages.prove.run_fields import COAST_S, RUN_AIR_C, RUN_C, RUN_HOW
+from norvash.core.sheet.stages.prove.run_findings import (
+    RUN_AMPS,
+    RUN_BASELINE,
+    RUN_CONTACT,
+    RUN_DRAG,
+    RUN_HOT,
+    RUN_SPEED,
+    RUN_WEAK_FIELD,
+)
+from norvash.core.text.words import grouped
+
+_LOW, _RIGHT, _HIGH = -1, 0, 1
+# What current and speed say together.
+_BOTH: dict[tuple[int, int], Finding] = {
+    (_HIGH, _LOW): RUN_DRAG,
+    (_LOW, _LOW): RUN_CONTACT,
+    (_HIGH, _HIGH): RUN_WEAK_FIELD,
+}
+_WORDS = {_LOW: "under its band", _RIGHT: "within its band", _HIGH: "over its band"}
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Held:
+    """A figure of a run held against what is usual or on the plate, and against what must not be passed.
+
+    `part` is the share that it may be off, `rule` says so; `least` and `most` are as stated, without any allowance.
+    """
+
+    value: float
+    unit: str
+    usual: float | None
+    basis: str
+    part: float
+    rule: str
+    least: float | None = None
+    most: float | None = None
+    may_be_low: bool = False
+
+    @property
+    def known(self) -> bool:
+        """Tell whether anything is known that it is held against."""
+        return bool(self.usual) or self.most is not None or self.least is not None
+
+    @property
+    def words(self) -> str:
+        """Return the figure with its unit."""
+        return f"{grouped(self.value) if self.unit == 'r/min' else f'{self.value:g}'} {self.unit}"
+
+    @property
+    def where(self) -> int:
+        """Return -1 under its band, 1 over it, 0 within."""
+        off = self.value / self.usual - 1 if self.usual else 0.0
+        if over(off, self.part) or (self.most is not None and over(self.value, self.most)):
+            return _HIGH
+        low = under(off, -self.part) and not self.may_be_low
+        return _LOW if low or (self.least is not None and under(self.value, self.least)) else _RIGHT
+
+    @property
+    def band(self) -> tuple[float, float] | None:
+        """Return its band, None where none is known."""
+        return (self.usual * (1 - self.part), self.usual * (1 + self.part)) if self.usual else None
+
+    def said(self) -> Iterator[Said]:
+        """Yield where it lies, in words."""
+        if self.usual:
+            usual = f"{grouped(self.usual) if self.unit == 'r/min' else f'{self.usual:g}'} {self.unit} {self.basis}"
+            off = self.value / self.usual - 1
+            right = not over(off, self.part) and (self.may_be_low or not under(off, -self.part))
+            where = _RIGHT if right else _HIGH if off > 0 else _LOW
+            yield Said(f"{self.words}, {usual}: {_WORDS[where]}.", right, (self.rule,))
+        elif self.most is None and self.least is None:
+            yield Said(f"{self.words}; what is {self.basis} is not known.")
+        if self.most is not None:
+            yield Said(f"{self.words}, at most {self.most:g} {self.unit}.", not over(self.value, self.most))
+        if self.least is not None:
+            yield Said(f"{self.words}, at least {grouped(self.least)} {self.unit}.", not under(self.value, self.least))
+
+
+def comparable(sheet: Sheet, at: Point, rules: MotorRules) -> bool:
+    """Tell whether a point stands at the volts of the plate, or nobody read them."""
+    rated = sheet.facts.rated_v
+    if at.volts is None or rated is None:
+        return True
+    return within(rules["run.volts"], at.volts / rated, rules["supply.high"])
+
+
+def held_amps(sheet: Sheet, at: Point, rules: MotorRules) -> Held | None:
+    """Return the current of a point as it is held against plate or type, None where none was read."""
+    if at.amps is None:
+        return None
+    figures, part, rule = sheet.facts.figures, rules["amps.band"], "amps.band"
+    most, usual = NOLOAD_A_MOST.of(figures), USUAL_NOLOAD_A.of(figures)
+    in_machine = sheet.facts.asked_where and not sheet.facts.runs_away  # its own fan and gear are its load
+    unknown = usual is None and most is None
+    if RUN_HOW.of(sheet) == "load" or (in_machine and unknown):
+        plate, basis = _plate_a(sheet.facts)
+        return Held(value=at.amps, unit="A", usual=plate, basis=basis, part=part, rule=rule, may_be_low=True)
+    return Held(value=at.amps, unit="A", usual=usual, basis="usual", part=part, rule=rule, most=most)
+
+
+def _plate_a(facts: Facts) -> tuple[float | None, str]:
+    """Return the current of the plate [A], of an appliance or a tool also by its power, and what says it."""
+    stated, plate = RATED_A.stated(facts.figures), all_known(RATED_W.stated(facts.figures), facts.rated_v)
+    if stated is None and facts.idles and plate is not None:
+        return plate[0] / plate[1], "by the power on its plate"
+    return stated, "on its plate"
+
+
+def held_rpm(sheet: Sheet, at: Point, rules: MotorRules) -> Held | None:
+    """Return the speed of a point as it is held against plate or type, None where none was read."""
+    if at.rpm is None:
+        return None
+    figures, part, rule = sheet.facts.figures, rules["run.speed"], "run.speed"
+    if RUN_HOW.of(sheet) == "load":
+        return Held(
+            value=at.rpm, unit="r/min", usual=RATED_RPM.stated(figures), basis="on its plate", part=part, rule=rule
+        )
+    usual, least = USUAL_NOLOAD_RPM.of(figures), NOLOAD_RPM_LEAST.of(figures)
+    if own_speed(sheet.facts):
+        part, rule = rules["run.finding"], "run.finding"
+    return Held(value=at.rpm, unit="r/min", usual=usual, basis="usual", part=part, rule=rule, least=least)
+
+
+def own_speed(facts: Facts) -> bool:
+    """Tell whether a motor states its usual speed without load itself: it is held to it closer than to its type's."""
+    known = facts.figures.known.get(USUAL_NOLOAD_RPM.name)
+    return known is not None and known.basis == OWN
+
+
+def slower_told(facts: Facts, rpm: float | None, rules: MotorRules) -> Iterator[Said | Finding]:
+    """Yield how much slower than its own usual speed a motor runs without load.
+
+    Source: rules run.sign, run.finding
+    """
+    usual = USUAL_NOLOAD_RPM.of(facts.figures)
+    if rpm is None or not usual or not own_speed(facts):
+        return
+    share = 1 - rpm / usual
+    if under(share, rules["run.sign"]):
+        return
+    words = f"{grouped(rpm)} r/min, usual {grouped(usual)}: {share:.1%} slower"
+    bad = not under(share, rules["run.finding"])
+    yield Said(f"{words}; look at contact, supply and load.", not bad, ("run.sign", "run.finding"))
+    if bad:
+        yield RUN_SPEED.saying(f"slower than usual: {words}")
+
+
+def figures_told(sheet: Sheet, at: Point, rules: MotorRules) -> Iterator[Said | Finding]:
+    """Yield what current and speed say, each and together, at the volts of the plate. Source: rules amps.band, run.*"""
+    if not comparable(sheet, at, rules):
+        yield Said("Current and speed are not compared with plate and type at other volts.")
+        return
+    amps, rpm = held_amps(sheet, at, rules), held_rpm(sheet, at, rules)
+    for one in (amps, rpm):
+        if one is not None:
+            yield from one.said()
+    of_amps, of_rpm = (one.where if one is not None else _RIGHT for one in (amps, rpm))
+    both = _BOTH.get((of_amps, of_rpm))
+    if both is not None and amps is not None and rpm is not None:
+        yield both.saying(f"{both.words}: {amps.words} at {rpm.words}")
+        return
+    if amps is not None and of_amps != _RIGHT:
+        yield RUN_AMPS.saying(f"current {_WORDS[of_amps]}: {amps.words}")
+    if rpm is not None and of_rpm != _RIGHT:
+        yield RUN_SPEED.saying(f"speed {_WORDS[of_rpm]}: {rpm.words}")
+
+
+def rise_k(sheet: Sheet) -> float | None:
+    """Return how much hotter than the air its hottest place is [K], None where one of the two was not measured."""
+    case, air = RUN_C.of(sheet), RUN_AIR_C.of(sheet)
+    return case - air if case is not None and air is not None else None
+
+
+def heat_told(sheet: Sheet) -> Iterator[Said | Finding]:
+    """Yield what its heat says against what it may be."""
+    case, rise, most = RUN_C.of(sheet), rise_k(sheet), RISE_MOST_K.of(sheet.facts.figures)
+    if case is not None and rise is None:
+        yield Said(f"{case:g} °C; enter the air around it too.")
+    if rise is None:
+        return
+    if most is None:
+        yield Said(f"{rise:g} K over the air; what is allowed is not known.")
+        return
+    words = f"{rise:g} K over the air, at most {most:g} K"
+    yield Said(f"{words}.", not over(rise, most))
+    if over(rise, most):
+        yield RUN_HOT.saying(f"hotter than allowed: {words}")
+
+
+def baseline_told(sheet: Sheet, at: Point, base: Baseline, rules: MotorRules) -> Iterator[Said | Finding]:
+    """Yield how a run differs from the motor's own after its last good repair.
+
+    Source: rules run.sign, run.finding, run.hotter
+    """
+    if at.volts is not None and base.volts and over(abs(at.volts / base.volts - 1), rules["run.sign"]):
+        yield Said(f"At its own baseline, sheet {base.sheet}, it had {base.volts:g} V: not compared.")
+        return
+    off = []
+    figures = (
+        ("current", at.amps, base.amps),
+        ("speed", at.rpm, base.rpm),
+        ("coasting", COAST_S.of(sheet), base.coast_s),
+    )
+    for words, value, then in figures:
+        if value is None or not then:
+            continue
+        share = value / then - 1
+        sign, bad = not under(abs(share), rules["run.sign"]), not under(abs(share), rules["run.finding"])
+        more = f"{abs(share):.0%} {'over' if share > 0 else 'under'}" if sign else "as at"
+        told = f"{words} {more} its own baseline, sheet {base.sheet}"
+        yield Said(f"{told[0].upper()}{told[1:]}.", not bad, ("run.sign", "run.finding"))
+        off += [told] if bad else []
+    rise = rise_k(sheet)
+    if rise is not None and base.rise_k is not None:
+        hotter = rise - base.rise_k
+        bad = not under(hotter, rules["run.hotter"])
+        told = f"{abs(hotter):g} K {'hotter' if hotter > 0 else 'cooler'} than at its own baseline"
+        yield Said(f"{told}.", not bad, ("run.hotter",))
+        off += [told] if bad else []
+    if off:
+        yield RUN_BASELINE.saying("; ".join(off))

@@ -1,0 +1,136 @@
+"""What stands at “Prove” says, keeps shut and waits for."""
+
+from collections.abc import Iterator
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.held import Held
+from norvash.core.sheet.judging.prove.field_proof import field_found, field_lacks
+from norvash.core.sheet.judging.prove.run_words import ran_words
+from norvash.core.sheet.judging.prove.since import read_since, run_now
+from norvash.core.sheet.judging.signs_shown import may_have_been
+from norvash.core.sheet.part import COMPLAINT, RUN
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.call_in import complained
+from norvash.core.sheet.stages.decide import KEPT, OUTCOME, STOPS
+from norvash.core.sheet.stages.gates import POWER, SERVICE
+from norvash.core.sheet.stages.prove import run_fields
+from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
+from norvash.core.sheet.stages.prove.earth import EARTH_OHM, earth_found
+from norvash.core.sheet.stages.prove.field import FIELD_I, WAIVE_FIELD
+from norvash.core.sheet.stages.prove.run_fields import FIELDS, RUN_WHERE
+from norvash.core.sheet.stages.prove.stage import STAGE
+from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE
+from norvash.core.sheet.visit.done import last_work
+from norvash.core.sheet.visit.gating import gate_now
+from norvash.core.sheet.visit.visit import Judging, Visit
+from norvash.core.sheet.visit.walk import opened
+from norvash.core.text.words import listed
+
+_BEFORE_WORK = (
+    "the proof run was before the last work: run it again, enter what it shows, and tick that it ran as it should"
+)
+
+
+def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
+    from norvash.core.sheet.judging.prove.run import judge_run
+
+    yield from earth_found(sheet, rules)
+    yield from field_found(sheet, rules)
+    if any(f.places(sheet) for f in run_fields.FIELDS):
+        yield from ((0, f) for f in judge_run(run_now(sheet), rules).found)
+
+
+def _before_power(visit: Visit) -> Iterator[str | Held]:
+    """Yield what of earth and field is not proven, and that nobody has said where it runs."""
+    sheet = visit.sheet
+    lacks = field_lacks(sheet, visit.rules)
+    if lacks:
+        yield Held(id="field", words=lacks, waiver=WAIVE_FIELD, read=(FIELD_I, FIELD_WHOLE, COILS))
+    if sheet.facts.asked_where and not RUN_WHERE.of(sheet):
+        yield "nobody has said where it runs: in its machine, or bare"
+    if not EARTH_OHM.is_offered(sheet.facts, visit.rules):
+        return
+    given = EARTH_OHM.given(sheet)
+    if given is None:
+        yield "protective earth is not measured"
+    elif given.at < last_work(sheet):
+        yield "protective earth was measured before the last work: measure it again"
+
+
+def _before_service(visit: Visit) -> Iterator[str | Held]:
+    """Yield why it has not proven itself by a run, where it was opened. That it was not run, or that its run lacks a
+    figure, may be waived; what the run showed may not.
+    """
+    if not opened(visit):
+        return
+    power = gate_now(POWER, visit)
+    if power.to_do or any(not h.of_run for h in power.held):
+        yield f"the gate “{POWER.words}” is open"
+        return
+    off, words = _off(visit), proof_lacks(visit)
+    if off:
+        yield words
+    elif words:
+        yield Held(id="run", words=words, waiver=SERVICE.waived, read=FIELDS)
+
+
+def proof_lacks(visit: Visit) -> str:
+    """Return why there is no proof run inside its bands after the last work, empty where there is one."""
+    from norvash.core.sheet.judging.prove.points import points_of
+    from norvash.core.sheet.judging.prove.run import judge_run
+
+    sheet, ran, last = visit.sheet, run_fields.RAN.given(visit.sheet), last_work(visit.sheet)
+    if not points_of(sheet):
+        return "no proof run"
+    run = judge_run(read_since(sheet, last), visit.rules)
+    if run.at is None or (ran is not None and ran.at < last):
+        return _BEFORE_WORK
+    off = _off(visit)
+    if off:
+        return f"the proof run is outside its bands: {listed(off)}"
+    if run.lacks:
+        return f"the proof run lacks {listed(list(run.lacks))}"
+    return "" if ran is not None else "nobody has said that it ran as it should"
+
+
+def _off(visit: Visit) -> list[str]:
+    """Return what the run showed that stands; what must be changed is not made right by calling it not needed."""
+    shown = (x for x in visit.lives if x.finding.part is RUN)
+    return [x.finding.words for x in shown if x.stands or (x.state == "dropped" and x.finding.grade == "change")]
+
+
+def _before_signing(visit: Visit) -> Iterator[str]:
+
+    sheet, outcome, answer = visit.sheet, OUTCOME.of(visit.sheet), COMPLAINT_NOW.of(visit.sheet)
+    carried = any(x.finding.part is COMPLAINT and x.stands for x in visit.lives)
+    if sheet.kind == "quick" or outcome in STOPS or not (complained(sheet) or carried):
+        return
+    if not answer:
+        yield "Not said: whether the complaint is gone"
+    elif answer == "still" and outcome != KEPT:  # why it is kept so is said beside it
+        yield "The complaint is still there"
+    elif answer == "this" and not CAUSE_WAS.of(sheet):
+        yield "Not said: what it was"
+    elif answer == "this":
+        yield from _not_mended(visit)
+
+
+def _not_mended(visit: Visit) -> Iterator[str]:
+    """Yield that what it is said to have been was not mended at this visit."""
+    cause = CAUSE_WAS.of(visit.sheet)
+    if cause not in may_have_been(visit.sheet, visit.lives):
+        yield f"“{dict(CAUSE_WAS.choices)[cause]}” was not mended at this visit: say what it was"
+
+
+def _is_done(visit: Visit) -> bool:
+
+    return bool(ran_words(visit.sheet)) and not proof_lacks(visit)
+
+
+JUDGING = Judging(
+    stage=STAGE,
+    holds={"power": _before_power, "service": _before_service, "sign": _before_signing},
+    judge=_judge,
+    is_done=_is_done,
+)

@@ -1,0 +1,130 @@
+"""What is refused as it is entered, by what stands on the sheet beside it."""
+
+from dataclasses import replace
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.field import BEARINGS, Decision, Field
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.judging.drive.says import bearing_at
+from norvash.core.sheet.judging.prove.refused import refuse_run
+from norvash.core.sheet.life import STANDING, Told
+from norvash.core.sheet.putting_off import Asked, put_off_anew
+from norvash.core.sheet.records import PutBy, PutOff, Record
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM
+from norvash.core.sheet.stages.catalogue import FINDINGS
+from norvash.core.sheet.stages.decide import OUTCOME, OVERRULED, STOPS, decided_finding, decision
+from norvash.core.sheet.stages.drive.bearings import BEARING_GREASED
+from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
+from norvash.core.sheet.stages.windings.withstand import WITHSTAND_V, refuse_withstand
+from norvash.core.sheet.visit.whole_look import looked_at_whole
+from norvash.core.verdict.grades import GRADES
+from norvash.errors import InputError
+
+
+def refuse(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, rules: MotorRules) -> Record | None:
+    """Refuse what must not be done to this motor; return what belongs to the entry, with what is known of it now.
+
+    Raises: InputError that says what is right.
+    """
+    if isinstance(field, Decision):
+        return _decision(field, place, asked, sheet=sheet, told=told, rules=rules)
+    if field in OVERRULED.values() and asked.word:
+        _overrule(field, asked.word, told)
+    refuse_run(field, place, word=asked.word, number=asked.number, sheet=sheet, rules=rules)
+    if field is WITHSTAND_V and asked.number is not None:
+        refuse_withstand(sheet, place, asked.number, rules)
+    if field in (NOLOAD_RPM, NOLOAD_A) and asked.number is not None and sheet.facts.asked_where:
+        _said_where(sheet)
+    if field is BEARING_GREASED and asked.word == "grease":
+        _grease(sheet, place)
+    return asked.record
+
+
+def _said_where(sheet: Sheet) -> None:
+    if not RUN_WHERE.of(sheet):
+        raise InputError(
+            "Nobody has said where it runs.",
+            "Say first: in its machine, or bare. Bare it runs away without load.",
+            "value",
+        )
+
+
+def _overrule(field: Field, word: str, told: Told) -> None:
+    """Refuse to soften what takes a part out of service."""
+    part = next(p for p, f in OVERRULED.items() if f is field)
+    kept = (k.finding for k in told.kept if k.state in STANDING)
+    stop = next((f for f in (*told.now.values(), *kept) if f.part.id == part and f.grade == "stop"), None)
+    if stop is not None and word != "stop":
+        raise InputError(
+            f"“{stop.words}” takes it out of service: that is not overruled to something milder.",
+            "Mend and prove it; a part may be judged graver, never a stop milder.",
+            "value",
+        )
+
+
+def _decision(
+    field: Decision, place: int, asked: Asked, *, sheet: Sheet, told: Told, rules: MotorRules
+) -> Record | None:
+    """Refuse to decide what is not known here, to put off or drop what stops a motor, and to drop what nobody has
+    looked at.
+    """
+    finding_id = decided_finding(field)
+    life = next((k for k in told.kept if k.at == (place, finding_id)), None)
+    kept = life.finding if life is not None else None
+    finding = told.now.get((place, finding_id)) or kept or FINDINGS.get(finding_id)
+    if finding is None:
+        raise InputError("This decision is not known.", "Decide what is found on the sheet.", "value")
+    stops = finding.grade == "stop" or (kept is not None and kept.grade == "stop")
+    if asked.word == "deferred":
+        grave = max((f.grade for f in (finding, kept) if f is not None), key=GRADES.index)
+        before = decision(finding_id).given(sheet, place)
+        then = before.put_off if before is not None else life.put_off if life is not None else None
+        in_use = OUTCOME.of(sheet) not in STOPS
+        return put_off_anew(finding.words, grave, asked, then, in_use=in_use, rules=rules)
+    if asked.word == "waits" and isinstance(asked.record, PutOff):
+        return replace(asked.record, by=PutBy(asked.by.person, asked.by.today))
+    if asked.word == "owner" and not finding.part.outside:
+        raise InputError(
+            f"“{finding.words}” is in the motor: that is not handed over.",
+            "Only what lies before or beside the motor is; decide it otherwise.",
+            "value",
+        )
+    if asked.word == "dropped":
+        _refuse_drop(finding, sheet, told, stops=stops)
+    return asked.record
+
+
+def _refuse_drop(finding: Finding, sheet: Sheet, told: Told, *, stops: bool) -> None:
+    if stops:
+        raise InputError(
+            f"“{finding.words}” takes it out of service: that is not dropped.",
+            "Do it, or let it wait for its part out of service.",
+            "value",
+        )
+    if finding.part.outside:
+        raise InputError(
+            f"“{finding.words}” is not right before the motor: that is not dropped.",
+            "Mend it and prove it, or hand it to the owner; a slip of the pen is corrected where it was entered.",
+            "value",
+        )
+    if not finding.known and not looked_at_whole(sheet, finding.part, measured=told.measured):
+        raise InputError(
+            f"“{finding.words}” is not dropped before somebody has looked at all of it.",
+            f"Look at the whole part first: {finding.part.words}.",
+            "value",
+        )
+
+
+def _grease(sheet: Sheet, place: int) -> None:
+    try:
+        found = bearing_at(sheet, place)
+    except InputError:
+        found = None
+    if found is not None and not found.greased:
+        sealed = "perhaps sealed" if found.perhaps and not found.sealed else found.seal
+        raise InputError(
+            f"Not greased: {BEARINGS[place - 1]}, {found.designation}, {sealed}.",
+            "A sealed bearing is renewed, never greased.",
+            "value",
+        )

@@ -1,0 +1,137 @@
+"""What a finding was judged on: the rules and figures that could end or soften it, kept with it when it is found."""
+
+from collections.abc import Iterable, Iterator, Mapping
+from dataclasses import replace
+
+from norvash.core.motor.figure import Number
+from norvash.core.motor.figure_fields import BY_NAME, HANGS_LOAD
+from norvash.core.motor.figures import Figures
+from norvash.core.rules.book import MotorRules, Rulebook
+from norvash.core.rules.catalogue import RULES
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.judging.noted import noted
+from norvash.core.sheet.life import KeptLife
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.text.quantities import UNITS
+from norvash.core.text.words import figure_said
+
+Ground = Mapping[str, float | str]
+_COILS = ("field.", "field_coil_ohm", "field_ohm", "field_leads", "armature_ohm", "construction")
+_INSULATION = ("insulation.", "rated_v", "protection", "fed_by", "construction")
+_RUN = (
+    *("run.", "speed.", "noload.", "amps.band", "supply.high", "magnet.", "field."),
+    *("rated_rpm", "permitted_rpm", "rated_a", "rated_v", "rated_w", "construction", "noload_rpm", "noload_rpm_least"),
+    *("noload_a", "noload_a_most", "safe_noload_v", "field_a", "field_ohm", "field_v", "excitation", "it_turns"),
+)
+_SPRING = ("spring.", "pressure.", "force_nominal_n", "force_new_n", "thickness_mm", "width_mm", "spring_table")
+# By the beginning of a finding's id: rules, one id or all that begin with a dot's word, and figures of the motor. What
+# is not named here is seen or picked, and no figure ends it.
+RESTS_ON: Mapping[str, tuple[str, ...]] = {
+    "set.worn": (
+        *("stage.plan", "stage.change", "stage.stop", "forecast.stop", "new_mm", "limit_mm", "limit_source"),
+        *("lead_root_depth_mm", "lead_taut_length_mm", "spring_stop_length_mm", "depth_limit_mm"),
+    ),
+    "set.uneven": ("spread.pair", "spread.set", "spread.noise", "spread.outlier", "new_mm"),
+    "set.volts": ("variant", "rated_v"),
+    "set.variant": ("variant", "grade"),
+    "set.angle": ("face_angle_deg",),
+    "taps.": ("taps.", "speed_taps", "rated_v"),
+    "supply.volts": ("taps.dead", "supply.low", "supply.high", "rated_v"),
+    "supply.way": ("supply.low",),
+    "battery.rest": ("battery.rest", "battery.most", "battery.least", "rated_v"),
+    "battery.cranking": (
+        *("battery.cranking", "battery.cranking-zero", "battery.cranking-frost", "battery.fall"),
+        *("battery.most", "battery.least", "rated_v"),
+    ),
+    "cable.joint": ("drop.joint",),
+    "cable.": ("drop.side", "drop.share", "drop.low-voltage", "rated_v"),
+    "terminal.measured": ("terminal.", "rated_a", "terminal_ohm_most", "terminal_kind"),
+    "spring.off": _SPRING,
+    "spring.far-off": _SPRING,
+    "spring.dead": _SPRING,
+    "spring.unlike": _SPRING,
+    "gap.": ("gap.", "holder_gap_mm"),
+    "clearance.": ("fit.", "box_thickness_mm", "box_width_mm", "thickness_mm", "width_mm"),
+    "dust.": ("dust.", "thickness_mm", "width_mm", "grade_family"),
+    "commutator.": ("pattern.", "bars", "poles", "armature_slots"),
+    "slot.": ("slot.again", "slot.again-small", "slot.again-large", "slot.small", "slot_width_mm", "commutator_d_mm"),
+    "runout.": ("runout.", "commutator_d_mm", "rated_rpm", "permitted_rpm", "bars"),
+    "bartest.": ("bartest.", "bars", "armature_slots", "winding", "poles", "coil_turns"),
+    "copper.": (
+        *("cut.least-share", "cut.least-most", "cut.rough", "cut.clean", "cut.depth-most", "runout.least"),
+        *("commutator_d_mm", "commutator_d_min_mm", "bars"),
+    ),
+    "windings.earth": _INSULATION,
+    "windings.short": _COILS,
+    "windings.open-coil": _COILS,
+    "windings.joint": _COILS,
+    "windings.coil-off": _COILS,
+    "windings.hot": ("rise.", "copper.zero", "insulation_class", "winding_rise_k", "rise_most_k", "short_duty"),
+    "insulation.": _INSULATION,
+    "polarization.": ("polarization.", "rated_v", "rated_w"),
+    "withstand.": ("withstand.", "rated_v", "rated_w"),
+    "magnets.weak": ("magnet.speed", "amps.band", "noload_rpm", "noload_a", "construction"),
+    "bearing.aged": ("bearing.", "bearing_drive", "bearing_other", "rated_rpm"),
+    "bush.worn": ("bush.", "air_gap_mm"),
+    "kit.": ("fit.", "bearing_drive", "bearing_other", "shaft_d_mm"),
+    "float.": ("end_float_low_mm", "end_float_high_mm"),
+    "vibration.": ("vibration.", "rated_w", "mounting"),
+    "ring.": ("ring.",),
+    "pinion.gap": ("pinion_gap_low_mm", "pinion_gap_high_mm"),
+    "solenoid.": ("solenoid.", "rated_v"),
+    "earth.open": ("earth.ohm", "protection"),
+    "field.weak": ("field.", "field_a", "field_v", "field_ohm", "excitation"),
+    "run.hot": ("run.hotter", "rise.", "winding_rise_k", "rise_most_k", "insulation_class", "short_duty"),
+    "run.": _RUN,
+    "output.": ("output.", "rated_v", "rated_rpm", "excitation"),
+}
+
+
+def rests_on(finding: Finding) -> tuple[str, ...]:
+    """Return the rules and figures that a finding may rest on, empty for one that is only seen."""
+    named = RESTS_ON.get(finding.id) or RESTS_ON.get(finding.id[: finding.id.index(".") + 1], ())
+    return (*named, HANGS_LOAD.name) if finding.stops_carried else named
+
+
+def grounds_of(wanted: Iterable[Finding], sheet: Sheet, rules: MotorRules) -> dict[str, Ground]:
+    """Return by its id what each of these findings of a sheet was judged on: rules by their ids, figures by their
+    names, each with its value; of the rules those that were asked for.
+    """
+    book = rules.book
+    traced = replace(rules, book=Rulebook(book.rules, book.overrides.values(), book.schools))
+    for _ in noted(sheet, traced):
+        pass
+    figures = sheet.facts.figures
+    return {f.id: dict(_ground(f, figures, traced)) for f in wanted}
+
+
+def _ground(finding: Finding, figures: Figures, traced: MotorRules) -> Iterator[tuple[str, float | str]]:
+    asked = sorted(traced.asked)
+    for name in rests_on(finding):
+        if name.endswith("."):
+            yield from ((i, traced[i]) for i in asked if i.startswith(name))
+        elif name in RULES:
+            yield name, traced[name]
+        elif name in figures.known:
+            yield name, figures.known[name].value
+
+
+def found_by(kept: KeptLife) -> str:
+    """Return in words what a finding was judged on when it was found; empty for one that was only seen."""
+    if not rests_on(kept.finding):
+        return ""
+    if kept.ground is None:
+        return "its ground was not kept then"
+    figures_first = sorted(kept.ground.items(), key=lambda stated: stated[0] in RULES)
+    return f"found by {'; '.join(_said(n, v) for n, v in figures_first)}" if kept.ground else ""
+
+
+def _said(name: str, value: float | str) -> str:
+    if name in RULES and not isinstance(value, str):
+        return f"{RULES[name].words} {figure_said(value, RULES[name].unit)}"
+    figure = BY_NAME.get(name)
+    label = figure.label.lower() if figure is not None else name
+    if isinstance(value, str):
+        return f"{label} {value}"
+    unit = next(iter(UNITS.get(figure.dimension, ())), "") if isinstance(figure, Number) else ""
+    return f"{label} {value:g} {unit}".strip()

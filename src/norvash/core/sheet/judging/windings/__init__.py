@@ -1,0 +1,1 @@
+"""Windings and magnets: insulation, coils, heat, growler, chains."""

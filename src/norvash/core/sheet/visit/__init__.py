@@ -1,0 +1,1 @@
+"""A visit as it stands: what was done, walked, proven and is open."""

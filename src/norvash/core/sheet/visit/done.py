@@ -1,0 +1,116 @@
+"""What was done on a sheet, and which places that has touched: what is read there next is as left."""
+
+from collections.abc import Iterable, Mapping
+from datetime import datetime
+
+from norvash.core.sheet.field import YES, Field
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.given import Given, Sight
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.call_in import FIND_FAULT
+from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS, field_of
+from norvash.core.sheet.stages.decide import decided_finding
+from norvash.core.sheet.stages.rework import done_task
+from norvash.core.sheet.stages.shared import FIT_SET
+from norvash.core.sheet.task import Task
+
+# Decided and done at once, as it was entered before each task had its own tick.
+DONE = "done"
+
+
+def done_tasks(sheet: Sheet) -> Mapping[Task, tuple[Given, ...]]:
+    """Return the tasks that are done on a sheet, each with what says so."""
+    known: Mapping[Task, tuple[Given, ...]] | None = sheet.worked_out.get("done_tasks")
+    if known is not None:
+        return known
+    made: dict[Task, list[Given]] = {}
+    for (field_id, _), given in sheet.entries.items():
+        for task in _said_by(field_id, given) if given.stands else ():
+            made.setdefault(task, []).append(given)
+    done = {task: tuple(said) for task, said in made.items()}
+    sheet.worked_out["done_tasks"] = done
+    return done
+
+
+def _said_by(field_id: str, given: Given) -> Iterable[Task]:
+    if field_id in FIELD_BY_ID:
+        return (*FIELD_BY_ID[field_id].does, *FIELD_BY_ID[field_id].ends)
+    if given.word not in (YES, DONE):
+        return ()
+    field = field_of(field_id)
+    if field is None:
+        return ()
+    if given.word == YES and done_task(field) in TASKS:
+        return (TASKS[done_task(field)],)
+    finding = FINDINGS.get(decided_finding(field)) if given.word == DONE else None
+    return finding.tasks if finding is not None else ()
+
+
+def done_by(finding: Finding, tasks: Mapping[Task, tuple[Given, ...]]) -> tuple[Given, ...]:
+    """Return what says that a finding was worked on: a task of it that does more than look, or, where all of its tasks
+    only look, one of those.
+    """
+    asked = [t for t in finding.tasks if not t.looks] or finding.tasks
+    return tuple(dict.fromkeys(given for task in asked for given in tasks.get(task, ())))
+
+
+def work_done(tasks: Mapping[Task, tuple[Given, ...]], finding: Finding | None = None) -> tuple[str, ...]:
+    """Return the work that was done, in words and in its order; of one finding, that which it asks for.
+
+    An entry of the time before each task had its own tick says that something was done, and not what.
+    """
+    said = [
+        (min(g.at for g in given), task.done)
+        for task, given in tasks.items()
+        if not task.looks
+        and any(g.word != DONE for g in given)
+        and (finding is None or task in finding.tasks or (finding.of_brush and task is FIT_SET))
+    ]
+    return tuple(dict.fromkeys(words for _, words in sorted(said, key=lambda s: s[0])))
+
+
+def last_work(sheet: Sheet) -> datetime:
+    """Return when the last work on the motor was entered; without any, when the sheet was opened."""
+    work = [g.at for task, said in done_tasks(sheet).items() if not task.looks and task is not FIND_FAULT for g in said]
+    return max(work, default=sheet.at)
+
+
+def overtaken(field: Field, sheet: Sheet, place: int = 0) -> bool:
+    """Tell whether work that touches what a field speaks of was entered after what stands in it."""
+    given = field.given(sheet, place)
+    return given is not None and any(
+        work.at > given.at for task, said in done_tasks(sheet).items() if touched(field, [task], {}) for work in said
+    )
+
+
+def touched(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place: int = 0) -> bool:
+    """Tell whether work of a visit has touched what a field speaks of: its next value is then as left.
+
+    `tasks` are those that are done, `new` the positions with a new brush.
+    """
+    work = [task for task in tasks if not task.looks]
+    if not work and not new:
+        return False
+    if field.after_work and (new or any(task is not FIND_FAULT for task in work)):
+        return True
+    asked = field.tells if not field.tested else (*field.tells, *FIELD_BY_ID[field.tested].tells)
+    if any(task in f.tasks for f in asked for task in work) or any(task in field.touched_by for task in work):
+        return True
+    if field.tested and touched(FIELD_BY_ID[field.tested], work, new, place):
+        return True
+    return place in new and any(FIT_SET in f.tasks for f in asked)
+
+
+def worked_on(finding: Finding, position: int, sheet: Sheet, new: Mapping[int, bool]) -> bool:
+    """Tell whether work on a sheet has touched the place at which a finding by sight is looked for, or that of what it
+    ends.
+    """
+    asked = {t for f in (finding, *(f for f in FINDINGS.values() if f.ends == finding.id)) for t in f.tasks}
+    return (finding.of_brush and position in new) or any(t in asked for t in done_tasks(sheet) if not t.looks)
+
+
+def sight_of(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place: int = 0) -> Sight:
+    """Return the sight of which the next value in a field speaks."""
+    if field.records_work:
+        return "left"
+    return "left" if field.sighted and touched(field, tasks, new, place) else "found"

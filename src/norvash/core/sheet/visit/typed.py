@@ -1,0 +1,281 @@
+"""One entry as it was typed or picked, read by the kind of its field."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
+from datetime import date, datetime
+from functools import singledispatch
+
+from norvash.core.commutator.bars import check_bars, read_map, write_map
+from norvash.core.motor.figure_fields import BARS, LENGTH_UNIT
+from norvash.core.names.changed import answer_now
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import (
+    BEARINGS,
+    SIDES,
+    YES,
+    Column,
+    Day,
+    Decision,
+    Done,
+    Field,
+    Painted,
+    Permit,
+    Pick,
+    Quantity,
+    Repair,
+    Text,
+    Tick,
+)
+from norvash.core.sheet.records import PaintedMap, PutOff, Readings, Record, TaskDone, Way, Why
+from norvash.core.sheet.stages.catalogue import FINDINGS, RECORDED_BY, TASKS
+from norvash.core.sheet.stages.decide import DECISIONS, decided_finding
+from norvash.core.sheet.stages.rework import done_task
+from norvash.core.sheet.stages.windings.insulation import circuits_of
+from norvash.core.sheet.visit.permit import MOST_TEXT, part_of, read_permit
+from norvash.core.text.columns import read_column
+from norvash.core.text.quantities import MOST_OHM, parse
+from norvash.core.text.texts import clean
+from norvash.errors import InputError
+
+MOST_MINUTES = 6000
+_DAYS = ("%Y-%m-%d", "%d/%m/%Y", "%d.%m.%Y", "%d %B %Y")
+_MOST_NUMBER = 99
+
+
+@dataclass(frozen=True, slots=True)
+class Read:
+    """What an entry means: its word or its number in the SI unit, and what belongs to it."""
+
+    typed: str
+    word: str = ""
+    number: float | None = None
+    record: Record | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class _Asked:
+    """An entry before it is read: what was typed, what belongs to it, and what it is read by."""
+
+    text: str
+    more: Mapping[str, str]
+    facts: Facts
+    rules: MotorRules
+    today: date
+
+    def unit_of(self, dimension: str) -> str | None:
+        """Return the unit of a bare number, None for the first of its dimension."""
+        return LENGTH_UNIT.of(self.facts.figures) if dimension == "length" else None
+
+
+def read_entry(
+    field: Field, text: str, more: Mapping[str, str], *, facts: Facts, rules: MotorRules, today: date
+) -> Read:
+    """Return an entry as read; an empty text empties the place.
+
+    Raises: InputError at “value”, or at the part of a decision that is missing.
+    """
+    cleaned = clean(text, "value", note=True)
+    cleaned = cleaned if isinstance(field, Column) else " ".join(cleaned.split())
+    return _read(field, _Asked(cleaned, more, facts, rules, today)) if cleaned else Read("")
+
+
+def place_of(field: Field, place: int, facts: Facts) -> None:
+    """Refuse a place at which a field cannot be entered.
+
+    Raises: InputError.
+    """
+    numbers = {
+        "": 0,
+        "position": max((p.number for p in facts.positions), default=0),
+        "tap": len(facts.taps),
+        "number": _MOST_NUMBER,
+        "bearing": len(BEARINGS),
+        "side": len(SIDES),
+    }
+    low = 0 if field.per == "" or field.whole else 1
+    allowed = circuits_of(facts) if field.per == "circuit" else range(low, numbers[field.per] + 1)
+    if place not in allowed:
+        raise InputError("There is no such place on this motor.", "Choose one that is shown.", "place")
+
+
+@singledispatch
+def _read(field: Field, _asked: _Asked) -> Read:
+    raise LookupError(field.id)
+
+
+@_read.register
+def _tick(_field: Tick, asked: _Asked) -> Read:
+    if asked.text != YES:
+        raise InputError(f"“{asked.text[:40]}” is not a tick.", "Tick it or leave it.", "value")
+    return Read(asked.text, asked.text)
+
+
+@_read.register
+def _pick(field: Pick, asked: _Asked) -> Read:
+    picked = answer_now("answer", field.id, asked.text)
+    if picked not in dict(field.choices):
+        raise InputError(
+            f"“{asked.text[:40]}” is not an answer to “{field.label}”.", "Choose one of those shown.", "value"
+        )
+    if picked in field.refused:
+        raise InputError(f"Refused: {field.refused[picked]}.", "Use one of the others.", "value")
+    forbidden = field.forbids(asked.facts, asked.rules).get(picked)
+    if forbidden is not None:
+        raise InputError(f"Not possible: {forbidden}.", "Choose one of those that are shown.", "value")
+    if field.why:
+        why = part_of(asked.more, "why", "Say why: the reason stands beside the verdict")
+        return Read(picked, picked, None, Why(why))
+    return Read(picked, picked)
+
+
+@_read.register
+def _quantity(field: Quantity, asked: _Asked) -> Read:
+    try:
+        typed = parse(asked.text, field.dimension, asked.unit_of(field.dimension))
+    except InputError as error:
+        raise error.at("value") from None
+    if typed.at_least and typed.value > field.high:
+        typed = replace(typed, value=field.high)
+    if not field.low <= typed.value <= field.high:
+        raise InputError(
+            f"{field.label}: “{asked.text}” cannot be right.",
+            f"Give a value from {field.low:g} to {field.high:g}.",
+            "value",
+        )
+    beside = field.beside(asked.facts, asked.rules) if field.beside is not None else None
+    return Read(asked.text, "", typed.value, beside)
+
+
+@_read.register
+def _column(field: Column, asked: _Asked) -> Read:
+    try:
+        read = read_column(asked.text, field.dimension, asked.unit_of(field.dimension))
+        values = [field.high if x == MOST_OHM else x for x in read]
+    except InputError as error:
+        raise error.at("value") from None
+    off = next((i for i, x in enumerate(values, start=1) if x is not None and not field.low <= x <= field.high), None)
+    if off is not None:
+        raise InputError(
+            f"{field.label}: reading {off} cannot be right.",
+            f"Give values from {field.low:g} to {field.high:g}.",
+            "value",
+        )
+    made = Readings(tuple(None if x is None else float(f"{x:.9g}") for x in values))
+    return Read(asked.text, ";".join("-" if x is None else f"{x:.9g}" for x in values), None, made)
+
+
+@_read.register
+def _painted(_field: Painted, asked: _Asked) -> Read:
+    bars = BARS.stated(asked.facts.figures)
+    shown = read_map(asked.text, check_bars(None if bars is None else int(bars), "value"))
+    return Read(asked.text, write_map(shown), None, PaintedMap(shown))
+
+
+@_read.register
+def _text(field: Text, asked: _Asked) -> Read:
+    _short_enough(field, asked)
+    return Read(asked.text, asked.text)
+
+
+@_read.register
+def _a_day(field: Day, asked: _Asked) -> Read:
+    _short_enough(field, asked)
+    return Read(asked.text, read_day(asked.text, asked.today, "value").isoformat())
+
+
+def _short_enough(field: Field, asked: _Asked) -> None:
+    if len(asked.text) > MOST_TEXT:
+        raise InputError(
+            f"{field.label}: {len(asked.text)} characters are too many.", f"Use at most {MOST_TEXT}.", "value"
+        )
+
+
+_WHY = {"owner": "Say to whom, and what to mend there", "dropped": "Say why it is not needed"}
+
+
+@_read.register
+def _decide(field: Decision, asked: _Asked) -> Read:
+    """Return a decision."""
+    if asked.text not in DECISIONS:
+        raise InputError("This decision is not known.", "Choose one of " + ", ".join(DECISIONS.values()) + ".", "value")
+    if asked.text == "deferred":
+        return Read(asked.text, asked.text, None, _put_off(asked.more, asked.today))
+    if asked.text == "waits":
+        part = part_of(asked.more, "part", "Say which part it waits for")
+        day = read_day(part_of(asked.more, "day", "Say by when the part is expected"), asked.today, "day")
+        return Read(asked.text, asked.text, None, PutOff(" ".join(asked.more.get("who", "").split()), day, part=part))
+    if asked.text in _WHY:
+        return Read(asked.text, asked.text, None, Why(part_of(asked.more, "why", _WHY[asked.text])))
+    way = asked.more.get("way", "") if asked.text == "now" else ""
+    return Read(asked.text, asked.text, None, _way(field, way) if way else None)
+
+
+def _way(field: Decision, task_id: str) -> Way:
+    """Return which of the ways to mend something was chosen."""
+    finding = FINDINGS.get(decided_finding(field))
+    ways = {t.id: t.what for t in finding.tasks} if finding is not None and finding.one_of else {}
+    if task_id not in ways:
+        others = f"Choose one of: {'; '.join(ways.values())}." if ways else "Leave it out: there is one way."
+        raise InputError("This is not a way to mend it.", others, "way")
+    return Way(task_id)
+
+
+def _put_off(more: Mapping[str, str], today: date) -> PutOff:
+    who = part_of(more, "who", "Say who sees to it")
+    return PutOff(who, read_day(part_of(more, "day", "Say by when"), today, "day"))
+
+
+@_read.register
+def _task(field: Done, asked: _Asked) -> Read:
+    """Return a task that is done, with the time and the parts that somebody states."""
+    if asked.text != YES or done_task(field) not in TASKS:
+        raise InputError("This is not a task of the work list.", "Tick one that is on it.", "value")
+    recorded = RECORDED_BY.get(done_task(field))
+    if recorded is not None:
+        raise InputError(
+            "This work has a record of its own.", f"Enter it there: {recorded.group}, {recorded.label}.", "value"
+        )
+    took, parts = asked.more.get("minutes", ""), asked.more.get("parts", "")
+    minutes = _minutes(took) if took.strip() else None
+    used = " ".join(clean(parts, "parts", note=True).split())
+    if len(used) > MOST_TEXT:
+        raise InputError("That is too long.", f"Use at most {MOST_TEXT} characters.", "parts")
+    return Read(asked.text, asked.text, None, TaskDone(minutes, used))
+
+
+def _minutes(text: str) -> float:
+    try:
+        minutes = parse(text, "minutes").value
+    except InputError as error:
+        raise error.at("minutes") from None
+    if not 0 < minutes <= MOST_MINUTES:
+        raise InputError(f"{minutes:g} min cannot be right.", f"Give up to {MOST_MINUTES} min.", "minutes")
+    return minutes
+
+
+@_read.register
+def _repair(_field: Repair, asked: _Asked) -> Read:
+    return Read(asked.text[:MOST_TEXT], asked.text[:MOST_TEXT], None, _put_off(asked.more, asked.today))
+
+
+@_read.register
+def _permit(_field: Permit, asked: _Asked) -> Read:
+    words = asked.text[:MOST_TEXT]
+    return Read(words, words, None, read_permit(asked.more, facts=asked.facts, rules=asked.rules))
+
+
+def read_day(text: str, today: date, field: str) -> date:
+    """Return a day from today on.
+
+    Raises: InputError for a day that cannot be read, or that has passed.
+    """
+    for form in _DAYS:
+        try:
+            day = datetime.strptime(text, form).date()
+        except ValueError:
+            continue
+        if day < today:
+            raise InputError(f"{text} has passed.", "Give a day from today on.", field)
+        return day
+    raise InputError(f"“{text[:40]}” is not a day.", f"Write it like {today:%Y-%m-%d} or {today:%d/%m/%Y}.", field)
