@@ -80,6 +80,7 @@ PARTS: dict[str, tuple[str, str]] = {
         "core/forecast core/forecast_whole core/forecasting core/edges",
     ),
     "sheet": ("sheet/*", "core/sheet core/sheet_whole core/sheet_edges work/sheets work/copper_jobs"),
+    "record": ("record/* motor/round", "work/record_folds work/any_order work/as_measured work/sheets"),
     "sums": ("sums/*", "core/sums core/sums_moved core/named_faults core/named_refusals"),
     "rules": (
         (

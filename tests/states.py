@@ -9,7 +9,8 @@ from norvash.core.forecast.of_motor import ahead_of, case_of
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import even_positions
-from norvash.core.motor.record import BrushSet, Measured, MotorState, Round
+from norvash.core.motor.record import BrushSet, MotorState
+from norvash.core.motor.round import Measured, Round
 from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.life import KeptLife, Told

@@ -178,10 +178,10 @@ def test_serving_a_file_that_is_no_database(tmp_path: Path) -> None:
 
 # What the start imports of the rooms that judge and draw: declarations of stages, values, and what the bench shows.
 AT_THE_START = """
-core.brush.gauge_line core.brush.ruler core.commutator.bars core.commutator.tools core.diagnosis.causes
-core.diagnosis.checks core.diagnosis.sign core.diagnosis.signs core.forecast.set_forecast core.planning.policy
-core.use.log_entry core.use.rate core.use.season core.verdict.grades core.verdict.line_figure core.verdict.rising
-core.windings.circuits
+core.brush.gauge_line core.brush.ruler core.commutator.bars core.commutator.figures_after_cut
+core.commutator.tools core.diagnosis.causes core.diagnosis.checks core.diagnosis.sign core.diagnosis.signs
+core.forecast.set_forecast core.planning.policy core.use.log_entry core.use.rate core.use.season
+core.verdict.grades core.verdict.line_figure core.verdict.rising core.windings.circuits
 drawing.carbon_ruler drawing.date_span drawing.finding_picture drawing.grade_mark drawing.inks drawing.svg
 """
 ROOMS = ("bearings", "brush", "commutator", "diagnosis", "forecast", "planning", "supply", "sums", "use", "verdict")

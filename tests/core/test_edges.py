@@ -27,7 +27,8 @@ from norvash.core.edges import same
 from norvash.core.forecast.of_motor import past_set_of
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import even_positions
-from norvash.core.motor.record import BrushSet, Measured, MotorState, Overrule, Renewal, Round
+from norvash.core.motor.record import BrushSet, MotorState, Overrule, Renewal
+from norvash.core.motor.round import Measured, Round
 from norvash.core.motor.set_clock import start_of
 from norvash.core.rules.book import CLASSES, MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped

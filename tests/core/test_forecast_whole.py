@@ -13,7 +13,8 @@ from norvash.core.forecast.of_motor import ahead_of, case_of, past_set_of
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.forecast.plain import case_of as plain_case
 from norvash.core.forecast.plain import plain_of
-from norvash.core.motor.record import BrushSet, MotorState, Renewal, Round
+from norvash.core.motor.record import BrushSet, MotorState, Renewal
+from norvash.core.motor.round import Round
 from norvash.core.rules.book import MotorRules
 from norvash.core.use.rate import Rate
 from norvash.core.use.season import Season

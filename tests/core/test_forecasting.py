@@ -23,7 +23,8 @@ from norvash.core.forecast.model import forecast
 from norvash.core.forecast.of_motor import case_of, past_set_of
 from norvash.core.forecast.set_forecast import ahead_from
 from norvash.core.forecast.simulation import LIVELY, QUIET, Habit, Nature, read_with, simulate_set, simulate_weeks
-from norvash.core.motor.record import BrushSet, MotorState, Round
+from norvash.core.motor.record import BrushSet, MotorState
+from norvash.core.motor.round import Round
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.use.rate import rate_of_use

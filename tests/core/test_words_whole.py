@@ -8,7 +8,8 @@ from datetime import timedelta
 
 from norvash.core.brush.ruler import ruler_of
 from norvash.core.motor.positions import even_positions
-from norvash.core.motor.record import BrushSet, MotorState, Overrule, Round
+from norvash.core.motor.record import BrushSet, MotorState, Overrule
+from norvash.core.motor.round import Round
 from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import counted, listed, rounded

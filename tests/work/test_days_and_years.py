@@ -83,6 +83,12 @@ def test_headings_of_a_table_say_how_they_are_read() -> None:
     read = table_from_csv(HEADS.format("<= 9.20", "≤9.60").encode(), "depth", None)
     assert read.columns_mm == (9.2, 9.6)
     assert table_from_csv(HEADS.format(">= 18", ">=14").encode(), "length", None).columns_mm == (18.0, 14.0)
+    in_units = table_from_csv(HEADS.format("<= 0.362 in", "9.60 mm").replace("400;", "400 h;").encode(), "depth", None)
+    assert in_units.columns_mm == pytest.approx((9.1948, 9.6))
+    assert in_units.rows == (400.0, 800.0)
+    assert table_from_csv(HEADS.format("9", "10").replace("400;", "400 starts;").encode(), "depth", None).rows[0] == 400
+    with pytest.raises(InputError, match="column 2"):
+        table_from_csv(HEADS.format("9.2 kg", "9.60").encode(), "depth", None)
     with pytest.raises(InputError, match="not how a depth is read"):
         table_from_csv(HEADS.format(">= 9.20", "9.60").encode(), "depth", None)
 

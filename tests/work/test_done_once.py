@@ -48,10 +48,8 @@ def test_a_length_is_kept_in_few_statements_and_one_reading_of_the_motor(tmp_pat
         conn.set_trace_callback(lambda text: said.append(" ".join(text.split())))
         record(conn, Act("measure-it-again", PERSON, now), sheet, position=1, text="25.1", replaces=first)
         conn.set_trace_callback(None)
-    assert len([s for s in said if s not in HELD]) <= 27
-    assert len([s for s in said if "from brush_set s left join round" in s]) == 1
-    locked = said[said.index("begin immediate") :]
-    assert not [s for s in locked if "from brush_set" in s]
+    assert len([s for s in said if s not in HELD]) <= 25
+    assert not [s for s in said if "from brush_set" in s], "what the length before told is not read again"
 
 
 JOBS: dict[str, Callable[[Shop, str, str], str]] = {
@@ -95,8 +93,8 @@ def test_no_job_reads_its_motor_twice_nor_while_it_holds_the_lock(shop: Shop) ->
         shop.conn.set_trace_callback(None)
         read = [i for i, text in enumerate(said) if "from brush_set s left join round" in text]
         lock = said.index("begin immediate")
-        assert len(read) == 1, name
-        assert read[0] < lock, name
+        assert len(read) <= 1, name  # what the job before told is not read again
+        assert all(at < lock for at in read), name
 
 
 @pytest.fixture

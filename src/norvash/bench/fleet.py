@@ -8,6 +8,7 @@ from norvash.core.brush.readings import Reading
 from norvash.core.forecast.simulation import simulate_set
 from norvash.core.motor.positions import even_positions
 from norvash.core.motor.record import BrushSet
+from norvash.core.record.record import Motor
 from norvash.core.use.counting import Counted
 from norvash.store import motors, people, rounds, sets, use
 from norvash.store.database import Connection, connect, transaction
@@ -41,7 +42,7 @@ def make_fleet(path: Path, count: int, now: datetime) -> str:
 
 
 def _motor(conn: Connection, motor_id: str, i: int, now: datetime, random: Random) -> None:
-    made = motors.Motor(
+    made = Motor(
         id=motor_id,
         tag=f"M-{i:05d}",
         name=f"Hoist {i}",

@@ -1,6 +1,7 @@
 """Interval tables as CSV: the first row holds the wear, the first column the use."""
 
 from norvash.core.planning.interval_table import IntervalTable, TableNotes
+from norvash.core.text.quantities import parse
 from norvash.errors import InputError
 from norvash.exchange.sheets import Sheet, number, read_sheet, write_sheet
 
@@ -56,14 +57,14 @@ def _head(sheet: Sheet, j: int, quantity: str) -> float:
         (("<=", "≤"), (">=", "≥", "<", ">")) if quantity == "depth" else ((">=", "≥"), ("<=", "≤", "<", ">"))
     )
     if bare.startswith(marks):
-        return _cell(sheet, 0, j, bare.lstrip("<>=≤≥ "))
+        return _cell(sheet, 0, j, bare.lstrip("<>=≤≥ "), "length")
     if bare.startswith(others):
         raise InputError(
             f"Line {sheet.lines[0]}, column {j + 1}: “{bare[:20]}” is not how a {quantity} is read.",
             f"Write {marks[0]} before it, or only the figure.",
             "file",
         )
-    return _cell(sheet, 0, j)
+    return _cell(sheet, 0, j, bare, "length")
 
 
 def _filled(sheet: Sheet, i: int, j: int) -> float | None:
@@ -71,9 +72,12 @@ def _filled(sheet: Sheet, i: int, j: int) -> float | None:
     return None if sheet.rows[i][j].strip() in _DASHES else _cell(sheet, i, j)
 
 
-def _cell(sheet: Sheet, i: int, j: int, bare: str = "") -> float:
+def _cell(sheet: Sheet, i: int, j: int, bare: str = "", dimension: str = "hours") -> float:
+    """Return a figure of the table, in mm or in its unit of use; one with a unit is taken in that."""
+    text = (bare or sheet.rows[i][j]).strip()
+    of_starts = dimension == "hours" and text.endswith("starts")
     try:
-        return number(bare or sheet.rows[i][j])
+        return parse(text, "starts" if of_starts else dimension).value if text[-1:].isalpha() else number(text)
     except InputError as error:
         raise InputError(f"Line {sheet.lines[i]}, column {j + 1}: {error.problem}", error.remedy, "file") from None
 

@@ -8,6 +8,7 @@ from typing import Any
 from norvash.core.motor.figure import Number
 from norvash.core.motor.figure_fields import BY_NAME
 from norvash.core.motor.record import BrushSet
+from norvash.core.record.record import SheetRow
 from norvash.core.sheet.stages.catalogue import stage_of
 from norvash.core.sheet.stages.gates import SERVICE
 from norvash.core.text.quantities import UNITS
@@ -17,7 +18,6 @@ from norvash.exchange.visit_file import FORMAT, SCHEMA
 from norvash.store import entries, motors, people, rounds, sets, sheets, use
 from norvash.store.database import Connection
 from norvash.store.people import Done
-from norvash.store.sheets import SheetRow
 from norvash.work.context import Context
 from norvash.work.loading import load
 

@@ -7,11 +7,12 @@ from dataclasses import dataclass
 
 from norvash.core.forecast.set_forecast import Ahead, ahead_from
 from norvash.core.motor.positions import PositionPlan
+from norvash.core.record.record import Motor
 from norvash.core.text.alike import looks
 from norvash.core.text.texts import compared
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
-from norvash.store.retired import Retired, retired_of
+from norvash.store.retired import retired_of
 
 Value = float | str
 _NO_MOTOR = ("There is no such motor.", "Pick one from the register, or find it by its tag.")
@@ -24,25 +25,6 @@ class MotorType:
     id: str
     name: str
     motor_class: str
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class Motor:
-    """One motor; version counts the changes to its own data.
-
-    One that was `retired` is used no more. Of one with `depths_again` an earlier version had kept what a depth gauge
-    showed as lengths.
-    """
-
-    id: str
-    tag: str
-    name: str
-    place: str
-    motor_class: str
-    type_id: str | None
-    version: int
-    depths_again: bool = False
-    retired: Retired | None = None
 
 
 def _value(row: Row) -> Value:

@@ -4,9 +4,9 @@ import json
 from collections.abc import Iterable
 from datetime import datetime
 
+from norvash.core.record.record import Motor
 from norvash.core.sheet.moved import Moved
 from norvash.store.database import Connection, Row
-from norvash.store.motors import Motor
 
 _MOVED = """select m.*, a.at, a.seq, p.name as person, coalesce(cp.name, '') as confirmed_by
             from moved m join act a on a.id = m.act_id join person p on p.id = a.person_id

@@ -1,17 +1,9 @@
 """Motors that are used no more: their record stays."""
 
-from dataclasses import dataclass
 from datetime import datetime
 
+from norvash.core.record.record import Retired
 from norvash.store.database import Connection, Row
-
-
-@dataclass(frozen=True, slots=True)
-class Retired:
-    """Since when a motor is used no more, and who has said so."""
-
-    at: datetime
-    by: str
 
 
 def retired_of(row: Row) -> Retired | None:

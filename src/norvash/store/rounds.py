@@ -5,7 +5,7 @@ from datetime import datetime
 
 from norvash.core.brush.doubts import Doubt
 from norvash.core.brush.readings import Reading
-from norvash.core.motor.record import Measured
+from norvash.core.motor.round import Measured
 from norvash.core.sheet.given import Sight
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row

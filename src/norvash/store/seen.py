@@ -58,12 +58,12 @@ def list_seen(conn: Connection, round_id: str) -> tuple[Seen, ...]:
     return tuple(_seen(r) for r in conn.execute(_SEEN.format("r.id"), {"id": round_id}))
 
 
-def seen_at(conn: Connection, round_id: str, seen: Seen) -> datetime:
+def seen_at(conn: Connection, round_id: str, position: int, seen: str, sight: Sight) -> datetime:
     """Return when something that stands was seen in a round."""
     row = conn.execute(
         """select a.at from finding f join act a on a.id = f.act_id where f.round_id = :round_id and f.seen = :seen
            and f.position_number = :position and f.sight = :sight and f.struck_act_id is null""",
-        {"round_id": round_id, "seen": seen.finding.id, "position": seen.position, "sight": seen.sight},
+        {"round_id": round_id, "seen": seen, "position": position, "sight": sight},
     ).fetchone()
     return datetime.fromisoformat(row["at"])
 

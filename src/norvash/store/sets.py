@@ -1,12 +1,13 @@
 """Sets of brushes, and single brushes renewed while the others of their set stayed."""
 
 import json
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import replace
 from datetime import date, datetime
-from math import inf
 
-from norvash.core.motor.record import BrushSet, Measured, Renewal, Round
+from norvash.core.motor.record import BrushSet, Renewal
+from norvash.core.motor.round import Measured, Round
+from norvash.core.record.apply import ReadAs, read_all
 from norvash.store.database import Connection, Row
 from norvash.store.seen import Seen, seen_by_round, sights_of
 
@@ -93,26 +94,23 @@ def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
     seen, renewed = seen_by_round(conn, motor_id), list_renewals(conn, motor_id)
     sets: dict[str, Row] = {}
     rounds: dict[str, dict[str, Round]] = {}
-    since: dict[int, float] = {}
+    read: dict[str, list[ReadAs]] = {}
     for r in conn.execute(_SETS, {"id": motor_id}):
         set_id, round_id, position, sight, *measured = r[:_MEASURED]
         if set_id not in sets:
             sets[set_id], rounds[set_id] = r, {}
-            since = {x.position: x.total_units for x in renewed.get(set_id, ())}
         if round_id is None:
             continue
-        own = rounds[set_id]
-        if round_id not in own:
-            own[round_id] = _empty_round(r, seen.get(round_id, ()))
-        if position is not None and own[round_id].total_units >= since.get(position, -inf):
-            if sight == "left":
-                before = {n: m for n, m in own[round_id].readings.items() if n == position}
-                own[round_id] = replace(
-                    own[round_id], found={**own[round_id].found, **before}, left=own[round_id].left | {position}
-                )
-            own[round_id].readings[position] = Measured(**dict(zip(_READ, measured, strict=True)))
-    made = (_set(r, tuple(rounds[i].values()), tuple(renewed.get(i, ()))) for i, r in sets.items())
-    return tuple(s.after_renewals() if s.renewed else s for s in made)
+        if round_id not in rounds[set_id]:
+            rounds[set_id][round_id], read[round_id] = _empty_round(r, seen.get(round_id, ())), []
+        if position is not None:
+            read[round_id].append((position, sight, Measured(**dict(zip(_READ, measured, strict=True)))))
+    return tuple(_with_rounds(_set(r, tuple(renewed.get(i, ()))), rounds[i], read) for i, r in sets.items())
+
+
+def _with_rounds(brush_set: BrushSet, rounds: Mapping[str, Round], read: Mapping[str, list[ReadAs]]) -> BrushSet:
+    """Return a set with its rounds, each as its readings make it."""
+    return replace(brush_set, rounds=tuple(read_all(r, brush_set, read[i]) for i, r in rounds.items()))
 
 
 # What is read of every row comes first, the reading as `Measured` has it: a name is sought from the left in each row.
@@ -154,7 +152,7 @@ def _empty_round(row: Row, seen: Sequence[Seen]) -> Round:
     )
 
 
-def _set(row: Row, rounds: tuple[Round, ...], renewed: tuple[Renewal, ...]) -> BrushSet:
+def _set(row: Row, renewed: tuple[Renewal, ...]) -> BrushSet:
     ended_at = datetime.fromisoformat(row["ended_at"]) if row["ended_at"] else None
     return BrushSet(
         number=row["number"],
@@ -164,7 +162,7 @@ def _set(row: Row, rounds: tuple[Round, ...], renewed: tuple[Renewal, ...]) -> B
         ended_at=ended_at,
         ended_units=row["ended_units"],
         end_reason=row["end_reason"] or "",
-        rounds=rounds,
+        rounds=(),
         id=row["set_id"],
         renewed=renewed,
         sheet_id=row["fitted_on"] or "",

@@ -6,23 +6,10 @@ from dataclasses import dataclass
 from datetime import datetime
 from types import MappingProxyType
 
+from norvash.core.record.record import SheetRow
 from norvash.core.sheet.given import Kind
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class SheetRow:
-    """One sheet as stored; `signed` holds what it said when it was signed, empty while it is open."""
-
-    id: str
-    motor_id: str
-    number: int
-    kind: Kind
-    at: datetime
-    person: str
-    signed_at: datetime | None
-    signed: Mapping[str, object]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -10,7 +10,8 @@ from norvash.core.brush.ruler import Ruler, RulerBrush
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import even_positions
-from norvash.core.motor.record import BrushSet, Measured, MotorState, Round
+from norvash.core.motor.record import BrushSet, MotorState
+from norvash.core.motor.round import Measured, Round
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.before_opening import BatteryIn, BatteryOut, CableIn, CableOut, LadderIn, LadderOut
 from norvash.core.sums.carbon import CarbonIn, CarbonOut

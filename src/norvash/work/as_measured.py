@@ -2,7 +2,7 @@
 
 from norvash.core.brush.doubts import Doubt
 from norvash.core.brush.readings import Reading
-from norvash.core.motor.record import Measured
+from norvash.core.motor.round import Measured
 
 
 def as_measured(reading: Reading, reading_id: str, doubt: Doubt | None = None) -> Measured:

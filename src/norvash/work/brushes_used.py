@@ -1,11 +1,9 @@
 """What fitting a set and renewing single brushes have in common: the counter, the reason, a length of a new brush."""
 
-from collections.abc import Mapping
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
 from norvash.core.brush.readings import Reading, read
 from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
-from norvash.core.sheet.life import KeptLife
 from norvash.core.use.counting import Counted
 from norvash.errors import InputError
 from norvash.store import use
@@ -37,26 +35,6 @@ class Used(Prepared):
     counted: Counted
     news: bool
     judged: Judged
-
-
-def after_new(context: Context, new: Mapping[int, bool]) -> tuple[KeptLife, ...]:
-    """Return the lives of a motor after brushes came new beside a sheet: what was on the old ones has gone with them.
-
-    `new` are their positions, each with whether the first length is known: until it is, nothing is proven. On a sheet
-    they go on, and the sheet says what becomes of them.
-    """
-    if context.open_sheet is not None:
-        return context.lives
-    every = all(p.number in new for p in context.positions)
-    made = []
-    for life in context.lives:
-        touched = every if life.position == 0 else life.position in new
-        known = all(new.values()) if life.position == 0 else new.get(life.position, False)
-        if not life.finding.of_brush or not touched:
-            made.append(life)
-        elif not known:
-            made.append(replace(life, state="done not proven"))
-    return tuple(made)
 
 
 def check_reason(reason: str, what: str) -> None:

@@ -10,11 +10,12 @@ from norvash.core.motor.figures import Figures
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import PositionPlan, read_positions
 from norvash.core.names.changed import name_now
+from norvash.core.record.entries import FiguresStated
+from norvash.core.record.record import Motor
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
 from norvash.store import motors, sheets
 from norvash.store.database import Connection
-from norvash.store.motors import Motor
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.context import Context, Prepared
 from norvash.work.ground import Settled, changes_of, joined, keep_moves, news_of, settle
@@ -74,8 +75,8 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
                 "unit_of_use",
             )
         check_together(stated)
-        after = context.with_figures(stated, read_positions(typed, context.positions))
-        return _changed(conn, act, context, after)
+        plans = read_positions(typed, context.positions)
+        return _changed(conn, act, context, context.after(FiguresStated(stated=stated, positions=plans)))
 
     return prepared(
         conn,
@@ -113,7 +114,8 @@ def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str,
         kept = {n: v for n, v in context.stated.own.items() if n not in typed}
         stated = stated_figures(conn, context.motor, {**kept, **read_all(typed)})
         check_together(stated)
-        return _changed(conn, act, context, context.with_figures(stated, context.positions))
+        said = FiguresStated(stated=stated, positions=context.positions)
+        return _changed(conn, act, context, context.after(said))
 
     return prepared(
         conn,

@@ -1,74 +1,126 @@
 """Everything about one motor as the record holds it at one moment, and what follows from it for a verdict."""
 
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Mapping
 from dataclasses import dataclass, replace
-from datetime import date, datetime
+from datetime import date
 from functools import cached_property
 
-from norvash.core.brush.gauged import sets_laid
 from norvash.core.commutator.figures_after_cut import Mark, figures_since
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.figure_fields import ACTIVE_MONTHS, UNIT_OF_USE, USE_PER_WEEK_UNITS
 from norvash.core.motor.figure_reading import variant_of
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import BrushSet, Measured, MotorState, Renewal, Round
+from norvash.core.motor.record import BrushSet, MotorState
 from norvash.core.planning.policy import Policy
+from norvash.core.record.apply import apply
+from norvash.core.record.entries import Said
+from norvash.core.record.record import Motor, Record, SheetRow
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import YES
-from norvash.core.sheet.given import Given, Sight
+from norvash.core.sheet.given import Given
 from norvash.core.sheet.ground import Ground, Standing, grounds_before
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.sheet import Sheet, Spot
-from norvash.core.sheet.stages.brushes.carbon import SHORTEST_ONLY
-from norvash.core.sheet.stages.catalogue import APART, TOGETHER
 from norvash.core.sheet.stages.prove.run_fields import stands_at
-from norvash.core.use.counting import Counted
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import CALENDAR_RATE, Rate, rate_of_use
 from norvash.core.use.season import Window, season_of
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.values import Findings
 from norvash.store.database import Connection
-from norvash.store.motors import Motor, MotorType
-from norvash.store.retired import Retired
-from norvash.store.seen import Seen, sights_of
-from norvash.store.sheets import SheetRow
+from norvash.store.motors import MotorType
 from norvash.store.stamps import Stamp, stamp_of
-from norvash.work.read_anew import read_anew, renewed
-from norvash.work.sheet_state import SinceWithdrawn, beside
+from norvash.work.sheet_state import NOT_COMPARED, Compared, SinceWithdrawn, beside, sheet_from
+
+# What follows from the newest sheet and the figures in force alone.
+_OF_SHEET = ("figures", "facts", "sheet")
 
 
 @dataclass(frozen=True, kw_only=True)
 class Context:
-    """A motor as it was read at one moment, with the rules that apply to it.
+    """A motor as it was read at one moment: its record, and beside it the rules, policies and windows that apply to it,
+    its forecast, and what earlier visits left to compare with.
 
     What follows is worked out once, when it is asked for.
 
-    A job changes it in memory as it changes the record, and goes on with that.
+    A job tells it entries as it writes them, and goes on with what they make of it.
     """
 
     stamp: Stamp
-    motor: Motor
+    record: Record
     type: MotorType | None
-    stated: Figures
-    marks: tuple[Mark, ...]
-    positions: tuple[PositionPlan, ...]
-    sets: tuple[BrushSet, ...]
-    entries: tuple[Entry, ...]
     windows: tuple[Window, ...]
     policies: tuple[Policy, ...]
     ahead: Ahead | None
-    lives: tuple[KeptLife, ...]
-    row: SheetRow | None
-    written: Mapping[Spot, Given]
-    sheet: Sheet | None
     rules: MotorRules
     of_type: Mapping[str, float | str]
     moved: tuple[Moved, ...] = ()
     since: SinceWithdrawn | None = None
+    compared: Compared = NOT_COMPARED
+
+    def after(self, *said: Said) -> "Context":
+        """Return the motor after entries; what they do not touch is not worked out again."""
+        record = apply(self.record, *said)
+        rules = self.rules
+        if record.stated is not self.stated:
+            rules = replace(rules, variant=variant_of(record.motor.motor_class, record.stated))
+        made = replace(self, record=record, rules=rules)
+        same = (record.written is self.written, record.row is self.row, record.marks is self.marks)
+        if all(same) and record.stated is self.stated and record.positions is self.positions:
+            vars(made).update({name: vars(self)[name] for name in _OF_SHEET if name in vars(self)})
+        return made
+
+    @property
+    def motor(self) -> Motor:
+        """Return the motor itself."""
+        return self.record.motor
+
+    @property
+    def stated(self) -> Figures:
+        """Return the figures as they are stated."""
+        return self.record.stated
+
+    @property
+    def marks(self) -> tuple[Mark, ...]:
+        """Return what its sheets say of it for good."""
+        return self.record.marks
+
+    @property
+    def positions(self) -> tuple[PositionPlan, ...]:
+        """Return the places of its brushes."""
+        return self.record.positions
+
+    @property
+    def sets(self) -> tuple[BrushSet, ...]:
+        """Return its sets, the one that is in last."""
+        return self.record.sets
+
+    @property
+    def entries(self) -> tuple[Entry, ...]:
+        """Return its log of use."""
+        return self.record.uses
+
+    @property
+    def lives(self) -> tuple[KeptLife, ...]:
+        """Return what has become of its findings."""
+        return self.record.lives
+
+    @property
+    def row(self) -> SheetRow | None:
+        """Return the head of its newest sheet, None without one."""
+        return self.record.row
+
+    @property
+    def written(self) -> Mapping[Spot, Given]:
+        """Return what stands on its newest sheet."""
+        return self.record.written
+
+    @cached_property
+    def sheet(self) -> Sheet | None:
+        """Return its newest sheet, None without one."""
+        return None if self.row is None else sheet_from(self.row, self.facts, self.written, self.compared)
 
     @cached_property
     def grounds(self) -> tuple[Ground, ...]:
@@ -146,106 +198,8 @@ class Context:
     def with_ahead(self, ahead: Ahead) -> "Context":
         """Return the motor with another forecast; nothing else that follows from it changes."""
         made = replace(self, ahead=ahead)
-        vars(made).update(figures=self.figures, facts=self.facts, state=replace(self.state, ahead=ahead))
+        vars(made).update({name: getattr(self, name) for name in _OF_SHEET}, state=replace(self.state, ahead=ahead))
         return made
-
-    def with_reading(
-        self, round_id: str, position: int, measured: Measured | None, sight: Sight = "found"
-    ) -> "Context":
-        """Return the motor after a reading was made in a round, or withdrawn from it, in one sight."""
-
-        return self._with_round(round_id, lambda r, s: read_anew(r, s, position, measured, sight))
-
-    def with_seen(self, round_id: str, seen: Sequence[Seen]) -> "Context":
-        """Return the motor after other things were seen on the brushes of a round."""
-        found, left = sights_of(seen)
-        every = tuple(dict.fromkeys(s.noted for s in sorted(seen, key=lambda s: (s.position, s.finding.id))))
-        return self._with_round(
-            round_id, lambda a_round, _: replace(a_round, seen=every, seen_left=left, seen_both=left & found)
-        )
-
-    def _with_round(self, round_id: str, changed: Callable[[Round, BrushSet], Round]) -> "Context":
-        sets = tuple(
-            replace(s, rounds=tuple(changed(r, s) if r.id == round_id else r for r in s.rounds)) for s in self.sets
-        )
-        return replace(self, sets=sets)
-
-    def with_sheet(
-        self, row: SheetRow, round_id: str, kind: str, total_units: float, written: Mapping[Spot, Given]
-    ) -> "Context":
-        """Return the motor after a sheet was opened, with the round that is measured on it."""
-        opened = Round(
-            id=round_id, at=row.at, total_units=total_units, kind=kind, finished=False, readings={}, sheet_id=row.id
-        )
-        current = replace(self.sets[-1], rounds=(*self.sets[-1].rounds, opened))
-        sheet = Sheet(
-            id=row.id,
-            number=row.number,
-            kind=row.kind,
-            at=row.at,
-            person=row.person,
-            facts=self.facts,
-            written=written,
-            together=TOGETHER,
-            apart=APART,
-        )
-        return replace(self, sets=(*self.sets[:-1], current), row=row, written=written, sheet=sheet)
-
-    def with_entry(self, spot: Spot, given: Given | None, marks: tuple[Mark, ...] | None = None) -> "Context":
-        """Return the motor after something was entered on its newest sheet; with None nothing stands there any more."""
-        if self.sheet is None:
-            raise LookupError("nothing can be entered without a sheet")
-        written = {at: g for at, g in self.written.items() if at != spot}
-        written |= {} if given is None else {spot: given}
-        made = replace(self, written=written, marks=self.marks if marks is None else marks)
-        if spot[0] == SHORTEST_ONLY.id:
-            only = given is not None and given.word == YES
-            made = replace(made, sets=_only_shortest(made.sets, self.sheet.id, only=only))
-        return replace(made, sheet=replace(self.sheet, written=written, facts=made.facts))
-
-    def with_signature(self, row: SheetRow, kept: tuple[KeptLife, ...], retired: Retired | None = None) -> "Context":
-        """Return the motor after its newest sheet was signed and its rounds closed, with the lives that go on; it
-        may be retired by that.
-        """
-        if self.sheet is None:
-            raise LookupError("nothing can be signed without a sheet")
-        closed = self
-        for a_round in (r for s in self.sets for r in s.rounds if r.sheet_id == row.id):
-            closed = closed._with_round(a_round.id, lambda r, _: replace(r, finished=True))
-        motor = replace(self.motor, retired=retired)
-        return replace(closed, motor=motor, row=row, lives=kept, sheet=replace(self.sheet, signed_at=row.signed_at))
-
-    def with_new_set(self, ended: BrushSet, fitted: BrushSet) -> "Context":
-        """Return the motor after its set has ended and another was fitted."""
-        return replace(self, sets=(*self.sets[:-1], ended, fitted))
-
-    def with_renewed(self, renewals: tuple[Renewal, ...]) -> "Context":
-        """Return the motor after some brushes of its set were renewed: what was read of them before counts no
-        longer.
-        """
-        return replace(self, sets=(*self.sets[:-1], renewed(self.sets[-1], renewals)))
-
-    def with_figures(self, stated: Figures, positions: tuple[PositionPlan, ...]) -> "Context":
-        """Return the motor with other figures stated, and its brushes placed or named otherwise."""
-        rules = replace(self.rules, variant=variant_of(self.motor.motor_class, stated))
-        made = replace(self, stated=stated, positions=positions, rules=rules, sets=sets_laid(self.sets, stated))
-        return made if self.sheet is None else replace(made, sheet=replace(self.sheet, facts=made.facts))
-
-    def with_counted(self, at: datetime, counted: Counted) -> "Context":
-        """Return the motor with one more entry in its log of use."""
-        return self.with_use((*self.entries, Entry(at, counted.total_units, counted.counter_units)))
-
-    def with_use(self, entries: tuple[Entry, ...]) -> "Context":
-        """Return the motor with another log of use."""
-        return replace(self, entries=tuple(sorted(entries, key=lambda e: e.at)))
-
-
-def _only_shortest(sets: tuple[BrushSet, ...], sheet_id: str, *, only: bool) -> tuple[BrushSet, ...]:
-    """Return sets with the rounds of a sheet declared as of the shortest brush only, or not."""
-    return tuple(
-        replace(s, rounds=tuple(replace(r, shortest=only) if r.sheet_id == sheet_id else r for r in s.rounds))
-        for s in sets
-    )
 
 
 @dataclass(frozen=True)

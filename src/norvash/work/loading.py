@@ -1,22 +1,28 @@
 """Read a motor whole, as it is in the record at one moment, or as it will be."""
 
-from dataclasses import replace
+from collections.abc import Mapping
+from dataclasses import dataclass, replace
 
 from norvash.core.brush.gauged import sets_laid
 from norvash.core.motor.figure_reading import variant_of
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import PositionPlan
+from norvash.core.record.record import Motor, Record, SheetRow
 from norvash.core.rules.book import MotorRules, Rulebook
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.life import KeptLife
+from norvash.core.sheet.moved import Moved
+from norvash.core.sheet.sheet import Spot
 from norvash.core.use.log_entry import Entry
 from norvash.store import entries, lives, motors, moved, policies, sets, sheets, use
 from norvash.store.database import Connection, snapshot
-from norvash.store.motors import Motor
 from norvash.store.stamps import Stamp, stamp_of
 from norvash.work.context import Context
 from norvash.work.marks import marks_of
 from norvash.work.rulebook import rulebook
-from norvash.work.sheet_state import SinceWithdrawn, put_together
+from norvash.work.sheet_state import NOT_COMPARED, SinceWithdrawn, compared_with
+from norvash.work.told import told_of
 
 _REMEMBERED = 32
 
@@ -44,11 +50,54 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
         stamp, known = stamp_of(conn, motor_id), conn.memory.get(motor_id)
         if isinstance(known, Context) and known.stamp == stamp:
             return known
-        read = _read(conn, motor_id, stamp, rulebook(conn))
+        told = told_of(conn, motor_id, stamp)
+        known = told if isinstance(told, Context) else None
+        read = _read(conn, motor_id, stamp, rulebook(conn)) if known is None else _written_as(conn, known, stamp)
     conn.memory[motor_id] = read
     while len(conn.memory) > _REMEMBERED:
         conn.memory.popitem(last=False)
     return read
+
+
+def _written_as(conn: Connection, told: Context, stamp: Stamp) -> Context:
+    """Return a motor as its last job told it and wrote it: what the writing itself adds is read again."""
+    motor, kind, ahead = motors.fetch_whole(conn, told.motor.id)
+    beside = _beside(conn, motor)
+    row, written = beside.row, beside.written
+    return replace(
+        told,
+        stamp=stamp,
+        record=replace(told.record, motor=motor, lives=beside.lives, row=row, written=written),
+        type=kind,
+        ahead=ahead,
+        moved=beside.moved,
+        since=beside.since,
+        compared=NOT_COMPARED if row is None else compared_with(conn, row, written),
+    )
+
+
+@dataclass(frozen=True)
+class _Beside:
+    """What stands beside a motor's readings: the head of its newest sheet and what is written on it, its lives, changes
+    that nobody has confirmed, and what was read since something was withdrawn.
+    """
+
+    row: SheetRow | None
+    written: Mapping[Spot, Given]
+    lives: tuple[KeptLife, ...]
+    moved: tuple[Moved, ...]
+    since: SinceWithdrawn | None
+
+
+def _beside(conn: Connection, motor: Motor) -> _Beside:
+    row = sheets.newest_sheet_of(conn, motor.id)
+    written = entries.list_entries(conn, row.id) if row is not None else {}
+    moves, kept = moved.list_unconfirmed(conn, motor), lives.list_standing(conn, motor.id)
+    since = None
+    if row is not None and (moves or any(k.withdrawn is not None for k in kept)):
+        newest = entries.list_newest(conn, motor.id)
+        since = SinceWithdrawn(newest, tuple(entries.list_read_at(conn, row.id)))
+    return _Beside(row, written, kept, moves, since)
 
 
 def _read(conn: Connection, motor_id: str, stamp: Stamp, book: Rulebook) -> Context:
@@ -56,35 +105,31 @@ def _read(conn: Connection, motor_id: str, stamp: Stamp, book: Rulebook) -> Cont
     own, of_type = motors.list_figures(conn, motor)
     stated = figures_in_force(motor.motor_class, own, of_type)
     applied = rules_of(book, motor, stated)
-    row = sheets.newest_sheet_of(conn, motor_id)
-    written = entries.list_entries(conn, row.id) if row is not None else {}
-    moves, kept = moved.list_unconfirmed(conn, motor), lives.list_standing(conn, motor_id)
-    since = None
-    if row is not None and (moves or any(k.withdrawn is not None for k in kept)):
-        newest = entries.list_newest(conn, motor_id)
-        since = SinceWithdrawn(newest, tuple(entries.list_read_at(conn, row.id)))
-    read = Context(
-        stamp=stamp,
+    beside = _beside(conn, motor)
+    record = Record(
         motor=motor,
-        type=kind,
         stated=stated,
-        marks=marks_of(conn, motor_id),
         positions=motors.positions(conn, motor_id),
+        marks=marks_of(conn, motor_id),
         sets=sets_laid(sets.list_sets(conn, motor_id), stated),
-        entries=use.list_entries(conn, motor_id),
+        uses=use.list_entries(conn, motor_id),
+        lives=beside.lives,
+        row=beside.row,
+        written=beside.written,
+    )
+    return Context(
+        stamp=stamp,
+        record=record,
+        type=kind,
         windows=policies.list_windows(conn),
         policies=policies.list_policies(conn, motor_id, motor.type_id),
         ahead=ahead,
-        lives=kept,
-        row=row,
-        written=written,
-        sheet=None,
         rules=applied,
         of_type=of_type,
-        moved=moves,
-        since=since,
+        moved=beside.moved,
+        since=beside.since,
+        compared=NOT_COMPARED if beside.row is None else compared_with(conn, beside.row, beside.written),
     )
-    return read if row is None else replace(read, sheet=put_together(conn, row, read.facts, written))
 
 
 def begin(
@@ -96,20 +141,11 @@ def begin(
         applied = rules_of(rulebook(conn), motor, stated)
         return Context(
             stamp=stamp_of(conn, motor.id),
-            motor=motor,
+            record=Record(motor=motor, stated=stated, positions=positions, uses=(entry,), written={}),
             type=kind,
-            stated=stated,
-            marks=(),
-            positions=positions,
-            sets=(),
-            entries=(entry,),
             windows=policies.list_windows(conn),
             policies=policies.list_policies(conn, motor.id, motor.type_id),
             ahead=None,
-            lives=(),
-            row=None,
-            written={},
-            sheet=None,
             rules=applied,
             of_type=motors.type_figures(conn, motor.type_id) if motor.type_id else {},
         )

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from datetime import datetime, time, timedelta
 
+from norvash.core.record.entries import UseCorrected, UseLogged
 from norvash.core.use.counting import Counted, read_counter, read_increment, weighted
 from norvash.core.use.since import in_years
 from norvash.core.use.typed import read_use
@@ -78,7 +79,7 @@ def log_use(
         context, at, strikes = load(conn, motor_id), moment(day, now), answer == "last was wrong"
         left = _without_last(context) if strikes else context
         counted = count(left, text, mode, at=at, now=now, answer=answer)
-        judged = foresee(conn, [left.with_counted(at, counted)], now.date())[0]
+        judged = foresee(conn, [left.after(UseLogged(use=counted.logged(at)))], now.date())[0]
         settled = settle(conn, act, [(context, judged.context)]) if strikes else Settled()
         return _Logged(context, strikes, counted, judged, settled)
 
@@ -147,7 +148,7 @@ def _without_last(context: Context) -> Context:
             "Log the counter as it is and say what happened to it.",
             "value",
         )
-    return context.with_use(entries[:-1])
+    return context.after(UseCorrected(uses=entries[:-1]))
 
 
 def _strike_last(conn: Connection, motor_id: str, act_id: str) -> str:

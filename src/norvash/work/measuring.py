@@ -9,8 +9,9 @@ from norvash.core.brush.gauged import measured_words
 from norvash.core.brush.readings import Reading, read
 from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import Round
+from norvash.core.motor.round import Round
 from norvash.core.names.changed import name_now
+from norvash.core.record.entries import BrushRead, BrushSeen
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.shared import CONTOUR_FACES
@@ -63,17 +64,18 @@ def record(
             raise error.at(error.field or "value") from None
         doubt = doubt_about(context, row, plan, reading)
         measured = as_measured(reading, act.id, doubt)
-        after = context if sight == "asked" else context.with_reading(row.id, position, measured, sight)
+        said = BrushRead(round_id=row.id, position=position, measured=measured, sight=sight)
+        after = context if sight == "asked" else context.after(said)
         judged = foresee(conn, [after], act.at.date())[0]
         there = row.found.get(position) if sight == "found" and position in row.left else row.readings.get(position)
         if there is not None and there.id == replaces and sight != "asked":
-            before, said = judge(context, act.at.date()).found.lives, measured_words(there)
+            before, stood = judge(context, act.at.date()).found.lives, measured_words(there)
 
             def worked() -> bool:
                 since = rounds.fetch_reading(conn, there.id)[0].at
                 return last_work(sheet_of(conn, context, sheet_id)) > since if sight == "left" else touched
 
-            slip(before, judged.found.lives, said, seeing, sight=sight, worked=worked)
+            slip(before, judged.found.lives, stood, seeing, sight=sight, worked=worked)
         return _Reading(
             context=context,
             row=row,
@@ -208,18 +210,20 @@ def note(
         sheet, told = sheet_of(conn, context, sheet_id), context.state.told
         touched = worked_on(finding, position, sheet, told.new)
         row = _round_for(context, sheet_id, "left" if touched else "found")
-        there = list(seen.list_seen(conn, row.id))
         sight: Sight = "left" if touched else "found"
-        if gone and not any((s.position, s.finding.id, s.sight) == (position, finding.id, sight) for s in there):
+        if gone and not row.shows(position, finding.id, sight):
             sight = "found"
-        this = seen.Seen(position, finding, sight)
-        now = [s for s in there if s != this] if gone else [*(s for s in there if s != this), this]
-        judged = judge(context.with_seen(row.id, now), act.at.date())
-        if gone and this in there:
+        said = BrushSeen(round_id=row.id, position=position, finding=finding, sight=sight, gone=gone)
+        judged = judge(context.after(said), act.at.date())
+        if gone and row.shows(position, finding.id, sight):
             before = judge(context, act.at.date()).found.lives
 
             def worked() -> bool:
-                return last_work(sheet) > seen.seen_at(conn, row.id, this) if sight == "left" else touched
+                return (
+                    last_work(sheet) > seen.seen_at(conn, row.id, position, finding.id, sight)
+                    if sight == "left"
+                    else touched
+                )
 
             slip(before, judged.found.lives, finding.words, Seeing(answer=answer, why=why), sight=sight, worked=worked)
         return _Noted(context, plan, row, sight, judged)

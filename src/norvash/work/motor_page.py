@@ -3,13 +3,13 @@
 from dataclasses import dataclass
 from datetime import date
 
+from norvash.core.record.record import SheetRow
 from norvash.core.sheet.life import Life
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.values import Findings
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow
-from norvash.store.sheets import SheetRow
 from norvash.work.confirming import RestsOn, rests_on
 from norvash.work.context import Context
 from norvash.work.history import HistoryLine, history

@@ -10,13 +10,15 @@ from norvash.core.motor.figure_reading import check_together
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.in_force import figures_in_force, unread_of
 from norvash.core.motor.positions import PositionPlan, even_positions, read_positions
+from norvash.core.record.entries import FiguresStated
+from norvash.core.record.record import Motor
 from norvash.core.rules.book import Rulebook
 from norvash.core.text.quantities import parse_count
 from norvash.core.text.texts import words_of
 from norvash.errors import Conflict, InputError
 from norvash.store import lives, motors, policies, stamps
 from norvash.store.database import Connection
-from norvash.store.motors import Motor, MotorType
+from norvash.store.motors import MotorType
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.changing_figures import Errors, as_words, read_all
 from norvash.work.ground import Settled, changes_of, keep_moves, news_of, settle
@@ -87,7 +89,7 @@ def _settled(conn: Connection, act: Act, made: MotorType, figures: Mapping[str, 
     for motor_id in lives.motors_standing(conn, "type", made.id) if changes else ():
         context = load(conn, motor_id)
         stated = figures_in_force(made.motor_class, context.stated.own, figures)
-        after = replace(context.with_figures(stated, context.positions), of_type=figures)
+        after = replace(context.after(FiguresStated(stated=stated, positions=context.positions)), of_type=figures)
         pairs.append((context, after))
     lends = TEMPLATES[made.motor_class].lends
     was = Figures({}, before, lends) if before else None

@@ -8,7 +8,9 @@ from norvash.core.brush.readings import Reading
 from norvash.core.brush.straight_line import Point
 from norvash.core.motor.figure_fields import MEASURED_WITH, NEW_MM
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import BrushSet, Round
+from norvash.core.motor.record import BrushSet
+from norvash.core.motor.round import Round
+from norvash.core.record.entries import Entered, Said, SetFitted, UseLogged
 from norvash.core.sheet.field import YES
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.records import TaskDone
@@ -23,7 +25,7 @@ from norvash.store import entries, lives, people, rounds, sets
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, in_order, prepared
 from norvash.work.as_measured import as_measured
-from norvash.work.brushes_used import Used, after_new, check_reason, length_of, log_change, way_of_new
+from norvash.work.brushes_used import Used, check_reason, length_of, log_change, way_of_new
 from norvash.work.context import Context
 from norvash.work.gate_holding import hold_at_gate
 from norvash.work.loading import load
@@ -95,14 +97,18 @@ def fit_new_set(
         fitted = _new(context, now, total, stated, frozenset(n for n, x in lengths.items() if _is_nominal(x)))
         first = _first_round(act, now, total, fitted.sheet_id, read_now)
         fitted = replace(fitted, rounds=(first,) if read_now or fitted.sheet_id else ())
-        used = context.with_counted(now.at, counted) if news else context
-        after = used.with_new_set(_ended(context.sets[-1], now, total, reason), fitted)
         ticks = _ticks(conn, now, fitted, stated) if sheet is not None else ()
         known = {x.plan.number for x in read_now} | fitted.nominal
-        after = replace(after, lives=after_new(context, {p.number: p.number in known for p in context.positions}))
-        for given in ticks:
-            after = after.with_entry((given.id.removeprefix(f"{act.id}."), 0, "found"), given)
-        judged = foresee(conn, [after], now.at.date())[0]
+        said: list[Said] = [UseLogged(use=counted.logged(now.at))] if news else []
+        said.append(
+            SetFitted(
+                ended=_ended(context.sets[-1], now, total, reason),
+                fitted=fitted,
+                new={p.number: p.number in known for p in context.positions},
+            )
+        )
+        said += [Entered(spot=(g.id.removeprefix(f"{act.id}."), 0, "found"), given=g) for g in ticks]
+        judged = foresee(conn, [context.after(*said)], now.at.date())[0]
         return _Fitted(
             context=context, counted=counted, news=news, judged=judged, fitted=fitted, lengths=read_now, ticks=ticks
         )

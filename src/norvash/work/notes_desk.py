@@ -6,7 +6,9 @@ from datetime import datetime, time
 from norvash.core.brush.doubts import Doubt
 from norvash.core.brush.readings import Reading
 from norvash.core.motor.notes import Note, NotedSet
-from norvash.core.motor.record import BrushSet, Round
+from norvash.core.motor.record import BrushSet
+from norvash.core.motor.round import Round
+from norvash.core.record.entries import UseLogged
 from norvash.core.text.words import day_words
 from norvash.core.use.counting import Counted, read_counter
 from norvash.core.use.log_entry import Entry
@@ -158,5 +160,5 @@ class Desk:
             raise error.at(name) from None
         self.made.uses.append(LaidUse(self.next(), at, counted, text.strip()))
         entry = Entry(at, counted.total_units, counted.counter_units, noted=True)
-        self.made.context = context.with_use((*context.entries, entry))
+        self.made.context = context.after(UseLogged(use=entry))
         return counted.total_units

@@ -10,8 +10,10 @@ from norvash.core.brush.straight_line import Point
 from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.notes import NotedRound
-from norvash.core.motor.record import BrushSet, Round
+from norvash.core.motor.record import BrushSet
+from norvash.core.motor.round import Round
 from norvash.core.motor.set_clock import start_of
+from norvash.core.record.entries import RoundNoted
 from norvash.core.text.texts import clean
 from norvash.core.text.words import counter_words, day_words
 from norvash.core.use.log_entry import Entry
@@ -20,7 +22,6 @@ from norvash.core.use.timeline import use_on
 from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
 from norvash.work.as_measured import as_measured
-from norvash.work.context import Context
 from norvash.work.notes_desk import RIGHT, Desk, Fault, LaidReading, LaidRound
 
 _MOST_BEFORE = timedelta(days=36500)
@@ -136,7 +137,7 @@ def lay_lengths(desk: Desk, of_set: BrushSet, at: datetime, units: float, note: 
     desk.made.rounds.append(LaidRound(desk.number - 1, of_set.id, a_round, laid))
     if at < of_set.fitted_at and of_set.fitted_known:
         of_set = desk.made.refitted = replace(of_set, fitted_at=_before(of_set, a_round, context.entries[-1]))
-    desk.made.context = _with_round(context, of_set, a_round)
+    desk.made.context = context.after(RoundNoted(of_set=of_set, noted=a_round))
 
 
 def _is_there(desk: Desk, of_set: BrushSet, at: datetime, note: NotedRound) -> bool:
@@ -220,12 +221,3 @@ def _before(of_set: BrushSet, first: Round, last: Entry) -> datetime:
     before = first.total_units - of_set.fitted_units
     share = before / ran if ran > 0 else 0.0
     return first.at - min(since * share, _MOST_BEFORE)
-
-
-def _with_round(context: Context, of_set: BrushSet, a_round: Round) -> Context:
-    def added(each: BrushSet) -> BrushSet:
-        if each.id != of_set.id:
-            return each
-        return replace(of_set, rounds=tuple(sorted((*each.rounds, a_round), key=lambda r: r.at)))
-
-    return replace(context, sets=tuple(map(added, context.sets)))

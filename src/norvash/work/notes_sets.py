@@ -1,11 +1,11 @@
 """Lay a set that is gone beside what the record holds of its motor."""
 
-from dataclasses import replace
 from datetime import date, datetime
 
 from norvash.core.edges import over, under
 from norvash.core.motor.notes import NotedRound, NotedSet
 from norvash.core.motor.record import BrushSet
+from norvash.core.record.entries import SetNoted
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
 from norvash.core.text.words import counter_words, day_words
@@ -160,9 +160,8 @@ def _placed(desk: Desk, made: BrushSet, ended_on: Span) -> None:
                 "Check the days, the counters and how long it lasted.",
                 "ended",
             )
-    past = sorted((*context.sets[:-1], made), key=lambda s: (max(s.number, 0), s.fitted_units))
     desk.made.sets.append(made)
-    desk.made.context = replace(context, sets=(*past, context.sets[-1]))
+    desk.made.context = context.after(SetNoted(brush_set=made))
 
 
 def _overlap(made: BrushSet, other: BrushSet) -> bool:

@@ -3,6 +3,8 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 
+from norvash.core.record.entries import Opened, UseLogged
+from norvash.core.record.record import SheetRow
 from norvash.core.sheet.field import YES
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Spot
@@ -11,7 +13,6 @@ from norvash.core.use.counting import Counted
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, people, rounds, sheets, use
 from norvash.store.database import Connection
-from norvash.store.sheets import SheetRow
 from norvash.work.acting import Act, Change, in_order, once, prepared
 from norvash.work.context import Context, Prepared
 from norvash.work.loading import load
@@ -64,8 +65,14 @@ def open_sheet(
         now = in_order(conn, act)
         counted, news = settled(context, counter, now.at, answer)
         tick = _tick(now, people.fetch_person(conn, act.person_id).name) if safe and kind == "quick" else {}
-        after = context.with_counted(now.at, counted) if news else context
-        after = after.with_sheet(_row(context, now, kind), _round_id(act), round_kind, counted.total_units, tick)
+        opened = Opened(
+            row=_row(context, now, kind),
+            round_id=_round_id(act),
+            round_kind=round_kind,
+            total_units=counted.total_units,
+            written=tick,
+        )
+        after = context.after(*([UseLogged(use=counted.logged(now.at))] if news else []), opened)
         return _Opened(context, counted, news, tick, foresee(conn, [after], now.at.date())[0])
 
     def body(act: Act, made: _Opened) -> Change:

@@ -1,13 +1,15 @@
 """Add motors, and change their figures."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import MEASURED_WITH, NEW_MM, UNIT_OF_USE, UNITS_OF_USE
 from norvash.core.motor.figure_reading import as_length, check_together, read_figure
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import PositionPlan, even_positions
+from norvash.core.record.entries import SinceSaid
+from norvash.core.record.record import Motor
 from norvash.core.text.quantities import parse_count
 from norvash.core.text.texts import words_of
 from norvash.core.text.words import listed
@@ -18,7 +20,7 @@ from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NeedsAnswer
 from norvash.store import motors, sets, use
 from norvash.store.database import Connection
-from norvash.store.motors import Motor, MotorType
+from norvash.store.motors import MotorType
 from norvash.work.acting import Act, Change, in_order, prepared
 from norvash.work.changing_figures import Errors, stated_figures
 from norvash.work.context import Context, Prepared, rate_in_season
@@ -80,9 +82,9 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
         errors.raise_any()
         if UNIT_OF_USE.of(stated) == "years":  # what it shows is the age of the first set that is known of
             fitting, entry = counted_from(fitting), Entry(now.at, -fitting.units, -fitting.units)
-            context = replace(context, entries=(entry,))
-        context = replace(context, sets=(begun(1, f"{act.id}.set", fitting, lengths, act.id),))
-        context = context if fitting.entry is None else context.with_use((*context.entries, fitting.entry))
+        uses = (entry,) if fitting.entry is None else (entry, fitting.entry)
+        first = begun(1, f"{act.id}.set", fitting, lengths, act.id)
+        context = context.after(SinceSaid(brush_set=first, uses=uses))
         return _Added(context, foresee(conn, [context], now.at.date())[0], fitting, lengths, settled)
 
     def body(act: Act, made: _Added) -> Change:

@@ -1,16 +1,17 @@
 """Renew single brushes of a set while the others stay."""
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import Renewal
+from norvash.core.record.entries import BrushesRenewed, UseLogged
 from norvash.core.sheet.judging.brushes.keeping import stays
 from norvash.errors import InputError, NeedsAnswer
 from norvash.store import lives, sets
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, in_order, prepared
-from norvash.work.brushes_used import Used, after_new, check_reason, length_of, log_change
+from norvash.work.brushes_used import Used, check_reason, length_of, log_change
 from norvash.work.context import Context
 from norvash.work.gate_holding import hold_at_gate
 from norvash.work.loading import load
@@ -56,10 +57,8 @@ def renew_brushes(
         if against and not of_others:
             raise _asked(against, of_counter)
         made = tuple((known[n], _renewal(context, n, counted.total_units, text)) for n, text in sorted(lengths.items()))
-        used = context.with_counted(now.at, counted) if news else context
-        after = used.with_renewed(tuple(r for _, r in made))
-        new = {r.position: r.length_mm is not None for _, r in made}
-        after = replace(after, lives=after_new(context, new))
+        used = [UseLogged(use=counted.logged(now.at))] if news else []
+        after = context.after(*used, BrushesRenewed(renewals=tuple(r for _, r in made)))
         judged = foresee(conn, [after], now.at.date())[0]
         return _Renewed(context=context, counted=counted, news=news, judged=judged, renewals=made, against=against)
 

@@ -12,8 +12,9 @@ from norvash.core.brush.renewal import Carbon
 from norvash.core.brush.straight_line import Point
 from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, NEW_MM
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import Measured, Round
+from norvash.core.motor.round import Measured, Round
 from norvash.core.motor.set_clock import start_of
+from norvash.core.record.entries import BrushRead
 from norvash.errors import Conflict, InputError
 from norvash.store import rounds
 from norvash.store.database import Connection
@@ -97,7 +98,7 @@ def _answered(
     of_round = next(r for s in context.sets for r in s.rounds if r.id == round_id)
     now = of_round.readings.get(reading.position_number)  # of a brush that was renewed since it counts for nothing
     made = changed(reading, now) if now is not None else None
-    after = context.with_reading(round_id, reading.position_number, made)
+    after = context.after(BrushRead(round_id=round_id, position=reading.position_number, measured=made))
     return _Answered(context, reading, round_id, foresee(conn, [after], today)[0])
 
 

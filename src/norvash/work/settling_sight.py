@@ -3,6 +3,7 @@
 from dataclasses import dataclass, replace
 from datetime import date
 
+from norvash.core.record.entries import BrushRead
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.sheet import Spot
 from norvash.core.sheet.visit.done import done_tasks, touched
@@ -110,6 +111,7 @@ def _reading(
             "Enter the value again in its place: Norvash then asks which one was a slip.",
             "sight",
         )
-    after = context.with_reading(to.id, found.position_number, rounds.measured_as(conn, found.id), sight)
+    measured = rounds.measured_as(conn, found.id)
+    after = context.after(BrushRead(round_id=to.id, position=found.position_number, measured=measured, sight=sight))
     judged = foresee(conn, [after], today)[0]
     return _Settled(context=context, entry_at=None, reading=found, to=to, typed=found.said, judged=judged)

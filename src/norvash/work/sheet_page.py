@@ -7,6 +7,7 @@ from math import inf
 
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.motor.record import MotorState
+from norvash.core.record.record import SheetRow
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.judging.before.judged import Before, judge_before
 from norvash.core.sheet.judging.catalogue import visit_of
@@ -30,7 +31,6 @@ from norvash.core.verdict.sheet_line import NOT_OPENED, sheet_says
 from norvash.core.verdict.values import Findings
 from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection
-from norvash.store.sheets import SheetRow
 from norvash.work.context import Context
 from norvash.work.history import HistoryLine, history
 from norvash.work.loading import load

@@ -1,17 +1,19 @@
 """A sheet put together from the record, and what it tells of its motor beyond the readings."""
 
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass, fields, replace
+from dataclasses import dataclass, field, fields, replace
 from datetime import date
 
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import BrushSet, Overrule, Round
+from norvash.core.motor.record import BrushSet, Overrule
+from norvash.core.motor.round import Round
+from norvash.core.record.record import SheetRow
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding, Noted
-from norvash.core.sheet.given import Given
+from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.ground import Ground, ThenMade, graver
 from norvash.core.sheet.judging.noted import answered, noted
 from norvash.core.sheet.life import At, KeptLife, Then, Told
@@ -23,35 +25,59 @@ from norvash.core.sheet.stages.prove.run_fields import FIELDS as RUN_FIELDS
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, stands_at
 from norvash.store import entries, sheets
 from norvash.store.database import Connection
-from norvash.store.sheets import SheetRow
 
 # What is held against the last sheet that has it.
 _COMPARED = tuple(f.id for f in FIELDS if f.compared)
 _OF_RUN = frozenset((RUN_HOW.id, *(f.id for f in RUN_FIELDS)))
 
 
-def put_together(conn: Connection, row: SheetRow, facts: Facts, written: Mapping[Spot, Given] | None = None) -> Sheet:
-    """Return a sheet with its entries, read anew unless they are given."""
-    entered = entries.list_entries(conn, row.id) if written is None else written
-    earlier = (
-        entries.list_earlier(conn, row.motor_id, row.number, _COMPARED)
-        if any(f in _COMPARED for f, _, _ in entered)
-        else {}
-    )
+@dataclass(frozen=True, slots=True)
+class Compared:
+    """What earlier visits left to compare with: the last values of fields that are compared, and how it ran after the
+    last good repair.
+    """
+
+    earlier: Mapping[tuple[str, int], Earlier] = field(default_factory=dict)
+    baseline: Baseline | None = None
+
+
+NOT_COMPARED = Compared()
+
+
+def compared_with(conn: Connection, row: SheetRow, written: Mapping[Spot, Given]) -> Compared:
+    """Return what earlier visits left to compare with, as far as what is written on a sheet asks for it."""
+    fields = {f for f, _, _ in written}
+    earlier = entries.list_earlier(conn, row.motor_id, row.number, _COMPARED) if fields.intersection(_COMPARED) else {}
+    return Compared(earlier, _baseline(conn, row) if fields & _OF_RUN else None)
+
+
+def compares(field_id: str) -> bool:
+    """Tell whether something in a field is compared with what earlier visits left."""
+    return field_id in _COMPARED or field_id in _OF_RUN
+
+
+def sheet_from(row: SheetRow, facts: Facts, written: Mapping[Spot, Given], compared: Compared) -> Sheet:
+    """Return a sheet with what stands on it."""
     return Sheet(
         id=row.id,
         number=row.number,
         kind=row.kind,
         at=row.at,
         person=row.person,
-        facts=replace(facts, stands=stands_at(entered)),
-        written=entered,
+        facts=replace(facts, stands=stands_at(written)),
+        written=written,
         signed_at=row.signed_at,
         together=TOGETHER,
         apart=APART,
-        earlier=earlier,
-        baseline=_baseline(conn, row) if any(f in _OF_RUN for f, _, _ in entered) else None,
+        earlier=compared.earlier,
+        baseline=compared.baseline,
     )
+
+
+def put_together(conn: Connection, row: SheetRow, facts: Facts) -> Sheet:
+    """Return a sheet with its entries as they are in the record."""
+    written = entries.list_entries(conn, row.id)
+    return sheet_from(row, facts, written, compared_with(conn, row, written))
 
 
 def _baseline(conn: Connection, row: SheetRow) -> Baseline | None:

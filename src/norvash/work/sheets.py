@@ -4,12 +4,15 @@ from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from functools import partial
 
-from norvash.core.sheet.field import Field
+from norvash.core.record.entries import Entered
+from norvash.core.record.record import SheetRow
+from norvash.core.sheet.field import YES, Field
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.judging.refusing import refuse
 from norvash.core.sheet.putting_off import Asked, By
 from norvash.core.sheet.records import PaintedMap
 from norvash.core.sheet.sheet import Sheet, Spot
+from norvash.core.sheet.stages.brushes.carbon import SHORTEST_ONLY
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE
 from norvash.core.sheet.stages.gates import GATES, SAFE
@@ -19,14 +22,13 @@ from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import entries, people, sheets
 from norvash.store.database import Connection
 from norvash.store.records import kept
-from norvash.store.sheets import SheetRow
 from norvash.work.acting import Act, Change, prepared
 from norvash.work.asked_for import check_asked
 from norvash.work.context import Context, Prepared
 from norvash.work.gate_holding import hold_entry
 from norvash.work.loading import load
 from norvash.work.marks import mark_of
-from norvash.work.sheet_state import put_together
+from norvash.work.sheet_state import compared_with, compares, put_together
 from norvash.work.sighting import Seeing, sight_for, slip
 from norvash.work.standing import Judged, foresee, judge, keep
 
@@ -178,15 +180,14 @@ def after_entry(conn: Connection, context: Context, field: Field, place: int, gi
 
 def changed(conn: Connection, context: Context, field: Field, spot: Spot, given: Given | None) -> Context:
     """Return a motor after another entry stands at one place of its newest sheet, or none any more."""
-    row, marks = context.row, context.marks
+    row = context.row
     if row is None:
         raise LookupError("nothing can be entered without a sheet")
-    if field.marks:
-        marks = tuple(m for m in marks if (m.sheet, m.kind) != (row.number, field.marks))
-        if given is not None and given.stands:
-            marks += (mark_of(field, row.number, given),)
-    made = context.with_entry(spot, given, marks)
-    return replace(made, sheet=put_together(conn, row, made.facts, made.written)) if field.compared else made
+    leaves = given if field.marks and given is not None and given.stands else None
+    mark = mark_of(field, row.number, leaves) if leaves is not None else None
+    shortest = given is not None and given.word == YES if field is SHORTEST_ONLY else None
+    made = context.after(Entered(spot=spot, given=given, marks=field.marks, mark=mark, shortest=shortest))
+    return replace(made, compared=compared_with(conn, row, made.written)) if compares(field.id) else made
 
 
 def sheet_of(conn: Connection, context: Context, sheet_id: str) -> Sheet:

@@ -3,6 +3,8 @@
 from dataclasses import dataclass, replace
 from datetime import datetime
 
+from norvash.core.record.entries import Signed
+from norvash.core.record.record import Retired
 from norvash.core.sheet.field import YES, Tick
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.judging.signing import Hold, signed_as, standing
@@ -15,7 +17,7 @@ from norvash.core.text.texts import clean
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, lives, people, rounds, sheets
 from norvash.store.database import Connection
-from norvash.store.retired import Retired, retire
+from norvash.store.retired import retire
 from norvash.work.acting import Act, Change, in_order, once, prepared
 from norvash.work.context import Prepared
 from norvash.work.loading import load
@@ -104,7 +106,7 @@ def _prepare(conn: Connection, act: Act, sheet_id: str, why: str, *, service: bo
     signed = _signed(conn, page, reason, person)
     retired = Retired(now.at, person) if OUTCOME.of(page.sheet) == RETIRED else None
     row = replace(row, signed_at=now.at, signed=signed)
-    after = context.with_signature(row, _kept(sheet_id, page, now.at), retired)
+    after = context.after(Signed(row=row, lives=_kept(sheet_id, page, now.at), retired=retired))
     return _Signing(
         context=read, page=page, ticks=tuple(ticks), signed=signed, judged=foresee(conn, [after], now.at.date())[0]
     )

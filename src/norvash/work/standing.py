@@ -25,6 +25,7 @@ from norvash.store.forecasts import Taught, latest
 from norvash.work.context import Context, Prepared
 from norvash.work.loading import load
 from norvash.work.rulebook import rulebook
+from norvash.work.told import tell
 
 _RANK = {"stop": 7, "change": 6, "plan": 4, "watch": 3, "fit": 0}
 _UNKNOWN_RANK, _RUNS_UNKNOWN_RANK = 2, 5
@@ -124,6 +125,7 @@ def keep(conn: Connection, judged: Judged, *, why: str = "", free: bool = False)
     `why` is said of what is withdrawn by that; it is `free` where what was wrong at this visit was put back.
     """
     context, found, said = judged.context, judged.found, judged.said
+    tell(conn, context.motor.id, context)
     if context.open_sheet is not None:
         keep_found(conn, context, found.lives, why=why, free=free)
     if judged.taught is not None:

@@ -8,7 +8,9 @@ from norvash.core.brush.readings import Reading, read
 from norvash.core.motor.figure_fields import MEASURED_WITH, UNIT_OF_USE
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import BrushSet, Round
+from norvash.core.motor.record import BrushSet
+from norvash.core.motor.round import Round
+from norvash.core.record.entries import SinceSaid
 from norvash.core.rules.book import MotorRules
 from norvash.core.use.counting import Counted
 from norvash.core.use.log_entry import Entry
@@ -227,8 +229,8 @@ def state_since(conn: Connection, act: Act, motor_id: str, given: SinceTyped) ->
             nominal=first.nominal,
             rounds=rounds,
         )
-        made = replace(context, sets=(*context.sets[:-1], after))
-        made = made.with_use(entries if fitting.entry is None else (*entries, fitting.entry))
+        uses = entries if fitting.entry is None else (*entries, fitting.entry)
+        made = context.after(SinceSaid(brush_set=after, uses=uses))
         judged = foresee(conn, [made], now.at.date())[0]
         return _Said(context, judged, fitting, first, settle(conn, act, [(context, judged.context)]))
 

@@ -4,6 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import timedelta
 
+from norvash.core.record.entries import BrushRead, BrushSeen
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.decide import answer_words
@@ -122,12 +123,9 @@ def _without(conn: Connection, context: Context, last: entries.LastDone) -> Cont
         return changed(conn, context, kept_field(last.field), spot, behind)
     if last.kind == "reading":
         behind_it = rounds.reading_behind(conn, last.id)
-        return (
-            context if last.sight == "asked" else context.with_reading(last.round_id, last.place, behind_it, last.sight)
-        )
-    left = [
-        s
-        for s in seen.list_seen(conn, last.round_id)
-        if (s.position, s.finding.id, s.sight) != (last.place, last.field, last.sight)
-    ]
-    return context.with_seen(last.round_id, left)
+        read = BrushRead(round_id=last.round_id, position=last.place, measured=behind_it, sight=last.sight)
+        return context if last.sight == "asked" else context.after(read)
+    there = next(f for s in context.sets for r in s.rounds for n, f in r.seen if (n, f.id) == (last.place, last.field))
+    return context.after(
+        BrushSeen(round_id=last.round_id, position=last.place, finding=there, sight=last.sight, gone=True)
+    )

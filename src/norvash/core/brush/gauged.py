@@ -13,7 +13,8 @@ from norvash.core.motor.figure_fields import (
     SUNK_MM,
 )
 from norvash.core.motor.figures import Figures
-from norvash.core.motor.record import BrushSet, Measured
+from norvash.core.motor.record import BrushSet
+from norvash.core.motor.round import Measured
 
 # A gauge that nobody zeroed on new brushes is laid on the scale of length with its limit at half a new brush: what is
 # left to the limit and what has worn between two readings are true, and nothing is said of a share of the carbon.

@@ -11,7 +11,8 @@ from norvash.core.forecast.case import EXACT_WEEKS, Case, Constants, Forecast, U
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, NEW_MM
-from norvash.core.motor.record import BrushSet, MotorState, Round
+from norvash.core.motor.record import BrushSet, MotorState
+from norvash.core.motor.round import Round
 from norvash.core.motor.set_clock import begins_at_first_reading
 from norvash.core.rules.book import MotorRules
 from norvash.core.use.rate import Rate, in_weeks

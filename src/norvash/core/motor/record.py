@@ -1,10 +1,9 @@
 """What is known of one motor at one moment: the input of every verdict."""
 
-from collections.abc import Collection, Mapping, Sequence
-from dataclasses import dataclass, field, replace
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
 from datetime import date, datetime
 from math import sqrt
-from types import MappingProxyType
 from typing import TYPE_CHECKING
 
 from norvash.core.edges import over
@@ -12,8 +11,8 @@ from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM, THICKNESS_MM, UNIT_OF_USE, WIDTH_MM
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
+from norvash.core.motor.round import Round
 from norvash.core.planning.policy import Policy
-from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.life import Told
 from norvash.core.text.words import MONTHS
 from norvash.core.use.log_entry import Entry
@@ -22,93 +21,6 @@ from norvash.core.verdict.grades import Grade
 
 if TYPE_CHECKING:
     from norvash.core.sheet.ground import Ground
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class Measured:
-    """One position's reading in a round, as a length with its uncertainty [mm], any open doubt, and its id.
-
-    `bare_mm` is the depth that was read where nothing told which length that is, `reference_mm` what a reading by its
-    `method` was counted from where that was stated.
-    """
-
-    length_mm: float
-    sd_mm: float
-    low_mm: float
-    high_mm: float
-    lines: int | None = None
-    doubt: str = ""
-    doubt_rule: str = ""
-    id: str = ""
-    bare_mm: float | None = None
-    method: str = ""
-    reference_mm: float | None = None
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class Round:
-    """One measured round of a set; total_units is the use when it was measured, `seen` are findings by position.
-
-    It belongs to a sheet, unless it is older than those or `noted`, from notes, and then `by` says who measured. Of a
-    round of the `shortest` only one brush was measured, and it stands for its set. Where a brush was measured again as
-    it was left, `found` holds what was read before; `left` are the positions read then, `seen_left` is what was seen
-    then, `seen_both` what was seen before too.
-    """
-
-    id: str
-    at: datetime
-    total_units: float
-    kind: str
-    finished: bool
-    readings: dict[int, Measured]
-    seen: tuple[Noted, ...] = ()
-    sheet_id: str = ""
-    found: Mapping[int, Measured] = field(default_factory=lambda: MappingProxyType({}))
-    left: frozenset[int] = frozenset()
-    seen_left: frozenset[tuple[int, str]] = frozenset()
-    seen_both: frozenset[tuple[int, str]] = frozenset()
-    noted: bool = False
-    by: str = ""
-    shortest: bool = False
-
-    @property
-    def as_found(self) -> "Round":
-        """Return the round as its brushes were found."""
-        seen = tuple((n, f) for n, f in self.seen if (n, f.id) not in self.seen_left - self.seen_both)
-        readings = {n: m for n, m in self.readings.items() if n not in self.left} | dict(self.found)
-        return replace(self, readings=dict(sorted(readings.items())), seen=seen, found={}, left=frozenset())
-
-    def without(self, positions: Collection[int]) -> "Round":
-        """Return the round after some brushes were renewed: what was read of those before is only as found."""
-        old = {n: m for n, m in self.readings.items() if n in positions and n not in self.left}
-        if not old:
-            return self
-        readings = {n: m for n, m in self.readings.items() if n not in old}
-        return replace(self, readings=readings, found={**self.found, **old})
-
-    @property
-    def stands_alone(self) -> bool:
-        """Tell whether its one reading, of the shortest brush, stands for the set."""
-        return self.shortest and len(self.readings) == 1
-
-    @property
-    def least(self) -> Measured:
-        """Return the shortest of what was read."""
-        return min(self.readings.values(), key=lambda m: m.length_mm)
-
-    @property
-    def held(self) -> frozenset[int]:
-        """Return the positions at which the brush does not follow its wear: its reading proves nothing, until it is
-        measured again as it was left.
-        """
-        return frozenset(n for n, f in self.seen if f.holds_brush and n not in self.left)
-
-    @property
-    def proving(self) -> "Round":
-        """Return the round with those readings only that prove something."""
-        if not self.held:
-            return self
-        return replace(self, readings={n: m for n, m in self.readings.items() if n not in self.held})
 
 
 @dataclass(frozen=True, slots=True)

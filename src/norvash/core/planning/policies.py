@@ -10,7 +10,8 @@ from datetime import date
 from norvash.core.brush.gauged import on_the_gauge_mm
 from norvash.core.edges import over, whole_down
 from norvash.core.motor.figure_fields import WHERE_IT_STANDS
-from norvash.core.motor.record import MotorState, Round
+from norvash.core.motor.record import MotorState
+from norvash.core.motor.round import Round
 from norvash.core.planning.interval_table import table_from
 from norvash.core.planning.policy import Due, Policy
 from norvash.core.rules.book import MotorRules

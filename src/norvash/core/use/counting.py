@@ -21,6 +21,10 @@ class Counted:
     counter_units: float
     event: str
 
+    def logged(self, at: datetime) -> Entry:
+        """Return it as an entry of the log of use."""
+        return Entry(at, self.total_units, self.counter_units)
+
 
 def neighbours(entries: Sequence[Entry], at: datetime) -> tuple[Entry | None, Entry | None]:
     """Return the entries before (or at) and after a moment, of entries in order of time."""

@@ -88,17 +88,17 @@ def counted_from(fitting: Fitting) -> Fitting:
 
 def _units(said: Since, entries: Sequence[Entry], unit: str) -> float | None:
     """Return the use at which the set was new, None where neither counter nor use since is known."""
-    first, last = entries[0], entries[-1]
-    by_counter = None
+    last, by_counter = entries[-1], None
     if said.counter_units is not None:
-        if over(said.counter_units, first.counter_units):
+        shown = next((e for e in entries if not under(e.counter_units, said.counter_units)), None)
+        if shown is None:
             raise InputError(
-                f"The counter shows {counter_words(first.counter_units, unit)} now, less than the"
+                f"The counter shows {counter_words(last.counter_units, unit)} now, less than the"
                 f" {counter_words(said.counter_units, unit)} when they were new.",
                 "If the counter was changed since, leave this empty and give what they have run since.",
                 "since_counter",
             )
-        by_counter = first.total_units - (first.counter_units - said.counter_units)
+        by_counter = shown.total_units - (shown.counter_units - said.counter_units)
     if said.ran_units is None:
         return by_counter
     by_use = last.total_units - said.ran_units

@@ -3,7 +3,8 @@
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
 
-from norvash.core.motor.record import MotorState, Overrule, Round
+from norvash.core.motor.record import MotorState, Overrule
+from norvash.core.motor.round import Round
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import BRUSHES, LOOK, PARTS, Part

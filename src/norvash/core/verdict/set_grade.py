@@ -10,7 +10,8 @@ from norvash.core.verdict.grades import Graded, worst
 if TYPE_CHECKING:
     from datetime import date
 
-    from norvash.core.motor.record import Measured, MotorState
+    from norvash.core.motor.record import MotorState
+    from norvash.core.motor.round import Measured
     from norvash.core.planning.policy import Due
 
 RUN_TO_FAILURE = "run to failure"

@@ -7,7 +7,8 @@ from datetime import date
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.straight_line import Point, StraightLine, Track, straight_line
 from norvash.core.edges import over, under
-from norvash.core.motor.record import BrushSet, MotorState, Round
+from norvash.core.motor.record import BrushSet, MotorState
+from norvash.core.motor.round import Round
 from norvash.core.motor.set_clock import begins_at_first_reading
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import day_words, step_of, use_words

@@ -9,7 +9,8 @@ from norvash.core.brush.limits import Limit
 from norvash.core.brush.spread import Spread
 from norvash.core.brush.straight_line import Point, StraightLine
 from norvash.core.forecast.set_forecast import Ahead
-from norvash.core.motor.record import BrushSet, Measured, Overrule, Round
+from norvash.core.motor.record import BrushSet, Overrule
+from norvash.core.motor.round import Measured, Round
 from norvash.core.planning.policy import Due
 from norvash.core.rules.book import Figure
 from norvash.core.sheet.life import Life

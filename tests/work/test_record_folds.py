@@ -1,0 +1,111 @@
+"""What a job told the record is what is read back from it, whatever was done in whatever order, by whomever."""
+
+from collections.abc import Callable
+from contextlib import closing, suppress
+from dataclasses import fields
+from pathlib import Path
+
+import pytest
+
+from conftest import Shop
+from hand import Hand
+from norvash.core.motor.notes import Note, NotedRound, NotedSet
+from norvash.errors import NorvashError
+from norvash.store.database import connect
+from norvash.work.acting import Act
+from norvash.work.changing_figures import state_figures
+from norvash.work.context import Context
+from norvash.work.loading import load
+from norvash.work.logging_use import log_use, take_back
+from norvash.work.measuring import record
+from norvash.work.noting import enter_notes
+from norvash.work.noting_tables import take_back_notes
+from norvash.work.opening import make_whole, open_sheet
+from norvash.work.policing import add_window
+from norvash.work.retiring import take_back_into_use
+from norvash.work.ruling import set_rule
+from norvash.work.settling import settle_doubt, take_back_answer
+from norvash.work.sheets import enter
+from norvash.work.signing import add_to_signed, sign
+from norvash.work.stating import SinceTyped, state_since
+
+STEPS = 100
+DARK = {"name": "dark", "first_on": "2025-11-01", "last_on": "2025-11-09", "place": ""}
+
+
+def as_read(shop: Shop, motor: str) -> Context:
+    """Return a motor as somebody reads it who has seen nothing of it yet."""
+    path = shop.conn.execute("select file from pragma_database_list where name = 'main'").fetchone()[0]
+    with closing(connect(Path(path), made=True)) as conn:
+        return load(conn, motor)
+
+
+def check_told(shop: Shop, motor: str) -> None:
+    """What the last job told is what is read back, in everything."""
+    told, read = (plain(x) for x in (load(shop.conn, motor), as_read(shop, motor)))
+    assert [name for name in read if told[name] != read[name]] == []
+
+
+def plain(context: Context) -> dict[str, object]:
+    """Return all that a motor was read as, by name, as far as it can be compared."""
+    made = {f.name: getattr(context.record, f.name) for f in fields(context.record) if f.name != "stated"}
+    made |= {f.name: getattr(context, f.name) for f in fields(context) if f.name not in ("record", "rules")}
+    stated = context.stated
+    return made | {
+        "own": stated.own,
+        "kept": stated.kept,
+        "variant": context.rules.variant,
+        "ruled": context.rules.book.overrides,
+    }
+
+
+@pytest.mark.parametrize("seed", [0, 1, 2, 3, 106, 110, 117, 121])
+def test_what_is_told_is_what_is_read_back(shop: Shop, seed: int) -> None:
+    brushes = 4 if seed % 3 == 0 else 2
+    motor = shop.motor(set_is_new=bool(seed % 2), brushes=str(brushes), figures={"rated_v": "400", "bars": "45"})
+    hand, checked = Hand(shop, motor, seed + 50, brushes), 0
+    for _ in range(STEPS):
+        shop.later(days=hand.random.choice((0, 0, 1, 9)), minutes=hand.random.randrange(1, 300))
+        job, act = hand.job(), shop.act()
+        with suppress(NorvashError):
+            job(act)
+            checked += ("told", motor) in shop.conn.memory
+        check_told(shop, motor)
+    assert checked > STEPS / 5
+
+
+def test_every_other_job_tells_what_is_read_back(shop: Shop) -> None:
+    since = SinceTyped(day="March 2025", counter="100")
+    motor = shop.motor(set_is_new=False, use_now="1340", since=since, new_length="22", limit="8")
+    conn, made = shop.conn, dict[str, str]()
+
+    def did(name: str, job: Callable[[Act], str]) -> None:
+        made[name] = job(shop.later(days=4).act())
+        check_told(shop, motor)
+
+    noted: list[Note] = [
+        NotedRound(line=1, day="2025-05-02", counter="500", readings={1: "19.5", 2: "19.9"}),
+        NotedSet(line=2, ended="2025-02-20", fitted="2024-03-03", ended_counter="90", fitted_counter="0", why="worn"),
+    ]
+    did("notes", lambda act: enter_notes(conn, act, motor, noted))
+    did("since", lambda act: state_since(conn, act, motor, SinceTyped(day="2 March 2025", counter="90")))
+    did("no notes", lambda act: take_back_notes(conn, act, made["notes"]))
+    did("use", lambda act: log_use(conn, act, motor, text="1400"))
+    did("no use", lambda act: take_back(conn, act, motor))
+    did("opened", lambda act: open_sheet(conn, act, motor, kind="quick", counter="1400", safe=True))
+    sheet = made["opened"]
+    did("length", lambda act: record(conn, act, sheet, position=1, text="23"))
+    did("right", lambda act: settle_doubt(conn, act, made["length"], "right"))
+    did("not right", lambda act: take_back_answer(conn, act, made["length"]))
+    did("mistyped", lambda act: settle_doubt(conn, act, made["length"], "mistyped", "a slip"))
+    did("whole", lambda act: make_whole(conn, act, sheet))
+    did("figure", lambda act: state_figures(conn, act, sheet, {"bars": "45"}, {"bars": ""}))
+    did("insulation", lambda act: enter(conn, act, sheet, field_id="insulation-mohm", place=0, text="0.4"))
+    did("shortest", lambda act: enter(conn, act, sheet, field_id="shortest-only", place=0, text="yes"))
+    did("cut", lambda act: enter(conn, act, sheet, field_id="holder-set", place=0, text=""))
+    did("outcome", lambda act: enter(conn, act, sheet, field_id="outcome", place=0, text="retired"))
+    did("signed", lambda act: sign(conn, act, sheet, "for the test"))
+    did("added", lambda act: add_to_signed(conn, act, sheet, "one word more"))
+    did("back", lambda act: take_back_into_use(conn, act, motor, "needed after all"))
+    did("window", lambda act: add_window(conn, act, DARK))
+    did("rule", lambda act: set_rule(conn, act, "stage.watch", scope="site", scope_id="", text="0.6", why="tried"))
