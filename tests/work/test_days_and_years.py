@@ -140,6 +140,9 @@ def test_a_new_set_has_the_straight_line_of_the_old_rate(
     )
     assert found.old_days.limit_on is not None
     assert day_words(found.old_days.limit_on) in line
+    page = client.get(f"/motors/{motor}").text
+    assert "Straight line at the old rate" in page
+    assert all(f"<b>{shown}" in page for shown in ("2\u202f215 h", "1\u202f972 h", "1\u202f607 h"))
     told = client.get(f"/api/v1/motors/{motor}").json()["straight_line_at_old_rate"]
     assert (told["set"], told["do_not_exceed_h"]) == (1, 2215)
     shop.later(weeks=20).log(motor, "1600")

@@ -1,61 +1,32 @@
 """What was seen on brushes, by the round in which it was."""
 
-from collections.abc import Iterable
 from datetime import datetime
-from typing import NamedTuple
 
-from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.record.entries import BrushSeen
+from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.visit.kept_finding import kept_finding
 from norvash.store.database import Connection, Row
 
-
-class Seen(NamedTuple):
-    """What was seen on the brush at a position, and in which sight."""
-
-    position: int
-    finding: Finding
-    sight: Sight
-
-    @property
-    def noted(self) -> Noted:
-        """Return the finding where it is."""
-        return self.position, self.finding
-
-
 _SEEN = """select f.round_id, f.position_number, f.seen, f.part, f.grade, f.words, f.sight
            from round r join finding f on f.round_id = r.id
-           where {} = :id and f.struck_act_id is null order by f.position_number, f.seen, f.sight"""
+           where r.motor_id = :id and f.struck_act_id is null order by f.position_number, f.seen, f.sight"""
 
 
-def _seen(row: Row) -> Seen:
+def _seen(row: Row) -> BrushSeen:
     found = BY_SIGHT.get(row["seen"]) or kept_finding(
         row["seen"], words=row["words"], grade=row["grade"] or None, part=row["part"]
     )
-    return Seen(row["position_number"], found, row["sight"])
+    return BrushSeen(round_id=row["round_id"], position=row["position_number"], finding=found, sight=row["sight"])
 
 
-def seen_by_round(conn: Connection, motor_id: str) -> dict[str, list[Seen]]:
+def seen_by_round(conn: Connection, motor_id: str) -> dict[str, list[BrushSeen]]:
     """Return what was seen on brushes, by round, whatever was decided of it."""
-    found: dict[str, list[Seen]] = {}
-    for r in conn.execute(_SEEN.format("r.motor_id"), {"id": motor_id}):
+    found: dict[str, list[BrushSeen]] = {}
+    for r in conn.execute(_SEEN, {"id": motor_id}):
         found.setdefault(r["round_id"], []).append(_seen(r))
     return found
-
-
-def sights_of(seen: Iterable[Seen]) -> tuple[frozenset[tuple[int, str]], frozenset[tuple[int, str]]]:
-    """Return what was seen as found and what as left, by position and finding; some in both."""
-    every = list(seen)
-    found, left = (
-        frozenset((s.position, s.finding.id) for s in every if s.sight == sight) for sight in ("found", "left")
-    )
-    return found, left
-
-
-def list_seen(conn: Connection, round_id: str) -> tuple[Seen, ...]:
-    """Return what was seen on brushes in one round, whatever was decided of it."""
-    return tuple(_seen(r) for r in conn.execute(_SEEN.format("r.id"), {"id": round_id}))
 
 
 def seen_at(conn: Connection, round_id: str, position: int, seen: str, sight: Sight) -> datetime:

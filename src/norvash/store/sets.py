@@ -7,9 +7,10 @@ from datetime import date, datetime
 
 from norvash.core.motor.record import BrushSet, Renewal
 from norvash.core.motor.round import Measured, Round
-from norvash.core.record.apply import ReadAs, read_all
+from norvash.core.record.apply import ReadAs, read_all, seen_in
+from norvash.core.record.entries import BrushSeen
 from norvash.store.database import Connection, Row
-from norvash.store.seen import Seen, seen_by_round, sights_of
+from norvash.store.seen import seen_by_round
 
 
 def add_set(conn: Connection, motor_id: str, fitted: BrushSet, act_id: str) -> None:
@@ -102,7 +103,7 @@ def list_sets(conn: Connection, motor_id: str) -> tuple[BrushSet, ...]:
         if round_id is None:
             continue
         if round_id not in rounds[set_id]:
-            rounds[set_id][round_id], read[round_id] = _empty_round(r, seen.get(round_id, ())), []
+            rounds[set_id][round_id], read[round_id] = _unread_round(r, seen.get(round_id, ())), []
         if position is not None:
             read[round_id].append((position, sight, Measured(**dict(zip(_READ, measured, strict=True)))))
     return tuple(_with_rounds(_set(r, tuple(renewed.get(i, ()))), rounds[i], read) for i, r in sets.items())
@@ -133,23 +134,23 @@ _SETS = """select s.id as set_id, r.id as round_id,
            order by max(s.number, 0), s.fitted_units, s.number, r.at, r.seq, g.position_number, g.sight"""
 
 
-def _empty_round(row: Row, seen: Sequence[Seen]) -> Round:
-    found, left = sights_of(seen)
-    return Round(
+def _unread_round(row: Row, seen: Sequence[BrushSeen]) -> Round:
+    """Return a round with what was seen in it, before anything is read."""
+    made = Round(
         id=row["round_id"],
         at=datetime.fromisoformat(row["round_at"]),
         total_units=row["total_units"],
         kind=row["kind"],
         finished=row["finished_at"] is not None,
         readings={},
-        seen=tuple(dict.fromkeys(s.noted for s in seen)),
         sheet_id=row["sheet_id"] or "",
-        seen_left=left,
-        seen_both=left & found,
         noted=bool(row["noted"]),
         by=row["measured_by"],
         shortest=bool(row["shortest"]),
     )
+    for each in seen:
+        made = seen_in(made, each)
+    return made
 
 
 def _set(row: Row, renewed: tuple[Renewal, ...]) -> BrushSet:

@@ -35,6 +35,8 @@ def line_by_old_rate(state: MotorState, limit: Limit, rules: MotorRules) -> OldR
         rate_mm_per_kh=rate,
         worn_mm=worn_mm,
         sd_mm=sd_mm,
+        at_h=at,
+        left_h=left_h,
         do_not_exceed_h=counter_at(at, left_h, step),
         plan_by_h=counter_at(at, rules["line.plan"] * left_h, step),
         look_again_h=counter_at(at, rules["line.look"] * left_h, step),

@@ -61,13 +61,16 @@ class OpenDoubt:
 @dataclass(frozen=True, slots=True, kw_only=True)
 class OldRate:
     """The line of a new set at the rate of its worst brush before [mm per 1000 units of use]: `worn_mm` told by
-    readings with a standard uncertainty of `sd_mm`; the three values on the counter.
+    readings with a standard uncertainty of `sd_mm`; what the counter showed at its fitting, what it lasts from
+    there, and the three values on the counter.
     """
 
     of_set: BrushSet
     rate_mm_per_kh: float
     worn_mm: float
     sd_mm: float
+    at_h: float
+    left_h: float
     do_not_exceed_h: float
     plan_by_h: float
     look_again_h: float
