@@ -117,8 +117,13 @@ def test_a_length_is_dated(shop: Shop) -> None:
     why = shop.page(motor).said.why
     read = next(r for r in shop.page(motor).context.state.current.rounds if r.kind == "check")
     assert why == f"Brush A had 17.0 mm on {day_words(read.at.date())} at 500 h, about 12.0 mm now, limit 8.0 mm."
-    shop.later(weeks=1).measure(motor, "", "11.8", "12.1")
+    later = shop.later(days=16).page(motor).said.why
+    assert later.endswith("at 500 h, about 12.0 mm at 900 h, limit 8.0 mm."), "nobody has logged it for two weeks"
+    shop.measure(motor, "", "11.8", "12.1")
     assert "had" not in shop.page(motor).said.why
+    shop.later(weeks=1).log(motor, "5", answer="replaced")
+    shop.later(weeks=8).log(motor, "150")
+    assert "at 900 h, about" in shop.page(motor).said.why, "what the counter showed then, and not what it would now"
 
 
 def test_a_new_set_has_the_straight_line_of_the_old_rate(

@@ -27,6 +27,7 @@ from norvash.work.ruling import set_rule
 from norvash.work.settling import settle_doubt, take_back_answer
 from norvash.work.sheets import enter
 from norvash.work.signing import add_to_signed, sign
+from norvash.work.standing import catch_up
 from norvash.work.stating import SinceTyped, state_since
 
 STEPS = 100
@@ -109,3 +110,14 @@ def test_every_other_job_tells_what_is_read_back(shop: Shop) -> None:
     did("back", lambda act: take_back_into_use(conn, act, motor, "needed after all"))
     did("window", lambda act: add_window(conn, act, DARK))
     did("rule", lambda act: set_rule(conn, act, "stage.watch", scope="site", scope_id="", text="0.6", why="tried"))
+
+
+def test_what_is_judged_again_beside_a_job_is_not_kept_in_memory(shop: Shop) -> None:
+    """Ten thousand motors were, once a rule had changed."""
+    for n in range(5):
+        shop.motor(tag=f"J-{n}")
+    set_rule(shop.conn, shop.act(), "stage.watch", scope="site", scope_id="", text="0.6", why="tried")
+    shop.conn.memory.clear()
+    assert catch_up(shop.conn, shop.now.date()) == 5
+    assert shop.conn.told is None
+    assert not [key for key in shop.conn.memory if isinstance(key, tuple)]

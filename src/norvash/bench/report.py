@@ -65,7 +65,7 @@ def report(
         f"| the same with its answer page | {saved['saved and answered']:.1f} ms | |",
         f"| an entry on a sheet with its answer page while four others type, 95th percentile | {typed[0]:.1f} ms | |",
         f"| the same, over the bare page between those entries | {typed[0] / typed[1]:.1f} × | 10 × |",
-        f"| statements of a length that replaces another on an open sheet | {written['statements']:.0f} | 27 |",
+        f"| statements of a length that replaces another on an open sheet | {written['statements']:.0f} | 25 |",
         f"| how often its motor is read for that | {written['reads']:.0f} | 1 |",
         (
             f"| a rule changed at {MOTORS} motors: judged again, a motor, {anew_ms:.2f} ms, over the bare page |"

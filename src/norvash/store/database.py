@@ -19,12 +19,12 @@ _TO_WRITE = ("journal_mode = wal", "synchronous = full")
 
 
 class Connection(sqlite3.Connection):
-    """A connection to a database; `memory` holds what was worked out from it, `told` what the job at hand makes of
+    """A connection to a database; `memory` holds what was worked out from it, `told` what a job at hand makes of
     motors, and `watch` what keeps it from being written to; memory and watch are shared by those of one pool.
     """
 
     memory: OrderedDict[Hashable, object]
-    told: dict[str, object]
+    told: dict[str, object] | None
     watch: Watch
 
 
@@ -43,7 +43,7 @@ def connect(path: Path, *, read_only: bool = False, made: bool = False, watch: W
             check_same_thread=False,
             factory=Connection,
         )
-        conn.memory, conn.told, conn.watch = OrderedDict(), {}, seen
+        conn.memory, conn.told, conn.watch = OrderedDict(), None, seen
         conn.row_factory = sqlite3.Row
         for pragma in _ALWAYS if read_only else (*_ALWAYS, *_TO_WRITE):
             conn.execute(f"pragma {pragma}")

@@ -11,7 +11,7 @@ from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.errors import Conflict, InputError, NorvashError, NotFound
 from norvash.store import people
 from norvash.store.database import Connection, transaction
-from norvash.work.told import remember
+from norvash.work.told import remember, telling
 
 _LONGEST_ID = 80
 R = TypeVar("R", bound="Ready")
@@ -126,8 +126,7 @@ def once(
     """
     content = [job, {**typed, "ground": act.explained.typed} if act.explained.typed else typed]
     digest = hashlib.sha256(json.dumps(content, sort_keys=True, default=str).encode()).hexdigest()
-    conn.told.clear()
-    with transaction(conn):
+    with telling(conn), transaction(conn):
         earlier, person, last_at = people.known_before(conn, act.id, act.person_id, act.record)
         if earlier is not None:
             if earlier.digest != digest:

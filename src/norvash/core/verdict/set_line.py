@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import replace
-from datetime import date
+from datetime import date, timedelta
 
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.straight_line import Point, StraightLine, Track, straight_line
@@ -14,6 +14,9 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import day_words, step_of, use_words
 from norvash.core.use.rate import day_of
 from norvash.core.verdict.values import BrushNow, Days, OldRate, SinceRead
+
+# A log of use that is no older says what has run by now.
+_FRESH = timedelta(days=14)
 
 
 def only_start(state: MotorState, measured: list[Round]) -> bool:
@@ -102,10 +105,17 @@ def since_read(
         for b in brushes
         if b.last is not None and b.in_round and b.last.bare_mm is None and tells(worn[b.number], b.last.sd_mm)
     }
-    at = f"at {use_words(latest.total_units + state.offset_units, state.unit)}"
-    by_calendar = state.unit == "years"
-    return SinceRead(
-        on=f"on {day_words(latest.at.date())}{'' if by_calendar else f' {at}'}",
-        now_at=f"on {day_words(today)}" if by_calendar else "now",
-        now_mm=now,
-    )
+    if state.unit == "years":
+        return SinceRead(on=f"on {day_words(latest.at.date())}", now_at=f"on {day_words(today)}", now_mm=now)
+    at = f"on {day_words(latest.at.date())} at {use_words(_shown_at(latest, state), state.unit)}"
+    last = max((e.at.date() for e in state.entries if e.at.date() <= today), default=latest.at.date())
+    fresh = today - last <= _FRESH
+    shown = use_words(state.ran_by(today) + state.offset_units, state.unit)
+    return SinceRead(on=at, now_at="now" if fresh else f"at {shown}", now_mm=now)
+
+
+def _shown_at(a_round: Round, state: MotorState) -> float:
+    """Return what the counter showed at a round, in the motor's unit of use: it may be another one since."""
+    before = [e for e in state.entries if e.at <= a_round.at] or list(state.entries[:1])
+    shift = before[-1].counter_units - before[-1].total_units if before else 0.0
+    return a_round.total_units + shift
