@@ -12,6 +12,7 @@ from conftest import Shop
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS
+from norvash.core.sheet.visit.done import touched
 from norvash.core.sheet.visit.work_list import Proposed, minutes_left
 from norvash.core.text.words import minutes_words
 from norvash.errors import InputError
@@ -119,3 +120,29 @@ def test_one_repair_stands_once(shop: Shop, rows: str, small: str, large: str) -
 def test_what_a_task_is_done_within_is_a_task() -> None:
     assert {larger for t in TASKS.values() for larger in t.within} <= TASKS.keys()
     assert all(t.id not in TASKS[larger].within for t in TASKS.values() for larger in t.within)
+
+
+# By repair what was read before it and says nothing of it any more.
+READ_ANEW = {
+    "re-solder": ("bar-test", "bar-map", "bar-shaft", "growler", "insulation-mohm", "insulation-10"),
+    "join-wire": ("bar-test", "bar-shaft", "growler", "insulation-mohm", "coils", "field-ohm", "field-a"),
+    "secure-turns": ("bar-shaft", "insulation-mohm", "insulation-10"),
+}
+
+
+@pytest.mark.parametrize("task_id", READ_ANEW)
+def test_what_was_read_before_a_repair_does_not_prove_it(task_id: str) -> None:
+    """Insulation measured before the turns were varnished opened the gate before power."""
+    for field_id in READ_ANEW[task_id]:
+        assert touched(FIELD_BY_ID[field_id], [TASKS[task_id]], {}), field_id
+
+
+def test_power_waits_for_the_insulation_of_a_wire_that_was_joined(shop: Shop) -> None:
+    work = at_work(shop, "tool", "construction=universal protection=double_insulated")
+    work.put("state=stripped seen.windings.loose=yes insulation-mohm=200 insulation-c=20")
+    assert "insulation" not in work.missing("power")
+    work.bench.put("decide.windings.loose", "now", way="secure-turns")
+    work.put("task.secure-turns=yes")
+    assert "insulation was tested before the last work on it" in work.missing("power")
+    work.put("insulation-mohm=180")
+    assert "insulation" not in work.missing("power")

@@ -143,6 +143,30 @@ RE_SOLDER = Task(
     caution="fumes; the next joint must not melt",
     within=("armature",),
 )
+JOIN_WIRE = Task(
+    id="join-wire",
+    what="Join the wire again",
+    done="wire joined again",
+    minutes=40,
+    tools="iron or torch, solder and sleeve of the winding's heat class, ohmmeter",
+    steps=(
+        "both ends reached and sound",
+        "strip, join, solder or braze",
+        "sleeve and tie it, clear of what turns",
+        "measure its resistance and insulation again",
+    ),
+    caution="fumes; polarity as it was",
+)
+SECURE_TURNS = Task(
+    id="secure-turns",
+    what="Secure and varnish the turns",
+    done="turns secured and varnished",
+    minutes=60,
+    tools="tape, cord, varnish of its heat class",
+    steps=("clean and dry it", "no copper bare: tape and tie it", "varnish, cure", "test the insulation again"),
+    caution="vapour of the varnish: air, no flame",
+    within=("armature",),
+)
 DRY_INSULATION = Task(
     id="insulation",
     what="Clean, dry, and test the insulation again",

@@ -11,6 +11,7 @@ from norvash.core.sheet.stages.shared import (
     CHECK_NEUTRAL,
     CLEAN_TRACK,
     PLAN_CUT,
+    RE_SOLDER,
     RENEW_ARMATURE,
     SEEK_CAUSE,
     SEEK_ONCE_A_TURN,
@@ -66,6 +67,6 @@ FIELDS: tuple[Field, ...] = (
         offered=_has_bars,
         judged=True,
         tells=(*FINDINGS, *LOOKED),
-        touched_by=(PLAN_CUT, CLEAN_TRACK, RENEW_ARMATURE),
+        touched_by=(PLAN_CUT, CLEAN_TRACK, RE_SOLDER, RENEW_ARMATURE),
     ),
 )

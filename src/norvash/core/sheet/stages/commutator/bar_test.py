@@ -7,10 +7,12 @@ from norvash.core.sheet.part import COMMUTATOR
 from norvash.core.sheet.stages.commutator.seen import CLEAN_AFTER_FLASHOVER
 from norvash.core.sheet.stages.shared import (
     CLEAN_TRACK,
+    JOIN_WIRE,
     MAKE_BAR_TEST,
     PLAN_CUT,
     RE_SOLDER,
     RENEW_ARMATURE,
+    SECURE_TURNS,
     UNDERCUT_MICA,
     VACUUM,
 )
@@ -62,7 +64,7 @@ FIELDS: tuple[Field, ...] = (
         hint="mΩ or mV, the first between bars 1 and 2; - where one is missing",
         judged=True,
         tells=(BARTEST_OPEN, BARTEST_SHORT, BARTEST_SUSPECT),
-        touched_by=(PLAN_CUT, UNDERCUT_MICA, CLEAN_AFTER_FLASHOVER),
+        touched_by=(PLAN_CUT, UNDERCUT_MICA, CLEAN_AFTER_FLASHOVER, JOIN_WIRE),
         ends=(MAKE_BAR_TEST,),
     ),
     BAR_TEST_HOW := pick(
@@ -117,7 +119,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         compared=True,
         tells=(WINDINGS_EARTH, INSULATION_AGAIN, INSULATION_FALLEN),
-        touched_by=(RENEW_ARMATURE, RE_SOLDER, CLEAN_TRACK, CLEAN_AFTER_FLASHOVER, VACUUM),
+        touched_by=(RENEW_ARMATURE, RE_SOLDER, JOIN_WIRE, SECURE_TURNS, CLEAN_TRACK, CLEAN_AFTER_FLASHOVER, VACUUM),
     ),
     BAR_SHAFT_C := quantity(
         "bar-shaft-c",

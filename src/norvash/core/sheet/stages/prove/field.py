@@ -7,7 +7,8 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import quantity, text
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
-from norvash.core.sheet.stages.windings.coils import JOIN_WIRE, RENEW_COIL
+from norvash.core.sheet.stages.shared import JOIN_WIRE
+from norvash.core.sheet.stages.windings.coils import RENEW_COIL
 from norvash.core.sheet.task import Task
 
 MEND_FIELD = Task(

@@ -6,7 +6,7 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import column, pick, quantity, text
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
-from norvash.core.sheet.stages.shared import RENEW_ARMATURE
+from norvash.core.sheet.stages.shared import JOIN_WIRE, RE_SOLDER, RENEW_ARMATURE
 from norvash.core.sheet.task import Task
 
 MEND_CHAIN = Task(
@@ -16,20 +16,6 @@ MEND_CHAIN = Task(
     minutes=20,
     tools="ohmmeter",
     steps=("find the break", "mend, measure it as it should be"),
-)
-JOIN_WIRE = Task(
-    id="join-wire",
-    what="Join the wire again",
-    done="wire joined again",
-    minutes=40,
-    tools="iron or torch, solder and sleeve of the winding's heat class, ohmmeter",
-    steps=(
-        "both ends reached and sound",
-        "strip, join, solder or braze",
-        "sleeve and tie it, clear of what turns",
-        "measure its resistance and insulation again",
-    ),
-    caution="fumes; polarity as it was",
 )
 RENEW_COIL = Task(
     id="coil",
@@ -255,6 +241,7 @@ FIELDS: tuple[Field, ...] = (
         needs="safe",
         judged=True,
         tells=(WINDINGS_GROWLER,),
+        touched_by=(JOIN_WIRE, RE_SOLDER),
     ),
     GROWLER_SLOTS := text(
         "growler-slots",

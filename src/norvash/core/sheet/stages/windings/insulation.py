@@ -10,8 +10,8 @@ from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.stages.brushes.holders import RENEW_INSULATOR
 from norvash.core.sheet.stages.commutator.seen import CLEAN_AFTER_FLASHOVER
-from norvash.core.sheet.stages.shared import DRY_INSULATION, RENEW_ARMATURE, VACUUM
-from norvash.core.sheet.stages.windings.coils import JOIN_WIRE, RENEW_COIL
+from norvash.core.sheet.stages.shared import DRY_INSULATION, JOIN_WIRE, RE_SOLDER, RENEW_ARMATURE, SECURE_TURNS, VACUUM
+from norvash.core.sheet.stages.windings.coils import RENEW_COIL
 from norvash.core.sheet.task import Task
 from norvash.core.windings.circuits import PLACES
 
@@ -151,7 +151,16 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         compared=True,
         tells=(INSULATION_AGAIN, INSULATION_LOW, INSULATION_MIDDLING, INSULATION_FALLEN),
-        touched_by=(RENEW_ARMATURE, RENEW_INSULATOR, JOIN_WIRE, RENEW_COIL, CLEAN_AFTER_FLASHOVER, VACUUM),
+        touched_by=(
+            RENEW_ARMATURE,
+            RENEW_INSULATOR,
+            RENEW_COIL,
+            JOIN_WIRE,
+            RE_SOLDER,
+            SECURE_TURNS,
+            CLEAN_AFTER_FLASHOVER,
+            VACUUM,
+        ),
     ),
     INSULATION_C := quantity(
         "insulation-c",

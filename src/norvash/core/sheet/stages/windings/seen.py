@@ -2,20 +2,10 @@
 
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
-from norvash.core.sheet.stages.shared import DRY_INSULATION, RENEW_ARMATURE, VACUUM
-from norvash.core.sheet.stages.windings.coils import JOIN_WIRE, RENEW_COIL, SCRAP_MAGNET
+from norvash.core.sheet.stages.shared import DRY_INSULATION, JOIN_WIRE, RENEW_ARMATURE, SECURE_TURNS, VACUUM
+from norvash.core.sheet.stages.windings.coils import RENEW_COIL, SCRAP_MAGNET
 from norvash.core.sheet.task import Task
 
-SECURE_TURNS = Task(
-    id="secure-turns",
-    what="Secure and varnish the turns",
-    done="turns secured and varnished",
-    minutes=60,
-    tools="tape, cord, varnish of its heat class",
-    steps=("clean and dry it", "no copper bare: tape and tie it", "varnish, cure", "test the insulation again"),
-    caution="vapour of the varnish: air, no flame",
-    within=("armature",),
-)
 BAND_ARMATURE = Task(
     id="band",
     what="Have the armature banded or wedged again",

@@ -12,7 +12,7 @@ from norvash.core.sheet.finding import Finding, finding
 from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.shared import RENEW_ARMATURE
+from norvash.core.sheet.stages.shared import JOIN_WIRE, RE_SOLDER, RENEW_ARMATURE, SECURE_TURNS
 from norvash.core.sheet.stages.windings.coils import RENEW_COIL
 from norvash.core.windings.circuits import CIRCUITS, PLACES
 from norvash.errors import InputError
@@ -64,7 +64,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         compared=True,
         tells=(WITHSTAND_BROKE,),
-        touched_by=(RENEW_ARMATURE, RENEW_COIL),
+        touched_by=(RENEW_ARMATURE, RENEW_COIL, JOIN_WIRE, RE_SOLDER, SECURE_TURNS),
     ),
     WITHSTAND := pick(
         "withstand",
