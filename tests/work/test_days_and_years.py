@@ -117,6 +117,8 @@ def test_a_length_is_dated(shop: Shop) -> None:
     why = shop.page(motor).said.why
     read = next(r for r in shop.page(motor).context.state.current.rounds if r.kind == "check")
     assert why == f"Brush A had 17.0 mm on {day_words(read.at.date())} at 500 h, about 12.0 mm now, limit 8.0 mm."
+    graded = next(r.text for r in shop.page(motor).said.reasons if "usable carbon" in r.text)
+    assert graded == "Run on: usable carbon of brush A was 64% when it was read, over 40%; about 29% now."
     later = shop.later(days=16).page(motor).said.why
     assert later.endswith("at 500 h, about 12.0 mm at 900 h, limit 8.0 mm."), "nobody has logged it for two weeks"
     shop.measure(motor, "", "11.8", "12.1")

@@ -17,6 +17,7 @@ from norvash.core.planning.policy import Due, Policy
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import UNIT_WORDS, counted, grouped, listed, ordinal, use_words
 from norvash.core.use.rate import day_of
+from norvash.core.use.since import has_no_day
 
 KINDS = {
     "interval": "every so many hours or starts",
@@ -56,7 +57,12 @@ def last_check(state: MotorState) -> Checked:
     complete = current.complete(state.positions)
     if complete:
         return Checked(complete[-1].total_units, complete[-1].at.date(), "the last complete look")
-    return Checked(current.fitted_units, current.fitted_at.date(), "the fitting, for nobody has looked yet")
+    words = "the fitting, for nobody has looked yet"
+    if has_no_day(current, state):
+        by_use = current.fitted_at < state.entries[0].at
+        known = "the fitting, dated by its use alone" if by_use else "the record began"
+        words = f"{known}: nobody knows its day, or has looked yet"
+    return Checked(current.fitted_units, current.fitted_at.date(), words)
 
 
 def dues(state: MotorState, policies: Sequence[Policy], rules: MotorRules) -> tuple[Due, ...]:

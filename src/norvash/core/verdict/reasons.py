@@ -22,7 +22,7 @@ from norvash.core.text.words import (
 from norvash.core.verdict.components import Condition, finding_word
 from norvash.core.verdict.forecast_words import forecast_reasons, on_counter
 from norvash.core.verdict.grades import WORDS, Graded, worst
-from norvash.core.verdict.values import Findings, Reason
+from norvash.core.verdict.values import BrushNow, Findings, Reason
 
 _MOST_NAMED = 8
 _LEAST_SHOWN_MM = 0.05
@@ -116,10 +116,20 @@ def _grade_reason(found: Findings, graded: Graded, rules: MotorRules, unit: str)
         words = f"brush {least.label} is {length_words(under_mm, unit)} under its limit"
         return Reason(f"{WORDS[graded.grade]}: {words}.", (figure,))
     side = "over" if graded.grade == "fit" else "at or under"
-    return Reason(
-        f"{WORDS[graded.grade]}: usable carbon of brush {least.label} is {share:.0%}, {side} {figure.value:.0%}.",
-        (figure,),
-    )
+    now = _usable_now(least, found)
+    read = f"was {share:.0%} when it was read" if now else f"is {share:.0%}"
+    words = f"usable carbon of brush {least.label} {read}, {side} {figure.value:.0%}{now}"
+    return Reason(f"{WORDS[graded.grade]}: {words}.", (figure,))
+
+
+def _usable_now(brush: BrushNow, found: Findings) -> str:
+    """Return about what share of a brush may still be used by now, empty where it is what it was when it was read."""
+    read, usable, left_mm = found.since_read, brush.usable or 0.0, brush.left_mm or 0.0
+    now_mm = read.now_mm.get(brush.number) if read is not None else None
+    if read is None or now_mm is None or left_mm <= 0:
+        return ""
+    share = max((now_mm - found.limit.limit_mm) / left_mm * usable, 0.0)
+    return f"; about {share:.0%} {read.now_at}"
 
 
 def shows(under_mm: float) -> bool:
