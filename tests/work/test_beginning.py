@@ -47,6 +47,7 @@ SAID: dict[str, tuple[SinceTyped, dict[str, Any], tuple[float, bool, Span]]] = {
     "a year and the use a week": (SinceTyped(day="2022"), {"figures": WEEKLY}, (-3289, True, (-4900, -1700))),
     "nothing": (SinceTyped(), {"set_is_new": False}, (100, False, None)),
     "years where years are counted": (SinceTyped(ran="4.5"), YEARS, (0, True, None)),
+    "a year of a motor that is older": (SinceTyped(ran="4.5"), YEARS | {"use_now": "9"}, (0, True, None)),
     "a year where years are counted": (SinceTyped(day="2022"), YEARS, (0, True, (-0.499, 0.499))),
 }
 

@@ -1,8 +1,10 @@
 """What a job told the record is what is read back from it, whatever was done in whatever order, by whomever."""
 
+import json
 from collections.abc import Callable
 from contextlib import closing, suppress
 from dataclasses import fields
+from datetime import datetime
 from pathlib import Path
 
 import pytest
@@ -10,8 +12,13 @@ import pytest
 from conftest import Shop
 from hand import Hand
 from norvash.core.motor.notes import Note, NotedRound, NotedSet
+from norvash.core.record.record import Record
+from norvash.core.record.said import Said, apply
+from norvash.core.record.stated import Registered
 from norvash.errors import NorvashError
-from norvash.store.database import connect
+from norvash.store.append import append
+from norvash.store.database import Connection, connect
+from norvash.store.steps import steps
 from norvash.work.acting import Act
 from norvash.work.changing_figures import state_figures
 from norvash.work.context import Context
@@ -47,6 +54,26 @@ def check_told(shop: Shop, motor: str) -> None:
     assert [name for name in read if told[name] != read[name]] == []
 
 
+def check_restated(shop: Shop) -> None:
+    """What was said last of anything that was said anew is what its row holds, as the step that began it reads rows."""
+    said = newest(shop.conn)
+    step = dict(steps())[18]
+    shop.conn.execute("alter table restated rename to kept_restated")
+    try:
+        for statement in step.replace("restated_of", "again_of").split(";"):
+            shop.conn.execute(statement)
+        assert {k: said.get(k) for k in newest(shop.conn)} == newest(shop.conn)
+    finally:
+        shop.conn.execute("drop table restated")
+        shop.conn.execute("alter table kept_restated rename to restated")
+
+
+def newest(conn: Connection) -> dict[tuple[str, str], object]:
+    """Return what was said last of each thing."""
+    rows = conn.execute("select what, of_id, said_json from restated order by seq")
+    return {(what, of_id): json.loads(said) for what, of_id, said in rows}
+
+
 def plain(context: Context) -> dict[str, object]:
     """Return all that a motor was read as, by name, as far as it can be compared."""
     made = {f.name: getattr(context.record, f.name) for f in fields(context.record) if f.name != "stated"}
@@ -60,8 +87,39 @@ def plain(context: Context) -> dict[str, object]:
     }
 
 
+class Kept:
+    """Everything that was said of one motor, in order, beside where it is kept."""
+
+    def __init__(self) -> None:
+        self.said: list[Said] = []
+
+    def __call__(self, conn: Connection, record: Record, *said: Said, act_id: str, at: datetime) -> None:
+        append(conn, record, *said, act_id=act_id, at=at)
+        self.said += said
+
+    def folded(self) -> Record:
+        """Return the record that they make, from the first one on."""
+        first = self.said[0]
+        assert isinstance(first, Registered)
+        blank = Record(motor=first.motor, stated=first.stated, positions=(), written={})
+        half = apply(blank, *self.said[: len(self.said) // 2])
+        whole = apply(half, *self.said[len(self.said) // 2 :])
+        assert plain_record(whole) == plain_record(apply(blank, *self.said))
+        return whole
+
+
+def plain_record(record: Record) -> dict[str, object]:
+    """Return a record as far as people have said it: what becomes of findings is judged, and kept beside."""
+    made = {f.name: getattr(record, f.name) for f in fields(record) if f.name not in ("stated", "lives", "row")}
+    row = record.row
+    signed = row is not None and row.signed_at
+    return made | {"own": record.stated.own, "row": None if row is None else (row.id, row.number, row.kind, signed)}
+
+
 @pytest.mark.parametrize("seed", [0, 1, 2, 3, 106, 110, 117, 121])
-def test_what_is_told_is_what_is_read_back(shop: Shop, seed: int) -> None:
+def test_what_is_told_is_what_is_read_back(shop: Shop, monkeypatch: pytest.MonkeyPatch, seed: int) -> None:
+    kept = Kept()
+    monkeypatch.setattr("norvash.work.saying.append", kept)
     brushes = 4 if seed % 3 == 0 else 2
     motor = shop.motor(set_is_new=bool(seed % 2), brushes=str(brushes), figures={"rated_v": "400", "bars": "45"})
     hand, checked = Hand(shop, motor, seed + 50, brushes), 0
@@ -73,6 +131,8 @@ def test_what_is_told_is_what_is_read_back(shop: Shop, seed: int) -> None:
             checked += ("told", motor) in shop.conn.memory
         check_told(shop, motor)
     assert checked > STEPS / 5
+    assert plain_record(kept.folded()) == plain_record(as_read(shop, motor).record)
+    check_restated(shop)
 
 
 def test_every_other_job_tells_what_is_read_back(shop: Shop) -> None:
@@ -86,10 +146,16 @@ def test_every_other_job_tells_what_is_read_back(shop: Shop) -> None:
 
     noted: list[Note] = [
         NotedRound(line=1, day="2025-05-02", counter="500", readings={1: "19.5", 2: "19.9"}),
-        NotedSet(line=2, ended="2025-02-20", fitted="2024-03-03", ended_counter="90", fitted_counter="0", why="worn"),
+        NotedSet(line=2, ended="2025-02-20", fitted="2024-03-03", ended_counter="90", fitted_counter="60", why="worn"),
+        NotedSet(
+            line=3, ended="2024-03-02", fitted="2023-01-05", ended_counter="60", fitted_counter="0", lengths={1: "9"}
+        ),
     ]
     did("notes", lambda act: enter_notes(conn, act, motor, noted))
-    did("since", lambda act: state_since(conn, act, motor, SinceTyped(day="2 March 2025", counter="90")))
+    did(
+        "since",
+        lambda act: state_since(conn, act, motor, SinceTyped(day="2 March 2025", counter="90", lengths="nominal")),
+    )
     did("no notes", lambda act: take_back_notes(conn, act, made["notes"]))
     did("use", lambda act: log_use(conn, act, motor, text="1400"))
     did("no use", lambda act: take_back(conn, act, motor))
@@ -109,6 +175,7 @@ def test_every_other_job_tells_what_is_read_back(shop: Shop) -> None:
     did("added", lambda act: add_to_signed(conn, act, sheet, "one word more"))
     did("back", lambda act: take_back_into_use(conn, act, motor, "needed after all"))
     did("window", lambda act: add_window(conn, act, DARK))
+    check_restated(shop)
     did("rule", lambda act: set_rule(conn, act, "stage.watch", scope="site", scope_id="", text="0.6", why="tried"))
 
 

@@ -1,16 +1,24 @@
 """Ten thousand motors in one database, written in bulk."""
 
+from collections.abc import Sequence
 from datetime import datetime, timedelta
 from pathlib import Path
 from random import Random
 
 from norvash.core.brush.readings import Reading
 from norvash.core.forecast.simulation import simulate_set
+from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import even_positions
 from norvash.core.motor.record import BrushSet
-from norvash.core.record.record import Motor
-from norvash.core.use.counting import Counted
-from norvash.store import motors, people, rounds, sets, use
+from norvash.core.motor.round import Round
+from norvash.core.record.brushes import BrushRead
+from norvash.core.record.record import Motor, Record
+from norvash.core.record.sets import RoundNoted, SinceSaid
+from norvash.core.record.stated import Registered
+from norvash.core.record.used import UseLogged
+from norvash.core.use.log_entry import Entry
+from norvash.store import people
+from norvash.store.append import append
 from norvash.store.database import Connection, connect, transaction
 from norvash.store.ready import migrate
 from norvash.work.rulebook import rulebook
@@ -51,23 +59,18 @@ def _motor(conn: Connection, motor_id: str, i: int, now: datetime, random: Rando
         type_id=None,
         version=1,
     )
-    motors.add_motor(conn, made, _ACT)
-    plans = even_positions(4)
-    motors.add_positions(conn, motor_id, plans)
-    motors.change_motor_figures(conn, motor_id, {"new_mm": _NEW_MM, "limit_mm": _LIMIT_MM, "limit_source": "maker"})
+    stated = figures_in_force(made.motor_class, {"new_mm": _NEW_MM, "limit_mm": _LIMIT_MM, "limit_source": "maker"}, {})
     per_week = random.uniform(5, 40)
     start = now - timedelta(weeks=50)
-    for week in range(0, 51, 5):
-        total = per_week * week
-        use.add_entry(
-            conn,
-            f"{motor_id}-u{week}",
-            motor_id,
-            at=start + timedelta(weeks=week),
-            counted=Counted(total, total, ""),
-            typed=f"{total:.0f}",
-            act_id=_ACT,
+    used = [
+        UseLogged(
+            id=f"{motor_id}-u{week}",
+            use=Entry(start + timedelta(weeks=week), per_week * week, per_week * week),
+            typed=f"{per_week * week:.0f}",
+            event="",
         )
+        for week in range(0, 51, 5)
+    ]
     fitted = BrushSet(
         id=f"{motor_id}-s",
         number=1,
@@ -79,36 +82,41 @@ def _motor(conn: Connection, motor_id: str, i: int, now: datetime, random: Rando
         end_reason="",
         rounds=(),
     )
-    sets.add_set(conn, motor_id, fitted, _ACT)
     worn = simulate_set(random, 4, _NEW_MM, usable_mm=_NEW_MM - _LIMIT_MM, life_units=_LIFE_H)
-    for week in (10, 20, 30, 40, 50):
-        round_id, at = f"{motor_id}-r{week}", start + timedelta(weeks=week)
-        rounds.add_round(
-            conn,
-            round_id,
-            motor_id,
-            set_id=f"{motor_id}-s",
-            sheet_id=None,
-            kind="check",
-            at=at,
-            units=per_week * week,
-            act_id=_ACT,
+    measured = [
+        _round(fitted, week, start, per_week * week, [worn.length_mm(k, per_week * week) for k in range(4)])
+        for week in (10, 20, 30, 40, 50)
+    ]
+    append(
+        conn,
+        Record(motor=made, stated=stated, positions=(), written={}),
+        Registered(motor=made, stated=stated, positions=even_positions(4)),
+        *used,
+        SinceSaid(brush_set=fitted, uses=tuple(u.use for u in used)),
+        *measured,
+        act_id=_ACT,
+        at=now,
+    )
+
+
+def _round(of_set: BrushSet, week: int, start: datetime, total_units: float, lengths_mm: Sequence[float]) -> RoundNoted:
+    round_id = f"{of_set.id.removesuffix('-s')}-r{week}"
+    read = []
+    for k, mm in enumerate(lengths_mm):
+        reading = Reading(
+            typed=f"{mm:.2f}", unit="mm", raw_value=mm, length_mm=mm, sd_mm=0.05, low_mm=mm, high_mm=mm, method="length"
         )
-        for k in range(4):
-            mm = worn.length_mm(k, per_week * week)
-            reading = Reading(
-                typed=f"{mm:.2f}", unit="mm", raw_value=mm, length_mm=mm, sd_mm=0.05, low_mm=mm, high_mm=mm
+        read.append(
+            BrushRead(
+                id=f"{round_id}-{k}", round_id=round_id, position=k + 1, reading=reading, instrument="digital-caliper"
             )
-            rounds.add_reading(
-                conn,
-                f"{round_id}-{k}",
-                round_id,
-                position=k + 1,
-                reading=reading,
-                method="length",
-                instrument="digital-caliper",
-                doubt=None,
-                sight="found",
-                act_id=_ACT,
-            )
-        rounds.finish_round(conn, round_id, at)
+        )
+    made = Round(
+        id=round_id,
+        at=start + timedelta(weeks=week),
+        total_units=total_units,
+        kind="check",
+        finished=True,
+        readings={r.position: r.measured for r in read},
+    )
+    return RoundNoted(of_set=of_set, noted=made, read=tuple(read))

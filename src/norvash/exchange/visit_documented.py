@@ -1,6 +1,7 @@
 """The documentation of a visit's file, made from what it can hold: entries, fields, findings, tasks, steps."""
 
 from collections.abc import Iterator
+from inspect import getdoc
 from types import UnionType
 from typing import Any, Literal, get_args, get_origin
 
@@ -74,7 +75,7 @@ def _entries() -> Iterator[str]:
             for n, f in model.model_fields.items()
             if n not in ("at", "by", "do")
         ]
-        yield f"| `{name}` | {' '.join((model.__doc__ or '').split())} | {'; '.join(own)} |"
+        yield f"| `{name}` | {' '.join((getdoc(model) or '').split())} | {'; '.join(own)} |"
     yield ""
 
 

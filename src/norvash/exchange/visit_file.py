@@ -5,12 +5,15 @@ from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
+from norvash.exchange import said
+from norvash.exchange.said import Lengths, Value, Words
+
 FORMAT, SCHEMA = "norvash visit", 1
 _MOST_PEOPLE = 100
-_LONGEST, _LONG_NAME = 20_000, 200
-Value = Annotated[str, Field(max_length=_LONGEST)]
-Words = Annotated[str, Field(max_length=_LONG_NAME)]
-Lengths = Annotated[dict[str, Words], Field(max_length=40)]
+
+
+# Of which sight a value is said to be; nothing where the sheet proposes it.
+Sight = Literal["", "found", "left", "asked"]
 
 
 class _Strict(BaseModel):
@@ -57,72 +60,44 @@ class Register(_Act):
     answer: Words = ""
 
 
-class Use(_Act):
-    """Use is logged: a counter's value or, by `mode`, an increment."""
-
+class Use(said.Use, _Act):
     do: Literal["use"]
     value: Words
     mode: Literal["counter", "increment"] = "counter"
-    day: Words = ""
-    answer: Words = ""
 
 
-class Open(_Act):
-    """A sheet is opened."""
-
+class Open(said.Open, _Act):
     do: Literal["open"]
     kind: Literal["full", "quick"] = "full"
     round: Literal["check", "bedded"] = "check"
-    counter: Words = ""
-    answer: Words = ""
-    safe: bool = False
 
 
-class Enter(_Act):
-    """One field of a stage; an empty value takes it back. Without a sight it is the one that the sheet proposes."""
-
+class Enter(said.Enter, _Act):
     do: Literal["enter"]
     stage: Words = ""
     field: Words
     place: int = Field(default=0, ge=0, le=99)
-    sight: Literal["", "found", "left", "asked"] = ""
+    sight: Sight = ""
     value: Value
-    with_it: dict[Words, Value] = Field(default={}, alias="with")
-    answer: Words = ""
-    why: Words = ""
 
 
-class Measure(_Act):
-    """The length of a brush."""
-
+class Measure(said.Measure, _Act):
     do: Literal["measure"]
     place: int = Field(ge=1, le=40)
-    sight: Literal["", "found", "left", "asked"] = ""
+    sight: Sight = ""
     value: Words
-    method: Words = ""
-    instrument: Words = ""
-    answer: Words = ""
-    why: Words = ""
 
 
-class See(_Act):
-    """What is seen on a brush, by the id of the finding; `gone` takes it back."""
-
+class See(said.See, _Act):
     do: Literal["see"]
     place: int = Field(ge=1, le=40)
     value: Words
-    gone: bool = False
-    answer: Words = ""
-    why: Words = ""
 
 
-class Doubt(_Act):
-    """The answer to a doubted length; `why` where it was mistyped."""
-
+class Doubt(said.Doubt, _Act):
     do: Literal["doubt"]
     place: int = Field(ge=1, le=40)
     answer: Words
-    why: Words = ""
 
 
 class Figure(_Act):
@@ -150,54 +125,31 @@ class Rule(_Act):
     source: Words = ""
 
 
-class Confirm(_Act):
-    """A change of a figure, a rule or a school, by its name, is confirmed by somebody else, or given its `source`."""
-
+class Confirm(said.Confirm, _Act):
     do: Literal["confirm"]
     name: Words
-    source: Words = ""
 
 
-class Fit(_Act):
-    """A new set is fitted, on the sheet while one is open: by position a length, “nominal”, or nothing."""
-
+class Fit(said.Fit, _Act):
     do: Literal["fit"]
     reason: Words
-    lengths: Lengths = {}
-    part: Words = ""
-    variant: Words = ""
-    also: Annotated[tuple[Words, ...], Field(max_length=40)] = ()
-    counter: Words = ""
-    answer: Words = ""
 
 
-class Renew(_Act):
-    """Single brushes are renewed while the others stay."""
-
+class Renew(said.Renew, _Act):
     do: Literal["renew"]
     reason: Words
     lengths: Lengths
-    counter: Words = ""
-    answer: Words = ""
 
 
-class Whole(_Act):
-    """A look goes on as a whole sheet."""
-
+class Whole(said.Whole, _Act):
     do: Literal["whole"]
 
 
-class Sign(_Act):
-    """The sheet is signed; `why` where something is open, `service` confirms the last gate of a look."""
-
+class Sign(said.Sign, _Act):
     do: Literal["sign"]
-    why: Value = ""
-    service: bool = False
 
 
-class Add(_Act):
-    """Something is added below the signature."""
-
+class Add(said.Add, _Act):
     do: Literal["add"]
     value: Value
 

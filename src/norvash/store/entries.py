@@ -146,11 +146,10 @@ def last_of_site(conn: Connection, field: str) -> Given | None:
     return _given(row) if row else None
 
 
-def add_entry(
-    conn: Connection, entry_id: str, sheet_id: str, *, field: str, place: int, given: Given, act_id: str
-) -> None:
+def add_entry(conn: Connection, sheet_id: str, spot: Spot, given: Given, act_id: str) -> None:
     """Keep an entry as the one that counts at its place and in its sight; an earlier one stays behind it."""
-    place_now = {"sheet_id": sheet_id, "field": field, "place": place, "sight": given.sight}
+    field, place, sight = spot
+    place_now = {"sheet_id": sheet_id, "field": field, "place": place, "sight": sight}
     before = conn.execute(
         """update entry set replaced_by = id
            where sheet_id = :sheet_id and field = :field and place = :place and sight = :sight
@@ -162,7 +161,7 @@ def add_entry(
            values (:id, :sheet_id, :field, :place, :sight, :slip, :typed, :word, :value, :more, :act_id)""",
         {
             **place_now,
-            "id": entry_id,
+            "id": given.id,
             "typed": given.typed,
             "word": given.word,
             "value": given.number,
@@ -172,7 +171,7 @@ def add_entry(
         },
     )
     if before is not None:
-        conn.execute("update entry set replaced_by = :id where id = :before", {"id": entry_id, "before": before["id"]})
+        conn.execute("update entry set replaced_by = :id where id = :before", {"id": given.id, "before": before["id"]})
 
 
 def fetch_entry(conn: Connection, entry_id: str) -> Given | None:
@@ -192,16 +191,11 @@ def move_entry(conn: Connection, entry_id: str, sight: Sight) -> None:
     conn.execute("update entry set sight = :sight where id = :id", {"id": entry_id, "sight": sight})
 
 
-def undo_entry(conn: Connection, entry_id: str) -> None:
-    """Take an entry back; the one that it replaced counts again."""
-    conn.execute("update entry set replaced_by = id where id = :id", {"id": entry_id})
-    conn.execute("update entry set replaced_by = null where replaced_by = :id and id <> :id", {"id": entry_id})
-
-
-def undo_reading(conn: Connection, reading_id: str) -> None:
-    """Take a reading back; the one that it replaced counts again."""
-    conn.execute("update reading set replaced_by = id where id = :id", {"id": reading_id})
-    conn.execute("update reading set replaced_by = null where replaced_by = :id and id <> :id", {"id": reading_id})
+def take_back(conn: Connection, value_id: str, *, reading: bool) -> None:
+    """Take a value back, an entry or a reading; the one that it replaced counts again."""
+    let_go(conn, value_id, reading=reading)
+    table = "reading" if reading else "entry"
+    conn.execute(f"update {table} set replaced_by = null where replaced_by = :id and id <> :id", {"id": value_id})
 
 
 def let_go(conn: Connection, value_id: str, *, reading: bool) -> None:

@@ -80,11 +80,6 @@ def motors_standing(conn: Connection, scope: str, scope_id: str, rule_id: str = 
     return [str(r["id"]) for r in rows]
 
 
-def life_id(sheet_id: str, life: Life) -> str:
-    """Return the id of a life that begins on a sheet: one for each finding and place."""
-    return f"{sheet_id}.{life.finding.id}.{life.position}"
-
-
 def begin_lives(
     conn: Connection,
     motor_id: str,
@@ -103,7 +98,7 @@ def begin_lives(
     """
     for life in lives:
         if is_news(life, sheet_id):
-            life_at = life.kept.id if life.kept is not None else life_id(sheet_id, life)
+            life_at = life.id_on(sheet_id)
             gone = life.state == "withdrawn"
             conn.execute(
                 f"""insert into life (id, motor_id, sheet_id, position_number, finding, part, grade, words, state, who,
@@ -187,7 +182,7 @@ def sign_lives(conn: Connection, sheet_id: str, lives: Iterable[Life], act_id: s
         by = put_off.by if put_off is not None else PutBy()
         goes_on = life.stands or bool(life.state == "withdrawn" and life.moves)
         ended = {"sheet": None, "act": None} if goes_on else {"sheet": sheet_id, "act": act_id}
-        _rest(conn, life.kept.id if life.kept is not None else life_id(sheet_id, life), life)
+        _rest(conn, life.id_on(sheet_id), life)
         conn.execute(
             """update life set grade = :grade, words = :words, state = :state, who = :who, due_on = :due_on, why = :why,
                       put_by = :by, put_since = :since, moved = :moved, waits_for = :part, held_since = null,
@@ -196,7 +191,7 @@ def sign_lives(conn: Connection, sheet_id: str, lives: Iterable[Life], act_id: s
                       ended_sheet_id = :sheet, ended_act_id = :act
                where id = :id""",
             {
-                "id": life.kept.id if life.kept is not None else life_id(sheet_id, life),
+                "id": life.id_on(sheet_id),
                 "grade": life.finding.grade,
                 "words": words_to_keep(life.finding),
                 "state": life.state,

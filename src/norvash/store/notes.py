@@ -3,10 +3,8 @@
 from dataclasses import dataclass
 from datetime import datetime
 
-from norvash.core.brush.readings import Reading
 from norvash.errors import NotFound
 from norvash.store.database import Connection
-from norvash.store.reading_row import Place, insert_reading
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -103,66 +101,4 @@ def strike_statement(conn: Connection, set_id: str, act_id: str) -> None:
         """update use_entry set struck_act_id = :act where noted = 1 and id = act_id || '.since'
            and motor_id = (select motor_id from brush_set where id = :set_id) and struck_act_id is null""",
         values,
-    )
-
-
-def add_noted_round(
-    conn: Connection,
-    round_id: str,
-    motor_id: str,
-    *,
-    set_id: str,
-    kind: str,
-    at: datetime,
-    units: float,
-    by: str,
-    shortest: bool,
-    now: datetime,
-    act_id: str,
-) -> None:
-    """Keep a round from notes, closed."""
-    conn.execute(
-        """insert into round (id, motor_id, set_id, kind, at, seq, total_units, finished_at, noted, measured_by,
-                              shortest, act_id)
-           values (:id, :motor_id, :set_id, :kind, :at,
-                   (select coalesce(max(seq), 0) + 1 from round where motor_id = :motor_id), :units, :now, 1, :by,
-                   :shortest, :act_id)""",
-        {
-            "id": round_id,
-            "motor_id": motor_id,
-            "set_id": set_id,
-            "kind": kind,
-            "at": at.isoformat(),
-            "units": units,
-            "now": now.isoformat(),
-            "by": by,
-            "shortest": int(shortest),
-            "act_id": act_id,
-        },
-    )
-
-
-def add_noted_reading(
-    conn: Connection,
-    reading_id: str,
-    round_id: str,
-    *,
-    position: int,
-    reading: Reading,
-    method: str,
-    instrument: str,
-    doubt: str,
-    doubt_rule: str,
-    act_id: str,
-) -> None:
-    """Keep a reading of a round from notes; a doubt about it was answered when it was entered."""
-    insert_reading(
-        conn,
-        Place(id=reading_id, round_id=round_id, position=position, sight="found", act_id=act_id),
-        reading,
-        method=method,
-        instrument=instrument,
-        doubt=doubt,
-        doubt_rule=doubt_rule,
-        answer="right" if doubt else "",
     )

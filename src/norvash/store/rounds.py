@@ -3,13 +3,11 @@
 from dataclasses import dataclass
 from datetime import datetime
 
-from norvash.core.brush.doubts import Doubt
-from norvash.core.brush.readings import Reading
-from norvash.core.motor.round import Measured
+from norvash.core.motor.round import Measured, Round
+from norvash.core.record.brushes import BrushRead
 from norvash.core.sheet.given import Sight
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
-from norvash.store.reading_row import Place, insert_reading
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -74,30 +72,27 @@ def _round(row: Row) -> RoundRow:
 
 
 def add_round(
-    conn: Connection,
-    round_id: str,
-    motor_id: str,
-    *,
-    set_id: str,
-    sheet_id: str | None,
-    kind: str,
-    at: datetime,
-    units: float,
-    act_id: str,
+    conn: Connection, motor_id: str, a_round: Round, set_id: str, *, at: datetime | None = None, act_id: str
 ) -> None:
-    """Open a round, on a sheet or beside one."""
+    """Keep a round of a set, on a sheet, beside one, or from notes; one that is finished was so `at` a moment."""
     conn.execute(
-        """insert into round (id, motor_id, set_id, sheet_id, kind, at, seq, total_units, act_id)
+        """insert into round (id, motor_id, set_id, sheet_id, kind, at, seq, total_units, finished_at, noted,
+                              measured_by, shortest, act_id)
            values (:id, :motor_id, :set_id, :sheet_id, :kind, :at,
-                   (select coalesce(max(seq), 0) + 1 from round where motor_id = :motor_id), :units, :act_id)""",
+                   (select coalesce(max(seq), 0) + 1 from round where motor_id = :motor_id), :units, :finished, :noted,
+                   :by, :shortest, :act_id)""",
         {
-            "id": round_id,
+            "id": a_round.id,
             "motor_id": motor_id,
             "set_id": set_id,
-            "sheet_id": sheet_id,
-            "kind": kind,
-            "at": at.isoformat(),
-            "units": units,
+            "sheet_id": a_round.sheet_id or None,
+            "kind": a_round.kind,
+            "at": a_round.at.isoformat(),
+            "units": a_round.total_units,
+            "finished": (at or a_round.at).isoformat() if a_round.finished else None,
+            "noted": int(a_round.noted),
+            "by": a_round.by,
+            "shortest": int(a_round.shortest),
             "act_id": act_id,
         },
     )
@@ -134,44 +129,46 @@ def finish_round(conn: Connection, round_id: str, at: datetime) -> None:
     )
 
 
-def add_reading(
-    conn: Connection,
-    reading_id: str,
-    round_id: str,
-    *,
-    position: int,
-    reading: Reading,
-    method: str,
-    instrument: str,
-    doubt: Doubt | None,
-    sight: Sight,
-    act_id: str,
-) -> tuple[str, str, float] | None:
-    """Keep a reading as the one that counts for its position in its sight.
-
-    Return id, typed text and length [mm] of the one that now stands behind it.
-    """
-    place = Place(id=reading_id, round_id=round_id, position=position, sight=sight, act_id=act_id)
+def add_reading(conn: Connection, said: BrushRead, act_id: str) -> None:
+    """Keep a reading as the one that counts for its position in its sight; an earlier one stays behind it."""
+    place = {"round_id": said.round_id, "position": said.position, "sight": said.sight}
     before = conn.execute(
         """update reading set replaced_by = id
            where round_id = :round_id and position_number = :position and sight = :sight and replaced_by is null
-           returning id, typed, length_mm""",
-        {"round_id": round_id, "position": position, "sight": sight},
-    ).fetchone()
-    insert_reading(
-        conn,
+           returning id""",
         place,
-        reading,
-        method=method,
-        instrument=instrument,
-        doubt=doubt.words if doubt else "",
-        doubt_rule=doubt.rule_id if doubt else "",
+    ).fetchone()
+    reading, doubt = said.reading, said.doubt
+    conn.execute(
+        """insert into reading (id, round_id, position_number, sight, act_id, typed, typed_unit, method, instrument,
+                                raw_value, length_mm, sd_mm, low_mm, high_mm, lines_seen, taper_deg, bare_mm,
+                                reference_mm, doubt, doubt_rule, doubt_answer)
+           values (:id, :round_id, :position, :sight, :act_id, :typed, :unit, :method, :instrument,
+                   :raw, :length, :sd, :low, :high, :lines, :taper, :bare, :reference, :doubt, :doubt_rule, :answer)""",
+        {
+            **place,
+            "id": said.id,
+            "act_id": act_id,
+            "typed": reading.typed,
+            "unit": reading.unit,
+            "method": reading.method,
+            "instrument": said.instrument,
+            "raw": reading.raw_value,
+            "length": reading.length_mm,
+            "sd": reading.sd_mm,
+            "low": reading.low_mm,
+            "high": reading.high_mm,
+            "lines": reading.lines,
+            "taper": reading.taper_deg,
+            "bare": reading.bare_mm,
+            "reference": reading.reference_mm,
+            "doubt": doubt.words if doubt is not None else "",
+            "doubt_rule": doubt.rule_id if doubt is not None else "",
+            "answer": "right" if doubt is not None and said.answered else "",
+        },
     )
     if before is not None:
-        conn.execute(
-            "update reading set replaced_by = :id where id = :before", {"id": reading_id, "before": before["id"]}
-        )
-    return (before["id"], before["typed"], before["length_mm"]) if before is not None else None
+        conn.execute("update reading set replaced_by = :id where id = :before", {"id": said.id, "before": before["id"]})
 
 
 _READING = """select g.*, p.name as person, a.at, a.played_by from reading g join act a on a.id = g.act_id
@@ -271,11 +268,6 @@ def move_reading(conn: Connection, reading_id: str, round_id: str, sight: Sight)
 def answer_doubt(conn: Connection, reading_id: str, answer: str) -> None:
     """Keep what the person said about a doubted reading."""
     conn.execute("update reading set doubt_answer = :answer where id = :id", {"id": reading_id, "answer": answer})
-
-
-def withdraw_reading(conn: Connection, reading_id: str) -> None:
-    """Take a mistyped reading out of the count; it stays in the record, replaced by nothing but itself."""
-    conn.execute("update reading set replaced_by = id where id = :id", {"id": reading_id})
 
 
 def list_answered(conn: Connection, motor_id: str) -> list[ReadingRow]:

@@ -2,8 +2,7 @@
 
 from datetime import datetime
 
-from norvash.core.record.entries import BrushSeen
-from norvash.core.sheet.finding import Finding
+from norvash.core.record.brushes import BrushSeen
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.visit.kept_finding import kept_finding
@@ -39,32 +38,31 @@ def seen_at(conn: Connection, round_id: str, position: int, seen: str, sight: Si
     return datetime.fromisoformat(row["at"])
 
 
-def add_finding(
-    conn: Connection, finding_id: str, round_id: str, *, position: int, seen: Finding, sight: Sight, act_id: str
-) -> None:
+def add_finding(conn: Connection, said: BrushSeen, act_id: str) -> None:
     """Keep what was seen on a brush; the same finding twice in one sight is kept once."""
     conn.execute(
         """insert into finding (id, round_id, position_number, seen, part, grade, words, sight, act_id)
            values (:id, :round_id, :position, :seen, :part, :grade, :words, :sight, :act_id)
            on conflict (round_id, position_number, seen, sight) where struck_act_id is null do nothing""",
         {
-            "id": finding_id,
-            "round_id": round_id,
-            "position": position,
-            "seen": seen.id,
-            "part": seen.part.id,
-            "grade": seen.grade,
-            "words": seen.words,
-            "sight": sight,
+            **_place(said),
+            "id": said.id,
+            "part": said.finding.part.id,
+            "grade": said.finding.grade,
+            "words": said.finding.words,
             "act_id": act_id,
         },
     )
 
 
-def strike_finding(conn: Connection, round_id: str, *, position: int, seen: str, sight: Sight, act_id: str) -> None:
+def strike_finding(conn: Connection, said: BrushSeen, act_id: str) -> None:
     """Take a finding back in one sight; it stays in the record."""
     conn.execute(
         """update finding set struck_act_id = :act_id where round_id = :round_id and position_number = :position
            and seen = :seen and sight = :sight and struck_act_id is null""",
-        {"round_id": round_id, "position": position, "seen": seen, "sight": sight, "act_id": act_id},
+        {**_place(said), "act_id": act_id},
     )
+
+
+def _place(said: BrushSeen) -> dict[str, object]:
+    return {"round_id": said.round_id, "position": said.position, "seen": said.finding.id, "sight": said.sight}

@@ -7,8 +7,8 @@ from datetime import date, datetime
 
 from norvash.core.motor.record import BrushSet, Renewal
 from norvash.core.motor.round import Measured, Round
-from norvash.core.record.apply import ReadAs, read_all, seen_in
-from norvash.core.record.entries import BrushSeen
+from norvash.core.record.brushes import BrushSeen
+from norvash.core.record.rounds import ReadAs, read_all, seen_in
 from norvash.store.database import Connection, Row
 from norvash.store.seen import seen_by_round
 
@@ -59,13 +59,14 @@ def change_fitting(conn: Connection, fitted: BrushSet) -> None:
     conn.execute(
         """update brush_set set fitted_at = :at, fitted_units = :units, fitted_known = :known,
                span_first_on = :first_on, span_last_on = :last_on, span_low_units = :low,
-               span_high_units = :high where id = :id""",
+               span_high_units = :high, nominal_json = :nominal where id = :id""",
         {
             **_span(fitted),
             "id": fitted.id,
             "at": fitted.fitted_at.isoformat(),
             "units": fitted.fitted_units,
             "known": int(fitted.fitted_known),
+            "nominal": json.dumps(sorted(fitted.nominal)),
         },
     )
 
@@ -76,11 +77,16 @@ def least_number(conn: Connection, motor_id: str) -> int:
     return 1 if row[0] is None else int(row[0])
 
 
-def end_set(conn: Connection, set_id: str, at: datetime, units: float, reason: str) -> None:
+def end_set(conn: Connection, ended: BrushSet) -> None:
     """End a set with its reason."""
     conn.execute(
         "update brush_set set ended_at = :at, ended_units = :units, end_reason = :reason where id = :id",
-        {"id": set_id, "at": at.isoformat(), "units": units, "reason": reason},
+        {
+            "id": ended.id,
+            "at": ended.ended_at.isoformat() if ended.ended_at is not None else None,
+            "units": ended.ended_units,
+            "reason": ended.end_reason,
+        },
     )
 
 
@@ -149,7 +155,7 @@ def _unread_round(row: Row, seen: Sequence[BrushSeen]) -> Round:
         shortest=bool(row["shortest"]),
     )
     for each in seen:
-        made = seen_in(made, each)
+        made = seen_in(made, each.position, each.finding, each.sight)
     return made
 
 

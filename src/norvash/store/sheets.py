@@ -43,13 +43,19 @@ def _sheet(row: Row) -> SheetRow:
 _SHEET = "select s.*, p.name as person from sheet s join act a on a.id = s.act_id join person p on p.id = a.person_id"
 
 
-def add_sheet(conn: Connection, sheet_id: str, motor_id: str, *, kind: str, at: datetime, act_id: str) -> None:
+def add_sheet(conn: Connection, row: SheetRow, act_id: str) -> None:
     """Open a sheet."""
     conn.execute(
         """insert into sheet (id, motor_id, number, kind, at, act_id)
-           values (:id, :motor_id, (select coalesce(max(number), 0) + 1 from sheet where motor_id = :motor_id),
-                   :kind, :at, :act_id)""",
-        {"id": sheet_id, "motor_id": motor_id, "kind": kind, "at": at.isoformat(), "act_id": act_id},
+           values (:id, :motor_id, :number, :kind, :at, :act_id)""",
+        {
+            "id": row.id,
+            "motor_id": row.motor_id,
+            "number": row.number,
+            "kind": row.kind,
+            "at": row.at.isoformat(),
+            "act_id": act_id,
+        },
     )
 
 
@@ -160,11 +166,15 @@ def last_certificate(conn: Connection, motor_id: str, before: int) -> SheetRow |
     return _sheet(row) if row else None
 
 
-def sign_sheet(conn: Connection, sheet_id: str, at: datetime, signed: Mapping[str, object]) -> None:
+def sign_sheet(conn: Connection, row: SheetRow) -> None:
     """Close a sheet for good with what it says."""
     conn.execute(
         "update sheet set signed_at = :at, signed_json = :signed where id = :id and signed_at is null",
-        {"id": sheet_id, "at": at.isoformat(), "signed": json.dumps(signed, default=str)},
+        {
+            "id": row.id,
+            "at": row.signed_at.isoformat() if row.signed_at is not None else None,
+            "signed": json.dumps(row.signed, default=str),
+        },
     )
 
 

@@ -4,6 +4,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
+from norvash.core.record.used import UseLogged
 from norvash.core.use.counting import Counted
 from norvash.core.use.log_entry import Entry
 from norvash.errors import NotFound
@@ -22,31 +23,21 @@ class UseRow:
     person: str
 
 
-def add_entry(
-    conn: Connection,
-    entry_id: str,
-    motor_id: str,
-    *,
-    at: datetime,
-    counted: Counted,
-    typed: str,
-    act_id: str,
-    noted: bool = False,
-) -> None:
-    """Keep a new entry; `noted` where it is from notes."""
+def add_entry(conn: Connection, motor_id: str, said: UseLogged, act_id: str) -> None:
+    """Keep a new entry."""
     conn.execute(
         """insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, noted, act_id)
            values (:id, :motor_id, (select coalesce(max(seq), 0) + 1 from use_entry where motor_id = :motor_id),
                    :at, :total, :counter, :typed, :event, :noted, :act_id)""",
         {
-            "id": entry_id,
+            "id": said.id,
             "motor_id": motor_id,
-            "at": at.isoformat(),
-            "total": counted.total_units,
-            "counter": counted.counter_units,
-            "typed": typed,
-            "event": counted.event,
-            "noted": int(noted),
+            "at": said.use.at.isoformat(),
+            "total": said.use.total_units,
+            "counter": said.use.counter_units,
+            "typed": said.typed,
+            "event": said.event,
+            "noted": int(said.use.noted),
             "act_id": act_id,
         },
     )

@@ -1,15 +1,36 @@
 """What is typed into the forms, field by field; a missing field is an empty one."""
 
+from collections.abc import Mapping
 from typing import Self
 
 from pydantic import BaseModel, ConfigDict
 
 from norvash.core.text.quantities import LENGTHS
+from norvash.exchange.said import Seen
 
 
 def whole(text: str) -> int | None:
     """Return a plain whole number of at most nine digits as a program sent it, None for anything else."""
     return int(text) if text.isascii() and text.isdigit() and len(text) < 10 else None
+
+
+def with_unit(value: str, unit: str) -> str:
+    """Return a reading with the unit that was chosen for it, where bare numbers are meant in one."""
+    edges = [part.strip() for part in value.split(";")]
+    plain = all(part and all(c in "0123456789.,+- /" for c in part) for part in edges)
+    return "; ".join(f"{part} {unit}" for part in edges) if unit in LENGTHS and plain else value
+
+
+def numbered(typed: Mapping[str, str], name: str) -> dict[str, str]:
+    """Return the fields of a form that are called `name`, an underscore and a number, by that number."""
+    found = ((n.removeprefix(f"{name}_"), text) for n, text in typed.items() if n.startswith(f"{name}_"))
+    return {str(whole(n)): text for n, text in found if whole(n) is not None}
+
+
+def seen_in(typed: Mapping[str, str]) -> Seen:
+    """Return what a form says of what its page showed; one of an older page says nothing."""
+    touched = {"1": True, "0": False}.get(typed.get("touched", ""))
+    return Seen(replaces=typed.get("replaces", ""), touched=touched)
 
 
 class Form(BaseModel):
@@ -21,51 +42,6 @@ class Form(BaseModel):
     def of(cls, typed: dict[str, str]) -> Self:
         """Return the form as typed."""
         return cls.model_validate({k: v for k, v in typed.items() if k in cls.model_fields})
-
-
-class UseForm(Form):
-    """One entry of use."""
-
-    value: str = ""
-    mode: str = "counter"
-    day: str = ""
-    answer: str = ""
-
-
-class SheetForm(Form):
-    """The head of a sheet."""
-
-    sheet_kind: str = "quick"
-    counter: str = ""
-    kind: str = "check"
-    answer: str = ""
-    safe: str = ""
-
-
-class ReadingForm(Form):
-    """One reading; a bare number is meant in `unit` where one was chosen."""
-
-    place: str = ""
-    value: str = ""
-    unit: str = ""
-    method: str = ""
-    instrument: str = ""
-    replaces: str = ""
-
-    @property
-    def text(self) -> str:
-        """Return the reading with the unit that was chosen for it."""
-        edges = [part.strip() for part in self.value.split(";")]
-        plain = all(part and all(c in "0123456789.,+- /" for c in part) for part in edges)
-        return "; ".join(f"{part} {self.unit}" for part in edges) if self.unit in LENGTHS and plain else self.value
-
-
-class SetForm(Form):
-    """A new set; its lengths come as length_1, length_2, …"""
-
-    counter: str = ""
-    reason: str = ""
-    answer: str = ""
 
 
 class MotorForm(Form):

@@ -1,16 +1,9 @@
 """What fitting a set and renewing single brushes have in common: the counter, the reason, a length of a new brush."""
 
-from dataclasses import dataclass
-
 from norvash.core.brush.readings import Reading, read
 from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
-from norvash.core.use.counting import Counted
 from norvash.errors import InputError
-from norvash.store import use
-from norvash.store.database import Connection
-from norvash.work.acting import Act
-from norvash.work.context import Context, Prepared
-from norvash.work.standing import Judged
+from norvash.work.context import Context
 
 END_REASONS = {
     "at its limit": "It was at its limit",
@@ -26,17 +19,6 @@ END_REASONS = {
 _IN_PLACE = ("wear line", "compare", "spring position")
 
 
-@dataclass(frozen=True, kw_only=True)
-class Used(Prepared):
-    """The use at which brushes were changed, whether it is news for the log, and the motor judged with the new
-    brushes.
-    """
-
-    counted: Counted
-    news: bool
-    judged: Judged
-
-
 def check_reason(reason: str, what: str) -> None:
     """Refuse a change without one of the reasons.
 
@@ -44,15 +26,6 @@ def check_reason(reason: str, what: str) -> None:
     """
     if reason not in END_REASONS:
         raise InputError(f"Say why {what} came out.", "Choose one of the reasons.", "reason")
-
-
-def log_change(conn: Connection, act: Act, motor_id: str, counter: str, made: Used) -> float:
-    """Log the counter as read at the change, unless it stands as logged; return the use now."""
-    if made.news:
-        use.add_entry(
-            conn, f"{act.id}.use", motor_id, at=act.at, counted=made.counted, typed=counter.strip(), act_id=act.id
-        )
-    return made.counted.total_units
 
 
 def way_of_new(context: Context) -> str:

@@ -1,7 +1,7 @@
 """Change the figures that a motor states itself."""
 
-from collections.abc import Callable, Mapping
-from dataclasses import dataclass, replace
+from collections.abc import Mapping
+from dataclasses import replace
 from typing import Self
 
 from norvash.core.motor.figure_fields import BY_NAME, UNIT_OF_USE
@@ -10,17 +10,18 @@ from norvash.core.motor.figures import Figures
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import PositionPlan, read_positions
 from norvash.core.names.changed import name_now
-from norvash.core.record.entries import FiguresStated
 from norvash.core.record.record import Motor
+from norvash.core.record.stated import FiguresStated
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
 from norvash.store import motors, sheets
 from norvash.store.database import Connection
-from norvash.work.acting import Act, Change, prepared
-from norvash.work.context import Context, Prepared
-from norvash.work.ground import Settled, changes_of, joined, keep_moves, news_of, settle
+from norvash.work.acting import Act, Change
+from norvash.work.context import Context
+from norvash.work.ground import changes_of, joined, news_of, settle
 from norvash.work.loading import load
-from norvash.work.standing import Judged, foresee, keep
+from norvash.work.saying import Saying, say
+from norvash.work.standing import foresee
 
 ASKED = frozenset(f.name for stage in STAGES for f in stage.asks)
 
@@ -59,7 +60,7 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
     what was found; errors at the fields.
     """
 
-    def prepare() -> _Changed:
+    def prepare(now: Act) -> Saying:
         context = load(conn, motor_id)
         if context.motor.version != version:
             raise Conflict(
@@ -76,16 +77,10 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
             )
         check_together(stated)
         plans = read_positions(typed, context.positions)
-        return _changed(conn, act, context, context.after(FiguresStated(stated=stated, positions=plans)))
+        return _changed(conn, now, context, FiguresStated(stated=stated, positions=plans))
 
-    return prepared(
-        conn,
-        act,
-        "change figures",
-        typed={"motor": motor_id, "typed": dict(typed), "version": version},
-        prepare=prepare,
-        body=_keeping(conn),
-    )
+    content = {"motor": motor_id, "typed": dict(typed), "version": version}
+    return say(conn, act, "change figures", typed=content, prepare=prepare)
 
 
 def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str, str], seen: Mapping[str, str]) -> str:
@@ -97,7 +92,7 @@ def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str,
     """
     row = sheets.fetch_sheet(conn, sheet_id)
 
-    def prepare() -> _Changed:
+    def prepare(now: Act) -> Saying:
         if sheets.fetch_sheet(conn, sheet_id).signed_at is not None:
             raise Conflict("This sheet is signed.", "Change the figures on the motor's page.", "figure")
         if not typed or not ASKED.issuperset(typed):
@@ -114,54 +109,26 @@ def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str,
         kept = {n: v for n, v in context.stated.own.items() if n not in typed}
         stated = stated_figures(conn, context.motor, {**kept, **read_all(typed)})
         check_together(stated)
-        said = FiguresStated(stated=stated, positions=context.positions)
-        return _changed(conn, act, context, context.after(said))
+        return _changed(conn, now, context, FiguresStated(stated=stated, positions=context.positions))
 
-    return prepared(
-        conn,
-        act,
-        "change figures",
-        typed={"motor": row.motor_id, "sheet": sheet_id, "typed": dict(typed), "seen": dict(seen)},
-        prepare=prepare,
-        body=_keeping(conn),
-    )
+    content = {"motor": row.motor_id, "sheet": sheet_id, "typed": dict(typed), "seen": dict(seen)}
+    return say(conn, act, "change figures", typed=content, prepare=prepare)
 
 
-def _changed(conn: Connection, act: Act, context: Context, after: Context) -> "_Changed":
+def _changed(conn: Connection, now: Act, context: Context, said: FiguresStated) -> Saying:
     """Return a motor judged with other figures, and what is kept of that change."""
-    changes = changes_of(act, "motor", context.motor.id, context.stated.own, after.stated.own)
-    settled = settle(conn, act, [(context, after)], changes, news_of(context.stated, after.stated))
+    motor_id, after = context.motor.id, context.after(said)
+    changes = changes_of(now, "motor", motor_id, context.stated.own, after.stated.own)
+    settled = settle(conn, now, [(context, after)], changes, news_of(context.stated, after.stated))
     moved = replace(after, moved=joined(context.moved, settled.moves))
-    return _Changed(context, foresee(conn, [moved], act.at.date())[0], settled)
-
-
-def _keeping(conn: Connection) -> Callable[[Act, "_Changed"], Change]:
-    """Return what keeps the changed figures of a motor, its positions, forecast and standing."""
-
-    def body(act: Act, made: _Changed) -> Change:
-        before, after = made.context, made.judged.context
-        motor_id = before.motor.id
-        motors.change_motor_figures(conn, motor_id, after.stated.own)
-        motors.change_positions(conn, motor_id, after.positions)
-        motors.change_motor(conn, before.motor)
-        keep_moves(conn, act, made.settled)
-        keep(conn, made.judged, why=made.settled.why, free=made.settled.free)
-        return Change(
-            motor_id,
-            {**before.stated.own, **as_words(before.positions)},
-            {**after.stated.own, **as_words(after.positions), **made.settled.explained},
-            motor_id,
-        )
-
-    return body
-
-
-@dataclass(frozen=True)
-class _Changed(Prepared):
-    """A motor judged with other figures than it had, and what is kept of that change."""
-
-    judged: Judged
-    settled: Settled
+    change = Change(
+        motor_id,
+        {**context.stated.own, **as_words(context.positions)},
+        {**after.stated.own, **as_words(after.positions), **settled.explained},
+        motor_id,
+    )
+    judged = foresee(conn, [moved], now.at.date())[0]
+    return Saying(context=context, said=(said,), change=change, judged=judged, settled=settled)
 
 
 def as_words(plans: tuple[PositionPlan, ...]) -> dict[str, str]:

@@ -2,27 +2,19 @@
 
 from dataclasses import dataclass
 
+from norvash.core.record.stated import Confirmed
 from norvash.core.sheet.ground import said
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.moved import Moved
 from norvash.errors import Conflict, InputError
 from norvash.store import moved, people
 from norvash.store.database import Connection
-from norvash.work.acting import Act, Change, prepared
-from norvash.work.context import Prepared
+from norvash.work.acting import Act, Change
 from norvash.work.loading import load
-from norvash.work.standing import Judged, judge, keep
+from norvash.work.saying import Saying, say
+from norvash.work.standing import Judged, judge
 
 _MOST, _SHOWN = 200, 12
-
-
-@dataclass(frozen=True)
-class _Confirmed(Prepared):
-    """A change that somebody confirms, or names the source of."""
-
-    change: Moved
-    source: str
-    judged: Judged
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,37 +43,26 @@ def confirm(conn: Connection, act: Act, motor_id: str, moved_id: str, source: st
     Raises: Conflict where there is none any more, InputError where whoever made it names no source.
     """
 
-    def prepare() -> _Confirmed:
+    def prepare(now: Act) -> Saying:
         context, words = load(conn, motor_id), " ".join(source.split())[:_MOST]
-        judged = judge(context, act.at.date())
+        judged = judge(context, now.at.date())
         resting = rests_on(conn, judged)
         change = next((r.change for r in resting if r.change.id == moved_id), None)
         if change is None:
             raise Conflict("This change is put back, or nothing of this motor rests on it.", "Look at the motor again.")
         if change.confirmed_by:
             raise Conflict(f"{change.confirmed_by} has confirmed it already.", "Look at the motor as it is now.")
-        if people.fetch_person(conn, act.person_id).name == change.person and not words:
+        own = people.fetch_person(conn, now.person_id).name == change.person
+        if own and not words:
             raise InputError(
                 f"{change.person} made this change: somebody else confirms it.",
                 "Name its source instead, plate, maker's sheet or measurement, and read the place once more.",
                 "source",
             )
-        return _Confirmed(context, change, words, judged)
-
-    def body(act: Act, made: _Confirmed) -> Change:
-        by = people.fetch_person(conn, act.person_id).name
-        keep(conn, made.judged)  # what rests on a rule is kept with its motors later
-        if by == made.change.person:
-            moved.name_source(conn, moved_id, made.source)
-        else:
-            moved.confirm(conn, moved_id, act.id)
-        after = {
-            "change": said(made.change),
-            "name": made.change.name,
-            "source": made.source,
-            "confirmed": by != made.change.person,
-        }
-        return Change(moved_id, {}, after, motor_id if made.change.scope == "motor" else None)
+        after = {"change": said(change), "name": change.name, "source": words, "confirmed": not own}
+        made = Change(moved_id, {}, after, motor_id if change.scope == "motor" else None)
+        # What rests on a rule is kept with its motors later, so it is kept here first.
+        return Saying(context=context, said=(Confirmed(moved_id, words if own else ""),), change=made, first=judged)
 
     typed = {"motor": motor_id, "change": moved_id, "source": source}
-    return prepared(conn, act, "confirm a change", typed=typed, prepare=prepare, body=body)
+    return say(conn, act, "confirm a change", typed=typed, prepare=prepare)

@@ -13,9 +13,8 @@ from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import BrushSet, MotorState
 from norvash.core.planning.policy import Policy
-from norvash.core.record.apply import apply
-from norvash.core.record.entries import Said
 from norvash.core.record.record import Motor, Record, SheetRow
+from norvash.core.record.said import Said, apply
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
@@ -113,6 +112,11 @@ class Context:
         return self.record.row
 
     @property
+    def open_row(self) -> SheetRow | None:
+        """Return the head of its newest sheet while that is not signed, None without one."""
+        return self.record.open_row
+
+    @property
     def written(self) -> Mapping[Spot, Given]:
         """Return what stands on its newest sheet."""
         return self.record.written
@@ -188,7 +192,7 @@ class Context:
     @property
     def open_sheet(self) -> Sheet | None:
         """Return its newest sheet while that is not signed, None without one."""
-        return self.sheet if self.row is not None and self.row.signed_at is None else None
+        return self.sheet if self.open_row is not None else None
 
     @property
     def unit(self) -> str:

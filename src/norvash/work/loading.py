@@ -7,14 +7,13 @@ from norvash.core.brush.gauged import sets_laid
 from norvash.core.motor.figure_reading import variant_of
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.in_force import figures_in_force
-from norvash.core.motor.positions import PositionPlan
 from norvash.core.record.record import Motor, Record, SheetRow
+from norvash.core.record.stated import Registered
 from norvash.core.rules.book import MotorRules, Rulebook
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.sheet import Spot
-from norvash.core.use.log_entry import Entry
 from norvash.store import entries, lives, motors, moved, policies, sets, sheets, use
 from norvash.store.database import Connection, snapshot
 from norvash.store.stamps import Stamp, stamp_of
@@ -132,20 +131,18 @@ def _read(conn: Connection, motor_id: str, stamp: Stamp, book: Rulebook) -> Cont
     )
 
 
-def begin(
-    conn: Connection, motor: Motor, stated: Figures, *, positions: tuple[PositionPlan, ...], entry: Entry
-) -> Context:
-    """Return a motor that is not in the record yet, with the use it begins with; its set is still to be said."""
+def begin(conn: Connection, said: Registered) -> Context:
+    """Return a motor as it is registered and not in the record yet; its use and its set are still to be said."""
+    motor = said.motor
     with snapshot(conn):
         kind = motors.fetch_type(conn, motor.type_id) if motor.type_id else None
-        applied = rules_of(rulebook(conn), motor, stated)
         return Context(
             stamp=stamp_of(conn, motor.id),
-            record=Record(motor=motor, stated=stated, positions=positions, uses=(entry,), written={}),
+            record=Record(motor=motor, stated=said.stated, positions=said.positions, written={}),
             type=kind,
             windows=policies.list_windows(conn),
             policies=policies.list_policies(conn, motor.id, motor.type_id),
             ahead=None,
-            rules=applied,
+            rules=rules_of(rulebook(conn), motor, said.stated),
             of_type=motors.type_figures(conn, motor.type_id) if motor.type_id else {},
         )

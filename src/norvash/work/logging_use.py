@@ -1,20 +1,20 @@
 """Log hours or starts for one motor; take an entry back."""
 
-from dataclasses import dataclass
 from datetime import datetime, time, timedelta
 
-from norvash.core.record.entries import UseCorrected, UseLogged
+from norvash.core.record.used import UseLogged, UseStruck
 from norvash.core.use.counting import Counted, read_counter, read_increment, weighted
 from norvash.core.use.since import in_years
 from norvash.core.use.typed import read_use
 from norvash.errors import InputError
 from norvash.store import use
 from norvash.store.database import Connection
-from norvash.work.acting import Act, Change, in_order, prepared
-from norvash.work.context import Context, Prepared
+from norvash.work.acting import Act, Change
+from norvash.work.context import Context
 from norvash.work.ground import Settled, settle
 from norvash.work.loading import load
-from norvash.work.standing import Judged, foresee, keep
+from norvash.work.saying import Saying, say
+from norvash.work.standing import foresee
 
 _NOON = time(12)
 _DAYS = ("%Y-%m-%d", "%d/%m/%Y", "%d.%m.%Y", "%d %B %Y", "%d %b %Y")
@@ -56,16 +56,6 @@ def count(context: Context, text: str, mode: str, *, at: datetime, now: datetime
     return weighted(counted, typed.weight, at, context.entries)
 
 
-@dataclass(frozen=True)
-class _Logged(Prepared):
-    """A log of use as it is to be: what stood there, what is struck, what is added, and the motor judged by that."""
-
-    strikes: bool
-    counted: Counted | None
-    judged: Judged
-    settled: Settled = Settled()
-
-
 def log_use(
     conn: Connection, act: Act, motor_id: str, *, text: str, mode: str = "counter", day: str = "", answer: str = ""
 ) -> str:
@@ -74,36 +64,29 @@ def log_use(
     Raises: InputError, Conflict or NeedsAnswer, each with its remedy; then nothing is kept.
     """
 
-    def prepare() -> _Logged:
-        now = in_order(conn, act).at
-        context, at, strikes = load(conn, motor_id), moment(day, now), answer == "last was wrong"
-        left = _without_last(context) if strikes else context
-        counted = count(left, text, mode, at=at, now=now, answer=answer)
-        judged = foresee(conn, [left.after(UseLogged(use=counted.logged(at)))], now.date())[0]
-        settled = settle(conn, act, [(context, judged.context)]) if strikes else Settled()
-        return _Logged(context, strikes, counted, judged, settled)
-
-    def body(act: Act, made: _Logged) -> Change:
-        counted = made.counted
-        if counted is None:
-            raise AssertionError
-        struck = _strike_last(conn, motor_id, act.id) if made.strikes else ""
-        at = moment(day, act.at)
-        use.add_entry(conn, act.id, motor_id, at=at, counted=counted, typed=text.strip(), act_id=act.id)
-        keep(conn, made.judged, why=made.settled.why)
+    def prepare(now: Act) -> Saying:
+        context, at = load(conn, motor_id), moment(day, now.at)
+        strikes = answer == "last was wrong"
+        struck = (_last_struck(conn, context),) if strikes else ()
+        left = context.after(*struck)
+        counted = count(left, text, mode, at=at, now=now.at, answer=answer)
+        logged = UseLogged(id=now.id, use=counted.logged(at), typed=text.strip(), event=counted.event)
+        judged = foresee(conn, [left.after(logged)], now.at.date())[0]
+        settled = settle(conn, now, [(context, judged.context)]) if strikes else Settled()
         after = {
             "counter": counted.counter_units,
             "total": counted.total_units,
-            "typed": text.strip(),
+            "typed": logged.typed,
             "day": at.date(),
             "event": counted.event,
-            "struck": struck,
-            **made.settled.explained,
+            "struck": struck[0].id if struck else "",
+            **settled.explained,
         }
-        return Change(act.id, _last(made.context), after, motor_id)
+        change = Change(now.id, _last(context), after, motor_id)
+        return Saying(context=context, said=(*struck, logged), change=change, judged=judged, settled=settled)
 
     typed = {"motor": motor_id, "text": text, "mode": mode, "day": day, "answer": answer}
-    return prepared(conn, act, "log use", typed=typed, prepare=prepare, body=body)
+    return say(conn, act, "log use", typed=typed, prepare=prepare)
 
 
 def take_back(conn: Connection, act: Act, motor_id: str) -> str:
@@ -112,18 +95,16 @@ def take_back(conn: Connection, act: Act, motor_id: str) -> str:
     Raises: InputError when a round was measured at it.
     """
 
-    def prepare() -> _Logged:
+    def prepare(now: Act) -> Saying:
         context = load(conn, motor_id)
-        judged = foresee(conn, [_without_last(context)], act.at.date())[0]
-        return _Logged(context, True, None, judged, settle(conn, act, [(context, judged.context)]))
+        struck = _last_struck(conn, context)
+        judged = foresee(conn, [context.after(struck)], now.at.date())[0]
+        settled = settle(conn, now, [(context, judged.context)])
+        after = {**_last(judged.context), **settled.explained}
+        change = Change(struck.id, _last(context), after, motor_id)
+        return Saying(context=context, said=(struck,), change=change, judged=judged, settled=settled)
 
-    def body(act: Act, made: _Logged) -> Change:
-        struck = _strike_last(conn, motor_id, act.id)
-        keep(conn, made.judged, why=made.settled.why)
-        after = {**_last(made.judged.context), **made.settled.explained}
-        return Change(struck, _last(made.context), after, motor_id)
-
-    return prepared(conn, act, "take back use", typed={"motor": motor_id}, prepare=prepare, body=body)
+    return say(conn, act, "take back use", typed={"motor": motor_id}, prepare=prepare)
 
 
 def _last(context: Context) -> dict[str, object]:
@@ -133,8 +114,8 @@ def _last(context: Context) -> dict[str, object]:
     return {"counter": last.counter_units, "total": last.total_units, "day": last.at.date()}
 
 
-def _without_last(context: Context) -> Context:
-    """Return the motor without the newest entry of its log.
+def _last_struck(conn: Connection, context: Context) -> UseStruck:
+    """Return the newest entry of the log as it is struck.
 
     Raises: InputError where something rests on that entry.
     """
@@ -148,13 +129,7 @@ def _without_last(context: Context) -> Context:
             "Log the counter as it is and say what happened to it.",
             "value",
         )
-    return context.after(UseCorrected(uses=entries[:-1]))
-
-
-def _strike_last(conn: Connection, motor_id: str, act_id: str) -> str:
-    last_id = use.last_entry_id(conn, motor_id)
-    use.strike_entry(conn, last_id, act_id)
-    return last_id
+    return UseStruck(use.last_entry_id(conn, context.motor.id))
 
 
 def _by_calendar(context: Context, text: str, now: datetime) -> Counted:
@@ -166,23 +141,28 @@ def _by_calendar(context: Context, text: str, now: datetime) -> Counted:
     return Counted(last.total_units + ran, last.counter_units + ran, "calendar")
 
 
-def settled(context: Context, text: str, now: datetime, answer: str) -> tuple[Counted, bool]:
-    """Return the use that the counter shows at a measurement, and whether it is news that goes into the log.
+def settled(context: Context, text: str, now: Act, answer: str) -> tuple[Counted, tuple[UseLogged, ...]]:
+    """Return the use that the counter shows at a measurement, and what of that is news that goes into the log.
 
     Raises: InputError or NeedsAnswer about the counter.
     """
     entries = context.entries
     if context.unit == "years":
-        return _by_calendar(context, text, now), True
+        return _with_news(_by_calendar(context, text, now.at), text, now)
     stands = Counted(entries[-1].total_units, entries[-1].counter_units, "") if entries else None
     if not text.strip():
         if stands is None:
             raise InputError("No use is logged yet.", "Type what the counter shows.", "counter")
-        return stands, False
+        return stands, ()
     try:
-        counted = count(context, text, "counter", at=now, now=now, answer=answer)
+        counted = count(context, text, "counter", at=now.at, now=now.at, answer=answer)
     except InputError as error:
         raise error.at("counter") from None
     if stands is not None and counted.counter_units == stands.counter_units:
-        return stands, False
-    return counted, True
+        return stands, ()
+    return _with_news(counted, text, now)
+
+
+def _with_news(counted: Counted, text: str, now: Act) -> tuple[Counted, tuple[UseLogged, ...]]:
+    use_now = counted.logged(now.at)
+    return counted, (UseLogged(id=f"{now.id}.use", use=use_now, typed=text.strip(), event=counted.event),)

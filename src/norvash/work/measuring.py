@@ -2,33 +2,35 @@
 
 from dataclasses import dataclass
 from datetime import datetime
-from typing import NoReturn
 
-from norvash.core.brush.doubts import Doubt
 from norvash.core.brush.gauged import measured_words
-from norvash.core.brush.readings import Reading, read
+from norvash.core.brush.readings import read
 from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.round import Round
 from norvash.core.names.changed import name_now
-from norvash.core.record.entries import BrushRead, BrushSeen
+from norvash.core.record.brushes import BrushRead, BrushSeen
+from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Sight
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.shared import CONTOUR_FACES
 from norvash.core.sheet.visit.done import done_tasks, last_work, worked_on
 from norvash.errors import Conflict, InputError, NotFound
-from norvash.store import forecasts, rounds, seen
+from norvash.store import rounds, seen
 from norvash.store.database import Connection
+from norvash.store.forecasts import Made
 from norvash.store.rounds import RoundRow
-from norvash.work.acting import Act, Change, prepared
-from norvash.work.as_measured import as_measured
-from norvash.work.context import Context, Prepared
+from norvash.work.acting import Act, Change
+from norvash.work.context import Context
 from norvash.work.gate_holding import hold_at_gate
 from norvash.work.loading import load
+from norvash.work.putting import Put, There, put
+from norvash.work.saying import Saying, say
 from norvash.work.settling import doubt_about
 from norvash.work.sheets import NOT_SAID, sheet_of, unsigned
-from norvash.work.sighting import Seeing, sight_for, slip
-from norvash.work.standing import Judged, foresee, judge, keep
+from norvash.work.sighting import Seeing, sight_for
+from norvash.work.standing import Judged, foresee, judge
 
 
 def record(
@@ -50,70 +52,22 @@ def record(
     NeedsAnswer where it could be a slip, Conflict for a reading that somebody else made meanwhile.
     """
 
-    def prepare() -> _Reading:
-        context = _open(conn, sheet_id, act.at)
+    def prepare(now: Act) -> Saying:
+        context = _open(conn, sheet_id, now.at)
         plan = _plan(context, position)
         touched = position in context.state.told.new or carbon_worked(context, position)
+        ways = (method or MEASURED_BY.of(context.figures), instrument or MEASURED_WITH.of(context.figures))
+        value = _Length(
+            conn=conn, now=now, context=context, sheet_id=sheet_id, plan=plan, text=text, ways=ways, touched=touched
+        )
         sight = sight_for(seeing, touched=touched)
-        row = _round_for(context, sheet_id, sight)
-        method_used = method or MEASURED_BY.of(context.figures)
-        instrument_used = instrument or MEASURED_WITH.of(context.figures)
-        try:
-            reading = read(text, context.figures, context.rules, method_used, instrument_used)
-        except InputError as error:
-            raise error.at(error.field or "value") from None
-        doubt = doubt_about(context, row, plan, reading)
-        measured = as_measured(reading, act.id, doubt)
-        said = BrushRead(round_id=row.id, position=position, measured=measured, sight=sight)
-        after = context if sight == "asked" else context.after(said)
-        judged = foresee(conn, [after], act.at.date())[0]
-        there = row.found.get(position) if sight == "found" and position in row.left else row.readings.get(position)
-        if there is not None and there.id == replaces and sight != "asked":
-            before, stood = judge(context, act.at.date()).found.lives, measured_words(there)
-
-            def worked() -> bool:
-                since = rounds.fetch_reading(conn, there.id)[0].at
-                return last_work(sheet_of(conn, context, sheet_id)) > since if sight == "left" else touched
-
-            slip(before, judged.found.lives, stood, seeing, sight=sight, worked=worked)
-        return _Reading(
-            context=context,
-            row=row,
-            sight=sight,
-            plan=plan,
-            reading=reading,
-            method=method_used,
-            instrument=instrument_used,
-            doubt=doubt,
-            judged=judged,
-        )
-
-    def body(act: Act, made: _Reading) -> Change:
-        reading, doubt = made.reading, made.doubt
-        before = rounds.add_reading(
-            conn,
-            act.id,
-            made.row.id,
-            position=position,
-            reading=reading,
-            method=made.method,
-            instrument=made.instrument,
-            doubt=doubt,
-            sight=made.sight,
-            act_id=act.id,
-        )
-        if before is not None and before[0] != replaces and made.sight != "asked":
-            _meanwhile(conn, before[0], made.plan)
-        keep(conn, made.judged, why=seeing.why)
-        after = {
-            "position": made.plan.label,
-            "typed": reading.typed,
-            "length_mm": reading.length_mm,
-            **({"bare_mm": reading.bare_mm} if reading.bare_mm is not None else {}),
-            "doubt": doubt.kind if doubt else "",
-        }
-        was = {"typed": before[1], "length_mm": before[2]} if before else {}
-        return Change(act.id, was, after, made.judged.context.motor.id)
+        placed = put(context, value, seeing, sight=sight, replaces=replaces, now=now.at)
+        was, said = {}, placed.said
+        if placed.there is not None and placed.sight != "asked":
+            before, _ = rounds.fetch_reading(conn, placed.there.id)
+            was = {"typed": before.typed, "length_mm": before.length_mm}
+        change = Change(now.id, was, _told_of(said, plan), context.motor.id)
+        return Saying(context=context, said=(said,), change=change, judged=placed.judged, why=seeing.why)
 
     typed = {
         "round": sheet_id,
@@ -124,30 +78,80 @@ def record(
         "replaces": replaces,
         **seeing.typed,
     }
-    return prepared(conn, act, "measure", typed=typed, prepare=prepare, body=body)
+    return say(conn, act, "measure", typed=typed, prepare=prepare)
 
 
-@dataclass(frozen=True, kw_only=True)
-class _Reading(Prepared):
-    """A reading that is read and judged, and not kept yet."""
+@dataclass(frozen=True, slots=True, kw_only=True)
+class _Length:
+    """What was typed as the length of a brush, with the method and the instrument; `touched` by work or not."""
 
-    row: Round
-    sight: Sight
+    conn: Connection
+    now: Act
+    context: Context
+    sheet_id: str
     plan: PositionPlan
-    reading: Reading
-    method: str
-    instrument: str
-    doubt: Doubt | None
-    judged: Judged
+    text: str
+    ways: tuple[str, str]
+    touched: bool
+
+    def there(self, sight: Sight) -> There | None:
+        row, position = _round_for(self.context, self.sheet_id, sight), self.plan.number
+        again = position in row.left
+        stands = row.found if sight == "found" and again else row.readings if again == (sight == "left") else {}
+        found = stands.get(position)
+        return None if found is None else There(found.id, measured_words(found))
+
+    def made(self, sight: Sight, *, slip: bool = False) -> BrushRead:
+        del slip  # of a length both values stand in the record, whichever it was
+        row, (method, instrument) = _round_for(self.context, self.sheet_id, sight), self.ways
+        try:
+            reading = read(self.text, self.context.figures, self.context.rules, method, instrument)
+        except InputError as error:
+            raise error.at(error.field or "value") from None
+        return BrushRead(
+            id=self.now.id,
+            round_id=row.id,
+            position=self.plan.number,
+            reading=reading,
+            instrument=instrument,
+            doubt=doubt_about(self.context, row, self.plan, reading),
+            sight=sight,
+        )
+
+    def judged(self, said: Put) -> Judged:
+        return foresee(self.conn, [self.context.after(said)], self.now.at.date())[0]
+
+    def taken(self, there: There, _said: Put) -> There:
+        return there
+
+    def worked(self, sight: Sight) -> bool:
+        there = self.there(sight)
+        if sight != "left" or there is None:
+            return self.touched
+        since = rounds.fetch_reading(self.conn, there.id)[0].at
+        return last_work(sheet_of(self.conn, self.context, self.sheet_id)) > since
+
+    def meanwhile(self, there: There) -> Conflict:
+        before, _ = rounds.fetch_reading(self.conn, there.id)
+        return Conflict(
+            f"{before.person} has already measured {self.plan.label}: {before.said}.",
+            f"Your value is kept in the field: enter it again to replace {before.said}.",
+            "value",
+        )
 
 
-def _meanwhile(conn: Connection, reading_id: str, plan: PositionPlan) -> NoReturn:
-    there, _ = rounds.fetch_reading(conn, reading_id)
-    raise Conflict(
-        f"{there.person} has already measured {plan.label}: {there.said}.",
-        f"Your value is kept in the field: enter it again to replace {there.said}.",
-        "value",
-    )
+def _told_of(said: Put, plan: PositionPlan) -> dict[str, object]:
+    """Return what an act tells of a length."""
+    if not isinstance(said, BrushRead):
+        return {}
+    reading = said.reading
+    return {
+        "position": plan.label,
+        "typed": reading.typed,
+        "length_mm": reading.length_mm,
+        **({"bare_mm": reading.bare_mm} if reading.bare_mm is not None else {}),
+        "doubt": said.doubt.kind if said.doubt is not None else "",
+    }
 
 
 def _open(conn: Connection, sheet_id: str, now: datetime) -> Context:
@@ -204,75 +208,92 @@ def note(
     if found is None:
         raise InputError("This finding is not known.", "Choose one from the list.", "seen")
 
-    def prepare() -> _Noted:
-        context = _open(conn, sheet_id, act.at)
-        plan, finding = _plan(context, position), found
-        sheet, told = sheet_of(conn, context, sheet_id), context.state.told
-        touched = worked_on(finding, position, sheet, told.new)
+    def prepare(now: Act) -> Saying:
+        context = _open(conn, sheet_id, now.at)
+        plan, told = _plan(context, position), context.state.told
+        sheet = sheet_of(conn, context, sheet_id)
+        touched = worked_on(found, position, sheet, told.new)
         row = _round_for(context, sheet_id, "left" if touched else "found")
-        sight: Sight = "left" if touched else "found"
-        if gone and not row.shows(position, finding.id, sight):
-            sight = "found"
-        said = BrushSeen(round_id=row.id, position=position, finding=finding, sight=sight, gone=gone)
-        judged = judge(context.after(said), act.at.date())
-        if gone and row.shows(position, finding.id, sight):
-            before = judge(context, act.at.date()).found.lives
-
-            def worked() -> bool:
-                return (
-                    last_work(sheet) > seen.seen_at(conn, row.id, position, finding.id, sight)
-                    if sight == "left"
-                    else touched
-                )
-
-            slip(before, judged.found.lives, finding.words, Seeing(answer=answer, why=why), sight=sight, worked=worked)
-        return _Noted(context, plan, row, sight, judged)
-
-    def body(act: Act, made: _Noted) -> Change:
-        if gone:
-            seen.strike_finding(conn, made.row.id, position=position, seen=found.id, sight=made.sight, act_id=act.id)
-        else:
-            seen.add_finding(conn, act.id, made.row.id, position=position, seen=found, sight=made.sight, act_id=act.id)
-        keep(conn, made.judged, why=why)
-        after = {"position": made.plan.label, "seen": noticed, "taken back": gone, **({"why": why} if why else {})}
-        return Change(sheet_id, {}, after, made.context.motor.id)
+        sight: Sight = "left" if touched and not (gone and not row.shows(position, found.id, "left")) else "found"
+        value = _Seen(
+            conn=conn,
+            now=now,
+            context=context,
+            sheet=sheet,
+            row=row,
+            at=(position, found),
+            sight=sight,
+            gone=gone,
+            touched=touched,
+        )
+        seeing = Seeing(answer=answer, why=why)
+        placed = put(context, value, seeing, sight=sight, replaces="", now=now.at)
+        after = {"position": plan.label, "seen": noticed, "taken back": gone, **({"why": why} if why else {})}
+        change = Change(sheet_id, {}, after, context.motor.id)
+        return Saying(context=context, said=(placed.said,), change=change, judged=placed.judged, why=why)
 
     answered = {k: v for k, v in {"answer": answer, "why": why}.items() if v}
     typed = {"round": sheet_id, "position": position, "seen": noticed, "gone": gone, **answered}
-    return prepared(conn, act, "note a finding", typed=typed, prepare=prepare, body=body)
+    return say(conn, act, "note a finding", typed=typed, prepare=prepare)
 
 
-@dataclass(frozen=True)
-class _Noted(Prepared):
-    """A finding on a brush, and the motor judged with it."""
+@dataclass(frozen=True, slots=True, kw_only=True)
+class _Seen:
+    """What is seen on a brush in a round, or is `gone`; `touched` by work or not."""
 
-    plan: PositionPlan
+    conn: Connection
+    now: Act
+    context: Context
+    sheet: Sheet
     row: Round
+    at: tuple[int, Finding]
     sight: Sight
-    judged: Judged
+    gone: bool
+    touched: bool
 
+    def there(self, sight: Sight) -> There | None:
+        position, finding = self.at
+        return There("", finding.words) if self.gone and self.row.shows(position, finding.id, sight) else None
 
-def keep_forecast(conn: Connection, row: RoundRow, context: Context, at: datetime) -> None:
-    """Keep the forecast as it stands when a round is closed, to be held against what comes.
-
-    The caller holds the transaction.
-    """
-    ahead = context.state.ahead
-    if ahead is not None and ahead.visits:
-        forecasts.save_made(
-            conn,
-            forecasts.Made(
-                round_id=row.id,
-                set_id=row.set_id,
-                motor_id=row.motor_id,
-                at=at,
-                visits=ahead.visits,
-                p05_units=ahead.p05_units,
-                p10_units=ahead.p10_units,
-                p50_units=ahead.p50_units,
-                p90_units=ahead.p90_units,
-                p95_units=ahead.p95_units,
-                look_units=ahead.look_units,
-                tail=ahead.tail,
-            ),
+    def made(self, _sight: Sight, *, slip: bool = False) -> BrushSeen:
+        del slip  # what is taken back is struck where it stood, whichever it was
+        position, finding = self.at
+        return BrushSeen(
+            id=self.now.id, round_id=self.row.id, position=position, finding=finding, sight=self.sight, gone=self.gone
         )
+
+    def judged(self, said: Put) -> Judged:
+        return judge(self.context.after(said), self.now.at.date())
+
+    def taken(self, there: There, _said: Put) -> There:
+        return there
+
+    def worked(self, sight: Sight) -> bool:
+        if sight != "left":
+            return self.touched
+        position, finding = self.at
+        return last_work(self.sheet) > seen.seen_at(self.conn, self.row.id, position, finding.id, sight)
+
+    def meanwhile(self, there: There) -> Conflict:
+        raise LookupError(there)  # nobody is in the way of anybody
+
+
+def forecast_left(row: RoundRow, context: Context, at: datetime) -> Made | None:
+    """Return the forecast as it stands when a round is closed, to be held against what comes; None without one."""
+    ahead = context.state.ahead
+    if ahead is None or not ahead.visits:
+        return None
+    return Made(
+        round_id=row.id,
+        set_id=row.set_id,
+        motor_id=row.motor_id,
+        at=at,
+        visits=ahead.visits,
+        p05_units=ahead.p05_units,
+        p10_units=ahead.p10_units,
+        p50_units=ahead.p50_units,
+        p90_units=ahead.p90_units,
+        p95_units=ahead.p95_units,
+        look_units=ahead.look_units,
+        tail=ahead.tail,
+    )

@@ -10,8 +10,8 @@ from norvash.core.motor.figure_reading import check_together
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.in_force import figures_in_force, unread_of
 from norvash.core.motor.positions import PositionPlan, even_positions, read_positions
-from norvash.core.record.entries import FiguresStated
 from norvash.core.record.record import Motor
+from norvash.core.record.stated import FiguresStated
 from norvash.core.rules.book import Rulebook
 from norvash.core.text.quantities import parse_count
 from norvash.core.text.texts import words_of

@@ -3,14 +3,15 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
-from norvash.core.brush.doubts import Doubt, doubt_of
-from norvash.core.brush.readings import Reading
+from norvash.core.brush.doubts import doubt_of
 from norvash.core.brush.straight_line import Point
 from norvash.core.motor.figure_fields import MEASURED_WITH, NEW_MM
-from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import BrushSet
 from norvash.core.motor.round import Round
-from norvash.core.record.entries import Entered, Said, SetFitted, UseLogged
+from norvash.core.record.brushes import BrushRead
+from norvash.core.record.said import Said
+from norvash.core.record.sets import SetFitted
+from norvash.core.record.sheet import Entered
 from norvash.core.sheet.field import YES
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.records import TaskDone
@@ -21,36 +22,18 @@ from norvash.core.sheet.task import Task
 from norvash.core.sheet.visit.permit import MOST_TEXT
 from norvash.core.text.texts import clean
 from norvash.errors import InputError
-from norvash.store import entries, lives, people, rounds, sets
+from norvash.store import people
 from norvash.store.database import Connection
-from norvash.work.acting import Act, Change, in_order, prepared
-from norvash.work.as_measured import as_measured
-from norvash.work.brushes_used import Used, check_reason, length_of, log_change, way_of_new
+from norvash.work.acting import Act, Change
+from norvash.work.brushes_used import check_reason, length_of
 from norvash.work.context import Context
 from norvash.work.gate_holding import hold_at_gate
 from norvash.work.loading import load
 from norvash.work.logging_use import settled
-from norvash.work.standing import foresee, keep
+from norvash.work.saying import Saying, say
+from norvash.work.standing import foresee
 
 NOMINAL = "nominal"
-
-
-@dataclass(frozen=True)
-class _Length:
-    """One new brush as it was read, with its doubt."""
-
-    plan: PositionPlan
-    reading: Reading
-    doubt: Doubt | None
-
-
-@dataclass(frozen=True, kw_only=True)
-class _Fitted(Used):
-    """A new set with its first lengths, and what of the sheet says so."""
-
-    fitted: BrushSet
-    lengths: tuple[_Length, ...]
-    ticks: tuple[Given, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -87,55 +70,32 @@ def fit_new_set(
     """
     check_reason(reason, "the old set")
 
-    def prepare() -> _Fitted:
-        now, context = in_order(conn, act), load(conn, motor_id)
-        sheet = context.open_sheet
+    def prepare(now: Act) -> Saying:
+        context = load(conn, motor_id)
+        sheet, old = context.open_sheet, context.sets[-1]
         if sheet is not None:
             hold_at_gate(sheet, "safe", context, now.at)
-        counted, news = settled(context, counter, now.at, answer)
-        total, read_now = counted.total_units, _starting_lengths(context, counted.total_units, lengths)
+        counted, news = settled(context, counter, now, answer)
+        total = counted.total_units
         fitted = _new(context, now, total, stated, frozenset(n for n, x in lengths.items() if _is_nominal(x)))
-        first = _first_round(act, now, total, fitted.sheet_id, read_now)
-        fitted = replace(fitted, rounds=(first,) if read_now or fitted.sheet_id else ())
-        ticks = _ticks(conn, now, fitted, stated) if sheet is not None else ()
-        known = {x.plan.number for x in read_now} | fitted.nominal
-        said: list[Said] = [UseLogged(use=counted.logged(now.at))] if news else []
-        said.append(
-            SetFitted(
-                ended=_ended(context.sets[-1], now, total, reason),
-                fitted=fitted,
-                new={p.number: p.number in known for p in context.positions},
-            )
-        )
-        said += [Entered(spot=(g.id.removeprefix(f"{act.id}."), 0, "found"), given=g) for g in ticks]
+        read_now = _starting_lengths(context, now, fitted, lengths)
+        if read_now or fitted.sheet_id:
+            fitted = replace(fitted, rounds=(_first_round(now, fitted, read_now),))
+        known = {x.position for x in read_now} | fitted.nominal
+        ended = _ended(old, now, total, reason)
+        new = {p.number: p.number in known for p in context.positions}
+        said: tuple[Said, ...] = (*news, SetFitted(ended=ended, fitted=fitted, new=new, read=read_now))
+        said += _ticks(conn, now, fitted, stated) if sheet is not None else ()
+        labels = {p.number: p.label for p in context.positions}
+        after = {
+            "set": old.number + 1,
+            "reason": reason,
+            "lengths_mm": {labels[x.position]: x.reading.length_mm for x in read_now} if fitted.rounds else {},
+            **stated.typed,
+        }
+        change = Change(now.id, {"set": old.number, "ran": total - old.fitted_units}, after, motor_id)
         judged = foresee(conn, [context.after(*said)], now.at.date())[0]
-        return _Fitted(
-            context=context, counted=counted, news=news, judged=judged, fitted=fitted, lengths=read_now, ticks=ticks
-        )
-
-    def body(act: Act, made: _Fitted) -> Change:
-        total, old = log_change(conn, act, motor_id, counter, made), made.context.sets[-1]
-        half_done = rounds.open_round(conn, motor_id)
-        if half_done is not None:
-            rounds.finish_round(conn, half_done.id, act.at)
-        sets.end_set(conn, old.id, act.at, total, reason)
-        sets.add_set(conn, motor_id, replace(made.fitted, fitted_at=act.at), act.id)
-        measured = _keep_lengths(conn, act, made)
-        for given in made.ticks:
-            entries.add_entry(
-                conn,
-                given.id,
-                made.fitted.sheet_id,
-                field=given.id.removeprefix(f"{act.id}."),
-                place=0,
-                given=given,
-                act_id=act.id,
-            )
-        lives.keep_lives(conn, made.context.lives, made.judged.context.lives, act.id)
-        keep(conn, made.judged)
-        before = {"set": old.number, "ran": total - old.fitted_units}
-        after = {"set": old.number + 1, "reason": reason, "lengths_mm": measured, **stated.typed}
-        return Change(act.id, before, after, motor_id)
+        return Saying(context=context, said=said, change=change, judged=judged)
 
     typed = {
         "motor": motor_id,
@@ -145,7 +105,7 @@ def fit_new_set(
         "answer": answer,
         **stated.typed,
     }
-    return prepared(conn, act, "fit a new set", typed=typed, prepare=prepare, body=body)
+    return say(conn, act, "fit a new set", typed=typed, prepare=prepare)
 
 
 def _is_nominal(text: str) -> bool:
@@ -189,7 +149,7 @@ def _ended(old: BrushSet, now: Act, total: float, reason: str) -> BrushSet:
     )
 
 
-def _ticks(conn: Connection, now: Act, fitted: BrushSet, stated: Fitting) -> tuple[Given, ...]:
+def _ticks(conn: Connection, now: Act, fitted: BrushSet, stated: Fitting) -> tuple[Entered, ...]:
     """Return what a fitting ticks on its sheet: the set itself, and the tasks that were done with it."""
     person = people.fetch_person(conn, now.person_id).name
     known: Mapping[str, Task] = {t.id: t for t in ALSO}
@@ -198,79 +158,46 @@ def _ticks(conn: Connection, now: Act, fitted: BrushSet, stated: Fitting) -> tup
     parts = ", ".join(filter(None, (fitted.part, fitted.variant)))
     made = []
     for task in (FIT_SET, *(known[i] for i in dict.fromkeys(stated.also))):
-        record = TaskDone(None, parts if task is FIT_SET else "")
-        made.append(
-            Given(
-                id=f"{now.id}.{task_done(task.id).id}",
-                typed=YES,
-                word=YES,
-                number=None,
-                person=person,
-                at=now.at,
-                record=record,
-            )
-        )
+        record, field = TaskDone(None, parts if task is FIT_SET else ""), task_done(task.id).id
+        given = Given(id=f"{now.id}.{field}", typed=YES, word=YES, number=None, person=person, at=now.at, record=record)
+        made.append(Entered(sheet_id=fitted.sheet_id, spot=(field, 0, "found"), given=given))
     return tuple(made)
 
 
-def _starting_lengths(context: Context, total: float, lengths: Mapping[int, str]) -> tuple[_Length, ...]:
-    """Return the lengths of new brushes as they were read, each with its doubt."""
+def _starting_lengths(
+    context: Context, now: Act, fitted: BrushSet, lengths: Mapping[int, str]
+) -> tuple[BrushRead, ...]:
+    """Return the lengths of new brushes as they were read, each with its doubt; on a sheet they are as left."""
+    total, instrument = fitted.fitted_units, MEASURED_WITH.of(context.figures)
     start = Point(NEW_MM.need(context.figures), total, context.rules["new.tolerance"] / 2)
     made = []
     for plan in context.positions:
         text = lengths.get(plan.number, "").strip()
         if text and not _is_nominal(text):
             reading = replace(length_of(context, plan.number, text), typed=text)
-            doubt = doubt_of(reading, start, None, run_h=total, partners=(), rules=context.rules, fresh=True)
-            made.append(_Length(plan, reading, doubt))
+            read = BrushRead(
+                id=f"{now.id}.{plan.number}",
+                round_id=f"{now.id}.fit",
+                position=plan.number,
+                reading=reading,
+                instrument=instrument,
+                doubt=doubt_of(reading, start, None, run_h=total, partners=(), rules=context.rules, fresh=True),
+                sight="left" if fitted.sheet_id else "found",
+            )
+            made.append(read)
     return tuple(made)
 
 
-def _first_round(act: Act, now: Act, total: float, sheet_id: str, lengths: Sequence[_Length]) -> Round:
+def _first_round(now: Act, fitted: BrushSet, lengths: Sequence[BrushRead]) -> Round:
     """Return the round of a fitting as it will stand in the record; on a sheet it takes further readings."""
-    readings = {x.plan.number: as_measured(x.reading, f"{act.id}.{x.plan.number}", x.doubt) for x in lengths}
+    readings = {x.position: x.measured for x in lengths}
     return Round(
-        id=f"{act.id}.fit",
+        id=f"{now.id}.fit",
         at=now.at,
-        total_units=total,
+        total_units=fitted.fitted_units,
         kind="fitting",
-        finished=not sheet_id,
+        finished=not fitted.sheet_id,
         readings=readings,
-        sheet_id=sheet_id,
-        left=frozenset(readings) if sheet_id else frozenset(),
+        sheet_id=fitted.sheet_id,
+        left=frozenset(readings) if fitted.sheet_id else frozenset(),
     )
-
-
-def _keep_lengths(conn: Connection, act: Act, made: _Fitted) -> dict[str, float]:
-    """Keep the first lengths as a round of their own; return them by the brush's label [mm]."""
-    if not made.fitted.rounds:
-        return {}
-    context, first = made.context, made.fitted.rounds[0]
-    rounds.add_round(
-        conn,
-        first.id,
-        context.motor.id,
-        set_id=act.id,
-        sheet_id=first.sheet_id or None,
-        kind="fitting",
-        at=act.at,
-        units=made.counted.total_units,
-        act_id=act.id,
-    )
-    method, instrument = way_of_new(context), MEASURED_WITH.of(context.figures)
-    for x in made.lengths:
-        rounds.add_reading(
-            conn,
-            f"{act.id}.{x.plan.number}",
-            first.id,
-            position=x.plan.number,
-            reading=x.reading,
-            method=method,
-            instrument=instrument,
-            doubt=x.doubt,
-            sight="left" if first.sheet_id else "found",
-            act_id=act.id,
-        )
-    if first.finished:
-        rounds.finish_round(conn, first.id, act.at)
-    return {x.plan.label: x.reading.length_mm for x in made.lengths}

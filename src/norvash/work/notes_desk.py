@@ -3,14 +3,13 @@
 from dataclasses import dataclass, field
 from datetime import datetime, time
 
-from norvash.core.brush.doubts import Doubt
-from norvash.core.brush.readings import Reading
 from norvash.core.motor.notes import Note, NotedSet
 from norvash.core.motor.record import BrushSet
 from norvash.core.motor.round import Round
-from norvash.core.record.entries import UseLogged
+from norvash.core.record.sets import RoundNoted, SetNoted
+from norvash.core.record.used import UseLogged
 from norvash.core.text.words import day_words
-from norvash.core.use.counting import Counted, read_counter
+from norvash.core.use.counting import read_counter
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import Rate
 from norvash.core.use.spans import middle, read_span
@@ -24,36 +23,6 @@ _COUNTER_ANSWERS = ("replaced", "reset", "rolled over")
 
 
 @dataclass(frozen=True, slots=True)
-class LaidUse:
-    """One entry of the log from notes: its number in the batch, its moment, what it counts, how it was typed."""
-
-    number: int
-    at: datetime
-    counted: Counted
-    typed: str
-
-
-@dataclass(frozen=True, slots=True)
-class LaidReading:
-    """One reading from notes, with the doubt that was answered when it was entered."""
-
-    reading: Reading
-    method: str
-    instrument: str
-    doubt: Doubt | None
-
-
-@dataclass(frozen=True, slots=True)
-class LaidRound:
-    """One round from notes: its number in the batch, the set it is of, and its readings by position."""
-
-    number: int
-    set_id: str
-    made: Round
-    readings: dict[int, LaidReading]
-
-
-@dataclass(frozen=True, slots=True)
 class Fault:
     """A note that cannot be kept: its line, and what is wrong."""
 
@@ -63,29 +32,48 @@ class Fault:
 
 @dataclass(slots=True, kw_only=True)
 class Laid:
-    """What notes would add to a motor: uses, sets, rounds; what is wrong or doubtful in them, what is there already.
+    """What notes would add to a motor, entry by entry; what is wrong or doubtful in them, what is there already.
 
-    `refitted` is the set in the motor where it must have gone in on an earlier day than its use alone had told.
+    It was `begun` from a motor as it is; the next set from notes has the `number`.
     """
 
+    begun: Context
     context: Context
-    uses: list[LaidUse] = field(default_factory=list)
-    sets: list[BrushSet] = field(default_factory=list)
-    rounds: list[LaidRound] = field(default_factory=list)
+    number: int
+    said: list[UseLogged | SetNoted | RoundNoted] = field(default_factory=list)
     faults: list[Fault] = field(default_factory=list)
     doubts: list[Fault] = field(default_factory=list)
     there: int = 0
-    refitted: BrushSet | None = None
 
-    def kept(self) -> tuple[Context, int, int, int]:
+    @property
+    def uses(self) -> list[UseLogged]:
+        """Return the readings of use."""
+        return [s for s in self.said if isinstance(s, UseLogged)]
+
+    @property
+    def sets(self) -> list[BrushSet]:
+        """Return the sets."""
+        return [s.brush_set for s in self.said if isinstance(s, SetNoted)]
+
+    @property
+    def rounds(self) -> list[Round]:
+        """Return the rounds."""
+        return [s.noted for s in self.said if isinstance(s, RoundNoted)]
+
+    def add(self, said: UseLogged | SetNoted | RoundNoted) -> None:
+        """Lay one more beside the others."""
+        self.said.append(said)
+        self.context = self.context.after(said)
+        self.number -= isinstance(said, SetNoted)
+
+    def kept(self) -> tuple[Context, int, int]:
         """Return how far it has come, to go back to."""
-        return self.context, len(self.uses), len(self.sets), len(self.rounds)
+        return self.context, len(self.said), self.number
 
-    def go_back(self, to: tuple[Context, int, int, int]) -> None:
+    def go_back(self, to: tuple[Context, int, int]) -> None:
         """Take back all that was laid since."""
-        self.context = to[0]
-        for listed, length in ((self.uses, to[1]), (self.sets, to[2]), (self.rounds, to[3])):
-            del listed[length:]
+        self.context, length, self.number = to
+        del self.said[length:]
 
 
 @dataclass(slots=True)
@@ -158,7 +146,7 @@ class Desk:
             )
         except NorvashError as error:
             raise error.at(name) from None
-        self.made.uses.append(LaidUse(self.next(), at, counted, text.strip()))
         entry = Entry(at, counted.total_units, counted.counter_units, noted=True)
-        self.made.context = context.after(UseLogged(use=entry))
+        logged = UseLogged(id=f"{self.act_id}.{self.next()}", use=entry, typed=text.strip(), event=counted.event)
+        self.made.add(logged)
         return counted.total_units

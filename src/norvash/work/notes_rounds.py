@@ -13,7 +13,8 @@ from norvash.core.motor.notes import NotedRound
 from norvash.core.motor.record import BrushSet
 from norvash.core.motor.round import Round
 from norvash.core.motor.set_clock import start_of
-from norvash.core.record.entries import RoundNoted
+from norvash.core.record.brushes import BrushRead
+from norvash.core.record.sets import RoundNoted
 from norvash.core.text.texts import clean
 from norvash.core.text.words import counter_words, day_words
 from norvash.core.use.log_entry import Entry
@@ -21,8 +22,7 @@ from norvash.core.use.since import has_no_day, in_years
 from norvash.core.use.timeline import use_on
 from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
-from norvash.work.as_measured import as_measured
-from norvash.work.notes_desk import RIGHT, Desk, Fault, LaidReading, LaidRound
+from norvash.work.notes_desk import RIGHT, Desk, Fault
 
 _MOST_BEFORE = timedelta(days=36500)
 _ANSWERS = ((RIGHT, "They are right as they stand in the notes"), ("mistyped", "I correct them"))
@@ -115,29 +115,38 @@ def lay_lengths(desk: Desk, of_set: BrushSet, at: datetime, units: float, note: 
         return
     _in_its_place(of_set, at, units, desk.unit)
     read_now = {n: _read(desk, n, text, note) for n, text in note.readings.items() if text.strip()}
+    round_id, (_, instrument) = f"{desk.act_id}.{desk.next()}", _way(desk, note)
+    read_then = [
+        BrushRead(id=f"{round_id}.{n}", round_id=round_id, position=n, reading=r, instrument=instrument, answered=True)
+        for n, r in read_now.items()
+    ]
     a_round = Round(
-        id=f"{desk.act_id}.{desk.next()}",
+        id=round_id,
         at=at,
         total_units=units,
         kind="check",
         finished=True,
-        readings={n: as_measured(r, f"{desk.act_id}.{desk.number - 1}.{n}") for n, r in read_now.items()},
+        readings={r.position: r.measured for r in read_then},
         noted=True,
         by=" ".join(clean(note.by, "by").split())[:80],
         shortest=note.shortest and len(read_now) == 1,
     )
-    doubted = {n: _doubt(desk, of_set, a_round, n, r) for n, r in read_now.items()}
+    read_then = [replace(r, doubt=_doubt(desk, of_set, a_round, r.position, r.reading)) for r in read_then]
     labels = {p.number: p.label for p in context.positions}
-    for n, doubt in doubted.items():
-        if doubt is not None and desk.answer != RIGHT:
-            asked = NeedsAnswer(f"{labels[n]}: {doubt.words}", "Say which it is.", f"reading_{n}", _ANSWERS, "mistyped")
+    for r in read_then:
+        if r.doubt is not None and desk.answer != RIGHT:
+            asked = NeedsAnswer(
+                f"{labels[r.position]}: {r.doubt.words}",
+                "Say which it is.",
+                f"reading_{r.position}",
+                _ANSWERS,
+                "mistyped",
+            )
             desk.made.doubts.append(Fault(note.line, asked))
-    method, instrument = _way(desk, note)
-    laid = {n: LaidReading(r, method, instrument, doubted[n]) for n, r in read_now.items()}
-    desk.made.rounds.append(LaidRound(desk.number - 1, of_set.id, a_round, laid))
+    a_round = replace(a_round, readings={r.position: r.measured for r in read_then})
     if at < of_set.fitted_at and of_set.fitted_known:
-        of_set = desk.made.refitted = replace(of_set, fitted_at=_before(of_set, a_round, context.entries[-1]))
-    desk.made.context = context.after(RoundNoted(of_set=of_set, noted=a_round))
+        of_set = replace(of_set, fitted_at=_before(of_set, a_round, context.entries[-1]))
+    desk.made.add(RoundNoted(of_set=of_set, noted=a_round, read=tuple(read_then)))
 
 
 def _is_there(desk: Desk, of_set: BrushSet, at: datetime, note: NotedRound) -> bool:

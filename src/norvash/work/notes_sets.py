@@ -5,7 +5,7 @@ from datetime import date, datetime
 from norvash.core.edges import over, under
 from norvash.core.motor.notes import NotedRound, NotedSet
 from norvash.core.motor.record import BrushSet
-from norvash.core.record.entries import SetNoted
+from norvash.core.record.sets import SetNoted
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
 from norvash.core.text.words import counter_words, day_words
@@ -41,7 +41,7 @@ def lay_set(desk: Desk, at: datetime, note: NotedSet) -> None:
     if fitted is None:
         fitted = _fitted(desk, note, fitted_on, ended, lasted)
     made = BrushSet(
-        number=0,
+        number=desk.made.number,
         fitted_at=datetime.combine(middle(fitted_on), NOON) if fitted_on else _day_of(desk, ended - fitted, at),
         fitted_units=fitted,
         fitted_known=True,
@@ -160,8 +160,7 @@ def _placed(desk: Desk, made: BrushSet, ended_on: Span) -> None:
                 "Check the days, the counters and how long it lasted.",
                 "ended",
             )
-    desk.made.sets.append(made)
-    desk.made.context = context.after(SetNoted(brush_set=made))
+    desk.made.add(SetNoted(made))
 
 
 def _overlap(made: BrushSet, other: BrushSet) -> bool:

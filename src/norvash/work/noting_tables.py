@@ -8,13 +8,14 @@ from norvash.core.motor.notes import Note
 from norvash.core.text.texts import compared
 from norvash.errors import InputError, NotFound
 from norvash.store import motors, notes, standings, use
+from norvash.store.append import append
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, once, prepared
 from norvash.work.context import Context
 from norvash.work.ground import settle
 from norvash.work.loading import load
 from norvash.work.notes_desk import RIGHT, Fault, Laid
-from norvash.work.noting import lay, write
+from norvash.work.noting import lay
 from norvash.work.standing import foresee, keep, refresh_all
 
 _REFRESH_AT_ONCE = 40
@@ -61,8 +62,8 @@ def look_through(
     found, first = Found(faults=list(table.faults)), 1
     by_motor = _by_motor(conn, table, found)
     for done, (motor_id, given) in enumerate(by_motor.items(), 1):
-        laid = lay(load(conn, motor_id), given, now, act_id=act_id, answer=answer, first=first)
-        first += len(laid.uses) + len(laid.sets) + len(laid.rounds) + 1
+        laid = lay(conn, load(conn, motor_id), given, now, act_id=act_id, answer=answer, first=first)
+        first += len(laid.said) + 1
         found.laid.append(laid)
         found.faults += laid.faults
         if done % _TELL_EVERY == 0:
@@ -104,9 +105,9 @@ def import_notes(
         if not any(kept.count(w) for w in ("uses", "sets", "rounds")):
             raise InputError("There is nothing new in this table.", "Every good line of it is in the record already.")
         notes.add_batch(conn, act.id, None, "table", table.digest)
-        new = [laid for laid in kept.laid if laid.uses or laid.sets or laid.rounds]
+        new = [laid for laid in kept.laid if laid.said]
         for laid in new:
-            write(conn, act, laid)
+            append(conn, laid.begun.record, *laid.said, act_id=act.id, at=act.at)
         touched = [laid.context.motor.id for laid in new]
         tell(0.9)
         judged_anew(conn, touched, act)

@@ -1,41 +1,25 @@
 """Open a sheet for a motor."""
 
-from collections.abc import Mapping
-from dataclasses import dataclass
-
-from norvash.core.record.entries import Opened, UseLogged
 from norvash.core.record.record import SheetRow
+from norvash.core.record.said import Said
+from norvash.core.record.sheet import Entered, KindChanged, Opened
 from norvash.core.sheet.field import YES
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Spot
 from norvash.core.sheet.stages.gates import SAFE
-from norvash.core.use.counting import Counted
 from norvash.errors import Conflict, InputError
-from norvash.store import entries, people, rounds, sheets, use
+from norvash.store import people, sheets
 from norvash.store.database import Connection
-from norvash.work.acting import Act, Change, in_order, once, prepared
-from norvash.work.context import Context, Prepared
+from norvash.work.acting import Act, Change
+from norvash.work.context import Context
 from norvash.work.loading import load
 from norvash.work.logging_use import settled
-from norvash.work.standing import Judged, foresee, keep
+from norvash.work.saying import Saying, say
+from norvash.work.standing import foresee
 
 KINDS = {"check": "a look", "bedded": "bedding-in has just ended"}
 SHEET_KINDS: dict[str, str] = {"full": "a whole sheet", "quick": "a look: measure and sign"}
 _CONFIRMED: Spot = (SAFE.confirmed.id, 0, "found")
-
-
-@dataclass(frozen=True)
-class _Opened(Prepared):
-    """A sheet as it is to be opened: the use now and whether that is news, the gate confirmed at once, and the motor
-    judged.
-
-    `judged` is None where a sheet was left open: the person goes on with that.
-    """
-
-    counted: Counted
-    news: bool
-    tick: Mapping[Spot, Given]
-    judged: Judged | None
 
 
 def open_sheet(
@@ -56,61 +40,33 @@ def open_sheet(
     """
     _check_kinds(kind, round_kind)
 
-    def prepare() -> _Opened:
+    def prepare(now: Act) -> Saying:
         context = load(conn, motor_id)
-        if context.row is not None and context.row.signed_at is None:
-            return _Opened(context, Counted(0.0, 0.0, ""), False, {}, None)
+        row = context.open_row
+        if row is not None:
+            return Saying(context=context, said=(), change=Change(row.id, {}, {"went on": row.id}, motor_id))
         if context.motor.retired is not None:
             raise Conflict("This motor is retired.", "Take it back into use on its page first.", "motor")
-        now = in_order(conn, act)
-        counted, news = settled(context, counter, now.at, answer)
-        tick = _tick(now, people.fetch_person(conn, act.person_id).name) if safe and kind == "quick" else {}
-        opened = Opened(
-            row=_row(context, now, kind),
-            round_id=_round_id(act),
-            round_kind=round_kind,
-            total_units=counted.total_units,
-            written=tick,
+        counted, news = settled(context, counter, now, answer)
+        row, total = _row(context, now, kind), counted.total_units
+        said: tuple[Said, ...] = (
+            *news,
+            Opened(row=row, round_id=f"{now.id}.found", round_kind=round_kind, total_units=total),
         )
-        after = context.after(*([UseLogged(use=counted.logged(now.at))] if news else []), opened)
-        return _Opened(context, counted, news, tick, foresee(conn, [after], now.at.date())[0])
-
-    def body(act: Act, made: _Opened) -> Change:
-        if made.judged is None:
-            left_open = made.context.row.id if made.context.row is not None else ""
-            return Change(left_open, {}, {"went on": left_open}, motor_id)
-        current, counted = made.context.sets[-1], made.counted
-        if made.news:
-            use.add_entry(
-                conn, f"{act.id}.use", motor_id, at=act.at, counted=counted, typed=counter.strip(), act_id=act.id
-            )
-        sheets.add_sheet(conn, act.id, motor_id, kind=kind, at=act.at, act_id=act.id)
-        rounds.add_round(
-            conn,
-            _round_id(act),
-            motor_id,
-            set_id=current.id,
-            sheet_id=act.id,
-            kind=round_kind,
-            at=act.at,
-            units=counted.total_units,
-            act_id=act.id,
-        )
-        for (field, place, _), given in made.tick.items():
-            entries.add_entry(conn, given.id, act.id, field=field, place=place, given=given, act_id=act.id)
-        keep(conn, made.judged)
+        said += (_tick(conn, now, row),) if safe and kind == "quick" else ()
         after = {
-            "set": current.number,
+            "set": context.sets[-1].number,
             "kind": round_kind,
             "counter": counted.counter_units,
-            "total": counted.total_units,
-            "sheet": _next_number(made.context),
+            "total": total,
+            "sheet": row.number,
             "look": kind,
         }
-        return Change(act.id, {}, after, motor_id)
+        judged = foresee(conn, [context.after(*said)], now.at.date())[0]
+        return Saying(context=context, said=said, change=Change(now.id, {}, after, motor_id), judged=judged)
 
     typed = {"motor": motor_id, "sheet": kind, "counter": counter, "kind": round_kind, "answer": answer, "safe": safe}
-    return prepared(conn, act, "open a sheet", typed=typed, prepare=prepare, body=body)
+    return say(conn, act, "open a sheet", typed=typed, prepare=prepare)
 
 
 def make_whole(conn: Connection, act: Act, sheet_id: str) -> str:
@@ -119,14 +75,14 @@ def make_whole(conn: Connection, act: Act, sheet_id: str) -> str:
     Raises: NotFound, Conflict for a signed one.
     """
 
-    def body(_: Act) -> Change:
+    def prepare(_: Act) -> Saying:
         row = sheets.fetch_sheet(conn, sheet_id)
         if row.signed_at is not None:
             raise Conflict("This sheet is signed and is not edited any more.", "Start a new sheet.", "value")
-        sheets.change_kind(conn, sheet_id, "full")
-        return Change(sheet_id, {"look": row.kind}, {"look": "full"}, row.motor_id)
+        change = Change(sheet_id, {"look": row.kind}, {"look": "full"}, row.motor_id)
+        return Saying(context=load(conn, row.motor_id), said=(KindChanged("full"),), change=change)
 
-    return once(conn, act, "make it a whole sheet", typed={"sheet": sheet_id}, body=body)
+    return say(conn, act, "make it a whole sheet", typed={"sheet": sheet_id}, prepare=prepare)
 
 
 def _check_kinds(kind: str, round_kind: str) -> None:
@@ -136,16 +92,12 @@ def _check_kinds(kind: str, round_kind: str) -> None:
         raise InputError("This kind of round is not known.", "Choose one from the list.", "kind")
 
 
-def _next_number(context: Context) -> int:
-    return context.row.number + 1 if context.row is not None else 1
-
-
 def _row(context: Context, act: Act, kind: str) -> SheetRow:
     """Return a sheet as it will stand in the record; its person is not asked for before it is signed."""
     return SheetRow(
         id=act.id,
         motor_id=context.motor.id,
-        number=_next_number(context),
+        number=context.row.number + 1 if context.row is not None else 1,
         kind="full" if kind == "full" else "quick",
         at=act.at,
         person="",
@@ -154,10 +106,8 @@ def _row(context: Context, act: Act, kind: str) -> SheetRow:
     )
 
 
-def _round_id(act: Act) -> str:
-    """Return the id of the round that a sheet finds."""
-    return f"{act.id}.found"
-
-
-def _tick(act: Act, person: str) -> dict[Spot, Given]:
-    return {_CONFIRMED: Given(id=f"{act.id}.safe", typed=YES, word=YES, number=None, person=person, at=act.at)}
+def _tick(conn: Connection, now: Act, row: SheetRow) -> Entered:
+    """Return the tick that confirms the gate of a look at once."""
+    person = people.fetch_person(conn, now.person_id).name
+    given = Given(id=f"{now.id}.safe", typed=YES, word=YES, number=None, person=person, at=now.at)
+    return Entered(sheet_id=row.id, spot=_CONFIRMED, given=given)

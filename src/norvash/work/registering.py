@@ -4,31 +4,32 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from norvash.core.motor.classes import TEMPLATES
-from norvash.core.motor.figure_fields import MEASURED_WITH, NEW_MM, UNIT_OF_USE, UNITS_OF_USE
+from norvash.core.motor.figure_fields import NEW_MM, UNIT_OF_USE, UNITS_OF_USE
 from norvash.core.motor.figure_reading import as_length, check_together, read_figure
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import PositionPlan, even_positions
-from norvash.core.record.entries import SinceSaid
 from norvash.core.record.record import Motor
+from norvash.core.record.stated import Registered
+from norvash.core.record.used import UseLogged
 from norvash.core.text.quantities import parse_count
 from norvash.core.text.texts import words_of
 from norvash.core.text.words import listed
-from norvash.core.use.counting import Counted
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.since import Fitting, counted_from, fitting_of, since_words
 from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NeedsAnswer
-from norvash.store import motors, sets, use
+from norvash.store import motors
 from norvash.store.database import Connection
 from norvash.store.motors import MotorType
-from norvash.work.acting import Act, Change, in_order, prepared
+from norvash.work.acting import Act, Change
 from norvash.work.changing_figures import Errors, stated_figures
-from norvash.work.context import Context, Prepared, rate_in_season
-from norvash.work.ground import Settled, news_of, settle
+from norvash.work.context import Context, rate_in_season
+from norvash.work.ground import news_of, settle
 from norvash.work.loading import begin
+from norvash.work.saying import Saying, say
 from norvash.work.site import ANOTHER
-from norvash.work.standing import Judged, foresee, keep
-from norvash.work.stating import First, SinceTyped, begun, keep_entry, keep_first, read_first, read_since
+from norvash.work.standing import foresee
+from norvash.work.stating import First, SinceTyped, read_first, read_since, since_said
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -64,66 +65,50 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
     typed |= {"since": given.since.typed} if given.since.typed else {}
     typed |= {"answer": given.answer} if given.answer else {}
 
-    def prepare() -> _Added:
-        errors, now = Errors(), in_order(conn, act)
+    def prepare(now: Act) -> _Added:
+        errors = Errors()
         motor, plans, figures, use_units = _checked(conn, now, given, errors)
         errors.raise_any()
         stated = stated_figures(conn, motor, figures)
         check_together(stated)
-        settled = settle(conn, act, (), odd=news_of(None, stated))
-        entry = Entry(now.at, use_units, use_units)
-        context = begin(conn, motor, stated, positions=plans, entry=entry)
+        settled = settle(conn, now, (), odd=news_of(None, stated))
+        registered = Registered(motor=motor, stated=stated, positions=plans)
+        begun, shown = begin(conn, registered), Entry(now.at, use_units, use_units)
         fitting, lengths = Fitting(at=now.at, units=use_units, known=given.set_is_new), First({}, frozenset())
         with errors:
             if given.since.typed:
-                fitting = _since(given, context, now)
+                fitting = _since(given, begun.after(_logged(now, given, shown)), now)
         with errors:
-            lengths = read_first(given.since.lengths, plans, stated, context.rules)
+            lengths = read_first(given.since.lengths, plans, stated, begun.rules)
         errors.raise_any()
         if UNIT_OF_USE.of(stated) == "years":  # what it shows is the age of the first set that is known of
-            fitting, entry = counted_from(fitting), Entry(now.at, -fitting.units, -fitting.units)
-        uses = (entry,) if fitting.entry is None else (entry, fitting.entry)
-        first = begun(1, f"{act.id}.set", fitting, lengths, act.id)
-        context = context.after(SinceSaid(brush_set=first, uses=uses))
-        return _Added(context, foresee(conn, [context], now.at.date())[0], fitting, lengths, settled)
-
-    def body(act: Act, made: _Added) -> Change:
-        motor, used = made.context.motor, made.context.entries[-1].total_units
-        motors.add_motor(conn, motor, act.id)
-        motors.add_positions(conn, motor.id, made.context.positions)
-        figures = made.context.stated.own
-        motors.change_motor_figures(conn, motor.id, figures)
-        counted = Counted(used, made.context.entries[-1].counter_units, "first")
-        use.add_entry(
-            conn,
-            f"{act.id}.use",
-            motor.id,
-            at=act.at,
-            counted=counted,
-            typed=given.use_now.strip() or "0",
-            act_id=act.id,
+            age = use_units - fitting.units
+            fitting, shown = counted_from(fitting), Entry(now.at, age, age)
+        since = since_said(now, None, fitting, lengths, uses=(shown,), figures=stated)
+        said = (registered, _logged(now, given, shown), since)
+        context = begun.after(*said)
+        ran = since_words(fitting, shown.total_units - fitting.units, context.unit)
+        told: dict[str, object] = {"tag": motor.tag, "name": motor.name, "figures": stated.own}
+        told |= {"since": ran} if given.since.typed else {}
+        told |= settled.explained
+        return _Added(
+            context=begun,
+            said=said,
+            change=Change(motor.id, {}, told, motor.id),
+            judged=foresee(conn, [context], now.at.date())[0],
         )
-        first = made.context.sets[0]
-        sets.add_set(conn, motor.id, first, act.id)
-        instrument = MEASURED_WITH.of(made.context.figures)
-        keep_first(conn, act, motor.id, brush_set=first, first=made.lengths, instrument=instrument)
-        keep_entry(conn, act, motor.id, made.fitting.entry)
-        keep(conn, made.judged)
-        ran = since_words(made.fitting, used - made.fitting.units, made.context.unit)
-        since = ({"since": ran} if given.since.typed else {}) | made.settled.explained
-        return Change(motor.id, {}, {"tag": motor.tag, "name": motor.name, "figures": figures, **since}, motor.id)
 
-    return prepared(conn, act, "add a motor", typed=typed, prepare=prepare, body=body)
+    return say(conn, act, "add a motor", typed=typed, prepare=prepare)
 
 
-@dataclass(frozen=True)
-class _Added(Prepared):
+def _logged(now: Act, given: NewMotor, shown: Entry) -> UseLogged:
+    """Return what the counter of a new motor shows, as it is logged."""
+    return UseLogged(id=f"{now.id}.use", use=shown, typed=given.use_now.strip() or "0", event="first")
+
+
+@dataclass(frozen=True, kw_only=True)
+class _Added(Saying):
     """A new motor as it is to stand in the record, and judged."""
-
-    judged: Judged
-    fitting: Fitting
-    lengths: First
-    settled: Settled
 
     def stands(self, conn: Connection, own: int = 0) -> bool:
         """Tell whether nothing has moved, and nobody has taken the tag."""

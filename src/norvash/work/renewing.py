@@ -1,33 +1,24 @@
 """Renew single brushes of a set while the others stay."""
 
-from dataclasses import dataclass
 from datetime import date
 
-from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import Renewal
-from norvash.core.record.entries import BrushesRenewed, UseLogged
+from norvash.core.record.said import Said
+from norvash.core.record.sets import BrushesRenewed
 from norvash.core.sheet.judging.brushes.keeping import stays
 from norvash.errors import InputError, NeedsAnswer
-from norvash.store import lives, sets
 from norvash.store.database import Connection
-from norvash.work.acting import Act, Change, in_order, prepared
-from norvash.work.brushes_used import Used, check_reason, length_of, log_change
+from norvash.work.acting import Act, Change
+from norvash.work.brushes_used import check_reason, length_of
 from norvash.work.context import Context
 from norvash.work.gate_holding import hold_at_gate
 from norvash.work.loading import load
 from norvash.work.logging_use import settled
-from norvash.work.standing import foresee, judge, keep
+from norvash.work.saying import Saying, say
+from norvash.work.standing import foresee, judge
 
 # The answer that a brush which may not stay is left in all the same.
 STAY = "stays"
-
-
-@dataclass(frozen=True, kw_only=True)
-class _Renewed(Used):
-    """Single brushes that were renewed, each with its place, and what speaks against leaving the others in."""
-
-    renewals: tuple[tuple[PositionPlan, Renewal], ...]
-    against: str = ""
 
 
 def renew_brushes(
@@ -43,8 +34,8 @@ def renew_brushes(
     check_reason(reason, "the brushes")
     of_counter, _, of_others = answer.rpartition("+") if answer.endswith(STAY) else (answer, "", "")
 
-    def prepare() -> _Renewed:
-        now, context = in_order(conn, act), load(conn, motor_id)
+    def prepare(now: Act) -> Saying:
+        context = load(conn, motor_id)
         sheet, known = context.open_sheet, {p.number: p for p in context.positions}
         if sheet is not None:
             hold_at_gate(sheet, "safe", context, now.at)
@@ -52,30 +43,20 @@ def renew_brushes(
             raise InputError("No brush is chosen.", "Choose those that were renewed.", "only")
         if len(lengths) == len(known):
             raise InputError("All brushes are chosen.", "That is a new set: leave the choice empty.", "only")
-        counted, news = settled(context, counter, now.at, of_counter)
+        counted, news = settled(context, counter, now, of_counter)
         against = _against(context, set(lengths), now.at.date())
         if against and not of_others:
             raise _asked(against, of_counter)
-        made = tuple((known[n], _renewal(context, n, counted.total_units, text)) for n, text in sorted(lengths.items()))
-        used = [UseLogged(use=counted.logged(now.at))] if news else []
-        after = context.after(*used, BrushesRenewed(renewals=tuple(r for _, r in made)))
-        judged = foresee(conn, [after], now.at.date())[0]
-        return _Renewed(context=context, counted=counted, news=news, judged=judged, renewals=made, against=against)
-
-    def body(act: Act, made: _Renewed) -> Change:
-        log_change(conn, act, motor_id, counter, made)
-        current = made.context.sets[-1]
-        for _, renewal in made.renewals:
-            sets.add_renewal(conn, current.id, act.at, renewal, act.id)
-        lives.keep_lives(conn, made.context.lives, made.judged.context.lives, act.id)
-        keep(conn, made.judged)
-        renewed = {plan.label: renewal.length_mm for plan, renewal in made.renewals}
-        told: dict[str, object] = {"renewed": renewed, "reason": reason}
-        told |= {"beside": made.against, "answer": STAY} if made.against else {}
-        return Change(act.id, {"set": current.number}, told, motor_id)
+        made = tuple(_renewal(context, n, counted.total_units, text) for n, text in sorted(lengths.items()))
+        said: tuple[Said, ...] = (*news, BrushesRenewed(renewals=made, at=now.at))
+        told: dict[str, object] = {"renewed": {known[r.position].label: r.length_mm for r in made}, "reason": reason}
+        told |= {"beside": against, "answer": STAY} if against else {}
+        change = Change(now.id, {"set": context.sets[-1].number}, told, motor_id)
+        judged = foresee(conn, [context.after(*said)], now.at.date())[0]
+        return Saying(context=context, said=said, change=change, judged=judged)
 
     typed = {"motor": motor_id, "counter": counter, "reason": reason, "only": lengths, "answer": answer}
-    return prepared(conn, act, "renew brushes", typed=typed, prepare=prepare, body=body)
+    return say(conn, act, "renew brushes", typed=typed, prepare=prepare)
 
 
 def _against(context: Context, renewed: set[int], today: date) -> str:

@@ -1,13 +1,14 @@
 """Take a motor that was retired back into use."""
 
+from norvash.core.record.stated import BackInUse
 from norvash.core.sheet.visit.permit import MOST_TEXT
 from norvash.core.text.texts import clean
 from norvash.errors import Conflict, InputError
-from norvash.store import motors
 from norvash.store.database import Connection
-from norvash.store.retired import retire
-from norvash.work.acting import Act, Change, once
-from norvash.work.standing import refresh
+from norvash.work.acting import Act, Change
+from norvash.work.loading import load
+from norvash.work.saying import Saying, say
+from norvash.work.standing import foresee
 
 
 def take_back_into_use(conn: Connection, act: Act, motor_id: str, why: str) -> str:
@@ -17,15 +18,15 @@ def take_back_into_use(conn: Connection, act: Act, motor_id: str, why: str) -> s
     """
     reason = " ".join(clean(why, "why", note=True).split())[:MOST_TEXT]
 
-    def body(act: Act) -> Change:
-        motor = motors.fetch_motor(conn, motor_id)
-        if motor.retired is None:
+    def prepare(now: Act) -> Saying:
+        context = load(conn, motor_id)
+        gone = context.motor.retired
+        if gone is None:
             raise Conflict("It is in use already.", "Look at its page.", "why")
         if not reason:
             raise InputError("Nobody has said why.", "Say why it is used again.", "why")
-        retire(conn, motor_id, None)
-        refresh(conn, motor_id, act.at.date())
-        before = {"retired": motor.retired.at.date().isoformat(), "by": motor.retired.by}
-        return Change(motor_id, before, {"why": reason}, motor_id)
+        change = Change(motor_id, {"retired": gone.at.date().isoformat(), "by": gone.by}, {"why": reason}, motor_id)
+        judged = foresee(conn, [context.after(BackInUse())], now.at.date())[0]
+        return Saying(context=context, said=(BackInUse(),), change=change, judged=judged)
 
-    return once(conn, act, "take back into use", typed={"motor": motor_id, "why": why}, body=body)
+    return say(conn, act, "take back into use", typed={"motor": motor_id, "why": why}, prepare=prepare)

@@ -1,8 +1,6 @@
 """Doubtful readings: asked about, answered, taken back."""
 
-from collections.abc import Callable
 from dataclasses import dataclass, replace
-from datetime import date
 
 from norvash.core.brush.doubts import ANSWERS, Doubt, doubt_of
 from norvash.core.brush.gauged import is_floating
@@ -14,16 +12,17 @@ from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, NEW_MM
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.round import Measured, Round
 from norvash.core.motor.set_clock import start_of
-from norvash.core.record.entries import BrushRead
+from norvash.core.record.brushes import DoubtAnswered, ReadingStands
 from norvash.errors import Conflict, InputError
 from norvash.store import rounds
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow
-from norvash.work.acting import Act, Change, prepared
-from norvash.work.context import Context, Prepared
+from norvash.work.acting import Act, Change
+from norvash.work.context import Context
 from norvash.work.loading import load
+from norvash.work.saying import Saying, say
 from norvash.work.sighting import reason_of
-from norvash.work.standing import Judged, foresee, judge, keep
+from norvash.work.standing import foresee, judge
 
 
 def doubt_about(context: Context, row: Round, plan: PositionPlan, reading: Reading) -> Doubt | None:
@@ -62,44 +61,47 @@ def take_back_answer(conn: Connection, act: Act, reading_id: str) -> str:
     Raises: Conflict when there is no such answer to take back.
     """
 
-    def prepare() -> _Answered:
-        found = _answered(conn, reading_id, act.at.date(), lambda row, now: replace(now, doubt=row.doubt))
+    def prepare(now: Act) -> Saying:
+        found = _found(conn, reading_id)
         if found is None or not found.reading.doubt_answer:
             raise Conflict("This answer stands no more.", "Look at the round as it is now.")
-        return found
+        again = replace(found.now, doubt=found.reading.doubt) if found.now is not None else None
+        motor_id, reading = found.context.motor.id, found.reading
+        change = Change(motor_id, {"typed": reading.typed, "answer": reading.doubt_answer}, {"answer": ""}, motor_id)
+        said = found.answered("", again)
+        judged = foresee(conn, [found.context.after(said)], now.at.date())[0]
+        return Saying(context=found.context, said=(said,), change=change, judged=judged)
 
-    def body(_: Act, made: _Answered) -> Change:
-        reading, motor_id = made.reading, made.judged.context.motor.id
-        rounds.answer_doubt(conn, reading_id, "")
-        keep(conn, made.judged)
-        return Change(motor_id, {"typed": reading.typed, "answer": reading.doubt_answer}, {"answer": ""}, motor_id)
-
-    return prepared(conn, act, "take back an answer", typed={"reading": reading_id}, prepare=prepare, body=body)
+    return say(conn, act, "take back an answer", typed={"reading": reading_id}, prepare=prepare)
 
 
-@dataclass(frozen=True)
-class _Answered(Prepared):
-    """A reading whose doubt is answered, with its motor judged by that, and not kept yet."""
+@dataclass(frozen=True, slots=True)
+class _Found:
+    """A reading with its motor; `now` is how the record has it, None of a brush that was renewed since."""
 
+    context: Context
     reading: ReadingRow
     round_id: str
-    judged: Judged
+    now: Measured | None
+
+    def answered(self, answer: str, then: Measured | None) -> DoubtAnswered:
+        """Return an answer to its doubt, with what stands there then."""
+        reading = self.reading
+        stands = ReadingStands(
+            round_id=self.round_id, position=reading.position_number, measured=then, sight=reading.sight
+        )
+        return DoubtAnswered(id=reading.id, answer=answer, then=stands)
 
 
-def _answered(
-    conn: Connection, reading_id: str, today: date, changed: Callable[[ReadingRow, Measured], Measured | None]
-) -> _Answered | None:
-    """Return a reading with its motor judged as it is changed, None where it counts no longer."""
+def _found(conn: Connection, reading_id: str) -> _Found | None:
+    """Return a reading, None where it counts no longer."""
     reading, round_id = rounds.fetch_reading(conn, reading_id)
     context = load(conn, rounds.fetch_round(conn, round_id).motor_id)
     counting = rounds.list_readings(conn, round_id).get(reading.position_number)
     if counting is None or counting.id != reading_id:
         return None
     of_round = next(r for s in context.sets for r in s.rounds if r.id == round_id)
-    now = of_round.readings.get(reading.position_number)  # of a brush that was renewed since it counts for nothing
-    made = changed(reading, now) if now is not None else None
-    after = context.after(BrushRead(round_id=round_id, position=reading.position_number, measured=made))
-    return _Answered(context, reading, round_id, foresee(conn, [after], today)[0])
+    return _Found(context, reading, round_id, of_round.readings.get(reading.position_number))
 
 
 def _previous(all_rounds: tuple[Round, ...], this: Round, position: int) -> Point | None:
@@ -138,31 +140,27 @@ def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str, why: 
 
     gone, said = answer == "mistyped", {"why": why} if why.strip() else {}
 
-    def prepare() -> _Answered:
-        found = _answered(conn, reading_id, act.at.date(), lambda _, now: None if gone else replace(now, doubt=""))
+    def prepare(now: Act) -> Saying:
+        found = _found(conn, reading_id)
         if found is None:
             raise Conflict(
                 "This reading counts no longer: it was replaced or withdrawn.", "Look at the round as it is now."
             )
+        context, today = found.context, now.at.date()
+        then = None if gone or found.now is None else replace(found.now, doubt="")
+        entry = found.answered(answer, then)
+        judged = foresee(conn, [context.after(entry)], today)[0]
         if gone:
-            before = judge(found.context, act.at.date()).found.lives
-            reason_of(before, found.judged.found.lives, "That it was mistyped", why)
+            reason_of(judge(context, today).found.lives, judged.found.lives, "That it was mistyped", why)
             if rounds.fetch_round(conn, found.round_id).finished and not why.strip():
                 raise InputError(
                     "This reading was signed: it is set aside, and what was signed stays.",
                     "Say why it is wrong.",
                     "why",
                 )
-        return found
-
-    def body(_: Act, made: _Answered) -> Change:
-        if gone:
-            rounds.withdraw_reading(conn, reading_id)
-        else:
-            rounds.answer_doubt(conn, reading_id, answer)
-        keep(conn, made.judged, why=why)
-        before = {"typed": made.reading.typed, "doubt": made.reading.doubt, "reading": reading_id}
-        return Change(made.round_id, before, {"answer": answer, **said}, made.judged.context.motor.id)
+        before = {"typed": found.reading.typed, "doubt": found.reading.doubt, "reading": reading_id}
+        change = Change(found.round_id, before, {"answer": answer, **said}, context.motor.id)
+        return Saying(context=context, said=(entry,), change=change, judged=judged, why=why)
 
     typed = {"reading": reading_id, "answer": answer, **said}
-    return prepared(conn, act, "settle a doubt", typed=typed, prepare=prepare, body=body)
+    return say(conn, act, "settle a doubt", typed=typed, prepare=prepare)

@@ -1,36 +1,25 @@
 """Say of a value that was kept as typed whether it is as found or as left."""
 
-from dataclasses import dataclass, replace
-from datetime import date
+from dataclasses import replace
 
-from norvash.core.record.entries import BrushRead
-from norvash.core.sheet.given import Given, Sight
+from norvash.core.record.brushes import ReadingStands
+from norvash.core.record.sheet import SightSaid
+from norvash.core.sheet.given import Sight
 from norvash.core.sheet.sheet import Spot
 from norvash.core.sheet.visit.done import done_tasks, touched
 from norvash.errors import Conflict, InputError, NotFound
-from norvash.store import entries, rounds
+from norvash.store import rounds
 from norvash.store.database import Connection
-from norvash.store.rounds import ReadingRow, RoundRow
-from norvash.work.acting import Act, Change, prepared
-from norvash.work.context import Context, Prepared
+from norvash.work.acting import Act, Change
+from norvash.work.context import Context
 from norvash.work.loading import load
-from norvash.work.sheets import changed, kept_field, unsigned
-from norvash.work.standing import Judged, foresee, keep
+from norvash.work.saying import Saying, say
+from norvash.work.sheets import entered, kept_field, told, unsigned
+from norvash.work.standing import foresee
 
 # A value that stands there twice already, or that is of neither sight: it is let go.
 NEITHER = "neither"
 _MEANS: dict[str, Sight] = {"found": "found", "left": "left", NEITHER: "asked"}
-
-
-@dataclass(frozen=True, kw_only=True)
-class _Settled(Prepared):
-    """A value that goes to a sight, and the motor judged with it there."""
-
-    entry_at: Spot | None
-    reading: ReadingRow | None
-    to: RoundRow | None
-    typed: str
-    judged: Judged
 
 
 def settle_sight(conn: Connection, act: Act, sheet_id: str, value_id: str, sight: str) -> str:
@@ -44,29 +33,23 @@ def settle_sight(conn: Connection, act: Act, sheet_id: str, value_id: str, sight
         raise InputError("That is neither as found nor as left.", "Choose as found or as left, or let it go.", "sight")
     wanted = _MEANS[sight]
 
-    def prepare() -> _Settled:
+    def prepare(now: Act) -> Saying:
         context = load(conn, unsigned(conn, sheet_id).motor_id)
-        for spot, given in context.written.items():
-            if given.id == value_id:
-                return _entry(conn, context, spot, given, sight=wanted, today=act.at.date())
-        of_sheet = rounds.rounds_of(conn, sheet_id)
-        return _reading(conn, context, of_sheet, value_id, sight=wanted, today=act.at.date())
-
-    def body(_: Act, made: _Settled) -> Change:
-        if wanted == "asked":
-            entries.let_go(conn, value_id, reading=made.entry_at is None)
-        elif made.to is not None:
-            rounds.move_reading(conn, value_id, made.to.id, wanted)
+        spot = next((spot for spot, given in context.written.items() if given.id == value_id), None)
+        if spot is not None:
+            said, typed = _entry(context, spot, sight=wanted), context.written[spot].typed
         else:
-            entries.move_entry(conn, value_id, wanted)
-        keep(conn, made.judged)
-        return Change(value_id, {"typed": made.typed}, {"sight": sight}, made.context.motor.id)
+            said, typed = _reading(conn, context, sheet_id, value_id, sight=wanted)
+        judged = foresee(conn, [told(conn, context, said)], now.at.date())[0]
+        change = Change(value_id, {"typed": typed}, {"sight": sight}, context.motor.id)
+        return Saying(context=context, said=(said,), change=change, judged=judged)
 
-    typed = {"sheet": sheet_id, "value": value_id, "sight": sight}
-    return prepared(conn, act, "say which sight", typed=typed, prepare=prepare, body=body)
+    content = {"sheet": sheet_id, "value": value_id, "sight": sight}
+    return say(conn, act, "say which sight", typed=content, prepare=prepare)
 
 
-def _entry(conn: Connection, context: Context, spot: Spot, given: Given, *, sight: Sight, today: date) -> _Settled:
+def _entry(context: Context, spot: Spot, *, sight: Sight) -> SightSaid:
+    given = context.written[spot]
     field, sheet = kept_field(spot[0]), context.open_sheet
     if sheet is None:
         raise LookupError("an unsigned sheet is the newest")
@@ -85,33 +68,30 @@ def _entry(conn: Connection, context: Context, spot: Spot, given: Given, *, sigh
             "Enter the value again in its place: Norvash then asks which one was a slip.",
             "sight",
         )
-    after = changed(conn, context, field, spot, None)
+    gone = entered(context, field, spot, None)
     if sight == "asked":
-        judged = foresee(conn, [after], today)[0]
-        return _Settled(context=context, entry_at=spot, reading=None, to=None, typed=given.typed, judged=judged)
-    after = changed(conn, after, field, (spot[0], spot[1], sight), replace(given, sight=sight))
-    judged = foresee(conn, [after], today)[0]
-    return _Settled(context=context, entry_at=spot, reading=None, to=None, typed=given.typed, judged=judged)
+        return SightSaid(id=given.id, sight=sight, round_id="", then=(gone,))
+    here = entered(context, field, (spot[0], spot[1], sight), replace(given, sight=sight))
+    return SightSaid(id=given.id, sight=sight, round_id="", then=(gone, here))
 
 
 def _reading(
-    conn: Connection, context: Context, of_sheet: list[RoundRow], reading_id: str, *, sight: Sight, today: date
-) -> _Settled:
+    conn: Connection, context: Context, sheet_id: str, reading_id: str, *, sight: Sight
+) -> tuple[SightSaid, str]:
+    """Return the entry for a reading, and what was typed as it."""
+    of_sheet = rounds.rounds_of(conn, sheet_id)
     found = next((g for r in of_sheet for g in rounds.list_sighted(conn, r.id) if g.id == reading_id), None)
     if found is None or (sight == "asked" and found.sight != "asked"):
         raise NotFound("There is no such value on this sheet.", "Look at the sheet as it is now.", "sight")
     to = next((r for r in of_sheet if sight == "left" and r.set_id == context.sets[-1].id), of_sheet[0])
     if sight == "asked":
-        judged = foresee(conn, [context], today)[0]
-        return _Settled(context=context, entry_at=None, reading=found, to=to, typed=found.said, judged=judged)
-    there = {(g.position_number, g.sight) for g in rounds.list_sighted(conn, to.id)}
-    if (found.position_number, sight) in there:
+        return SightSaid(id=found.id, sight=sight, round_id=to.id, then=()), found.said
+    if any((g.position_number, g.sight) == (found.position_number, sight) for g in rounds.list_sighted(conn, to.id)):
         raise Conflict(
             "Another reading stands there already.",
             "Enter the value again in its place: Norvash then asks which one was a slip.",
             "sight",
         )
     measured = rounds.measured_as(conn, found.id)
-    after = context.after(BrushRead(round_id=to.id, position=found.position_number, measured=measured, sight=sight))
-    judged = foresee(conn, [after], today)[0]
-    return _Settled(context=context, entry_at=None, reading=found, to=to, typed=found.said, judged=judged)
+    stands = ReadingStands(round_id=to.id, position=found.position_number, measured=measured, sight=sight)
+    return SightSaid(id=found.id, sight=sight, round_id=to.id, then=(stands,)), found.said

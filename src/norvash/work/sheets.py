@@ -2,10 +2,10 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
-from functools import partial
 
-from norvash.core.record.entries import Entered
 from norvash.core.record.record import SheetRow
+from norvash.core.record.said import Said
+from norvash.core.record.sheet import Entered
 from norvash.core.sheet.field import YES, Field
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.judging.refusing import refuse
@@ -19,32 +19,22 @@ from norvash.core.sheet.stages.gates import GATES, SAFE
 from norvash.core.sheet.visit.done import done_tasks, last_work, overtaken, touched
 from norvash.core.sheet.visit.typed import Read, place_of, read_entry
 from norvash.errors import Conflict, InputError, NotFound
-from norvash.store import entries, people, sheets
+from norvash.store import people, sheets
 from norvash.store.database import Connection
 from norvash.store.records import kept
-from norvash.work.acting import Act, Change, prepared
+from norvash.work.acting import Act, Change
 from norvash.work.asked_for import check_asked
-from norvash.work.context import Context, Prepared
+from norvash.work.context import Context
 from norvash.work.gate_holding import hold_entry
 from norvash.work.loading import load
 from norvash.work.marks import mark_of
+from norvash.work.putting import Put, There, put
+from norvash.work.saying import Saying, say
 from norvash.work.sheet_state import compared_with, compares, put_together
-from norvash.work.sighting import Seeing, sight_for, slip
-from norvash.work.standing import Judged, foresee, judge, keep
+from norvash.work.sighting import Seeing, sight_for
+from norvash.work.standing import Judged, foresee, judge
 
 NOT_SAID = Seeing()
-
-
-@dataclass(frozen=True)
-class _Entered(Prepared):
-    """An entry as it is to be kept: its field, what stood there, the entry, and the motor judged by it, None where
-    nothing follows from it.
-    """
-
-    field_id: str
-    before: Given | None
-    given: Given
-    judged: Judged | None
 
 
 def enter(
@@ -66,52 +56,32 @@ def enter(
     Conflict for a closed gate, a signed sheet, or what somebody else entered meanwhile.
     """
 
-    def prepare() -> _Entered:
+    def prepare(now: Act) -> Saying:
         context = load(conn, unsigned(conn, sheet_id).motor_id)
         sheet = sheet_of(conn, context, sheet_id)
         field = _field(field_id, place, context, taken_back=not text.strip())
-        hold_entry(sheet, field, context, act.at, taken_back=not text.strip())
+        hold_entry(sheet, field, context, now.at, taken_back=not text.strip())
         touching = _touched(context, sheet, field, place)
-        sight = _sight(field, seeing, touched=touching)
-        there = sheet.written.get((field.id, place, sight))
-        if sight != "asked":
-            _unseen(there, replaces)
-        person, alone = people.fetch_person(conn, act.person_id).name, len(people.list_people(conn)) < 2
-        by = By(person, act.at.date(), alone)
-        read = _read(field, place, text, more or {}, context=context, sheet=sheet, by=by)
-        check_asked(context, field, place, read.word, act.at.date())
-        given = Given(
-            id=act.id,
-            typed=read.typed,
-            word=read.word,
-            number=read.number,
-            person=person,
-            at=act.at,
-            record=read.record,
-            sight=sight,
+        person, alone = people.fetch_person(conn, now.person_id).name, len(people.list_people(conn)) < 2
+        value = _Entry(
+            conn=conn,
+            now=now,
+            context=context,
+            sheet=sheet,
+            field=field,
+            place=place,
+            text=text,
+            more=more or {},
+            touched=touching,
+            by=By(person, now.at.date(), alone),
         )
-        if sight == "asked":
-            return _Entered(context, field.id, there, given, None)
-        judged, stood = _judged_by(conn, context, field, place, given), _overwritten(field, there, given, sheet)
-        if judged is not None and stood is not None:
-            before = judge(context, act.at.date()).found.lives
-            worked = partial(overtaken, field, sheet, place) if sight == "left" else partial(bool, touching)
-            was_slip, sight_now = slip(before, judged.found.lives, stood.typed, seeing, sight=sight, worked=worked)
-            if (was_slip, sight_now) != (given.slip, given.sight):
-                given = replace(given, slip=was_slip, sight=sight_now)
-                there = sheet.written.get((field.id, place, sight_now))
-                judged = _judged_by(conn, context, field, place, given)
-        return _Entered(context, field.id, there, given, judged)
-
-    def body(act: Act, made: _Entered) -> Change:
-        motor_id, given = made.context.motor.id, made.given
-        entries.add_entry(conn, act.id, sheet_id, field=made.field_id, place=place, given=given, act_id=act.id)
-        if made.judged is not None:
-            keep(conn, made.judged, why=seeing.why if given.slip else "")
-        sighted = {} if given.sight == "found" else {"sight": given.sight}
-        why = {"slip": seeing.why} if given.slip and seeing.why else {}
-        after = {"field": made.field_id, "place": place, "typed": given.typed, **sighted, **kept(given.record), **why}
-        return Change(act.id, {"typed": made.before.typed} if made.before else {}, after, motor_id)
+        sight = _sight(field, seeing, touched=touching)
+        placed = put(context, value, seeing, sight=sight, replaces=replaces, now=now.at)
+        why = seeing.why if placed.slip else ""
+        after = {"field": field.id, "place": place, **_told_of(placed.said), **({"slip": why} if why else {})}
+        before = {"typed": placed.there.words} if placed.there is not None else {}
+        change = Change(now.id, before, after, context.motor.id)
+        return Saying(context=context, said=(placed.said,), change=change, judged=placed.judged, why=why)
 
     typed = {
         "sheet": sheet_id,
@@ -122,22 +92,91 @@ def enter(
         "more": dict(more or {}),
         **seeing.typed,
     }
-    return prepared(conn, act, "enter", typed=typed, prepare=prepare, body=body)
+    return say(conn, act, "enter", typed=typed, prepare=prepare)
 
 
-def _overwritten(field: Field, there: Given | None, given: Given, sheet: Sheet) -> Given | None:
-    """Return what an entry takes the place of, None where it only completes it, as a map is painted mark by mark, and
-    where what stands there is of a run before the last work.
+@dataclass(frozen=True, slots=True, kw_only=True)
+class _Entry:
+    """What was typed for one field at one place, `touched` by work of this visit or not."""
+
+    conn: Connection
+    now: Act
+    context: Context
+    sheet: Sheet
+    field: Field
+    place: int
+    text: str
+    more: Mapping[str, str]
+    touched: bool
+    by: By
+
+    def there(self, sight: Sight) -> There | None:
+        given = self._given(sight)
+        return None if given is None else There(given.id, given.typed)
+
+    def _given(self, sight: Sight) -> Given | None:
+        return self.sheet.written.get((self.field.id, self.place, sight))
+
+    def made(self, sight: Sight, *, slip: bool = False) -> Entered:
+        read = _read(self.field, self.place, self.text, self.more, context=self.context, sheet=self.sheet, by=self.by)
+        check_asked(self.context, self.field, self.place, read.word, self.now.at.date())
+        given = Given(
+            id=self.now.id,
+            typed=read.typed,
+            word=read.word,
+            number=read.number,
+            person=self.by.person,
+            at=self.now.at,
+            record=read.record,
+            sight=sight,
+            slip=slip,
+        )
+        return entered(self.context, self.field, (self.field.id, self.place, sight), given)
+
+    def judged(self, said: Put) -> Judged | None:
+        if not isinstance(said, Entered) or said.spot[2] == "asked" or not (self.field.marks or self.field.judged):
+            return None
+        after, today = told(self.conn, self.context, said), self.now.at.date()
+        return foresee(self.conn, [after], today)[0] if self.field.marks else judge(after, today)
+
+    def taken(self, there: There, said: Put) -> There | None:
+        given = said.given if isinstance(said, Entered) else None
+        if given is None or not _overwrites(self.field, self._given(given.sight), given, self.sheet):
+            return None
+        return there
+
+    def worked(self, sight: Sight) -> bool:
+        return overtaken(self.field, self.sheet, self.place) if sight == "left" else self.touched
+
+    def meanwhile(self, there: There) -> Conflict:
+        given = next(g for g in self.sheet.written.values() if g.id == there.id)
+        return Conflict(
+            f"{given.person} has entered “{given.typed or 'empty'}” here meanwhile.",
+            "Yours is kept in the field: enter it again to replace it.",
+            "value",
+        )
+
+
+def _told_of(said: Put) -> dict[str, object]:
+    """Return what an act tells of an entry."""
+    given = said.given if isinstance(said, Entered) else None
+    if given is None:
+        return {}
+    return {"typed": given.typed, **({} if given.sight == "found" else {"sight": given.sight}), **kept(given.record)}
+
+
+def _overwrites(field: Field, there: Given | None, given: Given, sheet: Sheet) -> bool:
+    """Tell whether an entry takes the place of what stands there: not where it only completes it, as a map is painted
+    mark by mark, nor where that is of a run before the last work.
     """
     if there is None or not there.stands or not field.sighted:
-        return None
+        return False
     if field.after_work and there.at < last_work(sheet) and given.sight == "left":
-        return None
+        return False
     before, after = there.record, given.record
     if isinstance(before, PaintedMap) and isinstance(after, PaintedMap):
-        kept_all = all(marks <= after.conditions.get(bar, frozenset()) for bar, marks in before.conditions.items())
-        return None if kept_all else there
-    return there
+        return any(not marks <= after.conditions.get(bar, frozenset()) for bar, marks in before.conditions.items())
+    return True
 
 
 def _touched(context: Context, sheet: Sheet, field: Field, place: int) -> bool:
@@ -164,30 +203,31 @@ def _read(
     return replace(read, record=cut_record(sheet, read.number, context.rules))
 
 
-def _judged_by(conn: Connection, context: Context, field: Field, place: int, given: Given) -> Judged | None:
-    """Return the motor as it is judged once an entry stands on its sheet, None where nothing follows from it."""
-    if field.marks:
-        return foresee(conn, [after_entry(conn, context, field, place, given)], given.at.date())[0]
-    if field.judged:
-        return judge(after_entry(conn, context, field, place, given), given.at.date())
-    return None
-
-
-def after_entry(conn: Connection, context: Context, field: Field, place: int, given: Given) -> Context:
-    """Return a motor after something was entered on its newest sheet: cuts, comparisons and findings follow."""
-    return changed(conn, context, field, (field.id, place, given.sight), given)
-
-
-def changed(conn: Connection, context: Context, field: Field, spot: Spot, given: Given | None) -> Context:
-    """Return a motor after another entry stands at one place of its newest sheet, or none any more."""
+def entered(context: Context, field: Field, spot: Spot, given: Given | None) -> Entered:
+    """Return what is entered at one place of a motor's newest sheet, with what it leaves on the motor for good."""
     row = context.row
     if row is None:
         raise LookupError("nothing can be entered without a sheet")
     leaves = given if field.marks and given is not None and given.stands else None
-    mark = mark_of(field, row.number, leaves) if leaves is not None else None
-    shortest = given is not None and given.word == YES if field is SHORTEST_ONLY else None
-    made = context.after(Entered(spot=spot, given=given, marks=field.marks, mark=mark, shortest=shortest))
-    return replace(made, compared=compared_with(conn, row, made.written)) if compares(field.id) else made
+    return Entered(
+        sheet_id=row.id,
+        spot=spot,
+        given=given,
+        marks=field.marks,
+        mark=mark_of(field, row.number, leaves) if leaves is not None else None,
+        shortest=given is not None and given.word == YES if field is SHORTEST_ONLY else None,
+    )
+
+
+def told(conn: Connection, context: Context, *said: Said) -> Context:
+    """Return a motor after entries: what its newest sheet is compared with follows from what stands on it."""
+    made = context.after(*said)
+    if made.row is None or made.written is context.written:
+        return made
+    now, then = made.written, context.written
+    moved = {spot[0] for spot in now.keys() | then.keys() if now.get(spot) is not then.get(spot)}
+    compared = compared_with(conn, made.row, made.written) if any(map(compares, moved)) else made.compared
+    return replace(made, compared=compared)
 
 
 def sheet_of(conn: Connection, context: Context, sheet_id: str) -> Sheet:
@@ -237,13 +277,3 @@ def _field(field_id: str, place: int, context: Context, *, taken_back: bool) -> 
         )
     place_of(field, place, context.facts)
     return field
-
-
-def _unseen(there: Given | None, replaces: str) -> None:
-    if there is not None and there.id != replaces:
-        said = there.typed or "empty"
-        raise Conflict(
-            f"{there.person} has entered “{said}” here meanwhile.",
-            "Yours is kept in the field: enter it again to replace it.",
-            "value",
-        )

@@ -1,30 +1,28 @@
 """Sign a sheet: close its rounds, keep what it says and what becomes of every finding; add to it later."""
 
-from dataclasses import dataclass, replace
-from datetime import datetime
+from dataclasses import replace
 
-from norvash.core.record.entries import Signed
 from norvash.core.record.record import Retired
+from norvash.core.record.sheet import Entered, Signed
 from norvash.core.sheet.field import YES, Tick
-from norvash.core.sheet.given import Given
+from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.judging.signing import Hold, signed_as, standing
-from norvash.core.sheet.life import KeptLife, Withdrawn
 from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
 from norvash.core.sheet.stages.gates import SERVICE
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.visit.permit import MOST_TEXT
 from norvash.core.text.texts import clean
 from norvash.errors import Conflict, InputError
-from norvash.store import entries, lives, people, rounds, sheets
+from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection
-from norvash.store.retired import retire
-from norvash.work.acting import Act, Change, in_order, once, prepared
-from norvash.work.context import Prepared
+from norvash.work.acting import Act, Change
+from norvash.work.context import Context
 from norvash.work.loading import load
-from norvash.work.measuring import keep_forecast
+from norvash.work.measuring import forecast_left
+from norvash.work.saying import Saying, say
 from norvash.work.sheet_page import SheetPage, shown
-from norvash.work.sheets import after_entry, unsigned
-from norvash.work.standing import Judged, foresee, judge, keep, keep_found
+from norvash.work.sheets import entered, told, unsigned
+from norvash.work.standing import foresee, judge
 from norvash.work.visit_told import visit_told
 
 
@@ -35,100 +33,50 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
     Conflict.
     """
 
-    def body(act: Act, made: _Signing) -> Change:
-        row, page = made.page.row, made.page
-        of_sheet = rounds.rounds_of(conn, sheet_id)
-        for tick in made.ticks:
-            entries.add_entry(
-                conn, tick.given.id, sheet_id, field=tick.field.id, place=0, given=tick.given, act_id=act.id
-            )
-        for a_round in of_sheet:
-            rounds.finish_round(conn, a_round.id, act.at)
-        keep_found(conn, page.context, page.found.lives)
-        lives.sign_lives(conn, sheet_id, page.found.lives, act.id)
-        sheets.sign_sheet(conn, sheet_id, act.at, made.signed)
-        if made.judged.context.motor.retired is not None:
-            retire(conn, row.motor_id, made.judged.context.motor.retired)
-        keep(conn, made.judged)
-        if not of_sheet[-1].finished:
-            keep_forecast(conn, of_sheet[-1], made.judged.context, act.at)
+    def prepare(now: Act) -> Saying:
+        row, person = unsigned(conn, sheet_id), people.fetch_person(conn, now.person_id).name
+        context, today = load(conn, row.motor_id), now.at.date()
+        ticks = (_back_in_service(context, now, person),) if service and row.kind == "quick" else ()
+        ticked = judge(told(conn, context, *ticks), today)
+        page = shown(conn, row, ticked, today)
+        signed = _signed(conn, page, _reason(page, why), person)
+        entry = Signed(
+            row=replace(row, signed_at=now.at, signed=signed),
+            at=now.at,
+            found=tuple(page.found.lives),
+            retired=Retired(now.at, person) if OUTCOME.of(page.sheet) == RETIRED else None,
+        )
+        judged = foresee(conn, [ticked.context.after(entry)], today)[0]
+        newest = rounds.rounds_of(conn, sheet_id)[-1]
         after = {
             "sheet": row.number,
             "clean": not page.holds,
-            "as": made.signed["signed_as"],
-            "why": made.signed["why"],
+            "as": signed["signed_as"],
+            "why": signed["why"],
             "outcome": OUTCOME.of(page.sheet),
         }
-        return Change(row.motor_id, {}, after, row.motor_id)
-
-    return prepared(
-        conn,
-        act,
-        "sign a sheet",
-        typed={"sheet": sheet_id, "why": why, "service": service},
-        prepare=lambda: _prepare(conn, act, sheet_id, why, service=service),
-        body=body,
-    )
-
-
-@dataclass(frozen=True, slots=True)
-class _Tick:
-    """A tick that a signature sets by itself."""
-
-    field: Tick
-    given: Given
-
-
-def _tick(act: Act, field: Tick, person: str) -> _Tick:
-    given = Given(id=f"{act.id}.{field.id}", typed=YES, word=YES, number=None, person=person, at=act.at)
-    return _Tick(field, replace(given, sight="left") if field.records_work else given)
-
-
-@dataclass(frozen=True, kw_only=True)
-class _Signing(Prepared):
-    """A sheet as it is to be signed: what it says, and its motor judged after it."""
-
-    page: SheetPage
-    ticks: tuple[_Tick, ...]
-    signed: dict[str, object]
-    judged: Judged
-
-
-def _prepare(conn: Connection, act: Act, sheet_id: str, why: str, *, service: bool) -> _Signing:
-    now, row = in_order(conn, act), unsigned(conn, sheet_id)
-    person = people.fetch_person(conn, act.person_id).name
-    context = read = load(conn, row.motor_id)
-    ticks = [_tick(now, SERVICE.confirmed, person)] if service and row.kind == "quick" else []
-    for tick in ticks:
-        context = after_entry(conn, context, tick.field, 0, tick.given)
-    page = shown(conn, row, judge(context, now.at.date()), now.at.date())
-    reason = _reason(page, why)
-    signed = _signed(conn, page, reason, person)
-    retired = Retired(now.at, person) if OUTCOME.of(page.sheet) == RETIRED else None
-    row = replace(row, signed_at=now.at, signed=signed)
-    after = context.after(Signed(row=row, lives=_kept(sheet_id, page, now.at), retired=retired))
-    return _Signing(
-        context=read, page=page, ticks=tuple(ticks), signed=signed, judged=foresee(conn, [after], now.at.date())[0]
-    )
-
-
-def _kept(sheet_id: str, page: SheetPage, at: datetime) -> tuple[KeptLife, ...]:
-    """Return the lives that go on after a signature, as the record will have them."""
-    return tuple(
-        KeptLife(
-            id=x.kept.id if x.kept is not None else lives.life_id(sheet_id, x),
-            sheet_id=x.kept.sheet_id if x.kept is not None else sheet_id,
-            position=x.position,
-            finding=x.finding,
-            state=x.kept.state if rests and x.kept is not None else "open" if rests else x.state,
-            put_off=x.put_off if x.state == "put off" or rests else x.waits_for,
-            why=x.why,
-            withdrawn=Withdrawn(at=at, moves=x.moves) if rests else None,
+        return Saying(
+            context=context,
+            said=(*ticks, entry),
+            change=Change(row.motor_id, {}, after, row.motor_id),
+            judged=judged,
+            first=ticked,
+            made=None if newest.finished else forecast_left(newest, judged.context, now.at),
         )
-        for x in page.found.lives
-        for rests in [x.state == "withdrawn" and bool(x.moves)]
-        if x.stands or rests
-    )
+
+    typed = {"sheet": sheet_id, "why": why, "service": service}
+    return say(conn, act, "sign a sheet", typed=typed, prepare=prepare)
+
+
+def _back_in_service(context: Context, now: Act, person: str) -> Entered:
+    """Return the tick that a signature sets by itself: the last gate of a look."""
+    field, sight = SERVICE.confirmed, _sight(SERVICE.confirmed)
+    given = Given(id=f"{now.id}.{field.id}", typed=YES, word=YES, number=None, person=person, at=now.at, sight=sight)
+    return entered(context, field, (field.id, 0, sight), given)
+
+
+def _sight(field: Tick) -> Sight:
+    return "left" if field.records_work else "found"
 
 
 def _reason(page: SheetPage, why: str) -> str:
@@ -184,7 +132,7 @@ def add_to_signed(conn: Connection, act: Act, sheet_id: str, text: str) -> str:
     """
     words = " ".join(clean(text, "addition", note=True).split())
 
-    def body(act: Act) -> Change:
+    def prepare(now: Act) -> Saying:
         row = sheets.fetch_sheet(conn, sheet_id)
         if row.signed_at is None:
             raise Conflict("This sheet is not signed yet.", "Enter it on its page.", "addition")
@@ -195,16 +143,10 @@ def add_to_signed(conn: Connection, act: Act, sheet_id: str, text: str) -> str:
                 "addition",
             )
         number = sum(f == ADDITION.id for f, _, _ in entries.list_entries(conn, sheet_id)) + 1
-        person = people.fetch_person(conn, act.person_id)
-        entries.add_entry(
-            conn,
-            act.id,
-            sheet_id,
-            field=ADDITION.id,
-            place=number,
-            given=Given(id="", typed=words, word=words, number=None, person=person.name, at=act.at),
-            act_id=act.id,
-        )
-        return Change(sheet_id, {}, {"sheet": row.number, "added": words}, row.motor_id)
+        person = people.fetch_person(conn, now.person_id).name
+        given = Given(id=now.id, typed=words, word=words, number=None, person=person, at=now.at)
+        said = Entered(sheet_id=sheet_id, spot=(ADDITION.id, number, "found"), given=given)
+        change = Change(sheet_id, {}, {"sheet": row.number, "added": words}, row.motor_id)
+        return Saying(context=load(conn, row.motor_id), said=(said,), change=change)
 
-    return once(conn, act, "add to a sheet", typed={"sheet": sheet_id, "text": text}, body=body)
+    return say(conn, act, "add to a sheet", typed={"sheet": sheet_id, "text": text}, prepare=prepare)

@@ -10,23 +10,23 @@ from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import BrushSet
 from norvash.core.motor.round import Round
-from norvash.core.record.entries import SinceSaid
+from norvash.core.record.brushes import BrushRead
+from norvash.core.record.sets import SinceSaid
+from norvash.core.record.used import UseLogged
 from norvash.core.rules.book import MotorRules
-from norvash.core.use.counting import Counted
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import Rate
 from norvash.core.use.since import Fitting, Since, fitting_of, since_words
 from norvash.core.use.spans import read_span
 from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError
-from norvash.store import notes, sets, use
 from norvash.store.database import Connection
-from norvash.work.acting import Act, Change, in_order, prepared
-from norvash.work.as_measured import as_measured
-from norvash.work.context import Context, Prepared
-from norvash.work.ground import Settled, settle
+from norvash.work.acting import Act, Change
+from norvash.work.context import Context
+from norvash.work.ground import settle
 from norvash.work.loading import load
-from norvash.work.standing import Judged, foresee, keep
+from norvash.work.saying import Saying, say
+from norvash.work.standing import foresee
 
 NOMINAL = "nominal"
 
@@ -105,10 +105,45 @@ def read_first(text: str, plans: Sequence[PositionPlan], figures: Figures, rules
     return First(made, frozenset())
 
 
-def begun(number: int, set_id: str, fitting: Fitting, first: First, act_id: str) -> BrushSet:
-    """Return a set as it was when it was new, with a round of its first lengths where an act gives any."""
-    made = BrushSet(
-        number=number,
+def since_said(
+    now: Act, before: BrushSet | None, fitting: Fitting, first: First, *, uses: Sequence[Entry], figures: Figures
+) -> SinceSaid:
+    """Return what is said of since when a set runs: of the one that is in, or of the first one of a new motor."""
+    round_id, instrument = f"{now.id}.fit", MEASURED_WITH.of(figures)
+    read_then = tuple(
+        BrushRead(id=f"{round_id}.{n}", round_id=round_id, position=n, reading=r, instrument=instrument)
+        for n, r in first.readings.items()
+    )
+    a_round = Round(
+        id=round_id,
+        at=fitting.at,
+        total_units=fitting.units,
+        kind="fitting",
+        finished=True,
+        readings={r.position: r.measured for r in read_then},
+        noted=True,
+    )
+    measured = tuple(r for r in before.rounds if r.kind != "fitting") if before is not None else ()
+    made = replace(
+        before if before is not None else _first_set(now, fitting),
+        fitted_at=fitting.at,
+        fitted_units=fitting.units,
+        fitted_known=fitting.known,
+        span_on=fitting.span_on,
+        span_units=fitting.span_units,
+        nominal=first.nominal,
+        rounds=(a_round, *measured) if read_then else measured,
+    )
+    if fitting.entry is None:
+        return SinceSaid(brush_set=made, uses=tuple(uses), first=read_then)
+    entry = replace(fitting.entry, noted=True)
+    logged = UseLogged(id=f"{now.id}.since", use=entry, typed=f"{entry.counter_units:g}", event="first")
+    return SinceSaid(brush_set=made, uses=(*uses, entry), first=read_then, logged=logged)
+
+
+def _first_set(now: Act, fitting: Fitting) -> BrushSet:
+    return BrushSet(
+        number=1,
         fitted_at=fitting.at,
         fitted_units=fitting.units,
         fitted_known=fitting.known,
@@ -116,86 +151,8 @@ def begun(number: int, set_id: str, fitting: Fitting, first: First, act_id: str)
         ended_units=None,
         end_reason="",
         rounds=(),
-        id=set_id,
-        nominal=first.nominal,
-        span_on=fitting.span_on,
-        span_units=fitting.span_units,
+        id=f"{now.id}.set",
     )
-    return made if not first.readings else replace(made, rounds=(first_round(act_id, fitting, first),))
-
-
-def first_round(act_id: str, fitting: Fitting, first: First) -> Round:
-    """Return the round of the lengths that a set began with."""
-    return Round(
-        id=f"{act_id}.fit",
-        at=fitting.at,
-        total_units=fitting.units,
-        kind="fitting",
-        finished=True,
-        readings={n: as_measured(r, f"{act_id}.fit.{n}") for n, r in first.readings.items()},
-        noted=True,
-    )
-
-
-def keep_first(
-    conn: Connection, act: Act, motor_id: str, *, brush_set: BrushSet, first: First, instrument: str
-) -> None:
-    """Keep the lengths that a set began with as a round from notes; the caller holds the transaction."""
-    if not first.readings:
-        return
-    a_round = brush_set.rounds[0]
-    notes.add_noted_round(
-        conn,
-        a_round.id,
-        motor_id,
-        set_id=brush_set.id,
-        kind="fitting",
-        at=a_round.at,
-        units=a_round.total_units,
-        by="",
-        shortest=False,
-        now=act.at,
-        act_id=act.id,
-    )
-    for number, reading in first.readings.items():
-        notes.add_noted_reading(
-            conn,
-            f"{a_round.id}.{number}",
-            a_round.id,
-            position=number,
-            reading=reading,
-            method="length",
-            instrument=instrument,
-            doubt="",
-            doubt_rule="",
-            act_id=act.id,
-        )
-
-
-def keep_entry(conn: Connection, act: Act, motor_id: str, entry: Entry | None) -> None:
-    """Keep what a fitting adds to the log of use; the caller holds the transaction."""
-    if entry is not None:
-        counted = Counted(entry.total_units, entry.counter_units, "first")
-        use.add_entry(
-            conn,
-            f"{act.id}.since",
-            motor_id,
-            at=entry.at,
-            counted=counted,
-            typed=f"{entry.counter_units:g}",
-            act_id=act.id,
-            noted=True,
-        )
-
-
-@dataclass(frozen=True)
-class _Said(Prepared):
-    """The motor judged with what is known of its set, and the lengths that begins with."""
-
-    judged: Judged
-    fitting: Fitting
-    first: First
-    settled: Settled
 
 
 def state_since(conn: Connection, act: Act, motor_id: str, given: SinceTyped) -> str:
@@ -205,49 +162,26 @@ def state_since(conn: Connection, act: Act, motor_id: str, given: SinceTyped) ->
     or soften what was found.
     """
 
-    def prepare() -> _Said:
-        now, context = in_order(conn, act), load(conn, motor_id)
-        current = context.sets[-1]
+    def prepare(now: Act) -> Saying:
+        context = load(conn, motor_id)
+        current, rate = context.sets[-1], context.state.rate
         _may_be_said(context, current)
-        rate = context.state.rate
         said = read_since(given, context.figures, now.at, rate)
         if said.says_nothing:
             raise InputError("Nothing is said.", "Give the day, the counter then, or what has run since.", "since_day")
-        entries = tuple(e for e in context.entries if not e.noted or e.at != current.fitted_at) or context.entries
-        fitting = fitting_of(said, now.at, entries, rate, context.unit)
+        uses = tuple(e for e in context.entries if not e.noted or e.at != current.fitted_at) or context.entries
+        fitting = fitting_of(said, now.at, uses, rate, context.unit)
         first = read_first(given.lengths, context.positions, context.figures, context.rules)
         _fits(context, current, fitting)
-        fresh = begun(current.number, current.id, fitting, first, act.id)
-        rounds = (*fresh.rounds, *(r for r in current.rounds if r.kind != "fitting"))
-        after = replace(
-            current,
-            fitted_at=fitting.at,
-            fitted_units=fitting.units,
-            fitted_known=fitting.known,
-            span_on=fitting.span_on,
-            span_units=fitting.span_units,
-            nominal=first.nominal,
-            rounds=rounds,
-        )
-        uses = entries if fitting.entry is None else (*entries, fitting.entry)
-        made = context.after(SinceSaid(brush_set=after, uses=uses))
-        judged = foresee(conn, [made], now.at.date())[0]
-        return _Said(context, judged, fitting, first, settle(conn, act, [(context, judged.context)]))
+        entry = since_said(now, current, fitting, first, uses=uses, figures=context.figures)
+        judged = foresee(conn, [context.after(entry)], now.at.date())[0]
+        settled = settle(conn, now, [(context, judged.context)])
+        words = since_words(fitting, context.entries[-1].total_units - fitting.units, context.unit)
+        told = {"set": current.number, "since": words, **given.typed, **settled.explained}
+        change = Change(motor_id, {"set": current.number}, told, motor_id)
+        return Saying(context=context, said=(entry,), change=change, judged=judged, settled=settled)
 
-    def body(act: Act, made: _Said) -> Change:
-        context, after = made.context, made.judged.context.sets[-1]
-        sets.change_fitting(conn, after)
-        notes.strike_statement(conn, after.id, act.id)
-        instrument = MEASURED_WITH.of(context.figures)
-        keep_first(conn, act, motor_id, brush_set=after, first=made.first, instrument=instrument)
-        keep_entry(conn, act, motor_id, made.fitting.entry)
-        keep(conn, made.judged, why=made.settled.why)
-        ran = context.entries[-1].total_units - made.fitting.units
-        words = since_words(made.fitting, ran, context.unit)
-        told = {"set": after.number, "since": words, **given.typed, **made.settled.explained}
-        return Change(motor_id, {"set": after.number}, told, motor_id)
-
-    return prepared(conn, act, "say since when", typed={"motor": motor_id, **given.typed}, prepare=prepare, body=body)
+    return say(conn, act, "say since when", typed={"motor": motor_id, **given.typed}, prepare=prepare)
 
 
 def may_say_since(context: Context) -> bool:

@@ -1,10 +1,10 @@
 """Take back what somebody entered last on a sheet."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
 from datetime import timedelta
 
-from norvash.core.record.entries import BrushRead, BrushSeen
+from norvash.core.record.brushes import BrushSeen, ReadingStands
+from norvash.core.record.sheet import Entered, TakenBack
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.decide import answer_words
@@ -12,14 +12,15 @@ from norvash.core.sheet.visit.asked import misfits
 from norvash.core.sheet.visit.named import field_words, place_words
 from norvash.core.text.words import listed
 from norvash.errors import Conflict
-from norvash.store import entries, people, rounds, seen
+from norvash.store import entries, people, rounds
 from norvash.store.database import Connection
-from norvash.work.acting import Act, Change, prepared
-from norvash.work.context import Context, Prepared
+from norvash.work.acting import Act, Change
+from norvash.work.context import Context
 from norvash.work.loading import load
-from norvash.work.sheets import changed, kept_field, unsigned
+from norvash.work.saying import Saying, say
+from norvash.work.sheets import entered, kept_field, told, unsigned
 from norvash.work.sighting import reason_of
-from norvash.work.standing import Judged, foresee, judge, keep
+from norvash.work.standing import foresee, judge
 
 _MOST = 60
 
@@ -36,37 +37,27 @@ def undo(conn: Connection, act: Act, sheet_id: str, what: str = "", why: str = "
     at “why”.
     """
 
-    def prepare() -> _Undone:
+    def prepare(now: Act) -> Saying:
         row = unsigned(conn, sheet_id)
-        last = entries.last_of(conn, sheet_id, act.person_id)
+        last = entries.last_of(conn, sheet_id, now.person_id)
         if last is None:
             raise Conflict("There is nothing of yours to take back on this sheet.", "Change it where it stands.")
         if what and what != last.id:
             raise Conflict("Something else was entered since.", "Look at what the button names now.")
         context = load(conn, row.motor_id)
-        person = people.fetch_person(conn, act.person_id).name
-        judged = foresee(conn, [_without(conn, context, last)], act.at.date())[0]
+        person = people.fetch_person(conn, now.person_id).name
+        back = TakenBack(id=last.id, then=_behind(conn, context, last))
+        judged = foresee(conn, [told(conn, context, back)], now.at.date())[0]
         _nobody_rests_on_it(context, judged.context, person)
-        if act.at - last.at > _AT_ONCE:
-            reason_of(judge(context, act.at.date()).found.lives, judged.found.lives, "Taking that back", why)
-        return _Undone(context, last, judged)
-
-    def body(act: Act, made: _Undone) -> Change:
-        last, motor_id = made.last, made.context.motor.id
-        if last.kind == "entry":
-            entries.undo_entry(conn, last.id)
-        elif last.kind == "reading":
-            entries.undo_reading(conn, last.id)
-        else:
-            seen.strike_finding(
-                conn, last.round_id, position=last.place, seen=last.field, sight=last.sight, act_id=act.id
-            )
-        keep(conn, made.judged, why=why.strip() or "taken back at once")
+        reason = why.strip()
+        if now.at - last.at > _AT_ONCE:
+            reason_of(judge(context, now.at.date()).found.lives, judged.found.lives, "Taking that back", why)
         before = {"kind": last.kind, "field": last.field, "place": last.place, "typed": last.typed}
-        return Change(last.id, before, {"why": why.strip()} if why.strip() else {}, motor_id)
+        change = Change(last.id, before, {"why": reason} if reason else {}, context.motor.id)
+        return Saying(context=context, said=(back,), change=change, judged=judged, why=reason or "taken back at once")
 
     said = {k: v for k, v in {"what": what, "why": why.strip()}.items() if v}
-    return prepared(conn, act, "undo", typed={"sheet": sheet_id, **said}, prepare=prepare, body=body)
+    return say(conn, act, "undo", typed={"sheet": sheet_id, **said}, prepare=prepare)
 
 
 def _nobody_rests_on_it(context: Context, without: Context, person: str) -> None:
@@ -108,24 +99,13 @@ def _named(field_id: str, place: int, labels: Mapping[int, str]) -> str:
     return field_id if field is None else f"{field_words(field)}{place_words(field, place, labels)}"
 
 
-@dataclass(frozen=True)
-class _Undone(Prepared):
-    """What a person entered last on a sheet, and the motor judged without it."""
-
-    last: entries.LastDone
-    judged: Judged
-
-
-def _without(conn: Connection, context: Context, last: entries.LastDone) -> Context:
-    """Return a motor without what was entered last on its newest sheet: what that replaced counts again."""
+def _behind(conn: Connection, context: Context, last: entries.LastDone) -> Entered | ReadingStands | BrushSeen:
+    """Return what stands where something was entered last once that is taken back: what it replaced counts again."""
     if last.kind == "entry":
         behind, spot = entries.entry_behind(conn, last.id), (last.field, last.place, last.sight)
-        return changed(conn, context, kept_field(last.field), spot, behind)
+        return entered(context, kept_field(last.field), spot, behind)
     if last.kind == "reading":
-        behind_it = rounds.reading_behind(conn, last.id)
-        read = BrushRead(round_id=last.round_id, position=last.place, measured=behind_it, sight=last.sight)
-        return context if last.sight == "asked" else context.after(read)
+        measured = rounds.reading_behind(conn, last.id)
+        return ReadingStands(round_id=last.round_id, position=last.place, measured=measured, sight=last.sight)
     there = next(f for s in context.sets for r in s.rounds for n, f in r.seen if (n, f.id) == (last.place, last.field))
-    return context.after(
-        BrushSeen(round_id=last.round_id, position=last.place, finding=there, sight=last.sight, gone=True)
-    )
+    return BrushSeen(round_id=last.round_id, position=last.place, finding=there, sight=last.sight, gone=True)

@@ -152,6 +152,27 @@ class Life:
         """Tell whether it still counts for its part."""
         return self.state in STANDING
 
+    def id_on(self, sheet_id: str) -> str:
+        """Return its id: that of its record, or of one that begins on a sheet, one for each finding and place."""
+        return self.kept.id if self.kept is not None else f"{sheet_id}.{self.finding.id}.{self.position}"
+
+    def kept_on(self, sheet_id: str, at: datetime) -> KeptLife | None:
+        """Return it as the record has it once a sheet is signed, None where it has ended."""
+        rests = self.state == "withdrawn" and bool(self.moves)
+        if not (self.stands or rests):
+            return None
+        state = (self.kept.state if self.kept is not None else "open") if rests else self.state
+        return KeptLife(
+            id=self.id_on(sheet_id),
+            sheet_id=self.kept.sheet_id if self.kept is not None else sheet_id,
+            position=self.position,
+            finding=self.finding,
+            state=state,
+            put_off=self.put_off if self.state == "put off" or rests else self.waits_for,
+            why=self.why,
+            withdrawn=Withdrawn(at=at, moves=self.moves) if rests else None,
+        )
+
     @property
     def moves(self) -> tuple[Moved, ...]:
         """Return the changes of ground that it rests on, empty where none ended or softened it."""

@@ -7,14 +7,16 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.errors import InputError, NorvashError, NotFound
+from norvash.exchange import said
+from norvash.exchange.said import Seen
+from norvash.exchange.said_done import At, done
 from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, moves_ground, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import UseForm
 from norvash.web.motor_drawings import drawing_of
 from norvash.work.bench import REGISTER_PAGE, register
 from norvash.work.hours_book import BookRow, book_rows, latest_entries
-from norvash.work.logging_use import MODES, log_use, take_back
+from norvash.work.logging_use import MODES, take_back
 from norvash.work.motor_page import motor_page
 
 router = APIRouter()
@@ -60,15 +62,8 @@ def keep_row(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str,
     mode = "increment" if text.startswith("+") else "counter"
     if text:
         try:
-            log_use(
-                conn,
-                act_of(typed, who, now),
-                motor_id,
-                text=text.removeprefix("+"),
-                mode=mode,
-                day=day,
-                answer=typed.get("answer", ""),
-            )
+            made = said.Use.of(typed, value=text.removeprefix("+"), mode=mode)
+            done(made, act_of(typed, who, now), At(conn, motor_id, "", Seen()))
             text, kept = "", "kept"
         except NotFound as unknown:
             raise unknown from None
@@ -118,13 +113,10 @@ def _page(
 @router.post("/motors/{motor_id}/hours")
 def add(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Keep one entry of use."""
-    form = UseForm.of(typed)
-    if form.answer == "earlier":
-        return go_to(f"/motors/{motor_id}/notes?counter={quote(form.value[:40])}")
+    if typed.get("answer") == "earlier":
+        return go_to(f"/motors/{motor_id}/notes?counter={quote(typed.get('value', '')[:40])}")
     try:
-        log_use(
-            conn, act_of(typed, who, now), motor_id, text=form.value, mode=form.mode, day=form.day, answer=form.answer
-        )
+        done(said.Use.of(typed), act_of(typed, who, now), At(conn, motor_id, "", Seen()))
     except NorvashError as error:
         if moves_ground(error):
             raise

@@ -5,15 +5,16 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
 from norvash.errors import NorvashError
+from norvash.exchange import said
+from norvash.exchange.said import Seen
+from norvash.exchange.said_done import At, done
 from norvash.store import sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import SetForm, whole
+from norvash.web.forms import numbered
 from norvash.web.motor_drawings import drawing_of
 from norvash.work.brushes_used import END_REASONS
 from norvash.work.motor_page import motor_page
-from norvash.work.new_set import fit_new_set
-from norvash.work.renewing import renew_brushes
 
 router = APIRouter()
 
@@ -55,30 +56,14 @@ def _page(
 @router.post("/motors/{motor_id}/sets")
 def fit(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """End the old set and start the new one."""
-    form = SetForm.of(typed)
-    numbered = {whole(name.removeprefix("length_")): text for name, text in typed.items() if name.startswith("length_")}
-    lengths = {number: text for number, text in numbered.items() if number is not None}
-    only = {
-        number
-        for name in typed
-        if (number := whole(name.removeprefix("only_"))) is not None and name.startswith("only_")
-    }
+    lengths, only = numbered(typed, "length"), numbered(typed, "only")
+    made: said.Told
     try:
-        act = act_of(typed, who, now)
         if only:
-            renew_brushes(
-                conn,
-                act,
-                motor_id,
-                counter=form.counter,
-                reason=form.reason,
-                lengths={n: lengths.get(n, "") for n in only},
-                answer=form.answer,
-            )
+            made = said.Renew.of(typed, lengths={n: lengths.get(n, "") for n in only})
         else:
-            fit_new_set(
-                conn, act, motor_id, counter=form.counter, reason=form.reason, lengths=lengths, answer=form.answer
-            )
+            made = said.Fit.of(typed, lengths=lengths, part="", variant="", also=())
+        done(made, act_of(typed, who, now), At(conn, motor_id, "", Seen()))
     except NorvashError as error:
         return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
     request.app.state.catch_up(request.app)

@@ -8,22 +8,19 @@ from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.core.sheet.stages.sign import STAGE as SIGN
 from norvash.core.sheet.visit.walk import stages_of
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound
+from norvash.exchange import said
+from norvash.exchange.said import Seen
+from norvash.exchange.said_done import At, done
 from norvash.store import sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import ReadingForm, whole
+from norvash.web.forms import numbered, seen_in, whole, with_unit
 from norvash.web.fragments import Parts
 from norvash.web.stages.hidden import Hidden
 from norvash.web.stages.page import stage_page
 from norvash.work.changing_figures import ASKED, state_figures
-from norvash.work.measuring import note, record
-from norvash.work.new_set import Fitting, fit_new_set
-from norvash.work.opening import make_whole
 from norvash.work.settling_sight import settle_sight
 from norvash.work.sheet_page import SheetPage, sheet_page
-from norvash.work.sheets import enter
-from norvash.work.sighting import Seeing
-from norvash.work.signing import add_to_signed, sign
 from norvash.work.undoing import last_named, undo
 
 router = APIRouter()
@@ -137,17 +134,8 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typ
     more = {k: typed.get(k, "") for k in _WITH_IT}
     place = whole(typed.get("place", "0"))
     try:
-        enter(
-            conn,
-            act_of(typed, who, now),
-            sheet_id,
-            field_id=typed.get("field", ""),
-            place=-1 if place is None else place,
-            text=typed.get("value", ""),
-            replaces=typed.get("replaces", ""),
-            more=more,
-            seeing=_seeing(typed),
-        )
+        entry = said.Enter.of(typed, place=-1 if place is None else place, with_it=more, why=_slip_why(typed))
+        done(entry, act_of(typed, who, now), At(conn, "", sheet_id, seen_in(typed)))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed=typed, error=error)
     return _back(request, conn, now, sheet_id, typed)
@@ -171,20 +159,11 @@ def state(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, ty
 @router.post("/sheets/{sheet_id}/readings")
 def measure(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep one reading."""
-    form, typed = ReadingForm.of(typed), {"stage": BRUSHES.id, **typed}
-    position = whole(form.place) or 0
+    typed = {"stage": BRUSHES.id, **typed}
+    text = with_unit(typed.get("value", ""), typed.get("unit", ""))
     try:
-        record(
-            conn,
-            act_of(typed, who, now),
-            sheet_id,
-            position=position,
-            text=form.text,
-            method=form.method,
-            instrument=form.instrument,
-            replaces=form.replaces,
-            seeing=_seeing(typed),
-        )
+        entry = said.Measure.of(typed, place=_place(typed), value=text, why=_slip_why(typed))
+        done(entry, act_of(typed, who, now), At(conn, "", sheet_id, seen_in(typed)))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "reading"}, error=error)
     return _back(request, conn, now, sheet_id, typed)
@@ -193,32 +172,22 @@ def measure(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, 
 @router.post("/sheets/{sheet_id}/findings")
 def findings(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep what was seen on a brush, or take it back."""
-    place, gone = whole(typed.get("place", "")) or 0, typed.get("gone", "")
+    gone = typed.get("gone", "")
+    seen = gone or typed.get("value", "")
     try:
-        note(
-            conn,
-            act_of(typed, who, now),
-            sheet_id,
-            place,
-            gone or typed.get("value", ""),
-            gone=bool(gone),
-            answer=typed.get("answer", ""),
-            why=typed.get("slip_why", "")[:200],
-        )
+        entry = said.See.of(typed, place=_place(typed), value=seen, gone=bool(gone), why=_slip_why(typed))
+        done(entry, act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "seen"}, error=error)
     return _back(request, conn, now, sheet_id, typed)
 
 
-def _seeing(typed: dict[str, str]) -> Seeing:
-    """Return what a form says of the sight of its value; one of an older page says nothing."""
-    touched = {"1": True, "0": False}.get(typed.get("touched", ""))
-    return Seeing(
-        sight=typed.get("sight", ""),
-        touched=touched,
-        answer=typed.get("answer", ""),
-        why=typed.get("slip_why", "")[:200],
-    )
+def _place(typed: dict[str, str]) -> int:
+    return whole(typed.get("place", "")) or 0
+
+
+def _slip_why(typed: dict[str, str]) -> str:
+    return typed.get("slip_why", "")[:200]
 
 
 @router.post("/sheets/{sheet_id}/sights")
@@ -234,18 +203,11 @@ def settle(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, t
 @router.post("/sheets/{sheet_id}/set")
 def fit(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Fit a new set on a sheet; the person stays on it."""
-    numbered = {whole(n.removeprefix("length_")): text for n, text in typed.items() if n.startswith("length_")}
     also = tuple(name.removeprefix("also_") for name in typed if name.startswith("also_"))
+    motor_id = sheets.fetch_sheet(conn, sheet_id).motor_id
     try:
-        fit_new_set(
-            conn,
-            act_of(typed, who, now),
-            sheets.fetch_sheet(conn, sheet_id).motor_id,
-            counter="",
-            reason=typed.get("reason", ""),
-            lengths={n: text for n, text in numbered.items() if n is not None},
-            stated=Fitting(typed.get("part", ""), typed.get("variant", ""), also),
-        )
+        entry = said.Fit.of(typed, lengths=numbered(typed, "length"), also=also, counter="", answer="")
+        done(entry, act_of(typed, who, now), At(conn, motor_id, sheet_id, Seen()))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "fit"}, error=error)
     request.app.state.catch_up(request.app)
@@ -256,7 +218,7 @@ def fit(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, type
 def go_whole(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Go on with a quick look as a whole sheet."""
     try:
-        make_whole(conn, act_of(typed, who, now), sheet_id)
+        done(said.Whole(), act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
     return go_to(f"/sheets/{sheet_id}/decide")
@@ -276,7 +238,8 @@ def take_back(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str
 def close(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Sign a sheet; the page then shows it as it was signed."""
     try:
-        sign(conn, act_of(typed, who, now), sheet_id, typed.get("why", ""), service=bool(typed.get("service")))
+        entry = said.Sign.of(typed, service=bool(typed.get("service")))
+        done(entry, act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
     return go_to(f"/sheets/{sheet_id}/sign")
@@ -286,7 +249,8 @@ def close(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, ty
 def add(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Add a remark below the signature."""
     try:
-        add_to_signed(conn, act_of(typed, who, now), sheet_id, typed.get("addition", ""))
+        entry = said.Add.of({}, value=typed.get("addition", ""))
+        done(entry, act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
     return go_to(f"/sheets/{sheet_id}/sign")

@@ -7,11 +7,13 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.sheet.stages.gates import COMPETENT, METHODS, SAFE, usual_method
 from norvash.errors import NorvashError
+from norvash.exchange import said
+from norvash.exchange.said import Seen
+from norvash.exchange.said_done import At, done
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import SheetForm
 from norvash.work.motor_page import motor_page
-from norvash.work.opening import KINDS, SHEET_KINDS, open_sheet
+from norvash.work.opening import KINDS, SHEET_KINDS
 
 router = APIRouter()
 
@@ -58,21 +60,12 @@ def _head(
 @router.post("/motors/{motor_id}/sheets")
 def start(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Open a sheet, or go on with the one that is open."""
-    form = SheetForm.of(typed)
-    if form.answer == "earlier":
-        return go_to(f"/motors/{motor_id}/notes?counter={quote(form.counter[:40])}")
+    if typed.get("answer") == "earlier":
+        return go_to(f"/motors/{motor_id}/notes?counter={quote(typed.get('counter', '')[:40])}")
+    kinds = {"kind": typed.get("sheet_kind", "quick"), "round": typed.get("kind", "check")}
     try:
-        act = act_of(typed, who, now)
-        sheet_id = open_sheet(
-            conn,
-            act,
-            motor_id,
-            kind=form.sheet_kind,
-            counter=form.counter,
-            round_kind=form.kind,
-            answer=form.answer,
-            safe=bool(form.safe),
-        )
+        entry = said.Open.of(typed, **kinds, safe=bool(typed.get("safe")))
+        sheet_id = done(entry, act_of(typed, who, now), At(conn, motor_id, "", Seen()))
     except NorvashError as error:
         return _head(request, conn, now, motor_id=motor_id, typed=typed, error=error)
     return go_to(f"/sheets/{sheet_id}")

@@ -1,17 +1,17 @@
-"""One entry of a visit's file through the job that it stands for."""
+"""Whatever is said, through the job that it stands for."""
 
 from dataclasses import dataclass, replace
 from functools import singledispatch
 
 from norvash.core.names.changed import name_now
 from norvash.core.rules.catalogue import SCHOOLS_BY_ID
-from norvash.core.sheet.field import Field
-from norvash.core.sheet.given import Given
 from norvash.core.sheet.moved import Explained
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.visit.done import done_tasks, sight_of
 from norvash.errors import Conflict, InputError, NotFound
+from norvash.exchange import said
 from norvash.exchange import visit_file as v
+from norvash.exchange.said import Seen
 from norvash.store import motors, rounds, sheets
 from norvash.store.database import Connection
 from norvash.work.acting import Act
@@ -35,12 +35,23 @@ from norvash.work.stating import SinceTyped
 
 @dataclass(frozen=True, slots=True)
 class At:
-    """Where an entry is made: the motor as the file describes it, its id, and that of its sheet, empty without one."""
+    """Of which motor something is said, on which sheet, empty without one, and what was seen there.
+
+    A file says nothing of that, and has the motor as it `describes` it: it replaces what stands there.
+    """
 
     conn: Connection
-    motor: v.MotorTold
     motor_id: str
     sheet_id: str
+    seen: Seen | None = None
+    describes: v.MotorTold | None = None
+
+    @property
+    def motor(self) -> v.MotorTold:
+        """Return the motor as its file describes it."""
+        if self.describes is None:
+            raise LookupError("only a file describes its motor")
+        return self.describes
 
 
 @singledispatch
@@ -74,13 +85,13 @@ def _register(entry: v.Register, act: Act, at: At) -> str:
 
 
 @done.register
-def _use(entry: v.Use, act: Act, at: At) -> str:
+def _use(entry: said.Use, act: Act, at: At) -> str:
     return log_use(at.conn, act, at.motor_id, text=entry.value, mode=entry.mode, day=entry.day, answer=entry.answer)
 
 
 @done.register
-def _open(entry: v.Open, act: Act, at: At) -> str:
-    left = sheets.open_sheet_of(at.conn, at.motor_id)
+def _open(entry: said.Open, act: Act, at: At) -> str:
+    left = sheets.open_sheet_of(at.conn, at.motor_id) if at.seen is None else None
     if left is not None:
         raise Conflict(
             f"Sheet {left.number} of this motor is open, {left.person} has begun it.", "Sign that one first.", "do"
@@ -98,11 +109,8 @@ def _open(entry: v.Open, act: Act, at: At) -> str:
 
 
 @done.register
-def _enter(entry: v.Enter, act: Act, at: At) -> str:
-    field = field_of(entry.field)
-    if field is None:
-        raise NotFound(f"A sheet has no “{entry.field[:60]}”.", "Name one that is documented.", "field")
-    seeing, there = _seeing(field, entry, at)
+def _enter(entry: said.Enter, act: Act, at: At) -> str:
+    seen, sight = (at.seen, entry.sight) if at.seen is not None else _proposed(entry, at)
     return enter(
         at.conn,
         act,
@@ -110,35 +118,33 @@ def _enter(entry: v.Enter, act: Act, at: At) -> str:
         field_id=entry.field,
         place=entry.place,
         text=entry.value,
-        replaces=there.id if there is not None else "",
+        replaces=seen.replaces,
         more=entry.with_it,
-        seeing=seeing,
+        seeing=_seeing(entry, seen, sight),
     )
 
 
-def _seeing(field: Field, entry: v.Enter, at: At) -> tuple[Seeing, Given | None]:
-    """Return what is said of the sight of an entry, where nothing is that which the sheet proposes, and what stands
-    there.
-    """
-    context = load(at.conn, at.motor_id)
+def _seeing(entry: said.Enter | said.Measure, seen: Seen, sight: str) -> Seeing:
+    return Seeing(sight=sight, touched=seen.touched, program=seen.program, answer=entry.answer, why=entry.why)
+
+
+def _proposed(entry: said.Enter, at: At) -> tuple[Seen, str]:
+    """Return what a file would have seen, and the sight that the sheet proposes where it names none."""
+    field, context = field_of(entry.field), load(at.conn, at.motor_id)
     sheet = context.open_sheet
+    if field is None:
+        raise NotFound(f"A sheet has no “{entry.field[:60]}”.", "Name one that is documented.", "field")
     if entry.sight == "asked" or sheet is None:
-        return Seeing(answer=entry.answer, why=entry.why), None
+        return Seen(), ""
     proposed = sight_of(field, done_tasks(sheet), context.state.told.new, entry.place)
     sight = entry.sight or proposed
-    there = context.written.get((entry.field, entry.place, sight))
-    return Seeing(sight=sight, touched=proposed == "left", answer=entry.answer, why=entry.why), there
+    there = next((g for at, g in context.written.items() if at == (entry.field, entry.place, sight)), None)
+    return Seen(there.id if there is not None else "", proposed == "left"), sight
 
 
 @done.register
-def _measure(entry: v.Measure, act: Act, at: At) -> str:
-    sight = "" if entry.sight == "asked" else entry.sight
-    there = [
-        g
-        for r in rounds.rounds_of(at.conn, at.sheet_id)
-        for g in rounds.list_sighted(at.conn, r.id)
-        if g.position_number == entry.place and g.sight == (sight or "found")
-    ]
+def _measure(entry: said.Measure, act: Act, at: At) -> str:
+    seen, sight = (at.seen, entry.sight) if at.seen is not None else _there(entry, at)
     return record(
         at.conn,
         act,
@@ -147,19 +153,32 @@ def _measure(entry: v.Measure, act: Act, at: At) -> str:
         text=entry.value,
         method=entry.method,
         instrument=entry.instrument,
-        replaces=there[-1].id if there else "",
-        seeing=Seeing(sight=sight, answer=entry.answer, why=entry.why),
+        replaces=seen.replaces,
+        seeing=_seeing(entry, seen, sight),
+    )
+
+
+def _there(entry: said.Measure, at: At) -> tuple[Seen, str]:
+    """Return which reading a file would have seen, and its sight."""
+    sight = "" if entry.sight == "asked" else entry.sight
+    there = [
+        g
+        for r in rounds.rounds_of(at.conn, at.sheet_id)
+        for g in rounds.list_sighted(at.conn, r.id)
+        if g.position_number == entry.place and g.sight == (sight or "found")
+    ]
+    return Seen(there[-1].id if there else ""), sight
+
+
+@done.register
+def _see(entry: said.See, act: Act, at: At) -> str:
+    return note(
+        at.conn, act, at.sheet_id, entry.place, entry.value, gone=entry.gone, answer=entry.answer, why=entry.why
     )
 
 
 @done.register
-def _see(entry: v.See, act: Act, at: At) -> str:
-    said = {"answer": entry.answer, "why": entry.why}
-    return note(at.conn, act, at.sheet_id, entry.place, entry.value, gone=entry.gone, **said)
-
-
-@done.register
-def _doubt(entry: v.Doubt, act: Act, at: At) -> str:
+def _doubt(entry: said.Doubt, act: Act, at: At) -> str:
     for a_round in reversed(rounds.rounds_of(at.conn, at.sheet_id)):
         reading = rounds.list_readings(at.conn, a_round.id).get(entry.place)
         if reading is not None:
@@ -189,7 +208,7 @@ def _rule(entry: v.Rule, act: Act, at: At) -> str:
 
 
 @done.register
-def _confirm(entry: v.Confirm, act: Act, at: At) -> str:
+def _confirm(entry: said.Confirm, act: Act, at: At) -> str:
     judged = judge(load(at.conn, at.motor_id), act.at.date())
     there = next((r.change for r in rests_on(at.conn, judged) if r.change.name == entry.name), None)
     if there is None:
@@ -198,7 +217,7 @@ def _confirm(entry: v.Confirm, act: Act, at: At) -> str:
 
 
 @done.register
-def _fit(entry: v.Fit, act: Act, at: At) -> str:
+def _fit(entry: said.Fit, act: Act, at: At) -> str:
     return fit_new_set(
         at.conn,
         act,
@@ -212,7 +231,7 @@ def _fit(entry: v.Fit, act: Act, at: At) -> str:
 
 
 @done.register
-def _renew(entry: v.Renew, act: Act, at: At) -> str:
+def _renew(entry: said.Renew, act: Act, at: At) -> str:
     return renew_brushes(
         at.conn,
         act,
@@ -226,7 +245,8 @@ def _renew(entry: v.Renew, act: Act, at: At) -> str:
 
 def _lengths(typed: dict[str, str], at: At) -> dict[int, str]:
     """Return lengths by the number of their position; in a file they stand by label or by number."""
-    labels = {p.label: p.number for p in load(at.conn, at.motor_id).positions}
+    by_label = at.seen is None
+    labels = {p.label: p.number for p in load(at.conn, at.motor_id).positions} if by_label else {}
     made = {}
     for place, text in typed.items():
         number = labels.get(place) or (int(place) if place.isdecimal() else None)
@@ -237,15 +257,15 @@ def _lengths(typed: dict[str, str], at: At) -> dict[int, str]:
 
 
 @done.register
-def _whole(_entry: v.Whole, act: Act, at: At) -> str:
+def _whole(_entry: said.Whole, act: Act, at: At) -> str:
     return make_whole(at.conn, act, at.sheet_id)
 
 
 @done.register
-def _sign(entry: v.Sign, act: Act, at: At) -> str:
+def _sign(entry: said.Sign, act: Act, at: At) -> str:
     return sign(at.conn, act, at.sheet_id, entry.why, service=entry.service)
 
 
 @done.register
-def _add(entry: v.Add, act: Act, at: At) -> str:
+def _add(entry: said.Add, act: Act, at: At) -> str:
     return add_to_signed(at.conn, act, at.sheet_id, entry.value)
