@@ -5,8 +5,8 @@ from typing import Annotated, Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
-from norvash.exchange import said
-from norvash.exchange.said import Lengths, Value, Words
+from norvash.exchange.said import brushes, motor, sheet
+from norvash.exchange.said.told import Lengths, MotorTold, Value, Words
 
 FORMAT, SCHEMA = "norvash visit", 1
 _MOST_PEOPLE = 100
@@ -18,17 +18,6 @@ Sight = Literal["", "found", "left", "asked"]
 
 class _Strict(BaseModel):
     model_config = ConfigDict(extra="forbid", frozen=True, populate_by_name=True)
-
-
-class MotorTold(_Strict):
-    """The motor of a visit; its tag finds it, the rest registers it where there is none with this tag."""
-
-    tag: Words
-    name: Words = ""
-    place: Words = ""
-    motor_class: Words = Field(default="", alias="class")
-    brushes: Words = ""
-    figures: dict[Words, Words] = {}
 
 
 class Person(_Strict):
@@ -45,34 +34,23 @@ class _Act(_Strict):
     by: Words
 
 
-class Register(_Act):
-    """The motor is registered, its counter at a value; nothing where its tag is there already.
-
-    Of a set that is not new, `ran` is what it has run since it was, and `new_on` the day, month or year. The answer
-    “another” says that it is another motor than the one whose tag looks like its own.
-    """
-
+class Register(motor.Register, _Act):
     do: Literal["register"]
-    counter: Words = "0"
-    set_is_new: bool = True
-    new_on: Words = ""
-    ran: Words = ""
-    answer: Words = ""
 
 
-class Use(said.Use, _Act):
+class Use(motor.Use, _Act):
     do: Literal["use"]
     value: Words
     mode: Literal["counter", "increment"] = "counter"
 
 
-class Open(said.Open, _Act):
+class Open(sheet.Open, _Act):
     do: Literal["open"]
     kind: Literal["full", "quick"] = "full"
     round: Literal["check", "bedded"] = "check"
 
 
-class Enter(said.Enter, _Act):
+class Enter(sheet.Enter, _Act):
     do: Literal["enter"]
     stage: Words = ""
     field: Words
@@ -81,75 +59,58 @@ class Enter(said.Enter, _Act):
     value: Value
 
 
-class Measure(said.Measure, _Act):
+class Measure(brushes.Measure, _Act):
     do: Literal["measure"]
     place: int = Field(ge=1, le=40)
     sight: Sight = ""
     value: Words
 
 
-class See(said.See, _Act):
+class See(brushes.See, _Act):
     do: Literal["see"]
     place: int = Field(ge=1, le=40)
     value: Words
 
 
-class Doubt(said.Doubt, _Act):
+class Doubt(brushes.Doubt, _Act):
     do: Literal["doubt"]
     place: int = Field(ge=1, le=40)
     answer: Words
 
 
-class Figure(_Act):
-    """A figure of the motor is stated, or erased by an empty value; where that ends or softens what was found the
-    `answer` (“read”, “first”, “ours”) and the `source` say which change it is.
-    """
-
+class Figure(motor.Figure, _Act):
     do: Literal["figure"]
-    name: Words
-    value: Words
-    answer: Words = ""
-    source: Words = ""
 
 
-class Rule(_Act):
-    """A rule or a school is set for this motor, or goes back to what else holds by an empty value; `answer` and
-    `source` as of a figure.
-    """
-
+class Rule(motor.Rule, _Act):
     do: Literal["rule"]
-    name: Words
-    value: Words
-    why: Words = ""
-    answer: Words = ""
-    source: Words = ""
 
 
-class Confirm(said.Confirm, _Act):
+class Confirm(motor.Confirm, _Act):
     do: Literal["confirm"]
     name: Words
 
 
-class Fit(said.Fit, _Act):
+class Fit(brushes.Fit, _Act):
     do: Literal["fit"]
     reason: Words
 
 
-class Renew(said.Renew, _Act):
+class Renew(brushes.Renew, _Act):
     do: Literal["renew"]
     reason: Words
     lengths: Lengths
 
 
-class Whole(said.Whole, _Act):
+class Whole(sheet.Whole, _Act):
     do: Literal["whole"]
 
 
-class Sign(said.Sign, _Act):
+class Sign(sheet.Sign, _Act):
     do: Literal["sign"]
 
 
-class Add(said.Add, _Act):
+class Add(sheet.Add, _Act):
     do: Literal["add"]
     value: Value
 

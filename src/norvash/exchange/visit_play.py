@@ -13,7 +13,7 @@ from norvash.core.sheet.stages.catalogue import field_of, stage_of
 from norvash.errors import InputError, NeedsAnswer, NorvashError
 from norvash.exchange import visit_file as v
 from norvash.exchange.json_text import read_at_most
-from norvash.exchange.said_done import At, done
+from norvash.exchange.said.told import At
 from norvash.exchange.visit_read import MOST_BYTES, read_visit
 from norvash.exchange.visit_told import Plain, stage_told
 from norvash.store import motors, people
@@ -216,7 +216,7 @@ class _Player:
             return False  # nothing asks for it any more
         act = Act(self.ids[n], self.person_ids[entry.by], entry.at, FromFile(self.person_ids[self.by], self.motor_id))
         here = At(self.conn, self.motor_id, self.sheet_id, describes=self.visit.motor)
-        self._follow(entry, done(entry, act, here))
+        self._follow(entry, entry.done(act, here))
         return True
 
     def _follow(self, entry: v.Entry, result: str | None) -> None:

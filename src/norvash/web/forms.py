@@ -6,7 +6,7 @@ from typing import Self
 from pydantic import BaseModel, ConfigDict
 
 from norvash.core.text.quantities import LENGTHS
-from norvash.exchange.said import Seen
+from norvash.exchange.said.told import Seen
 
 
 def whole(text: str) -> int | None:

@@ -4,9 +4,10 @@ from fastapi import APIRouter
 from pydantic import BaseModel, ConfigDict, Field
 
 from norvash.core.sheet.moved import Explained
-from norvash.exchange import said
-from norvash.exchange.said import Seen
-from norvash.exchange.said_done import At, done
+from norvash.exchange.said.brushes import Measure
+from norvash.exchange.said.motor import Use
+from norvash.exchange.said.sheet import Enter, Open, Sign
+from norvash.exchange.said.told import At, Seen, Words
 from norvash.store import people
 from norvash.web.api.motor_told import motor_told
 from norvash.web.deps import Conn, Now
@@ -44,16 +45,16 @@ class ActBody(BaseModel):
     ground: GroundBody = GroundBody()
 
 
-class UseBody(said.Use, ActBody):
+class UseBody(Use, ActBody):
     value: str
 
 
-class SheetBody(said.Open, ActBody):
+class SheetBody(Open, ActBody):
     kind: str = Field(default="quick", alias="sheet")
     round: str = Field(default="check", alias="kind")
 
 
-class EntryBody(said.Enter, ActBody):
+class EntryBody(Enter, ActBody):
     """One entry: its field, its place where there are several, and what belongs to a decision.
 
     `sight` is “found” or “left”: as found before work on its place, as left after it. `answer` settles what was asked;
@@ -63,19 +64,19 @@ class EntryBody(said.Enter, ActBody):
     field: str
     value: str
     replaces: str = ""
-    why: said.Words = Field(default="", alias="slip_why")
+    why: Words = Field(default="", alias="slip_why")
     with_it: dict[str, str] = Field(default={}, alias="more")
 
 
-class SignBody(said.Sign, ActBody):
+class SignBody(Sign, ActBody):
     pass
 
 
-class ReadingBody(said.Measure, ActBody):
+class ReadingBody(Measure, ActBody):
     place: int = Field(alias="position")
     value: str
     replaces: str = ""
-    why: said.Words = Field(default="", alias="slip_why")
+    why: Words = Field(default="", alias="slip_why")
 
 
 def act_by(body: ActBody, conn: Conn, now: Now) -> Act:
@@ -96,14 +97,14 @@ def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, object]:
 @router.post("/motors/{motor_id}/use", response_model=None)
 def use(*, conn: Conn, now: Now, motor_id: str, body: UseBody) -> dict[str, object]:
     """Log use; the same act again changes nothing."""
-    made = done(body, act_by(body, conn, now), At(conn, motor_id, "", _SEEN))
+    made = body.done(act_by(body, conn, now), At(conn, motor_id, "", _SEEN))
     return {"entry": made, **verdict(conn=conn, now=now, motor_id=motor_id)}
 
 
 @router.post("/motors/{motor_id}/sheets", response_model=None)
 def open_one(*, conn: Conn, now: Now, motor_id: str, body: SheetBody) -> dict[str, str]:
     """Open a sheet, or return the one left open."""
-    return {"sheet": done(body, act_by(body, conn, now), At(conn, motor_id, "", _SEEN))}
+    return {"sheet": body.done(act_by(body, conn, now), At(conn, motor_id, "", _SEEN))}
 
 
 @router.get("/sheets/{sheet_id}", response_model=None)
@@ -116,17 +117,17 @@ def sheet_of(*, conn: Conn, now: Now, sheet_id: str) -> dict[str, object]:
 def reading(*, conn: Conn, now: Now, sheet_id: str, body: ReadingBody) -> dict[str, str]:
     """Keep one reading."""
     seen = Seen(replaces=body.replaces, program=True)
-    return {"reading": done(body, act_by(body, conn, now), At(conn, "", sheet_id, seen))}
+    return {"reading": body.done(act_by(body, conn, now), At(conn, "", sheet_id, seen))}
 
 
 @router.post("/sheets/{sheet_id}/entries", response_model=None)
 def entry(*, conn: Conn, now: Now, sheet_id: str, body: EntryBody) -> dict[str, str]:
     """Keep one entry of a sheet, as it would be typed or picked."""
     seen = Seen(replaces=body.replaces, program=True)
-    return {"entry": done(body, act_by(body, conn, now), At(conn, "", sheet_id, seen))}
+    return {"entry": body.done(act_by(body, conn, now), At(conn, "", sheet_id, seen))}
 
 
 @router.post("/sheets/{sheet_id}/sign", response_model=None)
 def sign_one(*, conn: Conn, now: Now, sheet_id: str, body: SignBody) -> dict[str, str]:
     """Sign a sheet; what is still open needs a reason."""
-    return {"motor": done(body, act_by(body, conn, now), At(conn, "", sheet_id, _SEEN))}
+    return {"motor": body.done(act_by(body, conn, now), At(conn, "", sheet_id, _SEEN))}

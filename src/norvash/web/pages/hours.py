@@ -7,9 +7,8 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.errors import InputError, NorvashError, NotFound
-from norvash.exchange import said
-from norvash.exchange.said import Seen
-from norvash.exchange.said_done import At, done
+from norvash.exchange.said.motor import Use
+from norvash.exchange.said.told import At, Seen
 from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, moves_ground, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
@@ -62,8 +61,8 @@ def keep_row(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str,
     mode = "increment" if text.startswith("+") else "counter"
     if text:
         try:
-            made = said.Use.of(typed, value=text.removeprefix("+"), mode=mode)
-            done(made, act_of(typed, who, now), At(conn, motor_id, "", Seen()))
+            made = Use.of(typed, value=text.removeprefix("+"), mode=mode)
+            made.done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
             text, kept = "", "kept"
         except NotFound as unknown:
             raise unknown from None
@@ -116,7 +115,7 @@ def add(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, type
     if typed.get("answer") == "earlier":
         return go_to(f"/motors/{motor_id}/notes?counter={quote(typed.get('value', '')[:40])}")
     try:
-        done(said.Use.of(typed), act_of(typed, who, now), At(conn, motor_id, "", Seen()))
+        Use.of(typed).done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
     except NorvashError as error:
         if moves_ground(error):
             raise

@@ -5,9 +5,8 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
 from norvash.errors import NorvashError
-from norvash.exchange import said
-from norvash.exchange.said import Seen
-from norvash.exchange.said_done import At, done
+from norvash.exchange.said.brushes import Fit, Renew
+from norvash.exchange.said.told import At, Seen, Told
 from norvash.store import sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
@@ -57,13 +56,13 @@ def _page(
 def fit(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """End the old set and start the new one."""
     lengths, only = numbered(typed, "length"), numbered(typed, "only")
-    made: said.Told
+    made: Told
     try:
         if only:
-            made = said.Renew.of(typed, lengths={n: lengths.get(n, "") for n in only})
+            made = Renew.of(typed, lengths={n: lengths.get(n, "") for n in only})
         else:
-            made = said.Fit.of(typed, lengths=lengths, part="", variant="", also=())
-        done(made, act_of(typed, who, now), At(conn, motor_id, "", Seen()))
+            made = Fit.of(typed, lengths=lengths, part="", variant="", also=())
+        made.done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
     except NorvashError as error:
         return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
     request.app.state.catch_up(request.app)

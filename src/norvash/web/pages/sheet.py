@@ -8,9 +8,9 @@ from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.core.sheet.stages.sign import STAGE as SIGN
 from norvash.core.sheet.visit.walk import stages_of
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound
-from norvash.exchange import said
-from norvash.exchange.said import Seen
-from norvash.exchange.said_done import At, done
+from norvash.exchange.said.brushes import Fit, Measure, See
+from norvash.exchange.said.sheet import Add, Enter, Sign, Whole
+from norvash.exchange.said.told import At, Seen
 from norvash.store import sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
@@ -134,8 +134,8 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typ
     more = {k: typed.get(k, "") for k in _WITH_IT}
     place = whole(typed.get("place", "0"))
     try:
-        entry = said.Enter.of(typed, place=-1 if place is None else place, with_it=more, why=_slip_why(typed))
-        done(entry, act_of(typed, who, now), At(conn, "", sheet_id, seen_in(typed)))
+        entry = Enter.of(typed, place=-1 if place is None else place, with_it=more, why=_slip_why(typed))
+        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, seen_in(typed)))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed=typed, error=error)
     return _back(request, conn, now, sheet_id, typed)
@@ -162,8 +162,8 @@ def measure(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, 
     typed = {"stage": BRUSHES.id, **typed}
     text = with_unit(typed.get("value", ""), typed.get("unit", ""))
     try:
-        entry = said.Measure.of(typed, place=_place(typed), value=text, why=_slip_why(typed))
-        done(entry, act_of(typed, who, now), At(conn, "", sheet_id, seen_in(typed)))
+        entry = Measure.of(typed, place=_place(typed), value=text, why=_slip_why(typed))
+        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, seen_in(typed)))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "reading"}, error=error)
     return _back(request, conn, now, sheet_id, typed)
@@ -175,8 +175,8 @@ def findings(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str,
     gone = typed.get("gone", "")
     seen = gone or typed.get("value", "")
     try:
-        entry = said.See.of(typed, place=_place(typed), value=seen, gone=bool(gone), why=_slip_why(typed))
-        done(entry, act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
+        entry = See.of(typed, place=_place(typed), value=seen, gone=bool(gone), why=_slip_why(typed))
+        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "seen"}, error=error)
     return _back(request, conn, now, sheet_id, typed)
@@ -206,8 +206,8 @@ def fit(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, type
     also = tuple(name.removeprefix("also_") for name in typed if name.startswith("also_"))
     motor_id = sheets.fetch_sheet(conn, sheet_id).motor_id
     try:
-        entry = said.Fit.of(typed, lengths=numbered(typed, "length"), also=also, counter="", answer="")
-        done(entry, act_of(typed, who, now), At(conn, motor_id, sheet_id, Seen()))
+        entry = Fit.of(typed, lengths=numbered(typed, "length"), also=also, counter="", answer="")
+        entry.done(act_of(typed, who, now), At(conn, motor_id, sheet_id, Seen()))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "fit"}, error=error)
     request.app.state.catch_up(request.app)
@@ -218,7 +218,7 @@ def fit(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, type
 def go_whole(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Go on with a quick look as a whole sheet."""
     try:
-        done(said.Whole(), act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
+        Whole().done(act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
     return go_to(f"/sheets/{sheet_id}/decide")
@@ -238,8 +238,8 @@ def take_back(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str
 def close(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Sign a sheet; the page then shows it as it was signed."""
     try:
-        entry = said.Sign.of(typed, service=bool(typed.get("service")))
-        done(entry, act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
+        entry = Sign.of(typed, service=bool(typed.get("service")))
+        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
     return go_to(f"/sheets/{sheet_id}/sign")
@@ -249,8 +249,8 @@ def close(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, ty
 def add(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Add a remark below the signature."""
     try:
-        entry = said.Add.of({}, value=typed.get("addition", ""))
-        done(entry, act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
+        entry = Add.of({}, value=typed.get("addition", ""))
+        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
     return go_to(f"/sheets/{sheet_id}/sign")

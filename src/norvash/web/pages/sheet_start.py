@@ -7,9 +7,8 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.sheet.stages.gates import COMPETENT, METHODS, SAFE, usual_method
 from norvash.errors import NorvashError
-from norvash.exchange import said
-from norvash.exchange.said import Seen
-from norvash.exchange.said_done import At, done
+from norvash.exchange.said.sheet import Open
+from norvash.exchange.said.told import At, Seen
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.work.motor_page import motor_page
@@ -64,8 +63,8 @@ def start(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, ty
         return go_to(f"/motors/{motor_id}/notes?counter={quote(typed.get('counter', '')[:40])}")
     kinds = {"kind": typed.get("sheet_kind", "quick"), "round": typed.get("kind", "check")}
     try:
-        entry = said.Open.of(typed, **kinds, safe=bool(typed.get("safe")))
-        sheet_id = done(entry, act_of(typed, who, now), At(conn, motor_id, "", Seen()))
+        entry = Open.of(typed, **kinds, safe=bool(typed.get("safe")))
+        sheet_id = entry.done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
     except NorvashError as error:
         return _head(request, conn, now, motor_id=motor_id, typed=typed, error=error)
     return go_to(f"/sheets/{sheet_id}")

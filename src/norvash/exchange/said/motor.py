@@ -1,0 +1,120 @@
+"""What is said of a motor: that it is there, what it is, its use, and what it is judged by."""
+
+from dataclasses import replace
+
+from norvash.core.names.changed import name_now
+from norvash.core.rules.catalogue import SCHOOLS_BY_ID
+from norvash.core.sheet.moved import Explained
+from norvash.errors import NotFound
+from norvash.exchange.said.told import At, Told, Words
+from norvash.store import motors, sheets
+from norvash.work.acting import Act
+from norvash.work.changing_figures import ASKED, change_figures, state_figures
+from norvash.work.confirming import confirm, rests_on
+from norvash.work.loading import load
+from norvash.work.logging_use import log_use
+from norvash.work.registering import NewMotor, add_motor
+from norvash.work.ruling import clear_rule, set_rule, set_school
+from norvash.work.standing import judge
+from norvash.work.stating import SinceTyped
+
+
+class Register(Told):
+    """The motor is registered, its counter at a value; nothing where its tag is there already.
+
+    Of a set that is not new, `ran` is what it has run since it was, and `new_on` the day, month or year. The answer
+    “another” says that it is another motor than the one whose tag looks like its own.
+    """
+
+    counter: Words = "0"
+    set_is_new: bool = True
+    new_on: Words = ""
+    ran: Words = ""
+    answer: Words = ""
+
+    def done(self, act: Act, at: At) -> str:
+        given = NewMotor(
+            tag=at.motor.tag,
+            name=at.motor.name,
+            place=at.motor.place,
+            motor_class=at.motor.motor_class,
+            type_id="",
+            brushes=at.motor.brushes,
+            new_length="",
+            limit="",
+            unit_of_use="",
+            use_now=self.counter,
+            set_is_new=self.set_is_new,
+            figures=at.motor.figures,
+            since=SinceTyped(day=self.new_on, ran=self.ran),
+            answer=self.answer,
+        )
+        return add_motor(at.conn, act, given)
+
+
+class Use(Told):
+    """Use is logged: a counter's value or, by `mode`, an increment."""
+
+    value: Words = ""
+    mode: Words = "counter"
+    day: Words = ""
+    answer: Words = ""
+
+    def done(self, act: Act, at: At) -> str:
+        return log_use(at.conn, act, at.motor_id, text=self.value, mode=self.mode, day=self.day, answer=self.answer)
+
+
+class Figure(Told):
+    """A figure of the motor is stated, or erased by an empty value; where that ends or softens what was found the
+    `answer` (“read”, “first”, “ours”) and the `source` say which change it is.
+    """
+
+    name: Words
+    value: Words
+    answer: Words = ""
+    source: Words = ""
+
+    def done(self, act: Act, at: At) -> str:
+        own, name = load(at.conn, at.motor_id).stated.own_words, name_now("figure", self.name)
+        act = replace(act, explained=Explained(self.answer, self.source))
+        if at.sheet_id and name in ASKED and sheets.fetch_sheet(at.conn, at.sheet_id).signed_at is None:
+            return state_figures(at.conn, act, at.sheet_id, {name: self.value}, {name: own.get(name, "")})
+        version = motors.fetch_motor(at.conn, at.motor_id).version
+        return change_figures(at.conn, act, at.motor_id, {**own, name: self.value}, version)
+
+
+class Rule(Told):
+    """A rule or a school is set for this motor, or goes back to what else holds by an empty value; `answer` and
+    `source` as of a figure.
+    """
+
+    name: Words
+    value: Words
+    why: Words = ""
+    answer: Words = ""
+    source: Words = ""
+
+    def done(self, act: Act, at: At) -> str:
+        act, conn = replace(act, explained=Explained(self.answer, self.source)), at.conn
+        if not self.value:
+            return clear_rule(conn, act, self.name, "motor", at.motor.tag)
+        of = {"scope": "motor", "scope_id": at.motor.tag, "why": self.why}
+        if self.name in SCHOOLS_BY_ID:
+            return set_school(conn, act, self.name, key=self.value, **of)
+        return set_rule(conn, act, self.name, text=self.value, **of)
+
+
+class Confirm(Told):
+    """A change of a figure, a rule or a school, by its name, is confirmed by somebody else, or given its `source`."""
+
+    name: Words = ""
+    source: Words = ""
+
+    def done(self, act: Act, at: At) -> str:
+        judged = judge(load(at.conn, at.motor_id), act.at.date())
+        there = next((r.change for r in rests_on(at.conn, judged) if r.change.name == self.name), None)
+        if there is None:
+            raise NotFound(
+                f"Nothing of this motor rests on a change of “{self.name}”.", "Name one that it does.", "name"
+            )
+        return confirm(at.conn, act, at.motor_id, there.id, self.source)

@@ -1,0 +1,93 @@
+"""What is said of a motor or on a sheet, whether it comes as a form, as JSON or in a file; and its envelope, apart: who
+says it and when, by which act, and what they saw where it goes.
+"""
+
+from abc import ABC, abstractmethod
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Annotated, Any, Self
+
+from pydantic import BaseModel, ConfigDict, Field, ValidationError
+
+from norvash.errors import InputError
+from norvash.store.database import Connection
+from norvash.work.acting import Act
+from norvash.work.sighting import Seeing
+
+_LONGEST, _LONG_NAME = 20_000, 200
+Value = Annotated[str, Field(max_length=_LONGEST)]
+Words = Annotated[str, Field(max_length=_LONG_NAME)]
+Lengths = Annotated[dict[str, Words], Field(max_length=40)]
+
+
+@dataclass(frozen=True, slots=True)
+class Seen:
+    """What whoever says something saw where it goes: the value that it replaces, and whether work had touched the
+    place, None where they did not say; or that a program sends it.
+    """
+
+    replaces: str = ""
+    touched: bool | None = None
+    program: bool = False
+
+    def seeing(self, sight: str, answer: str, why: str) -> Seeing:
+        """Return what comes with a value of a sight, with the answer to what was asked and why it was a slip."""
+        return Seeing(sight=sight, touched=self.touched, program=self.program, answer=answer, why=why)
+
+
+class MotorTold(BaseModel):
+    """The motor of a visit; its tag finds it, the rest registers it where there is none with this tag."""
+
+    model_config = ConfigDict(extra="forbid", frozen=True, populate_by_name=True)
+
+    tag: Words
+    name: Words = ""
+    place: Words = ""
+    motor_class: Words = Field(default="", alias="class")
+    brushes: Words = ""
+    figures: dict[Words, Words] = {}
+
+
+@dataclass(frozen=True, slots=True)
+class At:
+    """Of which motor something is said, on which sheet, empty without one, and what was seen there.
+
+    A file says nothing of that, and has the motor as it `describes` it: it replaces what stands there.
+    """
+
+    conn: Connection
+    motor_id: str
+    sheet_id: str
+    seen: Seen | None = None
+    describes: MotorTold | None = None
+
+    @property
+    def motor(self) -> MotorTold:
+        """Return the motor as its file describes it."""
+        if self.describes is None:
+            raise LookupError("only a file describes its motor")
+        return self.describes
+
+
+class Told(BaseModel, ABC):
+    """What is said, whatever it is."""
+
+    model_config = ConfigDict(frozen=True, populate_by_name=True)
+
+    @classmethod
+    def of(cls, typed: Mapping[str, str], **named: Any) -> Self:
+        """Return it from a form, with what that calls by other names than the model does.
+
+        Raises: InputError at the field.
+        """
+        same = {k: v for k, v in typed.items() if k in cls.model_fields and k not in named}
+        try:
+            return cls.model_validate(same | named)
+        except ValidationError as error:
+            first = error.errors(include_url=False)[0]
+            at = str(first["loc"][0]) if first["loc"] else ""
+            raise InputError("That cannot be kept.", f"{first['msg']}.", at) from None
+
+    @abstractmethod
+    def done(self, act: Act, at: At) -> str:
+        """Do the job that it stands for, and return what came of it; raise what that raises."""

@@ -1,0 +1,87 @@
+"""A database of any earlier version opens, and holds what it held: small sites, each written by its own version."""
+
+import hashlib
+import json
+import os
+import sqlite3
+from contextlib import closing
+from pathlib import Path
+
+import pytest
+
+from norvash.core.motor.round import Measured, Round
+from norvash.store.database import connect
+from norvash.store.ready import migrate
+from norvash.store.steps import steps
+from norvash.work.context import Context
+from norvash.work.loading import load
+
+DATA = Path(__file__).parent.parent / "data/schemas"
+SITES = sorted(DATA.glob("*.sql"))
+# What each held is never renewed; a new step adds the line of the one before it.
+HELD = DATA / "held.json"
+
+
+def plain(context: Context) -> dict[str, object]:
+    """Return what people have said of a motor, as far as any version kept it."""
+    row = context.row
+    return {
+        "motor": [context.motor.tag, context.motor.name, context.motor.place, context.motor.motor_class],
+        "figures": sorted(context.stated.own.items()),
+        "positions": [[p.number, p.label, p.angle_deg, p.arm, p.polarity] for p in context.positions],
+        "uses": [[u.at.isoformat(), u.total_units, u.counter_units, u.noted] for u in context.entries],
+        "sets": [
+            [s.id, s.number, s.fitted_at.isoformat(), s.fitted_units, s.fitted_known, s.ended_units, s.end_reason]
+            for s in context.sets
+        ],
+        "renewed": [[n.position, n.total_units, n.length_mm] for s in context.sets for n in s.renewed],
+        "rounds": [_round(r) for s in context.sets for r in s.rounds],
+        "written": sorted([*spot, g.typed, g.word, g.number, g.person] for spot, g in context.written.items()),
+        "lives": [[k.position, k.finding.id, k.finding.grade, k.state, k.why] for k in context.lives],
+        "sheet": [row.number, row.kind, row.person, bool(row.signed_at)] if row is not None else None,
+        "marks": [[m.sheet, m.kind] for m in context.marks],
+    }
+
+
+def _round(a_round: Round) -> list[object]:
+    read = {n: _read(m) for n, m in a_round.readings.items()}
+    found = {n: _read(m) for n, m in a_round.found.items()}
+    seen = sorted([n, f.id] for n, f in a_round.seen)
+    return [a_round.id, a_round.at.isoformat(), a_round.total_units, a_round.kind, a_round.finished, read, found, seen]
+
+
+def _read(measured: Measured) -> list[object]:
+    return [measured.length_mm, measured.sd_mm, measured.doubt, measured.lines]
+
+
+def digests(context: Context) -> dict[str, str]:
+    """Return what a motor holds, each part as a digest."""
+    return {
+        name: hashlib.sha256(json.dumps(part, sort_keys=True).encode()).hexdigest()[:16]
+        for name, part in plain(context).items()
+    }
+
+
+def opened(file: Path, to: Path) -> dict[str, str]:
+    """Return what a site holds once it was opened."""
+    with closing(sqlite3.connect(to)) as site:
+        site.executescript(file.read_text("utf-8"))
+    with closing(connect(to)) as conn:
+        migrate(conn)
+        assert conn.execute("pragma foreign_key_check").fetchall() == []
+        motor = conn.execute("select id from motor").fetchone()[0]
+        return digests(load(conn, motor))
+
+
+@pytest.mark.parametrize("file", SITES, ids=[f.stem for f in SITES])
+def test_a_site_of_any_version_holds_what_it_held(file: Path, tmp_path: Path) -> None:
+    kept = json.loads(HELD.read_text()) if HELD.exists() else {}
+    now = opened(file, tmp_path / "site.db")
+    if "ANEW" in os.environ and file.stem not in kept:
+        HELD.write_text(json.dumps(kept | {file.stem: now}, indent=1) + "\n")
+        kept[file.stem] = now
+    assert kept[file.stem] == now
+
+
+def test_every_step_but_the_newest_has_a_site() -> None:
+    assert [int(f.stem) for f in SITES] == [number for number, _ in steps()][:-1]
