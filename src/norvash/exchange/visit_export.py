@@ -1,41 +1,22 @@
 """A sheet as the file that plays it: its motor, the use since the set went in, and every entry in its order."""
 
 import json
-from collections.abc import Callable, Iterator, Mapping
+from collections.abc import Iterator, Mapping
 from datetime import datetime
-from typing import Any
 
-from norvash.core.motor.figure import Number
 from norvash.core.motor.figure_fields import BY_NAME
 from norvash.core.motor.record import BrushSet
 from norvash.core.record.record import SheetRow
-from norvash.core.sheet.stages.catalogue import stage_of
-from norvash.core.sheet.stages.gates import SERVICE
-from norvash.core.text.quantities import UNITS
 from norvash.core.use.counting import EVENTS
 from norvash.core.use.log_entry import Entry as Used
-from norvash.exchange.visit_file import FORMAT, SCHEMA
-from norvash.store import entries, motors, people, rounds, sets, sheets, use
+from norvash.exchange.said.motor import figure_typed
+from norvash.exchange.said.told import Plain, plain_of
+from norvash.exchange.visit_file import ENTRIES, FORMAT, SCHEMA
+from norvash.store import motors, people, sheets, use
 from norvash.store.database import Connection
 from norvash.store.people import Done
 from norvash.work.context import Context
 from norvash.work.loading import load
-
-Plain = dict[str, Any]
-# What comes with an entry, under the names that it is typed by.
-_WITH = {
-    "who": "who",
-    "day": "day",
-    "why": "why",
-    "barriers": "barriers",
-    "minutes": "minutes",
-    "took": "minutes",
-    "parts": "parts",
-    "part": "part",
-    "turns": "turns",
-    "volts": "volts",
-    "way": "way",
-}
 
 
 def export_visit(conn: Connection, sheet_id: str) -> Plain:
@@ -47,7 +28,7 @@ def export_visit(conn: Connection, sheet_id: str) -> Plain:
     context = load(conn, row.motor_id)
     acts = _of_sheet(people.list_acts_since(conn, row.motor_id, row.id), row)
     labels = {p.label: p.number for p in context.positions}
-    told = [e for act in acts for e in _entry(conn, act, labels)]
+    told = [e for act in acts for e in _lines(conn, act, labels)]
     made = [*_before(conn, context, row), *told]
     return {
         "format": FORMAT,
@@ -78,16 +59,8 @@ def _motor(conn: Connection, context: Context, acts: list[Done]) -> Plain:
         "place": context.motor.place,
         "class": context.motor.motor_class,
         "brushes": str(len(context.positions)),
-        "figures": {name: _figure(name, value) for name, value in sorted(figures.items())},
+        "figures": {name: figure_typed(name, value) for name, value in sorted(figures.items())},
     }
-
-
-def _figure(name: str, value: float | str) -> str:
-    field = BY_NAME.get(name)  # one that another version knew is written as it stands
-    if not isinstance(field, Number):
-        return str(value)
-    unit = next(iter(UNITS[field.dimension]))
-    return f"{float(value):.9g} {unit}".strip()
 
 
 def _before(conn: Connection, context: Context, row: SheetRow) -> Iterator[Plain]:
@@ -136,136 +109,10 @@ def _of_sheet(acts: list[Done], row: SheetRow) -> list[Done]:
     return [a for a in (*during, *later) if a.id not in gone and a.job != "undo"]
 
 
-def _entry(conn: Connection, act: Done, labels: Mapping[str, int]) -> Iterator[Plain]:
-    made = _MADE.get(act.job)
-    if act.job == "change figures":
-        yield from ({"at": _time(act.at), "by": act.person} | stated for stated in _stated(act))
-    elif made is not None:
-        yield {"at": _time(act.at), "by": act.person} | made(conn, act, labels)
+def _lines(conn: Connection, act: Done, labels: Mapping[str, int]) -> Iterator[Plain]:
+    line = _BY_JOB.get(act.job)
+    if line is not None:
+        yield from ({"at": _time(act.at), "by": act.person} | told for told in line.lines_of(conn, act, labels))
 
 
-def _stated(act: Done) -> Iterator[Plain]:
-    """Yield the figures that an act changed, with how that was explained."""
-    before, after = plain_of(act.before_json), plain_of(act.after_json)
-    said = after.get("explained", {})
-    for name in dict.fromkeys((*before, *after)):
-        if name in BY_NAME and before.get(name) != after.get(name):
-            value = _figure(name, after[name]) if name in after else ""
-            yield {"do": "figure", "name": name, "value": value, **said}
-
-
-def _opened(conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
-    after = plain_of(act.after_json)
-    safe = {"safe": True} if entries.fetch_entry(conn, f"{act.id}.safe") is not None else {}
-    return {"do": "open", "kind": after["look"], "round": after["kind"], **_counter(conn, act), **safe}
-
-
-def _entered(conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
-    after, given = plain_of(act.after_json), entries.fetch_entry(conn, act.id)
-    stage, behind = stage_of(after["field"]), entries.entry_behind(conn, act.id)
-    made: Plain = {
-        "do": "enter",
-        "stage": stage.id if stage is not None else "",
-        "field": after["field"],
-        "place": after["place"],
-        "sight": given.sight if given is not None else "",
-        "value": after["typed"],
-    }
-    more = {_WITH[k]: str(x) for k, x in after.items() if k in _WITH and k not in ("field", "place", "typed")}
-    made |= {"with": more} if more else {}
-    if given is not None and behind is not None and behind.stands:
-        made["answer"] = "mistyped" if given.slip else "again"
-    return made | ({"why": after["slip"]} if "slip" in after else {})
-
-
-def _measured(conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
-    after = plain_of(act.after_json)
-    reading, _ = rounds.fetch_reading(conn, act.id)
-    made = {"do": "measure", "place": labels[after["position"]], "sight": reading.sight, "value": reading.typed}
-    made |= {"method": reading.method, "instrument": reading.instrument}
-    return made | ({"answer": "again"} if plain_of(act.before_json) else {})
-
-
-def _noted(_conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
-    after = plain_of(act.after_json)
-    gone = {"gone": True, "answer": "mistyped", "why": after.get("why", "")} if after["taken back"] else {}
-    return {"do": "see", "place": labels[after["position"]], "value": after["seen"], **gone}
-
-
-def _doubted(conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
-    before, after = plain_of(act.before_json), plain_of(act.after_json)
-    there = rounds.list_typed(conn, act.result_id, before["typed"])
-    reading = next((r for r in there if r.id == before.get("reading")), there[0])
-    return {"do": "doubt", "place": reading.position_number, "answer": after["answer"], "why": after.get("why", "")}
-
-
-def _fitted(conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
-    after = plain_of(act.after_json)
-    nominal = sets.nominal_of(conn, act.id)
-    made: Plain = {"do": "fit", "reason": after["reason"], "lengths": {}}
-    for label, number in labels.items():
-        if label in after["lengths_mm"]:
-            made["lengths"][label] = rounds.fetch_reading(conn, f"{act.id}.{number}")[0].typed
-        elif number in nominal:
-            made["lengths"][label] = "nominal"
-    return made | {k: after[k] for k in ("part", "variant", "also") if k in after} | _counter(conn, act)
-
-
-def _renewed(conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
-    after = plain_of(act.after_json)
-    lengths = {label: "" if mm is None else f"{mm:.9g} mm" for label, mm in after["renewed"].items()}
-    answer = {"answer": after["answer"]} if "answer" in after else {}
-    return {"do": "renew", "reason": after["reason"], "lengths": lengths, **answer} | _counter(conn, act)
-
-
-def _counter(conn: Connection, act: Done) -> Plain:
-    typed = use.typed_of(conn, f"{act.id}.use")
-    return {"counter": typed} if typed else {}
-
-
-def _logged(_conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
-    after = plain_of(act.after_json)
-    day = {"day": after["day"]} if after["day"] != act.at.date().isoformat() else {}
-    answer = {"answer": after["event"]} if after["event"] in EVENTS else {}
-    return {"do": "use", "value": f"{after['counter']:.9g}", **day, **answer}
-
-
-def _signed(conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
-    service = entries.fetch_entry(conn, f"{act.id}.{SERVICE.confirmed.id}") is not None
-    why = plain_of(act.after_json).get("why", "")
-    return {"do": "sign"} | ({"why": why} if why else {}) | ({"service": True} if service else {})
-
-
-def _confirmed(_conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
-    after = plain_of(act.after_json)
-    return {"do": "confirm", "name": after["name"], "source": after["source"]}
-
-
-def _added(_conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
-    return {"do": "add", "value": plain_of(act.after_json)["added"]}
-
-
-def _whole(_conn: Connection, _act: Done, _labels: Mapping[str, int]) -> Plain:
-    return {"do": "whole"}
-
-
-_MADE: Mapping[str, Callable[[Connection, Done, Mapping[str, int]], Plain]] = {
-    "open a sheet": _opened,
-    "enter": _entered,
-    "measure": _measured,
-    "note a finding": _noted,
-    "settle a doubt": _doubted,
-    "fit a new set": _fitted,
-    "renew brushes": _renewed,
-    "log use": _logged,
-    "make it a whole sheet": _whole,
-    "confirm a change": _confirmed,
-    "sign a sheet": _signed,
-    "add to a sheet": _added,
-}
-
-
-def plain_of(text: str) -> dict[str, Any]:
-    """Return what an act keeps of before or after it."""
-    made: dict[str, Any] = json.loads(text)
-    return made
+_BY_JOB = {line.job: line for line in ENTRIES.values() if line.job}

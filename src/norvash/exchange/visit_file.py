@@ -1,19 +1,16 @@
 """A visit as a file: what it can hold."""
 
-from datetime import datetime
-from typing import Annotated, Literal
+from typing import Annotated, Literal, get_args
 
 from pydantic import BaseModel, ConfigDict, Field
 
-from norvash.exchange.said import brushes, motor, sheet
-from norvash.exchange.said.told import Lengths, MotorTold, Value, Words
+from norvash.exchange.said.brushes import DoubtLine, FitLine, MeasureLine, RenewLine, SeeLine
+from norvash.exchange.said.motor import ConfirmLine, FigureLine, RegisterLine, RuleLine, UseLine
+from norvash.exchange.said.sheet import AddLine, EnterLine, OpenLine, SignLine, WholeLine
+from norvash.exchange.said.told import Line, MotorTold, Words
 
 FORMAT, SCHEMA = "norvash visit", 1
 _MOST_PEOPLE = 100
-
-
-# Of which sight a value is said to be; nothing where the sheet proposes it.
-Sight = Literal["", "found", "left", "asked"]
 
 
 class _Strict(BaseModel):
@@ -27,114 +24,24 @@ class Person(_Strict):
     answer: Literal["another"]
 
 
-class _Act(_Strict):
-    """What every entry has: when, and by whom."""
-
-    at: datetime
-    by: Words
-
-
-class Register(motor.Register, _Act):
-    do: Literal["register"]
-
-
-class Use(motor.Use, _Act):
-    do: Literal["use"]
-    value: Words
-    mode: Literal["counter", "increment"] = "counter"
-
-
-class Open(sheet.Open, _Act):
-    do: Literal["open"]
-    kind: Literal["full", "quick"] = "full"
-    round: Literal["check", "bedded"] = "check"
-
-
-class Enter(sheet.Enter, _Act):
-    do: Literal["enter"]
-    stage: Words = ""
-    field: Words
-    place: int = Field(default=0, ge=0, le=99)
-    sight: Sight = ""
-    value: Value
-
-
-class Measure(brushes.Measure, _Act):
-    do: Literal["measure"]
-    place: int = Field(ge=1, le=40)
-    sight: Sight = ""
-    value: Words
-
-
-class See(brushes.See, _Act):
-    do: Literal["see"]
-    place: int = Field(ge=1, le=40)
-    value: Words
-
-
-class Doubt(brushes.Doubt, _Act):
-    do: Literal["doubt"]
-    place: int = Field(ge=1, le=40)
-    answer: Words
-
-
-class Figure(motor.Figure, _Act):
-    do: Literal["figure"]
-
-
-class Rule(motor.Rule, _Act):
-    do: Literal["rule"]
-
-
-class Confirm(motor.Confirm, _Act):
-    do: Literal["confirm"]
-    name: Words
-
-
-class Fit(brushes.Fit, _Act):
-    do: Literal["fit"]
-    reason: Words
-
-
-class Renew(brushes.Renew, _Act):
-    do: Literal["renew"]
-    reason: Words
-    lengths: Lengths
-
-
-class Whole(sheet.Whole, _Act):
-    do: Literal["whole"]
-
-
-class Sign(sheet.Sign, _Act):
-    do: Literal["sign"]
-
-
-class Add(sheet.Add, _Act):
-    do: Literal["add"]
-    value: Value
-
-
 Entry = (
-    Register | Use | Open | Enter | Measure | See | Doubt | Figure | Rule | Confirm | Fit | Renew | Whole | Sign | Add
+    RegisterLine
+    | UseLine
+    | OpenLine
+    | EnterLine
+    | MeasureLine
+    | SeeLine
+    | DoubtLine
+    | FigureLine
+    | RuleLine
+    | ConfirmLine
+    | FitLine
+    | RenewLine
+    | WholeLine
+    | SignLine
+    | AddLine
 )
-ENTRIES: dict[str, type[_Act]] = {
-    "register": Register,
-    "use": Use,
-    "open": Open,
-    "enter": Enter,
-    "measure": Measure,
-    "see": See,
-    "doubt": Doubt,
-    "figure": Figure,
-    "rule": Rule,
-    "confirm": Confirm,
-    "fit": Fit,
-    "renew": Renew,
-    "whole": Whole,
-    "sign": Sign,
-    "add": Add,
-}
+ENTRIES: dict[str, type[Line]] = {get_args(line.model_fields["do"].annotation)[0]: line for line in get_args(Entry)}
 
 
 class VisitFile(_Strict):

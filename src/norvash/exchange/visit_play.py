@@ -13,6 +13,9 @@ from norvash.core.sheet.stages.catalogue import field_of, stage_of
 from norvash.errors import InputError, NeedsAnswer, NorvashError
 from norvash.exchange import visit_file as v
 from norvash.exchange.json_text import read_at_most
+from norvash.exchange.said.brushes import Doubt, Measure, See
+from norvash.exchange.said.motor import Register
+from norvash.exchange.said.sheet import Enter, Open
 from norvash.exchange.said.told import At
 from norvash.exchange.visit_read import MOST_BYTES, read_visit
 from norvash.exchange.visit_told import Plain, stage_told
@@ -22,28 +25,6 @@ from norvash.store.ready import prepare
 from norvash.store.trouble import unavailable
 from norvash.work.acting import Act, FromFile
 from norvash.work.site import ANOTHER, clock, join, who_is
-
-_BRUSHES, _OPENED, _SIGNED, _RECORD = "brushes", "opened", "sign", "record"
-_AT_STAGE: dict[type, str] = {
-    v.Open: _OPENED,
-    v.Measure: _BRUSHES,
-    v.See: _BRUSHES,
-    v.Doubt: _BRUSHES,
-    v.Fit: _BRUSHES,
-    v.Renew: _BRUSHES,
-    v.Whole: _SIGNED,
-    v.Sign: _SIGNED,
-    v.Add: _SIGNED,
-}
-
-# What entries can say that came later.
-_LATER: dict[type, tuple[str, ...]] = {
-    v.Register: ("answer",),
-    v.Enter: ("why",),
-    v.Measure: ("why",),
-    v.See: ("why",),
-    v.Doubt: ("why",),
-}
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -72,17 +53,17 @@ class Played:
 
 def stage_of_entry(entry: v.Entry) -> str:
     """Return the stage at which an entry is made, “opened” for the opening, “record” for what stands beside sheets."""
-    if isinstance(entry, v.Enter):
+    if isinstance(entry, Enter):
         stage = stage_of(entry.field)
         return stage.id if stage is not None else ""
-    return _AT_STAGE.get(type(entry), _RECORD)
+    return entry.at_stage
 
 
 def what_of(entry: v.Entry) -> str:
     """Return what an entry is, in few words."""
-    if isinstance(entry, v.Enter):
+    if isinstance(entry, Enter):
         return f"{entry.field}{f', place {entry.place}' if entry.place else ''}"
-    return f"{entry.do} {entry.place}" if isinstance(entry, v.Measure | v.See | v.Doubt) else entry.do
+    return f"{entry.do} {entry.place}" if isinstance(entry, Measure | See | Doubt) else entry.do
 
 
 def act_ids(visit: v.VisitFile) -> list[str]:
@@ -94,7 +75,7 @@ def act_ids(visit: v.VisitFile) -> list[str]:
     made = []
     for entry in visit.entries:
         said = entry.model_dump(mode="json", by_alias=True)
-        for name in _LATER.get(type(entry), ()):  # files of the time before them keep their ids
+        for name in entry.later:  # files of the time before them keep their ids
             if not said[name]:
                 del said[name]
         link = hashlib.sha256(f"{link} {json.dumps(said, sort_keys=True)}".encode()).hexdigest()
@@ -129,7 +110,7 @@ class _Player:
     def begin(self) -> None:
         """Check what must be so before anything is written, and make the people that are missing."""
         found = motors.find_tagged(self.conn, self.visit.motor.tag)
-        if found is None and not isinstance(self.visit.entries[0], v.Register):
+        if found is None and not isinstance(self.visit.entries[0], Register):
             raise InputError(
                 f"There is no motor {self.visit.motor.tag}, and the file does not register it.",
                 "Begin with an entry “register”, or play it where the motor is.",
@@ -152,7 +133,7 @@ class _Player:
 
     def _not_before(self, motor_id: str) -> None:
         last = people.list_acts(self.conn, motor_id, 1)
-        fresh = [e for n, e in enumerate(self.visit.entries) if n >= self.first and not isinstance(e, v.Register)]
+        fresh = [e for n, e in enumerate(self.visit.entries) if n >= self.first and not isinstance(e, Register)]
         if last and fresh and fresh[0].at < last[0].at.replace(microsecond=0):
             n = self.visit.entries.index(fresh[0])
             raise InputError(
@@ -210,9 +191,9 @@ class _Player:
         if n < self.first:
             self._follow(entry, self.known[n])
             return False
-        if isinstance(entry, v.Register) and self.motor_id:
+        if isinstance(entry, Register) and self.motor_id:
             return False
-        if isinstance(entry, v.Enter) and field_of(entry.field) is None:
+        if isinstance(entry, Enter) and field_of(entry.field) is None:
             return False  # nothing asks for it any more
         act = Act(self.ids[n], self.person_ids[entry.by], entry.at, FromFile(self.person_ids[self.by], self.motor_id))
         here = At(self.conn, self.motor_id, self.sheet_id, describes=self.visit.motor)
@@ -221,9 +202,9 @@ class _Player:
 
     def _follow(self, entry: v.Entry, result: str | None) -> None:
         """Go on with the motor that was registered, and the sheet that was opened."""
-        if result is not None and isinstance(entry, v.Register):
+        if result is not None and isinstance(entry, Register):
             self.motor_id = result
-        if result is not None and isinstance(entry, v.Open):
+        if result is not None and isinstance(entry, Open):
             self.sheet_id = result
 
 

@@ -13,23 +13,10 @@ from norvash.core.sheet.stages.catalogue import field_of, stage_of
 from norvash.core.text.alike import looks
 from norvash.errors import InputError
 from norvash.exchange.json_text import as_text, read_json
-from norvash.exchange.visit_file import (
-    ENTRIES,
-    FORMAT,
-    SCHEMA,
-    Doubt,
-    Enter,
-    Entry,
-    Figure,
-    Measure,
-    Open,
-    Register,
-    Rule,
-    See,
-    Sign,
-    VisitFile,
-    Whole,
-)
+from norvash.exchange.said.brushes import Doubt, Measure, See
+from norvash.exchange.said.motor import Figure, Register, Rule
+from norvash.exchange.said.sheet import Enter, EnterLine, Open, Sign, Whole
+from norvash.exchange.visit_file import ENTRIES, FORMAT, SCHEMA, Entry, VisitFile
 
 MOST_BYTES = 4_000_000
 MOST_ENTRIES = 2000
@@ -123,7 +110,7 @@ def _entry_wrong(entry: Entry, names: tuple[str, ...], last: datetime | None, or
         yield "by", f"“{entry.by[:60]}” is not listed under “people”."
     if order:
         yield "do", order
-    if isinstance(entry, Enter):
+    if isinstance(entry, EnterLine):
         yield from _field_wrong(entry)
     if isinstance(entry, Figure) and name_now("figure", entry.name) not in BY_NAME:
         yield "name", "A motor has no such figure."
@@ -153,7 +140,7 @@ def _out_of_order(entry: Entry, *, first: bool, on_sheet: bool, signed: bool) ->
     return ""
 
 
-def _field_wrong(entry: Enter) -> Iterator[tuple[str, str]]:
+def _field_wrong(entry: EnterLine) -> Iterator[tuple[str, str]]:
     if field_of(entry.field) is None:
         if left_of("field", entry.field) is not None:
             return  # it was asked in an earlier version, and is left out when it is played

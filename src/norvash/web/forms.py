@@ -6,7 +6,6 @@ from typing import Self
 from pydantic import BaseModel, ConfigDict
 
 from norvash.core.text.quantities import LENGTHS
-from norvash.exchange.said.told import Seen
 
 
 def whole(text: str) -> int | None:
@@ -25,12 +24,6 @@ def numbered(typed: Mapping[str, str], name: str) -> dict[str, str]:
     """Return the fields of a form that are called `name`, an underscore and a number, by that number."""
     found = ((n.removeprefix(f"{name}_"), text) for n, text in typed.items() if n.startswith(f"{name}_"))
     return {str(whole(n)): text for n, text in found if whole(n) is not None}
-
-
-def seen_in(typed: Mapping[str, str]) -> Seen:
-    """Return what a form says of what its page showed; one of an older page says nothing."""
-    touched = {"1": True, "0": False}.get(typed.get("touched", ""))
-    return Seen(replaces=typed.get("replaces", ""), touched=touched)
 
 
 class Form(BaseModel):

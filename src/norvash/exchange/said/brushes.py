@@ -1,12 +1,15 @@
 """What is said of brushes: what they read, what is seen on them, that they came new."""
 
-from typing import Annotated
+from collections.abc import Mapping
+from typing import Annotated, ClassVar, Literal
 
 from pydantic import Field
 
 from norvash.errors import InputError, NotFound
-from norvash.exchange.said.told import At, Lengths, Seen, Told, Words
-from norvash.store import rounds
+from norvash.exchange.said.told import At, Lengths, Line, Plain, Seen, Told, Words, counter_typed, plain_of
+from norvash.store import rounds, sets
+from norvash.store.database import Connection
+from norvash.store.people import Done
 from norvash.work.acting import Act
 from norvash.work.loading import load
 from norvash.work.measuring import note, record
@@ -41,6 +44,24 @@ class Measure(Told):
         )
 
 
+class MeasureLine(Measure, Line):
+    at_stage: ClassVar[str] = "brushes"
+    later: ClassVar[tuple[str, ...]] = ("why",)
+    job: ClassVar[str] = "measure"
+    do: Literal["measure"]
+    place: int = Field(ge=1, le=40)
+    sight: Literal["", "found", "left", "asked"] = ""
+    value: Words
+
+    @classmethod
+    def of_act(cls, conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
+        after = plain_of(act.after_json)
+        reading, _ = rounds.fetch_reading(conn, act.id)
+        made = {"do": "measure", "place": labels[after["position"]], "sight": reading.sight, "value": reading.typed}
+        made |= {"method": reading.method, "instrument": reading.instrument}
+        return made | ({"answer": "again"} if plain_of(act.before_json) else {})
+
+
 class See(Told):
     """What is seen on a brush, by the id of the finding; `gone` takes it back."""
 
@@ -52,6 +73,21 @@ class See(Told):
 
     def done(self, act: Act, at: At) -> str:
         return note(at.conn, act, at.sheet_id, self.place, self.value, gone=self.gone, answer=self.answer, why=self.why)
+
+
+class SeeLine(See, Line):
+    at_stage: ClassVar[str] = "brushes"
+    later: ClassVar[tuple[str, ...]] = ("why",)
+    job: ClassVar[str] = "note a finding"
+    do: Literal["see"]
+    place: int = Field(ge=1, le=40)
+    value: Words
+
+    @classmethod
+    def of_act(cls, _conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
+        after = plain_of(act.after_json)
+        gone = {"gone": True, "answer": "mistyped", "why": after.get("why", "")} if after["taken back"] else {}
+        return {"do": "see", "place": labels[after["position"]], "value": after["seen"], **gone}
 
 
 class Doubt(Told):
@@ -67,6 +103,22 @@ class Doubt(Told):
             if reading is not None:
                 return settle_doubt(at.conn, act, reading.id, self.answer, self.why)
         raise NotFound("There is no reading at this place.", "Measure it first.", "place")
+
+
+class DoubtLine(Doubt, Line):
+    at_stage: ClassVar[str] = "brushes"
+    later: ClassVar[tuple[str, ...]] = ("why",)
+    job: ClassVar[str] = "settle a doubt"
+    do: Literal["doubt"]
+    place: int = Field(ge=1, le=40)
+    answer: Words
+
+    @classmethod
+    def of_act(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+        before, after = plain_of(act.before_json), plain_of(act.after_json)
+        there = rounds.list_typed(conn, act.result_id, before["typed"])
+        reading = next((r for r in there if r.id == before.get("reading")), there[0])
+        return {"do": "doubt", "place": reading.position_number, "answer": after["answer"], "why": after.get("why", "")}
 
 
 class Fit(Told):
@@ -93,6 +145,25 @@ class Fit(Told):
         )
 
 
+class FitLine(Fit, Line):
+    at_stage: ClassVar[str] = "brushes"
+    job: ClassVar[str] = "fit a new set"
+    do: Literal["fit"]
+    reason: Words
+
+    @classmethod
+    def of_act(cls, conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
+        after = plain_of(act.after_json)
+        nominal = sets.nominal_of(conn, act.id)
+        made: Plain = {"do": "fit", "reason": after["reason"], "lengths": {}}
+        for label, number in labels.items():
+            if label in after["lengths_mm"]:
+                made["lengths"][label] = rounds.fetch_reading(conn, f"{act.id}.{number}")[0].typed
+            elif number in nominal:
+                made["lengths"][label] = "nominal"
+        return made | {k: after[k] for k in ("part", "variant", "also") if k in after} | counter_typed(conn, act)
+
+
 class Renew(Told):
     """Single brushes are renewed while the others stay."""
 
@@ -111,6 +182,21 @@ class Renew(Told):
             lengths=_lengths(self.lengths, at),
             answer=self.answer,
         )
+
+
+class RenewLine(Renew, Line):
+    at_stage: ClassVar[str] = "brushes"
+    job: ClassVar[str] = "renew brushes"
+    do: Literal["renew"]
+    reason: Words
+    lengths: Lengths
+
+    @classmethod
+    def of_act(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+        after = plain_of(act.after_json)
+        lengths = {label: "" if mm is None else f"{mm:.9g} mm" for label, mm in after["renewed"].items()}
+        answer = {"answer": after["answer"]} if "answer" in after else {}
+        return {"do": "renew", "reason": after["reason"], "lengths": lengths, **answer} | counter_typed(conn, act)
 
 
 def _there(entry: Measure, at: At) -> tuple[Seen, str]:

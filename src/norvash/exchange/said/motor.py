@@ -1,13 +1,21 @@
 """What is said of a motor: that it is there, what it is, its use, and what it is judged by."""
 
+from collections.abc import Iterator, Mapping
 from dataclasses import replace
+from typing import ClassVar, Literal
 
+from norvash.core.motor.figure import Number
+from norvash.core.motor.figure_fields import BY_NAME
 from norvash.core.names.changed import name_now
 from norvash.core.rules.catalogue import SCHOOLS_BY_ID
 from norvash.core.sheet.moved import Explained
+from norvash.core.text.quantities import UNITS
+from norvash.core.use.counting import EVENTS
 from norvash.errors import NotFound
-from norvash.exchange.said.told import At, Told, Words
+from norvash.exchange.said.told import At, Line, Plain, Told, Words, plain_of
 from norvash.store import motors, sheets
+from norvash.store.database import Connection
+from norvash.store.people import Done
 from norvash.work.acting import Act
 from norvash.work.changing_figures import ASKED, change_figures, state_figures
 from norvash.work.confirming import confirm, rests_on
@@ -52,6 +60,11 @@ class Register(Told):
         return add_motor(at.conn, act, given)
 
 
+class RegisterLine(Register, Line):
+    later: ClassVar[tuple[str, ...]] = ("answer",)
+    do: Literal["register"]
+
+
 class Use(Told):
     """Use is logged: a counter's value or, by `mode`, an increment."""
 
@@ -62,6 +75,20 @@ class Use(Told):
 
     def done(self, act: Act, at: At) -> str:
         return log_use(at.conn, act, at.motor_id, text=self.value, mode=self.mode, day=self.day, answer=self.answer)
+
+
+class UseLine(Use, Line):
+    job: ClassVar[str] = "log use"
+    do: Literal["use"]
+    value: Words
+    mode: Literal["counter", "increment"] = "counter"
+
+    @classmethod
+    def of_act(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+        after = plain_of(act.after_json)
+        day = {"day": after["day"]} if after["day"] != act.at.date().isoformat() else {}
+        answer = {"answer": after["event"]} if after["event"] in EVENTS else {}
+        return {"do": "use", "value": f"{after['counter']:.9g}", **day, **answer}
 
 
 class Figure(Told):
@@ -81,6 +108,29 @@ class Figure(Told):
             return state_figures(at.conn, act, at.sheet_id, {name: self.value}, {name: own.get(name, "")})
         version = motors.fetch_motor(at.conn, at.motor_id).version
         return change_figures(at.conn, act, at.motor_id, {**own, name: self.value}, version)
+
+
+class FigureLine(Figure, Line):
+    job: ClassVar[str] = "change figures"
+    do: Literal["figure"]
+
+    @classmethod
+    def lines_of(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
+        before, after = plain_of(act.before_json), plain_of(act.after_json)
+        said = after.get("explained", {})
+        for name in dict.fromkeys((*before, *after)):
+            if name in BY_NAME and before.get(name) != after.get(name):
+                value = figure_typed(name, after[name]) if name in after else ""
+                yield {"do": "figure", "name": name, "value": value, **said}
+
+
+def figure_typed(name: str, value: float | str) -> str:
+    """Return a figure as it would be typed; one that another version knew as it stands."""
+    field = BY_NAME.get(name)
+    if not isinstance(field, Number):
+        return str(value)
+    unit = next(iter(UNITS[field.dimension]))
+    return f"{float(value):.9g} {unit}".strip()
 
 
 class Rule(Told):
@@ -104,6 +154,10 @@ class Rule(Told):
         return set_rule(conn, act, self.name, text=self.value, **of)
 
 
+class RuleLine(Rule, Line):
+    do: Literal["rule"]
+
+
 class Confirm(Told):
     """A change of a figure, a rule or a school, by its name, is confirmed by somebody else, or given its `source`."""
 
@@ -118,3 +172,14 @@ class Confirm(Told):
                 f"Nothing of this motor rests on a change of “{self.name}”.", "Name one that it does.", "name"
             )
         return confirm(at.conn, act, at.motor_id, there.id, self.source)
+
+
+class ConfirmLine(Confirm, Line):
+    job: ClassVar[str] = "confirm a change"
+    do: Literal["confirm"]
+    name: Words
+
+    @classmethod
+    def of_act(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+        after = plain_of(act.after_json)
+        return {"do": "confirm", "name": after["name"], "source": after["source"]}

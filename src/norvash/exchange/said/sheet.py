@@ -1,17 +1,38 @@
 """What is said on a sheet: that it is open, what stands on it, that it is signed."""
 
+from collections.abc import Mapping
+from typing import ClassVar, Literal
+
 from pydantic import Field
 
-from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.stages.catalogue import field_of, stage_of
+from norvash.core.sheet.stages.gates import SERVICE
 from norvash.core.sheet.visit.done import done_tasks, sight_of
 from norvash.errors import Conflict, NotFound
-from norvash.exchange.said.told import At, Seen, Told, Value, Words
-from norvash.store import sheets
+from norvash.exchange.said.told import At, Line, Plain, Seen, Told, Value, Words, counter_typed, plain_of
+from norvash.store import entries, sheets
+from norvash.store.database import Connection
+from norvash.store.people import Done
 from norvash.work.acting import Act
 from norvash.work.loading import load
 from norvash.work.opening import make_whole, open_sheet
 from norvash.work.sheets import enter
 from norvash.work.signing import add_to_signed, sign
+
+# What comes with an entry, under the names that it is typed by.
+_WITH = {
+    "who": "who",
+    "day": "day",
+    "why": "why",
+    "barriers": "barriers",
+    "minutes": "minutes",
+    "took": "minutes",
+    "parts": "parts",
+    "part": "part",
+    "turns": "turns",
+    "volts": "volts",
+    "way": "way",
+}
 
 
 class Open(Told):
@@ -41,6 +62,20 @@ class Open(Told):
         )
 
 
+class OpenLine(Open, Line):
+    at_stage: ClassVar[str] = "opened"
+    job: ClassVar[str] = "open a sheet"
+    do: Literal["open"]
+    kind: Literal["full", "quick"] = "full"
+    round: Literal["check", "bedded"] = "check"
+
+    @classmethod
+    def of_act(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+        after = plain_of(act.after_json)
+        safe = {"safe": True} if entries.fetch_entry(conn, f"{act.id}.safe") is not None else {}
+        return {"do": "open", "kind": after["look"], "round": after["kind"], **counter_typed(conn, act), **safe}
+
+
 class Enter(Told):
     """One field of a stage; an empty value takes it back. Without a sight it is the one that the sheet proposes."""
 
@@ -67,11 +102,50 @@ class Enter(Told):
         )
 
 
+class EnterLine(Enter, Line):
+    later: ClassVar[tuple[str, ...]] = ("why",)
+    job: ClassVar[str] = "enter"
+    do: Literal["enter"]
+    stage: Words = ""
+    field: Words
+    place: int = Field(default=0, ge=0, le=99)
+    sight: Literal["", "found", "left", "asked"] = ""
+    value: Value
+
+    @classmethod
+    def of_act(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+        after, given = plain_of(act.after_json), entries.fetch_entry(conn, act.id)
+        stage, behind = stage_of(after["field"]), entries.entry_behind(conn, act.id)
+        made: Plain = {
+            "do": "enter",
+            "stage": stage.id if stage is not None else "",
+            "field": after["field"],
+            "place": after["place"],
+            "sight": given.sight if given is not None else "",
+            "value": after["typed"],
+        }
+        more = {_WITH[k]: str(x) for k, x in after.items() if k in _WITH and k not in ("field", "place", "typed")}
+        made |= {"with": more} if more else {}
+        if given is not None and behind is not None and behind.stands:
+            made["answer"] = "mistyped" if given.slip else "again"
+        return made | ({"why": after["slip"]} if "slip" in after else {})
+
+
 class Whole(Told):
     """A look goes on as a whole sheet."""
 
     def done(self, act: Act, at: At) -> str:
         return make_whole(at.conn, act, at.sheet_id)
+
+
+class WholeLine(Whole, Line):
+    at_stage: ClassVar[str] = "sign"
+    job: ClassVar[str] = "make it a whole sheet"
+    do: Literal["whole"]
+
+    @classmethod
+    def of_act(cls, _conn: Connection, _act: Done, _labels: Mapping[str, int]) -> Plain:
+        return {"do": "whole"}
 
 
 class Sign(Told):
@@ -84,6 +158,18 @@ class Sign(Told):
         return sign(at.conn, act, at.sheet_id, self.why, service=self.service)
 
 
+class SignLine(Sign, Line):
+    at_stage: ClassVar[str] = "sign"
+    job: ClassVar[str] = "sign a sheet"
+    do: Literal["sign"]
+
+    @classmethod
+    def of_act(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+        service = entries.fetch_entry(conn, f"{act.id}.{SERVICE.confirmed.id}") is not None
+        why = plain_of(act.after_json).get("why", "")
+        return {"do": "sign"} | ({"why": why} if why else {}) | ({"service": True} if service else {})
+
+
 class Add(Told):
     """Something is added below the signature."""
 
@@ -91,6 +177,17 @@ class Add(Told):
 
     def done(self, act: Act, at: At) -> str:
         return add_to_signed(at.conn, act, at.sheet_id, self.value)
+
+
+class AddLine(Add, Line):
+    at_stage: ClassVar[str] = "sign"
+    job: ClassVar[str] = "add to a sheet"
+    do: Literal["add"]
+    value: Value
+
+    @classmethod
+    def of_act(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+        return {"do": "add", "value": plain_of(act.after_json)["added"]}
 
 
 def _proposed(entry: Enter, at: At) -> tuple[Seen, str]:

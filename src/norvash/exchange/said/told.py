@@ -2,19 +2,26 @@
 says it and when, by which act, and what they saw where it goes.
 """
 
+import json
 from abc import ABC, abstractmethod
-from collections.abc import Mapping
+from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
-from typing import Annotated, Any, Self
+from datetime import datetime
+from typing import Annotated, Any, ClassVar, Self
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from norvash.errors import InputError
+from norvash.store import use
 from norvash.store.database import Connection
+from norvash.store.people import Done
 from norvash.work.acting import Act
 from norvash.work.sighting import Seeing
 
 _LONGEST, _LONG_NAME = 20_000, 200
+Plain = dict[str, Any]
+# Where a line stands that is of no stage.
+RECORD = "record"
 Value = Annotated[str, Field(max_length=_LONGEST)]
 Words = Annotated[str, Field(max_length=_LONG_NAME)]
 Lengths = Annotated[dict[str, Words], Field(max_length=40)]
@@ -91,3 +98,41 @@ class Told(BaseModel, ABC):
     @abstractmethod
     def done(self, act: Act, at: At) -> str:
         """Do the job that it stands for, and return what came of it; raise what that raises."""
+
+
+class Line(BaseModel):
+    """What every line of a file has: when, and by whom.
+
+    It stands `at_stage` of a sheet; of its members those that came `later` count only where they are said. `job` is
+    what its act is called, of which `lines_of` makes it again.
+    """
+
+    model_config = ConfigDict(extra="forbid", frozen=True, populate_by_name=True)
+    at_stage: ClassVar[str] = RECORD
+    later: ClassVar[tuple[str, ...]] = ()
+    job: ClassVar[str] = ""
+
+    at: datetime
+    by: Words
+
+    @classmethod
+    def of_act(cls, conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
+        """Return it from the act that it stands for; `labels` are the positions by their names."""
+        raise NotImplementedError
+
+    @classmethod
+    def lines_of(cls, conn: Connection, act: Done, labels: Mapping[str, int]) -> Iterator[Plain]:
+        """Yield the lines of an act."""
+        yield cls.of_act(conn, act, labels)
+
+
+def plain_of(text: str) -> dict[str, Any]:
+    """Return what an act keeps of before or after it."""
+    made: dict[str, Any] = json.loads(text)
+    return made
+
+
+def counter_typed(conn: Connection, act: Done) -> Plain:
+    """Return what was typed as the counter with an act, if anything."""
+    typed = use.typed_of(conn, f"{act.id}.use")
+    return {"counter": typed} if typed else {}

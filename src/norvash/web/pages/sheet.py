@@ -14,7 +14,7 @@ from norvash.exchange.said.told import At, Seen
 from norvash.store import sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import numbered, seen_in, whole, with_unit
+from norvash.web.forms import numbered, whole, with_unit
 from norvash.web.fragments import Parts
 from norvash.web.stages.hidden import Hidden
 from norvash.web.stages.page import stage_page
@@ -135,7 +135,7 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typ
     place = whole(typed.get("place", "0"))
     try:
         entry = Enter.of(typed, place=-1 if place is None else place, with_it=more, why=_slip_why(typed))
-        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, seen_in(typed)))
+        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, _seen(typed)))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed=typed, error=error)
     return _back(request, conn, now, sheet_id, typed)
@@ -163,7 +163,7 @@ def measure(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, 
     text = with_unit(typed.get("value", ""), typed.get("unit", ""))
     try:
         entry = Measure.of(typed, place=_place(typed), value=text, why=_slip_why(typed))
-        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, seen_in(typed)))
+        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, _seen(typed)))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "reading"}, error=error)
     return _back(request, conn, now, sheet_id, typed)
@@ -180,6 +180,12 @@ def findings(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str,
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "seen"}, error=error)
     return _back(request, conn, now, sheet_id, typed)
+
+
+def _seen(typed: dict[str, str]) -> Seen:
+    """Return what a form says of what its page showed; one of an older page says nothing."""
+    touched = {"1": True, "0": False}.get(typed.get("touched", ""))
+    return Seen(replaces=typed.get("replaces", ""), touched=touched)
 
 
 def _place(typed: dict[str, str]) -> int:
