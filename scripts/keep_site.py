@@ -1,5 +1,6 @@
 """Keep a small site of the newest schema step, before another step is added: one motor of the demo, as SQL."""
 
+import gzip
 import sqlite3
 import tempfile
 from contextlib import closing
@@ -46,7 +47,8 @@ def main() -> None:
             heads = ("application_id", "user_version")
             values = {name: site.execute(f"pragma {name}").fetchone()[0] for name in heads}
             text = [*(f"pragma {name} = {value};" for name, value in values.items()), *site.iterdump()]
-            (TO / f"{values['user_version']:04d}.sql").write_text("\n".join(text) + "\n")
+            kept = gzip.compress(("\n".join(text) + "\n").encode(), 9, mtime=0)
+            (TO / f"{values['user_version']:04d}.sql.gz").write_bytes(kept)
 
 
 if __name__ == "__main__":

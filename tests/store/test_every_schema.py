@@ -1,5 +1,6 @@
 """A database of any earlier version opens, and holds what it held: small sites, each written by its own version."""
 
+import gzip
 import hashlib
 import json
 import os
@@ -17,7 +18,7 @@ from norvash.work.context import Context
 from norvash.work.loading import load
 
 DATA = Path(__file__).parent.parent / "data/schemas"
-SITES = sorted(DATA.glob("*.sql"))
+SITES = {f.name.partition(".")[0]: f for f in sorted(DATA.glob("*.sql.gz"))}
 # What each held is never renewed; a new step adds the line of the one before it.
 HELD = DATA / "held.json"
 
@@ -65,7 +66,7 @@ def digests(context: Context) -> dict[str, str]:
 def opened(file: Path, to: Path) -> dict[str, str]:
     """Return what a site holds once it was opened."""
     with closing(sqlite3.connect(to)) as site:
-        site.executescript(file.read_text("utf-8"))
+        site.executescript(gzip.decompress(file.read_bytes()).decode())
     with closing(connect(to)) as conn:
         migrate(conn)
         assert conn.execute("pragma foreign_key_check").fetchall() == []
@@ -73,15 +74,15 @@ def opened(file: Path, to: Path) -> dict[str, str]:
         return digests(load(conn, motor))
 
 
-@pytest.mark.parametrize("file", SITES, ids=[f.stem for f in SITES])
-def test_a_site_of_any_version_holds_what_it_held(file: Path, tmp_path: Path) -> None:
+@pytest.mark.parametrize("name", SITES)
+def test_a_site_of_any_version_holds_what_it_held(name: str, tmp_path: Path) -> None:
     kept = json.loads(HELD.read_text()) if HELD.exists() else {}
-    now = opened(file, tmp_path / "site.db")
-    if "ANEW" in os.environ and file.stem not in kept:
-        HELD.write_text(json.dumps(kept | {file.stem: now}, indent=1) + "\n")
-        kept[file.stem] = now
-    assert kept[file.stem] == now
+    now = opened(SITES[name], tmp_path / "site.db")
+    if "ANEW" in os.environ and name not in kept:
+        HELD.write_text(json.dumps(kept | {name: now}, indent=1) + "\n")
+        kept[name] = now
+    assert kept[name] == now
 
 
 def test_every_step_but_the_newest_has_a_site() -> None:
-    assert [int(f.stem) for f in SITES] == [number for number, _ in steps()][:-1]
+    assert [int(name) for name in SITES] == [number for number, _ in steps()][:-1]

@@ -35,16 +35,17 @@ class By:
 def append(conn: Connection, record: Record, *said: Said, act_id: str, at: datetime) -> None:
     """Keep entries, one after the other, on the record as it was before; the caller holds the transaction."""
     for each in said:
-        _keep(each, conn, By(act_id, at, record))
+        kept(each, conn, By(act_id, at, record))
         record = apply(record, each)
 
 
 @singledispatch
-def _keep(said: Said, _conn: Connection, _by: By) -> None:
+def kept(said: Said, _conn: Connection, _by: By) -> None:
+    """Keep one entry as its rows; each kind says how, here or beside the statements of its own table."""
     raise TypeError(f"nothing is known of how {type(said).__name__} is kept")
 
 
-@_keep.register
+@kept.register
 def _registered(said: Registered, conn: Connection, by: By) -> None:
     motors.add_motor(conn, said.motor, by.act_id)
     motors.add_positions(conn, said.motor.id, said.positions)
@@ -52,17 +53,17 @@ def _registered(said: Registered, conn: Connection, by: By) -> None:
     restate_figures(conn, said.motor.id, said.stated, said.positions, by.act_id)
 
 
-@_keep.register
+@kept.register
 def _used(said: UseLogged, conn: Connection, by: By) -> None:
     use.add_entry(conn, by.motor_id, said, by.act_id)
 
 
-@_keep.register
+@kept.register
 def _struck(said: UseStruck, conn: Connection, by: By) -> None:
     use.strike_entry(conn, said.id, by.act_id)
 
 
-@_keep.register
+@kept.register
 def _stated(said: FiguresStated, conn: Connection, by: By) -> None:
     motors.change_motor_figures(conn, by.motor_id, said.stated.own)
     motors.change_positions(conn, by.motor_id, said.positions)
@@ -70,7 +71,7 @@ def _stated(said: FiguresStated, conn: Connection, by: By) -> None:
     restate_figures(conn, by.motor_id, said.stated, said.positions, by.act_id)
 
 
-@_keep.register
+@kept.register
 def _since(said: SinceSaid, conn: Connection, by: By) -> None:
     if by.record.sets:
         _refitted(conn, said.brush_set, by)
@@ -94,17 +95,17 @@ def _refitted(conn: Connection, fitted: BrushSet, by: By) -> None:
     restate_fitting(conn, by.motor_id, fitted, by.act_id)
 
 
-@_keep.register
+@kept.register
 def _notes(said: NotesBegun, conn: Connection, by: By) -> None:
     notes.add_batch(conn, by.act_id, by.motor_id, said.source, said.digest)
 
 
-@_keep.register
+@kept.register
 def _set_noted(said: SetNoted, conn: Connection, by: By) -> None:
     _set(conn, said.brush_set, by)
 
 
-@_keep.register
+@kept.register
 def _round_noted(said: RoundNoted, conn: Connection, by: By) -> None:
     before = next(s for s in by.record.sets if s.id == said.of_set.id)
     if before.fitted_at != said.of_set.fitted_at:
@@ -122,26 +123,26 @@ def _all_read(said: tuple[BrushRead, ...], conn: Connection, by: By) -> None:
         _read(each, conn, by)
 
 
-@_keep.register
+@kept.register
 def _opened(said: Opened, conn: Connection, by: By) -> None:
     sheets.add_sheet(conn, said.row, by.act_id)
     opened = apply(by.record, said).sets[-1]
     _round(conn, opened.rounds[-1], opened, by)
 
 
-@_keep.register
+@kept.register
 def _kind(said: KindChanged, conn: Connection, by: By) -> None:
     if by.record.row is not None:
         sheets.change_kind(conn, by.record.row.id, said.kind)
         restate(conn, by.motor_id, "kind", of_id=by.record.row.id, said=said.kind, act_id=by.act_id)
 
 
-@_keep.register
+@kept.register
 def _read(said: BrushRead, conn: Connection, by: By) -> None:
     rounds.add_reading(conn, said, by.act_id)
 
 
-@_keep.register
+@kept.register
 def _seen(said: BrushSeen, conn: Connection, by: By) -> None:
     if said.gone:
         seen.strike_finding(conn, said, by.act_id)
@@ -149,13 +150,13 @@ def _seen(said: BrushSeen, conn: Connection, by: By) -> None:
         seen.add_finding(conn, said, by.act_id)
 
 
-@_keep.register
+@kept.register
 def _entered(said: Entered, conn: Connection, by: By) -> None:
     if said.given is not None:
         entries.add_entry(conn, said.sheet_id, said.spot, said.given, by.act_id)
 
 
-@_keep.register
+@kept.register
 def _taken_back(said: TakenBack, conn: Connection, by: By) -> None:
     if isinstance(said.then, BrushSeen):
         _seen(said.then, conn, by)
@@ -163,7 +164,7 @@ def _taken_back(said: TakenBack, conn: Connection, by: By) -> None:
         entries.take_back(conn, said.id, reading=not isinstance(said.then, Entered))
 
 
-@_keep.register
+@kept.register
 def _sight(said: SightSaid, conn: Connection, by: By) -> None:
     reading = bool(said.round_id)
     restate(conn, by.motor_id, "sight", of_id=said.id, said=said.sight, act_id=by.act_id)
@@ -175,7 +176,7 @@ def _sight(said: SightSaid, conn: Connection, by: By) -> None:
         entries.move_entry(conn, said.id, said.sight)
 
 
-@_keep.register
+@kept.register
 def _answered(said: DoubtAnswered, conn: Connection, by: By) -> None:
     if said.answer == "mistyped":
         entries.let_go(conn, said.id, reading=True)
@@ -184,7 +185,7 @@ def _answered(said: DoubtAnswered, conn: Connection, by: By) -> None:
         restate(conn, by.motor_id, "doubt", of_id=said.id, said=said.answer, act_id=by.act_id)
 
 
-@_keep.register
+@kept.register
 def _fitted(said: SetFitted, conn: Connection, by: By) -> None:
     for a_round in (r for r in by.record.sets[-1].rounds if not r.finished):
         rounds.finish_round(conn, a_round.id, by.at)
@@ -196,14 +197,14 @@ def _fitted(said: SetFitted, conn: Connection, by: By) -> None:
     lives.keep_lives(conn, by.record.lives, apply(by.record, said).lives, by.act_id)
 
 
-@_keep.register
+@kept.register
 def _renewed(said: BrushesRenewed, conn: Connection, by: By) -> None:
     for renewal in said.renewals:
         sets.add_renewal(conn, by.record.sets[-1].id, said.at, renewal, by.act_id)
     lives.keep_lives(conn, by.record.lives, apply(by.record, said).lives, by.act_id)
 
 
-@_keep.register
+@kept.register
 def _confirmed(said: Confirmed, conn: Connection, by: By) -> None:
     if said.source:
         moved.name_source(conn, said.moved_id, said.source)
@@ -211,7 +212,7 @@ def _confirmed(said: Confirmed, conn: Connection, by: By) -> None:
         moved.confirm(conn, said.moved_id, by.act_id)
 
 
-@_keep.register
+@kept.register
 def _signed(said: Signed, conn: Connection, by: By) -> None:
     for a_round in (r for s in by.record.sets for r in s.rounds if r.sheet_id == said.row.id):
         rounds.finish_round(conn, a_round.id, by.at)
@@ -221,7 +222,7 @@ def _signed(said: Signed, conn: Connection, by: By) -> None:
         _retired(conn, said.retired, by)
 
 
-@_keep.register
+@kept.register
 def _in_use(_said: BackInUse, conn: Connection, by: By) -> None:
     _retired(conn, None, by)
 

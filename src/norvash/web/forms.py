@@ -53,32 +53,6 @@ class MotorForm(Form):
     set_is_new: str = ""
     use_a_week: str = ""
     set_lasts: str = ""
-    since_day: str = ""
-    since_counter: str = ""
-    since_ran: str = ""
-    since_lengths: str = ""
-
-
-class SinceForm(Form):
-    """Since when a set has run, as far as it is known."""
-
-    since_day: str = ""
-    since_counter: str = ""
-    since_ran: str = ""
-    since_lengths: str = ""
-
-
-class PastSetForm(Form):
-    """A set that is gone; its last lengths come as end_1, end_2, …"""
-
-    ended: str = ""
-    fitted: str = ""
-    ended_counter: str = ""
-    fitted_counter: str = ""
-    lasted: str = ""
-    gone: str = ""
-    why: str = ""
-    answer: str = ""
 
 
 class TypeForm(Form):

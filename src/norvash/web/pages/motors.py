@@ -9,6 +9,7 @@ from norvash.core.motor.positions import even_positions
 from norvash.core.rules.book import MotorRules
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
+from norvash.exchange.said.notes import Since
 from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
@@ -18,7 +19,6 @@ from norvash.web.motor_drawings import brush_drawn, end_view_new
 from norvash.work.bench import REGISTER_PAGE, register
 from norvash.work.registering import NewMotor, add_motor
 from norvash.work.rulebook import rulebook
-from norvash.work.stating import SinceTyped
 
 router = APIRouter()
 _FIELDS = {
@@ -109,9 +109,7 @@ def add(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Re
         use_now=form.use_now,
         set_is_new=bool(form.set_is_new),
         figures={"use_per_week_units": form.use_a_week, "expected_life_units": form.set_lasts},
-        since=SinceTyped(
-            day=form.since_day, counter=form.since_counter, ran=form.since_ran, lengths=form.since_lengths
-        ),
+        since=Since.of({n: typed.get(f"since_{n}", "") for n in Since.model_fields}).typed,
         answer=typed.get("answer", ""),
     )
     try:

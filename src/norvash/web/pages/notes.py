@@ -3,22 +3,24 @@
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.core.motor.notes import NotedRound, NotedSet
+from norvash.core.motor.notes import NotedRound
 from norvash.errors import NeedsAnswer, NorvashError
+from norvash.exchange.said.notes import SetTold, Since
+from norvash.exchange.said.told import At, Seen
 from norvash.store import notes
 from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, moves_ground, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import PastSetForm, SinceForm, whole
+from norvash.web.forms import numbered, whole
 from norvash.web.motor_drawings import drawing_of
 from norvash.work.motor_page import motor_page
 from norvash.work.noting import enter_notes
 from norvash.work.noting_tables import take_back_notes
-from norvash.work.stating import SinceTyped, may_say_since, state_since
+from norvash.work.stating import may_say_since
 
 router = APIRouter()
 _ROWS, _MORE, _MOST_ROWS = 6, 12, 60
-_SHOWN = (*SinceForm.model_fields, *PastSetForm.model_fields)
+_SHOWN = (*(f"since_{n}" for n in Since.model_fields), *SetTold.model_fields, "answer")
 _SOURCES = {"form": "one by one", "grid": "in the grid", "table": "from a table"}
 
 
@@ -79,10 +81,9 @@ def _rows(typed: dict[str, str]) -> int:
 @router.post("/motors/{motor_id}/since")
 def say_since(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Say since when the set in the motor has run."""
-    form = SinceForm.of(typed)
-    given = SinceTyped(day=form.since_day, counter=form.since_counter, ran=form.since_ran, lengths=form.since_lengths)
+    given = Since.of({n: typed.get(f"since_{n}", "") for n in Since.model_fields})
     try:
-        state_since(conn, act_of(typed, who, now), motor_id, given)
+        given.done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
     except NorvashError as error:
         if moves_ground(error):
             raise
@@ -132,13 +133,12 @@ def _round(typed: dict[str, str], line: int) -> NotedRound | None:
 @router.post("/motors/{motor_id}/notes/set")
 def add_set(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Keep a set that is gone."""
-    form = PastSetForm.of(typed)
-    ends = {whole(n.removeprefix("end_")): text for n, text in typed.items() if n.startswith("end_") and text.strip()}
-    lengths = {n: text for n, text in ends.items() if n is not None}
-    given = NotedSet(line=0, lengths=lengths, **form.model_dump(exclude={"answer"}))
+    lengths = {n: text for n, text in numbered(typed, "end").items() if text.strip()}
+    told = {n: typed.get(n, "") for n in SetTold.model_fields if n != "lengths"}
+    given = SetTold(**told, lengths=lengths).note(0)
     try:
         act = act_of(typed, who, now)
-        enter_notes(conn, act, motor_id, [given], source="form", answer=form.answer)
+        enter_notes(conn, act, motor_id, [given], source="form", answer=typed.get("answer", ""))
     except NorvashError as error:
         if moves_ground(error):
             raise
