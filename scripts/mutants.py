@@ -81,6 +81,7 @@ PARTS: dict[str, tuple[str, str]] = {
     ),
     "sheet": ("sheet/*", "core/sheet core/sheet_whole core/sheet_edges work/sheets work/copper_jobs"),
     "record": ("record/* motor/round", "work/record_folds work/any_order work/as_measured work/sheets"),
+    "money": ("money/* text/rows", "core/money core/sums"),
     "sums": ("sums/*", "core/sums core/sums_moved core/named_faults core/named_refusals"),
     "rules": (
         (

@@ -14,6 +14,9 @@ from whole import assert_nothing_moved
 
 CASES = json.loads((Path(__file__).parent.parent / "data/sums.json").read_text())
 NAMES = {
+    "landed-price",
+    "pack-price",
+    "repair-or-replace",
     "usable-carbon",
     "brush-limit",
     "straight-line",

@@ -37,6 +37,7 @@ LATER = (
     "insulation-of",
     "waive.service",
     "waiver.",
+    "way",
 )
 # A look is signed with a reason instead.
 FULL_ONLY = ("skip.",)

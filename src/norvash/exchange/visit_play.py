@@ -253,9 +253,10 @@ def _stage_words(told: Plain) -> Iterator[str]:
         ("work", "work"),
         ("gates", "gates"),
         ("found", "findings"),
+        ("ways", "ways"),
         ("open", "open"),
     ):
-        lines = told[key]
+        lines = told.get(key, [])
         for i, one in enumerate(lines if isinstance(lines, list) else []):
             yield f"{name if not i else '':8}{one if isinstance(one, str) else one['words']}"
     yield ""

@@ -13,6 +13,7 @@ from norvash.core.sheet.visit.walk import look_words
 from norvash.core.verdict.components import Component
 from norvash.store.database import Connection
 from norvash.work.sheet_page import SheetPage, sheet_page
+from norvash.work.ways_told import ways_lines, ways_told
 
 Plain = dict[str, object]
 _BESIDE = {"opened": "Opened", "record": "The record"}
@@ -62,6 +63,7 @@ def _now(page: SheetPage) -> Plain:
             }
             for g, now in gates
         ],
+        "ways": ways_lines(ways_told(page)),
         "open": [h.words for h in page.holds],
     }
 
@@ -91,6 +93,7 @@ def _signed(page: SheetPage) -> Plain:
         ],
         "work": [{"words": d["words"], "done": True} for d in _dicts(told.get("done"))],
         "gates": [{"words": f"Signed: {SIGNED_AS.get(str(kind), kind)}"}],  # type: ignore[call-overload]
+        "ways": ways_lines(told.get("ways")),
         "open": signed.get("open", []),
         "why": signed.get("why", ""),
         "run": told.get("run", ""),

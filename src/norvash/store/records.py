@@ -4,8 +4,10 @@ from collections.abc import Mapping
 from datetime import date
 
 from norvash.core.commutator.bars import MOST_BARS, read_map
+from norvash.core.money.money import Currency
 from norvash.core.sheet.field import Column, Painted
 from norvash.core.sheet.records import (
+    Bill,
     CutRecord,
     PaintedMap,
     PermitRecord,
@@ -19,6 +21,7 @@ from norvash.core.sheet.records import (
     Why,
 )
 from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.visit.bill import read_bill
 from norvash.errors import InputError
 
 # The lengths of a cut by the names that they are kept under.
@@ -49,16 +52,31 @@ def kept(record: Record | None) -> dict[str, str]:
             made |= {"part": record.part} if record.part else {}
             made |= {"by": record.by.person, "since": record.by.since.isoformat()} if record.by.person else {}
             made |= {"moved": str(record.by.moved)} if record.by.moved else {}
-        case Why():
-            made = {"why": record.why}
-        case Way():
-            made = {"way": record.task}
+        case Bill():
+            made = _bill(record)
         case TaskDone():
             took = {} if record.minutes is None else {"took": f"{record.minutes:g}"}
             made = {**took, "parts": record.parts}
-        case SlotTime():
-            made = {"estimated": f"{record.estimated_min:g}"}
+        case Why() | Way() | SlotTime():
+            made = _one(record)
     return made
+
+
+def _one(record: Why | Way | SlotTime) -> dict[str, str]:
+    """Return what is kept as one text."""
+    if isinstance(record, Why):
+        return {"why": record.why}
+    return {"way": record.task} if isinstance(record, Way) else {"estimated": f"{record.estimated_min:g}"}
+
+
+def _bill(record: Bill) -> dict[str, str]:
+    unit = Currency().unit
+    parts = (f"{p.name} {p.price / unit:.2f}{f' x {p.pieces}' if p.pieces > 1 else ''}" for p in record.parts)
+    amounts = {"rate": record.labour_rate, "freight": record.freight or None}
+    made = {"bill": "; ".join(parts)} | {n: f"{a / unit:.2f}" for n, a in amounts.items() if a is not None}
+    made |= {n: f"{float(x):.9g}" for n, x in (("hours", record.labour_h), ("life", record.life)) if x is not None}
+    made |= {n: f"{float(x):.9%}" for n, x in (("tax", record.tax), ("redo", record.redo)) if x}
+    return made | ({"said": record.said} if record.said else {})
 
 
 def record_of(field_id: str, word: str, more: Mapping[str, str]) -> Record | None:
@@ -80,6 +98,8 @@ def _map_of(word: str) -> PaintedMap | None:
 
 
 def _of_texts(more: Mapping[str, str]) -> Record | None:
+    if "bill" in more:
+        return read_bill(more, Currency())
     if "radial" in more:
         return CutRecord(**{_CUT[key]: float(text) for key, text in more.items() if key in _CUT})
     if "minutes" in more:

@@ -81,6 +81,22 @@ _SHARES = (
     "coil_spread",
     "squeeze",
     "grown_share",
+    "saving_share",
+    "shares",
+)
+# What is money: to the last of its decimals.
+_MONEY = (
+    "landed",
+    "price_each",
+    "cost",
+    "new_landed",
+    "new_total",
+    "repair_total",
+    "repair_with_redo",
+    "new_per_y",
+    "repair_per_y",
+    "totals",
+    "per_unit",
 )
 
 
@@ -90,7 +106,8 @@ def table_of(result: Mapping[str, object]) -> list[tuple[str, str, str]]:
     for name, value in result.items():
         if name not in _HIDDEN and value is not None:
             share = name in _SHARES and (isinstance(value, float) or _all_figures(value))
-            lines.append((LABELS[name], _percent(value) if share else _said(value), "%" if share else _unit(name)))
+            words = _percent(value) if share else _paid(value) if name in _MONEY else _said(value)
+            lines.append((LABELS[name], words, "%" if share else _unit(name)))
     return lines
 
 
@@ -102,6 +119,12 @@ def _percent(value: object) -> str:
     if isinstance(value, tuple | list):
         return "; ".join(_percent(v) for v in value)
     return f"{value * 100:.1f}" if isinstance(value, float) else "–"
+
+
+def _paid(value: object) -> str:
+    if isinstance(value, tuple | list):
+        return "; ".join(_paid(v) for v in value)
+    return f"{value:.2f}" if isinstance(value, float) else "–"
 
 
 def _unit(name: str) -> str:

@@ -32,7 +32,7 @@ from norvash.drawing.life_line import life_line
 from norvash.drawing.speed_ladder import speed_ladder_drawn
 from norvash.drawing.svg import Drawing
 from norvash.drawing.wear_bars import wear_bars
-from norvash.web import copper_drawings
+from norvash.web import copper_drawings, money_drawings
 
 WIDE, PHONE = 580.0, 346.0
 _MOST_CAUSES = 7
@@ -251,6 +251,9 @@ _MAKERS: dict[str, Callable[[Any, Any, MotorRules, float], Drawing | None]] = {
     "cable-drop": _cable,
     "battery": _battery,
     "find-cause": _causes,
+    "landed-price": money_drawings.landed_drawn,
+    "pack-price": money_drawings.packs_drawn,
+    "repair-or-replace": money_drawings.repair_drawn,
     "bar-map": copper_drawings.map_drawn,
     "run-out": copper_drawings.rose_drawn,
     "bar-test": copper_drawings.bar_test_drawn,

@@ -1,6 +1,6 @@
 """Answer a registered sum from JSON or from a typed form; wrong input names its field."""
 
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from dataclasses import MISSING, asdict, fields
 from functools import cache
 from types import UnionType
@@ -8,11 +8,13 @@ from typing import Annotated, Any, get_args, get_origin
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError, create_model
 
+from norvash.core.money.money import Currency, read_money
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.catalogue import SUMS
 from norvash.core.sums.registry import Ask, find
 from norvash.core.text.columns import is_column, read_column
 from norvash.core.text.quantities import UNITS, parse
+from norvash.core.text.rows import read_rows
 from norvash.errors import InputError, NorvashError, SeveralErrors
 
 _PLAIN = ("word", "sign")
@@ -25,7 +27,7 @@ def answer(name: str, given: object, rules: MotorRules) -> dict[str, Any]:
     Raises: NotFound for an unknown sum, InputError or SeveralErrors naming the fields.
     """
     inputs, result = work_out(name, given, rules)
-    told = {f.name: value for f in fields(inputs) if (value := getattr(inputs, f.name)) != f.default}
+    told = {f.name: value for f in fields(inputs) if (value := asdict(inputs)[f.name]) != f.default}
     return {"sum": name, "given": told, **asdict(result)}
 
 
@@ -99,8 +101,8 @@ def work_out_typed(name: str, typed: dict[str, str], rules: MotorRules) -> tuple
 def _read(text: str, asked: Ask, many: bool, one: bool) -> Any:
     if asked.dimension in _PLAIN:
         return text.split() if many else text
-    if asked.dimension == "yes":
-        return _yes(text)
+    if asked.dimension in _READERS:
+        return _READERS[asked.dimension](text)
     if not many or (one and not is_column(text)):
         return parse(text, asked.dimension).value
     if "|" in text:
@@ -112,6 +114,13 @@ def _yes(text: str) -> bool:
     if text.lower() not in ("yes", "no", "true", "false"):
         raise InputError(f"“{text}” is neither yes nor no.", "Write yes or no.")
     return text.lower() in ("yes", "true")
+
+
+def _money(text: str) -> float:
+    return read_money(text, Currency()) / Currency().unit
+
+
+_READERS: Mapping[str, Callable[[str], Any]] = {"yes": _yes, "rows": read_rows, "money": _money}
 
 
 def _members(kind: Any) -> tuple[Any, ...]:
@@ -201,6 +210,8 @@ def expected(kind: Any, asked: Ask) -> str:
         return "true or false"
     if asked.dimension in _PLAIN:
         return "words"
+    if asked.dimension == "rows":
+        return "rows of named values"
     low = f"more than {asked.low:g}" if asked.above_low else f"from {asked.low:g}"
     whole = any(m is int or get_args(m) == (int,) for m in _members(kind))
     many = _takes_list(kind)

@@ -35,6 +35,7 @@ from norvash.store import entries, rounds
 from norvash.store.database import Connection
 from norvash.work.brushes_kept import brushes_kept
 from norvash.work.sheet_page import SheetPage
+from norvash.work.ways_told import ways_told
 
 Plain = dict[str, object]
 _MOST_CAUSES = 3
@@ -58,6 +59,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "parts": [{**_part(x), "looked": look_words(page.visit, x.part)} for x in page.found.components],
         "findings": [_life(x, page.context.sets[-1].nominal, len(page.context.positions)) for x in in_order],
         "kept": brushes_kept(page),
+        "ways": ways_told(page),
         "done": [_task(w.task.done, w.done) for w in page.work if w.done is not None],
         "set": _set(page),
         "run": ran_words(sheet),

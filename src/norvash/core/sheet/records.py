@@ -1,10 +1,12 @@
 """What belongs to an entry beyond its word or number: values that are written down once, in the store."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from datetime import date
+from fractions import Fraction
 
 from norvash.core.commutator.bars import write_map
+from norvash.core.money.ways import Part
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -156,4 +158,27 @@ class PaintedMap:
         return write_map(self.conditions)
 
 
-Record = CutRecord | PermitRecord | PutOff | Why | Way | TaskDone | SlotTime | Readings | PaintedMap
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Bill:
+    """What a way to go on costs, as it was typed; `said` is the day or the source of its prices.
+
+    Units: labour_rate and freight in minor units of the currency, the rate an hour; labour_h in hours, life in the
+    unit that all ways have.
+    """
+
+    parts: tuple[Part, ...] = ()
+    labour_h: Fraction | None = None
+    labour_rate: int | None = None
+    freight: int = 0
+    tax: Fraction = field(default_factory=Fraction)
+    redo: Fraction = field(default_factory=Fraction)
+    life: Fraction | None = None
+    said: str = ""
+
+    @property
+    def words(self) -> str:
+        """Return it in words."""
+        return ", ".join(p.name for p in self.parts)
+
+
+Record = CutRecord | PermitRecord | PutOff | Why | Way | TaskDone | SlotTime | Readings | PaintedMap | Bill

@@ -17,6 +17,8 @@ from norvash.core.sums import (
     limit,
     line,
     loading,
+    money,
+    repair,
     shaft,
 )
 from norvash.core.sums.registry import Sum
@@ -29,6 +31,7 @@ GROUPS: MappingProxyType[str, tuple[Sum, ...]] = MappingProxyType(
         "Commutator": (*commutator.SUMS, *bar_testing.SUMS, *cutting.SUMS),
         "Windings": insulation.SUMS,
         "Bearings and shaft": (*bearings.SUMS, *kit.SUMS, *shaft.SUMS),
+        "Money": (*money.SUMS, *repair.SUMS),
     }
 )
 SUMS: MappingProxyType[str, Sum] = MappingProxyType({s.name: s for group in GROUPS.values() for s in group})

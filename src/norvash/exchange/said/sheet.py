@@ -32,6 +32,7 @@ _WITH = {
     "turns": "turns",
     "volts": "volts",
     "way": "way",
+    **{n: n for n in ("bill", "hours", "rate", "freight", "tax", "redo", "life", "said")},
 }
 
 

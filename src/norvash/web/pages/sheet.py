@@ -124,14 +124,15 @@ def _back(request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str
     return go_to(f"/sheets/{sheet_id}{where}")
 
 
-# What may come with an entry.
+# What may come with an entry, and with what a way costs.
+_BILL = ("bill", "hours", "rate", "freight", "tax", "redo", "life", "said")
 _WITH_IT = ("who", "day", "why", "barriers", "minutes", "parts", "part", "turns", "volts", "way")
 
 
 @router.post("/sheets/{sheet_id}/entries")
 def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep one entry."""
-    more = {k: typed.get(k, "") for k in _WITH_IT}
+    more = {k: typed.get(k, "") for k in _WITH_IT} | {k: typed[k] for k in _BILL if k in typed}
     place = whole(typed.get("place", "0"))
     try:
         entry = Enter.of(typed, place=-1 if place is None else place, with_it=more, why=_slip_why(typed))

@@ -10,6 +10,7 @@ from fastapi.responses import HTMLResponse
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import find
 from norvash.core.text.quantities import UNITS
+from norvash.core.text.rows import rows_typed
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
 from norvash.web.answers import errors_of, page, status_of
@@ -39,6 +40,8 @@ def _one_as_typed(value: Any) -> str:
         return "yes" if value else "no"
     if not isinstance(value, list):
         return str(value)
+    if isinstance(value[0], dict):
+        return rows_typed(value)
     if isinstance(value[0], list):
         return " | ".join(_one_as_typed(row) for row in value)
     return "; ".join("-" if x is None else str(x) for x in value) if not isinstance(value[0], str) else " ".join(value)

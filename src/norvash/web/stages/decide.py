@@ -15,6 +15,7 @@ from norvash.web.forms import whole
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.lives import LifeShown, lives_shown
+from norvash.web.stages.ways import WaysShown, ways_shown
 from norvash.work.sheet_page import SheetPage
 
 _AT_ONCE = 4
@@ -25,7 +26,7 @@ class Decide:
     """Every finding of the visit with what may be decided of it, and the minutes of the work that is left [min]; at
     which of them the answers stand at once, and how many are not decided; what supply and battery say beside what is
     found there; what may be overruled; what was looked at of each part; which brushes may stay; the causes ruled out or
-    likely.
+    likely; what each way costs.
     """
 
     decisions: Mapping[str, str]
@@ -42,6 +43,7 @@ class Decide:
     looked: dict[str, str]
     stays: tuple[Stay, ...]
     out: list[Entry]
+    money: WaysShown
 
 
 def view(at: At) -> Decide:
@@ -65,6 +67,7 @@ def view(at: At) -> Decide:
         looked={p.id: look_words(shown.visit, p) for p in PARTS},
         stays=_stays(shown),
         out=[e for c, e in causes.items() if e.word or c in likely],
+        money=ways_shown(shown, at.typed),
     )
 
 

@@ -16,7 +16,10 @@ from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import OUTCOME, OVERRULED, STOPS, decided_finding, decision
 from norvash.core.sheet.stages.drive.bearings import BEARING_GREASED
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
+from norvash.core.sheet.stages.ways import TAKEN
 from norvash.core.sheet.stages.windings.withstand import WITHSTAND_V, refuse_withstand
+from norvash.core.sheet.visit.lives import lives
+from norvash.core.sheet.visit.ways import ways_now
 from norvash.core.sheet.visit.whole_look import looked_at_whole
 from norvash.core.verdict.grades import GRADES
 from norvash.errors import InputError
@@ -36,9 +39,24 @@ def refuse(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, 
         refuse_withstand(sheet, place, asked.number, rules)
     if field in (NOLOAD_RPM, NOLOAD_A) and asked.number is not None and sheet.facts.asked_where:
         _said_where(sheet)
+    if field is TAKEN and asked.word:
+        _taken(asked, sheet, told, rules)
     if field is BEARING_GREASED and asked.word == "grease":
         _grease(sheet, place)
     return asked.record
+
+
+def _taken(asked: Asked, sheet: Sheet, told: Told, rules: MotorRules) -> None:
+    """Refuse to take a way that nobody has priced, or another than the one that is proposed without saying why."""
+    now = ways_now(sheet, lives(told), rules)
+    place = int(asked.word)
+    if now is None or place not in now.places:
+        raise InputError("This way is not on the sheet.", "Price it first, or choose one that is there.", "value")
+    way, proposed = now.found.ways[now.places.index(place)], now.found.proposed
+    if proposed is not None and way is not proposed and asked.record is None:
+        raise InputError(
+            f"“{proposed.name}” is proposed.", "Say why it is another one: it stays with the decision.", "why"
+        )
 
 
 def _said_where(sheet: Sheet) -> None:

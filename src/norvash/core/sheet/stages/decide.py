@@ -10,6 +10,7 @@ from norvash.core.sheet.field import Decision, Field, Pick, Tick
 from norvash.core.sheet.fields_made import pick, text, tick
 from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages.ways import TAKEN, WAY
 from norvash.core.verdict.grades import WORDS
 
 _DECIDED = "decide."
@@ -97,7 +98,7 @@ STAGE = Stage(
     id="decide",
     name="decide",
     words="Decide",
-    fields=(OUTCOME, KEPT_WHY, *OVERRULED.values(), MOTOR_OVERRULED, *RULED_OUT.values()),
+    fields=(OUTCOME, KEPT_WHY, WAY, TAKEN, *OVERRULED.values(), MOTOR_OVERRULED, *RULED_OUT.values()),
     schools=("school.when", "school.repair"),
     named=_named,
 )

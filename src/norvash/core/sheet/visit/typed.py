@@ -6,6 +6,7 @@ from datetime import date, datetime
 from functools import singledispatch
 
 from norvash.core.commutator.bars import check_bars, read_map, write_map
+from norvash.core.money.money import Currency
 from norvash.core.motor.figure_fields import BARS, LENGTH_UNIT
 from norvash.core.names.changed import answer_now
 from norvash.core.rules.book import MotorRules
@@ -15,6 +16,7 @@ from norvash.core.sheet.field import (
     SIDES,
     YES,
     Column,
+    Costed,
     Day,
     Decision,
     Done,
@@ -24,6 +26,7 @@ from norvash.core.sheet.field import (
     Pick,
     Quantity,
     Repair,
+    Taken,
     Text,
     Tick,
 )
@@ -31,7 +34,9 @@ from norvash.core.sheet.records import PaintedMap, PutOff, Readings, Record, Tas
 from norvash.core.sheet.stages.catalogue import FINDINGS, RECORDED_BY, TASKS
 from norvash.core.sheet.stages.decide import DECISIONS, decided_finding
 from norvash.core.sheet.stages.rework import done_task
+from norvash.core.sheet.stages.ways import MOST_WAYS
 from norvash.core.sheet.stages.windings.insulation import circuits_of
+from norvash.core.sheet.visit.bill import read_bill
 from norvash.core.sheet.visit.permit import MOST_TEXT, part_of, read_permit
 from norvash.core.text.columns import read_column
 from norvash.core.text.quantities import MOST_OHM, parse
@@ -263,6 +268,20 @@ def _repair(_field: Repair, asked: _Asked) -> Read:
 def _permit(_field: Permit, asked: _Asked) -> Read:
     words = asked.text[:MOST_TEXT]
     return Read(words, words, None, read_permit(asked.more, facts=asked.facts, rules=asked.rules))
+
+
+@_read.register
+def _costed(field: Costed, asked: _Asked) -> Read:
+    _short_enough(field, asked)
+    return Read(asked.text, asked.text, None, read_bill(asked.more, Currency()))
+
+
+@_read.register
+def _taken(_field: Taken, asked: _Asked) -> Read:
+    if not asked.text.isdigit() or not 1 <= int(asked.text) <= MOST_WAYS:
+        raise InputError("This way is not on the sheet.", "Choose one of those that are priced.", "value")
+    why = " ".join(clean(asked.more.get("why", ""), "why", note=True).split())[:MOST_TEXT]
+    return Read(asked.text, asked.text, None, Why(why) if why else None)
 
 
 def read_day(text: str, today: date, field: str) -> date:
