@@ -3,7 +3,7 @@
 import re
 
 import pytest
-from playwright.sync_api import Locator, Page, expect
+from playwright.sync_api import Locator, Page, Route, expect
 
 # The words of what has the focus: its own name, its label, or what stands on it.
 _NAMED = """() => {
@@ -33,6 +33,18 @@ def line(page: Page) -> Locator:
 
 def main(page: Page) -> Locator:
     return page.get_by_role("main")
+
+
+def broken(page: Page, address: str, times: int) -> list[str]:
+    """Let a server break on an address so many times; return the tries, which grow as they are made."""
+    tries: list[str] = []
+
+    def breaks(route: Route) -> None:
+        tries.append(route.request.url)
+        route.fulfill(status=500, body="<main><h1>Something broke.</h1></main>")
+
+    page.route(address, breaks, times=times)
+    return tries
 
 
 def waiting(page: Page) -> Locator:

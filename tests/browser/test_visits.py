@@ -17,6 +17,7 @@ from norvash.store import people
 from norvash.store.database import transaction
 from seen import (
     beside,
+    broken,
     brush,
     do_all_steps,
     expect_all_kept,
@@ -388,22 +389,14 @@ def test_an_entry_that_the_server_breaks_on_does_not_hold_up_the_others(
     watch.answers = {500}
     open_sheet(ines, winch, quick=True)
     ines.clock.install()
-    tries: list[str] = []
-
-    def broken(route: Route) -> None:
-        tries.append(route.request.url)
-        route.fulfill(status=500, body="<main><h1>Something broke.</h1></main>")
-
-    ines.route("**/readings*", broken, times=5)
+    tries = broken(ines, "**/readings*", 5)
     brush(ines, "A").fill("19.3")
     brush(ines, "A").press("Enter")
     expect(waiting(ines)).to_contain_text("One entry waits")
     brush(ines, "B").fill("19.6")
     brush(ines, "B").press("Enter")
     for _ in range(400):  # a try is on its way for as long as it is, whatever the page's clock says
-        if len(tries) == 5:
-            break
-        ines.clock.run_for(500)
+        ines.clock.run_for(500 * (len(tries) < 5))
     expect(waiting(ines)).to_contain_text("Not kept: A 19.3. Something broke.")
     expect(rows(ines)).to_contain_text("19.60 ± 0.05 mm")
     assert [r.typed for r in readings_on(shop.conn, ines.url.split("/")[4]).values()] == ["19.6"]
