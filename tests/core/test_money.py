@@ -12,7 +12,7 @@ from norvash.core.money.flips import life_flips, price_flips, rate_flips
 from norvash.core.money.money import MOST_MINOR, Currency, read_money, rounded, shown
 from norvash.core.money.packs import Pack, cheapest
 from norvash.core.money.ways import Part, Way, compared
-from norvash.errors import InputError, NeedsAnswer
+from norvash.errors import InputError
 
 HERE = Currency("kr")
 SHARE = Fraction(3, 5)
@@ -40,13 +40,13 @@ REFUSED = {
     "below 0": ("-3", InputError, "price"),
     "too much": ("1e12", InputError, "price"),
     "far too much": ("1000000000000", InputError, "price"),
-    "three decimals": ("3.125", NeedsAnswer, "thousands"),
+    "three decimals": ("3.125", InputError, "price"),
     "four decimals": ("3.1255", InputError, "price"),
     "another sign": ("3 zl", InputError, "price"),
     "letters": ("three", InputError, "price"),
     "empty": (" ", InputError, "price"),
     "a mark alone": (".", InputError, "price"),
-    "one that may be either": ("1,250", NeedsAnswer, "thousands"),
+    "one that may be either": ("1,250", InputError, "price"),
 }
 
 

@@ -5,14 +5,13 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Literal
 
-from norvash.errors import InputError, NeedsAnswer
+from norvash.errors import InputError
 
 Mark = Literal["", ",", "."]
 MOST_MINOR = 10**11
 _SPACES = str.maketrans("", "", " \u00a0\u2009\u202f'’_")
 _GROUPED = re.compile(r"^\d{1,3}([.,])\d{3}$")
 _PLAIN = re.compile(r"^(\d+)(?:[.,](\d*))?$")
-_MARKS: tuple[tuple[str, str], ...] = ((",", "A comma parts thousands here"), (".", "A dot parts thousands here"))
 
 
 @dataclass(frozen=True, slots=True)
@@ -35,14 +34,14 @@ def read_money(text: str, currency: Currency, field: str = "price") -> int:
     """Return a typed sum of money in minor units.
 
     Units: minor units of the currency.
-    Raises: InputError for what is no sum of money, below 0, too great, of more decimals than the currency has or of
-    another one; NeedsAnswer at `thousands` where a mark may part thousands or decimals and nobody has said which.
+    Raises: InputError for what is no sum of money, below 0, too great, of more decimals than the currency has, of
+    another one, or where a mark may part thousands or decimals and nobody has said which.
     """
     bare = text.strip().translate(_SPACES)
     bare = _without_sign(bare, currency, text, field)
     if bare.startswith(("-", "−")):
         raise InputError(f"“{text.strip()}” is below 0.", "Type what is paid; a return is left out.", field)
-    bare = _with_point(bare, currency, text)
+    bare = _with_point(bare, currency, text, field)
     found = _PLAIN.match(bare)
     if found is None:
         raise InputError(f"“{text.strip()}” cannot be read as a price.", "Write it like 1 250 or 12.50.", field)
@@ -70,7 +69,7 @@ def _without_sign(bare: str, currency: Currency, text: str, field: str) -> str:
     raise InputError(f"“{text.strip()}” is not in {said}.", f"Give it in {said}, without another sign.", field)
 
 
-def _with_point(bare: str, currency: Currency, text: str) -> str:
+def _with_point(bare: str, currency: Currency, text: str, field: str) -> str:
     """Return a sum with a point for its decimals and nothing between its thousands."""
     if "," in bare and "." in bare:  # the last of them parts the decimals
         grouping = "." if bare.rindex(",") > bare.rindex(".") else ","
@@ -81,12 +80,10 @@ def _with_point(bare: str, currency: Currency, text: str) -> str:
     if bare.count(mark) > 1 or (currency.thousands == mark and _GROUPED.match(bare)):
         return bare.replace(mark, "")
     if _GROUPED.match(bare) and not currency.thousands and currency.decimals != 3:
-        raise NeedsAnswer(
+        raise InputError(
             f"“{text.strip()}” may be {bare.replace(mark, '')} or {bare.replace(mark, '.')}.",
-            "Say once how thousands are written here; it is kept for the site.",
-            "thousands",
-            _MARKS,
-            mark,
+            f"Write it without a mark, {bare.replace(mark, '')}, or with two decimals.",
+            field,
         )
     return bare.replace(",", ".")
 

@@ -1,7 +1,7 @@
 """What is said of brushes: what they read, what is seen on them, that they came new."""
 
-from collections.abc import Mapping
-from typing import Annotated, ClassVar, Literal
+from collections.abc import Iterator, Mapping
+from typing import Annotated, ClassVar, Literal, TypedDict
 
 from pydantic import Field
 
@@ -54,12 +54,12 @@ class MeasureLine(Measure, Line):
     value: Words
 
     @classmethod
-    def of_act(cls, conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
+    def lines_of(cls, conn: Connection, act: Done, labels: Mapping[str, int]) -> Iterator[Plain]:
         after = plain_of(act.after_json)
         reading, _ = rounds.fetch_reading(conn, act.id)
         made = {"do": "measure", "place": labels[after["position"]], "sight": reading.sight, "value": reading.typed}
         made |= {"method": reading.method, "instrument": reading.instrument}
-        return made | ({"answer": "again"} if plain_of(act.before_json) else {})
+        yield made | ({"answer": "again"} if plain_of(act.before_json) else {})
 
 
 class See(Told):
@@ -84,10 +84,10 @@ class SeeLine(See, Line):
     value: Words
 
     @classmethod
-    def of_act(cls, _conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
+    def lines_of(cls, _conn: Connection, act: Done, labels: Mapping[str, int]) -> Iterator[Plain]:
         after = plain_of(act.after_json)
         gone = {"gone": True, "answer": "mistyped", "why": after.get("why", "")} if after["taken back"] else {}
-        return {"do": "see", "place": labels[after["position"]], "value": after["seen"], **gone}
+        yield {"do": "see", "place": labels[after["position"]], "value": after["seen"], **gone}
 
 
 class Doubt(Told):
@@ -114,33 +114,47 @@ class DoubtLine(Doubt, Line):
     answer: Words
 
     @classmethod
-    def of_act(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+    def lines_of(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
         before, after = plain_of(act.before_json), plain_of(act.after_json)
         there = rounds.list_typed(conn, act.result_id, before["typed"])
         reading = next((r for r in there if r.id == before.get("reading")), there[0])
-        return {"do": "doubt", "place": reading.position_number, "answer": after["answer"], "why": after.get("why", "")}
+        yield {"do": "doubt", "place": reading.position_number, "answer": after["answer"], "why": after.get("why", "")}
 
 
-class Fit(Told):
-    """A new set is fitted, on the sheet while one is open: by position a length, “nominal”, or nothing."""
+class _Typed(TypedDict):
+    counter: str
+    reason: str
+    lengths: dict[int, str]
+    answer: str
+
+
+class _New(Told):
+    """Brushes came new: why, by position what they measure, and the counter then."""
 
     reason: Words = ""
     lengths: Lengths = {}
+    counter: Words = ""
+    answer: Words = ""
+
+    def typed(self, at: At) -> _Typed:
+        """Return it as both jobs take it."""
+        lengths = _lengths(self.lengths, at)
+        return {"counter": self.counter, "reason": self.reason, "lengths": lengths, "answer": self.answer}
+
+
+class Fit(_New):
+    """A new set is fitted, on the sheet while one is open: by position a length, “nominal”, or nothing."""
+
     part: Words = ""
     variant: Words = ""
     also: Annotated[tuple[Words, ...], Field(max_length=40)] = ()
-    counter: Words = ""
-    answer: Words = ""
 
     def done(self, act: Act, at: At) -> str:
         return fit_new_set(
             at.conn,
             act,
             at.motor_id,
-            counter=self.counter,
-            reason=self.reason,
-            lengths=_lengths(self.lengths, at),
-            answer=self.answer,
+            **self.typed(at),
             stated=Fitting(part=self.part, variant=self.variant, also=self.also),
         )
 
@@ -152,7 +166,7 @@ class FitLine(Fit, Line):
     reason: Words
 
     @classmethod
-    def of_act(cls, conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
+    def lines_of(cls, conn: Connection, act: Done, labels: Mapping[str, int]) -> Iterator[Plain]:
         after = plain_of(act.after_json)
         nominal = sets.nominal_of(conn, act.id)
         made: Plain = {"do": "fit", "reason": after["reason"], "lengths": {}}
@@ -161,27 +175,14 @@ class FitLine(Fit, Line):
                 made["lengths"][label] = rounds.fetch_reading(conn, f"{act.id}.{number}")[0].typed
             elif number in nominal:
                 made["lengths"][label] = "nominal"
-        return made | {k: after[k] for k in ("part", "variant", "also") if k in after} | counter_typed(conn, act)
+        yield made | {k: after[k] for k in ("part", "variant", "also") if k in after} | counter_typed(conn, act)
 
 
-class Renew(Told):
+class Renew(_New):
     """Single brushes are renewed while the others stay."""
 
-    reason: Words = ""
-    lengths: Lengths = {}
-    counter: Words = ""
-    answer: Words = ""
-
     def done(self, act: Act, at: At) -> str:
-        return renew_brushes(
-            at.conn,
-            act,
-            at.motor_id,
-            counter=self.counter,
-            reason=self.reason,
-            lengths=_lengths(self.lengths, at),
-            answer=self.answer,
-        )
+        return renew_brushes(at.conn, act, at.motor_id, **self.typed(at))
 
 
 class RenewLine(Renew, Line):
@@ -192,11 +193,11 @@ class RenewLine(Renew, Line):
     lengths: Lengths
 
     @classmethod
-    def of_act(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+    def lines_of(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
         after = plain_of(act.after_json)
         lengths = {label: "" if mm is None else f"{mm:.9g} mm" for label, mm in after["renewed"].items()}
         answer = {"answer": after["answer"]} if "answer" in after else {}
-        return {"do": "renew", "reason": after["reason"], "lengths": lengths, **answer} | counter_typed(conn, act)
+        yield {"do": "renew", "reason": after["reason"], "lengths": lengths, **answer} | counter_typed(conn, act)
 
 
 def _there(entry: Measure, at: At) -> tuple[Seen, str]:

@@ -84,11 +84,11 @@ class UseLine(Use, Line):
     mode: Literal["counter", "increment"] = "counter"
 
     @classmethod
-    def of_act(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+    def lines_of(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
         after = plain_of(act.after_json)
         day = {"day": after["day"]} if after["day"] != act.at.date().isoformat() else {}
         answer = {"answer": after["event"]} if after["event"] in EVENTS else {}
-        return {"do": "use", "value": f"{after['counter']:.9g}", **day, **answer}
+        yield {"do": "use", "value": f"{after['counter']:.9g}", **day, **answer}
 
 
 class Figure(Told):
@@ -180,6 +180,6 @@ class ConfirmLine(Confirm, Line):
     name: Words
 
     @classmethod
-    def of_act(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+    def lines_of(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
         after = plain_of(act.after_json)
-        return {"do": "confirm", "name": after["name"], "source": after["source"]}
+        yield {"do": "confirm", "name": after["name"], "source": after["source"]}

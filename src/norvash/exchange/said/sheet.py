@@ -1,6 +1,6 @@
 """What is said on a sheet: that it is open, what stands on it, that it is signed."""
 
-from collections.abc import Mapping
+from collections.abc import Iterator, Mapping
 from typing import ClassVar, Literal
 
 from pydantic import Field
@@ -71,10 +71,10 @@ class OpenLine(Open, Line):
     round: Literal["check", "bedded"] = "check"
 
     @classmethod
-    def of_act(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+    def lines_of(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
         after = plain_of(act.after_json)
         safe = {"safe": True} if entries.fetch_entry(conn, f"{act.id}.safe") is not None else {}
-        return {"do": "open", "kind": after["look"], "round": after["kind"], **counter_typed(conn, act), **safe}
+        yield {"do": "open", "kind": after["look"], "round": after["kind"], **counter_typed(conn, act), **safe}
 
 
 class Enter(Told):
@@ -114,7 +114,7 @@ class EnterLine(Enter, Line):
     value: Value
 
     @classmethod
-    def of_act(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+    def lines_of(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
         after, given = plain_of(act.after_json), entries.fetch_entry(conn, act.id)
         stage, behind = stage_of(after["field"]), entries.entry_behind(conn, act.id)
         made: Plain = {
@@ -129,7 +129,7 @@ class EnterLine(Enter, Line):
         made |= {"with": more} if more else {}
         if given is not None and behind is not None and behind.stands:
             made["answer"] = "mistyped" if given.slip else "again"
-        return made | ({"why": after["slip"]} if "slip" in after else {})
+        yield made | ({"why": after["slip"]} if "slip" in after else {})
 
 
 class Whole(Told):
@@ -145,8 +145,8 @@ class WholeLine(Whole, Line):
     do: Literal["whole"]
 
     @classmethod
-    def of_act(cls, _conn: Connection, _act: Done, _labels: Mapping[str, int]) -> Plain:
-        return {"do": "whole"}
+    def lines_of(cls, _conn: Connection, _act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
+        yield {"do": "whole"}
 
 
 class Sign(Told):
@@ -165,10 +165,10 @@ class SignLine(Sign, Line):
     do: Literal["sign"]
 
     @classmethod
-    def of_act(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
+    def lines_of(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
         service = entries.fetch_entry(conn, f"{act.id}.{SERVICE.confirmed.id}") is not None
         why = plain_of(act.after_json).get("why", "")
-        return {"do": "sign"} | ({"why": why} if why else {}) | ({"service": True} if service else {})
+        yield {"do": "sign"} | ({"why": why} if why else {}) | ({"service": True} if service else {})
 
 
 class Add(Told):
@@ -187,8 +187,8 @@ class AddLine(Add, Line):
     value: Value
 
     @classmethod
-    def of_act(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Plain:
-        return {"do": "add", "value": plain_of(act.after_json)["added"]}
+    def lines_of(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
+        yield {"do": "add", "value": plain_of(act.after_json)["added"]}
 
 
 def _proposed(entry: Enter, at: At) -> tuple[Seen, str]:
@@ -201,5 +201,6 @@ def _proposed(entry: Enter, at: At) -> tuple[Seen, str]:
         return Seen(), ""
     proposed = sight_of(field, done_tasks(sheet), context.state.told.new, entry.place)
     sight = entry.sight or proposed
-    there = next((g for at, g in context.written.items() if at == (entry.field, entry.place, sight)), None)
+    spot = (entry.field, entry.place, sight)
+    there = next((given for stands, given in context.written.items() if stands == spot), None)
     return Seen(there.id if there is not None else "", proposed == "left"), sight

@@ -116,14 +116,11 @@ class Line(BaseModel):
     by: Words
 
     @classmethod
-    def of_act(cls, conn: Connection, act: Done, labels: Mapping[str, int]) -> Plain:
-        """Return it from the act that it stands for; `labels` are the positions by their names."""
-        raise NotImplementedError
-
-    @classmethod
-    def lines_of(cls, conn: Connection, act: Done, labels: Mapping[str, int]) -> Iterator[Plain]:
-        """Yield the lines of an act."""
-        yield cls.of_act(conn, act, labels)
+    def lines_of(cls, _conn: Connection, _act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
+        """Yield it from the act that it stands for, none of an act that no file tells; `labels` are the positions by
+        their names.
+        """
+        yield from ()
 
 
 def plain_of(text: str) -> dict[str, Any]:
