@@ -72,17 +72,6 @@ def from_notes(page: Page) -> None:
         page.keyboard.type(text)
 
 
-def first_statement(page: Page) -> None:
-    page.goto("/motors/new?motor_class=tool")
-    page.get_by_label("These brushes were new on").fill("March 2024")
-    page.get_by_label("They have run since").fill("140 h")
-    page.get_by_label("Measured then").fill("nominal")
-    page.get_by_label("It runs about so much a week").fill("2")
-    page.get_by_role("heading", name="Since when do its brushes run?").evaluate(
-        "e => e.scrollIntoView({block: 'center'})"
-    )
-
-
 SHOTS = {
     "bench": (WIDE, "light", lambda p: p.goto("/")),
     "bench-dark": (WIDE, "dark", lambda p: p.goto("/")),
@@ -97,7 +86,7 @@ SHOTS = {
     "sheet-decide": (WIDE, "light", lambda p: sheet(p, "R-01", "decide#to-decide")),
     "sheet-sights": (WIDE, "light", lambda p: sheet(p, "T-16", "brushes")),
     "sheet-signed": (WIDE, "light", lambda p: sheet(p, "T-16", "sign")),
-    "first-statement": (WIDE, "light", first_statement),
+    "repair-or-buy": (WIDE, "light", lambda p: sheet(p, "G-01", "decide#ways")),
     "from-notes": (WIDE, "light", from_notes),
     "outlook": (WIDE, "light", lambda p: p.goto("/outlook")),
     "when-to-look": (WIDE, "light", when_to_look),

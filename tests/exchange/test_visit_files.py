@@ -31,6 +31,14 @@ JOBS = Path(__file__).parent.parent / "jobs"
 # As what each job is signed, and what must stand in what was told, whatever else moves.
 TOLD = {
     "armature-condemned": ("away", "“with a new armature” is 82.7% of it, over 60%"),
+    "armature-over-the-line": ("away", "“exchange armature” is 61.9% of it, over 60%"),
+    "eighteen-against-the-armature": ("out", "brushes only: 846.00, 2.2%, 5.5% of the armature at risk, taken"),
+    "magnets-crumble": ("away", "New unit: nothing else is left. “springs and brushes” is barred"),
+    "packs-for-original-carbon": ("not clean", "brushes only: 6.90, taken"),
+    "plate-with-its-labour": ("out", "Plate: 38.2% of “new unit”, inside 60%"),
+    "set-before-an-exchange": ("out", "Brushes only: 12.7% of “new unit”, inside 60%"),
+    "springs-and-set": ("certificate", "Brush B: spring discoloured by heat (proven)"),
+    "tax-on-the-new-one": ("out", "new unit: 1\u202f276.80"),
     "kit-outlives-the-new-unit": ("out", "Rebuild kit: 9.29 a unit of its use is the least"),
     "complaint-stays": (
         "certificate",

@@ -14,6 +14,7 @@ from norvash.store import motors, people
 from norvash.store.database import Connection, connect, transaction
 from norvash.store.people import Person
 from norvash.store.ready import migrate
+from norvash.work.acting import Act
 from norvash.work.motor_types import save_type
 from norvash.work.policing import add_policy, add_window
 from norvash.work.ruling import set_rule, set_school
@@ -52,6 +53,11 @@ def prepare(path: Path, *, reset: bool) -> str:
     return f"{len(MACHINES) + len(LATE)} motors of the playhouse in {path}"
 
 
+def _rule(conn: Connection, at: Act, rule: str, text: str, why: str) -> None:
+    """Set a rule of the house."""
+    set_rule(conn, at, rule, scope="site", scope_id="", text=text, why=why)
+
+
 def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
     """Fill an empty database with people, types, motors and four years of work."""
     migrate(conn)
@@ -61,6 +67,8 @@ def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
         for i, name in enumerate(PEOPLE):
             people.add_person(conn, Person(f"person-{i + 1}-of-demo", name), began)
     acts = Acts(conn)
+    _rule(conn, acts.at(began), "money.labour", "46", "what an hour of the shop costs the house")
+    _rule(conn, acts.at(began), "money.tax", "0.2", "most suppliers name prices without it")
     kinds = {
         k.name: save_type(
             conn, acts.at(began), "", name=k.name, motor_class=k.motor_class, brushes=k.brushes, typed=k.figures
@@ -86,14 +94,13 @@ def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
             typed={"name": "maker's table"},
             table=table_from_csv(HOIST_TABLE.encode(), "depth", 500.0),
         )
-    set_rule(
+    tighter = "the house keeps brushes tighter after two chipped sets"
+    _rule(
         conn,
         acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=50)),
         "fit.clearance-most",
-        scope="site",
-        scope_id="",
-        text="0.25",
-        why="the house keeps brushes tighter after two chipped sets",
+        "0.25",
+        tighter,
     )
     if "a11" in motors.names(conn):
         keep = acts.at(datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(days=49))

@@ -66,6 +66,10 @@ class Visit:
         )
         return self
 
+    def way(self, place: int, name: str, bill: str, **more: str) -> "Visit":
+        """Price one way to go on, by its place."""
+        return self.put("way", name, place, bill=bill, **more)
+
     def gate(self, gate: Gate) -> "Visit":
         """Tick every step of a gate."""
         context = load(self.conn, self.motor_id)

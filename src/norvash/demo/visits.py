@@ -71,6 +71,9 @@ def set_renewed(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("state", "opened").measure(lengths, sure=True).see(1, "face.burnt")
     visit.put("force", "1.5", 1).put("force", "3.9", 2)
     visit.put("sound.commutator", "yes").put("sound.windings", "yes").put("sound.drive", "yes").looked()
+    said = f"{visit.now:%Y-%m-%d}, Lantern stores"
+    visit.way(2, "brushes and springs", "brushes LP-B 031 4.80 x 2; springs LP-F 012 1.15 x 2", said=said)
+    visit.way(6, "new unit", "jigsaw 118.00", said=said, life="9 years").put("way-taken", "2")
     for life in visit.lives:
         visit.put(f"decide.{life.finding.id}", "now", life.position)
     visit.fit({1: "15.02", 2: "14.98"}, "at its limit", "springs", part="LP-B 031")
@@ -177,6 +180,12 @@ def under_least(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("b-number", "608-2Z", 1).put("b-feel", "rough", 1).put("b-noise", "hiss", 1).put(
         "b-number", "608-2Z", 2
     ).put("b-feel", "smooth", 2)
+    said = f"{visit.now:%Y-%m-%d}, by telephone"
+    visit.way(1, "brushes only", "brushes 2 for 8.60 or 4 for 15.20 x 2", hours="0.5", said=said)
+    visit.way(5, "exchange armature", "armature LP-A 7 96.00; bearings 6.40 x 2", hours="2.25", said=said)
+    visit.way(6, "new unit", "unit 212.00", freight="14.50", tax="on top", hours="0.75", said=said)
+    visit.way(8, "sent out", "rewound, new commutator 168.00", freight="22.00", hours="0.5", said=said)
+    visit.put("way-taken", "6")
 
 
 def _around(count: int, eccentric: float, high: float, oval: float, noise: float) -> str:

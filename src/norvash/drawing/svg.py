@@ -3,6 +3,7 @@
 import re
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
+from functools import cached_property
 from html import escape
 from math import ceil, floor
 from typing import NamedTuple
@@ -93,7 +94,7 @@ HATCHING = el(
 )
 
 
-@dataclass(frozen=True, slots=True, kw_only=True)
+@dataclass(frozen=True, kw_only=True)
 class Drawing:
     """A finished drawing with its text alternative and the table that says the same."""
 
@@ -109,6 +110,10 @@ class Drawing:
 
     def svg(self) -> str:
         """Return the drawing for a page, inked by the page's style sheet."""
+        return self._for_a_page
+
+    @cached_property
+    def _for_a_page(self) -> str:
         return self._write(standalone=False)
 
     def beside_words(self) -> str:

@@ -3,13 +3,15 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 from fractions import Fraction
+from textwrap import wrap
 
+from norvash.core.money.flips import price_flips
 from norvash.core.money.money import Currency, shown
 from norvash.core.money.ways import Compared, Way
 from norvash.drawing.svg import Drawing, Element, el, label, line, ticks
 
 _NARROW = 560.0
-_TOP, _BAR, _LINE, _LETTER = 46.0, 24.0, 17.0, 7.0
+_TOP, _BAR, _LINE, _LETTER, _BESIDE = 46.0, 24.0, 17.0, 7.0, 3.0
 # Which stuff a part is of, by a word in its name, and the ink of that; what is of no known stuff is brass.
 _STUFF = (("brush", "carbon"), ("armature", "copper"), ("commutator", "copper"), ("coil", "copper"))
 _STEEL = ("drive", "spring", "bearing", "shaft", "pinion", "gear", "screw")
@@ -35,7 +37,7 @@ def way_bars(found: Compared, taken: Way | None, width: float, currency: Currenc
     left, right = (10.0, 8.0) if narrow else (148.0, 146.0)
     most = max(*(w.total for w in found.ways), 1)
     px = (width - left - right) / most
-    made, y, tops = [], _TOP, []
+    made, y, tops, even, marks = [], _TOP, [], _even_totals(found), list[Element]()
     for way, share in zip(found.ways, found.shares, strict=True):
         said = "100%" if way is found.whole else "" if share is None else f"{float(share):.1%}"
         y += 20.0 if narrow else 0.0
@@ -43,6 +45,9 @@ def way_bars(found: Compared, taken: Way | None, width: float, currency: Currenc
         made += _beside(way, _state(way, found, taken), (shown(way.total, currency), said), y, width)
         drawn, height = _bar(way, (left, y), px, width - left - 4 if narrow else width - left, currency)
         made += drawn
+        turns = even.get(way.name)
+        if turns is not None and turns <= most and abs(turns - (found.notch or 0)) * px > _BESIDE:
+            marks += _even_mark(left + float(turns) * px, y)
         y += height
     scale: list[Element] = []
     for step in ticks(0.0, most / currency.unit, 4):
@@ -53,6 +58,13 @@ def way_bars(found: Compared, taken: Way | None, width: float, currency: Currenc
         ]
     if found.notch is not None:
         made += _notch(found, left + float(found.notch) * px, tops, width, currency)
+    if marks:
+        made += [
+            *marks,
+            el("path", "copper", d=f"M{left:.5g} {y + 9:.5g}h8l-4 -6z"),
+            label("text-soft", left + 15, y + 10, "there it would be even"),
+        ]
+        y += 20
     rows = tuple(_table_row(w, s, found, taken, currency) for w, s in zip(found.ways, found.shares, strict=True))
     return Drawing(
         name="way-bars",
@@ -64,6 +76,26 @@ def way_bars(found: Compared, taken: Way | None, width: float, currency: Currenc
         head=("way", "parts and labour", "landed, fitted", "of the new one", ""),
         rows=rows,
     )
+
+
+def _even_totals(found: Compared) -> dict[str, Fraction]:
+    """Return by way what it would cost in all were it even with the proposed one, or that one with the next.
+
+    Units: minor units.
+    """
+    made: dict[str, Fraction] = {}
+    for flip in price_flips(found):
+        total = flip.value + flip.way.total - flip.way.landed
+        made[flip.way.name] = min(total, made.get(flip.way.name, total))
+    return made
+
+
+def _even_mark(x: float, y: float) -> list[Element]:
+    """Return the mark at the total at which the answer turns: a stroke through the bar with a wedge under it."""
+    return [
+        line("copper-line", x, y - 3, x, y + _BAR + 3),
+        el("path", "copper", d=f"M{x - 4:.5g} {y + _BAR + 7:.5g}h8l-4 -6z"),
+    ]
 
 
 def _beside(way: Way, state: str, said: tuple[str, str], y: float, width: float) -> list[Element]:
@@ -84,10 +116,11 @@ def _bar(way: Way, at: tuple[float, float], px: float, room: float, currency: Cu
     """Return a way's bar with what its pieces are under it, and the height of both."""
     (left, y), pieces = at, _pieces(way)
     if way.barred:
-        said = label("text-copper", left, y + _BAR + 15, f"{way.barred}: no price clears that")
+        rows = wrap(way.barred, max(int(room / _LETTER), 20))
+        said = [label("text-copper", left, y + _BAR + 15 + n * _LINE, row) for n, row in enumerate(rows)]
         bolt = el("rect", "carbon-chosen", x=left - 8, y=y - 2, width=5.0, height=_BAR + 4)
         empty = el("rect", "gone", x=left, y=y, width=max(way.total * px, 2.0), height=_BAR)
-        return [bolt, empty, said], _BAR + _LINE + 22
+        return [bolt, empty, *said], _BAR + _LINE * len(rows) + 22
     made, x = [], left
     for piece in pieces:
         wide = max(piece.cost * px, 0.8)
@@ -148,7 +181,7 @@ def _notch(found: Compared, x: float, tops: Sequence[float], width: float, curre
     anchor, at = ("end", x - 8) if x + room > width else ("start", x + 8)
     return [
         el("path", "carbon-chosen", d=f"M{x - 6:.5g} {_TOP - 16:.5g}h12l-6 9z"),
-        *(line("copper-line", x, y - 5, x, y + _BAR + 5) for y in tops),
+        *(line("copper-line", x, y - 5, x, y + _BAR + 2) for y in tops),
         label("text-copper", at, _TOP - 8, words, anchor),
     ]
 

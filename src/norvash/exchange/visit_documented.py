@@ -140,6 +140,14 @@ def _lists() -> Iterator[str]:
         "| `decide.FINDING` | what is decided there: `now`, of several ways with the task as `way`, `deferred` with"
         " `who` and `day`, `waits` with `part` and `day`, `dropped` with `why` |"
     )
+    yield (
+        "| `way` | what a way costs, by its place (1 brushes only, 2 with springs, 3 with the commutator, 4 kit, 5"
+        " exchange armature, 6 new unit, 7 cheap substitute, 8 sent out, from 9 others): its name, with `bill` as"
+        " `holder 42.00; brushes 15.50 x 2; carbons 2 for 6.90 or 4 for 10.20 x 2`, and where they are known `hours`,"
+        " `rate`, `freight` and `tax` (a sum or a share, `in it`, `on top`), `consumables`, `downtime` in hours,"
+        " `life` as `7 years`, `condition` and `redo` as shares, `said` with day and source of the prices |"
+    )
+    yield "| `way-taken` | the way that is taken, by its place, with `why`, and of a new unit the `day` |"
     yield "| `task.TASK` | a task that is done: `yes`, with `minutes` and `parts` |"
     yield "| `gone.FINDING` | looked at again at its place, and gone: `yes` |"
     yield "| `settle.LIFE` | something of an earlier visit that is mended: `yes` |\n"

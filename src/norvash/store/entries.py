@@ -36,6 +36,20 @@ def list_entries(conn: Connection, sheet_id: str) -> dict[Spot, Given]:
     return {(r["field"], r["place"], r["sight"]): _given(r) for r in rows}
 
 
+def list_bills(conn: Connection, field: str, motor_id: str, but_sheet: str, most: int) -> list[tuple[int, Given]]:
+    """Return what was entered in a field on other sheets of a motor and of those of its type, by place, the newest
+    first.
+    """
+    rows = conn.execute(
+        f"""{_ENTRY} join sheet s on s.id = e.sheet_id join motor m on m.id = s.motor_id
+            where (m.id = :motor or m.type_id = (select type_id from motor where id = :motor))
+              and e.field = :field and e.sheet_id <> :sheet and e.replaced_by is null and e.word <> ''
+            order by a.seq desc limit :most""",
+        {"motor": motor_id, "field": field, "sheet": but_sheet, "most": most},
+    )
+    return [(r["place"], _given(r)) for r in rows]
+
+
 def list_slips(conn: Connection, sheet_id: str) -> list[tuple[str, int, Given, Given]]:
     """Return what was mistyped on a sheet as (field, place, what stood there, what replaced it), in order."""
     rows = conn.execute(

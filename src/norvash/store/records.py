@@ -1,10 +1,12 @@
 """What belongs to an entry, as it is kept: words and a small table of texts, written and read here only."""
 
 from collections.abc import Mapping
+from dataclasses import replace
 from datetime import date
 
 from norvash.core.commutator.bars import MOST_BARS, read_map
 from norvash.core.money.money import Currency
+from norvash.core.money.ways import Part
 from norvash.core.sheet.field import Column, Painted
 from norvash.core.sheet.records import (
     Bill,
@@ -16,6 +18,7 @@ from norvash.core.sheet.records import (
     Readings,
     Record,
     SlotTime,
+    TakenFor,
     TaskDone,
     Way,
     Why,
@@ -54,6 +57,9 @@ def kept(record: Record | None) -> dict[str, str]:
             made |= {"moved": str(record.by.moved)} if record.by.moved else {}
         case Bill():
             made = _bill(record)
+        case TakenFor():
+            made = {"name": record.name, "why": record.why, "prices": record.prices}
+            made |= {"day": record.day.isoformat()} if record.day is not None else {}
         case TaskDone():
             took = {} if record.minutes is None else {"took": f"{record.minutes:g}"}
             made = {**took, "parts": record.parts}
@@ -70,13 +76,28 @@ def _one(record: Why | Way | SlotTime) -> dict[str, str]:
 
 
 def _bill(record: Bill) -> dict[str, str]:
-    unit = Currency().unit
-    parts = (f"{p.name} {p.price / unit:.2f}{f' x {p.pieces}' if p.pieces > 1 else ''}" for p in record.parts)
-    amounts = {"rate": record.labour_rate, "freight": record.freight or None}
-    made = {"bill": "; ".join(parts)} | {n: f"{a / unit:.2f}" for n, a in amounts.items() if a is not None}
-    made |= {n: f"{float(x):.9g}" for n, x in (("hours", record.labour_h), ("life", record.life)) if x is not None}
-    made |= {n: f"{float(x):.9%}" for n, x in (("tax", record.tax), ("redo", record.redo)) if x}
-    return made | ({"said": record.said} if record.said else {})
+    """Return a bill as it would be typed, with what it was typed by where that is not usual."""
+
+    def money(minor: int) -> str:
+        return f"{minor / 10**record.decimals:.{record.decimals}f}"
+
+    def row(part: Part) -> str:
+        packs = " or ".join(f"{p.pieces} for {money(p.price)}" for p in part.packs)
+        name = f"{part.name}:" if part.name[-1].isdigit() else part.name
+        return f"{name} {packs or money(part.price)}{f' x {part.pieces}' if part.pieces > 1 else ''}"
+
+    amounts = {"rate": record.labour_rate, "freight": record.freight, "consumables": record.consumables or None}
+    numbers = {"hours": record.labour_h, "downtime": record.downtime_h or None}
+    shares = {"tax": record.tax, "redo": record.redo or None, "condition": record.condition}
+    texts = {"tax": record.tax_word, "freight": record.freight_word, "said": record.said}
+    made = {"bill": "; ".join(row(p) for p in record.parts)}
+    made |= {n: money(a) for n, a in amounts.items() if a is not None}
+    made |= {n: f"{float(x):.9g}" for n, x in numbers.items() if x is not None}
+    made |= {n: f"{float(x):.9%}" for n, x in shares.items() if x is not None}
+    made |= {n: text for n, text in texts.items() if text}
+    made |= {"life": f"{float(record.life):.9g} {record.life_unit}".strip()} if record.life is not None else {}
+    made |= {"on": record.on.isoformat()} if record.on is not None else {}
+    return made | ({"decimals": str(record.decimals)} if record.decimals != 2 else {})
 
 
 def record_of(field_id: str, word: str, more: Mapping[str, str]) -> Record | None:
@@ -98,8 +119,8 @@ def _map_of(word: str) -> PaintedMap | None:
 
 
 def _of_texts(more: Mapping[str, str]) -> Record | None:
-    if "bill" in more:
-        return read_bill(more, Currency())
+    if "bill" in more or "prices" in more:
+        return _of_money(more)
     if "radial" in more:
         return CutRecord(**{_CUT[key]: float(text) for key, text in more.items() if key in _CUT})
     if "minutes" in more:
@@ -112,6 +133,15 @@ def _of_texts(more: Mapping[str, str]) -> Record | None:
     if "parts" in more:
         return TaskDone(float(more["took"]) if "took" in more else None, more["parts"])
     return _of_one(more)
+
+
+def _of_money(more: Mapping[str, str]) -> Record:
+    """Return what a way costs, or what it was taken by."""
+    if "bill" in more:
+        read = read_bill(more, Currency(decimals=int(more.get("decimals", "2"))), date.max)
+        return replace(read, on=date.fromisoformat(more["on"]) if "on" in more else None)
+    day = date.fromisoformat(more["day"]) if "day" in more else None
+    return TakenFor(name=more.get("name", ""), why=more["why"], day=day, prices=more["prices"])
 
 
 def _of_one(more: Mapping[str, str]) -> Record | None:

@@ -163,11 +163,16 @@ def mark_stale(conn: Connection, motor_ids: Iterable[str]) -> None:
     conn.executemany("update standing set rules_seq = -1 where motor_id = ?", ((i,) for i in motor_ids))
 
 
-def list_stale(conn: Connection, rules_seq: int, after: str, most: int) -> list[str]:
-    """Return motors whose standing rests on an older rulebook, in the order of their ids from one on."""
+def list_stale(conn: Connection, rules_seq: int, after: str, most: int, today: date = date.min) -> list[str]:
+    """Return motors whose standing rests on an older rulebook, or that are retired by a day and stand among those in
+    use, in the order of their ids from one on.
+    """
     rows = conn.execute(
-        "select motor_id from standing where rules_seq < :seq and motor_id > :after order by motor_id limit :most",
-        {"seq": rules_seq, "after": after, "most": most},
+        """select motor_id from standing
+            where (rules_seq < :seq
+                   or rank < 9 and motor_id in (select id from motor where retired_at < :midnight))
+              and motor_id > :after order by motor_id limit :most""",
+        {"seq": rules_seq, "midnight": f"{today.isoformat()}T24", "after": after, "most": most},
     )
     return [r["motor_id"] for r in rows]
 

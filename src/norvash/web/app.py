@@ -5,7 +5,7 @@ import re
 import threading
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager
-from datetime import datetime
+from datetime import date, datetime
 from functools import cache, partial
 from importlib import import_module
 from types import ModuleType
@@ -79,7 +79,8 @@ def catch_up_in_background(app: FastAPI) -> None:
         with app.state.judging, app.state.pool.lent() as conn:
             from norvash.work.standing import catch_up
 
-            done = catch_up(conn, clock(people.fetch_site(conn), datetime.now()).date(), stopping.is_set)
+            today = clock(people.fetch_site(conn), datetime.now()).date()
+            done = catch_up(conn, today, stopping.is_set)
         if done:
             log_event("judged again", motors=done)
 
@@ -219,7 +220,7 @@ def create_app(settings: Settings) -> FastAPI:
         catch_up_in_background,
     )
     app.state.check_s, app.state.after_first_page = _CHECK_S, None
-    app.state.loaded = False
+    app.state.loaded, app.state.bench_day = False, date.min
     app.state.faults, app.state.trouble, app.state.schema, app.state.stopping = (
         found.faults,
         "",

@@ -2,11 +2,12 @@
 
 from dataclasses import replace
 
+from norvash.core.money.here import currency_of
 from norvash.core.money.money import exactly
 from norvash.core.money.packs import Pack, cheapest
 from norvash.core.money.ways import Compared, Part, Way, compared
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.money import HERE, LandedIn, LandedOut, PacksIn, PacksOut, minor_of
+from norvash.core.sums.money import LandedIn, LandedOut, PacksIn, PacksOut, minor_of
 from norvash.core.sums.repair import RepairIn, RepairOut, ways_of
 from norvash.drawing.svg import Drawing
 from norvash.drawing.way_bars import way_bars
@@ -17,9 +18,10 @@ def landed_drawn(given: LandedIn, _result: LandedOut, rules: MotorRules, width: 
 
     Units: width [px].
     """
-    part = Part("price", minor_of(given.price, "price"))
-    way = Way(name="landed", parts=(part,), freight=minor_of(given.freight, "freight"), tax=exactly(given.tax))
-    return way_bars(_side_by_side((way,), rules), None, width, HERE)
+    here = currency_of(rules)
+    part = Part("price", minor_of(given.price, "price", here))
+    way = Way(name="landed", parts=(part,), freight=minor_of(given.freight, "freight", here), tax=exactly(given.tax))
+    return way_bars(_side_by_side((way,), rules), None, width, here)
 
 
 def packs_drawn(given: PacksIn, _result: PacksOut, rules: MotorRules, width: float) -> Drawing:
@@ -27,11 +29,12 @@ def packs_drawn(given: PacksIn, _result: PacksOut, rules: MotorRules, width: flo
 
     Units: width [px].
     """
-    sold = [Pack(p.pieces, minor_of(p.price, "packs")) for p in given.packs]
+    here = currency_of(rules)
+    sold = [Pack(p.pieces, minor_of(p.price, "packs", here)) for p in given.packs]
     needed = given.needed or max(p.pieces for p in sold)
     choices = [("the cheapest", sold)] + ([(f"packs of {p.pieces}", [p]) for p in sold] if len(sold) > 1 else [])
     return way_bars(
-        _side_by_side(tuple(_bought(name, packs, needed) for name, packs in choices), rules), None, width, HERE
+        _side_by_side(tuple(_bought(name, packs, needed) for name, packs in choices), rules), None, width, here
     )
 
 
@@ -46,7 +49,8 @@ def repair_drawn(given: RepairIn, _result: RepairOut, rules: MotorRules, width: 
 
     Units: width [px].
     """
-    return way_bars(compared(ways_of(given), exactly(rules["money.share"])), None, width, HERE)
+    here = currency_of(rules)
+    return way_bars(compared(ways_of(given, here), exactly(rules["money.share"])), None, width, here)
 
 
 def _side_by_side(ways: tuple[Way, ...], rules: MotorRules) -> Compared:

@@ -45,7 +45,7 @@ def open_sheet(
         row = context.open_row
         if row is not None:
             return Saying(context=context, said=(), change=Change(row.id, {}, {"went on": row.id}, motor_id))
-        if context.motor.retired is not None:
+        if context.motor.gone_by(now.at.date()) is not None:
             raise Conflict("This motor is retired.", "Take it back into use on its page first.", "motor")
         counted, news = settled(context, counter, now, answer)
         row, total = _row(context, now, kind), counted.total_units

@@ -80,6 +80,8 @@ def set_school(conn: Connection, act: Act, school_id: str, *, scope: str, scope_
         book = rulebook(conn)
         target, motor_class = _target(conn, scope, scope_id)
         school = book.school(name_now("school", school_id))
+        if school.of_site and scope != "site":
+            raise InputError("That is one answer for the whole site.", "Choose the whole site.", "scope")
         option = answer_now("option", school.id, key)
         school.check(option, motor_class)
         made = Override(

@@ -15,12 +15,13 @@ from norvash.core.sheet.judging.commutator.slots_here import PLANNED, planned_mi
 from norvash.core.sheet.judging.signing import Hold, holds
 from norvash.core.sheet.judging.signs_shown import complained, diagnosis_of, may_complain, signs_shown
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
+from norvash.core.sheet.stages.decide import OUTCOME, RETIRED, STOPS
 from norvash.core.sheet.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.task import Task
 from norvash.core.sheet.visit.done import done_tasks
 from norvash.core.sheet.visit.progress import StageNow, as_signed, progress
 from norvash.core.sheet.visit.visit import Visit
+from norvash.core.sheet.visit.ways import buys_new, taken_work
 from norvash.core.sheet.visit.work_list import Proposed, with_plans, work_list
 from norvash.core.text.words import use_words
 from norvash.core.verdict.as_found import found_before_work
@@ -142,7 +143,9 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
 def _work(conn: Connection, visit: Visit, done: Mapping[Task, tuple[Given, ...]]) -> tuple[Proposed, ...]:
     """Return the work list, with the minutes of what the sheet has a plan of."""
     sheet, rules = visit.sheet, visit.rules
-    made = work_list(visit.lives, done, rules, idle="idle" in sheet.facts.surroundings)
+    idle = "idle" in sheet.facts.surroundings
+    replaced = buys_new(sheet) and OUTCOME.of(sheet) in STOPS  # what is not mended any more asks for no work
+    made = work_list(() if replaced else visit.lives, done, rules, idle=idle, taken=taken_work(sheet))
     if not any(w.task in PLANNED for w in made):
         return made
     return with_plans(made, planned_minutes(sheet, slots_here(conn, rules), rules))

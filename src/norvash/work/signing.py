@@ -1,16 +1,19 @@
 """Sign a sheet: close its rounds, keep what it says and what becomes of every finding; add to it later."""
 
 from dataclasses import replace
+from datetime import datetime, time
 
 from norvash.core.record.record import Retired
 from norvash.core.record.sheet import Entered, Signed
 from norvash.core.sheet.field import YES, Tick
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.judging.signing import Hold, signed_as, standing
-from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.decide import OUTCOME, RETIRED, RUNS
 from norvash.core.sheet.stages.gates import SERVICE
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.visit.permit import MOST_TEXT
+from norvash.core.sheet.visit.ways import buys_new, retires_on
 from norvash.core.text.texts import clean
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, people, rounds, sheets
@@ -44,7 +47,7 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
             row=replace(row, signed_at=now.at, signed=signed),
             at=now.at,
             found=tuple(page.found.lives),
-            retired=Retired(now.at, person) if OUTCOME.of(page.sheet) == RETIRED else None,
+            retired=_retired(page.sheet, now, person),
         )
         judged = foresee(conn, [ticked.context.after(entry)], today)[0]
         newest = rounds.rounds_of(conn, sheet_id)[-1]
@@ -73,6 +76,20 @@ def _back_in_service(context: Context, now: Act, person: str) -> Entered:
     field, sight = SERVICE.confirmed, _sight(SERVICE.confirmed)
     given = Given(id=f"{now.id}.{field.id}", typed=YES, word=YES, number=None, person=person, at=now.at, sight=sight)
     return entered(context, field, (field.id, 0, sight), given)
+
+
+def _retired(sheet: Sheet, now: Act, person: str) -> Retired | None:
+    """Return since when a motor is used no more: from now on where that is its outcome, or where a new unit takes its
+    place and it does not go back; on the day that was named where there is one; None where it stays in use.
+    """
+    if OUTCOME.of(sheet) == RETIRED:
+        return Retired(now.at, person)
+    if not buys_new(sheet):
+        return None
+    on = retires_on(sheet)
+    if on is not None and on > now.at.date():
+        return Retired(datetime.combine(on, time()), person)
+    return None if OUTCOME.of(sheet) in RUNS else Retired(now.at, person)
 
 
 def _sight(field: Tick) -> Sight:

@@ -16,7 +16,7 @@ from norvash.core.sheet.life import Life
 from norvash.core.text.texts import compared
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.judging import findings
-from norvash.core.verdict.retired import retired
+from norvash.core.verdict.retired import RETIRED, retired
 from norvash.core.verdict.sentence import Verdict, verdict
 from norvash.core.verdict.values import Findings
 from norvash.store import forecasts, lives, rules, standings
@@ -65,7 +65,7 @@ def judge(context: Context, today: date) -> Judged:
     known = context.judged.get(today)
     if known is None:
         found = findings(context.state, context.rules, today)
-        gone = context.motor.retired
+        gone = context.motor.gone_by(today)
         said = (found, verdict(found, context.state, context.rules, today))
         known = context.judged[today] = said if gone is None else retired(found, gone.at.date(), gone.by)
     return Judged(context, *known, foreseen=False)
@@ -141,7 +141,7 @@ def keep(conn: Connection, judged: Judged, *, why: str = "", free: bool = False)
             rules_seq=context.stamp.rules_seq,
             grade=found.base,
             rank=standings.RETIRED_RANK
-            if context.motor.retired is not None
+            if said.word == RETIRED
             else rank_of(
                 found, runs=bool(context.state.rate and context.state.rate.logged_units), due="look due" in said.flags
             ),
@@ -191,7 +191,9 @@ def _iso(day: date | None) -> str | None:
 
 
 def catch_up(conn: Connection, today: date, stop: Callable[[], bool] = lambda: False) -> int:
-    """Judge anew every motor whose standing rests on an older rulebook or record; return how many.
+    """Judge anew every motor whose standing rests on an older rulebook or record, or that retires on a day.
+
+    Return how many.
 
     A motor is forecast and judged before the lock is taken; one that moves meanwhile waits for the next turn. No
     further motor is begun once the lock has been held for 40 ms, so that whoever enters something waits for no more
@@ -199,7 +201,7 @@ def catch_up(conn: Connection, today: date, stop: Callable[[], bool] = lambda: F
     """
     done, after = 0, ""
     while not stop():
-        stale = standings.list_stale(conn, rules.rules_seq(conn), after, _BATCH)
+        stale = standings.list_stale(conn, rules.rules_seq(conn), after, _BATCH, today)
         if not stale and not after:
             break
         after = stale[-1] if stale else ""  # those that others have taught something meanwhile come once more

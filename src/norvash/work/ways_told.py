@@ -2,19 +2,21 @@
 
 from collections.abc import Mapping
 
-from norvash.core.money.money import Currency, shown
-from norvash.core.money.said import proposed_words
+from norvash.core.money.here import currency_of
+from norvash.core.money.money import shown
+from norvash.core.money.said import a_unit, proposed_words
 from norvash.core.sheet.records import Bill
-from norvash.core.sheet.visit.ways import ways_now
+from norvash.core.sheet.visit.ways import retires_on
 from norvash.work.sheet_page import SheetPage
 
 
 def ways_told(page: SheetPage) -> dict[str, object] | None:
     """Return what each way would have cost, which one was proposed and which taken, and why; None without any."""
-    now, here = ways_now(page.sheet, page.visit.lives, page.context.rules), Currency()
+    now, here = page.visit.ways, currency_of(page.context.rules)
     if now is None:
         return None
-    ways = zip(now.places, now.given, now.found.ways, now.found.shares, strict=True)
+    ways = zip(now.places, now.given, now.found.ways, now.found.shares, now.found.at_risk, now.notes, strict=True)
+    on = retires_on(page.sheet)
     return {
         "sentence": proposed_words(now.found, here),
         "ways": [
@@ -23,16 +25,26 @@ def ways_told(page: SheetPage) -> dict[str, object] | None:
                 "parts": [f"{p.name} {shown(p.cost, here)}" for p in way.parts],
                 "total": shown(way.total, here),
                 "share": "" if share is None else f"{float(share):.1%}",
+                "at_risk": "" if at_risk is None else f"{float(at_risk):.1%}",
                 "barred": way.barred,
-                "prices": given.record.said if isinstance(given.record, Bill) else "",
+                "prices": _prices(given.record) if isinstance(given.record, Bill) else "",
+                "notes": list(notes),
+                "per_unit": f"{shown(way.per_unit, here)} {a_unit(way)}" if way.per_unit is not None else "",
                 "taken": place == now.taken_place,
             }
-            for place, given, way, share in ways
+            for place, given, way, share, at_risk, notes in ways
         ],
         "person": now.taken.person if now.taken is not None else "",
         "why": now.taken.why if now.taken is not None else "",
         "against": now.against,
+        "on": on.isoformat() if on is not None else "",
     }
+
+
+def _prices(bill: Bill) -> str:
+    """Return the day and the source of prices."""
+    on = bill.on.isoformat() if bill.on is not None else ""
+    return ", ".join(filter(None, ("" if on in bill.said else on, bill.said)))
 
 
 def ways_lines(told: object) -> list[str]:
@@ -42,5 +54,6 @@ def ways_lines(told: object) -> list[str]:
     made = [str(told["sentence"])]
     for way in told["ways"]:
         state = f"barred: {way['barred']}" if way["barred"] else "taken" if way["taken"] else ""
-        made.append(", ".join(filter(None, (f"{way['name']}: {way['total']}", way["share"], state))))
+        risk = f"{way['at_risk']} of the armature at risk" if way.get("at_risk") else ""
+        made.append(", ".join(filter(None, (f"{way['name']}: {way['total']}", way["share"], risk, state))))
     return made

@@ -33,16 +33,16 @@ class SpringJudged:
 
 
 def judge_spring(
-    force_n: float, kpa: float, band_kpa: tuple[float, float], nominal_n: float | None, rules: MotorRules
+    force_n: float, kpa: float | None, band_kpa: tuple[float, float], nominal_n: float | None, rules: MotorRules
 ) -> SpringJudged:
     """Judge one spring: a nominal force decides and the band is said beside it; without one the band of its class does.
 
-    Units: force_n, nominal_n [N], kpa, band_kpa [kPa]. Source: rules spring.plan, spring.change,
-    spring.stop
+    Units: force_n, nominal_n [N], kpa, band_kpa [kPa]; kpa None where the section is not known.
+    Source: rules spring.plan, spring.change, spring.stop
     """
     plan, change, stop = rules["spring.plan"], rules["spring.change"], rules["spring.stop"]
     low, high = band_kpa
-    side = "inside" if within(low, kpa, high) else "under" if under(kpa, low) else "over"
+    side = "" if kpa is None else "inside" if within(low, kpa, high) else "under" if under(kpa, low) else "over"
     band = f"{side} the band of {low:g} to {high:g} kPa"
     if nominal_n is not None:
         off = force_n / nominal_n - 1
@@ -51,8 +51,11 @@ def judge_spring(
         return SpringJudged(
             grade,
             off,
-            f"{abs(off):.0%} {'over' if off > 0 else 'under'} the nominal {nominal_n:g} N; {kpa:.3g} kPa, {band}",
+            f"{abs(off):.0%} {'over' if off > 0 else 'under'} the nominal {nominal_n:g} N"
+            + ("" if kpa is None else f"; {kpa:.3g} kPa, {band}"),
         )
+    if kpa is None:
+        raise LookupError("a spring without a nominal force or a pressure")
     if side == "inside":
         return SpringJudged("fit", None, f"{kpa:.3g} kPa, {band}")
     out = under(kpa, (1 - change) * low) or over(kpa, (1 + change) * high)

@@ -71,7 +71,7 @@ def _in_set(
     if held.nominal_n is None and held.section_mm is None:
         return _against_fellows(force_n, reference_n, rules)
     section = held.section_mm
-    kpa = pressure_kpa(force_n, *section) if section is not None else 0.0
+    kpa = pressure_kpa(force_n, *section) if section is not None else None
     own = judge_spring(force_n, kpa, held.band_kpa, held.nominal_n, rules)
     strongest = max(forces_n.values())
     if own.grade == "fit" and under(force_n, rules["spring.stop"] * strongest):

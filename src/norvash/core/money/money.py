@@ -82,7 +82,7 @@ def _with_point(bare: str, currency: Currency, text: str, field: str) -> str:
     if _GROUPED.match(bare) and not currency.thousands and currency.decimals != 3:
         raise InputError(
             f"“{text.strip()}” may be {bare.replace(mark, '')} or {bare.replace(mark, '.')}.",
-            f"Write it without a mark, {bare.replace(mark, '')}, or with two decimals.",
+            f"Write {bare.replace(mark, '')}, or with other decimals; the rulebook can say once how it is read here.",
             field,
         )
     return bare.replace(",", ".")
@@ -105,8 +105,7 @@ def rounded(minor: int | Fraction) -> int:
 
     Units: minor in minor units of the currency.
     """
-    exact = Fraction(minor)
-    return int((exact * 2 + 1) // 2)
+    return minor if isinstance(minor, int) else (2 * minor.numerator + minor.denominator) // (2 * minor.denominator)
 
 
 def exactly(value: float) -> Fraction:
@@ -115,3 +114,11 @@ def exactly(value: float) -> Fraction:
     Units: any, kept.
     """
     return Fraction(repr(value))
+
+
+def rescaled(minor: int, decimals: int, currency: Currency) -> int:
+    """Return a sum that was typed with other decimals in the minor units of a currency, rounded half up.
+
+    Units: minor in minor units of a currency with those decimals.
+    """
+    return rounded(Fraction(minor * currency.unit, 10**decimals))

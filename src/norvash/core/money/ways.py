@@ -3,9 +3,11 @@
 from collections.abc import Sequence
 from dataclasses import dataclass, field
 from fractions import Fraction
+from functools import cached_property
 from typing import Literal
 
 from norvash.core.money.money import rounded
+from norvash.core.money.packs import Bought, Pack, cheapest
 from norvash.errors import InputError
 
 _ONE = Fraction(1)
@@ -14,29 +16,36 @@ By = Literal["unit", "share", "bar", ""]
 
 @dataclass(frozen=True, slots=True)
 class Part:
-    """Something that is bought for a way.
+    """Something that is bought for a way: pieces at a price, or where it is sold in `packs` the cheapest whole ones.
 
-    Units: price in minor units a piece.
+    Units: price in minor units a piece, of packs that of the first.
     """
 
     name: str
     price: int
     pieces: int = 1
+    packs: tuple[Pack, ...] = ()
+
+    @property
+    def bought(self) -> Bought | None:
+        """Return which packs are bought, None where it is not sold in packs."""
+        return cheapest(self.packs, self.pieces) if self.packs else None
 
     @property
     def cost(self) -> int:
         """Return what all its pieces cost, in minor units."""
-        return self.price * self.pieces
+        return self.price * self.pieces if self.bought is None else self.bought.cost
 
 
-@dataclass(frozen=True, slots=True, kw_only=True)
+@dataclass(frozen=True, kw_only=True)
 class Way:
     """One way to go on: its parts, labour, and how long it is expected to last.
 
     `tax` is added to parts and freight; nothing where prices are as they were typed. Labour counts where hours and a
     rate are known. `redo` is the chance that it must be done again, `condition` what of the expected life is left to
-    it; a life counts for the decision where it was `stated`, or accepted by a person. One that buys a `new` unit is
-    what the others are a share of; one that is not `complete` leaves something undone. It is `barred` by a reason.
+    it; a life, in its `unit`, counts for the decision where it was `stated`, or accepted by a person. One that buys a
+    `new` unit is what the others are a share of, one of an `armature` what is at risk; one that is not `complete`
+    leaves something undone. It is `barred` by a reason.
 
     Units: freight, labour_rate, consumables, downtime_rate in minor units, an hour where they are rates; labour_h,
     downtime_h in hours; life in any unit of use, the same for all.
@@ -53,48 +62,50 @@ class Way:
     downtime_rate: Fraction = field(default_factory=Fraction)
     redo: Fraction = field(default_factory=Fraction)
     life: Fraction | None = None
+    unit: str = ""
     condition: Fraction = _ONE
     stated: bool = False
     new: bool = False
+    armature: bool = False
     complete: bool = True
     barred: str = ""
 
     def __post_init__(self) -> None:
         _inside(self)
 
-    @property
+    @cached_property
     def landed(self) -> int:
         """Return what its parts cost here, with freight and tax, in minor units."""
         return rounded((sum(p.cost for p in self.parts) + self.freight) * (1 + self.tax))
 
-    @property
+    @cached_property
     def labour(self) -> int:
         """Return what its labour costs, in minor units; nothing where hours or rate are not known."""
         if self.labour_h is None or self.labour_rate is None:
             return 0
         return rounded(self.labour_h * self.labour_rate)
 
-    @property
+    @cached_property
     def downtime(self) -> int:
         """Return what standing still costs meanwhile, in minor units."""
         return rounded(self.downtime_h * self.downtime_rate)
 
-    @property
+    @cached_property
     def total(self) -> int:
         """Return what it costs once, landed and fitted, in minor units."""
         return self.landed + self.labour + self.consumables + self.downtime
 
-    @property
+    @cached_property
     def with_redo(self) -> Fraction:
         """Return what it costs on average, as often as it must be done, in minor units."""
         return self.total / (1 - self.redo)
 
-    @property
+    @cached_property
     def expected(self) -> Fraction | None:
         """Return how long it is expected to last in its condition, in the unit of its life."""
         return None if self.life is None else self.life * self.condition
 
-    @property
+    @cached_property
     def per_unit(self) -> Fraction | None:
         """Return what a unit of its expected use costs, in minor units, with the chance of doing it again."""
         return None if self.expected is None else self.with_redo / self.expected
@@ -133,6 +144,16 @@ class Compared:
     notch: Fraction | None
 
     @property
+    def at_risk(self) -> tuple[Fraction | None, ...]:
+        """Return what each way is of a new armature, landed, where one is priced beside a new unit: what is at risk
+        when nothing is done. None for ways that buy either, and where one is barred: it is lost already.
+        """
+        armature = next((w for w in self.ways if w.armature and w.landed and w is not self.whole), None)
+        if armature is None or any(w.barred for w in self.ways):
+            return tuple(None for _ in self.ways)
+        return tuple(None if w.armature or w.new else Fraction(w.total, armature.landed) for w in self.ways)
+
+    @property
     def by_share(self) -> Way | None:
         """Return what the share alone would propose."""
         return _by_share(self.ways, self.shares, self.threshold, self.whole)
@@ -149,7 +170,8 @@ def compared(ways: Sequence[Way], threshold: Fraction) -> Compared:
     free = [w for w in ways if not w.barred]
     by: By = "bar" if len(free) == 1 and len(ways) > 1 else "share"
     proposed = free[0] if len(free) == 1 else _by_share(ways, shares, threshold, whole)
-    if len(free) > 1 and all(w.stated and w.per_unit is not None for w in free):
+    alike = len({w.unit for w in free}) == 1
+    if len(free) > 1 and alike and all(w.stated and w.per_unit is not None for w in free):
         by, proposed = "unit", min(free, key=_per_unit)
     if proposed is None or (by == "share" and whole is None):
         by = ""

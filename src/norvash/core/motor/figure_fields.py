@@ -57,6 +57,7 @@ FIELDS: tuple[Number | Word, ...] = (
     GRADE_FAMILY := word("grade_family", "Brush", "Grade family", choices=GRADE_FAMILIES),
     BRUSH_GRADE := word("grade", "Brush", "Grade or part number"),
     VOLTAGE_VARIANT := word("variant", "Brush", "Voltage variant"),
+    LEAST_STOCK := word("least_stock", "Brush", "Least stock, and why"),
     LIMIT_MM := number("limit_mm", "Limit", "Shortest length allowed", "length", low=0.01, high=500),
     LIMIT_SOURCE := word("limit_source", "Limit", "Where the limit comes from", choices=tuple(LIMIT_SOURCES)),
     LEAD_ROOT_DEPTH_MM := number("lead_root_depth_mm", "Limit", "Lead root below the top", "length", high=500),

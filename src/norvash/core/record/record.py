@@ -2,7 +2,7 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass
-from datetime import datetime
+from datetime import date, datetime
 
 from norvash.core.commutator.figures_after_cut import Mark
 from norvash.core.motor.figures import Figures
@@ -39,6 +39,10 @@ class Motor:
     version: int
     depths_again: bool = False
     retired: Retired | None = None
+
+    def gone_by(self, day: date) -> Retired | None:
+        """Return since when it is used no more, None where that is not so by a day: it may be named ahead."""
+        return self.retired if self.retired is not None and self.retired.at.date() <= day else None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -57,7 +57,7 @@ class Family:
 @dataclass(frozen=True, slots=True, kw_only=True)
 class School:
     """A question with several good answers: its options as (key, words), the default and why, and what a class
-    refuses.
+    refuses. One `of_site` has one answer for all.
     """
 
     id: str
@@ -66,6 +66,7 @@ class School:
     default: str
     why: str
     refused: Mapping[str, tuple[str, ...]] = field(default_factory=lambda: MappingProxyType({}))
+    of_site: bool = False
 
     def words(self, key: str) -> str:
         """Return an option in words."""

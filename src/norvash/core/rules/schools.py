@@ -3,6 +3,7 @@
 from types import MappingProxyType
 
 from norvash.core.rules.book import School
+from norvash.core.rules.money import SCHOOLS as OF_MONEY
 
 SCHOOLS: tuple[School, ...] = (
     School(
@@ -180,4 +181,5 @@ SCHOOLS: tuple[School, ...] = (
         default="built",
         why="noted as an improvement where seized holders are found on idle machines",
     ),
+    *OF_MONEY,
 )

@@ -39,13 +39,13 @@ class Field:
 
     `per` says that there is one for each brush position, speed setting, bearing, side, circuit or number; `whole` that
     place 0 stands for the motor beside them. `judged` tells that what is said of the motor follows from it; `tells` are
-    the findings that a value in it can be, and that a value in it proves; `tested` names the one it is read with.
-    After work of `touched_by`, or that what it tells leads to, its next value is one as left; of one `after_work` after
-    any work. One of `work` is always as left, and `does` what it records; `ends` are tasks that only look and have
-    their result in it. `why_not` says why it is not offered. `compared` says that it is held against the last sheet
-    that has it, `marks` that it moves the figures in force: by a cut, by setting the holders after one, by saying how
-    it protects against shock. One that is `placed` is shown where and when its stage says, not among the rest. One that
-    is only a `record` says what was done or seen: nothing is judged by it.
+    the findings that a value in it can be, and that a value in it proves; it `proves` others that no value is; `tested`
+    names the one it is read with. After work of `touched_by`, or that what it tells leads to, its next value is one as
+    left; of one `after_work` after any work. One of `work` is always as left, and `does` what it records; `ends` are
+    tasks that only look and have their result in it. `why_not` says why it is not offered. `compared` says that it is
+    held against the last sheet that has it, `marks` that it moves the figures in force: by a cut, by setting the
+    holders after one, by saying how it protects against shock. One that is `placed` is shown where and when its stage
+    says, not among the rest. One that is only a `record` says what was done or seen: nothing is judged by it.
     """
 
     kind: ClassVar[str] = ""
@@ -61,6 +61,7 @@ class Field:
     offered: Callable[[Facts, MotorRules], bool] = _always
     judged: bool = False
     tells: tuple[Finding, ...] = ()
+    proves: tuple[Finding, ...] = ()
     tested: str = ""
     touched_by: tuple[Task, ...] = ()
     after_work: bool = False

@@ -23,6 +23,7 @@ class More(TypedDict, total=False):
     offered: Callable[[Facts, MotorRules], bool]
     judged: bool
     tells: tuple[Finding, ...]
+    proves: tuple[Finding, ...]
     tested: str
     touched_by: tuple[Task, ...]
     after_work: bool

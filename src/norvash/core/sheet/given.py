@@ -4,7 +4,7 @@ from dataclasses import dataclass, field
 from datetime import datetime
 from typing import Literal
 
-from norvash.core.sheet.records import CutRecord, PermitRecord, PutOff, Record, Why
+from norvash.core.sheet.records import CutRecord, PermitRecord, PutOff, Record, TakenFor, Why
 
 Kind = Literal["full", "quick"]
 # Of what a value speaks: the part as it was found, or as it was left after work on it; “asked” is not said yet.
@@ -45,7 +45,7 @@ class Given:
     @property
     def why(self) -> str:
         """Return its reason, empty without one."""
-        return self.record.why if isinstance(self.record, Why) else ""
+        return self.record.why if isinstance(self.record, Why | TakenFor) else ""
 
     @property
     def cut(self) -> CutRecord | None:

@@ -4,9 +4,13 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from datetime import date
 from fractions import Fraction
+from typing import Literal
 
 from norvash.core.commutator.bars import write_map
 from norvash.core.money.ways import Part
+
+# What was said of tax or freight of a price: nothing, that it is in it, or that it comes on top.
+Beside = Literal["", "in", "on top"]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -160,20 +164,29 @@ class PaintedMap:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Bill:
-    """What a way to go on costs, as it was typed; `said` is the day or the source of its prices.
+    """What a way to go on costs, as it was typed; `said` is the source of its prices, `on` their day.
 
-    Units: labour_rate and freight in minor units of the currency, the rate an hour; labour_h in hours, life in the
-    unit that all ways have.
+    Tax and freight are `in` the prices, come `on top` as the site has them, are named, or nothing was said of them.
+    Units: rate, freight, consumables in minor units of a currency with `decimals`, the rate an hour; labour_h,
+    downtime_h in hours; life in its unit, empty for the one that all ways have.
     """
 
     parts: tuple[Part, ...] = ()
     labour_h: Fraction | None = None
     labour_rate: int | None = None
-    freight: int = 0
-    tax: Fraction = field(default_factory=Fraction)
+    freight: int | None = None
+    freight_word: Beside = ""
+    tax: Fraction | None = None
+    tax_word: Beside = ""
+    consumables: int = 0
+    downtime_h: Fraction = field(default_factory=Fraction)
     redo: Fraction = field(default_factory=Fraction)
     life: Fraction | None = None
+    life_unit: str = ""
+    condition: Fraction | None = None
     said: str = ""
+    on: date | None = None
+    decimals: int = 2
 
     @property
     def words(self) -> str:
@@ -181,4 +194,21 @@ class Bill:
         return ", ".join(p.name for p in self.parts)
 
 
-Record = CutRecord | PermitRecord | PutOff | Why | Way | TaskDone | SlotTime | Readings | PaintedMap | Bill
+@dataclass(frozen=True, slots=True, kw_only=True)
+class TakenFor:
+    """The name of a way that was taken, why beside its cost, on which day it happens where that is not the signature,
+    and what every way came to then.
+    """
+
+    name: str = ""
+    why: str = ""
+    day: date | None = None
+    prices: str = ""
+
+    @property
+    def words(self) -> str:
+        """Return it in words."""
+        return ", ".join(filter(None, (self.why, f"on {self.day}" if self.day is not None else "")))
+
+
+Record = CutRecord | PermitRecord | PutOff | Why | Way | TaskDone | SlotTime | Readings | PaintedMap | Bill | TakenFor

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from fractions import Fraction
 
+from norvash.core.money.here import currency_of
 from norvash.core.money.money import Currency, exactly, shown
 from norvash.core.money.packs import Pack, cheapest
 from norvash.core.money.ways import Part, Way
@@ -11,24 +12,23 @@ from norvash.core.sums.registry import Sum, ask
 from norvash.core.text.words import listed
 from norvash.errors import InputError
 
-HERE = Currency()
 MOST = 1e9
 
 
-def minor_of(value: float, name: str) -> int:
+def minor_of(value: float, name: str, here: Currency) -> int:
     """Return an amount in minor units.
 
     Raises: InputError for one with more decimals than money has.
     """
-    exact = exactly(value) * HERE.unit
+    exact = exactly(value) * here.unit
     if exact.denominator != 1:
-        raise InputError(f"{value:g} has more than {HERE.decimals} decimals.", "Round it as the bill does.", name)
+        raise InputError(f"{value:g} has more than {here.decimals} decimals.", "Round it as the bill does.", name)
     return int(exact)
 
 
-def money_of(minor: int | Fraction) -> float:
+def money_of(minor: int | Fraction, here: Currency) -> float:
     """Return an amount of minor units as a number of the currency."""
-    return float(Fraction(minor) / HERE.unit)
+    return float(Fraction(minor) / here.unit)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -48,15 +48,16 @@ class LandedOut:
     advice: str
 
 
-def landed_price(given: LandedIn, _rules: MotorRules) -> LandedOut:
+def landed_price(given: LandedIn, rules: MotorRules) -> LandedOut:
     """Return what a part costs here, rounded once."""
+    here = currency_of(rules)
     way = Way(
         name="it",
-        parts=(Part("it", minor_of(given.price, "price")),),
-        freight=minor_of(given.freight, "freight"),
+        parts=(Part("it", minor_of(given.price, "price", here)),),
+        freight=minor_of(given.freight, "freight", here),
         tax=exactly(given.tax),
     )
-    return LandedOut(landed=money_of(way.landed), advice=f"It costs {shown(way.landed, HERE)} here")
+    return LandedOut(landed=money_of(way.landed, here), advice=f"It costs {shown(way.landed, here)} here")
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -88,11 +89,12 @@ class PacksOut:
     advice: str
 
 
-def pack_price(given: PacksIn, _rules: MotorRules) -> PacksOut:
+def pack_price(given: PacksIn, rules: MotorRules) -> PacksOut:
     """Return the cheapest whole packs; of equal cost those with more pieces."""
-    packs = [Pack(p.pieces, minor_of(p.price, "packs")) for p in given.packs]
+    here = currency_of(rules)
+    packs = [Pack(p.pieces, minor_of(p.price, "packs", here)) for p in given.packs]
     bought = cheapest(packs, given.needed or 1)
-    each = [money_of(e) for e in bought.each]
+    each = [money_of(e, here) for e in bought.each]
     saving = float(bought.saving)
     best = packs[min(range(len(packs)), key=lambda i: bought.each[i])]
     saves = f", {saving:.1%} less a piece than the dearest" if saving else ""
@@ -108,9 +110,9 @@ def pack_price(given: PacksIn, _rules: MotorRules) -> PacksOut:
         saving_share=saving,
         packs=list(bought.counts),
         pieces=bought.pieces,
-        cost=money_of(bought.cost),
+        cost=money_of(bought.cost, here),
         spare=bought.spare,
-        advice=f"Buy {listed(counted)}: {shown(bought.cost, HERE)} for {bought.pieces} pieces{over}",
+        advice=f"Buy {listed(counted)}: {shown(bought.cost, here)} for {bought.pieces} pieces{over}",
     )
 
 

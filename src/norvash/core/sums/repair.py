@@ -4,11 +4,12 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from fractions import Fraction
 
-from norvash.core.money.money import exactly
+from norvash.core.money.here import currency_of
+from norvash.core.money.money import Currency, exactly
 from norvash.core.money.said import flip_words, proposed_words
 from norvash.core.money.ways import Part, Way, compared
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.money import HERE, MOST, minor_of, money_of
+from norvash.core.sums.money import MOST, minor_of, money_of
 from norvash.core.sums.registry import Sum, ask
 from norvash.errors import InputError
 
@@ -52,6 +53,7 @@ class RepairIn:
     repair_labour_h: float | None = ask("Time of the repair", "hours", high=10_000, default=None)
     repair_life_y: float | None = ask("Life after the repair", "years", high=1000, default=None, above_low=True)
     redo: float = ask("Chance that it must be done again", "share", high=0.99, default=0.0)
+    armature: float | None = ask("Also the armature at risk", "money", high=MOST, default=None, above_low=True)
     ways: list[WayIn] | None = ask(
         "or ways", "rows", default=None, hint="as name kit; parts 65 | name new unit; parts 75.50; new yes"
     )
@@ -69,6 +71,7 @@ class RepairOut:
     new_per_y: float | None
     repair_per_y: float | None
     cheaper_per_y: str
+    armature_share: float | None
     proposed: str
     decided_by: str
     totals: list[float]
@@ -81,35 +84,37 @@ class RepairOut:
 
 def repair_or_replace(given: RepairIn, rules: MotorRules) -> RepairOut:
     """Return what each way costs and which one is proposed: hard stops first, then cost a unit, else the share."""
-    ways = ways_of(given)
+    here = currency_of(rules)
+    ways = ways_of(given, here)
     found = compared(ways, exactly(rules["money.share"]))
     new = next((w for w in ways if w.new), None)
     repair = next((w for w in ways if not w.new), None) if given.ways is None else None
     return RepairOut(
-        new_landed=_of(new, lambda w: w.landed),
-        new_total=_of(new, lambda w: w.total),
-        repair_total=_of(repair, lambda w: w.total),
+        new_landed=_of(new, lambda w: w.landed, here),
+        new_total=_of(new, lambda w: w.total, here),
+        repair_total=_of(repair, lambda w: w.total, here),
         share=next((float(s) for s in found.shares if s is not None), None) if repair is not None else None,
-        repair_with_redo=_of(repair, lambda w: w.with_redo),
-        new_per_y=_of(new, lambda w: w.per_unit),
-        repair_per_y=_of(repair, lambda w: w.per_unit),
+        repair_with_redo=_of(repair, lambda w: w.with_redo, here),
+        new_per_y=_of(new, lambda w: w.per_unit, here),
+        repair_per_y=_of(repair, lambda w: w.per_unit, here),
         cheaper_per_y=_cheaper(ways),
+        armature_share=_of_armature(repair, given.armature, here),
         proposed=found.proposed.name if found.proposed is not None else "",
         decided_by=found.by,
-        totals=[money_of(w.total) for w in ways],
+        totals=[money_of(w.total, here) for w in ways],
         shares=[None if s is None else float(s) for s in found.shares],
-        per_unit=[None if w.per_unit is None else money_of(w.per_unit) for w in ways],
-        flips=list(flip_words(found, HERE)),
-        advice=proposed_words(found, HERE).removesuffix("."),
+        per_unit=[None if w.per_unit is None else money_of(w.per_unit, here) for w in ways],
+        flips=list(flip_words(found, here)),
+        advice=proposed_words(found, here).removesuffix("."),
     )
 
 
-def ways_of(given: RepairIn) -> tuple[Way, ...]:
+def ways_of(given: RepairIn, here: Currency) -> tuple[Way, ...]:
     """Return the ways that are compared."""
     if given.ways is not None:
         if not 1 <= len(given.ways) <= _MOST_WAYS:
             raise InputError(f"{len(given.ways)} ways are not compared.", f"Give 1 to {_MOST_WAYS}.", "ways")
-        return tuple(_way(w, given.labour_per_h) for w in given.ways)
+        return tuple(_way(w, given.labour_per_h, here) for w in given.ways)
     if given.price is None or given.repair_parts is None:
         missing = "price" if given.price is None else "repair_parts"
         raise InputError("Two ways are compared.", "Give the new unit and the repair, or ways.", missing)
@@ -129,22 +134,22 @@ def ways_of(given: RepairIn) -> tuple[Way, ...]:
         life=given.repair_life_y,
         redo=given.redo,
     )
-    return _way(repair, given.labour_per_h), _way(new, given.labour_per_h)
+    return _way(repair, given.labour_per_h, here), _way(new, given.labour_per_h, here)
 
 
-def _way(given: WayIn, rate: float | None) -> Way:
+def _way(given: WayIn, rate: float | None, here: Currency) -> Way:
     per_h = given.labour_per_h if given.labour_per_h is not None else rate
-    parts = (Part(given.name, minor_of(given.parts, "ways")),) if given.parts else ()
+    parts = (Part(given.name, minor_of(given.parts, "ways", here)),) if given.parts else ()
     return Way(
         name=given.name,
         parts=parts,
-        freight=minor_of(given.freight, "freight"),
+        freight=minor_of(given.freight, "freight", here),
         tax=exactly(given.tax),
         labour_h=exactly(given.labour_h) if given.labour_h is not None else None,
-        labour_rate=exactly(per_h) * HERE.unit if per_h is not None else None,
-        consumables=minor_of(given.consumables, "ways"),
+        labour_rate=exactly(per_h) * here.unit if per_h is not None else None,
+        consumables=minor_of(given.consumables, "ways", here),
         downtime_h=exactly(given.downtime_h),
-        downtime_rate=exactly(given.downtime_per_h) * HERE.unit,
+        downtime_rate=exactly(given.downtime_per_h) * here.unit,
         redo=exactly(given.redo),
         life=exactly(given.life) if given.life is not None else None,
         condition=exactly(given.condition),
@@ -154,10 +159,17 @@ def _way(given: WayIn, rate: float | None) -> Way:
     )
 
 
-def _of(way: Way | None, what: Callable[[Way], int | Fraction | None]) -> float | None:
+def _of(way: Way | None, what: Callable[[Way], int | Fraction | None], here: Currency) -> float | None:
     """Return an amount of a way as a number, None without one."""
     amount = what(way) if way is not None else None
-    return None if amount is None else money_of(amount)
+    return None if amount is None else money_of(amount, here)
+
+
+def _of_armature(repair: Way | None, price: float | None, here: Currency) -> float | None:
+    """Return what a repair is of the armature that is at risk without it, None where that or it is not given."""
+    if repair is None or price is None:
+        return None
+    return float(Fraction(repair.total, minor_of(price, "armature", here)))
 
 
 def _cheaper(ways: tuple[Way, ...]) -> str:

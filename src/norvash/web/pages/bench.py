@@ -19,6 +19,10 @@ _AXIS_PX, _RULER_PX = 330.0, 360.0
 @router.get("/")
 def show(*, request: Request, conn: Conn, now: Now, p: int = 1) -> HTMLResponse:
     """Show the motors that need hands, most urgent first."""
+    state = request.app.state
+    if state.bench_day != now.date() and not state.pool.watch.state:  # what retires on a day does so by itself
+        state.bench_day = now.date()
+        state.catch_up(request.app)
     found = bench(conn, now.date(), p)
     axis = TimeAxis(now.date(), now.date() + timedelta(weeks=_WEEKS), _AXIS_PX)
 

@@ -35,6 +35,7 @@ def _page(request: Request, conn: Conn, now: Now, motor_id: str, error: NorvashE
         m=shown,
         context=shown.context,
         motor=shown.context.motor,
+        gone=shown.context.motor.gone_by(now.date()),
         state=shown.context.state,
         found=shown.found,
         said=shown.said,

@@ -51,13 +51,15 @@ def show(*, request: Request, conn: Conn, now: Now, q: str = "", c: str = "", p:
 
 
 @router.get("/motors/new")
-def ask(*, request: Request, conn: Conn, who: Who, motor_class: str = "", type_id: str = "") -> Response:
+def ask(
+    *, request: Request, conn: Conn, who: Who, motor_class: str = "", type_id: str = "", place: str = ""
+) -> Response:
     """Ask for a new motor, from the template of its class."""
     if who is None:
         return go_to(
             f"/who?next=/motors/new?motor_class={motor_class}" if motor_class in TEMPLATES else "/who?next=/motors/new"
         )
-    return _form(request, conn, {"motor_class": motor_class, "type_id": type_id}, None)
+    return _form(request, conn, {"motor_class": motor_class, "type_id": type_id, "place": place[:80]}, None)
 
 
 def _form(request: Request, conn: Conn, typed: dict[str, str], error: NorvashError | None) -> HTMLResponse:

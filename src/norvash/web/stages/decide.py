@@ -67,7 +67,7 @@ def view(at: At) -> Decide:
         looked={p.id: look_words(shown.visit, p) for p in PARTS},
         stays=_stays(shown),
         out=[e for c, e in causes.items() if e.word or c in likely],
-        money=ways_shown(shown, at.typed),
+        money=ways_shown(at),
     )
 
 

@@ -6,7 +6,7 @@ from typing import NamedTuple
 
 from norvash.core.sheet.field import BEARINGS, SIDES, Field, Noticed, Quantity, Tick
 from norvash.core.sheet.given import Given, Sight
-from norvash.core.sheet.records import PaintedMap, Readings
+from norvash.core.sheet.records import PaintedMap, Readings, TakenFor
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.decide import answer_words
 from norvash.core.sheet.stages.windings.insulation import circuits_of
@@ -192,6 +192,8 @@ def said(field: Field, given: Given) -> str:
     if isinstance(given.record, Readings | PaintedMap):
         return given.record.words
     words = answer_words(field, given.word, given.typed)
+    if isinstance(given.record, TakenFor):
+        words = given.record.name or words
     if isinstance(field, Quantity) and given.typed[-1].isdigit():
         words += f" {next(iter(UNITS[field.dimension]))}"
     if words == field.label:

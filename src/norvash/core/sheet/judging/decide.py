@@ -10,6 +10,7 @@ from norvash.core.sheet.stages.prove.run_fields import FIELDS
 from norvash.core.sheet.visit.done import done_tasks, work_done
 from norvash.core.sheet.visit.proving import open_words
 from norvash.core.sheet.visit.visit import Judging, Visit
+from norvash.core.sheet.visit.ways import buys_new, retires_on
 from norvash.core.text.words import day_words, listed
 from norvash.core.verdict.grades import GRADES, WORDS
 
@@ -49,6 +50,8 @@ def _before_signing(visit: Visit) -> Iterator[str]:
         return
     yield from _outcome_held(visit, outcome)
     yield from _softened(visit)
+    if visit.ways is not None and visit.ways.moved:
+        yield "The prices are others than those that the way was taken by: decide again, with the reason"
     if MOTOR_OVERRULED.given(sheet) is not None:
         yield "The verdict on the motor was overruled: overrule a part instead, or take it back"
 
@@ -61,6 +64,8 @@ def _outcome_held(visit: Visit, outcome: str) -> Iterator[str]:
         yield "What was found takes it out of service: no release"
     if outcome == KEPT:
         yield from _not_kept(visit)
+    if outcome in RUNS and buys_new(visit.sheet) and retires_on(visit.sheet) is None:
+        yield "A new unit is taken, yet it goes back to service: name the day on which it is replaced"
 
 
 def _not_kept(visit: Visit) -> Iterator[str]:

@@ -9,7 +9,7 @@ from norvash.core.sheet.judging.drive.says import bearing_at
 from norvash.core.sheet.judging.prove.refused import refuse_run
 from norvash.core.sheet.life import STANDING, Told
 from norvash.core.sheet.putting_off import Asked, put_off_anew
-from norvash.core.sheet.records import PutBy, PutOff, Record
+from norvash.core.sheet.records import PutBy, PutOff, Record, TakenFor
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM
 from norvash.core.sheet.stages.catalogue import FINDINGS
@@ -40,23 +40,27 @@ def refuse(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, 
     if field in (NOLOAD_RPM, NOLOAD_A) and asked.number is not None and sheet.facts.asked_where:
         _said_where(sheet)
     if field is TAKEN and asked.word:
-        _taken(asked, sheet, told, rules)
+        return _taken(asked, sheet, told, rules)
     if field is BEARING_GREASED and asked.word == "grease":
         _grease(sheet, place)
     return asked.record
 
 
-def _taken(asked: Asked, sheet: Sheet, told: Told, rules: MotorRules) -> None:
-    """Refuse to take a way that nobody has priced, or another than the one that is proposed without saying why."""
+def _taken(asked: Asked, sheet: Sheet, told: Told, rules: MotorRules) -> Record | None:
+    """Refuse to take a way that nobody has priced, or another than the one that is proposed without saying why; return
+    what it was taken by.
+    """
     now = ways_now(sheet, lives(told), rules)
     place = int(asked.word)
     if now is None or place not in now.places:
         raise InputError("This way is not on the sheet.", "Price it first, or choose one that is there.", "value")
     way, proposed = now.found.ways[now.places.index(place)], now.found.proposed
-    if proposed is not None and way is not proposed and asked.record is None:
+    record = asked.record if isinstance(asked.record, TakenFor) else TakenFor()
+    if proposed is not None and way is not proposed and not record.why:
         raise InputError(
             f"“{proposed.name}” is proposed.", "Say why it is another one: it stays with the decision.", "why"
         )
+    return replace(record, name=way.name, prices=now.prices)
 
 
 def _said_where(sheet: Sheet) -> None:

@@ -36,10 +36,14 @@ FINDINGS = MappingProxyType({f.id: f for s in STAGES for f in (*s.looked, *s.fin
 TASKS = MappingProxyType({t.id: t for s in STAGES for t in s.tasks})
 # Where each finding stands in the order of the work; what only another version knows comes last.
 ORDER = MappingProxyType({finding_id: n for n, finding_id in enumerate(FINDINGS)})
+# The findings that a new value proves mended, though no value can be them.
+ONLY_PROVED = frozenset(t.id for f in FIELDS for t in f.proves)
 # The findings that are picked by sight, on the motor or on a brush.
 SEEN = frozenset((*(f.id for s in STAGES for f in s.looked), *brushes.BY_SIGHT))
-# By finding the fields that tell it, and by field the one that it is read with.
-TOLD_BY = MappingProxyType({i: tuple(f for f in FIELDS if any(t.id == i for t in f.tells)) for i in FINDINGS})
+# By finding the fields that tell it, or prove it mended, and by field the one that it is read with.
+TOLD_BY = MappingProxyType(
+    {i: tuple(f for f in FIELDS if any(t.id == i for t in (*f.tells, *f.proves))) for i in FINDINGS}
+)
 # By finding the tick that says that its stage was looked at and nothing found.
 SOUND_OF = MappingProxyType({f.id: s.sound for s in STAGES if s.sound is not None for f in s.looked})
 # By task the field that records it where it has one: that is entered, and not the task ticked.

@@ -6,11 +6,11 @@ from functools import cache
 from norvash.core.diagnosis.causes import CAUSES
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Decision, Field, Pick, Tick
+from norvash.core.sheet.field import Decision, Field, Pick, Taken, Tick
 from norvash.core.sheet.fields_made import pick, text, tick
 from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages.ways import TAKEN, WAY
+from norvash.core.sheet.stages.ways import TAKEN, WAY, way_words
 from norvash.core.verdict.grades import WORDS
 
 _DECIDED = "decide."
@@ -86,6 +86,8 @@ def answer_words(field: Field | None, word: str, typed: str) -> str:
     """Return a word that was entered in a field in the words of its answers, as typed where it has none."""
     if isinstance(field, Pick):
         return dict(field.choices).get(word, typed)
+    if isinstance(field, Taken):
+        return way_words(int(word), "") if word.isdigit() else typed
     return DECISIONS.get(word, typed) if isinstance(field, Decision) else typed
 
 

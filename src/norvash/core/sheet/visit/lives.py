@@ -8,7 +8,7 @@ from types import MappingProxyType
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.life import At, KeptLife, Life, State, Then, Told
 from norvash.core.sheet.part import COMPLAINT
-from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, ORDER, TOLD_BY
+from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, ONLY_PROVED, ORDER, TOLD_BY
 from norvash.core.sheet.stages.rework import gone
 from norvash.core.sheet.visit.done import work_done
 from norvash.core.sheet.visit.unread import holds_unread
@@ -131,7 +131,7 @@ class _Visit(VisitRead):
         """Return a life with its state."""
         done = max((g.at for g in life.done), default=self.sheet.at)
         since = life.finding.of_set or any(g.at >= done for g in life.proof)
-        again = life.at in self.now and bool(life.done) and since and not self.waits(life)
+        again = self._still(life) and bool(life.done) and since and not self.waits(life)
         state = self._state(life, again=again) if life.finding.known else self._state_of_unknown(life)
         # What a set states that came at this visit was never measured before.
         new = life.came and life.finding.of_set
@@ -215,7 +215,14 @@ class _Visit(VisitRead):
         if life.by_sight and looked is not None and self.look_holds(life, looked):
             return True
         values = any(g is not looked for g in life.proof) and life.finding.proof != "look"
-        return values and life.at not in self.now and not self._other_grave(life)
+        return values and not self._still(life) and not self._other_grave(life)
+
+    def _still(self, life: Life) -> bool:
+        """Tell whether it is found as the motor is now; what no value can be, once its work is done, only where it was
+        seen there again.
+        """
+        seen_before = life.finding.id in ONLY_PROVED and bool(life.done) and life.at not in self.told.seen_again
+        return life.at in self.now and not seen_before
 
     def _other_grave(self, life: Life, *, elsewhere: bool = False) -> bool:
         """Tell whether the same figure tells something else that is grave now, there or `elsewhere` at a place of its

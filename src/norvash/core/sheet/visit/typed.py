@@ -2,11 +2,11 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
-from datetime import date, datetime
+from datetime import date
 from functools import singledispatch
 
 from norvash.core.commutator.bars import check_bars, read_map, write_map
-from norvash.core.money.money import Currency
+from norvash.core.money.here import currency_of
 from norvash.core.motor.figure_fields import BARS, LENGTH_UNIT
 from norvash.core.names.changed import answer_now
 from norvash.core.rules.book import MotorRules
@@ -30,13 +30,14 @@ from norvash.core.sheet.field import (
     Text,
     Tick,
 )
-from norvash.core.sheet.records import PaintedMap, PutOff, Readings, Record, TaskDone, Way, Why
+from norvash.core.sheet.records import PaintedMap, PutOff, Readings, Record, TakenFor, TaskDone, Way, Why
 from norvash.core.sheet.stages.catalogue import FINDINGS, RECORDED_BY, TASKS
 from norvash.core.sheet.stages.decide import DECISIONS, decided_finding
 from norvash.core.sheet.stages.rework import done_task
-from norvash.core.sheet.stages.ways import MOST_WAYS
+from norvash.core.sheet.stages.ways import MOST_WAYS, NEW_UNIT
 from norvash.core.sheet.stages.windings.insulation import circuits_of
 from norvash.core.sheet.visit.bill import read_bill
+from norvash.core.sheet.visit.day import read_day
 from norvash.core.sheet.visit.permit import MOST_TEXT, part_of, read_permit
 from norvash.core.text.columns import read_column
 from norvash.core.text.quantities import MOST_OHM, parse
@@ -44,7 +45,6 @@ from norvash.core.text.texts import clean
 from norvash.errors import InputError
 
 MOST_MINUTES = 6000
-_DAYS = ("%Y-%m-%d", "%d/%m/%Y", "%d.%m.%Y", "%d %B %Y")
 _MOST_NUMBER = 99
 
 
@@ -273,7 +273,7 @@ def _permit(_field: Permit, asked: _Asked) -> Read:
 @_read.register
 def _costed(field: Costed, asked: _Asked) -> Read:
     _short_enough(field, asked)
-    return Read(asked.text, asked.text, None, read_bill(asked.more, Currency()))
+    return Read(asked.text, asked.text, None, read_bill(asked.more, currency_of(asked.rules), asked.today))
 
 
 @_read.register
@@ -281,20 +281,6 @@ def _taken(_field: Taken, asked: _Asked) -> Read:
     if not asked.text.isdigit() or not 1 <= int(asked.text) <= MOST_WAYS:
         raise InputError("This way is not on the sheet.", "Choose one of those that are priced.", "value")
     why = " ".join(clean(asked.more.get("why", ""), "why", note=True).split())[:MOST_TEXT]
-    return Read(asked.text, asked.text, None, Why(why) if why else None)
-
-
-def read_day(text: str, today: date, field: str) -> date:
-    """Return a day from today on.
-
-    Raises: InputError for a day that cannot be read, or that has passed.
-    """
-    for form in _DAYS:
-        try:
-            day = datetime.strptime(text, form).date()
-        except ValueError:
-            continue
-        if day < today:
-            raise InputError(f"{text} has passed.", "Give a day from today on.", field)
-        return day
-    raise InputError(f"“{text[:40]}” is not a day.", f"Write it like {today:%Y-%m-%d} or {today:%d/%m/%Y}.", field)
+    day = asked.more.get("day", "").strip() if int(asked.text) == NEW_UNIT else ""
+    on = read_day(day, asked.today, "day") if day else None
+    return Read(asked.text, asked.text, None, TakenFor(why=why, day=on))

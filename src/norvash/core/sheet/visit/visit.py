@@ -13,6 +13,7 @@ from norvash.core.sheet.held import Held, held
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.visit.ways import WaysNow, ways_now
 from norvash.core.verdict.values import Findings
 
 # What a stage's entries say: of a sheet, by the rules, with what every brush has worn since new [mm].
@@ -37,6 +38,11 @@ class Visit:
     def lives(self) -> tuple[Life, ...]:
         """Return the findings that are in play at this visit: all but those that were withdrawn."""
         return tuple(x for x in self.found.lives if x.state != "withdrawn")
+
+    @cached_property
+    def ways(self) -> WaysNow | None:
+        """Return the ways to go on side by side, None where nobody has priced any."""
+        return ways_now(self.sheet, self.lives, self.rules)
 
     @cached_property
     def gates(self) -> dict[str, GateNow]:

@@ -33,13 +33,18 @@ class Proposed:
 
 
 def work_list(
-    lives: Iterable[Life], done: Mapping[Task, tuple[Given, ...]], rules: MotorRules, *, idle: bool = False
+    lives: Iterable[Life],
+    done: Mapping[Task, tuple[Given, ...]],
+    rules: MotorRules,
+    *,
+    idle: bool = False,
+    taken: Iterable[tuple[Task, str]] = (),
 ) -> tuple[Proposed, ...]:
     """Return the work that findings ask for, each task once, the gravest first; of a finding with several ways the one
     that was chosen or done.
 
     What is put off, dropped or handed to the owner asks for none. Units: done holds what says that a task is done; idle
-    tells whether the machine stands for long.
+    tells whether the machine stands for long; `taken` is what the way asks for that was taken, with who took it.
     """
     because: dict[Task, list[str]] = {}
     instead: dict[Task, tuple[str, ...]] = {}
@@ -53,6 +58,9 @@ def work_list(
             if open_choice:
                 others = (t.what for t in asked if t is not task)
                 instead[task] = tuple(dict.fromkeys((*instead.get(task, ()), *others)))
+    for task, words in taken:
+        instead.pop(task, None)
+        because.setdefault(task, []).append(words)
     for task in done:
         if task is not FIND_FAULT:  # the answer to the complaint says what was found, if anything was
             because.setdefault(task, [])

@@ -27,6 +27,16 @@ document.addEventListener("click", (event) => {
   field.form.requestSubmit();
 });
 
+// What is known is laid into fields, one press for all of them; nothing is sent by that.
+document.addEventListener("click", (event) => {
+  const button = event.target.closest("[data-lay]");
+  if (button) {
+    for (const [id, value] of Object.entries(JSON.parse(button.dataset.lay))) {
+      document.getElementById(id).value = value;
+    }
+  }
+});
+
 // Fields that belong to an answer of another field: `is("unit_of_use", "hours", "starts")`, `ticked("set_is_new")`.
 export const dependent = () => ({
   said: {},

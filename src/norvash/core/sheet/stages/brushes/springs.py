@@ -230,6 +230,7 @@ FIELDS: tuple[Field, ...] = (
         hint="0 where it presses nothing",
         judged=True,
         tells=(SPRING_OFF, SPRING_FAR_OFF, SPRING_DEAD, SPRING_UNLIKE),
+        proves=(SPRING_HEAT, SPRING_BROKEN),
     ),
     SPRINGS_LOOKED := tick("looked.springs", "Looked at", "springs, leads and terminals looked at", needs="safe"),
 )
