@@ -185,7 +185,8 @@ def under_least(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.way(5, "exchange armature", "armature LP-A 7 96.00; bearings 6.40 x 2", hours="2.25", said=said)
     visit.way(6, "new unit", "unit 212.00", freight="14.50", tax="on top", hours="0.75", said=said)
     visit.way(8, "sent out", "rewound, new commutator 168.00", freight="22.00", hours="0.5", said=said)
-    visit.put("way-taken", "6")
+    day = f"{visit.now + timedelta(weeks=12):%Y-%m-%d}"
+    visit.put("way-taken", "6", day=day, why="no armature to be had before the season")
 
 
 def _around(count: int, eccentric: float, high: float, oval: float, noise: float) -> str:
