@@ -27,7 +27,7 @@ PARTS: dict[str, tuple[str, str]] = {
         "brush/limits brush/motor_limit brush/gauged edges known",
         "core/carbon core/verdict core/rulebook core/edges core/readings",
     ),
-    "loading": ("brush/loading", "core/fitting core/sums"),
+    "loading": ("brush/loading brush/on_copper", "core/fitting core/sums"),
     "running": ("running/* brush/springs", "core/running core/laws"),
     "supply": ("supply/*", "core/supply core/sheet core/sums"),
     "cut-plan": ("commutator/skim commutator/cut commutator/slots commutator/after_cut", "core/cut core/commutator"),
@@ -81,7 +81,8 @@ PARTS: dict[str, tuple[str, str]] = {
     ),
     "sheet": ("sheet/*", "core/sheet core/sheet_whole core/sheet_edges work/sheets work/copper_jobs"),
     "record": ("record/* motor/round", "work/record_folds work/any_order work/as_measured work/sheets"),
-    "money": ("money/* text/rows", "core/money core/sums"),
+    "money": ("money/* text/rows", "core/money core/bills core/sums"),
+    "parts": ("parts/*", "core/offered core/sums"),
     "sums": ("sums/*", "core/sums core/sums_moved core/named_faults core/named_refusals"),
     "rules": (
         (

@@ -82,7 +82,7 @@ SHOTS = {
     "sheet-phone": (PHONE, "light", lambda p: sheet(p, "T-15", "brushes#stage-title")),
     "sheet-brushes": (WIDE, "light", lambda p: sheet(p, "T-15", "brushes", "15.17")),
     "bar-map": (WIDE, "light", lambda p: sheet(p, "R-01", "commutator")),
-    "bar-map-phone": (PHONE, "light", lambda p: sheet(p, "R-01", "commutator#bars-field")),
+    "parts-offered": (WIDE, "light", lambda p: sheet(p, "G-01", "decide#offers")),
     "sheet-decide": (WIDE, "light", lambda p: sheet(p, "R-01", "decide#to-decide")),
     "sheet-sights": (WIDE, "light", lambda p: sheet(p, "T-16", "brushes")),
     "sheet-signed": (WIDE, "light", lambda p: sheet(p, "T-16", "sign")),

@@ -37,6 +37,7 @@ SAID = {
 ROUND = "\n".join(f"{0.02 + 0.001 * (i % 5):.3f}" for i in range(45))
 OWN = {
     "bar-test-noise": "2 %",
+    "print": "60 %",
     "rough-cut": "0.1",
     "run-out": ROUND,
     "bar-test": ROUND,

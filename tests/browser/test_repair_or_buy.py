@@ -42,16 +42,16 @@ def priced(page: Page, sheet: str, way: str, **typed: str) -> None:
 
 def test_a_set_or_a_new_machine_is_decided_by_keyboard(ines: Page, cutter: Work, watch: Watch) -> None:
     page, sheet, watch.answers = ines, cutter.bench.id, {400, 422}
-    priced(page, sheet, "brushes and springs", Parts="brushes with springs -8.40")
+    priced(page, sheet, "brushes and springs", Parts_with_their_prices="brushes with springs -8.40")
     expect(main(page)).to_contain_text("is below 0")
-    page.get_by_label("Parts", exact=False).first.fill("brushes with springs 8.40")
+    page.get_by_label("Parts with their prices").first.fill("brushes with springs 8.40")
     press(page, "Enter")
     expect_all_kept(page)
-    priced(page, sheet, "new unit", Parts="machine 84.00")
+    priced(page, sheet, "new unit", Parts_with_their_prices="machine 84.00", Consumables="2.40")
     expect_all_kept(page)
     page.goto(f"/sheets/{sheet}/decide")
-    expect(main(page)).to_contain_text("Brushes and springs: 10.0% of “new unit”, inside 60%")
-    expect(main(page)).to_contain_text("“brushes and springs” stays ahead up to 50.40 landed; it is 8.40.")
+    expect(main(page)).to_contain_text("Brushes and springs: 9.7% of “new unit”, inside 60%")
+    expect(main(page)).to_contain_text("“brushes and springs” stays ahead up to 51.84 landed; it is 8.40.")
     tab_on(page, "Which way is taken")
     press(page, "ArrowDown")
     page.get_by_role("button", name="Decide", exact=True).last.focus()

@@ -14,6 +14,10 @@ from whole import assert_nothing_moved
 
 CASES = json.loads((Path(__file__).parent.parent / "data/sums.json").read_text())
 NAMES = {
+    "bar-volts",
+    "fit",
+    "offered-part",
+    "surface-speed",
     "landed-price",
     "pack-price",
     "repair-or-replace",

@@ -31,6 +31,12 @@ JOBS = Path(__file__).parent.parent / "jobs"
 # As what each job is signed, and what must stand in what was told, whatever else moves.
 TOLD = {
     "armature-condemned": ("away", "“with a new armature” is 82.7% of it, over 60%"),
+    "right-set-by-its-build": (
+        "not clean",
+        "brush set N: do not use: N is of another voltage: 230 V, build 3 takes S, sent back, not fitted",
+    ),
+    "refused-set-fitted": ("certificate", "Brushes: brush set LP-B 50: face at 0° where 15° was (proven)"),
+    "kit-of-a-starter": ("out", "the old one has +0.030 mm, +0.015 to +0.045 is right: refit it"),
     "armature-over-the-line": ("away", "“exchange armature” is 61.9% of it, over 60%"),
     "eighteen-against-the-armature": ("out", "brushes only: 846.00, 2.2%, 5.5% of the armature at risk, taken"),
     "magnets-crumble": ("away", "New unit: nothing else is left. “springs and brushes” is barred"),

@@ -37,6 +37,7 @@ LATER = (
     "insulation-of",
     "waive.service",
     "waiver.",
+    "offer",
     "way",
 )
 # A look is signed with a reason instead.

@@ -70,6 +70,12 @@ class Visit:
         """Price one way to go on, by its place."""
         return self.put("way", name, place, bill=bill, **more)
 
+    def offer(self, place: int, kind: str, became: str = "", **sizes: str) -> "Visit":
+        """Compare a part that is offered, its sizes as `new_…`, `old_…`, `at_…`, and say what became of it."""
+        more = {f"{which}-{name}": text for which, _, name, text in ((*n.partition("_"), t) for n, t in sizes.items())}
+        self.put("offer", kind, place, **more)
+        return self.put("offer-became", became, place) if became else self
+
     def gate(self, gate: Gate) -> "Visit":
         """Tick every step of a gate."""
         context = load(self.conn, self.motor_id)

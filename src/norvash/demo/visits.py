@@ -76,7 +76,13 @@ def set_renewed(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.way(6, "new unit", "jigsaw 118.00", said=said, life="9 years").put("way-taken", "2")
     for life in visit.lives:
         visit.put(f"decide.{life.finding.id}", "now", life.position)
+    sizes = {"new_thickness_mm": "6.4", "new_width_mm": "12.5", "new_length_mm": "15", "at_box_width_mm": "12.62"}
+    box = {"at_box_thickness_mm": "6.5", "new_lead_mm": "40", "new_terminal": "flag", "old_terminal": "flag"}
+    visit.offer(1, "brush set", "back", new_part="LP-B 030", new_volts="115", **sizes, **box)
+    dressed = sizes | box | {"new_thickness_mm": "6.48"}
+    visit.offer(2, "brush set", new_part="LP-B 031", new_batch="44", new_volts="230", **dressed)
     visit.fit({1: "15.02", 2: "14.98"}, "at its limit", "springs", part="LP-B 031")
+    visit.put("offer-became", "fitted", 2).put("offer-dressed-t", "6.43", 2)
     visit.put("force", "3.9", 1).put("force", "3.9", 2)
     visit.put("latched", "yes").put("free", "yes").run("17400", "2.1", "this", "worn", volts="228")
     visit.read_again("noload_a", "2.2", "its plate, cleaned").confirmed()
@@ -180,6 +186,16 @@ def under_least(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("b-number", "608-2Z", 1).put("b-feel", "rough", 1).put("b-noise", "hiss", 1).put(
         "b-number", "608-2Z", 2
     ).put("b-feel", "smooth", 2)
+    visit.offer(
+        1,
+        "bearing",
+        new_number="608-2Z",
+        old_number="608-2Z",
+        new_bore_mm="8.000",
+        at_shaft_mm="8.006",
+        new_part="LP-R 8",
+    )
+    visit.offer(2, "bush", new_pressed_mm="8.021", old_bore_mm="8.14", at_shaft_mm="8.000", new_part="LP-U 2")
     said = f"{visit.now:%Y-%m-%d}, by telephone"
     visit.way(1, "brushes only", "brushes 2 for 8.60 or 4 for 15.20 x 2", hours="0.5", said=said)
     visit.way(5, "exchange armature", "armature LP-A 7 96.00; bearings 6.40 x 2", hours="2.25", said=said)

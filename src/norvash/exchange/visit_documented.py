@@ -147,6 +147,14 @@ def _lists() -> Iterator[str]:
         " `rate`, `freight` and `tax` (a sum or a share, `in it`, `on top`), `consumables`, `downtime` in hours,"
         " `life` as `7 years`, `condition` and `redo` as shares, `said` with day and source of the prices |"
     )
+    yield (
+        "| `offer` | a part that is offered, by its number and its kind (`brush set`, `spring`, `bearing`, `bush`,"
+        " `needle`, `seal`, `pinion`, `brush plate`, `armature`), with what is known of the new one as `new-…`, of the"
+        " old one as `old-…` (`thickness_mm`, `width_mm`, `length_mm`, `face_angle_deg`, `hand`, `lead_mm`,"
+        " `terminal`, `grade`, `volts`, `variant`, `force_n`, `number`, `bore_mm`, `outside_mm`, `pressed_mm`, `teeth`,"
+        " `part`, `batch` and more), and of its place as `at-…` (`box_thickness_mm`, `box_width_mm`, `top_free`,"
+        " `shaft_mm`, `housing_mm`, `located`, `metal_case`); what became of it is `offer-became` |"
+    )
     yield "| `way-taken` | the way that is taken, by its place, with `why`, and of a new unit the `day` |"
     yield "| `task.TASK` | a task that is done: `yes`, with `minutes` and `parts` |"
     yield "| `gone.FINDING` | looked at again at its place, and gone: `yes` |"

@@ -253,6 +253,7 @@ def _stage_words(told: Plain) -> Iterator[str]:
         ("work", "work"),
         ("gates", "gates"),
         ("found", "findings"),
+        ("offers", "offers"),
         ("ways", "ways"),
         ("open", "open"),
     ):

@@ -11,6 +11,7 @@ from norvash.core.sheet.field import Column, Painted
 from norvash.core.sheet.records import (
     Bill,
     CutRecord,
+    OfferRecord,
     PaintedMap,
     PermitRecord,
     PutBy,
@@ -55,17 +56,25 @@ def kept(record: Record | None) -> dict[str, str]:
             made |= {"part": record.part} if record.part else {}
             made |= {"by": record.by.person, "since": record.by.since.isoformat()} if record.by.person else {}
             made |= {"moved": str(record.by.moved)} if record.by.moved else {}
-        case Bill():
-            made = _bill(record)
-        case TakenFor():
-            made = {"name": record.name, "why": record.why, "prices": record.prices}
-            made |= {"day": record.day.isoformat()} if record.day is not None else {}
+        case Bill() | TakenFor() | OfferRecord():
+            made = _of_buying(record)
         case TaskDone():
             took = {} if record.minutes is None else {"took": f"{record.minutes:g}"}
             made = {**took, "parts": record.parts}
         case Why() | Way() | SlotTime():
             made = _one(record)
     return made
+
+
+def _of_buying(record: Bill | TakenFor | OfferRecord) -> dict[str, str]:
+    """Return what is kept of a price, of what was taken by it, of a part that is offered."""
+    if isinstance(record, Bill):
+        return _bill(record)
+    if isinstance(record, OfferRecord):
+        groups = (("new", record.new), ("old", record.old), ("at", record.place))
+        return {f"{which}-{n}": text for which, known in groups for n, text in known.items()}
+    day = {"day": record.day.isoformat()} if record.day is not None else {}
+    return {"name": record.name, "why": record.why, "prices": record.prices} | day
 
 
 def _one(record: Why | Way | SlotTime) -> dict[str, str]:
@@ -119,8 +128,8 @@ def _map_of(word: str) -> PaintedMap | None:
 
 
 def _of_texts(more: Mapping[str, str]) -> Record | None:
-    if "bill" in more or "prices" in more:
-        return _of_money(more)
+    if "bill" in more or "prices" in more or any(name.startswith("new-") for name in more):
+        return _bought(more)
     if "radial" in more:
         return CutRecord(**{_CUT[key]: float(text) for key, text in more.items() if key in _CUT})
     if "minutes" in more:
@@ -135,13 +144,18 @@ def _of_texts(more: Mapping[str, str]) -> Record | None:
     return _of_one(more)
 
 
-def _of_money(more: Mapping[str, str]) -> Record:
-    """Return what a way costs, or what it was taken by."""
+def _bought(more: Mapping[str, str]) -> Record:
+    """Return what a way costs, what it was taken by, or a part that is offered."""
     if "bill" in more:
         read = read_bill(more, Currency(decimals=int(more.get("decimals", "2"))), date.max)
         return replace(read, on=date.fromisoformat(more["on"]) if "on" in more else None)
-    day = date.fromisoformat(more["day"]) if "day" in more else None
-    return TakenFor(name=more.get("name", ""), why=more["why"], day=day, prices=more["prices"])
+    if "prices" in more:
+        day = date.fromisoformat(more["day"]) if "day" in more else None
+        return TakenFor(name=more.get("name", ""), why=more["why"], day=day, prices=more["prices"])
+    new, old, place = (
+        {n.removeprefix(which): t for n, t in more.items() if n.startswith(which)} for which in ("new-", "old-", "at-")
+    )
+    return OfferRecord(new=new, old=old, place=place)
 
 
 def _of_one(more: Mapping[str, str]) -> Record | None:

@@ -32,7 +32,7 @@ from norvash.drawing.life_line import life_line
 from norvash.drawing.speed_ladder import speed_ladder_drawn
 from norvash.drawing.svg import Drawing
 from norvash.drawing.wear_bars import wear_bars
-from norvash.web import copper_drawings, money_drawings
+from norvash.web import copper_drawings, money_drawings, part_drawings
 
 WIDE, PHONE = 580.0, 346.0
 _MOST_CAUSES = 7
@@ -178,7 +178,7 @@ def _clearance(words: str, clearance_mm: float, brush_mm: float, rules: MotorRul
 
 
 def _seating(given: SeatingIn, result: SeatingOut, rules: MotorRules, width: float) -> Drawing:
-    shaped = given.rod_d_mm / 2 if given.rod_d_mm is not None else given.face_radius_mm
+    shaped = given.rod_d_mm / 2 + given.paper_mm if given.rod_d_mm is not None else given.face_radius_mm
     radius = inf if shaped is None else shaped
     contact = Contact(given.commutator_d_mm, given.thickness_mm, radius, given.worn_mm, result.contact_share)
     return face_contact(contact, min(width, 460))
@@ -251,6 +251,10 @@ _MAKERS: dict[str, Callable[[Any, Any, MotorRules, float], Drawing | None]] = {
     "cable-drop": _cable,
     "battery": _battery,
     "find-cause": _causes,
+    "fit": part_drawings.fit_drawn,
+    "surface-speed": part_drawings.speed_drawn,
+    "bar-volts": part_drawings.bar_volts_drawn,
+    "offered-part": part_drawings.offered_drawn,
     "landed-price": money_drawings.landed_drawn,
     "pack-price": money_drawings.packs_drawn,
     "repair-or-replace": money_drawings.repair_drawn,

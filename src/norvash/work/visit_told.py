@@ -34,6 +34,7 @@ from norvash.core.verdict.grades import word_of
 from norvash.store import entries, rounds
 from norvash.store.database import Connection
 from norvash.work.brushes_kept import brushes_kept
+from norvash.work.offers_told import offers_told
 from norvash.work.sheet_page import SheetPage
 from norvash.work.ways_told import ways_told
 
@@ -60,6 +61,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "findings": [_life(x, page.context.sets[-1].nominal, len(page.context.positions)) for x in in_order],
         "kept": brushes_kept(page),
         "ways": ways_told(page),
+        "offers": offers_told(page.visit),
         "done": [_task(w.task.done, w.done) for w in page.work if w.done is not None],
         "set": _set(page),
         "run": ran_words(sheet),

@@ -9,6 +9,8 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.rules.fits import BANDS, FIT_HIGH, FIT_LOW, WORDS
 from norvash.errors import InputError
 
+_FINE = 6
+
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class FitLine:
@@ -78,14 +80,15 @@ def shaft_line(shaft_mm: float, bore_mm: float, rules: MotorRules, *, c3: bool =
     tight = "the shaft is too big: it would crack the ring or take its clearance" + (
         "" if c3 else "; one with C3 bears more"
     )
-    return _line(
-        "shaft",
-        "Bore on the shaft",
-        bore_mm - shaft_mm,
-        band=band,
-        tight=tight,
-        loose="loose on the shaft: it would creep",
-    )
+    clear = bore_mm - shaft_mm
+    if under(clear, 2 * band.low_mm):
+        tight += "; over twice what is allowed: another bearing or another shaft"
+    elif under(clear, band.low_mm):
+        tight += "; do not press it on, measure again"
+    loose = "loose on the shaft: it would creep"
+    if over(clear, rules["fit.seat-most"]):
+        loose += "; another bearing or another shaft"
+    return _line("shaft", "Bore on the shaft", clear, band=band, tight=tight, loose=loose)
 
 
 def housing_line(housing_mm: float, outside_mm: float, rules: MotorRules, *, located: bool | None = None) -> FitLine:
@@ -200,6 +203,7 @@ def recess_line(recess_mm: float, outside_mm: float, rules: MotorRules, *, metal
 
 
 def _line(name: str, words: str, clearance: float, *, band: Band, tight: str, loose: str) -> FitLine:
+    clearance = round(clearance, _FINE)  # what is left of a difference of lengths beyond that is of the machine
     says = tight if under(clearance, band.low_mm) else loose if over(clearance, band.high_mm) else "fits"
     return FitLine(
         id=name,

@@ -7,6 +7,9 @@ from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 
+# How near the short form must come to the exact chord, as a share, to be said; the steps that the chord is sought in.
+_ALIKE, _HALVINGS = 0.005, 50
+
 
 def sagitta_mm(commutator_d_mm: float, thickness_mm: float) -> float:
     """Return the depth of the curve that a flat face must take on.
@@ -50,13 +53,39 @@ class Face:
         return max(flat - sagitta_mm(2 * self.face_radius_mm, self.thickness_mm), 0.0)
 
     def share(self, worn_mm: float) -> float:
-        """Return the share of the face that touches after worn_mm of bedding [1]."""
+        """Return the share of the face that touches after worn_mm of bedding [1].
+
+        Of a shallow curve the short form, the root of what has worn over what must; of a deep one the exact chord.
+        """
         depth = self.depth_mm()
-        return 1.0 if depth == 0 else min(1.0, sqrt(worn_mm / depth))
+        if depth == 0 or not under(worn_mm, depth):
+            return 1.0
+        short, exact = sqrt(worn_mm / depth), self._share_by_chord(worn_mm)
+        return short if abs(exact - short) <= _ALIKE * short else exact
 
     def worn_for_mm(self, share: float) -> float:
         """Return the bedding wear [mm] at which this share of the face touches."""
-        return share**2 * self.depth_mm()
+        short, exact = share**2 * self.depth_mm(), self._gap_mm(share * self.thickness_mm / 2)
+        return short if abs(exact - short) <= _ALIKE * short else exact
+
+    def _gap_mm(self, half_mm: float) -> float:
+        """Return how much must wear off the centre line until the face touches out to half a chord."""
+        return max(_depth_mm(self.commutator_d_mm / 2, half_mm) - _depth_mm(self.face_radius_mm, half_mm), 0.0)
+
+    def _share_by_chord(self, worn_mm: float) -> float:
+        """Return the share of the face that touches, by the exact circles: half the chord at which they meet, sought by
+        halving.
+        """
+        low, high = 0.0, self.thickness_mm / 2
+        for _ in range(_HALVINGS):
+            middle = (low + high) / 2
+            low, high = (middle, high) if under(self._gap_mm(middle), worn_mm) else (low, middle)
+        return 2 * low / self.thickness_mm
+
+
+def _depth_mm(radius_mm: float, half_mm: float) -> float:
+    """Return the sagitta of a circle over half a chord, 0 for a flat face."""
+    return 0.0 if radius_mm == inf else radius_mm - sqrt(radius_mm**2 - half_mm**2)
 
 
 def seating_method(depth_mm: float, brush_count: int, rules: MotorRules) -> str:

@@ -4,6 +4,7 @@ from norvash.core.edges import under, within
 from norvash.core.motor.figure import Number, Word
 from norvash.core.motor.figure_fields import (
     ACTIVE_MONTHS,
+    BUILD_MATRIX,
     BY_NAME,
     COMMUTATOR_D_MIN_MM,
     COMMUTATOR_D_MM,
@@ -27,6 +28,7 @@ from norvash.core.motor.figure_fields import (
 from norvash.core.motor.figure_tables import speed_taps, spring_table
 from norvash.core.motor.figures import Figures
 from norvash.core.names.changed import answer_now
+from norvash.core.parts.matrix import read_matrix, written
 from norvash.core.rules.book import GEARED
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
@@ -53,6 +55,11 @@ def read_figure(name: str, text: str) -> float | str:
     Raises: InputError at the field.
     """
     field = BY_NAME[name]
+    if field is BUILD_MATRIX:
+        try:
+            return written(read_matrix(clean(text, name, note=True)))
+        except InputError as error:
+            raise error.at(name) from None
     return _word(field, clean(text, name)) if isinstance(field, Word) else _number(field, text)
 
 

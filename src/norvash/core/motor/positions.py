@@ -62,6 +62,22 @@ def polarity_wrong(plans: Sequence[PositionPlan]) -> str:
     return ""
 
 
+def polarity_clashes(plans: Sequence[PositionPlan]) -> frozenset[int]:
+    """Return the numbers of the positions whose polarity is that of the next arm, or not that of their own."""
+    if not polarity_wrong(plans):
+        return frozenset()
+    by_arm: dict[int, list[PositionPlan]] = {}
+    for plan in sorted(plans, key=lambda p: p.angle_deg):
+        by_arm.setdefault(plan.arm, []).append(plan)
+    arms, found = list(by_arm.values()), set[int]()
+    for here, following in zip(arms, [*arms[1:], *arms[:1]], strict=True):
+        if len({p.polarity for p in here}) > 1:
+            found |= {p.number for p in here}
+        elif len(arms) % 2 == 0 and here[0].polarity == following[0].polarity:
+            found |= {p.number for p in (*here, *following)}
+    return frozenset(found)
+
+
 def alternating(plans: Sequence[PositionPlan]) -> tuple[PositionPlan, ...]:
     """Return the positions as they should be: polarity alternates by arm round the commutator from the first on."""
     round_it = list(dict.fromkeys(p.arm for p in sorted(plans, key=lambda p: p.angle_deg)))

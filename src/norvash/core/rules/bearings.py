@@ -28,6 +28,13 @@ RULES = (
         low=0.0005,
         high=0.1,
     ),
+    *(
+        Rule(id=name, words=words, unit=unit, default=default, source=_TRADE, low=low, high=high)
+        for name, words, unit, default, low, high in (
+            ("bearing.most-ratio", "capacity over load from which a life is not worked out", "", 50, 5, 1000),
+            ("bearing.least-load", "least load of a ball bearing, of its capacity", "share", 0.01, 0, 0.5),
+        )
+    ),
     Rule(
         id="bearing.hours-share",
         words="share of the expected life after which a sealed bearing that is reached is renewed",

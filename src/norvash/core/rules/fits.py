@@ -49,6 +49,15 @@ RULES = (
         high=0.5,
     ),
     Rule(
+        id="fit.seat-most",
+        words="clearance on a bearing seat over which another bearing or another shaft is needed",
+        unit="mm",
+        default=0.05,
+        source=_TRADE,
+        low=0,
+        high=1,
+    ),
+    Rule(
         id="fit.shaft-asks-c3",
         words="interference on the shaft over which a large bearing needs clearance C3",
         unit="mm",

@@ -38,6 +38,16 @@ _DROP = MappingProxyType(
 GRADE_FAMILIES = tuple(DENSITY)
 DENSITY_LOW, DENSITY_HIGH = Family("density.{}.low", GRADE_FAMILIES), Family("density.{}.high", GRADE_FAMILIES)
 CONTACT_DROP = Family("drop.{}", GRADE_FAMILIES)
+FORM_FACTOR_OF = {
+    "a battery": "battery",
+    "a three-phase bridge": "three-phase",
+    "a single-phase bridge": "single-phase",
+    "half-wave": "half-wave",
+}
+_FORM = {"battery": 1.0, "three-phase": 1.05, "single-phase": 1.2, "half-wave": 1.6}
+FORM_FACTOR = Family("form.{}", tuple(_FORM))
+SPEED_MOST = Family("surface-speed.{}", GRADE_FAMILIES)
+_SPEED = {"high-metal": 20, "carbon-graphite": 25, "metal-graphite": 30, "resin-bonded": 35, "electrographite": 50}
 _GAP = {"industrial": (1.6, 3.2), "traction": (1.6, 3.2)}
 
 # fmt: off
@@ -80,6 +90,16 @@ LOADING = (
         Rule(id=CONTACT_DROP.of(grade), words=f"contact drop of a pair, {grade}", unit="V", default=drop, source=source, low=0, high=10)
         for grade, (drop, source) in _DROP.items()
     ),
+    *(
+        Rule(id=SPEED_MOST.of(grade), words=f"surface speed under {grade}, at most", unit="m/s", default=most, source=_TRADE, low=1, high=200)
+        for grade, most in _SPEED.items()
+    ),
+    *(
+        Rule(id=FORM_FACTOR.of(feed), words=f"current that heats over its mean, fed {feed}", unit="", default=factor, source=_TRADE, low=1, high=3)
+        for feed, factor in _FORM.items()
+    ),
+    Rule(id="bar-volts.interpoles", words="mean volts from bar to bar with interpoles, at most", unit="V", default=20.0, source=_TRADE, low=1, high=100),
+    Rule(id="bar-volts.plain", words="the same without interpoles", unit="V", default=15.0, source=_TRADE, low=1, high=100),
     Rule(id="fit.small", words="size of a brush under which the clearances of small ones hold", unit="mm", default=8.0, source=_TRADE, low=0, high=500),
     Rule(id="fit.large", words="size of a brush over which the clearance of large ones holds", unit="mm", default=32.0, source=_TRADE, low=0, high=500),
     Rule(id="fit.clearance-least-small", words="clearance of a small brush in its box, at least", unit="mm", default=0.04, source=_TRADE, low=0, high=2),
@@ -87,6 +107,7 @@ LOADING = (
     Rule(id="fit.clearance-least", words="clearance between brush and box, at least", unit="mm", default=0.05, source=_TRADE, low=0, high=2),
     Rule(id="fit.clearance-most", words="clearance between brush and box, at most", unit="mm", default=0.30, source=_TRADE, low=0, high=5),
     Rule(id="fit.clearance-most-large", words="clearance of a large brush in its box, at most", unit="mm", default=0.36, source=_TRADE, low=0, high=5),
+    Rule(id="offered.slack", words="slack of a lead beyond the travel of its brush, at least", unit="mm", default=10.0, source=_TRADE, low=0, high=200),
     Rule(id="fit.dressing", words="carbon that may be dressed off a section, in all", unit="mm", default=0.1, source=_TRADE, low=0, high=2),
     Rule(
         id="gap.low",

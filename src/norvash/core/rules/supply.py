@@ -23,6 +23,9 @@ _LOADS = {
     "70": 192.0,
     "95": 232.0,
 }
+# The same of a cord of two cores in air.
+_CORDS = {"0.5": 3.0, "0.75": 6.0, "1.0": 10.0}
+CORDS, CORD = tuple(_CORDS), Family("cord.{}", tuple(_CORDS))
 _IN_AIR = {"40": 0.87, "50": 0.71, "60": 0.5}
 _TOGETHER = {"2": 0.8, "3": 0.7}
 SECTIONS, AIR, CIRCUITS = tuple(_LOADS), tuple(_IN_AIR), tuple(_TOGETHER)
@@ -45,7 +48,12 @@ CABLES = (
         Rule(id=TOGETHER.of(n), words=f"share of that with {n} circuits together", unit="share", default=share, source=_TRADE, low=0.1, high=1)
         for n, share in _TOGETHER.items()
     ),
-    Rule(id="cable.insulated", words="share of that in thermal insulation", unit="share", default=0.75, source=_TRADE, low=0.1, high=1),
+    *(
+        Rule(id=CORD.of(s), words=f"current that a cord of {s} mm², two cores in air, may carry for long", unit="A", default=a, source=_TRADE, low=1, high=100)
+        for s, a in _CORDS.items()
+    ),
+    Rule(id="cable.surrounded", words="share of that with half a metre of insulation all round", unit="share", default=0.5, source=_TRADE, low=0.1, high=1),
+    Rule(id="cable.insulated", words="share of that with one side in thermal insulation", unit="share", default=0.75, source=_TRADE, low=0.1, high=1),
     Rule(id="cable.burst", words="A·√s that a mm² of copper bears in a burst of at most 10 s", unit="", default=85.0, source=_PHYSICS, low=10, high=200),
     Rule(
         id="cable.longest-burst", words="longest burst that is judged as one; longer counts as lasting", unit="s", default=10.0, source=_TRADE, low=1, high=60

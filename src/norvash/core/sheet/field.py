@@ -277,3 +277,10 @@ class Taken(Words):
     """Which of the ways is taken, by its place, with the reason where one was given."""
 
     kind: ClassVar[str] = "decision"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Offered(Words):
+    """A part that is offered, by its kind, with its sizes and names and those of the old one."""
+
+    kind: ClassVar[str] = "decision"

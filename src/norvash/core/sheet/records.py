@@ -211,4 +211,33 @@ class TakenFor:
         return ", ".join(filter(None, (self.why, f"on {self.day}" if self.day is not None else "")))
 
 
-Record = CutRecord | PermitRecord | PutOff | Why | Way | TaskDone | SlotTime | Readings | PaintedMap | Bill | TakenFor
+@dataclass(frozen=True, slots=True, kw_only=True)
+class OfferRecord:
+    """A part that is offered: what is known of the new one, of the old one, and of the place that it goes to, by their
+    names, as they are kept.
+    """
+
+    new: Mapping[str, str] = field(default_factory=dict)
+    old: Mapping[str, str] = field(default_factory=dict)
+    place: Mapping[str, str] = field(default_factory=dict)
+
+    @property
+    def words(self) -> str:
+        """Return it in words."""
+        return " ".join(filter(None, (self.new.get("part", ""), self.new.get("batch", ""))))
+
+
+Record = (
+    CutRecord
+    | PermitRecord
+    | PutOff
+    | Why
+    | Way
+    | TaskDone
+    | SlotTime
+    | Readings
+    | PaintedMap
+    | Bill
+    | TakenFor
+    | OfferRecord
+)

@@ -4,9 +4,11 @@ from dataclasses import dataclass
 
 from norvash.core.bearings.designation import Bearing, decode
 from norvash.core.bearings.lasting import Lasting, Running, lasting, renew_anyway
+from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask, together
 from norvash.core.text.words import grouped
+from norvash.errors import InputError
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -48,9 +50,16 @@ def bearing_life(given: LifeIn, rules: MotorRules) -> LifeOut:
     """Return the life that nine in ten reach, that of the grease inside, whether it is too fast, and whether it is
     renewed anyway.
 
-    Raises: InputError for half a size, or a bore that is not inside.
+    Raises: InputError for half a size, a bore that is not inside, or a load too light to tell a life.
     """
     together(given, "bore_mm", "outside_mm")
+    most, least = rules["bearing.most-ratio"], rules["bearing.least-load"] * given.capacity_kn
+    if over(given.capacity_kn / given.load_kn, most):
+        raise InputError(
+            f"C/P is {given.capacity_kn / given.load_kn:.0f}, over {most:g}: so light a load tells no life.",
+            f"At least {least:.3g} kN must load it, or its balls skid: ask the maker.",
+            "load_kn",
+        )
     runs = Running(**{n: getattr(given, n) for n in Running.__dataclass_fields__})
     found = lasting(runs, rules)
     why = renew_anyway(given.run_h, found.lasts_h, given.age_years, rules)
@@ -70,12 +79,15 @@ def bearing_life(given: LifeIn, rules: MotorRules) -> LifeOut:
             "bearing.grease-life",
             "bearing.hours-share",
             "bearing.years",
+            "bearing.most-ratio",
+            "bearing.least-load",
         ),
     )
 
 
 def _life_words(found: Lasting, runs: Running, why: str, rules: MotorRules) -> list[str]:
-    said = [f"nine in ten last {grouped(found.life_h)} h"]
+    least = rules["bearing.least-load"] * runs.capacity_kn
+    said = [f"nine in ten last {grouped(found.life_h)} h; at least {least:.3g} kN must load it"]
     if found.look_up:
         said.append(f"over {rules['bearing.grease-hot']:g} °C the life of its grease is looked up")
     elif found.grease_life_h is not None:

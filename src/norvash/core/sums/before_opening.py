@@ -57,7 +57,9 @@ class CableIn:
     rest_s: float | None = ask(
         "Seconds of rest between", "count", default=None, above_low=True, high=86400, hint="empty: by the rulebook"
     )
-    insulated: bool = ask("Laid in thermal insulation", "yes", default=False)
+    insulated: bool = ask("One side of it lies in thermal insulation", "yes", default=False)
+    surrounded: bool = ask("Insulation all round it over more than 0.5 m", "yes", default=False)
+    cord: bool = ask("It is a cord of two cores in air", "yes", default=False)
     circuits: int = ask("Circuits laid together", "count", default=1, low=1, high=3)
     air_c: float = ask("Air around it", "temperature", default=30.0, low=-60, high=60)
 
@@ -92,7 +94,7 @@ def cable(given: CableIn, rules: MotorRules) -> CableOut:
     allowed = drop_allowed_v(given.rated_v, rules) * given.ways
     fine = not over(drop, allowed)
     rest = rules["cable.rest"] if given.rest_s is None else given.rest_s
-    laid = Laid(given.insulated, given.circuits, given.air_c)
+    laid = Laid(given.insulated, given.circuits, given.air_c, given.surrounded, given.cord)
     load = carried(given.current_a, given.section_mm2, given.burst_s, rest_s=rest, laid=laid, rules=rules)
     said = [] if fine else [f"it loses {drop:.2g} V, {allowed:.2g} V allowed: shorten it or take a thicker one"]
     if not load.enough:

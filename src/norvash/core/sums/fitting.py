@@ -5,7 +5,7 @@ from math import inf
 
 from norvash.core.brush.holders import FITS, gap_reason, side_fit
 from norvash.core.brush.seating import Face, sagitta_mm, seating_method, widest_face_radius_mm
-from norvash.core.edges import over, same, under, within
+from norvash.core.edges import over, under, within
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.loading import ask_class, for_class
 from norvash.core.sums.registry import Sum, ask, together
@@ -84,9 +84,8 @@ class SeatingIn:
     limit_mm: float | None = ask("Limit", "length", default=None)
     worn_mm: float = ask("Bedding wear so far", "length", default=0.0)
     face_radius_mm: float | None = ask("Radius of the face", "length", default=None, above_low=True, hint="empty: flat")
-    rod_d_mm: float | None = ask(
-        "or shaped on a rod of, paper included", "length", default=None, above_low=True, high=5000
-    )
+    rod_d_mm: float | None = ask("or shaped on a rod of", "length", default=None, above_low=True, high=5000)
+    paper_mm: float = ask("Paper on the rod, its thickness", "length", default=0.0, high=5)
     brush_count: int = ask("Number of brushes", "count", default=2, low=1, high=400)
     steady_rate_mm_per_kh: float | None = ask("Steady wear rate", "rate", default=None, above_low=True)
 
@@ -125,7 +124,7 @@ def seating(given: SeatingIn, rules: MotorRules) -> SeatingOut:
     method = seating_method(depth, given.brush_count, rules)
     ready = face.worn_for_mm(rules["seating.ready"])
     rate, curve = given.steady_rate_mm_per_kh, sagitta_mm(given.commutator_d_mm, given.thickness_mm)
-    on_rod = None if given.rod_d_mm is None else sagitta_mm(given.rod_d_mm, given.thickness_mm)
+    on_rod = None if given.rod_d_mm is None else sagitta_mm(2 * radius, given.thickness_mm)
     return SeatingOut(
         allowed=not curved,
         sagitta_mm=curve,
@@ -158,25 +157,33 @@ def _life_share(depth: float, given: SeatingIn) -> float | None:
 
 
 def _radius_of(given: SeatingIn) -> float:
-    """Return the radius of the face: as given, or of the rod that it was shaped on, infinite for a flat one."""
-    if given.face_radius_mm is None:
-        return inf if given.rod_d_mm is None else given.rod_d_mm / 2
-    if given.rod_d_mm is not None and not same(given.face_radius_mm, given.rod_d_mm / 2):
-        raise InputError("The radius of the face is not that of the rod.", "Give the one or the other.", "rod_d_mm")
-    return given.face_radius_mm
+    """Return the radius of the face: as given, or of the rod with its paper that it was shaped on, infinite for a flat
+    one.
+    """
+    if given.face_radius_mm is not None and given.rod_d_mm is not None:
+        raise InputError("A face has one radius: its own, or that of a rod.", "Give the one or the other.", "rod_d_mm")
+    if given.rod_d_mm is None and given.paper_mm:
+        raise InputError("Paper says nothing without a rod.", "Give the rod too.", "paper_mm")
+    if given.face_radius_mm is not None:
+        return given.face_radius_mm
+    return inf if given.rod_d_mm is None else given.rod_d_mm / 2 + given.paper_mm
 
 
 def _rod_fits(given: SeatingIn, rules: MotorRules) -> bool | None:
     """Tell whether a face may be shaped on the rod, None without one."""
     if given.rod_d_mm is None:
         return None
-    return within(given.commutator_d_mm / 2, given.rod_d_mm / 2, widest_face_radius_mm(given.commutator_d_mm, rules))
+    return within(given.commutator_d_mm / 2, _radius_of(given), widest_face_radius_mm(given.commutator_d_mm, rules))
 
 
 def _seating_advice(curved: bool, face: Face, given: SeatingIn, rules: MotorRules) -> str:
     if curved:
         return "the face is curved more than the commutator and touches at two edges only: shape it to the radius"
     share, ready = face.share(given.worn_mm), rules["seating.ready"]
+    if _rod_fits(given, rules) is False:
+        most = 2 * (widest_face_radius_mm(given.commutator_d_mm, rules) - given.paper_mm)
+        wrong = f"the wrong rod: at most {most:.1f} mm for a commutator of {given.commutator_d_mm:g} mm"
+        return f"{wrong}; {share:.0%} of the face touches"
     if under(share, ready):
         return f"{share:.0%} of the face touches: no full load before {ready:.0%}"
     return f"{share:.0%} of the face touches: load in steps"

@@ -1,6 +1,7 @@
 """Sums about force and current."""
 
 from dataclasses import dataclass
+from math import sqrt
 from typing import Any
 
 from norvash.core.brush.loading import (
@@ -13,7 +14,14 @@ from norvash.core.brush.loading import (
 )
 from norvash.core.edges import over, under, within
 from norvash.core.rules.book import CLASSES, GEARED, MotorRules
-from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW, GRADE_FAMILIES
+from norvash.core.rules.fitting import (
+    CONTACT_DROP,
+    DENSITY_HIGH,
+    DENSITY_LOW,
+    FORM_FACTOR,
+    FORM_FACTOR_OF,
+    GRADE_FAMILIES,
+)
 from norvash.core.sums.registry import Sum, ask, together
 from norvash.errors import InputError
 
@@ -113,6 +121,15 @@ class DensityIn:
     bars: int | None = ask("Bars", "count", default=None, low=3, high=2000)
     supply_v: float | None = ask("Supply", "voltage", default=None, above_low=True)
     force_n: float | None = ask("Spring force", "force", default=None, hint="with the speed, for the heat")
+    mean_of: str | None = ask(
+        "The current is a mean reading, fed by",
+        "word",
+        default=None,
+        hint=", ".join(FORM_FACTOR_OF),
+        choices=tuple((k, k) for k in FORM_FACTOR_OF),
+    )
+    on_s: float | None = ask("Each run lasts", "seconds", default=None, above_low=True, high=86_400, hint="short duty")
+    rest_s: float | None = ask("then it rests for", "seconds", default=None, high=86_400)
     speed_m_per_s: float | None = ask("Surface speed", "area speed", default=None, high=200)
 
 
@@ -120,7 +137,9 @@ class DensityIn:
 class DensityOut:
     """Current density, seated and while bedding; None against a guide that is not known."""
 
+    current_rms_a: float
     density_a_per_cm2: float
+    density_lasting_a_per_cm2: float
     density_bedding_a_per_cm2: float
     current_cap_a: float
     guide_low_a_per_cm2: float | None
@@ -137,19 +156,24 @@ class DensityOut:
 
 
 def current_density(given: DensityIn, rules: MotorRules) -> DensityOut:
-    """Return the current density against the guide of the grade."""
-    seated = current_density_a_per_cm2(given.current_a, given.brush_count, given.thickness_mm * given.width_mm)
+    """Return the current density against the guide of the grade; of a short duty what lasts is held against it."""
+    together(given, "on_s", "rest_s")
+    rms, share = given.current_a * _form_factor(given, rules), _share_on(given)
+    seated = current_density_a_per_cm2(rms, given.brush_count, given.thickness_mm * given.width_mm)
+    lasting = seated * share
     low, high, ids = _guide(given, rules)
     together(given, "commutator_d_mm", "bars")
     together(given, "force_n", "speed_m_per_s")
-    below = None if low is None else under(seated, rules["density.least-share"] * low)
-    beyond = None if high is None else over(seated, high)
+    below = None if low is None else under(lasting, rules["density.least-share"] * low)
+    beyond = None if high is None else over(lasting, high)
     drop = None if given.grade is None else rules[CONTACT_DROP.of(given.grade)]
     covered = None
     if given.commutator_d_mm and given.bars:
         covered = bars_covered(given.thickness_mm, given.commutator_d_mm, given.bars)
     return DensityOut(
+        current_rms_a=rms,
         density_a_per_cm2=seated,
+        density_lasting_a_per_cm2=lasting,
         density_bedding_a_per_cm2=seated / given.contact_share,
         current_cap_a=given.current_a * given.contact_share,
         guide_low_a_per_cm2=low,
@@ -161,9 +185,28 @@ def current_density(given: DensityIn, rules: MotorRules) -> DensityOut:
         contact_drop_v=drop,
         contact_drop_share=drop / given.supply_v if drop is not None and given.supply_v else None,
         heat_w=_heat_w(drop, given, rules),
-        advice=_density_advice(seated, low, high, given, rules),
+        advice=_density_advice(lasting, low, high, given, rules),
         rules=ids,
     )
+
+
+def _form_factor(given: DensityIn, rules: MotorRules) -> float:
+    """Return by how much the current that heats is more than its mean [1], 1 for one that is no mean reading.
+
+    Source: rules form.*
+    """
+    if given.mean_of is None:
+        return 1.0
+    if given.mean_of not in FORM_FACTOR_OF:
+        raise InputError(f"“{given.mean_of[:40]}” is not known.", f"Use one of {', '.join(FORM_FACTOR_OF)}.", "mean_of")
+    return rules[FORM_FACTOR.of(FORM_FACTOR_OF[given.mean_of])]
+
+
+def _share_on(given: DensityIn) -> float:
+    """Return the share of a current that heats for long where it runs and rests in turns [1]."""
+    if given.on_s is None or given.rest_s is None:
+        return 1.0
+    return sqrt(given.on_s / (given.on_s + given.rest_s))
 
 
 def _guide(given: DensityIn, rules: MotorRules) -> tuple[float | None, float | None, tuple[str, ...]]:

@@ -1,11 +1,11 @@
 """Cables: what they drop, what they may carry for long and in bursts; terminals and solenoid contacts."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import sqrt
 
 from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
-from norvash.core.rules.supply import AIR, CABLE, CIRCUITS, IN_AIR, SECTIONS, TOGETHER
+from norvash.core.rules.supply import AIR, CABLE, CIRCUITS, CORD, CORDS, IN_AIR, SECTIONS, TOGETHER
 from norvash.errors import InputError
 
 _USUAL_AIR_C = 30.0
@@ -39,11 +39,15 @@ def drop_allowed_v(rated_v: float, rules: MotorRules) -> float:
 
 @dataclass(frozen=True, slots=True)
 class Laid:
-    """How a cable is laid: in thermal insulation, how many circuits together, temperature of the air [°C]."""
+    """How a cable is laid: with one side in thermal insulation, how many circuits together, temperature of the air
+    [°C]; wholly `surrounded` by insulation over more than half a metre; as a `cord` of two cores in air.
+    """
 
     insulated: bool = False
     circuits: int = 1
     air_c: float = _USUAL_AIR_C
+    surrounded: bool = False
+    cord: bool = False
 
 
 def load_a(section_mm2: float, laid: Laid, rules: MotorRules) -> float:
@@ -56,11 +60,14 @@ def load_a(section_mm2: float, laid: Laid, rules: MotorRules) -> float:
     >>> load_a(1.5, Laid(), shipped()), round(load_a(5.0, Laid(True, 2), shipped()), 6)
     (17.0, 19.2)
     """
-    fitting = [s for s in SECTIONS if not under(section_mm2, float(s))]
+    if laid.cord and replace(laid, cord=False, air_c=_USUAL_AIR_C) != Laid():
+        raise InputError("A cord lies in air, alone.", "Leave insulation and other circuits out.", "cord")
+    known = CORDS if laid.cord else SECTIONS
+    fitting = [s for s in known if not under(section_mm2, float(s))]
     if not fitting:
         raise InputError(
-            f"A cable of {section_mm2:g} mm² is under the table.",
-            "Look its load up; the table begins at 1.5 mm².",
+            f"A {'cord' if laid.cord else 'cable'} of {section_mm2:g} mm² is under the table.",
+            f"Look its load up; the table begins at {known[0]} mm².",
             "section_mm2",
         )
     if over(laid.air_c, float(AIR[-1])):
@@ -73,9 +80,9 @@ def load_a(section_mm2: float, laid: Laid, rules: MotorRules) -> float:
             "Look them up; the table ends at three.",
             "circuits",
         )
-    load = rules[CABLE.of(fitting[-1])]
-    if laid.insulated:
-        load *= rules["cable.insulated"]
+    load = rules[(CORD if laid.cord else CABLE).of(fitting[-1])]
+    if laid.surrounded or laid.insulated:
+        load *= rules["cable.surrounded" if laid.surrounded else "cable.insulated"]
     if laid.circuits > 1:
         load *= rules[TOGETHER.of(CIRCUITS[laid.circuits - 2])]
     if over(laid.air_c, _USUAL_AIR_C):

@@ -5,9 +5,11 @@ from typing import ClassVar, Literal
 
 from pydantic import Field
 
+from norvash.core.parts.sizes import LABELS
 from norvash.core.sheet.stages.catalogue import field_of, stage_of
 from norvash.core.sheet.stages.gates import SERVICE
 from norvash.core.sheet.visit.done import done_tasks, sight_of
+from norvash.core.sheet.visit.offering import PLACE
 from norvash.errors import Conflict, NotFound
 from norvash.exchange.said.told import At, Line, Plain, Seen, Told, Value, Words, counter_typed, plain_of
 from norvash.store import entries, sheets
@@ -32,8 +34,15 @@ _WITH = {
     "turns": "turns",
     "volts": "volts",
     "way": "way",
-    **{n: n for n in ("bill", "hours", "rate", "freight", "tax", "redo", "life", "said")},
+    **{
+        n: n
+        for n in ("bill", "hours", "rate", "freight", "tax", "consumables", "downtime", "redo", "life", "condition")
+    },
+    "said": "said",
+    **{f"{which}-{n}": f"{which}-{n}" for which in ("new", "old") for n in LABELS},
+    **{f"at-{n}": f"at-{n}" for n in PLACE},
 }
+MAY_COME = frozenset(_WITH.values())
 
 
 class Open(Told):

@@ -9,7 +9,7 @@ from norvash.core.sheet.stages.sign import STAGE as SIGN
 from norvash.core.sheet.visit.walk import stages_of
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound
 from norvash.exchange.said.brushes import Fit, Measure, See
-from norvash.exchange.said.sheet import Add, Enter, Sign, Whole
+from norvash.exchange.said.sheet import MAY_COME, Add, Enter, Sign, Whole
 from norvash.exchange.said.told import At, Seen
 from norvash.store import sheets
 from norvash.web.answers import errors_of, go_to, page, status_of
@@ -124,15 +124,14 @@ def _back(request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str
     return go_to(f"/sheets/{sheet_id}{where}")
 
 
-# What may come with an entry, and with what a way costs.
-_BILL = ("bill", "hours", "rate", "freight", "tax", "redo", "life", "said")
+# What comes with an entry, empty where a form has no field for it.
 _WITH_IT = ("who", "day", "why", "barriers", "minutes", "parts", "part", "turns", "volts", "way")
 
 
 @router.post("/sheets/{sheet_id}/entries")
 def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep one entry."""
-    more = {k: typed.get(k, "") for k in _WITH_IT} | {k: typed[k] for k in _BILL if k in typed}
+    more = {k: typed.get(k, "") for k in _WITH_IT} | {k: typed[k] for k in MAY_COME if k in typed}
     place = whole(typed.get("place", "0"))
     try:
         entry = Enter.of(typed, place=-1 if place is None else place, with_it=more, why=_slip_why(typed))

@@ -15,6 +15,7 @@ from norvash.web.forms import whole
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.lives import LifeShown, lives_shown
+from norvash.web.stages.offers import OffersShown, offers_shown
 from norvash.web.stages.ways import WaysShown, ways_shown
 from norvash.work.sheet_page import SheetPage
 
@@ -26,7 +27,7 @@ class Decide:
     """Every finding of the visit with what may be decided of it, and the minutes of the work that is left [min]; at
     which of them the answers stand at once, and how many are not decided; what supply and battery say beside what is
     found there; what may be overruled; what was looked at of each part; which brushes may stay; the causes ruled out or
-    likely; what each way costs.
+    likely; what each way costs; the parts that are offered.
     """
 
     decisions: Mapping[str, str]
@@ -44,6 +45,7 @@ class Decide:
     stays: tuple[Stay, ...]
     out: list[Entry]
     money: WaysShown
+    offers: OffersShown
 
 
 def view(at: At) -> Decide:
@@ -68,6 +70,7 @@ def view(at: At) -> Decide:
         stays=_stays(shown),
         out=[e for c, e in causes.items() if e.word or c in likely],
         money=ways_shown(at),
+        offers=offers_shown(at),
     )
 
 

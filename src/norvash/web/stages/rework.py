@@ -8,14 +8,17 @@ from norvash.core.sheet.stages.rework import REPAIR, TEMPORARY, task_done
 from norvash.core.sheet.visit.work_list import Proposed
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
+from norvash.web.stages.fitting import Fitting, fitting_shown
 from norvash.web.stages.lives import LifeShown, lives_shown
+from norvash.web.stages.offers import OffersShown, offers_shown
 from norvash.work.sheet_page import SheetPage
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Rework:
     """The work list with the tick of each task and the stage at which it is recorded, the tasks that are done and did
-    not help `yet`, what is done and not proven, the temporary repairs, and the place of the next one.
+    not help `yet`, what is done and not proven, the temporary repairs, the place of the next one, the parts that are
+    offered, and how brushes go in.
     """
 
     work: list[tuple[Proposed, Entry, str]]
@@ -23,6 +26,8 @@ class Rework:
     proving: list[LifeShown]
     temporary: list[Given]
     next: Entry
+    offers: OffersShown
+    fitting: Fitting | None
 
 
 def _entry(shown: SheetPage, work: Proposed) -> Entry:
@@ -47,5 +52,7 @@ def view(at: At) -> Rework:
         yet=frozenset(t.id for x in shown.visit.lives if x.stands for t in x.finding.tasks),
         proving=[x for x in lives_shown(shown) if x.life.state == "done not proven" or x.life.measured_again],
         temporary=[g for n in places if (g := TEMPORARY.given(shown.sheet, n)) is not None],
+        offers=offers_shown(at),
+        fitting=fitting_shown(shown),
         next=entry(shown, TEMPORARY, max((*places, *carried), default=0) + 1),
     )

@@ -80,7 +80,7 @@ class WaysShown:
     open: tuple[tuple[int, str], ...]
     asked: Asked | None
     drawn: tuple[Drawing, ...]
-    axis: tuple[Drawing, ...]
+    axis: Drawing | None
     sentence: str
     flips: tuple[str, ...]
     against: bool
@@ -119,10 +119,10 @@ def ways_shown(at: At) -> WaysShown:
 
 @dataclass(frozen=True, slots=True)
 class _Seen:
-    """What is seen of ways side by side: their bars and the axis of the labour rate, wide and narrow, and the words."""
+    """What is seen of ways side by side: their bars, wide and narrow, the axis of the labour rate, and the words."""
 
     drawn: tuple[Drawing, ...] = ()
-    axis: tuple[Drawing, ...] = ()
+    axis: Drawing | None = None
     sentence: str = ""
     flips: tuple[str, ...] = ()
 
@@ -132,7 +132,7 @@ def _seen(found: Compared, taken: Way | None, here: Currency) -> _Seen:
     widths = (_WIDE, _PHONE)
     return _Seen(
         drawn=tuple(way_bars(found, taken, width, here) for width in widths),
-        axis=tuple(d for width in widths if (d := flip_axis(found, width, here)) is not None),
+        axis=flip_axis(found, _PHONE, here),
         sentence=proposed_words(found, here),
         flips=flip_words(found, here),
     )

@@ -2,8 +2,12 @@
 
 from collections.abc import Iterator
 
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.held import Held
+from norvash.core.sheet.judging import offers
 from norvash.core.sheet.part import COMPLAINT, RUN
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.decide import KEPT, KEPT_WHY, MOTOR_OVERRULED, OUTCOME, RUNS, STAGE, STOPS
 from norvash.core.sheet.stages.prove.run_fields import FIELDS
@@ -95,9 +99,25 @@ def _left(visit: Visit) -> str:
     return f"{undecided} to decide" if undecided else ""
 
 
+def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
+    yield from offers.judge(sheet, rules)
+
+
+def _holds_power(visit: Visit) -> Iterator[str | Held]:
+    yield from _before_power(visit)
+    yield from offers.before_power(visit)
+
+
+def _holds_signature(visit: Visit) -> Iterator[str]:
+    yield from _before_signing(visit)
+    if visit.sheet.kind != "quick" and OUTCOME.of(visit.sheet) in RUNS:
+        yield from offers.before_signing(visit)
+
+
 JUDGING = Judging(
     stage=STAGE,
-    holds={"power": _before_power, "service": _before_service, "sign": _before_signing},
+    judge=_judge,
+    holds={"power": _holds_power, "service": _before_service, "sign": _holds_signature},
     is_done=_is_done,
     left=_left,
 )

@@ -10,6 +10,8 @@ from norvash.core.sheet.field import Decision, Field, Pick, Taken, Tick
 from norvash.core.sheet.fields_made import pick, text, tick
 from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages.offers import FIELDS as OFFERS
+from norvash.core.sheet.stages.offers import FINDINGS as OF_OFFERS
 from norvash.core.sheet.stages.ways import TAKEN, WAY, way_words
 from norvash.core.verdict.grades import WORDS
 
@@ -100,7 +102,8 @@ STAGE = Stage(
     id="decide",
     name="decide",
     words="Decide",
-    fields=(OUTCOME, KEPT_WHY, WAY, TAKEN, *OVERRULED.values(), MOTOR_OVERRULED, *RULED_OUT.values()),
+    fields=(OUTCOME, KEPT_WHY, *OFFERS, WAY, TAKEN, *OVERRULED.values(), MOTOR_OVERRULED, *RULED_OUT.values()),
+    findings=OF_OFFERS,
     schools=("school.when", "school.repair"),
     named=_named,
 )

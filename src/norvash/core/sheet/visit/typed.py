@@ -21,6 +21,7 @@ from norvash.core.sheet.field import (
     Decision,
     Done,
     Field,
+    Offered,
     Painted,
     Permit,
     Pick,
@@ -38,6 +39,7 @@ from norvash.core.sheet.stages.ways import MOST_WAYS, NEW_UNIT
 from norvash.core.sheet.stages.windings.insulation import circuits_of
 from norvash.core.sheet.visit.bill import read_bill
 from norvash.core.sheet.visit.day import read_day
+from norvash.core.sheet.visit.offering import kind_of, read_offer
 from norvash.core.sheet.visit.permit import MOST_TEXT, part_of, read_permit
 from norvash.core.text.columns import read_column
 from norvash.core.text.quantities import MOST_OHM, parse
@@ -274,6 +276,12 @@ def _permit(_field: Permit, asked: _Asked) -> Read:
 def _costed(field: Costed, asked: _Asked) -> Read:
     _short_enough(field, asked)
     return Read(asked.text, asked.text, None, read_bill(asked.more, currency_of(asked.rules), asked.today))
+
+
+@_read.register
+def _offered(_field: Offered, asked: _Asked) -> Read:
+    kind = kind_of(asked.text)
+    return Read(kind, kind, None, read_offer(kind, asked.more))
 
 
 @_read.register

@@ -4,9 +4,11 @@ from dataclasses import dataclass
 
 from norvash.core.brush.holders import gap_reason
 from norvash.core.brush.loading import bars_covered, current_density_a_per_cm2, pressure_kpa
+from norvash.core.brush.on_copper import BAR_VOLTS_OF, mean_bar_v, most_m_per_s
 from norvash.core.brush.seating import sagitta_mm, seating_method
 from norvash.core.brush.springs import band_of, stronger_half_n
-from norvash.core.edges import under, within
+from norvash.core.commutator.run_out_limits import surface_speed_m_per_s
+from norvash.core.edges import over, under, within
 from norvash.core.motor.figure_fields import (
     BARS,
     COMMUTATOR_D_MM,
@@ -14,14 +16,18 @@ from norvash.core.motor.figure_fields import (
     FORCE_NEW_N,
     GRADE_FAMILY,
     HOLDER_GAP_MM,
+    INTERPOLES,
     NEW_MM,
+    POLES,
     RATED_A,
+    RATED_RPM,
     RATED_V,
     SPRING_RATE_N_PER_MM,
     SUNK_MM,
     THICKNESS_MM,
     WIDTH_MM,
 )
+from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW
 from norvash.core.sheet.sheet import Sheet
@@ -48,7 +54,7 @@ class Line:
 
 def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Line, ...]:
     """Return the lines that the figures known allow; what rests on class defaults says so."""
-    made = [*_springs(sheet, found, rules), *_current(sheet, rules), *_face(sheet, rules)]
+    made = [*_springs(sheet, found, rules), *_current(sheet, rules), *_copper(sheet, rules), *_face(sheet, rules)]
     gap, known = HOLDER_GAP_MM.stated(sheet.facts.figures), sheet.facts.figures
     since = f", {HOLDER_GAP_MM.basis(known)}" if SUNK_MM.of(known) else ""
     if gap is not None and not HOLDER_GAP.places(sheet):
@@ -124,6 +130,50 @@ def _springs(sheet: Sheet, found: Findings, rules: MotorRules) -> list[Line]:
             )
         )
     return made
+
+
+def _copper(sheet: Sheet, rules: MotorRules) -> list[Line]:
+    """Return how fast the copper runs under its grade, and the volts from bar to bar, where the figures are known."""
+    return [*_surface(sheet, rules), *_bar_volts(sheet, rules)]
+
+
+def _surface(sheet: Sheet, rules: MotorRules) -> list[Line]:
+    figures = sheet.facts.figures
+    diameter, rpm = track_d_mm(figures), RATED_RPM.stated(figures)
+    if COMMUTATOR_D_MM.stated(figures) is None or not diameter or not rpm:
+        return []
+    speed = surface_speed_m_per_s(diameter, rpm)
+    most, ids = most_m_per_s(GRADE_FAMILY.of(figures) or None, sheet.facts.motor_class, rules)
+    return [
+        Line(
+            words="Surface speed at rated speed",
+            value=speed,
+            unit="m/s",
+            against="its maker's figure" if most is None else f"at most {most:g} m/s",
+            right=None if most is None else not over(speed, most),
+            rules=ids,
+        )
+    ]
+
+
+def _bar_volts(sheet: Sheet, rules: MotorRules) -> list[Line]:
+    figures = sheet.facts.figures
+    known = [x for x in (RATED_V.stated(figures), POLES.stated(figures), BARS.stated(figures)) if x]
+    if sheet.facts.motor_class not in BAR_VOLTS_OF or len(known) < 3:
+        return []
+    volts, poles, bars = known
+    mean = mean_bar_v(volts, int(poles) // 2, int(bars))
+    rule = "bar-volts.plain" if INTERPOLES.of(figures) == "no" else "bar-volts.interpoles"
+    return [
+        Line(
+            words="Mean volts from bar to bar",
+            value=mean,
+            unit="V",
+            against=f"at most {rules[rule]:g} V; over it look for flashover marks",
+            right=not over(mean, rules[rule]),
+            rules=(rule,),
+        )
+    ]
 
 
 def _current(sheet: Sheet, rules: MotorRules) -> list[Line]:

@@ -1,0 +1,89 @@
+"""How brushes go in, on “Rework”: the plate with its polarity, the face on its copper, how they are held back."""
+
+from dataclasses import dataclass
+from math import inf
+
+from norvash.core.brush.seating import sagitta_mm, seating_method, widest_face_radius_mm
+from norvash.core.motor.figure_fields import COMMUTATOR_D_MM, THICKNESS_MM
+from norvash.core.motor.figure_reading import track_d_mm
+from norvash.core.motor.positions import polarity_clashes
+from norvash.core.sheet.stages.holding_back import WAYS
+from norvash.core.sheet.stages.polarity import boxes, wrong_at
+from norvash.core.sheet.stages.rework import PRINT, least_print
+from norvash.drawing.face_contact import Contact, face_contact
+from norvash.drawing.gap_profile import gap_profile
+from norvash.drawing.plate_plan import plate_plan
+from norvash.drawing.svg import Drawing
+from norvash.web.stages.fields import Entry, entry
+from norvash.work.sheet_page import SheetPage
+
+_PLATE, _FACE, _FEWEST = 300.0, 300.0, 2
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class OnCopper:
+    """A flat face on the copper: drawn to scale, its gap magnified; what must come off its middle [mm] and how, the
+    thickest rod for it [mm].
+    """
+
+    drawn: Drawing
+    gap: Drawing
+    depth_mm: float
+    way: str
+    rod_most_mm: float
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Fitting:
+    """The plate as it is wired, `read` at its boxes or by the plan, and what is wrong with it; a flat face on its
+    copper, None where that is not known; the steps by which brushes are held back, and the school that says so. Of the
+    faces that are in the print of each, the least of them, and the one that releases the load [1].
+    """
+
+    plate: Drawing
+    read: bool
+    wrong: str
+    face: OnCopper | None
+    held: tuple[str, ...]
+    by: str
+    prints: tuple[Entry, ...]
+    least: float | None
+    release: float
+
+
+def fitting_shown(page: SheetPage) -> Fitting | None:
+    """Return how the brushes of a motor go in, None of one with a single brush."""
+    facts, choice = page.context.facts, page.context.rules.choice("school.order")
+    if len(facts.positions) < _FEWEST:
+        return None
+    read = boxes(page.sheet)
+    plans = read or facts.positions
+    return Fitting(
+        plate=plate_plan(plans, polarity_clashes(plans), _PLATE),
+        read=bool(read),
+        wrong=wrong_at(page.sheet),
+        face=_on_copper(page),
+        held=WAYS.get(choice.key, ()),
+        by=choice.words,
+        prints=tuple(entry(page, PRINT, p.number, f"Brush {p.label}") for p in facts.positions),
+        least=least_print(page.sheet),
+        release=page.context.rules["seating.ready"],
+    )
+
+
+def _on_copper(page: SheetPage) -> OnCopper | None:
+    """Return a new face on the copper as it is now, None where diameter or thickness are not stated."""
+    facts, rules = page.context.facts, page.context.rules
+    diameter, t = track_d_mm(facts.figures), THICKNESS_MM.stated(facts.figures)
+    if COMMUTATOR_D_MM.stated(facts.figures) is None or diameter is None:
+        return None
+    if t is None or t >= diameter:
+        return None
+    depth = sagitta_mm(diameter, t)
+    return OnCopper(
+        drawn=face_contact(Contact(diameter, t, inf, 0.0, 0.0), _FACE),
+        gap=gap_profile(diameter, t, inf, _FACE),
+        depth_mm=depth,
+        way=seating_method(depth, len(facts.positions), rules),
+        rod_most_mm=2 * widest_face_radius_mm(diameter, rules),
+    )
