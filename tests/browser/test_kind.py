@@ -189,7 +189,7 @@ def test_a_sum_by_keyboard(page: Page, watch: Watch) -> None:
     watch.answers = {422}
     page.goto("/sums")
     press(page, "2")
-    press(page, "6")
+    press(page, "9")
     expect(line(page)).to_have_text("Vibration")
     page.goto("/sums")
     press(page, "2")

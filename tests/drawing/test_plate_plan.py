@@ -36,6 +36,12 @@ def test_a_plate_shows_what_is_joined_to_what(signs: str, marked: list[int]) -> 
     assert not polarity_clashes(alternating(plans))
 
 
+def test_brushes_side_by_side_on_an_arm_are_one_box() -> None:
+    drawn = plate_plan(even_positions(8, 4), frozenset(), 300)
+    assert [e.text for e in drawn.elements if e.ink == "text-tag"] == ["A1–A2 +", "B1–B2 −", "C1–C2 +", "D1–D2 −"]
+    assert len(drawn.rows) == 8
+
+
 def test_the_gap_under_a_flat_face_is_magnified_and_says_how_much() -> None:
     drawn = gap_profile(62, 9.15, inf, 300)
     assert [row[0] for row in drawn.rows] == ["25%", "50%", "75%", "100%"]

@@ -31,6 +31,8 @@ JOBS = Path(__file__).parent.parent / "jobs"
 # As what each job is signed, and what must stand in what was told, whatever else moves.
 TOLD = {
     "armature-condemned": ("away", "“with a new armature” is 82.7% of it, over 60%"),
+    "too-thick-for-its-box": ("not clean", "0.440 mm too much to dress (at most 0.1 mm): the wrong part, send it back"),
+    "eased-on-a-plate": ("out", "brush set LP-B 170: after dressing"),
     "right-set-by-its-build": (
         "not clean",
         "brush set N: do not use: N is of another voltage: 230 V, build 3 takes S, sent back, not fitted",

@@ -92,3 +92,17 @@ def test_an_offer_stays_on_the_sheet(work: Work) -> None:
         work.bench.put("offer", "bearing", 2, **{"new-number": "6002", "at-located": "perhaps"})
     with pytest.raises(InputError, match="grade family"):
         work.bench.put("offer", "brush set", 2, **{"new-grade": "soft"})
+
+
+def test_a_face_is_shaped_on_the_commutators_own_curve(shop: Shop) -> None:
+    work = at_work(
+        shop, "appliance", "construction=universal rated_v=230 commutator_d_mm=22 thickness_mm=4.5 width_mm=4.5"
+    )
+    with pytest.raises(InputError, match=r"0\.182 mm deep, the commutator's 0\.233, 0\.051 mm apart") as refused:
+        work.bench.put("rod", "28.0")
+    assert "22.0 to 22.6 mm" in refused.value.remedy
+    work.bench.put("rod", "22.4")
+    with pytest.raises(InputError, match=r"with 0\.2 mm of paper"):
+        work.bench.put("rod-paper", "0.2")
+    work.bench.put("rod", "22.0")
+    work.bench.put("rod-paper", "0.2")

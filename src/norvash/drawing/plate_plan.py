@@ -27,8 +27,11 @@ def plate_plan(plans: Sequence[PositionPlan], wrong: frozenset[int], width: floa
     if plus:
         made.append(el("circle", "copper-line", cx=middle, cy=middle, r=_BUS * radius))
         made += _post(middle, radius)
+    arms: dict[float, list[PositionPlan]] = {}
     for plan in plans:
-        made += _box(plan, middle, radius, wrong=plan.number in wrong)
+        arms.setdefault(plan.angle_deg, []).append(plan)
+    for side_by_side in arms.values():
+        made += _box(side_by_side, middle, radius, wrong=any(p.number in wrong for p in side_by_side))
     rows = tuple(_row(p, wrong) for p in sorted(plans, key=lambda p: (p.angle_deg, p.number)))
     return Drawing(
         name="plate-plan",
@@ -64,8 +67,12 @@ def _at(plan: PositionPlan, middle: float, out: float) -> tuple[float, float]:
     return middle + out * sin(angle), middle - out * cos(angle)
 
 
-def _box(plan: PositionPlan, middle: float, radius: float, *, wrong: bool) -> list[Element]:
-    """Return a box with its sign, and the lead that joins it to the ring of the post or to the case."""
+def _box(plans: Sequence[PositionPlan], middle: float, radius: float, *, wrong: bool) -> list[Element]:
+    """Return the box of an arm with its sign, and the lead that joins it to the ring of the post or to the case.
+
+    Brushes side by side on it lie behind one another along the shaft.
+    """
+    plan = plans[0]
     x, y = _at(plan, middle, _BOX * radius)
     outer = _CASE if plan.polarity == "-" else _BUS
     (from_x, from_y), (to_x, to_y) = (_at(plan, middle, share * radius) for share in (_COPPER + 0.03, outer))
@@ -77,6 +84,11 @@ def _box(plan: PositionPlan, middle: float, radius: float, *, wrong: bool) -> li
     made.append(el("rect", "carbon", x=x - half, y=y - half, width=_BOX_PX, height=_BOX_PX, transform=turn))
     if wrong:
         made.append(el("rect", "copper-dash", x=x - half - 5, y=y - half - 5, width=_BOX_PX + 10, height=_BOX_PX + 10))
-    sign = plan.polarity.replace("-", "−") or "?"
+    signs = "".join(dict.fromkeys(p.polarity.replace("-", "−") or "?" for p in plans))
     lx, ly = _at(plan, middle, radius + 16)
-    return [*made, label("text-tag", lx, ly + 5, f"{plan.label} {sign}", "middle")]
+    return [*made, label("text-tag", lx, ly + 5, f"{_name(plans)} {signs}", "middle")]
+
+
+def _name(plans: Sequence[PositionPlan]) -> str:
+    """Return the label of a box, of several on one arm from the first to the last."""
+    return plans[0].label if len(plans) == 1 else f"{plans[0].label}–{plans[-1].label}"

@@ -8,7 +8,8 @@ from typing import Annotated, Any, get_args, get_origin
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError, create_model
 
-from norvash.core.money.money import Currency, read_money
+from norvash.core.money.here import currency_of
+from norvash.core.money.money import read_money
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.catalogue import SUMS
 from norvash.core.sums.registry import Ask, find
@@ -85,12 +86,17 @@ def work_out_typed(name: str, typed: dict[str, str], rules: MotorRules) -> tuple
     """Return a sum's inputs and result from what was typed into its form, units and fractions included."""
     given: dict[str, Any] = {}
     errors: list[NorvashError] = []
+    here = currency_of(rules)
     for field in fields(find(SUMS, name).inputs):
         text = typed.get(field.name, "").strip()
         if not text:
             continue
         try:
-            given[field.name] = _read(text, field.metadata["ask"], _takes_list(field.type), _takes_one(field.type))
+            ask = field.metadata["ask"]
+            if ask.dimension == "money":
+                given[field.name] = read_money(text, here) / here.unit
+            else:
+                given[field.name] = _read(text, ask, _takes_list(field.type), _takes_one(field.type))
         except NorvashError as error:
             errors.append(error.at(field.name))
     if errors:
@@ -116,11 +122,7 @@ def _yes(text: str) -> bool:
     return text.lower() in ("yes", "true")
 
 
-def _money(text: str) -> float:
-    return read_money(text, Currency()) / Currency().unit
-
-
-_READERS: Mapping[str, Callable[[str], Any]] = {"yes": _yes, "rows": read_rows, "money": _money}
+_READERS: Mapping[str, Callable[[str], Any]] = {"yes": _yes, "rows": read_rows}
 
 
 def _members(kind: Any) -> tuple[Any, ...]:

@@ -29,11 +29,11 @@ from norvash.core.sums.registry import Sum
 GROUPS: MappingProxyType[str, tuple[Sum, ...]] = MappingProxyType(
     {
         "Carbon, limit and dates": (*carbon.SUMS, *limit.SUMS, *line.SUMS, *intervals.SUMS),
-        "Load and fit of brushes": (*loading.SUMS, *speed.SUMS, *fitting.SUMS, *offered.SUMS),
+        "Load and fit of brushes": (*loading.SUMS, *fitting.SUMS, *speed.SUMS, *offered.SUMS),
         "Before opening": (*before_opening.SUMS, *cause.SUMS),
         "Commutator": (*commutator.SUMS, *bar_testing.SUMS, *cutting.SUMS),
         "Windings": insulation.SUMS,
-        "Bearings and shaft": (*bearings.SUMS, *fits.SUMS, *kit.SUMS, *shaft.SUMS),
+        "Bearings and shaft": (*bearings.SUMS, *kit.SUMS, *shaft.SUMS, *fits.SUMS),
         "Money": (*money.SUMS, *repair.SUMS),
     }
 )

@@ -4,8 +4,9 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.motor.classes import TEMPLATES
-from norvash.core.motor.figure_fields import FIELDS
+from norvash.core.motor.figure_fields import BUILD_MATRIX, FIELDS
 from norvash.core.motor.figures import Figures
+from norvash.core.parts.matrix import Row, read_matrix
 from norvash.core.rules.book import MotorRules
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
@@ -56,16 +57,19 @@ def _page(
     lent = Figures({}, {}, template.lends if template else {})
     plans = store.type_positions(conn, type_id) if type_id else ()
     drawings: tuple[Drawing, ...] = ()
+    matrix: tuple[Row, ...] = ()
     if type_id and template:
         rules = MotorRules(rulebook(conn), template.name, type_id)
         stated = Figures({}, store.type_figures(conn, type_id), template.lends)
         drawings = (brush_drawn(stated, rules), end_view_new(stated, plans, rules, 300))
+        matrix = read_matrix(BUILD_MATRIX.stated(stated))
     return page(
         request,
         "type.html",
         status_of(error) if error else 200,
         area="Motors",
         type_id=type_id,
+        matrix=matrix,
         fields=FIELDS,
         lent=lent,
         templates=TEMPLATES,

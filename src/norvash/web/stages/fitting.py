@@ -3,13 +3,23 @@
 from dataclasses import dataclass
 from math import inf
 
-from norvash.core.brush.seating import sagitta_mm, seating_method, widest_face_radius_mm
+from norvash.core.brush.seating import Face, seating_method, widest_face_radius_mm
+from norvash.core.edges import same
 from norvash.core.motor.figure_fields import COMMUTATOR_D_MM, THICKNESS_MM
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.motor.positions import polarity_clashes
 from norvash.core.sheet.stages.holding_back import WAYS
 from norvash.core.sheet.stages.polarity import boxes, wrong_at
-from norvash.core.sheet.stages.rework import PRINT, least_print
+from norvash.core.sheet.stages.seating import (
+    LEADS_LIE,
+    PRINT,
+    ROD,
+    ROD_PAPER,
+    SLIDES,
+    SPRINGS_SIT,
+    least_print,
+    shaped_radius_mm,
+)
 from norvash.drawing.face_contact import Contact, face_contact
 from norvash.drawing.gap_profile import gap_profile
 from norvash.drawing.plate_plan import plate_plan
@@ -22,12 +32,13 @@ _PLATE, _FACE, _FEWEST = 300.0, 300.0, 2
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class OnCopper:
-    """A flat face on the copper: drawn to scale, its gap magnified; what must come off its middle [mm] and how, the
-    thickest rod for it [mm].
+    """A new face on the copper, flat or `shaped` on a rod: drawn to scale, its gap magnified; what must come off its
+    middle [mm] and how, the thickest rod for it [mm].
     """
 
     drawn: Drawing
     gap: Drawing
+    shaped: bool
     depth_mm: float
     way: str
     rod_most_mm: float
@@ -46,6 +57,8 @@ class Fitting:
     face: OnCopper | None
     held: tuple[str, ...]
     by: str
+    rod: tuple[Entry, ...]
+    looks: tuple[Entry, ...]
     prints: tuple[Entry, ...]
     least: float | None
     release: float
@@ -65,6 +78,8 @@ def fitting_shown(page: SheetPage) -> Fitting | None:
         face=_on_copper(page),
         held=WAYS.get(choice.key, ()),
         by=choice.words,
+        rod=tuple(entry(page, f) for f in (ROD, ROD_PAPER)),
+        looks=tuple(entry(page, f) for f in (LEADS_LIE, SPRINGS_SIT, SLIDES)),
         prints=tuple(entry(page, PRINT, p.number, f"Brush {p.label}") for p in facts.positions),
         least=least_print(page.sheet),
         release=page.context.rules["seating.ready"],
@@ -79,10 +94,12 @@ def _on_copper(page: SheetPage) -> OnCopper | None:
         return None
     if t is None or t >= diameter:
         return None
-    depth = sagitta_mm(diameter, t)
+    radius = shaped_radius_mm(page.sheet) or inf
+    depth = Face(diameter, t, radius).depth_mm()
     return OnCopper(
-        drawn=face_contact(Contact(diameter, t, inf, 0.0, 0.0), _FACE),
-        gap=gap_profile(diameter, t, inf, _FACE),
+        drawn=face_contact(Contact(diameter, t, radius, 0.0, 1.0 if same(radius, diameter / 2) else 0.0), _FACE),
+        gap=gap_profile(diameter, t, radius, _FACE),
+        shaped=radius != inf,
         depth_mm=depth,
         way=seating_method(depth, len(facts.positions), rules),
         rod_most_mm=2 * widest_face_radius_mm(diameter, rules),

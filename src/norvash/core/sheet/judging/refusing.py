@@ -7,6 +7,7 @@ from norvash.core.sheet.field import BEARINGS, Decision, Field
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.drive.says import bearing_at
 from norvash.core.sheet.judging.prove.refused import refuse_run
+from norvash.core.sheet.judging.refusing_parts import refuse_parts
 from norvash.core.sheet.life import STANDING, Told
 from norvash.core.sheet.putting_off import Asked, put_off_anew
 from norvash.core.sheet.records import PutBy, PutOff, Record, TakenFor
@@ -15,7 +16,6 @@ from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import OUTCOME, OVERRULED, STOPS, decided_finding, decision
 from norvash.core.sheet.stages.drive.bearings import BEARING_GREASED
-from norvash.core.sheet.stages.offers import OFFER
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
 from norvash.core.sheet.stages.ways import TAKEN
 from norvash.core.sheet.stages.windings.withstand import WITHSTAND_V, refuse_withstand
@@ -40,8 +40,7 @@ def refuse(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, 
         refuse_withstand(sheet, place, asked.number, rules)
     if field in (NOLOAD_RPM, NOLOAD_A) and asked.number is not None and sheet.facts.asked_where:
         _said_where(sheet)
-    if field is OFFER and not asked.word and OFFER.given(sheet, place) is not None:
-        raise InputError("An offer stays on the sheet.", "Say what became of it: sent back, or out again.", "value")
+    refuse_parts(field, place, asked, sheet=sheet, rules=rules)
     if field is TAKEN and asked.word:
         return _taken(asked, sheet, told, rules)
     if field is BEARING_GREASED and asked.word == "grease":

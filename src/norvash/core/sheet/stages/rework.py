@@ -6,12 +6,12 @@ from norvash.core.motor.figure_fields import COMMUTATOR_NOW_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Done, Field, Repair, Tick
-from norvash.core.sheet.fields_made import pick, quantity, tick
+from norvash.core.sheet.fields_made import pick, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import REPAIRS
-from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.brushes.carbon import BRUSH_GREASED
+from norvash.core.sheet.stages.seating import FIELDS as SEATING
 from norvash.core.sheet.stages.shared import SET_HOLDERS
 from norvash.core.sheet.task import Task
 
@@ -65,25 +65,6 @@ FREED_WITH = pick(
     },
     forbids=_by_school,
 )
-PRINT = quantity(
-    "print",
-    "Seating",
-    "Print of the contact",
-    "share",
-    needs="safe",
-    per="position",
-    high=1,
-    hint="what of the face touches, like 60 %",
-    placed=True,
-    work=True,
-)
-
-
-def least_print(sheet: Sheet) -> float | None:
-    """Return the least print of the brushes [1]: it governs; None where none was taken."""
-    return min((x for p in PRINT.places(sheet) if (x := PRINT.of(sheet, p)) is not None), default=None)
-
-
 MAKE_GOOD = Task(
     id="make-good",
     what="Make the temporary repair good",
@@ -132,7 +113,7 @@ STAGE = Stage(
     id="rework",
     name="rework",
     words="Rework",
-    fields=(TEMPORARY, HOLDER_SET, FREED_WITH, PRINT),
+    fields=(TEMPORARY, HOLDER_SET, FREED_WITH, *SEATING),
     findings=FINDINGS,
     inside=True,
     named=_named,

@@ -1,0 +1,45 @@
+"""What is refused of parts as it is entered: an offer that is to vanish, a face on the wrong rod."""
+
+from norvash.core.brush.seating import sagitta_mm, widest_face_radius_mm
+from norvash.core.edges import within
+from norvash.core.motor.figure_fields import COMMUTATOR_D_MM, THICKNESS_MM
+from norvash.core.motor.figure_reading import track_d_mm
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.putting_off import Asked
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.offers import OFFER
+from norvash.core.sheet.stages.seating import ROD, ROD_PAPER
+from norvash.errors import InputError
+
+
+def refuse_parts(field: Field, place: int, asked: Asked, *, sheet: Sheet, rules: MotorRules) -> None:
+    """Refuse what must not be done with the parts of this motor.
+
+    Raises: InputError that says what is right.
+    """
+    if field is OFFER and not asked.word and OFFER.given(sheet, place) is not None:
+        raise InputError("An offer stays on the sheet.", "Say what became of it: sent back, or out again.", "value")
+    if field in (ROD, ROD_PAPER) and asked.number is not None:
+        _rod(field, asked.number, sheet, rules)
+
+
+def _rod(field: Field, typed_mm: float, sheet: Sheet, rules: MotorRules) -> None:
+    """Refuse to shape faces on a rod that gives them another curve than the commutator's."""
+    rod = typed_mm if field is ROD else ROD.of(sheet)
+    paper = typed_mm if field is ROD_PAPER else ROD_PAPER.of(sheet) or 0.0
+    diameter, t = track_d_mm(sheet.facts.figures), THICKNESS_MM.stated(sheet.facts.figures)
+    if rod is None or diameter is None or COMMUTATOR_D_MM.stated(sheet.facts.figures) is None:
+        return
+    radius, most = rod / 2 + paper, widest_face_radius_mm(diameter, rules)
+    if within(diameter / 2, radius, most):
+        return
+    curve = ""
+    if t is not None and t < min(diameter, 2 * radius):
+        own, shaped = sagitta_mm(diameter, t), sagitta_mm(2 * radius, t)
+        curve = f": its curve is {shaped:.3f} mm deep, the commutator's {own:.3f}, {abs(own - shaped):.3f} mm apart"
+    raise InputError(
+        f"Refused: a rod of {rod:g} mm{f' with {paper:g} mm of paper' if paper else ''} is the wrong one{curve}.",
+        f"Take one of {diameter - 2 * paper:.1f} to {2 * (most - paper):.1f} mm.",
+        "value",
+    )
