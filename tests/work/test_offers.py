@@ -44,6 +44,9 @@ def test_a_refused_set_that_is_fitted_stops_the_motor_until_it_is_out(work: Work
     offered(work, 1, new__face_angle_deg="15", new__volts="110")
     assert work.bench.states[0, "part.wrong.brushes"] == "open"
     assert "the machine has 230 V" in work.missing("power")
+    with pytest.raises(InputError, match="takes nothing out"):
+        offered(work, 1, new__face_angle_deg="15")
+    assert work.bench.states[0, "part.wrong.brushes"] == "open"
     work.put("task.take-out=yes").bench.put("offer-became", "out", 1)
     assert work.bench.states[0, "part.wrong.brushes"] == "proven"
     assert "110 V" not in work.missing("power")

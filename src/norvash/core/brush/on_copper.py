@@ -31,3 +31,12 @@ def mean_bar_v(rated_v: float, pole_pairs: int, bars: int) -> float:
     15.043
     """
     return rated_v * 2 * pole_pairs / bars
+
+
+def most_bar_v(rules: MotorRules, *, interpoles: bool) -> tuple[float, str]:
+    """Return how many volts from bar to bar a commutator bears on average, and the rule that says so.
+
+    Units: -> [V]. Source: rules bar-volts.*
+    """
+    found = rules.figure("bar-volts.interpoles" if interpoles else "bar-volts.plain")
+    return found.value, found.rule_id

@@ -1,7 +1,7 @@
 """What a part is by its sizes and names, the old one and the new one alike; which of them its kind has."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass, fields
+from dataclasses import dataclass
 from types import MappingProxyType
 from typing import Literal
 
@@ -105,4 +105,3 @@ OF_KIND: Mapping[Kind, tuple[str, ...]] = MappingProxyType(
     }
 )
 KINDS: tuple[Kind, ...] = tuple(OF_KIND)
-SIZES = tuple(f.name for f in fields(Sizes))

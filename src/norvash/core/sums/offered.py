@@ -1,6 +1,6 @@
 """The sum on a part that is offered: the old one, the new one and the machine, and whether it is the right one."""
 
-from dataclasses import dataclass, fields
+from dataclasses import dataclass
 
 from norvash.core.parts.answer import Answered
 from norvash.core.parts.compare import Offer, compared
@@ -16,45 +16,12 @@ _HINT = "as thickness_mm 5; width_mm 8; length_mm 15"
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class PartIn:
-    """Sizes and names of a part, those that are known."""
-
-    thickness_mm: float | None = None
-    width_mm: float | None = None
-    length_mm: float | None = None
-    face_angle_deg: float | None = None
-    hand: str = ""
-    lead_mm: float | None = None
-    terminal: str = ""
-    grade: str = ""
-    volts: float | None = None
-    variant: str = ""
-    force_n: float | None = None
-    free_mm: float | None = None
-    number: str = ""
-    bore_mm: float | None = None
-    outside_mm: float | None = None
-    pressed_mm: float | None = None
-    teeth: float | None = None
-    turning: str = ""
-    boxes: float | None = None
-    bars: float | None = None
-    slots: float | None = None
-    winding: str = ""
-    commutator_d_mm: float | None = None
-    core_mm: float | None = None
-    shaft_d_mm: float | None = None
-    part: str = ""
-    batch: str = ""
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
 class OfferedIn:
     """A part that is offered: one row each of the new and the old one, and what it goes into."""
 
     kind: str = ask("What it is", "word", choices=tuple((k, k) for k in KINDS), hint=", ".join(KINDS))
-    new: list[PartIn] = ask("The new one", "rows", hint=_HINT)
-    old: list[PartIn] | None = ask("The old one", "rows", default=None, hint=_HINT)
+    new: list[Sizes] = ask("The new one", "rows", hint=_HINT)
+    old: list[Sizes] | None = ask("The old one", "rows", default=None, hint=_HINT)
     volts: float | None = ask("Supply of the machine", "voltage", default=None, above_low=True, high=50_000)
     build: str | None = ask("Its build", "word", default=None)
     matrix: str | None = ask(
@@ -108,7 +75,7 @@ def found_of(given: OfferedIn, rules: MotorRules) -> Answered:
         metal_case=given.metal_case,
     )
     offer = Offer(
-        kind=kind, old=_sizes(given.old or [PartIn()], kind, "old"), new=_sizes(given.new, kind, "new"), machine=machine
+        kind=kind, old=_sizes(given.old or [Sizes()], kind, "old"), new=_sizes(given.new, kind, "new"), machine=machine
     )
     return compared(offer, rules)
 
@@ -127,15 +94,14 @@ def offered_part(given: OfferedIn, rules: MotorRules) -> OfferedOut:
     )
 
 
-def _sizes(rows: list[PartIn], kind: Kind, which: str) -> Sizes:
-    """Return the sizes of a part, those that its kind has.
+def _sizes(rows: list[Sizes], kind: Kind, which: str) -> Sizes:
+    """Return a part as it was given, once every size is one that its kind has and that can be.
 
-    Raises: InputError for none or several parts, a size that its kind has not, or that cannot be.
+    Raises: InputError for none or several parts, a size that its kind has not, or that is not possible.
     """
     if len(rows) != 1:
         raise InputError(f"{len(rows)} parts stand there.", "Give one, in one row.", which)
-    made: dict[str, float | str] = {}
-    for name in (f.name for f in fields(PartIn)):
+    for name in LABELS:
         value = getattr(rows[0], name)
         if value in (None, ""):
             continue
@@ -143,10 +109,10 @@ def _sizes(rows: list[PartIn], kind: Kind, which: str) -> Sizes:
             raise InputError(f"A {kind} has no {LABELS[name][0]} here.", f"Give {', '.join(OF_KIND[kind])}.", which)
         if isinstance(value, float) and not (value > 0 or name == "face_angle_deg"):
             raise InputError(f"{LABELS[name][0]}: {value:g} is not possible.", "Give what was measured.", which)
-        made[name] = value
-    if made.get("grade", GRADE_FAMILIES[0]) not in GRADE_FAMILIES:
-        raise InputError(f"“{made['grade']}” is not a grade family.", "Use " + ", ".join(GRADE_FAMILIES) + ".", which)
-    return Sizes(**made)  # type: ignore[arg-type]
+    grade = rows[0].grade
+    if grade and grade not in GRADE_FAMILIES:
+        raise InputError(f"“{grade}” is not a grade family.", "Use " + ", ".join(GRADE_FAMILIES) + ".", which)
+    return rows[0]
 
 
 SUMS = (

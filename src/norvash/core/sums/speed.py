@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from norvash.core.brush.on_copper import BAR_VOLTS_OF, mean_bar_v, most_m_per_s
+from norvash.core.brush.on_copper import BAR_VOLTS_OF, mean_bar_v, most_bar_v, most_m_per_s
 from norvash.core.commutator.run_out_limits import surface_speed_m_per_s
 from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
@@ -76,8 +76,8 @@ def bar_volts(given: BarVoltsIn, rules: MotorRules) -> BarVoltsOut:
     """Return the mean volts from bar to bar: over the most, look for marks of a flashover."""
     if given.bars < 2 * given.pole_pairs:
         raise InputError("There are fewer bars than poles.", "Check bars and pole pairs.", "bars")
-    rule = "bar-volts.interpoles" if given.interpoles else "bar-volts.plain"
-    mean, most = mean_bar_v(given.rated_v, given.pole_pairs, given.bars), rules[rule]
+    mean = mean_bar_v(given.rated_v, given.pole_pairs, given.bars)
+    most, rule = most_bar_v(rules, interpoles=given.interpoles)
     within = not over(mean, most)
     asked = "" if given.motor_class is None or given.motor_class in BAR_VOLTS_OF else "; of this class it is not judged"
     words = f"inside {most:g} V" if within else f"over {most:g} V: look for marks of a flashover"

@@ -7,9 +7,11 @@ from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.putting_off import Asked
+from norvash.core.sheet.records import OfferRecord
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.offers import OFFER
 from norvash.core.sheet.stages.seating import ROD, ROD_PAPER
+from norvash.core.sheet.visit.offering import compared_on, kind_of, offers_now
 from norvash.errors import InputError
 
 
@@ -20,8 +22,21 @@ def refuse_parts(field: Field, place: int, asked: Asked, *, sheet: Sheet, rules:
     """
     if field is OFFER and not asked.word and OFFER.given(sheet, place) is not None:
         raise InputError("An offer stays on the sheet.", "Say what became of it: sent back, or out again.", "value")
+    if field is OFFER and isinstance(asked.record, OfferRecord):
+        _rewritten(place, asked.word, asked.record, sheet=sheet, rules=rules)
     if field in (ROD, ROD_PAPER) and asked.number is not None:
         _rod(field, asked.number, sheet, rules)
+
+
+def _rewritten(place: int, word: str, record: OfferRecord, *, sheet: Sheet, rules: MotorRules) -> None:
+    """Refuse to write a part that was refused and is fitted anew as one that is right: it stays what it is."""
+    wrong = [o for o in offers_now(sheet, rules) if o.place == place and o.fitted and o.found.refused]
+    if wrong and not compared_on(sheet, kind_of(word), record, rules)[1].refused:
+        raise InputError(
+            f"{wrong[0].words} was refused and is fitted: changing what is written takes nothing out.",
+            "Say that it came out, and compare the other part as another offer.",
+            "value",
+        )
 
 
 def _rod(field: Field, typed_mm: float, sheet: Sheet, rules: MotorRules) -> None:

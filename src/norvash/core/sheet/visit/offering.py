@@ -145,18 +145,17 @@ def offers_now(sheet: Sheet, rules: MotorRules) -> tuple[OfferNow, ...]:
         kind = next((k for k in OF_KIND if given is not None and k == given.word), None)
         if given is None or kind is None or not isinstance(given.record, OfferRecord):
             continue
-        offer = _offer(kind, given.record, sheet)
+        offer, found = compared_on(sheet, kind, given.record, rules)
         made.append(
-            OfferNow(
-                place=place,
-                kind=kind,
-                given=given,
-                offer=offer,
-                found=_compared(offer, rules),
-                became=BECAME.of(sheet, place),
-            )
+            OfferNow(place=place, kind=kind, given=given, offer=offer, found=found, became=BECAME.of(sheet, place))
         )
     return tuple(made)
+
+
+def compared_on(sheet: Sheet, kind: Kind, record: OfferRecord, rules: MotorRules) -> tuple[Offer, Answered]:
+    """Return a part that is offered beside the motor of a sheet, and the answer on it."""
+    offer = _offer(kind, record, sheet)
+    return offer, _compared(offer, rules)
 
 
 def _compared(offer: Offer, rules: MotorRules) -> Answered:

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from norvash.core.brush.holders import gap_reason
 from norvash.core.brush.loading import bars_covered, current_density_a_per_cm2, pressure_kpa
-from norvash.core.brush.on_copper import BAR_VOLTS_OF, mean_bar_v, most_m_per_s
+from norvash.core.brush.on_copper import BAR_VOLTS_OF, mean_bar_v, most_bar_v, most_m_per_s
 from norvash.core.brush.seating import sagitta_mm, seating_method
 from norvash.core.brush.springs import band_of, stronger_half_n
 from norvash.core.commutator.run_out_limits import surface_speed_m_per_s
@@ -163,14 +163,14 @@ def _bar_volts(sheet: Sheet, rules: MotorRules) -> list[Line]:
         return []
     volts, poles, bars = known
     mean = mean_bar_v(volts, int(poles) // 2, int(bars))
-    rule = "bar-volts.plain" if INTERPOLES.of(figures) == "no" else "bar-volts.interpoles"
+    most, rule = most_bar_v(rules, interpoles=INTERPOLES.of(figures) != "no")
     return [
         Line(
             words="Mean volts from bar to bar",
             value=mean,
             unit="V",
-            against=f"at most {rules[rule]:g} V; over it look for flashover marks",
-            right=not over(mean, rules[rule]),
+            against=f"at most {most:g} V; over it look for flashover marks",
+            right=not over(mean, most),
             rules=(rule,),
         )
     ]
