@@ -3,6 +3,7 @@
 import pytest
 
 from at_work import Work, at_work
+from bench_sheet import Bench
 from conftest import Shop
 from norvash.errors import InputError
 
@@ -47,6 +48,10 @@ def test_a_refused_set_that_is_fitted_stops_the_motor_until_it_is_out(work: Work
     with pytest.raises(InputError, match="takes nothing out"):
         offered(work, 1, new__face_angle_deg="15")
     assert work.bench.states[0, "part.wrong.brushes"] == "open"
+    work.bench.put("offer-became", "", 1, answer="mistyped")
+    with pytest.raises(InputError, match="takes nothing out"):
+        offered(work, 1, new__face_angle_deg="15")
+    work.bench.put("offer-became", "fitted", 1)
     work.put("task.take-out=yes").bench.put("offer-became", "out", 1)
     assert work.bench.states[0, "part.wrong.brushes"] == "proven"
     assert "110 V" not in work.missing("power")
@@ -61,6 +66,33 @@ def test_what_another_set_was_refused_for_is_said_of_the_one_that_is_fitted(work
     assert "its face is missing, for which another set was refused" in holds(work)
     offered(work, 2, new__face_angle_deg="15")
     assert "for which another set was refused" not in holds(work)
+
+
+def test_after_a_refused_set_the_next_one_is_compared_whole_at_whatever_visit(shop: Shop, work: Work) -> None:
+    offered(work, 1, "fitted", new__face_angle_deg="0")
+    work.put("outcome=out").bench.sign("it waits for the right set")
+    again = Work(shop, Bench(shop, work.bench.motor)).safe()
+    again.put("outcome=service task.take-out=yes").bench.fit("22", "22")
+    assert "the one that took its place is not compared" in holds(again)
+    offered(again, 1, "fitted")
+    assert "its face is missing, for which another set was refused" in holds(again)
+    offered(again, 1, new__face_angle_deg="15")
+    assert "another set was refused" not in holds(again)
+    assert again.bench.states[0, "part.refused.brushes"] == "proven"
+
+
+def test_a_print_says_how_wide_a_face_touches_and_proves_its_new_curve(work: Work) -> None:
+    """Under the release it is a plan of its own, which neither the work nor a slip of the pen ends, but a wider one."""
+    work.bench.put("print", "60 %", 1)
+    work.bench.put("print", "0.8", 2)
+    assert work.bench.states[1, "face.unbedded"] == "open"
+    assert (2, "face.unbedded") not in work.bench.states
+    work.put("task.run-in=yes")
+    assert work.bench.states[1, "face.unbedded"] == "done not proven"
+    work.bench.put("print", "70 %", 1)
+    assert work.bench.states[1, "face.unbedded"] == "open"
+    work.put("task.run-in=yes").bench.put("print", "76 %", 1, answer="again")
+    assert work.bench.states[1, "face.unbedded"] == "proven"
 
 
 def test_a_set_that_nobody_compared_says_so_on_the_signed_paper(work: Work) -> None:

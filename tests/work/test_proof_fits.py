@@ -61,6 +61,12 @@ def test_a_new_set_has_its_curve_to_be_given_after_a_cut(cut: Work) -> None:
     assert cut.bench.states[0, "face.cut"] == "proven"
     cut.bench.fit("22", "22", reason="damaged")
     assert cut.bench.states[0, "face.cut"] == "done not proven"
+    cut.put("print@1=80%")
+    assert cut.bench.states[0, "face.cut"] == "done not proven"
+    cut.put("print@2=70%")
+    assert cut.bench.states[0, "face.cut"] == "done not proven"
+    cut.put("task.run-in=yes").bench.put("print", "85 %", 2, answer="again")
+    assert cut.bench.states[0, "face.cut"] == "proven"
 
 
 def test_what_hangs_on_a_spring_is_looked_at_and_not_ended_by_a_set(shop: Shop) -> None:

@@ -2,7 +2,7 @@
 
 from textwrap import wrap
 
-from norvash.core.parts.answer import ANSWERS, Answered
+from norvash.core.parts.answer import ANSWERS, Answer, Answered
 from norvash.drawing.svg import Drawing, Element, el, label, line
 
 _TOP, _ROW, _LINE, _LETTER, _NARROW = 46.0, 15.0, 14.0, 6.4, 480.0
@@ -21,7 +21,7 @@ def answer_columns(found: Answered, width: float) -> Drawing:
     for n, answer in enumerate(ANSWERS):
         x = left + (n + 0.5) * step
         ink = "text-tag" if answer == found.answer else "text-soft"
-        for row, words in enumerate(wrap(_HEADS.get(answer, answer), max(int(step / _LETTER), 6))[-2:]):
+        for row, words in enumerate(_head(answer, step)):
             made.append(label(ink, x, 14 + row * _LINE, words, "middle"))
     y, rows = _TOP, []
     for point in found.points:
@@ -44,3 +44,8 @@ def answer_columns(found: Answered, width: float) -> Drawing:
         head=("what was compared", "its answer"),
         rows=tuple(rows),
     )
+
+
+def _head(answer: Answer, step: float) -> list[str]:
+    """Return the words over a column, in at most two lines, none of them broken."""
+    return wrap(_HEADS.get(answer, answer), max(int(step / _LETTER), 6), break_long_words=False)[-2:]

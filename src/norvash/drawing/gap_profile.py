@@ -6,6 +6,7 @@ from norvash.drawing.svg import Drawing, Element, el, label, line, polyline
 
 _SIDE, _TOP, _HIGH, _STEPS = 30.0, 30.0, 110.0, 40
 _SHARES = (0.25, 0.5, 0.75, 1.0)
+_LETTERS = 12.0
 _WHOLE = (1, 2, 5, 10, 20, 50, 100, 200, 500)
 
 
@@ -29,13 +30,14 @@ def gap_profile(commutator_d_mm: float, thickness_mm: float, face_radius_mm: flo
         el("path", "copper", d=f"M{shape}z"),
         polyline("copper-line", copper),
     ]
-    rows = []
+    rows, said_y = [], 0.0
     for share in _SHARES:
         worn = _gap(commutator_d_mm, face_radius_mm, share * half)
         y, reach = _TOP + worn * up, share * half * px
+        said_y = max(y + 4, said_y + _LETTERS)
         made += [
             line("axis", width / 2 - reach, y, width / 2 + reach, y),
-            label("text-soft", width - _SIDE + 4, y + 4, f"{share:.0%}"),
+            label("text-soft", width - _SIDE + 4, said_y, f"{share:.0%}"),
         ]
         rows.append((f"{share:.0%}", f"{worn:.3f} mm"))
     made.append(label("text-soft", _SIDE, low + 18, f"height × {fits[-1]}, t {thickness_mm:g} mm"))

@@ -6,7 +6,16 @@ from norvash.core.brush.holders import side_fit
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.offers import DRESSED_A, DRESSED_T, JOINT, REFUSED, WRONG, part_of_kind
+from norvash.core.sheet.stages.offers import (
+    DRESSED_A,
+    DRESSED_T,
+    JOINT,
+    REFUSED,
+    REFUSED_BRUSHES,
+    WRONG,
+    WRONG_BRUSHES,
+    part_of_kind,
+)
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.visit.done import done_tasks
 from norvash.core.sheet.visit.offering import OfferNow, offers_now
@@ -14,6 +23,8 @@ from norvash.core.sheet.visit.visit import Visit
 from norvash.core.text.words import listed
 
 _SET = "brush set"
+_BROUGHT = (REFUSED_BRUSHES.id, WRONG_BRUSHES.id)
+_MUST = {"voltage", "face", "thickness", "width"}
 _SIDES = (("thickness", DRESSED_T, "along the rotation"), ("width", DRESSED_A, "along the shaft"))
 
 
@@ -61,13 +72,23 @@ def before_signing(visit: Visit) -> Iterator[str]:
     what another was refused for.
     """
     sets = [o for o in offers_now(visit.sheet, visit.rules) if o.kind == _SET]
-    if not sets or not done_tasks(visit.sheet).get(FIT_SET):
+    brought = [
+        x.finding
+        for x in visit.lives
+        if x.finding.id in _BROUGHT and x.kept is not None and x.kept.sheet_id != visit.sheet.id
+    ]
+    if not (sets or brought) or not done_tasks(visit.sheet).get(FIT_SET):
         return
     fitted = [o for o in sets if o.fitted]
-    if not fitted:
+    if not fitted and sets:
         yield "Not said: which of the sets that were offered was fitted"
         return
+    if not fitted:
+        yield f"The set that was in was refused ({brought[0].words}): the one that took its place is not compared"
     refused = {about for o in sets if o.found.refused for about in o.found.refused_about}
+    if brought:
+        # Of one that came with the motor only the words say for what: everything is asked for which a set is refused.
+        refused |= _MUST | ({"variant"} if "variant " in brought[0].words else set())
     for offer in fitted:
         unsaid = sorted(refused & offer.found.unknown_about)
         if unsaid:

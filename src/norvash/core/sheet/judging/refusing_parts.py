@@ -9,7 +9,7 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.putting_off import Asked
 from norvash.core.sheet.records import OfferRecord
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.offers import OFFER
+from norvash.core.sheet.stages.offers import BECAME, OFFER
 from norvash.core.sheet.stages.seating import ROD, ROD_PAPER
 from norvash.core.sheet.visit.offering import compared_on, kind_of, offers_now
 from norvash.errors import InputError
@@ -29,11 +29,16 @@ def refuse_parts(field: Field, place: int, asked: Asked, *, sheet: Sheet, rules:
 
 
 def _rewritten(place: int, word: str, record: OfferRecord, *, sheet: Sheet, rules: MotorRules) -> None:
-    """Refuse to write a part that was refused and is fitted anew as one that is right: it stays what it is."""
-    wrong = [o for o in offers_now(sheet, rules) if o.place == place and o.fitted and o.found.refused]
-    if wrong and not compared_on(sheet, kind_of(word), record, rules)[1].refused:
+    """Refuse to write a part that was refused anew as one that is right, once anybody has said what became of it, taken
+    back or not: it stays what it is.
+    """
+    wrong = [o for o in offers_now(sheet, rules) if o.place == place and o.found.refused]
+    if not wrong or (BECAME.id, place) not in sheet.entries:
+        return
+    if not compared_on(sheet, kind_of(word), record, rules)[1].refused:
         raise InputError(
-            f"{wrong[0].words} was refused and is fitted: changing what is written takes nothing out.",
+            f"{wrong[0].words} was refused{' and is fitted' if wrong[0].fitted else ''}:"
+            " changing what is written takes nothing out.",
             "Say that it came out, and compare the other part as another offer.",
             "value",
         )

@@ -4,6 +4,7 @@ from collections.abc import Iterator
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.judging import prints
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.decide import OUTCOME, STOPS
@@ -12,10 +13,11 @@ from norvash.core.sheet.visit.proving import open_words
 from norvash.core.sheet.visit.visit import Judging, Visit
 
 
-def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
-    """Return the temporary repairs of a sheet, each at its own number."""
+def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
+    """Return the temporary repairs of a sheet, each at its own number, and what its prints say of its faces."""
     for n in TEMPORARY.places(sheet):
         yield n, REPAIR.saying(TEMPORARY.of(sheet, n))
+    yield from prints.judge(sheet, rules)
 
 
 def _before_signing(visit: Visit) -> Iterator[str]:

@@ -3,6 +3,8 @@
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import quantity, tick
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.brushes.carbon import FACE_CUT, FACE_UNBEDDED
+from norvash.core.sheet.stages.shared import CONTOUR_FACES, FIT_SET, PLAN_CUT
 
 FIELDS: tuple[Field, ...] = (
     PRINT := quantity(
@@ -13,9 +15,11 @@ FIELDS: tuple[Field, ...] = (
         needs="safe",
         per="position",
         high=1,
-        hint="what of the face touches, like 60 %",
         placed=True,
-        work=True,
+        judged=True,
+        tells=(FACE_UNBEDDED,),
+        proves=(FACE_CUT,),
+        touched_by=(CONTOUR_FACES, FIT_SET, PLAN_CUT),
     ),
     ROD := quantity(
         "rod",

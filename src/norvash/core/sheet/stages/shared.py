@@ -60,6 +60,19 @@ CONTOUR_FACES = Task(
     caution="dust of carbon and stone: mask, vacuum, eye protection",
     within=("fit-set",),
 )
+RUN_IN = Task(
+    id="run-in",
+    what="Run the faces in",
+    done="faces run in",
+    minutes=40,
+    tools="a supply whose volts can be lowered, ammeter, clock",
+    steps=(
+        "low volts and no load or a light one, as its class asks",
+        "look at sparks and listen; stop where they grow",
+        "take the print of every brush, and again after more of it",
+    ),
+    caution="it turns: guarded, nothing loose, hands off; a series motor never without its load at full volts",
+)
 CLEAN_TRACK = Task(
     id="clean-track",
     what="Clean the track",

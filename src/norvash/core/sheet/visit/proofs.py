@@ -13,10 +13,10 @@ def proofs_of(finding: Finding) -> tuple[str, ...]:
     made = []
     if finding.of_brush and not finding.proof:
         made.append("the first reading of another brush")
-    if told and finding.proof in ("", "value"):
+    if told and finding.proof in ("", "value", "any"):
         made.append(f"a new value: {', '.join(dict.fromkeys(told))}")
     by_look = finding.id in SEEN or not (told or finding.of_brush)
-    if finding.proof == "look" or (by_look and not finding.proof):
+    if finding.proof in ("look", "any") or (by_look and not finding.proof):
         made.append("a fresh look" if not told or finding.proof else "a fresh look where no figure told it")
     if finding.ends:
         made.append(f"“{FINDINGS[finding.ends].words}” seen there")

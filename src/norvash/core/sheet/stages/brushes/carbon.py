@@ -6,7 +6,7 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import quantity, tick
 from norvash.core.sheet.finding import Finding, finding
 from norvash.core.sheet.part import BRUSHES
-from norvash.core.sheet.stages.shared import CLEAN_TRACK, CONTOUR_FACES, FIT_SET, SEEK_CAUSE, VACUUM
+from norvash.core.sheet.stages.shared import CLEAN_TRACK, CONTOUR_FACES, FIT_SET, RUN_IN, SEEK_CAUSE, VACUUM
 from norvash.core.sheet.task import Task
 from norvash.core.verdict.grades import WORDS, Grade
 
@@ -199,6 +199,15 @@ FACE = (
 )
 FINDINGS = (
     BRUSH_GREASED,
+    FACE_UNBEDDED := finding(
+        "face.unbedded",
+        "bedding not finished",
+        "plan",
+        "part load only; run in, and take the print again after the first hours",
+        BRUSHES,
+        RUN_IN,
+        proof="value",
+    ),
     SET_WORN := finding(
         "set.worn",
         "worn",
@@ -228,7 +237,7 @@ FINDINGS = (
         BRUSHES,
         CONTOUR_FACES,
         of_brush=True,
-        proof="look",
+        proof="any",
     ),
 )
 FIELDS: tuple[Field, ...] = (
