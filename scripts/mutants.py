@@ -29,6 +29,7 @@ PARTS: dict[str, tuple[str, str]] = {
     ),
     "loading": ("brush/loading brush/on_copper", "core/fitting core/sums"),
     "running": ("running/* brush/springs", "core/running core/laws"),
+    "stacks": ("stacks/check stacks/typed stacks/part stacks/kinds stacks/torque", "core/off_and_back core/sums"),
     "supply": ("supply/*", "core/supply core/sheet core/sums"),
     "cut-plan": ("commutator/skim commutator/cut commutator/slots commutator/after_cut", "core/cut core/commutator"),
     "carbon": (
@@ -64,7 +65,8 @@ PARTS: dict[str, tuple[str, str]] = {
     "words": (
         (
             "verdict/sentence verdict/reasons verdict/brush_now verdict/line_figure verdict/line_figures"
-            " verdict/sheet_line verdict/retired verdict/uneven verdict/forecast_words verdict/proportion"
+            " verdict/sheet_line verdict/closing_line verdict/retired verdict/uneven verdict/forecast_words"
+            " verdict/proportion"
             " brush/ruler text/words text/texts text/alike"
         ),
         "core/verdict core/rulebook core/texts core/words_whole drawing/drawings",

@@ -47,6 +47,8 @@ NAMES = {
     "surface-work",
     "end-float",
     "vibration",
+    "stack-check",
+    "torque",
 }
 
 

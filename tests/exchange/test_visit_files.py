@@ -30,6 +30,8 @@ from whole import assert_no_word_moved
 JOBS = Path(__file__).parent.parent / "jobs"
 # As what each job is signed, and what must stand in what was told, whatever else moves.
 TOLD = {
+    "slicer-with-other-bolts": ("certificate", "no. 2, motor bolts: M8 × 25 came off, M6 × 25 is back: another size"),
+    "fifth-shim": ("out", "Find what is missing before you close. Shaft, other end: 5 shims came off, 4 back."),
     "armature-condemned": ("away", "“with a new armature” is 82.7% of it, over 60%"),
     "too-thick-for-its-box": ("not clean", "0.440 mm too much to dress (at most 0.1 mm): the wrong part, send it back"),
     "eased-on-a-plate": ("out", "brush set LP-B 170: after dressing"),

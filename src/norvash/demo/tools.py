@@ -140,7 +140,7 @@ TOOLS: tuple[Machine, ...] = (
         new_mm=16,
         limit_mm=8,
         brushes="4",
-        state="at the limit",
+        state="in pieces",
     ),
     Machine(
         tag="T-14",

@@ -5,6 +5,7 @@ from datetime import timedelta
 from math import cos, radians
 
 from norvash.core.sheet.stages.gates import SAFE, SERVICE
+from norvash.demo.in_pieces import in_pieces
 from norvash.demo.visit import Visit
 
 
@@ -226,6 +227,7 @@ VISITS: Mapping[str, Callable[[Visit, Mapping[int, str]], None]] = {
     "under least": under_least,
     "set renewed": set_renewed,
     "earth mended": earth_mended,
+    "in pieces": in_pieces,
 }
 
 # Insulation of earlier years, MΩ and °C, by a motor's state: one test for every fourth round.

@@ -10,6 +10,8 @@ from norvash.core.sheet.sheet import Spot
 from norvash.store.database import Connection, Row
 from norvash.store.records import kept, record_of
 
+# Among how many motors of a type a stack is sought.
+_MOST_OF_TYPE = 40
 _ENTRY = """select e.*, p.name as person, a.at, a.seq, a.person_id, a.played_by
             from entry e join act a on a.id = e.act_id join person p on p.id = a.person_id"""
 
@@ -87,6 +89,38 @@ def list_earlier(conn: Connection, motor_id: str, before: int, fields: Sequence[
         (motor_id, before, *fields),
     )
     return {(r["field"], r["place"]): Earlier(r["number"], _given(r)) for r in rows}
+
+
+def list_lent(
+    conn: Connection, motor_id: str, before: int, fields: Sequence[str], *, of_type: bool
+) -> list[tuple[int, str, str, int, Given]]:
+    """Return what stands in some fields on the newest signed sheet of a motor before a number that has any; where none
+    has, of its type on the newest one of up to forty others: number, tag of that motor, field, place, entry.
+    """
+    asked = ",".join("?" * len(fields))
+    has = "exists (select 1 from entry e where e.sheet_id = s.id and e.word <> ''"
+    has += f" and e.replaced_by is null and e.field in ({asked}))"
+    row = conn.execute(
+        f"""select s.id, s.number, '' as tag from sheet s
+            where s.motor_id = ? and s.number < ? and s.signed_at is not null and {has}
+            order by s.number desc limit 1""",
+        (motor_id, before, *fields),
+    ).fetchone()
+    if row is None and of_type:
+        row = conn.execute(
+            f"""select s.id, s.number, m.tag from
+                (select id, tag from motor where type_id = (select type_id from motor where id = ?) and id <> ?
+                 order by rowid desc limit {_MOST_OF_TYPE}) m
+                join sheet s on s.motor_id = m.id
+                where s.signed_at is not null and {has} order by s.signed_at desc limit 1""",
+            (motor_id, motor_id, *fields),
+        ).fetchone()
+    if row is None:
+        return []
+    rows = conn.execute(
+        f"{_ENTRY} where e.sheet_id = ? and e.replaced_by is null and e.field in ({asked})", (row["id"], *fields)
+    )
+    return [(row["number"], row["tag"], r["field"], r["place"], _given(r)) for r in rows]
 
 
 def list_newest(conn: Connection, motor_id: str) -> dict[Spot, Given]:

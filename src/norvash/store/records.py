@@ -9,9 +9,11 @@ from norvash.core.money.money import Currency
 from norvash.core.money.ways import Part
 from norvash.core.sheet.field import Column, Painted
 from norvash.core.sheet.records import (
+    BackRecord,
     Bill,
     CutRecord,
     OfferRecord,
+    OffRecord,
     PaintedMap,
     PermitRecord,
     PutBy,
@@ -26,6 +28,8 @@ from norvash.core.sheet.records import (
 )
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.visit.bill import read_bill
+from norvash.core.stacks.kinds import KINDS, UNKNOWN, Where
+from norvash.core.stacks.part import StackPart
 from norvash.errors import InputError
 
 # The lengths of a cut by the names that they are kept under.
@@ -58,6 +62,8 @@ def kept(record: Record | None) -> dict[str, str]:
             made |= {"moved": str(record.by.moved)} if record.by.moved else {}
         case Bill() | TakenFor() | OfferRecord():
             made = _of_buying(record)
+        case OffRecord() | BackRecord():
+            made = _of_stacks(record)
         case TaskDone():
             took = {} if record.minutes is None else {"took": f"{record.minutes:g}"}
             made = {**took, "parts": record.parts}
@@ -75,6 +81,51 @@ def _of_buying(record: Bill | TakenFor | OfferRecord) -> dict[str, str]:
         return {f"{which}-{n}": text for which, known in groups for n, text in known.items()}
     day = {"day": record.day.isoformat()} if record.day is not None else {}
     return {"name": record.name, "why": record.why, "prices": record.prices} | day
+
+
+def _of_stacks(record: OffRecord | BackRecord) -> dict[str, str]:
+    """Return what is kept of a part that came off or went back."""
+    said = record.part if isinstance(record, OffRecord) else record
+    made = {"count": "" if said.count is None else str(said.count)}
+    made |= {n: f"{x:.9g}" for n, x in (("long", said.long_mm), ("across", said.across_mm)) if x is not None}
+    made |= {"size": said.size, "round": said.round, "why": record.why}
+    if isinstance(record, BackRecord):
+        made |= {"back": "yes", "ends": record.ends}
+    else:
+        part = record.part
+        made |= {"where": part.where, "kind": part.kind, "material": part.material, "name": part.name}
+        made |= {"stays": "yes" if part.stays else "", "before": str(record.before or "")}
+    return {n: text for n, text in made.items() if text}
+
+
+def _stacked(more: Mapping[str, str]) -> OffRecord | BackRecord:
+    """Return a part that came off or went back."""
+    long_mm, across_mm = (float(more[n]) if n in more else None for n in ("long", "across"))
+    size, lies, why = more.get("size", ""), more.get("round", ""), more.get("why", "")
+    if "back" in more:
+        return BackRecord(
+            count=int(more["count"]) if "count" in more else None,
+            long_mm=long_mm,
+            across_mm=across_mm,
+            size=size,
+            round=lies,
+            ends="renewed" if more.get("ends") == "renewed" else "left" if more.get("ends") else "",
+            why=why,
+        )
+    where: Where = "machine" if more["where"] == "machine" else "inside"
+    part = StackPart(
+        where=where,
+        kind=more["kind"] if more["kind"] in KINDS[where] else UNKNOWN[where],
+        count=int(more["count"]),
+        long_mm=long_mm,
+        across_mm=across_mm,
+        size=size,
+        round=lies,
+        material=more.get("material", ""),
+        stays="stays" in more,
+        name=more.get("name", "") or ("" if more["kind"] in KINDS[where] else more["kind"]),
+    )
+    return OffRecord(part=part, before=int(more.get("before", "0")), why=why)
 
 
 def _one(record: Why | Way | SlotTime) -> dict[str, str]:
@@ -116,7 +167,7 @@ def record_of(field_id: str, word: str, more: Mapping[str, str]) -> Record | Non
         return Readings(tuple(None if x == "-" else float(x) for x in word.split(";"))) if word else None
     if isinstance(field, Painted):
         return _map_of(word) if word else None
-    return _of_texts(more)
+    return _stacked(more) if "where" in more or "back" in more else _of_texts(more)
 
 
 def _map_of(word: str) -> PaintedMap | None:

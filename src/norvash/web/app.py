@@ -156,7 +156,7 @@ def _load_on_demand(app: FastAPI) -> None:
 
 
 # In the order in which one stands over the other.
-_STYLES = ("tokens", "components", "page", "forms", "drawings", "inks", "sheet", "print")
+_STYLES = ("tokens", "components", "page", "forms", "drawings", "inks", "sheet", "stacks", "print")
 
 
 @cache

@@ -1,11 +1,15 @@
 """What the pages of sums on parts draw: a fit in its band, speed and volts against their most, an answer."""
 
 from norvash.core.rules.book import MotorRules
+from norvash.core.stacks.torque import Band
+from norvash.core.sums.closing import StackIn, StackOut, TorqueIn, TorqueOut, compared_stacks
 from norvash.core.sums.fits import OneFitIn, OneFitOut
 from norvash.core.sums.offered import OfferedIn, OfferedOut, found_of
 from norvash.core.sums.speed import BarVoltsIn, BarVoltsOut, SpeedIn, SpeedOut
 from norvash.drawing.answer_columns import answer_columns
 from norvash.drawing.band_scale import Banded, band_scale
+from norvash.drawing.cross_pattern import cross_pattern
+from norvash.drawing.exploded_stack import Laid, exploded_stack
 from norvash.drawing.svg import Drawing
 
 
@@ -45,3 +49,22 @@ def offered_drawn(given: OfferedIn, _result: OfferedOut, rules: MotorRules, widt
     Units: width [px].
     """
     return answer_columns(found_of(given, rules), width)
+
+
+def stack_drawn(given: StackIn, _result: StackOut, rules: MotorRules, width: float) -> Drawing:
+    """Return the stack as it came off, with what is back as it was in one piece, and what differs.
+
+    Units: width [px].
+    """
+    out, _, found = compared_stacks(given, rules)
+    states = {d.at: "left out" if d.what == "missing" and "nothing" in d.words else "differs" for d in found}
+    laid = [Laid(number=n + 1, part=part, state=states.get(n, "back")) for n, part in enumerate(out)]
+    return exploded_stack(laid, "What came off, and what is back", width)
+
+
+def torque_drawn(given: TorqueIn, result: TorqueOut, _rules: MotorRules, width: float) -> Drawing:
+    """Return the screws in the order in which they are tightened, with the three rounds.
+
+    Units: width [px].
+    """
+    return cross_pattern(given.screws, Band(result.low_nm, result.high_nm), width)

@@ -251,6 +251,8 @@ _MAKERS: dict[str, Callable[[Any, Any, MotorRules, float], Drawing | None]] = {
     "cable-drop": _cable,
     "battery": _battery,
     "find-cause": _causes,
+    "stack-check": part_drawings.stack_drawn,
+    "torque": part_drawings.torque_drawn,
     "fit": part_drawings.fit_drawn,
     "surface-speed": part_drawings.speed_drawn,
     "bar-volts": part_drawings.bar_volts_drawn,

@@ -17,27 +17,33 @@ from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.ground import Ground, ThenMade, graver
 from norvash.core.sheet.judging.noted import answered, noted
 from norvash.core.sheet.life import At, KeptLife, Then, Told
-from norvash.core.sheet.sheet import Baseline, Sheet, Spot
+from norvash.core.sheet.sheet import Baseline, Lent, Sheet, Spot
 from norvash.core.sheet.stages.brushes.stated import differences
 from norvash.core.sheet.stages.catalogue import APART, FIELDS, TOGETHER
 from norvash.core.sheet.stages.decide import MOTOR_OVERRULED, OVERRULED
 from norvash.core.sheet.stages.prove.run_fields import FIELDS as RUN_FIELDS
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, stands_at
+from norvash.core.sheet.stages.record import HOW_FAR_OPEN
+from norvash.core.sheet.stages.stacks import LENT_FIELDS
 from norvash.store import entries, sheets
 from norvash.store.database import Connection
+from norvash.work.lending import lent_to
 
 # What is held against the last sheet that has it.
 _COMPARED = tuple(f.id for f in FIELDS if f.compared)
+# A stack that is begun, or a motor that lies open, is lent what others of its type had.
+_STACKED = frozenset((*LENT_FIELDS, HOW_FAR_OPEN.id))
 _OF_RUN = frozenset((RUN_HOW.id, *(f.id for f in RUN_FIELDS)))
 
 
 @dataclass(frozen=True, slots=True)
 class Compared:
-    """What earlier visits left to compare with: the last values of fields that are compared, and how it ran after the
-    last good repair.
+    """What earlier visits left to compare with: the last values of fields that are compared, what they lend to the
+    stacks, and how it ran after the last good repair.
     """
 
     earlier: Mapping[tuple[str, int], Earlier] = field(default_factory=dict)
+    lent: Mapping[tuple[str, int], Lent] = field(default_factory=dict)
     baseline: Baseline | None = None
 
 
@@ -48,12 +54,14 @@ def compared_with(conn: Connection, row: SheetRow, written: Mapping[Spot, Given]
     """Return what earlier visits left to compare with, as far as what is written on a sheet asks for it."""
     fields = {f for f, _, _ in written}
     earlier = entries.list_earlier(conn, row.motor_id, row.number, _COMPARED) if fields.intersection(_COMPARED) else {}
-    return Compared(earlier, _baseline(conn, row) if fields & _OF_RUN else None)
+    return Compared(
+        earlier=earlier, lent=lent_to(conn, row, fields), baseline=_baseline(conn, row) if fields & _OF_RUN else None
+    )
 
 
 def compares(field_id: str) -> bool:
     """Tell whether something in a field is compared with what earlier visits left."""
-    return field_id in _COMPARED or field_id in _OF_RUN
+    return field_id in _COMPARED or field_id in _OF_RUN or field_id in _STACKED
 
 
 def sheet_from(row: SheetRow, facts: Facts, written: Mapping[Spot, Given], compared: Compared) -> Sheet:
@@ -70,6 +78,7 @@ def sheet_from(row: SheetRow, facts: Facts, written: Mapping[Spot, Given], compa
         together=TOGETHER,
         apart=APART,
         earlier=compared.earlier,
+        lent=compared.lent,
         baseline=compared.baseline,
     )
 

@@ -6,6 +6,7 @@ from types import MappingProxyType
 from norvash.core.rules import (
     bearings,
     brushes,
+    closing,
     commutator,
     diagnosis,
     fits,
@@ -43,6 +44,7 @@ GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
     ("Insulation and windings", windings.RULES),
     ("Bearings, bushes, seals", bearings.RULES),
     ("Fits by size", fits.RULES),
+    ("Closing up", closing.RULES),
     ("Finding causes", diagnosis.RULES),
 )
 RULES = MappingProxyType({rule.id: rule for _, group in GROUPS for rule in group})
@@ -58,6 +60,7 @@ FAMILIES: tuple[Family, ...] = (
     fits.FIT_LOW,
     fits.FIT_HIGH,
     diagnosis.STRENGTH,
+    closing.TORQUE,
     supply.CABLE,
     supply.CORD,
     supply.IN_AIR,

@@ -263,24 +263,3 @@ class Permit(Words):
     """A test with power on: why, who, barriers, for how long."""
 
     kind: ClassVar[str] = "decision"
-
-
-@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
-class Costed(Words):
-    """A way to go on, by its name, with what it costs."""
-
-    kind: ClassVar[str] = "decision"
-
-
-@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
-class Taken(Words):
-    """Which of the ways is taken, by its place, with the reason where one was given."""
-
-    kind: ClassVar[str] = "decision"
-
-
-@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
-class Offered(Words):
-    """A part that is offered, by its kind, with its sizes and names and those of the old one."""
-
-    kind: ClassVar[str] = "decision"

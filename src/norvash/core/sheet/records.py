@@ -8,6 +8,7 @@ from typing import Literal
 
 from norvash.core.commutator.bars import write_map
 from norvash.core.money.ways import Part
+from norvash.core.stacks.part import StackPart
 
 # What was said of tax or freight of a price: nothing, that it is in it, or that it comes on top.
 Beside = Literal["", "in", "on top"]
@@ -227,6 +228,45 @@ class OfferRecord:
         return " ".join(filter(None, (self.new.get("part", ""), self.new.get("batch", ""))))
 
 
+@dataclass(frozen=True, slots=True, kw_only=True)
+class OffRecord:
+    """A part that came off, the place before which it lies where that is not the order of entry (0 else), and why it
+    was counted anew once it was back.
+    """
+
+    part: StackPart
+    before: int = 0
+    why: str = ""
+
+    @property
+    def words(self) -> str:
+        """Return what is not in its text: why it was counted anew."""
+        return self.why
+
+
+Ends = Literal["", "renewed", "left"]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class BackRecord:
+    """How a part that went back differs from what came off, nothing where it does not; or that it was renewed, or left
+    out, and why.
+    """
+
+    count: int | None = None
+    long_mm: float | None = None
+    across_mm: float | None = None
+    size: str = ""
+    round: str = ""
+    ends: Ends = ""
+    why: str = ""
+
+    @property
+    def words(self) -> str:
+        """Return what is not in its text: why."""
+        return self.why
+
+
 Record = (
     CutRecord
     | PermitRecord
@@ -240,4 +280,6 @@ Record = (
     | Bill
     | TakenFor
     | OfferRecord
+    | OffRecord
+    | BackRecord
 )

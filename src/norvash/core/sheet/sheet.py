@@ -9,6 +9,7 @@ from typing import Any, Literal
 
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Earlier, Given, Kind, Sight
+from norvash.core.stacks.part import StackPart
 
 # Where an entry stands: its field, its place (0 where there is only one), and its sight.
 Spot = tuple[str, int, Sight]
@@ -33,13 +34,26 @@ class Baseline:
     noise: str = ""
 
 
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Lent:
+    """A part as an earlier visit left it, before the part at another place where it lies so; `out` where it never went
+    back, `by` whose visit it was, in words.
+    """
+
+    part: StackPart
+    before: int = 0
+    out: bool = False
+    by: str = ""
+
+
 @dataclass(frozen=True, kw_only=True)
 class Sheet:
     """One visit to one motor, with everything that is written on it.
 
     `together` names for a field the one that it belongs to: read anew, that one takes its companions with it; of those
     `apart` only the companions at the same place. `earlier`
-    is of fields that are compared, `baseline` how it ran after the last good repair. `view` tells what is looked at:
+    is of fields that are compared, `lent` what earlier visits lend to the stacks, `baseline` how it ran after the last
+    good repair. `view` tells what is looked at:
     the motor as it is now, or as it was found.
     """
 
@@ -54,6 +68,7 @@ class Sheet:
     together: Mapping[str, str] = field(default_factory=lambda: _NONE)
     apart: frozenset[str] = frozenset()
     earlier: Mapping[tuple[str, int], Earlier] = field(default_factory=lambda: MappingProxyType({}))
+    lent: Mapping[tuple[str, int], Lent] = field(default_factory=lambda: MappingProxyType({}))
     baseline: Baseline | None = None
     view: Literal["now", "found"] = "now"
 

@@ -8,6 +8,7 @@ from norvash.core.sums import (
     before_opening,
     carbon,
     cause,
+    closing,
     commutator,
     cutting,
     fits,
@@ -34,6 +35,7 @@ GROUPS: MappingProxyType[str, tuple[Sum, ...]] = MappingProxyType(
         "Commutator": (*commutator.SUMS, *bar_testing.SUMS, *cutting.SUMS),
         "Windings": insulation.SUMS,
         "Bearings and shaft": (*bearings.SUMS, *kit.SUMS, *shaft.SUMS, *fits.SUMS),
+        "Closing up": closing.SUMS,
         "Money": (*money.SUMS, *repair.SUMS),
     }
 )

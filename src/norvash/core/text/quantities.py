@@ -17,7 +17,7 @@ UNITS: dict[str, dict[str, float]] = {
     "starts": STARTS,
     "years": YEARS,
     "force": FORCES,
-    "torque": {"N·m": 1.0, "cN·m": 0.01, "in·lb": 0.1129848, "ft·lb": 1.3558179, "kgf·cm": 0.0980665},
+    "torque": {"N·m": 1.0, "cN·m": 0.01, "in·lb": 0.112984829, "ft·lb": 1.355817948, "kgf·cm": 0.0980665},
     "spring rate": {"N/mm": 1.0},
     "voltage": {"V": 1.0, "mV": 0.001},
     "current": {"A": 1.0, "mA": 0.001},

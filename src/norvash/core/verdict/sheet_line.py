@@ -16,9 +16,11 @@ from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, complaint_gone
 from norvash.core.sheet.visit.done import done_tasks, work_done
 from norvash.core.sheet.visit.proving import done_words, proof_asked
+from norvash.core.sheet.visit.stacks import stacks_now
 from norvash.core.sheet.visit.visit import Visit
 from norvash.core.sheet.visit.walk import upstream
 from norvash.core.text.words import listed
+from norvash.core.verdict.closing_line import closing_says
 from norvash.core.verdict.components import counted
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.line_figure import LineFigure
@@ -43,8 +45,12 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
         return replace(closed, figures=closed.figures[:1])
     if OUTCOME.of(visit.sheet) in _RESTS:
         return _rests(visit, said)
-    if visit.sheet.signed_at is None and complaint_gone(visit.sheet):
-        return _proven(visit, said)
+    if visit.sheet.signed_at is None:
+        closing = closing_says(visit, said)
+        if closing is not None:
+            return closing
+        if complaint_gone(visit.sheet):
+            return _proven(visit, said)
     worst = max((c.rank for c in counted(visit.found.components) if c.part not in (COMPLAINT, LOOK)), default=0)
     grave = worst >= _GRAVE
     outside = next((x for x in visit.lives if x.finding.part.outside and x.stands and not x.handed_over), None)
@@ -73,7 +79,9 @@ def _sought(visit: Visit, said: Verdict, cause: Diagnosis, *, grave: bool) -> Ve
     mended = mended_causes(visit.sheet) or [c for c in causes_mended(visit.lives) if c == cause.first.cause.id]
     if mended and not grave and not COMPLAINT_NOW.of(visit.sheet):
         which = listed([CAUSES[c].words for c in mended])
-        act = f"Found and mended: {which}. Run it, then say whether the complaint is gone."
+        off = any(s.off and not s.closed for s in stacks_now(visit.sheet, rules))
+        close = "Close it up and run it" if off else "Run it"
+        act = f"Found and mended: {which}. {close}, then say whether the complaint is gone."
         calls = any(c.part is COMPLAINT and c.rank >= _GRAVE for c in visit.found.components)
         mended_now = replace(said, word=MENDED, act=act)
         return replace(mended_now, why="", figures=()) if calls else mended_now

@@ -39,6 +39,7 @@ _WITH = {
         for n in ("bill", "hours", "rate", "freight", "tax", "consumables", "downtime", "redo", "life", "condition")
     },
     "said": "said",
+    **{n: n for n in ("count", "long", "across", "size", "round", "material", "stays", "before", "ends")},
     **{f"{which}-{n}": f"{which}-{n}" for which in ("new", "old") for n in LABELS},
     **{f"at-{n}": f"at-{n}" for n in PLACE},
 }

@@ -1,5 +1,7 @@
 """The bench sheet: open it, walk its stages, enter things, sign it, add to it."""
 
+from urllib.parse import urlencode
+
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
@@ -117,10 +119,11 @@ def _again(
 def _back(request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str, str]) -> Response:
     """Go back to the stage that an entry came from; who asks for it (RFC 7240) is answered with its page at once."""
     position, stage = whole(typed.get("position", "")), typed.get("stage", "")
-    query = {"position": str(position)} if position else {}
+    query = {"position": str(position or ""), "stack": typed.get("stack", "")}
+    query = {name: text for name, text in query.items() if text}
     if stage in STAGE_BY_ID and request.headers.get("prefer") == _AT_ONCE:
         return _stage(request, conn, sheet_page(conn, sheet_id, now.date()), stage=stage, typed=query, error=None)
-    where = f"/{stage}{f'?position={position}' if position else ''}" if stage in STAGE_BY_ID else ""
+    where = f"/{stage}{f'?{urlencode(query)}' if query else ''}" if stage in STAGE_BY_ID else ""
     return go_to(f"/sheets/{sheet_id}{where}")
 
 

@@ -6,11 +6,13 @@ from norvash.core.motor.figure_fields import COMMUTATOR_D_MM, THICKNESS_MM
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Field
+from norvash.core.sheet.fields_of_parts import Back, Off
 from norvash.core.sheet.putting_off import Asked
-from norvash.core.sheet.records import OfferRecord
+from norvash.core.sheet.records import OfferRecord, OffRecord
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.offers import BECAME, OFFER
 from norvash.core.sheet.stages.seating import ROD, ROD_PAPER
+from norvash.core.sheet.stages.stacks import BACK, MOST_PARTS, OFF
 from norvash.core.sheet.visit.offering import compared_on, kind_of, offers_now
 from norvash.errors import InputError
 
@@ -24,8 +26,48 @@ def refuse_parts(field: Field, place: int, asked: Asked, *, sheet: Sheet, rules:
         raise InputError("An offer stays on the sheet.", "Say what became of it: sent back, or out again.", "value")
     if field is OFFER and isinstance(asked.record, OfferRecord):
         _rewritten(place, asked.word, asked.record, sheet=sheet, rules=rules)
+    if isinstance(field, Off) and asked.word:
+        _off(field, place, asked, sheet)
+    if isinstance(field, Back) and asked.word:
+        _back(field, place, sheet)
     if field in (ROD, ROD_PAPER) and asked.number is not None:
         _rod(field, asked.number, sheet, rules)
+
+
+def _off(field: Off, place: int, asked: Asked, sheet: Sheet) -> None:
+    """Refuse more parts than a stack holds, that something is not there which nobody expects, and a part that is
+    counted anew once it is back, without its reason.
+    """
+    record, there = asked.record, field.given(sheet, place)
+    if not isinstance(record, OffRecord):
+        return
+    if place > MOST_PARTS:
+        raise InputError(
+            f"A stack of more than {MOST_PARTS} parts is too long.", "Take those that belong together as one.", "value"
+        )
+    if not record.part.count and there is None and (field.id, place) not in sheet.lent:
+        raise InputError(
+            "Nothing is expected there.", "“Not there” is said of what the type or the last visit lends.", "value"
+        )
+    if there is not None and isinstance(there.record, OffRecord) and there.record.part != record.part:
+        back = BACK[field.stack].given(sheet, place)
+        if back is not None and back.at >= there.at and not record.why:
+            raise InputError(
+                f"{there.word} was recorded when it came off, and something is back already.",
+                "Where that was miscounted say why: it is then counted back once more.",
+                "why",
+            )
+
+
+def _back(field: Back, place: int, sheet: Sheet) -> None:
+    """Refuse that something went back of which nobody recorded that it came off."""
+    off = OFF[field.stack].given(sheet, place)
+    if off is None or not isinstance(off.record, OffRecord) or not off.record.part.count:
+        raise InputError(
+            "By this record no such part came off.",
+            "Record it at “Open and record” first; what has no place there is left over.",
+            "value",
+        )
 
 
 def _rewritten(place: int, word: str, record: OfferRecord, *, sheet: Sheet, rules: MotorRules) -> None:

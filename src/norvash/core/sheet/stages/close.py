@@ -3,15 +3,14 @@
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import quantity, tick
 from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages import stacks
 
 FIELDS: tuple[Field, ...] = (
     LATCHED := tick(
         "latched", "Closed up", "Nothing holds a brush back: latches and hooks off", needs="safe", after_work=True
     ),
     MARKS_MET := tick("marks-met", "Closed up", "Witness marks meet", needs="safe", after_work=True, record=True),
-    TURNS_FREE := tick(
-        "free", "Closed up", "Turns freely by hand, no scrape", needs="safe", after_work=True, record=True
-    ),
+    TURNS_FREE := tick("free", "Closed up", "Turns freely by hand, no scrape", needs="safe", after_work=True),
     NOTHING_LEFT := tick("nothing-left", "Closed up", "No part left over", needs="safe", after_work=True, record=True),
     TORQUE_NM := quantity(
         "torque-nm",
@@ -27,5 +26,11 @@ FIELDS: tuple[Field, ...] = (
 
 
 STAGE = Stage(
-    id="close", name="close", words="Close up", fields=FIELDS, inside=True, schools=("school.torque", "school.order")
+    id="close",
+    name="close",
+    words="Close up",
+    fields=(*FIELDS, *stacks.BACK_FIELDS),
+    findings=stacks.FINDINGS,
+    inside=True,
+    schools=("school.torque", "school.order"),
 )

@@ -6,8 +6,9 @@ from functools import cache
 from norvash.core.diagnosis.causes import CAUSES
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Decision, Field, Pick, Taken, Tick
+from norvash.core.sheet.field import Decision, Field, Pick, Tick
 from norvash.core.sheet.fields_made import pick, text, tick
+from norvash.core.sheet.fields_of_parts import Taken
 from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.offers import FIELDS as OFFERS

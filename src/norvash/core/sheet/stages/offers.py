@@ -3,8 +3,8 @@
 from types import MappingProxyType
 
 from norvash.core.parts.sizes import Kind
-from norvash.core.sheet.field import Offered
 from norvash.core.sheet.fields_made import pick, quantity, tick
+from norvash.core.sheet.fields_of_parts import Offered
 from norvash.core.sheet.finding import Finding, finding
 from norvash.core.sheet.part import BRUSHES, DRIVE, HOLDERS, SPRINGS, WINDINGS, Part
 from norvash.core.sheet.task import Task

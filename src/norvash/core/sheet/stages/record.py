@@ -3,7 +3,7 @@
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import pick, text, tick
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages import polarity
+from norvash.core.sheet.stages import polarity, stacks
 
 FIELDS: tuple[Field, ...] = (
     HOW_FAR_OPEN := pick(
@@ -33,7 +33,7 @@ STAGE = Stage(
     id="open",
     name="record",
     words="Open and record",
-    fields=(*FIELDS, *polarity.FIELDS),
+    fields=(*FIELDS, *stacks.OFF_FIELDS, *polarity.FIELDS),
     findings=polarity.FINDINGS,
     inside=True,
 )

@@ -4,7 +4,7 @@ import re
 from collections.abc import Iterable, Mapping
 from types import MappingProxyType
 
-from norvash.core.sheet.field import Costed, Taken
+from norvash.core.sheet.fields_of_parts import Costed, Taken
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.stages.brushes.holders import RENEW_HOLDER, RENEW_INSULATOR
 from norvash.core.sheet.stages.brushes.springs import RENEW_SPRINGS

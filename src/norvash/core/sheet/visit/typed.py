@@ -16,21 +16,19 @@ from norvash.core.sheet.field import (
     SIDES,
     YES,
     Column,
-    Costed,
     Day,
     Decision,
     Done,
     Field,
-    Offered,
     Painted,
     Permit,
     Pick,
     Quantity,
     Repair,
-    Taken,
     Text,
     Tick,
 )
+from norvash.core.sheet.fields_of_parts import Back, Costed, Off, Offered, Taken
 from norvash.core.sheet.records import PaintedMap, PutOff, Readings, Record, TakenFor, TaskDone, Way, Why
 from norvash.core.sheet.stages.catalogue import FINDINGS, RECORDED_BY, TASKS
 from norvash.core.sheet.stages.decide import DECISIONS, decided_finding
@@ -41,6 +39,7 @@ from norvash.core.sheet.visit.bill import read_bill
 from norvash.core.sheet.visit.day import read_day
 from norvash.core.sheet.visit.offering import kind_of, read_offer
 from norvash.core.sheet.visit.permit import MOST_TEXT, part_of, read_permit
+from norvash.core.sheet.visit.stacked import read_off, read_put_back
 from norvash.core.text.columns import read_column
 from norvash.core.text.quantities import MOST_OHM, parse
 from norvash.core.text.texts import clean
@@ -282,6 +281,12 @@ def _costed(field: Costed, asked: _Asked) -> Read:
 def _offered(_field: Offered, asked: _Asked) -> Read:
     kind = kind_of(asked.text)
     return Read(kind, kind, None, read_offer(kind, asked.more))
+
+
+@_read.register
+def _stacked(field: Off | Back, asked: _Asked) -> Read:
+    words, record = (read_off if isinstance(field, Off) else read_put_back)(field.where, asked.text, asked.more)
+    return Read(words, words, None, record)
 
 
 @_read.register

@@ -120,6 +120,20 @@ function wordsOf(form) {
 // The form of an entry, or the part of the page that holds it.
 const idOf = (form) => form.id || form.parentElement.id;
 
+// What adds to a list goes on with the next place at once: the one before need not have arrived.
+function goOnAdding(form) {
+  document.querySelectorAll("[data-adds] [name=place]").forEach((place) => {
+    place.value = Number(place.value) + 1;
+  });
+  form.querySelectorAll("input:not([type=hidden])").forEach((typed) => {
+    if (typed.type === "checkbox") {
+      typed.checked = false;
+    } else {
+      typed.value = typed.defaultValue = "";
+    }
+  });
+}
+
 function enter(form, by) {
   const body = new URLSearchParams(new FormData(form, by));
   const field = form.querySelector(NOW);
@@ -138,7 +152,8 @@ function enter(form, by) {
     form.dataset.sent = sent;
   }
   // What is entered again while the first still waits stands over it: an entry's id is the id of its act.
-  const first = mine().filter((i) => i.form === idOf(form)).pop();
+  const adds = form.matches("[data-adds]");
+  const first = adds ? null : mine().filter((i) => i.form === idOf(form)).pop();
   body.set("act_id", newId());
   if (first) {
     body.set("replaces", first.act);
@@ -157,11 +172,14 @@ function enter(form, by) {
     tab: page,
     who: person(),
     name: document.documentElement.dataset.name,
-    form: idOf(form),
+    form: adds ? "" : idOf(form),
     field: field ? field.id : "",
     value,
     left,
   }).then(flush);
+  if (adds) {
+    goOnAdding(form);
+  }
   if (field) {
     moveOn(field);
   }

@@ -1,0 +1,46 @@
+"""What earlier visits lend to the stacks of an open sheet: the motor's own last one, else one of its type."""
+
+from collections.abc import Iterable, Mapping
+
+from norvash.core.record.record import SheetRow
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.records import BackRecord, OffRecord
+from norvash.core.sheet.sheet import Lent
+from norvash.core.sheet.stages.record import HOW_FAR_OPEN
+from norvash.core.sheet.stages.stacks import BACK, LENT_FIELDS, OFF
+from norvash.core.sheet.visit.stacks import put_back_part
+from norvash.store import entries
+from norvash.store.database import Connection
+
+_BEGUN = frozenset((*LENT_FIELDS, HOW_FAR_OPEN.id))
+
+
+def lent_to(
+    conn: Connection, row: SheetRow, written: Iterable[str], *, begun: bool = False
+) -> Mapping[tuple[str, int], Lent]:
+    """Return what is lent to an open sheet, by field and place: as its parts were when they were last closed; one that
+    never went back is said to be out. What its type had is lent once something of a stack stands, or is `begun`.
+    """
+    if row.signed_at is not None or row.kind == "quick":
+        return {}
+    began = begun or not _BEGUN.isdisjoint(written)
+    found = entries.list_lent(conn, row.motor_id, row.number, LENT_FIELDS, of_type=began)
+    there = {(field, place): given for _, _, field, place, given in found if given.stands}
+    made = {}
+    for number, tag, field, place, given in found:
+        lent = _lent(field, place, given, there, f"{tag}, sheet {number}" if tag else f"sheet {number}")
+        if lent is not None:
+            made[field, place] = lent
+    return made
+
+
+def _lent(field: str, place: int, given: Given, there: Mapping[tuple[str, int], Given], by: str) -> Lent | None:
+    record = given.record
+    if not isinstance(record, OffRecord) or not given.stands or not record.part.count:
+        return None
+    key = next(k for k, f in OFF.items() if f.id == field)
+    back = there.get((BACK[key].id, place))
+    went = back.record if back is not None and isinstance(back.record, BackRecord) and back.at >= given.at else None
+    out = (went is None or went.ends == "left") and not by.count(",")
+    part = record.part if went is None or went.ends else put_back_part(record.part, went)
+    return Lent(part=part, before=record.before, out=out, by=by)
