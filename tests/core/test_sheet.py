@@ -304,15 +304,15 @@ def test_what_is_to_be_decided_and_what_follows() -> None:
         asked = lives(told, WORN, WORN)
         assert [(x.finding.id, x.place) for x in asked] == [("terminal.poor", "Brush B"), ("set.worn", "The set")]
         assert (asked[0].settled, asked[0].state) == (settled, life_state)
-        work = work_list(asked, {}, RULES)
+        work = work_list(asked, {}, RULES, sheet=sheet())
         assert [w.task.id for w in work] == (["fit-set"] if decided is put_off else ["terminal", "fit-set"])
     worked = replace(sheet(), written={("task.terminal", 0, "found"): done})
     told = Told(sheet=worked, found={(2, poor.id): poor}, now={(2, poor.id): poor}, places={2: "Brush B"})
     life = lives(told)[0]
     assert (life.state, life.steps, said_by(life)) == ("done not proven", 3, "Ines, 10 min, tag LP-T 4")
-    listed = work_list([life], done_tasks(worked), RULES)
+    listed = work_list([life], done_tasks(worked), RULES, sheet=worked)
     assert (listed[0].because, listed[0].done) == (("Brush B: terminal dirty, loose or oxidised",), done)
-    worn = work_list(lives(Told(sheet=sheet()), WORN, WORN), {}, RULES)
+    worn = work_list(lives(Told(sheet=sheet()), WORN, WORN), {}, RULES, sheet=sheet())
     assert any(c.school.id == "school.one-or-all" for c in worn[0].ways)
 
 

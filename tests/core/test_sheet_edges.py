@@ -80,7 +80,7 @@ def test_a_permit_lasts_to_the_minute_it_was_given_for() -> None:
                 number=None,
                 person="Ines",
                 at=NOON,
-                record=PermitRecord("Ines", "rope", 10.0),
+                record=PermitRecord(who="Ines", barriers="rope", minutes=10.0),
             ),
         )
     )

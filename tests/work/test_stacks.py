@@ -158,3 +158,46 @@ def test_a_motor_of_the_type_lends_once_a_stack_is_begun(shop: Shop) -> None:
     assert states(other) == ["lent"] * 5
     assert other.bench.page.sheet.lent["off-other", 1].by == "S-61, sheet 1"
     assert "cap, washer, seal and 2 more lent, and not seen yet" in power(other)
+
+
+def test_closing_asks_for_insulation_once_more_of_a_post_for_its_own(shop: Shop) -> None:
+    work = at_work(shop, "starter", "rated_v=12 noload_a_most=65 noload_rpm_least=3000", "20.6 20.4")
+    work.put("insulation-mohm=5 insulation-c=20")
+    off(work, "nut 6 x 13", "insulator 3 x 18", stack="post")
+    back(work, "yes", "yes", stack="post")
+    assert "Post closed: the post's insulation to the case is not measured since" in power(work)
+    work.put("insulation-mohm@3=0.06 insulation-c@3=20")
+    assert "post's insulation" not in power(work)
+    assert work.bench.states[0, "insulation.low"] == "open"
+    off(work, "washer 1 x 20")
+    back(work, "yes")
+    assert "Shaft, other end closed: insulation is not measured since" in power(work)
+    work.put("insulation-mohm=5 insulation-c=20")
+    assert "insulation is not measured since" not in power(work)
+
+
+def test_power_waits_until_a_solvent_is_gone(shop: Shop, work: Work) -> None:
+    work.put("solvent=cleaner")
+    assert "dries until" in power(work)
+    shop.later(minutes=40)
+    work.put("solvent-gone=yes")
+    assert "dries until" in power(work), "by itself it takes hours"
+    work.put("solvent-dries=air solvent-gone=yes")
+    assert "dries until" not in power(work)
+
+
+def test_a_track_that_is_driven_from_outside_has_a_permit_of_its_own(shop: Shop) -> None:
+    work = at_work(shop, "starter", "rated_v=12 commutator_d_mm=34", "20.6 20.4")
+    said = {"who": "Ines", "barriers": "rope, insulated handle", "minutes": "20", "turns": "driven"}
+    for more, words in (
+        ({}, "Something is missing"),
+        ({"at_stop": "Bram"}, "Something is missing"),
+        ({"at_stop": "Bram", "rpm": "3000"}, r"5\.34 m/s of surface speed is too fast"),
+        ({"at_stop": "Bram", "rpm": "0"}, "not possible"),
+    ):
+        with pytest.raises(InputError, match=words):
+            work.bench.put("permit.open", "stone", 1, **said, **more)
+    work.bench.put("permit.open", "stone", 1, **said, at_stop="Bram", rpm="1500")
+    assert "1500 r/min, Bram at the stop" in getattr(
+        work.bench.page.sheet.entries["permit.open", 1].record, "words", ""
+    )

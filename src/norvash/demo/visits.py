@@ -49,6 +49,8 @@ def stuck(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("remark.rework", "freed dry, all holders cleaned, brush drops by its own weight").put(
         "latched", "yes"
     ).put("free", "yes")
+    taped_until = f"{visit.now + timedelta(weeks=9):%Y-%m-%d}"
+    visit.put("temporary", "boot of the post torn, taped over", 1, who="Bram Aldous", day=taped_until)
     visit.run("4900", "62", "this", "stuck", volts="11.4").put("outcome", "deferred")
     visit.read_again("noload_rpm_least", "4200", "maker's sheet of the engine")
     visit.gate(SERVICE).sign()

@@ -2,6 +2,7 @@
 
 import json
 from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
 from datetime import date, datetime
 from types import MappingProxyType
 
@@ -9,6 +10,7 @@ from norvash.core.sheet.life import KeptLife, Life, Withdrawn
 from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.records import PutBy, PutOff
 from norvash.core.sheet.visit.kept_finding import kept_finding, words_to_keep
+from norvash.core.verdict.grades import Grade
 from norvash.store.database import Connection, Row
 from norvash.store.moved import moves_of
 
@@ -16,6 +18,7 @@ from norvash.store.moved import moves_of
 _ACT_AT_HAND = """case when :gone then coalesce((select act_id from moved where id = :move),
                                                 (select id from act order by seq desc limit 1)) end"""
 _LONG_AGO = "0001-01-01"
+_TEMPORARY = "repair.temporary"
 _NO_GROUND: Mapping[str, Mapping[str, float | str]] = MappingProxyType({})
 
 
@@ -63,6 +66,56 @@ def list_standing(conn: Connection, motor_id: str) -> tuple[KeptLife, ...]:
         {"id": motor_id},
     ).fetchall()
     return tuple(_kept(r, moves_of(conn, r["id"]) if r["state"] == "withdrawn" else ()) for r in rows)
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class PutOffRow:
+    """One life that waits for somebody, on its motor: what, its state, who by when, since when, for which part."""
+
+    motor_id: str
+    tag: str
+    name: str
+    place: str
+    what: str
+    grade: Grade
+    state: str
+    who: str
+    due_on: date | None
+    since: date | None
+    waits_for: str
+    temporary: bool
+
+
+def list_put_off(conn: Connection, most: int) -> list[PutOffRow]:
+    """Return what was put off, waits for a part, was repaired for a while, or stayed open at a signature with nobody's
+    name, of all motors in use, the earliest day first.
+    """
+    rows = conn.execute(
+        """select m.id, m.tag, m.name, m.place, l.* from motor m
+           cross join life l on l.motor_id = m.id and l.ended_act_id is null
+           left join sheet s on s.id = l.sheet_id
+           where m.retired_at is null and l.state in ('put off', 'open', 'done not proven')
+           and l.grade <> 'watch' and (l.due_on is not null or l.finding = ? or s.signed_at is not null)
+           order by l.due_on is null, l.due_on, m.tag limit ?""",
+        (_TEMPORARY, most),
+    )
+    return [
+        PutOffRow(
+            motor_id=r["motor_id"],
+            tag=r["tag"],
+            name=r["name"],
+            place=r["place"],
+            what=r["words"],
+            grade=r["grade"],
+            state=r["state"],
+            who=r["who"],
+            due_on=date.fromisoformat(r["due_on"]) if r["due_on"] else None,
+            since=date.fromisoformat(r["put_since"]) if r["put_since"] else None,
+            waits_for=r["waits_for"],
+            temporary=r["finding"] == _TEMPORARY,
+        )
+        for r in rows
+    ]
 
 
 def motors_standing(conn: Connection, scope: str, scope_id: str, rule_id: str = "") -> list[str]:

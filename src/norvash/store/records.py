@@ -9,11 +9,7 @@ from norvash.core.money.money import Currency
 from norvash.core.money.ways import Part
 from norvash.core.sheet.field import Column, Painted
 from norvash.core.sheet.records import (
-    BackRecord,
-    Bill,
     CutRecord,
-    OfferRecord,
-    OffRecord,
     PaintedMap,
     PermitRecord,
     PutBy,
@@ -21,11 +17,11 @@ from norvash.core.sheet.records import (
     Readings,
     Record,
     SlotTime,
-    TakenFor,
     TaskDone,
     Way,
     Why,
 )
+from norvash.core.sheet.records_of_parts import AddedTask, BackRecord, Bill, OfferRecord, OffRecord, TakenFor
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.visit.bill import read_bill
 from norvash.core.stacks.kinds import KINDS, UNKNOWN, Where
@@ -55,6 +51,7 @@ def kept(record: Record | None) -> dict[str, str]:
             made = {"who": record.who, "barriers": record.barriers, "minutes": f"{record.minutes:g}"}
             made |= {"turns": record.turns} if record.turns else {}
             made |= {"volts": f"{record.volts:g}"} if record.volts is not None else {}
+            made |= {"rpm": f"{record.rpm:g}", "at_stop": record.at_stop} if record.rpm is not None else {}
         case PutOff():
             made = {"who": record.who, "day": record.day.isoformat()}
             made |= {"part": record.part} if record.part else {}
@@ -64,9 +61,8 @@ def kept(record: Record | None) -> dict[str, str]:
             made = _of_buying(record)
         case OffRecord() | BackRecord():
             made = _of_stacks(record)
-        case TaskDone():
-            took = {} if record.minutes is None else {"took": f"{record.minutes:g}"}
-            made = {**took, "parts": record.parts}
+        case TaskDone() | AddedTask():
+            made = _of_work(record)
         case Why() | Way() | SlotTime():
             made = _one(record)
     return made
@@ -81,6 +77,15 @@ def _of_buying(record: Bill | TakenFor | OfferRecord) -> dict[str, str]:
         return {f"{which}-{n}": text for which, known in groups for n, text in known.items()}
     day = {"day": record.day.isoformat()} if record.day is not None else {}
     return {"name": record.name, "why": record.why, "prices": record.prices} | day
+
+
+def _of_work(record: TaskDone | AddedTask) -> dict[str, str]:
+    """Return what is kept of a task: how long it took with which parts, or is thought to take and what it touches."""
+    if isinstance(record, TaskDone):
+        took = {} if record.minutes is None else {"took": f"{record.minutes:g}"}
+        return {**took, "parts": record.parts}
+    thought = {} if record.minutes is None else {"expected": f"{record.minutes:g}"}
+    return {**thought, "touches": ",".join(record.touches)}
 
 
 def _of_stacks(record: OffRecord | BackRecord) -> dict[str, str]:
@@ -167,6 +172,9 @@ def record_of(field_id: str, word: str, more: Mapping[str, str]) -> Record | Non
         return Readings(tuple(None if x == "-" else float(x) for x in word.split(";"))) if word else None
     if isinstance(field, Painted):
         return _map_of(word) if word else None
+    if "touches" in more:
+        minutes = float(more["expected"]) if "expected" in more else None
+        return AddedTask(minutes=minutes, touches=tuple(filter(None, more["touches"].split(","))))
     return _stacked(more) if "where" in more or "back" in more else _of_texts(more)
 
 
@@ -184,8 +192,16 @@ def _of_texts(more: Mapping[str, str]) -> Record | None:
     if "radial" in more:
         return CutRecord(**{_CUT[key]: float(text) for key, text in more.items() if key in _CUT})
     if "minutes" in more:
-        volts = float(more["volts"]) if "volts" in more else None
-        return PermitRecord(more["who"], more["barriers"], float(more["minutes"]), more.get("turns", ""), volts)
+        volts, rpm = (float(more[n]) if n in more else None for n in ("volts", "rpm"))
+        return PermitRecord(
+            who=more["who"],
+            barriers=more["barriers"],
+            minutes=float(more["minutes"]),
+            turns=more.get("turns", ""),
+            volts=volts,
+            rpm=rpm,
+            at_stop=more.get("at_stop", ""),
+        )
     if "day" in more:
         since = date.fromisoformat(more["since"]) if "since" in more else date.min
         by = PutBy(more.get("by", ""), since, int(more.get("moved", "0")))

@@ -54,6 +54,7 @@ _PAGES = (
     "hours",
     "outlook",
     "past",
+    "put_off",
     "new_set",
     "rulebook",
     "sheet_start",

@@ -7,6 +7,7 @@ from norvash.core.sheet.judging.signs_shown import may_have_been
 from norvash.core.sheet.life import At, Life
 from norvash.core.sheet.stages.catalogue import TASKS
 from norvash.core.sheet.stages.decide import OUTCOME, RUNS
+from norvash.core.sheet.stages.own_tasks import OWN_TASK, own_place
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, GONE_ANSWERS
 from norvash.core.sheet.stages.rework import done_task, gone_finding
 from norvash.core.sheet.visit.proving import proof_asked
@@ -34,6 +35,9 @@ def check_asked(context: Context, field: Field, place: int, word: str, today: da
     task, looked = TASKS.get(done_task(field)), gone_finding(field)
     if looked:
         _look_proves(context, judge(context, today).found.lives, (place, looked))
+    own, sheet = own_place(done_task(field)), context.open_sheet
+    if own and sheet is not None and OWN_TASK.given(sheet, own) is None:
+        raise InputError("Nobody has added this task.", "Add it to the work list first.", "value")
     if task is None or task.renews:
         return
     found = judge(context, today).found

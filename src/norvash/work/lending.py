@@ -4,7 +4,7 @@ from collections.abc import Iterable, Mapping
 
 from norvash.core.record.record import SheetRow
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.records import BackRecord, OffRecord
+from norvash.core.sheet.records_of_parts import BackRecord, OffRecord
 from norvash.core.sheet.sheet import Lent
 from norvash.core.sheet.stages.record import HOW_FAR_OPEN
 from norvash.core.sheet.stages.stacks import BACK, LENT_FIELDS, OFF

@@ -22,7 +22,7 @@ from norvash.core.sheet.visit.done import done_tasks
 from norvash.core.sheet.visit.progress import StageNow, as_signed, progress
 from norvash.core.sheet.visit.visit import Visit
 from norvash.core.sheet.visit.ways import buys_new, taken_work
-from norvash.core.sheet.visit.work_list import Proposed, with_plans, work_list
+from norvash.core.sheet.visit.work_list import Proposed, with_learnt, with_plans, work_list
 from norvash.core.text.words import use_words
 from norvash.core.verdict.as_found import found_before_work
 from norvash.core.verdict.forecast_words import due_at
@@ -34,6 +34,7 @@ from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.work.context import Context
 from norvash.work.history import HistoryLine, history
+from norvash.work.learnt_minutes import minutes_learnt
 from norvash.work.loading import load
 from norvash.work.sheet_state import put_together
 from norvash.work.slots_here import slots_here
@@ -145,7 +146,9 @@ def _work(conn: Connection, visit: Visit, done: Mapping[Task, tuple[Given, ...]]
     sheet, rules = visit.sheet, visit.rules
     idle = "idle" in sheet.facts.surroundings
     replaced = buys_new(sheet) and OUTCOME.of(sheet) in STOPS  # what is not mended any more asks for no work
-    made = work_list(() if replaced else visit.lives, done, rules, idle=idle, taken=taken_work(sheet))
+    lives = () if replaced else visit.lives
+    made = work_list(lives, done, rules, idle=idle, taken=taken_work(sheet), sheet=sheet)
+    made = with_learnt(made, minutes_learnt(conn, [w.task.id for w in made])) if made else made
     if not any(w.task in PLANNED for w in made):
         return made
     return with_plans(made, planned_minutes(sheet, slots_here(conn, rules), rules))

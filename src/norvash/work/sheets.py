@@ -17,7 +17,8 @@ from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE
 from norvash.core.sheet.stages.gates import GATES, SAFE
 from norvash.core.sheet.visit.done import done_tasks, last_work, overtaken, touched
-from norvash.core.sheet.visit.typed import Read, place_of, read_entry
+from norvash.core.sheet.visit.entry_read import Read
+from norvash.core.sheet.visit.typed import place_of, read_entry
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import people, sheets
 from norvash.store.database import Connection

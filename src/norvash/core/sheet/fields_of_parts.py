@@ -1,4 +1,4 @@
-"""Fields that hold a price, a part that is offered, one that came off or went back."""
+"""Fields that hold a price, a part that is offered, one that came off or went back, a task that was added."""
 
 from dataclasses import dataclass
 from typing import ClassVar
@@ -24,6 +24,13 @@ class Taken(Words):
 @dataclass(frozen=True, slots=True, kw_only=True, eq=False)
 class Offered(Words):
     """A part that is offered, by its kind, with its sizes and names and those of the old one."""
+
+    kind: ClassVar[str] = "decision"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Added(Words):
+    """A task that somebody adds to the work list, with its minutes and the parts that it touches."""
 
     kind: ClassVar[str] = "decision"
 

@@ -4,7 +4,8 @@ from dataclasses import dataclass, field
 from datetime import datetime
 from typing import Literal
 
-from norvash.core.sheet.records import CutRecord, PermitRecord, PutOff, Record, TakenFor, Why
+from norvash.core.sheet.records import CutRecord, PermitRecord, PutOff, Record, Why
+from norvash.core.sheet.records_of_parts import TakenFor
 
 Kind = Literal["full", "quick"]
 # Of what a value speaks: the part as it was found, or as it was left after work on it; “asked” is not said yet.

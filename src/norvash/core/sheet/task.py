@@ -8,7 +8,8 @@ class Task:
     """One task: its minutes, tools, steps and cautions; schools say how it is done here.
 
     `done` says that it was done, after the fact. `renews` tells that the set of brushes goes. One that only `looks`
-    touches nothing: what is measured after it is as found. `within` are the ids of larger tasks that do it too.
+    touches nothing: what is measured after it is as found. `within` are the ids of larger tasks that do it too. One
+    that somebody has added `touches` parts of the motor, by their ids.
     """
 
     id: str
@@ -22,3 +23,4 @@ class Task:
     renews: bool = False
     looks: bool = False
     within: tuple[str, ...] = ()
+    touches: tuple[str, ...] = ()

@@ -29,10 +29,14 @@ _WITH = {
     "barriers": "barriers",
     "minutes": "minutes",
     "took": "minutes",
+    "expected": "minutes",
+    "touches": "touches",
     "parts": "parts",
     "part": "part",
     "turns": "turns",
     "volts": "volts",
+    "rpm": "rpm",
+    "at_stop": "at_stop",
     "way": "way",
     **{
         n: n

@@ -6,7 +6,7 @@ from datetime import datetime
 
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.judging.before.outside_judged import rated_of
-from norvash.core.sheet.records import TURNS
+from norvash.core.sheet.records import DRIVEN, TURNS
 from norvash.core.sheet.stages.before.fields import CRANKING_V, OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
 from norvash.core.sheet.stages.gates import COMPETENT
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
@@ -34,7 +34,8 @@ class PermitShown:
 class Before:
     """The tests with power on, how the next one is opened, and drawings of what was measured.
 
-    Of a motor that runs away without load `turns` are the answers to whether it turns, and `allowed` what it may get.
+    `turns` are the answers to whether it turns, of a motor that does not run away only that it is driven from outside;
+    `allowed` is what one that `runs_away` may get.
     """
 
     permits: list[PermitShown]
@@ -42,6 +43,7 @@ class Before:
     opens: Entry
     most_minutes: float
     turns: Mapping[str, str]
+    runs_away: bool
     allowed: str
     competent: str
     drawn: list[Drawing]
@@ -62,7 +64,8 @@ def view(at: At) -> Before:
         close=[entry(shown, PERMIT_CLOSE, p.number) for p in permits if p.closed is None],
         opens=entry(shown, PERMIT_OPEN, len(permits) + 1),
         most_minutes=shown.context.rules["permit.minutes"],
-        turns=TURNS if shown.context.facts.runs_away else {},
+        turns=TURNS if shown.context.facts.runs_away else {DRIVEN: TURNS[DRIVEN]},
+        runs_away=shown.context.facts.runs_away,
         allowed=run_free_words(shown.context.facts, shown.context.rules, speed_read=False),
         competent=COMPETENT,
         drawn=[*_ladder(shown), *_battery(shown)],

@@ -6,7 +6,8 @@ from typing import NamedTuple
 
 from norvash.core.sheet.field import BEARINGS, SIDES, Field, Noticed, Quantity, Tick
 from norvash.core.sheet.given import Given, Sight
-from norvash.core.sheet.records import PaintedMap, Readings, TakenFor
+from norvash.core.sheet.records import PaintedMap, Readings
+from norvash.core.sheet.records_of_parts import TakenFor
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.decide import answer_words
 from norvash.core.sheet.stages.windings.insulation import circuits_of

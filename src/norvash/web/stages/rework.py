@@ -4,8 +4,9 @@ from dataclasses import dataclass
 
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.stages.catalogue import RECORDED_BY, stage_of
+from norvash.core.sheet.stages.own_tasks import OWN_TASK, TOUCHES, WORK_ORDER, dropped
 from norvash.core.sheet.stages.rework import REPAIR, TEMPORARY, task_done
-from norvash.core.sheet.visit.work_list import Proposed
+from norvash.core.sheet.visit.work_list import Proposed, minutes_left
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.fitting import Fitting, fitting_shown
@@ -15,13 +16,31 @@ from norvash.work.sheet_page import SheetPage
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class Row:
+    """One task of the list: its tick or the field that records it, at which stage, the field that drops it, and the
+    orders of the whole list in which it stands one earlier or one later, empty where that is not possible.
+    """
+
+    work: Proposed
+    tick: Entry
+    at: str
+    drop: Entry
+    order: Entry
+    earlier: str
+    later: str
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Rework:
     """The work list with the tick of each task and the stage at which it is recorded, the tasks that are done and did
     not help `yet`, what is done and not proven, the temporary repairs, the place of the next one, the parts that are
     offered, and how brushes go in.
     """
 
-    work: list[tuple[Proposed, Entry, str]]
+    work: list[Row]
+    added: Entry
+    touches: tuple[tuple[str, str], ...]
+    minutes: float
     yet: frozenset[str]
     proving: list[LifeShown]
     temporary: list[Given]
@@ -36,6 +55,35 @@ def _entry(shown: SheetPage, work: Proposed) -> Entry:
     return entry(shown, recorded) if recorded is not None else entry(shown, task_done(work.task.id), 0, work.task.what)
 
 
+def _rows(shown: SheetPage) -> list[Row]:
+    ids = [w.task.id for w in shown.work]
+    order, made = entry(shown, WORK_ORDER), []
+    for n, w in enumerate(shown.work):
+        tick = _entry(shown, w)
+        drop = entry(shown, dropped(w.task.id), 0, f"Why “{w.task.what}” is dropped")
+        made.append(
+            Row(
+                work=w,
+                tick=tick,
+                at=_stage(tick),
+                drop=drop,
+                order=order,
+                earlier=_moved(ids, n, n - 1),
+                later=_moved(ids, n, n + 1),
+            )
+        )
+    return made
+
+
+def _moved(ids: list[str], at: int, to: int) -> str:
+    """Return the order in which one task of a list stands elsewhere."""
+    if not 0 <= to < len(ids):
+        return ""
+    made = [*ids]
+    made.insert(to, made.pop(at))
+    return " ".join(made)
+
+
 def _stage(e: Entry) -> str:
     """Return the id of the stage at which a task is recorded, empty for one that is ticked on the work list."""
     stage = stage_of(e.field.id)
@@ -48,7 +96,10 @@ def view(at: At) -> Rework:
     places = TEMPORARY.places(shown.sheet)
     carried = [x.position for x in shown.visit.lives if x.finding.id == REPAIR.id]
     return Rework(
-        work=[(w, e, _stage(e)) for w, e in ((w, _entry(shown, w)) for w in shown.work)],
+        work=_rows(shown),
+        added=entry(shown, OWN_TASK, max(OWN_TASK.places(shown.sheet), default=0) + 1),
+        touches=tuple((key, part.words) for key, part in TOUCHES.items()),
+        minutes=minutes_left(shown.work),
         yet=frozenset(t.id for x in shown.visit.lives if x.stands for t in x.finding.tasks),
         proving=[x for x in lives_shown(shown) if x.life.state == "done not proven" or x.life.measured_again],
         temporary=[g for n in places if (g := TEMPORARY.given(shown.sheet, n)) is not None],

@@ -25,6 +25,7 @@ def _before_power(visit: Visit) -> Iterator[str]:
     yield from stacks.left_over(visit)
     yield from stacks.again_after_pause(visit)
     yield from stacks.turned_since(visit)
+    yield from stacks.insulation_since(visit)
 
 
 def _before_service(visit: Visit) -> Iterator[str]:

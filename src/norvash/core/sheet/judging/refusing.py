@@ -10,7 +10,8 @@ from norvash.core.sheet.judging.prove.refused import refuse_run
 from norvash.core.sheet.judging.refusing_parts import refuse_parts
 from norvash.core.sheet.life import STANDING, Told
 from norvash.core.sheet.putting_off import Asked, put_off_anew
-from norvash.core.sheet.records import PutBy, PutOff, Record, TakenFor
+from norvash.core.sheet.records import PutBy, PutOff, Record
+from norvash.core.sheet.records_of_parts import TakenFor
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM
 from norvash.core.sheet.stages.catalogue import FINDINGS

@@ -8,7 +8,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_of_parts import Back, Off
 from norvash.core.sheet.putting_off import Asked
-from norvash.core.sheet.records import OfferRecord, OffRecord
+from norvash.core.sheet.records_of_parts import OfferRecord, OffRecord
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.offers import BECAME, OFFER
 from norvash.core.sheet.stages.seating import ROD, ROD_PAPER

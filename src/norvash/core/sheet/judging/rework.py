@@ -1,6 +1,7 @@
 """What stands at “Rework” says, keeps shut and waits for."""
 
 from collections.abc import Iterator
+from datetime import datetime, timedelta
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
@@ -8,9 +9,10 @@ from norvash.core.sheet.judging import prints
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.decide import OUTCOME, STOPS
-from norvash.core.sheet.stages.rework import REPAIR, STAGE, TEMPORARY
+from norvash.core.sheet.stages.rework import REPAIR, SOLVENT, SOLVENT_DRIES, SOLVENT_GONE, STAGE, TEMPORARY
 from norvash.core.sheet.visit.proving import open_words
 from norvash.core.sheet.visit.visit import Judging, Visit
+from norvash.core.text.words import day_words
 
 
 def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
@@ -18,6 +20,25 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
     for n in TEMPORARY.places(sheet):
         yield n, REPAIR.saying(TEMPORARY.of(sheet, n))
     yield from prints.judge(sheet, rules)
+
+
+def dry_from(sheet: Sheet, rules: MotorRules) -> datetime | None:
+    """Return from when a solvent that was used counts as gone, None where none was.
+
+    Source: rules solvent.air, solvent.still
+    """
+    used = SOLVENT.given(sheet)
+    if used is None:
+        return None
+    minutes = rules["solvent.air"] if SOLVENT_DRIES.of(sheet) == "air" else rules["solvent.still"]
+    return used.at + timedelta(minutes=minutes)
+
+
+def _before_power(visit: Visit) -> Iterator[str]:
+    """Yield that a solvent still dries: nobody has found it gone, or too early."""
+    dry, gone = dry_from(visit.sheet, visit.rules), SOLVENT_GONE.given(visit.sheet)
+    if dry is not None and (gone is None or gone.at < dry):
+        yield f"solvent ({SOLVENT.of(visit.sheet)}) dries until {dry:%H:%M} on {day_words(dry.date())}: look then"
 
 
 def _before_signing(visit: Visit) -> Iterator[str]:
@@ -31,4 +52,4 @@ def _before_signing(visit: Visit) -> Iterator[str]:
             yield open_words(life, quick=quick)
 
 
-JUDGING = Judging(stage=STAGE, holds={"sign": _before_signing}, judge=_judge)
+JUDGING = Judging(stage=STAGE, holds={"power": _before_power, "sign": _before_signing}, judge=_judge)

@@ -10,10 +10,12 @@ from norvash.core.sheet.stages.close import TURNS_FREE
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
 from norvash.core.sheet.stages.record import HOW_FAR_OPEN
 from norvash.core.sheet.stages.stacks import GONE_THROUGH, LEFT_OUT, LEFT_OVER, LEFT_OVER_SAID
+from norvash.core.sheet.stages.windings.insulation import INSULATION_MOHM, circuits_of
 from norvash.core.sheet.visit.stacks import PartNow, StackNow, last_pause, stacks_now
 from norvash.core.sheet.visit.visit import Visit
 from norvash.core.stacks.kinds import Where
 from norvash.core.text.words import listed
+from norvash.core.windings.circuits import PLACES
 
 _MOST_NAMED = 3
 
@@ -86,6 +88,21 @@ def turned_since(visit: Visit) -> Iterator[str]:
     free = TURNS_FREE.given(visit.sheet)
     if back and (free is None or free.at < max(back)):
         yield "nobody has turned it by hand since the stack was closed"
+
+
+def insulation_since(visit: Visit) -> Iterator[str]:
+    """Yield that insulation was not measured since a stack inside was closed, of a post that of the post itself."""
+    circuits = circuits_of(visit.sheet.facts)
+    for stack in _of(visit, "inside"):
+        place = PLACES.index("post") if stack.key.startswith("post") else 0
+        back = [p.back.at for p in stack.off if p.back is not None]
+        read = INSULATION_MOHM.given(visit.sheet, place)
+        if read is None and not place:
+            continue  # that nothing was measured at all is said of the whole circuit elsewhere
+        late = bool(back) and (read is None or read.at < max(back))
+        if late and place in circuits:
+            what = "the post's insulation to the case" if place else "insulation"
+            yield f"{stack.words} closed: {what} is not measured since"
 
 
 def earth_since(visit: Visit) -> Iterator[str]:

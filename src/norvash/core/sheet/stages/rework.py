@@ -6,10 +6,11 @@ from norvash.core.motor.figure_fields import COMMUTATOR_NOW_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Done, Field, Repair, Tick
-from norvash.core.sheet.fields_made import pick, tick
+from norvash.core.sheet.fields_made import pick, text, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import REPAIRS
 from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages import own_tasks
 from norvash.core.sheet.stages.brushes.carbon import BRUSH_GREASED
 from norvash.core.sheet.stages.seating import FIELDS as SEATING
 from norvash.core.sheet.stages.shared import SET_HOLDERS
@@ -65,6 +66,24 @@ FREED_WITH = pick(
     },
     forbids=_by_school,
 )
+SOLVENT = text(
+    "solvent",
+    "Solvent",
+    "Which, and where it was used",
+    needs="safe",
+    hint="keep it off magnets, brushes and insulation that it swells",
+    work=True,
+)
+SOLVENT_DRIES = pick(
+    "solvent-dries",
+    "Solvent",
+    "It dries",
+    ("air", "with air blown at it"),
+    ("still", "by itself"),
+    needs="safe",
+    work=True,
+)
+SOLVENT_GONE = tick("solvent-gone", "Solvent", "Gone: dry, no smell of it", needs="safe", work=True)
 MAKE_GOOD = Task(
     id="make-good",
     what="Make the temporary repair good",
@@ -106,14 +125,14 @@ def _named(field_id: str) -> Field | None:
         rest = field_id.removeprefix(start)
         if rest not in ("", field_id):
             return made(rest)
-    return None
+    return own_tasks.dropped(task) if (task := own_tasks.dropped_task(field_id)) else None
 
 
 STAGE = Stage(
     id="rework",
     name="rework",
     words="Rework",
-    fields=(TEMPORARY, HOLDER_SET, FREED_WITH, *SEATING),
+    fields=(TEMPORARY, HOLDER_SET, FREED_WITH, SOLVENT, SOLVENT_DRIES, SOLVENT_GONE, *own_tasks.FIELDS, *SEATING),
     findings=FINDINGS,
     inside=True,
     named=_named,

@@ -9,7 +9,7 @@ from fractions import Fraction
 from norvash.core.money.money import Currency, exactly, read_money
 from norvash.core.money.packs import Pack
 from norvash.core.money.ways import Part
-from norvash.core.sheet.records import Beside, Bill
+from norvash.core.sheet.records_of_parts import Beside, Bill
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
 from norvash.errors import InputError

@@ -10,6 +10,7 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS, field_of
 from norvash.core.sheet.stages.decide import decided_finding
+from norvash.core.sheet.stages.own_tasks import own_tasks
 from norvash.core.sheet.stages.rework import done_task
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.task import Task
@@ -24,15 +25,16 @@ def done_tasks(sheet: Sheet) -> Mapping[Task, tuple[Given, ...]]:
     if known is not None:
         return known
     made: dict[Task, list[Given]] = {}
+    own = own_tasks(sheet)
     for (field_id, _), given in sheet.entries.items():
-        for task in _said_by(field_id, given) if given.stands else ():
+        for task in _said_by(field_id, given, own) if given.stands else ():
             made.setdefault(task, []).append(given)
     done = {task: tuple(said) for task, said in made.items()}
     sheet.worked_out["done_tasks"] = done
     return done
 
 
-def _said_by(field_id: str, given: Given) -> Iterable[Task]:
+def _said_by(field_id: str, given: Given, own: Mapping[str, Task]) -> Iterable[Task]:
     if field_id in FIELD_BY_ID:
         return (*FIELD_BY_ID[field_id].does, *FIELD_BY_ID[field_id].ends)
     if given.word not in (YES, DONE):
@@ -42,6 +44,8 @@ def _said_by(field_id: str, given: Given) -> Iterable[Task]:
         return ()
     if given.word == YES and done_task(field) in TASKS:
         return (TASKS[done_task(field)],)
+    if given.word == YES and done_task(field) in own:
+        return (own[done_task(field)],)
     finding = FINDINGS.get(decided_finding(field)) if given.word == DONE else None
     return finding.tasks if finding is not None else ()
 
@@ -94,6 +98,8 @@ def touched(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place:
     if field.after_work and (new or any(task is not FIND_FAULT for task in work)):
         return True
     asked = field.tells if not field.tested else (*field.tells, *FIELD_BY_ID[field.tested].tells)
+    if any(f.part.id in task.touches for f in asked for task in work):
+        return True
     if any(task in f.tasks for f in asked for task in work) or any(task in field.touched_by for task in work):
         return True
     if field.tested and touched(FIELD_BY_ID[field.tested], work, new, place):

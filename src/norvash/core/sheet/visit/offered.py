@@ -6,7 +6,7 @@ from datetime import date
 
 from norvash.core.money.ways import Part
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.records import Bill
+from norvash.core.sheet.records_of_parts import Bill
 
 
 @dataclass(frozen=True, slots=True)

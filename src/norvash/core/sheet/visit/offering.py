@@ -30,7 +30,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.rules.fitting import GRADE_FAMILIES
 from norvash.core.sheet.field import Quantity
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.records import OfferRecord
+from norvash.core.sheet.records_of_parts import OfferRecord
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes.holders import BOX_A, BOX_T
 from norvash.core.sheet.stages.offers import BECAME, FITTED, OFFER

@@ -1,11 +1,13 @@
 """A test with power on as it is opened: who, why, barriers, how long, and whether the motor turns in it."""
 
 from collections.abc import Mapping
+from math import pi
 
 from norvash.core.edges import over
+from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.records import TURNS, PermitRecord
+from norvash.core.sheet.records import DRIVEN, TURNS, PermitRecord
 from norvash.core.sheet.stages.prove.volts import too_much
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
@@ -32,8 +34,41 @@ def read_permit(more: Mapping[str, str], *, facts: Facts, rules: MotorRules) -> 
             f"Open it for at most {rules['permit.minutes']:g} min, then open another.",
             "minutes",
         )
+    said = float(f"{minutes:g}")
+    if more.get("turns", "") == DRIVEN:
+        rpm, at_stop = _driven(more, facts, rules)
+        return PermitRecord(who=who, barriers=barriers, minutes=said, turns=DRIVEN, rpm=rpm, at_stop=at_stop)
     turns, volts = _turning(more, facts, rules)
-    return PermitRecord(who, barriers, float(f"{minutes:g}"), turns, volts)
+    return PermitRecord(who=who, barriers=barriers, minutes=said, turns=turns, volts=volts)
+
+
+def _driven(more: Mapping[str, str], facts: Facts, rules: MotorRules) -> tuple[float, str]:
+    """Return how fast a motor is driven from outside for work on its track [r/min], and who stands at the stop.
+
+    Raises: InputError without either, or where its surface is then faster than a hand-held stone bears, with the speed
+    that is allowed. Source: rules dress.low, dress.high
+    """
+    at_stop = part_of(more, "at_stop", "Say who stands at the stop")
+    try:
+        rpm = parse(part_of(more, "rpm", "Say how fast it is driven"), "speed").value
+    except InputError as error:
+        raise error.at("rpm") from None
+    if not rpm > 0:
+        raise InputError(f"{rpm:g} r/min is not possible.", "Say how fast it is driven.", "rpm")
+    diameter = track_d_mm(facts.figures)
+    if diameter is None:
+        raise InputError(
+            "Its commutator's diameter is not known.", "State it first: the surface speed follows from it.", "rpm"
+        )
+    speed, most = pi * diameter * rpm / 60_000, rules["dress.high"]
+    if over(speed, most):
+        raise InputError(
+            f"{speed:.2f} m/s of surface speed is too fast for a stone in the hand: {most:g} m/s at most.",
+            f"Drive it at {60_000 * rules['dress.low'] / pi / diameter:.0f} to"
+            f" {60_000 * most / pi / diameter:.0f} r/min.",
+            "rpm",
+        )
+    return rpm, at_stop
 
 
 def _turning(more: Mapping[str, str], facts: Facts, rules: MotorRules) -> tuple[str, float | None]:

@@ -1,17 +1,19 @@
-"""A part that comes off or goes back, as it is typed on a sheet."""
+"""A part that comes off or goes back, and a task that is added, as they are typed on a sheet."""
 
 from collections.abc import Mapping
 from dataclasses import replace
 
-from norvash.core.sheet.records import BackRecord, Ends, OffRecord
+from norvash.core.sheet.records_of_parts import AddedTask, BackRecord, Ends, OffRecord
+from norvash.core.sheet.stages.own_tasks import TOUCHES
 from norvash.core.sheet.stages.stacks import MOST_PARTS
 from norvash.core.stacks.kinds import Where
 from norvash.core.stacks.typed import read_back, read_part
+from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
 from norvash.errors import InputError
 
 NOT_THERE, AS_OFF = "not there", "as it came off"
-_MOST_WHY = 200
+_MOST_WHY, _MOST_MINUTES = 200, 6000
 _ENDS: dict[str, Ends] = {"renewed": "renewed", "left out": "left"}
 ENDS_WORDS = {"renewed": "renewed", "left": "left out"}
 
@@ -50,6 +52,27 @@ def read_put_back(where: Where, text: str, more: Mapping[str, str]) -> tuple[str
     return text, BackRecord(
         count=differing.count, long_mm=part.long_mm, across_mm=part.across_mm, size=part.size, round=part.round, why=why
     )
+
+
+def read_added(more: Mapping[str, str]) -> AddedTask:
+    """Return a task that somebody adds: its minutes and the parts that it touches, parted by commas.
+
+    Raises: InputError at “minutes” or “touches”.
+    """
+    text = more.get("minutes", "").strip()
+    minutes = None
+    if text:
+        try:
+            minutes = parse(text, "minutes").value
+        except InputError as error:
+            raise error.at("minutes") from None
+        if not 0 < minutes <= _MOST_MINUTES:
+            raise InputError(f"{minutes:g} min cannot be right.", f"Give up to {_MOST_MINUTES} min.", "minutes")
+    touches = tuple(x for x in (p.strip() for p in more.get("touches", "").split(",")) if x)
+    for part in touches:
+        if part not in TOUCHES:
+            raise InputError(f"“{part[:20]}” is not a part.", f"Use {', '.join(TOUCHES)}.", "touches")
+    return AddedTask(minutes=minutes, touches=touches)
 
 
 def _why(more: Mapping[str, str]) -> str:

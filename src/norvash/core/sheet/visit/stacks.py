@@ -8,7 +8,7 @@ from typing import Literal
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.records import BackRecord, OffRecord
+from norvash.core.sheet.records_of_parts import BackRecord, OffRecord
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.stacks import BACK, OFF, STACKS
 from norvash.core.stacks.check import differs

@@ -1,13 +1,13 @@
 """One entry as it was typed or picked, read by the kind of its field."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
+from dataclasses import replace
 from datetime import date
 from functools import singledispatch
 
 from norvash.core.commutator.bars import check_bars, read_map, write_map
 from norvash.core.money.here import currency_of
-from norvash.core.motor.figure_fields import BARS, LENGTH_UNIT
+from norvash.core.motor.figure_fields import BARS
 from norvash.core.names.changed import answer_now
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
@@ -28,18 +28,21 @@ from norvash.core.sheet.field import (
     Text,
     Tick,
 )
-from norvash.core.sheet.fields_of_parts import Back, Costed, Off, Offered, Taken
-from norvash.core.sheet.records import PaintedMap, PutOff, Readings, Record, TakenFor, TaskDone, Way, Why
+from norvash.core.sheet.fields_of_parts import Added, Back, Costed, Off, Offered, Taken
+from norvash.core.sheet.records import PaintedMap, PutOff, Readings, TaskDone, Way, Why
+from norvash.core.sheet.records_of_parts import TakenFor
 from norvash.core.sheet.stages.catalogue import FINDINGS, RECORDED_BY, TASKS
 from norvash.core.sheet.stages.decide import DECISIONS, decided_finding
+from norvash.core.sheet.stages.own_tasks import own_place
 from norvash.core.sheet.stages.rework import done_task
 from norvash.core.sheet.stages.ways import MOST_WAYS, NEW_UNIT
 from norvash.core.sheet.stages.windings.insulation import circuits_of
 from norvash.core.sheet.visit.bill import read_bill
 from norvash.core.sheet.visit.day import read_day
+from norvash.core.sheet.visit.entry_read import AskedEntry, Read
 from norvash.core.sheet.visit.offering import kind_of, read_offer
 from norvash.core.sheet.visit.permit import MOST_TEXT, part_of, read_permit
-from norvash.core.sheet.visit.stacked import read_off, read_put_back
+from norvash.core.sheet.visit.stacked import read_added, read_off, read_put_back
 from norvash.core.text.columns import read_column
 from norvash.core.text.quantities import MOST_OHM, parse
 from norvash.core.text.texts import clean
@@ -47,31 +50,6 @@ from norvash.errors import InputError
 
 MOST_MINUTES = 6000
 _MOST_NUMBER = 99
-
-
-@dataclass(frozen=True, slots=True)
-class Read:
-    """What an entry means: its word or its number in the SI unit, and what belongs to it."""
-
-    typed: str
-    word: str = ""
-    number: float | None = None
-    record: Record | None = None
-
-
-@dataclass(frozen=True, slots=True)
-class _Asked:
-    """An entry before it is read: what was typed, what belongs to it, and what it is read by."""
-
-    text: str
-    more: Mapping[str, str]
-    facts: Facts
-    rules: MotorRules
-    today: date
-
-    def unit_of(self, dimension: str) -> str | None:
-        """Return the unit of a bare number, None for the first of its dimension."""
-        return LENGTH_UNIT.of(self.facts.figures) if dimension == "length" else None
 
 
 def read_entry(
@@ -83,7 +61,7 @@ def read_entry(
     """
     cleaned = clean(text, "value", note=True)
     cleaned = cleaned if isinstance(field, Column) else " ".join(cleaned.split())
-    return _read(field, _Asked(cleaned, more, facts, rules, today)) if cleaned else Read("")
+    return _read(field, AskedEntry(cleaned, more, facts, rules, today)) if cleaned else Read("")
 
 
 def place_of(field: Field, place: int, facts: Facts) -> None:
@@ -106,19 +84,19 @@ def place_of(field: Field, place: int, facts: Facts) -> None:
 
 
 @singledispatch
-def _read(field: Field, _asked: _Asked) -> Read:
+def _read(field: Field, _asked: AskedEntry) -> Read:
     raise LookupError(field.id)
 
 
 @_read.register
-def _tick(_field: Tick, asked: _Asked) -> Read:
+def _tick(_field: Tick, asked: AskedEntry) -> Read:
     if asked.text != YES:
         raise InputError(f"“{asked.text[:40]}” is not a tick.", "Tick it or leave it.", "value")
     return Read(asked.text, asked.text)
 
 
 @_read.register
-def _pick(field: Pick, asked: _Asked) -> Read:
+def _pick(field: Pick, asked: AskedEntry) -> Read:
     picked = answer_now("answer", field.id, asked.text)
     if picked not in dict(field.choices):
         raise InputError(
@@ -136,7 +114,7 @@ def _pick(field: Pick, asked: _Asked) -> Read:
 
 
 @_read.register
-def _quantity(field: Quantity, asked: _Asked) -> Read:
+def _quantity(field: Quantity, asked: AskedEntry) -> Read:
     try:
         typed = parse(asked.text, field.dimension, asked.unit_of(field.dimension))
     except InputError as error:
@@ -154,7 +132,7 @@ def _quantity(field: Quantity, asked: _Asked) -> Read:
 
 
 @_read.register
-def _column(field: Column, asked: _Asked) -> Read:
+def _column(field: Column, asked: AskedEntry) -> Read:
     try:
         read = read_column(asked.text, field.dimension, asked.unit_of(field.dimension))
         values = [field.high if x == MOST_OHM else x for x in read]
@@ -172,25 +150,25 @@ def _column(field: Column, asked: _Asked) -> Read:
 
 
 @_read.register
-def _painted(_field: Painted, asked: _Asked) -> Read:
+def _painted(_field: Painted, asked: AskedEntry) -> Read:
     bars = BARS.stated(asked.facts.figures)
     shown = read_map(asked.text, check_bars(None if bars is None else int(bars), "value"))
     return Read(asked.text, write_map(shown), None, PaintedMap(shown))
 
 
 @_read.register
-def _text(field: Text, asked: _Asked) -> Read:
+def _text(field: Text, asked: AskedEntry) -> Read:
     _short_enough(field, asked)
     return Read(asked.text, asked.text)
 
 
 @_read.register
-def _a_day(field: Day, asked: _Asked) -> Read:
+def _a_day(field: Day, asked: AskedEntry) -> Read:
     _short_enough(field, asked)
     return Read(asked.text, read_day(asked.text, asked.today, "value").isoformat())
 
 
-def _short_enough(field: Field, asked: _Asked) -> None:
+def _short_enough(field: Field, asked: AskedEntry) -> None:
     if len(asked.text) > MOST_TEXT:
         raise InputError(
             f"{field.label}: {len(asked.text)} characters are too many.", f"Use at most {MOST_TEXT}.", "value"
@@ -201,7 +179,7 @@ _WHY = {"owner": "Say to whom, and what to mend there", "dropped": "Say why it i
 
 
 @_read.register
-def _decide(field: Decision, asked: _Asked) -> Read:
+def _decide(field: Decision, asked: AskedEntry) -> Read:
     """Return a decision."""
     if asked.text not in DECISIONS:
         raise InputError("This decision is not known.", "Choose one of " + ", ".join(DECISIONS.values()) + ".", "value")
@@ -233,9 +211,9 @@ def _put_off(more: Mapping[str, str], today: date) -> PutOff:
 
 
 @_read.register
-def _task(field: Done, asked: _Asked) -> Read:
+def _task(field: Done, asked: AskedEntry) -> Read:
     """Return a task that is done, with the time and the parts that somebody states."""
-    if asked.text != YES or done_task(field) not in TASKS:
+    if asked.text != YES or not (done_task(field) in TASKS or own_place(done_task(field))):
         raise InputError("This is not a task of the work list.", "Tick one that is on it.", "value")
     recorded = RECORDED_BY.get(done_task(field))
     if recorded is not None:
@@ -261,36 +239,42 @@ def _minutes(text: str) -> float:
 
 
 @_read.register
-def _repair(_field: Repair, asked: _Asked) -> Read:
+def _repair(_field: Repair, asked: AskedEntry) -> Read:
     return Read(asked.text[:MOST_TEXT], asked.text[:MOST_TEXT], None, _put_off(asked.more, asked.today))
 
 
 @_read.register
-def _permit(_field: Permit, asked: _Asked) -> Read:
+def _permit(_field: Permit, asked: AskedEntry) -> Read:
     words = asked.text[:MOST_TEXT]
     return Read(words, words, None, read_permit(asked.more, facts=asked.facts, rules=asked.rules))
 
 
 @_read.register
-def _costed(field: Costed, asked: _Asked) -> Read:
+def _costed(field: Costed, asked: AskedEntry) -> Read:
     _short_enough(field, asked)
     return Read(asked.text, asked.text, None, read_bill(asked.more, currency_of(asked.rules), asked.today))
 
 
 @_read.register
-def _offered(_field: Offered, asked: _Asked) -> Read:
+def _offered(_field: Offered, asked: AskedEntry) -> Read:
     kind = kind_of(asked.text)
     return Read(kind, kind, None, read_offer(kind, asked.more))
 
 
 @_read.register
-def _stacked(field: Off | Back, asked: _Asked) -> Read:
+def _stacked(field: Off | Back, asked: AskedEntry) -> Read:
     words, record = (read_off if isinstance(field, Off) else read_put_back)(field.where, asked.text, asked.more)
     return Read(words, words, None, record)
 
 
 @_read.register
-def _taken(_field: Taken, asked: _Asked) -> Read:
+def _added(field: Added, asked: AskedEntry) -> Read:
+    _short_enough(field, asked)
+    return Read(asked.text, asked.text, None, read_added(asked.more))
+
+
+@_read.register
+def _taken(_field: Taken, asked: AskedEntry) -> Read:
     if not asked.text.isdigit() or not 1 <= int(asked.text) <= MOST_WAYS:
         raise InputError("This way is not on the sheet.", "Choose one of those that are priced.", "value")
     why = " ".join(clean(asked.more.get("why", ""), "why", note=True).split())[:MOST_TEXT]

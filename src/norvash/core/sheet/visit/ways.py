@@ -12,7 +12,7 @@ from norvash.core.money.ways import Compared, Part, Way, compared
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import Life
-from norvash.core.sheet.records import Bill, TakenFor
+from norvash.core.sheet.records_of_parts import Bill, TakenFor
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.commutator.cut import COPPER_LAST
 from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_BURNT

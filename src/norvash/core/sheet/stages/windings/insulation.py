@@ -11,6 +11,7 @@ from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.stages.brushes.holders import RENEW_INSULATOR
 from norvash.core.sheet.stages.commutator.seen import CLEAN_AFTER_FLASHOVER
 from norvash.core.sheet.stages.shared import DRY_INSULATION, JOIN_WIRE, RE_SOLDER, RENEW_ARMATURE, SECURE_TURNS, VACUUM
+from norvash.core.sheet.stages.stacks import PUT_BACK
 from norvash.core.sheet.stages.windings.coils import RENEW_COIL
 from norvash.core.sheet.task import Task
 from norvash.core.windings.circuits import PLACES
@@ -160,6 +161,7 @@ FIELDS: tuple[Field, ...] = (
             SECURE_TURNS,
             CLEAN_AFTER_FLASHOVER,
             VACUUM,
+            PUT_BACK,
         ),
     ),
     INSULATION_C := quantity(

@@ -64,6 +64,14 @@ LOOKED = (
         RENEW_ARMATURE,
         one_of=True,
     ),
+    WINDINGS_RESIN := finding(
+        "windings.resin",
+        "resin gone in places, enamel whole, turns tight",
+        "plan",
+        "varnish it; until then watched, as a temporary repair with a person and a day",
+        WINDINGS,
+        SECURE_TURNS,
+    ),
     WINDINGS_EARTH := finding(
         "windings.earth",
         "earth fault",
