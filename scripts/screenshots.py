@@ -61,17 +61,6 @@ def when_to_look(page: Page) -> None:
     page.get_by_role("heading", name="When to look").wait_for()
 
 
-def from_notes(page: Page) -> None:
-    motor(page, "A-21")
-    page.keyboard.press("t")
-    page.get_by_role("heading", name="From notes").wait_for()
-    typed = ("2024-01-15", "830", "23.4", "23.6", "", "2024-07-08", "1105", "18.2", "18.5")
-    for i, text in enumerate(typed):
-        if i:
-            page.keyboard.press("Tab")
-        page.keyboard.type(text)
-
-
 SHOTS = {
     "bench": (WIDE, "light", lambda p: p.goto("/")),
     "bench-dark": (WIDE, "dark", lambda p: p.goto("/")),
@@ -87,7 +76,7 @@ SHOTS = {
     "sheet-sights": (WIDE, "light", lambda p: sheet(p, "T-16", "brushes")),
     "sheet-signed": (WIDE, "light", lambda p: sheet(p, "T-16", "sign")),
     "repair-or-buy": (WIDE, "light", lambda p: sheet(p, "G-01", "decide#ways")),
-    "from-notes": (WIDE, "light", from_notes),
+    "stack": (WIDE, "light", lambda p: sheet(p, "S-05", "close")),
     "outlook": (WIDE, "light", lambda p: p.goto("/outlook")),
     "when-to-look": (WIDE, "light", when_to_look),
     "find-cause": (WIDE, "light", lambda p: p.goto("/sums/find-cause")),

@@ -17,7 +17,7 @@ def cross_pattern(count: int, band: Band | None, width: float) -> Drawing:
     middle, r = _SIDE / 2 + 6, _SIDE / 2 - 16
     made: list[Element] = [
         el("circle", "box", cx=middle, cy=middle, r=_SIDE / 2),
-        el("circle", "rule", cx=middle, cy=middle, r=r - 22),
+        el("circle", "box", cx=middle, cy=middle, r=r - 22),
     ]
     order = cross_order(count)
     at = {n: (middle + r * sin(2 * pi * n / count), middle - r * cos(2 * pi * n / count)) for n in range(count)}

@@ -29,6 +29,9 @@ _UNITS = {
     "c": "°C",
     "k": "K",
     "g": "g",
+    "nm": "N·m",
+    "in_lb": "in·lb",
+    "ft_lb": "ft·lb",
 }
 
 

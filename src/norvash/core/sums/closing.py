@@ -58,7 +58,7 @@ def stack_check(given: StackIn, rules: MotorRules) -> StackOut:
         turned=of("turned"),
         other_size=of("other size"),
         swapped=of("swapped"),
-        advice="Nothing is missing, left over, turned or of another size." if not said else "; ".join(said) + ".",
+        advice="; ".join(said) or "nothing is missing, left over, turned or of another size",
         rules=("stack.alike", "stack.alike-mm"),
     )
 
@@ -149,7 +149,7 @@ def torque(given: TorqueIn, rules: MotorRules) -> TorqueOut:
         high_ft_lb=high_ft,
         half_nm=band.half_nm,
         estimate=guessed,
-        advice=f"{advice} (an estimate: the maker's figure comes first)." if guessed else f"{advice}.",
+        advice=f"{advice} (an estimate: the maker's figure comes first)" if guessed else advice,
         rules=("torque.M6", "torque.soft") if guessed else (),
     )
 
