@@ -38,6 +38,7 @@ ROUND = "\n".join(f"{0.02 + 0.001 * (i % 5):.3f}" for i in range(45))
 OWN = {
     "bar-test-noise": "2 %",
     "print": "60 %",
+    "torque-screws": "4",
     "rod": "57",
     "rod-paper": "0.1",
     "rough-cut": "0.1",

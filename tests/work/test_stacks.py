@@ -201,3 +201,13 @@ def test_a_track_that_is_driven_from_outside_has_a_permit_of_its_own(shop: Shop)
     assert "1500 r/min, Bram at the stop" in getattr(
         work.bench.page.sheet.entries["permit.open", 1].record, "words", ""
     )
+
+
+def test_the_machined_band_stays_under_the_brush_at_either_end_of_the_float(shop: Shop) -> None:
+    work = at_work(shop, "traction", "rated_v=48 commutator_d_mm=126", "24.5 24.8")
+    work.put("band-from=4.0 band-to=53.5 brush-runs-from=5.5 brush-runs-to=51.5")
+    assert (0, "cut.band") not in work.bench.states, "without a float it cannot be said"
+    work.put("end-float=1.8")
+    assert work.bench.life("cut.band").finding.words == "1.5 mm clear at the riser side, 1.8 mm needed"
+    work.bench.put("band-from", "3.5")
+    assert work.bench.states[0, "cut.band"] in ("proven", "withdrawn")

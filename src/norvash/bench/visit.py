@@ -9,6 +9,7 @@ from norvash.bench.fleet import PERSON
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.core.sheet.stages.gates import SAFE
+from norvash.core.sheet.stages.stacks import BACK, OFF
 from norvash.core.sheet.stages.ways import WAY, WAYS
 from norvash.store.database import connect
 from norvash.work.acting import Act
@@ -18,7 +19,8 @@ from norvash.work.opening import open_sheet
 from norvash.work.sheet_page import sheet_page
 from norvash.work.sheets import enter
 
-FINDINGS = 40
+FINDINGS = PARTS = 40
+_KINDS = ("washer", "shim", "seal", "spacer", "end shield")
 _ON_BRUSHES, _PER_BRUSH = 4, 4
 
 
@@ -34,6 +36,23 @@ def six_ways(db: Path, motor: str) -> str:
         for place in (1, 2, 3, 4, 5, 6):
             bill = {"bill": f"part {place} {20 * place}.40 x 2; brushes 15.50 x 4", "hours": f"{3 / place:.2f}"}
             enter(conn, act(), sheet, field_id=WAY.id, place=place, text=WAYS[place], more={**bill, "rate": "58"})
+    return f"/sheets/{sheet}"
+
+
+def forty_parts(db: Path, motor: str) -> str:
+    """Open a sheet of a motor and take a stack of forty parts off, half of it back; return its address."""
+    with closing(connect(db, made=True)) as conn:
+
+        def act() -> Act:
+            return Act(uuid.uuid4().hex, PERSON, datetime.now())
+
+        sheet = open_sheet(conn, act(), motor, kind="full", counter="", safe=True)
+        enter(conn, act(), sheet, field_id=SAFE.waived.id, place=0, text="measured by make bench")
+        for place in range(1, PARTS + 1):
+            text = f"{_KINDS[place % len(_KINDS)]} {place / 10 + 1:g} x {20 + place}"
+            enter(conn, act(), sheet, field_id=OFF["other"].id, place=place, text=text)
+        for place in range(PARTS, PARTS // 2, -1):
+            enter(conn, act(), sheet, field_id=BACK["other"].id, place=place, text="yes")
     return f"/sheets/{sheet}"
 
 

@@ -6,7 +6,7 @@ from math import cos, pi, sin
 from norvash.core.stacks.torque import Band, cross_order
 from norvash.drawing.svg import Drawing, Element, el, label, line
 
-_SIDE, _HEAD = 150.0, 11.0
+_SIDE, _HEAD, _WORDS = 140.0, 11.0, 150.0
 
 
 def cross_pattern(count: int, band: Band | None, width: float) -> Drawing:
@@ -30,13 +30,15 @@ def cross_pattern(count: int, band: Band | None, width: float) -> Drawing:
             el("circle", "ground", cx=x, cy=y, r=_HEAD - 2.5),
             label("text-tag", x, y + 4.5, str(turn), "middle"),
         ]
-    rounds = ("finger tight", f"{band.half_nm:.3g} N·m", band.words if band else "") if band is not None else ()
-    for n, words in enumerate(rounds or ("finger tight", "half", "the whole torque")):
+    rounds = ("finger tight", "half", "the whole torque")
+    if band is not None:
+        rounds = ("finger tight", f"{band.half_nm:.3g} N·m", band.words.partition(",")[0])
+    for n, words in enumerate(rounds):
         y = middle - 36 + 38 * n
-        made += [label("text-tag", _SIDE + 34, y, f"Round {n + 1}"), label("text", _SIDE + 34, y + 17, words)]
+        made += [label("text-tag", _SIDE + 20, y, f"Round {n + 1}"), label("text", _SIDE + 20, y + 17, words)]
     return Drawing(
         name="cross-pattern",
-        width=max(width, _SIDE + 240),
+        width=max(width, _SIDE + _WORDS),
         height=_SIDE + 14,
         title=f"{count} screws, across, in three rounds",
         description=f"In the order {', '.join(str(n) for n in order)} round the cover, from the top with the clock.",

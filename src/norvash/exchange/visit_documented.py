@@ -155,6 +155,23 @@ def _lists() -> Iterator[str]:
         " `part`, `batch` and more), and of its place as `at-…` (`box_thickness_mm`, `box_width_mm`, `top_free`,"
         " `shaft_mm`, `housing_mm`, `located`, `metal_case`); what became of it is `offer-became` |"
     )
+    yield (
+        "| `off-STACK` | a part that came off, by its place in the order in which it came off, as `5 shims 0.2 x 26,"
+        " stays`, `seal 5 x 28, lip in` or `6 hood screws M4 x 12`; what the text leaves out may come as `count`,"
+        " `long`, `across`, `size`, `round`, `material`, `stays`; it lies `before` another place; counted again once it"
+        " is back it needs `why`; `NAME: not there` of what is lent. STACK is `drive`, `other`, `post`, `post2`,"
+        " `bolt`, or `machine` for counts without an order |"
+    )
+    yield (
+        "| `back-STACK` | the same part back: `yes`, or how it differs (`4`, `M6 x 25`, `0.3 x 26, lip out`),"
+        " `renewed`, or `left out` with `why` |"
+    )
+    yield (
+        "| `own-task` | a task that is added, by its number, with `minutes` and the parts that it `touches`"
+        " (`brushes`, `springs`, `holders`, `commutator`, `windings`, `drive`); it is done by `task.own-NUMBER` |"
+    )
+    yield "| `drop.TASK` | why a task is dropped from the list; what asks for it stays open |"
+    yield "| `work-order` | the tasks of the list in their order, parted by spaces |"
     yield "| `way-taken` | the way that is taken, by its place, with `why`, and of a new unit the `day` |"
     yield "| `task.TASK` | a task that is done: `yes`, with `minutes` and `parts` |"
     yield "| `gone.FINDING` | looked at again at its place, and gone: `yes` |"

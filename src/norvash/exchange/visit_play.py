@@ -254,6 +254,7 @@ def _stage_words(told: Plain) -> Iterator[str]:
         ("gates", "gates"),
         ("found", "findings"),
         ("offers", "offers"),
+        ("stacks", "stacks"),
         ("ways", "ways"),
         ("open", "open"),
     ):

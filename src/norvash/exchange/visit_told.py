@@ -14,6 +14,7 @@ from norvash.core.verdict.components import Component
 from norvash.store.database import Connection
 from norvash.work.offers_told import offers_lines, offers_told
 from norvash.work.sheet_page import SheetPage, sheet_page
+from norvash.work.stacks_told import stacks_lines, stacks_told
 from norvash.work.ways_told import ways_lines, ways_told
 
 Plain = dict[str, object]
@@ -65,6 +66,7 @@ def _now(page: SheetPage) -> Plain:
             for g, now in gates
         ],
         "offers": list(offers_lines(offers_told(page.visit))),
+        "stacks": list(stacks_lines(stacks_told(page.visit))),
         "ways": ways_lines(ways_told(page)),
         "open": [h.words for h in page.holds],
     }
@@ -96,6 +98,7 @@ def _signed(page: SheetPage) -> Plain:
         "work": [{"words": d["words"], "done": True} for d in _dicts(told.get("done"))],
         "gates": [{"words": f"Signed: {SIGNED_AS.get(str(kind), kind)}"}],  # type: ignore[call-overload]
         "offers": list(offers_lines(told.get("offers"))),
+        "stacks": list(stacks_lines(told.get("stacks"))),
         "ways": ways_lines(told.get("ways")),
         "open": signed.get("open", []),
         "why": signed.get("why", ""),

@@ -4,6 +4,7 @@ from collections.abc import Iterable, Iterator
 from datetime import datetime
 
 from norvash.core.sheet.field import Painted
+from norvash.core.sheet.fields_of_parts import Back, Off
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.ground import said
 from norvash.core.sheet.judging.prove.run import judge_run
@@ -36,6 +37,7 @@ from norvash.store.database import Connection
 from norvash.work.brushes_kept import brushes_kept
 from norvash.work.offers_told import offers_told
 from norvash.work.sheet_page import SheetPage
+from norvash.work.stacks_told import dropped_told, stacks_told
 from norvash.work.ways_told import ways_told
 
 Plain = dict[str, object]
@@ -62,6 +64,8 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "kept": brushes_kept(page),
         "ways": ways_told(page),
         "offers": offers_told(page.visit),
+        "stacks": stacks_told(page.visit),
+        "dropped": dropped_told(page.visit, page.work),
         "done": [_task(w.task.done, w.done) for w in page.work if w.done is not None],
         "set": _set(page),
         "run": ran_words(sheet),
@@ -267,7 +271,8 @@ def _again(conn: Connection, page: SheetPage) -> list[Plain]:
     made = []
     for field_id, place, stood, since in entries.list_replaced(conn, page.row.id):
         field = field_of(field_id)
-        if field is not None and field.sighted and not isinstance(field, Painted):
+        told = isinstance(field, Off | Back) or (field is not None and field.sighted)
+        if field is not None and told and not isinstance(field, Painted):
             words = f"{field_words(field)}{place_words(field, place, labels)}"
             before, now = (answer_words(field, g.word, g.typed) for g in (stood, since))
             made.append(_correction(words, before, now, since.person, since.at))

@@ -2,20 +2,71 @@
 
 from dataclasses import dataclass
 
+from norvash.core.sheet.stages.close import ROUND, ROUNDS, SCREWS, TORQUE_NM
 from norvash.core.sheet.stages.stacks import GONE_THROUGH, LEFT_OVER, LEFT_OVER_SAID
+from norvash.core.sheet.visit.stacks import stacks_now
+from norvash.core.stacks.part import StackPart
+from norvash.core.stacks.torque import estimated, read_band
+from norvash.drawing.counted_parts import long_mm
+from norvash.drawing.cross_pattern import cross_pattern
+from norvash.drawing.svg import Drawing
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.stacks import StacksShown, stacks_back
+from norvash.work.sheet_page import SheetPage
+
+_WIDE = 300.0
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
+class TorqueShown:
+    """How tight: its fields, the band in three units, from where it comes, the screws in their order, three rounds."""
+
+    fields: tuple[Entry, ...]
+    words: str
+    basis: str
+    drawn: Drawing
+    rounds: tuple[Entry, ...]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Close:
-    """What went back of what came off, and what is said beside it."""
+    """What went back of what came off, what is said beside it, and how tight it is closed."""
 
     stacks: StacksShown
     beside: tuple[Entry, ...]
+    torque: TorqueShown
 
 
 def view(at: At) -> Close:
     """Return what closing up shows."""
-    return Close(stacks_back(at), tuple(entry(at.shown, f) for f in (LEFT_OVER, LEFT_OVER_SAID, GONE_THROUGH)))
+    beside = tuple(entry(at.shown, f) for f in (LEFT_OVER, LEFT_OVER_SAID, GONE_THROUGH))
+    return Close(stacks=stacks_back(at), beside=beside, torque=_torque(at.shown))
+
+
+def _torque(page: SheetPage) -> TorqueShown:
+    """Return how tight it is closed: as it was entered, else by the thread of its bolts, which is an estimate."""
+    given = TORQUE_NM.given(page.sheet)
+    bolts = _bolts(page)
+    band, basis = (read_band(given.typed), "as entered") if given is not None else (None, "")
+    if band is None and bolts is not None and page.context.rules.choice("school.torque").key == "table":
+        thread = bolts.size.partition(" ")[0]
+        band = estimated(thread, "steel", page.context.rules)
+        if band is not None:
+            basis = f"{thread} into steel, an estimate: the maker's figure comes first, into aluminium half of it"
+    screws = SCREWS.of(page.sheet)
+    count = int(screws) if screws is not None else bolts.count if bolts is not None else 4
+    rounds = tuple(entry(page, ROUND, n, f"Round {n}, {words}") for n, words in enumerate(ROUNDS, 1))
+    return TorqueShown(
+        fields=tuple(entry(page, f) for f in (TORQUE_NM, SCREWS)),
+        words=band.words if band is not None else "",
+        basis=basis,
+        drawn=cross_pattern(max(count, 2), band, _WIDE),
+        rounds=rounds,
+    )
+
+
+def _bolts(page: SheetPage) -> StackPart | None:
+    """Return the bolts of the machine that hold it together: the longest ones with a thread."""
+    parts = [p.part for s in stacks_now(page.sheet, page.context.rules) if s.where == "machine" for p in s.off]
+    return max((p for p in parts if p.kind == "bolt" and p.size), key=long_mm, default=None)

@@ -19,10 +19,33 @@ FIELDS: tuple[Field, ...] = (
         "torque",
         needs="safe",
         high=1000,
-        hint="maker's figure first",
+        hint="maker's figure first; a band too, like 26–31 in·lb",
         record=True,
+        placed=True,
+    ),
+    SCREWS := quantity(
+        "torque-screws",
+        "Closed up",
+        "Screws round the cover",
+        "count",
+        needs="safe",
+        low=2,
+        high=24,
+        record=True,
+        placed=True,
+    ),
+    ROUND := tick(
+        "torque-round",
+        "Closed up",
+        "Tightened across, and it still turns freely",
+        needs="safe",
+        per="number",
+        after_work=True,
+        record=True,
+        placed=True,
     ),
 )
+ROUNDS = ("finger tight", "half", "the whole torque")
 
 
 STAGE = Stage(

@@ -43,6 +43,7 @@ from norvash.core.sheet.visit.entry_read import AskedEntry, Read
 from norvash.core.sheet.visit.offering import kind_of, read_offer
 from norvash.core.sheet.visit.permit import MOST_TEXT, part_of, read_permit
 from norvash.core.sheet.visit.stacked import read_added, read_off, read_put_back
+from norvash.core.stacks.torque import read_band
 from norvash.core.text.columns import read_column
 from norvash.core.text.quantities import MOST_OHM, parse
 from norvash.core.text.texts import clean
@@ -115,6 +116,8 @@ def _pick(field: Pick, asked: AskedEntry) -> Read:
 
 @_read.register
 def _quantity(field: Quantity, asked: AskedEntry) -> Read:
+    if field.dimension == "torque":  # one figure or a band: its upper end is not to be passed
+        return Read(asked.text, "", read_band(asked.text).high_nm)
     try:
         typed = parse(asked.text, field.dimension, asked.unit_of(field.dimension))
     except InputError as error:

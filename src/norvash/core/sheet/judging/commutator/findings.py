@@ -11,6 +11,7 @@ from norvash.core.motor.figure_fields import BARS, SLOT_WIDTH_MM, UNDERCUT_MM
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.judging.commutator.band import band_findings
 from norvash.core.sheet.judging.commutator.copper_now import CopperNow, copper_now, read_after_cut
 from norvash.core.sheet.judging.windings.measured import bar_to_shaft
 from norvash.core.sheet.records import CutRecord
@@ -62,6 +63,7 @@ def _all_copper(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Fin
         yield from _turned(sheet, now)
     yield from _bar_test(sheet, now, rules)
     yield from _cut(sheet, now, rules)
+    yield from band_findings(sheet)
     if SURFACE_WITH.of(sheet) == "file":
         yield SURFACE_EMERGENCY
 

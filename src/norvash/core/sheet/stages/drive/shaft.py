@@ -14,6 +14,7 @@ from norvash.core.sheet.stages.drive.seen import (
     RENEW_SEAL,
 )
 from norvash.core.sheet.stages.shared import RENEW_BEARING, SEEK_ONCE_A_TURN
+from norvash.core.sheet.stages.stacks import PUT_BACK
 from norvash.core.sheet.task import Task
 
 SHIM_END_FLOAT = Task(
@@ -76,7 +77,7 @@ FIELDS: tuple[Field, ...] = (
         high=50,
         judged=True,
         tells=(FLOAT_OUT,),
-        touched_by=(RENEW_BEARING, FIT_WASHER),
+        touched_by=(RENEW_BEARING, FIT_WASHER, PUT_BACK),
     ),
     VIBRATION := quantity(
         "vibration",
