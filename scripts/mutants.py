@@ -29,7 +29,7 @@ PARTS: dict[str, tuple[str, str]] = {
     ),
     "loading": ("brush/loading brush/on_copper", "core/fitting core/sums"),
     "running": ("running/* brush/springs", "core/running core/laws"),
-    "stacks": ("stacks/check stacks/typed stacks/part stacks/kinds stacks/torque", "core/off_and_back core/sums"),
+    "stacks": ("stacks/*", "core/off_and_back core/sums"),
     "supply": ("supply/*", "core/supply core/sheet core/sums"),
     "cut-plan": ("commutator/skim commutator/cut commutator/slots commutator/after_cut", "core/cut core/commutator"),
     "carbon": (

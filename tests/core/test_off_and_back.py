@@ -10,6 +10,7 @@ from norvash.core.rules.catalogue import shipped
 from norvash.core.stacks.check import check, differs
 from norvash.core.stacks.kinds import KINDS
 from norvash.core.stacks.part import StackPart
+from norvash.core.stacks.shroud import shroud_words
 from norvash.core.stacks.torque import cross_order, estimated, read_band
 from norvash.core.stacks.typed import read_back, read_part
 from norvash.errors import InputError
@@ -152,3 +153,10 @@ def test_screws_are_tightened_across() -> None:
         assert sorted(cross_order(count)) == list(range(1, count + 1))
     assert cross_order(6) == (1, 4, 2, 5, 3, 6)
     assert cross_order(8) == (1, 5, 3, 7, 2, 6, 4, 8)
+
+
+def test_a_shroud_is_shifted_by_half_the_difference_of_opposite_gaps() -> None:
+    assert shroud_words((2.0, 1.0, 2.0, 3.0)) == "shift the shroud by 1.00 mm to the right"
+    assert shroud_words((1.0, 3.0, 3.0, 1.0)) == "shift the shroud by 1.00 mm to the top and 1.00 mm to the left"
+    assert shroud_words((2.0, 2.0, 2.0)) == shroud_words((2.0, None, 2.0, 2.0)) == ""
+    assert shroud_words((2.0, 2.0, 2.0, 2.0)) == "the shroud is in the middle"

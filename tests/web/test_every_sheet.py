@@ -41,6 +41,7 @@ LATER = (
     "offer",
     "way",
     "back-",
+    "stack",
     "own-task",
     "work-order",
 )

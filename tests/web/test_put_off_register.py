@@ -31,6 +31,10 @@ def test_what_is_past_its_day_comes_first_and_the_rest_by_day(shop: Shop, client
     places = [text.index(words) for words in order]
     assert places == sorted(places)
     assert "tied up with wire" in text
+    days = client.get("/outlook/norvash.ics").text.replace("\r\n ", "")
+    assert "Make it good\\, Ines: X-01 Trap winch" in days
+    assert "Put off to this day\\, Bram: T-72 Trap winch" in days
+    assert "T-72" not in client.get("/outlook/norvash.ics?place=hall").text
     one = client.get("/put-off?person=Bram&place=yard").text
     assert ("T-72" in one, "T-71" in one, "1 put off, none past its day" in one) == (True, False, True)
     assert "Nothing is put off, of those chosen." in client.get("/put-off?person=Nobody").text

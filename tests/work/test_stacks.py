@@ -80,6 +80,8 @@ def test_a_miscount_says_why_and_is_counted_back_once_more(work: Work) -> None:
     back(work, "4")
     with pytest.raises(InputError, match="something is back already"):
         work.bench.put("off-other", "4 shims 0.2 x 26", 1)
+    with pytest.raises(InputError, match="stays on the record"):
+        work.bench.put("off-other", "", 1)
     work.bench.put("off-other", "4 shims 0.2 x 26", 1, why="two stuck together, counted twice")
     assert states(work) == ["off"]
     back(work, "yes")
@@ -109,9 +111,9 @@ def test_the_last_visit_lends_its_stack_as_it_was_closed(shop: Shop, work: Work)
     work.put("outcome=out").bench.sign("it waits for a seal")
     again = Work(shop, Bench(shop, work.bench.motor)).safe()
     lent = again.bench.page.sheet.lent
-    assert lent["off-other", 4].part.count == 4
-    assert lent["off-other", 3].out
-    assert "seal lent, left off at an earlier visit, and not seen yet" in power(again)
+    assert (lent["off-other", 4].part.count, lent["off-other", 4].out) == (5, True), "signed so, and still not right"
+    assert [lent["off-other", n].out for n in (1, 2, 3, 5)] == [False, False, True, False]
+    assert "seal and shims lent, left off at an earlier visit, and not seen yet" in power(again)
     again.bench.put("off-other", "cap", 1)
     assert states(again) == ["off", "lent", "lent", "lent", "lent"]
     assert "washer, seal, shims and 1 more lent" in power(again)
@@ -205,9 +207,25 @@ def test_a_track_that_is_driven_from_outside_has_a_permit_of_its_own(shop: Shop)
 
 def test_the_machined_band_stays_under_the_brush_at_either_end_of_the_float(shop: Shop) -> None:
     work = at_work(shop, "traction", "rated_v=48 commutator_d_mm=126", "24.5 24.8")
+    work.put("track-d=126.0 cut-done=125.56")
     work.put("band-from=4.0 band-to=53.5 brush-runs-from=5.5 brush-runs-to=51.5")
     assert (0, "cut.band") not in work.bench.states, "without a float it cannot be said"
     work.put("end-float=1.8")
     assert work.bench.life("cut.band").finding.words == "1.5 mm clear at the riser side, 1.8 mm needed"
     work.bench.put("band-from", "3.5")
     assert work.bench.states[0, "cut.band"] in ("proven", "withdrawn")
+
+
+def test_an_insulator_that_was_missing_is_proven_by_its_own_measure_alone(shop: Shop) -> None:
+    """An improvised one too: then it is a repair for a while, with a person and a day."""
+    work = at_work(shop, "starter", "rated_v=12 noload_a_most=65 noload_rpm_least=3000", "11.2 11.4")
+    work.bench.see(1, "insulator.cracked")
+    work.put("task.insulator=yes").bench.put("gone.insulator.cracked", "yes", 1)
+    assert work.bench.states[1, "insulator.cracked"] == "done not proven"
+    work.put("insulation-mohm@3=0.5 insulation-c@3=20")
+    assert work.bench.states[1, "insulator.cracked"] == "done not proven", "under its least"
+    work.bench.put("temporary", "improvised from fibre sheet", 1, who="Runa", day="2026-12-15")
+    assert work.bench.states[1, "insulator.cracked"] == "done not proven"
+    work.bench.put("insulation-mohm", "6", 3, "mistyped")
+    assert work.bench.states[1, "insulator.cracked"] == "proven"
+    assert work.bench.states[1, "repair.temporary"] == "put off"

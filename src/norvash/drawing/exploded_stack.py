@@ -5,12 +5,11 @@ from dataclasses import dataclass
 from itertools import pairwise
 
 from norvash.core.stacks.part import StackPart
-from norvash.core.text.words import listed
 from norvash.drawing.part_shapes import Box, drawn_part
-from norvash.drawing.svg import Drawing, Element, el, label, line
+from norvash.drawing.svg import Drawing, Element, el, label, line, polyline
 
 _TOP, _LOW, _SIDE, _HIGH, _LEAST, _NUMBER = 34.0, 46.0, 4.0, 132.0, 2.0, 20.0
-_GAP, _LEAST_GAP, _MOST_PX = 20.0, 7.0, 2.4
+_GAP, _LEAST_GAP, _MOST_PX = 20.0, 7.0, 6.0
 _SCALES = (1, 2, 5, 10, 20, 50, 100, 200)
 _GHOSTS = ("lent", "not there", "left out")
 _IN = ("back", "renewed")
@@ -159,19 +158,30 @@ def _scale(px: float, width: float) -> list[Element]:
     ]
 
 
-def part_alone(one: Laid, width: float, height: float) -> Drawing:
+def scale_beside(parts: Sequence[StackPart], width: float) -> float:
+    """Return the one scale of parts that are drawn beside their rows [px a mm]: the widest fills the width.
+
+    Units: width [px].
+    """
+    return min(width / max((_across_mm(p) for p in parts), default=1.0), _MOST_PX)
+
+
+def part_alone(one: Laid, px: float, width: float, height: float) -> Drawing:
     """Draw one part upright, to fit beside its row; a long one is broken off, never shrunk to a line.
 
-    Units: width, height [px].
+    Units: px [px a mm], width, height [px].
     """
     part = one.part
-    px = min(width / 2 / max(_across_mm(part) / 2, 1.0), _MOST_PX)
     long = min(max(_length_mm(part) * px, _LEAST), height - 4)
     box = Box(x=(height - long) / 2, middle=width / 2, long=long, half=max(_across_mm(part) / 2 * px, _LEAST))
     elements = [
         el("path", "rule", d=f"M{width / 2:.4g} 0V{height:.4g}"),
         *drawn_part(part, box, ghost=one.state in _GHOSTS, upright=True),
     ]
+    if long < _length_mm(part) * px:
+        y, n = height * 0.62, 8
+        zigzag = [(width * i / n, y + (4.0 if i % 2 else -4.0)) for i in range(n + 1)]
+        elements.append(polyline("break", zigzag))
     return Drawing(
         name="part-alone",
         width=width,
@@ -180,9 +190,3 @@ def part_alone(one: Laid, width: float, height: float) -> Drawing:
         description=f"{part.words}, {one.state}.",
         elements=tuple(elements),
     )
-
-
-def summed(laid: Sequence[Laid]) -> str:
-    """Return how many parts stand how, in words."""
-    states = dict.fromkeys(x.state for x in laid)
-    return listed([f"{sum(x.state == s for x in laid)} {s}" for s in states])

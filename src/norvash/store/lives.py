@@ -72,6 +72,7 @@ def list_standing(conn: Connection, motor_id: str) -> tuple[KeptLife, ...]:
 class PutOffRow:
     """One life that waits for somebody, on its motor: what, its state, who by when, since when, for which part."""
 
+    life_id: str
     motor_id: str
     tag: str
     name: str
@@ -84,6 +85,7 @@ class PutOffRow:
     since: date | None
     waits_for: str
     temporary: bool
+    moved: int
 
 
 def list_put_off(conn: Connection, most: int) -> list[PutOffRow]:
@@ -91,7 +93,7 @@ def list_put_off(conn: Connection, most: int) -> list[PutOffRow]:
     name, of all motors in use, the earliest day first.
     """
     rows = conn.execute(
-        """select m.id, m.tag, m.name, m.place, l.* from motor m
+        """select m.tag, m.name, m.place, l.* from motor m
            cross join life l on l.motor_id = m.id and l.ended_act_id is null
            left join sheet s on s.id = l.sheet_id
            where m.retired_at is null and l.state in ('put off', 'open', 'done not proven')
@@ -101,6 +103,7 @@ def list_put_off(conn: Connection, most: int) -> list[PutOffRow]:
     )
     return [
         PutOffRow(
+            life_id=r["id"],
             motor_id=r["motor_id"],
             tag=r["tag"],
             name=r["name"],
@@ -113,6 +116,7 @@ def list_put_off(conn: Connection, most: int) -> list[PutOffRow]:
             since=date.fromisoformat(r["put_since"]) if r["put_since"] else None,
             waits_for=r["waits_for"],
             temporary=r["finding"] == _TEMPORARY,
+            moved=r["moved"],
         )
         for r in rows
     ]

@@ -5,7 +5,7 @@ from datetime import date
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.judging.signs_shown import may_have_been
 from norvash.core.sheet.life import At, Life
-from norvash.core.sheet.stages.catalogue import TASKS
+from norvash.core.sheet.stages.catalogue import SEEN, TASKS
 from norvash.core.sheet.stages.decide import OUTCOME, RUNS
 from norvash.core.sheet.stages.own_tasks import OWN_TASK, own_place
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, GONE_ANSWERS
@@ -88,7 +88,9 @@ def _look_proves(context: Context, standing: tuple[Life, ...], at: At) -> None:
     life = next((x for x in standing if x.at == at and x.state != "withdrawn"), None)
     if life is None:
         raise InputError("Nothing like that stands here.", "Look at the list of what was found.", "value")
-    if not life.by_sight:
+    # What was seen may be looked at again, as older versions took it, though only a value proves it now.
+    seen = life.finding.id in SEEN and life.finding.proof == "value"
+    if not (life.by_sight or seen):
         raise InputError(
             f"“{life.finding.words}” {_NO_LOOK if life.finding.known else _NOT_KNOWN}.",
             f"{proof_asked(life).capitalize()}.",

@@ -28,19 +28,22 @@ def lent_to(
     there = {(field, place): given for _, _, field, place, given in found if given.stands}
     made = {}
     for number, tag, field, place, given in found:
-        lent = _lent(field, place, given, there, f"{tag}, sheet {number}" if tag else f"sheet {number}")
+        by = f"{tag}, sheet {number}" if tag else f"sheet {number}"
+        lent = _lent(field, place, given, there, by, of_type=bool(tag))
         if lent is not None:
             made[field, place] = lent
     return made
 
 
-def _lent(field: str, place: int, given: Given, there: Mapping[tuple[str, int], Given], by: str) -> Lent | None:
+def _lent(
+    field: str, place: int, given: Given, there: Mapping[tuple[str, int], Given], by: str, *, of_type: bool
+) -> Lent | None:
     record = given.record
     if not isinstance(record, OffRecord) or not given.stands or not record.part.count:
         return None
     key = next(k for k, f in OFF.items() if f.id == field)
     back = there.get((BACK[key].id, place))
     went = back.record if back is not None and isinstance(back.record, BackRecord) and back.at >= given.at else None
-    out = (went is None or went.ends == "left") and not by.count(",")
-    part = record.part if went is None or went.ends else put_back_part(record.part, went)
-    return Lent(part=part, before=record.before, out=out, by=by)
+    # What went back otherwise than it came off, and was not explained, is not right because it was signed so.
+    right = went is not None and went.ends != "left" and put_back_part(record.part, went) == record.part
+    return Lent(part=record.part, before=record.before, out=not right and not of_type, by=by)

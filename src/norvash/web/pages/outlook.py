@@ -1,5 +1,6 @@
 """Outlook: the weeks and seasons ahead over all motors, as river, table and calendar."""
 
+from collections.abc import Iterator
 from datetime import date, timedelta
 from urllib.parse import urlencode
 
@@ -14,7 +15,7 @@ from norvash.drawing.outlook_river import Flow, outlook_river
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
 from norvash.exchange.calendar import Event, calendar_of
-from norvash.store import policies, standings
+from norvash.store import lives, policies, standings
 from norvash.store.database import Connection
 from norvash.store.standings import Sought
 from norvash.web.answers import errors_of, go_to, page, status_of
@@ -164,6 +165,7 @@ def _events(conn: Connection, sought: Sought, today: date) -> list[Event]:
                     kind="change",
                 )
             )
+    made += _put_off(conn, sought)
     for window in windows:
         for first, last in window.spans(today, today + timedelta(days=730)):
             made.append(
@@ -179,6 +181,25 @@ def _events(conn: Connection, sought: Sought, today: date) -> list[Event]:
                 )
             )
     return made
+
+
+def _put_off(conn: Connection, sought: Sought) -> Iterator[Event]:
+    """Yield the days to which something was put off, of all classes and grades, at the place that is sought."""
+    if sought.motor_class or sought.grade:
+        return
+    for row in lives.list_put_off(conn, _MOST_EVENTS):
+        if row.due_on is None or sought.place.casefold() not in row.place.casefold():
+            continue
+        yield Event(
+            id=f"{row.life_id}.put-off",
+            version=row.moved,
+            first_on=row.due_on,
+            last_on=row.due_on,
+            title=f"{'Make it good' if row.temporary else 'Put off to this day'}, {row.who}: {row.tag} {row.name}",
+            words=row.what + (f"\nWaits for {row.waits_for}." if row.waits_for else ""),
+            place=row.place,
+            kind="put off",
+        )
 
 
 @router.get("/outlook/dark")

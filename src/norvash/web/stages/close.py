@@ -2,11 +2,15 @@
 
 from dataclasses import dataclass
 
-from norvash.core.sheet.stages.close import ROUND, ROUNDS, SCREWS, TORQUE_NM
+from norvash.core.motor.figure_fields import END_FLOAT_HIGH_MM, END_FLOAT_LOW_MM
+from norvash.core.sheet.stages.close import ROUND, ROUNDS, SCREWS, SHIMS, SHROUD, TORQUE_NM
+from norvash.core.sheet.stages.drive.shaft import END_FLOAT
 from norvash.core.sheet.stages.stacks import GONE_THROUGH, LEFT_OVER, LEFT_OVER_SAID
 from norvash.core.sheet.visit.stacks import stacks_now
 from norvash.core.stacks.part import StackPart
+from norvash.core.stacks.shroud import shroud_words
 from norvash.core.stacks.torque import estimated, read_band
+from norvash.core.sums.shaft import FloatIn, end_float
 from norvash.drawing.counted_parts import long_mm
 from norvash.drawing.cross_pattern import cross_pattern
 from norvash.drawing.svg import Drawing
@@ -31,17 +35,42 @@ class TorqueShown:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Close:
-    """What went back of what came off, what is said beside it, and how tight it is closed."""
+    """What went back of what came off, what is said beside it, how tight it is closed, the end float with the shims at
+    hand, and how far the fan's shroud is out of the middle, with what to do.
+    """
 
     stacks: StacksShown
     beside: tuple[Entry, ...]
     torque: TorqueShown
+    shims: Entry
+    float_says: str
+    shroud: Entry
+    shroud_says: str
 
 
 def view(at: At) -> Close:
     """Return what closing up shows."""
     beside = tuple(entry(at.shown, f) for f in (LEFT_OVER, LEFT_OVER_SAID, GONE_THROUGH))
-    return Close(stacks=stacks_back(at), beside=beside, torque=_torque(at.shown))
+    return Close(
+        stacks=stacks_back(at),
+        beside=beside,
+        torque=_torque(at.shown),
+        shims=entry(at.shown, SHIMS),
+        float_says=_float_says(at.shown),
+        shroud=entry(at.shown, SHROUD),
+        shroud_says=shroud_words(SHROUD.of(at.shown.sheet)),
+    )
+
+
+def _float_says(page: SheetPage) -> str:
+    """Return what to do with the end float as it was measured, empty where it was not, or nobody states its band."""
+    read, figures = END_FLOAT.of(page.sheet), page.context.figures
+    low, high = END_FLOAT_LOW_MM.stated(figures), END_FLOAT_HIGH_MM.stated(figures)
+    if read is None or high is None or not (low or 0.0) < high:
+        return ""
+    shims = [x for x in SHIMS.of(page.sheet) if x is not None]
+    given = FloatIn(float_mm=read, float_low_mm=low or 0.0, float_high_mm=high, shims_mm=shims or None)
+    return end_float(given, page.context.rules).advice
 
 
 def _torque(page: SheetPage) -> TorqueShown:

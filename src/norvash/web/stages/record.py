@@ -3,21 +3,25 @@
 from dataclasses import dataclass
 
 from norvash.core.sheet.stages.polarity import BOX
+from norvash.core.sheet.stages.record import STACK, WIRE
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.polarity import Polarity, polarity_wrong_shown
 from norvash.web.stages.stacks import StacksShown, stacks_off
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Record:
-    """The entries of the boxes, none of a motor that is not asked for them, what is wrong with their polarity, and what
-    came off.
+    """The entries of the boxes, none of a motor that is not asked for them, what is wrong with their polarity, what
+    came off, and the wires with the place of the next one.
     """
 
     boxes: list[Entry]
     polarity: Polarity | None
     stacks: StacksShown
+    wires: tuple[Entry, ...]
+    next_wire: Entry
+    in_words: Entry
 
 
 def view(at: At) -> Record:
@@ -25,4 +29,12 @@ def view(at: At) -> Record:
     shown, facts = at.shown, at.shown.context.facts
     asked = BOX.is_offered(facts, shown.context.rules)
     boxes = [entry(shown, BOX, p.number, f"Box {p.label}") for p in facts.positions] if asked else []
-    return Record(boxes, polarity_wrong_shown(shown), stacks_off(at))
+    places = WIRE.places(shown.sheet)
+    return Record(
+        boxes=boxes,
+        polarity=polarity_wrong_shown(shown),
+        stacks=stacks_off(at),
+        wires=tuple(entry(shown, WIRE, n, f"Wire {n}") for n in places),
+        in_words=entry(shown, STACK),
+        next_wire=entry(shown, WIRE, max(places, default=0) + 1, "The next wire, from where to where"),
+    )

@@ -10,7 +10,7 @@ from norvash.core.stacks.kinds import KINDS, Where
 from norvash.core.stacks.part import StackPart
 from norvash.core.text.words import listed
 from norvash.drawing.counted_parts import counted_parts, scale_of
-from norvash.drawing.exploded_stack import Laid, exploded_stack, part_alone
+from norvash.drawing.exploded_stack import Laid, exploded_stack, part_alone, scale_beside
 from norvash.drawing.svg import Drawing
 from norvash.web.stages.at import At
 from norvash.work.lending import lent_to
@@ -133,12 +133,15 @@ def _one(key: str, stack: StackNow | None, typed: Mapping[str, str], *, closing:
     hand = None if signed else _in_hand(parts, typed, closing=closing)
     laid = [_laid(p, in_hand=p is hand, closing=closing) for p in parts]
     field = (BACK if closing else OFF)[key].id
-    scale = scale_of([p.part for p in parts], _TRAY)
+    of_parts = [p.part for p in parts]
+    tray, beside = scale_of(of_parts, _TRAY), scale_beside(of_parts, _ALONE)
     rows = [
         Row(
             number=one.number,
             now=now,
-            drawn=part_alone(one, _ALONE, _ALONE_HIGH) if where == "inside" else counted_parts(one, scale, _TRAY),
+            drawn=part_alone(one, beside, _ALONE, _ALONE_HIGH)
+            if where == "inside"
+            else counted_parts(one, tray, _TRAY),
             in_hand=one.in_hand,
             field=field,
         )

@@ -26,7 +26,7 @@ def refuse_parts(field: Field, place: int, asked: Asked, *, sheet: Sheet, rules:
         raise InputError("An offer stays on the sheet.", "Say what became of it: sent back, or out again.", "value")
     if field is OFFER and isinstance(asked.record, OfferRecord):
         _rewritten(place, asked.word, asked.record, sheet=sheet, rules=rules)
-    if isinstance(field, Off) and asked.word:
+    if isinstance(field, Off):
         _off(field, place, asked, sheet)
     if isinstance(field, Back) and asked.word:
         _back(field, place, sheet)
@@ -39,7 +39,14 @@ def _off(field: Off, place: int, asked: Asked, sheet: Sheet) -> None:
     counted anew once it is back, without its reason.
     """
     record, there = asked.record, field.given(sheet, place)
+    closing = bool(BACK[field.stack].places(sheet))
     if not isinstance(record, OffRecord):
+        if there is not None and closing:
+            raise InputError(
+                "What came off stays on the record once something went back.",
+                "Say what became of it at “Close up”: renewed, or left out with its reason.",
+                "value",
+            )
         return
     if place > MOST_PARTS:
         raise InputError(
@@ -49,14 +56,14 @@ def _off(field: Off, place: int, asked: Asked, sheet: Sheet) -> None:
         raise InputError(
             "Nothing is expected there.", "“Not there” is said of what the type or the last visit lends.", "value"
         )
-    if there is not None and isinstance(there.record, OffRecord) and there.record.part != record.part:
-        back = BACK[field.stack].given(sheet, place)
-        if back is not None and back.at >= there.at and not record.why:
-            raise InputError(
-                f"{there.word} was recorded when it came off, and something is back already.",
-                "Where that was miscounted say why: it is then counted back once more.",
-                "why",
-            )
+    if there is None or not isinstance(there.record, OffRecord) or there.record.part == record.part:
+        return
+    if closing and not record.why:
+        raise InputError(
+            f"{there.word} was recorded when it came off, and something is back already.",
+            "Where that was miscounted say why: it is then counted back once more.",
+            "why",
+        )
 
 
 def _back(field: Back, place: int, sheet: Sheet) -> None:

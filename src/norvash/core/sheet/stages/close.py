@@ -1,9 +1,10 @@
 """Close up: nothing latched, nothing left over, it turns."""
 
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.fields_made import quantity, tick
+from norvash.core.sheet.fields_made import column, quantity, tick
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import stacks
+from norvash.core.sheet.stages.drive.shaft import END_FLOAT
 
 FIELDS: tuple[Field, ...] = (
     LATCHED := tick(
@@ -20,6 +21,29 @@ FIELDS: tuple[Field, ...] = (
         needs="safe",
         high=1000,
         hint="maker's figure first; a band too, like 26–31 in·lb",
+        record=True,
+        placed=True,
+    ),
+    SHIMS := column(
+        "shims-at-hand",
+        "Closed up",
+        "Shims at hand",
+        "length",
+        needs="safe",
+        low=0.01,
+        high=20,
+        hint="their thicknesses, for the end float",
+        record=True,
+        placed=True,
+    ),
+    SHROUD := column(
+        "shroud-gaps",
+        "Closed up",
+        "Gaps round the fan's shroud",
+        "length",
+        needs="safe",
+        high=200,
+        hint="four, a quarter turn apart, from the top with the clock",
         record=True,
         placed=True,
     ),
@@ -53,6 +77,7 @@ STAGE = Stage(
     name="close",
     words="Close up",
     fields=(*FIELDS, *stacks.BACK_FIELDS),
+    again=(END_FLOAT,),
     findings=stacks.FINDINGS,
     inside=True,
     schools=("school.torque", "school.order"),

@@ -17,6 +17,16 @@ FIELDS: tuple[Field, ...] = (
     WITNESS_MARKS := tick("marks", "Recorded", "Witness marks made", needs="safe", record=True),
     PHOTOS := tick("photos", "Recorded", "Photos taken", needs="safe", record=True),
     WIRES_NOTED := tick("wires", "Recorded", "Wires noted, which went where", needs="safe", record=True),
+    WIRE := text(
+        "wire",
+        "Recorded",
+        "A wire, from where to where",
+        needs="safe",
+        per="number",
+        hint="red, switch 2 to box A",
+        record=True,
+        placed=True,
+    ),
     STACK := text(
         "stack",
         "Recorded",
@@ -24,6 +34,7 @@ FIELDS: tuple[Field, ...] = (
         needs="safe",
         hint="from the rotor outwards",
         record=True,
+        placed=True,
     ),
     HANDLE_WITH_CARE := text("mind", "Recorded", "Must not be twisted, pulled or lost", needs="safe", record=True),
 )

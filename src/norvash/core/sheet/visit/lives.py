@@ -230,5 +230,9 @@ class _Visit(VisitRead):
         """
         fields = {f.id for f in TOLD_BY.get(life.finding.id, ())}
         others = {t.id for i in fields for t in FIELD_BY_ID[i].tells if FIELD_BY_ID[i].id != t.look}
-        grave = (at for at, f in self.now.items() if at[1] in others and f.grave and life.position in (0, at[0]))
-        return any(at[0] != life.position or not elsewhere for at in grave)
+        # What has no place at a brush, like insulation, speaks of each of them.
+        whole = all(FIELD_BY_ID[i].per != "position" for i in fields)
+        at_hand = {life.position, 0} if whole else {life.position}
+        grave = (at for at, f in self.now.items() if at[1] in others and f.grave)
+        there = (at for at in grave if life.position == 0 or at[0] in at_hand)
+        return any(at[0] != life.position or not elsewhere for at in there)

@@ -122,7 +122,12 @@ const idOf = (form) => form.id || form.parentElement.id;
 
 // What adds to a list goes on with the next place at once: the one before need not have arrived.
 function goOnAdding(form) {
-  document.querySelectorAll("[data-adds] [name=place]").forEach((place) => {
+  const list = form.querySelector("[name=field]").value;
+  document.querySelectorAll("[data-adds]").forEach((same) => {
+    const place = same.querySelector("[name=place]");
+    if (same.querySelector("[name=field]").value !== list) {
+      return;
+    }
     place.value = Number(place.value) + 1;
   });
   form.querySelectorAll("input:not([type=hidden])").forEach((typed) => {

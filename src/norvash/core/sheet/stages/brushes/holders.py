@@ -81,6 +81,7 @@ HOLDER = (
         HOLDERS,
         RENEW_INSULATOR,
         before_power=True,
+        proof="value",
     ),
 )
 FINDINGS = (

@@ -1,5 +1,8 @@
 """The band that was machined, and the brush that must stay on it wherever the float takes the shaft."""
 
+from norvash.core.motor.figure_fields import COMMUTATOR_NOW_MM
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Quantity
 from norvash.core.sheet.fields_made import quantity
 from norvash.core.sheet.finding import finding
@@ -20,6 +23,10 @@ FINDINGS = (
 _GROUP = "Machined band, from the riser"
 
 
+def _was_cut(facts: Facts, _rules: MotorRules) -> bool:
+    return COMMUTATOR_NOW_MM.stated(facts.figures) is not None
+
+
 def _edge(field_id: str, label: str, hint: str = "") -> Quantity:
     return quantity(
         field_id,
@@ -30,6 +37,7 @@ def _edge(field_id: str, label: str, hint: str = "") -> Quantity:
         high=2000,
         hint=hint,
         judged=True,
+        offered=_was_cut,
         work=True,
         tells=(BAND_SHORT,),
     )
