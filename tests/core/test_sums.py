@@ -49,6 +49,14 @@ NAMES = {
     "vibration",
     "stack-check",
     "torque",
+    "balance",
+    "field-current",
+    "inrush",
+    "no-load-speed",
+    "pulley",
+    "regrease",
+    "run-in",
+    "safe-speed",
 }
 
 

@@ -1,11 +1,14 @@
 """What the results of sums are called on their pages."""
 
+from norvash.web.result_words_proof import PROOF
+
 LABELS = {
     "usable": "usable carbon",
     "current_rms_a": "current that heats",
     "density_lasting_a_per_cm2": "current density that lasts",
     "speed_m_s": "surface speed",
     "most_m_s": "at most",
+    **PROOF,
     "right": "all back as it came off",
     "missing": "missing",
     "left_over": "left over",
@@ -109,7 +112,7 @@ LABELS = {
     "worst_length_mm": "shortest length",
     "row_h": "row",
     "column_mm": "column",
-    "interval_h": "longest use to the next check",
+    "interval_h": "longest use to the next time",
     "next_check_h": "next check by",
     "runs": "whole runs left",
     "ends_at": "they end at",

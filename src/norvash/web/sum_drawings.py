@@ -32,7 +32,7 @@ from norvash.drawing.life_line import life_line
 from norvash.drawing.speed_ladder import speed_ladder_drawn
 from norvash.drawing.svg import Drawing
 from norvash.drawing.wear_bars import wear_bars
-from norvash.web import copper_drawings, money_drawings, part_drawings
+from norvash.web import copper_drawings, money_drawings, part_drawings, proof_drawings
 
 WIDE, PHONE = 580.0, 346.0
 _MOST_CAUSES = 7
@@ -251,6 +251,14 @@ _MAKERS: dict[str, Callable[[Any, Any, MotorRules, float], Drawing | None]] = {
     "cable-drop": _cable,
     "battery": _battery,
     "find-cause": _causes,
+    "run-in": proof_drawings.run_in_drawn,
+    "safe-speed": proof_drawings.safe_drawn,
+    "inrush": proof_drawings.inrush_drawn,
+    "no-load-speed": proof_drawings.no_load_drawn,
+    "field-current": proof_drawings.field_drawn,
+    "pulley": proof_drawings.pulley_drawn,
+    "balance": proof_drawings.balance_drawn,
+    "regrease": proof_drawings.regrease_drawn,
     "stack-check": part_drawings.stack_drawn,
     "torque": part_drawings.torque_drawn,
     "fit": part_drawings.fit_drawn,

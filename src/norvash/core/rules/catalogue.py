@@ -5,6 +5,7 @@ from types import MappingProxyType
 
 from norvash.core.rules import (
     bearings,
+    bedding,
     brushes,
     closing,
     commutator,
@@ -36,6 +37,8 @@ GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
     ("Supply, taps, terminals, permits", supply.RULES),
     ("Cables", supply.CABLES),
     ("Proof run", running.RUN),
+    ("Run-in and safe volts", bedding.BEDDING),
+    ("Balance and grease", bedding.TURNING),
     ("Bar map: patterns", commutator.PATTERN),
     ("Run-out", commutator.RUN_OUT),
     ("Bar test", commutator.BAR_TEST),

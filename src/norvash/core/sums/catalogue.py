@@ -21,9 +21,12 @@ from norvash.core.sums import (
     loading,
     money,
     offered,
+    proving,
     repair,
+    running_in,
     shaft,
     speed,
+    turning,
 )
 from norvash.core.sums.registry import Sum
 
@@ -34,8 +37,9 @@ GROUPS: MappingProxyType[str, tuple[Sum, ...]] = MappingProxyType(
         "Before opening": (*before_opening.SUMS, *cause.SUMS),
         "Commutator": (*commutator.SUMS, *bar_testing.SUMS, *cutting.SUMS),
         "Windings": insulation.SUMS,
-        "Bearings and shaft": (*bearings.SUMS, *kit.SUMS, *shaft.SUMS, *fits.SUMS),
+        "Bearings and shaft": (*bearings.SUMS, *kit.SUMS, *shaft.SUMS, *fits.SUMS, *turning.SUMS),
         "Closing up": closing.SUMS,
+        "Run-in and proof": (*running_in.SUMS, *proving.SUMS),
         "Money": (*money.SUMS, *repair.SUMS),
     }
 )

@@ -37,6 +37,22 @@ def drop_allowed_v(rated_v: float, rules: MotorRules) -> float:
     return rules["drop.side"] * rated_v / 12
 
 
+def burst_mm2(current_a: float, on_s: float, rules: MotorRules) -> float:
+    """Return the section that a burst warms no further than copper may be warmed.
+
+    Units: [A], [s] -> [mm²]. Source: rule cable.burst
+    """
+    return current_a * sqrt(on_s) / rules["cable.burst"]
+
+
+def steady_a(current_a: float, on_s: float, rest_s: float) -> float:
+    """Return the current that warms a cable alike when it flows for long.
+
+    Units: [A], [s], [s] -> [A]. Source: equal heat over burst and rest
+    """
+    return current_a * sqrt(on_s / (on_s + rest_s))
+
+
 @dataclass(frozen=True, slots=True)
 class Laid:
     """How a cable is laid: with one side in thermal insulation, how many circuits together, temperature of the air
@@ -110,18 +126,18 @@ def carried(
 
     Units: [A], [mm²], [s]. Raises: InputError for what the table does not know. Source: rules cable.*
     """
-    load, burst_mm2, steady = load_a(section_mm2, laid, rules), None, current_a
+    load, steady = load_a(section_mm2, laid, rules), current_a
+    least: float | None = None
     if burst_s is not None and not over(burst_s, rules["cable.longest-burst"]):
-        burst_mm2 = current_a * sqrt(burst_s) / rules["cable.burst"]
-        steady = current_a * sqrt(burst_s / (burst_s + rest_s))
+        least, steady = burst_mm2(current_a, burst_s, rules), steady_a(current_a, burst_s, rest_s)
     hot = over(steady, load)
-    thin = burst_mm2 is not None and under(section_mm2, burst_mm2)
+    thin = least is not None and under(section_mm2, least)
     said = []
     if hot:
-        said.append(f"it may carry {load:.3g} A, and {steady:.3g} A flow{'' if burst_mm2 is None else ' on average'}")
+        said.append(f"it may carry {load:.3g} A, and {steady:.3g} A flow{'' if least is None else ' on average'}")
     if thin:
-        said.append(f"a burst of {burst_s:g} s asks for {burst_mm2:.3g} mm²")
-    return Carried(steady, load, burst_mm2, not (hot or thin), "; ".join(said))
+        said.append(f"a burst of {burst_s:g} s asks for {least:.3g} mm²")
+    return Carried(steady, load, least, not (hot or thin), "; ".join(said))
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
