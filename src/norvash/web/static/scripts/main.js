@@ -9,4 +9,10 @@ window.Alpine = Alpine;
 Alpine.plugin(morph);
 Object.entries({ dependent, file, keys, live, row, waiting }).forEach(([name, component]) => Alpine.data(name, component));
 Alpine.start();
+
+// A browser that is busy can leave out what is to be focused: the hand goes on there all the same.
+const first = document.querySelector("[autofocus]");
+if (first && document.activeElement === document.body) {
+  first.focus();
+}
 document.documentElement.dataset.ready = "";
