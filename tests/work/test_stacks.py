@@ -229,3 +229,16 @@ def test_an_insulator_that_was_missing_is_proven_by_its_own_measure_alone(shop: 
     work.bench.put("insulation-mohm", "6", 3, "mistyped")
     assert work.bench.states[1, "insulator.cracked"] == "proven"
     assert work.bench.states[1, "repair.temporary"] == "put off"
+
+
+def test_an_undo_of_what_came_off_takes_no_hold_from_what_somebody_else_put_back(shop: Shop, work: Work) -> None:
+    off(work, "washer 1 x 20", "5 shims 0.2 x 26")
+    shop.conn.execute("insert into person (id, name, made_at) values ('person-two', 'Bram', '2025-01-01T00:00:00')")
+    me, shop.person = shop.person, "person-two"
+    work.bench.put("back-other", "4", 2)
+    shop.person = me
+    work.bench.undo()
+    assert "nothing says any more that it came off" in power(work)
+    off(work, "washer 1 x 20", "5 shims 0.2 x 26")
+    assert "nothing says any more" not in power(work)
+    assert states(work)[1] == "off", "it is counted back once more"

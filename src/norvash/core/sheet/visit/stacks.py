@@ -12,9 +12,10 @@ from norvash.core.sheet.records_of_parts import BackRecord, OffRecord
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.stacks import BACK, OFF, STACKS
 from norvash.core.stacks.check import differs
-from norvash.core.stacks.kinds import Where
+from norvash.core.stacks.kinds import UNKNOWN, Where
 from norvash.core.stacks.part import StackPart
 
+_NO_RECORD = "it went back, and nothing says any more that it came off: record it again"
 State = Literal["lent", "not there", "off", "back", "differs", "renewed", "left out"]
 
 
@@ -113,6 +114,8 @@ def _part(key: str, place: int, sheet: Sheet, rules: MotorRules) -> PartNow | No
     lent = sheet.lent.get((OFF[key].id, place))
     record = off.record if off is not None and isinstance(off.record, OffRecord) else None
     if record is None:
+        if back is not None:
+            return _without_record(key, place, back)
         if lent is None:
             return None
         return PartNow(
@@ -131,6 +134,13 @@ def _part(key: str, place: int, sheet: Sheet, rules: MotorRules) -> PartNow | No
     # What was counted anew after it was back is counted back anew too.
     went = back.record if back is not None and off is not None and back.at >= off.at else None
     return _with_back(made, back, went, rules) if back is not None and isinstance(went, BackRecord) else made
+
+
+def _without_record(key: str, place: int, back: Given) -> PartNow:
+    """Return what went back though its record was taken away since: it stays open until that is there again."""
+    where = STACKS[key][1]
+    part = StackPart(where=where, kind=UNKNOWN[where], name="part without a record")
+    return PartNow(stack=key, place=place, part=part, state="differs", back=back, differences=(_NO_RECORD,))
 
 
 def _with_back(now: PartNow, back: Given, record: BackRecord, rules: MotorRules) -> PartNow:
