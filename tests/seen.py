@@ -26,6 +26,12 @@ def press(page: Page, *keys: str) -> None:
         page.keyboard.press(key)
 
 
+def press_on(target: Locator, key: str = "Enter") -> None:
+    """Press a key on what is named, as one step: nothing that arrives meanwhile comes between focus and key."""
+    target.page.locator("html[data-ready]").wait_for(state="attached")
+    target.press(key)
+
+
 def line(page: Page) -> Locator:
     """Return the sentence that says what to do."""
     return page.get_by_role("heading", level=1)

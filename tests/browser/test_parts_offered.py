@@ -9,7 +9,7 @@ from at_work import Work
 from bench_sheet import Bench
 from conftest import Shop
 from live import Watch, served
-from seen import expect_all_kept, main, press
+from seen import expect_all_kept, main, press, press_on
 
 pytestmark = pytest.mark.browser
 __all__ = ["served"]
@@ -31,8 +31,7 @@ def test_the_wrong_set_is_refused_by_keyboard(ines: Page, roaster: Work, watch: 
     page, sheet, watch.answers = ines, roaster.bench.id, {400, 422}
     page.goto(f"/sheets/{sheet}/decide")
     link = main(page).get_by_role("link", name="brush set", exact=True)
-    link.focus()
-    press(page, "Enter")
+    press_on(link)
     page.get_by_label("length r, the new one").fill("thick")
     press(page, "Enter")
     expect(main(page)).to_contain_text("cannot be read as a number")
@@ -45,8 +44,7 @@ def test_the_wrong_set_is_refused_by_keyboard(ines: Page, roaster: Work, watch: 
     expect(main(page)).to_contain_text("Brush set LP-B 50: do not use")
     expect(main(page)).to_contain_text("Face at 0° where 15° was.")
     back = main(page).get_by_role("button", name="sent back, not fitted")
-    back.focus()
-    press(page, "Enter")
+    press_on(back)
     expect_all_kept(page)
     page.goto(f"/sheets/{sheet}/rework")
     expect(main(page)).to_contain_text("Brush set LP-B 50: do not use")

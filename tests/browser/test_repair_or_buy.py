@@ -9,7 +9,7 @@ from at_work import Work
 from bench_sheet import Bench
 from conftest import Shop
 from live import Watch, served
-from seen import expect_all_kept, main, press, tab_on
+from seen import expect_all_kept, main, press, press_on, tab_on
 
 pytestmark = pytest.mark.browser
 __all__ = ["served"]
@@ -31,8 +31,7 @@ def priced(page: Page, sheet: str, way: str, **typed: str) -> None:
     """Turn to a way by keyboard, and type what it costs."""
     page.goto(f"/sheets/{sheet}/decide")
     link = main(page).get_by_role("link", name=way, exact=True)
-    link.focus()
-    press(page, "Enter")
+    press_on(link)
     for label, text in typed.items():
         page.get_by_label(label.replace("_", " "), exact=False).first.focus()
         page.keyboard.press("Control+a")
@@ -54,8 +53,7 @@ def test_a_set_or_a_new_machine_is_decided_by_keyboard(ines: Page, cutter: Work,
     expect(main(page)).to_contain_text("“brushes and springs” stays ahead up to 51.84 landed; it is 8.40.")
     tab_on(page, "Which way is taken")
     press(page, "ArrowDown")
-    page.get_by_role("button", name="Decide", exact=True).last.focus()
-    press(page, "Enter")
+    press_on(page.get_by_role("button", name="Decide", exact=True).last)
     expect(main(page)).to_contain_text("“brushes and springs” is proposed.")
     page.get_by_label("because, beside cost").fill("needed tomorrow")
     press(page, "Enter")

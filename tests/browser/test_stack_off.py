@@ -12,7 +12,7 @@ from live import Watch, served
 from norvash.core.sheet.visit.stacks import stacks_now
 from norvash.demo.in_pieces import STACK
 from norvash.work.motor_types import save_type
-from seen import expect_all_kept, main, press
+from seen import expect_all_kept, main, press, press_on
 
 pytestmark = pytest.mark.browser
 __all__ = ["served"]
@@ -77,8 +77,7 @@ def test_a_stack_of_fourteen_in_ninety_keys_and_closed_a_key_a_part(
     expect(main(page)).to_contain_text("5 shims came off, 4 back")
     expect(page.locator("#found-back")).not_to_be_focused()
     expect(page.locator("#line")).to_contain_text("Find what is missing before you close.")
-    page.locator("#found-back").focus()
-    press(page, "Enter")
+    press_on(page.locator("#found-back"))
     expect(main(page)).to_contain_text("8 of 14 back")
     work.put("outcome=out").bench.sign("it waits")
     page.goto(f"/sheets/{other.bench.id}/open")

@@ -27,6 +27,7 @@ from seen import (
     main,
     part,
     press,
+    press_on,
     put,
     rows,
     tab_on,
@@ -148,8 +149,7 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     make_safe(page)
     press(page, "]")
     stage(page, "Before opening")
-    fold(page, "Test with power on").focus()
-    press(page, "Enter")
+    press_on(fold(page, "Test with power on"))
     for there, text in (
         ("What is tested, and why", "settings under load"),
         ("Who makes it", "Ines"),
@@ -170,8 +170,7 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
         expect_all_kept(page)
     expect(page.get_by_role("img", name="Speed settings").first).to_be_visible()
     expect(line(page)).to_contain_text("Do not open the motor yet")
-    page.get_by_role("button", name="Closed", exact=True).focus()
-    press(page, "Enter")
+    press_on(page.get_by_role("button", name="Closed", exact=True))
     expect(main(page)).to_contain_text("Closed")
     hit(page, "go on, open the motor")
     page.goto(page.url.replace("/before", "/safe"))
@@ -186,8 +185,7 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     press(page, "x")
     expect(brush(page, "B")).to_have_value("19.55 mm")
     expect(rows(page)).to_contain_text("19.55 ± 0.05 mm")
-    page.get_by_role("link", name="Look at A closely").focus()
-    press(page, "Enter")
+    press_on(page.get_by_role("link", name="Look at A closely"))
     expect(page.get_by_role("heading", name="what is seen")).to_be_visible()
     hit(page, "sticky, moves by hand")
     put(page, "Spring force", "7.8 N")

@@ -12,7 +12,7 @@ from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.work.measuring import record
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
-from seen import beside, brush, line, main, press, row
+from seen import beside, brush, line, main, press, press_on, row
 
 pytestmark = pytest.mark.browser
 READ = r"?.textContent.replace(/\s+/g, ' ').trim() ?? ''"
@@ -94,8 +94,7 @@ def measure(page: Page, *values: str) -> None:
     tick(page, "Guards, covers and earth")
     press(page, "Enter")
     expect(main(page)).to_contain_text("Measured. Signed by")
-    page.get_by_role("banner").get_by_role("link").nth(1).focus()
-    press(page, "Enter")
+    press_on(page.get_by_role("banner").get_by_role("link").nth(1))
     heading(page, "Sets fitted")
 
 
@@ -209,19 +208,16 @@ def test_doubts_and_units_are_asked_about_in_place(page: Page, watch: Watch, sho
     page.keyboard.type("770")
     press(page, "Enter")
     expect(page.get_by_role("button", name="770 thou")).to_be_visible()
-    page.get_by_role("button", name="770 thou").focus()
-    press(page, "Enter")
+    press_on(page.get_by_role("button", name="770 thou"))
     expect(row(page, "A")).to_contain_text("19.56 ± 0.05 mm")
     brush(page, "B").focus()
     page.keyboard.type("21.8")
     press(page, "Enter")
     expect(main(page)).to_contain_text("looks like new carbon")
-    page.get_by_role("button", name="Mistyped").focus()
-    press(page, "Enter")
+    press_on(page.get_by_role("button", name="Mistyped"))
     expect(page.get_by_label("If it was mistyped, why")).to_be_focused()  # a slip has its reason
     page.keyboard.type("the new set lay beside it")
-    page.get_by_role("button", name="Mistyped").focus()
-    press(page, "Enter")
+    press_on(page.get_by_role("button", name="Mistyped"))
     expect(main(page)).not_to_contain_text("looks like new carbon")
     brush(page, "B").focus()
     page.keyboard.type("783")
@@ -259,12 +255,10 @@ def test_the_end_view_chooses_the_brush(page: Page, watch: Watch, shop: Shop) ->
     become(page)
     page.goto(f"/motors/{motor}")
     look(page)
-    page.get_by_role("group", name="End view").get_by_role("link").nth(1).focus()
-    press(page, "Enter")
+    press_on(page.get_by_role("group", name="End view").get_by_role("link").nth(1))
     expect(brush(page, "B")).to_be_focused()
     heading(page, "B, negative: what is seen")
-    page.get_by_role("button", name="sticky, moves by hand").focus()
-    press(page, "Enter")
+    press_on(page.get_by_role("button", name="sticky, moves by hand"))
     expect(line(page)).to_contain_text("Plan the repair. Brush B: sticky")
     expect(beside(page)).to_contain_text("Brush B: sticky, moves by hand")
     press(page, "z")

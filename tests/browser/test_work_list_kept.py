@@ -8,7 +8,7 @@ from playwright.sync_api import Page, expect
 from at_work import Work, at_work
 from conftest import Shop
 from live import Watch, served
-from seen import expect_all_kept, main, press
+from seen import expect_all_kept, main, press, press_on
 
 pytestmark = pytest.mark.browser
 __all__ = ["served"]
@@ -32,8 +32,7 @@ def test_the_work_list_is_kept_by_keyboard(ines: Page, work: Work, watch: Watch)
     page, watch.answers = ines, {400, 422}
     page.goto(f"/sheets/{work.bench.id}/rework")
     was = listed(page)
-    main(page).get_by_text("Add a task").focus()
-    press(page, "Enter")
+    press_on(main(page).get_by_text("Add a task"))
     page.get_by_label("The task").fill("paint the case")
     page.get_by_label("It takes about, min").fill("soon")
     press(page, "Enter")
@@ -44,16 +43,14 @@ def test_the_work_list_is_kept_by_keyboard(ines: Page, work: Work, watch: Watch)
     expect_all_kept(page)
     assert listed(page) == [*was, "task-own-1"]
     first = main(page).locator(f"#{was[0]}")
-    first.get_by_text("Drop or move").focus()
-    press(page, "Enter")
-    first.get_by_role("button", name="Later").focus()
-    press(page, "Enter")
+    press_on(first.get_by_text("Drop or move"))
+    press_on(first.get_by_role("button", name="Later"))
+    expect(main(page).locator(".worklist > li").first).to_have_id(was[1])
     expect_all_kept(page)
     page.goto(f"/sheets/{work.bench.id}/rework")
     assert listed(page)[:2] == [was[1], was[0]]
     first = main(page).locator(f"#{was[0]}")
-    first.get_by_text("Drop or move").focus()
-    press(page, "Enter")
+    press_on(first.get_by_text("Drop or move"))
     first.get_by_label("is dropped").fill("no time before the show")
     press(page, "Enter")
     expect(first).to_contain_text("Dropped: no time before the show")

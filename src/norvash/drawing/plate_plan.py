@@ -1,6 +1,6 @@
 """The brush plate seen from the commutator end: which boxes are joined to the post and which to the case."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from math import cos, radians, sin
 
 from norvash.core.motor.positions import PositionPlan
@@ -11,12 +11,16 @@ _CASE, _BUS, _BOX, _COPPER = 1.0, 0.84, 0.62, 0.3
 _BOX_PX = 26.0
 
 
-def plate_plan(plans: Sequence[PositionPlan], wrong: frozenset[int], width: float) -> Drawing:
+def plate_plan(
+    plans: Sequence[PositionPlan], wrong: frozenset[int], width: float, wires: Mapping[int, str] | None = None
+) -> Drawing:
     """Draw the boxes of a plate at their angles: those of + joined by a ring to the post, those of − to the case, which
     holds the plate; where two neighbours share their sign, both are marked.
 
-    Units: width [px]; `wrong` are the numbers of the positions that are marked.
+    Units: width [px]; `wrong` are the numbers of the positions that are marked; `wires` are those that were recorded
+    at a box, in words.
     """
+    wires = wires or {}
     middle, radius = width / 2, width / 2 - _EDGE
     made: list[Element] = [
         el("circle", "axis", cx=middle, cy=middle, r=_CASE * radius),
@@ -32,7 +36,11 @@ def plate_plan(plans: Sequence[PositionPlan], wrong: frozenset[int], width: floa
         arms.setdefault(plan.angle_deg, []).append(plan)
     for side_by_side in arms.values():
         made += _box(side_by_side, middle, radius, wrong=any(p.number in wrong for p in side_by_side))
-    rows = tuple(_row(p, wrong) for p in sorted(plans, key=lambda p: (p.angle_deg, p.number)))
+        if any(p.number in wires for p in side_by_side):
+            made += _wire(side_by_side[0], middle, radius)
+    rows = tuple(
+        (*_row(p, wrong), wires.get(p.number, "")) for p in sorted(plans, key=lambda p: (p.angle_deg, p.number))
+    )
     return Drawing(
         name="plate-plan",
         width=width,
@@ -40,7 +48,7 @@ def plate_plan(plans: Sequence[PositionPlan], wrong: frozenset[int], width: floa
         title="The brush plate, seen from the commutator end",
         description="; ".join(", ".join(filter(None, row)) for row in rows) + ".",
         elements=tuple(made),
-        head=("box", "angle", "polarity", "joined to", ""),
+        head=("box", "angle", "polarity", "joined to", "", "wire"),
         rows=rows,
     )
 
@@ -60,6 +68,19 @@ def _post(middle: float, radius: float) -> list[Element]:
         el("rect", "brass", x=middle - 5, y=top - _POST, width=10.0, height=_POST),
         label("text-soft", middle + 12, top - 8, "post"),
     ]
+
+
+def _wire(plan: PositionPlan, middle: float, radius: float) -> list[Element]:
+    """Return the end of a recorded wire at a box: a loop beside it, with its eye."""
+    (x, y), (to_x, to_y) = (_beside(plan, middle, share * radius) for share in (_BOX, _BUS - 0.06))
+    return [line("past", x, y, to_x, to_y), el("circle", "dot-past", cx=to_x, cy=to_y, r=4.0)]
+
+
+def _beside(plan: PositionPlan, middle: float, out: float) -> tuple[float, float]:
+    """Return a point a box's half width beside an arm, so far out."""
+    x, y = _at(plan, middle, out)
+    angle = radians(plan.angle_deg)
+    return x + (_BOX_PX / 2 + 5) * cos(angle), y + (_BOX_PX / 2 + 5) * sin(angle)
 
 
 def _at(plan: PositionPlan, middle: float, out: float) -> tuple[float, float]:

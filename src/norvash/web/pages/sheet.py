@@ -20,6 +20,7 @@ from norvash.web.forms import numbered, whole, with_unit
 from norvash.web.fragments import Parts
 from norvash.web.stages.hidden import Hidden
 from norvash.web.stages.page import stage_page
+from norvash.web.stages.timers import timers_shown
 from norvash.work.changing_figures import ASKED, state_figures
 from norvash.work.settling_sight import settle_sight
 from norvash.work.sheet_page import SheetPage, sheet_page
@@ -42,14 +43,20 @@ def show(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, sta
     """Show one stage of a sheet."""
     if who is None:
         return go_to(f"/who?next=/sheets/{sheet_id}/{stage}")
-    return _stage(
-        request, conn, sheet_page(conn, sheet_id, now.date()), stage=stage, typed=dict(request.query_params), error=None
-    )
+    return _stage(request, conn, now, sheet_id=sheet_id, stage=stage, typed=dict(request.query_params))
 
 
 def _stage(
-    request: Request, conn: Conn, shown: SheetPage, *, stage: str, typed: dict[str, str], error: NorvashError | None
+    request: Request,
+    conn: Conn,
+    now: Now,
+    *,
+    sheet_id: str,
+    stage: str,
+    typed: dict[str, str],
+    error: NorvashError | None = None,
 ) -> HTMLResponse:
+    shown = sheet_page(conn, sheet_id, now.date())
     here = STAGE_BY_ID.get(stage)
     if here is None or here not in stages_of(shown.sheet):
         raise NotFound("This sheet has no such stage.", "Choose one from its rail.")
@@ -92,6 +99,7 @@ def _stage(
         errors=errors_of(error),
         connected=request.app.state.gauge.connected,
         undoes=_undoes(request, conn, shown),
+        timers=timers_shown(shown, now),
     )
 
 
@@ -113,7 +121,7 @@ def _again(
     came_from = typed.get("stage", "")
     walked = [s.id for s in stages_of(shown.sheet)]
     stage = came_from if came_from in walked else walked[-2]
-    return _stage(request, conn, shown, stage=stage, typed=typed, error=error)
+    return _stage(request, conn, now, sheet_id=sheet_id, stage=stage, typed=typed, error=error)
 
 
 def _back(request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str, str]) -> Response:
@@ -122,7 +130,7 @@ def _back(request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str
     query = {"position": str(position or ""), "stack": typed.get("stack", "")}
     query = {name: text for name, text in query.items() if text}
     if stage in STAGE_BY_ID and request.headers.get("prefer") == _AT_ONCE:
-        return _stage(request, conn, sheet_page(conn, sheet_id, now.date()), stage=stage, typed=query, error=None)
+        return _stage(request, conn, now, sheet_id=sheet_id, stage=stage, typed=query)
     where = f"/{stage}{f'?{urlencode(query)}' if query else ''}" if stage in STAGE_BY_ID else ""
     return go_to(f"/sheets/{sheet_id}{where}")
 

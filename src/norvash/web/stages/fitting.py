@@ -20,6 +20,7 @@ from norvash.core.sheet.stages.seating import (
     least_print,
     shaped_radius_mm,
 )
+from norvash.core.sheet.visit.wires import wires_against, wires_at
 from norvash.drawing.face_contact import Contact, face_contact
 from norvash.drawing.gap_profile import gap_profile
 from norvash.drawing.plate_plan import plate_plan
@@ -46,14 +47,15 @@ class OnCopper:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Fitting:
-    """The plate as it is wired, `read` at its boxes or by the plan, and what is wrong with it; a flat face on its
-    copper, None where that is not known; the steps by which brushes are held back, and the school that says so. Of the
-    faces that are in the print of each, the least of them, and the one that releases the load [1].
+    """The plate as it is wired, `read` at its boxes or by the plan, what is wrong with it, and which recorded wires are
+    `against` it; a flat face on its copper, None where that is not known; the steps by which brushes are held back, and
+    the school that says so; the print of each face, the least of them, and the one that releases the load [1].
     """
 
     plate: Drawing
     read: bool
     wrong: str
+    against: str
     face: OnCopper | None
     held: tuple[str, ...]
     by: str
@@ -71,10 +73,14 @@ def fitting_shown(page: SheetPage) -> Fitting | None:
         return None
     read = boxes(page.sheet)
     plans = read or facts.positions
+    wires = wires_at(page.sheet, plans)
+    against = wires_against(plans, wires)
+    crossed = frozenset(p.number for p in plans if p.label in against)
     return Fitting(
-        plate=plate_plan(plans, polarity_clashes(plans), _PLATE),
+        plate=plate_plan(plans, polarity_clashes(plans) | crossed, _PLATE, wires),
         read=bool(read),
         wrong=wrong_at(page.sheet),
+        against="; ".join(f"the wire of box {label} goes to {where}" for label, where in against.items()),
         face=_on_copper(page),
         held=WAYS.get(choice.key, ()),
         by=choice.words,

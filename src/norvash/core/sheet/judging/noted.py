@@ -48,7 +48,7 @@ def _picked(field: Pick, sheet: Sheet) -> Iterator[Noted]:
             where = f"{BEARINGS[place - 1]}: " if field.per == "bearing" else ""
             found = field.finds[answer]
             said = f"{where}{field.label.lower()} {dict(field.choices)[answer]}"
-            yield 0, found if field.plainly else found.saying(said)
+            yield place if field.per == "position" else 0, found if field.plainly else found.saying(said)
 
 
 def _joined(noted: Iterable[Noted]) -> dict[tuple[int, str], Finding]:

@@ -34,10 +34,16 @@ def dry_from(sheet: Sheet, rules: MotorRules) -> datetime | None:
     return used.at + timedelta(minutes=minutes)
 
 
+def dries_until(sheet: Sheet, rules: MotorRules) -> datetime | None:
+    """Return until when a solvent dries of which nobody has said that it is gone, or too early; None without one."""
+    dry, gone = dry_from(sheet, rules), SOLVENT_GONE.given(sheet)
+    return None if dry is None or (gone is not None and gone.at >= dry) else dry
+
+
 def _before_power(visit: Visit) -> Iterator[str]:
-    """Yield that a solvent still dries: nobody has found it gone, or too early."""
-    dry, gone = dry_from(visit.sheet, visit.rules), SOLVENT_GONE.given(visit.sheet)
-    if dry is not None and (gone is None or gone.at < dry):
+    """Yield that a solvent still dries."""
+    dry = dries_until(visit.sheet, visit.rules)
+    if dry is not None:
         yield f"solvent ({SOLVENT.of(visit.sheet)}) dries until {dry:%H:%M} on {day_words(dry.date())}: look then"
 
 

@@ -4,6 +4,7 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import column, quantity, tick
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import stacks
+from norvash.core.sheet.stages.brushes.holders import HOLDER_GAP
 from norvash.core.sheet.stages.drive.shaft import END_FLOAT
 
 FIELDS: tuple[Field, ...] = (
@@ -77,7 +78,7 @@ STAGE = Stage(
     name="close",
     words="Close up",
     fields=(*FIELDS, *stacks.BACK_FIELDS),
-    again=(END_FLOAT,),
+    again=(END_FLOAT, HOLDER_GAP),
     findings=stacks.FINDINGS,
     inside=True,
     schools=("school.torque", "school.order"),

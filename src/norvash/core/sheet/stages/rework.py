@@ -11,9 +11,9 @@ from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import REPAIRS
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import own_tasks
-from norvash.core.sheet.stages.brushes.carbon import BRUSH_GREASED
+from norvash.core.sheet.stages.brushes.carbon import BRUSH_GREASED, BRUSH_REUSED
 from norvash.core.sheet.stages.seating import FIELDS as SEATING
-from norvash.core.sheet.stages.shared import SET_HOLDERS
+from norvash.core.sheet.stages.shared import FIT_SET, SET_HOLDERS
 from norvash.core.sheet.task import Task
 
 
@@ -65,6 +65,18 @@ FREED_WITH = pick(
         "silicone": "silicone vapour destroys the film under the brushes: free it by cleaning and sizing",
     },
     forbids=_by_school,
+)
+REUSED = pick(
+    "reused",
+    "Fitting",
+    "What went in is",
+    ("new", "new"),
+    ("old", "an old brush, put back until there is a set"),
+    needs="safe",
+    per="position",
+    touched_by=(FIT_SET,),
+    finds={"old": BRUSH_REUSED},
+    plainly=True,
 )
 SOLVENT = text(
     "solvent",
@@ -132,7 +144,17 @@ STAGE = Stage(
     id="rework",
     name="rework",
     words="Rework",
-    fields=(TEMPORARY, HOLDER_SET, FREED_WITH, SOLVENT, SOLVENT_DRIES, SOLVENT_GONE, *own_tasks.FIELDS, *SEATING),
+    fields=(
+        TEMPORARY,
+        HOLDER_SET,
+        FREED_WITH,
+        REUSED,
+        SOLVENT,
+        SOLVENT_DRIES,
+        SOLVENT_GONE,
+        *own_tasks.FIELDS,
+        *SEATING,
+    ),
     findings=FINDINGS,
     inside=True,
     named=_named,

@@ -197,8 +197,18 @@ FACE = (
         of_brush=True,
     ),
 )
+BRUSH_REUSED = finding(
+    "brush.reused",
+    "an old brush put back in",
+    "plan",
+    "renew the whole set and measure each brush; until then look early",
+    BRUSHES,
+    FIT_SET,
+    of_brush=True,
+)
 FINDINGS = (
     BRUSH_GREASED,
+    BRUSH_REUSED,
     FACE_UNBEDDED := finding(
         "face.unbedded",
         "bedding not finished",
