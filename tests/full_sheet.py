@@ -38,6 +38,8 @@ ROUND = "\n".join(f"{0.02 + 0.001 * (i % 5):.3f}" for i in range(45))
 OWN = {
     "bar-test-noise": "2 %",
     "print": "60 %",
+    "run-in-points": "90 V",
+    "output-found": "900 r/min 5 V",
     "torque-screws": "4",
     "rod": "57",
     "rod-paper": "0.1",

@@ -39,7 +39,7 @@ def _free_port(host: str, port: int) -> int:
     raise NorvashError(f"No port from {port} on is free on {host}.", "Name another with --port.")
 
 
-def _run(db: Path, host: str, port: int, allow: list[str], gauge: str = "", *, log: bool) -> None:
+def _run(db: Path, host: str, port: int, allow: list[str], *, devices: tuple[str, str], log: bool) -> None:
     gc.disable()  # while everything is being loaded there is nothing to collect
 
     from norvash.config import Settings, check_allowed
@@ -48,7 +48,8 @@ def _run(db: Path, host: str, port: int, allow: list[str], gauge: str = "", *, l
     from norvash.web.serving import Announcing, server_config
     from norvash.web.warming import warm
 
-    settings = Settings.with_environment(db=db, host=host, port=port, allowed_hosts=tuple(allow), log=log, gauge=gauge)
+    given = {"db": db, "host": host, "port": port, "allowed_hosts": tuple(allow), "log": log}
+    settings = Settings.with_environment(**given, gauge=devices[0], meter=devices[1])
     names = check_allowed(host, settings.allowed_hosts)
     start_log()
     port = _free_port(host, port)
@@ -69,20 +70,20 @@ def serve(given: argparse.Namespace) -> None:
     from norvash.store.lock import held_alone
 
     with held_alone(given.db, "being served"):
-        _run(given.db, given.host, given.port, given.allow, given.gauge, log=True)
+        _run(given.db, given.host, given.port, given.allow, devices=(given.gauge, given.meter), log=True)
 
 
 def demo(given: argparse.Namespace) -> None:
     """Serve the Lanternmoor Playhouse, an invented theatre with its motors."""
-    from norvash.demo.fleet import GAUGE_VALUES
+    from norvash.demo.fleet import GAUGE_VALUES, METER_VALUES
     from norvash.demo.playhouse import prepare
     from norvash.devices.gauge_process import standin
     from norvash.store.lock import held_alone
 
-    with held_alone(given.db, "being served"), standin(GAUGE_VALUES) as gauge:
+    with held_alone(given.db, "being served"), standin(GAUGE_VALUES) as gauge, standin(METER_VALUES) as meter:
         print(f"Demo data: {prepare(given.db, reset=given.reset)}", flush=True)
         print(f'A stand-in gauge is on {gauge}; norvash press {gauge} "17.42 mm" measures with it.', flush=True)
-        _run(given.db, "127.0.0.1", given.port, [], gauge, log=False)
+        _run(given.db, "127.0.0.1", given.port, [], devices=(gauge, meter), log=False)
 
 
 def check(given: argparse.Namespace) -> int:
@@ -226,6 +227,7 @@ def _parser() -> argparse.ArgumentParser:
         help="host name to answer to; may be repeated, needed on any address but this machine's own",
     )
     one.add_argument("--gauge", default="", help="host:port of a gauge that speaks the line protocol")
+    one.add_argument("--meter", default="", help="host:port of a meter of volts, amps, r/min and temperature")
     one.set_defaults(run=serve)
     one = commands.add_parser("demo", help=demo.__doc__)
     one.add_argument("--port", type=int, default=8000, help="port; the next free one if it is taken")

@@ -59,6 +59,7 @@ class Settings(BaseModel):
     patience_s: float = 30.0
     log: bool = True
     gauge: str = ""
+    meter: str = ""
 
     @classmethod
     def with_environment(cls, **given: Any) -> Self:

@@ -1,5 +1,6 @@
 """Run-in and safe volts: laws over invented motors, what is refused, grease and balance."""
 
+from dataclasses import replace
 from typing import Any
 
 import pytest
@@ -9,7 +10,9 @@ from hypothesis import strategies as st
 from norvash.core.bearings.regreasing import grease_g, regrease_h, too_slow_to_say
 from norvash.core.rules.catalogue import shipped
 from norvash.core.running.bedding import bedding, most_a
+from norvash.core.running.plan import ToBed, run_in_plan
 from norvash.core.running.series import LowRun, SeriesMotor, series_motor
+from norvash.core.sums.loading import for_class
 from norvash.core.sums.proving import InrushIn, inrush
 from norvash.core.sums.running_in import SafeIn, safe_speed
 from norvash.core.sums.turning import RegreaseIn, regrease
@@ -109,3 +112,64 @@ def test_grease_halves_with_heat_and_upright_and_ends_somewhere() -> None:
     assert "look it up" in regrease(RegreaseIn(**{**size, "bore_mm": 90.0, "speed_rpm": 90_000.0}), RULES).advice
     with pytest.raises(InputError, match="swapped"):
         regrease(RegreaseIn(**{**size, "bore_mm": 120.0}), RULES)
+
+
+CLASSES = ("appliance", "tool", "industrial", "traction", "starter", "generator")
+BUILDS = ("universal", "series", "shunt", "compound", "separately excited", "permanent-magnet")
+
+
+@st.composite
+def to_bed(draw: st.DrawFn) -> ToBed:
+    maybe = st.none() | st.floats(0.02, 1)
+    return ToBed(
+        motor_class=draw(st.sampled_from(CLASSES)),
+        construction=draw(st.sampled_from(BUILDS)),
+        rated_v=draw(st.none() | st.floats(6, 600)),
+        rated_a=draw(st.none() | st.floats(0.1, 500)),
+        noload_a=draw(st.none() | st.floats(0.1, 50)),
+        least_print=draw(maybe),
+        stated_share=draw(maybe),
+        stated_min=draw(st.none() | st.floats(1, 300)),
+        safe_v=draw(st.none() | st.floats(1, 100)),
+        built_in=draw(st.booleans()),
+        reverses=draw(st.booleans()),
+        lowered=draw(st.booleans()),
+    )
+
+
+@given(to_bed())
+def test_no_step_before_the_print_is_over_the_share_of_the_plate(known: ToBed) -> None:
+    plan = run_in_plan(known, RULES)
+    limit = known.stated_share or (1.0 if known.motor_class == "starter" or not known.lowered else 0.5)
+    for step in (s for s in plan.steps if not s.waits):
+        if step.most_v is not None and known.rated_v is not None:
+            assert step.most_v <= max(limit, 0.0 if known.lowered else 1.0) * known.rated_v * (1 + 1e-9)
+            away = known.construction in ("series", "universal") and not known.built_in and known.lowered
+            if away and known.motor_class not in ("starter", "generator"):
+                assert step.most_v <= 0.25 * known.rated_v * (1 + 1e-9)
+                assert known.safe_v is None or step.most_v <= known.safe_v
+        if step.most_a is not None and known.rated_a is not None:
+            counted = max(known.least_print or 0, 0.25)
+            assert step.most_a <= max(known.rated_a * counted, known.noload_a or 0) * (1 + 1e-9)
+    assert [s.from_min for s in plan.steps] == [0.0, *(s.to_min for s in plan.steps)][: len(plan.steps)]
+    assert plan.release >= 0.75
+
+
+def test_plans_are_those_of_the_trade() -> None:
+    """A maker's share, magnets on a print of 40 %, what reverses, what cannot be lowered, bursts, a driven one."""
+    base = ToBed(motor_class="appliance", construction="universal", rated_v=230, rated_a=3.2)
+    assert run_in_plan(base, RULES).most_v == 115
+    assert run_in_plan(replace(base, stated_share=0.4), RULES).most_v == 92
+    magnets = ToBed(motor_class="industrial", construction="permanent-magnet", rated_v=170, rated_a=12, least_print=0.4)
+    plan = run_in_plan(magnets, for_class(RULES, "industrial"))
+    assert plan.most_a == pytest.approx(4.8)
+    assert (plan.most_v, plan.release) == (85, 0.8)
+    ways = run_in_plan(replace(magnets, reverses=True, stated_min=80), RULES)
+    assert [(s.words, s.to_min) for s in ways.steps[:2]] == [("forward", 40), ("backward", 80)]
+    assert "short unloaded runs" in run_in_plan(replace(magnets, lowered=False, motor_class="tool"), RULES).how
+    shunt = replace(magnets, construction="shunt", lowered=False)
+    assert run_in_plan(shunt, RULES).steps == ()
+    starter = run_in_plan(ToBed(motor_class="starter", construction="series", rated_v=12, rated_a=None), RULES)
+    assert starter.steps[0].words == "5 bursts of 10 s at most, 120 s of rest between"
+    driven = run_in_plan(replace(base, motor_class="generator"), RULES)
+    assert (driven.most_v, driven.steps[0].words) == (None, "driven at half speed, no load")

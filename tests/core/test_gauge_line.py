@@ -4,7 +4,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.brush.gauge_line import Frame, LineReader, line_of
+from norvash.core.brush.gauge_line import Frame, LineReader, length_frame, line_of, point_frame
 
 LINES: dict[str, tuple[list[tuple[bytes, float]], list[str]]] = {
     "whole": ([(line_of("12.43 mm"), 1)], ["12.43 mm"]),
@@ -29,7 +29,7 @@ LINES: dict[str, tuple[list[tuple[bytes, float]], list[str]]] = {
 
 @pytest.mark.parametrize(("sent", "expected"), LINES.values(), ids=LINES.keys())
 def test_lines_of_the_gauge(sent: list[tuple[bytes, float]], expected: list[str]) -> None:
-    reader, got = LineReader(), list[Frame]()
+    reader, got = LineReader(length_frame), list[Frame]()
     for data, at in sent:
         got += reader.feed(data, at)
     assert len(got) == len(expected)
@@ -38,7 +38,7 @@ def test_lines_of_the_gauge(sent: list[tuple[bytes, float]], expected: list[str]
 
 
 def test_a_line_that_was_asked_for_is_never_too_soon() -> None:
-    reader = LineReader()
+    reader = LineReader(length_frame)
     assert reader.feed(line_of("1 mm"), 1)[0].text == "1 mm"
     reader.expect()
     assert reader.feed(line_of("2 mm"), 1.05)[0].text == "2 mm"
@@ -46,10 +46,18 @@ def test_a_line_that_was_asked_for_is_never_too_soon() -> None:
 
 @given(st.lists(st.floats(0.5, 60).map(lambda x: f"{x:.2f} mm"), min_size=1, max_size=5), st.integers(1, 9))
 def test_lines_cut_anywhere_come_through_whole(texts: list[str], piece: int) -> None:
-    reader, got, clock = LineReader(), list[Frame](), 0.0
+    reader, got, clock = LineReader(length_frame), list[Frame](), 0.0
     for text in texts:
         data = line_of(text)
         clock += 1
         for i in range(0, len(data), piece):
             got += reader.feed(data[i : i + piece], clock)
     assert [f.text for f in got] == texts
+
+
+def test_a_meter_sends_points_of_a_run_and_what_is_none_is_told() -> None:
+    reader = LineReader(point_frame)
+    assert reader.feed(line_of("110 V 12.4 A 574 r/min 45 C"), 0.0) == [Frame("110 V 12.4 A 574 r/min 45 °C")]
+    for text, words in (("1e9 V", "cannot be right"), ("garbage", "cannot be read"), ("", "No point")):
+        reader.expect()
+        assert words in reader.feed(line_of(text), 9.0)[0].trouble

@@ -54,6 +54,7 @@ NAMES = {
     "inrush",
     "no-load-speed",
     "pulley",
+    "generator-output",
     "regrease",
     "run-in",
     "safe-speed",

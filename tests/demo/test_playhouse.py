@@ -44,6 +44,7 @@ STATES = {
     "S-05": ("fit", ""),
     "TG-01": ("plan", ""),
     "L-01": ("fit", "uneven"),
+    "L-02": ("plan", ""),
     "T-13": ("fit", "limit estimated"),
     "T-15": ("plan", "incomplete"),
     "G-02": ("watch", "doubtful"),

@@ -20,7 +20,10 @@ def work(shop: Shop) -> Work:
 
 def waits(work: Work) -> list[tuple[str, float]]:
     page = work.bench.page
-    return [(t.words, (t.until - t.since).total_seconds() / 60) for t in timers(page.sheet, page.context.rules)]
+    return [
+        (t.words, (t.until - t.since).total_seconds() / 60)
+        for t in timers(page.sheet, page.context.rules, work.shop.now)
+    ]
 
 
 def test_a_solvent_is_waited_for_until_it_is_found_gone_after_its_time(work: Work, shop: Shop) -> None:

@@ -26,6 +26,7 @@ from norvash.bench.importing import notes_s, readings_s
 from norvash.bench.painting import paint_ratios
 from norvash.bench.playing import played_s
 from norvash.bench.report import report
+from norvash.bench.running_in import long_log, one_more_point
 from norvash.bench.starting import first_entries, starts
 from norvash.bench.visit import forty_parts, full_visit, six_ways
 from norvash.bench.writing import at_once, of_a_length, while_judging
@@ -55,9 +56,9 @@ def timed(job: Callable[[], object]) -> float:
     return (time.perf_counter() - started) * 1000
 
 
-def page_ratios(client: Client, motor: str, sheet: str, others: tuple[str, str, str]) -> dict[str, float]:
+def page_ratios(client: Client, motor: str, sheet: str, others: tuple[str, str, str, str]) -> dict[str, float]:
     """Return each page's median time over that of the bare page, measured in turns [1]."""
-    full, six, stack = others
+    full, six, stack, log = others
     paths = {
         "bare": "/bare",
         "bench": "/",
@@ -75,6 +76,7 @@ def page_ratios(client: Client, motor: str, sheet: str, others: tuple[str, str, 
         "sheet, six ways to go on side by side": f"{six}/decide",
         "sheet, a stack of forty parts as it comes off": f"{stack}/open",
         "sheet, a stack of forty parts half closed": f"{stack}/close",
+        "sheet, a run-in of two thousand points": f"{log}/rework",
         "sheet, the commutator with its map": f"{sheet}/commutator",
         "sheet, the drive": f"{sheet}/drive",
         "sheet of forty findings in two sights, its brushes": f"{full}/brushes",
@@ -184,8 +186,11 @@ def main() -> None:
         saved = saved_readings(client, motor, commit)
         _, sheet = client.post(f"/motors/{motor}/sheets", sheet_kind="full", counter="")
         with closing(connect(db, made=True)) as conn:
-            full, six, stack, *others = motors.list_motor_ids(conn, 43)[8:]
-        pages = page_ratios(client, motor, sheet, (full_visit(db, full), six_ways(db, six), forty_parts(db, stack)))
+            full, six, stack, run, *others = motors.list_motor_ids(conn, 44)[8:]
+        log = long_log(db, run)
+        made = (full_visit(db, full), six_ways(db, six), forty_parts(db, stack), log)
+        pages = page_ratios(client, motor, sheet, made)
+        saved |= {f"point, {name}": x for name, x in one_more_point(client, log).items()}
         painted = paint_ratios(_PORT, {"bench": "/", "motor": f"/motors/{motor}", "sheet": f"{sheet}/brushes"})
         typed = typed_ms(db, motor)
         written = while_judging(_PORT, lambda: app.state.catching_up, others, commit)

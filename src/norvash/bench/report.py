@@ -57,6 +57,11 @@ def report(
             "| a bare commit of one row on the same disk, in turns with it, 95th percentile |"
             f" {saved['bare commit']:.1f} ms | |"
         ),
+        (
+            f"| one more point of a run-in of two thousand, {saved['point, ms']:.1f} ms, over a saved reading |"
+            f" {saved['point, ms'] / saved['median']:.2f} × | 1.5 × |"
+        ),
+        f"| the answer to that point | {saved['point, bytes'] / 1000:.1f} kB | 4 kB |",
         f"| a reading saved with its new verdict, median | {saved['median']:.1f} ms | |",
         (
             f"| a whole job of {ENTRIES} entries played from its file, {played_s:.2f} s, over that median |"
@@ -119,4 +124,6 @@ def report(
 def _wanted(name: str) -> str:
     if name == "motor":
         return "2.8 ×"
+    if "two thousand points" in name:
+        return "4 ×"
     return "3 ×" if name in ("bench", "outlook", "outlook, a place") or name.startswith("sheet") else ""

@@ -197,7 +197,8 @@ class Story:
     def _visit(self, when: datetime, used: float) -> None:
         """Make the last look a whole visit."""
         lengths = {i + 1: self._as_read(i, used, final=False) for i in range(self.count)}
-        visit = Visit(self.conn, self.acts.at, self.motor_id, when, self._counter(used))
+        begun = when - timedelta(hours=20) if self.machine.state == "run in" else when
+        visit = Visit(self.conn, self.acts.at, self.motor_id, begun, self._counter(used))
         VISITS[self.machine.state](visit, lengths)
 
     def _as_read(self, index: int, used: float, *, final: bool) -> str:

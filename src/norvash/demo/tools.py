@@ -127,7 +127,15 @@ TOOLS: tuple[Machine, ...] = (
         looked_weeks_ago=10,
         brushes="4",
         seasonal=False,
-        figures={"thickness_mm": "8", "width_mm": "18", "grade_family": "high-metal", "grade": "LP-B 510"},
+        state="starter proved",
+        figures={
+            "thickness_mm": "8",
+            "width_mm": "18",
+            "grade_family": "high-metal",
+            "grade": "LP-B 510",
+            "noload_a_most": "70",
+            "noload_rpm_least": "3000",
+        },
     ),
     Machine(
         tag="S-05",

@@ -6,6 +6,7 @@ from math import cos, radians
 
 from norvash.core.sheet.stages.gates import SAFE, SERVICE
 from norvash.demo.in_pieces import in_pieces
+from norvash.demo.run_in import dynamo_at_proof, run_in, starter_proved
 from norvash.demo.visit import Visit
 
 
@@ -230,6 +231,9 @@ VISITS: Mapping[str, Callable[[Visit, Mapping[int, str]], None]] = {
     "set renewed": set_renewed,
     "earth mended": earth_mended,
     "in pieces": in_pieces,
+    "run in": run_in,
+    "starter proved": starter_proved,
+    "dynamo": dynamo_at_proof,
 }
 
 # Insulation of earlier years, MΩ and °C, by a motor's state: one test for every fourth round.

@@ -1,11 +1,11 @@
-"""The server's link to a gauge: a thread that reads its lines, and asks it when somebody wants a value."""
+"""The server's link to a gauge or meter: a thread that reads its lines, and asks it when somebody wants a value."""
 
 import socket
 import threading
 import time
 from typing import TypedDict
 
-from norvash.core.brush.gauge_line import Frame, LineReader
+from norvash.core.brush.gauge_line import Check, Frame, LineReader, length_frame, point_frame
 
 _AGAIN_S, _WAIT_S = 1.0, 0.6
 
@@ -21,17 +21,17 @@ class Value(TypedDict):
 class GaugeLink:
     """One gauge; only the browser that took a value last gets what is pressed on it."""
 
-    def __init__(self, address: str) -> None:
-        self.address, self.connected = address, False
+    def __init__(self, address: str, check: Check = length_frame, name: str = "gauge") -> None:
+        self.address, self.connected, self.check, self.name = address, False, check, name
         self._socket: socket.socket | None = None
-        self._seq, self._frame, self._holder, self._reader = 0, Frame(""), "", LineReader()
+        self._seq, self._frame, self._holder, self._reader = 0, Frame(""), "", LineReader(check)
         self._news, self._over = threading.Condition(), threading.Event()
         self._thread: threading.Thread | None = None
 
     def start(self) -> None:
         """Begin to listen, if there is a gauge at all."""
         if self.address and self._thread is None:
-            self._thread = threading.Thread(target=self._run, name="gauge", daemon=True)
+            self._thread = threading.Thread(target=self._run, name=self.name, daemon=True)
             self._thread.start()
 
     def stop(self) -> None:
@@ -52,15 +52,15 @@ class GaugeLink:
         with self._news:
             self._holder, before = by, self._seq
             if self._socket is None:
-                return Value(seq=self._seq, text="", trouble="No gauge is connected; type the value.")
+                return Value(seq=self._seq, text="", trouble=f"No {self.name} is connected; type the value.")
             self._reader.expect()
             try:
                 self._socket.sendall(b"?\n")
             except OSError:
-                return Value(seq=self._seq, text="", trouble="The gauge is gone; type the value.")
+                return Value(seq=self._seq, text="", trouble=f"The {self.name} is gone; type the value.")
             self._news.wait_for(lambda: self._seq > before, timeout=_WAIT_S)
             if self._seq == before:
-                return Value(seq=self._seq, text="", trouble="The gauge does not answer; type the value.")
+                return Value(seq=self._seq, text="", trouble=f"The {self.name} does not answer; type the value.")
             return self._value()
 
     def _value(self) -> Value:
@@ -80,7 +80,7 @@ class GaugeLink:
             self._over.wait(_AGAIN_S)
 
     def _listen(self, talk: socket.socket) -> None:
-        self._reader = LineReader()
+        self._reader = LineReader(self.check)
         while not self._over.is_set():
             try:
                 data = talk.recv(256)
@@ -92,3 +92,8 @@ class GaugeLink:
                 with self._news:
                     self._seq, self._frame = self._seq + 1, frame
                     self._news.notify_all()
+
+
+def meter_link(address: str) -> GaugeLink:
+    """Return the link to a meter that reads volts, amps, speed and temperature of a run."""
+    return GaugeLink(address, point_frame, "meter")

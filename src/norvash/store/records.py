@@ -7,6 +7,7 @@ from datetime import date
 from norvash.core.commutator.bars import MOST_BARS, read_map
 from norvash.core.money.money import Currency
 from norvash.core.money.ways import Part
+from norvash.core.running.log_typed import LogPoint
 from norvash.core.sheet.field import Column, Painted
 from norvash.core.sheet.records import (
     CutRecord,
@@ -22,6 +23,7 @@ from norvash.core.sheet.records import (
     Why,
 )
 from norvash.core.sheet.records_of_parts import AddedTask, BackRecord, Bill, OfferRecord, OffRecord, TakenFor
+from norvash.core.sheet.records_of_running import RunLog
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.visit.bill import read_bill
 from norvash.core.stacks.kinds import KINDS, UNKNOWN, Where
@@ -61,11 +63,30 @@ def kept(record: Record | None) -> dict[str, str]:
             made = _of_buying(record)
         case OffRecord() | BackRecord():
             made = _of_stacks(record)
-        case TaskDone() | AddedTask():
+        case TaskDone() | AddedTask() | RunLog():
             made = _of_work(record)
         case Why() | Way() | SlotTime():
             made = _one(record)
     return made
+
+
+def _logged(log: RunLog) -> str:
+    """Return the points of a log, each with the most volts and amps of its plan: a row of figures each."""
+    most = log.most or ((None, None),) * len(log.points)
+    rows = zip(log.points, most, strict=True)
+    figures = ((p.minute, p.v, p.a, p.rpm, p.sparks, p.c, *limits) for p, limits in rows)
+    return ";".join(",".join("" if x is None else f"{x:.9g}" for x in row) for row in figures)
+
+
+def _log_of(text: str) -> RunLog:
+    """Return a log that was kept."""
+    points, most = [], []
+    for row in text.split(";"):
+        minute, v, a, rpm, sparks, c, most_v, most_a = (float(x) if x else None for x in row.split(","))
+        seen = None if sparks is None else int(sparks)
+        points.append(LogPoint(minute=minute, v=v, a=a, rpm=rpm, sparks=seen, c=c))
+        most.append((most_v, most_a))
+    return RunLog(points=tuple(points), most=tuple(most))
 
 
 def _of_buying(record: Bill | TakenFor | OfferRecord) -> dict[str, str]:
@@ -79,8 +100,12 @@ def _of_buying(record: Bill | TakenFor | OfferRecord) -> dict[str, str]:
     return {"name": record.name, "why": record.why, "prices": record.prices} | day
 
 
-def _of_work(record: TaskDone | AddedTask) -> dict[str, str]:
-    """Return what is kept of a task: how long it took with which parts, or is thought to take and what it touches."""
+def _of_work(record: TaskDone | AddedTask | RunLog) -> dict[str, str]:
+    """Return what is kept of a task: how long it took with which parts, or is thought to take and what it touches; of a
+    run-in its points.
+    """
+    if isinstance(record, RunLog):
+        return {"points": _logged(record)}
     if isinstance(record, TaskDone):
         took = {} if record.minutes is None else {"took": f"{record.minutes:g}"}
         return {**took, "parts": record.parts}
@@ -172,6 +197,8 @@ def record_of(field_id: str, word: str, more: Mapping[str, str]) -> Record | Non
         return Readings(tuple(None if x == "-" else float(x) for x in word.split(";"))) if word else None
     if isinstance(field, Painted):
         return _map_of(word) if word else None
+    if "points" in more:
+        return _log_of(more["points"])
     if "touches" in more:
         minutes = float(more["expected"]) if "expected" in more else None
         return AddedTask(minutes=minutes, touches=tuple(filter(None, more["touches"].split(","))))

@@ -20,7 +20,7 @@ from starlette.middleware.gzip import GZipMiddleware
 from starlette.types import Receive, Scope, Send
 
 from norvash.config import Settings
-from norvash.devices.gauge_link import GaugeLink
+from norvash.devices.gauge_link import GaugeLink, meter_link
 from norvash.errors import NorvashError, NotFound, Unavailable
 from norvash.store import people
 from norvash.store.database import fold_in
@@ -185,12 +185,14 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     if not app.state.pool.watch.state:
         catch_up_in_background(app)
     app.state.gauge.start()
+    app.state.meter.start()
     later = threading.Timer(_SETTLED_S, load_all, [app])
     later.daemon = True
     later.start()
     yield
     app.state.stopping.set()
     app.state.gauge.stop()
+    app.state.meter.stop()
     app.state.pool.close()
     if not app.state.pool.watch.state:
         _leave_whole(app)
@@ -228,7 +230,7 @@ def create_app(settings: Settings) -> FastAPI:
         found.version,
         threading.Event(),
     )
-    app.state.jobs, app.state.gauge = Jobs(), GaugeLink(settings.gauge)
+    app.state.jobs, app.state.gauge, app.state.meter = Jobs(), GaugeLink(settings.gauge), meter_link(settings.meter)
     app.include_router(state.router, include_in_schema=False)  # it must answer where nothing can be read
     for module in (bench, who):
         _include(app, module)

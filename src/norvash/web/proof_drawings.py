@@ -1,11 +1,13 @@
 """What the pages of the sums of run-in, proof, balance and grease draw."""
 
 from norvash.core.rules.book import MotorRules
+from norvash.core.sums.generating import SELF, OutputIn, OutputOut
 from norvash.core.sums.proving import FieldIn, FieldOut, InrushIn, InrushOut, NoLoadIn, NoLoadOut, PulleyIn, PulleyOut
 from norvash.core.sums.running_in import RunInIn, RunInOut, SafeIn, SafeOut
 from norvash.core.sums.turning import BalanceIn, BalanceOut, RegreaseIn, RegreaseOut
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.belt_drive import belt_drive
+from norvash.drawing.output_curve import Output, output_curve
 from norvash.drawing.svg import Drawing
 
 
@@ -66,6 +68,19 @@ def field_drawn(_given: FieldIn, result: FieldOut, _rules: MotorRules, width: fl
 def pulley_drawn(given: PulleyIn, result: PulleyOut, _rules: MotorRules, width: float) -> Drawing:
     """Return the belt over its pulleys. Units: width [px]."""
     return belt_drive(given.driver_d_mm, given.driver_rpm, given.driven_d_mm, result.driven_rpm, width)
+
+
+def output_drawn(given: OutputIn, _result: OutputOut, rules: MotorRules, width: float) -> Drawing:
+    """Return the volts over the speed against the plate. Units: width [px]."""
+    drawn = Output(
+        found=(),
+        left=[(p.rpm, p.v) for p in given.points],
+        plate=(given.rated_rpm, given.rated_v),
+        judged_from=rules["output.from"],
+        band=(rules["output.low"], rules["output.high"]),
+        near=(rules["output.full"] if given.excitation == SELF else rules["output.from"], rules["output.over"]),
+    )
+    return output_curve(drawn, width)
 
 
 def balance_drawn(_given: BalanceIn, result: BalanceOut, _rules: MotorRules, width: float) -> Drawing:

@@ -15,6 +15,8 @@ PROOF = {
     "field_a": "field current",
     "least_a": "least before power",
     "driven_rpm": "speed of the driven one",
+    "expected_v": "what its plate says there, V",
+    "rises": "it rises with speed",
     "permissible_g_mm": "unbalance that may stay, g·mm",
     "grade_used_mm_s": "speed of its centre, mm/s",
 }

@@ -257,6 +257,7 @@ _MAKERS: dict[str, Callable[[Any, Any, MotorRules, float], Drawing | None]] = {
     "no-load-speed": proof_drawings.no_load_drawn,
     "field-current": proof_drawings.field_drawn,
     "pulley": proof_drawings.pulley_drawn,
+    "generator-output": proof_drawings.output_drawn,
     "balance": proof_drawings.balance_drawn,
     "regrease": proof_drawings.regrease_drawn,
     "stack-check": part_drawings.stack_drawn,

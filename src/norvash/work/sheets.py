@@ -74,7 +74,7 @@ def enter(
             text=text,
             more=more or {},
             touched=touching,
-            by=By(person, now.at.date(), alone),
+            by=By(person, now.at.date(), alone, now.at),
         )
         sight = _sight(field, seeing, touched=touching)
         placed = put(context, value, seeing, sight=sight, replaces=replaces, now=now.at)

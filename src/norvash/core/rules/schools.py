@@ -143,6 +143,16 @@ SCHOOLS: tuple[School, ...] = (
         why="the cut plan says what it takes",
     ),
     School(
+        id="school.volts",
+        question="Can volts be lowered here?",
+        options=(
+            ("lowered", "yes: a supply that can be set"),
+            ("fixed", "no: plate volts only, so short runs, bursts, or paper to the print"),
+        ),
+        default="lowered",
+        why="new faces bed at low volts; where there are none, they bed otherwise",
+    ),
+    School(
         id="school.test",
         question="Test before or after it is put together?",
         options=(("both", "on the bench as early as possible, and again assembled"), ("after", "once, assembled")),

@@ -27,7 +27,8 @@ def bedding(
     if motor_class == "generator":
         return Bedding(volts_share=None, how="driven at half speed without load, then load in steps", release=release)
     if motor_class == "starter":
-        return Bedding(volts_share=1.0, how="a few bursts at plate volts, clamped, with rests", release=release)
+        share = 1.0 if stated_share is None else stated_share
+        return Bedding(volts_share=share, how="a few bursts at plate volts, clamped, with rests", release=release)
     if stated_share is not None:
         return Bedding(volts_share=stated_share, how="as the maker says, without load or lightly", release=release)
     idles = motor_class in ("appliance", "tool") and built_in

@@ -53,3 +53,10 @@ class Back(Words):
 
     stack: str
     where: Where
+
+
+@dataclass(frozen=True, slots=True, kw_only=True, eq=False)
+class Log(Words):
+    """Points of a run, as they were read one after the other."""
+
+    kind: ClassVar[str] = "text"

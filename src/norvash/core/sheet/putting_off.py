@@ -1,7 +1,7 @@
 """How long a finding may be put off, and how often: no stop ever, a change for days, moved once and by another."""
 
 from dataclasses import dataclass, replace
-from datetime import date, timedelta
+from datetime import date, datetime, timedelta
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.records import PutBy, PutOff, Record
@@ -12,11 +12,12 @@ from norvash.errors import InputError
 
 @dataclass(frozen=True, slots=True)
 class By:
-    """Who enters something, and on which day; `alone` tells that nobody else works here."""
+    """Who enters something, on which day and `at` which time; `alone` tells that nobody else works here."""
 
     person: str = ""
     today: date = date.min
     alone: bool = True
+    at: datetime | None = None
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -6,6 +6,7 @@ from datetime import date
 
 from norvash.core.commutator.bars import write_map
 from norvash.core.sheet.records_of_parts import AddedTask, BackRecord, Bill, OfferRecord, OffRecord, TakenFor
+from norvash.core.sheet.records_of_running import RunLog
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -188,4 +189,5 @@ Record = (
     | OffRecord
     | BackRecord
     | AddedTask
+    | RunLog
 )

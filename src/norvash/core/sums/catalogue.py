@@ -13,6 +13,7 @@ from norvash.core.sums import (
     cutting,
     fits,
     fitting,
+    generating,
     insulation,
     intervals,
     kit,
@@ -39,7 +40,7 @@ GROUPS: MappingProxyType[str, tuple[Sum, ...]] = MappingProxyType(
         "Windings": insulation.SUMS,
         "Bearings and shaft": (*bearings.SUMS, *kit.SUMS, *shaft.SUMS, *fits.SUMS, *turning.SUMS),
         "Closing up": closing.SUMS,
-        "Run-in and proof": (*running_in.SUMS, *proving.SUMS),
+        "Run-in and proof": (*running_in.SUMS, *proving.SUMS, *generating.SUMS),
         "Money": (*money.SUMS, *repair.SUMS),
     }
 )

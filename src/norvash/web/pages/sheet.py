@@ -61,7 +61,7 @@ def _stage(
     if here is None or here not in stages_of(shown.sheet):
         raise NotFound("This sheet has no such stage.", "Choose one from its rail.")
     at = f"{typed.get('field', '')}.{whole(typed.get('place', '')) or 0}" if error else ""
-    shown_page, act_id = stage_page(conn, shown, here, typed), fresh_id()
+    shown_page, act_id = stage_page(conn, shown, here, typed, now), fresh_id()
     parts = Parts(act_id)
     return page(
         request,
@@ -98,6 +98,7 @@ def _stage(
         choices=error.choices if isinstance(error, NeedsAnswer) else (),
         errors=errors_of(error),
         connected=request.app.state.gauge.connected,
+        meter=request.app.state.meter.connected,
         undoes=_undoes(request, conn, shown),
         timers=timers_shown(shown, now),
     )

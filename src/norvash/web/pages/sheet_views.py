@@ -27,6 +27,13 @@ def gauge(*, request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONR
     return JSONResponse(request.app.state.gauge.ask(by))
 
 
+@router.get("/sheets/{sheet_id}/meter")
+def meter(*, request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONResponse:
+    """Ask the meter for the point of the run now."""
+    sheets.fetch_sheet(conn, sheet_id)
+    return JSONResponse(request.app.state.meter.ask(by))
+
+
 @router.get("/sheets/{sheet_id}/file")
 def as_file(*, conn: Conn, sheet_id: str) -> Response:
     """Give a sheet as the file that plays it."""

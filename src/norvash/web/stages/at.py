@@ -1,6 +1,7 @@
 """Where somebody stands on a sheet."""
 
 from dataclasses import dataclass
+from datetime import datetime
 
 from norvash.core.sheet.stage import Stage
 from norvash.store.database import Connection
@@ -11,10 +12,11 @@ DRAWN = 380.0
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class At:
-    """Where somebody stands on a sheet: the position chosen, 0 for none, and what was typed."""
+    """Where somebody stands on a sheet: the position chosen, 0 for none, what was typed, and the site's time."""
 
     conn: Connection
     shown: SheetPage
     stage: Stage
     position: int
     typed: dict[str, str]
+    now: datetime

@@ -10,16 +10,7 @@ from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.motor.positions import polarity_clashes
 from norvash.core.sheet.stages.holding_back import WAYS
 from norvash.core.sheet.stages.polarity import boxes, wrong_at
-from norvash.core.sheet.stages.seating import (
-    LEADS_LIE,
-    PRINT,
-    ROD,
-    ROD_PAPER,
-    SLIDES,
-    SPRINGS_SIT,
-    least_print,
-    shaped_radius_mm,
-)
+from norvash.core.sheet.stages.seating import LEADS_LIE, ROD, ROD_PAPER, SLIDES, SPRINGS_SIT, shaped_radius_mm
 from norvash.core.sheet.visit.wires import wires_against, wires_at
 from norvash.drawing.face_contact import Contact, face_contact
 from norvash.drawing.gap_profile import gap_profile
@@ -49,7 +40,7 @@ class OnCopper:
 class Fitting:
     """The plate as it is wired, `read` at its boxes or by the plan, what is wrong with it, and which recorded wires are
     `against` it; a flat face on its copper, None where that is not known; the steps by which brushes are held back, and
-    the school that says so; the print of each face, the least of them, and the one that releases the load [1].
+    the school that says so.
     """
 
     plate: Drawing
@@ -61,9 +52,6 @@ class Fitting:
     by: str
     rod: tuple[Entry, ...]
     looks: tuple[Entry, ...]
-    prints: tuple[Entry, ...]
-    least: float | None
-    release: float
 
 
 def fitting_shown(page: SheetPage) -> Fitting | None:
@@ -86,9 +74,6 @@ def fitting_shown(page: SheetPage) -> Fitting | None:
         by=choice.words,
         rod=tuple(entry(page, f) for f in (ROD, ROD_PAPER)),
         looks=tuple(entry(page, f) for f in (LEADS_LIE, SPRINGS_SIT, SLIDES)),
-        prints=tuple(entry(page, PRINT, p.number, f"Brush {p.label}") for p in facts.positions),
-        least=least_print(page.sheet),
-        release=page.context.rules["seating.ready"],
     )
 
 

@@ -1,6 +1,7 @@
 """The page of a stage: what every stage shows, and what its own view adds."""
 
 from dataclasses import dataclass
+from datetime import datetime
 from importlib import import_module
 
 from norvash.core.rules.book import Choice
@@ -65,7 +66,7 @@ class StagePage:
         return ("sheet", *_SCRIPTS.get(self.stage.id, ()))
 
 
-def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str, str]) -> StagePage:
+def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str, str], now: datetime) -> StagePage:
     """Return what a stage of a sheet shows."""
     at = whole(typed.get("position", "")) or 0
     position = at if at in {p.number for p in shown.context.state.positions} else 0
@@ -74,7 +75,7 @@ def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str
     # Where they are decided they stand in the middle of the page.
     lives = [] if shown.row.signed_at or stage is decide.STAGE else lives_shown(shown)
     lesser = [] if shown.row.signed_at else [c for c in shown.found.conditions if not c.finding.grave]
-    where = At(conn=conn, shown=shown, stage=stage, position=position, typed=typed)
+    where = At(conn=conn, shown=shown, stage=stage, position=position, typed=typed, now=now)
     return StagePage(
         stage=stage,
         position=position,

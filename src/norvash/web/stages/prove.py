@@ -6,6 +6,7 @@ from norvash.core.sheet.judging.prove.field_proof import field_judged
 from norvash.core.sheet.judging.prove.points import points_of
 from norvash.core.sheet.judging.prove.run import Run, judge_run
 from norvash.core.sheet.judging.prove.run_figures import comparable, held_amps, held_rpm
+from norvash.core.sheet.judging.prove.safe_volts import safe_by_runs
 from norvash.core.sheet.judging.prove.since import run_now
 from norvash.core.sheet.judging.prove.stage import proof_lacks
 from norvash.core.sheet.judging.signs_shown import may_have_been
@@ -26,6 +27,7 @@ from norvash.web.stages.before import where_it_runs
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.gate import GateShown, gate_shown
 from norvash.web.stages.polarity import Polarity, polarity_wrong_shown
+from norvash.web.stages.proof_beside import ProofBeside, proof_beside
 from norvash.work.sheet_page import SheetPage
 
 
@@ -36,7 +38,8 @@ class Prove:
 
     `speeds` are those before and after the repair, `allowed` how much it may get without load, `polarity`
     how its boxes must be wired where they are not. Of a motor that somebody
-    complains of: the complaint, its answer, and the causes that it may have been: those that were mended.
+    complains of: the complaint, its answer, and the causes that it may have been: those that were mended. `beside` is
+    what stands beside the run.
     """
 
     gate: GateShown
@@ -57,6 +60,7 @@ class Prove:
     answer: Entry | None
     cause: Entry | None
     causes: tuple[tuple[str, str], ...]
+    beside: ProofBeside
 
 
 def view(at: At) -> Prove:
@@ -77,7 +81,7 @@ def view(at: At) -> Prove:
         drawn=_drawn(shown, run),
         lacks=proof_lacks(shown.visit) if is_open and run.points and opened(shown.visit) else "",
         speeds=_speeds(shown, run),
-        allowed=run_free_words(facts, rules) if facts.runs_away else "",
+        allowed=run_free_words(facts, rules, shown=safe_by_runs(sheet, rules)) if facts.runs_away else "",
         where=where_it_runs(shown),
         polarity=polarity_wrong_shown(shown),
         field=_field(shown),
@@ -86,6 +90,7 @@ def view(at: At) -> Prove:
         answer=entry(shown, COMPLAINT_NOW) if asked else None,
         cause=entry(shown, CAUSE_WAS) if asked and COMPLAINT_NOW.of(sheet) == "this" else None,
         causes=first if asked else (),
+        beside=proof_beside(shown, run),
     )
 
 

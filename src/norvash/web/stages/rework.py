@@ -12,6 +12,7 @@ from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.fitting import Fitting, fitting_shown
 from norvash.web.stages.lives import LifeShown, lives_shown
 from norvash.web.stages.offers import OffersShown, offers_shown
+from norvash.web.stages.run_in import RunInShown, run_in_shown
 from norvash.work.sheet_page import SheetPage
 
 
@@ -34,7 +35,7 @@ class Row:
 class Rework:
     """The work list with the tick of each task and the stage at which it is recorded, the tasks that are done and did
     not help `yet`, what is done and not proven, the temporary repairs, the place of the next one, the parts that are
-    offered, and how brushes go in.
+    offered, how brushes go in, and how they are run in.
     """
 
     work: list[Row]
@@ -47,6 +48,7 @@ class Rework:
     next: Entry
     offers: OffersShown
     fitting: Fitting | None
+    run_in: RunInShown
 
 
 def _entry(shown: SheetPage, work: Proposed) -> Entry:
@@ -105,5 +107,6 @@ def view(at: At) -> Rework:
         temporary=[g for n in places if (g := TEMPORARY.given(shown.sheet, n)) is not None],
         offers=offers_shown(at),
         fitting=fitting_shown(shown),
+        run_in=run_in_shown(at),
         next=entry(shown, TEMPORARY, max((*places, *carried), default=0) + 1),
     )

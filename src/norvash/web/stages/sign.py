@@ -3,12 +3,15 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 
+from norvash.core.planning.follow_up import follow_up_units
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.judging.signing import SIGNED_AS, signed_as, standing
 from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.core.sheet.stages.gates import SERVICE
+from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT, PARTS_USED
+from norvash.core.sheet.visit.done import done_tasks
 from norvash.core.sheet.visit.proving import handed_over
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
@@ -21,7 +24,8 @@ from norvash.work.sheet_page import SheetPage
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Sign:
     """The gate back to service; what was signed and added since; as what it would be signed now, and what stands
-    against a clean signature although nothing is open; what is written on the sheet, brush by brush.
+    against a clean signature although nothing is open; what is written on the sheet, brush by brush; what the counter
+    shows at the first look that is proposed after a new set.
     """
 
     gate: GateShown
@@ -34,6 +38,7 @@ class Sign:
     brushes: BrushLines
     sooner: Entry
     sooner_at: Entry
+    follow_up: str
     parts: Entry
 
 
@@ -44,6 +49,17 @@ def _story(shown: SheetPage, brushes: BrushLines) -> list[tuple[str, list[Writte
         made.setdefault(BRUSHES.words, [])
     order = {s.words: n for n, s in enumerate(STAGES)}
     return sorted(made.items(), key=lambda of_stage: order.get(of_stage[0], len(order)))
+
+
+def _follow_up(shown: SheetPage) -> str:
+    """Return what the counter shows at the first look after a new set, empty where none was fitted at this visit, and
+    once a next look is asked for.
+    """
+    asked = NEXT_LOOK.given(shown.sheet) or NEXT_LOOK_AT.given(shown.sheet)
+    if asked or FIT_SET not in done_tasks(shown.sheet) or shown.row.signed_at is not None:
+        return ""
+    at = follow_up_units(shown.context.state, shown.context.rules)
+    return "" if at is None else f"{at + shown.context.state.offset_units:.0f}"
 
 
 def view(at: At) -> Sign:
@@ -60,5 +76,6 @@ def view(at: At) -> Sign:
         brushes=brushes,
         sooner=entry(shown, NEXT_LOOK),
         sooner_at=entry(shown, NEXT_LOOK_AT),
+        follow_up=_follow_up(shown),
         parts=entry(shown, PARTS_USED),
     )

@@ -25,7 +25,7 @@ def timers_shown(page: SheetPage, now: datetime) -> list[TimerShown]:
     if page.row.signed_at is not None:
         return []
     made = []
-    for timer in timers(page.sheet, page.context.rules):
+    for timer in timers(page.sheet, page.context.rules, now):
         day = "" if timer.until.date() == now.date() else f" on {day_words(timer.until.date())}"
         made.append(
             TimerShown(

@@ -6,8 +6,9 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import BEARINGS, Decision, Field
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.drive.says import bearing_at
-from norvash.core.sheet.judging.prove.refused import refuse_run
+from norvash.core.sheet.judging.prove.refused import refuse_paint, refuse_run
 from norvash.core.sheet.judging.refusing_parts import refuse_parts
+from norvash.core.sheet.judging.run_in import limited
 from norvash.core.sheet.life import STANDING, Told
 from norvash.core.sheet.putting_off import Asked, put_off_anew
 from norvash.core.sheet.records import PutBy, PutOff, Record
@@ -18,6 +19,7 @@ from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import OUTCOME, OVERRULED, STOPS, decided_finding, decision
 from norvash.core.sheet.stages.drive.bearings import BEARING_GREASED
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
+from norvash.core.sheet.stages.running_in import RUNIN_POINTS
 from norvash.core.sheet.stages.ways import TAKEN
 from norvash.core.sheet.stages.windings.withstand import WITHSTAND_V, refuse_withstand
 from norvash.core.sheet.visit.lives import lives
@@ -37,11 +39,14 @@ def refuse(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, 
     if field in OVERRULED.values() and asked.word:
         _overrule(field, asked.word, told)
     refuse_run(field, place, word=asked.word, number=asked.number, sheet=sheet, rules=rules)
+    refuse_paint(field, asked.word, sheet, rules)
     if field is WITHSTAND_V and asked.number is not None:
         refuse_withstand(sheet, place, asked.number, rules)
     if field in (NOLOAD_RPM, NOLOAD_A) and asked.number is not None and sheet.facts.asked_where:
         _said_where(sheet)
     refuse_parts(field, place, asked, sheet=sheet, rules=rules)
+    if field is RUNIN_POINTS:
+        return limited(place, asked, sheet=sheet, rules=rules)
     if field is TAKEN and asked.word:
         return _taken(asked, sheet, told, rules)
     if field is BEARING_GREASED and asked.word == "grease":

@@ -5,7 +5,7 @@ from datetime import datetime, timedelta
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
-from norvash.core.sheet.judging import prints
+from norvash.core.sheet.judging import prints, run_in
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.decide import OUTCOME, STOPS
@@ -20,6 +20,7 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
     for n in TEMPORARY.places(sheet):
         yield n, REPAIR.saying(TEMPORARY.of(sheet, n))
     yield from prints.judge(sheet, rules)
+    yield from run_in.judge(sheet, rules)
 
 
 def dry_from(sheet: Sheet, rules: MotorRules) -> datetime | None:

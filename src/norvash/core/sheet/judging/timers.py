@@ -1,4 +1,4 @@
-"""What has to be waited for on a sheet, by the clock: a solvent that dries, a starter that rests."""
+"""What has to be waited for on a sheet, by the clock: a solvent that dries, a starter that rests, a run-in."""
 
 from collections.abc import Iterator
 from dataclasses import dataclass
@@ -6,6 +6,7 @@ from datetime import datetime, timedelta
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.judging.rework import dries_until
+from norvash.core.sheet.judging.run_in import plan_of, ran_min, runs_now, turns_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.run_fields import RUN_S
 from norvash.core.sheet.stages.rework import SOLVENT
@@ -25,12 +26,12 @@ class Timer:
         return max((self.until - now).total_seconds(), 0.0)
 
 
-def timers(sheet: Sheet, rules: MotorRules) -> tuple[Timer, ...]:
+def timers(sheet: Sheet, rules: MotorRules, now: datetime) -> tuple[Timer, ...]:
     """Return what is waited for on a sheet: each until somebody has said what it waits for.
 
-    Source: rules solvent.air, solvent.still, cable.rest
+    Source: rules solvent.air, solvent.still, cable.rest, runin.*
     """
-    return (*_solvent(sheet, rules), *_rest(sheet, rules))
+    return (*_solvent(sheet, rules), *_rest(sheet, rules), *_run_in(sheet, rules, now))
 
 
 def _solvent(sheet: Sheet, rules: MotorRules) -> Iterator[Timer]:
@@ -45,3 +46,12 @@ def _rest(sheet: Sheet, rules: MotorRules) -> Iterator[Timer]:
     if last is not None and sheet.facts.motor_class == "starter":
         until = last + timedelta(seconds=rules["cable.rest"])
         yield Timer(f"rest after burst {len(list(RUN_S.places(sheet)))}", last, until, "the next burst may follow")
+
+
+def _run_in(sheet: Sheet, rules: MotorRules, now: datetime) -> Iterator[Timer]:
+    """Yield what is left of the step in hand of a run-in, while its clock runs."""
+    ran = ran_min(sheet, now) if runs_now(sheet) else None
+    step = plan_of(sheet, rules).at(ran) if ran is not None else None
+    if ran is not None and step is not None and ran < step.to_min:
+        until = now + timedelta(minutes=step.to_min - ran)
+        yield Timer(f"run-in, {step.words}", turns_of(sheet)[-1].at, until, "take the prints, look at faces and bars")

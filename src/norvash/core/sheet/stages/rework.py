@@ -10,7 +10,7 @@ from norvash.core.sheet.fields_made import pick, text, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import REPAIRS
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages import own_tasks
+from norvash.core.sheet.stages import own_tasks, running_in
 from norvash.core.sheet.stages.brushes.carbon import BRUSH_GREASED, BRUSH_REUSED
 from norvash.core.sheet.stages.seating import FIELDS as SEATING
 from norvash.core.sheet.stages.shared import FIT_SET, SET_HOLDERS
@@ -154,8 +154,9 @@ STAGE = Stage(
         SOLVENT_GONE,
         *own_tasks.FIELDS,
         *SEATING,
+        *running_in.FIELDS,
     ),
-    findings=FINDINGS,
+    findings=(*FINDINGS, *running_in.FINDINGS),
     inside=True,
     named=_named,
 )

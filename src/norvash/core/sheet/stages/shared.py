@@ -71,6 +71,7 @@ RUN_IN = Task(
         "look at sparks and listen; stop where they grow",
         "take the print of every brush, and again after more of it",
     ),
+    schools=("school.volts",),
     caution="it turns: guarded, nothing loose, hands off; a series motor never without its load at full volts",
 )
 CLEAN_TRACK = Task(

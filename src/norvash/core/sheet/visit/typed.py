@@ -10,6 +10,7 @@ from norvash.core.money.here import currency_of
 from norvash.core.motor.figure_fields import BARS
 from norvash.core.names.changed import answer_now
 from norvash.core.rules.book import MotorRules
+from norvash.core.running.log_typed import read_points
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import (
     BEARINGS,
@@ -28,9 +29,10 @@ from norvash.core.sheet.field import (
     Text,
     Tick,
 )
-from norvash.core.sheet.fields_of_parts import Added, Back, Costed, Off, Offered, Taken
+from norvash.core.sheet.fields_of_parts import Added, Back, Costed, Log, Off, Offered, Taken
 from norvash.core.sheet.records import PaintedMap, PutOff, Readings, TaskDone, Way, Why
 from norvash.core.sheet.records_of_parts import TakenFor
+from norvash.core.sheet.records_of_running import RunLog
 from norvash.core.sheet.stages.catalogue import FINDINGS, RECORDED_BY, TASKS
 from norvash.core.sheet.stages.decide import DECISIONS, decided_finding
 from norvash.core.sheet.stages.own_tasks import own_place
@@ -61,7 +63,7 @@ def read_entry(
     Raises: InputError at “value”, or at the part of a decision that is missing.
     """
     cleaned = clean(text, "value", note=True)
-    cleaned = cleaned if isinstance(field, Column) else " ".join(cleaned.split())
+    cleaned = cleaned if isinstance(field, Column | Log) else " ".join(cleaned.split())
     return _read(field, AskedEntry(cleaned, more, facts, rules, today)) if cleaned else Read("")
 
 
@@ -268,6 +270,13 @@ def _offered(_field: Offered, asked: AskedEntry) -> Read:
 def _stacked(field: Off | Back, asked: AskedEntry) -> Read:
     words, record = (read_off if isinstance(field, Off) else read_put_back)(field.where, asked.text, asked.more)
     return Read(words, words, None, record)
+
+
+@_read.register
+def _logged(_field: Log, asked: AskedEntry) -> Read:
+    points = read_points(asked.text)
+    words = "; ".join(p.words for p in points)
+    return Read(words, f"{len(points)} points" if len(points) > 1 else "a point", None, RunLog(points=points))
 
 
 @_read.register

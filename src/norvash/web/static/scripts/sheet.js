@@ -264,6 +264,18 @@ export default () => ({
     }
   },
 
+  async takeMeter() {
+    const field = document.getElementById("next-point");
+    try {
+      const answer = await (await ask("/sheets/" + this.$root.dataset.sheet + "/meter?by=" + token())).json();
+      field.value = answer.text || field.value;
+      this.says = answer.text ? "From the meter: " + answer.text + "." : answer.trouble;
+    } catch {
+      this.says = "The meter cannot be asked without the network; type the point.";
+    }
+    field.focus();
+  },
+
   async poll() {
     if (!document.hidden && navigator.onLine && mine().length === 0) {
       try {

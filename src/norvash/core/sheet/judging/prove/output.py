@@ -6,6 +6,7 @@ from typing import NamedTuple
 from norvash.core.edges import over, same, under, within
 from norvash.core.motor.figure_fields import EXCITATION, RATED_RPM, RATED_V
 from norvash.core.rules.book import MotorRules
+from norvash.core.running.output import judge_output
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.prove.points import points_of
 from norvash.core.sheet.said import Said
@@ -46,8 +47,15 @@ def _counting(sheet: Sheet, points: Points, rules: MotorRules) -> list[_Row]:
     return [_Row(n, v, v / (volts * n / rpm)) for n, v in read if not under(n, rules["output.from"] * rpm)]
 
 
-def _dead(rows: Sequence[_Row], rules: MotorRules) -> bool:
-    return all(under(r.share, rules["output.dead"]) for r in rows)
+def _answered(sheet: Sheet, points: Points, rules: MotorRules) -> str:
+    """Return what its points answer against its plate."""
+    rated = _rated(sheet)
+    read = [(n, v) for n, v in points if n is not None and v is not None and n > 0]
+    if rated is None:
+        return "incomplete"
+    plate = (rated[1], rated[0])
+    loaded = any(RUN_A.of(sheet, p) for p in RUN_A.places(sheet))
+    return judge_output(read, plate, self_excited=_excites_itself(sheet), loaded=loaded, rules=rules).answer
 
 
 def _near(sheet: Sheet, rows: Sequence[_Row], rules: MotorRules) -> list[_Row]:
@@ -76,11 +84,7 @@ def output_lacks(sheet: Sheet, points: Points, rules: MotorRules) -> str:
     rows = _counting(sheet, points, rules)
     if len(rows) < rules["output.points"]:
         return f"volts and r/min at {rules['output.points']:g} speeds or more, from 0.4 of its rated speed up"
-    if not _dead(rows, rules) and (
-        under(rows[-1].rpm, rules["output.full"] * rated[1]) or not _near(sheet, rows, rules)
-    ):
-        return "a point near its rated speed"
-    return ""
+    return "a point near its rated speed" if _answered(sheet, points, rules) == "incomplete" else ""
 
 
 def output_answer(sheet: Sheet, rules: MotorRules) -> str:
@@ -109,10 +113,11 @@ def output_told(sheet: Sheet, points: Points, rules: MotorRules) -> Iterator[Sai
     if _rated(sheet) is None:
         yield from _told_by_volts(sheet, read, rules)
         return
-    if _dead(rows, rules):
+    answer = _answered(sheet, points, rules)
+    if answer == "dead":
         yield OUTPUT_DEAD.saying(f"no output: {rows[-1].words}")
         yield Said("Brushes, field circuit and direction first, then its residual field.", False, ("output.dead",))
-    elif rows[-1].volts <= rows[0].volts or same(rows[-1].volts, rows[0].volts):
+    elif answer == "does not rise":
         yield OUTPUT_FLAT
         yield Said("Its volts do not rise with its speed.", False)
     else:

@@ -1,9 +1,11 @@
 """What stands at “Prove” says, keeps shut and waits for."""
 
 from collections.abc import Iterator
+from datetime import datetime
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.given import Given
 from norvash.core.sheet.held import Held
 from norvash.core.sheet.judging.prove.field_proof import field_found, field_lacks
 from norvash.core.sheet.judging.prove.run_words import ran_words
@@ -16,6 +18,7 @@ from norvash.core.sheet.stages.decide import KEPT, OUTCOME, STOPS
 from norvash.core.sheet.stages.gates import POWER, SERVICE
 from norvash.core.sheet.stages.prove import run_fields
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
+from norvash.core.sheet.stages.prove.driven import FLASHED, JOINED, POLARISED, excites_itself
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM, earth_found
 from norvash.core.sheet.stages.prove.field import FIELD_I, WAIVE_FIELD
 from norvash.core.sheet.stages.prove.run_fields import FIELDS, RUN_WHERE
@@ -103,6 +106,8 @@ def _off(visit: Visit) -> list[str]:
 def _before_signing(visit: Visit) -> Iterator[str]:
 
     sheet, outcome, answer = visit.sheet, OUTCOME.of(visit.sheet), COMPLAINT_NOW.of(visit.sheet)
+    if sheet.kind == "full" and outcome not in STOPS and opened(visit):
+        yield from _not_polarised(sheet)
     carried = any(x.finding.part is COMPLAINT and x.stands for x in visit.lives)
     if sheet.kind == "quick" or outcome in STOPS or not (complained(sheet) or carried):
         return
@@ -114,6 +119,20 @@ def _before_signing(visit: Visit) -> Iterator[str]:
         yield "Not said: what it was"
     elif answer == "this":
         yield from _not_mended(visit)
+
+
+def _not_polarised(sheet: Sheet) -> Iterator[str]:
+    """Yield that a generator that excites itself was parted from its regulator, or flashed, and not polarised since the
+    last work.
+    """
+    parted = any(f.given(sheet) is not None for f in (JOINED, FLASHED))
+    if parted and excites_itself(sheet.facts) and _before(POLARISED.given(sheet), last_work(sheet)):
+        yield "Not polarised since the refit: its field may hold the wrong polarity"
+
+
+def _before(given: Given | None, worked: datetime) -> bool:
+    """Tell whether something was not said, or before the last work."""
+    return given is None or given.at < worked
 
 
 def _not_mended(visit: Visit) -> Iterator[str]:

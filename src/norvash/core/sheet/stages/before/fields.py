@@ -5,6 +5,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Permit
 from norvash.core.sheet.fields_made import column, pick, quantity, tick
+from norvash.core.sheet.fields_of_parts import Log
 from norvash.core.sheet.stages.before.outside import (
     BATTERY_LOW,
     BATTERY_WEAK,
@@ -177,6 +178,14 @@ FIELDS: tuple[Field, ...] = (
         why_not=_runs_away,
         judged=True,
         tells=(MAGNETS_WEAK, RUN_OVERLOAD, RUN_AMPS),
+    ),
+    OUTPUT_FOUND := Log(
+        id="output-found",
+        group="Supply",
+        label="Its volts as found, with r/min",
+        needs="permit",
+        classes=("generator",),
+        hint="900 r/min 5.6 V; 1900 r/min 13.4 V",
     ),
     OUTCOME_BEFORE := pick(
         "upstream", "Outcome", "Outcome", ("upstream", "the fault lies before the motor: do not open it"), ("open", "go on, open the motor"), judged=True

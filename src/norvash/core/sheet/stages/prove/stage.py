@@ -19,7 +19,7 @@ from norvash.core.motor.figure_fields import (
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.gates import POWER
-from norvash.core.sheet.stages.prove import earth, field, run_fields, run_findings
+from norvash.core.sheet.stages.prove import driven, earth, field, run_fields, run_findings, standstill
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.field import proves_field
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, RUN_WHERE
@@ -42,7 +42,17 @@ STAGE = Stage(
     id="prove",
     name="prove",
     words="Prove",
-    fields=(RUN_WHERE, RUN_HOW, *earth.FIELDS, *field.FIELDS, *run_fields.FIELDS, COMPLAINT_NOW, CAUSE_WAS),
+    fields=(
+        RUN_WHERE,
+        RUN_HOW,
+        *earth.FIELDS,
+        *field.FIELDS,
+        *run_fields.FIELDS,
+        *standstill.FIELDS,
+        *driven.FIELDS,
+        COMPLAINT_NOW,
+        CAUSE_WAS,
+    ),
     findings=(*earth.FINDINGS, *field.FINDINGS, *run_findings.FINDINGS),
     gate=POWER,
     schools=("school.test",),

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from norvash.core.edges import over
+from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import RATED_V, SAFE_NOLOAD_V
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
@@ -21,18 +21,21 @@ class Most:
         return f"at most {self.volts:.4g} V without load, {self.why}"
 
 
-def unloaded_most(facts: Facts, rules: MotorRules, *, speed_read: bool) -> Most | None:
-    """Return the most that a motor may get without load, None where nothing forbids its plate's voltage.
+def unloaded_most(facts: Facts, rules: MotorRules, *, speed_read: bool, shown: Most | None = None) -> Most | None:
+    """Return the most that a motor may get without load, None where nothing forbids its plate's voltage; of a stated
+    safe voltage and the one that low runs of this visit have `shown` the lesser.
 
-    Without a stated safe voltage it begins at a tenth of its plate's, and goes up to a quarter once its speed is read
+    Without either it begins at a tenth of its plate's, and goes up to a quarter once its speed is read
     at every step. Units: V. Raises: LookupError where it runs away and nothing says how much it may get.
     Source: rules run.start, run.most
     """
     if not facts.runs_away:
         return None
     stated, rated = SAFE_NOLOAD_V.of(facts.figures), RATED_V.of(facts.figures)
-    if stated is not None:
+    if stated is not None and (shown is None or not under(shown.volts, stated)):
         return Most(stated, "its safe voltage")
+    if shown is not None:
+        return shown
     if rated is None:
         raise LookupError("no voltage of its plate")
     if speed_read:
@@ -40,19 +43,19 @@ def unloaded_most(facts: Facts, rules: MotorRules, *, speed_read: bool) -> Most 
     return Most(rules["run.start"] * rated, "a tenth of its plate's until r/min is read at every step")
 
 
-def run_free_words(facts: Facts, rules: MotorRules, *, speed_read: bool = True) -> str:
+def run_free_words(facts: Facts, rules: MotorRules, *, speed_read: bool = True, shown: Most | None = None) -> str:
     """Return how much it may get without load, in words; empty where that is not known."""
     try:
-        most = unloaded_most(facts, rules, speed_read=speed_read)
+        most = unloaded_most(facts, rules, speed_read=speed_read, shown=shown)
     except LookupError:
         return ""
     return most.words if most is not None else "without load at the volts of its plate"
 
 
-def too_much(volts: float, facts: Facts, rules: MotorRules, *, speed_read: bool) -> str:
+def too_much(volts: float, facts: Facts, rules: MotorRules, *, speed_read: bool, shown: Most | None = None) -> str:
     """Return why a motor must not get so many volts without load, empty where it may. Units: V."""
     try:
-        most = unloaded_most(facts, rules, speed_read=speed_read)
+        most = unloaded_most(facts, rules, speed_read=speed_read, shown=shown)
     except LookupError:
         return "it runs away, and nothing says how much it may get: state its plate's or its safe voltage"
     return f"{volts:g} V is too much: {most.words}" if most is not None and over(volts, most.volts) else ""
