@@ -28,8 +28,12 @@ from norvash.work.sheet_state import put_together
 from norvash.work.signing import sign
 from pages import opened
 
-# Shown only once something else has happened on the sheet.
+# Shown only once something else has happened on the sheet, or until it has: brushes that are run in are in.
 LATER = (
+    "leads-lie",
+    "rod",
+    "slides",
+    "springs-sit",
     "permit.close",
     "ruled-out.",
     "confirm.",

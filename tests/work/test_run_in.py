@@ -124,7 +124,7 @@ def test_nothing_is_run_in_before_the_gate(shop: Shop) -> None:
         ("110 V 120 V", "gives V twice"),
         ("1e9 V", "cannot be right"),
         ("sparks 5", "cannot be right"),
-        ("110 V 12 kPa", "has no place"),
+        ("110 V 12 kPa", "cannot be read"),
         ("blue", "cannot be read"),
         ("12 min", "Nothing was read"),
         ("40 min 90 V; 20 min 91 V", "comes after minute 40"),

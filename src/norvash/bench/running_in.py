@@ -3,16 +3,22 @@
 import statistics
 import time
 import uuid
+from collections.abc import Iterator
 from contextlib import closing
 from datetime import datetime
 from pathlib import Path
 
 from norvash.bench.client import Client, marks
 from norvash.bench.fleet import PERSON
-from norvash.core.sheet.stages.gates import POWER, SAFE
+from norvash.core.sheet.judging.windings.measured import to_part
+from norvash.core.sheet.stages.gates import POWER, SAFE, usual_run
+from norvash.core.sheet.stages.prove.earth import EARTH_OHM
+from norvash.core.sheet.stages.prove.run_fields import IN_MACHINE, RUN_HOW, RUN_WHERE
 from norvash.core.sheet.stages.running_in import RUNIN_POINTS
-from norvash.store.database import connect
+from norvash.core.sheet.stages.windings.coils import FIELD_WHOLE
+from norvash.store.database import Connection, connect
 from norvash.work.acting import Act
+from norvash.work.loading import load
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
 
@@ -27,14 +33,31 @@ def long_log(db: Path, motor: str) -> str:
             return Act(uuid.uuid4().hex, PERSON, datetime.now())
 
         sheet = open_sheet(conn, act(), motor, kind="full", counter="", safe=True)
-        for gate in (SAFE, POWER):
-            enter(conn, act(), sheet, field_id=gate.waived.id, place=0, text="measured by make bench")
+        enter(conn, act(), sheet, field_id=SAFE.waived.id, place=0, text="measured by make bench")
+        for field, text in _before_power(conn, motor):
+            enter(conn, act(), sheet, field_id=field, place=0, text=text)
         each = POINTS // _LOGS
         for log in range(_LOGS):
             minutes = (log * each + n for n in range(each))
             points = (f"{m / 10:g} min 9{m % 9} V {3 + m % 7 / 10:g} A {400 + m % 40} r/min" for m in minutes)
             enter(conn, act(), sheet, field_id=RUNIN_POINTS.id, place=log + 1, text="; ".join(points))
     return f"/sheets/{sheet}"
+
+
+def _before_power(conn: Connection, motor: str) -> Iterator[tuple[str, str]]:
+    """Yield what is entered so that a motor may get power."""
+    context = load(conn, motor)
+    facts, rules = context.facts, context.rules
+    yield from ((tick.id, "yes") for tick, _ in to_part(facts, rules))
+    yield from (("insulation-mohm", "200"), ("insulation-c", "20"))
+    if EARTH_OHM.is_offered(facts, rules):
+        yield EARTH_OHM.id, "0.06"
+    if FIELD_WHOLE.is_offered(facts, rules):
+        yield FIELD_WHOLE.id, "180"
+    if facts.asked_where:
+        yield RUN_WHERE.id, IN_MACHINE
+    yield from ((POWER.step(s.id).id, "yes") for s in POWER.steps(facts, rules))
+    yield RUN_HOW.id, usual_run(facts)
 
 
 def one_more_point(client: Client, sheet: str) -> dict[str, float]:

@@ -239,7 +239,6 @@ DRIVES: tuple[Machine, ...] = (
             "width_mm": "25",
             "commutator_d_mm": "119",
             "commutator_d_min_mm": "113",
-            "bars": "81",
             "poles": "4",
             "grade_family": "electrographite",
             "grade": "LP-B 244",

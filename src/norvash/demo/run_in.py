@@ -18,16 +18,18 @@ LOG = (
 def run_in(visit: Visit, lengths: Mapping[int, str]) -> None:
     """Grooved: cut, a new set, run in forward for a step, put aside over night, backward since."""
     visit.put("complaint", "brushes chip, it chatters since the spring").put("urgency", "week").gate(SAFE)
-    visit.put("state", "stripped").measure(lengths, sure=True).looked().put("run-out-on", "seats")
-    visit.put("run-out", "\n".join(("0.10", "0.14", "0.18", "0.14") * 12)).put("true-setup", "yes")
+    visit.put("state", "stripped").measure(lengths, sure=True).looked().put("true-setup", "yes")
     visit.put("track-d", "118.42").put("shoulder-d", "118.70").put("groove", "0.12").put("pit", "0.08")
-    visit.put("slot-depth", "1.2").put("bar-map", "grooved 1-81").put("sound.windings", "yes").put("sound.drive", "yes")
+    visit.put("slot-depth", "1.2").put("sound.windings", "yes").put("sound.drive", "yes")
     for life in visit.lives:
         visit.put(f"decide.{life.finding.id}", "now", life.position)
-    visit.put("cut-done", "118.16").put("gone.copper.cut", "yes").put("cut-slots", "yes").put("cut-chamfer", "yes")
-    visit.put("cut-again", "yes").put("cut-vacuumed", "yes").put("run-out", "\n".join(("0.10", "0.11") * 24))
-    visit.put("run-out-on", "seats").put("bar-map", "even 1-81")
+    visit.put("cut-done", "118.16").put("cut-slots", "yes").put("cut-chamfer", "yes")
+    visit.put("cut-again", "yes").put("cut-vacuumed", "yes")
     visit.fit(dict.fromkeys(lengths, "32"), "damaged", part="LP-B 244")
+    visit.put("holder-set", "yes").put("outcome", "out").sign("its faces are run in before it goes back")
+    visit = Visit(visit.conn, visit.acting, visit.motor_id, visit.now, "").gate(SAFE)
+    visit.put("complaint", "run in after the cut").put("urgency", "week").looked()
+    visit.put("sound.commutator", "yes").put("sound.windings", "yes").put("sound.drive", "yes")
     visit.put("latched", "yes").put("free", "yes").ready("60", "22").put("bump", "right")
     for place, share in enumerate(("46 %", "44 %", "40 %", "45 %"), start=1):
         visit.put("print", share, place)

@@ -8,9 +8,9 @@ from norvash.core.sheet.judging.run_in import Logged
 from norvash.drawing.svg import Drawing, Element, el, label, line, lines, polyline
 
 _LEFT, _RIGHT, _TOP, _BAND, _BETWEEN, _ROW = 46.0, 10.0, 24.0, 96.0, 30.0, 19.0
-_APART, _MOST_DOTS, _MOST_ROWS, _DOT, _HALFWAY = 30.0, 72, 40, 4.5, 140.0
+_APART, _MOST_DOTS, _MOST_ROWS, _DOT, _HALFWAY = 30.0, 18, 40, 4.5, 140.0
 # Of a long log the dots become a line, and fewer of its figures are written.
-_DENSE, _DENSE_APART, _DENSE_ROWS = 40, 80.0, 8
+_DENSE, _DENSE_APART, _DENSE_ROWS = 17, 120.0, 2
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -23,12 +23,15 @@ class Pause:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class RunShown:
-    """A run-in as it is drawn: its steps, its points, where it was put aside, and its minute now, None unless begun."""
+    """A run-in as it is drawn: its steps, its points, where it was put aside, its minute now, None unless begun; how
+    many points were read, and how many of them over the plan.
+    """
 
     steps: tuple[Step, ...]
     points: tuple[Logged, ...]
     pauses: tuple[Pause, ...]
     now: float | None
+    counted: tuple[int, int]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -101,7 +104,7 @@ def _thinned(points: Sequence[Logged]) -> list[Logged]:
     and the last ones.
     """
     step = -(-len(points) // _MOST_DOTS) if points else 1
-    beyond = [n for n, x in enumerate(points) if x.over]
+    beyond = [n for n, x in enumerate(points) if x.beyond]
     kept = {*range(0, len(points), step), *beyond[-_DENSE_ROWS:], *beyond[:1], len(points) - 1}
     return [x for n, x in enumerate(points) if n in kept]
 
@@ -123,33 +126,31 @@ def _drawn(band: _Band, run: RunShown, shown: list[Logged], px: float, width: fl
     read = [(p, v) for p, v in zip(shown, band.values, strict=True) if v is not None]
     at = [(_LEFT + p.minute * px, band.y(v), f"{v:g} {band.unit}," in p.over) for p, v in read]
     if len(at) > 1:
-        made.append(polyline("past", [(x, y) for x, y, _ in at]))
+        made.append(polyline("past", [(round(x), round(y)) for x, y, _ in at]))
     dotted = [p for p in at[:-1] if p[2]][-_DENSE_ROWS:] + at[-1:] if len(at) > _DENSE else at
     made += [el("circle", "dot-doubt" if over else "dot", cx=x, cy=y, r=_DOT) for x, y, over in dotted]
     return made
 
 
 def _steps_named(run: RunShown, px: float) -> list[Element]:
-    made, free = list[Element](), 0.0
-    for n, step in enumerate(run.steps, 1):
-        x = _LEFT + step.from_min * px
-        room = (step.to_min - step.from_min) * px
+    edges = [_LEFT + s.from_min * px for s in run.steps]
+    made, free = [lines("rule", [(x, _TOP - 8, x, _TOP + 2 * _BAND + _BETWEEN) for x in edges])], 0.0
+    for n, (step, x) in enumerate(zip(run.steps, edges, strict=True), 1):
         words = f"{n} {step.words}"
-        made.append(line("rule", x, _TOP - 8, x, _TOP + 2 * _BAND + _BETWEEN))
-        text = words if 6.6 * len(words) < max(room, 0) else f"{n}"
+        text = words if 6.6 * len(words) < (step.to_min - step.from_min) * px else f"{n}"
         if x >= free:
-            made.append(label("text-soft" if step.waits else "text-tag", x + 4, 13, text))
+            made.append(label("text-soft" if step.waits else "text-tag", round(x) + 4, 13, text))
             free = x + 7 * len(text)
     return made
 
 
 def _axis(end: float, px: float, foot: float, width: float) -> list[Element]:
-    step = next((s for s in (1, 2, 5, 10, 20, 40, 60, 120, 240, 600) if s * px > 44), end)
+    step = next((s for s in (1, 2, 5, 10, 20, 40, 60, 120, 240, 600) if s * px > 60), end)
     ticks = [n * step for n in range(int(end / step) + 1)]
     made = [lines("axis", [(_LEFT + t * px, foot, _LEFT + t * px, foot + 4) for t in ticks])]
     words = [f"{t:g}" + (" min" if n == 0 else "") for n, t in enumerate(ticks)]
     for t, w in zip(ticks, words, strict=True):
-        made.append(label("text-soft", min(_LEFT + t * px, width - 14), foot + 17, w, "middle"))
+        made.append(label("text-soft", round(min(_LEFT + t * px, width - 14)), foot + 17, w, "middle"))
     return made
 
 
@@ -176,7 +177,7 @@ def _under(shown: list[Logged], px: float, top: float, width: float) -> tuple[li
         for point, text in zip(shown, texts, strict=True):
             x = _LEFT + point.minute * px
             if text and x >= free:
-                made.append(label("text", min(x, width - 16), y, text, "middle"))
+                made.append(label("text", round(min(x, width - 16)), y, text, "middle"))
                 free = x + (_DENSE_APART if len(shown) > _DENSE else _APART)
         y += _ROW
     return made, y
@@ -196,6 +197,8 @@ def _said(run: RunShown) -> str:
         + (f", {s.most_a:.3g} A at most" if s.most_a is not None else "")
         for s in run.steps
     ]
-    beyond = sum(bool(x.over) for x in run.points)
-    read = f"{len(run.points)} points read, {beyond} over the plan" if run.points else "no point read yet"
+    count, beyond = run.counted
+    read = (
+        f"{count} {'point' if count == 1 else 'points'} read, {beyond} over the plan" if count else "no point read yet"
+    )
     return "; ".join([*told, read]) + "."

@@ -3,6 +3,7 @@
 from collections.abc import Mapping
 from dataclasses import replace
 from datetime import date
+from functools import lru_cache
 
 from norvash.core.commutator.bars import MOST_BARS, read_map
 from norvash.core.money.money import Currency
@@ -78,6 +79,7 @@ def _logged(log: RunLog) -> str:
     return ";".join(",".join("" if x is None else f"{x:.9g}" for x in row) for row in figures)
 
 
+@lru_cache(maxsize=256)
 def _log_of(text: str) -> RunLog:
     """Return a log that was kept."""
     points, most = [], []

@@ -102,6 +102,8 @@ def _named(match: re.Match[str], read: Mapping[str, float], line: str) -> tuple[
         name, typed = _OF_UNIT.get(match["unit"].lower(), ""), match["number"]
     else:
         name, typed = next((n for n in _BARE if n not in read), ""), match["number"]
+    if not name and match["unit"] is not None:
+        raise InputError(f"“{match[0].strip()}” cannot be read.", _HOW, "value")
     if not name:
         raise InputError(f"“{match[0].strip()}” in “{line[:60]}” has no place.", _HOW, "value")
     if name in read:

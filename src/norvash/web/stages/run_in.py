@@ -5,7 +5,7 @@ from datetime import datetime
 from itertools import pairwise
 
 from norvash.core.running.plan import RunIn, Step
-from norvash.core.sheet.judging.run_in import logged, plan_of, ran_min, runs_now, steady, turns_of
+from norvash.core.sheet.judging.run_in import counted, logged, plan_of, ran_min, runs_now, steady, turns_of
 from norvash.core.sheet.stages.running_in import ON, RUNIN_CLOCK, RUNIN_LOOKED, RUNIN_LOUD, RUNIN_POINTS
 from norvash.core.sheet.stages.seating import PRINT
 from norvash.core.sheet.stages.shared import FIT_SET, PLAN_CUT
@@ -17,7 +17,7 @@ from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.work.sheet_page import SheetPage
 
-_WIDE, _FACES, _LEAST_S = 470.0, 210.0, 60
+_WIDE, _FACES, _LEAST_S, _SHOWN = 470.0, 210.0, 60, 120
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -50,14 +50,15 @@ def run_in_shown(at: At) -> RunInShown:
     """Return the run-in of a sheet as it stands at the newest entry, or now where its clock runs."""
     page = at.shown
     sheet, rules, facts = page.sheet, page.context.rules, page.context.facts
-    plan, points, turns = plan_of(sheet, rules), logged(sheet), turns_of(sheet)
+    plan, points, turns = plan_of(sheet, rules), logged(sheet, about=_SHOWN), turns_of(sheet)
     runs = runs_now(sheet)
     minute = _minute(page, at.now, max((x.minute for x in points), default=None))
     done = done_tasks(sheet)
     places = RUNIN_POINTS.places(sheet)
-    shown = RunShown(steps=plan.steps, points=points, pauses=_pauses(page), now=minute)
+    shown = RunShown(steps=plan.steps, points=points, pauses=_pauses(page), now=minute, counted=counted(sheet))
     prints = [(p.label, PRINT.of(sheet, p.number)) for p in facts.positions]
-    beyond = [x for x in points if x.over]
+    looked = RUNIN_LOOKED.given(sheet)
+    beyond = logged(sheet, since=looked.at if looked is not None else None, beyond=True)
     step = None if minute is None else plan.at(minute)
     return RunInShown(
         due=bool(turns or points or FIT_SET in done or PLAN_CUT in done or any(page.context.state.told.new.values())),
@@ -69,7 +70,7 @@ def run_in_shown(at: At) -> RunInShown:
         faces=face_prints(prints, plan.release, _FACES),
         clock=entry(page, RUNIN_CLOCK, len(turns) + 1),
         next=entry(page, RUNIN_POINTS, max(places, default=0) + 1),
-        last=tuple(entry(page, RUNIN_POINTS, p, f"Point {p}") for p in places[-2:]),
+        last=tuple(entry(page, RUNIN_POINTS, p, f"Entry {p}") for p in places) if _corrects(at, places) else (),
         prints=tuple(entry(page, PRINT, p.number, f"Brush {p.label}") for p in facts.positions),
         looked=entry(page, RUNIN_LOOKED),
         loud=entry(page, RUNIN_LOUD),
@@ -78,6 +79,12 @@ def run_in_shown(at: At) -> RunInShown:
         stop="sparks 3 or 4, or growing; the wrong way round; smell, smoke; faster than it may turn",
         again=_again(plan, rules["runin.noisy"]),
     )
+
+
+def _corrects(at: At, places: tuple[int, ...]) -> bool:
+    """Tell whether points that stand are to be corrected, or one was refused there."""
+    refused = at.typed.get("field") == RUNIN_POINTS.id and at.typed.get("place") in {str(p) for p in places}
+    return bool(at.typed.get("points")) or refused
 
 
 def _minute(page: SheetPage, now: datetime, last: float | None) -> float | None:

@@ -56,16 +56,21 @@ _LAST, _SECONDS = 3, 60
 
 @dataclass(frozen=True, slots=True)
 class Logged:
-    """A point of a log at its minute of the run [min], with the most volts [V] and amps [A] of the plan then."""
+    """A point of a log at its minute of the run [min], with the most volts [V] and amps [A] of the plan then, and
+    whether it is `beyond` that.
+    """
 
     minute: float
     point: LogPoint
     most_v: float | None
     most_a: float | None
+    beyond: bool
 
     @property
     def over(self) -> str:
         """Return what of it is over the plan, empty where nothing."""
+        if not self.beyond:
+            return ""
         pairs = ((self.point.v, self.most_v, "V"), (self.point.a, self.most_a, "A"))
         said = [f"{x:g} {unit}, {most:.3g} {unit} at most" for x, most, unit in pairs if _more(x, most)]
         return " and ".join(said)
@@ -148,21 +153,39 @@ def runs_now(sheet: Sheet) -> bool:
     return bool(turns) and turns[-1].word == ON
 
 
-def logged(sheet: Sheet) -> tuple[Logged, ...]:
-    """Return the points of a run-in in the order of its minutes; what says no minute stands where its clock stood when
-    it was entered, without a clock behind the first that was.
+def _logs(sheet: Sheet, since: datetime | None = None) -> list[tuple[datetime, RunLog]]:
+    """Return the logs of a run-in with the time at which each was entered, those after a time."""
+    given = (RUNIN_POINTS.given(sheet, p) for p in RUNIN_POINTS.places(sheet))
+    every = [(g.at, g.record) for g in given if g is not None and isinstance(g.record, RunLog)]
+    return [(at, log) for at, log in every if since is None or at > since]
+
+
+def logged(sheet: Sheet, *, since: datetime | None = None, beyond: bool = False, about: int = 0) -> tuple[Logged, ...]:
+    """Return the points of a run-in in the order of its minutes, of those after a time, or only what is `beyond` the
+    plan; of a long log `about` so many, with the last ones and all that is beyond. What says no minute stands where its
+    clock stood when it was entered, without a clock behind the first.
     """
-    given = [(g, g.record) for p in RUNIN_POINTS.places(sheet) if (g := RUNIN_POINTS.given(sheet, p)) is not None]
-    every = [(g, r) for g, r in given if isinstance(r, RunLog)]
-    first = min((g.at for g, _ in every), default=None)
+    every = _logs(sheet)
+    first = min((at for at, _ in every), default=sheet.at)
+    step = max(sum(len(log.points) for _, log in every) // about, 1) if about else 1
     made = []
-    for g, log in every:
-        ran = ran_min(sheet, g.at)
-        clock = ran if ran is not None or first is None else (g.at - first).total_seconds() / _SECONDS
+    for at, log in _logs(sheet, since):
+        ran = ran_min(sheet, at)
+        clock = (at - first).total_seconds() / _SECONDS if ran is None else ran
         most = log.most or ((None, None),) * len(log.points)
-        for point, (most_v, most_a) in zip(log.points, most, strict=True):
-            made.append(Logged(clock or 0.0 if point.minute is None else point.minute, point, most_v, most_a))
+        far, count = frozenset(log.beyond), len(log.points)
+        some = far if beyond else {*range(0, count, step), *far, *range(max(count - _LAST, 0), count)}
+        for n in sorted(some):
+            point = log.points[n]
+            minute = clock if point.minute is None else point.minute
+            made.append(Logged(minute, point, most[n][0], most[n][1], n in far))
     return tuple(sorted(made, key=lambda x: x.minute))
+
+
+def counted(sheet: Sheet) -> tuple[int, int]:
+    """Return how many points were read, and how many of them are over the plan."""
+    logs = [log for _, log in _logs(sheet)]
+    return sum(len(x.points) for x in logs), sum(len(x.beyond) for x in logs)
 
 
 def steady(points: Sequence[Logged], rules: MotorRules) -> bool | None:
@@ -187,29 +210,23 @@ def judge(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
         minutes = plan_of(sheet, rules).minutes
         if not under(loud, rules["runin.noisy"] * minutes):
             yield 0, RUNIN_NOISE.saying(f"noise or sparks after {loud:g} min, twice its run-in of {minutes:.0f} min")
-    beyond = [x for x in logged(sheet if since is None else _since(sheet, since)) if x.over]
+    beyond = logged(sheet, since=since, beyond=True)
     if beyond:
         more = f"; {len(beyond)} points in all" if len(beyond) > 1 else ""
         yield 0, RUNIN_OVER.saying(f"run in over its plan: {beyond[0].over}, at {beyond[0].minute:.0f} min{more}")
     yield from ((0, f) for f in _shut_down(sheet, rules))
 
 
-def _since(sheet: Sheet, since: datetime) -> Sheet:
-    """Return a sheet without the points of its run-in that were read before a time."""
-    kept = {at: g for at, g in sheet.written.items() if at[0] != RUNIN_POINTS.id or g.at > since}
-    return replace(sheet, written=kept)
-
-
 def _shut_down(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
     """Yield overspeed and sparks that shut a motor down, of the points since the last work."""
-    points = logged(_since(sheet, last_work(sheet)))
-    worst = max((x.point.sparks for x in points if x.point.sparks is not None), default=0)
+    logs = [log for _, log in _logs(sheet, last_work(sheet))]
+    worst = max((x.worst_sparks for x in logs), default=0)
     if not under(worst, rules["run.shut-down"]):
         yield RUN_SPARKING.saying(f"sparks {dict(SPARKS.choices)[str(worst)]}, while it was run in")
-    run = [Point(place=n, volts=x.point.v, amps=x.point.a, rpm=x.point.rpm, sparks=None) for n, x in enumerate(points)]
-    yield from (
-        f for f in speed_told(sheet.facts, run, rules, free=True) if isinstance(f, Finding) and f.grade == "stop"
-    )
+    fast = max((x.fastest_rpm for x in logs if x.fastest_rpm is not None), default=None)
+    run = () if fast is None else (Point(place=0, volts=None, amps=None, rpm=fast, sparks=None),)
+    told = (x for x in speed_told(sheet.facts, run, rules, free=True) if isinstance(x, Finding))
+    yield from (f for f in told if f.grade == "stop")
 
 
 def limited(place: int, asked: Asked, *, sheet: Sheet, rules: MotorRules) -> Record | None:
