@@ -30,6 +30,7 @@ from pages import opened
 
 # Shown only once something else has happened on the sheet, or until it has: brushes that are run in are in.
 LATER = (
+    "cut-minutes",
     "leads-lie",
     "rod",
     "slides",

@@ -11,6 +11,7 @@ from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.motor.figure_fields import HOLDER_GAP_MM, SUNK_MM
 from norvash.core.motor.figure_reading import track_d_mm
+from norvash.core.sheet.judging.commutator.slots_here import cut_minutes
 from norvash.core.sheet.moved import Explained
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.errors import Conflict, InputError
@@ -23,6 +24,7 @@ from norvash.work.loading import load
 from norvash.work.measuring import record
 from norvash.work.sighting import Seeing
 from norvash.work.signing import sign
+from norvash.work.slots_here import slots_here
 from norvash.work.undoing import undo
 
 COPPER = {
@@ -430,3 +432,18 @@ def test_slots_teach_the_site_its_own_pace(visit: Visit, shop: Shop) -> None:
     assert bench.speeds is not None
     assert bench.speeds.word == "185;355"
     assert bench.slot_min == pytest.approx(29 * 4 / 3)
+
+
+def test_a_cut_teaches_the_site_its_own_pace(visit: Visit, shop: Shop) -> None:
+    wide = {**COPPER, "new_mm": "22", "track_mm": "46"}
+    change_figures(shop.conn, shop.later(minutes=1).act(), visit.motor, wide, 1)
+    for field, text in (("shoulder-d", "96.4"), ("groove", "0.18"), ("lathe-speeds", "185; 355")):
+        visit.put(field, text)
+    rules = load(shop.conn, visit.motor).rules
+    planned = cut_minutes(visit.page.sheet, rules)
+    assert planned is not None
+    visit.put("cut-done", "95.93")
+    visit.put("cut-minutes", f"{1.5 * planned:g} min")
+    assert copper_bench(shop.conn, visit.page).slots.cut_factor == 1.0
+    sign(shop.conn, shop.later(minutes=1).act(), visit.id, "only to have it signed")
+    assert slots_here(shop.conn, rules).cut_factor == pytest.approx(1 + 0.5 / 3, abs=0.01)

@@ -69,3 +69,12 @@ def test_a_recorded_wire_is_held_against_the_polarity_of_its_box(shop: Shop) -> 
     signs = {p.label: p.polarity for p in plans}
     wrong = {"A": "the post"} if signs["A"] == "-" else {"B": "the case"} if signs["B"] == "+" else {}
     assert wires_against(plans, wires_at(page.sheet, plans)) == wrong
+
+
+def test_a_solvent_dries_from_the_hour_that_is_stated_and_never_from_one_to_come(work: Work, shop: Shop) -> None:
+    shop.now = shop.now.replace(hour=10, minute=20)
+    work.put("solvent=plate,_at_10:00 solvent-dries=air")
+    assert waits(work) == [("solvent (plate, at 10:00) dries", 30)]
+    assert "dries until 10:30" in work.missing("power")
+    work.put("solvent=plate,_at_23:50")
+    assert "dries until 10:5" in work.missing("power")

@@ -156,3 +156,14 @@ def test_the_first_look_after_a_new_set_is_proposed_and_booked(shop: Shop) -> No
     assert at == pytest.approx(state.entries[-1].total_units + 5)
     work.bench.put("next-look-at", f"{at + state.offset_units:g}")
     assert work.bench.page.look.at == pytest.approx(at)
+
+
+def test_a_stated_print_releases_the_load_and_a_starter_is_only_watched(shop: Shop) -> None:
+    work = at_run_in(shop, figures=f"{UNIVERSAL} run_in_print=0.6").put("print@1=65_% print@2=55_%")
+    assert [at for at in work.bench.states if at[1] == "face.unbedded"] == [(2, "face.unbedded")]
+
+
+def test_a_starter_with_a_narrow_print_goes_back_watched(shop: Shop) -> None:
+    work = at_run_in(shop, "starter", "rated_v=12 noload_a_most=65").put("print@1=40_%")
+    assert (1, "face.unbedded") not in work.bench.states
+    assert any(c.finding.id == "face.unbedded" for c in work.bench.page.found.conditions)

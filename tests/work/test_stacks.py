@@ -6,8 +6,9 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.visit.stacks import stacks_now
-from norvash.errors import InputError
+from norvash.errors import Conflict, InputError
 from norvash.work.motor_types import save_type
+from norvash.work.sheets import enter
 
 FIGURES = "construction=universal rated_v=230 rated_a=6 noload_rpm=12000 noload_a=2 thickness_mm=8 width_mm=16"
 STACK = ("cap", "washer 1 x 20", "seal 5 x 28, lip in", "5 shims 0.2 x 26, stays", "armature 170 x 58")
@@ -242,3 +243,20 @@ def test_an_undo_of_what_came_off_takes_no_hold_from_what_somebody_else_put_back
     off(work, "washer 1 x 20", "5 shims 0.2 x 26")
     assert "nothing says any more" not in power(work)
     assert states(work)[1] == "off", "it is counted back once more"
+
+
+def test_what_two_people_add_at_one_place_is_asked_and_loses_nothing(work: Work) -> None:
+    off(work, "cap", "washer 1 x 20")
+    before = {p: g.id for (f, p, _), g in work.bench.page.sheet.written.items() if f == "off-other"}
+    first = add(work, 3, "seal 5 x 28, lip in")
+    with pytest.raises(Conflict, match="meanwhile"):
+        add(work, 3, "5 shims 0.2 x 26")
+    add(work, 4, "5 shims 0.2 x 26")
+    now = {p: g.id for (f, p, _), g in work.bench.page.sheet.written.items() if f == "off-other"}
+    assert now == before | {3: first, 4: now[4]}
+
+
+def add(work: Work, place: int, text: str) -> str:
+    """Enter a part at a place at which this person's page showed none."""
+    act = work.shop.later(minutes=1).act()
+    return enter(work.shop.conn, act, work.bench.id, field_id="off-other", place=place, text=text)

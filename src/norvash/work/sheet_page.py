@@ -25,6 +25,7 @@ from norvash.core.sheet.visit.ways import buys_new, taken_work
 from norvash.core.sheet.visit.work_list import Proposed, with_learnt, with_plans, work_list
 from norvash.core.text.words import use_words
 from norvash.core.verdict.as_found import found_before_work
+from norvash.core.verdict.closing_line import IN_PIECES
 from norvash.core.verdict.forecast_words import due_at
 from norvash.core.verdict.grades import Grade
 from norvash.core.verdict.sentence import Verdict
@@ -79,7 +80,11 @@ class SheetPage:
 
     @property
     def grade(self) -> Grade | None:
-        """Return the motor's grade: there is one, whatever the line is about; none where it stays closed."""
+        """Return the motor's grade: there is one, whatever the line is about; none where it stays closed. One in pieces
+        is watched at least.
+        """
+        if self.said.word == IN_PIECES and self.found.grade == "fit":
+            return "watch"
         return None if self.said.word == NOT_OPENED else self.found.grade
 
     @property

@@ -10,11 +10,11 @@ from norvash.core.sheet.field import YES, Field
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.judging.refusing import refuse
 from norvash.core.sheet.putting_off import Asked, By
-from norvash.core.sheet.records import PaintedMap
+from norvash.core.sheet.records import PaintedMap, SlotTime
 from norvash.core.sheet.sheet import Sheet, Spot
 from norvash.core.sheet.stages.brushes.carbon import SHORTEST_ONLY
 from norvash.core.sheet.stages.catalogue import field_of
-from norvash.core.sheet.stages.commutator.cut import CUT_DONE
+from norvash.core.sheet.stages.commutator.cut import CUT_DONE, CUT_MINUTES
 from norvash.core.sheet.stages.gates import GATES, SAFE
 from norvash.core.sheet.visit.done import done_tasks, last_work, overtaken, touched
 from norvash.core.sheet.visit.entry_read import Read
@@ -197,6 +197,11 @@ def _read(
     read = read_entry(field, text, more, facts=context.facts, rules=context.rules, today=by.today)
     asked = Asked(word=read.word, number=read.number, record=read.record, by=by)
     read = replace(read, record=refuse(field, place, asked, sheet=sheet, told=context.state.told, rules=context.rules))
+    if field is CUT_MINUTES and read.number is not None:
+        from norvash.core.sheet.judging.commutator.slots_here import cut_minutes
+
+        planned = cut_minutes(sheet.as_found, context.rules)
+        return read if planned is None else replace(read, record=SlotTime(float(f"{planned:g}")))
     if field is not CUT_DONE or read.number is None:
         return read
     from norvash.core.sheet.judging.commutator.cut_made import cut_record

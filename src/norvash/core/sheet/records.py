@@ -139,7 +139,7 @@ class TaskDone:
 
 @dataclass(frozen=True, slots=True)
 class SlotTime:
-    """The time that the slots were expected to take [min], beside the time that they took."""
+    """The time that the slots, or a cut, were expected to take [min], beside the time that they took."""
 
     estimated_min: float
 

@@ -14,10 +14,11 @@ router = APIRouter()
 
 
 @router.get("/sheets/{sheet_id}/version")
-def version(*, request: Request, conn: Conn, sheet_id: str, by: str = "") -> JSONResponse:
-    """Tell how new the sheet is, and what the gauge sent last."""
+def version(*, request: Request, conn: Conn, now: Now, sheet_id: str, by: str = "") -> JSONResponse:
+    """Tell how new the sheet is, what the gauge sent last, and the site's time."""
     sheets.fetch_sheet(conn, sheet_id)
-    return JSONResponse({"version": sheets.version_of(conn, sheet_id), "gauge": request.app.state.gauge.last(by)})
+    told = {"version": sheets.version_of(conn, sheet_id), "gauge": request.app.state.gauge.last(by)}
+    return JSONResponse(told | {"now": f"{now:%Y-%m-%dT%H:%M:%S.%f}"})
 
 
 @router.get("/sheets/{sheet_id}/gauge")

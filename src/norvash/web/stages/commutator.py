@@ -32,6 +32,7 @@ from norvash.core.sheet.stages.commutator.bar_test import (
 )
 from norvash.core.sheet.stages.commutator.cut import (
     CUT_DONE,
+    CUT_MINUTES,
     CUT_TOOL,
     LATHE_SPEEDS,
     PIT_LEFT,
@@ -100,6 +101,7 @@ class Own:
     true_setup: Entry
     cut_done: Entry
     slot_minutes: Entry
+    cut_minutes: Entry
     holder_set: Entry
 
     @property
@@ -113,6 +115,7 @@ class Own:
             self.true_setup,
             self.cut_done,
             self.slot_minutes,
+            self.cut_minutes,
         )
 
 
@@ -192,6 +195,7 @@ def _own(shown: SheetPage) -> Own:
         true_setup=at(TRUE_SETUP),
         cut_done=at(CUT_DONE),
         slot_minutes=at(SLOT_MINUTES),
+        cut_minutes=at(CUT_MINUTES),
         holder_set=at(HOLDER_SET),
     )
 

@@ -2,7 +2,6 @@
 
 from dataclasses import dataclass
 from datetime import datetime
-from math import ceil
 
 from norvash.core.sheet.judging.timers import timers
 from norvash.core.text.words import day_words
@@ -11,12 +10,11 @@ from norvash.work.sheet_page import SheetPage
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class TimerShown:
-    """A timer: what is waited for, the hour of its end, what is left of it [s], and what is done then."""
+    """A timer: what is waited for, its end as a time and as an hour, and what is done then."""
 
     words: str
     until: str
     at: str
-    left: int
     then: str
 
 
@@ -32,7 +30,6 @@ def timers_shown(page: SheetPage, now: datetime) -> list[TimerShown]:
                 words=timer.words,
                 until=f"{timer.until:%Y-%m-%dT%H:%M:%S}",
                 at=f"{timer.until:%H:%M}{day}",
-                left=ceil(timer.left_s(now)),
                 then=timer.then,
             )
         )

@@ -1,10 +1,12 @@
 """What stands at “Rework” says, keeps shut and waits for."""
 
+import re
 from collections.abc import Iterator
 from datetime import datetime, timedelta
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.given import Given
 from norvash.core.sheet.judging import prints, run_in
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.sheet import Sheet
@@ -13,6 +15,8 @@ from norvash.core.sheet.stages.rework import REPAIR, SOLVENT, SOLVENT_DRIES, SOL
 from norvash.core.sheet.visit.proving import open_words
 from norvash.core.sheet.visit.visit import Judging, Visit
 from norvash.core.text.words import day_words
+
+_HOUR, _HOURS, _MINUTES = re.compile(r"\bat (\d{1,2})[:.](\d\d)\b"), 24, 60
 
 
 def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
@@ -32,7 +36,19 @@ def dry_from(sheet: Sheet, rules: MotorRules) -> datetime | None:
     if used is None:
         return None
     minutes = rules["solvent.air"] if SOLVENT_DRIES.of(sheet) == "air" else rules["solvent.still"]
-    return used.at + timedelta(minutes=minutes)
+    return used_at(used) + timedelta(minutes=minutes)
+
+
+def used_at(used: Given) -> datetime:
+    """Return when a solvent was used: at the hour that its words state, like “at 10:00”, unless that is still to come;
+    else when it was entered.
+    """
+    stated = _HOUR.search(used.word)
+    hour, minute = (int(stated[1]), int(stated[2])) if stated is not None else (24, 0)
+    if hour >= _HOURS or minute >= _MINUTES:
+        return used.at
+    at = used.at.replace(hour=hour, minute=minute, second=0, microsecond=0)
+    return min(at, used.at)
 
 
 def dries_until(sheet: Sheet, rules: MotorRules) -> datetime | None:

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.judging.rework import dries_until
+from norvash.core.sheet.judging.rework import dries_until, used_at
 from norvash.core.sheet.judging.run_in import plan_of, ran_min, runs_now, turns_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.run_fields import RUN_S
@@ -21,10 +21,6 @@ class Timer:
     until: datetime
     then: str
 
-    def left_s(self, now: datetime) -> float:
-        """Return how long it is still waited for [s], 0 when it is over."""
-        return max((self.until - now).total_seconds(), 0.0)
-
 
 def timers(sheet: Sheet, rules: MotorRules, now: datetime) -> tuple[Timer, ...]:
     """Return what is waited for on a sheet: each until somebody has said what it waits for.
@@ -37,7 +33,7 @@ def timers(sheet: Sheet, rules: MotorRules, now: datetime) -> tuple[Timer, ...]:
 def _solvent(sheet: Sheet, rules: MotorRules) -> Iterator[Timer]:
     used, dry = SOLVENT.given(sheet), dries_until(sheet, rules)
     if used is not None and dry is not None:
-        yield Timer(f"solvent ({SOLVENT.of(sheet)}) dries", used.at, dry, "look whether it is gone")
+        yield Timer(f"solvent ({SOLVENT.of(sheet)}) dries", used_at(used), dry, "look whether it is gone")
 
 
 def _rest(sheet: Sheet, rules: MotorRules) -> Iterator[Timer]:
@@ -53,5 +49,6 @@ def _run_in(sheet: Sheet, rules: MotorRules, now: datetime) -> Iterator[Timer]:
     ran = ran_min(sheet, now) if runs_now(sheet) else None
     step = plan_of(sheet, rules).at(ran) if ran is not None else None
     if ran is not None and step is not None and ran < step.to_min:
-        until = now + timedelta(minutes=step.to_min - ran)
-        yield Timer(f"run-in, {step.words}", turns_of(sheet)[-1].at, until, "take the prints, look at faces and bars")
+        since = turns_of(sheet)[-1].at
+        until = since + timedelta(minutes=step.to_min - (ran_min(sheet, since) or 0.0))
+        yield Timer(f"run-in, {step.words}", since, until, "take the prints, look at faces and bars")

@@ -83,7 +83,7 @@ SOLVENT = text(
     "Solvent",
     "Which, and where it was used",
     needs="safe",
-    hint="keep it off magnets, brushes and insulation that it swells",
+    hint="like plate, at 10:00; keep it off magnets, brushes and insulation that it swells",
     work=True,
 )
 SOLVENT_DRIES = pick(

@@ -76,11 +76,18 @@ export function merge(html, sent = null) {
   const caret = inside && active.selectionStart !== undefined && active.selectionStart !== null ? [active.selectionStart, active.selectionEnd] : null;
   const order = inside ? stopsOn(page).indexOf(active) : -1;
   const touched = new Set([...page.querySelectorAll(FIELDS)].filter((f) => isTouched(f) && !isSent(f, sent)));
+  const typed = [...touched].filter((f) => !isTick(f)).map((f) => [f, f.value]);
   merging = true;
   parts.forEach((part, i) => {
     Alpine.morph(places[i], part.outerHTML, HOOKS);
     const now = document.getElementById(part.id);
     [...now.querySelectorAll(FIELDS)].filter((f) => !touched.has(f)).forEach(putBack);
+  });
+  typed.forEach(([field, value]) => {
+    const now = field.isConnected ? field : field.id && document.getElementById(field.id);
+    if (now && now.value !== value) {
+      now.value = value;
+    }
   });
   merging = false;
   if (inside) {

@@ -3,6 +3,7 @@
 import { ask, askParts, here, newId, person } from "./asking.js";
 import { merge, merging } from "./merging.js";
 import * as queue from "./queue.js";
+import { setClock } from "./timers.js";
 import { deliverTo, flush, mine, page } from "./sending.js";
 
 const UNIT = "norvash.unit";
@@ -142,6 +143,10 @@ function goOnAdding(form) {
 function enter(form, by) {
   const body = new URLSearchParams(new FormData(form, by));
   const field = form.querySelector(NOW);
+  // Nothing typed adds nothing.
+  if (form.matches("[data-adds]") && !(body.get("value") || "").trim()) {
+    return;
+  }
   if (field && field.matches("[data-measure]") && field.value.trim() === "") {
     field.value = field.defaultValue;
     moveOn(field);
@@ -291,6 +296,7 @@ export default () => ({
   },
 
   async news(now) {
+    setClock(now.now);
     if (now.gauge && now.gauge.seq > pressed()) {
       press(now.gauge.seq);
       this.says = now.gauge.text ? typeIn(now.gauge) : now.gauge.trouble;

@@ -1,7 +1,7 @@
-// What is waited for runs on by this device's clock from what the server said was left: a reload asks it again.
+// What is waited for runs on by this device's clock, held against the site's each time the server is asked for news.
 const STEP_MS = 1000;
 const SECONDS = 60;
-const ends = new Map();
+let ahead = null;
 
 function words(left) {
   const minutes = Math.floor(left / SECONDS);
@@ -9,19 +9,22 @@ function words(left) {
 }
 
 function show() {
-  document.querySelectorAll("[data-left]").forEach((timer) => {
-    const told = timer.dataset.timer + " " + timer.dataset.left;
-    if (!ends.has(told)) {
-      ends.set(told, Date.now() + 1000 * Number(timer.dataset.left));
-    }
-    const left = Math.max(Math.ceil((ends.get(told) - Date.now()) / 1000), 0);
+  if (ahead === null) {
+    return;
+  }
+  document.querySelectorAll("[data-until]").forEach((timer) => {
+    const left = Math.max(Math.ceil((Date.parse(timer.dataset.until) - Date.now() - ahead) / 1000), 0);
     timer.querySelector("b").textContent = words(left);
     timer.classList.toggle("over", left === 0);
   });
 }
 
-export function runTimers() {
+export function setClock(now) {
+  ahead = Date.parse(now) - Date.now();
   show();
+}
+
+export function runTimers() {
   setInterval(show, STEP_MS);
   window.addEventListener("norvash:merged", show);
 }

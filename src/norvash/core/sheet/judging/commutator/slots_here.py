@@ -17,10 +17,11 @@ PLANNED = (PLAN_CUT, UNDERCUT_MICA)
 
 @dataclass(frozen=True, slots=True)
 class SlotsHere:
-    """How long slots take at this site: its own factor on the estimate, by how many signed sheets."""
+    """How long slots and cuts take here: the factors of the site on the estimates, of slots by how many sheets."""
 
     factor: float = 1.0
     sheets: int = 0
+    cut_factor: float = 1.0
 
     def minutes(self, now: CopperNow, sheet: Sheet, rules: MotorRules) -> float | None:
         """Return the minutes for the slots of a commutator, None where its bars are not known, and on flush insulation.
@@ -31,13 +32,22 @@ class SlotsHere:
         return None if not now.bars or flush else slot_minutes(now.bars, rules, self.factor)
 
 
+def cut_minutes(sheet: Sheet, rules: MotorRules) -> float | None:
+    """Return the minutes of the cut that is planned, or was before it was made; None where there is no plan.
+
+    Units: -> [min]. Source: rule cut.setting
+    """
+    plan = copper_now(sheet, rules).plan or copper_now(sheet.as_found, rules).plan
+    return None if plan is None else plan.total_min
+
+
 def planned_minutes(sheet: Sheet, slots: SlotsHere, rules: MotorRules) -> Mapping[Task, float]:
     """Return the minutes of the tasks of which a sheet has a plan: the cut with its setting up, the slots by the bars.
 
     Units: -> [min]
     Source: rules cut.setting, slot.seconds
     """
-    now = copper_now(sheet, rules)
-    cut_min = now.plan.total_min if now.plan is not None else None
-    every = zip(PLANNED, (cut_min, slots.minutes(now, sheet, rules)), strict=True)
+    now, cut_min = copper_now(sheet, rules), cut_minutes(sheet, rules)
+    own = None if cut_min is None else slots.cut_factor * cut_min
+    every = zip(PLANNED, (own, slots.minutes(now, sheet, rules)), strict=True)
     return {task: minutes for task, minutes in every if minutes is not None}

@@ -213,6 +213,15 @@ REST: tuple[Field, ...] = (
         tells=(RUN_BASELINE,),
     ),
     NOISE := text("noise", "Run", "Noise, in words", needs="power"),
+    PINION_THROWS := tick(
+        "pinion-throws",
+        "Run",
+        "Pinion throws at once and comes back",
+        needs="power",
+        classes=("starter",),
+        after_work=True,
+        record=True,
+    ),
     RAN := tick("ran", "Run", "It ran as it should", needs="power", after_work=True),
 )
 # What stands under a run as soon as it is entered; its way of running is said at the gate.
