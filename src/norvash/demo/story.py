@@ -197,7 +197,7 @@ class Story:
     def _visit(self, when: datetime, used: float) -> None:
         """Make the last look a whole visit."""
         lengths = {i + 1: self._as_read(i, used, final=False) for i in range(self.count)}
-        begun = when - timedelta(hours=20) if self.machine.state == "run in" else when
+        begun = when - timedelta(hours={"run in": 20, "dynamo": 2}.get(self.machine.state, 0))
         visit = Visit(self.conn, self.acts.at, self.motor_id, begun, self._counter(used))
         VISITS[self.machine.state](visit, lengths)
 
