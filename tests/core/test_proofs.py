@@ -1,7 +1,10 @@
 """What proves what: the table that follows from the declarations, read whole."""
 
+from typing import get_args
+
 import pytest
 
+from norvash.core.sheet.finding import Proof
 from norvash.core.sheet.stages.catalogue import FINDINGS, TOLD_BY
 from norvash.core.sheet.visit.proofs import proofs_of
 from whole import assert_no_word_moved
@@ -25,6 +28,6 @@ def test_no_spring_is_proven_by_another_brush(finding_id: str) -> None:
 
 def test_what_is_declared_is_possible() -> None:
     for finding in FINDINGS.values():
-        assert finding.proof in ("", "value", "look", "any", "brush")
+        assert finding.proof in get_args(Proof)
         assert not finding.ends or FINDINGS[finding.ends].grade == "fit"
         assert finding.proof != "value" or TOLD_BY[finding.id]

@@ -6,6 +6,7 @@ from pydantic import BaseModel, ConfigDict, Field
 
 from norvash.exchange.said.brushes import DoubtLine, FitLine, MeasureLine, RenewLine, SeeLine
 from norvash.exchange.said.motor import ConfirmLine, FigureLine, RegisterLine, RuleLine, UseLine
+from norvash.exchange.said.policy import PolicyLine
 from norvash.exchange.said.sheet import AddLine, EnterLine, OpenLine, SignLine, WholeLine
 from norvash.exchange.said.told import Line, MotorTold, Words
 
@@ -34,6 +35,7 @@ Entry = (
     | DoubtLine
     | FigureLine
     | RuleLine
+    | PolicyLine
     | ConfirmLine
     | FitLine
     | RenewLine

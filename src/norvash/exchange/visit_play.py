@@ -249,6 +249,8 @@ def _stage_words(told: Plain) -> Iterator[str]:
     yield f"== {told['words']} ({told['entries']})"
     yield f"line    {told['line']}"
     for name, key in (
+        ("because", "because"),
+        ("says", "says"),
         ("parts", "parts"),
         ("work", "work"),
         ("gates", "gates"),

@@ -13,6 +13,7 @@ from norvash.core.sheet.visit.walk import look_words
 from norvash.core.verdict.components import Component
 from norvash.store.database import Connection
 from norvash.work.offers_told import offers_lines, offers_told
+from norvash.work.says_told import says_told
 from norvash.work.sheet_page import SheetPage, sheet_page
 from norvash.work.stacks_told import stacks_lines, stacks_told
 from norvash.work.ways_told import ways_lines, ways_told
@@ -29,10 +30,10 @@ def stage_told(conn: Connection, sheet_id: str, stage: str, entries: int, today:
         "words": STAGE_BY_ID[stage].words if stage in STAGE_BY_ID else _BESIDE.get(stage, stage),
         "entries": entries,
     }
-    return told | (_signed(page) if page.row.signed_at is not None else _now(page))
+    return told | (_signed(page) if page.row.signed_at is not None else _now(conn, page))
 
 
-def _now(page: SheetPage) -> Plain:
+def _now(conn: Connection, page: SheetPage) -> Plain:
     visit = page.visit
     gates = [(g, gate_now(g, visit)) for g in GATES.values()]
     return {
@@ -68,6 +69,8 @@ def _now(page: SheetPage) -> Plain:
         "offers": list(offers_lines(offers_told(page.visit))),
         "stacks": list(stacks_lines(stacks_told(page.visit))),
         "ways": ways_lines(ways_told(page)),
+        "because": [r.text for r in page.said.reasons],
+        "says": says_told(conn, page),
         "open": [h.words for h in page.holds],
     }
 

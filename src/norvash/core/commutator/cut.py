@@ -16,6 +16,7 @@ class Copper:
     slot_depth_radial_mm: float | None = None
     slot_width_mm: float | None = None
     slot_target_radial_mm: float | None = None
+    slot_least_radial_mm: float | None = None
     flush: bool = False
     track_axial_mm: float | None = None
     holder_gap_radial_mm: float | None = None

@@ -17,15 +17,18 @@ def slot_again_mm(diameter_mm: float | None, width_mm: float | None, rules: Moto
 
 
 def slot_target_mm(copper: Copper, rules: MotorRules) -> float | None:
-    """Return the depth to which slots are undercut: the stated one, else by their width; None where neither is known.
+    """Return the depth to which slots are undercut: the stated one, else by their width, never under what is stated as
+    the least; None where nothing is known.
 
     Units: -> [mm]. Source: rules slot.depth, slot.depth-least, slot.depth-most
     """
+    least = copper.slot_least_radial_mm
     if copper.slot_target_radial_mm is not None:
-        return copper.slot_target_radial_mm
+        return max(copper.slot_target_radial_mm, least or 0.0)
     if copper.slot_width_mm is None:
-        return None
-    return min(max(rules["slot.depth"] * copper.slot_width_mm, rules["slot.depth-least"]), rules["slot.depth-most"])
+        return least
+    by_width = min(max(rules["slot.depth"] * copper.slot_width_mm, rules["slot.depth-least"]), rules["slot.depth-most"])
+    return max(by_width, least or 0.0)
 
 
 def slot_after(copper: Copper, radial_mm: float, rules: MotorRules) -> tuple[float | None, float | None, float | None]:
@@ -40,5 +43,6 @@ def slot_after(copper: Copper, radial_mm: float, rules: MotorRules) -> tuple[flo
     wanted = slot_target_mm(copper, rules)
     if wanted is None:
         return after, None, None
-    enough = min(wanted, slot_again_mm(copper.diameter_mm, copper.slot_width_mm, rules))
+    again = slot_again_mm(copper.diameter_mm, copper.slot_width_mm, rules)
+    enough = copper.slot_least_radial_mm or copper.slot_target_radial_mm or min(wanted, again)
     return after, (wanted - after if under(after, enough) else 0.0), wanted

@@ -85,6 +85,7 @@ FIELDS: tuple[Number | Word, ...] = (
     COMMUTATOR_D_MIN_MM := number("commutator_d_min_mm", "Commutator", "Least diameter", "length", high=5000),
     TRACK_MM := number("track_mm", "Commutator", "Brush track along the shaft", "length", high=5000),
     SLOT_WIDTH_MM := number("slot_width_mm", "Commutator", "Slot width", "length", high=5000),
+    SLOT_LEAST_MM := number("slot_least_mm", "Commutator", "Slot depth, never under", "length", low=0.05, high=50),
     UNDERCUT_MM := number("undercut_mm", "Commutator", "Undercut depth when new", "length", high=5000),
     BARS := number("bars", "Commutator", "Bars", "count", low=3, high=2000),
     POLES := number("poles", "Commutator", "Poles", "count", low=2, high=100),

@@ -11,24 +11,25 @@ from norvash.core.verdict.grades import GRADES, Grade
 
 # What a fresh look says where it finds no more.
 GONE = "gone"
-Proof = Literal["", "value", "look", "any", "brush"]
+Proof = Literal["", "value", "look", "any", "brush", "inside"]
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Finding:
     """One finding: words to pick it by, the grade to which it raises its part, and the decision.
 
-    `tasks` are the work that it leads to, `proof` what alone shows that it is mended where that does not follow from
-    what tells it: a value, a look, any of these, or another brush; what `ends` it does too, seen after work. `shows`
-    is the sign that it is, with its answer, `cause` what it is where no sign says so. With one that `never_runs`
-    nothing gets power; one that `ends_in_cut` says nothing where no copper is left to be cut. One `of_brush` goes
-    with the brush that it is on, and the first reading of a new one proves that; of one `of_set` the new one must not
-    show it too. One `of_lengths` is found by the lengths of the set, which show at a later visit that it is gone.
-    With one that `holds_brush` the brush does not follow its wear: its reading proves nothing. One `by_test` is
-    picked, but only a test shows it: that a look found nothing does not deny it. One `before_power` is proven before
-    anything gets power: no run proves it. One that `stops_carried` is a stop where the motor hangs a load or carries
-    people. One that is not `known` was kept by another version: nothing here finds or proves it. Of one with `one_of`
-    its tasks are ways of which one is enough, chosen where it is decided.
+    `tasks` are the work that it leads to, `proof` what alone shows that it is mended where that does not follow
+    from what tells it: a value, a look, any of these, another brush, or a look while it is inside, no figure
+    finding it; what `ends` it does too, seen after work. `shows` is the sign that it is, with its answer, `cause`
+    what it is where no sign says so. With one that `never_runs` nothing gets power; one that `ends_in_cut` says
+    nothing where no copper is left to be cut. One `of_brush` goes with the brush that it is on, and the first
+    reading of a new one proves that; of one `of_set` the new one must not show it too. One `of_lengths` is found by
+    the lengths of the set, which show at a later visit that it is gone. With one that `holds_brush` the brush does
+    not follow its wear: its reading proves nothing. One `by_test` is picked, but only a test shows it: that a look
+    found nothing does not deny it. One `before_power` is proven before anything gets power: no run proves it. One
+    that `stops_carried` is a stop where the motor hangs a load or carries people. One that is not `known` was kept
+    by another version: nothing here finds or proves it. Of one with `one_of` its tasks are ways of which one is
+    enough, chosen where it is decided.
     """
 
     id: str

@@ -8,8 +8,9 @@ class Task:
     """One task: its minutes, tools, steps and cautions; schools say how it is done here.
 
     `done` says that it was done, after the fact. `renews` tells that the set of brushes goes. One that only `looks`
-    touches nothing: what is measured after it is as found. `within` are the ids of larger tasks that do it too. One
-    that somebody has added `touches` parts of the motor, by their ids.
+    touches nothing: what is measured after it is as found. One that `runs` the motor opens nothing: what was looked at
+    before it stands. `within` are the ids of larger tasks that do it too. One that somebody has added `touches` parts
+    of the motor, by their ids.
     """
 
     id: str
@@ -22,5 +23,6 @@ class Task:
     caution: str = ""
     renews: bool = False
     looks: bool = False
+    runs: bool = False
     within: tuple[str, ...] = ()
     touches: tuple[str, ...] = ()

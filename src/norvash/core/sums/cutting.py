@@ -51,6 +51,7 @@ class SkimIn:
     slot_width_mm: float | None = ask("Slot width", "length", default=None, above_low=True, high=20)
     slot_depth_mm: float | None = ask("Slot depth now, shallowest", "length", default=None, high=50)
     flush: bool = ask("Made with flush insulation", "yes", default=False)
+    slot_least_mm: float | None = ask("Slot depth, never under", "length", default=None, above_low=True, high=20)
     slot_target_mm: float | None = ask("Slot depth aimed at", "length", default=None, above_low=True, high=20)
     bearing_span_mm: float | None = ask("From bearing to bearing", "length", default=None, above_low=True, high=10000)
     shaft_d_mm: float | None = ask("Shaft diameter", "length", default=None, above_low=True, high=1000)
@@ -115,6 +116,7 @@ def planned(given: SkimIn, rules: MotorRules) -> Plan:
         tir_mm=given.tir_mm,
         slot_depth_radial_mm=given.slot_depth_mm,
         slot_width_mm=given.slot_width_mm,
+        slot_least_radial_mm=given.slot_least_mm,
         slot_target_radial_mm=given.slot_target_mm,
         bearing_span_mm=given.bearing_span_mm,
         shaft_diameter_mm=given.shaft_d_mm,

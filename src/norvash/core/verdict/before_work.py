@@ -81,12 +81,14 @@ def worn(graded: Graded | None) -> Grade | None:
 
 
 def sets_as_found(sets: tuple[BrushSet, ...], told: Told) -> tuple[BrushSet, ...]:
-    """Return the sets of a motor as the open sheet found them: what was fitted or measured after work is left out."""
+    """Return the sets of a motor as the open sheet found them: what was fitted or measured after work is left out, and
+    what was read of a brush that does not follow its wear.
+    """
     if told.sheet is None:
         return sets
     here = told.sheet.id
     kept = [s for s in sets if s.sheet_id != here] or list(sets[:1])
     last = kept[-1]
-    rounds = tuple(r.as_found if r.sheet_id == here else r for r in last.rounds)
+    rounds = tuple((r.as_found if r.sheet_id == here else r).proving for r in last.rounds)
     renewed = tuple(r for r in last.renewed if r.sheet_id != here)
     return (*kept[:-1], replace(last, rounds=rounds, renewed=renewed, ended_at=None, ended_units=None, end_reason=""))

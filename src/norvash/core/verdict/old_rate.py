@@ -8,6 +8,7 @@ from norvash.core.motor.record import BrushSet, MotorState
 from norvash.core.motor.set_clock import start_of
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import step_of
+from norvash.core.verdict.line_sightings import sightings
 from norvash.core.verdict.values import OldRate
 
 
@@ -53,9 +54,11 @@ def _rate(of_set: BrushSet, state: MotorState, rules: MotorRules) -> tuple[Brush
         last = next((r for r in reversed(of_set.rounds) if plan.number in r.readings), None)
         if last is None:
             continue
-        read = last.readings[plan.number]
-        rate = rate_mm_per_kh(start, Point(read.length_mm, last.total_units, read.sd_mm))
-        worn_mm = start.length_mm - read.length_mm
+        read, seen = last.readings[plan.number], sightings(of_set.rounds, plan.number, state.figures)
+        now = Point(read.length_mm, last.total_units, read.sd_mm)
+        if seen is not None:
+            _, now = seen.track(last.total_units, read.sd_mm, state.figures)
+        rate, worn_mm = rate_mm_per_kh(start, now), start.length_mm - now.length_mm
         if rate is not None and rate > 0 and not under(worn_mm, rules["line.least-wear"] * read.sd_mm):
             made.append((rate, worn_mm, read.sd_mm))
     return (of_set, *max(made)) if made else None

@@ -1,6 +1,6 @@
 """Figures beside the straight line that put wear into proportion."""
 
-from norvash.core.brush.wear_measures import dust_g, line_rate_mm_per_kh, rubbed_km, seeming_left_h
+from norvash.core.brush.wear_measures import dust_g, rubbed_km, seeming_left_h
 from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import (
     COMMUTATOR_D_MM,
@@ -14,6 +14,7 @@ from norvash.core.motor.figure_fields import (
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import grouped, rate_figure, use_words
+from norvash.core.verdict.line_sightings import sightings, spacing_mm
 from norvash.core.verdict.values import Findings
 
 
@@ -40,32 +41,20 @@ def _by_length(found: Findings, state: MotorState) -> str:
 
 def _by_lines(found: Findings, state: MotorState) -> str:
     """Say what two wear lines seen at known uses tell of the rate and of the next line."""
-    brush, first_seen = found.governing, dict[int, float]()
-    if brush is None:
+    brush = found.governing
+    seen = sightings(state.current.rounds, brush.number, state.figures) if brush is not None else None
+    if brush is None or seen is None:
         return ""
-    for a_round in state.current.rounds:
-        lines = a_round.readings[brush.number].lines if brush.number in a_round.readings else None
-        if lines:
-            first_seen.setdefault(lines, a_round.total_units + state.offset_units)
-    seen = sorted(first_seen)[-2:]
-    if len(seen) < 2 or seen[1] - seen[0] != 1 or first_seen[seen[1]] <= first_seen[seen[0]]:
-        return ""
-    spacing = _spacing_mm(state, seen[0])
-    rate = line_rate_mm_per_kh(spacing, first_seen[seen[0]], first_seen[seen[1]])
     unit = "mm per year" if state.unit == "years" else "mm per 1000"
+    before, then = (use_words(x + state.offset_units, state.unit) for x in (seen.before_units, seen.units))
     words = (
-        f"Brush {brush.label} showed wear line {seen[0]} at {use_words(first_seen[seen[0]], state.unit)} and line"
-        f" {seen[1]} at {use_words(first_seen[seen[1]], state.unit)}: {rate_figure(rate, state.unit):.2f} {unit}"
+        f"Brush {brush.label} showed wear line {seen.line - 1} at {before} and line {seen.line} at {then}:"
+        f" {rate_figure(seen.rate_mm_per_kh, state.unit):.2f} {unit}"
     )
-    if seen[1] == 3:
+    if seen.line == len(WEAR_LINES):
         return f"{words}."
-    ahead = _spacing_mm(state, seen[1])
-    return f"{words}; line {seen[1] + 1} at about {use_words(first_seen[seen[1]] + ahead / rate * 1000, state.unit)}."
-
-
-def _spacing_mm(state: MotorState, line: int) -> float:
-    """Return the length between a wear line and the next one [mm]; lines count from 1."""
-    return WEAR_LINES[line - 1].need(state.figures) - WEAR_LINES[line].need(state.figures)
+    ahead = spacing_mm(state.figures, seen.line) / seen.rate_mm_per_kh * 1000
+    return f"{words}; line {seen.line + 1} at about {use_words(seen.units + state.offset_units + ahead, state.unit)}."
 
 
 def _by_distance(found: Findings, state: MotorState) -> str:

@@ -13,6 +13,7 @@ from norvash.core.motor.set_clock import begins_at_first_reading
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import day_words, step_of, use_words
 from norvash.core.use.rate import day_of
+from norvash.core.verdict.line_sightings import sightings
 from norvash.core.verdict.values import BrushNow, Days, OldRate, SinceRead
 
 # A log of use that is no older says what has run by now.
@@ -45,7 +46,10 @@ def line_of(
             if plan.number in r.readings and r.total_units + shift >= start.run_h
         ]
         previous = points[-2] if len(points) > 1 and points[-2].run_h > start.run_h else None
-        tracks.append(Track(start, previous, points[-1], limit.limit_mm))
+        now, seen = points[-1], sightings(current.rounds, plan.number, state.figures)
+        if seen is not None:
+            previous, now = (at_counter(x) for x in seen.track(latest.total_units, now.sd_mm, state.figures))
+        tracks.append(Track(start, previous, now, limit.limit_mm))
     return straight_line(tracks, rules, step_of(state.unit))
 
 

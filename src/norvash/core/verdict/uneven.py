@@ -5,6 +5,7 @@ from dataclasses import replace
 
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.spread import Spread, set_spread
+from norvash.core.edges import over
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding
@@ -20,8 +21,12 @@ def spread_of(brushes: Sequence[BrushNow], state: MotorState, rules: MotorRules)
     wear = [b.wear_mm for b in brushes if b.wear_mm is not None]
     if len(wear) < max(2, len(brushes)):
         return None
-    sd = max(b.last.sd_mm for b in brushes if b.last)
-    return set_spread(wear, sd, rules, [p.polarity for p in state.positions])
+    read = [b.last for b in brushes if b.last]
+    spread = set_spread(wear, max(m.sd_mm for m in read), rules, [p.polarity for p in state.positions])
+    if any(m.lines is not None for m in read) and not over(max(m.low_mm for m in read), min(m.high_mm for m in read)):
+        # Between two wear lines nobody knows where: brushes at lines that follow each other may be alike.
+        return replace(spread, uneven=False, outliers=(), polarity_note=False, above_noise=False)
+    return spread
 
 
 def uneven_now(spread: Spread | None, state: MotorState) -> Mapping[At, Finding]:

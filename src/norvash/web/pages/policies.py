@@ -5,25 +5,26 @@ from dataclasses import dataclass
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
+from norvash.core.planning import policy as governing
 from norvash.core.planning.interval_table import QUANTITIES, IntervalTable, table_from
 from norvash.core.planning.policies import ASKS, KINDS
-from norvash.core.planning.policy import Policy
 from norvash.core.text.words import UNIT_WORDS
 from norvash.core.verdict.values import Findings
 from norvash.drawing.interval_grid import interval_grid
 from norvash.drawing.svg import Drawing
-from norvash.errors import InputError, NorvashError
-from norvash.exchange.interval_tables import table_as_csv, table_from_csv
+from norvash.errors import NorvashError
+from norvash.exchange.interval_tables import table_as_csv
+from norvash.exchange.said.policy import Policy
 from norvash.store.database import Connection
 from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, Sent, SentForm, Typed, Who, act_of, fresh_id
+from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
 from norvash.work.loading import load
 from norvash.work.policing import add_policy, end_policy, governed, table_of_type
 from norvash.work.standing import judge
 
 router = APIRouter()
 _GRID_PX, _PHONE_PX = 1100.0, 346.0
-FIELDS = ("kind", "name", "asks", "every", "low", "high", "months", "quantity", "longest", "dash", "sheet", "file")
+FIELDS = (*Policy.model_fields, "file")
 _DASHES = {"": "no answer: the forecast alone", "stop": "out of service, by a note under the table"}
 
 
@@ -33,7 +34,7 @@ class Shown:
     first.
     """
 
-    policy: Policy
+    policy: governing.Policy
     table: IntervalTable | None
     drawing: Drawing | None
     narrow: Drawing | None
@@ -83,7 +84,7 @@ def _page(
     )
 
 
-def _shown(policy: Policy, found: Findings | None, unit: str) -> Shown:
+def _shown(policy: governing.Policy, found: Findings | None, unit: str) -> Shown:
     table = table_from(policy.figures) if policy.kind == "table" else None
     due = next((d for d in found.dues if d.name == policy.name), None) if found else None
     when = f"{due.on:%Y-%m-%d}" if due and due.on else ""
@@ -105,33 +106,12 @@ def add(*, request: Request, conn: Conn, now: Now, who: Who, scope: str, scope_i
     """Keep a policy."""
     typed = sent.typed
     try:
-        table = _table(sent) if typed.get("kind") == "table" else None
-        add_policy(
-            conn,
-            act_of(typed, who, now),
-            scope,
-            scope_id=scope_id,
-            kind=typed.get("kind", ""),
-            typed={k: v for k, v in typed.items() if k in FIELDS},
-            table=table,
-        )
+        asked = Policy.of({"kind": "", **typed}).asked(sent.data)
+        add_policy(conn, act_of(typed, who, now), scope, scope_id=scope_id, **asked)
     except NorvashError as error:
         return _page(request, conn, now, scope=scope, scope_id=scope_id, typed=typed, error=error)
     request.app.state.catch_up(request.app)
     return go_to(f"/policies/{scope}/{scope_id}")
-
-
-def _table(sent: Sent) -> IntervalTable:
-    data = sent.data or sent.typed.get("sheet", "").encode()
-    longest = sent.typed.get("longest", "").strip()
-    try:
-        most = float(longest.replace(",", ".")) if longest else None
-    except ValueError:
-        raise InputError(
-            f"“{longest}” is not a number.", "Give the longest interval, or leave it empty.", "longest"
-        ) from None
-    stops = sent.typed.get("dash") == "stop"
-    return table_from_csv(data, sent.typed.get("quantity", ""), most, dash_stops=stops)
 
 
 @router.post("/policies/{policy_id}")

@@ -8,6 +8,7 @@ from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.drive.says import bearing_at
 from norvash.core.sheet.judging.prove.refused import refuse_paint, refuse_run
 from norvash.core.sheet.judging.refusing_parts import refuse_parts
+from norvash.core.sheet.judging.refusing_permit import refuse_permit
 from norvash.core.sheet.judging.run_in import limited
 from norvash.core.sheet.life import STANDING, Told
 from norvash.core.sheet.putting_off import Asked, put_off_anew
@@ -45,6 +46,7 @@ def refuse(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, 
     if field in (NOLOAD_RPM, NOLOAD_A) and asked.number is not None and sheet.facts.asked_where:
         _said_where(sheet)
     refuse_parts(field, place, asked, sheet=sheet, rules=rules)
+    refuse_permit(field, place, asked, sheet=sheet, rules=rules)
     if field is RUNIN_POINTS:
         return limited(place, asked, sheet=sheet, rules=rules)
     if field is TAKEN and asked.word:

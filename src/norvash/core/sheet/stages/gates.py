@@ -121,7 +121,7 @@ def _to_be_safe(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
         made.append(
             Step(
                 "lift",
-                f"Hoist or second person for {mass:g} kg",
+                f"Hoist or second person for {round(mass, 1):g} kg",
                 f"over {most:g} kg nobody lifts alone; marked lifting points only",
             )
         )

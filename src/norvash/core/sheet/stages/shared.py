@@ -72,6 +72,7 @@ RUN_IN = Task(
         "take the print of every brush, and again after more of it",
     ),
     schools=("school.volts",),
+    runs=True,
     caution="it turns: guarded, nothing loose, hands off; a series motor never without its load at full volts",
 )
 CLEAN_TRACK = Task(

@@ -12,7 +12,8 @@ from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS, fi
 from norvash.core.sheet.stages.decide import decided_finding
 from norvash.core.sheet.stages.own_tasks import own_tasks
 from norvash.core.sheet.stages.rework import done_task
-from norvash.core.sheet.stages.shared import FIT_SET
+from norvash.core.sheet.stages.running_in import OVER, RUNIN_CLOCK
+from norvash.core.sheet.stages.shared import FIT_SET, RUN_IN
 from norvash.core.sheet.task import Task
 
 # Decided and done at once, as it was entered before each task had its own tick.
@@ -36,7 +37,8 @@ def done_tasks(sheet: Sheet) -> Mapping[Task, tuple[Given, ...]]:
 
 def _said_by(field_id: str, given: Given, own: Mapping[str, Task]) -> Iterable[Task]:
     if field_id in FIELD_BY_ID:
-        return (*FIELD_BY_ID[field_id].does, *FIELD_BY_ID[field_id].ends)
+        run_in = (RUN_IN,) if (field_id, given.word) == (RUNIN_CLOCK.id, OVER) else ()
+        return (*FIELD_BY_ID[field_id].does, *FIELD_BY_ID[field_id].ends, *run_in)
     if given.word not in (YES, DONE):
         return ()
     field = field_of(field_id)
@@ -75,8 +77,13 @@ def work_done(tasks: Mapping[Task, tuple[Given, ...]], finding: Finding | None =
 
 def last_work(sheet: Sheet) -> datetime:
     """Return when the last work on the motor was entered; without any, when the sheet was opened."""
-    work = [g.at for task, said in done_tasks(sheet).items() if not task.looks and task is not FIND_FAULT for g in said]
+    work = [g.at for task, said in done_tasks(sheet).items() if not task.looks and _opens(task) for g in said]
     return max(work, default=sheet.at)
+
+
+def _opens(task: Task) -> bool:
+    """Tell whether a task opens or moves something, so that what was looked at before it is looked at again."""
+    return task is not FIND_FAULT and not task.runs
 
 
 def overtaken(field: Field, sheet: Sheet, place: int = 0) -> bool:
@@ -95,7 +102,7 @@ def touched(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place:
     work = [task for task in tasks if not task.looks]
     if not work and not new:
         return False
-    if field.after_work and (new or any(task is not FIND_FAULT for task in work)):
+    if field.after_work and (new or any(_opens(task) for task in work)):
         return True
     asked = field.tells if not field.tested else (*field.tells, *FIELD_BY_ID[field.tested].tells)
     if any(f.part.id in task.touches for f in asked for task in work):

@@ -212,9 +212,10 @@ class _Visit(VisitRead):
         if not life.done and not self.carried(life.kept):
             return False
         looked = gone(life.finding.id).given(self.sheet, life.position)
-        if life.by_sight and looked is not None and self.look_holds(life, looked):
+        seen = looked is not None and life.by_sight and self.look_holds(life, looked)
+        if seen and not (life.finding.proof == "inside" and self._still(life)):
             return True
-        values = any(g is not looked for g in life.proof) and life.finding.proof != "look"
+        values = any(g is not looked for g in life.proof) and life.finding.proof not in ("look", "inside")
         return values and not self._still(life) and not self._other_grave(life)
 
     def _still(self, life: Life) -> bool:

@@ -4,7 +4,6 @@ from collections.abc import Mapping
 from math import pi
 
 from norvash.core.edges import over
-from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.records import DRIVEN, TURNS, PermitRecord
@@ -36,17 +35,16 @@ def read_permit(more: Mapping[str, str], *, facts: Facts, rules: MotorRules) -> 
         )
     said = float(f"{minutes:g}")
     if more.get("turns", "") == DRIVEN:
-        rpm, at_stop = _driven(more, facts, rules)
+        rpm, at_stop = _driven(more)
         return PermitRecord(who=who, barriers=barriers, minutes=said, turns=DRIVEN, rpm=rpm, at_stop=at_stop)
     turns, volts = _turning(more, facts, rules)
     return PermitRecord(who=who, barriers=barriers, minutes=said, turns=turns, volts=volts)
 
 
-def _driven(more: Mapping[str, str], facts: Facts, rules: MotorRules) -> tuple[float, str]:
+def _driven(more: Mapping[str, str]) -> tuple[float, str]:
     """Return how fast a motor is driven from outside for work on its track [r/min], and who stands at the stop.
 
-    Raises: InputError without either, or where its surface is then faster than a hand-held stone bears, with the speed
-    that is allowed. Source: rules dress.low, dress.high
+    Raises: InputError without either.
     """
     at_stop = part_of(more, "at_stop", "Say who stands at the stop")
     try:
@@ -55,20 +53,29 @@ def _driven(more: Mapping[str, str], facts: Facts, rules: MotorRules) -> tuple[f
         raise error.at("rpm") from None
     if not rpm > 0:
         raise InputError(f"{rpm:g} r/min is not possible.", "Say how fast it is driven.", "rpm")
-    diameter = track_d_mm(facts.figures)
-    if diameter is None:
+    return rpm, at_stop
+
+
+def refuse_surface(rpm: float, diameter_mm: float | None, rules: MotorRules) -> None:
+    """Refuse a permit for work on a turning track without its diameter, or where its surface is then faster than a
+    hand-held stone bears, with the speed that is allowed.
+
+    Units: [r/min], [mm]. Raises: InputError. Source: rules dress.low, dress.high
+    """
+    if diameter_mm is None:
         raise InputError(
-            "Its commutator's diameter is not known.", "State it first: the surface speed follows from it.", "rpm"
+            "Its commutator's diameter is not known.",
+            "Measure or state it first: the surface speed follows from it.",
+            "rpm",
         )
-    speed, most = pi * diameter * rpm / 60_000, rules["dress.high"]
+    speed, most = pi * diameter_mm * rpm / 60_000, rules["dress.high"]
     if over(speed, most):
         raise InputError(
             f"{speed:.2f} m/s of surface speed is too fast for a stone in the hand: {most:g} m/s at most.",
-            f"Drive it at {60_000 * rules['dress.low'] / pi / diameter:.0f} to"
-            f" {60_000 * most / pi / diameter:.0f} r/min.",
+            f"Drive it at {60_000 * rules['dress.low'] / pi / diameter_mm:.0f} to"
+            f" {60_000 * most / pi / diameter_mm:.0f} r/min.",
             "rpm",
         )
-    return rpm, at_stop
 
 
 def _turning(more: Mapping[str, str], facts: Facts, rules: MotorRules) -> tuple[str, float | None]:

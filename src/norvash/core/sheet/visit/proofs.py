@@ -16,6 +16,8 @@ def proofs_of(finding: Finding) -> tuple[str, ...]:
     if told and finding.proof in ("", "value", "any"):
         made.append(f"a new value: {', '.join(dict.fromkeys(told))}")
     by_look = finding.id in SEEN or not (told or finding.of_brush)
+    if finding.proof == "inside":
+        made.append("a fresh look, once its figures find it no more")
     if finding.proof in ("look", "any") or (by_look and not finding.proof):
         made.append("a fresh look" if not told or finding.proof else "a fresh look where no figure told it")
     if finding.ends:

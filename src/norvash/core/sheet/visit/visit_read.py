@@ -110,7 +110,7 @@ class VisitRead:
         if not finding.known:
             return False
         if finding.proof:
-            return finding.proof in ("look", "any")
+            return finding.proof in ("look", "any", "inside")
         if finding.id not in SEEN and (told or finding.of_brush):
             return False
         read = (g for f in told for g in self.read_at(f, position, ("found",)))

@@ -136,16 +136,7 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
     wound = wound_of(facts)
     shown = _tried("bar-map", lambda: _shown(sheet, wound), trouble) or {}
     read = read_bar_map(shown, wound, rules) if wound is not None and shown else None
-    readings, diameter = RUN_OUT.of(sheet), _diameter(sheet)
-    per_bar = wound is not None and len(readings) == wound.bars
-
-    def run_out() -> RunOut | None:
-        rpm = RATED_RPM.of(facts.figures)
-        _count_readings(len(readings), wound)
-        if not readings:
-            return None
-        turned = Turned(diameter, rpm, RUN_OUT_ON.of(sheet), RUN_OUT_STEP.of(sheet), after_cut=read_after_cut(sheet))
-        return judge_run_out(readings, per_bar, turned, rules)
+    per_bar = wound is not None and len(RUN_OUT.of(sheet)) == wound.bars
 
     def bar_test() -> BarTested | None:
         tests = BAR_TEST.of(sheet)
@@ -159,10 +150,11 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
         taken = Taken(_DEFAULT_NOISE if noise is None else noise, fed, brushes_lifted(sheet), fine)
         return judge_bar_test(tests, replace(wound.armature, turns=_count(facts, COIL_TURNS)), taken, rules)
 
-    turned = _tried("run-out", run_out, trouble)
+    turned = _tried("run-out", lambda: _turned(sheet, wound, rules), trouble)
     tested = _tried("bar-test", bar_test, trouble)
     loose = bool(having(shown, "loose"))
-    plan = _tried("cut", lambda: plan_of(sheet, turned, rules, loose=loose), trouble)
+    planned, cut = (sheet, turned) if CUT_DONE.given(sheet) is None else _before_cut(sheet, wound, rules)
+    plan = _tried("cut", lambda: plan_of(planned, cut, rules, loose=loose), trouble)
     seen = _signs(sheet, shown, turned, plan=plan, rules=rules)
     held = COMMUTATOR_TWO_BARS.seen(sheet) or (read is not None and bool(read.bar_test))
     cleared, uneven = tested is not None and tested.release, tested is not None and not tested.even
@@ -182,6 +174,25 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
         work=work,
         trouble=trouble,
     )
+
+
+def _turned(sheet: Sheet, wound: Wound | None, rules: MotorRules) -> RunOut | None:
+    """Return how true it runs, None while nothing was read. Raises: InputError."""
+    readings = RUN_OUT.of(sheet)
+    _count_readings(len(readings), wound)
+    if not readings:
+        return None
+    per_bar, rpm = wound is not None and len(readings) == wound.bars, RATED_RPM.of(sheet.facts.figures)
+    turned = Turned(
+        diameter_now_mm(sheet), rpm, RUN_OUT_ON.of(sheet), RUN_OUT_STEP.of(sheet), after_cut=read_after_cut(sheet)
+    )
+    return judge_run_out(readings, per_bar, turned, rules)
+
+
+def _before_cut(sheet: Sheet, wound: Wound | None, rules: MotorRules) -> tuple[Sheet, RunOut | None]:
+    """Return what a cut that is made was planned by: what is measured after it plans no other."""
+    found = sheet.as_found
+    return found, _tried("run-out", lambda: _turned(found, wound, rules), {})
 
 
 def _shown(sheet: Sheet, wound: Wound | None) -> Mapping[int, frozenset[str]]:
@@ -220,7 +231,8 @@ def _count_readings(count: int, wound: Wound | None) -> None:
         )
 
 
-def _diameter(sheet: Sheet) -> float | None:
+def diameter_now_mm(sheet: Sheet) -> float | None:
+    """Return the diameter of the track as it was measured at this visit, else as it is stated [mm]."""
     known = [x for x in TRACK_D.of(sheet) if x is not None]
     return min(known) if known else SHOULDER_D.of(sheet) or track_d_mm(sheet.facts.figures)
 

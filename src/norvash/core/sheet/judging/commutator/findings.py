@@ -4,10 +4,11 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from norvash.core.commutator.after_cut import slot_minutes
+from norvash.core.commutator.cut import Plan
 from norvash.core.commutator.run_out import run_out_grade
 from norvash.core.commutator.slots import slot_again_mm
-from norvash.core.edges import under
-from norvash.core.motor.figure_fields import BARS, SLOT_WIDTH_MM, UNDERCUT_MM
+from norvash.core.edges import over, under
+from norvash.core.motor.figure_fields import BARS, SLOT_LEAST_MM, SLOT_WIDTH_MM, UNDERCUT_MM
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
@@ -36,11 +37,14 @@ from norvash.core.sheet.stages.commutator.run_out import (
     RUNOUT_SET_UP,
 )
 from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_TWO_BARS as TWO_BARS
-from norvash.core.sheet.stages.commutator.size import SLOT_DEPTH, SLOT_SHALLOW
+from norvash.core.sheet.stages.commutator.size import GROOVE, PIT, SLOT_DEPTH, SLOT_SHALLOW
 from norvash.core.sheet.stages.rework import HOLDER_SET
 from norvash.core.sheet.stages.shared import RENEW_ARMATURE
 from norvash.core.sheet.stages.windings.insulation import INSULATION_AGAIN, INSULATION_FALLEN
 from norvash.core.sheet.stages.windings.seen import WINDINGS_EARTH
+
+# Half of the last digit to which a plan states its diameter.
+_LAST_DIGIT_MM = 0.005
 
 
 def findings(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
@@ -122,6 +126,7 @@ def _cut(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
     done = made.cut if made is not None else None
     if done is not None:
         yield from _left(done)
+        yield from _short_of_plan(sheet, done, plan)
         yield from _after_cut(sheet, done, rules)
         return
     yield from _slots(sheet, rules)
@@ -165,6 +170,18 @@ def _left(done: CutRecord) -> Iterator[Finding]:
         )
 
 
+def _short_of_plan(sheet: Sheet, done: CutRecord, plan: Plan | None) -> Iterator[Finding]:
+    """Return that a cut left damage standing: it ends above its plan, and nobody measured a clean track since."""
+    clean = all(g is not None and g.number == 0 for g in (sheet.given(f.id, 0, "left") for f in (GROOVE, PIT)))
+    if plan is None or not plan.chosen.allowed or clean:
+        return
+    planned = plan.chosen.diameter_after_mm
+    if over(done.after_diameter_mm, planned + _LAST_DIGIT_MM):
+        yield COPPER_CUT.saying(
+            f"not cleaned up: {done.after_diameter_mm:.2f} mm after the cut, {planned:.2f} mm is its plan"
+        )
+
+
 def _after_cut(sheet: Sheet, done: CutRecord, rules: MotorRules) -> Iterator[Finding]:
     """Return what a cut leaves to be done, until it is measured again: holders, faces, slots."""
     sunk, slot = done.sunk_radial_mm, done.slot_depth_radial_mm
@@ -181,18 +198,19 @@ def _after_cut(sheet: Sheet, done: CutRecord, rules: MotorRules) -> Iterator[Fin
 
 
 def _slots_after(sheet: Sheet, depth_mm: float, diameter_mm: float, rules: MotorRules) -> Iterator[Finding]:
-    """Return that slots are too shallow after a cut: against their target where one is stated, else their least."""
+    """Return that slots are too shallow after a cut: under what is stated as the least, else under their target where
+    one is stated, else under the least of their size.
+    """
     figures = sheet.facts.figures
-    target, bars = UNDERCUT_MM.stated(figures), BARS.stated(figures)
-    if target == 0:
+    bars = BARS.stated(figures)
+    if UNDERCUT_MM.stated(figures) == 0:
         return
-    least = target or slot_again_mm(diameter_mm, SLOT_WIDTH_MM.stated(figures), rules)
-    if under(depth_mm, least):
-        words = (
-            f"slots {depth_mm:.2f} mm deep after the cut, {least:.2f} mm {'is their target' if target else 'at least'}"
-        )
+    least, target = SLOT_LEAST_MM.stated(figures), UNDERCUT_MM.stated(figures)
+    enough = least or target or slot_again_mm(diameter_mm, SLOT_WIDTH_MM.stated(figures), rules)
+    if under(depth_mm, enough):
+        of_what = "is their target" if target and not least else "at least"
         time = f", about {slot_minutes(int(bars), rules):.0f} min" if bars else ""
-        yield SLOT_SHALLOW.saying(f"{words}{time}")
+        yield SLOT_SHALLOW.saying(f"slots {depth_mm:.2f} mm deep after the cut, {enough:.2f} mm {of_what}{time}")
 
 
 def _gaps_measured(sheet: Sheet) -> bool:
@@ -205,6 +223,7 @@ def _slots(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
     depth, width = SLOT_DEPTH.of(sheet), SLOT_WIDTH_MM.stated(sheet.facts.figures)
     if depth is None or UNDERCUT_MM.stated(sheet.facts.figures) == 0:
         return
-    least = slot_again_mm(track_d_mm(sheet.facts.figures), width, rules)
+    stated = SLOT_LEAST_MM.stated(sheet.facts.figures)
+    least = stated or slot_again_mm(track_d_mm(sheet.facts.figures), width, rules)
     if under(depth, least):
         yield SLOT_SHALLOW.saying(f"slots {depth:.2f} mm deep, {least:.2f} mm at least")

@@ -48,7 +48,7 @@ FINDINGS = (
         UNDERCUT_MICA,
         SET_HOLDERS,
         CONTOUR_FACES,
-        proof="look",
+        proof="inside",
     ),
     COPPER_REFUSED := finding(
         "copper.refused",

@@ -1,0 +1,23 @@
+"""What is refused of a test with power on: too fast a surface for a stone in the hand, and an end without a start."""
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.judging.commutator.copper_now import diameter_now_mm
+from norvash.core.sheet.putting_off import Asked
+from norvash.core.sheet.records import PermitRecord
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.before.fields import PERMIT_CLOSE, PERMIT_OPEN
+from norvash.core.sheet.visit.permit import refuse_surface
+from norvash.errors import InputError
+
+
+def refuse_permit(field: Field, place: int, asked: Asked, *, sheet: Sheet, rules: MotorRules) -> None:
+    """Refuse a permit that its track forbids, and one that is closed though nobody has opened it.
+
+    Raises: InputError. Source: rules dress.low, dress.high
+    """
+    record = asked.record
+    if field is PERMIT_OPEN and isinstance(record, PermitRecord) and record.rpm is not None:
+        refuse_surface(record.rpm, diameter_now_mm(sheet), rules)
+    if field is PERMIT_CLOSE and asked.word and PERMIT_OPEN.given(sheet, place) is None:
+        raise InputError("No test with power on is open there.", "Close the one that is open, by its number.", "place")

@@ -1,0 +1,100 @@
+"""What each stage of an open sheet works out from what stands on it, as lines for people, in the order of the work."""
+
+from collections.abc import Callable, Iterable, Iterator
+from math import pi
+
+from norvash.core.commutator.cut import Plan
+from norvash.core.running.plan import RunIn
+from norvash.core.sheet.judging.commutator.copper_now import copper_now
+from norvash.core.sheet.judging.commutator.says import cut_says, map_says, run_says, test_says
+from norvash.core.sheet.judging.drive.says import drive_says
+from norvash.core.sheet.judging.prove.driven import driven_told
+from norvash.core.sheet.judging.prove.field_proof import field_judged
+from norvash.core.sheet.judging.prove.run import judge_run
+from norvash.core.sheet.judging.prove.safe_volts import safe_by_runs
+from norvash.core.sheet.judging.prove.since import run_now
+from norvash.core.sheet.judging.prove.standstill import standstill_told
+from norvash.core.sheet.judging.run_in import plan_of
+from norvash.core.sheet.judging.windings.says import windings_say
+from norvash.core.sheet.said import Said
+from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
+from norvash.core.sheet.stages.commutator.stage import STAGE as COMMUTATOR
+from norvash.core.sheet.stages.drive.stage import STAGE as DRIVE
+from norvash.core.sheet.stages.prove.stage import STAGE as PROVE
+from norvash.core.sheet.stages.rework import STAGE as REWORK
+from norvash.core.sheet.stages.windings.stage import STAGE as WINDINGS
+from norvash.core.sheet.visit.walk import touched
+from norvash.store.database import Connection
+from norvash.work.sheet_page import SheetPage
+from norvash.work.slots_here import slots_here
+
+
+def says_told(conn: Connection, page: SheetPage) -> list[str]:
+    """Return what was worked out at every stage at which something was entered."""
+    said: tuple[tuple[Stage, Callable[[Connection, SheetPage], Iterable[str]]], ...] = (
+        (BEFORE, lambda _conn, page: (j.words for j in page.before.judged)),
+        (COMMUTATOR, _copper),
+        (WINDINGS, lambda _conn, page: _words(windings_say(page.sheet, page.context.rules))),
+        (DRIVE, lambda _conn, page: _words(drive_says(page.sheet, page.context.rules))),
+        (REWORK, lambda _conn, page: run_in_words(plan_of(page.sheet, page.context.rules))),
+        (PROVE, lambda _conn, page: _proof(page)),
+    )
+    return [f"{s.words}: {w}" for s, says in said if touched(page.sheet, s) for w in says(conn, page)]
+
+
+def _words(said: Iterable[Said]) -> Iterator[str]:
+    return (s.words for s in said)
+
+
+def _copper(conn: Connection, page: SheetPage) -> Iterator[str]:
+    sheet, rules = page.sheet, page.context.rules
+    now = copper_now(sheet, rules)
+    for said in (map_says(now), run_says(now), test_says(now), cut_says(sheet, now, slots_here(conn, rules), rules)):
+        yield from _words(said)
+    if now.plan is not None and now.plan.chosen.allowed:
+        yield from _passes(now.plan)
+
+
+def _passes(plan: Plan) -> Iterator[str]:
+    """Yield how a cut is made: its passes from the first touch, its speeds and minutes, and what it leaves."""
+    finish = len(plan.passes) - plan.rough_passes
+    yield (
+        f"from the first touch {plan.touch_radial_mm:.3f} mm radial: {plan.rough_passes} rough of"
+        f" {plan.rough_pass_radial_mm:.4g} mm and {finish} to finish; {plan.chosen.left_radial_mm:.2f} mm radial left"
+    )
+    metres = pi * plan.copper.diameter_mm / 1000
+    if plan.speed_rpm is not None:
+        yield (
+            f"at most {plan.speed_most_rpm:.0f} r/min: taken {plan.speed_rpm:.0f}, {metres * plan.speed_rpm:.1f} m/min"
+        )
+    if plan.cutting_min is not None and plan.total_min is not None:
+        yield f"{plan.cutting_min:.1f} min of cutting, {plan.total_min:.1f} min with setting up"
+    if plan.slot_after_radial_mm is not None:
+        by = plan.undercut_by_radial_mm
+        again = f", undercut by {by:.2f} mm" if by else ", deep enough"
+        yield f"slots {plan.slot_after_radial_mm:.2f} mm deep after it{again}"
+
+
+def run_in_words(plan: RunIn) -> Iterator[str]:
+    """Yield how the faces are run in, each step with its volts and amps at most, and what releases the load."""
+    most = (
+        (s, f"{s.most_v:.3g} V" if s.most_v is not None else "", f"{s.most_a:.3g} A" if s.most_a is not None else "")
+        for s in plan.steps
+    )
+    yield f"run-in: {plan.how}; release at a print of {plan.release:.0%}"
+    for step, volts, amps in most:
+        keep = " and ".join(filter(None, (volts, amps)))
+        yield f"run-in, {step.from_min:.0f} to {step.to_min:.0f} min: {step.words}{f', at most {keep}' if keep else ''}"
+
+
+def _proof(page: SheetPage) -> Iterator[str]:
+    sheet, rules = page.sheet, page.context.rules
+    field, safe = field_judged(sheet, rules), safe_by_runs(sheet, rules)
+    yield from _words(standstill_told(sheet, rules))
+    yield from _words(driven_told(sheet, rules))
+    if field is not None:
+        yield field.words
+    if safe is not None:
+        yield f"without load at most {safe.volts:.3g} V, {safe.why}"
+    yield from _words(judge_run(run_now(sheet), rules).said)
