@@ -118,6 +118,13 @@ def _around(page: Page) -> str:
     return str(page.evaluate(_AROUND))
 
 
+def open_part(page: Page, words: str) -> None:
+    """Open a part of the motor by its name on the axis."""
+    press_on(page.get_by_role("button", name=re.compile(f"^{words}: ")))
+    page.wait_for_url("**position=*")
+    expect(page.get_by_role("button", name=re.compile(f"^{words}: "))).to_have_attribute("aria-current", "true")
+
+
 def hit(page: Page, words: str, within: str = "") -> None:
     """Press a button that Tab reaches, and wait until it shows as pressed."""
     tab_on(page, words, within)

@@ -25,6 +25,7 @@ from seen import (
     hit,
     line,
     main,
+    open_part,
     part,
     press,
     press_on,
@@ -220,12 +221,13 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     press(page, "Enter")
     page.goto(page.url.replace("/prove", "/windings"))
     stage(page, "Windings")
+    open_part(page, "core and winding")
     hit(page, "Capacitors off")
     for there, text in (("To earth, after one minute", "90"), ("At a temperature of", "20")):
         put(page, there, text)
         press(page, "Enter")
         expect_all_kept(page)
-    page.locator("summary", has_text="Field coils").press("Enter")
+    open_part(page, "field")
     put(page, "Resistance of the whole field", "180")
     press(page, "Enter")
     expect_all_kept(page)

@@ -136,7 +136,7 @@ def test_windings_and_drive_say_what_follows(client: TestClient, sheet: str) -> 
         ("earth-ohm", "0.05"),
     ):
         assert post(client, sheet, field, value=value, stage="windings")[0] == 200
-    text = unescape(client.get(f"/sheets/{sheet}/windings").text)
+    text = unescape("".join(client.get(f"/sheets/{sheet}/windings?position={n}").text for n in range(1, 12)))
     for words in (
         "under its least of 1.23 MΩ",
         "Slot 4: bars 7 to 8",

@@ -157,7 +157,7 @@ def _load_on_demand(app: FastAPI) -> None:
 
 
 # In the order in which one stands over the other.
-_STYLES = ("tokens", "components", "page", "forms", "drawings", "inks", "sheet", "stacks", "print")
+_STYLES = ("tokens", "components", "page", "forms", "drawings", "inks", "sheet", "stacks", "cutaway", "print")
 
 
 @cache

@@ -4,7 +4,10 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.record.record import SheetRow
+from norvash.core.sheet.judging.catalogue import visit_of
 from norvash.core.sheet.life import Life
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.visit.visit import Visit
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.values import Findings
 from norvash.store import people, rounds, sheets
@@ -14,6 +17,7 @@ from norvash.work.confirming import RestsOn, rests_on
 from norvash.work.context import Context
 from norvash.work.history import HistoryLine, history
 from norvash.work.loading import load
+from norvash.work.sheet_state import put_together
 from norvash.work.standing import judge
 
 _ACTS, _SHEETS = 80, 8
@@ -21,7 +25,9 @@ _ACTS, _SHEETS = 80, 8
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class MotorPage:
-    """A motor, judged now, with its sheets, what stands on it between visits, and its history."""
+    """A motor, judged now, with its sheets, what stands on it between visits, its history, and the `visit`
+    of the newest `whole` sheet, on which its parts were looked at.
+    """
 
     context: Context
     found: Findings
@@ -32,6 +38,8 @@ class MotorPage:
     history: tuple[HistoryLine, ...]
     answered: list[ReadingRow]
     rests: tuple[RestsOn, ...]
+    visit: Visit | None
+    whole: SheetRow | None
 
 
 def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
@@ -42,14 +50,24 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
     made = judge(load(conn, motor_id), today)
     context, found = made.context, made.found
     left_open = context.row if context.row is not None and context.row.signed_at is None else None
+    listed = sheets.list_sheets(conn, motor_id, _SHEETS)
+    whole = next((s for s in listed if s.kind == "full"), None)
     return MotorPage(
         context=context,
         found=found,
         said=made.said,
         open_sheet=left_open,
-        sheets=sheets.list_sheets(conn, motor_id, _SHEETS),
+        sheets=listed,
         standing=tuple(x for x in found.lives if x.stands) if left_open is None else (),
         history=history(people.list_acts(conn, motor_id, _ACTS), context.unit),
         answered=rounds.list_answered(conn, motor_id),
         rests=rests_on(conn, made),
+        visit=None if whole is None else visit_of(_sheet_of(conn, context, whole), found, context.rules),
+        whole=whole,
     )
+
+
+def _sheet_of(conn: Connection, context: Context, row: SheetRow) -> Sheet:
+    """Return what stands on a sheet of a motor."""
+    own = context.sheet if context.row is not None and context.row.id == row.id else None
+    return own or put_together(conn, row, context.facts)

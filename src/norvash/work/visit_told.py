@@ -34,6 +34,7 @@ from norvash.core.verdict.components import Component
 from norvash.core.verdict.grades import word_of
 from norvash.store import entries, rounds
 from norvash.store.database import Connection
+from norvash.work.axis_told import axis_told
 from norvash.work.brushes_kept import brushes_kept
 from norvash.work.offers_told import offers_told
 from norvash.work.sheet_page import SheetPage
@@ -61,6 +62,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "cause": _cause(page),
         "parts": [{**_part(x), "looked": look_words(page.visit, x.part)} for x in page.found.components],
         "findings": [_life(x, page.context.sets[-1].nominal, len(page.context.positions)) for x in in_order],
+        "axis": axis_told(page.visit) if sheet.kind == "full" else [],
         "kept": brushes_kept(page),
         "ways": ways_told(page),
         "offers": offers_told(page.visit),

@@ -6,7 +6,9 @@ from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.running.bedding import bedding, most_a
 
-_BURSTS, _SECONDS = 5, 60
+_SECONDS = 60
+# So many short bursts bed the faces of a starter.
+BURSTS = 5
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -105,8 +107,8 @@ def run_in_plan(known: ToBed, rules: MotorRules) -> RunIn:
         how, steps = _fixed(known, amps, rules)
     if known.motor_class == "starter":
         rest = rules["cable.rest"]
-        long_min = _BURSTS * (rules["run.burst"] + rest) / _SECONDS
-        words = f"{_BURSTS} bursts of {rules['run.burst']:g} s at most, {rest:g} s of rest between"
+        long_min = BURSTS * (rules["run.burst"] + rest) / _SECONDS
+        words = f"{BURSTS} bursts of {rules['run.burst']:g} s at most, {rest:g} s of rest between"
         steps, minutes, basis = (
             (Step(words=words, from_min=0, to_min=long_min, most_v=volts, most_a=None),),
             long_min,

@@ -8,6 +8,7 @@ from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
 from norvash.core.verdict.proportion import remarks
 from norvash.errors import NorvashError
 from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.axis_drawn import axis_drawn
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.motor_drawings import drawing_of
 from norvash.work.confirming import confirm
@@ -43,6 +44,7 @@ def _page(request: Request, conn: Conn, now: Now, motor_id: str, error: NorvashE
         narrow={name: drawing_of(shown, name, narrow=True) for name in _DRAWINGS[1:]},
         remarks=remarks(shown.found, shown.context.state, shown.context.rules),
         answers=ANSWERS,
+        axis=axis_drawn(shown.visit, shown.found) if shown.visit is not None else None,
         doubt_id=fresh_id(),
         error=error,
         errors=errors_of(error),

@@ -14,6 +14,7 @@ from norvash.drawing.bearing_section import bearing_section
 from norvash.drawing.svg import Drawing
 from norvash.errors import InputError
 from norvash.web.stages.at import DRAWN, At
+from norvash.web.stages.axis import AxisShown, axis_shown
 
 
 @dataclass(frozen=True, slots=True)
@@ -23,6 +24,7 @@ class Drive:
     says: list[Said]
     drawn: list[Drawing]
     asks: tuple[str, ...]
+    axis: AxisShown
 
 
 def view(at: At) -> Drive:
@@ -33,7 +35,7 @@ def view(at: At) -> Drive:
     scale = [band_scale("Play and clearances, negative where it is tight", rows, DRAWN)] if rows else []
     unknown = END_FLOAT.of(sheet) is not None and end_float_of(sheet) is None
     asks = (END_FLOAT_LOW_MM.name, END_FLOAT_HIGH_MM.name) if unknown else ()
-    return Drive(drive_says(sheet, rules), [*sections, *scale], asks)
+    return Drive(drive_says(sheet, rules), [*sections, *scale], asks, axis_shown(at))
 
 
 def _section(sheet: Sheet, place: int) -> list[Drawing]:

@@ -1,7 +1,7 @@
 """What every form of an entry says beside its value: what it is an entry of, and what the person saw there."""
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from urllib.parse import quote
 
 from markupsafe import Markup, escape
@@ -61,6 +61,10 @@ class Hidden:
             return f'<div id="entry-{entry.key}{twin}" class="entry-of">{opening}{caller()}</form>{question}</div>'
 
         return Markup(self.parts.add(drawn))  # noqa: S704  (the template escapes what it calls)
+
+    def onward(self, entry: Entry) -> Markup:
+        """Return where an entry is sent after which the page goes on to what is next."""
+        return replace(self, position=0).address(entry)
 
     def address(self, entry: Entry, answer: str = "") -> Markup:
         """Return where an entry is sent: what it is of, which act it would be, what it stands over, in which sight."""

@@ -8,6 +8,7 @@ from norvash.core.rules.book import Choice
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import decide
+from norvash.core.sheet.stages.axis import WALKED, axis_of
 from norvash.core.sheet.visit.barring import bars, changes_said, withdrawn
 from norvash.core.sheet.visit.walk import open_permits, stages_of, upstream
 from norvash.core.verdict.components import Condition
@@ -17,6 +18,7 @@ from norvash.store.database import Connection
 from norvash.web.forms import whole
 from norvash.web.stages.asked import Asked, asked_of
 from norvash.web.stages.at import At
+from norvash.web.stages.axis import AxisShown
 from norvash.web.stages.fields import Entry, StageFields, entry
 from norvash.web.stages.figures_asked import FiguresAsked, figures_asked
 from norvash.web.stages.lives import LifeShown, lives_shown
@@ -27,7 +29,7 @@ _MOST_BESIDE = 8
 _MOST_CAUSES = 5
 # As wide as the side column, so that its letters keep their size [px].
 _BESIDE = 288.0
-_SCRIPTS = {"commutator": ("bar_map",)}
+_SCRIPTS = {"commutator": ("bar_map",), **dict.fromkeys(WALKED, ("axis",))}
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -69,17 +71,28 @@ class StagePage:
 def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str, str], now: datetime) -> StagePage:
     """Return what a stage of a sheet shows."""
     at = whole(typed.get("position", "")) or 0
-    position = at if at in {p.number for p in shown.context.state.positions} else 0
+    walked = stage.id in WALKED
+    there = (
+        range(1, len(axis_of(shown.context.facts)) + 1) if walked else {p.number for p in shown.context.state.positions}
+    )
+    position = at if at in there else 0
     stages = stages_of(shown.sheet)
     here = stages.index(stage)
     # Where they are decided they stand in the middle of the page.
     lives = [] if shown.row.signed_at or stage is decide.STAGE else lives_shown(shown)
     lesser = [] if shown.row.signed_at else [c for c in shown.found.conditions if not c.finding.grave]
     where = At(conn=conn, shown=shown, stage=stage, position=position, typed=typed, now=now)
+    fields = StageFields(shown, stage, (position,) if position and not walked else ())
+    view = view_of(where)
+    axis = getattr(view, "axis", None)
+    if isinstance(axis, AxisShown):
+        position = axis.open.number
+        for e in axis.elsewhere:
+            fields.drew(e.field.id, e.place)
     return StagePage(
         stage=stage,
         position=position,
-        fields=StageFields(shown, stage, (position,) if position else ()),
+        fields=fields,
         figures=figures_asked(() if shown.row.signed_at else stage.asks_of(shown.context.facts), shown.context.stated),
         remark=entry(shown, stage.remark),
         skip=entry(shown, stage.skip) if stage.skip is not None else None,
@@ -96,7 +109,7 @@ def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str
         more=len(lives[_MOST_BESIDE:]) + len(lesser[_MOST_BESIDE:]),
         lesser=lesser[:_MOST_BESIDE],
         rests=[] if shown.row.signed_at else [(x, changes_said(x), bars(x)) for x in withdrawn(shown.visit)],
-        view=view_of(where),
+        view=view,
     )
 
 

@@ -13,6 +13,7 @@ from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT, PARTS_USED
 from norvash.core.sheet.visit.done import done_tasks
 from norvash.core.sheet.visit.proving import handed_over
+from norvash.web.axis_drawn import AxisSigned, axis_signed
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.gate import GateShown, gate_shown
@@ -25,7 +26,7 @@ from norvash.work.sheet_page import SheetPage
 class Sign:
     """The gate back to service; what was signed and added since; as what it would be signed now, and what stands
     against a clean signature although nothing is open; what is written on the sheet, brush by brush; what the counter
-    shows at the first look that is proposed after a new set.
+    shows at the first look that is proposed after a new set; the section of its parts as it was signed.
     """
 
     gate: GateShown
@@ -40,6 +41,7 @@ class Sign:
     sooner_at: Entry
     follow_up: str
     parts: Entry
+    axis: AxisSigned | None
 
 
 def _story(shown: SheetPage, brushes: BrushLines) -> list[tuple[str, list[Written]]]:
@@ -78,4 +80,5 @@ def view(at: At) -> Sign:
         sooner_at=entry(shown, NEXT_LOOK_AT),
         follow_up=_follow_up(shown),
         parts=entry(shown, PARTS_USED),
+        axis=axis_signed(shown),
     )

@@ -20,6 +20,7 @@ from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.insulation_trend import insulation_trend
 from norvash.drawing.svg import Drawing
 from norvash.web.stages.at import DRAWN, At
+from norvash.web.stages.axis import AxisShown, axis_shown
 from norvash.work.insulation_record import insulation_record
 
 _TREND = 380
@@ -32,6 +33,7 @@ class Windings:
     says: list[Said]
     drawn: list[Drawing]
     asks: tuple[str, ...]
+    axis: AxisShown
 
 
 def view(at: At) -> Windings:
@@ -43,6 +45,7 @@ def view(at: At) -> Windings:
         windings_say(sheet, rules),
         [*_insulation(sheet, tests, rules), *_coils(sheet, rules)],
         (BARS.name, ARMATURE_SLOTS.name) if unknown else (),
+        axis_shown(at),
     )
 
 

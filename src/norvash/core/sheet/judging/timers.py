@@ -5,11 +5,14 @@ from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 from norvash.core.rules.book import MotorRules
+from norvash.core.running.plan import BURSTS
 from norvash.core.sheet.judging.rework import dries_until, used_at
 from norvash.core.sheet.judging.run_in import plan_of, ran_min, runs_now, turns_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.run_fields import RUN_S
 from norvash.core.sheet.stages.rework import SOLVENT
+from norvash.core.sheet.stages.shared import FIT_SET
+from norvash.core.sheet.visit.done import done_tasks
 
 
 @dataclass(frozen=True, slots=True)
@@ -40,8 +43,9 @@ def _rest(sheet: Sheet, rules: MotorRules) -> Iterator[Timer]:
     """Yield the rest after the newest burst of a starter; it begins when the burst was entered, at the latest."""
     last = max((g.at for n in RUN_S.places(sheet) if (g := RUN_S.given(sheet, n)) is not None), default=None)
     if last is not None and sheet.facts.motor_class == "starter":
-        until = last + timedelta(seconds=rules["cable.rest"])
-        yield Timer(f"rest after burst {len(list(RUN_S.places(sheet)))}", last, until, "the next burst may follow")
+        until, burst = last + timedelta(seconds=rules["cable.rest"]), len(list(RUN_S.places(sheet)))
+        of = f" of {BURSTS}, which bed its faces" if FIT_SET in done_tasks(sheet) and burst <= BURSTS else ""
+        yield Timer(f"rest after burst {burst}{of}", last, until, "the next burst may follow")
 
 
 def _run_in(sheet: Sheet, rules: MotorRules, now: datetime) -> Iterator[Timer]:

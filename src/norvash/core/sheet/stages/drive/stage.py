@@ -12,13 +12,14 @@ from norvash.core.motor.figure_fields import (
 )
 from norvash.core.sheet.part import DRIVE
 from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages.axis import looks_of
 from norvash.core.sheet.stages.drive import bearings, seen, shaft
 
 STAGE = Stage(
     id="drive",
     name="drive",
     words="Bearings and drive",
-    fields=(*bearings.FIELDS, *shaft.FIELDS),
+    fields=(*bearings.FIELDS, *shaft.FIELDS, *looks_of("drive")),
     signs=ON_DRIVE,
     looked=seen.LOOKED,
     findings=(*bearings.FINDINGS, *shaft.FINDINGS),

@@ -1,0 +1,148 @@
+"""How the parts of a motor stand on its axis: what was looked at, what was found there, and what became of it."""
+
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass
+from typing import Literal
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.field import Field, Pick
+from norvash.core.sheet.life import STANDING, Life
+from norvash.core.sheet.part import COMMUTATOR, HOLDERS, SPRINGS
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.axis import BEARING, WALKED, AxisPart, at_field, at_finding, axis_of, looked, on
+from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.sheet.visit.visit import Visit
+from norvash.core.sheet.visit.walk import looked_at
+from norvash.core.verdict.grades import GRADES, Grade
+
+State = Literal["unseen", "some", "sound", "found", "done", "proven"]
+STATE_WORDS: Mapping[State, str] = {
+    "unseen": "not looked at",
+    "some": "looked at in part",
+    "sound": "nothing found",
+    "found": "found",
+    "done": "done, not proven",
+    "proven": "proven",
+}
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class PartNow:
+    """How a part stands: its state, of what was found the grade, the lives on it, the gravest first, and how many of
+    its looks are answered; `carried` tells that something of an earlier visit is still open on it.
+    """
+
+    part: AxisPart
+    state: State
+    grade: Grade | None
+    lives: tuple[Life, ...]
+    answered: int
+    of: int
+    carried: bool
+
+    @property
+    def to_look_at(self) -> bool:
+        """Tell whether somebody is still to look at it, or at more of it."""
+        return self.state in ("unseen", "some")
+
+    @property
+    def words(self) -> str:
+        """Return in words how it stands: “bearing, drive end: change now, feels rough; open”."""
+        if not self.lives:
+            some = f", {self.answered} of {self.of} looks" if self.state == "some" and self.of else ""
+            return f"{STATE_WORDS[self.state]}{some}"
+        first = self.lives[0]
+        more = f" and {len(self.lives) - 1} more" if len(self.lives) > 1 else ""
+        return f"{first.finding.words}{more}; {STATE_WORDS[self.state] if self.state != 'found' else first.state}"
+
+
+def parts_now(visit: Visit) -> tuple[PartNow, ...]:
+    """Return how every part of a motor stands at a visit, in the order of the axis."""
+    parts = axis_of(visit.sheet.facts)
+    named = {p.id: p for p in parts}
+    standing = [x for x in visit.lives if x.state not in ("withdrawn", "dropped")]
+    on_part = {p.id: tuple(x for x in standing if p.id in _places(x, visit.sheet, named)) for p in parts}
+    return tuple(_part_now(p, on_part[p.id], visit) for p in parts)
+
+
+def _places(life: Life, sheet: Sheet, parts: Mapping[str, AxisPart]) -> tuple[str, ...]:
+    """Return on which parts something was found; what only a bearing can be lies on that at which it was read."""
+    at = at_finding(life.finding)
+    if at != BEARING:
+        return (on(at, parts),)
+    told = {n for f, n, _ in _answers(sheet) if f.per == BEARING and life.finding.id in _tells(f, n, sheet)}
+    return tuple(f"{BEARING}-{n}" for n in sorted(told or (1, 2)))
+
+
+def _tells(field: Field, place: int, sheet: Sheet) -> tuple[str, ...]:
+    """Return which findings an entry at a place tells, of a pick those of its answer."""
+    if isinstance(field, Pick) and field.finds:
+        found = (field.finds.get(a) for a in (field.of(sheet, place), field.of(sheet.as_found, place)))
+        return tuple(f.id for f in found if f is not None)
+    return tuple(f.id for f in field.tells)
+
+
+def _answers(sheet: Sheet) -> Iterator[tuple[Field, int, str]]:
+    """Yield every field with an entry of the stages that are walked by parts, with its place."""
+    for stage in WALKED:
+        for field in STAGE_BY_ID[stage].all_fields:
+            yield from ((field, n, field.id) for n in field.places(sheet))
+
+
+def _part_now(part: AxisPart, lives: tuple[Life, ...], visit: Visit) -> PartNow:
+    looks = list(looks_at(part, visit.sheet, visit.rules))
+    answered = sum(f.given(visit.sheet, n) is not None for f, n in looks)
+    worst = max((x.finding.grade for x in lives if x.state != "proven"), key=GRADES.index, default=None)
+    state = _state(part, lives, visit, answered=answered, of=len(looks))
+    return PartNow(
+        part=part,
+        state=state,
+        grade=worst or max((x.finding.grade for x in lives), key=GRADES.index, default=None),
+        lives=lives,
+        answered=answered,
+        of=len(looks),
+        carried=any(x.kept is not None and not x.came and x.kept.sheet_id != visit.sheet.id for x in lives),
+    )
+
+
+def looks_at(part: AxisPart, sheet: Sheet, rules: MotorRules) -> Iterator[tuple[Field, int]]:
+    """Yield the looks of a part, as fields with their places: what is picked there."""
+    named = {p.id: p for p in axis_of(sheet.facts)}
+    if part.stage not in WALKED:
+        return
+    for field in STAGE_BY_ID[part.stage].fields:
+        if isinstance(field, Pick) and not field.refused and field.is_offered(sheet.facts, rules):
+            places = (part.bearing,) if field.per == BEARING else (0,) if not field.per else ()
+            yield from ((field, n) for n in places if on(at_field(field, n), named) == part.id)
+
+
+def _state(part: AxisPart, lives: tuple[Life, ...], visit: Visit, *, answered: int, of: int) -> State:
+    if any(x.state in STANDING and x.state != "done not proven" for x in lives):
+        return "found"
+    if any(x.state == "done not proven" for x in lives):
+        return "done"
+    if lives:
+        return "proven"
+    if _sound(part, visit) or (of and answered == of):
+        return "sound"
+    return "some" if answered or _read(part, visit) else "unseen"
+
+
+def _sound(part: AxisPart, visit: Visit) -> bool:
+    """Tell whether somebody says that they looked at all of a part and found nothing."""
+    tick, whole = looked(part), STAGE_BY_ID[part.stage].sound
+    if tick is not None:
+        return tick.of(visit.sheet, part.bearing) or (whole is not None and whole.of(visit.sheet))
+    if part.id == "gear":
+        return visit.measured and all(looked_at(visit, p) for p in (SPRINGS, HOLDERS))
+    return whole is not None and whole.of(visit.sheet)
+
+
+def _read(part: AxisPart, visit: Visit) -> bool:
+    """Tell whether anything was read at a part, though not all of it was looked at."""
+    if part.id == "gear":
+        return visit.measured or any(looked_at(visit, p) for p in (SPRINGS, HOLDERS))
+    if part.id == "commutator":
+        return looked_at(visit, COMMUTATOR)
+    named = {p.id: p for p in axis_of(visit.sheet.facts)}
+    return any(on(at_field(f, n), named) == part.id for f, n, _ in _answers(visit.sheet))
