@@ -11,6 +11,8 @@ from norvash.core.running.log_typed import read_points
 from norvash.core.sheet.judging.prove.points import points_of
 from norvash.core.sheet.judging.run_in import judge, logged, plan_of, ran_min, steady
 from norvash.errors import Conflict, InputError
+from norvash.work.loading import load
+from norvash.work.standing import judge as judge_motor
 
 UNIVERSAL = "construction=universal rated_v=230 rated_a=3.2 noload_rpm=12000 noload_a=1 run_in_share=0.4 run_in_min=45"
 
@@ -167,3 +169,22 @@ def test_a_starter_with_a_narrow_print_goes_back_watched(shop: Shop) -> None:
     work = at_run_in(shop, "starter", "rated_v=12 noload_a_most=65").put("print@1=40_%")
     assert (1, "face.unbedded") not in work.bench.states
     assert any(c.finding.id == "face.unbedded" for c in work.bench.page.found.conditions)
+
+
+def test_what_a_set_ran_to_bed_is_no_wear(shop: Shop) -> None:
+    """The clock of wear starts once the faces are run in; the hours stay on the counter."""
+    work = at_run_in(shop)
+    work.put("run-in@1=on")
+    shop.later(minutes=120)
+    work.put("run-in@2=over")
+    work.bench.sign("as it is")
+    shop.later(days=40)
+    ran = work.bench.page.context.entries[-1].total_units
+    shop.measure(work.bench.motor, f"{ran + 100:g}", "20", "20.1")
+    judged = judge_motor(load(shop.conn, work.bench.motor), shop.now.date())
+    fitted = judged.context.state.current
+    bedded = 121 / 60  # an entry takes a minute too
+    assert fitted.bedded_h == pytest.approx(bedded)
+    assert judged.found.brushes[0].start.run_h == pytest.approx(fitted.fitted_units + bedded)
+    assert judged.found.line is not None
+    assert judged.found.line.brushes[0].life_rate_mm_per_kh == pytest.approx(2 / (100 - bedded) * 1000)  # type: ignore[union-attr]

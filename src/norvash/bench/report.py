@@ -107,6 +107,11 @@ def report(
         ),
         f"| a bar map of 400 bars drawn, every bar marked | {copper['map_ms']:.1f} ms | 15 ms |",
         f"| the same, over the bare page | {copper['map_ms'] / pages['bare page, ms']:.1f} × | |",
+        (
+            f"| a motor drawn in section, every part found, level and upright, {copper['section_ms']:.1f} ms, over the"
+            f" bare page | {copper['section_ms'] / pages['bare page, ms']:.2f} × | 0.6 × |"
+        ),
+        f"| the same, packed | {copper['section_kb']:.1f} kB | 12 kB |",
         f"| 100 000 readings from a file into the log | {imported_s:.1f} s | 10 s |",
         (
             f"| 10 000 notes of 500 motors from a table into the record, forecasts included, {noted_s:.1f} s, over that"

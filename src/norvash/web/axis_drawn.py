@@ -4,7 +4,8 @@ from collections.abc import Collection, Mapping
 from dataclasses import dataclass, replace
 from typing import Any
 
-from norvash.core.sheet.visit.on_axis import PartNow, parts_now
+from norvash.core.sheet.stages.axis import WALKED
+from norvash.core.sheet.visit.on_axis import PartNow
 from norvash.core.sheet.visit.visit import Visit
 from norvash.core.verdict.values import Findings
 from norvash.drawing.cutaway.section import PartShown, Section, section
@@ -31,6 +32,12 @@ class Name:
         return f"axis-name is-{self.now.state}{marks}"
 
     @property
+    def address(self) -> str:
+        """Return where on its sheet somebody looks at it."""
+        stage = self.now.part.stage
+        return f"{stage}?position={self.number}" if stage in WALKED else stage
+
+    @property
     def said(self) -> str:
         """Return what is said of it to ears: “bearing, drive end: feels rough; open. 4 of 6 looks answered”."""
         left = f". {self.now.answered} of {self.now.of} looks answered" if self.now.of and self.own else ""
@@ -52,13 +59,18 @@ class AxisDrawn:
 
 
 def axis_drawn(
-    visit: Visit, found: Findings, own: Collection[int] = (), chosen: int = 0, *, brief: bool = False
+    visit: Visit,
+    found: Findings,
+    parts: tuple[PartNow, ...],
+    own: Collection[int] = (),
+    chosen: int = 0,
+    *,
+    brief: bool = False,
 ) -> AxisDrawn:
     """Return the section of a motor as its parts stand at a visit; on a narrow page those are named that are its
     `own` or on which something was found, without any `own` all; where it is `brief` only those on which something
     was found are named at all.
     """
-    parts = parts_now(visit)
     every = not own and not brief
     narrow = {n for n, p in enumerate(parts, start=1) if every or n in own or n == chosen or p.lives}
     stated, to_scale = stated_of(visit.sheet, found)

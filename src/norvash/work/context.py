@@ -1,7 +1,7 @@
 """Everything about one motor as the record holds it at one moment, and what follows from it for a verdict."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from datetime import date
 from functools import cached_property
 
@@ -19,6 +19,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.ground import Ground, Standing, grounds_before
+from norvash.core.sheet.judging.run_in import bedded_h
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.sheet import Sheet, Spot
@@ -40,7 +41,8 @@ _OF_SHEET = ("figures", "facts", "sheet")
 @dataclass(frozen=True, kw_only=True)
 class Context:
     """A motor as it was read at one moment: its record, and beside it the rules, policies and windows that apply to it,
-    its forecast, and what earlier visits left to compare with.
+    its forecast, what earlier visits left to compare with, and how long faces were run in on each
+    sheet before [h].
 
     What follows is worked out once, when it is asked for.
 
@@ -58,6 +60,7 @@ class Context:
     moved: tuple[Moved, ...] = ()
     since: SinceWithdrawn | None = None
     compared: Compared = NOT_COMPARED
+    bedded: Mapping[str, float] = field(default_factory=dict)
 
     def after(self, *said: Said) -> "Context":
         """Return the motor after entries; what they do not touch is not worked out again."""
@@ -166,6 +169,9 @@ class Context:
             since=self.since,
         )
         sets = self.sets
+        bedded = {**self.bedded, **({self.row.id: bedded_h(self.sheet)} if self.row and self.sheet else {})}
+        if any(bedded.values()):
+            sets = tuple(replace(s, bedded_h=bedded.get(s.sheet_id, 0.0)) for s in sets)
         if any(r.held for r in sets[-1].rounds):
             sets = (*sets[:-1], replace(sets[-1], rounds=tuple(r.proving for r in sets[-1].rounds)))
         rate = rate_in_season(self.motor, self.figures, self.entries, self.windows, self.rules)

@@ -10,11 +10,12 @@ from norvash.core.motor.in_force import figures_in_force
 from norvash.core.record.record import Motor, Record, SheetRow
 from norvash.core.record.stated import Registered
 from norvash.core.rules.book import MotorRules, Rulebook
+from norvash.core.running.ran import ran_min
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.sheet import Spot
-from norvash.store import entries, lives, motors, moved, policies, sets, sheets, use
+from norvash.store import bedding, entries, lives, motors, moved, policies, sets, sheets, use
 from norvash.store.database import Connection, snapshot
 from norvash.store.stamps import Stamp, stamp_of
 from norvash.work.context import Context
@@ -58,6 +59,11 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
     return read
 
 
+def bedded_of(conn: Connection, motor_id: str) -> Mapping[str, float]:
+    """Return how long faces of a motor were run in on each of its sheets, as far as the clock has stood still [h]."""
+    return {sheet: (ran_min(t, t[-1][0]) or 0.0) / 60 for sheet, t in bedding.list_bedding(conn, motor_id).items()}
+
+
 def _written_as(conn: Connection, told: Context, stamp: Stamp) -> Context:
     """Return a motor as its last job told it and wrote it: what the writing itself adds is read again."""
     motor, kind, ahead = motors.fetch_whole(conn, told.motor.id)
@@ -71,6 +77,7 @@ def _written_as(conn: Connection, told: Context, stamp: Stamp) -> Context:
         ahead=ahead,
         moved=beside.moved,
         since=beside.since,
+        bedded=bedded_of(conn, told.motor.id),
         compared=NOT_COMPARED if row is None else compared_with(conn, row, written),
     )
 
@@ -127,6 +134,7 @@ def _read(conn: Connection, motor_id: str, stamp: Stamp, book: Rulebook) -> Cont
         of_type=of_type,
         moved=beside.moved,
         since=beside.since,
+        bedded=bedded_of(conn, motor_id),
         compared=NOT_COMPARED if beside.row is None else compared_with(conn, beside.row, beside.written),
     )
 

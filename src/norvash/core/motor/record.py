@@ -42,7 +42,7 @@ class BrushSet:
     `nominal` the new length was taken from the part and not measured. Where its fitting is only known within a span,
     `span_on` and `span_units` hold the first and the last possible day and use; `noted` says that it is from notes. Of
     such a set `lasted` is “about” or “least” where its use is somebody's word, `gone_share` the share of its usable
-    carbon that was gone at its end.
+    carbon that was gone at its end. Its faces were run in for `bedded_h` on the sheet that fitted it [h].
     """
 
     number: int
@@ -64,6 +64,7 @@ class BrushSet:
     noted: bool = False
     lasted: str = ""
     gone_share: float | None = None
+    bedded_h: float = 0.0
 
     @property
     def words(self) -> str:

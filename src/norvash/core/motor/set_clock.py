@@ -30,7 +30,20 @@ def start_of(state: MotorState, brush_set: BrushSet, position: int, rules: Motor
         for a_round in brush_set.rounds:
             found = a_round.readings.get(position)
             if a_round.kind == kind and found is not None:
-                return Point(found.length_mm, a_round.total_units, found.sd_mm)
+                after = bedded_units(state, brush_set) if kind == "fitting" else 0.0
+                return Point(found.length_mm, a_round.total_units + after, found.sd_mm)
     figures = state.figures
     tolerance = NEW_TOLERANCE_MM.of(figures) or rules["new.tolerance"]
-    return Point(NEW_MM.need(figures), brush_set.fitted_units, tolerance / 2)
+    return Point(NEW_MM.need(figures), brush_set.fitted_units + bedded_units(state, brush_set), tolerance / 2)
+
+
+def bedded_units(state: MotorState, brush_set: BrushSet) -> float:
+    """Return what of a set's use went into running its faces in: that is no steady wear. Only hours are known of it,
+    and never more than half of what it had run when it was next looked at.
+
+    Units: -> [h]. Source: the clock of wear starts after bedding-in
+    """
+    if state.unit != "hours" or not brush_set.bedded_h:
+        return 0.0
+    later = (r.total_units for r in brush_set.rounds if r.readings and r.total_units > brush_set.fitted_units)
+    return min(brush_set.bedded_h, (next(later, brush_set.fitted_units) - brush_set.fitted_units) / 2)

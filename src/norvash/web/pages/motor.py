@@ -5,6 +5,7 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.brush.doubts import ANSWERS
 from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
+from norvash.core.sheet.visit.on_axis import parts_now
 from norvash.core.verdict.proportion import remarks
 from norvash.errors import NorvashError
 from norvash.web.answers import errors_of, go_to, page, status_of
@@ -44,7 +45,7 @@ def _page(request: Request, conn: Conn, now: Now, motor_id: str, error: NorvashE
         narrow={name: drawing_of(shown, name, narrow=True) for name in _DRAWINGS[1:]},
         remarks=remarks(shown.found, shown.context.state, shown.context.rules),
         answers=ANSWERS,
-        axis=axis_drawn(shown.visit, shown.found) if shown.visit is not None else None,
+        axis=axis_drawn(shown.visit, shown.found, parts_now(shown.visit)) if shown.visit is not None else None,
         doubt_id=fresh_id(),
         error=error,
         errors=errors_of(error),

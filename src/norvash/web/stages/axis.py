@@ -4,12 +4,12 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from norvash.core.sheet.field import Tick
-from norvash.core.sheet.stages.axis import BEARING, at_field, at_finding, axis_of, looked, on
+from norvash.core.sheet.stages.axis import BEARING, at_field, at_finding, looked, on
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
-from norvash.core.sheet.visit.on_axis import PartNow, parts_now
+from norvash.core.sheet.visit.on_axis import PartNow, named_parts, parts_now
 from norvash.web.axis_drawn import AxisDrawn, Name, axis_drawn
 from norvash.web.stages.at import At
-from norvash.web.stages.fields import Entry, Group, StageFields, entry
+from norvash.web.stages.fields import Entry, Group, entry
 from norvash.web.stages.lives import LifeShown, lives_shown
 
 
@@ -37,9 +37,10 @@ def axis_shown(at: At) -> AxisShown:
     looked at.
     """
     page = at.shown
-    numbered = dict(enumerate(parts_now(page.visit), start=1))
+    parts = parts_now(page.visit)
+    numbered = dict(enumerate(parts, start=1))
     own = [n for n, p in numbered.items() if p.part.stage == at.stage.id]
-    drawn = axis_drawn(page.visit, page.found, own, _chosen(at, numbered, own))
+    drawn = axis_drawn(page.visit, page.found, parts, own, _chosen(at, numbered, own))
     opened = next(x for x in drawn.names if x.chosen)
     here = opened.own
     return AxisShown(
@@ -79,9 +80,9 @@ def _refused(at: At, numbered: dict[int, PartNow]) -> int:
 
 def _groups(at: At, now: PartNow) -> tuple[Group, ...]:
     """Return the fields of a part in their groups: its looks first, then what is measured at it."""
-    named = {p.id: p for p in axis_of(at.shown.sheet.facts)}
+    named = named_parts(at.shown.sheet)
     made = []
-    for group in StageFields(at.shown, at.stage, ()).groups:
+    for group in at.fields.groups:
         mine = [e for e in group.entries if not e.field.id.startswith(("seen.", "sound.", "looked."))]
         mine = [e for e in mine if on(at_field(e.field, e.place), named) == now.part.id]
         if mine:
@@ -92,7 +93,7 @@ def _groups(at: At, now: PartNow) -> tuple[Group, ...]:
 
 def _elsewhere(at: At) -> Iterator[Entry]:
     """Yield the entries that stand with their own part, and are not named beside it once more."""
-    for group in StageFields(at.shown, at.stage, ()).groups:
+    for group in at.fields.groups:
         for e in group.entries:
             on_part = at_field(e.field, e.place) or e.field.id.startswith("seen.")
             if on_part or (e.field.id.startswith("sound.") and not e.word):
@@ -101,7 +102,7 @@ def _elsewhere(at: At) -> Iterator[Entry]:
 
 def _seen(at: At, now: PartNow) -> tuple[Entry, ...]:
     """Return what is picked by sight at a part; of a bearing only what stands already, for each is asked by itself."""
-    named = {p.id: p for p in axis_of(at.shown.sheet.facts)}
+    named = named_parts(at.shown.sheet)
     ticks = (f for f in at.stage.all_fields if isinstance(f, Tick) and f.id.startswith("seen."))
     made = []
     for field in ticks:

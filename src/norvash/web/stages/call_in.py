@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 
 from norvash.core.sheet.visit.bringing import Item, what_to_bring
+from norvash.core.sheet.visit.on_axis import parts_now
 from norvash.web.axis_drawn import AxisDrawn, axis_drawn
 from norvash.web.stages.at import At
 from norvash.web.stages.lives import LifeShown
@@ -32,5 +33,5 @@ def view(at: At) -> CallIn:
         [LifeShown(shown, x) for x in before],
         shown.opened_at,
         last_work(at.conn, shown),
-        axis_drawn(shown.visit, shown.found, brief=True) if before else None,
+        axis_drawn(shown.visit, shown.found, parts_now(shown.visit), brief=True) if before else None,
     )

@@ -81,8 +81,8 @@ def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str
     # Where they are decided they stand in the middle of the page.
     lives = [] if shown.row.signed_at or stage is decide.STAGE else lives_shown(shown)
     lesser = [] if shown.row.signed_at else [c for c in shown.found.conditions if not c.finding.grave]
-    where = At(conn=conn, shown=shown, stage=stage, position=position, typed=typed, now=now)
     fields = StageFields(shown, stage, (position,) if position and not walked else ())
+    where = At(conn=conn, shown=shown, stage=stage, position=position, typed=typed, now=now, fields=fields)
     view = view_of(where)
     axis = getattr(view, "axis", None)
     if isinstance(axis, AxisShown):

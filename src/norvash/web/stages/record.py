@@ -4,6 +4,8 @@ from dataclasses import dataclass
 
 from norvash.core.sheet.stages.polarity import BOX
 from norvash.core.sheet.stages.record import STACK, WIRE
+from norvash.core.sheet.visit.on_axis import parts_now
+from norvash.web.axis_drawn import AxisDrawn, axis_drawn
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.polarity import Polarity, polarity_wrong_shown
@@ -13,7 +15,7 @@ from norvash.web.stages.stacks import StacksShown, stacks_off
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Record:
     """The entries of the boxes, none of a motor that is not asked for them, what is wrong with their polarity, what
-    came off, and the wires with the place of the next one.
+    came off, the wires with the place of the next one, and the section as its parts stand.
     """
 
     boxes: list[Entry]
@@ -22,6 +24,7 @@ class Record:
     wires: tuple[Entry, ...]
     next_wire: Entry
     in_words: Entry
+    axis: AxisDrawn
 
 
 def view(at: At) -> Record:
@@ -31,6 +34,7 @@ def view(at: At) -> Record:
     boxes = [entry(shown, BOX, p.number, f"Box {p.label}") for p in facts.positions] if asked else []
     places = WIRE.places(shown.sheet)
     return Record(
+        axis=axis_drawn(shown.visit, shown.found, parts_now(shown.visit)),
         boxes=boxes,
         polarity=polarity_wrong_shown(shown),
         stacks=stacks_off(at),

@@ -28,6 +28,7 @@ from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules
 from norvash.core.running.log_typed import LogPoint
 from norvash.core.running.plan import RunIn, ToBed, run_in_plan
+from norvash.core.running.ran import ran_min as minutes_run
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.judging.prove.points import Point
@@ -136,15 +137,7 @@ def turns_of(sheet: Sheet) -> list[Given]:
 
 def ran_min(sheet: Sheet, at: datetime) -> float | None:
     """Return how long a run-in has run by a time [min], without what it was put aside; None where it never began."""
-    total, since = 0.0, None
-    turns = [g for g in turns_of(sheet) if g.at <= at]
-    for turn in turns:
-        if since is not None and turn.word != ON:
-            total, since = total + (turn.at - since).total_seconds(), None
-        elif since is None and turn.word == ON:
-            since = turn.at
-    total += (at - since).total_seconds() if since is not None else 0.0
-    return total / _SECONDS if turns else None
+    return minutes_run(((g.at, g.word) for g in turns_of(sheet)), at)
 
 
 def runs_now(sheet: Sheet) -> bool:
@@ -260,3 +253,9 @@ def _stated(sheet: Sheet, place: int) -> Iterator[LogPoint]:
     given = RUNIN_POINTS.given(sheet, place)
     if given is not None and isinstance(given.record, RunLog):
         yield from (p for p in given.record.points if p.minute is not None)
+
+
+def bedded_h(sheet: Sheet) -> float:
+    """Return how long faces were run in on a sheet, as far as its clock has stood still since [h]."""
+    turns = turns_of(sheet)
+    return (ran_min(sheet, turns[-1].at) or 0.0) / _SECONDS if turns else 0.0

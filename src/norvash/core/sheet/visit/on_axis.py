@@ -58,11 +58,19 @@ class PartNow:
 
 def parts_now(visit: Visit) -> tuple[PartNow, ...]:
     """Return how every part of a motor stands at a visit, in the order of the axis."""
-    parts = axis_of(visit.sheet.facts)
-    named = {p.id: p for p in parts}
+    named = named_parts(visit.sheet)
+    parts = tuple(named.values())
     standing = [x for x in visit.lives if x.state not in ("withdrawn", "dropped")]
     on_part = {p.id: tuple(x for x in standing if p.id in _places(x, visit.sheet, named)) for p in parts}
     return tuple(_part_now(p, on_part[p.id], visit) for p in parts)
+
+
+def named_parts(sheet: Sheet) -> Mapping[str, AxisPart]:
+    """Return the parts of the motor of a sheet by their ids, in the order of the axis."""
+    known: Mapping[str, AxisPart] | None = sheet.worked_out.get("axis")
+    if known is None:
+        known = sheet.worked_out["axis"] = {p.id: p for p in axis_of(sheet.facts)}
+    return known
 
 
 def _places(life: Life, sheet: Sheet, parts: Mapping[str, AxisPart]) -> tuple[str, ...]:
@@ -107,7 +115,7 @@ def _part_now(part: AxisPart, lives: tuple[Life, ...], visit: Visit) -> PartNow:
 
 def looks_at(part: AxisPart, sheet: Sheet, rules: MotorRules) -> Iterator[tuple[Field, int]]:
     """Yield the looks of a part, as fields with their places: what is picked there."""
-    named = {p.id: p for p in axis_of(sheet.facts)}
+    named = named_parts(sheet)
     if part.stage not in WALKED:
         return
     for field in STAGE_BY_ID[part.stage].fields:
@@ -144,5 +152,5 @@ def _read(part: AxisPart, visit: Visit) -> bool:
         return visit.measured or any(looked_at(visit, p) for p in (SPRINGS, HOLDERS))
     if part.id == "commutator":
         return looked_at(visit, COMMUTATOR)
-    named = {p.id: p for p in axis_of(visit.sheet.facts)}
+    named = named_parts(visit.sheet)
     return any(on(at_field(f, n), named) == part.id for f, n, _ in _answers(visit.sheet))
