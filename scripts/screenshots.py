@@ -71,7 +71,7 @@ SHOTS = {
     "sheet-phone": (PHONE, "light", lambda p: sheet(p, "T-15", "brushes#stage-title")),
     "sheet-brushes": (WIDE, "light", lambda p: sheet(p, "T-15", "brushes", "15.17")),
     "bar-map": (WIDE, "light", lambda p: sheet(p, "R-01", "commutator")),
-    "cutaway": (WIDE, "light", lambda p: sheet(p, "G-01", "drive?position=12")),
+    "cutaway": (WIDE, "light", lambda p: sheet(p, "G-01", "drive?position=11")),
     "sheet-decide": (WIDE, "light", lambda p: sheet(p, "R-01", "decide#to-decide")),
     "run-in": (WIDE, "light", lambda p: sheet(p, "L-02", "rework#run-in")),
     "sheet-signed": (WIDE, "light", lambda p: sheet(p, "T-16", "sign")),

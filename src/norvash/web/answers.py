@@ -24,7 +24,7 @@ from norvash.core.text.quantities import UNITS
 from norvash.core.text.words import day_words, figure_said, figure_words, grouped, length_words, rate_unit, use_words
 from norvash.core.verdict.grades import WORDS
 from norvash.drawing.finding_picture import finding_picture, scenery
-from norvash.drawing.grade_mark import grade_mark, slots_of_all
+from norvash.drawing.grade_mark import grade_mark, marks_of_all
 from norvash.drawing.svg import HATCHING, Drawing, Element
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors, Unavailable
 from norvash.web.fragments import Parts, had, part
@@ -124,7 +124,7 @@ def _environment() -> Environment:
         "table_rows": _rows,
         "mark": _mark,
         "picture": _picture,
-        "hatching": _defined(HATCHING, slots_of_all()),
+        "hatching": _defined(HATCHING, marks_of_all()),
         "scenery": _defined(scenery()),
         "part": part,
         "rule_words": _rule_words,

@@ -29,7 +29,9 @@ def show(*, request: Request, conn: Conn, now: Now, p: int = 1) -> HTMLResponse:
     def drawn(row: BenchRow) -> dict[str, object]:
         ruler, unit, estimated = list_ruler(row.listed.standing.drawing_json, _RULER_PX)
         span = list_span(axis, row.look_on, row.limit_on, row.early_on, row.late_on)
-        return {"row": row, "ruler": ruler, "unit": unit, "estimated": estimated, "span": span}
+        # What its carbon would allow is not what a motor waits for whose limit lies beyond all that is shown.
+        quiet = row.limit_on is not None and row.limit_on > axis.last
+        return {"row": row, "ruler": ruler, "unit": unit, "estimated": estimated, "span": span, "quiet": quiet}
 
     return page(
         request,
