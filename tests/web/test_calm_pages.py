@@ -78,6 +78,13 @@ def test_what_is_sought_is_found(client: TestClient, sheet: str, path: str, ther
     assert not_there not in said
 
 
+def test_a_motors_own_tag_opens_it(client: TestClient, sheet: str, shop: Shop) -> None:
+    answer = client.get("/find?q=+x-01", follow_redirects=False)
+    opened = answer.headers["location"]
+    assert (answer.status_code, "Trap winch" in client.get(opened).text) == (303, True)
+    assert client.get("/find?q=x-0", follow_redirects=False).status_code == 200
+
+
 def test_the_rulebook_says_a_source_once_and_shares_in_per_cent(client: TestClient) -> None:
     said = told(client, "/rulebook?q=stages+of+carbon")
     assert said.count("Set by this rulebook, to be changed by the site") == 1

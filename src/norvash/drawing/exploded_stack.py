@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 from itertools import pairwise
 
 from norvash.core.stacks.part import StackPart
@@ -28,7 +29,8 @@ class Laid:
     back: StackPart | None = None
 
 
-def exploded_stack(laid: Sequence[Laid], title: str, width: float) -> Drawing:
+@lru_cache(128)
+def exploded_stack(laid: tuple[Laid, ...], title: str, width: float) -> Drawing:
     """Draw parts on their axis to one scale, a part thinner than a line as a line, as many shims as are counted; what
     nobody measured is drawn at a usual size. What is lent is dashed, what is back stands together.
 
@@ -166,6 +168,7 @@ def scale_beside(parts: Sequence[StackPart], width: float) -> float:
     return min(width / max((_across_mm(p) for p in parts), default=1.0), _MOST_PX)
 
 
+@lru_cache(1024)  # the same part lies beside its row again and again
 def part_alone(one: Laid, px: float, width: float, height: float) -> Drawing:
     """Draw one part upright, to fit beside its row; a long one is broken off, never shrunk to a line.
 

@@ -59,7 +59,7 @@ def stack_drawn(given: StackIn, _result: StackOut, rules: MotorRules, width: flo
     out, _, found = compared_stacks(given, rules)
     states = {d.at: "left out" if d.what == "missing" and "nothing" in d.words else "differs" for d in found}
     laid = [Laid(number=n + 1, part=part, state=states.get(n, "back")) for n, part in enumerate(out)]
-    return exploded_stack(laid, "What came off, and what is back", width)
+    return exploded_stack(tuple(laid), "What came off, and what is back", width)
 
 
 def torque_drawn(given: TorqueIn, result: TorqueOut, _rules: MotorRules, width: float) -> Drawing:

@@ -1,14 +1,14 @@
 """One box that finds everything: motors, places, types, rules, sums, sheets, and what people wrote on them."""
 
 from fastapi import APIRouter, Request
-from fastapi.responses import HTMLResponse
+from fastapi.responses import Response
 
 from norvash.core.rules.catalogue import GROUPS
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.text.texts import compared
 from norvash.store import motors, sheets
 from norvash.store.places import list_places
-from norvash.web.answers import page
+from norvash.web.answers import go_to, page
 from norvash.web.deps import Conn, Now
 from norvash.web.rules_found import RulesSought, rules_found, schools_found
 from norvash.work.bench import register
@@ -21,11 +21,14 @@ _LEAST_SAID = 3
 
 
 @router.get("/find")
-def show(*, request: Request, conn: Conn, now: Now, q: str = "") -> HTMLResponse:
-    """Show all that holds some words, by what it is."""
+def show(*, request: Request, conn: Conn, now: Now, q: str = "") -> Response:
+    """Show all that holds some words, by what it is; a motor's own tag opens it."""
     from norvash.core.sums.catalogue import SUMS
 
     words = " ".join(q[:80].split())
+    tagged = motors.find_tagged(conn, words) if words else None
+    if tagged is not None:
+        return go_to(f"/motors/{tagged.id}")
     rows = register(conn, words, "", 1, now.date()) if words else []
     parts, sought = [compared(w) for w in words.split()], RulesSought(words=words)
     book, number = rulebook(conn), words.lower().removeprefix("sheet").strip()

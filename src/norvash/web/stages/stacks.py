@@ -153,7 +153,7 @@ def _one(key: str, stack: StackNow | None, typed: Mapping[str, str], *, closing:
         words=words,
         where=where,
         now=stack,
-        drawn=exploded_stack(laid, words, _WIDE) if parts and where == "inside" else None,
+        drawn=exploded_stack(tuple(laid), words, _WIDE) if parts and where == "inside" else None,
         rows=tuple(reversed(rows)) if closing and where == "inside" else tuple(rows),
         hand=next((r for r in rows if r.in_hand), None),
         next_place=max((p.place for p in parts), default=0) + 1,
