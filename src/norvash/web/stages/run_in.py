@@ -55,7 +55,9 @@ def run_in_shown(at: At) -> RunInShown:
     minute = _minute(page, at.now, max((x.minute for x in points), default=None))
     done = done_tasks(sheet)
     places = RUNIN_POINTS.places(sheet)
-    shown = RunShown(steps=plan.steps, points=points, pauses=_pauses(page), now=minute, counted=counted(sheet))
+    # Drawn to the whole minute: what stands in between is no reason to send it once more.
+    drawn_at = None if minute is None else float(int(minute))
+    shown = RunShown(steps=plan.steps, points=points, pauses=_pauses(page), now=drawn_at, counted=counted(sheet))
     prints = [(p.label, PRINT.of(sheet, p.number)) for p in facts.positions]
     looked = RUNIN_LOOKED.given(sheet)
     beyond = logged(sheet, since=looked.at if looked is not None else None, beyond=True)
