@@ -67,6 +67,14 @@ def test_what_is_seen_somewhere_is_denied_nowhere_else(work: Work) -> None:
     assert state(work, "binding") == "found"
 
 
+def test_what_is_only_watched_is_no_nothing_found(work: Work) -> None:
+    """A finding too slight to have a life is a finding all the same, whoever ticks its part as sound."""
+    work.put("looked.core=yes seen.windings.dust=yes")
+    core = part(work, "core")
+    assert (core.state, core.grade, core.words) == ("found", "watch", "covered with carbon dust")
+    assert next(x for x in axis_told(work.bench.page.visit) if x["part"] == "core")["left"] == [core.words]
+
+
 def test_the_old_tick_of_a_whole_stage_speaks_of_all_its_parts(work: Work) -> None:
     work.put("sound.drive=yes seen.drive.fan=yes")
     states = {p.part.id: p.state for p in parts_now(work.bench.page.visit) if p.part.stage == "drive"}

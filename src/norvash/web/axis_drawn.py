@@ -55,7 +55,7 @@ class AxisDrawn:
     @property
     def speaking(self) -> tuple[Name, ...]:
         """Return the names of the parts on which something was found."""
-        return tuple(x for x in self.names if x.now.lives)
+        return tuple(x for x in self.names if x.now.grade)
 
 
 def axis_drawn(
@@ -72,7 +72,7 @@ def axis_drawn(
     was found are named at all.
     """
     every = not own and not brief
-    narrow = {n for n, p in enumerate(parts, start=1) if every or n in own or n == chosen or p.lives}
+    narrow = {n for n, p in enumerate(parts, start=1) if every or n in own or n == chosen or p.grade}
     stated, to_scale = stated_of(visit.sheet, found)
     shown = tuple(_shown(n, p, own, chosen) for n, p in enumerate(parts, start=1))
     drawn = section(stated, shown, to_scale, tuple(p.id for p in shown if p.number in narrow), only=brief)

@@ -23,8 +23,8 @@ def _part(now: PartNow) -> Plain:
         "answered": now.answered,
         "of": now.of,
         "carried": now.carried,
-        "found": [x.finding.words for x in now.lives if not x.came],
-        "left": [x.finding.words for x in now.lives if x.stands],
+        "found": [*(x.finding.words for x in now.lives if not x.came), *(f.words for f in now.lesser)],
+        "left": [*(x.finding.words for x in now.lives if x.stands), *(f.words for f in now.lesser)],
         "became": [_became(x) for x in now.lives],
     }
 

@@ -6,6 +6,7 @@ from typing import Literal
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Field, Pick
+from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.life import STANDING, Life
 from norvash.core.sheet.part import COMMUTATOR, HOLDERS, SPRINGS
 from norvash.core.sheet.sheet import Sheet
@@ -28,14 +29,16 @@ STATE_WORDS: Mapping[State, str] = {
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class PartNow:
-    """How a part stands: its state, of what was found the grade, the lives on it, the gravest first, and how many of
-    its looks are answered; `carried` tells that something of an earlier visit is still open on it.
+    """How a part stands: its state, of what was found the grade, the lives on it, the gravest first, what is too
+    slight to have one, and how many of its looks are answered; `carried` tells that something of an earlier visit is
+    still open on it.
     """
 
     part: AxisPart
     state: State
     grade: Grade | None
     lives: tuple[Life, ...]
+    lesser: tuple[Finding, ...]
     answered: int
     of: int
     carried: bool
@@ -48,6 +51,8 @@ class PartNow:
     @property
     def words(self) -> str:
         """Return in words how it stands: “bearing, drive end: change now, feels rough; open”."""
+        if self.lesser and not any(x.stands for x in self.lives):
+            return "; ".join(f.words for f in self.lesser)
         if not self.lives:
             some = f", {self.answered} of {self.of} looks" if self.state == "some" and self.of else ""
             return f"{STATE_WORDS[self.state]}{some}"
@@ -61,8 +66,17 @@ def parts_now(visit: Visit) -> tuple[PartNow, ...]:
     named = named_parts(visit.sheet)
     parts = tuple(named.values())
     standing = [x for x in visit.lives if x.state not in ("withdrawn", "dropped")]
-    on_part = {p.id: tuple(x for x in standing if p.id in _places(x, visit.sheet, named)) for p in parts}
-    return tuple(_part_now(p, on_part[p.id], visit) for p in parts)
+    lesser = [c.finding for c in visit.found.conditions if not c.finding.grave and c.finding.grade != "fit"]
+    lies = {f.id: _places(f, visit.sheet, named) for f in (*(x.finding for x in standing), *lesser)}
+    return tuple(
+        _part_now(
+            p,
+            tuple(x for x in standing if p.id in lies[x.finding.id]),
+            tuple(f for f in lesser if p.id in lies[f.id]),
+            visit,
+        )
+        for p in parts
+    )
 
 
 def named_parts(sheet: Sheet) -> Mapping[str, AxisPart]:
@@ -73,12 +87,12 @@ def named_parts(sheet: Sheet) -> Mapping[str, AxisPart]:
     return known
 
 
-def _places(life: Life, sheet: Sheet, parts: Mapping[str, AxisPart]) -> tuple[str, ...]:
+def _places(finding: Finding, sheet: Sheet, parts: Mapping[str, AxisPart]) -> tuple[str, ...]:
     """Return on which parts something was found; what only a bearing can be lies on that at which it was read."""
-    at = at_finding(life.finding)
+    at = at_finding(finding)
     if at != BEARING:
         return (on(at, parts),)
-    told = {n for f, n, _ in _answers(sheet) if f.per == BEARING and life.finding.id in _tells(f, n, sheet)}
+    told = {n for f, n, _ in _answers(sheet) if f.per == BEARING and finding.id in _tells(f, n, sheet)}
     return tuple(f"{BEARING}-{n}" for n in sorted(told or (1, 2)))
 
 
@@ -97,16 +111,19 @@ def _answers(sheet: Sheet) -> Iterator[tuple[Field, int, str]]:
             yield from ((field, n, field.id) for n in field.places(sheet))
 
 
-def _part_now(part: AxisPart, lives: tuple[Life, ...], visit: Visit) -> PartNow:
+def _part_now(part: AxisPart, lives: tuple[Life, ...], lesser: tuple[Finding, ...], visit: Visit) -> PartNow:
     looks = list(looks_at(part, visit.sheet, visit.rules))
     answered = sum(f.given(visit.sheet, n) is not None for f, n in looks)
-    worst = max((x.finding.grade for x in lives if x.state != "proven"), key=GRADES.index, default=None)
-    state = _state(part, lives, visit, answered=answered, of=len(looks))
+    stands = [x.finding for x in lives if x.stands]
+    worst = max((f.grade for f in (*stands, *lesser)), key=GRADES.index, default=None)
+    slight = bool(lesser) and not stands
+    state: State = "found" if slight else _state(part, lives, visit, answered=answered, of=len(looks))
     return PartNow(
         part=part,
         state=state,
         grade=worst or max((x.finding.grade for x in lives), key=GRADES.index, default=None),
         lives=lives,
+        lesser=lesser,
         answered=answered,
         of=len(looks),
         carried=any(x.kept is not None and not x.came and x.kept.sheet_id != visit.sheet.id for x in lives),
