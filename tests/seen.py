@@ -63,14 +63,14 @@ _NONE_WAITS = """() => new Promise((tell) => {
     const store = opened.target.result;
     store.transaction('queue').objectStore('queue').get('waiting').onsuccess = (read) => {
       store.close();
-      tell((read.target.result || []).length === 0);
+      tell((read.target.result || []).length === 0 && !document.documentElement.hasAttribute('data-sending'));
     };
   };
 })"""
 
 
 def expect_all_kept(page: Page) -> None:
-    """Wait until nothing waits in the browser any more: what is on its way does not show at once."""
+    """Wait until nothing waits in the browser any more, and its answer stands on the page."""
     page.locator("html[data-ready]").wait_for(state="attached")
     page.wait_for_function(_NONE_WAITS, polling=100)
     expect(waiting(page)).to_be_hidden()

@@ -30,16 +30,20 @@ def states(work: Work) -> dict[str, str]:
 def test_a_whole_sound_drive_is_looked_at_in_ten_keys(ines: Page, work: Work, watch: Watch) -> None:
     page, _ = ines, watch
     page.goto(f"/sheets/{work.bench.id}/drive")
-    at, keys = main(page), 0
+    at, keys, walked = main(page), 0, list[str]()
+    names = page.get_by_role("form", name="Parts along the axis").get_by_role("button")
+    along = [(names.nth(n).get_attribute("aria-label") or "").partition(":")[0] for n in range(13)]
     expect(at).to_contain_text("7 of 7 parts still to look at")
     while keys < 10 and set(states(work).values()) != {"sound"}:
         opened = at.get_by_role("heading", level=3).first.inner_text()
+        walked.append(opened.lower())
         press(page, "l")
         keys += 1
         expect_all_kept(page)
         if set(states(work).values()) != {"sound"}:
             expect(at.get_by_role("heading", level=3).first).not_to_have_text(opened)
     assert keys == 7
+    assert walked == [x for x in along if x in walked]
     expect(at).to_contain_text("every part looked at")
 
 

@@ -5,6 +5,7 @@ import pytest
 from at_work import Work, at_work
 from conftest import Shop
 from norvash.core.sheet.visit.on_axis import PartNow, parts_now
+from norvash.core.sheet.visit.progress import as_signed
 from norvash.work.axis_told import axis_told
 
 FIGURES = "construction=series rated_v=230 commutator_d_mm=120 bearing_drive=6310-2Z"
@@ -39,6 +40,21 @@ def test_a_tick_speaks_of_its_own_part_and_looks_add_up(work: Work) -> None:
     assert drive_end.words == f"looked at in part, 2 of {drive_end.of} looks"
     work.put("b-play@1=none b-seal@1=sound b-grease@1=clean b-seat@1=sound bush-state@1=oiled")
     assert state(work, "bearing-1") == "sound"
+
+
+def test_a_stage_is_only_begun_while_a_part_of_it_is_left(work: Work) -> None:
+    def rail() -> tuple[str, str]:
+        return next((x.state, x.why) for x in work.bench.page.rail if x.stage.id == "drive")
+
+    assert rail() == ("waiting", "")
+    work.put("looked.fan=yes looked.shaft=yes looked.seal=yes looked.drive=yes looked.frame=yes looked.bearing@1=yes")
+    assert rail() == ("begun", "1 of 7 parts to look at")
+    work.put("b-feel@2=smooth")
+    assert rail() == ("begun", "1 of 7 parts to look at")
+    work.put("looked.bearing@2=yes")
+    assert rail() == ("done", "")
+    begun = as_signed([{"id": "drive", "state": "begun", "why": "1 of 7 parts to look at"}])
+    assert [(x.state, x.why) for x in begun] == [("begun", "1 of 7 parts to look at")]
 
 
 def test_what_is_found_at_one_bearing_stands_at_that_one_until_it_is_proven(work: Work) -> None:

@@ -38,16 +38,16 @@ _STAGE: Mapping[str, str] = MappingProxyType(
         "gear": "brushes",
         "commutator": "commutator",
         "binding": "windings",
+        "frame": "drive",
         "core": "windings",
         "field": "windings",
         "terminals": "windings",
         "solenoid": "drive",
-        "fan": "drive",
         "shaft": "drive",
-        "seal": "drive",
+        "fan": "drive",
         DRIVE_END: "drive",
+        "seal": "drive",
         "drive": "drive",
-        "frame": "drive",
     }
 )
 # Which of them only some classes have; all others every motor has.

@@ -79,6 +79,13 @@ def parts_now(visit: Visit) -> tuple[PartNow, ...]:
     )
 
 
+def left_to_look_at(stage: str, visit: Visit) -> str:
+    """Return in words how many parts of a stage nobody has looked at in full: “1 of 7 parts to look at”, or nothing."""
+    own = [p for p in parts_now(visit) if p.part.stage == stage]
+    left = sum(p.to_look_at for p in own)
+    return f"{left} of {len(own)} parts to look at" if left else ""
+
+
 def named_parts(sheet: Sheet) -> Mapping[str, AxisPart]:
     """Return the parts of the motor of a sheet by their ids, in the order of the axis."""
     known: Mapping[str, AxisPart] | None = sheet.worked_out.get("axis")

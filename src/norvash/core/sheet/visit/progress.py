@@ -1,7 +1,8 @@
-"""How far a sheet is: each stage done, skipped, waiting or held, and why; on a signed one, what was not done."""
+"""How far a sheet is: each stage done, begun, skipped, waiting or held, and why; on a signed one, what was not done."""
 
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
+from types import MappingProxyType
 from typing import Literal
 
 from norvash.core.sheet.stage import Stage
@@ -11,7 +12,9 @@ from norvash.core.sheet.visit.gate_ticked import ticked
 from norvash.core.sheet.visit.visit import Visit
 from norvash.core.sheet.visit.walk import stages_of, touched, upstream
 
-State = Literal["done", "skipped", "waiting", "held", "not done"]
+State = Literal["done", "begun", "skipped", "waiting", "held", "not done"]
+# What a stage was when its sheet was signed, and is from then on.
+_STAYS: Mapping[str, State] = MappingProxyType({"done": "done", "begun": "begun", "skipped": "skipped"})
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,10 +42,12 @@ def as_signed(told: Iterable[Mapping[str, str]]) -> tuple[StageNow, ...]:
     made = []
     for kept in told:
         stage = STAGE_BY_ID[kept["id"]]
-        state: State = "skipped" if kept["state"] == "skipped" else "not done"
-        if stage.closes or kept["state"] == "done":
+        state: State = _STAYS.get(kept["state"], "not done")
+        if stage.closes:
             state = "done"
-        made.append(StageNow(stage, STAGES.index(stage) + 1, state, kept["why"] if state == "skipped" else ""))
+        made.append(
+            StageNow(stage, STAGES.index(stage) + 1, state, kept["why"] if state in ("skipped", "begun") else "")
+        )
     return tuple(made)
 
 
@@ -50,7 +55,8 @@ def _state(stage: Stage, visit: Visit, *, safe: bool) -> tuple[State, str]:
     sheet, judging = visit.sheet, visit.judging[stage.id]
     skipped = stage.skip.of(sheet) if stage.skip is not None else ""
     if judging.is_done(visit) if judging.is_done is not None else touched(sheet, stage):
-        return "done", ""
+        left = judging.left_of(visit)
+        return ("begun", left) if left else ("done", "")
     if skipped:
         return "skipped", skipped
     if (stage.inside or stage.proves) and upstream(sheet):

@@ -89,7 +89,8 @@ class Judging:
     """How a stage judges: `judge` returns what its entries say, `answered` the findings by sight that a measurement has
     answered, `holds` what keeps a gate or the signature shut by what stands at it.
 
-    It is done by `is_done`, or once it was touched; `left` says what it still waits for.
+    It is done by `is_done`, or once it was touched, and only begun while `left_of` says what of it is still to be done;
+    `left` says what it still waits for.
     """
 
     stage: Stage
@@ -98,3 +99,4 @@ class Judging:
     holds: Mapping[Keeps, Holds] = field(default_factory=lambda: _OPEN)
     is_done: Callable[[Visit], bool] | None = None
     left: Callable[[Visit], str] = _no_words
+    left_of: Callable[[Visit], str] = _no_words

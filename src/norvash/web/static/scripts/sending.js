@@ -12,9 +12,17 @@ let sending = false;
 let again = false;
 let timer = 0;
 let held = "";
+let settling = false;
 
 export const heldBy = () => held;
 export const mine = () => queue.all("waiting").filter((item) => item.who === person());
+
+// From the key until the answer stands on it a page shows what was: it says so.
+function mark() {
+  document.documentElement.toggleAttribute("data-sending", settling || mine().length > 0);
+}
+
+queue.onChange(mark);
 
 // The page that an entry came from is given its answer: it returns whether it has shown it.
 export function deliverTo(receiver) {
@@ -99,9 +107,11 @@ async function settle(item, answer, html) {
     later(RETRY_MS);
     return false;
   }
+  settling = true;
   await queue.drop("waiting", item.act);
   const said = { item, status: answer.status, html };
-  const shown = await deliver(said);
+  const shown = await deliver(said).finally(() => (settling = false));
+  mark();
   if (!answer.ok && !shown) {
     await queue.add("refused", { act: item.act, says: item.says, page: item.page, who: item.who, name: item.name, why: troubleIn(html) });
   }

@@ -1,6 +1,7 @@
 """What stands at “Windings” says, keeps shut and waits for."""
 
 from collections.abc import Iterable, Iterator
+from functools import partial
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
@@ -15,6 +16,7 @@ from norvash.core.sheet.stages.windings.insulation import (
 )
 from norvash.core.sheet.stages.windings.stage import STAGE
 from norvash.core.sheet.visit.done import overtaken
+from norvash.core.sheet.visit.on_axis import left_to_look_at
 from norvash.core.sheet.visit.visit import Judging, Visit
 from norvash.core.windings.circuits import PLACES
 
@@ -47,4 +49,4 @@ def _not_proven(visit: Visit) -> str:
     return ""
 
 
-JUDGING = Judging(stage=STAGE, judge=_judge, holds={"power": _before_power})
+JUDGING = Judging(stage=STAGE, judge=_judge, holds={"power": _before_power}, left_of=partial(left_to_look_at, STAGE.id))
