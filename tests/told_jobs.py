@@ -89,7 +89,7 @@ TOLD = {
         "slots 0.58 mm deep after it, undercut by 0.17 mm",
         "Measured again after the work, and still so: Commutator, cleans up with 0.220 mm radial",
         "the brush sinks by 0.120 mm, gap 2.30 to 2.42 mm",
-        "Limit 14.1 mm: maker's figure, 0.12 mm further",
+        "Limit 14.1 mm: stated, not said by whom, 0.12 mm further",
         "1.5 mm clear at the riser side, 1.8 mm needed",
         "R = 0.0192 Ω, 7.5 V and 360 A at standstill, 0.6 V of it",
         "A start at 48 V draws 2\u202f473 A",

@@ -19,6 +19,7 @@ from norvash.core.sheet.stages.catalogue import FINDINGS, field_of
 from norvash.errors import InputError, NotFound
 from states import a_round, judge, ruled, state
 
+UNSAID = "stated, not said by whom"
 SOURCE = Path(__file__).parent.parent.parent / "src/norvash"
 PAGES = {"bench.html", "cut.html", "school.html"}
 
@@ -67,7 +68,7 @@ def _pieces(node: ast.AST) -> list[ast.expr]:
 LIMITS: dict[str, tuple[dict[str, float | str], float, str]] = {
     "maker": ({"limit_mm": 8.0, "limit_source": "maker"}, 8, "maker's figure"),
     "site": ({"limit_mm": 9.0, "limit_source": "site", "wear_line_3_mm": 7.0}, 9, "site rule"),
-    "angled face": ({"limit_mm": 10.0, "thickness_mm": 12.0, "face_angle_deg": 30.0}, 6.5359, "maker's figure"),
+    "angled face": ({"limit_mm": 10.0, "thickness_mm": 12.0, "face_angle_deg": 30.0}, 6.5359, UNSAID),
     "depth": (
         {"method": "depth", "depth_new_mm": 20.0, "depth_limit_mm": 33.0, "depth_constant_mm": 42.0},
         9,
@@ -81,7 +82,7 @@ LIMITS: dict[str, tuple[dict[str, float | str], float, str]] = {
     "a length before a depth": (
         {"limit_mm": 10.0, "method": "depth", "depth_new_mm": 20.0, "depth_limit_mm": 33.0},
         10,
-        "maker's figure",
+        UNSAID,
     ),
     "wear line": ({"wear_line_3_mm": 7.0, "lead_root_depth_mm": 4.0}, 7, "wear line on the brush"),
     "parts": ({"lead_root_depth_mm": 4.0}, 22 / 3, "worked out from the parts"),

@@ -153,6 +153,11 @@ def _motor(row: Row) -> Motor:
     )
 
 
+def has_any(conn: Connection) -> bool:
+    """Tell whether there is any motor."""
+    return conn.execute("select 1 from motor limit 1").fetchone() is not None
+
+
 def fetch_motor(conn: Connection, motor_id: str) -> Motor:
     """Return a motor.
 

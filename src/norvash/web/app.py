@@ -43,6 +43,7 @@ _LAST_WORK_S, _AGAIN_S, _SETTLED_S, _CHECK_S = 0.5, 5.0, 0.2, 60.0
 # Loaded right after the start, or when the first of them is asked for: the bench stands open at once.
 _PAGES = (
     "find",
+    "first",
     "motors",
     "motor",
     "figures",
@@ -157,7 +158,7 @@ def _load_on_demand(app: FastAPI) -> None:
 
 
 # In the order in which one stands over the other.
-_STYLES = ("tokens", "components", "page", "forms", "drawings", "inks", "sheet", "stacks", "cutaway", "print")
+_STYLES = ("tokens", "components", "page", "forms", "drawings", "inks", "sheet", "stacks", "cutaway", "first", "print")
 
 
 @cache

@@ -14,6 +14,7 @@ from pathlib import Path
 from typing import Annotated
 
 from fastapi import Depends, Request
+from fastapi.responses import Response
 
 from norvash.core.sheet.moved import Explained
 from norvash.errors import InputError, NorvashError
@@ -27,6 +28,7 @@ from norvash.work.acting import Act
 from norvash.work.site import clock
 
 PERSON_COOKIE = "norvash_person"
+YEAR_S = 365 * 86400
 _IDLE = 8
 
 
@@ -153,6 +155,11 @@ async def _sent(request: Request) -> Sent:
 
 
 SentForm = Annotated[Sent, Depends(_sent)]
+
+
+def remember_person(answer: Response, person_id: str) -> None:
+    """Remember on this device who is working."""
+    answer.set_cookie(PERSON_COOKIE, person_id, max_age=YEAR_S, httponly=True, samesite="lax")
 
 
 def fresh_id() -> str:

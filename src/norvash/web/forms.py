@@ -48,6 +48,7 @@ class MotorForm(Form):
     brushes: str = ""
     new_length: str = ""
     limit: str = ""
+    limit_source: str = ""
     unit_of_use: str = ""
     use_now: str = ""
     set_is_new: str = ""

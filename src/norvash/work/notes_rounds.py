@@ -101,7 +101,11 @@ def _units_at(desk: Desk, at: datetime, note: NotedRound, of_set: BrushSet) -> f
 
 
 def _since_fitting(at: datetime, of_set: BrushSet, first: Entry) -> float | None:
-    """Return the total use at a moment between a known fitting and the first entry of the log, by proportion."""
+    """Return the total use at a moment between a known fitting and the first entry of the log, by proportion; on the
+    day of that entry it is what it says.
+    """
+    if at.date() == first.at.date():
+        return first.total_units
     if not of_set.fitted_known or not of_set.fitted_at < at <= first.at:
         return None
     share = (at - of_set.fitted_at) / (first.at - of_set.fitted_at)

@@ -2,13 +2,16 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from datetime import datetime
 
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import NEW_MM, UNIT_OF_USE, UNITS_OF_USE
 from norvash.core.motor.figure_reading import as_length, check_together, read_figure
 from norvash.core.motor.in_force import figures_in_force
+from norvash.core.motor.notes import NotedRound
 from norvash.core.motor.positions import PositionPlan, even_positions
 from norvash.core.record.record import Motor
+from norvash.core.record.said import Said
 from norvash.core.record.stated import Registered
 from norvash.core.record.used import UseLogged
 from norvash.core.text.quantities import parse_count
@@ -26,9 +29,11 @@ from norvash.work.changing_figures import Errors, stated_figures
 from norvash.work.context import Context, rate_in_season
 from norvash.work.ground import news_of, settle
 from norvash.work.loading import begin
+from norvash.work.notes_desk import Laid
+from norvash.work.noting import lay
 from norvash.work.saying import Saying, say
 from norvash.work.site import ANOTHER
-from norvash.work.standing import foresee
+from norvash.work.standing import Judged, foresee
 from norvash.work.stating import First, SinceTyped, read_first, read_since, since_said
 
 
@@ -36,7 +41,8 @@ from norvash.work.stating import First, SinceTyped, read_first, read_since, sinc
 class NewMotor:
     """A new motor as typed; figures are what the person stated beyond class and type.
 
-    `answer` says that it is “another” than the one whose tag looks like its own.
+    `answer` says that it is “another” than the one whose tag looks like its own; `worst` is the length of its shortest
+    brush now.
     """
 
     tag: str
@@ -53,6 +59,11 @@ class NewMotor:
     figures: Mapping[str, str]
     since: SinceTyped = SinceTyped()
     answer: str = ""
+    worst: str = ""
+    limit_source: str = ""
+
+
+_UNLESS_EMPTY = ("answer", "worst", "limit_source")
 
 
 def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
@@ -61,44 +72,66 @@ def add_motor(conn: Connection, act: Act, given: NewMotor) -> str:
     Raises: InputError or SeveralErrors at the fields, Conflict for a tag in use, NeedsAnswer for one that looks like
     another; then nothing is kept.
     """
-    typed = {n: getattr(given, n) for n in NewMotor.__dataclass_fields__ if n not in ("since", "answer")}
+    typed = {n: getattr(given, n) for n in NewMotor.__dataclass_fields__ if n not in _UNLESS_EMPTY and n != "since"}
     typed |= {"since": given.since.typed} if given.since.typed else {}
-    typed |= {"answer": given.answer} if given.answer else {}
+    typed |= {name: said for name in _UNLESS_EMPTY if (said := getattr(given, name))}
+    return say(conn, act, "add a motor", typed=typed, prepare=lambda now: _prepared(conn, now, given))
 
-    def prepare(now: Act) -> _Added:
-        errors = Errors()
-        motor, plans, figures, use_units = _checked(conn, now, given, errors)
-        errors.raise_any()
-        stated = stated_figures(conn, motor, figures)
-        check_together(stated)
-        settled = settle(conn, now, (), odd=news_of(None, stated))
-        registered = Registered(motor=motor, stated=stated, positions=plans)
-        begun, shown = begin(conn, registered), Entry(now.at, use_units, use_units)
-        fitting, lengths = Fitting(at=now.at, units=use_units, known=given.set_is_new), First({}, frozenset())
-        with errors:
-            if given.since.typed:
-                fitting = _since(given, begun.after(_logged(now, given, shown)), now)
-        with errors:
-            lengths = read_first(given.since.lengths, plans, stated, begun.rules)
-        errors.raise_any()
-        if UNIT_OF_USE.of(stated) == "years":  # what it shows is the age of the first set that is known of
-            age = use_units - fitting.units
-            fitting, shown = counted_from(fitting), Entry(now.at, age, age)
-        since = since_said(now, None, fitting, lengths, uses=(shown,), figures=stated)
-        said = (registered, _logged(now, given, shown), since)
-        context = begun.after(*said)
-        ran = since_words(fitting, shown.total_units - fitting.units, context.unit)
-        told: dict[str, object] = {"tag": motor.tag, "name": motor.name, "figures": stated.own}
-        told |= {"since": ran} if given.since.typed else {}
-        told |= settled.explained
-        return _Added(
-            context=begun,
-            said=said,
-            change=Change(motor.id, {}, told, motor.id),
-            judged=foresee(conn, [context], now.at.date())[0],
-        )
 
-    return say(conn, act, "add a motor", typed=typed, prepare=prepare)
+def tried(conn: Connection, given: NewMotor, now: datetime) -> Judged:
+    """Return a new motor as it would be judged; nothing is written.
+
+    Raises: as `add_motor` does.
+    """
+    return _prepared(conn, Act("as-it-would-be", "", now), given).judged
+
+
+def _prepared(conn: Connection, now: Act, given: NewMotor) -> "_Added":
+    errors = Errors()
+    motor, plans, figures, use_units = _checked(conn, now, given, errors)
+    errors.raise_any()
+    stated = stated_figures(conn, motor, figures)
+    check_together(stated)
+    settled = settle(conn, now, (), odd=news_of(None, stated))
+    registered = Registered(motor=motor, stated=stated, positions=plans)
+    begun, shown = begin(conn, registered), Entry(now.at, use_units, use_units)
+    fitting, lengths = Fitting(at=now.at, units=use_units, known=given.set_is_new), First({}, frozenset())
+    with errors:
+        if given.since.typed:
+            fitting = _since(given, begun.after(_logged(now, given, shown)), now)
+    with errors:
+        lengths = read_first(given.since.lengths, plans, stated, begun.rules)
+    errors.raise_any()
+    if UNIT_OF_USE.of(stated) == "years":  # what it shows is the age of the first set that is known of
+        age = use_units - fitting.units
+        fitting, shown = counted_from(fitting), Entry(now.at, age, age)
+    since = since_said(now, None, fitting, lengths, uses=(shown,), figures=stated)
+    said: tuple[Said, ...] = (registered, _logged(now, given, shown), since)
+    context = begun.after(*said)
+    if given.worst.strip():
+        measured = _worst(conn, context, now, given)
+        said, context = (*said, *measured.said), measured.context
+    ran = since_words(fitting, shown.total_units - fitting.units, context.unit)
+    told: dict[str, object] = {"tag": motor.tag, "name": motor.name, "figures": stated.own}
+    told |= {"since": ran} if given.since.typed else {}
+    told |= settled.explained
+    return _Added(
+        context=begun,
+        said=said,
+        change=Change(motor.id, {}, told, motor.id),
+        judged=foresee(conn, [context], now.at.date())[0],
+    )
+
+
+def _worst(conn: Connection, context: Context, now: Act, given: NewMotor) -> Laid:
+    """Return the first round of a new motor, of which only the shortest brush is known."""
+    note = NotedRound(
+        line=1, day=now.at.date().isoformat(), ran=given.since.ran, readings={1: given.worst}, shortest=True
+    )
+    laid = lay(conn, context, [note], now.at, act_id=f"{now.id}.now")
+    for fault in (*laid.faults, *laid.doubts):
+        raise fault.error.at("worst")
+    return laid
 
 
 def _logged(now: Act, given: NewMotor, shown: Entry) -> UseLogged:
@@ -109,6 +142,8 @@ def _logged(now: Act, given: NewMotor, shown: Entry) -> UseLogged:
 @dataclass(frozen=True, kw_only=True)
 class _Added(Saying):
     """A new motor as it is to stand in the record, and judged."""
+
+    judged: Judged
 
     def stands(self, conn: Connection, own: int = 0) -> bool:
         """Tell whether nothing has moved, and nobody has taken the tag."""
@@ -212,8 +247,9 @@ def _figures(given: NewMotor, new_mm: float | None, errors: Errors) -> dict[str,
         if text.strip():
             with errors:
                 read[field] = read_figure(field, text)
-    if "limit_mm" in read:
-        read.setdefault("limit_source", "maker")
+    if given.limit_source and "limit_mm" in read:
+        with errors:
+            read.setdefault("limit_source", read_figure("limit_source", given.limit_source))
     if given.unit_of_use:
         if given.unit_of_use not in UNITS_OF_USE:
             known = "Choose " + listed(list(UNITS_OF_USE)).replace(" and ", " or ") + "."

@@ -94,8 +94,8 @@ def _by_depth(figures: Figures) -> Limit | None:
 
 
 def _stated(limit_mm: float, figures: Figures) -> Limit:
-    source = LIMIT_SOURCE.of(figures) or "maker"
-    words = LIMIT_SOURCES.get(source, source)
+    said = LIMIT_SOURCE.of(figures)
+    source, words = said or "maker", LIMIT_SOURCES.get(said or "", said or "stated, not said by whom")
     angle = FACE_ANGLE_DEG.of(figures) or 0.0
     if source == "maker" and angle:
         told, thickness_mm = (

@@ -226,18 +226,24 @@ def _why_carbon(found: Findings, unit: str) -> str:
         if bare_mm is not None and gauge_mm is not None:
             shown, of = f"{length_words(bare_mm, unit)} deep", length_words(gauge_mm, unit)
         on = f" {found.since_read.on}" if found.since_read is not None else ""
-        return f"Brush {brush.label} is {where}: {shown}{on}, limit {of}."
+        return f"{_named(brush.label, found)} is {where}: {shown}{on}, limit {of}."
     shortest = min((b for b in found.brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0)
     sets = "" if shortest is brush else f"; {brush.label} wears faster and sets the date"
     if found.since_read is not None and shortest.number in found.since_read.now_mm and shortest.last is not None:
         read, of_mm = found.since_read, shortest.last.length_mm
         every = (of_mm, read.now_mm[shortest.number], found.limit.limit_mm)
         had, now, limit = (length_words(mm, unit) for mm in every)
-        return f"Brush {shortest.label} had {had} {read.on}, about {now} {read.now_at}, limit {limit}{sets}."
+        return f"{_named(shortest.label, found)} had {had} {read.on}, about {now} {read.now_at}, limit {limit}{sets}."
     left = length_words(shortest.left_mm or 0.0, unit)
     share = "" if shortest.usable is None else f", {max(shortest.usable, 0):.0%} of its usable carbon"
-    words = f"Brush {shortest.label} has {left} to its limit{share}"
+    words = f"{_named(shortest.label, found)} has {left} to its limit{share}"
     return f"{words}{sets}."
+
+
+def _named(label: str, found: Findings) -> str:
+    """Return what a brush is called: of notes that told the shortest alone nobody knows which one it was."""
+    unknown = found.round is not None and found.round.noted and found.round.stands_alone
+    return "The shortest brush" if unknown else f"Brush {label}"
 
 
 def _life_of(found: Findings, first: Condition | None) -> Life | None:

@@ -24,6 +24,10 @@ def show(*, request: Request, conn: Conn, now: Now, p: int = 1) -> HTMLResponse:
         state.bench_day = now.date()
         state.catch_up(request.app)
     found = bench(conn, now.date(), p)
+    if found.motors == 0:
+        from norvash.web.first_page import first_page  # what it needs is loaded in an empty shop alone
+
+        return first_page(request, conn, now, {})
     axis = TimeAxis(now.date(), now.date() + timedelta(weeks=_WEEKS), _AXIS_PX)
 
     def drawn(row: BenchRow) -> dict[str, object]:

@@ -4,6 +4,7 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
+from norvash.core.motor.figure_fields import LIMIT_SOURCES
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import even_positions
 from norvash.core.rules.book import MotorRules
@@ -90,6 +91,7 @@ def _form(request: Request, conn: Conn, typed: dict[str, str], error: NorvashErr
         error=error,
         errors={_FIELDS.get(name, name): e for name, e in errors_of(error).items()},
         caution=CAUTION_FOR_ALL,
+        limit_sources=tuple(LIMIT_SOURCES.items()),
     )
 
 
@@ -107,6 +109,7 @@ def add(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Re
         brushes=form.brushes,
         new_length=form.new_length,
         limit=limit,
+        limit_source=form.limit_source,
         unit_of_use=form.unit_of_use,
         use_now=form.use_now,
         set_is_new=bool(form.set_is_new),

@@ -6,11 +6,10 @@ from fastapi.responses import HTMLResponse, Response
 from norvash.errors import NorvashError
 from norvash.store import people
 from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import PERSON_COOKIE, Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.deps import YEAR_S, Conn, Now, Typed, Who, act_of, fresh_id, remember_person
 from norvash.work.site import KEYS, choose_keys, join, name_site
 
 router = APIRouter()
-_YEAR_S = 365 * 86400
 
 
 def _inside(path: str) -> str:
@@ -61,7 +60,7 @@ def choose(*, request: Request, conn: Conn, now: Now, typed: Typed) -> Response:
             errors=errors_of(error),
         )
     answer = go_to(onward)
-    answer.set_cookie(PERSON_COOKIE, person.id, max_age=_YEAR_S, httponly=True, samesite="lax")
+    remember_person(answer, person.id)
     return answer
 
 
@@ -77,5 +76,5 @@ def light(*, typed: Typed) -> Response:
     """Remember on this device whether to show it light or dark."""
     answer = go_to(_inside(typed.get("next", "/")))
     theme = typed.get("theme", "")
-    answer.set_cookie("norvash_theme", theme if theme in ("light", "dark") else "", max_age=_YEAR_S, samesite="lax")
+    answer.set_cookie("norvash_theme", theme if theme in ("light", "dark") else "", max_age=YEAR_S, samesite="lax")
     return answer

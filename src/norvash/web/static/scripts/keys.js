@@ -16,6 +16,8 @@ function isTyping(target, key) {
 function press(element) {
   if (element.matches("input")) {
     element.focus();
+  }
+  if (element.matches("input:not([type=radio])")) {
     element.select();
   } else {
     element.click();

@@ -1,0 +1,37 @@
+"""The first page of an empty shop: one motor typed into its drawing."""
+
+from fastapi import APIRouter, Request
+from fastapi.responses import Response
+
+from norvash.errors import NorvashError
+from norvash.store.motors import has_any
+from norvash.web.answers import go_to
+from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id, remember_person
+from norvash.web.first_page import first_page
+from norvash.work.first_motor import motor_typed
+from norvash.work.registering import add_motor
+from norvash.work.site import join
+
+router = APIRouter()
+
+
+@router.get("/first")
+def ask(*, request: Request, conn: Conn, now: Now) -> Response:
+    """Show what comes of what is typed so far; a shop that has motors adds another in the usual way."""
+    if has_any(conn):
+        return go_to("/motors/new")
+    return first_page(request, conn, now, dict(request.query_params))
+
+
+@router.post("/first")
+def add(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
+    """Keep the first motor, and on this device who added it."""
+    person = who
+    try:
+        person = person or join(conn, fresh_id(), typed.get("your_name", ""), now)
+        motor_id = add_motor(conn, act_of(typed, person, now), motor_typed(typed))
+    except NorvashError as error:
+        return first_page(request, conn, now, typed, error, at="" if person else "your_name")
+    answer = go_to(f"/motors/{motor_id}")
+    remember_person(answer, person.id)
+    return answer
