@@ -1,5 +1,5 @@
 .DEFAULT_GOAL := help
-.PHONY: help setup demo test check mutants bench proof screenshots rules styles lock
+.PHONY: help setup demo test check axe mutants bench proof screenshots rules styles lock
 PORT ?= 8000
 
 help: ## this list
@@ -15,6 +15,10 @@ test: ## everything, the browser included
 	@.venv/bin/pytest -n 2
 check: ## what a commit needs
 	@scripts/check
+axe: ## the accessibility checker on the playhouse's pages, each in both themes and both widths
+	@scripts/setup dev
+	@scripts/browser
+	@NORVASH_AXE_ALL=1 .venv/bin/pytest -n 2 tests/browser/test_accessible.py
 mutants: ## which faults in the core no test would notice (PART=limits, ENDING=7 tries a tenth, TABLES=300 so many of its tables)
 	@scripts/setup dev
 	@.venv/bin/python scripts/mutants.py $(or $(PART),limits) $(if $(ENDING),--ending $(ENDING)) $(if $(TABLES),--tables --most $(TABLES))

@@ -19,16 +19,21 @@ _AROUND = """() => {
 }"""
 
 
+def ready(page: Page) -> None:
+    """Wait until the scripts of a page are there."""
+    page.locator("html[data-ready]").wait_for(state="attached")
+
+
 def press(page: Page, *keys: str) -> None:
     """Press keys on a page whose scripts are there: before that the browser itself would send its forms."""
-    page.locator("html[data-ready]").wait_for(state="attached")
+    ready(page)
     for key in keys:
         page.keyboard.press(key)
 
 
 def press_on(target: Locator, key: str = "Enter") -> None:
     """Press a key on what is named, as one step: nothing that arrives meanwhile comes between focus and key."""
-    target.page.locator("html[data-ready]").wait_for(state="attached")
+    ready(target.page)
     target.press(key)
 
 
@@ -71,7 +76,7 @@ _NONE_WAITS = """() => new Promise((tell) => {
 
 def expect_all_kept(page: Page) -> None:
     """Wait until nothing waits in the browser any more, and its answer stands on the page."""
-    page.locator("html[data-ready]").wait_for(state="attached")
+    ready(page)
     page.wait_for_function(_NONE_WAITS, polling=100)
     expect(waiting(page)).to_be_hidden()
 

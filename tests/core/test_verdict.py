@@ -18,6 +18,7 @@ from norvash.core.sheet.stages.brushes.stage import PICTURES as GROUPS
 from norvash.core.use.rate import Rate
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.judging import findings
+from norvash.core.verdict.lead import lead_of
 from norvash.core.verdict.proportion import remarks
 from norvash.core.verdict.sentence import verdict
 from norvash.errors import InputError
@@ -111,6 +112,23 @@ def test_what_is_said(given_state: MotorState, grade: str | None, act: str, word
     assert not flag or flag in said.flags
     assert said.reasons
     assert all(f.rule_id in RULES for r in said.reasons for f in r.figures)
+
+
+LEADS = {
+    "nothing measured": ("Measure", "no length yet", False),
+    "runs on": ("11.0 mm", "to the limit of brush A", True),
+    "at the limit": ("0.0 mm", "brush A at its limit", True),
+    "one missing": ("Measure", "brush B, for a date", False),
+    "one missing but another gone": ("−0.5 mm", "brush A past its limit", True),
+    "doubtful": ("Settle", "the reading of brush A", False),
+    "limit unknown": ("11.7 mm", "to the limit of brush A, estimated", True),
+}
+
+
+@pytest.mark.parametrize("name", LEADS)
+def test_a_list_leads_with_what_decides(name: str) -> None:
+    lead = lead_of(judge(SAID[name][0])[0], "mm")
+    assert (f"{lead.value} {lead.unit}".strip(), lead.words, lead.carbon) == LEADS[name]
 
 
 def test_the_straight_line_and_its_dates_stand_beside_the_forecast() -> None:

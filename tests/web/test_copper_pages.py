@@ -2,6 +2,7 @@
 the page for the lathe.
 """
 
+import re
 from datetime import datetime, timedelta
 from html import unescape
 from itertools import count
@@ -154,3 +155,13 @@ def test_windings_and_drive_say_what_follows(client: TestClient, sheet: str) -> 
     text = client.get(f"/sheets/{sheet}/drive").text
     for words in ("Press only on the ring with the tight fit", "End float 0.40 mm", "Vibration 1.2 mm/s, acceptable"):
         assert words in text
+
+
+def test_the_list_of_sums_shows_what_each_draws(client: TestClient) -> None:
+    small = client.get("/sums/run-out/small.svg")
+    assert small.headers["content-type"] == "image/svg+xml"
+    assert small.text.startswith("<?xml")
+    assert client.get("/sums/nothing/small.svg").status_code == 404
+    drawn = re.findall(r'src="(/sums/[^"]+)"', client.get("/sums").text)
+    assert len(drawn) > 40
+    assert all(client.get(address).status_code == 200 for address in drawn)

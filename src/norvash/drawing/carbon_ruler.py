@@ -6,6 +6,7 @@ from norvash.core.text.words import length_words
 from norvash.drawing.svg import Drawing, Element, el, label, line, ticks
 
 _LAST_PX = 62.0
+_MOST_TICKS = 5
 
 
 def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool = False) -> Drawing:
@@ -46,6 +47,53 @@ def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool 
         elements=tuple(bars),
         head=("brush", "length now" if ruler.both_mm is None else "depth now", "at the next look", "above the limit"),
         rows=_rows(ruler) if dimensions else (),
+    )
+
+
+def row_ruler(ruler: Ruler, width: float, longest_mm: float) -> Drawing:
+    """Draw a set for one row of a list whose rows share one scale, `longest_mm` over the width [px]; its grid is that
+    of the list's head.
+    """
+    px_per_mm, top, height = (width - 2) / longest_mm, 10.0, 34.0
+    paths = dict.fromkeys(("carbon", "carbon-old", "hatch-ground"), "")
+    pitch = height / max(len(ruler.brushes), 1)
+    for i, brush in enumerate(ruler.brushes):
+        _bar(brush, 1.0, top + i * pitch, thick=pitch - (1.5 if pitch > 5 else 0.6), px_per_mm=px_per_mm, paths=paths)
+    limit_x = 1 + ruler.limit_mm * px_per_mm
+    grid = "".join(f"M{1 + mm * px_per_mm:.5g} 0v{top + height + 4:g}" for mm in ticks(0.0, longest_mm, _MOST_TICKS))
+    made = [el("path", "rule", d=grid), *(el("path", ink, d=d) for ink, d in paths.items() if d)]
+    if paths["hatch-ground"]:
+        made.append(el("path", d=paths["hatch-ground"], fill="url(#hatching)"))
+    if ruler.both_mm is None:
+        made.append(el("rect", "gone", x=1.0, y=top - 1.5, width=ruler.new_mm * px_per_mm, height=height + 1.5))
+    made += [
+        el("path", "copper", d=f"M{limit_x - 6:.1f} {top - 10:.1f}h12l-6 9z"),
+        line("copper-dash" if ruler.estimated else "copper-line", limit_x, top - 3, limit_x, top + height + 4),
+    ]
+    return Drawing(
+        name="carbon-ruler",
+        width=width,
+        height=top + height + 4,
+        title="Carbon ruler",
+        description=describe(ruler),
+        elements=tuple(made),
+    )
+
+
+def ruler_head(width: float, longest_mm: float) -> Drawing:
+    """Draw the scale that the rulers of a list share [mm]."""
+    px_per_mm, at = (width - 2) / longest_mm, ticks(0.0, longest_mm, _MOST_TICKS)
+    made: list[Element] = []
+    for mm in at:
+        anchor = "start" if mm == 0 else "end" if 1 + mm * px_per_mm > width - 20 else "middle"
+        made.append(label("text-soft", 1 + mm * px_per_mm, 12, f"{mm:g}{' mm' * (mm == at[-1])}", anchor))
+    return Drawing(
+        name="ruler-head",
+        width=width,
+        height=16,
+        title="Scale of the carbon",
+        description=f"0 to {at[-1]:g} mm",
+        elements=tuple(made),
     )
 
 

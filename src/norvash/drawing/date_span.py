@@ -41,12 +41,15 @@ class TimeAxis:
 def axis_head(axis: TimeAxis) -> Drawing:
     """Draw the months above the rows."""
     made: list[Element] = []
+    free = 0.0
     for i, month in enumerate(axis.months()):
         x = axis.x(month)
         made.append(line("rule", x, 14, x, 24))
-        if x < axis.width - 22:
+        told = month.month == 1 or (i % 2 == 0 and x >= free)
+        if told and x < axis.width - 22:
             words = f"{month:%b}" if month.month != 1 else f"{month:%Y}"
-            made.append(label("text-soft", x + 2, 12, words)) if i % 2 == 0 or month.month == 1 else None
+            made.append(label("text-soft", x + 2, 12, words))
+            free = x + 34
     return Drawing(
         name="date-head",
         width=axis.width,

@@ -71,6 +71,7 @@ def outlook_river(
         elements=tuple(made),
         head=head,
         rows=tuple(_row(f) for f in flows),
+        interactive=True,
     )
 
 

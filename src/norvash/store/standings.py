@@ -141,13 +141,16 @@ def list_next(conn: Connection, today: date, after: date, most: int) -> list[Lis
     return [_listed(r) for r in rows]
 
 
-def find_motors(conn: Connection, words: str, motor_class: str, most: int, skip: int) -> list[Listed]:
-    """Return motors whose tag, name, place or type holds the words, by tag."""
+def find_motors(
+    conn: Connection, words: str, motor_class: str, most: int, skip: int, *, urgent: bool = False
+) -> list[Listed]:
+    """Return motors whose tag, name, place or type holds the words, by tag, or the most `urgent` first."""
+    order = "case when s.rank < 9 then s.rank else -1 end desc, s.due, " if urgent else ""
     rows = conn.execute(
         f"""{_LISTED} left join motor_type t on t.id = m.type_id
             where (:class = '' or m.class = :class)
               and (:words = '' or instr(m.sought_key || char(10) || coalesce(t.name_key, ''), :words) > 0)
-            order by m.tag collate nocase limit :most offset :skip""",
+            order by {order}m.tag collate nocase limit :most offset :skip""",
         {"words": compared(words), "class": motor_class, "most": most, "skip": skip},
     )
     return [_listed(r) for r in rows]

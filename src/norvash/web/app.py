@@ -158,7 +158,10 @@ def _load_on_demand(app: FastAPI) -> None:
 
 
 # In the order in which one stands over the other.
-_STYLES = ("tokens", "components", "page", "forms", "drawings", "inks", "sheet", "stacks", "cutaway", "first", "print")
+_STYLES = (
+    *("tokens", "components", "page", "verdict", "bench", "narrow", "forms", "drawings", "inks"),
+    *("sheet", "findings", "brushes", "sheet-narrow", "parts", "stacks", "cutaway", "first", "print"),
+)
 
 
 @cache

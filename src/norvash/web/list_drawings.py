@@ -7,7 +7,7 @@ from functools import lru_cache
 from markupsafe import Markup
 
 from norvash.core.brush.ruler import ruler_from
-from norvash.drawing.carbon_ruler import carbon_ruler
+from norvash.drawing.carbon_ruler import carbon_ruler, row_ruler
 from norvash.drawing.date_span import TimeAxis, date_span
 
 _KEPT = 4096
@@ -22,6 +22,20 @@ def list_ruler(drawing_json: str, width: float) -> tuple[Markup, str, bool]:
 
 
 @lru_cache(_KEPT)
+def row_ruler_drawn(drawing_json: str, width: float, longest_mm: float) -> Markup:
+    """Return a kept ruler drawn for a row of a list whose rows share one scale."""
+    return Markup(row_ruler(ruler_from(json.loads(drawing_json)), width, longest_mm).svg())  # noqa: S704
+
+
+@lru_cache(_KEPT)
+def kept_with(drawing_json: str) -> tuple[float, dict[str, str]]:
+    """Return the longest of a kept ruler [mm], and what its motor is led with, empty before that was kept."""
+    plain = json.loads(drawing_json)
+    longest = max(plain["new_mm"], *(b["length_mm"] or 0.0 for b in plain["brushes"]), 1.0)
+    return longest, plain.get("lead", {})
+
+
+@lru_cache(_KEPT)
 def list_span(
     axis: TimeAxis, look_on: date | None, limit_on: date | None, early_on: date | None, late_on: date | None
 ) -> Markup:
@@ -31,5 +45,6 @@ def list_span(
 
 def forget() -> None:
     """Forget what was drawn, to measure a first view."""
-    list_ruler.cache_clear()
+    for drawn in (list_ruler, row_ruler_drawn, kept_with):
+        drawn.cache_clear()
     list_span.cache_clear()

@@ -39,6 +39,11 @@ _MOST_CAUSES = 7
 _ANY_DAY = datetime(2000, 1, 1)
 
 
+def is_drawn(name: str) -> bool:
+    """Tell whether a sum has a drawing."""
+    return name in _MAKERS
+
+
 def sum_drawing(name: str, given: Any, result: Any, rules: MotorRules, width: float) -> Drawing | None:
     """Return the drawing of a worked sum at a width [px], None where its figures leave nothing to draw."""
     maker = _MAKERS.get(name)

@@ -14,6 +14,7 @@ from norvash.store.standings import Listed, rises_of
 from norvash.work.rulebook import rulebook
 
 PAGE = 12
+PRINTED = 400
 REGISTER_PAGE = 20
 _NEXT = 6
 _MOST_OPEN = 8
@@ -23,7 +24,7 @@ _MOST_PAGES = 100_000
 @dataclass(frozen=True, slots=True, kw_only=True)
 class BenchRow:
     """One motor on the bench, ready to be drawn; the note says what its dates ask for, `rises` when it rises. Its
-    sentence is that of the day: of what it has risen to, else as it was judged.
+    sentence is that of the day: of what it has risen to, by which part, else as it was judged.
     """
 
     listed: Listed
@@ -38,6 +39,7 @@ class BenchRow:
     rises: tuple[Rise, ...]
     sentence: str
     today: date
+    risen_part: str = ""
 
     @property
     def figures(self) -> tuple[LineFigure, ...]:
@@ -86,17 +88,18 @@ def row_of(listed: Listed, today: date) -> BenchRow:
         rises=rises,
         sentence=f"{rise.act} {rise.why}" if rise is not None else standing.sentence,
         today=today,
+        risen_part=rise.part if rise is not None else "",
     )
 
 
-def bench(conn: Connection, today: date, page: int) -> Bench:
-    """Return one page of the bench; after the last page come the next motors that run on."""
+def bench(conn: Connection, today: date, page: int, most: int = PAGE) -> Bench:
+    """Return one page of the bench of at most so many motors; after the last page come the next that run on."""
     ahead = MotorRules(rulebook(conn))["bench.ahead"]
     until = today + timedelta(days=ahead)
     needing = standings.count_bench(conn, today, until)
-    pages = max((needing + PAGE - 1) // PAGE, 1)
+    pages = max((needing + most - 1) // most, 1)
     page = min(max(page, 1), pages)
-    rows = [row_of(x, today) for x in standings.list_bench(conn, today, until, PAGE, (page - 1) * PAGE)]
+    rows = [row_of(x, today) for x in standings.list_bench(conn, today, until, most, (page - 1) * most)]
     coming = [row_of(x, today) for x in standings.list_next(conn, today, until, _NEXT)] if page == pages else []
     return Bench(
         rows=rows,
@@ -109,8 +112,10 @@ def bench(conn: Connection, today: date, page: int) -> Bench:
     )
 
 
-def register(conn: Connection, words: str, motor_class: str, page: int, today: date) -> list[BenchRow]:
-    """Return one page of the register, by tag."""
+def register(
+    conn: Connection, words: str, motor_class: str, page: int, today: date, *, urgent: bool = False
+) -> list[BenchRow]:
+    """Return one page of the register, by tag or the most `urgent` first."""
     skip = (min(max(page, 1), _MOST_PAGES) - 1) * REGISTER_PAGE
-    found = standings.find_motors(conn, " ".join(words.split()), motor_class, REGISTER_PAGE + 1, skip)
+    found = standings.find_motors(conn, " ".join(words.split()), motor_class, REGISTER_PAGE + 1, skip, urgent=urgent)
     return [row_of(x, today) for x in found]

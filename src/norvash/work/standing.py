@@ -16,6 +16,7 @@ from norvash.core.sheet.life import Life
 from norvash.core.text.texts import compared
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.judging import findings
+from norvash.core.verdict.lead import lead_of
 from norvash.core.verdict.retired import RETIRED, retired
 from norvash.core.verdict.sentence import Verdict, verdict
 from norvash.core.verdict.values import Findings
@@ -133,7 +134,8 @@ def keep(conn: Connection, judged: Judged, *, why: str = "", free: bool = False)
         forecasts.mark_family_stale(conn, context.motor.id, context.motor.type_id)
     if judged.foreseen and context.ahead is not None:
         forecasts.save_ahead(conn, context.motor.id, context.ahead)
-    days, left = found.days, min((b.left_mm for b in found.brushes if b.left_mm is not None), default=None)
+    days, ruler = found.days, ruler_of(found, context.state)
+    left = min((b.left_mm for b in found.brushes if b.left_mm is not None), default=None)
     standings.save_standing(
         conn,
         standings.Standing(
@@ -152,7 +154,7 @@ def keep(conn: Connection, judged: Judged, *, why: str = "", free: bool = False)
             sentence=said.sentence,
             word=said.word,
             flags="; ".join(said.flags),
-            drawing_json=json.dumps(ruler_of(found, context.state).as_plain()),
+            drawing_json=json.dumps({**ruler.as_plain(), "lead": lead_of(found, ruler.unit).as_plain()}),
             place_key=compared(context.motor.place),
             early_on=_iso(days.early_on),
             late_on=_iso(days.late_on),

@@ -75,6 +75,7 @@ def ruler_of(found: "Findings", state: "MotorState") -> Ruler:
 
 
 def ruler_from(plain: dict[str, object]) -> Ruler:
-    """Return a kept ruler."""
-    brushes = tuple(RulerBrush(**b) for b in plain.pop("brushes"))  # type: ignore[attr-defined]
-    return Ruler(brushes=brushes, **plain)  # type: ignore[arg-type]
+    """Return a kept ruler; what else is kept with it is left."""
+    own = {f.name: plain[f.name] for f in fields(Ruler) if f.name in plain}
+    brushes = tuple(RulerBrush(**b) for b in own.pop("brushes"))  # type: ignore[attr-defined]
+    return Ruler(brushes=brushes, **own)  # type: ignore[arg-type]

@@ -69,7 +69,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     if found.unmeasured and calm and rise is None:
         return _unmeasured(found, state, rules, today)
     flags = _flags(found, state, rules, today)
-    carbon = _by_carbon(found)
+    carbon = by_carbon(found)
     act = rise.act if rise is not None else _act(found, carbon=carbon)
     if rise is None and "look due" in flags:
         act = f"{act} The look is due."
@@ -118,30 +118,30 @@ def _flags(found: Findings, state: MotorState, rules: MotorRules, today: date) -
 
 def _act(found: Findings, *, carbon: bool) -> str:
     """Return what to do by the worst part."""
-    first = _leading(found)
-    life = _life_of(found, first)
+    first = leading(found)
+    life = life_of(found, first)
     if life is not None and life.state == "done not proven":
         asked = proof_asked(life)
         return f"{asked[0].upper()}{asked[1:]}."
     if first is not None and first.finding.part is COMPLAINT:
         return "It does not run."
-    if _worst(found) is LOOK and found.overruled is None:
+    if worst_part(found) is LOOK and found.overruled is None:
         return "Measure it now, or change the set."
     return (_ACTS if carbon else _MEND)[found.grade or "fit"]
 
 
 def _word(found: Findings, *, carbon: bool) -> str:
     """Return the word for the grade: that of the part that gave it, or that what was done is not proven."""
-    life = _life_of(found, _leading(found))
+    life = life_of(found, leading(found))
     if life is not None and life.state == "done not proven":
         return "Done, not proven"
     for c in found.components:
-        if found.overruled is None and c.grade == found.grade and c.part is _worst(found):
+        if found.overruled is None and c.grade == found.grade and c.part is worst_part(found):
             return c.word or word_of(found.grade or "fit", carbon=carbon)
     return word_of(found.grade or "fit", carbon=carbon)
 
 
-def _worst(found: Findings) -> Part | None:
+def worst_part(found: Findings) -> Part | None:
     """Return the part that asks for most; of several equally grave the set of brushes first, then in their order."""
     worst_one = max(counted(found.components), key=lambda c: c.rank, default=None)
     return worst_one.part if worst_one is not None and worst_one.rank else None
@@ -170,20 +170,20 @@ def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, today: da
 
 def _by_part(found: Findings) -> str:
     """Return the part that asks for hands where it is not the brushes, empty where it is them or nothing does."""
-    part = _worst(found) if found.grade not in ("fit", "watch", None) else None
+    part = worst_part(found) if found.grade not in ("fit", "watch", None) else None
     return "" if part is None or part is BRUSHES else part.words.lower()
 
 
-def _by_carbon(found: Findings) -> bool:
+def by_carbon(found: Findings) -> bool:
     """Tell whether the worst voice asks for new brushes: their length, their use, or a finding that ends the set."""
-    first = _leading(found)
+    first = leading(found)
     if first is not None:
         return first.finding.renews
     worst_one = max(counted(found.components), key=lambda c: c.rank, default=None)
     return worst_one is None or worst_one.rank == 0 or worst_one.part is BRUSHES
 
 
-def _leading(found: Findings) -> Condition | None:
+def leading(found: Findings) -> Condition | None:
     """Return the finding that raises the motor above what its carbon says, None where carbon speaks loudest."""
     first = next((c for c in found.conditions if not c.finding.part.outside), None)
     by_all = found.by_all.rank if found.by_all else 0
@@ -194,14 +194,14 @@ def _leading(found: Findings) -> Condition | None:
 def _why(found: Findings, unit: str) -> str:
     if found.overruled is not None:
         return f"Decided by {found.overruled.person}."
-    first = _leading(found)
+    first = leading(found)
     if first is not None:
         if first.finding.part is COMPLAINT and first.finding.decision:
             return f"{first.finding.decision[0].upper()}{first.finding.decision[1:]}."
         what, step = f"{first.place}: {first.finding.words}", _next_step(found, first)
         return f"{what}; {step}." if len(f"{what} {step}".split()) <= _MOST_WORDS else f"{what}."
     late = next((c for c in found.components if c.part is LOOK), None)
-    if late is not None and _worst(found) is LOOK:
+    if late is not None and worst_part(found) is LOOK:
         unmeasured = " Nothing is measured yet on it." if found.round is None else ""
         return f"{late.by[0].upper()}{late.by[1:]}.{unmeasured}"
     due = found.change
@@ -246,7 +246,7 @@ def _named(label: str, found: Findings) -> str:
     return "The shortest brush" if unknown else f"Brush {label}"
 
 
-def _life_of(found: Findings, first: Condition | None) -> Life | None:
+def life_of(found: Findings, first: Condition | None) -> Life | None:
     """Return the life of the finding that leads, None where none does."""
     at = (first.position, first.finding.id) if first is not None else None
     return next((x for x in found.lives if x.stands and x.at == at), None)
@@ -254,7 +254,7 @@ def _life_of(found: Findings, first: Condition | None) -> Life | None:
 
 def _next_step(found: Findings, first: Condition) -> str:
     """Return what is to be done about a finding as far as it has come."""
-    life = _life_of(found, first)
+    life = life_of(found, first)
     if life is not None and life.state == "done not proven":
         return f"{done_words(life)}, not yet proven"
     if life is not None and life.measured_again:

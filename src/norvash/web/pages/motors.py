@@ -33,9 +33,9 @@ _UNKNOWN = ("unknown", "not known", "?")
 
 
 @router.get("/motors")
-def show(*, request: Request, conn: Conn, now: Now, q: str = "", c: str = "", p: int = 1) -> HTMLResponse:
+def show(*, request: Request, conn: Conn, now: Now, q: str = "", c: str = "", o: str = "", p: int = 1) -> HTMLResponse:
     """Show the register, or what was found in it."""
-    rows = register(conn, q[:80], c, p, now.date())
+    rows = register(conn, q[:80], c, p, now.date(), urgent=o == "urgent")
     drawn = [(r, list_ruler(r.listed.standing.drawing_json, 220.0)[0]) for r in rows[:REGISTER_PAGE]]
     return page(
         request,
@@ -45,6 +45,7 @@ def show(*, request: Request, conn: Conn, now: Now, q: str = "", c: str = "", p:
         more=len(rows) > REGISTER_PAGE,
         q=q,
         c=c,
+        o=o,
         p=max(p, 1),
         classes=list(TEMPLATES),
         errors={},

@@ -5,14 +5,14 @@ from dataclasses import MISSING, asdict, fields
 from typing import Any
 
 from fastapi import APIRouter, Request
-from fastapi.responses import HTMLResponse
+from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import find
 from norvash.core.text.quantities import UNITS
 from norvash.core.text.rows import rows_typed
 from norvash.drawing.svg import Drawing
-from norvash.errors import NorvashError
+from norvash.errors import NorvashError, NotFound
 from norvash.web.answers import errors_of, page, status_of
 from norvash.web.deps import Conn
 from norvash.web.result_table import table_of
@@ -25,9 +25,10 @@ router = APIRouter()
 def show(*, request: Request) -> HTMLResponse:
     """Show all sums."""
     from norvash.core.sums.catalogue import GROUPS, SUMS
+    from norvash.web.sum_drawings import is_drawn
 
     numbers = {name: i for i, name in enumerate(SUMS, start=1)}
-    return page(request, "sums.html", area="Sums", groups=GROUPS, numbers=numbers, errors={})
+    return page(request, "sums.html", area="Sums", groups=GROUPS, numbers=numbers, is_drawn=is_drawn, errors={})
 
 
 def as_typed(given: Mapping[str, Any]) -> dict[str, str]:
@@ -45,6 +46,21 @@ def _one_as_typed(value: Any) -> str:
     if isinstance(value[0], list):
         return " | ".join(_one_as_typed(row) for row in value)
     return "; ".join("-" if x is None else str(x) for x in value) if not isinstance(value[0], str) else " ".join(value)
+
+
+@router.get("/sums/{name}/small.svg")
+def small(*, conn: Conn, name: str) -> Response:
+    """Return what a sum draws of its example, as a picture of its own for the list."""
+    from norvash.core.sums.catalogue import SUMS
+    from norvash.web.sum_drawings import PHONE, sum_drawing
+    from norvash.work.sums import work_out
+
+    rules = MotorRules(rulebook(conn))
+    inputs, worked = work_out(name, find(SUMS, name).example, rules)
+    drawing = sum_drawing(name, inputs, worked, rules, PHONE)
+    if drawing is None:
+        raise NotFound("This sum draws nothing of its example.", "Open it; its answer stands in words.")
+    return Response(drawing.file(), media_type="image/svg+xml", headers={"Cache-Control": "private, max-age=3600"})
 
 
 @router.get("/sums/{name}")

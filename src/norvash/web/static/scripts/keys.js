@@ -1,13 +1,16 @@
 // Keys of a page: what carries `data-key` is pressed by it, what carries `data-go` after a g. The list of them is one key too.
 const NUMBER_MS = 700;
+const LETTER_MS = 1500;
 const GOING_MS = 1500;
+const LEAVING_MS = 1500;
 let going = false;
-let number = "";
+let begun = "";
 let waits = 0;
+let leaving = 0;
 
 // A measuring field that is still empty takes the keys of its page: no reading begins with one of them.
 function isTyping(target, key) {
-  if (target.matches("[data-quantity], [data-measure]") && target.value === "" && key && "[]uxz".includes(key)) {
+  if (target.matches("[data-quantity], [data-measure]") && target.value === "" && key && (begun !== "" || "[]buxz".includes(key))) {
     return false;
   }
   return target.matches("input:not([type=radio]):not([type=checkbox]), textarea, select") || target.isContentEditable;
@@ -31,28 +34,24 @@ function go(key) {
   }
 }
 
-// What a key stands for; a number of two figures is waited for where there is one that begins so.
+// What a key stands for; where a longer one begins so, like a number of two figures, the rest of it is waited for.
 function keyed(key) {
-  const all = [...document.querySelectorAll("[data-key]")];
+  const all = [...document.querySelectorAll("[data-key]")].filter((e) => !/^[A-Z]/.test(e.dataset.key) || e.dataset.key === key);
   const exactly = (typed) => all.find((e) => e.dataset.key === typed);
+  const typed = begun + key;
   clearTimeout(waits);
-  if (!/^[0-9]$/.test(key)) {
-    number = "";
-    return exactly(key);
-  }
-  const typed = number + key;
-  number = "";
+  begun = "";
   if (!all.some((e) => e.dataset.key.length > typed.length && e.dataset.key.startsWith(typed))) {
     return exactly(typed) || exactly(key);
   }
-  number = typed;
+  begun = typed;
   waits = setTimeout(() => {
-    const found = exactly(number);
-    number = "";
+    const found = exactly(begun);
+    begun = "";
     if (found) {
       press(found);
     }
-  }, NUMBER_MS);
+  }, exactly(typed) ? NUMBER_MS : LETTER_MS);
   return undefined;
 }
 
@@ -66,7 +65,7 @@ function keyOf(event) {
 }
 
 function isForPage(event) {
-  if (way() === "off" || event.ctrlKey || event.metaKey || document.querySelector("dialog[open]")) {
+  if (way() === "off" || Date.now() - leaving < LEAVING_MS || event.ctrlKey || event.metaKey || document.querySelector("dialog[open]")) {
     return false;
   }
   return way() === "alt" ? event.altKey || going : !event.altKey && !isTyping(event.target, event.key);
@@ -99,17 +98,26 @@ function pressed(event) {
     event.preventDefault();
     return;
   }
-  if (key === "Enter" && event.target !== document.body) {
+  if (key === "Enter" && !event.target.matches("body, main")) {
     return;
   }
   const found = keyed(key);
-  if (found) {
+  if (found || begun) {
     event.preventDefault();
+  }
+  if (found) {
     press(found);
   }
 }
 
 document.addEventListener("keydown", pressed);
+// What is typed while the next page is on its way is meant for that one.
+window.addEventListener("beforeunload", () => {
+  leaving = Date.now();
+});
+window.addEventListener("pageshow", () => {
+  leaving = 0;
+});
 
 export default () => ({
   rows: [],
@@ -120,7 +128,7 @@ export default () => ({
 
   show() {
     const held = way() === "alt" ? "Alt " : "";
-    const own = [...document.querySelectorAll("[data-key]")].map((e) => ({ key: held + e.dataset.key, says: e.dataset.keySays }));
+    const own = [...document.querySelectorAll("[data-key-says]")].map((e) => ({ key: held + (e.dataset.keyShown || e.dataset.key), says: e.dataset.keySays }));
     const areas = [...document.querySelectorAll("[data-go]")].map((a) => ({
       key: held + "g " + a.dataset.go,
       says: "go to " + a.firstChild.textContent.trim(),

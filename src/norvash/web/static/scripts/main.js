@@ -10,9 +10,20 @@ Alpine.plugin(morph);
 Object.entries({ dependent, file, keys, live, row, waiting }).forEach(([name, component]) => Alpine.data(name, component));
 Alpine.start();
 
-// A browser that is busy can leave out what is to be focused: the hand goes on there all the same.
-const first = document.querySelector("[autofocus]");
+// Where the hand goes on: at what the page asks first, else where its work begins, else at its top below the head. A
+// browser that is busy can leave out what is to be focused.
+const first = document.querySelector("[autofocus]") || (location.hash ? null : document.querySelector("[data-hand]") || document.getElementById("main"));
 if (first && document.activeElement === document.body) {
-  first.focus();
+  first.focus({ preventScroll: !first.matches("[data-missing]") });
 }
+// What is wider than its place is moved by keys as well.
+function scrollable() {
+  document.querySelectorAll(".scroll").forEach((area) => {
+    area.tabIndex = area.scrollWidth > area.clientWidth ? 0 : -1;
+  });
+}
+
+scrollable();
+window.addEventListener("resize", scrollable);
+window.addEventListener("norvash:merged", scrollable);
 document.documentElement.dataset.ready = "";

@@ -98,7 +98,7 @@ export function merge(html, sent = null) {
 
 // What was refused gets the cursor, unless somebody has left it or is typing the next thing already.
 function focusAgain(page, was) {
-  const refused = was.sent && !was.sent.left && !was.touched.has(was.active) ? page.querySelector("[aria-invalid=true]") : null;
+  const refused = was.sent && !was.sent.left && !was.touched.has(was.active) ? page.querySelector("[data-missing], [aria-invalid=true]") : null;
   const still = was.active.isConnected ? was.active : was.active.id && document.getElementById(was.active.id);
   const next = refused || still || page.querySelector("[autofocus]") || stopsOn(page)[was.order];
   if (!next) {
@@ -109,6 +109,9 @@ function focusAgain(page, was) {
     if (!refused && was.caret && next.setSelectionRange && next.type !== "number") {
       next.setSelectionRange(...was.caret);
     }
+  }
+  if (refused && refused.matches("[data-missing]")) {
+    refused.scrollIntoView({ block: "center" });
   }
   if (refused && refused.select && refused.tagName !== "TEXTAREA") {
     refused.select();

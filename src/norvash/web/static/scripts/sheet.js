@@ -12,6 +12,7 @@ const PRESSED = "norvash.pressed";
 const POLL_MS = 1000;
 const NOW = "[data-entry] [data-now], [data-measure]";
 let left = false;
+let corrected = null;
 
 const sheet = () => document.querySelector("[data-sheet]");
 const measures = () => [...document.querySelectorAll("[data-measure]")];
@@ -154,8 +155,11 @@ function enter(form, by) {
   }
   const over = body.get("replaces") || new URL(form.action).searchParams.get("replaces") || "";
   const sent = field ? field.value + over : "";
+  const corrects = field !== null && field.defaultValue !== "";
   if (field && form.dataset.sent === sent) {
-    moveOn(field);
+    if (field !== corrected) {
+      moveOn(field);
+    }
     return;
   }
   if (field) {
@@ -190,7 +194,11 @@ function enter(form, by) {
   if (adds) {
     goOnAdding(form);
   }
-  if (field) {
+  // Whoever corrects looks at what comes of it in its row; once more Enter goes on. One key both changes and submits.
+  if (corrects) {
+    corrected = field;
+    setTimeout(() => (corrected = null));
+  } else if (field) {
     moveOn(field);
   }
 }

@@ -36,12 +36,14 @@ export default () => ({
   groups: [],
   refused: [],
   loose: false,
+  stays: false,
   newer: isNewer(),
 
   init() {
     queue.onChange(() => this.show());
     ["online", "offline"].forEach((kind) => window.addEventListener(kind, () => this.show()));
     window.addEventListener("norvash:newer", () => this.show());
+    document.addEventListener("click", (event) => this.stay(event));
     queue.opened.then(flush);
     this.show();
   },
@@ -62,13 +64,23 @@ export default () => ({
       words: "Not kept" + (i.who && i.who !== person() ? ", of " + (i.name || "somebody else") : "") + ": " + i.says + ". " + i.why,
     }));
     this.loose = queue.isLoose();
+    this.stays = this.stays && !navigator.onLine;
     this.newer = isNewer();
     const forms = late.map((i) => i.form);
     document.querySelectorAll("[data-entry]").forEach((f) => f.classList.toggle("waits", forms.includes(f.id || f.parentElement.id)));
   },
 
+  // A page that is left without the network does not come back: it stays, and says so where what waits is listed.
+  stay(event) {
+    const link = event.target.closest("a[href]");
+    if (link && !navigator.onLine && link.pathname + link.search !== location.pathname + location.search) {
+      event.preventDefault();
+      this.stays = true;
+    }
+  },
+
   get any() {
-    return this.groups.length + this.refused.length > 0 || this.newer;
+    return this.groups.length + this.refused.length > 0 || this.newer || this.stays;
   },
 
   seen(act) {

@@ -1,0 +1,93 @@
+"""The playhouse's pages before an accessibility checker: theme and width in turn, all four of each by `make axe`."""
+
+import os
+import shutil
+from collections.abc import Iterator
+from pathlib import Path
+
+import pytest
+from axe_playwright_python.sync_playwright import Axe  # type: ignore[import-untyped]
+from playwright.sync_api import Browser, Page
+
+from live import served
+from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.store.database import connect
+from seen import ready
+
+pytestmark = pytest.mark.browser
+WAYS = (("light", 1280, 800), ("dark", 390, 844), ("dark", 1280, 800), ("light", 390, 844))
+AREAS = (
+    "/",
+    "/motors",
+    "/motors/new",
+    "/motors/new?motor_class=tool",
+    "/hours",
+    "/hours/import",
+    "/outlook",
+    "/outlook/dark",
+    "/sums",
+    "/sums/bar-map",
+    "/rulebook",
+    "/rulebook/line.plan",
+    "/put-off",
+    "/types",
+    "/find?q=w",
+    "/who",
+    "/state",
+    "/notes/import",
+)
+OF_A_MOTOR = ("", "/hours", "/notes", "/new-set", "/figures", "/sheet")
+
+
+def addresses(db: Path) -> list[str]:
+    """Return the areas, two motors, every stage of two open sheets, and a signed one."""
+    conn = connect(db)
+    motors = [r[0] for r in conn.execute("select id from motor order by tag limit 2")]
+    whole = "select id from sheet where kind = 'full' and signed_at is {} null order by at desc limit {}"
+    open_sheets = [r[0] for r in conn.execute(whole.format("", 2))]
+    signed = conn.execute(whole.format("not", 1)).fetchone()[0]
+    conn.close()
+    made = [*AREAS, *(f"/motors/{m}{x}" for m in motors for x in OF_A_MOTOR), f"/policies/motor/{motors[0]}"]
+    made += [f"/sheets/{s}/{stage}" for s in open_sheets for stage in STAGE_BY_ID]
+    return [*made, f"/sheets/{signed}/sign", f"/sheets/{signed}/drive"]
+
+
+@pytest.fixture
+def pages(browser: Browser, playhouse: Path, tmp_path: Path) -> Iterator[list[Page]]:
+    """Return a page in each way of being looked at, with somebody at work."""
+    db = tmp_path / "playhouse.db"
+    shutil.copy(playhouse, db)
+    with served(db) as address:
+        made = []
+        for theme, width, height in WAYS:
+            context = browser.new_context(
+                base_url=address,
+                color_scheme=theme,  # type: ignore[arg-type]
+                viewport={"width": width, "height": height},
+                reduced_motion="reduce",
+            )
+            page = context.new_page()
+            page.goto("/who")
+            page.get_by_role("button", name="Ines Torvald").click()
+            made.append(page)
+        yield made
+        for page in made:
+            page.context.close()
+
+
+@pytest.mark.parametrize("nth", range(4))
+def test_no_page_breaks_a_rule(pages: list[Page], playhouse: Path, nth: int) -> None:
+    broken: list[str] = []
+    every = addresses(playhouse)
+    assert len(every) > 50
+    for i, address in enumerate(every):
+        if i % 4 != nth:
+            continue
+        for page in pages if "NORVASH_AXE_ALL" in os.environ else [pages[(i // 4) % 4]]:
+            answer = page.goto(address)
+            assert answer is not None
+            assert answer.ok, address
+            ready(page)
+            for rule in Axe().run(page).response["violations"]:
+                broken += [f"{address} {rule['id']}: {n['html'][:120]}" for n in rule["nodes"]]
+    assert broken == []
