@@ -55,12 +55,8 @@ def cut(page: Page) -> None:
     page.locator("table.passes").wait_for()
 
 
-def when_to_look(page: Page) -> None:
-    motor(page, "H-01")
-    page.keyboard.press("p")
-    page.get_by_role("heading", name="When to look").wait_for()
-
-
+# What is looked at where there is no motor yet, and nobody at work.
+EMPTY = ("first",)
 SHOTS = {
     "bench": (WIDE, "light", lambda p: p.goto("/")),
     "bench-dark": (WIDE, "dark", lambda p: p.goto("/")),
@@ -78,7 +74,7 @@ SHOTS = {
     "repair-or-buy": (WIDE, "light", lambda p: sheet(p, "G-01", "decide#ways")),
     "stack": (WIDE, "light", lambda p: sheet(p, "S-05", "close")),
     "outlook": (WIDE, "light", lambda p: p.goto("/outlook")),
-    "when-to-look": (WIDE, "light", when_to_look),
+    "first": (WIDE, "light", lambda p: p.goto("/")),
     "find-cause": (WIDE, "light", lambda p: p.goto("/sums/find-cause")),
     "cut": (WIDE, "light", cut),
 }
@@ -108,8 +104,9 @@ def shoot(browser: Browser, address: str, name: str, folder: Path) -> None:
         color_scheme=light,
     )
     page = context.new_page()
-    page.goto("/who")
-    page.get_by_role("button", name="Ines Torvald").click()
+    if name not in EMPTY:
+        page.goto("/who")
+        page.get_by_role("button", name="Ines Torvald").click()
     go(page)
     page.wait_for_load_state()
     page.screenshot(path=folder / f"{name}.png")
@@ -123,12 +120,13 @@ def main() -> None:
     folder.mkdir(parents=True, exist_ok=True)
     with tempfile.TemporaryDirectory() as made, standin(GAUGE_VALUES) as gauge, sync_playwright() as playwright:
         prepare(Path(made) / "demo.db", reset=True)
-        server, address = serve(Path(made) / "demo.db", gauge)
+        servers = [serve(Path(made) / f"{kind}.db", gauge) for kind in ("demo", "empty")]
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=ARGS)
         for name in wanted:
-            shoot(browser, address, name, folder)
+            shoot(browser, servers[name in EMPTY][1], name, folder)
         browser.close()
-        server.should_exit = True
+        for server, _ in servers:
+            server.should_exit = True
 
 
 if __name__ == "__main__":

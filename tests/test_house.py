@@ -45,6 +45,16 @@ def test_the_browser_finds_things_as_a_person_does() -> None:
     assert len(by_mark) <= 20, by_mark
 
 
+def test_no_thing_on_a_page_is_inked() -> None:
+    """A class that a page's own element has would hand its ink down to every drawing inside that element."""
+    pages = (SOURCE / "web/templates").rglob("*.html")
+    classes = (m for p in pages for m in re.findall(r'class="([^"]*)"', p.read_text()))
+    on_pages = {name for words in classes for name in re.findall(r"[a-z][a-z0-9-]*", words)}
+    bare = {line[1:-2] for line in stylesheet().splitlines() if re.fullmatch(r"\.[a-z0-9-]+ {", line)}
+    assert not bare & on_pages
+    assert len(bare) > 50
+
+
 def test_colours_are_named_once() -> None:
     """Pages and drawings have them from one list; the styles of the browser are written from it by `make styles`."""
     styles = SOURCE / "web/static/styles"

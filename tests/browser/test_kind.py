@@ -118,6 +118,7 @@ def test_only_a_sheet_is_asked_how_new_it_is(ines: Page, watch: Watch, motor: st
     ines.on("request", lambda r: asked.append(r.url))
     ines.clock.install()
     ines.goto(f"/policies/motor/{motor}")
+    ines.get_by_label("Kind").select_option("table")
     ines.get_by_label("Table, pasted from a spreadsheet").fill("no bench sheet, a table to paste")
     ines.clock.run_for(3000)
     expect(ines.get_by_label("Table, pasted from a spreadsheet")).to_have_value("no bench sheet, a table to paste")

@@ -160,6 +160,7 @@ def add_late(conn: Connection, acts: Acts, late: tuple[Late, ...] = LATE) -> Non
             brushes=one.brushes,
             new_length=one.new_length,
             limit=one.limit,
+            limit_source="" if "%" in one.limit else "maker",
             unit_of_use=one.unit_of_use,
             use_now=one.use_now,
             set_is_new=False,

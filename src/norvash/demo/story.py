@@ -125,6 +125,7 @@ class Story:
             brushes=m.brushes,
             new_length=own.get("new_mm", ""),
             limit=limit,
+            limit_source="maker" if limit else "",
             unit_of_use="",
             use_now="0",
             set_is_new=True,

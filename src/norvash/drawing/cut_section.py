@@ -1,5 +1,7 @@
 """Cut section: the profile along the shaft as it is, every pass, what is cut to, and the least that must stay."""
 
+from dataclasses import dataclass
+
 from norvash.core.commutator.cut import Plan
 from norvash.drawing.svg import Drawing, Element, el, label, line, polyline
 
@@ -8,103 +10,123 @@ _SHOULDER = 0.16
 _FAR = 2.4
 
 
+@dataclass(frozen=True, slots=True, kw_only=True)
+class _Frame:
+    """The paper [px]: the ends of the shaft's stretch, its foot, and how a radial depth is drawn [px/mm] below the
+    least that is shown; `broken` where what must stay, shown at `deep_mm`, is farther off than drawn.
+    """
+
+    x0: float
+    x1: float
+    floor: float
+    px: float
+    above_mm: float
+    tir_mm: float
+    broken: bool
+    deep_mm: float
+
+    def y(self, depth_mm: float) -> float:
+        """Return where a radial depth lies."""
+        return _TOP + (depth_mm - self.above_mm + self.tir_mm / 2) * self.px
+
+
+def _framed(plan: Plan, width: float) -> _Frame:
+    copper = plan.copper
+    deep = (copper.diameter_mm - plan.least_diameter_mm) / 2
+    near = max(plan.chosen.radial_mm, plan.full.radial_mm, copper.groove_radial_mm, copper.pit_radial_mm, 0.05)
+    broken, above = deep > _FAR * near, min(deep, 0.0)
+    bottom_mm = (_FAR * near if broken else max(deep, near)) * 1.18
+    px = _HEIGHT / (bottom_mm + copper.tir_mm - above)
+    shown_mm = _FAR * near if broken else deep
+    return _Frame(
+        x0=_LEFT,
+        x1=width - _RIGHT,
+        floor=_TOP + _HEIGHT,
+        px=px,
+        above_mm=above,
+        tir_mm=copper.tir_mm,
+        broken=broken,
+        deep_mm=shown_mm,
+    )
+
+
 def cut_section(plan: Plan, width: float) -> Drawing:
     """Draw half a section: along the shaft to the right, radial depth downwards and magnified.
 
     Units: width [px]. All depths in it are radial and say so.
     """
-    copper, chosen = plan.copper, plan.chosen
-    deep, near = (
-        (copper.diameter_mm - plan.least_diameter_mm) / 2,
-        max(chosen.radial_mm, plan.full.radial_mm, copper.groove_radial_mm, copper.pit_radial_mm, 0.05),
-    )
-    broken = deep > _FAR * near
-    above = min(deep, 0.0)
-    bottom_mm = (_FAR * near if broken else max(deep, near)) * 1.18
-    px = _HEIGHT / (bottom_mm + copper.tir_mm - above)
-    x0, x1 = _LEFT, width - _RIGHT
-    rest = (x1 - x0) * _SHOULDER
-
-    def y(depth: float) -> float:
-        return _TOP + (depth - above + copper.tir_mm / 2) * px
-
-    low, cut, floor = y(_FAR * near if broken else deep), y(chosen.radial_mm), _TOP + _HEIGHT
-    g0, g1 = x0 + rest, x1 - rest
-    profile = [
-        (x0, y(0)),
-        (g0, y(0)),
-        (g0 + 4, y(copper.groove_radial_mm)),
-        (g1 - 4, y(copper.groove_radial_mm)),
-        (g1, y(0)),
-        (x1, y(0)),
-    ]
-    body = "M" + "L".join(f"{a:.1f} {b:.1f}" for a, b in [*profile, (x1, floor + 18), (x0, floor + 18)]) + "Z"
-    made: list[Element] = [el("path", "copper", d=body)]
-    if copper.pit_radial_mm > 0:
-        middle = (g0 + g1) / 2
-        made.append(
-            el(
-                "path",
-                "ground",
-                d=(
-                    f"M{middle - 9:.1f} {y(copper.groove_radial_mm):.1f}L{middle:.1f}"
-                    f" {y(copper.pit_radial_mm):.1f}L{middle + 9:.1f}"
-                    f" {y(copper.groove_radial_mm):.1f}Z"
-                ),
-            )
-        )
-    made += [
-        line(
-            "pass-line",
-            x0 - 8,
-            y(p.total_radial_mm - copper.tir_mm / 2),
-            x1 + 8,
-            y(p.total_radial_mm - copper.tir_mm / 2),
-        )
-        for p in plan.passes[:-1]
-        if chosen.allowed
-    ]
-    made += [
-        el("rect", "limit-below", x=x0, y=low, width=x1 - x0, height=max(floor + 18 - low, 0.0)),
-        line("track-hot", x0 - 16, low, x1 + 16, low),
-        line("track", x0 - 16, cut, x1 + 16, cut),
-    ]
-    if broken:
-        made.append(_break(x0, x1, (cut + low) / 2))
-    made += _words(plan, x0, x1, top=y(0), cut=cut, low=low)
-    if plan.leaving is not None:
-        full = y(plan.full.radial_mm)
-        made += [line("ahead", x0 - 8, full, x1 + 8, full)]
-    scale = _scale(copper.track_axial_mm, x0, x1, px)
+    copper, chosen, frame = plan.copper, plan.chosen, _framed(plan, width)
+    made = [*_body(plan, frame), *_cuts(plan, frame)]
+    scale = _scale(copper.track_axial_mm, frame.x0, frame.x1, frame.px)
     about = [f"track {copper.track_axial_mm:g} mm along the shaft"] if copper.track_axial_mm is not None else []
-    about.append(f"depths {scale}{', cut short at the zigzag' if broken else ''}")
-    made += [label("text-soft", 4.0, floor + 36 + 16 * i, line_of) for i, line_of in enumerate(about)]
-    verdict = (
-        "" if chosen.allowed else f"; {chosen.under_by_diameter_mm:.3f} mm under the least diameter: not to be cut"
-    )
-    said = (
-        f"smallest diameter {copper.diameter_mm:.2f} mm, groove {copper.groove_radial_mm:g}, pit"
-        f" {copper.pit_radial_mm:g} mm radial; cut to"
-        f" {chosen.diameter_after_mm:.2f} mm, least {plan.least_diameter_mm:.2f} mm{verdict}"
-    )
+    about.append(f"depths {scale}{', cut short at the zigzag' if frame.broken else ''}")
+    made += [label("text-soft", 4.0, frame.floor + 36 + 16 * i, line_of) for i, line_of in enumerate(about)]
     return Drawing(
         name="cut-section",
         width=width,
-        height=floor + 28 + 16 * len(about),
+        height=frame.floor + 28 + 16 * len(about),
         title="Section of the cut, depths radial",
-        description=f"{said}.",
+        description=f"{_said(plan)}.",
         elements=tuple(made),
-        head=(
-            "pass",
-            "kind",
-            "infeed, mm radial",
-            "from first touch, mm radial",
-            "diameter after, mm",
-            "r/min",
-            "feed, mm/rev",
-            "min",
-        ),
+        head=_HEAD,
         rows=pass_rows(plan) if chosen.allowed else (),
+    )
+
+
+_HEAD = (
+    "pass",
+    "kind",
+    "infeed, mm radial",
+    "from first touch, mm radial",
+    "diameter after, mm",
+    "r/min",
+    "feed, mm/rev",
+    "min",
+)
+
+
+def _body(plan: Plan, frame: _Frame) -> list[Element]:
+    """Return the copper as it is, with its groove and its deepest pit."""
+    copper, x0, x1, y = plan.copper, frame.x0, frame.x1, frame.y
+    rest = (x1 - x0) * _SHOULDER
+    g0, g1, groove, foot = x0 + rest, x1 - rest, y(copper.groove_radial_mm), frame.floor + 18
+    profile = [(x0, y(0)), (g0, y(0)), (g0 + 4, groove), (g1 - 4, groove), (g1, y(0)), (x1, y(0))]
+    body = "M" + "L".join(f"{a:.1f} {b:.1f}" for a, b in [*profile, (x1, foot), (x0, foot)]) + "Z"
+    made: list[Element] = [el("path", "copper", d=body)]
+    if copper.pit_radial_mm > 0:
+        middle, pit = (g0 + g1) / 2, y(copper.pit_radial_mm)
+        corners = ((middle - 9, groove), (middle, pit), (middle + 9, groove))
+        made.append(el("path", "ground", d="M" + "L".join(f"{a:.1f} {b:.1f}" for a, b in corners) + "Z"))
+    return made
+
+
+def _cuts(plan: Plan, frame: _Frame) -> list[Element]:
+    """Return the passes, what is cut to and what must stay, with their words."""
+    x0, x1, chosen = frame.x0, frame.x1, plan.chosen
+    low, cut, foot = frame.y(frame.deep_mm), frame.y(chosen.radial_mm), frame.floor + 18
+    at = [frame.y(p.total_radial_mm - frame.tir_mm / 2) for p in plan.passes[:-1] if chosen.allowed]
+    made: list[Element] = [line("pass-line", x0 - 8, y, x1 + 8, y) for y in at]
+    made += [
+        el("rect", "limit-below", x=x0, y=low, width=x1 - x0, height=max(foot - low, 0.0)),
+        line("track-hot", x0 - 16, low, x1 + 16, low),
+        line("track", x0 - 16, cut, x1 + 16, cut),
+    ]
+    if frame.broken:
+        made.append(_break(x0, x1, (cut + low) / 2))
+    made += _words(plan, x0, x1, top=frame.y(0), cut=cut, low=low)
+    if plan.leaving is not None:
+        full = frame.y(plan.full.radial_mm)
+        made.append(line("ahead", x0 - 8, full, x1 + 8, full))
+    return made
+
+
+def _said(plan: Plan) -> str:
+    copper, chosen = plan.copper, plan.chosen
+    under = f"; {chosen.under_by_diameter_mm:.3f} mm under the least diameter: not to be cut"
+    return (
+        f"smallest diameter {copper.diameter_mm:.2f} mm, groove {copper.groove_radial_mm:g}, pit"
+        f" {copper.pit_radial_mm:g} mm radial; cut to"
+        f" {chosen.diameter_after_mm:.2f} mm, least {plan.least_diameter_mm:.2f} mm{'' if chosen.allowed else under}"
     )
 
 

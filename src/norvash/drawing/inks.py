@@ -156,7 +156,12 @@ def _selector(ink: str) -> str:
     """Return what finds an ink: its class alone, for what a page defines once is shown in trees of their own."""
     if "text" in ink or ink == "numeral":
         return f".drawing text.{ink}"
-    return {"rule": "path.rule", "span": "rect.span"}.get(ink, f".{ink}")
+    return f"{_SHAPES}.{ink}" if ink in _ALSO_OF_PAGES else f".{ink}"
+
+
+# Inks whose names are those of things on pages too: there they would be handed down to the drawings inside.
+_ALSO_OF_PAGES = ("axis", "dark", "gone", "look", "part", "rule", "sheets", "span", "visit")
+_SHAPES = ":is(path, rect, circle)"
 
 
 def _either(light: str, dark: str) -> str:

@@ -1,5 +1,6 @@
 """Run-out rose: readings round the circle with the deviation magnified, the fitted curve and the limit as a ring."""
 
+from dataclasses import dataclass
 from math import cos, radians, sin
 
 from norvash.core.commutator.run_out import RunOut
@@ -8,85 +9,46 @@ from norvash.drawing.svg import Drawing, Element, el, label, line, nice_step, po
 _MARGIN, _SHARE = 46.0, 0.34
 
 
+@dataclass(frozen=True, slots=True)
+class _Rose:
+    """The circle on the paper [px]: its centre, the ring of its names, the fitted circle, and how a deviation is drawn
+    [px/mm] about the mean.
+    """
+
+    centre: float
+    outer: float
+    base: float
+    px: float
+    mean_mm: float
+
+    def at(self, deg: float, mm: float) -> tuple[float, float]:
+        """Return where a reading lies."""
+        return self.on(deg, self.base + (mm - self.mean_mm) * self.px)
+
+    def on(self, deg: float, r: float) -> tuple[float, float]:
+        """Return a point at a radius, clockwise from the top."""
+        return self.centre + r * sin(radians(deg)), self.centre - r * cos(radians(deg))
+
+
 def run_out_rose(found: RunOut, diameter_mm: float | None, per_bar: bool, width: float) -> Drawing:
     """Draw a circle of readings clockwise from the top, in the direction of turning.
 
     Units: width [px]. The ring is as wide as the run-out allowed, round the fitted circle's mean.
     """
     size = min(width, 400.0)
-    centre, outer = size / 2, size / 2 - _MARGIN
+    outer = size / 2 - _MARGIN
     reach = max(*(abs(x - found.fit.mean_mm) for x in found.readings_mm if x is not None), found.tir_limit_mm / 2) * 1.1
-    base, px = outer * (1 - _SHARE), outer * _SHARE / reach
-    count, what = len(found.readings_mm), "bar" if per_bar else "reading"
-
-    def at(deg: float, mm: float) -> tuple[float, float]:
-        r = base + (mm - found.fit.mean_mm) * px
-        return centre + r * sin(radians(deg)), centre - r * cos(radians(deg))
-
-    half = found.tir_limit_mm / 2 * px
+    rose = _Rose(size / 2, outer, outer * (1 - _SHARE), outer * _SHARE / reach, found.fit.mean_mm)
+    curve = "L".join("{:.1f} {:.1f}".format(*rose.at(d, _curve(found, d))) for d in range(0, 361, 3))
+    ring = f"{found.tir_limit_mm * rose.px:.1f}"
     made: list[Element] = [
-        el("circle", "limit-ring", cx=centre, cy=centre, r=base, stroke_width=f"{2 * half:.1f}"),
-        el("circle", "axis", cx=centre, cy=centre, r=base),
+        el("circle", "limit-ring", cx=rose.centre, cy=rose.centre, r=rose.base, stroke_width=ring),
+        el("circle", "axis", cx=rose.centre, cy=rose.centre, r=rose.base),
+        el("path", "copper-line", d=f"M{curve}Z"),
+        *_readings(found, rose),
+        *(_high_point(found, rose.centre, outer) if found.fit.leans else ()),
+        *_foot(found, rose, size, reach, diameter_mm),
     ]
-    made += [
-        el(
-            "path",
-            "copper-line",
-            d="M" + "L".join("{:.1f} {:.1f}".format(*at(d, _curve(found, d))) for d in range(0, 361, 3)) + "Z",
-        )
-    ]
-    odd = {n for n, _ in found.odd_mm}
-    for i, x in enumerate(found.readings_mm):
-        deg = 360 * i / count
-        if x is not None:
-            px_x, px_y = at(deg, x)
-            made.append(
-                el(
-                    "circle",
-                    "dot-doubt" if i + 1 in odd else "dot",
-                    cx=px_x,
-                    cy=px_y,
-                    r=5.0 if i + 1 in odd else (3.4 if count <= 72 else 1.8),
-                )
-            )
-        named = count <= 16 or i % max(count // 12, 1) == 0 or i + 1 in odd
-        if named and (i == 0 or count - i >= max(count // 24, 1)):
-            out_x, out_y = centre + (outer + 14) * sin(radians(deg)), centre - (outer + 14) * cos(radians(deg))
-            made.append(
-                label(
-                    "text-tag" if i + 1 in odd else "text-soft",
-                    out_x,
-                    out_y + 4,
-                    f"{i + 1}{'▲' if i + 1 in odd else ''}",
-                    "middle",
-                )
-            )
-    if found.fit.leans:
-        made += _high_point(found, centre, outer)
-    step = nice_step(2 * reach, 5)
-    bar = step * px
-    made += [
-        line("track", 10, size - 12, 10 + bar, size - 12),
-        line("track", 10, size - 16, 10, size - 8),
-        line("track", 10 + bar, size - 16, 10 + bar, size - 8),
-        label("text", 18 + bar, size - 8, f"{step * 1000:g} µm{_magnified(px, base, diameter_mm)}"),
-        label(
-            "text-copper",
-            size - 8,
-            size - 8,
-            f"→ high point {found.fit.high_point_deg:.0f}°" if found.fit.leans else "on centre",
-            "end",
-        ),
-    ]
-    rows = tuple(
-        (
-            f"{i}",
-            "not measured" if x is None else f"{x:.4f}",
-            "" if r is None else f"{r:+z.4f}",
-            "stands out ▲" if i in odd else "",
-        )
-        for i, (x, r) in enumerate(zip(found.readings_mm, found.fit.remainders_mm, strict=True), start=1)
-    )
     words = f"total run-out {found.tir_mm:.3f} mm, allowed {found.tir_limit_mm:g} mm; {found.fit.words}; {found.words}"
     return Drawing(
         name="run-out-rose",
@@ -95,8 +57,53 @@ def run_out_rose(found: RunOut, diameter_mm: float | None, per_bar: bool, width:
         title="Run-out rose",
         description=f"{words}.",
         elements=tuple(made),
-        head=(what, "reading, mm", "left after the fit, mm", ""),
-        rows=rows,
+        head=("bar" if per_bar else "reading", "reading, mm", "left after the fit, mm", ""),
+        rows=_rows(found),
+    )
+
+
+def _readings(found: RunOut, rose: _Rose) -> list[Element]:
+    """Return the readings as dots, those that stand out larger, and as many of their numbers as there is room for."""
+    odd, count = {n for n, _ in found.odd_mm}, len(found.readings_mm)
+    made: list[Element] = []
+    for i, x in enumerate(found.readings_mm):
+        deg, stands_out = 360 * i / count, i + 1 in odd
+        if x is not None:
+            dot_x, dot_y = rose.at(deg, x)
+            r = 5.0 if stands_out else (3.4 if count <= 72 else 1.8)
+            made.append(el("circle", "dot-doubt" if stands_out else "dot", cx=dot_x, cy=dot_y, r=r))
+        named = count <= 16 or i % max(count // 12, 1) == 0 or stands_out
+        if named and (i == 0 or count - i >= max(count // 24, 1)):
+            out_x, out_y = rose.on(deg, rose.outer + 14)
+            ink = "text-tag" if stands_out else "text-soft"
+            made.append(label(ink, out_x, out_y + 4, f"{i + 1}{'▲' if stands_out else ''}", "middle"))
+    return made
+
+
+def _foot(found: RunOut, rose: _Rose, size: float, reach: float, diameter_mm: float | None) -> list[Element]:
+    """Return the scale of the deviation, and where the high point is."""
+    step = nice_step(2 * reach, 5)
+    bar = step * rose.px
+    high = f"→ high point {found.fit.high_point_deg:.0f}°" if found.fit.leans else "on centre"
+    return [
+        line("track", 10, size - 12, 10 + bar, size - 12),
+        line("track", 10, size - 16, 10, size - 8),
+        line("track", 10 + bar, size - 16, 10 + bar, size - 8),
+        label("text", 18 + bar, size - 8, f"{step * 1000:g} µm{_magnified(rose.px, rose.base, diameter_mm)}"),
+        label("text-copper", size - 8, size - 8, high, "end"),
+    ]
+
+
+def _rows(found: RunOut) -> tuple[tuple[str, ...], ...]:
+    odd = {n for n, _ in found.odd_mm}
+    return tuple(
+        (
+            f"{i}",
+            "not measured" if x is None else f"{x:.4f}",
+            "" if r is None else f"{r:+z.4f}",
+            "stands out ▲" if i in odd else "",
+        )
+        for i, (x, r) in enumerate(zip(found.readings_mm, found.fit.remainders_mm, strict=True), start=1)
     )
 
 

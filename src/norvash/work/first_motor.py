@@ -1,5 +1,6 @@
 """The first motor of an empty shop: how it would be judged while it is typed, and kept as it was typed."""
 
+import re
 from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import datetime
@@ -24,6 +25,7 @@ EXAMPLE: Mapping[str, str] = MappingProxyType(
         "use_a_week": "7",
     }
 )
+_PLAIN = re.compile(r"\d[\d.,\s]*h?")
 NO_PLACE = "place not said"
 # Where an error of the job lies on this form.
 _AT: Mapping[str, str] = MappingProxyType(
@@ -63,7 +65,8 @@ def motor_typed(typed: Mapping[str, str]) -> NewMotor:
         new_length=said["new_length"],
         limit=said["limit"],
         unit_of_use="",
-        use_now="",
+        # Nobody has named a counter: its use is counted from when the set was new.
+        use_now=said["ran"] if _PLAIN.fullmatch(said["ran"]) else "",
         set_is_new=False,
         figures={"use_per_week_units": said["use_a_week"]},
         since=SinceTyped(ran=said["ran"]),

@@ -16,6 +16,7 @@ from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.forms import MotorForm
 from norvash.web.list_drawings import list_ruler
+from norvash.web.list_leads import lead_of_row, waits_for
 from norvash.web.motor_drawings import brush_drawn, end_view_new
 from norvash.work.bench import REGISTER_PAGE, register
 from norvash.work.registering import NewMotor, add_motor
@@ -36,7 +37,10 @@ _UNKNOWN = ("unknown", "not known", "?")
 def show(*, request: Request, conn: Conn, now: Now, q: str = "", c: str = "", o: str = "", p: int = 1) -> HTMLResponse:
     """Show the register, or what was found in it."""
     rows = register(conn, q[:80], c, p, now.date(), urgent=o == "urgent")
-    drawn = [(r, list_ruler(r.listed.standing.drawing_json, 220.0)[0]) for r in rows[:REGISTER_PAGE]]
+    drawn = [
+        (r, list_ruler(r.listed.standing.drawing_json, 220.0)[0], waits_for(r, lead_of_row(r)))
+        for r in rows[:REGISTER_PAGE]
+    ]
     return page(
         request,
         "motors.html",
