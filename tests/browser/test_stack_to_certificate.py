@@ -24,10 +24,11 @@ def work(shop: Shop) -> Work:
     return made.put("looked.springs=yes looked.holders=yes sound.commutator=yes sound.windings=yes sound.drive=yes")
 
 
-def enter(page: Page, label: str, text: str) -> None:
-    """Type into the field of a label and keep it."""
+def enter(page: Page, label: str, text: str, shown: str = "") -> None:
+    """Type into the field of a label and keep it; it is there once the page shows it."""
     page.get_by_label(label).first.fill(text)
     press(page, "Enter")
+    expect(main(page)).to_contain_text(shown)
     expect_all_kept(page)
 
 
@@ -40,7 +41,8 @@ def test_a_stack_goes_off_and_back_to_the_certificate_by_keyboard(ines: Page, wo
     page, watch.answers, at = ines, {400, 422}, f"/sheets/{work.bench.id}"
     page.goto(f"{at}/open?stack=other")
     for part in ("washer 1 x 20", "seal 5 x 28, lip in", "armature 120 x 40"):
-        enter(page, "First part off, or its beginning" if part[0] == "w" else "Next part off", part)
+        label = "First part off, or its beginning" if part[0] == "w" else "Next part off"
+        enter(page, label, part, part.split(",")[0].replace(" x ", " × "))
     page.goto(f"{at}/close")
     back(page, "Back, as it came off")
     enter(page, "Not as it came off", "lip out")
