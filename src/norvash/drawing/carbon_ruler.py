@@ -17,17 +17,11 @@ def carbon_ruler(ruler: Ruler, width: float, height: float, *, dimensions: bool 
     top, left, right = 12.0, (34.0 if dimensions else 1.0), 1.0
     longest = max([ruler.new_mm, *(b.length_mm or 0.0 for b in ruler.brushes)])
     px_per_mm = (width - left - right) / longest
-    paths = dict.fromkeys(("carbon", "carbon-old", "hatch-ground"), "")
-    bars: list[Element] = []
     pitch = height / max(len(ruler.brushes), 1)
-    for i, brush in enumerate(ruler.brushes):
-        _bar(brush, left, top + i * pitch, thick=pitch - (1.5 if pitch > 5 else 0.6), px_per_mm=px_per_mm, paths=paths)
-        if dimensions:
+    bars = _carbon(ruler, left, top, pitch=pitch, px_per_mm=px_per_mm)
+    if dimensions:
+        for i, brush in enumerate(ruler.brushes):
             bars.append(label("text", left - 6, top + (i + 0.5) * pitch + 4.5, brush.label, "end"))
-    solid = [el("path", ink, d=d) for ink, d in paths.items() if d]
-    if paths["hatch-ground"]:
-        solid.append(el("path", d=paths["hatch-ground"], fill="url(#hatching)"))
-    bars = solid + bars
     new_px = ruler.new_mm * px_per_mm
     if ruler.both_mm is None:
         bars.append(el("rect", "gone", x=left, y=top - 1.5, width=new_px, height=height + 1.5))
@@ -55,15 +49,10 @@ def row_ruler(ruler: Ruler, width: float, longest_mm: float) -> Drawing:
     of the list's head.
     """
     px_per_mm, top, height = (width - 2) / longest_mm, 10.0, 34.0
-    paths = dict.fromkeys(("carbon", "carbon-old", "hatch-ground"), "")
     pitch = height / max(len(ruler.brushes), 1)
-    for i, brush in enumerate(ruler.brushes):
-        _bar(brush, 1.0, top + i * pitch, thick=pitch - (1.5 if pitch > 5 else 0.6), px_per_mm=px_per_mm, paths=paths)
     limit_x = 1 + ruler.limit_mm * px_per_mm
     grid = "".join(f"M{1 + mm * px_per_mm:.5g} 0v{top + height + 4:g}" for mm in ticks(0.0, longest_mm, _MOST_TICKS))
-    made = [el("path", "rule", d=grid), *(el("path", ink, d=d) for ink, d in paths.items() if d)]
-    if paths["hatch-ground"]:
-        made.append(el("path", d=paths["hatch-ground"], fill="url(#hatching)"))
+    made = [el("path", "rule", d=grid), *_carbon(ruler, 1.0, top, pitch=pitch, px_per_mm=px_per_mm)]
     if ruler.both_mm is None:
         made.append(el("rect", "gone", x=1.0, y=top - 1.5, width=ruler.new_mm * px_per_mm, height=height + 1.5))
     made += [
@@ -95,6 +84,17 @@ def ruler_head(width: float, longest_mm: float) -> Drawing:
         description=f"0 to {at[-1]:g} mm",
         elements=tuple(made),
     )
+
+
+def _carbon(ruler: Ruler, left: float, top: float, *, pitch: float, px_per_mm: float) -> list[Element]:
+    """Return the brushes of a set, one under another: one shape for each ink, whatever their number."""
+    paths = dict.fromkeys(("carbon", "carbon-old", "hatch-ground"), "")
+    for i, brush in enumerate(ruler.brushes):
+        _bar(brush, left, top + i * pitch, thick=pitch - (1.5 if pitch > 5 else 0.6), px_per_mm=px_per_mm, paths=paths)
+    made = [el("path", ink, d=d) for ink, d in paths.items() if d]
+    if paths["hatch-ground"]:
+        made.append(el("path", d=paths["hatch-ground"], fill="url(#hatching)"))
+    return made
 
 
 def _bar(brush: RulerBrush, left: float, y: float, *, thick: float, px_per_mm: float, paths: dict[str, str]) -> None:
