@@ -106,6 +106,7 @@ def test_what_is_wrong_on_the_first_page_is_said_there_and_the_rest_is_drawn(han
     begin(hands, worst="94")
     says = page.get_by_role("status")
     expect(says).to_contain_text("94 mm is too long for a brush of 16 mm new.")
+    expect(says).to_contain_text("No date before that is mended.")
     page.get_by_label("It has run").fill("")
     page.get_by_label("The worst is now").fill("9.4")
     expect(says).to_contain_text("How long has it run since its brushes were new?")

@@ -38,7 +38,7 @@ def first_page(
     wrong = {} if error is None else {at: error} if at else errors_on_form(error)
     drawn: dict[str, Any] = {"wide": None, "narrow": None}
     if tried.judged is not None:
-        known = _known(tried.judged)
+        known = _known(tried.judged, dated=not tried.errors)
         drawn = {"wide": first_set(known, _WIDE), "narrow": first_set(known, _PHONE)}
     return page(
         request,
@@ -63,9 +63,10 @@ def _unit(motor_class: str) -> str:
     return TEMPLATES[motor_class].use if motor_class in TEMPLATES else "hours"
 
 
-def _known(judged: Judged) -> FirstSet:
+def _known(judged: Judged, *, dated: bool) -> FirstSet:
+    """Return what is drawn; a day that leaves out something typed is no day of this set."""
     context, found = judged.context, judged.found
-    of_set, ahead = context.sets[-1], found.ahead
+    of_set, ahead = context.sets[-1], found.ahead if dated else None
     worst = found.round.least.length_mm if found.round is not None and found.round.readings else None
     total = context.entries[-1].total_units
     limit = motor_limit(context.figures, context.rules)
