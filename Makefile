@@ -1,6 +1,8 @@
 .DEFAULT_GOAL := help
 .PHONY: help setup demo test check axe mutants bench proof screenshots rules styles lock
 PORT ?= 8000
+# A walk whose browser was too slow for it is walked once more, and named at the end; anything else fails at once.
+AGAIN = --reruns 1 --only-rerun "AssertionError: (Locator|Page)" --only-rerun "TimeoutError" -rR
 
 help: ## this list
 	@grep -E '^[a-z]+:.*##' $(MAKEFILE_LIST) | sed 's/:.*## /\t/' | expand -t 14
@@ -12,7 +14,7 @@ test: ## everything, the browser included
 	@scripts/setup dev
 	@scripts/browser
 	@scripts/lint
-	@.venv/bin/pytest -n 2
+	@.venv/bin/pytest -n 2 $(AGAIN)
 check: ## what a commit needs
 	@scripts/check
 axe: ## the accessibility checker on the playhouse's pages, each in both themes and both widths

@@ -157,8 +157,8 @@ def test_a_cut_is_planned_and_recorded_by_keyboard(ines: Page, sheet: str, shop:
     column(page, "Dial readings", "0.02 mm\n30 µm\n0.04 mm")
     says(page, "run-out", "mixes units: reading 2 has µm")
     expect(page.get_by_label("Dial readings")).to_have_value("0.02 mm\n30 µm\n0.04 mm")
-    # Whoever has gone on to the next thing stays there: the key that follows is not for the refused field.
-    expect(page.locator("*:focus")).to_have_text("Keep the column")
+    # Who presses its button asks for this value: what is refused gets the cursor, whichever came first, answer or key.
+    expect(page.locator("*:focus")).to_have_attribute("aria-invalid", "true")
     column(page, "Dial readings", "\n".join(f"{0.05 + 0.035 * (i % 2):.3f}" for i in range(12)))
     says(page, "run-out", "Total run-out 0.035 mm")
     unfold(page, "cut")

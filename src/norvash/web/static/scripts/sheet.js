@@ -13,6 +13,7 @@ const POLL_MS = 1000;
 const NOW = "[data-entry] [data-now], [data-measure]";
 let left = false;
 let corrected = null;
+let pressedFor = "";
 
 const sheet = () => document.querySelector("[data-sheet]");
 const measures = () => [...document.querySelectorAll("[data-measure]")];
@@ -90,7 +91,7 @@ deliverTo(async (said) => {
   }
   const ours = said.item.tab === page && said.item.page === here();
   if (ours && (mine().length === 0 || said.status >= 400)) {
-    return show(said.html, said.item);
+    return show(said.html, { ...said.item, left: said.item.left && said.item.act !== pressedFor });
   }
   if (said.status < 400 && mine().length === 0) {
     await refresh();
@@ -157,6 +158,8 @@ function enter(form, by) {
   const sent = field ? field.value + over : "";
   const corrects = field !== null && field.defaultValue !== "";
   if (field && form.dataset.sent === sent) {
+    // Its own button, pressed while it is under way, asks for it once more: what is refused then gets the cursor.
+    pressedFor = form.dataset.act;
     if (field !== corrected) {
       moveOn(field);
     }
@@ -169,6 +172,7 @@ function enter(form, by) {
   const adds = form.matches("[data-adds]");
   const first = adds ? null : mine().filter((i) => i.form === idOf(form)).pop();
   body.set("act_id", newId());
+  form.dataset.act = body.get("act_id");
   if (first) {
     body.set("replaces", first.act);
   }
