@@ -56,7 +56,8 @@ PARTS: dict[str, tuple[str, str]] = {
     ),
     "verdict": (
         (
-            "verdict/judging verdict/values verdict/set_grade verdict/components verdict/as_found verdict/before_work"
+            "verdict/judging verdict/set_read verdict/values verdict/set_grade verdict/components"
+            " verdict/as_found verdict/before_work"
             " verdict/set_line verdict/old_rate verdict/line_sightings"
             " verdict/rising motor/record motor/set_clock forecast/set_forecast"
         ),

@@ -1,4 +1,6 @@
-"""The playhouse's pages before an accessibility checker: theme and width in turn, all four of each by `make axe`."""
+"""The playhouse's pages before an accessibility checker, each with something in focus, as wide as the screen, and still
+while it loads: theme and width in turn, all four of each by `make axe`.
+"""
 
 import os
 import shutil
@@ -38,6 +40,19 @@ AREAS = (
 )
 OF_A_MOTOR = ("", "/hours", "/notes", "/new-set", "/figures", "/sheet")
 
+# What moved on a page by itself, and how far: words may settle by a hair while the rest of their line comes.
+MOVED = """new PerformanceObserver((list) => {
+  const of = (s) => s.node ? (s.node.id || s.node.textContent.trim().slice(0, 40)) : "";
+  const moved = list.getEntries().filter((e) => !e.hadRecentInput && e.value > 0.01);
+  const said = moved.map((e) => `${e.value.toFixed(4)} ${e.sources.map(of).join(", ")}`);
+  window.moved = [...(window.moved || []), ...said];
+}).observe({ type: "layout-shift", buffered: true });"""
+IS_WRONG = """() => [
+  ...(window.moved || []).map((m) => "moved by itself: " + m),
+  ...(document.documentElement.scrollWidth > innerWidth ? ["wider than the screen"] : []),
+  ...(document.activeElement === document.body ? ["nothing is in focus"] : []),
+]"""
+
 
 def addresses(db: Path) -> list[str]:
     """Return the areas, two motors, every stage of two open sheets, and a signed one."""
@@ -66,6 +81,7 @@ def pages(browser: Browser, playhouse: Path, tmp_path: Path) -> Iterator[list[Pa
                 viewport={"width": width, "height": height},
                 reduced_motion="reduce",
             )
+            context.add_init_script(MOVED)
             page = context.new_page()
             page.goto("/who")
             page.get_by_role("button", name="Ines Torvald").click()
@@ -90,4 +106,5 @@ def test_no_page_breaks_a_rule(pages: list[Page], playhouse: Path, nth: int) -> 
             ready(page)
             for rule in Axe().run(page).response["violations"]:
                 broken += [f"{address} {rule['id']}: {n['html'][:120]}" for n in rule["nodes"]]
+            broken += [f"{address} {words}" for words in page.evaluate(IS_WRONG)]
     assert broken == []

@@ -196,6 +196,8 @@ TOGETHER = {
     "two lines at one place": ({"wear_line_2_mm": 18.0}, "wear_line_1_mm"),
     "line at the new length": ({"wear_line_1_mm": 22.0}, "wear_line_1_mm"),
     "line over new": ({"wear_line_1_mm": 23.0}, "wear_line_1_mm"),
+    "more hours than a week has": ({"use_per_week_units": 168.5}, "use_per_week_units"),
+    "all hours of a week": ({"use_per_week_units": 168.0}, ""),
     "all as it should be": ({}, ""),
 }
 

@@ -8,9 +8,10 @@ import pytest
 from hypothesis import assume, given
 from hypothesis import strategies as st
 
-from norvash.drawing.cutaway.built import RATIOS, Seat, Stated, built
+from norvash.drawing.cutaway.built import Seat, Stated, built
 from norvash.drawing.cutaway.names import apart, led
 from norvash.drawing.cutaway.parts import DRAW, pins
+from norvash.drawing.cutaway.ratios import RATIOS
 from norvash.drawing.cutaway.section import PartShown, section
 
 CLASSES = tuple(RATIOS)

@@ -1,7 +1,7 @@
 """Bar map: the commutator unrolled, a row for each pole pitch, so that what repeats stands in one column."""
 
 from collections.abc import Collection, Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from functools import cache
 from math import ceil
 
@@ -60,13 +60,11 @@ def bar_map(drawn: Mapped, width: float) -> Drawing:
 
     Units: width [px]. Shape: wraps by itself, so that single bars can be told at 400 bars and on a phone.
     """
-    narrowest = _PHONE_NARROWEST if width <= _PHONE else _NARROWEST
-    rows = rows_of(drawn.bars, drawn.poles, int((width - 2 * _LEFT) / narrowest))
+    rows, step = _rows_and_step(drawn, width)
     most = drawn.bars / rows + (0 if drawn.bars % rows == 0 else 1)
     pitch = min((width - 2 * _LEFT) / most, _WIDEST)
-    lane = _LANE_H if drawn.deviations else 0.0
     over = _BRACKET_H if drawn.answering else 0.0
-    step = lane + over + _BAR_H + _ROW_GAP
+    lane = _LANE_H if drawn.deviations else 0.0
     made: list[Element] = [_symbols(drawn)]
     if lane:
         made.append(label("text-soft", _LEFT, 10.0, f"readings from bar to bar; band ± {drawn.band:.0%}"))
@@ -77,6 +75,15 @@ def bar_map(drawn: Mapped, width: float) -> Drawing:
         made += _row(drawn, at, pitch, top)
         if lane:
             made += _lane(drawn, at, pitch, top - over)
+    return replace(bar_map_place(drawn, width), elements=tuple(made), interactive=drawn.paint)
+
+
+def bar_map_place(drawn: Mapped, width: float) -> Drawing:
+    """Return the map's place and what it says before its bars are drawn there.
+
+    Units: width [px]. Shape: as high as the map will be.
+    """
+    rows, step = _rows_and_step(drawn, width)
     rows_said = tuple(
         (c.words, ", ".join(_run(a, b) for a, b in runs(on)), f"{len(on)}")
         for c in CONDITIONS
@@ -93,11 +100,18 @@ def bar_map(drawn: Mapped, width: float) -> Drawing:
         height=14.0 + rows * step,
         title=f"Bar map, {drawn.bars} bars",
         description=f"{said}.",
-        elements=tuple(made),
+        elements=(),
         head=("condition", "bars", "how many"),
         rows=rows_said,
-        interactive=drawn.paint,
     )
+
+
+def _rows_and_step(drawn: Mapped, width: float) -> tuple[int, float]:
+    """Return into how many rows the bars are wrapped, and how far one is from the next. Units: width [px], step [px]"""
+    narrowest = _PHONE_NARROWEST if width <= _PHONE else _NARROWEST
+    rows = rows_of(drawn.bars, drawn.poles, int((width - 2 * _LEFT) / narrowest))
+    high = (_LANE_H if drawn.deviations else 0.0) + (_BRACKET_H if drawn.answering else 0.0)
+    return rows, high + _BAR_H + _ROW_GAP
 
 
 def _run(first: int, last: int) -> str:

@@ -1,6 +1,6 @@
 """Figures as they are typed, and held against each other."""
 
-from norvash.core.edges import under, within
+from norvash.core.edges import over, under, within
 from norvash.core.motor.figure import Number, Word
 from norvash.core.motor.figure_fields import (
     ACTIVE_MONTHS,
@@ -23,6 +23,8 @@ from norvash.core.motor.figure_fields import (
     RATED_RPM,
     SPEED_TAPS,
     SPRING_TABLE,
+    UNIT_OF_USE,
+    USE_PER_WEEK_UNITS,
     WEAR_LINES,
 )
 from norvash.core.motor.figure_tables import speed_taps, spring_table
@@ -37,6 +39,7 @@ from norvash.errors import InputError
 
 # How far a field's current on its plate may be from volts over resistance at 20 °C: it is stated hot, or a little off.
 _HOT_FIELD, _COLD_FIELD = 0.5, 1.15
+_HOURS_A_WEEK = 168.0
 
 
 def track_d_mm(figures: Figures) -> float | None:
@@ -146,9 +149,16 @@ def check_together(figures: Figures) -> None:
 
 
 def _check_running(figures: Figures) -> None:
-    """Refuse a permitted speed under the plate's, a field that excites itself and is fed apart, and a field current
-    that its volts and resistance cannot give.
+    """Refuse more hours than a week has, a permitted speed under the plate's, a field that excites itself and is fed
+    apart, and a field current that its volts and resistance cannot give.
     """
+    a_week = USE_PER_WEEK_UNITS.stated(figures)
+    if a_week is not None and UNIT_OF_USE.of(figures) == "hours" and over(a_week, _HOURS_A_WEEK):
+        raise InputError(
+            f"A week has {_HOURS_A_WEEK:g} hours, not {a_week:g}.",
+            "Give the hours that it runs in a week.",
+            "use_per_week_units",
+        )
     if CONSTRUCTION.stated(figures) == "separately excited" and EXCITATION.of(figures) == "self-excited":
         raise InputError("Separately excited and self-excited contradict each other.", "Say which it is.", "excitation")
     rated, most = RATED_RPM.stated(figures), PERMITTED_RPM.stated(figures)

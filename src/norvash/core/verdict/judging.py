@@ -4,7 +4,7 @@ from dataclasses import replace
 from datetime import date, timedelta
 
 from norvash.core.brush.gauged import is_floating, shows_depths
-from norvash.core.brush.motor_limit import motor_limit
+from norvash.core.brush.spread import Spread
 from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState
@@ -12,16 +12,16 @@ from norvash.core.planning.policies import OWN, dues, earliest, incomplete, nobo
 from norvash.core.planning.policy import Due
 from norvash.core.planning.second_line import second_line
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.life import Life
 from norvash.core.sheet.visit.lives import lives
 from norvash.core.use.rate import day_of
 from norvash.core.verdict.before_work import by_carbon_found, worn, worn_as_found, worn_then
-from norvash.core.verdict.brush_now import brush_now
 from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
-from norvash.core.verdict.grades import worst
-from norvash.core.verdict.old_rate import line_by_old_rate
+from norvash.core.verdict.grades import Graded, worst
 from norvash.core.verdict.rising import Rise, by_change, by_limit, by_lives, by_look, grade_on
 from norvash.core.verdict.set_grade import by_interval, follows_symptoms, raised
-from norvash.core.verdict.set_line import at_look, days_of, line_of, only_start, since_read
+from norvash.core.verdict.set_line import days_of, since_read
+from norvash.core.verdict.set_read import SetRead, set_read
 from norvash.core.verdict.uneven import spread_of, uneven_as_found, uneven_now
 from norvash.core.verdict.values import BrushNow, Days, Findings, OpenDoubt
 
@@ -57,56 +57,19 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
 
     Raises: InputError when the motor's figures contradict each other.
     """
-    limit = motor_limit(state.figures, rules)
-    current = state.current
-    measured = [r for r in current.rounds if r.readings]
-    latest = measured[-1] if measured else None
-    complete = current.complete(state.positions)
-    before = next((r for r in reversed(complete) if r is not latest), None)
-    brushes = tuple(brush_now(state, current, i, limit, rules) for i in range(len(state.positions)))
-    # At its first round a brush by its part is as well known as it was when it came.
-    known = {n for n, told in state.told.new.items() if told} | (current.nominal if len(measured) == 1 else set())
-    shortest_only = latest is not None and current.stands_for(latest)
-    missing = tuple(
-        b.label for b in brushes if latest and not shortest_only and not b.in_round and b.number not in known
-    )
-    held = tuple(b.label for b in brushes if b.label in missing and latest is not None and b.number in latest.held)
-    by_length = worst([b.graded for b in brushes if b.graded])
-    line = (
-        line_of(state, current, latest, limit=limit, rules=rules, brushes=brushes)
-        if latest and not shortest_only and not only_start(state, measured)
-        else None
-    )
-    if line and not missing:
-        brushes = tuple(at_look(b, line, state, latest) for b in brushes)
-    none_yet = (line is None or line.answer == "not enough wear yet") and not (missing or nobody_knows(state))
-    old = line_by_old_rate(state, limit, rules) if none_yet else None
-    least = min((b for b in brushes if b.left_mm is not None), key=lambda b: b.left_mm or 0.0, default=None)
-    governing = brushes[line.governing_position - 1] if line and line.governing_position else least
-    line_days, all_asked = days_of(state, line), _dues(state, rules)
-    asked = incomplete(all_asked, missing, state, today)
+    read = set_read(state, rules)
+    line_days, all_asked = days_of(state, read.line), _dues(state, rules)
+    asked = incomplete(all_asked, read.missing, state, today)
     look, change = winners(asked)
     # What a policy asks for comes due whether the set is whole or not.
-    to_come = winners([d for d in all_asked if d.rule_id != OWN])[0] if missing else look
-    by_carbon = _planned(state, line_days, look, whole=latest is not None and not missing)
-    days = _with_change(by_carbon, change, rules)
-    too_short, out = latest is not None and _too_short(state, rules), any(d.stop for d in asked)
-    late = past_limit(state, today) or too_short
-    last = [b.last for b in brushes if b.last]
-    by_all = raised(by_length, last, NEW_MM.need(state.figures), rules, late=late, out=out)
-    # While only a part of the set is measured its days say nothing for good: its lengths alone begin a life.
-    half = state.told.sheet is not None and not state.told.measured and not state.told.new
-    by_carbon_now = by_length if half else by_all
-    spread = spread_of(brushes, state, rules) if latest and not missing and not shortest_only else None
-    worn_found, worn_now = worn_as_found(state, rules, by_carbon_now), worn(by_carbon_now)
-    worn_before = worn_then(state, worn_found, worn_now) if state.grounds else {}
-    uneven = uneven_now(spread, state)
-    set_found = {**uneven_as_found(state, rules, uneven), **by_carbon_found(worn_found)}
-    lived = lives(state.told, set_found, {**uneven, **by_carbon_found(worn_now)}, worn_before)
-    since = current.rounds[current.rounds.index(latest) :] if latest else current.rounds
+    to_come = winners([d for d in all_asked if d.rule_id != OWN])[0] if read.missing else look
+    by_carbon = _planned(state, line_days, look, whole=read.is_whole)
+    too_short, out = read.latest is not None and _too_short(state, rules), any(d.stop for d in asked)
+    by_all = _by_all(state, rules, read, late=past_limit(state, today) or too_short, out=out)
+    spread, lived = _lived(state, rules, read, by_all)
     due_graded = by_interval(asked, state, rules, today)
     by_use = worst([g for g in (by_all, due_graded) if g])
-    conditions = conditions_of(state, since, lived, by_use)
+    conditions = conditions_of(state, read.since, lived, by_use)
     components = components_of(by_use, conditions, state.overrules, _overdue(asked, state, today))
     graded, whole = motor_grade(components, state.overrules)
     base = graded.grade if graded else None
@@ -119,37 +82,59 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         rises=rises,
         lives=lived,
         new=state.told.new,
-        graded=by_length,
+        graded=read.by_length,
         by_all=by_use,
         change=change,
         unknown=nobody_knows(state),
-        taken=_taken(state, current),
+        taken=_taken(state, state.current),
         due_graded=due_graded,
-        limit=limit,
-        brushes=brushes,
-        missing=missing,
-        held=held,
-        governing=governing,
-        line=line,
-        days=days,
+        limit=read.limit,
+        brushes=read.brushes,
+        missing=read.missing,
+        held=read.held,
+        governing=read.governing,
+        line=read.line,
+        days=_with_change(by_carbon, change, rules),
         spread=spread,
-        round=latest,
-        complete_before=before if missing else None,
-        doubts=_doubts(brushes),
+        round=read.latest,
+        complete_before=read.complete_before if read.missing else None,
+        doubts=_doubts(read.brushes),
         conditions=conditions,
         components=components,
         overruled=whole,
         fallen=next((o for o in state.overrules if o.component == MOTOR), None) if whole is None else None,
         line_days=line_days,
-        old_rate=old,
-        old_days=days_of(state, old),
-        since_read=since_read(brushes, state, latest, rules, today),
+        old_rate=read.old,
+        old_days=days_of(state, read.old),
+        since_read=since_read(read.brushes, state, read.latest, rules, today),
         ahead=None if nobody_knows(state) else state.ahead,
         dues=asked,
         look=look,
         too_short=too_short,
         tabled_out=out,
     )
+
+
+def _by_all(state: MotorState, rules: MotorRules, read: SetRead, *, late: bool, out: bool) -> Graded | None:
+    """Return the grade of the carbon by its lengths, its doubts, and what is `late` or `out` by table."""
+    last = [b.last for b in read.brushes if b.last]
+    return raised(read.by_length, last, NEW_MM.need(state.figures), rules, late=late, out=out)
+
+
+def _lived(
+    state: MotorState, rules: MotorRules, read: SetRead, by_all: Graded | None
+) -> tuple[Spread | None, tuple[Life, ...]]:
+    """Return how evenly the set has worn, None where it is not all read, and the lives of what was found."""
+    # While only a part of the set is measured its days say nothing for good: its lengths alone begin a life.
+    half = state.told.sheet is not None and not state.told.measured and not state.told.new
+    by_carbon_now = read.by_length if half else by_all
+    whole = read.is_whole and not read.shortest_only
+    spread = spread_of(read.brushes, state, rules) if whole else None
+    worn_found, worn_now = worn_as_found(state, rules, by_carbon_now), worn(by_carbon_now)
+    worn_before = worn_then(state, worn_found, worn_now) if state.grounds else {}
+    uneven = uneven_now(spread, state)
+    set_found = {**uneven_as_found(state, rules, uneven), **by_carbon_found(worn_found)}
+    return spread, lives(state.told, set_found, {**uneven, **by_carbon_found(worn_now)}, worn_before)
 
 
 def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:

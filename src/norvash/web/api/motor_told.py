@@ -2,8 +2,10 @@
 
 from norvash.core.brush.straight_line import StraightLine
 from norvash.core.motor.record import MotorState
+from norvash.core.planning.policy import Due
+from norvash.core.sheet.life import Life
 from norvash.core.use.since import fitted_words, has_day
-from norvash.core.verdict.values import Days, Findings, OldRate
+from norvash.core.verdict.values import BrushNow, Days, Findings, OldRate, Reason
 from norvash.work.standing import Judged
 
 
@@ -25,20 +27,7 @@ def motor_told(made: Judged) -> dict[str, object]:
             {"part": c.id, "stage": c.grade, "because": c.by, "overruled": c.overruled is not None}
             for c in found.components
         ],
-        "findings": [
-            {
-                "finding": x.finding.id,
-                "position": x.position,
-                "place": x.place,
-                "words": x.finding.words,
-                "stage": x.finding.grade,
-                "state": x.state,
-                "put_off_to": x.put_off.who if x.put_off is not None and x.waits_for is None else None,
-                "due_on": x.put_off.day if x.put_off is not None else None,
-                "waits_for": x.waits_for.part if x.waits_for is not None else None,
-            }
-            for x in found.lives
-        ],
+        "findings": [_finding(x) for x in found.lives],
         "word": said.word,
         "sentence": said.sentence,
         "figures": [f.as_plain() for f in said.figures],
@@ -53,30 +42,9 @@ def motor_told(made: Judged) -> dict[str, object]:
         "straight_line": _line(found),
         "straight_line_at_old_rate": _by_old_rate(found),
         "forecast": found.ahead.as_plain() if found.ahead else None,
-        "looks": [
-            {"for": d.name, "at_units": d.at_units, "on": d.on, "why": d.why, "first": d is found.look, "asks": d.asks}
-            for d in found.dues
-        ],
-        "reasons": [
-            {
-                "text": r.text,
-                "rules": [{"id": f.rule_id, "value": f.value, "unit": f.unit, "basis": f.basis} for f in r.figures],
-            }
-            for r in said.reasons
-        ],
-        "brushes": [
-            {
-                "position": b.number,
-                "label": b.label,
-                "length_mm": b.last.length_mm if b.last and b.last.bare_mm is None else None,
-                **({"depth_mm": b.last.bare_mm} if b.last and b.last.bare_mm is not None else {}),
-                "now_mm": found.since_read.now_mm.get(b.number) if found.since_read is not None else None,
-                "usable": b.usable,
-                "left_mm": b.left_mm,
-                "wear_mm": b.wear_mm,
-            }
-            for b in found.brushes
-        ],
+        "looks": [_look(d, found) for d in found.dues],
+        "reasons": [_reason(r) for r in said.reasons],
+        "brushes": [_brush(b, found) for b in found.brushes],
     }
 
 
@@ -121,4 +89,53 @@ def _set(state: MotorState) -> dict[str, object]:
         "fitted_on": current.fitted_at.date() if has_day(current, state) else None,
         "ran_units": ran if current.fitted_known else None,
         "unit": state.unit,
+    }
+
+
+def _finding(life: Life) -> dict[str, object]:
+    """Return a finding with its state, and what it is put off to or waits for."""
+    put_off, waits_for = life.put_off, life.waits_for
+    return {
+        "finding": life.finding.id,
+        "position": life.position,
+        "place": life.place,
+        "words": life.finding.words,
+        "stage": life.finding.grade,
+        "state": life.state,
+        "put_off_to": put_off.who if put_off is not None and waits_for is None else None,
+        "due_on": put_off.day if put_off is not None else None,
+        "waits_for": waits_for.part if waits_for is not None else None,
+    }
+
+
+def _look(due: Due, found: Findings) -> dict[str, object]:
+    return {
+        "for": due.name,
+        "at_units": due.at_units,
+        "on": due.on,
+        "why": due.why,
+        "first": due is found.look,
+        "asks": due.asks,
+    }
+
+
+def _reason(reason: Reason) -> dict[str, object]:
+    """Return a reason with the rules that it rests on."""
+    rules = [{"id": f.rule_id, "value": f.value, "unit": f.unit, "basis": f.basis} for f in reason.figures]
+    return {"text": reason.text, "rules": rules}
+
+
+def _brush(brush: BrushNow, found: Findings) -> dict[str, object]:
+    """Return a brush as it was last read: a length, or the depth of a gauge that nobody zeroed."""
+    last, since = brush.last, found.since_read
+    bare_mm = last.bare_mm if last is not None else None
+    return {
+        "position": brush.number,
+        "label": brush.label,
+        "length_mm": last.length_mm if last is not None and bare_mm is None else None,
+        **({"depth_mm": bare_mm} if bare_mm is not None else {}),
+        "now_mm": since.now_mm.get(brush.number) if since is not None else None,
+        "usable": brush.usable,
+        "left_mm": brush.left_mm,
+        "wear_mm": brush.wear_mm,
     }

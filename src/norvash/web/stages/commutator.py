@@ -43,7 +43,7 @@ from norvash.core.sheet.stages.commutator.cut import (
 )
 from norvash.core.sheet.stages.commutator.run_out import RUN_OUT, RUN_OUT_ON, RUN_OUT_STEP
 from norvash.core.sheet.stages.rework import HOLDER_SET
-from norvash.drawing.bar_map import Mapped, bar_map, condition_sample
+from norvash.drawing.bar_map import Mapped, bar_map, bar_map_place, condition_sample
 from norvash.drawing.cut_section import cut_section
 from norvash.drawing.run_out_rose import run_out_rose
 from norvash.drawing.svg import Drawing
@@ -70,6 +70,10 @@ class MapToDraw:
     def drawn(self, *, narrow: bool) -> Drawing:
         """Return it drawn, for a page or for a phone."""
         return bar_map(self.mapped, _PHONE if narrow else _WIDE)
+
+    def place(self, *, narrow: bool) -> Drawing:
+        """Return the place that it is drawn in once the page stands: nothing moves when it comes."""
+        return bar_map_place(self.mapped, _PHONE if narrow else _WIDE)
 
 
 @dataclass(frozen=True, slots=True)

@@ -4,6 +4,8 @@ from dataclasses import dataclass
 
 from norvash.core.sheet.stages.gates import SAFE
 from norvash.core.sheet.stages.safe import PROTECTED_BY
+from norvash.drawing.isolation import Place, isolation
+from norvash.drawing.svg import Drawing
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.gate import GateShown, gate_shown
@@ -15,10 +17,53 @@ class Safe:
 
     gate: GateShown
     protection: Entry | None
+    drawn: Drawing
+    narrow: Drawing
+
+
+# Where a step is done, and in a few words what: the first that a motor is asked for is drawn at its place.
+PLACES = {
+    "source": {
+        "plug": "plug out",
+        "lead": "earth lead off",
+        "lock": "own lock, tag",
+        "battery": "battery apart",
+        "dead": "switched off",
+    },
+    "terminals": {"dead": "proved dead"},
+    "capacitors": {"capacitors": "discharged"},
+    "shaft": {"still": "standing still"},
+    "turned": {
+        "wheels": "wheels chocked",
+        "hung": "load pinned",
+        "bit": "tool off",
+        "belt": "belt off, guarded",
+        "neutral": "gear in neutral",
+    },
+}
+
+
+def _drawn(gate: GateShown, *, narrow: bool) -> Drawing:
+    """Return the way from what feeds it to what it turns: done is what somebody ticked and what still counts, or all
+    of it where somebody said the whole gate at once.
+    """
+    passed = gate.now.state == "passed"
+    steps = {s.step.id: passed or (bool(s.entry.word) and not s.anew) for s in gate.steps}
+    how = gate.how
+    said = how.entry.word if how is not None and not how.anew else ""
+    places = []
+    for at, known in PLACES.items():
+        asked = next((i for i in known if i in steps), None)
+        if asked is not None:
+            places.append(Place(at, known[asked], steps[asked] and (at != "source" or passed or said != "")))
+    return isolation(said, how.usual if how is not None else "on-bench", tuple(places), narrow=narrow)
 
 
 def view(at: At) -> Safe:
     """Return what making safe shows."""
     shown = at.shown
     asked = PROTECTED_BY.is_offered(shown.context.facts, shown.context.rules)
-    return Safe(gate_shown(SAFE, shown), entry(shown, PROTECTED_BY) if asked else None)
+    gate = gate_shown(SAFE, shown)
+    return Safe(
+        gate, entry(shown, PROTECTED_BY) if asked else None, _drawn(gate, narrow=False), _drawn(gate, narrow=True)
+    )
