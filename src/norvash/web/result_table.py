@@ -1,8 +1,7 @@
 """A sum's result as lines of a table: words, value, unit; what is not known is left out."""
 
-from collections.abc import Mapping
-
-from norvash.web.result_words import LABELS
+from dataclasses import fields
+from typing import Any
 
 _UNITS = {
     "mm2": "mm²",
@@ -35,82 +34,15 @@ _UNITS = {
 }
 
 
-_HIDDEN = (
-    "sum",
-    "rules",
-    "advice",
-    "note",
-    "stage",
-    "reasons",
-    "fault",
-    "causes",
-    "checks",
-    "cause_words",
-    "chances",
-    "entropy_bits",
-    "next_check_bits",
-    "deviations",
-    "sayings",
-    "faults",
-    "pairs",
-    "clearances_mm",
-    "pair_fits",
-    "at_20_ohm",
-    "coil_deviation",
-    "cause",
-    "how",
-    "given",
-)
-
-
-_SHARES = (
-    "usable",
-    "length_share",
-    "spread",
-    "spread_limit",
-    "deviation",
-    "contact_share",
-    "contact_drop_share",
-    "life_share",
-    "share",
-    "expected_share",
-    "top_drop_share",
-    "drop_share",
-    "chances",
-    "upstream_chance",
-    "pass_band",
-    "largest_other_deviation",
-    "share_of_previous",
-    "coil_spread",
-    "squeeze",
-    "grown_share",
-    "saving_share",
-    "shares",
-)
-# What is money: to the last of its decimals.
-_MONEY = (
-    "landed",
-    "price_each",
-    "cost",
-    "new_landed",
-    "new_total",
-    "repair_total",
-    "repair_with_redo",
-    "new_per_y",
-    "repair_per_y",
-    "totals",
-    "per_unit",
-)
-
-
-def table_of(result: Mapping[str, object]) -> list[tuple[str, str, str]]:
-    """Return label, value and unit of every result that is known; the unit is the end of its name."""
+def table_of(result: Any) -> list[tuple[str, str, str]]:
+    """Return label, value and unit of every figure of a result that has words; the unit is the end of its name."""
     lines = []
-    for name, value in result.items():
-        if name not in _HIDDEN and value is not None:
-            share = name in _SHARES and (isinstance(value, float) or _all_figures(value))
-            words = _percent(value) if share else _paid(value) if name in _MONEY else _said(value)
-            lines.append((LABELS[name], words, "%" if share else _unit(name)))
+    for f in fields(result):
+        value, gives = getattr(result, f.name), f.metadata.get("gives")
+        if gives is not None and value is not None:
+            share = gives.share and (isinstance(value, float) or _all_figures(value))
+            words = _percent(value) if share else _paid(value) if gives.money else _said(value)
+            lines.append((gives.words, words, "%" if share else _unit(f.name)))
     return lines
 
 

@@ -7,7 +7,7 @@ from norvash.core.commutator.bar_testing import FEEDS, BarTested, Taken, judge_b
 from norvash.core.commutator.result_words import bar_test_words
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.commutator import WINDING_CHOICES
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.errors import InputError
 
 
@@ -38,21 +38,21 @@ class BarTestIn:
 class BarTestOut:
     """The bar test, judged."""
 
-    median_milliohm: float
-    pass_band: float
+    median_milliohm: float = gives("median")
+    pass_band: float = gives("may differ from it by", share=True)
     deviations: tuple[float | None, ...]
-    high_readings: tuple[int, ...]
-    low_readings: tuple[int, ...]
-    suspect_readings: tuple[int, ...]
-    missing_readings: tuple[int, ...]
-    largest_other_deviation: float
-    open_coils: int
-    coil_from_bar: int | None
-    coil_to_bar: int | None
+    high_readings: tuple[int, ...] = gives("high readings")
+    low_readings: tuple[int, ...] = gives("low readings")
+    suspect_readings: tuple[int, ...] = gives("suspect readings")
+    missing_readings: tuple[int, ...] = gives("missing readings")
+    largest_other_deviation: float = gives("most that another differs", share=True)
+    open_coils: int = gives("open coils")
+    coil_from_bar: int | None = gives("from bar")
+    coil_to_bar: int | None = gives("to bar")
     faults: tuple[str, ...]
-    even: bool
-    release: bool
-    shorts_excluded: bool
+    even: bool = gives("every reading even")
+    release: bool = gives("may run")
+    shorts_excluded: bool = gives("single shorted turns excluded")
     advice: str
     rules: tuple[str, ...]
 

@@ -6,7 +6,7 @@ from norvash.core.bearings.designation import Bearing, decode
 from norvash.core.bearings.lasting import Lasting, Running, lasting, renew_anyway
 from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, ask, together
+from norvash.core.sums.registry import Sum, ask, gives, together
 from norvash.core.text.words import grouped
 from norvash.errors import InputError
 
@@ -34,14 +34,14 @@ class LifeIn:
 class LifeOut:
     """Life of the bearing and of the grease inside it, speed factor and grease."""
 
-    life_h: float
-    grease_life_h: float | None
-    lasts_h: float
-    mean_d_mm: float | None
-    speed_factor: float | None
-    speed_warning: bool
-    grease_g: float | None
-    renew: bool
+    life_h: float = gives("life that nine in ten reach")
+    grease_life_h: float | None = gives("life of the grease inside")
+    lasts_h: float = gives("so it lasts")
+    mean_d_mm: float | None = gives("mean diameter")
+    speed_factor: float | None = gives("speed factor")
+    speed_warning: bool = gives("too fast for grease")
+    grease_g: float | None = gives("grease")
+    renew: bool = gives("renew when reached")
     advice: str
     rules: tuple[str, ...]
 
@@ -121,18 +121,18 @@ class NumberIn:
 class NumberOut:
     """What the number says; lengths by the standard plan of dimensions."""
 
-    bearing_series: str
-    bore_mm: float
-    outside_mm: float
-    width_mm: float
-    seal: str
-    sealed: bool
-    rubbing: bool
-    perhaps_sealed: bool
-    inner_clearance: str
-    grease_g: float | None
-    heat_c: float
-    makers_own: tuple[str, ...]
+    bearing_series: str = gives("series")
+    bore_mm: float = gives("bore")
+    outside_mm: float = gives("outside diameter")
+    width_mm: float = gives("width")
+    seal: str = gives("seals")
+    sealed: bool = gives("sealed on both sides")
+    rubbing: bool = gives("its seals rub")
+    perhaps_sealed: bool = gives("perhaps sealed")
+    inner_clearance: str = gives("clearance inside")
+    grease_g: float | None = gives("grease")
+    heat_c: float = gives("warmed for fitting to, at most")
+    makers_own: tuple[str, ...] = gives("maker's own marks")
     advice: str
     rules: tuple[str, ...]
 

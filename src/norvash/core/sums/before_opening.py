@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.core.supply.battery import Battery, judge_battery
 from norvash.core.supply.cables import Laid, cable_drop_v, carried, drop_allowed_v
 from norvash.core.supply.settings import Ladder, speed_ladder
@@ -26,6 +26,14 @@ class LadderIn:
 class LadderOut(Ladder):
     """The ladder with its rules."""
 
+    share: tuple[float, ...] = gives("as a share", share=True)
+    expected_share: tuple[float | None, ...] = gives("expected", share=True)
+    deviation: tuple[float | None, ...] = gives("off the nominal force", share=True)
+    rising: bool = gives("rises from step to step")
+    top_drop_share: float = gives("top step under the supply", share=True)
+    top_ok: bool = gives("top step right")
+    bad_steps: tuple[int, ...] = gives("bad steps")
+    dead_steps: tuple[int, ...] = gives("dead steps")
     rules: tuple[str, ...]
 
 
@@ -68,15 +76,15 @@ class CableIn:
 class CableOut:
     """The drop of a cable, what it may carry, and whether both are allowed."""
 
-    drop_v: float
-    drop_share: float
-    allowed_v: float
-    drop_ok: bool
-    loss_w: float
-    steady_a: float
-    load_a: float
-    burst_section_mm2: float | None
-    load_ok: bool
+    drop_v: float = gives("drop")
+    drop_share: float = gives("share of the voltage", share=True)
+    allowed_v: float = gives("allowed")
+    drop_ok: bool = gives("inside what is allowed")
+    loss_w: float = gives("heat in the cable")
+    steady_a: float = gives("current that it carries on average")
+    load_a: float = gives("current that it may carry for long")
+    burst_section_mm2: float | None = gives("least section for the burst")
+    load_ok: bool = gives("thick enough for it")
     advice: str
     rules: tuple[str, ...]
 
@@ -143,6 +151,10 @@ class BatteryIn:
 class BatteryOut(Battery):
     """The battery with its rules."""
 
+    rest_ok: bool | None = gives("rest voltage right")
+    cranking_ok: bool | None = gives("cranking voltage right")
+    least_v: float | None = gives("least while cranking")
+    inner_mohm: float | None = gives("inner resistance")
     rules: tuple[str, ...]
 
 

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from norvash.core.brush.carbon import DepthScale, check_length, usable_carbon
 from norvash.core.edges import over, same, under
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, ask, together
+from norvash.core.sums.registry import Sum, ask, gives, together
 from norvash.core.verdict.grades import WORDS, Graded, grade_of
 from norvash.errors import InputError
 
@@ -32,13 +32,13 @@ class CarbonIn:
 class CarbonOut:
     """Usable carbon with its grade and the words for it."""
 
-    usable: float | None
-    length_share: float | None
-    length_mm: float | None
-    wear_mm: float | None
-    left_to_limit_mm: float | None
+    usable: float | None = gives("usable carbon", share=True)
+    length_share: float | None = gives("share of the length", share=True)
+    length_mm: float | None = gives("length")
+    wear_mm: float | None = gives("worn off")
+    left_to_limit_mm: float | None = gives("left to the limit")
     stage: str | None
-    stage_words: str | None
+    stage_words: str | None = gives("stage")
     note: str
     rules: tuple[str, ...]
 

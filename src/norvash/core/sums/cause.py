@@ -10,7 +10,7 @@ from norvash.core.diagnosis.signs import SIGNS
 from norvash.core.edges import under
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.errors import InputError
 
 
@@ -51,17 +51,17 @@ class CauseOut:
     causes: tuple[str, ...]
     cause_words: tuple[str, ...]
     chances: tuple[float, ...]
-    first_cause: str
-    reasons_for: tuple[str, ...]
-    reasons_against: tuple[str, ...]
-    upstream_chance: float
+    first_cause: str = gives("first to think of")
+    reasons_for: tuple[str, ...] = gives("for it")
+    reasons_against: tuple[str, ...] = gives("against it")
+    upstream_chance: float = gives("the fault lies before the motor", share=True)
     entropy_bits: float
-    next_check: str
-    next_check_minutes: float | None
+    next_check: str = gives("next check")
+    next_check_minutes: float | None = gives("takes about")
     next_check_bits: float | None
-    next_check_worth: str
+    next_check_worth: str = gives("it is worth")
     checks: tuple[str, ...]
-    danger: str
+    danger: str = gives("mind")
     advice: str
     rules: tuple[str, ...]
 

@@ -8,7 +8,7 @@ from norvash.core.stacks.kinds import Where
 from norvash.core.stacks.part import StackPart
 from norvash.core.stacks.torque import INTO, Band, estimated, read_band
 from norvash.core.stacks.typed import read_part
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.errors import InputError
 
 _MOST_PARTS = 120
@@ -30,12 +30,12 @@ class StackIn:
 class StackOut:
     """Every difference by its kind, in words; whether there is none."""
 
-    right: bool
-    missing: tuple[str, ...]
-    left_over: tuple[str, ...]
-    turned: tuple[str, ...]
-    other_size: tuple[str, ...]
-    swapped: tuple[str, ...]
+    right: bool = gives("all back as it came off")
+    missing: tuple[str, ...] = gives("missing")
+    left_over: tuple[str, ...] = gives("left over")
+    turned: tuple[str, ...] = gives("turned")
+    other_size: tuple[str, ...] = gives("of another size")
+    swapped: tuple[str, ...] = gives("in another order")
     advice: str
     rules: tuple[str, ...]
 
@@ -118,14 +118,14 @@ class TorqueIn:
 class TorqueOut:
     """The band in three units, the second of three rounds, and whether it is an estimate."""
 
-    low_nm: float
-    high_nm: float
-    low_in_lb: float
-    high_in_lb: float
-    low_ft_lb: float
-    high_ft_lb: float
-    half_nm: float
-    estimate: bool
+    low_nm: float = gives("at least")
+    high_nm: float = gives("at most")
+    low_in_lb: float = gives("at least")
+    high_in_lb: float = gives("at most")
+    low_ft_lb: float = gives("at least")
+    high_ft_lb: float = gives("at most")
+    half_nm: float = gives("second round")
+    estimate: bool = gives("an estimate")
     advice: str
     rules: tuple[str, ...]
 

@@ -12,7 +12,7 @@ from norvash.core.commutator.tools import TURNED
 from norvash.core.motor.classes import HEAVY
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.loading import ask_class, for_class
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.core.verdict.grades import word_of
 from norvash.errors import InputError
 
@@ -40,17 +40,17 @@ class MapIn:
 class MapOut:
     """The pattern found with its chance, and what it asks for."""
 
-    pattern: str
-    proven: bool
-    period_bars: float | None
-    repeats: int | None
-    hits: int | None
-    offset_bar: int | None
-    chance: float | None
-    corrected_chance: float | None
-    spots: tuple[int, ...]
+    pattern: str = gives("pattern")
+    proven: bool = gives("proven by chance")
+    period_bars: float | None = gives("spacing in bars")
+    repeats: int | None = gives("times a turn")
+    hits: int | None = gives("spots that fit")
+    offset_bar: int | None = gives("first bar of it")
+    chance: float | None = gives("chance of it at this place")
+    corrected_chance: float | None = gives("chance, every spacing counted")
+    spots: tuple[int, ...] = gives("spots, middle bars")
     sayings: tuple[str, ...]
-    bar_test_needed: bool
+    bar_test_needed: bool = gives("bar test before any machining")
     advice: str
     rules: tuple[str, ...]
 
@@ -150,22 +150,22 @@ class RunOutIn:
 class RunOutOut:
     """The circle that fits, what is left of the readings, and the limits."""
 
-    tir_mm: float
-    tir_limit_mm: float
-    eccentricity_mm: float
-    high_point_deg: float | None
-    ovality_mm: float
-    largest_remainder_mm: float
-    largest_remainder_reading: int
-    surface_speed_m_per_s: float | None
-    bar_step: str
-    step_mm: float | None
-    step_limit_mm: float
-    odd_bars: tuple[int, ...]
-    over_limit: bool
-    passes: bool
+    tir_mm: float = gives("total run-out")
+    tir_limit_mm: float = gives("total run-out allowed")
+    eccentricity_mm: float = gives("off centre by")
+    high_point_deg: float | None = gives("high point at")
+    ovality_mm: float = gives("oval by")
+    largest_remainder_mm: float = gives("most left after the fit")
+    largest_remainder_reading: int = gives("at reading")
+    surface_speed_m_per_s: float | None = gives("surface speed")
+    bar_step: str = gives("step from bar to bar")
+    step_mm: float | None = gives("greatest step")
+    step_limit_mm: float = gives("step allowed")
+    odd_bars: tuple[int, ...] = gives("bars that stand out")
+    over_limit: bool = gives("over its limit")
+    passes: bool = gives("passes")
     stage: str
-    stage_words: str
+    stage_words: str = gives("stage")
     cause: str
     advice: str
     rules: tuple[str, ...]

@@ -11,7 +11,7 @@ from norvash.core.commutator.tools import TOOLS
 from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.loading import ask_class, for_class
-from norvash.core.sums.registry import Sum, ask, together
+from norvash.core.sums.registry import Sum, ask, gives, together
 from norvash.core.text.words import listed
 from norvash.errors import InputError
 
@@ -64,36 +64,36 @@ class SkimIn:
 class SkimOut:
     """The cut as planned; every depth is radial unless it is named a diameter."""
 
-    radial_mm: float
-    diameter_after_mm: float
-    allowed: bool
-    under_minimum_by_mm: float | None
-    deepest_cut_mm: float
-    diameter_min_used_mm: float
-    provisional: bool
-    radial_leaving_pits_mm: float | None
-    diameter_after_leaving_pits_mm: float | None
-    allowed_leaving_pits: bool | None
-    skims_left_leaving_pits: int | None
-    infeed_from_touch_mm: float
-    rough_passes: int
-    rough_pass_mm: float
-    finish_passes: int
-    speed_max_rpm: float
-    speed_rpm: float | None
-    rough_pass_min: float | None
-    finish_pass_min: float | None
-    cutting_min: float | None
-    total_min: float | None
-    slot_min: float | None
-    copper_left_radial_mm: float
-    skims_left: int
-    slot_depth_after_mm: float | None
-    undercut_by_mm: float | None
-    sunk_mm: float
-    holder_gap_after_mm: float | None
-    face_radius_after_mm: float
-    warnings: tuple[str, ...]
+    radial_mm: float = gives("depth to clean up, radial")
+    diameter_after_mm: float = gives("diameter after")
+    allowed: bool = gives("allowed")
+    under_minimum_by_mm: float | None = gives("under the least diameter by")
+    deepest_cut_mm: float = gives("deepest cut allowed, radial")
+    diameter_min_used_mm: float = gives("least diameter used")
+    provisional: bool = gives("least diameter is an estimate")
+    radial_leaving_pits_mm: float | None = gives("depth with pits left, radial")
+    diameter_after_leaving_pits_mm: float | None = gives("diameter after that")
+    allowed_leaving_pits: bool | None = gives("that is allowed")
+    skims_left_leaving_pits: int | None = gives("cuts of that depth left")
+    infeed_from_touch_mm: float = gives("infeed from first touch, radial")
+    rough_passes: int = gives("rough passes")
+    rough_pass_mm: float = gives("each, radial")
+    finish_passes: int = gives("finish passes")
+    speed_max_rpm: float = gives("fastest for the tool")
+    speed_rpm: float | None = gives("speed of the machine")
+    rough_pass_min: float | None = gives("a rough pass takes")
+    finish_pass_min: float | None = gives("the finish pass takes")
+    cutting_min: float | None = gives("cutting takes")
+    total_min: float | None = gives("with setting up")
+    slot_min: float | None = gives("slots take")
+    copper_left_radial_mm: float = gives("copper left, radial")
+    skims_left: int = gives("cuts of this depth left")
+    slot_depth_after_mm: float | None = gives("slot depth after")
+    undercut_by_mm: float | None = gives("undercut by")
+    sunk_mm: float = gives("brush sinks by")
+    holder_gap_after_mm: float | None = gives("holder gap after")
+    face_radius_after_mm: float = gives("radius of the face after")
+    warnings: tuple[str, ...] = gives("mind")
     advice: str
     rules: tuple[str, ...]
 
@@ -227,13 +227,13 @@ class SurfaceIn:
 class SurfaceOut:
     """The work that takes least off, why, how, and whether the abrasive may touch copper."""
 
-    work: str
-    because: str
+    work: str = gives("work")
+    because: str = gives("for")
     how: str
-    mind: str
-    cleaned_by: str
-    abrasive_may: str | None
-    abrasive_why: str | None
+    mind: str = gives("mind")
+    cleaned_by: str = gives("cleaned here by")
+    abrasive_may: str | None = gives("the abrasive is")
+    abrasive_why: str | None = gives("because")
     advice: str
     rules: tuple[str, ...]
 

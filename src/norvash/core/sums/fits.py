@@ -12,7 +12,7 @@ from norvash.core.bearings.fitting import (
     shaft_line,
 )
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.errors import InputError
 
 SHAFT, HOUSING, NEEDLE, BUSH = (
@@ -44,11 +44,11 @@ class OneFitIn:
 class OneFitOut:
     """The clearance, positive loose, what is allowed, and whether it fits."""
 
-    clearance_mm: float
-    low_mm: float
-    high_mm: float
-    fits: bool
-    way: str
+    clearance_mm: float = gives("clearance")
+    low_mm: float = gives("allowed from")
+    high_mm: float = gives("allowed up to")
+    fits: bool = gives("it fits")
+    way: str = gives("kind of fit")
     advice: str
     rules: tuple[str, ...]
 

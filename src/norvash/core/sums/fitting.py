@@ -8,7 +8,7 @@ from norvash.core.brush.seating import Face, sagitta_mm, seating_method, widest_
 from norvash.core.edges import over, under, within
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.loading import ask_class, for_class
-from norvash.core.sums.registry import Sum, ask, together
+from norvash.core.sums.registry import Sum, ask, gives, together
 from norvash.errors import InputError
 
 
@@ -28,15 +28,15 @@ class FitIn:
 class FitOut:
     """Whether the brush fits, dimension by dimension."""
 
-    answer: str
-    allowed: bool
-    clearance_thickness_mm: float
-    clearance_width_mm: float
-    dress_thickness_mm: float
-    dress_width_mm: float
-    gap_ok: bool | None
-    gap_low_mm: float
-    gap_high_mm: float
+    answer: str = gives("answer")
+    allowed: bool = gives("allowed")
+    clearance_thickness_mm: float = gives("clearance along the rotation")
+    clearance_width_mm: float = gives("clearance along the shaft")
+    dress_thickness_mm: float = gives("to dress along the rotation")
+    dress_width_mm: float = gives("to dress along the shaft")
+    gap_ok: bool | None = gives("holder gap right")
+    gap_low_mm: float = gives("holder gap from")
+    gap_high_mm: float = gives("holder gap up to")
     advice: str
     reasons: tuple[str, ...]
     rules: tuple[str, ...]
@@ -94,21 +94,21 @@ class SeatingIn:
 class SeatingOut:
     """How far a face is from seated, and how to get it there."""
 
-    allowed: bool
-    sagitta_mm: float
-    depth_mm: float
-    contact_share: float
-    worn_at_three_quarters_mm: float | None
-    worn_at_ready_mm: float | None
-    mean_worn_at_full_mm: float | None
-    bedding_h: float | None
-    life_share: float | None
-    rod_sagitta_mm: float | None
-    rod_error_mm: float | None
-    rod_fits: bool | None
-    face_radius_least_mm: float
-    face_radius_most_mm: float
-    method: str
+    allowed: bool = gives("allowed")
+    sagitta_mm: float = gives("depth of the curve")
+    depth_mm: float = gives("to wear until all of it touches")
+    contact_share: float = gives("touches now", share=True)
+    worn_at_three_quarters_mm: float | None = gives("wear until three quarters touch")
+    worn_at_ready_mm: float | None = gives("wear until ready for load")
+    mean_worn_at_full_mm: float | None = gives("mean carbon lost when seated")
+    bedding_h: float | None = gives("bedding-in still takes about")
+    life_share: float | None = gives("share of a life spent on it", share=True)
+    rod_sagitta_mm: float | None = gives("depth of the rod's curve")
+    rod_error_mm: float | None = gives("the rod misses it by")
+    rod_fits: bool | None = gives("the rod may be used")
+    face_radius_least_mm: float = gives("radius of a shaped face from")
+    face_radius_most_mm: float = gives("radius of a shaped face up to")
+    method: str = gives("way to do it")
     advice: str
     rules: tuple[str, ...]
 

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.running.output import judge_output
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 
 SELF, MAGNETS, APART = "self", "magnets", "separate"
 _SAID = {
@@ -42,10 +42,10 @@ class OutputIn:
 class OutputOut:
     """What its plate promises at each speed, the share that is reached, whether it rises, and the answer."""
 
-    expected_v: tuple[float, ...]
-    share: tuple[float, ...]
-    rises: bool
-    answer: str
+    expected_v: tuple[float, ...] = gives("what its plate says there, V")
+    share: tuple[float, ...] = gives("as a share", share=True)
+    rises: bool = gives("it rises with speed")
+    answer: str = gives("answer")
     advice: str
     rules: tuple[str, ...]
 

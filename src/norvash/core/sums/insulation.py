@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, ask, together
+from norvash.core.sums.registry import Sum, ask, gives, together
 from norvash.core.verdict.grades import GRADES, Grade
 from norvash.core.windings.circuits import CIRCUITS, OF_ARMATURE
 from norvash.core.windings.field_coils import CoilTest, judge_coils
@@ -43,17 +43,17 @@ class InsulationIn:
 class InsulationOut:
     """Insulation, judged, with the polarization index where it was measured; the grade is the worse of the two."""
 
-    r40_megohm: float | None
-    judged_megohm: float
-    minimum_used_megohm: float
-    passes: bool
-    test_again: bool
-    share_of_previous: float | None
-    raise_stage: bool
+    r40_megohm: float | None = gives("insulation at 40 °C")
+    judged_megohm: float = gives("insulation that counts")
+    minimum_used_megohm: float = gives("at least")
+    passes: bool = gives("passes")
+    test_again: bool = gives("to be tested again")
+    share_of_previous: float | None = gives("of last time", share=True)
+    raise_stage: bool = gives("raised by one stage")
     stage: str
-    stage_words: str
-    polarization_index: float | None
-    polarization: str | None
+    stage_words: str = gives("stage")
+    polarization_index: float | None = gives("polarization index")
+    polarization: str | None = gives("which is")
     advice: str
     rules: tuple[str, ...]
 
@@ -150,10 +150,10 @@ class CoilsOut:
 
     at_20_ohm: tuple[float, ...] | None
     coil_deviation: tuple[float, ...] | None
-    coil_spread: float | None
-    off_coils: tuple[int, ...]
-    winding_c: float | None
-    rise_k: float | None
+    coil_spread: float | None = gives("spread of the coils", share=True)
+    off_coils: tuple[int, ...] = gives("coils that are off")
+    winding_c: float | None = gives("winding")
+    rise_k: float | None = gives("over the air")
     advice: str
     rules: tuple[str, ...]
 

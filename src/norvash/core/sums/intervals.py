@@ -8,7 +8,7 @@ from norvash.core.known import all_known
 from norvash.core.planning.interval_table import Cell, IntervalTable, TableNotes
 from norvash.core.planning.policies import whole_runs
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.errors import InputError
 
 HEADINGS = {"from": "from its use on", "up to": "up to its use, as in <= 500"}
@@ -40,13 +40,13 @@ class TableIn:
 class TableOut:
     """The cell and what it says; lists where several moments were asked for."""
 
-    worst_depth_mm: float | list[float] | None
-    worst_length_mm: float | list[float] | None
-    row_h: float | list[float | None] | None
-    column_mm: float | list[float | None] | None
-    interval_h: float | list[float | None] | None
-    next_check_h: float | list[float | None] | None
-    answer: str | list[str]
+    worst_depth_mm: float | list[float] | None = gives("greatest depth")
+    worst_length_mm: float | list[float] | None = gives("shortest length")
+    row_h: float | list[float | None] | None = gives("row")
+    column_mm: float | list[float | None] | None = gives("column")
+    interval_h: float | list[float | None] | None = gives("longest use to the next time")
+    next_check_h: float | list[float | None] | None = gives("next check by")
+    answer: str | list[str] = gives("answer")
     advice: str
     rules: tuple[str, ...] = ()
 
@@ -139,10 +139,10 @@ class RunsIn:
 class RunsOut:
     """How many whole runs are left, the use at which they end, and where one more would end."""
 
-    runs: int
-    ends_at: float
-    next_would_end_at: float
-    due_first: float
+    runs: int = gives("whole runs left")
+    ends_at: float = gives("they end at")
+    next_would_end_at: float = gives("one more would end at")
+    due_first: float = gives("due first at")
     advice: str
     rules: tuple[str, ...] = ()
 

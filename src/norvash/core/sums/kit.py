@@ -15,7 +15,7 @@ from norvash.core.bearings.fitting import (
 )
 from norvash.core.edges import within
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.errors import InputError
 
 
@@ -60,8 +60,8 @@ class KitOut:
     pairs: tuple[str, ...]
     clearances_mm: tuple[float, ...]
     pair_fits: tuple[bool, ...]
-    squeeze: float | None
-    fits_all: bool
+    squeeze: float | None = gives("O-ring squeezed by", share=True)
+    fits_all: bool = gives("all of it fits")
     advice: str
     rules: tuple[str, ...]
 

@@ -15,7 +15,7 @@ from norvash.core.brush.limits import (
 from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.loading import ask_class, for_class
-from norvash.core.sums.registry import Sum, ask, together
+from norvash.core.sums.registry import Sum, ask, gives, together
 from norvash.errors import InputError
 
 
@@ -49,19 +49,19 @@ class LimitIn:
 class LimitOut:
     """The limit, the term that governs it, and every term."""
 
-    limit_mm: float
-    governed_by: str
-    source: str
-    estimated: bool
-    lead_root_limit_mm: float | None
-    lead_reach_limit_mm: float | None
-    spring_limit_mm: float | None
-    guidance_limit_mm: float | None
-    estimate_mm: float
-    habit_limit_mm: float | None
-    usable_mm: float
-    not_known: tuple[str, ...]
-    left_out: tuple[str, ...]
+    limit_mm: float = gives("limit")
+    governed_by: str = gives("governed by")
+    source: str = gives("source")
+    estimated: bool = gives("an estimate")
+    lead_root_limit_mm: float | None = gives("limit by the lead's root")
+    lead_reach_limit_mm: float | None = gives("limit by the lead's reach")
+    spring_limit_mm: float | None = gives("limit by the spring")
+    guidance_limit_mm: float | None = gives("limit by guidance in the holder")
+    estimate_mm: float = gives("estimate, if nothing were known")
+    habit_limit_mm: float | None = gives("your own habit")
+    usable_mm: float = gives("carbon to wear")
+    not_known: tuple[str, ...] = gives("not known")
+    left_out: tuple[str, ...] = gives("left out")
     advice: str
     rules: tuple[str, ...]
 

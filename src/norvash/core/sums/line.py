@@ -7,7 +7,7 @@ from norvash.core.brush.spread import Spread, set_spread
 from norvash.core.brush.straight_line import Point, StraightLine, Track, straight_line
 from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.core.text.words import listed, use_words
 from norvash.errors import InputError
 
@@ -37,20 +37,20 @@ class LineIn:
 class LineOut:
     """The straight line of the governing brush with the counter values that follow."""
 
-    life_rate_mm_per_kh: float | None
-    interval_rate_mm_per_kh: float | None
-    rate_mm_per_kh: float | None
-    left_mm: float | None
-    left_h: float | None
-    left_sd_h: float | None
-    left_h_by_position: tuple[float | None, ...]
-    do_not_exceed_h: int | None
-    plan_by_h: int | None
-    look_again_h: int | None
-    governing_position: int | None
-    missing_positions: tuple[int, ...]
-    faster_note: bool
-    answer: str
+    life_rate_mm_per_kh: float | None = gives("rate over its life")
+    interval_rate_mm_per_kh: float | None = gives("rate since last time")
+    rate_mm_per_kh: float | None = gives("rate used, the faster")
+    left_mm: float | None = gives("left to the limit")
+    left_h: float | None = gives("use left")
+    left_sd_h: float | None = gives("± from the readings alone")
+    left_h_by_position: tuple[float | None, ...] = gives("use left of each brush")
+    do_not_exceed_h: int | None = gives("do not exceed")
+    plan_by_h: int | None = gives("plan by")
+    look_again_h: int | None = gives("look again by")
+    governing_position: int | None = gives("governed by brush")
+    missing_positions: tuple[int, ...] = gives("not measured")
+    faster_note: bool = gives("wear is speeding up")
+    answer: str = gives("answer")
     advice: str
     rules: tuple[str, ...]
 
@@ -175,6 +175,17 @@ class SpreadIn:
 class SpreadOut(Spread):
     """The spread with its verdict."""
 
+    spread: float | None = gives("spread of wear", share=True)
+    spread_limit: float = gives("allowed", share=True)
+    mean_wear_mm: float = gives("mean wear")
+    median_wear_mm: float = gives("median wear")
+    uneven: bool = gives("uneven")
+    outliers: tuple[int, ...] = gives("stand out")
+    most_worn_position: int = gives("most worn is brush")
+    least_worn_position: int = gives("least worn is brush")
+    polarity_ratio: float | None = gives("ratio of the polarities")
+    polarity_note: bool = gives("polarity worth a note")
+    above_noise: bool = gives("more than the instrument's noise")
     advice: str
     rules: tuple[str, ...]
 

@@ -22,7 +22,7 @@ from norvash.core.rules.fitting import (
     FORM_FACTOR_OF,
     GRADE_FAMILIES,
 )
-from norvash.core.sums.registry import Sum, ask, together
+from norvash.core.sums.registry import Sum, ask, gives, together
 from norvash.errors import InputError
 
 
@@ -64,13 +64,13 @@ class PressureIn:
 class PressureOut:
     """Pressure with its verdict."""
 
-    pressure_kpa: float
-    pressure_psi: float
-    in_band: bool
-    band_low_kpa: float
-    band_high_kpa: float
-    deviation: float | None
-    severity: str
+    pressure_kpa: float = gives("pressure")
+    pressure_psi: float = gives("pressure")
+    in_band: bool = gives("inside the band")
+    band_low_kpa: float = gives("band from")
+    band_high_kpa: float = gives("band up to")
+    deviation: float | None = gives("off the nominal force", share=True)
+    severity: str = gives("severity")
     advice: str
     rules: tuple[str, ...]
 
@@ -137,20 +137,20 @@ class DensityIn:
 class DensityOut:
     """Current density, seated and while bedding; None against a guide that is not known."""
 
-    current_rms_a: float
-    density_a_per_cm2: float
-    density_lasting_a_per_cm2: float
-    density_bedding_a_per_cm2: float
-    current_cap_a: float
-    guide_low_a_per_cm2: float | None
-    guide_high_a_per_cm2: float | None
-    below_third_of_guide: bool | None
-    over_guide: bool | None
-    bars_covered: float | None
-    bars_usual: bool | None
-    contact_drop_v: float | None
-    contact_drop_share: float | None
-    heat_w: float | None
+    current_rms_a: float = gives("current that heats")
+    density_a_per_cm2: float = gives("current density, seated")
+    density_lasting_a_per_cm2: float = gives("current density that lasts")
+    density_bedding_a_per_cm2: float = gives("current density, as it touches now")
+    current_cap_a: float = gives("hold the current to")
+    guide_low_a_per_cm2: float | None = gives("guide from")
+    guide_high_a_per_cm2: float | None = gives("guide up to")
+    below_third_of_guide: bool | None = gives("far under the guide")
+    over_guide: bool | None = gives("over the guide")
+    bars_covered: float | None = gives("bars covered")
+    bars_usual: bool | None = gives("usual number of bars")
+    contact_drop_v: float | None = gives("contact drop of a pair")
+    contact_drop_share: float | None = gives("contact drop, of the supply", share=True)
+    heat_w: float | None = gives("heat at the brushes")
     advice: str
     rules: tuple[str, ...]
 

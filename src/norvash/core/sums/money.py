@@ -8,7 +8,7 @@ from norvash.core.money.money import Currency, exactly, shown
 from norvash.core.money.packs import Pack, cheapest
 from norvash.core.money.ways import Part, Way
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.core.text.words import listed
 from norvash.errors import InputError
 
@@ -44,7 +44,7 @@ class LandedIn:
 class LandedOut:
     """What it costs here."""
 
-    landed: float
+    landed: float = gives("it costs here", money=True)
     advice: str
 
 
@@ -80,12 +80,12 @@ class PacksIn:
 class PacksOut:
     """What a piece costs in each pack, and the packs to buy; without a need only the first."""
 
-    price_each: list[float]
-    saving_share: float
-    packs: list[int] | None
-    pieces: int | None
-    cost: float | None
-    spare: int | None
+    price_each: list[float] = gives("a piece, in each pack", money=True)
+    saving_share: float = gives("saved a piece", share=True)
+    packs: list[int] | None = gives("packs to buy")
+    pieces: int | None = gives("pieces")
+    cost: float | None = gives("together", money=True)
+    spare: int | None = gives("left over")
     advice: str
 
 

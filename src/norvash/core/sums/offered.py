@@ -9,7 +9,7 @@ from norvash.core.parts.matrix import read_matrix
 from norvash.core.parts.sizes import KINDS, LABELS, OF_KIND, Kind, Sizes
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.fitting import GRADE_FAMILIES
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.errors import InputError
 
 _HINT = "as thickness_mm 5; width_mm 8; length_mm 15"
@@ -43,10 +43,10 @@ class OfferedIn:
 class OfferedOut:
     """The answer with its reasons, and what is not known."""
 
-    answer: str
-    allowed: bool
+    answer: str = gives("answer")
+    allowed: bool = gives("allowed")
     reasons: tuple[str, ...]
-    unknown: tuple[str, ...]
+    unknown: tuple[str, ...] = gives("not known")
     advice: str
     rules: tuple[str, ...]
 

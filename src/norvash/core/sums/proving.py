@@ -6,7 +6,7 @@ from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.running.excitation import field_a
 from norvash.core.running.speed import noload_rpm
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.core.supply.cables import burst_mm2, steady_a
 from norvash.core.supply.inrush import Standstill, inrush_a, section_mm2, standstill_ohm
 from norvash.errors import InputError
@@ -28,7 +28,7 @@ class NoLoadIn:
 class NoLoadOut:
     """The speed without load that follows from the plate."""
 
-    no_load_rpm: float
+    no_load_rpm: float = gives("speed without load")
     advice: str
     rules: tuple[str, ...]
 
@@ -59,8 +59,8 @@ class FieldIn:
 class FieldOut:
     """The current that it carries then, and the least before the armature gets volts."""
 
-    field_a: float
-    least_a: float
+    field_a: float = gives("field current")
+    least_a: float = gives("least before power")
     advice: str
     rules: tuple[str, ...]
 
@@ -90,7 +90,7 @@ class PulleyIn:
 class PulleyOut:
     """The speed of the driven pulley."""
 
-    driven_rpm: float
+    driven_rpm: float = gives("speed of the driven one")
     advice: str
     rules: tuple[str, ...]
 
@@ -119,11 +119,11 @@ class InrushIn:
 class InrushOut:
     """The resistance of the whole circuit, the current of a start, and the cable that bears its bursts."""
 
-    resistance_ohm: float
-    inrush_a: float
-    burst_section_mm2: float
-    steady_a: float
-    section_mm2: float | None
+    resistance_ohm: float = gives("resistance of the whole circuit")
+    inrush_a: float = gives("start at full volts")
+    burst_section_mm2: float = gives("least section for the burst")
+    steady_a: float = gives("current that it carries on average")
+    section_mm2: float | None = gives("cable of the table")
     advice: str
     rules: tuple[str, ...]
 

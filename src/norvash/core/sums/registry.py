@@ -55,6 +55,20 @@ def ask(
     )
 
 
+@dataclass(frozen=True, slots=True)
+class Gives:
+    """What a figure of a result is called on its page, and whether it is shown as a share or as money."""
+
+    words: str
+    share: bool = False
+    money: bool = False
+
+
+def gives(words: str, *, share: bool = False, money: bool = False) -> Any:
+    """Return a field of a result that its page shows under these words; a field without them is not in its table."""
+    return field(metadata={"gives": Gives(words, share, money)})
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Sum:
     """A registered sum: inputs is a dataclass of `ask` fields, compute gives a result dataclass."""

@@ -10,7 +10,7 @@ from norvash.core.money.said import flip_words, proposed_words
 from norvash.core.money.ways import Part, Way, compared
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.money import MOST, minor_of, money_of
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.errors import InputError
 
 _MOST_WAYS = 20
@@ -63,21 +63,21 @@ class RepairIn:
 class RepairOut:
     """What each way costs, what is proposed and why, and where another way wins."""
 
-    new_landed: float | None
-    new_total: float | None
-    repair_total: float | None
-    share: float | None
-    repair_with_redo: float | None
-    new_per_y: float | None
-    repair_per_y: float | None
-    cheaper_per_y: str
-    armature_share: float | None
-    proposed: str
-    decided_by: str
-    totals: list[float]
-    shares: list[float | None]
-    per_unit: list[float | None]
-    flips: list[str]
+    new_landed: float | None = gives("the new one, here", money=True)
+    new_total: float | None = gives("the new one, fitted", money=True)
+    repair_total: float | None = gives("the repair", money=True)
+    share: float | None = gives("as a share", share=True)
+    repair_with_redo: float | None = gives("the repair, with its chance to be done again", money=True)
+    new_per_y: float | None = gives("the new one, each year", money=True)
+    repair_per_y: float | None = gives("the repair, each year", money=True)
+    cheaper_per_y: str = gives("cheaper each year")
+    armature_share: float | None = gives("the repair, of a new armature", share=True)
+    proposed: str = gives("proposed")
+    decided_by: str = gives("decided by")
+    totals: list[float] = gives("each way", money=True)
+    shares: list[float | None] = gives("of the new one", share=True)
+    per_unit: list[float | None] = gives("each unit of use", money=True)
+    flips: list[str] = gives("where it turns")
     advice: str
     rules: tuple[str, ...] = ("money.share",)
 

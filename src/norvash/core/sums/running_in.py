@@ -8,7 +8,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.running.bedding import bedding, most_a
 from norvash.core.running.series import LowRun, SeriesMotor, series_motor
 from norvash.core.sums.loading import ask_class, for_class
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -28,13 +28,13 @@ class SafeOut:
     nobody states a permitted speed.
     """
 
-    k_v_s_per_a: float
-    friction_nm: float
-    drag_nm_s: float
-    turns: bool
-    speed_rpm: float
-    allowed: bool | None
-    most_v: float | None
+    k_v_s_per_a: float = gives("flux a current, V·s/A")
+    friction_nm: float = gives("friction")
+    drag_nm_s: float = gives("drag, N·m·s")
+    turns: bool = gives("it turns")
+    speed_rpm: float = gives("speed of the machine")
+    allowed: bool | None = gives("allowed")
+    most_v: float | None = gives("at most")
     advice: str
     rules: tuple[str, ...]
 
@@ -89,9 +89,9 @@ class RunInIn:
 class RunInOut:
     """Volts and amps of a run-in, None where it is done otherwise; the print that releases the load."""
 
-    volts_v: float | None
-    most_a: float
-    release_share: float
+    volts_v: float | None = gives("volts")
+    most_a: float = gives("at most")
+    release_share: float = gives("print that releases the load")
     advice: str
     rules: tuple[str, ...]
 

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 from norvash.core.bearings.fitting import shim_mm, shim_stack
 from norvash.core.bearings.vibration import Stands, judge_vibration
 from norvash.core.rules.book import MotorRules
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.core.text.words import listed
 from norvash.core.verdict.grades import word_of
 from norvash.errors import InputError
@@ -34,12 +34,12 @@ class FloatIn:
 class FloatOut:
     """Shim to add, negative to take out, and what of the shims there does it."""
 
-    float_ok: bool
-    shim_add_mm: float
-    shim_least_mm: float
-    shim_most_mm: float
-    shims_used_mm: tuple[float, ...] | None
-    float_after_mm: float | None
+    float_ok: bool = gives("inside its band")
+    shim_add_mm: float = gives("shim to the middle, negative out")
+    shim_least_mm: float = gives("shim at least")
+    shim_most_mm: float = gives("shim at most")
+    shims_used_mm: tuple[float, ...] | None = gives("of those there")
+    float_after_mm: float | None = gives("end float then")
     advice: str
     rules: tuple[str, ...]
 
@@ -109,12 +109,12 @@ class VibrationIn:
 class VibrationOut:
     """The greatest value, judged, the line over which it must be mended, and how it has grown."""
 
-    greatest_mm_per_s: float
-    greatest_place: int
-    worst_line_mm_per_s: float
-    grown_share: float | None
+    greatest_mm_per_s: float = gives("greatest")
+    greatest_place: int = gives("at measuring place")
+    worst_line_mm_per_s: float = gives("mended over")
+    grown_share: float | None = gives("more than last time", share=True)
     stage: str
-    stage_words: str
+    stage_words: str = gives("stage")
     advice: str
     rules: tuple[str, ...]
 

@@ -8,7 +8,7 @@ from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.fitting import GRADE_FAMILIES
 from norvash.core.sums.loading import ask_class
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.errors import InputError
 
 
@@ -29,9 +29,9 @@ class SpeedIn:
 class SpeedOut:
     """The surface speed against what the grade bears, None where neither grade nor maker says."""
 
-    speed_m_s: float
-    most_m_s: float | None
-    allowed: bool | None
+    speed_m_s: float = gives("surface speed")
+    most_m_s: float | None = gives("at most")
+    allowed: bool | None = gives("allowed")
     advice: str
     rules: tuple[str, ...]
 
@@ -65,9 +65,9 @@ class BarVoltsIn:
 class BarVoltsOut:
     """The mean volts from bar to bar against what the class bears."""
 
-    mean_v: float
-    most_v: float
-    within: bool
+    mean_v: float = gives("mean volts from bar to bar")
+    most_v: float = gives("at most")
+    within: bool = gives("inside it")
     advice: str
     rules: tuple[str, ...]
 

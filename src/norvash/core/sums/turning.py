@@ -6,7 +6,7 @@ from norvash.core.bearings.regreasing import KINDS, grease_g, regrease_h, too_sl
 from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.loading import ask_class, for_class
-from norvash.core.sums.registry import Sum, ask
+from norvash.core.sums.registry import Sum, ask, gives
 from norvash.errors import InputError
 
 
@@ -24,8 +24,8 @@ class BalanceIn:
 class BalanceOut:
     """The unbalance that may stay."""
 
-    permissible_g_mm: float
-    grade_used_mm_s: float
+    permissible_g_mm: float = gives("unbalance that may stay, g·mm")
+    grade_used_mm_s: float = gives("speed of its centre, mm/s")
     advice: str
     rules: tuple[str, ...]
 
@@ -60,8 +60,8 @@ class RegreaseIn:
 class RegreaseOut:
     """After how many hours with how much grease; None where it is not greased, or has to be looked up."""
 
-    interval_h: float | None
-    grease_g: float | None
+    interval_h: float | None = gives("longest use to the next time")
+    grease_g: float | None = gives("grease")
     advice: str
     rules: tuple[str, ...]
 

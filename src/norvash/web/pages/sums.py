@@ -1,7 +1,7 @@
 """Sums: single calculations without a motor."""
 
 from collections.abc import Mapping
-from dataclasses import MISSING, asdict, fields
+from dataclasses import MISSING, fields
 from typing import Any
 
 from fastapi import APIRouter, Request
@@ -76,7 +76,7 @@ def one(*, request: Request, conn: Conn, name: str) -> HTMLResponse:
     typed = {names[k]: " ".join(request.query_params.getlist(k)).strip() for k in request.query_params if k in names}
     is_example = not typed
     typed = {**_answered(entry.inputs), **(typed or as_typed(entry.example))}
-    result: dict[str, object] = {}
+    worked: Any = None
     drawing: Drawing | None = None
     narrow: Drawing | None = None
     rules = MotorRules(rulebook(conn))
@@ -84,7 +84,6 @@ def one(*, request: Request, conn: Conn, name: str) -> HTMLResponse:
     painted = ""
     try:
         inputs, worked = work_out_typed(name, typed, rules)
-        result = asdict(worked)
         painted = painted_words(inputs) if name == "bar-map" else ""
         drawing, narrow = (sum_drawing(name, inputs, worked, rules, width) for width in (WIDE, PHONE))
     except NorvashError as found:
@@ -101,8 +100,8 @@ def one(*, request: Request, conn: Conn, name: str) -> HTMLResponse:
         )
         for f in fields(entry.inputs)
     ]
-    table = table_of(result)
-    advice = result.get("advice") or result.get("note") or " ".join(table[0] if table else ())
+    table = table_of(worked) if worked is not None else []
+    advice = getattr(worked, "advice", "") or getattr(worked, "note", "") or " ".join(table[0] if table else ())
     return page(
         request,
         "sum.html",
@@ -117,7 +116,7 @@ def one(*, request: Request, conn: Conn, name: str) -> HTMLResponse:
         narrow=narrow,
         table=table,
         advice=advice,
-        rules=result.get("rules", ()),
+        rules=getattr(worked, "rules", ()),
         error=error,
         errors=errors_of(error),
     )
