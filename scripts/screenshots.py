@@ -83,7 +83,11 @@ SHOTS = {
 def serve(db: Path, gauge: str) -> tuple[uvicorn.Server, str]:
     """Start the application in a thread; return its server and address."""
     config = uvicorn.Config(
-        create_app(Settings(db=db, log=False, gauge=gauge)), host="127.0.0.1", port=0, log_level="error", ws="none"
+        create_app(Settings(db=db, log=False, gauge=gauge, demo=True)),
+        host="127.0.0.1",
+        port=0,
+        log_level="error",
+        ws="none",
     )
     server = uvicorn.Server(config)
     threading.Thread(target=server.run, daemon=True).start()

@@ -16,6 +16,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.demo.playhouse import prepare
 from norvash.store import people, rounds
+from norvash.store.access import give_role
 from norvash.store.database import Connection, connect, transaction
 from norvash.store.ready import migrate
 from norvash.store.rounds import ReadingRow
@@ -121,6 +122,7 @@ def fill_site(conn: Connection) -> None:
     with transaction(conn):
         people.change_site(conn, "Test shop", None, NOW)
         people.add_person(conn, people.Person("person-of-test", "Ines Torvald"), NOW)
+        give_role(conn, "person-of-test", "lead")
 
 
 @pytest.fixture(scope="session")

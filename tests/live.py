@@ -47,9 +47,9 @@ def browser() -> Iterator[Browser]:
 
 
 @contextmanager
-def served(db: Path, gauge: str = "", **how: float) -> Iterator[str]:
+def served(db: Path, gauge: str = "", **how: object) -> Iterator[str]:
     """Serve a site on a port of its own."""
-    settings = Settings(db=db, log=False, gauge=gauge, port=0, **how)  # type: ignore[arg-type]
+    settings = Settings(db=db, log=False, gauge=gauge, port=0, **({"demo": True} | how))  # type: ignore[arg-type]
     server = uvicorn.Server(server_config(create_app(settings), settings))
     thread = threading.Thread(target=server.run, daemon=True)
     thread.start()
@@ -105,6 +105,14 @@ def watch(address: str) -> Iterator[Watch]:
     assert made.seen == []
 
 
+def come_in(context: BrowserContext, address: str, person: str) -> None:
+    """Sign somebody in in a browser, without a page."""
+    answer = context.request.post(
+        f"{address}/who", form={"person": person}, headers={"Origin": address}, max_redirects=0
+    )
+    assert answer.status == 303
+
+
 @pytest.fixture
 def context(browser: Browser, address: str) -> Iterator[BrowserContext]:
     made = browser.new_context(
@@ -125,7 +133,7 @@ def page(context: BrowserContext, watch: Watch) -> Page:
 
 @pytest.fixture
 def ines(page: Page) -> Page:
-    """Return the browser's page after somebody has said who is working."""
+    """Return the browser's page after somebody has come in."""
     page.goto("/who")
     page.get_by_role("button", name="Ines Torvald").click()
     expect(page.get_by_role("link", name="Ines Torvald")).to_be_visible()

@@ -3,6 +3,7 @@
 import re
 from collections.abc import Iterator
 from contextlib import contextmanager
+from datetime import datetime
 from html import unescape
 from pathlib import Path
 from typing import Any
@@ -12,7 +13,11 @@ from httpx2 import Response
 from starlette.testclient import TestClient
 
 from norvash.config import Settings
+from norvash.store.access import Role, SignedIn, find_member
 from norvash.web.app import create_app
+from norvash.web.deps import SESSION_COOKIE
+from norvash.work.access import Device, begin
+from norvash.work.secrets_kept import digest, new_token
 
 ORIGIN = "http://localhost"
 
@@ -31,12 +36,33 @@ class Reading(TestClient):
         return answer
 
 
+def come_in(app: Any, person: str = "person-of-test", role: Role = "lead") -> str:
+    """Sign somebody in on a server, in its memory where nothing can be written; return the token of the session."""
+    if not app.state.pool.watch.state:
+        with app.state.pool.lent() as conn:
+            member = find_member(conn, person)
+            assert member is not None
+            return begin(conn, member, Device("a-browser-of-the-tests"), datetime.now()).token
+    token = new_token()
+    signed = SignedIn(
+        session_id="",
+        device_id="",
+        person_id=person,
+        name="Ines Torvald",
+        keys="plain",
+        role=role,
+        seen_at=datetime.now(),
+    )
+    app.state.sessions.keep_here(digest(token), signed)
+    return token
+
+
 @contextmanager
-def opened(db: Path, person: str = "person-of-test") -> Iterator[TestClient]:
-    """Return a client of the application on a database, with somebody at work."""
-    app = create_app(Settings(db=db, log=False))
+def opened(db: Path, person: str = "person-of-test", *, demo: bool = False) -> Iterator[TestClient]:
+    """Return a client of the application on a database, with somebody signed in."""
+    app = create_app(Settings(db=db, log=False, demo=demo))
     with Reading(app, base_url=ORIGIN, headers={"Origin": ORIGIN}) as made:
-        made.cookies.set("norvash_person", person)
+        made.cookies.set(SESSION_COOKIE, come_in(app, person))
         yield made
         if not app.state.faults:
             app.state.catching_up.join()

@@ -1,4 +1,4 @@
-"""The command line: serve, demo, check, backup, restore, press, sum, forecast, prove, sheets."""
+"""The command line: serve, demo, people, certificate, check, backup, restore, press, sum, forecast, prove, sheets."""
 
 import argparse
 import gc
@@ -10,8 +10,10 @@ from datetime import date, datetime
 from pathlib import Path
 from typing import Any
 
+from norvash import access_commands, visit_commands
 from norvash.errors import NorvashError, SeveralErrors
 from norvash.store.trouble import DatabaseError, trouble_of
+from norvash.visit_commands import there
 
 _DEMO_DB = Path("var/demo.db")
 _PROOF = "<!-- proof -->"
@@ -39,7 +41,7 @@ def _free_port(host: str, port: int) -> int:
     raise NorvashError(f"No port from {port} on is free on {host}.", "Name another with --port.")
 
 
-def _run(db: Path, host: str, port: int, allow: list[str], *, devices: tuple[str, str], log: bool) -> None:
+def _run(given: dict[str, Any], allow: list[str]) -> None:
     gc.disable()  # while everything is being loaded there is nothing to collect
 
     from norvash.config import Settings, check_allowed
@@ -48,11 +50,10 @@ def _run(db: Path, host: str, port: int, allow: list[str], *, devices: tuple[str
     from norvash.web.serving import Announcing, server_config
     from norvash.web.warming import warm
 
-    given = {"db": db, "host": host, "port": port, "allowed_hosts": tuple(allow), "log": log}
-    settings = Settings.with_environment(**given, gauge=devices[0], meter=devices[1])
-    names = check_allowed(host, settings.allowed_hosts)
+    settings = Settings.with_environment(**given, allowed_hosts=tuple(allow))
+    host, names = settings.host, check_allowed(settings.host, settings.allowed_hosts, secure=settings.is_secure)
     start_log()
-    port = _free_port(host, port)
+    port = _free_port(host, settings.port)
     settings = settings.model_copy(update={"port": port, "allowed_hosts": names})
     application = create_app(settings)
     application.state.after_first_page = warm
@@ -60,7 +61,9 @@ def _run(db: Path, host: str, port: int, allow: list[str], *, devices: tuple[str
     gc.enable()
     shown = f"[{host}]" if ":" in host else host
     server = Announcing(server_config(application, settings))
-    server.words = f"Norvash is on http://{shown}:{port}/  (Ctrl-C stops it)"
+    server.words = f"Norvash is on http{'s' if settings.tls else ''}://{shown}:{port}/  (Ctrl-C stops it)"
+    if not settings.demo and not application.state.led:
+        server.words += f"\nThe code with which the first lead begins, at this start: {application.state.first_code}"
     server.run()
     print("Norvash has stopped; everything entered is kept.")
 
@@ -69,8 +72,11 @@ def serve(given: argparse.Namespace) -> None:
     """Serve a database of your own."""
     from norvash.store.lock import held_alone
 
+    said = {n: getattr(given, n) for n in ("db", "host", "port", "gauge", "meter")}
+    if given.tls is not None:
+        said["tls"] = tuple(given.tls)
     with held_alone(given.db, "being served"):
-        _run(given.db, given.host, given.port, given.allow, devices=(given.gauge, given.meter), log=True)
+        _run({**said, "behind": given.behind_tls}, given.allow)
 
 
 def demo(given: argparse.Namespace) -> None:
@@ -83,14 +89,14 @@ def demo(given: argparse.Namespace) -> None:
     with held_alone(given.db, "being served"), standin(GAUGE_VALUES) as gauge, standin(METER_VALUES) as meter:
         print(f"Demo data: {prepare(given.db, reset=given.reset)}", flush=True)
         print(f'A stand-in gauge is on {gauge}; norvash press {gauge} "17.42 mm" measures with it.', flush=True)
-        _run(given.db, "127.0.0.1", given.port, [], devices=(gauge, meter), log=False)
+        _run({"db": given.db, "port": given.port, "gauge": gauge, "meter": meter, "log": False, "demo": True}, [])
 
 
 def check(given: argparse.Namespace) -> int:
     """Check that a database is whole; nothing is written, and it may be served meanwhile."""
     from norvash.store.ready import look_at
 
-    found = look_at(_there(given.db), thoroughly=True)
+    found = look_at(there(given.db), thoroughly=True)
     for line in found.faults:
         print(line)
     print(f"{given.db} is damaged: put the last good backup in its place." if found.faults else f"{given.db} is whole.")
@@ -101,7 +107,7 @@ def backup(given: argparse.Namespace) -> None:
     """Copy a database into one file, as it stands at this moment; people may go on writing."""
     from norvash.store.copies import back_up
 
-    size = back_up(_there(given.db), given.file)
+    size = back_up(there(given.db), given.file)
     print(f"{given.file} holds all of {given.db}, checked: {size / 1000:.0f} kB.")
 
 
@@ -173,36 +179,12 @@ def prove(given: argparse.Namespace) -> None:
     given.into.write_text(f"{before}{_PROOF}\n{made}{_PROOF}{after}")
 
 
-def sheet_export(given: argparse.Namespace) -> None:
-    """Write a sheet as the file that plays it."""
-    from norvash.exchange.visit_export import export_text
-    from norvash.store.ready import open_to_read
-
-    with closing(open_to_read(_there(given.db))) as conn:
-        print(export_text(conn, given.id))
-
-
-def sheet_play(given: argparse.Namespace) -> int:
-    """Play a visit in from its file, through the same jobs and at its own times."""
-    from norvash.exchange.visit_play import play_file, played_text
-
-    played = play_file(given.file, given.db, given.by, go_on=given.go_on)
-    print(played_text(played, as_json=given.json))
-    return 3 if played.stopped else 0
-
-
-def _there(db: Path) -> Path:
-    if not db.exists():
-        raise NorvashError(f"There is no database {db}.", "Give the path of an existing one.")
-    return db
-
-
 def _rules_of(db: Path) -> Any:
     from norvash.core.rules.book import MotorRules
     from norvash.store.ready import open_to_read
     from norvash.work.rulebook import rulebook
 
-    with closing(open_to_read(_there(db))) as conn:
+    with closing(open_to_read(there(db))) as conn:
         return MotorRules(rulebook(conn))
 
 
@@ -226,6 +208,8 @@ def _parser() -> argparse.ArgumentParser:
         default=[],
         help="host name to answer to; may be repeated, needed on any address but this machine's own",
     )
+    one.add_argument("--tls", nargs=2, type=Path, metavar=("CERT", "KEY"), help="as norvash certificate makes them")
+    one.add_argument("--behind-tls", default="", metavar="PROXY", help="address of the proxy that ends TLS")
     one.add_argument("--gauge", default="", help="host:port of a gauge that speaks the line protocol")
     one.add_argument("--meter", default="", help="host:port of a meter of volts, amps, r/min and temperature")
     one.set_defaults(run=serve)
@@ -244,6 +228,7 @@ def _parser() -> argparse.ArgumentParser:
             one.add_argument("file", type=Path, help=file)
         one.add_argument("--db", type=Path, required=True, help="database file")
         one.set_defaults(run=command)
+    access_commands.add_to(commands)
     one = commands.add_parser("press", help=press_gauge.__doc__)
     one.add_argument("gauge", help="its address, host:port")
     one.add_argument("value", help="what is between its jaws, like 17.42 mm")
@@ -261,25 +246,8 @@ def _parser() -> argparse.ArgumentParser:
     one.add_argument("--seed", type=int, default=20261125, help="seed of the simulation")
     one.add_argument("--into", type=Path, help="write the table into this file, between its two marks")
     one.set_defaults(run=prove)
-    _visits(commands)
+    visit_commands.add_to(commands)
     return parser
-
-
-def _visits(commands: "argparse._SubParsersAction[argparse.ArgumentParser]") -> None:
-    """Add what is done with a visit as a file."""
-    visits = commands.add_parser("sheet", help="A visit as a file: export a sheet, play one in.")
-    kinds = visits.add_subparsers(required=True, metavar="what")
-    one = kinds.add_parser("export", help=sheet_export.__doc__)
-    one.add_argument("id", help="id of the sheet, as its page's address has it")
-    one.add_argument("--db", type=Path, required=True, help="database file")
-    one.set_defaults(run=sheet_export)
-    one = kinds.add_parser("play", help=sheet_play.__doc__)
-    one.add_argument("file", type=Path, help="the visit, as JSON")
-    one.add_argument("--db", type=Path, required=True, help="database file; a new one is made")
-    one.add_argument("--by", required=True, help="who plays it; each entry keeps its own person")
-    one.add_argument("--go-on", action="store_true", help="note what is refused and go on; else it stops with 3")
-    one.add_argument("--json", action="store_true", help="for machines")
-    one.set_defaults(run=sheet_play)
 
 
 def main() -> None:

@@ -23,10 +23,11 @@ def is_loopback(host: str) -> bool:
         return host == "localhost"
 
 
-def check_allowed(host: str, names: tuple[str, ...]) -> tuple[str, ...]:
+def check_allowed(host: str, names: tuple[str, ...], *, secure: bool = True) -> tuple[str, ...]:
     """Return the host names that a server answers to.
 
-    Raises: InputError for what is no host name, and for an address that others can reach while no name is allowed.
+    Raises: InputError for what is no host name, and for an address that others can reach while no name is allowed, or
+    while passwords would cross the network in the clear.
     """
     for name in names:
         if not _HOST_NAME.fullmatch(name):
@@ -40,6 +41,12 @@ def check_allowed(host: str, names: tuple[str, ...]) -> tuple[str, ...]:
             f"Listening on {host} lets others on the network in, and no name is allowed that they may use.",
             "Say under which names it answers, once for each: --allow NAME.",
             "allow",
+        )
+    if not secure and not is_loopback(host):
+        raise InputError(
+            f"On {host} passwords would cross the network for all to read.",
+            "Give --tls CERT KEY (norvash certificate makes them), or --behind-tls PROXY where a proxy ends TLS.",
+            "tls",
         )
     return tuple(name.lower() for name in names)
 
@@ -60,6 +67,11 @@ class Settings(BaseModel):
     log: bool = True
     gauge: str = ""
     meter: str = ""
+    # A demonstration is entered as one of its people by one press.
+    demo: bool = False
+    idle_h: float = 12.0
+    tls: tuple[Path, Path] | None = None
+    behind: str = ""
 
     @classmethod
     def with_environment(cls, **given: Any) -> Self:
@@ -75,6 +87,11 @@ class Settings(BaseModel):
         if most:
             given["most_body_bytes"] = most
         return cls(**given)
+
+    @property
+    def is_secure(self) -> bool:
+        """Tell whether browsers reach this server over TLS, its own or that of the proxy before it."""
+        return self.tls is not None or self.behind != ""
 
     @property
     def hosts(self) -> tuple[str, ...]:

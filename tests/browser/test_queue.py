@@ -7,7 +7,7 @@ import pytest
 from playwright.sync_api import Browser, BrowserContext, Page, Route, expect
 
 from conftest import Shop, readings_on
-from live import ARGS, Watch
+from live import ARGS, Watch, come_in
 from norvash.store import people
 from norvash.store.database import transaction
 from seen import brush, expect_all_kept, line, main, press, row, rows, waiting
@@ -52,7 +52,7 @@ def test_entries_belong_to_their_person_and_wait_until_they_are_back(
     enter(ines, "A", "19.4")
     expect(waiting(ines)).to_contain_text("One entry waits")
     # Somebody else takes the device before anything was sent: it is neither sent in the wrong name nor thrown away.
-    context.add_cookies([{"name": "norvash_person", "value": "second-person", "url": watch.address}])
+    come_in(context, watch.address, "second-person")
     context.set_offline(False)
     ines.goto(f"/sheets/{sheet}/brushes")
     expect(waiting(ines)).to_contain_text("One entry of Ines Torvald waits in this browser until they work on it again")
@@ -75,7 +75,7 @@ def test_a_page_left_open_from_another_person_enters_nothing_in_the_wrong_name(
     other = watch.over(context.new_page())
     work_as(other, "Bram Aldous")
     enter(ines, "A", "19.4")
-    expect(waiting(ines)).to_contain_text("Somebody else works on this device now")
+    expect(waiting(ines)).to_contain_text("Somebody else is signed in on this device now")
     assert typed(shop, sheet) == []
     work_as(other, "Ines Torvald")
     expect_all_kept(ines)
@@ -95,7 +95,7 @@ def test_what_waits_outlives_the_browser(
             locale="en-GB",
             timezone_id="UTC",
         )
-        made.add_cookies([{"name": "norvash_person", "value": "person-of-test", "url": watch.address}])
+        come_in(made, watch.address, "person-of-test")
         return made
 
     watch.cut = True

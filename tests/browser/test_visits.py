@@ -10,7 +10,7 @@ from playwright.sync_api import Browser, BrowserContext, Page, Route, expect
 
 from bench_sheet import Bench
 from conftest import Shop, readings_on
-from live import Watch, served
+from live import Watch, come_in, served
 from norvash.devices.gauge_process import standin
 from norvash.devices.gauge_standin import press as on_gauge
 from norvash.store import people
@@ -81,7 +81,7 @@ def other(browser: Browser, address: str, watch: Watch, shop: Shop) -> Iterator[
     made = browser.new_context(
         base_url=address, viewport={"width": 1280, "height": 800}, locale="en-GB", timezone_id="UTC"
     )
-    made.add_cookies([{"name": "norvash_person", "value": "second-person", "url": address}])
+    come_in(made, address, "second-person")
     yield watch.over(made.new_page())
     made.close()
 

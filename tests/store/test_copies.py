@@ -239,9 +239,9 @@ def test_a_server_that_is_told_to_end_leaves_one_whole_file(tmp_path: Path) -> N
     ) as server:
         assert server.stdout is not None
         address = server.stdout.readline().split()[3].rstrip("/")
-        sent = urllib.request.Request(
-            f"{address}/who", b"name=Ines&shop=Own&act_id=own-shop-named&next=/", {"Origin": address}
-        )
+        code = server.stdout.readline().split()[-1]
+        typed = f"code={code}&name=Ines&password=three+words+here&shop=Own&act_id=own-shop-named&next=/".encode()
+        sent = urllib.request.Request(f"{address}/who/first", typed, {"Origin": address})
         assert urllib.request.urlopen(sent, timeout=20).status == 200
         began = time.monotonic()
         server.terminate()

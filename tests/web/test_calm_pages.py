@@ -14,12 +14,13 @@ from norvash.core.rules.catalogue import RULES
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.store import people, standings
 from norvash.store.database import connect
+from norvash.web.deps import SESSION_COOKIE
 from norvash.work.bench import row_of
 from norvash.work.loading import load
 from norvash.work.motor_page import motor_page
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
-from pages import opened
+from pages import come_in, opened
 
 # The longest line that still stands on two lines of a bench's screen, and the most words of it that are not a person's.
 _LONGEST, _MOST_WORDS = 200, 31
@@ -132,7 +133,7 @@ def test_how_keys_work_belongs_to_a_person(client: TestClient, shop: Shop) -> No
     assert 'data-keys="alt"' in client.get("/hours").text
     assert client.post("/keys", data={"act_id": "keys-of-nobody", "keys": "shout"}).status_code == 422
     people.add_person(shop.conn, people.Person("second-person", "Bram Aldous"), shop.now)
-    client.cookies.set("norvash_person", "second-person")
+    client.cookies.set(SESSION_COOKIE, come_in(client.app, "second-person"))
     assert 'data-keys="plain"' in client.get("/").text
 
 
@@ -160,5 +161,5 @@ def test_every_line_of_the_playhouse_is_calm(playhouse: Path, db: Path) -> None:
         assert len(said.sentence.split()) <= _MOST_WORDS, said.sentence
         assert len(said.figures) <= 4
     conn.close()
-    with opened(playhouse, "nobody") as client:
+    with opened(playhouse, "person-1-of-demo") as client:
         assert client.get("/").status_code == 200

@@ -13,9 +13,11 @@ from hypothesis import strategies as st
 from norvash.config import Settings
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.store.database import connect
-from norvash.web.answers import STATIC
 from norvash.web.app import create_app
+from norvash.web.deps import SESSION_COOKIE
 from norvash.web.fragments import Part, Parts
+from norvash.web.templating import STATIC
+from pages import come_in
 
 MOST_PAGE, MOST_ANSWER, MOST_SCRIPTS = 60_000, 15_000, 140_000
 _MARKED = re.compile(r'<[a-z0-9]+ data-part="([0-9a-f]{8})"[^>]*?\sid="([^"]+)"')
@@ -96,7 +98,7 @@ def test_every_page_of_the_playhouse_is_light_and_each_answer_lighter(playhouse:
     app = create_app(Settings(db=db, log=False))
     app.state.catch_up = lambda _: None
     with TestClient(app, base_url="http://localhost", headers={"Origin": "http://localhost"}) as client:
-        client.cookies.set("norvash_person", conn.execute("select id from person").fetchone()["id"])
+        client.cookies.set(SESSION_COOKIE, come_in(app, conn.execute("select id from person").fetchone()["id"]))
         seen = [
             _answer_to_a_remark(client, f"/sheets/{sheet}", stage)
             for sheet in open_sheets

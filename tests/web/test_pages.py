@@ -15,8 +15,9 @@ from norvash.config import Settings
 from norvash.store import people, standings, use
 from norvash.store.database import connect
 from norvash.web.app import create_app
+from norvash.web.deps import SESSION_COOKIE
 from norvash.web.pages.sums import as_typed
-from pages import MOTOR, ORIGIN, act_id, add, send
+from pages import MOTOR, ORIGIN, act_id, add, come_in, send
 
 
 def quick(client: TestClient, address: str) -> tuple[int, str, str]:
@@ -210,16 +211,14 @@ def test_back_and_send_again_changes_nothing(client: TestClient, shop: Shop) -> 
     assert standings.count_motors(shop.conn) == 1
 
 
-def test_nobody_chosen_keeps_what_was_typed(client: TestClient, shop: Shop) -> None:
+def test_nobody_signed_in_keeps_what_was_typed(client: TestClient, shop: Shop) -> None:
     given = {"act_id": act_id(client.get("/motors/new?motor_class=tool").text), **MOTOR}
     client.cookies.clear()
     answer = client.post("/motors", data=given)
-    assert (answer.status_code, "Nobody is chosen" in answer.text, 'value="T-90"' in answer.text) == (422, True, True)
-    assert client.get("/motors/new", follow_redirects=False).headers["location"] == "/who?next=/motors/new"
-    chosen = client.post(
-        "/who", data={"name": "Maud Celliers", "next": "https://elsewhere.example/"}, follow_redirects=False
-    )
-    assert chosen.headers["location"] == "/"
+    said = ("Nobody is signed in" in answer.text, 'value="T-90"' in answer.text)
+    assert (answer.status_code, *said) == (401, True, True)
+    assert client.get("/motors/new", follow_redirects=False).headers["location"] == "/who?next=%2Fmotors%2Fnew"
+    client.cookies.set(SESSION_COOKIE, come_in(client.app))
     assert client.post("/motors", data=given).status_code == 200
 
 
@@ -337,7 +336,7 @@ def test_the_json_twin_writes_once_and_says_what_it_decided(client: TestClient, 
     assert (refused.status_code, refused.json()["error"]["field"]) == (422, "why")
     assert client.post(f"/api/v1/sheets/{opened}/sign", json={**signing, "why": "B is out of reach"}).status_code == 200
     for wrong, status in (
-        ({**body, "act_id": "x-new-act-1", "person": "Nobody"}, 404),
+        ({**body, "act_id": "x-new-act-1", "person": "Nobody"}, 409),
         ({**body, "act_id": "x-new-act-2", "value": "12"}, 409),
         ({"value": "1"}, 422),
         ({**body, "act_id": "x-new-act-3", "value": 3}, 422),
@@ -420,15 +419,16 @@ def test_every_way_of_measuring_is_asked_for_in_its_own_words(client: TestClient
 def test_the_first_person_names_the_shop_once(tmp_path: Path) -> None:
     app = create_app(Settings(db=tmp_path / "own.db", log=False))
     with TestClient(app, base_url=ORIGIN, headers={"Origin": ORIGIN}) as client:
-        typed = {"name": "Maud Celliers", "shop": "Loft <shop>", "act_id": act_id(client.get("/who").text), "next": "/"}
-        assert "Loft &lt;shop&gt;" in client.post("/who", data=typed).text
-        assert "Loft &lt;shop&gt;" in client.post("/who", data=typed).text
-        client.post("/who", data={**typed, "name": "Bram", "shop": "Another", "act_id": "another-act-id"})
+        typed = {"name": "Maud Celliers", "shop": "Loft <shop>", "next": "/", "password": "three words here"}
+        typed |= {"act_id": act_id(client.get("/who").text), "code": app.state.first_code}
+        assert client.post("/who/first", data={**typed, "name": ""}).status_code == 422
+        assert "Loft &lt;shop&gt;" in client.post("/who/first", data=typed).text
+        again = {**typed, "name": "Bram", "shop": "Another", "act_id": "another-act-id"}
+        assert client.post("/who/first", data=again).status_code == 409
         assert "Another" not in client.get("/").text
-        assert client.post("/who", data={**typed, "name": ""}).status_code == 422
         app.state.catching_up.join()
     conn = connect(tmp_path / "own.db")
-    assert [p.name for p in people.list_people(conn)] == ["Bram", "Maud Celliers"]
+    assert [p.name for p in people.list_people(conn)] == ["Maud Celliers"]
     done = conn.execute("select before_json, after_json from act where job = 'name the site' order by seq").fetchall()
     assert tuple(done[0]) == ('{"name": ""}', '{"name": "Loft <shop>"}')
     conn.close()

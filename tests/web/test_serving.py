@@ -17,8 +17,10 @@ from conftest import Shop
 from live import served
 from norvash.config import Settings
 from norvash.web.app import create_app
+from norvash.web.deps import SESSION_COOKIE
 from norvash.web.logs import start_log
 from norvash.web.warming import warm
+from pages import come_in
 
 PATIENCE_S = 0.4
 
@@ -152,6 +154,7 @@ def test_what_breaks_is_answered_with_guards_and_without_its_trace(db: Path, mon
     monkeypatch.setattr("norvash.web.pages.bench.bench", breaks)
     app = create_app(Settings(db=db, log=False))
     with TestClient(app, base_url="http://localhost") as client:
+        client.cookies.set(SESSION_COOKIE, come_in(app))
         answer = client.get("/")
         app.state.catching_up.join()
     assert answer.status_code == 500
@@ -171,7 +174,7 @@ def test_what_the_first_entry_needs_is_there_once_the_first_page_is_out(shop: Sh
 
     app.state.after_first_page = begin
     with TestClient(app, base_url="http://localhost", headers={"Origin": "http://localhost"}) as client:
-        client.cookies.set("norvash_person", "person-of-test")
+        client.cookies.set(SESSION_COOKIE, come_in(app))
         assert [client.get("/").status_code for _ in range(3)] == [200] * 3
         app.state.warming.join()
         known = set(sys.modules)

@@ -19,7 +19,7 @@ from norvash.store.standings import Sought
 from norvash.store.steps import steps
 from norvash.work.motor_types import save_type
 from norvash.work.site import join
-from pages import add
+from pages import add, opened
 
 
 def test_a_tag_or_a_type_that_reads_alike_is_in_use(shop: Shop) -> None:
@@ -59,7 +59,12 @@ def test_people_whose_names_read_alike_are_asked_about(shop: Shop) -> None:
     assert len(people.list_people(shop.conn)) == 2
 
 
-def test_the_page_asks_and_keeps_what_was_typed(client: TestClient) -> None:
+def test_the_page_asks_and_keeps_what_was_typed(db: Path) -> None:
+    with opened(db, demo=True) as client:
+        _asks_and_keeps(client)
+
+
+def _asks_and_keeps(client: TestClient) -> None:
     asked = client.post("/who", data={"name": "INES Torvald", "next": "/", "act_id": "who-asks-first"})
     assert (asked.status_code, "I am somebody else" in asked.text, 'value="INES Torvald"' in asked.text) == (
         409,

@@ -173,7 +173,7 @@ def main() -> None:
         db = Path(folder) / "fleet.db"
         print(f"making {MOTORS} motors …", flush=True)
         motor = make_fleet(db, MOTORS, datetime.now())
-        settings = Settings(db=db, log=False, port=_PORT)
+        settings = Settings(db=db, log=False, port=_PORT, demo=True)
         app = create_app(settings)
         app.get("/bare")(lambda: HTMLResponse(_BARE.render(rows=_ROWS)))
         server = uvicorn.Server(server_config(app, settings))

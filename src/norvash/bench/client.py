@@ -7,6 +7,7 @@ from html import unescape
 from urllib.parse import parse_qsl, urlencode, urlsplit
 
 from norvash.bench.fleet import PERSON
+from norvash.web.deps import SESSION_COOKIE
 
 
 def newest(page: str, to: str, **said: str) -> str:
@@ -25,23 +26,33 @@ def marks(page: str) -> dict[str, str]:
     return {id_: mark for mark, id_ in re.findall(r'data-part="([0-9a-f]{8})"[^>]*?\sid="([^"]+)"', page)}
 
 
+def session_cookie(port: int, person: str = PERSON) -> str:
+    """Enter a demonstration as a person; return the cookie of the session."""
+    conn = http.client.HTTPConnection("127.0.0.1", port, timeout=60)
+    headers = {"Origin": f"http://127.0.0.1:{port}", "Content-Type": "application/x-www-form-urlencoded"}
+    conn.request("POST", "/who", urlencode({"person": person}), headers)
+    given = conn.getresponse().headers.get_all("Set-Cookie") or []
+    conn.close()
+    return next(c.partition(";")[0] for c in given if c.startswith(f"{SESSION_COOKIE}="))
+
+
 class Client:
-    """One keep-alive connection with the cookie of a person, of the fleet's unless it is said."""
+    """One keep-alive connection with the session of a person, of the fleet's unless it is said."""
 
     def __init__(self, port: int, person: str = PERSON) -> None:
         self.conn, self.port = http.client.HTTPConnection("127.0.0.1", port, timeout=60), port
-        self.person = person
+        self.cookie = session_cookie(port, person)
 
     def get(self, path: str) -> tuple[int, str]:
         """Return status and text of a page."""
-        self.conn.request("GET", path, headers={"Cookie": f"norvash_person={self.person}"})
+        self.conn.request("GET", path, headers={"Cookie": self.cookie})
         answer = self.conn.getresponse()
         return answer.status, answer.read().decode()
 
     def post(self, path: str, *, has: dict[str, str] | None = None, **typed: str) -> tuple[int, str]:
         """Send a form; return status and where it leads, or what answers a browser that has these parts."""
         headers = {
-            "Cookie": f"norvash_person={self.person}",
+            "Cookie": self.cookie,
             "Origin": f"http://127.0.0.1:{self.port}",
             "Content-Type": "application/x-www-form-urlencoded",
         }

@@ -2,7 +2,8 @@
 
 import statistics
 
-from norvash.bench.fleet import PERSON
+from norvash.bench.client import session_cookie
+from norvash.web.deps import SESSION_COOKIE
 
 _TURNS = 5
 _WATCH = """new PerformanceObserver(list => { window.painted = list.getEntries().at(-1).startTime; })
@@ -21,12 +22,13 @@ def paint_ratios(port: int, paths: dict[str, str]) -> dict[str, float]:
     every = {"bare": "/bare", **paths}
     times: dict[str, list[float]] = {name: [] for name in every}
     address = f"http://127.0.0.1:{port}"
+    cookie = session_cookie(port).partition("=")[2]
     with sync_playwright() as playwright:
         browser = playwright.chromium.launch(executable_path="/usr/bin/chromium", args=_ARGS)
         for turn in range(_TURNS + 1):
             for name, path in every.items():
                 context = browser.new_context(viewport={"width": 1280, "height": 800})
-                context.add_cookies([{"name": "norvash_person", "value": PERSON, "url": address}])
+                context.add_cookies([{"name": SESSION_COOKIE, "value": cookie, "url": address}])
                 context.add_init_script(_WATCH)
                 page = context.new_page()
                 page.goto(f"{address}{path}", wait_until="load")

@@ -10,7 +10,7 @@ from norvash.demo.noted import LATE, add_late
 from norvash.demo.story import Acts, Story
 from norvash.errors import NorvashError
 from norvash.exchange.interval_tables import table_from_csv
-from norvash.store import motors, people
+from norvash.store import access, motors, people
 from norvash.store.database import Connection, connect, transaction
 from norvash.store.people import Person
 from norvash.store.ready import migrate
@@ -66,6 +66,7 @@ def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
         people.change_site(conn, SITE, DEMO_DAY.isoformat(), datetime.now().replace(microsecond=0))
         for i, name in enumerate(PEOPLE):
             people.add_person(conn, Person(f"person-{i + 1}-of-demo", name), began)
+        access.give_role(conn, "person-1-of-demo", "lead")
     acts = Acts(conn)
     _rule(conn, acts.at(began), "money.labour", "46", "what an hour of the shop costs the house")
     _rule(conn, acts.at(began), "money.tax", "0.2", "most suppliers name prices without it")

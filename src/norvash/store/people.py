@@ -8,7 +8,7 @@ from norvash.core.text.texts import compared
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 
-UNKNOWN = ("This person is not known here.", "Choose who is working.", "person")
+UNKNOWN = ("This person is not known here.", "Sign in as somebody who is.", "person")
 
 
 @dataclass(frozen=True, slots=True)
@@ -22,11 +22,12 @@ class Site:
 
 @dataclass(frozen=True, slots=True)
 class Person:
-    """Somebody who writes, and how single keys work for them: “plain”, with “alt” held, or “off”."""
+    """Somebody who writes, how single keys work for them: “plain”, with “alt” held, or “off”; and in which session."""
 
     id: str
     name: str
     keys: str = "plain"
+    session_id: str = ""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -202,12 +203,15 @@ def list_acts_since(conn: Connection, motor_id: str, sheet_id: str) -> list[Done
     return [_done(r) for r in rows]
 
 
-def add_act(conn: Connection, done: Done, person_id: str, played_by: str = "") -> None:
-    """Record a write, before what it writes; one that is played in from a file names who played it."""
+def add_act(conn: Connection, done: Done, person_id: str, played_by: str = "", session_id: str = "") -> None:
+    """Record a write, before what it writes, with the session that it was made in; one that is played in from a file
+    names who played it.
+    """
     conn.execute(
-        """insert into act (id, seq, at, person_id, job, digest, result_id, before_json, after_json, played_by)
+        """insert into act (id, seq, at, person_id, job, digest, result_id, before_json, after_json, played_by,
+                            session_id)
            values (:id, (select coalesce(max(seq), 0) + 1 from act), :at, :person_id, :job, :digest, :result_id,
-                   :before_json, :after_json, :played_by)""",
+                   :before_json, :after_json, :played_by, :session_id)""",
         {
             "id": done.id,
             "at": done.at.isoformat(),
@@ -218,6 +222,7 @@ def add_act(conn: Connection, done: Done, person_id: str, played_by: str = "") -
             "before_json": done.before_json,
             "after_json": done.after_json,
             "played_by": played_by or None,
+            "session_id": session_id or None,
         },
     )
 

@@ -5,14 +5,14 @@ import re
 import threading
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager
-from datetime import date, datetime
+from datetime import date, datetime, timedelta
 from functools import cache, partial
 from importlib import import_module
 from types import ModuleType
 
 from fastapi import Depends, FastAPI, Request
 from fastapi.exceptions import RequestValidationError
-from fastapi.responses import Response
+from fastapi.responses import JSONResponse, Response
 from fastapi.staticfiles import StaticFiles
 from starlette.concurrency import run_in_threadpool
 from starlette.exceptions import HTTPException
@@ -27,12 +27,16 @@ from norvash.store.database import fold_in
 from norvash.store.ready import prepare
 from norvash.store.trouble import DatabaseError
 from norvash.store.watch import Watch
-from norvash.web.answers import STATIC, error_answer
-from norvash.web.deps import Now, OurSite, Pool, Who
+from norvash.web.answers import error_answer
+from norvash.web.deps import Now, OurSite, Pool, Who, allowed
 from norvash.web.jobs import Jobs
 from norvash.web.logs import log_event, log_failure
 from norvash.web.pages import bench, state, who
 from norvash.web.security import Guard
+from norvash.web.sessions import Sessions
+from norvash.web.templating import STATIC
+from norvash.work.access import has_lead
+from norvash.work.secrets_kept import new_code
 from norvash.work.site import clock
 
 _WORTH_PACKING_BYTES, _PACKED = 1000, 2
@@ -55,6 +59,7 @@ _PAGES = (
     "hours",
     "outlook",
     "past",
+    "people",
     "put_off",
     "new_set",
     "rulebook",
@@ -64,7 +69,7 @@ _PAGES = (
     "sheet",
     "sums",
 )
-_API = ("sums", "ground", "motors", "notes")
+_API = ("session", "sums", "ground", "motors", "notes")
 
 
 async def _about(request: Request, site: OurSite, who: Who, now: Now) -> None:
@@ -121,7 +126,8 @@ def check_in_background(app: FastAPI) -> None:
 
 
 def _include(app: FastAPI, module: ModuleType) -> None:
-    app.include_router(module.router, dependencies=[Depends(_about)], include_in_schema=False)
+    about = [Depends(_about), Depends(allowed)]
+    app.include_router(module.router, dependencies=about, include_in_schema=False)
 
 
 def load_all(app: FastAPI) -> None:
@@ -134,8 +140,16 @@ def load_all(app: FastAPI) -> None:
         for module in pages:
             _include(app, module)
         for module in api:
-            app.include_router(module.router)
+            app.include_router(module.router, dependencies=[Depends(allowed)])
         app.state.loaded = True
+
+
+def _list_addresses(app: FastAPI) -> None:
+    """Give the list of all addresses that programs use, to whoever is signed in."""
+
+    @app.get("/api/v1/openapi.json", include_in_schema=False, dependencies=[Depends(allowed)])
+    def listed() -> JSONResponse:
+        return JSONResponse(app.openapi())
 
 
 def _load_on_demand(app: FastAPI) -> None:
@@ -197,15 +211,18 @@ async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     app.state.stopping.set()
     app.state.gauge.stop()
     app.state.meter.stop()
-    app.state.pool.close()
     if not app.state.pool.watch.state:
         _leave_whole(app)
+    app.state.pool.close()
 
 
 def _leave_whole(app: FastAPI) -> None:
     """Fold the log into the database file, so that the file alone is all of it."""
     app.state.catching_up.join(_LAST_WORK_S)
     try:
+        with app.state.pool.lent() as conn:
+            app.state.sessions.write_down(conn)
+        app.state.pool.close()
         fold_in(app.state.settings.db)
     except (NorvashError, DatabaseError) as error:
         log_failure("the log was not folded in", error)
@@ -215,9 +232,7 @@ def create_app(settings: Settings) -> FastAPI:
     """Return the application on a database; a new database gets its schema."""
     found = prepare(settings.db)
 
-    app = FastAPI(
-        title="Norvash", docs_url=None, redoc_url=None, lifespan=_lifespan, openapi_url="/api/v1/openapi.json"
-    )
+    app = FastAPI(title="Norvash", docs_url=None, redoc_url=None, lifespan=_lifespan, openapi_url=None)
     app.state.judging = threading.Lock()
     watch = Watch("damaged" if found.faults else "read-only" if found.read_only else "")
     watch.noticed = partial(check_in_background, app)
@@ -226,14 +241,14 @@ def create_app(settings: Settings) -> FastAPI:
         Pool(settings.db, read_only=bool(watch.state), watch=watch),
         catch_up_in_background,
     )
+    app.state.sessions = Sessions(timedelta(hours=settings.idle_h))
+    app.state.first_code, app.state.led = new_code(), False
+    if not watch.state:
+        with app.state.pool.lent() as conn:
+            app.state.led = has_lead(conn)
     app.state.check_s, app.state.after_first_page = _CHECK_S, None
     app.state.loaded, app.state.bench_day = False, date.min
-    app.state.faults, app.state.trouble, app.state.schema, app.state.stopping = (
-        found.faults,
-        "",
-        found.version,
-        threading.Event(),
-    )
+    app.state.faults, app.state.trouble, app.state.stopping = found.faults, "", threading.Event()
     app.state.jobs, app.state.gauge, app.state.meter = Jobs(), GaugeLink(settings.gauge), meter_link(settings.meter)
     app.include_router(state.router, include_in_schema=False)  # it must answer where nothing can be read
     for module in (bench, who):
@@ -241,6 +256,7 @@ def create_app(settings: Settings) -> FastAPI:
     app.mount("/static", Shipped(directory=STATIC), name="static")
     app.include_router(state.router, include_in_schema=False)
 
+    _list_addresses(app)
     _load_on_demand(app)
     _answer_errors(app)
     app.add_middleware(GZipMiddleware, minimum_size=_WORTH_PACKING_BYTES, compresslevel=_PACKED)

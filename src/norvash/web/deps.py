@@ -17,19 +17,25 @@ from fastapi import Depends, Request
 from fastapi.responses import Response
 
 from norvash.core.sheet.moved import Explained
-from norvash.errors import InputError, NorvashError
 from norvash.store import people
+from norvash.store.access import SignedIn
 from norvash.store.database import Connection, connect
 from norvash.store.people import Person, Site
 from norvash.store.ready import look_at
 from norvash.store.trouble import DatabaseError, check_in_place, identity
 from norvash.store.watch import Watch
-from norvash.work.acting import Act
+from norvash.web.rights import needed
+from norvash.work.access import Device, Entered, NotAllowed, NotSignedIn, at_least
+from norvash.work.acting import Act, InSession
+from norvash.work.secrets_kept import digest, new_token
 from norvash.work.site import clock
 
-PERSON_COOKIE = "norvash_person"
-YEAR_S = 365 * 86400
+SESSION_COOKIE = "norvash_session"
+DEVICE_COOKIE = "norvash_device"
+YEAR_S, _MONTH_S = 365 * 86400, 30 * 86400
+_READS = ("GET", "HEAD", "OPTIONS")
 _IDLE = 8
+_LEAST_ID = 40
 
 
 class Pool:
@@ -116,14 +122,41 @@ async def _now(site: OurSite) -> datetime:
 Now = Annotated[datetime, Depends(_now)]
 
 
-async def _person(request: Request, conn: Conn) -> Person | None:
-    try:
-        return people.fetch_person(conn, request.cookies.get(PERSON_COOKIE, ""))
-    except NorvashError:
+async def _signed(request: Request, conn: Conn) -> SignedIn | None:
+    token = request.cookies.get(SESSION_COOKIE, "")
+    if not token:
         return None
+    writes = request.method not in _READS and not pool_of(request).watch.state
+    signed: SignedIn | None = request.app.state.sessions.find(conn, digest(token), datetime.now(), writes=writes)
+    return signed
+
+
+Signed = Annotated[SignedIn | None, Depends(_signed)]
+
+
+async def _person(signed: Signed) -> Person | None:
+    if signed is None:
+        return None
+    return Person(signed.person_id, signed.name, signed.keys, signed.session_id)
 
 
 Who = Annotated[Person | None, Depends(_person)]
+
+
+async def allowed(request: Request, signed: Signed) -> None:
+    """Let through whoever may use this address.
+
+    Raises: NotSignedIn, NotAllowed.
+    """
+    need = needed(request.method, request.scope["route"].path, request.path_params)
+    if need == "open":
+        return
+    if signed is None:
+        if request.method == "POST" and not request.scope["path"].startswith("/api/"):
+            await _typed(request)  # it is kept on the page that says so
+        raise NotSignedIn("Nobody is signed in here.", "Sign in, then go on.")
+    if need is None or not at_least(signed.role, need):
+        raise NotAllowed(need or "lead")
 
 
 async def _typed(request: Request) -> dict[str, str]:
@@ -157,9 +190,17 @@ async def _sent(request: Request) -> Sent:
 SentForm = Annotated[Sent, Depends(_sent)]
 
 
-def remember_person(answer: Response, person_id: str) -> None:
-    """Remember on this device who is working."""
-    answer.set_cookie(PERSON_COOKIE, person_id, max_age=YEAR_S, httponly=True, samesite="lax")
+def device_of(request: Request) -> Device:
+    """Return the browser that asks: its own id, a new one for a browser that has none, and what it says of itself."""
+    known = request.cookies.get(DEVICE_COOKIE, "")
+    return Device(known if len(known) >= _LEAST_ID else new_token(), request.headers.get("user-agent", ""))
+
+
+def remember(request: Request, answer: Response, entered: Entered, device: Device) -> None:
+    """Give a browser the cookies of a session that has begun."""
+    secure = request.app.state.settings.is_secure
+    for name, value, age in ((SESSION_COOKIE, entered.token, _MONTH_S), (DEVICE_COOKIE, device.id, YEAR_S)):
+        answer.set_cookie(name, value, max_age=age, httponly=True, samesite="lax", secure=secure)
 
 
 def fresh_id() -> str:
@@ -167,12 +208,17 @@ def fresh_id() -> str:
     return secrets.token_hex(12)
 
 
+def in_session(who: Person) -> InSession | None:
+    """Return where an act of somebody comes from, None where no session of theirs is kept."""
+    return InSession(who.session_id) if who.session_id else None
+
+
 def act_of(typed: dict[str, str], who: Person | None, now: datetime) -> Act:
     """Return the act that a form stands for.
 
-    Raises: InputError when nobody is chosen on this device.
+    Raises: NotSignedIn.
     """
     if who is None:
-        raise InputError("Nobody is chosen on this device.", "Choose who is working, then send this again.", "person")
+        raise NotSignedIn("Nobody is signed in here.", "Sign in, then send this again.")
     explained = Explained(typed.get("ground", ""), typed.get("source", "")[:200], typed.get("listed", ""))
-    return Act(typed.get("act_id", ""), who.id, now, explained=explained)
+    return Act(typed.get("act_id", ""), who.id, now, in_session(who), explained)

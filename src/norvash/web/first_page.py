@@ -12,7 +12,6 @@ from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import NEW_MM, UNIT_OF_USE
 from norvash.drawing.first_set import FirstSet, first_set
 from norvash.errors import NorvashError
-from norvash.store import people
 from norvash.store.database import Connection
 from norvash.web.answers import page, status_of
 from norvash.web.deps import fresh_id
@@ -23,19 +22,13 @@ _WIDE, _PHONE = 1224.0, 358.0
 
 
 def first_page(
-    request: Request,
-    conn: Connection,
-    now: datetime,
-    typed: Mapping[str, str],
-    error: NorvashError | None = None,
-    *,
-    at: str = "",
+    request: Request, conn: Connection, now: datetime, typed: Mapping[str, str], error: NorvashError | None = None
 ) -> HTMLResponse:
-    """Return the first page with what is typed, or with its example; an error lies `at` a field, or where it says."""
+    """Return the first page with what is typed, or with its example; an error lies where it says."""
     said = {field: text for field in EXAMPLE if (text := typed.get(field, "").strip())}
     is_example = not set(said) - {"name"}
     tried = try_first(conn, EXAMPLE if is_example else said, now)
-    wrong = {} if error is None else {at: error} if at else errors_on_form(error)
+    wrong = {} if error is None else errors_on_form(error)
     drawn: dict[str, Any] = {"wide": None, "narrow": None}
     if tried.judged is not None:
         known = _known(tried.judged, dated=not tried.errors)
@@ -54,7 +47,6 @@ def first_page(
         errors={**tried.errors, **wrong},
         error=error,
         act_id=fresh_id(),
-        people=people.list_people(conn),
         **drawn,
     )
 

@@ -6,17 +6,21 @@ import asyncio
 import contextlib
 import re
 import time
+from datetime import datetime
 
+from fastapi import FastAPI
 from starlette.datastructures import Headers, MutableHeaders
 from starlette.requests import Request, cookie_parser
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from norvash.config import Settings
 from norvash.errors import NorvashError, Unavailable
-from norvash.web.answers import BUILD, error_answer
-from norvash.web.deps import PERSON_COOKIE
+from norvash.web.answers import error_answer
+from norvash.web.deps import SESSION_COOKIE
 from norvash.web.forms import whole
 from norvash.web.logs import log_event, log_failure
+from norvash.web.templating import BUILD
+from norvash.work.secrets_kept import digest
 
 POLICY = (
     "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; "
@@ -31,6 +35,7 @@ _HEADERS = {
     "Permissions-Policy": "camera=(), microphone=(), geolocation=()",
     "X-Frame-Options": "DENY",
 }
+_HSTS = "max-age=31536000"
 _FOR_EVER = "public, max-age=31536000, immutable"
 _READS = ("GET", "HEAD", "OPTIONS")
 UPLOADS = ("/hours/import",)
@@ -51,7 +56,7 @@ class Refused(NorvashError):
 
 def is_harmless(method: str, path: str) -> bool:
     """Tell whether a request writes nothing: it reads, works out a sum, or is about this device only."""
-    return method in _READS or path in ("/who", "/light") or path.startswith("/api/v1/sums/")
+    return method in _READS or path.startswith(("/who", "/api/v1/sums/", "/api/v1/session")) or path == "/light"
 
 
 def _foreign() -> Refused:
@@ -98,18 +103,21 @@ def check_origin(headers: Headers, method: str, path: str, hosts: tuple[str, ...
         raise _foreign()
 
 
-def check_person(headers: Headers) -> None:
-    """Refuse an entry that waited in a browser in which somebody else works now: it waits on.
+def check_person(headers: Headers, app: FastAPI) -> None:
+    """Refuse an entry that waited in a browser in which nobody, or somebody else, is signed in now: it waits on.
 
     Raises: Refused.
     """
     entered_by = headers.get("norvash-person")
     if entered_by is None:
         return
-    if cookie_parser(headers.get("cookie", "")).get(PERSON_COOKIE, "") != entered_by:
+    token = cookie_parser(headers.get("cookie", "")).get(SESSION_COOKIE, "")
+    with app.state.pool.lent() as conn:
+        signed = app.state.sessions.find(conn, digest(token), datetime.now(), writes=False) if token else None
+    if signed is None or signed.person_id != entered_by:
         raise Refused(
             409,
-            "Somebody else works on this device now.",
+            "Somebody else is signed in on this device now." if signed is not None else "Nobody is signed in here now.",
             "What you entered stays in this browser until you are back.",
             waits=True,
         )
@@ -142,6 +150,8 @@ def _guarded(scope: Scope, send: Send, status: list[int]) -> Send:
             for name, value in _HEADERS.items():
                 headers[name] = value
             headers["Norvash-Build"] = BUILD
+            if scope["app"].state.settings.is_secure:
+                headers["Strict-Transport-Security"] = _HSTS
             of_this_build = scope["path"].startswith(f"/static/{BUILD}/") and message["status"] == 200
             if of_this_build or not scope["path"].startswith("/static/"):
                 headers["Cache-Control"] = _FOR_EVER if of_this_build else "no-store"
@@ -233,7 +243,7 @@ class Guard:
             raise _too_large(most)
         if scope["method"] in _READS:
             return b""
-        check_person(headers)
+        check_person(headers, scope["app"])
         try:
             async with asyncio.timeout(self.settings.patience_s):
                 body = await _whole_body(receive, most)

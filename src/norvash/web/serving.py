@@ -71,6 +71,10 @@ def server_config(app: Any, settings: Settings) -> uvicorn.Config:
         access_log=False,
         ws="none",
         http=Patient,
+        ssl_certfile=settings.tls[0] if settings.tls is not None else None,
+        ssl_keyfile=settings.tls[1] if settings.tls is not None else None,
+        proxy_headers=settings.behind != "",
+        forwarded_allow_ips=settings.behind or None,
         h11_max_incomplete_event_size=settings.most_header_bytes,
         timeout_graceful_shutdown=_STOP_S,
     )

@@ -26,8 +26,16 @@ class FromFile:
 
 
 @dataclass(frozen=True, slots=True)
+class InSession:
+    """In which session of somebody signed in an act was made."""
+
+    id: str
+
+
+@dataclass(frozen=True, slots=True)
 class Act:
-    """One write as the client sends it: an id made by the client, the person, the time; who played it from a file.
+    """One write as the client sends it: an id made by the client, the person, the time; who played it from a file, or
+    in which session it was made.
 
     One that was played is stamped by the record of its own motor, whatever was written of others meanwhile. Where it
     would end or soften what was found it is `explained`.
@@ -36,7 +44,7 @@ class Act:
     id: str
     person_id: str
     at: datetime
-    played: FromFile | None = None
+    origin: FromFile | InSession | None = None
     explained: Explained = NOT_EXPLAINED
 
     def __post_init__(self) -> None:
@@ -51,7 +59,7 @@ class Act:
     @property
     def record(self) -> str | None:
         """Return the motor in whose record it stands in order; None for one that is made here, among all others."""
-        return self.played.motor if self.played is not None else None
+        return self.origin.motor if isinstance(self.origin, FromFile) else None
 
 
 @dataclass(frozen=True, slots=True)
@@ -145,7 +153,8 @@ def once(
             conn,
             people.Done(id=act.id, at=ordered.at, person=person.name, job=job, digest=digest),
             person.id,
-            act.played.by if act.played is not None else "",
+            act.origin.by if isinstance(act.origin, FromFile) else "",
+            act.origin.id if isinstance(act.origin, InSession) else "",
         )
         change = body(ordered)
         before, after = json.dumps(change.before, default=str), json.dumps(change.after, default=str)

@@ -7,7 +7,7 @@ from norvash.core.sheet.ground import said
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.moved import Moved
 from norvash.errors import Conflict, InputError
-from norvash.store import moved, people
+from norvash.store import access, moved, people
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change
 from norvash.work.loading import load
@@ -38,9 +38,11 @@ def rests_on(conn: Connection, judged: Judged) -> tuple[RestsOn, ...]:
 
 
 def confirm(conn: Connection, act: Act, motor_id: str, moved_id: str, source: str = "") -> str:
-    """Confirm a change that something of a motor rests on; whoever made it names its source instead. Return its id.
+    """Confirm a change that something of a motor rests on; whoever made it names its source instead, where nobody else
+    here may confirm it. Return its id.
 
-    Raises: Conflict where there is none any more, InputError where whoever made it names no source.
+    Raises: Conflict where there is none any more, or where somebody else may confirm one's own; InputError where
+    whoever made it names no source.
     """
 
     def prepare(now: Act) -> Saying:
@@ -53,6 +55,12 @@ def confirm(conn: Connection, act: Act, motor_id: str, moved_id: str, source: st
         if change.confirmed_by:
             raise Conflict(f"{change.confirmed_by} has confirmed it already.", "Look at the motor as it is now.")
         own = people.fetch_person(conn, now.person_id).name == change.person
+        others = [m.name for m in access.list_members(conn) if m.may_write and m.id != now.person_id] if own else []
+        if others:
+            raise Conflict(
+                f"{change.person} made this change: somebody else confirms it.",
+                f"Ask {' or '.join(others[:3])}; until then it stands unconfirmed.",
+            )
         if own and not words:
             raise InputError(
                 f"{change.person} made this change: somebody else confirms it.",

@@ -5,7 +5,7 @@ from fastapi import APIRouter
 from norvash.core.rules.catalogue import SCHOOLS_BY_ID
 from norvash.store import motors
 from norvash.web.api.motors import ActBody, act_by, verdict
-from norvash.web.deps import Conn, Now
+from norvash.web.deps import Conn, Now, Who
 from norvash.work.changing_figures import change_figures
 from norvash.work.confirming import confirm
 from norvash.work.loading import load
@@ -36,24 +36,24 @@ class ConfirmBody(ActBody):
 
 
 @router.post("/motors/{motor_id}/figures", response_model=None)
-def figures(*, conn: Conn, now: Now, motor_id: str, body: FiguresBody) -> dict[str, object]:
+def figures(*, conn: Conn, now: Now, who: Who, motor_id: str, body: FiguresBody) -> dict[str, object]:
     """State figures of a motor."""
     version, own = motors.fetch_motor(conn, motor_id).version, load(conn, motor_id).stated.own_words
     typed = {**own, **body.figures}
-    change_figures(conn, act_by(body, conn, now), motor_id, typed, version)
+    change_figures(conn, act_by(body, who, now), motor_id, typed, version)
     return verdict(conn=conn, now=now, motor_id=motor_id)
 
 
 @router.post("/motors/{motor_id}/changes/{moved_id}", response_model=None)
-def confirm_one(*, conn: Conn, now: Now, motor_id: str, moved_id: str, body: ConfirmBody) -> dict[str, str]:
+def confirm_one(*, conn: Conn, now: Now, who: Who, motor_id: str, moved_id: str, body: ConfirmBody) -> dict[str, str]:
     """Confirm a change that something of a motor rests on."""
-    return {"change": confirm(conn, act_by(body, conn, now), motor_id, moved_id, body.source)}
+    return {"change": confirm(conn, act_by(body, who, now), motor_id, moved_id, body.source)}
 
 
 @router.post("/rules/{rule_id}", response_model=None)
-def rule(*, conn: Conn, now: Now, rule_id: str, body: RuleBody) -> dict[str, str]:
+def rule(*, conn: Conn, now: Now, who: Who, rule_id: str, body: RuleBody) -> dict[str, str]:
     """Set a rule or a school within a scope, or take it back."""
-    act = act_by(body, conn, now)
+    act = act_by(body, who, now)
     if not body.value:
         return {"rule": clear_rule(conn, act, rule_id, body.scope, body.of)}
     within = {"scope": body.scope, "scope_id": body.of, "why": body.why}

@@ -4,13 +4,15 @@ from fastapi import APIRouter
 from pydantic import BaseModel, ConfigDict, Field
 
 from norvash.core.sheet.moved import Explained
+from norvash.core.text.texts import compared
+from norvash.errors import Conflict
 from norvash.exchange.said.brushes import Measure
 from norvash.exchange.said.motor import Use
 from norvash.exchange.said.sheet import Enter, Open, Sign
 from norvash.exchange.said.told import At, Seen, Words
-from norvash.store import people
 from norvash.web.api.motor_told import motor_told
-from norvash.web.deps import Conn, Now
+from norvash.web.deps import Conn, Now, Who, in_session
+from norvash.work.access import NotSignedIn
 from norvash.work.acting import Act
 from norvash.work.loading import load
 from norvash.work.sheet_told import sheet_told
@@ -33,7 +35,7 @@ class GroundBody(BaseModel):
 
 
 class ActBody(BaseModel):
-    """A write: an id made by the client, and the person's name.
+    """A write: an id made by the client; where it names a person, that is whoever is signed in.
 
     What it would end or soften of what was found is answered with 409 and the list; sent again with its `ground`.
     """
@@ -41,7 +43,7 @@ class ActBody(BaseModel):
     model_config = ConfigDict(extra="forbid", strict=True, populate_by_name=False)
 
     act_id: str
-    person: str
+    person: str = ""
     ground: GroundBody = GroundBody()
 
 
@@ -79,13 +81,17 @@ class ReadingBody(Measure, ActBody):
     why: Words = Field(default="", alias="slip_why")
 
 
-def act_by(body: ActBody, conn: Conn, now: Now) -> Act:
-    """Return a write as its body has it, by the person of that name."""
-    alike = people.list_alike(conn, body.person)
-    known = next((p for p in alike if p.name == body.person), alike[0] if len(alike) == 1 else None)
-    ground = body.ground
-    explained = Explained(ground.answer, ground.source, ground.listed)
-    return Act(body.act_id, known.id if known else "", now, explained=explained)
+def act_by(body: ActBody, who: Who, now: Now) -> Act:
+    """Return a write as its body has it, by whoever is signed in.
+
+    Raises: NotSignedIn; Conflict where the body names somebody else.
+    """
+    if who is None:
+        raise NotSignedIn("Nobody is signed in here.", "Sign in by POST /api/v1/session.")
+    if body.person and compared(body.person) != compared(who.name):
+        raise Conflict(f"{who.name} is signed in, not {body.person[:40]}.", "Sign in as whoever does it.", "person")
+    explained = Explained(body.ground.answer, body.ground.source, body.ground.listed)
+    return Act(body.act_id, who.id, now, in_session(who), explained)
 
 
 @router.get("/motors/{motor_id}", response_model=None)
@@ -95,16 +101,16 @@ def verdict(*, conn: Conn, now: Now, motor_id: str) -> dict[str, object]:
 
 
 @router.post("/motors/{motor_id}/use", response_model=None)
-def use(*, conn: Conn, now: Now, motor_id: str, body: UseBody) -> dict[str, object]:
+def use(*, conn: Conn, now: Now, who: Who, motor_id: str, body: UseBody) -> dict[str, object]:
     """Log use; the same act again changes nothing."""
-    made = body.done(act_by(body, conn, now), At(conn, motor_id, "", _SEEN))
+    made = body.done(act_by(body, who, now), At(conn, motor_id, "", _SEEN))
     return {"entry": made, **verdict(conn=conn, now=now, motor_id=motor_id)}
 
 
 @router.post("/motors/{motor_id}/sheets", response_model=None)
-def open_one(*, conn: Conn, now: Now, motor_id: str, body: SheetBody) -> dict[str, str]:
+def open_one(*, conn: Conn, now: Now, who: Who, motor_id: str, body: SheetBody) -> dict[str, str]:
     """Open a sheet, or return the one left open."""
-    return {"sheet": body.done(act_by(body, conn, now), At(conn, motor_id, "", _SEEN))}
+    return {"sheet": body.done(act_by(body, who, now), At(conn, motor_id, "", _SEEN))}
 
 
 @router.get("/sheets/{sheet_id}", response_model=None)
@@ -114,20 +120,20 @@ def sheet_of(*, conn: Conn, now: Now, sheet_id: str) -> dict[str, object]:
 
 
 @router.post("/sheets/{sheet_id}/readings", response_model=None)
-def reading(*, conn: Conn, now: Now, sheet_id: str, body: ReadingBody) -> dict[str, str]:
+def reading(*, conn: Conn, now: Now, who: Who, sheet_id: str, body: ReadingBody) -> dict[str, str]:
     """Keep one reading."""
     seen = Seen(replaces=body.replaces, program=True)
-    return {"reading": body.done(act_by(body, conn, now), At(conn, "", sheet_id, seen))}
+    return {"reading": body.done(act_by(body, who, now), At(conn, "", sheet_id, seen))}
 
 
 @router.post("/sheets/{sheet_id}/entries", response_model=None)
-def entry(*, conn: Conn, now: Now, sheet_id: str, body: EntryBody) -> dict[str, str]:
+def entry(*, conn: Conn, now: Now, who: Who, sheet_id: str, body: EntryBody) -> dict[str, str]:
     """Keep one entry of a sheet, as it would be typed or picked."""
     seen = Seen(replaces=body.replaces, program=True)
-    return {"entry": body.done(act_by(body, conn, now), At(conn, "", sheet_id, seen))}
+    return {"entry": body.done(act_by(body, who, now), At(conn, "", sheet_id, seen))}
 
 
 @router.post("/sheets/{sheet_id}/sign", response_model=None)
-def sign_one(*, conn: Conn, now: Now, sheet_id: str, body: SignBody) -> dict[str, str]:
+def sign_one(*, conn: Conn, now: Now, who: Who, sheet_id: str, body: SignBody) -> dict[str, str]:
     """Sign a sheet; what is still open needs a reason."""
-    return {"motor": body.done(act_by(body, conn, now), At(conn, "", sheet_id, _SEEN))}
+    return {"motor": body.done(act_by(body, who, now), At(conn, "", sheet_id, _SEEN))}

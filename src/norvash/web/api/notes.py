@@ -5,7 +5,7 @@ from fastapi import APIRouter
 from norvash.exchange.said.notes import Notes, Since
 from norvash.exchange.said.told import At, Seen
 from norvash.web.api.motors import ActBody, act_by
-from norvash.web.deps import Conn, Now
+from norvash.web.deps import Conn, Now, Who
 from norvash.work.noting_tables import take_back_notes
 
 router = APIRouter(prefix="/api/v1", tags=["notes"])
@@ -20,18 +20,18 @@ class NotesBody(Notes, ActBody):
 
 
 @router.post("/motors/{motor_id}/since", status_code=201)
-def say_since(*, conn: Conn, now: Now, motor_id: str, body: SinceBody) -> dict[str, str]:
+def say_since(*, conn: Conn, now: Now, who: Who, motor_id: str, body: SinceBody) -> dict[str, str]:
     """Say since when the set in a motor has run."""
-    return {"motor": body.done(act_by(body, conn, now), At(conn, motor_id, "", Seen(program=True)))}
+    return {"motor": body.done(act_by(body, who, now), At(conn, motor_id, "", Seen(program=True)))}
 
 
 @router.post("/motors/{motor_id}/notes", status_code=201)
-def add_notes(*, conn: Conn, now: Now, motor_id: str, body: NotesBody) -> dict[str, str]:
+def add_notes(*, conn: Conn, now: Now, who: Who, motor_id: str, body: NotesBody) -> dict[str, str]:
     """Keep notes of one motor, all of them or none."""
-    return {"notes": body.done(act_by(body, conn, now), At(conn, motor_id, "", Seen(program=True)))}
+    return {"notes": body.done(act_by(body, who, now), At(conn, motor_id, "", Seen(program=True)))}
 
 
 @router.post("/notes/{notes_id}/take-back", status_code=201)
-def take_back(*, conn: Conn, now: Now, notes_id: str, body: ActBody) -> dict[str, str]:
+def take_back(*, conn: Conn, now: Now, who: Who, notes_id: str, body: ActBody) -> dict[str, str]:
     """Take back what was entered together."""
-    return {"motor": take_back_notes(conn, act_by(body, conn, now), notes_id)}
+    return {"motor": take_back_notes(conn, act_by(body, who, now), notes_id)}

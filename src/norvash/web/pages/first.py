@@ -6,11 +6,10 @@ from fastapi.responses import Response
 from norvash.errors import NorvashError
 from norvash.store.motors import has_any
 from norvash.web.answers import go_to
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id, remember_person
+from norvash.web.deps import Conn, Now, Typed, Who, act_of
 from norvash.web.first_page import first_page
 from norvash.work.first_motor import motor_typed
 from norvash.work.registering import add_motor
-from norvash.work.site import join
 
 router = APIRouter()
 
@@ -25,13 +24,9 @@ def ask(*, request: Request, conn: Conn, now: Now) -> Response:
 
 @router.post("/first")
 def add(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
-    """Keep the first motor, and on this device who added it."""
-    person = who
+    """Keep the first motor."""
     try:
-        person = person or join(conn, fresh_id(), typed.get("your_name", ""), now)
-        motor_id = add_motor(conn, act_of(typed, person, now), motor_typed(typed))
+        motor_id = add_motor(conn, act_of(typed, who, now), motor_typed(typed))
     except NorvashError as error:
-        return first_page(request, conn, now, typed, error, at="" if person else "your_name")
-    answer = go_to(f"/motors/{motor_id}")
-    remember_person(answer, person.id)
-    return answer
+        return first_page(request, conn, now, typed, error)
+    return go_to(f"/motors/{motor_id}")

@@ -16,13 +16,16 @@ from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
 from norvash.exchange.calendar import Event, calendar_of
 from norvash.store import lives, policies, standings
+from norvash.store.access import feed_key
 from norvash.store.database import Connection
 from norvash.store.standings import Sought
 from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.deps import Conn, Now, Signed, Typed, Who, act_of, fresh_id
+from norvash.work.access import NotSignedIn
 from norvash.work.bench import BenchRow
 from norvash.work.outlook import SPANS, Ahead, Outlook, ahead_of, outlook
 from norvash.work.policing import add_window, end_window
+from norvash.work.secrets_kept import same
 
 router = APIRouter()
 _WIDE, _PHONE = 1200.0, 346.0
@@ -40,6 +43,7 @@ def show(
     request: Request,
     conn: Conn,
     now: Now,
+    signed: Signed,
     span: str = "weeks",
     place: str = "",
     c: str = "",
@@ -63,7 +67,8 @@ def show(
         query=urlencode({k: v for k, v in kept.items() if v}),
         classes=CLASSES,
         grades=[(x, WORDS[x]) for x in GRADES],
-        address=str(request.url_for("calendar")),
+        leads=signed is not None and signed.role == "lead",
+        address=f"{request.url_for('calendar')}?k={feed_key(conn)}" if feed_key(conn) else "",
         errors={},
     )
 
@@ -120,8 +125,12 @@ def drawing(
 
 
 @router.get("/outlook/norvash.ics", name="calendar")
-def calendar(*, request: Request, conn: Conn, now: Now, place: str = "", c: str = "", s: str = "") -> Response:
-    """Give looks, proposed changes and dark windows as a calendar to open or subscribe to."""
+def calendar(
+    *, request: Request, conn: Conn, now: Now, signed: Signed, k: str = "", place: str = "", c: str = "", s: str = ""
+) -> Response:
+    """Give looks, proposed changes and dark windows as a calendar, to whoever is signed in or knows its secret."""
+    if signed is None and not (k and same(k, feed_key(conn))):
+        raise NotSignedIn("This calendar has another address now.", "Copy it again from the outlook.")
     events = _events(conn, _sought(place, c, s, now.date()), now.date())
     name = f"{request.state.site or 'Norvash'}: brushes"
     return Response(

@@ -39,12 +39,10 @@ def trouble_now(app: FastAPI) -> Unavailable | None:
 def health(*, request: Request) -> JSONResponse:
     """Answer a program that watches: 200 where all is well, else 503 and the state."""
     trouble = trouble_now(request.app)
-    told = {"ok": trouble is None, "state": trouble.state if trouble else "well", "schema": request.app.state.schema}
+    told = {"ok": trouble is None, "state": trouble.state if trouble else "well"}
     if trouble is None:
         return JSONResponse(told)
-    return JSONResponse(
-        {**told, "problem": trouble.problem, "remedy": trouble.remedy}, 503, {"Retry-After": str(trouble.wait_s)}
-    )
+    return JSONResponse(told, 503, {"Retry-After": str(trouble.wait_s)})
 
 
 @router.get("/state")

@@ -1,12 +1,40 @@
-"""Who is working on this device, and in which light."""
+"""Signing in and out, what somebody has of their own here, and in which light this device shows its pages."""
+
+from datetime import datetime
 
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.errors import NorvashError
-from norvash.store import people
+from norvash.errors import InputError, NorvashError
+from norvash.store import access, people
+from norvash.store.database import transaction
 from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import YEAR_S, Conn, Now, Typed, Who, act_of, fresh_id, remember_person
+from norvash.web.deps import (
+    SESSION_COOKIE,
+    YEAR_S,
+    Conn,
+    Now,
+    Signed,
+    Typed,
+    Who,
+    act_of,
+    device_of,
+    fresh_id,
+    remember,
+)
+from norvash.web.entering import (
+    enter_by_password,
+    enter_by_pin,
+    enter_demo,
+    first_code,
+    is_first_code,
+    leave,
+    sessions_of,
+    shows_code,
+)
+from norvash.work.access import Entered, NotAllowed, WrongSecret, change_password, first_lead, has_lead, redeem, set_pin
+from norvash.work.acting import Act
+from norvash.work.secrets_kept import digest
 from norvash.work.site import KEYS, choose_keys, join, name_site
 
 router = APIRouter()
@@ -17,56 +45,160 @@ def _inside(path: str) -> str:
     return path if path.startswith("/") and not path.startswith(("//", "/\\")) and "\\" not in path else "/"
 
 
-@router.get("/who")
-def ask(*, request: Request, conn: Conn, next: str = "/") -> HTMLResponse:  # noqa: A002
-    """Ask who is working, and how keys work for them."""
+def _shown(
+    request: Request, conn: Conn, signed: Signed, typed: dict[str, str], error: NorvashError | None = None
+) -> HTMLResponse:
+    """Return the page for whoever comes: a person of the demo, the first lead, somebody to sign in, or signed in."""
+    demo = request.app.state.settings.demo
+    first = not demo and signed is None and not has_lead(conn)
+    device = digest(device_of(request).id)
+    mine = access.list_sessions(conn, signed.person_id) if signed is not None else []
     return page(
         request,
         "who.html",
+        status_of(error) if error is not None else 200,
         area="",
-        people=people.list_people(conn),
-        next=_inside(next),
+        demo=demo,
+        first=first,
+        code=first_code(request) if first and shows_code(request) else "",
+        people=people.list_people(conn) if demo or first else [],
+        with_pin=[m for m in access.list_with_pin(conn, device) if signed is None or m.id != signed.person_id],
+        signed=signed,
+        mine=[(s, sessions_of(request).seen_at(s)) for s in mine],
+        next=_inside(typed.get("next", "/")),
         act_id=fresh_id(),
-        errors={},
         keys=KEYS,
+        typed={k: v for k, v in typed.items() if k not in ("password", "old", "new", "pin")},
+        error=error,
+        errors=errors_of(error),
     )
 
 
-@router.post("/who")
-def choose(*, request: Request, conn: Conn, now: Now, typed: Typed) -> Response:
-    """Remember on this device who is working."""
-    onward = _inside(typed.get("next", "/"))
-    try:
-        known = typed.get("person", "")
-        person = (
-            people.fetch_person(conn, known)
-            if known
-            else join(conn, fresh_id(), typed.get("name", ""), now, typed.get("answer", ""))
-        )
-        if typed.get("shop", "").strip():
-            name_site(conn, act_of(typed, person, now), typed["shop"])
-    except NorvashError as error:
-        return page(
-            request,
-            "who.html",
-            status_of(error),
-            area="",
-            people=people.list_people(conn),
-            next=onward,
-            act_id=fresh_id(),
-            keys=KEYS,
-            typed=typed,
-            error=error,
-            errors=errors_of(error),
-        )
-    answer = go_to(onward)
-    remember_person(answer, person.id)
+def _gone_in(request: Request, entered: Entered, device: object, onward: str) -> Response:
+    """Return the way on for whoever has come in; wrong attempts since the last time are told first."""
+    answer = go_to(f"/who?wrong={entered.wrong}" if entered.wrong else onward)
+    remember(request, answer, entered, device)  # type: ignore[arg-type]
     return answer
+
+
+@router.get("/who")
+def ask(*, request: Request, conn: Conn, signed: Signed) -> HTMLResponse:
+    """Show who is signed in and what is theirs, or ask who it is."""
+    return _shown(request, conn, signed, dict(request.query_params))
+
+
+@router.post("/who")
+def choose(*, request: Request, conn: Conn, now: Now, signed: Signed, typed: Typed) -> Response:
+    """Sign in by name and password; in a demonstration enter as one of its people."""
+    device, onward = device_of(request), _inside(typed.get("next", "/"))
+    try:
+        if not request.app.state.settings.demo:
+            entered = enter_by_password(request, conn, typed.get("name", ""), typed.get("password", ""), device)
+        else:
+            known = typed.get("person", "")
+            named = typed.get("name", ""), now, typed.get("answer", "")
+            person = people.fetch_person(conn, known) if known else join(conn, fresh_id(), *named)
+            if typed.get("shop", "").strip():
+                name_site(conn, act_of(typed, person, now), typed["shop"])
+            entered = enter_demo(request, conn, person.id, device)
+    except NorvashError as error:
+        return _shown(request, conn, signed, typed, error)
+    return _gone_in(request, entered, device, onward)
+
+
+@router.post("/who/first")
+def first(*, request: Request, conn: Conn, now: Now, signed: Signed, typed: Typed) -> Response:
+    """Make the first lead of a shop, with the code that the server printed."""
+    device = device_of(request)
+    try:
+        if not is_first_code(request, typed.get("code", "")):
+            raise WrongSecret("That is not the code.", "It stands where Norvash was started.", "code")
+        act = Act(typed.get("act_id", ""), fresh_id(), now)
+        member = first_lead(conn, act, typed.get("name", ""), typed.get("password", ""))
+        if typed.get("shop", "").strip():
+            name_site(conn, Act(fresh_id(), member.id, now), typed["shop"])
+        entered = enter_by_password(request, conn, member.name, typed.get("password", ""), device)
+    except NorvashError as error:
+        return _shown(request, conn, signed, typed, error)
+    return _gone_in(request, entered, device, _inside(typed.get("next", "/")))
+
+
+@router.post("/who/code")
+def by_code(*, request: Request, conn: Conn, signed: Signed, typed: Typed) -> Response:
+    """Set a password by a one-time code, and sign in with it."""
+    device, attempts = device_of(request), sessions_of(request).attempts
+    key = f"code {request.client.host if request.client is not None else ''}"
+    try:
+        attempts.check(key)
+        member = redeem(conn, typed.get("code", ""), typed.get("password", ""), datetime.now())
+        entered = enter_by_password(request, conn, member.name, typed.get("password", ""), device)
+    except NorvashError as error:
+        if isinstance(error, WrongSecret):
+            attempts.wrong(key)
+        return _shown(request, conn, signed, {**typed, "with": "code"}, error)
+    return _gone_in(request, entered, device, _inside(typed.get("next", "/")))
+
+
+@router.post("/who/pin")
+def by_pin(*, request: Request, conn: Conn, signed: Signed, typed: Typed) -> Response:
+    """Switch to somebody who has a PIN on this device."""
+    device = device_of(request)
+    try:
+        entered = enter_by_pin(request, conn, typed.get("person", ""), typed.get("pin", ""), device)
+    except NorvashError as error:
+        return _shown(request, conn, signed, typed, error)
+    if signed is not None:
+        leave(request, conn, signed, datetime.now())
+    return _gone_in(request, entered, device, _inside(typed.get("next", "/")))
+
+
+@router.post("/who/out")
+def out(*, request: Request, conn: Conn, signed: Signed) -> Response:
+    """Sign out on this device."""
+    if signed is not None:
+        leave(request, conn, signed, datetime.now())
+    answer = go_to("/who")
+    answer.delete_cookie(SESSION_COOKIE)
+    return answer
+
+
+@router.post("/who/password")
+def password(*, request: Request, conn: Conn, signed: Signed, typed: Typed) -> Response:
+    """Give whoever is signed in another password."""
+    try:
+        if signed is None:
+            raise NotAllowed("viewer")
+        change_password(conn, signed, typed.get("old", ""), typed.get("new", ""), datetime.now())
+    except NorvashError as error:
+        return _shown(request, conn, signed, typed, error)
+    return go_to("/who?changed=password")
+
+
+@router.post("/who/own-pin")
+def own_pin(*, request: Request, conn: Conn, signed: Signed, typed: Typed) -> Response:
+    """Keep a PIN of whoever is signed in for this device."""
+    try:
+        if signed is None:
+            raise NotAllowed("viewer")
+        set_pin(conn, signed.person_id, signed.device_id, typed.get("pin", ""))
+    except InputError as error:
+        error.at("own-pin")
+        return _shown(request, conn, signed, typed, error)
+    return go_to("/who?changed=pin")
+
+
+@router.post("/who/sessions/{session_id}")
+def end(*, conn: Conn, signed: Signed, session_id: str) -> Response:
+    """End one of one's own sessions."""
+    if signed is not None and any(s.id == session_id for s in access.list_sessions(conn, signed.person_id)):
+        with transaction(conn):
+            access.end_session(conn, session_id, datetime.now())
+    return go_to("/who?changed=sessions")
 
 
 @router.post("/keys")
 def keys(*, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
-    """Keep how single keys work for whoever is working."""
+    """Keep how single keys work for whoever is signed in."""
     choose_keys(conn, act_of(typed, who, now), typed.get("keys", ""))
     return go_to(_inside(typed.get("next", "/")))
 

@@ -1,0 +1,98 @@
+"""The people of a shop, for its lead: roles, one-time codes, sessions; and the secret address of the calendar."""
+
+from fastapi import APIRouter, Request
+from fastapi.responses import HTMLResponse, Response
+
+from norvash.errors import NorvashError
+from norvash.store import access
+from norvash.store.access import ROLES
+from norvash.store.database import transaction
+from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.entering import sessions_of
+from norvash.work.access import add_member, end_all, give_code, give_role
+from norvash.work.secrets_kept import new_token
+
+router = APIRouter()
+WORDS = {
+    "viewer": "sees everything, enters nothing",
+    "technician": "measures, enters, signs, registers motors and new types",
+    "lead": "also rules, shared types, people, and closing what another has open",
+}
+
+
+def _shown(
+    request: Request,
+    conn: Conn,
+    typed: dict[str, str] | None = None,
+    error: NorvashError | None = None,
+    given: tuple[str, str] = ("", ""),
+) -> HTMLResponse:
+    members = access.list_members(conn)
+    sessions = {m.id: access.list_sessions(conn, m.id) for m in members}
+    seen = sessions_of(request).seen_at
+    return page(
+        request,
+        "people.html",
+        status_of(error) if error is not None else 200,
+        area="",
+        members=members,
+        sessions={k: [(s, seen(s)) for s in v] for k, v in sessions.items()},
+        roles={r: WORDS[r] for r in ROLES},
+        given=given,
+        act_id=fresh_id(),
+        typed=typed or {},
+        error=error,
+        errors=errors_of(error),
+    )
+
+
+@router.get("/people")
+def show(*, request: Request, conn: Conn) -> HTMLResponse:
+    """Show everybody with their role and their sessions."""
+    return _shown(request, conn)
+
+
+@router.post("/people")
+def add(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
+    """Add a person, and show the code with which they set their password."""
+    try:
+        act = act_of(typed, who, now)
+        made = add_member(conn, act, typed.get("name", ""), typed.get("role", ""), typed.get("answer", ""))
+        code = give_code(conn, act_of({"act_id": f"{act.id}.code"}, who, now), made)
+    except NorvashError as error:
+        return _shown(request, conn, typed, error)
+    return _shown(request, conn, given=(typed.get("name", ""), code))
+
+
+@router.post("/people/feed")
+def feed(*, conn: Conn) -> Response:
+    """Give the calendar another secret address."""
+    with transaction(conn):
+        access.change_feed_key(conn, new_token())
+    return go_to("/outlook")
+
+
+@router.post("/people/{person_id}/role")
+def role(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed, person_id: str) -> Response:
+    """Give a person another role."""
+    try:
+        give_role(conn, act_of(typed, who, now), person_id, typed.get("role", ""))
+    except NorvashError as error:
+        return _shown(request, conn, typed, error)
+    return go_to("/people")
+
+
+@router.post("/people/{person_id}/code")
+def code(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed, person_id: str) -> Response:
+    """Show a person's one-time code, once."""
+    made = give_code(conn, act_of(typed, who, now), person_id)
+    member = access.find_member(conn, person_id)
+    return _shown(request, conn, given=(member.name if member is not None else "", made))
+
+
+@router.post("/people/{person_id}/end")
+def end(*, conn: Conn, now: Now, who: Who, typed: Typed, person_id: str) -> Response:
+    """End every session and PIN of a person."""
+    end_all(conn, act_of(typed, who, now), person_id)
+    return go_to("/people")

@@ -1,0 +1,93 @@
+"""Passwords, PINs, codes and tokens: made, and known again by their hashes alone."""
+
+import hashlib
+import secrets
+import threading
+from functools import cache
+
+from argon2 import PasswordHasher
+from argon2.exceptions import InvalidHashError, VerificationError
+
+from norvash.errors import InputError
+
+# Source: argon2id with 19 MiB, two passes, one lane; at most two at once, for each holds its memory.
+_HASHER = PasswordHasher(time_cost=2, memory_cost=19 * 1024, parallelism=1)
+_AT_ONCE = threading.BoundedSemaphore(2)
+_LEAST, _MOST, _PIN_LEAST, _PIN_MOST = 10, 200, 4, 8
+# Without what is read as something else.
+_LETTERS = "23456789ABCDEFGHJKLMNPQRSTUVWXYZ"
+_GROUPS, _IN_GROUP = 3, 4
+
+
+def checked_password(text: str, name: str = "", field: str = "password") -> str:
+    """Return a password as it was typed.
+
+    Raises: InputError for one that is too short or too long, or that is the name.
+    """
+    if not _LEAST <= len(text) <= _MOST:
+        raise InputError(
+            f"A password has {_LEAST} to {_MOST} characters; this one has {len(text)}.",
+            "Three or four words that belong together only for you are long and easy to type.",
+            field,
+        )
+    if name and text.casefold().strip() in (name.casefold(), name.casefold() * 2):
+        raise InputError("The name cannot be the password.", "Take words that nobody here would guess.", field)
+    return text
+
+
+def checked_pin(text: str) -> str:
+    """Return a PIN as it was typed.
+
+    Raises: InputError for one that is not four to eight digits, or one digit over and over.
+    """
+    if not (text.isascii() and text.isdigit() and _PIN_LEAST <= len(text) <= _PIN_MOST) or len(set(text)) == 1:
+        raise InputError(
+            f"A PIN is {_PIN_LEAST} to {_PIN_MOST} digits, not all the same.", "Choose another one.", "pin"
+        )
+    return text
+
+
+def hashed(secret: str) -> str:
+    """Return what a password or PIN is known by."""
+    with _AT_ONCE:
+        return _HASHER.hash(secret)
+
+
+@cache
+def _nobody() -> str:
+    return _HASHER.hash(secrets.token_hex(16))
+
+
+def is_right(secret: str, known_by: str) -> bool:
+    """Tell whether this is the password or PIN; where there is none it takes as long, and is wrong."""
+    with _AT_ONCE:
+        try:
+            return _HASHER.verify(known_by or _nobody(), secret[:_MOST]) and known_by != ""
+        except (VerificationError, InvalidHashError):
+            return False
+
+
+def new_code() -> str:
+    """Return a code to be typed once, in groups of four."""
+    return "-".join("".join(secrets.choice(_LETTERS) for _ in range(_IN_GROUP)) for _ in range(_GROUPS))
+
+
+def new_token() -> str:
+    """Return 256 random bits for a cookie or an address."""
+    return secrets.token_urlsafe(32)
+
+
+def digest(token: str) -> str:
+    """Return what a code or a token is known by: it is random and long, so that a plain hash keeps it."""
+    return hashlib.sha256(token.encode()).hexdigest()
+
+
+def as_code(text: str) -> str:
+    """Return a code as it was made, however it was typed."""
+    plain = "".join(c for c in text.upper() if c.isalnum())
+    return "-".join(plain[i : i + _IN_GROUP] for i in range(0, len(plain), _IN_GROUP))
+
+
+def same(one: str, other: str) -> bool:
+    """Tell whether two secrets are the same, in a time that does not tell where they differ."""
+    return secrets.compare_digest(one.encode(), other.encode())

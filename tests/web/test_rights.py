@@ -1,0 +1,88 @@
+"""Every address and every role: who may, who may not, and that nothing is forgotten."""
+
+import re
+from pathlib import Path
+
+import pytest
+from fastapi import FastAPI
+from starlette.testclient import TestClient
+
+from conftest import Shop
+from norvash.config import Settings
+from norvash.store import access
+from norvash.store.access import ROLES
+from norvash.store.database import transaction
+from norvash.web.app import create_app, load_all
+from norvash.web.deps import SESSION_COOKIE
+from norvash.web.rights import RIGHTS, needed
+from norvash.work.access import at_least
+from pages import ORIGIN, come_in
+
+WITHOUT = "nobody"
+
+
+def every_route(app: FastAPI) -> set[str]:
+    load_all(app)
+    found = set()
+    for route in app.routes:
+        for one in getattr(getattr(route, "original_router", None), "routes", [route]):
+            path = getattr(one, "path", "")
+            if not path.startswith("/static"):
+                found |= {f"{method} {path}" for method in getattr(one, "methods", None) or () if method != "HEAD"}
+    return found
+
+
+def test_every_address_is_in_the_list_and_no_other(db: Path) -> None:
+    app = create_app(Settings(db=db, log=False))
+    assert every_route(app) == set(RIGHTS)
+
+
+@pytest.fixture
+def served(db: Path, shop: Shop) -> tuple[FastAPI, dict[str, str]]:
+    """Return a server on a shop with a motor and a sheet, and what stands for the names in its addresses."""
+    motor = shop.motor()
+    given = {"motor_id": motor, "sheet_id": shop.look(motor), "stage": "brushes", "name": "usable-carbon"}
+    given |= {"scope": "motor", "scope_id": motor, "rule_id": "stage.watch", "person_id": "no-such-person"}
+    app = create_app(Settings(db=db, log=False))
+    return app, given
+
+
+def asked(client: TestClient, address: str, given: dict[str, str]) -> tuple[int, str]:
+    method, _, path = address.partition(" ")
+    path = re.sub(r"\{(\w+)\}", lambda m: given.get(m[1], "none-of-that-id"), path)
+    answer = client.request(method, path, follow_redirects=False)
+    return answer.status_code, answer.headers.get("location", "")
+
+
+@pytest.mark.parametrize("role", [WITHOUT, *ROLES])
+def test_every_role_at_every_address(role: str, served: tuple[FastAPI, dict[str, str]], shop: Shop) -> None:
+    app, given = served
+    wrong = {}
+    for address, need in RIGHTS.items():
+        with TestClient(app, base_url=ORIGIN, headers={"Origin": ORIGIN}, raise_server_exceptions=False) as client:
+            if role != WITHOUT:
+                with transaction(shop.conn):
+                    access.give_role(shop.conn, "person-of-test", role)  # type: ignore[arg-type]
+                client.cookies.set(SESSION_COOKIE, come_in(app))
+            status, to = asked(client, address, given)
+        away = status == 401 or (status == 303 and to.startswith("/who?next="))
+        if address == "GET /outlook/norvash.ics" and role == WITHOUT:  # it asks for a key of its own
+            right = away
+        elif need == "open":
+            right = status not in (403, 500) and not to.startswith("/who?next=")
+        elif role == WITHOUT:
+            right = away
+        elif at_least(role, need):  # type: ignore[arg-type]
+            right = not away and status not in (403, 500)
+        else:
+            right = status == 403
+        if not right:
+            wrong[address] = (need, status, to)
+    assert wrong == {}
+
+
+def test_a_policy_of_a_whole_type_is_the_leads() -> None:
+    assert needed("POST", "/policies/{scope}/{scope_id}", {"scope": "type"}) == "lead"
+    assert needed("POST", "/policies/{scope}/{scope_id}", {"scope": "motor"}) == "technician"
+    assert needed("HEAD", "/motors", {}) == "viewer"
+    assert needed("GET", "/an/address/of/tomorrow", {}) is None
