@@ -1,12 +1,19 @@
 """The command line: forecasts from a file, the proof into a document, wrong input with its remedy."""
 
 import json
+import ssl
 import sys
+from contextlib import closing, suppress
+from datetime import datetime
 from pathlib import Path
 
 import pytest
 
 from norvash.cli import main
+from norvash.config import check_allowed
+from norvash.errors import InputError
+from norvash.store.database import connect
+from norvash.work.access import redeem
 
 DATA = Path(__file__).parent / "data/forecast.json"
 
@@ -57,3 +64,66 @@ def test_the_proof_is_written_between_its_marks(monkeypatch: pytest.MonkeyPatch,
     assert text.endswith("after\n")
     assert text.count(": 20 sets") == 4
     assert "stale" not in text
+
+
+def test_whoever_has_the_file_lets_somebody_in_again(
+    monkeypatch: pytest.MonkeyPatch, capsys: pytest.CaptureFixture[str], db: Path
+) -> None:
+    at = ("--db", str(db))
+    assert run(monkeypatch, "people", "code", "ines torvald", *at) == 0
+    code = capsys.readouterr().out.split()[-1]
+    assert run(monkeypatch, "people", "add", "Bram Aldous", "viewer", *at) == 0
+    with closing(connect(db)) as conn:
+        assert redeem(conn, code, "carbon copper brass", datetime(2026, 11, 24)).role == "lead"
+    assert run(monkeypatch, "people", "role", "Bram Aldous", "technician", *at) == 0
+    assert run(monkeypatch, "people", "end", "Ines Torvald", *at) == 0
+    capsys.readouterr()
+    assert run(monkeypatch, "people", "list", *at) == 0
+    bram, ines = capsys.readouterr().out.splitlines()
+    assert bram.split() == ["Bram", "Aldous", "technician", "has", "never", "signed", "in"]
+    assert "lead        password since 2026-11-24" in ines
+    for wrong in (("code", "Nobody"), ("role", "Bram Aldous", "boss"), ("add", "Bram Aldous", "lead")):
+        assert run(monkeypatch, "people", *wrong, *at) == 2
+    assert run(monkeypatch, "people", "list", "--db", f"{db}.none") == 2
+
+
+def test_the_shops_own_certificate_serves_over_tls(
+    monkeypatch: pytest.MonkeyPatch, capsys: pytest.CaptureFixture[str], tmp_path: Path
+) -> None:
+    wanted = ("certificate", "shop.example", "127.0.0.1", "--into", str(tmp_path))
+    assert run(monkeypatch, *wanted) == 0
+    said = capsys.readouterr().out
+    cert, key = tmp_path / "norvash-cert.pem", tmp_path / "norvash-key.pem"
+    assert f"--allow shop.example --allow 127.0.0.1 --tls {cert} {key}" in said
+    assert key.stat().st_mode & 0o077 == 0
+    assert run(monkeypatch, *wanted) == 2
+    assert run(monkeypatch, "certificate", "no name!", "--into", str(tmp_path / "other")) == 2
+    server, client = ssl.SSLContext(ssl.PROTOCOL_TLS_SERVER), ssl.create_default_context(cafile=str(cert))
+    server.load_cert_chain(cert, key)
+    incoming, outgoing = ssl.MemoryBIO(), ssl.MemoryBIO()
+    ours = server.wrap_bio(incoming, outgoing, server_side=True)
+    theirs = client.wrap_bio(outgoing, incoming, server_hostname="shop.example")
+    for side in (theirs, ours, theirs, ours):
+        with suppress(ssl.SSLWantReadError):
+            side.do_handshake()
+    assert theirs.version() == "TLSv1.3"
+
+
+@pytest.mark.parametrize(
+    ("host", "names", "secure", "words"),
+    [
+        ("0.0.0.0", (), True, "no name is allowed"),
+        ("0.0.0.0", ("shop.example",), False, "for all to read"),
+        ("0.0.0.0", ("shop.example",), True, ""),
+        ("127.0.0.1", (), False, ""),
+        ("127.0.0.1", ("http://shop",), False, "not a host name"),
+    ],
+)
+def test_others_on_the_network_come_in_by_name_and_over_tls_only(
+    host: str, names: tuple[str, ...], secure: bool, words: str
+) -> None:
+    if not words:
+        assert check_allowed(host, names, secure=secure) == names
+        return
+    with pytest.raises(InputError, match=words):
+        check_allowed(host, names, secure=secure)

@@ -100,7 +100,7 @@ def test_an_act_says_in_which_session_it_was_made(client: TestClient, shop: Shop
         """select a.person_id, s.device from act a join session s on s.id = a.session_id
            where a.id = 'hours-in-session'"""
     ).fetchone()
-    assert tuple(row) == ("person-of-test", "testclient")
+    assert tuple(row) == ("person-of-test", "a program, testclient")
     assert shop.conn.execute("select count(*) from act where session_id is null").fetchone()[0] > 0
 
 

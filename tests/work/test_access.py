@@ -140,6 +140,24 @@ def test_a_shop_keeps_a_lead_and_what_was_changed_is_in_its_record(led: Shop) ->
     assert jobs == ["add a person", "give a role", "give a code", "give a role"]
 
 
+@pytest.mark.parametrize(
+    ("says", "words"),
+    [
+        ("", "a program"),
+        ("curl/8.1", "a program, curl/8.1"),
+        ("Mozilla/5.0 (X11; Linux x86_64) Gecko", "a computer with Linux"),
+        ("Mozilla/5.0 (Windows NT 10.0; Win64) Gecko", "a computer with Windows"),
+        ("Mozilla/5.0 (Linux; Android 14) Mobile Safari", "a phone with Android"),
+        ("Mozilla/5.0 (Linux; Android 14) Safari", "a tablet with Android"),
+        ("Mozilla/5.0 (iPad; CPU OS 17_0 like Mac OS X) Mobile", "a tablet"),
+        ("Mozilla/5.0 (iPhone; CPU iPhone OS 17_0 like Mac OS X) Mobile", "a phone"),
+        ("Mozilla/5.0 (Macintosh; Intel Mac OS X 10_15)", "a computer with macOS"),
+    ],
+)
+def test_a_device_is_known_again_by_its_kind(says: str, words: str) -> None:
+    assert Device("an-id", says).words == words
+
+
 def test_roles_stand_in_their_order() -> None:
     for i, one in enumerate(ROLES):
         assert [at_least(one, other) for other in ROLES] == [i >= j for j in range(len(ROLES))]

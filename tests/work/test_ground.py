@@ -10,8 +10,9 @@ from conftest import Shop
 from norvash.core.sheet.judging.signing import signed_as
 from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.core.sheet.visit.barring import bars
-from norvash.errors import InputError, NeedsAnswer
-from norvash.store import motors, people
+from norvash.errors import Conflict, InputError, NeedsAnswer
+from norvash.store import access, motors, people
+from norvash.store.database import transaction
 from norvash.work.acting import Act
 from norvash.work.changing_figures import change_figures
 from norvash.work.confirming import confirm
@@ -188,6 +189,22 @@ def test_somebody_else_confirms_it_or_its_place_is_read_once_more(shop: Shop) ->
     life = work.bench.life(finding)
     assert (life.state, bars(life)) == ("withdrawn", "")
     assert shop.page(work.bench.motor).rests[0].change.confirmed_by == "Maud Celliers"
+
+
+def test_where_somebody_else_may_write_they_confirm_it_and_no_reading_does(shop: Shop) -> None:
+    work, finding, change = lied(shop, "a rule for the motor")
+    move(work, change, READ)
+    other = another(shop)
+    for person in ("person-of-test", "person-2"):
+        with transaction(shop.conn):
+            access.keep_hash(shop.conn, person, "known by", shop.now)
+    work.put("earth-ohm=2.5")
+    assert "somebody else" in bars(work.bench.life(finding))
+    moved = work.bench.life(finding).moves[0]
+    with pytest.raises(Conflict, match="Maud Celliers"):
+        confirm(shop.conn, shop.act(), work.bench.motor, moved.id, source="the plate, read again")
+    confirm(shop.conn, other, work.bench.motor, moved.id)
+    assert bars(work.bench.life(finding)) == ""
 
 
 def test_a_named_source_and_one_reading_after_it_do_for_one_alone(shop: Shop) -> None:

@@ -8,7 +8,9 @@ from norvash.core.record.record import Motor
 from norvash.core.sheet.moved import Moved
 from norvash.store.database import Connection, Row
 
-_MOVED = """select m.*, a.at, a.seq, p.name as person, coalesce(cp.name, '') as confirmed_by
+_MOVED = """select m.*, a.at, a.seq, p.name as person, coalesce(cp.name, '') as confirmed_by,
+                   not exists (select 1 from secret s join person q on q.id = s.person_id
+                               where q.id <> a.person_id and q.role <> 'viewer') as alone
             from moved m join act a on a.id = m.act_id join person p on p.id = a.person_id
             left join act ca on ca.id = m.confirmed_act_id left join person cp on cp.id = ca.person_id"""
 # The changes that count for a motor: those since its last signed full sheet, else since its first one, and those on
@@ -33,6 +35,7 @@ def moved_of(row: Row) -> Moved:
         at=datetime.fromisoformat(row["at"]),
         seq=row["seq"],
         confirmed_by=row["confirmed_by"],
+        alone=bool(row["alone"]),
     )
 
 

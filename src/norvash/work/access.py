@@ -23,7 +23,15 @@ from norvash.work.secrets_kept import (
 from norvash.work.site import who_is
 
 _CODE_DAYS, _PIN_TRIES = 7, 5
-_DEVICE_CHARACTERS = 80
+_DEVICE_CHARACTERS = 60
+_SYSTEMS = (
+    ("iPhone", ""),
+    ("iPad", ""),
+    ("Android", " with Android"),
+    ("Windows", " with Windows"),
+    ("Mac OS", " with macOS"),
+    ("Linux", " with Linux"),
+)
 
 
 class NotSignedIn(NorvashError):
@@ -50,7 +58,17 @@ class Device:
     """The browser that asks: its own random id, and what it says of itself."""
 
     id: str
-    words: str = ""
+    says: str = ""
+
+    @property
+    def words(self) -> str:
+        """Return what kind of device it is, as far as it says so: enough to know one's own again."""
+        if not self.says.startswith("Mozilla/"):
+            return f"a program, {self.says[:_DEVICE_CHARACTERS]}" if self.says else "a program"
+        small = "Mobile" in self.says or "iPhone" in self.says
+        kind = "a tablet" if "iPad" in self.says or ("Android" in self.says and not small) else ""
+        system = next((words for mark, words in _SYSTEMS if mark in self.says), "")
+        return f"{kind or ('a phone' if small else 'a computer')}{system}"
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -188,7 +206,7 @@ def begin(conn: Connection, member: Member, device: Device, now: datetime, *, wr
         id=secrets.token_hex(12),
         person_id=member.id,
         device_id=digest(device.id),
-        device=device.words[:_DEVICE_CHARACTERS],
+        device=device.words,
         made_at=now,
         seen_at=now,
     )

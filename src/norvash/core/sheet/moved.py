@@ -16,7 +16,7 @@ Value = float | str | None
 class Moved:
     """One change of a figure, a rule or a school that nobody else has confirmed: what stood there before, None where
     nothing was stated, and what stands there now; who made it, with the source that they named; `seq` is
-    its place in the order of writing.
+    its place in the order of writing. Whoever made it is `alone` where nobody else here signs in and may write.
     """
 
     id: str
@@ -32,6 +32,7 @@ class Moved:
     at: datetime
     seq: int = 0
     confirmed_by: str = ""
+    alone: bool = True
 
     @property
     def ours(self) -> bool:

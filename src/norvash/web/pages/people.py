@@ -38,7 +38,7 @@ def _shown(
         area="",
         members=members,
         sessions={k: [(s, seen(s)) for s in v] for k, v in sessions.items()},
-        roles={r: WORDS[r] for r in ROLES},
+        roles={r: f"{r}: {WORDS[r]}" for r in ROLES},
         given=given,
         act_id=fresh_id(),
         typed=typed or {},

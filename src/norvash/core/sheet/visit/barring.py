@@ -37,7 +37,7 @@ def barring(visit: Visit) -> tuple[tuple[Life, str], ...]:
 
 def bars(life: Life) -> str:
     """Return why what was withdrawn or softened bars a certificate, empty where it does not: its ground was confirmed,
-    or named, and its place was read since.
+    or named, and its place was read since. What was read anew is confirmed by somebody else where there is somebody.
     """
     found, kept = life.graver, life.kept
     free = kept is not None and kept.withdrawn is not None and kept.withdrawn.free
@@ -47,6 +47,8 @@ def bars(life: Life) -> str:
         return "judged milder by our own decision, which proves nothing"
     if any(not m.source for m in life.moves):
         return "withdrawn by a change without a source: name it, or have it confirmed by somebody else"
+    if any(not m.alone and m.answer == "read" for m in life.moves):
+        return "withdrawn by a change that somebody else here confirms"
     if life.read_since:
         return ""
     other = ", or have the change confirmed by somebody else" if life.moves else ""
