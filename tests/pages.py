@@ -16,8 +16,8 @@ from norvash.config import Settings
 from norvash.store.access import Role, SignedIn, find_member
 from norvash.web.app import create_app
 from norvash.web.deps import SESSION_COOKIE
-from norvash.work.access import Device, begin
 from norvash.work.secrets_kept import digest, new_token
+from norvash.work.sign_in import Device, begin
 
 ORIGIN = "http://localhost"
 

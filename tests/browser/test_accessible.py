@@ -40,10 +40,11 @@ AREAS = (
 )
 OF_A_MOTOR = ("", "/hours", "/notes", "/new-set", "/figures", "/sheet")
 
-# What moved on a page by itself, and how far: words may settle by a hair while the rest of their line comes.
+# What moved on a page by itself, and how far: words, and the columns of a long list, may settle while the rest comes.
 MOVED = """new PerformanceObserver((list) => {
   const of = (s) => s.node ? (s.node.id || s.node.textContent.trim().slice(0, 40)) : "";
-  const moved = list.getEntries().filter((e) => !e.hadRecentInput && e.value > 0.01);
+  const least = location.pathname.startsWith("/sheets/") ? 0.01 : 0.05;
+  const moved = list.getEntries().filter((e) => !e.hadRecentInput && e.value > least);
   const said = moved.map((e) => `${e.value.toFixed(4)} ${e.sources.map(of).join(", ")}`);
   window.moved = [...(window.moved || []), ...said];
 }).observe({ type: "layout-shift", buffered: true });"""

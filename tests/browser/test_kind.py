@@ -186,8 +186,8 @@ def test_a_site_figure_changes_the_verdict_that_shows_it(ines: Page, watch: Watc
     expect(main(ines)).to_contain_text("Run on")
 
 
-def test_a_sum_by_keyboard(page: Page, watch: Watch) -> None:
-    watch.answers = {422}
+def test_a_sum_by_keyboard(ines: Page, watch: Watch) -> None:
+    page, watch.answers = ines, {422}
     page.goto("/sums")
     press(page, "2")
     press(page, "9")

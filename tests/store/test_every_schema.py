@@ -11,11 +11,14 @@ from pathlib import Path
 import pytest
 
 from norvash.core.motor.round import Measured, Round
+from norvash.store import access
 from norvash.store.database import connect
 from norvash.store.ready import migrate
 from norvash.store.steps import steps
 from norvash.work.context import Context
 from norvash.work.loading import load
+from pages import MOTOR
+from signing_in import browser
 
 DATA = Path(__file__).parent.parent / "data/schemas"
 SITES = {f.name.partition(".")[0]: f for f in sorted(DATA.glob("*.sql.gz"))}
@@ -86,3 +89,22 @@ def test_a_site_of_any_version_holds_what_it_held(name: str, tmp_path: Path) -> 
 
 def test_every_step_but_the_newest_has_a_site() -> None:
     assert [int(name) for name in SITES] == [number for number, _ in steps()][:-1]
+
+
+@pytest.mark.parametrize("name", SITES)
+def test_the_people_of_a_site_of_any_version_get_in_and_nobody_else(name: str, tmp_path: Path) -> None:
+    opened(SITES[name], tmp_path / "site.db")
+    with closing(connect(tmp_path / "site.db")) as conn:
+        every = access.list_members(conn)
+        known = every[0]
+    motor = {"act_id": "before-any-sign-in", **MOTOR}
+    with browser(tmp_path / "site.db", "127.0.0.1") as client:
+        client.cookies.set("norvash_person", known.id)
+        assert client.post("/motors", data=motor).status_code == 401
+        code = client.app.state.first_code  # type: ignore[attr-defined]
+        lead = {"name": known.name, "password": "three words here", "code": code, "act_id": "first-lead-here"}
+        assert client.post("/who/first", data=lead).status_code == 200
+        assert client.post("/motors", data={**motor, "act_id": "once-signed-in"}).status_code in (200, 409, 422)
+    with closing(connect(tmp_path / "site.db")) as conn:
+        now = access.list_members(conn)
+        assert [(m.id, m.role) for m in now] == [(m.id, "lead" if m.id == known.id else "technician") for m in every]

@@ -15,7 +15,7 @@ from norvash.store.database import transaction
 from norvash.web.app import create_app, load_all
 from norvash.web.deps import SESSION_COOKIE
 from norvash.web.rights import RIGHTS, needed
-from norvash.work.access import at_least
+from norvash.work.may import at_least
 from pages import ORIGIN, come_in
 
 WITHOUT = "nobody"
@@ -72,7 +72,7 @@ def test_every_role_at_every_address(role: str, served: tuple[FastAPI, dict[str,
             right = status not in (403, 500) and not to.startswith("/who?next=")
         elif role == WITHOUT:
             right = away
-        elif at_least(role, need):  # type: ignore[arg-type]
+        elif at_least(role, need):
             right = not away and status not in (403, 500)
         else:
             right = status == 403

@@ -1,34 +1,18 @@
 """Signing in over the wire: the first lead, passwords, codes, PINs, sessions, and what nobody sees without one."""
 
-import re
 from collections.abc import Iterator
-from contextlib import contextmanager
 from datetime import datetime, timedelta
 from pathlib import Path
-from typing import Any
 
 import pytest
-from httpx2 import Response
 from starlette.testclient import TestClient
 
 from conftest import Shop
-from norvash.config import Settings
 from norvash.store import access
+from norvash.store import signed as signatures
 from norvash.store.database import transaction
-from norvash.web.app import create_app
 from norvash.web.deps import DEVICE_COOKIE, SESSION_COOKIE
-from pages import ORIGIN
-
-WORDS = "carbon copper brass"
-INES = {"name": "Ines Torvald", "password": WORDS}
-
-
-@contextmanager
-def browser(db: Path, address: str = "testclient", **how: Any) -> Iterator[TestClient]:
-    app = create_app(Settings(db=db, log=False, **how))
-    with TestClient(app, base_url=ORIGIN, headers={"Origin": ORIGIN}, client=(address, 50_000)) as made:
-        yield made
-        app.state.catching_up.join()
+from signing_in import INES, WORDS, browser, code_on, lead
 
 
 @pytest.fixture
@@ -36,17 +20,6 @@ def client(db: Path) -> Iterator[TestClient]:
     """Return a browser on the machine itself, in which nobody has signed in yet."""
     with browser(db, "127.0.0.1") as made:
         yield made
-
-
-def lead(client: TestClient) -> Response:
-    code = client.app.state.first_code  # type: ignore[attr-defined]
-    return client.post("/who/first", data={**INES, "code": code, "act_id": "first-lead-here", "next": "/motors"})
-
-
-def code_on(page: str) -> str:
-    found = re.search(r'<b class="code">([A-Z0-9-]+)</b>', page)
-    assert found
-    return found[1]
 
 
 def test_the_first_lead_begins_with_the_code_of_this_start(client: TestClient, db: Path) -> None:
@@ -178,14 +151,14 @@ def test_the_calendar_is_seen_by_its_secret_until_that_is_changed(client: TestCl
     shop.motor()
     lead(client)
     client.post("/people/feed")
-    key = access.feed_key(shop.conn)
+    key = signatures.feed_key(shop.conn)
     assert f"?k={key}" in client.get("/outlook").text
     client.cookies.clear()
     assert client.get(f"/outlook/norvash.ics?k={key}").text.startswith("BEGIN:VCALENDAR")
     for wrong in ("", "?k=", f"?k={key[:-1]}"):
         assert client.get(f"/outlook/norvash.ics{wrong}", follow_redirects=False).status_code == 303
     with transaction(shop.conn):
-        access.change_feed_key(shop.conn, "another")
+        signatures.change_feed_key(shop.conn, "another")
     assert client.get(f"/outlook/norvash.ics?k={key}", follow_redirects=False).status_code == 303
 
 

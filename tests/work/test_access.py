@@ -7,14 +7,11 @@ import pytest
 from conftest import Shop
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import access
+from norvash.store import signed as signatures
 from norvash.store.access import ROLES
 from norvash.work.access import (
-    Device,
-    NotAllowed,
     WrongSecret,
     add_member,
-    at_least,
-    change_password,
     end_all,
     first_lead,
     give_code,
@@ -22,12 +19,11 @@ from norvash.work.access import (
     has_lead,
     member_named,
     redeem,
-    set_pin,
-    sign_in,
-    switch,
 )
 from norvash.work.attempts import Attempts, TooSoon
+from norvash.work.may import NotAllowed, at_least
 from norvash.work.secrets_kept import as_code, checked_password, checked_pin, digest, hashed, is_right, new_code
+from norvash.work.sign_in import Device, change_password, set_pin, sign_in, switch
 
 TABLET = Device("an-id-of-a-shared-tablet-of-the-workshop", "a tablet")
 WORDS = "carbon copper brass"
@@ -93,7 +89,7 @@ def test_a_pin_is_of_one_device_and_locks_after_five_wrong_ones(led: Shop) -> No
     entered = sign_in(led.conn, "Ines Torvald", WORDS, TABLET, led.now)
     ines = entered.member.id
     set_pin(led.conn, ines, entered.session.device_id, "4711")
-    assert [m.id for m in access.list_with_pin(led.conn, digest(TABLET.id))] == [ines]
+    assert [m.id for m in signatures.list_with_pin(led.conn, digest(TABLET.id))] == [ines]
     assert switch(led.conn, ines, "4711", TABLET, led.now).member.id == ines
     with pytest.raises(WrongSecret):
         switch(led.conn, ines, "4711", Device("another-device"), led.now)

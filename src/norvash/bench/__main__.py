@@ -27,6 +27,7 @@ from norvash.bench.painting import paint_ratios
 from norvash.bench.playing import played_s
 from norvash.bench.report import report
 from norvash.bench.running_in import long_log, one_more_point
+from norvash.bench.signing_in import at_once as at_once_signed
 from norvash.bench.starting import first_entries, starts
 from norvash.bench.visit import forty_parts, full_visit, six_ways
 from norvash.bench.writing import at_once, of_a_length, while_judging
@@ -198,6 +199,7 @@ def main() -> None:
         written["statements"], written["reads"] = of_a_length(db, others[-1])
         with closing(connect(db, made=True)) as conn:
             asked = ground_ms(db, motors.list_motor_ids(conn, 300)[60:])
+        signed = at_once_signed(_PORT, db)
         server.should_exit = True
         prepare(Path(folder) / "demo.db", reset=True)
         start, first = starts(Path(folder) / "demo.db"), first_entries(Path(folder) / "demo.db")
@@ -215,6 +217,7 @@ def main() -> None:
             copper=on_copper(),
             written=written,
             ground=asked,
+            signed=signed,
         )
     Path("docs/performance.md").write_text(text)
     print(text)

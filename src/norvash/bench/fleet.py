@@ -18,6 +18,7 @@ from norvash.core.record.stated import Registered
 from norvash.core.record.used import UseLogged
 from norvash.core.use.log_entry import Entry
 from norvash.store import people
+from norvash.store.access import give_role
 from norvash.store.append import append
 from norvash.store.database import Connection, connect, transaction
 from norvash.store.ready import migrate
@@ -39,6 +40,7 @@ def make_fleet(path: Path, count: int, now: datetime) -> str:
     random = Random(7)
     with transaction(conn):
         people.add_person(conn, people.Person(PERSON, "Ines Torvald"), now)
+        give_role(conn, PERSON, "lead")
         people.add_act(conn, people.Done(id=_ACT, at=now, job="bulk"), PERSON)
         book = rulebook(conn)
         for i in range(count):

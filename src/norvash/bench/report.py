@@ -23,6 +23,7 @@ def report(
     copper: dict[str, float],
     written: dict[str, float],
     ground: dict[str, float],
+    signed: dict[str, float],
 ) -> str:
     """Return the figures as a Markdown page."""
     bare_ms = pages["bare page, ms"]
@@ -47,6 +48,7 @@ def report(
             f"| entries by eight clients in 20 s, and how many were not taken | {written['kept']:.0f},"
             f" {written['errors']:.0f} | 0 |"
         ),
+        *_of_signing_in(signed),
         *_of_forecasts(ahead),
         *_of_drawings(copper, bare_ms),
         f"| 100 000 readings from a file into the log | {imported_s:.1f} s | 10 s |",
@@ -131,6 +133,14 @@ def _of_ground(ground: dict[str, float], bare_ms: float) -> list[str]:
             f"| a site's rule on which {LIVES} findings rest asks with their list, {ground['rule']:.0f} ms, over the"
             f" bare page | {ground['rule'] / bare_ms:.0f} × | 300 × |"
         ),
+    ]
+
+
+def _of_signing_in(signed: dict[str, float]) -> list[str]:
+    return [
+        f"| twenty people who sign in at once, {signed['took']:.1f} s: refused | {signed['refused']:.0f} | 0 |",
+        f"| most memory more meanwhile | {signed['memory']:.0f} MB | 60 MB |",
+        f"| the register meanwhile, median, over its usual | {signed['pages']:.1f} × | 2 × |",
     ]
 
 

@@ -42,7 +42,7 @@ class Session:
     ended_at: datetime | None = None
 
 
-_MEMBER = """select p.id, p.name, p.role, s.set_at, coalesce(s.wrong, 0) as wrong, s.wrong_at
+MEMBER = """select p.id, p.name, p.role, s.set_at, coalesce(s.wrong, 0) as wrong, s.wrong_at
              from person p left join secret s on s.person_id = p.id"""
 
 
@@ -50,7 +50,8 @@ def _time(text: str | None) -> datetime | None:
     return datetime.fromisoformat(text) if text else None
 
 
-def _member(row: Row) -> Member:
+def member_read(row: Row) -> Member:
+    """Return a person from a row of `MEMBER`."""
     return Member(
         id=row["id"],
         name=row["name"],
@@ -63,13 +64,13 @@ def _member(row: Row) -> Member:
 
 def list_members(conn: Connection) -> list[Member]:
     """Return everybody by name."""
-    return [_member(r) for r in conn.execute(f"{_MEMBER} order by p.name collate nocase")]
+    return [member_read(r) for r in conn.execute(f"{MEMBER} order by p.name collate nocase")]
 
 
 def find_member(conn: Connection, person_id: str) -> Member | None:
     """Return one person, None for an unknown one."""
-    row = conn.execute(f"{_MEMBER} where p.id = :id", {"id": person_id}).fetchone()
-    return _member(row) if row is not None else None
+    row = conn.execute(f"{MEMBER} where p.id = :id", {"id": person_id}).fetchone()
+    return member_read(row) if row is not None else None
 
 
 def hash_of(conn: Connection, person_id: str) -> str:
@@ -227,64 +228,3 @@ def end_sessions(conn: Connection, person_id: str, now: datetime, but: str = "")
         "update session set ended_at = :now where person_id = :id and ended_at is null and id <> :but",
         {"now": now.isoformat(), "id": person_id, "but": but},
     ).rowcount
-
-
-def keep_pin(conn: Connection, device_id: str, person_id: str, hashed: str) -> None:
-    """Keep the PIN of a person on a device in place of what it was."""
-    conn.execute(
-        """insert into pin (device_id, person_id, hash) values (:device_id, :person_id, :hash)
-           on conflict (device_id, person_id) do update set hash = excluded.hash, wrong = 0""",
-        {"device_id": device_id, "person_id": person_id, "hash": hashed},
-    )
-
-
-def pin_of(conn: Connection, device_id: str, person_id: str) -> tuple[str, int] | None:
-    """Return the hash of a PIN and the wrong ones since the last right one, None where there is none."""
-    row = conn.execute(
-        "select hash, wrong from pin where device_id = :device_id and person_id = :person_id",
-        {"device_id": device_id, "person_id": person_id},
-    ).fetchone()
-    return (row["hash"], row["wrong"]) if row is not None else None
-
-
-def count_pin(conn: Connection, device_id: str, person_id: str, *, right: bool) -> None:
-    """Count a wrong PIN, or forget the wrong ones after a right one."""
-    conn.execute(
-        """update pin set wrong = case when :right then 0 else wrong + 1 end
-           where device_id = :device and person_id = :id""",
-        {"right": right, "device": device_id, "id": person_id},
-    )
-
-
-def drop_pins(conn: Connection, person_id: str) -> None:
-    """Take away every PIN of a person."""
-    conn.execute("delete from pin where person_id = :id", {"id": person_id})
-
-
-def list_with_pin(conn: Connection, device_id: str) -> list[Member]:
-    """Return who has a PIN on a device, by name."""
-    rows = conn.execute(
-        f"{_MEMBER} join pin n on n.person_id = p.id where n.device_id = :device_id order by p.name collate nocase",
-        {"device_id": device_id},
-    )
-    return [_member(r) for r in rows]
-
-
-def feed_key(conn: Connection) -> str:
-    """Return what an address of the calendar feed must know, empty before the first."""
-    return str(conn.execute("select feed_key from site where id = 1").fetchone()["feed_key"])
-
-
-def change_feed_key(conn: Connection, key: str) -> None:
-    """Give the calendar feed another key: addresses with the old one show nothing more."""
-    conn.execute("update site set feed_key = :key where id = 1", {"key": key})
-
-
-def asks_pin(conn: Connection) -> bool:
-    """Tell whether each signature asks for the PIN."""
-    return bool(conn.execute("select asks_pin from site where id = 1").fetchone()["asks_pin"])
-
-
-def ask_pin(conn: Connection, asks: bool) -> None:
-    """Say whether each signature asks for the PIN."""
-    conn.execute("update site set asks_pin = :asks where id = 1", {"asks": int(asks)})

@@ -22,17 +22,18 @@ class Site:
 
 @dataclass(frozen=True, slots=True)
 class Person:
-    """Somebody who writes, how single keys work for them: “plain”, with “alt” held, or “off”; and in which session."""
+    """Somebody who writes; how keys work: “plain”, with “alt” held, or “off”; in which session, and in which role."""
 
     id: str
     name: str
     keys: str = "plain"
     session_id: str = ""
+    role: str = ""
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Done:
-    """One write as it was recorded; one from a file names who played it."""
+    """One write as it was recorded; one from a file names who played it, one of somebody signed in their device."""
 
     id: str
     at: datetime
@@ -43,6 +44,7 @@ class Done:
     before_json: str = "{}"
     after_json: str = "{}"
     played_by: str = ""
+    device: str = ""
 
 
 def fetch_site(conn: Connection) -> Site:
@@ -121,8 +123,8 @@ def list_like(conn: Connection, name: str) -> list[Person]:
 
 
 _COLUMNS = "a.id, a.at, p.name as person, a.job, a.digest, a.result_id, a.before_json, a.after_json"
-_DONE = f"""select {_COLUMNS}, f.name as played_by from act a join person p on p.id = a.person_id
-            left join person f on f.id = a.played_by"""
+_DONE = f"""select {_COLUMNS}, f.name as played_by, n.device from act a join person p on p.id = a.person_id
+            left join person f on f.id = a.played_by left join session n on n.id = a.session_id"""
 
 
 def _done(row: Row) -> Done:
@@ -136,6 +138,7 @@ def _done(row: Row) -> Done:
         before_json=row["before_json"],
         after_json=row["after_json"],
         played_by=row["played_by"] or "",
+        device=row["device"] or "",
     )
 
 
@@ -151,15 +154,15 @@ def known_before(
     that it comes after, as `last_act_at` does.
     """
     row = conn.execute(
-        f"""select {_COLUMNS}, w.id as writer_id, w.name as writer,
-                   null as played_by, ({_LAST_HERE if record is None else _LAST_OF_MOTOR}) as last_at
+        f"""select {_COLUMNS}, w.id as writer_id, w.name as writer, w.role,
+                   null as played_by, null as device, ({_LAST_HERE if record is None else _LAST_OF_MOTOR}) as last_at
             from (select 1) left join person w on w.id = :person_id
             left join act a on a.id = :act_id left join person p on p.id = a.person_id""",
         {"act_id": act_id, "person_id": person_id, "record": record},
     ).fetchone()
     return (
         _done(row) if row["id"] is not None else None,
-        Person(row["writer_id"], row["writer"]) if row["writer_id"] is not None else None,
+        Person(row["writer_id"], row["writer"], role=row["role"]) if row["writer_id"] is not None else None,
         datetime.fromisoformat(row["last_at"]) if row["last_at"] else None,
     )
 

@@ -10,8 +10,9 @@ from markupsafe import Markup
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors, Unavailable
 from norvash.web.fragments import Parts, had
 from norvash.web.templating import ENVIRONMENT
-from norvash.work.access import NotAllowed, NotSignedIn, WrongSecret
+from norvash.work.access import WrongSecret
 from norvash.work.attempts import TooSoon
+from norvash.work.may import NotAllowed, NotSignedIn
 
 # What is sent to a browser that asks for parts; rows of a table stand in a template, and nowhere else alone.
 _SHELL = Markup('<template data-fragment="{}" data-version="{}">{}</template>')
@@ -29,6 +30,7 @@ def page(request: Request, template: str, status: int = 200, /, **values: Any) -
     values.setdefault("error", None)
     values["typed"] = Kept(values.get("typed", {}))
     values.setdefault("who", getattr(request.state, "who", None))
+    values.setdefault("role", getattr(request.state, "role", ""))
     values.setdefault("site", getattr(request.state, "site", ""))
     values.setdefault("today", getattr(request.state, "today", None))
     values.setdefault("path", request.scope["path"])

@@ -28,7 +28,7 @@ from norvash.store.ready import prepare
 from norvash.store.trouble import DatabaseError
 from norvash.store.watch import Watch
 from norvash.web.answers import error_answer
-from norvash.web.deps import Now, OurSite, Pool, Who, allowed
+from norvash.web.deps import Now, OurSite, Pool, Signed, Who, allowed
 from norvash.web.jobs import Jobs
 from norvash.web.logs import log_event, log_failure
 from norvash.web.pages import bench, state, who
@@ -72,9 +72,10 @@ _PAGES = (
 _API = ("session", "sums", "ground", "motors", "notes")
 
 
-async def _about(request: Request, site: OurSite, who: Who, now: Now) -> None:
+async def _about(request: Request, site: OurSite, who: Who, signed: Signed, now: Now) -> None:
     """Lay ready what every page shows in its head."""
     request.state.who, request.state.site, request.state.today = who, site.name, now.date()
+    request.state.role = signed.role if signed is not None else ""
 
 
 def catch_up_in_background(app: FastAPI) -> None:

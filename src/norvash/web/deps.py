@@ -25,9 +25,10 @@ from norvash.store.ready import look_at
 from norvash.store.trouble import DatabaseError, check_in_place, identity
 from norvash.store.watch import Watch
 from norvash.web.rights import needed
-from norvash.work.access import Device, Entered, NotAllowed, NotSignedIn, at_least
 from norvash.work.acting import Act, InSession
+from norvash.work.may import NotAllowed, NotSignedIn, at_least
 from norvash.work.secrets_kept import digest, new_token
+from norvash.work.sign_in import Device, Entered
 from norvash.work.site import clock
 
 SESSION_COOKIE = "norvash_session"

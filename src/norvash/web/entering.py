@@ -13,8 +13,9 @@ from norvash.store.database import Connection, transaction
 from norvash.store.people import UNKNOWN
 from norvash.web.deps import SESSION_COOKIE
 from norvash.web.sessions import Sessions
-from norvash.work.access import Device, Entered, WrongSecret, begin, sign_in, switch
+from norvash.work.access import WrongSecret
 from norvash.work.secrets_kept import digest, same
+from norvash.work.sign_in import Device, Entered, begin, check_own_pin, sign_in, switch
 
 
 def sessions_of(request: Request) -> Sessions:
@@ -80,6 +81,20 @@ def enter_by_pin(request: Request, conn: Connection, person_id: str, pin: str, d
     Raises: WrongSecret, TooSoon.
     """
     return _slowed(request, person_id, lambda: switch(conn, person_id, pin, device, datetime.now()))
+
+
+def check_pin(request: Request, conn: Connection, signed: SignedIn, pin: str) -> None:
+    """Ask whoever is signed in for the PIN that they have on this device.
+
+    Raises: WrongSecret, TooSoon.
+    """
+    attempts, key = sessions_of(request).attempts, f"account {signed.person_id}"
+    attempts.check(key)
+    try:
+        check_own_pin(conn, signed, pin)
+    except WrongSecret:
+        attempts.wrong(key)
+        raise
 
 
 def enter_demo(request: Request, conn: Connection, person_id: str, device: Device) -> Entered:

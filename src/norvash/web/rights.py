@@ -107,6 +107,7 @@ POST /policies/{scope}/{scope_id}
 POST /readings/{reading_id}/answer
 POST /readings/{reading_id}/doubt
 POST /sheets/{sheet_id}/additions
+POST /sheets/{sheet_id}/confirm
 POST /sheets/{sheet_id}/entries
 POST /sheets/{sheet_id}/figures
 POST /sheets/{sheet_id}/findings
@@ -135,6 +136,7 @@ POST /people/{person_id}/role
 POST /people/{person_id}/code
 POST /people/{person_id}/end
 POST /people/feed
+POST /people/pin
 POST /outlook/past/learn
 POST /rulebook/{rule_id}
 POST /types/{type_id}

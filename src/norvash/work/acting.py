@@ -11,6 +11,7 @@ from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.errors import Conflict, InputError, NorvashError, NotFound
 from norvash.store import people
 from norvash.store.database import Connection, transaction
+from norvash.work.may import MAY, NotAllowed, at_least
 from norvash.work.told import remember, telling
 
 _LONGEST_ID = 80
@@ -130,7 +131,8 @@ def once(
 
     The body gets the act with its time in the order of writing; `first` is called once the lock is held, before
     anything is written.
-    Raises: Conflict if an act with this id was made with other content; NotFound for an unknown person.
+    Raises: Conflict if an act with this id was made with other content; NotFound for an unknown person; NotAllowed for
+    somebody signed in whose role may not do it.
     """
     content = [job, {**typed, "ground": act.explained.typed} if act.explained.typed else typed]
     digest = hashlib.sha256(json.dumps(content, sort_keys=True, default=str).encode()).hexdigest()
@@ -146,6 +148,8 @@ def once(
             return earlier.result_id
         if person is None:
             raise NotFound(*people.UNKNOWN)
+        if isinstance(act.origin, InSession) and not at_least(person.role, MAY[job]):
+            raise NotAllowed(MAY[job])
         if first is not None:
             first()
         ordered = replace(act, at=_in_order(act.at, last_at))

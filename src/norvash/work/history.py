@@ -43,11 +43,14 @@ class _Told:
 
 @dataclass(frozen=True, slots=True)
 class HistoryLine:
-    """One line of the record: the day of its first act, the person, and what was done."""
+    """One line of the record: the day of its first act, the person, what was done, and on which device of somebody
+    signed in.
+    """
 
     at: datetime
     person: str
     words: str
+    device: str = ""
 
 
 def history(acts: Sequence[Done], unit: str) -> tuple[HistoryLine, ...]:
@@ -66,7 +69,9 @@ def history(acts: Sequence[Done], unit: str) -> tuple[HistoryLine, ...]:
             visit.append(act)
         else:
             told = _Told(act.at.date().isoformat(), _plain(act.before_json), _plain(act.after_json), unit)
-            lines.append(HistoryLine(act.at, act.person, f"{_SAID[act.job](told)}{_source(told)}{_played(act)}"))
+            lines.append(
+                HistoryLine(act.at, act.person, f"{_SAID[act.job](told)}{_source(told)}{_played(act)}", act.device)
+            )
     if visit:
         lines.append(_visit(visit, unit))
     return tuple(reversed(lines))
@@ -99,7 +104,7 @@ def _visit(acts: Sequence[Done], unit: str) -> HistoryLine:
         acts[-1].job == "sign a sheet" and not read and not entered and len(said) == 1 and begun.startswith("went on")
     )
     words = said[0] if only_signed else "; ".join([f"{begun}{lengths}", *entries, *said])
-    return HistoryLine(acts[0].at, acts[0].person, f"{words}{_played(acts[0])}")
+    return HistoryLine(acts[0].at, acts[0].person, f"{words}{_played(acts[0])}", acts[0].device)
 
 
 def _source(told: _Told) -> str:
@@ -222,6 +227,7 @@ def _sheet_added(told: _Told) -> str:
 
 
 _SAID: dict[str, Callable[[_Told], str]] = {
+    "confirm a sheet from a file": lambda t: f"confirmed sheet {t.after['sheet']}, which came from a file",
     "add a motor": _added,
     "say since when": _since,
     "enter notes": _noted,

@@ -1,8 +1,11 @@
 """Passwords, PINs, codes and tokens: made, and known again by their hashes alone."""
 
+import contextlib
 import hashlib
+import os
 import secrets
 import threading
+from concurrent.futures import ThreadPoolExecutor
 from functools import cache
 
 from argon2 import PasswordHasher
@@ -10,9 +13,8 @@ from argon2.exceptions import InvalidHashError, VerificationError
 
 from norvash.errors import InputError
 
-# Source: argon2id with 19 MiB, two passes, one lane; at most two at once, for each holds its memory.
+# Source: argon2id with 19 MiB, two passes, one lane; one at a time, for each holds its memory and a core.
 _HASHER = PasswordHasher(time_cost=2, memory_cost=19 * 1024, parallelism=1)
-_AT_ONCE = threading.BoundedSemaphore(2)
 _LEAST, _MOST, _PIN_LEAST, _PIN_MOST = 10, 200, 4, 8
 # Without what is read as something else.
 _LETTERS = "23456789ABCDEFGHJKLMNPQRSTUVWXYZ"
@@ -47,10 +49,19 @@ def checked_pin(text: str) -> str:
     return text
 
 
+def _stand_back() -> None:
+    """Let pages go before hashing, where the system can tell threads apart."""
+    with contextlib.suppress(OSError, AttributeError):
+        os.setpriority(os.PRIO_PROCESS, threading.get_native_id(), 10)
+
+
+# A thread of its own holds its memory for the next one; each thread that hashed would hold as much for itself.
+_ONE = ThreadPoolExecutor(1, thread_name_prefix="secrets", initializer=_stand_back)
+
+
 def hashed(secret: str) -> str:
     """Return what a password or PIN is known by."""
-    with _AT_ONCE:
-        return _HASHER.hash(secret)
+    return _ONE.submit(_HASHER.hash, secret).result()
 
 
 @cache
@@ -60,11 +71,10 @@ def _nobody() -> str:
 
 def is_right(secret: str, known_by: str) -> bool:
     """Tell whether this is the password or PIN; where there is none it takes as long, and is wrong."""
-    with _AT_ONCE:
-        try:
-            return _HASHER.verify(known_by or _nobody(), secret[:_MOST]) and known_by != ""
-        except (VerificationError, InvalidHashError):
-            return False
+    try:
+        return _ONE.submit(_HASHER.verify, known_by or _nobody(), secret[:_MOST]).result() and known_by != ""
+    except (VerificationError, InvalidHashError):
+        return False
 
 
 def new_code() -> str:

@@ -25,6 +25,7 @@ from norvash.work.measuring import forecast_left
 from norvash.work.saying import Saying, say
 from norvash.work.sheet_page import SheetPage, shown
 from norvash.work.sheets import entered, told, unsigned
+from norvash.work.signed_how import check_closes
 from norvash.work.standing import foresee, judge
 from norvash.work.visit_told import visit_told
 
@@ -38,6 +39,7 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
 
     def prepare(now: Act) -> Saying:
         row, person = unsigned(conn, sheet_id), people.fetch_person(conn, now.person_id).name
+        check_closes(conn, now, row.person)
         context, today = load(conn, row.motor_id), now.at.date()
         ticks = (_back_in_service(context, now, person),) if service and row.kind == "quick" else ()
         ticked = judge(told(conn, context, *ticks), today)

@@ -1,20 +1,19 @@
 """Import of readings: a file, what each column means, what would happen line by line, and then all of it at once."""
 
-import hashlib
 from datetime import datetime
 from typing import Any
 
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.errors import InputError, NorvashError
+from norvash.errors import NorvashError
 from norvash.exchange.hours_csv import COLUMNS, Match, guessed, match_of, read_lines
 from norvash.exchange.sheets import Sheet, read_sheet
 from norvash.store import people, use
-from norvash.store.database import Connection, transaction
+from norvash.store.database import Connection
+from norvash.web import importer
 from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id, pool_of
-from norvash.web.jobs import jobs_of
+from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
 from norvash.work.acting import Act
 from norvash.work.importing import Judged, judge, take
 from norvash.work.logging_use import MODES
@@ -52,16 +51,7 @@ def upload(*, request: Request, conn: Conn, now: Now, who: Who, sent: SentForm) 
     try:
         act = act_of(sent.typed, who, now)
         match = guessed(read_sheet(sent.data))
-        with transaction(conn):
-            use.keep_file(
-                conn,
-                act.id,
-                "".join(c for c in sent.name if c.isprintable())[:120],
-                sha256=hashlib.sha256(sent.data).hexdigest(),
-                data=sent.data,
-                at=now,
-                person_id=act.person_id,
-            )
+        importer.keep_file(conn, act, sent.name, sent.data, now)
     except NorvashError as error:
         return _ask(request, error)
     _check(request, act.id, match)
@@ -69,16 +59,13 @@ def upload(*, request: Request, conn: Conn, now: Now, who: Who, sent: SentForm) 
 
 
 def _check(request: Request, file_id: str, match: Match) -> None:
-    """Begin to judge every line in a thread of its own."""
-    pool, jobs = pool_of(request), jobs_of(request)
+    """Begin to judge every line, its columns matched so."""
 
-    def work(tell: Any) -> tuple[Match, Judged]:
-        with pool.lent() as conn:
-            sheet, _ = _sheet(conn, file_id)
-            lines, faults = read_lines(sheet, match)
-            return match, judge(conn, lines, faults, mode=match.mode, now=_clock(conn), tell=tell)
+    def work(conn: Connection, tell: Any) -> tuple[Match, Judged]:
+        lines, faults = read_lines(_sheet(conn, file_id)[0], match)
+        return match, judge(conn, lines, faults, mode=match.mode, now=_clock(conn), tell=tell)
 
-    jobs.start(file_id, "Looking at every line", work)
+    importer.look(request, file_id, work)
 
 
 def _clock(conn: Connection) -> datetime:
@@ -99,16 +86,17 @@ def show(*, request: Request, conn: Conn, file_id: str) -> Response:
 def _page(
     request: Request, conn: Connection, file_id: str, typed: dict[str, str], error: NorvashError | None
 ) -> Response:
-    job = jobs_of(request).find(file_id)
-    if job is not None and not job.over:
-        return page(request, "progress.html", area="Hours", job=job, errors={})
-    if job is not None and job.over and isinstance(job.result, Judged):
-        return page(request, "hours_imported.html", area="Hours", judged=job.result, errors={})
+    job = importer.so_far(
+        request,
+        file_id,
+        area="Hours",
+        again=lambda: _check(request, file_id, guessed(_sheet(conn, file_id)[0])),
+        kept=lambda judged: page(request, "hours_imported.html", area="Hours", judged=judged, errors={}),
+    )
+    if isinstance(job, Response):
+        return job
     name, _, data = use.fetch_file(conn, file_id)
     sheet = read_sheet(data)
-    if job is None:
-        _check(request, file_id, guessed(sheet))
-        return go_to(f"/hours/import/{file_id}")
     error = error or job.error
     match, judged = job.result if job.result is not None else (guessed(sheet), Judged())
     return page(
@@ -145,27 +133,19 @@ def match(*, request: Request, conn: Conn, file_id: str, typed: Typed) -> Respon
 @router.post("/hours/import/{file_id}/take")
 def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, typed: Typed) -> Response:
     """Keep all good lines, in a thread of its own."""
-    job = jobs_of(request).find(file_id)
     try:
         act = act_of(typed, who, now)
-        if job is None or not job.over or not isinstance(job.result, tuple):
-            raise InputError("The file has not been looked at yet.", "Wait until every line has been looked at.")
+        chosen: Match = importer.looked_at(request, file_id)[0]
     except NorvashError as error:
         return _page(request, conn, file_id, typed, error)
-    chosen: Match = job.result[0]
     _take(request, file_id, chosen, act)
     return go_to(f"/hours/import/{file_id}")
 
 
 def _take(request: Request, file_id: str, chosen: Match, act: Act) -> None:
-    pool, app = pool_of(request), request.app
+    def work(conn: Connection, tell: Any) -> Judged:
+        sheet, digest = _sheet(conn, file_id)
+        lines, faults = read_lines(sheet, chosen)
+        return take(conn, act, file_id, sha256=digest, lines=lines, faults=faults, mode=chosen.mode, tell=tell)
 
-    def work(tell: Any) -> Judged:
-        with pool.lent() as conn:
-            sheet, digest = _sheet(conn, file_id)
-            lines, faults = read_lines(sheet, chosen)
-            made = take(conn, act, file_id, sha256=digest, lines=lines, faults=faults, mode=chosen.mode, tell=tell)
-        app.state.catch_up(app)
-        return made
-
-    jobs_of(request).start(file_id, "Keeping the readings", work)
+    importer.take(request, file_id, "Keeping the readings", work)

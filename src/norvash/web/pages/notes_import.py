@@ -1,6 +1,5 @@
 """A table of notes, pasted or as a file: every line judged and shown, then all good ones kept at once."""
 
-import hashlib
 from collections.abc import Mapping
 from datetime import datetime
 from typing import Any
@@ -12,10 +11,10 @@ from norvash.core.text.texts import compared
 from norvash.errors import InputError, NorvashError
 from norvash.exchange.notes_csv import COLUMNS, Labels, notes_table
 from norvash.store import motors, people, use
-from norvash.store.database import Connection, transaction
+from norvash.store.database import Connection
+from norvash.web import importer
 from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id, pool_of
-from norvash.web.jobs import jobs_of
+from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
 from norvash.work.acting import Act
 from norvash.work.noting_tables import Found, Table, import_notes, look_through, take_back_notes
 from norvash.work.site import clock
@@ -57,16 +56,7 @@ def upload(*, request: Request, conn: Conn, now: Now, who: Who, sent: SentForm) 
         if not data.strip():
             raise InputError("There is no table.", "Paste it, or give its file.", "table")
         notes_table(data, labels_of(conn), own)
-        with transaction(conn):
-            use.keep_file(
-                conn,
-                act.id,
-                own[:80],
-                sha256=hashlib.sha256(data).hexdigest(),
-                data=data,
-                at=now,
-                person_id=act.person_id,
-            )
+        importer.keep_file(conn, act, own, data, now)
     except NorvashError as error:
         return _ask(request, sent.typed, error)
     _check(request, act.id)
@@ -92,15 +82,13 @@ def _table(conn: Connection, file_id: str) -> Table:
 
 
 def _check(request: Request, file_id: str) -> None:
-    """Begin to judge every line in a thread of its own."""
-    pool = pool_of(request)
+    """Begin to judge every line."""
 
-    def work(tell: Any) -> tuple[Found]:
-        with pool.lent() as conn:
-            now = clock(people.fetch_site(conn), datetime.now())
-            return (look_through(conn, _table(conn, file_id), now, act_id=file_id, tell=tell),)
+    def work(conn: Connection, tell: Any) -> tuple[Found]:
+        now = clock(people.fetch_site(conn), datetime.now())
+        return (look_through(conn, _table(conn, file_id), now, act_id=file_id, tell=tell),)
 
-    jobs_of(request).start(file_id, "Looking at every line", work)
+    importer.look(request, file_id, work)
 
 
 @router.get("/notes/import/{file_id}")
@@ -112,15 +100,19 @@ def show(*, request: Request, conn: Conn, file_id: str) -> Response:
 def _page(
     request: Request, conn: Connection, file_id: str, typed: dict[str, str], error: NorvashError | None
 ) -> Response:
-    job = jobs_of(request).find(file_id)
-    if job is not None and not job.over:
-        return page(request, "progress.html", area="Motors", job=job, errors={})
-    if job is not None and isinstance(job.result, Found):
-        return page(request, "notes_kept.html", area="Motors", found=job.result, act_id=fresh_id(), errors={})
-    if job is None:
+    def again() -> None:
         use.fetch_file(conn, file_id)
         _check(request, file_id)
-        return go_to(f"/notes/import/{file_id}")
+
+    job = importer.so_far(
+        request,
+        file_id,
+        area="Motors",
+        again=again,
+        kept=lambda found: page(request, "notes_kept.html", area="Motors", found=found, act_id=fresh_id(), errors={}),
+    )
+    if isinstance(job, Response):
+        return job
     error = error or job.error
     found = job.result[0] if job.result is not None else Found()
     return page(
@@ -141,11 +133,9 @@ def _page(
 @router.post("/notes/import/{file_id}/take")
 def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, typed: Typed) -> Response:
     """Keep all good lines, in a thread of its own."""
-    job = jobs_of(request).find(file_id)
     try:
         act = act_of(typed, who, now)
-        if job is None or not job.over or not isinstance(job.result, tuple):
-            raise InputError("The table has not been looked at yet.", "Wait until every line has been looked at.")
+        importer.looked_at(request, file_id)
     except NorvashError as error:
         return _page(request, conn, file_id, typed, error)
     _take(request, file_id, act, "right" if typed.get("right") == "yes" else "")
@@ -153,15 +143,10 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, type
 
 
 def _take(request: Request, file_id: str, act: Act, answer: str) -> None:
-    pool, app = pool_of(request), request.app
+    def work(conn: Connection, tell: Any) -> Found:
+        return import_notes(conn, act, _table(conn, file_id), answer=answer, file_id=file_id, tell=tell)
 
-    def work(tell: Any) -> Found:
-        with pool.lent() as conn:
-            made = import_notes(conn, act, _table(conn, file_id), answer=answer, file_id=file_id, tell=tell)
-        app.state.catch_up(app)
-        return made
-
-    jobs_of(request).start(file_id, "Keeping the notes", work)
+    importer.take(request, file_id, "Keeping the notes", work)
 
 
 @router.post("/notes/{batch_id}/take-back")

@@ -16,13 +16,13 @@ from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
 from norvash.exchange.calendar import Event, calendar_of
 from norvash.store import lives, policies, standings
-from norvash.store.access import feed_key
 from norvash.store.database import Connection
+from norvash.store.signed import feed_key
 from norvash.store.standings import Sought
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Signed, Typed, Who, act_of, fresh_id
-from norvash.work.access import NotSignedIn
 from norvash.work.bench import BenchRow
+from norvash.work.may import NotSignedIn
 from norvash.work.outlook import SPANS, Ahead, Outlook, ahead_of, outlook
 from norvash.work.policing import add_window, end_window
 from norvash.work.secrets_kept import same

@@ -5,6 +5,7 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.errors import NorvashError
 from norvash.store import access
+from norvash.store import signed as signatures
 from norvash.store.access import ROLES
 from norvash.store.database import transaction
 from norvash.web.answers import errors_of, go_to, page, status_of
@@ -38,6 +39,7 @@ def _shown(
         area="",
         members=members,
         sessions={k: [(s, seen(s)) for s in v] for k, v in sessions.items()},
+        asks_pin=signatures.asks_pin(conn),
         roles={r: f"{r}: {WORDS[r]}" for r in ROLES},
         given=given,
         act_id=fresh_id(),
@@ -69,8 +71,16 @@ def add(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Re
 def feed(*, conn: Conn) -> Response:
     """Give the calendar another secret address."""
     with transaction(conn):
-        access.change_feed_key(conn, new_token())
+        signatures.change_feed_key(conn, new_token())
     return go_to("/outlook")
+
+
+@router.post("/people/pin")
+def pin(*, conn: Conn, typed: Typed) -> Response:
+    """Say whether each signature asks for the PIN."""
+    with transaction(conn):
+        signatures.ask_pin(conn, typed.get("asks") == "yes")
+    return go_to("/people")
 
 
 @router.post("/people/{person_id}/role")

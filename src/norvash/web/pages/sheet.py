@@ -14,8 +14,10 @@ from norvash.exchange.said.brushes import Fit, Measure, See
 from norvash.exchange.said.sheet import MAY_COME, Add, Enter, Sign, Whole
 from norvash.exchange.said.told import At, Seen
 from norvash.store import sheets
+from norvash.store.signed import asks_pin
 from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.deps import Conn, Now, Signed, Typed, Who, act_of, fresh_id
+from norvash.web.entering import check_pin
 from norvash.web.forms import numbered, whole, with_unit
 from norvash.web.fragments import Parts
 from norvash.web.stages.hidden import Hidden
@@ -24,6 +26,7 @@ from norvash.web.stages.timers import timers_shown
 from norvash.work.changing_figures import ASKED, state_figures
 from norvash.work.settling_sight import settle_sight
 from norvash.work.sheet_page import SheetPage, sheet_page
+from norvash.work.signed_how import confirm_played
 from norvash.work.undoing import last_named, undo
 
 router = APIRouter()
@@ -253,13 +256,22 @@ def take_back(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str
 
 
 @router.post("/sheets/{sheet_id}/sign")
-def close(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
-    """Sign a sheet; the page then shows it as it was signed."""
+def close(*, request: Request, conn: Conn, now: Now, who: Who, signed: Signed, sheet_id: str, typed: Typed) -> Response:
+    """Sign a sheet; the page then shows it as it was signed. The shop may ask for the PIN at each signature."""
     try:
+        if signed is not None and asks_pin(conn):
+            check_pin(request, conn, signed, typed.pop("pin", ""))
         entry = Sign.of(typed, service=bool(typed.get("service")))
         entry.done(act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
+    return go_to(f"/sheets/{sheet_id}/sign")
+
+
+@router.post("/sheets/{sheet_id}/confirm")
+def confirm(*, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
+    """Stand behind the signature of a sheet that came from a file."""
+    confirm_played(conn, act_of(typed, who, now), sheet_id)
     return go_to(f"/sheets/{sheet_id}/sign")
 
 

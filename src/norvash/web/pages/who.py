@@ -7,6 +7,7 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.errors import InputError, NorvashError
 from norvash.store import access, people
+from norvash.store import signed as signatures
 from norvash.store.database import transaction
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import (
@@ -32,9 +33,11 @@ from norvash.web.entering import (
     sessions_of,
     shows_code,
 )
-from norvash.work.access import Entered, NotAllowed, WrongSecret, change_password, first_lead, has_lead, redeem, set_pin
+from norvash.work.access import WrongSecret, first_lead, has_lead, redeem
 from norvash.work.acting import Act
+from norvash.work.may import NotAllowed
 from norvash.work.secrets_kept import digest
+from norvash.work.sign_in import Entered, change_password, set_pin
 from norvash.work.site import KEYS, choose_keys, join, name_site
 
 router = APIRouter()
@@ -62,7 +65,7 @@ def _shown(
         first=first,
         code=first_code(request) if first and shows_code(request) else "",
         people=people.list_people(conn) if demo or first else [],
-        with_pin=[m for m in access.list_with_pin(conn, device) if signed is None or m.id != signed.person_id],
+        with_pin=[m for m in signatures.list_with_pin(conn, device) if signed is None or m.id != signed.person_id],
         signed=signed,
         mine=[(s, sessions_of(request).seen_at(s)) for s in mine],
         next=_inside(typed.get("next", "/")),

@@ -13,6 +13,7 @@ from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT, PARTS_USED
 from norvash.core.sheet.visit.done import done_tasks
 from norvash.core.sheet.visit.proving import handed_over
+from norvash.store.signed import asks_pin
 from norvash.web.axis_drawn import AxisSigned, axis_signed
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
@@ -20,13 +21,15 @@ from norvash.web.stages.gate import GateShown, gate_shown
 from norvash.web.stages.written import Written, written
 from norvash.work.brush_lines import BrushLines, brush_lines
 from norvash.work.sheet_page import SheetPage
+from norvash.work.signed_how import SignedHow, signed_how
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Sign:
     """The gate back to service; what was signed and added since; as what it would be signed now, and what stands
     against a clean signature although nothing is open; what is written on the sheet, brush by brush; what the counter
-    shows at the first look that is proposed after a new set; the section of its parts as it was signed.
+    shows at the first look that is proposed after a new set; the section of its parts as it was signed; how somebody
+    stood behind the signature, and whether one asks for the PIN.
     """
 
     gate: GateShown
@@ -42,6 +45,8 @@ class Sign:
     follow_up: str
     parts: Entry
     axis: AxisSigned | None
+    how: SignedHow
+    asks_pin: bool
 
 
 def _story(shown: SheetPage, brushes: BrushLines) -> list[tuple[str, list[Written]]]:
@@ -81,4 +86,6 @@ def view(at: At) -> Sign:
         follow_up=_follow_up(shown),
         parts=entry(shown, PARTS_USED),
         axis=axis_signed(shown),
+        how=signed_how(at.conn, shown.row.id) if shown.row.signed_at is not None else SignedHow(),
+        asks_pin=asks_pin(at.conn),
     )

@@ -1,0 +1,98 @@
+"""How sheets were signed, whether signatures ask for a PIN, and the PINs of devices; the key of the calendar."""
+
+from dataclasses import dataclass
+from datetime import datetime
+
+from norvash.store.access import MEMBER, Member, member_read
+from norvash.store.database import Connection
+
+
+def keep_pin(conn: Connection, device_id: str, person_id: str, hashed: str) -> None:
+    """Keep the PIN of a person on a device in place of what it was."""
+    conn.execute(
+        """insert into pin (device_id, person_id, hash) values (:device_id, :person_id, :hash)
+           on conflict (device_id, person_id) do update set hash = excluded.hash, wrong = 0""",
+        {"device_id": device_id, "person_id": person_id, "hash": hashed},
+    )
+
+
+def pin_of(conn: Connection, device_id: str, person_id: str) -> tuple[str, int] | None:
+    """Return the hash of a PIN and the wrong ones since the last right one, None where there is none."""
+    row = conn.execute(
+        "select hash, wrong from pin where device_id = :device_id and person_id = :person_id",
+        {"device_id": device_id, "person_id": person_id},
+    ).fetchone()
+    return (row["hash"], row["wrong"]) if row is not None else None
+
+
+def count_pin(conn: Connection, device_id: str, person_id: str, *, right: bool) -> None:
+    """Count a wrong PIN, or forget the wrong ones after a right one."""
+    conn.execute(
+        """update pin set wrong = case when :right then 0 else wrong + 1 end
+           where device_id = :device and person_id = :id""",
+        {"right": right, "device": device_id, "id": person_id},
+    )
+
+
+def drop_pins(conn: Connection, person_id: str) -> None:
+    """Take away every PIN of a person."""
+    conn.execute("delete from pin where person_id = :id", {"id": person_id})
+
+
+def list_with_pin(conn: Connection, device_id: str) -> list[Member]:
+    """Return who has a PIN on a device, by name."""
+    rows = conn.execute(
+        f"{MEMBER} join pin n on n.person_id = p.id where n.device_id = :device_id order by p.name collate nocase",
+        {"device_id": device_id},
+    )
+    return [member_read(r) for r in rows]
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Signature:
+    """The act that signed a sheet: when, whether in a session or from a file, and who confirmed one from a file."""
+
+    at: datetime
+    in_session: bool
+    from_file: bool
+    confirmed_by: str
+
+
+def signature_of(conn: Connection, sheet_id: str, confirming: str) -> Signature | None:
+    """Return the act that signed a sheet, None for one that is open; `confirming` is the job that confirms it."""
+    row = conn.execute(
+        """select a.at, a.session_id, a.played_by,
+                  (select p.name from act c join person p on p.id = c.person_id
+                   where c.motor_id = s.motor_id and c.job = :confirming and c.result_id = s.id) as confirmed_by
+           from sheet s join act a on a.motor_id = s.motor_id and a.job = 'sign a sheet' and a.at = s.signed_at
+           where s.id = :id""",
+        {"id": sheet_id, "confirming": confirming},
+    ).fetchone()
+    if row is None:
+        return None
+    return Signature(
+        at=datetime.fromisoformat(row["at"]),
+        in_session=row["session_id"] is not None,
+        from_file=row["played_by"] is not None,
+        confirmed_by=row["confirmed_by"] or "",
+    )
+
+
+def feed_key(conn: Connection) -> str:
+    """Return what an address of the calendar feed must know, empty before the first."""
+    return str(conn.execute("select feed_key from site where id = 1").fetchone()["feed_key"])
+
+
+def change_feed_key(conn: Connection, key: str) -> None:
+    """Give the calendar feed another key: addresses with the old one show nothing more."""
+    conn.execute("update site set feed_key = :key where id = 1", {"key": key})
+
+
+def asks_pin(conn: Connection) -> bool:
+    """Tell whether each signature asks for the PIN."""
+    return bool(conn.execute("select asks_pin from site where id = 1").fetchone()["asks_pin"])
+
+
+def ask_pin(conn: Connection, asks: bool) -> None:
+    """Say whether each signature asks for the PIN."""
+    conn.execute("update site set asks_pin = :asks where id = 1", {"asks": int(asks)})

@@ -1,0 +1,149 @@
+"""Sessions: begun by name and password or by the PIN of a device; what whoever is signed in changes of their own."""
+
+import secrets
+from dataclasses import dataclass
+from datetime import datetime
+
+from norvash.core.text.texts import clean, compared
+from norvash.errors import InputError
+from norvash.store import access, people
+from norvash.store import signed as signatures
+from norvash.store.access import Member, Session
+from norvash.store.database import Connection, transaction
+from norvash.work.access import WrongSecret, member_of
+from norvash.work.secrets_kept import checked_password, checked_pin, digest, hashed, is_right, new_token
+
+_PIN_TRIES = 5
+_DEVICE_CHARACTERS = 60
+_SYSTEMS = (
+    ("iPhone", ""),
+    ("iPad", ""),
+    ("Android", " with Android"),
+    ("Windows", " with Windows"),
+    ("Mac OS", " with macOS"),
+    ("Linux", " with Linux"),
+)
+
+
+@dataclass(frozen=True, slots=True)
+class Device:
+    """The browser that asks: its own random id, and what it says of itself."""
+
+    id: str
+    says: str = ""
+
+    @property
+    def words(self) -> str:
+        """Return what kind of device it is, as far as it says so: enough to know one's own again."""
+        if not self.says.startswith("Mozilla/"):
+            return f"a program, {self.says[:_DEVICE_CHARACTERS]}" if self.says else "a program"
+        small = "Mobile" in self.says or "iPhone" in self.says
+        kind = "a tablet" if "iPad" in self.says or ("Android" in self.says and not small) else ""
+        system = next((words for mark, words in _SYSTEMS if mark in self.says), "")
+        return f"{kind or ('a phone' if small else 'a computer')}{system}"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Entered:
+    """A session that has begun: the token for its cookie, whose it is, and wrong attempts that are told once."""
+
+    token: str
+    session: Session
+    member: Member
+    wrong: int = 0
+    wrong_at: datetime | None = None
+
+
+def sign_in(
+    conn: Connection, name: str, password: str, device: Device, now: datetime, *, writes: bool = True
+) -> Entered:
+    """Begin a session of whoever has this name and password; where nothing can be written nothing of it is kept.
+
+    Raises: WrongSecret; it does not say which of the two was wrong.
+    """
+    found = people.list_alike(conn, clean(name, "name")) if compared(name) else []
+    member = access.find_member(conn, found[0].id) if len(found) == 1 else None
+    if not is_right(password, access.hash_of(conn, member.id) if member is not None else "") or member is None:
+        if member is not None and writes:
+            with transaction(conn):
+                access.count_wrong(conn, member.id, now)
+        raise WrongSecret(
+            "Name and password do not fit.", "Type both once more; a lead can give you a code.", "password"
+        )
+    return begin(conn, member, device, now, writes=writes)
+
+
+def begin(conn: Connection, member: Member, device: Device, now: datetime, *, writes: bool = True) -> Entered:
+    """Begin a session of somebody who has shown who they are."""
+    token = new_token()
+    session = Session(
+        id=secrets.token_hex(12),
+        person_id=member.id,
+        device_id=digest(device.id),
+        device=device.words,
+        made_at=now,
+        seen_at=now,
+    )
+    if writes:
+        with transaction(conn):
+            access.add_session(conn, session, digest(token))
+            access.forget_wrong(conn, member.id)
+    return Entered(token=token, session=session, member=member, wrong=member.wrong, wrong_at=member.wrong_at)
+
+
+def switch(conn: Connection, person_id: str, pin: str, device: Device, now: datetime) -> Entered:
+    """Begin a session by the PIN that somebody has on this device.
+
+    Raises: WrongSecret for a wrong one, and for any after five wrong ones until they set another.
+    """
+    _check_pin(conn, digest(device.id), person_id, pin)
+    return begin(conn, member_of(conn, person_id), device, now)
+
+
+def check_own_pin(conn: Connection, signed: access.SignedIn, pin: str) -> None:
+    """Ask whoever is signed in for the PIN that they have on their device.
+
+    Raises: WrongSecret, for one who has none here too.
+    """
+    if signatures.pin_of(conn, signed.device_id, signed.person_id) is None:
+        raise WrongSecret(
+            "You have no PIN on this device, and this shop asks for it at each signature.",
+            "Set one: your name in the head of the page leads there.",
+            "pin",
+        )
+    _check_pin(conn, signed.device_id, signed.person_id, pin)
+
+
+def _check_pin(conn: Connection, device_id: str, person_id: str, pin: str) -> None:
+    held = signatures.pin_of(conn, device_id, person_id)
+    if held is not None and held[1] >= _PIN_TRIES:
+        raise WrongSecret("This PIN is locked after five wrong ones.", "Sign in with your password.", "pin")
+    right = is_right(pin, held[0] if held is not None else "")
+    with transaction(conn):
+        signatures.count_pin(conn, device_id, person_id, right=right)
+    if not right:
+        raise WrongSecret("That is not the PIN.", f"After {_PIN_TRIES} wrong ones it is locked.", "pin")
+
+
+def set_pin(conn: Connection, person_id: str, device_id: str, pin: str) -> None:
+    """Keep a PIN for the device on which somebody is signed in, by the hash of its id.
+
+    Raises: InputError.
+    """
+    known_by = hashed(checked_pin(pin))
+    with transaction(conn):
+        signatures.keep_pin(conn, device_id, person_id, known_by)
+
+
+def change_password(conn: Connection, signed: access.SignedIn, old: str, new: str, now: datetime) -> None:
+    """Give whoever is signed in another password; their other sessions and all PINs end.
+
+    Raises: InputError at the old one, or at the new one.
+    """
+    if not is_right(old, access.hash_of(conn, signed.person_id)):
+        raise InputError("That is not your password.", "Type it once more.", "old")
+    known_by = hashed(checked_password(new, signed.name, "new"))
+    with transaction(conn):
+        access.keep_hash(conn, signed.person_id, known_by, now)
+        access.end_sessions(conn, signed.person_id, now, but=signed.session_id)
+        signatures.drop_pins(conn, signed.person_id)

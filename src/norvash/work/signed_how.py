@@ -1,0 +1,63 @@
+"""How somebody stood behind a signature: signed in, before people did so here, or from a file until it is confirmed."""
+
+from dataclasses import dataclass
+
+from norvash.errors import Conflict
+from norvash.store import access, sheets
+from norvash.store import signed as signatures
+from norvash.store.database import Connection
+from norvash.work.acting import Act, Change, InSession, once
+from norvash.work.may import NotAllowed
+
+CONFIRMED = "confirm a sheet from a file"
+
+
+@dataclass(frozen=True, slots=True)
+class SignedHow:
+    """Words beside the name, empty for somebody who was signed in; whether it is from a file, and who confirmed it."""
+
+    words: str = ""
+    from_file: bool = False
+    confirmed_by: str = ""
+
+
+def signed_how(conn: Connection, sheet_id: str) -> SignedHow:
+    """Return how a sheet was signed; where nobody ever signed in, as in a demonstration, nothing is said of it."""
+    found = signatures.signature_of(conn, sheet_id, CONFIRMED)
+    if found is None:
+        return SignedHow()
+    if found.from_file:
+        by = found.confirmed_by
+        words = f"from a file; confirmed by {by}, signed in here" if by else "from a file, by nobody signed in here"
+        return SignedHow(words, from_file=True, confirmed_by=by)
+    since = access.signs_in_since(conn)
+    if found.in_session or since is None:
+        return SignedHow()
+    return SignedHow("before sign-in" if found.at < since else "by nobody who was signed in")
+
+
+def confirm_played(conn: Connection, act: Act, sheet_id: str) -> str:
+    """Confirm the signature of a sheet from a file; return the sheet's id.
+
+    Raises: NotFound; Conflict for a sheet that is not from a file, or is confirmed already.
+    """
+
+    def body(_: Act) -> Change:
+        row, how = sheets.fetch_sheet(conn, sheet_id), signed_how(conn, sheet_id)
+        if not how.from_file or how.confirmed_by:
+            raise Conflict("There is nothing to confirm on this sheet.", "Look at it as it is now.")
+        return Change(sheet_id, {}, {"sheet": row.number}, row.motor_id)
+
+    return once(conn, act, CONFIRMED, typed={"sheet": sheet_id}, body=body)
+
+
+def check_closes(conn: Connection, act: Act, opened_by: str) -> None:
+    """Let whoever is signed in sign a sheet that they opened, and a lead any; where nobody signs in nobody is asked.
+
+    Raises: NotAllowed.
+    """
+    if not isinstance(act.origin, InSession) or access.signs_in_since(conn) is None:
+        return
+    member = access.find_member(conn, act.person_id)
+    if member is not None and member.role != "lead" and member.name != opened_by:
+        raise NotAllowed("lead")
