@@ -35,6 +35,7 @@ AREAS = (
     "/types",
     "/find?q=w",
     "/who",
+    "/people",
     "/state",
     "/notes/import",
 )

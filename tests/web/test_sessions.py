@@ -10,10 +10,13 @@ import pytest
 from starlette.testclient import TestClient
 
 from conftest import Shop
+from norvash.config import Settings
+from norvash.errors import NorvashError
 from norvash.exchange.visit_play import play_file
 from norvash.store import access
 from norvash.store.access import Member
 from norvash.store.database import transaction
+from norvash.web.app import create_app
 from norvash.web.deps import DEVICE_COOKIE, SESSION_COOKIE
 from norvash.work.may import MAY
 from pages import ORIGIN
@@ -154,6 +157,15 @@ def test_a_secret_sent_in_odd_ways_is_answered(client: TestClient, typed: dict[s
     lead(client)
     client.post("/who/out")
     assert client.post("/who", data=typed).status_code in statuses
+
+
+def test_a_clock_set_back_signs_nobody_out_and_a_demo_is_for_this_machine(client: TestClient, shop: Shop) -> None:
+    lead(client)
+    with transaction(shop.conn):
+        shop.conn.execute("update session set seen_at = '2999-01-01T00:00:00', made_at = '2999-01-01T00:00:00'")
+    assert client.get("/motors", follow_redirects=False).status_code == 200
+    with pytest.raises(NorvashError, match="without a password"):
+        create_app(Settings(db=Path("none.db"), host="0.0.0.0", demo=True))
 
 
 @pytest.mark.parametrize("cookie", ["x" * 8000, f"{SESSION_COOKIE}=a; {SESSION_COOKIE}=b", "\x00", "'; drop table"])

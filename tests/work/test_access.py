@@ -198,6 +198,11 @@ def test_only_wrong_attempts_slow_each_twice_as_long_up_to_five_minutes() -> Non
     assert waits[:7] == [0, 0, 2, 4, 8, 16, 32]
     assert waits[-1] == max(waits) == 300
     attempts.check("another account")
+    for _ in range(20):
+        attempts.check("address 192.0.2.7")
+        attempts.wrong("address 192.0.2.7")
+    with pytest.raises(TooSoon):
+        attempts.check("address 192.0.2.7")
     attempts.right("account")
     attempts.check("account")
     attempts.wrong("address")

@@ -19,7 +19,7 @@ from starlette.exceptions import HTTPException
 from starlette.middleware.gzip import GZipMiddleware
 from starlette.types import Receive, Scope, Send
 
-from norvash.config import Settings
+from norvash.config import Settings, is_loopback
 from norvash.devices.gauge_link import GaugeLink, meter_link
 from norvash.errors import NorvashError, NotFound, Unavailable
 from norvash.store import people
@@ -231,8 +231,9 @@ def _leave_whole(app: FastAPI) -> None:
 
 def create_app(settings: Settings) -> FastAPI:
     """Return the application on a database; a new database gets its schema."""
+    if settings.demo and not is_loopback(settings.host):
+        raise NorvashError("A demonstration is entered without a password.", "Show it on this machine only.")
     found = prepare(settings.db)
-
     app = FastAPI(title="Norvash", docs_url=None, redoc_url=None, lifespan=_lifespan, openapi_url=None)
     app.state.judging = threading.Lock()
     watch = Watch("damaged" if found.faults else "read-only" if found.read_only else "")

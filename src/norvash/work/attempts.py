@@ -9,6 +9,8 @@ from collections.abc import Callable
 from norvash.errors import NorvashError
 
 _FREE, _FIRST_S, _LONGEST_S, _KEPT = 3, 2.0, 300.0, 10_000
+# Several people may sit at one address: none of them waits for the slips of another one.
+_ADDRESS, _FREE_OF_ADDRESS = "address ", 20
 
 
 class TooSoon(NorvashError):
@@ -20,7 +22,9 @@ class TooSoon(NorvashError):
 
 
 class Attempts:
-    """Wrong attempts of a running server: the fourth waits 2 s, each further one twice as long, up to five minutes."""
+    """Wrong attempts of a running server: after three of an account, or twenty of an address, the next one waits 2 s,
+    each further one twice as long, up to five minutes.
+    """
 
     def __init__(self, clock: Callable[[], float] = time.monotonic) -> None:
         self._clock, self._lock = clock, threading.Lock()
@@ -54,5 +58,5 @@ class Attempts:
 
     def _due(self, key: str) -> float:
         count, at = self._wrong.get(key, (0, 0.0))
-        over = count - _FREE
+        over = count - (_FREE_OF_ADDRESS if key.startswith(_ADDRESS) else _FREE)
         return at + min(_FIRST_S * 2.0 ** min(over, 20), _LONGEST_S) if over >= 0 else 0.0
