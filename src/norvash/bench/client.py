@@ -37,11 +37,11 @@ def session_cookie(port: int, person: str = PERSON) -> str:
 
 
 class Client:
-    """One keep-alive connection with the session of a person, of the fleet's unless it is said."""
+    """One keep-alive connection with a session, of the fleet's person unless a cookie is given."""
 
-    def __init__(self, port: int, person: str = PERSON) -> None:
+    def __init__(self, port: int, cookie: str = "") -> None:
         self.conn, self.port = http.client.HTTPConnection("127.0.0.1", port, timeout=60), port
-        self.cookie = session_cookie(port, person)
+        self.cookie = cookie or session_cookie(port, PERSON)
 
     def get(self, path: str) -> tuple[int, str]:
         """Return status and text of a page."""

@@ -8,11 +8,15 @@ import sys
 import time
 from collections.abc import Iterator
 from contextlib import closing, contextmanager
+from datetime import datetime
 from pathlib import Path
 
 from norvash.bench.client import Client
-from norvash.store import motors, people
+from norvash.store import access, motors
 from norvash.store.database import connect
+from norvash.web.deps import SESSION_COOKIE
+from norvash.work.secrets_kept import new_token
+from norvash.work.sign_in import Device, begin
 
 _PATIENCE_S = 30
 _AFTER_PAGE_S = 2
@@ -31,13 +35,20 @@ if __name__ == "__main__":
 """
 
 
+def _session(db: Path) -> str:
+    """Return the cookie of a session of the first person of a site."""
+    with closing(connect(db, made=True)) as conn:
+        member = access.list_members(conn)[0]
+        return f"{SESSION_COOKIE}={begin(conn, member, Device(new_token()), datetime.now()).token}"
+
+
 @contextmanager
-def _started(code: str, port: int) -> Iterator[float]:
+def _started(code: str, port: int, cookie: str) -> Iterator[float]:
     """Start an interpreter, wait for its first page, and yield how long that took [ms]."""
     started = time.perf_counter()
     running = subprocess.Popen([sys.executable, "-c", code], stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL)
     try:
-        while not _answers(port):
+        while not _answers(port, cookie):
             if time.perf_counter() - started > _PATIENCE_S:
                 raise SystemExit(f"nothing answered on port {port} within {_PATIENCE_S} s")
             time.sleep(0.005)
@@ -47,20 +58,20 @@ def _started(code: str, port: int) -> Iterator[float]:
         running.wait()
 
 
-def _answers(port: int) -> bool:
+def _answers(port: int, cookie: str) -> bool:
     try:
-        return Client(port).get("/")[0] == 200
+        return Client(port, cookie).get("/")[0] == 200
     except (ConnectionError, http.client.HTTPException):
         return False
 
 
 def starts(db: Path) -> float:
     """Return our start over that of a bare application, medians of turns [1]."""
-    ours, bare = [], []
+    ours, bare, cookie = [], [], _session(db)
     for turn in range(9):
-        with _started(_BARE_START.format(port=18200 + turn), 18200 + turn) as took:
+        with _started(_BARE_START.format(port=18200 + turn), 18200 + turn, cookie) as took:
             bare.append(took)
-        with _started(_OUR_START.format(db=str(db), port=18300 + turn), 18300 + turn) as took:
+        with _started(_OUR_START.format(db=str(db), port=18300 + turn), 18300 + turn, cookie) as took:
             ours.append(took)
     return statistics.median(ours[1:]) / statistics.median(bare[1:])
 
@@ -72,10 +83,11 @@ def first_entries(db: Path) -> float:
         own, port = db.with_name(f"first-{turn}.db"), 18400 + turn
         shutil.copy(db, own)
         with closing(connect(own, made=True)) as conn:
-            motor, person = motors.list_motor_ids(conn, 12)[-1], people.list_people(conn)[0].id
-        with _started(_OUR_START.format(db=str(own), port=port), port):
+            motor = motors.list_motor_ids(conn, 12)[-1]
+        cookie = _session(own)
+        with _started(_OUR_START.format(db=str(own), port=port), port, cookie):
             time.sleep(_AFTER_PAGE_S)
-            took = [_entered(Client(port, person), motor) for _ in range(12)]
+            took = [_entered(Client(port, cookie), motor) for _ in range(12)]
         ratios.append(took[0] / statistics.median(took[1:]))
     return statistics.median(ratios)
 

@@ -7,14 +7,15 @@ import secrets
 import threading
 from concurrent.futures import ThreadPoolExecutor
 from functools import cache
-
-from argon2 import PasswordHasher
-from argon2.exceptions import InvalidHashError, VerificationError
+from typing import TYPE_CHECKING
 
 from norvash.errors import InputError
 
+if TYPE_CHECKING:
+    from argon2 import PasswordHasher
+
 # Source: argon2id with 19 MiB, two passes, one lane; one at a time, for each holds its memory and a core.
-_HASHER = PasswordHasher(time_cost=2, memory_cost=19 * 1024, parallelism=1)
+_PASSES, _MEMORY_KIB, _LANES = 2, 19 * 1024, 1
 _LEAST, _MOST, _PIN_LEAST, _PIN_MOST = 10, 200, 4, 8
 # Without what is read as something else.
 _LETTERS = "23456789ABCDEFGHJKLMNPQRSTUVWXYZ"
@@ -59,20 +60,30 @@ def _stand_back() -> None:
 _ONE = ThreadPoolExecutor(1, thread_name_prefix="secrets", initializer=_stand_back)
 
 
+@cache
+def _hasher() -> "PasswordHasher":
+    """Return what hashes; it is loaded when somebody signs in, not by every start."""
+    from argon2 import PasswordHasher
+
+    return PasswordHasher(time_cost=_PASSES, memory_cost=_MEMORY_KIB, parallelism=_LANES)
+
+
 def hashed(secret: str) -> str:
     """Return what a password or PIN is known by."""
-    return _ONE.submit(_HASHER.hash, secret).result()
+    return _ONE.submit(_hasher().hash, secret).result()
 
 
 @cache
 def _nobody() -> str:
-    return _HASHER.hash(secrets.token_hex(16))
+    return _hasher().hash(secrets.token_hex(16))
 
 
 def is_right(secret: str, known_by: str) -> bool:
     """Tell whether this is the password or PIN; where there is none it takes as long, and is wrong."""
+    from argon2.exceptions import InvalidHashError, VerificationError
+
     try:
-        return _ONE.submit(_HASHER.verify, known_by or _nobody(), secret[:_MOST]).result() and known_by != ""
+        return _ONE.submit(_hasher().verify, known_by or _nobody(), secret[:_MOST]).result() and known_by != ""
     except (VerificationError, InvalidHashError):
         return False
 
