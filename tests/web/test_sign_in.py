@@ -8,10 +8,14 @@ import pytest
 from starlette.testclient import TestClient
 
 from conftest import Shop
+from norvash.config import Settings
 from norvash.store import access
 from norvash.store import signed as signatures
 from norvash.store.database import transaction
+from norvash.web.app import create_app
 from norvash.web.deps import DEVICE_COOKIE, SESSION_COOKIE
+from norvash.web.serving import server_config
+from pages import ORIGIN
 from signing_in import INES, WORDS, browser, code_on, lead
 
 
@@ -192,3 +196,18 @@ def test_over_tls_cookies_are_secure_and_browsers_stay_there(db: Path) -> None:
         )
         assert begun.headers["set-cookie"].count("Secure") == 2
         assert "max-age" in begun.headers["strict-transport-security"]
+
+
+@pytest.mark.parametrize(
+    ("behind", "at"), [("", "127.0.0.1"), ("127.0.0.1", "192.0.2.9"), ("198.51.100.4", "127.0.0.1")]
+)
+def test_forwarded_headers_are_believed_from_the_proxy_that_is_named(db: Path, behind: str, at: str) -> None:
+    settings = Settings(db=db, log=False, behind=behind)
+    app = create_app(settings)
+    config = server_config(app, settings)
+    config.load()
+    with TestClient(config.loaded_app, base_url=ORIGIN, client=(OURS, 50_000)) as client:
+        headers = {"Origin": ORIGIN, "X-Forwarded-For": THEIRS}
+        assert client.post("/who", data={**INES, "password": "x"}, headers=headers).status_code == 401
+        app.state.catching_up.join()
+    assert f"address {at}" in app.state.sessions.attempts._wrong
