@@ -198,9 +198,10 @@ def test_over_tls_cookies_are_secure_and_browsers_stay_there(db: Path) -> None:
         assert "max-age" in begun.headers["strict-transport-security"]
 
 
-@pytest.mark.parametrize(
-    ("behind", "at"), [("", "127.0.0.1"), ("127.0.0.1", "192.0.2.9"), ("198.51.100.4", "127.0.0.1")]
-)
+OURS, THEIRS = "127.0.0.1", "192.0.2.9"
+
+
+@pytest.mark.parametrize(("behind", "at"), [("", OURS), (OURS, THEIRS), ("198.51.100.4", OURS)])
 def test_forwarded_headers_are_believed_from_the_proxy_that_is_named(db: Path, behind: str, at: str) -> None:
     settings = Settings(db=db, log=False, behind=behind)
     app = create_app(settings)
