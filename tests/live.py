@@ -102,7 +102,7 @@ class Watch:
 def watch(address: str) -> Iterator[Watch]:
     made = Watch(address)
     yield made
-    assert made.seen == []
+    assert not made.seen, f"Page: {made.seen}"  # so begun it is walked once more, as what it made fail is
 
 
 def come_in(context: BrowserContext, address: str, person: str) -> None:

@@ -110,3 +110,14 @@ def test_no_page_breaks_a_rule(pages: list[Page], playhouse: Path, nth: int) -> 
                 broken += [f"{address} {rule['id']}: {n['html'][:120]}" for n in rule["nodes"]]
             broken += [f"{address} {words}" for words in page.evaluate(IS_WRONG)]
     assert broken == []
+
+
+def test_every_page_fits_a_screen_of_320_pixels_as_one_at_400_per_cent_is(pages: list[Page], playhouse: Path) -> None:
+    page, wide = pages[0], {}
+    page.set_viewport_size({"width": 320, "height": 640})
+    for address in addresses(playhouse):
+        page.goto(address, wait_until="domcontentloaded")
+        width = page.evaluate("document.documentElement.scrollWidth")
+        if width > 320:
+            wide[address] = width
+    assert wide == {}
