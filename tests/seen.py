@@ -1,10 +1,9 @@
 """What a person finds on a page: by its role and the words on it, never by how it is marked up."""
 
 import re
-from contextlib import suppress
 
 import pytest
-from playwright.sync_api import Error, Locator, Page, Route, expect
+from playwright.sync_api import Locator, Page, Route, expect
 
 # The words of what has the focus: its own name, its label, or what stands on it.
 _NAMED = """() => {
@@ -25,26 +24,17 @@ def ready(page: Page) -> None:
     page.locator("html[data-ready]").wait_for(state="attached")
 
 
-def handled(page: Page) -> None:
-    """Wait until a page has had the time of two pictures: a key may come back to us before the page has seen it."""
-    with suppress(Error):  # a key may also lead away
-        page.evaluate("() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done())))")
-
-
 def press(page: Page, *keys: str) -> None:
     """Press keys on a page whose scripts are there: before that the browser itself would send its forms."""
     ready(page)
     for key in keys:
         page.keyboard.press(key)
-    handled(page)
 
 
 def press_on(target: Locator, key: str = "Enter") -> None:
     """Press a key on what is named, as one step: nothing that arrives meanwhile comes between focus and key."""
-    page = target.page
-    ready(page)
+    ready(target.page)
     target.press(key)
-    handled(page)
 
 
 def line(page: Page) -> Locator:
