@@ -39,8 +39,9 @@ rules: ## the lists in docs/rules.md and docs/visits.md, from the code
 	@scripts/setup dev
 	@.venv/bin/python -c "from norvash.core.rules.listing import listing; print(listing(), end='')" > docs/rules.md
 	@.venv/bin/python -c "from norvash.exchange.visit_documented import documented; print(documented(), end='')" > docs/visits.md
-styles: ## the colours and inks of the pages, from the drawings' list
+styles: ## the colours and inks of the pages, from the drawings' list, and the rules of the vendored stylesheet that they use
 	@scripts/setup dev
 	@.venv/bin/python -c "from norvash.drawing.inks import stylesheet; print(stylesheet(), end='')" > src/norvash/web/static/styles/inks.css
+	@.venv/bin/python scripts/vendor.py --used
 lock: ## write the pins anew
 	@scripts/lock

@@ -1,15 +1,24 @@
-"""Brings styles, scripts and fonts from npm packages into the application; --check works offline."""
+"""Brings styles, scripts and fonts from npm packages into the application.
+
+--check works offline; --used writes the rules of the vendored stylesheet that a page can use, which is what is served.
+"""
 
 import hashlib
 import io
 import json
+import re
 import subprocess
 import sys
 import tarfile
 import tempfile
 from pathlib import Path
 
-VENDOR = Path(__file__).resolve().parent.parent / "src/norvash/web/static/vendor"
+import tinycss2
+from tinycss2.ast import Node
+
+SOURCE = Path(__file__).resolve().parent.parent / "src/norvash"
+VENDOR = SOURCE / "web/static/vendor"
+USED = "bootstrap.used.css"
 ALPINE_LICENCE = """MIT License
 
 Copyright (c) 2019-2026 Caleb Porzio and contributors
@@ -79,6 +88,47 @@ def fetch() -> None:
     (VENDOR / "manifest.json").write_text(json.dumps(manifest, indent=2, sort_keys=True) + "\n")
 
 
+def used_rules() -> str:
+    """Return the vendored stylesheet without the rules whose classes no page, script or drawing names."""
+    files = [p for folder in ("web", "drawing") for p in (SOURCE / folder).rglob("*") if "vendor" not in p.parts]
+    named = set[str]()
+    for path in files:
+        if path.suffix in (".html", ".js", ".py"):
+            named.update(re.findall(r"[A-Za-z][\w-]*", path.read_text()))
+    sheet = (VENDOR / "bootstrap.min.css").read_text()
+    return "".join(_used(tinycss2.parse_stylesheet(sheet, skip_whitespace=True), named)) + "\n"
+
+
+def _used(rules: list[Node], named: set[str]) -> list[str]:
+    kept = []
+    for rule in rules:
+        if rule.type == "qualified-rule":
+            prelude = ",".join(one for one in _selectors(rule.prelude) if _classes(one) <= named)
+            if prelude:
+                kept.append(f"{prelude}{{{tinycss2.serialize(rule.content)}}}")
+        elif rule.type == "at-rule" and rule.lower_at_keyword in ("media", "supports"):
+            inside = _used(tinycss2.parse_rule_list(rule.content, skip_whitespace=True), named)
+            if inside:
+                kept.append(f"@{rule.at_keyword}{tinycss2.serialize(rule.prelude)}{{{''.join(inside)}}}")
+        else:
+            kept.append(rule.serialize())
+    return kept
+
+
+def _selectors(prelude: list[Node]) -> list[str]:
+    parts: list[list[Node]] = [[]]
+    for token in prelude:
+        if token == ",":
+            parts.append([])
+        else:
+            parts[-1].append(token)
+    return [tinycss2.serialize(part) for part in parts]
+
+
+def _classes(selector: str) -> set[str]:
+    return set(re.findall(r"\.([A-Za-z][\w-]*)", selector))
+
+
 def _sum(path: Path) -> str:
     return hashlib.sha256(path.read_bytes()).hexdigest()
 
@@ -86,14 +136,19 @@ def _sum(path: Path) -> str:
 def check() -> list[str]:
     """Return what differs between the files and the manifest."""
     manifest = json.loads((VENDOR / "manifest.json").read_text())
-    there = {p.name for p in VENDOR.iterdir()} - {"manifest.json"}
+    there = {p.name for p in VENDOR.iterdir()} - {"manifest.json", USED}
     wrong = [f"{n}: not in the manifest" for n in sorted(there - manifest.keys())]
     wrong += [f"{n}: missing" for n in sorted(manifest.keys() - there)]
-    return wrong + [f"{n}: changed" for n, m in manifest.items() if n in there and _sum(VENDOR / n) != m["sha256"]]
+    wrong += [f"{n}: changed" for n, m in manifest.items() if n in there and _sum(VENDOR / n) != m["sha256"]]
+    if not wrong and (VENDOR / USED).read_text() != used_rules():
+        wrong.append(f"{USED}: not the rules that are used; make styles writes it")
+    return wrong
 
 
 if __name__ == "__main__":
-    if "--check" not in sys.argv:
+    if not {"--check", "--used"} & set(sys.argv):
         fetch()
+    if "--check" not in sys.argv:
+        (VENDOR / USED).write_text(used_rules())
     if problems := check():
         sys.exit("vendored files: " + "; ".join(problems))

@@ -1,22 +1,19 @@
 """The application: routes, error answers, static files, start and stop."""
 
-import os
-import re
 import threading
 from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager
 from datetime import date, datetime, timedelta
-from functools import cache, partial
+from functools import partial
 from importlib import import_module
 from types import ModuleType
 
 from fastapi import Depends, FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse, Response
-from fastapi.staticfiles import StaticFiles
 from starlette.concurrency import run_in_threadpool
 from starlette.exceptions import HTTPException
-from starlette.middleware.gzip import GZipMiddleware
+from starlette.middleware.gzip import DEFAULT_EXCLUDED_CONTENT_TYPES, GZipMiddleware
 from starlette.types import Receive, Scope, Send
 
 from norvash.config import Settings, is_loopback
@@ -34,6 +31,7 @@ from norvash.web.logs import log_event, log_failure
 from norvash.web.pages import bench, state, who
 from norvash.web.security import Guard
 from norvash.web.sessions import Sessions
+from norvash.web.shipped import Shipped
 from norvash.web.templating import STATIC
 from norvash.work.access import has_lead
 from norvash.work.secrets_kept import new_code
@@ -172,33 +170,6 @@ def _load_on_demand(app: FastAPI) -> None:
     app.openapi = all_listed  # type: ignore[method-assign]
 
 
-# In the order in which one stands over the other.
-_STYLES = (
-    *("tokens", "components", "page", "verdict", "bench", "narrow", "forms", "drawings", "inks"),
-    *("sheet", "findings", "brushes", "sheet-narrow", "parts", "stacks", "cutaway", "first", "print"),
-)
-
-
-@cache
-def _all_styles() -> bytes:
-    files = [STATIC / "vendor/bootstrap.min.css", *(STATIC / f"styles/{name}.css" for name in _STYLES)]
-    return b"\n".join(path.read_bytes() for path in files)
-
-
-class Shipped(StaticFiles):
-    """Styles, scripts and fonts below the name of a build, whichever: an address changes when its content may have."""
-
-    async def get_response(self, path: str, scope: Scope) -> Response:
-        """Return a file, or all styles as one: a first view asks once for what it cannot be painted without."""
-        if path.endswith("styles/all.css"):
-            return Response(_all_styles(), media_type="text/css")
-        return await super().get_response(path, scope)
-
-    def lookup_path(self, path: str) -> tuple[str, os.stat_result | None]:
-        """Find a file, wherever its build's name stands before it."""
-        return super().lookup_path(re.sub(r"^b-[0-9a-f]{8}/", "", path))
-
-
 @asynccontextmanager
 async def _lifespan(app: FastAPI) -> AsyncIterator[None]:
     if not app.state.pool.watch.state:
@@ -261,7 +232,12 @@ def create_app(settings: Settings) -> FastAPI:
     _list_addresses(app)
     _load_on_demand(app)
     _answer_errors(app)
-    app.add_middleware(GZipMiddleware, minimum_size=_WORTH_PACKING_BYTES, compresslevel=_PACKED)
+    app.add_middleware(
+        GZipMiddleware,
+        minimum_size=_WORTH_PACKING_BYTES,
+        compresslevel=_PACKED,
+        exclude_content_types=(*DEFAULT_EXCLUDED_CONTENT_TYPES, "font/woff2"),
+    )
     app.add_middleware(Guard, settings=settings)
     return app
 
