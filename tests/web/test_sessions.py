@@ -18,6 +18,7 @@ from norvash.store.access import Member
 from norvash.store.database import transaction
 from norvash.web.app import create_app
 from norvash.web.deps import DEVICE_COOKIE, SESSION_COOKIE
+from norvash.work.attempts import Attempts
 from norvash.work.may import MAY
 from pages import ORIGIN
 from signing_in import INES, WORDS, browser, code_on, lead
@@ -25,6 +26,7 @@ from signing_in import INES, WORDS, browser, code_on, lead
 __all__ = ["client"]
 SOURCE = Path(__file__).parent.parent.parent / "src/norvash/work"
 JOBS = Path(__file__).parent.parent / "jobs"
+UNCONFIRMED = "from a file that nobody here has confirmed"
 
 
 @pytest.fixture
@@ -105,6 +107,9 @@ def test_a_shop_may_ask_for_the_pin_at_each_signature(client: TestClient, shop: 
 
 
 def test_a_signature_says_how_somebody_stood_behind_it(client: TestClient, shop: Shop, db: Path) -> None:
+    def listed(motor: str) -> int:
+        return " ".join(client.get(f"/motors/{motor}").text.split()).count(f"{UNCONFIRMED}: Certificate")
+
     motor = shop.motor(brushes="2")
     older = shop.later(days=2).measure(motor, "120", "21", "21")
     assert "before sign-in" not in client.get(f"/sheets/{older}/sign").text
@@ -114,16 +119,20 @@ def test_a_signature_says_how_somebody_stood_behind_it(client: TestClient, shop:
     assert "(before sign-in)" in client.get(f"/sheets/{older}/sign").text
     file = JOBS / "put-off-found-again.json"
     play_file(file, db, "Ines Torvald", go_on=True)
-    played = shop.conn.execute(
-        """select s.id from sheet s join act a on a.id = s.act_id
-           where a.played_by is not null and s.signed_at is not null limit 1"""
-    ).fetchone()["id"]
+    played, of = shop.conn.execute(
+        """select s.id, s.motor_id from sheet s join act a on a.id = s.act_id
+           where a.played_by is not null and s.signed_json like '%"signed_as": "certificate"%' limit 1"""
+    ).fetchone()
     page = " ".join(client.get(f"/sheets/{played}/sign").text.split())
     assert "(from a file, by nobody signed in here)" in page
     assert "As a certificate it counts once somebody does" in page
+    assert "From a file, not confirmed here. It says: <b>Certificate" in page
+    before = listed(of)
+    assert before > 0
     client.post(f"/sheets/{played}/confirm", data={"act_id": "ines-confirms"})
     page = " ".join(client.get(f"/sheets/{played}/sign").text.split())
     assert ("confirmed by Ines Torvald" in page, "counts once somebody does" in page) == (True, False)
+    assert ("It says:" in page, listed(of)) == (False, before - 1)
     assert client.post(f"/sheets/{played}/confirm", data={"act_id": "confirms-again"}).status_code == 409
     assert client.post(f"/sheets/{older}/confirm", data={"act_id": "confirms-own"}).status_code == 409
 
@@ -180,9 +189,10 @@ def test_cookies_that_are_none_sign_nobody_in(client: TestClient, cookie: str) -
 def test_ten_thousand_wrong_passwords_cost_three_hashes(client: TestClient) -> None:
     lead(client)
     client.post("/who/out")
+    attempts = Attempts(clock=lambda: 1.0)  # on a slow machine three hundred take longer than the first wait
+    client.app.state.sessions.attempts = attempts  # type: ignore[attr-defined]
     answers = [client.post("/who", data={**INES, "password": f"{n}"}, follow_redirects=False) for n in range(300)]
     assert [a.status_code for a in answers] == [401] * 3 + [429] * 297
-    attempts = client.app.state.sessions.attempts  # type: ignore[attr-defined]
     for n in range(10_000):
         attempts.wrong(f"account {n}")
     assert len(attempts._wrong) <= 10_000

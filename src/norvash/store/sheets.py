@@ -37,10 +37,19 @@ def _sheet(row: Row) -> SheetRow:
         person=row["person"],
         signed_at=signed_at,
         signed=MappingProxyType(json.loads(row["signed_json"] or "{}")),
+        unconfirmed=bool(row["unconfirmed"]),
     )
 
 
-_SHEET = "select s.*, p.name as person from sheet s join act a on a.id = s.act_id join person p on p.id = a.person_id"
+# A signature from a file stands alone until somebody signed in confirms it; a sheet that nobody played is not asked.
+_SHEET = """select s.*, p.name as person,
+              case when a.played_by is not null and s.signed_at is not null then
+                exists (select 1 from act g where g.motor_id = s.motor_id and g.job = 'sign a sheet'
+                        and g.at = s.signed_at and g.played_by is not null)
+                and not exists (select 1 from act c where c.motor_id = s.motor_id
+                                and c.job = 'confirm a sheet from a file' and c.result_id = s.id)
+              else 0 end as unconfirmed
+            from sheet s join act a on a.id = s.act_id join person p on p.id = a.person_id"""
 
 
 def add_sheet(conn: Connection, row: SheetRow, act_id: str) -> None:
@@ -155,7 +164,10 @@ def has_signed(conn: Connection, motor_id: str) -> bool:
 
 
 def last_certificate(conn: Connection, motor_id: str, before: int) -> SheetRow | None:
-    """Return the newest sheet before a number that was signed as a certificate after a run, None without one."""
+    """Return the newest sheet before a number that was signed as a certificate after a run, None without one.
+
+    What it measured is compared with also where it came from a file: a history that moves is judged as where it was.
+    """
     row = conn.execute(
         f"""{_SHEET} where s.motor_id = :id and s.number < :before and s.signed_at is not null
             and json_extract(s.signed_json, '$.signed_as') = 'certificate'

@@ -30,7 +30,7 @@ def signed_how(conn: Connection, sheet_id: str) -> SignedHow:
         by = found.confirmed_by
         words = f"from a file; confirmed by {by}, signed in here" if by else "from a file, by nobody signed in here"
         return SignedHow(words, from_file=True, confirmed_by=by)
-    since = access.signs_in_since(conn)
+    since = found.signing_in_since
     if found.in_session or since is None:
         return SignedHow()
     return SignedHow("before sign-in" if found.at < since else "by nobody who was signed in")

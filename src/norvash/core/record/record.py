@@ -47,7 +47,9 @@ class Motor:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class SheetRow:
-    """The head of one sheet; `signed` holds what it said when it was signed, empty while it is open."""
+    """The head of one sheet; `signed` holds what it said when it was signed, empty while it is open. Its signature may
+    be from a file that nobody signed in has confirmed.
+    """
 
     id: str
     motor_id: str
@@ -57,6 +59,7 @@ class SheetRow:
     person: str
     signed_at: datetime | None
     signed: Mapping[str, object]
+    unconfirmed: bool = False
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

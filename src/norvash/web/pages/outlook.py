@@ -52,7 +52,7 @@ def show(
 ) -> HTMLResponse:
     """Show the outlook."""
     sought = _sought(place, c, s, now.date())
-    found = outlook(conn, sought, span, p, now.date())
+    found, key = outlook(conn, sought, span, p, now.date()), feed_key(conn)
     kept = {"span": span, "place": sought.place, "c": sought.motor_class, "s": sought.grade}
     wide, narrow = (_river(found, width) for width in (_WIDE, _PHONE))
     return page(
@@ -68,7 +68,7 @@ def show(
         classes=CLASSES,
         grades=[(x, WORDS[x]) for x in GRADES],
         leads=signed is not None and signed.role == "lead",
-        address=f"{request.url_for('calendar')}?k={feed_key(conn)}" if feed_key(conn) else "",
+        address=f"{request.url_for('calendar')}?k={key}" if key else "",
         errors={},
     )
 

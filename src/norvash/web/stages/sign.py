@@ -87,5 +87,5 @@ def view(at: At) -> Sign:
         parts=entry(shown, PARTS_USED),
         axis=axis_signed(shown),
         how=signed_how(at.conn, shown.row.id) if shown.row.signed_at is not None else SignedHow(),
-        asks_pin=asks_pin(at.conn),
+        asks_pin=shown.row.signed_at is None and asks_pin(at.conn),
     )
