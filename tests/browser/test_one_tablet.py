@@ -8,7 +8,9 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Browser, Page, expect
 
+from conftest import Shop
 from live import Watch, served
+from norvash.store.access import give_role
 from norvash.store.database import connect
 from norvash.store.ready import migrate
 from seen import press, ready
@@ -89,3 +91,23 @@ def test_from_the_first_start_to_two_people_on_one_tablet(tablet: tuple[Page, Pa
                join session n on n.id = a.session_id where a.job = 'add a motor'"""
         ).fetchall()
     assert [tuple(r) for r in by] == [("Bram Aldous", "a computer with Linux")]
+
+
+def test_a_viewer_is_not_offered_what_would_be_refused(ines: Page, shop: Shop, watch: Watch) -> None:
+    page, motor = ines, shop.motor(brushes="2", place="prop shop")
+    sheet = shop.later(days=2).look(motor, "120")
+    give_role(shop.conn, shop.person, "viewer")
+    shop.conn.commit()
+    for path in (f"/sheets/{sheet}/brushes", "/hours", f"/motors/{motor}", f"/sheets/{sheet}/sign"):
+        page.goto(path)
+        ready(page)
+        expect(page.get_by_text("You are here to look.")).to_be_visible()
+        offered = page.locator("main form[method=post] :is(button, input:not([type=hidden])):enabled")
+        expect(offered).to_have_count(0)
+    page.goto("/motors?q=prop")
+    expect(page.get_by_role("link", name="by tag")).to_be_visible()
+    page.goto("/who")
+    expect(page.get_by_role("button", name="Sign out on this device")).to_be_enabled()
+    watch.answers = {403}
+    page.goto("/motors/new")
+    title(page, "This is for a technician or a lead.")

@@ -23,6 +23,17 @@ function scrollable() {
   });
 }
 
+// Whoever is here to look is not offered what would be refused: their own sign-in, keys and light are theirs.
+function only() {
+  if (document.documentElement.dataset.role === "viewer") {
+    [...document.forms].filter((form) => form.getAttribute("method") === "post" && !/^\/(who|keys|light)\b/.test(form.getAttribute("action"))).forEach((form) => {
+      [...form.elements].forEach((element) => (element.disabled = true));
+    });
+  }
+}
+
+only();
+window.addEventListener("norvash:merged", only);
 scrollable();
 window.addEventListener("resize", scrollable);
 window.addEventListener("norvash:merged", scrollable);
