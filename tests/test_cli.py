@@ -127,3 +127,11 @@ def test_others_on_the_network_come_in_by_name_and_over_tls_only(
         return
     with pytest.raises(InputError, match=words):
         check_allowed(host, names, secure=secure)
+
+
+@pytest.mark.parametrize("hours", ["0", "0.2", "73", "nan", "inf", "-1", "twelve", ""])
+def test_a_sign_in_without_an_end_is_not_served(
+    hours: str, monkeypatch: pytest.MonkeyPatch, capsys: pytest.CaptureFixture[str], tmp_path: Path
+) -> None:
+    assert run(monkeypatch, "serve", "--db", str(tmp_path / "shop.db"), f"--idle={hours}") == 2
+    assert "give hours from 0.25 to 72" in capsys.readouterr().err

@@ -5,7 +5,7 @@ import gc
 import json
 import socket
 import sys
-from contextlib import closing
+from contextlib import closing, suppress
 from datetime import date, datetime
 from pathlib import Path
 from typing import Any
@@ -18,6 +18,7 @@ from norvash.visit_commands import there
 _DEMO_DB = Path("var/demo.db")
 _PROOF = "<!-- proof -->"
 _MOST_CASES_BYTES = 50_000_000
+_IDLE_H = 0.25, 72.0
 
 
 def _say(error: NorvashError) -> int:
@@ -73,7 +74,7 @@ def serve(given: argparse.Namespace) -> None:
     """Serve a database of your own."""
     from norvash.store.lock import held_alone
 
-    said = {n: getattr(given, n) for n in ("db", "host", "port", "gauge", "meter")}
+    said = {n: getattr(given, n) for n in ("db", "host", "port", "gauge", "meter")} | {"idle_h": given.idle}
     if given.tls is not None:
         said["tls"] = tuple(given.tls)
     with held_alone(given.db, "being served"):
@@ -196,6 +197,18 @@ def _read_json() -> Any:
     return read_json(given, 'Send one object like {"length_mm": 12.4}.')
 
 
+def _idle_h(text: str) -> float:
+    """Return hours without a sign of life: long enough to work, short enough for a tablet that was left.
+
+    Raises: argparse.ArgumentTypeError.
+    """
+    least, most = _IDLE_H
+    with suppress(ValueError):
+        if least <= float(text) <= most:
+            return float(text)
+    raise argparse.ArgumentTypeError(f"{text}: give hours from {least} to {most:g}")
+
+
 def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(prog="norvash", description="Norvash: for those who keep brushed motors alive.")
     commands = parser.add_subparsers(required=True, metavar="command")
@@ -211,6 +224,9 @@ def _parser() -> argparse.ArgumentParser:
     )
     one.add_argument("--tls", nargs=2, type=Path, metavar=("CERT", "KEY"), help="as norvash certificate makes them")
     one.add_argument("--behind-tls", default="", metavar="PROXY", help="address of the proxy that ends TLS")
+    one.add_argument(
+        "--idle", type=_idle_h, default=12.0, metavar="H", help="hours without a sign of life that end a sign-in (12)"
+    )
     one.add_argument("--gauge", default="", help="host:port of a gauge that speaks the line protocol")
     one.add_argument("--meter", default="", help="host:port of a meter of volts, amps, r/min and temperature")
     one.set_defaults(run=serve)
