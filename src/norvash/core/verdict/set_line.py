@@ -13,6 +13,7 @@ from norvash.core.motor.set_clock import begins_at_first_reading
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import day_words, step_of, use_words
 from norvash.core.use.rate import day_of
+from norvash.core.use.since import fitted_words, has_no_day
 from norvash.core.verdict.line_sightings import sightings
 from norvash.core.verdict.values import BrushNow, Days, OldRate, SinceRead
 
@@ -89,7 +90,7 @@ def since_read(
     """Return when the set was read, and about how long its brushes are by now, at their own rate or the forecast's.
 
     None where nothing was read, and where it was read today at what the counter shows now; no length by now where less
-    has gone than a reading can tell.
+    has gone than a reading can tell, and 0 where all of it would have gone.
     Source: rule line.least-wear
     """
     if latest is None:
@@ -105,17 +106,24 @@ def since_read(
 
     worn = {b.number: rates[b.number] * ran / 1000 for b in brushes}
     now = {
-        b.number: b.last.length_mm - worn[b.number]
+        b.number: max(b.last.length_mm - worn[b.number], 0.0)
         for b in brushes
         if b.last is not None and b.in_round and b.last.bare_mm is None and tells(worn[b.number], b.last.sd_mm)
     }
     if state.unit == "years":
-        return SinceRead(on=f"on {day_words(latest.at.date())}", now_at=f"on {day_words(today)}", now_mm=now)
-    at = f"on {day_words(latest.at.date())} at {use_words(_shown_at(latest, state), state.unit)}"
+        return SinceRead(on=_read_on(latest, state), now_at=f"on {day_words(today)}", now_mm=now)
+    at = f"{_read_on(latest, state)} at {use_words(_shown_at(latest, state), state.unit)}".strip()
     last = max((e.at.date() for e in state.entries if e.at.date() <= today), default=latest.at.date())
     fresh = today - last <= _FRESH
     shown = use_words(state.ran_by(today) + state.offset_units, state.unit)
     return SinceRead(on=at, now_at="now" if fresh else f"at {shown}", now_mm=now)
+
+
+def _read_on(latest: Round, state: MotorState) -> str:
+    """Return on which day a round was read; of a set whose day only follows from its use the first one has none."""
+    if latest.at == state.current.fitted_at and has_no_day(state.current, state):
+        return fitted_words(state.current, state) if state.unit == "years" else ""
+    return f"on {day_words(latest.at.date())}"
 
 
 def _shown_at(a_round: Round, state: MotorState) -> float:
