@@ -274,3 +274,31 @@ def test_it_is_dated_only_by_what_is_known(shop: Shop) -> None:
     assert page.found.unknown is False
     assert page.found.days.early_on is not None
     assert datetime.combine(page.found.days.early_on, datetime.min.time()) > shop.now
+
+
+# What the line says of brushes whose day only follows from their use, by the use a week and by the calendar.
+UNDATED: dict[str, tuple[dict[str, object], str]] = {
+    "long past its life": (
+        {"motor_class": "tool", "use_now": "210", "since": SinceTyped(counter="0", lengths="20")},
+        "had 20.0 mm at 0 h, and may be used up now, limit 7.0 mm.",
+    ),
+    "well within it": (
+        {"use_now": "300", "since": SinceTyped(counter="0", lengths="20")},
+        "had 20.0 mm at 0 h, about 19.2 mm now, limit 7.0 mm.",
+    ),
+    "said to the day": (
+        {"motor_class": "tool", "use_now": "20", "since": SinceTyped(day="2025-03-01", counter="0", lengths="20")},
+        "had 20.0 mm on 1 March 2025 at 0 h, about 17.7 mm now, limit 7.0 mm.",
+    ),
+}
+
+
+@pytest.mark.parametrize(("given", "wanted"), UNDATED.values(), ids=UNDATED)
+def test_no_day_is_told_that_nobody_said_and_no_length_below_nothing(
+    shop: Shop, given: dict[str, object], wanted: str
+) -> None:
+    motor = shop.motor(set_is_new=False, new_length="20", limit="7", figures=WEEKLY, **given)
+    assert shop.page(motor).said.sentence.endswith(wanted)
+    read = shop.page(motor).found.since_read
+    assert read is not None
+    assert min(read.now_mm.values()) >= 0
