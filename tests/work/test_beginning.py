@@ -5,7 +5,9 @@ from typing import Any
 
 import pytest
 
+from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, LIMIT_MM
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.use.spans import read_span, span_words
@@ -14,6 +16,7 @@ from norvash.store import standings
 from norvash.store.stamps import stamp_of
 from norvash.work.bench import bench
 from norvash.work.loading import load
+from norvash.work.sheet_page import sheet_page
 from norvash.work.stating import SinceTyped, state_since
 
 WEEKLY = {"use_per_week_units": "20"}
@@ -302,3 +305,11 @@ def test_no_day_is_told_that_nobody_said_and_no_length_below_nothing(
     read = shop.page(motor).found.since_read
     assert read is not None
     assert min(read.now_mm.values()) >= 0
+
+
+def test_carbon_to_spare_when_it_was_read_is_no_sign_against_worn_brushes_long_after(shop: Shop) -> None:
+    for use, spared in (("120", True), ("210", False)):
+        since = SinceTyped(counter="0" if use == "210" else "115", lengths="20")
+        motor = shop.motor(tag=f"X-{use}", motor_class="tool", set_is_new=False, use_now=use, since=since)
+        at = sheet_page(shop.conn, Bench(shop, motor).id, shop.now.date())
+        assert (at.signs.get("short-brush") == NOT_SO) is spared, use

@@ -124,12 +124,10 @@ def _grade_reason(found: Findings, graded: Graded, rules: MotorRules, unit: str)
 
 def _usable_now(brush: BrushNow, found: Findings) -> str:
     """Return about what share of a brush may still be used by now, empty where it is what it was when it was read."""
-    read, usable, left_mm = found.since_read, brush.usable or 0.0, brush.left_mm or 0.0
-    now_mm = read.now_mm.get(brush.number) if read is not None else None
-    if read is None or now_mm is None or left_mm <= 0:
+    share = found.usable_by_now(brush)
+    if found.since_read is None or share is None or share == brush.usable:
         return ""
-    share = max((now_mm - found.limit.limit_mm) / left_mm * usable, 0.0)
-    return f"; about {share:.0%} {read.now_at}"
+    return f"; about {max(share, 0.0):.0%} {found.since_read.now_at}"
 
 
 def shows(under_mm: float) -> bool:

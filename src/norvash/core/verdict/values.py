@@ -146,6 +146,18 @@ class Findings:
         """Return the forecast as far as it may be said: of a set that was not measured whole there is none."""
         return None if self.missing else self.ahead
 
+    def usable_by_now(self, brush: BrushNow) -> float | None:
+        """Return about what share of a brush may still be used by now: what was read, where less has gone since than a
+        reading can tell; None where it was not read.
+
+        Units: the result [1]
+        """
+        now_mm = self.since_read.now_mm.get(brush.number) if self.since_read is not None else None
+        usable, left_mm = brush.usable, brush.left_mm or 0.0
+        if now_mm is None or usable is None or left_mm <= 0:
+            return usable
+        return (now_mm - self.limit.limit_mm) / left_mm * usable
+
     @property
     def plan_on(self) -> date | None:
         """Return the day from which the motor asks for its change to be planned, None where nothing says so."""

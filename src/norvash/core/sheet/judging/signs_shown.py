@@ -65,15 +65,20 @@ def _next_to_nothing(sheet: Sheet, rules: MotorRules) -> bool:
 
 
 def _from_brushes(found: Findings, rules: MotorRules) -> dict[str, str]:
-    """Return what the last round says: whether a brush is at its limit, and whether the set is uneven."""
+    """Return what the last round says: whether a brush is at its limit, and whether the set is uneven.
+
+    A brush at its limit is one that was read so; carbon to spare is what is left by now of what was read.
+    """
     if found.round is None:
         return {}
     signs: dict[str, str] = {}
     worst = min((b.usable for b in found.brushes if b.usable is not None), default=None)
     if worst is not None and worst <= 0:
         signs["short-brush"] = "yes"
-    elif worst is not None and not found.missing and over(worst, rules["diagnosis.carbon-left"]):
-        signs["short-brush"] = NOT_SO
+    elif worst is not None and not found.missing:
+        left = [x for b in found.brushes if (x := found.usable_by_now(b)) is not None]
+        if over(min(left), rules["diagnosis.carbon-left"]):
+            signs["short-brush"] = NOT_SO
     if found.spread is not None:
         signs["uneven"] = "yes" if found.spread.uneven else NOT_SO
     if any(c.finding.id == BRUSH_FREE.id for c in found.conditions):
