@@ -24,11 +24,13 @@ function scrollable() {
 }
 
 // Whoever is here to look is not offered what would be refused: their own sign-in, keys and light are theirs.
+const OWN = /^\/(who|keys|light)\b/;
+const writes = (form) => form.getAttribute("method") === "post" && !OWN.test(form.getAttribute("action"));
+
 function only() {
   if (document.documentElement.dataset.role === "viewer") {
-    [...document.forms].filter((form) => form.getAttribute("method") === "post" && !/^\/(who|keys|light)\b/.test(form.getAttribute("action"))).forEach((form) => {
-      [...form.elements].forEach((element) => (element.disabled = true));
-    });
+    const fields = [...document.forms].filter(writes).flatMap((form) => [...form.elements]);
+    fields.forEach((field) => (field.disabled = true));
   }
 }
 

@@ -3,7 +3,7 @@
 from types import MappingProxyType
 
 from norvash.core.diagnosis.signs import ON_BRUSHES
-from norvash.core.motor.figure_fields import FACE_ANGLE_DEG, HOLDER_GAP_MM, THICKNESS_MM
+from norvash.core.motor.figure_fields import FACE_ANGLE_DEG, FORCE_NOMINAL_N, HOLDER_GAP_MM, THICKNESS_MM
 from norvash.core.sheet.part import BRUSHES, HOLDERS, SPRINGS
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.brushes import carbon, holders, side, springs, stated
@@ -32,7 +32,7 @@ STAGE = Stage(
     inside=True,
     opens=True,
     quick=True,
-    asks=(THICKNESS_MM, FACE_ANGLE_DEG, HOLDER_GAP_MM),
+    asks=(THICKNESS_MM, FORCE_NOMINAL_N, FACE_ANGLE_DEG, HOLDER_GAP_MM),
 )
 
 # What is picked by picture on one brush, by where it is.
