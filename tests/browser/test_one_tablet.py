@@ -10,7 +10,7 @@ from playwright.sync_api import Browser, Page, expect
 
 from conftest import Shop
 from live import Watch, served
-from norvash.store.access import give_role
+from norvash.store.access import end_sessions, give_role
 from norvash.store.database import connect
 from norvash.store.ready import migrate
 from seen import press, ready
@@ -111,3 +111,19 @@ def test_a_viewer_is_not_offered_what_would_be_refused(ines: Page, shop: Shop, w
     watch.answers = {403}
     page.goto("/motors/new")
     title(page, "This is for a technician or a lead.")
+
+
+def test_a_row_typed_after_the_session_has_ended_stays_typed(ines: Page, shop: Shop, watch: Watch) -> None:
+    page = ines
+    shop.motor(brushes="2", place="prop shop")
+    page.goto("/hours")
+    ready(page)
+    end_sessions(shop.conn, shop.person, shop.now)
+    shop.conn.commit()
+    watch.answers = {401}
+    field = page.locator("main [data-row] input[name=value]").first
+    field.fill("133")
+    field.press("Enter")
+    expect(page.get_by_text("nobody is signed in")).to_be_visible()
+    expect(field).to_have_value("133")
+    expect(page).to_have_url(re.compile("/hours$"))

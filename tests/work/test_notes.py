@@ -360,4 +360,4 @@ def test_a_sooner_look_may_be_asked_for_by_the_counter(shop: Shop) -> None:
     bench.sign("left so by the test")
     look = shop.page(motor).found.look
     assert look is not None
-    assert (look.at_units, look.name) == (101, "look asked for on the last sheet")
+    assert (look.at_units, look.name) == (101, "look that its sheet asks for")

@@ -237,7 +237,7 @@ def test_a_day_asked_for_on_the_sheet_comes_before_the_forecasts(bench: Bench, s
     assert bench.page.row.signed["look_on"] == sooner.isoformat()
     look = shop.page(bench.motor).found.look
     assert look is not None
-    assert (look.on, look.name) == (sooner, "date asked for on the last sheet")
+    assert (look.on, look.name) == (sooner, "date that its sheet asks for")
 
 
 @pytest.mark.parametrize(

@@ -3,6 +3,7 @@
 from datetime import timedelta
 
 import pytest
+from starlette.testclient import TestClient
 
 from at_work import Work, at_work
 from conftest import Shop
@@ -12,6 +13,9 @@ from norvash.work.loading import load
 from norvash.work.opening import open_sheet
 from norvash.work.ruling import set_school
 from norvash.work.standing import catch_up, judge
+from pages import client
+
+__all__ = ["client"]
 
 
 @pytest.fixture
@@ -82,3 +86,25 @@ def test_how_money_is_written_is_said_for_the_whole_site(shop: Shop) -> None:
     with pytest.raises(InputError, match="whole site"):
         set_school(shop.conn, shop.act(), "school.money-mark", scope="motor", scope_id="T-1", **said)
     set_school(shop.conn, shop.act(), "school.money-mark", scope="site", scope_id="", **said)
+
+
+def test_a_look_that_a_sheet_asks_for_is_told_by_one_voice(shop: Shop) -> None:
+    """On the open sheet, on the signed one and on the motor: the sooner of the two counts, and is named."""
+    work = at_work(shop, "tool", "construction=universal rated_v=230")
+    before = work.bench.page
+    least = before.look.at
+    assert least is not None
+    sooner = f"{least + before.context.state.offset_units - 3:.0f}"
+    work.bench.put("next-look-at", sooner)
+    page = work.bench.page
+    told = [f.value for f in page.said.figures if "that its sheet asks for" in f.words]
+    assert (told, page.look.by, page.look.counter) == ([f"{sooner} h"], "asked for on this sheet", f"{sooner} h")
+    work.put("outcome=service").bench.sign("the run is left to the house")
+    motor = judge(load(shop.conn, work.bench.motor), shop.now.date())
+    assert [f.value for f in motor.said.figures if "that its sheet asks for" in f.words] == [f"{sooner} h"]
+
+
+def test_ways_of_which_none_was_taken_are_no_repair(priced: Work, client: TestClient) -> None:
+    priced.put("outcome=service").bench.sign("the run is left to the house")
+    shown = client.get(f"/motors/{priced.bench.motor}")
+    assert (shown.status_code, "Repair or buy" in shown.text) == (200, False)

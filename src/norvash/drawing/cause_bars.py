@@ -7,7 +7,7 @@ from norvash.drawing.svg import Drawing, Element, el, label, line
 _PITCH, _RIGHT, _TOP, _LINE, _HEAD = 30.0, 52.0, 8.0, 5.6, 20.0
 # Up to this width the words of a cause stand over its bar [px].
 _NARROW = 420.0
-_LETTER = 6.6
+_LETTER, _GAP = 6.6, 7.0
 
 
 def cause_bars(causes: Sequence[tuple[str, float]], sure: float, width: float) -> Drawing:
@@ -32,10 +32,12 @@ def cause_bars(causes: Sequence[tuple[str, float]], sure: float, width: float) -
                 continue
             ink = "text" if len(lines) == 1 else "text-soft"
             made.append(label(ink, left - 10, y + 17 - 6 * (len(lines) - 1) + 13 * n, part, "end"))
+        shown, end = f"{chance:.0%}", left + chance * px
+        crossed = end < at < end + _GAP + len(shown) * _LETTER
         made += [
             line("copper-line", at, y + over + 1, at, y + over + _PITCH - 5),
             el("rect", "carbon", x=left, y=y + over + 5, width=max(chance * px, 1.0), height=_PITCH - 14),
-            label("text", left + chance * px + 7, y + over + 17, f"{chance:.0%}"),
+            label("text", (at if crossed else end) + _GAP, y + over + 17, shown),
         ]
         y += _PITCH + over
     likely = f"likely from {sure:.0%}"

@@ -6,6 +6,7 @@ from datetime import date
 from math import inf
 
 from norvash.core.diagnosis.ranking import Diagnosis
+from norvash.core.edges import over
 from norvash.core.motor.record import MotorState
 from norvash.core.record.record import SheetRow
 from norvash.core.sheet.given import Given
@@ -188,10 +189,10 @@ def _look(sheet: Sheet, found: Findings, state: MotorState) -> Look:
     due, sooner, at = found.look, NEXT_LOOK.of(sheet), NEXT_LOOK_AT.of(sheet)
     asked = date.fromisoformat(sooner) if sooner else None
     least = due.at_units if due is not None and due.at_units is not None else inf
-    if at is not None and asked is None and at - state.offset_units < least:
+    if at is not None and asked is None and not over(at - state.offset_units, least):
         return Look(None, at - state.offset_units, "asked for on this sheet", use_words(at, state.unit))
     due_on = due.on if due else None
-    if asked is not None and (due_on is None or asked < due_on):
+    if asked is not None and (due_on is None or asked <= due_on):
         return Look(asked, None, "asked for on this sheet")
     return Look(due.on, due.at_units, due.name, due_at(due, state)) if due else Look(None, None, "")
 

@@ -24,6 +24,7 @@ from norvash.core.sheet.stages.decide import MOTOR_OVERRULED, OVERRULED
 from norvash.core.sheet.stages.prove.run_fields import FIELDS as RUN_FIELDS
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, stands_at
 from norvash.core.sheet.stages.record import HOW_FAR_OPEN
+from norvash.core.sheet.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.stages.stacks import LENT_FIELDS
 from norvash.store import entries, sheets
 from norvash.store.database import Connection
@@ -144,7 +145,10 @@ def beside(
         told = _told(sheet, kept, places, figures=figures, sets=sets, rules=rules)
         then = _then(sheet, told, sets, grounds) if grounds else told.then
         measured_at = since.measured_at if since is not None else ()
-        return Beside(replace(told, then=then, back=back, measured_at=measured_at), _overrules(sheet))
+        told = replace(told, then=then, back=back, measured_at=measured_at)
+        sooner = NEXT_LOOK.of(sheet)
+        asked_on = date.fromisoformat(sooner) if sooner else None
+        return Beside(told, _overrules(sheet), asked_on, NEXT_LOOK_AT.of(sheet))
     told, latest = (
         Told(kept=kept, places=places, back=back),
         max((r.at for s in sets for r in s.rounds), default=row.at),

@@ -148,7 +148,7 @@ def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
             asked = (
                 *asked,
                 Due(
-                    name="date asked for on the last sheet" if on is not None else "look asked for on the last sheet",
+                    name="date that its sheet asks for" if on is not None else "look that its sheet asks for",
                     at_units=units,
                     on=on or by_use,
                     why="asked for when the sheet was signed",

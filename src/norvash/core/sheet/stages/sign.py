@@ -12,6 +12,7 @@ NEXT_LOOK = Day(
     label="Sooner than Norvash says, by day",
     hint="a day; empty: as forecast",
     placed=True,
+    judged=True,
 )
 NEXT_LOOK_AT = quantity(
     "next-look-at",
@@ -22,6 +23,7 @@ NEXT_LOOK_AT = quantity(
     high=1e7,
     hint="like 1740; the sooner of the two counts",
     placed=True,
+    judged=True,
 )
 # What is added below the signature of a sheet; it is no entry of its walk.
 ADDITION = text("addition", "Added after signing", "Added", per="number")

@@ -88,6 +88,7 @@ export const live = () => ({
 export const row = () => ({
   moving: false,
   away: false,
+  out: false,
 
   async keep() {
     const form = this.$root;
@@ -95,13 +96,15 @@ export const row = () => ({
       return;
     }
     form.dataset.sent = form.elements.value.value;
-    this.away = false;
+    this.away = this.out = false;
     const headers = { "Content-Type": "application/x-www-form-urlencoded", "Norvash-Has": "" };
     try {
       const answer = await ask(form.getAttribute("action"), { method: "POST", headers, body: new URLSearchParams(new FormData(form)) });
       const sent = { field: form.elements.value.id, value: form.dataset.sent, left: true };
       delete form.dataset.sent;
-      if (!merge(await answer.text(), sent)) {
+      // Whoever is signed out meanwhile keeps what is typed, in this row and in the others.
+      this.out = answer.status === 401;
+      if (!this.out && !merge(await answer.text(), sent)) {
         location.reload();
       }
     } catch {
