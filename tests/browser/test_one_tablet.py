@@ -121,7 +121,7 @@ def test_a_row_typed_after_the_session_has_ended_stays_typed(ines: Page, shop: S
     end_sessions(shop.conn, shop.person, shop.now)
     shop.conn.commit()
     watch.answers = {401}
-    field = page.locator("main [data-row] input[name=value]").first
+    field = page.get_by_role("textbox", name=re.compile("shows now")).first
     field.fill("133")
     field.press("Enter")
     expect(page.get_by_text("nobody is signed in")).to_be_visible()
