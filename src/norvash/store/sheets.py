@@ -10,6 +10,7 @@ from norvash.core.record.record import SheetRow
 from norvash.core.sheet.given import Kind
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
+from norvash.store.signed import CONFIRMED
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -42,12 +43,12 @@ def _sheet(row: Row) -> SheetRow:
 
 
 # A signature from a file stands alone until somebody signed in confirms it; a sheet that nobody played is not asked.
-_SHEET = """select s.*, p.name as person,
+_SHEET = f"""select s.*, p.name as person,
               case when a.played_by is not null and s.signed_at is not null then
                 exists (select 1 from act g where g.motor_id = s.motor_id and g.job = 'sign a sheet'
                         and g.at = s.signed_at and g.played_by is not null)
                 and not exists (select 1 from act c where c.motor_id = s.motor_id
-                                and c.job = 'confirm a sheet from a file' and c.result_id = s.id)
+                                and c.job = '{CONFIRMED}' and c.result_id = s.id)
               else 0 end as unconfirmed
             from sheet s join act a on a.id = s.act_id join person p on p.id = a.person_id"""
 

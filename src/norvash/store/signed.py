@@ -6,6 +6,9 @@ from datetime import datetime
 from norvash.store.access import MEMBER, Member, member_read
 from norvash.store.database import Connection
 
+# The job that stands behind the signature of a sheet from a file.
+CONFIRMED = "confirm a sheet from a file"
+
 
 def keep_pin(conn: Connection, device_id: str, person_id: str, hashed: str) -> None:
     """Keep the PIN of a person on a device in place of what it was."""
@@ -61,8 +64,8 @@ class Signature:
     signing_in_since: datetime | None
 
 
-def signature_of(conn: Connection, sheet_id: str, confirming: str) -> Signature | None:
-    """Return the act that signed a sheet, None for one that is open; `confirming` is the job that confirms it."""
+def signature_of(conn: Connection, sheet_id: str) -> Signature | None:
+    """Return the act that signed a sheet, None for one that is open."""
     row = conn.execute(
         """select a.at, a.session_id, a.played_by,
                   (select p.name from act c join person p on p.id = c.person_id
@@ -70,7 +73,7 @@ def signature_of(conn: Connection, sheet_id: str, confirming: str) -> Signature 
                   (select signs_in_since from site where id = 1) as since
            from sheet s join act a on a.motor_id = s.motor_id and a.job = 'sign a sheet' and a.at = s.signed_at
            where s.id = :id""",
-        {"id": sheet_id, "confirming": confirming},
+        {"id": sheet_id, "confirming": CONFIRMED},
     ).fetchone()
     if row is None:
         return None

@@ -9,8 +9,6 @@ from norvash.store.database import Connection
 from norvash.work.acting import Act, Change, InSession, once
 from norvash.work.may import NotAllowed
 
-CONFIRMED = "confirm a sheet from a file"
-
 
 @dataclass(frozen=True, slots=True)
 class SignedHow:
@@ -23,7 +21,7 @@ class SignedHow:
 
 def signed_how(conn: Connection, sheet_id: str) -> SignedHow:
     """Return how a sheet was signed; where nobody ever signed in, as in a demonstration, nothing is said of it."""
-    found = signatures.signature_of(conn, sheet_id, CONFIRMED)
+    found = signatures.signature_of(conn, sheet_id)
     if found is None:
         return SignedHow()
     if found.from_file:
@@ -48,7 +46,7 @@ def confirm_played(conn: Connection, act: Act, sheet_id: str) -> str:
             raise Conflict("There is nothing to confirm on this sheet.", "Look at it as it is now.")
         return Change(sheet_id, {}, {"sheet": row.number}, row.motor_id)
 
-    return once(conn, act, CONFIRMED, typed={"sheet": sheet_id}, body=body)
+    return once(conn, act, signatures.CONFIRMED, typed={"sheet": sheet_id}, body=body)
 
 
 def check_closes(conn: Connection, act: Act, opened_by: str) -> None:
