@@ -12,10 +12,13 @@ from norvash.config import Settings
 from norvash.store import access
 from norvash.store.access import ROLES
 from norvash.store.database import transaction
+from norvash.store.policies import list_policies
 from norvash.web.app import create_app, load_all
 from norvash.web.deps import SESSION_COOKIE
 from norvash.web.rights import RIGHTS, needed
-from norvash.work.may import at_least
+from norvash.work.may import MAY, at_least, may
+from norvash.work.motor_types import save_type
+from norvash.work.policing import add_policy
 from pages import ORIGIN, come_in
 
 WITHOUT = "nobody"
@@ -86,3 +89,42 @@ def test_a_policy_of_a_whole_type_is_the_leads() -> None:
     assert needed("POST", "/policies/{scope}/{scope_id}", {"scope": "motor"}) == "technician"
     assert needed("HEAD", "/motors", {}) == "viewer"
     assert needed("GET", "/an/address/of/tomorrow", {}) is None
+
+
+def test_what_holds_for_a_whole_type_is_the_leads_whatever_address_it_is_done_at(db: Path, shop: Shop) -> None:
+    """Every scoped job at each scope, as a technician and as a lead, over the wire."""
+    figures = {"name": "Winch", "motor_class": "industrial", "brushes": "2"}
+    kind = save_type(shop.conn, shop.act(), "", **figures, typed={})
+    motor, typed = shop.motor(type_id=kind), {"kind": "interval", "name": "Every 100 h", "every": "100"}
+
+    def made(scope: str, scope_id: str) -> str:
+        return add_policy(shop.conn, shop.act(), scope, scope_id=scope_id, kind="interval", typed=typed)
+
+    def jobs(role: str) -> dict[tuple[str, str], tuple[str, dict[str, str]]]:
+        return {
+            ("add a policy", "type"): (f"/policies/type/{kind}", typed),
+            ("add a policy", "motor"): (f"/policies/motor/{motor}", typed),
+            ("end a policy", "type"): (f"/policies/{made('type', kind)}", {}),
+            ("end a policy", "motor"): (f"/policies/{made('motor', motor)}", {}),
+            ("save a type", "type"): (f"/types/{kind}", figures),
+            ("save a type", ""): ("/types", figures | {"name": f"Another, of a {role}"}),
+        }
+
+    app, answers = create_app(Settings(db=db, log=False)), {}
+    for role in ("technician", "lead"):
+        with transaction(shop.conn):
+            access.give_role(shop.conn, "person-of-test", role)
+        with TestClient(app, base_url=ORIGIN, headers={"Origin": ORIGIN}) as client:
+            client.cookies.set(SESSION_COOKIE, come_in(app))
+            for n, (scoped, (to, given)) in enumerate(jobs(role).items()):
+                sent = {**given, "act_id": f"{role}-{n}-scoped"}
+                answers[role, *scoped] = client.post(to, data=sent, follow_redirects=False).status_code
+            page = client.get(f"/policies/type/{kind}").text
+            assert ("End it" in page, "Add a policy" in page) == ((role == "lead"),) * 2
+    right = {(r, j, s): 303 if at_least(r, may(j, s)) else 403 for r, j, s in answers}
+    assert answers == right
+    assert {(j, s) for j in MAY for s in ("motor", "type") if may(j, s) != MAY[j]} == {
+        (j, "type") for j in ("add a policy", "end a policy", "save a type")
+    }
+    # What the technician made of the type's own beforehand stands, what the lead ended does not.
+    assert len(list_policies(shop.conn, "", kind)) == 2

@@ -68,6 +68,12 @@ def fetch_policy(conn: Connection, policy_id: str) -> tuple[str, str, Policy]:
     return row["scope"], row["scope_id"], _policy(row)
 
 
+def scope_of(conn: Connection, policy_id: str) -> str:
+    """Return whether a policy is or was of a motor or of a type; empty for one that never was."""
+    row = conn.execute("select scope from policy where id = :id", {"id": policy_id}).fetchone()
+    return str(row["scope"]) if row is not None else ""
+
+
 def strike_policy(conn: Connection, policy_id: str, act_id: str) -> None:
     """End a policy.
 

@@ -11,7 +11,7 @@ from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.errors import Conflict, InputError, NorvashError, NotFound
 from norvash.store import people
 from norvash.store.database import Connection, transaction
-from norvash.work.may import MAY, NotAllowed, at_least
+from norvash.work.may import NotAllowed, at_least, may
 from norvash.work.told import remember, telling
 
 _LONGEST_ID = 80
@@ -88,10 +88,11 @@ def prepared(
     typed: Mapping[str, object],
     prepare: Callable[[], R],
     body: Callable[[Act, R], Change],
+    scope: str = "",
 ) -> str:
     """Do a job whose heavy work is done before it takes the lock.
 
-    Where something has moved since, it is done anew inside.
+    Where something has moved since, it is done anew inside. `scope` is what it is done to, where the right hangs on it.
 
     Raises: what `prepare` and `once` raise.
     """
@@ -115,7 +116,7 @@ def prepared(
             raise trouble or AssertionError
         return body(act, ready)
 
-    return once(conn, act, job, typed=typed, body=go_on, first=look_again)
+    return once(conn, act, job, typed=typed, body=go_on, first=look_again, scope=scope)
 
 
 def once(
@@ -126,6 +127,7 @@ def once(
     typed: Mapping[str, object],
     body: Callable[[Act], Change],
     first: Callable[[], None] | None = None,
+    scope: str = "",
 ) -> str:
     """Do a job in one transaction and record it; the same act again changes nothing and gives the same answer.
 
@@ -148,8 +150,8 @@ def once(
             return earlier.result_id
         if person is None:
             raise NotFound(*people.UNKNOWN)
-        if isinstance(act.origin, InSession) and not at_least(person.role, MAY[job]):
-            raise NotAllowed(MAY[job])
+        if isinstance(act.origin, InSession) and not at_least(person.role, may(job, scope)):
+            raise NotAllowed(may(job, scope))
         if first is not None:
             first()
         ordered = replace(act, at=_in_order(act.at, last_at))

@@ -43,6 +43,13 @@ _VIEWER: dict[str, Role] = {"choose keys": "viewer"}
 _TECHNICIANS: dict[str, Role] = dict.fromkeys(_TECHNICIAN, "technician")
 _LEADS: dict[str, Role] = dict.fromkeys(_LEAD, "lead")
 MAY: Mapping[str, Role] = MappingProxyType(_VIEWER | _TECHNICIANS | _LEADS)
+# What holds for every motor of a type is the lead's, like the figures that they share.
+_SCOPED = ("add a policy", "end a policy", "save a type")
+
+
+def may(job: str, scope: str = "") -> Role:
+    """Return the role that a job asks for, by what it is done to: a motor, or a whole type."""
+    return "lead" if scope == "type" and job in _SCOPED else MAY[job]
 
 
 class NotSignedIn(NorvashError):

@@ -78,7 +78,8 @@ def save_type(
         policies.mark_all_stale(conn, "type", made.id)
         return Change(made.id, before, {"name": made.name, **ready.figures, **as_words(ready.positions)})
 
-    return prepared(conn, act, "save a type", typed=content, prepare=prepare, body=body)
+    scope = "type" if type_id else ""
+    return prepared(conn, act, "save a type", typed=content, prepare=prepare, body=body, scope=scope)
 
 
 def _settled(conn: Connection, act: Act, made: MotorType, figures: Mapping[str, float | str]) -> Settled:

@@ -146,7 +146,7 @@ def add_policy(
         )
         return _kept(conn, ready, act.id, {}, {"policy": name, "kind": kind, "for": ready.holder.name})
 
-    return prepared(conn, act, "add a policy", typed=content, prepare=prepare, body=body)
+    return prepared(conn, act, "add a policy", typed=content, prepare=prepare, body=body, scope=scope)
 
 
 def _figures(kind: str, typed: Mapping[str, str], table: IntervalTable | None) -> Mapping[str, object]:
@@ -194,7 +194,8 @@ def end_policy(conn: Connection, act: Act, policy_id: str) -> str:
         policies.strike_policy(conn, policy_id, act.id)
         return _kept(conn, ready, f"{ready.holder.scope}/{ready.holder.scope_id}", {"policy": ready.policy.name}, {})
 
-    return prepared(conn, act, "end a policy", typed={"policy": policy_id}, prepare=prepare, body=body)
+    typed, scope = {"policy": policy_id}, policies.scope_of(conn, policy_id)
+    return prepared(conn, act, "end a policy", typed=typed, prepare=prepare, body=body, scope=scope)
 
 
 def table_of_type(conn: Connection, type_id: str) -> tuple[MotorType, str, IntervalTable, tuple[PastSet, ...]]:
