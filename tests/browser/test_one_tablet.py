@@ -51,7 +51,8 @@ def test_from_the_first_start_to_two_people_on_one_tablet(tablet: tuple[Page, Pa
     type_in(page, "Password", "three words here", then="Enter")
     title(page, "Motors")
     page.goto("/who")
-    type_in(page, "A PIN for this device", "4711", then="Enter")
+    type_in(page, "A PIN for this device", "4711")
+    type_in(page, "Your password", "three words here", then="Enter")
     expect(page.get_by_text("Kept.", exact=True)).to_be_visible()
     page.goto("/people")
     type_in(page, "Name", "Bram Aldous", then="Enter")
@@ -68,7 +69,8 @@ def test_from_the_first_start_to_two_people_on_one_tablet(tablet: tuple[Page, Pa
     expect(page.get_by_role("link", name="Bram Aldous")).to_be_visible()
     page.goto("/who")
     expect(page.get_by_role("link", name="People of this shop")).to_have_count(0)
-    type_in(page, "A PIN for this device", "0815", then="Enter")
+    type_in(page, "A PIN for this device", "0815")
+    type_in(page, "Your password", "slip ring brush", then="Enter")
     expect(page.get_by_text("Kept.", exact=True)).to_be_visible()
 
     # Bram types; Ines takes the tablet by her PIN, a wrong one first; what she enters is hers.

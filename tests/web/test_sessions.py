@@ -1,5 +1,7 @@
 """What holds a session, and what is tried against it: roles taken away, signatures, secrets sent in odd ways."""
 
+import contextlib
+import itertools
 import re
 from collections.abc import Iterator
 from concurrent.futures import ThreadPoolExecutor
@@ -19,7 +21,7 @@ from norvash.store.database import transaction
 from norvash.store.signed import CONFIRMED
 from norvash.web.app import create_app
 from norvash.web.deps import DEVICE_COOKIE, SESSION_COOKIE
-from norvash.work.attempts import Attempts
+from norvash.work.attempts import Attempts, WrongSecret
 from norvash.work.may import MAY
 from pages import ORIGIN
 from signing_in import INES, WORDS, browser, code_on, lead
@@ -97,7 +99,7 @@ def test_a_shop_may_ask_for_the_pin_at_each_signature(client: TestClient, shop: 
     signing = {"service": "1", "why": "looked at"}
     without = client.post(f"{sheet}/sign", data={**signing, "act_id": "signs-without"})
     assert (without.status_code, "no PIN on this device" in without.text) == (401, True)
-    client.post("/who/own-pin", data={"pin": "4711"})
+    client.post("/who/own-pin", data={"pin": "4711", "own-password": WORDS})
     wrong = client.post(f"{sheet}/sign", data={**signing, "act_id": "signs-wrong-pin", "pin": "4712"})
     assert (wrong.status_code, "not the PIN" in wrong.text, "4712" in wrong.text) == (401, True, False)
     api = client.post(f"/api/v1{sheet}/sign", json={"act_id": "signs-by-json", "service": True, "why": "looked at"})
@@ -193,9 +195,11 @@ def test_ten_thousand_wrong_passwords_cost_three_hashes(client: TestClient) -> N
     client.app.state.sessions.attempts = attempts  # type: ignore[attr-defined]
     answers = [client.post("/who", data={**INES, "password": f"{n}"}, follow_redirects=False) for n in range(300)]
     assert [a.status_code for a in answers] == [401] * 3 + [429] * 297
-    for n in range(10_000):
-        attempts.wrong(f"account {n}")
-    assert len(attempts._wrong) <= 10_000
+    crowd = Attempts(clock=itertools.count().__next__)
+    for n in range(20_000):
+        with contextlib.suppress(WrongSecret), crowd.judging(f"account {n}", f"address {n}"):
+            raise WrongSecret("No.", "Once more.")
+    assert (len(crowd._of_account), len(crowd._of_address)) == (10_000, 10_000)
 
 
 def test_two_who_redeem_one_code_at_once_are_one(client: TestClient, db: Path, shop: Shop) -> None:

@@ -83,8 +83,10 @@ def test_an_act_says_in_which_session_it_was_made(client: TestClient, shop: Shop
 
 def test_a_pin_switches_on_its_own_device_and_five_wrong_ones_lock_it(client: TestClient, db: Path) -> None:
     lead(client)
-    assert client.post("/who/own-pin", data={"pin": "1111"}).status_code == 422
-    client.post("/who/own-pin", data={"pin": "4711"})
+    assert client.post("/who/own-pin", data={"pin": "1234", "own-password": WORDS}).status_code == 422
+    refused = client.post("/who/own-pin", data={"pin": "4711"})
+    assert (refused.status_code, "not your password" in refused.text) == (401, True)
+    client.post("/who/own-pin", data={"pin": "4711", "own-password": WORDS})
     device = client.cookies[DEVICE_COOKIE]
     client.post("/who/out")
     assert "Switch to Ines Torvald" in client.get("/who").text
@@ -98,9 +100,9 @@ def test_a_pin_switches_on_its_own_device_and_five_wrong_ones_lock_it(client: Te
         assert other.post("/who/pin", data={"person": "person-of-test", "pin": "4711"}).status_code == 401
     sessions = client.app.state.sessions  # type: ignore[attr-defined]
     for _ in range(5):
-        sessions.attempts.right("account person-of-test", "address 127.0.0.1")
+        sessions.attempts.free("person-of-test")
         assert client.post("/who/pin", data={"person": "person-of-test", "pin": "4712"}).status_code == 401
-    sessions.attempts.right("account person-of-test", "address 127.0.0.1")
+    sessions.attempts.free("person-of-test")
     locked = client.post("/who/pin", data={"person": "person-of-test", "pin": "4711"})
     assert (locked.status_code, "locked" in locked.text) == (401, True)
 
@@ -111,9 +113,29 @@ def test_wrong_attempts_are_slowed_and_told(client: TestClient) -> None:
     statuses = [client.post("/who", data={**INES, "password": "x"}).status_code for _ in range(4)]
     assert statuses == [401, 401, 401, 429]
     assert client.post("/who", data=INES).status_code == 429
-    client.app.state.sessions.attempts.right("account ines torvald", "address 127.0.0.1")  # type: ignore[attr-defined]
+    client.app.state.sessions.attempts.free("person-of-test")  # type: ignore[attr-defined]
     told = client.post("/who", data=INES)
     assert "3 wrong attempts with your name" in told.text
+
+
+def test_an_account_has_one_counter_however_it_is_named_and_a_code_frees_it(client: TestClient, db: Path) -> None:
+    lead(client)
+    with browser(db, "192.0.2.7") as other:
+        named = ("ines torvald.", "ＩＮＥＳ torvald", '"Ines" Torvald', "Ines  Torvald")
+        guessed = [other.post("/who", data={"name": n, "password": "x"}).status_code for n in named]
+        assert guessed == [401, 401, 401, 429]
+    old = {"old": "guessed by somebody at the open screen", "new": f"{WORDS} new"}
+    guessed = [client.post("/who/password", data=old).status_code for _ in range(4)]
+    assert guessed == [401, 401, 401, 429]
+    page = client.post("/people", data={"act_id": "add-bram-now", "name": "Bram Aldous", "role": "viewer"}).text
+    code, bram = code_on(page), {"name": "Bram Aldous", "password": "x"}
+    with browser(db) as other:
+        assert [other.post("/who", data=bram).status_code for _ in range(4)] == [401, 401, 401, 429]
+        wrong = {"code": "AAAA-BBBB-CCCC", "password": "slip ring brush"}
+        assert other.post("/who/code", data=wrong).status_code == 401
+        assert other.post("/who/code", data={"code": code, "password": "short"}).status_code == 422
+        entered = other.post("/who/code", data={"code": code, "password": "slip ring brush", "next": "/sums"})
+        assert (entered.status_code, entered.url.path) == (200, "/sums")
 
 
 def test_a_session_idle_too_long_is_over_and_what_was_typed_is_kept(client: TestClient, shop: Shop) -> None:
@@ -211,4 +233,4 @@ def test_forwarded_headers_are_believed_from_the_proxy_that_is_named(db: Path, b
         headers = {"Origin": ORIGIN, "X-Forwarded-For": THEIRS}
         assert client.post("/who", data={**INES, "password": "x"}, headers=headers).status_code == 401
         app.state.catching_up.join()
-    assert f"address {at}" in app.state.sessions.attempts._wrong
+    assert list(app.state.sessions.attempts._of_address) == [at]

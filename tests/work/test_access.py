@@ -1,6 +1,12 @@
 """Who signs in and what they may do: secrets kept as hashes, codes used once, PINs that lock, always a lead."""
 
+import contextlib
+import time
+from collections import Counter
+from concurrent.futures import ThreadPoolExecutor
+from contextlib import closing
 from datetime import timedelta
+from pathlib import Path
 
 import pytest
 
@@ -8,22 +14,13 @@ from conftest import Shop
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import access
 from norvash.store import signed as signatures
-from norvash.store.access import ROLES
-from norvash.work.access import (
-    WrongSecret,
-    add_member,
-    end_all,
-    first_lead,
-    give_code,
-    give_role,
-    has_lead,
-    member_named,
-    redeem,
-)
-from norvash.work.attempts import Attempts, TooSoon
+from norvash.store.access import ROLES, SignedIn
+from norvash.store.database import connect
+from norvash.work.access import add_member, end_all, first_lead, give_code, give_role, has_lead, member_named, redeem
+from norvash.work.attempts import Attempts, TooSoon, WrongSecret
 from norvash.work.may import NotAllowed, at_least
 from norvash.work.secrets_kept import as_code, checked_password, checked_pin, digest, hashed, is_right, new_code
-from norvash.work.sign_in import Device, change_password, set_pin, sign_in, switch
+from norvash.work.sign_in import Device, account_of, change_password, set_pin, sign_in, switch
 
 TABLET = Device("an-id-of-a-shared-tablet-of-the-workshop", "a tablet")
 WORDS = "carbon copper brass"
@@ -34,6 +31,12 @@ def led(shop: Shop) -> Shop:
     """Return a shop in which Ines Torvald leads and signs in."""
     first_lead(shop.conn, shop.act(), "ines torvald", WORDS)
     return shop
+
+
+def signed_in(shop: Shop, token: str) -> SignedIn:
+    signed = access.signed_in(shop.conn, digest(token))
+    assert signed is not None
+    return signed
 
 
 def test_the_first_lead_is_somebody_who_was_here_and_there_is_one_only(led: Shop) -> None:
@@ -48,7 +51,7 @@ def test_the_first_lead_is_somebody_who_was_here_and_there_is_one_only(led: Shop
 def test_nothing_secret_stands_in_the_file(led: Shop) -> None:
     code = give_code(led.conn, led.act(), add_member(led.conn, led.act(), "Bram Aldous", "technician"))
     entered = sign_in(led.conn, "INES  Torvald", WORDS, TABLET, led.now)
-    set_pin(led.conn, entered.member.id, entered.session.device_id, "4711")
+    set_pin(led.conn, signed_in(led, entered.token), "4711", WORDS)
     kept = "\n".join(led.conn.iterdump())
     assert [x for x in (WORDS, code, as_code(code), entered.token, TABLET.id, "4711'") if x in kept] == []
     assert "argon2id$v=19$m=19456,t=2,p=1" in kept
@@ -62,9 +65,12 @@ def test_a_code_sets_a_password_once_and_ends_what_was(led: Shop) -> None:
     for wrong in (older, "AAAA-BBBB-CCCC", ""):
         with pytest.raises(WrongSecret):
             redeem(led.conn, wrong, WORDS, led.now)
+    for short in ("short", "bram aldous"):  # the code is not spent by a password that is none
+        with pytest.raises(InputError):
+            redeem(led.conn, code, short, led.now)
     assert redeem(led.conn, code.lower().replace("-", " "), WORDS, led.now).since == led.now
     first = sign_in(led.conn, "Bram Aldous", WORDS, TABLET, led.now)
-    set_pin(led.conn, bram, first.session.device_id, "4711")
+    set_pin(led.conn, signed_in(led, first.token), "4711", WORDS)
     with pytest.raises(WrongSecret):
         redeem(led.conn, code, WORDS, led.now)
     late = give_code(led.conn, led.act(), bram)
@@ -88,7 +94,10 @@ def test_wrong_attempts_are_told_once_at_the_next_right_one(led: Shop) -> None:
 def test_a_pin_is_of_one_device_and_locks_after_five_wrong_ones(led: Shop) -> None:
     entered = sign_in(led.conn, "Ines Torvald", WORDS, TABLET, led.now)
     ines = entered.member.id
-    set_pin(led.conn, ines, entered.session.device_id, "4711")
+    signed = signed_in(led, entered.token)
+    with pytest.raises(WrongSecret, match="not your password"):
+        set_pin(led.conn, signed, "4711", "no")
+    set_pin(led.conn, signed, "4711", WORDS)
     assert [m.id for m in signatures.list_with_pin(led.conn, digest(TABLET.id))] == [ines]
     assert switch(led.conn, ines, "4711", TABLET, led.now).member.id == ines
     with pytest.raises(WrongSecret):
@@ -98,15 +107,14 @@ def test_a_pin_is_of_one_device_and_locks_after_five_wrong_ones(led: Shop) -> No
             switch(led.conn, ines, "4712", TABLET, led.now)
     with pytest.raises(WrongSecret, match="locked"):
         switch(led.conn, ines, "4711", TABLET, led.now)
-    set_pin(led.conn, ines, entered.session.device_id, "4711")
+    set_pin(led.conn, signed, "4711", WORDS)
     assert switch(led.conn, ines, "4711", TABLET, led.now).member.id == ines
 
 
 def test_another_password_ends_the_other_sessions(led: Shop) -> None:
     here, there = (sign_in(led.conn, "Ines Torvald", WORDS, TABLET, led.now) for _ in range(2))
-    signed = access.signed_in(led.conn, digest(here.token))
-    assert signed is not None
-    with pytest.raises(InputError):
+    signed = signed_in(led, here.token)
+    with pytest.raises(WrongSecret, match="not your password"):
         change_password(led.conn, signed, "no", f"{WORDS} new", led.now)
     change_password(led.conn, signed, WORDS, f"{WORDS} new", led.now)
     assert access.signed_in(led.conn, digest(here.token)) == signed
@@ -160,7 +168,9 @@ def test_roles_stand_in_their_order() -> None:
     assert NotAllowed("technician").problem != NotAllowed("lead").problem
 
 
-@pytest.mark.parametrize("pin", ["", "123", "123456789", "0000", "12a4", "１２３４"])
+@pytest.mark.parametrize(
+    "pin", ["", "123", "123456789", "0000", "12a4", "１２３４", "1234", "4321", "890123", "1212", "470470", "98765432"]
+)
 def test_a_pin_that_is_none(pin: str) -> None:
     with pytest.raises(InputError):
         checked_pin(pin)
@@ -182,29 +192,91 @@ def test_secrets_are_known_again_by_their_hash_alone() -> None:
     assert all(as_code(c) == c and as_code(c.replace("-", "").lower()) == c for c in codes)
 
 
+def wrong(attempts: Attempts, account: str, address: str) -> None:
+    with pytest.raises(WrongSecret), attempts.judging(account, address):
+        raise WrongSecret("No.", "Once more.")
+
+
 def test_only_wrong_attempts_slow_each_twice_as_long_up_to_five_minutes() -> None:
     now = 0.0
     attempts, waits = Attempts(lambda: now), []
-    for _ in range(14):
-        attempts.wrong("account", "address")
+    for n in range(14):
         waits.append(0.0)
         while True:
             try:
-                attempts.check("account")
+                wrong(attempts, "account", f"another address {n}")
                 break
             except TooSoon as soon:
                 waits[-1] += soon.wait_s
                 now += soon.wait_s
-    assert waits[:7] == [0, 0, 2, 4, 8, 16, 32]
+    assert waits[:8] == [0, 0, 0, 2, 4, 8, 16, 32]
     assert waits[-1] == max(waits) == 300
-    attempts.check("another account")
-    for _ in range(20):
-        attempts.check("address 192.0.2.7")
-        attempts.wrong("address 192.0.2.7")
+    wrong(attempts, "another account", "address")
+    now += 301
+    with pytest.raises(InputError), attempts.judging("account", "address"):
+        raise InputError("Too short.", "More.")  # it was never judged: nothing is counted
+    wrong(attempts, "account", "address")
     with pytest.raises(TooSoon):
-        attempts.check("address 192.0.2.7")
-    attempts.right("account")
-    attempts.check("account")
-    attempts.wrong("address")
-    with pytest.raises(TooSoon):
-        attempts.check("address", "account")
+        wrong(attempts, "account", "address")
+    now += 301
+    with attempts.judging("account", "address"):
+        pass
+    for _ in range(3):
+        wrong(attempts, "account", "address")
+
+
+def test_an_address_waits_a_minute_at_most_and_its_slips_fade_but_no_right_one_empties_them() -> None:
+    now = 0.0
+    attempts = Attempts(lambda: now)
+    for n in range(20):
+        with attempts.judging(f"right {n}", "address"):
+            pass
+        wrong(attempts, f"account {n}", "address")
+    with pytest.raises(TooSoon), attempts.judging("anybody", "address"):
+        raise AssertionError
+    longest = 0
+    for n in range(12):
+        try:
+            wrong(attempts, f"more {n}", "address")
+        except TooSoon as soon:
+            longest, now = max(longest, soon.wait_s), now + soon.wait_s
+            wrong(attempts, f"more {n}", "address")
+    assert longest == 60
+    for minutes, free in ((180, 20), (15, 5), (3, 1)):  # all have faded, then five, then one
+        now += 60 * minutes
+        for n in range(free):
+            wrong(attempts, f"later {minutes} {n}", "address")
+        with pytest.raises(TooSoon):
+            wrong(attempts, "later", "address")
+
+
+def test_sixty_at_once_are_three_judged_and_five_pins(led: Shop, db: Path) -> None:
+    """Each attempt is counted before it is hashed, so that many at once are not all judged."""
+    attempts, judged = Attempts(), []
+
+    def guess(n: int) -> None:
+        with contextlib.suppress(TooSoon, WrongSecret), attempts.judging("account", "address"):
+            judged.append(n)
+            time.sleep(0.02)
+            raise WrongSecret("No.", "Once more.")
+
+    with ThreadPoolExecutor(60) as pool:
+        list(pool.map(guess, range(60)))
+    assert len(judged) == 3
+    entered = sign_in(led.conn, "Ines Torvald", WORDS, TABLET, led.now)
+    set_pin(led.conn, signed_in(led, entered.token), "4711", WORDS)
+
+    def pin(n: int) -> str:
+        with closing(connect(db)) as conn, pytest.raises(WrongSecret) as refused:
+            switch(conn, "person-of-test", f"90{n:02d}", TABLET, led.now)
+        return refused.value.problem
+
+    with ThreadPoolExecutor(8) as pool:
+        answers = Counter(pool.map(pin, range(42)))
+    assert answers == {"That is not the PIN.": 5, "This PIN is locked after five wrong ones.": 37}
+
+
+def test_an_account_is_counted_as_it_is_found(led: Shop) -> None:
+    alike = ("Ines Torvald", "INES TORVALD", "ines torvald.", '"Ines" Torvald', "Ｉｎｅｓ  Ｔｏｒｖａｌｄ")
+    assert {account_of(led.conn, name) for name in alike} == {"person-of-test"}
+    assert {account_of(led.conn, name) for name in ("Tess", "tess.", "Ｔess", '"TESS"')} == {"unknown tess"}

@@ -128,13 +128,17 @@ def keep_code(conn: Connection, person_id: str, hashed: str, made_at: datetime, 
     )
 
 
-def use_code(conn: Connection, hashed: str, now: datetime) -> str | None:
-    """Return the person of a one-time code and take it away, None for one that is not known, used or too old."""
-    row = conn.execute("select person_id, until from code where hash = :hash", {"hash": hashed}).fetchone()
-    if row is None:
-        return None
-    conn.execute("delete from code where hash = :hash", {"hash": hashed})
-    return str(row["person_id"]) if row["until"] >= now.isoformat() else None
+def person_of_code(conn: Connection, hashed: str, now: datetime) -> str | None:
+    """Return whose a one-time code is, None for one that is not known, used or too old."""
+    row = conn.execute(
+        "select person_id from code where hash = :hash and until >= :now", {"hash": hashed, "now": now.isoformat()}
+    ).fetchone()
+    return str(row["person_id"]) if row is not None else None
+
+
+def spend_code(conn: Connection, hashed: str) -> bool:
+    """Take a one-time code away; tell whether it was still there."""
+    return conn.execute("delete from code where hash = :hash", {"hash": hashed}).rowcount == 1
 
 
 def _session(row: Row) -> Session:

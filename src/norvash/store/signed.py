@@ -19,21 +19,30 @@ def keep_pin(conn: Connection, device_id: str, person_id: str, hashed: str) -> N
     )
 
 
-def pin_of(conn: Connection, device_id: str, person_id: str) -> tuple[str, int] | None:
-    """Return the hash of a PIN and the wrong ones since the last right one, None where there is none."""
+def pin_of(conn: Connection, device_id: str, person_id: str) -> str | None:
+    """Return the hash of a PIN, None where there is none."""
     row = conn.execute(
-        "select hash, wrong from pin where device_id = :device_id and person_id = :person_id",
+        "select hash from pin where device_id = :device_id and person_id = :person_id",
         {"device_id": device_id, "person_id": person_id},
     ).fetchone()
-    return (row["hash"], row["wrong"]) if row is not None else None
+    return str(row["hash"]) if row is not None else None
 
 
-def count_pin(conn: Connection, device_id: str, person_id: str, *, right: bool) -> None:
-    """Count a wrong PIN, or forget the wrong ones after a right one."""
+def count_try(conn: Connection, device_id: str, person_id: str, most: int) -> bool:
+    """Count a try of a PIN before it is judged; tell whether there was one left of the most that may be wrong."""
+    return (
+        conn.execute(
+            "update pin set wrong = wrong + 1 where device_id = :device and person_id = :id and wrong < :most",
+            {"device": device_id, "id": person_id, "most": most},
+        ).rowcount
+        == 1
+    )
+
+
+def forget_tries(conn: Connection, device_id: str, person_id: str) -> None:
+    """Forget the tries of a PIN after a right one."""
     conn.execute(
-        """update pin set wrong = case when :right then 0 else wrong + 1 end
-           where device_id = :device and person_id = :id""",
-        {"right": right, "device": device_id, "id": person_id},
+        "update pin set wrong = 0 where device_id = :device and person_id = :id", {"device": device_id, "id": person_id}
     )
 
 

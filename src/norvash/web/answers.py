@@ -1,5 +1,6 @@
 """Answers: pages from templates, errors as a page or as JSON, never a bare status."""
 
+from collections.abc import Mapping
 from typing import Any
 from urllib.parse import urlencode
 
@@ -10,8 +11,7 @@ from markupsafe import Markup
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors, Unavailable
 from norvash.web.fragments import Parts, had
 from norvash.web.templating import ENVIRONMENT
-from norvash.work.access import WrongSecret
-from norvash.work.attempts import TooSoon
+from norvash.work.attempts import TooSoon, WrongSecret
 from norvash.work.may import NotAllowed, NotSignedIn
 
 # What is sent to a browser that asks for parts; rows of a table stand in a template, and nowhere else alone.
@@ -76,7 +76,12 @@ def status_of(error: NorvashError) -> int:
 
 
 # What is not written into a page, whoever typed it.
-_NEVER_KEPT = ("password", "old", "new", "pin")
+_NEVER_KEPT = ("password", "own-password", "old", "new", "pin")
+
+
+def without_secrets(typed: Mapping[str, str]) -> dict[str, str]:
+    """Return what was typed, for a page that keeps it."""
+    return {k: v for k, v in typed.items() if k not in _NEVER_KEPT}
 
 
 def _address(request: Request) -> str:
@@ -128,9 +133,9 @@ def error_answer(request: Request, error: NorvashError, status: int | None = Non
     if wants_json(request):
         return JSONResponse({"error": plain_error(error)}, status, _when_again(request, error))
     if isinstance(error, NotSignedIn):
-        typed = {k: v for k, v in getattr(request.state, "typed", {}).items() if k not in _NEVER_KEPT}
+        typed = without_secrets(getattr(request.state, "typed", {}))
         return page(request, "signed_out.html", status, area="", error=error, errors={}, typed=typed)
     if moves_ground(error):
-        typed = request.state.typed
+        typed = without_secrets(request.state.typed)
         return page(request, "moved.html", status, area="", error=error, errors={}, typed=typed)
     return page(request, "error.html", status, area="", error=error, errors={}, status=status)

@@ -1,6 +1,7 @@
 """Signing in and out at a running server: by name and password, by the PIN of a device, as a person of the demo."""
 
-from collections.abc import Callable
+from collections.abc import Iterator
+from contextlib import contextmanager
 from datetime import datetime
 
 from fastapi import Request
@@ -13,9 +14,12 @@ from norvash.store.database import Connection, transaction
 from norvash.store.people import UNKNOWN
 from norvash.web.deps import SESSION_COOKIE
 from norvash.web.sessions import Sessions
-from norvash.work.access import WrongSecret
+from norvash.work.access import redeem
+from norvash.work.attempts import WrongSecret
 from norvash.work.secrets_kept import digest, same
-from norvash.work.sign_in import Device, Entered, begin, check_own_pin, sign_in, switch
+from norvash.work.sign_in import Device, Entered, account_of, begin, check_own_pin, sign_in, switch
+
+_LONGEST_ID = 80
 
 
 def sessions_of(request: Request) -> Sessions:
@@ -24,21 +28,14 @@ def sessions_of(request: Request) -> Sessions:
     return sessions
 
 
-def _slowed(request: Request, account: str, attempt: Callable[[], Entered]) -> Entered:
-    """Try to enter; only wrong attempts make the next one wait, by account and by address.
+@contextmanager
+def judging(request: Request, account: str = "") -> Iterator[None]:
+    """Judge an attempt inside: it is counted before, by account and by address, and stays so where it is wrong.
 
-    Raises: TooSoon, WrongSecret.
+    Raises: TooSoon; what is raised inside.
     """
-    attempts = sessions_of(request).attempts
-    keys = (f"account {account.casefold().strip()[:120]}", f"address {_address(request)}")
-    attempts.check(*keys)
-    try:
-        entered = attempt()
-    except WrongSecret:
-        attempts.wrong(*keys)
-        raise
-    attempts.right(*keys)
-    return entered
+    with sessions_of(request).attempts.judging(account, _address(request)):
+        yield
 
 
 def _address(request: Request) -> str:
@@ -51,13 +48,22 @@ def enter_by_password(request: Request, conn: Connection, name: str, password: s
     Raises: WrongSecret, TooSoon.
     """
     now = datetime.now()
-
-    def attempt() -> Entered:
+    with judging(request, account_of(conn, name)):
         if not request.app.state.pool.watch.state:
             return sign_in(conn, name, password, device, now)
         return _only_here(request, sign_in(conn, name, password, device, now, writes=False))
 
-    return _slowed(request, name, attempt)
+
+def enter_by_code(request: Request, conn: Connection, code: str, password: str, device: Device) -> Entered:
+    """Begin a session of whoever a one-time code was given to, with the password that it sets; they wait no more.
+
+    Raises: WrongSecret, TooSoon, InputError.
+    """
+    now = datetime.now()
+    with judging(request):
+        member = redeem(conn, code, password, now)
+    sessions_of(request).attempts.free(member.id)
+    return begin(conn, member, device, now)
 
 
 def _only_here(request: Request, entered: Entered) -> Entered:
@@ -80,7 +86,8 @@ def enter_by_pin(request: Request, conn: Connection, person_id: str, pin: str, d
 
     Raises: WrongSecret, TooSoon.
     """
-    return _slowed(request, person_id, lambda: switch(conn, person_id, pin, device, datetime.now()))
+    with judging(request, person_id[:_LONGEST_ID]):
+        return switch(conn, person_id, pin, device, datetime.now())
 
 
 def check_pin(request: Request, conn: Connection, signed: SignedIn, pin: str) -> None:
@@ -88,13 +95,8 @@ def check_pin(request: Request, conn: Connection, signed: SignedIn, pin: str) ->
 
     Raises: WrongSecret, TooSoon.
     """
-    attempts, key = sessions_of(request).attempts, f"account {signed.person_id}"
-    attempts.check(key)
-    try:
+    with judging(request, signed.person_id):
         check_own_pin(conn, signed, pin)
-    except WrongSecret:
-        attempts.wrong(key)
-        raise
 
 
 def enter_demo(request: Request, conn: Connection, person_id: str, device: Device) -> Entered:
@@ -130,14 +132,12 @@ def shows_code(request: Request) -> bool:
     return not settings.behind and is_loopback(settings.host) and is_loopback(_address(request) or "127.0.0.1")
 
 
-def is_first_code(request: Request, typed: str) -> bool:
-    """Tell whether this is that code; wrong ones make the next attempt wait.
+def check_first_code(request: Request, typed: str) -> None:
+    """Ask for that code.
 
-    Raises: TooSoon.
+    Raises: WrongSecret, TooSoon.
     """
-    attempts, key = sessions_of(request).attempts, f"code {_address(request)}"
-    attempts.check(key)
-    plain = "".join(c for c in typed.upper() if c.isalnum())
-    right = same(plain, first_code(request).replace("-", ""))
-    (attempts.right if right else attempts.wrong)(key)
-    return right
+    with judging(request):
+        plain = "".join(c for c in typed.upper() if c.isalnum())
+        if not same(plain, first_code(request).replace("-", "")):
+            raise WrongSecret("That is not the code.", "It stands where Norvash was started.", "code")

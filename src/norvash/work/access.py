@@ -4,20 +4,18 @@ import secrets
 from datetime import datetime, timedelta
 
 from norvash.core.text.texts import words_of
-from norvash.errors import Conflict, InputError, NorvashError, NotFound
+from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import access, people
 from norvash.store import signed as signatures
 from norvash.store.access import ROLES, Member, Role
 from norvash.store.database import Connection, transaction
 from norvash.work.acting import Act, Change, once
+from norvash.work.attempts import WrongSecret
 from norvash.work.secrets_kept import as_code, checked_password, digest, hashed, new_code
 from norvash.work.site import who_is
 
 _CODE_DAYS = 7
-
-
-class WrongSecret(NorvashError):
-    """A name, password, code or PIN that does not fit; it is not said which."""
+_NO_CODE = ("This code is not known, was used, or is too old.", "Ask a lead for a new one.")
 
 
 def has_lead(conn: Connection) -> bool:
@@ -99,17 +97,20 @@ def give_code(conn: Connection, act: Act, person_id: str) -> str:
 def redeem(conn: Connection, code: str, password: str, now: datetime) -> Member:
     """Set the password of whoever a one-time code was given to; older sessions and PINs end.
 
-    Raises: WrongSecret for a code that is not known, used or too old; InputError for the password.
+    The code is looked at before anything is hashed, and spent only where all of it goes well. Raises: WrongSecret for a
+    code that is not known, used or too old; InputError for the password.
     """
-    known_by = hashed(checked_password(password))
-    with transaction(conn):
-        person_id = access.use_code(conn, digest(as_code(code)), now)
-        if person_id is not None:
-            access.keep_hash(conn, person_id, known_by, now)
-            access.end_sessions(conn, person_id, now)
-            signatures.drop_pins(conn, person_id)
+    known_by = digest(as_code(code))
+    person_id = access.person_of_code(conn, known_by, now)
     if person_id is None:
-        raise WrongSecret("This code is not known, was used, or is too old.", "Ask a lead for a new one.", "code")
+        raise WrongSecret(*_NO_CODE, "code")
+    kept = hashed(checked_password(password, member_of(conn, person_id).name))
+    with transaction(conn):
+        if not access.spend_code(conn, known_by):
+            raise WrongSecret(*_NO_CODE, "code")
+        access.keep_hash(conn, person_id, kept, now)
+        access.end_sessions(conn, person_id, now)
+        signatures.drop_pins(conn, person_id)
     return member_of(conn, person_id)
 
 

@@ -2,6 +2,7 @@
 
 import contextlib
 import hashlib
+import itertools
 import os
 import secrets
 import threading
@@ -41,12 +42,14 @@ def checked_password(text: str, name: str = "", field: str = "password") -> str:
 def checked_pin(text: str) -> str:
     """Return a PIN as it was typed.
 
-    Raises: InputError for one that is not four to eight digits, or one digit over and over.
+    Raises: InputError for one that is not four to eight digits, counts up or down, or repeats itself.
     """
-    if not (text.isascii() and text.isdigit() and _PIN_LEAST <= len(text) <= _PIN_MOST) or len(set(text)) == 1:
-        raise InputError(
-            f"A PIN is {_PIN_LEAST} to {_PIN_MOST} digits, not all the same.", "Choose another one.", "pin"
-        )
+    if not (text.isascii() and text.isdigit() and _PIN_LEAST <= len(text) <= _PIN_MOST):
+        raise InputError(f"A PIN is {_PIN_LEAST} to {_PIN_MOST} digits.", "Choose another one.", "pin")
+    steps = {(int(b) - int(a)) % 10 for a, b in itertools.pairwise(text)}
+    repeats = any(text == text[:n] * (len(text) // n) for n in range(1, len(text)))
+    if repeats or steps in ({1}, {9}):
+        raise InputError("That PIN is among the first that anybody would try.", "Choose another one.", "pin")
     return text
 
 

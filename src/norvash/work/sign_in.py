@@ -5,12 +5,12 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from norvash.core.text.texts import clean, compared
-from norvash.errors import InputError
 from norvash.store import access, people
 from norvash.store import signed as signatures
 from norvash.store.access import Member, Session
 from norvash.store.database import Connection, transaction
-from norvash.work.access import WrongSecret, member_of
+from norvash.work.access import member_of
+from norvash.work.attempts import WrongSecret
 from norvash.work.secrets_kept import checked_password, checked_pin, digest, hashed, is_right, new_token
 
 _PIN_TRIES = 5
@@ -73,6 +73,12 @@ def sign_in(
     return begin(conn, member, device, now, writes=writes)
 
 
+def account_of(conn: Connection, name: str) -> str:
+    """Return by what the attempts with a name are counted: the one account that it finds, else the name as it reads."""
+    found = people.list_alike(conn, name) if compared(name) else []
+    return found[0].id if len(found) == 1 else f"unknown {compared(name)[:_DEVICE_CHARACTERS]}"
+
+
 def begin(conn: Connection, member: Member, device: Device, now: datetime, *, writes: bool = True) -> Entered:
     """Begin a session of somebody who has shown who they are."""
     token = new_token()
@@ -116,32 +122,39 @@ def check_own_pin(conn: Connection, signed: access.SignedIn, pin: str) -> None:
 
 def _check_pin(conn: Connection, device_id: str, person_id: str, pin: str) -> None:
     held = signatures.pin_of(conn, device_id, person_id)
-    if held is not None and held[1] >= _PIN_TRIES:
+    with transaction(conn):
+        may_try = held is None or signatures.count_try(conn, device_id, person_id, _PIN_TRIES)
+    if not may_try:
         raise WrongSecret("This PIN is locked after five wrong ones.", "Sign in with your password.", "pin")
-    right = is_right(pin, held[0] if held is not None else "")
-    with transaction(conn):
-        signatures.count_pin(conn, device_id, person_id, right=right)
-    if not right:
+    if not is_right(pin, held or ""):
         raise WrongSecret("That is not the PIN.", f"After {_PIN_TRIES} wrong ones it is locked.", "pin")
-
-
-def set_pin(conn: Connection, person_id: str, device_id: str, pin: str) -> None:
-    """Keep a PIN for the device on which somebody is signed in, by the hash of its id.
-
-    Raises: InputError.
-    """
-    known_by = hashed(checked_pin(pin))
     with transaction(conn):
-        signatures.keep_pin(conn, device_id, person_id, known_by)
+        signatures.forget_tries(conn, device_id, person_id)
+
+
+def _check_own_password(conn: Connection, signed: access.SignedIn, password: str, field: str) -> None:
+    if not is_right(password, access.hash_of(conn, signed.person_id)):
+        raise WrongSecret("That is not your password.", "Type it once more.", field)
+
+
+def set_pin(conn: Connection, signed: access.SignedIn, pin: str, password: str) -> None:
+    """Keep a PIN of whoever is signed in for their device, with their password: a screen left open is not enough.
+
+    Raises: InputError for a PIN that is none; WrongSecret at the password.
+    """
+    checked_pin(pin)
+    _check_own_password(conn, signed, password, "password")
+    known_by = hashed(pin)
+    with transaction(conn):
+        signatures.keep_pin(conn, signed.device_id, signed.person_id, known_by)
 
 
 def change_password(conn: Connection, signed: access.SignedIn, old: str, new: str, now: datetime) -> None:
     """Give whoever is signed in another password; their other sessions and all PINs end.
 
-    Raises: InputError at the old one, or at the new one.
+    Raises: WrongSecret at the old one, InputError at the new one.
     """
-    if not is_right(old, access.hash_of(conn, signed.person_id)):
-        raise InputError("That is not your password.", "Type it once more.", "old")
+    _check_own_password(conn, signed, old, "old")
     known_by = hashed(checked_password(new, signed.name, "new"))
     with transaction(conn):
         access.keep_hash(conn, signed.person_id, known_by, now)

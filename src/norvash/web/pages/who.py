@@ -5,11 +5,11 @@ from datetime import datetime
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.errors import InputError, NorvashError
+from norvash.errors import NorvashError
 from norvash.store import access, people
 from norvash.store import signed as signatures
 from norvash.store.database import transaction
-from norvash.web.answers import errors_of, go_to, page, status_of
+from norvash.web.answers import errors_of, go_to, page, status_of, without_secrets
 from norvash.web.deps import (
     SESSION_COOKIE,
     YEAR_S,
@@ -24,16 +24,18 @@ from norvash.web.deps import (
     remember,
 )
 from norvash.web.entering import (
+    check_first_code,
+    enter_by_code,
     enter_by_password,
     enter_by_pin,
     enter_demo,
     first_code,
-    is_first_code,
+    judging,
     leave,
     sessions_of,
     shows_code,
 )
-from norvash.work.access import WrongSecret, first_lead, has_lead, redeem
+from norvash.work.access import first_lead, has_lead
 from norvash.work.acting import Act
 from norvash.work.may import NotAllowed
 from norvash.work.secrets_kept import digest
@@ -71,7 +73,7 @@ def _shown(
         next=_inside(typed.get("next", "/")),
         act_id=fresh_id(),
         keys=KEYS,
-        typed={k: v for k, v in typed.items() if k not in ("password", "old", "new", "pin")},
+        typed=without_secrets(typed),
         error=error,
         errors=errors_of(error),
     )
@@ -114,8 +116,7 @@ def first(*, request: Request, conn: Conn, now: Now, signed: Signed, typed: Type
     """Make the first lead of a shop, with the code that the server printed."""
     device = device_of(request)
     try:
-        if not is_first_code(request, typed.get("code", "")):
-            raise WrongSecret("That is not the code.", "It stands where Norvash was started.", "code")
+        check_first_code(request, typed.get("code", ""))
         act = Act(typed.get("act_id", ""), fresh_id(), now)
         member = first_lead(conn, act, typed.get("name", ""), typed.get("password", ""))
         if typed.get("shop", "").strip():
@@ -129,15 +130,10 @@ def first(*, request: Request, conn: Conn, now: Now, signed: Signed, typed: Type
 @router.post("/who/code")
 def by_code(*, request: Request, conn: Conn, signed: Signed, typed: Typed) -> Response:
     """Set a password by a one-time code, and sign in with it."""
-    device, attempts = device_of(request), sessions_of(request).attempts
-    key = f"code {request.client.host if request.client is not None else ''}"
+    device = device_of(request)
     try:
-        attempts.check(key)
-        member = redeem(conn, typed.get("code", ""), typed.get("password", ""), datetime.now())
-        entered = enter_by_password(request, conn, member.name, typed.get("password", ""), device)
+        entered = enter_by_code(request, conn, typed.get("code", ""), typed.get("password", ""), device)
     except NorvashError as error:
-        if isinstance(error, WrongSecret):
-            attempts.wrong(key)
         return _shown(request, conn, signed, {**typed, "with": "code"}, error)
     return _gone_in(request, entered, device, _inside(typed.get("next", "/")))
 
@@ -171,7 +167,8 @@ def password(*, request: Request, conn: Conn, signed: Signed, typed: Typed) -> R
     try:
         if signed is None:
             raise NotAllowed("viewer")
-        change_password(conn, signed, typed.get("old", ""), typed.get("new", ""), datetime.now())
+        with judging(request, signed.person_id):
+            change_password(conn, signed, typed.get("old", ""), typed.get("new", ""), datetime.now())
     except NorvashError as error:
         return _shown(request, conn, signed, typed, error)
     return go_to("/who?changed=password")
@@ -183,9 +180,10 @@ def own_pin(*, request: Request, conn: Conn, signed: Signed, typed: Typed) -> Re
     try:
         if signed is None:
             raise NotAllowed("viewer")
-        set_pin(conn, signed.person_id, signed.device_id, typed.get("pin", ""))
-    except InputError as error:
-        error.at("own-pin")
+        with judging(request, signed.person_id):
+            set_pin(conn, signed, typed.get("pin", ""), typed.get("own-password", ""))
+    except NorvashError as error:
+        error.at("own-password" if error.field == "password" else "own-pin")
         return _shown(request, conn, signed, typed, error)
     return go_to("/who?changed=pin")
 
