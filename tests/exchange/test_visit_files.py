@@ -13,6 +13,7 @@ import pytest
 
 from conftest import Shop
 from norvash.errors import InputError
+from norvash.exchange.json_text import read_json
 from norvash.exchange.visit_export import export_text
 from norvash.exchange.visit_play import act_ids, play_file, words_of
 from norvash.exchange.visit_read import MOST_ENTRIES, read_visit
@@ -55,6 +56,31 @@ def test_every_job_stands_beside_what_is_expected_of_it() -> None:
     assert sorted(p.stem for p in JOBS.glob("*.json")) == sorted(TOLD)
     classes = {json.loads((JOBS / f"{n}.json").read_text())["motor"]["class"] for n in TOLD}
     assert classes == {"appliance", "tool", "starter", "industrial", "traction", "generator"}
+
+
+def test_a_sheet_that_was_opened_twice_is_exported(shop: Shop) -> None:
+    motor = shop.motor()
+    sheet = shop.look(motor)
+    assert shop.later(minutes=1).look(motor, "101") == sheet
+    shop.sign(sheet)
+    told = json.loads(export_text(shop.conn, sheet))
+    assert [e["do"] for e in told["entries"]].count("open") == 1
+
+
+HALVES = {
+    "a value": (r'{"value": "a\ud800b", "name": "n"}', "at “value”", "U+D800"),
+    "a name": (r'{"with": {"\udfff": "x"}}', "a text at “with”", "U+DFFF"),
+    "deep inside": (r'{"a": [1, {"b": ["ok", "\uDC00"]}]}', "at “a[1].b[1]”", "U+DC00"),
+    "all of it": (r'"\ud83d"', "Character 1 of a text is", "U+D83D"),
+}
+
+
+@pytest.mark.parametrize(("text", "place", "which"), HALVES.values(), ids=HALVES)
+def test_half_a_character_is_refused_by_name(text: str, place: str, which: str) -> None:
+    with pytest.raises(InputError, match="is half of one") as refused:
+        read_json(text, "Mend it.")
+    assert (place in refused.value.problem, which in refused.value.problem) == (True, True)
+    assert read_json(r'{"value": "\ud83d\ude00 \\ud800"}', "Mend it.") == {"value": "\U0001f600 \\ud800"}
 
 
 @pytest.mark.long

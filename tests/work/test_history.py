@@ -6,8 +6,10 @@ from datetime import timedelta
 from conftest import Shop
 from norvash.store import people
 from norvash.store.database import transaction
+from norvash.work import history
 from norvash.work.changing_figures import change_figures
 from norvash.work.logging_use import take_back
+from norvash.work.may import MAY
 from norvash.work.measuring import note, record
 from norvash.work.settling import settle_doubt
 from norvash.work.signing import sign
@@ -54,3 +56,19 @@ def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:
     ]
     shop.later(days=9).log(motor, "9", day="yesterday")
     assert shop.page(motor).history[0].words == f"logged 9 h for {(shop.now - timedelta(days=1)).date()}"
+
+
+# What is done to no one motor stands in the record of none.
+OF_NO_MOTOR = {
+    *("add a dark window", "end a dark window", "add a person", "choose keys", "end sessions", "give a code"),
+    *("give a role", "name the site", "change a rule", "import hours", "import notes", "save a type"),
+}
+
+
+def test_every_job_on_a_motor_has_its_words_and_one_that_has_none_breaks_no_page(shop: Shop) -> None:
+    assert set(MAY) == OF_NO_MOTOR | set(history._ROUND_JOBS) | set(history._SAID)
+    motor = shop.motor()
+    shop.later(days=2).log(motor, "130")
+    with transaction(shop.conn):
+        shop.conn.execute("update act set job = 'a job of tomorrow' where job = 'log use'")
+    assert shop.page(motor).history[0].words == "a job of tomorrow"

@@ -14,7 +14,8 @@ from starlette.requests import Request, cookie_parser
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from norvash.config import Settings
-from norvash.errors import NorvashError, Unavailable
+from norvash.errors import InputError, NorvashError, Unavailable
+from norvash.exchange.json_text import as_text, read_json
 from norvash.web.answers import error_answer
 from norvash.web.deps import SESSION_COOKIE
 from norvash.web.forms import whole
@@ -201,7 +202,7 @@ class Guard:
     async def _pass_on(self, scope: Scope, receive: Receive, send: Send) -> None:
         try:
             body = await self._checked(scope, receive)
-        except (Refused, Unavailable) as refusal:
+        except (Refused, Unavailable, InputError) as refusal:
             status = refusal.status if isinstance(refusal, Refused) else None
             answer = error_answer(Request(scope), refusal, status)
             if isinstance(refusal, Refused) and refusal.waits:
@@ -226,7 +227,7 @@ class Guard:
     async def _checked(self, scope: Scope, receive: Receive) -> bytes:
         """Return the body of a request that may pass.
 
-        Raises: Refused.
+        Raises: Refused; InputError for JSON that is none.
         """
         if sum(len(name) + len(value) for name, value in scope["headers"]) > self.settings.most_header_bytes:
             raise Refused(
@@ -256,6 +257,8 @@ class Guard:
         if body is None:
             await self._heard_out(receive)
             raise _too_large(most)
+        if body and scope["path"].startswith("/api/"):
+            read_json(as_text(body), "Correct it and send it again.")
         return body
 
     async def _heard_out(self, receive: Receive) -> None:

@@ -2,39 +2,34 @@
 
 from datetime import date
 
-from norvash.core.sheet.field import Field
+from norvash.core.sheet.field import Decision, Field
 from norvash.core.sheet.judging.signs_shown import may_have_been
 from norvash.core.sheet.life import At, Life
-from norvash.core.sheet.stages.catalogue import SEEN, TASKS
-from norvash.core.sheet.stages.decide import OUTCOME, RUNS
+from norvash.core.sheet.stages.catalogue import FINDINGS, SEEN, TASKS, TOLD_BY
+from norvash.core.sheet.stages.decide import OUTCOME, RUNS, decided_finding
 from norvash.core.sheet.stages.own_tasks import OWN_TASK, own_place
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, GONE_ANSWERS
 from norvash.core.sheet.stages.rework import done_task, gone_finding
 from norvash.core.sheet.visit.proving import proof_asked
+from norvash.core.sheet.visit.ways import taken_work
 from norvash.errors import InputError
 from norvash.work.context import Context
 from norvash.work.standing import judge
 
+_MOST_SHOWN = 60
 _NO_LOOK = "came from a figure, which a look does not prove"
 _NOT_KNOWN = "is not proven by a look at it alone"
 
 
 def check_asked(context: Context, field: Field, place: int, word: str, today: date) -> None:
-    """Refuse a task that nothing on its motor asks for, a fresh look at what no look can prove, a cause that was not
-    mended at this visit, that a complaint is gone while something outside the motor stands, and service for what a stop
-    takes out of it.
+    """Refuse a task that neither a finding on its motor nor the way that was taken asks for, a decision on what is not
+    found there, a fresh look at what no look can prove, a cause that was not mended at this visit, that a complaint is
+    gone while something outside the motor stands, and service for what a stop takes out of it.
 
     Raises: InputError.
     """
-    if field is CAUSE_WAS and word:
-        _was_mended(context, word, today)
-    if field is COMPLAINT_NOW and word in GONE_ANSWERS:
-        _nothing_outside(judge(context, today).found.lives)
-    if field is OUTCOME and word in RUNS:
-        _may_run(judge(context, today).found.lives)
-    task, looked = TASKS.get(done_task(field)), gone_finding(field)
-    if looked:
-        _look_proves(context, judge(context, today).found.lives, (place, looked))
+    _check_said(context, field, place, word, today)
+    task = TASKS.get(done_task(field))
     own, sheet = own_place(done_task(field)), context.open_sheet
     if own and sheet is not None and OWN_TASK.given(sheet, own) is None:
         raise InputError("Nobody has added this task.", "Add it to the work list first.", "value")
@@ -42,12 +37,53 @@ def check_asked(context: Context, field: Field, place: int, word: str, today: da
         return
     found = judge(context, today).found
     asked = (*(x.finding for x in found.lives), *(c.finding for c in found.conditions))
-    if not any(task in f.tasks for f in asked):
+    taken = [t for t, _ in taken_work(sheet)] if sheet is not None else []
+    if task not in taken and not any(task in f.tasks for f in asked):
         raise InputError(
             f"Nothing found here asks for “{task.what}”.",
             "Enter what was found first: then it is on the work list.",
             "value",
         )
+
+
+def _check_said(context: Context, field: Field, place: int, word: str, today: date) -> None:
+    """Refuse what is said of a finding, a cause, the complaint or the outcome and cannot be."""
+    if isinstance(field, Decision) and word:
+        _is_found(context, (place, decided_finding(field)), today)
+    if field is CAUSE_WAS and word:
+        _was_mended(context, word, today)
+    if field is COMPLAINT_NOW and word in GONE_ANSWERS:
+        _nothing_outside(judge(context, today).found.lives)
+    if field is OUTCOME and word in RUNS:
+        _may_run(judge(context, today).found.lives)
+    if looked := gone_finding(field):
+        _look_proves(context, judge(context, today).found.lives, (place, looked))
+
+
+def names_nothing(field: Field) -> bool:
+    """Tell whether a field names a finding or a task that this version does not know."""
+    finding, task = decided_finding(field) or gone_finding(field), done_task(field)
+    return bool(finding and finding not in FINDINGS) or bool(task and task not in TASKS and not own_place(task))
+
+
+def _is_found(context: Context, at: At, today: date) -> None:
+    """Refuse to decide what is found nowhere on its motor, or not there.
+
+    A file or a queue of earlier may name what its figures were called then: that is decided where the same figures find
+    something else by now.
+    """
+    found, told_by = judge(context, today).found, set(TOLD_BY.get(at[1], ()))
+    here = [(x.place, x.position, x.finding.id) for x in found.lives]
+    here += [(c.place, c.position, c.finding.id) for c in found.conditions]
+    if any(n == at[0] and (i == at[1] or told_by & {*TOLD_BY.get(i, ())}) for _, n, i in here):
+        return
+    there = ", ".join(dict.fromkeys(f"{place} (place {n})" for place, n, i in here if i == at[1]))
+    words = FINDINGS[at[1]].words if at[1] in FINDINGS else at[1][:_MOST_SHOWN]
+    raise InputError(
+        f"“{words}” is not found {'there' if there else 'on this motor'}.",
+        f"It is at {there}." if there else "Decide what is found, where it is.",
+        "place" if there else "value",
+    )
 
 
 def _was_mended(context: Context, cause: str, today: date) -> None:

@@ -69,9 +69,8 @@ def history(acts: Sequence[Done], unit: str) -> tuple[HistoryLine, ...]:
             visit.append(act)
         else:
             told = _Told(act.at.date().isoformat(), _plain(act.before_json), _plain(act.after_json), unit)
-            lines.append(
-                HistoryLine(act.at, act.person, f"{_SAID[act.job](told)}{_source(told)}{_played(act)}", act.device)
-            )
+            words = _SAID[act.job](told) if act.job in _SAID else act.job
+            lines.append(HistoryLine(act.at, act.person, f"{words}{_source(told)}{_played(act)}", act.device))
     if visit:
         lines.append(_visit(visit, unit))
     return tuple(reversed(lines))

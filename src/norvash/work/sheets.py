@@ -24,7 +24,7 @@ from norvash.store import people, sheets
 from norvash.store.database import Connection
 from norvash.store.records import kept
 from norvash.work.acting import Act, Change
-from norvash.work.asked_for import check_asked
+from norvash.work.asked_for import check_asked, names_nothing
 from norvash.work.context import Context
 from norvash.work.gate_holding import hold_entry
 from norvash.work.loading import load
@@ -268,7 +268,9 @@ def kept_field(field_id: str) -> Field:
 
 def _field(field_id: str, place: int, context: Context, *, taken_back: bool) -> Field:
     field = field_of(field_id)
-    if field is None or field is SAFE.confirmed:
+    there = any(spot[:2] == (field_id, place) for spot in context.written)
+    unknown = field is not None and taken_back and not there and names_nothing(field)
+    if field is None or field is SAFE.confirmed or unknown:
         raise NotFound(f"A sheet has no “{field_id[:60]}”.", "Enter it on the sheet's page.", "field")
     if not field.is_offered(context.facts, context.rules) and not taken_back:
         raise InputError(

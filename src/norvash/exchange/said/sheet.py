@@ -87,6 +87,8 @@ class OpenLine(Open, Line):
     @classmethod
     def lines_of(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
         after = plain_of(act.after_json)
+        if "look" not in after:
+            return  # it went on with the sheet that was open: nothing was opened
         safe = {"safe": True} if entries.fetch_entry(conn, f"{act.id}.safe") is not None else {}
         yield {"do": "open", "kind": after["look"], "round": after["kind"], **counter_typed(conn, act), **safe}
 

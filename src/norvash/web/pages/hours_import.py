@@ -14,12 +14,14 @@ from norvash.store.database import Connection
 from norvash.web import importer
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
+from norvash.web.importer import kept_as
 from norvash.work.acting import Act
 from norvash.work.importing import Judged, judge, take
 from norvash.work.logging_use import MODES
 from norvash.work.site import clock
 
 router = APIRouter()
+_KIND = "hours"
 _SAMPLE = 6
 
 
@@ -51,7 +53,7 @@ def upload(*, request: Request, conn: Conn, now: Now, who: Who, sent: SentForm) 
     try:
         act = act_of(sent.typed, who, now)
         match = guessed(read_sheet(sent.data))
-        importer.keep_file(conn, act, sent.name, sent.data, now)
+        importer.keep_file(conn, act, _KIND, name=sent.name, data=sent.data, now=now)
     except NorvashError as error:
         return _ask(request, error)
     _check(request, act.id, match)
@@ -65,7 +67,7 @@ def _check(request: Request, file_id: str, match: Match) -> None:
         lines, faults = read_lines(_sheet(conn, file_id)[0], match)
         return match, judge(conn, lines, faults, mode=match.mode, now=_clock(conn), tell=tell)
 
-    importer.look(request, file_id, work)
+    importer.look(request, kept_as(_KIND, file_id), work)
 
 
 def _clock(conn: Connection) -> datetime:
@@ -73,7 +75,7 @@ def _clock(conn: Connection) -> datetime:
 
 
 def _sheet(conn: Connection, file_id: str) -> tuple[Sheet, str]:
-    _, digest, data = use.fetch_file(conn, file_id)
+    _, digest, data = use.fetch_file(conn, kept_as(_KIND, file_id))
     return read_sheet(data), digest
 
 
@@ -88,14 +90,14 @@ def _page(
 ) -> Response:
     job = importer.so_far(
         request,
-        file_id,
+        kept_as(_KIND, file_id),
         area="Hours",
         again=lambda: _check(request, file_id, guessed(_sheet(conn, file_id)[0])),
-        kept=lambda judged: page(request, "hours_imported.html", area="Hours", judged=judged, errors={}),
+        taken=lambda judged: page(request, "hours_imported.html", area="Hours", judged=judged, errors={}),
     )
     if isinstance(job, Response):
         return job
-    name, _, data = use.fetch_file(conn, file_id)
+    name, _, data = use.fetch_file(conn, kept_as(_KIND, file_id))
     sheet = read_sheet(data)
     error = error or job.error
     match, judged = job.result if job.result is not None else (guessed(sheet), Judged())
@@ -135,7 +137,7 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, type
     """Keep all good lines, in a thread of its own."""
     try:
         act = act_of(typed, who, now)
-        chosen: Match = importer.looked_at(request, file_id)[0]
+        chosen: Match = importer.looked_at(request, kept_as(_KIND, file_id))[0]
     except NorvashError as error:
         return _page(request, conn, file_id, typed, error)
     _take(request, file_id, chosen, act)
@@ -146,6 +148,7 @@ def _take(request: Request, file_id: str, chosen: Match, act: Act) -> None:
     def work(conn: Connection, tell: Any) -> Judged:
         sheet, digest = _sheet(conn, file_id)
         lines, faults = read_lines(sheet, chosen)
-        return take(conn, act, file_id, sha256=digest, lines=lines, faults=faults, mode=chosen.mode, tell=tell)
+        known = kept_as(_KIND, file_id)
+        return take(conn, act, known, sha256=digest, lines=lines, faults=faults, mode=chosen.mode, tell=tell)
 
-    importer.take(request, file_id, "Keeping the readings", work)
+    importer.take(request, kept_as(_KIND, file_id), "Keeping the readings", work)

@@ -15,11 +15,13 @@ from norvash.store.database import Connection
 from norvash.web import importer
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
+from norvash.web.importer import kept_as
 from norvash.work.acting import Act
 from norvash.work.noting_tables import Found, Table, import_notes, look_through, take_back_notes
 from norvash.work.site import clock
 
 router = APIRouter()
+_KIND = "notes"
 _MOST_SHOWN = 200
 
 
@@ -56,7 +58,7 @@ def upload(*, request: Request, conn: Conn, now: Now, who: Who, sent: SentForm) 
         if not data.strip():
             raise InputError("There is no table.", "Paste it, or give its file.", "table")
         notes_table(data, labels_of(conn), own)
-        importer.keep_file(conn, act, own, data, now)
+        importer.keep_file(conn, act, _KIND, name=own, data=data, now=now)
     except NorvashError as error:
         return _ask(request, sent.typed, error)
     _check(request, act.id)
@@ -77,7 +79,7 @@ def labels_of(conn: Connection) -> Labels:
 
 
 def _table(conn: Connection, file_id: str) -> Table:
-    own, _, data = use.fetch_file(conn, file_id)
+    own, _, data = use.fetch_file(conn, kept_as(_KIND, file_id))
     return notes_table(data, labels_of(conn), own)
 
 
@@ -88,7 +90,7 @@ def _check(request: Request, file_id: str) -> None:
         now = clock(people.fetch_site(conn), datetime.now())
         return (look_through(conn, _table(conn, file_id), now, act_id=file_id, tell=tell),)
 
-    importer.look(request, file_id, work)
+    importer.look(request, kept_as(_KIND, file_id), work)
 
 
 @router.get("/notes/import/{file_id}")
@@ -101,15 +103,15 @@ def _page(
     request: Request, conn: Connection, file_id: str, typed: dict[str, str], error: NorvashError | None
 ) -> Response:
     def again() -> None:
-        use.fetch_file(conn, file_id)
+        use.fetch_file(conn, kept_as(_KIND, file_id))
         _check(request, file_id)
 
     job = importer.so_far(
         request,
-        file_id,
+        kept_as(_KIND, file_id),
         area="Motors",
         again=again,
-        kept=lambda found: page(request, "notes_kept.html", area="Motors", found=found, act_id=fresh_id(), errors={}),
+        taken=lambda found: page(request, "notes_kept.html", area="Motors", found=found, act_id=fresh_id(), errors={}),
     )
     if isinstance(job, Response):
         return job
@@ -135,7 +137,7 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, type
     """Keep all good lines, in a thread of its own."""
     try:
         act = act_of(typed, who, now)
-        importer.looked_at(request, file_id)
+        importer.looked_at(request, kept_as(_KIND, file_id))
     except NorvashError as error:
         return _page(request, conn, file_id, typed, error)
     _take(request, file_id, act, "right" if typed.get("right") == "yes" else "")
@@ -144,9 +146,9 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, type
 
 def _take(request: Request, file_id: str, act: Act, answer: str) -> None:
     def work(conn: Connection, tell: Any) -> Found:
-        return import_notes(conn, act, _table(conn, file_id), answer=answer, file_id=file_id, tell=tell)
+        return import_notes(conn, act, _table(conn, file_id), answer=answer, file_id=kept_as(_KIND, file_id), tell=tell)
 
-    importer.take(request, file_id, "Keeping the notes", work)
+    importer.take(request, kept_as(_KIND, file_id), "Keeping the notes", work)
 
 
 @router.post("/notes/{batch_id}/take-back")

@@ -23,7 +23,9 @@ def show(*, request: Request, conn: Conn) -> HTMLResponse:
     return _page(request, conn, None, None)
 
 
-def _page(request: Request, conn: Connection, learnt: "Learnt | None", error: NorvashError | None) -> HTMLResponse:
+def _page(
+    request: Request, conn: Connection, learnt: "Learnt | None", error: NorvashError | None, too_few: str = ""
+) -> HTMLResponse:
     from norvash.drawing.past_bands import past_bands
     from norvash.work.hindsight import how_it_did
 
@@ -38,6 +40,7 @@ def _page(request: Request, conn: Connection, learnt: "Learnt | None", error: No
         drawing=drawn[0],
         narrow=drawn[1],
         learnt=learnt,
+        too_few=too_few,
         act_id=fresh_id(),
         error=error,
         errors=errors_of(error),
@@ -52,7 +55,7 @@ def ask(*, request: Request, conn: Conn) -> HTMLResponse:
     try:
         return _page(request, conn, learn(conn), None)
     except NorvashError as error:
-        return _page(request, conn, None, error)
+        return _page(request, conn, None, None, f"{error.problem} {error.remedy}")
 
 
 @router.post("/outlook/past/learn")

@@ -75,7 +75,7 @@ def one(*, request: Request, conn: Conn, name: str) -> HTMLResponse:
     names = {known: f.name for f in fields(entry.inputs) for known in (f.name, *f.metadata["ask"].also)}
     typed = {names[k]: " ".join(request.query_params.getlist(k)).strip() for k in request.query_params if k in names}
     is_example = not typed
-    typed = {**_answered(entry.inputs), **(typed or as_typed(entry.example))}
+    typed = {**_answered(entry.inputs), **(typed or as_typed({names[k]: v for k, v in entry.example.items()}))}
     worked: Any = None
     drawing: Drawing | None = None
     narrow: Drawing | None = None

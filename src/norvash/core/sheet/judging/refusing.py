@@ -35,7 +35,7 @@ def refuse(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, 
 
     Raises: InputError that says what is right.
     """
-    if isinstance(field, Decision):
+    if isinstance(field, Decision) and asked.word:
         return _decision(field, place, asked, sheet=sheet, told=told, rules=rules)
     if field in OVERRULED.values() and asked.word:
         _overrule(field, asked.word, told)
