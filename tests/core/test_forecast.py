@@ -26,6 +26,13 @@ def visible(case: Case) -> bool:
     return bool(last) and case.new_mm - sum(last) / len(last) > 4 * case.visits[-1].sd_mm
 
 
+def busy_weeks(weeks: float, usage: Usage) -> float:
+    """Return how many weeks of work lie in so many weeks: a day on either side of a dark season is the same one."""
+    pattern = usage.pattern or (1.0,) * 52
+    years, rest = divmod(weeks, 52)
+    return years * sum(pattern) + sum(pattern[: int(rest)]) + (rest % 1) * pattern[int(rest)]
+
+
 def off(case: dict[str, Any], made: Forecast) -> dict[str, float]:
     """Return how far a forecast is from the worked one, each as a share of what is allowed."""
     wanted, seen = case["expected"], visible(case_of(case))
@@ -35,7 +42,12 @@ def off(case: dict[str, Any], made: Forecast) -> dict[str, float]:
     assert made.weeks is not None
     assert made.inspect_weeks is not None
     found = {f"use {k}": abs(v - use[k]) / (use["p50"] - at) / far[k] for k, v in asdict(made.use).items()}
-    found |= {f"weeks {k}": abs(v - weeks[k]) / weeks["p50"] / far[k] for k, v in asdict(made.weeks).items()}
+    usage = case_of(case).usage
+    middle = busy_weeks(weeks["p50"], usage)
+    found |= {
+        f"weeks {k}": abs(busy_weeks(v, usage) - busy_weeks(weeks[k], usage)) / middle / far[k]
+        for k, v in asdict(made.weeks).items()
+    }
     found["inspect"] = abs(made.inspect_use - wanted["inspect_by_use"]) / (use["p50"] - at) / 0.1
     found["inspect weeks"] = abs(made.inspect_weeks - wanted["inspect_by_weeks"]) / weeks["p50"] / 0.1
     found["rate"] = abs(made.mean_rate / wanted["mean_rate_mm_per_use"] - 1) / 0.05

@@ -147,6 +147,7 @@ FIGURES = {
     "forecast.bedding": "bedding",
     "forecast.bedding-sd": "bedding_sd",
     "forecast.jumps": "jumps_a_life",
+    "forecast.spared": "spared",
     "forecast.shared-error": "shared_error",
     "forecast.risk": "risk",
 }

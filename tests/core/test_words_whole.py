@@ -204,7 +204,7 @@ def test_no_word_moves_in_what_is_said_at_the_edges(rules: MotorRules) -> None:
         lines += [f"== {gone} day not known", *said(replace(taught, ahead=ahead), rules)]
     lines += ["== no forecast", *said(WORN, rules), "== no forecast, not measured", *said(state(), rules)]
     lines += [
-        f"{counted(n)} {rounded(n)}" for n in (0, 0.4, 1, 9.5, 10, 99.5, 100, 104, 995, 1000, 1234, 99999.5, 1234567)
+        f"{counted(n)} {rounded(n, n)}" for n in (0, 0.4, 1, 9.5, 10, 99.5, 100, 104, 995, 1000, 1234, 99999.5, 1234567)
     ]
     lines += [listed(names) for names in (["A"], ["A", "B"], ["A", "B", "C"])]
     assert_no_word_moved("words.txt", "\n".join(lines) + "\n")

@@ -3,7 +3,8 @@
 from norvash.core.brush.gauged import shows_depths
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState
-from norvash.core.text.words import UNIT_WORDS, day_words, grouped, length_words, short_day, use_figure, use_words
+from norvash.core.text.words import day_words, grouped, length_words, short_day, use_words
+from norvash.core.verdict.forecast_words import at_counter
 from norvash.core.verdict.reasons import limit_words
 from norvash.core.verdict.values import Findings
 from norvash.drawing.life_frame import BOTTOM, LEFT, RIGHT, TOP, Frame, axes, frame_of
@@ -194,7 +195,7 @@ def _band_words(frame: Frame, found: Findings, state: MotorState) -> list[Elemen
     x, y = frame.x(ahead.p50_units), frame.y(found.limit.limit_mm)
     anchor, dx = ("end", -8.0) if x > frame.width * 0.55 else ("start", 8.0)
     counted = " on the counter" if state.offset_units else ""
-    words = f"{use_figure(ahead.p50_units + state.offset_units, state.unit)} {UNIT_WORDS[state.unit]}"
+    words = at_counter(ahead.p50_units, state)
     made = [label("numeral", x + dx, y + 27, f"about {words}{counted}", anchor)]
     if ahead.p10_on and ahead.p90_on and y + 44 < frame.height - BOTTOM:
         made.append(label("text", x + dx, y + 44, f"{short_day(ahead.p10_on)} to {short_day(ahead.p90_on)}", anchor))

@@ -26,6 +26,7 @@ class Constants:
     bedding: float = 0.02
     bedding_sd: float = 0.012
     jumps_a_life: float = 0.10
+    spared: float = 0.10
     shared_error: float = 0.3
     risk: float = 0.05
     visible: float = 4.0
@@ -44,6 +45,7 @@ def constants_of(rules: MotorRules) -> Constants:
         bedding=rules["forecast.bedding"],
         bedding_sd=rules["forecast.bedding-sd"],
         jumps_a_life=rules["forecast.jumps"],
+        spared=rules["forecast.spared"],
         shared_error=rules["forecast.shared-error"],
         risk=rules["forecast.risk"],
         visible=rules["forecast.visible"],

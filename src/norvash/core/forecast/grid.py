@@ -1,8 +1,10 @@
 """The wear rate on a grid, with the length of the set at every node: a filter over the visits."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, fields, replace
+from typing import TypeVar
 
 import numpy as np
+from numpy.typing import NDArray
 from scipy.special import ndtr
 
 from norvash.core.forecast.batch import KIND, Array, Batch
@@ -16,6 +18,9 @@ _FACTORS = np.linspace(2.0, 4.0, 9)
 _JUMPED_SHARE = KIND(0.68)
 _JUMPED_SD = KIND(0.185)
 _MOST_JUMP = 0.3
+_SPARED_SHARE = KIND(0.5)
+_SPARED_SD = KIND(0.3)
+_LEAST_ODDS = 0.01  # under one in a hundred a jump moves nothing that is said
 _BEDDING = 0.01
 _UNSEEN = 0.2
 _NOTHING = KIND(1e-30)
@@ -95,7 +100,9 @@ def _start(batch: Batch, found: Deviations, step: float) -> tuple[Array, Array]:
 def believe(batch: Batch, found: Deviations) -> Believed:
     """Run the filter over all visits.
 
-    Source: grid over the rate with a Kalman level per node; two branches merged by moments
+    An interval went on at the rate, wore less without the rate being lower (idle hours, a light load), or raised it.
+
+    Source: grid over the rate with a Kalman level per node; three branches merged by moments
     """
     width = STEP if batch.use.shape[1] else _WIDE_STEP
     g, weight = _start(batch, found, width)
@@ -110,24 +117,100 @@ def believe(batch: Batch, found: Deviations) -> Believed:
         chance = np.minimum(c["jumps_a_life"] * mean_wear / batch.usable, _MOST_JUMP)[:, None]
         if not found.measured[:, j + 1 :, 0].any(1).all():
             tail = np.where(step.on[:, 0, 0] > 0, _tail(weight, level, variance, step), tail)
-        plain = _update(level - step.wear - step.settled, variance + step.added_var, step)
-        moved, level, variance = _moved(weight, level, variance)
-        shaken = _update(
-            level - _JUMPED_SHARE * step.wear - step.settled,
-            variance + step.added_var + (_JUMPED_SD * step.wear) ** 2,
-            step,
-        )
-        top = np.maximum(plain[2], shaken[2]).max(1, keepdims=True)
-        risen = chance * moved * np.exp(np.maximum(shaken[2] - top, _LEAST_LOG))
-        both = (1 - chance) * weight * np.exp(np.maximum(plain[2] - top, _LEAST_LOG)) + risen
+        left = _Left(weight, level, variance, *_moved(weight, level, variance), chance, c["spared"][:, None])
+        heard = _without_gain(left, step, _heard(left, step))
+        both = heard.kept + heard.risen
         total = both.sum(1)
-        jumped = risen.sum(1) / total
-        share = (risen / np.maximum(both, _NOTHING))[:, None, :]
-        apart = shaken[0] - plain[0]
-        level = plain[0] + share * apart
-        variance = plain[1] + share * (shaken[1] - plain[1] + (1 - share) * apart * apart)
+        jumped = heard.risen.sum(1) / total
+        kept = _merged(heard.plain, heard.spared, heard.less / np.maximum(heard.kept, _NOTHING))
+        level, variance = _merged(kept, heard.shaken, heard.risen / np.maximum(both, _NOTHING))
         weight, before = np.maximum(both / total[:, None], _LEAST_WEIGHT), batch.use[:, j]
     return Believed(g=g, weight=weight, level=level, variance=variance, tail=tail, jumped=jumped, step=width)
+
+
+@dataclass(frozen=True, slots=True)
+class _Left:
+    """What is believed before a reading: weights (N, nodes) with level and variance, the same after a jump, and how
+    likely a jump and a spared interval are (N, 1).
+    """
+
+    weight: Array
+    level: Array
+    variance: Array
+    moved: Array
+    moved_level: Array
+    moved_variance: Array
+    chance: Array
+    spared: Array
+
+
+@dataclass(frozen=True, slots=True)
+class _Heard:
+    """What a reading says to each branch: level, variance, log likelihood; and their weights at every rate: those of
+    the spared one, of it and the unchanged one, of the jumped one.
+    """
+
+    plain: tuple[Array, Array, Array]
+    spared: tuple[Array, Array, Array]
+    shaken: tuple[Array, Array, Array]
+    less: Array
+    kept: Array
+    risen: Array
+
+
+def _heard(left: _Left, step: _Interval) -> _Heard:
+    variance = left.variance + step.added_var
+    plain = _update(left.level - step.wear - step.settled, variance, step)
+    spared = _update(
+        left.level - _SPARED_SHARE * step.wear - step.settled, variance + (_SPARED_SD * step.wear) ** 2, step
+    )
+    shaken = _update(
+        left.moved_level - _JUMPED_SHARE * step.wear - step.settled,
+        left.moved_variance + step.added_var + (_JUMPED_SD * step.wear) ** 2,
+        step,
+    )
+    top = np.maximum(np.maximum(plain[2], spared[2]), shaken[2]).max(1, keepdims=True)
+    less = left.spared * left.weight * _likely(spared[2] - top)
+    kept = (1 - left.chance - left.spared) * left.weight * _likely(plain[2] - top) + less
+    return _Heard(plain, spared, shaken, less, kept, left.chance * left.moved * _likely(shaken[2] - top))
+
+
+def _without_gain(left: _Left, step: _Interval, heard: _Heard) -> _Heard:
+    """Return what was heard, with no more weight on a jump than a reading as expected would give it where the interval
+    wore less: a slow interval never speaks for a jump.
+    """
+    odds = heard.risen.sum(1) / heard.kept.sum(1)
+    rows = np.flatnonzero(odds > _LEAST_ODDS)
+    if not len(rows):
+        return heard
+    left, step, odds = _of(left, rows), _of(step, rows), odds[rows]
+    expected = (left.weight[:, None, :] * (left.level - step.wear - step.settled)).sum(2, keepdims=True)
+    slow = (step.on * (step.read - expected)).sum((1, 2)) > 0
+    usual = _heard(left, replace(step, read=expected))
+    most = usual.risen.sum(1) / usual.kept.sum(1)
+    risen = heard.risen.copy()
+    risen[rows] *= np.where(slow, np.minimum(most / odds, 1), 1)[:, None]
+    return replace(heard, risen=risen)
+
+
+R = TypeVar("R", _Left, _Interval)
+
+
+def _of(values: R, rows: NDArray[np.intp]) -> R:
+    """Return the same of some sets only."""
+    return replace(values, **{f.name: getattr(values, f.name)[rows] for f in fields(values)})
+
+
+def _likely(log: Array) -> Array:
+    likely: Array = np.exp(np.maximum(log, _LEAST_LOG))
+    return likely
+
+
+def _merged(one: tuple[Array, ...], other: tuple[Array, ...], share: Array) -> tuple[Array, Array]:
+    """Return level and variance of two branches at the same rates as one, by moments; `share` is that of the other."""
+    by_group = share[:, None, :]
+    apart = other[0] - one[0]
+    return one[0] + by_group * apart, one[1] + by_group * (other[1] - one[1] + (1 - by_group) * apart * apart)
 
 
 def _of_fitting(batch: Batch, rate: Array) -> Array:

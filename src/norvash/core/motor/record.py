@@ -207,6 +207,11 @@ class MotorState:
         return last.total_units + since
 
     @property
+    def now_units(self) -> float:
+        """Return the total use by the log; without one that at which the set went in."""
+        return self.entries[-1].total_units if self.entries else self.current.fitted_units
+
+    @property
     def offset_units(self) -> float:
         """Return what the counter shows more than the total use, now."""
         return self.entries[-1].counter_units - self.entries[-1].total_units if self.entries else 0.0

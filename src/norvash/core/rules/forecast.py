@@ -89,6 +89,15 @@ RULES = (
         high=1,
     ),
     Rule(
+        id="forecast.spared",
+        words="share of the intervals in which a set wears less than its rate, which stays: idle hours, light load",
+        unit="share",
+        default=0.10,
+        source=_FLEETS,
+        low=0,
+        high=0.5,
+    ),
+    Rule(
         id="forecast.stop",
         words="share of the expected life under which no further interval is worth while",
         unit="share",

@@ -5,6 +5,8 @@ from math import floor, log10
 
 from norvash.core.text.quantities import shown
 
+# The most of what is left that the digits of a figure may cost.
+_MOST_LOST, _TENTH, _HAIR = 0.02, 0.1, 1e-9
 _DIGITS = {"mm": 1, "in": 3, "thou": 0}
 UNIT_WORDS = {"hours": "h", "starts": "starts", "years": "years"}
 _ORDINALS = ("first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth")
@@ -110,9 +112,17 @@ def line_number(units: float, unit_of_use: str) -> str:
     return grouped(units, 2 if unit_of_use == "years" else 0)
 
 
-def use_figure(units: float, unit_of_use: str) -> str:
-    """Return an amount of use that a forecast can carry, without its unit: rounded down."""
-    return grouped(rounded(units, 0.1 if unit_of_use == "years" else 1.0), _use_digits(unit_of_use))
+def use_figure(units: float, unit_of_use: str, left: float) -> str:
+    """Return an amount of use that a forecast can carry, without its unit: rounded down, by little of what is `left`
+    until then.
+
+    >>> use_figure(12487.2, "hours", 12487.2), use_figure(12487.2, "hours", 187.0), use_figure(9.37, "years", 1.2)
+    ('12\u202f400', '12\u202f487', '9.37')
+    """
+    if unit_of_use != "years":
+        return grouped(rounded(units, left))
+    digits = 1 if _MOST_LOST * left >= _TENTH else 2
+    return grouped(rounded(units, left, 10.0**-digits), digits)
 
 
 def rate_figure(mm_per_kh: float, unit_of_use: str) -> float:
@@ -164,15 +174,16 @@ def ordinal(number: int) -> str:
     return f"{number}{ending}"
 
 
-def rounded(units: float, step: float = 1.0) -> float:
-    """Return use rounded down to a figure that a forecast can carry: three digits, whole units or another step.
+def rounded(units: float, left: float, step: float = 1.0) -> float:
+    """Return use rounded down to a figure that a forecast can carry: three digits, or more where they would cost over
+    2 % of what is `left` until then; never less than whole units or another step.
 
-    >>> rounded(12487.2), rounded(882.9), rounded(47.3)
-    (12400.0, 882.0, 47.0)
+    >>> rounded(12487.2, 9000.0), rounded(12487.2, 187.0), rounded(882.9, 882.9), rounded(47.3, 47.3)
+    (12400.0, 12487.0, 882.0, 47.0)
     """
-    while units / step >= 1000:
+    while units / step >= 1000 and step * 10 <= _MOST_LOST * left:
         step *= 10
-    return float(units // step * step)
+    return floor(units / step + _HAIR) * step
 
 
 def counted(units: float) -> str:

@@ -21,7 +21,12 @@ _NARROW, _WORN_OUT = 2.0, 0.9
 
 def at_counter(units: float, state: MotorState) -> str:
     """Return a total use as the counter will show it."""
-    return f"{use_figure(units + state.offset_units, state.unit)} {UNIT_WORDS[state.unit]}"
+    return f"{counter_figure(units, state)} {UNIT_WORDS[state.unit]}"
+
+
+def counter_figure(units: float, state: MotorState) -> str:
+    """Return the same without its unit."""
+    return use_figure(units + state.offset_units, state.unit, units - state.now_units)
 
 
 def on_counter(words: str, state: MotorState) -> str:
@@ -49,8 +54,7 @@ def range_words(found: Findings, state: MotorState) -> list[Reason]:
     started = state.current.fitted_units
     if found.round is None:
         first = started + min(_FIRST_LOOK * (ahead.p50_units - started), ahead.look_units - started)
-        now = state.entries[-1].total_units if state.entries else started
-        when = f"at about {on_counter(at_counter(first, state), state)}" if over(first, now) else "now"
+        when = f"at about {on_counter(at_counter(first, state), state)}" if over(first, state.now_units) else "now"
         return [Reason(f"One measurement {when} narrows this about four times.")]
     guess = "; the limit is an estimate" if found.limit.estimated else ""
     made = [] if found.missing else [Reason(f"{_band(ahead, state)}, from {_basis(ahead, state)}{guess}.")]
@@ -70,7 +74,7 @@ def _is_narrow(ahead: Ahead) -> bool:
 
 
 def _band(ahead: Ahead, state: MotorState) -> str:
-    low, high = use_figure(ahead.p10_units + state.offset_units, state.unit), at_counter(ahead.p90_units, state)
+    low, high = counter_figure(ahead.p10_units, state), at_counter(ahead.p90_units, state)
     words = on_counter(f"The first brush is at its limit 8 times in 10 between {low} and {high}", state)
     days = all_known(ahead.p10_on, ahead.p90_on)
     return words if days is None else f"{words}, {day_words(days[0])} to {day_words(days[1])}"

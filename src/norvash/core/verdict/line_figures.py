@@ -10,7 +10,7 @@ from norvash.core.motor.record import MotorState
 from norvash.core.planning.policies import OWN
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import UNIT_WORDS, day_words, use_figure
-from norvash.core.verdict.forecast_words import at_counter, due_at, far_off, on_counter
+from norvash.core.verdict.forecast_words import at_counter, counter_figure, due_at, far_off, on_counter
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.line_figure import LineFigure
 from norvash.core.verdict.values import Findings
@@ -83,14 +83,14 @@ def _plan(found: Findings, today: date) -> tuple[LineFigure, ...]:
 
 
 def _sure(ahead: Ahead, state: MotorState) -> LineFigure:
-    low, high = use_figure(ahead.p10_units + state.offset_units, state.unit), at_counter(ahead.p90_units, state)
+    low, high = counter_figure(ahead.p10_units, state), at_counter(ahead.p90_units, state)
     return LineFigure("8 in 10", "how sure", on_counter(f"{low} to {high}", state))
 
 
 def _of_a_kind(ahead: Ahead, state: MotorState) -> tuple[LineFigure, ...]:
     """Return how long half of such sets last, before anything is measured on this one."""
     started = state.current.fitted_units
-    low, high = (use_figure(x - started, state.unit) for x in (ahead.p25_units, ahead.p75_units))
+    low, high = (use_figure(x - started, state.unit, x - started) for x in (ahead.p25_units, ahead.p75_units))
     past = ahead.past_sets
     basis = f"from {past} earlier set{'s' * (past > 1)} of this kind" if past else "from the expected life only"
     return (LineFigure(f"{low} to {high} {UNIT_WORDS[state.unit]}", "half of such sets last", basis),)
