@@ -302,7 +302,7 @@ def test_sums_as_pages_and_json(client: TestClient) -> None:
         ("usable-carbon", "[1]", 422),
         ("usable-carbon", '{"length_mm": NaN, "new_mm": 1, "limit_mm": 0}', 422),
         ("none", "{}", 404),
-        ("usable-carbon", "[" * 50000, 400),
+        ("usable-carbon", "[" * 50000, 422),
     ):
         answer = client.post(f"/api/v1/sums/{path}", content=body, headers={"Content-Type": "application/json"})
         assert (answer.status_code, bool(answer.json()["error"]["remedy"])) == (status, True), body[:40]

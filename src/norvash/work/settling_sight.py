@@ -6,7 +6,7 @@ from norvash.core.record.brushes import ReadingStands
 from norvash.core.record.sheet import SightSaid
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.sheet import Spot
-from norvash.core.sheet.visit.done import done_tasks, touched
+from norvash.core.sheet.visit.done import done_tasks, may_be_left
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import rounds
 from norvash.store.database import Connection
@@ -53,7 +53,7 @@ def _entry(context: Context, spot: Spot, *, sight: Sight) -> SightSaid:
     field, sheet = kept_field(spot[0]), context.open_sheet
     if sheet is None:
         raise LookupError("an unsigned sheet is the newest")
-    if sight == "left" and not touched(field, done_tasks(sheet), context.state.told.new, spot[1]):
+    if sight == "left" and not may_be_left(field, done_tasks(sheet), context.state.told.new, spot[1]):
         raise Conflict(
             "Nothing was done here at this visit: it is as found.",
             "Tick the work on the rework stage first, or keep it as found.",

@@ -16,7 +16,7 @@ from norvash.core.sheet.stages.brushes.carbon import SHORTEST_ONLY
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE, CUT_MINUTES
 from norvash.core.sheet.stages.gates import GATES, SAFE
-from norvash.core.sheet.visit.done import done_tasks, last_work, overtaken, touched
+from norvash.core.sheet.visit.done import done_tasks, last_work, overtaken, read_anew, touched, work_beside
 from norvash.core.sheet.visit.entry_read import Read
 from norvash.core.sheet.visit.typed import place_of, read_entry
 from norvash.errors import Conflict, InputError, NotFound
@@ -32,7 +32,7 @@ from norvash.work.marks import mark_of
 from norvash.work.putting import Put, There, put
 from norvash.work.saying import Saying, say
 from norvash.work.sheet_state import compared_with, compares, put_together
-from norvash.work.sighting import Seeing, sight_for
+from norvash.work.sighting import AGAIN, Seeing, sight_for
 from norvash.work.standing import Judged, foresee, judge
 
 NOT_SAID = Seeing()
@@ -57,7 +57,7 @@ def enter(
     Conflict for a closed gate, a signed sheet, or what somebody else entered meanwhile.
     """
 
-    def prepare(now: Act) -> Saying:
+    def prepare(now: Act, seeing: Seeing = seeing) -> Saying:
         context = load(conn, unsigned(conn, sheet_id).motor_id)
         sheet = sheet_of(conn, context, sheet_id)
         field = _field(field_id, place, context, taken_back=not text.strip())
@@ -76,7 +76,9 @@ def enter(
             touched=touching,
             by=By(person, now.at.date(), alone, now.at),
         )
-        sight = _sight(field, seeing, touched=touching)
+        sight = _sight(field, seeing, touched=touching, beside=bool(work_beside(field, done_tasks(sheet))))
+        if not seeing.answer and sight == "left" and read_anew(field, sheet, place):
+            seeing = replace(seeing, answer=AGAIN)
         placed = put(context, value, seeing, sight=sight, replaces=replaces, now=now.at)
         why = seeing.why if placed.slip else ""
         after = {"field": field.id, "place": place, **_told_of(placed.said), **({"slip": why} if why else {})}
@@ -147,7 +149,9 @@ class _Entry:
         return there
 
     def worked(self, sight: Sight) -> bool:
-        return overtaken(self.field, self.sheet, self.place) if sight == "left" else self.touched
+        if sight == "left":
+            return overtaken(self.field, self.sheet, self.place)
+        return self.touched or bool(work_beside(self.field, done_tasks(self.sheet)))
 
     def meanwhile(self, there: There) -> Conflict:
         given = next(g for g in self.sheet.written.values() if g.id == there.id)
@@ -185,10 +189,12 @@ def _touched(context: Context, sheet: Sheet, field: Field, place: int) -> bool:
     return field.sighted and touched(field, done_tasks(sheet), context.state.told.new, place)
 
 
-def _sight(field: Field, seeing: Seeing, *, touched: bool) -> Sight:
+def _sight(field: Field, seeing: Seeing, *, touched: bool, beside: bool) -> Sight:
+    """Return the sight of a value; one that is said to be as left may be so where its part was worked on."""
     if field.records_work:
         return "left"
-    return sight_for(seeing, touched=touched) if field.sighted else "found"
+    said = seeing.says_left and beside
+    return sight_for(seeing, touched=touched or said) if field.sighted else "found"
 
 
 def _read(

@@ -32,6 +32,11 @@ class Seeing:
         said = {"sight": self.sight, "touched": self.touched, "answer": self.answer, "why": self.why}
         return {k: v for k, v in said.items() if v not in ("", None)}
 
+    @property
+    def says_left(self) -> bool:
+        """Tell whether the person says that it is as left."""
+        return (self.answer if self.answer in _SIGHTS else self.sight) == "left"
+
 
 def sight_for(seeing: Seeing, *, touched: bool) -> Sight:
     """Return the sight of a value at a place that work of this visit has touched or not.

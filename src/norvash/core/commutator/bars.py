@@ -42,6 +42,9 @@ FILMS = frozenset(c.id for c in CONDITIONS if c.kind == "film")
 BURNS = ("burnt", "burnt-leading", "burnt-trailing")
 MARKED = ("dark", *BURNS)
 
+# What ends the words of a map that is still being painted.
+GOES_ON = "…"
+
 BarMap = Mapping[int, frozenset[str]]
 _PART = re.compile(r"([a-z-]+)\s+([0-9][0-9\s,–-]*)")
 _RUN = re.compile(r"([0-9]{1,4})(?:\s*[-–]\s*([0-9]{1,4}))?")
@@ -70,7 +73,7 @@ def read_map(text: str, bars: int) -> dict[int, frozenset[str]]:
     """
     check_bars(bars)
     found: dict[int, set[str]] = {}
-    for part in (p.strip().lower() for p in text.split(";") if p.strip()):
+    for part in (p.strip().lower() for p in text.split(";") if p.strip(" .…")):
         match = _PART.fullmatch(part)
         if match is None or match[1] not in BY_ID:
             known = ", ".join(c.id for c in CONDITIONS)
@@ -86,6 +89,15 @@ def read_map(text: str, bars: int) -> dict[int, frozenset[str]]:
         if len(films) > 1:
             raise InputError(f"Bar {bar} shows two films: {' and '.join(sorted(films))}.", "Keep one of them.", "value")
     return {bar: frozenset(shown) for bar, shown in sorted(found.items())}
+
+
+def goes_on(text: str) -> bool:
+    """Tell whether the words of a map say that it is still being painted.
+
+    >>> goes_on("burnt 5; …"), goes_on("burnt 5")
+    (True, False)
+    """
+    return text.rstrip().endswith((GOES_ON, "..."))
 
 
 def check_painted(shown: BarMap, bars: int) -> None:

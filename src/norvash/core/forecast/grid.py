@@ -117,7 +117,17 @@ def believe(batch: Batch, found: Deviations) -> Believed:
         chance = np.minimum(c["jumps_a_life"] * mean_wear / batch.usable, _MOST_JUMP)[:, None]
         if not found.measured[:, j + 1 :, 0].any(1).all():
             tail = np.where(step.on[:, 0, 0] > 0, _tail(weight, level, variance, step), tail)
-        left = _Left(weight, level, variance, *_moved(weight, level, variance), chance, c["spared"][:, None])
+        moved, moved_level, moved_variance = _moved(weight, level, variance)
+        left = _Left(
+            weight=weight,
+            level=level,
+            variance=variance,
+            moved=moved,
+            moved_level=moved_level,
+            moved_variance=moved_variance,
+            chance=chance,
+            spared=c["spared"][:, None],
+        )
         heard = _without_gain(left, step, _heard(left, step))
         both = heard.kept + heard.risen
         total = both.sum(1)
@@ -128,7 +138,7 @@ def believe(batch: Batch, found: Deviations) -> Believed:
     return Believed(g=g, weight=weight, level=level, variance=variance, tail=tail, jumped=jumped, step=width)
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class _Left:
     """What is believed before a reading: weights (N, nodes) with level and variance, the same after a jump, and how
     likely a jump and a spared interval are (N, 1).
@@ -144,7 +154,7 @@ class _Left:
     spared: Array
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class _Heard:
     """What a reading says to each branch: level, variance, log likelihood; and their weights at every rate: those of
     the spared one, of it and the unchanged one, of the jumped one.
@@ -172,7 +182,8 @@ def _heard(left: _Left, step: _Interval) -> _Heard:
     top = np.maximum(np.maximum(plain[2], spared[2]), shaken[2]).max(1, keepdims=True)
     less = left.spared * left.weight * _likely(spared[2] - top)
     kept = (1 - left.chance - left.spared) * left.weight * _likely(plain[2] - top) + less
-    return _Heard(plain, spared, shaken, less, kept, left.chance * left.moved * _likely(shaken[2] - top))
+    risen = left.chance * left.moved * _likely(shaken[2] - top)
+    return _Heard(plain=plain, spared=spared, shaken=shaken, less=less, kept=kept, risen=risen)
 
 
 def _without_gain(left: _Left, step: _Interval, heard: _Heard) -> _Heard:

@@ -9,6 +9,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Earlier, Given
+from norvash.core.sheet.part import Part
 from norvash.core.sheet.records import PaintedMap, Readings, Record
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.task import Task
@@ -64,6 +65,7 @@ class Field:
     proves: tuple[Finding, ...] = ()
     tested: str = ""
     touched_by: tuple[Task, ...] = ()
+    hangs_on: tuple[Part, ...] = ()
     after_work: bool = False
     why_not: Callable[[Facts, MotorRules], str] = _no_reason
     does: tuple[Task, ...] = ()

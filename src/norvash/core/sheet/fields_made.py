@@ -8,6 +8,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Column, Mark, Needs, Per, Pick, Quantity, Text, Tick
 from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.part import Part
 from norvash.core.sheet.records import Record
 from norvash.core.sheet.task import Task
 
@@ -26,6 +27,7 @@ class More(TypedDict, total=False):
     proves: tuple[Finding, ...]
     tested: str
     touched_by: tuple[Task, ...]
+    hangs_on: tuple[Part, ...]
     after_work: bool
     why_not: Callable[[Facts, MotorRules], str]
     does: tuple[Task, ...]

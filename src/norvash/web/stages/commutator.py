@@ -19,7 +19,7 @@ from norvash.core.sheet.judging.commutator.map_shown import earthed_bar, map_cha
 from norvash.core.sheet.judging.commutator.says import cut_says, map_says, run_says, test_says
 from norvash.core.sheet.judging.windings.measured import slots_on_growler
 from norvash.core.sheet.said import Said
-from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
+from norvash.core.sheet.stages.commutator.bar_map import ALL_SEEN, BAR_MAP
 from norvash.core.sheet.stages.commutator.bar_test import (
     BAR_SHAFT,
     BAR_SHAFT_BAR,
@@ -91,6 +91,7 @@ class Own:
     """The fields of the commutator by the parts of its page."""
 
     bar_map: Entry
+    all_seen: Entry
     run_out: Entry
     run_out_on: Entry
     run_out_step: Entry
@@ -185,6 +186,7 @@ def _own(shown: SheetPage) -> Own:
 
     return Own(
         bar_map=at(BAR_MAP),
+        all_seen=at(ALL_SEEN),
         run_out=at(RUN_OUT),
         run_out_on=at(RUN_OUT_ON),
         run_out_step=at(RUN_OUT_STEP),

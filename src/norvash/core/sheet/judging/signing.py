@@ -8,7 +8,7 @@ from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import rework, safe, sign
 from norvash.core.sheet.stages.catalogue import STAGES, stage_of
-from norvash.core.sheet.stages.decide import KEPT, OUTCOME, RETIRED, RUNS
+from norvash.core.sheet.stages.decide import KEPT, OUTCOME, RETIRED, RUNS, STOPS
 from norvash.core.sheet.stages.gates import GATES, POWER, SAFE, SERVICE
 from norvash.core.sheet.stages.prove import stage as prove
 from norvash.core.sheet.visit.asked import misfits
@@ -97,7 +97,16 @@ def standing(visit: Visit) -> tuple[str, ...]:
     waived = [
         f"gate “{words}” was waived by {now.person}" for words, now in gates if now.state == "waived" and not now.waived
     ]
-    return (*put_off, *gone, *waived, *holds_waived)
+    unfinished = _unfinished(visit) if OUTCOME.of(visit.sheet) in STOPS else ()
+    return (*put_off, *gone, *waived, *holds_waived, *unfinished)
+
+
+def _unfinished(visit: Visit) -> Iterator[str]:
+    """Yield what nobody has looked at to its end, and what is signed without it all the same."""
+    from norvash.core.sheet.judging.commutator.whole_map import unfinished
+
+    if words := unfinished(visit.sheet):
+        yield words
 
 
 def _not_sought(visit: Visit) -> Iterator[str]:

@@ -4,6 +4,7 @@ findings.
 
 from collections.abc import Iterable, Mapping
 from dataclasses import replace
+from types import MappingProxyType
 
 from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
 from norvash.core.diagnosis.sign import NOT_SO
@@ -12,6 +13,7 @@ from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import CONSTRUCTION
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.field import Field
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.before.judged import Before
 from norvash.core.sheet.judging.prove.output import output_answer
@@ -20,6 +22,8 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes.carbon import BRUSH_FREE
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.core.sheet.stages.commutator.bar_test import BAR_SHAFT
+from norvash.core.sheet.stages.commutator.cut import CUT_DONE, SURFACE_WITH
+from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_BLACK, COMMUTATOR_ROUGH
 from norvash.core.sheet.stages.decide import RULED_OUT
 from norvash.core.sheet.stages.gates import SAFE
 from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW, complaint_gone
@@ -31,6 +35,9 @@ from norvash.core.verdict.values import Findings
 # Answers to what was measured that ask for no cause.
 _RIGHT = (NOT_SO, "right")
 _STRONG = 3
+_ON_COPPER: Mapping[Field, tuple[Finding, ...]] = MappingProxyType(
+    {CUT_DONE: (COMMUTATOR_ROUGH,), SURFACE_WITH: (COMMUTATOR_ROUGH, COMMUTATOR_BLACK)}
+)
 _CALL = frozenset(s.id for s in AT_THE_CALL)
 
 
@@ -128,7 +135,13 @@ def may_have_been(sheet: Sheet, lives: Iterable[Life]) -> tuple[str, ...]:
     """Return the causes of which it may be said that a complaint is gone by them: those that were mended at this visit,
     by a finding that was worked on or by name.
     """
-    return tuple(dict.fromkeys((*causes_mended(lives), *mended_causes(sheet))))
+    return tuple(dict.fromkeys((*causes_mended(lives), *mended_causes(sheet), *_mended_on_copper(sheet))))
+
+
+def _mended_on_copper(sheet: Sheet) -> tuple[str, ...]:
+    """Return the causes that a cut, or work on the surface, has mended: often only figures have shown them."""
+    made = [seen for field, seen in _ON_COPPER.items() if field.given(sheet) is not None]
+    return tuple(cause for found in made for finding in found for cause in causes_of(finding))
 
 
 def not_in_it(facts: Facts) -> tuple[str, ...]:

@@ -9,7 +9,7 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import pick
 from norvash.core.sheet.finding import Noted, finding
-from norvash.core.sheet.part import HOLDERS
+from norvash.core.sheet.part import BRUSHES, HOLDERS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.task import Task
 
@@ -53,6 +53,7 @@ FIELDS: tuple[Field, ...] = (
         offered=_many_arms,
         judged=True,
         tells=(BOX_POLARITY,),
+        hangs_on=(BRUSHES, HOLDERS),
     ),
 )
 

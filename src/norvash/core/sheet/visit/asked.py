@@ -4,7 +4,7 @@ from collections.abc import Mapping
 
 from norvash.core.sheet.sheet import Sheet, Spot
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID
-from norvash.core.sheet.visit.done import done_tasks, touched
+from norvash.core.sheet.visit.done import done_tasks, may_be_left
 
 
 def misfits(sheet: Sheet, new: Mapping[int, bool]) -> tuple[Spot, ...]:
@@ -15,6 +15,6 @@ def misfits(sheet: Sheet, new: Mapping[int, bool]) -> tuple[Spot, ...]:
     made, done = [], done_tasks(sheet)
     for spot, given in sheet.written.items():
         field = FIELD_BY_ID.get(spot[0]) if spot[2] == "left" and given.stands else None
-        if field is not None and field.sighted and not touched(field, done, new, spot[1]):
+        if field is not None and field.sighted and not may_be_left(field, done, new, spot[1]):
             made.append(spot)
     return tuple(made)

@@ -114,6 +114,37 @@ def touched(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place:
     return place in new and any(FIT_SET in f.tasks for f in asked)
 
 
+def work_beside(field: Field, tasks: Mapping[Task, tuple[Given, ...]]) -> tuple[Given, ...]:
+    """Return what says that something was worked on at this visit on which the value of a field hangs."""
+    hangs_on = {p.id for p in (field if not field.tested else FIELD_BY_ID[field.tested]).hangs_on}
+    worked = ((said, hangs_on & _PARTS_OF.get(task, frozenset())) for task, said in tasks.items() if not task.looks)
+    return tuple(g for said, on in worked if on for g in said)
+
+
+_PARTS_OF = {
+    t: frozenset({*t.touches, *(f.part.id for f in FINDINGS.values() if t in f.tasks)}) for t in TASKS.values()
+}
+
+
+def may_be_left(field: Field, tasks: Mapping[Task, tuple[Given, ...]], new: Mapping[int, bool], place: int = 0) -> bool:
+    """Tell whether a value may be said to be as left: work of this visit has touched its place, or was done on
+    something that it hangs on. Only the first proposes it.
+    """
+    return touched(field, tasks, new, place) or bool(work_beside(field, tasks))
+
+
+def read_anew(field: Field, sheet: Sheet, place: int) -> bool:
+    """Tell whether what stands as left in a field of several places is from before the last work on it, and another
+    place was read after that: the whole is being read again.
+    """
+    given = sheet.given(field.id, place, "left")
+    work = [g.at for task, said in done_tasks(sheet).items() if touched(field, [task], {}) for g in said]
+    if given is None or field.per != "position" or given.at > max(work, default=given.at):
+        return False
+    others = (sheet.given(field.id, p.number, "left") for p in sheet.facts.positions)
+    return bool(work) and any(g is not None and g.at > max(work) for g in others)
+
+
 def worked_on(finding: Finding, position: int, sheet: Sheet, new: Mapping[int, bool]) -> bool:
     """Tell whether work on a sheet has touched the place at which a finding by sight is looked for, or that of what it
     ends.

@@ -18,7 +18,7 @@ from norvash.core.sheet.stages.decide import decision
 from norvash.core.sheet.stages.rework import TEMPORARY, gone
 from norvash.core.sheet.stages.shared import FIT_SET, PLAN_CUT
 from norvash.core.sheet.task import Task
-from norvash.core.sheet.visit.done import DONE, done_by, done_tasks, last_work
+from norvash.core.sheet.visit.done import DONE, done_by, done_tasks, last_work, work_beside
 from norvash.core.sheet.visit.whole_look import renewed_whole
 from norvash.core.text.quantities import UNITS
 
@@ -73,9 +73,16 @@ class VisitRead:
         done = done_by(finding, self.tasks)
         if finding.of_brush and (finding.proof or not done):
             done = (*done, *self.tasks.get(FIT_SET, ()))
+        done = done or self._beside(finding)
         also = [decided] if decided is not None and decided.word == DONE else []
         mended = settled(kept.id).given(self.sheet) if kept is not None else None
         return tuple(dict.fromkeys((*done, *also, *([mended] if mended is not None else []))))
+
+    def _beside(self, finding: Finding) -> tuple[Given, ...]:
+        """Return the work on its part, or on what that lies on, where its figure was read anew after it."""
+        fields = (f for f in TOLD_BY.get(finding.id, ()) if f.id != finding.look and f.id in self.read)
+        read = (f for f in fields if f.sighted and any(sight == "left" for _, sight, _ in self.read[f.id]))
+        return tuple(g for f in read if not f.after_work for g in work_beside(f, self.tasks))
 
     def proof(self, finding: Finding, at: At) -> Iterable[Given]:
         """Return what was entered that can prove a finding mended: a fresh look, or a new value at the same place.

@@ -196,7 +196,8 @@ export default () => {
       }
       const text = write(this.now);
       at.shown = null;
-      if (this.words.value === text) {
+      // What the page keeps may say that more is to come: "burnt 5; …".
+      if (write(read(this.words.value)) === text) {
         return;
       }
       this.words.value = text;

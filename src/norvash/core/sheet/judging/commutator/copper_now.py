@@ -28,6 +28,7 @@ from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.judging.commutator.to_cut import plan_of
+from norvash.core.sheet.judging.commutator.whole_map import is_whole, judged_map, unfinished
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
 from norvash.core.sheet.stages.commutator.bar_test import (
@@ -80,6 +81,7 @@ class CopperNow:
     plan: Plan | None
     work: tuple[Work, str, str] | None
     trouble: Mapping[Trouble, InputError] = field(default_factory=dict)
+    unfinished: str = ""
 
     @property
     def needs_bar_test(self) -> str:
@@ -135,7 +137,8 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
     facts, trouble = sheet.facts, dict[Trouble, InputError]()
     wound = wound_of(facts)
     shown = _tried("bar-map", lambda: _shown(sheet, wound), trouble) or {}
-    read = read_bar_map(shown, wound, rules) if wound is not None and shown else None
+    judged = judged_map(shown, whole=is_whole(sheet))
+    read = read_bar_map(judged, wound, rules) if wound is not None and judged else None
     per_bar = wound is not None and len(RUN_OUT.of(sheet)) == wound.bars
 
     def bar_test() -> BarTested | None:
@@ -152,15 +155,15 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
 
     turned = _tried("run-out", lambda: _turned(sheet, wound, rules), trouble)
     tested = _tried("bar-test", bar_test, trouble)
-    loose = bool(having(shown, "loose"))
+    loose = bool(having(judged, "loose"))
     planned, cut = (sheet, turned) if CUT_DONE.given(sheet) is None else _before_cut(sheet, wound, rules)
     plan = _tried("cut", lambda: plan_of(planned, cut, rules, loose=loose), trouble)
-    seen = _signs(sheet, shown, turned, plan=plan, rules=rules)
+    seen = _signs(sheet, judged, turned, plan=plan, rules=rules)
     held = COMMUTATOR_TWO_BARS.seen(sheet) or (read is not None and bool(read.bar_test))
     cleared, uneven = tested is not None and tested.release, tested is not None and not tested.even
     if (held and not cleared) or uneven:
         seen.add("fault")
-    looked = bool(shown) or STAGE.looked_at(sheet)
+    looked = bool(judged) or STAGE.looked_at(sheet)
     work = least_work(seen, rules) if looked or turned is not None else None
     return CopperNow(
         bars=wound.bars if wound else _count(facts, BARS),
@@ -173,6 +176,7 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
         plan=plan,
         work=work,
         trouble=trouble,
+        unfinished=unfinished(sheet),
     )
 
 

@@ -12,6 +12,7 @@ from norvash.core.motor.figure_fields import BARS, SLOT_LEAST_MM, SLOT_WIDTH_MM,
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.judging.commutator import whole_map
 from norvash.core.sheet.judging.commutator.band import band_findings
 from norvash.core.sheet.judging.commutator.copper_now import CopperNow, copper_now, read_after_cut
 from norvash.core.sheet.judging.windings.measured import bar_to_shaft
@@ -36,6 +37,7 @@ from norvash.core.sheet.stages.commutator.run_out import (
     RUNOUT_SEATS,
     RUNOUT_SET_UP,
 )
+from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_BURNT
 from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_TWO_BARS as TWO_BARS
 from norvash.core.sheet.stages.commutator.size import GROOVE, PIT, SLOT_DEPTH, SLOT_SHALLOW
 from norvash.core.sheet.stages.rework import HOLDER_SET
@@ -61,8 +63,10 @@ def _no_cut(finding: Finding) -> Finding:
 
 
 def _all_copper(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
-    if CUT_DONE.given(sheet) is None:
+    if CUT_DONE.given(sheet) is None or whole_map.read_after_cut(sheet):
         yield from _map(now)
+    if whole_map.still_burnt(sheet):
+        yield COMMUTATOR_BURNT
     if CUT_DONE.given(sheet) is None or read_after_cut(sheet):
         yield from _turned(sheet, now)
     yield from _bar_test(sheet, now, rules)

@@ -23,7 +23,8 @@ def map_says(now: CopperNow) -> list[Said]:
     """Return what the bar map says, or why it cannot be read."""
     if "bar-map" in now.trouble:
         return trouble_says(now, "bar-map")
-    return [
+    going_on = [Said(f"{now.unfinished}: go on, or say that it is whole")] if now.unfinished else []
+    return going_on + [
         Said(s.words, False if s.finding else None, s.rules)
         for s in (now.read.sayings if now.read else ())
         if s.finding is not COMMUTATOR_TWO_BARS or now.needs_bar_test

@@ -20,9 +20,15 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
 
 
 def _answered(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
-    """Return black at two bars where a bar test on this sheet says what it is: seen, where it releases the armature;
-    on a painted map, where no further test is asked for.
+    """Return what a bar test on this sheet says of black at two bars: seen, where it releases the armature; on a
+    painted map, where no further test is asked for; and what a map that is painted after a cut shows no more.
     """
+    from norvash.core.sheet.judging.commutator.whole_map import cut_away
+
+    return (*_tested(sheet, rules), *cut_away(sheet))
+
+
+def _tested(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
     if not bar_test.BAR_TEST.of(sheet):
         return ()
     from norvash.core.sheet.judging.commutator.copper_now import copper_now
@@ -32,6 +38,15 @@ def _answered(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
         return (seen.COMMUTATOR_TWO_BARS,) if now.tested is not None and now.tested.release else ()
     painted = now.read is not None and any(s.finding is seen.COMMUTATOR_TWO_BARS for s in now.read.sayings)
     return (seen.COMMUTATOR_TWO_BARS,) if painted and not now.needs_bar_test else ()
+
+
+def _before_power(visit: Visit) -> Iterator[str]:
+    """Yield what nothing may run with: a map that nobody has finished, and what is left undone after a cut."""
+    from norvash.core.sheet.judging.commutator.whole_map import unfinished
+
+    if words := unfinished(visit.sheet):
+        yield words
+    yield from _not_cleaned(visit)
 
 
 def _not_cleaned(visit: Visit) -> Iterator[str]:
@@ -45,8 +60,12 @@ def _not_finished(visit: Visit) -> Iterator[str]:
     """Yield what a cut asks for before its sheet is signed: the edges, but for flush insulation, and the measurements
     made again.
     """
+    from norvash.core.sheet.judging.commutator.whole_map import unfinished
+
     if OUTCOME.of(visit.sheet) in STOPS:
         return
+    if words := unfinished(visit.sheet):
+        yield f"{words[0].upper()}{words[1:]}"
     flush = UNDERCUT_MM.of(visit.sheet.facts.figures) == 0
     for asked in (cut.CUT_CHAMFER, cut.CUT_AGAIN):
         if _lacks(visit.sheet, asked) and not (flush and asked is cut.CUT_CHAMFER):
@@ -58,4 +77,4 @@ def _lacks(sheet: Sheet, asked: Tick) -> bool:
     return made is not None and (done is None or done.at < made.at)
 
 
-JUDGING = Judging(stage=STAGE, holds={"power": _not_cleaned, "sign": _not_finished}, judge=_judge, answered=_answered)
+JUDGING = Judging(stage=STAGE, holds={"power": _before_power, "sign": _not_finished}, judge=_judge, answered=_answered)

@@ -1,10 +1,10 @@
 """What stands at “Prove” says, keeps shut and waits for."""
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from datetime import datetime
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.held import Held
 from norvash.core.sheet.judging.prove.field_proof import field_found, field_lacks
@@ -13,6 +13,7 @@ from norvash.core.sheet.judging.prove.since import read_since, run_now
 from norvash.core.sheet.judging.signs_shown import may_have_been
 from norvash.core.sheet.part import COMPLAINT, RUN
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import complained
 from norvash.core.sheet.stages.decide import KEPT, OUTCOME, STOPS
 from norvash.core.sheet.stages.gates import POWER, SERVICE
@@ -22,6 +23,7 @@ from norvash.core.sheet.stages.prove.driven import FLASHED, JOINED, POLARISED, e
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM, earth_found
 from norvash.core.sheet.stages.prove.field import FIELD_I, WAIVE_FIELD
 from norvash.core.sheet.stages.prove.run_fields import FIELDS, RUN_WHERE
+from norvash.core.sheet.stages.prove.run_findings import RUN_OVERSPEED, RUN_SPEED
 from norvash.core.sheet.stages.prove.stage import STAGE
 from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE
 from norvash.core.sheet.visit.done import last_work
@@ -42,6 +44,23 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
     yield from field_found(sheet, rules)
     if any(f.places(sheet) for f in run_fields.FIELDS):
         yield from ((0, f) for f in judge_run(run_now(sheet), rules).found)
+
+
+def _answered(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
+    """Return that it ran slower than usual before it was opened, where its run after work is as it should."""
+    if NOLOAD_RPM.given(sheet) is None or last_work(sheet) <= sheet.at:
+        return ()
+    from norvash.core.sheet.judging.prove.run import judge_run
+    from norvash.core.sheet.judging.prove.run_figures import comparable, held_rpm
+
+    now = run_now(sheet)
+    run = judge_run(now, rules)
+    speeds = (RUN_OVERSPEED, RUN_SPEED)
+    if run.at is None or run.at.rpm is None or any(f.id in {s.id for s in speeds} for f in run.found):
+        return ()
+    held = held_rpm(now, run.at, rules)
+    known = held is not None and (held.usual is not None or held.least is not None)
+    return (RUN_SPEED,) if known and comparable(now, run.at, rules) else ()
 
 
 def _before_power(visit: Visit) -> Iterator[str | Held]:
@@ -151,5 +170,6 @@ JUDGING = Judging(
     stage=STAGE,
     holds={"power": _before_power, "service": _before_service, "sign": _before_signing},
     judge=_judge,
+    answered=_answered,
     is_done=_is_done,
 )

@@ -6,6 +6,7 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Permit
 from norvash.core.sheet.fields_made import column, pick, quantity, tick
 from norvash.core.sheet.fields_of_parts import Log
+from norvash.core.sheet.part import BATTERY, BRUSHES, HOLDERS, SPRINGS, SUPPLY, SWITCH
 from norvash.core.sheet.stages.before.outside import (
     BATTERY_LOW,
     BATTERY_WEAK,
@@ -48,7 +49,12 @@ def _judged_by_ohm(facts: Facts, rules: MotorRules) -> bool:
     return facts.motor_class != "starter" and not low
 
 
+# What the volts before and beside the motor hang on.
+_FEEDS = (SUPPLY, SWITCH, BATTERY)
+
+
 # fmt: off
+
 FIELDS: tuple[Field, ...] = (
     SUPPLY_V := quantity(
         "supply-v",
@@ -60,10 +66,23 @@ FIELDS: tuple[Field, ...] = (
         hint="under load where that is safe",
         judged=True,
         tells=(SUPPLY_OFF, CORD_LOSS),
+        hangs_on=_FEEDS,
     ),
-    SOURCE_V := quantity("source-v", "Supply", "Supply before switch and cord", "voltage", needs="permit", high=50000, judged=True, tells=(CORD_LOSS,)),
+    SOURCE_V := quantity(
+        "source-v", "Supply", "Supply before switch and cord", "voltage", needs="permit", high=50000, judged=True, tells=(CORD_LOSS,), hangs_on=_FEEDS
+    ),
     TAP_V := quantity(
-        "tap-v", "Speed settings", "Setting", "voltage", needs="permit", per="tap", high=50000, offered=_has_taps, judged=True, tells=(TAPS_MISWIRED, TAPS_OFF)
+        "tap-v",
+        "Speed settings",
+        "Setting",
+        "voltage",
+        needs="permit",
+        per="tap",
+        high=50000,
+        offered=_has_taps,
+        judged=True,
+        tells=(TAPS_MISWIRED, TAPS_OFF),
+        hangs_on=_FEEDS,
     ),
     TAPS_V := column(
         "taps-v",
@@ -76,6 +95,7 @@ FIELDS: tuple[Field, ...] = (
         offered=_no_taps,
         judged=True,
         tells=(TAPS_MISWIRED, TAPS_OFF),
+        hangs_on=_FEEDS,
     ),
     DROP_SUPPLY_V := quantity(
         "drop-supply-v",
@@ -87,6 +107,7 @@ FIELDS: tuple[Field, ...] = (
         classes=("starter", "traction", "generator"),
         judged=True,
         tells=(CABLE_SUPPLY,),
+        hangs_on=_FEEDS,
     ),
     DROP_RETURN_V := quantity(
         "drop-return-v",
@@ -98,11 +119,25 @@ FIELDS: tuple[Field, ...] = (
         classes=("starter", "traction", "generator"),
         judged=True,
         tells=(CABLE_RETURN,),
+        hangs_on=_FEEDS,
     ),
-    JOINT_V := quantity("joint-v", "Drops at working current", "Worst joint", "voltage", needs="permit", high=50, judged=True, tells=(CABLE_JOINT,)),
-    REST_V := quantity("rest-v", "Battery", "At rest", "voltage", high=1000, classes=("starter", "traction", "generator"), judged=True, tells=(BATTERY_LOW,)),
+    JOINT_V := quantity(
+        "joint-v", "Drops at working current", "Worst joint", "voltage", needs="permit", high=50, judged=True, tells=(CABLE_JOINT,), hangs_on=_FEEDS
+    ),
+    REST_V := quantity(
+        "rest-v", "Battery", "At rest", "voltage", high=1000, classes=("starter", "traction", "generator"), judged=True, tells=(BATTERY_LOW,), hangs_on=_FEEDS
+    ),
     CRANKING_V := quantity(
-        "cranking-v", "Battery", "While cranking", "voltage", needs="permit", high=1000, classes=("starter",), judged=True, tells=(BATTERY_WEAK, CABLE_BOTH)
+        "cranking-v",
+        "Battery",
+        "While cranking",
+        "voltage",
+        needs="permit",
+        high=1000,
+        classes=("starter",),
+        judged=True,
+        tells=(BATTERY_WEAK, CABLE_BOTH),
+        hangs_on=_FEEDS,
     ),
     STARTER_V := quantity(
         "starter-v",
@@ -115,6 +150,7 @@ FIELDS: tuple[Field, ...] = (
         hint="between post and frame",
         judged=True,
         tells=(CABLE_BOTH,),
+        hangs_on=_FEEDS,
     ),
     CRANKING_A := quantity("cranking-a", "Battery", "Current while cranking", "current", needs="permit", high=50000, classes=("starter",)),
     BATTERY_C := quantity("battery-c", "Battery", "Its temperature", "temperature", low=-60, high=80, classes=("starter",)),
@@ -154,6 +190,7 @@ FIELDS: tuple[Field, ...] = (
         high=50,
         judged=True,
         tells=(TERMINAL_MEASURED,),
+        hangs_on=(SPRINGS, BRUSHES, HOLDERS),
     ),
     NOLOAD_RPM := quantity(
         "noload-rpm",

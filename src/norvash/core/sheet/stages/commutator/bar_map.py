@@ -4,6 +4,7 @@ from norvash.core.motor.figure_fields import BARS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field, Painted
+from norvash.core.sheet.fields_made import tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import COMMUTATOR
 from norvash.core.sheet.stages.commutator.seen import LOOKED
@@ -68,5 +69,14 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         tells=(*FINDINGS, *LOOKED),
         touched_by=(PLAN_CUT, CLEAN_TRACK, RE_SOLDER, RENEW_ARMATURE),
+    ),
+    ALL_SEEN := tick(
+        "all-seen",
+        "Bar map",
+        "Every bar is looked at: the map is whole",
+        needs="safe",
+        offered=_has_bars,
+        judged=True,
+        tested=BAR_MAP.id,
     ),
 )

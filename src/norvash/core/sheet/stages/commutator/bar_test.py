@@ -3,7 +3,7 @@
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import column, pick, quantity
 from norvash.core.sheet.finding import finding
-from norvash.core.sheet.part import COMMUTATOR
+from norvash.core.sheet.part import BRUSHES, COMMUTATOR, HOLDERS, WINDINGS
 from norvash.core.sheet.stages.commutator.seen import CLEAN_AFTER_FLASHOVER
 from norvash.core.sheet.stages.shared import (
     CLEAN_TRACK,
@@ -119,6 +119,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         compared=True,
         tells=(WINDINGS_EARTH, INSULATION_AGAIN, INSULATION_FALLEN),
+        hangs_on=(WINDINGS, COMMUTATOR, HOLDERS, BRUSHES),
         touched_by=(RENEW_ARMATURE, RE_SOLDER, JOIN_WIRE, SECURE_TURNS, CLEAN_TRACK, CLEAN_AFTER_FLASHOVER, VACUUM),
     ),
     BAR_SHAFT_C := quantity(

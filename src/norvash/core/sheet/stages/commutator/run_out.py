@@ -26,6 +26,7 @@ FINDINGS = (
         COMMUTATOR,
         CHECK_SET_UP,
         RENEW_BEARING,
+        PLAN_CUT,
         shows=("bearing-bad", "yes"),
     ),
     RUNOUT_SET_UP := finding(

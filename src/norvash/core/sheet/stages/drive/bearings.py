@@ -40,6 +40,7 @@ def _of_kit(field_id: str, label: str, high: float) -> Quantity:
         high=high,
         judged=True,
         tells=(KIT_MISMATCH,),
+        hangs_on=(DRIVE,),
     )
 
 
@@ -234,6 +235,7 @@ FIELDS: tuple[Field, ...] = (
         high=1000,
         judged=True,
         tells=(BUSH_WORN,),
+        hangs_on=(DRIVE,),
     ),
     BUSH_BORE := quantity(
         "bush",
@@ -246,6 +248,7 @@ FIELDS: tuple[Field, ...] = (
         high=1000,
         judged=True,
         tells=(BUSH_WORN,),
+        hangs_on=(DRIVE,),
     ),
     BUSH_STATE := pick(
         "bush-state",

@@ -3,7 +3,7 @@
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import pick, quantity
 from norvash.core.sheet.finding import finding
-from norvash.core.sheet.part import DRIVE
+from norvash.core.sheet.part import BATTERY, DRIVE
 from norvash.core.sheet.stages.drive.seen import (
     DRIVE_BELT,
     DRIVE_JAMMED,
@@ -175,6 +175,7 @@ FIELDS: tuple[Field, ...] = (
         classes=("starter",),
         judged=True,
         tells=(SOLENOID_BAD,),
+        hangs_on=(DRIVE, BATTERY),
     ),
     PINION_GAP := quantity(
         "pinion-gap",

@@ -7,7 +7,7 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import More, pick, quantity, tick
 from norvash.core.sheet.finding import finding
-from norvash.core.sheet.part import WINDINGS
+from norvash.core.sheet.part import BRUSHES, COMMUTATOR, HOLDERS, WINDINGS
 from norvash.core.sheet.stages.brushes.holders import INSULATOR_CRACKED, RENEW_INSULATOR
 from norvash.core.sheet.stages.commutator.seen import CLEAN_AFTER_FLASHOVER
 from norvash.core.sheet.stages.shared import DRY_INSULATION, JOIN_WIRE, RE_SOLDER, RENEW_ARMATURE, SECURE_TURNS, VACUUM
@@ -152,6 +152,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         compared=True,
         tells=(INSULATION_AGAIN, INSULATION_LOW, INSULATION_MIDDLING, INSULATION_FALLEN),
+        hangs_on=(WINDINGS, COMMUTATOR, HOLDERS, BRUSHES),
         proves=(INSULATOR_CRACKED,),
         touched_by=(
             RENEW_ARMATURE,
