@@ -12,7 +12,7 @@ from live import Watch
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.store import use
 from norvash.work.opening import open_sheet
-from seen import brush, line, main, press
+from seen import brush, line, main, press, press_on
 
 pytestmark = pytest.mark.browser
 CSS = (Path(__file__).parent.parent.parent / "src/norvash/web/static/styles/inks.css").read_text()
@@ -68,6 +68,41 @@ def test_everything_works_without_script(browser: Browser, address: str, motor: 
     page.goto(f"/motors/{motor}")
     expect(page.get_by_role("heading", name="Straight line, step by step")).to_be_visible()
     context.close()
+
+
+def test_after_the_signature_the_hand_stands_on_it(browser: Browser, address: str, motor: str) -> None:
+    """On a phone: figures of brushes and counter get its keypad, and a look without a reading says what it is."""
+    phone = browser.new_context(base_url=address, viewport={"width": 390, "height": 844}, has_touch=True)
+    page = phone.new_page()
+    page.goto("/who")
+    page.get_by_role("button", name="Ines Torvald").click()
+    expect(page.get_by_role("link", name="Ines Torvald")).to_be_visible()
+    page.goto(f"/motors/{motor}/sheet")
+    expect(page.get_by_label("The counter shows")).to_have_attribute("inputmode", "decimal")
+    page.get_by_label("I made it safe").check()
+    page.get_by_role("button", name="Begin with A").tap()
+    expect(brush(page, "A")).to_have_attribute("inputmode", "decimal")
+    page.goto(f"{page.url.split('/brushes')[0]}/sign")
+    page.get_by_label("Guards, covers and earth").check()
+    page.get_by_label("Signed with this open, because").fill("only looked at")
+    press_on(page.get_by_role("button", name="Sign as"))
+    signed = main(page).get_by_text("Signed by").first
+    expect(signed).to_contain_text("Looked at, no carbon was measured. Signed by")
+    expect(signed).to_be_focused()
+    expect(signed).to_be_in_viewport()
+    phone.close()
+
+
+def test_where_a_system_sets_its_own_colours_the_focus_of_the_bottom_bar_is_an_outline(ines: Page) -> None:
+    ines.emulate_media(forced_colors="active")
+    ines.goto("/")
+    link = ines.get_by_role("navigation", name="Working areas").get_by_role("link").first
+    for _ in range(60):
+        press(ines, "Tab")
+        if link.evaluate("e => e === document.activeElement"):
+            break
+    shown = link.evaluate("e => [getComputedStyle(e).outlineStyle, parseFloat(getComputedStyle(e).outlineWidth)]")
+    assert shown == ["solid", 3]
 
 
 PAGES = (

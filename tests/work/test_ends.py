@@ -7,10 +7,14 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.sheet.judging.commutator.copper_now import copper_now
+from norvash.core.sheet.judging.commutator.says import cut_says
+from norvash.core.sheet.judging.commutator.slots_here import SlotsHere
 from norvash.core.sheet.judging.signing import holds, standing
 from norvash.core.sheet.judging.signs_shown import may_have_been
 from norvash.errors import NeedsAnswer, NorvashError, NotFound
 from norvash.exchange.visit_export import export_text
+from norvash.work.brush_lines import brush_lines
 from norvash.work.sheets import enter
 from norvash.work.sighting import Seeing
 from run_cases import figures_of
@@ -219,3 +223,34 @@ def test_slower_than_usual_before_opening_is_proven_by_the_run(shop: Shop, rpm: 
     found = state_of(work, "run.speed")
     assert found is not None
     assert found[0] == state
+
+
+@pytest.mark.parametrize(
+    ("gap", "after", "asked"),
+    [("2.20", "79.86", set()), ("3.20", "79.86", {"gap.cut"}), ("2.20", "77", {"gap.cut", "face.cut"})],
+)
+def test_a_cut_asks_for_nothing_that_is_right_as_it_left_it(shop: Shop, gap: str, after: str, asked: set[str]) -> None:
+    work = at_work(shop, "industrial", f"{COPPER} holder_gap_mm={gap}").put("state=stripped track-d=80 pit=0.06")
+    work.put("seen.commutator.rough=yes")
+    planned = next(x for x in work.bench.page.found.lives if x.finding.id == "copper.cut").finding.tasks
+    assert ("set-holders" in {t.id for t in planned}) == (gap == "3.20")
+    work.put(f"cut-done={after}")
+    found = {x.finding.id for x in work.bench.page.found.lives if x.stands}
+    assert found & {"gap.cut", "face.cut"} == asked
+    page = work.bench.page
+    rules = page.context.rules
+    said = [s.words for s in cut_says(page.sheet, copper_now(page.sheet, rules), SlotsHere(), rules)]
+    right = "After the cut the brush sinks by 0.070 mm, gap 2.20 to 2.27 mm: right, 1.6 to 3.2 mm"
+    assert (right in said, any("run them in" in s for s in said)) == (not asked, "face.cut" not in asked)
+
+
+def test_a_wear_line_passed_is_a_step_of_its_ladder_and_no_length(shop: Shop) -> None:
+    ladder = {"method": "wear line", "wear_line_1_mm": "26", "wear_line_2_mm": "20", "wear_line_3_mm": "14"}
+    motor = shop.motor(set_is_new=True, new_length="32", limit="", use_now="0", figures=ladder)
+    shop.later(weeks=20).measure(motor, "400", "line 1", "line 1")
+    shop.later(days=1).log(motor, "417")
+    bench = Work(shop, Bench(shop, motor, "quick")).safe().bench
+    bench.measure("line 2", "line 1")
+    first, second = brush_lines(shop.conn, bench.page).lines
+    assert (first.step, first.since_mm) == ("wear line 2, passed since 400 h: line 1 then", None)
+    assert (second.step, second.rate_mm_per_kh) == ("wear line 1, as at 400 h", None)

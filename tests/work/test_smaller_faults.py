@@ -153,7 +153,7 @@ ROWS: dict[str, tuple[str, str, str, Callable[[Bench], str], str, str]] = {
     "14 nothing measured yet": ("tool", "tool", "", line_of, "from the expected life", "0 rounds"),
     "15 holders that nobody has set": (
         "industrial",
-        COPPER,
+        COPPER.replace("gap_mm=2", "gap_mm=3.2"),
         "track-d=96.4 groove=0.1 cut-done=96.0 decide.gap.cut=done",
         lives_of,
         "gap.cut done not proven",
@@ -308,7 +308,8 @@ def test_what_was_offered_is_refused_with_the_reason(
 
 
 def test_a_cut_that_is_signed_with_its_holders_open_keeps_them_unset(shop: Shop) -> None:
-    bench = typed(shop, "industrial", COPPER, "track-d=96.4 groove=0.1 cut-done=96.0 decide.gap.cut=done")
+    gap = "track-d=96.4 groove=0.1 cut-done=96.0 decide.gap.cut=done"
+    bench = typed(shop, "industrial", COPPER.replace("gap_mm=2", "gap_mm=3.2"), gap)
     bench.sign("holders wait for the gauge")
     assert SUNK_MM.of(load(shop.conn, bench.motor).figures) == pytest.approx(0.2)
 

@@ -11,6 +11,7 @@ from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Sight
+from norvash.core.text.words import use_words
 from norvash.core.verdict.grades import WORDS, Graded, grade_of
 from norvash.core.verdict.values import BrushNow
 from norvash.store import rounds
@@ -48,6 +49,7 @@ class BrushLine:
     since_mm: float | None
     ran_units: float | None
     rate_mm_per_kh: float | None
+    step: str
     word: str
     seen: tuple[Finding, ...]
     seen_found: tuple[Finding, ...]
@@ -125,8 +127,10 @@ def _line(
         graded = brush.graded if newest else grade_of(share, context.rules)
     before = None if new else _before(context, row, plan.number)
     since = ran = rate = None
-    if reading is not None and before is not None and not held:
-        now = Point(reading.length_mm, row.total_units, reading.sd_mm)
+    counts = reading if not held else None
+    step = _step(context, row, plan.number) if counts is not None else ""
+    if counts is not None and before is not None and not step:
+        now = Point(counts.length_mm, row.total_units, counts.sd_mm)
         since, ran = before.length_mm - now.length_mm, now.run_h - before.run_h
         rate = rate_mm_per_kh(before if ran > 0 else brush.start, now)
     word = WORDS[graded.grade] if graded else "its reading proves nothing" if held else "not measured on this sheet"
@@ -151,6 +155,7 @@ def _line(
         since_mm=since,
         ran_units=ran,
         rate_mm_per_kh=rate,
+        step=step,
         word=word,
         seen=tuple(dict.fromkeys(f for r in here for n, f in r.seen if n == plan.number)),
         seen_found=tuple(dict.fromkeys(f for r in here for n, f in r.as_found.seen if n == plan.number)),
@@ -162,6 +167,23 @@ def _limit_mm(shown: SheetPage, *, before: bool) -> float:
     context, number = shown.context, shown.row.number
     marks = [m for m in context.marks if m.sheet < number or (m.sheet == number and not before)]
     return motor_limit(figures_since(context.stated, marks), context.rules).limit_mm
+
+
+def _step(context: Context, row: RoundRow, position: int) -> str:
+    """Return which wear line a brush shows and when it was passed, empty where it was read otherwise: a line is a step
+    of its ladder, passed some time between two sightings, and no length.
+    """
+    of_set = next((s for s in context.sets if s.id == row.set_id), context.state.current)
+    read = [(r, m.lines) for r in of_set.rounds if (m := r.readings.get(position)) is not None and m.lines]
+    now = next((line for r, line in read if r.id == row.id), None)
+    if now is None:
+        return ""
+    earlier = [(r.total_units, line) for r, line in read if r.id != row.id and r.total_units <= row.total_units]
+    if not earlier:
+        return f"wear line {now} shows"
+    at, line = earlier[-1]
+    shown = use_words(at + context.state.offset_units, context.state.unit)
+    return f"wear line {now}, {f'as at {shown}' if line == now else f'passed since {shown}: line {line} then'}"
 
 
 def _before(context: Context, row: RoundRow, position: int) -> Point | None:

@@ -226,6 +226,15 @@ SETS = (
     Rule(
         id="face.taper", words="taper of a face beyond its design", unit="°", default=1.0, source=_TRADE, low=0, high=45
     ),
+    Rule(
+        id="face.radius",
+        words="how far the radius of a face may be off that of the track after a cut, and is only run in",
+        unit="share",
+        default=0.02,
+        source=_TRADE,
+        low=0,
+        high=0.2,
+    ),
 )
 LINE = (
     Rule(

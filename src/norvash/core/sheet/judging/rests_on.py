@@ -51,6 +51,7 @@ RESTS_ON: Mapping[str, tuple[str, ...]] = {
     "spring.dead": _SPRING,
     "spring.unlike": _SPRING,
     "gap.": ("gap.", "holder_gap_mm"),
+    "face.cut": ("face.radius", "commutator_d_mm"),
     "clearance.": ("fit.", "box_thickness_mm", "box_width_mm", "thickness_mm", "width_mm"),
     "dust.": ("dust.", "thickness_mm", "width_mm", "grade_family"),
     "commutator.": ("pattern.", "bars", "poles", "armature_slots"),

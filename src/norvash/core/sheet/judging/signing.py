@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from norvash.core.sheet.gate import Gate
+from norvash.core.sheet.judging.commutator.whole_map import unfinished
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import rework, safe, sign
 from norvash.core.sheet.stages.catalogue import STAGES, stage_of
@@ -19,11 +20,12 @@ from norvash.core.sheet.visit.visit import Visit
 from norvash.core.sheet.visit.walk import opened, touched, upstream
 from norvash.core.text.words import listed
 
-SignedAs = Literal["certificate", "not clean", "measured", "not opened", "out", "away", "retired", "kept"]
+SignedAs = Literal["certificate", "not clean", "measured", "looked", "not opened", "out", "away", "retired", "kept"]
 SIGNED_AS: dict[SignedAs, str] = {
     "certificate": "Certificate: opened or renewed, proven, back to service",
     "not clean": "Not clean",
     "measured": "Measured",
+    "looked": "Looked at, no carbon was measured",
     "not opened": "Not opened",
     "out": "Out of service",
     "away": "Sent away",
@@ -70,7 +72,7 @@ def signed_as(visit: Visit) -> SignedAs:
     """
     sheet, outcome, still_open = visit.sheet, OUTCOME.of(visit.sheet), holds(visit)
     if sheet.kind == "quick":
-        return "measured"
+        return "measured" if visit.read_here else "looked"
     if upstream(sheet) and not still_open:
         return "not opened"
     if outcome in _AS:
@@ -103,8 +105,6 @@ def standing(visit: Visit) -> tuple[str, ...]:
 
 def _unfinished(visit: Visit) -> Iterator[str]:
     """Yield what nobody has looked at to its end, and what is signed without it all the same."""
-    from norvash.core.sheet.judging.commutator.whole_map import unfinished
-
     if words := unfinished(visit.sheet):
         yield words
 

@@ -56,6 +56,11 @@ class Visit:
         return tuple(h if isinstance(h, Held) else held(h) for h in every)
 
     @property
+    def read_here(self) -> bool:
+        """Tell whether any brush was measured on this sheet."""
+        return self.found.round is not None and self.found.round.sheet_id == self.sheet.id
+
+    @property
     def measured(self) -> bool:
         """Tell whether the set was measured on this sheet, or has been renewed since it was; the lengths of a new one
         may be taken from the part.

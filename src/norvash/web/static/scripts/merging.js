@@ -100,7 +100,8 @@ export function merge(html, sent = null) {
 function focusAgain(page, was) {
   const refused = was.sent && !was.sent.left && !was.touched.has(was.active) ? page.querySelector("[data-missing], [aria-invalid=true]") : null;
   const still = was.active.isConnected ? was.active : was.active.id && document.getElementById(was.active.id);
-  const next = refused || still || page.querySelector("[autofocus]") || stopsOn(page)[was.order];
+  const arrived = refused || still ? null : page.querySelector("[data-arrived]");
+  const next = refused || still || arrived || page.querySelector("[autofocus]") || stopsOn(page)[was.order];
   if (!next) {
     return;
   }
@@ -109,6 +110,10 @@ function focusAgain(page, was) {
     if (!refused && was.caret && next.setSelectionRange && next.type !== "number") {
       next.setSelectionRange(...was.caret);
     }
+  }
+  if (arrived) {
+    window.scrollTo(0, 0);
+    arrived.scrollIntoView({ block: "nearest" });
   }
   if (refused && refused.matches("[data-missing]")) {
     refused.scrollIntoView({ block: "center" });

@@ -8,13 +8,14 @@ from norvash.core.commutator.cut import Plan
 from norvash.core.commutator.run_out import run_out_grade
 from norvash.core.commutator.slots import slot_again_mm
 from norvash.core.edges import over, under
-from norvash.core.motor.figure_fields import BARS, SLOT_LEAST_MM, SLOT_WIDTH_MM, UNDERCUT_MM
+from norvash.core.motor.figure_fields import BARS, HOLDER_GAP_MM, SLOT_LEAST_MM, SLOT_WIDTH_MM, UNDERCUT_MM
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.judging.commutator import whole_map
 from norvash.core.sheet.judging.commutator.band import band_findings
 from norvash.core.sheet.judging.commutator.copper_now import CopperNow, copper_now, read_after_cut
+from norvash.core.sheet.judging.commutator.left_by_cut import faces_right, gaps_right
 from norvash.core.sheet.judging.windings.measured import bar_to_shaft
 from norvash.core.sheet.records import CutRecord
 from norvash.core.sheet.sheet import Sheet
@@ -41,7 +42,7 @@ from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_BURNT
 from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_TWO_BARS as TWO_BARS
 from norvash.core.sheet.stages.commutator.size import GROOVE, PIT, SLOT_DEPTH, SLOT_SHALLOW
 from norvash.core.sheet.stages.rework import HOLDER_SET
-from norvash.core.sheet.stages.shared import RENEW_ARMATURE
+from norvash.core.sheet.stages.shared import CONTOUR_FACES, RENEW_ARMATURE, SET_HOLDERS
 from norvash.core.sheet.stages.windings.insulation import INSULATION_AGAIN, INSULATION_FALLEN
 from norvash.core.sheet.stages.windings.seen import WINDINGS_EARTH
 
@@ -148,7 +149,7 @@ def _cut(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
     ):
         depth = plan.chosen
         if depth.allowed:
-            yield COPPER_CUT.saying(
+            yield _without_trivia(sheet, depth.radial_mm, depth.diameter_after_mm, rules).saying(
                 f"cleans up with {depth.radial_mm:.3f} mm radial, to {depth.diameter_after_mm:.2f} mm;"
                 f" {depth.skims_left}"
                 f" more such cuts left{about}"
@@ -159,6 +160,19 @@ def _cut(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
                 f" {plan.deepest_radial_mm:.3f}"
                 f" mm radial{about}"
             )
+
+
+def _without_trivia(sheet: Sheet, radial_mm: float, after_mm: float, rules: MotorRules) -> Finding:
+    """Return that a cut is to be made, without the work that it will not ask for."""
+    planned = CutRecord(
+        radial_mm=radial_mm,
+        sunk_radial_mm=radial_mm,
+        before_diameter_mm=after_mm + 2 * radial_mm,
+        after_diameter_mm=after_mm,
+        holder_gap_radial_mm=HOLDER_GAP_MM.stated(sheet.facts.figures),
+    )
+    spared = {SET_HOLDERS: gaps_right(sheet, planned, rules), CONTOUR_FACES: faces_right(planned, rules)}
+    return replace(COPPER_CUT, tasks=tuple(t for t in COPPER_CUT.tasks if not spared.get(t, False)))
 
 
 def _left(done: CutRecord) -> Iterator[Finding]:
@@ -189,12 +203,13 @@ def _short_of_plan(sheet: Sheet, done: CutRecord, plan: Plan | None) -> Iterator
 def _after_cut(sheet: Sheet, done: CutRecord, rules: MotorRules) -> Iterator[Finding]:
     """Return what a cut leaves to be done, until it is measured again: holders, faces, slots."""
     sunk, slot = done.sunk_radial_mm, done.slot_depth_radial_mm
-    if sunk > 0 and not _gaps_measured(sheet):
+    if sunk > 0 and not _gaps_measured(sheet) and not gaps_right(sheet, done, rules):
         gap = done.holder_gap_radial_mm
         wider = "" if gap is None else f", gap {gap:.2f} to {gap + sunk:.2f} mm"
         yield GAP_CUT.saying(f"holders not set since the cut: the brush sinks by {sunk:.3f} mm{wider}")
     before, after = done.before_diameter_mm, done.after_diameter_mm
-    yield FACE_CUT.saying(f"faces shaped to {before / 2:.2f} mm, the radius is {after / 2:.2f} mm now")
+    if not faces_right(done, rules):
+        yield FACE_CUT.saying(f"faces shaped to {before / 2:.2f} mm, the radius is {after / 2:.2f} mm now")
     measured = sheet.given(SLOT_DEPTH.id, 0, "left")
     left = SLOT_DEPTH.of(sheet) if measured is not None else None if slot is None else max(slot - done.radial_mm, 0.0)
     if left is not None:

@@ -8,10 +8,11 @@ from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import END_FLOAT_HIGH_MM, WIDTH_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.judging.commutator.copper_now import CopperNow, Trouble
+from norvash.core.sheet.judging.commutator.left_by_cut import left_says
 from norvash.core.sheet.judging.commutator.slots_here import SlotsHere
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.commutator.cut import TRUE_SETUP
+from norvash.core.sheet.stages.commutator.cut import CUT_DONE, TRUE_SETUP
 from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_TWO_BARS
 from norvash.core.sheet.stages.commutator.size import TRACK_D
 from norvash.core.sheet.stages.drive.shaft import END_FLOAT
@@ -77,7 +78,14 @@ def test_says(now: CopperNow) -> list[Said]:
 
 
 def cut_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) -> list[Said]:
-    """Return what a cut would take and leave, and where it is made."""
+    """Return what a cut would take and leave, and where it is made; of one that is made what it left right as it is."""
+    done = CUT_DONE.given(sheet)
+    if done is not None and done.cut is not None:
+        return [*left_says(sheet, done.cut, rules), *_planned_says(sheet, now, slots, rules)]
+    return _planned_says(sheet, now, slots, rules)
+
+
+def _planned_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) -> list[Said]:
     if now.plan is None:
         return trouble_says(now, "cut")
     made = [Said(plan_words(now.plan).capitalize(), now.plan.chosen.allowed, ("cut.clean",)), *_spread(sheet)]

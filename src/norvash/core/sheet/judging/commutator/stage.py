@@ -6,6 +6,7 @@ from norvash.core.motor.figure_fields import UNDERCUT_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Tick
 from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.judging.commutator.whole_map import cut_away, unfinished
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.commutator import bar_test, cut, seen
 from norvash.core.sheet.stages.commutator.stage import STAGE
@@ -23,8 +24,6 @@ def _answered(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
     """Return what a bar test on this sheet says of black at two bars: seen, where it releases the armature; on a
     painted map, where no further test is asked for; and what a map that is painted after a cut shows no more.
     """
-    from norvash.core.sheet.judging.commutator.whole_map import cut_away
-
     return (*_tested(sheet, rules), *cut_away(sheet))
 
 
@@ -42,8 +41,6 @@ def _tested(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
 
 def _before_power(visit: Visit) -> Iterator[str]:
     """Yield what nothing may run with: a map that nobody has finished, and what is left undone after a cut."""
-    from norvash.core.sheet.judging.commutator.whole_map import unfinished
-
     if words := unfinished(visit.sheet):
         yield words
     yield from _not_cleaned(visit)
@@ -60,8 +57,6 @@ def _not_finished(visit: Visit) -> Iterator[str]:
     """Yield what a cut asks for before its sheet is signed: the edges, but for flush insulation, and the measurements
     made again.
     """
-    from norvash.core.sheet.judging.commutator.whole_map import unfinished
-
     if OUTCOME.of(visit.sheet) in STOPS:
         return
     if words := unfinished(visit.sheet):

@@ -10,7 +10,14 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.prove.output import output_lacks, output_told
 from norvash.core.sheet.judging.prove.points import Point, judged_at, points_of
-from norvash.core.sheet.judging.prove.run_figures import baseline_told, figures_told, heat_told, held_amps, held_rpm
+from norvash.core.sheet.judging.prove.run_figures import (
+    baseline_told,
+    comparable,
+    figures_told,
+    heat_told,
+    held_amps,
+    held_rpm,
+)
 from norvash.core.sheet.judging.prove.speed import current_told, speed_told
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
@@ -57,6 +64,16 @@ def judge_run(sheet: Sheet, rules: MotorRules) -> Run:
         found=_gravest([x for x in told if isinstance(x, Finding)]),
         lacks=tuple(_lacks(sheet, points, at, rules)),
     )
+
+
+def runs_at_speed(sheet: Sheet, rules: MotorRules) -> bool:
+    """Tell whether a run was read at a speed that is known to be right."""
+    run = judge_run(sheet, rules)
+    if run.at is None or {RUN_SPEED.id, RUN_OVERSPEED.id} & {f.id for f in run.found}:
+        return False
+    held = held_rpm(sheet, run.at, rules)
+    known = held is not None and (held.usual is not None or held.least is not None)
+    return known and comparable(sheet, run.at, rules)
 
 
 def _gravest(found: list[Finding]) -> tuple[Finding, ...]:

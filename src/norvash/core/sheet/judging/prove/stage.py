@@ -23,7 +23,7 @@ from norvash.core.sheet.stages.prove.driven import FLASHED, JOINED, POLARISED, e
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM, earth_found
 from norvash.core.sheet.stages.prove.field import FIELD_I, WAIVE_FIELD
 from norvash.core.sheet.stages.prove.run_fields import FIELDS, RUN_WHERE
-from norvash.core.sheet.stages.prove.run_findings import RUN_OVERSPEED, RUN_SPEED
+from norvash.core.sheet.stages.prove.run_findings import RUN_SPEED
 from norvash.core.sheet.stages.prove.stage import STAGE
 from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE
 from norvash.core.sheet.visit.done import last_work
@@ -50,17 +50,9 @@ def _answered(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
     """Return that it ran slower than usual before it was opened, where its run after work is as it should."""
     if NOLOAD_RPM.given(sheet) is None or last_work(sheet) <= sheet.at:
         return ()
-    from norvash.core.sheet.judging.prove.run import judge_run
-    from norvash.core.sheet.judging.prove.run_figures import comparable, held_rpm
+    from norvash.core.sheet.judging.prove.run import runs_at_speed
 
-    now = run_now(sheet)
-    run = judge_run(now, rules)
-    speeds = (RUN_OVERSPEED, RUN_SPEED)
-    if run.at is None or run.at.rpm is None or any(f.id in {s.id for s in speeds} for f in run.found):
-        return ()
-    held = held_rpm(now, run.at, rules)
-    known = held is not None and (held.usual is not None or held.least is not None)
-    return (RUN_SPEED,) if known and comparable(now, run.at, rules) else ()
+    return (RUN_SPEED,) if runs_at_speed(run_now(sheet), rules) else ()
 
 
 def _before_power(visit: Visit) -> Iterator[str | Held]:
