@@ -10,7 +10,7 @@ from pathlib import Path
 import pytest
 
 from norvash.cli import main
-from norvash.config import check_allowed
+from norvash.config import Settings, check_allowed
 from norvash.errors import InputError
 from norvash.store.database import connect
 from norvash.work.access import redeem
@@ -135,3 +135,20 @@ def test_a_sign_in_without_an_end_is_not_served(
 ) -> None:
     assert run(monkeypatch, "serve", "--db", str(tmp_path / "shop.db"), f"--idle={hours}") == 2
     assert "give hours from 0.25 to 72" in capsys.readouterr().err
+
+
+@pytest.mark.parametrize(
+    ("host", "allowed", "announced"),
+    [
+        ("127.0.0.1", (), "127.0.0.1"),
+        ("::1", (), "[::1]"),
+        ("127.0.0.1", ("shop.example",), "shop.example"),
+        ("127.0.0.1", ("shop.example", "127.0.0.1"), "127.0.0.1"),
+        ("0.0.0.0", ("shop.example",), "shop.example"),
+        ("::", ("shop.example", "[::1]"), "shop.example"),
+    ],
+)
+def test_a_start_announces_an_address_that_it_answers_to(host: str, allowed: tuple[str, ...], announced: str) -> None:
+    settings = Settings(db=Path("none.db"), host=host, allowed_hosts=allowed)
+    assert settings.announced == announced
+    assert settings.announced in settings.hosts

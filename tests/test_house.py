@@ -19,6 +19,7 @@ from norvash.core.rules.catalogue import FAMILIES, RULES, SCHOOLS_BY_ID
 from norvash.core.rules.fitting import CONTACT_DROP, GRADE_FAMILIES
 from norvash.core.rules.readings import INSTRUMENT
 from norvash.core.sheet.stages.catalogue import FINDINGS
+from norvash.core.sums.catalogue import SUMS
 from norvash.drawing.inks import stylesheet
 from norvash.errors import NotFound
 from norvash.web.app import create_app
@@ -247,3 +248,17 @@ def test_the_start_imports_declarations_and_nothing_heavy() -> None:
     judging = {m for m in loaded if m.startswith("norvash.core.sheet.judging.")}
     assert not {m for m in judging if m.endswith((".findings", ".judged", ".measured", ".says", ".copper_now"))}
     assert callable(create_app)
+
+
+def test_the_docs_name_tests_that_are_there_and_rows_as_wide_as_their_tables() -> None:
+    wrong = []
+    for path in (*(ROOT / "docs").rglob("*.md"), ROOT / "README.md", ROOT / "CONTRIBUTING.md"):
+        text = path.read_text()
+        wrong += [(path.name, t) for t in re.findall(r"`(tests/[\w/]+\.py)`", text) if not (ROOT / t).exists()]
+        for table in re.findall(r"(?:^\|.*\n)+", text, re.MULTILINE):
+            widths = {len(re.findall(r"(?<!\\)\|", row)) for row in table.splitlines()}
+            wrong += [(path.name, table[:60])] if len(widths) > 1 else []
+    assert wrong == []
+    counted = re.search(r"\*\*Sums\*\*: ([\w-]+) single calculations", (ROOT / "README.md").read_text())
+    assert counted is not None
+    assert (counted[1], len(SUMS)) == ("forty-four", 44)

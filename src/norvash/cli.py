@@ -45,7 +45,7 @@ def _free_port(host: str, port: int) -> int:
 def _run(given: dict[str, Any], allow: list[str]) -> None:
     gc.disable()  # while everything is being loaded there is nothing to collect
 
-    from norvash.config import Settings, check_allowed, is_loopback
+    from norvash.config import Settings, check_allowed
     from norvash.web.app import create_app
     from norvash.web.logs import start_log
     from norvash.web.serving import Announcing, server_config
@@ -60,10 +60,8 @@ def _run(given: dict[str, Any], allow: list[str]) -> None:
     application.state.after_first_page = warm
     gc.freeze()
     gc.enable()
-    reached = host if is_loopback(host) else names[0]
-    shown = f"[{reached}]" if ":" in reached.strip("[]") and not reached.startswith("[") else reached
     server = Announcing(server_config(application, settings))
-    server.words = f"Norvash is on http{'s' if settings.tls else ''}://{shown}:{port}/  (Ctrl-C stops it)"
+    server.words = f"Norvash is on http{'s' if settings.tls else ''}://{settings.announced}:{port}/  (Ctrl-C stops it)"
     if not settings.demo and not application.state.led:
         server.words += f"\nThe code with which the first lead begins, at this start: {application.state.first_code}"
     server.run()

@@ -103,3 +103,9 @@ class Settings(BaseModel):
             return self.allowed_hosts
         own = (f"[{self.host}]" if ":" in self.host else self.host,)
         return (*LOOPBACK, *own) if is_loopback(self.host) else ()
+
+    @property
+    def announced(self) -> str:
+        """Return the host name under which a start says that it is reached: one that it answers to."""
+        own = f"[{self.host}]" if ":" in self.host else self.host
+        return own if own in self.hosts or not self.hosts else self.hosts[0]

@@ -15,7 +15,7 @@ from conftest import NOW, Shop
 from norvash import store
 from norvash.errors import Conflict, NorvashError
 from norvash.store.copies import back_up, restore
-from norvash.store.database import fold_in
+from norvash.store.database import connect, fold_in
 from norvash.store.lock import held_alone
 from norvash.store.ready import look_at, prepare
 from norvash.store.steps import KNOWN_OBJECTS, lend_functions, steps
@@ -117,6 +117,7 @@ from norvash.errors import NorvashError
 from norvash.store.copies import back_up
 from norvash.store.database import connect
 from norvash.store.lock import held_alone
+from norvash.store.database import connect
 from norvash.store.ready import look_at, open_to_read, prepare
 from norvash.web.app import create_app
 db, out = Path(sys.argv[1]), Path(sys.argv[2])
@@ -174,6 +175,28 @@ def test_a_database_that_cannot_be_written_is_checked_copied_and_shown(closed_fo
     shown = closed(closed_folder, tmp_path / "no.db", "serve")
     assert shown.stdout.splitlines() == ["200 True", "read-only True", "503 True True"], shown.stderr
     assert [p.name for p in closed_folder.parent.iterdir()] == ["shop.db"]
+
+
+def test_a_check_leaves_nothing_beside_a_database_and_an_empty_log_there_hides_nothing(
+    shop_db: Path, closed_folder: Path, tmp_path: Path
+) -> None:
+    there, before = sorted(shop_db.parent.iterdir()), shop_db.read_bytes()
+    for _ in range(2):
+        assert look_at(shop_db, thoroughly=True).faults == ()
+    assert (sorted(shop_db.parent.iterdir()), shop_db.read_bytes()) == (there, before)
+    with closing(connect(shop_db)) as served:  # while it is served its log stays
+        served.execute("select 1 from motor").fetchone()
+        log = shop_db.with_name(f"{shop_db.name}-wal")
+        assert log.exists()
+        look_at(shop_db, thoroughly=True)
+        assert log.exists()
+    # What an earlier check has left.
+    closed_folder.parent.chmod(0o755)
+    for end in ("-wal", "-shm"):
+        closed_folder.with_name(f"shop.db{end}").touch()
+    closed_folder.parent.chmod(0o555)
+    done = closed(closed_folder, tmp_path / "copy.db", "commands")
+    assert f"{closed_folder} is whole." in done.stdout, done.stderr
 
 
 @pytest.mark.parametrize(

@@ -61,7 +61,8 @@ def _how(path: Path, *, read_only: bool, made: bool) -> str:
         return "rw" if made else "rwc"
     if os.access(path.parent, os.W_OK) or not path.exists():
         return "ro"
-    if Path(f"{path}-wal").exists():
+    log = Path(f"{path}-wal")
+    if log.exists() and log.stat().st_size:
         raise NorvashError(
             f"{path} lies where nothing can be written, with a log beside it that holds what was entered last.",
             f"Copy {path.name} and the files beside it that begin with its name elsewhere first, and read them there.",

@@ -1,5 +1,6 @@
 """A database file made ready to be used: what it holds, what is damaged in it, and the steps that its schema lacks."""
 
+import contextlib
 import sqlite3
 from contextlib import closing
 from dataclasses import dataclass
@@ -87,8 +88,20 @@ def look_at(path: Path, *, thoroughly: bool = False) -> Looked:
     Raises: NorvashError for a file that is no database, or that belongs to something else; Unavailable where it is not
     there.
     """
+    log = Path(f"{path}-wal")
+    was_there = log.exists()
     found, other = _look(path, thoroughly=thoroughly)
+    if not was_there and log.exists() and is_writable(path):
+        _put_away(path)
     return Looked(found.version, (*found.faults, *other))
+
+
+def _put_away(path: Path) -> None:
+    """Let the files beside a database go that reading it has made: the last who closes it takes them along, and whoever
+    has opened it meanwhile keeps them.
+    """
+    with contextlib.suppress(NorvashError, sqlite3.DatabaseError), closing(connect(path, made=True)) as conn:
+        conn.execute("pragma schema_version").fetchone()
 
 
 def _look(path: Path, *, thoroughly: bool) -> tuple[Looked, tuple[str, ...]]:
